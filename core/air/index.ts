@@ -1,0 +1,2 @@
+export * from './density';
+export * from './wind';

@@ -1,0 +1,4 @@
+export * from './power';
+export * from './pack';
+export * from './leg';
+export * from './path';

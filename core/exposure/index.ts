@@ -1,0 +1,3 @@
+export * from './equation';
+export * from './series';
+export * from './solve';

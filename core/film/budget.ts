@@ -1,0 +1,121 @@
+import { fillCards, plannableBytes, writeNeeded, writesFastEnough, type CardFill } from '../cards';
+import type { Warning } from '../warnings';
+import { bySeverity } from '../warnings';
+import type { DerivedShot } from './derive';
+import type { PlaceFacts, TimedFlight } from './place';
+import type { FilmInput } from './types';
+
+/** Sums over the film: what is asked of packs and cards, and whether they are enough. */
+export interface BudgetFacts {
+  readonly airborneS: number;
+  readonly usedWh: number;
+  readonly recordedS: number;
+  readonly bytes: number;
+  readonly cardRoomBytes: number;
+  readonly cardOverBytes: number;
+  readonly cardFills: readonly CardFill[];
+  readonly packsUsed: number;
+  readonly packsSpare: number;
+  /** Packs that would have to be added for every shot to fit. */
+  readonly packsShort: number;
+  readonly shotsFitting: number;
+  readonly shotsUnfit: number;
+  readonly mustsUnfit: number;
+  readonly timelineS: number;
+  readonly warnings: readonly Warning[];
+}
+
+const clipsOf = (places: readonly PlaceFacts[], shots: ReadonlyMap<string, DerivedShot>): number[][] => {
+  const flown = places.flatMap((p) => p.flights).map((f) => f.stops.map((s) => shots.get(s.shotId)?.facts.bytes ?? 0));
+  const rest = places.flatMap((p) => p.fill.unfit).map((u) => [shots.get(u.shotId)?.facts.bytes ?? 0]);
+  return [...flown, ...rest];
+};
+
+/** One card after another, or a fresh card for every flight as far as they go. */
+const cardsFilled = (input: FilmInput, flights: readonly number[][]) => {
+  const cards = input.kit.cards.filter((c) => !c.retired);
+  if (input.film.preferences.cardPolicy === 'one') return fillCards(cards, flights.flat());
+  const fills: CardFill[] = cards.map((card) => ({ cardId: card.id, bytes: 0, roomBytes: plannableBytes(card) }));
+  let overBytes = 0;
+  flights.forEach((clips, i) => {
+    const bytes = clips.reduce((a, b) => a + b, 0);
+    const fill = fills[i];
+    if (!fill || bytes > fill.roomBytes) overBytes += bytes; else fills[i] = { ...fill, bytes };
+  });
+  return { fills, overBytes };
+};
+
+const cardWarnings = (input: FilmInput, shots: ReadonlyMap<string, DerivedShot>, used: readonly CardFill[], overBytes: number): Warning[] => {
+  const warnings: Warning[] = [];
+  const peak = Math.max(0, ...[...shots.values()].map((s) => s.facts.mode?.megabitsPerS ?? 0));
+  for (const card of input.kit.cards.filter((c) => !c.retired)) {
+    if (card.usedGB > card.nominalGB) warnings.push({
+      code: 'card.impossible', severity: 'care', subject: { kind: 'card', id: card.id },
+      say: `${card.name} holds more than its size.`, why: 'Used space cannot be larger than the card.', cures: [{ say: 'Correct its size or what is on it.' }],
+    });
+    if (used.some((f) => f.cardId === card.id && f.bytes > 0) && !writesFastEnough(card, peak)) warnings.push({
+      code: 'card.slow', severity: 'care', subject: { kind: 'card', id: card.id },
+      say: `${card.name} is rated ${card.writeMBs.toFixed(0)} MB/s; ${peak.toFixed(0)} Mbit/s wants ${writeNeeded(peak).toFixed(0)} MB/s.`,
+      why: 'Recording can stop by itself when the card falls behind.', cures: [{ say: 'Use a faster card, or a mode with a lower rate.' }],
+    });
+  }
+  if (overBytes > 0) warnings.push({
+    code: 'card.full', severity: 'stop', subject: { kind: 'film' },
+    say: `${(overBytes / 1e9).toFixed(1)} GB find no room on the cards.`, why: '10 % of each card is kept free, and what is on them counts.',
+    cures: [{ say: 'Copy and empty a card, bring another, or take fewer takes.' }],
+  });
+  return warnings;
+};
+
+const packWarnings = (input: FilmInput, packsShort: number, unfit: number): Warning[] => {
+  const packs = input.kit.packs.filter((p) => !p.retired);
+  if (packs.length === 0 && input.shots.length > 0) return [{
+    code: 'pack.none', severity: 'stop', subject: { kind: 'film' }, say: 'No pack in the kit.',
+    why: 'Flights are made of packs.', cures: [{ say: 'Add the packs you own to the kit.' }],
+  }];
+  if (packsShort > 0) return [{
+    code: 'pack.short', severity: 'stop', subject: { kind: 'film' },
+    say: `${packsShort} pack${packsShort > 1 ? 's' : ''} short: ${unfit} shot${unfit > 1 ? 's do' : ' does'} not fit.`,
+    why: 'Counted with full packs of the kind you have, in list order, reserve kept.',
+    cures: [{ say: 'Bring or charge more packs, take fewer takes, or drop what only could be.' }],
+  }];
+  return [];
+};
+
+const timeline = (shots: ReadonlyMap<string, DerivedShot>): number =>
+  [...shots.values()].reduce((sum, s) => sum + s.facts.segments.reduce((a, b) => a + b.timelineS, 0), 0);
+
+const dates = (places: readonly PlaceFacts[]): string[] => [...new Set(places.map((p) => p.location.date))];
+
+/** Packs used and spare on the day that uses most of them. */
+const packCount = (input: FilmInput, places: readonly PlaceFacts[]) => {
+  const perDay = dates(places).map((date) => places.filter((p) => p.location.date === date).reduce((sum, p) => sum + p.flights.length, 0));
+  const packsUsed = Math.max(0, ...perDay);
+  return { packsUsed, packsSpare: Math.max(0, input.kit.packs.filter((p) => !p.retired).length - packsUsed) };
+};
+
+/** Sums the places of a film into its budget. */
+export const budgetOf = (input: FilmInput, places: readonly PlaceFacts[], shots: ReadonlyMap<string, DerivedShot>): BudgetFacts => {
+  const flights: TimedFlight[] = places.flatMap((p) => [...p.flights]);
+  const unfit = places.flatMap((p) => p.fill.unfit);
+  const { fills, overBytes } = cardsFilled(input, clipsOf(places, shots));
+  const all = [...shots.values()];
+  const packsShort = places.reduce((sum, p) => sum + p.fill.wished.length, 0);
+  const sum = (of: (s: DerivedShot) => number): number => all.reduce((total, s) => total + of(s), 0);
+  return {
+    airborneS: flights.reduce((total, f) => total + f.seconds, 0),
+    usedWh: flights.reduce((total, f) => total + f.usedWh, 0),
+    recordedS: sum((s) => (s.facts.flown ? s.facts.seconds.recordedS : 0)),
+    bytes: sum((s) => s.facts.bytes),
+    cardRoomBytes: fills.reduce((total, f) => total + f.roomBytes, 0),
+    cardOverBytes: overBytes,
+    cardFills: fills,
+    ...packCount(input, places),
+    packsShort,
+    shotsFitting: all.length - unfit.length,
+    shotsUnfit: unfit.length,
+    mustsUnfit: unfit.filter((u) => shots.get(u.shotId)?.facts.shot.priority === 'must').length,
+    timelineS: timeline(shots),
+    warnings: bySeverity([...packWarnings(input, packsShort, unfit.length), ...cardWarnings(input, shots, fills, overBytes)]),
+  };
+};

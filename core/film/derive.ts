@@ -1,0 +1,133 @@
+import type { Unfit } from '../budget';
+import type { LightDay } from '../light';
+import { KeyedMemo } from '../units';
+import type { Warning } from '../warnings';
+import { budgetOf, type BudgetFacts } from './budget';
+import { shotLight, type ShotLight } from './exposure';
+import { packsFor, placeFacts, placeLight, type PlaceFacts } from './place';
+import { placeWarnings, shotWarnings } from './rules';
+import { shotFacts, type ShotFacts } from './shot';
+import type { FilmInput, Location, Reading, Shot } from './types';
+
+/** A shot with its costs, its light and what is wrong with it. */
+export interface DerivedShot {
+  /** Place on the whole list, from 1. */
+  readonly number: number;
+  readonly facts: ShotFacts;
+  readonly light: ShotLight | null;
+  readonly unfit: Unfit | null;
+  readonly flightIndex: number | null;
+  readonly warnings: readonly Warning[];
+}
+
+export interface DerivedFilm {
+  readonly shots: ReadonlyMap<string, DerivedShot>;
+  readonly order: readonly string[];
+  readonly places: ReadonlyMap<string, PlaceFacts>;
+  readonly placeWarnings: ReadonlyMap<string, readonly Warning[]>;
+  readonly budget: BudgetFacts;
+}
+
+const byPosition = <T extends { readonly position: string; readonly id: string }>(list: readonly T[]): T[] =>
+  [...list].sort((a, b) => (a.position < b.position ? -1 : a.position > b.position ? 1 : a.id < b.id ? -1 : 1));
+
+/** Rows in the order of their keys; equal keys fall back to the id so that every machine agrees. */
+export const inOrder = byPosition;
+
+/** Minutes an exposure is reckoned for are rounded to this, so that a moving budget does not re-solve every shot. */
+const LIGHT_STEP_MS = 30_000;
+
+/**
+ * Works a film out: everything on screen follows from this. Keep one and feed it each new state; what did not change is
+ * remembered by the identity of its parts, so a slider recomputes one shot and the sums above it.
+ */
+export class FilmReckoner {
+  private readonly facts = new KeyedMemo<ShotFacts>();
+  private readonly lights = new KeyedMemo<ShotLight>();
+  private readonly days = new KeyedMemo<LightDay | null>();
+  private readonly warned = new KeyedMemo<readonly Warning[]>();
+  private readonly whole = new KeyedMemo<DerivedShot>();
+
+  derive(input: FilmInput): DerivedFilm {
+    const locations = byPosition(input.locations);
+    const shots = this.shotsOf(input, locations);
+    const places = this.placesOf(input, locations, shots);
+    const derived = new Map<string, DerivedShot>();
+    for (const location of locations) this.lightsOf(input, shots.get(location.id) ?? [], places.get(location.id), derived);
+    const order = [...derived.keys()];
+    const keep = new Set(order);
+    for (const memo of [this.facts, this.lights, this.warned, this.whole]) memo.keep(keep);
+    this.days.keep(new Set(locations.map((l) => l.id)));
+    return {
+      shots: derived, order, places,
+      placeWarnings: new Map(locations.map((l) => { const place = places.get(l.id); return [l.id, place ? placeWarnings(place, shots.get(l.id) ?? []) : []]; })),
+      budget: budgetOf(input, locations.map((l) => places.get(l.id)).filter((p) => p !== undefined), derived),
+    };
+  }
+
+  private shotsOf(input: FilmInput, locations: readonly Location[]): Map<string, ShotFacts[]> {
+    const subjects = new Map(input.subjects.map((s) => [s.id, s]));
+    const aircraft = new Map(input.kit.aircraft.map((a) => [a.id, a]));
+    const groups = new Map<string, Shot[]>(locations.map((l) => [l.id, []]));
+    for (const shot of input.shots) groups.get(shot.locationId)?.push(shot);
+    return new Map(locations.map((location) => [location.id, byPosition(groups.get(location.id) ?? []).map((shot) => {
+      const subject = shot.subjectId ? subjects.get(shot.subjectId) ?? null : null;
+      const craft = shot.aircraftId ? aircraft.get(shot.aircraftId) ?? null : null;
+      return this.facts.get(shot.id, [shot, input.film, location, subject, craft],
+        () => shotFacts({ shot, film: input.film, location, subject, aircraft: craft }));
+    })]));
+  }
+
+  private placesOf(input: FilmInput, locations: readonly Location[], shots: ReadonlyMap<string, ShotFacts[]>): Map<string, PlaceFacts> {
+    const used = new Map<string, Set<string>>();
+    const firstDate = locations.map((l) => l.date).sort()[0];
+    const places = new Map<string, PlaceFacts>();
+    for (const location of locations) {
+      const today = used.get(location.date) ?? new Set<string>();
+      const light = this.days.get(location.id, [location.date, location.zone, location.latitude, location.longitude], () => placeLight(location));
+      const packs = packsFor(input.kit, location, input.film, today, location.date === firstDate);
+      const place = placeFacts(location, input.film, input.kit, shots.get(location.id) ?? [], packs, light);
+      for (const flight of place.flights) if (flight.packId) today.add(flight.packId);
+      used.set(location.date, today);
+      places.set(location.id, place);
+    }
+    return places;
+  }
+
+  private lightsOf(input: FilmInput, shots: readonly ShotFacts[], place: PlaceFacts | undefined, into: Map<string, DerivedShot>): void {
+    if (!place) return;
+    const readings = input.readings.filter((r) => r.locationId === place.location.id);
+    const seen = new Map<number, string | null>();
+    for (const facts of shots) {
+      const { id } = facts.shot;
+      const index = place.flights.findIndex((f) => f.shotMs[id] !== undefined);
+      const before = index >= 0 ? seen.get(index) : undefined;
+      const light = this.lightOf(input, facts, readings, place, index, before);
+      if (index >= 0 && light?.exposure.ok) seen.set(index, light.exposure.value.choice.filterId);
+      const unfit = place.fill.unfit.find((u) => u.shotId === id) ?? null;
+      into.set(id, this.assemble(into.size + 1, facts, light, unfit, index >= 0 ? index : null, place));
+    }
+  }
+
+  private lightOf(
+    input: FilmInput, facts: ShotFacts, readings: readonly Reading[], place: PlaceFacts, index: number, before: string | null | undefined,
+  ): ShotLight | null {
+    if (!place.light || !Number.isFinite(place.windowFromMs)) return null;
+    const planned = place.flights[index]?.shotMs[facts.shot.id] ?? place.windowFromMs;
+    const atMs = Math.round(planned / LIGHT_STEP_MS) * LIGHT_STEP_MS;
+    const readingKey = readings.map((r) => `${r.id}${r.ev100}${r.utcMs}`).join();
+    return this.lights.get(facts.shot.id, [facts, input.kit.filters, atMs, before, readingKey],
+      () => shotLight(facts, input.kit, readings, atMs, before));
+  }
+
+  private assemble(number: number, facts: ShotFacts, light: ShotLight | null, unfit: Unfit | null, flightIndex: number | null, place: PlaceFacts): DerivedShot {
+    const shortWh = unfit?.shortWh ?? 0;
+    const warnings = this.warned.get(facts.shot.id, [facts, light, unfit?.reason, shortWh, place.windowToMs, place.light],
+      () => shotWarnings({ facts, place, light, unfit }));
+    return this.whole.get(facts.shot.id, [number, facts, light, unfit?.reason, shortWh, flightIndex, warnings],
+      () => ({ number, facts, light, unfit, flightIndex, warnings }));
+  }
+}
+
+/** Works a film out once, remembering nothing. */
+export const deriveFilm = (input: FilmInput): DerivedFilm => new FilmReckoner().derive(input);

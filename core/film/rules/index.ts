@@ -1,0 +1,26 @@
+import type { Warning } from '../../warnings';
+import type { PlaceFacts } from '../place';
+import type { ShotFacts } from '../shot';
+import { cruiseUnknown, doesNotFit, gusts, noAircraft } from './air';
+import { exposureOff, filterChange, flicker, outsideWindow, sunInLens, wrongLight } from './light';
+import { aboveCeiling, manyInputs, noPath, noSubject, tooClose, tooFast, tooShort, underGround, yawTooFast } from './path';
+import { frantic } from './pace';
+import { darkFlying, emptyWindow, lowVisibility, noSunrise, unusableZone } from './place';
+import type { PlaceRule, ShotContext, ShotRule } from './types';
+
+/** Every rule that looks at a shot. A new one is a function and a line here. */
+export const SHOT_RULES: readonly ShotRule[] = [
+  noAircraft, noPath, underGround, tooClose, aboveCeiling, tooFast, gusts, doesNotFit,
+  tooShort, yawTooFast, frantic, outsideWindow, wrongLight, sunInLens, exposureOff, filterChange, flicker, manyInputs, noSubject, cruiseUnknown,
+];
+
+/** Every rule that looks at a location. */
+export const PLACE_RULES: readonly PlaceRule[] = [unusableZone, emptyWindow, lowVisibility, darkFlying, noSunrise];
+
+export const shotWarnings = (context: ShotContext): Warning[] =>
+  SHOT_RULES.map((rule) => rule(context)).filter((w): w is Warning => w !== null);
+
+export const placeWarnings = (place: PlaceFacts, shots: readonly ShotFacts[]): Warning[] =>
+  PLACE_RULES.map((rule) => rule(place, shots)).filter((w): w is Warning => w !== null);
+
+export type { ShotContext } from './types';

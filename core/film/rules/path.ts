@@ -1,0 +1,118 @@
+import { fitSeconds } from '../../moves';
+import { speedText, secondsText } from './say';
+import { easingOf } from '../shot';
+import { onShot, type ShotContext, type ShotRule } from './types';
+import type { Cure } from '../../warnings';
+
+/** The numbers of the move describe no path. */
+export const noPath: ShotRule = (c) => c.facts.noPath === null ? null : {
+  code: 'move.no-path', severity: 'stop', subject: onShot(c),
+  say: c.facts.noPath, why: 'Without a path there is nothing to time, fly or budget.', cures: [],
+};
+
+export const noSubject: ShotRule = (c) => c.facts.subject ? null : {
+  code: 'shot.no-subject', severity: 'note', subject: onShot(c),
+  say: 'No subject chosen: the move is laid out 60 m north of the launch point.',
+  why: 'Path, framing and pace all follow from what the camera aims at.',
+  cures: [{ say: 'Choose a subject, or add one to the location.' }],
+};
+
+const fitCure = (c: ShotContext, by: 'speed' | 'length', say: (values: Readonly<Record<string, number>>) => string): Cure[] => {
+  const { facts } = c;
+  if (!facts.move) return [];
+  const fit = fitSeconds(by, facts.move, facts.shot.move.values, facts.aim, easingOf(facts.film), facts.shot.cutStyle, facts.wantedS + 1e-6);
+  if (!fit.ok) return [];
+  return [{ say: say(fit.value), set: { entity: 'shot', id: facts.shot.id, fields: { move: { kind: facts.shot.move.kind, values: fit.value } } } }];
+};
+
+/** The steady part is shorter than the cut needs. */
+export const tooShort: ShotRule = (c) => {
+  const { flown, wantedS, shot } = c.facts;
+  if (!flown || flown.usableS >= wantedS - 0.05) return null;
+  return {
+    code: 'move.too-short', severity: 'care', subject: onShot(c),
+    say: `${secondsText(flown.usableS)} usable, ${secondsText(wantedS)} wanted.`,
+    why: shot.cutStyle === 'in-motion' ? 'Cut in motion, only the part at full speed counts.' : 'The whole move is shorter than the cut and the minimum hold ask for.',
+    cures: [
+      ...fitCure(c, 'speed', (v) => `Fly it at ${speedText(v['speedMs'] ?? NaN, v['rateDegS'], c.facts.film.units)}.`),
+      ...fitCure(c, 'length', () => 'Make the path longer to fit.'),
+    ],
+  };
+};
+
+/** More inputs at one moment than the pilot has practised. */
+export const manyInputs: ShotRule = (c) => {
+  const { flown, film } = c.facts;
+  const practised = film.preferences.practisedInputs;
+  if (!flown || flown.simultaneous <= practised) return null;
+  return {
+    code: 'move.inputs', severity: 'note', subject: onShot(c),
+    say: `${flown.simultaneous} inputs at once; you fly ${practised} with ease.`,
+    why: 'Each input more costs takes: ragged starts, corrections in mid-shot.',
+    cures: [{ say: 'Practise it high and slow first, or choose a move with fewer inputs.' }],
+  };
+};
+
+/** The aircraft cannot fly that fast through the air of the day. */
+export const tooFast: ShotRule = (c) => {
+  const { aircraft, energy, shot, film } = c.facts;
+  if (!aircraft || !energy || energy.path.peakAirspeedMs <= aircraft.maxSpeedMs) return null;
+  const over = energy.path.peakAirspeedMs - aircraft.maxSpeedMs;
+  const speed = shot.move.values['speedMs'];
+  const slower = speed === undefined ? NaN : Math.floor((speed - over) * 10) / 10;
+  return {
+    code: 'move.too-fast', severity: 'stop', subject: onShot(c),
+    say: `Needs ${speedText(energy.path.peakAirspeedMs, undefined, film.units)} through the air; ${aircraft.name} manages ${speedText(aircraft.maxSpeedMs, undefined, film.units)}.`,
+    why: 'Speed over ground and the wind add up.',
+    cures: slower > 0.1 ? [{
+      say: `Fly it at ${speedText(slower, undefined, film.units)}.`,
+      set: { entity: 'shot', id: shot.id, fields: { move: { ...shot.move, values: { ...shot.move.values, speedMs: slower } } } },
+    }] : [{ say: 'Wait for less wind, or use a faster aircraft.' }],
+  };
+};
+
+export const yawTooFast: ShotRule = (c) => {
+  const { aircraft, flown } = c.facts;
+  if (!aircraft || !flown || flown.peakYawDegS <= aircraft.maxYawDegS) return null;
+  return {
+    code: 'move.yaw', severity: 'care', subject: onShot(c),
+    say: `Turns at ${flown.peakYawDegS.toFixed(0)}°/s; ${aircraft.name} is set to ${aircraft.maxYawDegS.toFixed(0)}°/s.`,
+    why: 'The aircraft lags behind the circle and the subject leaves the frame.',
+    cures: [{ say: 'Fly slower, or wider.' }],
+  };
+};
+
+export const underGround: ShotRule = (c) => {
+  const { flown, aim } = c.facts;
+  if (!flown || flown.lowestM > 0.3) return null;
+  return {
+    code: 'move.ground', severity: 'stop', subject: onShot(c),
+    say: `The path comes down to ${flown.lowestM.toFixed(1)} m above the launch point.`,
+    why: 'The ground is taken as level with the launch point here.',
+    cures: [{ say: aim.aim.z < 0 ? 'The subject lies lower than the launch point: check its foot.' : 'Raise the lowest height of the move.' }],
+  };
+};
+
+export const tooClose: ShotRule = (c) => {
+  const { flown, aim, rangeM } = c.facts;
+  const need = Math.max(aim.widthM, aim.heightM) / 2 + 1;
+  const over = flown?.samples.every((s) => s.pose.at.z > aim.aim.z + aim.heightM / 2 + 1);
+  if (!flown || over || rangeM >= need) return null;
+  return {
+    code: 'move.subject', severity: 'stop', subject: onShot(c),
+    say: `Comes within ${rangeM.toFixed(1)} m of the subject's middle, which is itself ${(need - 1).toFixed(1)} m to its edge.`,
+    why: 'The path runs into the subject.',
+    cures: [{ say: 'Keep a larger distance or radius.' }],
+  };
+};
+
+export const aboveCeiling: ShotRule = (c) => {
+  const { flown, location } = c.facts;
+  if (!flown || flown.highestM <= location.ceilingM) return null;
+  return {
+    code: 'move.ceiling', severity: 'stop', subject: onShot(c),
+    say: `Climbs to ${flown.highestM.toFixed(0)} m; the ceiling set for this place is ${location.ceilingM.toFixed(0)} m.`,
+    why: 'Ceilings are above the ground below and differ by country: check the local rule.',
+    cures: [{ say: 'Lower the highest point of the move.' }],
+  };
+};

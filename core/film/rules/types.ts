@@ -1,0 +1,20 @@
+import type { Unfit } from '../../budget';
+import type { Warning } from '../../warnings';
+import type { ShotLight } from '../exposure';
+import type { PlaceFacts } from '../place';
+import type { ShotFacts } from '../shot';
+
+/** A shot with its place in the day: what a rule looks at. */
+export interface ShotContext {
+  readonly facts: ShotFacts;
+  readonly place: PlaceFacts;
+  readonly light: ShotLight | null;
+  readonly unfit: Unfit | null;
+}
+
+/** One thing worth warning about on a shot. One file each or a small family, registered in one list. */
+export type ShotRule = (context: ShotContext) => Warning | null;
+
+export type PlaceRule = (place: PlaceFacts, shots: readonly ShotFacts[]) => Warning | null;
+
+export const onShot = (context: ShotContext): { kind: 'shot'; id: string } => ({ kind: 'shot', id: context.facts.shot.id });

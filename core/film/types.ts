@@ -1,0 +1,136 @@
+import type { Terrain } from '../air';
+import type { CutSegment, CutStyle, TakeStyle } from '../footage';
+import type { Kit } from '../kit';
+import type { Aspect } from '../lens';
+import type { Lamps, Sky } from '../light';
+import type { MoveValues, StoryRole } from '../moves';
+import type { UnitSystem } from '../units';
+
+export type Priority = 'must' | 'should' | 'could';
+
+/** Light a shot asks for. */
+export type LightWish = 'any' | 'golden' | 'blue' | 'day' | 'night';
+
+/** What good people do differently, chosen once for a film. SI, shares 0–1. */
+export interface Preferences {
+  readonly reserveShare: number;
+  readonly packUse: 'several' | 'one-shot';
+  readonly holdBackSpare: boolean;
+  readonly takeStyle: TakeStyle;
+  readonly cutStyle: CutStyle;
+  readonly cardPolicy: 'one' | 'fresh';
+  readonly minimumHoldS: number;
+  readonly preRollS: number;
+  readonly postRollS: number;
+  readonly settleS: number;
+  readonly easeAccelMs2: number;
+  readonly repositionMs: number;
+  readonly swapMinutes: number;
+  readonly shutterLowDeg: number;
+  readonly shutterHighDeg: number;
+  readonly highlightBiasStops: number;
+  readonly practisedInputs: number;
+}
+
+export interface Film {
+  readonly id: string;
+  readonly name: string;
+  readonly purpose: string;
+  readonly audience: string;
+  readonly cutLengthS: number;
+  readonly timelineFps: number;
+  readonly tempoBpm: number;
+  readonly aspect: Aspect;
+  readonly stillsWanted: boolean;
+  readonly units: UnitSystem;
+  readonly preferences: Preferences;
+}
+
+export interface Location {
+  readonly id: string;
+  readonly position: string;
+  readonly name: string;
+  readonly latitude: number;
+  readonly longitude: number;
+  readonly zone: string;
+  readonly elevationM: number;
+  readonly date: string;
+  readonly windowStart: string;
+  readonly windowEnd: string;
+  readonly windMs: number;
+  readonly gustMs: number;
+  readonly windFromDeg: number;
+  readonly terrain: Terrain;
+  readonly temperatureC: number;
+  readonly visibilityM: number;
+  readonly sky: Sky;
+  readonly lamps: Lamps;
+  readonly mainsHz: number;
+  readonly ceilingM: number;
+  readonly returnHeightM: number;
+  readonly notes: string;
+}
+
+export type SubjectKind = 'person' | 'vehicle' | 'train' | 'boat' | 'trees' | 'house' | 'tower' | 'bridge' | 'field' | 'other';
+
+export interface Subject {
+  readonly id: string;
+  readonly locationId: string;
+  readonly name: string;
+  readonly kind: SubjectKind;
+  readonly xM: number;
+  readonly yM: number;
+  /** Foot of the subject above (+) or below (−) the launch point. */
+  readonly baseM: number;
+  readonly heightM: number;
+  readonly widthM: number;
+}
+
+export interface Shot {
+  readonly id: string;
+  readonly locationId: string;
+  readonly position: string;
+  readonly title: string;
+  readonly subjectId: string | null;
+  readonly role: StoryRole;
+  readonly priority: Priority;
+  readonly wants: LightWish;
+  readonly move: { readonly kind: string; readonly values: MoveValues };
+  readonly aircraftId: string | null;
+  readonly cameraId: string;
+  readonly modeId: string;
+  readonly zoom: number;
+  readonly cut: { readonly by: 'seconds' | 'beats'; readonly beats: number; readonly segments: readonly CutSegment[] };
+  readonly cutStyle: CutStyle;
+  readonly takes: number;
+  readonly takeStyle: TakeStyle;
+  readonly setupS: number;
+  readonly subjectMarginS: number;
+  readonly exposure: {
+    readonly aperture: number | null;
+    readonly shutterS: number | null;
+    readonly iso: number | null;
+    /** null leaves it to the solver, 'bare' is no filter. */
+    readonly filterId: string | null;
+  };
+  /** Subject darker (−) or brighter (+) than the open scene, stops. */
+  readonly offsetStops: number;
+  readonly notes: string;
+}
+
+export interface Reading {
+  readonly id: string;
+  readonly locationId: string;
+  readonly utcMs: number;
+  readonly ev100: number;
+}
+
+/** A film with everything the reckoning needs. */
+export interface FilmInput {
+  readonly film: Film;
+  readonly locations: readonly Location[];
+  readonly subjects: readonly Subject[];
+  readonly shots: readonly Shot[];
+  readonly readings: readonly Reading[];
+  readonly kit: Kit;
+}

@@ -1,0 +1,24 @@
+import { found, none, type Result } from '../units';
+
+/** A stretch of the cut: seconds on the timeline, and how many times faster than real it plays. */
+export interface CutSegment {
+  readonly timelineS: number;
+  readonly speedFactor: number;
+}
+
+/** Beats of music in seconds: n·60/bpm. */
+export const beatsToSeconds = (beats: number, bpm: number): Result<number> => {
+  if (!(bpm > 0)) return none('The tempo must be above zero beats a minute.');
+  if (!(beats >= 0)) return none('The beats cannot be negative.');
+  return found((beats * 60) / bpm);
+};
+
+/**
+ * Seconds that must be captured for a cut: Σ(c·k)·timelineFps/captureFps.
+ * @param segments stretches of the cut; speed factor 16 plays sixteen times faster than real
+ */
+export const capturedSeconds = (segments: readonly CutSegment[], timelineFps: number, captureFps: number): number =>
+  (segments.reduce((sum, s) => sum + s.timelineS * s.speedFactor, 0) * timelineFps) / captureFps;
+
+/** Steady seconds a take must offer: what the cut needs, but never under the minimum hold. */
+export const steadySecondsWanted = (capturedS: number, minimumHoldS: number): number => Math.max(capturedS, minimumHoldS);

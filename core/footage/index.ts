@@ -1,0 +1,4 @@
+export * from './ramp';
+export * from './captured';
+export * from './takes';
+export * from './still';

@@ -1,0 +1,3 @@
+export * from './aspect';
+export * from './view';
+export * from './framing';

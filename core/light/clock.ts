@@ -1,0 +1,49 @@
+import { tzOffset } from '@date-fns/tz';
+
+const MINUTE_MS = 60_000;
+
+/** Whether a name is an IANA zone this machine knows. */
+export const isZone = (zone: string): boolean => zone !== '' && !Number.isNaN(tzOffset(zone, new Date(0)));
+
+/** Minutes a zone is ahead of UTC at an instant; NaN for an unknown zone. */
+export const zoneOffsetMinutes = (zone: string, utcMs: number): number => tzOffset(zone, new Date(utcMs));
+
+/**
+ * Instant of a local wall time in a zone, UTC ms. A time skipped by a clock change is read with the offset before it;
+ * one that occurs twice is the first.
+ * @param date local date, YYYY-MM-DD
+ * @param minutes minutes after local midnight on the clock face
+ */
+export const localToUtc = (date: string, minutes: number, zone: string): number => {
+  const face = Date.parse(`${date}T00:00:00Z`) + minutes * MINUTE_MS;
+  const earlier = face - zoneOffsetMinutes(zone, face - 24 * 60 * MINUTE_MS) * MINUTE_MS;
+  const later = face - zoneOffsetMinutes(zone, face + 24 * 60 * MINUTE_MS) * MINUTE_MS;
+  const fits = (utc: number): boolean => utc + zoneOffsetMinutes(zone, utc) * MINUTE_MS === face;
+  if (fits(earlier)) return earlier;
+  return fits(later) ? later : earlier;
+};
+
+/** Clock face of an instant in a zone. */
+export const utcToLocal = (utcMs: number, zone: string): { date: string; minutes: number } => {
+  const face = new Date(utcMs + zoneOffsetMinutes(zone, utcMs) * MINUTE_MS);
+  return { date: face.toISOString().slice(0, 10), minutes: face.getUTCHours() * 60 + face.getUTCMinutes() + face.getUTCSeconds() / 60 };
+};
+
+/** HH:MM of an instant in a zone. */
+export const clockText = (utcMs: number, zone: string): string => {
+  if (!Number.isFinite(utcMs)) return '–';
+  const { minutes } = utcToLocal(Math.round(utcMs / MINUTE_MS) * MINUTE_MS, zone);
+  return `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(Math.floor(minutes % 60)).padStart(2, '0')}`;
+};
+
+/** Minutes after midnight of a HH:MM text; NaN when it is none. */
+export const minutesOf = (text: string): number => {
+  const match = /^([01]\d|2[0-3]):([0-5]\d)$/.exec(text);
+  return match ? Number(match[1]) * 60 + Number(match[2]) : NaN;
+};
+
+/** Start and end of a local calendar day, UTC ms; 23 or 25 hours apart on days the clocks change. */
+export const localDay = (date: string, zone: string): { startMs: number; endMs: number } => {
+  const next = new Date(Date.parse(`${date}T00:00:00Z`) + 24 * 60 * MINUTE_MS).toISOString().slice(0, 10);
+  return { startMs: localToUtc(date, 0, zone), endMs: localToUtc(next, 0, zone) };
+};

@@ -1,0 +1,59 @@
+import { lengthForSeconds, speedForSeconds, type CutStyle } from '../footage';
+import { found, none, type Result } from '../units';
+import type { Easing } from './flown';
+import type { CameraMove, MoveSubject, MoveValues } from './types';
+
+/** Which of a move's numbers gives way so that it lasts the wanted seconds. */
+export type FitBy = 'speed' | 'length';
+
+const within = (move: CameraMove, id: string, value: number): Result<number> => {
+  const parameter = move.parameters.find((p) => p.id === id);
+  if (!parameter) return none('This move has no such number.');
+  if (value < parameter.min || value > parameter.max) return none(`That would need ${value.toFixed(1)}, outside ${parameter.min} to ${parameter.max}.`);
+  return found(value);
+};
+
+const fitSpeed = (move: CameraMove, values: MoveValues, subject: MoveSubject, easing: Easing, cut: CutStyle, wantedS: number): Result<MoveValues> => {
+  const shape = move.shape(values, subject);
+  if (!shape.ok) return shape;
+  const { extent } = shape.value;
+  if (extent.by === 'hold') return none('A hold lasts as long as it is held.');
+  const turning = extent.by === 'turn';
+  const speed = speedForSeconds(wantedS, turning ? extent.turnDeg : extent.lengthM, turning ? easing.turnAccelDegS2 : easing.accelMs2, cut);
+  if (!speed.ok) return speed;
+  const id = turning ? 'rateDegS' : 'speedMs';
+  const allowed = within(move, id, speed.value);
+  return allowed.ok ? found({ ...values, [id]: allowed.value }) : allowed;
+};
+
+const fitLength = (move: CameraMove, values: MoveValues, subject: MoveSubject, easing: Easing, cut: CutStyle, wantedS: number): Result<MoveValues> => {
+  const shape = move.shape(values, subject);
+  if (!shape.ok) return shape;
+  const { extent } = shape.value;
+  if (extent.by === 'turn') {
+    const turn = lengthForSeconds(wantedS, extent.rateDegS, easing.turnAccelDegS2, cut);
+    return turn.ok ? found({ ...values, turnDeg: turn.value }) : turn;
+  }
+  if (extent.by === 'hold' || !move.withLength) return none('This move has no length to change.');
+  const length = lengthForSeconds(wantedS, extent.speedMs, easing.accelMs2, cut);
+  if (!length.ok) return length;
+  const longer = move.withLength(values, length.value);
+  for (const parameter of move.parameters) {
+    const allowed = within(move, parameter.id, longer[parameter.id] ?? parameter.initial);
+    if (!allowed.ok) return none(`${parameter.label}: ${allowed.reason}`);
+  }
+  const check = move.shape(longer, subject);
+  if (!check.ok) return check;
+  if (check.value.extent.by === 'path' && Math.abs(check.value.extent.lengthM - length.value) > 0.5) {
+    return none(`${length.value.toFixed(0)} m do not fit into this move; change the speed instead.`);
+  }
+  return found(longer);
+};
+
+/**
+ * Values of a move changed in speed or in length so that its usable part lasts the wanted seconds.
+ * @returns new values, or why there are none
+ */
+export const fitSeconds = (
+  by: FitBy, move: CameraMove, values: MoveValues, subject: MoveSubject, easing: Easing, cut: CutStyle, wantedS: number,
+): Result<MoveValues> => (by === 'speed' ? fitSpeed : fitLength)(move, values, subject, easing, cut, wantedS);

@@ -1,0 +1,6 @@
+export * from './pose';
+export * from './types';
+export { initialValues } from './parameters';
+export * from './registry';
+export * from './flown';
+export * from './fit';

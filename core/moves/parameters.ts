@@ -1,0 +1,34 @@
+import type { MoveParameter, MoveValues } from './types';
+
+/** Reads a parameter, falling back to its initial value when a stored move lacks it. */
+export const reader = (parameters: readonly MoveParameter[], values: MoveValues) => (id: string): number =>
+  values[id] ?? parameters.find((p) => p.id === id)?.initial ?? 0;
+
+/** All parameters at their initial values. */
+export const initialValues = (parameters: readonly MoveParameter[]): MoveValues =>
+  Object.fromEntries(parameters.map((p) => [p.id, p.initial]));
+
+export const fromBearing: MoveParameter = {
+  id: 'fromBearingDeg', label: 'Seen from', quantity: 'degrees', min: 0, max: 359, step: 1, initial: 180,
+  hint: 'Bearing from the subject to the camera: 180 stands south of it and looks north.',
+};
+
+export const height = (initial: number, label = 'Height', id = 'heightM'): MoveParameter => ({
+  id, label, quantity: 'metres', min: 0.3, max: 500, step: 0.5, initial, hint: 'Above the launch point.',
+});
+
+export const distanceOf = (initial: number, label = 'Distance', id = 'distanceM'): MoveParameter => ({
+  id, label, quantity: 'metres', min: 0.5, max: 2000, step: 0.5, initial, hint: 'Over the ground, from the middle of the subject.',
+});
+
+export const speed = (initial: number): MoveParameter => ({
+  id: 'speedMs', label: 'Speed', quantity: 'speed', min: 0.1, max: 40, step: 0.1, initial,
+});
+
+export const keepFramed = (initial: 0 | 1 = 1): MoveParameter => ({
+  id: 'keepFramed', label: 'Camera', quantity: 'count', min: 0, max: 1, step: 1, initial, choice: ['tilt fixed', 'keeps the subject framed'],
+});
+
+export const turnSense = (off: string, on: string): MoveParameter => ({
+  id: 'sense', label: 'Direction', quantity: 'count', min: 0, max: 1, step: 1, initial: 1, choice: [off, on],
+});

@@ -1,0 +1,33 @@
+import { offset } from '../units';
+import { distanceOf, fromBearing, height, reader, speed, turnSense } from './parameters';
+import { lookAlong, tiltTo } from './pose';
+import { straightShape } from './straight';
+import type { CameraMove, MoveParameter } from './types';
+
+const lengthOf: MoveParameter = { id: 'lengthM', label: 'Length', quantity: 'metres', min: 0.5, max: 2000, step: 0.5, initial: 40 };
+
+const parameters = [lengthOf, distanceOf(40), height(8), fromBearing, speed(3), turnSense('to the left', 'to the right')];
+
+export const slide: CameraMove = {
+  kind: 'slide',
+  name: 'Slide',
+  says: 'Passes by: near things cross far things, the place gets depth.',
+  sticks: 'Sideways only; nothing else moves.',
+  needs: 'Something near in the frame that the far can slide behind.',
+  caution: 'The aircraft flies to where nobody looks: clear that side first.',
+  roles: ['develop', 'calm', 'bridge', 'detail'],
+  reversible: true,
+  parameters,
+  shape: (values, subject) => {
+    const get = reader(parameters, values);
+    const from = get('fromBearingDeg');
+    const middle = offset(subject.aim, from, get('distanceM'), get('heightM'));
+    const right = from + 180 + 90;
+    const half = (get('sense') === 1 ? 1 : -1) * get('lengthM') / 2;
+    const tilt = tiltTo(middle, subject.aim);
+    return straightShape(
+      offset(middle, right, -half, middle.z), offset(middle, right, half, middle.z), get('speedMs'),
+      (at) => lookAlong(at, from + 180, tilt));
+  },
+  withLength: (values, lengthM) => ({ ...values, lengthM }),
+};

@@ -1,0 +1,3 @@
+export * from './ground';
+export * from './moving';
+export * from './band';

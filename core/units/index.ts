@@ -1,0 +1,6 @@
+export * from './angle';
+export * from './vector';
+export * from './result';
+export * from './figure';
+export * from './memo';
+export * from './format';

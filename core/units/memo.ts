@@ -1,0 +1,21 @@
+/**
+ * Remembers the last answer for each key and gives it again while every input is the same object or value.
+ * Dropping keys no longer used is the caller's act (`keep`).
+ */
+export class KeyedMemo<T> {
+  private readonly held = new Map<string, { inputs: readonly unknown[]; value: T }>();
+
+  get(key: string, inputs: readonly unknown[], work: () => T): T {
+    const entry = this.held.get(key);
+    if (entry && entry.inputs.length === inputs.length && entry.inputs.every((input, i) => Object.is(input, inputs[i]))) {
+      return entry.value;
+    }
+    const value = work();
+    this.held.set(key, { inputs, value });
+    return value;
+  }
+
+  keep(keys: ReadonlySet<string>): void {
+    for (const key of this.held.keys()) if (!keys.has(key)) this.held.delete(key);
+  }
+}

@@ -1,0 +1,27 @@
+import { bearing, degrees, radians } from './angle';
+
+/** A point or vector in local metres: x east, y north, z up from the launch point. */
+export interface Vec3 {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+}
+
+export const vec = (x: number, y: number, z: number): Vec3 => ({ x, y, z });
+
+export const minus = (a: Vec3, b: Vec3): Vec3 => vec(a.x - b.x, a.y - b.y, a.z - b.z);
+
+export const lengthOf = (v: Vec3): number => Math.hypot(v.x, v.y, v.z);
+
+export const distance = (a: Vec3, b: Vec3): number => Math.hypot(a.x - b.x, a.y - b.y, a.z - b.z);
+
+/** Point on the straight line from a to b at fraction u. */
+export const between = (a: Vec3, b: Vec3, u: number): Vec3 =>
+  vec(a.x + (b.x - a.x) * u, a.y + (b.y - a.y) * u, a.z + (b.z - a.z) * u);
+
+/** Compass bearing in degrees (0 north, 90 east) of the horizontal part of b seen from a. */
+export const bearingTo = (a: Vec3, b: Vec3): number => bearing(degrees(Math.atan2(b.x - a.x, b.y - a.y)));
+
+/** Point at a horizontal distance (m) and compass bearing (deg) from a, at height z (m). */
+export const offset = (a: Vec3, bearingDeg: number, distanceM: number, z: number): Vec3 =>
+  vec(a.x + distanceM * Math.sin(radians(bearingDeg)), a.y + distanceM * Math.cos(radians(bearingDeg)), z);

@@ -1,0 +1,20 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+const here = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
+
+export const alias = [
+  { find: /^@core\/(.+)$/, replacement: here('core/$1/index.ts') },
+  { find: '@contract', replacement: here('contract/index.ts') },
+  { find: '@demo', replacement: here('demo/index.ts') },
+];
+
+export default defineConfig({
+  resolve: { alias },
+  test: {
+    projects: [
+      { resolve: { alias }, test: { name: 'unit', include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'web/**/*.test.ts'] } },
+      { resolve: { alias }, test: { name: 'server', include: ['server/**/*.test.ts', 'demo/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 } },
+    ],
+  },
+});
