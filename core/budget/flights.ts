@@ -16,6 +16,8 @@ export interface ShotCost {
   readonly to: Vec3;
   readonly airS: number;
   readonly wattHours: number;
+  /** Seconds after the window opens before which the light it wants is not there; 0 when it may start at once. */
+  readonly notBeforeS: number;
 }
 
 export interface PackSupply {
@@ -28,6 +30,8 @@ export interface PackSupply {
 
 export interface FlightStop {
   readonly shotId: string;
+  /** Seconds after the window opens at which the shot's set-up begins. */
+  readonly atS: number;
   readonly leg: LegCost;
   readonly airS: number;
   readonly wattHours: number;
@@ -41,6 +45,8 @@ export interface Flight {
   /** null for a pack that is not there: what one more pack would fly. */
   readonly packId: string | null;
   readonly aircraftId: string;
+  /** Seconds after the window opens at which it takes off. */
+  readonly startS: number;
   readonly takeoff: LegCost;
   readonly stops: readonly FlightStop[];
   /** Way home from the last shot, with landing. */
@@ -63,55 +69,70 @@ export interface FlightRules {
   readonly wind: Wind;
   readonly returnHeightM: number;
   readonly onePackOneShot: boolean;
+  readonly swapS: number;
   readonly flyerOf: (aircraftId: string) => LegFlyer | undefined;
 }
 
-interface OpenFlight { flight: Flight; at: Vec3 }
+interface OpenFlight { readonly flight: Flight; readonly at: Vec3 }
 
-const plus = (a: LegCost, b: LegCost): LegCost => ({ seconds: a.seconds + b.seconds, wattHours: a.wattHours + b.wattHours });
+const endS = (flight: Flight): number => flight.startS + flight.seconds;
 
-const takeoffCost = (flyer: LegFlyer, wind: Wind): LegCost => hoverCost(flyer.power, wind, LOW_HOVER_M, TAKEOFF_S);
+const readyS = (flight: Flight): number => {
+  const last = flight.stops.at(-1);
+  return last ? last.atS + last.airS : flight.startS + flight.takeoff.seconds;
+};
 
-/** Puts a shot at the end of a flight; undefined when the energy or the wind forbids it, with the flight it would have been. */
-const append = (open: OpenFlight, shot: ShotCost, flyer: LegFlyer, rules: FlightRules): { next: OpenFlight; fits: boolean } | undefined => {
+const begin = (supply: PackSupply, packId: string | null, shot: ShotCost, flyer: LegFlyer, rules: FlightRules, clockS: number): OpenFlight | undefined => {
+  const takeoff = hoverCost(flyer.power, rules.wind, LOW_HOVER_M, TAKEOFF_S);
+  const leg = legCost(flyer, rules.wind, LAUNCH, shot.from);
+  if (!leg.ok) return undefined;
+  // Nobody waits in the air: the launch is put off until the first shot's light is there.
+  const startS = Math.max(clockS, shot.notBeforeS - takeoff.seconds - leg.value.seconds);
+  const flight = { packId, aircraftId: shot.aircraftId, startS, takeoff, stops: [], home: { seconds: 0, wattHours: 0 }, usedWh: takeoff.wattHours, seconds: takeoff.seconds, supply };
+  return { flight, at: LAUNCH };
+};
+
+/** Puts a shot at the end of a flight; undefined when the wind forbids it. */
+const append = (open: OpenFlight, shot: ShotCost, flyer: LegFlyer, rules: FlightRules): { next: OpenFlight; fits: boolean; early: boolean } | undefined => {
+  const { flight } = open;
   const leg = legCost(flyer, rules.wind, open.at, shot.from);
   const way = wayHome(flyer, rules.wind, shot.to, rules.returnHeightM);
   if (!leg.ok || !way.ok) return undefined;
-  const home = plus(way.value, hoverCost(flyer.power, rules.wind, LOW_HOVER_M, LANDING_S));
-  const before = open.flight.stops.at(-1)?.usedWh ?? open.flight.takeoff.wattHours;
-  const usedWh = before + leg.value.wattHours + shot.wattHours;
-  const stop: FlightStop = { shotId: shot.shotId, leg: leg.value, airS: shot.airS, wattHours: shot.wattHours, usedWh, homeWh: home.wattHours };
-  const stops = [...open.flight.stops, stop];
-  const airborne = stops.reduce((sum, s) => sum + s.leg.seconds + s.airS, open.flight.takeoff.seconds);
+  const landing = hoverCost(flyer.power, rules.wind, LOW_HOVER_M, LANDING_S);
+  const home = { seconds: way.value.seconds + landing.seconds, wattHours: way.value.wattHours + landing.wattHours };
+  const atS = readyS(flight) + leg.value.seconds;
+  const usedWh = (flight.stops.at(-1)?.usedWh ?? flight.takeoff.wattHours) + leg.value.wattHours + shot.wattHours;
+  const stop: FlightStop = { shotId: shot.shotId, atS, leg: leg.value, airS: shot.airS, wattHours: shot.wattHours, usedWh, homeWh: home.wattHours };
+  const seconds = atS + shot.airS + home.seconds - flight.startS;
   return {
-    next: { flight: { ...open.flight, stops, home, usedWh: usedWh + home.wattHours, seconds: airborne + home.seconds }, at: shot.to },
-    fits: usedWh + home.wattHours <= open.flight.supply.usableWh + 1e-9,
+    next: { flight: { ...flight, stops: [...flight.stops, stop], home, usedWh: usedWh + home.wattHours, seconds }, at: shot.to },
+    fits: usedWh + home.wattHours <= flight.supply.usableWh + 1e-9,
+    early: atS < shot.notBeforeS - 1,
   };
 };
 
-const begin = (supply: PackSupply, packId: string | null, aircraftId: string, flyer: LegFlyer, rules: FlightRules): OpenFlight => {
-  const takeoff = takeoffCost(flyer, rules.wind);
-  return {
-    flight: { packId, aircraftId, takeoff, stops: [], home: { seconds: 0, wattHours: 0 }, usedWh: takeoff.wattHours, seconds: takeoff.seconds, supply },
-    at: LAUNCH,
-  };
-};
+/** What a pack still holds after a flight that was not ended by its energy. */
+const rest = (flight: Flight): PackSupply => ({
+  ...flight.supply,
+  usableWh: flight.supply.usableWh - flight.usedWh,
+  availableWh: flight.supply.availableWh - flight.usedWh,
+});
 
 export interface FillResult {
   readonly flights: readonly Flight[];
   /** Flights that packs which are not there would make. */
   readonly wished: readonly Flight[];
   readonly unfit: readonly Unfit[];
-  /** Packs left over, in order. */
-  readonly spare: readonly PackSupply[];
+  /** Packs left over with what they still hold, untouched or part used, in order. */
+  readonly left: readonly PackSupply[];
 }
 
 class Filler {
   readonly flights: Flight[] = [];
-  readonly wished: Flight[] = [];
   readonly unfit: Unfit[] = [];
+  private readonly wished: OpenFlight[] = [];
   private open: OpenFlight | null = null;
-  private readonly left: PackSupply[];
+  private left: PackSupply[];
 
   constructor(packs: readonly PackSupply[], private readonly fresh: readonly PackSupply[], private readonly rules: FlightRules) {
     this.left = [...packs];
@@ -119,62 +140,67 @@ class Filler {
 
   add(shot: ShotCost): void {
     const flyer = this.rules.flyerOf(shot.aircraftId);
-    if (!flyer) { this.reject(shot, 'no-aircraft', 0); return; }
-    const open = this.open;
-    if (open && open.flight.aircraftId === shot.aircraftId && !this.rules.onePackOneShot) {
-      const tried = append(open, shot, flyer, this.rules);
-      if (tried?.fits) { this.open = tried.next; return; }
-    }
-    this.startNew(shot, flyer);
+    if (!flyer) { this.reject(shot, 'no-aircraft'); return; }
+    const { open } = this;
+    if (!open || this.rules.onePackOneShot) { this.startNew(shot, flyer, false); return; }
+    if (open.flight.aircraftId !== shot.aircraftId) { this.startNew(shot, flyer, true); return; }
+    const tried = append(open, shot, flyer, this.rules);
+    if (tried?.fits && !tried.early) this.open = tried.next;
+    else this.startNew(shot, flyer, tried?.early === true);
   }
 
-  private startNew(shot: ShotCost, flyer: LegFlyer): void {
-    for (const [i, supply] of this.left.entries()) {
-      if (!supply.aircraftIds.includes(shot.aircraftId)) continue;
-      const tried = append(begin(supply, supply.packId, shot.aircraftId, flyer, this.rules), shot, flyer, this.rules);
-      if (!tried) { this.reject(shot, 'wind', 0); return; }
-      if (tried.fits) { this.close(); this.left.splice(i, 1); this.open = tried.next; return; }
+  /** @param keepRest whether the flight before ends with energy to spare, so that its pack can fly again */
+  private startNew(shot: ShotCost, flyer: LegFlyer, keepRest: boolean): void {
+    const { open } = this;
+    const supplies = open && keepRest ? [rest(open.flight), ...this.left] : this.left;
+    const clockS = open ? endS(open.flight) + this.rules.swapS : this.clockS();
+    for (const supply of supplies.filter((s) => s.aircraftIds.includes(shot.aircraftId))) {
+      const started = begin(supply, supply.packId, shot, flyer, this.rules, clockS);
+      const tried = started && append(started, shot, flyer, this.rules);
+      if (!tried) { this.reject(shot, 'wind'); return; }
+      if (!tried.fits) continue;
+      if (open) this.flights.push(open.flight);
+      this.left = supplies.filter((s) => s !== supply);
+      this.open = tried.next;
+      return;
     }
-    this.wish(shot, flyer);
+    this.wish(shot, flyer, clockS);
   }
 
-  private wish(shot: ShotCost, flyer: LegFlyer): void {
+  private clockS(): number {
+    const last = this.flights.at(-1);
+    return last ? endS(last) + this.rules.swapS : 0;
+  }
+
+  /** Reckons what a full pack of the kind the kit knows would do for a shot that found none. */
+  private wish(shot: ShotCost, flyer: LegFlyer, clockS: number): void {
     const model = this.fresh.filter((s) => s.aircraftIds.includes(shot.aircraftId)).sort((a, b) => b.usableWh - a.usableWh)[0];
-    if (!model) { this.reject(shot, 'no-pack', 0); return; }
-    const tried = append(begin(model, null, shot.aircraftId, flyer, this.rules), shot, flyer, this.rules);
-    if (!tried) { this.reject(shot, 'wind', 0); return; }
-    if (!tried.fits) { this.reject(shot, 'over-pack', tried.next.flight.usedWh - model.usableWh); return; }
-    this.reject(shot, 'no-pack', 0);
+    if (!model) { this.reject(shot, 'no-pack'); return; }
+    const started = begin(model, null, shot, flyer, this.rules, clockS);
+    const alone = started && append(started, shot, flyer, this.rules);
+    if (!alone) { this.reject(shot, 'wind'); return; }
+    if (!alone.fits) { this.reject(shot, 'over-pack', alone.next.flight.usedWh - model.usableWh); return; }
+    this.reject(shot, 'no-pack');
     const last = this.wished.at(-1);
-    if (last && last.aircraftId === shot.aircraftId && !this.rules.onePackOneShot) {
-      const at = this.wishedAt;
-      const more = at ? append({ flight: last, at }, shot, flyer, this.rules) : undefined;
-      if (more?.fits) { this.wished[this.wished.length - 1] = more.next.flight; this.wishedAt = more.next.at; return; }
-    }
-    this.wished.push(tried.next.flight);
-    this.wishedAt = tried.next.at;
+    const more = last && last.flight.aircraftId === shot.aircraftId && !this.rules.onePackOneShot ? append(last, shot, flyer, this.rules) : undefined;
+    if (more?.fits && !more.early) this.wished[this.wished.length - 1] = more.next; else this.wished.push(alone.next);
   }
 
-  private wishedAt: Vec3 | null = null;
-
-  private reject(shot: ShotCost, reason: UnfitReason, shortWh: number): void {
+  private reject(shot: ShotCost, reason: UnfitReason, shortWh = 0): void {
     this.unfit.push({ shotId: shot.shotId, reason, shortWh });
   }
 
-  private close(): void {
-    if (this.open) this.flights.push(this.open.flight);
-    this.open = null;
-  }
-
   finish(): FillResult {
-    this.close();
-    return { flights: this.flights, wished: this.wished, unfit: this.unfit, spare: this.left };
+    const { open } = this;
+    const flights = open ? [...this.flights, open.flight] : this.flights;
+    return { flights, wished: this.wished.map((w) => w.flight), unfit: this.unfit, left: open ? [rest(open.flight), ...this.left] : this.left };
   }
 }
 
 /**
- * Fills packs with shots in list order: a flight takes shots until the next one and the way home would eat the reserve,
- * then the next pack that fits the aircraft is taken. A shot that fits no pack is left out and named; later shots go on.
+ * Fills packs with shots in list order: a flight takes shots until the next one and the way home would eat the reserve, the
+ * aircraft changes, or the light the next shot wants is not there yet; then the next pack that fits is taken. A pack whose
+ * flight ended with energy to spare flies again. A shot that fits no pack is left out and named; later shots go on.
  * @param packs supplies in the order they are taken
  * @param fresh full packs the kit knows, for reckoning what one more would fly
  */

@@ -76,7 +76,7 @@ describe('energy of a path', () => {
       const flown = fly(shape.value, { accelMs2: 1, turnAccelDegS2: 8 }, 'in-motion', 8);
       if (!flown.ok) throw new Error(flown.reason);
       const model = powerModel(plover, 1.2);
-      const mine = pathEnergy(flown.value, model, wind(3, 250));
+      const mine = pathEnergy(flown.value, model, wind(3, 250)).there;
       expect(mine.wattHours).toBeGreaterThan(0);
       let sum = 0;
       const pieces = flown.value.samples;
@@ -93,7 +93,7 @@ describe('energy of a path', () => {
     const shape = move.shape(initialValues(move.parameters), subject);
     const flown = shape.ok ? fly(shape.value, { accelMs2: 1, turnAccelDegS2: 8 }, 'whole', 12) : shape;
     if (!flown.ok) throw new Error(flown.reason);
-    expect(pathEnergy(flown.value, flyer.power, wind(4)).wattHours).toBeCloseTo(hoverCost(flyer.power, wind(4), 15, 12).wattHours, 9);
+    expect(pathEnergy(flown.value, flyer.power, wind(4)).there.wattHours).toBeCloseTo(hoverCost(flyer.power, wind(4), 15, 12).wattHours, 9);
   });
 });
 

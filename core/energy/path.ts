@@ -2,29 +2,44 @@ import { windVector, type Wind } from '../air';
 import type { FlownMove } from '../moves';
 import type { PowerModel } from './power';
 
+/** Energy of a path flown in one direction. */
 export interface PathEnergy {
   readonly wattHours: number;
   readonly peakAirspeedMs: number;
   readonly meanW: number;
 }
 
+/** A path flown as laid out, and end to start: the ground velocity turns round, the wind does not. */
+export interface BothWays {
+  readonly there: PathEnergy;
+  readonly back: PathEnergy;
+}
+
+/** Weight of a sample in Simpson's rule over an even number of intervals. */
+const simpson = (i: number, last: number): number => (i === 0 || i === last ? 1 : i % 2 === 1 ? 4 : 2);
+
 /**
- * Energy of a flown move: power at the airspeed and climb of each sample, in the wind at its height, integrated over
- * time by Simpson's rule.
- * @param reversed flown end to start: the ground velocity turns round
+ * Energy of a flown move both ways: power at the airspeed and climb of each sample, in the wind at its height, integrated
+ * over time by Simpson's rule.
  */
-export const pathEnergy = (move: FlownMove, power: PowerModel, wind: Wind, reversed = false): PathEnergy => {
+export const pathEnergy = (move: FlownMove, power: PowerModel, wind: Wind): BothWays => {
   const { samples, totalS } = move;
   const last = samples.length - 1;
-  const sign = reversed ? -1 : 1;
-  let sum = 0;
-  let peakAirspeedMs = 0;
-  samples.forEach((sample, i) => {
-    const air = windVector(wind, sample.pose.at.z);
-    const airspeed = Math.hypot(sign * sample.velocity.x - air.x, sign * sample.velocity.y - air.y);
-    peakAirspeedMs = Math.max(peakAirspeedMs, airspeed);
-    sum += power.watts(airspeed, sign * sample.velocity.z) * (i === 0 || i === last ? 1 : i % 2 === 1 ? 4 : 2);
+  const sum = { there: 0, back: 0 };
+  const peak = { there: 0, back: 0 };
+  samples.forEach(({ pose, velocity }, i) => {
+    const air = windVector(wind, pose.at.z);
+    const weight = simpson(i, last);
+    const there = Math.hypot(velocity.x - air.x, velocity.y - air.y);
+    const back = Math.hypot(velocity.x + air.x, velocity.y + air.y);
+    sum.there += weight * power.watts(there, velocity.z);
+    sum.back += weight * power.watts(back, -velocity.z);
+    peak.there = Math.max(peak.there, there);
+    peak.back = Math.max(peak.back, back);
   });
-  const meanW = last > 0 ? sum / (3 * last) : 0;
-  return { wattHours: (meanW * totalS) / 3600, peakAirspeedMs, meanW };
+  const way = (direction: 'there' | 'back'): PathEnergy => {
+    const meanW = last > 0 ? sum[direction] / (3 * last) : 0;
+    return { wattHours: (meanW * totalS) / 3600, peakAirspeedMs: peak[direction], meanW };
+  };
+  return { there: way('there'), back: way('back') };
 };

@@ -7,6 +7,9 @@ const DENOMINATORS = [
 /** Shutter times a camera offers, longest first, s. */
 export const SHUTTERS: readonly number[] = DENOMINATORS.map((d) => 1 / d);
 
+/** What each of `SHUTTERS` adds to a setting's EV: −log2 t. */
+export const SHUTTER_STOPS: ReadonlyMap<number, number> = new Map(SHUTTERS.map((t) => [t, -Math.log2(t)]));
+
 const ISO_SERIES = [
   50, 64, 80, 100, 125, 160, 200, 250, 320, 400, 500, 640, 800, 1000, 1250, 1600, 2000, 2500, 3200, 4000, 5000, 6400, 8000, 10000, 12800, 16000, 20000, 25600,
 ];

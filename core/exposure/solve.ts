@@ -1,6 +1,6 @@
 import { found, none, type Result } from '../units';
 import { exposureError, filterStops, flickerSafe, shutterAngle, type Setting } from './equation';
-import { isoSteps, SHUTTERS } from './series';
+import { isoSteps, SHUTTER_STOPS, SHUTTERS } from './series';
 
 export interface FilterChoice {
   /** null is the bare lens. */
@@ -57,7 +57,7 @@ export interface ExposureAnswer {
 
 /** What each kind of compromise costs, in stops of regret per unit. */
 export const REGRET = {
-  overPerStop: 6, underPerStop: 4, errorPerStop: 1, shortPerStop: 2, longPerStop: 2.5, longStillPerStop: 0.5, offTargetPerStop: 0.3,
+  overPerStop: 6, underPerStop: 4, errorPerStop: 1, shortPerStop: 2, longPerStop: 2.5, longStill: 0.3, offTargetPerStop: 0.3, outOfBand: 0.6,
   isoPerStop: 0.55, apertureFromSharpPerStop: 0.15, filterChange: 2, flicker: 3,
 } as const;
 
@@ -66,35 +66,57 @@ export const ERROR_TOLERANCE = 0.5;
 
 const SHARP_APERTURE = 4;
 
-const shutterRegret = (angle: number, task: ExposureTask): number => {
-  const off = Math.abs(Math.log2(angle / 180)) * REGRET.offTargetPerStop;
-  if (angle < task.bandLowDeg - 0.01) return off + Math.log2(task.bandLowDeg / angle) * REGRET.shortPerStop;
-  if (angle > task.bandHighDeg + 0.01) return off + Math.log2(angle / task.bandHighDeg) * (task.still ? REGRET.longStillPerStop : REGRET.longPerStop);
+const shutterRegret = (shutterS: number, task: ExposureTask): number => {
+  const angle = shutterAngle(shutterS, task.captureFps);
+  const off = Math.abs(Math.log2(angle / 180)) * REGRET.offTargetPerStop
+    + (task.mainsHz !== null && !flickerSafe(shutterS, task.mainsHz) ? REGRET.flicker : 0);
+  if (angle < task.bandLowDeg - 0.01) return off + REGRET.outOfBand + Math.log2(task.bandLowDeg / angle) * REGRET.shortPerStop;
+  if (angle > task.bandHighDeg + 0.01) {
+    if (task.still) return REGRET.longStill;
+    return off + REGRET.outOfBand + Math.log2(angle / task.bandHighDeg) * REGRET.longPerStop;
+  }
   return off;
 };
 
-/** Regret of one setting against a task: the yardstick the solver minimises, so a test can search exhaustively by it. */
-export const regretOf = (task: ExposureTask, s: Setting, filterId: string | null): number => {
-  const error = exposureError(task.sceneEv100, s) - task.biasStops;
+const errorRegret = (error: number): number => {
   const beyond = Math.max(0, Math.abs(error) - ERROR_TOLERANCE);
-  return Math.abs(error) * REGRET.errorPerStop
-    + beyond * (error > 0 ? REGRET.overPerStop : REGRET.underPerStop)
-    + shutterRegret(shutterAngle(s.shutterS, task.captureFps), task)
-    + Math.max(0, Math.log2(s.iso / task.isoBase)) * REGRET.isoPerStop
-    + Math.abs(Math.log2(s.aperture / SHARP_APERTURE)) * 2 * REGRET.apertureFromSharpPerStop
-    + (task.flightFilterId !== undefined && filterId !== task.flightFilterId ? REGRET.filterChange : 0)
-    + (task.mainsHz !== null && !flickerSafe(s.shutterS, task.mainsHz) ? REGRET.flicker : 0);
+  return Math.abs(error) * REGRET.errorPerStop + beyond * (error > 0 ? REGRET.overPerStop : REGRET.underPerStop);
 };
 
-const options = (task: ExposureTask) => {
-  const bare: FilterChoice = { id: null, factor: 1 };
-  const filters = [bare, ...task.filters];
+const isoRegret = (iso: number, task: ExposureTask): number => Math.max(0, Math.log2(iso / task.isoBase)) * REGRET.isoPerStop;
+
+const apertureRegret = (aperture: number): number => Math.abs(Math.log2(aperture / SHARP_APERTURE)) * 2 * REGRET.apertureFromSharpPerStop;
+
+const filterRegret = (filterId: string | null, task: ExposureTask): number =>
+  (task.flightFilterId !== undefined && filterId !== task.flightFilterId ? REGRET.filterChange : 0);
+
+/** Regret of one setting against a task: the yardstick the solver minimises, so a test can search exhaustively by it. */
+export const regretOf = (task: ExposureTask, s: Setting, filterId: string | null): number =>
+  errorRegret(exposureError(task.sceneEv100, s) - task.biasStops)
+  + shutterRegret(s.shutterS, task) + isoRegret(s.iso, task) + apertureRegret(s.aperture) + filterRegret(filterId, task);
+
+/** A value of one dial with the stops it adds to the setting's EV and its own regret. */
+interface Notch<T> {
+  readonly value: T;
+  readonly stops: number;
+  readonly regret: number;
+}
+
+const cheapestFirst = <T>(notches: Notch<T>[]): Notch<T>[] => notches.sort((a, b) => a.regret - b.regret);
+
+/** The dials of a task, each cheapest first, hand choices leaving one notch. */
+const dials = (task: ExposureTask) => {
   const { fixed } = task;
+  const filters = [{ id: null, factor: 1 } as FilterChoice, ...task.filters];
+  const shutters = fixed.shutterS === undefined ? SHUTTERS.filter((t) => t * task.captureFps <= 1.0001) : [fixed.shutterS];
   return {
-    apertures: fixed.aperture === undefined ? task.apertures : [fixed.aperture],
-    shutters: fixed.shutterS === undefined ? SHUTTERS.filter((t) => t * task.captureFps <= 1.0001) : [fixed.shutterS],
-    isos: fixed.iso === undefined ? isoSteps(task.isoBase, task.isoCeiling) : [fixed.iso],
-    filters: fixed.filterId === undefined ? filters : filters.filter((f) => f.id === fixed.filterId),
+    filters: cheapestFirst((fixed.filterId === undefined ? filters : filters.filter((f) => f.id === fixed.filterId))
+      .map((f) => ({ value: f.id, stops: filterStops(f.factor), regret: filterRegret(f.id, task) }))),
+    shutters: cheapestFirst(shutters.map((t) => ({ value: t, stops: SHUTTER_STOPS.get(t) ?? -Math.log2(t), regret: shutterRegret(t, task) }))),
+    apertures: cheapestFirst((fixed.aperture === undefined ? task.apertures : [fixed.aperture])
+      .map((n) => ({ value: n, stops: 2 * Math.log2(n), regret: apertureRegret(n) }))),
+    isos: (fixed.iso === undefined ? isoSteps(task.isoBase, task.isoCeiling) : [fixed.iso])
+      .map((iso) => ({ value: iso, stops: -Math.log2(iso / 100), regret: isoRegret(iso, task) })),
   };
 };
 
@@ -107,22 +129,21 @@ const impossible = (task: ExposureTask): string | null => {
   return null;
 };
 
-const describe = (task: ExposureTask, s: Setting, filterId: string | null, regret: number): ExposureChoice => {
+/** A setting found, with its filter and regret. */
+interface Found extends Setting {
+  readonly filterId: string | null;
+  readonly regret: number;
+}
+
+const describe = (task: ExposureTask, s: Found): ExposureChoice => {
   const angle = shutterAngle(s.shutterS, task.captureFps);
   return {
-    ...s, filterId, regret,
+    ...s,
     shutterAngleDeg: angle,
     errorStops: exposureError(task.sceneEv100, s),
     inBand: angle >= task.bandLowDeg - 0.01 && angle <= task.bandHighDeg + 0.01,
     flickers: task.mainsHz !== null && !flickerSafe(s.shutterS, task.mainsHz),
   };
-};
-
-/** ISO steps worth trying: those on either side of the one that would expose exactly; the regret is convex in ISO. */
-const isoNear = (isos: readonly number[], exact: number): readonly number[] => {
-  const above = isos.findIndex((iso) => iso >= exact);
-  if (above === -1) return isos.slice(-1);
-  return isos.slice(Math.max(0, above - 2), above + 1);
 };
 
 const reasonsFor = (task: ExposureTask, c: ExposureChoice): string[] => {
@@ -148,27 +169,26 @@ const reasonsFor = (task: ExposureTask, c: ExposureChoice): string[] => {
 export const solveExposure = (task: ExposureTask): Result<ExposureAnswer> => {
   const reason = impossible(task);
   if (reason) return none(reason);
-  const { apertures, shutters, isos, filters } = options(task);
+  const { filters, shutters, apertures, isos } = dials(task);
   if (filters.length === 0) return none('The filter fixed by hand is no longer in the kit.');
-  let best: ExposureChoice | null = null;
-  let second: ExposureChoice | null = null;
-  for (const filter of filters) {
-    const ndStops = filterStops(filter.factor);
-    for (const shutterS of shutters) {
-      let local: { setting: Setting; regret: number } | null = null;
-      for (const aperture of apertures) {
-        const exact = 100 * 2 ** (Math.log2((aperture * aperture) / shutterS) + ndStops - task.sceneEv100 + task.biasStops);
-        for (const iso of isoNear(isos, exact)) {
-          const setting = { aperture, shutterS, iso, ndStops };
-          const regret = regretOf(task, setting, filter.id);
-          if (!local || regret < local.regret) local = { setting, regret };
-        }
-      }
-      if (!local) continue;
-      if (!best || local.regret < best.regret) { second = best; best = describe(task, local.setting, filter.id, local.regret); }
-      else if (!second || local.regret < second.regret) second = describe(task, local.setting, filter.id, local.regret);
+  const wanted = task.sceneEv100 - task.biasStops;
+  let best: Found | null = null;
+  let second: Found | null = null;
+  for (const filter of filters) for (const shutter of shutters) {
+    const outer = filter.regret + shutter.regret;
+    if (second && outer >= second.regret) break;
+    let local: Found | null = null;
+    for (const aperture of apertures) for (const iso of isos) {
+      const base = outer + aperture.regret + iso.regret;
+      const limit: number = local?.regret ?? second?.regret ?? Infinity;
+      if (base >= limit) break;
+      const regret = base + errorRegret(wanted - (filter.stops + shutter.stops + aperture.stops + iso.stops));
+      if (regret < limit) local = { regret, filterId: filter.value, ndStops: filter.stops, shutterS: shutter.value, aperture: aperture.value, iso: iso.value };
     }
+    if (!local) continue;
+    if (!best || local.regret < best.regret) { second = best; best = local; } else second = local;
   }
   if (!best) return none('This camera offers no shutter for its frame rate.');
-  return found({ choice: best, runnerUp: second, reasons: reasonsFor(task, best) });
+  const choice = describe(task, best);
+  return found({ choice, runnerUp: second && describe(task, second), reasons: reasonsFor(task, choice) });
 };

@@ -33,7 +33,7 @@ const clipsOf = (places: readonly PlaceFacts[], shots: ReadonlyMap<string, Deriv
 
 /** One card after another, or a fresh card for every flight as far as they go. */
 const cardsFilled = (input: FilmInput, flights: readonly number[][]) => {
-  const cards = input.kit.cards.filter((c) => !c.retired);
+  const cards = input.kit.cards;
   if (input.film.preferences.cardPolicy === 'one') return fillCards(cards, flights.flat());
   const fills: CardFill[] = cards.map((card) => ({ cardId: card.id, bytes: 0, roomBytes: plannableBytes(card) }));
   let overBytes = 0;
@@ -48,7 +48,7 @@ const cardsFilled = (input: FilmInput, flights: readonly number[][]) => {
 const cardWarnings = (input: FilmInput, shots: ReadonlyMap<string, DerivedShot>, used: readonly CardFill[], overBytes: number): Warning[] => {
   const warnings: Warning[] = [];
   const peak = Math.max(0, ...[...shots.values()].map((s) => s.facts.mode?.megabitsPerS ?? 0));
-  for (const card of input.kit.cards.filter((c) => !c.retired)) {
+  for (const card of input.kit.cards) {
     if (card.usedGB > card.nominalGB) warnings.push({
       code: 'card.impossible', severity: 'care', subject: { kind: 'card', id: card.id },
       say: `${card.name} holds more than its size.`, why: 'Used space cannot be larger than the card.', cures: [{ say: 'Correct its size or what is on it.' }],
@@ -68,10 +68,10 @@ const cardWarnings = (input: FilmInput, shots: ReadonlyMap<string, DerivedShot>,
 };
 
 const packWarnings = (input: FilmInput, packsShort: number, unfit: number): Warning[] => {
-  const packs = input.kit.packs.filter((p) => !p.retired);
+  const packs = input.kit.packs;
   if (packs.length === 0 && input.shots.length > 0) return [{
-    code: 'pack.none', severity: 'stop', subject: { kind: 'film' }, say: 'No pack in the kit.',
-    why: 'Flights are made of packs.', cures: [{ say: 'Add the packs you own to the kit.' }],
+    code: 'pack.none', severity: 'stop', subject: { kind: 'film' }, say: 'No pack comes along.',
+    why: 'Flights are made of packs.', cures: [{ say: 'Add the packs you own to the kit, or take them along on this film.' }],
   }];
   if (packsShort > 0) return [{
     code: 'pack.short', severity: 'stop', subject: { kind: 'film' },
@@ -89,9 +89,9 @@ const dates = (places: readonly PlaceFacts[]): string[] => [...new Set(places.ma
 
 /** Packs used and spare on the day that uses most of them. */
 const packCount = (input: FilmInput, places: readonly PlaceFacts[]) => {
-  const perDay = dates(places).map((date) => places.filter((p) => p.location.date === date).reduce((sum, p) => sum + p.flights.length, 0));
+  const perDay = dates(places).map((date) => new Set(places.filter((p) => p.location.date === date).flatMap((p) => p.flights.map((f) => f.packId))).size);
   const packsUsed = Math.max(0, ...perDay);
-  return { packsUsed, packsSpare: Math.max(0, input.kit.packs.filter((p) => !p.retired).length - packsUsed) };
+  return { packsUsed, packsSpare: Math.max(0, input.kit.packs.length - packsUsed) };
 };
 
 /** Sums the places of a film into its budget. */

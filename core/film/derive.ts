@@ -1,10 +1,10 @@
-import type { Unfit } from '../budget';
-import type { LightDay } from '../light';
+import type { PackSupply, Unfit } from '../budget';
+import type { Kit } from '../kit';
 import { KeyedMemo } from '../units';
 import type { Warning } from '../warnings';
 import { budgetOf, type BudgetFacts } from './budget';
 import { shotLight, type ShotLight } from './exposure';
-import { packsFor, placeFacts, placeLight, type PlaceFacts } from './place';
+import { kitAlong, placeDay, placeFacts, suppliesOf, withoutSpare, type PlaceDay, type PlaceFacts } from './place';
 import { placeWarnings, shotWarnings } from './rules';
 import { shotFacts, type ShotFacts } from './shot';
 import type { FilmInput, Location, Reading, Shot } from './types';
@@ -42,13 +42,15 @@ const LIGHT_STEP_MS = 30_000;
  * remembered by the identity of its parts, so a slider recomputes one shot and the sums above it.
  */
 export class FilmReckoner {
+  private readonly kits = new KeyedMemo<Kit>();
   private readonly facts = new KeyedMemo<ShotFacts>();
   private readonly lights = new KeyedMemo<ShotLight>();
-  private readonly days = new KeyedMemo<LightDay | null>();
+  private readonly days = new KeyedMemo<PlaceDay>();
   private readonly warned = new KeyedMemo<readonly Warning[]>();
   private readonly whole = new KeyedMemo<DerivedShot>();
 
-  derive(input: FilmInput): DerivedFilm {
+  derive(whole: FilmInput): DerivedFilm {
+    const input: FilmInput = { ...whole, kit: this.kits.get('kit', [whole.kit, whole.film.leftHome], () => kitAlong(whole.kit, whole.film)) };
     const locations = byPosition(input.locations);
     const shots = this.shotsOf(input, locations);
     const places = this.placesOf(input, locations, shots);
@@ -79,16 +81,17 @@ export class FilmReckoner {
   }
 
   private placesOf(input: FilmInput, locations: readonly Location[], shots: ReadonlyMap<string, ShotFacts[]>): Map<string, PlaceFacts> {
-    const used = new Map<string, Set<string>>();
+    const { film } = input;
+    const packs = film.preferences.holdBackSpare ? withoutSpare(input.kit.packs) : input.kit.packs;
     const firstDate = locations.map((l) => l.date).sort()[0];
+    const leftOn = new Map<string, readonly PackSupply[]>();
     const places = new Map<string, PlaceFacts>();
     for (const location of locations) {
-      const today = used.get(location.date) ?? new Set<string>();
-      const light = this.days.get(location.id, [location.date, location.zone, location.latitude, location.longitude], () => placeLight(location));
-      const packs = packsFor(input.kit, location, input.film, today, location.date === firstDate);
-      const place = placeFacts(location, input.film, input.kit, shots.get(location.id) ?? [], packs, light);
-      for (const flight of place.flights) if (flight.packId) today.add(flight.packId);
-      used.set(location.date, today);
+      const day = this.days.get(location.id, [location.date, location.zone, location.latitude, location.longitude, location.windowStart, location.windowEnd], () => placeDay(location));
+      // Packs are charged again for a later day; on the same day what an earlier place left of them is all there is.
+      const supply = leftOn.get(location.date) ?? suppliesOf(packs, location, film, location.date !== firstDate);
+      const place = placeFacts(location, film, input.kit, shots.get(location.id) ?? [], supply, day);
+      leftOn.set(location.date, place.fill.left);
       places.set(location.id, place);
     }
     return places;
@@ -114,7 +117,7 @@ export class FilmReckoner {
   ): ShotLight | null {
     if (!place.light || !Number.isFinite(place.windowFromMs)) return null;
     const planned = place.flights[index]?.shotMs[facts.shot.id] ?? place.windowFromMs;
-    const atMs = Math.round(planned / LIGHT_STEP_MS) * LIGHT_STEP_MS;
+    const atMs = Math.ceil(planned / LIGHT_STEP_MS) * LIGHT_STEP_MS;
     const readingKey = readings.map((r) => `${r.id}${r.ev100}${r.utcMs}`).join();
     return this.lights.get(facts.shot.id, [facts, input.kit.filters, atMs, before, readingKey],
       () => shotLight(facts, input.kit, readings, atMs, before));

@@ -1,10 +1,12 @@
 import { fillFlights, type FillResult, type Flight, type PackSupply, type ShotCost } from '../budget';
 import { packEnergy } from '../energy';
-import type { Kit } from '../kit';
+import type { Kit, Pack } from '../kit';
 import { isZone, lightDay, localToUtc, minutesOf, type LightDay } from '../light';
 import type { ShotFacts } from './shot';
 import { flyerOf, windOf } from './shot';
-import type { Film, Location } from './types';
+import type { Film, LightWish, Location } from './types';
+
+const DAY_MS = 86_400_000;
 
 /** A flight with the minutes it is planned at. */
 export interface TimedFlight extends Flight {
@@ -25,70 +27,82 @@ export interface PlaceFacts {
   readonly fill: FillResult;
 }
 
-const supplies = (kit: Kit, location: Location, film: Film, full: boolean): PackSupply[] => kit.packs.filter((p) => !p.retired).map((pack) => {
+const comesAlong = (film: Film) => (thing: { readonly id: string; readonly retired: boolean }): boolean =>
+  !thing.retired && !film.leftHome.includes(thing.id);
+
+/** The kit without what is retired or stays at home on this film. Aircraft stay: shots refer to them. */
+export const kitAlong = (kit: Kit, film: Film): Kit => ({
+  aircraft: kit.aircraft,
+  packs: kit.packs.filter(comesAlong(film)),
+  cards: kit.cards.filter(comesAlong(film)),
+  filters: kit.filters.filter(comesAlong(film)),
+});
+
+/** Energy of the packs that come along, as charged now or full, in the temperature of a place. */
+export const suppliesOf = (packs: readonly Pack[], location: Location, film: Film, full: boolean): PackSupply[] => packs.map((pack) => {
   const energy = packEnergy(full ? { ...pack, charge: 1 } : pack, location.temperatureC, film.preferences.reserveShare);
   return { packId: pack.id, aircraftIds: pack.aircraftIds, usableWh: energy.usableWh, reserveWh: energy.reserveWh, availableWh: energy.availableWh };
 });
 
-/** Packs at hand at a place: those not used earlier the same day; charged again on a later day. */
-export const packsFor = (kit: Kit, location: Location, film: Film, usedToday: ReadonlySet<string>, firstDay: boolean): PackSupply[] => {
-  const all = supplies(kit, location, film, !firstDay).filter((s) => !usedToday.has(s.packId));
-  return film.preferences.holdBackSpare ? withoutSpare(all) : all;
-};
-
 /** Holds one pack back for luck from each aircraft that has more than one. */
-const withoutSpare = (packs: readonly PackSupply[]): PackSupply[] => packs.filter((pack, i) => {
+export const withoutSpare = (packs: readonly Pack[]): Pack[] => packs.filter((pack) => {
   const sisters = packs.filter((p) => p.aircraftIds.join() === pack.aircraftIds.join());
-  return sisters.length < 2 || sisters.at(-1) !== packs[i];
+  return sisters.length < 2 || sisters.at(-1) !== pack;
 });
 
-const costOf = (facts: ShotFacts): ShotCost | null => facts.energy && facts.aircraft ? {
-  shotId: facts.shot.id, aircraftId: facts.aircraft.id, from: facts.fromPoint, to: facts.toPoint,
-  airS: facts.seconds.airS, wattHours: facts.energy.totalWh,
-} : null;
+/** What the day at a place is bounded by; instants in UTC ms. */
+export interface PlaceDay {
+  readonly light: LightDay | null;
+  readonly windowFromMs: number;
+  readonly windowToMs: number;
+}
 
-const timed = (flights: readonly Flight[], location: Location, fromMs: number, swapS: number): TimedFlight[] => {
-  let clock = fromMs;
-  return flights.map((flight) => {
-    const startMs = clock;
-    let at = startMs + flight.takeoff.seconds * 1000;
-    const shotMs: Record<string, number> = {};
-    for (const stop of flight.stops) {
-      at += stop.leg.seconds * 1000;
-      shotMs[stop.shotId] = at;
-      at += stop.airS * 1000;
-    }
-    const endMs = startMs + flight.seconds * 1000;
-    clock = endMs + swapS * 1000;
-    return { ...flight, locationId: location.id, startMs, endMs, shotMs };
-  });
-};
-
-/** Light of the location's day; null when zone, date or coordinates are unusable. */
-export const placeLight = (location: Location): LightDay | null =>
-  isZone(location.zone) && !Number.isNaN(Date.parse(`${location.date}T00:00:00Z`)) && Math.abs(location.latitude) <= 90 && Math.abs(location.longitude) <= 180
-    ? lightDay(location.date, location.zone, location.latitude, location.longitude) : null;
-
-/** Flights of a location: shots in list order put on the packs at hand, timed from the start of its window. */
-export const placeFacts = (
-  location: Location, film: Film, kit: Kit, shots: readonly ShotFacts[], packs: readonly PackSupply[], light: LightDay | null,
-): PlaceFacts => {
-  const flyers = new Map(kit.aircraft.map((a) => [a.id, flyerOf(a, location, film)]));
-  const rules = {
-    wind: windOf(location), returnHeightM: location.returnHeightM,
-    onePackOneShot: film.preferences.packUse === 'one-shot', flyerOf: (id: string) => flyers.get(id),
-  };
-  const costs = shots.map(costOf);
-  const fill = fillFlights(costs.filter((c) => c !== null), packs, supplies(kit, location, film, true), rules);
-  const lost = shots.filter((_, i) => costs[i] === null)
-    .map((f) => ({ shotId: f.shot.id, reason: f.aircraft ? 'no-path' as const : 'no-aircraft' as const, shortWh: 0 }));
+/** Light and window of a location's day; no light when zone, date or coordinates are unusable. */
+export const placeDay = (location: Location): PlaceDay => {
+  const usable = isZone(location.zone) && !Number.isNaN(Date.parse(`${location.date}T00:00:00Z`)) && Math.abs(location.latitude) <= 90 && Math.abs(location.longitude) <= 180;
+  if (!usable) return { light: null, windowFromMs: NaN, windowToMs: NaN };
   const at = (text: string): number => localToUtc(location.date, minutesOf(text), location.zone);
   const windowFromMs = at(location.windowStart);
   const end = at(location.windowEnd);
   return {
-    location, light, windowFromMs,
-    windowToMs: end > windowFromMs ? end : end + 86_400_000,
-    flights: timed(fill.flights, location, windowFromMs, film.preferences.swapMinutes * 60),
-    fill: { ...fill, unfit: [...fill.unfit, ...lost] },
+    light: lightDay(location.date, location.zone, location.latitude, location.longitude),
+    windowFromMs,
+    windowToMs: end > windowFromMs ? end : end + DAY_MS,
   };
+};
+
+/** Seconds after the window opens at which the light a shot wants begins; 0 when it is there already or never comes in the window. */
+const notBefore = (wish: LightWish, day: PlaceDay): number => {
+  if (!day.light || (wish !== 'golden' && wish !== 'blue')) return 0;
+  const reached = day.light.windows.filter((w) => w.kind === wish && w.toMs > day.windowFromMs && w.fromMs < day.windowToMs)[0];
+  return reached ? Math.max(0, (reached.fromMs - day.windowFromMs) / 1000) : 0;
+};
+
+const costOf = (facts: ShotFacts, day: PlaceDay): ShotCost | null => facts.energy && facts.aircraft && !facts.aircraft.retired ? {
+  shotId: facts.shot.id, aircraftId: facts.aircraft.id, from: facts.fromPoint, to: facts.toPoint,
+  airS: facts.seconds.airS, wattHours: facts.energy.totalWh, notBeforeS: notBefore(facts.shot.wants, day),
+} : null;
+
+const timed = (flights: readonly Flight[], location: Location, fromMs: number): TimedFlight[] => flights.map((flight) => ({
+  ...flight,
+  locationId: location.id,
+  startMs: fromMs + flight.startS * 1000,
+  endMs: fromMs + (flight.startS + flight.seconds) * 1000,
+  shotMs: Object.fromEntries(flight.stops.map((s) => [s.shotId, fromMs + s.atS * 1000])),
+}));
+
+/** Flights of a location: shots in list order put on the packs at hand, timed from the start of its window. */
+export const placeFacts = (
+  location: Location, film: Film, kit: Kit, shots: readonly ShotFacts[], packs: readonly PackSupply[], day: PlaceDay,
+): PlaceFacts => {
+  const flyers = new Map(kit.aircraft.map((a) => [a.id, flyerOf(a, location, film)]));
+  const rules = {
+    wind: windOf(location), returnHeightM: location.returnHeightM, onePackOneShot: film.preferences.packUse === 'one-shot',
+    swapS: film.preferences.swapMinutes * 60, flyerOf: (id: string) => flyers.get(id),
+  };
+  const costs = shots.map((f) => costOf(f, day));
+  const fill = fillFlights(costs.filter((c) => c !== null), packs, suppliesOf(kit.packs, location, film, true), rules);
+  const lost = shots.filter((_, i) => costs[i] === null)
+    .map((f) => ({ shotId: f.shot.id, reason: f.aircraft && !f.aircraft.retired ? 'no-path' as const : 'no-aircraft' as const, shortWh: 0 }));
+  return { location, ...day, flights: timed(fill.flights, location, day.windowFromMs), fill: { ...fill, unfit: [...fill.unfit, ...lost] } };
 };

@@ -81,14 +81,15 @@ const cutOf = (shot: Shot, film: Film): readonly CutSegment[] => {
 
 const energyOf = (shot: Shot, film: Film, flown: FlownMove, flyer: LegFlyer, wind: Wind, reset: LegCost): ShotEnergy => {
   const { preRollS, postRollS, settleS } = film.preferences;
-  const path = pathEnergy(flown, flyer.power, wind);
-  const alternates = shot.takeStyle === 'there-and-back';
-  const back = alternates ? pathEnergy(flown, flyer.power, wind, true).wattHours : path.wattHours;
+  const ways = pathEnergy(flown, flyer.power, wind);
+  const alternates = shot.takeStyle === 'there-and-back' && shot.takes > 1;
+  const path = alternates && ways.back.peakAirspeedMs > ways.there.peakAirspeedMs
+    ? { ...ways.there, peakAirspeedMs: ways.back.peakAirspeedMs } : ways.there;
   const hover = (z: number, s: number): number => hoverCost(flyer.power, wind, z, s).wattHours;
   const { z: startZ } = flown.start.at;
   const { z: endZ } = flown.end.at;
   const forward = Math.ceil(shot.takes / 2);
-  const movesWh = alternates ? forward * path.wattHours + (shot.takes - forward) * back : shot.takes * path.wattHours;
+  const movesWh = alternates ? forward * ways.there.wattHours + (shot.takes - forward) * ways.back.wattHours : shot.takes * ways.there.wattHours;
   const roll = hover(startZ, preRollS + shot.subjectMarginS) + hover(endZ, postRollS + shot.subjectMarginS);
   const rollsWh = shot.takes * roll;
   const between = hover(endZ, settleS) + (alternates ? 0 : reset.wattHours);

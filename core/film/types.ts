@@ -44,6 +44,8 @@ export interface Film {
   readonly stillsWanted: boolean;
   readonly units: UnitSystem;
   readonly preferences: Preferences;
+  /** Ids of packs, cards and filters that do not come along. */
+  readonly leftHome: readonly string[];
 }
 
 export interface Location {

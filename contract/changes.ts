@@ -1,0 +1,64 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { ENTITY_KINDS, type AnyRow, type EntityKind } from './entities';
+import { strict, Uuid, Whole } from './parts';
+
+const Kind = Type.Unsafe<EntityKind>(Type.String({ enum: [...ENTITY_KINDS] }));
+
+/** One wanted change. `version` is the one the change was made on; 0 creates. A null value deletes. */
+export const ChangeSchema = strict({
+  kind: Kind,
+  id: Uuid,
+  version: Whole(0, 2_000_000_000),
+  value: Type.Union([Type.Record(Type.String(), Type.Unknown()), Type.Null()]),
+});
+
+/** Changes that are taken together or not at all. */
+export const BatchSchema = strict({
+  batch: Uuid,
+  device: Type.String({ minLength: 1, maxLength: 80 }),
+  undoes: Type.Optional(Uuid),
+  changes: Type.Array(ChangeSchema, { minItems: 1, maxItems: 2000 }),
+});
+
+export type Change = Static<typeof ChangeSchema>;
+export type Batch = Static<typeof BatchSchema>;
+
+/** A change that was taken, as it stands in the log and goes out to other tabs. */
+export interface LoggedChange {
+  readonly sequence: number;
+  readonly batch: string;
+  readonly undoes: string | null;
+  readonly device: string;
+  readonly filmId: string | null;
+  readonly kind: EntityKind;
+  readonly id: string;
+  readonly at: string;
+  readonly version: number;
+  readonly before: AnyRow['value'] | null;
+  readonly after: AnyRow['value'] | null;
+}
+
+export interface Conflict {
+  readonly kind: EntityKind;
+  readonly id: string;
+  readonly yours: Change;
+  /** What is stored now; null when it was deleted. */
+  readonly theirs: AnyRow | null;
+}
+
+/** RFC 9457 problem document. */
+export interface Problem {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  readonly fields?: readonly FieldFault[];
+  readonly conflicts?: readonly Conflict[];
+}
+
+export interface FieldFault {
+  /** Which change of the batch; 0 elsewhere. */
+  readonly index: number;
+  readonly path: string;
+  readonly say: string;
+}

@@ -1,0 +1,45 @@
+import type { Static } from '@sinclair/typebox';
+import { FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
+import { AircraftSchema, CardSchema, FilterSchema, PackSchema } from './kit';
+
+/** Every kind of row that can be stored, with the schema that types, checks and describes it. */
+export const ENTITIES = {
+  film: FilmSchema,
+  location: LocationSchema,
+  subject: SubjectSchema,
+  shot: ShotSchema,
+  reading: ReadingSchema,
+  aircraft: AircraftSchema,
+  pack: PackSchema,
+  card: CardSchema,
+  filter: FilterSchema,
+} as const;
+
+export type EntityKind = keyof typeof ENTITIES;
+export type Entity<K extends EntityKind = EntityKind> = Static<(typeof ENTITIES)[K]>;
+export const ENTITY_KINDS = Object.keys(ENTITIES) as readonly EntityKind[];
+
+export const KIT_KINDS = ['aircraft', 'pack', 'card', 'filter'] as const;
+export type KitKind = (typeof KIT_KINDS)[number];
+export const isKit = (kind: EntityKind): kind is KitKind => (KIT_KINDS as readonly string[]).includes(kind);
+
+/** A stored row: the thing, how often it was changed, and when. */
+export interface Row<K extends EntityKind = EntityKind> {
+  readonly kind: K;
+  readonly version: number;
+  readonly createdAt: string;
+  readonly updatedAt: string;
+  readonly value: Entity<K>;
+}
+
+export type AnyRow = { [K in EntityKind]: Row<K> }[EntityKind];
+
+/** What refers to what: deleting the right side while the left holds on to it is refused. */
+export const REFERENCES: readonly { readonly from: EntityKind; readonly field: string; readonly to: EntityKind }[] = [
+  { from: 'location', field: 'filmId', to: 'film' },
+  { from: 'subject', field: 'locationId', to: 'location' },
+  { from: 'shot', field: 'locationId', to: 'location' },
+  { from: 'reading', field: 'locationId', to: 'location' },
+  { from: 'shot', field: 'subjectId', to: 'subject' },
+  { from: 'shot', field: 'aircraftId', to: 'aircraft' },
+];

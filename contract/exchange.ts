@@ -1,0 +1,26 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
+import { AircraftSchema, CardSchema, FilterSchema, PackSchema } from './kit';
+import { strict } from './parts';
+
+export const EXCHANGE_FORMAT = 'dusk-slate-film';
+export const EXCHANGE_VERSION = 1;
+
+/** A film with all it needs in one file: the backup a person understands, the door for the demo, the bug report. */
+export const FilmFileSchema = strict({
+  format: Type.Literal(EXCHANGE_FORMAT),
+  formatVersion: Type.Literal(EXCHANGE_VERSION),
+  film: FilmSchema,
+  locations: Type.Array(LocationSchema, { maxItems: 500 }),
+  subjects: Type.Array(SubjectSchema, { maxItems: 5000 }),
+  shots: Type.Array(ShotSchema, { maxItems: 5000 }),
+  readings: Type.Array(ReadingSchema, { maxItems: 5000 }),
+  kit: strict({
+    aircraft: Type.Array(AircraftSchema, { maxItems: 200 }),
+    packs: Type.Array(PackSchema, { maxItems: 500 }),
+    cards: Type.Array(CardSchema, { maxItems: 500 }),
+    filters: Type.Array(FilterSchema, { maxItems: 500 }),
+  }),
+});
+
+export type FilmFile = Static<typeof FilmFileSchema>;

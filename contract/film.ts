@@ -1,0 +1,121 @@
+import { Type } from '@sinclair/typebox';
+import { Above, Between, ClockTime, LocalDate, Name, Nullable, OneOf, Position, ShortText, strict, Text, Uuid, Whole } from './parts';
+import { MoveSchema } from './moves';
+
+const Takes = OneOf('same-way', 'there-and-back');
+const Cut = OneOf('in-motion', 'whole');
+
+export const PreferencesSchema = strict({
+  reserveShare: Between(0.2, 0.4),
+  packUse: OneOf('several', 'one-shot'),
+  holdBackSpare: Type.Boolean(),
+  takeStyle: Takes,
+  cutStyle: Cut,
+  cardPolicy: OneOf('one', 'fresh'),
+  minimumHoldS: Between(0, 60),
+  preRollS: Between(0, 30),
+  postRollS: Between(0, 30),
+  settleS: Between(0, 60),
+  easeAccelMs2: Between(0.1, 6),
+  repositionMs: Between(1, 30),
+  swapMinutes: Between(0, 60),
+  shutterLowDeg: Between(10, 360),
+  shutterHighDeg: Between(10, 360),
+  highlightBiasStops: Between(-2, 1),
+  practisedInputs: Whole(1, 6),
+});
+
+export const FilmSchema = strict({
+  id: Uuid,
+  name: Name,
+  purpose: Text,
+  audience: ShortText,
+  cutLengthS: Between(0, 36_000),
+  timelineFps: Between(1, 240),
+  tempoBpm: Between(0, 400),
+  aspect: OneOf('16:9', '9:16', '4:3', '1:1', '2.39:1'),
+  stillsWanted: Type.Boolean(),
+  units: OneOf('metric', 'imperial'),
+  preferences: PreferencesSchema,
+  /** Packs, cards and filters that do not come along on this film. */
+  leftHome: Type.Array(Uuid, { maxItems: 1000 }),
+});
+
+export const LocationSchema = strict({
+  id: Uuid,
+  filmId: Uuid,
+  position: Position,
+  name: Name,
+  latitude: Between(-90, 90),
+  longitude: Between(-180, 180),
+  zone: Type.String({ minLength: 1, maxLength: 100 }),
+  elevationM: Between(-500, 9000),
+  date: LocalDate,
+  windowStart: ClockTime,
+  windowEnd: ClockTime,
+  windMs: Between(0, 60),
+  gustMs: Between(0, 80),
+  windFromDeg: Between(0, 360),
+  terrain: OneOf('open', 'rough'),
+  temperatureC: Between(-50, 60),
+  visibilityM: Between(0, 100_000),
+  sky: OneOf('clear', 'thin-cloud', 'overcast', 'heavy'),
+  lamps: OneOf('none', 'lit-street', 'floodlit-building', 'signs', 'stage'),
+  mainsHz: Type.Unsafe<50 | 60>(Type.Number({ enum: [50, 60] })),
+  ceilingM: Between(1, 1000),
+  returnHeightM: Between(2, 1000),
+  notes: Text,
+});
+
+export const SubjectSchema = strict({
+  id: Uuid,
+  locationId: Uuid,
+  name: Name,
+  kind: OneOf('person', 'vehicle', 'train', 'boat', 'trees', 'house', 'tower', 'bridge', 'field', 'other'),
+  xM: Between(-5000, 5000),
+  yM: Between(-5000, 5000),
+  baseM: Between(-500, 500),
+  heightM: Above(0, 500),
+  widthM: Above(0, 2000),
+});
+
+export const ShotSchema = strict({
+  id: Uuid,
+  locationId: Uuid,
+  position: Position,
+  title: Type.String({ maxLength: 10_000 }),
+  subjectId: Nullable(Uuid),
+  role: OneOf('open', 'develop', 'detail', 'reveal', 'excite', 'calm', 'close', 'bridge'),
+  priority: OneOf('must', 'should', 'could'),
+  wants: OneOf('any', 'golden', 'blue', 'day', 'night'),
+  move: MoveSchema,
+  aircraftId: Nullable(Uuid),
+  cameraId: Type.String({ maxLength: 60 }),
+  modeId: Type.String({ maxLength: 60 }),
+  zoom: Between(1, 30),
+  cut: strict({
+    by: OneOf('seconds', 'beats'),
+    beats: Between(0, 1000),
+    segments: Type.Array(strict({ timelineS: Between(0, 3600), speedFactor: Above(0, 1000) }), { minItems: 1, maxItems: 40 }),
+  }),
+  cutStyle: Cut,
+  takes: Whole(1, 50),
+  takeStyle: Takes,
+  setupS: Between(0, 3600),
+  subjectMarginS: Between(0, 300),
+  exposure: strict({
+    aperture: Nullable(Above(0, 64)),
+    shutterS: Nullable(Above(0, 60)),
+    iso: Nullable(Above(0, 1_000_000)),
+    filterId: Nullable(Type.Union([Uuid, Type.Literal('bare')])),
+  }),
+  offsetStops: Between(-10, 10),
+  notes: Text,
+});
+
+export const ReadingSchema = strict({
+  id: Uuid,
+  locationId: Uuid,
+  utcMs: Type.Integer({ minimum: 0, maximum: 4_102_444_800_000 }),
+  ev100: Between(-10, 20),
+});

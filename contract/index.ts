@@ -1,0 +1,6 @@
+export * from './entities';
+export * from './changes';
+export * from './exchange';
+export * from './faults';
+export { openApi } from './openapi';
+export type { WireFitsCore } from './assert';

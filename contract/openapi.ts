@@ -1,0 +1,50 @@
+import { BatchSchema } from './changes';
+import { ENTITIES, ENTITY_KINDS } from './entities';
+import { FilmFileSchema } from './exchange';
+
+const json = (schema: object) => ({ content: { 'application/json': { schema } } });
+const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` });
+const problem = (description: string) => ({ description, content: { 'application/problem+json': { schema: ref('problem') } } });
+const idParameter = { name: 'id', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } };
+const ok = (description: string, schema: object = { type: 'object' }) => ({ description, ...json(schema) });
+
+const rowSchema = (kind: string) => ({
+  type: 'object',
+  properties: { kind: { const: kind }, version: { type: 'integer' }, createdAt: { type: 'string' }, updatedAt: { type: 'string' }, value: ref(kind) },
+});
+
+const problemSchema = {
+  type: 'object', required: ['type', 'title', 'status', 'detail'],
+  properties: { type: { type: 'string' }, title: { type: 'string' }, status: { type: 'integer' }, detail: { type: 'string' }, fields: { type: 'array' }, conflicts: { type: 'array' } },
+};
+
+const paths = {
+  '/api/films': { get: { summary: 'Films, newest change first', responses: { 200: ok('List') } } },
+  '/api/films/{id}': { get: { summary: 'A film with its locations, subjects, shots and readings', parameters: [idParameter], responses: { 200: ok('Film'), 404: problem('No such film') } } },
+  '/api/films/{id}/file': { get: { summary: 'The film as one file', parameters: [idParameter], responses: { 200: ok('File', ref('film-file')), 404: problem('No such film') } } },
+  '/api/films/{id}/changes': { get: { summary: 'Newest changes of a film', parameters: [idParameter], responses: { 200: ok('Changes') } } },
+  '/api/films/import': { post: { summary: 'Takes in a film file under new ids', requestBody: json(ref('film-file')), responses: { 201: ok('The new film'), 400: problem('Not a film file') } } },
+  '/api/kit': { get: { summary: 'All kit', responses: { 200: ok('Kit') } } },
+  '/api/changes': {
+    post: {
+      summary: 'Takes a batch of changes, all or none', requestBody: json(ref('batch')),
+      responses: { 200: ok('The rows as stored'), 400: problem('A field is wrong'), 409: problem('Changed meanwhile, or still in use') },
+    },
+  },
+  '/api/events': { get: { summary: 'Changes as server-sent events; Last-Event-ID resumes', responses: { 200: { description: 'text/event-stream' } } } },
+  '/api/health': { get: { summary: 'Whether the application can read and write', responses: { 200: ok('Health') } } },
+};
+
+/** Description of the API, built from the schemas that check it. */
+export const openApi = (version: string) => ({
+  openapi: '3.1.0',
+  info: { title: 'Dusk Slate', version, description: 'Planning bench for drone videographers.' },
+  paths,
+  components: {
+    schemas: {
+      ...ENTITIES,
+      ...Object.fromEntries(ENTITY_KINDS.map((kind) => [`${kind}-row`, rowSchema(kind)])),
+      batch: BatchSchema, 'film-file': FilmFileSchema, problem: problemSchema,
+    },
+  },
+});

@@ -1,0 +1,106 @@
+import { EXCHANGE_FORMAT, EXCHANGE_VERSION, type FilmFile } from '@contract';
+import { DEFAULT_PREFERENCES } from '@core/film';
+import { initialValues, moveOf } from '@core/moves';
+import { generateNKeysBetween } from 'fractional-indexing';
+import { demoId } from './ids';
+import { demoKit, PLOVER, SWIFTLET, WREN } from './kit';
+
+type Shot = FilmFile['shots'][number];
+type Location = FilmFile['locations'][number];
+type Subject = FilmFile['subjects'][number];
+
+const FILM = demoId(5, 1);
+const VIADUCT = demoId(6, 1);
+const TERRACES = demoId(6, 2);
+const PANS = demoId(6, 3);
+
+const place = (n: number, position: string, more: Partial<Location> & Pick<Location, 'name' | 'latitude' | 'longitude' | 'date' | 'windowStart' | 'windowEnd'>): Location => ({
+  id: demoId(6, n), filmId: FILM, position, zone: 'Europe/Madrid', elevationM: 640, windMs: 2.5, gustMs: 4, windFromDeg: 250, terrain: 'open', temperatureC: 11,
+  visibilityM: 12_000, sky: 'clear', lamps: 'none', mainsHz: 50, ceilingM: 120, returnHeightM: 55, notes: '', ...more,
+});
+
+const locations: Location[] = [
+  place(1, 'a0', { name: 'Valdegris viaduct', latitude: 43.18, longitude: -4.83, date: '2027-05-14', windowStart: '07:05', windowEnd: '08:25', notes: 'First train up at 07:40. Launch from the meadow below the third arch.' }),
+  place(2, 'a1', { name: 'Slate terraces', latitude: 43.196, longitude: -4.851, elevationM: 820, date: '2027-05-14', windowStart: '18:30', windowEnd: '20:15', windMs: 2.4, gustMs: 3.8, windFromDeg: 300, temperatureC: 16, sky: 'thin-cloud', notes: 'Ask at the gate house before setting up.' }),
+  place(3, 'a2', { name: 'Salt pans', latitude: 43.402, longitude: -4.71, elevationM: 4, date: '2027-05-15', windowStart: '21:00', windowEnd: '22:10', windMs: 2.6, gustMs: 3.9, windFromDeg: 340, temperatureC: 14, returnHeightM: 35, lamps: 'lit-street', notes: 'Over water: land on the causeway if anything is off.' }),
+];
+
+const subject = (n: number, locationId: string, name: string, kind: Subject['kind'], xM: number, yM: number, heightM: number, widthM: number, baseM = 0): Subject =>
+  ({ id: demoId(7, n), locationId, name, kind, xM, yM, baseM, heightM, widthM });
+
+const subjects: Subject[] = [
+  subject(1, VIADUCT, 'Viaduct', 'bridge', 20, 140, 26, 120), subject(2, VIADUCT, 'Morning train', 'train', 40, 140, 4, 42, 26), subject(3, VIADUCT, 'Signal hut', 'house', -90, 60, 5, 6),
+  subject(4, TERRACES, 'Terrace steps', 'field', 60, 110, 8, 140), subject(5, TERRACES, 'Incline house', 'house', -40, 150, 9, 14, 6), subject(6, TERRACES, 'Quarryman', 'person', 25, 40, 1.8, 0.8),
+  subject(7, PANS, 'Salt pans', 'field', 0, 150, 1, 260), subject(8, PANS, 'Wagon on the causeway', 'vehicle', 70, 90, 3, 9),
+];
+
+interface Sketch extends Partial<Omit<Shot, 'move'>> {
+  title: string;
+  about: number;
+  move: string;
+  values?: Record<string, number>;
+  seconds?: number;
+  beats?: number;
+}
+
+const craftOf = (sketch: Sketch): Pick<Shot, 'aircraftId' | 'cameraId' | 'modeId'> => ({
+  aircraftId: sketch.aircraftId ?? PLOVER, cameraId: sketch.cameraId ?? (sketch.aircraftId ? 'main' : 'wide'), modeId: sketch.modeId ?? '25',
+});
+
+const shot = (n: number, locationId: string, position: string, sketch: Sketch): Shot => {
+  const { about, move, values, seconds, beats, ...more } = sketch;
+  return {
+    id: demoId(8, n), locationId, position, subjectId: demoId(7, about), role: 'develop', priority: 'should', wants: 'any', zoom: 1,
+    cut: { by: beats === undefined ? 'seconds' : 'beats', beats: beats ?? 8, segments: [{ timelineS: seconds ?? 6, speedFactor: 1 }] },
+    cutStyle: 'in-motion', takes: 2, takeStyle: 'there-and-back', setupS: 35, subjectMarginS: 0,
+    exposure: { aperture: null, shutterS: null, iso: null, filterId: null }, offsetStops: 0, notes: '',
+    ...more, ...craftOf(sketch),
+    move: { kind: move, values: { ...initialValues(moveOf(move)?.parameters ?? []), ...values } },
+  };
+};
+
+const viaduct: Sketch[] = [
+  { title: 'Valley wakes', about: 1, move: 'hold', values: { distanceM: 190, heightM: 40, fromBearingDeg: 195 }, seconds: 8, role: 'open', priority: 'must', wants: 'golden', takes: 1 },
+  { title: 'Meadow to arches', about: 1, move: 'low-to-high', values: { startM: 130, endM: 70, startHeightM: 2, endHeightM: 34, speedMs: 3.5, fromBearingDeg: 190 }, beats: 12, role: 'open', priority: 'must', wants: 'golden' },
+  { title: 'Along the parapet', about: 1, move: 'slide', values: { distanceM: 70, heightM: 30, lengthM: 60, speedMs: 3.5, fromBearingDeg: 170 }, seconds: 7, priority: 'should', wants: 'golden' },
+  { title: 'Train takes the bridge', about: 2, move: 'part-orbit', values: { radiusM: 85, heightM: 42, arcDeg: 50, speedMs: 4, fromBearingDeg: 150 }, seconds: 9, role: 'reveal', priority: 'must', wants: 'golden', subjectMarginS: 6, takes: 1 },
+  { title: 'Signal hut, smoke', about: 3, move: 'push-in', values: { startM: 55, endM: 20, heightM: 7, speedMs: 1.8, fromBearingDeg: 230 }, beats: 8, role: 'detail', priority: 'could' },
+  { title: 'Away from the arches', about: 1, move: 'pull-back', values: { startM: 75, endM: 160, heightM: 45, speedMs: 4.5, fromBearingDeg: 200 }, seconds: 10, role: 'close', priority: 'should' },
+  { title: 'Sleepers from above', about: 2, move: 'top-down-turn', values: { heightM: 58, turnDeg: 60, rateDegS: 5, fromBearingDeg: 180 }, seconds: 6, role: 'bridge', priority: 'could', aircraftId: WREN },
+];
+
+const terraces: Sketch[] = [
+  { title: 'Steps of slate', about: 4, move: 'rise', values: { startM: 4, endM: 46, distanceM: 85, speedMs: 2.2, fromBearingDeg: 200 }, beats: 12, role: 'open', priority: 'must' },
+  { title: 'Quarryman walks in', about: 6, move: 'hold', values: { distanceM: 14, heightM: 3.5, fromBearingDeg: 240 }, seconds: 7, role: 'detail', priority: 'must', subjectMarginS: 8, aircraftId: WREN },
+  { title: 'Round the incline house', about: 5, move: 'orbit', values: { radiusM: 34, heightM: 26, speedMs: 4.5, fromBearingDeg: 180 }, seconds: 12, role: 'develop', priority: 'should', takes: 1 },
+  { title: 'Over the rows', about: 4, move: 'push-in', values: { startM: 150, endM: 60, heightM: 24, speedMs: 5, fromBearingDeg: 185, keepFramed: 0 }, seconds: 8, priority: 'should' },
+  { title: 'Down to the door', about: 5, move: 'descend', values: { startM: 48, endM: 14, distanceM: 32, speedMs: 1.6, fromBearingDeg: 160 }, beats: 10, role: 'detail', priority: 'could' },
+  { title: 'Rush along the steps', about: 4, move: 'slide', values: { distanceM: 75, heightM: 9, lengthM: 90, speedMs: 7, fromBearingDeg: 190 }, seconds: 4, role: 'excite', priority: 'could', aircraftId: SWIFTLET, modeId: '50', takes: 3 },
+];
+
+const pans: Sketch[] = [
+  { title: 'Mirror at dusk', about: 7, move: 'rise', values: { startM: 3, endM: 60, distanceM: 120, speedMs: 2.5, fromBearingDeg: 100 }, seconds: 9, role: 'open', priority: 'must', wants: 'golden' },
+  { title: 'Grid of pans', about: 7, move: 'top-down-turn', values: { heightM: 90, turnDeg: 90, rateDegS: 6, fromBearingDeg: 180 }, beats: 8, role: 'calm', priority: 'should', wants: 'golden' },
+  { title: 'Wagon, last light', about: 8, move: 'part-orbit', values: { radiusM: 28, heightM: 9, arcDeg: 70, speedMs: 2.5, fromBearingDeg: 60 }, seconds: 8, role: 'develop', priority: 'must', wants: 'golden' },
+  { title: 'Causeway slide', about: 8, move: 'slide', values: { distanceM: 22, heightM: 5, lengthM: 36, speedMs: 2, fromBearingDeg: 120 }, beats: 10, role: 'detail', priority: 'should', aircraftId: WREN },
+  { title: 'Leave it to the blue', about: 8, move: 'pull-back', values: { startM: 30, endM: 130, heightM: 30, speedMs: 4, fromBearingDeg: 110 }, seconds: 11, role: 'close', priority: 'must', wants: 'blue' },
+];
+
+/** The made-up film about a narrow-gauge railway, in the same file a person exports. */
+export const demoFilm = (): FilmFile => {
+  const lists: [string, Sketch[]][] = [[VIADUCT, viaduct], [TERRACES, terraces], [PANS, pans]];
+  let n = 0;
+  const shots = lists.flatMap(([locationId, list]) => {
+    const keys = generateNKeysBetween(null, null, list.length);
+    return list.map((sketch, i) => { n += 1; return shot(n, locationId, keys[i] ?? 'a0', sketch); });
+  });
+  return {
+    format: EXCHANGE_FORMAT, formatVersion: EXCHANGE_VERSION,
+    film: {
+      id: FILM, name: 'The Valdegris line', purpose: 'Opening film for a heritage railway\u2019s season: a narrow-gauge line through a slate valley, from the viaduct at sunrise to the salt pans at dusk.',
+      audience: 'Railway society, website and a hall screening', cutLengthS: 150, timelineFps: 25, tempoBpm: 92, aspect: '16:9', stillsWanted: true, units: 'metric',
+      preferences: { ...DEFAULT_PREFERENCES }, leftHome: [],
+    },
+    locations, subjects, shots, readings: [], kit: demoKit,
+  };
+};

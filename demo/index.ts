@@ -1,0 +1,2 @@
+export { demoFilm } from './film';
+export { demoKit } from './kit';

@@ -1,0 +1,206 @@
+import { request } from 'node:http';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Ajv } from 'ajv';
+import { FilmFileSchema, type AnyRow, type FilmFile, type LoggedChange, type Problem } from '@contract';
+import { deriveFilm, type FilmInput } from '@core/film';
+import { demoFilm } from '@demo';
+import { v4 as uuid } from 'uuid';
+import { batchOf, change, getJson, openFirst, post, testServer } from './testing';
+
+let server: Awaited<ReturnType<typeof testServer>>;
+beforeAll(async () => { server = await testServer(); });
+afterAll(() => server.end());
+
+const shotOf = (rows: readonly AnyRow[]) => rows.find((r) => r.kind === 'shot') as Extract<AnyRow, { kind: 'shot' }>;
+const raw = (headers: Record<string, string>, method = 'GET', path = '/api/films'): Promise<number> => new Promise((resolve, reject) => {
+  const { hostname, port } = new URL(server.address);
+  const sent = request({ hostname, port, path, method, headers }, (response) => { response.resume(); resolve(response.statusCode ?? 0); });
+  sent.on('error', reject);
+  sent.end(method === 'POST' ? '{}' : undefined);
+});
+
+describe('changes', () => {
+  it('saves a shot, counts its version and logs before and after', async () => {
+    const { id, rows } = await openFirst(server.address);
+    const shot = shotOf(rows);
+    const answer = await post(server.address, '/api/changes', batchOf(change('shot', shot.version, { ...shot.value, takes: 5 })));
+    expect(answer.status).toBe(200);
+    const { rows: saved, changes } = await answer.json() as { rows: AnyRow[]; changes: LoggedChange[] };
+    expect(saved[0]).toMatchObject({ version: shot.version + 1, value: { takes: 5 } });
+    expect(changes[0]).toMatchObject({ filmId: id, before: { takes: shot.value.takes }, after: { takes: 5 } });
+    const log = await getJson<{ changes: LoggedChange[] }>(server.address, `/api/films/${id}/changes`);
+    expect(log.changes.at(-1)).toEqual(changes[0]);
+  });
+
+  it('answers a stale save with both versions and keeps the first', async () => {
+    const { rows } = await openFirst(server.address);
+    const shot = shotOf(rows);
+    await post(server.address, '/api/changes', batchOf(change('shot', shot.version, { ...shot.value, title: 'first' })));
+    const answer = await post(server.address, '/api/changes', batchOf(change('shot', shot.version, { ...shot.value, title: 'second' })));
+    expect(answer.status).toBe(409);
+    expect(answer.headers.get('content-type')).toContain('application/problem+json');
+    const problem = await answer.json() as Problem;
+    expect(problem.conflicts?.[0]).toMatchObject({ yours: { value: { title: 'second' } }, theirs: { version: shot.version + 1, value: { title: 'first' } } });
+  });
+
+  it('takes a batch whole or not at all', async () => {
+    const { rows } = await openFirst(server.address);
+    const shot = shotOf(rows);
+    const answer = await post(server.address, '/api/changes', batchOf(
+      change('shot', shot.version, { ...shot.value, title: 'half' }), change('card', 7, { id: uuid(), name: 'x', nominalGB: 64, usedGB: 0, writeMBs: 30, notes: '', retired: false })));
+    expect(answer.status).toBe(409);
+    expect(shotOf((await openFirst(server.address)).rows).value.title).not.toBe('half');
+  });
+
+  it('gives the same answer to the same batch sent twice', async () => {
+    const { rows } = await openFirst(server.address);
+    const shot = shotOf(rows);
+    const batch = batchOf(change('shot', shot.version, { ...shot.value, notes: 'once' }));
+    const [first, second] = [await post(server.address, '/api/changes', batch), await post(server.address, '/api/changes', batch)];
+    expect(second.status).toBe(200);
+    expect(await second.json()).toEqual(await first.json());
+  });
+
+  it('refuses to delete what is in use, says by what, and lets a whole place go in one batch', async () => {
+    const { id, rows } = await openFirst(server.address);
+    const kit = await getJson<{ rows: AnyRow[] }>(server.address, '/api/kit');
+    const craft = kit.rows.find((r) => r.kind === 'aircraft')!;
+    const refused = await post(server.address, '/api/changes', batchOf({ kind: 'aircraft', id: craft.value.id, version: craft.version, value: null }));
+    expect(refused.status).toBe(409);
+    expect((await refused.json() as Problem).detail).toMatch(/still used by \d+ shots?/);
+    const location = rows.find((r) => r.kind === 'location')!;
+    const belongs = rows.filter((r) => 'locationId' in r.value && r.value.locationId === location.value.id);
+    const gone = await post(server.address, '/api/changes', batchOf(...[location, ...belongs].map((r) => ({ kind: r.kind, id: r.value.id, version: r.version, value: null }))));
+    expect(gone.status).toBe(200);
+    const back = [location, ...belongs].map((r) => change(r.kind, 0, r.value));
+    expect((await post(server.address, '/api/changes', batchOf(...back))).status).toBe(200);
+    const again = (await getJson<{ rows: AnyRow[] }>(server.address, `/api/films/${id}`)).rows.find((r) => r.value.id === location.value.id);
+    expect(again?.version).toBeGreaterThan(location.version);
+    expect(again?.value).toEqual(location.value);
+  });
+});
+
+describe('bad input', () => {
+  const bad: [string, string, Record<string, unknown>, RegExp][] = [
+    ['a latitude that is none', 'location', { latitude: 143 }, /Latitude must be 90 or less/],
+    ['an unknown zone', 'location', { zone: 'Nowhere/Land' }, /not a time zone/],
+    ['a date that is not in the calendar', 'location', { date: '2027-02-30' }, /calendar/],
+    ['an unknown field', 'shot', { colour: 'red' }, /not a field known/],
+    ['zero takes', 'shot', { takes: 0 }, /Takes must be 1 or more/],
+    ['an orbit of radius zero', 'shot', { move: { kind: 'orbit', values: { radiusM: 0 } } }, /Radius must be/],
+    ['a move nobody knows', 'shot', { move: { kind: 'loop', values: {} } }, /none of the choices/],
+    ['notes of 10,001 characters', 'shot', { notes: 'x'.repeat(10_001) }, /too long: at most 10000/],
+  ];
+  it.each(bad)('%s is refused with a sentence at the field', async (_, kind, patch, say) => {
+    const { rows } = await openFirst(server.address);
+    const row = rows.find((r) => r.kind === kind)!;
+    const answer = await post(server.address, '/api/changes', batchOf(change(row.kind, row.version, { ...row.value, ...patch })));
+    expect(answer.status).toBe(400);
+    const problem = await answer.json() as Problem;
+    expect(problem.fields?.map((f) => f.say).join(' ')).toMatch(say);
+    expect((await openFirst(server.address)).rows.find((r) => r.value.id === row.value.id)?.version).toBe(row.version);
+  });
+
+  it('keeps emoji, right-to-left text and markup exactly as typed', async () => {
+    const { rows } = await openFirst(server.address);
+    const shot = shotOf(rows);
+    const title = '🚂 قطار الصباح <b onclick=alert(1)>x</b> \u0000'.replace('\u0000', '');
+    await post(server.address, '/api/changes', batchOf(change('shot', shot.version, { ...shot.value, title, notes: 'ß'.repeat(10_000) })));
+    expect(shotOf((await openFirst(server.address)).rows).value).toMatchObject({ title, notes: 'ß'.repeat(10_000) });
+  });
+
+  it('answers unreadable, oversized and foreign bodies with problems', async () => {
+    expect((await post(server.address, '/api/changes', '{"batch":')).status).toBe(400);
+    expect((await post(server.address, '/api/changes', JSON.stringify({ a: 'x'.repeat(3_000_000) }))).status).toBe(413);
+    expect((await fetch(`${server.address}/api/changes`, { method: 'POST', headers: { 'content-type': 'text/plain' }, body: 'x' })).status).toBe(415);
+    expect((await fetch(`${server.address}/api/nothing`)).status).toBe(404);
+  });
+});
+
+describe('the door', () => {
+  it('answers only under its own names', async () => {
+    expect(await raw({ host: 'evil.example' })).toBe(403);
+    expect(await raw({ host: 'slate.test' })).toBe(200);
+    expect(await raw({ host: 'localhost:4780' })).toBe(200);
+    expect(await raw({ host: '[::1]:4780' })).toBe(200);
+  });
+  it('takes no writes from other sites', async () => {
+    const { host } = new URL(server.address);
+    const json = { host, 'content-type': 'application/json' };
+    expect(await raw({ ...json, origin: 'http://evil.example' }, 'POST', '/api/changes')).toBe(403);
+    expect(await raw({ ...json, 'sec-fetch-site': 'cross-site' }, 'POST', '/api/changes')).toBe(403);
+    expect(await raw({ ...json, origin: `http://${host}` }, 'POST', '/api/changes')).toBe(400);
+  });
+  it('sends a policy without inline script', async () => {
+    const policy = (await fetch(`${server.address}/api/films`)).headers.get('content-security-policy') ?? '';
+    expect(policy).toContain("script-src 'self'");
+    expect(policy).not.toContain('unsafe');
+  });
+});
+
+describe('one film, one file', () => {
+  it('exports what the published schema allows and imports it beside itself with the same figures', async () => {
+    const { id } = await openFirst(server.address);
+    const file = await getJson<FilmFile>(server.address, `/api/films/${id}/file`);
+    expect(new Ajv({ strict: false }).validate(FilmFileSchema, file)).toBe(true);
+    const made = await (await post(server.address, '/api/films/import', file)).json() as { id: string };
+    expect(made.id).not.toBe(id);
+    const twin = await getJson<FilmFile>(server.address, `/api/films/${made.id}/file`);
+    const figures = (f: FilmFile) => { const b = deriveFilm(f as FilmInput).budget; return [b.airborneS, b.usedWh, b.bytes, b.shotsFitting]; };
+    expect(figures(twin)).toEqual(figures(file));
+    expect(twin.kit).toEqual(file.kit);
+  });
+  it('refuses a file of another format, version or shape, and takes in nothing of it', async () => {
+    const before = (await getJson<{ films: unknown[] }>(server.address, '/api/films')).films.length;
+    for (const wrong of [{ ...demoFilm(), formatVersion: 9 }, { ...demoFilm(), extra: 1 }, { hello: 'world' }, []]) {
+      expect((await post(server.address, '/api/films/import', wrong)).status).toBe(400);
+    }
+    expect((await getJson<{ films: unknown[] }>(server.address, '/api/films')).films).toHaveLength(before);
+  });
+  it('deletes a film with everything in it and leaves the kit', async () => {
+    const { id } = await (await post(server.address, '/api/films/import', demoFilm())).json() as { id: string };
+    const kit = (await getJson<{ rows: unknown[] }>(server.address, '/api/kit')).rows.length;
+    expect((await fetch(`${server.address}/api/films/${id}`, { method: 'DELETE' })).status).toBe(204);
+    expect((await fetch(`${server.address}/api/films/${id}`)).status).toBe(404);
+    expect((await getJson<{ rows: unknown[] }>(server.address, '/api/kit')).rows).toHaveLength(kit);
+  });
+});
+
+describe('events', () => {
+  const listen = async (since: number, count: number, act: () => Promise<void>): Promise<LoggedChange[]> => {
+    const aborted = new AbortController();
+    const response = await fetch(`${server.address}/api/events?since=${since}`, { signal: aborted.signal });
+    const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
+    const heard: LoggedChange[] = [];
+    let text = '';
+    const acting = act();
+    while (heard.length < count) {
+      const { value } = await reader.read();
+      text += value ?? '';
+      const parts = text.split('\n\n');
+      text = parts.pop() ?? '';
+      for (const part of parts) { const data = /^data: (.*)$/m.exec(part)?.[1]; if (data) heard.push(JSON.parse(data) as LoggedChange); }
+    }
+    await acting;
+    aborted.abort();
+    return heard;
+  };
+
+  it('passes changes on as they are taken and replays what was missed, once each', async () => {
+    const { rows, sequence } = await openFirst(server.address);
+    const shot = shotOf(rows);
+    const save = (version: number, title: string) => post(server.address, '/api/changes', batchOf(change('shot', version, { ...shot.value, title })));
+    await save(shot.version, 'missed');
+    const heard = await listen(sequence, 2, async () => { await save(shot.version + 1, 'live'); });
+    expect(heard.map((c) => (c.after as { title: string }).title)).toEqual(['missed', 'live']);
+  });
+});
+
+describe('description', () => {
+  it('describes every route it has', async () => {
+    const api = await getJson<{ openapi: string; paths: Record<string, unknown>; components: { schemas: Record<string, unknown> } }>(server.address, '/api/openapi.json');
+    expect(api.openapi).toBe('3.1.0');
+    expect(Object.keys(api.paths)).toEqual(expect.arrayContaining(['/api/changes', '/api/films/{id}', '/api/events']));
+    expect(api.components.schemas).toHaveProperty('shot.properties.move');
+  });
+});

@@ -1,0 +1,47 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { guard, headers } from './http/guard';
+import { notFound, problems } from './http/problem';
+import { api } from './routes/api';
+import type { Feed } from './services/feed';
+import type { Films } from './services/films';
+import type { Store } from './services/store';
+
+export interface Parts {
+  readonly store: Store;
+  readonly films: Films;
+  readonly feed: Feed;
+  readonly log: Logger;
+  readonly names: readonly string[];
+  readonly webDir: string;
+  readonly version: string;
+}
+
+const YEAR_S = 31_536_000;
+
+const serveWeb = (app: Express, webDir: string): void => {
+  app.use('/assets', express.static(join(webDir, 'assets'), { immutable: true, maxAge: YEAR_S * 1000, fallthrough: false }));
+  app.use(express.static(webDir, { index: false, maxAge: 0 }));
+  app.get(/^\/(?!api\/).*/, (_request, response) => {
+    response.set('cache-control', 'no-cache').sendFile(join(webDir, 'index.html'));
+  });
+};
+
+/** Puts the application together: guards, API, built web. */
+export const createApp = (parts: Parts): Express => {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(pinoHttp({ logger: parts.log, autoLogging: { ignore: (r) => r.method === 'GET' }, quietReqLogger: true }));
+  app.use(headers, guard(parts.names));
+  app.use(compression({ filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
+  app.use('/api', (_request, response, next) => { response.set('cache-control', 'no-store'); next(); });
+  app.use('/api', api(parts.store, parts.films, parts.feed, parts.version));
+  app.use('/api', notFound);
+  if (existsSync(join(parts.webDir, 'index.html'))) serveWeb(app, parts.webDir);
+  app.use(notFound, problems(parts.log));
+  return app;
+};

@@ -1,0 +1,25 @@
+import { resolve } from 'node:path';
+
+export interface Config {
+  readonly host: string;
+  readonly port: number;
+  readonly dataDir: string;
+  /** Host names, besides addresses and localhost, under which the application may be called. */
+  readonly names: readonly string[];
+  readonly demo: boolean;
+  readonly webDir: string;
+}
+
+/** Reads DUSK_HOST, DUSK_PORT, DUSK_DATA and DUSK_NAMES. @throws Error naming the variable that makes no sense */
+export const readConfig = (env: NodeJS.ProcessEnv, args: readonly string[]): Config => {
+  const port = Number(env['DUSK_PORT'] ?? 4780);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535) throw new Error(`DUSK_PORT must be a port number, not “${env['DUSK_PORT']}”.`);
+  return {
+    host: env['DUSK_HOST'] ?? '127.0.0.1',
+    port,
+    dataDir: resolve(env['DUSK_DATA'] ?? 'data'),
+    names: (env['DUSK_NAMES'] ?? '').split(',').map((n) => n.trim().toLowerCase()).filter(Boolean),
+    demo: args.includes('--demo'),
+    webDir: resolve(env['DUSK_WEB'] ?? 'dist/web'),
+  };
+};

@@ -1,0 +1,50 @@
+import { access, constants, mkdir, readdir, stat } from 'node:fs/promises';
+import { join } from 'node:path';
+import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
+
+/** Why the application cannot start, in words for the person at the terminal. */
+export class StartError extends Error {}
+
+export const DATABASE_FILE = 'dusk-slate.db';
+export const BACKUP_DIR = 'backups';
+
+const backupsText = async (dataDir: string): Promise<string> => {
+  const dir = join(dataDir, BACKUP_DIR);
+  const files = (await readdir(dir).catch(() => [])).filter((f) => f.endsWith('.db')).sort();
+  return files.length > 0
+    ? `Backups are in ${dir}; the newest is ${files.at(-1)}. To go back to it: stop, copy it over ${DATABASE_FILE}, remove ${DATABASE_FILE}-wal and ${DATABASE_FILE}-shm, start again.`
+    : `No backup was found in ${dir}.`;
+};
+
+const reason = (error: unknown): string => (error instanceof Error ? error.message : String(error));
+
+const checkWritable = async (dataDir: string, file: string): Promise<void> => {
+  const exists = await stat(file).then(() => true, () => false);
+  const failed = await access(exists ? file : dataDir, constants.R_OK | constants.W_OK).then(() => null, reason);
+  if (failed) throw new StartError(`The database ${file} cannot be written to (${failed}). Check who owns it and its permissions. ${await backupsText(dataDir)}`);
+};
+
+/**
+ * Opens the database in a folder: WAL, foreign keys on, checked for damage first.
+ * @throws StartError when it is damaged or cannot be written
+ */
+export const openDatabase = async (dataDir: string): Promise<Sequelize> => {
+  await mkdir(join(dataDir, BACKUP_DIR), { recursive: true }).catch((error: unknown) => { throw new StartError(`The data folder ${dataDir} cannot be made: ${reason(error)}`); });
+  const file = join(dataDir, DATABASE_FILE);
+  await checkWritable(dataDir, file);
+  const sequelize = new Sequelize({ dialect: 'sqlite', storage: file, logging: false, pool: { max: 1 } });
+  try {
+    const rows = await sequelize.query<{ quick_check: string }>('PRAGMA quick_check', { type: QueryTypes.SELECT });
+    if (rows[0]?.quick_check !== 'ok') throw new Error(rows[0]?.quick_check ?? 'no answer');
+    await sequelize.query('PRAGMA journal_mode = WAL');
+    await sequelize.query('PRAGMA user_version');
+  } catch (error) {
+    await sequelize.close().catch(() => undefined);
+    throw new StartError(`The database ${file} is damaged or no database (${reason(error)}). Nothing was changed. ${await backupsText(dataDir)}`);
+  }
+  return sequelize;
+};
+
+/** Rows of a raw read. */
+export const read = <T extends object>(sequelize: Sequelize, sql: string, replacements: Record<string, unknown> = {}, transaction?: Transaction): Promise<T[]> =>
+  sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements, ...(transaction ? { transaction } : {}) });

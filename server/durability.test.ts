@@ -1,0 +1,137 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { chmod, chown, cp, mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { AnyRow } from '@contract';
+import { QueryTypes, Sequelize } from 'sequelize';
+import { migrate } from './migrations';
+import { backUp } from './services/backup';
+import { openDatabase, DATABASE_FILE } from './database';
+import { batchOf, change, openFirst, post, testServer } from './testing';
+
+let dataDir: string;
+beforeEach(async () => { dataDir = await mkdtemp(join(tmpdir(), 'dusk-kill-')); });
+afterEach(() => rm(dataDir, { recursive: true, force: true }));
+
+interface Started { child: ChildProcess; address: string }
+
+const spawnServer = (user?: number): ChildProcess => spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--demo'], {
+  env: { ...process.env, DUSK_DATA: dataDir, DUSK_PORT: '0', DUSK_LOG: 'silent' }, stdio: ['ignore', 'pipe', 'pipe'], ...(user === undefined ? {} : { uid: user, gid: user }),
+});
+
+const output = (child: ChildProcess): Promise<{ code: number | null; text: string }> => new Promise((resolve) => {
+  let text = '';
+  child.stdout?.on('data', (d: Buffer) => { text += d.toString(); });
+  child.stderr?.on('data', (d: Buffer) => { text += d.toString(); });
+  child.on('close', (code) => resolve({ code, text }));
+});
+
+const startProcess = (): Promise<Started> => new Promise((resolve, reject) => {
+  const child = spawnServer();
+  let text = '';
+  child.stdout?.on('data', (d: Buffer) => {
+    text += d.toString();
+    const address = /is at (http:\S+)/.exec(text)?.[1];
+    if (address) resolve({ child, address });
+  });
+  child.on('close', () => reject(new Error(`ended before it listened: ${text}`)));
+});
+
+const killed = (child: ChildProcess, signal: NodeJS.Signals): Promise<number | null> => new Promise((resolve) => { child.on('close', resolve); child.kill(signal); });
+
+describe('a process killed in a burst of saves', () => {
+  it('has every acknowledged save afterwards, in a sound database', async () => {
+    const { child, address } = await startProcess();
+    const { rows } = await openFirst(address);
+    const shots = rows.filter((r): r is Extract<AnyRow, { kind: 'shot' }> => r.kind === 'shot');
+    const acknowledged = new Map<string, number>();
+    let stopping = false;
+    const hammer = async (shot: (typeof shots)[number]): Promise<void> => {
+      for (let version = shot.version; !stopping; version += 1) {
+        const answer = await post(address, '/api/changes', batchOf(change('shot', version, { ...shot.value, notes: `n${version + 1}` }))).catch(() => null);
+        if (answer?.status !== 200) return;
+        acknowledged.set(shot.value.id, version + 1);
+      }
+    };
+    const burst = Promise.all(shots.map(hammer));
+    while ([...acknowledged.values()].reduce((a, b) => a + b, 0) < 150) await new Promise((r) => { setImmediate(r); });
+    const end = killed(child, 'SIGKILL');
+    await end;
+    stopping = true;
+    await burst;
+    const again = await startProcess();
+    const after = await openFirst(again.address);
+    for (const [id, version] of acknowledged) {
+      const row = after.rows.find((r) => r.value.id === id);
+      expect(row?.version).toBeGreaterThanOrEqual(version);
+      expect((row?.value as { notes: string }).notes).toBe(`n${row?.version}`);
+    }
+    expect(await killed(again.child, 'SIGTERM')).toBe(0);
+    const db = new Sequelize({ dialect: 'sqlite', storage: join(dataDir, DATABASE_FILE), logging: false });
+    expect(await db.query('PRAGMA integrity_check', { type: QueryTypes.SELECT })).toEqual([{ integrity_check: 'ok' }]);
+    expect(await db.query('PRAGMA foreign_key_check', { type: QueryTypes.SELECT })).toEqual([]);
+    await db.close();
+  });
+});
+
+describe('a database that cannot be used', () => {
+  it('is left as it is, with a message that names the backups', async () => {
+    const { child } = await startProcess();
+    await killed(child, 'SIGTERM');
+    const file = join(dataDir, DATABASE_FILE);
+    const bytes = await readFile(file);
+    bytes.fill(0x5a, 1000, 30_000);
+    await writeFile(file, bytes);
+    const { code, text } = await output(spawnServer());
+    expect(code).toBe(1);
+    expect(text).toMatch(/damaged/);
+    expect(text).toMatch(/newest is dusk-slate-\d{8}-\d{6}\.db/);
+    expect(Buffer.compare(await readFile(file), bytes)).toBe(0);
+  });
+
+  it.runIf(process.getuid?.() === 0)('says so when it may not be written', async () => {
+    const { child } = await startProcess();
+    await killed(child, 'SIGTERM');
+    await chmod(join(dataDir, DATABASE_FILE), 0o444);
+    await chown(dataDir, 65534, 65534);
+    const { code, text } = await output(spawnServer(65534));
+    expect(code).toBe(1);
+    expect(text).toMatch(/cannot be written/);
+  });
+
+  it('says that the port is taken', async () => {
+    const server = await testServer(false);
+    const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { env: { ...process.env, DUSK_DATA: dataDir, DUSK_PORT: new URL(server.address).port, DUSK_LOG: 'silent' } });
+    const { code, text } = await output(child);
+    expect(code).toBe(1);
+    expect(text).toMatch(/Port \d+ is taken/);
+    await server.end();
+  });
+});
+
+describe('backups', () => {
+  it('are whole copies, and the last seven are kept', async () => {
+    const server = await testServer();
+    for (let day = 1; day <= 9; day += 1) await backUp(server.store.sequelize, server.dataDir, new Date(Date.UTC(2027, 0, day, 3)));
+    const files = (await readdir(join(server.dataDir, 'backups'))).sort();
+    expect(files).toHaveLength(7);
+    expect(files.at(-1)).toMatch(/^dusk-slate-20\d{6}-\d{6}\.db$/);
+    await cp(join(server.dataDir, 'backups', 'dusk-slate-20270109-030000.db'), join(dataDir, DATABASE_FILE));
+    const copy = await openDatabase(dataDir);
+    expect(await copy.query('SELECT COUNT(*) AS n FROM shots', { type: QueryTypes.SELECT })).toEqual([{ n: 18 }]);
+    await copy.close();
+    await server.end();
+  });
+});
+
+describe('migrations', () => {
+  it('build the schema once and do nothing the second time', async () => {
+    const sequelize = await openDatabase(dataDir);
+    expect(await migrate(sequelize)).toEqual(['0001-first']);
+    expect(await migrate(sequelize)).toEqual([]);
+    const mode = await sequelize.query<{ journal_mode: string }>('PRAGMA journal_mode', { type: QueryTypes.SELECT });
+    expect(mode[0]?.journal_mode).toBe('wal');
+    await sequelize.close();
+  });
+});

@@ -1,0 +1,40 @@
+import { isIP } from 'node:net';
+import type { RequestHandler } from 'express';
+import helmet from 'helmet';
+import { HttpProblem } from './problem';
+
+const hostName = (header: string): string => header.replace(/:\d+$/, '').replace(/^\[(.*)\]$/, '$1').toLowerCase();
+
+/**
+ * Refuses calls under foreign host names (DNS rebinding needs one; a bare address cannot be rebound) and writes from other sites.
+ */
+export const guard = (names: readonly string[]): RequestHandler => {
+  const allowed = new Set(['localhost', ...names]);
+  return (request, _response, next) => {
+    const header = request.headers.host ?? '';
+    const name = hostName(header);
+    if (!allowed.has(name) && isIP(name) === 0) throw new HttpProblem(403, 'host', 'This application does not answer under that host name.');
+    if (request.method !== 'GET' && request.method !== 'HEAD') {
+      const { origin } = request.headers;
+      const site = request.headers['sec-fetch-site'];
+      if (origin !== undefined && URL.parse(origin)?.host !== header) throw new HttpProblem(403, 'origin', 'Writes are only taken from the application itself.');
+      if (site !== undefined && site !== 'same-origin' && site !== 'none') throw new HttpProblem(403, 'origin', 'Writes are only taken from the application itself.');
+      const hasBody = Number(request.headers['content-length'] ?? 0) > 0 || request.headers['transfer-encoding'] !== undefined;
+      if (hasBody && !request.is('application/json')) throw new HttpProblem(415, 'not-json', 'Send JSON.');
+    }
+    next();
+  };
+};
+
+/** Headers that keep the page to itself: nothing inline, nothing from elsewhere. */
+export const headers = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'none'"], scriptSrc: ["'self'"], styleSrc: ["'self'"], fontSrc: ["'self'"], imgSrc: ["'self'", 'data:', 'blob:'],
+      connectSrc: ["'self'"], workerSrc: ["'self'"], manifestSrc: ["'self'"], baseUri: ["'none'"], formAction: ["'none'"], frameAncestors: ["'none'"],
+    },
+  },
+  strictTransportSecurity: false,
+  crossOriginEmbedderPolicy: false,
+});

@@ -1,0 +1,14 @@
+import type { EntityKind } from '@contract';
+
+/** Which fields of a thing are columns of their own; the rest is its JSON body. */
+export const TABLES: Readonly<Record<EntityKind, { readonly table: string; readonly columns: readonly string[] }>> = {
+  film: { table: 'films', columns: ['name'] },
+  location: { table: 'locations', columns: ['filmId', 'position', 'name'] },
+  subject: { table: 'subjects', columns: ['locationId', 'name'] },
+  shot: { table: 'shots', columns: ['locationId', 'subjectId', 'aircraftId', 'position', 'title'] },
+  reading: { table: 'readings', columns: ['locationId'] },
+  aircraft: { table: 'aircraft', columns: ['name', 'retired'] },
+  pack: { table: 'packs', columns: ['name', 'retired'] },
+  card: { table: 'cards', columns: ['name', 'retired'] },
+  filter: { table: 'filters', columns: ['name', 'retired'] },
+};

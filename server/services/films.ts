@@ -1,0 +1,113 @@
+import { EXCHANGE_FORMAT, EXCHANGE_VERSION, type AnyRow, type Batch, type Change, type EntityKind, type FilmFile, type LoggedChange } from '@contract';
+import { v4 as uuid } from 'uuid';
+import { read } from '../database';
+import { HttpProblem } from '../http/problem';
+import { toRow } from '../models';
+import { Store, toLogged } from './store';
+
+export interface FilmSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly locations: number;
+  readonly shots: number;
+  readonly updatedAt: string;
+}
+
+const KIT: readonly EntityKind[] = ['aircraft', 'pack', 'card', 'filter'];
+
+/** Reading, exporting, importing and deleting whole films. */
+export class Films {
+  constructor(private readonly store: Store) {}
+
+  list(): Promise<FilmSummary[]> {
+    return read<FilmSummary>(this.store.sequelize, `
+      SELECT f.id, f.name,
+        (SELECT COUNT(*) FROM locations l WHERE l.film_id = f.id) AS locations,
+        (SELECT COUNT(*) FROM shots s JOIN locations l ON l.id = s.location_id WHERE l.film_id = f.id) AS shots,
+        COALESCE((SELECT at FROM change_log c WHERE c.film_id = f.id ORDER BY sequence DESC LIMIT 1), f.updated_at) AS updatedAt
+      FROM films f ORDER BY updatedAt DESC`);
+  }
+
+  private async rows(kind: EntityKind, where: Record<string, unknown> = {}): Promise<AnyRow[]> {
+    return (await this.store.models.rows[kind].findAll({ where })).map((m) => toRow(kind, m));
+  }
+
+  async kit(): Promise<AnyRow[]> {
+    return (await Promise.all(KIT.map((kind) => this.rows(kind)))).flat();
+  }
+
+  /** Sequence of the newest change, so that a reader can listen on from there. */
+  async sequence(): Promise<number> {
+    return (await read<{ top: number | null }>(this.store.sequelize, 'SELECT MAX(sequence) AS top FROM change_log'))[0]?.top ?? 0;
+  }
+
+  /** @throws HttpProblem 404 */
+  async rowsOf(filmId: string): Promise<AnyRow[]> {
+    const [film] = await this.rows('film', { id: filmId });
+    if (!film) throw new HttpProblem(404, 'no-film', 'There is no such film; it may have been deleted.');
+    const locations = await this.rows('location', { filmId });
+    const locationId = locations.map((l) => l.value.id);
+    const [subjects, shots, readings] = await Promise.all((['subject', 'shot', 'reading'] as const).map((kind) => this.rows(kind, { locationId })));
+    return [film, ...locations, ...(subjects ?? []), ...(shots ?? []), ...(readings ?? [])];
+  }
+
+  async open(filmId: string): Promise<{ rows: AnyRow[]; sequence: number }> {
+    const sequence = await this.sequence();
+    return { rows: await this.rowsOf(filmId), sequence };
+  }
+
+  /** Newest changes of a film and of the kit, oldest first; what undo is rebuilt from after a reload. */
+  async changes(filmId: string, limit: number): Promise<LoggedChange[]> {
+    const found = await this.store.models.changes.findAll({ where: { filmId: [filmId] }, order: [['sequence', 'DESC']], limit });
+    return found.map(toLogged).reverse();
+  }
+
+  async exportFile(filmId: string): Promise<FilmFile> {
+    const rows = [...await this.rowsOf(filmId), ...await this.kit()];
+    const values = (kind: EntityKind): never[] => rows.filter((r) => r.kind === kind).map((r) => r.value) as never[];
+    const [film] = values('film');
+    if (!film) throw new HttpProblem(404, 'no-film', 'There is no such film.');
+    return {
+      format: EXCHANGE_FORMAT, formatVersion: EXCHANGE_VERSION, film,
+      locations: values('location'), subjects: values('subject'), shots: values('shot'), readings: values('reading'),
+      kit: { aircraft: values('aircraft'), packs: values('pack'), cards: values('card'), filters: values('filter') },
+    };
+  }
+
+  /** Takes a film in under new ids; kit that is already here by its id is used as it is here. @returns the new film's id */
+  async importFile(file: FilmFile, device: string): Promise<string> {
+    const here = new Set((await this.kit()).map((r) => r.value.id));
+    const { film, changes } = importChanges(file, here);
+    await this.store.apply({ batch: uuid(), device, changes });
+    return film;
+  }
+
+  /** Deletes a film with all that belongs to it. */
+  async remove(filmId: string, device: string): Promise<void> {
+    const rows = await this.rowsOf(filmId);
+    const changes = [...rows].reverse().map((r): Change => ({ kind: r.kind, id: r.value.id, version: r.version, value: null }));
+    await this.store.apply({ batch: uuid(), device, changes } satisfies Batch);
+  }
+}
+
+const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: string; changes: Change[] } => {
+  const fresh = new Map<string, string>();
+  const renew = (id: string): string => { const known = fresh.get(id) ?? uuid(); fresh.set(id, known); return known; };
+  const create = (kind: EntityKind, value: Record<string, unknown>): Change => ({ kind, id: String(value['id']), version: 0, value });
+  const film = renew(file.film.id);
+  const shots = file.shots.map((s) => ({ ...s, id: renew(s.id), locationId: renew(s.locationId), subjectId: s.subjectId === null ? null : renew(s.subjectId) }));
+  const kit: [EntityKind, readonly { readonly id: string }[]][] = [
+    ['aircraft', file.kit.aircraft], ['pack', file.kit.packs], ['card', file.kit.cards], ['filter', file.kit.filters],
+  ];
+  return {
+    film,
+    changes: [
+      create('film', { ...file.film, id: film }),
+      ...kit.flatMap(([kind, list]) => list.filter((k) => !here.has(k.id)).map((k) => create(kind, { ...k }))),
+      ...file.locations.map((l) => create('location', { ...l, id: renew(l.id), filmId: film })),
+      ...file.subjects.map((s) => create('subject', { ...s, id: renew(s.id), locationId: renew(s.locationId) })),
+      ...shots.map((s) => create('shot', s)),
+      ...file.readings.map((r) => create('reading', { ...r, id: renew(r.id), locationId: renew(r.locationId) })),
+    ],
+  };
+};
