@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { MOVES } from '@core/moves';
+import { MOVES } from '../core/moves';
 import { strict } from './parts';
 
 const valuesOf = (parameters: (typeof MOVES)[number]['parameters']) => Type.Object(

@@ -2,6 +2,7 @@ export * from './types';
 export * from './defaults';
 export * from './derive';
 export * from './explain';
+export type { Cure, Severity, Warning } from '../warnings';
 export type { ShotFacts, ShotEnergy } from './shot';
 export { easingOf, windOf } from './shot';
 export { BARE, type ShotLight } from './exposure';

@@ -1,3 +1,4 @@
 export * from './aspect';
 export * from './view';
 export * from './framing';
+export * from './project';

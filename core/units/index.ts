@@ -4,3 +4,4 @@ export * from './result';
 export * from './figure';
 export * from './memo';
 export * from './format';
+export * from './local';

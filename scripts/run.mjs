@@ -1,0 +1,105 @@
+// One door for every command. Plain Node, so that it works before anything is installed.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)));
+process.chdir(root);
+const [command = 'demo', ...rest] = process.argv.slice(2);
+
+const run = (name, args, options = {}) => spawnSync(name, args, { stdio: 'inherit', ...options });
+const must = (name, args, options) => {
+  const { status, error } = run(name, args, options);
+  if (status !== 0) { if (error) console.error(error.message); process.exit(status ?? 1); }
+};
+const bin = (name) => join('node_modules', '.bin', name);
+const hash = (...files) => createHash('sha256').update(files.map((f) => readFileSync(f)).join('\n')).digest('hex');
+
+/** Installs what the lock file names, if that is not what is there. */
+const install = () => {
+  const mark = 'node_modules/.installed';
+  const wanted = hash('package-lock.json');
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
+  console.log('Installing packages. The database driver is compiled on the way: about three minutes on a new machine.');
+  must('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  writeFileSync(mark, wanted);
+};
+
+const filesIn = (dir) => readdirSync(dir, { withFileTypes: true }).flatMap((e) => (e.isDirectory() ? filesIn(join(dir, e.name)) : [join(dir, e.name)]));
+
+/** Builds the pages if a source is newer than they are. */
+const build = (force = false) => {
+  const index = 'dist/web/index.html';
+  const sources = [...['web', 'core', 'contract'].flatMap(filesIn), 'vite.config.ts', 'scripts/validators.ts', 'package-lock.json'];
+  const fresh = existsSync(index) && sources.every((f) => statSync(f).mtimeMs <= statSync(index).mtimeMs);
+  if (fresh && !force) return;
+  console.log('Building the pages.');
+  must(bin('vite'), ['build', '--logLevel', 'warn']);
+};
+
+const CHROMIUM = '/usr/bin/chromium';
+/** Chromium comes from Debian; installed when this runs as root and it is missing. */
+const chromium = () => {
+  if (existsSync(CHROMIUM)) return true;
+  if (process.getuid?.() !== 0) { console.error('Chromium is missing: apt-get install chromium'); return false; }
+  console.log('Installing Chromium for the browser tests.');
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  run('apt-get', ['update', '-qq'], { env });
+  return run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env, stdio: ['ignore', 'ignore', 'inherit'] }).status === 0;
+};
+
+const serve = (args) => {
+  const child = spawnSync(process.execPath, ['--import', 'tsx', 'server/main.ts', ...args], { stdio: 'inherit', env: { DUSK_LOG: 'warn', ...process.env } });
+  process.exit(child.status ?? 0);
+};
+
+/** Runs one part of the tests and reads its totals from the report it writes. */
+const part = (name, args, report, totalsOf) => {
+  console.log(`\n== ${name}`);
+  const { status } = run(args[0], args.slice(1));
+  const totals = report && existsSync(report) ? totalsOf(JSON.parse(readFileSync(report, 'utf8'))) : { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1, skipped: 0 };
+  return { name, ...totals, failed: status !== 0 && totals.failed === 0 ? 1 : totals.failed };
+};
+
+const test = () => {
+  mkdirSync('.cache', { recursive: true });
+  const vitest = (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests, skipped: r.numPendingTests + r.numTodoTests });
+  const playwright = ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected, skipped: stats.skipped });
+  const both = (project) => [bin('vitest'), 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=.cache/${project}.json`];
+  const parts = [
+    part('lint', [bin('eslint'), '.', '--max-warnings', '0']),
+    part('types', [bin('tsc'), '--noEmit', '-p', 'tsconfig.json']),
+    part('types of the pages', [bin('vue-tsc'), '--noEmit', '-p', 'web/tsconfig.json']),
+    part('unit', both('unit'), '.cache/unit.json', vitest),
+    part('server', both('server'), '.cache/server.json', vitest),
+  ];
+  build();
+  parts.push(chromium()
+    ? part('browser', [bin('playwright'), 'test', ...rest], '.cache/browser.json', playwright)
+    : { name: 'browser', passed: 0, failed: 1, skipped: 0 });
+  console.log('');
+  for (const p of parts) console.log(`${p.name.padEnd(20)} ${p.passed} passed, ${p.failed} failed${p.skipped ? `, ${p.skipped} skipped` : ''}`);
+  const sum = (key) => parts.reduce((total, p) => total + p[key], 0);
+  console.log(`\n${sum('passed')} passed, ${sum('failed')} failed, ${sum('skipped')} skipped`);
+  process.exit(sum('failed') > 0 ? 1 : 0);
+};
+
+const commands = {
+  demo: () => { build(); serve(['--demo']); },
+  start: () => { build(); serve(rest); },
+  build: () => build(true),
+  test,
+  bench: () => { build(); must(process.execPath, ['--expose-gc', 'scripts/bench.mjs', ...rest]); },
+  shots: () => { build(); must(process.execPath, ['--import', 'tsx', 'scripts/screenshots.ts', ...rest]); },
+  dev: () => {
+    const { status } = run(process.execPath, ['scripts/dev.mjs']);
+    process.exit(status ?? 0);
+  },
+};
+
+const act = commands[command];
+if (!act) { console.error(`Unknown command “${command}”. There are: ${Object.keys(commands).join(', ')}.`); process.exit(1); }
+install();
+act();

@@ -1,0 +1,59 @@
+import { mkdir, mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import pino from 'pino';
+import { demoFilm } from '../demo';
+import { start } from '../server/start';
+
+interface Shot { readonly name: string; readonly path: string; readonly width?: number; readonly height?: number; readonly theme?: 'dusk' | 'noon'; readonly act?: (page: Page) => Promise<void> }
+
+const pick = (title: string) => async (page: Page): Promise<void> => { await page.getByRole('button', { name: new RegExp(title) }).first().click(); };
+
+const SHOTS: readonly Shot[] = [
+  { name: 'films', path: '/' },
+  { name: 'bench', path: '', act: pick('Meadow to arches') },
+  { name: 'bench-noon', path: '', theme: 'noon', act: pick('Along the parapet') },
+  { name: 'bench-sum', path: '', act: async (page) => { await pick('Round the incline house')(page); await page.locator('[data-figure=energy]').click(); } },
+  { name: 'bench-cut', path: '', act: async (page) => { await pick('Rush along')(page); await page.getByRole('tab', { name: 'Cut and takes' }).click(); } },
+  { name: 'bench-exposure', path: '', act: async (page) => { await page.getByRole('button', { name: /Salt pans/ }).first().click(); await pick('Leave it to the blue')(page); await page.getByRole('tab', { name: 'Exposure' }).click(); } },
+  { name: 'job', path: '/job' },
+  { name: 'places', path: '/places' },
+  { name: 'kit', path: '/kit' },
+  { name: 'kit-packs', path: '/kit', act: async (page) => { await page.getByRole('button', { name: /^Packs/ }).click(); } },
+  { name: 'phone-slates', path: '', width: 390, height: 844 },
+  { name: 'phone-slate', path: '', width: 390, height: 844, act: pick('Along the parapet') },
+  { name: 'phone-packs', path: '', width: 390, height: 844, theme: 'noon', act: async (page) => { await page.getByRole('button', { name: 'Packs', exact: true }).click(); } },
+];
+
+/** Pictures of the main views from the made-up film. Names on the command line choose some; --to puts them elsewhere. */
+const run = async (): Promise<void> => {
+  const args = process.argv.slice(2);
+  const to = args.find((a) => a.startsWith('--to='))?.slice(5) ?? 'docs/screenshots';
+  const wanted = args.filter((a) => !a.startsWith('--'));
+  const dataDir = await mkdtemp(join(tmpdir(), 'dusk-shots-'));
+  let film = '';
+  const running = await start({ host: '127.0.0.1', port: 0, dataDir, names: [], demo: true, webDir: 'dist/web' }, pino({ level: 'warn' }), async (films) => { film = await films.importFile(demoFilm(), 'demo'); });
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update'] });
+  await mkdir(to, { recursive: true });
+  for (const shot of SHOTS.filter((s) => wanted.length === 0 || wanted.includes(s.name))) {
+    const page = await browser.newPage({ viewport: { width: shot.width ?? 1280, height: shot.height ?? 800 } });
+    page.on('console', (m) => { if (m.type() === 'error') console.error(`${shot.name}: ${m.text()}`); });
+    page.on('pageerror', (e) => console.error(`${shot.name}: ${e.message}`));
+    await page.addInitScript((theme) => localStorage.setItem('dusk-theme', theme), shot.theme ?? 'dusk');
+    await page.goto(running.address + (shot.path === '/' ? '/' : `/film/${film}${shot.path}`));
+    await page.waitForLoadState('networkidle').catch(() => undefined);
+    await page.evaluate(() => document.fonts.ready);
+    if (shot.act) await shot.act(page);
+    await page.mouse.move(0, 0);
+    await page.evaluate(() => new Promise((done) => { requestAnimationFrame(() => requestAnimationFrame(done)); }));
+    await page.screenshot({ path: join(to, `${shot.name}.png`) });
+    await page.close();
+    console.log(`${to}/${shot.name}.png`);
+  }
+  await browser.close();
+  await running.stop();
+  await rm(dataDir, { recursive: true, force: true });
+};
+
+await run();

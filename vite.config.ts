@@ -1,0 +1,19 @@
+import { fileURLToPath } from 'node:url';
+import vue from '@vitejs/plugin-vue';
+import { defineConfig } from 'vite';
+import { validators } from './scripts/validators';
+
+const here = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
+
+export default defineConfig({
+  root: here('web'),
+  plugins: [vue(), validators()],
+  resolve: {
+    alias: [
+      { find: /^@core\/(.+)$/, replacement: here('core/$1/index.ts') },
+      { find: '@contract', replacement: here('contract/index.ts') },
+    ],
+  },
+  build: { outDir: here('dist/web'), emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0, modulePreload: { polyfill: false }, chunkSizeWarningLimit: 900 },
+  server: { port: 4781, strictPort: true, proxy: { '/api': { target: 'http://127.0.0.1:4780', changeOrigin: true, headers: { origin: 'http://127.0.0.1:4780' } } } },
+});

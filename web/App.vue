@@ -1,0 +1,4 @@
+<script setup lang="ts">
+</script>
+
+<template><RouterView /></template>

@@ -1,0 +1,17 @@
+declare module 'virtual:validators' {
+  import type { ErrorObject } from 'ajv';
+  type Check = ((value: unknown) => boolean) & { errors?: ErrorObject[] | null };
+  export const film: Check;
+  export const location: Check;
+  export const subject: Check;
+  export const shot: Check;
+  export const reading: Check;
+  export const aircraft: Check;
+  export const pack: Check;
+  export const card: Check;
+  export const filter: Check;
+}
+
+declare module 'tz-lookup' {
+  export default function zoneAt(latitude: number, longitude: number): string;
+}

@@ -1,0 +1,39 @@
+import { writeShutter, type Quantity, type UnitSystem } from '@core/units';
+
+export { digitsOf, fromShown, toShown, unitOf, write, writeClock, writeShutter, writeText } from '@core/units';
+
+/** A number for a field: in the person's units, without trailing noughts and without drift. */
+export const fieldText = (shown: number): string => (Number.isFinite(shown) ? String(Number(shown.toPrecision(7))) : '');
+
+/** Reads what a person typed, comma or point. */
+export const readNumber = (text: string): number => {
+  const clean = text.trim().replace(',', '.');
+  return clean === '' ? NaN : Number(clean);
+};
+
+export const dateText = (date: string): string => {
+  const at = new Date(`${date}T12:00:00Z`);
+  return Number.isNaN(at.getTime()) ? date : at.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
+};
+
+export const shutterText = writeShutter;
+
+export const apertureText = (n: number): string => `f/${n}`;
+
+/** Fractions that are written as whole per cent in fields. */
+export type FieldQuantity = Quantity | 'text';
+export type { Quantity, UnitSystem };
+
+export const ROLE_WORDS = { open: 'Open', develop: 'Develop', detail: 'Detail', reveal: 'Reveal', excite: 'Excite', calm: 'Calm', close: 'Close', bridge: 'Bridge' } as const;
+export const PRIORITY_WORDS = { must: 'Must', should: 'Should', could: 'Could' } as const;
+export const WISH_WORDS = { any: 'Any light', golden: 'Golden', blue: 'Blue', day: 'Daylight', night: 'Night' } as const;
+export const SUBJECT_WORDS = {
+  person: 'Person', vehicle: 'Vehicle', train: 'Train', boat: 'Boat', trees: 'Trees', house: 'House', tower: 'Tower', bridge: 'Bridge', field: 'Field', other: 'Other',
+} as const;
+export const SKY_WORDS = { clear: 'Clear', 'thin-cloud': 'Thin cloud', overcast: 'Overcast', heavy: 'Heavy cloud' } as const;
+export const LAMP_WORDS = { none: 'No lamps', 'lit-street': 'Lit street', 'floodlit-building': 'Floodlit building', signs: 'Bright signs', stage: 'Stage' } as const;
+export const INPUT_WORDS = { throttle: 'throttle', forward: 'forward', sideways: 'sideways', yaw: 'yaw', tilt: 'tilt', zoom: 'zoom' } as const;
+
+/** A list of choices from a table of words. */
+export const choices = <T extends string>(words: Readonly<Record<T, string>>): { value: T; label: string }[] =>
+  (Object.entries(words) as [T, string][]).map(([value, label]) => ({ value, label }));

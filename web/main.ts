@@ -1,0 +1,10 @@
+import { createPinia } from 'pinia';
+import { createApp } from 'vue';
+import App from './App.vue';
+import { router } from './router';
+import './design/fonts.css';
+import './design/tokens.css';
+import './design/base.css';
+import './design/element.css';
+
+createApp(App).use(createPinia()).use(router).mount('#app');

@@ -1,0 +1,15 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { write, type Quantity } from '../format';
+import { useReckoning } from '../stores/reckoning';
+
+const props = defineProps<{ value: number; quantity: Quantity }>();
+const reckoning = useReckoning();
+const written = computed(() => write(props.value, props.quantity, reckoning.units));
+</script>
+
+<template><span class="fig">{{ written.number }}<span v-if="written.unit" class="unit">{{ written.unit }}</span></span></template>
+
+<style scoped>
+.fig { white-space: nowrap; }
+</style>

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { computed, ref, useId, watch } from 'vue';
+import { fieldText, fromShown, readNumber, toShown, unitOf, type Quantity } from '../format';
+import { useReckoning } from '../stores/reckoning';
+import type { Fault } from '../stores/validate';
+import { ElInput } from './element';
+import FieldBox from './FieldBox.vue';
+
+const props = withDefaults(defineProps<{
+  label: string; value: number; quantity: Quantity; save: (value: number) => readonly Fault[] | void; hint?: string; unit?: string; scale?: number; step?: number; bare?: boolean;
+}>(), { hint: '', unit: '', scale: 1, step: 1, bare: false });
+const id = useId();
+const reckoning = useReckoning();
+const unit = computed(() => props.unit || unitOf(props.quantity, reckoning.units));
+const shown = computed(() => fieldText(toShown(props.value * props.scale, props.quantity, reckoning.units)));
+const text = ref(shown.value);
+const editing = ref(false);
+const faults = ref<readonly Fault[]>([]);
+watch(shown, (value) => { if (!editing.value && faults.value.length === 0) text.value = value; });
+
+const commit = (): void => {
+  editing.value = false;
+  if (text.value === shown.value) { faults.value = []; return; }
+  const number = readNumber(text.value);
+  faults.value = Number.isNaN(number)
+    ? [{ path: '', say: `${props.label} needs a number.` }]
+    : props.save(fromShown(number, props.quantity, reckoning.units) / props.scale) ?? [];
+  if (faults.value.length === 0) text.value = shown.value;
+};
+const nudge = (event: KeyboardEvent | Event, by: number): void => {
+  const number = readNumber(text.value);
+  if (Number.isNaN(number)) return;
+  event.preventDefault();
+  text.value = fieldText(Number((number + by * props.step * ((event as KeyboardEvent).shiftKey ? 10 : 1)).toPrecision(10)));
+  commit();
+};
+</script>
+
+<template>
+  <FieldBox v-if="!bare" :id="id" :label="label" :hint="hint" :faults="faults">
+    <ElInput
+      :id="id" v-model="text" inputmode="decimal" :aria-invalid="faults.length > 0" @focus="editing = true" @change="commit" @blur="commit"
+      @keydown.up="nudge($event, 1)" @keydown.down="nudge($event, -1)"
+    ><template v-if="unit" #suffix><span class="unit">{{ unit }}</span></template></ElInput>
+  </FieldBox>
+  <span v-else class="bare" :class="{ 'is-faulty': faults.length > 0 }">
+    <ElInput
+      :id="id" v-model="text" inputmode="decimal" :aria-label="label" :aria-invalid="faults.length > 0" @focus="editing = true" @change="commit" @blur="commit"
+      @keydown.up="nudge($event, 1)" @keydown.down="nudge($event, -1)"
+    ><template v-if="unit" #suffix><span class="unit">{{ unit }}</span></template></ElInput>
+    <span v-if="faults.length > 0" class="fault" role="alert">{{ faults.map((f) => f.say).join(' ') }}</span>
+  </span>
+</template>
+
+<style scoped>
+.bare { display: block; min-width: 0; }
+</style>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import type { MoveParameter } from '@core/moves';
+import { computed } from 'vue';
+import { digitsOf, toShown } from '../format';
+import { useReckoning } from '../stores/reckoning';
+import type { Fault } from '../stores/validate';
+import { ElSlider } from './element';
+import NumberField from './NumberField.vue';
+
+const props = defineProps<{ parameter: MoveParameter; value: number; top: number; save: (value: number) => readonly Fault[] | void }>();
+const reckoning = useReckoning();
+/** The slider runs to a practical top; the field takes anything up to the hard limit. */
+const max = computed(() => Math.min(props.parameter.max, Math.max(props.top, props.value)));
+const spoken = (value: number): string => `${toShown(value, props.parameter.quantity, reckoning.units).toFixed(digitsOf(props.parameter.quantity, reckoning.units))}`;
+</script>
+
+<template>
+  <div class="slide" :title="parameter.hint">
+    <span class="label">{{ parameter.label }}</span>
+    <ElSlider
+      :model-value="value" :min="parameter.min" :max="max" :step="parameter.step" :show-tooltip="false" :aria-label="parameter.label" :format-value-text="spoken"
+      @update:model-value="(v: number | number[]) => save(Number(v))"
+    />
+    <NumberField bare :label="parameter.label" :value="value" :quantity="parameter.quantity" :step="parameter.step" :save="save" />
+  </div>
+</template>
+
+<style scoped>
+.slide { display: grid; grid-template-columns: 118px 1fr 92px; align-items: center; gap: 14px; min-height: 34px; }
+@media (max-width: 700px) { .slide { grid-template-columns: 1fr 100px; gap: 2px 12px; } .slide > :nth-child(2) { grid-column: 1 / -1; grid-row: 2; margin-inline: 10px; } }
+</style>

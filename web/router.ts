@@ -1,0 +1,18 @@
+import { createRouter, createWebHistory } from 'vue-router';
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'films', component: () => import('./views/films/FilmsView.vue') },
+    {
+      path: '/film/:film', component: () => import('./views/FilmShell.vue'), props: true,
+      children: [
+        { path: '', name: 'bench', component: () => import('./views/bench/BenchView.vue') },
+        { path: 'job', name: 'job', component: () => import('./views/job/JobView.vue') },
+        { path: 'places/:place?', name: 'places', component: () => import('./views/places/PlacesView.vue'), props: true },
+        { path: 'kit', name: 'kit', component: () => import('./views/kit/KitView.vue') },
+      ],
+    },
+    { path: '/:rest(.*)', redirect: '/' },
+  ],
+});

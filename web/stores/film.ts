@@ -1,0 +1,235 @@
+import { ENTITY_KINDS, isKit, type AnyRow, type Entity, type EntityKind, type LoggedChange } from '@contract';
+import type { FilmInput } from '@core/film';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, triggerRef } from 'vue';
+import { v4 as uuid } from 'uuid';
+import { api, ApiProblem, Unreachable } from './api';
+import { deviceId } from './device';
+import { History, type Step, type StepChange, type Thing } from './history';
+import { holdTab, keepPending, leftBehind } from './keep';
+import { patched } from './merge';
+import { keyOf, Outbox, type Clash } from './outbox';
+import { faultsOf, type Fault } from './validate';
+
+export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'refused';
+
+interface Held { readonly version: number; readonly value: Thing }
+
+/** Fields of a thing as a change may give them; nothing handed over is written to. */
+type Deep<T> = T extends readonly (infer U)[] ? readonly Deep<U>[] : T extends object ? { readonly [F in keyof T]: Deep<T[F]> } : T;
+export type Fields<K extends EntityKind> = { readonly [F in keyof Entity<K>]?: Deep<Entity<K>[F]> };
+
+const SAVE_DELAY_MS = 350;
+const RETRY_MS = [1000, 2000, 4000, 8000, 15_000];
+
+/** The open film: rows as they stand here, what waits to be saved, what can be taken back. */
+export const useFilm = defineStore('film', () => {
+  const device = deviceId();
+  const filmId = ref('');
+  const loading = ref(true);
+  const missing = ref('');
+  const saveState = ref<SaveState>('saved');
+  const refusal = ref('');
+  const clashes = shallowRef<Clash[]>([]);
+  const undoable = ref({ undo: false, redo: false });
+  /** Things as shown, by kind and id. */
+  const things = shallowRef(new Map<string, Thing>());
+  /** Rows as the server last told them. */
+  let stored = new Map<string, Held>();
+  let outbox = new Outbox();
+  let history = new History();
+  let events: EventSource | null = null;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let failures = 0;
+  let locked = false;
+
+  const byKind = computed(() => {
+    const lists = Object.fromEntries(ENTITY_KINDS.map((k) => [k, []])) as unknown as Record<EntityKind, Thing[]>;
+    for (const [key, thing] of things.value) lists[key.slice(0, key.indexOf(':')) as EntityKind].push(thing);
+    return lists;
+  });
+  const list = <K extends EntityKind>(kind: K): readonly Entity<K>[] => byKind.value[kind] as unknown as readonly Entity<K>[];
+  const get = <K extends EntityKind>(kind: K, id: string): Entity<K> | undefined => things.value.get(keyOf(kind, id)) as unknown as Entity<K> | undefined;
+  const film = computed(() => get('film', filmId.value));
+  const kit = computed(() => ({ aircraft: list('aircraft'), packs: list('pack'), cards: list('card'), filters: list('filter') }));
+  const input = computed<FilmInput | null>(() => film.value ? {
+    film: film.value, locations: list('location'), subjects: list('subject'), shots: list('shot'), readings: list('reading'), kit: kit.value,
+  } : null);
+
+  const show = (kind: EntityKind, id: string, value: Thing | null): void => {
+    if (value) things.value.set(keyOf(kind, id), value); else things.value.delete(keyOf(kind, id));
+  };
+  const refresh = (): void => {
+    triggerRef(things);
+    clashes.value = outbox.clashes;
+    undoable.value = { undo: history.canUndo, redo: history.canRedo };
+  };
+
+  const load = async (id: string): Promise<void> => {
+    close();
+    filmId.value = id; loading.value = true; missing.value = '';
+    try {
+      const [opened, kitRows, log] = await Promise.all([api.film(id), api.kit(), api.changes(id)]);
+      stored = new Map([...opened.rows, ...kitRows.rows].map((r) => [keyOf(r.kind, r.value.id), { version: r.version, value: r.value as Thing }]));
+      things.value = new Map([...stored].map(([key, held]) => [key, held.value]));
+      history = History.fromLog(log.changes, device);
+      outbox = new Outbox();
+      outbox.adopt(await leftBehind(device, id));
+      for (const p of outbox.toJSON()) show(p.kind, p.id, p.value);
+      refresh();
+      loading.value = false;
+      listen(opened.sequence);
+      if (!locked) { holdTab(device); locked = true; }
+      if (outbox.size > 0) schedule(0);
+    } catch (error) {
+      loading.value = false;
+      missing.value = error instanceof ApiProblem ? error.message : 'The application does not answer. Is it running?';
+    }
+  };
+
+  const listen = (since: number): void => {
+    events = new EventSource(`/api/events?since=${since}`);
+    events.addEventListener('change', (event) => hear(JSON.parse((event as MessageEvent<string>).data) as LoggedChange));
+    events.addEventListener('open', () => { if (saveState.value === 'offline') schedule(0); });
+  };
+
+  /** A change taken by the server, from this tab or another. */
+  const hear = (change: LoggedChange): void => {
+    if (change.filmId !== filmId.value && !isKit(change.kind)) return;
+    const key = keyOf(change.kind, change.id);
+    if (change.version <= (stored.get(key)?.version ?? 0) && change.after) return;
+    if (change.device === device) return;
+    if (change.after) stored.set(key, { version: change.version, value: change.after as Thing }); else stored.delete(key);
+    if (outbox.has(key)) return;
+    show(change.kind, change.id, change.after as Thing | null);
+    if (change.kind === 'film' && !change.after) missing.value = 'This film was deleted in another tab.';
+    refresh();
+  };
+
+  const schedule = (delay = SAVE_DELAY_MS): void => {
+    clearTimeout(timer);
+    if (outbox.waiting > 0 && saveState.value !== 'offline') saveState.value = 'waiting';
+    timer = setTimeout(() => void flush(), delay);
+  };
+
+  let undoing: string | undefined;
+  const flush = async (): Promise<void> => {
+    const changes = outbox.take();
+    if (changes.length === 0) return;
+    saveState.value = saveState.value === 'offline' ? 'offline' : 'saving';
+    const undoes = undoing;
+    undoing = undefined;
+    void keepPending(device, filmId.value, outbox.toJSON());
+    try {
+      accept(await api.apply({ batch: uuid(), device, changes, ...(undoes ? { undoes } : {}) }));
+    } catch (error) {
+      outbox.returned();
+      failed(error);
+    }
+    void keepPending(device, filmId.value, outbox.toJSON());
+  };
+
+  const accept = ({ rows, changes }: { rows: AnyRow[]; changes: LoggedChange[] }): void => {
+    for (const row of rows) stored.set(keyOf(row.kind, row.value.id), { version: row.version, value: row.value as Thing });
+    for (const change of changes) if (change.after === null) stored.delete(keyOf(change.kind, change.id));
+    outbox.taken(new Map(rows.map((r) => [keyOf(r.kind, r.value.id), r.version])));
+    failures = 0; refusal.value = '';
+    saveState.value = outbox.clashes.length > 0 ? 'refused' : outbox.waiting > 0 ? 'waiting' : 'saved';
+    if (outbox.waiting > 0) schedule();
+  };
+
+  const failed = (error: unknown): void => {
+    if (error instanceof ApiProblem && error.conflicts.length > 0) {
+      for (const c of error.conflicts) if (c.theirs) stored.set(keyOf(c.kind, c.id), { version: c.theirs.version, value: c.theirs.value as Thing }); else stored.delete(keyOf(c.kind, c.id));
+      for (const merged of outbox.clash(error.conflicts)) show(merged.kind, merged.id, merged.value);
+      saveState.value = outbox.clashes.length > 0 ? 'refused' : 'waiting';
+      refresh();
+      if (outbox.waiting > 0) schedule(0);
+    } else if (error instanceof ApiProblem) {
+      refuse(error);
+    } else {
+      saveState.value = 'offline';
+      refusal.value = error instanceof Unreachable ? error.message : String(error);
+      schedule(RETRY_MS[Math.min(failures, RETRY_MS.length - 1)]);
+      failures += 1;
+    }
+  };
+
+  /** The server will never take this batch as it is: say why, and show what it has. */
+  const refuse = (error: ApiProblem): void => {
+    refusal.value = error.message;
+    saveState.value = 'refused';
+    for (const entry of outbox.toJSON()) {
+      const key = keyOf(entry.kind, entry.id);
+      outbox.drop(key);
+      show(entry.kind, entry.id, stored.get(key)?.value ?? null);
+    }
+    history.undo();
+    refresh();
+  };
+
+  const put = (changes: readonly StepChange[]): void => {
+    for (const c of changes) {
+      outbox.put(c.kind, c.id, c.after, stored.get(keyOf(c.kind, c.id)) ?? null);
+      show(c.kind, c.id, c.after);
+    }
+    refusal.value = '';
+    refresh();
+    schedule();
+  };
+
+  /** Makes changes as one step. @returns faults that kept it from being made; none when it was */
+  const act = (label: string, changes: readonly { kind: EntityKind; id: string; after: Thing | null }[], gesture = ''): Fault[] => {
+    for (const c of changes) {
+      const faults = c.after ? faultsOf(c.kind, c.after) : [];
+      if (faults.length > 0) return faults;
+    }
+    const full = changes.map((c) => ({ ...c, before: things.value.get(keyOf(c.kind, c.id)) ?? null }));
+    history.record({ label, changes: full }, gesture, Date.now());
+    put(full);
+    return [];
+  };
+
+  /** Changes fields of a thing. Quick changes of the same fields become one step. */
+  const edit = <K extends EntityKind>(kind: K, id: string, fields: Fields<K>, label = 'change'): Fault[] => {
+    const now = things.value.get(keyOf(kind, id));
+    if (!now) return [{ path: '', say: 'It is not there any more.' }];
+    return act(label, [{ kind, id, after: { ...now, ...fields } }], `${kind}:${id}:${Object.keys(fields).join()}`);
+  };
+  const create = <K extends EntityKind>(kind: K, value: Entity<K>, label = 'add'): Fault[] => act(label, [{ kind, id: value.id, after: value as Thing }]);
+  const remove = (label: string, gone: readonly { kind: EntityKind; id: string }[]): Fault[] => act(label, gone.map((g) => ({ ...g, after: null })));
+
+  const replay = (step: Step | null, forward: boolean): string | null => {
+    if (!step) return null;
+    put(step.changes.map((c): StepChange => {
+      const now = things.value.get(keyOf(c.kind, c.id)) ?? null;
+      const [from, to] = forward ? [c.before, c.after] : [c.after, c.before];
+      return { ...c, before: now, after: now && from && to ? patched(now, from, to) as Thing : to };
+    }));
+    if (!forward) undoing = uuid();
+    return step.label;
+  };
+  const undo = (): string | null => replay(history.undo(), false);
+  const redo = (): string | null => replay(history.redo(), true);
+
+  const choose = (clash: Clash, keep: 'mine' | 'theirs'): void => {
+    show(clash.kind, clash.id, outbox.resolve(keyOf(clash.kind, clash.id), keep));
+    saveState.value = outbox.clashes.length > 0 ? 'refused' : 'waiting';
+    refresh();
+    if (outbox.waiting > 0) schedule(0); else if (outbox.clashes.length === 0) saveState.value = 'saved';
+    void keepPending(device, filmId.value, outbox.toJSON());
+  };
+
+  const close = (): void => {
+    events?.close();
+    events = null;
+    if (outbox.waiting > 0) void flush();
+  };
+
+  if (typeof window !== 'undefined') {
+    window.addEventListener('online', () => schedule(0));
+    document.addEventListener('visibilitychange', () => { if (document.visibilityState === 'hidden') void flush(); });
+  }
+
+  return { device, filmId, loading, missing, saveState, refusal, clashes, undoable, film, kit, input, list, get, load, edit, create, remove, act, undo, redo, choose, close };
+});

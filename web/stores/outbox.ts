@@ -1,0 +1,128 @@
+import type { Change, Conflict, EntityKind } from '@contract';
+import { changedFields, merge } from './merge';
+
+type Thing = Readonly<Record<string, unknown>> & { readonly id: string };
+
+/** A thing changed here and not yet taken by the server. */
+export interface Pending {
+  readonly kind: EntityKind;
+  readonly id: string;
+  /** Version and state the change was made on; 0 and null for something new. */
+  readonly version: number;
+  readonly base: Thing | null;
+  /** State wanted now; null deletes. */
+  readonly value: Thing | null;
+}
+
+export interface Clash {
+  readonly kind: EntityKind;
+  readonly id: string;
+  readonly mine: Thing | null;
+  readonly theirs: Thing | null;
+  readonly theirVersion: number;
+  readonly base: Thing | null;
+  readonly fields: readonly string[];
+}
+
+export const keyOf = (kind: EntityKind, id: string): string => `${kind}:${id}`;
+
+/** What waits to be saved, one entry a thing, in the order of first change. */
+export class Outbox {
+  private entries = new Map<string, Pending>();
+  private flying = new Map<string, Pending>();
+  private readonly held = new Map<string, Clash>();
+
+  /** Notes a wanted state; several changes of one thing become one. */
+  put(kind: EntityKind, id: string, value: Thing | null, stored: { version: number; value: Thing } | null): void {
+    const key = keyOf(kind, id);
+    const before = this.entries.get(key);
+    const version = before?.version ?? stored?.version ?? 0;
+    const base = before ? before.base : stored?.value ?? null;
+    const unchanged = value === base || (value !== null && base !== null && changedFields(base, value).length === 0);
+    if (unchanged && !this.flying.has(key)) { this.entries.delete(key); return; }
+    this.entries.set(key, { kind, id, version, base, value });
+  }
+
+  has(key: string): boolean { return this.entries.has(key) || this.flying.has(key); }
+  pending(key: string): Pending | undefined { return this.entries.get(key) ?? this.flying.get(key); }
+  get size(): number { return this.entries.size + this.flying.size; }
+  get waiting(): number { return [...this.entries.keys()].filter((k) => !this.held.has(k)).length; }
+  get clashes(): Clash[] { return [...this.held.values()]; }
+
+  /** Takes what can be sent now. Parents before children, deletions the other way round. */
+  take(limit = 1500): Change[] {
+    if (this.flying.size > 0) return [];
+    const ready = [...this.entries.entries()].filter(([key]) => !this.held.has(key)).slice(0, limit);
+    for (const [key, entry] of ready) { this.flying.set(key, entry); this.entries.delete(key); }
+    return [...this.flying.values()].map(({ kind, id, version, value }) => ({ kind, id, version, value: value as Record<string, unknown> | null }));
+  }
+
+  /** The server took what was flying; entries made meanwhile now stand on the new versions. */
+  taken(versions: ReadonlyMap<string, number>): void {
+    for (const [key, sent] of this.flying) {
+      const later = this.entries.get(key);
+      if (later) this.entries.set(key, { ...later, version: versions.get(key) ?? 0, base: sent.value });
+    }
+    this.flying.clear();
+  }
+
+  /** Nothing was taken: what was flying waits again, under what was changed meanwhile. */
+  returned(): void {
+    const again = new Map<string, Pending>();
+    for (const [key, sent] of this.flying) {
+      const later = this.entries.get(key);
+      again.set(key, later ? { ...later, version: sent.version, base: sent.base } : sent);
+    }
+    for (const [key, entry] of this.entries) if (!again.has(key)) again.set(key, entry);
+    this.entries = again;
+    this.flying.clear();
+  }
+
+  /**
+   * Somebody else was first. What goes together by fields is merged and waits again; the rest is held for the person.
+   * @returns merged states to show
+   */
+  clash(conflicts: readonly Conflict[]): { kind: EntityKind; id: string; value: Thing }[] {
+    const merged: { kind: EntityKind; id: string; value: Thing }[] = [];
+    for (const conflict of conflicts) {
+      const key = keyOf(conflict.kind, conflict.id);
+      const entry = this.entries.get(key);
+      if (!entry) continue;
+      const theirs = (conflict.theirs?.value ?? null) as Thing | null;
+      const theirVersion = conflict.theirs?.version ?? 0;
+      if (entry.value === null && theirs === null) { this.entries.delete(key); continue; }
+      const joined = entry.value && theirs && entry.base ? merge(entry.base, entry.value, theirs) : null;
+      if (joined && joined.clashing.length === 0) {
+        const value = joined.value as Thing;
+        this.entries.set(key, { ...entry, version: theirVersion, base: theirs, value });
+        merged.push({ kind: entry.kind, id: entry.id, value });
+      } else {
+        this.held.set(key, { kind: entry.kind, id: entry.id, mine: entry.value, theirs, theirVersion, base: entry.base, fields: joined?.clashing ?? [] });
+      }
+    }
+    return merged;
+  }
+
+  /** The person chose. @returns the state to show, null when the thing is gone */
+  resolve(key: string, keep: 'mine' | 'theirs'): Thing | null {
+    const clash = this.held.get(key);
+    this.held.delete(key);
+    const entry = this.entries.get(key);
+    if (!clash || !entry) return clash?.theirs ?? null;
+    if (keep === 'theirs') { this.entries.delete(key); return clash.theirs; }
+    const value = entry.value && clash.theirs && clash.base ? merge(clash.base, entry.value, clash.theirs).value as Thing : entry.value;
+    this.entries.set(key, { ...entry, version: clash.theirVersion, base: clash.theirs, value });
+    return value;
+  }
+
+  /** Lets go of an entry the server will never take. */
+  drop(key: string): void { this.entries.delete(key); this.flying.delete(key); this.held.delete(key); }
+
+  /** All that waits, for keeping over a crash. */
+  toJSON(): Pending[] { return [...this.flying.values(), ...this.entries.values()]; }
+
+  /** Takes in what an earlier tab left behind. */
+  adopt(entries: readonly Pending[]): void {
+    for (const entry of entries) if (!this.entries.has(keyOf(entry.kind, entry.id))) this.entries.set(keyOf(entry.kind, entry.id), entry);
+  }
+}

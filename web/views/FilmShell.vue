@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { defineAsyncComponent, onBeforeUnmount, watch } from 'vue';
+import { useActs } from '../stores/acts';
+import { useFilm } from '../stores/film';
+import { useLooking } from '../stores/looking';
+import ClashBar from './ClashBar.vue';
+import SaveMark from './SaveMark.vue';
+import { useKeys } from './useKeys';
+
+const props = defineProps<{ film: string }>();
+const store = useFilm();
+const looking = useLooking();
+const acts = useActs();
+const KeySheet = defineAsyncComponent(() => import('./KeySheet.vue'));
+useKeys();
+watch(() => props.film, (id) => void store.load(id), { immediate: true });
+watch(() => store.film?.name, (name) => { document.title = name ? `${name} – Dusk Slate` : 'Dusk Slate'; });
+onBeforeUnmount(() => store.close());
+const VIEWS = [{ name: 'bench', label: 'Bench', key: 'G B' }, { name: 'job', label: 'Job', key: 'G J' }, { name: 'places', label: 'Places', key: 'G P' }, { name: 'kit', label: 'Kit', key: 'G K' }];
+const rename = (event: Event): void => {
+  const field = event.target as HTMLInputElement;
+  if (store.film && store.edit('film', store.film.id, { name: field.value }, 'name').length > 0) field.value = store.film.name;
+};
+const other = (): string => (looking.theme === 'dusk' ? 'noon' : 'dusk');
+</script>
+
+<template>
+  <div class="shell">
+    <header class="bar no-print">
+      <RouterLink to="/" class="home" aria-label="Dusk Slate, all films" title="All films"><img src="/slate.svg" alt="" width="24" height="24" /></RouterLink>
+      <input v-if="store.film" class="name" :value="store.film.name" aria-label="Film" dir="auto" maxlength="200" @change="rename" />
+      <nav aria-label="Views">
+        <RouterLink v-for="v in VIEWS" :key="v.name" :to="{ name: v.name, params: { film } }" class="view" :class="{ here: $route.name === v.name }" :title="`${v.label} (${v.key})`">{{ v.label }}</RouterLink>
+      </nav>
+      <span class="gap" />
+      <SaveMark />
+      <button class="btn bare" :disabled="!store.undoable.undo" title="Take back (Ctrl Z)" @click="acts.undo">Undo</button>
+      <button class="btn bare" :disabled="!store.undoable.redo" title="Do again (Ctrl Shift Z)" @click="acts.redo">Redo</button>
+      <button class="btn bare wide" :title="`Change to ${other()} (T)`" @click="looking.theme = looking.theme === 'dusk' ? 'noon' : 'dusk'">{{ looking.theme === 'dusk' ? 'Noon' : 'Dusk' }}</button>
+      <button class="btn bare wide" title="Keys (?)" aria-label="Keys" @click="looking.keysShown = true">?</button>
+    </header>
+    <ClashBar v-if="store.clashes.length > 0" />
+    <p v-if="store.saveState === 'refused' && store.refusal" class="refused" role="alert">{{ store.refusal }}</p>
+    <div v-if="store.missing" class="missing"><h1>{{ store.missing }}</h1><RouterLink class="btn lead" to="/">All films</RouterLink></div>
+    <div v-else-if="store.loading" class="shape" aria-label="Loading" role="status"><i /><i /><i /></div>
+    <RouterView v-else class="view-body" />
+    <p class="sr" role="status" aria-live="polite">{{ looking.said }}</p>
+    <KeySheet v-if="looking.keysShown" @close="looking.keysShown = false" />
+  </div>
+</template>
+
+<style scoped>
+.shell { height: 100dvh; display: flex; flex-direction: column; min-height: 0; }
+.bar { flex: none; height: var(--bar); display: flex; align-items: center; gap: 6px; padding: 0 10px 0 12px; border-bottom: 1px solid var(--line); overflow-x: auto; scrollbar-width: none; }
+.home { display: block; line-height: 0; padding: 4px; }
+.name { background: none; border: 0; color: var(--chalk); font: inherit; font-stretch: 112%; font-weight: 640; font-size: 15px; width: 250px; min-width: 90px; padding: 4px 6px; }
+.name:hover { background: var(--slab-2); }
+.view { color: var(--chalk-2); text-decoration: none; padding: 0 11px; height: var(--bar); display: inline-flex; align-items: center; border-bottom: 3px solid transparent; border-top: 3px solid transparent; }
+.view.here { color: var(--chalk); border-bottom-color: var(--pick); font-weight: 620; }
+nav { display: flex; }
+.gap { flex: 1; }
+.view-body { flex: 1; min-height: 0; }
+.refused { background: var(--stop); color: var(--bench); padding: 6px 14px; font-weight: 600; }
+.missing { padding: 60px; display: grid; gap: 16px; justify-items: start; }
+.shape { display: grid; grid-template-columns: 300px 1fr 318px; gap: 1px; flex: 1; padding-top: 86px; }
+.shape i { background: var(--slab); }
+@media (max-width: 700px) { .wide { display: none; } .name { width: 110px; flex: 1; } .view { padding: 0 8px; } }
+</style>

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import type { DerivedFilm, PlaceFacts } from '@core/film';
+import { computed } from 'vue';
+import Fig from '../../parts/Fig.vue';
+import { useFilm } from '../../stores/film';
+import CardStack from './CardStack.vue';
+import PackRail from './PackRail.vue';
+import WarningList from './WarningList.vue';
+
+const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
+const film = useFilm();
+const b = computed(() => props.derived.budget);
+const many = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;
+/** The answer in one line: does it fit, and if not, what gives. */
+const verdict = computed(() => {
+  const { packsShort, cardOverBytes, shotsUnfit, shotsFitting, packsSpare, mustsUnfit } = b.value;
+  if (shotsFitting + shotsUnfit === 0) return { fits: true, say: 'Nothing planned yet' };
+  if (shotsUnfit === 0 && cardOverBytes === 0) return { fits: true, say: `All ${shotsFitting} fit, ${many(packsSpare, 'pack')} to spare` };
+  const parts = [shotsUnfit > 0 ? `${shotsUnfit} of ${shotsFitting + shotsUnfit} do not fit${mustsUnfit > 0 ? `, ${many(mustsUnfit, 'must')} among them` : ''}` : '', packsShort > 0 ? `${many(packsShort, 'pack')} short` : '', cardOverBytes > 0 ? `cards ${(cardOverBytes / 1e9).toFixed(1)} GB short` : ''];
+  return { fits: false, say: parts.filter(Boolean).join(' · ') };
+});
+const warnings = computed(() => [...(props.derived.placeWarnings.get(props.place.location.id) ?? []), ...b.value.warnings]);
+</script>
+
+<template>
+  <aside class="budget" aria-label="Budget">
+    <p class="verdict" :class="{ not: !verdict.fits }" role="status">{{ verdict.say }}</p>
+    <dl class="sums">
+      <div><dt class="label">in the air</dt><dd><Fig :value="b.airborneS / 60" quantity="minutes" /></dd></div>
+      <div><dt class="label">energy</dt><dd class="ember"><Fig :value="b.usedWh" quantity="wattHours" /></dd></div>
+      <div><dt class="label">packs</dt><dd>{{ b.packsUsed }}<span class="unit">of {{ b.packsUsed + b.packsSpare }}</span></dd></div>
+      <div><dt class="label">on cards</dt><dd class="verdigris"><Fig :value="b.bytes / 1e9" quantity="gigabytes" /></dd></div>
+    </dl>
+    <PackRail :derived="derived" :place="place" />
+    <CardStack :budget="b" :cards="film.kit.cards" />
+    <WarningList :warnings="warnings" />
+  </aside>
+</template>
+
+<style scoped>
+.budget { display: flex; flex-direction: column; gap: 7px; height: 100%; min-height: 0; padding: 8px 12px 8px; overflow: auto; scrollbar-width: thin; }
+.verdict { font-size: 16px; font-stretch: 104%; font-weight: 640; line-height: 1.2; border-left: 5px solid var(--chalk); padding-left: 9px; }
+.verdict.not { border-left-color: var(--stop); color: var(--stop); }
+.sums { display: grid; grid-template-columns: repeat(4, auto); justify-content: space-between; margin: 0; }
+dd { margin: 0; font-size: 16px; font-stretch: 86%; font-weight: 560; }
+.ember { color: var(--ember); }
+.verdigris { color: var(--verdigris); }
+</style>

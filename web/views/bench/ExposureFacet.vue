@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { BARE, type DerivedShot } from '@core/film';
+import { isoSteps, SHUTTERS } from '@core/exposure';
+import { clockText } from '@core/light';
+import { computed, ref } from 'vue';
+import { v4 as uuid } from 'uuid';
+import { apertureText, choices, LAMP_WORDS, readNumber, shutterText, SKY_WORDS } from '../../format';
+import Fig from '../../parts/Fig.vue';
+import NumberField from '../../parts/NumberField.vue';
+import PickField from '../../parts/PickField.vue';
+import { ElInput } from '../../parts/element';
+import { useFilm } from '../../stores/film';
+import type { Fault } from '../../stores/validate';
+
+const props = defineProps<{ shot: DerivedShot }>();
+const film = useFilm();
+const stored = computed(() => props.shot.facts.shot);
+const light = computed(() => props.shot.light);
+const answer = computed(() => (light.value?.exposure.ok ? light.value.exposure.value : null));
+const set = (fields: Partial<typeof stored.value.exposure>) => film.edit('shot', stored.value.id, { exposure: { ...stored.value.exposure, ...fields } }, 'exposure');
+const filterName = (id: string | null): string => (id === null ? 'no filter' : film.list('filter').find((f) => f.id === id)?.name ?? 'a filter that is gone');
+
+const auto = (word: string) => ({ value: null, label: `worked out: ${word}` });
+const camera = computed(() => props.shot.facts.camera);
+const apertures = computed(() => [auto(answer.value ? apertureText(answer.value.choice.aperture) : '–'), ...(camera.value?.apertures ?? []).map((n) => ({ value: n as number | null, label: apertureText(n) }))]);
+const shutters = computed(() => [auto(answer.value ? shutterText(answer.value.choice.shutterS) : '–'), ...SHUTTERS.filter((t) => t * (props.shot.facts.mode?.fps ?? 25) <= 1.0001).map((t) => ({ value: t as number | null, label: shutterText(t) }))]);
+const isos = computed(() => [auto(answer.value ? `ISO ${answer.value.choice.iso}` : '–'), ...isoSteps(camera.value?.isoBase ?? 100, camera.value?.isoCeiling ?? 100).map((n) => ({ value: n as number | null, label: `ISO ${n}` }))]);
+const filters = computed(() => [
+  auto(answer.value ? filterName(answer.value.choice.filterId) : '–'), { value: BARE as string | null, label: 'no filter' },
+  ...film.list('filter').filter((f) => !f.retired).map((f) => ({ value: f.id as string | null, label: f.name, note: `${Math.log2(f.factor).toFixed(1)} stops` })),
+]);
+
+const readings = computed(() => film.list('reading').filter((r) => r.locationId === stored.value.locationId).toSorted((a, b) => a.utcMs - b.utcMs));
+const reading = ref('');
+const faults = ref<readonly Fault[]>([]);
+const addReading = (): void => {
+  const ev100 = readNumber(reading.value);
+  if (Number.isNaN(ev100)) { faults.value = [{ path: '', say: 'A meter reading is a number of EV, such as 12.3.' }]; return; }
+  faults.value = film.create('reading', { id: uuid(), locationId: stored.value.locationId, utcMs: light.value?.atMs ?? 0, ev100 }, 'meter reading');
+  if (faults.value.length === 0) reading.value = '';
+};
+const place = computed(() => props.shot.facts.location);
+const setPlace = (fields: Parameters<typeof film.edit<'location'>>[2]) => film.edit('location', place.value.id, fields, 'light of the place');
+</script>
+
+<template>
+  <div v-if="light" class="facet">
+    <p v-if="answer" class="proposal" data-proposal>
+      <b>{{ apertureText(answer.choice.aperture) }}</b><b>{{ shutterText(answer.choice.shutterS) }}</b><b>ISO {{ answer.choice.iso }}</b><b>{{ filterName(answer.choice.filterId) }}</b>
+      <span class="quiet">shutter <Fig :value="answer.choice.shutterAngleDeg" quantity="degrees" /> · <Fig :value="answer.choice.errorStops" quantity="stops" /> · blur <Fig :value="light.blurPx" quantity="pixels" /></span>
+    </p>
+    <p v-else-if="!light.exposure.ok" class="fault">{{ light.exposure.reason }}</p>
+    <ul v-if="answer" class="reasons quiet"><li v-for="r in answer.reasons" :key="r">{{ r }}</li>
+      <li v-if="answer.runnerUp">Next best: {{ apertureText(answer.runnerUp.aperture) }}, {{ shutterText(answer.runnerUp.shutterS) }}, ISO {{ answer.runnerUp.iso }}, {{ filterName(answer.runnerUp.filterId) }}, {{ answer.runnerUp.errorStops.toFixed(1) }} stops.</li>
+    </ul>
+    <div class="grid">
+      <PickField label="Aperture" :value="stored.exposure.aperture" :options="apertures" :save="(v) => set({ aperture: v })" />
+      <PickField label="Shutter" :value="stored.exposure.shutterS" :options="shutters" :save="(v) => set({ shutterS: v })" />
+      <PickField label="ISO" :value="stored.exposure.iso" :options="isos" :save="(v) => set({ iso: v })" />
+      <PickField label="Filter" :value="stored.exposure.filterId" :options="filters" :save="(v) => set({ filterId: v })" />
+      <PickField label="Sky at the place" :value="place.sky" :options="choices(SKY_WORDS)" :save="(v) => setPlace({ sky: v })" />
+      <PickField label="Lamps at the place" :value="place.lamps" :options="choices(LAMP_WORDS)" :save="(v) => setPlace({ lamps: v })" />
+      <NumberField label="Subject against the scene" :value="stored.offsetStops" quantity="stops" :step="0.5" hint="Shaded or backlit: minus. Snow, bright water: plus." :save="(v) => film.edit('shot', stored.id, { offsetStops: v })" />
+      <div class="meter" :class="{ 'is-faulty': faults.length > 0 }">
+        <label class="label" for="meter-reading">Your meter at {{ clockText(light.atMs, place.zone) }}</label>
+        <div><ElInput id="meter-reading" v-model="reading" inputmode="decimal" placeholder="EV" @keydown.enter="addReading" /><button class="btn" @click="addReading">Set</button></div>
+        <p v-for="f in faults" :key="f.say" class="fault" role="alert">{{ f.say }}</p>
+      </div>
+    </div>
+    <p class="light">
+      At {{ clockText(light.atMs, place.zone) }} the scene is at <b><Fig :value="light.scene.ev100" quantity="ev" /></b>
+      <span class="quiet">(sky by model <Fig :value="light.scene.skyEv100" quantity="ev" /><template v-if="light.scene.meterShift !== 0">, your meter shifts it by <Fig :value="light.scene.meterShift" quantity="stops" /></template>).
+        Sun <Fig :value="light.sun.altitudeDeg" quantity="degrees" /> high at <Fig :value="light.sun.azimuthDeg" quantity="degrees" /><template v-if="light.side !== 'none'">, {{ light.side }} light</template>.</span>
+    </p>
+    <ul v-if="readings.length > 0" class="readings">
+      <li v-for="r in readings" :key="r.id">{{ clockText(r.utcMs, place.zone) }} <Fig :value="r.ev100" quantity="ev" /> <button class="btn bare" :aria-label="`Remove reading of ${clockText(r.utcMs, place.zone)}`" @click="film.remove('reading', [{ kind: 'reading', id: r.id }])">remove</button></li>
+    </ul>
+  </div>
+  <p v-else class="quiet">The place needs a date, a zone and coordinates before its light can be worked out.</p>
+</template>
+
+<style scoped>
+.grid { display: grid; grid-template-columns: repeat(4, 1fr); gap: 8px 10px; margin-top: 8px; }
+.proposal { display: flex; flex-wrap: wrap; gap: 2px 18px; align-items: baseline; }
+.proposal b { font-size: 19px; font-weight: 600; font-stretch: 88%; }
+.reasons li { display: inline; }
+.reasons li::after { content: ' '; }
+.meter > div { display: flex; gap: 4px; }
+.light { margin-top: 9px; }
+.readings { display: flex; flex-wrap: wrap; gap: 2px 16px; }
+@media (max-width: 700px) { .grid { grid-template-columns: repeat(2, 1fr); } }
+</style>

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import type { ShotFacts } from '@core/film';
+import { aspectRatio, horizonInFrame, projectLine, projectPoint, type FramePoint } from '@core/lens';
+import { computed } from 'vue';
+import { line } from '../../parts/drawing';
+
+const props = defineProps<{ facts: ShotFacts; share: number; width: number; height: number; skyTop: string; skyLow: string }>();
+
+const frame = computed(() => {
+  const ratio = aspectRatio(props.facts.film.aspect);
+  const width = Math.min(props.width, props.height * ratio);
+  const height = width / ratio;
+  return { width, height, x: (props.width - width) / 2, y: (props.height - height) / 2 };
+});
+
+/** Lines on the ground about the aim, so that speed and scale can be read. */
+const gridLines = (around: { x: number; y: number }, reach: number, step: number) => {
+  const count = Math.round(reach / step);
+  const [cx, cy] = [Math.round(around.x / step) * step, Math.round(around.y / step) * step];
+  return Array.from({ length: 2 * count + 1 }, (_, i) => (i - count) * step).flatMap((d) => [
+    [{ x: cx + d, y: cy - reach, z: 0 }, { x: cx + d, y: cy + reach, z: 0 }], [{ x: cx - reach, y: cy + d, z: 0 }, { x: cx + reach, y: cy + d, z: 0 }],
+  ] as const);
+};
+
+const picture = computed(() => {
+  const { flown, aim, fov } = props.facts;
+  if (!flown) return null;
+  const sample = flown.samples[Math.round(props.share * (flown.samples.length - 1))];
+  if (!sample) return null;
+  const view = sample.pose;
+  const f = frame.value;
+  const at = (p: FramePoint) => ({ x: f.x + (f.width * (1 + p.x)) / 2, y: f.y + (f.height * (1 - p.y)) / 2 });
+  const range = Math.max(20, props.facts.rangeM);
+  const step = range > 150 ? 20 : range > 50 ? 10 : range > 20 ? 5 : 2;
+  const grid = gridLines(aim.aim, step * 14, step).map(([a, b]) => projectLine(view, fov.horizontalDeg, fov.verticalDeg, a, b)).filter((l) => l !== null)
+    .map(([a, b]) => line([at(a), at(b)])).join('');
+  const base = aim.aim.z - aim.heightM / 2;
+  const half = aim.widthM / 2;
+  const depth = Math.min(half, 6);
+  const corners = [-half, half].flatMap((dx) => [-depth, depth].flatMap((dy) => [base, base + aim.heightM].map((z) =>
+    projectPoint(view, fov.horizontalDeg, fov.verticalDeg, { x: aim.aim.x + dx, y: aim.aim.y + dy, z }))));
+  const seen = corners.every((c) => c !== null) ? corners.map((c) => at(c as FramePoint)) : null;
+  const face = (...i: number[]): string => (seen ? line(i.map((n) => seen[n] ?? { x: 0, y: 0 }), true) : '');
+  return {
+    grid, horizonY: f.y + (f.height * (1 - horizonInFrame(view.tiltDeg, fov.verticalDeg))) / 2,
+    faces: [face(0, 1, 5, 4), face(2, 3, 7, 6), face(0, 1, 3, 2), face(4, 5, 7, 6), face(1, 3, 7, 5)],
+  };
+});
+</script>
+
+<template>
+  <svg class="lens" :viewBox="`0 0 ${width} ${height}`" role="img" aria-label="The frame as the camera sees it">
+    <defs>
+      <clipPath id="lens-frame"><rect v-bind="frame" /></clipPath>
+      <linearGradient id="lens-sky" x1="0" x2="0" y1="0" y2="1"><stop offset="0" :stop-color="skyTop" /><stop offset="1" :stop-color="skyLow" /></linearGradient>
+    </defs>
+    <g v-if="picture" clip-path="url(#lens-frame)">
+      <rect class="land" v-bind="frame" />
+      <rect fill="url(#lens-sky)" :x="frame.x" :y="frame.y" :width="frame.width" :height="Math.max(0, picture.horizonY - frame.y)" />
+      <path class="grid" :d="picture.grid" />
+      <path v-for="(face, i) in picture.faces" :key="i" class="body" :d="face" />
+    </g>
+    <rect class="edge" v-bind="frame" />
+    <path class="thirds" :d="[1, 2].map((n) => `M${frame.x + (frame.width * n) / 3} ${frame.y}v${frame.height}M${frame.x} ${frame.y + (frame.height * n) / 3}h${frame.width}`).join('')" />
+  </svg>
+</template>
+
+<style scoped>
+.lens { display: block; width: 100%; height: auto; background: var(--bench); }
+.land { fill: #4a4640; }
+.grid { stroke: #82796b; stroke-width: 0.7; fill: none; }
+.body { fill: #cfc5b4; fill-opacity: 0.5; stroke: #1c1913; stroke-width: 1; stroke-linejoin: round; }
+.edge { fill: none; stroke: var(--chalk-3); }
+.thirds { stroke: #fff; stroke-opacity: 0.22; fill: none; }
+</style>

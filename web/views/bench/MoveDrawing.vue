@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import type { DerivedShot } from '@core/film';
+import { skyColour } from '@core/light';
+import { computed, ref } from 'vue';
+import PlanSketch from '../../parts/PlanSketch.vue';
+import { ElSlider } from '../../parts/element';
+import { useFilm } from '../../stores/film';
+import { useLooking } from '../../stores/looking';
+import LensView from './LensView.vue';
+import SideView from './SideView.vue';
+
+const props = defineProps<{ shot: DerivedShot }>();
+const film = useFilm();
+const looking = useLooking();
+const share = ref(0.5);
+const colour = (deg: number): string => `rgb(${skyColour(deg).join(' ')})`;
+const altitude = computed(() => props.shot.light?.sun.altitudeDeg ?? 40);
+const subjects = computed(() => film.list('subject').filter((s) => s.locationId === props.shot.facts.location.id && s.id === props.shot.facts.shot.subjectId));
+const seconds = computed(() => share.value * (props.shot.facts.flown?.totalS ?? 0));
+</script>
+
+<template>
+  <div class="drawing">
+    <div class="panes">
+      <figure><SideView :facts="shot.facts" :share="share" :width="230" :height="168" /><figcaption class="label">From the side</figcaption></figure>
+      <figure><LensView :facts="shot.facts" :share="share" :width="290" :height="168" :sky-top="colour(altitude + 8)" :sky-low="colour(altitude)" /><figcaption class="label">Through the lens</figcaption></figure>
+      <figure>
+        <PlanSketch
+          :subjects="subjects" :shots="[shot]" :picked="shot.facts.shot.id" :width="230" :height="168" :share="share" :wind-from-deg="shot.facts.location.windFromDeg"
+          :sun-deg="shot.light && shot.light.sun.altitudeDeg > -6 ? shot.light.sun.azimuthDeg : undefined" @pick="looking.pick"
+        /><figcaption class="label">From above</figcaption>
+      </figure>
+    </div>
+    <div class="scrub">
+      <span class="label">Along the move</span>
+      <ElSlider v-model="share" :min="0" :max="1" :step="1 / 24" :show-tooltip="false" aria-label="Along the move" />
+      <span class="label at">{{ seconds.toFixed(1) }}<span class="unit">s</span></span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.panes { display: grid; grid-template-columns: 23fr 29fr 23fr; gap: 6px; }
+figure { margin: 0; position: relative; }
+figcaption { position: absolute; left: 6px; top: 3px; font-size: 11px; background: color-mix(in srgb, var(--bench) 72%, transparent); padding: 0 4px; }
+.scrub { display: grid; grid-template-columns: auto 1fr 56px; gap: 14px; align-items: center; padding-top: 2px; }
+.at { text-align: right; }
+@media (max-width: 700px) { .panes { grid-template-columns: 1fr 1fr; } .panes > :nth-child(2) { grid-column: 1 / -1; grid-row: 1; } }
+</style>

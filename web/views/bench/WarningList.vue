@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import type { Warning } from '@core/film';
+import MarkSign from '../../parts/MarkSign.vue';
+import { useActs } from '../../stores/acts';
+
+defineProps<{ warnings: readonly Warning[] }>();
+const acts = useActs();
+</script>
+
+<template>
+  <ul v-if="warnings.length > 0" class="warnings">
+    <li v-for="w in warnings" :key="w.code + JSON.stringify(w.subject)" :data-code="w.code">
+      <MarkSign :severity="w.severity" />
+      <div>
+        <p>{{ w.say }} <span class="quiet">{{ w.why }}</span></p>
+        <p v-if="w.cures.length > 0" class="cures">
+          <template v-for="cure in w.cures" :key="cure.say">
+            <button v-if="cure.set" class="btn cure" @click="acts.applyCure(cure)">{{ cure.say }}</button>
+            <span v-else class="faint">{{ cure.say }}</span>
+          </template>
+        </p>
+      </div>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.warnings li { display: grid; grid-template-columns: 15px 1fr; gap: 8px; padding: 5px 0; border-top: 1px solid var(--line); }
+.warnings li:first-child { border-top: 0; }
+.warnings svg { margin-top: 3px; }
+.cures { display: flex; flex-wrap: wrap; gap: 4px 10px; align-items: center; margin-top: 2px; }
+.cure { min-height: 26px; padding: 1px 8px; }
+</style>

@@ -1,0 +1,71 @@
+import { CRITICAL_SHARE } from '@core/energy';
+import type { DerivedFilm, PlaceFacts, TimedFlight } from '@core/film';
+import type { Flight } from '@core/budget';
+import type { Pack } from '@core/kit';
+
+export type PieceKind = 'takeoff' | 'leg' | 'shot' | 'home';
+
+/** A length of a pack: what it is spent on, in watt-hours from the top. */
+export interface Piece {
+  readonly key: string;
+  readonly kind: PieceKind;
+  readonly fromWh: number;
+  readonly wattHours: number;
+  readonly shotId: string | null;
+  readonly number: number;
+  readonly elsewhere: boolean;
+}
+
+/** A pack stood on end. Null ids stand for packs that are not there. */
+export interface Column {
+  readonly key: string;
+  readonly name: string;
+  readonly ratedWh: number;
+  /** What it holds at the start of the day, Wh. */
+  readonly heldWh: number;
+  readonly reserveWh: number;
+  readonly usedWh: number;
+  readonly minutes: number;
+  readonly flights: number;
+  readonly pieces: readonly Piece[];
+  readonly ghost: boolean;
+}
+
+const piecesOf = (flight: Flight, startWh: number, key: string, derived: DerivedFilm, elsewhere: boolean): Piece[] => {
+  let at = startWh;
+  const piece = (kind: PieceKind, wattHours: number, shotId: string | null = null): Piece => {
+    const made = { key: `${key}${kind}${shotId ?? ''}`, kind, fromWh: at, wattHours, shotId, number: shotId ? derived.shots.get(shotId)?.number ?? 0 : 0, elsewhere };
+    at += wattHours;
+    return made;
+  };
+  return [
+    piece('takeoff', flight.takeoff.wattHours),
+    ...flight.stops.flatMap((s) => [{ ...piece('leg', s.leg.wattHours), key: `${key}leg${s.shotId}` }, piece('shot', s.wattHours, s.shotId)]),
+    piece('home', flight.home.wattHours),
+  ];
+};
+
+/** Packs of the day a place is shot on, with every flight of that day laid into them. */
+export const columnsOf = (derived: DerivedFilm, place: PlaceFacts, packs: readonly Pack[], reserveShare: number): Column[] => {
+  const sameDay = [...derived.places.values()].filter((p) => p.location.date === place.location.date);
+  const flights: TimedFlight[] = sameDay.flatMap((p) => [...p.flights]);
+  const columns = packs.map((pack): Column => {
+    const mine = flights.filter((f) => f.packId === pack.id);
+    let usedWh = 0;
+    const pieces = mine.flatMap((f, i) => {
+      const made = piecesOf(f, usedWh, `${pack.id}${i}`, derived, f.locationId !== place.location.id);
+      usedWh += f.usedWh;
+      return made;
+    });
+    const held = mine[0]?.supply.availableWh ?? place.fill.left.find((s) => s.packId === pack.id)?.availableWh ?? 0;
+    return {
+      key: pack.id, name: pack.name, ratedWh: pack.ratedWh, heldWh: held, reserveWh: pack.ratedWh * Math.max(reserveShare, CRITICAL_SHARE), usedWh,
+      minutes: mine.reduce((sum, f) => sum + f.seconds, 0) / 60, flights: mine.length, pieces, ghost: false,
+    };
+  });
+  const ghosts = place.fill.wished.map((f, i): Column => ({
+    key: `missing${i}`, name: 'missing', ratedWh: f.supply.availableWh, heldWh: f.supply.availableWh, reserveWh: f.supply.reserveWh, usedWh: f.usedWh,
+    minutes: f.seconds / 60, flights: 1, pieces: piecesOf(f, 0, `missing${i}`, derived, false), ghost: true,
+  }));
+  return [...columns, ...ghosts];
+};

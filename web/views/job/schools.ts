@@ -1,0 +1,21 @@
+import type { Preferences } from '@core/film';
+
+/** A question good people answer differently, with both answers and what each costs. */
+export interface School {
+  readonly key: keyof Preferences;
+  readonly asks: string;
+  readonly answers: readonly { readonly value: string | boolean; readonly label: string; readonly why: string }[];
+}
+
+export const SCHOOLS: readonly School[] = [
+  { key: 'packUse', asks: 'Packs and shots', answers: [
+    { value: 'several', label: 'Several shots a pack', why: 'As long as the reserve holds; fewest landings.' }, { value: 'one-shot', label: 'One pack, one shot', why: 'Always a full pack under you; needs many packs.' }] },
+  { key: 'holdBackSpare', asks: 'Spare pack', answers: [
+    { value: false, label: 'Fly everything', why: 'The most shots from the packs you carry.' }, { value: true, label: 'Hold one back', why: 'For the chance subject at the end of the day.' }] },
+  { key: 'takeStyle', asks: 'Takes', answers: [
+    { value: 'there-and-back', label: 'There and back', why: 'Saves the flight back to the start; every second take runs reversed.' }, { value: 'same-way', label: 'Same way each time', why: 'Takes match; pays a reset leg between them.' }] },
+  { key: 'cutStyle', asks: 'Cutting', answers: [
+    { value: 'in-motion', label: 'In motion', why: 'Only the steady part counts; cuts feel seamless.' }, { value: 'whole', label: 'Starts and stops in shot', why: 'The whole move counts; calmer, needs gentle hands.' }] },
+  { key: 'cardPolicy', asks: 'Cards', answers: [
+    { value: 'one', label: 'One card, then the next', why: 'Nothing to change on location.' }, { value: 'fresh', label: 'Fresh card each flight', why: 'A lost aircraft loses one flight of footage: over water, far from help.' }] },
+];

@@ -1,0 +1,13 @@
+/** A key and what it does, for the sheet and for tooltips. */
+export interface KeyLine { readonly keys: string; readonly does: string }
+
+export const KEY_LINES: readonly { readonly group: string; readonly lines: readonly KeyLine[] }[] = [
+  { group: 'Slates', lines: [
+    { keys: 'N', does: 'new slate after the picked one' }, { keys: 'J / K', does: 'next, previous slate' }, { keys: '↓ / ↑', does: 'next, previous slate' },
+    { keys: 'Alt ↑ / Alt ↓', does: 'move the slate up, down' }, { keys: 'C', does: 'copy the slate' }, { keys: 'Del', does: 'delete the slate' }, { keys: '1 2 3', does: 'move, cut and takes, exposure' },
+  ] },
+  { group: 'Anywhere', lines: [
+    { keys: 'Ctrl Z', does: 'take back' }, { keys: 'Ctrl Shift Z', does: 'do again' }, { keys: '[ / ]', does: 'previous, next place' },
+    { keys: 'G then B, J, P, K', does: 'bench, job, places, kit' }, { keys: 'T', does: 'dusk or noon' }, { keys: '?', does: 'this sheet' }, { keys: 'Esc', does: 'leave a field, close a sheet' },
+  ] },
+];

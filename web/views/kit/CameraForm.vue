@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import type { Entity } from '@contract';
+import { computed } from 'vue';
+import { readNumber } from '../../format';
+import NumberField from '../../parts/NumberField.vue';
+import TextField from '../../parts/TextField.vue';
+import type { Fault } from '../../stores/validate';
+
+type Camera = Entity<'aircraft'>['cameras'][number];
+const props = defineProps<{ camera: Camera; only: boolean; save: (camera: Camera) => readonly Fault[] }>();
+defineEmits<{ remove: [] }>();
+const set = (fields: Partial<Camera>) => props.save({ ...props.camera, ...fields });
+const setMode = (i: number, fields: Partial<Camera['modes'][number]>) => set({ modes: props.camera.modes.map((m, n) => (n === i ? { ...m, ...fields } : m)) });
+const apertures = computed(() => props.camera.apertures.join(' '));
+const setApertures = (text: string): readonly Fault[] => {
+  const list = text.split(/[\s/;]+/).filter((t) => t !== '' && t !== 'f').map(readNumber);
+  if (list.length === 0 || list.some((n) => !(n > 0))) return [{ path: '', say: 'One f-number or several, such as 2.8 4 5.6.' }];
+  return set({ apertures: list });
+};
+const setIso = (base: number, ceiling: number): readonly Fault[] =>
+  (ceiling < base ? [{ path: '', say: 'The ISO ceiling must not be under the base.' }] : set({ isoBase: base, isoCeiling: ceiling }));
+const addMode = (): void => { const last = props.camera.modes.at(-1); if (last) set({ modes: [...props.camera.modes, { ...last, id: `m${Date.now()}`, name: `${last.name} 2` }] }); };
+</script>
+
+<template>
+  <section class="camera">
+    <div class="grid">
+      <TextField label="Camera" :value="camera.name" :save="(v) => set({ name: v })" />
+      <NumberField label="Equivalent" :value="camera.equivalentMm" quantity="millimetres" hint="35 mm equivalent focal length, on the diagonal." :save="(v) => set({ equivalentMm: v })" />
+      <TextField label="Apertures" :value="apertures" :save="setApertures" />
+      <NumberField label="Base ISO" :value="camera.isoBase" quantity="count" :step="50" :save="(v) => setIso(v, camera.isoCeiling)" />
+      <NumberField label="ISO ceiling" :value="camera.isoCeiling" quantity="count" :step="100" :save="(v) => setIso(camera.isoBase, v)" />
+      <NumberField label="Digital zoom to" :value="camera.maxZoom" quantity="factor" :save="(v) => set({ maxZoom: v })" />
+    </div>
+    <div v-for="(m, i) in camera.modes" :key="m.id" class="grid mode">
+      <TextField label="Recording mode" :value="m.name" :save="(v) => setMode(i, { name: v })" />
+      <NumberField label="Width" :value="m.widthPx" quantity="pixels" :step="16" :save="(v) => setMode(i, { widthPx: v })" />
+      <NumberField label="Height" :value="m.heightPx" quantity="pixels" :step="16" :save="(v) => setMode(i, { heightPx: v })" />
+      <NumberField label="Rate" :value="m.fps" quantity="count" unit="fps" :save="(v) => setMode(i, { fps: v })" />
+      <NumberField label="Bit rate" :value="m.megabitsPerS" quantity="megabits" :step="10" :save="(v) => setMode(i, { megabitsPerS: v })" />
+      <button class="btn" :disabled="camera.modes.length === 1" @click="set({ modes: camera.modes.filter((_, n) => n !== i) })">Remove mode</button>
+    </div>
+    <p><button class="btn" @click="addMode">Add a mode</button> <button class="btn" :disabled="only" @click="$emit('remove')">Remove camera</button></p>
+  </section>
+</template>
+
+<style scoped>
+.camera { border-top: 1px solid var(--line); padding-top: 9px; display: grid; gap: 7px; }
+.grid { display: grid; grid-template-columns: 1.4fr repeat(5, minmax(0, 1fr)); gap: 8px 12px; align-items: end; }
+.mode { padding-left: 18px; border-left: 3px solid var(--slab-3); }
+@media (max-width: 900px) { .grid { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
+</style>

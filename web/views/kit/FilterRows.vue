@@ -1,0 +1,32 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import NumberField from '../../parts/NumberField.vue';
+import PickField from '../../parts/PickField.vue';
+import TextField from '../../parts/TextField.vue';
+import KitRow from './KitRow.vue';
+import { useKit } from './useKit';
+
+const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('filter');
+const aircraft = computed(() => [{ value: null as string | null, label: 'any aircraft' }, ...store.list('aircraft').filter((a) => !a.retired).map((a) => ({ value: a.id as string | null, label: a.name }))]);
+const fresh = (): void => { add({ name: 'ND 16', factor: 16, aircraftIds: [] }); };
+const stops = (factor: number): string => `${Math.log2(factor).toFixed(1)} stops`;
+</script>
+
+<template>
+  <section>
+    <button class="btn lead" @click="fresh">New filter</button>
+    <p v-if="all.length === 0" class="quiet">No filters yet. Without one, the shutter gets short in bright sun.</p>
+    <ul>
+      <KitRow v-for="f in all" :key="f.id" :name="f.name" :retired="f.retired" :along="alongOf(f.id)" @copy="copy(f)" @retire="retire(f)" @along="(v) => setAlong(f.id, v)">
+        <TextField label="Name" :value="f.name" :save="(v) => set(f.id, { name: v })" />
+        <NumberField label="Factor" :value="f.factor" quantity="factor" hint="Light is divided by it: 2, 4, 8, 16 …" :save="(v) => set(f.id, { factor: v })" />
+        <div class="field"><span class="label">Takes</span><span class="stops">{{ stops(f.factor) }}</span></div>
+        <PickField label="Fits" :value="f.aircraftIds[0] ?? null" :options="aircraft" :save="(v) => set(f.id, { aircraftIds: v ? [v] : [] })" />
+      </KitRow>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.stops { min-height: 30px; display: flex; align-items: center; }
+</style>

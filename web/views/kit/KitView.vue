@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import type { KitKind } from '@contract';
+import { computed, ref } from 'vue';
+import { useFilm } from '../../stores/film';
+import AircraftForm from './AircraftForm.vue';
+import PackRows from './PackRows.vue';
+import CardRows from './CardRows.vue';
+import FilterRows from './FilterRows.vue';
+
+const store = useFilm();
+const kind = ref<KitKind>('aircraft');
+const KINDS: { id: KitKind; label: string }[] = [{ id: 'aircraft', label: 'Aircraft' }, { id: 'pack', label: 'Packs' }, { id: 'card', label: 'Cards' }, { id: 'filter', label: 'Filters' }];
+const counts = computed(() => Object.fromEntries(KINDS.map((k) => [k.id, store.list(k.id).filter((t) => !t.retired).length])));
+</script>
+
+<template>
+  <main class="kit scroll" tabindex="-1">
+    <header>
+      <h1>Kit</h1>
+      <p class="quiet">Yours across all films. What stays at home on this film is left out of its budget.</p>
+      <nav aria-label="Kinds of kit"><button v-for="k in KINDS" :key="k.id" :aria-current="kind === k.id" @click="kind = k.id">{{ k.label }} <span class="unit">{{ counts[k.id] }}</span></button></nav>
+    </header>
+    <AircraftForm v-if="kind === 'aircraft'" />
+    <PackRows v-else-if="kind === 'pack'" />
+    <CardRows v-else-if="kind === 'card'" />
+    <FilterRows v-else />
+  </main>
+</template>
+
+<style scoped>
+.kit { background: var(--slab); padding: 14px 22px 24px; display: grid; gap: 12px; align-content: start; }
+header { display: flex; gap: 4px 22px; align-items: baseline; flex-wrap: wrap; }
+nav { display: flex; gap: 2px; width: 100%; border-bottom: 1px solid var(--line); }
+nav button { border: 0; background: none; padding: 4px 14px 6px; cursor: pointer; color: var(--chalk-2); min-height: var(--touch); border-bottom: 3px solid transparent; margin-bottom: -1px; }
+nav button[aria-current='true'] { color: var(--chalk); font-weight: 620; border-bottom-color: var(--pick); }
+</style>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import NumberField from '../../parts/NumberField.vue';
+import PickField from '../../parts/PickField.vue';
+import TextField from '../../parts/TextField.vue';
+import KitRow from './KitRow.vue';
+import { useKit } from './useKit';
+
+const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('pack');
+const aircraft = computed(() => store.list('aircraft').filter((a) => !a.retired).map((a) => ({ value: a.id as string | null, label: a.name })));
+const fresh = (): void => {
+  const craft = store.list('aircraft').find((a) => !a.retired);
+  add({ name: `Pack ${all.value.length + 1}`, aircraftIds: craft ? [craft.id] : [], ratedWh: craft?.packWh ?? 40, charge: 1, health: 1, cycles: 0 });
+};
+</script>
+
+<template>
+  <section>
+    <button class="btn lead" @click="fresh">New pack</button>
+    <p v-if="all.length === 0" class="quiet">No packs yet. Enter the ones you own with what they hold now.</p>
+    <ul>
+      <KitRow v-for="p in all" :key="p.id" :name="p.name" :retired="p.retired" :along="alongOf(p.id)" @copy="copy(p)" @retire="retire(p)" @along="(v) => setAlong(p.id, v)">
+        <TextField label="Name" :value="p.name" :save="(v) => set(p.id, { name: v })" />
+        <PickField label="Fits" :value="p.aircraftIds[0] ?? null" :options="aircraft" :save="(v) => set(p.id, { aircraftIds: v ? [v] : [] })" />
+        <NumberField label="Rated" :value="p.ratedWh" quantity="wattHours" :save="(v) => set(p.id, { ratedWh: v })" />
+        <NumberField label="Charge now" :value="p.charge" :scale="100" quantity="percent" :step="5" :save="(v) => set(p.id, { charge: v })" />
+        <NumberField label="Health" :value="p.health" :scale="100" quantity="percent" hint="Share of the rated energy it still holds when full." :save="(v) => set(p.id, { health: v })" />
+        <NumberField label="Cycles" :value="p.cycles" quantity="count" :save="(v) => set(p.id, { cycles: v })" />
+      </KitRow>
+    </ul>
+    <p class="quiet">Swollen, hot or falling behind its sisters: retire it. Charge attended, let packs cool first, and never warm them on the body or near a flame.</p>
+  </section>
+</template>

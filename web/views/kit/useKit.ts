@@ -1,0 +1,34 @@
+import type { Entity, KitKind } from '@contract';
+import { computed } from 'vue';
+import { v4 as uuid } from 'uuid';
+import { useFilm, type Fields } from '../../stores/film';
+import { useLooking } from '../../stores/looking';
+
+/** What can be done to any kind of kit. */
+export const useKit = <K extends KitKind>(kind: K) => {
+  const store = useFilm();
+  const looking = useLooking();
+  const all = computed(() => [...store.list(kind)].sort((a, b) => Number(a.retired) - Number(b.retired) || a.name.localeCompare(b.name, 'en', { numeric: true })));
+  const set = (id: string, fields: Fields<K>) => store.edit(kind, id, fields, 'kit');
+  const add = (value: Omit<Entity<K>, 'id' | 'notes' | 'retired'>): string => {
+    const made = { ...value, id: uuid(), notes: '', retired: false } as unknown as Entity<K>;
+    store.create(kind, made, 'new kit');
+    return made.id;
+  };
+  const copy = (thing: Entity<K>): string => {
+    const made = { ...thing, id: uuid(), name: `${thing.name} copy`.slice(0, 200), retired: false } as Entity<K>;
+    store.create(kind, made, 'copy');
+    return made.id;
+  };
+  const retire = (thing: Entity<K>): void => {
+    set(thing.id, { retired: !thing.retired } as Fields<K>);
+    looking.say(thing.retired ? `${thing.name} is in use again.` : `${thing.name} is retired. Past plans keep it.`);
+  };
+  const alongOf = (id: string): boolean => !(store.film?.leftHome.includes(id) ?? false);
+  /** Whether a thing comes along on the open film. */
+  const setAlong = (id: string, along: boolean): void => {
+    const now = store.film?.leftHome ?? [];
+    store.edit('film', store.filmId, { leftHome: along ? now.filter((x) => x !== id) : [...now, id] }, 'bag');
+  };
+  return { store, all, set, add, copy, retire, alongOf, setAlong };
+};
