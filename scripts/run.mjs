@@ -71,6 +71,7 @@ const test = () => {
   const parts = [
     part('lint', [bin('eslint'), '.', '--max-warnings', '0']),
     part('types', [bin('tsc'), '--noEmit', '-p', 'tsconfig.json']),
+    part('types of the tools', [bin('tsc'), '--noEmit', '-p', 'e2e/tsconfig.json']),
     part('types of the pages', [bin('vue-tsc'), '--noEmit', '-p', 'web/tsconfig.json']),
     part('unit', both('unit'), '.cache/unit.json', vitest),
     part('server', both('server'), '.cache/server.json', vitest),

@@ -1,6 +1,6 @@
 import { mkdir, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import pino from 'pino';
 import { demoFilm } from '../demo';
@@ -33,7 +33,7 @@ const run = async (): Promise<void> => {
   const wanted = args.filter((a) => !a.startsWith('--'));
   const dataDir = await mkdtemp(join(tmpdir(), 'dusk-shots-'));
   let film = '';
-  const running = await start({ host: '127.0.0.1', port: 0, dataDir, names: [], demo: true, webDir: 'dist/web' }, pino({ level: 'warn' }), async (films) => { film = await films.importFile(demoFilm(), 'demo'); });
+  const running = await start({ host: '127.0.0.1', port: 0, dataDir, names: [], demo: true, webDir: resolve('dist/web') }, pino({ level: 'warn' }), async (films) => { film = await films.importFile(demoFilm(), 'demo'); });
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update'] });
   await mkdir(to, { recursive: true });
   for (const shot of SHOTS.filter((s) => wanted.length === 0 || wanted.includes(s.name))) {
@@ -42,7 +42,7 @@ const run = async (): Promise<void> => {
     page.on('pageerror', (e) => console.error(`${shot.name}: ${e.message}`));
     await page.addInitScript((theme) => localStorage.setItem('dusk-theme', theme), shot.theme ?? 'dusk');
     await page.goto(running.address + (shot.path === '/' ? '/' : `/film/${film}${shot.path}`));
-    await page.waitForLoadState('networkidle').catch(() => undefined);
+    await page.locator("main").first().waitFor();
     await page.evaluate(() => document.fonts.ready);
     if (shot.act) await shot.act(page);
     await page.mouse.move(0, 0);

@@ -16,6 +16,9 @@ const asModule = (code: string): string => {
   return `${imports.join('\n')}\n${body.replace('"use strict";', '')}`;
 };
 
+/** The package is CommonJS: depending on who loads it, its function sits one level deeper. */
+const generate = (standaloneCode as unknown as { default?: typeof standaloneCode }).default ?? standaloneCode;
+
 /** Checks of every entity, compiled at build time: the page's policy allows no code made at run time. */
 export const validators = (): Plugin => ({
   name: 'dusk-validators',
@@ -24,6 +27,6 @@ export const validators = (): Plugin => ({
     if (id !== `\0${ID}`) return null;
     const ajv = new Ajv({ allErrors: true, strict: true, strictTypes: false, allowUnionTypes: true, code: { source: true, esm: true, lines: false } });
     const names = Object.fromEntries(Object.entries(ENTITIES).map(([kind, schema]) => { ajv.addSchema({ ...schema, $id: kind }); return [kind, kind]; }));
-    return { code: asModule(standaloneCode.default(ajv, names)), moduleType: 'js' };
+    return { code: asModule(generate(ajv, names)), moduleType: 'js' };
   },
 });

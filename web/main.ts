@@ -1,3 +1,4 @@
+import './design/element-base';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';

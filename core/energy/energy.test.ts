@@ -23,8 +23,7 @@ describe('power', () => {
   });
 
   it('flags a craft whose cruise is unknown and still hovers right', () => {
-    const { dragAreaM2: _unused, ...rest } = { ...plover, dragAreaM2: 0 };
-    const model = powerModel({ ...rest, cruiseMinutes: 0, cruiseSpeedMs: 0 }, 1.225);
+    const model = powerModel({ ...plover, dragAreaM2: 0, cruiseMinutes: 0, cruiseSpeedMs: 0 }, 1.225);
     expect(model.basis).toBe('unknown');
     near(model.watts(0, 0), 89.032);
   });

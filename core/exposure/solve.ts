@@ -161,6 +161,35 @@ const reasonsFor = (task: ExposureTask, c: ExposureChoice): string[] => {
   return reasons;
 };
 
+/** Cheapest aperture and ISO for one filter and shutter, if any beats a limit. */
+const cheapestWithin = (task: ExposureTask, d: ReturnType<typeof dials>, filter: Notch<string | null>, shutter: Notch<number>, limit: number): Found | null => {
+  const wanted = task.sceneEv100 - task.biasStops - filter.stops - shutter.stops;
+  const outer = filter.regret + shutter.regret;
+  let local: Found | null = null;
+  for (const aperture of d.apertures) for (const iso of d.isos) {
+    const top: number = local?.regret ?? limit;
+    const base = outer + aperture.regret + iso.regret;
+    if (base >= top) break;
+    const regret = base + errorRegret(wanted - aperture.stops - iso.stops);
+    if (regret < top) local = { regret, filterId: filter.value, ndStops: filter.stops, shutterS: shutter.value, aperture: aperture.value, iso: iso.value };
+  }
+  return local;
+};
+
+/** Best and second-best setting; the second with another filter or shutter. Dials are cheapest first, so hopeless ends are cut off. */
+const search = (task: ExposureTask, d: ReturnType<typeof dials>): { best: Found | null; second: Found | null } => {
+  let best: Found | null = null;
+  let second: Found | null = null;
+  for (const filter of d.filters) for (const shutter of d.shutters) {
+    const limit: number = second?.regret ?? Infinity;
+    if (filter.regret + shutter.regret >= limit) break;
+    const local = cheapestWithin(task, d, filter, shutter, limit);
+    if (!local) continue;
+    if (!best || local.regret < best.regret) { second = best; best = local; } else second = local;
+  }
+  return { best, second };
+};
+
 /**
  * Chooses aperture, shutter, ISO and filter for a scene: shutter in band first, ISO lowest, highlights safe, no filter change
  * in the air; compromises are weighed on one scale of regret (`REGRET`).
@@ -169,25 +198,9 @@ const reasonsFor = (task: ExposureTask, c: ExposureChoice): string[] => {
 export const solveExposure = (task: ExposureTask): Result<ExposureAnswer> => {
   const reason = impossible(task);
   if (reason) return none(reason);
-  const { filters, shutters, apertures, isos } = dials(task);
-  if (filters.length === 0) return none('The filter fixed by hand is no longer in the kit.');
-  const wanted = task.sceneEv100 - task.biasStops;
-  let best: Found | null = null;
-  let second: Found | null = null;
-  for (const filter of filters) for (const shutter of shutters) {
-    const outer = filter.regret + shutter.regret;
-    if (second && outer >= second.regret) break;
-    let local: Found | null = null;
-    for (const aperture of apertures) for (const iso of isos) {
-      const base = outer + aperture.regret + iso.regret;
-      const limit: number = local?.regret ?? second?.regret ?? Infinity;
-      if (base >= limit) break;
-      const regret = base + errorRegret(wanted - (filter.stops + shutter.stops + aperture.stops + iso.stops));
-      if (regret < limit) local = { regret, filterId: filter.value, ndStops: filter.stops, shutterS: shutter.value, aperture: aperture.value, iso: iso.value };
-    }
-    if (!local) continue;
-    if (!best || local.regret < best.regret) { second = best; best = local; } else second = local;
-  }
+  const choices = dials(task);
+  if (choices.filters.length === 0) return none('The filter fixed by hand is no longer in the kit.');
+  const { best, second } = search(task, choices);
   if (!best) return none('This camera offers no shutter for its frame rate.');
   const choice = describe(task, best);
   return found({ choice, runnerUp: second && describe(task, second), reasons: reasonsFor(task, choice) });

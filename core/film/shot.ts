@@ -121,38 +121,54 @@ const pathOf = (move: CameraMove | undefined, parts: ShotParts, aim: MoveSubject
   return shape.ok ? fly(shape.value, easingOf(parts.film), parts.shot.cutStyle, wantedS) : shape;
 };
 
-/** Works out one shot: path, seconds, energy, bytes, pace, framing. Every figure is derived; nothing is stored. */
-export const shotFacts = (parts: ShotParts): ShotFacts => {
+/** Seconds and energy of a shot, given its path. */
+const costsOf = (parts: ShotParts, flown: FlownMove | null) => {
   const { shot, film, location, aircraft } = parts;
-  const { preRollS, postRollS, settleS, minimumHoldS } = film.preferences;
-  const aim = aimOf(parts.subject);
-  const { camera, mode, fov } = lensOf(parts);
-  const segments = cutOf(shot, film);
-  const capturedS = capturedSeconds(segments, film.timelineFps, mode?.fps ?? film.timelineFps);
-  const wantedS = steadySecondsWanted(capturedS, minimumHoldS);
-  const move = moveOf(shot.move.kind);
-  const path = pathOf(move, parts, aim, wantedS);
-  const flown = path.ok ? path.value : null;
+  const { preRollS, postRollS, settleS } = film.preferences;
   const wind = windOf(location);
   const flyer = aircraft ? flyerOf(aircraft, location, film) : null;
   const leg = flown && flyer ? legCost(flyer, wind, flown.end.at, flown.start.at) : null;
   const resetLeg = leg?.ok ? leg.value : NO_LEG;
   const seconds = takeSeconds({
-    takes: shot.takes, style: shot.takeStyle, moveS: flown?.totalS ?? 0, preRollS, postRollS,
+    takes: shot.takes, style: shot.takeStyle, moveS: flown ? flown.totalS : 0, preRollS, postRollS,
     subjectMarginS: shot.subjectMarginS, setupS: shot.setupS, settleS, resetLegS: resetLeg.seconds,
   });
-  const pace = movePace(flown?.samples ?? [], fov.horizontalDeg, fov.verticalDeg, aim.aim);
+  return { resetLeg, seconds, energy: flown && flyer ? energyOf(shot, film, flown, flyer, wind, resetLeg) : null };
+};
+
+const ORIGIN = vec(0, 0, 0);
+
+/** Where the shot begins and where its last take leaves the aircraft. */
+const endsOf = (shot: Shot, flown: FlownMove | null): { fromPoint: Vec3; toPoint: Vec3 } => {
+  if (!flown) return { fromPoint: ORIGIN, toPoint: ORIGIN };
+  const endsAtStart = shot.takeStyle === 'there-and-back' && shot.takes % 2 === 0;
+  return { fromPoint: flown.start.at, toPoint: endsAtStart ? flown.start.at : flown.end.at };
+};
+
+/** How the subject stands in the frame at the nearest moment. */
+const framingOf = (flown: FlownMove | null, aim: MoveSubject, fov: FieldOfView) => {
   const rangeM = flown ? nearest(flown, aim) : NaN;
   const fill = frameFill(aim.heightM, rangeM, fov.verticalDeg);
-  const endsAtStart = shot.takeStyle === 'there-and-back' && shot.takes % 2 === 0;
-  const origin = vec(0, 0, 0);
+  return { rangeM, fill, framing: distanceClass(fill) };
+};
+
+/** Works out one shot: path, seconds, energy, bytes, pace, framing. Every figure is derived; nothing is stored. */
+export const shotFacts = (parts: ShotParts): ShotFacts => {
+  const { shot, film, location, aircraft, subject } = parts;
+  const aim = aimOf(subject);
+  const { camera, mode, fov } = lensOf(parts);
+  const segments = cutOf(shot, film);
+  const capturedS = capturedSeconds(segments, film.timelineFps, mode?.fps ?? film.timelineFps);
+  const wantedS = steadySecondsWanted(capturedS, film.preferences.minimumHoldS);
+  const move = moveOf(shot.move.kind);
+  const path = pathOf(move, parts, aim, wantedS);
+  const flown = path.ok ? path.value : null;
+  const costs = costsOf(parts, flown);
+  const pace = movePace(flown?.samples ?? [], fov.horizontalDeg, fov.verticalDeg, aim.aim);
   return {
-    shot, film, location, subject: parts.subject, aim, move: move ?? null, aircraft, camera, mode, fov, segments, capturedS, wantedS,
-    flown, noPath: path.ok ? null : path.reason, seconds, resetLeg,
-    energy: flown && flyer ? energyOf(shot, film, flown, flyer, wind, resetLeg) : null,
-    bytes: videoBytes(mode?.megabitsPerS ?? 0, flown ? seconds.recordedS : 0),
-    pace, band: paceBand(pace.edgeCrossingS), fill, rangeM, framing: distanceClass(fill),
-    fromPoint: flown?.start.at ?? origin,
-    toPoint: (endsAtStart ? flown?.start.at : flown?.end.at) ?? origin,
+    shot, film, location, subject, aim, move: move ?? null, aircraft, camera, mode, fov, segments, capturedS, wantedS,
+    flown, noPath: path.ok ? null : path.reason, ...costs,
+    bytes: videoBytes(mode?.megabitsPerS ?? 0, flown ? costs.seconds.recordedS : 0),
+    pace, band: paceBand(pace.edgeCrossingS), ...framingOf(flown, aim, fov), ...endsOf(shot, flown),
   };
 };

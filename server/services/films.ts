@@ -3,7 +3,7 @@ import { v4 as uuid } from 'uuid';
 import { read } from '../database';
 import { HttpProblem } from '../http/problem';
 import { toRow } from '../models';
-import { Store, toLogged } from './store';
+import { toLogged, type Store } from './store';
 
 export interface FilmSummary {
   readonly id: string;

@@ -17,17 +17,21 @@ const pathOf = (shot: DerivedShot) => shot.facts.flown?.samples.map((s) => ({ x:
 
 const frame = computed(() => {
   const spots = [LAUNCH, ...props.shots.flatMap(pathOf), ...props.subjects.flatMap((s) => [{ x: s.xM - s.widthM / 2, y: s.yM - 4 }, { x: s.xM + s.widthM / 2, y: s.yM + 4 }])];
-  return fit(spots.length > 1 ? spots : [{ x: -30, y: -30 }, { x: 30, y: 30 }], props.width, props.height, 26);
+  return fit(spots.length > 1 ? spots : [{ x: -30, y: -30 }, { x: 30, y: 30 }], props.width, props.height, 30);
 });
 const step = computed(() => roundStep(props.width / frame.value.scale, 5));
 const stepText = computed(() => writeText(step.value, 'metres', reckoning.units).replace(/\.0(?=\D)/, ''));
 const launch = computed(() => frame.value.at(LAUNCH));
-const blocks = computed(() => props.subjects.map((s) => {
+/** Names that would lie over one another step down a line. */
+const blocks = computed(() => { const taken: { x: number; y: number }[] = []; return props.subjects.map((s) => {
   const at = frame.value.at({ x: s.xM, y: s.yM });
   const width = Math.max(5, s.widthM * frame.value.scale);
   const depth = Math.max(5, Math.min(s.widthM, 8) * frame.value.scale);
-  return { id: s.id, name: s.name, x: at.x - width / 2, y: at.y - depth / 2, width, depth, at };
-}));
+  let nameY = at.y + depth / 2 + 12;
+  while (taken.some((t) => Math.abs(t.x - at.x) < 70 && Math.abs(t.y - nameY) < 11)) nameY += 11;
+  taken.push({ x: at.x, y: nameY });
+  return { id: s.id, name: s.name, x: at.x - width / 2, y: at.y - depth / 2, width, depth, nameX: Math.min(Math.max(at.x, 30), props.width - 30), nameY };
+}); });
 const lines = computed(() => props.shots.map((shot) => {
   const spots = pathOf(shot).map(frame.value.at);
   return { id: shot.facts.shot.id, number: shot.number, d: line(spots), head: arrowHead(spots, 8), start: spots[0], still: spots.length > 0 && spots.every((s) => Math.hypot(s.x - (spots[0]?.x ?? 0), s.y - (spots[0]?.y ?? 0)) < 1) };
@@ -51,7 +55,7 @@ const cone = computed(() => {
     <path v-if="cone" class="cone" :d="cone" />
     <g v-for="b in blocks" :key="b.id">
       <rect class="subject" :x="b.x" :y="b.y" :width="b.width" :height="b.depth" />
-      <text class="name" :x="b.at.x" :y="b.y + b.depth + 12" text-anchor="middle">{{ b.name }}</text>
+      <text class="name" :x="b.nameX" :y="b.nameY" text-anchor="middle">{{ b.name }}</text>
     </g>
     <g v-for="l in lines" :key="l.id" class="shot" :class="{ picked: l.id === picked }" @click="emit('pick', l.id)">
       <path class="reach" :d="l.d" />
@@ -60,13 +64,13 @@ const cone = computed(() => {
       <template v-if="l.start"><circle class="start" :cx="l.start.x" :cy="l.start.y" r="3" /><text class="number" :x="l.start.x + 5" :y="l.start.y - 5">{{ l.number }}</text></template>
     </g>
     <path class="launch" :d="`M${launch.x - 6} ${launch.y + 5}h12l-6 -11z`" />
-    <text class="name" :x="launch.x" :y="launch.y + 17" text-anchor="middle">launch</text>
+    <text class="name" :x="launch.x + 9" :y="launch.y + 5">launch</text>
     <g :transform="`translate(${width - 22} 24)`" class="north"><path d="M0 -14L5 8L0 4L-5 8z" /><text y="20" text-anchor="middle">N</text></g>
     <g :transform="`translate(${width - 52} 22) rotate(${windFromDeg + 180})`" class="wind"><path d="M0 12V-10M-4 -5L0 -11L4 -5" /></g>
     <text class="name" :x="width - 52" y="44" text-anchor="middle">wind</text>
     <g v-if="sunDeg !== undefined" :transform="`translate(${width - 84} 22) rotate(${sunDeg})`" class="sun"><circle r="4" cy="-9" /><path d="M0 10V-3" /></g>
     <text v-if="sunDeg !== undefined" class="name" :x="width - 84" y="44" text-anchor="middle">sun</text>
-    <g class="scale" :transform="`translate(14 ${height - 10})`"><path :d="`M0 -5V0H${step * frame.scale}V-5`" /><text :x="step * frame.scale + 6" y="0">{{ stepText }}</text></g>
+    <g class="scale" :transform="`translate(10 ${height - 7})`"><path :d="`M0 -5V0H${step * frame.scale}V-5`" /><text :x="step * frame.scale + 6" y="0">{{ stepText }}</text></g>
   </svg>
 </template>
 

@@ -1,9 +1,2 @@
-import 'element-plus/es/components/base/style/css';
-import 'element-plus/es/components/input/style/css';
-import 'element-plus/es/components/select/style/css';
-import 'element-plus/es/components/option/style/css';
-import 'element-plus/es/components/slider/style/css';
-import 'element-plus/es/components/switch/style/css';
-
-/** The controls this application uses; named one by one so that only they are built in. */
+/** The controls this application uses; named one by one so that only they are built in. Their base styles come first, in main.ts. */
 export { ElInput, ElOption, ElSelect, ElSlider, ElSwitch } from 'element-plus';

@@ -68,7 +68,7 @@ const setPlace = (fields: Parameters<typeof film.edit<'location'>>[2]) => film.e
       </div>
     </div>
     <p class="light">
-      At {{ clockText(light.atMs, place.zone) }} the scene is at <b><Fig :value="light.scene.ev100" quantity="ev" /></b>
+      At {{ clockText(light.atMs, place.zone) }} the scene is at <b><Fig :value="light.scene.ev100" quantity="ev" /></b>{{ ' ' }}
       <span class="quiet">(sky by model <Fig :value="light.scene.skyEv100" quantity="ev" /><template v-if="light.scene.meterShift !== 0">, your meter shifts it by <Fig :value="light.scene.meterShift" quantity="stops" /></template>).
         Sun <Fig :value="light.sun.altitudeDeg" quantity="degrees" /> high at <Fig :value="light.sun.azimuthDeg" quantity="degrees" /><template v-if="light.side !== 'none'">, {{ light.side }} light</template>.</span>
     </p>

@@ -20,7 +20,7 @@ const side = computed(() => {
   const path = flown.samples.map((s) => along(s.pose.at));
   const half = Math.min(aim.widthM, 30) / 2;
   const base = aim.aim.z - aim.heightM / 2;
-  const box = fit([...path, { x: -half, y: Math.min(0, base) }, { x: half, y: base + aim.heightM }, { x: 0, y: 0 }], props.width, props.height, 24);
+  const box = fit([...path, { x: -half, y: Math.min(0, base) }, { x: half, y: base + aim.heightM }, { x: 0, y: 0 }], props.width, props.height, 30);
   const spots = path.map(box.at);
   const index = Math.round(props.share * (spots.length - 1));
   const now = spots[index] ?? spots[0] ?? { x: 0, y: 0 };
@@ -50,8 +50,8 @@ const side = computed(() => {
       <line class="stem" :x1="side.start.x" :x2="side.start.x" :y1="side.start.y" :y2="side.ground" />
       <path class="path" :d="side.path" />
       <path v-if="side.moves" class="head" :d="side.head" />
-      <text :x="side.start.x + 5" :y="side.start.y - 6">{{ side.startText }}</text>
-      <text v-if="side.moves && side.endText !== side.startText" :x="side.end.x + 5" :y="side.end.y - 6">{{ side.endText }}</text>
+      <text :x="Math.min(side.start.x + 5, width - 34)" :y="side.start.y - 6">{{ side.startText }}</text>
+      <text v-if="side.moves && side.endText !== side.startText" :x="Math.min(side.end.x + 5, width - 34)" :y="side.end.y - 6">{{ side.endText }}</text>
       <rect class="craft" :x="side.now.x - 5" :y="side.now.y - 2.5" width="10" height="5" />
     </template>
   </svg>

@@ -56,7 +56,7 @@ const removeCamera = (index: number): void => { if (picked.value && picked.value
       <p class="quiet">Hovers on <b><Fig :value="model?.hoverW ?? NaN" quantity="watts" /></b> at sea level; drag {{ BASIS[model?.basis ?? 'unknown'] }}.
         <button class="btn" @click="copy(picked)">Copy</button> <button class="btn" @click="retire(picked)">{{ picked.retired ? 'Use again' : 'Retire' }}</button></p>
       <CameraForm v-for="(c, i) in picked.cameras" :key="c.id" :camera="c" :only="picked.cameras.length === 1" :save="(v) => setCamera(i, v)" @remove="removeCamera(i)" />
-      <button class="btn" @click="addCamera">Add a camera</button>
+      <button class="btn more" @click="addCamera">Add a camera</button>
     </div>
   </section>
 </template>
@@ -70,6 +70,7 @@ nav { display: grid; gap: 4px; }
 .item span { font-size: 12px; }
 .item.retired b { font-weight: 400; font-style: italic; }
 .form { display: grid; gap: 12px; max-width: 980px; }
+.more { justify-self: start; }
 .grid { display: grid; grid-template-columns: repeat(5, minmax(0, 1fr)); gap: 8px 12px; }
 @media (max-width: 900px) { .craft { grid-template-columns: minmax(0, 1fr); } .grid { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
 </style>

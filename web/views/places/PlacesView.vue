@@ -1,14 +1,12 @@
 <script setup lang="ts">
-import type { Entity } from '@contract';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import { generateKeyBetween } from 'fractional-indexing';
-import { v4 as uuid } from 'uuid';
 import { dateText } from '../../format';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
 import PlaceForm from './PlaceForm.vue';
+import { newPlace } from './newPlace';
 
 const props = defineProps<{ film: string; place?: string }>();
 const router = useRouter();
@@ -19,16 +17,8 @@ const places = computed(() => reckoning.locations);
 const picked = computed(() => places.value.find((l) => l.id === props.place) ?? places.value.find((l) => l.id === looking.place?.location.id) ?? places.value[0] ?? null);
 const go = (id: string): void => { looking.pickPlace(id); void router.replace({ name: 'places', params: { film: props.film, place: id } }); };
 
-const tomorrow = (): string => new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
 const add = (): void => {
-  const last = places.value.at(-1);
-  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
-  const made: Entity<'location'> = {
-    id: uuid(), filmId: store.filmId, position: generateKeyBetween(last?.position ?? null, null), name: 'New location',
-    latitude: last?.latitude ?? 0, longitude: last?.longitude ?? 0, zone: last?.zone ?? zone, elevationM: last?.elevationM ?? 0, date: last?.date ?? tomorrow(),
-    windowStart: '08:00', windowEnd: '10:00', windMs: 2, gustMs: 4, windFromDeg: 270, terrain: 'open', temperatureC: 15, visibilityM: 10_000, sky: 'clear', lamps: 'none',
-    mainsHz: last?.mainsHz ?? 50, ceilingM: 120, returnHeightM: 40, notes: '',
-  };
+  const made = newPlace(store.filmId, places.value.at(-1));
   if (store.create('location', made, 'new place').length === 0) go(made.id);
 };
 const remove = (id: string): void => {

@@ -19,7 +19,7 @@ const asked = ref<string | null>(null);
 const heir = ref<string | null>(null);
 
 const bearingOf = (s: Subject): number => Math.round(bearingTo(ORIGIN, vec(s.xM, s.yM, 0)) * 10) / 10;
-const distanceOf = (s: Subject): number => Math.hypot(s.xM, s.yM);
+const distanceOf = (s: Subject): number => Math.round(Math.hypot(s.xM, s.yM) * 100) / 100;
 const set = (s: Subject, fields: Partial<Subject>) => store.edit('subject', s.id, fields, 'subject');
 const setPolar = (s: Subject, bearingDeg: number, distanceM: number): readonly Fault[] => {
   if (distanceM < 0) return [{ path: '', say: 'The distance cannot be negative.' }];

@@ -1,0 +1,34 @@
+import type { Entity } from '@contract';
+import { DEFAULT_PREFERENCES, inOrder } from '@core/film';
+import { initialValues, moveOf } from '@core/moves';
+import { generateKeyBetween } from 'fractional-indexing';
+import { v4 as uuid } from 'uuid';
+import type { useFilm } from './film';
+
+type Shot = Entity<'shot'>;
+
+/** A key between two neighbours; equal keys (two tabs adding at once) are stepped over. */
+export const keyBetween = (before: string | undefined, after: string | undefined): string =>
+  generateKeyBetween(before ?? null, after !== undefined && (before === undefined || before < after) ? after : null);
+
+/** Aircraft, lens and mode of the slate before, as long as they are in use. */
+const lensLike = (film: ReturnType<typeof useFilm>, last: Shot | undefined): Pick<Shot, 'aircraftId' | 'cameraId' | 'modeId'> => {
+  const usable = film.list('aircraft').filter((a) => !a.retired);
+  const aircraft = usable.find((a) => a.id === last?.aircraftId) ?? usable[0];
+  if (!aircraft) return { aircraftId: null, cameraId: '', modeId: '' };
+  const camera = aircraft.cameras.find((c) => c.id === last?.cameraId) ?? aircraft.cameras[0];
+  return { aircraftId: aircraft.id, cameraId: camera?.id ?? '', modeId: camera?.modes[0]?.id ?? '' };
+};
+
+/** A new slate: a push in to the first subject of the place, flown as the film prefers. */
+export const newShot = (film: ReturnType<typeof useFilm>, locationId: string, position: string): Shot => {
+  const preferences = film.film?.preferences ?? DEFAULT_PREFERENCES;
+  const last = inOrder(film.list('shot').filter((s) => s.locationId === locationId)).at(-1) ?? film.list('shot').at(-1);
+  return {
+    id: uuid(), locationId, position, title: '', subjectId: film.list('subject').find((s) => s.locationId === locationId)?.id ?? null,
+    role: 'develop', priority: 'should', wants: 'any', move: { kind: 'push-in', values: { ...initialValues(moveOf('push-in')?.parameters ?? []) } },
+    ...lensLike(film, last), zoom: 1, cut: { by: 'seconds', beats: 8, segments: [{ timelineS: 6, speedFactor: 1 }] }, cutStyle: preferences.cutStyle,
+    takes: 2, takeStyle: preferences.takeStyle, setupS: 30, subjectMarginS: 0,
+    exposure: { aperture: null, shutterS: null, iso: null, filterId: null }, offsetStops: 0, notes: '',
+  };
+};
