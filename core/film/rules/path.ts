@@ -1,3 +1,4 @@
+import { SHEAR, windSpeedAt } from '../../air';
 import { fitSeconds } from '../../moves';
 import { speedText, secondsText } from './say';
 import { easingOf } from '../shot';
@@ -55,11 +56,11 @@ export const manyInputs: ShotRule = (c) => {
 
 /** The aircraft cannot fly that fast through the air of the day. */
 export const tooFast: ShotRule = (c) => {
-  const { aircraft, energy, shot, film } = c.facts;
-  if (!aircraft || !energy || energy.path.peakAirspeedMs <= aircraft.maxSpeedMs) return null;
-  const over = energy.path.peakAirspeedMs - aircraft.maxSpeedMs;
-  const speed = shot.move.values['speedMs'];
-  const slower = speed === undefined ? NaN : Math.floor((speed - over) * 10) / 10;
+  const { aircraft, energy, flown, location, shot, film } = c.facts;
+  if (!aircraft || !energy || !flown || energy.path.peakAirspeedMs <= aircraft.maxSpeedMs) return null;
+  // Speed over ground plus all of the wind is never less than the airspeed, whichever way the path runs.
+  const wind = windSpeedAt(location.windMs, flown.highestM, SHEAR[location.terrain]);
+  const slower = shot.move.values['speedMs'] === undefined ? NaN : Math.floor((aircraft.maxSpeedMs - wind) * 10) / 10;
   return {
     code: 'move.too-fast', severity: 'stop', subject: onShot(c),
     say: `Needs ${speedText(energy.path.peakAirspeedMs, undefined, film.units)} through the air; ${aircraft.name} manages ${speedText(aircraft.maxSpeedMs, undefined, film.units)}.`,

@@ -25,7 +25,7 @@ const GAP = 5;
 const reserveShare = computed(() => film.film?.preferences.reserveShare ?? 0.3);
 const packs = computed(() => film.kit.packs.filter((p) => !p.retired && !film.film?.leftHome.includes(p.id)));
 const columns = computed(() => columnsOf(props.derived, props.place, packs.value, reserveShare.value));
-const scale = computed(() => (size.value.height - FOOT - TOP) / Math.max(1, ...columns.value.map((c) => c.ratedWh)));
+const scale = computed(() => Math.max(0, size.value.height - FOOT - TOP) / Math.max(1, ...columns.value.map((c) => c.ratedWh)));
 const columnWidth = computed(() => Math.max(30, Math.min(60, (size.value.width - GAP * columns.value.length) / Math.max(1, columns.value.length))));
 const svgWidth = computed(() => Math.max(size.value.width, columns.value.length * (columnWidth.value + GAP)));
 const groundY = computed(() => size.value.height - FOOT);

@@ -40,14 +40,14 @@ const planned = computed(() => reckoning.derived?.budget.timelineS ?? 0);
     </section>
     <section class="sheet" aria-labelledby="schools-title">
       <h2 id="schools-title">Where good people disagree</h2>
-      <ul class="schools">
-        <li v-for="s in SCHOOLS" :key="s.key" role="group" :aria-label="s.asks">
+      <div class="schools">
+        <div v-for="s in SCHOOLS" :key="s.key" class="school" role="group" :aria-label="s.asks">
           <h3>{{ s.asks }}</h3>
           <button v-for="a in s.answers" :key="String(a.value)" class="answer" :class="{ on: p[s.key] === a.value }" :aria-pressed="p[s.key] === a.value" @click="prefer({ [s.key]: a.value } as Partial<Preferences>)">
             <b>{{ a.label }}</b><span class="quiet">{{ a.why }}</span>
           </button>
-        </li>
-      </ul>
+        </div>
+      </div>
     </section>
     <section class="sheet" aria-labelledby="figures-title">
       <h2 id="figures-title">Figures the reckoning starts from</h2>
@@ -74,12 +74,12 @@ const planned = computed(() => reckoning.derived?.budget.timelineS ?? 0);
 .sheet { background: var(--slab); padding: 16px 22px; display: grid; gap: 12px; }
 .grid { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 10px 14px; align-items: end; max-width: 1080px; }
 .schools { display: grid; gap: 8px; max-width: 1080px; }
-.schools li { display: grid; grid-template-columns: 150px 1fr 1fr; gap: 8px; align-items: center; }
+.school { display: grid; grid-template-columns: 150px 1fr 1fr; gap: 8px; align-items: center; }
 .answer { text-align: left; display: grid; gap: 1px; background: var(--bench); border: 1px solid var(--line); padding: 6px 11px; cursor: pointer; }
 .answer:hover { background: var(--slab-2); }
 .answer.on { border-color: var(--pick); background: var(--pick-dim); }
 .answer.on .quiet { color: var(--chalk); }
 .answer b { font-weight: 620; }
 .answer span { font-size: 12.5px; }
-@media (max-width: 760px) { .grid { grid-template-columns: repeat(2, minmax(0, 1fr)); } .schools li { grid-template-columns: 1fr; } }
+@media (max-width: 760px) { .grid { grid-template-columns: repeat(2, minmax(0, 1fr)); } .school { grid-template-columns: 1fr; } }
 </style>

@@ -1,0 +1,69 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import pino from 'pino';
+import type { FilmFile } from '@contract';
+import { deriveFilm, type DerivedFilm, type FilmInput } from '@core/film';
+import { demoFilm } from '@demo';
+import { start, type Running } from '../server/start';
+
+interface Shared { app: Running }
+interface Own { film: string; bench: Bench }
+
+/** The real application with a database of its own for each worker; a fresh copy of the made-up film for each test. */
+export const test = base.extend<Own, Shared>({
+  app: [async ({}, use) => {
+    const dataDir = await mkdtemp(join(tmpdir(), 'dusk-e2e-'));
+    const app = await start({ host: '127.0.0.1', port: 0, dataDir, names: [], demo: false, webDir: resolve('dist/web') }, pino({ level: 'silent' }));
+    await use(app);
+    await app.stop();
+    await rm(dataDir, { recursive: true, force: true });
+  }, { scope: 'worker' }],
+  film: async ({ app }, use) => { await use(await app.films.importFile(demoFilm(), 'e2e')); },
+  bench: async ({ page, app, film }, use) => {
+    const faults: string[] = [];
+    page.on('pageerror', (error) => faults.push(error.message));
+    page.on('console', (message) => { if (message.type() === 'error' && !/Failed to load resource|ERR_INTERNET|net::ERR/.test(message.text())) faults.push(message.text()); });
+    await use(new Bench(page, app, film));
+    expect(faults, 'errors on the page').toEqual([]);
+  },
+});
+
+export { expect };
+
+/** What a person sees and does on a film's pages. */
+export class Bench {
+  constructor(readonly page: Page, readonly app: Running, readonly film: string) {}
+
+  async open(view: '' | 'job' | 'places' | 'kit' = ''): Promise<void> {
+    await this.page.goto(`${this.app.address}/film/${this.film}${view ? `/${view}` : ''}`);
+    await expect(this.page.locator('main').first()).toBeVisible();
+  }
+
+  slate(title: string | RegExp): Locator { return this.page.locator('.slate', { hasText: title }); }
+  async pick(title: string): Promise<void> { await this.slate(title).click(); await expect(this.title).toHaveValue(title); }
+  get title(): Locator { return this.page.getByLabel('Title'); }
+  get verdict(): Locator { return this.page.locator('.verdict'); }
+  get titles(): Locator { return this.page.locator('.slate .title'); }
+  figure(id: string): Locator { return this.page.locator(`[data-figure=${id}] .value`); }
+  async saved(): Promise<void> { await expect(this.page.locator('[data-save]')).toHaveText('saved'); }
+
+  /** Picks from one of the application's selects. */
+  async choose(label: string, option: string | RegExp): Promise<void> {
+    await this.page.getByRole('combobox', { name: label, exact: true }).click({ force: true });
+    await this.page.getByRole('option', typeof option === 'string' ? { name: option, exact: true } : { name: option }).click();
+  }
+
+  /** The film as stored, and everything the core works out from it. */
+  async stored(): Promise<{ file: FilmFile; derived: DerivedFilm }> {
+    const file = await this.app.films.exportFile(this.film);
+    return { file, derived: deriveFilm(file as FilmInput) };
+  }
+
+  async accessible(): Promise<void> {
+    const { violations } = await new AxeBuilder({ page: this.page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+    expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')} ${v.nodes[0]?.failureSummary ?? ''}`)).toEqual([]);
+  }
+}

@@ -1,0 +1,105 @@
+import { clockText } from '@core/light';
+import { expect, test } from './app';
+
+test('the light ribbon names the day’s events and seats each slate at its minute', async ({ page, bench }) => {
+  await bench.open();
+  const ribbon = page.getByRole('region', { name: 'Light of the day' });
+  const { derived } = await bench.stored();
+  const place = [...derived.places.values()][0]!;
+  const zone = place.location.zone;
+  await expect(ribbon).toContainText(`sunrise ${clockText(place.light!.sunriseMs!, zone)}`);
+  for (const w of place.light!.windows) await expect(ribbon).toContainText(`${w.kind} ${clockText(w.fromMs, zone)} to ${clockText(w.toMs, zone)}`);
+  await expect(ribbon.locator('.shot')).toHaveCount(7);
+  const stop = place.flights[0]!.stops[3]!;
+  await expect(ribbon.locator('.shot title').nth(3)).toContainText(clockText(place.flights[0]!.shotMs[stop.shotId]!, zone));
+  await ribbon.locator('.shot').nth(3).click();
+  await expect(bench.title).toHaveValue('Train takes the bridge');
+});
+
+test('packs left at home show what does not fit, and by how many packs', async ({ page, bench }) => {
+  await bench.open('kit');
+  await page.getByRole('button', { name: /^Packs/ }).click();
+  for (const name of ['P1', 'P2', 'P3', 'W1', 'W2', 'S1', 'S2']) {
+    await page.locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) }).getByText('Comes along').click();
+  }
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await expect(bench.verdict).toHaveText(/18 of 18 do not fit/);
+  await expect(page.getByRole('complementary', { name: 'Budget' })).toContainText('No pack comes along');
+  await page.getByRole('link', { name: 'Kit' }).click();
+  await page.getByRole('button', { name: /^Packs/ }).click();
+  await page.locator('li', { has: page.getByRole('button', { name: 'Retire P3', exact: true }) }).getByText('Comes along').click();
+  await page.getByRole('link', { name: 'Bench' }).click();
+  const { derived } = await bench.stored().then(async (s) => { await bench.saved(); return bench.stored().catch(() => s); });
+  await expect(bench.verdict).toContainText(`${derived.budget.shotsUnfit} of 18 do not fit`);
+  expect(derived.budget.shotsUnfit).toBeGreaterThan(0);
+});
+
+test('the schools change the plan: one pack one shot needs a pack for each slate', async ({ page, bench }) => {
+  await bench.open('job');
+  await page.getByRole('button', { name: /One pack, one shot/ }).click();
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await expect(bench.verdict).toContainText('packs short');
+  await bench.saved();
+  const { derived } = await bench.stored();
+  for (const place of derived.places.values()) for (const flight of place.flights) expect(flight.stops).toHaveLength(1);
+  await expect(page.locator('.ghost')).toHaveCount([...derived.places.values()][0]!.fill.wished.length);
+});
+
+test('the job’s tempo and rates reach the slates measured in beats', async ({ page, bench }) => {
+  await bench.open('job');
+  await page.getByLabel('Music tempo').fill('46');
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await bench.pick('Meadow to arches');
+  await page.keyboard.press('2');
+  await expect(page.locator('.wanted')).toContainText('Wants 16s');
+});
+
+test('kit is edited, copied, retired; a card fuller than its size is refused', async ({ page, bench }) => {
+  await bench.open('kit');
+  await page.getByRole('button', { name: /^Cards/ }).click();
+  const row = page.locator('li', { has: page.getByRole('button', { name: 'Retire Card A', exact: true }) });
+  await row.getByLabel('Already on it').fill('80');
+  await row.getByLabel('Already on it').press('Enter');
+  await expect(row.getByRole('alert')).toHaveText('A 64 GB card cannot hold 80 GB.');
+  await row.getByLabel('Already on it').fill('50');
+  await row.getByLabel('Already on it').press('Enter');
+  await page.getByRole('button', { name: 'Copy Card A', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Retire Card A copy', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Retire Card A copy', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Use again Card A copy', exact: true })).toBeVisible();
+  await bench.saved();
+  const { file } = await bench.stored();
+  expect(file.kit.cards.find((c) => c.name === 'Card A')?.usedGB).toBe(50);
+  await row.getByLabel('Already on it').fill('0');
+  await row.getByLabel('Already on it').press('Enter');
+  await bench.saved();
+});
+
+test('a place takes its subject away only after saying what takes its place', async ({ page, bench }) => {
+  await bench.open('places');
+  const rows = page.locator('section', { has: page.getByRole('heading', { name: 'What stands there' }) });
+  await rows.getByRole('button', { name: 'Delete', exact: true }).first().click();
+  await expect(rows).toContainText('slates look at it. What takes its place?');
+  await bench.choose('In its place', 'Signal hut');
+  await rows.getByRole('button', { name: 'Delete it' }).click();
+  await bench.saved();
+  const { file } = await bench.stored();
+  const hut = file.subjects.find((s) => s.name === 'Signal hut')!.id;
+  expect(file.subjects.some((s) => s.name === 'Viaduct')).toBe(false);
+  expect(file.shots.filter((s) => s.subjectId === hut)).toHaveLength(5);
+  await page.keyboard.press('Control+z');
+  await bench.saved();
+  expect((await bench.stored()).file.subjects.some((s) => s.name === 'Viaduct')).toBe(true);
+});
+
+test('a date without a sunrise is told, not guessed', async ({ page, bench }) => {
+  await bench.open('places');
+  await page.getByLabel('Coordinates of the launch point').fill('78.2, 15.6');
+  await expect(page.getByLabel('Time zone')).toHaveValue('Arctic/Longyearbyen');
+  await page.getByLabel('Date').fill('2027-06-20');
+  await expect(page.locator('[data-code="place.no-sunrise"]')).toBeVisible();
+  await expect(page.locator('.events')).toContainText('sunrise none');
+  await page.getByLabel('Time zone').fill('Mars/Olympus');
+  await expect(page.getByRole('alert').filter({ hasText: 'not a time zone' })).toBeVisible();
+});

@@ -1,0 +1,91 @@
+import { expect, test, Bench } from './app';
+
+test('close the browser, come back, find everything', async ({ page, bench, context }) => {
+  await bench.open();
+  await bench.title.fill('Valley, closed and opened');
+  await bench.saved();
+  await page.close();
+  const again = new Bench(await context.newPage(), bench.app, bench.film);
+  await again.open();
+  await expect(again.titles.first()).toHaveText('Valley, closed and opened');
+});
+
+test('two tabs see each other’s changes, and changes of different fields go together', async ({ bench, context }) => {
+  await bench.open();
+  const other = new Bench(await context.newPage(), bench.app, bench.film);
+  await other.open();
+  await bench.title.fill('From the first tab');
+  await expect(other.titles.first()).toHaveText('From the first tab');
+  await context.setOffline(true);
+  await bench.title.fill('Renamed offline');
+  await other.page.keyboard.press('2');
+  await other.page.getByLabel('Takes', { exact: true }).fill('7');
+  await other.page.keyboard.press('Enter');
+  await expect(bench.page.locator('[data-save]')).toHaveText('offline, kept here');
+  await context.setOffline(false);
+  await bench.saved();
+  await other.saved();
+  await expect(async () => {
+    const shot = (await bench.stored()).file.shots.find((s) => s.title === 'Renamed offline');
+    expect(shot?.takes).toBe(7);
+  }).toPass();
+  await expect(other.titles.first()).toHaveText('Renamed offline');
+});
+
+test('the same field changed in two tabs asks the person, and either choice holds', async ({ bench, context }) => {
+  await bench.open();
+  const other = new Bench(await context.newPage(), bench.app, bench.film);
+  await other.open();
+  for (const keep of ['Keep mine', 'Take theirs'] as const) {
+    await context.setOffline(true);
+    await bench.title.fill(`first ${keep}`);
+    await other.title.fill(`second ${keep}`);
+    await expect(bench.page.locator('[data-save]')).toHaveText('offline, kept here');
+    await expect(other.page.locator('[data-save]')).toHaveText('offline, kept here');
+    await context.setOffline(false);
+    const clash = (b: Bench) => b.page.getByRole('alert', { name: 'Changed in two places' });
+    await expect(async () => { expect(await clash(bench).count() + await clash(other).count()).toBe(1); }).toPass();
+    const loser = await clash(bench).count() === 1 ? bench : other;
+    const mine = loser === bench ? `first ${keep}` : `second ${keep}`;
+    const theirs = loser === bench ? `second ${keep}` : `first ${keep}`;
+    await loser.page.getByRole('button', { name: keep, exact: true }).click();
+    await loser.saved();
+    const wanted = keep === 'Keep mine' ? mine : theirs;
+    await expect(bench.titles.first()).toHaveText(wanted);
+    await expect(other.titles.first()).toHaveText(wanted);
+    expect((await bench.stored()).file.shots.some((s) => s.title === wanted)).toBe(true);
+  }
+});
+
+test('what could not be saved outlives the tab and is saved by the next one', async ({ bench, context }) => {
+  await bench.open();
+  await context.setOffline(true);
+  await bench.title.fill('Kept over the crash');
+  await expect(bench.page.locator('[data-save]')).toHaveText('offline, kept here');
+  await bench.page.close();
+  await context.setOffline(false);
+  const next = new Bench(await context.newPage(), bench.app, bench.film);
+  await next.open();
+  await expect(next.titles.first()).toHaveText('Kept over the crash');
+  await next.saved();
+  expect((await bench.stored()).file.shots.some((s) => s.title === 'Kept over the crash')).toBe(true);
+});
+
+test('a slate deleted in one tab and changed in another is asked about', async ({ bench, context }) => {
+  await bench.open();
+  const other = new Bench(await context.newPage(), bench.app, bench.film);
+  await other.open();
+  await context.setOffline(true);
+  await bench.title.fill('Wanted after all');
+  await other.page.keyboard.press('Delete');
+  await expect(bench.page.locator('[data-save]')).toHaveText('offline, kept here');
+  await expect(other.page.locator('[data-save]')).toHaveText('offline, kept here');
+  await context.setOffline(false);
+  const alert = (b: Bench) => b.page.getByRole('alert', { name: 'Changed in two places' });
+  await expect(async () => { expect(await alert(bench).count() + await alert(other).count()).toBe(1); }).toPass();
+  const loser = await alert(bench).count() === 1 ? bench : other;
+  await loser.page.getByRole('button', { name: loser === bench ? 'Keep mine' : 'Take theirs', exact: true }).click();
+  await loser.saved();
+  await expect(bench.slate('Wanted after all')).toHaveCount(1);
+  await expect(other.slate('Wanted after all')).toHaveCount(1);
+});

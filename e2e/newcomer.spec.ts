@@ -1,0 +1,98 @@
+import { expect, test } from './app';
+
+test('from an empty film, a place with four slates shows whether two packs and one card are enough, and why not', async ({ page, app, bench }) => {
+  await page.goto(app.address);
+  await page.getByLabel('Name of the new film').fill('Two packs');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await page.getByRole('link', { name: 'Add the first location' }).first().click();
+  await page.getByRole('button', { name: 'Add the first location' }).click();
+
+  await page.getByLabel('Name', { exact: true }).first().fill('Weir');
+  const coordinates = page.getByLabel('Coordinates of the launch point');
+  await coordinates.fill('143.1, 2');
+  await expect(page.getByRole('alert').filter({ hasText: 'beyond the pole' })).toBeVisible();
+  await coordinates.fill('43°10\u203248\u2033N 4°49\u203248\u2033W');
+  await expect(page.getByLabel('Time zone')).toHaveValue('Europe/Madrid');
+  await page.getByLabel('Date').fill('2027-06-01');
+  await page.getByLabel('Window from').fill('07:00');
+  await page.getByLabel('Window to').fill('08:00');
+  await page.getByRole('button', { name: 'New subject' }).click();
+  await expect(page.getByRole('img', { name: /Plan to scale/ })).toContainText('New subject');
+
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Kit' }).click();
+  await page.getByRole('button', { name: /^Packs/ }).click();
+  for (const name of ['P3', 'W1', 'W2', 'S1', 'S2']) {
+    await page.locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) }).getByText('Comes along').click();
+  }
+  await page.getByRole('button', { name: /^Cards/ }).click();
+  for (const name of ['Card B', 'Card C', 'Card D']) {
+    await page.locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) }).getByText('Comes along').click();
+  }
+
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('button', { name: 'Add the first slate' }).click();
+  await bench.title.fill('One');
+  await bench.title.press('Escape');
+  for (const name of ['Two', 'Three', 'Four']) {
+    await page.keyboard.press('n');
+    await expect(bench.title).toHaveValue('');
+    await bench.title.fill(name);
+    await bench.title.press('Escape');
+  }
+  await expect(bench.titles).toHaveText(['One', 'Two', 'Three', 'Four']);
+  await expect(bench.verdict).toHaveText('All 4 fit, 1 pack to spare');
+  await expect(page.locator('[data-pack]')).toHaveCount(2);
+
+  await page.keyboard.press('2');
+  const setUp = page.getByLabel('Set-up', { exact: true });
+  await setUp.fill('1800');
+  await setUp.press('Enter');
+  await expect(bench.verdict).toHaveText(/1 of 4 do not fit/);
+  await expect(page.locator('[data-code="budget.over-pack"]').first()).toContainText(/more than a full pack/);
+  await setUp.fill('900');
+  await setUp.press('Enter');
+  await expect(bench.verdict).toHaveText('All 4 fit, 0 packs to spare');
+  await page.keyboard.press('Escape');
+  for (const name of ['Three', 'One']) {
+    await bench.slate(name).click();
+    await setUp.fill('900');
+    await setUp.press('Enter');
+  }
+  await expect(bench.verdict).toHaveText(/do not fit · 1 pack short/);
+});
+
+test('the made-up film comes up with everything it is said to have', async ({ bench, page }) => {
+  await bench.open();
+  const { file, derived } = await bench.stored();
+  expect([file.locations.length, file.shots.length, file.kit.aircraft.length, file.kit.packs.length, file.kit.cards.length]).toEqual([3, 18, 3, 7, 4]);
+  await expect(bench.verdict).toHaveText(`All ${derived.budget.shotsFitting} fit, ${derived.budget.packsSpare} packs to spare`);
+  await expect(page.locator('.sums .ember')).toHaveText(`${derived.budget.usedWh.toFixed(2)}Wh`);
+});
+
+test('a film file goes out and comes in again; what is no film is refused with a reason', async ({ page, app, film }) => {
+  await page.goto(app.address);
+  const row = page.locator('li', { hasText: 'The Valdegris line' }).first();
+  const download = page.waitForEvent('download');
+  await row.getByRole('link', { name: 'Save as file' }).click();
+  const path = await (await download).path();
+  await page.getByLabel('Open a film file').setInputFiles({ name: 'notes.json', mimeType: 'application/json', buffer: Buffer.from('{"a":') });
+  await expect(page.getByRole('alert')).toContainText('no readable JSON');
+  await page.getByLabel('Open a film file').setInputFiles({ name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{"hello":1}') });
+  await expect(page.getByRole('alert')).toContainText('Format is missing');
+  await page.getByLabel('Open a film file').setInputFiles(path);
+  await expect(page.locator('.verdict')).toHaveText(/All 18 fit/);
+  expect(page.url()).not.toContain(film);
+});
+
+test('deleting a film asks first, since it cannot be taken back', async ({ page, app, film }) => {
+  await page.goto(app.address);
+  const row = page.locator('li').filter({ has: page.locator(`a[href="/film/${film}"]`) });
+  await row.getByRole('button', { name: 'Delete' }).click();
+  await row.getByRole('button', { name: 'Keep' }).click();
+  await row.getByRole('button', { name: 'Delete' }).click();
+  await row.getByRole('button', { name: 'Yes, delete' }).click();
+  await expect(row).toHaveCount(0);
+  await page.goto(`${app.address}/film/${film}`);
+  await expect(page.getByRole('heading', { name: /no such film/ })).toBeVisible();
+});

@@ -1,0 +1,131 @@
+import { FIGURES } from '@core/film';
+import { write } from '@core/units';
+import { expect, test } from './app';
+
+test('a slider recomputes seconds, energy, card and pace while it moves, as the core does', async ({ page, bench }) => {
+  await bench.open();
+  await bench.pick('Along the parapet');
+  const before = await bench.figure('energy').textContent();
+  const slider = page.getByRole('slider', { name: 'Length' });
+  await slider.focus();
+  for (let i = 0; i < 12; i += 1) await page.keyboard.press('ArrowRight');
+  await expect(bench.figure('energy')).not.toHaveText(before ?? '');
+  await bench.saved();
+  const { derived, file } = await bench.stored();
+  const facts = derived.shots.get(file.shots.find((s) => s.title === 'Along the parapet')!.id)!.facts;
+  expect(facts.shot.move.values['lengthM']).toBe(66);
+  await expect(bench.figure('energy')).toHaveText(`${facts.energy!.totalWh.toFixed(2)}Wh`);
+  await expect(bench.figure('air')).toHaveText(`${facts.seconds.airS.toFixed(0)}s`);
+  await expect(bench.figure('bytes')).toHaveText(`${(facts.bytes / 1e9).toFixed(2)}GB`);
+  await expect(bench.figure('pace')).toHaveText(facts.band);
+});
+
+test('every figure unfolds into a sum, a formula and a source', async ({ page, bench }) => {
+  await bench.open();
+  await bench.pick('Meadow to arches');
+  for (const id of FIGURES) {
+    await page.locator(`[data-figure=${id}]`).click();
+    const sheet = page.getByRole('region', { name: /comes about/ });
+    await expect(sheet.locator('tr')).not.toHaveCount(0);
+    await expect(sheet.locator('.formula')).not.toBeEmpty();
+    await expect(sheet.locator('.source')).not.toBeEmpty();
+  }
+  await page.locator('[data-figure=take]').click();
+  const parts = await page.locator('.sheet tr:not(.total) td:nth-child(2)').allTextContents();
+  const sum = parts.reduce((total, text) => total + Number.parseFloat(text), 0);
+  expect(Math.abs(sum - Number.parseFloat((await bench.figure('take').textContent()) ?? ''))).toBeLessThanOrEqual(1);
+});
+
+test('a move with no path says so, and a cure is one key away', async ({ page, bench }) => {
+  await bench.open();
+  await bench.pick('Signal hut, smoke');
+  const end = page.getByLabel('Ends at', { exact: true }).last();
+  await end.fill('80');
+  await end.press('Enter');
+  await expect(page.locator('[data-code="move.no-path"]')).toContainText('must end nearer');
+  await expect(bench.verdict).toHaveText(/1 of 18 do not fit/);
+  await page.keyboard.press('Control+z');
+  await expect(bench.verdict).toHaveText(/All 18 fit/);
+
+  await page.getByRole('tab', { name: 'Cut and takes' }).click();
+  await page.getByLabel('Beats', { exact: true }).fill('60');
+  await page.keyboard.press('Enter');
+  const warning = page.locator('[data-code="move.too-short"]');
+  await expect(warning).toContainText('wanted');
+  await warning.getByRole('button', { name: /Fly it at/ }).click();
+  await expect(warning).toHaveCount(0);
+});
+
+test('numbers a move cannot have are refused at the field, and what was typed stays there', async ({ page, bench }) => {
+  await bench.open();
+  await page.locator('.slate', { hasText: 'Round the incline house' }).scrollIntoViewIfNeeded();
+  await bench.pick('Round the incline house');
+  const radius = page.getByLabel('Radius', { exact: true }).last();
+  await radius.fill('0');
+  await radius.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'Radius must be' })).toBeVisible();
+  await expect(radius).toHaveValue('0');
+  await radius.fill('twelve');
+  await radius.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'needs a number' })).toBeVisible();
+  await radius.fill('28,5');
+  await radius.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'Radius' })).toHaveCount(0);
+  await bench.saved();
+  const { file } = await bench.stored();
+  expect(file.shots.find((s) => s.title === 'Round the incline house')?.move.values['radiusM']).toBe(28.5);
+});
+
+test('too fast for the aircraft is told, with the speed it could fly', async ({ page, bench }) => {
+  await bench.open();
+  await bench.pick('Away from the arches');
+  const end = page.getByLabel('Ends at', { exact: true }).last();
+  await end.fill('900');
+  await end.press('Enter');
+  const speed = page.getByLabel('Speed', { exact: true }).last();
+  await speed.fill('24');
+  await speed.press('Enter');
+  const warning = page.locator('[data-code="move.too-fast"]');
+  await expect(warning).toContainText('manages 19.0 m/s');
+  await warning.getByRole('button').click();
+  await expect(warning).toHaveCount(0);
+});
+
+test('exposure is solved for the planned minute, can be fixed by hand, and follows the meter', async ({ page, bench }) => {
+  await bench.open();
+  await bench.pick('Valley wakes');
+  await page.keyboard.press('3');
+  const proposal = page.locator('[data-proposal]');
+  await expect(proposal).toContainText(/f\/\d/);
+  await expect(proposal).toContainText(/180°|150°|200°/);
+  await bench.choose('Filter', /ND 16/);
+  await expect(proposal).toContainText('ND 16');
+  await bench.choose('ISO', 'ISO 100');
+  await expect(page.locator('[data-code="exposure.under"]')).toBeVisible();
+  await bench.choose('ISO', /worked out/);
+  await page.getByLabel(/Your meter at/).fill('13');
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(page.locator('.facet .light')).toContainText('13.0EV');
+  await expect(page.locator('.facet .light')).toContainText('your meter shifts it');
+  await page.getByLabel(/Your meter at/).fill('bright');
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'number of EV' })).toBeVisible();
+  await page.getByRole('button', { name: /Remove reading/ }).click();
+  await expect(page.locator('.facet .light')).not.toContainText('your meter');
+});
+
+test('units are a way of showing: imperial and back leaves every stored number as it was', async ({ page, bench }) => {
+  await bench.open('job');
+  const before = (await bench.stored()).file.shots;
+  await bench.choose('Units', 'Imperial');
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await bench.pick('Along the parapet');
+  await expect(page.getByLabel('Speed', { exact: true }).last()).toHaveValue(String(Number((3.5 / 0.44704).toPrecision(7))));
+  await page.locator('[data-figure=fill]').click();
+  const facts = (await bench.stored()).derived.shots.get(before.find((s) => s.title === 'Along the parapet')!.id)!.facts;
+  await expect(page.locator('.sheet')).toContainText(`${write(facts.rangeM, 'metres', 'imperial').number}ft`);
+  await page.getByRole('link', { name: 'Job' }).click();
+  await bench.choose('Units', 'Metric');
+  await bench.saved();
+  expect((await bench.stored()).file.shots).toEqual(before);
+});
