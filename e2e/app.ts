@@ -14,6 +14,7 @@ interface Own { film: string; bench: Bench }
 
 /** The real application with a database of its own for each worker; a fresh copy of the made-up film for each test. */
 export const test = base.extend<Own, Shared>({
+  // eslint-disable-next-line no-empty-pattern -- the runner reads which fixtures are wanted from the pattern
   app: [async ({}, use) => {
     const dataDir = await mkdtemp(join(tmpdir(), 'dusk-e2e-'));
     const app = await start({ host: '127.0.0.1', port: 0, dataDir, names: [], demo: false, webDir: resolve('dist/web') }, pino({ level: 'silent' }));

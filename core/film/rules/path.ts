@@ -96,7 +96,8 @@ export const underGround: ShotRule = (c) => {
 
 export const tooClose: ShotRule = (c) => {
   const { flown, aim, rangeM } = c.facts;
-  const need = Math.max(aim.widthM, aim.heightM) / 2 + 1;
+  // What is much wider than high is long and thin, and which way it lies is not known here.
+  const need = Math.min(aim.widthM, 2 * aim.heightM) / 2 + 1;
   const over = flown?.samples.every((s) => s.pose.at.z > aim.aim.z + aim.heightM / 2 + 1);
   if (!flown || over || rangeM >= need) return null;
   return {

@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { distance, lengthOf, turnBetween, vec, type Result } from '../units';
+import footage from '../vectors/footage.json';
+import { fitSeconds, fly, initialValues, MOVES, moveOf, type CameraMove, type FlownMove, type MoveValues } from '.';
+
+const EASING = { accelMs2: 1, turnAccelDegS2: 8 };
+const subject = { aim: vec(40, 120, 5), heightM: 10, widthM: 14 };
+const value = <T>(r: Result<T>): T => { if (!r.ok) throw new Error(r.reason); return r.value; };
+const flown = (move: CameraMove, values: MoveValues, cut: 'in-motion' | 'whole' = 'in-motion'): FlownMove => value(fly(value(move.shape(values, subject)), EASING, cut, 8));
+
+/** Values of a move drawn from a practical part of its own limits; those that describe no path are thrown back. */
+const valuesOf = (move: CameraMove) => fc.record(Object.fromEntries(move.parameters.map((p) => {
+  const top = { metres: 150, speed: 12, degrees: 360, degreesPerSecond: 30 }[p.quantity as string] ?? p.max;
+  return [p.id, p.choice ? fc.constantFrom(0, 1) : fc.double({ min: Math.max(p.min, p.quantity === 'metres' ? 1 : p.min), max: Math.min(p.max, top), noNaN: true })];
+}))).filter((values) => move.shape(values, subject).ok);
+
+describe.each(MOVES.map((m) => [m.kind, m] as const))('%s', (_, move) => {
+  it('tells what it says, what the sticks do, what it needs and what to mind', () => {
+    for (const text of [move.name, move.says, move.sticks, move.needs, move.caution]) expect(text).toMatch(/\S/);
+    expect(move.roles.length).toBeGreaterThan(0);
+    for (const p of move.parameters) { expect(p.initial).toBeGreaterThanOrEqual(p.min); expect(p.initial).toBeLessThanOrEqual(p.max); }
+  });
+
+  it('flies with its initial values', () => {
+    const f = flown(move, initialValues(move.parameters));
+    expect(f.totalS).toBeGreaterThan(0);
+    expect(f.samples.at(-1)?.timeS).toBeCloseTo(f.totalS, 9);
+  });
+
+  it('moves without a jump and never faster than it peaks', () => {
+    fc.assert(fc.property(valuesOf(move), (values) => {
+      const shape = value(move.shape(values, subject));
+      let before = shape.poseAt(0);
+      for (let i = 1; i <= 400; i += 1) {
+        const now = shape.poseAt(i / 400);
+        const length = shape.extent.by === 'path' ? shape.extent.lengthM : 0;
+        expect(distance(before.at, now.at)).toBeLessThanOrEqual(length / 400 + 1e-6);
+        before = now;
+      }
+      const f = flown(move, values);
+      for (const s of f.samples) expect(lengthOf(s.velocity)).toBeLessThanOrEqual(f.peakSpeedMs * 1.001 + 0.01);
+    }), { numRuns: 25 });
+  });
+
+  it('is as long reversed as it is forward', () => {
+    fc.assert(fc.property(valuesOf(move), (values) => {
+      const shape = value(move.shape(values, subject));
+      const length = (at: (u: number) => { x: number; y: number; z: number }): number => {
+        let sum = 0;
+        for (let i = 1; i <= 200; i += 1) sum += distance(at((i - 1) / 200), at(i / 200));
+        return sum;
+      };
+      const forward = length((u) => shape.poseAt(u).at);
+      expect(length((u) => shape.poseAt(1 - u).at)).toBeCloseTo(forward, 6);
+      if (shape.extent.by === 'path') expect(Math.abs(forward / shape.extent.lengthM - 1)).toBeLessThan(0.002);
+    }), { numRuns: 25 });
+  });
+
+  it('keeps a framed subject in the middle of the frame', () => {
+    if (!move.parameters.some((p) => p.id === 'keepFramed') && move.kind !== 'orbit' && move.kind !== 'part-orbit' && move.kind !== 'hold') return;
+    for (const s of flown(move, { ...initialValues(move.parameters), keepFramed: 1 }).samples) {
+      const { at, headingDeg, tiltDeg } = s.pose;
+      expect(Math.abs(turnBetween(headingDeg, (Math.atan2(subject.aim.x - at.x, subject.aim.y - at.y) * 180) / Math.PI))).toBeLessThan(1e-6);
+      expect(tiltDeg).toBeCloseTo((Math.atan2(subject.aim.z - at.z, Math.hypot(subject.aim.x - at.x, subject.aim.y - at.y)) * 180) / Math.PI, 6);
+    }
+  });
+
+  it('fitted by speed or by length, lasts what was wanted', () => {
+    if (move.kind === 'hold') return;
+    for (const by of ['speed', 'length'] as const) for (const cut of ['in-motion', 'whole'] as const) for (const wanted of [6, 14]) {
+      const fit = fitSeconds(by, move, initialValues(move.parameters), subject, EASING, cut, wanted);
+      if (!fit.ok) { expect(fit.reason).toMatch(/\S/); continue; }
+      expect(flown(move, fit.value, cut).usableS).toBeCloseTo(wanted, 3);
+    }
+  });
+});
+
+describe('orbits', () => {
+  it.each(footage.orbits)('radius $radiusM m, height $heightM m, arc $arcDeg°', (o) => {
+    const about = { aim: vec(0, 0, 0), heightM: 2, widthM: 2 };
+    const move = moveOf(o.arcDeg === 360 ? 'orbit' : 'part-orbit')!;
+    const shape = value(move.shape({ radiusM: o.radiusM, heightM: o.heightM, turns: 1, arcDeg: o.arcDeg, speedMs: o.speedMs, fromBearingDeg: 0, sense: 1 }, about));
+    expect(shape.extent.by === 'path' && shape.extent.lengthM).toBeCloseTo(o.pathM, 3);
+    const f = value(fly(shape, { accelMs2: 4, turnAccelDegS2: 8 }, 'in-motion', 5));
+    if (f.steadyS > 1) expect(f.peakYawDegS).toBeCloseTo(o.steadyYawRateDegPerS, 2);
+    expect(-f.start.tiltDeg).toBeCloseTo(o.cameraDepressionDeg, 3);
+    expect(distance(f.start.at, about.aim)).toBeCloseTo(o.slantRangeM, 3);
+  });
+
+  it('clockwise is seen from above', () => {
+    const f = flown(moveOf('part-orbit')!, { ...initialValues(moveOf('part-orbit')!.parameters), sense: 1, fromBearingDeg: 0, arcDeg: 90 });
+    expect(f.start.at.y).toBeGreaterThan(subject.aim.y);
+    expect(f.end.at.x).toBeGreaterThan(subject.aim.x + 20);
+  });
+});
+
+describe('inputs', () => {
+  it.each([['hold', 0], ['push-in', 2], ['rise', 2], ['slide', 1], ['orbit', 2], ['top-down-turn', 1], ['low-to-high', 3]])('%s uses %i at once', (kind, count) => {
+    const move = moveOf(kind)!;
+    expect(flown(move, initialValues(move.parameters)).simultaneous).toBe(count);
+  });
+  it('a push in with the tilt fixed is one input less', () => {
+    const move = moveOf('push-in')!;
+    expect(flown(move, { ...initialValues(move.parameters), keepFramed: 0 }).inputs).toEqual(['forward']);
+  });
+});
+
+describe('numbers that describe no path', () => {
+  it.each([
+    ['orbit', { radiusM: 0 }, /radius/], ['push-in', { startM: 20, endM: 30 }, /nearer/], ['pull-back', { startM: 30, endM: 20 }, /farther/],
+    ['rise', { startM: 30, endM: 30 }, /higher/], ['descend', { startM: 10, endM: 20 }, /lower/], ['low-to-high', { startHeightM: 9, endHeightM: 9 }, /higher/],
+  ])('%s with %o says why', (kind, change, why) => {
+    const move = moveOf(kind)!;
+    const shape = move.shape({ ...initialValues(move.parameters), ...change }, subject);
+    expect(shape.ok ? '' : shape.reason).toMatch(why);
+  });
+  it('a hold of no seconds cannot be timed', () => {
+    const move = moveOf('hold')!;
+    expect(fly(value(move.shape(initialValues(move.parameters), subject)), EASING, 'whole', 0).ok).toBe(false);
+  });
+  it('an unknown kind is no move', () => expect(moveOf('loop')).toBeUndefined());
+});
