@@ -29,13 +29,14 @@ const install = () => {
 
 const filesIn = (dir) => readdirSync(dir, { withFileTypes: true }).flatMap((e) => (e.isDirectory() ? filesIn(join(dir, e.name)) : [join(dir, e.name)]));
 
-/** Builds the pages if a source is newer than they are. */
+/** Builds pages and server if a source is newer than they are. */
 const build = (force = false) => {
   const index = 'dist/web/index.html';
-  const sources = [...['web', 'core', 'contract'].flatMap(filesIn), 'vite.config.ts', 'scripts/validators.ts', 'package-lock.json'];
+  const sources = [...['web', 'core', 'contract', 'server', 'demo'].flatMap(filesIn), 'vite.config.ts', 'scripts/validators.ts', 'scripts/bundle.mjs', 'package-lock.json'];
   const fresh = existsSync(index) && sources.every((f) => statSync(f).mtimeMs <= statSync(index).mtimeMs);
   if (fresh && !force) return;
-  console.log('Building the pages.');
+  console.log('Building.');
+  must(process.execPath, ['scripts/bundle.mjs', 'server/main.ts', 'dist/server/main.mjs']);
   must(bin('vite'), ['build', '--logLevel', 'warn']);
 };
 
@@ -51,7 +52,7 @@ const chromium = () => {
 };
 
 const serve = (args) => {
-  const child = spawnSync(process.execPath, ['--import', 'tsx', 'server/main.ts', ...args], { stdio: 'inherit', env: { DUSK_LOG: 'warn', ...process.env } });
+  const child = spawnSync(process.execPath, ['dist/server/main.mjs', ...args], { stdio: 'inherit', env: { DUSK_LOG: 'warn', ...process.env } });
   process.exit(child.status ?? 0);
 };
 
@@ -92,7 +93,7 @@ const commands = {
   start: () => { build(); serve(rest); },
   build: () => build(true),
   test,
-  bench: () => { build(); must(process.execPath, ['--expose-gc', 'scripts/bench.mjs', ...rest]); },
+  bench: () => { build(); must(process.execPath, ['scripts/bench.mjs', ...rest]); },
   shots: () => { build(); must(process.execPath, ['--import', 'tsx', 'scripts/screenshots.ts', ...rest]); },
   dev: () => {
     const { status } = run(process.execPath, ['scripts/dev.mjs']);

@@ -22,6 +22,8 @@ export interface Parts {
 }
 
 const YEAR_S = 31_536_000;
+/** Smaller answers, such as that of a save, go out faster as they are. */
+const COMPRESS_FROM = '8kb';
 
 const serveWeb = (app: Express, webDir: string): void => {
   app.use('/assets', express.static(join(webDir, 'assets'), { immutable: true, maxAge: YEAR_S * 1000, fallthrough: false }));
@@ -37,7 +39,7 @@ export const createApp = (parts: Parts): Express => {
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: parts.log, autoLogging: { ignore: (r) => r.method === 'GET' }, quietReqLogger: true }));
   app.use(headers, guard(parts.names));
-  app.use(compression({ filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
+  app.use(compression({ threshold: COMPRESS_FROM, filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
   app.use('/api', (_request, response, next) => { response.set('cache-control', 'no-store'); next(); });
   app.use('/api', api(parts.store, parts.films, parts.feed, parts.version));
   app.use('/api', notFound);

@@ -1,12 +1,16 @@
 import { access, constants, mkdir, readdir, stat } from 'node:fs/promises';
 import { join } from 'node:path';
-import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
+import { QueryTypes, Sequelize } from 'sequelize';
+import sqlite3 from 'sqlite3';
 
 /** Why the application cannot start, in words for the person at the terminal. */
 export class StartError extends Error {}
 
 export const DATABASE_FILE = 'dusk-slate.db';
 export const BACKUP_DIR = 'backups';
+
+/** Sequelize turns the driver's tracing on, which takes a stack trace for every statement; this leaves it off. */
+const quietDriver = { ...sqlite3, verbose: () => sqlite3 };
 
 const backupsText = async (dataDir: string): Promise<string> => {
   const dir = join(dataDir, BACKUP_DIR);
@@ -24,6 +28,26 @@ const checkWritable = async (dataDir: string, file: string): Promise<void> => {
   if (failed) throw new StartError(`The database ${file} cannot be written to (${failed}). Check who owns it and its permissions. ${await backupsText(dataDir)}`);
 };
 
+/** A connection of its own to the database in a folder. */
+export const connect = (dataDir: string): Sequelize =>
+  new Sequelize({ dialect: 'sqlite', storage: join(dataDir, DATABASE_FILE), logging: false, dialectModule: quietDriver });
+
+/**
+ * Runs work in one transaction on a connection that nobody else uses meanwhile. Sequelize's own transactions open a new
+ * connection each time, which costs as much as the whole write.
+ */
+export const inTransaction = async <T>(writer: Sequelize, work: () => Promise<T>): Promise<T> => {
+  await writer.query('BEGIN IMMEDIATE');
+  try {
+    const result = await work();
+    await writer.query('COMMIT');
+    return result;
+  } catch (error) {
+    await writer.query('ROLLBACK').catch(() => undefined);
+    throw error;
+  }
+};
+
 /**
  * Opens the database in a folder: WAL, foreign keys on, checked for damage first.
  * @throws StartError when it is damaged or cannot be written
@@ -32,7 +56,7 @@ export const openDatabase = async (dataDir: string): Promise<Sequelize> => {
   await mkdir(join(dataDir, BACKUP_DIR), { recursive: true }).catch((error: unknown) => { throw new StartError(`The data folder ${dataDir} cannot be made: ${reason(error)}`); });
   const file = join(dataDir, DATABASE_FILE);
   await checkWritable(dataDir, file);
-  const sequelize = new Sequelize({ dialect: 'sqlite', storage: file, logging: false, pool: { max: 1 } });
+  const sequelize = connect(dataDir);
   try {
     const rows = await sequelize.query<{ quick_check: string }>('PRAGMA quick_check', { type: QueryTypes.SELECT });
     if (rows[0]?.quick_check !== 'ok') throw new Error(rows[0]?.quick_check ?? 'no answer');
@@ -46,5 +70,5 @@ export const openDatabase = async (dataDir: string): Promise<Sequelize> => {
 };
 
 /** Rows of a raw read. */
-export const read = <T extends object>(sequelize: Sequelize, sql: string, replacements: Record<string, unknown> = {}, transaction?: Transaction): Promise<T[]> =>
-  sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements, ...(transaction ? { transaction } : {}) });
+export const read = <T extends object>(sequelize: Sequelize, sql: string, replacements: Record<string, unknown> = {}): Promise<T[]> =>
+  sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements });

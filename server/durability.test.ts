@@ -6,7 +6,6 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { AnyRow } from '@contract';
 import { QueryTypes, Sequelize } from 'sequelize';
 import { migrate } from './migrations';
-import { backUp } from './services/backup';
 import { openDatabase, DATABASE_FILE } from './database';
 import { batchOf, change, openFirst, post, testServer } from './testing';
 
@@ -113,7 +112,7 @@ describe('a database that cannot be used', () => {
 describe('backups', () => {
   it('are whole copies, and the last seven are kept', async () => {
     const server = await testServer();
-    for (let day = 1; day <= 9; day += 1) await backUp(server.store.sequelize, server.dataDir, new Date(Date.UTC(2027, 0, day, 3)));
+    for (let day = 1; day <= 9; day += 1) await server.backUp(new Date(Date.UTC(2027, 0, day, 3)));
     const files = (await readdir(join(server.dataDir, 'backups'))).sort();
     expect(files).toHaveLength(7);
     expect(files.at(-1)).toMatch(/^dusk-slate-20\d{6}-\d{6}\.db$/);

@@ -4,10 +4,9 @@ import pino, { type Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
 import { createApp } from './app';
 import type { Config } from './config';
-import { openDatabase, StartError } from './database';
+import { connect, openDatabase, StartError } from './database';
 import { migrate } from './migrations';
-import { defineModels } from './models';
-import { keepBackingUp } from './services/backup';
+import { backUp, keepBackingUp } from './services/backup';
 import { Feed } from './services/feed';
 import { Films } from './services/films';
 import { Store } from './services/store';
@@ -18,6 +17,7 @@ export interface Running {
   readonly address: string;
   readonly films: Films;
   readonly store: Store;
+  readonly backUp: (at?: Date) => Promise<string>;
   readonly stop: () => Promise<void>;
 }
 
@@ -49,16 +49,19 @@ export const start = async (config: Config, log: Logger = pino({ level: 'info' }
     throw error instanceof Error && /readonly|READONLY/.test(error.message) ? new StartError(`The database in ${config.dataDir} cannot be written to: ${error.message}`) : error;
   });
   const feed = new Feed();
-  const store = new Store(sequelize, defineModels(sequelize), feed);
-  const films = new Films(store);
+  const writer = connect(config.dataDir);
+  const store = new Store(writer, feed);
+  const films = new Films(sequelize, store);
   if (seed) await seed(films);
   const server = createServer(createApp({ store, films, feed, log, names: config.names, webDir: config.webDir, version: VERSION }));
   const address = await listen(server, config);
   const stop = async (): Promise<void> => {
     stopBackups();
     await new Promise<void>((resolve) => { server.close(() => resolve()); server.closeAllConnections(); });
+    await store.idle();
+    await writer.close();
     await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
     await sequelize.close();
   };
-  return { address, films, store, stop };
+  return { address, films, store, backUp: (at) => backUp(sequelize, config.dataDir, at), stop };
 };

@@ -1,53 +1,80 @@
-import { ENTITY_KINDS, type AnyRow, type EntityKind } from '@contract';
-import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize';
+import type { AnyRow, EntityKind, LoggedChange } from '@contract';
+import { QueryTypes, type Sequelize } from 'sequelize';
+import { read } from '../database';
 import { TABLES } from './tables';
 
-export type StoredModel = ModelStatic<Model<Record<string, unknown>, Record<string, unknown>>>;
+/** A row as the database gives it. */
+type RawRow = Readonly<Record<string, unknown>> & { readonly id: string; readonly version: number; readonly created_at: string; readonly updated_at: string; readonly body: string };
 
-export interface Models {
-  readonly rows: Readonly<Record<EntityKind, StoredModel>>;
-  readonly changes: StoredModel;
-}
+const BOOLEANS = new Set(['retired']);
 
-const COLUMN_TYPES: Readonly<Record<string, typeof DataTypes.TEXT | typeof DataTypes.BOOLEAN>> = { retired: DataTypes.BOOLEAN };
+/** Name of a field's column. */
+export const columnOf = (field: string): string => field.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);
 
-const defineRow = (sequelize: Sequelize, kind: EntityKind): StoredModel => {
-  const { table, columns } = TABLES[kind];
-  return sequelize.define(kind, {
-    id: { type: DataTypes.TEXT, primaryKey: true },
-    version: { type: DataTypes.INTEGER, allowNull: false },
-    createdAt: { type: DataTypes.TEXT, allowNull: false },
-    updatedAt: { type: DataTypes.TEXT, allowNull: false },
-    body: { type: DataTypes.JSON, allowNull: false },
-    ...Object.fromEntries(columns.map((c) => [c, { type: COLUMN_TYPES[c] ?? DataTypes.TEXT }])),
-  }, { tableName: table, timestamps: false, underscored: true }) as StoredModel;
-};
-
-const defineChanges = (sequelize: Sequelize): StoredModel => sequelize.define('change', {
-  sequence: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
-  batch: DataTypes.TEXT, undoes: DataTypes.TEXT, device: DataTypes.TEXT, filmId: DataTypes.TEXT,
-  kind: DataTypes.TEXT, entityId: DataTypes.TEXT, at: DataTypes.TEXT, version: DataTypes.INTEGER,
-  before: DataTypes.JSON, after: DataTypes.JSON,
-}, { tableName: 'change_log', timestamps: false, underscored: true }) as StoredModel;
-
-export const defineModels = (sequelize: Sequelize): Models => ({
-  rows: Object.fromEntries(ENTITY_KINDS.map((kind) => [kind, defineRow(sequelize, kind)])) as Record<EntityKind, StoredModel>,
-  changes: defineChanges(sequelize),
-});
-
-/** Splits a thing into its columns and its body. */
-export const toColumns = (kind: EntityKind, value: Record<string, unknown>): Record<string, unknown> => {
-  const { columns } = TABLES[kind];
-  const body = Object.fromEntries(Object.entries(value).filter(([key]) => key !== 'id' && !columns.includes(key)));
-  return { id: value['id'], body, ...Object.fromEntries(columns.map((c) => [c, value[c] ?? null])) };
-};
-
-/** Puts a stored row together again. */
-export const toRow = (kind: EntityKind, model: Model<Record<string, unknown>>): AnyRow => {
-  const plain = model.get({ plain: true });
-  const columns = Object.fromEntries(TABLES[kind].columns.map((c) => [c, plain[c]]));
+const toRow = (kind: EntityKind, raw: RawRow): AnyRow => {
+  const columns = Object.fromEntries(TABLES[kind].columns.map((c) => { const value = raw[columnOf(c)]; return [c, BOOLEANS.has(c) ? Boolean(value) : value]; }));
   return {
-    kind, version: plain['version'], createdAt: plain['createdAt'], updatedAt: plain['updatedAt'],
-    value: { id: plain['id'], ...columns, ...(plain['body'] as object) },
+    kind, version: raw.version, createdAt: raw.created_at, updatedAt: raw.updated_at,
+    value: { id: raw.id, ...columns, ...(JSON.parse(raw.body) as object) },
   } as AnyRow;
+};
+
+/** Columns and body of a row, as they are written. */
+const toColumns = ({ kind, version, createdAt, updatedAt, value }: AnyRow): [string, unknown][] => {
+  const fields = value as Readonly<Record<string, unknown>>;
+  const { columns } = TABLES[kind];
+  const body = Object.fromEntries(Object.entries(fields).filter(([key]) => key !== 'id' && !columns.includes(key)));
+  const own = columns.map((c): [string, unknown] => [columnOf(c), BOOLEANS.has(c) ? Number(fields[c]) : fields[c] ?? null]);
+  return [['id', fields['id']], ['version', version], ['created_at', createdAt], ['updated_at', updatedAt], ['body', JSON.stringify(body)], ...own];
+};
+
+/**
+ * Rows of a kind where a column has one of some values; all of them for null.
+ * Plain SQL with bound values throughout: on one small row, building model instances took longer than the database did.
+ */
+export const readRows = async (sequelize: Sequelize, kind: EntityKind, field: string, values: readonly string[] | null): Promise<AnyRow[]> => {
+  if (values?.length === 0) return [];
+  const where = values === null ? '' : ` WHERE ${columnOf(field)} IN (:values)`;
+  const raw = await read<RawRow>(sequelize, `SELECT * FROM ${TABLES[kind].table}${where}`, values === null ? {} : { values });
+  return raw.map((r) => toRow(kind, r));
+};
+
+const insert = (sequelize: Sequelize, table: string, columns: [string, unknown][]) => sequelize.query(
+  `INSERT INTO ${table} (${columns.map(([c]) => c).join(', ')}) VALUES (${columns.map((_, i) => `$${i + 1}`).join(', ')})`,
+  { bind: columns.map(([, value]) => value), type: QueryTypes.INSERT },
+);
+
+export const insertRow = async (sequelize: Sequelize, row: AnyRow): Promise<void> => { await insert(sequelize, TABLES[row.kind].table, toColumns(row)); };
+
+export const updateRow = async (sequelize: Sequelize, row: AnyRow): Promise<void> => {
+  const columns = toColumns(row).slice(1);
+  await sequelize.query(
+    `UPDATE ${TABLES[row.kind].table} SET ${columns.map(([c], i) => `${c} = $${i + 2}`).join(', ')} WHERE id = $1`,
+    { bind: [row.value.id, ...columns.map(([, value]) => value)], type: QueryTypes.UPDATE },
+  );
+};
+
+export const deleteRow = async (sequelize: Sequelize, kind: EntityKind, id: string): Promise<void> => {
+  await sequelize.query(`DELETE FROM ${TABLES[kind].table} WHERE id = $1`, { bind: [id], type: QueryTypes.DELETE });
+};
+
+const json = (value: unknown): string | null => (value === null ? null : JSON.stringify(value));
+
+/** Appends to the change log. @returns the change with its sequence */
+export const appendChange = async (sequelize: Sequelize, change: Omit<LoggedChange, 'sequence'>): Promise<LoggedChange> => {
+  const { id, before, after, ...rest } = change;
+  const columns = [...Object.entries({ ...rest, entityId: id }).map(([f, v]): [string, unknown] => [columnOf(f), v]), ['before', json(before)], ['after', json(after)]] as [string, unknown][];
+  const [sequence] = await insert(sequelize, 'change_log', columns);
+  return { sequence, ...change };
+};
+
+type RawChange = Readonly<Record<string, unknown>> & { readonly before: string | null; readonly after: string | null };
+const parsed = (text: string | null): unknown => (text === null ? null : JSON.parse(text));
+
+const LOGGED = 'sequence, batch, undoes, device, film_id AS filmId, kind, entity_id AS id, at, version, before, after';
+
+/** Logged changes that meet a condition, oldest first; with a limit, the newest of them. */
+export const readChanges = async (sequelize: Sequelize, condition: string, values: Record<string, unknown>, limit = 5000): Promise<LoggedChange[]> => {
+  const raw = await read<RawChange>(sequelize, `SELECT * FROM (SELECT ${LOGGED} FROM change_log WHERE ${condition} ORDER BY sequence DESC LIMIT ${limit}) ORDER BY sequence`, values);
+  return raw.map((r) => ({ ...r, before: parsed(r.before), after: parsed(r.after) }) as unknown as LoggedChange);
 };

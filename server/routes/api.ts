@@ -33,6 +33,6 @@ export const api = (store: Store, films: Films, feed: Feed, version: string): Ro
   router.post('/changes', express.json({ limit: BATCH_LIMIT }), async (request, response) => {
     response.json(await store.apply(checkBatch(request.body)));
   });
-  router.get('/events', events(feed, store));
+  router.get('/events', events(feed, films));
   return router;
 };

@@ -1,13 +1,12 @@
 import type { LoggedChange } from '@contract';
 import type { RequestHandler } from 'express';
-import { Op } from 'sequelize';
 import type { Feed } from '../services/feed';
-import { toLogged, type Store } from '../services/store';
+import type { Films } from '../services/films';
 
 const BEAT_MS = 20_000;
 
 /** Changes as server-sent events. What came since `Last-Event-ID` (or ?since=) is sent first, then everything new. */
-export const events = (feed: Feed, store: Store): RequestHandler => async (request, response) => {
+export const events = (feed: Feed, films: Films): RequestHandler => async (request, response) => {
   const since = Number(request.get('last-event-id') ?? request.query['since'] ?? NaN);
   response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store, no-transform', connection: 'keep-alive', 'x-accel-buffering': 'no' });
   let sent = Number.isFinite(since) ? since : 0;
@@ -23,8 +22,7 @@ export const events = (feed: Feed, store: Store): RequestHandler => async (reque
   request.on('close', () => { stop(); clearInterval(beat); });
   response.write('retry: 2000\n\n');
   if (Number.isFinite(since)) {
-    const missed = await store.models.changes.findAll({ where: { sequence: { [Op.gt]: since } }, order: [['sequence', 'ASC']], limit: 5000 });
-    missed.map(toLogged).forEach(send);
+    (await films.since(since)).forEach(send);
   }
   waiting.forEach(send);
   caughtUp = true;

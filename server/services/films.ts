@@ -2,8 +2,9 @@ import { EXCHANGE_FORMAT, EXCHANGE_VERSION, type AnyRow, type Batch, type Change
 import { v4 as uuid } from 'uuid';
 import { read } from '../database';
 import { HttpProblem } from '../http/problem';
-import { toRow } from '../models';
-import { toLogged, type Store } from './store';
+import type { Sequelize } from 'sequelize';
+import { readChanges, readRows } from '../models';
+import type { Store } from './store';
 
 export interface FilmSummary {
   readonly id: string;
@@ -17,10 +18,11 @@ const KIT: readonly EntityKind[] = ['aircraft', 'pack', 'card', 'filter'];
 
 /** Reading, exporting, importing and deleting whole films. */
 export class Films {
-  constructor(private readonly store: Store) {}
+  /** @param reader a connection that only reads */
+  constructor(private readonly reader: Sequelize, private readonly store: Store) {}
 
   list(): Promise<FilmSummary[]> {
-    return read<FilmSummary>(this.store.sequelize, `
+    return read<FilmSummary>(this.reader, `
       SELECT f.id, f.name,
         (SELECT COUNT(*) FROM locations l WHERE l.film_id = f.id) AS locations,
         (SELECT COUNT(*) FROM shots s JOIN locations l ON l.id = s.location_id WHERE l.film_id = f.id) AS shots,
@@ -28,8 +30,8 @@ export class Films {
       FROM films f ORDER BY updatedAt DESC`);
   }
 
-  private async rows(kind: EntityKind, where: Record<string, unknown> = {}): Promise<AnyRow[]> {
-    return (await this.store.models.rows[kind].findAll({ where })).map((m) => toRow(kind, m));
+  private rows(kind: EntityKind, field = 'id', values: readonly string[] | null = null): Promise<AnyRow[]> {
+    return readRows(this.reader, kind, field, values);
   }
 
   async kit(): Promise<AnyRow[]> {
@@ -38,16 +40,16 @@ export class Films {
 
   /** Sequence of the newest change, so that a reader can listen on from there. */
   async sequence(): Promise<number> {
-    return (await read<{ top: number | null }>(this.store.sequelize, 'SELECT MAX(sequence) AS top FROM change_log'))[0]?.top ?? 0;
+    return (await read<{ top: number | null }>(this.reader, 'SELECT MAX(sequence) AS top FROM change_log'))[0]?.top ?? 0;
   }
 
   /** @throws HttpProblem 404 */
   async rowsOf(filmId: string): Promise<AnyRow[]> {
-    const [film] = await this.rows('film', { id: filmId });
+    const [film] = await this.rows('film', 'id', [filmId]);
     if (!film) throw new HttpProblem(404, 'no-film', 'There is no such film; it may have been deleted.');
-    const locations = await this.rows('location', { filmId });
-    const locationId = locations.map((l) => l.value.id);
-    const [subjects, shots, readings] = await Promise.all((['subject', 'shot', 'reading'] as const).map((kind) => this.rows(kind, { locationId })));
+    const locations = await this.rows('location', 'filmId', [filmId]);
+    const places = locations.map((l) => l.value.id);
+    const [subjects, shots, readings] = await Promise.all((['subject', 'shot', 'reading'] as const).map((kind) => this.rows(kind, 'locationId', places)));
     return [film, ...locations, ...(subjects ?? []), ...(shots ?? []), ...(readings ?? [])];
   }
 
@@ -56,10 +58,14 @@ export class Films {
     return { rows: await this.rowsOf(filmId), sequence };
   }
 
-  /** Newest changes of a film and of the kit, oldest first; what undo is rebuilt from after a reload. */
-  async changes(filmId: string, limit: number): Promise<LoggedChange[]> {
-    const found = await this.store.models.changes.findAll({ where: { filmId: [filmId] }, order: [['sequence', 'DESC']], limit });
-    return found.map(toLogged).reverse();
+  /** Newest changes of a film, oldest first; what undo is rebuilt from after a reload. */
+  changes(filmId: string, limit: number): Promise<LoggedChange[]> {
+    return readChanges(this.reader, 'film_id = :filmId', { filmId }, limit);
+  }
+
+  /** Everything taken after a sequence, oldest first. */
+  since(sequence: number): Promise<LoggedChange[]> {
+    return readChanges(this.reader, 'sequence > :sequence', { sequence });
   }
 
   async exportFile(filmId: string): Promise<FilmFile> {

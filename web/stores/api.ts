@@ -1,4 +1,4 @@
-import type { AnyRow, Batch, Conflict, FieldFault, LoggedChange, Problem } from '@contract';
+import type { AnyRow, Batch, Conflict, EntityKind, FieldFault, LoggedChange, Problem } from '@contract';
 
 /** The server answered with a problem document. */
 export class ApiProblem extends Error {
@@ -32,7 +32,7 @@ export const api = {
   kit: () => json<{ rows: AnyRow[] }>('/api/kit'),
   film: (id: string) => json<{ rows: AnyRow[]; sequence: number }>(`/api/films/${id}`),
   changes: (id: string) => json<{ changes: LoggedChange[] }>(`/api/films/${id}/changes`),
-  apply: (batch: Batch) => json<{ rows: AnyRow[]; changes: LoggedChange[] }>('/api/changes', sending('POST', batch.device, batch)),
+  apply: (batch: Batch) => json<{ rows: AnyRow[]; gone: { kind: EntityKind; id: string }[] }>('/api/changes', sending('POST', batch.device, batch)),
   importFilm: (file: unknown, device: string) => json<{ id: string }>('/api/films/import', sending('POST', device, file)),
   removeFilm: async (id: string, device: string): Promise<void> => { await ask(`/api/films/${id}`, sending('DELETE', device)); },
 };

@@ -1,4 +1,4 @@
-import { ENTITY_KINDS, isKit, type AnyRow, type Entity, type EntityKind, type LoggedChange } from '@contract';
+import { ENTITY_KINDS, isKit, type Entity, type EntityKind, type LoggedChange } from '@contract';
 import type { FilmInput } from '@core/film';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, triggerRef } from 'vue';
@@ -129,9 +129,9 @@ export const useFilm = defineStore('film', () => {
     void keepPending(device, filmId.value, outbox.toJSON());
   };
 
-  const accept = ({ rows, changes }: { rows: AnyRow[]; changes: LoggedChange[] }): void => {
+  const accept = ({ rows, gone }: Awaited<ReturnType<typeof api.apply>>): void => {
     for (const row of rows) stored.set(keyOf(row.kind, row.value.id), { version: row.version, value: row.value as Thing });
-    for (const change of changes) if (change.after === null) stored.delete(keyOf(change.kind, change.id));
+    for (const { kind, id } of gone) stored.delete(keyOf(kind, id));
     outbox.taken(new Map(rows.map((r) => [keyOf(r.kind, r.value.id), r.version])));
     failures = 0; refusal.value = '';
     saveState.value = outbox.clashes.length > 0 ? 'refused' : outbox.waiting > 0 ? 'waiting' : 'saved';

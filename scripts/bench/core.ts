@@ -1,0 +1,29 @@
+import { demoFilm } from '../../demo';
+import { deriveFilm, FilmReckoner, type FilmInput } from '../../core/film';
+import { ms, report, spread } from './figures';
+
+const filmOf = (count: number): FilmInput => {
+  const film = demoFilm() as FilmInput;
+  return { ...film, shots: Array.from({ length: count }, (_, i) => { const like = film.shots[i % film.shots.length]; if (!like) throw new Error('no shots'); return { ...like, id: `s${i}` }; }) };
+};
+
+const timed = (rounds: number, act: (round: number) => void): number[] => {
+  for (let i = 0; i < 30; i += 1) act(i);
+  return Array.from({ length: rounds }, (_, i) => { const start = performance.now(); act(i); return performance.now() - start; });
+};
+
+export const run = async (): Promise<void> => {
+  console.log('\nCore, one thread');
+  for (const count of [60, 500]) {
+    const film = filmOf(count);
+    const fresh = spread(timed(100, () => deriveFilm(film)));
+    report(`every cost and warning of ${count} shots, nothing remembered`, `median ${ms(fresh.median)}, p95 ${ms(fresh.p95)}`);
+    const reckoner = new FilmReckoner();
+    reckoner.derive(film);
+    const drag = spread(timed(200, (i) => {
+      const shots = film.shots.map((s, n) => (n === 30 ? { ...s, move: { ...s.move, values: { ...s.move.values, speedMs: 2 + (i % 40) / 20 } } } : s));
+      reckoner.derive({ ...film, shots });
+    }));
+    report(`one slider moved, ${count} shots`, `median ${ms(drag.median)}, p95 ${ms(drag.p95)}, ${(fresh.median / drag.median).toFixed(1)} times less than afresh`);
+  }
+};
