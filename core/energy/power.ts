@@ -22,6 +22,7 @@ const shape = (airspeedMs: number, inducedMs: number): number => {
   const s = POWER.inducedShare;
   const v2 = airspeedMs * airspeedMs;
   const i2 = inducedMs * inducedMs;
+  if (v2 === 0) return 1;
   return (1 - s) * (1 + (3 * v2) / POWER.tipSpeedMs ** 2) + s * Math.sqrt(Math.sqrt(1 + (v2 * v2) / (4 * i2 * i2)) - v2 / (2 * i2));
 };
 

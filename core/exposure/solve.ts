@@ -104,19 +104,44 @@ interface Notch<T> {
 
 const cheapestFirst = <T>(notches: Notch<T>[]): Notch<T>[] => notches.sort((a, b) => a.regret - b.regret);
 
+/** Notches of dials that many shots share, by what they depend on. */
+const shared = new Map<string, readonly Notch<number>[]>();
+
+const remembered = (key: string, make: () => readonly Notch<number>[]): readonly Notch<number>[] => {
+  const known = shared.get(key);
+  if (known) return known;
+  if (shared.size > 200) shared.clear();
+  const made = make();
+  shared.set(key, made);
+  return made;
+};
+
+const shutterNotches = (task: ExposureTask): readonly Notch<number>[] => {
+  const { fixed, captureFps, bandLowDeg, bandHighDeg, mainsHz, still } = task;
+  const notch = (t: number): Notch<number> => ({ value: t, stops: SHUTTER_STOPS.get(t) ?? -Math.log2(t), regret: shutterRegret(t, task) });
+  if (fixed.shutterS !== undefined) return [notch(fixed.shutterS)];
+  return remembered(`shutter|${captureFps}|${bandLowDeg}|${bandHighDeg}|${mainsHz}|${still}`,
+    () => cheapestFirst(SHUTTERS.filter((t) => t * captureFps <= 1.0001).map(notch)));
+};
+
+const isoNotches = (task: ExposureTask): readonly Notch<number>[] => {
+  const { fixed, isoBase, isoCeiling } = task;
+  const notch = (iso: number): Notch<number> => ({ value: iso, stops: -Math.log2(iso / 100), regret: isoRegret(iso, task) });
+  if (fixed.iso !== undefined) return [notch(fixed.iso)];
+  return remembered(`iso|${isoBase}|${isoCeiling}`, () => isoSteps(isoBase, isoCeiling).map(notch));
+};
+
 /** The dials of a task, each cheapest first, hand choices leaving one notch. */
 const dials = (task: ExposureTask) => {
   const { fixed } = task;
   const filters = [{ id: null, factor: 1 } as FilterChoice, ...task.filters];
-  const shutters = fixed.shutterS === undefined ? SHUTTERS.filter((t) => t * task.captureFps <= 1.0001) : [fixed.shutterS];
   return {
     filters: cheapestFirst((fixed.filterId === undefined ? filters : filters.filter((f) => f.id === fixed.filterId))
       .map((f) => ({ value: f.id, stops: filterStops(f.factor), regret: filterRegret(f.id, task) }))),
-    shutters: cheapestFirst(shutters.map((t) => ({ value: t, stops: SHUTTER_STOPS.get(t) ?? -Math.log2(t), regret: shutterRegret(t, task) }))),
+    shutters: shutterNotches(task),
     apertures: cheapestFirst((fixed.aperture === undefined ? task.apertures : [fixed.aperture])
       .map((n) => ({ value: n, stops: 2 * Math.log2(n), regret: apertureRegret(n) }))),
-    isos: (fixed.iso === undefined ? isoSteps(task.isoBase, task.isoCeiling) : [fixed.iso])
-      .map((iso) => ({ value: iso, stops: -Math.log2(iso / 100), regret: isoRegret(iso, task) })),
+    isos: isoNotches(task),
   };
 };
 

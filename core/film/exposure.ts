@@ -26,6 +26,9 @@ const FLARE_MARGIN_DEG = 5;
 /** Filter id that a person chooses for the bare lens. */
 export const BARE = 'bare';
 
+/** The sun's angle changes slowly along a path: every second pose is looked at, both ends among them. */
+const SUN_EVERY = 2;
+
 const filtersFor = (facts: ShotFacts, kit: Kit): FilterChoice[] => kit.filters
   .filter((f) => !f.retired && (f.aircraftIds.length === 0 || (facts.aircraft !== null && f.aircraftIds.includes(facts.aircraft.id))))
   .map((f) => ({ id: f.id, factor: f.factor }));
@@ -63,10 +66,10 @@ export const shotLight = (
   facts: ShotFacts, kit: Kit, readings: readonly Reading[], atMs: number, flightFilterId: string | null | undefined,
 ): ShotLight => {
   const { location, shot } = facts;
-  const altitudeAt = (utcMs: number): number => sunAt(utcMs, location.latitude, location.longitude).altitudeDeg;
   const sun = sunAt(atMs, location.latitude, location.longitude);
+  const altitudeAt = (utcMs: number): number => (utcMs === atMs ? sun : sunAt(utcMs, location.latitude, location.longitude)).altitudeDeg;
   const scene = sceneLight(atMs, altitudeAt, location.sky, location.lamps, shot.offsetStops, readings);
-  const poses = facts.flown?.samples.map((s) => s.pose) ?? [];
+  const poses = facts.flown?.samples.filter((_, i) => i % SUN_EVERY === 0).map((s) => s.pose) ?? [];
   const nearestSunDeg = poses.reduce((min, pose) => Math.min(min, angleToSun(pose.headingDeg, pose.tiltDeg, sun)), 180);
   const exposure = solveExposure(task(facts, kit, scene, flightFilterId));
   const middle = poses[Math.floor(poses.length / 2)];

@@ -8,6 +8,7 @@ export const circleShape = (
 ): Result<MoveShape> => {
   if (!(radiusM > 0)) return none('An orbit needs a radius above zero.');
   return found({
+    intervals: 2 * Math.ceil(Math.abs(arcDeg) / 30),
     extent: { by: 'path', lengthM: radiusM * radians(Math.abs(arcDeg)), speedMs },
     poseAt: (share) => lookAt(offset(subject.aim, startDeg + arcDeg * share, radiusM, heightM), subject.aim),
   });

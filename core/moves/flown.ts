@@ -40,8 +40,8 @@ export interface FlownMove {
   readonly samples: readonly PathSample[];
 }
 
-/** Intervals a path is sampled in; even, so that Simpson's rule applies. */
-export const PATH_INTERVALS = 24;
+/** Intervals a path is sampled in where its shape asks for no more; even, so that Simpson's rule applies. */
+export const PATH_INTERVALS = 16;
 
 /** Rates above these count as an input being used. */
 const INPUT_FLOOR = { ms: 0.12, degS: 0.4 } as const;
@@ -54,17 +54,33 @@ const timingOf = (shape: MoveShape, easing: Easing, holdS: number): Result<RampT
   return found({ totalS: holdS, steadyS: holdS, peakMs: 0, rampS: 0 });
 };
 
-const inputsOf = ({ pose, velocity, yawDegS, tiltDegS }: PathSample): StickInput[] => {
+const INPUTS: readonly StickInput[] = ['throttle', 'forward', 'sideways', 'yaw', 'tilt', 'zoom'];
+
+/** Inputs in use at a sample, one bit each in the order of `INPUTS`. */
+const inputBits = ({ pose, velocity, yawDegS, tiltDegS }: PathSample): number => {
   const heading = radians(pose.headingDeg);
   const forward = velocity.x * Math.sin(heading) + velocity.y * Math.cos(heading);
   const sideways = velocity.x * Math.cos(heading) - velocity.y * Math.sin(heading);
-  const used: StickInput[] = [];
-  if (Math.abs(velocity.z) > INPUT_FLOOR.ms) used.push('throttle');
-  if (Math.abs(forward) > INPUT_FLOOR.ms) used.push('forward');
-  if (Math.abs(sideways) > INPUT_FLOOR.ms) used.push('sideways');
-  if (Math.abs(yawDegS) > INPUT_FLOOR.degS) used.push('yaw');
-  if (Math.abs(tiltDegS) > INPUT_FLOOR.degS) used.push('tilt');
-  return used;
+  const moves = (rate: number, bit: number): number => (Math.abs(rate) > INPUT_FLOOR.ms ? bit : 0);
+  const turns = (rate: number, bit: number): number => (Math.abs(rate) > INPUT_FLOOR.degS ? bit : 0);
+  return moves(velocity.z, 1) | moves(forward, 2) | moves(sideways, 4) | turns(yawDegS, 8) | turns(tiltDegS, 16);
+};
+
+const bitCount = (bits: number): number => INPUTS.reduce((n, _, i) => n + ((bits >> i) & 1), 0);
+
+/** What a path comes to over its samples. */
+const measure = (samples: readonly PathSample[]) => {
+  let [used, simultaneous, peakYawDegS, peakTiltDegS, lowestM, highestM] = [0, 0, 0, 0, Infinity, -Infinity];
+  for (const sample of samples) {
+    const bits = inputBits(sample);
+    used |= bits;
+    simultaneous = Math.max(simultaneous, bitCount(bits));
+    peakYawDegS = Math.max(peakYawDegS, Math.abs(sample.yawDegS));
+    peakTiltDegS = Math.max(peakTiltDegS, Math.abs(sample.tiltDegS));
+    lowestM = Math.min(lowestM, sample.pose.at.z);
+    highestM = Math.max(highestM, sample.pose.at.z);
+  }
+  return { inputs: INPUTS.filter((_, i) => (used >> i) & 1), simultaneous, peakYawDegS, peakTiltDegS, lowestM, highestM };
 };
 
 const poseAtTime = (shape: MoveShape, timing: RampTiming, timeS: number): Pose =>
@@ -96,21 +112,14 @@ export const fly = (shape: MoveShape, easing: Easing, cut: CutStyle, holdS: numb
   const timing = timingOf(shape, easing, holdS);
   if (!timing.ok) return timing;
   const { totalS, steadyS } = timing.value;
-  const samples = Array.from({ length: PATH_INTERVALS + 1 }, (_, i) => sampleAt(shape, timing.value, (totalS * i) / PATH_INTERVALS));
-  const peak = (of: (s: PathSample) => number): number => samples.reduce((max, s) => Math.max(max, of(s)), 0);
-  const heights = samples.map((s) => s.pose.at.z);
-  const used = samples.map(inputsOf);
+  const intervals = Math.max(PATH_INTERVALS, shape.intervals ?? 0);
+  const samples = Array.from({ length: intervals + 1 }, (_, i) => sampleAt(shape, timing.value, (totalS * i) / intervals));
   return found({
     totalS, steadyS,
     usableS: shape.extent.by === 'hold' || cut === 'whole' ? totalS : steadyS,
     lengthM: shape.extent.by === 'path' ? shape.extent.lengthM : pathLength(samples),
     peakSpeedMs: shape.extent.by === 'path' ? timing.value.peakMs : 0,
-    peakYawDegS: peak((s) => Math.abs(s.yawDegS)),
-    peakTiltDegS: peak((s) => Math.abs(s.tiltDegS)),
-    lowestM: Math.min(...heights),
-    highestM: Math.max(...heights),
-    inputs: [...new Set(used.flat())],
-    simultaneous: used.reduce((max, list) => Math.max(max, list.length), 0),
+    ...measure(samples),
     start: shape.poseAt(0),
     end: shape.poseAt(1),
     samples,

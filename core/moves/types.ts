@@ -39,6 +39,8 @@ export type Extent =
 export interface MoveShape {
   readonly extent: Extent;
   readonly poseAt: (share: number) => Pose;
+  /** Intervals it takes to see its bends, where the usual number is too few; even. */
+  readonly intervals?: number;
 }
 
 /** A camera move: parameters in, a path out, and what a pilot should know about it. One file each, registered in one list. */

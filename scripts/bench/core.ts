@@ -8,7 +8,7 @@ const filmOf = (count: number): FilmInput => {
 };
 
 const timed = (rounds: number, act: (round: number) => void): number[] => {
-  for (let i = 0; i < 30; i += 1) act(i);
+  for (let i = 0; i < 200; i += 1) act(i);
   return Array.from({ length: rounds }, (_, i) => { const start = performance.now(); act(i); return performance.now() - start; });
 };
 

@@ -33,7 +33,7 @@ const seconds = computed(() => share.value * (props.shot.facts.flown?.totalS ?? 
     </div>
     <div class="scrub">
       <span class="label">Along the move</span>
-      <ElSlider v-model="share" :min="0" :max="1" :step="1 / 24" :show-tooltip="false" aria-label="Along the move" />
+      <ElSlider v-model="share" :min="0" :max="1" :step="1 / 16" :show-tooltip="false" aria-label="Along the move" />
       <span class="label at">{{ seconds.toFixed(1) }}<span class="unit">s</span></span>
     </div>
   </div>
