@@ -103,3 +103,15 @@ test('a date without a sunrise is told, not guessed', async ({ page, bench }) =>
   await page.getByLabel('Time zone').fill('Mars/Olympus');
   await expect(page.getByRole('alert').filter({ hasText: 'not a time zone' })).toBeVisible();
 });
+
+test('the budget opens into its flights, and they add up to it', async ({ page, bench }) => {
+  await bench.open();
+  await page.locator('.sums').click();
+  const sheet = page.getByRole('region', { name: 'Flights' });
+  const { derived } = await bench.stored();
+  const flights = [...derived.places.values()].flatMap((p) => p.flights);
+  await expect(sheet.locator('tbody tr')).toHaveCount(flights.length + 1);
+  await expect(sheet.locator('.total')).toContainText(`${derived.budget.usedWh.toFixed(2)}Wh`);
+  const lands = await sheet.locator('tbody tr:not(.total) td:last-child').allTextContents();
+  for (const text of lands) expect(Number.parseFloat(text)).toBeGreaterThanOrEqual(30);
+});

@@ -57,6 +57,21 @@ test('the same field changed in two tabs asks the person, and either choice hold
   }
 });
 
+test('a duplicated tab is a tab of its own: each hears the other', async ({ bench, context }) => {
+  await bench.open();
+  const device = await bench.page.evaluate(() => sessionStorage.getItem('dusk-device'));
+  const page = await context.newPage();
+  await page.addInitScript((name) => { if (!sessionStorage.getItem('dusk-device')) sessionStorage.setItem('dusk-device', String(name)); }, device);
+  const twin = new Bench(page, bench.app, bench.film);
+  await twin.open();
+  expect(await page.evaluate(() => sessionStorage.getItem('dusk-device'))).not.toBe(device);
+  await bench.title.fill('From the original');
+  await expect(twin.titles.first()).toHaveText('From the original');
+  await twin.saved();
+  await twin.title.fill('From the twin');
+  await expect(bench.titles.first()).toHaveText('From the twin');
+});
+
 test('what could not be saved outlives the tab and is saved by the next one', async ({ bench, context }) => {
   await bench.open();
   await context.setOffline(true);

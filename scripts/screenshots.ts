@@ -42,7 +42,7 @@ const run = async (): Promise<void> => {
     page.on('pageerror', (e) => console.error(`${shot.name}: ${e.message}`));
     await page.addInitScript((theme) => localStorage.setItem('dusk-theme', theme), shot.theme ?? 'dusk');
     await page.goto(running.address + (shot.path === '/' ? '/' : `/film/${film}${shot.path}`));
-    await page.locator("main").first().waitFor();
+    await page.locator(shot.path === "" ? ".slate" : "main").first().waitFor();
     await page.evaluate(() => document.fonts.ready);
     if (shot.act) await shot.act(page);
     await page.mouse.move(0, 0);

@@ -10,10 +10,10 @@ const run = async (): Promise<void> => {
   const running = await start(config, log, async (films) => {
     if (config.demo && (await films.list()).length === 0) await films.importFile(demoFilm(), 'demo');
   });
-  process.stdout.write(`\n  Dusk Slate is at ${running.address}\n  Data: ${config.dataDir}\n  Stop with Ctrl+C.\n\n`);
   const leave = (): void => { void running.stop().then(() => process.exit(0)); };
   process.once('SIGINT', leave);
   process.once('SIGTERM', leave);
+  process.stdout.write(`\n  Dusk Slate is at ${running.address}\n  Data: ${config.dataDir}\n  Stop with Ctrl+C.\n\n`);
 };
 
 run().catch((error: unknown) => {

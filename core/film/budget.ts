@@ -1,7 +1,7 @@
 import { fillCards, plannableBytes, writeNeeded, writesFastEnough, type CardFill } from '../cards';
 import type { Warning } from '../warnings';
 import { bySeverity } from '../warnings';
-import type { DerivedShot } from './derive';
+import type { DerivedShot } from './derived';
 import type { PlaceFacts, TimedFlight } from './place';
 import type { FilmInput } from './types';
 
@@ -82,6 +82,12 @@ const packWarnings = (input: FilmInput, packsShort: number, unfit: number): Warn
   return [];
 };
 
+/** Stills cost time over the same spots; nothing on the list asks for it yet. */
+const stillsNote = (input: FilmInput): Warning[] => (!input.film.stillsWanted || input.shots.length === 0 ? [] : [{
+  code: 'film.stills', severity: 'note', subject: { kind: 'film' }, say: 'Stills are wanted too, and take time over the same spots.',
+  why: 'The slates budget video only.', cures: [{ say: 'Give the slates that carry a still a longer set-up, or add a hold for it.' }],
+}]);
+
 const timeline = (shots: ReadonlyMap<string, DerivedShot>): number =>
   [...shots.values()].reduce((sum, s) => sum + s.facts.segments.reduce((a, b) => a + b.timelineS, 0), 0);
 
@@ -116,6 +122,6 @@ export const budgetOf = (input: FilmInput, places: readonly PlaceFacts[], shots:
     shotsUnfit: unfit.length,
     mustsUnfit: unfit.filter((u) => shots.get(u.shotId)?.facts.shot.priority === 'must').length,
     timelineS: timeline(shots),
-    warnings: bySeverity([...packWarnings(input, packsShort, unfit.length), ...cardWarnings(input, shots, fills, overBytes)]),
+    warnings: bySeverity([...packWarnings(input, packsShort, unfit.length), ...cardWarnings(input, shots, fills, overBytes), ...stillsNote(input)]),
   };
 };

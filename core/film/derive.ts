@@ -3,22 +3,12 @@ import type { Kit } from '../kit';
 import { KeyedMemo } from '../units';
 import type { Warning } from '../warnings';
 import { budgetOf, type BudgetFacts } from './budget';
+import type { DerivedShot } from './derived';
 import { shotLight, type ShotLight } from './exposure';
 import { kitAlong, placeDay, placeFacts, suppliesOf, withoutSpare, type PlaceDay, type PlaceFacts } from './place';
 import { placeWarnings, shotWarnings } from './rules';
 import { shotFacts, type ShotFacts } from './shot';
 import type { FilmInput, Location, Reading, Shot } from './types';
-
-/** A shot with its costs, its light and what is wrong with it. */
-export interface DerivedShot {
-  /** Place on the whole list, from 1. */
-  readonly number: number;
-  readonly facts: ShotFacts;
-  readonly light: ShotLight | null;
-  readonly unfit: Unfit | null;
-  readonly flightIndex: number | null;
-  readonly warnings: readonly Warning[];
-}
 
 export interface DerivedFilm {
   readonly shots: ReadonlyMap<string, DerivedShot>;

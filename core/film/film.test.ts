@@ -139,6 +139,7 @@ describe('warnings', () => {
     ['move.ceiling', move('rise', { startM: 3, endM: 160 })], ['move.too-fast', move('slide', { lengthM: 1500, speedMs: 30 })],
     ['move.yaw', move('orbit', { radiusM: 5, speedMs: 6, heightM: 90 })], ['pace.fast', move('slide', { distanceM: 45, heightM: 1.5, speedMs: 9, lengthM: 200 })],
     ['kit.no-aircraft', { aircraftId: null }], ['shot.no-subject', { subjectId: null }], ['light.wish', { wants: 'night' as const }],
+    ['lens.zoom', { zoom: 2 }], ['lens.zoom-beyond', { zoom: 9 }],
     ['exposure.over', { exposure: { aperture: 2.8, shutterS: 1 / 50, iso: 6400, filterId: 'bare' } }], ['move.inputs', move('low-to-high', {})],
   ])('%s', (code, change) => {
     expect(codesOf(change)).toContain(code === 'move.too-close-is-subject' ? 'move.subject' : code);
@@ -157,6 +158,14 @@ describe('warnings', () => {
         expect(after.warnings.map((w) => w.code)).not.toContain(warning.code);
       }
     }
+  });
+
+  it('beats without a tempo and stills without a slate are told', () => {
+    const derived = deriveFilm({ ...film, film: { ...film.film, tempoBpm: 0 } });
+    const inBeats = [...derived.shots.values()].filter((s) => s.facts.shot.cut.by === 'beats');
+    expect(inBeats.length).toBeGreaterThan(0);
+    for (const s of inBeats) expect(s.warnings.map((w) => w.code)).toContain('cut.no-tempo');
+    expect(derived.budget.warnings.map((w) => w.code)).toContain('film.stills');
   });
 
   it('always come with a sentence, a reason and, where they stop, a cure or a cause', () => {

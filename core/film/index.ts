@@ -1,6 +1,7 @@
 export * from './types';
 export * from './defaults';
 export * from './derive';
+export type { DerivedShot } from './derived';
 export * from './explain';
 export type { Cure, Severity, Warning } from '../warnings';
 export type { ShotFacts, ShotEnergy } from './shot';

@@ -8,22 +8,22 @@ import { events } from './events';
 
 const BATCH_LIMIT = '2mb';
 const FILE_LIMIT = '20mb';
-const DEVICE_HEADER = 'x-dusk-device';
+/** Whole films that come and go are nobody's step: no tab takes them back by an undo. */
+const WHOLE_FILMS = 'whole-films';
 
 /** Every route of the API. */
 export const api = (store: Store, films: Films, feed: Feed, version: string): Router => {
   const router = Router();
-  const deviceOf = (request: express.Request): string => (request.get(DEVICE_HEADER) ?? 'import').slice(0, 80);
   router.get('/health', async (_request, response) => { response.json({ ok: true, sequence: await films.sequence() }); });
   router.get('/openapi.json', (_request, response) => { response.json(openApi(version)); });
   router.get('/films', async (_request, response) => { response.json({ films: await films.list() }); });
   router.get('/kit', async (_request, response) => { response.json({ rows: await films.kit() }); });
   router.post('/films/import', express.json({ limit: FILE_LIMIT }), async (request, response) => {
-    const id = await films.importFile(checkFilmFile(request.body), deviceOf(request));
+    const id = await films.importFile(checkFilmFile(request.body), WHOLE_FILMS);
     response.status(201).location(`/api/films/${id}`).json({ id });
   });
   router.get('/films/:id', async (request, response) => { response.json(await films.open(request.params.id)); });
-  router.delete('/films/:id', async (request, response) => { await films.remove(request.params.id, deviceOf(request)); response.status(204).end(); });
+  router.delete('/films/:id', async (request, response) => { await films.remove(request.params.id, WHOLE_FILMS); response.status(204).end(); });
   router.get('/films/:id/changes', async (request, response) => { response.json({ changes: await films.changes(request.params.id, 400) }); });
   router.get('/films/:id/file', async (request, response) => {
     const file = await films.exportFile(request.params.id);

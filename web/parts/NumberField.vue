@@ -14,12 +14,11 @@ const reckoning = useReckoning();
 const unit = computed(() => props.unit || unitOf(props.quantity, reckoning.units));
 const shown = computed(() => fieldText(toShown(props.value * props.scale, props.quantity, reckoning.units)));
 const text = ref(shown.value);
-const editing = ref(false);
 const faults = ref<readonly Fault[]>([]);
-watch(shown, (value) => { if (!editing.value && faults.value.length === 0) text.value = value; });
+/** A new value from outside is shown unless something else has been typed meanwhile. */
+watch(shown, (value, before) => { if (text.value === before) text.value = value; });
 
 const commit = (): void => {
-  editing.value = false;
   if (text.value === shown.value) { faults.value = []; return; }
   const number = readNumber(text.value);
   faults.value = Number.isNaN(number)
@@ -39,13 +38,13 @@ const nudge = (event: KeyboardEvent | Event, by: number): void => {
 <template>
   <FieldBox v-if="!bare" :id="id" :label="label" :hint="hint" :faults="faults">
     <ElInput
-      :id="id" v-model="text" inputmode="decimal" :aria-invalid="faults.length > 0" @focus="editing = true" @change="commit" @blur="commit"
+      :id="id" v-model="text" inputmode="decimal" :aria-invalid="faults.length > 0" @change="commit" @blur="commit"
       @keydown.up="nudge($event, 1)" @keydown.down="nudge($event, -1)"
     ><template v-if="unit" #suffix><span class="unit">{{ unit }}</span></template></ElInput>
   </FieldBox>
   <span v-else class="bare" :class="{ 'is-faulty': faults.length > 0 }">
     <ElInput
-      :id="id" v-model="text" inputmode="decimal" :aria-label="label" :aria-invalid="faults.length > 0" @focus="editing = true" @change="commit" @blur="commit"
+      :id="id" v-model="text" inputmode="decimal" :aria-label="label" :aria-invalid="faults.length > 0" @change="commit" @blur="commit"
       @keydown.up="nudge($event, 1)" @keydown.down="nudge($event, -1)"
     ><template v-if="unit" #suffix><span class="unit">{{ unit }}</span></template></ElInput>
     <span v-if="faults.length > 0" class="fault" role="alert">{{ faults.map((f) => f.say).join(' ') }}</span>

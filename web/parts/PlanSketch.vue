@@ -15,9 +15,12 @@ const LAUNCH = { x: 0, y: 0 };
 /** Few points are enough to see the line; the figures use the real path. */
 const pathOf = (shot: DerivedShot) => shot.facts.flown?.samples.map((s) => ({ x: s.pose.at.x, y: s.pose.at.y })) ?? [];
 
+/** Room at the top for the arrows of north, wind and sun. */
+const HEAD = 34;
 const frame = computed(() => {
   const spots = [LAUNCH, ...props.shots.flatMap(pathOf), ...props.subjects.flatMap((s) => [{ x: s.xM - s.widthM / 2, y: s.yM - 4 }, { x: s.xM + s.widthM / 2, y: s.yM + 4 }])];
-  return fit(spots.length > 1 ? spots : [{ x: -30, y: -30 }, { x: 30, y: 30 }], props.width, props.height, 30);
+  const { scale, at } = fit(spots.length > 1 ? spots : [{ x: -30, y: -30 }, { x: 30, y: 30 }], props.width, props.height - HEAD, 24);
+  return { scale, at: (s: { x: number; y: number }) => { const spot = at(s); return { x: spot.x, y: spot.y + HEAD }; } };
 });
 const step = computed(() => roundStep(props.width / frame.value.scale, 5));
 const stepText = computed(() => writeText(step.value, 'metres', reckoning.units).replace(/\.0(?=\D)/, ''));

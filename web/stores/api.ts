@@ -20,10 +20,12 @@ const ask = async (path: string, init?: RequestInit): Promise<Response> => {
 
 const json = async <T>(path: string, init?: RequestInit): Promise<T> => (await ask(path, init)).json() as Promise<T>;
 
-const sending = (method: string, device: string, body?: unknown): RequestInit => ({
-  method, keepalive: body !== undefined && JSON.stringify(body).length < 60_000, headers: { 'x-dusk-device': device, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
-  ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-});
+/** A small body goes out even while the page is being closed. */
+const KEEPALIVE_LIMIT = 60_000;
+const posting = (body: unknown): RequestInit => {
+  const text = JSON.stringify(body);
+  return { method: 'POST', body: text, keepalive: text.length < KEEPALIVE_LIMIT, headers: { 'content-type': 'application/json' } };
+};
 
 export interface FilmSummary { readonly id: string; readonly name: string; readonly locations: number; readonly shots: number; readonly updatedAt: string }
 
@@ -32,7 +34,7 @@ export const api = {
   kit: () => json<{ rows: AnyRow[] }>('/api/kit'),
   film: (id: string) => json<{ rows: AnyRow[]; sequence: number }>(`/api/films/${id}`),
   changes: (id: string) => json<{ changes: LoggedChange[] }>(`/api/films/${id}/changes`),
-  apply: (batch: Batch) => json<{ rows: AnyRow[]; gone: { kind: EntityKind; id: string }[] }>('/api/changes', sending('POST', batch.device, batch)),
-  importFilm: (file: unknown, device: string) => json<{ id: string }>('/api/films/import', sending('POST', device, file)),
-  removeFilm: async (id: string, device: string): Promise<void> => { await ask(`/api/films/${id}`, sending('DELETE', device)); },
+  apply: (batch: Batch) => json<{ rows: AnyRow[]; gone: { kind: EntityKind; id: string }[] }>('/api/changes', posting(batch)),
+  importFilm: (file: unknown) => json<{ id: string }>('/api/films/import', posting(file)),
+  removeFilm: async (id: string): Promise<void> => { await ask(`/api/films/${id}`, { method: 'DELETE' }); },
 };

@@ -4,9 +4,9 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, triggerRef } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { api, ApiProblem, Unreachable } from './api';
-import { deviceId } from './device';
+import { claimDevice } from './device';
 import { History, type Step, type StepChange, type Thing } from './history';
-import { holdTab, keepPending, leftBehind } from './keep';
+import { keepPending, leftBehind } from './keep';
 import { patched } from './merge';
 import { keyOf, Outbox, type Clash } from './outbox';
 import { faultsOf, type Fault } from './validate';
@@ -24,7 +24,7 @@ const RETRY_MS = [1000, 2000, 4000, 8000, 15_000];
 
 /** The open film: rows as they stand here, what waits to be saved, what can be taken back. */
 export const useFilm = defineStore('film', () => {
-  const device = deviceId();
+  let device = '';
   const filmId = ref('');
   const loading = ref(true);
   const missing = ref('');
@@ -41,7 +41,6 @@ export const useFilm = defineStore('film', () => {
   let events: EventSource | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let failures = 0;
-  let locked = false;
 
   const byKind = computed(() => {
     const lists = Object.fromEntries(ENTITY_KINDS.map((k) => [k, []])) as unknown as Record<EntityKind, Thing[]>;
@@ -69,6 +68,7 @@ export const useFilm = defineStore('film', () => {
     close();
     filmId.value = id; loading.value = true; missing.value = '';
     try {
+      device = await claimDevice();
       const [opened, kitRows, log] = await Promise.all([api.film(id), api.kit(), api.changes(id)]);
       stored = new Map([...opened.rows, ...kitRows.rows].map((r) => [keyOf(r.kind, r.value.id), { version: r.version, value: r.value as Thing }]));
       things.value = new Map([...stored].map(([key, held]) => [key, held.value]));
@@ -79,7 +79,6 @@ export const useFilm = defineStore('film', () => {
       refresh();
       loading.value = false;
       listen(opened.sequence);
-      if (!locked) { holdTab(device); locked = true; }
       if (outbox.size > 0) schedule(0);
     } catch (error) {
       loading.value = false;
@@ -114,19 +113,23 @@ export const useFilm = defineStore('film', () => {
 
   let undoing: string | undefined;
   const flush = async (): Promise<void> => {
-    const changes = outbox.take();
+    // The film may be changed for another while an answer is on its way: this flight belongs to the outbox it left.
+    const box = outbox;
+    const film = filmId.value;
+    const changes = box.take();
     if (changes.length === 0) return;
     saveState.value = saveState.value === 'offline' ? 'offline' : 'saving';
     const undoes = undoing;
     undoing = undefined;
-    void keepPending(device, filmId.value, outbox.toJSON());
+    void keepPending(device, film, box.toJSON());
     try {
-      accept(await api.apply({ batch: uuid(), device, changes, ...(undoes ? { undoes } : {}) }));
+      const taken = await api.apply({ batch: uuid(), device, changes, ...(undoes ? { undoes } : {}) });
+      if (box === outbox) accept(taken); else box.taken(new Map());
     } catch (error) {
-      outbox.returned();
-      failed(error);
+      box.returned();
+      if (box === outbox) failed(error);
     }
-    void keepPending(device, filmId.value, outbox.toJSON());
+    void keepPending(device, film, box.toJSON());
   };
 
   const accept = ({ rows, gone }: Awaited<ReturnType<typeof api.apply>>): void => {
@@ -231,5 +234,5 @@ export const useFilm = defineStore('film', () => {
     document.addEventListener('visibilitychange', () => { if (document.visibilityState === 'hidden') void flush(); });
   }
 
-  return { device, filmId, loading, missing, saveState, refusal, clashes, undoable, film, kit, input, list, get, load, edit, create, remove, act, undo, redo, choose, close };
+  return { filmId, loading, missing, saveState, refusal, clashes, undoable, film, kit, input, list, get, load, edit, create, remove, act, undo, redo, choose, close };
 });

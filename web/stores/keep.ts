@@ -1,4 +1,5 @@
 import { createStore, del, entries, set } from 'idb-keyval';
+import { tabLock } from './device';
 import type { Pending } from './outbox';
 
 let opened: ReturnType<typeof createStore> | undefined;
@@ -15,12 +16,7 @@ export const keepPending = async (device: string, filmId: string, pending: Pendi
 /** Runs something if the tab of that name is gone; a living tab holds a lock under its name. */
 const ifGone = async (device: string, then: () => Promise<void>): Promise<void> => {
   if (!('locks' in navigator)) { await then(); return; }
-  await navigator.locks.request(`tab:${device}`, { ifAvailable: true }, async (lock) => { if (lock) await then(); });
-};
-
-/** Marks this tab as living. */
-export const holdTab = (device: string): void => {
-  if ('locks' in navigator) void navigator.locks.request(`tab:${device}`, () => new Promise<void>(() => undefined));
+  await navigator.locks.request(tabLock(device), { ifAvailable: true }, async (lock) => { if (lock) await then(); });
 };
 
 /** What earlier, closed tabs (and this one before a reload) could not save of a film. */

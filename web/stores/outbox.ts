@@ -50,7 +50,7 @@ export class Outbox {
   get clashes(): Clash[] { return [...this.held.values()]; }
 
   /** Takes what can be sent now. Parents before children, deletions the other way round. */
-  take(limit = 1500): Change[] {
+  take(limit = 800): Change[] {
     if (this.flying.size > 0) return [];
     const ready = [...this.entries.entries()].filter(([key]) => !this.held.has(key)).slice(0, limit);
     for (const [key, entry] of ready) { this.flying.set(key, entry); this.entries.delete(key); }
@@ -83,24 +83,30 @@ export class Outbox {
    * @returns merged states to show
    */
   clash(conflicts: readonly Conflict[]): { kind: EntityKind; id: string; value: Thing }[] {
-    const merged: { kind: EntityKind; id: string; value: Thing }[] = [];
-    for (const conflict of conflicts) {
+    return conflicts.flatMap((conflict) => {
       const key = keyOf(conflict.kind, conflict.id);
       const entry = this.entries.get(key);
-      if (!entry) continue;
-      const theirs = (conflict.theirs?.value ?? null) as Thing | null;
-      const theirVersion = conflict.theirs?.version ?? 0;
-      if (entry.value === null && theirs === null) { this.entries.delete(key); continue; }
-      const joined = entry.value && theirs && entry.base ? merge(entry.base, entry.value, theirs) : null;
-      if (joined && joined.clashing.length === 0) {
-        const value = joined.value as Thing;
-        this.entries.set(key, { ...entry, version: theirVersion, base: theirs, value });
-        merged.push({ kind: entry.kind, id: entry.id, value });
-      } else {
-        this.held.set(key, { kind: entry.kind, id: entry.id, mine: entry.value, theirs, theirVersion, base: entry.base, fields: joined?.clashing ?? [] });
-      }
+      if (!entry) return [];
+      const value = this.settle(key, entry, (conflict.theirs?.value ?? null) as Thing | null, conflict.theirs?.version ?? 0);
+      return value ? [{ kind: entry.kind, id: entry.id, value }] : [];
+    });
+  }
+
+  /** Settles one conflict: nothing to do, merged (its state is returned), or held. */
+  private settle(key: string, entry: Pending, theirs: Thing | null, theirVersion: number): Thing | null {
+    const { kind, id, base, value: mine } = entry;
+    if (mine === null && theirs === null) { this.entries.delete(key); return null; }
+    if (mine === null || theirs === null) { this.held.set(key, { kind, id, mine, theirs, theirVersion, base, fields: [] }); return null; }
+    // Taken already: only the answer was lost.
+    if (changedFields(mine, theirs).length === 0) { this.entries.delete(key); return null; }
+    const joined = base ? merge(base, mine, theirs) : null;
+    if (joined?.clashing.length === 0) {
+      const value = joined.value as Thing;
+      this.entries.set(key, { ...entry, version: theirVersion, base: theirs, value });
+      return value;
     }
-    return merged;
+    this.held.set(key, { kind, id, mine, theirs, theirVersion, base, fields: joined?.clashing ?? [] });
+    return null;
   }
 
   /** The person chose. @returns the state to show, null when the thing is gone */

@@ -73,6 +73,13 @@ describe('outbox', () => {
     expect(box.resolve(keyOf('shot', 'x'), 'mine')).toEqual(thing({ a: 2, b: 7 }));
     expect(box.take()[0]).toMatchObject({ version: 5 });
   });
+  it('what was taken although its answer was lost is no clash', () => {
+    const box = new Outbox();
+    box.put('shot', 'x', thing({ a: 2, b: 1 }), null);
+    box.take(); box.returned();
+    expect(box.clash([conflict(thing({ a: 2, b: 1 }), 1)])).toEqual([]);
+    expect([box.size, box.clashes.length]).toEqual([0, 0]);
+  });
   it('a thing deleted elsewhere can be brought back or let go', () => {
     for (const keep of ['mine', 'theirs'] as const) {
       const box = new Outbox();

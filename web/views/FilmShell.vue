@@ -35,7 +35,7 @@ const other = (): string => (looking.theme === 'dusk' ? 'noon' : 'dusk');
       <span class="gap" />
       <SaveMark />
       <button class="btn bare" :disabled="!store.undoable.undo" title="Take back (Ctrl Z)" @click="acts.undo">Undo</button>
-      <button class="btn bare" :disabled="!store.undoable.redo" title="Do again (Ctrl Shift Z)" @click="acts.redo">Redo</button>
+      <button class="btn bare wide" :disabled="!store.undoable.redo" title="Do again (Ctrl Shift Z)" @click="acts.redo">Redo</button>
       <button class="btn bare wide" :title="`Change to ${other()} (T)`" @click="looking.theme = looking.theme === 'dusk' ? 'noon' : 'dusk'">{{ looking.theme === 'dusk' ? 'Noon' : 'Dusk' }}</button>
       <button class="btn bare wide" title="Keys (?)" aria-label="Keys" @click="looking.keysShown = true">?</button>
     </header>
@@ -64,5 +64,5 @@ nav { display: flex; }
 .missing { padding: 60px; display: grid; gap: 16px; justify-items: start; }
 .shape { display: grid; grid-template-columns: 300px 1fr 318px; gap: 1px; flex: 1; padding-top: 86px; }
 .shape i { background: var(--slab); }
-@media (max-width: 700px) { .wide { display: none; } .name { width: 110px; flex: 1; } .view { padding: 0 8px; } }
+@media (max-width: 700px) { .wide, .name { display: none; } .view { padding: 0 8px; } .bar { padding: 0 4px; gap: 0; } }
 </style>

@@ -118,3 +118,23 @@ export const aboveCeiling: ShotRule = (c) => {
     cures: [{ say: 'Lower the highest point of the move.' }],
   };
 };
+
+/** Measured in beats without a tempo: the cut has no length. */
+export const noTempo: ShotRule = (c) => c.facts.shot.cut.by !== 'beats' || c.facts.film.tempoBpm > 0 ? null : {
+  code: 'cut.no-tempo', severity: 'care', subject: onShot(c),
+  say: 'Measured in beats, but the film has no tempo.', why: 'Beats become seconds only with a tempo; the minimum hold is planned instead.',
+  cures: [{ say: 'Set the tempo on the job, or measure in seconds.', set: { entity: 'shot', id: c.facts.shot.id, fields: { cut: { ...c.facts.shot.cut, by: 'seconds' } } } }],
+};
+
+/** Digital zoom costs resolution; beyond the camera it is not there at all. */
+export const zoomLoss: ShotRule = (c) => {
+  const { shot, camera, mode } = c.facts;
+  if (!camera || !mode || shot.zoom <= 1) return null;
+  const beyond = shot.zoom > camera.maxZoom;
+  return {
+    code: beyond ? 'lens.zoom-beyond' : 'lens.zoom', severity: beyond ? 'stop' : 'note', subject: onShot(c),
+    say: beyond ? `${camera.name} zooms to ×${camera.maxZoom}; ×${shot.zoom} is asked.` : `×${shot.zoom} leaves ${Math.round(mode.widthPx / shot.zoom)} × ${Math.round(mode.heightPx / shot.zoom)} pixels of picture.`,
+    why: 'Digital zoom cuts out the middle of the sensor: the resolution is divided by it.',
+    cures: [{ say: beyond ? `Zoom ×${camera.maxZoom}.` : 'Fly nearer, or take a longer lens.', ...(beyond ? { set: { entity: 'shot' as const, id: shot.id, fields: { zoom: camera.maxZoom } } } : {}) }],
+  };
+};

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import type { DerivedFilm, PlaceFacts } from '@core/film';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import CardStack from './CardStack.vue';
+import FlightSheet from './FlightSheet.vue';
 import PackRail from './PackRail.vue';
 import WarningList from './WarningList.vue';
 
 const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
 const film = useFilm();
+const opened = ref(false);
 const b = computed(() => props.derived.budget);
 const many = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;
 /** The answer in one line: does it fit, and if not, what gives. */
@@ -25,12 +27,13 @@ const warnings = computed(() => [...(props.derived.placeWarnings.get(props.place
 <template>
   <aside class="budget" aria-label="Budget">
     <p class="verdict" :class="{ not: !verdict.fits }" role="status">{{ verdict.say }}</p>
-    <dl class="sums">
-      <div><dt class="label">in the air</dt><dd><Fig :value="b.airborneS / 60" quantity="minutes" /></dd></div>
-      <div><dt class="label">energy</dt><dd class="ember"><Fig :value="b.usedWh" quantity="wattHours" /></dd></div>
-      <div><dt class="label">packs</dt><dd>{{ b.packsUsed }}<span class="unit">of {{ b.packsUsed + b.packsSpare }}</span></dd></div>
-      <div><dt class="label">on cards</dt><dd class="verdigris"><Fig :value="b.bytes / 1e9" quantity="gigabytes" /></dd></div>
-    </dl>
+    <button class="sums" :aria-expanded="opened" title="How these come about" @click="opened = !opened">
+      <span class="sum"><span class="label">in the air</span><b><Fig :value="b.airborneS / 60" quantity="minutes" /></b></span>
+      <span class="sum"><span class="label">energy</span><b class="ember"><Fig :value="b.usedWh" quantity="wattHours" /></b></span>
+      <span class="sum"><span class="label">packs</span><b>{{ b.packsUsed }}<span class="unit">of {{ b.packsUsed + b.packsSpare }}</span></b></span>
+      <span class="sum"><span class="label">on cards</span><b class="verdigris"><Fig :value="b.bytes / 1e9" quantity="gigabytes" /></b></span>
+    </button>
+    <FlightSheet v-if="opened" :derived="derived" :packs="film.kit.packs" />
     <PackRail :derived="derived" :place="place" />
     <CardStack :budget="b" :cards="film.kit.cards" />
     <WarningList :warnings="warnings" />
@@ -41,8 +44,10 @@ const warnings = computed(() => [...(props.derived.placeWarnings.get(props.place
 .budget { display: flex; flex-direction: column; gap: 7px; height: 100%; min-height: 0; padding: 8px 12px 8px; overflow: auto; scrollbar-width: thin; }
 .verdict { font-size: 16px; font-stretch: 104%; font-weight: 640; line-height: 1.2; border-left: 5px solid var(--chalk); padding-left: 9px; }
 .verdict.not { border-left-color: var(--stop); color: var(--stop); }
-.sums { display: grid; grid-template-columns: repeat(4, auto); justify-content: space-between; margin: 0; }
-dd { margin: 0; font-size: 16px; font-stretch: 86%; font-weight: 560; }
+.sums { display: grid; grid-template-columns: repeat(4, auto); justify-content: space-between; border: 0; background: none; padding: 2px 0; cursor: pointer; text-align: left; }
+.sums:hover { background: var(--slab-2); }
+.sum { display: grid; }
+.sum b { font-size: 16px; font-stretch: 86%; font-weight: 560; }
 .ember { color: var(--ember); }
 .verdigris { color: var(--verdigris); }
 </style>

@@ -69,7 +69,7 @@ const events = computed(() => {
   const d = day.value;
   if (!light || !d) return [];
   const zone = props.place.location.zone;
-  return ([['sunrise', light.sunriseMs], ['sunset', light.sunsetMs]] as const).flatMap(([name, ms]) => (ms === null ? [] : [{ name, x: d.x(ms), text: `${name} ${clockText(ms, zone)}` }]));
+  return ([['sunrise', light.sunriseMs], ['sunset', light.sunsetMs]] as const).flatMap(([name, ms]) => (ms === null ? [] : [{ name, x: d.x(ms), left: d.x(ms) > width.value - 90, text: `${name} ${clockText(ms, zone)}` }]));
 });
 const summary = computed(() => {
   const light = props.place.light;
@@ -90,7 +90,7 @@ const summary = computed(() => {
           <linearGradient id="glass-sky"><stop v-for="(s, i) in glass.stops" :key="i" :offset="s.offset" :stop-color="s.colour" /></linearGradient>
         </defs>
         <rect :width="width" :height="DAY_H" fill="url(#day-sky)" />
-        <g v-for="e in events" :key="e.name" class="event"><path :d="`M${e.x} 0v${DAY_H}`" /><text :x="e.x + 5" :y="DAY_H - 4.5">{{ e.text }}</text></g>
+        <g v-for="e in events" :key="e.name" class="event"><path :d="`M${e.x} 0v${DAY_H}`" /><text :x="e.left ? e.x - 5 : e.x + 5" :y="DAY_H - 4.5" :text-anchor="e.left ? 'end' : 'start'">{{ e.text }}</text></g>
         <path class="lens" :d="`M${day.x(glass.from)} 0V${DAY_H}L0 ${DAY_H + 8}H${width}L${day.x(glass.to)} ${DAY_H}V0z`" />
         <g :transform="`translate(0 ${DAY_H + 8})`">
           <rect :width="width" :height="GLASS_H" fill="url(#glass-sky)" />

@@ -2,7 +2,6 @@
 import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiProblem, type FilmSummary } from '../../stores/api';
-import { deviceId } from '../../stores/device';
 import { useLooking } from '../../stores/looking';
 import { emptyFilm } from '../../stores/newFilm';
 
@@ -19,7 +18,7 @@ onMounted(refresh);
 
 const takeIn = async (file: unknown): Promise<void> => {
   fault.value = '';
-  try { await router.push({ name: 'bench', params: { film: (await api.importFilm(file, deviceId())).id } }); } catch (error) { fault.value = why(error); }
+  try { await router.push({ name: 'bench', params: { film: (await api.importFilm(file)).id } }); } catch (error) { fault.value = why(error); }
 };
 const make = (): void => {
   if (name.value.trim() === '') { fault.value = 'Give the film a name first.'; return; }
@@ -34,7 +33,7 @@ const chosen = async (event: Event): Promise<void> => {
   try { await takeIn(JSON.parse(await file.text())); } catch { fault.value = `“${file.name}” is not a film file: it holds no readable JSON.`; }
 };
 const remove = async (film: FilmSummary): Promise<void> => {
-  try { await api.removeFilm(film.id, deviceId()); going.value = null; await refresh(); } catch (error) { fault.value = why(error); }
+  try { await api.removeFilm(film.id); going.value = null; await refresh(); } catch (error) { fault.value = why(error); }
 };
 const when = (iso: string): string => new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 </script>
