@@ -77,6 +77,8 @@ export const SubjectSchema = strict({
   baseM: Between(-500, 500),
   heightM: Above(0, 500),
   widthM: Above(0, 2000),
+  headingDeg: Type.Optional(Between(0, 360)),
+  speedMs: Type.Optional(Between(0, 60)),
 });
 
 export const ShotSchema = strict({

@@ -66,7 +66,7 @@ describe('legs', () => {
 });
 
 describe('energy of a path', () => {
-  const subject = { aim: { x: 0, y: 100, z: 5 }, heightM: 10, widthM: 10 };
+  const subject = { aim: { x: 0, y: 100, z: 5 }, heightM: 10, widthM: 10, headingDeg: 0, speedMs: 0 };
   it('agrees with a fine direct sum for every move', () => {
     for (const kind of ['push-in', 'rise', 'orbit', 'low-to-high', 'slide']) {
       const move = moveOf(kind)!;

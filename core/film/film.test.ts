@@ -139,6 +139,7 @@ describe('warnings', () => {
     ['move.ceiling', move('rise', { startM: 3, endM: 160 })], ['move.too-fast', move('slide', { lengthM: 1500, speedMs: 30 })],
     ['move.yaw', move('orbit', { radiusM: 5, speedMs: 6, heightM: 90 })], ['pace.fast', move('slide', { distanceM: 45, heightM: 1.5, speedMs: 9, lengthM: 200 })],
     ['kit.no-aircraft', { aircraftId: null }], ['shot.no-subject', { subjectId: null }], ['light.wish', { wants: 'night' as const }],
+    ['move.subject-stands', move('track', {})],
     ['lens.zoom', { zoom: 2 }], ['lens.zoom-beyond', { zoom: 9 }],
     ['exposure.over', { exposure: { aperture: 2.8, shutterS: 1 / 50, iso: 6400, filterId: 'bare' } }], ['move.inputs', move('low-to-high', {})],
   ])('%s', (code, change) => {
@@ -158,6 +159,18 @@ describe('warnings', () => {
         expect(after.warnings.map((w) => w.code)).not.toContain(warning.code);
       }
     }
+  });
+
+  it('a move along with a subject is flown at its speed, and the cure sets it', () => {
+    const input: FilmInput = {
+      ...film, subjects: film.subjects.map((s) => (s.name === 'Viaduct' ? { ...s, headingDeg: 90, speedMs: 6 } : s)),
+      shots: film.shots.map((s) => (s.title === 'Along the parapet' ? { ...s, ...move('track', { speedMs: 3 }) } : s)),
+    };
+    const shot = [...deriveFilm(input).shots.values()].find((s) => s.facts.shot.title === 'Along the parapet')!;
+    const cure = shot.warnings.find((w) => w.code === 'move.subject-speed')!.cures[0]!.set!;
+    const cured = deriveFilm({ ...input, shots: input.shots.map((s) => (s.id === cure.id ? { ...s, ...cure.fields } : s)) }).shots.get(cure.id)!;
+    expect(cured.facts.shot.move.values['speedMs']).toBe(6);
+    expect(cured.warnings.map((w) => w.code)).not.toContain('move.subject-speed');
   });
 
   it('beats without a tempo and stills without a slate are told', () => {

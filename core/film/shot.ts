@@ -53,11 +53,12 @@ export interface ShotFacts {
 }
 
 /** Place a shot without a subject aims at: a spot on the ground ahead of the launch point. */
-const NOTHING: MoveSubject = { aim: vec(0, 60, 0), heightM: 2, widthM: 2 };
+const NOTHING: MoveSubject = { aim: vec(0, 60, 0), heightM: 2, widthM: 2, headingDeg: 0, speedMs: 0 };
 
-const aimOf = (subject: Subject | null): MoveSubject => subject
-  ? { aim: vec(subject.xM, subject.yM, subject.baseM + subject.heightM / 2), heightM: subject.heightM, widthM: subject.widthM }
-  : NOTHING;
+const aimOf = (subject: Subject | null): MoveSubject => subject ? {
+  aim: vec(subject.xM, subject.yM, subject.baseM + subject.heightM / 2), heightM: subject.heightM, widthM: subject.widthM,
+  headingDeg: subject.headingDeg ?? 0, speedMs: subject.speedMs ?? 0,
+} : NOTHING;
 
 export const windOf = (location: Location): Wind => ({
   speedAt10mMs: location.windMs, gustAt10mMs: Math.max(location.gustMs, location.windMs), fromDeg: location.windFromDeg, shear: SHEAR[location.terrain],

@@ -86,6 +86,9 @@ export interface Subject {
   readonly baseM: number;
   readonly heightM: number;
   readonly widthM: number;
+  /** Bearing a moving subject goes, and how fast; absent or 0 when it stands. */
+  readonly headingDeg?: number | undefined;
+  readonly speedMs?: number | undefined;
 }
 
 export interface Shot {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/footage.json';
 import {
-  beatsToSeconds, capturedSeconds, lengthForSeconds, panoramaColumns, rampProgress, rampTiming, speedForSeconds, steadySecondsWanted,
+  beatsToSeconds, capturedSeconds, lengthForSeconds, panoramaColumns, rampProgress, rampTimeAt, rampTiming, speedForSeconds, steadySecondsWanted,
   takeSeconds, timelapse, usableSeconds, type CutStyle,
 } from '.';
 import { fieldOfView, type Aspect } from '../lens';
@@ -41,6 +41,13 @@ describe('eased moves', () => {
         before = now;
       }
       expect(before).toBeCloseTo(1, 9);
+    }));
+  });
+
+  it('the time at a share is where that share is reached', () => {
+    fc.assert(fc.property(positive(300), positive(12), fc.double({ min: 0.01, max: 0.99, noNaN: true }), (length, speed, share) => {
+      const t = value(rampTiming(length, speed, 1));
+      expect(Math.abs(rampProgress(t, rampTimeAt(t, share)) - share)).toBeLessThan(0.01);
     }));
   });
 

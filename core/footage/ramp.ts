@@ -43,6 +43,13 @@ export const rampProgress = (timing: RampTiming, timeS: number): number => {
   return (rampS / 2 + timeS - rampS) / whole;
 };
 
+/** Time at which a share of the path is behind; inverse of `rampProgress`, by bisection to a millisecond. */
+export const rampTimeAt = (timing: RampTiming, share: number): number => {
+  let [low, high] = [0, timing.totalS];
+  while (high - low > 0.001) { const middle = (low + high) / 2; if (rampProgress(timing, middle) < share) low = middle; else high = middle; }
+  return high;
+};
+
 /** What part of a move the cut can use: only the steady part, or all of it. */
 export type CutStyle = 'in-motion' | 'whole';
 

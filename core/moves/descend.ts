@@ -14,6 +14,7 @@ export const descend: CameraMove = {
   sticks: 'Throttle down only, slowly; tilt up as you come down.',
   needs: 'Ground you know under you.',
   caution: 'Sinking fast through your own downwash shakes the aircraft: stay slow, and stop well above the ground.',
+  direction: 'down',
   roles: ['detail', 'close', 'develop'],
   reversible: true,
   parameters,

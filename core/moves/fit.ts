@@ -31,8 +31,10 @@ const fitLength = (move: CameraMove, values: MoveValues, subject: MoveSubject, e
   if (!shape.ok) return shape;
   const { extent } = shape.value;
   if (extent.by === 'turn') {
+    if (!move.parameters.some((p) => p.id === 'turnDeg')) return none('This turn is as long as it is: change its rate instead.');
     const turn = lengthForSeconds(wantedS, extent.rateDegS, easing.turnAccelDegS2, cut);
-    return turn.ok ? found({ ...values, turnDeg: turn.value }) : turn;
+    const allowed = turn.ok ? within(move, 'turnDeg', turn.value) : turn;
+    return allowed.ok ? found({ ...values, turnDeg: allowed.value }) : allowed;
   }
   if (extent.by === 'hold' || !move.withLength) return none('This move has no length to change.');
   const length = lengthForSeconds(wantedS, extent.speedMs, easing.accelMs2, cut);

@@ -1,7 +1,7 @@
-import { rampProgress, rampTiming, type CutStyle, type RampTiming } from '../footage';
+import { rampProgress, rampTimeAt, rampTiming, type CutStyle, type RampTiming } from '../footage';
 import { distance, found, none, radians, turnBetween, type Result, type Vec3 } from '../units';
 import type { Pose } from './pose';
-import type { MoveShape, StickInput } from './types';
+import type { MoveMark, MoveShape, StickInput } from './types';
 
 /** How gently an aircraft is started and stopped. */
 export interface Easing {
@@ -35,6 +35,8 @@ export interface FlownMove {
   readonly inputs: readonly StickInput[];
   /** Most inputs in use at one moment. */
   readonly simultaneous: number;
+  /** Moments to know, with the second at which they come. */
+  readonly marks: readonly (MoveMark & { readonly timeS: number })[];
   readonly start: Pose;
   readonly end: Pose;
   readonly samples: readonly PathSample[];
@@ -120,6 +122,7 @@ export const fly = (shape: MoveShape, easing: Easing, cut: CutStyle, holdS: numb
     lengthM: shape.extent.by === 'path' ? shape.extent.lengthM : pathLength(samples),
     peakSpeedMs: shape.extent.by === 'path' ? timing.value.peakMs : 0,
     ...measure(samples),
+    marks: (shape.marks ?? []).map((m) => ({ ...m, timeS: rampTimeAt(timing.value, m.share) })),
     start: shape.poseAt(0),
     end: shape.poseAt(1),
     samples,

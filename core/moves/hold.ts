@@ -12,6 +12,7 @@ export const hold: CameraMove = {
   sticks: 'Hands off once the frame is set.',
   needs: 'Something that moves in the frame, or light worth watching.',
   caution: 'Drift shows in a still frame: wait until the hover has settled.',
+  direction: 'still',
   roles: ['calm', 'detail', 'bridge'],
   reversible: true,
   parameters,

@@ -18,6 +18,7 @@ export const lowToHigh: CameraMove = {
   sticks: 'Forward and throttle up together, the camera tilting down to the subject.',
   needs: 'A foreground worth starting in, then an open line over it.',
   caution: 'Three inputs at once close to the ground: practise the line at height first.',
+  direction: 'toward',
   roles: ['open', 'reveal', 'excite'],
   reversible: true,
   parameters,

@@ -1,11 +1,9 @@
 import { circleShape } from './circle';
-import { distanceOf, fromBearing, height, reader, speed, turnSense } from './parameters';
-import type { CameraMove, MoveParameter } from './types';
-
-const turns: MoveParameter = { id: 'turns', label: 'Turns', quantity: 'factor', min: 1, max: 5, step: 0.25, initial: 1 };
+import { distanceOf, fromBearing, height, reader, speed, turnSense, turns } from './parameters';
+import type { CameraMove } from './types';
 
 const parameters = [
-  distanceOf(30, 'Radius', 'radiusM'), height(15), turns, fromBearing, speed(4), turnSense('anticlockwise', 'clockwise'),
+  distanceOf(30, 'Radius', 'radiusM'), height(15), turns(1, 1), fromBearing, speed(4), turnSense('anticlockwise', 'clockwise'),
 ];
 
 export const orbit: CameraMove = {
@@ -15,6 +13,7 @@ export const orbit: CameraMove = {
   sticks: 'Sideways and yaw against each other, both held still.',
   needs: 'A subject that stands out from what is behind it, and clear air all round.',
   caution: 'Half of the circle is flown behind the subject, where you may not see the aircraft.',
+  direction: 'around',
   roles: ['develop', 'reveal', 'excite'],
   reversible: true,
   parameters,

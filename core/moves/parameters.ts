@@ -32,3 +32,16 @@ export const keepFramed = (initial: 0 | 1 = 1): MoveParameter => ({
 export const turnSense = (off: string, on: string): MoveParameter => ({
   id: 'sense', label: 'Direction', quantity: 'count', min: 0, max: 1, step: 1, initial: 1, choice: [off, on],
 });
+
+export const lengthOf = (initial: number): MoveParameter => ({
+  id: 'lengthM', label: 'Length', quantity: 'metres', min: 0.5, max: 2000, step: 0.5, initial,
+});
+
+export const turns = (min: number, initial: number): MoveParameter => ({ id: 'turns', label: 'Turns', quantity: 'factor', min, max: 5, step: 0.25, initial });
+
+/** How far in front of the camera the thing stands that hides the view. */
+export const screenDistance: MoveParameter = {
+  id: 'screenM', label: 'What hides it, away', quantity: 'metres', min: 0.5, max: 500, step: 0.5, initial: 10, hint: 'From the camera, over the ground.',
+};
+
+export const screenHeight: MoveParameter = { id: 'screenHeightM', label: 'and how high', quantity: 'metres', min: 0.5, max: 200, step: 0.5, initial: 8, hint: 'Its top above the launch point.' };

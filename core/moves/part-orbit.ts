@@ -16,6 +16,7 @@ export const partOrbit: CameraMove = {
   sticks: 'Sideways and yaw against each other, for a part of the circle.',
   needs: 'A background with depth, so that the turn reads.',
   caution: 'Know where the arc ends before it starts.',
+  direction: 'around',
   roles: ['develop', 'detail', 'calm'],
   reversible: true,
   parameters,

@@ -14,6 +14,7 @@ export const pullBack: CameraMove = {
   sticks: 'Backward only; a little tilt up as you leave.',
   needs: 'A line behind you that you have looked at from the ground.',
   caution: 'You fly into what you cannot see: walk or fly the line forward first, or have someone watch it.',
+  direction: 'away',
   roles: ['close', 'reveal'],
   reversible: true,
   parameters,

@@ -14,6 +14,7 @@ export const pushIn: CameraMove = {
   sticks: 'Forward only; a little tilt down as you close in.',
   needs: 'An open line to the subject, better with something to pass close by.',
   caution: 'You look where you fly, but not at what is beside you: keep a margin to both sides.',
+  direction: 'toward',
   roles: ['open', 'develop'],
   reversible: true,
   parameters,

@@ -1,18 +1,41 @@
+import { arriveAndTurn } from './arrive-and-turn';
+import { craneUp } from './crane-up';
 import { descend } from './descend';
+import { dropIn } from './drop-in';
+import { flyOver } from './fly-over';
+import { follow } from './follow';
 import { hold } from './hold';
+import { longLensOrbit } from './long-lens';
 import { lowToHigh } from './low-to-high';
 import { orbit } from './orbit';
+import { pan } from './pan';
 import { partOrbit } from './part-orbit';
 import { pullBack } from './pull-back';
 import { pushIn } from './push-in';
 import { rise } from './rise';
+import { riseReveal } from './rise-reveal';
+import { sideReveal } from './side-reveal';
 import { slide } from './slide';
+import { slideTurn } from './slide-turn';
+import { spiralOut } from './spiral-out';
+import { tiltReveal } from './tilt-reveal';
+import { topDownLine } from './top-down-line';
+import { topDownSpin } from './top-down-spin';
 import { topDownTurn } from './top-down-turn';
+import { trackAlongside } from './track';
+import { upAndAway } from './up-and-away';
 import type { CameraMove } from './types';
 
-/** Every camera move there is. A new move is one file and one line here. */
+/** Every camera move there is, in the order they are offered. A new move is one file and one line here. */
 export const MOVES: readonly CameraMove[] = [
-  hold, pushIn, pullBack, rise, descend, slide, orbit, partOrbit, topDownTurn, lowToHigh,
+  hold, pan, tiltReveal,
+  pushIn, lowToHigh, dropIn, flyOver,
+  pullBack, upAndAway,
+  rise, craneUp, riseReveal, descend,
+  slide, slideTurn, sideReveal,
+  orbit, partOrbit, spiralOut, longLensOrbit,
+  topDownLine, topDownTurn, topDownSpin,
+  trackAlongside, follow, arriveAndTurn,
 ];
 
 const byKind = new Map(MOVES.map((move) => [move.kind, move]));

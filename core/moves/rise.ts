@@ -14,6 +14,7 @@ export const rise: CameraMove = {
   sticks: 'Throttle up only; tilt down if the subject should stay.',
   needs: 'Clear air above; something near at the start gives it depth.',
   caution: 'Look up before you start: wires and branches are not in the frame.',
+  direction: 'up',
   roles: ['open', 'reveal', 'develop'],
   reversible: true,
   parameters,

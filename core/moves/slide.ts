@@ -1,12 +1,10 @@
 import { offset } from '../units';
-import { distanceOf, fromBearing, height, reader, speed, turnSense } from './parameters';
+import { distanceOf, fromBearing, height, lengthOf, reader, speed, turnSense } from './parameters';
 import { lookAlong, tiltTo } from './pose';
 import { straightShape } from './straight';
-import type { CameraMove, MoveParameter } from './types';
+import type { CameraMove } from './types';
 
-const lengthOf: MoveParameter = { id: 'lengthM', label: 'Length', quantity: 'metres', min: 0.5, max: 2000, step: 0.5, initial: 40 };
-
-const parameters = [lengthOf, distanceOf(40), height(8), fromBearing, speed(3), turnSense('to the left', 'to the right')];
+const parameters = [lengthOf(40), distanceOf(40), height(8), fromBearing, speed(3), turnSense('to the left', 'to the right')];
 
 export const slide: CameraMove = {
   kind: 'slide',
@@ -15,6 +13,7 @@ export const slide: CameraMove = {
   sticks: 'Sideways only; nothing else moves.',
   needs: 'Something near in the frame that the far can slide behind.',
   caution: 'The aircraft flies to where nobody looks: clear that side first.',
+  direction: 'across',
   roles: ['develop', 'calm', 'bridge', 'detail'],
   reversible: true,
   parameters,

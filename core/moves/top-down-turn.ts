@@ -15,6 +15,7 @@ export const topDownTurn: CameraMove = {
   sticks: 'Yaw only, camera straight down.',
   needs: 'A pattern on the ground: rows, tracks, a crossing.',
   caution: 'Near noon the aircraft\u2019s own shadow is in the frame; never hover over people.',
+  direction: 'down',
   roles: ['detail', 'calm', 'bridge'],
   reversible: true,
   parameters,

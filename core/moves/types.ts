@@ -11,6 +11,19 @@ export interface MoveSubject {
   readonly aim: Vec3;
   readonly heightM: number;
   readonly widthM: number;
+  /** Bearing it moves on and how fast; a standing subject has speed 0. */
+  readonly headingDeg: number;
+  readonly speedMs: number;
+}
+
+/** Which way a move goes, seen from the subject: what makes a list varied. */
+export type MoveDirection = 'still' | 'toward' | 'away' | 'across' | 'around' | 'up' | 'down' | 'with';
+
+/** A moment along a move worth knowing beforehand. */
+export interface MoveMark {
+  /** Share of the path, 0 start to 1 end. */
+  readonly share: number;
+  readonly say: string;
 }
 
 /** One number a person sets on a move. `min` and `max` are hard limits in SI. */
@@ -39,6 +52,8 @@ export type Extent =
 export interface MoveShape {
   readonly extent: Extent;
   readonly poseAt: (share: number) => Pose;
+  /** Moments to know: when something comes into view. */
+  readonly marks?: readonly MoveMark[];
   /** Intervals it takes to see its bends, where the usual number is too few; even. */
   readonly intervals?: number;
 }
@@ -53,6 +68,7 @@ export interface CameraMove {
   readonly sticks: string;
   readonly needs: string;
   readonly caution: string;
+  readonly direction: MoveDirection;
   readonly roles: readonly StoryRole[];
   readonly reversible: boolean;
   readonly parameters: readonly MoveParameter[];

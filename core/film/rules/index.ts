@@ -3,7 +3,7 @@ import type { PlaceFacts } from '../place';
 import type { ShotFacts } from '../shot';
 import { cruiseUnknown, doesNotFit, gusts, noAircraft } from './air';
 import { exposureOff, filterChange, flicker, outsideWindow, sunInLens, wrongLight } from './light';
-import { aboveCeiling, manyInputs, noPath, noSubject, noTempo, tooClose, tooFast, tooShort, underGround, yawTooFast, zoomLoss } from './path';
+import { aboveCeiling, manyInputs, noPath, noSubject, noTempo, subjectSpeed, tooClose, tooFast, tooShort, underGround, yawTooFast, zoomLoss } from './path';
 import { frantic } from './pace';
 import { darkFlying, emptyWindow, lowVisibility, noSunrise, unusableZone } from './place';
 import type { PlaceRule, ShotContext, ShotRule } from './types';
@@ -11,7 +11,7 @@ import type { PlaceRule, ShotContext, ShotRule } from './types';
 /** Every rule that looks at a shot. A new one is a function and a line here. */
 export const SHOT_RULES: readonly ShotRule[] = [
   noAircraft, noPath, underGround, tooClose, aboveCeiling, tooFast, gusts, doesNotFit,
-  tooShort, yawTooFast, frantic, outsideWindow, wrongLight, sunInLens, exposureOff, filterChange, flicker, noTempo, zoomLoss, manyInputs, noSubject, cruiseUnknown,
+  tooShort, yawTooFast, subjectSpeed, frantic, outsideWindow, wrongLight, sunInLens, exposureOff, filterChange, flicker, noTempo, zoomLoss, manyInputs, noSubject, cruiseUnknown,
 ];
 
 /** Every rule that looks at a location. */

@@ -138,3 +138,24 @@ export const zoomLoss: ShotRule = (c) => {
     cures: [{ say: beyond ? `Zoom ×${camera.maxZoom}.` : 'Fly nearer, or take a longer lens.', ...(beyond ? { set: { entity: 'shot' as const, id: shot.id, fields: { zoom: camera.maxZoom } } } : {}) }],
   };
 };
+
+const SPEED_TOLERANCE = 0.1;
+
+/** A move with a moving subject is flown at the subject's speed, or it drifts out of the frame. */
+export const subjectSpeed: ShotRule = (c) => {
+  const { move, shot, aim, subject, film } = c.facts;
+  const speed = shot.move.values['speedMs'];
+  if (move?.direction !== 'with' || !subject || speed === undefined) return null;
+  if (aim.speedMs <= 0) return {
+    code: 'move.subject-stands', severity: 'care', subject: onShot(c),
+    say: `${subject.name} stands still, and this move goes along with it.`, why: 'Line and speed of the move come from the subject\u2019s own.',
+    cures: [{ say: 'Give the subject a heading and a speed on its place.' }],
+  };
+  if (Math.abs(speed / aim.speedMs - 1) <= SPEED_TOLERANCE) return null;
+  return {
+    code: 'move.subject-speed', severity: 'care', subject: onShot(c),
+    say: `Flown at ${speedText(speed, undefined, film.units)}; ${subject.name} goes ${speedText(aim.speedMs, undefined, film.units)}.`,
+    why: 'At another speed than the subject\u2019s it drifts out of the frame.',
+    cures: [{ say: `Fly it at ${speedText(aim.speedMs, undefined, film.units)}.`, set: { entity: 'shot', id: shot.id, fields: { move: { ...shot.move, values: { ...shot.move.values, speedMs: aim.speedMs } } } } }],
+  };
+};

@@ -2,6 +2,7 @@
 import type { DerivedShot } from '@core/film';
 import { skyColour } from '@core/light';
 import { computed, ref } from 'vue';
+import Fig from '../../parts/Fig.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
 import { ElSlider } from '../../parts/element';
 import { useFilm } from '../../stores/film';
@@ -31,6 +32,7 @@ const seconds = computed(() => share.value * (props.shot.facts.flown?.totalS ?? 
         /><figcaption class="label">From above</figcaption>
       </figure>
     </div>
+    <p v-for="m in shot.facts.flown?.marks ?? []" :key="m.say" class="mark label"><button class="btn bare" @click="share = m.timeS / (shot.facts.flown?.totalS ?? 1)">{{ m.say }} after <Fig :value="m.timeS" quantity="seconds" /></button></p>
     <div class="scrub">
       <span class="label">Along the move</span>
       <ElSlider v-model="share" :min="0" :max="1" :step="1 / 16" :show-tooltip="false" aria-label="Along the move" />
@@ -43,6 +45,8 @@ const seconds = computed(() => share.value * (props.shot.facts.flown?.totalS ?? 
 .panes { display: grid; grid-template-columns: 23fr 29fr 23fr; gap: 6px; }
 figure { margin: 0; position: relative; }
 figcaption { position: absolute; left: 6px; top: 3px; font-size: 11px; background: color-mix(in srgb, var(--bench) 72%, transparent); padding: 0 4px; }
+.mark { margin: 2px 0 0; }
+.mark .btn { min-height: 24px; padding: 0 6px; }
 .scrub { display: grid; grid-template-columns: auto 1fr 56px; gap: 14px; align-items: center; padding-top: 2px; }
 .at { text-align: right; }
 @media (max-width: 700px) { .panes { grid-template-columns: 1fr 1fr; } .panes > :nth-child(2) { grid-column: 1 / -1; grid-row: 1; } }

@@ -67,6 +67,8 @@ const heirs = (s: Subject) => [{ value: null, label: 'nothing in its place' }, .
       <TextField label="or coordinates" :value="coordinatesOf(s)" :save="(v) => setCoordinates(s, v)" />
       <NumberField label="Height" :value="s.heightM" quantity="metres" :save="(v) => set(s, { heightM: v })" />
       <NumberField label="Width" :value="s.widthM" quantity="metres" :save="(v) => set(s, { widthM: v })" />
+      <NumberField label="Goes to" :value="s.headingDeg ?? 0" quantity="degrees" :step="5" hint="Bearing it moves on; for moves that go along with it." :save="(v) => set(s, { headingDeg: v })" />
+      <NumberField label="at" :value="s.speedMs ?? 0" quantity="speed" :step="0.5" hint="0 when it stands." :save="(v) => set(s, { speedMs: v })" />
       <NumberField label="Foot" :value="s.baseM" quantity="metres" hint="Above (+) or below (−) the launch point." :save="(v) => set(s, { baseM: v })" />
       <button class="btn" @click="ask(s)">Delete</button>
       <div v-if="asked === s.id" class="asked">
@@ -81,7 +83,7 @@ const heirs = (s: Subject) => [{ value: null, label: 'nothing in its place' }, .
 <style scoped>
 .sheet { background: var(--slab); padding: 12px 20px 20px; display: grid; gap: 8px; }
 header { display: flex; justify-content: space-between; align-items: center; }
-.row { display: grid; grid-template-columns: 1.5fr 1fr 0.8fr 0.8fr 1.5fr 0.8fr 0.8fr 0.8fr auto; gap: 8px; align-items: end; border-top: 1px solid var(--line); padding-top: 7px; }
+.row { display: grid; grid-template-columns: 1.4fr 1fr 0.8fr 0.9fr 1.5fr 0.8fr 0.8fr 0.7fr 0.8fr 0.7fr auto; gap: 8px; align-items: end; border-top: 1px solid var(--line); padding-top: 7px; }
 .asked { grid-column: 1 / -1; display: flex; gap: 10px; align-items: end; }
 @media (max-width: 1099px) { .row { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
 </style>

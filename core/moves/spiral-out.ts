@@ -1,0 +1,35 @@
+import { found, offset, type Vec3 } from '../units';
+import { alongCurve } from './curve';
+import { distanceOf, fromBearing, height, reader, speed, turnSense, turns } from './parameters';
+import { lookAt } from './pose';
+import type { CameraMove } from './types';
+
+const parameters = [
+  distanceOf(15, 'Radius at the start', 'startM'), distanceOf(45, 'Radius at the end', 'endM'),
+  height(5, 'Starts at height', 'startHeightM'), height(30, 'Ends at height', 'endHeightM'), turns(0.25, 1), fromBearing, speed(4),
+  turnSense('anticlockwise', 'clockwise'),
+];
+
+export const spiralOut: CameraMove = {
+  kind: 'spiral-out',
+  name: 'Spiral out',
+  says: 'The world opens round the subject: from it alone to all that surrounds it.',
+  sticks: 'Sideways and yaw against each other, with throttle up and a little backward.',
+  needs: 'Clear air all round, to the widest turn and the highest point.',
+  caution: 'Four inputs at once: fly the orbit first, add the climb, then the widening.',
+  direction: 'around',
+  roles: ['reveal', 'close', 'excite'],
+  reversible: true,
+  parameters,
+  shape: (values, subject) => {
+    const get = reader(parameters, values);
+    const mix = (a: string, b: string, share: number): number => get(a) + (get(b) - get(a)) * share;
+    const arc = 360 * get('turns') * (get('sense') === 1 ? 1 : -1);
+    const at = (share: number): Vec3 => offset(subject.aim, get('fromBearingDeg') + arc * share, mix('startM', 'endM', share), mix('startHeightM', 'endHeightM', share));
+    const curve = alongCurve(at, Math.ceil(64 * get('turns')));
+    return found({
+      extent: { by: 'path', lengthM: curve.lengthM, speedMs: get('speedMs') }, intervals: 2 * Math.ceil(Math.abs(arc) / 30),
+      poseAt: (share) => lookAt(at(curve.parameterAt(share)), subject.aim),
+    });
+  },
+};
