@@ -144,8 +144,9 @@ const SPEED_TOLERANCE = 0.1;
 /** A move with a moving subject is flown at the subject's speed, or it drifts out of the frame. */
 export const subjectSpeed: ShotRule = (c) => {
   const { move, shot, aim, subject, film } = c.facts;
-  const speed = shot.move.values['speedMs'];
-  if (move?.direction !== 'with' || !subject || speed === undefined) return null;
+  if (move?.direction !== 'with' || !subject) return null;
+  const speed = shot.move.values['speedMs'] ?? move.parameters.find((p) => p.id === 'speedMs')?.initial;
+  if (speed === undefined) return null;
   if (aim.speedMs <= 0) return {
     code: 'move.subject-stands', severity: 'care', subject: onShot(c),
     say: `${subject.name} stands still, and this move goes along with it.`, why: 'Line and speed of the move come from the subject\u2019s own.',
