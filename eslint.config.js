@@ -18,7 +18,8 @@ const CORE = {
   energy: ['units', 'air', 'kit', 'moves'],
   cards: ['kit'],
   budget: ['units', 'air', 'energy'],
-  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget'],
+  story: ['lens', 'moves'],
+  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story'],
 };
 const rooms = Object.keys(CORE);
 

@@ -98,7 +98,7 @@ export const demoFilm = (): FilmFile => {
     format: EXCHANGE_FORMAT, formatVersion: EXCHANGE_VERSION,
     film: {
       id: FILM, name: 'The Valdegris line', purpose: 'Opening film for a heritage railway\u2019s season: a narrow-gauge line through a slate valley, from the viaduct at sunrise to the salt pans at dusk.',
-      audience: 'Railway society, website and a hall screening', cutLengthS: 150, timelineFps: 25, tempoBpm: 92, aspect: '16:9', stillsWanted: true, units: 'metric',
+      audience: 'Railway society, website and a hall screening', cutLengthS: 150, timelineFps: 25, tempoBpm: 92, aspect: '16:9', stillsWanted: false, units: 'metric',
       preferences: { ...DEFAULT_PREFERENCES }, leftHome: [],
     },
     locations, subjects, shots, readings: [], kit: demoKit,

@@ -93,3 +93,19 @@ test('what people type stays what they typed', async ({ page, bench }) => {
   expect((await bench.stored()).file.shots.some((s) => s.title.length === 10_000)).toBe(true);
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
 });
+
+test('the list is read for variety, and what it lacks is one key away', async ({ page, bench }) => {
+  await bench.open();
+  await page.locator('[data-place]').nth(0).click();
+  await page.keyboard.press('v');
+  const sheet = page.getByRole('region', { name: 'Variety of the list' });
+  await expect(sheet).toContainText('Nothing comes near');
+  await sheet.getByRole('button', { name: 'Add one' }).first().click();
+  await expect(bench.title).not.toHaveValue('Valley wakes');
+  await bench.saved();
+  const { file } = await bench.stored();
+  expect(file.shots).toHaveLength(19);
+  await page.keyboard.press('Control+z');
+  await bench.saved();
+  expect((await bench.stored()).file.shots).toHaveLength(18);
+});

@@ -129,3 +129,26 @@ test('units are a way of showing: imperial and back leaves every stored number a
   await bench.saved();
   expect((await bench.stored()).file.shots).toEqual(before);
 });
+
+test('a move that asks much of the hands offers a simpler one that keeps the place', async ({ page, bench }) => {
+  await bench.open();
+  await bench.pick('Meadow to arches');
+  const warning = page.locator('[data-code="move.inputs"]');
+  await expect(warning).toContainText('3 inputs at once');
+  await warning.getByRole('button', { name: 'Fly it as a push in.' }).click();
+  await expect(warning).toHaveCount(0);
+  await bench.saved();
+  const shot = (await bench.stored()).file.shots.find((s) => s.title === 'Meadow to arches');
+  expect(shot?.move).toMatchObject({ kind: 'push-in', values: { startM: 130, endM: 70, fromBearingDeg: 190 } });
+});
+
+test('a reveal tells the second at which the view clears', async ({ page, bench }) => {
+  await bench.open();
+  await bench.pick('Along the parapet');
+  await bench.choose('Move', 'Rise reveal');
+  await expect(page.getByRole('button', { name: /the view clears after \d/ })).toBeVisible();
+  const height = page.getByLabel('and how high', { exact: true }).last();
+  await height.fill('90');
+  await height.press('Enter');
+  await expect(page.locator('[data-code="move.no-path"]')).toContainText('clears only at');
+});

@@ -174,7 +174,7 @@ describe('warnings', () => {
   });
 
   it('beats without a tempo and stills without a slate are told', () => {
-    const derived = deriveFilm({ ...film, film: { ...film.film, tempoBpm: 0 } });
+    const derived = deriveFilm({ ...film, film: { ...film.film, tempoBpm: 0, stillsWanted: true } });
     const inBeats = [...derived.shots.values()].filter((s) => s.facts.shot.cut.by === 'beats');
     expect(inBeats.length).toBeGreaterThan(0);
     for (const s of inBeats) expect(s.warnings.map((w) => w.code)).toContain('cut.no-tempo');

@@ -3,6 +3,8 @@ export * from './defaults';
 export * from './derive';
 export type { DerivedShot } from './derived';
 export * from './explain';
+export * from './variety';
+export type { Lack, VarietyReading } from '../story';
 export type { Cure, Severity, Warning } from '../warnings';
 export type { ShotFacts, ShotEnergy } from './shot';
 export { easingOf, windOf } from './shot';

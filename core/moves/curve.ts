@@ -12,7 +12,7 @@ export interface CurveLength {
  * @param pieces chords it is cut into; the error falls with their square
  */
 export const alongCurve = (at: (parameter: number) => Vec3, pieces: number): CurveLength => {
-  const count = Math.max(64, pieces);
+  const count = Math.max(192, pieces);
   const sums = [0];
   let before = at(0);
   for (let i = 1; i <= count; i += 1) {

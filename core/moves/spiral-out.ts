@@ -26,7 +26,7 @@ export const spiralOut: CameraMove = {
     const mix = (a: string, b: string, share: number): number => get(a) + (get(b) - get(a)) * share;
     const arc = 360 * get('turns') * (get('sense') === 1 ? 1 : -1);
     const at = (share: number): Vec3 => offset(subject.aim, get('fromBearingDeg') + arc * share, mix('startM', 'endM', share), mix('startHeightM', 'endHeightM', share));
-    const curve = alongCurve(at, Math.ceil(64 * get('turns')));
+    const curve = alongCurve(at, Math.ceil(192 * get('turns')));
     return found({
       extent: { by: 'path', lengthM: curve.lengthM, speedMs: get('speedMs') }, intervals: 2 * Math.ceil(Math.abs(arc) / 30),
       poseAt: (share) => lookAt(at(curve.parameterAt(share)), subject.aim),

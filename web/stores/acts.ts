@@ -1,5 +1,6 @@
 import type { Entity } from '@contract';
-import { inOrder, type Cure } from '@core/film';
+import { inOrder, type Cure, type Lack } from '@core/film';
+import { initialValues, moveOf } from '@core/moves';
 import { v4 as uuid } from 'uuid';
 import { useFilm } from './film';
 import { useLooking } from './looking';
@@ -22,6 +23,15 @@ export const useActs = () => {
     const index = at === -1 ? list.length - 1 : at;
     const shot = newShot(film, locationId, keyBetween(list[index]?.position, list[index + 1]?.position));
     if (film.create('shot', shot, 'new slate').length === 0) looking.pick(shot.id);
+  };
+
+  /** Adds what a reading of the list found missing, at the end of the place. */
+  const addLacking = (locationId: string, lack: Lack): void => {
+    const move = moveOf(lack.move.kind);
+    const last = shotsOf(locationId).at(-1);
+    const plain = newShot(film, locationId, keyBetween(last?.position, undefined));
+    const shot = { ...plain, title: move?.name ?? '', move: { kind: lack.move.kind, values: { ...initialValues(move?.parameters ?? []), ...lack.move.values } } };
+    if (film.create('shot', shot, 'add what is missing').length === 0) looking.pick(shot.id);
   };
 
   const copyShot = (id: string): void => {
@@ -53,5 +63,5 @@ export const useActs = () => {
   const undo = (): void => { const what = film.undo(); looking.say(what ? `Taken back: ${what}.` : 'Nothing to take back.'); };
   const redo = (): void => { const what = film.redo(); looking.say(what ? `Done again: ${what}.` : 'Nothing to do again.'); };
 
-  return { shotsOf, addShot, copyShot, deleteShot, ...useReorder(shotsOf), applyCure, undo, redo };
+  return { shotsOf, addShot, addLacking, copyShot, deleteShot, ...useReorder(shotsOf), applyCure, undo, redo };
 };

@@ -16,6 +16,7 @@ export const useLooking = defineStore('looking', () => {
   const facet = ref<Facet>('move');
   const theme = ref<Theme>(localStorage.getItem(THEME_KEY) === 'noon' ? 'noon' : 'dusk');
   const keysShown = ref(false);
+  const varietyShown = ref(false);
   const said = ref('');
 
   const shot = computed(() => reckoning.derived?.shots.get(shotId.value) ?? null);
@@ -53,5 +54,5 @@ export const useLooking = defineStore('looking', () => {
   /** Says something once, quietly, to eyes and screen readers. */
   const say = (text: string): void => { said.value = text; };
 
-  return { shotId, placeId, facet, theme, keysShown, said, shot, place, pick, pickPlace, step, say };
+  return { shotId, placeId, facet, theme, keysShown, varietyShown, said, shot, place, pick, pickPlace, step, say };
 });

@@ -4,7 +4,7 @@ export interface KeyLine { readonly keys: string; readonly does: string }
 export const KEY_LINES: readonly { readonly group: string; readonly lines: readonly KeyLine[] }[] = [
   { group: 'Slates', lines: [
     { keys: 'N', does: 'new slate after the picked one' }, { keys: 'J / K', does: 'next, previous slate' }, { keys: '↓ / ↑', does: 'next, previous slate' },
-    { keys: 'Alt ↑ / Alt ↓', does: 'move the slate up, down' }, { keys: 'C', does: 'copy the slate' }, { keys: 'Del', does: 'delete the slate' }, { keys: '1 2 3', does: 'move, cut and takes, exposure' },
+    { keys: 'Alt ↑ / Alt ↓', does: 'move the slate up, down' }, { keys: 'C', does: 'copy the slate' }, { keys: 'V', does: 'read the list for variety' }, { keys: 'Del', does: 'delete the slate' }, { keys: '1 2 3', does: 'move, cut and takes, exposure' },
   ] },
   { group: 'Anywhere', lines: [
     { keys: 'Ctrl Z', does: 'take back' }, { keys: 'Ctrl Shift Z', does: 'do again' }, { keys: '[ / ]', does: 'previous, next place' },

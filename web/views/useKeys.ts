@@ -32,7 +32,7 @@ export const useKeys = (): void => {
 
   const BENCH: Readonly<Record<string, () => void>> = {
     n: newSlate, j: () => looking.step(1), k: () => looking.step(-1), arrowdown: () => looking.step(1), arrowup: () => looking.step(-1),
-    c: picked(acts.copyShot), delete: picked(acts.deleteShot), backspace: picked(acts.deleteShot),
+    v: () => { looking.varietyShown = !looking.varietyShown; }, c: picked(acts.copyShot), delete: picked(acts.deleteShot), backspace: picked(acts.deleteShot),
     'alt+arrowup': picked((id) => acts.shiftShot(id, -1)), 'alt+arrowdown': picked((id) => acts.shiftShot(id, 1)),
   };
   const ANYWHERE: Readonly<Record<string, () => void>> = {

@@ -1,5 +1,6 @@
 import { SHEAR, windSpeedAt } from '../../air';
-import { fitSeconds } from '../../moves';
+import { fitSeconds, initialValues, moveOf } from '../../moves';
+import { simplerMove } from '../../story';
 import { speedText, secondsText } from './say';
 import { easingOf } from '../shot';
 import { onShot, type ShotContext, type ShotRule } from './types';
@@ -41,6 +42,16 @@ export const tooShort: ShotRule = (c) => {
   };
 };
 
+/** The same place flown by a simpler move: numbers that both have are kept. */
+const simplerCure = (c: ShotContext): Cure[] => {
+  const { shot, move } = c.facts;
+  const simpler = moveOf(simplerMove(shot.move.kind) ?? '');
+  if (!simpler || !move) return [];
+  const labels = new Map(move.parameters.map((p) => [p.id, p.label]));
+  const kept = Object.fromEntries(Object.entries(shot.move.values).filter(([id, v]) => simpler.parameters.some((p) => p.id === id && p.label === labels.get(id) && v >= p.min && v <= p.max)));
+  return [{ say: `Fly it as a ${simpler.name.toLowerCase()}.`, set: { entity: 'shot', id: shot.id, fields: { move: { kind: simpler.kind, values: { ...initialValues(simpler.parameters), ...kept } } } } }];
+};
+
 /** More inputs at one moment than the pilot has practised. */
 export const manyInputs: ShotRule = (c) => {
   const { flown, film } = c.facts;
@@ -50,7 +61,7 @@ export const manyInputs: ShotRule = (c) => {
     code: 'move.inputs', severity: 'note', subject: onShot(c),
     say: `${flown.simultaneous} inputs at once; you fly ${practised} with ease.`,
     why: 'Each input more costs takes: ragged starts, corrections in mid-shot.',
-    cures: [{ say: 'Practise it high and slow first, or choose a move with fewer inputs.' }],
+    cures: [...simplerCure(c), { say: 'Or practise it high and slow first.' }],
   };
 };
 

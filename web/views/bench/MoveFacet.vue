@@ -25,14 +25,14 @@ const TOPS: Readonly<Record<string, number>> = { metres: 200, speed: 15, degrees
 const topOf = (p: MoveParameter): number => (p.id.toLowerCase().includes('height') ? 120 : TOPS[p.quantity] ?? p.max);
 
 const setValue = (id: string, value: number) => film.edit('shot', stored.value.id, { move: { kind: stored.value.move.kind, values: { ...stored.value.move.values, [id]: value } } }, 'move');
-/** Another move keeps every number that means the same in both. */
+/** Another move keeps every number that means the same in both: the same name under the same id. */
 const setKind = (kind: string) => {
   const next = moveOf(kind);
   if (!next) return [];
-  const kept = Object.fromEntries(Object.entries(stored.value.move.values).filter(([id, v]) => next.parameters.some((p) => p.id === id && v >= p.min && v <= p.max)));
-  const shared = move.value && ['startM', 'endM'].some((id) => id in kept && move.value?.parameters.find((p) => p.id === id)?.label !== next.parameters.find((p) => p.id === id)?.label)
-    ? kept : Object.fromEntries(Object.entries(kept).filter(([id]) => id !== 'startM' && id !== 'endM'));
-  return film.edit('shot', stored.value.id, { move: { kind, values: { ...initialValues(next.parameters), ...shared } } }, 'another move');
+  const labelOf = (list: readonly MoveParameter[] | undefined, id: string): string | undefined => list?.find((p) => p.id === id)?.label;
+  const kept = Object.entries(stored.value.move.values).filter(([id, v]) =>
+    next.parameters.some((p) => p.id === id && v >= p.min && v <= p.max && p.label === labelOf(move.value?.parameters, id)));
+  return film.edit('shot', stored.value.id, { move: { kind, values: { ...initialValues(next.parameters), ...Object.fromEntries(kept) } } }, 'another move');
 };
 const set = (fields: Parameters<typeof film.edit<'shot'>>[2]) => film.edit('shot', stored.value.id, fields);
 </script>

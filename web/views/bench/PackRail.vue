@@ -70,9 +70,9 @@ const spoken = (c: Column): string => `${c.name}: holds ${writeText(c.heldWh, 'w
 </template>
 
 <style scoped>
-.rail { display: flex; flex-direction: column; min-height: 0; flex: 1; gap: 4px; }
+.rail { display: flex; flex-direction: column; min-height: 270px; flex: 1 0 auto; gap: 4px; }
 header { display: flex; justify-content: space-between; align-items: baseline; }
-.box { flex: 1; min-height: 180px; overflow-y: hidden; }
+.box { flex: 1 1 0; min-height: 180px; overflow-y: hidden; }
 svg { display: block; }
 .empty { fill: none; stroke: var(--line); stroke-dasharray: 2 3; }
 .held { fill: var(--slab-2); }

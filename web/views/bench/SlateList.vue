@@ -9,6 +9,7 @@ import { useReckoning } from '../../stores/reckoning';
 import { ElInput } from '../../parts/element';
 import PlaceRow from './PlaceRow.vue';
 import SlateRow from './SlateRow.vue';
+import VarietySheet from './VarietySheet.vue';
 
 type Row = { key: string; place: PlaceFacts } | { key: string; shot: DerivedShot };
 
@@ -17,6 +18,7 @@ const reckoning = useReckoning();
 const looking = useLooking();
 const acts = useActs();
 const wanted = ref('');
+const reading = computed(() => looking.varietyShown);
 const scroller = useTemplateRef<HTMLElement>('scroller');
 
 const matches = (shot: DerivedShot): boolean => {
@@ -53,8 +55,10 @@ const add = (): void => { const id = looking.place?.location.id; if (id) acts.ad
     <header>
       <h2>Slates</h2>
       <ElInput v-model="wanted" class="find" placeholder="find" aria-label="Find slates" clearable />
+      <button class="btn" :aria-expanded="reading" title="What the list of this place has and lacks (V)" :disabled="!looking.place" @click="looking.varietyShown = !looking.varietyShown">Read</button>
       <button class="btn lead" title="New slate (N)" :disabled="!looking.place" @click="add">New</button>
     </header>
+    <VarietySheet v-if="reading && looking.place && reckoning.derived" :derived="reckoning.derived" :place="looking.place" />
     <div ref="scroller" class="scroll body" tabindex="-1">
       <div v-if="rows.length > 0" class="space" :style="{ height: `${virtual.getTotalSize()}px` }">
         <div v-for="{ item, row } in shown" :key="String(item.key)" class="at" :style="{ transform: `translateY(${item.start}px)` }">

@@ -1,0 +1,2 @@
+export * from './variety';
+export * from './simpler';

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { placeVariety, type DerivedFilm, type PlaceFacts } from '@core/film';
+import { computed } from 'vue';
+import { useActs } from '../../stores/acts';
+
+const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
+const acts = useActs();
+const reading = computed(() => placeVariety([...props.derived.shots.values()].filter((s) => s.facts.location.id === props.place.location.id)));
+const rows = computed(() => [
+  { name: 'How near', counts: Object.entries(reading.value.distance) }, { name: 'How high', counts: Object.entries(reading.value.height) },
+  { name: 'Which way', counts: Object.entries(reading.value.direction) },
+]);
+</script>
+
+<template>
+  <section class="variety" aria-label="Variety of the list">
+    <dl>
+      <template v-for="r in rows" :key="r.name"><dt class="label">{{ r.name }}</dt><dd><span v-for="[word, n] in r.counts" :key="word" class="count" :class="{ none: n === 0 }"><b>{{ n }}</b> {{ word }}</span></dd></template>
+    </dl>
+    <ul v-if="reading.lacks.length > 0">
+      <li v-for="l in reading.lacks.slice(0, 3)" :key="l.say"><p>{{ l.say }} <span class="quiet">{{ l.why }}</span></p><button class="btn" @click="acts.addLacking(place.location.id, l)">Add one</button></li>
+    </ul>
+    <p v-else class="quiet">Nothing is missing that would be worth a remark.</p>
+  </section>
+</template>
+
+<style scoped>
+.variety { background: var(--slab-2); padding: 8px 10px; font-size: 13px; margin: 0 8px 6px; }
+dl { display: grid; grid-template-columns: 62px 1fr; gap: 2px 8px; margin: 0 0 6px; }
+dd { margin: 0; display: flex; flex-wrap: wrap; gap: 0 9px; font-stretch: 88%; }
+.count.none { color: var(--chalk-3); }
+li { display: grid; grid-template-columns: 1fr auto; gap: 8px; align-items: center; padding: 4px 0; border-top: 1px solid var(--line); }
+li .btn { white-space: nowrap; min-height: 26px; }
+</style>
