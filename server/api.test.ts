@@ -203,3 +203,53 @@ describe('description', () => {
     expect(api.components.schemas).toHaveProperty('shot.properties.move');
   });
 });
+
+describe('many at once', () => {
+  it('of writers on the same version exactly one wins, and the rest learn what it wrote', async () => {
+    const { rows } = await openFirst(server.address);
+    const shot = shotOf(rows);
+    const answers = await Promise.all(Array.from({ length: 12 }, (_, i) => post(server.address, '/api/changes', batchOf(change('shot', shot.version, { ...shot.value, title: `writer ${i}` })))));
+    expect(answers.filter((a) => a.status === 200)).toHaveLength(1);
+    const winner = shotOf((await openFirst(server.address)).rows).value.title;
+    for (const answer of answers.filter((a) => a.status === 409)) expect((await answer.json() as Problem).conflicts?.[0]?.theirs?.value).toMatchObject({ title: winner });
+  });
+
+  it('readers never see half a batch', async () => {
+    const { id, rows } = await openFirst(server.address);
+    const shots = rows.filter((r): r is Extract<AnyRow, { kind: 'shot' }> => r.kind === 'shot').slice(0, 8);
+    const versions = shots.map((s) => s.version);
+    let writing = true;
+    const writes = (async () => {
+      for (let round = 0; round < 15; round += 1) {
+        const answer = await post(server.address, '/api/changes', batchOf(...shots.map((s, i) => change('shot', versions[i]! + round, { ...s.value, notes: `round ${round}` }))));
+        expect(answer.status).toBe(200);
+      }
+      writing = false;
+    })();
+    let seen = 0;
+    while (writing) {
+      const now = await getJson<{ rows: AnyRow[] }>(server.address, `/api/films/${id}`);
+      const notes = new Set(shots.map((s) => (now.rows.find((r) => r.value.id === s.value.id)?.value as { notes: string }).notes));
+      const rounds = [...notes].filter((n) => n.startsWith('round'));
+      if (rounds.length > 0) { expect(notes.size).toBe(1); seen += 1; }
+    }
+    await writes;
+    expect(seen).toBeGreaterThan(0);
+  });
+
+  it('a thing cannot be hung on what is not there', async () => {
+    const { rows } = await openFirst(server.address);
+    const shot = shotOf(rows);
+    const answer = await post(server.address, '/api/changes', batchOf(change('shot', 0, { ...shot.value, id: uuid(), locationId: uuid() })));
+    expect(answer.status).toBe(400);
+    expect((await answer.json() as Problem).detail).toMatch(/location this shot belongs to/);
+  });
+
+  it('the id inside and the id of the change must agree', async () => {
+    const { rows } = await openFirst(server.address);
+    const shot = shotOf(rows);
+    const answer = await post(server.address, '/api/changes', { ...batchOf(), changes: [{ kind: 'shot', id: uuid(), version: 0, value: shot.value }] });
+    expect(answer.status).toBe(400);
+    expect((await answer.json() as Problem).fields?.[0]?.say).toMatch(/id/);
+  });
+});

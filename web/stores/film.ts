@@ -126,7 +126,7 @@ export const useFilm = defineStore('film', () => {
       const taken = await api.apply({ batch: uuid(), device, changes, ...(undoes ? { undoes } : {}) });
       if (box === outbox) accept(taken); else box.taken(new Map());
     } catch (error) {
-      box.returned();
+      box.returned(!(error instanceof ApiProblem));
       if (box === outbox) failed(error);
     }
     void keepPending(device, film, box.toJSON());

@@ -12,7 +12,11 @@ export interface Pending {
   readonly base: Thing | null;
   /** State wanted now; null deletes. */
   readonly value: Thing | null;
+  /** States sent whose answer was lost: the server may or may not have taken them. */
+  readonly sent?: readonly Thing[];
 }
+
+const SENT_KEPT = 20;
 
 export interface Clash {
   readonly kind: EntityKind;
@@ -40,7 +44,7 @@ export class Outbox {
     const base = before ? before.base : stored?.value ?? null;
     const unchanged = value === base || (value !== null && base !== null && changedFields(base, value).length === 0);
     if (unchanged && !this.flying.has(key)) { this.entries.delete(key); return; }
-    this.entries.set(key, { kind, id, version, base, value });
+    this.entries.set(key, { kind, id, version, base, value, ...(before?.sent ? { sent: before.sent } : {}) });
   }
 
   has(key: string): boolean { return this.entries.has(key) || this.flying.has(key); }
@@ -66,12 +70,16 @@ export class Outbox {
     this.flying.clear();
   }
 
-  /** Nothing was taken: what was flying waits again, under what was changed meanwhile. */
-  returned(): void {
+  /**
+   * What was flying waits again, under what was changed meanwhile.
+   * @param unknown no answer came, so it may have been taken all the same
+   */
+  returned(unknown: boolean): void {
     const again = new Map<string, Pending>();
-    for (const [key, sent] of this.flying) {
+    for (const [key, flown] of this.flying) {
       const later = this.entries.get(key);
-      again.set(key, later ? { ...later, version: sent.version, base: sent.base } : sent);
+      const sent = unknown && flown.value ? [...flown.sent ?? [], flown.value].slice(-SENT_KEPT) : flown.sent;
+      again.set(key, { ...(later ? { ...later, version: flown.version, base: flown.base } : flown), ...(sent ? { sent } : {}) });
     }
     for (const [key, entry] of this.entries) if (!again.has(key)) again.set(key, entry);
     this.entries = again;
@@ -99,10 +107,12 @@ export class Outbox {
     if (mine === null || theirs === null) { this.held.set(key, { kind, id, mine, theirs, theirVersion, base, fields: [] }); return null; }
     // Taken already: only the answer was lost.
     if (changedFields(mine, theirs).length === 0) { this.entries.delete(key); return null; }
-    const joined = base ? merge(base, mine, theirs) : null;
+    // What I sent without an answer may be what theirs stands on: then it is no change of theirs.
+    const grounds = [...(base ? [base] : []), ...entry.sent ?? []];
+    const joined = grounds.map((ground) => merge(ground, mine, theirs)).sort((a, b) => a.clashing.length - b.clashing.length)[0];
     if (joined?.clashing.length === 0) {
       const value = joined.value as Thing;
-      this.entries.set(key, { ...entry, version: theirVersion, base: theirs, value });
+      this.entries.set(key, { kind, id, version: theirVersion, base: theirs, value });
       return value;
     }
     this.held.set(key, { kind, id, mine, theirs, theirVersion, base, fields: joined?.clashing ?? [] });
@@ -117,7 +127,7 @@ export class Outbox {
     if (!clash || !entry) return clash?.theirs ?? null;
     if (keep === 'theirs') { this.entries.delete(key); return clash.theirs; }
     const value = entry.value && clash.theirs && clash.base ? merge(clash.base, entry.value, clash.theirs).value as Thing : entry.value;
-    this.entries.set(key, { ...entry, version: clash.theirVersion, base: clash.theirs, value });
+    this.entries.set(key, { kind: entry.kind, id: entry.id, version: clash.theirVersion, base: clash.theirs, value });
     return value;
   }
 

@@ -49,7 +49,7 @@ describe('outbox', () => {
     box.put('shot', 'x', thing({ a: 2, b: 1 }), stored);
     box.take();
     box.put('shot', 'x', thing({ a: 5, b: 1 }), stored);
-    box.returned();
+    box.returned(false);
     expect(box.toJSON()).toEqual([expect.objectContaining({ version: 3, base: stored.value, value: thing({ a: 5, b: 1 }) })]);
   });
   it('forgets a change that was taken back before it was sent, and a thing made and unmade', () => {
@@ -63,10 +63,10 @@ describe('outbox', () => {
   it('merges what goes together and holds what does not until the person chose', () => {
     const box = new Outbox();
     box.put('shot', 'x', thing({ a: 2, b: 1 }), stored);
-    box.take(); box.returned();
+    box.take(); box.returned(false);
     expect(box.clash([conflict(thing({ a: 1, b: 7 }))])).toEqual([{ kind: 'shot', id: 'x', value: thing({ a: 2, b: 7 }) }]);
     expect(box.take()).toEqual([{ kind: 'shot', id: 'x', version: 4, value: thing({ a: 2, b: 7 }) }]);
-    box.returned();
+    box.returned(false);
     box.clash([conflict(thing({ a: 9, b: 7 }), 5)]);
     expect(box.take()).toEqual([]);
     expect(box.clashes[0]).toMatchObject({ fields: ['a'] });
@@ -76,7 +76,7 @@ describe('outbox', () => {
   it('what was taken although its answer was lost is no clash', () => {
     const box = new Outbox();
     box.put('shot', 'x', thing({ a: 2, b: 1 }), null);
-    box.take(); box.returned();
+    box.take(); box.returned(false);
     expect(box.clash([conflict(thing({ a: 2, b: 1 }), 1)])).toEqual([]);
     expect([box.size, box.clashes.length]).toEqual([0, 0]);
   });
