@@ -51,3 +51,41 @@ test('nothing is fetched from anywhere else', async ({ page, bench }) => {
   for (const view of VIEWS) await bench.open(view);
   expect(foreign).toEqual([]);
 });
+
+test('pages are sent compressed, hashed files for long, the door never from a cache', async ({ page, bench }) => {
+  const headers = new Map<string, Record<string, string>>();
+  page.on('response', (response) => { headers.set(new URL(response.url()).pathname, response.headers()); });
+  await bench.open();
+  const door = headers.get(`/film/${bench.film}`)!;
+  expect(door['cache-control']).toBe('no-cache');
+  expect(door['content-security-policy']).toContain("script-src 'self'");
+  const scripts = [...headers].filter(([path]) => /^\/assets\/.*\.js$/.test(path));
+  expect(scripts.length).toBeGreaterThan(3);
+  for (const [path, h] of scripts) {
+    expect(h['cache-control'], path).toMatch(/max-age=31536000, immutable/);
+    if (Number(h['content-length'] ?? 1e9) > 20_000) expect(h['content-encoding'], path).toMatch(/^(br|gzip)$/);
+  }
+  expect(headers.get('/api/kit')!['cache-control']).toBe('no-store');
+});
+
+test('without motion wanted nothing moves by itself', async ({ page, bench }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await bench.open();
+  const moving = await page.evaluate(() => [...document.querySelectorAll('*')].filter((e) => { const s = getComputedStyle(e); return s.animationName !== 'none' || (s.transitionDuration !== '0s' && s.transitionProperty !== 'none' && s.transitionProperty !== 'all'); }).length);
+  expect(moving).toBe(0);
+});
+
+test('every field that refuses says so to a screen reader and keeps its label', async ({ page, bench }) => {
+  await bench.open('job');
+  const reserve = page.getByLabel('Land with');
+  await reserve.fill('70');
+  await reserve.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'Reserve share must be 0.4 or less.' })).toBeVisible();
+  await expect(reserve).toHaveAttribute('aria-invalid', 'true');
+  await expect(reserve).toHaveValue('70');
+  await reserve.fill('25');
+  await reserve.press('Enter');
+  await expect(reserve).toHaveAttribute('aria-invalid', 'false');
+  await bench.saved();
+  expect((await bench.stored()).file.film.preferences.reserveShare).toBeCloseTo(0.25, 9);
+});

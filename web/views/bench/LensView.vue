@@ -4,7 +4,7 @@ import { aspectRatio, horizonInFrame, projectLine, projectPoint, type FramePoint
 import { computed } from 'vue';
 import { line } from '../../parts/drawing';
 
-const props = defineProps<{ facts: ShotFacts; share: number; width: number; height: number; skyTop: string; skyLow: string }>();
+const props = defineProps<{ facts: ShotFacts; share: number; width: number; height: number; skyTop: string; skyLow: string; land: string }>();
 
 const frame = computed(() => {
   const ratio = aspectRatio(props.facts.film.aspect);
@@ -55,7 +55,7 @@ const picture = computed(() => {
       <linearGradient id="lens-sky" x1="0" x2="0" y1="0" y2="1"><stop offset="0" :stop-color="skyTop" /><stop offset="1" :stop-color="skyLow" /></linearGradient>
     </defs>
     <g v-if="picture" clip-path="url(#lens-frame)">
-      <rect class="land" v-bind="frame" />
+      <rect :fill="land" v-bind="frame" />
       <rect fill="url(#lens-sky)" :x="frame.x" :y="frame.y" :width="frame.width" :height="Math.max(0, picture.horizonY - frame.y)" />
       <path class="grid" :d="picture.grid" />
       <path v-for="(face, i) in picture.faces" :key="i" class="body" :d="face" />
@@ -67,8 +67,7 @@ const picture = computed(() => {
 
 <style scoped>
 .lens { display: block; width: 100%; height: auto; background: var(--bench); }
-.land { fill: #4a4640; }
-.grid { stroke: #82796b; stroke-width: 0.7; fill: none; }
+.grid { stroke: #b0a592; stroke-opacity: 0.42; stroke-width: 0.7; fill: none; }
 .body { fill: #cfc5b4; fill-opacity: 0.5; stroke: #1c1913; stroke-width: 1; stroke-linejoin: round; }
 .edge { fill: none; stroke: var(--chalk-3); }
 .thirds { stroke: #fff; stroke-opacity: 0.22; fill: none; }
