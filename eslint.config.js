@@ -19,7 +19,8 @@ const CORE = {
   cards: ['kit'],
   budget: ['units', 'air', 'energy'],
   story: ['lens', 'moves'],
-  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story'],
+  reach: ['units'],
+  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story', 'reach'],
 };
 const rooms = Object.keys(CORE);
 

@@ -152,3 +152,21 @@ test('a reveal tells the second at which the view clears', async ({ page, bench 
   await height.press('Enter');
   await expect(page.locator('[data-code="move.no-path"]')).toContainText('clears only at');
 });
+
+test('dragging a slider with the mouse changes the figures before it is let go, and is one step to take back', async ({ page, bench }) => {
+  await bench.open();
+  await bench.pick('Along the parapet');
+  const before = await bench.figure('energy').textContent();
+  const handle = page.getByRole('slider', { name: 'Length' });
+  const box = (await handle.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  for (let i = 1; i <= 10; i += 1) await page.mouse.move(box.x + box.width / 2 + 12 * i, box.y + box.height / 2);
+  await expect(bench.figure('energy')).not.toHaveText(before ?? '');
+  const during = await bench.figure('energy').textContent();
+  await page.mouse.up();
+  await expect(bench.figure('energy')).toHaveText(during ?? '');
+  await bench.saved();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(bench.figure('energy')).toHaveText(before ?? '');
+});

@@ -1,4 +1,5 @@
 import { isZone, LIGHT_DEFINITIONS, minutesOf, sunAt } from '../../light';
+import { detectionLimit } from '../../reach';
 import type { PlaceRule } from './types';
 
 export const unusableZone: PlaceRule = (place) => isZone(place.location.zone) ? null : {
@@ -31,6 +32,6 @@ export const emptyWindow: PlaceRule = (place) => Number.isFinite(minutesOf(place
 
 export const lowVisibility: PlaceRule = (place) => place.location.visibilityM >= 1500 ? null : {
   code: 'place.visibility', severity: 'care', subject: { kind: 'location', id: place.location.id },
-  say: `Visibility ${place.location.visibilityM.toFixed(0)} m: you would see the aircraft to about ${(0.3 * place.location.visibilityM).toFixed(0)} m.`,
+  say: `Visibility ${place.location.visibilityM.toFixed(0)} m: you would see the aircraft to about ${detectionLimit(place.location.visibilityM).toFixed(0)} m.`,
   why: 'Detection by eye ends near 0.3 of the ground visibility.', cures: [{ say: 'Stay near, or wait until it clears.' }],
 };

@@ -1,0 +1,2 @@
+export * from './sight';
+export * from './tilt';
