@@ -57,7 +57,12 @@ describe('changes', () => {
     const batch = batchOf(change('shot', shot.version, { ...shot.value, notes: 'once' }));
     const [first, second] = [await post(server.address, '/api/changes', batch), await post(server.address, '/api/changes', batch)];
     expect(second.status).toBe(200);
-    expect(await second.json()).toEqual(await first.json());
+    const made = await first.json() as { rows: AnyRow[] };
+    const again = await second.json() as { rows: AnyRow[] };
+    expect(again.rows.map((r) => [r.version, r.value])).toEqual(made.rows.map((r) => [r.version, r.value]));
+    await post(server.address, '/api/changes', batchOf(change('shot', shot.version + 1, { ...shot.value, notes: 'later' })));
+    const late = await (await post(server.address, '/api/changes', batch)).json() as { rows: AnyRow[] };
+    expect(late.rows[0]).toMatchObject({ version: shot.version + 1, value: { notes: 'once' } });
   });
 
   it('refuses to delete what is in use, says by what, and lets a whole place go in one batch', async () => {

@@ -4,7 +4,7 @@ import pLimit from 'p-limit';
 import type { Sequelize } from 'sequelize';
 import { inTransaction, read } from '../database';
 import { HttpProblem } from '../http/problem';
-import { appendChange, columnOf, deleteRow, insertRow, readRows, updateRow } from '../models';
+import { appendChange, columnOf, deleteRow, insertRow, readChanges, readRows, updateRow } from '../models';
 import { TABLES } from '../models/tables';
 import type { Feed } from './feed';
 
@@ -56,8 +56,9 @@ export class Store {
       return (theirs?.version ?? 0) === change.version ? [] : [{ kind: change.kind, id: change.id, yours: change, theirs }];
     });
     if (conflicts.length > 0) {
-      const known = await read(this.writer, 'SELECT 1 AS n FROM change_log WHERE batch = :batch LIMIT 1', { batch: batch.batch });
-      if (known.length > 0) return { rows: [...before.values()], changes: [] };
+      const known = await readChanges(this.writer, 'batch = :batch', { batch: batch.batch });
+      // Taken already, only the answer was lost: the rows as this batch made them, whatever came after.
+      if (known.length > 0) return { rows: known.flatMap((c) => (c.after ? [asMade(c)] : [])), changes: [] };
       throw new HttpProblem(409, 'conflict', 'Somebody changed the same thing meanwhile.', { conflicts });
     }
     const filmOf = await this.filmsOf(batch.changes, before);
@@ -152,3 +153,5 @@ export class Store {
     if (n > 0) throw new HttpProblem(409, 'in-use', `This ${change.kind} is still used by ${n} ${kind}${n > 1 ? 's' : ''}. Retire it, or put another in its place first.`);
   }
 }
+
+const asMade = ({ kind, version, at, after }: LoggedChange): AnyRow => ({ kind, version, createdAt: at, updatedAt: at, value: after }) as AnyRow;

@@ -116,14 +116,14 @@ export const useFilm = defineStore('film', () => {
     // The film may be changed for another while an answer is on its way: this flight belongs to the outbox it left.
     const box = outbox;
     const film = filmId.value;
-    const changes = box.take();
-    if (changes.length === 0) return;
+    const sending = box.take();
+    if (!sending) return;
     saveState.value = saveState.value === 'offline' ? 'offline' : 'saving';
     const undoes = undoing;
     undoing = undefined;
     void keepPending(device, film, box.toJSON());
     try {
-      const taken = await api.apply({ batch: uuid(), device, changes, ...(undoes ? { undoes } : {}) });
+      const taken = await api.apply({ ...sending, device, ...(undoes ? { undoes } : {}) });
       if (box === outbox) accept(taken); else box.taken(new Map());
     } catch (error) {
       box.returned(!(error instanceof ApiProblem));
@@ -133,7 +133,13 @@ export const useFilm = defineStore('film', () => {
   };
 
   const accept = ({ rows, gone }: Awaited<ReturnType<typeof api.apply>>): void => {
-    for (const row of rows) stored.set(keyOf(row.kind, row.value.id), { version: row.version, value: row.value as Thing });
+    for (const row of rows) {
+      const key = keyOf(row.kind, row.value.id);
+      const heard = stored.get(key);
+      // An answer that was long on its way may be older than what was heard meanwhile.
+      if (heard && heard.version > row.version) show(row.kind, row.value.id, outbox.waits(key) ?? heard.value);
+      else stored.set(key, { version: row.version, value: row.value as Thing });
+    }
     for (const { kind, id } of gone) stored.delete(keyOf(kind, id));
     outbox.taken(new Map(rows.map((r) => [keyOf(r.kind, r.value.id), r.version])));
     failures = 0; refusal.value = '';

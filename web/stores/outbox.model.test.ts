@@ -1,72 +1,119 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Conflict } from '@contract';
+import type { Change, Conflict } from '@contract';
 import type { Thing } from './history';
 import { keyOf, Outbox } from './outbox';
 
-/** A server of one thing, as strict about versions as the real one. */
+const KEY = keyOf('shot', 'x');
+
+/** A server of one thing, as strict about versions as the real one, and as sure of what it has taken already. */
 class OneThing {
   version = 1;
-  value: Thing | null = { id: 'x', a: 0, b: 0, c: 0 };
+  value: Thing = { id: 'x', a: 0, b: 0, c: 0 };
+  private readonly known = new Map<string, number>();
 
-  take(version: number, value: Thing | null): boolean {
-    if ((this.value ? this.version : 0) !== version) return false;
+  /** @returns the version the batch made, or null for a conflict */
+  take(batch: string, { version, value }: Change): number | null {
+    if (this.version !== version) return this.known.get(batch) ?? null;
     this.version += 1;
-    this.value = value;
-    return true;
+    this.value = value as Thing;
+    this.known.set(batch, this.version);
+    return this.version;
   }
 
-  conflict(yours: Conflict['yours']): Conflict {
-    return { kind: 'shot', id: 'x', yours, theirs: this.value ? { kind: 'shot', version: this.version, createdAt: '', updatedAt: '', value: this.value as never } : null };
+  conflict(yours: Change): Conflict {
+    return { kind: 'shot', id: 'x', yours, theirs: { kind: 'shot', version: this.version, createdAt: '', updatedAt: '', value: this.value as never } };
   }
 }
 
-/** A tab that edits one field of its own and sends whenever it can; answers may be lost on the way. */
+type Field = 'a' | 'b' | 'c';
+
+/** A tab that edits one field and sends whenever it can; requests and answers may be lost on the way. */
 class Tab {
   readonly box = new Outbox();
   shown: Thing;
-  stored: { version: number; value: Thing } | null;
+  edited = 0;
+  private stored: { version: number; value: Thing };
 
-  constructor(private readonly server: OneThing, private readonly field: 'a' | 'b') {
-    this.shown = server.value!;
-    this.stored = { version: server.version, value: server.value! };
+  constructor(private readonly server: OneThing, private readonly field: Field) {
+    this.shown = server.value;
+    this.stored = { version: server.version, value: server.value };
   }
 
-  edit(n: number): void { this.shown = { ...this.shown, [this.field]: n }; this.box.put('shot', 'x', this.shown, this.stored); }
+  edit(n: number): void { this.edited = n; this.shown = { ...this.shown, [this.field]: n }; this.box.put('shot', 'x', this.shown, this.stored); }
 
   send(lost: 'nothing' | 'request' | 'answer'): void {
-    const [change] = this.box.take();
-    if (!change) return;
+    const sending = this.box.take();
+    const change = sending?.changes[0];
+    if (!sending || !change) return;
     if (lost === 'request') { this.box.returned(true); return; }
-    const taken = this.server.take(change.version, change.value as Thing | null);
+    const made = this.server.take(sending.batch, change);
     if (lost === 'answer') { this.box.returned(true); return; }
-    if (taken) {
-      this.stored = { version: this.server.version, value: change.value as Thing };
-      this.box.taken(new Map([[keyOf('shot', 'x'), this.server.version]]));
+    if (made !== null) {
+      this.stored = { version: made, value: change.value as Thing };
+      this.box.taken(new Map([[KEY, made]]));
       return;
     }
     this.box.returned(false);
-    this.stored = this.server.value ? { version: this.server.version, value: this.server.value } : null;
+    this.stored = { version: this.server.version, value: this.server.value };
     for (const merged of this.box.clash([this.server.conflict(change)])) this.shown = merged.value;
   }
 }
 
 const act = fc.record({ tab: fc.constantFrom(0, 1), does: fc.constantFrom('edit', 'send', 'lose request', 'lose answer'), n: fc.integer({ min: 1, max: 99 }) });
 
+/** Plays acts on two tabs, then lets both send until nothing moves. */
+const play = (acts: readonly { tab: number; does: string; n: number }[], fields: readonly [Field, Field], number: (tab: number, n: number) => number) => {
+  const server = new OneThing();
+  const tabs = [new Tab(server, fields[0]), new Tab(server, fields[1])] as const;
+  for (const { tab, does, n } of acts) {
+    const who = tabs[tab]!;
+    if (does === 'edit') who.edit(number(tab, n));
+    else who.send(does === 'send' ? 'nothing' : does === 'lose request' ? 'request' : 'answer');
+  }
+  for (let i = 0; i < 8; i += 1) for (const tab of tabs) tab.send('nothing');
+  return { server, tabs };
+};
+
 describe('two tabs and a lossy line', () => {
-  it('never lose an edit: once both have sent, the server has the last of each tab’s own field', () => {
+  it('on different fields never lose an edit and never ask', () => {
     fc.assert(fc.property(fc.array(act, { maxLength: 40 }), (acts) => {
-      const server = new OneThing();
-      const tabs = [new Tab(server, 'a'), new Tab(server, 'b')] as const;
-      const last: Record<'a' | 'b', number> = { a: 0, b: 0 };
-      for (const { tab, does, n } of acts) {
-        const who = tabs[tab]!;
-        if (does === 'edit') { who.edit(n); last[tab === 0 ? 'a' : 'b'] = n; }
-        else who.send(does === 'send' ? 'nothing' : does === 'lose request' ? 'request' : 'answer');
-      }
-      for (let i = 0; i < 6; i += 1) for (const tab of tabs) tab.send('nothing');
-      expect(server.value).toMatchObject(last);
+      const { server, tabs } = play(acts, ['a', 'b'], (_, n) => n);
+      expect(server.value).toMatchObject({ a: tabs[0].edited, b: tabs[1].edited });
       for (const tab of tabs) { expect(tab.box.clashes).toEqual([]); expect(tab.box.size).toBe(0); }
-    }), { numRuns: 400 });
+    }), { numRuns: 500 });
+  });
+
+  it('on the same field lose nothing in silence: what is not stored is asked about', () => {
+    fc.assert(fc.property(fc.array(act, { maxLength: 40 }), (acts) => {
+      // Each tab writes numbers of its own, so that whose edit is stored can be told.
+      const { server, tabs } = play(acts, ['c', 'c'], (tab, n) => n * 2 + tab);
+      for (const tab of tabs) {
+        if (tab.edited === 0 || server.value['c'] === tab.edited) continue;
+        const asked = tab.box.clashes[0]?.mine?.['c'] !== undefined;
+        const overwritten = tabs.some((other) => other !== tab && other.edited === server.value['c']);
+        expect(asked || overwritten).toBe(true);
+      }
+      if (tabs.every((t) => t.edited !== 0) && tabs.every((t) => t.box.clashes.length === 0)) {
+        // Nobody was asked: then one tab had sent before the other ever edited, or the same tab wrote last.
+        expect(tabs.map((t) => t.edited)).toContain(server.value['c']);
+      }
+    }), { numRuns: 500 });
+  });
+
+  it('two edits of the same field made apart always ask, whatever was lost', () => {
+    fc.assert(fc.property(fc.array(fc.constantFrom<'request' | 'answer'>('request', 'answer'), { maxLength: 6 }), fc.array(fc.constantFrom<'request' | 'answer'>('request', 'answer'), { maxLength: 6 }), (first, second) => {
+      const server = new OneThing();
+      const tabs = [new Tab(server, 'c'), new Tab(server, 'c')] as const;
+      tabs[0].edit(10);
+      tabs[1].edit(11);
+      for (const lost of first) tabs[0].send(lost);
+      for (const lost of second) tabs[1].send(lost);
+      for (let i = 0; i < 4; i += 1) for (const tab of tabs) tab.send('nothing');
+      expect(tabs.filter((t) => t.box.clashes.length === 1)).toHaveLength(1);
+      const [asked] = tabs.filter((t) => t.box.clashes.length === 1);
+      expect(asked!.box.clashes[0]).toMatchObject({ fields: ['c'], mine: { c: asked!.edited } });
+      expect(server.value['c']).toBe(tabs.find((t) => t !== asked)!.edited);
+    }));
   });
 });

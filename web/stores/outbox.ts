@@ -1,4 +1,5 @@
 import type { Change, Conflict, EntityKind } from '@contract';
+import { v4 as uuid } from 'uuid';
 import { changedFields, merge } from './merge';
 
 type Thing = Readonly<Record<string, unknown>> & { readonly id: string };
@@ -12,11 +13,7 @@ export interface Pending {
   readonly base: Thing | null;
   /** State wanted now; null deletes. */
   readonly value: Thing | null;
-  /** States sent whose answer was lost: the server may or may not have taken them. */
-  readonly sent?: readonly Thing[];
 }
-
-const SENT_KEPT = 20;
 
 export interface Clash {
   readonly kind: EntityKind;
@@ -35,6 +32,9 @@ export class Outbox {
   private entries = new Map<string, Pending>();
   private flying = new Map<string, Pending>();
   private readonly held = new Map<string, Clash>();
+  /** Name of the batch that flies, and whether its answer was lost. */
+  private batch = '';
+  private lost = false;
 
   /** Notes a wanted state; several changes of one thing become one. */
   put(kind: EntityKind, id: string, value: Thing | null, stored: { version: number; value: Thing } | null): void {
@@ -44,21 +44,30 @@ export class Outbox {
     const base = before ? before.base : stored?.value ?? null;
     const unchanged = value === base || (value !== null && base !== null && changedFields(base, value).length === 0);
     if (unchanged && !this.flying.has(key)) { this.entries.delete(key); return; }
-    this.entries.set(key, { kind, id, version, base, value, ...(before?.sent ? { sent: before.sent } : {}) });
+    this.entries.set(key, { kind, id, version, base, value });
   }
 
   has(key: string): boolean { return this.entries.has(key) || this.flying.has(key); }
-  pending(key: string): Pending | undefined { return this.entries.get(key) ?? this.flying.get(key); }
+  /** State wanted by a change that was made since the last sending. */
+  waits(key: string): Thing | null | undefined { return this.entries.get(key)?.value; }
   get size(): number { return this.entries.size + this.flying.size; }
-  get waiting(): number { return [...this.entries.keys()].filter((k) => !this.held.has(k)).length; }
+  get waiting(): number { return [...this.entries.keys()].filter((k) => !this.held.has(k)).length + (this.lost ? this.flying.size : 0); }
   get clashes(): Clash[] { return [...this.held.values()]; }
 
-  /** Takes what can be sent now. Parents before children, deletions the other way round. */
-  take(limit = 800): Change[] {
-    if (this.flying.size > 0) return [];
-    const ready = [...this.entries.entries()].filter(([key]) => !this.held.has(key)).slice(0, limit);
-    for (const [key, entry] of ready) { this.flying.set(key, entry); this.entries.delete(key); }
-    return [...this.flying.values()].map(({ kind, id, version, value }) => ({ kind, id, version, value: value as Record<string, unknown> | null }));
+  /**
+   * Takes what can be sent now; null while something flies. A batch whose answer was lost is sent again just as it was,
+   * under its own name, before anything newer: only so can the server say whether it had taken it.
+   */
+  take(limit = 800): { batch: string; changes: Change[] } | null {
+    if (this.flying.size > 0 && !this.lost) return null;
+    if (!this.lost) {
+      const ready = [...this.entries.entries()].filter(([key]) => !this.held.has(key)).slice(0, limit);
+      if (ready.length === 0) return null;
+      for (const [key, entry] of ready) { this.flying.set(key, entry); this.entries.delete(key); }
+      this.batch = uuid();
+    }
+    this.lost = false;
+    return { batch: this.batch, changes: [...this.flying.values()].map(({ kind, id, version, value }) => ({ kind, id, version, value: value as Record<string, unknown> | null })) };
   }
 
   /** The server took what was flying; entries made meanwhile now stand on the new versions. */
@@ -71,19 +80,24 @@ export class Outbox {
   }
 
   /**
-   * What was flying waits again, under what was changed meanwhile.
-   * @param unknown no answer came, so it may have been taken all the same
+   * What was flying did not come through.
+   * @param unknown no answer came, so it may have been taken all the same: it stays as it was and is sent again
    */
   returned(unknown: boolean): void {
-    const again = new Map<string, Pending>();
-    for (const [key, flown] of this.flying) {
-      const later = this.entries.get(key);
-      const sent = unknown && flown.value ? [...flown.sent ?? [], flown.value].slice(-SENT_KEPT) : flown.sent;
-      again.set(key, { ...(later ? { ...later, version: flown.version, base: flown.base } : flown), ...(sent ? { sent } : {}) });
-    }
-    for (const [key, entry] of this.entries) if (!again.has(key)) again.set(key, entry);
-    this.entries = again;
+    this.lost = unknown && this.flying.size > 0;
+    if (this.lost) return;
+    this.entries = this.joined();
     this.flying.clear();
+  }
+
+  /** Everything not taken yet: newer states over those that fly, on the ground of the older. */
+  private joined(): Map<string, Pending> {
+    const all = new Map<string, Pending>(this.flying);
+    for (const [key, entry] of this.entries) {
+      const flown = this.flying.get(key);
+      all.set(key, flown ? { ...entry, version: flown.version, base: flown.base } : entry);
+    }
+    return all;
   }
 
   /**
@@ -107,9 +121,7 @@ export class Outbox {
     if (mine === null || theirs === null) { this.held.set(key, { kind, id, mine, theirs, theirVersion, base, fields: [] }); return null; }
     // Taken already: only the answer was lost.
     if (changedFields(mine, theirs).length === 0) { this.entries.delete(key); return null; }
-    // What I sent without an answer may be what theirs stands on: then it is no change of theirs.
-    const grounds = [...(base ? [base] : []), ...entry.sent ?? []];
-    const joined = grounds.map((ground) => merge(ground, mine, theirs)).sort((a, b) => a.clashing.length - b.clashing.length)[0];
+    const joined = base ? merge(base, mine, theirs) : null;
     if (joined?.clashing.length === 0) {
       const value = joined.value as Thing;
       this.entries.set(key, { kind, id, version: theirVersion, base: theirs, value });
@@ -135,7 +147,7 @@ export class Outbox {
   drop(key: string): void { this.entries.delete(key); this.flying.delete(key); this.held.delete(key); }
 
   /** All that waits, for keeping over a crash. */
-  toJSON(): Pending[] { return [...this.flying.values(), ...this.entries.values()]; }
+  toJSON(): Pending[] { return [...this.joined().values()]; }
 
   /** Takes in what an earlier tab left behind. */
   adopt(entries: readonly Pending[]): void {
