@@ -1,16 +1,14 @@
 // Figures of speed, printed and not judged. The core is bundled first, so that it runs as it does in the pages.
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { spawnSync } from 'node:child_process';
+import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 
-const folder = mkdtempSync(join(tmpdir(), 'dusk-bench-'));
-spawnSync(process.execPath, ['scripts/bundle.mjs', 'scripts/bench/core.ts', join(folder, 'core.mjs')], { stdio: 'inherit' });
-const core = await import(pathToFileURL(join(folder, 'core.mjs')).href);
-await core.run();
-rmSync(folder, { recursive: true, force: true });
-for (const part of ['server', 'pages']) {
-  const { status } = spawnSync(process.execPath, ['--import', 'tsx', `scripts/bench/${part}.ts`], { stdio: 'inherit' });
+const node = (...args) => {
+  const { status } = spawnSync(process.execPath, args, { stdio: 'inherit' });
   if (status !== 0) process.exit(status ?? 1);
-}
+};
+
+const core = resolve('.cache/bench-core.mjs');
+node('scripts/bundle.mjs', 'scripts/bench/core.ts', core);
+await (await import(pathToFileURL(core).href)).run();
+for (const part of ['server', 'pages']) node('--import', 'tsx', `scripts/bench/${part}.ts`);

@@ -9,7 +9,7 @@ import { History, type Step, type StepChange, type Thing } from './history';
 import { keepPending, leftBehind } from './keep';
 import { patched } from './merge';
 import { keyOf, Outbox, type Clash } from './outbox';
-import { faultsOf, type Fault } from './validate';
+import { faultsOf, loadChecks, type Fault } from './validate';
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'refused';
 
@@ -79,6 +79,7 @@ export const useFilm = defineStore('film', () => {
       refresh();
       loading.value = false;
       listen(opened.sequence);
+      void loadChecks();
       if (outbox.size > 0) schedule(0);
     } catch (error) {
       loading.value = false;
