@@ -15,7 +15,6 @@ export interface VarietyShot {
   readonly distance: DistanceClass;
   readonly height: HeightClass;
   readonly direction: MoveDirection;
-  readonly equivalentMm: number;
 }
 
 export type VarietyAspect = 'distance' | 'height' | 'direction';
