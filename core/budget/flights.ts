@@ -105,7 +105,13 @@ const append = (open: OpenFlight, shot: ShotCost, flyer: LegFlyer, rules: Flight
   const stop: FlightStop = { shotId: shot.shotId, atS, leg: leg.value, airS: shot.airS, wattHours: shot.wattHours, usedWh, homeWh: home.wattHours };
   const seconds = atS + shot.airS + home.seconds - flight.startS;
   return {
-    next: { flight: { ...flight, stops: [...flight.stops, stop], home, usedWh: usedWh + home.wattHours, seconds }, at: shot.to },
+    next: {
+      flight: {
+        packId: flight.packId, aircraftId: flight.aircraftId, startS: flight.startS, takeoff: flight.takeoff, supply: flight.supply,
+        stops: [...flight.stops, stop], home, usedWh: usedWh + home.wattHours, seconds,
+      },
+      at: shot.to,
+    },
     fits: usedWh + home.wattHours <= flight.supply.usableWh + 1e-9,
     early: atS < shot.notBeforeS - 1,
   };

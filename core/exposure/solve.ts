@@ -163,7 +163,7 @@ interface Found extends Setting {
 const describe = (task: ExposureTask, s: Found): ExposureChoice => {
   const angle = shutterAngle(s.shutterS, task.captureFps);
   return {
-    ...s,
+    aperture: s.aperture, shutterS: s.shutterS, iso: s.iso, ndStops: s.ndStops, filterId: s.filterId, regret: s.regret,
     shutterAngleDeg: angle,
     errorStops: exposureError(task.sceneEv100, s),
     inBand: angle >= task.bandLowDeg - 0.01 && angle <= task.bandHighDeg + 0.01,

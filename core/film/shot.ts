@@ -166,10 +166,13 @@ export const shotFacts = (parts: ShotParts): ShotFacts => {
   const flown = path.ok ? path.value : null;
   const costs = costsOf(parts, flown);
   const pace = movePace(flown?.samples ?? [], fov.horizontalDeg, fov.verticalDeg, aim.aim);
+  const { rangeM, fill, framing } = framingOf(flown, aim, fov);
+  const { fromPoint, toPoint } = endsOf(shot, flown);
+  // Spelled out: spreading parts into it costs as much as working half of them out.
   return {
     shot, film, location, subject, aim, move: move ?? null, aircraft, camera, mode, fov, segments, capturedS, wantedS,
-    flown, noPath: path.ok ? null : path.reason, ...costs,
+    flown, noPath: path.ok ? null : path.reason, resetLeg: costs.resetLeg, seconds: costs.seconds, energy: costs.energy,
     bytes: videoBytes(mode?.megabitsPerS ?? 0, flown ? costs.seconds.recordedS : 0),
-    pace, band: paceBand(pace.edgeCrossingS), ...framingOf(flown, aim, fov), ...endsOf(shot, flown),
+    pace, band: paceBand(pace.edgeCrossingS), rangeM, fill, framing, fromPoint, toPoint,
   };
 };

@@ -116,12 +116,13 @@ export const fly = (shape: MoveShape, easing: Easing, cut: CutStyle, holdS: numb
   const { totalS, steadyS } = timing.value;
   const intervals = Math.max(PATH_INTERVALS, shape.intervals ?? 0);
   const samples = Array.from({ length: intervals + 1 }, (_, i) => sampleAt(shape, timing.value, (totalS * i) / intervals));
+  const { inputs, simultaneous, peakYawDegS, peakTiltDegS, lowestM, highestM } = measure(samples);
   return found({
     totalS, steadyS,
     usableS: shape.extent.by === 'hold' || cut === 'whole' ? totalS : steadyS,
     lengthM: shape.extent.by === 'path' ? shape.extent.lengthM : pathLength(samples),
     peakSpeedMs: shape.extent.by === 'path' ? timing.value.peakMs : 0,
-    ...measure(samples),
+    inputs, simultaneous, peakYawDegS, peakTiltDegS, lowestM, highestM,
     marks: (shape.marks ?? []).map((m) => ({ ...m, timeS: rampTimeAt(timing.value, m.share) })),
     start: shape.poseAt(0),
     end: shape.poseAt(1),
