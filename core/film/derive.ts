@@ -1,5 +1,5 @@
-import type { PackSupply, Unfit } from '../budget';
-import type { Kit } from '../kit';
+import type { Flight, PackSupply, Unfit } from '../budget';
+import type { Aircraft, Kit } from '../kit';
 import { KeyedMemo } from '../units';
 import type { Warning } from '../warnings';
 import { budgetOf, type BudgetFacts } from './budget';
@@ -8,7 +8,7 @@ import { shotLight, type ShotLight } from './exposure';
 import { kitAlong, placeDay, placeFacts, suppliesOf, withoutSpare, type PlaceDay, type PlaceFacts } from './place';
 import { placeWarnings, shotWarnings } from './rules';
 import { shotFacts, type ShotFacts } from './shot';
-import type { FilmInput, Location, Reading, Shot } from './types';
+import type { Film, FilmInput, Location, Reading, Shot, Subject } from './types';
 
 export interface DerivedFilm {
   readonly shots: ReadonlyMap<string, DerivedShot>;
@@ -23,6 +23,15 @@ const byPosition = <T extends { readonly position: string; readonly id: string }
 
 /** Rows in the order of their keys; equal keys fall back to the id so that every machine agrees. */
 export const inOrder = byPosition;
+
+const byId = <T extends { readonly id: string }>(list: readonly T[], id: string | null): T | null => list.find((x) => x.id === id) ?? null;
+
+/** Filter that the shot before one leaves on the lens; undefined for the first of its flight. */
+const filterAhead = (film: DerivedFilm, flight: Flight | undefined, id: string): string | null | undefined => {
+  const at = flight?.stops.findIndex((s) => s.shotId === id) ?? 0;
+  const exposure = film.shots.get(flight?.stops[at - 1]?.shotId ?? '')?.light?.exposure;
+  return exposure?.ok ? exposure.value.choice.filterId : undefined;
+};
 
 /** Minutes an exposure is reckoned for are rounded to this, so that a moving budget does not re-solve every shot. */
 const LIGHT_STEP_MS = 30_000;
@@ -40,7 +49,7 @@ export class FilmReckoner {
   private readonly whole = new KeyedMemo<DerivedShot>();
 
   derive(whole: FilmInput): DerivedFilm {
-    const input: FilmInput = { ...whole, kit: this.kits.get('kit', [whole.kit, whole.film.leftHome], () => kitAlong(whole.kit, whole.film)) };
+    const input = this.along(whole);
     const locations = byPosition(input.locations);
     const shots = this.shotsOf(input, locations);
     const places = this.placesOf(input, locations, shots);
@@ -57,6 +66,31 @@ export class FilmReckoner {
     };
   }
 
+  /**
+   * One shot as it stands in an input newer than the film was worked out for: its own facts at once, its place in the day as
+   * last known. What the rest of the film makes of it follows with `derive`.
+   */
+  shot(whole: FilmInput, before: DerivedFilm, id: string): DerivedShot | null {
+    const known = before.shots.get(id) ?? null;
+    const shot = whole.shots.find((s) => s.id === id);
+    const location = whole.locations.find((l) => l.id === shot?.locationId);
+    const place = location && before.places.get(location.id);
+    if (!known || !shot || !location || !place || place.location !== location) return known;
+    const input = this.along(whole);
+    const facts = this.factsOf(shot, input.film, location, byId(input.subjects, shot.subjectId), byId(input.kit.aircraft, shot.aircraftId));
+    const readings = input.readings.filter((r) => r.locationId === location.id);
+    const light = this.lightOf(input, facts, readings, place, known.flightIndex ?? -1, filterAhead(before, place.flights[known.flightIndex ?? -1], id));
+    return this.assemble(known.number, facts, light, known.unfit, known.flightIndex, place);
+  }
+
+  private along(whole: FilmInput): FilmInput {
+    return { ...whole, kit: this.kits.get('kit', [whole.kit, whole.film.leftHome], () => kitAlong(whole.kit, whole.film)) };
+  }
+
+  private factsOf(shot: Shot, film: Film, location: Location, subject: Subject | null, aircraft: Aircraft | null): ShotFacts {
+    return this.facts.get(shot.id, [shot, film, location, subject, aircraft], () => shotFacts({ shot, film, location, subject, aircraft }));
+  }
+
   private shotsOf(input: FilmInput, locations: readonly Location[]): Map<string, ShotFacts[]> {
     const subjects = new Map(input.subjects.map((s) => [s.id, s]));
     const aircraft = new Map(input.kit.aircraft.map((a) => [a.id, a]));
@@ -65,8 +99,7 @@ export class FilmReckoner {
     return new Map(locations.map((location) => [location.id, byPosition(groups.get(location.id) ?? []).map((shot) => {
       const subject = shot.subjectId ? subjects.get(shot.subjectId) ?? null : null;
       const craft = shot.aircraftId ? aircraft.get(shot.aircraftId) ?? null : null;
-      return this.facts.get(shot.id, [shot, input.film, location, subject, craft],
-        () => shotFacts({ shot, film: input.film, location, subject, aircraft: craft }));
+      return this.factsOf(shot, input.film, location, subject, craft);
     })]));
   }
 
@@ -91,13 +124,15 @@ export class FilmReckoner {
     if (!place) return;
     const readings = input.readings.filter((r) => r.locationId === place.location.id);
     const seen = new Map<number, string | null>();
+    const flightOf = new Map(place.flights.flatMap((f, i) => f.stops.map((s) => [s.shotId, i] as const)));
+    const unfitOf = new Map(place.fill.unfit.map((u) => [u.shotId, u]));
     for (const facts of shots) {
       const { id } = facts.shot;
-      const index = place.flights.findIndex((f) => f.shotMs[id] !== undefined);
+      const index = flightOf.get(id) ?? -1;
       const before = index >= 0 ? seen.get(index) : undefined;
       const light = this.lightOf(input, facts, readings, place, index, before);
       if (index >= 0 && light?.exposure.ok) seen.set(index, light.exposure.value.choice.filterId);
-      const unfit = place.fill.unfit.find((u) => u.shotId === id) ?? null;
+      const unfit = unfitOf.get(id) ?? null;
       into.set(id, this.assemble(into.size + 1, facts, light, unfit, index >= 0 ? index : null, place));
     }
   }
@@ -108,7 +143,7 @@ export class FilmReckoner {
     if (!place.light || !Number.isFinite(place.windowFromMs)) return null;
     const planned = place.flights[index]?.shotMs[facts.shot.id] ?? place.windowFromMs;
     const atMs = Math.ceil(planned / LIGHT_STEP_MS) * LIGHT_STEP_MS;
-    const readingKey = readings.map((r) => `${r.id}${r.ev100}${r.utcMs}`).join();
+    const readingKey = readings.length === 0 ? '' : readings.map((r) => `${r.id}${r.ev100}${r.utcMs}`).join();
     return this.lights.get(facts.shot.id, [facts, input.kit.filters, atMs, before, readingKey],
       () => shotLight(facts, input.kit, readings, atMs, before));
   }

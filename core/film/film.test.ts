@@ -52,6 +52,25 @@ describe('a derived film', () => {
     expect([...curve].sort((a, b) => a - b)).toEqual(curve);
   });
 
+  it('tells one changed shot ahead of the whole, with the same facts as the whole then has', () => {
+    fc.assert(fc.property(fc.nat({ max: 17 }), fc.integer({ min: 1, max: 6 }), fc.constantFrom(1, 1.5, 2), (i, takes, zoom) => {
+      const reckoner = new FilmReckoner();
+      const before = reckoner.derive(film);
+      const input: FilmInput = { ...film, shots: film.shots.map((s, n) => (n === i ? { ...s, takes, zoom } : s)) };
+      const id = film.shots[i]!.id;
+      const ahead = reckoner.shot(input, before, id)!;
+      const whole = reckoner.derive(input).shots.get(id)!;
+      expect(ahead.facts).toBe(whole.facts);
+      expect(ahead.number).toBe(whole.number);
+      expect(deriveFilm(input).shots.get(id)!.facts).toEqual(ahead.facts);
+    }), { numRuns: 30 });
+    const reckoner = new FilmReckoner();
+    const before = reckoner.derive(film);
+    for (const id of before.order) expect(reckoner.shot(film, before, id)).toBe(before.shots.get(id));
+    expect(reckoner.shot(film, before, 'nobody')).toBeNull();
+    expect(reckoner.shot({ ...film, shots: [] }, before, before.order[0]!)).toBe(before.shots.get(before.order[0]!));
+  });
+
   it('gives the same answer remembered as worked out afresh, whatever changes', () => {
     const reckoner = new FilmReckoner();
     reckoner.derive(film);

@@ -8,6 +8,42 @@ import { demoFilm } from '../../demo';
 import { start } from '../../server/start';
 import { ms, report, spread } from './figures';
 
+const STEPS = 100;
+/** Steps until the engine has compiled what it runs. */
+const COLD = 10;
+
+interface Timed { __later: number[] }
+
+/** Times, with the layout they cause, what the page puts off until after the picture. */
+const watchLater = (): void => {
+  const page = window as unknown as Timed;
+  page.__later = [];
+  const real = window.setTimeout.bind(window);
+  window.setTimeout = ((act: () => void, delay?: number, ...rest: unknown[]) => real(delay ? act : async () => {
+    const began = performance.now();
+    act();
+    for (let i = 0; i < 20; i += 1) await null;
+    void document.body.offsetHeight;
+    page.__later.push(performance.now() - began);
+  }, delay, ...rest)) as typeof window.setTimeout;
+};
+
+/** Presses an arrow on the focused slider as fast as frames come. @returns ms of script and layout in the event, and after the picture */
+const dragged = async (steps: number): Promise<{ hand: number[]; sums: number[] }> => {
+  const hand: number[] = [];
+  const page = window as unknown as Timed;
+  page.__later = [];
+  for (let i = 0; i < steps; i += 1) {
+    const began = performance.now();
+    document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', code: 'ArrowRight', bubbles: true }));
+    for (let k = 0; k < 20; k += 1) await null;
+    void document.body.offsetHeight;
+    hand.push(performance.now() - began);
+    await new Promise((done) => { requestAnimationFrame(() => requestAnimationFrame(done)); });
+  }
+  return { hand, sums: page.__later };
+};
+
 const run = async (): Promise<void> => {
   console.log('\nPages, in Chromium');
   if (!existsSync('/usr/bin/chromium')) { console.log('Chromium is not installed; npm test installs it.'); return; }
@@ -19,6 +55,7 @@ const run = async (): Promise<void> => {
     const shots = Array.from({ length: count }, (_, i) => { const s = like.shots[i % like.shots.length]; if (!s) throw new Error('no shots'); return { ...s, id: `e0000000-0000-4000-8000-${String(i).padStart(12, '0')}`, position: `a${String(i).padStart(4, '0')}x` }; });
     const film = await app.films.importFile({ ...like, shots }, 'bench');
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.addInitScript(watchLater);
     const began = performance.now();
     await page.goto(`${app.address}/film/${film}`);
     await page.locator('.slate').first().waitFor();
@@ -26,20 +63,12 @@ const run = async (): Promise<void> => {
     const sizes = await page.evaluate(() => (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).filter((r) => /\.(js|css)$/.test(r.name)).reduce((sum, r) => sum + r.encodedBodySize, 0));
     await page.locator('.slate', { hasText: 'Along the parapet' }).first().click();
     await page.getByRole('slider', { name: 'Length' }).focus();
-    // Long tasks would be over 50 ms; what is asked is the script and layout time of each change.
-    const client = await page.context().newCDPSession(page);
-    await client.send('Performance.enable');
-    const spent = async (): Promise<number> => { const { metrics } = await client.send('Performance.getMetrics'); return metrics.filter((m) => m.name === 'ScriptDuration').reduce((s, m) => s + m.value * 1000, 0); };
-    const frames: number[] = [];
-    for (let i = 0; i < 60; i += 1) {
-      const before = await spent();
-      await page.keyboard.press('ArrowRight');
-      await page.evaluate(() => new Promise((done) => { requestAnimationFrame(() => requestAnimationFrame(done)); }));
-      frames.push(await spent() - before);
-    }
-    const s = spread(frames);
+    const { hand, sums } = await page.evaluate(dragged, STEPS);
     report(`${count} slates: usable after`, `${ms(usable)}, ${(sizes / 1000).toFixed(0)} kB of script and style`);
-    report(`${count} slates: script time of one slider step`, `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}`);
+    for (const [name, times] of [['slate in hand', hand], ['sums of the film', sums]] as const) {
+      const s = spread(times.slice(COLD));
+      report(`${count} slates: slider step, ${name}`, `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}; worst of the first ${COLD} ${ms(spread(times.slice(0, COLD)).max)}`);
+    }
     await page.close();
   }
   await browser.close();

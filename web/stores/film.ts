@@ -1,7 +1,7 @@
-import { ENTITY_KINDS, isKit, type Entity, type EntityKind, type LoggedChange } from '@contract';
+import { isKit, type Entity, type EntityKind, type LoggedChange } from '@contract';
 import type { FilmInput } from '@core/film';
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef, triggerRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { api, ApiProblem, Unreachable } from './api';
 import { claimDevice } from './device';
@@ -9,6 +9,7 @@ import { History, type Step, type StepChange, type Thing } from './history';
 import { keepPending, leftBehind } from './keep';
 import { patched } from './merge';
 import { keyOf, Outbox, type Clash } from './outbox';
+import { Shelf } from './shelf';
 import { faultsOf, loadChecks, type Fault } from './validate';
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'refused';
@@ -18,6 +19,8 @@ interface Held { readonly version: number; readonly value: Thing }
 /** Fields of a thing as a change may give them; nothing handed over is written to. */
 type Deep<T> = T extends readonly (infer U)[] ? readonly Deep<U>[] : T extends object ? { readonly [F in keyof T]: Deep<T[F]> } : T;
 export type Fields<K extends EntityKind> = { readonly [F in keyof Entity<K>]?: Deep<Entity<K>[F]> };
+
+const whenIdle = (act: () => void): void => { if ('requestIdleCallback' in window) requestIdleCallback(act); else setTimeout(act, 200); };
 
 const SAVE_DELAY_MS = 350;
 const RETRY_MS = [1000, 2000, 4000, 8000, 15_000];
@@ -32,8 +35,7 @@ export const useFilm = defineStore('film', () => {
   const refusal = ref('');
   const clashes = shallowRef<Clash[]>([]);
   const undoable = ref({ undo: false, redo: false });
-  /** Things as shown, by kind and id. */
-  const things = shallowRef(new Map<string, Thing>());
+  const shelf = new Shelf();
   /** Rows as the server last told them. */
   let stored = new Map<string, Held>();
   let outbox = new Outbox();
@@ -42,24 +44,17 @@ export const useFilm = defineStore('film', () => {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let failures = 0;
 
-  const byKind = computed(() => {
-    const lists = Object.fromEntries(ENTITY_KINDS.map((k) => [k, []])) as unknown as Record<EntityKind, Thing[]>;
-    for (const [key, thing] of things.value) lists[key.slice(0, key.indexOf(':')) as EntityKind].push(thing);
-    return lists;
-  });
-  const list = <K extends EntityKind>(kind: K): readonly Entity<K>[] => byKind.value[kind] as unknown as readonly Entity<K>[];
-  const get = <K extends EntityKind>(kind: K, id: string): Entity<K> | undefined => things.value.get(keyOf(kind, id)) as unknown as Entity<K> | undefined;
+  const list = <K extends EntityKind>(kind: K): readonly Entity<K>[] => shelf.list(kind);
+  const get = <K extends EntityKind>(kind: K, id: string): Entity<K> | undefined => shelf.get(kind, id);
   const film = computed(() => get('film', filmId.value));
   const kit = computed(() => ({ aircraft: list('aircraft'), packs: list('pack'), cards: list('card'), filters: list('filter') }));
   const input = computed<FilmInput | null>(() => film.value ? {
     film: film.value, locations: list('location'), subjects: list('subject'), shots: list('shot'), readings: list('reading'), kit: kit.value,
   } : null);
 
-  const show = (kind: EntityKind, id: string, value: Thing | null): void => {
-    if (value) things.value.set(keyOf(kind, id), value); else things.value.delete(keyOf(kind, id));
-  };
+  const show = (kind: EntityKind, id: string, value: Thing | null): void => shelf.put(kind, id, value);
   const refresh = (): void => {
-    triggerRef(things);
+    shelf.refresh();
     clashes.value = outbox.clashes;
     undoable.value = { undo: history.canUndo, redo: history.canRedo };
   };
@@ -71,7 +66,8 @@ export const useFilm = defineStore('film', () => {
       device = await claimDevice();
       const [opened, kitRows, log] = await Promise.all([api.film(id), api.kit(), api.changes(id)]);
       stored = new Map([...opened.rows, ...kitRows.rows].map((r) => [keyOf(r.kind, r.value.id), { version: r.version, value: r.value as Thing }]));
-      things.value = new Map([...stored].map(([key, held]) => [key, held.value]));
+      shelf.clear();
+      for (const row of [...opened.rows, ...kitRows.rows]) show(row.kind, row.value.id, row.value as Thing);
       history = History.fromLog(log.changes, device);
       outbox = new Outbox();
       outbox.adopt(await leftBehind(device, id));
@@ -79,13 +75,16 @@ export const useFilm = defineStore('film', () => {
       refresh();
       loading.value = false;
       listen(opened.sequence);
-      void loadChecks();
+      void loadChecks().then(() => whenIdle(rehearse));
       if (outbox.size > 0) schedule(0);
     } catch (error) {
       loading.value = false;
       missing.value = error instanceof ApiProblem ? error.message : 'The application does not answer. Is it running?';
     }
   };
+
+  /** Runs the checks once before they are needed, so that the first step of a slider does not wait for their compiling. */
+  const rehearse = (): void => { for (const shot of list('shot').slice(0, 20)) faultsOf('shot', shot); };
 
   const listen = (since: number): void => {
     events = new EventSource(`/api/events?since=${since}`);
@@ -194,7 +193,7 @@ export const useFilm = defineStore('film', () => {
       const faults = c.after ? faultsOf(c.kind, c.after) : [];
       if (faults.length > 0) return faults;
     }
-    const full = changes.map((c) => ({ ...c, before: things.value.get(keyOf(c.kind, c.id)) ?? null }));
+    const full = changes.map((c) => ({ ...c, before: shelf.at(c.kind, c.id) }));
     history.record({ label, changes: full }, gesture, Date.now());
     put(full);
     return [];
@@ -202,7 +201,7 @@ export const useFilm = defineStore('film', () => {
 
   /** Changes fields of a thing. Quick changes of the same fields become one step. */
   const edit = <K extends EntityKind>(kind: K, id: string, fields: Fields<K>, label = 'change'): Fault[] => {
-    const now = things.value.get(keyOf(kind, id));
+    const now = shelf.at(kind, id);
     if (!now) return [{ path: '', say: 'It is not there any more.' }];
     return act(label, [{ kind, id, after: { ...now, ...fields } }], `${kind}:${id}:${Object.keys(fields).join()}`);
   };
@@ -212,7 +211,7 @@ export const useFilm = defineStore('film', () => {
   const replay = (step: Step | null, forward: boolean): string | null => {
     if (!step) return null;
     put(step.changes.map((c): StepChange => {
-      const now = things.value.get(keyOf(c.kind, c.id)) ?? null;
+      const now = shelf.at(c.kind, c.id);
       const [from, to] = forward ? [c.before, c.after] : [c.after, c.before];
       return { ...c, before: now, after: now && from && to ? patched(now, from, to) as Thing : to };
     }));

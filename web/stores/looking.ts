@@ -19,7 +19,7 @@ export const useLooking = defineStore('looking', () => {
   const varietyShown = ref(false);
   const said = ref('');
 
-  const shot = computed(() => reckoning.derived?.shots.get(shotId.value) ?? null);
+  const shot = computed(() => reckoning.shotNow(shotId.value));
   const place = computed(() => {
     const wanted = shot.value?.facts.location.id ?? placeId.value;
     return reckoning.derived?.places.get(wanted) ?? reckoning.derived?.places.get(reckoning.locations[0]?.id ?? '') ?? null;

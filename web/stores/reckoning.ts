@@ -1,14 +1,45 @@
-import { FilmReckoner, inOrder, type DerivedFilm } from '@core/film';
+import { FilmReckoner, inOrder, type DerivedFilm, type DerivedShot, type FilmInput } from '@core/film';
 import { defineStore } from 'pinia';
-import { computed } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 import { useFilm } from './film';
 
-/** Everything that is worked out from the open film. The reckoner remembers; a slider recomputes one shot and the sums. */
+/** Runs after the next picture is on the screen. */
+const afterPaint = (act: () => void): void => {
+  if (document.hidden) setTimeout(act); else requestAnimationFrame(() => setTimeout(act));
+};
+
+const sameRows = (a: FilmInput, b: FilmInput): boolean => a.film.id === b.film.id && (['locations', 'subjects', 'shots'] as const).every((k) => a[k].length === b[k].length);
+
+/**
+ * Everything that is worked out from the open film. The reckoner remembers; a slider recomputes one shot and the sums. The
+ * slate in hand is worked out with the change, the sums over the film after the picture with it is out, so that neither holds up a frame.
+ */
 export const useReckoning = defineStore('reckoning', () => {
   const film = useFilm();
   const reckoner = new FilmReckoner();
-  const derived = computed<DerivedFilm | null>(() => (film.input ? reckoner.derive(film.input) : null));
+  const derived = shallowRef<DerivedFilm | null>(null);
+  let reckoned: FilmInput | null = null;
+  let waiting = false;
+
+  const settle = (): void => {
+    waiting = false;
+    if (film.input === reckoned) return;
+    reckoned = film.input;
+    derived.value = reckoned && reckoner.derive(reckoned);
+  };
+  watch(() => film.input, (input) => {
+    if (!input || !reckoned || !sameRows(input, reckoned)) { settle(); return; }
+    if (!waiting) { waiting = true; afterPaint(settle); }
+  }, { immediate: true, flush: 'sync' });
+
+  /** A shot as it stands now. */
+  const shotNow = (id: string): DerivedShot | null => {
+    const { input } = film;
+    const whole = derived.value;
+    if (!input || !whole) return null;
+    return input === reckoned ? whole.shots.get(id) ?? null : reckoner.shot(input, whole, id);
+  };
   const locations = computed(() => inOrder(film.list('location')));
   const units = computed(() => film.film?.units ?? 'metric');
-  return { derived, locations, units };
+  return { derived, shotNow, settle, locations, units };
 });

@@ -4,6 +4,8 @@ import type { Conflict, LoggedChange } from '@contract';
 import { History, type Thing } from './history';
 import { changedFields, merge, patched } from './merge';
 import { keyOf, Outbox } from './outbox';
+import { Shelf } from './shelf';
+import { computed } from 'vue';
 
 const thing = (fields: object): Thing => ({ id: 'x', ...fields });
 const values = fc.record({ a: fc.integer({ max: 3, min: 0 }), b: fc.integer({ max: 3, min: 0 }), c: fc.integer({ max: 3, min: 0 }) });
@@ -132,5 +134,37 @@ describe('history', () => {
     const history = History.fromLog([logged('1', 'me', 0, 1), logged('2', 'you', 1, 8), logged('3', 'me', 1, 2), logged('4', 'me', 2, 1, 'u')], 'me');
     expect(history.undo()?.changes[0]).toMatchObject({ before: { a: 0 }, after: { a: 1 } });
     expect(history.canUndo).toBe(false);
+  });
+});
+
+describe('shelf', () => {
+  const pack = (n: number): Thing => ({ id: `p${n}`, name: `P${n}` });
+  it('keeps the list of a kind the same object until something of that kind changes', () => {
+    const shelf = new Shelf();
+    for (let i = 0; i < 3; i += 1) shelf.put('pack', `p${i}`, pack(i));
+    shelf.refresh();
+    const packs = shelf.list('pack');
+    shelf.put('shot', 's', thing({}));
+    shelf.refresh();
+    expect(shelf.list('pack')).toBe(packs);
+    expect(packs.map((p) => p.id)).toEqual(['p0', 'p1', 'p2']);
+    shelf.put('pack', 'p1', null);
+    expect(shelf.list('pack')).toBe(packs);
+    shelf.refresh();
+    expect(shelf.list('pack').map((p) => p.id)).toEqual(['p0', 'p2']);
+  });
+  it('tells whoever looked at a thing, and nobody else', () => {
+    const shelf = new Shelf();
+    let asked = 0;
+    const name = computed(() => { asked += 1; return shelf.get('pack', 'p1')?.name; });
+    expect(name.value).toBeUndefined();
+    shelf.put('pack', 'p1', pack(1)); shelf.refresh();
+    expect(name.value).toBe('P1');
+    shelf.put('card', 'c', thing({})); shelf.refresh();
+    expect(name.value).toBe('P1');
+    expect(asked).toBe(2);
+    shelf.clear(); shelf.refresh();
+    expect(name.value).toBeUndefined();
+    expect(shelf.at('pack', 'p1')).toBeNull();
   });
 });

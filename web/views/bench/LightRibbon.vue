@@ -22,8 +22,10 @@ onBeforeUnmount(() => watcher?.disconnect());
 const rgb = (deg: number): string => `rgb(${skyColour(deg).join(' ')})`;
 const altitude = (ms: number): number => sunAt(ms, props.place.location.latitude, props.place.location.longitude).altitudeDeg;
 
+/** The same object until date or place change, which spares what hangs on it. */
+const skyOfDay = computed(() => props.place.light);
 const day = computed(() => {
-  const { light } = props.place;
+  const light = skyOfDay.value;
   if (!light) return null;
   const { startMs, endMs, altitudesDeg } = light.sun;
   const stops = altitudesDeg.filter((_, i) => i % 2 === 0).map((deg, i, all) => ({ offset: i / (all.length - 1), colour: rgb(deg) }));
@@ -65,14 +67,14 @@ const shots = computed(() => props.place.flights.flatMap((f) => f.stops.map((s) 
   return { id: s.shotId, number: shot?.number ?? 0, x: glass.value?.x(start) ?? 0, width: Math.max(3, ((s.airS * 1000) / ((glass.value?.to ?? 1) - (glass.value?.from ?? 0))) * width.value), picked: s.shotId === looking.shotId, title: `${shot?.number} ${shot?.facts.shot.title ?? ''}, ${clockText(start, props.place.location.zone)}` };
 })));
 const events = computed(() => {
-  const light = props.place.light;
+  const light = skyOfDay.value;
   const d = day.value;
   if (!light || !d) return [];
   const zone = props.place.location.zone;
   return ([['sunrise', light.sunriseMs], ['sunset', light.sunsetMs]] as const).flatMap(([name, ms]) => (ms === null ? [] : [{ name, x: d.x(ms), left: d.x(ms) > width.value - 90, text: `${name} ${clockText(ms, zone)}` }]));
 });
 const summary = computed(() => {
-  const light = props.place.light;
+  const light = skyOfDay.value;
   if (!light) return 'No light: the place needs a date, a zone and coordinates.';
   const zone = props.place.location.zone;
   const parts = light.windows.map((w) => `${w.kind} ${clockText(w.fromMs, zone)} to ${clockText(w.toMs, zone)}`);

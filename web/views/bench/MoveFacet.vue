@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { DerivedShot } from '@core/film';
+import type { DerivedShot, Shot } from '@core/film';
 import { initialValues, MOVES, moveOf, type MoveParameter } from '@core/moves';
 import { computed } from 'vue';
 import { choices, ROLE_WORDS, PRIORITY_WORDS, WISH_WORDS } from '../../format';
@@ -10,11 +10,13 @@ import { useFilm } from '../../stores/film';
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
 const stored = computed(() => props.shot.facts.shot);
-const move = computed(() => moveOf(stored.value.move.kind));
+const kind = computed(() => stored.value.move.kind);
+const move = computed(() => moveOf(kind.value));
+const place = computed(() => stored.value.locationId);
 const kinds = MOVES.map((m) => ({ value: m.kind, label: m.name }));
 const subjects = computed(() => [
   { value: null, label: 'none: ahead of the launch point' },
-  ...film.list('subject').filter((s) => s.locationId === stored.value.locationId).map((s) => ({ value: s.id as string | null, label: s.name })),
+  ...film.list('subject').filter((s) => s.locationId === place.value).map((s) => ({ value: s.id as string | null, label: s.name })),
 ]);
 const sliders = computed(() => move.value?.parameters.filter((p) => !p.choice) ?? []);
 const toggles = computed(() => move.value?.parameters.filter((p) => p.choice) ?? []);
@@ -34,20 +36,32 @@ const setKind = (kind: string) => {
     next.parameters.some((p) => p.id === id && v >= p.min && v <= p.max && p.label === labelOf(move.value?.parameters, id)));
   return film.edit('shot', stored.value.id, { move: { kind, values: { ...initialValues(next.parameters), ...Object.fromEntries(kept) } } }, 'another move');
 };
-const set = (fields: Parameters<typeof film.edit<'shot'>>[2]) => film.edit('shot', stored.value.id, fields);
+type ShotFields = Parameters<typeof film.edit<'shot'>>[2];
+const set = (fields: ShotFields) => film.edit('shot', stored.value.id, fields);
+// Handed down as they are: a function made anew in the template would redraw every field at each step of a slider.
+const savers = computed(() => new Map((moveOf(kind.value)?.parameters ?? []).map((p) => [p.id, (v: number) => setValue(p.id, v)])));
+const noop = () => undefined;
+const saverOf = (id: string) => savers.value.get(id) ?? noop;
+const setSubject = (subjectId: string | null) => set({ subjectId });
+const setRole = (role: Shot['role']) => set({ role });
+const setPriority = (priority: Shot['priority']) => set({ priority });
+const setWants = (wants: Shot['wants']) => set({ wants });
+const ROLES = choices(ROLE_WORDS);
+const PRIORITIES = choices(PRIORITY_WORDS);
+const WISHES = choices(WISH_WORDS);
 </script>
 
 <template>
   <div class="facet">
     <div class="row">
       <PickField label="Move" :value="stored.move.kind" :options="kinds" :save="setKind" />
-      <PickField label="Subject" :value="stored.subjectId" :options="subjects" :save="(v) => set({ subjectId: v })" />
-      <PickField label="In the story" :value="stored.role" :options="choices(ROLE_WORDS)" :save="(v) => set({ role: v })" />
-      <PickField label="Priority" :value="stored.priority" :options="choices(PRIORITY_WORDS)" :save="(v) => set({ priority: v })" />
-      <PickField label="Wants" :value="stored.wants" :options="choices(WISH_WORDS)" :save="(v) => set({ wants: v })" />
+      <PickField label="Subject" :value="stored.subjectId" :options="subjects" :save="setSubject" />
+      <PickField label="In the story" :value="stored.role" :options="ROLES" :save="setRole" />
+      <PickField label="Priority" :value="stored.priority" :options="PRIORITIES" :save="setPriority" />
+      <PickField label="Wants" :value="stored.wants" :options="WISHES" :save="setWants" />
     </div>
     <div class="sliders">
-      <SliderField v-for="p in sliders" :key="stored.id + stored.move.kind + p.id" :parameter="p" :value="valueOf(p)" :top="topOf(p)" :save="(v) => setValue(p.id, v)" />
+      <SliderField v-for="p in sliders" :key="stored.id + stored.move.kind + p.id" :parameter="p" :value="valueOf(p)" :top="topOf(p)" :save="saverOf(p.id)" />
       <div v-for="p in toggles" :key="p.id" class="toggle" role="group" :aria-label="p.label">
         <span class="label">{{ p.label }}</span>
         <button v-for="(word, i) in p.choice" :key="word" class="btn" :class="{ on: valueOf(p) === i }" :aria-pressed="valueOf(p) === i" @click="setValue(p.id, i)">{{ word }}</button>

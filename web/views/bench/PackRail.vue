@@ -25,6 +25,7 @@ const GAP = 5;
 const reserveShare = computed(() => film.film?.preferences.reserveShare ?? 0.3);
 const packs = computed(() => film.kit.packs.filter((p) => !p.retired && !film.film?.leftHome.includes(p.id)));
 const columns = computed(() => columnsOf(props.derived, props.place, packs.value, reserveShare.value));
+const unseen = computed(() => props.place.fill.wished.length - columns.value.filter((c) => c.ghost).length);
 const scale = computed(() => Math.max(0, size.value.height - FOOT - TOP) / Math.max(1, ...columns.value.map((c) => c.ratedWh)));
 const columnWidth = computed(() => Math.max(30, Math.min(60, (size.value.width - GAP * columns.value.length) / Math.max(1, columns.value.length))));
 const svgWidth = computed(() => Math.max(size.value.width, columns.value.length * (columnWidth.value + GAP)));
@@ -44,7 +45,7 @@ const spoken = (c: Column): string => `${c.name}: holds ${writeText(c.heldWh, 'w
 
 <template>
   <section class="rail" aria-label="Pack rail">
-    <header><h2>Packs</h2><span class="quiet">{{ dateText(place.location.date) }}</span></header>
+    <header><h2>Packs</h2><span v-if="unseen > 0" class="stop">and {{ unseen }} more missing</span><span class="quiet">{{ dateText(place.location.date) }}</span></header>
     <p v-if="columns.length === 0" class="quiet">No pack comes along. <RouterLink :to="{ name: 'kit' }">Add the packs you own</RouterLink>, and this shows what they can fly.</p>
     <ul class="sr"><li v-for="c in columns" :key="c.key">{{ spoken(c) }}</li></ul>
     <div ref="box" class="box scroll" tabindex="-1">
@@ -72,6 +73,7 @@ const spoken = (c: Column): string => `${c.name}: holds ${writeText(c.heldWh, 'w
 <style scoped>
 .rail { display: flex; flex-direction: column; min-height: 270px; flex: 1 0 auto; gap: 4px; }
 header { display: flex; justify-content: space-between; align-items: baseline; }
+.stop { color: var(--stop); }
 .box { flex: 1 1 0; min-height: 180px; overflow-y: hidden; }
 svg { display: block; }
 .empty { fill: none; stroke: var(--line); stroke-dasharray: 2 3; }

@@ -21,17 +21,16 @@ const wanted = ref('');
 const reading = computed(() => looking.varietyShown);
 const scroller = useTemplateRef<HTMLElement>('scroller');
 
-const matches = (shot: DerivedShot): boolean => {
-  const { facts } = shot;
+const matches = ({ facts }: DerivedShot): boolean => {
   const words = wanted.value.trim().toLowerCase();
   return words === '' || [facts.shot.title, facts.move?.name, facts.shot.role, facts.shot.priority, facts.subject?.name, facts.shot.notes].some((t) => t?.toLowerCase().includes(words));
 };
 const rows = computed<Row[]>(() => {
   const derived = reckoning.derived;
   if (!derived) return [];
+  const listed = Map.groupBy([...derived.shots.values()].filter(matches), (s) => s.facts.location.id);
   return [...derived.places.values()].flatMap((place) => [
-    { key: place.location.id, place },
-    ...[...derived.shots.values()].filter((s) => s.facts.location.id === place.location.id && matches(s)).map((shot) => ({ key: shot.facts.shot.id, shot })),
+    { key: place.location.id, place }, ...(listed.get(place.location.id) ?? []).map((shot) => ({ key: shot.facts.shot.id, shot })),
   ]);
 });
 

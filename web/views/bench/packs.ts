@@ -5,6 +5,9 @@ import type { Pack } from '@core/kit';
 
 export type PieceKind = 'takeoff' | 'leg' | 'shot' | 'home';
 
+/** Missing packs drawn; a list far too long for its kit would fill the rail with what is not there. */
+const GHOSTS_SHOWN = 6;
+
 /** A length of a pack: what it is spent on, in watt-hours from the top. */
 export interface Piece {
   readonly key: string;
@@ -63,7 +66,7 @@ export const columnsOf = (derived: DerivedFilm, place: PlaceFacts, packs: readon
       minutes: mine.reduce((sum, f) => sum + f.seconds, 0) / 60, flights: mine.length, pieces, ghost: false,
     };
   });
-  const ghosts = place.fill.wished.map((f, i): Column => ({
+  const ghosts = place.fill.wished.slice(0, GHOSTS_SHOWN).map((f, i): Column => ({
     key: `missing${i}`, name: 'missing', ratedWh: f.supply.availableWh, heldWh: f.supply.availableWh, reserveWh: f.supply.reserveWh, usedWh: f.usedWh,
     minutes: f.seconds / 60, flights: 1, pieces: piecesOf(f, 0, `missing${i}`, derived, false), ghost: true,
   }));
