@@ -12,7 +12,7 @@ const CORE = {
   air: ['units'],
   light: ['units'],
   warnings: [],
-  moves: ['units', 'footage'],
+  moves: ['units', 'footage', 'reach'],
   pace: ['units', 'moves'],
   exposure: ['units'],
   energy: ['units', 'air', 'kit', 'moves'],
@@ -20,7 +20,9 @@ const CORE = {
   budget: ['units', 'air', 'energy'],
   story: ['lens', 'moves'],
   reach: ['units'],
-  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story', 'reach'],
+  aids: ['units', 'kit', 'moves'],
+  pilot: ['kit'],
+  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story', 'reach', 'aids', 'pilot'],
 };
 const rooms = Object.keys(CORE);
 

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { initialValues, MOVES } from '../core/moves';
 import { ENTITIES, ENTITY_KINDS, FilmFileSchema, isKit, openApi, REFERENCES, sayFaults, type EntityKind, type FilmFile } from '.';
 
-const ajv = new Ajv({ allErrors: true, strict: true, strictTypes: false, allowUnionTypes: true });
+const ajv = new Ajv({ allErrors: true, strict: true, strictTypes: false, allowUnionTypes: true, useDefaults: true });
 const checks = Object.fromEntries(ENTITY_KINDS.map((k) => [k, ajv.compile(ENTITIES[k])])) as Record<EntityKind, ReturnType<typeof ajv.compile>>;
 const load = async (): Promise<FilmFile> => (await import('../demo')).demoFilm();
 const rows = async (): Promise<[EntityKind, Record<string, unknown>][]> => {
@@ -12,7 +12,7 @@ const rows = async (): Promise<[EntityKind, Record<string, unknown>][]> => {
   const of = (kind: EntityKind, list: readonly object[]): [EntityKind, Record<string, unknown>][] => list.map((v) => [kind, v as Record<string, unknown>]);
   return [
     ...of('film', [f.film]), ...of('location', f.locations), ...of('subject', f.subjects), ...of('shot', f.shots),
-    ...of('aircraft', f.kit.aircraft), ...of('pack', f.kit.packs), ...of('card', f.kit.cards), ...of('filter', f.kit.filters),
+    ...of('aircraft', f.kit.aircraft), ...of('pack', f.kit.packs), ...of('card', f.kit.cards), ...of('filter', f.kit.filters), ...of('pilot', f.kit.pilots), ...of('practice', f.kit.practice),
   ];
 };
 
@@ -23,14 +23,15 @@ describe('schemas', () => {
   });
 
   it('refuse a row without any one of its fields, or with one too many', async () => {
-    const optional = new Set(['headingDeg', 'speedMs']);
+    const filledIn = (kind: EntityKind, key: string): boolean => 'default' in (ENTITIES[kind].properties as Record<string, object>)[key]!;
     const seen = new Set<EntityKind>();
     for (const [kind, value] of await rows()) {
       if (seen.has(kind)) continue;
       seen.add(kind);
       for (const key of Object.keys(value)) {
         const less = Object.fromEntries(Object.entries(value).filter(([k]) => k !== key));
-        expect(checks[kind](less), `${kind} without ${key}`).toBe(optional.has(key));
+        expect(checks[kind](less), `${kind} without ${key}`).toBe(filledIn(kind, key));
+        if (filledIn(kind, key)) expect(less).toHaveProperty(key);
       }
       expect(checks[kind]({ ...value, colour: 'red' })).toBe(false);
     }
@@ -83,7 +84,7 @@ describe('faults in words', () => {
 describe('what hangs together', () => {
   it('references name fields that exist, and kit belongs to no film', () => {
     for (const { from, field } of REFERENCES) expect(Object.keys(ENTITIES[from].properties)).toContain(field);
-    expect(ENTITY_KINDS.filter(isKit)).toEqual(['aircraft', 'pack', 'card', 'filter']);
+    expect(ENTITY_KINDS.filter(isKit)).toEqual(['aircraft', 'pack', 'card', 'filter', 'pilot', 'practice']);
   });
   it('the description refers only to what it describes', () => {
     const api = openApi('1');

@@ -1,6 +1,6 @@
 import type { Static } from '@sinclair/typebox';
 import { FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
-import { AircraftSchema, CardSchema, FilterSchema, PackSchema } from './kit';
+import { AircraftSchema, CardSchema, FilterSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
 
 /** Every kind of row that can be stored, with the schema that types, checks and describes it. */
 export const ENTITIES = {
@@ -13,13 +13,16 @@ export const ENTITIES = {
   pack: PackSchema,
   card: CardSchema,
   filter: FilterSchema,
+  pilot: PilotSchema,
+  practice: PracticeSchema,
 } as const;
 
 export type EntityKind = keyof typeof ENTITIES;
 export type Entity<K extends EntityKind = EntityKind> = Static<(typeof ENTITIES)[K]>;
 export const ENTITY_KINDS = Object.keys(ENTITIES) as readonly EntityKind[];
 
-export const KIT_KINDS = ['aircraft', 'pack', 'card', 'filter'] as const;
+/** What belongs to the owner across films. */
+export const KIT_KINDS = ['aircraft', 'pack', 'card', 'filter', 'pilot', 'practice'] as const;
 export type KitKind = (typeof KIT_KINDS)[number];
 export const isKit = (kind: EntityKind): kind is KitKind => (KIT_KINDS as readonly string[]).includes(kind);
 
@@ -42,4 +45,6 @@ export const REFERENCES: readonly { readonly from: EntityKind; readonly field: s
   { from: 'reading', field: 'locationId', to: 'location' },
   { from: 'shot', field: 'subjectId', to: 'subject' },
   { from: 'shot', field: 'aircraftId', to: 'aircraft' },
+  { from: 'film', field: 'pilotId', to: 'pilot' },
+  { from: 'practice', field: 'pilotId', to: 'pilot' },
 ];

@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
-import { AircraftSchema, CardSchema, FilterSchema, PackSchema } from './kit';
-import { strict } from './parts';
+import { AircraftSchema, CardSchema, FilterSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
+import { filled, strict } from './parts';
 
 export const EXCHANGE_FORMAT = 'dusk-slate-film';
 export const EXCHANGE_VERSION = 1;
@@ -20,6 +20,8 @@ export const FilmFileSchema = strict({
     packs: Type.Array(PackSchema, { maxItems: 500 }),
     cards: Type.Array(CardSchema, { maxItems: 500 }),
     filters: Type.Array(FilterSchema, { maxItems: 500 }),
+    pilots: filled(Type.Array(PilotSchema, { maxItems: 100 }), []),
+    practice: filled(Type.Array(PracticeSchema, { maxItems: 20_000 }), []),
   }),
 });
 

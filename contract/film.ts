@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { Above, Between, ClockTime, LocalDate, Name, Nullable, OneOf, Position, ShortText, strict, Text, Uuid, Whole } from './parts';
+import { Above, Between, ClockTime, filled, LocalDate, Name, Nullable, OneOf, Position, ShortText, strict, Text, Uuid, Whole } from './parts';
 import { MoveSchema } from './moves';
 
 const Takes = OneOf('same-way', 'there-and-back');
@@ -23,6 +23,8 @@ export const PreferencesSchema = strict({
   shutterHighDeg: Between(10, 360),
   highlightBiasStops: Between(-2, 1),
   practisedInputs: Whole(1, 6),
+  /** Extra at both ends of what the cut uses, each, s. */
+  handleS: filled(Between(0, 10), 0),
 });
 
 export const FilmSchema = strict({
@@ -33,12 +35,15 @@ export const FilmSchema = strict({
   cutLengthS: Between(0, 36_000),
   timelineFps: Between(1, 240),
   tempoBpm: Between(0, 400),
+  /** Beats in one count, for cuts counted in eights or bars. */
+  beatsPerCount: filled(Whole(1, 64), 8),
   aspect: OneOf('16:9', '9:16', '4:3', '1:1', '2.39:1'),
   stillsWanted: Type.Boolean(),
   units: OneOf('metric', 'imperial'),
   preferences: PreferencesSchema,
   /** Packs, cards and filters that do not come along on this film. */
   leftHome: Type.Array(Uuid, { maxItems: 1000 }),
+  pilotId: filled(Nullable(Uuid), null),
 });
 
 export const LocationSchema = strict({
@@ -76,9 +81,13 @@ export const SubjectSchema = strict({
   yM: Between(-5000, 5000),
   baseM: Between(-500, 500),
   heightM: Above(0, 500),
+  /** Along its heading when it moves, else along its long side. */
   widthM: Above(0, 2000),
-  headingDeg: Type.Optional(Between(0, 360)),
-  speedMs: Type.Optional(Between(0, 60)),
+  /** Across the long side; 0 takes what is usual for its kind. */
+  depthM: filled(Between(0, 2000), 0),
+  /** Bearing it moves on, or of its long side when it stands. */
+  headingDeg: filled(Between(0, 360), 90),
+  speedMs: filled(Between(0, 60), 0),
 });
 
 export const ShotSchema = strict({
@@ -96,9 +105,11 @@ export const ShotSchema = strict({
   modeId: Type.String({ maxLength: 60 }),
   zoom: Between(1, 30),
   cut: strict({
-    by: OneOf('seconds', 'beats'),
+    by: OneOf('seconds', 'beats', 'counts'),
     beats: Between(0, 1000),
-    segments: Type.Array(strict({ timelineS: Between(0, 3600), speedFactor: Above(0, 1000) }), { minItems: 1, maxItems: 40 }),
+    segments: Type.Array(strict({
+      timelineS: Between(0, 3600), speedFactor: Above(0, 100), /** Speed at the end of the stretch; null keeps it even. */ endFactor: filled(Nullable(Above(0, 100)), null),
+    }), { minItems: 1, maxItems: 40 }),
   }),
   cutStyle: Cut,
   takes: Whole(1, 50),
@@ -112,6 +123,19 @@ export const ShotSchema = strict({
     filterId: Nullable(Type.Union([Uuid, Type.Literal('bare')])),
   }),
   offsetStops: Between(-10, 10),
+  /** Video, stills from the same spot, or both. */
+  records: filled(OneOf('video', 'stills', 'both'), 'video'),
+  stills: filled(Whole(0, 500), 3),
+  handling: filled(OneOf('slow', 'normal', 'fast'), 'normal'),
+  /** The pilot is in the shot: walks to the mark and back while the aircraft hovers, s one way; null when not. */
+  walkS: filled(Nullable(Between(0, 600)), null),
+  layers: filled(strict({ foreground: ShortText, middle: ShortText, background: ShortText }), { foreground: '', middle: '', background: '' }),
+  usage: filled(strict({
+    people: OneOf('none', 'unrecognisable', 'release-wanted', 'release-signed'),
+    property: OneOf('wide', 'single', 'single-released'),
+  }), { people: 'none', property: 'wide' }),
+  /** Place in the cut, where that differs from the order in the air; empty follows the list. */
+  cutPosition: filled(Type.String({ maxLength: 200, pattern: '^[0-9A-Za-z]*$' }), ''),
   notes: Text,
 });
 

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
-import { Above, Between, Name, ShortText, strict, Uuid, Whole } from './parts';
+import { AID_KINDS } from '../core/kit';
+import { Above, Between, filled, Name, Nullable, OneOf, ShortText, strict, Uuid, Whole } from './parts';
 
 const PartId = Type.String({ minLength: 1, maxLength: 60 });
 
@@ -15,7 +16,26 @@ export const CameraSchema = strict({
   isoBase: Between(1, 100_000),
   isoCeiling: Between(1, 1_000_000),
   maxZoom: Between(1, 30),
+  /** Tilt it is screwed on at; null where a gimbal tilts it. */
+  fixedTiltDeg: filled(Nullable(Between(-30, 80)), null),
+  stillMB: filled(Above(0, 1000), 20),
   modes: Type.Array(ModeSchema, { minItems: 1, maxItems: 40 }),
+});
+
+/** What the sticks are set to: rates at full stick, how softly they start, how flat the middle is. */
+const HandlingSchema = strict({
+  maxSpeedMs: Above(0, 100), maxYawDegS: Above(0, 720), maxTiltDegS: Above(0, 720), smoothing: Between(0, 1), expo: Between(0, 1),
+});
+const HANDLING_DEFAULTS = {
+  slow: { maxSpeedMs: 3, maxYawDegS: 20, maxTiltDegS: 12, smoothing: 0.7, expo: 0.6 },
+  normal: { maxSpeedMs: 10, maxYawDegS: 60, maxTiltDegS: 30, smoothing: 0.4, expo: 0.4 },
+  fast: { maxSpeedMs: 20, maxYawDegS: 100, maxTiltDegS: 60, smoothing: 0.2, expo: 0.3 },
+};
+
+/** Something the aircraft can fly by itself, with its limits. */
+const AbilitySchema = strict({
+  kind: OneOf(...AID_KINDS),
+  maxSpeedMs: Above(0, 60), minDistanceM: Between(0, 1000), maxDistanceM: Between(0, 5000),
 });
 
 export const AircraftSchema = strict({
@@ -34,6 +54,12 @@ export const AircraftSchema = strict({
   maxClimbMs: Above(0, 30),
   maxDescentMs: Above(0, 30),
   maxYawDegS: Above(0, 720),
+  maxTiltDegS: filled(Above(0, 720), 60),
+  /** Largest width tip to tip with propellers, and height, m. */
+  spanM: filled(Above(0, 5), 0.4),
+  heightM: filled(Above(0, 3), 0.15),
+  handling: filled(strict({ slow: HandlingSchema, normal: HandlingSchema, fast: HandlingSchema }), HANDLING_DEFAULTS),
+  abilities: filled(Type.Array(AbilitySchema, { maxItems: 20 }), []),
   cameras: Type.Array(CameraSchema, { minItems: 1, maxItems: 8 }),
   notes: ShortText,
   retired: Type.Boolean(),
@@ -68,4 +94,25 @@ export const FilterSchema = strict({
   aircraftIds: Type.Array(Uuid, { maxItems: 50 }),
   notes: ShortText,
   retired: Type.Boolean(),
+});
+
+export const PilotSchema = strict({
+  id: Uuid,
+  name: Name,
+  /** Practised level per kind of move, 0 never flown to 4 sure of it. */
+  levels: Type.Record(Type.String({ maxLength: 60 }), Whole(0, 4)),
+  notes: ShortText,
+  retired: Type.Boolean(),
+});
+
+/** One practice of a move, or a flown shot counted as one. */
+export const PracticeSchema = strict({
+  id: Uuid,
+  pilotId: Uuid,
+  moveKind: Type.String({ minLength: 1, maxLength: 60 }),
+  utcMs: Type.Integer({ minimum: 0, maximum: 4_102_444_800_000 }),
+  handling: OneOf('simulator', 'slow', 'normal', 'fast'),
+  tries: Whole(1, 500),
+  keepers: Whole(0, 500),
+  notes: ShortText,
 });

@@ -1,4 +1,4 @@
-import { Type, type TProperties } from '@sinclair/typebox';
+import { Type, type TProperties, type TSchema } from '@sinclair/typebox';
 
 /** Object that refuses fields it does not know. */
 export const strict = <T extends TProperties>(properties: T) => Type.Object(properties, { additionalProperties: false });
@@ -16,3 +16,6 @@ export const Above = (exclusiveMinimum: number, maximum: number) => Type.Number(
 export const Whole = (minimum: number, maximum: number) => Type.Integer({ minimum, maximum });
 export const OneOf = <const T extends readonly string[]>(...words: T) => Type.Unsafe<T[number]>(Type.String({ enum: [...words] }));
 export const Nullable = <T extends Parameters<typeof Type.Union>[0][number]>(schema: T) => Type.Union([schema, Type.Null()]);
+
+/** What a row written before a field existed gets for it: the checks fill it in, on the way in and when a database is brought up to date. */
+export const filled = <T extends TSchema>(schema: T, value: unknown): T => ({ ...schema, default: value });

@@ -25,12 +25,12 @@ const locations: Location[] = [
   place(3, 'a2', { name: 'Salt pans', latitude: 43.402, longitude: -4.71, elevationM: 4, date: '2027-05-15', windowStart: '21:00', windowEnd: '22:10', windMs: 2.6, gustMs: 3.9, windFromDeg: 340, temperatureC: 14, returnHeightM: 35, lamps: 'lit-street', notes: 'Over water: land on the causeway if anything is off.' }),
 ];
 
-const subject = (n: number, locationId: string, name: string, kind: Subject['kind'], xM: number, yM: number, heightM: number, widthM: number, baseM = 0): Subject =>
-  ({ id: demoId(7, n), locationId, name, kind, xM, yM, baseM, heightM, widthM });
+const subject = (n: number, locationId: string, name: string, kind: Subject['kind'], xM: number, yM: number, heightM: number, widthM: number, baseM = 0, more: Partial<Subject> = {}): Subject =>
+  ({ id: demoId(7, n), locationId, name, kind, xM, yM, baseM, heightM, widthM, depthM: 0, headingDeg: 90, speedMs: 0, ...more });
 
 const subjects: Subject[] = [
-  subject(1, VIADUCT, 'Viaduct', 'bridge', 20, 140, 26, 120), subject(2, VIADUCT, 'Morning train', 'train', 40, 140, 4, 42, 26), subject(3, VIADUCT, 'Signal hut', 'house', -90, 60, 5, 6),
-  subject(4, TERRACES, 'Terrace steps', 'field', 60, 110, 8, 140), subject(5, TERRACES, 'Incline house', 'house', -40, 150, 9, 14, 6), subject(6, TERRACES, 'Quarryman', 'person', 25, 40, 1.8, 0.8),
+  subject(1, VIADUCT, 'Viaduct', 'bridge', 20, 140, 26, 120), subject(2, VIADUCT, 'Morning train', 'train', 40, 140, 4, 42, 26, { headingDeg: 88, speedMs: 4 }), subject(3, VIADUCT, 'Signal hut', 'house', -90, 60, 5, 6),
+  subject(4, TERRACES, 'Terrace steps', 'field', 60, 110, 8, 140), subject(5, TERRACES, 'Incline house', 'house', -40, 150, 9, 14, 6), subject(6, TERRACES, 'Quarryman', 'person', 25, 40, 1.8, 0.8, 0, { headingDeg: 310, speedMs: 1.2 }),
   subject(7, PANS, 'Salt pans', 'field', 0, 150, 1, 260), subject(8, PANS, 'Wagon on the causeway', 'vehicle', 70, 90, 3, 9),
 ];
 
@@ -41,6 +41,10 @@ interface Sketch extends Partial<Omit<Shot, 'move'>> {
   values?: Record<string, number>;
   seconds?: number;
   beats?: number;
+  /** Speed at the start and at the end of the clip. */
+  ramp?: [number, number];
+  added?: Partial<Shot['move']['added']>;
+  points?: Shot['move']['points'];
 }
 
 const craftOf = (sketch: Sketch): Pick<Shot, 'aircraftId' | 'cameraId' | 'modeId'> => ({
@@ -48,14 +52,18 @@ const craftOf = (sketch: Sketch): Pick<Shot, 'aircraftId' | 'cameraId' | 'modeId
 });
 
 const shot = (n: number, locationId: string, position: string, sketch: Sketch): Shot => {
-  const { about, move, values, seconds, beats, ...more } = sketch;
+  const { about, move, values, seconds, beats, ramp, added, points, ...more } = sketch;
   return {
     id: demoId(8, n), locationId, position, subjectId: demoId(7, about), role: 'develop', priority: 'should', wants: 'any', zoom: 1,
-    cut: { by: beats === undefined ? 'seconds' : 'beats', beats: beats ?? 8, segments: [{ timelineS: seconds ?? 6, speedFactor: 1 }] },
+    cut: { by: beats === undefined ? 'seconds' : 'beats', beats: beats ?? 8, segments: [{ timelineS: seconds ?? 6, speedFactor: ramp?.[0] ?? 1, endFactor: ramp?.[1] ?? null }] },
     cutStyle: 'in-motion', takes: 2, takeStyle: 'there-and-back', setupS: 35, subjectMarginS: 0,
-    exposure: { aperture: null, shutterS: null, iso: null, filterId: null }, offsetStops: 0, notes: '',
+    exposure: { aperture: null, shutterS: null, iso: null, filterId: null }, offsetStops: 0, notes: '', records: 'video', stills: 3, handling: 'normal', walkS: null,
+    layers: { foreground: '', middle: '', background: '' }, usage: { people: 'none', property: 'wide' }, cutPosition: '',
     ...more, ...craftOf(sketch),
-    move: { kind: move, values: { ...initialValues(moveOf(move)?.parameters ?? []), ...values } },
+    move: {
+      kind: move, values: { ...initialValues(moveOf(move)?.parameters ?? []), ...values }, reversed: false, locked: [], points: points ?? [],
+      added: { riseM: 0, awayM: 0, aroundDeg: 0, yawDeg: 0, tiltDeg: 0, ...added },
+    },
   };
 };
 
@@ -63,7 +71,7 @@ const viaduct: Sketch[] = [
   { title: 'Valley wakes', about: 1, move: 'hold', values: { distanceM: 190, heightM: 40, fromBearingDeg: 195 }, seconds: 8, role: 'open', priority: 'must', wants: 'golden', takes: 1 },
   { title: 'Meadow to arches', about: 1, move: 'low-to-high', values: { startM: 130, endM: 70, startHeightM: 2, endHeightM: 34, speedMs: 3.5, fromBearingDeg: 190 }, beats: 12, role: 'open', priority: 'must', wants: 'golden' },
   { title: 'Along the parapet', about: 1, move: 'slide', values: { distanceM: 70, heightM: 30, lengthM: 60, speedMs: 3.5, fromBearingDeg: 170 }, seconds: 7, priority: 'should', wants: 'golden' },
-  { title: 'Train takes the bridge', about: 2, move: 'part-orbit', values: { radiusM: 85, heightM: 42, arcDeg: 50, speedMs: 4, fromBearingDeg: 150 }, seconds: 9, role: 'reveal', priority: 'must', wants: 'golden', subjectMarginS: 6, takes: 1 },
+  { title: 'Train takes the bridge', about: 2, move: 'part-orbit', values: { radiusM: 85, heightM: 42, arcDeg: 50, speedMs: 4, fromBearingDeg: 150 }, seconds: 9, role: 'reveal', priority: 'must', wants: 'golden', subjectMarginS: 6, takes: 1, layers: { foreground: '', middle: 'train on the arches', background: 'far ridge in the mist' } },
   { title: 'Signal hut, smoke', about: 3, move: 'push-in', values: { startM: 55, endM: 20, heightM: 7, speedMs: 1.8, fromBearingDeg: 230 }, beats: 8, role: 'detail', priority: 'could' },
   { title: 'Away from the arches', about: 1, move: 'pull-back', values: { startM: 75, endM: 160, heightM: 45, speedMs: 4.5, fromBearingDeg: 200 }, seconds: 10, role: 'close', priority: 'should' },
   { title: 'Sleepers from above', about: 2, move: 'top-down-turn', values: { heightM: 58, turnDeg: 60, rateDegS: 5, fromBearingDeg: 180 }, seconds: 6, role: 'bridge', priority: 'could', aircraftId: WREN },
@@ -71,7 +79,7 @@ const viaduct: Sketch[] = [
 
 const terraces: Sketch[] = [
   { title: 'Steps of slate', about: 4, move: 'rise', values: { startM: 4, endM: 46, distanceM: 85, speedMs: 2.2, fromBearingDeg: 200 }, beats: 12, role: 'open', priority: 'must' },
-  { title: 'Quarryman walks in', about: 6, move: 'hold', values: { distanceM: 14, heightM: 3.5, fromBearingDeg: 240 }, seconds: 7, role: 'detail', priority: 'must', subjectMarginS: 8, aircraftId: WREN },
+  { title: 'Quarryman walks in', about: 6, move: 'hold', values: { distanceM: 14, heightM: 3.5, fromBearingDeg: 240 }, seconds: 7, role: 'detail', priority: 'must', subjectMarginS: 8, aircraftId: WREN, handling: 'slow', usage: { people: 'release-signed', property: 'wide' } },
   { title: 'Round the incline house', about: 5, move: 'orbit', values: { radiusM: 34, heightM: 26, speedMs: 4.5, fromBearingDeg: 180 }, seconds: 12, role: 'develop', priority: 'should', takes: 1 },
   { title: 'Over the rows', about: 4, move: 'push-in', values: { startM: 150, endM: 60, heightM: 24, speedMs: 5, fromBearingDeg: 185, keepFramed: 0 }, seconds: 8, priority: 'should' },
   { title: 'Down to the door', about: 5, move: 'descend', values: { startM: 48, endM: 14, distanceM: 32, speedMs: 1.6, fromBearingDeg: 160 }, beats: 10, role: 'detail', priority: 'could' },
@@ -99,7 +107,7 @@ export const demoFilm = (): FilmFile => {
     film: {
       id: FILM, name: 'The Valdegris line', purpose: 'Opening film for a heritage railway\u2019s season: a narrow-gauge line through a slate valley, from the viaduct at sunrise to the salt pans at dusk.',
       audience: 'Railway society, website and a hall screening', cutLengthS: 150, timelineFps: 25, tempoBpm: 92, aspect: '16:9', stillsWanted: false, units: 'metric',
-      preferences: { ...DEFAULT_PREFERENCES }, leftHome: [],
+      preferences: { ...DEFAULT_PREFERENCES }, leftHome: [], beatsPerCount: 8, pilotId: demoId(9, 1),
     },
     locations, subjects, shots, readings: [], kit: demoKit,
   };

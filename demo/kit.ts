@@ -7,32 +7,42 @@ export const PLOVER = demoId(1, 1);
 export const WREN = demoId(1, 2);
 export const SWIFTLET = demoId(1, 3);
 
+type Craft = DemoKit['aircraft'][number];
+const sticks = (slow: [number, number], normal: [number, number], fast: [number, number]): Craft['handling'] => ({
+  slow: { maxSpeedMs: slow[0], maxYawDegS: slow[1], maxTiltDegS: 12, smoothing: 0.7, expo: 0.6 },
+  normal: { maxSpeedMs: normal[0], maxYawDegS: normal[1], maxTiltDegS: 30, smoothing: 0.4, expo: 0.4 },
+  fast: { maxSpeedMs: fast[0], maxYawDegS: fast[1], maxTiltDegS: 60, smoothing: 0.2, expo: 0.3 },
+});
+const can = (kind: Craft['abilities'][number]['kind'], maxSpeedMs: number, minDistanceM: number, maxDistanceM: number) => ({ kind, maxSpeedMs, minDistanceM, maxDistanceM });
+
 const mode = (id: string, name: string, widthPx: number, heightPx: number, fps: number, megabitsPerS: number) => ({ id, name, widthPx, heightPx, fps, megabitsPerS });
 
 const aircraft: DemoKit['aircraft'] = [
   {
     id: PLOVER, name: 'Plover 720', massKg: 0.72, rotors: 4, rotorDiameterM: 0.19, packWh: 46, hoverMinutes: 31, cruiseMinutes: 34, cruiseSpeedMs: 7,
-    maxSpeedMs: 19, windLimitMs: 11.5, dragAreaM2: 0, maxClimbMs: 6, maxDescentMs: 4, maxYawDegS: 60, notes: 'The one with two lenses.', retired: false,
+    maxSpeedMs: 19, windLimitMs: 11.5, dragAreaM2: 0, maxClimbMs: 6, maxDescentMs: 4, maxYawDegS: 60, maxTiltDegS: 60, spanM: 0.62, heightM: 0.11, notes: 'The one with two lenses.', retired: false,
+    handling: sticks([3, 20], [10, 60], [19, 60]),
+    abilities: [can('orbit', 8, 5, 500), can('track-behind', 10, 4, 60), can('track-beside', 6, 6, 40), can('track-in-place', 12, 3, 80), can('line', 12, 0, 2000), can('route', 10, 3, 1500), can('slow-sticks', 3, 0, 2000)],
     cameras: [
       {
-        id: 'wide', name: 'Wide 24', equivalentMm: 24, apertures: [2.8, 4, 5.6, 8, 11], isoBase: 100, isoCeiling: 6400, maxZoom: 3,
+        id: 'wide', name: 'Wide 24', equivalentMm: 24, apertures: [2.8, 4, 5.6, 8, 11], isoBase: 100, isoCeiling: 6400, maxZoom: 3, fixedTiltDeg: null, stillMB: 44,
         modes: [mode('25', '4K 25', 3840, 2160, 25, 140), mode('50', '4K 50', 3840, 2160, 50, 180), mode('100', '4K 100 slow', 3840, 2160, 100, 200)],
       },
-      { id: 'tele', name: 'Tele 70', equivalentMm: 70, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 2, modes: [mode('25', '4K 25', 3840, 2160, 25, 120)] },
+      { id: 'tele', name: 'Tele 70', equivalentMm: 70, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 2, fixedTiltDeg: null, stillMB: 28, modes: [mode('25', '4K 25', 3840, 2160, 25, 120)] },
     ],
   },
   {
     id: WREN, name: 'Wren 246', massKg: 0.246, rotors: 4, rotorDiameterM: 0.152, packWh: 17, hoverMinutes: 26, cruiseMinutes: 28.5, cruiseSpeedMs: 6,
-    maxSpeedMs: 15, windLimitMs: 9.5, dragAreaM2: 0, maxClimbMs: 5, maxDescentMs: 3, maxYawDegS: 75, notes: 'Under the 249 g line with the standard pack; check the local rule.', retired: false,
+    maxSpeedMs: 15, windLimitMs: 9.5, dragAreaM2: 0, maxClimbMs: 5, maxDescentMs: 3, maxYawDegS: 75, maxTiltDegS: 60, spanM: 0.39, heightM: 0.08, handling: sticks([2, 20], [8, 60], [15, 75]), abilities: [can('orbit', 5, 5, 200), can('slow-sticks', 2, 0, 1000)], notes: 'Under the 249 g line with the standard pack; check the local rule.', retired: false,
     cameras: [{
-      id: 'main', name: 'Wide 24', equivalentMm: 24, apertures: [1.7], isoBase: 100, isoCeiling: 3200, maxZoom: 2,
+      id: 'main', name: 'Wide 24', equivalentMm: 24, apertures: [1.7], isoBase: 100, isoCeiling: 3200, maxZoom: 2, fixedTiltDeg: null, stillMB: 24,
       modes: [mode('25', '4K 25', 3840, 2160, 25, 100), mode('50', '4K 50', 3840, 2160, 50, 130)],
     }],
   },
   {
     id: SWIFTLET, name: 'Swiftlet 3in guarded', massKg: 0.42, rotors: 4, rotorDiameterM: 0.076, packWh: 19, hoverMinutes: 7.5, cruiseMinutes: 8, cruiseSpeedMs: 6,
-    maxSpeedMs: 22, windLimitMs: 9, dragAreaM2: 0.012, maxClimbMs: 8, maxDescentMs: 5, maxYawDegS: 180, notes: 'Guards on; short packs.', retired: false,
-    cameras: [{ id: 'main', name: 'Wide 16', equivalentMm: 16, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 1, modes: [mode('50', '4K 50', 3840, 2160, 50, 150)] }],
+    maxSpeedMs: 22, windLimitMs: 9, dragAreaM2: 0.012, maxClimbMs: 8, maxDescentMs: 5, maxYawDegS: 180, maxTiltDegS: 10, spanM: 0.29, heightM: 0.12, handling: sticks([6, 60], [14, 120], [22, 180]), abilities: [], notes: 'Guards on; short packs.', retired: false,
+    cameras: [{ id: 'main', name: 'Wide 16', equivalentMm: 16, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 1, fixedTiltDeg: 18, stillMB: 10, modes: [mode('50', '4K 50', 3840, 2160, 50, 150)] }],
   },
 ];
 
@@ -53,4 +63,16 @@ const cards: DemoKit['cards'] = [card(1, 'Card A', 64, 0, 30), card(2, 'Card B',
 const filters: DemoKit['filters'] = [4, 8, 16, 32, 64, 128].map((factor, i) =>
   ({ id: demoId(4, i + 1), name: `ND ${factor}`, factor, aircraftIds: [], notes: '', retired: false }));
 
-export const demoKit: DemoKit = { aircraft, packs, cards, filters };
+const pilots: DemoKit['pilots'] = [{
+  id: demoId(9, 1), name: 'Iria', notes: 'Thumbs, not pinch.', retired: false,
+  levels: { hold: 4, 'push-in': 4, 'pull-back': 4, rise: 4, descend: 3, slide: 3, pan: 3, 'top-down-turn': 3, 'low-to-high': 3, 'part-orbit': 2, orbit: 2, 'fly-over': 2 },
+}];
+
+const drill = (n: number, moveKind: string, day: number, handling: DemoKit['practice'][number]['handling'], tries: number, keepers: number): DemoKit['practice'][number] =>
+  ({ id: demoId(10, n), pilotId: demoId(9, 1), moveKind, utcMs: Date.UTC(2027, 3, day, 16), handling, tries, keepers, notes: '' });
+
+const practice: DemoKit['practice'] = [
+  drill(1, 'part-orbit', 11, 'slow', 8, 4), drill(2, 'part-orbit', 18, 'normal', 6, 5), drill(3, 'orbit', 18, 'normal', 5, 2), drill(4, 'low-to-high', 25, 'normal', 10, 8), drill(5, 'fpv-line', 25, 'simulator', 12, 5),
+];
+
+export const demoKit: DemoKit = { aircraft, packs, cards, filters, pilots, practice };

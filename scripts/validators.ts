@@ -25,7 +25,7 @@ export const validators = (): Plugin => ({
   resolveId: (id) => (id === ID ? `\0${ID}` : null),
   load: (id) => {
     if (id !== `\0${ID}`) return null;
-    const ajv = new Ajv({ allErrors: true, strict: true, strictTypes: false, allowUnionTypes: true, messages: false, code: { source: true, esm: true, lines: false } });
+    const ajv = new Ajv({ allErrors: true, strict: true, strictTypes: false, allowUnionTypes: true, useDefaults: true, messages: false, code: { source: true, esm: true, lines: false } });
     const names = Object.fromEntries(Object.entries(ENTITIES).map(([kind, schema]) => { ajv.addSchema({ ...schema, $id: kind }); return [kind, kind]; }));
     return { code: asModule(generate(ajv, names)), moduleType: 'js' };
   },

@@ -10,6 +10,8 @@ declare module 'virtual:validators' {
   export const pack: Check;
   export const card: Check;
   export const filter: Check;
+  export const pilot: Check;
+  export const practice: Check;
 }
 
 declare module 'tz-lookup' {

@@ -19,6 +19,7 @@ export const DEFAULT_PREFERENCES: Preferences = {
   shutterHighDeg: 216,
   highlightBiasStops: -0.3,
   practisedInputs: 2,
+  handleS: 0.5,
 };
 
 /** Mean angular acceleration of a gentle turn, °/s². */

@@ -5,6 +5,7 @@ import type { Warning } from '../warnings';
 import { budgetOf, type BudgetFacts } from './budget';
 import type { DerivedShot } from './derived';
 import { shotLight, type ShotLight } from './exposure';
+import { handsOf, type Hands } from './hands';
 import { kitAlong, placeDay, placeFacts, suppliesOf, withoutSpare, type PlaceDay, type PlaceFacts } from './place';
 import { placeWarnings, shotWarnings } from './rules';
 import { shotFacts, type ShotFacts } from './shot';
@@ -46,6 +47,7 @@ export class FilmReckoner {
   private readonly lights = new KeyedMemo<ShotLight>();
   private readonly days = new KeyedMemo<PlaceDay>();
   private readonly warned = new KeyedMemo<readonly Warning[]>();
+  private readonly hands = new KeyedMemo<Hands | null>();
   private readonly whole = new KeyedMemo<DerivedShot>();
 
   derive(whole: FilmInput): DerivedFilm {
@@ -57,7 +59,7 @@ export class FilmReckoner {
     for (const location of locations) this.lightsOf(input, shots.get(location.id) ?? [], places.get(location.id), derived);
     const order = [...derived.keys()];
     const keep = new Set(order);
-    for (const memo of [this.facts, this.lights, this.warned, this.whole]) memo.keep(keep);
+    for (const memo of [this.facts, this.lights, this.hands, this.warned, this.whole]) memo.keep(keep);
     this.days.keep(new Set(locations.map((l) => l.id)));
     return {
       shots: derived, order, places,
@@ -80,7 +82,7 @@ export class FilmReckoner {
     const facts = this.factsOf(shot, input.film, location, byId(input.subjects, shot.subjectId), byId(input.kit.aircraft, shot.aircraftId));
     const readings = input.readings.filter((r) => r.locationId === location.id);
     const light = this.lightOf(input, facts, readings, place, known.flightIndex ?? -1, filterAhead(before, place.flights[known.flightIndex ?? -1], id));
-    return this.assemble(known.number, facts, light, known.unfit, known.flightIndex, place);
+    return this.assemble(input.kit, known.number, facts, light, known.unfit, known.flightIndex, place);
   }
 
   private along(whole: FilmInput): FilmInput {
@@ -133,7 +135,7 @@ export class FilmReckoner {
       const light = this.lightOf(input, facts, readings, place, index, before);
       if (index >= 0 && light?.exposure.ok) seen.set(index, light.exposure.value.choice.filterId);
       const unfit = unfitOf.get(id) ?? null;
-      into.set(id, this.assemble(into.size + 1, facts, light, unfit, index >= 0 ? index : null, place));
+      into.set(id, this.assemble(input.kit, into.size + 1, facts, light, unfit, index >= 0 ? index : null, place));
     }
   }
 
@@ -148,12 +150,14 @@ export class FilmReckoner {
       () => shotLight(facts, input.kit, readings, atMs, before));
   }
 
-  private assemble(number: number, facts: ShotFacts, light: ShotLight | null, unfit: Unfit | null, flightIndex: number | null, place: PlaceFacts): DerivedShot {
+  private assemble(kit: Kit, number: number, facts: ShotFacts, light: ShotLight | null, unfit: Unfit | null, flightIndex: number | null, place: PlaceFacts): DerivedShot {
+    const { id } = facts.shot;
     const shortWh = unfit?.shortWh ?? 0;
-    const warnings = this.warned.get(facts.shot.id, [facts, light, unfit?.reason, shortWh, place.windowToMs, place.light],
-      () => shotWarnings({ facts, place, light, unfit }));
-    return this.whole.get(facts.shot.id, [number, facts, light, unfit?.reason, shortWh, flightIndex, warnings],
-      () => ({ number, facts, light, unfit, flightIndex, warnings }));
+    const hands = this.hands.get(id, [facts, kit.pilots, kit.practice], () => handsOf(facts, kit));
+    const warnings = this.warned.get(id, [facts, light, hands, unfit?.reason, shortWh, place.windowToMs, place.light],
+      () => shotWarnings({ facts, place, light, unfit, hands }));
+    return this.whole.get(id, [number, facts, light, unfit?.reason, shortWh, flightIndex, warnings],
+      () => ({ number, facts, light, unfit, flightIndex, hands, warnings }));
   }
 }
 

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { fillFlights, type FlightRules, type PackSupply, type ShotCost } from '../budget';
 import { powerModel } from '../energy';
+import { NOTHING_ADDED } from '../moves';
 import { deriveFilm, explain, FIGURES, FilmReckoner, type FilmInput, type Shot } from '.';
 
 /** The made-up film, loaded at run time: the core itself imports nobody. */
@@ -128,7 +129,7 @@ describe('a derived film', () => {
   });
 
   it('without packs, cards, aircraft or shots it still answers', () => {
-    const empty = deriveFilm({ ...film, kit: { aircraft: [], packs: [], cards: [], filters: [] } });
+    const empty = deriveFilm({ ...film, kit: { aircraft: [], packs: [], cards: [], filters: [], pilots: [], practice: [] } });
     expect(empty.budget).toMatchObject({ shotsFitting: 0, shotsUnfit: 18, packsUsed: 0 });
     expect(empty.budget.warnings.map((w) => w.code)).toContain('pack.none');
     expect(deriveFilm({ ...film, shots: [], locations: [], subjects: [] }).budget).toMatchObject({ shotsFitting: 0, airborneS: 0 });
@@ -152,7 +153,7 @@ describe('warnings', () => {
     const derived = deriveFilm(withShots((s) => (s.title === title ? { ...s, ...change } : s)));
     return [...derived.shots.values()].find((s) => s.facts.shot.title === title)!.warnings.map((w) => w.code);
   };
-  const move = (kind: string, values: Record<string, number>) => ({ move: { kind, values } });
+  const move = (kind: string, values: Record<string, number>, more: Partial<Shot['move']> = {}) => ({ move: { kind, values, reversed: false, added: NOTHING_ADDED, points: [], locked: [], ...more } });
   it.each([
     ['move.no-path', move('orbit', { radiusM: 0 })], ['move.too-close-is-subject', move('orbit', { radiusM: 9, heightM: 10 })],
     ['move.ceiling', move('rise', { startM: 3, endM: 160 })], ['move.too-fast', move('slide', { lengthM: 1500, speedMs: 30 })],
@@ -160,13 +161,19 @@ describe('warnings', () => {
     ['kit.no-aircraft', { aircraftId: null }], ['shot.no-subject', { subjectId: null }], ['light.wish', { wants: 'night' as const }],
     ['move.subject-stands', move('track', {})],
     ['lens.zoom', { zoom: 2 }], ['lens.zoom-beyond', { zoom: 9 }],
-    ['exposure.over', { exposure: { aperture: 2.8, shutterS: 1 / 50, iso: 6400, filterId: 'bare' } }], ['move.inputs', move('low-to-high', {})],
+    ['exposure.over', { exposure: { aperture: 2.8, shutterS: 1 / 50, iso: 6400, filterId: 'bare' } }], ['move.inputs', move('drop-in', {})], ['move.gap', move('fly-through', { gapWidthM: 1.5 })], ['move.no-path', move('fly-through', { gapWidthM: 0.4 })],
+    ['move.handling', { ...move('slide', { speedMs: 5, lengthM: 120 }), handling: 'slow' as const }], ['move.hasty', { ...move('slide', { heightM: 2, distanceM: 75 }), handling: 'fast' as const }],
+    ['takes.few', { ...move('orbit', { radiusM: 90 }), takes: 1 }], ['use.release', { usage: { people: 'release-wanted' as const, property: 'wide' as const } }],
+    ['cut.wild', { cut: { by: 'seconds' as const, beats: 0, segments: [{ timelineS: 1, speedFactor: 100, endFactor: null }] } }], ['cut.fast', { cut: { by: 'seconds' as const, beats: 0, segments: [{ timelineS: 2, speedFactor: 2, endFactor: 16 }] } }],
+    ['cut.slow-frames', { cut: { by: 'seconds' as const, beats: 0, segments: [{ timelineS: 4, speedFactor: 0.5, endFactor: null }] } }],
+    ['move.outrun-is-subject', move('track', {})],
   ])('%s', (code, change) => {
-    expect(codesOf(change)).toContain(code === 'move.too-close-is-subject' ? 'move.subject' : code);
+    const told = { 'move.too-close-is-subject': 'move.subject', 'move.outrun-is-subject': 'move.subject-stands' }[code] ?? code;
+    expect(codesOf(change)).toContain(told);
   });
 
   it('a cure with fields cures what it is for', () => {
-    const curable = [{ cut: { by: 'seconds' as const, beats: 0, segments: [{ timelineS: 30, speedFactor: 1 }] } }, move('slide', { lengthM: 1500, speedMs: 30 }), move('slide', { distanceM: 45, heightM: 3, speedMs: 9, lengthM: 200 })];
+    const curable = [{ cut: { by: 'seconds' as const, beats: 0, segments: [{ timelineS: 30, speedFactor: 1, endFactor: null }] } }, move('slide', { lengthM: 1500, speedMs: 30 }), move('slide', { distanceM: 45, heightM: 3, speedMs: 9, lengthM: 200 })];
     for (const change of curable) {
       const input = withShots((s) => (s.title === 'Along the parapet' ? { ...s, ...change } : s));
       const before = [...deriveFilm(input).shots.values()].find((s) => s.facts.shot.title === 'Along the parapet')!;

@@ -3,7 +3,7 @@ import { packEnergy } from '../energy';
 import type { Kit, Pack } from '../kit';
 import { isZone, lightDay, localToUtc, minutesOf, type LightDay } from '../light';
 import type { ShotFacts } from './shot';
-import { flyerOf, windOf } from './shot';
+import { flyerOf, windOf } from './costs';
 import type { Film, LightWish, Location } from './types';
 
 const DAY_MS = 86_400_000;
@@ -36,6 +36,8 @@ export const kitAlong = (kit: Kit, film: Film): Kit => ({
   packs: kit.packs.filter(comesAlong(film)),
   cards: kit.cards.filter(comesAlong(film)),
   filters: kit.filters.filter(comesAlong(film)),
+  pilots: kit.pilots,
+  practice: kit.practice,
 });
 
 /** Energy of the packs that come along, as charged now or full, in the temperature of a place. */

@@ -1,9 +1,10 @@
 import type { Terrain } from '../air';
 import type { CutSegment, CutStyle, TakeStyle } from '../footage';
-import type { Kit } from '../kit';
+import type { HandlingName, Kit } from '../kit';
 import type { Aspect } from '../lens';
 import type { Lamps, Sky } from '../light';
-import type { MoveValues, StoryRole } from '../moves';
+import type { Added, MoveValues, RoutePoint, StoryRole } from '../moves';
+import type { Usage } from '../story';
 import type { UnitSystem } from '../units';
 
 export type Priority = 'must' | 'should' | 'could';
@@ -30,6 +31,7 @@ export interface Preferences {
   readonly shutterHighDeg: number;
   readonly highlightBiasStops: number;
   readonly practisedInputs: number;
+  readonly handleS: number;
 }
 
 export interface Film {
@@ -40,12 +42,14 @@ export interface Film {
   readonly cutLengthS: number;
   readonly timelineFps: number;
   readonly tempoBpm: number;
+  readonly beatsPerCount: number;
   readonly aspect: Aspect;
   readonly stillsWanted: boolean;
   readonly units: UnitSystem;
   readonly preferences: Preferences;
   /** Ids of packs, cards and filters that do not come along. */
   readonly leftHome: readonly string[];
+  readonly pilotId: string | null;
 }
 
 export interface Location {
@@ -85,10 +89,13 @@ export interface Subject {
   /** Foot of the subject above (+) or below (−) the launch point. */
   readonly baseM: number;
   readonly heightM: number;
+  /** Along its heading. */
   readonly widthM: number;
-  /** Bearing a moving subject goes, and how fast; absent or 0 when it stands. */
-  readonly headingDeg?: number | undefined;
-  readonly speedMs?: number | undefined;
+  /** Across it; 0 is what is usual for its kind. */
+  readonly depthM: number;
+  /** Bearing it moves on, or of its long side when it stands. */
+  readonly headingDeg: number;
+  readonly speedMs: number;
 }
 
 export interface Shot {
@@ -100,12 +107,16 @@ export interface Shot {
   readonly role: StoryRole;
   readonly priority: Priority;
   readonly wants: LightWish;
-  readonly move: { readonly kind: string; readonly values: MoveValues };
+  readonly move: {
+    readonly kind: string; readonly values: MoveValues; readonly reversed: boolean; readonly added: Added; readonly points: readonly RoutePoint[];
+    /** Ids of numbers that stay as given when another is solved for. */
+    readonly locked: readonly string[];
+  };
   readonly aircraftId: string | null;
   readonly cameraId: string;
   readonly modeId: string;
   readonly zoom: number;
-  readonly cut: { readonly by: 'seconds' | 'beats'; readonly beats: number; readonly segments: readonly CutSegment[] };
+  readonly cut: { readonly by: 'seconds' | 'beats' | 'counts'; readonly beats: number; readonly segments: readonly CutSegment[] };
   readonly cutStyle: CutStyle;
   readonly takes: number;
   readonly takeStyle: TakeStyle;
@@ -120,6 +131,15 @@ export interface Shot {
   };
   /** Subject darker (−) or brighter (+) than the open scene, stops. */
   readonly offsetStops: number;
+  readonly records: 'video' | 'stills' | 'both';
+  readonly stills: number;
+  readonly handling: HandlingName;
+  /** Walk to the mark when the pilot is in the shot, s one way; null when not. */
+  readonly walkS: number | null;
+  readonly layers: { readonly foreground: string; readonly middle: string; readonly background: string };
+  readonly usage: Usage;
+  /** Place in the cut where it differs from the list; empty follows it. */
+  readonly cutPosition: string;
   readonly notes: string;
 }
 

@@ -6,5 +6,5 @@ export const placeVariety = (shots: readonly DerivedShot[]): VarietyReading => r
   const { flown, move } = facts;
   const middle = flown?.samples[Math.floor(flown.samples.length / 2)];
   if (!flown || !move || !middle) return [];
-  return [{ distance: facts.framing, height: heightClass(middle.pose.at.z), direction: move.direction }];
+  return [{ distance: facts.framing, height: heightClass(middle.pose.at.z), direction: facts.direction }];
 }));

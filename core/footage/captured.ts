@@ -4,7 +4,13 @@ import { found, none, type Result } from '../units';
 export interface CutSegment {
   readonly timelineS: number;
   readonly speedFactor: number;
+  /** Speed at its end where it ramps, evenly in timeline time; null keeps it even. */
+  readonly endFactor: number | null;
 }
+
+/** Mean speed of a stretch: what a ramp comes to. */
+export const meanFactor = (s: CutSegment): number => (s.speedFactor + (s.endFactor ?? s.speedFactor)) / 2;
+
 
 /** Beats of music in seconds: n·60/bpm. */
 export const beatsToSeconds = (beats: number, bpm: number): Result<number> => {
@@ -14,11 +20,11 @@ export const beatsToSeconds = (beats: number, bpm: number): Result<number> => {
 };
 
 /**
- * Seconds that must be captured for a cut: Σ(c·k)·timelineFps/captureFps.
+ * Seconds that must be captured for a cut: Σ(c·k)·timelineFps/captureFps, k the mean of a ramp.
  * @param segments stretches of the cut; speed factor 16 plays sixteen times faster than real
  */
 export const capturedSeconds = (segments: readonly CutSegment[], timelineFps: number, captureFps: number): number =>
-  (segments.reduce((sum, s) => sum + s.timelineS * s.speedFactor, 0) * timelineFps) / captureFps;
+  (segments.reduce((sum, s) => sum + s.timelineS * meanFactor(s), 0) * timelineFps) / captureFps;
 
-/** Steady seconds a take must offer: what the cut needs, but never under the minimum hold. */
-export const steadySecondsWanted = (capturedS: number, minimumHoldS: number): number => Math.max(capturedS, minimumHoldS);
+/** Steady seconds a take must offer: what the cut needs and a handle at both ends, but never under the minimum hold. */
+export const steadySecondsWanted = (capturedS: number, minimumHoldS: number, handleS = 0): number => Math.max(capturedS + 2 * handleS, minimumHoldS);

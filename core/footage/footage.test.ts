@@ -14,7 +14,7 @@ const cutStyle = fc.constantFrom<CutStyle>('in-motion', 'whole');
 
 describe('seconds of the cut', () => {
   it.each(vectors.captured)('captured $capturedSeconds s', (c) => {
-    const segments = c.segments.map(([timelineS = 0, speedFactor = 1]) => ({ timelineS, speedFactor }));
+    const segments = c.segments.map(([timelineS = 0, speedFactor = 1]) => ({ timelineS, speedFactor, endFactor: null }));
     expect(capturedSeconds(segments, c.timelineFps, c.captureFps)).toBeCloseTo(c.capturedSeconds, 3);
   });
   it.each(vectors.beats)('$beats beats at $bpm', (c) => expect(value(beatsToSeconds(c.beats, c.bpm))).toBeCloseTo(c.seconds, 3));

@@ -7,3 +7,6 @@ export const timelapse = (clipS: number, fps: number, intervalS: number): { fram
 /** Columns of a panorama: ceil(sweep / (hfov·(1 − overlap))). */
 export const panoramaColumns = (sweepDeg: number, hfovDeg: number, overlap: number): number =>
   Math.ceil(sweepDeg / (hfovDeg * (1 - overlap)));
+
+/** Hover for one still besides the video: frame, settle, take it, s. */
+export const STILL_S = 4;

@@ -13,6 +13,8 @@ export interface TakePlan {
   readonly settleS: number;
   /** Flight from the end of the path back to its start, s; unused there and back. */
   readonly resetLegS: number;
+  /** Walk to the mark or back when the pilot is in the shot, s; the recording runs on. */
+  readonly walkS?: number;
 }
 
 export interface TakeSeconds {
@@ -29,11 +31,12 @@ export interface TakeSeconds {
  */
 export const takeSeconds = (plan: TakePlan): TakeSeconds => {
   const takeS = plan.preRollS + plan.moveS + plan.postRollS + 2 * plan.subjectMarginS;
+  const walkS = plan.walkS ?? 0;
   const betweenS = plan.settleS + (plan.style === 'same-way' ? plan.resetLegS : 0);
   return {
     takeS,
     betweenS,
-    airS: plan.setupS + plan.takes * takeS + Math.max(0, plan.takes - 1) * betweenS,
-    recordedS: plan.takes * takeS,
+    airS: plan.setupS + plan.takes * (takeS + 2 * walkS) + Math.max(0, plan.takes - 1) * betweenS,
+    recordedS: plan.takes * (takeS + 2 * walkS),
   };
 };

@@ -18,6 +18,10 @@ export interface Camera {
   readonly isoBase: number;
   readonly isoCeiling: number;
   readonly maxZoom: number;
+  /** Tilt it is screwed on at, deg; null where a gimbal tilts it. */
+  readonly fixedTiltDeg: number | null;
+  /** Size of one still, MB. */
+  readonly stillMB: number;
   readonly modes: readonly RecordingMode[];
 }
 
@@ -35,12 +39,41 @@ export interface AirframeFigures {
   readonly dragAreaM2?: number;
 }
 
+/** What an aircraft may be able to fly by itself. */
+export const AID_KINDS = ['orbit', 'track-behind', 'track-beside', 'track-in-place', 'line', 'route', 'terrain', 'slow-sticks'] as const;
+export type AidKind = (typeof AID_KINDS)[number];
+
+/** One such ability with its limits, as its maker states or its pilot found them. */
+export interface Ability {
+  readonly kind: AidKind;
+  readonly maxSpeedMs: number;
+  readonly minDistanceM: number;
+  readonly maxDistanceM: number;
+}
+
+export type HandlingName = 'slow' | 'normal' | 'fast';
+
+/** What the sticks are set to: rates at full stick, how softly they start (0 hard, 1 soft), how flat their middle is (0 straight). */
+export interface Handling {
+  readonly maxSpeedMs: number;
+  readonly maxYawDegS: number;
+  readonly maxTiltDegS: number;
+  readonly smoothing: number;
+  readonly expo: number;
+}
+
 export interface Aircraft extends AirframeFigures {
   readonly id: string;
   readonly name: string;
   readonly maxClimbMs: number;
   readonly maxDescentMs: number;
   readonly maxYawDegS: number;
+  readonly maxTiltDegS: number;
+  /** Largest width tip to tip with propellers, and height, m. */
+  readonly spanM: number;
+  readonly heightM: number;
+  readonly handling: Readonly<Record<HandlingName, Handling>>;
+  readonly abilities: readonly Ability[];
   readonly cameras: readonly Camera[];
   readonly retired: boolean;
 }
@@ -78,9 +111,30 @@ export interface Filter {
   readonly retired: boolean;
 }
 
+export interface Pilot {
+  readonly id: string;
+  readonly name: string;
+  /** Practised level per kind of move as the pilot states it, 0 never flown to 4 sure of it. */
+  readonly levels: Readonly<Record<string, number>>;
+  readonly retired: boolean;
+}
+
+/** One practice of a move. */
+export interface Practice {
+  readonly id: string;
+  readonly pilotId: string;
+  readonly moveKind: string;
+  readonly utcMs: number;
+  readonly handling: 'simulator' | HandlingName;
+  readonly tries: number;
+  readonly keepers: number;
+}
+
 export interface Kit {
   readonly aircraft: readonly Aircraft[];
   readonly packs: readonly Pack[];
   readonly cards: readonly Card[];
   readonly filters: readonly Filter[];
+  readonly pilots: readonly Pilot[];
+  readonly practice: readonly Practice[];
 }

@@ -1,7 +1,10 @@
 import { lengthForSeconds, speedForSeconds, type CutStyle } from '../footage';
 import { found, none, type Result } from '../units';
 import type { Easing } from './flown';
-import type { CameraMove, MoveSubject, MoveValues } from './types';
+import type { CameraMove, MoveShape, MoveValues } from './types';
+
+/** Lays the move out for some numbers, everything else as it is. */
+export type LayOut = (values: MoveValues) => Result<MoveShape>;
 
 /** Which of a move's numbers gives way so that it lasts the wanted seconds. */
 export type FitBy = 'speed' | 'length';
@@ -13,11 +16,11 @@ const within = (move: CameraMove, id: string, value: number): Result<number> => 
   return found(value);
 };
 
-const fitSpeed = (move: CameraMove, values: MoveValues, subject: MoveSubject, easing: Easing, cut: CutStyle, wantedS: number): Result<MoveValues> => {
-  const shape = move.shape(values, subject);
+const fitSpeed = (move: CameraMove, values: MoveValues, lay: LayOut, easing: Easing, cut: CutStyle, wantedS: number): Result<MoveValues> => {
+  const shape = lay(values);
   if (!shape.ok) return shape;
   const { extent } = shape.value;
-  if (extent.by === 'hold') return none('A hold lasts as long as it is held.');
+  if (extent.by !== 'path' && extent.by !== 'turn') return none('How long this lasts is set otherwise.');
   const turning = extent.by === 'turn';
   const speed = speedForSeconds(wantedS, turning ? extent.turnDeg : extent.lengthM, turning ? easing.turnAccelDegS2 : easing.accelMs2, cut);
   if (!speed.ok) return speed;
@@ -26,8 +29,8 @@ const fitSpeed = (move: CameraMove, values: MoveValues, subject: MoveSubject, ea
   return allowed.ok ? found({ ...values, [id]: allowed.value }) : allowed;
 };
 
-const fitLength = (move: CameraMove, values: MoveValues, subject: MoveSubject, easing: Easing, cut: CutStyle, wantedS: number): Result<MoveValues> => {
-  const shape = move.shape(values, subject);
+const fitLength = (move: CameraMove, values: MoveValues, lay: LayOut, easing: Easing, cut: CutStyle, wantedS: number): Result<MoveValues> => {
+  const shape = lay(values);
   if (!shape.ok) return shape;
   const { extent } = shape.value;
   if (extent.by === 'turn') {
@@ -36,7 +39,7 @@ const fitLength = (move: CameraMove, values: MoveValues, subject: MoveSubject, e
     const allowed = turn.ok ? within(move, 'turnDeg', turn.value) : turn;
     return allowed.ok ? found({ ...values, turnDeg: allowed.value }) : allowed;
   }
-  if (extent.by === 'hold' || !move.withLength) return none('This move has no length to change.');
+  if (extent.by !== 'path' || !move.withLength) return none('This move has no length to change.');
   const length = lengthForSeconds(wantedS, extent.speedMs, easing.accelMs2, cut);
   if (!length.ok) return length;
   const longer = move.withLength(values, length.value);
@@ -44,7 +47,7 @@ const fitLength = (move: CameraMove, values: MoveValues, subject: MoveSubject, e
     const allowed = within(move, parameter.id, longer[parameter.id] ?? parameter.initial);
     if (!allowed.ok) return none(`${parameter.label}: ${allowed.reason}`);
   }
-  const check = move.shape(longer, subject);
+  const check = lay(longer);
   if (!check.ok) return check;
   if (check.value.extent.by === 'path' && Math.abs(check.value.extent.lengthM - length.value) > 0.5) {
     return none(`${length.value.toFixed(0)} m do not fit into this move; change the speed instead.`);
@@ -57,5 +60,5 @@ const fitLength = (move: CameraMove, values: MoveValues, subject: MoveSubject, e
  * @returns new values, or why there are none
  */
 export const fitSeconds = (
-  by: FitBy, move: CameraMove, values: MoveValues, subject: MoveSubject, easing: Easing, cut: CutStyle, wantedS: number,
-): Result<MoveValues> => (by === 'speed' ? fitSpeed : fitLength)(move, values, subject, easing, cut, wantedS);
+  by: FitBy, move: CameraMove, values: MoveValues, lay: LayOut, easing: Easing, cut: CutStyle, wantedS: number,
+): Result<MoveValues> => (by === 'speed' ? fitSpeed : fitLength)(move, values, lay, easing, cut, wantedS);

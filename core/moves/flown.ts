@@ -1,7 +1,8 @@
-import { rampProgress, rampTimeAt, rampTiming, type CutStyle, type RampTiming } from '../footage';
-import { distance, found, none, radians, turnBetween, type Result, type Vec3 } from '../units';
+import type { CutStyle } from '../footage';
+import { distance, found, radians, turnBetween, type Result, type Vec3 } from '../units';
 import type { Pose } from './pose';
-import type { MoveMark, MoveShape, StickInput } from './types';
+import { timingOf, type Timing } from './timing';
+import type { Frames, MoveMark, MoveShape, StickInput } from './types';
 
 /** How gently an aircraft is started and stopped. */
 export interface Easing {
@@ -25,6 +26,8 @@ export interface PathSample {
 export interface FlownMove {
   readonly totalS: number;
   readonly steadyS: number;
+  /** Second from which the cut can use it. */
+  readonly steadyFromS: number;
   readonly usableS: number;
   readonly lengthM: number;
   readonly peakSpeedMs: number;
@@ -40,6 +43,9 @@ export interface FlownMove {
   readonly start: Pose;
   readonly end: Pose;
   readonly samples: readonly PathSample[];
+  /** Single frames taken instead of video; null for video. */
+  readonly frames: Frames | null;
+  readonly gap: MoveShape['gap'] | null;
 }
 
 /** Intervals a path is sampled in where its shape asks for no more; even, so that Simpson's rule applies. */
@@ -47,14 +53,6 @@ export const PATH_INTERVALS = 16;
 
 /** Rates above these count as an input being used. */
 const INPUT_FLOOR = { ms: 0.12, degS: 0.4 } as const;
-
-const timingOf = (shape: MoveShape, easing: Easing, holdS: number): Result<RampTiming> => {
-  const { extent } = shape;
-  if (extent.by === 'path') return rampTiming(extent.lengthM, extent.speedMs, easing.accelMs2);
-  if (extent.by === 'turn') return rampTiming(extent.turnDeg, extent.rateDegS, easing.turnAccelDegS2);
-  if (!(holdS > 0)) return none('A hold needs some seconds.');
-  return found({ totalS: holdS, steadyS: holdS, peakMs: 0, rampS: 0 });
-};
 
 const INPUTS: readonly StickInput[] = ['throttle', 'forward', 'sideways', 'yaw', 'tilt', 'zoom'];
 
@@ -85,11 +83,10 @@ const measure = (samples: readonly PathSample[]) => {
   return { inputs: INPUTS.filter((_, i) => (used >> i) & 1), simultaneous, peakYawDegS, peakTiltDegS, lowestM, highestM };
 };
 
-const poseAtTime = (shape: MoveShape, timing: RampTiming, timeS: number): Pose =>
-  shape.poseAt(shape.extent.by === 'hold' ? 0 : rampProgress(timing, timeS));
+const poseAtTime = (shape: MoveShape, timing: Timing, timeS: number): Pose => shape.poseAt(shape.extent.by === 'hold' ? 0 : timing.shareAt(timeS));
 
 /** Rates by a one-sided difference over a ten-thousandth of the move: wrong by half its acceleration times that, a millimetre a second. */
-const sampleAt = (shape: MoveShape, timing: RampTiming, timeS: number): PathSample => {
+const sampleAt = (shape: MoveShape, timing: Timing, timeS: number): PathSample => {
   const step = (timeS < timing.totalS / 2 ? 1e-4 : -1e-4) * timing.totalS || 1;
   const pose = poseAtTime(shape, timing, timeS);
   const near = poseAtTime(shape, timing, timeS + step);
@@ -108,24 +105,29 @@ const pathLength = (samples: readonly PathSample[]): number =>
 /**
  * Times, samples and measures a laid-out move.
  * @param holdS seconds a hold lasts; other moves ignore it
+ * @param finest intervals wanted at least, where the path is to be looked at closely
  * @returns the flown move, or the reason it cannot be timed
  */
-export const fly = (shape: MoveShape, easing: Easing, cut: CutStyle, holdS: number): Result<FlownMove> => {
-  const timing = timingOf(shape, easing, holdS);
+export const fly = (shape: MoveShape, easing: Easing, cut: CutStyle, holdS: number, finest = 0): Result<FlownMove> => {
+  const timing = timingOf(shape.extent, easing, holdS);
   if (!timing.ok) return timing;
-  const { totalS, steadyS } = timing.value;
-  const intervals = Math.max(PATH_INTERVALS, shape.intervals ?? 0);
+  const { totalS, steadyS, steadyFromS, peakMs } = timing.value;
+  const intervals = Math.max(PATH_INTERVALS, shape.intervals ?? 0, 2 * Math.ceil(finest / 2));
   const samples = Array.from({ length: intervals + 1 }, (_, i) => sampleAt(shape, timing.value, (totalS * i) / intervals));
   const { inputs, simultaneous, peakYawDegS, peakTiltDegS, lowestM, highestM } = measure(samples);
+  const { by } = shape.extent;
+  const wholeCounts = by === 'hold' || by === 'time' || shape.frames !== undefined || cut === 'whole' && by !== 'legs';
   return found({
-    totalS, steadyS,
-    usableS: shape.extent.by === 'hold' || cut === 'whole' ? totalS : steadyS,
-    lengthM: shape.extent.by === 'path' ? shape.extent.lengthM : pathLength(samples),
-    peakSpeedMs: shape.extent.by === 'path' ? timing.value.peakMs : 0,
+    totalS, steadyS, steadyFromS: wholeCounts ? 0 : steadyFromS,
+    usableS: wholeCounts ? totalS : steadyS,
+    lengthM: 'lengthM' in shape.extent ? shape.extent.lengthM : pathLength(samples),
+    peakSpeedMs: by === 'turn' ? 0 : peakMs,
     inputs, simultaneous, peakYawDegS, peakTiltDegS, lowestM, highestM,
-    marks: (shape.marks ?? []).map((m) => ({ ...m, timeS: rampTimeAt(timing.value, m.share) })),
+    marks: (shape.marks ?? []).map((m) => ({ ...m, timeS: timing.value.timeAt(m.share) })),
     start: shape.poseAt(0),
     end: shape.poseAt(1),
     samples,
+    frames: shape.frames ?? null,
+    gap: shape.gap ?? null,
   });
 };

@@ -4,3 +4,6 @@ export { initialValues } from './parameters';
 export * from './registry';
 export * from './flown';
 export * from './fit';
+export * from './timing';
+export * from './combine';
+export * from './solve';

@@ -42,11 +42,55 @@ export interface MoveParameter {
 
 export type MoveValues = Readonly<Record<string, number>>;
 
+/** A part of a move that is flown in several, each eased by itself. */
+export type Leg =
+  | { readonly by: 'path'; readonly lengthM: number; readonly speedMs: number }
+  | { readonly by: 'turn'; readonly turnDeg: number; readonly rateDegS: number }
+  | { readonly by: 'wait'; readonly seconds: number };
+
 /** How the progress along a path is timed. */
 export type Extent =
   | { readonly by: 'path'; readonly lengthM: number; readonly speedMs: number }
   | { readonly by: 'turn'; readonly turnDeg: number; readonly rateDegS: number }
-  | { readonly by: 'hold' };
+  | { readonly by: 'hold' }
+  /** So many seconds at an even pace, without ramps: a time-lapse. */
+  | { readonly by: 'time'; readonly lengthM: number; readonly seconds: number }
+  /** One after another, each taking an equal share of the path; the cut uses one of them. */
+  | { readonly by: 'legs'; readonly legs: readonly Leg[] }
+  /** A speed wanted at each share of the path, reached and left as gently as the easing allows. */
+  | { readonly by: 'speeds'; readonly lengthM: number; readonly speedAt: (share: number) => number };
+
+/** A point of a free route with the speed wanted there. Local metres. */
+export interface RoutePoint {
+  readonly xM: number;
+  readonly yM: number;
+  readonly zM: number;
+  readonly speedMs: number;
+}
+
+/** What some moves need to know beyond their numbers: lens, cut and airframe. */
+export interface MoveContext {
+  readonly horizontalFovDeg: number;
+  readonly verticalFovDeg: number;
+  /** Seconds the clip lasts on the timeline, and its frame rate. */
+  readonly clipS: number;
+  readonly timelineFps: number;
+  readonly points: readonly RoutePoint[];
+  readonly craft: {
+    readonly name: string; readonly spanM: number; readonly heightM: number; readonly massKg: number; readonly dragAreaM2: number;
+    readonly fixedTiltDeg: number | null; readonly densityKgM3: number; readonly maxYawDegS: number;
+  } | null;
+}
+
+/** Where nothing more is known. */
+export const PLAIN_CONTEXT: MoveContext = { horizontalFovDeg: 73.7, verticalFovDeg: 45.7, clipS: 6, timelineFps: 25, points: [], craft: null };
+
+/** What is recorded where it is not simply video while the move lasts. */
+export interface Frames {
+  readonly by: 'interval' | 'stills';
+  readonly count: number;
+  readonly everyS: number;
+}
 
 /** A move laid out at a place: its extent and the pose at each share of it, 0 start to 1 end. */
 export interface MoveShape {
@@ -56,6 +100,10 @@ export interface MoveShape {
   readonly marks?: readonly MoveMark[];
   /** Intervals it takes to see its bends, where the usual number is too few; even. */
   readonly intervals?: number;
+  /** Single frames instead of video. */
+  readonly frames?: Frames;
+  /** Free air the path needs across and up, where it goes through something, m. */
+  readonly gap?: { readonly widthM: number; readonly heightM: number; readonly marginM: number };
 }
 
 /** A camera move: parameters in, a path out, and what a pilot should know about it. One file each, registered in one list. */
@@ -73,7 +121,9 @@ export interface CameraMove {
   readonly reversible: boolean;
   readonly parameters: readonly MoveParameter[];
   /** Lays the move out about a subject; the reason when the numbers describe no path. */
-  readonly shape: (values: MoveValues, subject: MoveSubject) => Result<MoveShape>;
+  readonly shape: (values: MoveValues, subject: MoveSubject, context?: MoveContext) => Result<MoveShape>;
+  /** The path is a list of points instead of numbers. */
+  readonly byPoints?: boolean;
   /** Values changed so that the path gets a length (m); absent where length means nothing. */
   readonly withLength?: (values: MoveValues, lengthM: number) => MoveValues;
 }

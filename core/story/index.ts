@@ -1,2 +1,5 @@
 export * from './variety';
 export * from './simpler';
+export * from './usage';
+export * from './board';
+export * from './coverage';

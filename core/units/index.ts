@@ -5,3 +5,4 @@ export * from './figure';
 export * from './memo';
 export * from './format';
 export * from './local';
+export * from './group';

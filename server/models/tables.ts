@@ -2,7 +2,7 @@ import type { EntityKind } from '@contract';
 
 /** Which fields of a thing are columns of their own; the rest is its JSON body. */
 export const TABLES: Readonly<Record<EntityKind, { readonly table: string; readonly columns: readonly string[] }>> = {
-  film: { table: 'films', columns: ['name'] },
+  film: { table: 'films', columns: ['name', 'pilotId'] },
   location: { table: 'locations', columns: ['filmId', 'position', 'name'] },
   subject: { table: 'subjects', columns: ['locationId', 'name'] },
   shot: { table: 'shots', columns: ['locationId', 'subjectId', 'aircraftId', 'position', 'title'] },
@@ -11,4 +11,6 @@ export const TABLES: Readonly<Record<EntityKind, { readonly table: string; reado
   pack: { table: 'packs', columns: ['name', 'retired'] },
   card: { table: 'cards', columns: ['name', 'retired'] },
   filter: { table: 'filters', columns: ['name', 'retired'] },
+  pilot: { table: 'pilots', columns: ['name', 'retired'] },
+  practice: { table: 'practice', columns: ['pilotId'] },
 };

@@ -3,7 +3,7 @@ import { isZone } from '@core/light';
 import { Ajv, type ValidateFunction } from 'ajv';
 import { HttpProblem } from '../http/problem';
 
-const ajv = new Ajv({ allErrors: true, strict: true, strictTypes: false, allowUnionTypes: true });
+const ajv = new Ajv({ allErrors: true, strict: true, strictTypes: false, allowUnionTypes: true, useDefaults: true });
 const checks = Object.fromEntries(ENTITY_KINDS.map((kind) => [kind, ajv.compile(ENTITIES[kind])])) as Record<EntityKind, ValidateFunction>;
 const checkBatchShape = ajv.compile<Batch>(BatchSchema);
 const checkFile = ajv.compile<FilmFile>(FilmFileSchema);

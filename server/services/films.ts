@@ -1,4 +1,4 @@
-import { EXCHANGE_FORMAT, EXCHANGE_VERSION, type AnyRow, type Batch, type Change, type EntityKind, type FilmFile, type LoggedChange } from '@contract';
+import { EXCHANGE_FORMAT, EXCHANGE_VERSION, KIT_KINDS, type AnyRow, type Batch, type Change, type EntityKind, type FilmFile, type LoggedChange } from '@contract';
 import { v4 as uuid } from 'uuid';
 import { read } from '../database';
 import { HttpProblem } from '../http/problem';
@@ -13,8 +13,6 @@ export interface FilmSummary {
   readonly shots: number;
   readonly updatedAt: string;
 }
-
-const KIT: readonly EntityKind[] = ['aircraft', 'pack', 'card', 'filter'];
 
 /** Reading, exporting, importing and deleting whole films. */
 export class Films {
@@ -35,7 +33,7 @@ export class Films {
   }
 
   async kit(): Promise<AnyRow[]> {
-    return (await Promise.all(KIT.map((kind) => this.rows(kind)))).flat();
+    return (await Promise.all(KIT_KINDS.map((kind) => this.rows(kind)))).flat();
   }
 
   /** Sequence of the newest change, so that a reader can listen on from there. */
@@ -76,7 +74,7 @@ export class Films {
     return {
       format: EXCHANGE_FORMAT, formatVersion: EXCHANGE_VERSION, film,
       locations: values('location'), subjects: values('subject'), shots: values('shot'), readings: values('reading'),
-      kit: { aircraft: values('aircraft'), packs: values('pack'), cards: values('card'), filters: values('filter') },
+      kit: { aircraft: values('aircraft'), packs: values('pack'), cards: values('card'), filters: values('filter'), pilots: values('pilot'), practice: values('practice') },
     };
   }
 
@@ -103,7 +101,7 @@ const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: strin
   const film = renew(file.film.id);
   const shots = file.shots.map((s) => ({ ...s, id: renew(s.id), locationId: renew(s.locationId), subjectId: s.subjectId === null ? null : renew(s.subjectId) }));
   const kit: [EntityKind, readonly { readonly id: string }[]][] = [
-    ['aircraft', file.kit.aircraft], ['pack', file.kit.packs], ['card', file.kit.cards], ['filter', file.kit.filters],
+    ['aircraft', file.kit.aircraft], ['pack', file.kit.packs], ['card', file.kit.cards], ['filter', file.kit.filters], ['pilot', file.kit.pilots], ['practice', file.kit.practice],
   ];
   return {
     film,

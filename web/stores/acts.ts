@@ -1,10 +1,10 @@
 import type { Entity } from '@contract';
 import { inOrder, type Cure, type Lack } from '@core/film';
-import { initialValues, moveOf } from '@core/moves';
+import { moveOf } from '@core/moves';
 import { v4 as uuid } from 'uuid';
 import { useFilm } from './film';
 import { useLooking } from './looking';
-import { keyBetween, newShot } from './newShot';
+import { keyBetween, newShot, plainMove } from './newShot';
 import { useReorder } from './reorder';
 
 type Shot = Entity<'shot'>;
@@ -30,7 +30,7 @@ export const useActs = () => {
     const move = moveOf(lack.move.kind);
     const last = shotsOf(locationId).at(-1);
     const plain = newShot(film, locationId, keyBetween(last?.position, undefined));
-    const shot = { ...plain, title: move?.name ?? '', move: { kind: lack.move.kind, values: { ...initialValues(move?.parameters ?? []), ...lack.move.values } } };
+    const shot = { ...plain, title: move?.name ?? '', move: plainMove(lack.move.kind, lack.move.values) };
     if (film.create('shot', shot, 'add what is missing').length === 0) looking.pick(shot.id);
   };
 

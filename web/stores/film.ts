@@ -47,7 +47,7 @@ export const useFilm = defineStore('film', () => {
   const list = <K extends EntityKind>(kind: K): readonly Entity<K>[] => shelf.list(kind);
   const get = <K extends EntityKind>(kind: K, id: string): Entity<K> | undefined => shelf.get(kind, id);
   const film = computed(() => get('film', filmId.value));
-  const kit = computed(() => ({ aircraft: list('aircraft'), packs: list('pack'), cards: list('card'), filters: list('filter') }));
+  const kit = computed(() => ({ aircraft: list('aircraft'), packs: list('pack'), cards: list('card'), filters: list('filter'), pilots: list('pilot'), practice: list('practice') }));
   const input = computed<FilmInput | null>(() => film.value ? {
     film: film.value, locations: list('location'), subjects: list('subject'), shots: list('shot'), readings: list('reading'), kit: kit.value,
   } : null);

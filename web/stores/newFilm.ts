@@ -7,7 +7,7 @@ export const emptyFilm = (name: string): FilmFile => ({
   format: EXCHANGE_FORMAT, formatVersion: EXCHANGE_VERSION,
   film: {
     id: uuid(), name, purpose: '', audience: '', cutLengthS: 120, timelineFps: 25, tempoBpm: 100, aspect: '16:9', stillsWanted: false,
-    units: 'metric', preferences: { ...DEFAULT_PREFERENCES }, leftHome: [],
+    units: 'metric', preferences: { ...DEFAULT_PREFERENCES }, leftHome: [], beatsPerCount: 8, pilotId: null,
   },
-  locations: [], subjects: [], shots: [], readings: [], kit: { aircraft: [], packs: [], cards: [], filters: [] },
+  locations: [], subjects: [], shots: [], readings: [], kit: { aircraft: [], packs: [], cards: [], filters: [], pilots: [], practice: [] },
 });

@@ -1,6 +1,6 @@
 import type { Entity } from '@contract';
 import { DEFAULT_PREFERENCES, inOrder } from '@core/film';
-import { initialValues, moveOf } from '@core/moves';
+import { initialValues, moveOf, NOTHING_ADDED } from '@core/moves';
 import { generateKeyBetween } from 'fractional-indexing';
 import { v4 as uuid } from 'uuid';
 import type { useFilm } from './film';
@@ -20,15 +20,21 @@ const lensLike = (film: ReturnType<typeof useFilm>, last: Shot | undefined): Pic
   return { aircraftId: aircraft.id, cameraId: camera?.id ?? '', modeId: camera?.modes[0]?.id ?? '' };
 };
 
+/** A move with its initial numbers, some of them given, and nothing on top. */
+export const plainMove = (kind: string, values: Readonly<Record<string, number>> = {}): Shot['move'] => ({
+  kind, values: { ...initialValues(moveOf(kind)?.parameters ?? []), ...values }, reversed: false, added: { ...NOTHING_ADDED }, points: [], locked: [],
+});
+
 /** A new slate: a push in to the first subject of the place, flown as the film prefers. */
 export const newShot = (film: ReturnType<typeof useFilm>, locationId: string, position: string): Shot => {
   const preferences = film.film?.preferences ?? DEFAULT_PREFERENCES;
   const last = inOrder(film.list('shot').filter((s) => s.locationId === locationId)).at(-1) ?? film.list('shot').at(-1);
   return {
     id: uuid(), locationId, position, title: '', subjectId: film.list('subject').find((s) => s.locationId === locationId)?.id ?? null,
-    role: 'develop', priority: 'should', wants: 'any', move: { kind: 'push-in', values: { ...initialValues(moveOf('push-in')?.parameters ?? []) } },
-    ...lensLike(film, last), zoom: 1, cut: { by: 'seconds', beats: 8, segments: [{ timelineS: 6, speedFactor: 1 }] }, cutStyle: preferences.cutStyle,
+    role: 'develop', priority: 'should', wants: 'any', move: plainMove('push-in'),
+    ...lensLike(film, last), zoom: 1, cut: { by: 'seconds', beats: 8, segments: [{ timelineS: 6, speedFactor: 1, endFactor: null }] }, cutStyle: preferences.cutStyle,
     takes: 2, takeStyle: preferences.takeStyle, setupS: 30, subjectMarginS: 0,
     exposure: { aperture: null, shutterS: null, iso: null, filterId: null }, offsetStops: 0, notes: '',
+    records: 'video', stills: 3, handling: 'normal', walkS: null, layers: { foreground: '', middle: '', background: '' }, usage: { people: 'none', property: 'wide' }, cutPosition: '',
   };
 };

@@ -1,8 +1,7 @@
 import { SHEAR, windSpeedAt } from '../../air';
-import { fitSeconds, initialValues, moveOf } from '../../moves';
-import { simplerMove } from '../../story';
+import { fitSeconds } from '../../moves';
 import { speedText, secondsText } from './say';
-import { easingOf } from '../shot';
+import { easingOf, layoutOf } from '../layout';
 import { onShot, type ShotContext, type ShotRule } from './types';
 import type { Cure } from '../../warnings';
 
@@ -22,9 +21,9 @@ export const noSubject: ShotRule = (c) => c.facts.subject ? null : {
 const fitCure = (c: ShotContext, by: 'speed' | 'length', say: (values: Readonly<Record<string, number>>) => string): Cure[] => {
   const { facts } = c;
   if (!facts.move) return [];
-  const fit = fitSeconds(by, facts.move, facts.shot.move.values, facts.aim, easingOf(facts.film), facts.shot.cutStyle, facts.wantedS + 1e-6);
+  const fit = fitSeconds(by, facts.move, facts.shot.move.values, layoutOf(facts).lay, easingOf(facts.film), facts.shot.cutStyle, facts.wantedS + 1e-6);
   if (!fit.ok) return [];
-  return [{ say: say(fit.value), set: { entity: 'shot', id: facts.shot.id, fields: { move: { kind: facts.shot.move.kind, values: fit.value } } } }];
+  return [{ say: say(fit.value), set: { entity: 'shot', id: facts.shot.id, fields: { move: { ...facts.shot.move, values: fit.value } } } }];
 };
 
 /** The steady part is shorter than the cut needs. */
@@ -39,29 +38,6 @@ export const tooShort: ShotRule = (c) => {
       ...fitCure(c, 'speed', (v) => `Fly it at ${speedText(v['speedMs'] ?? NaN, v['rateDegS'], c.facts.film.units)}.`),
       ...fitCure(c, 'length', () => 'Make the path longer to fit.'),
     ],
-  };
-};
-
-/** The same place flown by a simpler move: numbers that both have are kept. */
-const simplerCure = (c: ShotContext): Cure[] => {
-  const { shot, move } = c.facts;
-  const simpler = moveOf(simplerMove(shot.move.kind) ?? '');
-  if (!simpler || !move) return [];
-  const labels = new Map(move.parameters.map((p) => [p.id, p.label]));
-  const kept = Object.fromEntries(Object.entries(shot.move.values).filter(([id, v]) => simpler.parameters.some((p) => p.id === id && p.label === labels.get(id) && v >= p.min && v <= p.max)));
-  return [{ say: `Fly it as a ${simpler.name.toLowerCase()}.`, set: { entity: 'shot', id: shot.id, fields: { move: { kind: simpler.kind, values: { ...initialValues(simpler.parameters), ...kept } } } } }];
-};
-
-/** More inputs at one moment than the pilot has practised. */
-export const manyInputs: ShotRule = (c) => {
-  const { flown, film } = c.facts;
-  const practised = film.preferences.practisedInputs;
-  if (!flown || flown.simultaneous <= practised) return null;
-  return {
-    code: 'move.inputs', severity: 'note', subject: onShot(c),
-    say: `${flown.simultaneous} inputs at once; you fly ${practised} with ease.`,
-    why: 'Each input more costs takes: ragged starts, corrections in mid-shot.',
-    cures: [...simplerCure(c), { say: 'Or practise it high and slow first.' }],
   };
 };
 
@@ -155,7 +131,7 @@ const SPEED_TOLERANCE = 0.1;
 /** A move with a moving subject is flown at the subject's speed, or it drifts out of the frame. */
 export const subjectSpeed: ShotRule = (c) => {
   const { move, shot, aim, subject, film } = c.facts;
-  if (move?.direction !== 'with' || !subject) return null;
+  if (c.facts.direction !== 'with' || !move || !subject) return null;
   const speed = shot.move.values['speedMs'] ?? move.parameters.find((p) => p.id === 'speedMs')?.initial;
   if (speed === undefined) return null;
   if (aim.speedMs <= 0) return {

@@ -1,6 +1,7 @@
 import type { Unfit } from '../../budget';
 import type { Warning } from '../../warnings';
 import type { ShotLight } from '../exposure';
+import type { Hands } from '../hands';
 import type { PlaceFacts } from '../place';
 import type { ShotFacts } from '../shot';
 
@@ -10,6 +11,7 @@ export interface ShotContext {
   readonly place: PlaceFacts;
   readonly light: ShotLight | null;
   readonly unfit: Unfit | null;
+  readonly hands: Hands | null;
 }
 
 /** One thing worth warning about on a shot. One file each or a small family, registered in one list. */

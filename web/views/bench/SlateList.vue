@@ -2,6 +2,7 @@
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import type { DerivedShot, PlaceFacts } from '@core/film';
+import { groupBy } from '@core/units';
 import { dateText } from '../../format';
 import { useActs } from '../../stores/acts';
 import { useLooking } from '../../stores/looking';
@@ -28,7 +29,7 @@ const matches = ({ facts }: DerivedShot): boolean => {
 const rows = computed<Row[]>(() => {
   const derived = reckoning.derived;
   if (!derived) return [];
-  const listed = Map.groupBy([...derived.shots.values()].filter(matches), (s) => s.facts.location.id);
+  const listed = groupBy([...derived.shots.values()].filter(matches), (s) => s.facts.location.id);
   return [...derived.places.values()].flatMap((place) => [
     { key: place.location.id, place }, ...(listed.get(place.location.id) ?? []).map((shot) => ({ key: shot.facts.shot.id, shot })),
   ]);

@@ -1,0 +1,31 @@
+import type { Ability, AidKind } from '../kit';
+import type { CameraMove, FlownMove, MoveSubject } from '../moves';
+
+/** A flown move as an aid sees it. */
+export interface AidTask {
+  readonly move: CameraMove;
+  readonly flown: FlownMove;
+  readonly subject: MoveSubject;
+  /** Nearest and farthest from the subject's middle over the ground, m. */
+  readonly nearM: number;
+  readonly farM: number;
+}
+
+/** Something an aircraft may fly by itself. One module each, registered in one list. */
+export interface Aid {
+  readonly kind: AidKind;
+  readonly name: string;
+  /** What it does and what it does not. */
+  readonly says: string;
+  readonly caution: string;
+  /** Why it cannot fly a move; null when it could. The general limits of the ability are looked at besides. */
+  readonly unable: (task: AidTask, ability: Ability) => string | null;
+}
+
+/** What an aid could do for a shot. */
+export interface AidAnswer {
+  readonly aid: Aid;
+  readonly could: boolean;
+  /** Why not, or what limits it. */
+  readonly say: string;
+}

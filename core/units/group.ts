@@ -1,0 +1,10 @@
+/** Things by a key, keys in the order they first come. */
+export const groupBy = <T, K>(list: Iterable<T>, keyOf: (thing: T) => K): Map<K, T[]> => {
+  const groups = new Map<K, T[]>();
+  for (const thing of list) {
+    const key = keyOf(thing);
+    const group = groups.get(key);
+    if (group) group.push(thing); else groups.set(key, [thing]);
+  }
+  return groups;
+};
