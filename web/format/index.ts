@@ -30,6 +30,10 @@ export type { Quantity, UnitSystem };
 export const ROLE_WORDS = { open: 'Open', develop: 'Develop', detail: 'Detail', reveal: 'Reveal', excite: 'Excite', calm: 'Calm', close: 'Close', bridge: 'Bridge' } as const;
 export const PRIORITY_WORDS = { must: 'Must', should: 'Should', could: 'Could' } as const;
 export const WISH_WORDS = { any: 'Any light', golden: 'Golden', blue: 'Blue', day: 'Daylight', night: 'Night' } as const;
+export const HANDLING_WORDS = { slow: 'Slow', normal: 'Normal', fast: 'Fast' } as const;
+export const RECORD_WORDS = { video: 'Video', stills: 'Stills only', both: 'Video and stills' } as const;
+export const PEOPLE_WORDS = { none: 'Nobody in shot', unrecognisable: 'Nobody to be told', 'release-wanted': 'Release wanted', 'release-signed': 'Release signed' } as const;
+export const PROPERTY_WORDS = { wide: 'Wide, among others', single: 'One property fills it', 'single-released': 'One property, released' } as const;
 export const SUBJECT_WORDS = {
   person: 'Person', vehicle: 'Vehicle', train: 'Train', boat: 'Boat', trees: 'Trees', house: 'House', tower: 'Tower', bridge: 'Bridge', field: 'Field', other: 'Other',
 } as const;

@@ -6,7 +6,7 @@ defineProps<{ label: string; id: string; hint?: string | undefined; faults?: rea
 
 <template>
   <div class="field" :class="{ wide, 'is-faulty': faults && faults.length > 0 }">
-    <label class="label" :for="id" :title="hint">{{ label }}<slot name="more" /></label>
+    <label v-if="label" class="label" :for="id" :title="hint">{{ label }}<slot name="more" /></label>
     <slot />
     <p v-if="faults && faults.length > 0" class="fault" role="alert">{{ faults.map((f) => f.say).join(' ') }}</p>
   </div>

@@ -7,7 +7,8 @@ import type { Fault } from '../stores/validate';
 import { ElSlider } from './element';
 import NumberField from './NumberField.vue';
 
-const props = defineProps<{ parameter: MoveParameter; value: number; top: number; save: (value: number) => readonly Fault[] | void }>();
+const props = defineProps<{ parameter: MoveParameter; value: number; top: number; locked: boolean; save: (value: number) => readonly Fault[] | void }>();
+defineEmits<{ lock: [] }>();
 const reckoning = useReckoning();
 /** The slider runs to a practical top; the field takes anything up to the hard limit. */
 const max = computed(() => Math.min(props.parameter.max, Math.max(props.top, props.value)));
@@ -22,10 +23,13 @@ const spoken = (value: number): string => `${toShown(value, props.parameter.quan
       @update:model-value="(v: number | number[]) => save(Number(v))"
     />
     <NumberField bare :label="parameter.label" :value="value" :quantity="parameter.quantity" :step="parameter.step" :save="save" />
+    <button class="lock" :class="{ locked }" :aria-pressed="locked" :aria-label="`${parameter.label} is given`" title="Given: stays as it is when something is asked for" @click="$emit('lock')">{{ locked ? 'given' : 'free' }}</button>
   </div>
 </template>
 
 <style scoped>
-.slide { display: grid; grid-template-columns: 118px 1fr 92px; align-items: center; gap: 14px; min-height: 34px; }
-@media (max-width: 700px) { .slide { grid-template-columns: 1fr 100px; gap: 2px 12px; } .slide > :nth-child(2) { grid-column: 1 / -1; grid-row: 2; margin-inline: 10px; } }
+.slide { display: grid; grid-template-columns: 118px 1fr 92px 44px; align-items: center; gap: 14px; min-height: 34px; }
+.lock { border: 0; border-bottom: 2px solid transparent; background: none; color: var(--chalk-3); font-size: 11.5px; font-stretch: 84%; padding: 2px 0; cursor: pointer; margin-left: -8px; }
+.lock.locked { color: var(--chalk); border-bottom-color: var(--pick); font-weight: 620; }
+@media (max-width: 700px) { .slide { grid-template-columns: 1fr 100px 48px; gap: 2px 12px; } .slide > :nth-child(2) { grid-column: 1 / -1; grid-row: 2; margin-inline: 10px; } .lock { min-height: 44px; } }
 </style>

@@ -32,6 +32,7 @@ const planned = computed(() => reckoning.derived?.budget.timelineS ?? 0);
         <NumberField label="Length of the cut" :value="film.cutLengthS" quantity="seconds" :save="(v) => set({ cutLengthS: v })" />
         <PickField label="Timeline rate" :value="film.timelineFps" :options="RATES" :save="(v) => set({ timelineFps: v })" />
         <NumberField label="Music tempo" :value="film.tempoBpm" quantity="count" unit="bpm" hint="Slates measured in beats follow it." :save="(v) => set({ tempoBpm: v })" />
+        <NumberField label="Beats in a count" :value="film.beatsPerCount" quantity="count" hint="For slates measured in counts: 8 for counts of eight, 4 for bars." :save="(v) => set({ beatsPerCount: v })" />
         <PickField label="Aspect" :value="film.aspect" :options="ASPECTS" :save="(v) => set({ aspect: v })" />
         <PickField label="Units" :value="film.units" :options="[{ value: 'metric', label: 'Metric' }, { value: 'imperial', label: 'Imperial' }]" :save="(v) => set({ units: v })" />
         <SwitchField label="Stills wanted too" :value="film.stillsWanted" :save="(v) => set({ stillsWanted: v })" />
@@ -54,6 +55,7 @@ const planned = computed(() => reckoning.derived?.budget.timelineS ?? 0);
       <div class="grid">
         <NumberField label="Land with" :value="p.reserveShare" :scale="100" quantity="percent" hint="Of the rated energy: 20 to 40. Below 10 % nothing is ever planned." :save="(v) => prefer({ reserveShare: v })" />
         <NumberField label="Minimum hold" :value="p.minimumHoldS" quantity="seconds" :save="(v) => prefer({ minimumHoldS: v })" />
+        <NumberField label="Handles" :value="p.handleS" quantity="seconds" :step="0.5" hint="At both ends of what the cut uses." :save="(v) => prefer({ handleS: v })" />
         <NumberField label="Pre-roll" :value="p.preRollS" quantity="seconds" :save="(v) => prefer({ preRollS: v })" />
         <NumberField label="Post-roll" :value="p.postRollS" quantity="seconds" :save="(v) => prefer({ postRollS: v })" />
         <NumberField label="Settle between takes" :value="p.settleS" quantity="seconds" :save="(v) => prefer({ settleS: v })" />

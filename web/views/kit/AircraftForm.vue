@@ -6,6 +6,7 @@ import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
 import CameraForm from './CameraForm.vue';
+import AbilityRows from './AbilityRows.vue';
 import { useKit } from './useKit';
 
 const { all, set, add, copy, retire } = useKit('aircraft');
@@ -13,18 +14,25 @@ const pickedId = ref('');
 const picked = computed(() => all.value.find((a) => a.id === pickedId.value) ?? all.value[0] ?? null);
 const model = computed(() => (picked.value ? powerModel(picked.value, SEA_LEVEL_DENSITY) : null));
 const BASIS = { 'rated-cruise': 'from its rated cruise', 'drag-area': 'from its drag area', unknown: 'cruise figures unknown: fast legs look too cheap' } as const;
+/** What new kit starts from; every figure is the maker's to correct. */
+const HANDLING = {
+  slow: { maxSpeedMs: 3, maxYawDegS: 20, maxTiltDegS: 12, smoothing: 0.7, expo: 0.6 },
+  normal: { maxSpeedMs: 10, maxYawDegS: 60, maxTiltDegS: 30, smoothing: 0.4, expo: 0.4 },
+  fast: { maxSpeedMs: 15, maxYawDegS: 100, maxTiltDegS: 60, smoothing: 0.2, expo: 0.3 },
+};
+const CAMERA = { equivalentMm: 24, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 1, fixedTiltDeg: null, stillMB: 20, modes: [{ id: 'm1', name: '4K 25', widthPx: 3840, heightPx: 2160, fps: 25, megabitsPerS: 100 }] };
 const fresh = (): void => {
   pickedId.value = add({
     name: `Aircraft ${all.value.length + 1}`, massKg: 0.6, rotors: 4, rotorDiameterM: 0.18, packWh: 40, hoverMinutes: 28, cruiseMinutes: 30, cruiseSpeedMs: 7, maxSpeedMs: 15,
-    windLimitMs: 10, dragAreaM2: 0, maxClimbMs: 5, maxDescentMs: 3, maxYawDegS: 60,
-    cameras: [{ id: 'main', name: 'Main', equivalentMm: 24, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 1, modes: [{ id: 'm1', name: '4K 25', widthPx: 3840, heightPx: 2160, fps: 25, megabitsPerS: 100 }] }],
+    windLimitMs: 10, dragAreaM2: 0, maxClimbMs: 5, maxDescentMs: 3, maxYawDegS: 60, maxTiltDegS: 60, spanM: 0.5, heightM: 0.12, handling: HANDLING, abilities: [],
+    cameras: [{ ...CAMERA, id: 'main', name: 'Main' }],
   });
 };
 const setCamera = (index: number, camera: NonNullable<typeof picked.value>['cameras'][number]) =>
   (picked.value ? set(picked.value.id, { cameras: picked.value.cameras.map((c, i) => (i === index ? camera : c)) }) : []);
 const addCamera = (): void => {
   if (!picked.value) return;
-  set(picked.value.id, { cameras: [...picked.value.cameras, { id: `c${Date.now()}`, name: 'Second', equivalentMm: 70, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 1, modes: [{ id: 'm1', name: '4K 25', widthPx: 3840, heightPx: 2160, fps: 25, megabitsPerS: 100 }] }] });
+  set(picked.value.id, { cameras: [...picked.value.cameras, { ...CAMERA, id: `c${Date.now()}`, name: 'Second', equivalentMm: 70 }] });
 };
 const removeCamera = (index: number): void => { if (picked.value && picked.value.cameras.length > 1) set(picked.value.id, { cameras: picked.value.cameras.filter((_, i) => i !== index) }); };
 </script>
@@ -51,10 +59,14 @@ const removeCamera = (index: number): void => { if (picked.value && picked.value
         <NumberField label="Climbs at" :value="picked.maxClimbMs" quantity="speed" :save="(v) => set(picked!.id, { maxClimbMs: v })" />
         <NumberField label="Descends at" :value="picked.maxDescentMs" quantity="speed" :save="(v) => set(picked!.id, { maxDescentMs: v })" />
         <NumberField label="Turns at" :value="picked.maxYawDegS" quantity="degreesPerSecond" :step="5" :save="(v) => set(picked!.id, { maxYawDegS: v })" />
-        <NumberField label="Drag area" :value="picked.dragAreaM2" quantity="count" unit="m²" :step="0.001" hint="Where the rated cruise says nothing; 0 if unknown." :save="(v) => set(picked!.id, { dragAreaM2: v })" />
+        <NumberField label="Camera tilts at" :value="picked.maxTiltDegS" quantity="degreesPerSecond" :step="5" :save="(v) => set(picked!.id, { maxTiltDegS: v })" />
+        <NumberField label="Tip to tip" :value="picked.spanM" :scale="1000" quantity="millimetres" :step="10" hint="Largest width with propellers turning: what has to go through a gap." :save="(v) => set(picked!.id, { spanM: v })" />
+        <NumberField label="Height" :value="picked.heightM" :scale="1000" quantity="millimetres" :step="10" :save="(v) => set(picked!.id, { heightM: v })" />
+        <NumberField label="Drag area" :value="picked.dragAreaM2" quantity="count" unit="m²" :step="0.001" hint="Where the rated cruise says nothing, and for lines with a fixed camera; 0 if unknown." :save="(v) => set(picked!.id, { dragAreaM2: v })" />
       </div>
       <p class="quiet">Hovers on <b><Fig :value="model?.hoverW ?? NaN" quantity="watts" /></b> at sea level; drag {{ BASIS[model?.basis ?? 'unknown'] }}.
         <button class="btn" @click="copy(picked)">Copy</button> <button class="btn" @click="retire(picked)">{{ picked.retired ? 'Use again' : 'Retire' }}</button></p>
+      <AbilityRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
       <CameraForm v-for="(c, i) in picked.cameras" :key="c.id" :camera="c" :only="picked.cameras.length === 1" :save="(v) => setCamera(i, v)" @remove="removeCamera(i)" />
       <button class="btn more" @click="addCamera">Add a camera</button>
     </div>

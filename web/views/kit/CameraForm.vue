@@ -17,6 +17,12 @@ const setApertures = (text: string): readonly Fault[] => {
   if (list.length === 0 || list.some((n) => !(n > 0))) return [{ path: '', say: 'One f-number or several, such as 2.8 4 5.6.' }];
   return set({ apertures: list });
 };
+const tilt = computed(() => (props.camera.fixedTiltDeg === null ? '' : String(props.camera.fixedTiltDeg)));
+const setTilt = (text: string): readonly Fault[] => {
+  if (text.trim() === '') return set({ fixedTiltDeg: null });
+  const deg = readNumber(text);
+  return Number.isNaN(deg) ? [{ path: '', say: 'Degrees, or empty for a gimbal.' }] : set({ fixedTiltDeg: deg });
+};
 const setIso = (base: number, ceiling: number): readonly Fault[] =>
   (ceiling < base ? [{ path: '', say: 'The ISO ceiling must not be under the base.' }] : set({ isoBase: base, isoCeiling: ceiling }));
 const addMode = (): void => { const last = props.camera.modes.at(-1); if (last) set({ modes: [...props.camera.modes, { ...last, id: `m${Date.now()}`, name: `${last.name} 2` }] }); };
@@ -30,6 +36,8 @@ const addMode = (): void => { const last = props.camera.modes.at(-1); if (last) 
       <TextField label="Apertures" :value="apertures" :save="setApertures" />
       <NumberField label="Base ISO" :value="camera.isoBase" quantity="count" :step="50" :save="(v) => setIso(v, camera.isoCeiling)" />
       <NumberField label="ISO ceiling" :value="camera.isoCeiling" quantity="count" :step="100" :save="(v) => setIso(camera.isoBase, v)" />
+      <NumberField label="One still" :value="camera.stillMB" quantity="count" unit="MB" :save="(v) => set({ stillMB: v })" />
+      <TextField label="Fixed tilt" :value="tilt" hint="Degrees it is screwed on at; empty where a gimbal tilts it." placeholder="gimbal" :save="setTilt" />
       <NumberField label="Digital zoom to" :value="camera.maxZoom" quantity="factor" :save="(v) => set({ maxZoom: v })" />
     </div>
     <div v-for="(m, i) in camera.modes" :key="m.id" class="grid mode">

@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import type { KitKind } from '@contract';
 import { computed, ref } from 'vue';
 import { useFilm } from '../../stores/film';
+import type { GearKind } from './useKit';
 import AircraftForm from './AircraftForm.vue';
 import PackRows from './PackRows.vue';
 import CardRows from './CardRows.vue';
 import FilterRows from './FilterRows.vue';
+import PilotRows from './PilotRows.vue';
 
 const store = useFilm();
-const kind = ref<KitKind>('aircraft');
-const KINDS: { id: KitKind; label: string }[] = [{ id: 'aircraft', label: 'Aircraft' }, { id: 'pack', label: 'Packs' }, { id: 'card', label: 'Cards' }, { id: 'filter', label: 'Filters' }];
+const kind = ref<GearKind>('aircraft');
+const KINDS: { id: GearKind; label: string }[] = [{ id: 'aircraft', label: 'Aircraft' }, { id: 'pack', label: 'Packs' }, { id: 'card', label: 'Cards' }, { id: 'filter', label: 'Filters' }, { id: 'pilot', label: 'Pilots' }];
 const counts = computed(() => Object.fromEntries(KINDS.map((k) => [k.id, store.list(k.id).filter((t) => !t.retired).length])));
 </script>
 
@@ -23,7 +24,8 @@ const counts = computed(() => Object.fromEntries(KINDS.map((k) => [k.id, store.l
     <AircraftForm v-if="kind === 'aircraft'" />
     <PackRows v-else-if="kind === 'pack'" />
     <CardRows v-else-if="kind === 'card'" />
-    <FilterRows v-else />
+    <FilterRows v-else-if="kind === 'filter'" />
+    <PilotRows v-else />
   </main>
 </template>
 

@@ -4,8 +4,11 @@ import { v4 as uuid } from 'uuid';
 import { useFilm, type Fields } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 
+/** Kit that has a name and can be retired. */
+export type GearKind = Exclude<KitKind, 'practice'>;
+
 /** What can be done to any kind of kit. */
-export const useKit = <K extends KitKind>(kind: K) => {
+export const useKit = <K extends GearKind>(kind: K) => {
   const store = useFilm();
   const looking = useLooking();
   const all = computed(() => [...store.list(kind)].sort((a, b) => Number(a.retired) - Number(b.retired) || a.name.localeCompare(b.name, 'en', { numeric: true })));

@@ -42,7 +42,7 @@ const setCoordinates = (s: Subject, text: string): readonly Fault[] => {
 const add = (): void => {
   const n = props.subjects.length;
   const at = offset(ORIGIN, 45 * n, 60, 0);
-  store.create('subject', { id: uuid(), locationId: props.place.id, name: 'New subject', kind: 'house', xM: at.x, yM: at.y, baseM: 0, heightM: 8, widthM: 10 }, 'new subject');
+  store.create('subject', { id: uuid(), locationId: props.place.id, name: 'New subject', kind: 'house', xM: at.x, yM: at.y, baseM: 0, heightM: 8, widthM: 10, depthM: 0, headingDeg: 90, speedMs: 0 }, 'new subject');
 };
 const usedBy = (s: Subject): number => store.list('shot').filter((x) => x.subjectId === s.id).length;
 /** Slates that look at it get another subject, or none, in the same step. */
@@ -67,8 +67,9 @@ const heirs = (s: Subject) => [{ value: null, label: 'nothing in its place' }, .
       <TextField label="or coordinates" :value="coordinatesOf(s)" :save="(v) => setCoordinates(s, v)" />
       <NumberField label="Height" :value="s.heightM" quantity="metres" :save="(v) => set(s, { heightM: v })" />
       <NumberField label="Width" :value="s.widthM" quantity="metres" :save="(v) => set(s, { widthM: v })" />
-      <NumberField label="Goes to" :value="s.headingDeg ?? 0" quantity="degrees" :step="5" hint="Bearing it moves on; for moves that go along with it." :save="(v) => set(s, { headingDeg: v })" />
-      <NumberField label="at" :value="s.speedMs ?? 0" quantity="speed" :step="0.5" hint="0 when it stands." :save="(v) => set(s, { speedMs: v })" />
+      <NumberField label="Depth" :value="s.depthM" quantity="metres" hint="Across its long side; 0 takes what is usual for its kind." :save="(v) => set(s, { depthM: v })" />
+      <NumberField label="Faces, goes" :value="s.headingDeg" quantity="degrees" :step="5" hint="Bearing it moves on, or of its long side when it stands." :save="(v) => set(s, { headingDeg: v })" />
+      <NumberField label="at" :value="s.speedMs" quantity="speed" :step="0.5" hint="0 when it stands." :save="(v) => set(s, { speedMs: v })" />
       <NumberField label="Foot" :value="s.baseM" quantity="metres" hint="Above (+) or below (−) the launch point." :save="(v) => set(s, { baseM: v })" />
       <button class="btn" @click="ask(s)">Delete</button>
       <div v-if="asked === s.id" class="asked">
@@ -83,7 +84,7 @@ const heirs = (s: Subject) => [{ value: null, label: 'nothing in its place' }, .
 <style scoped>
 .sheet { background: var(--slab); padding: 12px 20px 20px; display: grid; gap: 8px; }
 header { display: flex; justify-content: space-between; align-items: center; }
-.row { display: grid; grid-template-columns: 1.4fr 1fr 0.8fr 0.9fr 1.5fr 0.8fr 0.8fr 0.7fr 0.8fr 0.7fr auto; gap: 8px; align-items: end; border-top: 1px solid var(--line); padding-top: 7px; }
+.row { display: grid; grid-template-columns: 1.4fr 1fr 0.7fr 0.8fr 1.4fr 0.7fr 0.7fr 0.7fr 0.7fr 0.7fr 0.7fr auto; gap: 8px; align-items: end; border-top: 1px solid var(--line); padding-top: 7px; }
 .asked { grid-column: 1 / -1; display: flex; gap: 10px; align-items: end; }
 @media (max-width: 1099px) { .row { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
 </style>

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { freeKnobs, solveShot, targetIn, TARGETS, type DerivedShot, type Target, type TargetFigure } from '@core/film';
+import { computed } from 'vue';
+import NumberField from '../../parts/NumberField.vue';
+import { useFilm } from '../../stores/film';
+import { useLooking } from '../../stores/looking';
+import type { Fault } from '../../stores/validate';
+
+const props = defineProps<{ shot: DerivedShot }>();
+const film = useFilm();
+const looking = useLooking();
+const facts = computed(() => props.shot.facts);
+/** What a figure is shown as: a share of the frame in per cent. */
+const scaleOf = (t: TargetFigure): number => (t.id === 'fill' ? 100 : 1);
+const figures = computed(() => TARGETS.flatMap((t) => {
+  const now = targetIn(facts.value, t.id);
+  const knobs = freeKnobs(facts.value, t.id);
+  return now === null || !Number.isFinite(now) ? [] : [{ ...t, now, gives: knobs[0]?.label.toLowerCase() ?? '' }];
+}));
+/** Asks for a figure; the first free number that reaches it gives way. */
+const ask = (target: Target, wanted: number): readonly Fault[] => {
+  if (!(wanted > 0)) return [{ path: '', say: 'More than nothing is needed.' }];
+  const solved = solveShot(facts.value, target, wanted);
+  if (!solved.ok) return [{ path: '', say: solved.reason }];
+  const { shot } = facts.value;
+  const changed = (Object.keys(solved.value)).filter((id) => solved.value[id] !== shot.move.values[id]).map((id) => facts.value.move?.parameters.find((p) => p.id === id)?.label ?? id);
+  looking.say(`Reached by ${changed.join(' and ').toLowerCase()}.`);
+  return film.edit('shot', shot.id, { move: { ...shot.move, values: solved.value } }, 'ask for a figure');
+};
+const asks = Object.fromEntries(TARGETS.map((t) => [t.id, (v: number) => ask(t.id, v)])) as Record<Target, (v: number) => readonly Fault[]>;
+</script>
+
+<template>
+  <section v-if="figures.length > 0" class="ask" aria-label="Ask for a figure">
+    <h3>Ask for</h3>
+    <div v-for="f in figures" :key="f.id" :title="f.gives ? `Changes ${f.gives}; what is given stays.` : 'Everything that bears on it is given.'">
+      <NumberField :label="f.label" :value="f.now" :scale="scaleOf(f)" :quantity="f.quantity" :save="asks[f.id]" />
+      <span class="gives">{{ f.gives ? `by ${f.gives}` : 'all given' }}</span>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.ask { display: grid; grid-template-columns: 62px repeat(6, minmax(0, 1fr)); gap: 4px 10px; align-items: start; border-top: 1px solid var(--line); margin-top: 6px; padding-top: 6px; }
+h3 { padding-top: 22px; }
+.gives { font-size: 11px; font-stretch: 82%; color: var(--chalk-3); }
+@media (max-width: 700px) { .ask { grid-template-columns: repeat(3, 1fr); } h3 { grid-column: 1 / -1; padding: 0; } }
+</style>
