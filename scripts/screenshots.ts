@@ -10,6 +10,17 @@ interface Shot { readonly name: string; readonly path: string; readonly width?: 
 
 const pick = (title: string) => async (page: Page): Promise<void> => { await page.getByRole('button', { name: new RegExp(title) }).first().click(); };
 
+/** Opens the preview of a slate at a share of its move. */
+const seeing = (title: string, share: number) => async (page: Page): Promise<void> => {
+  await pick(title)(page);
+  await page.keyboard.press('p');
+  const strip = page.getByRole('slider', { name: 'Second of the move' });
+  await strip.waitFor();
+  await page.locator('canvas').waitFor();
+  const box = await strip.boundingBox();
+  if (box) await page.mouse.click(box.x + box.width * share, box.y + 30);
+};
+
 const SHOTS: readonly Shot[] = [
   { name: 'films', path: '/' },
   { name: 'bench', path: '', act: pick('Meadow to arches') },
@@ -17,6 +28,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench-sum', path: '', act: async (page) => { await pick('Round the incline house')(page); await page.locator('[data-figure=energy]').click(); } },
   { name: 'bench-cut', path: '', act: async (page) => { await pick('Rush along')(page); await page.getByRole('tab', { name: 'Cut and takes' }).click(); } },
   { name: 'bench-exposure', path: '', act: async (page) => { await page.getByRole('button', { name: /Salt pans/ }).first().click(); await pick('Leave it to the blue')(page); await page.getByRole('tab', { name: 'Exposure' }).click(); } },
+  { name: 'preview', path: '', act: seeing('Meadow to arches', 0.62) },
+  { name: 'preview-two', path: '', theme: 'noon', act: async (page) => { await seeing('Train takes the bridge', 0.5)(page); await page.getByRole('combobox', { name: 'Beside it' }).click({ force: true }); await page.getByRole('option', { name: /Along the parapet/ }).click(); } },
   { name: 'job', path: '/job' },
   { name: 'places', path: '/places' },
   { name: 'kit', path: '/kit' },

@@ -140,9 +140,9 @@ describe('migrations', () => {
     const sequelize = await openDatabase(dataDir);
     await migrate(sequelize, '0001-first');
     const now = new Date().toISOString();
-    const bare = (text: string): Record<string, unknown> => { const value = JSON.parse(text) as Record<string, unknown>; for (const key of ['move', 'cut', 'records', 'stills', 'handling', 'walkS', 'layers', 'usage', 'cutPosition', 'beatsPerCount', 'pilotId', 'depthM']) if (!['move', 'cut'].includes(key)) delete value[key]; return value; };
+    const later = new Set(['records', 'stills', 'handling', 'walkS', 'layers', 'usage', 'cutPosition', 'beatsPerCount', 'pilotId']);
     const demo = demoFilm();
-    const old = (value: object): Record<string, unknown> => bare(JSON.stringify(value));
+    const old = (value: object): Record<string, unknown> => Object.fromEntries(Object.entries(value).filter(([key]) => !later.has(key)));
     const shot = { ...old(demo.shots[0]!), subjectId: null, aircraftId: null, move: { kind: demo.shots[0]!.move.kind, values: demo.shots[0]!.move.values }, cut: { by: 'seconds', beats: 8, segments: [{ timelineS: 6, speedFactor: 1 }] } };
     const put = (table: string, columns: Record<string, unknown>): Promise<unknown> =>
       sequelize.query(`INSERT INTO ${table} (${Object.keys(columns).join(', ')}) VALUES (${Object.keys(columns).map((_, i) => `$${i + 1}`).join(', ')})`, { bind: Object.values(columns) });

@@ -8,6 +8,7 @@ export const router = createRouter({
       path: '/film/:film', component: () => import('./views/FilmShell.vue'), props: true,
       children: [
         { path: '', name: 'bench', component: () => import('./views/bench/BenchView.vue') },
+        { path: 'board', name: 'board', component: () => import('./views/board/BoardView.vue') },
         { path: 'job', name: 'job', component: () => import('./views/job/JobView.vue') },
         { path: 'places/:place?', name: 'places', component: () => import('./views/places/PlacesView.vue'), props: true },
         { path: 'kit', name: 'kit', component: () => import('./views/kit/KitView.vue') },

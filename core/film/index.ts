@@ -16,3 +16,5 @@ export type { Hands } from './hands';
 export { BARE, type ShotLight } from './exposure';
 export type { PlaceFacts, TimedFlight } from './place';
 export type { BudgetFacts } from './budget';
+export * from './track';
+export * from './practice';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { STILL_S } from '../footage';
 import { NOTHING_ADDED, MOVES } from '../moves';
-import { boardOf, deriveFilm, freeKnobs, layoutOf, proposeCoverage, solveShot, targetNow, TARGETS, type FilmInput, type Shot, type ShotParts } from '.';
+import { distance } from '../units';
+import { bandsOf, boardOf, deriveFilm, freeKnobs, layoutOf, momentAt, practiceSheet, proposeCoverage, solveShot, subjectAt, targetNow, TARGETS, trackOf, type FilmInput, type Shot, type ShotParts } from '.';
 
 let film: FilmInput;
 beforeAll(async () => { film = (await import('../../demo')).demoFilm() as FilmInput; });
@@ -128,6 +129,49 @@ describe('coverage', () => {
     expect(set.map((p) => p.like.title)).toContain(subject.speedMs > 0 ? 'Alongside' : 'Leave');
   });
   it('knows nobody, proposes nothing', () => expect(proposeCoverage(film, 'nobody', film.shots[0]!, String)).toEqual([]));
+});
+
+describe('practice sheet', () => {
+  it('lists the moves below steady, least practised first, each with the slates that ask for it', () => {
+    const derived = deriveFilm(film);
+    const sheet = practiceSheet(derived, film.film, film.kit);
+    expect(sheet.flatMap((r) => r.slates).sort((a, b) => a - b)).toEqual(derived.order.map((_, i) => i + 1));
+    const wanted = sheet.filter((r) => r.wanted);
+    expect(wanted.every((r) => r.level < 3)).toBe(true);
+    expect(wanted.map((r) => r.level)).toEqual([...wanted.map((r) => r.level)].sort());
+    expect(sheet.findIndex((r) => !r.wanted)).toBe(wanted.length);
+    expect(practiceSheet(derived, { ...film.film, pilotId: null }, film.kit)).toEqual([]);
+  });
+});
+
+describe('a move as it is looked at', () => {
+  it('starts and ends as it is flown, and its moments lie between their neighbours', () => {
+    for (const shot of deriveFilm(film).shots.values()) {
+      const track = trackOf(shot)!;
+      const flown = shot.facts.flown!;
+      expect(track.totalS).toBeCloseTo(flown.totalS, 6);
+      expect(track.samples[0]!.pose).toEqual(flown.start);
+      expect(momentAt(track, -5).pose.at).toEqual(flown.start.at);
+      expect(distance(momentAt(track, 1e6).pose.at, flown.end.at)).toBeLessThan(1e-6);
+      expect(track.usableToS - track.usableFromS).toBeCloseTo(Math.min(flown.usableS, flown.totalS), 6);
+      const bands = bandsOf(track);
+      expect(bands[0]!.fromS).toBe(0);
+      expect(bands.at(-1)!.toS).toBeCloseTo(track.totalS, 6);
+      for (let t = 0; t < track.totalS; t += track.totalS / 37) {
+        const m = momentAt(track, t);
+        const exact = flown.lengthM > 0 ? distance(m.pose.at, momentAt(track, t + 0.05).pose.at) : 0;
+        expect(exact).toBeLessThanOrEqual((flown.peakSpeedMs + 0.05) * 0.06);
+      }
+    }
+  });
+  it('a moving subject is at its own place in the middle, and stays beside a move that goes along', () => {
+    const derived = deriveFilm(film);
+    const train = [...derived.shots.values()].find((s) => s.facts.subject?.speedMs === 4 && s.facts.move?.kind === 'part-orbit')!;
+    expect(distance(subjectAt(train.facts, train.facts.flown!.totalS / 2), train.facts.aim.aim)).toBeLessThan(1e-9);
+    expect(distance(subjectAt(train.facts, 0), subjectAt(train.facts, train.facts.flown!.totalS))).toBeCloseTo(4 * train.facts.flown!.totalS, 6);
+    const along = withShot({ subjectId: train.facts.subject!.id, move: { kind: 'track', values: { speedMs: 4 }, reversed: false, added: NOTHING_ADDED, points: [], locked: [] } });
+    for (const s of trackOf(along)!.samples) expect(Math.abs(s.distanceM - trackOf(along)!.samples[0]!.distanceM)).toBeLessThan(0.6);
+  });
 });
 
 describe('every move in a film', () => {

@@ -1,5 +1,5 @@
 import type { CutStyle } from '../footage';
-import { distance, found, radians, turnBetween, type Result, type Vec3 } from '../units';
+import { distance, found, lengthOf, radians, turnBetween, type Result, type Vec3 } from '../units';
 import type { Pose } from './pose';
 import { timingOf, type Timing } from './timing';
 import type { Frames, MoveMark, MoveShape, StickInput } from './types';
@@ -121,7 +121,8 @@ export const fly = (shape: MoveShape, easing: Easing, cut: CutStyle, holdS: numb
     totalS, steadyS, steadyFromS: wholeCounts ? 0 : steadyFromS,
     usableS: wholeCounts ? totalS : steadyS,
     lengthM: 'lengthM' in shape.extent ? shape.extent.lengthM : pathLength(samples),
-    peakSpeedMs: by === 'turn' ? 0 : peakMs,
+    // What is added to a move in legs comes on top of their own speeds.
+    peakSpeedMs: by === 'turn' ? 0 : by === 'legs' ? Math.max(peakMs, ...samples.map((s) => lengthOf(s.velocity))) : peakMs,
     inputs, simultaneous, peakYawDegS, peakTiltDegS, lowestM, highestM,
     marks: (shape.marks ?? []).map((m) => ({ ...m, timeS: timing.value.timeAt(m.share) })),
     start: shape.poseAt(0),

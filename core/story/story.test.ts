@@ -5,6 +5,7 @@ import { vec } from '../units';
 import { heightClass, JUDGED_FROM, readVariety, simplerMove, type VarietyShot } from '.';
 
 const shot = fc.record<VarietyShot>({
+  lens: fc.constantFrom('wide', 'normal', 'long'),
   distance: fc.constantFrom('near', 'medium', 'far'), height: fc.constantFrom('low', 'middle', 'high'),
   direction: fc.constantFrom('still', 'toward', 'away', 'across', 'around', 'up', 'down', 'with'),
 });

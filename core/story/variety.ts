@@ -10,14 +10,23 @@ export const HEIGHT_LIMITS = { low: 6, middle: 30 } as const;
 export const heightClass = (heightM: number): HeightClass =>
   heightM < HEIGHT_LIMITS.low ? 'low' : heightM < HEIGHT_LIMITS.middle ? 'middle' : 'high';
 
+export type LensClass = 'wide' | 'normal' | 'long';
+
+/** Equivalent focal lengths that part wide from normal from long, mm. */
+export const LENS_LIMITS = { wide: 35, normal: 60 } as const;
+
+export const lensClass = (equivalentMm: number): LensClass =>
+  equivalentMm < LENS_LIMITS.wide ? 'wide' : equivalentMm <= LENS_LIMITS.normal ? 'normal' : 'long';
+
 /** A shot as the reading for variety sees it. */
 export interface VarietyShot {
+  readonly lens: LensClass;
   readonly distance: DistanceClass;
   readonly height: HeightClass;
   readonly direction: MoveDirection;
 }
 
-export type VarietyAspect = 'distance' | 'height' | 'direction';
+export type VarietyAspect = 'distance' | 'height' | 'direction' | 'lens';
 
 /** Something a list lacks, why it would help, and a move that would bring it. */
 export interface Lack {
@@ -32,6 +41,7 @@ export interface VarietyReading {
   readonly distance: Readonly<Record<DistanceClass, number>>;
   readonly height: Readonly<Record<HeightClass, number>>;
   readonly direction: Readonly<Record<MoveDirection, number>>;
+  readonly lens: Readonly<Record<LensClass, number>>;
   /** Gravest first; empty for a list too short to judge or one that has everything. */
   readonly lacks: readonly Lack[];
 }
@@ -41,6 +51,7 @@ export const JUDGED_FROM = 3;
 
 const DISTANCES: readonly DistanceClass[] = ['near', 'medium', 'far'];
 const HEIGHTS: readonly HeightClass[] = ['low', 'middle', 'high'];
+const LENSES: readonly LensClass[] = ['wide', 'normal', 'long'];
 const DIRECTIONS: readonly MoveDirection[] = ['still', 'toward', 'away', 'across', 'around', 'up', 'down', 'with'];
 
 const lack = (aspect: VarietyAspect, missing: string, say: string, why: string, kind: string, values: Record<string, number> = {}): Lack =>
@@ -58,6 +69,7 @@ const REMEDIES: readonly Lack[] = [
   lack('direction', 'around', 'Nothing goes round.', 'A part of a circle turns the subject in the light.', 'part-orbit'),
   lack('direction', 'down', 'Nothing looks straight down.', 'From straight above the place becomes a drawing: a good bridge between scenes.', 'top-down-turn'),
   lack('direction', 'up', 'Nothing rises.', 'Rising opens the view from the small thing to all of it.', 'rise'),
+  lack('lens', 'long', 'The long lens stays in the bag.', 'From far away it brings the background close and lifts the subject off it.', 'long-lens'),
   lack('height', 'high', 'Nothing is flown high.', 'One high shot sets the place in its land.', 'rise', { startM: 8, endM: 60 }),
 ];
 
@@ -68,12 +80,14 @@ const tally = <T extends string>(names: readonly T[], values: readonly T[]): Rec
  * Reads a list for variety: near, medium, far; low, middle, high; and which way the moves go. What is missing is a remark,
  * never a rule.
  * @param shots the shots of one place, or of a film
+ * @param lenses kinds of lens at hand; what is not there is not missed
  */
-export const readVariety = (shots: readonly VarietyShot[]): VarietyReading => {
+export const readVariety = (shots: readonly VarietyShot[], lenses: readonly LensClass[] = []): VarietyReading => {
   const distance = tally(DISTANCES, shots.map((s) => s.distance));
   const height = tally(HEIGHTS, shots.map((s) => s.height));
   const direction = tally(DIRECTIONS, shots.map((s) => s.direction));
-  const count = { distance, height, direction } as Readonly<Record<VarietyAspect, Readonly<Record<string, number>>>>;
-  const lacks = shots.length < JUDGED_FROM ? [] : REMEDIES.filter((r) => (count[r.aspect][r.missing] ?? 0) === 0);
-  return { distance, height, direction, lacks };
+  const lens = tally(LENSES, shots.map((s) => s.lens));
+  const count = { distance, height, direction, lens } as Readonly<Record<VarietyAspect, Readonly<Record<string, number>>>>;
+  const lacks = shots.length < JUDGED_FROM ? [] : REMEDIES.filter((r) => (count[r.aspect][r.missing] ?? 0) === 0 && (r.aspect !== 'lens' || lenses.includes(r.missing as LensClass)));
+  return { distance, height, direction, lens, lacks };
 };

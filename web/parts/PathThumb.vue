@@ -3,10 +3,10 @@ import type { FlownMove, MoveSubject } from '@core/moves';
 import { computed } from 'vue';
 import { thumb } from './drawing';
 
-const props = defineProps<{ flown: FlownMove | null; subject: MoveSubject }>();
+const props = defineProps<{ flown: FlownMove | null; subject: MoveSubject | null }>();
 const WIDTH = 58;
 const HEIGHT = 42;
-const drawn = computed(() => (props.flown ? thumb(props.flown, props.subject, WIDTH, HEIGHT) : null));
+const drawn = computed(() => (props.flown && props.subject ? thumb(props.flown, props.subject, WIDTH, HEIGHT) : null));
 </script>
 
 <template>

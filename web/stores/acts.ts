@@ -1,7 +1,8 @@
 import type { Entity } from '@contract';
-import { inOrder, type Cure, type Lack } from '@core/film';
+import { inOrder, type Cure, type Lack, type Shot as CoreShot } from '@core/film';
 import { moveOf } from '@core/moves';
 import { v4 as uuid } from 'uuid';
+import { useBulk } from './bulk';
 import { useFilm } from './film';
 import { useLooking } from './looking';
 import { keyBetween, newShot, plainMove } from './newShot';
@@ -13,6 +14,7 @@ type Shot = Entity<'shot'>;
 export const useActs = () => {
   const film = useFilm();
   const looking = useLooking();
+  const bulk = useBulk();
 
   const shotsOf = (locationId: string): Shot[] => inOrder(film.list('shot').filter((s) => s.locationId === locationId));
 
@@ -33,6 +35,19 @@ export const useActs = () => {
     const shot = { ...plain, title: move?.name ?? '', move: plainMove(lack.move.kind, lack.move.values) };
     if (film.create('shot', shot, 'add what is missing').length === 0) looking.pick(shot.id);
   };
+
+  /** What a new slate of a place starts from. */
+  const templateFor = (locationId: string): Shot => newShot(film, locationId, keyBetween(shotsOf(locationId).at(-1)?.position, undefined));
+
+  /** Adds several slates behind the last of a place. */
+  const addMany = (locationId: string, shots: readonly CoreShot[]): void => {
+    const keys = bulk.keysBehind(locationId, shots.length);
+    const made = shots.map((s, i) => ({ ...s, locationId, position: keys[i] ?? 'a0', cutPosition: '' }));
+    const faults = film.act(`add ${made.length} slates`, made.map((s) => ({ kind: 'shot' as const, id: s.id, after: s as never })));
+    if (faults.length === 0 && made[0]) { looking.pick(made[0].id); looking.say(`${made.length} slates added.`); }
+  };
+
+  const splitShot = (id: string): void => { const second = bulk.split(id); if (second) looking.say('Split in two; each has half of the cut.'); };
 
   const copyShot = (id: string): void => {
     const shot = film.get('shot', id);
@@ -63,5 +78,5 @@ export const useActs = () => {
   const undo = (): void => { const what = film.undo(); looking.say(what ? `Taken back: ${what}.` : 'Nothing to take back.'); };
   const redo = (): void => { const what = film.redo(); looking.say(what ? `Done again: ${what}.` : 'Nothing to do again.'); };
 
-  return { shotsOf, addShot, addLacking, copyShot, deleteShot, ...useReorder(shotsOf), applyCure, undo, redo };
+  return { shotsOf, addShot, addLacking, addMany, templateFor, splitShot, copyShot, deleteShot, ...useReorder(shotsOf), applyCure, undo, redo };
 };

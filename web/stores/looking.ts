@@ -17,6 +17,8 @@ export const useLooking = defineStore('looking', () => {
   const theme = ref<Theme>(localStorage.getItem(THEME_KEY) === 'noon' ? 'noon' : 'dusk');
   const keysShown = ref(false);
   const varietyShown = ref(false);
+  const coverageShown = ref(false);
+  const previewing = ref(false);
   const said = ref('');
 
   const shot = computed(() => reckoning.shotNow(shotId.value));
@@ -54,5 +56,5 @@ export const useLooking = defineStore('looking', () => {
   /** Says something once, quietly, to eyes and screen readers. */
   const say = (text: string): void => { said.value = text; };
 
-  return { shotId, placeId, facet, theme, keysShown, varietyShown, said, shot, place, pick, pickPlace, step, say };
+  return { shotId, placeId, facet, theme, keysShown, varietyShown, coverageShown, previewing, said, shot, place, pick, pickPlace, step, say };
 });

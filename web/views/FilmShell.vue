@@ -16,7 +16,7 @@ useKeys();
 watch(() => props.film, (id) => void store.load(id), { immediate: true });
 watch(() => store.film?.name, (name) => { document.title = name ? `${name} – Dusk Slate` : 'Dusk Slate'; });
 onBeforeUnmount(() => store.close());
-const VIEWS = [{ name: 'bench', label: 'Bench', key: 'G B' }, { name: 'job', label: 'Job', key: 'G J' }, { name: 'places', label: 'Places', key: 'G P' }, { name: 'kit', label: 'Kit', key: 'G K' }];
+const VIEWS = [{ name: 'bench', label: 'Bench', key: 'G B' }, { name: 'board', label: 'Board', key: 'G S' }, { name: 'job', label: 'Job', key: 'G J' }, { name: 'places', label: 'Places', key: 'G P' }, { name: 'kit', label: 'Kit', key: 'G K' }];
 const rename = (event: Event): void => {
   const field = event.target as HTMLInputElement;
   if (store.film && store.edit('film', store.film.id, { name: field.value }, 'name').length > 0) field.value = store.film.name;

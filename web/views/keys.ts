@@ -4,10 +4,10 @@ export interface KeyLine { readonly keys: string; readonly does: string }
 export const KEY_LINES: readonly { readonly group: string; readonly lines: readonly KeyLine[] }[] = [
   { group: 'Slates', lines: [
     { keys: 'N', does: 'new slate after the picked one' }, { keys: 'J / K', does: 'next, previous slate' }, { keys: '↓ / ↑', does: 'next, previous slate' },
-    { keys: 'Alt ↑ / Alt ↓', does: 'move the slate up, down' }, { keys: 'C', does: 'copy the slate' }, { keys: 'V', does: 'read the list for variety' }, { keys: 'Del', does: 'delete the slate' }, { keys: '1 2 3', does: 'move, cut and takes, exposure' },
+    { keys: 'Alt ↑ / Alt ↓', does: 'move the slate up, down' }, { keys: 'C', does: 'copy the slate' }, { keys: 'V', does: 'read the list for variety' }, { keys: 'O', does: 'cover a subject with a set' }, { keys: 'F', does: 'which slates, and what rows tell' }, { keys: 'X', does: 'choose for doing something with several (or Ctrl click, Shift click)' }, { keys: 'P', does: 'see the move, and back to its numbers' }, { keys: 'Space , .', does: 'play, quarter seconds back and on, while seeing it' }, { keys: 'Del', does: 'delete the slate' }, { keys: '1 2 3', does: 'move, cut and takes, exposure' },
   ] },
   { group: 'Anywhere', lines: [
     { keys: 'Ctrl Z', does: 'take back' }, { keys: 'Ctrl Shift Z', does: 'do again' }, { keys: '[ / ]', does: 'previous, next place' },
-    { keys: 'G then B, J, P, K', does: 'bench, job, places, kit' }, { keys: 'T', does: 'dusk or noon' }, { keys: '?', does: 'this sheet' }, { keys: 'Esc', does: 'leave a field, close a sheet' },
+    { keys: 'G then B, S, J, P, K', does: 'bench, story board, job, places, kit' }, { keys: 'T', does: 'dusk or noon' }, { keys: '?', does: 'this sheet' }, { keys: 'Esc', does: 'leave a field, close a sheet' },
   ] },
 ];

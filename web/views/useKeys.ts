@@ -1,11 +1,13 @@
 import { onBeforeUnmount, onMounted } from 'vue';
 import { useRouter } from 'vue-router';
 import { useActs } from '../stores/acts';
+import { useBulk } from '../stores/bulk';
+import { useListing } from '../stores/listing';
 import { useLooking, type Facet } from '../stores/looking';
 import { useReckoning } from '../stores/reckoning';
 
 const FACETS: Readonly<Record<string, Facet>> = { 1: 'move', 2: 'cut', 3: 'exposure' };
-const GOES: Readonly<Record<string, string>> = { b: 'bench', j: 'job', p: 'places', k: 'kit' };
+const GOES: Readonly<Record<string, string>> = { b: 'bench', s: 'board', j: 'job', p: 'places', k: 'kit' };
 const GO_MS = 1500;
 
 /** A place where keys are typed or belong to the control itself. */
@@ -17,6 +19,8 @@ export const useKeys = (): void => {
   const router = useRouter();
   const acts = useActs();
   const looking = useLooking();
+  const listing = useListing();
+  const bulk = useBulk();
   const reckoning = useReckoning();
   let goingUntil = 0;
 
@@ -30,14 +34,19 @@ export const useKeys = (): void => {
   const newSlate = (): void => { const id = looking.place?.location.id; if (id) acts.addShot(id); };
   const picked = (act: (id: string) => void) => (): void => { if (looking.shotId) act(looking.shotId); };
 
+  const removeChosen = (): void => {
+    if (listing.picked.length > 1) { bulk.remove(listing.picked); listing.clear(); } else if (looking.shotId) acts.deleteShot(looking.shotId);
+  };
   const BENCH: Readonly<Record<string, () => void>> = {
     n: newSlate, j: () => looking.step(1), k: () => looking.step(-1), arrowdown: () => looking.step(1), arrowup: () => looking.step(-1),
-    v: () => { looking.varietyShown = !looking.varietyShown; }, c: picked(acts.copyShot), delete: picked(acts.deleteShot), backspace: picked(acts.deleteShot),
+    p: () => { looking.previewing = !looking.previewing; },
+    x: picked((id) => listing.toggle(id)), f: () => { listing.toolsShown = !listing.toolsShown; }, o: () => { looking.coverageShown = !looking.coverageShown; },
+    v: () => { looking.varietyShown = !looking.varietyShown; }, c: picked(acts.copyShot), delete: () => removeChosen(), backspace: () => removeChosen(),
     'alt+arrowup': picked((id) => acts.shiftShot(id, -1)), 'alt+arrowdown': picked((id) => acts.shiftShot(id, 1)),
   };
   const ANYWHERE: Readonly<Record<string, () => void>> = {
     '?': () => { looking.keysShown = !looking.keysShown; }, t: () => { looking.theme = looking.theme === 'dusk' ? 'noon' : 'dusk'; },
-    '[': () => place(-1), ']': () => place(1), g: () => { goingUntil = Date.now() + GO_MS; }, escape: () => { looking.keysShown = false; },
+    '[': () => place(-1), ']': () => place(1), g: () => { goingUntil = Date.now() + GO_MS; }, escape: () => { if (looking.keysShown) looking.keysShown = false; else if (listing.picked.length > 0) listing.clear(); else looking.previewing = false; },
   };
 
   const history = (event: KeyboardEvent): boolean => {

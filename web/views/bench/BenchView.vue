@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { defineAsyncComponent, ref } from 'vue';
 import { useActs } from '../../stores/acts';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
@@ -8,6 +8,8 @@ import BudgetPane from './BudgetPane.vue';
 import LightRibbon from './LightRibbon.vue';
 import SlateList from './SlateList.vue';
 import SlateWork from './SlateWork.vue';
+
+const PreviewStage = defineAsyncComponent(() => import('../preview/PreviewStage.vue'));
 
 const film = useFilm();
 const looking = useLooking();
@@ -23,7 +25,8 @@ const PANES: { id: Pane; label: string }[] = [{ id: 'slates', label: 'Slates' },
     <LightRibbon v-if="looking.place" :key="looking.place.location.id" class="light" :place="looking.place" :derived="reckoning.derived" />
     <div class="panes" :data-pane="pane">
       <SlateList class="pane slates" @picked="pane = 'work'" />
-      <main class="pane work scroll" tabindex="-1">
+      <main v-if="looking.previewing && looking.shot" class="pane work preview" tabindex="-1"><PreviewStage :shot="looking.shot" /></main>
+      <main v-else class="pane work scroll" tabindex="-1">
         <SlateWork v-if="looking.shot" :shot="looking.shot" />
         <div v-else-if="looking.place" class="teach">
           <h1>{{ looking.place.location.name }}</h1>
@@ -36,8 +39,8 @@ const PANES: { id: Pane; label: string }[] = [{ id: 'slates', label: 'Slates' },
           <RouterLink class="btn lead" :to="{ name: 'places' }">Add the first location</RouterLink>
         </div>
       </main>
-      <BudgetPane v-if="looking.place" class="pane budgetpane" :derived="reckoning.derived" :place="looking.place" />
-      <div v-else class="pane budgetpane teach"><p class="quiet">Packs and cards show here once there is a place to fly.</p></div>
+      <BudgetPane v-if="looking.place && !(looking.previewing && looking.shot)" class="pane budgetpane" :derived="reckoning.derived" :place="looking.place" />
+      <div v-else-if="!looking.place" class="pane budgetpane teach"><p class="quiet">Packs and cards show here once there is a place to fly.</p></div>
     </div>
     <nav class="tabs no-print" aria-label="Parts of the bench">
       <button v-for="p in PANES" :key="p.id" :aria-current="pane === p.id" @click="pane = p.id">{{ p.label }}</button>
@@ -51,6 +54,7 @@ const PANES: { id: Pane; label: string }[] = [{ id: 'slates', label: 'Slates' },
 .panes { flex: 1; min-height: 0; display: grid; grid-template-columns: 300px minmax(0, 1fr) 318px; gap: 1px; background: var(--line); }
 .pane { background: var(--bench); min-height: 0; min-width: 0; }
 .work { background: var(--slab); }
+.preview { grid-column: 2 / -1; display: grid; }
 .teach { padding: 28px 24px; display: grid; gap: 12px; justify-items: start; align-content: start; max-width: 60ch; }
 .teach .btn { text-decoration: none; }
 .tabs { display: none; }

@@ -4,16 +4,18 @@ import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { worst } from '@core/warnings';
 import type { DerivedShot } from '@core/film';
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
+import type { Column } from '../../stores/listing';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import PathThumb from '../../parts/PathThumb.vue';
 
-const props = defineProps<{ shot: DerivedShot; picked: boolean }>();
-const emit = defineEmits<{ pick: []; drop: [id: string, edge: 'before' | 'after'] }>();
+const props = defineProps<{ shot: DerivedShot; picked: boolean; chosen: boolean; columns: readonly Column[] }>();
+const emit = defineEmits<{ pick: [event: MouseEvent]; drop: [id: string, edge: 'before' | 'after'] }>();
 const row = useTemplateRef<HTMLElement>('row');
 const edge = ref<'before' | 'after' | null>(null);
 const severity = computed(() => worst(props.shot.warnings));
 const facts = computed(() => props.shot.facts);
+const told = computed(() => props.columns.map((c) => ({ ...c, value: c.of(props.shot) })));
 
 const edgeAt = (clientY: number): 'before' | 'after' => {
   const box = row.value?.getBoundingClientRect();
@@ -40,15 +42,15 @@ onBeforeUnmount(() => stop());
 
 <template>
   <button
-    ref="row" class="slate" :class="{ picked, over: edge === 'before', under: edge === 'after', unfit: shot.unfit }" :aria-current="picked" :data-shot="facts.shot.id"
-    @click="emit('pick')"
+    ref="row" class="slate" :class="{ picked, chosen, over: edge === 'before', under: edge === 'after', unfit: shot.unfit }" :aria-current="picked" :data-shot="facts.shot.id"
+    @click="emit('pick', $event)"
   >
-    <span class="number">{{ shot.number }}</span>
+    <span class="number">{{ shot.number }}<span v-if="chosen" class="sr">, chosen</span></span>
     <PathThumb :flown="facts.flown" :subject="facts.aim" />
     <span class="text">
       <span class="title" dir="auto">{{ facts.shot.title || 'untitled' }}</span>
       <span class="sub"><span>{{ facts.move?.name ?? facts.shot.move.kind }}</span><span class="prio">{{ facts.shot.priority }}</span><span>{{ facts.shot.role }}</span></span>
-      <span class="sub cost"><Fig :value="facts.flown ? facts.seconds.airS : NaN" quantity="seconds" /><span class="wh"><Fig :value="facts.energy?.totalWh ?? NaN" quantity="wattHours" /></span><span class="gb"><Fig :value="facts.bytes / 1e9" quantity="gigabytes" /></span></span>
+      <span class="sub cost"><span v-for="c in told" :key="c.id" :class="{ wh: c.quantity === 'wattHours', gb: c.quantity === 'gigabytes' }"><template v-if="c.quantity === 'text'">{{ c.value }}</template><Fig v-else :value="Number(c.value)" :quantity="c.quantity" /></span></span>
     </span>
     <MarkSign :severity="severity" />
   </button>
@@ -61,6 +63,7 @@ onBeforeUnmount(() => stop());
 }
 .slate:hover { background: var(--slab-2); }
 .slate.picked { background: var(--pick-dim); }
+.slate.chosen { box-shadow: inset 5px 0 var(--pick); }
 .slate:focus-visible { outline-offset: -2px; }
 .number { font-size: 19px; font-weight: 680; font-stretch: 76%; text-align: right; }
 .text { min-width: 0; display: grid; gap: 0; }

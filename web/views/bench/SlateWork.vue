@@ -27,6 +27,8 @@ const title = (value: string): void => { film.edit('shot', props.shot.facts.shot
     <header class="head">
       <span class="number">{{ shot.number }}</span>
       <ElInput class="title" :model-value="shot.facts.shot.title" placeholder="Name this slate" aria-label="Title" dir="auto" maxlength="10000" @update:model-value="title" />
+      <button class="btn" title="See the move (P)" @click="looking.previewing = true">See it</button>
+      <button class="btn" title="Two slates with half of the cut each" @click="acts.splitShot(shot.facts.shot.id)">Split</button>
       <button class="btn" title="Copy (C)" @click="acts.copyShot(shot.facts.shot.id)">Copy</button>
       <button class="btn" title="Delete (Del)" @click="acts.deleteShot(shot.facts.shot.id)">Delete</button>
     </header>

@@ -2,13 +2,15 @@
 import { placeVariety, type DerivedFilm, type PlaceFacts } from '@core/film';
 import { computed } from 'vue';
 import { useActs } from '../../stores/acts';
+import { useFilm } from '../../stores/film';
 
 const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
 const acts = useActs();
-const reading = computed(() => placeVariety([...props.derived.shots.values()].filter((s) => s.facts.location.id === props.place.location.id)));
+const film = useFilm();
+const reading = computed(() => placeVariety([...props.derived.shots.values()].filter((s) => s.facts.location.id === props.place.location.id), film.kit));
 const rows = computed(() => [
   { name: 'How near', counts: Object.entries(reading.value.distance) }, { name: 'How high', counts: Object.entries(reading.value.height) },
-  { name: 'Which way', counts: Object.entries(reading.value.direction) },
+  { name: 'Lens', counts: Object.entries(reading.value.lens) }, { name: 'Which way', counts: Object.entries(reading.value.direction) },
 ]);
 </script>
 

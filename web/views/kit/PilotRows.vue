@@ -9,6 +9,7 @@ import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useReckoning } from '../../stores/reckoning';
 import KitRow from './KitRow.vue';
+import PracticeSheet from './PracticeSheet.vue';
 import { useKit } from './useKit';
 
 type Practice = Entity<'practice'>;
@@ -59,6 +60,7 @@ const forget = (id: string): void => { store.remove('delete practice', [{ kind: 
       </KitRow>
     </ul>
     <template v-if="flying">
+      <PracticeSheet />
       <header><h2>{{ flying.name }}: practised moves</h2><button class="btn" :aria-pressed="onlyFilm" @click="onlyFilm = !onlyFilm">{{ onlyFilm ? 'Show all moves' : 'Only this film\u2019s moves' }}</button></header>
       <table>
         <thead><tr><th>Move</th><th>As you see it</th><th>With the record</th><th>Kept of the last {{ 20 }}</th><th>Keepers</th><th>Takes to plan</th></tr></thead>
