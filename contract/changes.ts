@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { ENTITY_KINDS, type AnyRow, type EntityKind } from './entities';
+import type { AnyRow } from './entities';
+import { ENTITY_KINDS, type EntityKind } from './kinds';
 import { strict, Uuid, Whole } from './parts';
 
 const Kind = Type.Unsafe<EntityKind>(Type.String({ enum: [...ENTITY_KINDS] }));

@@ -1,6 +1,7 @@
-import type { Static } from '@sinclair/typebox';
+import type { Static, TSchema } from '@sinclair/typebox';
 import { FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
 import { AircraftSchema, CardSchema, FilterSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
+import type { EntityKind } from './kinds';
 
 /** Every kind of row that can be stored, with the schema that types, checks and describes it. */
 export const ENTITIES = {
@@ -15,16 +16,9 @@ export const ENTITIES = {
   filter: FilterSchema,
   pilot: PilotSchema,
   practice: PracticeSchema,
-} as const;
+} as const satisfies Record<EntityKind, TSchema>;
 
-export type EntityKind = keyof typeof ENTITIES;
 export type Entity<K extends EntityKind = EntityKind> = Static<(typeof ENTITIES)[K]>;
-export const ENTITY_KINDS = Object.keys(ENTITIES) as readonly EntityKind[];
-
-/** What belongs to the owner across films. */
-export const KIT_KINDS = ['aircraft', 'pack', 'card', 'filter', 'pilot', 'practice'] as const;
-export type KitKind = (typeof KIT_KINDS)[number];
-export const isKit = (kind: EntityKind): kind is KitKind => (KIT_KINDS as readonly string[]).includes(kind);
 
 /** A stored row: the thing, how often it was changed, and when. */
 export interface Row<K extends EntityKind = EntityKind> {

@@ -1,10 +1,8 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
 import { AircraftSchema, CardSchema, FilterSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
+import { EXCHANGE_FORMAT, EXCHANGE_VERSION } from './kinds';
 import { filled, strict } from './parts';
-
-export const EXCHANGE_FORMAT = 'dusk-slate-film';
-export const EXCHANGE_VERSION = 1;
 
 /** A film with all it needs in one file: the backup a person understands, the door for the demo, the bug report. */
 export const FilmFileSchema = strict({

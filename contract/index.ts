@@ -1,3 +1,4 @@
+export * from './kinds';
 export * from './entities';
 export * from './changes';
 export * from './exchange';

@@ -1,5 +1,6 @@
 import { BatchSchema } from './changes';
-import { ENTITIES, ENTITY_KINDS } from './entities';
+import { ENTITIES } from './entities';
+import { ENTITY_KINDS } from './kinds';
 import { FilmFileSchema } from './exchange';
 
 const json = (schema: object) => ({ content: { 'application/json': { schema } } });

@@ -69,7 +69,7 @@ const pilots: DemoKit['pilots'] = [{
 }];
 
 const drill = (n: number, moveKind: string, day: number, handling: DemoKit['practice'][number]['handling'], tries: number, keepers: number): DemoKit['practice'][number] =>
-  ({ id: demoId(10, n), pilotId: demoId(9, 1), moveKind, utcMs: Date.UTC(2027, 3, day, 16), handling, tries, keepers, notes: '' });
+  ({ id: demoId(10, n), pilotId: demoId(9, 1), moveKind, utcMs: Date.UTC(2026, 9, day, 16), handling, tries, keepers, notes: '' });
 
 const practice: DemoKit['practice'] = [
   drill(1, 'part-orbit', 11, 'slow', 8, 4), drill(2, 'part-orbit', 18, 'normal', 6, 5), drill(3, 'orbit', 18, 'normal', 5, 2), drill(4, 'low-to-high', 25, 'normal', 10, 8), drill(5, 'fpv-line', 25, 'simulator', 12, 5),

@@ -52,7 +52,7 @@ test('the job’s tempo and rates reach the slates measured in beats', async ({ 
   await page.getByRole('link', { name: 'Bench' }).click();
   await bench.pick('Meadow to arches');
   await page.keyboard.press('2');
-  await expect(page.locator('.wanted')).toContainText('Wants 16s');
+  await expect(page.locator('.wanted')).toContainText('Wants 17s');
 });
 
 test('kit is edited, copied, retired; a card fuller than its size is refused', async ({ page, bench }) => {

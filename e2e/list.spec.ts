@@ -109,3 +109,88 @@ test('the list is read for variety, and what it lacks is one key away', async ({
   await bench.saved();
   expect((await bench.stored()).file.shots).toHaveLength(18);
 });
+
+test('several slates are changed, copied, joined and deleted at once, each in one step', async ({ page, bench }) => {
+  await bench.open();
+  await bench.pick('Valley wakes');
+  await bench.slate('Along the parapet').click({ modifiers: ['Control'] });
+  const bulk = page.getByRole('region', { name: 'Chosen slates' });
+  await expect(bulk).toContainText('2 chosen');
+  await bench.slate('Signal hut, smoke').click({ modifiers: ['Shift'] });
+  await expect(bulk).toContainText('4 chosen');
+  await bench.choose('Change them', 'priority: could');
+  await bench.saved();
+  let { file } = await bench.stored();
+  const could = ['Valley wakes', 'Along the parapet', 'Train takes the bridge', 'Signal hut, smoke'];
+  expect(file.shots.filter((s) => s.priority === 'could' && could.includes(s.title))).toHaveLength(4);
+  await page.keyboard.press('Control+z');
+  await bench.saved();
+  ({ file } = await bench.stored());
+  expect(file.shots.find((s) => s.title === 'Valley wakes')?.priority).toBe('must');
+  await bench.choose('Copy them to a place', 'Slate terraces');
+  await bench.saved();
+  ({ file } = await bench.stored());
+  const terraces = file.locations.find((l) => l.name === 'Slate terraces')!;
+  const copies = file.shots.filter((s) => s.locationId === terraces.id && could.includes(s.title));
+  expect(copies).toHaveLength(4);
+  expect(copies.every((s) => file.subjects.find((x) => x.id === s.subjectId)?.locationId === terraces.id)).toBe(true);
+  await bulk.getByRole('button', { name: 'Delete' }).click();
+  await expect(bulk).toHaveCount(0);
+  await bench.saved();
+  expect((await bench.stored()).file.shots).toHaveLength(18);
+});
+
+test('a slate is split in two and joined again with nothing of the cut lost', async ({ page, bench }) => {
+  await bench.open();
+  await bench.pick('Along the parapet');
+  await page.getByRole('button', { name: 'Split' }).click();
+  await bench.saved();
+  let { file } = await bench.stored();
+  const halves = file.shots.filter((s) => s.title.startsWith('Along the parapet'));
+  expect(halves.map((s) => [s.title, s.cut.segments[0]!.timelineS])).toEqual([['Along the parapet a', 3.5], ['Along the parapet b', 3.5]]);
+  await bench.slate('Along the parapet a').click();
+  await bench.slate('Along the parapet b').click({ modifiers: ['Control'] });
+  await page.getByRole('region', { name: 'Chosen slates' }).getByRole('button', { name: 'Join' }).click();
+  await bench.saved();
+  ({ file } = await bench.stored());
+  expect(file.shots.find((s) => s.title === 'Along the parapet a')?.cut.segments.reduce((n, s) => n + s.timelineS, 0)).toBe(7);
+  expect(file.shots).toHaveLength(18);
+});
+
+test('the list shows what is wanted, and rows tell what was picked, also after a reload', async ({ page, bench }) => {
+  await bench.open();
+  await page.keyboard.press('f');
+  const tools = page.getByRole('region', { name: 'What the list shows' });
+  await tools.getByRole('button', { name: 'must', exact: true }).click();
+  await expect(bench.titles.first()).toHaveText('Valley wakes');
+  await expect(bench.slate('Along the parapet')).toHaveCount(0);
+  await tools.getByRole('button', { name: 'could', exact: true }).click();
+  await expect(bench.slate('Signal hut, smoke')).toHaveCount(1);
+  await tools.getByRole('button', { name: 'blue', exact: true }).click();
+  await expect(bench.titles).toHaveCount(1);
+  await tools.getByRole('button', { name: 'blue', exact: true }).click();
+  await tools.getByRole('button', { name: 'Lens' }).click();
+  await expect(bench.slate('Valley wakes')).toContainText('24 mm');
+  await page.reload();
+  await expect(bench.slate('Valley wakes')).toContainText('24 mm');
+  await expect(bench.slate('Along the parapet')).toHaveCount(1);
+});
+
+test('a subject is covered with a set; what no pack carries is left out unless wanted', async ({ page, bench }) => {
+  await bench.open();
+  await bench.pick('Signal hut, smoke');
+  await page.keyboard.press('o');
+  const sheet = page.getByRole('region', { name: 'Cover a subject' });
+  await expect(sheet.getByRole('listitem')).toHaveCount(7);
+  await sheet.getByRole('button', { name: /^Still/ }).click();
+  await sheet.getByRole('button', { name: /^Add \d/ }).click();
+  await bench.saved();
+  const { file, derived } = await bench.stored();
+  const made = file.shots.filter((s) => s.title.startsWith('Signal hut:'));
+  expect(made.length).toBeGreaterThanOrEqual(3);
+  expect(made.some((s) => s.title.includes('still'))).toBe(false);
+  const hut = file.subjects.find((s) => s.name === 'Signal hut')!;
+  expect(made.every((s) => s.subjectId === hut.id && derived.shots.get(s.id)?.facts.flown)).toBe(true);
+  const numbers = made.map((s) => derived.shots.get(s.id)!.number);
+  expect([...numbers].sort((a, b) => a - b)).toEqual(Array.from({ length: made.length }, (_, i) => 8 + i));
+});

@@ -132,14 +132,15 @@ test('units are a way of showing: imperial and back leaves every stored number a
 
 test('a move that asks much of the hands offers a simpler one that keeps the place', async ({ page, bench }) => {
   await bench.open();
-  await bench.pick('Meadow to arches');
+  await bench.pick('Signal hut, smoke');
+  await bench.choose('Move', 'Drop in');
   const warning = page.locator('[data-code="move.inputs"]');
   await expect(warning).toContainText('3 inputs at once');
   await warning.getByRole('button', { name: 'Fly it as a push in.' }).click();
   await expect(warning).toHaveCount(0);
   await bench.saved();
-  const shot = (await bench.stored()).file.shots.find((s) => s.title === 'Meadow to arches');
-  expect(shot?.move).toMatchObject({ kind: 'push-in', values: { startM: 130, endM: 70, fromBearingDeg: 190 } });
+  const shot = (await bench.stored()).file.shots.find((s) => s.title === 'Signal hut, smoke');
+  expect(shot?.move).toMatchObject({ kind: 'push-in', values: { startM: 55, endM: 20, fromBearingDeg: 230 } });
 });
 
 test('a reveal tells the second at which the view clears', async ({ page, bench }) => {

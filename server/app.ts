@@ -39,7 +39,7 @@ export const createApp = (parts: Parts): Express => {
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: parts.log, autoLogging: { ignore: (r) => r.method === 'GET' }, quietReqLogger: true }));
   app.use(headers, guard(parts.names));
-  app.use(compression({ threshold: COMPRESS_FROM, filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
+  app.use(compression({ threshold: COMPRESS_FROM, level: 9, filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
   app.use('/api', (_request, response, next) => { response.set('cache-control', 'no-store'); next(); });
   app.use('/api', api(parts.store, parts.films, parts.feed, parts.version));
   app.use('/api', notFound);

@@ -60,7 +60,7 @@ const run = async (): Promise<void> => {
     await page.goto(`${app.address}/film/${film}`);
     await page.locator('.slate').first().waitFor();
     const usable = performance.now() - began;
-    const sizes = await page.evaluate(() => (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).filter((r) => /\.(js|css)$/.test(r.name)).reduce((sum, r) => sum + r.encodedBodySize, 0));
+    const sizes = await page.evaluate(() => (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).filter((r) => /\.(js|css)$/.test(r.name) && r.startTime < (performance.getEntriesByName('usable')[0]?.startTime ?? Infinity)).reduce((sum, r) => sum + r.encodedBodySize, 0));
     await page.locator('.slate', { hasText: 'Along the parapet' }).first().click();
     await page.getByRole('slider', { name: 'Length' }).focus();
     const { hand, sums } = await page.evaluate(dragged, STEPS);

@@ -28,8 +28,9 @@ const spoken = (value: number): string => `${toShown(value, props.parameter.quan
 </template>
 
 <style scoped>
-.slide { display: grid; grid-template-columns: 118px 1fr 92px 44px; align-items: center; gap: 14px; min-height: 34px; }
-.lock { border: 0; border-bottom: 2px solid transparent; background: none; color: var(--chalk-3); font-size: 11.5px; font-stretch: 84%; padding: 2px 0; cursor: pointer; margin-left: -8px; }
+.slide { display: grid; grid-template-columns: 84px 1fr 76px 34px; align-items: center; gap: 11px; min-height: 34px; }
+.lock { border: 0; border-bottom: 2px solid transparent; background: none; color: var(--chalk-3); font-size: 11.5px; font-stretch: 84%; padding: 2px 0; cursor: pointer; margin-left: -4px; }
+.label { line-height: 1.15; }
 .lock.locked { color: var(--chalk); border-bottom-color: var(--pick); font-weight: 620; }
 @media (max-width: 700px) { .slide { grid-template-columns: 1fr 100px 48px; gap: 2px 12px; } .slide > :nth-child(2) { grid-column: 1 / -1; grid-row: 2; margin-inline: 10px; } .lock { min-height: 44px; } }
 </style>

@@ -37,7 +37,12 @@ export const useActs = () => {
   };
 
   /** What a new slate of a place starts from. */
-  const templateFor = (locationId: string): Shot => newShot(film, locationId, keyBetween(shotsOf(locationId).at(-1)?.position, undefined));
+  const templateFor = (locationId: string): Shot => {
+    const fresh = newShot(film, locationId, keyBetween(shotsOf(locationId).at(-1)?.position, undefined));
+    const like = film.get('shot', looking.shotId);
+    // Flown with what the slate in hand is flown with.
+    return like ? { ...fresh, aircraftId: like.aircraftId, cameraId: like.cameraId, modeId: like.modeId } : fresh;
+  };
 
   /** Adds several slates behind the last of a place. */
   const addMany = (locationId: string, shots: readonly CoreShot[]): void => {

@@ -6,6 +6,7 @@ import { v4 as uuid } from 'uuid';
 import { api, ApiProblem, Unreachable } from './api';
 import { claimDevice } from './device';
 import { History, type Step, type StepChange, type Thing } from './history';
+import { whenIdle } from './idle';
 import { keepPending, leftBehind } from './keep';
 import { patched } from './merge';
 import { keyOf, Outbox, type Clash } from './outbox';
@@ -19,8 +20,6 @@ interface Held { readonly version: number; readonly value: Thing }
 /** Fields of a thing as a change may give them; nothing handed over is written to. */
 type Deep<T> = T extends readonly (infer U)[] ? readonly Deep<U>[] : T extends object ? { readonly [F in keyof T]: Deep<T[F]> } : T;
 export type Fields<K extends EntityKind> = { readonly [F in keyof Entity<K>]?: Deep<Entity<K>[F]> };
-
-const whenIdle = (act: () => void): void => { if ('requestIdleCallback' in window) requestIdleCallback(act); else setTimeout(act, 200); };
 
 const SAVE_DELAY_MS = 350;
 const RETRY_MS = [1000, 2000, 4000, 8000, 15_000];
@@ -75,7 +74,7 @@ export const useFilm = defineStore('film', () => {
       refresh();
       loading.value = false;
       listen(opened.sequence);
-      void loadChecks().then(() => whenIdle(rehearse));
+      whenIdle(() => void loadChecks().then(() => whenIdle(rehearse)));
       if (outbox.size > 0) schedule(0);
     } catch (error) {
       loading.value = false;

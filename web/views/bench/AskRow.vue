@@ -10,6 +10,8 @@ const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
 const looking = useLooking();
 const facts = computed(() => props.shot.facts);
+/** A derived figure is asked for in round numbers; the exact one is in its sum. */
+const rounded = (x: number): number => Number(x.toPrecision(x < 1 ? 2 : 3));
 /** What a figure is shown as: a share of the frame in per cent. */
 const scaleOf = (t: TargetFigure): number => (t.id === 'fill' ? 100 : 1);
 const figures = computed(() => TARGETS.flatMap((t) => {
@@ -34,7 +36,7 @@ const asks = Object.fromEntries(TARGETS.map((t) => [t.id, (v: number) => ask(t.i
   <section v-if="figures.length > 0" class="ask" aria-label="Ask for a figure">
     <h3>Ask for</h3>
     <div v-for="f in figures" :key="f.id" :title="f.gives ? `Changes ${f.gives}; what is given stays.` : 'Everything that bears on it is given.'">
-      <NumberField :label="f.label" :value="f.now" :scale="scaleOf(f)" :quantity="f.quantity" :save="asks[f.id]" />
+      <NumberField :label="f.label" :value="rounded(f.now)" :scale="scaleOf(f)" :quantity="f.quantity" :save="asks[f.id]" />
       <span class="gives">{{ f.gives ? `by ${f.gives}` : 'all given' }}</span>
     </div>
   </section>

@@ -1,20 +1,21 @@
 <script setup lang="ts">
-import { defineAsyncComponent, ref } from 'vue';
+import { onMounted, ref } from 'vue';
 import { useActs } from '../../stores/acts';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
+import { whenIdle } from '../../stores/idle';
 import { useReckoning } from '../../stores/reckoning';
 import BudgetPane from './BudgetPane.vue';
+import { fetchAhead, PreviewStage } from './later';
 import LightRibbon from './LightRibbon.vue';
 import SlateList from './SlateList.vue';
 import SlateWork from './SlateWork.vue';
-
-const PreviewStage = defineAsyncComponent(() => import('../preview/PreviewStage.vue'));
 
 const film = useFilm();
 const looking = useLooking();
 const reckoning = useReckoning();
 const acts = useActs();
+onMounted(() => { performance.mark('usable'); whenIdle(fetchAhead); });
 type Pane = 'slates' | 'work' | 'budget';
 const pane = ref<Pane>('slates');
 const PANES: { id: Pane; label: string }[] = [{ id: 'slates', label: 'Slates' }, { id: 'work', label: 'Slate' }, { id: 'budget', label: 'Packs' }];

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import CardStack from './CardStack.vue';
-import FlightSheet from './FlightSheet.vue';
+import { FlightSheet } from './later';
 import PackRail from './PackRail.vue';
 import WarningList from './WarningList.vue';
 

@@ -58,7 +58,8 @@ const total = computed(() => picked.value.reduce((sum, p) => sum + (p.derived?.f
 .coverage { background: var(--slab-2); padding: 8px 10px; font-size: 13px; margin: 0 8px 6px; display: grid; gap: 6px; max-height: 60vh; overflow: auto; }
 ul { display: grid; gap: 2px; }
 .one { width: 100%; display: grid; grid-template-columns: 58px 1fr 20px; gap: 8px; align-items: center; text-align: left; background: var(--slab); border: 0; padding: 3px 6px; cursor: pointer; }
-.one.off { opacity: 0.62; }
+.one.off { background: var(--slab-2); color: var(--chalk-2); }
+.one.off b { font-weight: 400; }
 .small { font-size: 12px; font-stretch: 86%; color: var(--chalk-2); }
 .tick { color: var(--pick); font-weight: 640; }
 em { color: var(--stop); font-style: normal; }

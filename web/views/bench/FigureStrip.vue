@@ -3,7 +3,7 @@ import { explain, type DerivedShot, type FigureId } from '@core/film';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import type { Quantity } from '../../format';
-import SumSheet from './SumSheet.vue';
+import { SumSheet } from './later';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const open = ref<FigureId | null>(null);

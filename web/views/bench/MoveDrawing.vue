@@ -7,7 +7,7 @@ import PlanSketch from '../../parts/PlanSketch.vue';
 import { ElSlider } from '../../parts/element';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
-import LensView from './LensView.vue';
+import LensView from '../../parts/LensView.vue';
 import SideView from './SideView.vue';
 
 const props = defineProps<{ shot: DerivedShot }>();

@@ -94,9 +94,11 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
 </template>
 
 <style scoped>
-.row { display: grid; grid-template-columns: repeat(auto-fit, minmax(104px, 1fr)); gap: 8px; margin-bottom: 6px; }
-.toggle { display: flex; align-items: center; gap: 6px; min-height: 34px; }
-.toggle .label { width: 118px; margin-right: 8px; }
+.row { display: grid; grid-template-columns: repeat(auto-fit, minmax(92px, 1fr)); gap: 6px; margin-bottom: 6px; }
+.sliders { display: grid; grid-template-columns: 1fr 1fr; gap: 0 24px; }
+.toggle { grid-column: 1 / -1; display: flex; align-items: center; gap: 6px; min-height: 34px; }
+.toggle .label { width: 84px; margin-right: 8px; }
+@media (max-width: 700px) { .sliders { grid-template-columns: 1fr; } }
 .on { background: var(--pick-dim); border-color: var(--pick); }
 .says { margin-top: 8px; max-width: 78ch; }
 .says b { font-weight: 600; }

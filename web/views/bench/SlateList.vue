@@ -9,12 +9,10 @@ import { useListing } from '../../stores/listing';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
 import { ElInput } from '../../parts/element';
-import BulkBar from './BulkBar.vue';
-import CoverageSheet from './CoverageSheet.vue';
-import ListTools from './ListTools.vue';
+import { BulkBar, CoverageSheet, ListTools, VarietySheet } from './later';
 import PlaceRow from './PlaceRow.vue';
 import SlateRow from './SlateRow.vue';
-import VarietySheet from './VarietySheet.vue';
+
 
 type Row = { key: string; place: PlaceFacts } | { key: string; shot: DerivedShot };
 

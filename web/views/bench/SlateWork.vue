@@ -6,8 +6,7 @@ import { ElInput } from '../../parts/element';
 import { useActs } from '../../stores/acts';
 import { useFilm } from '../../stores/film';
 import { useLooking, type Facet } from '../../stores/looking';
-import CutFacet from './CutFacet.vue';
-import ExposureFacet from './ExposureFacet.vue';
+import { CutFacet, ExposureFacet } from './later';
 import FigureStrip from './FigureStrip.vue';
 import MoveDrawing from './MoveDrawing.vue';
 import MoveFacet from './MoveFacet.vue';
@@ -59,5 +58,6 @@ const title = (value: string): void => { film.edit('shot', props.shot.facts.shot
 .facets button { border: 0; background: none; padding: 4px 14px 5px; cursor: pointer; color: var(--chalk-2); min-height: var(--touch); border-bottom: 3px solid transparent; margin-bottom: -1px; }
 .facets button[aria-selected='true'] { color: var(--chalk); font-weight: 620; border-bottom-color: var(--pick); }
 .panel { padding-top: 4px; }
+@media (max-width: 700px) { .head { flex-wrap: wrap; } .title { flex: 1 0 70%; } .head .btn { flex: 1; justify-content: center; } }
 .warn { margin-top: 10px; border-top: 1px solid var(--line); padding-top: 4px; }
 </style>

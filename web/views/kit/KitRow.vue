@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import SwitchField from '../../parts/SwitchField.vue';
 
-defineProps<{ name: string; retired: boolean; along?: boolean | undefined }>();
+// A boolean that is left out would else be false.
+withDefaults(defineProps<{ name: string; retired: boolean; along?: boolean | undefined }>(), { along: undefined });
 defineEmits<{ copy: []; retire: []; along: [value: boolean] }>();
 </script>
 

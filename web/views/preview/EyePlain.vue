@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { skyColour } from '@core/light';
 import type { DerivedShot } from '@core/film';
-import LensView from '../bench/LensView.vue';
+import LensView from '../../parts/LensView.vue';
 import type { Eye } from './EyeCanvas.vue';
 
 defineProps<{ eyes: readonly Eye[]; timeS: number }>();

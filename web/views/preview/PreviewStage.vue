@@ -56,6 +56,7 @@ const bySecond = (m: NonNullable<typeof moment.value>): string => m.pose.at.z.to
 
 const keys = (event: KeyboardEvent): void => {
   if (event.target instanceof HTMLElement && event.target.matches('input, textarea, [role="combobox"]')) return;
+  if (event.key === 'Escape') looking.previewing = false;
   if (event.key === ' ') { event.preventDefault(); toggle(); }
   if (event.key === ',') step(-0.25);
   if (event.key === '.') step(0.25);

@@ -2,7 +2,7 @@
 import type { ShotFacts } from '@core/film';
 import { aspectRatio, horizonInFrame, projectLine, projectPoint, type FramePoint } from '@core/lens';
 import { computed } from 'vue';
-import { line } from '../../parts/drawing';
+import { line } from './drawing';
 
 const props = defineProps<{ facts: ShotFacts; share: number; width: number; height: number; skyTop: string; skyLow: string; land: string }>();
 

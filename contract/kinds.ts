@@ -1,0 +1,12 @@
+/** Every kind of row that can be stored. Apart from the schemas, so that who only asks for a name does not load them. */
+export const ENTITY_KINDS = ['film', 'location', 'subject', 'shot', 'reading', 'aircraft', 'pack', 'card', 'filter', 'pilot', 'practice'] as const;
+export type EntityKind = (typeof ENTITY_KINDS)[number];
+
+/** What belongs to the owner across films. */
+export const KIT_KINDS = ['aircraft', 'pack', 'card', 'filter', 'pilot', 'practice'] as const;
+export type KitKind = (typeof KIT_KINDS)[number];
+export const isKit = (kind: EntityKind): kind is KitKind => (KIT_KINDS as readonly string[]).includes(kind);
+
+/** Name and version of the film file. */
+export const EXCHANGE_FORMAT = 'dusk-slate-film';
+export const EXCHANGE_VERSION = 1;

@@ -1,0 +1,48 @@
+import { boardOf } from '@core/film';
+import type { Page } from '@playwright/test';
+import { expect, test } from './app';
+
+const cards = (page: Page) => page.locator('[data-card] .title');
+
+test('the cut is ordered apart from the list, by keyboard and by mouse, and follows it again', async ({ page, bench }) => {
+  await bench.open('board');
+  await expect(cards(page)).toHaveCount(18);
+  const first = page.locator('[data-card]').first();
+  await first.focus();
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect(cards(page).nth(1)).toHaveText('Valley wakes');
+  await bench.saved();
+  const { file, derived } = await bench.stored();
+  expect(file.shots.every((s) => s.cutPosition !== '')).toBe(true);
+  expect([...derived.shots.values()].find((s) => s.facts.shot.title === 'Valley wakes')!.number).toBe(1);
+  expect(boardOf(derived).places[1]!.shot.facts.shot.title).toBe('Valley wakes');
+  await page.locator('[data-card]', { hasText: 'Leave it to the blue' }).dragTo(page.locator('[data-card]', { hasText: 'Signal hut' }));
+  await expect(cards(page).nth(4)).toHaveText('Leave it to the blue');
+  await bench.saved();
+  expect(boardOf((await bench.stored()).derived).places.map((p) => p.shot.facts.shot.title).indexOf('Leave it to the blue')).toBe(4);
+  await page.keyboard.press('Control+z');
+  await expect(cards(page).last()).toHaveText('Leave it to the blue');
+  await page.getByRole('button', { name: 'As flown' }).click();
+  await expect(cards(page).first()).toHaveText('Valley wakes');
+  await expect(page.getByRole('button', { name: 'As flown' })).toBeDisabled();
+});
+
+test('remarks on how it ends, forbids nothing, and opens the slate it is about', async ({ page, bench }) => {
+  await bench.open('board');
+  await expect(page.getByText('The film ends on a push-in.')).toHaveCount(0);
+  await page.locator('[data-card]').last().press('Enter');
+  await expect(bench.title).toHaveValue('Leave it to the blue');
+  await bench.choose('Move', 'Push in');
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Board' }).click();
+  await expect(page.getByText('The film ends on a push-in.')).toBeVisible();
+  await bench.accessible();
+});
+
+test('an empty film has a board that says what it waits for', async ({ page, app }) => {
+  await page.goto(app.address);
+  await page.getByLabel('Name of the new film').fill('Nothing yet');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await page.getByRole('link', { name: 'Board' }).click();
+  await expect(page.getByText('The board shows the cut once there are slates.')).toBeVisible();
+});
