@@ -1,5 +1,8 @@
 import { term, type Sum, type Term } from '../units';
+import { STILL_S } from '../footage';
 import { PACE_BANDS } from '../pace';
+import { stillsOf, takesOf } from './costs';
+import { meanSpeedOf, secondsOf } from './layout';
 import type { ShotFacts } from './shot';
 
 /** Figures of a shot that a person can open. */
@@ -16,42 +19,66 @@ const take = (f: ShotFacts): Sum => {
   };
 };
 
-const air = (f: ShotFacts): Sum => ({
-  label: 'In the air for the shot', value: f.seconds.airS, quantity: 'seconds',
-  terms: [
-    term('set-up', f.shot.setupS, 'seconds', 'hover to frame'),
-    term(`${f.shot.takes} × take`, f.shot.takes * f.seconds.takeS, 'seconds'),
-    term(`${Math.max(0, f.shot.takes - 1)} × between takes`, Math.max(0, f.shot.takes - 1) * f.seconds.betweenS, 'seconds',
-      f.shot.takeStyle === 'same-way' ? 'fly back to the start and settle' : 'settle; every second take runs the other way'),
-  ],
-  formula: 'set-up + takes × take + (takes − 1) × between', source: 'Reposition legs and the way home are counted in the flight.',
-});
+const air = (f: ShotFacts): Sum => {
+  const takes = takesOf(f.shot);
+  const between = Math.max(0, takes - 1);
+  const stills = stillsOf(f.shot);
+  return {
+    label: 'In the air for the shot', value: f.seconds.airS, quantity: 'seconds',
+    terms: [
+      term('set-up', f.shot.setupS, 'seconds', 'hover to frame'),
+      ...(stills > 0 ? [term(`${stills} × still`, stills * STILL_S, 'seconds', 'frame, settle, take it')] : []),
+      ...(takes > 0 ? [term(`${takes} × take`, takes * f.seconds.takeS, 'seconds')] : []),
+      ...(f.shot.walkS !== null ? [term(`${takes} × walk there and back`, takes * 2 * f.shot.walkS, 'seconds', 'the aircraft hovers and records')] : []),
+      ...(between > 0 ? [term(`${between} × between takes`, between * f.seconds.betweenS, 'seconds', f.shot.takeStyle === 'same-way' ? 'fly back to the start and settle' : 'settle; every second take runs the other way')] : []),
+    ],
+    formula: 'set-up + stills + takes × (take + walk) + (takes − 1) × between', source: 'Reposition legs and the way home are counted in the flight.',
+  };
+};
 
 const energy = (f: ShotFacts): Sum => ({
   label: 'Energy', value: f.energy?.totalWh ?? NaN, quantity: 'wattHours',
   terms: f.energy ? [
-    term('set-up hover', f.energy.setupWh, 'wattHours'),
-    term(`${f.shot.takes} × move`, f.energy.movesWh, 'wattHours', `mean ${f.energy.path.meanW.toFixed(0)} W, up to ${f.energy.path.peakAirspeedMs.toFixed(1)} m/s through the air`),
-    term('rolls and margins', f.energy.rollsWh, 'wattHours', 'hover in the wind at that height'),
+    term(stillsOf(f.shot) > 0 ? 'set-up and stills, hovering' : 'set-up hover', f.energy.setupWh, 'wattHours'),
+    term(`${takesOf(f.shot)} × move`, f.energy.movesWh, 'wattHours', `mean ${f.energy.path.meanW.toFixed(0)} W, up to ${f.energy.path.peakAirspeedMs.toFixed(1)} m/s through the air`),
+    term(f.shot.walkS === null ? 'rolls and margins' : 'rolls, margins and walks', f.energy.rollsWh, 'wattHours', 'hover in the wind at that height'),
     term('between takes', f.energy.betweenWh, 'wattHours'),
   ] : [],
   formula: '∫ P(airspeed, climb) dt along the path, wind taken at each height',
   source: 'Power shape after Zeng, Xu & Zhang, IEEE Trans. Wireless Comm. 18(4), 2019, set by the aircraft’s rated hover and cruise minutes.',
 });
 
-const recorded = (f: ShotFacts): Sum => ({
-  label: 'Recorded', value: f.seconds.recordedS, quantity: 'seconds',
-  terms: [term('takes', f.shot.takes, 'count'), term('one take', f.seconds.takeS, 'seconds'),
-    term('wanted in each', f.wantedS, 'seconds', `cut needs ${f.capturedS.toFixed(1)} s captured, minimum hold ${f.film.preferences.minimumHoldS} s`)],
-  formula: 'takes × take; wanted = max(Σ timeline × speed × timeline rate / capture rate, minimum hold)',
-  source: 'Everything from pre-roll to post-roll is on the card.',
-});
+const wanted = (f: ShotFacts): Term => term('wanted in each', f.wantedS, 'seconds',
+  `cut of ${secondsOf(f.segments).toFixed(1)} s at ×${meanSpeedOf(f.segments).toFixed(2)} needs ${f.capturedS.toFixed(1)} s captured, ${f.film.preferences.handleS} s handle at both ends, minimum hold ${f.film.preferences.minimumHoldS} s`);
 
-const bytes = (f: ShotFacts): Sum => ({
-  label: 'Card space', value: f.bytes / 1e9, quantity: 'gigabytes',
-  terms: [term('bit rate', f.mode?.megabitsPerS ?? NaN, 'megabits', f.mode?.name), term('recorded', f.seconds.recordedS, 'seconds')],
-  formula: 'Mbit/s × 10⁶ / 8 × seconds', source: 'Decimal gigabytes, as cards are sold.',
-});
+const recorded = (f: ShotFacts): Sum => {
+  const frames = f.flown?.frames;
+  if (frames) return {
+    label: 'Recorded', value: f.seconds.recordedS, quantity: 'seconds', terms: [term(frames.by === 'interval' ? 'frames' : 'stills', frames.count, 'count', `one every ${frames.everyS} s`)],
+    formula: frames.by === 'interval' ? 'frames = clip × timeline rate; capture = (frames − 1) × interval' : 'columns = ⌈sweep / (field of view × (1 − overlap))⌉, or as many as the bracket has',
+    source: 'Single frames are on the card, no seconds.',
+  };
+  const takes = takesOf(f.shot);
+  return {
+    label: 'Recorded', value: f.seconds.recordedS, quantity: 'seconds',
+    terms: [term('takes', takes, 'count'), term('one take', f.seconds.takeS, 'seconds'), ...(f.shot.walkS !== null ? [term('walk there and back', 2 * f.shot.walkS, 'seconds', 'each take')] : []), wanted(f)],
+    formula: 'takes × (take + walk); wanted = max(Σ timeline × speed × timeline rate / capture rate + 2 × handle, minimum hold); a ramp counts its mean speed',
+    source: 'Everything from pre-roll to post-roll is on the card.',
+  };
+};
+
+const bytes = (f: ShotFacts): Sum => {
+  const stills = stillsOf(f.shot) + (f.flown?.frames ? takesOf(f.shot) * f.flown.frames.count : 0);
+  const stillMB = f.camera?.stillMB ?? NaN;
+  return {
+    label: 'Card space', value: f.bytes / 1e9, quantity: 'gigabytes',
+    terms: [
+      ...(f.seconds.recordedS > 0 ? [term('video', f.bytes / 1e9 - (stills > 0 ? (stills * stillMB) / 1000 : 0), 'gigabytes', `${f.mode?.megabitsPerS ?? '–'} Mbit/s of ${f.mode?.name ?? 'no mode'} for ${f.seconds.recordedS.toFixed(0)} s`)] : []),
+      ...(stills > 0 ? [term(`${stills} single frames`, (stills * stillMB) / 1000, 'gigabytes', `${stillMB} MB each`)] : []),
+    ],
+    formula: 'Mbit/s × 10⁶ / 8 × seconds + frames × size of one', source: 'Decimal gigabytes, as cards are sold.',
+  };
+};
 
 const pace = (f: ShotFacts): Sum => ({
   label: 'Pace', value: f.pace.edgeCrossingS, quantity: 'seconds',

@@ -6,7 +6,7 @@ export * from './explain';
 export * from './variety';
 export type { Lack, VarietyReading } from '../story';
 export type { Cure, Severity, Warning } from '../warnings';
-export type { ShotFacts } from './shot';
+export { shotFacts, type ShotFacts } from './shot';
 export { stillsOf, takesOf, windOf, type ShotEnergy } from './costs';
 export { easingOf, flyLayout, layoutOf, meanSpeedOf, secondsOf, type Layout, type ShotParts } from './layout';
 export * from './solve';

@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { STILL_S } from '../footage';
 import { NOTHING_ADDED, MOVES } from '../moves';
 import { distance } from '../units';
-import { bandsOf, boardOf, deriveFilm, freeKnobs, layoutOf, momentAt, practiceSheet, proposeCoverage, solveShot, subjectAt, targetNow, TARGETS, trackOf, type FilmInput, type Shot, type ShotParts } from '.';
+import { bandsOf, boardOf, deriveFilm, explain, FIGURES, freeKnobs, layoutOf, momentAt, practiceSheet, proposeCoverage, solveShot, subjectAt, targetNow, TARGETS, trackOf, type FilmInput, type Shot, type ShotParts } from '.';
 
 let film: FilmInput;
 beforeAll(async () => { film = (await import('../../demo')).demoFilm() as FilmInput; });
@@ -80,6 +80,21 @@ describe('what is recorded', () => {
     expect(withShot({ cut: { by: 'counts', beats: 2, segments: [{ timelineS: 1, speedFactor: 1, endFactor: null }] } }).facts.capturedS).toBeCloseTo(beats, 9);
     const two = withShot({ cut: { by: 'beats', beats: 16, segments: [{ timelineS: 1, speedFactor: 1, endFactor: null }, { timelineS: 3, speedFactor: 1, endFactor: null }] } }).facts.segments;
     expect(two[1]!.timelineS / two[0]!.timelineS).toBeCloseTo(3, 9);
+  });
+});
+
+describe('sums', () => {
+  it('add up whatever a slate asks for', () => {
+    fc.assert(fc.property(
+      fc.constantFrom('slide', 'hold', 'panorama', 'time-lapse', 'bracket', 'four-pass', 'orbit'), fc.constantFrom<Shot['records']>('video', 'stills', 'both'), fc.option(fc.integer({ min: 0, max: 60 })),
+      fc.integer({ min: 1, max: 5 }), fc.integer({ min: 0, max: 9 }), fc.constantFrom<Shot['takeStyle']>('same-way', 'there-and-back'), (kind, records, walkS, takes, stills, takeStyle) => {
+        const { facts } = withShot({ records, walkS, takes, stills, takeStyle, move: { kind, values: {}, reversed: false, added: NOTHING_ADDED, points: [], locked: [] } });
+        for (const id of ['take', 'air', 'energy', 'bytes'] as const) {
+          const sum = explain(id, facts);
+          expect(sum.terms.reduce((a, t) => a + t.value, 0), `${id} of ${kind}, ${records}`).toBeCloseTo(sum.value, 6);
+        }
+        for (const id of FIGURES) expect(explain(id, facts).formula).toMatch(/\S/);
+      }), { numRuns: 80 });
   });
 });
 

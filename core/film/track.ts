@@ -38,7 +38,7 @@ export interface Track {
 const PER_SECOND = 8;
 const MOST = 1600;
 const FLARE_MARGIN_DEG = 5;
-/** Blur beyond which edges are seen to smear, pixels of a 4K frame's width share. */
+/** Blur beyond which edges are seen to smear, as a share of the frame's width. */
 export const BLUR_SHARE = 1 / 40;
 
 /** Where a moving subject is at a second of the move: at its own place in the middle of it. */

@@ -1,11 +1,16 @@
 import { demoFilm } from '../../demo';
-import { deriveFilm, FilmReckoner, type FilmInput } from '../../core/film';
+import { deriveFilm, FilmReckoner, shotFacts, type FilmInput, type ShotParts } from '../../core/film';
 import { ms, report, spread } from './figures';
 
 const filmOf = (count: number): FilmInput => {
   const film = demoFilm() as FilmInput;
   return { ...film, shots: Array.from({ length: count }, (_, i) => { const like = film.shots[i % film.shots.length]; if (!like) throw new Error('no shots'); return { ...like, id: `s${i}` }; }) };
 };
+
+const partsOf = (film: FilmInput): ShotParts[] => film.shots.flatMap((shot) => {
+  const location = film.locations.find((l) => l.id === shot.locationId);
+  return location ? [{ shot, film: film.film, location, subject: film.subjects.find((s) => s.id === shot.subjectId) ?? null, aircraft: film.kit.aircraft.find((a) => a.id === shot.aircraftId) ?? null }] : [];
+});
 
 const timed = (rounds: number, act: (round: number) => void): number[] => {
   for (let i = 0; i < 200; i += 1) act(i);
@@ -18,6 +23,9 @@ export const run = async (): Promise<void> => {
     const film = filmOf(count);
     const fresh = spread(timed(100, () => deriveFilm(film)));
     report(`every cost and warning of ${count} shots, nothing remembered`, `median ${ms(fresh.median)}, p95 ${ms(fresh.p95)}`);
+    const parts = partsOf(film);
+    const facts = spread(timed(60, () => { for (const p of parts) shotFacts(p); }));
+    report(`paths, costs and framing of ${count} shots`, `median ${ms(facts.median)}, p95 ${ms(facts.p95)}`);
     const reckoner = new FilmReckoner();
     reckoner.derive(film);
     const drag = spread(timed(200, (i) => {

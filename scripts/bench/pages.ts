@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import pino from 'pino';
 import { demoFilm } from '../../demo';
 import { start } from '../../server/start';
@@ -44,6 +44,19 @@ const dragged = async (steps: number): Promise<{ hand: number[]; sums: number[] 
   return { hand, sums: page.__later };
 };
 
+/** Script time of a frame while a move plays; the picture itself is drawn in software here. */
+const preview = async (page: Page): Promise<void> => {
+  await page.locator('.slate', { hasText: 'Meadow to arches' }).first().click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'See it' }).click();
+  await page.locator('canvas').waitFor();
+  await page.getByRole('button', { name: 'Play' }).click();
+  await page.waitForFunction(() => document.querySelector('canvas')?.dataset['frameMs']);
+  report('preview: script time of a frame', `median ${await page.locator('canvas').getAttribute('data-frame-ms') ?? ''} ms`);
+  const size = await page.evaluate(() => (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).filter((r) => /EyeCanvas|PreviewStage/.test(r.name)).reduce((sum, r) => sum + r.encodedBodySize, 0));
+  report('preview: loaded when opened', `${(size / 1000).toFixed(0)} kB`);
+};
+
 const run = async (): Promise<void> => {
   console.log('\nPages, in Chromium');
   if (!existsSync('/usr/bin/chromium')) { console.log('Chromium is not installed; npm test installs it.'); return; }
@@ -69,6 +82,7 @@ const run = async (): Promise<void> => {
       const s = spread(times.slice(COLD));
       report(`${count} slates: slider step, ${name}`, `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}; worst of the first ${COLD} ${ms(spread(times.slice(0, COLD)).max)}`);
     }
+    if (count === 18) await preview(page);
     await page.close();
   }
   await browser.close();

@@ -4,6 +4,7 @@ import type { DerivedShot, Shot } from '@core/film';
 import { initialValues, MOVES, moveOf, type MoveParameter } from '@core/moves';
 import { computed } from 'vue';
 import { choices, HANDLING_WORDS, ROLE_WORDS, PRIORITY_WORDS, WISH_WORDS } from '../../format';
+import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import SliderField from '../../parts/SliderField.vue';
 import { useFilm } from '../../stores/film';
@@ -87,6 +88,10 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
     </div>
     <AskRow :shot="shot" />
     <AddedRow :key="stored.id" :move="stored.move" :reversible="move?.reversible ?? false" :save="setMove" />
+    <p v-if="shot.facts.flown" class="says quiet">
+      Path <Fig :value="shot.facts.flown.lengthM" quantity="metres" /> in <Fig :value="shot.facts.flown.totalS" quantity="seconds" />, between <Fig :value="shot.facts.flown.lowestM" quantity="metres" /> and <Fig :value="shot.facts.flown.highestM" quantity="metres" /> high;
+      turns at up to <Fig :value="shot.facts.flown.peakYawDegS" quantity="degreesPerSecond" />, tilts at up to <Fig :value="shot.facts.flown.peakTiltDegS" quantity="degreesPerSecond" />.
+    </p>
     <p v-if="move" class="says"><b>{{ move.says }}</b> {{ move.sticks }} <span class="quiet">Needs: {{ move.needs }}</span> <span class="caution">{{ move.caution }}</span></p>
     <p v-if="able.length > 0" class="says">By hand, or by itself with <b v-for="(a, i) in able" :key="a.aid.kind" :title="a.say">{{ i > 0 ? ', ' : '' }}{{ a.aid.name.toLowerCase() }}</b>. <span class="quiet">{{ able[0]?.say }}</span></p>
     <details v-if="unable.length > 0" class="says"><summary class="quiet">Why the other aids could not</summary><ul><li v-for="a in unable" :key="a.aid.kind"><b>{{ a.aid.name }}</b>: {{ a.say }}</li></ul></details>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { momentAt, trackOf, type DerivedShot, type Track } from '@core/film';
+import { BLUR_SHARE, momentAt, trackOf, type DerivedShot, type Track } from '@core/film';
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
@@ -46,7 +46,7 @@ const told = computed(() => {
   const m = moment.value;
   if (!m) return [];
   const rolling = timeS.value < 0 ? 'pre-roll' : track.value && timeS.value > track.value.totalS ? 'post-roll' : '';
-  return [rolling, m.strobes ? 'strobes' : '', m.sunInLens ? 'sun in the lens' : '', m.blurPx > 96 ? 'near ground smears' : ''].filter(Boolean);
+  return [rolling, m.strobes ? 'strobes' : '', m.sunInLens ? 'sun in the lens' : '', m.blurPx > (props.shot.facts.mode?.widthPx ?? 3840) * BLUR_SHARE ? 'near ground smears' : ''].filter(Boolean);
 });
 const others = computed(() => [{ value: null as string | null, label: 'nothing' }, ...(reckoning.derived?.order ?? []).filter((id) => id !== props.shot.facts.shot.id).map((id) => {
   const s = reckoning.derived?.shots.get(id);
