@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { freeKnobs, solveShot, targetIn, TARGETS, type DerivedShot, type Target, type TargetFigure } from '@core/film';
-import { computed } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
@@ -14,10 +14,16 @@ const facts = computed(() => props.shot.facts);
 const rounded = (x: number): number => Number(x.toPrecision(x < 1 ? 2 : 3));
 /** What a figure is shown as: a share of the frame in per cent. */
 const scaleOf = (t: TargetFigure): number => (t.id === 'fill' ? 100 : 1);
+/** What gives way follows from the move and from what is given, not from its numbers: asked anew only when those change. */
+const gives = shallowRef<Partial<Record<Target, string>>>({});
+watch(() => `${facts.value.shot.id}|${facts.value.shot.move.kind}|${facts.value.shot.move.locked.join()}`, () => {
+  gives.value = Object.fromEntries(TARGETS.map((t) => [t.id, freeKnobs(facts.value, t.id)[0]?.label.toLowerCase() ?? '']));
+}, { immediate: true });
 const figures = computed(() => TARGETS.flatMap((t) => {
   const now = targetIn(facts.value, t.id);
-  const knobs = freeKnobs(facts.value, t.id);
-  return now === null || !Number.isFinite(now) ? [] : [{ ...t, now, gives: knobs[0]?.label.toLowerCase() ?? '' }];
+  // What nothing bears on is not offered; what is only held fast by the person is.
+  const idle = !gives.value[t.id] && facts.value.shot.move.locked.length === 0;
+  return now === null || !Number.isFinite(now) || idle ? [] : [{ ...t, now, gives: gives.value[t.id] ?? '' }];
 }));
 /** Asks for a figure; the first free number that reaches it gives way. */
 const ask = (target: Target, wanted: number): readonly Fault[] => {

@@ -53,8 +53,8 @@ const join = (): void => { const id = bulk.join(listing.picked); listing.clear()
 <template>
   <section class="bulk" aria-label="Chosen slates">
     <p><b>{{ listing.picked.length }} chosen</b><button class="btn bare" title="All that are shown" @click="listing.chooseAll">All shown</button><button class="btn bare" title="Let go of them (Esc)" @click="listing.clear">None</button></p>
-    <PickField label="Change them" bare :value="change" :options="changes" :save="apply" />
-    <PickField label="Copy them to a place" bare :value="''" :options="places" :save="copyTo" />
+    <PickField label="Change them" bare :value="change" placeholder="change them to …" :options="changes" :save="apply" />
+    <PickField label="Copy them to a place" bare :value="''" placeholder="copy them to …" :options="places" :save="copyTo" />
     <p><button class="btn" :disabled="why !== null" :title="why ?? 'One slate with all of the cut'" @click="join">Join</button><button class="btn" title="Delete them (Del)" @click="remove">Delete</button></p>
   </section>
 </template>

@@ -88,7 +88,7 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
     </div>
     <AskRow :shot="shot" />
     <AddedRow :key="stored.id" :move="stored.move" :reversible="move?.reversible ?? false" :save="setMove" />
-    <p v-if="shot.facts.flown" class="says quiet">
+    <p v-if="shot.facts.flown && shot.facts.flown.inputs.length > 0" class="says quiet">
       Path <Fig :value="shot.facts.flown.lengthM" quantity="metres" /> in <Fig :value="shot.facts.flown.totalS" quantity="seconds" />, between <Fig :value="shot.facts.flown.lowestM" quantity="metres" /> and <Fig :value="shot.facts.flown.highestM" quantity="metres" /> high;
       turns at up to <Fig :value="shot.facts.flown.peakYawDegS" quantity="degreesPerSecond" />, tilts at up to <Fig :value="shot.facts.flown.peakTiltDegS" quantity="degreesPerSecond" />.
     </p>

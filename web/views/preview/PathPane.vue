@@ -84,7 +84,7 @@ const ends = computed(() => {
   const text = (s: typeof a): string => (props.from === 'side' ? metres(s.pose.at.z) : `${metres(s.distanceM)} away`);
   const first = drawing.value.spots[0];
   const last = drawing.value.spots.at(-1);
-  return [...(first ? [{ ...first, text: text(a) }] : []), ...(last && text(a) !== text(b) ? [{ ...last, text: text(b) }] : [])];
+  return [...(first ? [{ ...first, text: text(a) }] : []), ...(last && first && text(a) !== text(b) && Math.hypot(last.x - first.x, last.y - first.y) > 44 ? [{ ...last, text: text(b) }] : [])];
 });
 const sun = computed(() => (props.shot.light && props.shot.light.sun.altitudeDeg > -6 ? props.shot.light.sun : null));
 </script>
