@@ -18,3 +18,4 @@ export type { PlaceFacts, TimedFlight } from './place';
 export type { BudgetFacts } from './budget';
 export * from './track';
 export * from './practice';
+export * from './subject';

@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { STILL_S } from '../footage';
 import { NOTHING_ADDED, MOVES } from '../moves';
 import { distance } from '../units';
-import { bandsOf, boardOf, deriveFilm, explain, FIGURES, freeKnobs, layoutOf, momentAt, practiceSheet, proposeCoverage, solveShot, subjectAt, targetNow, TARGETS, trackOf, type FilmInput, type Shot, type ShotParts } from '.';
+import { bandsOf, boardOf, clearanceFrom, deriveFilm, explain, FIGURES, footprint, freeKnobs, layoutOf, momentAt, practiceSheet, proposeCoverage, solveShot, subjectAt, targetNow, TARGETS, trackOf, type FilmInput, type Shot, type ShotParts } from '.';
 
 let film: FilmInput;
 beforeAll(async () => { film = (await import('../../demo')).demoFilm() as FilmInput; });
@@ -144,6 +144,31 @@ describe('coverage', () => {
     expect(set.map((p) => p.like.title)).toContain(subject.speedMs > 0 ? 'Alongside' : 'Leave');
   });
   it('knows nobody, proposes nothing', () => expect(proposeCoverage(film, 'nobody', film.shots[0]!, String)).toEqual([]));
+});
+
+describe('free air to a subject', () => {
+  const bridge = () => film.subjects.find((s) => s.name === 'Viaduct')!;
+  it('is the distance to a box along its heading, whichever way it is turned', () => {
+    fc.assert(fc.property(fc.double({ min: 0, max: 360, noNaN: true }), fc.double({ min: -200, max: 200, noNaN: true }), fc.double({ min: -200, max: 200, noNaN: true }), fc.double({ min: 0, max: 80, noNaN: true }), (headingDeg, x, y, z) => {
+      const subject = { ...bridge(), headingDeg };
+      const middle = { x: subject.xM, y: subject.yM, z: 0 };
+      // The nearest of many places of the box is never nearer, and hardly farther.
+      const free = clearanceFrom(subject, middle, { x, y, z });
+      const [a, b, , d] = footprint(subject);
+      let least = Infinity;
+      for (let i = 0; i <= 24; i += 1) for (let j = 0; j <= 6; j += 1) for (let k = 0; k <= 6; k += 1) {
+        const p = { x: a!.x + ((b!.x - a!.x) * i) / 24 + ((d!.x - a!.x) * j) / 6, y: a!.y + ((b!.y - a!.y) * i) / 24 + ((d!.y - a!.y) * j) / 6, z: subject.baseM + (subject.heightM * k) / 6 };
+        least = Math.min(least, distance(p, { x, y, z }));
+      }
+      expect(free).toBeLessThanOrEqual(least + 1e-6);
+      expect(least - free).toBeLessThan(4);
+    }), { numRuns: 60 });
+  });
+  it('a long thin subject may be passed close beside, not through', () => {
+    const beside = (distanceM: number): string[] => withShot({ move: { kind: 'slide', values: { distanceM, heightM: 10, lengthM: 20, fromBearingDeg: 180 }, reversed: false, added: NOTHING_ADDED, points: [], locked: [] } }).warnings.map((w) => w.code);
+    expect(beside(12)).not.toContain('move.subject');
+    expect(beside(5)).toContain('move.subject');
+  });
 });
 
 describe('practice sheet', () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ShotFacts } from '@core/film';
+import { footprint, type ShotFacts, type Subject } from '@core/film';
 import { aspectRatio, horizonInFrame, projectLine, projectPoint, type FramePoint } from '@core/lens';
 import { computed } from 'vue';
 import { line } from './drawing';
@@ -13,6 +13,9 @@ const frame = computed(() => {
   return { width, height, x: (props.width - width) / 2, y: (props.height - height) / 2 };
 });
 
+/** What stands for the subject where none is chosen. */
+const PLAIN: Subject = { id: '', locationId: '', name: '', kind: 'other', xM: 0, yM: 0, baseM: 0, heightM: 2, widthM: 2, depthM: 2, headingDeg: 90, speedMs: 0 };
+
 /** Lines on the ground about the aim, so that speed and scale can be read. */
 const gridLines = (around: { x: number; y: number }, reach: number, step: number) => {
   const count = Math.round(reach / step);
@@ -23,7 +26,8 @@ const gridLines = (around: { x: number; y: number }, reach: number, step: number
 };
 
 const picture = computed(() => {
-  const { flown, aim, fov } = props.facts;
+  const { facts } = props;
+  const { flown, aim, fov } = facts;
   if (!flown) return null;
   const sample = flown.samples[Math.round(props.share * (flown.samples.length - 1))];
   if (!sample) return null;
@@ -35,10 +39,9 @@ const picture = computed(() => {
   const grid = gridLines(aim.aim, step * 14, step).map(([a, b]) => projectLine(view, fov.horizontalDeg, fov.verticalDeg, a, b)).filter((l) => l !== null)
     .map(([a, b]) => line([at(a), at(b)])).join('');
   const base = aim.aim.z - aim.heightM / 2;
-  const half = aim.widthM / 2;
-  const depth = Math.min(half, 6);
-  const corners = [-half, half].flatMap((dx) => [-depth, depth].flatMap((dy) => [base, base + aim.heightM].map((z) =>
-    projectPoint(view, fov.horizontalDeg, fov.verticalDeg, { x: aim.aim.x + dx, y: aim.aim.y + dy, z }))));
+  const corners4 = facts.subject ? footprint(facts.subject, aim.aim) : footprint(PLAIN, aim.aim);
+  // In the order the faces below are made of: near and far of one end, then of the other, foot before top.
+  const corners = [0, 3, 1, 2].flatMap((i) => [base, base + aim.heightM].map((z) => { const c = corners4[i] ?? aim.aim; return projectPoint(view, fov.horizontalDeg, fov.verticalDeg, { x: c.x, y: c.y, z }); }));
   const seen = corners.every((c) => c !== null) ? corners.map((c) => at(c as FramePoint)) : null;
   const face = (...i: number[]): string => (seen ? line(i.map((n) => seen[n] ?? { x: 0, y: 0 }), true) : '');
   return {

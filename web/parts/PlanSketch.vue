@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { DerivedShot, Subject } from '@core/film';
+import { footprint, type DerivedShot, type Subject } from '@core/film';
 import { writeText } from '@core/units';
 import { computed } from 'vue';
 import { useReckoning } from '../stores/reckoning';
@@ -18,7 +18,7 @@ const pathOf = (shot: DerivedShot) => shot.facts.flown?.samples.map((s) => ({ x:
 /** Room at the top for the arrows of north, wind and sun. */
 const HEAD = 34;
 const frame = computed(() => {
-  const spots = [LAUNCH, ...props.shots.flatMap(pathOf), ...props.subjects.flatMap((s) => [{ x: s.xM - s.widthM / 2, y: s.yM - 4 }, { x: s.xM + s.widthM / 2, y: s.yM + 4 }])];
+  const spots = [LAUNCH, ...props.shots.flatMap(pathOf), ...props.subjects.flatMap((s) => footprint(s))];
   const { scale, at } = fit(spots.length > 1 ? spots : [{ x: -30, y: -30 }, { x: 30, y: 30 }], props.width, props.height - HEAD, 24);
   return { scale, at: (s: { x: number; y: number }) => { const spot = at(s); return { x: spot.x, y: spot.y + HEAD }; } };
 });
@@ -28,12 +28,11 @@ const launch = computed(() => frame.value.at(LAUNCH));
 /** Names that would lie over one another step down a line. */
 const blocks = computed(() => { const taken: { x: number; y: number }[] = []; return props.subjects.map((s) => {
   const at = frame.value.at({ x: s.xM, y: s.yM });
-  const width = Math.max(5, s.widthM * frame.value.scale);
-  const depth = Math.max(5, Math.min(s.widthM, 8) * frame.value.scale);
-  let nameY = at.y + depth / 2 + 12;
+  const spots = footprint(s).map(frame.value.at);
+  let nameY = Math.max(at.y + 3, ...spots.map((p) => p.y)) + 12;
   while (taken.some((t) => Math.abs(t.x - at.x) < 70 && Math.abs(t.y - nameY) < 11)) nameY += 11;
   taken.push({ x: at.x, y: nameY });
-  return { id: s.id, name: s.name, x: at.x - width / 2, y: at.y - depth / 2, width, depth, nameX: Math.min(Math.max(at.x, 30), props.width - 30), nameY };
+  return { id: s.id, name: s.name, d: line(spots, true), nameX: Math.min(Math.max(at.x, 30), props.width - 30), nameY };
 }); });
 const lines = computed(() => props.shots.map((shot) => {
   const spots = pathOf(shot).map(frame.value.at);
@@ -57,7 +56,7 @@ const cone = computed(() => {
   <svg class="plan" :viewBox="`0 0 ${width} ${height}`" role="img" aria-label="Plan to scale: launch point, subjects and paths">
     <path v-if="cone" class="cone" :d="cone" />
     <g v-for="b in blocks" :key="b.id">
-      <rect class="subject" :x="b.x" :y="b.y" :width="b.width" :height="b.depth" />
+      <path class="subject" :d="b.d" />
       <text class="name" :x="b.nameX" :y="b.nameY" text-anchor="middle">{{ b.name }}</text>
     </g>
     <g v-for="l in lines" :key="l.id" class="shot" :class="{ picked: l.id === picked }" @click="emit('pick', l.id)">
@@ -79,7 +78,7 @@ const cone = computed(() => {
 
 <style scoped>
 .plan { display: block; width: 100%; height: auto; background: var(--bench); }
-.subject { fill: var(--slab-3); stroke: var(--chalk-3); stroke-width: 1; }
+.subject { fill: var(--slab-3); stroke: var(--chalk-3); stroke-width: 1.6; stroke-linejoin: round; }
 .name, .scale text, .north text { fill: var(--chalk-2); font-size: 10.5px; font-stretch: 82%; }
 .way { fill: none; stroke: var(--chalk-3); stroke-width: 1.3; stroke-linejoin: round; }
 .reach { fill: none; stroke: transparent; stroke-width: 12; }

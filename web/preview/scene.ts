@@ -101,7 +101,7 @@ export class PreviewScene {
     this.scene.add(this.dome, ground, hills(horizon.clone().multiplyScalar(0.62)), ...this.lights(light?.sun ?? null, sunDeg, horizon));
     if (light && sunDeg > -1) this.scene.add(sunDisc(light.sun));
     for (const s of subjects) {
-      const solid = stand(solidOf(s.kind, s.widthM, s.heightM, s.depthM), { x: s.xM, y: s.yM, z: s.baseM }, s.headingDeg);
+      const solid = stand(solidOf(s), { x: s.xM, y: s.yM, z: s.baseM }, s.headingDeg);
       this.scene.add(solid);
       if (s.id === facts.subject?.id && s.speedMs > 0) this.moving = solid;
     }

@@ -1,4 +1,4 @@
-import type { SubjectKind } from '@core/film';
+import { depthOf, type Subject, type SubjectKind } from '@core/film';
 import { BoxGeometry, ConeGeometry, CylinderGeometry, Group, Mesh, MeshLambertMaterial, SphereGeometry, type BufferGeometry, type Material } from 'three';
 
 /** Size of a solid: length along its heading, height, and depth across; metres. */
@@ -19,12 +19,6 @@ const part = (geometry: BufferGeometry, color: number, x = 0, y = 0, z = 0): Mes
 const box = (l: number, h: number, d: number, color: number, x = 0, y = 0, z = 0): Mesh => part(new BoxGeometry(l, h, d), color, x, y + h / 2, z);
 
 type Build = (size: SolidSize) => Mesh[];
-
-/** Depth across the long side where the person gave none. */
-const USUAL_DEPTH: Readonly<Record<SubjectKind, (s: { lengthM: number; heightM: number }) => number>> = {
-  person: (s) => Math.min(0.5, s.lengthM), vehicle: (s) => Math.min(2.4, s.lengthM / 2), train: () => 2.6, boat: (s) => s.lengthM / 3.2, trees: (s) => Math.min(8, s.lengthM),
-  house: (s) => s.lengthM * 0.7, tower: (s) => s.lengthM, bridge: (s) => Math.min(9, s.lengthM / 6), field: (s) => s.lengthM * 0.8, other: (s) => s.lengthM,
-};
 
 const train: Build = ({ lengthM, heightM, depthM }) => {
   const cars = Math.max(2, Math.round(lengthM / 13));
@@ -72,9 +66,9 @@ const BUILD: Readonly<Record<SubjectKind, Build>> = {
 };
 
 /** A plain solid of a subject's kind and size, its long side along +x, standing on y = 0. */
-export const solidOf = (kind: SubjectKind, lengthM: number, heightM: number, depthM: number): Group => {
+export const solidOf = (subject: Subject): Group => {
   const group = new Group();
-  group.add(...BUILD[kind]({ lengthM, heightM, depthM: depthM > 0 ? depthM : Math.max(0.3, USUAL_DEPTH[kind]({ lengthM, heightM })) }));
+  group.add(...BUILD[subject.kind]({ lengthM: subject.widthM, heightM: subject.heightM, depthM: depthOf(subject) }));
   return group;
 };
 

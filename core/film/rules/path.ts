@@ -2,6 +2,8 @@ import { SHEAR, windSpeedAt } from '../../air';
 import { fitSeconds } from '../../moves';
 import { speedText, secondsText } from './say';
 import { easingOf, layoutOf } from '../layout';
+import { clearanceFrom, depthOf } from '../subject';
+import { subjectAt } from '../track';
 import { onShot, type ShotContext, type ShotRule } from './types';
 import type { Cure } from '../../warnings';
 
@@ -81,17 +83,21 @@ export const underGround: ShotRule = (c) => {
   };
 };
 
+/** Free air that is kept from the subject at the least, m. */
+const SUBJECT_CLEARANCE_M = 1;
+
 export const tooClose: ShotRule = (c) => {
-  const { flown, aim, rangeM } = c.facts;
-  // What is much wider than high is long and thin, and which way it lies is not known here.
-  const need = Math.min(aim.widthM, 2 * aim.heightM) / 2 + 1;
-  const over = flown?.samples.every((s) => s.pose.at.z > aim.aim.z + aim.heightM / 2 + 1);
-  if (!flown || over || rangeM >= need) return null;
+  const { facts } = c;
+  const { flown, subject } = facts;
+  // A gap is flown through on purpose, and has a rule of its own.
+  if (!flown || !subject || flown.gap) return null;
+  const free = flown.samples.reduce((least, s) => Math.min(least, clearanceFrom(subject, subjectAt(facts, s.timeS), s.pose.at)), Infinity);
+  if (free >= SUBJECT_CLEARANCE_M) return null;
   return {
     code: 'move.subject', severity: 'stop', subject: onShot(c),
-    say: `Comes within ${rangeM.toFixed(1)} m of the subject's middle, which is itself ${(need - 1).toFixed(1)} m to its edge.`,
-    why: 'The path runs into the subject.',
-    cures: [{ say: 'Keep a larger distance or radius.' }],
+    say: free <= 0 ? `The path goes through ${subject.name}.` : `Comes within ${free.toFixed(1)} m of ${subject.name}.`,
+    why: `It is taken as ${subject.widthM.toFixed(1)} m long, ${depthOf(subject).toFixed(1)} m deep and ${subject.heightM.toFixed(1)} m high, lying along ${subject.headingDeg.toFixed(0)}°.`,
+    cures: [{ say: 'Keep a larger distance or radius, or fly above it.' }],
   };
 };
 

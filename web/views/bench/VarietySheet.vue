@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { placeVariety, type DerivedFilm, type PlaceFacts } from '@core/film';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { useActs } from '../../stores/acts';
 import { useFilm } from '../../stores/film';
 
 const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
 const acts = useActs();
 const film = useFilm();
-const reading = computed(() => placeVariety([...props.derived.shots.values()].filter((s) => s.facts.location.id === props.place.location.id), film.kit));
+const whole = ref(false);
+const reading = computed(() => placeVariety([...props.derived.shots.values()].filter((s) => whole.value || s.facts.location.id === props.place.location.id), film.kit));
 const rows = computed(() => [
   { name: 'How near', counts: Object.entries(reading.value.distance) }, { name: 'How high', counts: Object.entries(reading.value.height) },
   { name: 'Lens', counts: Object.entries(reading.value.lens) }, { name: 'Which way', counts: Object.entries(reading.value.direction) },
@@ -16,6 +17,7 @@ const rows = computed(() => [
 
 <template>
   <section class="variety" aria-label="Variety of the list">
+    <p class="of"><button v-for="w in [false, true]" :key="String(w)" class="btn" :class="{ on: whole === w }" :aria-pressed="whole === w" @click="whole = w">{{ w ? 'Whole film' : 'This place' }}</button></p>
     <dl>
       <template v-for="r in rows" :key="r.name"><dt class="label">{{ r.name }}</dt><dd><span v-for="[word, n] in r.counts" :key="word" class="count" :class="{ none: n === 0 }"><b>{{ n }}</b> {{ word }}</span></dd></template>
     </dl>
@@ -28,6 +30,9 @@ const rows = computed(() => [
 
 <style scoped>
 .variety { background: var(--slab-2); padding: 8px 10px; font-size: 13px; margin: 0 8px 6px; }
+.of { display: flex; gap: 4px; margin-bottom: 6px; }
+.of .btn { min-height: 26px; }
+.on { background: var(--pick-dim); border-color: var(--pick); }
 dl { display: grid; grid-template-columns: 62px 1fr; gap: 2px 8px; margin: 0 0 6px; }
 dd { margin: 0; display: flex; flex-wrap: wrap; gap: 0 9px; font-stretch: 88%; }
 .count.none { color: var(--chalk-3); }

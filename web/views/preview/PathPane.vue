@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { subjectAt, type DerivedShot, type Track } from '@core/film';
+import { footprint, subjectAt, type DerivedShot, type Track } from '@core/film';
 import { writeText } from '@core/units';
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 import { arrowHead, fit, line, roundStep, type Spot } from '../../parts/drawing';
@@ -40,10 +40,10 @@ const drawing = computed(() => {
   const { aim } = facts.value;
   const samples = props.track.samples;
   const path = samples.map((s) => flat(s.pose.at));
-  const half = props.from === 'above' ? aim.widthM / 2 : Math.min(aim.widthM, 40) / 2;
+  const half = Math.min(aim.widthM, 40) / 2;
   const middle = flat(aim.aim);
   const block = props.from === 'above'
-    ? corners(aim.aim, aim.headingDeg, half, Math.max(2, Math.min(8, half))).map(flat)
+    ? (facts.value.subject ? footprint(facts.value.subject).map(flat) : [middle])
     : [{ x: middle.x - half, y: aim.aim.z - aim.heightM / 2 }, { x: middle.x + half, y: aim.aim.z - aim.heightM / 2 }, { x: middle.x + half, y: aim.aim.z + aim.heightM / 2 }, { x: middle.x - half, y: aim.aim.z + aim.heightM / 2 }];
   const ground = props.from === 'side' ? [{ x: middle.x, y: 0 }] : [];
   const box = settled(fit([...path, ...block, ...ground], width.value - 40, height.value - 40, 14));
@@ -52,12 +52,6 @@ const drawing = computed(() => {
   const step = roundStep(width.value / box.scale, 4);
   return { spots, usable, block: line(block.map(box.at), true), groundY: props.from === 'side' ? box.at({ x: 0, y: 0 }).y : null, scale: box.scale, at: box.at, step };
 });
-
-function corners(aim: { x: number; y: number; z: number }, headingDeg: number, half: number, depth: number) {
-  const h = (headingDeg * Math.PI) / 180;
-  const along = (l: number, d: number) => ({ x: aim.x + l * Math.sin(h) + d * Math.cos(h), y: aim.y + l * Math.cos(h) - d * Math.sin(h), z: aim.z });
-  return [along(-half, -depth), along(half, -depth), along(half, depth), along(-half, depth)];
-}
 
 const craft = computed(() => {
   const s = now.value;
