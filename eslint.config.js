@@ -19,10 +19,12 @@ const CORE = {
   cards: ['kit'],
   budget: ['units', 'air', 'energy'],
   story: ['lens', 'moves'],
-  reach: ['units'],
+  terrain: ['units'],
+  reach: ['units', 'terrain'],
+  site: ['units', 'terrain', 'reach'],
   aids: ['units', 'kit', 'moves'],
   pilot: ['kit'],
-  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story', 'reach', 'aids', 'pilot'],
+  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story', 'reach', 'terrain', 'site', 'aids', 'pilot'],
 };
 const rooms = Object.keys(CORE);
 

@@ -1,6 +1,7 @@
 import type { Static, TSchema } from '@sinclair/typebox';
 import { FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
 import { AircraftSchema, CardSchema, FilterSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
+import { FeatureSchema, GroundSchema, PictureSchema } from './site';
 import type { EntityKind } from './kinds';
 
 /** Every kind of row that can be stored, with the schema that types, checks and describes it. */
@@ -10,6 +11,9 @@ export const ENTITIES = {
   subject: SubjectSchema,
   shot: ShotSchema,
   reading: ReadingSchema,
+  feature: FeatureSchema,
+  ground: GroundSchema,
+  picture: PictureSchema,
   aircraft: AircraftSchema,
   pack: PackSchema,
   card: CardSchema,
@@ -37,6 +41,9 @@ export const REFERENCES: readonly { readonly from: EntityKind; readonly field: s
   { from: 'subject', field: 'locationId', to: 'location' },
   { from: 'shot', field: 'locationId', to: 'location' },
   { from: 'reading', field: 'locationId', to: 'location' },
+  { from: 'feature', field: 'locationId', to: 'location' },
+  { from: 'ground', field: 'locationId', to: 'location' },
+  { from: 'picture', field: 'locationId', to: 'location' },
   { from: 'shot', field: 'subjectId', to: 'subject' },
   { from: 'shot', field: 'aircraftId', to: 'aircraft' },
   { from: 'film', field: 'pilotId', to: 'pilot' },

@@ -3,6 +3,7 @@ import { FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } 
 import { AircraftSchema, CardSchema, FilterSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
 import { EXCHANGE_FORMAT, EXCHANGE_VERSION } from './kinds';
 import { filled, strict } from './parts';
+import { AssetSchema, FeatureSchema, GroundSchema, PictureSchema } from './site';
 
 /** A film with all it needs in one file: the backup a person understands, the door for the demo, the bug report. */
 export const FilmFileSchema = strict({
@@ -13,6 +14,11 @@ export const FilmFileSchema = strict({
   subjects: Type.Array(SubjectSchema, { maxItems: 5000 }),
   shots: Type.Array(ShotSchema, { maxItems: 5000 }),
   readings: Type.Array(ReadingSchema, { maxItems: 5000 }),
+  features: filled(Type.Array(FeatureSchema, { maxItems: 20_000 }), []),
+  grounds: filled(Type.Array(GroundSchema, { maxItems: 500 }), []),
+  pictures: filled(Type.Array(PictureSchema, { maxItems: 500 }), []),
+  /** Files the grounds and pictures refer to. */
+  assets: filled(Type.Array(AssetSchema, { maxItems: 1000 }), []),
   kit: strict({
     aircraft: Type.Array(AircraftSchema, { maxItems: 200 }),
     packs: Type.Array(PackSchema, { maxItems: 500 }),

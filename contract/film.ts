@@ -25,6 +25,14 @@ export const PreferencesSchema = strict({
   practisedInputs: Whole(1, 6),
   /** Extra at both ends of what the cut uses, each, s. */
   handleS: filled(Between(0, 10), 0),
+  /** Free air kept from what stands there, and from the ground, m. */
+  clearanceM: filled(Between(0, 100), 5),
+  groundM: filled(Between(0, 100), 1.5),
+  /** Seconds until a gust is held against. */
+  reactionS: filled(Between(0, 10), 1.5),
+  /** Half the width of a way home that is looked at, and what is added to the tallest thing in it, m. */
+  corridorM: filled(Between(0, 200), 10),
+  returnMarginM: filled(Between(0, 200), 20),
 });
 
 export const FilmSchema = strict({
@@ -69,6 +77,9 @@ export const LocationSchema = strict({
   mainsHz: Type.Unsafe<50 | 60>(Type.Number({ enum: [50, 60] })),
   ceilingM: Between(1, 1000),
   returnHeightM: Between(2, 1000),
+  /** Launch point flown from where a shot names none; null is the origin. */
+  launchId: filled(Nullable(Uuid), null),
+  lossAction: filled(OneOf('return', 'hover', 'land'), 'return'),
   notes: Text,
 });
 
@@ -88,6 +99,8 @@ export const SubjectSchema = strict({
   /** Bearing it moves on, or of its long side when it stands. */
   headingDeg: filled(Between(0, 360), 90),
   speedMs: filled(Between(0, 60), 0),
+  /** Where it goes, if not straight along its heading. */
+  path: filled(Type.Array(strict({ xM: Between(-5000, 5000), yM: Between(-5000, 5000) }), { maxItems: 200 }), []),
 });
 
 export const ShotSchema = strict({
@@ -136,6 +149,11 @@ export const ShotSchema = strict({
   }), { people: 'none', property: 'wide' }),
   /** Place in the cut, where that differs from the order in the air; empty follows the list. */
   cutPosition: filled(Type.String({ maxLength: 200, pattern: '^[0-9A-Za-z]*$' }), ''),
+  launchId: filled(Nullable(Uuid), null),
+  /** What it does when the signal is lost; null as the place has it. */
+  lossAction: filled(Nullable(OneOf('return', 'hover', 'land')), null),
+  /** Flown with the aid that keeps the height over ground, which only climbs. */
+  overGround: filled(Type.Boolean(), false),
   notes: Text,
 });
 

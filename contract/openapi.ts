@@ -25,6 +25,8 @@ const paths = {
   '/api/films/{id}/file': { get: { summary: 'The film as one file', parameters: [idParameter], responses: { 200: ok('File', ref('film-file')), 404: problem('No such film') } } },
   '/api/films/{id}/changes': { get: { summary: 'Newest changes of a film', parameters: [idParameter], responses: { 200: ok('Changes') } } },
   '/api/films/import': { post: { summary: 'Takes in a film file under new ids', requestBody: json(ref('film-file')), responses: { 201: ok('The new film'), 400: problem('Not a film file') } } },
+  '/api/assets': { post: { summary: 'Keeps a picture or a raster of heights; the same content gets the same id', requestBody: { content: { 'application/octet-stream': {} } }, responses: { 201: ok('Its id, the SHA-256 of its content'), 413: problem('Too large'), 415: problem('Of a kind not kept here') } } },
+  '/api/assets/{id}': { get: { summary: 'A kept file', parameters: [{ ...idParameter, schema: { type: 'string', pattern: '^[0-9a-f]{64}$' } }], responses: { 200: { description: 'The file' }, 404: problem('No such file') } } },
   '/api/kit': { get: { summary: 'All kit', responses: { 200: ok('Kit') } } },
   '/api/changes': {
     post: {

@@ -2,8 +2,10 @@ import { EXCHANGE_FORMAT, EXCHANGE_VERSION, type FilmFile } from '@contract';
 import { DEFAULT_PREFERENCES } from '@core/film';
 import { initialValues, moveOf } from '@core/moves';
 import { generateNKeysBetween } from 'fractional-indexing';
+import { demoGround, terraceGround, viaductGround } from './ground';
 import { demoId } from './ids';
 import { demoKit, PLOVER, SWIFTLET, WREN } from './kit';
+import { demoFeatures } from './site';
 
 type Shot = FilmFile['shots'][number];
 type Location = FilmFile['locations'][number];
@@ -16,7 +18,7 @@ const PANS = demoId(6, 3);
 
 const place = (n: number, position: string, more: Partial<Location> & Pick<Location, 'name' | 'latitude' | 'longitude' | 'date' | 'windowStart' | 'windowEnd'>): Location => ({
   id: demoId(6, n), filmId: FILM, position, zone: 'Europe/Madrid', elevationM: 640, windMs: 2.5, gustMs: 4, windFromDeg: 250, terrain: 'open', temperatureC: 11,
-  visibilityM: 12_000, sky: 'clear', lamps: 'none', mainsHz: 50, ceilingM: 120, returnHeightM: 55, notes: '', ...more,
+  visibilityM: 12_000, sky: 'clear', lamps: 'none', mainsHz: 50, ceilingM: 120, returnHeightM: 55, launchId: null, lossAction: 'return', notes: '', ...more,
 });
 
 const locations: Location[] = [
@@ -26,7 +28,7 @@ const locations: Location[] = [
 ];
 
 const subject = (n: number, locationId: string, name: string, kind: Subject['kind'], xM: number, yM: number, heightM: number, widthM: number, baseM = 0, more: Partial<Subject> = {}): Subject =>
-  ({ id: demoId(7, n), locationId, name, kind, xM, yM, baseM, heightM, widthM, depthM: 0, headingDeg: 90, speedMs: 0, ...more });
+  ({ id: demoId(7, n), locationId, name, kind, xM, yM, baseM, heightM, widthM, depthM: 0, headingDeg: 90, speedMs: 0, path: [], ...more });
 
 const subjects: Subject[] = [
   subject(1, VIADUCT, 'Viaduct', 'bridge', 20, 140, 26, 120), subject(2, VIADUCT, 'Morning train', 'train', 40, 140, 4, 42, 26, { headingDeg: 88, speedMs: 4 }), subject(3, VIADUCT, 'Signal hut', 'house', -90, 60, 5, 6),
@@ -58,7 +60,7 @@ const shot = (n: number, locationId: string, position: string, sketch: Sketch): 
     cut: { by: beats === undefined ? 'seconds' : 'beats', beats: beats ?? 8, segments: [{ timelineS: seconds ?? 6, speedFactor: ramp?.[0] ?? 1, endFactor: ramp?.[1] ?? null }] },
     cutStyle: 'in-motion', takes: 2, takeStyle: 'there-and-back', setupS: 35, subjectMarginS: 0,
     exposure: { aperture: null, shutterS: null, iso: null, filterId: null }, offsetStops: 0, notes: '', records: 'video', stills: 3, handling: 'normal', walkS: null,
-    layers: { foreground: '', middle: '', background: '' }, usage: { people: 'none', property: 'wide' }, cutPosition: '',
+    layers: { foreground: '', middle: '', background: '' }, usage: { people: 'none', property: 'wide' }, cutPosition: '', launchId: null, lossAction: null, overGround: false,
     ...more, ...craftOf(sketch),
     move: {
       kind: move, values: { ...initialValues(moveOf(move)?.parameters ?? []), ...values }, reversed: false, locked: [], points: points ?? [],
@@ -102,6 +104,7 @@ export const demoFilm = (): FilmFile => {
     const keys = generateNKeysBetween(null, null, list.length);
     return list.map((sketch, i) => { n += 1; return shot(n, locationId, keys[i] ?? 'a0', sketch); });
   });
+  const grounds = [demoGround(1, VIADUCT, 'Valley of the viaduct, 5 m', viaductGround), demoGround(2, TERRACES, 'Terraces, 5 m', terraceGround)];
   return {
     format: EXCHANGE_FORMAT, formatVersion: EXCHANGE_VERSION,
     film: {
@@ -109,6 +112,6 @@ export const demoFilm = (): FilmFile => {
       audience: 'Railway society, website and a hall screening', cutLengthS: 150, timelineFps: 25, tempoBpm: 92, aspect: '16:9', stillsWanted: false, units: 'metric',
       preferences: { ...DEFAULT_PREFERENCES }, leftHome: [], beatsPerCount: 8, pilotId: demoId(9, 1),
     },
-    locations, subjects, shots, readings: [], kit: demoKit,
+    locations, subjects, shots, readings: [], features: demoFeatures(VIADUCT, TERRACES, PANS), grounds: grounds.map((g) => g.ground), pictures: [], assets: grounds.map((g) => g.asset), kit: demoKit,
   };
 };

@@ -7,6 +7,7 @@ import { pinoHttp } from 'pino-http';
 import { guard, headers } from './http/guard';
 import { notFound, problems } from './http/problem';
 import { api } from './routes/api';
+import type { Assets } from './services/assets';
 import type { Feed } from './services/feed';
 import type { Films } from './services/films';
 import type { Store } from './services/store';
@@ -14,6 +15,7 @@ import type { Store } from './services/store';
 export interface Parts {
   readonly store: Store;
   readonly films: Films;
+  readonly assets: Assets;
   readonly feed: Feed;
   readonly log: Logger;
   readonly names: readonly string[];
@@ -41,7 +43,7 @@ export const createApp = (parts: Parts): Express => {
   app.use(headers, guard(parts.names));
   app.use(compression({ threshold: COMPRESS_FROM, level: 9, filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
   app.use('/api', (_request, response, next) => { response.set('cache-control', 'no-store'); next(); });
-  app.use('/api', api(parts.store, parts.films, parts.feed, parts.version));
+  app.use('/api', api(parts.store, parts.films, parts.assets, parts.feed, parts.version));
   app.use('/api', notFound);
   if (existsSync(join(parts.webDir, 'index.html'))) serveWeb(app, parts.webDir);
   app.use(notFound, problems(parts.log));

@@ -7,6 +7,7 @@ import type { Config } from './config';
 import { connect, openDatabase, StartError } from './database';
 import { migrate } from './migrations';
 import { backUp, keepBackingUp } from './services/backup';
+import { Assets } from './services/assets';
 import { Feed } from './services/feed';
 import { Films } from './services/films';
 import { Store } from './services/store';
@@ -16,6 +17,7 @@ export const VERSION = '0.1.0';
 export interface Running {
   readonly address: string;
   readonly films: Films;
+  readonly assets: Assets;
   readonly store: Store;
   readonly backUp: (at?: Date) => Promise<string>;
   readonly stop: () => Promise<void>;
@@ -51,9 +53,11 @@ export const start = async (config: Config, log: Logger = pino({ level: 'info' }
   const feed = new Feed();
   const writer = connect(config.dataDir);
   const store = new Store(writer, feed);
-  const films = new Films(sequelize, store);
+  const assets = new Assets(sequelize, store);
+  const films = new Films(sequelize, store, assets);
+  await assets.tidy();
   if (seed) await seed(films);
-  const server = createServer(createApp({ store, films, feed, log, names: config.names, webDir: config.webDir, version: VERSION }));
+  const server = createServer(createApp({ store, films, assets, feed, log, names: config.names, webDir: config.webDir, version: VERSION }));
   const address = await listen(server, config);
   const stop = async (): Promise<void> => {
     stopBackups();
@@ -63,5 +67,5 @@ export const start = async (config: Config, log: Logger = pino({ level: 'info' }
     await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
     await sequelize.close();
   };
-  return { address, films, store, backUp: (at) => backUp(sequelize, config.dataDir, at), stop };
+  return { address, films, assets, store, backUp: (at) => backUp(sequelize, config.dataDir, at), stop };
 };

@@ -5,8 +5,12 @@ import type { Vec3 } from '../units';
 /** Seconds hovered after take-off before flying off, and before touching down. */
 export const TAKEOFF_S = 30;
 export const LANDING_S = 40;
-const LAUNCH: Vec3 = { x: 0, y: 0, z: 0 };
+/** The launch point of a place that has no other. */
+const ORIGIN: Launch = { id: null, at: { x: 0, y: 0, z: 0 } };
 const LOW_HOVER_M = 2;
+
+/** Where a flight takes off and comes home to. */
+export interface Launch { readonly id: string | null; readonly at: Vec3 }
 
 /** A shot as the budget sees it: where it starts and ends, what it costs. */
 export interface ShotCost {
@@ -18,6 +22,8 @@ export interface ShotCost {
   readonly wattHours: number;
   /** Seconds after the window opens before which the light it wants is not there; 0 when it may start at once. */
   readonly notBeforeS: number;
+  /** Launch point it is flown from; the origin where left out. */
+  readonly launch?: Launch;
 }
 
 export interface PackSupply {
@@ -45,6 +51,7 @@ export interface Flight {
   /** null for a pack that is not there: what one more pack would fly. */
   readonly packId: string | null;
   readonly aircraftId: string;
+  readonly launch: Launch;
   /** Seconds after the window opens at which it takes off. */
   readonly startS: number;
   readonly takeoff: LegCost;
@@ -83,20 +90,21 @@ const readyS = (flight: Flight): number => {
 };
 
 const begin = (supply: PackSupply, packId: string | null, shot: ShotCost, flyer: LegFlyer, rules: FlightRules, clockS: number): OpenFlight | undefined => {
+  const launch = shot.launch ?? ORIGIN;
   const takeoff = hoverCost(flyer.power, rules.wind, LOW_HOVER_M, TAKEOFF_S);
-  const leg = legCost(flyer, rules.wind, LAUNCH, shot.from);
+  const leg = legCost(flyer, rules.wind, launch.at, shot.from);
   if (!leg.ok) return undefined;
   // Nobody waits in the air: the launch is put off until the first shot's light is there.
   const startS = Math.max(clockS, shot.notBeforeS - takeoff.seconds - leg.value.seconds);
-  const flight = { packId, aircraftId: shot.aircraftId, startS, takeoff, stops: [], home: { seconds: 0, wattHours: 0 }, usedWh: takeoff.wattHours, seconds: takeoff.seconds, supply };
-  return { flight, at: LAUNCH };
+  const flight = { packId, aircraftId: shot.aircraftId, launch, startS, takeoff, stops: [], home: { seconds: 0, wattHours: 0 }, usedWh: takeoff.wattHours, seconds: takeoff.seconds, supply };
+  return { flight, at: launch.at };
 };
 
 /** Puts a shot at the end of a flight; undefined when the wind forbids it. */
 const append = (open: OpenFlight, shot: ShotCost, flyer: LegFlyer, rules: FlightRules): { next: OpenFlight; fits: boolean; early: boolean } | undefined => {
   const { flight } = open;
   const leg = legCost(flyer, rules.wind, open.at, shot.from);
-  const way = wayHome(flyer, rules.wind, shot.to, rules.returnHeightM);
+  const way = wayHome(flyer, rules.wind, shot.to, rules.returnHeightM, flight.launch.at);
   if (!leg.ok || !way.ok) return undefined;
   const landing = hoverCost(flyer.power, rules.wind, LOW_HOVER_M, LANDING_S);
   const home = { seconds: way.value.seconds + landing.seconds, wattHours: way.value.wattHours + landing.wattHours };
@@ -107,7 +115,7 @@ const append = (open: OpenFlight, shot: ShotCost, flyer: LegFlyer, rules: Flight
   return {
     next: {
       flight: {
-        packId: flight.packId, aircraftId: flight.aircraftId, startS: flight.startS, takeoff: flight.takeoff, supply: flight.supply,
+        packId: flight.packId, aircraftId: flight.aircraftId, launch: flight.launch, startS: flight.startS, takeoff: flight.takeoff, supply: flight.supply,
         stops: [...flight.stops, stop], home, usedWh: usedWh + home.wattHours, seconds,
       },
       at: shot.to,
@@ -116,6 +124,9 @@ const append = (open: OpenFlight, shot: ShotCost, flyer: LegFlyer, rules: Flight
     early: atS < shot.notBeforeS - 1,
   };
 };
+
+/** Whether a shot can go along on a flight: same aircraft, same launch point. */
+const together = (flight: Flight, shot: ShotCost): boolean => flight.aircraftId === shot.aircraftId && flight.launch.id === (shot.launch?.id ?? null);
 
 /** What a pack still holds after a flight that was not ended by its energy. */
 const rest = (flight: Flight): PackSupply => ({
@@ -149,7 +160,7 @@ class Filler {
     if (!flyer) { this.reject(shot, 'no-aircraft'); return; }
     const { open } = this;
     if (!open || this.rules.onePackOneShot) { this.startNew(shot, flyer, false); return; }
-    if (open.flight.aircraftId !== shot.aircraftId) { this.startNew(shot, flyer, true); return; }
+    if (!together(open.flight, shot)) { this.startNew(shot, flyer, true); return; }
     const tried = append(open, shot, flyer, this.rules);
     if (tried?.fits && !tried.early) this.open = tried.next;
     else this.startNew(shot, flyer, tried?.early === true);
@@ -188,7 +199,7 @@ class Filler {
     if (!alone.fits) { this.reject(shot, 'over-pack', alone.next.flight.usedWh - model.usableWh); return; }
     this.reject(shot, 'no-pack');
     const last = this.wished.at(-1);
-    const more = last && last.flight.aircraftId === shot.aircraftId && !this.rules.onePackOneShot ? append(last, shot, flyer, this.rules) : undefined;
+    const more = last && together(last.flight, shot) && !this.rules.onePackOneShot ? append(last, shot, flyer, this.rules) : undefined;
     if (more?.fits && !more.early) this.wished[this.wished.length - 1] = more.next; else this.wished.push(alone.next);
   }
 
@@ -205,7 +216,7 @@ class Filler {
 
 /**
  * Fills packs with shots in list order: a flight takes shots until the next one and the way home would eat the reserve, the
- * aircraft changes, or the light the next shot wants is not there yet; then the next pack that fits is taken. A pack whose
+ * aircraft or the launch point changes, or the light the next shot wants is not there yet; then the next pack that fits is taken. A pack whose
  * flight ended with energy to spare flies again. A shot that fits no pack is left out and named; later shots go on.
  * @param packs supplies in the order they are taken
  * @param fresh full packs the kit knows, for reckoning what one more would fly

@@ -53,13 +53,18 @@ export const legCost = (flyer: LegFlyer, wind: Wind, from: Vec3, to: Vec3): Resu
   return found({ seconds, wattHours: (flyer.power.watts(airspeed, rise / seconds) * seconds) / 3600 });
 };
 
-/** Way home from a place: up to the return height if below it, straight over the launch point, down. */
-export const wayHome = (flyer: LegFlyer, wind: Wind, from: Vec3, returnHeightM: number): Result<LegCost> => {
-  const top = Math.max(from.z, returnHeightM);
+const ORIGIN: Vec3 = { x: 0, y: 0, z: 0 };
+
+/**
+ * Way home from a place: up to the return height if below it, straight over the launch point, down.
+ * @param returnHeightM above the launch point, m
+ */
+export const wayHome = (flyer: LegFlyer, wind: Wind, from: Vec3, returnHeightM: number, home: Vec3 = ORIGIN): Result<LegCost> => {
+  const top = Math.max(from.z, home.z + returnHeightM);
   const up = verticalCost(flyer, wind, from.z, top);
-  const over = legCost(flyer, wind, { ...from, z: top }, { x: 0, y: 0, z: top });
+  const over = legCost(flyer, wind, { ...from, z: top }, { x: home.x, y: home.y, z: top });
   if (!over.ok) return over;
-  const down = verticalCost(flyer, wind, top, 0);
+  const down = verticalCost(flyer, wind, top, home.z);
   return found({
     seconds: up.seconds + over.value.seconds + down.seconds,
     wattHours: up.wattHours + over.value.wattHours + down.wattHours,

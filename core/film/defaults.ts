@@ -20,6 +20,11 @@ export const DEFAULT_PREFERENCES: Preferences = {
   highlightBiasStops: -0.3,
   practisedInputs: 2,
   handleS: 0.5,
+  clearanceM: 5,
+  groundM: 1.5,
+  reactionS: 1.5,
+  corridorM: 10,
+  returnMarginM: 20,
 };
 
 /** Mean angular acceleration of a gentle turn, °/s². */

@@ -1,11 +1,13 @@
 import type { Flight, PackSupply, Unfit } from '../budget';
 import type { Aircraft, Kit } from '../kit';
+import type { Ground } from '../terrain';
 import { KeyedMemo } from '../units';
 import type { Warning } from '../warnings';
 import { budgetOf, type BudgetFacts } from './budget';
 import type { DerivedShot } from './derived';
 import { shotLight, type ShotLight } from './exposure';
 import { handsOf, type Hands } from './hands';
+import { launchOf } from './launchPoint';
 import { kitAlong, placeDay, placeFacts, suppliesOf, withoutSpare, type PlaceDay, type PlaceFacts } from './place';
 import { placeWarnings, shotWarnings } from './rules';
 import { shotFacts, type ShotFacts } from './shot';
@@ -79,7 +81,7 @@ export class FilmReckoner {
     const place = location && before.places.get(location.id);
     if (!known || !shot || !location || !place || place.location !== location) return known;
     const input = this.along(whole);
-    const facts = this.factsOf(shot, input.film, location, byId(input.subjects, shot.subjectId), byId(input.kit.aircraft, shot.aircraftId));
+    const facts = this.factsOf(shot, input.film, location, byId(input.subjects, shot.subjectId), byId(input.kit.aircraft, shot.aircraftId), input.terrain?.get(location.id));
     const readings = input.readings.filter((r) => r.locationId === location.id);
     const light = this.lightOf(input, facts, readings, place, known.flightIndex ?? -1, filterAhead(before, place.flights[known.flightIndex ?? -1], id));
     return this.assemble(input.kit, known.number, facts, light, known.unfit, known.flightIndex, place);
@@ -89,8 +91,8 @@ export class FilmReckoner {
     return { ...whole, kit: this.kits.get('kit', [whole.kit, whole.film.leftHome], () => kitAlong(whole.kit, whole.film)) };
   }
 
-  private factsOf(shot: Shot, film: Film, location: Location, subject: Subject | null, aircraft: Aircraft | null): ShotFacts {
-    return this.facts.get(shot.id, [shot, film, location, subject, aircraft], () => shotFacts({ shot, film, location, subject, aircraft }));
+  private factsOf(shot: Shot, film: Film, location: Location, subject: Subject | null, aircraft: Aircraft | null, ground: Ground | undefined): ShotFacts {
+    return this.facts.get(shot.id, [shot, film, location, subject, aircraft, ground], () => shotFacts({ shot, film, location, subject, aircraft, ground }));
   }
 
   private shotsOf(input: FilmInput, locations: readonly Location[]): Map<string, ShotFacts[]> {
@@ -101,7 +103,7 @@ export class FilmReckoner {
     return new Map(locations.map((location) => [location.id, byPosition(groups.get(location.id) ?? []).map((shot) => {
       const subject = shot.subjectId ? subjects.get(shot.subjectId) ?? null : null;
       const craft = shot.aircraftId ? aircraft.get(shot.aircraftId) ?? null : null;
-      return this.factsOf(shot, input.film, location, subject, craft);
+      return this.factsOf(shot, input.film, location, subject, craft, input.terrain?.get(location.id));
     })]));
   }
 
@@ -115,7 +117,7 @@ export class FilmReckoner {
       const day = this.days.get(location.id, [location.date, location.zone, location.latitude, location.longitude, location.windowStart, location.windowEnd], () => placeDay(location));
       // Packs are charged again for a later day; on the same day what an earlier place left of them is all there is.
       const supply = leftOn.get(location.date) ?? suppliesOf(packs, location, film, location.date !== firstDate);
-      const place = placeFacts(location, film, input.kit, shots.get(location.id) ?? [], supply, day);
+      const place = placeFacts(location, film, input.kit, shots.get(location.id) ?? [], supply, day, (shot) => launchOf(input.features, input.terrain?.get(location.id), location, shot));
       leftOn.set(location.date, place.fill.left);
       places.set(location.id, place);
     }

@@ -19,3 +19,5 @@ export type { BudgetFacts } from './budget';
 export * from './track';
 export * from './practice';
 export * from './subject';
+export { launchOf } from './launchPoint';
+export * from './site';

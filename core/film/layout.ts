@@ -3,8 +3,10 @@ import { beatsToSeconds, capturedSeconds, meanFactor, steadySecondsWanted, type 
 import type { Aircraft, Camera, RecordingMode } from '../kit';
 import { fieldOfView, type FieldOfView } from '../lens';
 import { combined, fly, moveOf, reversed, type CameraMove, type Easing, type FlownMove, type LayOut, type MoveContext, type MoveShape, type MoveSubject, type MoveValues } from '../moves';
+import type { Ground } from '../terrain';
 import { found, none, vec, type Result } from '../units';
 import { TURN_ACCEL_DEG_S2 } from './defaults';
+import { overGround } from './overGround';
 import type { Film, Location, Shot, Subject } from './types';
 
 /** A shot with everything it stands in. */
@@ -14,6 +16,8 @@ export interface ShotParts {
   readonly location: Location;
   readonly subject: Subject | null;
   readonly aircraft: Aircraft | null;
+  /** Ground of the location; level where left out. */
+  readonly ground?: Ground | undefined;
 }
 
 /** Place a shot without a subject aims at: a spot on the ground ahead of the launch point. */
@@ -89,7 +93,8 @@ export const layoutOf = (parts: ShotParts): Layout => {
     const shape = move.shape(values, aim, context);
     if (!shape.ok) return shape;
     const whole = combined(shape.value, shot.move.added, aim);
-    return found(shot.move.reversed && move.reversible ? reversed(whole) : whole);
+    const flown = shot.move.reversed && move.reversible ? reversed(whole) : whole;
+    return found(shot.overGround && parts.ground ? overGround(flown, parts.ground, aim.aim) : flown);
   };
   return { aim, move, camera, mode, fov, segments, capturedS, wantedS: steadySecondsWanted(capturedS, film.preferences.minimumHoldS, film.preferences.handleS), lay };
 };

@@ -1,10 +1,10 @@
-import { fillFlights, type FillResult, type Flight, type PackSupply, type ShotCost } from '../budget';
+import { fillFlights, type FillResult, type Flight, type Launch, type PackSupply, type ShotCost } from '../budget';
 import { packEnergy } from '../energy';
 import type { Kit, Pack } from '../kit';
 import { isZone, lightDay, localToUtc, minutesOf, type LightDay } from '../light';
 import type { ShotFacts } from './shot';
 import { flyerOf, windOf } from './costs';
-import type { Film, LightWish, Location } from './types';
+import type { Film, LightWish, Location, Shot } from './types';
 
 const DAY_MS = 86_400_000;
 
@@ -80,9 +80,9 @@ const notBefore = (wish: LightWish, day: PlaceDay): number => {
   return reached ? Math.max(0, (reached.fromMs - day.windowFromMs) / 1000) : 0;
 };
 
-const costOf = (facts: ShotFacts, day: PlaceDay): ShotCost | null => facts.energy && facts.aircraft && !facts.aircraft.retired ? {
+const costOf = (facts: ShotFacts, day: PlaceDay, launch: Launch): ShotCost | null => facts.energy && facts.aircraft && !facts.aircraft.retired ? {
   shotId: facts.shot.id, aircraftId: facts.aircraft.id, from: facts.fromPoint, to: facts.toPoint,
-  airS: facts.seconds.airS, wattHours: facts.energy.totalWh, notBeforeS: notBefore(facts.shot.wants, day),
+  airS: facts.seconds.airS, wattHours: facts.energy.totalWh, notBeforeS: notBefore(facts.shot.wants, day), launch,
 } : null;
 
 const timed = (flights: readonly Flight[], location: Location, fromMs: number): TimedFlight[] => flights.map((flight) => ({
@@ -95,14 +95,14 @@ const timed = (flights: readonly Flight[], location: Location, fromMs: number): 
 
 /** Flights of a location: shots in list order put on the packs at hand, timed from the start of its window. */
 export const placeFacts = (
-  location: Location, film: Film, kit: Kit, shots: readonly ShotFacts[], packs: readonly PackSupply[], day: PlaceDay,
+  location: Location, film: Film, kit: Kit, shots: readonly ShotFacts[], packs: readonly PackSupply[], day: PlaceDay, launchFor: (shot: Shot) => Launch,
 ): PlaceFacts => {
   const flyers = new Map(kit.aircraft.map((a) => [a.id, flyerOf(a, location, film)]));
   const rules = {
     wind: windOf(location), returnHeightM: location.returnHeightM, onePackOneShot: film.preferences.packUse === 'one-shot',
     swapS: film.preferences.swapMinutes * 60, flyerOf: (id: string) => flyers.get(id),
   };
-  const costs = shots.map((f) => costOf(f, day));
+  const costs = shots.map((f) => costOf(f, day, launchFor(f.shot)));
   const fill = fillFlights(costs.filter((c) => c !== null), packs, suppliesOf(kit.packs, location, film, true), rules);
   const lost = shots.filter((_, i) => costs[i] === null)
     .map((f) => ({ shotId: f.shot.id, reason: f.aircraft && !f.aircraft.retired ? 'no-path' as const : 'no-aircraft' as const, shortWh: 0 }));

@@ -7,6 +7,7 @@ import { movePace, paceBand, type MovePace, type PaceBand } from '../pace';
 import { directionFlown } from '../story';
 import { distance, vec, type Vec3 } from '../units';
 import { costsOf, takesOf, type ShotEnergy } from './costs';
+import type { Ground } from '../terrain';
 import { flyLayout, layoutOf, type ShotParts } from './layout';
 import type { Film, Location, Shot, Subject } from './types';
 
@@ -42,7 +43,12 @@ export interface ShotFacts {
   readonly framing: DistanceClass;
   readonly fromPoint: Vec3;
   readonly toPoint: Vec3;
+  readonly ground: Ground | undefined;
+  /** Lowest and highest of the path above the ground below it, m; above the origin where no ground is known. */
+  readonly overGround: HeightsOver;
 }
+
+export interface HeightsOver { readonly lowestM: number; readonly highestM: number }
 
 const nearest = (flown: FlownMove, aim: MoveSubject): number =>
   flown.samples.reduce((min, s) => Math.min(min, distance(s.pose.at, aim.aim)), Infinity);
@@ -55,6 +61,19 @@ const endsOf = (shot: Shot, flown: FlownMove | null): { fromPoint: Vec3; toPoint
   const takes = takesOf(shot);
   const endsAtStart = takes === 0 || shot.takeStyle === 'there-and-back' && takes % 2 === 0;
   return { fromPoint: flown.start.at, toPoint: endsAtStart ? flown.start.at : flown.end.at };
+};
+
+/** Heights above the ground below; what lies off the grid does not count. */
+const heightsOver = (flown: FlownMove | null, ground: Ground | undefined): HeightsOver => {
+  if (!flown) return { lowestM: NaN, highestM: NaN };
+  if (!ground) return { lowestM: flown.lowestM, highestM: flown.highestM };
+  let [lowestM, highestM] = [Infinity, -Infinity];
+  for (const { pose: { at } } of flown.samples) {
+    const over = at.z - ground.at(at.x, at.y);
+    if (over < lowestM) lowestM = over;
+    if (over > highestM) highestM = over;
+  }
+  return lowestM === Infinity ? { lowestM: flown.lowestM, highestM: flown.highestM } : { lowestM, highestM };
 };
 
 /** How the subject stands in the frame at the nearest moment. */
@@ -80,5 +99,6 @@ export const shotFacts = (parts: ShotParts): ShotFacts => {
     shot, film, location, subject, aim, move, direction: directionFlown(move?.direction ?? 'still', shot.move.reversed), aircraft, camera, mode, fov, segments, capturedS, wantedS,
     flown, noPath: path.ok ? null : path.reason, resetLeg: costs.resetLeg, seconds: costs.seconds, energy: costs.energy, bytes: costs.bytes,
     pace, band: paceBand(pace.edgeCrossingS), rangeM, fill, framing, fromPoint, toPoint,
+    ground: parts.ground, overGround: heightsOver(flown, parts.ground),
   };
 };

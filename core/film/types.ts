@@ -4,7 +4,9 @@ import type { HandlingName, Kit } from '../kit';
 import type { Aspect } from '../lens';
 import type { Lamps, Sky } from '../light';
 import type { Added, MoveValues, RoutePoint, StoryRole } from '../moves';
+import type { Feature } from '../site';
 import type { Usage } from '../story';
+import type { Ground } from '../terrain';
 import type { UnitSystem } from '../units';
 
 export type Priority = 'must' | 'should' | 'could';
@@ -32,6 +34,14 @@ export interface Preferences {
   readonly highlightBiasStops: number;
   readonly practisedInputs: number;
   readonly handleS: number;
+  /** Free air kept from what stands there, and from the ground, m. */
+  readonly clearanceM: number;
+  readonly groundM: number;
+  /** Seconds until a gust is held against. */
+  readonly reactionS: number;
+  /** Half the width of a way home that is looked at, and what is added to the tallest thing in it, m. */
+  readonly corridorM: number;
+  readonly returnMarginM: number;
 }
 
 export interface Film {
@@ -74,6 +84,9 @@ export interface Location {
   readonly mainsHz: number;
   readonly ceilingM: number;
   readonly returnHeightM: number;
+  /** Launch point where a shot names none; null is the origin. */
+  readonly launchId: string | null;
+  readonly lossAction: 'return' | 'hover' | 'land';
   readonly notes: string;
 }
 
@@ -96,6 +109,8 @@ export interface Subject {
   /** Bearing it moves on, or of its long side when it stands. */
   readonly headingDeg: number;
   readonly speedMs: number;
+  /** Where it goes, if not straight along its heading. */
+  readonly path: readonly { readonly xM: number; readonly yM: number }[];
 }
 
 export interface Shot {
@@ -140,6 +155,11 @@ export interface Shot {
   readonly usage: Usage;
   /** Place in the cut where it differs from the list; empty follows it. */
   readonly cutPosition: string;
+  readonly launchId: string | null;
+  /** What it does when the signal is lost; null as the place has it. */
+  readonly lossAction: 'return' | 'hover' | 'land' | null;
+  /** Flown with the aid that keeps the height over ground, which only climbs. */
+  readonly overGround: boolean;
   readonly notes: string;
 }
 
@@ -157,5 +177,9 @@ export interface FilmInput {
   readonly subjects: readonly Subject[];
   readonly shots: readonly Shot[];
   readonly readings: readonly Reading[];
+  /** What is drawn on the plans of the places. */
+  readonly features: readonly Feature[];
+  /** Ground by location, where a raster is known; elsewhere it is taken as level. */
+  readonly terrain?: ReadonlyMap<string, Ground>;
   readonly kit: Kit;
 }

@@ -1,9 +1,17 @@
 import { isIP } from 'node:net';
-import type { RequestHandler } from 'express';
+import type { Request, RequestHandler } from 'express';
+import { ASSET_MIMES } from '@contract';
 import helmet from 'helmet';
 import { HttpProblem } from './problem';
 
 const hostName = (header: string): string => header.replace(/:\d+$/, '').replace(/^\[(.*)\]$/, '$1').toLowerCase();
+
+/** Files come as they are, everything else as JSON. */
+const checkBody = (request: Request): void => {
+  const file = request.path === '/api/assets';
+  if (request.is(file ? [...ASSET_MIMES] : ['application/json'])) return;
+  throw new HttpProblem(415, file ? 'asset-kind' : 'not-json', file ? 'Only pictures (PNG, JPEG, WebP) and rasters of heights are kept.' : 'Send JSON.');
+};
 
 /**
  * Refuses calls under foreign host names (DNS rebinding needs one; a bare address cannot be rebound) and writes from other sites.
@@ -20,7 +28,7 @@ export const guard = (names: readonly string[]): RequestHandler => {
       if (origin !== undefined && URL.parse(origin)?.host !== header) throw new HttpProblem(403, 'origin', 'Writes are only taken from the application itself.');
       if (site !== undefined && site !== 'same-origin' && site !== 'none') throw new HttpProblem(403, 'origin', 'Writes are only taken from the application itself.');
       const hasBody = Number(request.headers['content-length'] ?? 0) > 0 || request.headers['transfer-encoding'] !== undefined;
-      if (hasBody && !request.is('application/json')) throw new HttpProblem(415, 'not-json', 'Send JSON.');
+      if (hasBody) checkBody(request);
     }
     next();
   };

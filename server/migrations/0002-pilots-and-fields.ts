@@ -1,22 +1,10 @@
-import { ENTITY_KINDS, type EntityKind } from '@contract';
 import type { Sequelize } from 'sequelize';
-import { inTransaction, read } from '../database';
-import { readRows, updateRow } from '../models';
-import { faultsOf } from '../services/checks';
+import { inTransaction } from '../database';
+import { fillRows } from './fill';
 
 const common = 'id TEXT PRIMARY KEY, version INTEGER NOT NULL, created_at TEXT NOT NULL, updated_at TEXT NOT NULL, body JSON NOT NULL';
 
-/** The checks fill in what a row lacks; a row they still refuse is left as it was, to be read as before. */
-const fillLog = async (sequelize: Sequelize, column: 'before' | 'after'): Promise<void> => {
-  const rows = await read<{ sequence: number; kind: EntityKind; text: string }>(sequelize, `SELECT sequence, kind, ${column} AS text FROM change_log WHERE ${column} IS NOT NULL`);
-  for (const { sequence, kind, text } of rows) {
-    const value = JSON.parse(text) as Record<string, unknown>;
-    faultsOf(kind, value);
-    await sequelize.query(`UPDATE change_log SET ${column} = $1 WHERE sequence = $2`, { bind: [JSON.stringify(value), sequence] });
-  }
-};
-
-/** Pilots with their practice; and every stored row gets the fields that came since, so that nothing is read half. All or nothing. */
+/** Pilots with their practice, and fields that came since. All or nothing. */
 export const pilotsAndFields = (sequelize: Sequelize): Promise<void> => inTransaction(sequelize, async () => {
   const statements = [
     `CREATE TABLE pilots (${common}, name TEXT NOT NULL, retired BOOLEAN NOT NULL DEFAULT 0)`,
@@ -25,10 +13,5 @@ export const pilotsAndFields = (sequelize: Sequelize): Promise<void> => inTransa
     'ALTER TABLE films ADD COLUMN pilot_id TEXT REFERENCES pilots(id) DEFERRABLE INITIALLY DEFERRED',
   ];
   for (const sql of statements) await sequelize.query(sql);
-  for (const kind of ENTITY_KINDS) for (const row of await readRows(sequelize, kind, 'id', null)) {
-    faultsOf(kind, row.value);
-    await updateRow(sequelize, row);
-  }
-  await fillLog(sequelize, 'before');
-  await fillLog(sequelize, 'after');
+  await fillRows(sequelize, ['film', 'location', 'subject', 'shot', 'reading', 'aircraft', 'pack', 'card', 'filter', 'pilot', 'practice']);
 });

@@ -1,18 +1,20 @@
-import { openApi } from '@contract';
+import { ASSET_LIMIT, ASSET_MIMES, openApi } from '@contract';
 import express, { Router } from 'express';
 import { checkBatch, checkFilmFile } from '../services/checks';
+import { HttpProblem } from '../http/problem';
+import type { Assets } from '../services/assets';
 import type { Films } from '../services/films';
 import type { Store } from '../services/store';
 import type { Feed } from '../services/feed';
 import { events } from './events';
 
 const BATCH_LIMIT = '2mb';
-const FILE_LIMIT = '20mb';
+const FILE_LIMIT = '120mb';
 /** Whole films that come and go are nobody's step: no tab takes them back by an undo. */
 const WHOLE_FILMS = 'whole-films';
 
 /** Every route of the API. */
-export const api = (store: Store, films: Films, feed: Feed, version: string): Router => {
+export const api = (store: Store, films: Films, assets: Assets, feed: Feed, version: string): Router => {
   const router = Router();
   router.get('/health', async (_request, response) => { response.json({ ok: true, sequence: await films.sequence() }); });
   router.get('/openapi.json', (_request, response) => { response.json(openApi(version)); });
@@ -32,6 +34,16 @@ export const api = (store: Store, films: Films, feed: Feed, version: string): Ro
   });
   router.post('/changes', express.json({ limit: BATCH_LIMIT }), async (request, response) => {
     response.json(await store.apply(checkBatch(request.body)));
+  });
+  router.post('/assets', express.raw({ limit: ASSET_LIMIT, type: [...ASSET_MIMES] }), async (request, response) => {
+    const bytes: unknown = request.body;
+    const id = await assets.keep(String(request.headers['content-type'] ?? '').split(';')[0] ?? '', Buffer.isBuffer(bytes) ? bytes : Buffer.alloc(0));
+    response.status(201).location(`/api/assets/${id}`).json({ id });
+  });
+  router.get('/assets/:id', async (request, response) => {
+    const asset = await assets.get(request.params.id);
+    if (!asset) throw new HttpProblem(404, 'no-asset', 'There is no such file.');
+    response.set({ 'content-type': asset.mime, 'cache-control': 'private, max-age=31536000, immutable' }).send(asset.bytes);
   });
   router.get('/events', events(feed, films));
   return router;

@@ -1,5 +1,4 @@
-import { BatchSchema, ENTITIES, ENTITY_KINDS, FilmFileSchema, sayFaults, type Batch, type EntityKind, type FieldFault, type FilmFile } from '@contract';
-import { isZone } from '@core/light';
+import { BatchSchema, beyondSchema, ENTITIES, ENTITY_KINDS, FilmFileSchema, sayFaults, type Batch, type EntityKind, type FieldFault, type FilmFile } from '@contract';
 import { Ajv, type ValidateFunction } from 'ajv';
 import { HttpProblem } from '../http/problem';
 
@@ -7,15 +6,6 @@ const ajv = new Ajv({ allErrors: true, strict: true, strictTypes: false, allowUn
 const checks = Object.fromEntries(ENTITY_KINDS.map((kind) => [kind, ajv.compile(ENTITIES[kind])])) as Record<EntityKind, ValidateFunction>;
 const checkBatchShape = ajv.compile<Batch>(BatchSchema);
 const checkFile = ajv.compile<FilmFile>(FilmFileSchema);
-
-/** What a schema cannot say: a zone must be one this machine knows. */
-const beyondSchema = (kind: EntityKind, value: Record<string, unknown>): { path: string; say: string }[] => {
-  if (kind !== 'location') return [];
-  const faults: { path: string; say: string }[] = [];
-  if (typeof value['zone'] === 'string' && !isZone(value['zone'])) faults.push({ path: '/zone', say: `“${value['zone'].slice(0, 60)}” is not a time zone known here; try one such as Europe/Madrid.` });
-  if (typeof value['date'] === 'string' && new Date(`${value['date']}T00:00:00Z`).toJSON()?.slice(0, 10) !== value['date']) faults.push({ path: '/date', say: 'That date is not in the calendar.' });
-  return faults;
-};
 
 export const faultsOf = (kind: EntityKind, value: Record<string, unknown>): { path: string; say: string }[] => {
   const check = checks[kind];
@@ -39,6 +29,6 @@ export const checkBatch = (body: unknown): Batch => {
 
 export const checkFilmFile = (body: unknown): FilmFile => {
   if (!checkFile(body)) return refuse(sayFaults(checkFile.errors).slice(0, 20).map((f) => ({ index: 0, ...f })));
-  const fields = body.locations.flatMap((l, index) => beyondSchema('location', l).map((f) => ({ index, ...f })));
+  const fields = [...body.locations.map((l) => beyondSchema('location', l)), ...body.features.map((f) => beyondSchema('feature', f))].flatMap((faults) => faults.map((f) => ({ index: 0, ...f })));
   return fields.length > 0 ? refuse(fields) : body;
 };

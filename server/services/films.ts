@@ -1,9 +1,10 @@
-import { EXCHANGE_FORMAT, EXCHANGE_VERSION, KIT_KINDS, type AnyRow, type Batch, type Change, type EntityKind, type FilmFile, type LoggedChange } from '@contract';
+import { EXCHANGE_FORMAT, EXCHANGE_VERSION, KIT_KINDS, PLACE_KINDS, type AnyRow, type Batch, type Change, type EntityKind, type FilmFile, type LoggedChange } from '@contract';
 import { v4 as uuid } from 'uuid';
 import { read } from '../database';
 import { HttpProblem } from '../http/problem';
 import type { Sequelize } from 'sequelize';
 import { readChanges, readRows } from '../models';
+import type { Assets } from './assets';
 import type { Store } from './store';
 
 export interface FilmSummary {
@@ -17,7 +18,7 @@ export interface FilmSummary {
 /** Reading, exporting, importing and deleting whole films. */
 export class Films {
   /** @param reader a connection that only reads */
-  constructor(private readonly reader: Sequelize, private readonly store: Store) {}
+  constructor(private readonly reader: Sequelize, private readonly store: Store, private readonly assets: Assets) {}
 
   list(): Promise<FilmSummary[]> {
     return read<FilmSummary>(this.reader, `
@@ -47,8 +48,8 @@ export class Films {
     if (!film) throw new HttpProblem(404, 'no-film', 'There is no such film; it may have been deleted.');
     const locations = await this.rows('location', 'filmId', [filmId]);
     const places = locations.map((l) => l.value.id);
-    const [subjects, shots, readings] = await Promise.all((['subject', 'shot', 'reading'] as const).map((kind) => this.rows(kind, 'locationId', places)));
-    return [film, ...locations, ...(subjects ?? []), ...(shots ?? []), ...(readings ?? [])];
+    const belongs = await Promise.all(PLACE_KINDS.map((kind) => this.rows(kind, 'locationId', places)));
+    return [film, ...locations, ...belongs.flat()];
   }
 
   async open(filmId: string): Promise<{ rows: AnyRow[]; sequence: number }> {
@@ -71,9 +72,13 @@ export class Films {
     const values = (kind: EntityKind): never[] => rows.filter((r) => r.kind === kind).map((r) => r.value) as never[];
     const [film] = values('film');
     if (!film) throw new HttpProblem(404, 'no-film', 'There is no such film.');
+    const grounds: FilmFile['grounds'] = values('ground');
+    const pictures: FilmFile['pictures'] = values('picture');
+    const assets = await this.assets.all([...new Set([...grounds, ...pictures].map((g) => g.assetId))]);
     return {
       format: EXCHANGE_FORMAT, formatVersion: EXCHANGE_VERSION, film,
-      locations: values('location'), subjects: values('subject'), shots: values('shot'), readings: values('reading'),
+      locations: values('location'), subjects: values('subject'), shots: values('shot'), readings: values('reading'), features: values('feature'), grounds, pictures,
+      assets: assets.map(({ id, mime, bytes }) => ({ id, mime, data: bytes.toString('base64') })),
       kit: { aircraft: values('aircraft'), packs: values('pack'), cards: values('card'), filters: values('filter'), pilots: values('pilot'), practice: values('practice') },
     };
   }
@@ -82,6 +87,9 @@ export class Films {
   async importFile(file: FilmFile, device: string): Promise<string> {
     const here = new Set((await this.kit()).map((r) => r.value.id));
     const { film, changes } = importChanges(file, here);
+    for (const { id, mime, data } of file.assets) {
+      if (await this.assets.keep(mime, Buffer.from(data, 'base64')) !== id) throw new HttpProblem(400, 'asset', 'A file inside the film is damaged: its content does not match its name.');
+    }
     await this.store.apply({ batch: uuid(), device, changes });
     return film;
   }
@@ -99,7 +107,10 @@ const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: strin
   const renew = (id: string): string => { const known = fresh.get(id) ?? uuid(); fresh.set(id, known); return known; };
   const create = (kind: EntityKind, value: Record<string, unknown>): Change => ({ kind, id: String(value['id']), version: 0, value });
   const film = renew(file.film.id);
-  const shots = file.shots.map((s) => ({ ...s, id: renew(s.id), locationId: renew(s.locationId), subjectId: s.subjectId === null ? null : renew(s.subjectId) }));
+  const renewed = (id: string | null): string | null => (id === null ? null : renew(id));
+  const shots = file.shots.map((s) => ({ ...s, id: renew(s.id), locationId: renew(s.locationId), subjectId: renewed(s.subjectId), launchId: renewed(s.launchId) }));
+  const ofPlace = <T extends { readonly id: string; readonly locationId: string }>(kind: EntityKind, list: readonly T[]): Change[] =>
+    list.map((t) => create(kind, { ...t, id: renew(t.id), locationId: renew(t.locationId) }));
   const kit: [EntityKind, readonly { readonly id: string }[]][] = [
     ['aircraft', file.kit.aircraft], ['pack', file.kit.packs], ['card', file.kit.cards], ['filter', file.kit.filters], ['pilot', file.kit.pilots], ['practice', file.kit.practice],
   ];
@@ -108,10 +119,10 @@ const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: strin
     changes: [
       create('film', { ...file.film, id: film }),
       ...kit.flatMap(([kind, list]) => list.filter((k) => !here.has(k.id)).map((k) => create(kind, { ...k }))),
-      ...file.locations.map((l) => create('location', { ...l, id: renew(l.id), filmId: film })),
-      ...file.subjects.map((s) => create('subject', { ...s, id: renew(s.id), locationId: renew(s.locationId) })),
+      ...file.locations.map((l) => create('location', { ...l, id: renew(l.id), filmId: film, launchId: renewed(l.launchId) })),
+      ...ofPlace('subject', file.subjects),
       ...shots.map((s) => create('shot', s)),
-      ...file.readings.map((r) => create('reading', { ...r, id: renew(r.id), locationId: renew(r.locationId) })),
+      ...ofPlace('reading', file.readings), ...ofPlace('feature', file.features), ...ofPlace('ground', file.grounds), ...ofPlace('picture', file.pictures),
     ],
   };
 };

@@ -38,6 +38,9 @@ export class Store {
     });
   }
 
+  /** Runs a write of its own in turn with the batches. */
+  alone<T>(work: (writer: Sequelize) => Promise<T>): Promise<T> { return this.oneAtATime(() => work(this.writer)); }
+
   /** Waits until everything asked for so far is written. */
   async idle(): Promise<void> { await this.oneAtATime(() => Promise.resolve()); }
 

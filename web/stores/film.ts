@@ -235,7 +235,7 @@ export const useFilm = defineStore('film', () => {
   };
 
   if (typeof window !== 'undefined') {
-    window.addEventListener('online', () => schedule(0));
+    window.addEventListener('online', () => { schedule(0); void loadChecks(); });
     document.addEventListener('visibilitychange', () => { if (document.visibilityState === 'hidden') void flush(); });
   }
 

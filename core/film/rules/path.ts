@@ -73,13 +73,15 @@ export const yawTooFast: ShotRule = (c) => {
 };
 
 export const underGround: ShotRule = (c) => {
-  const { flown, aim } = c.facts;
-  if (!flown || flown.lowestM > 0.3) return null;
+  const { flown, aim, ground, overGround: { lowestM }, film } = c.facts;
+  if (!flown) return null;
+  const under = lowestM <= 0.3;
+  if (ground ? lowestM >= film.preferences.groundM : !under) return null;
   return {
-    code: 'move.ground', severity: 'stop', subject: onShot(c),
-    say: `The path comes down to ${flown.lowestM.toFixed(1)} m above the launch point.`,
-    why: 'The ground is taken as level with the launch point here.',
-    cures: [{ say: aim.aim.z < 0 ? 'The subject lies lower than the launch point: check its foot.' : 'Raise the lowest height of the move.' }],
+    code: 'move.ground', severity: under ? 'stop' : 'care', subject: onShot(c),
+    say: ground ? under ? `The path meets the ground: ${lowestM.toFixed(1)} m above it at the lowest.` : `The path comes down to ${lowestM.toFixed(1)} m above the ground below it.` : `The path comes down to ${lowestM.toFixed(1)} m above the launch point.`,
+    why: ground ? `From the height grid of the place; ${film.preferences.groundM.toFixed(1)} m are kept.` : 'The ground is taken as level with the launch point here.',
+    cures: [...(ground ? [{ say: 'Keep the height over ground: it climbs with it.', set: { entity: 'shot' as const, id: c.facts.shot.id, fields: { overGround: true } } }].filter(() => !c.facts.shot.overGround) : []), { say: aim.aim.z < 0 ? 'The subject lies lower than the launch point: check its foot.' : 'Raise the lowest height of the move.' }],
   };
 };
 
@@ -102,12 +104,12 @@ export const tooClose: ShotRule = (c) => {
 };
 
 export const aboveCeiling: ShotRule = (c) => {
-  const { flown, location } = c.facts;
-  if (!flown || flown.highestM <= location.ceilingM) return null;
+  const { flown, location, ground, overGround: { highestM } } = c.facts;
+  if (!flown || highestM <= location.ceilingM) return null;
   return {
     code: 'move.ceiling', severity: 'stop', subject: onShot(c),
-    say: `Climbs to ${flown.highestM.toFixed(0)} m; the ceiling set for this place is ${location.ceilingM.toFixed(0)} m.`,
-    why: 'Ceilings are above the ground below and differ by country: check the local rule.',
+    say: `${ground ? `Is up to ${highestM.toFixed(0)} m above the ground below` : `Climbs to ${highestM.toFixed(0)} m`}; the ceiling set for this place is ${location.ceilingM.toFixed(0)} m.`,
+    why: ground && flown.highestM <= location.ceilingM ? `Only ${flown.highestM.toFixed(0)} m above launch, but the ground falls away under it. Ceilings differ by country: check the local rule.` : 'Ceilings are above the ground below and differ by country: check the local rule.',
     cures: [{ say: 'Lower the highest point of the move.' }],
   };
 };

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PLACE_KINDS } from '@contract';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { dateText } from '../../format';
@@ -22,7 +23,7 @@ const add = (): void => {
   if (store.create('location', made, 'new place').length === 0) go(made.id);
 };
 const remove = (id: string): void => {
-  const belongs = (['subject', 'shot', 'reading'] as const).flatMap((kind) => store.list(kind).filter((t) => t.locationId === id).map((t) => ({ kind, id: t.id })));
+  const belongs = PLACE_KINDS.flatMap((kind) => store.list(kind).filter((t) => t.locationId === id).map((t) => ({ kind, id: t.id })));
   store.remove('delete place', [...belongs, { kind: 'location', id }]);
   const next = places.value.find((l) => l.id !== id);
   if (next) go(next.id);

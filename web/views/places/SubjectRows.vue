@@ -42,7 +42,7 @@ const setCoordinates = (s: Subject, text: string): readonly Fault[] => {
 const add = (): void => {
   const n = props.subjects.length;
   const at = offset(ORIGIN, 45 * n, 60, 0);
-  store.create('subject', { id: uuid(), locationId: props.place.id, name: 'New subject', kind: 'house', xM: at.x, yM: at.y, baseM: 0, heightM: 8, widthM: 10, depthM: 0, headingDeg: 90, speedMs: 0 }, 'new subject');
+  store.create('subject', { id: uuid(), locationId: props.place.id, name: 'New subject', kind: 'house', xM: at.x, yM: at.y, baseM: 0, heightM: 8, widthM: 10, depthM: 0, headingDeg: 90, speedMs: 0, path: [] }, 'new subject');
 };
 const usedBy = (s: Subject): number => store.list('shot').filter((x) => x.subjectId === s.id).length;
 /** Slates that look at it get another subject, or none, in the same step. */

@@ -1,0 +1,28 @@
+import { isZone } from '@core/light';
+import { crossesItself } from '@core/reach';
+import type { EntityKind } from './kinds';
+
+interface Fault { readonly path: string; readonly say: string }
+type Check = (value: Readonly<Record<string, unknown>>) => Fault[];
+
+const inCalendar = (date: string): boolean => new Date(`${date}T00:00:00Z`).toJSON()?.slice(0, 10) === date;
+
+const place: Check = ({ zone, date }) => [
+  ...(typeof zone === 'string' && !isZone(zone) ? [{ path: '/zone', say: `“${zone.slice(0, 60)}” is not a time zone known here; try one such as Europe/Madrid.` }] : []),
+  ...(typeof date === 'string' && !inCalendar(date) ? [{ path: '/date', say: 'That date is not in the calendar.' }] : []),
+];
+
+const FEWEST = { point: 1, line: 2, area: 3 } as const;
+
+const feature: Check = ({ shape, points, until }) => {
+  const spots = (points as { xM: number; yM: number }[]).map((p) => ({ x: p.xM, y: p.yM }));
+  const fewest = FEWEST[shape as keyof typeof FEWEST];
+  if (spots.length < fewest || (shape === 'point' && spots.length > 1)) return [{ path: '/points', say: shape === 'point' ? 'A point has one place.' : `A${shape === 'area' ? 'n area needs three corners' : ' line needs two places'} at least.` }];
+  if (shape === 'area' && crossesItself(spots)) return [{ path: '/points', say: 'The outline crosses itself: it has no clear inside. Move a corner so that no two sides cross.' }];
+  return typeof until === 'string' && until !== '' && !inCalendar(until) ? [{ path: '/until', say: 'That date is not in the calendar.' }] : [];
+};
+
+const BEYOND: Partial<Record<EntityKind, Check>> = { location: place, feature };
+
+/** What a schema cannot say, checked on both sides: a zone this machine knows, a date that exists, an outline with an inside. */
+export const beyondSchema = (kind: EntityKind, value: unknown): Fault[] => BEYOND[kind]?.(value as Record<string, unknown>) ?? [];

@@ -1,0 +1,7 @@
+export { sceneOf, eyeOf, solidsFor, type Scene } from './scene';
+export { siteShot } from './shot';
+export { siteWarnings, SITE_RULES } from './rules';
+export { siteOfPlace } from './place';
+export { suggestLaunches, type LaunchIdea } from './launch';
+export { lossOf } from './loss';
+export type { LossAction, SiteShot, ZoneMeet, Spotted } from './types';

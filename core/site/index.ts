@@ -1,0 +1,3 @@
+export * from './kinds';
+export * from './feature';
+export * from './pins';
