@@ -15,5 +15,6 @@ export default defineConfig({
     ],
   },
   build: { outDir: here('dist/web'), emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0, modulePreload: { polyfill: false }, chunkSizeWarningLimit: 900 },
+  worker: { format: 'es' },
   server: { port: 4781, strictPort: true, proxy: { '/api': { target: 'http://127.0.0.1:4780', changeOrigin: true, headers: { origin: 'http://127.0.0.1:4780' } } } },
 });

@@ -8,7 +8,7 @@ type Height = (xM: number, yM: number) => number;
 
 const smooth = (t: number): number => { const u = Math.min(1, Math.max(0, t)); return u * u * (3 - 2 * u); };
 /** Small bumps that fade out about the origin, so that the meadow one launches from is a meadow. */
-const bumps = (x: number, y: number): number => Math.min(1, Math.hypot(x, y - 60) / 260) ** 2 * (1.6 * Math.sin(x / 23) * Math.cos(y / 31) + 2.4 * Math.sin((x + 2 * y) / 57) + 0.9 * Math.cos((3 * x - y) / 19));
+const bumps = (x: number, y: number): number => Math.min(1, Math.hypot(x, y - 60) / 260) ** 2 * (2.1 * Math.sin(x / 71 + Math.sin(y / 93)) * Math.cos(y / 58 + Math.sin(x / 117)) + 1.1 * Math.sin(x / 29 + 1.7 * Math.cos(y / 41)) * Math.sin(y / 33 + 1.3 * Math.cos(x / 37)) + 0.35 * Math.cos(x / 11 + 2 * Math.sin(y / 17)) * Math.cos(y / 13));
 
 /** A meadow in a narrow valley: banks rise to the ends of the viaduct, a ridge closes the north, the south falls to a stream. */
 export const viaductGround: Height = (x, y) => {

@@ -37,6 +37,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'kit-pilots', path: '/kit', act: async (page) => { await page.getByRole('button', { name: /^Pilots/ }).click(); } },
   { name: 'job', path: '/job' },
   { name: 'places', path: '/places' },
+  { name: 'plan', path: '/plan', act: async (page) => { await page.getByRole('button', { name: /Signal hut, smoke/ }).first().click(); await page.waitForTimeout(1500); } },
   { name: 'kit', path: '/kit' },
   { name: 'phone-slates', path: '', width: 390, height: 844 },
   { name: 'phone-slate', path: '', width: 390, height: 844, act: pick('Along the parapet') },

@@ -6,6 +6,9 @@ declare module 'virtual:validators' {
   export const subject: Check;
   export const shot: Check;
   export const reading: Check;
+  export const feature: Check;
+  export const ground: Check;
+  export const picture: Check;
   export const aircraft: Check;
   export const pack: Check;
   export const card: Check;

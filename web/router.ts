@@ -11,6 +11,7 @@ export const router = createRouter({
         { path: 'board', name: 'board', component: () => import('./views/board/BoardView.vue') },
         { path: 'job', name: 'job', component: () => import('./views/job/JobView.vue') },
         { path: 'places/:place?', name: 'places', component: () => import('./views/places/PlacesView.vue'), props: true },
+        { path: 'plan/:place?', name: 'plan', component: () => import('./views/plan/PlanView.vue'), props: true },
         { path: 'kit', name: 'kit', component: () => import('./views/kit/KitView.vue') },
       ],
     },

@@ -7,3 +7,4 @@ export * from './fit';
 export * from './timing';
 export * from './combine';
 export * from './solve';
+export * from './grips';

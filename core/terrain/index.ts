@@ -7,3 +7,4 @@ export * from './contours';
 export * from './ascii';
 export * from './resample';
 export * from './pack';
+export * from './surface';

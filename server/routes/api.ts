@@ -4,6 +4,7 @@ import { checkBatch, checkFilmFile } from '../services/checks';
 import { HttpProblem } from '../http/problem';
 import type { Assets } from '../services/assets';
 import type { Films } from '../services/films';
+import { projectionOf } from '../services/projections';
 import type { Store } from '../services/store';
 import type { Feed } from '../services/feed';
 import { events } from './events';
@@ -45,6 +46,7 @@ export const api = (store: Store, films: Films, assets: Assets, feed: Feed, vers
     if (!asset) throw new HttpProblem(404, 'no-asset', 'There is no such file.');
     response.set({ 'content-type': asset.mime, 'cache-control': 'private, max-age=31536000, immutable' }).send(asset.bytes);
   });
+  router.get('/projections/:code', async (request, response) => { response.json(await projectionOf(request.params.code)); });
   router.get('/events', events(feed, films));
   return router;
 };

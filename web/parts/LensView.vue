@@ -14,7 +14,7 @@ const frame = computed(() => {
 });
 
 /** What stands for the subject where none is chosen. */
-const PLAIN: Subject = { id: '', locationId: '', name: '', kind: 'other', xM: 0, yM: 0, baseM: 0, heightM: 2, widthM: 2, depthM: 2, headingDeg: 90, speedMs: 0 };
+const PLAIN: Subject = { id: '', locationId: '', name: '', kind: 'other', xM: 0, yM: 0, baseM: 0, heightM: 2, widthM: 2, depthM: 2, headingDeg: 90, speedMs: 0, path: [] };
 
 /** Lines on the ground about the aim, so that speed and scale can be read. */
 const gridLines = (around: { x: number; y: number }, reach: number, step: number) => {

@@ -1,5 +1,6 @@
 import { isKit, type Entity, type EntityKind, type LoggedChange } from '@contract';
 import type { FilmInput } from '@core/film';
+import type { Ground } from '@core/terrain';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { v4 as uuid } from 'uuid';
@@ -45,10 +46,12 @@ export const useFilm = defineStore('film', () => {
 
   const list = <K extends EntityKind>(kind: K): readonly Entity<K>[] => shelf.list(kind);
   const get = <K extends EntityKind>(kind: K, id: string): Entity<K> | undefined => shelf.get(kind, id);
+  /** Ground of the places whose raster has come in; another store fetches them. */
+  const terrain = shallowRef<ReadonlyMap<string, Ground>>(new Map());
   const film = computed(() => get('film', filmId.value));
   const kit = computed(() => ({ aircraft: list('aircraft'), packs: list('pack'), cards: list('card'), filters: list('filter'), pilots: list('pilot'), practice: list('practice') }));
   const input = computed<FilmInput | null>(() => film.value ? {
-    film: film.value, locations: list('location'), subjects: list('subject'), shots: list('shot'), readings: list('reading'), kit: kit.value,
+    film: film.value, locations: list('location'), subjects: list('subject'), shots: list('shot'), readings: list('reading'), features: list('feature'), terrain: terrain.value, kit: kit.value,
   } : null);
 
   const show = (kind: EntityKind, id: string, value: Thing | null): void => shelf.put(kind, id, value);
@@ -239,5 +242,5 @@ export const useFilm = defineStore('film', () => {
     document.addEventListener('visibilitychange', () => { if (document.visibilityState === 'hidden') void flush(); });
   }
 
-  return { filmId, loading, missing, saveState, refusal, clashes, undoable, film, kit, input, list, get, load, edit, create, remove, act, undo, redo, choose, close };
+  return { filmId, terrain, loading, missing, saveState, refusal, clashes, undoable, film, kit, input, list, get, load, edit, create, remove, act, undo, redo, choose, close };
 });

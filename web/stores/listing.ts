@@ -1,10 +1,11 @@
-import type { DerivedShot } from '@core/film';
+import type { DerivedShot, Warning } from '@core/film';
 import { USE_WORDS, useOf } from '@core/story';
 import { worst } from '@core/warnings';
 import { clockText } from '@core/light';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { useFilm } from './film';
+import { useFindings } from './findings';
 import { useReckoning } from './reckoning';
 
 /** A figure a row may show. */
@@ -35,12 +36,12 @@ const MOST_COLUMNS = 4;
 const COLUMNS_KEY = 'dusk-columns';
 
 /** Something a row may be picked out by. */
-export interface Sieve { readonly id: string; readonly label: string; readonly group: string; readonly keeps: (shot: DerivedShot) => boolean }
+export interface Sieve { readonly id: string; readonly label: string; readonly group: string; readonly keeps: (shot: DerivedShot, told: readonly Warning[]) => boolean }
 
 export const SIEVES: readonly Sieve[] = [
   ...(['must', 'should', 'could'] as const).map((p): Sieve => ({ id: p, label: p, group: 'priority', keeps: ({ facts }) => facts.shot.priority === p })),
-  { id: 'stop', label: 'with a stop', group: 'mark', keeps: (s) => worst(s.warnings) === 'stop' },
-  { id: 'care', label: 'with a care', group: 'mark', keeps: (s) => worst(s.warnings) === 'care' },
+  { id: 'stop', label: 'with a stop', group: 'mark', keeps: (_s, told) => worst(told) === 'stop' },
+  { id: 'care', label: 'with a care', group: 'mark', keeps: (_s, told) => worst(told) === 'care' },
   { id: 'unfit', label: 'not fitting', group: 'mark', keeps: (s) => s.unfit !== null },
   ...(['any', 'golden', 'blue', 'day', 'night'] as const).map((w): Sieve => ({ id: `light-${w}`, label: w === 'any' ? 'any light' : w, group: 'light', keeps: ({ facts }) => facts.shot.wants === w })),
 ];
@@ -57,6 +58,7 @@ const storedColumns = (): string[] => {
 export const useListing = defineStore('listing', () => {
   const film = useFilm();
   const reckoning = useReckoning();
+  const findings = useFindings();
   const wanted = ref('');
   const sieves = ref<string[]>([]);
   const columnIds = ref(storedColumns());
@@ -75,7 +77,7 @@ export const useListing = defineStore('listing', () => {
   const matches = (shot: DerivedShot): boolean => {
     const active = SIEVES.filter((s) => sieves.value.includes(s.id));
     const groups = new Set(active.map((s) => s.group));
-    if (![...groups].every((g) => active.some((s) => s.group === g && s.keeps(shot)))) return false;
+    if (![...groups].every((g) => active.some((s) => s.group === g && s.keeps(shot, findings.about(shot))))) return false;
     const { facts } = shot;
     const words = wanted.value.trim().toLowerCase();
     return words === '' || [facts.shot.title, facts.move?.name, facts.shot.role, facts.shot.priority, facts.subject?.name, facts.aircraft?.name, facts.shot.notes, ...Object.values(facts.shot.layers)].some((t) => t?.toLowerCase().includes(words));

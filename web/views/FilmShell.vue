@@ -2,6 +2,7 @@
 import { defineAsyncComponent, onBeforeUnmount, watch } from 'vue';
 import { useActs } from '../stores/acts';
 import { useFilm } from '../stores/film';
+import { whenIdle } from '../stores/idle';
 import { useLooking } from '../stores/looking';
 import ClashBar from './ClashBar.vue';
 import SaveMark from './SaveMark.vue';
@@ -16,7 +17,9 @@ useKeys();
 watch(() => props.film, (id) => void store.load(id), { immediate: true });
 watch(() => store.film?.name, (name) => { document.title = name ? `${name} – Dusk Slate` : 'Dusk Slate'; });
 onBeforeUnmount(() => store.close());
-const VIEWS = [{ name: 'bench', label: 'Bench', key: 'G B' }, { name: 'board', label: 'Board', key: 'G S' }, { name: 'job', label: 'Job', key: 'G J' }, { name: 'places', label: 'Places', key: 'G P' }, { name: 'kit', label: 'Kit', key: 'G K' }];
+// What the places mean to the slates is worked out beside the page, once it stands.
+watch(() => store.loading, (loading) => { if (!loading) whenIdle(() => { import('../stores/site').then(({ useSite }) => useSite().start()).catch(() => undefined); }); }, { immediate: true });
+const VIEWS = [{ name: 'bench', label: 'Bench', key: 'G B' }, { name: 'board', label: 'Board', key: 'G S' }, { name: 'job', label: 'Job', key: 'G J' }, { name: 'places', label: 'Places', key: 'G P' }, { name: 'plan', label: 'Plan', key: 'G L' }, { name: 'kit', label: 'Kit', key: 'G K' }];
 const rename = (event: Event): void => {
   const field = event.target as HTMLInputElement;
   if (store.film && store.edit('film', store.film.id, { name: field.value }, 'name').length > 0) field.value = store.film.name;

@@ -3,6 +3,7 @@ import type { DerivedFilm, PlaceFacts } from '@core/film';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
+import { useFindings } from '../../stores/findings';
 import CardStack from './CardStack.vue';
 import { FlightSheet } from './later';
 import PackRail from './PackRail.vue';
@@ -10,6 +11,7 @@ import WarningList from './WarningList.vue';
 
 const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
 const film = useFilm();
+const findings = useFindings();
 const opened = ref(false);
 const b = computed(() => props.derived.budget);
 const many = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;
@@ -21,7 +23,7 @@ const verdict = computed(() => {
   const parts = [shotsUnfit > 0 ? `${shotsUnfit} of ${shotsFitting + shotsUnfit} do not fit${mustsUnfit > 0 ? `, ${many(mustsUnfit, 'must')} among them` : ''}` : '', packsShort > 0 ? `${many(packsShort, 'pack')} short` : '', cardOverBytes > 0 ? `cards ${(cardOverBytes / 1e9).toFixed(1)} GB short` : ''];
   return { fits: false, say: parts.filter(Boolean).join(' · ') };
 });
-const warnings = computed(() => [...(props.derived.placeWarnings.get(props.place.location.id) ?? []), ...b.value.warnings]);
+const warnings = computed(() => [...(props.derived.placeWarnings.get(props.place.location.id) ?? []), ...(findings.places.get(props.place.location.id) ?? []), ...b.value.warnings]);
 </script>
 
 <template>

@@ -1,26 +1,18 @@
 <script setup lang="ts">
 import type { DerivedShot } from '@core/film';
-import { skyColour } from '@core/light';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
 import { ElSlider } from '../../parts/element';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
-import LensView from '../../parts/LensView.vue';
+import EyeView from '../../parts/EyeView.vue';
 import SideView from './SideView.vue';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
 const looking = useLooking();
 const share = ref(0.5);
-const colour = (deg: number): string => `rgb(${skyColour(deg).join(' ')})`;
-/** The ground darkens with the sky, down to a quarter at night. */
-const landColour = (deg: number): string => {
-  const share = Math.min(1, Math.max(0.25, (deg + 10) / 20));
-  return `rgb(${[86, 80, 70].map((part) => Math.round(part * share)).join(' ')})`;
-};
-const altitude = computed(() => props.shot.light?.sun.altitudeDeg ?? 40);
 const subjects = computed(() => film.list('subject').filter((s) => s.locationId === props.shot.facts.location.id && s.id === props.shot.facts.shot.subjectId));
 const seconds = computed(() => share.value * (props.shot.facts.flown?.totalS ?? 0));
 </script>
@@ -29,7 +21,7 @@ const seconds = computed(() => share.value * (props.shot.facts.flown?.totalS ?? 
   <div class="drawing">
     <div class="panes">
       <figure><SideView :facts="shot.facts" :share="share" :width="230" :height="168" /><figcaption class="label">From the side</figcaption></figure>
-      <figure><LensView :facts="shot.facts" :share="share" :width="290" :height="168" :sky-top="colour(altitude + 8)" :sky-low="colour(altitude)" :land="landColour(altitude)" /><figcaption class="label">Through the lens</figcaption></figure>
+      <figure><EyeView :shot="shot" :share="share" :width="290" :height="168" /><figcaption class="label">Through the lens</figcaption></figure>
       <figure>
         <PlanSketch
           :subjects="subjects" :shots="[shot]" :picked="shot.facts.shot.id" :width="230" :height="168" :share="share" :wind-from-deg="shot.facts.location.windFromDeg"

@@ -4,6 +4,7 @@ import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { worst } from '@core/warnings';
 import type { DerivedShot } from '@core/film';
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
+import { useFindings } from '../../stores/findings';
 import type { Column } from '../../stores/listing';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
@@ -11,9 +12,10 @@ import PathThumb from '../../parts/PathThumb.vue';
 
 const props = defineProps<{ shot: DerivedShot; picked: boolean; chosen: boolean; columns: readonly Column[] }>();
 const emit = defineEmits<{ pick: [event: MouseEvent]; drop: [id: string, edge: 'before' | 'after'] }>();
+const findings = useFindings();
 const row = useTemplateRef<HTMLElement>('row');
 const edge = ref<'before' | 'after' | null>(null);
-const severity = computed(() => worst(props.shot.warnings));
+const severity = computed(() => worst(findings.about(props.shot)));
 const facts = computed(() => props.shot.facts);
 const told = computed(() => props.columns.map((c) => ({ ...c, value: c.of(props.shot) })));
 

@@ -1,0 +1,65 @@
+import type { LaunchIdea, SiteShot } from '@core/film';
+import type { Contour } from '@core/terrain';
+import type { Vec3 } from '@core/units';
+import { defineStore } from 'pinia';
+import { shallowRef, watch } from 'vue';
+import type { SiteAnswer } from '../workers/site.worker';
+import { useFilm } from './film';
+import { useFindings } from './findings';
+import { useSiteJobs } from './siteJobs';
+
+type Told = SiteAnswer['shots'][number];
+
+/** What the places mean to the shots, worked out beside the page. Answers come a moment after a change; the newest question counts. */
+export const useSite = defineStore('site', () => {
+  const film = useFilm();
+  const findings = useFindings();
+  const shots = shallowRef<ReadonlyMap<string, Told>>(new Map());
+  const busy = shallowRef(false);
+  const dirty = new Set<string>();
+  const jobs = useSiteJobs();
+
+  const settle = async (): Promise<void> => {
+    if (busy.value) return;
+    busy.value = true;
+    try {
+      for (let id = dirty.values().next().value; id !== undefined; id = dirty.values().next().value) {
+        dirty.delete(id);
+        const job = await jobs.of(id);
+        const answer: SiteAnswer = job ? await jobs.remote().check(job) : { shots: [], place: [] };
+        const others = [...shots.value].filter(([shotId]) => film.get('shot', shotId) && film.get('shot', shotId)?.locationId !== id);
+        shots.value = new Map([...others, ...answer.shots.map((s): [string, Told] => [s.site.shotId, s])]);
+        findings.shots = new Map([...shots.value].map(([shotId, told]) => [shotId, told.warnings]));
+        findings.places = new Map([...findings.places, [id, answer.place]]);
+      }
+    } finally { busy.value = false; }
+  };
+
+  /** Places whose site could be another now. */
+  const touched = (): void => {
+    for (const l of film.list('location')) dirty.add(l.id);
+    void settle();
+  };
+  let started = false;
+  /** Begins to watch the film; asked for once the first view is there. */
+  const start = (): void => {
+    if (started) return;
+    started = true;
+    watch(() => [film.input?.shots, film.input?.locations, film.input?.subjects, film.input?.features, film.input?.film, film.input?.kit.aircraft, film.terrain], touched, { immediate: true });
+  };
+
+  const factsOf = (shotId: string): SiteShot | null => shots.value.get(shotId)?.site ?? null;
+
+  const launches = async (locationId: string, about?: { x: number; y: number; halfM: number }): Promise<LaunchIdea[]> => {
+    const job = await jobs.of(locationId);
+    return job ? jobs.remote().launches(job, about) : [];
+  };
+  const seen = async (locationId: string, launch: Vec3, heightM: number, reachM: number): Promise<{ cells: Uint8Array; seenShare: number } | null> => {
+    const job = await jobs.of(locationId);
+    return job ? jobs.remote().seen(job, launch, heightM, reachM) : null;
+  };
+  const shade = async (locationId: string): Promise<Float32Array | null> => { const job = await jobs.of(locationId); return job?.groundKey ? jobs.remote().shade(job.groundKey) : null; };
+  const contours = async (locationId: string): Promise<Contour[]> => { const job = await jobs.of(locationId); return job?.groundKey ? jobs.remote().contours(job.groundKey) : []; };
+
+  return { shots, busy, start, factsOf, launches, seen, shade, contours };
+});

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import type { Entity } from '@contract';
+import { pinned } from '@core/site';
+import { computed, ref } from 'vue';
+import NumberField from '../../parts/NumberField.vue';
+import SwitchField from '../../parts/SwitchField.vue';
+import TextField from '../../parts/TextField.vue';
+import { useFilm } from '../../stores/film';
+import type { Plan } from './usePlan';
+
+const props = defineProps<{ picture: Entity<'picture'>; plan: Plan }>();
+const film = useFilm();
+const open = ref(false);
+type Pin = Entity<'picture'>['pins'][number];
+const set = (fields: Partial<Entity<'picture'>>) => film.edit('picture', props.picture.id, fields, 'picture');
+const setPin = (i: number, fields: Partial<Pin>) => {
+  const pins = props.picture.pins.map((p, n) => (n === i ? { ...p, ...fields } : p));
+  const lies = pinned(pins);
+  return lies.ok ? set({ pins }) : [{ path: '/pins', say: lies.reason }];
+};
+const third = (): void => {
+  const { widthPx, heightPx, pins } = props.picture;
+  const lies = pinned(pins);
+  if (!lies.ok) return;
+  const { a, b, c, d, e, f } = lies.value;
+  const [px, py] = [Math.round(widthPx * 0.15), Math.round(heightPx * 0.85)];
+  set({ pins: [...pins.slice(0, 2), { px, py, xM: a * px + b * py + c, yM: d * px + e * py + f }] });
+};
+const metresPerPixel = computed(() => { const lies = pinned(props.picture.pins); return lies.ok ? Math.hypot(lies.value.a, lies.value.d) : NaN; });
+</script>
+
+<template>
+  <div class="picture">
+    <div class="line"><TextField label="Picture" :value="picture.name" :save="(v) => set({ name: v })" /><button class="btn" @click="open = !open">{{ open ? 'Done' : 'Pins' }}</button><button class="btn" @click="film.remove('take the picture away', [{ kind: 'picture', id: picture.id }])">Delete</button></div>
+    <div class="line"><SwitchField label="Shown" :value="picture.shown" :save="(v: boolean) => { set({ shown: v }); }" />
+      <NumberField label="Opacity" :value="picture.opacity" quantity="percent" :scale="100" unit="%" :step="5" :save="(v) => set({ opacity: v })" /></div>
+    <template v-if="open">
+      <p class="quiet small">{{ picture.widthPx }} × {{ picture.heightPx }} pixels, {{ metresPerPixel.toFixed(2) }} m each. A pin names a pixel (from the upper left) and where it lies.</p>
+      <div v-for="(pin, i) in picture.pins" :key="i" class="pin">
+        <b>{{ i + 1 }}</b>
+        <NumberField label="Pixel across" :value="pin.px" quantity="count" unit="px" :save="(v) => setPin(i, { px: v })" />
+        <NumberField label="Pixel down" :value="pin.py" quantity="count" unit="px" :save="(v) => setPin(i, { py: v })" />
+        <NumberField label="East" :value="pin.xM" quantity="metres" :save="(v) => setPin(i, { xM: v })" />
+        <NumberField label="North" :value="pin.yM" quantity="metres" :save="(v) => setPin(i, { yM: v })" />
+      </div>
+      <button v-if="picture.pins.length < 3" class="btn" @click="third">Add a third pin</button>
+      <button v-else class="btn" @click="set({ pins: picture.pins.slice(0, 2) })">Take the third away</button>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.picture { display: grid; gap: 6px; border-left: 3px solid var(--line); padding-left: 8px; width: 100%; }
+.line { display: flex; gap: 8px; align-items: end; }
+.pin { display: grid; grid-template-columns: auto 1fr 1fr 1fr 1fr; gap: 6px; align-items: end; }
+.small { font-size: 12px; }
+</style>

@@ -1,0 +1,89 @@
+import { eyeOf, sceneOf, siteOfPlace, siteShot, siteWarnings, suggestLaunches, type Film, type LaunchIdea, type Location, type Shot, type SiteShot, type Subject, type Warning } from '@core/film';
+import type { Aircraft } from '@core/kit';
+import { solidOf, type Feature } from '@core/site';
+import { contoursOf, groundOf, hillshade, seenFrom, surfaceOf, type Contour, type Ground, type HeightGrid } from '@core/terrain';
+import { KeyedMemo, type Vec3 } from '@core/units';
+import { topAt } from '@core/reach';
+import { expose, transfer } from 'comlink';
+
+/** A place as it is sent over: plain data; its ground is sent once and named after that. */
+export interface PlaceJob {
+  readonly film: Film;
+  readonly location: Location;
+  readonly subjects: readonly Subject[];
+  readonly features: readonly Feature[];
+  readonly shots: readonly Shot[];
+  readonly aircraft: readonly Aircraft[];
+  readonly groundKey: string;
+}
+
+export interface SiteAnswer {
+  readonly shots: readonly { readonly site: SiteShot; readonly warnings: readonly Warning[] }[];
+  readonly place: readonly Warning[];
+}
+
+const grids = new Map<string, HeightGrid>();
+const found = new KeyedMemo<{ site: SiteShot; warnings: Warning[] } | null>();
+
+const groundFor = (job: Pick<PlaceJob, 'location' | 'groundKey'>): Ground | undefined => {
+  const grid = grids.get(job.groundKey);
+  return grid && groundOf(grid, job.location.elevationM);
+};
+
+const partsOf = (job: PlaceJob, ground: Ground | undefined) => {
+  const subjects = new Map(job.subjects.map((s) => [s.id, s]));
+  const aircraft = new Map(job.aircraft.map((a) => [a.id, a]));
+  return job.shots.map((shot) => ({
+    shot, film: job.film, location: job.location, ground,
+    subject: subjects.get(shot.subjectId ?? '') ?? null, aircraft: aircraft.get(shot.aircraftId ?? '') ?? null,
+  }));
+};
+
+/** The site's reckoning, beside the page: what takes longer than a frame. */
+const site = {
+  addGround(key: string, grid: HeightGrid): void { grids.set(key, grid); },
+
+  /** Everything a place means to its shots. What has not changed since is remembered by its content. */
+  check(job: PlaceJob): SiteAnswer {
+    const ground = groundFor(job);
+    const scene = sceneOf(job.film, job.location, job.subjects, job.features, ground);
+    const about = JSON.stringify([job.film.preferences, job.film.aspect, job.film.units, job.film.timelineFps, job.film.tempoBpm, job.location, job.features, job.subjects, job.groundKey]);
+    const shots = partsOf(job, ground).flatMap((parts) => {
+      const answer = found.get(parts.shot.id, [about, JSON.stringify([parts.shot, parts.aircraft])], () => {
+        const facts = siteShot(parts, scene);
+        return facts && { site: facts, warnings: siteWarnings({ parts, scene, site: facts }) };
+      });
+      return answer ? [answer] : [];
+    });
+    return { shots, place: siteOfPlace(scene) };
+  },
+
+  launches(job: PlaceJob, about?: { x: number; y: number; halfM: number }): LaunchIdea[] {
+    const ground = groundFor(job);
+    return suggestLaunches(sceneOf(job.film, job.location, job.subjects, job.features, ground), partsOf(job, ground), about);
+  },
+
+  shade(key: string): Float32Array | null {
+    const grid = grids.get(key);
+    if (!grid) return null;
+    const shade = hillshade(grid);
+    return transfer(shade, [shade.buffer]);
+  },
+
+  contours(key: string): Contour[] { const grid = grids.get(key); return grid ? contoursOf(grid) : []; },
+
+  /** Where the aircraft is seen from the pilot's eye, flying level at a height above the launch point; woods and houses count. */
+  seen(job: PlaceJob, launch: Vec3, heightM: number, reachM: number): { cells: Uint8Array; seenShare: number } | null {
+    const grid = grids.get(job.groundKey);
+    const ground = groundFor(job);
+    if (!grid || !ground) return null;
+    const scene = sceneOf(job.film, job.location, job.subjects, job.features, ground);
+    const solids = job.features.flatMap((f) => { const s = solidOf(f, ground); return s?.opaque ? [s] : []; });
+    const surface = surfaceOf(grid, solids.map((s) => ({ box: s.box, topAt: (x: number, y: number) => topAt(s, x, y) + ground.zeroM })));
+    const area = seenFrom(surface, ground.zeroM, eyeOf(scene, launch), launch.z + heightM, reachM);
+    return area && transfer({ cells: area.cells, seenShare: area.seenShare }, [area.cells.buffer]);
+  },
+};
+
+export type SiteWorker = typeof site;
+expose(site);
