@@ -28,6 +28,7 @@ const paths = {
   '/api/assets': { post: { summary: 'Keeps a picture or a raster of heights; the same content gets the same id', requestBody: { content: { 'application/octet-stream': {} } }, responses: { 201: ok('Its id, the SHA-256 of its content'), 413: problem('Too large'), 415: problem('Of a kind not kept here') } } },
   '/api/assets/{id}': { get: { summary: 'A kept file', parameters: [{ ...idParameter, schema: { type: 'string', pattern: '^[0-9a-f]{64}$' } }], responses: { 200: { description: 'The file' }, 404: problem('No such file') } } },
   '/api/projections/{code}': { get: { summary: 'Definition of a map projection by its EPSG number', parameters: [{ ...idParameter, name: 'code', schema: { type: 'string' } }], responses: { 200: ok('Definition'), 404: problem('Not known here') } } },
+  '/api/settings': { get: { summary: 'What the owner set when starting: the address of map tiles, or none', responses: { 200: ok('Settings') } } },
   '/api/kit': { get: { summary: 'All kit', responses: { 200: ok('Kit') } } },
   '/api/changes': {
     post: {

@@ -19,6 +19,7 @@ export interface Parts {
   readonly feed: Feed;
   readonly log: Logger;
   readonly names: readonly string[];
+  readonly tiles: string;
   readonly webDir: string;
   readonly version: string;
 }
@@ -40,10 +41,10 @@ export const createApp = (parts: Parts): Express => {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: parts.log, autoLogging: { ignore: (r) => r.method === 'GET' }, quietReqLogger: true }));
-  app.use(headers, guard(parts.names));
+  app.use(headers(parts.tiles), guard(parts.names));
   app.use(compression({ threshold: COMPRESS_FROM, level: 9, filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
   app.use('/api', (_request, response, next) => { response.set('cache-control', 'no-store'); next(); });
-  app.use('/api', api(parts.store, parts.films, parts.assets, parts.feed, parts.version));
+  app.use('/api', api(parts.store, parts.films, parts.assets, parts.feed, { version: parts.version, tiles: parts.tiles }));
   app.use('/api', notFound);
   if (existsSync(join(parts.webDir, 'index.html'))) serveWeb(app, parts.webDir);
   app.use(notFound, problems(parts.log));

@@ -57,7 +57,7 @@ export const start = async (config: Config, log: Logger = pino({ level: 'info' }
   const films = new Films(sequelize, store, assets);
   await assets.tidy();
   if (seed) await seed(films);
-  const server = createServer(createApp({ store, films, assets, feed, log, names: config.names, webDir: config.webDir, version: VERSION }));
+  const server = createServer(createApp({ store, films, assets, feed, log, names: config.names, tiles: config.tiles ?? '', webDir: config.webDir, version: VERSION }));
   const address = await listen(server, config);
   const stop = async (): Promise<void> => {
     stopBackups();

@@ -34,12 +34,12 @@ export const guard = (names: readonly string[]): RequestHandler => {
   };
 };
 
-/** Headers that keep the page to itself: nothing inline, nothing from elsewhere. */
-export const headers = helmet({
+/** Headers that keep the page to itself: nothing inline, nothing from elsewhere but map tiles from an address the owner set. */
+export const headers = (tiles: string): RequestHandler => helmet({
   contentSecurityPolicy: {
     useDefaults: false,
     directives: {
-      defaultSrc: ["'none'"], scriptSrc: ["'self'"], styleSrc: ["'self'"], fontSrc: ["'self'"], imgSrc: ["'self'", 'data:', 'blob:'],
+      defaultSrc: ["'none'"], scriptSrc: ["'self'"], styleSrc: ["'self'"], fontSrc: ["'self'"], imgSrc: ["'self'", 'data:', 'blob:', ...(tiles ? [new URL(tiles.replaceAll(/[{}]/g, '')).origin] : [])],
       connectSrc: ["'self'"], workerSrc: ["'self'"], manifestSrc: ["'self'"], baseUri: ["'none'"], formAction: ["'none'"], frameAncestors: ["'none'"],
     },
   },

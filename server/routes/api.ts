@@ -15,10 +15,11 @@ const FILE_LIMIT = '120mb';
 const WHOLE_FILMS = 'whole-films';
 
 /** Every route of the API. */
-export const api = (store: Store, films: Films, assets: Assets, feed: Feed, version: string): Router => {
+export const api = (store: Store, films: Films, assets: Assets, feed: Feed, about: { readonly version: string; readonly tiles: string }): Router => {
   const router = Router();
   router.get('/health', async (_request, response) => { response.json({ ok: true, sequence: await films.sequence() }); });
-  router.get('/openapi.json', (_request, response) => { response.json(openApi(version)); });
+  router.get('/openapi.json', (_request, response) => { response.json(openApi(about.version)); });
+  router.get('/settings', (_request, response) => { response.json({ tiles: about.tiles }); });
   router.get('/films', async (_request, response) => { response.json({ films: await films.list() }); });
   router.get('/kit', async (_request, response) => { response.json({ rows: await films.kit() }); });
   router.post('/films/import', express.json({ limit: FILE_LIMIT }), async (request, response) => {

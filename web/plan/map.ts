@@ -17,11 +17,12 @@ import type ImageCanvas from 'ol/source/ImageCanvas.js';
 import VectorSource from 'ol/source/Vector.js';
 import { Circle, Fill, Stroke, Style, Text } from 'ol/style.js';
 import { inksNow, thin, type Inks } from './colours';
+import { lineOf } from './lines';
 import { localProjection } from './projection';
 import { drawnOf, styleOf, type Drawn } from './styles';
 
 export interface Spot { readonly xM: number; readonly yM: number }
-export type Tool = { readonly what: 'draw'; readonly kind: FeatureKind; readonly shape: FeatureShape } | { readonly what: 'measure'; readonly closed: boolean } | null;
+export type Tool = { readonly what: 'draw'; readonly kind: FeatureKind; readonly shape: FeatureShape } | { readonly what: 'measure'; readonly closed: boolean } | { readonly what: 'way'; readonly subjectId: string } | { readonly what: 'subject' } | null;
 
 /** What a person does on the map. */
 export interface PlanHands {
@@ -32,6 +33,8 @@ export interface PlanHands {
   drawn: (kind: FeatureKind, shape: FeatureShape, points: Spot[]) => void;
   handle: (part: 'near' | 'end' | 'launch', shotId: string, at: Spot) => void;
   route: (shotId: string, points: Spot[]) => void;
+  subject: (at: Spot) => void;
+  way: (subjectId: string, points: Spot[]) => void;
   measured: (points: Spot[], closed: boolean) => void;
   idea: (index: number) => void;
 }
@@ -47,6 +50,13 @@ const geometryOf = (thing: Thing): Geometry => {
 const pointsOf = (g: Geometry): Spot[] => {
   if (g instanceof Polygon) return (g.getCoordinates()[0] ?? []).slice(0, -1).map(spot);
   return g instanceof LineString ? g.getCoordinates().map(spot) : g instanceof Point ? [spot(g.getCoordinates())] : [];
+};
+
+/** What a tool draws. */
+const shapeDrawn = (tool: NonNullable<Tool>): FeatureShape => {
+  if (tool.what === 'draw') return tool.shape;
+  if (tool.what === 'subject') return 'point';
+  return tool.what === 'measure' && tool.closed ? 'area' : 'line';
 };
 
 const HIT_PX = 7;
@@ -134,14 +144,15 @@ export class PlanMap {
     const make = (thing: Thing): Feature => new Feature({ geometry: geometryOf(thing), drawn: { what: 'feature', id: thing.id, thing } satisfies Drawn });
     const flat = (t: Thing): boolean => featureWords(t.kind).group === 'zone' || t.kind === 'wood';
     this.fill(this.zones, [...zoneKept, ...things.filter((t) => t.id !== this.held && flat(t)).map(make)]);
-    this.fill(this.standing, [...standingKept, ...subjects.filter((s) => s.id !== this.held).map((s) => new Feature({ geometry: new Polygon([[...footprint(s), footprint(s)[0]].map((c) => [c?.x ?? 0, c?.y ?? 0])]), drawn: { what: 'subject', id: s.id, name: s.name } satisfies Drawn })),
+    this.fill(this.standing, [...standingKept, ...subjects.filter((s) => s.id !== this.held).map((s) => new Feature({ geometry: new Polygon([[...footprint(s), footprint(s)[0]].map((c) => [c?.x ?? 0, c?.y ?? 0])]), drawn: { what: 'subject', id: s.id, name: s.name, flat: s.kind === 'field' } satisfies Drawn })),
+      ...subjects.filter((s) => s.path.length > 1).map((s) => new Feature({ geometry: new LineString(s.path.map(xy)), drawn: { what: 'way' } satisfies Drawn })),
       ...things.filter((t) => t.id !== this.held && !flat(t)).map(make)]);
     this.armPicked();
   }
 
   setShots(shots: readonly DerivedShot[]): void {
     this.fill(this.paths, shots.filter((s) => s.facts.flown && s.facts.shot.id !== this.held).map((s) => {
-      const line = s.facts.flown?.samples.map((p) => [p.pose.at.x, p.pose.at.y]) ?? [];
+      const line = lineOf(s);
       const [first] = line;
       const still = line.every((c) => Math.hypot((c[0] ?? 0) - (first?.[0] ?? 0), (c[1] ?? 0) - (first?.[1] ?? 0)) < 0.5);
       return new Feature({ geometry: new LineString(line), drawn: { what: 'shot', id: s.facts.shot.id, number: s.number, still } satisfies Drawn });
@@ -196,16 +207,25 @@ export class PlanMap {
   setTool(tool: Tool): void {
     if (this.draw) { this.map.removeInteraction(this.draw); this.draw = null; }
     if (!tool) return;
-    const shape = tool.what === 'measure' ? (tool.closed ? 'area' : 'line') : tool.shape;
+    const shape = shapeDrawn(tool);
     const draw = new Draw({ type: ({ point: 'Point', line: 'LineString', area: 'Polygon' } as const)[shape], stopClick: true, style: () => this.sketch() });
     draw.on('drawend', (e) => {
       const points = e.feature.getGeometry() ? pointsOf(e.feature.getGeometry() as Geometry) : [];
       // After the map has done with the click, so that the new thing is not picked away by it.
-      setTimeout(() => { if (tool.what === 'draw') this.hands.drawn(tool.kind, tool.shape, points); else this.hands.measured(points, tool.closed); });
+      setTimeout(() => this.drawn(tool, points));
     });
     if (tool.what === 'measure') draw.on('drawstart', (e) => { e.feature.getGeometry()?.on('change', (g) => this.hands.measured(pointsOf(g.target as Geometry), tool.closed)); });
     this.map.addInteraction(draw);
     this.draw = draw;
+  }
+  private drawn(tool: NonNullable<Tool>, points: Spot[]): void {
+    const [first] = points;
+    switch (tool.what) {
+      case 'draw': this.hands.drawn(tool.kind, tool.shape, points); break;
+      case 'way': this.hands.way(tool.subjectId, points); break;
+      case 'subject': if (first) this.hands.subject(first); break;
+      case 'measure': this.hands.measured(points, tool.closed);
+    }
   }
   private sketch(): Style[] { return [new Style({ stroke: new Stroke({ color: this.inks.pick, width: 2, lineDash: [6, 4] }), fill: new Fill({ color: thin(this.inks.pick, 0.15) }), image: new Circle({ radius: 5, fill: new Fill({ color: this.inks.pick }) }) })]; }
   /** Ends a drawing before its last corner. */
@@ -238,6 +258,9 @@ export class PlanMap {
     this.map.getView().fit(extent ?? [-80, -80, 80, 80], { padding: [padding, padding, padding, padding], maxZoom: 30, minResolution: 0.15 });
   }
   zoom(by: number): void { const view = this.map.getView(); view.setResolution((view.getResolution() ?? 1) / by); }
+
+  /** Layers of the wide world under everything: shores, and tiles where an address is set. */
+  addUnder(layer: Parameters<Map['addLayer']>[0]): void { this.map.addLayer(layer); }
 
   repaint(): void { this.inks = inksNow(); for (const l of [...this.layers, this.contours]) l.changed(); }
   dispose(): void { this.map.setTarget(undefined); this.map.dispose(); }

@@ -9,9 +9,9 @@ import { hatch } from './hatch';
 /** What the map keeps with each drawn thing. */
 export type Drawn =
   | { readonly what: 'feature'; readonly id: string; readonly thing: Feature }
-  | { readonly what: 'subject'; readonly id: string; readonly name: string }
+  | { readonly what: 'subject'; readonly id: string; readonly name: string; readonly flat: boolean }
   | { readonly what: 'shot'; readonly id: string; readonly number: number; readonly still: boolean }
-  | { readonly what: 'frame' | 'shadow' | 'home' | 'measure' | 'moment' | 'sightline' | 'idea' }
+  | { readonly what: 'way' | 'frame' | 'shadow' | 'home' | 'measure' | 'moment' | 'sightline' | 'idea' }
   | { readonly what: 'handle'; readonly part: 'near' | 'end' | 'launch'; readonly shotId: string }
   | { readonly what: 'origin' };
 
@@ -55,11 +55,16 @@ const wireStyles = (thing: Feature, inks: Inks, picked: boolean): Style[] => [
 const areaStyles = (thing: Feature, inks: Inks, picked: boolean): Style[] => {
   const look = AREA[thing.kind]?.(inks) ?? { fill: thin(inks.chalk, 0.1), stroke: inks.chalk };
   const height = featureWords(thing.kind).stands ? ` ${thing.heightM.toFixed(0)} m` : '';
-  return [new Style({
-    fill: new Fill({ color: look.fill }), stroke: new Stroke({ color: picked ? inks.pick : look.stroke, width: picked ? 2.6 : look.width ?? 1.4, ...(look.dash ? { lineDash: look.dash } : {}) }),
-    text: label(`${thing.name || featureWords(thing.kind).name}${height}`, inks, { bold: picked }),
-  }), ...(picked ? [corners(inks)] : [])];
+  const name = label(`${thing.name || featureWords(thing.kind).name}${height}`, inks, { bold: picked, offsetY: height ? 0 : 10 });
+  return [
+    new Style({ fill: new Fill({ color: look.fill }), stroke: new Stroke({ color: picked ? inks.pick : look.stroke, width: picked ? 2.6 : look.width ?? 1.4, ...(look.dash ? { lineDash: look.dash } : {}) }), ...(height ? { text: name } : {}) }),
+    // What lies flat is named along its upper edge: its middle belongs to what stands in it.
+    ...(height ? [] : [new Style({ geometry: (f) => upperEdge(f.getGeometry() as Polygon), text: name })]),
+    ...(picked ? [corners(inks)] : []),
+  ];
 };
+
+const upperEdge = (area: Polygon): Point => { const [west = 0, , east = 0, north = 0] = area.getExtent(); return new Point([(west + east) / 2, north]); };
 
 const corners = (inks: Inks): Style => new Style({
   geometry: (f) => { const g = f.getGeometry(); return g ? new MultiPoint(flatCorners(g as Geometry)) : undefined; },
@@ -102,6 +107,7 @@ const PLAIN: Readonly<Record<string, (inks: Inks, feature: FeatureLike) => Style
   frame: (i) => [new Style({ fill: new Fill({ color: thin(i.pick, 0.1) }), stroke: new Stroke({ color: thin(i.pick, 0.6), width: 1, lineDash: [4, 4] }) })],
   shadow: (i) => [new Style({ fill: new Fill({ color: i.noon ? 'rgba(0, 0, 0, 0.22)' : 'rgba(0, 0, 0, 0.3)' }) })],
   home: (i) => [new Style({ stroke: new Stroke({ color: thin(i.chalk, 0.6), width: 1.5, lineDash: [1, 6], lineCap: 'round' }) })],
+  way: (i, f) => { const head = headOf(f); return [new Style({ stroke: new Stroke({ color: i.chalk, width: 1.6, lineDash: [10, 5] }) }), ...(head ? [new Style({ geometry: () => new Point(head.at), image: new RegularShape({ declutterMode: 'none', points: 3, radius: 7, rotation: head.turn, fill: new Fill({ color: i.chalk }) }) })] : [])]; },
   sightline: (i) => [new Style({ stroke: new Stroke({ color: i.stop, width: 2, lineDash: [6, 4] }) })],
   measure: (i, f) => [new Style({ stroke: new Stroke({ color: i.chalk, width: 2 }), fill: new Fill({ color: thin(i.chalk, 0.1) }), image: new Circle({ declutterMode: 'none', radius: 4, fill: new Fill({ color: i.chalk }) }), text: label(String(f.get('text') ?? ''), i, { bold: true, offsetY: -12 }) })],
   moment: (i, f) => [new Style({ image: new RegularShape({ declutterMode: 'none', points: 3, radius: 9, radius2: 4, rotation: Number(f.get('turn') ?? 0), fill: new Fill({ color: i.pick }), stroke: new Stroke({ color: i.bench, width: 1.5 }) }), zIndex: 40 })],
@@ -117,7 +123,7 @@ export const styleOf = (feature: FeatureLike, inks: Inks, pickedId: string): Sty
     case 'feature': return featureStyles(drawn.thing, inks, drawn.id === pickedId);
     case 'subject': {
       const picked = drawn.id === pickedId;
-      return [new Style({ fill: new Fill({ color: thin(inks.slab3, 0.9) }), stroke: new Stroke({ color: picked ? inks.pick : inks.chalk, width: picked ? 2.6 : 1.8 }), text: label(drawn.name, inks, { bold: true }) })];
+      return [new Style({ fill: new Fill({ color: thin(inks.slab3, drawn.flat ? 0.25 : 0.9) }), stroke: new Stroke({ color: picked ? inks.pick : inks.chalk, width: picked ? 2.6 : 1.8 }), text: label(drawn.name, inks, { bold: true, offsetY: drawn.flat ? 0 : 16 }) })];
     }
     case 'shot': return shotStyles(feature, drawn, inks, drawn.id === pickedId);
     case 'handle': return [new Style({ image: drawn.part === 'launch' ? new RegularShape({ declutterMode: 'none', points: 3, radius: 11, fill: new Fill({ color: inks.chalk }), stroke: new Stroke({ color: inks.bench, width: 2 }) }) : new RegularShape({ declutterMode: 'none', points: 4, radius: 9, fill: new Fill({ color: inks.bench }), stroke: new Stroke({ color: inks.pick, width: 3 }) }), zIndex: 50, ...(drawn.part === 'launch' ? { text: label('Launch', inks, { offsetY: 17 }) } : {}) })];

@@ -7,7 +7,7 @@ export const KEY_LINES: readonly { readonly group: string; readonly lines: reado
     { keys: 'Alt ↑ / Alt ↓', does: 'move the slate up, down' }, { keys: 'C', does: 'copy the slate' }, { keys: 'V', does: 'read the list for variety' }, { keys: 'O', does: 'cover a subject with a set' }, { keys: 'F', does: 'which slates, and what rows tell' }, { keys: 'X', does: 'choose for doing something with several (or Ctrl click, Shift click)' }, { keys: 'P', does: 'see the move, and back to its numbers' }, { keys: 'Space , .', does: 'play, quarter seconds back and on, while seeing it' }, { keys: 'Del', does: 'delete the slate' }, { keys: '1 2 3', does: 'move, cut and takes, exposure' },
   ] },
   { group: 'Plan', lines: [
-    { keys: 'L / W / E / H', does: 'draw a launch point, a wood, a wire, a house' }, { keys: 'M', does: 'measure a way' }, { keys: 'Enter / Esc', does: 'end, drop what is being drawn' }, { keys: 'Del', does: 'delete what is picked' }, { keys: 'J / K', does: 'next, previous slate' }, { keys: '0', does: 'all of the place in view' }, { keys: ', .', does: 'back and on along the move' },
+    { keys: 'S / L / W / E / H', does: 'draw a subject, a launch point, a wood, a wire, a house' }, { keys: 'Y', does: 'ground and layers' }, { keys: 'M', does: 'measure a way' }, { keys: 'Enter / Esc', does: 'end, drop what is being drawn' }, { keys: 'Del', does: 'delete what is picked' }, { keys: 'J / K', does: 'next, previous slate' }, { keys: '0', does: 'all of the place in view' }, { keys: ', .', does: 'back and on along the move' },
   ] },
   { group: 'Anywhere', lines: [
     { keys: 'Ctrl Z', does: 'take back' }, { keys: 'Ctrl Shift Z', does: 'do again' }, { keys: '[ / ]', does: 'previous, next place' },

@@ -1,6 +1,6 @@
 import { eyeOf, sceneOf, siteOfPlace, siteShot, siteWarnings, suggestLaunches, type Film, type LaunchIdea, type Location, type Shot, type SiteShot, type Subject, type Warning } from '@core/film';
 import type { Aircraft } from '@core/kit';
-import { solidOf, type Feature } from '@core/site';
+import type { Feature } from '@core/site';
 import { contoursOf, groundOf, hillshade, seenFrom, surfaceOf, type Contour, type Ground, type HeightGrid } from '@core/terrain';
 import { KeyedMemo, type Vec3 } from '@core/units';
 import { topAt } from '@core/reach';
@@ -78,7 +78,7 @@ const site = {
     const ground = groundFor(job);
     if (!grid || !ground) return null;
     const scene = sceneOf(job.film, job.location, job.subjects, job.features, ground);
-    const solids = job.features.flatMap((f) => { const s = solidOf(f, ground); return s?.opaque ? [s] : []; });
+    const solids = [...scene.solids, ...scene.subjectSolids.values()].filter((s) => s.opaque);
     const surface = surfaceOf(grid, solids.map((s) => ({ box: s.box, topAt: (x: number, y: number) => topAt(s, x, y) + ground.zeroM })));
     const area = seenFrom(surface, ground.zeroM, eyeOf(scene, launch), launch.z + heightM, reachM);
     return area && transfer({ cells: area.cells, seenShare: area.seenShare }, [area.cells.buffer]);

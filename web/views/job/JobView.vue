@@ -65,6 +65,11 @@ const planned = computed(() => reckoning.derived?.budget.timelineS ?? 0);
         <NumberField label="Shutter from" :value="p.shutterLowDeg" quantity="degrees" :step="5" :save="(v) => prefer({ shutterLowDeg: v })" />
         <NumberField label="Shutter to" :value="p.shutterHighDeg" quantity="degrees" :step="5" :save="(v) => prefer({ shutterHighDeg: v })" />
         <NumberField label="Expose by" :value="p.highlightBiasStops" quantity="stops" :step="0.1" hint="Negative keeps highlights: a small sensor cannot win back a clipped sky." :save="(v) => prefer({ highlightBiasStops: v })" />
+        <NumberField label="Kept free of obstacles" :value="p.clearanceM" quantity="metres" hint="Free air about the aircraft; a gust may ask for more." :save="(v) => prefer({ clearanceM: v })" />
+        <NumberField label="Kept over the ground" :value="p.groundM" quantity="metres" :step="0.5" hint="Where a height grid is known." :save="(v) => prefer({ groundM: v })" />
+        <NumberField label="Held against a gust in" :value="p.reactionS" quantity="seconds" :step="0.5" :save="(v) => prefer({ reactionS: v })" />
+        <NumberField label="Way home looked at, each side" :value="p.corridorM" quantity="metres" :save="(v) => prefer({ corridorM: v })" />
+        <NumberField label="Return height: margin" :value="p.returnMarginM" quantity="metres" hint="Added to the tallest thing on the way home." :save="(v) => prefer({ returnMarginM: v })" />
         <NumberField label="Inputs you fly with ease" :value="p.practisedInputs" quantity="count" :save="(v) => prefer({ practisedInputs: v })" />
       </div>
     </section>

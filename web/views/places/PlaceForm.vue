@@ -36,6 +36,7 @@ const setCoordinates = (text: string): readonly Fault[] => {
   });
   return faults;
 };
+const launches = computed(() => [{ value: null as string | null, label: 'the coordinates above' }, ...store.list('feature').filter((f) => f.locationId === props.place.id && f.kind === 'launch').map((f) => ({ value: f.id as string | null, label: f.name || 'Launch point' }))]);
 const subjects = computed(() => store.list('subject').filter((s) => s.locationId === props.place.id));
 const facts = computed(() => reckoning.derived?.places.get(props.place.id) ?? null);
 const shots = computed(() => [...(reckoning.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === props.place.id));
@@ -55,7 +56,7 @@ const events = computed(() => {
       <header><h1 dir="auto">{{ place.name }}</h1><button class="btn" @click="$emit('remove')">Delete place</button></header>
       <div class="grid">
         <TextField label="Name" :value="place.name" :save="(v) => set({ name: v })" />
-        <TextField label="Coordinates of the launch point" :value="coordinates" :save="setCoordinates" hint="Decimal or degrees, minutes, seconds." />
+        <TextField label="Coordinates of the origin, where one launches" :value="coordinates" :save="setCoordinates" hint="Decimal or degrees, minutes, seconds." />
         <TextField label="Time zone" :value="place.zone" :save="(v) => set({ zone: v.trim() })" :hint="suggested ? `Suggested from the coordinates: ${suggested}` : 'An IANA zone such as Europe/Madrid.'" />
         <NumberField label="Elevation" :value="place.elevationM" quantity="metres" :save="(v) => set({ elevationM: v })" />
         <TextField label="Date" type="date" :value="place.date" :save="(v) => set({ date: v })" />
@@ -79,6 +80,8 @@ const events = computed(() => {
           <PickField label="Lamps" :value="place.lamps" :options="choices(LAMP_WORDS)" :save="(v) => set({ lamps: v })" />
           <NumberField label="Return height" :value="place.returnHeightM" quantity="metres" hint="Tallest thing on the way home, and a margin." :save="(v) => set({ returnHeightM: v })" />
           <NumberField label="Ceiling" :value="place.ceilingM" quantity="metres" hint="Above the ground below. Check the local rule." :save="(v) => set({ ceilingM: v })" />
+          <PickField label="Signal lost" :value="place.lossAction" :options="[{ value: 'return', label: 'Return' }, { value: 'hover', label: 'Hover' }, { value: 'land', label: 'Land' }]" hint="What the aircraft is set to do; the plan tells what each would meet." :save="(v) => set({ lossAction: v })" />
+          <PickField label="Launch point" :value="place.launchId" :options="launches" :save="(v) => set({ launchId: v })" />
         </div>
         <TextField label="Notes" :value="place.notes" :lines="3" :save="(v) => set({ notes: v })" />
         <WarningList :warnings="warnings" />

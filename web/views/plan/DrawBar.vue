@@ -20,7 +20,8 @@ const toggle = (kind: FeatureKind, shape: FeatureShape): void => emit('tool', is
 const measuring = (closed: boolean): boolean => props.tool?.what === 'measure' && props.tool.closed === closed;
 const hint = computed(() => {
   if (!props.tool) return '';
-  if (props.tool.what === 'measure') return 'Click along it; double click or Enter ends it.';
+  if (props.tool.what === 'subject') return 'Click where it stands.';
+  if (props.tool.what !== 'draw') return 'Click along it; double click or Enter ends it.';
   return props.tool.shape === 'point' ? `Click where the ${featureWords(props.tool.kind).name.toLowerCase()} is.` : 'Click its corners; double click or Enter ends it, Esc drops it.';
 });
 </script>
@@ -28,6 +29,7 @@ const hint = computed(() => {
 <template>
   <div class="tools" role="toolbar" aria-label="Draw and measure">
     <span class="label">Draw</span>
+    <button class="btn" :class="{ on: tool?.what === 'subject' }" :aria-pressed="tool?.what === 'subject'" @click="emit('tool', tool?.what === 'subject' ? null : { what: 'subject' })">Subject</button>
     <button v-for="q in quick" :key="q.kind" class="btn" :class="{ on: isOn(q.kind) }" :aria-pressed="isOn(q.kind)" @click="toggle(q.kind, q.shape)">{{ featureWords(q.kind).name }}</button>
     <ElSelect class="more" :model-value="chosen" placeholder="more" aria-label="Draw something else" @update:model-value="choose">
       <ElOptionGroup v-for="g in options" :key="g.id" :label="g.label"><ElOption v-for="k in g.kinds" :key="k.key" :value="k.key" :label="k.label" /></ElOptionGroup>
@@ -36,7 +38,7 @@ const hint = computed(() => {
     <button class="btn" :class="{ on: measuring(false) }" :aria-pressed="measuring(false)" @click="emit('tool', measuring(false) ? null : { what: 'measure', closed: false })">Way</button>
     <button class="btn" :class="{ on: measuring(true) }" :aria-pressed="measuring(true)" @click="emit('tool', measuring(true) ? null : { what: 'measure', closed: true })">Area</button>
     <span v-if="hint" class="hint" role="status">{{ hint }}</span>
-    <button v-if="tool && !(tool.what === 'draw' && tool.shape === 'point')" class="btn" @click="emit('finish')">End it</button>
+    <button v-if="tool && tool.what !== 'subject' && !(tool.what === 'draw' && tool.shape === 'point')" class="btn" @click="emit('finish')">End it</button>
     <button v-if="tool" class="btn" @click="emit('tool', null)">Drop it</button>
   </div>
 </template>

@@ -66,6 +66,7 @@ const dropGround = (): void => { if (ground.value) film.remove('take the ground 
     <h2>Shown</h2>
     <PickField label="Slates of" :value="layers.flight" :options="flights" :save="(v) => { layers.set('flight', v); }" />
     <SwitchField label="Only the picked slate" :value="layers.onlyPicked" :save="(v: boolean) => { layers.set('onlyPicked', v); }" />
+    <SwitchField v-if="layers.tilesSet" label="Map tiles from the address set" :value="layers.tiles" :save="(v: boolean) => { layers.set('tiles', v); }" />
     <SwitchField label="What the camera frames" :value="layers.frame" :save="(v: boolean) => { layers.set('frame', v); }" />
     <SwitchField label="Shadows at the planned minute" :value="layers.shadows" :save="(v: boolean) => { layers.set('shadows', v); }" />
     <h2>In and out</h2>
@@ -76,6 +77,7 @@ const dropGround = (): void => { if (ground.value) film.remove('take the ground 
 <style scoped>
 .pane { display: grid; gap: 7px; align-content: start; justify-items: start; }
 h2 { margin-top: 6px; }
+.pane :deep(.el-select) { width: 190px; }
 .row { display: grid; gap: 4px; padding-left: 12px; border-left: 3px solid var(--pick); }
 .file { position: relative; }
 .file:focus-within { outline: 2px solid var(--pick); outline-offset: 2px; }

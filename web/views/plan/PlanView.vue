@@ -188,6 +188,8 @@ onMounted(() => { performance.mark('plan'); });
   .tabs button { min-height: 52px; background: var(--bench); border: 0; border-top: 3px solid transparent; }
   .tabs button[aria-current='true'] { border-top-color: var(--pick); font-weight: 620; }
   .row { min-height: 44px; }
-  .top { max-height: 40vh; overflow-y: auto; }
+  .top { display: grid; grid-template-columns: minmax(0, 1fr); }
+  .top :deep(.tools) { flex-wrap: nowrap; overflow-x: auto; scrollbar-width: none; }
+  .top :deep(.tools) > * { flex: none; }
 }
 </style>

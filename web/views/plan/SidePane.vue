@@ -26,8 +26,13 @@ const way = computed(() => {
   const last = samples.at(-1);
   return mode.value === 'home' && last ? homeWay(last, launch.value, props.plan.place.value?.returnHeightM ?? 0) : samples;
 });
-const points = computed<SidePoint[]>(() => (scene.value && way.value.length > 1 ? sideOf(scene.value, way.value, props.shot.facts.shot.subjectId ?? '') : []));
-const still = computed(() => (points.value.at(-1)?.distanceM ?? 0) < 1);
+const along = computed<SidePoint[]>(() => (scene.value && way.value.length > 1 ? sideOf(scene.value, way.value, props.shot.facts.shot.subjectId ?? '') : []));
+/** A move over one spot is drawn along its seconds. */
+const still = computed(() => along.value.length > 0 && (along.value.at(-1)?.distanceM ?? 0) < 1);
+const points = computed<SidePoint[]>(() => {
+  const [spot] = along.value;
+  return still.value && spot ? way.value.map((p, i) => ({ ...spot, distanceM: i, flownM: p.z })) : along.value;
+});
 const span = computed(() => Math.max(1, points.value.at(-1)?.distanceM ?? 1));
 const range = computed(() => {
   const all = points.value.flatMap((p) => [p.groundM, p.flownM, p.topM ?? NaN]).filter((n) => !Number.isNaN(n));
@@ -67,12 +72,12 @@ const text = (z: number): string => writeText(z, 'metres', reckoning.units).repl
 <template>
   <section class="side" aria-label="From the side">
     <header>
-      <button v-for="m in (['path', 'home'] as const)" :key="m" class="btn bare" :class="{ on: mode === m }" :aria-pressed="mode === m" @click="mode = m">{{ m === 'path' ? 'Path from the side' : 'Way home' }}</button>
+      <button v-for="m in (['path', 'home'] as const)" :key="m" class="btn bare" :class="{ on: mode === m }" :aria-pressed="mode === m" @click="mode = m">{{ m === 'home' ? 'Way home' : still && mode === 'path' ? 'Height over the seconds' : 'Path from the side' }}</button>
       <span v-if="now" class="figures"><span class="label">over the ground</span> <b data-side="agl">{{ text(now.flownM - now.groundM) }}</b> <span class="label">over launch</span> <b>{{ text(now.flownM - launch.z) }}</b></span>
       <span v-if="worst" class="figures"><span class="label">least free air</span> <b>{{ text(Math.max(0, worst.freeM)) }}</b> <span class="label">to {{ worst.name }}, {{ worst.timeS.toFixed(0) }} s in</span></span>
     </header>
     <div ref="target" class="box">
-      <svg v-if="points.length > 1 && !still" :viewBox="`0 0 ${width} ${height}`" role="slider" tabindex="0" aria-label="Moment of the move" :aria-valuenow="Math.round(share * 100)" aria-valuemin="0" aria-valuemax="100" @pointerdown="scrub" @pointermove="scrub" @keydown.left.prevent="emit('share', Math.max(0, share - 0.02))" @keydown.right.prevent="emit('share', Math.min(1, share + 0.02))">
+      <svg v-if="points.length > 1" :viewBox="`0 0 ${width} ${height}`" role="slider" tabindex="0" aria-label="Moment of the move" :aria-valuenow="Math.round(share * 100)" aria-valuemin="0" aria-valuemax="100" @pointerdown="scrub" @pointermove="scrub" @keydown.left.prevent="emit('share', Math.max(0, share - 0.02))" @keydown.right.prevent="emit('share', Math.min(1, share + 0.02))">
         <g v-for="z in levels" :key="z"><line class="level" :x1="PAD.left" :x2="width - PAD.right" :y1="y(z)" :y2="y(z)" /><text :x="PAD.left - 6" :y="y(z) + 4" text-anchor="end">{{ text(z - launch.z) }}</text></g>
         <path class="stands" :d="stands" />
         <path class="earth" :d="earth" />
@@ -81,7 +86,7 @@ const text = (z: number): string => writeText(z, 'metres', reckoning.units).repl
         <text v-for="n in names" :key="n.name" class="name" :x="Math.min(Math.max(n.x, PAD.left + 20), width - 60)" :y="Math.max(11, n.y)" text-anchor="middle">{{ n.name }}</text>
         <g v-if="now && mode === 'path'"><line class="now" :x1="x(now.distanceM)" :x2="x(now.distanceM)" :y1="y(now.flownM)" :y2="Number.isNaN(now.groundM) ? height : y(now.groundM)" /><rect class="craft" :x="x(now.distanceM) - 6" :y="y(now.flownM) - 3" width="12" height="6" /></g>
       </svg>
-      <p v-else class="quiet none">{{ shot.facts.noPath ?? 'It stays over one spot.' }}</p>
+      <p v-else class="quiet none">{{ shot.facts.noPath ?? 'There is no path to show.' }}</p>
     </div>
   </section>
 </template>

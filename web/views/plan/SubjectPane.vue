@@ -32,6 +32,10 @@ const off = computed(() => props.subject.baseM - groundM.value);
       <NumberField label="North of the origin" :value="subject.yM" quantity="metres" :save="(v) => plan.move(subject.id, { xM: subject.xM, yM: v })" />
     </div>
     <button v-if="Math.abs(off) > 0.6 && subject.kind !== 'train'" class="btn" @click="set({ baseM: Math.round(groundM * 10) / 10 })">Stand it on the ground: {{ groundM.toFixed(1) }} m</button>
+    <div v-if="subject.speedMs > 0" class="row">
+      <button class="btn" @click="plan.drawWay(subject.id)">{{ subject.path.length > 1 ? 'Draw its way anew' : 'Draw its way' }}</button>
+      <button v-if="subject.path.length > 1" class="btn" @click="plan.way(subject.id, [])">Straight on instead</button>
+    </div>
     <p class="quiet small">Drag it on the plan. What stands on the ground stays on the ground.</p>
   </section>
 </template>
@@ -39,5 +43,6 @@ const off = computed(() => props.subject.baseM - groundM.value);
 <style scoped>
 .pane { display: grid; gap: 10px; align-content: start; }
 .grid { display: grid; grid-template-columns: 1fr 1fr; gap: 8px 10px; align-items: end; }
+.row { display: flex; gap: 6px; flex-wrap: wrap; }
 .small { font-size: 12px; }
 </style>

@@ -7,6 +7,7 @@ import type { PlanMap } from '../../plan/map';
 import { useFilm } from '../../stores/film';
 import { useSite } from '../../stores/site';
 import type { Plan } from './usePlan';
+import { showWorld } from './world';
 
 /** Pictures decoded once, by their file. */
 const decoded = new Map<string, Promise<ImageBitmap>>();
@@ -21,7 +22,7 @@ const pictureOf = (assetId: string): Promise<ImageBitmap> => {
 export const useLayers = (plan: Plan, shot: Ref<DerivedShot | null>) => {
   const film = useFilm();
   const site = useSite();
-  const layers = reactive({ ground: true, contours: true, shadows: true, frame: true, seen: false, seenHeightM: 40, flight: null as number | null, onlyPicked: false, seenShare: null as number | null, trouble: '' });
+  const layers = reactive({ ground: true, contours: true, shadows: true, frame: true, seen: false, seenHeightM: 40, flight: null as number | null, onlyPicked: false, seenShare: null as number | null, trouble: '', tiles: false, tilesSet: false });
   let map: PlanMap | null = null;
   let turn = 0;
   const noon = (): boolean => document.documentElement.dataset['theme'] === 'noon';
@@ -66,14 +67,14 @@ export const useLayers = (plan: Plan, shot: Ref<DerivedShot | null>) => {
       } catch (error) { layers.trouble = error instanceof Error ? error.message : String(error); }
     }));
   };
-  const attach = async (to: PlanMap): Promise<void> => { map = to; shown = new Set(); await Promise.all([showGround(), showSeen(), showPictures()]); };
+  const attach = async (to: PlanMap): Promise<void> => { map = to; shown = new Set(); void showWorld(to, plan.place.value, layers).catch(() => undefined); await Promise.all([showGround(), showSeen(), showPictures()]); };
 
   watch(() => [plan.ground.value, layers.ground, layers.contours], () => void showGround());
   watch(() => [plan.ground.value, plan.things.value, layers.seen, layers.seenHeightM, plan.place.value, shot.value?.facts.shot.launchId, shot.value?.facts.aircraft], () => void showSeen());
   watch(() => film.list('picture'), () => void showPictures());
 
   type Shown = typeof layers;
-  const set = <K extends 'ground' | 'contours' | 'shadows' | 'frame' | 'seen' | 'seenHeightM' | 'flight' | 'onlyPicked'>(field: K, value: Shown[K]): void => { layers[field] = value; };
+  const set = <K extends 'ground' | 'contours' | 'shadows' | 'frame' | 'seen' | 'seenHeightM' | 'flight' | 'onlyPicked' | 'tiles'>(field: K, value: Shown[K]): void => { layers[field] = value; };
   return Object.assign(layers, { attach, set });
 };
 

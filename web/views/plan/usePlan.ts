@@ -6,6 +6,7 @@ import type { Tool } from '../../plan/map';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
+import { usePathDrags } from './usePathDrags';
 import { usePlanActs } from './usePlanActs';
 
 export type Thing = Entity<'feature'>;
@@ -36,7 +37,8 @@ export const usePlan = () => {
     picked.value = { what, id };
     if (what === 'shot') looking.pick(id);
   };
-  const acts = usePlanActs({ place, placeId, ground, subjects, picked, tool, said });
+  const state = { place, placeId, ground, subjects, picked, tool, said };
+  const acts = { ...usePlanActs(state), ...usePathDrags(state) };
 
   return { place, placeId, ground, things, subjects, shots, thing, subject, picked, tool, said, pick, ...acts };
 };

@@ -1,6 +1,5 @@
 import type { Entity } from '@contract';
-import { aimOf, type Location } from '@core/film';
-import { moveOf, withGrip } from '@core/moves';
+import type { Location } from '@core/film';
 import { featureWords, groundAt, type FeatureKind, type FeatureShape } from '@core/site';
 import type { Ground } from '@core/terrain';
 import { v4 as uuid } from 'uuid';
@@ -12,7 +11,7 @@ import type { Picked } from './usePlan';
 
 type Thing = Entity<'feature'>;
 
-interface State {
+export interface PlanState {
   readonly place: Readonly<Ref<Location | null>>;
   readonly placeId: Readonly<Ref<string>>;
   readonly ground: Readonly<Ref<Ground>>;
@@ -26,7 +25,7 @@ interface State {
 const STANDS_M = 0.6;
 
 /** What a person does to the plan: each act is one step that can be taken back. */
-export const usePlanActs = ({ place, placeId, ground, subjects, picked, tool, said }: State) => {
+export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) => {
   const film = useFilm();
   const looking = useLooking();
   const told = (faults: readonly { say: string }[]): void => { said.value = faults.map((f) => f.say).join(' '); };
@@ -43,6 +42,15 @@ export const usePlanActs = ({ place, placeId, ground, subjects, picked, tool, sa
     tool.value = null;
     picked.value = { what: 'feature', id: made.id };
   };
+  /** A subject put down on the ground, to be given its size beside the plan. */
+  const addSubject = ({ xM, yM }: Spot): void => {
+    const made: Entity<'subject'> = { id: uuid(), locationId: placeId.value, name: 'New subject', kind: 'house', xM, yM, baseM: Math.round(groundAt(ground.value, xM, yM) * 10) / 10, heightM: 8, widthM: 10, depthM: 0, headingDeg: 90, speedMs: 0, path: [] };
+    const faults = film.create('subject', made, 'new subject');
+    told(faults);
+    if (faults.length > 0) return;
+    tool.value = null;
+    picked.value = { what: 'subject', id: made.id };
+  };
   const reshape = (id: string, points: readonly Spot[]): void => told(film.edit('feature', id, { points }, 'move on the plan'));
   const moveSubject = (id: string, at: Spot): void => {
     const s = film.get('subject', id);
@@ -52,29 +60,12 @@ export const usePlanActs = ({ place, placeId, ground, subjects, picked, tool, sa
   };
   const move = (id: string, at: Spot): void => { if (film.get('subject', id)) moveSubject(id, at); };
 
-  /** The origin's own launch point, dragged, becomes one that can lie anywhere. */
-  const dragLaunch = (at: Spot): void => {
-    const id = uuid();
-    const words = featureWords('launch');
-    const made: Thing = { id, locationId: placeId.value, kind: 'launch', name: 'Launch', shape: 'point', points: [at], heightM: 0, radiusM: words.radiusM, keepM: 0, source: '', until: '', granted: false, notes: '' };
-    const l = place.value;
-    if (l) told(film.act('move launch point', [{ kind: 'feature', id, after: made as never }, { kind: 'location', id: l.id, after: { ...l, launchId: id } as never }]));
+  /** Where a moving subject goes; no places take its way back to straight on. */
+  const way = (subjectId: string, points: readonly Spot[]): void => {
+    told(film.edit('subject', subjectId, { path: points.map(({ xM, yM }) => ({ xM, yM })) }, 'way of a subject'));
+    tool.value = null;
+    picked.value = { what: 'subject', id: subjectId };
   };
-  /** Distance and side of the picked shot, dragged by a grip; seen at once wherever the shot is. */
-  const dragShot = (part: 'near' | 'end', shotId: string, at: Spot): void => {
-    const shot = film.get('shot', shotId);
-    const subjectOf = subjects.value.find((s) => s.id === shot?.subjectId) ?? null;
-    const kind = shot && moveOf(shot.move.kind);
-    if (shot && kind) told(film.edit('shot', shotId, { move: { ...shot.move, values: { ...withGrip(kind, shot.move.values, aimOf(subjectOf), part, { x: at.xM, y: at.yM }) } } }, 'drag on the plan'));
-  };
-  const route = (shotId: string, points: readonly Spot[]): void => {
-    const shot = film.get('shot', shotId);
-    if (!shot) return;
-    const before = shot.move.points;
-    const made = points.map((p, i) => ({ ...(before[Math.min(i, before.length - 1)] ?? { zM: 10, speedMs: 4 }), ...p }));
-    told(film.edit('shot', shotId, { move: { ...shot.move, points: made } }, 'route'));
-  };
-
   const remove = (): void => {
     const { what, id } = picked.value;
     if (what !== 'feature') return;
@@ -89,5 +80,7 @@ export const usePlanActs = ({ place, placeId, ground, subjects, picked, tool, sa
     looking.say(`Deleted ${gone.name || featureWords(gone.kind).name}. Ctrl+Z brings it back.`);
   };
 
-  return { add, reshape, move, dragLaunch, dragShot, route, remove };
+  const drawWay = (subjectId: string): void => { tool.value = { what: 'way', subjectId }; };
+
+  return { add, addSubject, reshape, move, way, drawWay, remove };
 };

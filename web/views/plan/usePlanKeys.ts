@@ -25,7 +25,7 @@ export const usePlanKeys = ({ plan, canvas, share, measured, bringing, seeLayers
     if (plan.tool.value) { canvas.value?.abort(); plan.tool.value = null; measured.value = null; } else if (bringing.value) bringing.value = false; else plan.picked.value = { what: 'nothing', id: '' };
   };
   const acts: Readonly<Record<string, () => void>> = {
-    m: () => { plan.tool.value = { what: 'measure', closed: false }; measured.value = null; }, '0': () => canvas.value?.fit(), j: () => looking.step(1), k: () => looking.step(-1),
+    s: () => { plan.tool.value = { what: 'subject' }; }, m: () => { plan.tool.value = { what: 'measure', closed: false }; measured.value = null; }, '0': () => canvas.value?.fit(), j: () => looking.step(1), k: () => looking.step(-1),
     ',': () => { share.value = Math.max(0, share.value - 0.05); }, '.': () => { share.value = Math.min(1, share.value + 0.05); }, y: seeLayers,
     enter: () => { if (plan.tool.value) canvas.value?.finish(); }, escape: drop, delete: plan.remove, backspace: plan.remove,
   };
