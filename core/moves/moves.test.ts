@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { distance, lengthOf, turnBetween, vec } from '../units';
+import { distance, lengthOf, offset, turnBetween, vec } from '../units';
 import footage from '../vectors/footage.json';
 import { context, EASING, flown, subject, value } from './fixtures';
-import { fitSeconds, fly, initialValues, MOVES, moveOf, type CameraMove } from '.';
+import { fitSeconds, fly, gripsOf, initialValues, MOVES, moveOf, withGrip, type CameraMove } from '.';
 
 /** Values of a move drawn from a practical part of its own limits; those that describe no path are thrown back. */
 const valuesOf = (move: CameraMove) => fc.record(Object.fromEntries(move.parameters.map((p) => {
@@ -201,4 +201,18 @@ describe('numbers that describe no path', () => {
     expect(fly(value(move.shape(initialValues(move.parameters), subject)), EASING, 'whole', 0).ok).toBe(false);
   });
   it('an unknown kind is no move', () => expect(moveOf('loop')).toBeUndefined());
+});
+
+describe('grips on the plan', () => {
+  const about = { aim: vec(30, 80, 4), heightM: 8, widthM: 10, headingDeg: 90, speedMs: 0 };
+  it('a grip dragged somewhere lies there, as far as its numbers go', () => {
+    for (const move of MOVES) {
+      const values = initialValues(move.parameters);
+      for (const grip of gripsOf(move, values, about)) fc.assert(fc.property(fc.double({ min: 0, max: 359, noNaN: true }), fc.double({ min: 20, max: 90, noNaN: true }), (deg, m) => {
+        const to = grip.part === 'near' ? offset(about.aim, Math.round(deg), m, 0) : offset(about.aim, 180 + (move.kind === 'fly-through' ? 180 : 0), m, 0);
+        const again = gripsOf(move, withGrip(move, values, about, grip.part, to), about).find((g) => g.part === grip.part)?.at ?? vec(0, 0, 0);
+        expect(Math.hypot(again.x - to.x, again.y - to.y), `${move.kind} ${grip.part}`).toBeLessThan(grip.part === 'near' ? 1.2 : 0.1);
+      }), { numRuns: 8 });
+    }
+  });
 });
