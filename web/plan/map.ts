@@ -75,7 +75,7 @@ export class PlanMap {
   private readonly rasters: Record<string, ImageLayer<ImageCanvas>> = {};
   private readonly layers: VectorLayer[];
   private readonly modifying = new Collection<Feature>();
-  private readonly moving = new Collection<Feature>();
+  private movable = new Set<Feature>();
   private draw: Draw | null = null;
   private pickedId = '';
   /** Being dragged: what comes back from the store does not pull it from the hand. */
@@ -95,14 +95,15 @@ export class PlanMap {
 
   private listen(target: HTMLElement): void {
     const modify = new Modify({ features: this.modifying, pixelTolerance: 12 });
-    const translate = new Translate({ features: this.moving, hitTolerance: HIT_PX });
+    // Given a collection it would move all of it together; one thing at a time is in hand.
+    const translate = new Translate({ layers: this.layers, hitTolerance: HIT_PX, filter: (f) => this.movable.has(f as Feature) });
     this.map.addInteraction(translate);
     this.map.addInteraction(modify);
     const hold = (f: Feature | undefined): void => { const d = f && drawnOf(f); this.held = d && 'id' in d ? d.id : ''; this.grip = d?.what === 'handle' ? f ?? null : null; };
     modify.on('modifystart', (e) => hold(e.features.item(0)));
     modify.on('modifyend', (e) => { this.held = ''; for (const f of e.features.getArray()) this.changed(f); });
     translate.on('translatestart', (e) => hold(e.features.item(0)));
-    translate.on('translating', (e) => { const f = e.features.item(0); const d = f && drawnOf(f); if (f && d?.what === 'handle') this.hands.handle(d.part, d.shotId, spot((f.getGeometry() as Point).getCoordinates())); });
+    translate.on('translating', (e) => { const f = e.features.item(0); const d = f && drawnOf(f); if (f && d?.what === 'handle' && d.part !== 'launch') this.hands.handle(d.part, d.shotId, spot((f.getGeometry() as Point).getCoordinates())); });
     translate.on('translateend', (e) => { this.held = ''; this.grip = null; for (const f of e.features.getArray()) this.changed(f); });
     this.map.on('click', (e) => this.clicked(e));
     this.map.on('pointermove', (e) => {
@@ -190,7 +191,7 @@ export class PlanMap {
     const picked = all.filter((f) => { const d = drawnOf(f); return d && 'id' in d && d.id === this.pickedId; });
     const route = this.paths.getFeatures().filter((f) => { const d = drawnOf(f); return d?.what === 'shot' && d.id === this.routeId; });
     this.refill(this.modifying, [...picked.filter((f) => { const d = drawnOf(f); return d?.what === 'feature'; }), ...route]);
-    this.refill(this.moving, [...this.handles.getFeatures(), ...picked]);
+    this.movable = new Set([...this.handles.getFeatures(), ...picked]);
   }
   private routeId = '';
   /** The shot whose points are the path itself, so that they can be dragged. */

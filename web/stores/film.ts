@@ -6,6 +6,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { api, ApiProblem, Unreachable } from './api';
 import { claimDevice } from './device';
+import { heldPress } from './hold';
 import { History, type Step, type StepChange, type Thing } from './history';
 import { whenIdle } from './idle';
 import { keepPending, leftBehind } from './keep';
@@ -196,7 +197,7 @@ export const useFilm = defineStore('film', () => {
       if (faults.length > 0) return faults;
     }
     const full = changes.map((c) => ({ ...c, before: shelf.at(c.kind, c.id) }));
-    history.record({ label, changes: full }, gesture, Date.now());
+    history.record({ label, changes: full }, gesture, Date.now(), heldPress());
     put(full);
     return [];
   };

@@ -19,23 +19,24 @@ const GESTURE_MS = 900;
 
 /** Steps a person can take back, and those they took back. Quick changes of the same thing are one step. */
 export class History {
-  private done: (Step & { at: number; gesture: string })[] = [];
+  private done: (Step & { at: number; gesture: string; press: number })[] = [];
   private undone: Step[] = [];
 
-  record(step: Step, gesture: string, at: number): void {
+  /** @param press number of the press that is held down meanwhile, 0 when none is */
+  record(step: Step, gesture: string, at: number, press = 0): void {
     const last = this.done.at(-1);
     this.undone = [];
-    if (last && gesture !== '' && last.gesture === gesture && at - last.at < GESTURE_MS) {
+    if (last && gesture !== '' && last.gesture === gesture && (at - last.at < GESTURE_MS || (press !== 0 && last.press === press))) {
       const joined = step.changes.map((c) => ({ ...c, before: last.changes.find((l) => l.id === c.id)?.before ?? c.before }));
-      this.done[this.done.length - 1] = { ...step, changes: joined, at, gesture };
+      this.done[this.done.length - 1] = { ...step, changes: joined, at, gesture, press };
       return;
     }
-    this.done.push({ ...step, at, gesture });
+    this.done.push({ ...step, at, gesture, press });
     if (this.done.length > 300) this.done.shift();
   }
 
   undo(): Step | null { const step = this.done.pop() ?? null; if (step) this.undone.push(step); return step; }
-  redo(): Step | null { const step = this.undone.pop() ?? null; if (step) this.done.push({ ...step, at: 0, gesture: '' }); return step; }
+  redo(): Step | null { const step = this.undone.pop() ?? null; if (step) this.done.push({ ...step, at: 0, gesture: '', press: 0 }); return step; }
   get canUndo(): boolean { return this.done.length > 0; }
   get canRedo(): boolean { return this.undone.length > 0; }
 
@@ -54,7 +55,7 @@ export class History {
     for (const batch of batches.values()) {
       if (batch[0]?.undoes) { history.takeBack(batch); continue; }
       const steps = batch.map((c) => ({ kind: c.kind, id: c.id, before: c.before as Thing | null, after: c.after as Thing | null }));
-      history.done.push({ label: 'change', changes: steps, at: 0, gesture: '' });
+      history.done.push({ label: 'change', changes: steps, at: 0, gesture: '', press: 0 });
     }
     return history;
   }

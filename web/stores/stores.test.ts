@@ -168,3 +168,14 @@ describe('shelf', () => {
     expect(shelf.at('pack', 'p1')).toBeNull();
   });
 });
+
+it('what is dragged in one press is one step, however long it lasts; two presses are two', () => {
+  const history = new History();
+  const step = (title: string) => ({ label: 'drag', changes: [{ kind: 'shot' as const, id: 's', before: { id: 's', title: `before ${title}` }, after: { id: 's', title } }] });
+  history.record(step('a'), 'g', 0, 7);
+  history.record(step('b'), 'g', 60_000, 7);
+  history.record(step('c'), 'g', 120_000, 8);
+  expect(history.undo()?.changes[0]?.after).toEqual({ id: 's', title: 'c' });
+  expect(history.undo()?.changes[0]).toMatchObject({ before: { title: 'before a' }, after: { title: 'b' } });
+  expect(history.canUndo).toBe(false);
+});
