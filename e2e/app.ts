@@ -41,6 +41,8 @@ export class Bench {
   async open(view: '' | 'board' | 'job' | 'places' | 'plan' | 'kit' = ''): Promise<void> {
     await this.page.goto(`${this.app.address}/film/${this.film}${view ? `/${view}` : ''}`);
     await expect(this.page.locator('main').first()).toBeVisible();
+    // Checks at the fields come after the first view; until then only the server refuses.
+    await this.page.waitForFunction(() => performance.getEntriesByName('checks').length > 0);
   }
 
   slate(title: string | RegExp): Locator { return this.page.locator('.slate', { hasText: title }); }

@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import { writeArrayBuffer } from 'geotiff';
 import { test, expect } from './app';
 import { PlanHands } from './plan';
 
@@ -160,11 +161,28 @@ test('heights come in from a text grid and from nowhere else; a picture is laid 
   await expect(page.locator('b', { hasText: 'pans.asc' })).toBeVisible();
   await bench.saved();
   expect((await bench.stored()).file.grounds).toHaveLength(3);
+  const tiff = async (code: number, west: number, north: number): Promise<Buffer> => Buffer.from(await writeArrayBuffer(Array.from({ length: 60 * 60 }, (_, i) => 4 + (i % 60) / 10), {
+    width: 60, height: 60, SampleFormat: [3], BitsPerSample: [32], ProjectedCSTypeGeoKey: code, GTModelTypeGeoKey: 1, GTRasterTypeGeoKey: 1, ModelTiepoint: [0, 0, 0, west, north, 0], ModelPixelScale: [10, 10, 0],
+  }));
+  await heights.setInputFiles({ name: 'odd.tif', mimeType: 'image/tiff', buffer: await tiff(32_111, 361_000, 4_807_000) });
+  await expect(page.getByRole('alert')).toBeVisible();
+  // Salt pans in UTM zone 30N.
+  await heights.setInputFiles({ name: 'pans.tif', mimeType: 'image/tiff', buffer: await tiff(25_830, 361_200, 4_807_000) });
+  await expect(page.locator('b', { hasText: 'pans.tif' })).toBeVisible();
   await page.getByRole('button', { name: 'Take the ground away' }).click();
   await page.locator('input[accept*="image/png"]').setInputFiles({ name: 'air.png', mimeType: 'image/png', buffer: await readFile('docs/screenshots/job.png') });
   await expect(page.getByRole('button', { name: 'Pins' })).toBeVisible();
   await bench.saved();
   expect((await bench.stored()).file.pictures[0]).toMatchObject({ widthPx: 1280, heightPx: 800, pins: [{ px: 0, py: 0 }, { px: 1280, py: 800 }] });
+  await page.getByRole('button', { name: 'Pins' }).click();
+  const hands = await PlanHands.on(page);
+  const { pins: [pin] } = (await bench.stored()).file.pictures[0]!;
+  await hands.drag([pin!.xM, pin!.yM], [pin!.xM + 30, pin!.yM - 20]);
+  await bench.saved();
+  expect((await bench.stored()).file.pictures[0]!.pins[0]!.xM).toBeGreaterThan(pin!.xM + 20);
+  const vast = Buffer.from('89504e470d0a1a0a0000000d49484452000027100000271008020000000000000000', 'hex');
+  await page.locator('input[accept*="image/png"]').setInputFiles({ name: 'vast.png', mimeType: 'image/png', buffer: vast });
+  await expect(page.getByRole('alert')).toContainText('100 million pixels');
   await page.locator('input[accept*="image/png"]').setInputFiles({ name: 'fake.png', mimeType: 'image/png', buffer: Buffer.from('not a picture at all') });
   await expect(page.getByRole('alert')).toContainText('could not be read');
 });

@@ -67,7 +67,7 @@ const part = (name, args, report, totalsOf) => {
 const test = () => {
   mkdirSync('.cache', { recursive: true });
   const vitest = (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests, skipped: r.numPendingTests + r.numTodoTests });
-  const playwright = ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected, skipped: stats.skipped });
+  const playwright = ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected, skipped: stats.skipped, flaky: stats.flaky });
   const both = (project) => [bin('vitest'), 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=.cache/${project}.json`];
   const parts = [
     part('lint', [bin('eslint'), '.', '--max-warnings', '0']),
@@ -82,7 +82,7 @@ const test = () => {
     ? part('browser', [bin('playwright'), 'test', ...rest], '.cache/browser.json', playwright)
     : { name: 'browser', passed: 0, failed: 1, skipped: 0 });
   console.log('');
-  for (const p of parts) console.log(`${p.name.padEnd(20)} ${p.passed} passed, ${p.failed} failed${p.skipped ? `, ${p.skipped} skipped` : ''}`);
+  for (const p of parts) console.log(`${p.name.padEnd(20)} ${p.passed} passed, ${p.failed} failed${p.skipped ? `, ${p.skipped} skipped` : ''}${p.flaky ? `, ${p.flaky} only at the second try` : ''}`);
   const sum = (key) => parts.reduce((total, p) => total + p[key], 0);
   console.log(`\n${sum('passed')} passed, ${sum('failed')} failed, ${sum('skipped')} skipped`);
   process.exit(sum('failed') > 0 ? 1 : 0);

@@ -24,12 +24,9 @@ const seeing = (title: string, share: number) => async (page: Page): Promise<voi
 const SHOTS: readonly Shot[] = [
   { name: 'films', path: '/' },
   { name: 'bench', path: '', act: pick('Meadow to arches') },
-  { name: 'bench-noon', path: '', theme: 'noon', act: pick('Along the parapet') },
-  { name: 'bench-sum', path: '', act: async (page) => { await pick('Round the incline house')(page); await page.locator('[data-figure=energy]').click(); } },
   { name: 'bench-cut', path: '', act: async (page) => { await pick('Rush along')(page); await page.getByRole('tab', { name: 'Cut and takes' }).click(); } },
   { name: 'bench-exposure', path: '', act: async (page) => { await page.getByRole('button', { name: /Salt pans/ }).first().click(); await pick('Leave it to the blue')(page); await page.getByRole('tab', { name: 'Exposure' }).click(); } },
   { name: 'preview', path: '', act: seeing('Meadow to arches', 0.62) },
-  { name: 'preview-two', path: '', theme: 'noon', act: async (page) => { await seeing('Train takes the bridge', 0.5)(page); await page.getByRole('combobox', { name: 'Beside it' }).click({ force: true }); await page.getByRole('option', { name: /Along the parapet/ }).click(); } },
   { name: 'board', path: '/board' },
   { name: 'bench-lacks', path: '', act: async (page) => { await pick('Valley wakes')(page); await page.keyboard.press('v'); } },
   { name: 'phone-preview', path: '', width: 390, height: 844, act: async (page) => { await pick('Train takes')(page); await page.getByRole('button', { name: 'See it' }).click(); await page.locator('canvas').waitFor(); } },
@@ -43,7 +40,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'phone-plan', path: '/plan', width: 390, height: 844, act: async (page) => { await page.locator('[data-site]').first().waitFor({ state: 'attached' }); } },
   { name: 'kit', path: '/kit' },
   { name: 'phone-slates', path: '', width: 390, height: 844 },
-  { name: 'phone-slate', path: '', width: 390, height: 844, act: pick('Along the parapet') },
   { name: 'phone-packs', path: '', width: 390, height: 844, theme: 'noon', act: async (page) => { await page.getByRole('button', { name: 'Packs', exact: true }).click(); } },
 ];
 

@@ -237,11 +237,12 @@ describe('filling packs in list order', () => {
   const pack = (n: number, usableWh: number): PackSupply => ({ packId: `p${n}`, aircraftIds: ['A'], usableWh, reserveWh: 13.8, availableWh: usableWh + 13.8 });
   const costs = fc.array(fc.double({ min: 0.2, max: 12, noNaN: true }), { minLength: 1, maxLength: 14 });
 
-  it('one more pack never flies less', () => {
-    fc.assert(fc.property(costs, fc.array(fc.double({ min: 5, max: 30, noNaN: true }), { maxLength: 5 }), (list, packs) => {
+  it('one more pack of a kind that carries any two of the shots never flies less', () => {
+    // In list order this is no law for packs of all sizes: a large shot may take the new pack and leave nothing for small ones.
+    fc.assert(fc.property(costs, fc.nat(5), (list, packs) => {
       const shots = list.map((wh, i) => shot(i, wh));
-      const fill = (n: number) => fillFlights(shots, [...packs, 30].slice(0, n).map((wh, i) => pack(i, wh)), [pack(99, 30)], rules);
-      expect(fill(packs.length + 1).unfit.length).toBeLessThanOrEqual(fill(packs.length).unfit.length);
+      const fill = (n: number) => fillFlights(shots, Array.from({ length: n }, (_, i) => pack(i, 36)), [pack(99, 36)], rules);
+      expect(fill(packs + 1).unfit.length).toBeLessThanOrEqual(fill(packs).unfit.length);
     }));
   });
 

@@ -2,6 +2,7 @@ import { areaOf, areaSolid, lineSolid, topAt, type Solid, type Spot } from '../r
 import { stepOver, type Ground } from '../terrain';
 import { vec, type Vec3 } from '../units';
 import { featureWords, type FeatureKind, type FeatureShape } from './kinds';
+import { groundAt, spotsOf } from './spots';
 
 /** Something drawn on the plan of a place; local metres. */
 export interface Feature {
@@ -23,23 +24,30 @@ export interface Feature {
   readonly notes: string;
 }
 
-export const spotsOf = (feature: Pick<Feature, 'points'>): Spot[] => feature.points.map((p) => ({ x: p.xM, y: p.yM }));
+/** How far the top of a side may lie off the straight line between two kept corners, m. */
+const BEND_M = 0.15;
 
-/** Ground taken as level with the origin where it is not known. */
-const known = (z: number): number => (Number.isNaN(z) ? 0 : z);
+/** Tops along a side, its end included: more of them only where the ground bends. */
+const bent = (a: Vec3, b: Vec3, topAlong: (x: number, y: number) => Vec3, stepM: number): Vec3[] => {
+  const run = Math.hypot(b.x - a.x, b.y - a.y);
+  const parts = Math.min(64, Math.ceil(run / stepM));
+  let [worst, off]: [Vec3 | null, number] = [null, BEND_M];
+  for (let i = 1; i < parts; i += 1) {
+    const here = topAlong(a.x + ((b.x - a.x) * i) / parts, a.y + ((b.y - a.y) * i) / parts);
+    const away = Math.abs(here.z - (a.z + ((b.z - a.z) * i) / parts));
+    if (away > off) { worst = here; off = away; }
+  }
+  return worst ? [...bent(a, worst, topAlong, stepM), ...bent(worst, b, topAlong, stepM)] : [b];
+};
 
-export const groundAt = (ground: Ground, x: number, y: number): number => known(ground.at(x, y));
-
-/** A point on the ground at a place. */
-export const onGround = (ground: Ground, x: number, y: number): Vec3 => vec(x, y, groundAt(ground, x, y));
-
-/** Corners along a line or outline, with more between them where the ground could bend. */
-const dense = (spots: readonly Spot[], closed: boolean, stepM: number): Spot[] => spots.flatMap((b, i) => {
-  const a = i === 0 ? (closed ? spots.at(-1) : undefined) : spots[i - 1];
-  if (!a) return [b];
-  const parts = Math.min(40, Math.max(1, Math.ceil(Math.hypot(b.x - a.x, b.y - a.y) / stepM)));
-  return Array.from({ length: parts }, (_, k) => ({ x: a.x + ((b.x - a.x) * (k + 1)) / parts, y: a.y + ((b.y - a.y) * (k + 1)) / parts }));
-});
+/** Tops along a line or outline. */
+const topsOf = (spots: readonly Spot[], closed: boolean, topAlong: (x: number, y: number) => Vec3, stepM: number): Vec3[] => {
+  const corners = spots.map((s) => topAlong(s.x, s.y));
+  return corners.flatMap((b, i) => {
+    const a = i === 0 ? (closed ? corners.at(-1) : undefined) : corners[i - 1];
+    return a ? bent(a, b, topAlong, stepM) : [b];
+  });
+};
 
 /** How much the ground inside an outline bulges above the flat pieces between its corners, m. */
 const bulge = (solid: Solid, ground: Ground, heightM: number): number => {
@@ -62,11 +70,11 @@ export const solidOf = (feature: Feature, ground: Ground): Solid | null => {
   if (!stands || feature.points.length === 0) return null;
   const spots = spotsOf(feature);
   const name = feature.name || featureWords(feature.kind).name;
-  const step = ground.grid ? Math.max(ground.grid.cellM, 5) : Infinity;
-  const top = (s: Spot, more: number): Vec3 => vec(s.x, s.y, groundAt(ground, s.x, s.y) + feature.heightM + more);
-  if (feature.shape !== 'area') return lineSolid(feature.id, name, (feature.shape === 'line' ? dense(spots, false, step) : spots.slice(0, 1)).map((s) => top(s, 0)), feature.radiusM, opaque);
-  const outline = ground.grid ? dense(spots, true, step) : spots;
-  const flat = areaSolid(feature.id, name, outline.map((s) => top(s, 0)), opaque);
+  const step = ground.grid ? Math.max(ground.grid.cellM, 2) : Infinity;
+  const topAlong = (x: number, y: number): Vec3 => vec(x, y, groundAt(ground, x, y) + feature.heightM);
+  if (feature.shape !== 'area') return lineSolid(feature.id, name, topsOf(feature.shape === 'line' ? spots : spots.slice(0, 1), false, topAlong, step), feature.radiusM, opaque);
+  const tops = topsOf(spots, true, topAlong, step);
+  const flat = areaSolid(feature.id, name, tops, opaque);
   const more = ground.grid ? bulge(flat, ground, feature.heightM) : 0;
-  return more > 0.05 ? areaSolid(feature.id, name, outline.map((s) => top(s, more)), opaque) : flat;
+  return more > 0.05 ? areaSolid(feature.id, name, tops.map((t) => vec(t.x, t.y, t.z + more)), opaque) : flat;
 };

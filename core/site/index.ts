@@ -1,3 +1,4 @@
 export * from './kinds';
 export * from './feature';
+export * from './spots';
 export * from './pins';

@@ -1,9 +1,10 @@
 import { demoFilm } from '../../demo';
 import { deriveFilm, FilmReckoner, shotFacts, type FilmInput, type ShotParts } from '../../core/film';
 import { ms, report, spread } from './figures';
+import { runSite } from './site';
 
 const filmOf = (count: number): FilmInput => {
-  const film = demoFilm() as FilmInput;
+  const film = demoFilm() as unknown as FilmInput;
   return { ...film, shots: Array.from({ length: count }, (_, i) => { const like = film.shots[i % film.shots.length]; if (!like) throw new Error('no shots'); return { ...like, id: `s${i}` }; }) };
 };
 
@@ -34,4 +35,5 @@ export const run = async (): Promise<void> => {
     }));
     report(`one slider moved, ${count} shots`, `median ${ms(drag.median)}, p95 ${ms(drag.p95)}, ${(fresh.median / drag.median).toFixed(1)} times less than afresh`);
   }
+  runSite();
 };

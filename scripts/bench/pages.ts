@@ -7,6 +7,7 @@ import pino from 'pino';
 import { demoFilm } from '../../demo';
 import { start } from '../../server/start';
 import { ms, report, spread } from './figures';
+import { obstacles } from './site';
 
 const STEPS = 100;
 /** Steps until the engine has compiled what it runs. */
@@ -57,6 +58,29 @@ const preview = async (page: Page): Promise<void> => {
   report('preview: loaded when opened', `${(size / 1000).toFixed(0)} kB`);
 };
 
+/** Own script while the plan is panned, with many things on it: what the map's own frames cost. */
+const panned = async (page: Page, address: string, film: string): Promise<void> => {
+  await page.goto(`${address}/film/${film}/plan`);
+  await page.locator('.canvas canvas').first().waitFor();
+  await page.waitForFunction(() => document.querySelector('.list .row'));
+  const box = await page.locator('.canvas').boundingBox();
+  if (!box) return;
+  const frames = page.evaluate(() => new Promise<number[]>((done) => {
+    const told: number[] = [];
+    const real = window.requestAnimationFrame.bind(window);
+    window.requestAnimationFrame = (act) => real((t) => { const began = performance.now(); act(t); told.push(performance.now() - began); });
+    setTimeout(() => { window.requestAnimationFrame = real; done(told); }, 6000);
+  }));
+  await page.mouse.move(box.x + 300, box.y + 300);
+  await page.mouse.down();
+  for (let i = 0; i < 120; i += 1) await page.mouse.move(box.x + 300 + 120 * Math.sin(i / 9), box.y + 300 + 90 * Math.cos(i / 7));
+  await page.mouse.up();
+  const s = spread((await frames).filter((t) => t > 0.3));
+  report('plan: script of a frame while panning, 500 things, 60 paths', `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}`);
+  const size = await page.evaluate(() => (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).filter((r) => /PlanView|site\.worker|raster|outline/.test(r.name)).reduce((sum, r) => sum + r.encodedBodySize, 0));
+  report('plan: loaded when opened', `${(size / 1000).toFixed(0)} kB`);
+};
+
 const run = async (): Promise<void> => {
   console.log('\nPages, in Chromium');
   if (!existsSync('/usr/bin/chromium')) { console.log('Chromium is not installed; npm test installs it.'); return; }
@@ -83,6 +107,7 @@ const run = async (): Promise<void> => {
       report(`${count} slates: slider step, ${name}`, `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}; worst of the first ${COLD} ${ms(spread(times.slice(0, COLD)).max)}`);
     }
     if (count === 18) await preview(page);
+    if (count === 60) await panned(page, app.address, await app.films.importFile({ ...like, shots: shots.map((s) => ({ ...s, locationId: like.locations[0]?.id ?? '', subjectId: like.subjects[0]?.id ?? null })), features: obstacles(500, like.locations[0]?.id ?? '').map((f) => ({ ...f, points: [...f.points] })) }, 'bench'));
     await page.close();
   }
   await browser.close();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useId } from 'vue';
-import { ElSwitch } from './element';
+import { ElSwitch } from './element-more';
 
 defineProps<{ label: string; value: boolean; save: (value: boolean) => unknown; hint?: string }>();
 const id = useId();

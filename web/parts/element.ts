@@ -1,2 +1,2 @@
 /** The controls this application uses; named one by one so that only they are built in. Their base styles come first, in main.ts. */
-export { ElInput, ElOption, ElOptionGroup, ElSelect, ElSlider, ElSwitch } from 'element-plus';
+export { ElInput, ElOption, ElSelect, ElSlider } from 'element-plus';

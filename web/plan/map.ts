@@ -19,7 +19,7 @@ import { Circle, Fill, Stroke, Style, Text } from 'ol/style.js';
 import { inksNow, thin, type Inks } from './colours';
 import { lineOf } from './lines';
 import { localProjection } from './projection';
-import { drawnOf, styleOf, type Drawn } from './styles';
+import { drawnOf, styleOf, type Drawn, type GripPart } from './styles';
 
 export interface Spot { readonly xM: number; readonly yM: number }
 export type Tool = { readonly what: 'draw'; readonly kind: FeatureKind; readonly shape: FeatureShape } | { readonly what: 'measure'; readonly closed: boolean } | { readonly what: 'way'; readonly subjectId: string } | { readonly what: 'subject' } | null;
@@ -31,7 +31,7 @@ export interface PlanHands {
   reshape: (id: string, points: Spot[]) => void;
   move: (id: string, at: Spot) => void;
   drawn: (kind: FeatureKind, shape: FeatureShape, points: Spot[]) => void;
-  handle: (part: 'near' | 'end' | 'launch', shotId: string, at: Spot) => void;
+  handle: (part: GripPart, shotId: string, at: Spot) => void;
   route: (shotId: string, points: Spot[]) => void;
   subject: (at: Spot) => void;
   way: (subjectId: string, points: Spot[]) => void;
@@ -84,7 +84,7 @@ export class PlanMap {
 
   constructor(target: HTMLElement, place: { latitude: number; longitude: number }, private readonly hands: PlanHands) {
     const style = (f: Feature | Parameters<typeof drawnOf>[0]): Style[] => styleOf(f, this.inks, this.pickedId);
-    this.layers = [this.under, this.zones, this.standing, this.paths, this.over, this.handles].map((source, i) => new VectorLayer({ source, style, zIndex: 10 + i, declutter: 'names', updateWhileInteracting: true, updateWhileAnimating: true }));
+    this.layers = [this.under, this.zones, this.standing, this.paths, this.over, this.handles].map((source, i) => new VectorLayer({ source, style, zIndex: 10 + i, declutter: 'names', renderBuffer: 400 }));
     this.map = new Map({
       target, layers: [this.contours, ...this.layers],
       controls: [new ScaleLine({ minWidth: 70 })], interactions: defaults({ altShiftDragRotate: false, pinchRotate: false, doubleClickZoom: false }),
@@ -176,10 +176,10 @@ export class PlanMap {
   }
 
   /** Grips of the picked shot, and the launch point at the origin where there is no other. */
-  setHandles(handles: readonly { readonly part: 'near' | 'end' | 'launch'; readonly shotId: string; readonly at: Spot }[]): void {
+  setHandles(handles: readonly { readonly part: GripPart; readonly shotId: string; readonly at: Spot }[]): void {
     const { grip } = this;
     const held = grip && drawnOf(grip);
-    this.fill(this.handles, [...(grip ? [grip] : []), ...handles.filter((h) => held?.what !== 'handle' || held.part !== h.part).map((h) => new Feature({ geometry: new Point(xy(h.at)), drawn: { what: 'handle', part: h.part, shotId: h.shotId } satisfies Drawn }))]);
+    this.fill(this.handles, [...(grip ? [grip] : []), ...handles.filter((h) => held?.what !== 'handle' || held.part !== h.part || held.shotId !== h.shotId).map((h) => new Feature({ geometry: new Point(xy(h.at)), drawn: { what: 'handle', part: h.part, shotId: h.shotId } satisfies Drawn }))]);
     this.armPicked();
   }
 
@@ -209,7 +209,7 @@ export class PlanMap {
     if (this.draw) { this.map.removeInteraction(this.draw); this.draw = null; }
     if (!tool) return;
     const shape = shapeDrawn(tool);
-    const draw = new Draw({ type: ({ point: 'Point', line: 'LineString', area: 'Polygon' } as const)[shape], stopClick: true, style: () => this.sketch() });
+    const draw = new Draw({ type: ({ point: 'Point', line: 'LineString', area: 'Polygon' } as const)[shape], stopClick: true, dragVertexDelay: Number.MAX_SAFE_INTEGER, style: () => this.sketch() });
     draw.on('drawend', (e) => {
       const points = e.feature.getGeometry() ? pointsOf(e.feature.getGeometry() as Geometry) : [];
       // After the map has done with the click, so that the new thing is not picked away by it.
@@ -254,8 +254,9 @@ export class PlanMap {
 
   /** Brings everything of the place into view. */
   fit(padding = 50): void {
-    let extent: Extent | null = null;
-    for (const source of [this.standing, this.paths]) { const e = source.getExtent(); if (e && !isEmpty(e)) extent = extent ? [Math.min(extent[0] ?? 0, e[0] ?? 0), Math.min(extent[1] ?? 0, e[1] ?? 0), Math.max(extent[2] ?? 0, e[2] ?? 0), Math.max(extent[3] ?? 0, e[3] ?? 0)] : [...e]; }
+    // A place with nothing on it is shown as far as one would first draw.
+    let extent: Extent | null = this.paths.isEmpty() ? [-80, -80, 80, 80] : null;
+    for (const source of [this.standing, this.paths, this.handles]) { const e = source.getExtent(); if (e && !isEmpty(e)) extent = extent ? [Math.min(extent[0] ?? 0, e[0] ?? 0), Math.min(extent[1] ?? 0, e[1] ?? 0), Math.max(extent[2] ?? 0, e[2] ?? 0), Math.max(extent[3] ?? 0, e[3] ?? 0)] : [...e]; }
     this.map.getView().fit(extent ?? [-80, -80, 80, 80], { padding: [padding, padding, padding, padding], maxZoom: 30, minResolution: 0.15 });
   }
   zoom(by: number): void { const view = this.map.getView(); view.setResolution((view.getResolution() ?? 1) / by); }

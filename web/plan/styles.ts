@@ -6,13 +6,16 @@ import { Circle, Fill, RegularShape, Stroke, Style, Text } from 'ol/style.js';
 import { thin, type Inks } from './colours';
 import { hatch } from './hatch';
 
+/** What a grip moves: side and distance of a shot, its far end, the launch point, a pin of a picture. */
+export type GripPart = 'near' | 'end' | 'launch' | 'pin';
+
 /** What the map keeps with each drawn thing. */
 export type Drawn =
   | { readonly what: 'feature'; readonly id: string; readonly thing: Feature }
   | { readonly what: 'subject'; readonly id: string; readonly name: string; readonly flat: boolean }
   | { readonly what: 'shot'; readonly id: string; readonly number: number; readonly still: boolean }
   | { readonly what: 'way' | 'frame' | 'shadow' | 'home' | 'measure' | 'moment' | 'sightline' | 'idea' }
-  | { readonly what: 'handle'; readonly part: 'near' | 'end' | 'launch'; readonly shotId: string }
+  | { readonly what: 'handle'; readonly part: GripPart; readonly shotId: string }
   | { readonly what: 'origin' };
 
 export const drawnOf = (feature: FeatureLike): Drawn | undefined => feature.get('drawn') as Drawn | undefined;

@@ -196,7 +196,8 @@ export const useFilm = defineStore('film', () => {
       const faults = c.after ? faultsOf(c.kind, c.after) : [];
       if (faults.length > 0) return faults;
     }
-    const full = changes.map((c) => ({ ...c, before: shelf.at(c.kind, c.id) }));
+    // Plain data: what a page hands over may be watched by it, and could be neither kept aside nor sent to a worker.
+    const full = changes.map((c) => ({ ...c, after: c.after && JSON.parse(JSON.stringify(c.after)) as Thing, before: shelf.at(c.kind, c.id) }));
     history.record({ label, changes: full }, gesture, Date.now(), heldPress());
     put(full);
     return [];

@@ -1,4 +1,4 @@
-import type { LaunchIdea, SiteShot } from '@core/film';
+import type { FilmInput, LaunchIdea, SiteShot } from '@core/film';
 import type { Contour } from '@core/terrain';
 import type { Vec3 } from '@core/units';
 import { defineStore } from 'pinia';
@@ -9,6 +9,26 @@ import { useFindings } from './findings';
 import { useSiteJobs } from './siteJobs';
 
 type Told = SiteAnswer['shots'][number];
+
+/** Milliseconds without a change after which a place is looked at, and the longest one waits while changes go on. */
+const REST_MS = 90;
+const LONGEST_MS = 450;
+
+/** Places that are not as they were: something of theirs changed, or something all of them share. */
+const changedPlaces = (before: FilmInput | null, now: FilmInput): Iterable<string> => {
+  if (!before || before.film !== now.film || before.kit.aircraft !== now.kit.aircraft || before.terrain !== now.terrain) return now.locations.map((l) => l.id);
+  const changed = new Set<string>();
+  const compare = (a: readonly { readonly id: string }[], b: readonly { readonly id: string }[], placeOf: (t: { readonly id: string }) => string): void => {
+    if (a === b) return;
+    const known = new Map(a.map((t) => [t.id, t]));
+    for (const t of b) { if (known.get(t.id) !== t) changed.add(placeOf(t)); known.delete(t.id); }
+    for (const gone of known.values()) changed.add(placeOf(gone));
+  };
+  const ofPlace = (t: { readonly id: string }): string => (t as { readonly locationId?: string }).locationId ?? '';
+  compare(before.locations, now.locations, (l) => l.id);
+  for (const kind of ['shots', 'subjects', 'features'] as const) compare(before[kind], now[kind], ofPlace);
+  return changed;
+};
 
 /** What the places mean to the shots, worked out beside the page. Answers come a moment after a change; the newest question counts. */
 export const useSite = defineStore('site', () => {
@@ -35,17 +55,27 @@ export const useSite = defineStore('site', () => {
     } finally { busy.value = false; }
   };
 
-  /** Places whose site could be another now. */
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let since = 0;
+  let before: FilmInput | null = null;
+  /** Notes the places that could be another now; looks at them once the hand rests, and now and then while it does not. */
   const touched = (): void => {
-    for (const l of film.list('location')) dirty.add(l.id);
-    void settle();
+    const { input } = film;
+    if (!input) return;
+    for (const id of changedPlaces(before, input)) dirty.add(id);
+    before = input;
+    if (dirty.size === 0) return;
+    const now = performance.now();
+    if (timer === undefined) since = now;
+    clearTimeout(timer);
+    timer = setTimeout(() => { timer = undefined; void settle(); }, Math.max(0, Math.min(REST_MS, since + LONGEST_MS - now)));
   };
   let started = false;
   /** Begins to watch the film; asked for once the first view is there. */
   const start = (): void => {
     if (started) return;
     started = true;
-    watch(() => [film.input?.shots, film.input?.locations, film.input?.subjects, film.input?.features, film.input?.film, film.input?.kit.aircraft, film.terrain], touched, { immediate: true });
+    watch(() => film.input, touched, { immediate: true });
   };
 
   const factsOf = (shotId: string): SiteShot | null => shots.value.get(shotId)?.site ?? null;

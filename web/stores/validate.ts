@@ -1,5 +1,5 @@
-import { beyondSchema, sayFaults, type EntityKind } from '@contract';
-import type * as Checks from 'virtual:validators';
+import type { EntityKind } from '@contract';
+import type * as Checks from './checks';
 
 export interface Fault { readonly path: string; readonly say: string }
 
@@ -9,11 +9,14 @@ let checks: typeof Checks | null = null;
  * Loads the checks: the same schemas the server uses, compiled at build time. They come after the first view, which needs none.
  * Without a connection they stay away, and are asked for again when it is back.
  */
-export const loadChecks = async (): Promise<void> => { checks ??= await import('virtual:validators').catch(() => null); };
+export const loadChecks = async (): Promise<void> => {
+  checks ??= await import('./checks').catch(() => null);
+  if (checks) performance.mark('checks');
+};
 
 /** Faults of a thing before it is saved. Until the checks are there the server, which checks everything, has the word. */
 export const faultsOf = (kind: EntityKind, value: unknown): Fault[] => {
-  const check = checks?.[kind];
-  if (check && !check(value)) return sayFaults(check.errors);
-  return beyondSchema(kind, value);
+  if (!checks) return [];
+  const check = checks.schemas[kind];
+  return check(value) ? checks.beyondSchema(kind, value) : checks.sayFaults(check.errors);
 };

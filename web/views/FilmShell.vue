@@ -17,8 +17,8 @@ useKeys();
 watch(() => props.film, (id) => void store.load(id), { immediate: true });
 watch(() => store.film?.name, (name) => { document.title = name ? `${name} – Dusk Slate` : 'Dusk Slate'; });
 onBeforeUnmount(() => store.close());
-// What the places mean to the slates is worked out beside the page, once it stands.
-watch(() => store.loading, (loading) => { if (!loading) whenIdle(() => { import('../stores/site').then(({ useSite }) => useSite().start()).catch(() => undefined); }); }, { immediate: true });
+/** What the places mean to the slates is worked out beside the page, once a view stands. */
+const settled = (): void => whenIdle(() => { import('../stores/site').then(({ useSite }) => useSite().start()).catch(() => undefined); });
 const VIEWS = [{ name: 'bench', label: 'Bench', key: 'G B' }, { name: 'board', label: 'Board', key: 'G S' }, { name: 'job', label: 'Job', key: 'G J' }, { name: 'places', label: 'Places', key: 'G P' }, { name: 'plan', label: 'Plan', key: 'G L' }, { name: 'kit', label: 'Kit', key: 'G K' }];
 const rename = (event: Event): void => {
   const field = event.target as HTMLInputElement;
@@ -46,7 +46,7 @@ const other = (): string => (looking.theme === 'dusk' ? 'noon' : 'dusk');
     <p v-if="store.saveState === 'refused' && store.refusal" class="refused" role="alert">{{ store.refusal }}</p>
     <div v-if="store.missing" class="missing"><h1>{{ store.missing }}</h1><RouterLink class="btn lead" to="/">All films</RouterLink></div>
     <div v-else-if="store.loading" class="shape" aria-label="Loading" role="status"><i /><i /><i /></div>
-    <RouterView v-else class="view-body" />
+    <RouterView v-else v-slot="{ Component }"><component :is="Component" class="view-body" @vue:mounted="settled" /></RouterView>
     <p class="sr" role="status" aria-live="polite">{{ looking.said }}</p>
     <KeySheet v-if="looking.keysShown" @close="looking.keysShown = false" />
   </div>

@@ -1,4 +1,4 @@
-import { eyeOf, sceneOf, siteOfPlace, siteShot, siteWarnings, suggestLaunches, type Film, type LaunchIdea, type Location, type Shot, type SiteShot, type Subject, type Warning } from '@core/film';
+import { eyeOf, sceneOf, siteOfPlace, siteShot, siteWarnings, suggestLaunches, type Film, type Scene, type LaunchIdea, type Location, type Shot, type SiteShot, type Subject, type Warning } from '@core/film';
 import type { Aircraft } from '@core/kit';
 import type { Feature } from '@core/site';
 import { contoursOf, groundOf, hillshade, seenFrom, surfaceOf, type Contour, type Ground, type HeightGrid } from '@core/terrain';
@@ -25,6 +25,9 @@ export interface SiteAnswer {
 const grids = new Map<string, HeightGrid>();
 const found = new KeyedMemo<{ site: SiteShot; warnings: Warning[] } | null>();
 
+/** Standing five hundred things on the ground takes longer than everything a slider changes. */
+const scenes = new KeyedMemo<Scene>();
+
 const groundFor = (job: Pick<PlaceJob, 'location' | 'groundKey'>): Ground | undefined => {
   const grid = grids.get(job.groundKey);
   return grid && groundOf(grid, job.location.elevationM);
@@ -46,8 +49,8 @@ const site = {
   /** Everything a place means to its shots. What has not changed since is remembered by its content. */
   check(job: PlaceJob): SiteAnswer {
     const ground = groundFor(job);
-    const scene = sceneOf(job.film, job.location, job.subjects, job.features, ground);
     const about = JSON.stringify([job.film.preferences, job.film.aspect, job.film.units, job.film.timelineFps, job.film.tempoBpm, job.location, job.features, job.subjects, job.groundKey]);
+    const scene = scenes.get(job.location.id, [about], () => sceneOf(job.film, job.location, job.subjects, job.features, ground));
     const shots = partsOf(job, ground).flatMap((parts) => {
       const answer = found.get(parts.shot.id, [about, JSON.stringify([parts.shot, parts.aircraft])], () => {
         const facts = siteShot(parts, scene);

@@ -150,11 +150,11 @@ describe('ground', () => {
     expect(side.find((p) => p.yM === 25)?.topM).toBeNull();
   });
   it('a camera straight down frames as much ground as its view is wide; level ones end at the horizon', () => {
-    const frame = frameOnGround({ at: vec(0, 0, 50), headingDeg: 0, tiltDeg: -90 }, { horizontalDeg: 90, verticalDeg: 60 });
+    const frame = frameOnGround({ at: vec(0, 0, 50), headingDeg: 0, tiltDeg: -90 }, { horizontalDeg: 90, verticalDeg: 60, diagonalDeg: 98 });
     const [xs, ys] = [frame.map((p) => p.x), frame.map((p) => p.y)];
     expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(100, 3);
     expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(100 * Math.tan(Math.PI / 6), 3);
-    expect(Math.max(...frameOnGround({ at: vec(0, 0, 50), headingDeg: 0, tiltDeg: 0 }, { horizontalDeg: 70, verticalDeg: 40 }).map((p) => p.y))).toBeGreaterThan(500);
+    expect(Math.max(...frameOnGround({ at: vec(0, 0, 50), headingDeg: 0, tiltDeg: 0 }, { horizontalDeg: 70, verticalDeg: 40, diagonalDeg: 77 }).map((p) => p.y))).toBeGreaterThan(500);
   });
   it('shadows lie away from the sun, as long as the height over the tangent', () => {
     const house = { ...film.subjects.find((s) => s.kind === 'house') ?? film.subjects[0], xM: 0, yM: 0, heightM: 10 } as FilmInput['subjects'][number];

@@ -10,7 +10,7 @@ import SliderField from '../../parts/SliderField.vue';
 import { useFilm } from '../../stores/film';
 import AddedRow from './AddedRow.vue';
 import AskRow from './AskRow.vue';
-import PointRows from './PointRows.vue';
+import { PointRows } from './later';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();

@@ -56,7 +56,7 @@ const events = computed(() => {
       <header><h1 dir="auto">{{ place.name }}</h1><button class="btn" @click="$emit('remove')">Delete place</button></header>
       <div class="grid">
         <TextField label="Name" :value="place.name" :save="(v) => set({ name: v })" />
-        <TextField label="Coordinates of the origin, where one launches" :value="coordinates" :save="setCoordinates" hint="Decimal or degrees, minutes, seconds." />
+        <TextField label="Coordinates of the launch point" :value="coordinates" :save="setCoordinates" hint="Decimal or degrees, minutes, seconds." />
         <TextField label="Time zone" :value="place.zone" :save="(v) => set({ zone: v.trim() })" :hint="suggested ? `Suggested from the coordinates: ${suggested}` : 'An IANA zone such as Europe/Madrid.'" />
         <NumberField label="Elevation" :value="place.elevationM" quantity="metres" :save="(v) => set({ elevationM: v })" />
         <TextField label="Date" type="date" :value="place.date" :save="(v) => set({ date: v })" />

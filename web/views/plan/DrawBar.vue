@@ -2,7 +2,8 @@
 import { FEATURE_KINDS, featureWords, type FeatureKind, type FeatureShape } from '@core/site';
 import { computed } from 'vue';
 import type { Tool } from '../../plan/map';
-import { ElOption, ElOptionGroup, ElSelect } from '../../parts/element';
+import { ElOption, ElSelect } from '../../parts/element';
+import { ElOptionGroup } from '../../parts/element-more';
 
 const props = defineProps<{ tool: Tool }>();
 const emit = defineEmits<{ tool: [tool: Tool]; finish: [] }>();

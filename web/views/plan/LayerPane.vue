@@ -59,7 +59,7 @@ const dropGround = (): void => { if (ground.value) film.remove('take the ground 
     <label class="btn file">Bring heights<input type="file" class="sr" accept=".asc,.txt,.tif,.tiff,.grd" @change="take($event, 'heights')"></label>
     <p class="quiet small">GeoTIFF or ESRI ASCII grid, heights in metres.</p>
     <h2>Pictures under the plan</h2>
-    <PictureRow v-for="p in pictures" :key="p.id" :picture="p" :plan="plan" />
+    <PictureRow v-for="p in pictures" :key="p.id" :picture="p" :plan="plan" :layers="layers" />
     <label class="btn file">Bring a picture<input type="file" class="sr" accept="image/png,image/jpeg,image/webp" @change="take($event, 'picture')"></label>
     <p v-if="busy" class="quiet" role="status">{{ busy }}</p>
     <p v-if="fault || layers.trouble || grounds.trouble" class="fault" role="alert">{{ fault || layers.trouble || grounds.trouble }}</p>

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import type { Entity } from '@contract';
 import { pinned } from '@core/site';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
+import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';
 
-const props = defineProps<{ picture: Entity<'picture'>; plan: Plan }>();
+const props = defineProps<{ picture: Entity<'picture'>; plan: Plan; layers: Layers }>();
 const film = useFilm();
-const open = ref(false);
+const open = computed(() => props.layers.pinningId === props.picture.id);
+const turn = (): void => props.layers.set('pinningId', open.value ? '' : props.picture.id);
 type Pin = Entity<'picture'>['pins'][number];
 const set = (fields: Partial<Entity<'picture'>>) => film.edit('picture', props.picture.id, fields, 'picture');
 const setPin = (i: number, fields: Partial<Pin>) => {
@@ -31,11 +33,11 @@ const metresPerPixel = computed(() => { const lies = pinned(props.picture.pins);
 
 <template>
   <div class="picture">
-    <div class="line"><TextField label="Picture" :value="picture.name" :save="(v) => set({ name: v })" /><button class="btn" @click="open = !open">{{ open ? 'Done' : 'Pins' }}</button><button class="btn" @click="film.remove('take the picture away', [{ kind: 'picture', id: picture.id }])">Delete</button></div>
+    <div class="line"><TextField label="Picture" :value="picture.name" :save="(v) => set({ name: v })" /><button class="btn" @click="turn">{{ open ? 'Done' : 'Pins' }}</button><button class="btn" @click="film.remove('take the picture away', [{ kind: 'picture', id: picture.id }])">Delete</button></div>
     <div class="line"><SwitchField label="Shown" :value="picture.shown" :save="(v: boolean) => { set({ shown: v }); }" />
       <NumberField label="Opacity" :value="picture.opacity" quantity="percent" :scale="100" unit="%" :step="5" :save="(v) => set({ opacity: v })" /></div>
     <template v-if="open">
-      <p class="quiet small">{{ picture.widthPx }} × {{ picture.heightPx }} pixels, {{ metresPerPixel.toFixed(2) }} m each. A pin names a pixel (from the upper left) and where it lies.</p>
+      <p class="quiet small">{{ picture.widthPx }} × {{ picture.heightPx }} pixels, {{ metresPerPixel.toFixed(2) }} m each. A pin names a pixel (from the upper left) and where it lies; drag it on the plan.</p>
       <div v-for="(pin, i) in picture.pins" :key="i" class="pin">
         <b>{{ i + 1 }}</b>
         <NumberField label="Pixel across" :value="pin.px" quantity="count" unit="px" :save="(v) => setPin(i, { px: v })" />

@@ -2,6 +2,7 @@
 import { launchOf, type DerivedShot, type LaunchIdea } from '@core/film';
 import { computed, onBeforeUnmount, onMounted, shallowRef, useTemplateRef, watch } from 'vue';
 import { PlanMap, type Spot } from '../../plan/map';
+import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
 import { useSite } from '../../stores/site';
@@ -12,6 +13,7 @@ import type { Plan } from './usePlan';
 const props = defineProps<{ plan: Plan; layers: Layers; shown: readonly DerivedShot[]; shot: DerivedShot | null; share: number; ideas: readonly LaunchIdea[] }>();
 const emit = defineEmits<{ point: [at: Spot | null]; measured: [points: Spot[], closed: boolean]; idea: [index: number] }>();
 const box = useTemplateRef<HTMLElement>('box');
+const film = useFilm();
 const looking = useLooking();
 const reckoning = useReckoning();
 const site = useSite();
@@ -26,7 +28,7 @@ const extras = computed(() => extrasOf({
   facts: props.shot ? site.factsOf(props.shot.facts.shot.id) : null,
   sun: props.shot?.light?.sun ?? reckoning.derived?.shots.get(plan.shots.value[0]?.facts.shot.id ?? '')?.light?.sun ?? null,
 }));
-const handles = computed(() => handlesOf(plan, props.shot));
+const handles = computed(() => handlesOf(plan, props.shot, film.get('picture', props.layers.pinningId) ?? null));
 
 const draw = (): void => {
   map.value?.setThings(plan.things.value, plan.subjects.value);
@@ -40,7 +42,7 @@ const build = (): void => {
   if (!box.value || !place.value) return;
   map.value = new PlanMap(box.value, place.value, {
     pick: plan.pick, point: (at) => emit('point', at), reshape: plan.reshape, move: plan.move, drawn: plan.add, way: plan.way, subject: plan.addSubject, route: plan.route,
-    handle: (part, shotId, at) => { if (part === 'launch') plan.dragLaunch(at); else plan.dragShot(part, shotId, at); },
+    handle: (part, shotId, at) => { if (part === 'launch') plan.dragLaunch(at); else if (part === 'pin') plan.dragPin(shotId, at); else plan.dragShot(part, shotId, at); },
     measured: (points, closed) => emit('measured', points, closed), idea: (index) => emit('idea', index),
   });
   draw();

@@ -42,6 +42,7 @@ const share = ref(0.5);
 const pointer = ref<Spot | null>(null);
 const measured = ref<{ points: Spot[]; closed: boolean } | null>(null);
 const ideas = ref<LaunchIdea[]>([]);
+const ideaKind = ref<'launch' | 'stand'>('launch');
 const thinking = ref(false);
 const pane = ref<'picked' | 'layers' | 'findings'>('picked');
 const bringing = ref(false);
@@ -79,6 +80,7 @@ const measure = computed(() => {
 
 const suggest = async (near: boolean): Promise<void> => {
   thinking.value = true;
+  ideaKind.value = near ? 'stand' : 'launch';
   const at = site.factsOf(looking.shotId)?.launch;
   ideas.value = await site.launches(plan.placeId.value, near && at ? { x: at.x, y: at.y, halfM: 80 } : undefined);
   thinking.value = false;
@@ -87,7 +89,7 @@ const suggest = async (near: boolean): Promise<void> => {
 const takeIdea = (index: number): void => {
   const idea = ideas.value[index];
   if (!idea) return;
-  plan.add('launch', 'point', [{ xM: Math.round(idea.xM * 10) / 10, yM: Math.round(idea.yM * 10) / 10 }]);
+  plan.add(ideaKind.value, 'point', [{ xM: Math.round(idea.xM * 10) / 10, yM: Math.round(idea.yM * 10) / 10 }]);
   ideas.value = [];
 };
 const pickSlate = (id: string): void => { looking.pick(id); plan.picked.value = { what: 'shot', id }; pane.value = 'picked'; };
@@ -135,7 +137,7 @@ onMounted(() => { performance.mark('plan'); });
           <div v-for="f in findings" :key="f.shot.facts.shot.id"><button class="btn bare who" @click="pickSlate(f.shot.facts.shot.id)"><b>{{ f.shot.number }}</b> {{ f.shot.facts.shot.title || 'untitled' }}</button><WarningList :warnings="f.warnings" /></div>
           <p v-if="count === 0" class="quiet">Nothing marked on this plan is in the way of any slate. What is not marked is not known.</p>
           <p class="suggest"><button class="btn" :disabled="thinking" @click="suggest(false)">Where to launch from</button><button class="btn" :disabled="thinking" @click="suggest(true)">Where to stand near the launch</button></p>
-          <ol v-if="ideas.length > 0" class="ideas"><li v-for="(i, n) in ideas" :key="n"><button class="btn" @click="takeIdea(n)">Take {{ n + 1 }}</button> {{ (i.seenMusts * 100).toFixed(0) }} % of the must-haves seen, {{ (i.seenAll * 100).toFixed(0) }} % of all, {{ m(i.flownM) }} flown out and home, ground {{ i.slopeDeg.toFixed(0) }}° steep</li></ol>
+          <ol v-if="ideas.length > 0" class="ideas"><li v-for="(i, n) in ideas" :key="n"><button class="btn" @click="takeIdea(n)">{{ ideaKind === 'stand' ? 'Stand at' : 'Take' }} {{ n + 1 }}</button> {{ (i.seenMusts * 100).toFixed(0) }} % of the must-haves seen, {{ (i.seenAll * 100).toFixed(0) }} % of all, {{ m(i.flownM) }} flown out and home, ground {{ i.slopeDeg.toFixed(0) }}° steep</li></ol>
           <p class="quiet small">From what is marked and the ground known. Nothing here says that a flight is allowed or safe: check the local rule and look around.</p>
         </section>
         <ThingPane v-else-if="plan.thing.value" :key="plan.thing.value.id" :plan="plan" :thing="plan.thing.value" />

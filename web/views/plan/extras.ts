@@ -2,7 +2,9 @@ import { aimOf, frameOnGround, homeWay, shadowsOf, type DerivedShot, type Launch
 import type { SunPosition } from '@core/light';
 import { gripsOf, type PathSample } from '@core/moves';
 import type { Vec3 } from '@core/units';
+import type { Entity } from '@contract';
 import type { Spot } from '../../plan/map';
+import type { GripPart } from '../../plan/styles';
 import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';
 
@@ -29,8 +31,9 @@ export const extrasOf = ({ plan, shot, sample, launch, layers, facts, sun, ideas
   ideas: ideas.map((i, n) => ({ at: { xM: i.xM, yM: i.yM }, text: `${n + 1}: ${(i.seenMusts * 100).toFixed(0)} % seen` })),
 });
 
-/** Grips of the picked shot; and the launch point at the origin, where the place has no other. */
-export const handlesOf = (plan: Plan, shot: DerivedShot | null): { part: 'near' | 'end' | 'launch'; shotId: string; at: Spot }[] => {
+/** Pins of a picture being laid; else grips of the picked shot and the launch point at the origin, where the place has no other. */
+export const handlesOf = (plan: Plan, shot: DerivedShot | null, pinning: Entity<'picture'> | null): { part: GripPart; shotId: string; at: Spot }[] => {
+  if (pinning) return pinning.pins.map((p, i) => ({ part: 'pin', shotId: `${pinning.id} ${i}`, at: { xM: p.xM, yM: p.yM } }));
   const { value: place } = plan.place;
   const own = plan.things.value.some((t) => t.id === place?.launchId);
   const origin = own ? [] : [{ part: 'launch' as const, shotId: '', at: { xM: 0, yM: 0 } }];

@@ -22,7 +22,7 @@ const pictureOf = (assetId: string): Promise<ImageBitmap> => {
 export const useLayers = (plan: Plan, shot: Ref<DerivedShot | null>) => {
   const film = useFilm();
   const site = useSite();
-  const layers = reactive({ ground: true, contours: true, shadows: true, frame: true, seen: false, seenHeightM: 40, flight: null as number | null, onlyPicked: false, seenShare: null as number | null, trouble: '', tiles: false, tilesSet: false });
+  const layers = reactive({ ground: true, contours: true, shadows: true, frame: true, seen: false, seenHeightM: 40, flight: null as number | null, onlyPicked: false, seenShare: null as number | null, trouble: '', tiles: false, tilesSet: false, pinningId: '' });
   let map: PlanMap | null = null;
   let turn = 0;
   const noon = (): boolean => document.documentElement.dataset['theme'] === 'noon';
@@ -74,7 +74,7 @@ export const useLayers = (plan: Plan, shot: Ref<DerivedShot | null>) => {
   watch(() => film.list('picture'), () => void showPictures());
 
   type Shown = typeof layers;
-  const set = <K extends 'ground' | 'contours' | 'shadows' | 'frame' | 'seen' | 'seenHeightM' | 'flight' | 'onlyPicked' | 'tiles'>(field: K, value: Shown[K]): void => { layers[field] = value; };
+  const set = <K extends 'ground' | 'contours' | 'shadows' | 'frame' | 'seen' | 'seenHeightM' | 'flight' | 'onlyPicked' | 'tiles' | 'pinningId'>(field: K, value: Shown[K]): void => { layers[field] = value; };
   return Object.assign(layers, { attach, set });
 };
 

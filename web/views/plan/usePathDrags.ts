@@ -1,7 +1,7 @@
 import type { Entity } from '@contract';
 import { aimOf } from '@core/film';
 import { moveOf, withGrip } from '@core/moves';
-import { featureWords } from '@core/site';
+import { featureWords, pinned } from '@core/site';
 import { v4 as uuid } from 'uuid';
 import type { Spot } from '../../plan/map';
 import { useFilm } from '../../stores/film';
@@ -37,5 +37,13 @@ export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
     told(film.edit('shot', shotId, { move: { ...shot.move, points: made } }, 'route'));
   };
 
-  return { dragLaunch, dragShot, route };
+  /** A pin of a picture: “id number”. A place that would tell nothing is not taken. */
+  const dragPin = (pin: string, at: Spot): void => {
+    const [id = '', number = '0'] = pin.split(' ');
+    const picture = film.get('picture', id);
+    if (!picture) return;
+    const pins = picture.pins.map((p, i) => (i === Number(number) ? { ...p, ...at } : p));
+    if (pinned(pins).ok) told(film.edit('picture', id, { pins }, 'pin'));
+  };
+  return { dragLaunch, dragShot, dragPin, route };
 };

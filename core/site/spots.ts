@@ -1,0 +1,15 @@
+import type { Spot } from '../reach';
+import type { Ground } from '../terrain';
+import { vec, type Vec3 } from '../units';
+import type { Feature } from './feature';
+
+/** Places of a drawn thing. */
+export const spotsOf = (feature: Pick<Feature, 'points'>): Spot[] => feature.points.map((p) => ({ x: p.xM, y: p.yM }));
+
+/** Ground taken as level with the origin where it is not known. */
+const known = (z: number): number => (Number.isNaN(z) ? 0 : z);
+
+export const groundAt = (ground: Ground, x: number, y: number): number => known(ground.at(x, y));
+
+/** A point on the ground at a place. */
+export const onGround = (ground: Ground, x: number, y: number): Vec3 => vec(x, y, groundAt(ground, x, y));
