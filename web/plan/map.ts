@@ -83,7 +83,7 @@ export class PlanMap {
   private grip: Feature | null = null;
 
   constructor(target: HTMLElement, place: { latitude: number; longitude: number }, private readonly hands: PlanHands) {
-    const style = (f: Feature | Parameters<typeof drawnOf>[0]): Style[] => styleOf(f, this.inks, this.pickedId);
+    const style = (f: Feature | Parameters<typeof drawnOf>[0], resolution: number): Style[] => styleOf(f, this.inks, this.pickedId, resolution);
     this.layers = [this.under, this.zones, this.standing, this.paths, this.over, this.handles].map((source, i) => new VectorLayer({ source, style, zIndex: 10 + i, declutter: 'names', renderBuffer: 400 }));
     this.map = new Map({
       target, layers: [this.contours, ...this.layers],

@@ -49,20 +49,20 @@ const pointShape = (kind: Feature['kind'], inks: Inks, picked: boolean): ImageSt
 };
 
 /** Thickness and crossed ticks of a wire: a line that bites. */
-const wireStyles = (thing: Feature, inks: Inks, picked: boolean): Style[] => [
+const wireStyles = (thing: Feature, inks: Inks, picked: boolean, named: boolean): Style[] => [
   new Style({ stroke: new Stroke({ color: thin(inks.bench, 0.8), width: 5 }) }),
-  new Style({ stroke: new Stroke({ color: picked ? inks.pick : inks.stop, width: 2, lineDash: [10, 3, 2, 3] }), text: label(`${thing.name || 'Wire'} ${thing.heightM.toFixed(0)} m`, inks, { line: true }) }),
+  new Style({ stroke: new Stroke({ color: picked ? inks.pick : inks.stop, width: 2, lineDash: [10, 3, 2, 3] }), ...(named ? { text: label(`${thing.name || 'Wire'} ${thing.heightM.toFixed(0)} m`, inks, { line: true }) } : {}) }),
   new Style({ geometry: (f) => new MultiPoint((f.getGeometry() as LineString).getCoordinates()), image: new RegularShape({ declutterMode: 'none', points: 4, radius: 6, radius2: 0, stroke: new Stroke({ color: picked ? inks.pick : inks.stop, width: 2 }) }) }),
 ];
 
-const areaStyles = (thing: Feature, inks: Inks, picked: boolean): Style[] => {
+const areaStyles = (thing: Feature, inks: Inks, picked: boolean, named: boolean): Style[] => {
   const look = AREA[thing.kind]?.(inks) ?? { fill: thin(inks.chalk, 0.1), stroke: inks.chalk };
   const height = featureWords(thing.kind).stands ? ` ${thing.heightM.toFixed(0)} m` : '';
   const name = label(`${thing.name || featureWords(thing.kind).name}${height}`, inks, { bold: picked, offsetY: height ? 0 : 10 });
   return [
-    new Style({ fill: new Fill({ color: look.fill }), stroke: new Stroke({ color: picked ? inks.pick : look.stroke, width: picked ? 2.6 : look.width ?? 1.4, ...(look.dash ? { lineDash: look.dash } : {}) }), ...(height ? { text: name } : {}) }),
+    new Style({ fill: new Fill({ color: look.fill }), stroke: new Stroke({ color: picked ? inks.pick : look.stroke, width: picked ? 2.6 : look.width ?? 1.4, ...(look.dash ? { lineDash: look.dash } : {}) }), ...(height && named ? { text: name } : {}) }),
     // What lies flat is named along its upper edge: its middle belongs to what stands in it.
-    ...(height ? [] : [new Style({ geometry: (f) => upperEdge(f.getGeometry() as Polygon), text: name })]),
+    ...(height || !named ? [] : [new Style({ geometry: (f) => upperEdge(f.getGeometry() as Polygon), text: name })]),
     ...(picked ? [corners(inks)] : []),
   ];
 };
@@ -75,12 +75,15 @@ const corners = (inks: Inks): Style => new Style({
 });
 const flatCorners = (g: Geometry): number[][] => (g.getType() === 'Polygon' ? (g as Polygon).getCoordinates()[0]?.slice(0, -1) ?? [] : g.getType() === 'LineString' ? (g as LineString).getCoordinates() : [(g as Point).getCoordinates()]);
 
-const featureStyles = (thing: Feature, inks: Inks, picked: boolean): Style[] => {
-  if (thing.shape === 'area') return areaStyles(thing, inks, picked);
-  if (thing.kind === 'wire') return [...wireStyles(thing, inks, picked), ...(picked ? [corners(inks)] : [])];
+/** Things without a name say what they are only from near: many of them would hide the plan. m per pixel. */
+const NAMED_WITHIN = 0.7;
+
+const featureStyles = (thing: Feature, inks: Inks, picked: boolean, named: boolean): Style[] => {
+  if (thing.shape === 'area') return areaStyles(thing, inks, picked, named || picked);
+  if (thing.kind === 'wire') return [...wireStyles(thing, inks, picked, named || picked), ...(picked ? [corners(inks)] : [])];
   if (thing.shape === 'line') return [new Style({ stroke: new Stroke({ color: picked ? inks.pick : inks.chalk2, width: 2, lineDash: [2, 5] }), text: label(thing.name, inks, { line: true, colour: inks.chalk2 }) }), ...(picked ? [corners(inks)] : [])];
   const high = featureWords(thing.kind).stands ? ` ${thing.heightM.toFixed(0)} m` : '';
-  return [new Style({ image: pointShape(thing.kind, inks, picked), text: label(`${thing.name || featureWords(thing.kind).name}${high}`, inks, { offsetY: 17, bold: picked }) })];
+  return [new Style({ image: pointShape(thing.kind, inks, picked), ...(named || picked ? { text: label(`${thing.name || featureWords(thing.kind).name}${high}`, inks, { offsetY: 17, bold: picked }) } : {}) })];
 };
 
 /** The head of a path, turned along its last stretch. */
@@ -119,11 +122,11 @@ const PLAIN: Readonly<Record<string, (inks: Inks, feature: FeatureLike) => Style
 };
 
 /** How a drawn thing looks; what is picked stands out by weight and corners, not only by colour. */
-export const styleOf = (feature: FeatureLike, inks: Inks, pickedId: string): Style[] => {
+export const styleOf = (feature: FeatureLike, inks: Inks, pickedId: string, resolution = 0): Style[] => {
   const drawn = drawnOf(feature);
   if (!drawn) return [];
   switch (drawn.what) {
-    case 'feature': return featureStyles(drawn.thing, inks, drawn.id === pickedId);
+    case 'feature': return featureStyles(drawn.thing, inks, drawn.id === pickedId, drawn.thing.name !== '' || resolution < NAMED_WITHIN);
     case 'subject': {
       const picked = drawn.id === pickedId;
       return [new Style({ fill: new Fill({ color: thin(inks.slab3, drawn.flat ? 0.25 : 0.9) }), stroke: new Stroke({ color: picked ? inks.pick : inks.chalk, width: picked ? 2.6 : 1.8 }), text: label(drawn.name, inks, { bold: true, offsetY: drawn.flat ? 0 : 16 }) })];
