@@ -1,7 +1,6 @@
 import { lengthForSeconds, speedForSeconds, type CutStyle } from '../footage';
 import { found, none, type Result } from '../units';
-import type { Easing } from './flown';
-import type { CameraMove, MoveShape, MoveValues } from './types';
+import type { CameraMove, Easing, MoveShape, MoveValues } from './types';
 
 /** Lays the move out for some numbers, everything else as it is. */
 export type LayOut = (values: MoveValues) => Result<MoveShape>;

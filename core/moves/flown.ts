@@ -2,15 +2,7 @@ import type { CutStyle } from '../footage';
 import { distance, found, lengthOf, radians, turnBetween, type Result, type Vec3 } from '../units';
 import type { Pose } from './pose';
 import { timingOf, type Timing } from './timing';
-import type { Frames, MoveMark, MoveShape, StickInput } from './types';
-
-/** How gently an aircraft is started and stopped. */
-export interface Easing {
-  /** Mean acceleration along a path, m/s². */
-  readonly accelMs2: number;
-  /** Mean angular acceleration of a turn, °/s². */
-  readonly turnAccelDegS2: number;
-}
+import type { Easing, Frames, MoveMark, MoveShape, StickInput } from './types';
 
 /** A pose at a moment with the rates there. */
 export interface PathSample {

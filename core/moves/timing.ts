@@ -1,7 +1,6 @@
 import { rampProgress, rampTimeAt, rampTiming, type RampTiming } from '../footage';
 import { found, none, type Result } from '../units';
-import type { Easing } from './flown';
-import type { Extent, Leg } from './types';
+import type { Easing, Extent, Leg } from './types';
 
 /** When a move is where: share of its path by time, and back. */
 export interface Timing {

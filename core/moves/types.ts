@@ -48,6 +48,14 @@ export type Leg =
   | { readonly by: 'turn'; readonly turnDeg: number; readonly rateDegS: number }
   | { readonly by: 'wait'; readonly seconds: number };
 
+/** How gently an aircraft is started and stopped. */
+export interface Easing {
+  /** Mean acceleration along a path, m/s². */
+  readonly accelMs2: number;
+  /** Mean angular acceleration of a turn, °/s². */
+  readonly turnAccelDegS2: number;
+}
+
 /** How the progress along a path is timed. */
 export type Extent =
   | { readonly by: 'path'; readonly lengthM: number; readonly speedMs: number }

@@ -57,7 +57,7 @@ const overGround = computed(() => props.shot.facts.overGround);
     <div v-if="facts" class="grid">
       <PickField label="Launch point" :value="shot.facts.shot.launchId" :options="launches" :save="(v) => set({ launchId: v })" />
       <PickField label="When the signal is lost" :value="shot.facts.shot.lossAction" :options="actions" :save="(v) => set({ lossAction: v })" />
-      <SwitchField label="Keep height over ground" :value="shot.facts.shot.overGround" :save="(v: boolean) => { set({ overGround: v }); }" />
+      <SwitchField v-if="plan.ground.value.grid" label="Keep height over ground" :value="shot.facts.shot.overGround" :save="(v: boolean) => { set({ overGround: v }); }" />
     </div>
     <ul v-if="facts" class="loss">
       <li v-for="a in (['return', 'hover', 'land'] as const)" :key="a" :class="{ on: facts.loss.chosen === a }"><b>{{ ACTIONS[a] }}</b> {{ facts.loss.meets[a] }}<span v-if="facts.loss.advice === a" class="advice"> – advised</span></li>

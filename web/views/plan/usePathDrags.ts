@@ -5,7 +5,7 @@ import { featureWords, pinned } from '@core/site';
 import { v4 as uuid } from 'uuid';
 import type { Spot } from '../../plan/map';
 import { useFilm } from '../../stores/film';
-import type { PlanState } from './usePlanActs';
+import type { PlanState } from './planState';
 
 type Thing = Entity<'feature'>;
 

@@ -6,11 +6,11 @@ import type { Tool } from '../../plan/map';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
+import type { Picked } from './planState';
 import { usePathDrags } from './usePathDrags';
 import { usePlanActs } from './usePlanActs';
 
 export type Thing = Entity<'feature'>;
-export interface Picked { readonly what: 'feature' | 'subject' | 'shot' | 'launch' | 'nothing'; readonly id: string }
 
 /** What is on the plan of the place looked at, what of it is picked, and what is done to it. */
 export const usePlan = () => {

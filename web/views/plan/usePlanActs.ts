@@ -1,25 +1,12 @@
 import type { Entity } from '@contract';
-import type { Location } from '@core/film';
 import { featureWords, groundAt, type FeatureKind, type FeatureShape } from '@core/site';
-import type { Ground } from '@core/terrain';
 import { v4 as uuid } from 'uuid';
-import type { Ref } from 'vue';
-import type { Spot, Tool } from '../../plan/map';
+import type { Spot } from '../../plan/map';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
-import type { Picked } from './usePlan';
+import type { PlanState } from './planState';
 
 type Thing = Entity<'feature'>;
-
-export interface PlanState {
-  readonly place: Readonly<Ref<Location | null>>;
-  readonly placeId: Readonly<Ref<string>>;
-  readonly ground: Readonly<Ref<Ground>>;
-  readonly subjects: Readonly<Ref<readonly Entity<'subject'>[]>>;
-  readonly picked: Ref<Picked>;
-  readonly tool: Ref<Tool>;
-  readonly said: Ref<string>;
-}
 
 /** A subject this near to the ground stands on it, and stays on it when it is moved, m. */
 const STANDS_M = 0.6;
