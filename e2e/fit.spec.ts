@@ -1,6 +1,6 @@
 import { expect, test } from './app';
 
-const VIEWS = ['', 'job', 'places', 'kit'] as const;
+const VIEWS = ['', 'job', 'places', 'plan', 'kit'] as const;
 
 for (const theme of ['dusk', 'noon'] as const) {
   test(`main views are accessible by ${theme}`, async ({ page, bench, app }) => {

@@ -4,6 +4,7 @@ import type { Vec3 } from '@core/units';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
 import type { SiteAnswer } from '../workers/site.worker';
+import { changedPlaces } from './changedPlaces';
 import { useFilm } from './film';
 import { useFindings } from './findings';
 import { useSiteJobs } from './siteJobs';
@@ -13,22 +14,6 @@ type Told = SiteAnswer['shots'][number];
 /** Milliseconds without a change after which a place is looked at, and the longest one waits while changes go on. */
 const REST_MS = 90;
 const LONGEST_MS = 450;
-
-/** Places that are not as they were: something of theirs changed, or something all of them share. */
-const changedPlaces = (before: FilmInput | null, now: FilmInput): Iterable<string> => {
-  if (!before || before.film !== now.film || before.kit.aircraft !== now.kit.aircraft || before.terrain !== now.terrain) return now.locations.map((l) => l.id);
-  const changed = new Set<string>();
-  const compare = (a: readonly { readonly id: string }[], b: readonly { readonly id: string }[], placeOf: (t: { readonly id: string }) => string): void => {
-    if (a === b) return;
-    const known = new Map(a.map((t) => [t.id, t]));
-    for (const t of b) { if (known.get(t.id) !== t) changed.add(placeOf(t)); known.delete(t.id); }
-    for (const gone of known.values()) changed.add(placeOf(gone));
-  };
-  const ofPlace = (t: { readonly id: string }): string => (t as { readonly locationId?: string }).locationId ?? '';
-  compare(before.locations, now.locations, (l) => l.id);
-  for (const kind of ['shots', 'subjects', 'features'] as const) compare(before[kind], now[kind], ofPlace);
-  return changed;
-};
 
 /** What the places mean to the shots, worked out beside the page. Answers come a moment after a change; the newest question counts. */
 export const useSite = defineStore('site', () => {
