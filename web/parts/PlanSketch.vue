@@ -6,25 +6,25 @@ import { useReckoning } from '../stores/reckoning';
 import { arrowHead, fit, line, roundStep } from './drawing';
 
 const props = defineProps<{
-  subjects: readonly Subject[]; shots: readonly DerivedShot[]; picked: string; width: number; height: number; windFromDeg: number; sunDeg?: number | undefined; share?: number;
+  subjects: readonly Subject[]; shots: readonly DerivedShot[]; picked: string; width: number; height: number; windFromDeg: number; sunDeg?: number | undefined; share?: number; launch?: { x: number; y: number };
 }>();
 const emit = defineEmits<{ pick: [id: string] }>();
 const reckoning = useReckoning();
 
-const LAUNCH = { x: 0, y: 0 };
+const home = computed(() => props.launch ?? { x: 0, y: 0 });
 /** Few points are enough to see the line; the figures use the real path. */
 const pathOf = (shot: DerivedShot) => shot.facts.flown?.samples.map((s) => ({ x: s.pose.at.x, y: s.pose.at.y })) ?? [];
 
 /** Room at the top for the arrows of north, wind and sun. */
 const HEAD = 34;
 const frame = computed(() => {
-  const spots = [LAUNCH, ...props.shots.flatMap(pathOf), ...props.subjects.flatMap((s) => footprint(s))];
+  const spots = [home.value, ...props.shots.flatMap(pathOf), ...props.subjects.flatMap((s) => footprint(s))];
   const { scale, at } = fit(spots.length > 1 ? spots : [{ x: -30, y: -30 }, { x: 30, y: 30 }], props.width, props.height - HEAD, 24);
   return { scale, at: (s: { x: number; y: number }) => { const spot = at(s); return { x: spot.x, y: spot.y + HEAD }; } };
 });
 const step = computed(() => roundStep(props.width / frame.value.scale, 5));
 const stepText = computed(() => writeText(step.value, 'metres', reckoning.units).replace(/\.0(?=\D)/, ''));
-const launch = computed(() => frame.value.at(LAUNCH));
+const launch = computed(() => frame.value.at(home.value));
 /** Names that would lie over one another step down a line. */
 const blocks = computed(() => { const taken: { x: number; y: number }[] = []; return props.subjects.map((s) => {
   const at = frame.value.at({ x: s.xM, y: s.yM });

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { DerivedShot } from '@core/film';
+import { launchOf, type DerivedShot } from '@core/film';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
@@ -14,6 +14,7 @@ const film = useFilm();
 const looking = useLooking();
 const share = ref(0.5);
 const subjects = computed(() => film.list('subject').filter((s) => s.locationId === props.shot.facts.location.id && s.id === props.shot.facts.shot.subjectId));
+const launch = computed(() => launchOf(film.list('feature'), film.terrain.get(props.shot.facts.location.id), props.shot.facts.location, props.shot.facts.shot).at);
 const seconds = computed(() => share.value * (props.shot.facts.flown?.totalS ?? 0));
 </script>
 
@@ -25,7 +26,7 @@ const seconds = computed(() => share.value * (props.shot.facts.flown?.totalS ?? 
       <figure>
         <PlanSketch
           :subjects="subjects" :shots="[shot]" :picked="shot.facts.shot.id" :width="230" :height="168" :share="share" :wind-from-deg="shot.facts.location.windFromDeg"
-          :sun-deg="shot.light && shot.light.sun.altitudeDeg > -6 ? shot.light.sun.azimuthDeg : undefined" @pick="looking.pick"
+          :launch="launch" :sun-deg="shot.light && shot.light.sun.altitudeDeg > -6 ? shot.light.sun.azimuthDeg : undefined" @pick="looking.pick"
         /><figcaption class="label">From above</figcaption>
       </figure>
     </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Entity } from '@contract';
+import { launchOf } from '@core/film';
 import { clockText } from '@core/light';
 import { computed, ref } from 'vue';
 import { choices, LAMP_WORDS, SKY_WORDS } from '../../format';
@@ -37,6 +38,7 @@ const setCoordinates = (text: string): readonly Fault[] => {
   return faults;
 };
 const launches = computed(() => [{ value: null as string | null, label: 'the coordinates above' }, ...store.list('feature').filter((f) => f.locationId === props.place.id && f.kind === 'launch').map((f) => ({ value: f.id as string | null, label: f.name || 'Launch point' }))]);
+const launch = computed(() => launchOf(store.list('feature'), store.terrain.get(props.place.id), props.place, null).at);
 const subjects = computed(() => store.list('subject').filter((s) => s.locationId === props.place.id));
 const facts = computed(() => reckoning.derived?.places.get(props.place.id) ?? null);
 const shots = computed(() => [...(reckoning.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === props.place.id));
@@ -88,7 +90,7 @@ const events = computed(() => {
         <p class="quiet">The ceiling and the return height are yours to set: check the local rule. Nothing here says that a flight is allowed or safe.</p>
       </div>
       <figure>
-        <PlanSketch :subjects="subjects" :shots="shots" :picked="looking.shotId" :width="440" :height="340" :wind-from-deg="place.windFromDeg" @pick="looking.pick" />
+        <PlanSketch :subjects="subjects" :shots="shots" :picked="looking.shotId" :width="440" :height="340" :wind-from-deg="place.windFromDeg" :launch="launch" @pick="looking.pick" />
         <figcaption class="label">From above, to scale. North is up.</figcaption>
       </figure>
     </section>
