@@ -24,7 +24,7 @@ const frame = computed(() => {
 });
 const step = computed(() => roundStep(props.width / frame.value.scale, 5));
 const stepText = computed(() => writeText(step.value, 'metres', reckoning.units).replace(/\.0(?=\D)/, ''));
-const launch = computed(() => frame.value.at(home.value));
+const homeSpot = computed(() => frame.value.at(home.value));
 /** Names that would lie over one another step down a line. */
 const blocks = computed(() => { const taken: { x: number; y: number }[] = []; return props.subjects.map((s) => {
   const at = frame.value.at({ x: s.xM, y: s.yM });
@@ -65,8 +65,8 @@ const cone = computed(() => {
       <path v-if="!l.still" class="head" :d="l.head" />
       <template v-if="l.start"><circle class="start" :cx="l.start.x" :cy="l.start.y" r="3" /><text class="number" :x="l.start.x + 5" :y="l.start.y - 5">{{ l.number }}</text></template>
     </g>
-    <path class="launch" :d="`M${launch.x - 6} ${launch.y + 5}h12l-6 -11z`" />
-    <text class="name" :x="launch.x + 9" :y="launch.y + 5">launch</text>
+    <path class="launch" :d="`M${homeSpot.x - 6} ${homeSpot.y + 5}h12l-6 -11z`" />
+    <text class="name" :x="homeSpot.x + 9" :y="homeSpot.y + 5">launch</text>
     <g :transform="`translate(${width - 22} 24)`" class="north"><path d="M0 -14L5 8L0 4L-5 8z" /><text y="20" text-anchor="middle">N</text></g>
     <g :transform="`translate(${width - 52} 22) rotate(${windFromDeg + 180})`" class="wind"><path d="M0 12V-10M-4 -5L0 -11L4 -5" /></g>
     <text class="name" :x="width - 52" y="44" text-anchor="middle">wind</text>
