@@ -99,6 +99,7 @@ test('a place deleted takes its drawings and its ground along, and one step brin
   const back = (await bench.stored()).file;
   expect([back.locations.length, back.grounds.length, back.features.length, back.assets.length]).toEqual([3, 2, before.features.length, 2]);
   await page.getByRole('link', { name: 'Plan' }).click();
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('button', { name: 'Valdegris viaduct' }).click();
   await expect(page.locator('.list').getByRole('button', { name: /Alder wood/ })).toBeVisible();
 });
 

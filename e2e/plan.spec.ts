@@ -25,6 +25,7 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
   await page.getByRole('button', { name: 'Bring 1 in' }).click();
   await expect(page.locator('.list').getByRole('button', { name: /Way in/ })).toBeVisible();
 
+  await page.getByRole('button', { name: 'Farther' }).click();
   const hands = await PlanHands.on(page);
   await page.locator('.canvas').focus();
   await page.keyboard.press('s');
@@ -43,10 +44,11 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
   await page.locator('.list').getByRole('button', { name: /Round the barn/ }).click();
   await expect(page.locator('[data-site=clear]')).toBeVisible();
 
+  await page.getByRole('button', { name: 'Farther' }).click();
   const again = await PlanHands.on(page);
   await page.locator('.canvas').focus();
   await page.keyboard.press('e');
-  await again.draw([20, 0], [25, 45], [12, 85]);
+  await again.draw([20, 5], [25, 45], [12, 72]);
   await page.getByLabel('Height above its ground').fill('18');
   await page.getByLabel('Height above its ground').press('Enter');
   await page.locator('.list').getByRole('button', { name: /Round the barn/ }).click();

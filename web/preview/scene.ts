@@ -2,12 +2,16 @@ import type { DerivedShot, Subject } from '@core/film';
 import { aspectRatio } from '@core/lens';
 import { skyColour, type SunPosition } from '@core/light';
 import type { Pose } from '@core/moves';
+import type { Feature } from '@core/site';
+import { LEVEL_GROUND } from '@core/terrain';
 import type { Vec3 } from '@core/units';
 import {
   AmbientLight, BackSide, BufferAttribute, CircleGeometry, Color, ConeGeometry, DirectionalLight, Fog, Group, HemisphereLight, Mesh, MeshBasicMaterial, MeshLambertMaterial,
-  PerspectiveCamera, PlaneGeometry, Scene, SphereGeometry, Vector3, type Material, type Object3D, type Texture,
+  Line, PerspectiveCamera, PlaneGeometry, Scene, SphereGeometry, Vector3, type Material, type Object3D, type Texture,
 } from 'three';
+import { relief } from './relief';
 import { gapFrame, solidOf, wall } from './solids';
+import { standing } from './standing';
 import { groundTexture } from './textures';
 
 const REACH_M = 3000;
@@ -88,7 +92,7 @@ export class PreviewScene {
   private readonly texture: Texture;
   private readonly goal = new Vector3();
 
-  constructor(shot: DerivedShot, subjects: readonly Subject[]) {
+  constructor(shot: DerivedShot, subjects: readonly Subject[], things: readonly Feature[] = []) {
     const { facts, light } = shot;
     this.aspect = aspectRatio(facts.film.aspect);
     this.camera = new PerspectiveCamera(facts.fov.verticalDeg, this.aspect, 0.3, REACH_M);
@@ -97,7 +101,12 @@ export class PreviewScene {
     this.dome = skyDome(sunDeg);
     this.texture = groundTexture();
     this.scene.fog = new Fog(horizon, 120, Math.min(REACH_M * 0.8, Math.max(400, facts.location.visibilityM)));
-    const ground = this.ground();
+    const terrain = facts.ground ?? LEVEL_GROUND;
+    const known = relief(terrain, this.texture);
+    // Beyond what is known the ground goes on level, under the lowest of it.
+    const ground = this.ground(known ? known.lowestM - 1 : 0);
+    if (known) this.scene.add(known.mesh);
+    this.scene.add(standing(things, terrain));
     this.scene.add(this.dome, ground, hills(horizon.clone().multiplyScalar(0.62)), ...this.lights(light?.sun ?? null, sunDeg, horizon));
     if (light && sunDeg > -1) this.scene.add(sunDisc(light.sun));
     for (const s of subjects) {
@@ -109,8 +118,8 @@ export class PreviewScene {
     if (way) this.scene.add(way);
   }
 
-  private ground(): Mesh {
-    const geometry = new PlaneGeometry(2 * REACH_M, 2 * REACH_M).rotateX(-Math.PI / 2);
+  private ground(atM: number): Mesh {
+    const geometry = new PlaneGeometry(2 * REACH_M, 2 * REACH_M).rotateX(-Math.PI / 2).translate(0, atM, 0);
     const uv = geometry.getAttribute('uv');
     for (let i = 0; i < uv.count; i += 1) uv.setXY(i, uv.getX(i) * (REACH_M / 50), uv.getY(i) * (REACH_M / 50));
     return new Mesh(geometry, new MeshLambertMaterial({ map: this.texture }));
@@ -136,6 +145,6 @@ export class PreviewScene {
 
   dispose(): void {
     this.texture.dispose();
-    this.scene.traverse((o) => { if (o instanceof Mesh) { (o.geometry as { dispose: () => void }).dispose(); (o.material as Material).dispose(); } });
+    this.scene.traverse((o) => { if (o instanceof Mesh || o instanceof Line) { (o.geometry as { dispose: () => void }).dispose(); (o.material as Material).dispose(); } });
   }
 }

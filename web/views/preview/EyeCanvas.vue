@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { momentAt, subjectAt, type DerivedShot, type Subject, type Track } from '@core/film';
+import type { Feature } from '@core/site';
 import { onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { PreviewScene } from '../../preview/scene';
 import { Stage } from '../../preview/stage';
 
-export interface Eye { readonly shot: DerivedShot; readonly track: Track; readonly subjects: readonly Subject[] }
+export interface Eye { readonly shot: DerivedShot; readonly track: Track; readonly subjects: readonly Subject[]; readonly things: readonly Feature[] }
 type Frame = ReturnType<Stage['frames']>[number];
 
 const props = defineProps<{ eyes: readonly Eye[]; timeS: number }>();
@@ -25,7 +26,7 @@ const draw = (): void => {
   if (drawn % 30 === 0) medianMs.value = stage.medianMs().toFixed(2);
 };
 const build = (): void => {
-  scenes = props.eyes.map((e) => new PreviewScene(e.shot, e.subjects));
+  scenes = props.eyes.map((e) => new PreviewScene(e.shot, e.subjects, e.things));
   stage?.set(scenes);
   if (stage) emit('frames', stage.frames());
   draw();

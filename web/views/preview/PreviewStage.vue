@@ -30,8 +30,9 @@ const track = computed(() => trackOf(props.shot));
 const other = computed(() => (otherId.value ? reckoning.derived?.shots.get(otherId.value) ?? null : null));
 const otherTrack = computed(() => (other.value ? trackOf(other.value) : null));
 const subjectsOf = (shot: DerivedShot) => film.list('subject').filter((s) => s.locationId === shot.facts.location.id);
+const thingsOf = (shot: DerivedShot) => film.list('feature').filter((f) => f.locationId === shot.facts.location.id);
 const eyes = computed<Eye[]>(() => {
-  const eye = (shot: DerivedShot, t: Track | null): Eye[] => (t ? [{ shot, track: t, subjects: subjectsOf(shot) }] : []);
+  const eye = (shot: DerivedShot, t: Track | null): Eye[] => (t ? [{ shot, track: t, subjects: subjectsOf(shot), things: thingsOf(shot) }] : []);
   return [...eye(props.shot, track.value), ...(other.value ? eye(other.value, otherTrack.value) : [])];
 });
 const startS = computed(() => -(track.value?.preRollS ?? 0));
