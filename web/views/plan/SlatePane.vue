@@ -10,6 +10,7 @@ import SwitchField from '../../parts/SwitchField.vue';
 import { useFilm } from '../../stores/film';
 import { useReckoning } from '../../stores/reckoning';
 import { useSite } from '../../stores/site';
+import PackRail from '../bench/PackRail.vue';
 import WarningList from '../bench/WarningList.vue';
 import type { Plan } from './usePlan';
 
@@ -25,7 +26,8 @@ const launches = computed(() => [{ value: null as string | null, label: 'as the 
 const ACTIONS: Readonly<Record<LossAction, string>> = { return: 'Return', hover: 'Hover', land: 'Land' };
 const actions = [{ value: null as LossAction | null, label: 'as the place has it' }, ...(Object.keys(ACTIONS) as LossAction[]).map((a) => ({ value: a as LossAction | null, label: ACTIONS[a] }))];
 const set = (fields: Record<string, unknown>) => film.edit('shot', props.shot.facts.shot.id, fields, 'site of a slate');
-const flight = computed(() => (props.shot.flightIndex === null ? null : reckoning.derived?.places.get(props.shot.facts.location.id)?.flights[props.shot.flightIndex] ?? null));
+const placeFacts = computed(() => reckoning.derived?.places.get(props.shot.facts.location.id) ?? null);
+const flight = computed(() => (props.shot.flightIndex === null ? null : placeFacts.value?.flights[props.shot.flightIndex] ?? null));
 const fixed = FIXED_RETURN_M.map(([a, b]) => (a === b ? `${a}` : `${a} to ${b}`)).join(' or ');
 const overGround = computed(() => props.shot.facts.overGround);
 </script>
@@ -42,6 +44,7 @@ const overGround = computed(() => props.shot.facts.overGround);
     </dl>
     <WarningList :warnings="warnings" />
     <p v-if="facts && warnings.length === 0" class="quiet" data-site="clear">Nothing marked on this plan is in its way. What is not marked is not known; look before you fly.</p>
+    <PackRail v-if="reckoning.derived && placeFacts" class="packs" :derived="reckoning.derived" :place="placeFacts" />
     <dl v-if="facts" class="facts">
       <div><dt>Over the ground</dt><dd><Fig :value="overGround.lowestM" quantity="metres" /> to <Fig :value="overGround.highestM" quantity="metres" /></dd></div>
       <div><dt>Over launch</dt><dd><Fig :value="(shot.facts.flown?.lowestM ?? NaN) - facts.launch.z" quantity="metres" /> to <Fig :value="(shot.facts.flown?.highestM ?? NaN) - facts.launch.z" quantity="metres" /></dd></div>
@@ -71,6 +74,7 @@ const overGround = computed(() => props.shot.facts.overGround);
 header { display: grid; gap: 0; }
 h2 { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .number { font-stretch: 76%; font-size: 19px; }
+.packs { height: 220px; border-top: 1px solid var(--line); padding-top: 4px; }
 .costs { display: flex; gap: 4px 18px; flex-wrap: wrap; margin: 0; }
 dd { margin: 0; font-weight: 560; }
 .wh { color: var(--ember); }
