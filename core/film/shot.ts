@@ -44,7 +44,7 @@ export interface ShotFacts {
   readonly fromPoint: Vec3;
   readonly toPoint: Vec3;
   readonly ground: Ground | undefined;
-  /** Lowest and highest of the path above the ground below it, m; above the origin where no ground is known. */
+  /** Lowest and highest of the path above the ground below it, m; above the origin where none is known. */
   readonly overGround: HeightsOver;
 }
 
@@ -63,17 +63,18 @@ const endsOf = (shot: Shot, flown: FlownMove | null): { fromPoint: Vec3; toPoint
   return { fromPoint: flown.start.at, toPoint: endsAtStart ? flown.start.at : flown.end.at };
 };
 
-/** Heights above the ground below; what lies off the grid does not count. */
+/** Heights above the ground below; where nothing is known of it, above the origin, as without a grid. */
 const heightsOver = (flown: FlownMove | null, ground: Ground | undefined): HeightsOver => {
   if (!flown) return { lowestM: NaN, highestM: NaN };
   if (!ground) return { lowestM: flown.lowestM, highestM: flown.highestM };
   let [lowestM, highestM] = [Infinity, -Infinity];
   for (const { pose: { at } } of flown.samples) {
-    const over = at.z - ground.at(at.x, at.y);
+    const below = ground.at(at.x, at.y);
+    const over = Number.isNaN(below) ? at.z : at.z - below;
     if (over < lowestM) lowestM = over;
     if (over > highestM) highestM = over;
   }
-  return lowestM === Infinity ? { lowestM: flown.lowestM, highestM: flown.highestM } : { lowestM, highestM };
+  return { lowestM, highestM };
 };
 
 /** How the subject stands in the frame at the nearest moment. */

@@ -128,6 +128,16 @@ describe('ground', () => {
     expect(shot?.warnings.map((w) => w.code)).toContain('move.ceiling');
     expect([...deriveFilm(film).shots.values()].find((s) => s.facts.shot.title === 'Along the parapet')?.warnings.map((w) => w.code)).not.toContain('move.ceiling');
   });
+  it('off the edge of a grid the ceiling still counts, from the launch point', () => {
+    const nowhere: Ground = { ...falling, at: () => NaN };
+    const high = (terrain?: FilmInput['terrain']) => {
+      const input = { ...film, ...(terrain ? { terrain } : {}), locations: film.locations.map((l) => ({ ...l, ceilingM: 25 })) };
+      return [...deriveFilm(input).shots.values()].find((s) => s.facts.shot.title === 'Along the parapet')?.warnings.map((w) => w.code) ?? [];
+    };
+    expect(high()).toContain('move.ceiling');
+    expect(high(new Map([[place().id, nowhere]]))).toContain('move.ceiling');
+    expect(codes(partsOf('Along the parapet', undefined, nowhere), sceneWith([], 0, nowhere))).toContain('site.ground-unknown');
+  });
   it('keeping height over ground climbs with it and never comes down with it', () => {
     for (const ground of [rising, falling]) {
       const plain = flyLayout(layoutOf(partsOf('Meadow to arches', undefined, ground)), partsOf('Meadow to arches', undefined, ground), undefined, 64);
