@@ -130,3 +130,18 @@ test('units are a way of showing on the plan, too', async ({ bench, page }) => {
   await bench.saved();
   expect((await bench.stored()).file.features.find((f) => f.name === 'Alder wood')?.heightM).toBe(17);
 });
+
+test('an outline dragged across itself is refused with a sentence, and lies again as it did', async ({ bench, page }) => {
+  await bench.open('plan');
+  await page.locator('.list').getByRole('button', { name: /Railway land/ }).click();
+  const hands = await PlanHands.on(page);
+  const before = (await bench.stored()).file.features.find((f) => f.name === 'Railway land')!;
+  await hands.drag([-120, 118], [-20, 172]);
+  await expect(page.getByRole('alert')).toContainText('crosses itself');
+  await bench.saved();
+  expect((await bench.stored()).file.features.find((f) => f.name === 'Railway land')).toEqual(before);
+  // The corner is back where it was, and can be taken hold of there.
+  await hands.drag([-120, 118], [-130, 112]);
+  await bench.saved();
+  expect((await bench.stored()).file.features.find((f) => f.name === 'Railway land')!.points.some((p) => Math.hypot(p.xM + 130, p.yM - 112) < 4)).toBe(true);
+});

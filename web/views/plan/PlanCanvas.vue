@@ -41,7 +41,7 @@ const build = (): void => {
   const { place } = plan;
   if (!box.value || !place.value) return;
   map.value = new PlanMap(box.value, place.value, {
-    pick: plan.pick, point: (at) => emit('point', at), reshape: plan.reshape, move: plan.move, drawn: plan.add, way: plan.way, subject: plan.addSubject, route: plan.route,
+    pick: plan.pick, point: (at) => emit('point', at), reshape: (id, points) => { if (!plan.reshape(id, points)) draw(); }, move: plan.move, drawn: plan.add, way: plan.way, subject: plan.addSubject, route: plan.route,
     handle: (part, shotId, at) => { if (part === 'launch') plan.dragLaunch(at); else if (part === 'pin') plan.dragPin(shotId, at); else plan.dragShot(part, shotId, at); },
     measured: (points, closed) => emit('measured', points, closed), idea: (index) => emit('idea', index),
   });

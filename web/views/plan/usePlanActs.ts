@@ -15,7 +15,8 @@ const STANDS_M = 0.6;
 export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) => {
   const film = useFilm();
   const looking = useLooking();
-  const told = (faults: readonly { say: string }[]): void => { said.value = faults.map((f) => f.say).join(' '); };
+  /** @returns whether the act was taken; else it is said why not */
+  const told = (faults: readonly { say: string }[]): boolean => { said.value = faults.map((f) => f.say).join(' '); return faults.length === 0; };
 
   const add = (kind: FeatureKind, shape: FeatureShape, points: readonly Spot[]): void => {
     const words = featureWords(kind);
@@ -38,7 +39,7 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
     tool.value = null;
     picked.value = { what: 'subject', id: made.id };
   };
-  const reshape = (id: string, points: readonly Spot[]): void => told(film.edit('feature', id, { points }, 'move on the plan'));
+  const reshape = (id: string, points: readonly Spot[]): boolean => told(film.edit('feature', id, { points }, 'move on the plan'));
   const moveSubject = (id: string, at: Spot): void => {
     const s = film.get('subject', id);
     if (!s) return;
