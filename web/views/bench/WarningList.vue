@@ -30,4 +30,5 @@ const acts = useActs();
 .warnings svg { margin-top: 3px; }
 .cures { display: flex; flex-wrap: wrap; gap: 4px 10px; align-items: center; margin-top: 2px; }
 .cure { min-height: 26px; padding: 1px 8px; }
+@media (max-width: 1099px) { .cure { min-height: var(--touch); } }
 </style>
