@@ -1,3 +1,4 @@
+import { REACTION_S } from '../reach';
 import type { Preferences } from './types';
 
 /** Where good people disagree: what a new film starts with. */
@@ -22,7 +23,7 @@ export const DEFAULT_PREFERENCES: Preferences = {
   handleS: 0.5,
   clearanceM: 5,
   groundM: 1.5,
-  reactionS: 1.5,
+  reactionS: REACTION_S,
   corridorM: 10,
   returnMarginM: 20,
 };

@@ -92,7 +92,3 @@ export const nearestAlong = (way: readonly Vec3[], solids: readonly Solid[], wit
   }
   return best;
 };
-
-/** Everything a way comes within some distance of, each with its own nearest place. */
-export const withinReach = (way: readonly Vec3[], solids: readonly Solid[], withinM: number): Nearest[] =>
-  solids.flatMap((solid) => { const near = nearestAlong(way, [solid], withinM); return near ? [near] : []; });

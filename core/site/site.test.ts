@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { packHeights, unpackHeights } from '../terrain';
-import { FEATURE_KINDS, featureWords, isFeatureKind, pinned } from '.';
+import { LEVEL_GROUND, packHeights, unpackHeights } from '../terrain';
+import { FEATURE_KINDS, featureWords, isFeatureKind, measureOf, pinned } from '.';
 
 const metre = fc.double({ min: -500, max: 500, noNaN: true });
 
@@ -48,4 +48,11 @@ it('heights packed and unpacked are off by no more than a step of their range, h
     list.forEach((h, i) => { const b = back.value.heights[i] ?? 0; if (Number.isNaN(h)) expect(b).toBeNaN(); else expect(Math.abs(b - h)).toBeLessThan(step); });
     expect(unpackHeights(head, bytes.slice(1)).ok).toBe(false);
   }));
+});
+
+it('a way is measured along its corners, a closed one by what lies inside', () => {
+  const spots = [{ x: 0, y: 0 }, { x: 0, y: 30 }, { x: 40, y: 30 }];
+  const rising = { ...LEVEL_GROUND, at: (x: number) => x / 4 };
+  expect(measureOf(spots, rising)).toEqual({ lengthM: 70, areaM2: 600, bearingDeg: expect.closeTo(53.13, 2) as number, riseM: 10 });
+  expect(measureOf(spots.slice(0, 1), rising)).toBeNull();
 });

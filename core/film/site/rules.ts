@@ -4,7 +4,7 @@ import type { Warning } from '../../warnings';
 import type { ShotParts } from '../layout';
 import { clearing } from './cures';
 import { solidsFor, type Scene } from './scene';
-import type { LossAction, SiteShot, ZoneMeet } from './types';
+import type { SiteShot, ZoneMeet } from './types';
 
 /** A shot at its place: what a site rule looks at. */
 export interface SiteContext { readonly parts: ShotParts; readonly scene: Scene; readonly site: SiteShot }
@@ -107,7 +107,7 @@ const returnHeight: SiteRule = (c) => {
   if (!home) return null;
   const set = location.returnHeightM;
   const need = Math.ceil(home.needM);
-  if (need > home.mostM && home.needM - film.preferences.returnMarginM > -Infinity && set < need) return {
+  if (need > home.mostM && set < need) return {
     code: 'site.return-shut', severity: 'stop', subject: on(c),
     say: `The way home asks for ${m(c, need)} over ${home.by}, and the ceiling allows ${m(c, home.mostM)} where the ground is lowest.`,
     why: 'A return flies one level height above launch; the ceiling counts from the ground below.', cures: [{ say: 'Launch from another side, or come back by hand the way it went out.' }],
@@ -127,7 +127,7 @@ const returnHeight: SiteRule = (c) => {
   return null;
 };
 
-const LOSS_WORDS: Readonly<Record<LossAction, string>> = { return: 'return', hover: 'hover', land: 'land' };
+const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
 const signalLoss: SiteRule = (c) => {
   const { chosen, advice, why, meets } = c.site.loss;
@@ -135,8 +135,8 @@ const signalLoss: SiteRule = (c) => {
   if (chosen === advice || (chosen === 'hover' && advice === 'return')) return null;
   return {
     code: 'site.loss', severity: advice === 'hover' ? 'stop' : 'care', subject: on(c),
-    say: `Set to ${LOSS_WORDS[chosen]} when the signal is lost: it ${meets[chosen]}.`, why: `${why} ${LOSS_WORDS[advice].charAt(0).toUpperCase()}${LOSS_WORDS[advice].slice(1)} is advised; you confirm it.`,
-    cures: [{ say: `Set this slate to ${LOSS_WORDS[advice]}.`, set: { entity: 'shot', id: c.parts.shot.id, fields: { lossAction: advice } } }],
+    say: `Set to ${chosen} when the signal is lost: it ${meets[chosen]}.`, why: `${why} ${capital(advice)} is advised; you confirm it.`,
+    cures: [{ say: `Set this slate to ${advice}.`, set: { entity: 'shot', id: c.parts.shot.id, fields: { lossAction: advice } } }],
   };
 };
 

@@ -1,6 +1,6 @@
 import { windSpeedAt, SHEAR } from '../../air';
 import { gustDrift, hiddenAlong, nearestAlong, sightLimit, toShape, topAt, wayHomeOver, type Solid } from '../../reach';
-import { featureWords, groundAt, spotsOf, type Feature } from '../../site';
+import { spotsOf, type Feature } from '../../site';
 import { bearingTo, distance, vec, type Vec3 } from '../../units';
 import { flyLayout, layoutOf, type ShotParts } from '../layout';
 import { lossOf } from './loss';
@@ -116,12 +116,9 @@ export const siteShot = (parts: ShotParts, scene: Scene): SiteShot | null => {
     driftM: gustDrift(wind(location.windMs), wind(Math.max(location.gustMs, location.windMs)), scene.film.preferences.reactionS),
     ...heights,
     sight: sightOf(scene, solids, eye, way, spanM),
-    zones: scene.zones.filter((f) => featureWords(f.kind).kind !== 'water').flatMap((f) => { const meet = zoneMeet(f, way, launch.at); return meet ? [meet] : []; }),
+    zones: scene.zones.filter((f) => f.kind !== 'water').flatMap((f) => { const meet = zoneMeet(f, way, launch.at); return meet ? [meet] : []; }),
     home, overWaterS: (wet.length / way.points.length) * way.totalS, planBM, overhead,
     loss: lossOf(scene, shot, { points: way.points, overhead, home, launch: launch.at, solids }),
     fromPilot: [first, last].map((p) => ({ bearingDeg: bearingTo(eye, p), distanceM: Math.hypot(p.x - eye.x, p.y - eye.y) })),
   };
 };
-
-/** Ground under a place of a scene, local z. */
-export const groundUnder = (scene: Scene, x: number, y: number): number => groundAt(scene.ground, x, y);

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import type { LaunchIdea } from '@core/film';
 import { worst } from '@core/warnings';
-import { bearingTo, fromLocal, vec, writeText } from '@core/units';
-import { areaOf } from '@core/reach';
-import { featureWords, groundAt } from '@core/site';
-import { computed, defineAsyncComponent, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { fromLocal, writeText } from '@core/units';
+import { featureWords, measureOf } from '@core/site';
+import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Spot } from '../../plan/map';
 import MarkSign from '../../parts/MarkSign.vue';
@@ -69,13 +68,10 @@ const pointed = computed(() => {
   return `${latitude.toFixed(5)}, ${longitude.toFixed(5)}  ·  ${m(xM)} east, ${m(yM)} north  ·  ${plan.ground.value.grid ? (Number.isNaN(z) ? 'ground unknown' : `ground ${z >= 0 ? '+' : ''}${m(z)}`) : 'ground level'}`;
 });
 const measure = computed(() => {
-  const { points, closed } = measured.value ?? { points: [], closed: false };
-  const [first, last] = [points[0], points.at(-1)];
-  if (!first || !last || points.length < 2) return '';
-  const length = points.reduce((sum, p, i) => { const b = points[i - 1]; return b ? sum + Math.hypot(p.xM - b.xM, p.yM - b.yM) : 0; }, 0);
-  if (closed) { const area = areaOf(points.map((p) => ({ x: p.xM, y: p.yM }))); return area >= 10_000 ? `${(area / 10_000).toFixed(2)} ha` : `${area.toFixed(0)} m²`; }
-  const rise = groundAt(plan.ground.value, last.xM, last.yM) - groundAt(plan.ground.value, first.xM, first.yM);
-  return `${m(length)}, ${bearingTo(vec(first.xM, first.yM, 0), vec(last.xM, last.yM, 0)).toFixed(0)}° from first to last, ground ${rise >= 0 ? 'up' : 'down'} ${m(Math.abs(rise))}`;
+  const told = measureOf((measured.value?.points ?? []).map((p) => ({ x: p.xM, y: p.yM })), plan.ground.value);
+  if (!told) return '';
+  if (measured.value?.closed) return told.areaM2 >= 10_000 ? `${(told.areaM2 / 10_000).toFixed(2)} ha` : `${told.areaM2.toFixed(0)} m²`;
+  return `${m(told.lengthM)}, ${told.bearingDeg.toFixed(0)}° from first to last, ground ${told.riseM >= 0 ? 'up' : 'down'} ${m(Math.abs(told.riseM))}`;
 });
 
 const suggest = async (near: boolean): Promise<void> => {
@@ -95,7 +91,6 @@ const takeIdea = (index: number): void => {
 const pickSlate = (id: string): void => { looking.pick(id); plan.picked.value = { what: 'shot', id }; pane.value = 'picked'; };
 const severity = (id: string) => worst(told.shots.get(id) ?? []);
 usePlanKeys({ plan, canvas, share, measured, bringing, seeLayers: () => { pane.value = pane.value === 'layers' ? 'picked' : 'layers'; } });
-onMounted(() => { performance.mark('plan'); });
 </script>
 
 <template>

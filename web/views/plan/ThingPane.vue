@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { featureWords } from '@core/site';
+import { featureWords, lengthAlong, spotsOf } from '@core/site';
 import { areaOf } from '@core/reach';
 import { bearingTo, fromLocal, toLocal, vec } from '@core/units';
 import { computed } from 'vue';
@@ -36,8 +36,8 @@ const setCoordinates = (text: string): readonly Fault[] => {
   return moveTo(at.xM, at.yM);
 };
 const away = computed(() => ({ m: Math.hypot(first.value.xM, first.value.yM), deg: bearingTo(vec(0, 0, 0), vec(first.value.xM, first.value.yM, 0)) }));
-const lengthM = computed(() => props.thing.points.reduce((sum, p, i) => { const b = props.thing.points[i - 1]; return b ? sum + Math.hypot(p.xM - b.xM, p.yM - b.yM) : 0; }, 0));
-const area = computed(() => areaOf(props.thing.points.map((p) => ({ x: p.xM, y: p.yM }))));
+const lengthM = computed(() => lengthAlong(spotsOf(props.thing)));
+const area = computed(() => areaOf(spotsOf(props.thing)));
 const isMain = computed(() => props.plan.place.value?.launchId === props.thing.id);
 const makeMain = (): void => { const p = props.plan.place.value; if (p) store.edit('location', p.id, { launchId: isMain.value ? null : props.thing.id }, 'launch point'); };
 </script>
