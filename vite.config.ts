@@ -1,13 +1,15 @@
 import { fileURLToPath } from 'node:url';
+import { constants } from 'node:zlib';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
+import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 import { validators } from './scripts/validators';
 
 const here = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
 
 export default defineConfig({
   root: here('web'),
-  plugins: [vue(), validators()],
+  plugins: [vue(), validators(), compression({ include: /\.(js|css|svg)$/, threshold: 1000, algorithms: [defineAlgorithm('gzip', { level: 9 }), defineAlgorithm('brotliCompress', { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } })] })],
   resolve: {
     alias: [
       { find: /^@core\/(.+)$/, replacement: here('core/$1/index.ts') },

@@ -2,11 +2,7 @@ import { FilmReckoner, inOrder, type DerivedFilm, type DerivedShot, type FilmInp
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
 import { useFilm } from './film';
-
-/** Runs after the next picture is on the screen. */
-const afterPaint = (act: () => void): void => {
-  if (document.hidden) setTimeout(act); else requestAnimationFrame(() => setTimeout(act));
-};
+import { inTurn } from './inTurn';
 
 const sameRows = (a: FilmInput, b: FilmInput): boolean => a.film.id === b.film.id && (['locations', 'subjects', 'shots'] as const).every((k) => a[k].length === b[k].length);
 
@@ -19,17 +15,15 @@ export const useReckoning = defineStore('reckoning', () => {
   const reckoner = new FilmReckoner();
   const derived = shallowRef<DerivedFilm | null>(null);
   let reckoned: FilmInput | null = null;
-  let waiting = false;
 
   const settle = (): void => {
-    waiting = false;
     if (film.input === reckoned) return;
     reckoned = film.input;
     derived.value = reckoned && reckoner.derive(reckoned);
   };
   watch(() => film.input, (input) => {
     if (!input || !reckoned || !sameRows(input, reckoned)) { settle(); return; }
-    if (!waiting) { waiting = true; afterPaint(settle); }
+    inTurn(reckoner, settle);
   }, { immediate: true, flush: 'sync' });
 
   /** A shot as it stands now. */

@@ -4,6 +4,7 @@ import { useActs } from '../../stores/acts';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 import { whenIdle } from '../../stores/idle';
+import { useInTurn } from '../../stores/inTurn';
 import { useReckoning } from '../../stores/reckoning';
 import BudgetPane from './BudgetPane.vue';
 import { fetchAhead, PreviewStage } from './later';
@@ -15,6 +16,10 @@ const film = useFilm();
 const looking = useLooking();
 const reckoning = useReckoning();
 const acts = useActs();
+/** Taken in turn: a slider in hand changes the slate at once, the sums a picture or two later. */
+const whole = () => (reckoning.derived && looking.place ? { derived: reckoning.derived, place: looking.place } : null);
+const budget = useInTurn(whole);
+const ribbon = useInTurn(whole);
 onMounted(() => { performance.mark('usable'); whenIdle(fetchAhead); });
 type Pane = 'slates' | 'work' | 'budget';
 const pane = ref<Pane>('slates');
@@ -23,7 +28,7 @@ const PANES: { id: Pane; label: string }[] = [{ id: 'slates', label: 'Slates' },
 
 <template>
   <div v-if="reckoning.derived" class="bench">
-    <LightRibbon v-if="looking.place" :key="looking.place.location.id" class="light" :place="looking.place" :derived="reckoning.derived" />
+    <LightRibbon v-if="ribbon" :key="ribbon.place.location.id" class="light" :place="ribbon.place" :derived="ribbon.derived" />
     <div class="panes" :data-pane="pane">
       <SlateList class="pane slates" @picked="pane = 'work'" />
       <main v-if="looking.previewing && looking.shot" class="pane work preview" tabindex="-1"><PreviewStage :shot="looking.shot" /></main>
@@ -40,8 +45,8 @@ const PANES: { id: Pane; label: string }[] = [{ id: 'slates', label: 'Slates' },
           <RouterLink class="btn lead" :to="{ name: 'places' }">Add the first location</RouterLink>
         </div>
       </main>
-      <BudgetPane v-if="looking.place && !(looking.previewing && looking.shot)" class="pane budgetpane" :derived="reckoning.derived" :place="looking.place" />
-      <div v-else-if="!looking.place" class="pane budgetpane teach"><p class="quiet">Packs and cards show here once there is a place to fly.</p></div>
+      <BudgetPane v-if="budget && !(looking.previewing && looking.shot)" class="pane budgetpane" :derived="budget.derived" :place="budget.place" />
+      <div v-else-if="!budget" class="pane budgetpane teach"><p class="quiet">Packs and cards show here once there is a place to fly.</p></div>
     </div>
     <nav class="tabs no-print" aria-label="Parts of the bench">
       <button v-for="p in PANES" :key="p.id" :aria-current="pane === p.id" @click="pane = p.id">{{ p.label }}</button>

@@ -5,6 +5,7 @@ import Fig from '../../parts/Fig.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
 import { ElSlider } from '../../parts/element';
 import { useFilm } from '../../stores/film';
+import { useInTurn } from '../../stores/inTurn';
 import { useLooking } from '../../stores/looking';
 import EyeView from '../../parts/EyeView.vue';
 import SideView from './SideView.vue';
@@ -12,6 +13,8 @@ import SideView from './SideView.vue';
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
 const looking = useLooking();
+/** The dearest of the three drawings, a picture later. */
+const eye = useInTurn(() => props.shot);
 const share = ref(0.5);
 const subjects = computed(() => film.list('subject').filter((s) => s.locationId === props.shot.facts.location.id && s.id === props.shot.facts.shot.subjectId));
 const launch = computed(() => launchOf(film.list('feature'), film.terrain.get(props.shot.facts.location.id), props.shot.facts.location, props.shot.facts.shot).at);
@@ -22,7 +25,7 @@ const seconds = computed(() => share.value * (props.shot.facts.flown?.totalS ?? 
   <div class="drawing">
     <div class="panes">
       <figure><SideView :facts="shot.facts" :share="share" :width="230" :height="168" /><figcaption class="label">From the side</figcaption></figure>
-      <figure><EyeView :shot="shot" :share="share" :width="290" :height="168" /><figcaption class="label">Through the lens</figcaption></figure>
+      <figure><EyeView :shot="eye" :share="share" :width="290" :height="168" /><figcaption class="label">Through the lens</figcaption></figure>
       <figure>
         <PlanSketch
           :subjects="subjects" :shots="[shot]" :picked="shot.facts.shot.id" :width="230" :height="168" :share="share" :wind-from-deg="shot.facts.location.windFromDeg"

@@ -8,12 +8,15 @@ import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import SliderField from '../../parts/SliderField.vue';
 import { useFilm } from '../../stores/film';
+import { useInTurn } from '../../stores/inTurn';
 import AddedRow from './AddedRow.vue';
 import AskRow from './AskRow.vue';
 import { PointRows } from './later';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
+/** What only tells about the move follows a picture later than what is drawn of it. */
+const calm = useInTurn(() => props.shot);
 const stored = computed(() => props.shot.facts.shot);
 const kind = computed(() => stored.value.move.kind);
 const move = computed(() => moveOf(kind.value));
@@ -61,7 +64,7 @@ const WISHES = choices(WISH_WORDS);
 const STICKS = choices(HANDLING_WORDS);
 
 const aids = computed(() => {
-  const { aircraft, flown, move: known, aim } = props.shot.facts;
+  const { aircraft, flown, move: known, aim } = calm.value.facts;
   return aircraft && flown && known ? aidsFor(aircraft.abilities, known, flown, aim) : [];
 });
 const able = computed(() => aids.value.filter((a) => a.could));
@@ -86,11 +89,11 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
         <button v-for="(word, i) in p.choice" :key="word" class="btn" :class="{ on: valueOf(p) === i }" :aria-pressed="valueOf(p) === i" @click="setValue(p.id, i)">{{ word }}</button>
       </div>
     </div>
-    <AskRow :shot="shot" />
-    <AddedRow :key="stored.id" :move="stored.move" :reversible="move?.reversible ?? false" :save="setMove" />
-    <p v-if="shot.facts.flown && shot.facts.flown.inputs.length > 0" class="says quiet">
-      Path <Fig :value="shot.facts.flown.lengthM" quantity="metres" /> in <Fig :value="shot.facts.flown.totalS" quantity="seconds" />, between <Fig :value="shot.facts.flown.lowestM" quantity="metres" /> and <Fig :value="shot.facts.flown.highestM" quantity="metres" /> high;
-      turns at up to <Fig :value="shot.facts.flown.peakYawDegS" quantity="degreesPerSecond" />, tilts at up to <Fig :value="shot.facts.flown.peakTiltDegS" quantity="degreesPerSecond" />.
+    <AskRow :shot="calm" />
+    <AddedRow :key="stored.id" :added="stored.move.added" :reversed="stored.move.reversed" :reversible="move?.reversible ?? false" :save="setMove" />
+    <p v-if="calm.facts.flown && calm.facts.flown.inputs.length > 0" class="says quiet">
+      Path <Fig :value="calm.facts.flown.lengthM" quantity="metres" /> in <Fig :value="calm.facts.flown.totalS" quantity="seconds" />, between <Fig :value="calm.facts.flown.lowestM" quantity="metres" /> and <Fig :value="calm.facts.flown.highestM" quantity="metres" /> high;
+      turns at up to <Fig :value="calm.facts.flown.peakYawDegS" quantity="degreesPerSecond" />, tilts at up to <Fig :value="calm.facts.flown.peakTiltDegS" quantity="degreesPerSecond" />.
     </p>
     <p v-if="move" class="says"><b>{{ move.says }}</b> {{ move.sticks }} <span class="quiet">Needs: {{ move.needs }}</span> <span class="caution">{{ move.caution }}</span></p>
     <p v-if="able.length > 0" class="says">By hand, or by itself with <b v-for="(a, i) in able" :key="a.aid.kind" :title="a.say">{{ i > 0 ? ', ' : '' }}{{ a.aid.name.toLowerCase() }}</b>. <span class="quiet">{{ able[0]?.say }}</span></p>

@@ -5,6 +5,7 @@ import type { DerivedShot, PlaceFacts } from '@core/film';
 import { groupBy } from '@core/units';
 import { dateText } from '../../format';
 import { useActs } from '../../stores/acts';
+import { useInTurn } from '../../stores/inTurn';
 import { useListing } from '../../stores/listing';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
@@ -23,7 +24,7 @@ const acts = useActs();
 const listing = useListing();
 const scroller = useTemplateRef<HTMLElement>('scroller');
 
-const rows = computed<Row[]>(() => {
+const rowsNow = computed<Row[]>(() => {
   const derived = reckoning.derived;
   if (!derived) return [];
   const listed = groupBy(listing.shown, (s) => s.facts.location.id);
@@ -31,6 +32,7 @@ const rows = computed<Row[]>(() => {
     { key: place.location.id, place }, ...(listed.get(place.location.id) ?? []).map((shot) => ({ key: shot.facts.shot.id, shot })),
   ]);
 });
+const rows = useInTurn(() => rowsNow.value);
 const pick = (event: MouseEvent, id: string): void => {
   if (event.ctrlKey || event.metaKey) { if (listing.chosen.size === 0 && looking.shotId && looking.shotId !== id) listing.toggle(looking.shotId); listing.toggle(id); return; }
   if (event.shiftKey) { listing.reachTo(id, looking.shotId); return; }
@@ -39,8 +41,10 @@ const pick = (event: MouseEvent, id: string): void => {
   emit('picked');
 };
 
+const count = computed(() => rows.value.length);
+/** Hangs on how many rows there are and which is what, not on their figures: those change with every step of a slider. */
 const virtual = useVirtualizer(computed(() => ({
-  count: rows.value.length, getScrollElement: () => scroller.value, estimateSize: (i: number) => (rows.value[i] && 'place' in rows.value[i] ? 44 : 64), overscan: 6,
+  count: count.value, getScrollElement: () => scroller.value, estimateSize: (i: number) => (rows.value[i] && 'place' in rows.value[i] ? 44 : 64), overscan: 6,
   getItemKey: (i: number) => rows.value[i]?.key ?? i,
 })));
 const shown = computed(() => virtual.value.getVirtualItems().map((item) => ({ item, row: rows.value[item.index] })));

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { bySeverity } from '@core/warnings';
 import type { DerivedShot } from '@core/film';
-import { computed } from 'vue';
 import { ElInput } from '../../parts/element';
 import { useActs } from '../../stores/acts';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
+import { useInTurn } from '../../stores/inTurn';
 import { useLooking, type Facet } from '../../stores/looking';
 import { CutFacet, ExposureFacet } from './later';
 import FigureStrip from './FigureStrip.vue';
@@ -18,7 +18,7 @@ const film = useFilm();
 const looking = useLooking();
 const acts = useActs();
 const findings = useFindings();
-const warnings = computed(() => bySeverity(findings.about(props.shot)));
+const warnings = useInTurn(() => bySeverity(findings.about(props.shot)));
 const FACETS: { id: Facet; label: string; key: string }[] = [{ id: 'move', label: 'Move', key: '1' }, { id: 'cut', label: 'Cut and takes', key: '2' }, { id: 'exposure', label: 'Exposure', key: '3' }];
 const title = (value: string): void => { film.edit('shot', props.shot.facts.shot.id, { title: value }, 'title'); };
 </script>

@@ -1,0 +1,40 @@
+import { onScopeDispose, ReactiveEffect, shallowRef, type Ref } from 'vue';
+
+const waiting = new Map<object, () => void>();
+let pumping = false;
+
+/** Runs after the next picture is on the screen. */
+const afterPaint = (act: () => void): void => {
+  if (document.hidden) setTimeout(act); else requestAnimationFrame(() => setTimeout(act));
+};
+
+const pump = (): void => {
+  const next = waiting.entries().next().value;
+  pumping = next !== undefined;
+  if (!next) return;
+  waiting.delete(next[0]);
+  // The following one first: whatever this act leads to must not stop the line.
+  afterPaint(pump);
+  next[1]();
+};
+
+/** Puts an act in the line of what may come a moment later: one of them after each picture, each only once at a time. */
+export const inTurn = (who: object, act: () => void): void => {
+  if (waiting.has(who)) return;
+  waiting.set(who, act);
+  if (!pumping) { pumping = true; afterPaint(pump); }
+};
+
+/**
+ * A value that follows its source when its turn comes. Panes that hang on the whole film take turns, so that no single frame
+ * carries all of them; each then shows the newest there is.
+ */
+export const useInTurn = <T>(source: () => T): Readonly<Ref<T>> => {
+  const shown = shallowRef() as Ref<T>;
+  const follow = new ReactiveEffect(() => { shown.value = source(); });
+  // Not a watcher: that would ask the source at each change, and asking it is what takes the time.
+  follow.scheduler = () => inTurn(shown, () => { if (follow.dirty) follow.run(); });
+  follow.run();
+  onScopeDispose(() => { follow.stop(); waiting.delete(shown); });
+  return shown;
+};
