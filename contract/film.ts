@@ -1,5 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import { Above, Between, ClockTime, filled, LocalDate, Name, Nullable, OneOf, Position, ShortText, strict, Text, Uuid, Whole } from './parts';
+import { PROFILE_SCHOOLS } from '../core/kit';
+import { LIT, SURFACES, WISH_KINDS } from '../core/light';
 import { MoveSchema } from './moves';
 
 const Takes = OneOf('same-way', 'there-and-back');
@@ -33,6 +35,20 @@ export const PreferencesSchema = strict({
   /** Half the width of a way home that is looked at, and what is added to the tallest thing in it, m. */
   corridorM: filled(Between(0, 200), 10),
   returnMarginM: filled(Between(0, 200), 20),
+  /** Sun heights that bound golden light, and where blue light ends, deg. */
+  goldenTopDeg: filled(Between(0, 20), 6),
+  goldenBottomDeg: filled(Between(-8, 0), -4),
+  civilDeg: filled(Between(-12, -4), -6),
+  /** Minutes after sunset at which lamps come on. */
+  lampsDelayMin: filled(Between(0, 90), 20),
+  /** Stops the ISO may be raised by day before a filter counts as used up. */
+  cleanIsoStops: filled(Between(0, 8), 2),
+  profile: filled(OneOf(...PROFILE_SCHOOLS), 'standard'),
+  /** Flat at night, where shadows matter. */
+  flatAtNight: filled(Type.Boolean(), false),
+  whiteBalance: filled(OneOf('locked', 'automatic'), 'locked'),
+  /** Take-off masses at which rules tend to change, kg. */
+  weightLinesKg: filled(Type.Unsafe<readonly number[]>(Type.Array(Above(0, 100), { maxItems: 10 })), [0.249, 0.899, 3.999]),
 });
 
 export const FilmSchema = strict({
@@ -111,7 +127,7 @@ export const ShotSchema = strict({
   subjectId: Nullable(Uuid),
   role: OneOf('open', 'develop', 'detail', 'reveal', 'excite', 'calm', 'close', 'bridge'),
   priority: OneOf('must', 'should', 'could'),
-  wants: OneOf('any', 'golden', 'blue', 'day', 'night'),
+  wants: OneOf(...WISH_KINDS),
   move: MoveSchema,
   aircraftId: Nullable(Uuid),
   cameraId: Type.String({ maxLength: 60 }),
@@ -136,6 +152,17 @@ export const ShotSchema = strict({
     filterId: Nullable(Type.Union([Uuid, Type.Literal('bare')])),
   }),
   offsetStops: Between(-10, 10),
+  /** What fills the picture, and how the light falls on the subject. */
+  surface: filled(OneOf(...SURFACES), 'mixed'),
+  lit: filled(OneOf(...LIT), 'open'),
+  /** null as the film has it. */
+  profile: filled(Nullable(OneOf(...PROFILE_SCHOOLS)), null),
+  /** White balance fixed by hand, kelvin; null as suggested. */
+  kelvin: filled(Nullable(Between(1000, 20_000)), null),
+  /** Distance focused by hand, m; null is far. */
+  focusM: filled(Nullable(Above(0, 10_000)), null),
+  /** Not flown before this minute of the place's date. */
+  notBefore: filled(Nullable(ClockTime), null),
   /** Video, stills from the same spot, or both. */
   records: filled(OneOf('video', 'stills', 'both'), 'video'),
   stills: filled(Whole(0, 500), 3),

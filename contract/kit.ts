@@ -1,12 +1,20 @@
 import { Type } from '@sinclair/typebox';
-import { AID_KINDS } from '../core/kit';
+import { AID_KINDS, PROFILE_SCHOOLS } from '../core/kit';
 import { Above, Between, filled, Name, Nullable, OneOf, ShortText, strict, Uuid, Whole } from './parts';
 
 const PartId = Type.String({ minLength: 1, maxLength: 60 });
 
 export const ModeSchema = strict({
   id: PartId, name: Name, widthPx: Whole(16, 20_000), heightPx: Whole(16, 20_000), fps: Between(1, 480), megabitsPerS: Above(0, 10_000),
+  codec: filled(ShortText, ''),
+  /** Zoom this mode allows; 0 takes the camera's. */
+  maxZoom: filled(Between(0, 30), 0),
+  /** Zoom up to which nothing is lost. */
+  losslessZoom: filled(Between(1, 30), 1),
 });
+
+/** How it is recorded for what is done with it after, with the ISO range that comes with it. */
+const ProfileSchema = strict({ school: OneOf(...PROFILE_SCHOOLS), name: Name, isoBase: Between(1, 100_000), isoCeiling: Between(1, 1_000_000) });
 
 export const CameraSchema = strict({
   id: PartId,
@@ -19,6 +27,11 @@ export const CameraSchema = strict({
   /** Tilt it is screwed on at; null where a gimbal tilts it. */
   fixedTiltDeg: filled(Nullable(Between(-30, 80)), null),
   stillMB: filled(Above(0, 1000), 20),
+  sensorDiagonalMm: filled(Nullable(Above(0, 100)), null),
+  focus: filled(OneOf('fixed', 'adjustable'), 'adjustable'),
+  sharpFromF: filled(Above(0, 64), 2.8),
+  sharpToF: filled(Above(0, 64), 5.6),
+  profiles: filled(Type.Array(ProfileSchema, { maxItems: 6 }), []),
   modes: Type.Array(ModeSchema, { minItems: 1, maxItems: 40 }),
 });
 
@@ -90,7 +103,12 @@ export const CardSchema = strict({
 export const FilterSchema = strict({
   id: Uuid,
   name: Name,
+  kind: filled(OneOf('nd', 'variable', 'polariser'), 'nd'),
+  /** A variable one at its weakest. */
   factor: Between(1, 1_000_000),
+  /** A variable one at its strongest; 0 for the others. */
+  strongest: filled(Between(0, 1_000_000), 0),
+  massG: filled(Between(0, 1000), 0),
   aircraftIds: Type.Array(Uuid, { maxItems: 50 }),
   notes: ShortText,
   retired: Type.Boolean(),

@@ -61,6 +61,7 @@ const shot = (n: number, locationId: string, position: string, sketch: Sketch): 
     cutStyle: 'in-motion', takes: 2, takeStyle: 'there-and-back', setupS: 35, subjectMarginS: 0,
     exposure: { aperture: null, shutterS: null, iso: null, filterId: null }, offsetStops: 0, notes: '', records: 'video', stills: 3, handling: 'normal', walkS: null,
     layers: { foreground: '', middle: '', background: '' }, usage: { people: 'none', property: 'wide' }, cutPosition: '', launchId: null, lossAction: null, overGround: false,
+    surface: 'mixed', lit: 'open', profile: null, kelvin: null, focusM: null, notBefore: null,
     ...more, ...craftOf(sketch),
     move: {
       kind: move, values: { ...initialValues(moveOf(move)?.parameters ?? []), ...values }, reversed: false, locked: [], points: points ?? [],

@@ -15,7 +15,14 @@ const sticks = (slow: [number, number], normal: [number, number], fast: [number,
 });
 const can = (kind: Craft['abilities'][number]['kind'], maxSpeedMs: number, minDistanceM: number, maxDistanceM: number) => ({ kind, maxSpeedMs, minDistanceM, maxDistanceM });
 
-const mode = (id: string, name: string, widthPx: number, heightPx: number, fps: number, megabitsPerS: number) => ({ id, name, widthPx, heightPx, fps, megabitsPerS });
+const mode = (id: string, name: string, widthPx: number, heightPx: number, fps: number, megabitsPerS: number) => ({ id, name, widthPx, heightPx, fps, megabitsPerS, codec: 'H.265 10 bit', maxZoom: fps > 50 ? 1 : 0, losslessZoom: fps > 50 ? 1 : 1.4 });
+
+const profiles = (base: number, ceiling: number): DemoKit['aircraft'][number]['cameras'][number]['profiles'] => [
+  { school: 'standard', name: 'Standard', isoBase: base, isoCeiling: ceiling }, { school: 'flat', name: 'Flat', isoBase: base * 4, isoCeiling: Math.min(ceiling, base * 16) },
+];
+
+/** Figures of a lens most of these cameras share. */
+const lens = { sensorDiagonalMm: 9.6, focus: 'adjustable' as const, sharpFromF: 2.8, sharpToF: 5.6, profiles: profiles(100, 3200) };
 
 const aircraft: DemoKit['aircraft'] = [
   {
@@ -25,24 +32,24 @@ const aircraft: DemoKit['aircraft'] = [
     abilities: [can('orbit', 8, 5, 500), can('track-behind', 10, 4, 60), can('track-beside', 6, 6, 40), can('track-in-place', 12, 3, 80), can('line', 12, 0, 2000), can('route', 10, 3, 1500), can('slow-sticks', 3, 0, 2000)],
     cameras: [
       {
-        id: 'wide', name: 'Wide 24', equivalentMm: 24, apertures: [2.8, 4, 5.6, 8, 11], isoBase: 100, isoCeiling: 6400, maxZoom: 3, fixedTiltDeg: null, stillMB: 44,
+        id: 'wide', name: 'Wide 24', equivalentMm: 24, apertures: [2.8, 4, 5.6, 8, 11], isoBase: 100, isoCeiling: 6400, maxZoom: 3, fixedTiltDeg: null, stillMB: 44, ...lens, sensorDiagonalMm: 21.6, profiles: profiles(100, 6400),
         modes: [mode('25', '4K 25', 3840, 2160, 25, 140), mode('50', '4K 50', 3840, 2160, 50, 180), mode('100', '4K 100 slow', 3840, 2160, 100, 200)],
       },
-      { id: 'tele', name: 'Tele 70', equivalentMm: 70, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 2, fixedTiltDeg: null, stillMB: 28, modes: [mode('25', '4K 25', 3840, 2160, 25, 120)] },
+      { id: 'tele', name: 'Tele 70', equivalentMm: 70, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 2, fixedTiltDeg: null, stillMB: 28, ...lens, modes: [mode('25', '4K 25', 3840, 2160, 25, 120)] },
     ],
   },
   {
     id: WREN, name: 'Wren 246', massKg: 0.246, rotors: 4, rotorDiameterM: 0.152, packWh: 17, hoverMinutes: 26, cruiseMinutes: 28.5, cruiseSpeedMs: 6,
     maxSpeedMs: 15, windLimitMs: 9.5, dragAreaM2: 0, maxClimbMs: 5, maxDescentMs: 3, maxYawDegS: 75, maxTiltDegS: 60, spanM: 0.39, heightM: 0.08, handling: sticks([2, 20], [8, 60], [15, 75]), abilities: [can('orbit', 5, 5, 200), can('slow-sticks', 2, 0, 1000)], notes: 'Under the 249 g line with the standard pack; check the local rule.', retired: false,
     cameras: [{
-      id: 'main', name: 'Wide 24', equivalentMm: 24, apertures: [1.7], isoBase: 100, isoCeiling: 3200, maxZoom: 2, fixedTiltDeg: null, stillMB: 24,
+      id: 'main', name: 'Wide 24', equivalentMm: 24, apertures: [1.7], isoBase: 100, isoCeiling: 3200, maxZoom: 2, fixedTiltDeg: null, stillMB: 24, ...lens,
       modes: [mode('25', '4K 25', 3840, 2160, 25, 100), mode('50', '4K 50', 3840, 2160, 50, 130)],
     }],
   },
   {
     id: SWIFTLET, name: 'Swiftlet 3in guarded', massKg: 0.42, rotors: 4, rotorDiameterM: 0.076, packWh: 19, hoverMinutes: 7.5, cruiseMinutes: 8, cruiseSpeedMs: 6,
     maxSpeedMs: 22, windLimitMs: 9, dragAreaM2: 0.012, maxClimbMs: 8, maxDescentMs: 5, maxYawDegS: 180, maxTiltDegS: 10, spanM: 0.29, heightM: 0.12, handling: sticks([6, 60], [14, 120], [22, 180]), abilities: [], notes: 'Guards on; short packs.', retired: false,
-    cameras: [{ id: 'main', name: 'Wide 16', equivalentMm: 16, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 1, fixedTiltDeg: 18, stillMB: 10, modes: [mode('50', '4K 50', 3840, 2160, 50, 150)] }],
+    cameras: [{ id: 'main', name: 'Wide 16', equivalentMm: 16, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 1, fixedTiltDeg: 18, stillMB: 10, ...lens, focus: 'fixed', profiles: [], modes: [mode('50', '4K 50', 3840, 2160, 50, 150)] }],
   },
 ];
 
@@ -60,8 +67,14 @@ const card = (n: number, name: string, nominalGB: number, usedGB: number, writeM
 
 const cards: DemoKit['cards'] = [card(1, 'Card A', 64, 0, 30), card(2, 'Card B', 64, 0, 30), card(3, 'Card C', 128, 41.5, 60), card(4, 'Card D', 32, 0, 30)];
 
-const filters: DemoKit['filters'] = [4, 8, 16, 32, 64, 128].map((factor, i) =>
-  ({ id: demoId(4, i + 1), name: `ND ${factor}`, factor, aircraftIds: [], notes: '', retired: false }));
+const filter = (n: number, name: string, factor: number, more: Partial<DemoKit['filters'][number]> = {}): DemoKit['filters'][number] =>
+  ({ id: demoId(4, n), name, kind: 'nd', factor, strongest: 0, massG: 2, aircraftIds: [], notes: '', retired: false, ...more });
+
+const filters: DemoKit['filters'] = [
+  ...[4, 8, 16, 32, 64, 128].map((factor, i) => filter(i + 1, `ND ${factor}`, factor)),
+  filter(7, 'Polariser', 2.83, { kind: 'polariser', massG: 3, aircraftIds: [PLOVER], notes: 'For wet slate and the pans; turn it on the ground.' }),
+  filter(8, 'Vario 4\u201332', 4, { kind: 'variable', strongest: 32, massG: 4, aircraftIds: [WREN] }),
+];
 
 const pilots: DemoKit['pilots'] = [{
   id: demoId(9, 1), name: 'Iria', notes: 'Thumbs, not pinch.', retired: false,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/exposure.json';
 import {
-  exposureError, filterStops, flickerSafe, isoSteps, opticalDensity, regretOf, settingEv, shutterAngle, SHUTTERS, solveExposure, type ExposureTask,
+  exposureError, filterStops, flickerSafe, isoSteps, opticalDensity, reasonsFor, regretOf, settingEv, shutterAngle, SHUTTERS, solveExposure, whyFor, type ExposureTask,
 } from '.';
 
 describe('exposure equation', () => {
@@ -72,7 +72,9 @@ describe('exposure solver', () => {
   it('says that it clips when no filter is strong enough', () => {
     const answer = solve({ ...base, filters: [], sceneEv100: 15, fixed: { shutterS: 1 / 50 } });
     expect(answer.choice.errorStops).toBeGreaterThan(4);
-    expect(answer.reasons.join(' ')).toMatch(/clip/);
+    expect(reasonsFor(answer).join(' ')).toMatch(/clip/);
+    expect(answer.choice.marks).toContain('clips');
+    expect(whyFor(answer)).toMatch(/clips the highlights/);
   });
 
   it('opens the shutter towards 360° for a still frame in the dark before it gives up light', () => {

@@ -7,6 +7,9 @@ const DENOMINATORS = [
 /** Shutter times a camera offers, longest first, s. */
 export const SHUTTERS: readonly number[] = DENOMINATORS.map((d) => 1 / d);
 
+/** Longer ones, for the single frames of a time-lapse, s. */
+export const LONG_SHUTTERS: readonly number[] = [4, 2, 1];
+
 /** What each of `SHUTTERS` adds to a setting's EV: −log2 t. */
 export const SHUTTER_STOPS: ReadonlyMap<number, number> = new Map(SHUTTERS.map((t) => [t, -Math.log2(t)]));
 

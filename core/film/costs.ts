@@ -22,8 +22,8 @@ export const windOf = (location: Location): Wind => ({
 });
 
 /** What flies between shots: the aircraft's power in the air of the place, at the film's reposition speed. */
-export const flyerOf = (aircraft: Aircraft, location: Location, film: Film): LegFlyer => ({
-  power: powerModel(aircraft, airDensity(location.elevationM, location.temperatureC)),
+export const flyerOf = (aircraft: Aircraft, location: Location, film: Film, addedKg = 0): LegFlyer => ({
+  power: powerModel(aircraft, airDensity(location.elevationM, location.temperatureC), addedKg),
   airspeedMs: Math.min(film.preferences.repositionMs, aircraft.maxSpeedMs),
   maxClimbMs: aircraft.maxClimbMs,
   maxDescentMs: aircraft.maxDescentMs,
@@ -78,7 +78,7 @@ export const costsOf = (parts: ShotParts, flown: FlownMove | null, camera: Camer
   const { shot, film, location, aircraft } = parts;
   const { preRollS, postRollS, settleS } = film.preferences;
   const wind = windOf(location);
-  const flyer = aircraft ? flyerOf(aircraft, location, film) : null;
+  const flyer = aircraft ? flyerOf(aircraft, location, film, parts.addedKg) : null;
   const leg = flown && flyer ? legCost(flyer, wind, flown.end.at, flown.start.at) : null;
   const resetLeg = leg?.ok ? leg.value : NO_LEG;
   const seconds = takeSeconds({

@@ -1,3 +1,4 @@
+import { LAMPS_DELAY_MIN, LIGHT_DEFINITIONS } from '../light';
 import { REACTION_S } from '../reach';
 import type { Preferences } from './types';
 
@@ -26,6 +27,15 @@ export const DEFAULT_PREFERENCES: Preferences = {
   reactionS: REACTION_S,
   corridorM: 10,
   returnMarginM: 20,
+  goldenTopDeg: LIGHT_DEFINITIONS.goldenTopDeg,
+  goldenBottomDeg: LIGHT_DEFINITIONS.goldenBottomDeg,
+  civilDeg: LIGHT_DEFINITIONS.civilDeg,
+  lampsDelayMin: LAMPS_DELAY_MIN,
+  cleanIsoStops: 2,
+  profile: 'standard',
+  flatAtNight: false,
+  whiteBalance: 'locked',
+  weightLinesKg: [0.249, 0.899, 3.999],
 };
 
 /** Mean angular acceleration of a gentle turn, °/s². */

@@ -1,17 +1,16 @@
-import type { Flight, PackSupply, Unfit } from '../budget';
+import type { PackSupply } from '../budget';
 import type { Aircraft, Kit } from '../kit';
-import type { Ground } from '../terrain';
 import { KeyedMemo } from '../units';
 import type { Warning } from '../warnings';
 import { budgetOf, type BudgetFacts } from './budget';
 import type { DerivedShot } from './derived';
-import { shotLight, type ShotLight } from './exposure';
 import { handsOf, type Hands } from './hands';
 import { launchOf } from './launchPoint';
+import { bearingOf, flightFilters, heaviestFilterKg, readingsOf, shotLight, type Bearing, type FlightFilter, type LitPlace, type ShotLight } from './light';
 import { kitAlong, placeDay, placeFacts, suppliesOf, withoutSpare, type PlaceDay, type PlaceFacts } from './place';
 import { placeWarnings, shotWarnings } from './rules';
 import { shotFacts, type ShotFacts } from './shot';
-import type { Film, FilmInput, Location, Reading, Shot, Subject } from './types';
+import type { FilmInput, Location, Shot, Subject } from './types';
 
 export interface DerivedFilm {
   readonly shots: ReadonlyMap<string, DerivedShot>;
@@ -29,15 +28,9 @@ export const inOrder = byPosition;
 
 const byId = <T extends { readonly id: string }>(list: readonly T[], id: string | null): T | null => list.find((x) => x.id === id) ?? null;
 
-/** Filter that the shot before one leaves on the lens; undefined for the first of its flight. */
-const filterAhead = (film: DerivedFilm, flight: Flight | undefined, id: string): string | null | undefined => {
-  const at = flight?.stops.findIndex((s) => s.shotId === id) ?? 0;
-  const exposure = film.shots.get(flight?.stops[at - 1]?.shotId ?? '')?.light?.exposure;
-  return exposure?.ok ? exposure.value.choice.filterId : undefined;
-};
-
 /** Minutes an exposure is reckoned for are rounded to this, so that a moving budget does not re-solve every shot. */
 const LIGHT_STEP_MS = 30_000;
+const stepped = (utcMs: number): number => Math.ceil(utcMs / LIGHT_STEP_MS) * LIGHT_STEP_MS;
 
 /**
  * Works a film out: everything on screen follows from this. Keep one and feed it each new state; what did not change is
@@ -47,6 +40,9 @@ export class FilmReckoner {
   private readonly kits = new KeyedMemo<Kit>();
   private readonly facts = new KeyedMemo<ShotFacts>();
   private readonly lights = new KeyedMemo<ShotLight>();
+  private readonly bearings = new KeyedMemo<Bearing>();
+  private readonly lit = new KeyedMemo<LitPlace | null>();
+  private readonly filters = new KeyedMemo<FlightFilter>();
   private readonly days = new KeyedMemo<PlaceDay>();
   private readonly warned = new KeyedMemo<readonly Warning[]>();
   private readonly hands = new KeyedMemo<Hands | null>();
@@ -61,8 +57,10 @@ export class FilmReckoner {
     for (const location of locations) this.lightsOf(input, shots.get(location.id) ?? [], places.get(location.id), derived);
     const order = [...derived.keys()];
     const keep = new Set(order);
-    for (const memo of [this.facts, this.lights, this.hands, this.warned, this.whole]) memo.keep(keep);
-    this.days.keep(new Set(locations.map((l) => l.id)));
+    for (const memo of [this.facts, this.lights, this.bearings, this.filters, this.hands, this.warned, this.whole]) memo.keep(keep);
+    const here = new Set(locations.map((l) => l.id));
+    this.days.keep(here);
+    this.lit.keep(here);
     return {
       shots: derived, order, places,
       placeWarnings: new Map(locations.map((l) => { const place = places.get(l.id); return [l.id, place ? placeWarnings(place, shots.get(l.id) ?? []) : []]; })),
@@ -81,18 +79,19 @@ export class FilmReckoner {
     const place = location && before.places.get(location.id);
     if (!known || !shot || !location || !place || place.location !== location) return known;
     const input = this.along(whole);
-    const facts = this.factsOf(shot, input.film, location, byId(input.subjects, shot.subjectId), byId(input.kit.aircraft, shot.aircraftId), input.terrain?.get(location.id));
-    const readings = input.readings.filter((r) => r.locationId === location.id);
-    const light = this.lightOf(input, facts, readings, place, known.flightIndex ?? -1, filterAhead(before, place.flights[known.flightIndex ?? -1], id));
-    return this.assemble(input.kit, known.number, facts, light, known.unfit, known.flightIndex, place);
+    const facts = this.factsOf(shot, input, location, byId(input.subjects, shot.subjectId), byId(input.kit.aircraft, shot.aircraftId));
+    const light = this.lightOf(input, facts, this.litPlace(input, place), place, known.flightIndex ?? -1, known.filter);
+    return this.assemble(input.kit, { ...known, facts, light }, place);
   }
 
   private along(whole: FilmInput): FilmInput {
     return { ...whole, kit: this.kits.get('kit', [whole.kit, whole.film.leftHome], () => kitAlong(whole.kit, whole.film)) };
   }
 
-  private factsOf(shot: Shot, film: Film, location: Location, subject: Subject | null, aircraft: Aircraft | null, ground: Ground | undefined): ShotFacts {
-    return this.facts.get(shot.id, [shot, film, location, subject, aircraft, ground], () => shotFacts({ shot, film, location, subject, aircraft, ground }));
+  private factsOf(shot: Shot, { film, kit, terrain }: FilmInput, location: Location, subject: Subject | null, aircraft: Aircraft | null): ShotFacts {
+    const ground = terrain?.get(location.id);
+    const addedKg = heaviestFilterKg(kit.filters, shot.aircraftId, shot.exposure.filterId);
+    return this.facts.get(shot.id, [shot, film, location, subject, aircraft, ground, addedKg], () => shotFacts({ shot, film, location, subject, aircraft, ground, addedKg }));
   }
 
   private shotsOf(input: FilmInput, locations: readonly Location[]): Map<string, ShotFacts[]> {
@@ -103,18 +102,20 @@ export class FilmReckoner {
     return new Map(locations.map((location) => [location.id, byPosition(groups.get(location.id) ?? []).map((shot) => {
       const subject = shot.subjectId ? subjects.get(shot.subjectId) ?? null : null;
       const craft = shot.aircraftId ? aircraft.get(shot.aircraftId) ?? null : null;
-      return this.factsOf(shot, input.film, location, subject, craft, input.terrain?.get(location.id));
+      return this.factsOf(shot, input, location, subject, craft);
     })]));
   }
 
   private placesOf(input: FilmInput, locations: readonly Location[], shots: ReadonlyMap<string, ShotFacts[]>): Map<string, PlaceFacts> {
     const { film } = input;
     const packs = film.preferences.holdBackSpare ? withoutSpare(input.kit.packs) : input.kit.packs;
+    const { goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin } = film.preferences;
+    const definitions = [goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin];
     const firstDate = locations.map((l) => l.date).sort()[0];
     const leftOn = new Map<string, readonly PackSupply[]>();
     const places = new Map<string, PlaceFacts>();
     for (const location of locations) {
-      const day = this.days.get(location.id, [location.date, location.zone, location.latitude, location.longitude, location.windowStart, location.windowEnd], () => placeDay(location));
+      const day = this.days.get(location.id, [location.date, location.zone, location.latitude, location.longitude, location.windowStart, location.windowEnd, ...definitions], () => placeDay(location, film));
       // Packs are charged again for a later day; on the same day what an earlier place left of them is all there is.
       const supply = leftOn.get(location.date) ?? suppliesOf(packs, location, film, location.date !== firstDate);
       const place = placeFacts(location, film, input.kit, shots.get(location.id) ?? [], supply, day, (shot) => launchOf(input.features, input.terrain?.get(location.id), location, shot));
@@ -126,40 +127,58 @@ export class FilmReckoner {
 
   private lightsOf(input: FilmInput, shots: readonly ShotFacts[], place: PlaceFacts | undefined, into: Map<string, DerivedShot>): void {
     if (!place) return;
-    const readings = input.readings.filter((r) => r.locationId === place.location.id);
-    const seen = new Map<number, string | null>();
+    const lit = this.litPlace(input, place);
     const flightOf = new Map(place.flights.flatMap((f, i) => f.stops.map((s) => [s.shotId, i] as const)));
     const unfitOf = new Map(place.fill.unfit.map((u) => [u.shotId, u]));
+    const filters = lit ? this.filtersOf(input, shots, place, lit) : new Map<string, FlightFilter>();
     for (const facts of shots) {
       const { id } = facts.shot;
-      const index = flightOf.get(id) ?? -1;
-      const before = index >= 0 ? seen.get(index) : undefined;
-      const light = this.lightOf(input, facts, readings, place, index, before);
-      if (index >= 0 && light?.exposure.ok) seen.set(index, light.exposure.value.choice.filterId);
-      const unfit = unfitOf.get(id) ?? null;
-      into.set(id, this.assemble(input.kit, into.size + 1, facts, light, unfit, index >= 0 ? index : null, place));
+      const flightIndex = flightOf.get(id) ?? null;
+      const filter = filters.get(id) ?? null;
+      const light = this.lightOf(input, facts, lit, place, flightIndex ?? -1, filter);
+      into.set(id, this.assemble(input.kit, { number: into.size + 1, facts, light, filter, unfit: unfitOf.get(id) ?? null, flightIndex }, place));
     }
   }
 
-  private lightOf(
-    input: FilmInput, facts: ShotFacts, readings: readonly Reading[], place: PlaceFacts, index: number, before: string | null | undefined,
-  ): ShotLight | null {
-    if (!place.light || !Number.isFinite(place.windowFromMs)) return null;
-    const planned = place.flights[index]?.shotMs[facts.shot.id] ?? place.windowFromMs;
-    const atMs = Math.ceil(planned / LIGHT_STEP_MS) * LIGHT_STEP_MS;
-    const readingKey = readings.length === 0 ? '' : readings.map((r) => `${r.id}${r.ev100}${r.utcMs}`).join();
-    return this.lights.get(facts.shot.id, [facts, input.kit.filters, atMs, before, readingKey],
-      () => shotLight(facts, input.kit, readings, atMs, before));
+  private litPlace(input: FilmInput, { location, light }: PlaceFacts): LitPlace | null {
+    if (!light) return null;
+    return this.lit.get(location.id, [location, light, input.readings], () => ({ location, day: light, readings: readingsOf(location, light, input.readings) }));
   }
 
-  private assemble(kit: Kit, number: number, facts: ShotFacts, light: ShotLight | null, unfit: Unfit | null, flightIndex: number | null, place: PlaceFacts): DerivedShot {
+  /** One filter for each flight, or as few changes as its light allows. */
+  private filtersOf(input: FilmInput, shots: readonly ShotFacts[], place: PlaceFacts, lit: LitPlace): Map<string, FlightFilter> {
+    const byShot = new Map(shots.map((f) => [f.shot.id, f]));
+    const chosen = new Map<string, FlightFilter>();
+    for (const flight of place.flights) {
+      const flown = flight.stops.flatMap((s) => { const facts = byShot.get(s.shotId); return facts ? [{ facts, airS: s.airS }] : []; });
+      const bearings = flown.map(({ facts, airS }) => {
+        const fromMs = stepped(flight.shotMs[facts.shot.id] ?? flight.startMs);
+        const toMs = stepped(fromMs + airS * 1000);
+        return this.bearings.get(facts.shot.id, [facts, input.kit.filters, lit, fromMs, toMs], () => bearingOf(facts, input.kit, lit, fromMs, toMs));
+      });
+      flightFilters(bearings).forEach((filter, i) => {
+        const id = flown[i]?.facts.shot.id;
+        if (id !== undefined) chosen.set(id, this.filters.get(id, Object.values(filter), () => filter));
+      });
+    }
+    return chosen;
+  }
+
+  private lightOf(input: FilmInput, facts: ShotFacts, lit: LitPlace | null, place: PlaceFacts, index: number, filter: FlightFilter | null): ShotLight | null {
+    if (!lit || !Number.isFinite(place.windowFromMs)) return null;
+    const atMs = stepped(place.flights[index]?.shotMs[facts.shot.id] ?? place.windowFromMs);
+    return this.lights.get(facts.shot.id, [facts, input.kit.filters, lit, atMs, filter], () => shotLight(facts, input.kit, lit, atMs, filter ?? undefined, filter ? this.bearings.last(facts.shot.id, [facts, input.kit.filters, lit, atMs]) : undefined));
+  }
+
+  private assemble(kit: Kit, parts: Omit<DerivedShot, 'hands' | 'warnings'>, place: PlaceFacts): DerivedShot {
+    const { number, facts, light, filter, unfit, flightIndex } = parts;
     const { id } = facts.shot;
     const shortWh = unfit?.shortWh ?? 0;
     const hands = this.hands.get(id, [facts, kit.pilots, kit.practice], () => handsOf(facts, kit));
-    const warnings = this.warned.get(id, [facts, light, hands, unfit?.reason, shortWh, place.windowToMs, place.light],
-      () => shotWarnings({ facts, place, light, unfit, hands }));
-    return this.whole.get(id, [number, facts, light, unfit?.reason, shortWh, flightIndex, warnings],
-      () => ({ number, facts, light, unfit, flightIndex, hands, warnings }));
+    const warnings = this.warned.get(id, [facts, light, filter, hands, unfit?.reason, shortWh, place.windowToMs, place.light],
+      () => shotWarnings({ facts, place, light, filter, unfit, hands }));
+    return this.whole.get(id, [number, facts, light, filter, unfit?.reason, shortWh, flightIndex, warnings],
+      () => ({ number, facts, light, filter, unfit, flightIndex, hands, warnings }));
   }
 }
 

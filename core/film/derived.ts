@@ -1,6 +1,6 @@
 import type { Unfit } from '../budget';
 import type { Warning } from '../warnings';
-import type { ShotLight } from './exposure';
+import type { FlightFilter, ShotLight } from './light';
 import type { Hands } from './hands';
 import type { ShotFacts } from './shot';
 
@@ -10,6 +10,8 @@ export interface DerivedShot {
   readonly number: number;
   readonly facts: ShotFacts;
   readonly light: ShotLight | null;
+  /** What its flight is flown with; null where it is in none. */
+  readonly filter: FlightFilter | null;
   readonly unfit: Unfit | null;
   readonly hands: Hands | null;
   readonly flightIndex: number | null;

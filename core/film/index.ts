@@ -13,7 +13,7 @@ export * from './solve';
 export * from './board';
 export * from './coverage';
 export type { Hands } from './hands';
-export { BARE, type ShotLight } from './exposure';
+export * from './light';
 export type { PlaceFacts, TimedFlight } from './place';
 export type { BudgetFacts } from './budget';
 export * from './track';

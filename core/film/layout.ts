@@ -18,6 +18,8 @@ export interface ShotParts {
   readonly aircraft: Aircraft | null;
   /** Ground of the location; level where left out. */
   readonly ground?: Ground | undefined;
+  /** Mass on top of the aircraft's own, kg; none where left out. */
+  readonly addedKg?: number | undefined;
 }
 
 /** Place a shot without a subject aims at: a spot on the ground ahead of the launch point. */

@@ -1,4 +1,4 @@
-import { angleToSun, type SunPosition } from '../light';
+import { angleToSun, FLARE_MARGIN_DEG, type SunPosition } from '../light';
 import { SHEAR, windSpeedAt } from '../air';
 import type { Pose } from '../moves';
 import { blurPixels, movePace, paceBand, STROBE_CROSSING_S, type PaceBand } from '../pace';
@@ -39,7 +39,6 @@ export interface Track {
 
 const PER_SECOND = 8;
 const MOST = 1600;
-const FLARE_MARGIN_DEG = 5;
 /** Blur beyond which edges are seen to smear, as a share of the frame's width. */
 export const BLUR_SHARE = 1 / 40;
 

@@ -1,8 +1,8 @@
 import type { Terrain } from '../air';
 import type { CutSegment, CutStyle, TakeStyle } from '../footage';
-import type { HandlingName, Kit } from '../kit';
+import type { HandlingName, Kit, ProfileSchool } from '../kit';
 import type { Aspect } from '../lens';
-import type { Lamps, Sky } from '../light';
+import type { Lamps, LightWish, Lit, Sky, Surface } from '../light';
 import type { Added, MoveValues, RoutePoint, StoryRole } from '../moves';
 import type { Feature } from '../site';
 import type { Usage } from '../story';
@@ -11,8 +11,6 @@ import type { UnitSystem } from '../units';
 
 export type Priority = 'must' | 'should' | 'could';
 
-/** Light a shot asks for. */
-export type LightWish = 'any' | 'golden' | 'blue' | 'day' | 'night';
 
 /** What good people do differently, chosen once for a film. SI, shares 0–1. */
 export interface Preferences {
@@ -42,6 +40,19 @@ export interface Preferences {
   /** Half the width of a way home that is looked at, and what is added to the tallest thing in it, m. */
   readonly corridorM: number;
   readonly returnMarginM: number;
+  /** Sun heights that bound golden light, and where blue light ends, deg. */
+  readonly goldenTopDeg: number;
+  readonly goldenBottomDeg: number;
+  readonly civilDeg: number;
+  /** Minutes after sunset at which lamps come on. */
+  readonly lampsDelayMin: number;
+  /** Stops the ISO may be raised by day before a filter counts as used up. */
+  readonly cleanIsoStops: number;
+  readonly profile: ProfileSchool;
+  readonly flatAtNight: boolean;
+  readonly whiteBalance: 'locked' | 'automatic';
+  /** Take-off masses at which rules tend to change, kg. */
+  readonly weightLinesKg: readonly number[];
 }
 
 export interface Film {
@@ -146,6 +157,16 @@ export interface Shot {
   };
   /** Subject darker (−) or brighter (+) than the open scene, stops. */
   readonly offsetStops: number;
+  readonly surface: Surface;
+  readonly lit: Lit;
+  /** null as the film has it. */
+  readonly profile: ProfileSchool | null;
+  /** White balance fixed by hand, kelvin; null as suggested. */
+  readonly kelvin: number | null;
+  /** Distance focused by hand, m; null is far. */
+  readonly focusM: number | null;
+  /** Not flown before this minute of the place's date. */
+  readonly notBefore: string | null;
   readonly records: 'video' | 'stills' | 'both';
   readonly stills: number;
   readonly handling: HandlingName;

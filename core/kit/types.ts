@@ -6,6 +6,23 @@ export interface RecordingMode {
   readonly heightPx: number;
   readonly fps: number;
   readonly megabitsPerS: number;
+  readonly codec: string;
+  /** Zoom this mode allows; 0 is what the camera allows. */
+  readonly maxZoom: number;
+  /** Zoom up to which the sensor has pixels to spare, so that nothing is lost. */
+  readonly losslessZoom: number;
+}
+
+/** How a picture is recorded for what is done with it after: as it will be seen, flat for grading, or for high-dynamic screens. */
+export const PROFILE_SCHOOLS = ['standard', 'flat', 'high-dynamic'] as const;
+export type ProfileSchool = (typeof PROFILE_SCHOOLS)[number];
+
+/** A profile of a camera with the ISO range it is confined to. */
+export interface Profile {
+  readonly school: ProfileSchool;
+  readonly name: string;
+  readonly isoBase: number;
+  readonly isoCeiling: number;
 }
 
 /** A camera on an aircraft. */
@@ -22,6 +39,14 @@ export interface Camera {
   readonly fixedTiltDeg: number | null;
   /** Size of one still, MB. */
   readonly stillMB: number;
+  /** Diagonal of the sensor, mm; null where unknown. */
+  readonly sensorDiagonalMm: number | null;
+  readonly focus: 'fixed' | 'adjustable';
+  /** f-numbers between which the lens is at its sharpest. */
+  readonly sharpFromF: number;
+  readonly sharpToF: number;
+  /** Profiles it offers; none listed stands for a standard one with the range above. */
+  readonly profiles: readonly Profile[];
   readonly modes: readonly RecordingMode[];
 }
 
@@ -105,8 +130,12 @@ export interface Card {
 export interface Filter {
   readonly id: string;
   readonly name: string;
-  /** Light is divided by this: 2, 4, 8 … */
+  readonly kind: 'nd' | 'variable' | 'polariser';
+  /** Light is divided by this: 2, 4, 8 …; a variable one at its weakest. */
   readonly factor: number;
+  /** A variable one at its strongest; 0 for the others. */
+  readonly strongest: number;
+  readonly massG: number;
   readonly aircraftIds: readonly string[];
   readonly retired: boolean;
 }

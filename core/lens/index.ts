@@ -2,3 +2,4 @@ export * from './aspect';
 export * from './view';
 export * from './framing';
 export * from './project';
+export * from './focus';

@@ -4,3 +4,6 @@ export * from './windows';
 export * from './scene';
 export * from './sky';
 export * from './against';
+export * from './moon';
+export * from './wishes';
+export * from './kelvin';

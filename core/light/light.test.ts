@@ -92,7 +92,7 @@ describe('scene', () => {
   it('a meter reading overrides the model and shifts what follows, not what was before', () => {
     const altitude = (ms: number): number => 10 - ms / 60_000;
     const readings = [{ utcMs: 300_000, ev100: 9 }];
-    const at = (ms: number) => sceneLight(ms, altitude, 'clear', 'none', 0, readings);
+    const at = (ms: number) => sceneLight(ms, { altitudeAt: altitude, sky: 'clear', lamps: 'none', lampsBurnAt: () => false, offsetStops: 0, readings });
     expect(at(300_000).ev100).toBeCloseTo(9, 9);
     expect(at(240_000).meterShift).toBe(0);
     expect(at(600_000).ev100 - at(600_000).skyEv100).toBeCloseTo(at(300_000).meterShift, 9);

@@ -30,12 +30,32 @@ export type Sky = 'clear' | 'thin-cloud' | 'overcast' | 'heavy';
 /** What a sky takes from the clear-sky light, stops. */
 export const SKY_STOPS: Readonly<Record<Sky, number>> = { clear: 0, 'thin-cloud': -1, overcast: -2.5, heavy: -3.5 };
 
+/** Half the range a sky state covers, stops: a clear sky is known best. */
+const SKY_SPREAD: Readonly<Record<Sky, number>> = { clear: 0.3, 'thin-cloud': 0.5, overcast: 0.8, heavy: 1 };
+
+/** What fills the picture, against mixed ground: what a scene asks for beyond the light that falls on it. */
+export const SURFACES = ['mixed', 'snow', 'water', 'sand', 'foliage'] as const;
+export type Surface = (typeof SURFACES)[number];
+
+/** Stops a bright or dark surface moves the exposure by. Usual practice, editable by the slate's own offset. */
+export const SURFACE_STOPS: Readonly<Record<Surface, number>> = { mixed: 0, snow: 1, water: 0.5, sand: 0.7, foliage: -0.5 };
+
+/** How the light falls on the subject. */
+export const LIT = ['open', 'shaded', 'backlit'] as const;
+export type Lit = (typeof LIT)[number];
+
+/** Stops a subject lies under the open scene. Usual practice. */
+export const LIT_STOPS: Readonly<Record<Lit, number>> = { open: 0, shaded: -2, backlit: -1.5 };
+
 export type Lamps = 'none' | 'lit-street' | 'floodlit-building' | 'signs' | 'stage';
 
-/** EV100 that artificial light gives a scene at night, middle of its usual range. */
-export const LAMP_EV: Readonly<Record<Exclude<Lamps, 'none'>, number>> = {
-  'lit-street': 6.5, 'floodlit-building': 5, signs: 8, stage: 9,
+/** EV100 that artificial light gives a scene at night: middle of its usual range and half of it. */
+const LAMP_RANGE: Readonly<Record<Exclude<Lamps, 'none'>, readonly [middle: number, half: number]>> = {
+  'lit-street': [6.5, 1.5], 'floodlit-building': [5, 1], signs: [8, 1], stage: [9, 1],
 };
+
+/** EV100 of lamps at night, middle of their usual range. */
+export const lampEv = (lamps: Lamps): number => (lamps === 'none' ? -Infinity : LAMP_RANGE[lamps][0]);
 
 /** A reading from the pilot's own meter. */
 export interface MeterReading {
@@ -55,20 +75,76 @@ export interface SceneLight {
 /** Model EV of sky and lamps together: log2(2^sky + 2^lamps). */
 export const modelEv = (altitudeDeg: number, sky: Sky, lamps: Lamps, offsetStops: number): { ev100: number; skyEv100: number } => {
   const skyEv100 = luxToEv(clearSkyLux(altitudeDeg)) + SKY_STOPS[sky] + offsetStops;
-  return { skyEv100, ev100: lamps === 'none' ? skyEv100 : Math.log2(2 ** skyEv100 + 2 ** LAMP_EV[lamps]) };
+  return { skyEv100, ev100: lamps === 'none' ? skyEv100 : Math.log2(2 ** skyEv100 + 2 ** lampEv(lamps)) };
 };
+
+/** What a scene's light hangs on besides the moment. */
+export interface SceneConditions {
+  /** Sun altitude (deg) at an instant. */
+  readonly altitudeAt: (utcMs: number) => number;
+  readonly sky: Sky;
+  readonly lamps: Lamps;
+  /** Whether the lamps burn at an instant. */
+  readonly lampsBurnAt: (utcMs: number) => boolean;
+  /** Subject and surface against the open scene, stops. */
+  readonly offsetStops: number;
+  /** Readings of the open scene. */
+  readonly readings: readonly MeterReading[];
+}
+
+const modelAt = (utcMs: number, c: SceneConditions, offsetStops: number) =>
+  modelEv(c.altitudeAt(utcMs), c.sky, c.lamps !== 'none' && c.lampsBurnAt(utcMs) ? c.lamps : 'none', offsetStops);
+
+/** The newest reading taken at or before an instant. */
+export const readingAt = (readings: readonly MeterReading[], utcMs: number): MeterReading | null =>
+  readings.reduce<MeterReading | null>((best, r) => (r.utcMs <= utcMs && (!best || r.utcMs > best.utcMs) ? r : best), null);
 
 /**
  * Scene EV100 at a moment. The newest meter reading taken at or before it (or, before the first, none) shifts the model
  * by what it differed from it.
- * @param altitudeAt sun altitude (deg) at an instant
  */
-export const sceneLight = (
-  utcMs: number, altitudeAt: (utcMs: number) => number, sky: Sky, lamps: Lamps, offsetStops: number, readings: readonly MeterReading[],
-): SceneLight => {
-  const now = modelEv(altitudeAt(utcMs), sky, lamps, offsetStops);
-  const reading = readings.filter((r) => r.utcMs <= utcMs).sort((a, b) => b.utcMs - a.utcMs)[0];
+export const sceneLight = (utcMs: number, conditions: SceneConditions): SceneLight => {
+  const now = modelAt(utcMs, conditions, conditions.offsetStops);
+  const reading = readingAt(conditions.readings, utcMs);
   if (!reading) return { ...now, meterShift: 0 };
-  const meterShift = reading.ev100 - modelEv(altitudeAt(reading.utcMs), sky, lamps, 0).ev100;
+  const meterShift = reading.ev100 - modelAt(reading.utcMs, conditions, 0).ev100;
   return { ev100: now.ev100 + meterShift, skyEv100: now.skyEv100, meterShift };
+};
+
+/** Error of a good reading, and how it grows while the sky may change, stops and stops per hour. */
+const METER_SPREAD = { own: 0.2, perHour: 0.5 } as const;
+/** More in twilight, where a degree is half a stop. */
+const TWILIGHT_SPREAD = 0.4;
+
+/**
+ * Half the range the scene EV may lie in, stops: sky and lamps each by their share of the light; a reading narrows it and
+ * ages. Usual ranges of practice, no statistics.
+ */
+export const sceneSpread = (utcMs: number, c: SceneConditions): number => {
+  const altitude = c.altitudeAt(utcMs);
+  const { ev100, skyEv100 } = modelAt(utcMs, c, 0);
+  const skyShare = 2 ** (skyEv100 - ev100);
+  const lampHalf = c.lamps === 'none' ? 0 : LAMP_RANGE[c.lamps][1];
+  const model = skyShare * (SKY_SPREAD[c.sky] + (altitude < 0 ? TWILIGHT_SPREAD : 0)) + (1 - skyShare) * lampHalf;
+  const reading = readingAt(c.readings, utcMs);
+  if (!reading) return model;
+  return Math.min(model, METER_SPREAD.own + (METER_SPREAD.perHour * (utcMs - reading.utcMs)) / 3_600_000);
+};
+
+/** A moment of a light curve. */
+export interface LightPoint {
+  readonly utcMs: number;
+  readonly altitudeDeg: number;
+  readonly ev100: number;
+  /** Half the range it may lie in, stops. */
+  readonly spread: number;
+}
+
+/** Scene EV100 over a stretch of time, both ends included. */
+export const lightCurve = (fromMs: number, toMs: number, stepMs: number, conditions: SceneConditions): LightPoint[] => {
+  const count = Math.max(1, Math.ceil((toMs - fromMs) / stepMs));
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const utcMs = Math.min(toMs, fromMs + i * stepMs);
+    return { utcMs, altitudeDeg: conditions.altitudeAt(utcMs), ev100: sceneLight(utcMs, conditions).ev100, spread: sceneSpread(utcMs, conditions) };
+  });
 };

@@ -9,6 +9,9 @@ export interface LightDefinitions {
   readonly civilDeg: number;
 }
 
+/** Minutes between sunset and the lamps coming on; 15 to 30 is usual. */
+export const LAMPS_DELAY_MIN = 20;
+
 export const LIGHT_DEFINITIONS: LightDefinitions = { riseSetDeg: -0.833, goldenTopDeg: 6, goldenBottomDeg: -4, civilDeg: -6 };
 
 /** A moment at which the sun passes an altitude. */
@@ -20,11 +23,11 @@ export interface Crossing {
 export interface SunDay {
   readonly startMs: number;
   readonly endMs: number;
-  /** Altitude every ten minutes from the start, deg. */
+  /** Altitude every quarter of an hour from the start, deg. */
   readonly altitudesDeg: readonly number[];
 }
 
-export const SUN_STEP_MS = 600_000;
+export const SUN_STEP_MS = 900_000;
 
 /** Sun altitudes over a local calendar day. */
 export const sunDay = (date: string, zone: string, latitude: number, longitude: number): SunDay => {
@@ -35,7 +38,7 @@ export const sunDay = (date: string, zone: string, latitude: number, longitude: 
 };
 
 /**
- * Moments in a local day at which the sun passes an altitude, to a second, by bisection between ten-minute samples.
+ * Moments in a local day at which the sun passes an altitude, to a second, by bisection between the samples of the day.
  * An empty list where it does not: no guess, no NaN.
  */
 export const crossings = (day: SunDay, altitudeDeg: number, latitude: number, longitude: number): Crossing[] => {
@@ -77,7 +80,21 @@ export interface LightDay {
   readonly blueEveningStartMs: number | null;
   readonly civilDuskMs: number | null;
   readonly windows: readonly LightWindow[];
+  /** When lamps go off in the morning and come on in the evening. */
+  readonly lampsOffMs: number | null;
+  readonly lampsOnMs: number | null;
+  /** The sun stays down all day, so that lamps never go off. */
+  readonly neverUp: boolean;
 }
+
+/** Whether street lamps burn at an instant of a day: from some minutes after sunset until as long before sunrise. */
+export const lampsBurn = (day: LightDay, utcMs: number): boolean => {
+  if (day.neverUp) return true;
+  const { lampsOffMs, lampsOnMs } = day;
+  // A window past midnight belongs to the evening before: what came on stays on.
+  if (lampsOffMs !== null && lampsOnMs !== null && lampsOffMs > lampsOnMs) return utcMs >= lampsOnMs && utcMs < lampsOffMs;
+  return (lampsOffMs !== null && utcMs < lampsOffMs) || (lampsOnMs !== null && utcMs >= lampsOnMs);
+};
 
 const bandWindows = (kind: WindowKind, sun: SunDay, bottom: readonly Crossing[], top: readonly Crossing[], inside: boolean): LightWindow[] => {
   const edges = [...bottom.map((c) => ({ ...c, enters: c.rising })), ...top.map((c) => ({ ...c, enters: !c.rising }))].sort((a, b) => a.utcMs - b.utcMs);
@@ -95,7 +112,7 @@ const bandWindows = (kind: WindowKind, sun: SunDay, bottom: readonly Crossing[],
 
 /** Events and windows of a local date at a place. Definitions: golden −4° to +6°, blue −6° to −4°, civil −6°, rise and set −0.833°. */
 export const lightDay = (
-  date: string, zone: string, latitude: number, longitude: number, d: LightDefinitions = LIGHT_DEFINITIONS,
+  date: string, zone: string, latitude: number, longitude: number, d: LightDefinitions = LIGHT_DEFINITIONS, lampsDelayMin = LAMPS_DELAY_MIN,
 ): LightDay => {
   const sun = sunDay(date, zone, latitude, longitude);
   const at = (deg: number): Crossing[] => crossings(sun, deg, latitude, longitude);
@@ -106,13 +123,17 @@ export const lightDay = (
   const up = (list: readonly Crossing[]): number | null => list.find((c) => c.rising)?.utcMs ?? null;
   const down = (list: readonly Crossing[]): number | null => list.findLast((c) => !c.rising)?.utcMs ?? null;
   const first = sun.altitudesDeg[0] ?? -90;
+  const delayMs = lampsDelayMin * 60_000;
+  const [sunriseMs, sunsetMs] = [up(horizon), down(horizon)];
   return {
     sun,
-    civilDawnMs: up(civil), sunriseMs: up(horizon), goldenMorningEndMs: up(goldenTop),
-    goldenEveningStartMs: down(goldenTop), sunsetMs: down(horizon), blueEveningStartMs: down(blueTop), civilDuskMs: down(civil),
+    civilDawnMs: up(civil), sunriseMs, goldenMorningEndMs: up(goldenTop),
+    goldenEveningStartMs: down(goldenTop), sunsetMs, blueEveningStartMs: down(blueTop), civilDuskMs: down(civil),
     windows: [
       ...bandWindows('blue', sun, civil, blueTop, first > d.civilDeg && first < d.goldenBottomDeg),
       ...bandWindows('golden', sun, blueTop, goldenTop, first > d.goldenBottomDeg && first < d.goldenTopDeg),
     ].sort((a, b) => a.fromMs - b.fromMs),
+    lampsOffMs: sunriseMs === null ? null : sunriseMs - delayMs, lampsOnMs: sunsetMs === null ? null : sunsetMs + delayMs,
+    neverUp: horizon.length === 0 && first < d.riseSetDeg,
   };
 };

@@ -15,6 +15,12 @@ export class KeyedMemo<T> {
     return value;
   }
 
+  /** The last answer for a key, if it was given for inputs that begin with these. */
+  last(key: string, inputs: readonly unknown[]): T | undefined {
+    const entry = this.held.get(key);
+    return entry && inputs.every((input, i) => Object.is(input, entry.inputs[i])) ? entry.value : undefined;
+  }
+
   keep(keys: ReadonlySet<string>): void {
     for (const key of this.held.keys()) if (!keys.has(key)) this.held.delete(key);
   }

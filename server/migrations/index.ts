@@ -3,12 +3,14 @@ import { SequelizeStorage, Umzug } from 'umzug';
 import { first } from './0001-first';
 import { pilotsAndFields } from './0002-pilots-and-fields';
 import { site } from './0003-site';
+import { light } from './0004-light';
 
 /** Every schema change, in order, forward only. */
 const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] = [
   { name: '0001-first', up: first },
   { name: '0002-pilots-and-fields', up: pilotsAndFields },
   { name: '0003-site', up: site },
+  { name: '0004-light', up: light },
 ];
 
 /** Brings a database to the newest schema, or to the one named. @returns names of the migrations that ran */

@@ -2,23 +2,23 @@ import type { Warning } from '../../warnings';
 import type { PlaceFacts } from '../place';
 import type { ShotFacts } from '../shot';
 import { cruiseUnknown, doesNotFit, gusts, noAircraft } from './air';
-import { exposureOff, filterChange, flicker, outsideWindow, sunInLens, wrongLight } from './light';
+import { exposureOff, filterChange, flicker, outsideWindow, wrongLight } from './light';
 import { aboveCeiling, noPath, noSubject, noTempo, subjectSpeed, tooClose, tooFast, tooShort, underGround, yawTooFast, zoomLoss } from './path';
 import { beyondHandling, hastySticks, outrun, tightGap } from './flight';
 import { fewTakes, manyInputs } from './hands';
 import { frantic } from './pace';
-import { darkFlying, emptyWindow, lowVisibility, noSunrise, unusableZone } from './place';
+import { darkFlying, emptyWindow, lowVisibility, noSunrise, strangeZone, unusableZone } from './place';
 import { needsRelease, oneUseOnly, speedNote, wildSpeed } from './use';
 import type { PlaceRule, ShotContext, ShotRule } from './types';
 
 /** Every rule that looks at a shot. A new one is a function and a line here. */
 export const SHOT_RULES: readonly ShotRule[] = [
   noAircraft, noPath, underGround, tooClose, tightGap, aboveCeiling, outrun, tooFast, gusts, doesNotFit,
-  tooShort, yawTooFast, beyondHandling, hastySticks, subjectSpeed, wildSpeed, frantic, outsideWindow, wrongLight, sunInLens, exposureOff, filterChange, flicker, noTempo, zoomLoss, manyInputs, fewTakes, speedNote, needsRelease, noSubject, cruiseUnknown,
+  tooShort, yawTooFast, beyondHandling, hastySticks, subjectSpeed, wildSpeed, frantic, outsideWindow, wrongLight, exposureOff, filterChange, flicker, noTempo, zoomLoss, manyInputs, fewTakes, speedNote, needsRelease, noSubject, cruiseUnknown,
 ];
 
 /** Every rule that looks at a location. */
-export const PLACE_RULES: readonly PlaceRule[] = [unusableZone, emptyWindow, lowVisibility, darkFlying, noSunrise, oneUseOnly];
+export const PLACE_RULES: readonly PlaceRule[] = [unusableZone, strangeZone, emptyWindow, lowVisibility, darkFlying, noSunrise, oneUseOnly];
 
 export const shotWarnings = (context: ShotContext): Warning[] =>
   SHOT_RULES.map((rule) => rule(context)).filter((w): w is Warning => w !== null);

@@ -1,29 +1,32 @@
-import { clockText, type LightWindow } from '../../light';
-import { ERROR_TOLERANCE } from '../../exposure';
-import type { LightWish } from '../types';
+import { clockText, lampsBurn, wishMet, type LightMoment } from '../../light';
+import { shortfallOf } from '../../exposure';
 import { onShot, type ShotContext, type ShotRule } from './types';
 
-const inWindow = (atMs: number, windows: readonly LightWindow[], kind: LightWish): boolean =>
-  windows.some((w) => w.kind === kind && atMs >= w.fromMs && atMs <= w.toMs);
-
-const wishMet = (wish: LightWish, c: ShotContext): boolean => {
-  if (!c.light || !c.place.light || wish === 'any') return true;
-  if (wish === 'day') return c.light.sun.altitudeDeg > 0;
-  if (wish === 'night') return c.light.sun.altitudeDeg < -6;
-  return inWindow(c.light.atMs, c.place.light.windows, wish);
+const momentOf = (c: ShotContext): LightMoment | null => c.light && c.place.light && {
+  utcMs: c.light.atMs, sun: c.light.sun, day: c.place.light, sky: c.facts.location.sky, hasLamps: c.facts.location.lamps !== 'none', headingDeg: c.light.headingDeg,
 };
+
+/** How a wish reads in a sentence, where it is not simply so much light. */
+const WANTS: Readonly<Record<string, string>> = { lamps: 'lamps on', backlit: 'back light', sidelit: 'side light', frontlit: 'front light', day: 'daylight', night: 'night' };
+const TIMED: ReadonlySet<string> = new Set(['golden', 'blue', 'day', 'night']);
 
 /** The planned minute is not in the light the shot wants. */
 export const wrongLight: ShotRule = (c) => {
   const { shot, location } = c.facts;
-  if (!c.light || wishMet(shot.wants, c)) return null;
-  const windows = c.place.light?.windows.filter((w) => w.kind === shot.wants) ?? [];
-  const when = windows.map((w) => `${clockText(w.fromMs, location.zone)}–${clockText(w.toMs, location.zone)}`).join(' or ');
+  if (shot.wants === 'any') return null;
+  const moment = momentOf(c);
+  if (!c.light || !moment || wishMet(shot.wants, moment)) return null;
+  if (shot.wants === 'lamps' && !moment.hasLamps) return {
+    code: 'light.no-lamps', severity: 'care', subject: onShot(c), say: 'Wants lamps; none are noted at this place.', why: 'Without them it is only dark.',
+    cures: [{ say: 'Note the lamps of the place, or ask for blue light instead.', set: { entity: 'shot', id: shot.id, fields: { wants: 'blue' } } }],
+  };
+  const windows = moment.day.windows.filter((w) => w.kind === shot.wants);
+  const when = shot.wants === 'lamps' && moment.day.lampsOnMs !== null && !lampsBurn(moment.day, moment.utcMs) ? `from ${clockText(moment.day.lampsOnMs, location.zone)}` : windows.map((w) => `${clockText(w.fromMs, location.zone)}–${clockText(w.toMs, location.zone)}`).join(' or ');
   return {
     code: 'light.wish', severity: 'care', subject: onShot(c),
-    say: `Planned at ${clockText(c.light.atMs, location.zone)}, wants ${shot.wants} light.`,
-    why: when ? `That day it is there ${when}.` : 'That light does not come on this date.',
-    cures: [{ say: when ? 'Move the shot along the list, or the start of the window.' : 'Choose another date or another light.' }],
+    say: `Planned at ${clockText(c.light.atMs, location.zone)}, wants ${WANTS[shot.wants] ?? `${shot.wants} light`}.`,
+    why: when ? `That day it is there ${when}.` : TIMED.has(shot.wants) ? 'That light does not come on this date.' : 'At that minute it is not so; the light page shows when it is.',
+    cures: [{ say: when || !TIMED.has(shot.wants) ? 'Move the shot along the list, or the start of the window.' : 'Choose another date or another light.' }],
   };
 };
 
@@ -40,26 +43,20 @@ export const outsideWindow: ShotRule = (c) => {
   };
 };
 
-export const sunInLens: ShotRule = (c) => !c.light?.sunInLens ? null : {
-  code: 'light.sun-in-lens', severity: 'care', subject: onShot(c),
-  say: `The sun comes within ${c.light.nearestSunDeg.toFixed(0)}° of the lens axis.`,
-  why: 'Flare and a clipped sky ruin the pass unless that is what you want.',
-  cures: [{ say: 'Fly it from the other side, reversed, or at another minute.' }],
-};
-
 export const exposureOff: ShotRule = (c) => {
   if (!c.light) return null;
   if (!c.light.exposure.ok) {
     return { code: 'exposure.none', severity: 'care', subject: onShot(c), say: c.light.exposure.reason, why: 'No setting can be proposed.', cures: [{ say: 'Check the camera and the filters in the kit.' }] };
   }
   const { choice } = c.light.exposure.value;
-  const off = choice.errorStops - c.facts.film.preferences.highlightBiasStops;
-  if (Math.abs(off) > ERROR_TOLERANCE) {
+  const short = shortfallOf(c.light.exposure.value);
+  if (short) {
+    const over = short.stops > 0;
     return {
-      code: off > 0 ? 'exposure.over' : 'exposure.under', severity: 'care', subject: onShot(c),
+      code: over ? 'exposure.over' : 'exposure.under', severity: 'care', subject: onShot(c),
       say: `${Math.abs(choice.errorStops).toFixed(1)} stops ${choice.errorStops > 0 ? 'over' : 'under'} with the best setting found.`,
-      why: off > 0 ? 'No filter in the kit is strong enough with these choices.' : 'Too dark for these choices.',
-      cures: [{ say: off > 0 ? 'Bring a stronger filter, or free a hand choice.' : 'Fly in more light, or free a hand choice.' }],
+      why: over ? 'No filter in the kit is strong enough with these choices.' : 'Too dark for these choices.',
+      cures: short.workable.slice(0, 3).map(({ say }) => ({ say })),
     };
   }
   if (choice.inBand) return null;
@@ -70,15 +67,13 @@ export const exposureOff: ShotRule = (c) => {
   };
 };
 
-export const filterChange: ShotRule = (c) => {
-  const fixed = c.facts.shot.exposure.filterId;
-  if (fixed === null || !c.light?.exposure.ok) return null;
-  return c.light.exposure.value.reasons.some((r) => r.includes('land to change it')) ? {
-    code: 'exposure.filter-change', severity: 'care', subject: onShot(c),
-    say: 'Fixed to another filter than the shot before it in the same flight.',
-    why: 'A filter can only be changed on the ground.', cures: [{ say: 'Free the filter choice, or put the shot at the start of a flight.' }],
-  } : null;
-};
+/** A filter is changed on the ground: what cannot share one with the slate before it costs a landing. */
+export const filterChange: ShotRule = (c) => c.filter?.lands ? {
+  code: 'exposure.filter-change', severity: 'care', subject: onShot(c),
+  say: 'Needs another filter than the slate before it in the same flight.',
+  why: c.facts.shot.exposure.filterId === null ? 'No filter at hand bears the light of both; one can only be changed on the ground.' : 'It is fixed to another one, and a filter can only be changed on the ground.',
+  cures: [{ say: c.facts.shot.exposure.filterId === null ? 'Land to change it, or put it at the start of a flight.' : 'Free the filter choice.', ...(c.facts.shot.exposure.filterId === null ? {} : { set: { entity: 'shot' as const, id: c.facts.shot.id, fields: { exposure: { ...c.facts.shot.exposure, filterId: null } } } }) }],
+} : null;
 
 export const flicker: ShotRule = (c) => !c.light?.exposure.ok || !c.light.exposure.value.choice.flickers ? null : {
   code: 'exposure.flicker', severity: 'care', subject: onShot(c),

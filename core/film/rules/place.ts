@@ -1,4 +1,4 @@
-import { isZone, LIGHT_DEFINITIONS, minutesOf, sunAt } from '../../light';
+import { isZone, LIGHT_DEFINITIONS, minutesOf, sunAt, zoneOffsetMinutes } from '../../light';
 import { detectionLimit } from '../../reach';
 import type { PlaceRule } from './types';
 
@@ -6,6 +6,22 @@ export const unusableZone: PlaceRule = (place) => isZone(place.location.zone) ? 
   code: 'place.zone', severity: 'stop', subject: { kind: 'location', id: place.location.id },
   say: `“${place.location.zone}” is not a time zone known here.`, why: 'Without it no minute can be placed.',
   cures: [{ say: 'Choose a zone such as Europe/Madrid.' }],
+};
+
+/** Zones follow borders and not the sun, but none strays further than this from it, h. */
+const ZONE_STRAYS_H = 3.5;
+
+/** Clock and coordinates do not belong together: every minute of light would be wrong. */
+export const strangeZone: PlaceRule = ({ location, light }) => {
+  if (!light) return null;
+  const clockH = zoneOffsetMinutes(location.zone, light.sun.startMs) / 60;
+  const sunH = location.longitude / 15;
+  const apart = Math.abs(clockH - sunH);
+  return Math.min(apart, 24 - apart) <= ZONE_STRAYS_H ? null : {
+    code: 'place.zone-apart', severity: 'care', subject: { kind: 'location', id: location.id },
+    say: `${location.zone} is ${clockH >= 0 ? '+' : ''}${clockH} h from UTC; the sun at these coordinates runs near ${sunH >= 0 ? '+' : ''}${sunH.toFixed(1)} h.`,
+    why: 'One of the two is wrong, and all minutes of light with it.', cures: [{ say: 'Check the longitude and its sign, then the zone.' }],
+  };
 };
 
 export const noSunrise: PlaceRule = (place) => !place.light || place.light.sunriseMs !== null || place.light.sunsetMs !== null ? null : {

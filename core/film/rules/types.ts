@@ -1,7 +1,7 @@
 import type { Unfit } from '../../budget';
 import type { Warning } from '../../warnings';
-import type { ShotLight } from '../exposure';
 import type { Hands } from '../hands';
+import type { FlightFilter, ShotLight } from '../light';
 import type { PlaceFacts } from '../place';
 import type { ShotFacts } from '../shot';
 
@@ -10,6 +10,7 @@ export interface ShotContext {
   readonly facts: ShotFacts;
   readonly place: PlaceFacts;
   readonly light: ShotLight | null;
+  readonly filter: FlightFilter | null;
   readonly unfit: Unfit | null;
   readonly hands: Hands | null;
 }

@@ -28,7 +28,7 @@ const day = computed(() => {
   const light = skyOfDay.value;
   if (!light) return null;
   const { startMs, endMs, altitudesDeg } = light.sun;
-  const stops = altitudesDeg.filter((_, i) => i % 2 === 0).map((deg, i, all) => ({ offset: i / (all.length - 1), colour: rgb(deg) }));
+  const stops = altitudesDeg.map((deg, i, all) => ({ offset: i / (all.length - 1), colour: rgb(deg) }));
   return { startMs, endMs, stops, x: (ms: number): number => ((ms - startMs) / (endMs - startMs)) * width.value };
 });
 

@@ -1,0 +1,48 @@
+import type { ShutterAim } from './regret';
+
+/** Longest shutter of a sharp still from a hover: one over twice the equivalent focal length, s. The usual rule for a hand-held camera, halved for drift. */
+export const stillShutter = (equivalentMm: number): ShutterAim => ({ by: 'at-most', seconds: 1 / (2 * equivalentMm) });
+
+/** Share of an interval that must be left to write the frame. */
+const WRITE_SHARE = 0.2;
+/** Longest a hovering aircraft holds still, s. Usual practice. */
+const LONGEST_HOVER_S = 1;
+
+/** Shutter of a time-lapse: half the interval, as an angle of 180° would be, as far as a hover allows. */
+export const lapseShutter = (intervalS: number): ShutterAim => {
+  const mostS = Math.min(LONGEST_HOVER_S, intervalS * (1 - WRITE_SHARE));
+  return { by: 'about', seconds: Math.min(intervalS / 2, mostS), mostS };
+};
+
+/** Steps of a bracket. */
+export interface BracketPlan {
+  readonly stepStops: number;
+  /** What the bracket covers beyond a single frame, stops, both ways together. */
+  readonly coversStops: number;
+  readonly why: string;
+}
+
+/** Range from shadow to light that a frame holds by itself, stops. Usual figure for small sensors. */
+const FRAME_STOPS = 10;
+const CONTRAST = { night: 18, sunInFrame: 20, low: 14, plain: 12 } as const;
+
+/**
+ * Steps of a bracket of so many stills: wide enough for the scene's range, no wider than two stops, so that they blend.
+ * @param situation what makes the range: the sun in the frame, lamps against the dark, low sun, or none of these
+ */
+export const bracketPlan = (stills: number, situation: keyof typeof CONTRAST): BracketPlan => {
+  const wanted = Math.max(0, CONTRAST[situation] - FRAME_STOPS);
+  const step = Math.min(2, Math.max(2 / 3, Math.ceil((wanted / Math.max(1, stills - 1)) * 3) / 3));
+  const covers = step * (stills - 1);
+  return {
+    stepStops: step, coversStops: covers,
+    why: covers + 0.01 < wanted ? `The scene spans about ${CONTRAST[situation]} stops: more stills would hold more of it.` : `Holds the about ${CONTRAST[situation]} stops of the scene.`,
+  };
+};
+
+/** What must not change while a panorama or a bracket is taken, and why. */
+export const LOCK_RULES: Readonly<Record<'panorama' | 'bracket' | 'time-lapse', readonly string[]>> = {
+  panorama: ['Exposure locked on the brightest part: stills that differ show their seams.', 'White balance locked on one figure.', 'Focus fixed before the first still.', 'No polariser: it darkens the sky unevenly across the sweep.'],
+  bracket: ['Only the shutter changes; aperture and ISO stay, or focus and grain differ.', 'White balance locked.', 'Focus fixed before the first still.'],
+  'time-lapse': ['Exposure locked, or its steps flicker in the film; near sunrise or sunset ramp it in small steps.', 'White balance locked.', 'Focus fixed far.'],
+};
