@@ -22,7 +22,18 @@ const feature: Check = ({ shape, points, until }) => {
   return typeof until === 'string' && until !== '' && !inCalendar(until) ? [{ path: '/until', say: 'That date is not in the calendar.' }] : [];
 };
 
-const BEYOND: Partial<Record<EntityKind, Check>> = { location: place, feature };
+interface Range { readonly name?: string; readonly isoBase: number; readonly isoCeiling: number }
+const reversedIso = (range: Range, path: string): Fault[] => (range.isoCeiling < range.isoBase ? [{ path, say: `The ISO range of ${range.name ?? 'a camera'} runs backwards: its ceiling is under its base.` }] : []);
+
+const aircraft: Check = ({ cameras }) => (cameras as (Range & { profiles: Range[]; sharpFromF: number; sharpToF: number })[]).flatMap((c) => [
+  ...reversedIso(c, '/cameras'), ...c.profiles.flatMap((p) => reversedIso(p, '/cameras')),
+  ...(c.sharpToF < c.sharpFromF ? [{ path: '/cameras', say: 'The sharp f-numbers run backwards.' }] : []),
+]);
+
+const filter: Check = ({ kind, factor, strongest }) => (kind === 'variable' && Number(strongest) <= Number(factor)
+  ? [{ path: '/strongest', say: 'A variable filter is stronger at its strongest than at its weakest.' }] : []);
+
+const BEYOND: Partial<Record<EntityKind, Check>> = { location: place, feature, aircraft, filter };
 
 /** What a schema cannot say, checked on both sides: a zone this machine knows, a date that exists, an outline with an inside. */
 export const beyondSchema = (kind: EntityKind, value: unknown): Fault[] => BEYOND[kind]?.(value as Record<string, unknown>) ?? [];

@@ -29,7 +29,7 @@ describe('a filter that bears the light', () => {
       const margin = Math.min(Math.abs(task.sceneEv100 - stops - span.lowEv), Math.abs(task.sceneEv100 - stops - span.highEv));
       // On the very edge the steps of the dials decide; a sixth of a stop off it, they do not.
       if (margin < 1 / 6) return;
-      const shutters = SHUTTERS.filter((t) => t * task.captureFps <= 1.0001).filter((t) => { const deg = 360 * t * task.captureFps; return (deg >= 149.9 && deg <= 216.1) || (task.still && deg > 216); });
+      const shutters = SHUTTERS.filter((t) => t * task.captureFps <= 1.0001).filter((t) => { const deg = 360 * t * task.captureFps; return (deg >= 149.9 && deg <= 216.1) || (task.still && task.sceneEv100 < 8 && deg > 216); });
       const steady = task.mainsHz === null ? shutters : shutters.filter((t) => flickerSafe(t, task.mainsHz!));
       const isos = isoSteps(task.isoBase, Math.min(task.isoCeiling, task.isoBase * 2 ** cleanStops));
       const any = (steady.length > 0 ? steady : shutters).some((shutterS) => task.apertures.some((aperture) => isos.some((iso) =>
@@ -82,7 +82,8 @@ describe('beyond one filter for one shot', () => {
     const marks = (change: Partial<ExposureTask>) => solve({ ...base, ...change }).choice.marks;
     expect(marks({ fixed: { shutterS: 1 / 500 } })).toContain('strobes');
     expect(marks({ fixed: { shutterS: 1 / 25 } })).toContain('smears');
-    expect(marks({ fixed: { shutterS: 1 / 25 }, still: true })).not.toContain('smears');
+    expect(marks({ fixed: { shutterS: 1 / 25 }, still: true })).toContain('smears');
+    expect(marks({ fixed: { shutterS: 1 / 25 }, still: true, sceneEv100: 4 })).not.toContain('smears');
     expect(marks({ fixed: { shutterS: 1 / 60 }, mainsHz: 50 })).toContain('flickers');
     expect(marks({ fixed: { filterId: null, iso: 1600 }, bandHighDeg: 216, filters: [] })).toEqual(expect.arrayContaining(['clips']));
     expect(marks({})).toEqual([]);

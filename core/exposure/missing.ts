@@ -1,5 +1,5 @@
 import { exposureError } from './equation';
-import { ERROR_TOLERANCE, type ExposureAnswer, type ExposureChoice, type ExposureTask, type FixedChoices } from './regret';
+import { ERROR_TOLERANCE, mayBeLong, type ExposureAnswer, type ExposureChoice, type ExposureTask, type FixedChoices } from './regret';
 import { solveExposure } from './solve';
 
 /** Something that would help where a setting does not reach the light. */
@@ -42,7 +42,7 @@ const brighter = (task: ExposureTask, { choice }: ExposureAnswer, off: number): 
 const darker = (task: ExposureTask, off: number): Workable[] => {
   const longer = solveExposure({ ...task, bandHighDeg: 360, still: true });
   return [
-    ...(!task.still && longer.ok && right(longer.value.choice, task) ? [{ say: `A shutter of ${longer.value.choice.shutterAngleDeg.toFixed(0)}°, if the frame stands nearly still.` }] : []),
+    ...(!mayBeLong(task) && longer.ok && right(longer.value.choice, task) ? [{ say: `A shutter of ${longer.value.choice.shutterAngleDeg.toFixed(0)}°, if the frame stands nearly still.` }] : []),
     { say: `Wait for ${Math.abs(off).toFixed(1)} stops more light, or bring lamps nearer.` },
     { say: `A lens ${Math.abs(off).toFixed(1)} stops wider, or a camera that bears ISO ${Math.round(task.isoCeiling * 2 ** Math.abs(off))}.` },
   ];

@@ -88,6 +88,12 @@ export const ERROR_TOLERANCE = 0.5;
 /** Where a lens of unknown sharpness is taken to be sharpest. */
 const SHARP_APERTURE = 4;
 
+/** Brighter than this a longer shutter than the band is never worth it, EV100: there are filters for that. */
+const DARK_EV = 8;
+
+/** Whether a shutter up to 360° may take the place of more ISO: the frame stands nearly still and it is dark. */
+export const mayBeLong = (task: Pick<ExposureTask, 'still' | 'sceneEv100'>): boolean => task.still && task.sceneEv100 < DARK_EV;
+
 const aimedRegret = (shutterS: number, aim: Exclude<ShutterAim, { by: 'angle' }>): number => {
   if (aim.by === 'at-most') return Math.max(0, Math.log2(shutterS / aim.seconds)) * REGRET.longPerStop;
   return Math.abs(Math.log2(shutterS / aim.seconds)) * REGRET.offTargetPerStop;
@@ -100,7 +106,7 @@ export const shutterRegret = (shutterS: number, task: ExposureTask): number => {
     + (task.mainsHz !== null && !flickerSafe(shutterS, task.mainsHz) ? REGRET.flicker : 0);
   if (angle < task.bandLowDeg - 0.01) return off + REGRET.outOfBand + Math.log2(task.bandLowDeg / angle) * REGRET.shortPerStop;
   if (angle > task.bandHighDeg + 0.01) {
-    if (task.still) return REGRET.longStill;
+    if (mayBeLong(task)) return REGRET.longStill;
     return off + REGRET.outOfBand + Math.log2(angle / task.bandHighDeg) * REGRET.longPerStop;
   }
   return off;

@@ -1,6 +1,6 @@
 import { found, none, type Result } from '../units';
 import { filterStops } from './equation';
-import { apertureRegret, errorRegret, filterRegret, isoRegret, shutterRegret, type ExposureAnswer, type ExposureChoice, type ExposureTask, type FilterChoice } from './regret';
+import { apertureRegret, errorRegret, filterRegret, isoRegret, mayBeLong, shutterRegret, type ExposureAnswer, type ExposureChoice, type ExposureTask, type FilterChoice } from './regret';
 import { isoSteps, LONG_SHUTTERS, SHUTTER_STOPS, SHUTTERS } from './series';
 import { describeChoice, type Found } from './tell';
 
@@ -33,12 +33,12 @@ export const longestShutter = ({ aim, captureFps }: Pick<ExposureTask, 'aim' | '
   (aim?.by === 'at-most' ? LONGEST_STILL_S : aim?.by === 'about' ? aim.mostS : 1 / captureFps);
 
 const shutterNotches = (task: ExposureTask): readonly Notch<number>[] => {
-  const { fixed, captureFps, bandLowDeg, bandHighDeg, mainsHz, still, aim } = task;
+  const { fixed, captureFps, bandLowDeg, bandHighDeg, mainsHz, aim } = task;
   const notch = (t: number): Notch<number> => ({ value: t, stops: SHUTTER_STOPS.get(t) ?? -Math.log2(t), regret: shutterRegret(t, task) });
   if (fixed.shutterS !== undefined) return [notch(fixed.shutterS)];
   const mostS = longestShutter(task);
   const aimed = aim && aim.by !== 'angle' ? `${aim.by}${aim.seconds}` : '';
-  return remembered(`shutter|${captureFps}|${bandLowDeg}|${bandHighDeg}|${mainsHz}|${still}|${aimed}|${mostS}`,
+  return remembered(`shutter|${captureFps}|${bandLowDeg}|${bandHighDeg}|${mainsHz}|${mayBeLong(task)}|${aimed}|${mostS}`,
     () => cheapestFirst([...LONG_SHUTTERS, ...SHUTTERS].filter((t) => t <= mostS * 1.0001).map(notch)));
 };
 
@@ -106,11 +106,12 @@ const searchBest = (task: ExposureTask, d: Dials): Found | null => {
  */
 export const prepareExposure = (task: ExposureTask): ((sceneEv100: number, mainsHz: number | null) => ExposureChoice | null) => {
   if (impossible({ ...task, sceneEv100: 0 })) return () => null;
-  const laidOut = new Map<number | null, Dials>();
+  const laidOut = new Map<string, Dials>();
   return (sceneEv100, mainsHz) => {
     const now = { ...task, sceneEv100, mainsHz };
-    let d = laidOut.get(mainsHz);
-    if (!d) laidOut.set(mainsHz, d = dials(now));
+    const like = `${mainsHz}|${mayBeLong(now)}`;
+    let d = laidOut.get(like);
+    if (!d) laidOut.set(like, d = dials(now));
     const best = searchBest(now, d);
     return best && describeChoice(now, best);
   };

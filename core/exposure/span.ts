@@ -1,5 +1,5 @@
 import { flickerSafe } from './equation';
-import { ERROR_TOLERANCE, type ExposureTask } from './regret';
+import { ERROR_TOLERANCE, mayBeLong, type ExposureTask } from './regret';
 import { LONG_SHUTTERS, SHUTTERS } from './series';
 import { longestShutter } from './solve';
 
@@ -17,7 +17,7 @@ const goodShutters = (task: ExposureTask): number[] => {
   const all = [...LONG_SHUTTERS, ...SHUTTERS].filter((t) => t <= mostS);
   const { aim } = task;
   const inAim = aim?.by === 'at-most' ? all.filter((t) => t <= aim.seconds * 1.01) : aim?.by === 'about' ? all.filter((t) => Math.abs(Math.log2(t / aim.seconds)) <= 1.01)
-    : all.filter((t) => { const deg = 360 * t * task.captureFps; return (deg >= task.bandLowDeg - 0.01 && deg <= task.bandHighDeg + 0.01) || (task.still && deg > task.bandHighDeg); });
+    : all.filter((t) => { const deg = 360 * t * task.captureFps; return (deg >= task.bandLowDeg - 0.01 && deg <= task.bandHighDeg + 0.01) || (mayBeLong(task) && deg > task.bandHighDeg); });
   const { mainsHz } = task;
   const steady = mainsHz === null ? inAim : inAim.filter((t) => flickerSafe(t, mainsHz));
   return steady.length > 0 ? steady : inAim;

@@ -1,5 +1,5 @@
 import { exposureError, flickerSafe, shutterAngle, type Setting } from './equation';
-import { ERROR_TOLERANCE, errorRegret, type ExposureAnswer, type ExposureChoice, type ExposureMark, type ExposureTask } from './regret';
+import { ERROR_TOLERANCE, errorRegret, mayBeLong, type ExposureAnswer, type ExposureChoice, type ExposureMark, type ExposureTask } from './regret';
 
 /** A setting found, with its filter and regret. */
 export interface Found extends Setting {
@@ -12,7 +12,7 @@ const byAngle = (task: ExposureTask): boolean => !task.aim || task.aim.by === 'a
 const marksOf = (task: ExposureTask, angleDeg: number, off: number, flickers: boolean): ExposureMark[] => [
   ...(off > ERROR_TOLERANCE ? ['clips' as const] : off < -ERROR_TOLERANCE ? ['dark' as const] : []),
   ...(byAngle(task) && angleDeg < task.bandLowDeg - 0.01 ? ['strobes' as const] : []),
-  ...(byAngle(task) && angleDeg > task.bandHighDeg + 0.01 && !task.still ? ['smears' as const] : []),
+  ...(byAngle(task) && angleDeg > task.bandHighDeg + 0.01 && !mayBeLong(task) ? ['smears' as const] : []),
   ...(flickers ? ['flickers' as const] : []),
 ];
 
@@ -45,7 +45,7 @@ const shutterSays = (task: ExposureTask, c: ExposureChoice): string => {
   const angle = `Shutter at ${c.shutterAngleDeg.toFixed(0)}°`;
   if (c.inBand) return `${angle}, inside the wanted ${task.bandLowDeg}–${task.bandHighDeg}°.`;
   if (c.shutterAngleDeg < task.bandLowDeg) return `${angle}: short, movement will stutter.`;
-  return `${angle}: long, ${task.still ? 'which a nearly still frame forgives' : 'movement will smear'}.`;
+  return `${angle}: long, ${mayBeLong(task) ? 'which a nearly still frame forgives' : 'movement will smear'}.`;
 };
 
 /** Everything to be said about an answer, a sentence each. */

@@ -14,7 +14,7 @@ export * from './board';
 export * from './coverage';
 export type { Hands } from './hands';
 export * from './light';
-export type { PlaceFacts, TimedFlight } from './place';
+export { placeDay, type PlaceFacts, type TimedFlight } from './place';
 export type { BudgetFacts } from './budget';
 export * from './track';
 export * from './practice';

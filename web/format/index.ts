@@ -1,3 +1,4 @@
+import { WISHES, type LightWish } from '@core/light';
 import { writeShutter, type Quantity, type UnitSystem } from '@core/units';
 
 export { digitsOf, fromShown, toShown, unitOf, write, writeClock, writeShutter, writeText } from '@core/units';
@@ -29,7 +30,11 @@ export type { Quantity, UnitSystem };
 
 export const ROLE_WORDS = { open: 'Open', develop: 'Develop', detail: 'Detail', reveal: 'Reveal', excite: 'Excite', calm: 'Calm', close: 'Close', bridge: 'Bridge' } as const;
 export const PRIORITY_WORDS = { must: 'Must', should: 'Should', could: 'Could' } as const;
-export const WISH_WORDS = { any: 'Any light', golden: 'Golden', blue: 'Blue', day: 'Daylight', night: 'Night' } as const;
+export const WISH_WORDS = Object.fromEntries(WISHES.map((w) => [w.kind, w.name])) as Readonly<Record<LightWish, string>>;
+export const SURFACE_WORDS = { mixed: 'Mixed ground', snow: 'Snow', water: 'Water', sand: 'Sand', foliage: 'Foliage' } as const;
+export const LIT_WORDS = { open: 'In the open light', shaded: 'In shade', backlit: 'Against the light' } as const;
+export const MARK_WORDS = { clips: 'clips', dark: 'too dark', strobes: 'strobes', smears: 'smears', flickers: 'flickers' } as const;
+export const PROFILE_WORDS = { standard: 'Standard', flat: 'Flat', 'high-dynamic': 'High dynamic' } as const;
 export const HANDLING_WORDS = { slow: 'Slow', normal: 'Normal', fast: 'Fast' } as const;
 export const RECORD_WORDS = { video: 'Video', stills: 'Stills only', both: 'Video and stills' } as const;
 export const PEOPLE_WORDS = { none: 'Nobody in shot', unrecognisable: 'Nobody to be told', 'release-wanted': 'Release wanted', 'release-signed': 'Release signed' } as const;

@@ -5,7 +5,7 @@ import { ElInput } from './element';
 import FieldBox from './FieldBox.vue';
 
 const props = defineProps<{
-  label: string; value: string; save: (value: string) => readonly Fault[] | void; hint?: string; lines?: number; wide?: boolean; type?: string; placeholder?: string;
+  label: string; value: string; save: (value: string) => readonly Fault[] | void; hint?: string; lines?: number; wide?: boolean; bare?: boolean; type?: string; placeholder?: string;
 }>();
 const id = useId();
 const text = ref(props.value);
@@ -17,8 +17,8 @@ const left = (): void => { if (faults.value.length === 0) text.value = props.val
 </script>
 
 <template>
-  <FieldBox :id="id" :label="label" :hint="hint" :faults="faults" :wide="wide ?? false">
-    <ElInput
+  <FieldBox :id="id" :label="bare ? '' : label" :hint="hint" :faults="faults" :wide="wide ?? false">
+    <ElInput :aria-label="bare ? label : undefined"
       :id="id" :model-value="text" :type="lines ? 'textarea' : type ?? 'text'" :rows="lines ?? 1" :placeholder="placeholder ?? ''" dir="auto"
       :aria-invalid="faults.length > 0" @update:model-value="typed" @blur="left"
     />

@@ -1,7 +1,7 @@
 import type { DerivedShot, Warning } from '@core/film';
 import { USE_WORDS, useOf } from '@core/story';
 import { worst } from '@core/warnings';
-import { clockText } from '@core/light';
+import { clockText, WISH_KINDS } from '@core/light';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { useFilm } from './film';
@@ -43,7 +43,7 @@ export const SIEVES: readonly Sieve[] = [
   { id: 'stop', label: 'with a stop', group: 'mark', keeps: (_s, told) => worst(told) === 'stop' },
   { id: 'care', label: 'with a care', group: 'mark', keeps: (_s, told) => worst(told) === 'care' },
   { id: 'unfit', label: 'not fitting', group: 'mark', keeps: (s) => s.unfit !== null },
-  ...(['any', 'golden', 'blue', 'day', 'night'] as const).map((w): Sieve => ({ id: `light-${w}`, label: w === 'any' ? 'any light' : w, group: 'light', keeps: ({ facts }) => facts.shot.wants === w })),
+  ...WISH_KINDS.map((w): Sieve => ({ id: `light-${w}`, label: w === 'any' ? 'any light' : w, group: 'light', keeps: ({ facts }) => facts.shot.wants === w })),
 ];
 
 const storedColumns = (): string[] => {

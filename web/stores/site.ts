@@ -1,4 +1,4 @@
-import type { FilmInput, LaunchIdea, SiteShot } from '@core/film';
+import type { FilmInput, LaunchIdea, SiteShot, Warning } from '@core/film';
 import type { Contour } from '@core/terrain';
 import type { Vec3 } from '@core/units';
 import { defineStore } from 'pinia';
@@ -8,6 +8,7 @@ import { changedPlaces } from './changedPlaces';
 import { useFilm } from './film';
 import { useFindings } from './findings';
 import { useSiteJobs } from './siteJobs';
+import { whenResting } from './whenResting';
 
 type Told = SiteAnswer['shots'][number];
 
@@ -22,10 +23,10 @@ export const useSite = defineStore('site', () => {
   const shots = shallowRef<ReadonlyMap<string, Told>>(new Map());
   const busy = shallowRef(false);
   const dirty = new Set<string>();
+  const places = new Map<string, readonly Warning[]>();
   const jobs = useSiteJobs();
 
   const settle = async (): Promise<void> => {
-    if (busy.value) return;
     busy.value = true;
     try {
       for (let id = dirty.values().next().value; id !== undefined; id = dirty.values().next().value) {
@@ -34,14 +35,13 @@ export const useSite = defineStore('site', () => {
         const answer: SiteAnswer = job ? await jobs.remote().check(job) : { shots: [], place: [] };
         const others = [...shots.value].filter(([shotId]) => film.get('shot', shotId) && film.get('shot', shotId)?.locationId !== id);
         shots.value = new Map([...others, ...answer.shots.map((s): [string, Told] => [s.site.shotId, s])]);
-        findings.shots = new Map([...shots.value].map(([shotId, told]) => [shotId, told.warnings]));
-        findings.places = new Map([...findings.places, [id, answer.place]]);
+        places.set(id, answer.place);
+        findings.tell('site', { shots: new Map([...shots.value].map(([shotId, told]) => [shotId, told.warnings])), places: new Map(places) });
       }
     } finally { busy.value = false; }
   };
 
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  let since = 0;
+  const rested = whenResting(settle, REST_MS, LONGEST_MS);
   let before: FilmInput | null = null;
   /** Notes the places that could be another now; looks at them once the hand rests, and now and then while it does not. */
   const touched = (): void => {
@@ -50,10 +50,7 @@ export const useSite = defineStore('site', () => {
     for (const id of changedPlaces(before, input)) dirty.add(id);
     before = input;
     if (dirty.size === 0) return;
-    const now = performance.now();
-    if (timer === undefined) since = now;
-    clearTimeout(timer);
-    timer = setTimeout(() => { timer = undefined; void settle(); }, Math.max(0, Math.min(REST_MS, since + LONGEST_MS - now)));
+    rested();
   };
   let started = false;
   /** Begins to watch the film; asked for once the first view is there. */

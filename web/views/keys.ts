@@ -11,6 +11,6 @@ export const KEY_LINES: readonly { readonly group: string; readonly lines: reado
   ] },
   { group: 'Anywhere', lines: [
     { keys: 'Ctrl Z', does: 'take back' }, { keys: 'Ctrl Shift Z', does: 'do again' }, { keys: '[ / ]', does: 'previous, next place' },
-    { keys: 'G then B, S, J, P, L, K', does: 'bench, story board, job, places, plan, kit' }, { keys: 'T', does: 'dusk or noon' }, { keys: '?', does: 'this sheet' }, { keys: 'Esc', does: 'leave a field, close a sheet' },
+    { keys: 'G then B, S, J, P, L, I, K', does: 'bench, story board, job, places, plan, light, kit' }, { keys: 'Q', does: 'quick sums: light, aperture, shutter, ISO, filter' }, { keys: 'T', does: 'dusk or noon' }, { keys: '?', does: 'this sheet' }, { keys: 'Esc', does: 'leave a field, close a sheet' },
   ] },
 ];

@@ -7,7 +7,7 @@ import { useLooking, type Facet } from '../stores/looking';
 import { useReckoning } from '../stores/reckoning';
 
 const FACETS: Readonly<Record<string, Facet>> = { 1: 'move', 2: 'cut', 3: 'exposure' };
-const GOES: Readonly<Record<string, string>> = { b: 'bench', s: 'board', j: 'job', p: 'places', l: 'plan', k: 'kit' };
+const GOES: Readonly<Record<string, string>> = { b: 'bench', s: 'board', j: 'job', p: 'places', l: 'plan', i: 'light', k: 'kit' };
 const GO_MS = 1500;
 
 /** A place where keys are typed or belong to the control itself. */
@@ -46,7 +46,7 @@ export const useKeys = (): void => {
   };
   const ANYWHERE: Readonly<Record<string, () => void>> = {
     '?': () => { looking.keysShown = !looking.keysShown; }, t: () => { looking.theme = looking.theme === 'dusk' ? 'noon' : 'dusk'; },
-    '[': () => place(-1), ']': () => place(1), g: () => { goingUntil = Date.now() + GO_MS; }, escape: () => { if (looking.keysShown) looking.keysShown = false; else if (listing.picked.length > 0) listing.clear(); else looking.previewing = false; },
+    q: () => void router.push({ name: 'quick' }), '[': () => place(-1), ']': () => place(1), g: () => { goingUntil = Date.now() + GO_MS; }, escape: () => { if (looking.keysShown) looking.keysShown = false; else if (listing.picked.length > 0) listing.clear(); else looking.previewing = false; },
   };
 
   const history = (event: KeyboardEvent): boolean => {

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { BARE, type DerivedShot } from '@core/film';
-import { isoSteps, SHUTTERS } from '@core/exposure';
-import { clockText } from '@core/light';
+import { isoSteps, reasonsFor, SHUTTERS, shortfallOf, whyFor } from '@core/exposure';
+import { clockText, kelvinFor } from '@core/light';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
-import { apertureText, choices, LAMP_WORDS, readNumber, shutterText, SKY_WORDS } from '../../format';
+import { apertureText, choices, LAMP_WORDS, LIT_WORDS, MARK_WORDS, PROFILE_WORDS, readNumber, shutterText, SKY_WORDS, SURFACE_WORDS } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
+import TextField from '../../parts/TextField.vue';
 import { ElInput } from '../../parts/element';
 import { useFilm } from '../../stores/film';
 import type { Fault } from '../../stores/validate';
@@ -41,18 +42,32 @@ const addReading = (): void => {
 };
 const place = computed(() => props.shot.facts.location);
 const setPlace = (fields: Parameters<typeof film.edit<'location'>>[2]) => film.edit('location', place.value.id, fields, 'light of the place');
+const profiles = computed(() => [{ value: null, label: 'as the film has it' } as { value: typeof stored.value.profile; label: string }, ...choices(PROFILE_WORDS)]);
+const kelvin = computed(() => kelvinFor(light.value?.sun.altitudeDeg ?? 40, place.value.sky, place.value.lamps));
+const optional = (text: string, least: number, most: number, say: string, save: (v: number | null) => readonly Fault[]): readonly Fault[] => {
+  if (text.trim() === '') return save(null);
+  const n = readNumber(text);
+  return n >= least && n <= most ? save(n) : [{ path: '', say }];
+};
+const setKelvin = (text: string) => optional(text, 1000, 20_000, 'Kelvin between 1000 and 20000, or empty.', (kelvinNow) => film.edit('shot', stored.value.id, { kelvin: kelvinNow }, 'white balance'));
+const setFocus = (text: string) => optional(text, 0.1, 10_000, 'Metres, or empty for far.', (focusM) => film.edit('shot', stored.value.id, { focusM }, 'focus'));
+/** What the sentence above does not say already. */
+const told = computed(() => (answer.value ? reasonsFor(answer.value).filter((_, i) => i > 1 || (answer.value?.choice.marks.length ?? 0) > 0) : []));
+const short = computed(() => answer.value && shortfallOf(answer.value));
 </script>
 
 <template>
   <div v-if="light" class="facet">
     <p v-if="answer" class="proposal" data-proposal>
       <b>{{ apertureText(answer.choice.aperture) }}</b><b>{{ shutterText(answer.choice.shutterS) }}</b><b>ISO {{ answer.choice.iso }}</b><b>{{ filterName(answer.choice.filterId) }}</b>
+      <span v-for="m in answer.choice.marks" :key="m" class="mark">{{ MARK_WORDS[m] }}</span>
       <span class="quiet">shutter <Fig :value="answer.choice.shutterAngleDeg" quantity="degrees" /> · <Fig :value="answer.choice.errorStops" quantity="stops" /> · blur <Fig :value="light.blurPx" quantity="pixels" /></span>
     </p>
     <p v-else-if="!light.exposure.ok" class="fault">{{ light.exposure.reason }}</p>
-    <ul v-if="answer" class="reasons quiet"><li v-for="r in answer.reasons" :key="r">{{ r }}</li>
+    <ul v-if="answer" class="reasons quiet"><li>{{ whyFor(answer) }}</li><li v-for="r in told" :key="r">{{ r }}</li>
       <li v-if="answer.runnerUp">Next best: {{ apertureText(answer.runnerUp.aperture) }}, {{ shutterText(answer.runnerUp.shutterS) }}, ISO {{ answer.runnerUp.iso }}, {{ filterName(answer.runnerUp.filterId) }}, {{ answer.runnerUp.errorStops.toFixed(1) }} stops.</li>
     </ul>
+    <ul v-if="short" class="short"><li v-for="w in short.workable" :key="w.say">{{ w.say }}</li></ul>
     <div class="grid">
       <PickField label="Aperture" :value="stored.exposure.aperture" :options="apertures" :save="(v) => set({ aperture: v })" />
       <PickField label="Shutter" :value="stored.exposure.shutterS" :options="shutters" :save="(v) => set({ shutterS: v })" />
@@ -61,6 +76,12 @@ const setPlace = (fields: Parameters<typeof film.edit<'location'>>[2]) => film.e
       <PickField label="Sky at the place" :value="place.sky" :options="choices(SKY_WORDS)" :save="(v) => setPlace({ sky: v })" />
       <PickField label="Lamps at the place" :value="place.lamps" :options="choices(LAMP_WORDS)" :save="(v) => setPlace({ lamps: v })" />
       <NumberField label="Subject against the scene" :value="stored.offsetStops" quantity="stops" :step="0.5" hint="Shaded or backlit: minus. Snow, bright water: plus." :save="(v) => film.edit('shot', stored.id, { offsetStops: v })" />
+      <PickField label="Fills the picture" :value="stored.surface" :options="choices(SURFACE_WORDS)" :save="(v) => film.edit('shot', stored.id, { surface: v }, 'light')" />
+      <PickField label="Subject lies" :value="stored.lit" :options="choices(LIT_WORDS)" :save="(v) => film.edit('shot', stored.id, { lit: v }, 'light')" />
+      <PickField label="Profile" :value="stored.profile" :options="profiles" :save="(v) => film.edit('shot', stored.id, { profile: v }, 'profile')" />
+      <TextField label="White balance, K" :value="stored.kelvin === null ? '' : String(stored.kelvin)" :placeholder="`${kelvin.kelvin}`" :hint="kelvin.why" :save="setKelvin" />
+      <TextField label="Focused at, m" :value="stored.focusM === null ? '' : String(stored.focusM)" placeholder="far" :save="setFocus" />
+      <TextField label="Not before" type="time" :value="stored.notBefore ?? ''" :save="(v) => film.edit('shot', stored.id, { notBefore: v === '' ? null : v }, 'minute')" />
       <div class="meter" :class="{ 'is-faulty': faults.length > 0 }">
         <label class="label" for="meter-reading">Your meter at {{ clockText(light.atMs, place.zone) }}</label>
         <div><ElInput id="meter-reading" v-model="reading" inputmode="decimal" placeholder="EV" @keydown.enter="addReading" /><button class="btn" @click="addReading">Set</button></div>
@@ -85,6 +106,8 @@ const setPlace = (fields: Parameters<typeof film.edit<'location'>>[2]) => film.e
 .proposal b { font-size: 19px; font-weight: 600; font-stretch: 88%; }
 .reasons li { display: inline; }
 .reasons li::after { content: ' '; }
+.mark { color: var(--care); font-weight: 620; }
+.short { color: var(--care); }
 .meter > div { display: flex; gap: 4px; }
 .light { margin-top: 9px; }
 .readings { display: flex; flex-wrap: wrap; gap: 2px 16px; }

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { DerivedFilm, PlaceFacts } from '@core/film';
-import { clockText, skyColour, sunAt, type LightWindow } from '@core/light';
+import { clockText, moonAt, moonPhase, skyColour, sunAt, type LightWindow } from '@core/light';
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 import { dateText } from '../../format';
 import { useLooking } from '../../stores/looking';
+import { useRibbonDrag } from './useRibbonDrag';
 
 const props = defineProps<{ place: PlaceFacts; derived: DerivedFilm }>();
 const looking = useLooking();
@@ -60,11 +61,11 @@ const windows = computed(() => {
     .map((w) => ({ key: `${w.kind}${w.fromMs}`, x: Math.max(0, g.x(w.fromMs)), end: Math.min(width.value, g.x(w.toMs)), word: WINDOW_WORDS[w.kind], edge: g.x(w.fromMs) > 0 }));
 });
 
-const flights = computed(() => props.place.flights.map((f, i) => ({ key: i, x: glass.value?.x(f.startMs) ?? 0, width: Math.max(2, (glass.value?.x(f.endMs) ?? 0) - (glass.value?.x(f.startMs) ?? 0)) })));
+const flights = computed(() => props.place.flights.map((f, i) => ({ key: i, first: f.stops[0]?.shotId ?? '', x: glass.value?.x(f.startMs) ?? 0, width: Math.max(2, (glass.value?.x(f.endMs) ?? 0) - (glass.value?.x(f.startMs) ?? 0)) })));
 const shots = computed(() => props.place.flights.flatMap((f) => f.stops.map((s) => {
   const shot = props.derived.shots.get(s.shotId);
   const start = f.shotMs[s.shotId] ?? f.startMs;
-  return { id: s.shotId, number: shot?.number ?? 0, x: glass.value?.x(start) ?? 0, width: Math.max(3, ((s.airS * 1000) / ((glass.value?.to ?? 1) - (glass.value?.from ?? 0))) * width.value), picked: s.shotId === looking.shotId, title: `${shot?.number} ${shot?.facts.shot.title ?? ''}, ${clockText(start, props.place.location.zone)}` };
+  return { id: s.shotId, number: shot?.number ?? 0, held: (shot?.facts.shot.notBefore ?? null) !== null, x: glass.value?.x(start) ?? 0, width: Math.max(3, ((s.airS * 1000) / ((glass.value?.to ?? 1) - (glass.value?.from ?? 0))) * width.value), picked: s.shotId === looking.shotId, title: `${shot?.number} ${shot?.facts.shot.title ?? ''}, ${clockText(start, props.place.location.zone)}` };
 })));
 const events = computed(() => {
   const light = skyOfDay.value;
@@ -73,6 +74,19 @@ const events = computed(() => {
   const zone = props.place.location.zone;
   return ([['sunrise', light.sunriseMs], ['sunset', light.sunsetMs]] as const).flatMap(([name, ms]) => (ms === null ? [] : [{ name, x: d.x(ms), left: d.x(ms) > width.value - 90, text: `${name} ${clockText(ms, zone)}` }]));
 });
+/** The moon's height over the day, where it is up, as a thread over the band; lit as far as it is. */
+const moon = computed(() => {
+  const d = day.value;
+  if (!d) return null;
+  const { latitude, longitude } = props.place.location;
+  const path = Array.from({ length: 49 }, (_, i) => { const ms = d.startMs + ((d.endMs - d.startMs) * i) / 48; return { x: d.x(ms), up: moonAt(ms, latitude, longitude).altitudeDeg }; });
+  const phase = moonPhase((d.startMs + d.endMs) / 2);
+  let pen = 'M';
+  const line = path.map((p) => { if (p.up <= 0) { pen = 'M'; return ''; } const at = `${pen}${p.x.toFixed(1)} ${(DAY_H - (p.up / 90) * DAY_H).toFixed(1)}`; pen = 'L'; return at; }).join('');
+  return { line, opacity: 0.25 + 0.75 * phase.lit, name: `${phase.name}, ${(phase.lit * 100).toFixed(0)} % lit` };
+});
+const lampsX = computed(() => { const on = skyOfDay.value?.lampsOnMs ?? null; const g = glass.value; return props.place.location.lamps !== 'none' && on !== null && g && on > g.from && on < g.to ? g.x(on) : null; });
+const drag = useRibbonDrag(() => props.place, (px) => { const g = glass.value; return g ? (px / width.value) * (g.to - g.from) : 0; });
 const summary = computed(() => {
   const light = skyOfDay.value;
   if (!light) return 'No light: the place needs a date, a zone and coordinates.';
@@ -92,6 +106,7 @@ const summary = computed(() => {
           <linearGradient id="glass-sky"><stop v-for="(s, i) in glass.stops" :key="i" :offset="s.offset" :stop-color="s.colour" /></linearGradient>
         </defs>
         <rect :width="width" :height="DAY_H" fill="url(#day-sky)" />
+        <path v-if="moon" class="moon" :d="moon.line" :stroke-opacity="moon.opacity"><title>{{ moon.name }}</title></path>
         <g v-for="e in events" :key="e.name" class="event"><path :d="`M${e.x} 0v${DAY_H}`" /><text :x="e.left ? e.x - 5 : e.x + 5" :y="DAY_H - 4.5" :text-anchor="e.left ? 'end' : 'start'">{{ e.text }}</text></g>
         <path class="lens" :d="`M${day.x(glass.from)} 0V${DAY_H}L0 ${DAY_H + 8}H${width}L${day.x(glass.to)} ${DAY_H}V0z`" />
         <g :transform="`translate(0 ${DAY_H + 8})`">
@@ -99,14 +114,16 @@ const summary = computed(() => {
           <rect class="outside" x="0" y="0" :width="Math.max(0, glass.x(place.windowFromMs))" :height="GLASS_H" />
           <rect class="outside" :x="glass.x(place.windowToMs)" y="0" :width="Math.max(0, width - glass.x(place.windowToMs))" :height="GLASS_H" />
           <g v-for="w in windows" :key="w.key" class="window"><path v-if="w.edge" :d="`M${w.x} 0v${GLASS_H}`" /><rect :x="w.x" y="0" :width="Math.max(0, w.end - w.x)" height="13" /><text :x="w.x + 6" y="10">{{ w.word }}</text></g>
-          <rect v-for="f in flights" :key="f.key" class="flight" :x="f.x" y="20" :width="f.width" height="22" />
-          <g v-for="s in shots" :key="s.id" class="shot" :class="{ picked: s.picked }" @click="looking.pick(s.id)">
-            <title>{{ s.title }}</title><rect :x="s.x" y="20" :width="s.width" height="22" /><text :x="s.x + s.width / 2" y="35" text-anchor="middle">{{ s.width > 11 ? s.number : '' }}</text>
+          <g v-if="lampsX !== null" class="lamps"><path :d="`M${lampsX} 0v${GLASS_H}`" /><text :x="lampsX - 4" y="10" text-anchor="end">lamps on</text></g>
+          <g v-for="f in flights" :key="f.key" class="flight" @pointerdown="drag.down($event, f.first)"><title>Drag the flight along the light</title><rect :x="f.x + drag.by(f.first)" y="15" :width="f.width" height="28" /></g>
+          <g v-for="s in shots" :key="s.id" class="shot" :class="{ picked: s.picked, held: s.held }" :data-piece="s.number" @click="drag.moved.value || looking.pick(s.id)" @pointerdown="drag.down($event, s.id)">
+            <title>{{ s.title }}</title><rect :x="s.x + drag.by(s.id)" y="20" :width="s.width" height="22" /><path v-if="s.held" class="pin" :d="`M${s.x} 18v26`" /><text :x="s.x + drag.by(s.id) + s.width / 2" y="35" text-anchor="middle">{{ s.width > 11 ? s.number : '' }}</text>
           </g>
           <g v-for="t in ticks" :key="t.x" class="tick"><path :d="`M${t.x} ${GLASS_H}v4`" /><text :x="t.x" :y="GLASS_H + 13" text-anchor="middle">{{ t.text }}</text></g>
         </g>
       </svg>
       <p v-else class="none quiet">{{ summary }}</p>
+      <p v-if="drag.says.value" class="says" role="status">{{ drag.says.value }}</p>
     </div>
   </section>
 </template>
@@ -115,6 +132,13 @@ const summary = computed(() => {
 .ribbon { padding: 0; background: var(--bench); }
 .box { width: 100%; overflow: hidden; height: 85px; }
 svg { display: block; }
+.box { position: relative; }
+.says { position: absolute; right: 8px; bottom: 0; background: var(--slab-2); padding: 1px 8px; font-size: 12.5px; }
+.moon { fill: none; stroke: #f4efdf; stroke-width: 1.3; stroke-dasharray: 1.5 3; }
+.lamps path { stroke: #ffd98a; stroke-dasharray: 2 2; }
+.lamps text { fill: #ffd98a; font-size: 10.5px; font-stretch: 86%; paint-order: stroke; stroke: rgb(20 17 26 / 75%); stroke-width: 2.6px; }
+.shot, .flight { cursor: grab; touch-action: none; }
+.pin { stroke: var(--chalk); stroke-width: 2; }
 .event path { stroke: #fff; stroke-opacity: 0.75; }
 .event text, .window text { fill: #fff; font-size: 10.5px; font-stretch: 86%; paint-order: stroke; stroke: rgb(20 17 26 / 75%); stroke-width: 2.6px; }
 .lens { fill: var(--paper); fill-opacity: 0.16; stroke: var(--chalk); stroke-opacity: 0.8; stroke-width: 1; }

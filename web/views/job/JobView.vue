@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Preferences } from '@core/film';
 import { computed } from 'vue';
+import { readNumber } from '../../format';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
@@ -16,6 +17,12 @@ const film = computed(() => store.film);
 const p = computed(() => store.film?.preferences);
 const set = (fields: Parameters<typeof store.edit<'film'>>[2]) => store.edit('film', store.filmId, fields, 'job');
 const prefer = (fields: Partial<Preferences>) => (p.value ? set({ preferences: { ...p.value, ...fields } as NonNullable<typeof p.value> }) : []);
+const lines = computed(() => (p.value?.weightLinesKg ?? []).map((kg) => String(Math.round(kg * 1e4) / 10)).join(' '));
+const setLines = (text: string) => {
+  const grams = text.split(/[\s;]+/).filter((t) => t !== '').map(readNumber);
+  if (grams.some((g) => !(g > 0)) || grams.length > 10) return [{ path: '', say: 'Grams, up to ten of them, such as 249 899 3999.' }];
+  return prefer({ weightLinesKg: grams.sort((a, b) => a - b).map((g) => g / 1000) });
+};
 const ASPECTS = (['16:9', '9:16', '4:3', '1:1', '2.39:1'] as const).map((value) => ({ value, label: value }));
 const RATES = [24, 25, 30, 50, 60].map((value) => ({ value, label: `${value} fps` }));
 const planned = computed(() => reckoning.derived?.budget.timelineS ?? 0);
@@ -65,6 +72,12 @@ const planned = computed(() => reckoning.derived?.budget.timelineS ?? 0);
         <NumberField label="Shutter from" :value="p.shutterLowDeg" quantity="degrees" :step="5" :save="(v) => prefer({ shutterLowDeg: v })" />
         <NumberField label="Shutter to" :value="p.shutterHighDeg" quantity="degrees" :step="5" :save="(v) => prefer({ shutterHighDeg: v })" />
         <NumberField label="Expose by" :value="p.highlightBiasStops" quantity="stops" :step="0.1" hint="Negative keeps highlights: a small sensor cannot win back a clipped sky." :save="(v) => prefer({ highlightBiasStops: v })" />
+        <NumberField label="Cleanest ISO: stops" :value="p.cleanIsoStops" quantity="stops" :step="1" hint="So far the ISO may be raised by day before a filter counts as used up." :save="(v) => prefer({ cleanIsoStops: v })" />
+        <NumberField label="Golden light: sun below" :value="p.goldenTopDeg" quantity="degrees" :save="(v) => prefer({ goldenTopDeg: v })" />
+        <NumberField label="and above" :value="p.goldenBottomDeg" quantity="degrees" hint="There blue light begins." :save="(v) => prefer({ goldenBottomDeg: v })" />
+        <NumberField label="Blue light: down to" :value="p.civilDeg" quantity="degrees" :save="(v) => prefer({ civilDeg: v })" />
+        <NumberField label="Lamps on after sunset" :value="p.lampsDelayMin" quantity="minutes" :step="5" hint="15 to 30 is usual." :save="(v) => prefer({ lampsDelayMin: v })" />
+        <TextField label="Weight lines" :value="lines" hint="Take-off masses at which rules tend to change, grams. Check the local rule." :save="setLines" />
         <NumberField label="Kept free of obstacles" :value="p.clearanceM" quantity="metres" hint="Free air about the aircraft; a gust may ask for more." :save="(v) => prefer({ clearanceM: v })" />
         <NumberField label="Kept over the ground" :value="p.groundM" quantity="metres" :step="0.5" hint="Where a height grid is known." :save="(v) => prefer({ groundM: v })" />
         <NumberField label="Held against a gust in" :value="p.reactionS" quantity="seconds" :step="0.5" :save="(v) => prefer({ reactionS: v })" />

@@ -18,4 +18,10 @@ export const SCHOOLS: readonly School[] = [
     { value: 'in-motion', label: 'In motion', why: 'Only the steady part counts; cuts feel seamless.' }, { value: 'whole', label: 'Starts and stops in shot', why: 'The whole move counts; calmer, needs gentle hands.' }] },
   { key: 'cardPolicy', asks: 'Cards', answers: [
     { value: 'one', label: 'One card, then the next', why: 'Nothing to change on location.' }, { value: 'fresh', label: 'Fresh card each flight', why: 'A lost aircraft loses one flight of footage: over water, far from help.' }] },
+  { key: 'profile', asks: 'Profile', answers: [
+    { value: 'standard', label: 'Standard', why: 'As it will be seen; little work after.' }, { value: 'flat', label: 'Flat', why: 'For grading: keeps shadows and highlights, wants work.' }] },
+  { key: 'flatAtNight', asks: 'Profile at night', answers: [
+    { value: false, label: 'As by day', why: 'Cuts match.' }, { value: true, label: 'Flat at night', why: 'Where shadows matter.' }] },
+  { key: 'whiteBalance', asks: 'White balance', answers: [
+    { value: 'locked', label: 'Locked', why: 'So that cuts match; a figure is suggested for each flight.' }, { value: 'automatic', label: 'Automatic', why: 'When light changes fast within a take; set it back the next day.' }] },
 ];

@@ -2,7 +2,9 @@
 import type { Entity } from '@contract';
 import { computed } from 'vue';
 import { readNumber } from '../../format';
+import { PROFILE_SCHOOLS } from '@core/kit';
 import NumberField from '../../parts/NumberField.vue';
+import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import type { Fault } from '../../stores/validate';
 
@@ -25,6 +27,21 @@ const setTilt = (text: string): readonly Fault[] => {
 };
 const setIso = (base: number, ceiling: number): readonly Fault[] =>
   (ceiling < base ? [{ path: '', say: 'The ISO ceiling must not be under the base.' }] : set({ isoBase: base, isoCeiling: ceiling }));
+const sensor = computed(() => (props.camera.sensorDiagonalMm === null ? '' : String(props.camera.sensorDiagonalMm)));
+const setSensor = (text: string): readonly Fault[] => {
+  if (text.trim() === '') return set({ sensorDiagonalMm: null });
+  const mm = readNumber(text);
+  return mm > 0 ? set({ sensorDiagonalMm: mm }) : [{ path: '', say: 'Millimetres across the corners, or empty.' }];
+};
+const FOCUS = [{ value: 'adjustable' as const, label: 'can be set' }, { value: 'fixed' as const, label: 'fixed lens' }];
+const SCHOOLS = PROFILE_SCHOOLS.map((value) => ({ value, label: value }));
+type Profile = Camera['profiles'][number];
+const setProfile = (i: number, fields: Partial<Profile>): readonly Fault[] => {
+  const next = { ...props.camera.profiles[i], ...fields } as Profile;
+  if (next.isoCeiling < next.isoBase) return [{ path: '', say: 'The ISO ceiling must not be under the base.' }];
+  return set({ profiles: props.camera.profiles.map((p, n) => (n === i ? next : p)) });
+};
+const addProfile = (): void => { set({ profiles: [...props.camera.profiles, { school: 'flat', name: 'Flat', isoBase: props.camera.isoBase, isoCeiling: props.camera.isoCeiling }] }); };
 const addMode = (): void => { const last = props.camera.modes.at(-1); if (last) set({ modes: [...props.camera.modes, { ...last, id: `m${Date.now()}`, name: `${last.name} 2` }] }); };
 </script>
 
@@ -38,7 +55,18 @@ const addMode = (): void => { const last = props.camera.modes.at(-1); if (last) 
       <NumberField label="ISO ceiling" :value="camera.isoCeiling" quantity="count" :step="100" :save="(v) => setIso(camera.isoBase, v)" />
       <NumberField label="One still" :value="camera.stillMB" quantity="count" unit="MB" :save="(v) => set({ stillMB: v })" />
       <TextField label="Fixed tilt" :value="tilt" hint="Degrees it is screwed on at; empty where a gimbal tilts it." placeholder="gimbal" :save="setTilt" />
+      <TextField label="Sensor diagonal, mm" :value="sensor" hint="For depth of field; empty where unknown." placeholder="unknown" :save="setSensor" />
+      <PickField label="Focus" :value="camera.focus" :options="FOCUS" :save="(v) => set({ focus: v })" />
+      <NumberField v-if="camera.apertures.length > 1" label="Sharp from f/" :value="camera.sharpFromF" quantity="count" :step="0.1" :save="(v) => set({ sharpFromF: v })" />
+      <NumberField v-if="camera.apertures.length > 1" label="Sharp to f/" :value="camera.sharpToF" quantity="count" :step="0.1" :save="(v) => set({ sharpToF: v })" />
       <NumberField label="Digital zoom to" :value="camera.maxZoom" quantity="factor" :save="(v) => set({ maxZoom: v })" />
+    </div>
+    <div v-for="(p, i) in camera.profiles" :key="i" class="grid mode">
+      <TextField label="Profile" :value="p.name" :save="(v) => setProfile(i, { name: v })" />
+      <PickField label="School" :value="p.school" :options="SCHOOLS" :save="(v) => setProfile(i, { school: v })" />
+      <NumberField label="Its base ISO" :value="p.isoBase" quantity="count" :step="50" :save="(v) => setProfile(i, { isoBase: v })" />
+      <NumberField label="Its ceiling" :value="p.isoCeiling" quantity="count" :step="100" :save="(v) => setProfile(i, { isoCeiling: v })" />
+      <button class="btn" @click="set({ profiles: camera.profiles.filter((_, n) => n !== i) })">Remove profile</button>
     </div>
     <div v-for="(m, i) in camera.modes" :key="m.id" class="grid mode">
       <TextField label="Recording mode" :value="m.name" :save="(v) => setMode(i, { name: v })" />
@@ -46,9 +74,12 @@ const addMode = (): void => { const last = props.camera.modes.at(-1); if (last) 
       <NumberField label="Height" :value="m.heightPx" quantity="pixels" :step="16" :save="(v) => setMode(i, { heightPx: v })" />
       <NumberField label="Rate" :value="m.fps" quantity="count" unit="fps" :save="(v) => setMode(i, { fps: v })" />
       <NumberField label="Bit rate" :value="m.megabitsPerS" quantity="megabits" :step="10" :save="(v) => setMode(i, { megabitsPerS: v })" />
+      <TextField label="Codec" :value="m.codec" :save="(v) => setMode(i, { codec: v })" />
+      <NumberField label="Zoom to (0 as camera)" :value="m.maxZoom" quantity="factor" :step="0.5" :save="(v) => setMode(i, { maxZoom: v })" />
+      <NumberField label="without loss to" :value="m.losslessZoom" quantity="factor" :step="0.1" :save="(v) => setMode(i, { losslessZoom: v })" />
       <button class="btn" :disabled="camera.modes.length === 1" @click="set({ modes: camera.modes.filter((_, n) => n !== i) })">Remove mode</button>
     </div>
-    <p><button class="btn" @click="addMode">Add a mode</button> <button class="btn" :disabled="only" @click="$emit('remove')">Remove camera</button></p>
+    <p><button class="btn" @click="addMode">Add a mode</button> <button class="btn" @click="addProfile">Add a profile</button> <button class="btn" :disabled="only" @click="$emit('remove')">Remove camera</button></p>
   </section>
 </template>
 

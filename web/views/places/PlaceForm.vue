@@ -9,6 +9,7 @@ import PickField from '../../parts/PickField.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
+import { useFindings } from '../../stores/findings';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
 import type { Fault } from '../../stores/validate';
@@ -20,6 +21,7 @@ const props = defineProps<{ place: Entity<'location'> }>();
 defineEmits<{ remove: [] }>();
 const store = useFilm();
 const looking = useLooking();
+const findings = useFindings();
 const reckoning = useReckoning();
 const set = (fields: Partial<Entity<'location'>>) => store.edit('location', props.place.id, fields, 'place');
 
@@ -42,7 +44,7 @@ const launch = computed(() => launchOf(store.list('feature'), store.terrain.get(
 const subjects = computed(() => store.list('subject').filter((s) => s.locationId === props.place.id));
 const facts = computed(() => reckoning.derived?.places.get(props.place.id) ?? null);
 const shots = computed(() => [...(reckoning.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === props.place.id));
-const warnings = computed(() => reckoning.derived?.placeWarnings.get(props.place.id) ?? []);
+const warnings = computed(() => [...reckoning.derived?.placeWarnings.get(props.place.id) ?? [], ...(findings.places.get(props.place.id) ?? []).filter((w) => w.code.startsWith('light.'))]);
 const events = computed(() => {
   const light = facts.value?.light;
   if (!light) return [];

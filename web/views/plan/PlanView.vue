@@ -55,8 +55,8 @@ watch(() => plan.picked.value, (p) => { if (p.what !== 'nothing') { pane.value =
 /** The slate in hand as it stands while it is dragged, among those the layers show. */
 const shown = computed(() => plan.shots.value.filter((s) => (layers.flight === null || s.flightIndex === layers.flight) && (!layers.onlyPicked || s.facts.shot.id === looking.shotId))
   .map((s) => (s.facts.shot.id === looking.shotId && shot.value ? shot.value : s)));
-const placeWarnings = computed(() => told.places.get(plan.placeId.value) ?? []);
-const findings = computed(() => plan.shots.value.flatMap((s) => { const warnings = told.shots.get(s.facts.shot.id) ?? []; return warnings.length > 0 ? [{ shot: s, warnings }] : []; }));
+const placeWarnings = computed(() => told.by('site').places.get(plan.placeId.value) ?? []);
+const findings = computed(() => plan.shots.value.flatMap((s) => { const warnings = told.by('site').shots.get(s.facts.shot.id) ?? []; return warnings.length > 0 ? [{ shot: s, warnings }] : []; }));
 const count = computed(() => placeWarnings.value.length + findings.value.reduce((n, f) => n + f.warnings.length, 0));
 const m = (v: number): string => writeText(v, 'metres', reckoning.units);
 const pointed = computed(() => {

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import 'apexcharts/dist/apexcharts.css';
+import type { ApexOptions } from 'apexcharts';
+import { computed } from 'vue';
+import VueApexCharts from 'vue3-apexcharts';
+import { useLooking } from '../stores/looking';
+
+/** A curve that answers a question, in this program's own colours. Series and options as the chart library takes them. */
+const props = defineProps<{ series: ApexOptions['series']; options: ApexOptions; height: number; type?: 'line' | 'rangeArea' | 'bar' | 'area'; label: string }>();
+const looking = useLooking();
+// The library writes its style sheet into the page unless it finds it there; the page allows none written in.
+if (!document.getElementById('apexcharts-css')) { const mark = document.createElement('meta'); mark.id = 'apexcharts-css'; document.head.append(mark); }
+
+const token = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+const themed = computed<ApexOptions>(() => {
+  // Read when the theme changes.
+  void looking.theme;
+  const [chalk, quiet, line] = [token('--chalk'), token('--chalk-2'), token('--line')];
+  const text = { colors: quiet, fontSize: '11.5px', fontFamily: token('--font') };
+  const { options: o } = props;
+  const yaxis = Array.isArray(o.yaxis) ? o.yaxis : [o.yaxis ?? {}];
+  return {
+    ...o,
+    chart: { animations: { enabled: false }, toolbar: { show: false }, zoom: { enabled: false }, background: 'transparent', foreColor: chalk, fontFamily: token('--font'), redrawOnParentResize: true, ...o.chart },
+    grid: { borderColor: line, strokeDashArray: 2, padding: { left: 8, right: 12, top: -14, bottom: 0 }, ...o.grid },
+    legend: { show: false }, dataLabels: { enabled: false },
+    tooltip: { enabled: false, ...o.tooltip },
+    xaxis: { axisBorder: { color: line }, axisTicks: { color: line }, ...o.xaxis, labels: { ...o.xaxis?.labels, style: text } },
+    yaxis: yaxis.map((y) => ({ ...y, labels: { ...y.labels, style: text } })),
+  };
+});
+</script>
+
+<template>
+  <figure class="chart" role="img" :aria-label="label"><VueApexCharts :type="type ?? 'line'" width="100%" :height="height" :series="series" :options="themed" /></figure>
+</template>
+
+<style scoped>
+.chart { margin: 0; min-width: 0; }
+</style>

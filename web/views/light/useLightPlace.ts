@@ -1,0 +1,26 @@
+import { readingsOf, type DerivedShot, type LitPlace, type PlaceFacts } from '@core/film';
+import { computed } from 'vue';
+import { useFilm } from '../../stores/film';
+import { useLooking } from '../../stores/looking';
+import { useReckoning } from '../../stores/reckoning';
+
+/** The place in view with its light and its slates. */
+export const useLightPlace = () => {
+  const film = useFilm();
+  const looking = useLooking();
+  const reckoning = useReckoning();
+  const place = computed<PlaceFacts | null>(() => looking.place);
+  const lit = computed<LitPlace | null>(() => {
+    const here = place.value;
+    return here?.light && Number.isFinite(here.windowFromMs) ? { location: here.location, day: here.light, readings: readingsOf(here.location, here.light, film.list('reading')) } : null;
+  });
+  const shots = computed<DerivedShot[]>(() => [...(reckoning.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === place.value?.location.id));
+  const filterName = (id: string | null, stops?: number): string => {
+    if (id === null) return 'no filter';
+    const filter = film.get('filter', id);
+    if (!filter) return 'a filter that is gone';
+    return filter.kind === 'variable' && stops !== undefined ? `${filter.name} at ${stops.toFixed(0)} stops` : filter.name;
+  };
+  const packName = (id: string | null): string => (id === null ? 'a pack that is missing' : film.get('pack', id)?.name ?? 'a pack');
+  return { place, lit, shots, filterName, packName };
+};
