@@ -39,3 +39,23 @@ it('what belongs to a place is everything that refers to one, and no kit', () =>
   expect([...PLACE_KINDS].sort()).toEqual(referring);
   expect(PLACE_KINDS.some(isKit)).toBe(false);
 });
+
+describe('cameras and filters that contradict themselves', () => {
+  it('an ISO range that runs backwards is named, of the camera and of a profile', async () => {
+    const { demoFilm } = await import('../demo');
+    const craft = demoFilm().kit.aircraft[0]!;
+    const [camera] = craft.cameras;
+    const say = (change: object): string => beyondSchema('aircraft', { ...craft, cameras: [{ ...camera, ...change }] }).map((f) => f.say).join(' ');
+    expect(say({})).toBe('');
+    expect(say({ isoBase: 6400, isoCeiling: 100 })).toContain(`ISO range of ${camera!.name} runs backwards`);
+    expect(say({ profiles: [{ school: 'flat', name: 'Flat', isoBase: 800, isoCeiling: 400 }] })).toContain('Flat runs backwards');
+    expect(say({ sharpFromF: 8, sharpToF: 4 })).toContain('sharp f-numbers');
+  });
+  it('a variable filter is stronger at its strongest', async () => {
+    const { demoFilm } = await import('../demo');
+    const vario = demoFilm().kit.filters.find((f) => f.kind === 'variable')!;
+    expect(beyondSchema('filter', vario)).toEqual([]);
+    expect(beyondSchema('filter', { ...vario, strongest: 2 })[0]?.path).toBe('/strongest');
+    expect(beyondSchema('filter', { ...vario, kind: 'nd', strongest: 0 })).toEqual([]);
+  });
+});

@@ -25,7 +25,7 @@ const feature: Check = ({ shape, points, until }) => {
 interface Range { readonly name?: string; readonly isoBase: number; readonly isoCeiling: number }
 const reversedIso = (range: Range, path: string): Fault[] => (range.isoCeiling < range.isoBase ? [{ path, say: `The ISO range of ${range.name ?? 'a camera'} runs backwards: its ceiling is under its base.` }] : []);
 
-const aircraft: Check = ({ cameras }) => (cameras as (Range & { profiles: Range[]; sharpFromF: number; sharpToF: number })[]).flatMap((c) => [
+const aircraft: Check = ({ cameras }) => ((cameras ?? []) as (Range & { profiles: Range[]; sharpFromF: number; sharpToF: number })[]).flatMap((c) => [
   ...reversedIso(c, '/cameras'), ...c.profiles.flatMap((p) => reversedIso(p, '/cameras')),
   ...(c.sharpToF < c.sharpFromF ? [{ path: '/cameras', say: 'The sharp f-numbers run backwards.' }] : []),
 ]);

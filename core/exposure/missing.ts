@@ -1,6 +1,7 @@
 import { exposureError } from './equation';
 import { ERROR_TOLERANCE, mayBeLong, type ExposureAnswer, type ExposureChoice, type ExposureTask, type FixedChoices } from './regret';
 import { solveExposure } from './solve';
+import { exposureSpan } from './span';
 
 /** Something that would help where a setting does not reach the light. */
 export interface Workable {
@@ -30,7 +31,9 @@ const freed = (task: ExposureTask): Workable[] => {
 const NAMES: Readonly<Record<keyof FixedChoices, string>> = { aperture: 'aperture', shutterS: 'shutter', iso: 'ISO', filterId: 'filter' };
 
 const brighter = (task: ExposureTask, { choice }: ExposureAnswer, off: number): Workable[] => {
-  const factor = factorFor(choice.ndStops + off);
+  // Enough for a shutter in the band at base ISO, not only for what the shortest shutter leaves over.
+  const span = exposureSpan({ ...task, fixed: { ...task.fixed, filterId: undefined } }, 0);
+  const factor = factorFor(Math.max(choice.ndStops + off, span ? task.sceneEv100 - span.highEv + ERROR_TOLERANCE : 0));
   const shorter = solveExposure({ ...task, bandLowDeg: 1, fixed: { filterId: task.fixed.filterId } });
   return [
     { say: `A filter of factor ${factor} (${Math.log2(factor).toFixed(0)} stops) would do.` },

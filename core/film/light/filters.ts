@@ -15,6 +15,8 @@ export interface Candidate extends OnLens {
 export interface Bearing {
   /** Regret of each filter by its key, stops; a filter that does not bear the light is not in it. */
   readonly fits: ReadonlyMap<string, number>;
+  /** How badly the others miss it, stops of regret: what is taken where nothing bears the light. */
+  readonly strays: ReadonlyMap<string, number>;
   readonly candidates: readonly Candidate[];
   /** A filter fixed by hand: nothing else is looked at. */
   readonly fixed: boolean;
@@ -31,6 +33,9 @@ const sits = (span: ExposureSpan, ev: number, cleanStops: number): number => {
   const base = span.lowEv + cleanStops;
   return ev < base ? (base - ev) * ISO_REGRET : (ev - base) * NARROW_REGRET;
 };
+
+const MISS_REGRET = 7;
+const missedBy = (span: ExposureSpan, ev: number): number => Math.max(0, span.lowEv - ev, ev - span.highEv);
 
 const BARE_LENS: Candidate = { filterId: null, stops: 0, cost: 0, key: 'bare' };
 const lists = new WeakMap<readonly FilterChoice[], readonly Candidate[]>();
@@ -54,11 +59,12 @@ export const bearingOf = (facts: ShotFacts, kit: Pick<Kit, 'filters'>, lit: LitP
   const span = exposureSpan(task, cleanStops);
   const candidates = candidatesOf(task);
   const fits = new Map<string, number>();
+  const strays = new Map<string, number>();
   if (span) for (const c of candidates) {
-    if (!ends.every((ev) => spanHolds(span, ev, c.stops))) continue;
+    if (!ends.every((ev) => spanHolds(span, ev, c.stops))) { strays.set(c.key, c.cost + Math.max(...ends.map((ev) => missedBy(span, ev - c.stops))) * MISS_REGRET); continue; }
     fits.set(c.key, c.cost + ends.reduce((sum, ev) => sum + sits(span, ev - c.stops, cleanStops), 0) / 2);
   }
-  return { fits, candidates, fixed: task.fixed.filterId !== undefined, scene, task };
+  return { fits, strays, candidates, fixed: task.fixed.filterId !== undefined, scene, task };
 };
 
 /** What a slate is flown with in its flight. */
@@ -79,7 +85,7 @@ const wishes = (b: Bearing): ReadonlySet<string> => new Set(b.fixed || b.fits.si
 const bestOf = (keys: ReadonlySet<string>, members: readonly Bearing[]): string | undefined => {
   let [best, least] = ['', Infinity];
   for (const key of keys) {
-    const total = members.reduce((sum, m) => sum + (m.fits.get(key) ?? 0), 0);
+    const total = members.reduce((sum, m) => sum + (m.fits.get(key) ?? m.strays.get(key) ?? 0), 0);
     if (total < least) { best = key; least = total; }
   }
   return best === '' ? undefined : best;

@@ -1,9 +1,8 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { clockText, localToUtc, minutesOf } from '../../light';
-import { depthOfField } from '../../lens';
 import {
-  bestDate, conditionsOf, deriveFilm, exposurePlan, flightFilters, heaviestFilterKg, lightJob, lightWarnings, marksOf, overWeightLine, placeLightWarnings, readingsOf, SETUP_LINES, setupSheet, shotWindow, sunMinutes, weighDates,
+  bestDate, conditionsOf, deriveFilm, exposurePlan, flightFilters, lightJob, lightWarnings, marksOf, placeLightWarnings, readingsOf, shotWindow, sunMinutes, weighDates,
   type Bearing, type DerivedFilm, type FilmInput, type LitPlace, type Location, type Shot, type ShotWindow, type Warning,
 } from '..';
 
@@ -53,7 +52,7 @@ describe('one filter for a flight', () => {
 
   const bearings = fc.array(fc.record({ keys: fc.subarray(['a', 'b', 'c', 'd']), costs: fc.array(fc.double({ min: 0, max: 5, noNaN: true }), { minLength: 4, maxLength: 4 }) }), { minLength: 1, maxLength: 7 });
   const made = (list: readonly { keys: string[]; costs: number[] }[]): Bearing[] => list.map(({ keys, costs }) => ({
-    fits: new Map(keys.map((k, i) => [k, costs[i] ?? 0])), candidates: ['a', 'b', 'c', 'd'].map((k) => ({ filterId: k, stops: 1, cost: 0, key: k })), fixed: false,
+    strays: new Map(), fits: new Map(keys.map((k, i) => [k, costs[i] ?? 0])), candidates: ['a', 'b', 'c', 'd'].map((k) => ({ filterId: k, stops: 1, cost: 0, key: k })), fixed: false,
   }) as unknown as Bearing);
   it('lands as seldom as any choice of filters would', () => {
     fc.assert(fc.property(bearings, (list) => {
@@ -76,6 +75,15 @@ describe('one filter for a flight', () => {
     const told = shotOf(deriveFilm(fixed), 'Along the parapet').warnings.find((w) => w.code === 'exposure.filter-change')!;
     expect(told.cures[0]?.say).toMatch(/Free/);
     expect(codes(shotOf(deriveFilm(applied(fixed, told, /Free/)), 'Along the parapet').warnings)).not.toContain('exposure.filter-change');
+  });
+
+  it('where nothing bears the light, the nearest is on: the strongest at noon, none at night', () => {
+    const weak = { ...film, kit: { ...film.kit, filters: film.kit.filters.filter((f) => f.factor <= 16) } };
+    const noon = shotOf(deriveFilm(withPlace(/viaduct/, { windowStart: '13:30', windowEnd: '15:00' }, weak)), 'Sleepers from above');
+    expect(noon.filter).toMatchObject({ holds: false, lands: false });
+    expect(noon.filter!.stops).toBe(5);
+    const dark = shotOf(deriveFilm(withPlace(/viaduct/, { windowStart: '03:00', windowEnd: '04:00' })), 'Along the parapet');
+    expect(dark.filter).toMatchObject({ filterId: null, holds: false });
   });
 
   it('a variable filter is offered at whole stops up to its strongest', () => {
@@ -211,59 +219,6 @@ describe('dates', () => {
     for (const d of dates) { expect(d.served).toBeLessThanOrEqual(jobs.length); expect(d.wantedMin).toBeGreaterThanOrEqual(0); }
     expect(bestDate(dates)?.served).toBe(Math.max(...dates.map((d) => d.served)));
     expect(bestDate([])).toBeNull();
-  });
-});
-
-describe('set-up sheets', () => {
-  const contexts = (derived: DerivedFilm, titles: readonly string[]) => titles.map((t) => { const shot = shotOf(derived, t); return { shot, choice: shot.light!.exposure.ok ? shot.light!.exposure.value.choice : null, filterName: 'ND', units: 'metric' as const, driftStops: 0 }; });
-  it('the first flight differs from nothing, the same again from nothing either, another profile in that line', () => {
-    const derived = deriveFilm(film);
-    const first = setupSheet(contexts(derived, ['Valley wakes', 'Meadow to arches']), null);
-    expect(first.lines.some((l) => l.differs)).toBe(false);
-    const again = setupSheet(contexts(derived, ['Meadow to arches']), first.left);
-    expect(again.lines.filter((l) => l.differs).map((l) => l.id)).toEqual([]);
-    const flat = deriveFilm(withShot('Meadow to arches', { profile: 'flat', kelvin: 4100, focusM: 12 }));
-    expect(setupSheet(contexts(flat, ['Meadow to arches']), first.left).lines.filter((l) => l.differs).map((l) => l.id)).toEqual(expect.arrayContaining(['profile', 'white-balance', 'focus', 'zebra']));
-  });
-  it('every line has words, for every slate of the film', () => {
-    const derived = deriveFilm(film);
-    for (const s of derived.shots.values()) for (const l of setupSheet(contexts(derived, [s.facts.shot.title]), null).lines) { expect(l.text).not.toMatch(/undefined|NaN|null/); expect(l.why).not.toMatch(/undefined|NaN|null/); }
-    expect(new Set(SETUP_LINES.map((l) => l.id)).size).toBe(SETUP_LINES.length);
-  });
-  it('a profile brings its own ISO range', () => {
-    const choice = (input: FilmInput) => { const s = shotOf(deriveFilm(input), 'Steps of slate'); if (!s.light?.exposure.ok) throw new Error('no setting'); return s.light.exposure.value.choice; };
-    expect(choice(film).iso).toBe(100);
-    expect(choice(withShot('Steps of slate', { profile: 'flat' })).iso).toBeGreaterThanOrEqual(400);
-  });
-  it('depth of field: focused at the hyperfocal distance all is sharp from half of it on', () => {
-    const far = depthOfField(24, 9.6, 2.8, Infinity);
-    const at = depthOfField(24, 9.6, 2.8, far.hyperfocalM);
-    expect(at.farM).toBe(Infinity);
-    expect(at.nearM).toBeCloseTo(far.hyperfocalM / 2, 1);
-    fc.assert(fc.property(fc.double({ min: 14, max: 200, noNaN: true }), fc.double({ min: 4, max: 43, noNaN: true }), fc.double({ min: 1.4, max: 16, noNaN: true }), fc.double({ min: 0.5, max: 500, noNaN: true }), (mm, diagonal, n, s) => {
-      const d = depthOfField(mm, diagonal, n, s);
-      expect(d.nearM).toBeLessThanOrEqual(s + 1e-6);
-      expect(d.farM).toBeGreaterThanOrEqual(s - 1e-6);
-      expect(depthOfField(mm, diagonal, n * 1.4, s).nearM).toBeLessThanOrEqual(d.nearM + 1e-9);
-    }));
-  });
-});
-
-describe('what a filter weighs', () => {
-  it('the heaviest that fits counts, a fixed one by itself, the bare lens nothing', () => {
-    const wren = film.kit.aircraft.find((a) => a.name === 'Wren 246')!;
-    const { filters } = film.kit;
-    expect(heaviestFilterKg(filters, wren.id, null)).toBeCloseTo(0.004, 9);
-    expect(heaviestFilterKg(filters, wren.id, filters[0]!.id)).toBeCloseTo(0.002, 9);
-    expect(heaviestFilterKg(filters, wren.id, 'bare')).toBe(0);
-  });
-  it('costs energy, and lifts a small aircraft over a line', () => {
-    const energy = (massG: number): number => shotOf(deriveFilm({ ...film, kit: { ...film.kit, filters: film.kit.filters.map((f) => ({ ...f, massG })) } }), 'Sleepers from above').facts.energy!.totalWh;
-    expect(energy(6)).toBeGreaterThan(energy(0));
-    const wren = film.kit.aircraft.find((a) => a.name === 'Wren 246')!;
-    expect(overWeightLine(film.film, film.kit, wren)?.say).toMatch(/250 g: over the 249 g line/);
-    expect(overWeightLine({ ...film.film, preferences: { ...film.film.preferences, weightLinesKg: [] } }, film.kit, wren)).toBeNull();
-    expect(overWeightLine(film.film, film.kit, film.kit.aircraft[0]!)).toBeNull();
   });
 });
 

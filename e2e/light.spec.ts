@@ -1,0 +1,162 @@
+import { exposurePlan, readingsOf } from '@core/film';
+import { expect, test } from './app';
+
+test('a sunrise shoot: filters hold over their flights, a slate fixed to another lands before it, and freeing it cures that', async ({ page, bench }) => {
+  await bench.open('light');
+  await page.getByRole('tab', { name: 'Exposure' }).click();
+  await expect(page.locator('.sum')).toHaveText('2 flights, each with one filter from take-off to landing.');
+  const { derived, file } = await bench.stored();
+  const place = [...derived.places.values()][0]!;
+  const plan = exposurePlan(place, derived.shots, file.kit, { location: place.location, day: place.light!, readings: readingsOf(place.location, place.light!, file.readings) });
+  const first = plan[0]!.rows[0]!;
+  const row = page.locator('[data-row="1"]');
+  await expect(row).toContainText(`f/${first.start.choice!.aperture}`);
+  await expect(row).toContainText(`${first.start.ev100.toFixed(1)}EV`);
+  await expect(page.locator('.apexcharts-series path').first()).toBeVisible();
+
+  await row.getByRole('link').click();
+  await expect(page.getByRole('tab', { name: 'Exposure' })).toHaveAttribute('aria-selected', 'true');
+  await bench.pick('Along the parapet');
+  await bench.choose('Filter', /ND 128/);
+  const warning = page.locator('[data-code="exposure.filter-change"]');
+  await expect(warning).toContainText('fixed to another one');
+  await page.getByRole('link', { name: 'Light' }).click();
+  await page.getByRole('tab', { name: 'Exposure' }).click();
+  await expect(page.locator('[data-row="3"]')).toContainText('land before it');
+  await expect(page.locator('.sum')).toContainText('landings to change a filter');
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await warning.getByRole('button', { name: 'Free the filter choice.' }).click();
+  await expect(warning).toHaveCount(0);
+});
+
+test('a night street: a shutter that flickers is marked, follows the mains of the place, and the sheet says which', async ({ page, bench }) => {
+  await bench.open();
+  await page.getByRole('button', { name: /Salt pans/ }).first().click();
+  await bench.pick('Leave it to the blue');
+  await page.keyboard.press('3');
+  await bench.choose('Shutter', '1/60');
+  await expect(page.locator('[data-proposal] .mark', { hasText: 'flickers' })).toBeVisible();
+  await expect(page.locator('[data-code="exposure.flicker"]')).toContainText('50 Hz');
+  await page.getByRole('link', { name: 'Places' }).click();
+  await bench.choose('Mains of the place', '60 Hz');
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await expect(page.locator('[data-code="exposure.flicker"]')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Light' }).click();
+  await page.getByRole('tab', { name: 'Set-up' }).click();
+  await expect(page.locator('[data-line="mains"]').first()).toContainText('60 Hz');
+  await expect(page.locator('[data-line="white-balance"]').first()).toContainText('locked at');
+});
+
+test('noon with too weak a filter set: stops over, the factor that would do, and a filter of that factor cures it', async ({ page, bench }) => {
+  await bench.open('kit');
+  await page.getByRole('button', { name: /^Filters/ }).click();
+  for (const name of ['ND 64', 'ND 128', 'Vario 4–32']) await page.getByRole('button', { name: `Retire ${name}` }).click();
+  await page.getByRole('link', { name: 'Places' }).click();
+  await page.getByLabel('Window from').fill('13:30');
+  await page.getByLabel('Window to').fill('15:00');
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await bench.pick('Sleepers from above');
+  const over = page.locator('[data-code="exposure.over"]');
+  await expect(over).toContainText('stops over');
+  const factor = Number(/A filter of factor (\d+)/.exec((await over.textContent()) ?? '')?.[1]);
+  expect(factor).toBeGreaterThan(32);
+  await page.keyboard.press('3');
+  await expect(page.locator('[data-proposal] .mark').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Kit' }).click();
+  await page.getByRole('button', { name: /^Filters/ }).click();
+  await page.getByRole('button', { name: 'New filter' }).click();
+  const field = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Copy ND 16' }) }).last().getByLabel('Factor', { exact: true });
+  await field.fill('-4');
+  await field.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('must be 1 or more');
+  await field.fill(String(factor));
+  await field.press('Enter');
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await expect(over).toHaveCount(0);
+});
+
+test('wishes, pins and dates: the window of a slate, held back by hand and by dragging, taken back again', async ({ page, bench }) => {
+  await bench.open('light');
+  const lane = page.locator('.lanes .row', { hasText: 'Along the parapet' });
+  await expect(lane.locator('.lane .wish').first()).toBeVisible();
+  const field = lane.getByLabel('3 not before');
+  await field.fill('07:50');
+  await bench.saved();
+  const shots = async () => (await bench.stored()).file.shots;
+  expect((await shots()).find((s) => s.title === 'Along the parapet')?.notBefore).toBe('07:50');
+  await expect(lane.locator('.now')).toHaveAttribute('title', 'planned 07:50');
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await shots()).find((s) => s.title === 'Along the parapet')?.notBefore).toBeNull();
+
+  const piece = page.locator('[data-piece="6"] rect').first();
+  const box = (await piece.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 180, box.y + box.height / 2, { steps: 6 });
+  await expect(page.locator('.says')).toContainText('not before 07:');
+  await page.mouse.up();
+  await expect.poll(async () => (await shots()).find((s) => s.title === 'Away from the arches')?.notBefore ?? '').toMatch(/^07:\d\d$/);
+
+  const dates = page.getByRole('region', { name: 'Dates compared' }).locator('tbody tr');
+  await expect(dates).toHaveCount(7);
+  await dates.nth(2).getByRole('button', { name: 'Take it' }).click();
+  await expect.poll(async () => (await bench.stored()).file.locations[0]?.date).toBe('2027-05-16');
+});
+
+test('a meter reading shifts the rest of the window; what is no reading is said at the field', async ({ page, bench }) => {
+  await bench.open('light');
+  await page.getByLabel('Read at').fill('07:10');
+  await page.getByLabel('Meter reading, EV').fill('seven');
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('number of EV');
+  await page.getByLabel('Meter reading, EV').fill('7,4');
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: '07:10' })).toContainText('7.4EV');
+  await bench.saved();
+  const { derived, file } = await bench.stored();
+  const at = (title: string) => derived.shots.get(file.shots.find((s) => s.title === title)!.id)!.light!.scene;
+  expect(at('Valley wakes').meterShift).toBe(0);
+  expect(at('Train takes the bridge').meterShift).not.toBe(0);
+});
+
+test('quick sums: any four give the fifth, with a key of its own, on a phone as well', async ({ page, bench }) => {
+  await bench.open();
+  await page.keyboard.press('q');
+  await expect(page.getByRole('heading', { name: 'Quick sums' })).toBeVisible();
+  await expect(page.locator('[data-out=ndStops]')).toHaveText(/4\.4 stops/);
+  await page.getByRole('button', { name: 'ISO', exact: true }).click();
+  await expect(page.locator('[data-out=iso]')).toHaveText('ISO 5');
+  const light = page.getByLabel('Light', { exact: true });
+  await light.fill('8');
+  await light.press('Enter');
+  await expect(page.locator('[data-out=iso]')).toHaveText('ISO 153');
+  await page.getByLabel('Shutter', { exact: true }).fill('1/100');
+  await expect(page.locator('[data-out=iso]')).toHaveText('ISO 306');
+  const factors = page.getByLabel('Factors');
+  await factors.fill('8 4');
+  await expect(page.locator('[data-stack]')).toContainText('5.0stops · factor 32');
+  await factors.fill('8 -4');
+  await expect(page.locator('[data-stack]')).toContainText('1 or more');
+  await page.getByRole('button', { name: 'Take this light' }).click();
+  await bench.accessible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
+
+test('the light page is accessible, part by part, and fits a phone', async ({ page, bench }) => {
+  await bench.open('light');
+  for (const tab of ['The day', 'Exposure', 'Set-up']) { await page.getByRole('tab', { name: tab }).click(); await page.waitForFunction(() => !document.querySelector('.chart') || document.querySelector('.apexcharts-series')); await bench.accessible(); }
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const tab of ['The day', 'Exposure', 'Set-up']) { await page.getByRole('tab', { name: tab }).click(); expect(await page.evaluate(() => document.documentElement.scrollWidth), tab).toBeLessThanOrEqual(390); }
+});
+
+test('a place with no slates, no light and no flights says what it needs', async ({ page, bench }) => {
+  await bench.open('places');
+  await page.getByRole('button', { name: 'New', exact: true }).click();
+  await page.getByRole('link', { name: 'Light' }).click();
+  await expect(page.getByText('No slates here yet')).toBeVisible();
+  await page.getByRole('tab', { name: 'Exposure' }).click();
+  await expect(page.getByText('No flights here yet')).toBeVisible();
+  await page.getByRole('tab', { name: 'Set-up' }).click();
+  await expect(page.getByText('No flights here yet')).toBeVisible();
+});
