@@ -18,13 +18,14 @@ const CORE = {
   energy: ['units', 'air', 'kit', 'moves'],
   cards: ['kit'],
   budget: ['units', 'air', 'energy'],
+  plan: ['units'],
   story: ['lens', 'moves'],
   terrain: ['units'],
   reach: ['units', 'terrain'],
   site: ['units', 'terrain', 'reach'],
   aids: ['units', 'kit', 'moves'],
   pilot: ['kit'],
-  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story', 'reach', 'terrain', 'site', 'aids', 'pilot'],
+  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story', 'reach', 'terrain', 'site', 'aids', 'pilot', 'plan'],
 };
 const rooms = Object.keys(CORE);
 

@@ -54,7 +54,7 @@ const warnings = computed(() => (findings.places.get(props.place.location.id) ??
 </template>
 
 <style scoped>
-.day { display: grid; gap: 12px; align-content: start; min-width: 0; }
+.day { display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; align-content: start; min-width: 0; }
 .events { display: flex; flex-wrap: wrap; gap: 3px 18px; }
 .two { display: grid; grid-template-columns: minmax(0, 1fr) 300px; gap: 20px; }
 .curve { min-width: 0; }

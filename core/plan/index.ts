@@ -1,0 +1,4 @@
+export * from './types';
+export * from './exact';
+export * from './search';
+export * from './check';

@@ -1,0 +1,66 @@
+import type { Tables } from './tables';
+
+/** A flight as a row of shots with the best way of each: what it takes, and when it may be launched. */
+export interface Route {
+  readonly shots: readonly number[];
+  /** Number of the way each shot is flown. */
+  readonly ways: readonly number[];
+  readonly seconds: number;
+  readonly wattHours: number;
+  readonly from: number;
+  readonly to: number;
+  readonly bits: number;
+}
+
+interface Step { readonly seconds: number; readonly wattHours: number; readonly way: number; readonly before: Step | null }
+
+const bitsOf = (t: Tables, shots: readonly number[]): number => shots.reduce((bits, s) => bits & (t.settingBits[s] ?? 0), ~0);
+
+/** Launches that begin no shot too early and end none too late. */
+const launchesOf = (t: Tables, shots: readonly number[], last: Step): { from: number; to: number } => {
+  const steps: Step[] = [];
+  for (let s: Step | null = last; s; s = s.before) steps.unshift(s);
+  let [from, to] = [0, Infinity];
+  steps.forEach((step, i) => {
+    const shot = t.problem.shots[shots[i] ?? -1];
+    if (!shot) return;
+    from = Math.max(from, shot.earliestS - (step.seconds - shot.performS));
+    to = Math.min(to, shot.latestS - step.seconds);
+  });
+  return { from, to };
+};
+
+const stepTo = (t: Tables, before: Step | null, way: number): Step | null => {
+  const shot = t.problem.shots[t.shotOf[way] ?? -1];
+  const leg = before ? t.between[before.way]?.[way] : t.out[way];
+  const so = before ?? t.problem.takeoff;
+  return shot && leg ? { seconds: so.seconds + leg.seconds + shot.performS, wattHours: so.wattHours + leg.wattHours + shot.performWh, way, before } : null;
+};
+
+/** A flight home: the way and the landing counted, the last step kept. */
+const landed = (t: Tables, step: Step): { readonly step: Step; readonly seconds: number; readonly wattHours: number } | null => {
+  const home = t.home[step.way];
+  const { landing } = t.problem;
+  return home ? { step, seconds: step.seconds + home.seconds + landing.seconds, wattHours: step.wattHours + home.wattHours + landing.wattHours } : null;
+};
+
+const quickest = <T extends { readonly seconds: number }>(list: readonly (T | null)[]): T | null =>
+  list.reduce<T | null>((best, x) => (x && (!best || x.seconds < best.seconds) ? x : best), null);
+
+/**
+ * The quickest ways of flying some shots in a given order (dynamic programming over the ways of each).
+ * @returns null where they share no setting, no pack has the energy, or no launch suits all their windows
+ */
+export const routeOf = (t: Tables, shots: readonly number[]): Route | null => {
+  const bits = bitsOf(t, shots);
+  if (bits === 0 || shots.length === 0) return null;
+  let layer: readonly (Step | null)[] = [null];
+  for (const index of shots) layer = (t.waysOf[index] ?? []).flatMap((way) => { const best = quickest(layer.map((before) => stepTo(t, before, way))); return best ? [best] : []; });
+  const done = quickest(layer.map((step) => step && landed(t, step)));
+  if (!done || done.wattHours > t.biggestPackWh + 1e-9) return null;
+  const { from, to } = launchesOf(t, shots, done.step);
+  if (from > to) return null;
+  const ways: number[] = [];
+  for (let s: Step | null = done.step; s; s = s.before) ways.unshift(s.way);
+  return { shots, ways, seconds: done.seconds, wattHours: done.wattHours, from, to, bits };
+};
