@@ -7,7 +7,7 @@ export const TAKEOFF_S = 30;
 export const LANDING_S = 40;
 /** The launch point of a place that has no other. */
 const ORIGIN: Launch = { id: null, at: { x: 0, y: 0, z: 0 } };
-const LOW_HOVER_M = 2;
+export const LOW_HOVER_M = 2;
 
 /** Where a flight takes off and comes home to. */
 export interface Launch { readonly id: string | null; readonly at: Vec3 }

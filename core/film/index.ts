@@ -23,3 +23,4 @@ export { launchOf } from './launchPoint';
 export * from './site';
 export { frameOnGround } from './frame';
 export { shadowsOf } from './shadow';
+export * from './order';

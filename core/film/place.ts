@@ -94,7 +94,8 @@ const notBefore = (shot: Shot, location: Location, day: PlaceDay): number => {
   return Math.max(wishFrom(shot.wants, day), Number.isFinite(pinned) ? pinned : 0);
 };
 
-const costOf = (facts: ShotFacts, location: Location, day: PlaceDay, launch: Launch): ShotCost | null => facts.energy && facts.aircraft && !facts.aircraft.retired ? {
+/** A shot as the budget sees it; null where it has no path or no aircraft. */
+export const costOf = (facts: ShotFacts, location: Location, day: PlaceDay, launch: Launch): ShotCost | null => facts.energy && facts.aircraft && !facts.aircraft.retired ? {
   shotId: facts.shot.id, aircraftId: facts.aircraft.id, from: facts.fromPoint, to: facts.toPoint,
   airS: facts.seconds.airS, wattHours: facts.energy.totalWh, notBeforeS: notBefore(facts.shot, location, day), launch,
 } : null;

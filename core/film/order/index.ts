@@ -1,0 +1,3 @@
+export * from './job';
+export * from './solve';
+export * from './weigh';
