@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  bracketPlan, equivalents, exposureError, exposureSpan, filterStops, flickerSafe, isoSteps, lapseShutter, LOCK_RULES, LONG_SHUTTERS, regretOf, settingEv, shortfallOf,
+  bracketPlan, equivalents, exposureError, exposureSpan, filterStops, flickerSafe, isoSteps, lapseShutter, LOCK_RULES, LONG_SHUTTERS, prepareExposure, regretOf, runnerUpOf, settingEv, shortfallOf,
   shutterOfAngle, SHUTTERS, solveExposure, solveKnob, spanHolds, stackOf, stillShutter, type ExposureTask, type Exposure, type Knob,
 } from '.';
 
@@ -87,6 +87,26 @@ describe('beyond one filter for one shot', () => {
     expect(marks({ fixed: { shutterS: 1 / 60 }, mainsHz: 50 })).toContain('flickers');
     expect(marks({ fixed: { filterId: null, iso: 1600 }, bandHighDeg: 216, filters: [] })).toEqual(expect.arrayContaining(['clips']));
     expect(marks({})).toEqual([]);
+  });
+});
+
+describe('one camera for many lights', () => {
+  it('chooses as well as asking anew each time, in any order of lights', () => {
+    const lights = fc.array(fc.tuple(fc.double({ min: -2, max: 16, noNaN: true }), fc.constantFrom(null, 50, 60)), { minLength: 1, maxLength: 12 });
+    fc.assert(fc.property(lights, fc.boolean(), fc.constantFrom([2.8], [2.8, 4, 5.6, 8]), fc.constantFrom(undefined, 'nd16'), (list, still, apertures, flightFilterId) => {
+      const task: ExposureTask = { ...base, still, apertures, flightFilterId };
+      const choose = prepareExposure(task);
+      for (const [ev, mains] of list) expect(choose(ev, mains)?.regret).toBeCloseTo(solve({ ...task, sceneEv100: ev, mainsHz: mains }).choice.regret, 9);
+    }));
+  });
+  it('has no answer where there is none', () => expect(prepareExposure({ ...base, apertures: [] })(12, null)).toBeNull());
+  it('the runner-up is no better than the choice, and another', () => {
+    fc.assert(fc.property(fc.double({ min: 0, max: 16, noNaN: true }), (sceneEv100) => {
+      const answer = solve({ ...base, sceneEv100 });
+      const second = runnerUpOf(answer)!;
+      expect(second.regret).toBeGreaterThanOrEqual(answer.choice.regret - 1e-9);
+      expect([second.filterId, second.shutterS]).not.toEqual([answer.choice.filterId, answer.choice.shutterS]);
+    }));
   });
 });
 

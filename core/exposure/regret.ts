@@ -70,8 +70,6 @@ export interface ExposureChoice extends Setting {
 
 export interface ExposureAnswer {
   readonly choice: ExposureChoice;
-  /** Best choice with another filter or shutter. */
-  readonly runnerUp: ExposureChoice | null;
   /** What was asked, so that the answer can be put in words when somebody looks at it. */
   readonly task: ExposureTask;
 }

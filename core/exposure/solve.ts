@@ -1,8 +1,8 @@
 import { found, none, type Result } from '../units';
 import { filterStops } from './equation';
-import { apertureRegret, errorRegret, filterRegret, isoRegret, mayBeLong, shutterRegret, type ExposureAnswer, type ExposureChoice, type ExposureTask, type FilterChoice } from './regret';
+import { apertureRegret, errorRegret, filterRegret, isoRegret, mayBeLong, regretOf, shutterRegret, type ExposureAnswer, type ExposureChoice, type ExposureTask, type FilterChoice } from './regret';
 import { isoSteps, LONG_SHUTTERS, SHUTTER_STOPS, SHUTTERS } from './series';
-import { describeChoice, type Found } from './tell';
+import { describeChoice, whyNot, type Found } from './tell';
 
 /** Longest shutter of a still from a hover, s. */
 const LONGEST_STILL_S = 0.5;
@@ -89,9 +89,9 @@ const cheapestWithin = (task: ExposureTask, d: Dials, filter: Notch<string | nul
   return local;
 };
 
-/** Best setting alone. */
-const searchBest = (task: ExposureTask, d: Dials): Found | null => {
-  let best: Found | null = null;
+/** Best setting alone. @param start one that is known already: only better ones are looked for */
+const searchBest = (task: ExposureTask, d: Dials, start: Found | null = null): Found | null => {
+  let best: Found | null = start;
   for (const filter of d.filters) for (const shutter of d.shutters) {
     const limit: number = best?.regret ?? Infinity;
     if (filter.regret + shutter.regret >= limit) break;
@@ -107,13 +107,16 @@ const searchBest = (task: ExposureTask, d: Dials): Found | null => {
 export const prepareExposure = (task: ExposureTask): ((sceneEv100: number, mainsHz: number | null) => ExposureChoice | null) => {
   if (impossible({ ...task, sceneEv100: 0 })) return () => null;
   const laidOut = new Map<string, Dials>();
+  // From minute to minute little changes: the last choice, weighed anew, cuts off most of the search.
+  let last: Found | null = null;
   return (sceneEv100, mainsHz) => {
     const now = { ...task, sceneEv100, mainsHz };
     const like = `${mainsHz}|${mayBeLong(now)}`;
     let d = laidOut.get(like);
     if (!d) laidOut.set(like, d = dials(now));
-    const best = searchBest(now, d);
-    return best && describeChoice(now, best);
+    const allowed = last && last.shutterS <= longestShutter(now) * 1.0001 ? { ...last, regret: regretOf(now, last, last.filterId) } : null;
+    last = searchBest(now, d, allowed);
+    return last && describeChoice(now, last);
   };
 };
 
@@ -134,14 +137,23 @@ const search = (task: ExposureTask, d: Dials): { best: Found | null; second: Fou
 /**
  * Chooses aperture, shutter, ISO and filter for a scene: shutter in band first, ISO lowest, highlights safe, no filter change
  * in the air; compromises are weighed on one scale of regret (`REGRET`).
- * @returns the choice and the runner-up with another filter or shutter (`whyFor` and `reasonsFor` put them in words); or why no choice can be made at all
+ * @returns the choice (`runnerUpOf`, `whyFor` and `reasonsFor` tell more when somebody looks); or why no choice can be made at all
  */
 export const solveExposure = (task: ExposureTask): Result<ExposureAnswer> => {
   const reason = impossible(task);
   if (reason) return none(reason);
   const choices = dials(task);
   if (choices.filters.length === 0) return none('The filter fixed by hand is no longer in the kit.');
-  const { best, second } = search(task, choices);
+  const best = searchBest(task, choices);
   if (!best) return none('This camera offers no shutter for its frame rate.');
-  return found({ task, choice: describeChoice(task, best), runnerUp: second && describeChoice(task, second) });
+  return found({ task, choice: describeChoice(task, best) });
 };
+
+/** The best setting with another filter or shutter than the one chosen; null where there is none. */
+export const runnerUpOf = ({ task }: ExposureAnswer): ExposureChoice | null => {
+  const { second } = search(task, dials(task));
+  return second && describeChoice(task, second);
+};
+
+/** Why this and not the next best, in one sentence. */
+export const whyFor = (answer: ExposureAnswer): string => whyNot(answer, runnerUpOf(answer));

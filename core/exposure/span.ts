@@ -12,7 +12,21 @@ export interface ExposureSpan {
 /** Widest stops between neighbouring shutters and ISO steps: finer than what an exposure may be off. */
 const FINEST_STEP = 0.5;
 
-const goodShutters = (task: ExposureTask): number[] => {
+const known = new Map<string, readonly number[]>();
+
+/** Shutters that cost nothing of the look; the same for many slates. */
+const goodShutters = (task: ExposureTask): readonly number[] => {
+  const { aim: a } = task;
+  const key = `${task.captureFps}|${task.bandLowDeg}|${task.bandHighDeg}|${task.mainsHz}|${mayBeLong(task)}|${a && a.by !== 'angle' ? `${a.by}${a.seconds}` : ''}`;
+  const before = known.get(key);
+  if (before) return before;
+  if (known.size > 200) known.clear();
+  const made = shuttersFor(task);
+  known.set(key, made);
+  return made;
+};
+
+const shuttersFor = (task: ExposureTask): number[] => {
   const mostS = longestShutter(task) * 1.0001;
   const all = [...LONG_SHUTTERS, ...SHUTTERS].filter((t) => t <= mostS);
   const { aim } = task;

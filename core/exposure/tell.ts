@@ -56,8 +56,8 @@ export const reasonsFor = ({ task, choice: c }: ExposureAnswer): string[] => [
   ...(task.flightFilterId !== undefined && c.filterId !== task.flightFilterId ? ['Needs another filter than the flight has on: land to change it.'] : []),
 ];
 
-/** Why this and not the next best, in one sentence. */
-export const whyFor = ({ task, choice, runnerUp }: ExposureAnswer): string => {
+/** Why a choice and not another, in one sentence. */
+export const whyNot = ({ task, choice }: ExposureAnswer, runnerUp: ExposureChoice | null): string => {
   const got = choice.marks.length > 0
     ? `The least bad: ${choice.marks.map((m) => MARK_SAYS[m]).join(' and ')}`
     : `${task.aim && task.aim.by !== 'angle' ? 'Shutter as it should be' : 'Shutter in the band'}, ${choice.iso === task.isoBase ? 'lowest ISO' : `ISO ${choice.iso}`}, highlights kept`;

@@ -2,6 +2,7 @@ import { demoFilm } from '../../demo';
 import { deriveFilm, FilmReckoner, shotFacts, type FilmInput, type ShotParts } from '../../core/film';
 import { ms, report, spread } from './figures';
 import { runLight } from './light';
+import { runPlan } from './plan';
 import { runSite } from './site';
 
 const filmOf = (count: number): FilmInput => {
@@ -37,5 +38,6 @@ export const run = async (): Promise<void> => {
     report(`one slider moved, ${count} shots`, `median ${ms(drag.median)}, p95 ${ms(drag.p95)}, ${(fresh.median / drag.median).toFixed(1)} times less than afresh`);
   }
   runLight(filmOf(60), 40);
+  runPlan();
   runSite();
 };

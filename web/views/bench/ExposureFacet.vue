@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BARE, type DerivedShot } from '@core/film';
-import { isoSteps, reasonsFor, SHUTTERS, shortfallOf, whyFor } from '@core/exposure';
+import { isoSteps, reasonsFor, runnerUpOf, SHUTTERS, shortfallOf, whyFor } from '@core/exposure';
 import { clockText, kelvinFor } from '@core/light';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
@@ -51,6 +51,13 @@ const optional = (text: string, least: number, most: number, say: string, save: 
 };
 const setKelvin = (text: string) => optional(text, 1000, 20_000, 'Kelvin between 1000 and 20000, or empty.', (kelvinNow) => film.edit('shot', stored.value.id, { kelvin: kelvinNow }, 'white balance'));
 const setFocus = (text: string) => optional(text, 0.1, 10_000, 'Metres, or empty for far.', (focusM) => film.edit('shot', stored.value.id, { focusM }, 'focus'));
+const runnerUp = computed(() => answer.value && runnerUpOf(answer.value));
+/** How the light falls over the whole move, in words. */
+const sides = computed(() => {
+  const shares = light.value?.along.shares;
+  if (!shares) return '';
+  return (['front', 'side', 'back'] as const).filter((s) => shares[s] > 0.05).map((s) => (shares[s] > 0.95 ? `${s} light` : `${s} light ${Math.round(shares[s] * 100)} %`)).join(', ');
+});
 /** What the sentence above does not say already. */
 const told = computed(() => (answer.value ? reasonsFor(answer.value).filter((_, i) => i > 1 || (answer.value?.choice.marks.length ?? 0) > 0) : []));
 const short = computed(() => answer.value && shortfallOf(answer.value));
@@ -61,11 +68,11 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
     <p v-if="answer" class="proposal" data-proposal>
       <b>{{ apertureText(answer.choice.aperture) }}</b><b>{{ shutterText(answer.choice.shutterS) }}</b><b>ISO {{ answer.choice.iso }}</b><b>{{ filterName(answer.choice.filterId) }}</b>
       <span v-for="m in answer.choice.marks" :key="m" class="mark">{{ MARK_WORDS[m] }}</span>
-      <span class="quiet">shutter <Fig :value="answer.choice.shutterAngleDeg" quantity="degrees" /> · <Fig :value="answer.choice.errorStops" quantity="stops" /> · blur <Fig :value="light.blurPx" quantity="pixels" /></span>
+      <span class="quiet">shutter <Fig :value="answer.choice.shutterAngleDeg" quantity="degrees" /> · <Fig :value="answer.choice.errorStops" quantity="stops" /> · blur <Fig :value="light.blurPx" quantity="pixels" /> · <span title="What shutter, ISO, aperture and filter give up of the look, on one scale of stops">look cost {{ answer.choice.lookCost.toFixed(1) }}</span></span>
     </p>
     <p v-else-if="!light.exposure.ok" class="fault">{{ light.exposure.reason }}</p>
     <ul v-if="answer" class="reasons quiet"><li>{{ whyFor(answer) }}</li><li v-for="r in told" :key="r">{{ r }}</li>
-      <li v-if="answer.runnerUp">Next best: {{ apertureText(answer.runnerUp.aperture) }}, {{ shutterText(answer.runnerUp.shutterS) }}, ISO {{ answer.runnerUp.iso }}, {{ filterName(answer.runnerUp.filterId) }}, {{ answer.runnerUp.errorStops.toFixed(1) }} stops.</li>
+      <li v-if="runnerUp">Next best: {{ apertureText(runnerUp.aperture) }}, {{ shutterText(runnerUp.shutterS) }}, ISO {{ runnerUp.iso }}, {{ filterName(runnerUp.filterId) }}, {{ runnerUp.errorStops.toFixed(1) }} stops, look cost {{ runnerUp.lookCost.toFixed(1) }}.</li>
     </ul>
     <ul v-if="short" class="short"><li v-for="w in short.workable" :key="w.say">{{ w.say }}</li></ul>
     <div class="grid">
@@ -91,7 +98,7 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
     <p class="light">
       At {{ clockText(light.atMs, place.zone) }} the scene is at <b><Fig :value="light.scene.ev100" quantity="ev" /></b>{{ ' ' }}
       <span class="quiet">(sky by model <Fig :value="light.scene.skyEv100" quantity="ev" /><template v-if="light.scene.meterShift !== 0">, your meter shifts it by <Fig :value="light.scene.meterShift" quantity="stops" /></template>).
-        Sun <Fig :value="light.sun.altitudeDeg" quantity="degrees" /> high at <Fig :value="light.sun.azimuthDeg" quantity="degrees" /><template v-if="light.side !== 'none'">, {{ light.side }} light</template>.</span>
+        Sun <Fig :value="light.sun.altitudeDeg" quantity="degrees" /> high at <Fig :value="light.sun.azimuthDeg" quantity="degrees" /><template v-if="sides">; over the move {{ sides }}</template>.</span>
     </p>
     <ul v-if="readings.length > 0" class="readings">
       <li v-for="r in readings" :key="r.id">{{ clockText(r.utcMs, place.zone) }} <Fig :value="r.ev100" quantity="ev" /> <button class="btn bare" :aria-label="`Remove reading of ${clockText(r.utcMs, place.zone)}`" @click="film.remove('reading', [{ kind: 'reading', id: r.id }])">remove</button></li>
