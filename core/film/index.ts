@@ -14,6 +14,7 @@ export * from './board';
 export * from './coverage';
 export type { Hands } from './hands';
 export * from './light';
+export * from './minutes';
 export { placeDay, type PlaceFacts, type TimedFlight } from './place';
 export type { BudgetFacts } from './budget';
 export * from './track';

@@ -3,7 +3,7 @@ import type { Aircraft, Kit } from '../../kit';
 import type { Warning } from '../../warnings';
 import type { PlaceFacts } from '../place';
 import type { Film, Reading, Shot } from '../types';
-import { heaviestFilterKg } from './weight';
+import { heaviestFilterKg } from '../light';
 
 const MINUTE_MS = 60_000;
 /** So long lamps must burn in the window to be worth staying for. */

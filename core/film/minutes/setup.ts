@@ -4,7 +4,7 @@ import { depthOfField } from '../../lens';
 import type { ProfileSchool } from '../../kit';
 import { write, writeShutter, type Quantity, type UnitSystem } from '../../units';
 import type { DerivedShot } from '../derived';
-import { profileOf, schoolOf } from './task';
+import { profileOf, schoolOf } from '../light';
 
 /** What a line of the set-up sheet is worked out from. */
 export interface SetupContext {

@@ -2,8 +2,8 @@ import { angleToSun, BLACK_SKY_DEG, clockText, flares, sceneLight, sunAlong, sun
 import { projectPoint } from '../../lens';
 import { offset, radians } from '../../units';
 import type { Cure, Warning } from '../../warnings';
+import { conditionsOf, type LitPlace } from '../light';
 import type { LightJob } from './job';
-import { conditionsOf, type LitPlace } from './scene';
 import type { ShotWindow, SunMinutes } from './window';
 
 /** A slate with its place, its minutes and the sun at the minute it is planned. */

@@ -5,8 +5,7 @@ import type { Vec3 } from '../../units';
 import type { DerivedShot } from '../derived';
 import { flyLayout, layoutOf } from '../layout';
 import type { Shot } from '../types';
-import { looksOf } from './shot';
-import { exposureTask } from './task';
+import { looksOf, exposureTask } from '../light';
 
 /** A slate as its light is looked at minute by minute: plain data, so that it can be sent beside the page. */
 export interface LightJob {

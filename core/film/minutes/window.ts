@@ -1,8 +1,7 @@
 import { prepareExposure, type ExposureChoice } from '../../exposure';
 import { flares, sceneLight, sunAt, wishMet, type LightMoment, type Stretch, type SunPosition } from '../../light';
+import { conditionsOf, type LitPlace, mainsIn } from '../light';
 import type { LightJob } from './job';
-import { conditionsOf, type LitPlace } from './scene';
-import { mainsIn } from './task';
 
 export const MINUTE_MS = 60_000;
 

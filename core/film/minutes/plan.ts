@@ -3,8 +3,7 @@ import type { Kit } from '../../kit';
 import { lightCurve, sceneLight, type LightPoint, type SceneConditions } from '../../light';
 import type { DerivedShot } from '../derived';
 import type { PlaceFacts, TimedFlight } from '../place';
-import { conditionsOf, type LitPlace } from './scene';
-import { exposureTask, filtersFor, type OnLens } from './task';
+import { conditionsOf, type LitPlace, exposureTask, filtersFor, type OnLens } from '../light';
 
 const MINUTE_MS = 60_000;
 /** How far before and after a flight a filter's hold is followed. */
