@@ -106,12 +106,15 @@ const searchBest = (task: ExposureTask, d: Dials, start: Found | null = null): F
  */
 export const prepareExposure = (task: ExposureTask): ((sceneEv100: number, mainsHz: number | null) => ExposureChoice | null) => {
   if (impossible({ ...task, sceneEv100: 0 })) return () => null;
-  const laidOut = new Map<string, Dials>();
+  const laidOut = new Map<number, Dials>();
+  // One task that is set anew for each light: thousands of copies a second cost more than the search.
+  const now: { -readonly [K in keyof ExposureTask]: ExposureTask[K] } = { ...task };
   // From minute to minute little changes: the last choice, weighed anew, cuts off most of the search.
   let last: Found | null = null;
   return (sceneEv100, mainsHz) => {
-    const now = { ...task, sceneEv100, mainsHz };
-    const like = `${mainsHz}|${mayBeLong(now)}`;
+    now.sceneEv100 = sceneEv100;
+    now.mainsHz = mainsHz;
+    const like = 2 * (mainsHz ?? 0) + (mayBeLong(now) ? 1 : 0);
     let d = laidOut.get(like);
     if (!d) laidOut.set(like, d = dials(now));
     const allowed = last && last.shutterS <= longestShutter(now) * 1.0001 ? { ...last, regret: regretOf(now, last, last.filterId) } : null;

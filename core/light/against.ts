@@ -56,10 +56,18 @@ export const sunAlong = (looks: readonly Look[], horizontalFovDeg: number, sun: 
   return { nearestDeg, nearestAtS, inLens: inLens / count, shares: { front: counts.front / count, side: counts.side / count, back: counts.back / count, none: counts.none / count } };
 };
 
-/** Whether the sun comes into the lens anywhere along a move: `sunAlong` without its angles, for many minutes. */
-export const flares = (looks: readonly Look[], horizontalFovDeg: number, sun: SunPosition): boolean => {
+/** A move's directions as unit vectors, east, north and up one after another. */
+export const axesOf = (looks: readonly Look[]): Float64Array => Float64Array.from(looks.flatMap(({ headingDeg, tiltDeg }) => {
+  const [h, t] = [radians(headingDeg), radians(tiltDeg)];
+  return [Math.sin(h) * Math.cos(t), Math.cos(h) * Math.cos(t), Math.sin(t)];
+}));
+
+/** Whether the sun comes into the lens anywhere along a move: `sunAlong` without its angles, for many minutes. @param axes from `axesOf` */
+export const flares = (axes: Float64Array, horizontalFovDeg: number, sun: SunPosition): boolean => {
   if (sun.altitudeDeg <= -0.833) return false;
   const least = Math.cos(radians(horizontalFovDeg / 2 + FLARE_MARGIN_DEG));
-  const [sinS, cosS] = [Math.sin(radians(sun.altitudeDeg)), Math.cos(radians(sun.altitudeDeg))];
-  return looks.some(({ headingDeg, tiltDeg }) => Math.sin(radians(tiltDeg)) * sinS + Math.cos(radians(tiltDeg)) * cosS * Math.cos(radians(sun.azimuthDeg - headingDeg)) > least);
+  const [a, s] = [radians(sun.azimuthDeg), radians(sun.altitudeDeg)];
+  const [x, y, z] = [Math.sin(a) * Math.cos(s), Math.cos(a) * Math.cos(s), Math.sin(s)];
+  for (let i = 0; i < axes.length; i += 3) if ((axes[i] ?? 0) * x + (axes[i + 1] ?? 0) * y + (axes[i + 2] ?? 0) * z > least) return true;
+  return false;
 };

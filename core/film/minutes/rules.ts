@@ -1,4 +1,4 @@
-import { angleToSun, BLACK_SKY_DEG, clockText, flares, sceneLight, sunAlong, sunAt, type SunPosition } from '../../light';
+import { angleToSun, BLACK_SKY_DEG, clockText, axesOf, flares, sceneLight, sunAlong, sunAt, type SunPosition } from '../../light';
 import { projectPoint } from '../../lens';
 import { offset, radians } from '../../units';
 import type { Cure, Warning } from '../../warnings';
@@ -37,8 +37,9 @@ export const sunInLens: LightRule = (c) => {
   const { job, sun } = c;
   const along = sunAlong(job.looks, job.horizontalFovDeg, sun);
   if (along.inLens === 0 || job.wants === 'backlit') return null;
-  const reversed = job.reversedLooks && !flares(job.reversedLooks, job.horizontalFovDeg, sun);
-  const good = minuteWhen(c, (ms, s) => !flares(job.looks, job.horizontalFovDeg, s) && c.window.wished.some((w) => ms >= w.fromMs && ms < w.toMs));
+  const axes = axesOf(job.looks);
+  const reversed = job.reversedLooks && !flares(axesOf(job.reversedLooks), job.horizontalFovDeg, sun);
+  const good = minuteWhen(c, (ms, s) => !flares(axes, job.horizontalFovDeg, s) && c.window.wished.some((w) => ms >= w.fromMs && ms < w.toMs));
   return {
     code: 'light.sun-in-lens', severity: 'care', subject: onShot(c),
     say: `The sun comes within ${along.nearestDeg.toFixed(0)}° of the lens axis ${along.nearestAtS.toFixed(0)} s into the move, and is in the picture or flares for ${(along.inLens * 100).toFixed(0)} % of it.`,

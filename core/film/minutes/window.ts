@@ -1,5 +1,5 @@
 import { prepareExposure, type ExposureChoice } from '../../exposure';
-import { flares, sceneLight, sunAt, wishMet, type LightMoment, type Stretch, type SunPosition } from '../../light';
+import { axesOf, flares, sceneLight, sunAt, wishMet, type LightMoment, type Stretch, type SunPosition } from '../../light';
 import { conditionsOf, type LitPlace, mainsIn } from '../light';
 import type { LightJob } from './job';
 
@@ -65,9 +65,10 @@ export const shotWindow = (lit: LitPlace, job: LightJob, { minutes, suns }: SunM
   });
   const wished = wishedMinutes(lit, job, { minutes, suns });
   const exposed = settings.map((s) => s.choice !== null && s.choice.marks.length === 0);
-  const clear = suns.map((sun) => !flares(job.looks, job.horizontalFovDeg, sun));
+  const axes = axesOf(job.looks);
+  const clear = (i: number): boolean => { const sun = suns[i]; return job.wants === 'backlit' || (sun !== undefined && !flares(axes, job.horizontalFovDeg, sun)); };
   return {
     shotId: job.shotId, settings,
-    wished: runs(minutes, wished), exposed: runs(minutes, exposed), good: runs(minutes, minutes.map((_, i) => Boolean(wished[i] && exposed[i] && (clear[i] || job.wants === 'backlit')))),
+    wished: runs(minutes, wished), exposed: runs(minutes, exposed), good: runs(minutes, minutes.map((_, i) => Boolean(wished[i] && exposed[i] && clear(i)))),
   };
 };
