@@ -117,7 +117,7 @@ export const prepareExposure = (task: ExposureTask): ((sceneEv100: number, mains
     const like = 2 * (mainsHz ?? 0) + (mayBeLong(now) ? 1 : 0);
     let d = laidOut.get(like);
     if (!d) laidOut.set(like, d = dials(now));
-    const allowed = last && last.shutterS <= longestShutter(now) * 1.0001 ? { ...last, regret: regretOf(now, last, last.filterId) } : null;
+    const allowed = last && last.shutterS <= longestShutter(now) * 1.0001 ? { aperture: last.aperture, shutterS: last.shutterS, iso: last.iso, ndStops: last.ndStops, filterId: last.filterId, regret: regretOf(now, last, last.filterId) } : null;
     last = searchBest(now, d, allowed);
     return last && describeChoice(now, last);
   };

@@ -54,12 +54,13 @@ export const wishedIn = (lit: LitPlace, job: LightJob, sky: SunMinutes): Stretch
 
 /** Works a slate through every minute: the wish, the sun against the lens, and the best setting. */
 export const shotWindow = (lit: LitPlace, job: LightJob, { minutes, suns }: SunMinutes): ShotWindow => {
-  const altitudes = new Map(minutes.map((ms, i) => [ms, suns[i]?.altitudeDeg ?? 0]));
   const conditions = conditionsOf(lit, job.shot);
-  const cached = { ...conditions, altitudeAt: (ms: number): number => altitudes.get(ms) ?? conditions.altitudeAt(ms) };
+  let [nowMs, nowDeg] = [NaN, 0];
+  const cached = { ...conditions, altitudeAt: (ms: number): number => (ms === nowMs ? nowDeg : conditions.altitudeAt(ms)) };
   const { location } = lit;
   const choose = prepareExposure(job.task);
-  const settings = minutes.map((utcMs) => {
+  const settings = minutes.map((utcMs, i) => {
+    [nowMs, nowDeg] = [utcMs, suns[i]?.altitudeDeg ?? 0];
     const scene = sceneLight(utcMs, cached);
     return { utcMs, ev100: scene.ev100, choice: choose(scene.ev100, mainsIn(scene, location)) };
   });
