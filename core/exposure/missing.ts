@@ -6,8 +6,6 @@ import { exposureSpan } from './span';
 /** Something that would help where a setting does not reach the light. */
 export interface Workable {
   readonly say: string;
-  /** Hand choices that make it so, where it is a matter of settings alone. */
-  readonly fixed?: Readonly<Record<keyof FixedChoices, number | string | null | undefined>>;
 }
 
 export interface Shortfall {

@@ -9,9 +9,6 @@ export interface ExposureSpan {
   readonly highEv: number;
 }
 
-/** Widest stops between neighbouring shutters and ISO steps: finer than what an exposure may be off. */
-const FINEST_STEP = 0.5;
-
 const known = new Map<string, readonly number[]>();
 
 /** Shutters that cost nothing of the look; the same for many slates. */
@@ -54,10 +51,9 @@ export const exposureSpan = (task: ExposureTask, cleanStops: number): ExposureSp
   const topIso = fixed.iso ?? Math.min(task.isoCeiling, task.isoBase * 2 ** cleanStops);
   const lowIso = fixed.iso ?? task.isoBase;
   const ev = (aperture: number, shutterS: number, iso: number): number => 2 * Math.log2(aperture) - Math.log2(shutterS) - Math.log2(iso / 100);
-  const slack = ERROR_TOLERANCE - Math.max(0, FINEST_STEP - ERROR_TOLERANCE);
   return {
-    lowEv: ev(Math.min(...apertures), Math.max(...shutters), topIso) + task.biasStops - slack,
-    highEv: ev(Math.max(...apertures), Math.min(...shutters), lowIso) + task.biasStops + slack,
+    lowEv: ev(Math.min(...apertures), Math.max(...shutters), topIso) + task.biasStops - ERROR_TOLERANCE,
+    highEv: ev(Math.max(...apertures), Math.min(...shutters), lowIso) + task.biasStops + ERROR_TOLERANCE,
   };
 };
 

@@ -15,7 +15,7 @@ export * from './coverage';
 export type { Hands } from './hands';
 export * from './light';
 export * from './minutes';
-export { placeDay, type PlaceFacts, type TimedFlight } from './place';
+export { kitAlong, placeDay, type PlaceFacts, type TimedFlight } from './place';
 export type { BudgetFacts } from './budget';
 export * from './track';
 export * from './practice';

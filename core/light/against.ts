@@ -38,7 +38,7 @@ export interface SunAlong {
 /** Added to half the field of view before the sun counts as out of the lens, deg. */
 export const FLARE_MARGIN_DEG = 5;
 /** Steeper than this the camera looks down: light has no side. */
-const DOWN_DEG = -75;
+export const DOWN_DEG = -75;
 
 /** Where the sun stands to the camera over a move. @param horizontalFovDeg field of view across, deg */
 export const sunAlong = (looks: readonly Look[], horizontalFovDeg: number, sun: SunPosition): SunAlong => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  angleToSun, axesOf, BLACK_SKY_DEG, flares, kelvinFor, lampsBurn, lightCurve, lightDay, localToUtc, minutesOf, modelEv, moonAt, moonPhase, sceneLight, sceneSpread, stretches, sunAlong, sunAt, wishMet, WISHES, type LightMoment, type SceneConditions,
+  angleToSun, axesOf, BLACK_SKY_DEG, flares, kelvinFor, lampsBurn, lightCurve, lightDay, localToUtc, minutesOf, modelEv, moonAt, moonPhase, sceneLight, sceneSpread, sunAlong, sunAt, wishMet, WISHES, type LightMoment, type SceneConditions,
 } from '.';
 
 const MINUTE = 60_000;
@@ -99,18 +99,6 @@ describe('wishes', () => {
     }), { numRuns: 60 });
   });
   it('every wish says what it is', () => { for (const w of WISHES) { expect(w.name).toMatch(/^[A-Z]/); expect(w.says).toMatch(/\.$/); } });
-});
-
-describe('stretches of time', () => {
-  it('find again what they were made from, to a second', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: 0, max: 100 }), { minLength: 2, maxLength: 6 }), (raw) => {
-      const edges = [...new Set(raw)].sort((a, b) => a - b).map((m) => m * 10 * MINUTE + 123);
-      const made = edges.flatMap((from, i) => (i % 2 === 0 && edges[i + 1] !== undefined ? [{ fromMs: from, toMs: edges[i + 1]! }] : []));
-      const found = stretches(-5 * MINUTE, 1100 * MINUTE, 3 * MINUTE, (ms) => made.some((s) => ms >= s.fromMs && ms < s.toMs));
-      expect(found.length).toBe(made.length);
-      found.forEach((s, i) => { expect(Math.abs(s.fromMs - made[i]!.fromMs)).toBeLessThanOrEqual(1000); expect(Math.abs(s.toMs - made[i]!.toMs)).toBeLessThanOrEqual(1000); });
-    }));
-  });
 });
 
 describe('how sure the light is', () => {

@@ -63,27 +63,3 @@ export interface Stretch {
   readonly fromMs: number;
   readonly toMs: number;
 }
-
-/**
- * Stretches between two instants in which something holds, looked at every step and at the end, and narrowed down to a
- * second at their edges.
- */
-export const stretches = (fromMs: number, toMs: number, stepMs: number, holds: (utcMs: number) => boolean): Stretch[] => {
-  const edge = (low: number, high: number, wanted: boolean): number => {
-    let [a, b] = [low, high];
-    while (b - a > 1000) { const middle = (a + b) / 2; if (holds(middle) === wanted) b = middle; else a = middle; }
-    return wanted ? b : a;
-  };
-  const found: Stretch[] = [];
-  let open: number | null = holds(fromMs) ? fromMs : null;
-  let before = fromMs;
-  while (before < toMs) {
-    const now = Math.min(toMs, before + stepMs);
-    const on = holds(now);
-    if (on && open === null) open = edge(before, now, true);
-    if (!on && open !== null) { found.push({ fromMs: open, toMs: edge(before, now, false) }); open = null; }
-    before = now;
-  }
-  if (open !== null) found.push({ fromMs: open, toMs });
-  return found;
-};

@@ -18,7 +18,7 @@ const shotsOf = (reckoning: ReturnType<typeof useReckoning>, id: string): Derive
 const jobOf = (film: ReturnType<typeof useFilm>, reckoning: ReturnType<typeof useReckoning>, id: string): PlaceLightJob | null => {
   const place = reckoning.derived?.places.get(id);
   if (!place?.light || !film.film || !Number.isFinite(place.windowFromMs)) return null;
-  const jobs = shotsOf(reckoning, id).flatMap((s) => { const job = lightJob(s, film.kit); return job ? [job] : []; });
+  const jobs = shotsOf(reckoning, id).flatMap((s) => { const job = lightJob(s, reckoning.along); return job ? [job] : []; });
   const toMs = Math.max(place.windowToMs, ...place.flights.map((f) => f.endMs));
   const readings = readingsOf(place.location, place.light, film.list('reading'));
   // Rows of the film may be watched objects; what goes to a worker is plain.
@@ -42,7 +42,7 @@ export const useLight = defineStore('light', () => {
 
   /** Places whose light could be another now. */
   const changed = (): string[] => [...(reckoning.derived?.places.values() ?? [])].filter((p) => {
-    const parts = [p.location, p.light, p.windowFromMs, p.windowToMs, film.kit, film.film?.preferences, ...film.list('reading'), ...shotsAt(p.location.id)];
+    const parts = [p.location, p.light, p.windowFromMs, p.windowToMs, reckoning.along, film.film?.preferences, ...film.list('reading'), ...shotsAt(p.location.id)];
     const before = seen.get(p.location.id);
     if (before?.length === parts.length && parts.every((x, i) => x === before[i])) return false;
     seen.set(p.location.id, parts);
@@ -53,7 +53,7 @@ export const useLight = defineStore('light', () => {
     const here = reckoning.derived;
     for (const id of told.keys()) if (!here?.shots.has(id)) told.delete(id);
     for (const id of places.keys()) if (!here?.places.has(id)) places.delete(id);
-    const craft = film.film ? film.list('aircraft').filter((a) => !a.retired).flatMap((a) => { const w = film.film && overWeightLine(film.film, film.kit, a); return w ? [w] : []; }) : [];
+    const craft = film.film ? film.list('aircraft').filter((a) => !a.retired).flatMap((a) => { const w = film.film && overWeightLine(film.film, reckoning.along, a); return w ? [w] : []; }) : [];
     const shots = new Map(told);
     for (const w of craft) for (const s of here?.shots.values() ?? []) if (w.subject.kind === 'aircraft' && s.facts.aircraft?.id === w.subject.id) shots.set(s.facts.shot.id, [...shots.get(s.facts.shot.id) ?? [], w]);
     findings.tell('light', { shots, places: new Map(places) });
@@ -61,7 +61,7 @@ export const useLight = defineStore('light', () => {
 
   const look = async (id: string): Promise<void> => {
     const job = jobOf(film, reckoning, id);
-    if (!job) return;
+    if (!job) { places.delete(id); for (const s of shotsAt(id)) told.delete(s.facts.shot.id); publish(); return; }
     const answer = await remote().check(job);
     windows.value = new Map([...windows.value, ...answer.windows.map((w): [string, ShotWindow] => [w.shotId, w])]);
     const place = reckoning.derived?.places.get(id);

@@ -1,4 +1,4 @@
-import { FilmReckoner, inOrder, type DerivedFilm, type DerivedShot, type FilmInput } from '@core/film';
+import { FilmReckoner, inOrder, kitAlong, type DerivedFilm, type DerivedShot, type FilmInput } from '@core/film';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
 import { useFilm } from './film';
@@ -34,6 +34,8 @@ export const useReckoning = defineStore('reckoning', () => {
     return input === reckoned ? whole.shots.get(id) ?? null : reckoner.shot(input, whole, id);
   };
   const locations = computed(() => inOrder(film.list('location')));
+  /** The kit without what stays at home on this film: what every page about this film reckons with. */
+  const along = computed(() => (film.film ? kitAlong(film.kit, film.film) : film.kit));
   const units = computed(() => film.film?.units ?? 'metric');
-  return { derived, shotNow, settle, locations, units };
+  return { derived, shotNow, settle, locations, along, units };
 });

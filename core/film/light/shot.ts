@@ -1,6 +1,6 @@
 import { solveExposure, type ExposureAnswer } from '../../exposure';
 import type { Kit } from '../../kit';
-import { sceneLight, sunAlong, sunSide, type Look, type SceneLight, type SunAlong, type SunPosition, type SunSide } from '../../light';
+import { DOWN_DEG, sceneLight, sunAlong, sunSide, type Look, type SceneLight, type SunAlong, type SunPosition, type SunSide } from '../../light';
 import { blurPixels } from '../../pace';
 import type { Result } from '../../units';
 import type { ShotFacts } from '../shot';
@@ -26,8 +26,6 @@ export interface ShotLight {
 
 /** The sun's angle changes slowly along a path: every second pose is looked at, both ends among them. */
 const SUN_EVERY = 2;
-/** Steeper than this the camera looks down: light has no side. */
-const DOWN_DEG = -75;
 
 /** Directions a move looks in, with their seconds. */
 export const looksOf = (facts: Pick<ShotFacts, 'flown'>): Look[] =>

@@ -7,7 +7,7 @@ import { flyerOf, windOf } from '../costs';
 import type { DerivedFilm } from '../derive';
 import { launchOf } from '../launchPoint';
 import { heaviestFilterKg } from '../light';
-import { costOf, suppliesOf, withoutSpare, type PlaceFacts } from '../place';
+import { costOf, kitAlong, suppliesOf, withoutSpare, type PlaceFacts } from '../place';
 import type { Film, FilmInput, Location, Priority } from '../types';
 
 /** Shots of a place flown by one aircraft from one launch point, as plain data that can be sent beside the page. */
@@ -34,9 +34,9 @@ const latestOf = (place: PlaceFacts, wants: string): number => {
 export const orderJobs = (input: FilmInput, derived: DerivedFilm, locationId: string): OrderJob[] => {
   const place = derived.places.get(locationId);
   if (!place || !Number.isFinite(place.windowFromMs)) return [];
-  const { film, kit } = input;
-  const along = kit.packs.filter((p) => !p.retired && !film.leftHome.includes(p.id));
-  const supplies = suppliesOf(film.preferences.holdBackSpare ? withoutSpare(along) : along, place.location, film, false);
+  const { film } = input;
+  const kit = kitAlong(input.kit, film);
+  const supplies = suppliesOf(film.preferences.holdBackSpare ? withoutSpare(kit.packs) : kit.packs, place.location, film, false);
   const groups = new Map<string, OrderJob & { shots: OrderJob['shots'][number][] }>();
   for (const { facts } of derived.shots.values()) {
     if (facts.location.id !== locationId || !facts.aircraft) continue;

@@ -2,19 +2,17 @@
 import { exposurePlan, setupSheet, type DerivedFilm, type LitPlace, type PlaceFacts, type SetupValue, type SheetLine } from '@core/film';
 import { clockText } from '@core/light';
 import { computed, ref } from 'vue';
-import { useFilm } from '../../stores/film';
 import { useReckoning } from '../../stores/reckoning';
 import { useLightPlace } from './useLightPlace';
 
 const props = defineProps<{ place: PlaceFacts; derived: DerivedFilm; lit: LitPlace }>();
-const film = useFilm();
 const reckoning = useReckoning();
 const { filterName, packName } = useLightPlace();
 const onlyChanges = ref(false);
 const clock = (ms: number): string => clockText(ms, props.place.location.zone);
 const sheets = computed(() => {
   const left = new Map<string, ReadonlyMap<string, SetupValue>>();
-  return exposurePlan(props.place, props.derived.shots, film.kit, props.lit).map((f) => {
+  return exposurePlan(props.place, props.derived.shots, reckoning.along, props.lit).map((f) => {
     const contexts = f.rows.flatMap((r) => {
       const shot = props.derived.shots.get(r.shotId);
       return shot ? [{ shot, choice: r.start.choice, filterName: filterName(r.start.choice?.filterId ?? null, r.start.choice?.ndStops), units: reckoning.units, driftStops: (r.stopsPerMinute * shot.facts.seconds.takeS) / 60 }] : [];

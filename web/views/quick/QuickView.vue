@@ -9,9 +9,11 @@ import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
+import { useReckoning } from '../../stores/reckoning';
 
 const film = useFilm();
 const looking = useLooking();
+const reckoning = useReckoning();
 const knobs = reactive<Record<Knob, number>>({ ev100: 13, aperture: 2.8, shutterS: 1 / 50, iso: 100, ndStops: 0 });
 const wanted = ref<Knob>('ndStops');
 const KNOBS: { id: Knob; label: string }[] = [{ id: 'ev100', label: 'Light' }, { id: 'aperture', label: 'Aperture' }, { id: 'shutterS', label: 'Shutter' }, { id: 'iso', label: 'ISO' }, { id: 'ndStops', label: 'Filter' }];
@@ -60,9 +62,9 @@ const here = computed(() => {
   const conditions = conditionsOf(lit, shot.facts.shot);
   const minutes = Array.from({ length: 61 }, (_, i) => startMs + (i * HOUR_MS) / 60);
   const scene = sceneLight(startMs, conditions);
-  const task = exposureTask(shot.facts, film.kit, scene, conditions.altitudeAt(startMs), undefined);
+  const task = exposureTask(shot.facts, reckoning.along, scene, conditions.altitudeAt(startMs), undefined);
   const span = exposureSpan({ ...task, fixed: {} }, film.film?.preferences.cleanIsoStops ?? 2);
-  const rows = [{ id: null as string | null, factor: 1 }, ...filtersFor(shot.facts, film.kit)].map((f) => {
+  const rows = [{ id: null as string | null, factor: 1 }, ...filtersFor(shot.facts, reckoning.along)].map((f) => {
     const stops = filterStops(f.factor);
     const good = span ? minutes.map((ms) => spanHolds(span, sceneLight(ms, conditions).ev100, stops)) : [];
     const [first, last] = [good.indexOf(true), good.lastIndexOf(true)];
