@@ -17,7 +17,9 @@ const CORE = {
   exposure: ['units'],
   energy: ['units', 'air', 'kit', 'moves'],
   cards: ['kit'],
-  budget: ['units', 'air', 'energy'],
+  charge: ['units', 'kit', 'energy'],
+  budget: ['units', 'kit', 'air', 'energy', 'charge'],
+  risk: ['units'],
   plan: ['units'],
   story: ['lens', 'moves'],
   terrain: ['units'],
@@ -25,7 +27,7 @@ const CORE = {
   site: ['units', 'terrain', 'reach'],
   aids: ['units', 'kit', 'moves'],
   pilot: ['kit'],
-  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story', 'reach', 'terrain', 'site', 'aids', 'pilot', 'plan'],
+  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story', 'reach', 'terrain', 'site', 'aids', 'pilot', 'plan', 'charge', 'risk'],
 };
 const rooms = Object.keys(CORE);
 

@@ -5,6 +5,7 @@ import type { EntityKind } from './kinds';
 interface Fault { readonly path: string; readonly say: string }
 type Check = (value: Readonly<Record<string, unknown>>) => Fault[];
 
+const percent = (share: unknown): string => `${Math.round(Number(share) * 100)} %`;
 const inCalendar = (date: string): boolean => new Date(`${date}T00:00:00Z`).toJSON()?.slice(0, 10) === date;
 
 const place: Check = ({ zone, date }) => [
@@ -33,7 +34,15 @@ const aircraft: Check = ({ cameras }) => ((cameras ?? []) as (Range & { profiles
 const filter: Check = ({ kind, factor, strongest }) => (kind === 'variable' && Number(strongest) <= Number(factor)
   ? [{ path: '/strongest', say: 'A variable filter is stronger at its strongest than at its weakest.' }] : []);
 
-const BEYOND: Partial<Record<EntityKind, Check>> = { location: place, feature, aircraft, filter };
+const pack: Check = ({ chargedOn }) => (typeof chargedOn === 'string' && !inCalendar(chargedOn) ? [{ path: '/chargedOn', say: 'That date is not in the calendar.' }] : []);
+
+const flown: Check = ({ startShare, endShare }) => (Number(endShare) > Number(startShare)
+  ? [{ path: '/endShare', say: `It cannot land with ${percent(endShare)} after taking off with ${percent(startShare)}: look at both again.` }] : []);
+
+const charger: Check = ({ source, sourceWh }) => (source === 'bank' && !(Number(sourceWh) > 0)
+  ? [{ path: '/sourceWh', say: 'A power bank without watt-hours charges nothing: enter what it holds.' }] : []);
+
+const BEYOND: Partial<Record<EntityKind, Check>> = { location: place, feature, aircraft, filter, pack, flown, charger };
 
 /** What a schema cannot say, checked on both sides: a zone this machine knows, a date that exists, an outline with an inside. */
 export const beyondSchema = (kind: EntityKind, value: unknown): Fault[] => BEYOND[kind]?.(value as Record<string, unknown>) ?? [];

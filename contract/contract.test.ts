@@ -13,6 +13,8 @@ const rows = async (): Promise<[EntityKind, Record<string, unknown>][]> => {
   return [
     ...of('film', [f.film]), ...of('location', f.locations), ...of('subject', f.subjects), ...of('shot', f.shots), ...of('feature', f.features), ...of('ground', f.grounds),
     ...of('aircraft', f.kit.aircraft), ...of('pack', f.kit.packs), ...of('card', f.kit.cards), ...of('filter', f.kit.filters), ...of('pilot', f.kit.pilots), ...of('practice', f.kit.practice),
+    ...of('charger', f.kit.chargers), ...of('device', f.kit.devices), ...of('flown', f.kit.flown),
+    ...of('flight', [{ id: f.film.id, locationId: f.locations[0]!.id, position: 'a0', aircraftId: f.kit.aircraft[0]!.id, launchId: null, packId: null, stops: [{ shotId: f.shots[0]!.id, pinned: true }], locked: false, notBefore: null }]),
   ];
 };
 
@@ -42,7 +44,8 @@ describe('schemas', () => {
   it('refuse what is no number where a number belongs', async () => {
     for (const [kind, value] of await rows()) for (const [key, v] of Object.entries(value)) {
       if (typeof v !== 'number') continue;
-      for (const wrong of ['12', null, NaN, Infinity, -1e12]) expect(checks[kind]({ ...value, [key]: wrong }), `${kind}.${key} = ${String(wrong)}`).toBe(false);
+      const nullable = checks[kind]({ ...value, [key]: null });
+      for (const wrong of ['12', ...(nullable ? [] : [null]), NaN, Infinity, -1e12]) expect(checks[kind]({ ...value, [key]: wrong }), `${kind}.${key} = ${String(wrong)}`).toBe(false);
     }
   });
 });
@@ -85,7 +88,7 @@ describe('faults in words', () => {
 describe('what hangs together', () => {
   it('references name fields that exist, and kit belongs to no film', () => {
     for (const { from, field } of REFERENCES) expect(Object.keys(ENTITIES[from].properties)).toContain(field);
-    expect(ENTITY_KINDS.filter(isKit)).toEqual(['aircraft', 'pack', 'card', 'filter', 'pilot', 'practice']);
+    expect(ENTITY_KINDS.filter(isKit)).toEqual(['aircraft', 'pack', 'card', 'filter', 'pilot', 'practice', 'charger', 'device', 'flown']);
   });
   it('the description refers only to what it describes', () => {
     const api = openApi('1');

@@ -1,6 +1,7 @@
 import type { Static, TSchema } from '@sinclair/typebox';
+import { FlightSchema } from './flight';
 import { FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
-import { AircraftSchema, CardSchema, FilterSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
+import { AircraftSchema, CardSchema, ChargerSchema, DeviceSchema, FilterSchema, FlownSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
 import { FeatureSchema, GroundSchema, PictureSchema } from './site';
 import type { EntityKind } from './kinds';
 
@@ -20,6 +21,10 @@ export const ENTITIES = {
   filter: FilterSchema,
   pilot: PilotSchema,
   practice: PracticeSchema,
+  flight: FlightSchema,
+  charger: ChargerSchema,
+  device: DeviceSchema,
+  flown: FlownSchema,
 } as const satisfies Record<EntityKind, TSchema>;
 
 export type Entity<K extends EntityKind = EntityKind> = Static<(typeof ENTITIES)[K]>;
@@ -48,4 +53,9 @@ export const REFERENCES: readonly { readonly from: EntityKind; readonly field: s
   { from: 'shot', field: 'aircraftId', to: 'aircraft' },
   { from: 'film', field: 'pilotId', to: 'pilot' },
   { from: 'practice', field: 'pilotId', to: 'pilot' },
+  { from: 'flight', field: 'locationId', to: 'location' },
+  { from: 'flight', field: 'aircraftId', to: 'aircraft' },
+  { from: 'flight', field: 'packId', to: 'pack' },
+  { from: 'flown', field: 'aircraftId', to: 'aircraft' },
+  { from: 'flown', field: 'packId', to: 'pack' },
 ];

@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { FlightSchema } from './flight';
 import { FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
-import { AircraftSchema, CardSchema, FilterSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
+import { AircraftSchema, CardSchema, ChargerSchema, DeviceSchema, FilterSchema, FlownSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
 import { EXCHANGE_FORMAT, EXCHANGE_VERSION } from './kinds';
 import { filled, strict } from './parts';
 import { AssetSchema, FeatureSchema, GroundSchema, PictureSchema } from './site';
@@ -17,6 +18,7 @@ export const FilmFileSchema = strict({
   features: filled(Type.Array(FeatureSchema, { maxItems: 20_000 }), []),
   grounds: filled(Type.Array(GroundSchema, { maxItems: 500 }), []),
   pictures: filled(Type.Array(PictureSchema, { maxItems: 500 }), []),
+  flights: filled(Type.Array(FlightSchema, { maxItems: 2000 }), []),
   /** Files the grounds and pictures refer to. */
   assets: filled(Type.Array(AssetSchema, { maxItems: 1000 }), []),
   kit: strict({
@@ -26,6 +28,9 @@ export const FilmFileSchema = strict({
     filters: Type.Array(FilterSchema, { maxItems: 500 }),
     pilots: filled(Type.Array(PilotSchema, { maxItems: 100 }), []),
     practice: filled(Type.Array(PracticeSchema, { maxItems: 20_000 }), []),
+    chargers: filled(Type.Array(ChargerSchema, { maxItems: 100 }), []),
+    devices: filled(Type.Array(DeviceSchema, { maxItems: 100 }), []),
+    flown: filled(Type.Array(FlownSchema, { maxItems: 20_000 }), []),
   }),
 });
 

@@ -49,6 +49,14 @@ export const PreferencesSchema = strict({
   whiteBalance: filled(OneOf('locked', 'automatic'), 'locked'),
   /** Take-off masses at which rules tend to change, kg. */
   weightLinesKg: filled(Type.Unsafe<readonly number[]>(Type.Array(Above(0, 100), { maxItems: 10 })), [0.249, 0.899, 3.999]),
+  /** Two people fly at the same time, each aircraft with its own packs. */
+  flyAtOnce: filled(Type.Boolean(), false),
+  /** Logged flights correct the plan. */
+  learn: filled(Type.Boolean(), true),
+  /** Packs are charged again during the day, on the chargers that come along. */
+  chargeBetween: filled(Type.Boolean(), true),
+  /** Minutes a pack cools after landing before it is charged. */
+  coolMinutes: filled(Between(0, 240), 20),
 });
 
 export const FilmSchema = strict({
@@ -96,6 +104,12 @@ export const LocationSchema = strict({
   /** Launch point flown from where a shot names none; null is the origin. */
   launchId: filled(Nullable(Uuid), null),
   lossAction: filled(OneOf('return', 'hover', 'land'), 'return'),
+  /** Minutes from the place before on the same day until ready to fly here. */
+  travelMin: filled(Between(0, 1440), 0),
+  /** A wall socket is there, or on the way there. */
+  wallPower: filled(Type.Boolean(), false),
+  /** Times of the day at which nobody flies. */
+  breaks: filled(Type.Array(strict({ from: ClockTime, minutes: Between(1, 720) }), { maxItems: 10 }), []),
   notes: Text,
 });
 
@@ -181,6 +195,9 @@ export const ShotSchema = strict({
   lossAction: filled(Nullable(OneOf('return', 'hover', 'land')), null),
   /** Flown with the aid that keeps the height over ground, which only climbs. */
   overGround: filled(Type.Boolean(), false),
+  /** First or last of its place, or after another shot. */
+  turn: filled(OneOf('any', 'first', 'last'), 'any'),
+  afterId: filled(Nullable(Uuid), null),
   notes: Text,
 });
 

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
-import { AID_KINDS, PROFILE_SCHOOLS } from '../core/kit';
-import { Above, Between, filled, Name, Nullable, OneOf, ShortText, strict, Uuid, Whole } from './parts';
+import { AID_KINDS, CHARGE_SOURCES, DEVICE_ROLES, FLIGHT_VERDICTS, PACK_STATES, PROFILE_SCHOOLS } from '../core/kit';
+import { Above, Between, filled, LocalDate, Name, Nullable, OneOf, ShortText, strict, Uuid, Whole } from './parts';
 
 const PartId = Type.String({ minLength: 1, maxLength: 60 });
 
@@ -86,6 +86,15 @@ export const PackSchema = strict({
   charge: Between(0, 1),
   health: Above(0, 1),
   cycles: Whole(0, 10_000),
+  /** Day it was last charged; null where nobody knows. */
+  chargedOn: filled(Nullable(LocalDate), null),
+  /** Days a full pack holds before it drains itself for storage. */
+  drainDelayDays: filled(Between(0, 60), 3),
+  /** Minutes from empty to full on its own charger. */
+  chargeMinutes: filled(Above(0, 1440), 70),
+  /** Cycles it is trusted for. */
+  mostCycles: filled(Whole(1, 10_000), 200),
+  condition: filled(OneOf(...PACK_STATES), 'sound'),
   notes: ShortText,
   retired: Type.Boolean(),
 });
@@ -132,5 +141,57 @@ export const PracticeSchema = strict({
   handling: OneOf('simulator', 'slow', 'normal', 'fast'),
   tries: Whole(1, 500),
   keepers: Whole(0, 500),
+  notes: ShortText,
+});
+
+export const ChargerSchema = strict({
+  id: Uuid,
+  name: Name,
+  source: OneOf(...CHARGE_SOURCES),
+  /** What the source can give in all, Wh; 0 where it does not run dry. */
+  sourceWh: Between(0, 100_000),
+  /** Packs it holds, and whether they are charged one after another. */
+  slots: Whole(1, 24),
+  manner: OneOf('in-turn', 'side-by-side'),
+  /** What one slot gives, W. */
+  slotW: Above(0, 5000),
+  /** Aircraft whose packs it takes; none named stands for all. */
+  aircraftIds: Type.Array(Uuid, { maxItems: 50 }),
+  notes: ShortText,
+  retired: Type.Boolean(),
+});
+
+/** What has to be charged besides packs. */
+export const DeviceSchema = strict({
+  id: Uuid,
+  name: Name,
+  role: OneOf(...DEVICE_ROLES),
+  charge: Between(0, 1),
+  /** Hours a full charge lasts in use. */
+  hours: Above(0, 100),
+  chargeMinutes: Above(0, 1440),
+  notes: ShortText,
+  retired: Type.Boolean(),
+});
+
+/** A flight that happened. A correction is another entry. */
+export const FlownSchema = strict({
+  id: Uuid,
+  filmId: Nullable(Uuid),
+  flightId: Nullable(Uuid),
+  aircraftId: Uuid,
+  packId: Uuid,
+  /** Take-off, UTC. */
+  utcMs: Type.Integer({ minimum: 0, maximum: 4_102_444_800_000 }),
+  minutes: Above(0, 300),
+  startShare: Between(0, 1),
+  endShare: Between(0, 1),
+  /** What the plan said before it was corrected by earlier flights; null where it was flown without one. */
+  plannedWh: Nullable(Above(0, 10_000)),
+  temperatureC: Between(-50, 60),
+  verdict: OneOf(...FLIGHT_VERDICTS),
+  condition: OneOf(...PACK_STATES),
+  /** Shots that are in the can by it. */
+  shotIds: Type.Array(Uuid, { maxItems: 500 }),
   notes: ShortText,
 });

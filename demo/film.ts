@@ -18,7 +18,7 @@ const PANS = demoId(6, 3);
 
 const place = (n: number, position: string, more: Partial<Location> & Pick<Location, 'name' | 'latitude' | 'longitude' | 'date' | 'windowStart' | 'windowEnd'>): Location => ({
   id: demoId(6, n), filmId: FILM, position, zone: 'Europe/Madrid', elevationM: 640, windMs: 2.5, gustMs: 4, windFromDeg: 250, terrain: 'open', temperatureC: 11,
-  visibilityM: 12_000, sky: 'clear', lamps: 'none', mainsHz: 50, ceilingM: 120, returnHeightM: 55, launchId: null, lossAction: 'return', notes: '', ...more,
+  visibilityM: 12_000, sky: 'clear', lamps: 'none', mainsHz: 50, ceilingM: 120, returnHeightM: 55, launchId: null, lossAction: 'return', travelMin: 0, wallPower: false, breaks: [], notes: '', ...more,
 });
 
 const locations: Location[] = [
@@ -61,7 +61,7 @@ const shot = (n: number, locationId: string, position: string, sketch: Sketch): 
     cutStyle: 'in-motion', takes: 2, takeStyle: 'there-and-back', setupS: 35, subjectMarginS: 0,
     exposure: { aperture: null, shutterS: null, iso: null, filterId: null }, offsetStops: 0, notes: '', records: 'video', stills: 3, handling: 'normal', walkS: null,
     layers: { foreground: '', middle: '', background: '' }, usage: { people: 'none', property: 'wide' }, cutPosition: '', launchId: null, lossAction: null, overGround: false,
-    surface: 'mixed', lit: 'open', profile: null, kelvin: null, focusM: null, notBefore: null,
+    surface: 'mixed', lit: 'open', profile: null, kelvin: null, focusM: null, notBefore: null, turn: 'any', afterId: null,
     ...more, ...craftOf(sketch),
     move: {
       kind: move, values: { ...initialValues(moveOf(move)?.parameters ?? []), ...values }, reversed: false, locked: [], points: points ?? [],
@@ -113,6 +113,6 @@ export const demoFilm = (): FilmFile => {
       audience: 'Railway society, website and a hall screening', cutLengthS: 150, timelineFps: 25, tempoBpm: 92, aspect: '16:9', stillsWanted: false, units: 'metric',
       preferences: { ...DEFAULT_PREFERENCES }, leftHome: [], beatsPerCount: 8, pilotId: demoId(9, 1),
     },
-    locations, subjects, shots, readings: [], features: demoFeatures(VIADUCT, TERRACES, PANS), grounds: grounds.map((g) => g.ground), pictures: [], assets: grounds.map((g) => g.asset), kit: demoKit,
+    locations, subjects, shots, readings: [], features: demoFeatures(VIADUCT, TERRACES, PANS), grounds: grounds.map((g) => g.ground), pictures: [], flights: [], assets: grounds.map((g) => g.asset), kit: demoKit,
   };
 };

@@ -15,6 +15,10 @@ declare module 'virtual:validators' {
   export const filter: Check;
   export const pilot: Check;
   export const practice: Check;
+  export const flight: Check;
+  export const charger: Check;
+  export const device: Check;
+  export const flown: Check;
 }
 
 declare module 'tz-lookup' {

@@ -1,1 +1,2 @@
-export * from './flights';
+export * from './flight';
+export * from './fill';

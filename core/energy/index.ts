@@ -1,4 +1,5 @@
 export * from './power';
 export * from './pack';
+export * from './calibrate';
 export * from './leg';
 export * from './path';

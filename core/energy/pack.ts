@@ -29,12 +29,12 @@ export interface PackEnergy {
 }
 
 /**
- * Energy of a pack: Wh × charge × health × temperature factor; the reserve is a share of the rated Wh and never under 10 %.
+ * Energy of a pack: Wh × charge × health × temperature factor, less what logged flights took from it; the reserve is a share of the rated Wh and never under 10 %.
  * @param reserveShare share of the rated energy to land with, 0.2–0.4
  */
-export const packEnergy = (pack: Pick<Pack, 'ratedWh' | 'charge' | 'health'>, cellC: number, reserveShare: number): PackEnergy => {
+export const packEnergy = (pack: Pick<Pack, 'ratedWh' | 'charge' | 'health' | 'drawFactor'>, cellC: number, reserveShare: number): PackEnergy => {
   const factor = temperatureFactor(cellC);
-  const availableWh = pack.ratedWh * pack.charge * pack.health * factor;
+  const availableWh = pack.ratedWh * pack.charge * (pack.health * factor) / (pack.drawFactor ?? 1);
   const reserveWh = pack.ratedWh * Math.max(reserveShare, CRITICAL_SHARE);
   return { availableWh, reserveWh, usableWh: Math.max(0, availableWh - reserveWh), temperatureFactor: factor };
 };

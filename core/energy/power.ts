@@ -43,16 +43,17 @@ const parasite = (craft: AirframeFigures, ratedHoverW: number, ratedInducedMs: n
  * IEEE Trans. Wireless Comm. 18(4), 2019. Climb adds w·m·g/η; descending gives nothing back.
  * @param density air density, kg/m³
  * @param addedMassKg mass on top of the rated mass, kg
+ * @param factor real energy for each watt-hour so reckoned, from logged flights
  */
-export const powerModel = (craft: AirframeFigures, density: number, addedMassKg = 0): PowerModel => {
+export const powerModel = (craft: AirframeFigures, density: number, addedMassKg = 0, factor = 1): PowerModel => {
   const ratedHoverW = craft.packWh / (craft.hoverMinutes / 60);
   const massKg = craft.massKg + addedMassKg;
-  const hoverW = ratedHoverW * (massKg / craft.massKg) ** 1.5 * Math.sqrt(SEA_LEVEL_DENSITY / density);
+  const hoverW = factor * ratedHoverW * (massKg / craft.massKg) ** 1.5 * Math.sqrt(SEA_LEVEL_DENSITY / density);
   const inducedMs = inducedVelocity(massKg, craft.rotors, craft.rotorDiameterM, density);
   const ratedInducedMs = inducedVelocity(craft.massKg, craft.rotors, craft.rotorDiameterM, SEA_LEVEL_DENSITY);
   const { k, basis } = parasite(craft, ratedHoverW, ratedInducedMs);
-  const drag = (ratedHoverW * k * density) / SEA_LEVEL_DENSITY;
-  const climb = (massKg * POWER.gravity) / POWER.climbEfficiency;
+  const drag = (factor * ratedHoverW * k * density) / SEA_LEVEL_DENSITY;
+  const climb = (factor * massKg * POWER.gravity) / POWER.climbEfficiency;
   return {
     watts: (airspeedMs, climbMs) => hoverW * shape(airspeedMs, inducedMs) + drag * airspeedMs ** 3 + Math.max(climbMs, 0) * climb,
     hoverW,

@@ -23,7 +23,7 @@ export const windOf = (location: Location): Wind => ({
 
 /** What flies between shots: the aircraft's power in the air of the place, at the film's reposition speed. */
 export const flyerOf = (aircraft: Aircraft, location: Location, film: Film, addedKg = 0): LegFlyer => ({
-  power: powerModel(aircraft, airDensity(location.elevationM, location.temperatureC), addedKg),
+  power: powerModel(aircraft, airDensity(location.elevationM, location.temperatureC), addedKg, aircraft.energyFactor),
   airspeedMs: Math.min(film.preferences.repositionMs, aircraft.maxSpeedMs),
   maxClimbMs: aircraft.maxClimbMs,
   maxDescentMs: aircraft.maxDescentMs,

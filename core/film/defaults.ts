@@ -36,6 +36,10 @@ export const DEFAULT_PREFERENCES: Preferences = {
   flatAtNight: false,
   whiteBalance: 'locked',
   weightLinesKg: [0.249, 0.899, 3.999],
+  flyAtOnce: false,
+  learn: true,
+  chargeBetween: true,
+  coolMinutes: 20,
 };
 
 /** Mean angular acceleration of a gentle turn, °/s². */

@@ -1,13 +1,14 @@
-import type { PackSupply } from '../budget';
 import type { Aircraft, Kit } from '../kit';
-import { KeyedMemo } from '../units';
+import { groupBy, KeyedMemo } from '../units';
 import type { Warning } from '../warnings';
 import { budgetOf, type BudgetFacts } from './budget';
 import type { DerivedShot } from './derived';
+import { endOfFlown, loggedOn, PackDay } from './day';
+import type { ChargeRun } from '../charge';
 import { handsOf, type Hands } from './hands';
 import { launchOf } from './launchPoint';
 import { bearingOf, flightFilters, heaviestFilterKg, readingsOf, shotLight, type Bearing, type FlightFilter, type LitPlace, type ShotLight } from './light';
-import { kitAlong, placeDay, placeFacts, suppliesOf, withoutSpare, type PlaceDay, type PlaceFacts } from './place';
+import { kitAlong, placeDay, placeFacts, withoutSpare, type PlaceDay, type PlaceFacts } from './place';
 import { placeWarnings, shotWarnings } from './rules';
 import { shotFacts, type ShotFacts } from './shot';
 import type { FilmInput, Location, Shot, Subject } from './types';
@@ -18,6 +19,10 @@ export interface DerivedFilm {
   readonly places: ReadonlyMap<string, PlaceFacts>;
   readonly placeWarnings: ReadonlyMap<string, readonly Warning[]>;
   readonly budget: BudgetFacts;
+  /** Packs on chargers between flights, by date. */
+  readonly charges: ReadonlyMap<string, readonly ChargeRun[]>;
+  /** Shots that are in the can. */
+  readonly done: ReadonlySet<string>;
 }
 
 const byPosition = <T extends { readonly position: string; readonly id: string }>(list: readonly T[]): T[] =>
@@ -52,9 +57,9 @@ export class FilmReckoner {
     const input = this.along(whole);
     const locations = byPosition(input.locations);
     const shots = this.shotsOf(input, locations);
-    const places = this.placesOf(input, locations, shots);
+    const { places, charges, done } = this.placesOf(input, locations, shots);
     const derived = new Map<string, DerivedShot>();
-    for (const location of locations) this.lightsOf(input, shots.get(location.id) ?? [], places.get(location.id), derived);
+    for (const location of locations) this.lightsOf(input, shots.get(location.id) ?? [], places.get(location.id), done, derived);
     const order = [...derived.keys()];
     const keep = new Set(order);
     for (const memo of [this.facts, this.lights, this.bearings, this.filters, this.hands, this.warned, this.whole]) memo.keep(keep);
@@ -62,7 +67,7 @@ export class FilmReckoner {
     this.days.keep(here);
     this.lit.keep(here);
     return {
-      shots: derived, order, places,
+      shots: derived, order, places, charges, done,
       placeWarnings: new Map(locations.map((l) => { const place = places.get(l.id); return [l.id, place ? placeWarnings(place, shots.get(l.id) ?? []) : []]; })),
       budget: budgetOf(input, locations.map((l) => places.get(l.id)).filter((p) => p !== undefined), derived),
     };
@@ -85,7 +90,7 @@ export class FilmReckoner {
   }
 
   private along(whole: FilmInput): FilmInput {
-    return { ...whole, kit: this.kits.get('kit', [whole.kit, whole.film.leftHome], () => kitAlong(whole.kit, whole.film)) };
+    return { ...whole, kit: this.kits.get('kit', [whole.kit, whole.film.leftHome, whole.film.preferences.learn], () => kitAlong(whole.kit, whole.film)) };
   }
 
   private factsOf(shot: Shot, { film, kit, terrain }: FilmInput, location: Location, subject: Subject | null, aircraft: Aircraft | null): ShotFacts {
@@ -106,26 +111,43 @@ export class FilmReckoner {
     })]));
   }
 
-  private placesOf(input: FilmInput, locations: readonly Location[], shots: ReadonlyMap<string, ShotFacts[]>): Map<string, PlaceFacts> {
-    const { film } = input;
-    const packs = film.preferences.holdBackSpare ? withoutSpare(input.kit.packs) : input.kit.packs;
+  private placesOf(input: FilmInput, locations: readonly Location[], shots: ReadonlyMap<string, ShotFacts[]>) {
+    const { film, kit } = input;
+    const packs = film.preferences.holdBackSpare ? withoutSpare(kit.packs) : kit.packs;
     const { goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin } = film.preferences;
     const definitions = [goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin];
-    const firstDate = locations.map((l) => l.date).sort()[0];
-    const leftOn = new Map<string, readonly PackSupply[]>();
+    const own = kit.flown.filter((f) => f.filmId === film.id);
+    const done = new Set(own.flatMap((f) => f.shotIds));
+    const flownPlans = new Set(own.map((f) => f.flightId));
+    const laid = groupBy(byPosition(input.flights.filter((f) => !flownPlans.has(f.id))), (f) => f.locationId);
+    const dates = locations.map((l) => l.date).sort();
+    const days = new Map<string, { packs: PackDay; readyMs: number }>();
     const places = new Map<string, PlaceFacts>();
     for (const location of locations) {
       const day = this.days.get(location.id, [location.date, location.zone, location.latitude, location.longitude, location.windowStart, location.windowEnd, ...definitions], () => placeDay(location, film));
-      // Packs are charged again for a later day; on the same day what an earlier place left of them is all there is.
-      const supply = leftOn.get(location.date) ?? suppliesOf(packs, location, film, location.date !== firstDate);
-      const place = placeFacts(location, film, input.kit, shots.get(location.id) ?? [], supply, day, (shot) => launchOf(input.features, input.terrain?.get(location.id), location, shot));
-      leftOn.set(location.date, place.fill.left);
+      let today = days.get(location.date);
+      const travelMs = today ? location.travelMin * 60_000 : 0;
+      if (!today) {
+        const log = loggedOn(own, film, location);
+        const last = log.at(-1);
+        // Packs are charged again for a later day.
+        days.set(location.date, today = { packs: new PackDay(packs, kit, film, location.date, location.date !== dates[0], log), readyMs: last ? endOfFlown(last) + film.preferences.swapMinutes * 60_000 : -Infinity });
+      }
+      const fromMs = Number.isFinite(day.windowFromMs) ? day.windowFromMs : 0;
+      const readyMs = Math.max(fromMs, today.readyMs + travelMs);
+      const place = placeFacts({
+        location, film, kit, shots: shots.get(location.id) ?? [], ...today.packs.arrive(location, fromMs / 1000), day, readyS: (readyMs - fromMs) / 1000,
+        laid: laid.get(location.id) ?? [], done, launchFor: (shot) => launchOf(input.features, input.terrain?.get(location.id), location, shot),
+      });
+      const endMs = place.flights.reduce((end, f) => Math.max(end, f.endMs), readyMs);
+      today.packs.leave(new Set(place.flights.map((f) => f.packId)), place.fill.left, place.fill.spent, endMs / 1000);
+      today.readyMs = place.flights.length > 0 ? endMs : today.readyMs;
       places.set(location.id, place);
     }
-    return places;
+    return { places, done, charges: new Map([...days].map(([date, d]) => [date, d.packs.runs])) };
   }
 
-  private lightsOf(input: FilmInput, shots: readonly ShotFacts[], place: PlaceFacts | undefined, into: Map<string, DerivedShot>): void {
+  private lightsOf(input: FilmInput, shots: readonly ShotFacts[], place: PlaceFacts | undefined, done: ReadonlySet<string>, into: Map<string, DerivedShot>): void {
     if (!place) return;
     const lit = this.litPlace(input, place);
     const flightOf = new Map(place.flights.flatMap((f, i) => f.stops.map((s) => [s.shotId, i] as const)));
@@ -136,7 +158,7 @@ export class FilmReckoner {
       const flightIndex = flightOf.get(id) ?? null;
       const filter = filters.get(id) ?? null;
       const light = this.lightOf(input, facts, lit, place, flightIndex ?? -1, filter);
-      into.set(id, this.assemble(input.kit, { number: into.size + 1, facts, light, filter, unfit: unfitOf.get(id) ?? null, flightIndex }, place));
+      into.set(id, this.assemble(input.kit, { number: into.size + 1, facts, light, filter, unfit: unfitOf.get(id) ?? null, flightIndex, done: done.has(id) }, place));
     }
   }
 
@@ -171,14 +193,14 @@ export class FilmReckoner {
   }
 
   private assemble(kit: Kit, parts: Omit<DerivedShot, 'hands' | 'warnings'>, place: PlaceFacts): DerivedShot {
-    const { number, facts, light, filter, unfit, flightIndex } = parts;
+    const { number, facts, light, filter, unfit, flightIndex, done } = parts;
     const { id } = facts.shot;
     const shortWh = unfit?.shortWh ?? 0;
     const hands = this.hands.get(id, [facts, kit.pilots, kit.practice], () => handsOf(facts, kit));
     const warnings = this.warned.get(id, [facts, light, filter, hands, unfit?.reason, shortWh, place.windowToMs, place.light],
       () => shotWarnings({ facts, place, light, filter, unfit, hands }));
-    return this.whole.get(id, [number, facts, light, filter, unfit?.reason, shortWh, flightIndex, warnings],
-      () => ({ number, facts, light, filter, unfit, flightIndex, hands, warnings }));
+    return this.whole.get(id, [number, facts, light, filter, unfit?.reason, shortWh, flightIndex, done, warnings],
+      () => ({ number, facts, light, filter, unfit, flightIndex, done, hands, warnings }));
   }
 }
 

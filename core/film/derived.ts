@@ -15,5 +15,7 @@ export interface DerivedShot {
   readonly unfit: Unfit | null;
   readonly hands: Hands | null;
   readonly flightIndex: number | null;
+  /** In the can by a logged flight. */
+  readonly done: boolean;
   readonly warnings: readonly Warning[];
 }

@@ -129,7 +129,7 @@ describe('a derived film', () => {
   });
 
   it('without packs, cards, aircraft or shots it still answers', () => {
-    const empty = deriveFilm({ ...film, kit: { aircraft: [], packs: [], cards: [], filters: [], pilots: [], practice: [] } });
+    const empty = deriveFilm({ ...film, kit: { aircraft: [], packs: [], cards: [], filters: [], pilots: [], practice: [], chargers: [], devices: [], flown: [] } });
     expect(empty.budget).toMatchObject({ shotsFitting: 0, shotsUnfit: 18, packsUsed: 0 });
     expect(empty.budget.warnings.map((w) => w.code)).toContain('pack.none');
     expect(deriveFilm({ ...film, shots: [], locations: [], subjects: [] }).budget).toMatchObject({ shotsFitting: 0, airborneS: 0 });
@@ -232,9 +232,9 @@ describe('sums', () => {
 describe('filling packs in list order', () => {
   const craft = { massKg: 0.72, rotors: 4, rotorDiameterM: 0.19, packWh: 46, hoverMinutes: 31, cruiseMinutes: 34, cruiseSpeedMs: 7, maxSpeedMs: 19, windLimitMs: 11.5 };
   const flyer = { power: powerModel(craft, 1.225), airspeedMs: 9, maxClimbMs: 6, maxDescentMs: 4 };
-  const rules: FlightRules = { wind: { speedAt10mMs: 0, gustAt10mMs: 0, fromDeg: 0, shear: 0.14 }, returnHeightM: 40, onePackOneShot: false, swapS: 180, flyerOf: (id) => (id === 'A' ? flyer : undefined) };
+  const rules: FlightRules = { wind: { speedAt10mMs: 0, gustAt10mMs: 0, fromDeg: 0, shear: 0.14 }, returnHeightM: 40, onePackOneShot: false, swapS: 180, flyerOf: (id) => (id === 'A' ? flyer : undefined), atOnce: false, breaks: [], readyS: 0, windowS: 7200 };
   const shot = (n: number, wattHours: number, notBeforeS = 0): ShotCost => ({ shotId: `s${n}`, aircraftId: 'A', from: { x: 20 * n, y: 50, z: 20 }, to: { x: 20 * n + 10, y: 60, z: 25 }, airS: wattHours * 40, wattHours, notBeforeS });
-  const pack = (n: number, usableWh: number): PackSupply => ({ packId: `p${n}`, aircraftIds: ['A'], usableWh, reserveWh: 13.8, availableWh: usableWh + 13.8 });
+  const pack = (n: number, usableWh: number): PackSupply => ({ packId: `p${n}`, aircraftIds: ['A'], usableWh, reserveWh: 13.8, availableWh: usableWh + 13.8, fullWh: usableWh + 13.8 });
   const costs = fc.array(fc.double({ min: 0.2, max: 12, noNaN: true }), { minLength: 1, maxLength: 14 });
 
   it('one more pack of a kind that carries any two of the shots never flies less', () => {

@@ -1,11 +1,12 @@
-import { fillFlights, type FillResult, type Flight, type Launch, type PackSupply, type ShotCost } from '../budget';
-import { packEnergy } from '../energy';
+import { fillFlights, type FillResult, type Flight, type FlightRules, type LaidFlight, type Launch, type PackSupply, type Recharge, type ShotCost } from '../budget';
+import { calibrate, learned } from '../energy';
 import type { Kit, Pack } from '../kit';
+import { suppliesOf } from './day';
 import { isZone, LIGHT_DEFINITIONS, lightDay, localToUtc, minutesOf, type LightDay, type LightWish } from '../light';
 import { heaviestFilterKg } from './light/weight';
 import type { ShotFacts } from './shot';
 import { flyerOf, windOf } from './costs';
-import type { Film, Location, Shot } from './types';
+import type { Film, FlightPlan, Location, Shot } from './types';
 
 const DAY_MS = 86_400_000;
 
@@ -31,21 +32,18 @@ export interface PlaceFacts {
 const comesAlong = (film: Film) => (thing: { readonly id: string; readonly retired: boolean }): boolean =>
   !thing.retired && !film.leftHome.includes(thing.id);
 
-/** The kit without what is retired or stays at home on this film. Aircraft stay: shots refer to them. */
-export const kitAlong = (kit: Kit, film: Film): Kit => ({
-  aircraft: kit.aircraft,
-  packs: kit.packs.filter(comesAlong(film)),
-  cards: kit.cards.filter(comesAlong(film)),
-  filters: kit.filters.filter(comesAlong(film)),
-  pilots: kit.pilots,
-  practice: kit.practice,
-});
-
-/** Energy of the packs that come along, as charged now or full, in the temperature of a place. */
-export const suppliesOf = (packs: readonly Pack[], location: Location, film: Film, full: boolean): PackSupply[] => packs.map((pack) => {
-  const energy = packEnergy(full ? { ...pack, charge: 1 } : pack, location.temperatureC, film.preferences.reserveShare);
-  return { packId: pack.id, aircraftIds: pack.aircraftIds, usableWh: energy.usableWh, reserveWh: energy.reserveWh, availableWh: energy.availableWh };
-});
+/**
+ * The kit without what is retired or stays at home on this film, its aircraft and packs with what logged flights have taught,
+ * where the film learns. Aircraft stay: shots refer to them.
+ */
+export const kitAlong = (kit: Kit, film: Film): Kit => {
+  const comes = comesAlong(film);
+  const { aircraft, packs } = film.preferences.learn ? learned(kit.aircraft, kit.packs, calibrate(kit.flown, kit.packs)) : kit;
+  return {
+    aircraft, packs: packs.filter(comes), cards: kit.cards.filter(comes), filters: kit.filters.filter(comes), pilots: kit.pilots, practice: kit.practice,
+    chargers: kit.chargers.filter(comes), devices: kit.devices.filter(comes), flown: kit.flown,
+  };
+};
 
 /** Holds one pack back for luck from each aircraft that has more than one. */
 export const withoutSpare = (packs: readonly Pack[]): Pack[] => packs.filter((pack) => {
@@ -108,18 +106,61 @@ const timed = (flights: readonly Flight[], location: Location, fromMs: number): 
   shotMs: Object.fromEntries(flight.stops.map((s) => [s.shotId, fromMs + s.atS * 1000])),
 }));
 
-/** Flights of a location: shots in list order put on the packs at hand, timed from the start of its window. */
-export const placeFacts = (
-  location: Location, film: Film, kit: Kit, shots: readonly ShotFacts[], packs: readonly PackSupply[], day: PlaceDay, launchFor: (shot: Shot) => Launch,
-): PlaceFacts => {
+/** What a place is flown with and from, and what was decided about it. */
+export interface PlaceParts {
+  readonly location: Location;
+  readonly film: Film;
+  readonly kit: Kit;
+  readonly shots: readonly ShotFacts[];
+  readonly packs: readonly PackSupply[];
+  readonly recharge: Recharge | null;
+  readonly day: PlaceDay;
+  /** Seconds after the window opens at which one is there and ready. */
+  readonly readyS: number;
+  /** Flights laid down for it, in order. */
+  readonly laid: readonly FlightPlan[];
+  /** Shots that are in the can. */
+  readonly done: ReadonlySet<string>;
+  readonly launchFor: (shot: Pick<Shot, 'launchId'>) => Launch;
+}
+
+const breaksOf = (location: Location, day: PlaceDay): FlightRules['breaks'] => location.breaks.map(({ from, minutes }) => {
+  const fromS = (pinnedMs(from, location, day) - day.windowFromMs) / 1000;
+  return { fromS, toS: fromS + minutes * 60 };
+});
+
+/** Flights as they were laid down, with what is left of them to fly: a shot is flown once, by the aircraft it asks for. */
+const laidFlights = (parts: PlaceParts, costs: ReadonlyMap<string, ShotCost>): LaidFlight[] => {
+  const taken = new Set<string>();
+  return parts.laid.map((f) => {
+    const stops = f.stops.flatMap(({ shotId, pinned }) => {
+      const cost = costs.get(shotId);
+      if (!cost || taken.has(shotId) || cost.aircraftId !== f.aircraftId) return [];
+      taken.add(shotId);
+      return [{ cost, pinned }];
+    });
+    const from = f.notBefore === null ? 0 : (pinnedMs(f.notBefore, parts.location, parts.day) - parts.day.windowFromMs) / 1000;
+    return { id: f.id, aircraftId: f.aircraftId, packId: f.packId, launch: parts.launchFor({ launchId: f.launchId }), locked: f.locked, notBeforeS: Number.isFinite(from) ? from : 0, stops };
+  });
+};
+
+/** Flights of a location: those laid down, then shots in list order put on the packs at hand, timed from the start of its window. */
+export const placeFacts = (parts: PlaceParts): PlaceFacts => {
+  const { location, film, kit, shots, packs, recharge, day, readyS, launchFor } = parts;
   const flyers = new Map(kit.aircraft.map((a) => [a.id, flyerOf(a, location, film, heaviestFilterKg(kit.filters, a.id, null))]));
-  const rules = {
+  const windowS = (day.windowToMs - day.windowFromMs) / 1000;
+  const rules: FlightRules = {
     wind: windOf(location), returnHeightM: location.returnHeightM, onePackOneShot: film.preferences.packUse === 'one-shot',
-    swapS: film.preferences.swapMinutes * 60, flyerOf: (id: string) => flyers.get(id),
+    swapS: film.preferences.swapMinutes * 60, flyerOf: (id: string) => flyers.get(id), atOnce: film.preferences.flyAtOnce,
+    breaks: breaksOf(location, day), readyS, windowS: Number.isFinite(windowS) ? windowS : 0,
   };
-  const costs = shots.map((f) => costOf(f, location, day, launchFor(f.shot)));
-  const fill = fillFlights(costs.filter((c) => c !== null), packs, suppliesOf(kit.packs, location, film, true), rules);
-  const lost = shots.filter((_, i) => costs[i] === null)
+  const open = shots.filter((f) => !parts.done.has(f.shot.id));
+  const costs = new Map(open.flatMap((f) => { const cost = costOf(f, location, day, launchFor(f.shot)); return cost ? [[f.shot.id, cost] as const] : []; }));
+  const laid = parts.laid.length > 0 ? laidFlights(parts, costs) : [];
+  const inFlights = new Set(laid.flatMap((f) => f.stops.map((s) => s.cost.shotId)));
+  const loose = [...costs.values()].filter((c) => !inFlights.has(c.shotId));
+  const fill = fillFlights(loose, packs, suppliesOf(kit.packs, location, film, true), rules, laid, recharge);
+  const lost = open.filter((f) => !costs.has(f.shot.id))
     .map((f) => ({ shotId: f.shot.id, reason: f.aircraft && !f.aircraft.retired ? 'no-path' as const : 'no-aircraft' as const, shortWh: 0 }));
   return { location, ...day, flights: timed(fill.flights, location, day.windowFromMs), fill: { ...fill, unfit: [...fill.unfit, ...lost] } };
 };

@@ -53,6 +53,14 @@ export interface Preferences {
   readonly whiteBalance: 'locked' | 'automatic';
   /** Take-off masses at which rules tend to change, kg. */
   readonly weightLinesKg: readonly number[];
+  /** Two people fly at the same time, each aircraft with its own packs. */
+  readonly flyAtOnce: boolean;
+  /** Logged flights correct the plan. */
+  readonly learn: boolean;
+  /** Packs are charged again during the day, on the chargers that come along. */
+  readonly chargeBetween: boolean;
+  /** Minutes a pack cools after landing before it is charged. */
+  readonly coolMinutes: number;
 }
 
 export interface Film {
@@ -98,6 +106,12 @@ export interface Location {
   /** Launch point where a shot names none; null is the origin. */
   readonly launchId: string | null;
   readonly lossAction: 'return' | 'hover' | 'land';
+  /** Minutes from the place before on the same day until ready to fly here. */
+  readonly travelMin: number;
+  /** A wall socket is there, or on the way there. */
+  readonly wallPower: boolean;
+  /** Times of the day at which nobody flies. */
+  readonly breaks: readonly { readonly from: string; readonly minutes: number }[];
   readonly notes: string;
 }
 
@@ -181,6 +195,10 @@ export interface Shot {
   readonly lossAction: 'return' | 'hover' | 'land' | null;
   /** Flown with the aid that keeps the height over ground, which only climbs. */
   readonly overGround: boolean;
+  /** First or last of its place. */
+  readonly turn: 'any' | 'first' | 'last';
+  /** Not flown before this shot. */
+  readonly afterId: string | null;
   readonly notes: string;
 }
 
@@ -189,6 +207,20 @@ export interface Reading {
   readonly locationId: string;
   readonly utcMs: number;
   readonly ev100: number;
+}
+
+/** A flight as a person decided it. */
+export interface FlightPlan {
+  readonly id: string;
+  readonly locationId: string;
+  readonly position: string;
+  readonly aircraftId: string;
+  readonly launchId: string | null;
+  /** null takes the first pack that fits. */
+  readonly packId: string | null;
+  readonly stops: readonly { readonly shotId: string; readonly pinned: boolean }[];
+  readonly locked: boolean;
+  readonly notBefore: string | null;
 }
 
 /** A film with everything the reckoning needs. */
@@ -200,6 +232,8 @@ export interface FilmInput {
   readonly readings: readonly Reading[];
   /** What is drawn on the plans of the places. */
   readonly features: readonly Feature[];
+  /** Flights that were laid down; shots in none are put on packs in list order after them. */
+  readonly flights: readonly FlightPlan[];
   /** Ground by location, where a raster is known; elsewhere it is taken as level. */
   readonly terrain?: ReadonlyMap<string, Ground>;
   readonly kit: Kit;

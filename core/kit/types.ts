@@ -101,7 +101,13 @@ export interface Aircraft extends AirframeFigures {
   readonly abilities: readonly Ability[];
   readonly cameras: readonly Camera[];
   readonly retired: boolean;
+  /** Energy it really takes for a watt-hour reckoned, by logged flights; worked out, not stored. */
+  readonly energyFactor?: number;
 }
+
+/** What a pack looked and felt like when it was last in the hand. */
+export const PACK_STATES = ['sound', 'hot', 'swollen', 'damaged'] as const;
+export type PackState = (typeof PACK_STATES)[number];
 
 export interface Pack {
   readonly id: string;
@@ -114,7 +120,72 @@ export interface Pack {
   /** Share of the rated energy it still holds when full, 0–1. */
   readonly health: number;
   readonly cycles: number;
+  /** Day it was last charged, local; null where nobody knows. */
+  readonly chargedOn: string | null;
+  /** Days a full pack holds before it drains itself for storage. */
+  readonly drainDelayDays: number;
+  /** Minutes from empty to full on its own charger. */
+  readonly chargeMinutes: number;
+  /** Cycles it is trusted for. */
+  readonly mostCycles: number;
+  readonly condition: PackState;
   readonly retired: boolean;
+  /** Energy it really needs for a watt-hour its sisters give, by logged flights; worked out, not stored. */
+  readonly drawFactor?: number;
+}
+
+export const CHARGE_SOURCES = ['wall', 'vehicle', 'bank'] as const;
+
+export interface Charger {
+  readonly id: string;
+  readonly name: string;
+  readonly source: (typeof CHARGE_SOURCES)[number];
+  /** What the source can give in all, Wh; 0 where it does not run dry. */
+  readonly sourceWh: number;
+  readonly slots: number;
+  readonly manner: 'in-turn' | 'side-by-side';
+  /** What one slot gives, W. */
+  readonly slotW: number;
+  /** Aircraft whose packs it takes; none named stands for all. */
+  readonly aircraftIds: readonly string[];
+  readonly retired: boolean;
+}
+
+export const DEVICE_ROLES = ['controller', 'phone', 'goggles', 'other'] as const;
+
+/** What has to be charged besides packs. */
+export interface Device {
+  readonly id: string;
+  readonly name: string;
+  readonly role: (typeof DEVICE_ROLES)[number];
+  readonly charge: number;
+  /** Hours a full charge lasts in use. */
+  readonly hours: number;
+  readonly chargeMinutes: number;
+  readonly retired: boolean;
+}
+
+export const FLIGHT_VERDICTS = ['as-planned', 'cut-short', 'longer', 'trouble'] as const;
+
+/** A flight that happened. */
+export interface FlownFlight {
+  readonly id: string;
+  readonly filmId: string | null;
+  readonly flightId: string | null;
+  readonly aircraftId: string;
+  readonly packId: string;
+  readonly utcMs: number;
+  readonly minutes: number;
+  /** Charge shown at take-off and landing, 0–1. */
+  readonly startShare: number;
+  readonly endShare: number;
+  /** What the plan said before it was corrected by earlier flights, Wh. */
+  readonly plannedWh: number | null;
+  readonly temperatureC: number;
+  readonly verdict: (typeof FLIGHT_VERDICTS)[number];
+  readonly condition: PackState;
+  /** Shots that are in the can by it. */
+  readonly shotIds: readonly string[];
 }
 
 export interface Card {
@@ -166,4 +237,7 @@ export interface Kit {
   readonly filters: readonly Filter[];
   readonly pilots: readonly Pilot[];
   readonly practice: readonly Practice[];
+  readonly chargers: readonly Charger[];
+  readonly devices: readonly Device[];
+  readonly flown: readonly FlownFlight[];
 }

@@ -41,6 +41,9 @@ export const utcToLocal = (utcMs: number, zone: string): { date: string; minutes
   return { date: face.toISOString().slice(0, 10), minutes: face.getUTCHours() * 60 + face.getUTCMinutes() + face.getUTCSeconds() / 60 };
 };
 
+/** Local date of an instant. */
+export const dateIn = (utcMs: number, zone: string): string => utcToLocal(utcMs, isZone(zone) ? zone : 'UTC').date;
+
 /** HH:MM of an instant in a zone. */
 export const clockText = (utcMs: number, zone: string): string => {
   if (!Number.isFinite(utcMs)) return '–';

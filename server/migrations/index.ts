@@ -4,6 +4,7 @@ import { first } from './0001-first';
 import { pilotsAndFields } from './0002-pilots-and-fields';
 import { site } from './0003-site';
 import { light } from './0004-light';
+import { flights } from './0005-flights';
 
 /** Every schema change, in order, forward only. */
 const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] = [
@@ -11,6 +12,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Seq
   { name: '0002-pilots-and-fields', up: pilotsAndFields },
   { name: '0003-site', up: site },
   { name: '0004-light', up: light },
+  { name: '0005-flights', up: flights },
 ];
 
 /** Brings a database to the newest schema, or to the one named. @returns names of the migrations that ran */

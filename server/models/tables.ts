@@ -16,4 +16,8 @@ export const TABLES: Readonly<Record<EntityKind, { readonly table: string; reado
   filter: { table: 'filters', columns: ['name', 'retired'] },
   pilot: { table: 'pilots', columns: ['name', 'retired'] },
   practice: { table: 'practice', columns: ['pilotId'] },
+  flight: { table: 'flights', columns: ['locationId', 'aircraftId', 'packId', 'position'] },
+  charger: { table: 'chargers', columns: ['name', 'retired'] },
+  device: { table: 'devices', columns: ['name', 'retired'] },
+  flown: { table: 'flown', columns: ['aircraftId', 'packId', 'filmId'] },
 };

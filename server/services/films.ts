@@ -77,9 +77,9 @@ export class Films {
     const assets = await this.assets.all([...new Set([...grounds, ...pictures].map((g) => g.assetId))]);
     return {
       format: EXCHANGE_FORMAT, formatVersion: EXCHANGE_VERSION, film,
-      locations: values('location'), subjects: values('subject'), shots: values('shot'), readings: values('reading'), features: values('feature'), grounds, pictures,
+      locations: values('location'), subjects: values('subject'), shots: values('shot'), readings: values('reading'), features: values('feature'), grounds, pictures, flights: values('flight'),
       assets: assets.map(({ id, mime, bytes }) => ({ id, mime, data: bytes.toString('base64') })),
-      kit: { aircraft: values('aircraft'), packs: values('pack'), cards: values('card'), filters: values('filter'), pilots: values('pilot'), practice: values('practice') },
+      kit: { aircraft: values('aircraft'), packs: values('pack'), cards: values('card'), filters: values('filter'), pilots: values('pilot'), practice: values('practice'), chargers: values('charger'), devices: values('device'), flown: values('flown') },
     };
   }
 
@@ -108,11 +108,13 @@ const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: strin
   const create = (kind: EntityKind, value: Record<string, unknown>): Change => ({ kind, id: String(value['id']), version: 0, value });
   const film = renew(file.film.id);
   const renewed = (id: string | null): string | null => (id === null ? null : renew(id));
-  const shots = file.shots.map((s) => ({ ...s, id: renew(s.id), locationId: renew(s.locationId), subjectId: renewed(s.subjectId), launchId: renewed(s.launchId) }));
+  const shots = file.shots.map((s) => ({ ...s, id: renew(s.id), locationId: renew(s.locationId), subjectId: renewed(s.subjectId), launchId: renewed(s.launchId), afterId: renewed(s.afterId) }));
+  const flights = file.flights.map((f) => ({ ...f, launchId: renewed(f.launchId), stops: f.stops.map((s) => ({ ...s, shotId: renew(s.shotId) })) }));
   const ofPlace = <T extends { readonly id: string; readonly locationId: string }>(kind: EntityKind, list: readonly T[]): Change[] =>
     list.map((t) => create(kind, { ...t, id: renew(t.id), locationId: renew(t.locationId) }));
   const kit: [EntityKind, readonly { readonly id: string }[]][] = [
     ['aircraft', file.kit.aircraft], ['pack', file.kit.packs], ['card', file.kit.cards], ['filter', file.kit.filters], ['pilot', file.kit.pilots], ['practice', file.kit.practice],
+    ['charger', file.kit.chargers], ['device', file.kit.devices], ['flown', file.kit.flown.map((f) => ({ ...f, filmId: f.filmId === file.film.id ? film : f.filmId, flightId: renewed(f.flightId), shotIds: f.shotIds.map(renew) }))],
   ];
   return {
     film,
@@ -122,7 +124,7 @@ const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: strin
       ...file.locations.map((l) => create('location', { ...l, id: renew(l.id), filmId: film, launchId: renewed(l.launchId) })),
       ...ofPlace('subject', file.subjects),
       ...shots.map((s) => create('shot', s)),
-      ...ofPlace('reading', file.readings), ...ofPlace('feature', file.features), ...ofPlace('ground', file.grounds), ...ofPlace('picture', file.pictures),
+      ...ofPlace('reading', file.readings), ...ofPlace('feature', file.features), ...ofPlace('ground', file.grounds), ...ofPlace('picture', file.pictures), ...ofPlace('flight', flights),
     ],
   };
 };

@@ -145,7 +145,7 @@ export class Store {
       await this.refuseIfAny(`SELECT COUNT(*) AS n FROM ${TABLES[reference.from].table} WHERE ${columnOf(reference.field)} = :id`, change, reference.from);
     }
     if (change.kind !== 'aircraft' && change.kind !== 'filter') return;
-    for (const kind of ['pack', 'filter', 'shot'] as const) {
+    for (const kind of ['pack', 'filter', 'shot', 'charger'] as const) {
       await this.refuseIfAny(`SELECT COUNT(*) AS n FROM ${TABLES[kind].table} WHERE id <> :id AND body LIKE '%' || :id || '%'`, change, kind);
     }
   }

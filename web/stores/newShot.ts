@@ -37,6 +37,6 @@ export const newShot = (film: ReturnType<typeof useFilm>, locationId: string, po
     exposure: { aperture: null, shutterS: null, iso: null, filterId: null }, offsetStops: 0, notes: '',
     records: 'video', stills: 3, handling: 'normal', walkS: null, layers: { foreground: '', middle: '', background: '' }, usage: { people: 'none', property: 'wide' }, cutPosition: '',
     launchId: last?.locationId === locationId ? last.launchId : null, lossAction: null, overGround: false,
-    surface: 'mixed', lit: 'open', profile: null, kelvin: null, focusM: null, notBefore: null,
+    surface: 'mixed', lit: 'open', profile: null, kelvin: null, focusM: null, notBefore: null, turn: 'any', afterId: null,
   };
 };

@@ -7,7 +7,8 @@ import { flyerOf, windOf } from '../costs';
 import type { DerivedFilm } from '../derive';
 import { launchOf } from '../launchPoint';
 import { heaviestFilterKg } from '../light';
-import { costOf, kitAlong, suppliesOf, withoutSpare, type PlaceFacts } from '../place';
+import { suppliesOf } from '../day';
+import { costOf, kitAlong, withoutSpare, type PlaceFacts } from '../place';
 import type { Film, FilmInput, Location, Priority } from '../types';
 
 /** Shots of a place flown by one aircraft from one launch point, as plain data that can be sent beside the page. */

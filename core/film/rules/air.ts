@@ -38,6 +38,7 @@ export const cruiseUnknown: ShotRule = (c) => {
 };
 
 const UNFIT_SAY = {
+  'no-charge': () => 'The packs that are left hold too little for it.',
   'no-pack': () => 'No charged pack is left for it.',
   'over-pack': (shortWh: number) => `Needs ${shortWh.toFixed(1)} Wh more than a full pack may give.`,
   wind: () => 'The wind is stronger than the aircraft on the way there or home.',

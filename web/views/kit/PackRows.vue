@@ -10,7 +10,7 @@ const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('pack')
 const aircraft = computed(() => store.list('aircraft').filter((a) => !a.retired).map((a) => ({ value: a.id as string | null, label: a.name })));
 const fresh = (): void => {
   const craft = store.list('aircraft').find((a) => !a.retired);
-  add({ name: `Pack ${all.value.length + 1}`, aircraftIds: craft ? [craft.id] : [], ratedWh: craft?.packWh ?? 40, charge: 1, health: 1, cycles: 0 });
+  add({ name: `Pack ${all.value.length + 1}`, aircraftIds: craft ? [craft.id] : [], ratedWh: craft?.packWh ?? 40, charge: 1, health: 1, cycles: 0, chargedOn: null, drainDelayDays: 3, chargeMinutes: 70, mostCycles: 200, condition: 'sound' });
 };
 </script>
 

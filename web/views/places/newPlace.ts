@@ -15,6 +15,6 @@ export const newPlace = (filmId: string, last: Location | undefined): Location =
   return {
     id: uuid(), filmId, position: generateKeyBetween(last?.position ?? null, null), name: 'New location', latitude, longitude, zone, elevationM, date,
     windowStart: '08:00', windowEnd: '10:00', windMs: 2, gustMs: 4, windFromDeg: 270, terrain: 'open', temperatureC: 15, visibilityM: 10_000, sky: 'clear', lamps: 'none',
-    mainsHz, ceilingM: 120, returnHeightM: 40, launchId: null, lossAction: 'return', notes: '',
+    mainsHz, ceilingM: 120, returnHeightM: 40, launchId: null, lossAction: 'return', travelMin: 0, wallPower: false, breaks: [], notes: '',
   };
 };

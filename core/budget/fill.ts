@@ -1,0 +1,237 @@
+import { legCost, type LegFlyer } from '../energy';
+import type { ChargeDay } from '../charge';
+import type { Pack } from '../kit';
+import { append, clearOfBreaks, endS, onGround, ORIGIN, startedAt, type Flight, type FlightRules, type Launch, type OpenFlight, type PackSupply, type ShotCost } from './flight';
+
+/** A flight as it was laid down, with the shots of it that are still to be flown. */
+export interface LaidFlight {
+  readonly id: string;
+  readonly aircraftId: string;
+  readonly packId: string | null;
+  readonly launch: Launch;
+  readonly locked: boolean;
+  readonly notBeforeS: number;
+  readonly stops: readonly { readonly cost: ShotCost; readonly pinned: boolean }[];
+}
+
+export type UnfitReason = 'no-pack' | 'over-pack' | 'wind' | 'no-aircraft' | 'no-path' | 'no-charge';
+
+export interface Unfit {
+  readonly shotId: string;
+  readonly reason: UnfitReason;
+  /** Energy lacking on the largest pack, Wh; 0 where energy is not what lacks. */
+  readonly shortWh: number;
+}
+
+/** Chargers of the day; its clock is in seconds from `zeroS` before the window opens. */
+export interface Recharge {
+  readonly day: ChargeDay;
+  readonly zeroS: number;
+  readonly packOf: (packId: string) => Pack | undefined;
+  /** A pack's supply at a share of its full charge. */
+  readonly supplyAt: (packId: string, share: number) => PackSupply | undefined;
+}
+
+export interface FillResult {
+  readonly flights: readonly Flight[];
+  /** Flights that packs which are not there would make. */
+  readonly wished: readonly Flight[];
+  readonly unfit: readonly Unfit[];
+  /** Packs left over with what they still hold, untouched or part used, in order. */
+  readonly left: readonly PackSupply[];
+  /** Packs that flew and were not put on for another aircraft or launch point. */
+  readonly spent: readonly PackSupply[];
+}
+
+/** Whether a shot can go along on a flight: same aircraft, same launch point. */
+const together = (flight: Flight, shot: ShotCost): boolean => flight.aircraftId === shot.aircraftId && flight.launch.id === (shot.launch?.id ?? null);
+
+const begin = (supply: PackSupply, packId: string | null, shot: ShotCost, flyer: LegFlyer, rules: FlightRules, clockS: number): OpenFlight | undefined => {
+  const open = onGround(supply, packId, shot.aircraftId, shot.launch ?? ORIGIN, flyer, rules, 0);
+  const leg = legCost(flyer, rules.wind, open.at, shot.from);
+  if (!leg.ok) return undefined;
+  // Nobody waits in the air: the launch is put off until the first shot's light is there.
+  const startS = Math.max(clockS, shot.notBeforeS - open.flight.takeoff.seconds - leg.value.seconds);
+  return { flight: { ...open.flight, startS }, at: open.at };
+};
+
+/** What a pack still holds after a flight. */
+const rest = (flight: Flight): PackSupply => ({ ...flight.supply, usableWh: flight.supply.usableWh - flight.usedWh, availableWh: flight.supply.availableWh - flight.usedWh });
+
+class Filler {
+  readonly flights: Flight[] = [];
+  readonly unfit: Unfit[] = [];
+  private readonly wished: OpenFlight[] = [];
+  /** Flight being filled, for each pilot. */
+  private readonly open = new Map<string, OpenFlight>();
+  private readonly clocks = new Map<string, number>();
+  private left: PackSupply[];
+  private spent: PackSupply[] = [];
+
+  constructor(packs: readonly PackSupply[], private readonly fresh: readonly PackSupply[], private readonly rules: FlightRules, private readonly recharge: Recharge | null) {
+    this.left = packs.filter((p) => !recharge?.day.charging(p.packId, recharge.zeroS));
+    this.spent = packs.filter((p) => !this.left.includes(p));
+  }
+
+  private crewOf(aircraftId: string): string { return this.rules.atOnce ? aircraftId : ''; }
+  private clockOf(crew: string): number { return this.clocks.get(crew) ?? this.rules.readyS; }
+
+  private land(flight: Flight, keepRest: boolean): void {
+    this.flights.push(flight);
+    this.clocks.set(this.crewOf(flight.aircraftId), endS(flight) + this.rules.swapS);
+    const supply = rest(flight);
+    if (keepRest) { this.left = [supply, ...this.left]; return; }
+    this.spent.push(supply);
+    const pack = flight.packId === null ? undefined : this.recharge?.packOf(flight.packId);
+    if (pack && this.recharge) this.recharge.day.put(pack, Math.max(0, supply.availableWh) / supply.fullWh, this.recharge.zeroS + endS(flight));
+  }
+
+  /** A flight as it was laid down: flown whole, whether it fits or not, on the pack it was given. */
+  lay(laid: LaidFlight): void {
+    const flyer = this.rules.flyerOf(laid.aircraftId);
+    if (laid.stops.length === 0) return;
+    if (!flyer) { for (const { cost } of laid.stops) this.reject(cost, 'no-aircraft'); return; }
+    const crew = this.crewOf(laid.aircraftId);
+    const clockS = Math.max(this.clockOf(crew), laid.notBeforeS);
+    const { supply, fromS } = this.supplyFor(laid, clockS);
+    let open: OpenFlight = onGround(supply, laid.packId ?? (supply.packId === '' ? null : supply.packId), laid.aircraftId, laid.launch, flyer, this.rules, 0);
+    let startS = Math.max(clockS, fromS);
+    for (const { cost, pinned } of laid.stops) {
+      const tried = append(open, cost, flyer, this.rules, pinned);
+      if (!tried) { this.reject(cost, 'wind'); continue; }
+      open = tried.next;
+      startS = Math.max(startS, cost.notBeforeS - (open.flight.stops.at(-1)?.atS ?? 0));
+    }
+    const { flight } = open;
+    if (flight.stops.length === 0) return;
+    startS = clearOfBreaks(startS, flight.seconds, this.rules.breaks);
+    this.left = this.left.filter((s) => s.packId !== flight.packId);
+    this.spent = this.spent.filter((s) => s.packId !== flight.packId);
+    if (flight.packId !== null) this.recharge?.day.take(flight.packId, this.recharge.zeroS + startS);
+    this.land({ ...startedAt(flight, startS), planId: laid.id, locked: laid.locked }, false);
+  }
+
+  /** The pack a laid flight was given as it will be then, else the first that is there; an empty one where none is. */
+  private supplyFor(laid: LaidFlight, clockS: number): { supply: PackSupply; fromS: number } {
+    const own = laid.packId === null ? this.left.find((s) => s.aircraftIds.includes(laid.aircraftId)) : this.left.find((s) => s.packId === laid.packId) ?? this.spent.find((s) => s.packId === laid.packId);
+    if (!own) return { supply: { packId: laid.packId ?? '', aircraftIds: [laid.aircraftId], usableWh: 0, reserveWh: 0, availableWh: 0, fullWh: 0 }, fromS: 0 };
+    if (!this.spent.includes(own)) return { supply: own, fromS: 0 };
+    // It flew before: what the charger gave it meanwhile, waiting for it to be full only within the window.
+    const full = this.chargedBy(own, 1);
+    return full && full.fromS <= this.rules.windowS ? full : { supply: this.asOf(own, clockS), fromS: 0 };
+  }
+
+  private asOf(supply: PackSupply, atS: number): PackSupply {
+    const { recharge } = this;
+    return recharge?.supplyAt(supply.packId, recharge.day.shareAt(supply.packId, recharge.zeroS + atS)) ?? supply;
+  }
+
+  private chargedBy(supply: PackSupply, share: number): { supply: PackSupply; fromS: number } | null {
+    const { recharge } = this;
+    if (!recharge) return null;
+    const fromS = recharge.day.readyAt(supply.packId, share) - recharge.zeroS;
+    const then = Number.isFinite(fromS) ? recharge.supplyAt(supply.packId, share) : undefined;
+    return then ? { supply: then, fromS } : null;
+  }
+
+  add(shot: ShotCost): void {
+    const flyer = this.rules.flyerOf(shot.aircraftId);
+    if (!flyer) { this.reject(shot, 'no-aircraft'); return; }
+    const open = this.open.get(this.crewOf(shot.aircraftId));
+    if (!open || this.rules.onePackOneShot) { this.startNew(shot, flyer, open, false); return; }
+    if (!together(open.flight, shot)) { this.startNew(shot, flyer, open, true); return; }
+    const tried = append(open, shot, flyer, this.rules);
+    if (tried?.fits && !tried.early && !tried.broken) this.open.set(this.crewOf(shot.aircraftId), tried.next);
+    else this.startNew(shot, flyer, open, tried !== undefined && (tried.early || tried.broken));
+  }
+
+  /** @param keepRest whether the flight before ends with energy to spare, so that its pack can fly again */
+  private startNew(shot: ShotCost, flyer: LegFlyer, open: OpenFlight | undefined, keepRest: boolean): void {
+    const clockS = open ? endS(open.flight) + this.rules.swapS : this.clockOf(this.crewOf(shot.aircraftId));
+    const supplies = open && keepRest ? [rest(open.flight), ...this.left] : this.left;
+    for (const supply of supplies.filter((s) => s.aircraftIds.includes(shot.aircraftId))) {
+      const tried = this.tryOn(supply, shot, flyer, clockS);
+      if (!tried) { this.reject(shot, 'wind'); return; }
+      if (tried.fits) { this.takeOff(tried.next, open, keepRest); return; }
+    }
+    if (this.recharge) {
+      // Its own pack may be the one to charge: the flight before ends here.
+      if (open) { this.land(open.flight, keepRest); this.open.delete(this.crewOf(shot.aircraftId)); }
+      const again = this.onRecharged(shot, flyer, clockS);
+      if (again) { this.takeOff(again, undefined, false); return; }
+    }
+    this.wish(shot, flyer, clockS);
+  }
+
+  private tryOn(supply: PackSupply, shot: ShotCost, flyer: LegFlyer, clockS: number): { next: OpenFlight; fits: boolean } | undefined {
+    const started = begin(supply, supply.packId, shot, flyer, this.rules, clockS);
+    const tried = started && append(started, shot, flyer, this.rules);
+    if (!tried?.broken || !started) return tried;
+    const startS = clearOfBreaks(started.flight.startS, tried.next.flight.seconds, this.rules.breaks);
+    return { ...tried, next: { ...tried.next, flight: startedAt(tried.next.flight, startS) } };
+  }
+
+  /** A pack that flew and has been charged since, or the first that will be full while the window is open. */
+  private onRecharged(shot: ShotCost, flyer: LegFlyer, clockS: number): OpenFlight | null {
+    const options = this.spent.filter((s) => s.aircraftIds.includes(shot.aircraftId)).flatMap((s) => {
+      const full = this.chargedBy(s, 1);
+      return [{ supply: this.asOf(s, clockS), fromS: clockS }, ...(full ? [{ supply: full.supply, fromS: Math.max(clockS, full.fromS) }] : [])];
+    }).sort((a, b) => a.fromS - b.fromS);
+    for (const { supply, fromS } of options) {
+      const tried = this.tryOn(supply, shot, flyer, fromS);
+      if (tried?.fits && endS(tried.next.flight) <= this.rules.windowS) return tried.next;
+    }
+    return null;
+  }
+
+  private takeOff(next: OpenFlight, before: OpenFlight | undefined, keepRest: boolean): void {
+    if (before) this.land(before.flight, keepRest);
+    const { packId, startS } = next.flight;
+    this.left = this.left.filter((s) => s.packId !== packId);
+    if (packId !== null && this.spent.some((s) => s.packId === packId)) this.recharge?.day.take(packId, this.recharge.zeroS + startS);
+    this.spent = this.spent.filter((s) => s.packId !== packId);
+    this.open.set(this.crewOf(next.flight.aircraftId), next);
+  }
+
+  /** Reckons what a full pack of the kind the kit knows would do for a shot that found none. */
+  private wish(shot: ShotCost, flyer: LegFlyer, clockS: number): void {
+    const mine = this.fresh.filter((s) => s.aircraftIds.includes(shot.aircraftId));
+    const model = mine.reduce<PackSupply | undefined>((best, s) => (best && best.usableWh >= s.usableWh ? best : s), undefined);
+    if (!model) { this.reject(shot, 'no-pack'); return; }
+    const started = begin(model, null, shot, flyer, this.rules, clockS);
+    const alone = started && append(started, shot, flyer, this.rules);
+    if (!alone) { this.reject(shot, 'wind'); return; }
+    if (!alone.fits) { this.reject(shot, 'over-pack', alone.next.flight.overWh); return; }
+    this.reject(shot, this.left.some((s) => s.aircraftIds.includes(shot.aircraftId)) ? 'no-charge' : 'no-pack');
+    const last = this.wished.at(-1);
+    const more = last && together(last.flight, shot) && !this.rules.onePackOneShot ? append(last, shot, flyer, this.rules) : undefined;
+    if (more?.fits && !more.early) this.wished[this.wished.length - 1] = more.next; else this.wished.push(alone.next);
+  }
+
+  private reject(shot: ShotCost, reason: UnfitReason, shortWh = 0): void { this.unfit.push({ shotId: shot.shotId, reason, shortWh }); }
+
+  finish(): FillResult {
+    const left = [...this.left];
+    for (const { flight } of this.open.values()) { this.land(flight, true); }
+    // Whoever ends the day with energy to spare may fly on at the next place.
+    this.left = this.left.filter((s) => !left.includes(s));
+    const flights = this.flights.sort((a, b) => a.startS - b.startS);
+    return { flights, wished: this.wished.map((w) => w.flight), unfit: this.unfit, left: [...this.left, ...left], spent: this.spent };
+  }
+}
+
+/**
+ * Fills packs with shots. Flights that were laid down come first, whole; what is in none of them is put on packs in list order:
+ * a flight takes shots until the next one and the way home would eat the reserve, the aircraft or the launch point changes, a
+ * break begins, or the light the next shot wants is not there yet; then the next pack that fits is taken, at last one that has
+ * been charged since it flew. A pack whose flight ended with energy to spare flies again. A shot that fits no pack is left out
+ * and named; later shots go on.
+ * @param packs supplies in the order they are taken
+ * @param fresh full packs the kit knows, for reckoning what one more would fly
+ */
+export const fillFlights = (shots: readonly ShotCost[], packs: readonly PackSupply[], fresh: readonly PackSupply[], rules: FlightRules, laid: readonly LaidFlight[] = [], recharge: Recharge | null = null): FillResult => {
+  const filler = new Filler(packs, fresh, rules, recharge);
+  for (const flight of laid) filler.lay(flight);
+  for (const shot of shots) filler.add(shot);
+  return filler.finish();
+};

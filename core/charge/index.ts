@@ -1,0 +1,3 @@
+export * from './curve';
+export * from './day';
+export * from './evening';

@@ -1,0 +1,121 @@
+import type { FlownFlight, Pack } from '../kit';
+import { groupBy } from '../units';
+import { temperatureFactor } from './pack';
+
+/** What logged flights say against the plan: real watt-hours for each reckoned, and how far single flights stray (one standard deviation, as a share). */
+export interface Factor {
+  readonly factor: number;
+  readonly spread: number;
+  readonly flights: number;
+}
+
+/** A logged flight as it is counted. */
+export interface CountedFlight {
+  readonly flown: FlownFlight;
+  /** Energy it really took, Wh. */
+  readonly usedWh: number;
+  /** Real against reckoned; null where no plan was logged or the flight was too short to tell. */
+  readonly ratio: number | null;
+  /** Too far from the others to be counted. */
+  readonly outlier: boolean;
+}
+
+export interface Calibration {
+  readonly craft: ReadonlyMap<string, Factor>;
+  /** Of a pack against its sisters on the same aircraft. */
+  readonly packs: ReadonlyMap<string, Factor>;
+  readonly counted: readonly CountedFlight[];
+}
+
+/** Flights of an aircraft or a pack from which on its factor counts. */
+export const FLIGHTS_TO_COUNT = 3;
+/** A flight that used less than this share of its pack says too little. */
+const LEAST_SHARE = 0.1;
+/** Outside of this many robust deviations, and of 15 % at the least, a flight is an outlier (Hampel's rule). */
+const OUTLIER_DEVIATIONS = 3.5;
+const OUTLIER_LEAST = 0.15;
+const MAD_TO_SIGMA = 1.4826;
+
+const median = (list: readonly number[]): number => {
+  const sorted = [...list].sort((a, b) => a - b);
+  const half = sorted.length / 2;
+  return sorted.length === 0 ? 0 : ((sorted[Math.ceil(half) - 1] ?? 0) + (sorted[Math.floor(half)] ?? 0)) / 2;
+};
+
+const strays = (logs: readonly number[]): boolean[] => {
+  const middle = median(logs);
+  const limit = Math.max(OUTLIER_LEAST, OUTLIER_DEVIATIONS * MAD_TO_SIGMA * median(logs.map((r) => Math.abs(r - middle))));
+  return logs.map((r) => logs.length >= FLIGHTS_TO_COUNT && Math.abs(r - middle) > limit);
+};
+
+/** Energy a logged flight took: the share of its pack, worth what the pack holds in that temperature. */
+export const usedOf = (flown: FlownFlight, pack: Pick<Pack, 'ratedWh' | 'health'>): number =>
+  Math.max(0, flown.startShare - flown.endShare) * pack.ratedWh * pack.health * temperatureFactor(flown.temperatureC);
+
+interface Told { readonly flown: FlownFlight; readonly usedWh: number; readonly log: number | null }
+
+const factorOf = (logs: readonly number[], base = 0): Factor => {
+  const mean = logs.reduce((sum, r) => sum + r, 0) / Math.max(1, logs.length);
+  const variance = logs.length > 1 ? logs.reduce((sum, r) => sum + (r - mean) ** 2, 0) / (logs.length - 1) : 0;
+  return { factor: Math.exp(mean - base), spread: Math.sqrt(variance), flights: logs.length };
+};
+
+/**
+ * Factors from flights that were logged with what had been planned. Ratios are averaged as logarithms, so that twice and half
+ * cancel. An aircraft's factor is the middle of its packs, so that one failing pack does not make the aircraft look hungry;
+ * a pack's is what it strays from that. Both count from three flights on.
+ */
+export const calibrate = (log: readonly FlownFlight[], packs: readonly Pack[]): Calibration => {
+  const byId = new Map(packs.map((p) => [p.id, p]));
+  const told: Told[] = log.flatMap((flown) => {
+    const pack = byId.get(flown.packId);
+    if (!pack) return [];
+    const usedWh = usedOf(flown, pack);
+    const counts = flown.plannedWh !== null && flown.plannedWh > 0 && flown.startShare - flown.endShare >= LEAST_SHARE;
+    return [{ flown, usedWh, log: counts && flown.plannedWh !== null ? Math.log(usedWh / flown.plannedWh) : null }];
+  });
+  const outliers = new Set<string>();
+  const craft = new Map<string, Factor>();
+  const against = new Map<string, Factor>();
+  for (const [aircraftId, flights] of groupBy(told.filter((t) => t.log !== null), (t) => t.flown.aircraftId)) {
+    const perPack = [...groupBy(flights, (t) => t.flown.packId)];
+    const enough = perPack.filter(([, list]) => list.length >= FLIGHTS_TO_COUNT);
+    // A pack with enough flights is judged by its own; the rest by all there are.
+    for (const list of [...enough.map(([, l]) => l), perPack.filter(([, l]) => l.length < FLIGHTS_TO_COUNT).flatMap(([, l]) => l)]) {
+      strays(list.map((t) => t.log ?? 0)).forEach((out, i) => { const t = list[i]; if (out && t) outliers.add(t.flown.id); });
+    }
+    const kept = flights.filter((t) => !outliers.has(t.flown.id));
+    if (kept.length < FLIGHTS_TO_COUNT) continue;
+    const middles = [...groupBy(kept, (t) => t.flown.packId)].map(([, list]) => ({ middle: factorOf(list.map((t) => t.log ?? 0)), n: list.length }));
+    const centre = median(middles.flatMap(({ middle, n }) => Array.from({ length: n }, () => Math.log(middle.factor))));
+    const all = factorOf(kept.map((t) => t.log ?? 0));
+    craft.set(aircraftId, { ...all, factor: Math.exp(centre) });
+    for (const [packId] of enough) {
+      const list = kept.filter((t) => t.flown.packId === packId);
+      if (list.length >= FLIGHTS_TO_COUNT) against.set(packId, factorOf(list.map((t) => t.log ?? 0), centre));
+    }
+  }
+  return {
+    craft, packs: against,
+    counted: told.map(({ flown, usedWh, log: ratio }) => ({ flown, usedWh, ratio: ratio === null ? null : Math.exp(ratio), outlier: outliers.has(flown.id) })),
+  };
+};
+
+/** A pack needing this much more than its sisters is failing. Own estimate. */
+export const FAILING_FACTOR = 1.12;
+
+/** Why a pack should be retired, in words; empty for one that is trusted. */
+export const packFaults = (pack: Pack, calibration: Calibration): string[] => {
+  const against = calibration.packs.get(pack.id);
+  return [
+    ...(pack.condition === 'sound' ? [] : [pack.condition === 'hot' ? 'it came down hot' : `it is ${pack.condition}`]),
+    ...(pack.cycles > pack.mostCycles ? [`${pack.cycles} cycles, trusted for ${pack.mostCycles}`] : []),
+    ...(against && against.factor > FAILING_FACTOR ? [`it drains ${Math.round((against.factor - 1) * 100)} % faster than its sisters over ${against.flights} flights`] : []),
+  ];
+};
+
+/** The kit's aircraft and packs with what the log has taught about them. */
+export const learned = <A extends { readonly id: string; readonly energyFactor?: number }, P extends { readonly id: string; readonly drawFactor?: number }>(aircraft: readonly A[], packs: readonly P[], calibration: Calibration): { aircraft: A[]; packs: P[] } => ({
+  aircraft: aircraft.map((a) => { const f = calibration.craft.get(a.id); return f ? { ...a, energyFactor: f.factor } : a; }),
+  packs: packs.map((p) => { const f = calibration.packs.get(p.id); return f ? { ...p, drawFactor: f.factor } : p; }),
+});
