@@ -1,4 +1,4 @@
-import { settingOf, stopsOf, tablesOf, type Tables } from './tables';
+import { pastBreaks, settingOf, spanOf, stopsOf, tablesOf, type Tables } from './tables';
 import type { Plan, PlanAnswer, PlannedFlight, PlanPack, PlanProblem } from './types';
 
 /** A flight begun: what it has cost so far, and when it may have been launched. */
@@ -26,7 +26,7 @@ const keep = <T extends Label>(list: T[], made: T): void => {
   list.push(made);
 };
 
-const extended = (t: Tables, before: Label | null, way: number): Label | null => {
+const extended = (t: Tables, before: Label | null, way: number, setting: string | null): Label | null => {
   const shot = t.problem.shots[t.shotOf[way] ?? -1];
   const leg = before ? t.between[before.way]?.[way] : t.out[way];
   const home = t.home[way];
@@ -35,8 +35,9 @@ const extended = (t: Tables, before: Label | null, way: number): Label | null =>
   const start = so.seconds + leg.seconds;
   const seconds = start + shot.performS;
   const wattHours = so.wattHours + leg.wattHours + shot.performWh;
-  const from = Math.max(so.from, shot.earliestS - start);
-  const to = Math.min(so.to, shot.latestS - seconds);
+  const span = spanOf(shot, setting);
+  const from = Math.max(so.from, span.earliestS - start);
+  const to = Math.min(so.to, span.latestS - seconds);
   if (from > to + EPS || wattHours + home.wattHours + t.problem.landing.wattHours > t.biggestPackWh + EPS) return null;
   return { seconds, wattHours, from, to, way, before };
 };
@@ -51,20 +52,20 @@ const addTo = (layer: Layer, set: number, bits: number, label: Label): void => {
 };
 
 /** A begun flight with one shot more, each shot and each way of it. */
-const grown = (t: Tables, into: Layer, set: number, bits: number, label: Label | null): void => {
+const grown = (t: Tables, into: Layer, set: number, bits: number, label: Label | null, setting: string | null): void => {
   t.problem.shots.forEach((_, shot) => {
     const both = bits & (t.settingBits[shot] ?? 0);
-    if (set & (1 << shot) || both === 0) return;
-    for (const way of t.waysOf[shot] ?? []) { const made = extended(t, label, way); if (made) addTo(into, set | (1 << shot), both, made); }
+    // Nothing that has to come after it may have been flown.
+    if (set & (1 << shot) || both === 0 || set & (t.afterBits[shot] ?? 0)) return;
+    for (const way of t.waysOf[shot] ?? []) { const made = extended(t, label, way, setting); if (made) addTo(into, set | (1 << shot), both, made); }
   });
 };
 
 /** Every flight worth considering, by the set of its shots: shortest, cheapest and best placed in time, none beaten in all of it. */
-const toursOf = (t: Tables): Map<number, Tour[]> => {
-  const tours = new Map<number, Tour[]>();
+const toursWith = (t: Tables, tours: Map<number, Tour[]>, wanted: number, setting: string | null): void => {
   const { landing } = t.problem;
   let layer: Layer = new Map();
-  grown(t, layer, 0, ~0, null);
+  grown(t, layer, 0, wanted, null, setting);
   while (layer.size > 0) {
     const next: Layer = new Map();
     for (const { set, bits, labels } of layer.values()) for (const label of labels) {
@@ -72,10 +73,17 @@ const toursOf = (t: Tables): Map<number, Tour[]> => {
       const list = tours.get(set) ?? [];
       if (home) keep(list, { ...label, bits, seconds: label.seconds + home.seconds + landing.seconds, wattHours: label.wattHours + home.wattHours + landing.wattHours });
       tours.set(set, list);
-      grown(t, next, set, bits, label);
+      grown(t, next, set, bits, label, setting);
     }
     layer = next;
   }
+};
+
+const toursOf = (t: Tables): Map<number, Tour[]> => {
+  const tours = new Map<number, Tour[]>();
+  // Where light opens and closes differently behind each filter, flights are sought filter by filter.
+  if (t.problem.shots.some((s) => s.windows)) t.settings.forEach((key, i) => toursWith(t, tours, 1 << i, key));
+  else toursWith(t, tours, ~0, null);
   return tours;
 };
 
@@ -107,10 +115,10 @@ const planOf = (t: Tables, set: number, day: Day): Plan => {
 };
 
 /** Packs of the same worth stand for each other: only the first unused of them is tried. */
-const firstOfKind = (packs: readonly PlanPack[], used: number): number[] => packs.flatMap((p, i) => {
+const firstOfKind = (packs: readonly PlanPack[], used: number, pinned: readonly number[]): number[] => packs.flatMap((p, i) => {
   if (used & (1 << i)) return [];
-  const like = packs.findIndex((q, k) => !(used & (1 << k)) && q.usableWh === p.usableWh && (q.readyS ?? 0) === (p.readyS ?? 0));
-  return like === i ? [i] : [];
+  const like = packs.findIndex((q, k) => !(used & (1 << k)) && !pinned.includes(k) && !pinned.includes(i) && q.usableWh === p.usableWh && (q.readyS ?? 0) === (p.readyS ?? 0));
+  return like === i || like === -1 ? [i] : [];
 });
 
 const NO_DAY: Day = { airborneS: 0, readyS: 0, last: null };
@@ -129,12 +137,13 @@ const better = (best: Best, so: Omit<Best, 'day'>, days: readonly Day[]): Best =
 /** Flies some shots after the days so far, on each kind of pack left. */
 const flownNext = (t: Tables, next: Map<number, Day[]>, key: number, days: readonly Day[], shots: number, tours: readonly Tour[]): void => {
   const { packs, swapS } = t.problem;
-  for (const p of firstOfKind(packs, key & ((1 << PACK_BITS) - 1))) {
+  for (const p of firstOfKind(packs, key & ((1 << PACK_BITS) - 1), t.packOf)) {
     const pack = packs[p];
     if (!pack) continue;
+    if (t.packOf.some((own, s) => own !== -1 && own !== p && shots & (1 << s))) continue;
     const to = key | (shots << PACK_BITS) | (1 << p);
     for (const tour of tours) for (const day of days) {
-      const launchS = Math.max(day.readyS, pack.readyS ?? 0, tour.from);
+      const launchS = pastBreaks(Math.max(day.readyS, pack.readyS ?? 0, tour.from), tour.seconds, t.problem.breaks);
       if (tour.wattHours > pack.usableWh + EPS || launchS > tour.to + EPS) continue;
       const made = next.get(to) ?? [];
       dayKeep(made, { airborneS: day.airborneS + tour.seconds, readyS: launchS + tour.seconds + swapS, last: { tour, pack, launchS, before: day } });
@@ -142,6 +151,9 @@ const flownNext = (t: Tables, next: Map<number, Day[]>, key: number, days: reado
     }
   }
 };
+
+/** Whether one of some shots should have been flown before what was. */
+const comesLate = (t: Tables, shots: number, flown: number): boolean => t.afterBits.some((after, s) => shots & (1 << s) && after & flown);
 
 /** Most shots for which every flight and every day is looked at. */
 export const EXACT_SHOTS = 10;
@@ -163,7 +175,7 @@ export const planExactly = (problem: PlanProblem): PlanAnswer => {
     for (const [key, days] of level) {
       const set = key >> PACK_BITS;
       best = better(best, { set, flights, weight: weigh(problem, set) }, days);
-      for (const [shots, list] of tours) if ((shots & set) === 0) flownNext(t, next, key, days, shots, list);
+      for (const [shots, list] of tours) if ((shots & set) === 0 && !comesLate(t, shots, set)) flownNext(t, next, key, days, shots, list);
     }
     level = next;
   }

@@ -119,7 +119,7 @@ describe('the search', () => {
       expect(exact.weight).toBeLessThanOrEqual(searchPlan(p, seeded(1)).next().value.weightBound + 1e-6);
       tried += 1;
       if (Math.abs(comparePlans(exact, plan)) < 1e-3) met += 1;
-    }), { numRuns: 60, seed: 7 });
+    }), { numRuns: 60, seed: 7, endOnFailure: true });
     expect(met / tried).toBeGreaterThan(0.8);
   }, 60_000);
   it('the same seed gives the same plan, and it never gets worse', () => {

@@ -1,4 +1,7 @@
-import type { Tables } from './tables';
+import { spanOf, type Tables } from './tables';
+
+/** When a flight may be launched with a setting; −1 for whichever its shots share. */
+export interface LaunchSpan { readonly setting: number; readonly from: number; readonly to: number }
 
 /** A flight as a row of shots with the best way of each: what it takes, and when it may be launched. */
 export interface Route {
@@ -7,8 +10,7 @@ export interface Route {
   readonly ways: readonly number[];
   readonly seconds: number;
   readonly wattHours: number;
-  readonly from: number;
-  readonly to: number;
+  readonly spans: readonly LaunchSpan[];
   readonly bits: number;
 }
 
@@ -16,18 +18,23 @@ interface Step { readonly seconds: number; readonly wattHours: number; readonly 
 
 const bitsOf = (t: Tables, shots: readonly number[]): number => shots.reduce((bits, s) => bits & (t.settingBits[s] ?? 0), ~0);
 
-/** Launches that begin no shot too early and end none too late. */
-const launchesOf = (t: Tables, shots: readonly number[], last: Step): { from: number; to: number } => {
-  const steps: Step[] = [];
-  for (let s: Step | null = last; s; s = s.before) steps.unshift(s);
+/** Launches that begin no shot too early and end none too late, with a setting. */
+const launchesOf = (t: Tables, shots: readonly number[], steps: readonly Step[], setting: number): LaunchSpan => {
+  const key = setting < 0 ? null : t.settings[setting] ?? null;
   let [from, to] = [0, Infinity];
   steps.forEach((step, i) => {
     const shot = t.problem.shots[shots[i] ?? -1];
     if (!shot) return;
-    from = Math.max(from, shot.earliestS - (step.seconds - shot.performS));
-    to = Math.min(to, shot.latestS - step.seconds);
+    const span = spanOf(shot, key);
+    from = Math.max(from, span.earliestS - (step.seconds - shot.performS));
+    to = Math.min(to, span.latestS - step.seconds);
   });
-  return { from, to };
+  return { setting, from, to };
+};
+
+const spansOf = (t: Tables, shots: readonly number[], steps: readonly Step[], bits: number): LaunchSpan[] => {
+  const settings = shots.some((s) => t.problem.shots[s]?.windows) ? t.settings.flatMap((_, i) => (bits & (1 << i) ? [i] : [])) : [-1];
+  return settings.map((s) => launchesOf(t, shots, steps, s)).filter((s) => s.from <= s.to);
 };
 
 const stepTo = (t: Tables, before: Step | null, way: number): Step | null => {
@@ -49,18 +56,18 @@ const quickest = <T extends { readonly seconds: number }>(list: readonly (T | nu
 
 /**
  * The quickest ways of flying some shots in a given order (dynamic programming over the ways of each).
+ * @param forced a flight a person fixed: flown whether it fits or not
  * @returns null where they share no setting, no pack has the energy, or no launch suits all their windows
  */
-export const routeOf = (t: Tables, shots: readonly number[]): Route | null => {
+export const routeOf = (t: Tables, shots: readonly number[], forced = false): Route | null => {
   const bits = bitsOf(t, shots);
-  if (bits === 0 || shots.length === 0) return null;
+  if ((bits === 0 && !forced) || shots.length === 0) return null;
   let layer: readonly (Step | null)[] = [null];
   for (const index of shots) layer = (t.waysOf[index] ?? []).flatMap((way) => { const best = quickest(layer.map((before) => stepTo(t, before, way))); return best ? [best] : []; });
   const done = quickest(layer.map((step) => step && landed(t, step)));
-  if (!done || done.wattHours > t.biggestPackWh + 1e-9) return null;
-  const { from, to } = launchesOf(t, shots, done.step);
-  if (from > to) return null;
-  const ways: number[] = [];
-  for (let s: Step | null = done.step; s; s = s.before) ways.unshift(s.way);
-  return { shots, ways, seconds: done.seconds, wattHours: done.wattHours, from, to, bits };
+  if (!done || (done.wattHours > t.biggestPackWh + 1e-9 && !forced)) return null;
+  const steps: Step[] = [];
+  for (let s: Step | null = done.step; s; s = s.before) steps.unshift(s);
+  const spans = forced ? [{ setting: -1, from: 0, to: Infinity }] : spansOf(t, shots, steps, bits);
+  return spans.length === 0 ? null : { shots, ways: steps.map((s) => s.way), seconds: done.seconds, wattHours: done.wattHours, spans, bits };
 };

@@ -1,4 +1,4 @@
-import type { Leg, PlannedStop, PlanProblem } from './types';
+import type { Leg, PlannedStop, PlanProblem, PlanShot, Span } from './types';
 
 /** A problem with its legs worked out once. Ways are numbered through all shots. */
 export interface Tables {
@@ -14,10 +14,28 @@ export interface Tables {
   readonly settingBits: readonly number[];
   readonly settings: readonly string[];
   readonly biggestPackWh: number;
+  /** Shots as bits that may only come after this one. */
+  readonly afterBits: readonly number[];
+  /** Number of the pack a shot is pinned to; −1 for any. */
+  readonly packOf: readonly number[];
 }
+
+/** When a shot may be flown with a setting. */
+export const spanOf = (shot: PlanShot, setting: string | null): Span => {
+  const own = setting === null ? undefined : shot.windows?.[setting];
+  return own ? { earliestS: Math.max(own.earliestS, shot.earliestS), latestS: Math.min(own.latestS, shot.latestS) } : shot;
+};
+
+/** Earliest launch from a second on at which so many seconds in the air meet no break. */
+export const pastBreaks = (fromS: number, seconds: number, breaks: readonly Span[] | undefined): number => {
+  const hit = breaks?.find((b) => fromS < b.latestS && fromS + seconds > b.earliestS);
+  return hit ? pastBreaks(hit.latestS, seconds, breaks) : fromS;
+};
 
 /** Most different settings a problem may have: they are held as bits. */
 const MOST_SETTINGS = 30;
+
+const bitOf = (shots: readonly PlanShot[], id: string): number => { const i = shots.findIndex((s) => s.id === id); return i < 0 || i > 30 ? 0 : 1 << i; };
 
 /** Works out every leg a plan may use. @throws RangeError for more than 30 different settings */
 export const tablesOf = (problem: PlanProblem): Tables => {
@@ -33,6 +51,8 @@ export const tablesOf = (problem: PlanProblem): Tables => {
     home: all.map(({ way }) => problem.home(way.to)),
     between: all.map(({ way: a }) => all.map(({ way: b }) => problem.leg(a.to, b.from))),
     settingBits: shots.map((s) => s.settings.reduce((bits, key) => bits | (1 << settings.indexOf(key)), 0)),
+    afterBits: shots.map((s) => (problem.before ?? []).reduce((bits, [a, b]) => (a === s.id ? bits | bitOf(shots, b) : bits), 0)),
+    packOf: shots.map((s) => (s.packId === undefined ? -1 : problem.packs.findIndex((p) => p.id === s.packId))),
     biggestPackWh: Math.max(0, ...problem.packs.map((p) => p.usableWh)),
   };
 };

@@ -21,7 +21,16 @@ export interface PlanShot {
   /** Seconds from the start of the day: not begun before, ended by. */
   readonly earliestS: number;
   readonly latestS: number;
+  /** Narrower where it is flown with a setting: while a filter bears its light. */
+  readonly windows?: Readonly<Record<string, Span>>;
+  /** Only on this pack: a person pinned it to a flight. */
+  readonly packId?: string;
+  /** What it leaves on the card. */
+  readonly bytes?: number;
 }
+
+/** Seconds from the start of the day between which something may happen. */
+export interface Span { readonly earliestS: number; readonly latestS: number }
 
 /** A charged pack, good for one flight; one that comes back from the charger is another, ready later. */
 export interface PlanPack {
@@ -48,6 +57,10 @@ export interface PlanProblem {
   readonly home: (from: Vec3) => Leg;
   /** Seconds on the ground between a landing and the next launch. */
   readonly swapS: number;
+  /** Pairs of shots of which the first, where both are flown, is flown before. */
+  readonly before?: readonly (readonly [string, string])[];
+  /** Stretches in which nobody is in the air. */
+  readonly breaks?: readonly Span[];
 }
 
 /** A shot in a planned flight. */

@@ -1,0 +1,85 @@
+import type { PlanAnswer, PlannedStop, PlanProblem, Span } from './types';
+
+/** Shots of one launch point and one aircraft at one place of a day. */
+export interface DayGroup extends Omit<PlanProblem, 'packs' | 'swapS' | 'before' | 'breaks'> {
+  readonly id: string;
+  /** Number of its place in the order they are come to. */
+  readonly place: number;
+  /** Who flies it: one after another. */
+  readonly crew: string;
+  /** Seconds at which one is there and ready at the earliest. */
+  readonly openS: number;
+  readonly breaks: readonly Span[];
+}
+
+/** A pack through the day. */
+export interface DayPack {
+  readonly id: string;
+  /** What a flight may use of it, by group; 0 where it does not fit. */
+  readonly usableWh: readonly number[];
+  readonly readyS?: number;
+  /** How it comes back from the charger; null where none takes it. */
+  readonly again: { readonly slots: readonly number[]; readonly coolS: number; readonly chargeS: (usedWh: number) => number } | null;
+}
+
+/** A flight a person locked: flown as it is. */
+export interface FixedFlight { readonly groupId: string; readonly packId: string; readonly shotIds: readonly string[]; readonly notBeforeS: number }
+
+/** A day of places, launch points, aircraft, packs and cards. */
+export interface DayProblem {
+  readonly groups: readonly DayGroup[];
+  readonly packs: readonly DayPack[];
+  readonly swapS: number;
+  /** Seconds from the last landing at the place before until ready, by place. */
+  readonly travelS: readonly number[];
+  /** Pairs of shots of which the first, where both are flown, is flown before. */
+  readonly before: readonly (readonly [string, string])[];
+  /** Room of the cards in the order they are taken; a card is only changed on the ground. null where nobody counts. */
+  readonly cards: { readonly roomBytes: readonly number[]; readonly fresh: boolean } | null;
+  readonly chargerSlots: number;
+  readonly fixed: readonly FixedFlight[];
+}
+
+export interface DayFlight {
+  readonly groupId: string;
+  readonly packId: string;
+  readonly setting: string;
+  readonly launchS: number;
+  readonly airborneS: number;
+  readonly wattHours: number;
+  readonly stops: readonly PlannedStop[];
+  readonly fixed: boolean;
+}
+
+export interface DayPlan {
+  readonly flights: readonly DayFlight[];
+  readonly weight: number;
+  readonly airborneS: number;
+  readonly left: readonly string[];
+}
+
+export interface DayAnswer extends Omit<PlanAnswer, 'plan'> { readonly plan: DayPlan }
+
+/** A problem of one launch point as a day. */
+export const dayOf = (p: PlanProblem): DayProblem => ({
+  groups: [{ id: '', place: 0, crew: '', openS: 0, breaks: p.breaks ?? [], shots: p.shots, takeoff: p.takeoff, landing: p.landing, leg: p.leg, home: p.home }],
+  packs: p.packs.map((pack) => ({ id: pack.id, usableWh: [pack.usableWh], ...(pack.readyS === undefined ? {} : { readyS: pack.readyS }), again: null })),
+  swapS: p.swapS, travelS: [0], before: p.before ?? [], cards: null, chargerSlots: 0, fixed: [],
+});
+
+/**
+ * Cards of flights in a row: a card is changed only between flights, and one that was put away is not taken again.
+ * @returns number of each flight's card; null where they find no room
+ */
+export const cardsFor = (bytes: readonly number[], roomBytes: readonly number[], fresh: boolean): number[] | null => {
+  const used: number[] = [];
+  let [card, on] = [0, 0];
+  for (const b of bytes) {
+    if (fresh && used.length > 0) { card += 1; on = 0; }
+    while (card < roomBytes.length && on + b > (roomBytes[card] ?? 0)) { card += 1; on = 0; }
+    if (card >= roomBytes.length) return null;
+    on += b;
+    used.push(card);
+  }
+  return used;
+};
