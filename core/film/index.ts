@@ -24,4 +24,4 @@ export { launchOf } from './launchPoint';
 export * from './site';
 export { frameOnGround } from './frame';
 export { shadowsOf } from './shadow';
-export * from './order';
+export * from './flights';

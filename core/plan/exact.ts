@@ -62,6 +62,8 @@ const grown = (t: Tables, into: Layer, set: number, bits: number, label: Label |
 };
 
 /** Every flight worth considering, by the set of its shots: shortest, cheapest and best placed in time, none beaten in all of it. */
+const bitCount = (n: number): number => { let [left, count] = [n, 0]; while (left) { left &= left - 1; count += 1; } return count; };
+
 const toursWith = (t: Tables, tours: Map<number, Tour[]>, wanted: number, setting: string | null): void => {
   const { landing } = t.problem;
   let layer: Layer = new Map();
@@ -73,7 +75,7 @@ const toursWith = (t: Tables, tours: Map<number, Tour[]>, wanted: number, settin
       const list = tours.get(set) ?? [];
       if (home) keep(list, { ...label, bits, seconds: label.seconds + home.seconds + landing.seconds, wattHours: label.wattHours + home.wattHours + landing.wattHours });
       tours.set(set, list);
-      grown(t, next, set, bits, label, setting);
+      if (bitCount(set) < (t.problem.mostStops ?? Infinity)) grown(t, next, set, bits, label, setting);
     }
     layer = next;
   }

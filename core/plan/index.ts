@@ -3,3 +3,4 @@ export * from './exact';
 export * from './day';
 export * from './search';
 export * from './check';
+export * from './checkDay';

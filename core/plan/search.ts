@@ -41,7 +41,7 @@ const longer = (t: DayTables, f: DraftFlight, shot: number, blink: () => boolean
   const own = t.groups[f.group];
   const usableWh = t.problem.packs[f.pack]?.usableWh[f.group] ?? 0;
   const pinned = own?.packOf[shot] ?? -1;
-  if (!own || f.fixed || (f.route.bits & (own.settingBits[shot] ?? 0)) === 0 || (pinned !== -1 && pinned !== f.pack)) return [];
+  if (!own || f.fixed || f.route.shots.length >= (own.problem.mostStops ?? Infinity) || (f.route.bits & (own.settingBits[shot] ?? 0)) === 0 || (pinned !== -1 && pinned !== f.pack)) return [];
   return Array.from({ length: f.route.shots.length + 1 }, (_, at) => (blink() ? null : routeOf(own, inserted(f.route.shots, at, shot))))
     .filter((made): made is Route => made !== null && made.wattHours <= usableWh + 1e-9);
 };

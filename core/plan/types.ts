@@ -59,6 +59,8 @@ export interface PlanProblem {
   readonly swapS: number;
   /** Pairs of shots of which the first, where both are flown, is flown before. */
   readonly before?: readonly (readonly [string, string])[];
+  /** Most shots of a flight; as many as fit where left out. */
+  readonly mostStops?: number;
   /** Stretches in which nobody is in the air. */
   readonly breaks?: readonly Span[];
 }

@@ -8,7 +8,7 @@ export type WarningSubject =
 /** Something that would help. With `set`, one key applies it: the fields and their new values. */
 export interface Cure {
   readonly say: string;
-  readonly set?: { readonly entity: 'shot' | 'location' | 'film'; readonly id: string; readonly fields: Readonly<Record<string, unknown>> };
+  readonly set?: { readonly entity: 'shot' | 'location' | 'film' | 'pack' | 'flight'; readonly id: string; readonly fields: Readonly<Record<string, unknown>> };
 }
 
 /** A warning is data; the interface renders it and never writes its own. */

@@ -1,0 +1,10 @@
+export * from './job';
+export * from './solve';
+export * from './weigh';
+export * from './adopt';
+export * from './hands';
+export * from './curve';
+export * from './pins';
+export * from './cures';
+export * from './chances';
+export { loggedOn, endOfFlown } from '../day';

@@ -1,3 +1,0 @@
-export * from './job';
-export * from './solve';
-export * from './weigh';
