@@ -22,9 +22,7 @@ const seeing = (title: string, share: number) => async (page: Page): Promise<voi
 };
 
 const SHOTS: readonly Shot[] = [
-  { name: 'films', path: '/' },
   { name: 'bench', path: '', act: pick('Meadow to arches') },
-  { name: 'bench-cut', path: '', act: async (page) => { await pick('Rush along')(page); await page.getByRole('tab', { name: 'Cut and takes' }).click(); } },
   { name: 'bench-exposure', path: '', act: async (page) => { await page.getByRole('button', { name: /Salt pans/ }).first().click(); await pick('Leave it to the blue')(page); await page.getByRole('tab', { name: 'Exposure' }).click(); } },
   { name: 'preview', path: '', act: seeing('Meadow to arches', 0.62) },
   { name: 'board', path: '/board' },
@@ -32,15 +30,17 @@ const SHOTS: readonly Shot[] = [
   { name: 'job', path: '/job' },
   { name: 'places', path: '/places' },
   { name: 'plan', path: '/plan', act: async (page) => { await page.locator('.list').getByRole('button', { name: /Signal hut, smoke/ }).click(); await page.locator('[data-code="site.clearance"]').waitFor(); } },
-  { name: 'plan-findings', path: '/plan', theme: 'noon', act: async (page) => { await page.getByRole('button', { name: 'Slate terraces' }).click(); await page.locator('.list').getByRole('button', { name: /Round the incline/ }).click(); await page.getByRole('tab', { name: /Findings/ }).click(); await page.getByRole('button', { name: 'Way home' }).click(); await page.locator('[data-code="site.clearance"]').waitFor(); } },
   { name: 'phone-plan', path: '/plan', width: 390, height: 844, act: async (page) => { await page.locator('[data-site]').first().waitFor({ state: 'attached' }); } },
   { name: 'light', path: '/light', act: async (page) => { await page.getByRole('button', { name: 'Salt pans' }).click(); await page.locator('.apexcharts-series path').first().waitFor(); await page.locator('.lane .wish').first().waitFor(); } },
   { name: 'exposure', path: '/light', act: async (page) => { await page.getByRole('tab', { name: 'Exposure' }).click(); await page.locator('.apexcharts-series path').first().waitFor(); } },
-  { name: 'setup', path: '/light', act: async (page) => { await page.getByRole('button', { name: 'Slate terraces' }).click(); await page.getByRole('tab', { name: 'Set-up' }).click(); } },
-  { name: 'phone-quick', path: '/quick', width: 390, height: 844 },
+  { name: 'flights', path: '/flights', act: async (page) => { await page.locator('.apexcharts-series path').first().waitFor(); } },
+  { name: 'flights-proposal', path: '/flights', act: async (page) => { await page.getByRole('button', { name: 'Plan the day' }).click(); await page.getByRole('button', { name: 'Take it' }).waitFor(); await page.locator('.apexcharts-series path').first().waitFor(); } },
+  { name: 'charging', path: '/flights', act: async (page) => { await page.getByRole('tab', { name: 'Charging' }).click(); } },
+  { name: 'chances', path: '/flights', act: async (page) => { await page.getByRole('tab', { name: 'Chances' }).click(); await page.locator('.apexcharts-series path').first().waitFor(); } },
+  { name: 'log', path: '/flights', theme: 'noon', act: async (page) => { await page.getByRole('tab', { name: 'Log' }).click(); } },
+  { name: 'phone-flights', path: '/flights', width: 390, height: 844, act: async (page) => { await page.locator('.row').first().waitFor(); } },
   { name: 'kit', path: '/kit' },
   { name: 'phone-slates', path: '', width: 390, height: 844 },
-  { name: 'phone-packs', path: '', width: 390, height: 844, theme: 'noon', act: async (page) => { await page.getByRole('button', { name: 'Packs', exact: true }).click(); } },
 ];
 
 /** Pictures of the main views from the made-up film. Names on the command line choose some; --to puts them elsewhere. */

@@ -13,6 +13,7 @@ export const router = createRouter({
         { path: 'places/:place?', name: 'places', component: () => import('./views/places/PlacesView.vue'), props: true },
         { path: 'plan/:place?', name: 'plan', component: () => import('./views/plan/PlanView.vue'), props: true },
         { path: 'light/:place?', name: 'light', component: () => import('./views/light/LightView.vue'), props: true },
+        { path: 'flights/:place?', name: 'flights', component: () => import('./views/flights/FlightsView.vue'), props: true },
         { path: 'quick', name: 'quick', component: () => import('./views/quick/QuickView.vue') },
         { path: 'kit', name: 'kit', component: () => import('./views/kit/KitView.vue') },
       ],

@@ -50,7 +50,7 @@ describe('calibration from logged flights', () => {
     expect(found.packs.get('weak')!.factor).toBeCloseTo(1.25, 1);
     expect(packFaults(packs[2]!, found)[0]).toContain('faster than its sisters');
     expect(packFaults(packs[0]!, found)).toEqual([]);
-    const { packs: wiser, aircraft } = learned([{ id: 'A' }, { id: 'B' }], packs, found);
+    const { packs: wiser, aircraft } = learned<{ id: string; energyFactor?: number }, Pack>([{ id: 'A' }, { id: 'B' }], packs, found);
     expect(packEnergy(wiser[2]!, 25, 0.3).availableWh).toBeCloseTo(46 / 1.25, 0);
     expect(aircraft.map((a) => a.energyFactor)).toEqual([found.craft.get('A')!.factor, undefined]);
   });

@@ -2,6 +2,7 @@ import { fillCards, plannableBytes, writeNeeded, writesFastEnough, type CardFill
 import type { Warning } from '../warnings';
 import { bySeverity } from '../warnings';
 import type { DerivedShot } from './derived';
+import { contradictingTurns, failingPacks } from './rules/packs';
 import type { PlaceFacts, TimedFlight } from './place';
 import type { FilmInput } from './types';
 
@@ -122,6 +123,6 @@ export const budgetOf = (input: FilmInput, places: readonly PlaceFacts[], shots:
     shotsUnfit: unfit.length,
     mustsUnfit: unfit.filter((u) => shots.get(u.shotId)?.facts.shot.priority === 'must').length,
     timelineS: timeline(shots),
-    warnings: bySeverity([...packWarnings(input, packsShort, unfit.length), ...cardWarnings(input, shots, fills, overBytes), ...stillsNote(input)]),
+    warnings: bySeverity([...packWarnings(input, packsShort, unfit.length), ...cardWarnings(input, shots, fills, overBytes), ...stillsNote(input), ...failingPacks(input.kit), ...contradictingTurns(input)]),
   };
 };

@@ -8,7 +8,7 @@ import type { ChargeRun } from '../charge';
 import { handsOf, type Hands } from './hands';
 import { launchOf } from './launchPoint';
 import { bearingOf, flightFilters, heaviestFilterKg, readingsOf, shotLight, type Bearing, type FlightFilter, type LitPlace, type ShotLight } from './light';
-import { kitAlong, placeDay, placeFacts, withoutSpare, type PlaceDay, type PlaceFacts } from './place';
+import { kitAlong, placeDay, placeFacts, packsToFly, type PlaceDay, type PlaceFacts } from './place';
 import { placeWarnings, shotWarnings } from './rules';
 import { shotFacts, type ShotFacts } from './shot';
 import type { FilmInput, Location, Shot, Subject } from './types';
@@ -113,7 +113,7 @@ export class FilmReckoner {
 
   private placesOf(input: FilmInput, locations: readonly Location[], shots: ReadonlyMap<string, ShotFacts[]>) {
     const { film, kit } = input;
-    const packs = film.preferences.holdBackSpare ? withoutSpare(kit.packs) : kit.packs;
+    const packs = packsToFly(kit, film);
     const { goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin } = film.preferences;
     const definitions = [goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin];
     const own = kit.flown.filter((f) => f.filmId === film.id);

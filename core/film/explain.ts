@@ -45,7 +45,7 @@ const energy = (f: ShotFacts): Sum => ({
     term('between takes', f.energy.betweenWh, 'wattHours'),
   ] : [],
   formula: '∫ P(airspeed, climb) dt along the path, wind taken at each height',
-  source: 'Power shape after Zeng, Xu & Zhang, IEEE Trans. Wireless Comm. 18(4), 2019, set by the aircraft’s rated hover and cruise minutes.',
+  source: `Power shape after Zeng, Xu & Zhang, IEEE Trans. Wireless Comm. 18(4), 2019, set by the aircraft’s rated hover and cruise minutes${f.aircraft?.energyFactor ? `; times ${f.aircraft.energyFactor.toFixed(2)}, which is what its logged flights took` : ''}.`,
 });
 
 const wanted = (f: ShotFacts): Term => term('wanted in each', f.wantedS, 'seconds',

@@ -1,7 +1,8 @@
 import { fillFlights, type FillResult, type Flight, type FlightRules, type LaidFlight, type Launch, type PackSupply, type Recharge, type ShotCost } from '../budget';
-import { calibrate, learned } from '../energy';
+import { learned } from '../energy';
 import type { Kit, Pack } from '../kit';
 import { suppliesOf } from './day';
+import { calibrationOf, flyable } from './learn';
 import { isZone, LIGHT_DEFINITIONS, lightDay, localToUtc, minutesOf, type LightDay, type LightWish } from '../light';
 import { heaviestFilterKg } from './light/weight';
 import type { ShotFacts } from './shot';
@@ -38,15 +39,18 @@ const comesAlong = (film: Film) => (thing: { readonly id: string; readonly retir
  */
 export const kitAlong = (kit: Kit, film: Film): Kit => {
   const comes = comesAlong(film);
-  const { aircraft, packs } = film.preferences.learn ? learned(kit.aircraft, kit.packs, calibrate(kit.flown, kit.packs)) : kit;
+  const { aircraft, packs } = film.preferences.learn ? learned(kit.aircraft, kit.packs, calibrationOf(kit)) : kit;
   return {
     aircraft, packs: packs.filter(comes), cards: kit.cards.filter(comes), filters: kit.filters.filter(comes), pilots: kit.pilots, practice: kit.practice,
     chargers: kit.chargers.filter(comes), devices: kit.devices.filter(comes), flown: kit.flown,
   };
 };
 
+/** Packs a film may fly: sound ones, one held back for luck where the film wants that. */
+export const packsToFly = (kit: Pick<Kit, 'packs'>, film: Film): Pack[] => { const sound = flyable(kit.packs); return film.preferences.holdBackSpare ? withoutSpare(sound) : sound; };
+
 /** Holds one pack back for luck from each aircraft that has more than one. */
-export const withoutSpare = (packs: readonly Pack[]): Pack[] => packs.filter((pack) => {
+const withoutSpare = (packs: readonly Pack[]): Pack[] => packs.filter((pack) => {
   const sisters = packs.filter((p) => p.aircraftIds.join() === pack.aircraftIds.join());
   return sisters.length < 2 || sisters.at(-1) !== pack;
 });

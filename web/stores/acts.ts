@@ -76,8 +76,8 @@ export const useActs = () => {
 
   const applyCure = (cure: Cure): void => {
     if (!cure.set) return;
-    film.edit(cure.set.entity, cure.set.id, cure.set.fields as never, 'cure');
-    looking.say(cure.say);
+    const faults = film.edit(cure.set.entity, cure.set.id, cure.set.fields as never, 'cure');
+    looking.say(faults[0]?.say ?? cure.say);
   };
 
   const undo = (): void => { const what = film.undo(); looking.say(what ? `Taken back: ${what}.` : 'Nothing to take back.'); };

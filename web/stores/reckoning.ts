@@ -1,4 +1,5 @@
 import { FilmReckoner, inOrder, kitAlong, type DerivedFilm, type DerivedShot, type FilmInput } from '@core/film';
+import type { Kit } from '@core/kit';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
 import { useFilm } from './film';
@@ -35,7 +36,7 @@ export const useReckoning = defineStore('reckoning', () => {
   };
   const locations = computed(() => inOrder(film.list('location')));
   /** The kit without what stays at home on this film: what every page about this film reckons with. */
-  const along = computed(() => (film.film ? kitAlong(film.kit, film.film) : film.kit));
+  const along = computed<Kit>(() => (film.film ? kitAlong(film.kit, film.film) : film.kit));
   const units = computed(() => film.film?.units ?? 'metric');
   return { derived, shotNow, settle, locations, along, units };
 });

@@ -22,7 +22,7 @@ const settled = (): void => whenIdle(() => {
   import('../stores/site').then(({ useSite }) => useSite().start()).catch(() => undefined);
   import('../stores/light').then(({ useLight }) => useLight().start()).catch(() => undefined);
 });
-const VIEWS = [{ name: 'bench', label: 'Bench', key: 'G B' }, { name: 'board', label: 'Board', key: 'G S' }, { name: 'job', label: 'Job', key: 'G J' }, { name: 'places', label: 'Places', key: 'G P' }, { name: 'plan', label: 'Plan', key: 'G L' }, { name: 'light', label: 'Light', key: 'G I' }, { name: 'kit', label: 'Kit', key: 'G K' }, { name: 'quick', label: 'Quick', key: 'Q' }];
+const VIEWS = [{ name: 'bench', label: 'Bench', key: 'G B' }, { name: 'board', label: 'Board', key: 'G S' }, { name: 'job', label: 'Job', key: 'G J' }, { name: 'places', label: 'Places', key: 'G P' }, { name: 'plan', label: 'Plan', key: 'G L' }, { name: 'light', label: 'Light', key: 'G I' }, { name: 'flights', label: 'Flights', key: 'G F' }, { name: 'kit', label: 'Kit', key: 'G K' }, { name: 'quick', label: 'Quick', key: 'Q' }];
 const rename = (event: Event): void => {
   const field = event.target as HTMLInputElement;
   if (store.film && store.edit('film', store.film.id, { name: field.value }, 'name').length > 0) field.value = store.film.name;

@@ -9,8 +9,12 @@ export const KEY_LINES: readonly { readonly group: string; readonly lines: reado
   { group: 'Plan', lines: [
     { keys: 'S / L / W / E / H', does: 'draw a subject, a launch point, a wood, a wire, a house' }, { keys: 'Y', does: 'ground and layers' }, { keys: 'M', does: 'measure a way' }, { keys: 'Enter / Esc', does: 'end, drop what is being drawn' }, { keys: 'Del', does: 'delete what is picked' }, { keys: 'J / K', does: 'next, previous slate' }, { keys: '0', does: 'all of the place in view' }, { keys: ', .', does: 'back and on along the move' },
   ] },
+  { group: 'Flights', lines: [
+    { keys: '→ ←', does: 'next, previous slate of a flight' }, { keys: '↓ ↑', does: 'next, previous flight' }, { keys: 'Alt → / Alt ←', does: 'move the slate along its flight' }, { keys: 'Alt ↓ / Alt ↑', does: 'move the slate to the next, previous flight' },
+    { keys: 'X', does: 'pin the slate to its flight, or let it go' }, { keys: 'L', does: 'lock the flight, or unlock it' }, { keys: '+ / −', does: 'fly it earlier, later' }, { keys: 'R', does: 'plan the day' }, { keys: 'Enter', does: 'take what is proposed' }, { keys: 'Esc', does: 'stop, or leave it' }, { keys: '1 to 4', does: 'apply a cure of the slate that does not fit' },
+  ] },
   { group: 'Anywhere', lines: [
     { keys: 'Ctrl Z', does: 'take back' }, { keys: 'Ctrl Shift Z', does: 'do again' }, { keys: '[ / ]', does: 'previous, next place' },
-    { keys: 'G then B, S, J, P, L, I, K', does: 'bench, story board, job, places, plan, light, kit' }, { keys: 'Q', does: 'quick sums: light, aperture, shutter, ISO, filter' }, { keys: 'T', does: 'dusk or noon' }, { keys: '?', does: 'this sheet' }, { keys: 'Esc', does: 'leave a field, close a sheet' },
+    { keys: 'G then B, S, J, P, L, I, F, K', does: 'bench, story board, job, places, plan, light, flights, kit' }, { keys: 'Q', does: 'quick sums: light, aperture, shutter, ISO, filter' }, { keys: 'T', does: 'dusk or noon' }, { keys: '?', does: 'this sheet' }, { keys: 'Esc', does: 'leave a field, close a sheet' },
   ] },
 ];

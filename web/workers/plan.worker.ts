@@ -1,17 +1,42 @@
-import { solveOrder, type OrderFound, type OrderJob } from '@core/film';
+import { solveDay, withPackMore, withTakeLess, type DayJob } from '@core/film';
+import type { DayAnswer } from '@core/plan';
+import { simulate, type RiskAnswer, type RiskDay } from '@core/risk';
 import { expose } from 'comlink';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 
-/** The same question gives the same order. */
+/** The same question gives the same answer. */
 const SEED = 20_270_514;
+const RUNS = 2000;
+const TELL_MS = 200;
 
-/** Orders places, beside the page. */
+const seeded = (): (() => number) => { const rng = xoroshiro128plus(SEED); return () => (rng.next() >>> 0) / 2 ** 32; };
+
+/** Chances of a day, and what one pack more or one take less would make of them. */
+export interface Chances {
+  readonly plain: RiskAnswer;
+  readonly packMore: RiskAnswer;
+  readonly takeLess: { readonly id: string; readonly answer: RiskAnswer } | null;
+}
+
+/** Plans days and throws their dice, beside the page. */
 const plan = {
-  /** @param forMs how long a search may take where there are too many slates for a proof */
-  order(jobs: readonly OrderJob[], forMs: number): OrderFound {
-    const rng = xoroshiro128plus(SEED);
+  /**
+   * @param forMs how long it may look where nothing is proven
+   * @param tell hears the best so far now and then
+   */
+  day(job: DayJob, forMs: number, tell: (answer: DayAnswer) => void): DayAnswer {
     const until = performance.now() + forMs;
-    return solveOrder(jobs, () => (rng.next() >>> 0) / 2 ** 32, () => performance.now() < until);
+    let told = -Infinity;
+    return solveDay(job, seeded(), (answer) => {
+      const now = performance.now();
+      if (now - told > TELL_MS) { told = now; tell(answer); }
+      return now < until;
+    });
+  },
+  chances(day: RiskDay): Chances {
+    const plain = simulate(day, RUNS, seeded());
+    const less = withTakeLess(day);
+    return { plain, packMore: simulate(withPackMore(day, plain.missing), RUNS, seeded()), takeLess: less && { id: less.id, answer: simulate(less.day, RUNS, seeded()) } };
   },
 };
 

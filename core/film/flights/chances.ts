@@ -1,12 +1,13 @@
 import { LOW_HOVER_M, TAKEOFF_S } from '../../budget';
 import type { RiskAnswer, RiskDay, RiskFlight, RiskShot, RiskSpare } from '../../risk';
-import { calibrate, hoverCost } from '../../energy';
+import { hoverCost } from '../../energy';
 import { flyerOf, takesOf, windOf } from '../costs';
 import { suppliesOf } from '../day';
 import type { DerivedFilm } from '../derive';
 import type { DerivedShot } from '../derived';
 import { heaviestFilterKg } from '../light';
-import { kitAlong, type PlaceFacts, type TimedFlight } from '../place';
+import { calibrationOf } from '../learn';
+import { kitAlong, packsToFly, type PlaceFacts, type TimedFlight } from '../place';
 import type { FilmInput } from '../types';
 
 /** Keeper rate where nobody knows the pilot. Own estimate. */
@@ -44,7 +45,7 @@ const sparesOf = (input: FilmInput, places: readonly PlaceFacts[]): RiskSpare[] 
   if (!place) return [];
   const used = new Set(places.flatMap((p) => p.flights.map((f) => f.packId)));
   const wind = windOf(place.location);
-  return suppliesOf(kit.packs.filter((p) => !used.has(p.id)), place.location, input.film, false).flatMap((s): RiskSpare[] => {
+  return suppliesOf(packsToFly(kit, input.film).filter((p) => !used.has(p.id)), place.location, input.film, false).flatMap((s): RiskSpare[] => {
     const aircraft = kit.aircraft.find((a) => s.aircraftIds.includes(a.id));
     if (!aircraft) return [];
     const flyer = flyerOf(aircraft, place.location, input.film, heaviestFilterKg(kit.filters, aircraft.id, null));
@@ -53,7 +54,7 @@ const sparesOf = (input: FilmInput, places: readonly PlaceFacts[]): RiskSpare[] 
 };
 
 const spreadsOf = (input: FilmInput, places: readonly PlaceFacts[]) => {
-  const { craft } = calibrate(input.kit.flown, input.kit.packs);
+  const { craft } = calibrationOf(input.kit);
   const flown = new Set(places.flatMap((p) => p.flights.map((f) => f.aircraftId)));
   const known = [...craft].filter(([id]) => flown.has(id)).map(([, f]) => f.spread);
   const gusts = Math.max(0, ...places.map((p) => p.location.gustMs - p.location.windMs));

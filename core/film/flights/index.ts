@@ -4,7 +4,7 @@ export * from './weigh';
 export * from './adopt';
 export * from './hands';
 export * from './curve';
-export * from './pins';
+export * from '../turns';
 export * from './cures';
 export * from './chances';
 export { loggedOn, endOfFlown } from '../day';

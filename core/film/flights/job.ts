@@ -10,11 +10,11 @@ import { inOrder, type DerivedFilm } from '../derive';
 import { endOfFlown, loggedOn } from '../day';
 import { launchOf } from '../launchPoint';
 import { heaviestFilterKg, readingsOf } from '../light';
-import { costOf, kitAlong, pinnedMs, withoutSpare, type PlaceFacts } from '../place';
+import { costOf, kitAlong, packsToFly, pinnedMs, type PlaceFacts } from '../place';
 import { shotFacts, type ShotFacts } from '../shot';
 import type { FilmInput, FlightPlan, Location, Preferences, Priority } from '../types';
 import { filterWindows } from './filters';
-import { beforePairs } from './pins';
+import { beforePairs } from '../turns';
 
 /** A must outweighs all the shoulds there could be, a should all the coulds. */
 export const WEIGHTS: Readonly<Record<Priority, number>> = { must: 1_000_000, should: 1000, could: 1 };
@@ -160,7 +160,7 @@ export const dayJob = (whole: FilmInput, derived: DerivedFilm, date: string, now
   const groups = groupsOf(day);
   const dates = input.locations.map((l) => l.date).sort();
   const chargers = slotsOf(input.kit.chargers, places, film.preferences.chargeBetween);
-  const packs = film.preferences.holdBackSpare ? withoutSpare(input.kit.packs) : input.kit.packs;
+  const packs = packsToFly(input.kit, film);
   const cards = input.kit.cards;
   const lastLog = loggedOn(input.kit.flown, film, first.location).at(-1);
   const readyS = lastLog ? (endOfFlown(lastLog) - first.windowFromMs) / 1000 + film.preferences.swapMinutes * 60 : 0;

@@ -5,7 +5,7 @@ import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
 import CardStack from './CardStack.vue';
-import { FlightSheet, OrderSheet } from './later';
+import { FlightSheet } from './later';
 import PackRail from './PackRail.vue';
 import WarningList from './WarningList.vue';
 
@@ -13,7 +13,6 @@ const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
 const film = useFilm();
 const findings = useFindings();
 const opened = ref(false);
-const ordering = ref(false);
 const b = computed(() => props.derived.budget);
 const many = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;
 /** The answer in one line: does it fit, and if not, what gives. */
@@ -37,8 +36,7 @@ const warnings = computed(() => [...(props.derived.placeWarnings.get(props.place
       <span class="sum"><span class="label">on cards</span><b class="verdigris"><Fig :value="b.bytes / 1e9" quantity="gigabytes" /></b></span>
     </button>
     <FlightSheet v-if="opened" :derived="derived" :packs="film.kit.packs" />
-    <button class="btn ask" :aria-expanded="ordering" title="An order of this place's slates that flies more, or the same in less" @click="ordering = !ordering">A better order?</button>
-    <OrderSheet v-if="ordering" :derived="derived" :place="place" @close="ordering = false" />
+    <RouterLink class="btn ask" :to="{ name: 'flights', params: { film: film.filmId, place: place.location.id } }" title="Flights of the day: by hand or planned (G F)">Flights of the day</RouterLink>
     <PackRail :derived="derived" :place="place" />
     <CardStack :budget="b" :cards="film.kit.cards" />
     <WarningList :warnings="warnings" />
@@ -52,7 +50,7 @@ const warnings = computed(() => [...(props.derived.placeWarnings.get(props.place
 .sums { display: grid; grid-template-columns: repeat(4, auto); justify-content: space-between; border: 0; background: none; padding: 2px 0; cursor: pointer; text-align: left; }
 .sums:hover { background: var(--slab-2); }
 .sum { display: grid; }
-.ask { align-self: start; min-height: 26px; padding: 1px 9px; flex: none; }
+.ask { align-self: start; text-decoration: none; min-height: 26px; padding: 1px 9px; flex: none; }
 @media (max-width: 1099px) { .ask { min-height: var(--touch); } }
 .sum b { font-size: 16px; font-stretch: 86%; font-weight: 560; }
 .ember { color: var(--ember); }

@@ -1,5 +1,6 @@
 import { readingsOf, type DerivedShot, type LitPlace, type PlaceFacts } from '@core/film';
 import { computed } from 'vue';
+import { filterNameOf } from '../../format/names';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
@@ -15,12 +16,7 @@ export const useLightPlace = () => {
     return here?.light && Number.isFinite(here.windowFromMs) ? { location: here.location, day: here.light, readings: readingsOf(here.location, here.light, film.list('reading')) } : null;
   });
   const shots = computed<DerivedShot[]>(() => [...(reckoning.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === place.value?.location.id));
-  const filterName = (id: string | null, stops?: number): string => {
-    if (id === null) return 'no filter';
-    const filter = film.get('filter', id);
-    if (!filter) return 'a filter that is gone';
-    return filter.kind === 'variable' && stops !== undefined ? `${filter.name} at ${stops.toFixed(0)} stops` : filter.name;
-  };
+  const filterName = (id: string | null, stops?: number): string => filterNameOf(film.list('filter'), id, stops);
   const packName = (id: string | null): string => (id === null ? 'a pack that is missing' : film.get('pack', id)?.name ?? 'a pack');
   return { place, lit, shots, filterName, packName };
 };

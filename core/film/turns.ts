@@ -1,10 +1,10 @@
-import type { Shot } from '../types';
+import type { Shot } from './types';
 
 /** Pairs of shots of which the first is flown before the second, from what a person wants of their turns. */
 export const beforePairs = (shots: readonly Pick<Shot, 'id' | 'locationId' | 'turn' | 'afterId'>[]): [string, string][] => {
   const here = new Set(shots.map((s) => s.id));
   return shots.flatMap((s): [string, string][] => {
-    const others = shots.filter((o) => o.id !== s.id && o.locationId === s.locationId && o.turn !== s.turn);
+    const others = s.turn === 'any' ? [] : shots.filter((o) => o.id !== s.id && o.locationId === s.locationId && o.turn !== s.turn);
     return [
       ...(s.afterId !== null && here.has(s.afterId) ? [[s.afterId, s.id] as [string, string]] : []),
       ...(s.turn === 'first' ? others.map((o): [string, string] => [s.id, o.id]) : s.turn === 'last' ? others.map((o): [string, string] => [o.id, s.id]) : []),

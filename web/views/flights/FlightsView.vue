@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { clockText, localToUtc, minutesOf } from '@core/light';
+import { computed, ref, useTemplateRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { dateText } from '../../format';
+import SwitchField from '../../parts/SwitchField.vue';
+import TextField from '../../parts/TextField.vue';
+import { useFilm } from '../../stores/film';
+import { useFindings } from '../../stores/findings';
+import { useFlights } from '../../stores/flights';
+import { useLooking } from '../../stores/looking';
+import { useReckoning } from '../../stores/reckoning';
+import WarningList from '../bench/WarningList.vue';
+import ChancesTab from './ChancesTab.vue';
+import ChargeLanes from './ChargeLanes.vue';
+import ChargingTab from './ChargingTab.vue';
+import FlightPane from './FlightPane.vue';
+import LogTab from './LogTab.vue';
+import ProposalPane from './ProposalPane.vue';
+import RailPane from './RailPane.vue';
+import UnfitRows from './UnfitRows.vue';
+import { useDay } from './useDay';
+import { useFlightActs } from './useFlightActs';
+import { useFlightKeys } from './useFlightKeys';
+
+const props = defineProps<{ film: string; place?: string }>();
+const router = useRouter();
+const film = useFilm();
+const flights = useFlights();
+const findings = useFindings();
+const looking = useLooking();
+const reckoning = useReckoning();
+const day = useDay();
+const acts = useFlightActs(day);
+const TABS = [{ id: 'flights', label: 'Flights' }, { id: 'charging', label: 'Charging' }, { id: 'chances', label: 'Chances' }, { id: 'log', label: 'Log' }] as const;
+const tab = ref<(typeof TABS)[number]['id']>('flights');
+const unfit = useTemplateRef<{ apply: (n: number) => void }>('unfit');
+const plan = (): void => void flights.plan(day.date.value);
+useFlightKeys(day, acts, (n) => unfit.value?.apply(n), plan, () => tab.value === 'flights');
+watch(() => props.place, (id) => { if (id && id !== looking.place?.location.id) looking.pickPlace(id); }, { immediate: true });
+watch(() => looking.place?.location.id, (id) => { if (id && props.place !== id) void router.replace({ name: 'flights', params: { film: props.film, place: id } }); });
+watch(day.date, () => { flights.stop(); flights.drop(); flights.nowMs = -Infinity; });
+const zone = computed(() => day.places.value[0]?.location.zone ?? 'UTC');
+const laid = computed(() => day.places.value.some((p) => p.flights.some((f) => f.planId !== null && !f.locked)));
+const now = computed(() => (Number.isFinite(flights.nowMs) ? clockText(flights.nowMs, zone.value) : ''));
+const setNow = (text: string): void => { flights.nowMs = text === '' ? -Infinity : localToUtc(day.date.value, minutesOf(text), zone.value); };
+const verdict = computed(() => {
+  const out = day.unfit.value.length;
+  const over = day.rows.value.filter((r) => r.flight.overWh > 0).length;
+  const done = [...reckoning.derived?.done ?? []].length;
+  if (day.rows.value.length + out === 0) return done > 0 ? 'Everything is in the can' : 'Nothing planned yet';
+  return [`${day.rows.value.length} flights`, over > 0 ? `${over} ask too much of their pack` : '', out > 0 ? `${out} slates in no flight` : over > 0 ? '' : 'everything fits', done > 0 ? `${done} in the can` : ''].filter(Boolean).join(' · ');
+});
+const fits = computed(() => day.unfit.value.length === 0 && !day.rows.value.some((r) => r.flight.overWh > 0));
+const warnings = computed(() => [...day.places.value.flatMap((p) => [...reckoning.derived?.placeWarnings.get(p.location.id) ?? [], ...findings.places.get(p.location.id) ?? []].filter((w) => w.code.startsWith('flight'))), ...reckoning.derived?.budget.warnings.filter((w) => /^(flight|pack|card)/.test(w.code)) ?? []]);
+const set = (fields: object) => film.edit('film', film.filmId, { preferences: { ...film.film?.preferences, ...fields } as never }, 'flying');
+</script>
+
+<template>
+  <main class="flights scroll" tabindex="-1">
+    <header class="head">
+      <h1>Flights</h1>
+      <nav class="days" aria-label="Days"><button v-for="d in day.dates.value" :key="d" class="btn" :class="{ on: d === day.date.value }" :aria-current="d === day.date.value" @click="day.go(d)">{{ dateText(d) }}</button></nav>
+      <p class="verdict" :class="{ not: !fits }" role="status">{{ verdict }}</p>
+    </header>
+    <div class="tabs no-print" role="tablist" aria-label="Parts of the flights"><button v-for="t in TABS" :id="`flights-${t.id}`" :key="t.id" role="tab" :aria-selected="tab === t.id" aria-controls="flights-panel" @click="tab = t.id">{{ t.label }}</button></div>
+    <div id="flights-panel" role="tabpanel" :aria-labelledby="`flights-${tab}`">
+      <p v-if="day.places.value.length === 0" class="quiet">Flights belong to a place and a date. <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>.</p>
+      <div v-else-if="tab === 'flights'" class="cols">
+        <div class="main">
+          <div class="do no-print">
+            <button class="btn lead" title="Which slates, on which pack, in which order and minute (R)" :disabled="flights.busy" @click="plan">Plan the day</button>
+            <TextField label="From" type="time" :value="now" :save="setNow" hint="Nothing is launched before; for a day that has begun." class="now" />
+            <button class="btn" title="Keep this plan to compare with" @click="flights.putAside(day.date.value)">Put aside</button>
+            <button class="btn" :disabled="!laid" title="Let slates fall onto packs in list order again; locked flights stay" @click="flights.release(flights.placeIds(day.date.value))">Let go</button>
+            <SwitchField label="Two pilots" :value="film.film?.preferences.flyAtOnce ?? false" :save="(v) => set({ flyAtOnce: v })" hint="Each aircraft has its own pilot: they fly at the same time." />
+            <SwitchField label="Keep a spare" :value="film.film?.preferences.holdBackSpare ?? false" :save="(v) => set({ holdBackSpare: v })" hint="One pack of each aircraft is held back for luck." />
+            <button class="btn bare" :title="day.scale.value === 'energy' ? 'Lengths are energy: show minutes' : 'Lengths are minutes: show energy'" @click="day.scale.value = day.scale.value === 'energy' ? 'minutes' : 'energy'">{{ day.scale.value === 'energy' ? 'in energy' : 'in minutes' }}</button>
+          </div>
+          <ProposalPane :day="day" />
+          <RailPane :day="day" :acts="acts" />
+          <UnfitRows ref="unfit" :day="day" />
+          <ChargeLanes :day="day" />
+          <WarningList :warnings="warnings" />
+        </div>
+        <FlightPane :day="day" :acts="acts" @log="tab = 'log'" />
+      </div>
+      <ChargingTab v-else-if="tab === 'charging'" :day="day" />
+      <ChancesTab v-else-if="tab === 'chances'" :day="day" />
+      <LogTab v-else :day="day" />
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.flights { background: var(--slab); padding: 10px 20px 24px; display: grid; gap: 8px; align-content: start; }
+.flights > * { min-width: 0; }
+.head { display: flex; flex-wrap: wrap; gap: 4px 16px; align-items: baseline; }
+.days { display: flex; gap: 4px; flex-wrap: wrap; }
+.on { background: var(--pick-dim); border-color: var(--pick); }
+.verdict { margin-left: auto; font-size: 15px; font-weight: 620; border-left: 5px solid var(--chalk); padding-left: 9px; }
+.verdict.not { color: var(--stop); border-left-color: var(--stop); }
+.tabs { display: flex; gap: 2px; border-bottom: 1px solid var(--line); }
+.tabs button { border: 0; background: none; padding: 4px 14px 6px; cursor: pointer; color: var(--chalk-2); min-height: var(--touch); border-bottom: 3px solid transparent; margin-bottom: -1px; }
+.tabs button[aria-selected='true'] { color: var(--chalk); font-weight: 620; border-bottom-color: var(--pick); }
+.cols { display: grid; grid-template-columns: minmax(0, 1fr) 330px; gap: 14px; align-items: start; }
+.main { min-width: 0; display: grid; gap: 6px; }
+.do { display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: center; }
+.now { display: flex; align-items: center; gap: 6px; width: 150px; }
+@media (max-width: 1099px) { .cols { grid-template-columns: minmax(0, 1fr); } .flights { padding: 8px 12px 24px; } .verdict { margin-left: 0; } }
+</style>

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { curesFor, type Cure } from '@core/film';
+import { computed, shallowRef, watch } from 'vue';
+import MarkSign from '../../parts/MarkSign.vue';
+import { useActs } from '../../stores/acts';
+import { useFilm } from '../../stores/film';
+import { useLooking } from '../../stores/looking';
+import { useReckoning } from '../../stores/reckoning';
+import type { Day } from './useDay';
+
+/** Slates that are in no flight, with what would help: tried before it is offered, one key away for the one in hand. */
+const props = defineProps<{ day: Day }>();
+const acts = useActs();
+const film = useFilm();
+const looking = useLooking();
+const reckoning = useReckoning();
+const WHY = { 'no-pack': 'no pack is left for it', 'over-pack': 'more than a full pack may give', wind: 'the wind is too strong on the way', 'no-aircraft': 'no aircraft in use', 'no-path': 'its move has no path', 'no-charge': 'what is left holds too little' } as const;
+const RANK = { must: 0, should: 1, could: 2 } as const;
+const rows = computed(() => props.day.unfit.value.flatMap((u) => (u.shot ? [{ ...u, shot: u.shot }] : [])).sort((a, b) => RANK[a.shot.facts.shot.priority] - RANK[b.shot.facts.shot.priority]));
+const picked = computed(() => rows.value.find((r) => r.shotId === looking.shotId) ?? rows.value[0] ?? null);
+const cures = shallowRef<readonly Cure[]>([]);
+watch([() => picked.value?.shotId, () => reckoning.derived], () => {
+  const { input } = film;
+  const { derived } = reckoning;
+  const id = picked.value?.shotId;
+  cures.value = input && derived && id !== undefined ? curesFor(input, derived, id) : [];
+}, { immediate: true });
+const apply = (n: number): void => { const cure = cures.value[n]; if (cure) acts.applyCure(cure); };
+defineExpose({ apply });
+</script>
+
+<template>
+  <section v-if="rows.length > 0" class="unfit" aria-label="In no flight">
+    <h2>In no flight</h2>
+    <ul>
+      <li v-for="r in rows" :key="r.shotId" :class="{ picked: r.shotId === picked?.shotId }">
+        <button class="slate" @click="looking.pick(r.shotId)"><MarkSign :severity="r.shot.facts.shot.priority === 'could' ? 'care' : 'stop'" /> <b>{{ r.shot.number }}</b> <span dir="auto">{{ r.shot.facts.shot.title || 'untitled' }}</span> <span class="quiet">{{ r.shot.facts.shot.priority }}, {{ WHY[r.reason] }}{{ r.shortWh > 0 ? ` (${r.shortWh.toFixed(1)} Wh)` : '' }}</span></button>
+        <p v-if="r.shotId === picked?.shotId" class="cures">
+          <button v-for="(c, i) in cures" :key="c.say" class="btn" :title="`Key ${i + 1}`" @click="apply(i)"><span class="unit">{{ i + 1 }}</span> {{ c.say }}</button>
+          <span v-if="cures.length === 0" class="faint">Nothing small would bring it in: another pack, another day, or leave it.</span>
+        </p>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.unfit { display: grid; gap: 3px; margin-top: 6px; }
+h2 { font-size: 15px; }
+ul { list-style: none; padding: 0; }
+li { border-top: 1px solid var(--line); padding: 2px 0; }
+.picked { background: var(--slab-2); }
+.slate { border: 0; background: none; cursor: pointer; text-align: left; display: flex; gap: 7px; align-items: baseline; flex-wrap: wrap; padding: 2px 4px; }
+.cures { display: flex; flex-wrap: wrap; gap: 4px 8px; padding: 2px 4px 4px 26px; }
+.cures .btn { min-height: 26px; padding: 1px 8px; }
+@media (max-width: 1099px) { .cures .btn, .slate { min-height: var(--touch); } }
+</style>

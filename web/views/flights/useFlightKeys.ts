@@ -1,0 +1,48 @@
+import { onBeforeUnmount, onMounted } from 'vue';
+import { useFlights } from '../../stores/flights';
+import { useLooking } from '../../stores/looking';
+import type { Day } from './useDay';
+import type { FlightActs } from './useFlightActs';
+
+const typing = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.matches('input, textarea, select, [role="combobox"], [role="tab"]') || target.closest('.el-select') !== null);
+
+/** Keys of the flights page, before the application's own. */
+export const useFlightKeys = (day: Day, acts: FlightActs, cure: (n: number) => void, plan: () => void, active: () => boolean): void => {
+  const flights = useFlights();
+  const looking = useLooking();
+
+  const stepSlate = (by: -1 | 1): void => {
+    const ids = day.row.value?.flight.stops.map((s) => s.shotId) ?? [];
+    const next = ids[Math.max(0, Math.min(ids.length - 1, ids.indexOf(looking.shotId) + by))];
+    if (next && day.row.value) day.choose(day.row.value.key, next);
+  };
+  const stepFlight = (by: -1 | 1): void => {
+    const { rows, row } = day;
+    const next = rows.value[rows.value.findIndex((r) => r.key === row.value?.key) + by];
+    if (next) day.choose(next.key, next.flight.stops[0]?.shotId);
+  };
+  const onRow = (act: (row: NonNullable<Day['row']['value']>) => void) => (): void => { if (day.row.value) act(day.row.value); };
+  const ACTS: Readonly<Record<string, () => void>> = {
+    arrowright: () => stepSlate(1), arrowleft: () => stepSlate(-1), arrowdown: () => stepFlight(1), arrowup: () => stepFlight(-1),
+    'alt+arrowright': () => acts.along(1), 'alt+arrowleft': () => acts.along(-1), 'alt+arrowdown': () => acts.across(1), 'alt+arrowup': () => acts.across(-1),
+    x: onRow((r) => { if (r.flight.stops.some((s) => s.shotId === looking.shotId)) acts.pin(r, looking.shotId); }), l: onRow(acts.lock), '+': onRow((r) => acts.shift(r, -1)), '-': onRow((r) => acts.shift(r, 1)), r: plan,
+    escape: () => { if (flights.busy) flights.stop(); else flights.drop(); },
+  };
+  let goes = 0;
+  const pressed = (event: KeyboardEvent): void => {
+    if (event.defaultPrevented || !active() || typing(event.target) || event.ctrlKey || event.metaKey) return;
+    const key = event.key.toLowerCase();
+    // G begins a way to another view; the letter after it is not one of these.
+    if (key === 'g') { goes = Date.now(); return; }
+    if (Date.now() - goes < 1500) { goes = 0; return; }
+    const digit = /^[1-4]$/.test(key) ? Number(key) : 0;
+    const onButton = event.target instanceof HTMLButtonElement && key === 'enter' && !event.target.dataset['shot'];
+    if (key === 'enter' && !onButton && flights.proposal && !flights.busy) { event.preventDefault(); flights.take(); return; }
+    if (digit > 0) { event.preventDefault(); cure(digit - 1); return; }
+    const act = ACTS[(event.altKey ? 'alt+' : '') + key];
+    if (act) { event.preventDefault(); act(); }
+  };
+  // Before the application's own keys, which know nothing of flights.
+  onMounted(() => window.addEventListener('keydown', pressed, true));
+  onBeforeUnmount(() => window.removeEventListener('keydown', pressed, true));
+};
