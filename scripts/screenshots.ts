@@ -38,7 +38,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'charging', path: '/flights', act: async (page) => { await page.getByRole('tab', { name: 'Charging' }).click(); } },
   { name: 'chances', path: '/flights', act: async (page) => { await page.getByRole('tab', { name: 'Chances' }).click(); await page.locator('.apexcharts-series path').first().waitFor(); } },
   { name: 'log', path: '/flights', theme: 'noon', act: async (page) => { await page.getByRole('tab', { name: 'Log' }).click(); } },
-  { name: 'phone-flights', path: '/flights', width: 390, height: 844, act: async (page) => { await page.locator('.row').first().waitFor(); } },
+  { name: 'phone-flights', path: '/flights', width: 390, height: 844, act: async (page) => { await page.locator('.railpane .row').first().waitFor(); } },
   { name: 'kit', path: '/kit' },
   { name: 'phone-slates', path: '', width: 390, height: 844 },
 ];

@@ -1,9 +1,24 @@
 import type { Vec3 } from '../units';
 import { cardsFor, type DayFlight, type DayGroup, type DayPlan, type DayProblem } from './day';
+import type { PlanShot } from './types';
 
 const EPS = 1e-6;
 
 interface Flown { seconds: number; wattHours: number; bytes: number }
+
+type Stop = DayFlight['stops'][number];
+
+/** What a stop breaks, begun at a second. */
+const stopFaults = (shot: PlanShot, stop: Stop, flight: DayFlight, startS: number): string[] => {
+  const own = shot.windows?.[flight.setting];
+  const [from, to] = [Math.max(shot.earliestS, own?.earliestS ?? -Infinity), Math.min(shot.latestS, own?.latestS ?? Infinity)];
+  return [
+    ...(Math.abs(startS - stop.startS) > EPS ? [`${stop.shotId} begins at ${startS}, not ${stop.startS}`] : []),
+    ...(!flight.fixed && (startS < from - EPS || startS + shot.performS > to + EPS) ? [`${stop.shotId} is outside its window`] : []),
+    ...(!flight.fixed && !shot.settings.includes(flight.setting) ? [`${stop.shotId} cannot be flown with ${flight.setting}`] : []),
+    ...(shot.packId !== undefined && shot.packId !== flight.packId ? [`${stop.shotId} is pinned to ${shot.packId}`] : []),
+  ];
+};
 
 /** Flies one flight again from its launch point. */
 const flownAgain = (group: DayGroup, flight: DayFlight, faults: string[]): Flown => {
@@ -14,13 +29,7 @@ const flownAgain = (group: DayGroup, flight: DayFlight, faults: string[]): Flown
     const way = shot?.ways.find((w) => w.reversed === stop.reversed);
     if (!shot || !way) { faults.push(`${stop.shotId} is not of this group, or not so flown`); continue; }
     const leg = group.leg(here, way.from);
-    const startS = flight.launchS + flown.seconds + leg.seconds;
-    const own = shot.windows?.[flight.setting];
-    const [from, to] = [Math.max(shot.earliestS, own?.earliestS ?? -Infinity), Math.min(shot.latestS, own?.latestS ?? Infinity)];
-    if (Math.abs(startS - stop.startS) > EPS) faults.push(`${stop.shotId} begins at ${startS}, not ${stop.startS}`);
-    if (!flight.fixed && (startS < from - EPS || startS + shot.performS > to + EPS)) faults.push(`${stop.shotId} is outside its window`);
-    if (!flight.fixed && !shot.settings.includes(flight.setting)) faults.push(`${stop.shotId} cannot be flown with ${flight.setting}`);
-    if (shot.packId !== undefined && shot.packId !== flight.packId) faults.push(`${stop.shotId} is pinned to ${shot.packId}`);
+    faults.push(...stopFaults(shot, stop, flight, flight.launchS + flown.seconds + leg.seconds));
     flown.seconds += leg.seconds + shot.performS;
     flown.wattHours += leg.wattHours + shot.performWh;
     flown.bytes += shot.bytes ?? 0;

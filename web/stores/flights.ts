@@ -1,21 +1,20 @@
-import { adopt, contradiction, beforePairs, dayJob, deriveFilm, FilmReckoner, letGo, proposalOf, riskDay, weighFlights, withChanges, type DayProposal, type DerivedFilm, type FilmInput, type FlightChange, type FlightsWeighed } from '@core/film';
-import { proxy, wrap, type Remote } from 'comlink';
+import { adopt, contradiction, beforePairs, dayJob, proposalOf, type DayProposal, type FilmInput, type FlightChange } from '@core/film';
+import { proxy } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
-import type { Chances, PlanWorker } from '../workers/plan.worker';
+import { planWorker, type PlanBeside } from './planWorker';
 import { useFilm } from './film';
+import { useFlightEdits } from './flightEdits';
 import { useLooking } from './looking';
 import { useReckoning } from './reckoning';
 
 const SEARCH_MS = 3000;
 
-/** A plan that was put aside to compare with: rows as they were. */
-interface Aside { readonly flights: FilmInput['flights']; readonly shots: FilmInput['shots']; readonly weighed: FlightsWeighed }
-
 /** Flights of the open film: what a planner proposes, what was put aside, what would come of a change. */
 export const useFlights = defineStore('flights', () => {
   const film = useFilm();
+  const edits = useFlightEdits();
   const looking = useLooking();
   const reckoning = useReckoning();
   const busy = ref(false);
@@ -25,20 +24,12 @@ export const useFlights = defineStore('flights', () => {
   const refused = ref<ReadonlySet<number>>(new Set());
   /** Nothing is launched before; −Infinity for a day that has not begun. */
   const nowMs = ref(-Infinity);
-  const aside = shallowRef<Aside | null>(null);
   let from: FilmInput | null = null;
-  let worker: Worker | null = null;
-  /** Remembers what does not change between tries. */
-  const reckoner = new FilmReckoner();
+  let worker: PlanBeside | null = null;
 
   const placeIds = (date: string): string[] => reckoning.locations.filter((l) => l.date === date).map((l) => l.id);
   const drop = (): void => { proposal.value = null; refused.value = new Set(); from = null; };
-  const stop = (): void => { worker?.terminate(); worker = null; busy.value = false; progress.value = ''; };
-  const remote = (): Remote<PlanWorker> => {
-    worker?.terminate();
-    worker = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module', name: 'plan' });
-    return wrap<PlanWorker>(worker);
-  };
+  const stop = (): void => { worker?.end(); worker = null; busy.value = false; progress.value = ''; };
 
   /** Has a date planned; what was found so far is kept when it is stopped. */
   const plan = async (date: string): Promise<void> => {
@@ -53,8 +44,9 @@ export const useFlights = defineStore('flights', () => {
     from = input;
     busy.value = true;
     progress.value = 'first plan';
+    worker = planWorker();
     try {
-      const answer = await remote().day(JSON.parse(JSON.stringify(job)), SEARCH_MS, proxy((best) => {
+      const answer = await worker.remote.day(JSON.parse(JSON.stringify(job)), SEARCH_MS, proxy((best) => {
         if (from !== input) return;
         proposal.value = proposalOf(job, best);
         progress.value = `${best.plan.flights.length} flights, ${best.plan.left.length} left out`;
@@ -69,61 +61,18 @@ export const useFlights = defineStore('flights', () => {
     const { derived } = reckoning;
     return from && derived && proposal.value ? adopt(from, derived, accepted.value, all.value, nowMs.value, uuid) : [];
   });
-  /** What the film would come to with some changes, worked out as it would be shown. */
-  const tried = (some: readonly FlightChange[]): DerivedFilm | null => (film.input ? reckoner.derive(withChanges(film.input, some)) : null);
   /** The film with what is ticked of the proposal. */
-  const would = computed(() => (proposal.value && !busy.value ? tried(changes.value) : null));
+  const would = computed(() => (proposal.value && !busy.value ? edits.tried(changes.value) : null));
 
-  const apply = (label: string, some: readonly FlightChange[] | null): boolean => {
-    if (!some || some.length === 0) return false;
-    const faults = film.act(label, some.map((c) => ({ kind: c.kind, id: c.id, after: c.after as never })));
-    if (faults[0]) looking.say(faults[0].say);
-    return faults.length === 0;
-  };
   const take = (): void => {
-    if (apply('plan of the day', changes.value)) looking.say('The day is laid down as ticked. Ctrl+Z takes it back.');
+    if (edits.apply('plan of the day', changes.value)) looking.say('The day is laid down as ticked. Ctrl+Z takes it back.');
     else looking.say('The day already is as proposed.');
     drop();
   };
   const refuse = (index: number): void => { const next = new Set(refused.value); if (!next.delete(index)) next.add(index); refused.value = next; };
 
-  /** Lets a place's flights fall out of the list again. */
-  const release = (locationIds: readonly string[]): void => {
-    const { input } = film;
-    if (input && apply('let flights go', locationIds.flatMap((id) => letGo(input, id)))) looking.say('What was laid down is let go; locked flights stay.');
-  };
-
-  const putAside = (date: string): void => {
-    const { input } = film;
-    const ids = placeIds(date);
-    if (!input || !reckoning.derived) return;
-    aside.value = { flights: input.flights.filter((f) => ids.includes(f.locationId)), shots: input.shots.filter((s) => ids.includes(s.locationId)), weighed: weighFlights(reckoning.derived, ids) };
-    looking.say('This plan is put aside. Change what you like, then compare.');
-  };
-  /** Brings back the flights that were put aside, and the direction each slate was flown in. */
-  const bringBack = (): void => {
-    const { input } = film;
-    const kept = aside.value;
-    if (!input || !kept) return;
-    const places = new Set(kept.shots.map((s) => s.locationId));
-    const now = input.flights.filter((f) => places.has(f.locationId));
-    const turned = kept.shots.flatMap((s): FlightChange[] => { const shot = input.shots.find((x) => x.id === s.id); return shot && shot.move.reversed !== s.move.reversed ? [{ kind: 'shot', id: s.id, after: { ...shot, move: { ...shot.move, reversed: s.move.reversed } } }] : []; });
-    apply('plan put aside', [
-      ...now.filter((f) => !kept.flights.some((k) => k.id === f.id)).map((f): FlightChange => ({ kind: 'flight', id: f.id, after: null })),
-      ...kept.flights.filter((k) => JSON.stringify(now.find((f) => f.id === k.id)) !== JSON.stringify(k)).map((f): FlightChange => ({ kind: 'flight', id: f.id, after: f })), ...turned,
-    ]);
-    looking.say('The plan put aside is back.');
-  };
-
-  /** Throws the dice for a date; null where nothing is planned. */
-  const chances = async (date: string): Promise<Chances | null> => {
-    const { input } = film;
-    const day = input && riskDay({ ...input, kit: reckoning.along }, reckoning.derived ?? deriveFilm(input), date);
-    return day ? remote().chances(JSON.parse(JSON.stringify(day))) : null;
-  };
-
   // What was worked out for another state of the film is not offered.
   watch(() => film.input, (input) => { if (from && input !== from) { if (busy.value) stop(); drop(); } });
-  watch(() => film.filmId, () => { stop(); drop(); aside.value = null; nowMs.value = -Infinity; });
-  return { busy, progress, failed, proposal, refused, accepted, would, nowMs, aside, placeIds, plan, stop, drop, tried, apply, take, refuse, release, putAside, bringBack, chances };
+  watch(() => film.filmId, () => { stop(); drop(); nowMs.value = -Infinity; });
+  return { busy, progress, failed, proposal, refused, accepted, would, nowMs, placeIds, plan, stop, drop, take, refuse };
 });

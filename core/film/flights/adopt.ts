@@ -74,6 +74,41 @@ const rekeyed = (order: readonly FlightPlan[], before: ReadonlyMap<string, Fligh
   });
 };
 
+interface Taking { readonly input: FilmInput; readonly derived: DerivedFilm; readonly fresh: readonly ProposedFlight[]; readonly all: boolean; readonly nowMs: number; readonly newId: () => string }
+
+/** Flights of a place that stay, with what is left of them, and those that go. */
+const staying = ({ input, derived, fresh, all }: Taking, own: readonly FlightPlan[], locationId: string): { ranked: Ranked[]; gone: FlightChange[] } => {
+  const taken = new Set(fresh.flatMap((f) => f.stops.map((s) => s.shotId)));
+  const flownPlans = new Set(input.kit.flown.map((f) => f.flightId));
+  const place = derived.places.get(locationId);
+  const ranked: Ranked[] = [];
+  const gone: FlightChange[] = [];
+  for (const plan of own) {
+    const keeps = plan.locked || flownPlans.has(plan.id);
+    const stops = keeps ? plan.stops : all ? [] : plan.stops.filter((s) => !taken.has(s.shotId));
+    if (stops.length === 0 && !plan.locked) gone.push({ kind: 'flight', id: plan.id, after: null });
+    else ranked.push({ plan: stops.length === plan.stops.length ? plan : { ...plan, stops }, atMs: place?.flights.find((f) => f.planId === plan.id)?.startMs ?? -Infinity });
+  }
+  return { ranked, gone };
+};
+
+/** Rows of the proposed flights of a place. */
+const arriving = ({ input, derived, fresh, nowMs, newId }: Taking, locationId: string): Ranked[] => {
+  const pinned = new Set(input.flights.flatMap((f) => f.stops.filter((s) => s.pinned).map((s) => s.shotId)));
+  const place = derived.places.get(locationId);
+  const late = place && nowMs > place.windowFromMs ? clockText(nowMs, place.location.zone) : null;
+  return fresh.filter((f) => f.locationId === locationId).map((f) => ({
+    atMs: f.launchMs,
+    plan: { id: newId(), locationId, position: '', aircraftId: f.aircraftId, launchId: f.launchId, packId: f.packId, stops: f.stops.map((s) => ({ shotId: s.shotId, pinned: pinned.has(s.shotId) })), locked: false, notBefore: late },
+  }));
+};
+
+/** Slates that are to be flown the other way round. */
+const turning = (input: FilmInput, fresh: readonly ProposedFlight[]): FlightChange[] => {
+  const turned = new Set(fresh.flatMap((f) => f.stops.filter((s) => s.turned).map((s) => s.shotId)));
+  return input.shots.filter((s) => turned.has(s.id)).map((shot) => ({ kind: 'shot', id: shot.id, after: { ...shot, move: { ...shot.move, reversed: !shot.move.reversed } } }));
+};
+
 /**
  * Takes flights a planner proposed, all or some. Their shots leave the flights they were in; where all are taken, flights that
  * were laid down before make way, but for locked ones. What is taken stands in the order of its minutes.
@@ -81,33 +116,12 @@ const rekeyed = (order: readonly FlightPlan[], before: ReadonlyMap<string, Fligh
  * @param newId gives the id of a new row
  */
 export const adopt = (input: FilmInput, derived: DerivedFilm, accepted: readonly ProposedFlight[], all: boolean, nowMs: number, newId: () => string): FlightChange[] => {
-  const fresh = accepted.filter((f) => !f.fixed);
-  const taken = new Set(fresh.flatMap((f) => f.stops.map((s) => s.shotId)));
-  const pinned = new Set(input.flights.flatMap((f) => f.stops.filter((s) => s.pinned).map((s) => s.shotId)));
-  const flownPlans = new Set(input.kit.flown.map((f) => f.flightId));
-  const changes: FlightChange[] = [];
-  for (const locationId of new Set(accepted.map((f) => f.locationId))) {
+  const taking: Taking = { input, derived, fresh: accepted.filter((f) => !f.fixed), all, nowMs, newId };
+  const changes = [...new Set(accepted.map((f) => f.locationId))].flatMap((locationId) => {
     const own = inOrder(input.flights.filter((f) => f.locationId === locationId));
-    const place = derived.places.get(locationId);
-    const ranked: Ranked[] = [];
-    for (const plan of own) {
-      const stops = plan.locked || flownPlans.has(plan.id) ? plan.stops : all ? [] : plan.stops.filter((s) => !taken.has(s.shotId));
-      if (stops.length === 0 && !plan.locked) changes.push({ kind: 'flight', id: plan.id, after: null });
-      else ranked.push({ plan: stops.length === plan.stops.length ? plan : { ...plan, stops }, atMs: place?.flights.find((f) => f.planId === plan.id)?.startMs ?? -Infinity });
-    }
-    for (const f of fresh.filter((x) => x.locationId === locationId)) {
-      const late = place && nowMs > place.windowFromMs ? clockText(nowMs, place.location.zone) : null;
-      ranked.push({
-        atMs: f.launchMs,
-        plan: { id: newId(), locationId, position: '', aircraftId: f.aircraftId, launchId: f.launchId, packId: f.packId, stops: f.stops.map((s) => ({ shotId: s.shotId, pinned: pinned.has(s.shotId) })), locked: false, notBefore: late },
-      });
-    }
-    changes.push(...rekeyed(ranked.sort((a, b) => a.atMs - b.atMs).map((r) => r.plan), new Map(own.map((f) => [f.id, f]))));
-  }
-  const shots = new Map(input.shots.map((s) => [s.id, s]));
-  for (const { shotId, turned } of fresh.flatMap((f) => f.stops)) {
-    const shot = shots.get(shotId);
-    if (turned && shot) changes.push({ kind: 'shot', id: shotId, after: { ...shot, move: { ...shot.move, reversed: !shot.move.reversed } } });
-  }
-  return changes;
+    const { ranked, gone } = staying(taking, own, locationId);
+    const order = [...ranked, ...arriving(taking, locationId)].sort((a, b) => a.atMs - b.atMs).map((r) => r.plan);
+    return [...gone, ...rekeyed(order, new Map(own.map((f) => [f.id, f])))];
+  });
+  return [...changes, ...turning(input, taking.fresh)];
 };

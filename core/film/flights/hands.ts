@@ -36,32 +36,33 @@ const settled = (before: readonly FlightPlan[], after: readonly FlightPlan[]): F
   ];
 };
 
+type Stop = FlightPlan['stops'][number];
+
+/** Puts a stop into a flight; null where that is another aircraft's, or locked. */
+const intoFlight = (flights: readonly FlightPlan[], from: FlightPlan | undefined, stop: Stop, aircraftId: string, goal: Extract<Goal, { to: 'flight' }>): FlightPlan[] | null => {
+  const target = flights[goal.index];
+  if (!target || target.locked || target.aircraftId !== aircraftId) return null;
+  const was = target.id === from?.id ? from.stops.findIndex((s) => s.shotId === stop.shotId) : -1;
+  const at = was !== -1 && was < goal.at ? goal.at - 1 : goal.at;
+  return flights.map((f) => (f === target ? { ...f, stops: [...f.stops.slice(0, at), stop, ...f.stops.slice(at)] } : f));
+};
+
 /**
  * Moves a shot by hand: the place's flights are laid down as they are, with that one changed. A flight that is left empty goes.
- * @param index number of a flight as it is shown for the place
  * @returns null where it cannot be: another aircraft, a locked flight
  */
 export const moveShot = (input: FilmInput, derived: DerivedFilm, shotId: string, goal: Goal, newId: () => string): FlightChange[] | null => {
-  const shot = derived.shots.get(shotId);
-  if (!shot?.facts.aircraft) return null;
-  const { id: locationId } = shot.facts.location;
+  const facts = derived.shots.get(shotId)?.facts;
+  if (!facts?.aircraft) return null;
+  const { aircraft, location: { id: locationId } } = facts;
   const { flights } = layDown(input, derived, locationId, newId);
   const from = flights.find((f) => f.stops.some((s) => s.shotId === shotId));
   if (from?.locked) return null;
-  const stored = inOrder(input.flights.filter((f) => f.locationId === locationId));
-  const stop = from?.stops.find((s) => s.shotId === shotId) ?? { shotId, pinned: false };
-  let next = flights.map((f) => (f === from ? { ...f, stops: f.stops.filter((s) => s.shotId !== shotId) } : f));
-  if (goal.to === 'flight') {
-    const target = next[goal.index];
-    if (!target || target.locked || target.aircraftId !== shot.facts.aircraft.id) return null;
-    const was = target.id === from?.id ? from.stops.findIndex((s) => s.shotId === shotId) : -1;
-    const at = was !== -1 && was < goal.at ? goal.at - 1 : goal.at;
-    next = next.map((f) => (f === target ? { ...f, stops: [...f.stops.slice(0, at), stop, ...f.stops.slice(at)] } : f));
-  } else if (goal.to === 'pack') {
-    const launchId = shot.facts.shot.launchId ?? shot.facts.location.launchId;
-    next = [...next, { id: newId(), locationId, position: generateKeyBetween(next.at(-1)?.position ?? null, null), aircraftId: shot.facts.aircraft.id, launchId, packId: goal.packId, stops: [{ ...stop, pinned: false }], locked: false, notBefore: null }];
-  }
-  return settled(stored, next.filter((f) => f.stops.length > 0));
+  const stop: Stop = from?.stops.find((s) => s.shotId === shotId) ?? { shotId, pinned: false };
+  const without = flights.map((f) => (f === from ? { ...f, stops: f.stops.filter((s) => s.shotId !== shotId) } : f));
+  const alone = (packId: string): FlightPlan => ({ id: newId(), locationId, position: generateKeyBetween(without.at(-1)?.position ?? null, null), aircraftId: aircraft.id, launchId: facts.shot.launchId ?? facts.location.launchId, packId, stops: [{ ...stop, pinned: false }], locked: false, notBefore: null });
+  const next = goal.to === 'flight' ? intoFlight(without, from, stop, aircraft.id, goal) : goal.to === 'pack' ? [...without, alone(goal.packId)] : without;
+  return next && settled(inOrder(input.flights.filter((f) => f.locationId === locationId)), next.filter((f) => f.stops.length > 0));
 };
 
 /** Changes one flight of a place, laying all of them down first. @param index as it is shown for the place */

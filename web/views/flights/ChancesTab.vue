@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue';
+import { riskDay } from '@core/film';
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
-import { useFlights } from '../../stores/flights';
 import { useLooking } from '../../stores/looking';
+import { planWorker, type PlanBeside } from '../../stores/planWorker';
 import { useReckoning } from '../../stores/reckoning';
 import type { Chances } from '../../workers/plan.worker';
 import type { Day } from './useDay';
@@ -12,21 +13,25 @@ const CurveChart = defineAsyncComponent(() => import('../../parts/CurveChart.vue
 /** The day thrown two thousand times: what comes home, and what would help. */
 const props = defineProps<{ day: Day }>();
 const film = useFilm();
-const flights = useFlights();
 const looking = useLooking();
 const reckoning = useReckoning();
 const answer = shallowRef<Chances | null>(null);
 const busy = ref(false);
 const empty = ref(false);
-let asked = 0;
+let beside: PlanBeside | null = null;
+const end = (): void => { beside?.end(); beside = null; };
 const ask = async (): Promise<void> => {
-  const mine = asked += 1;
+  end();
+  const { input } = film;
+  const day = input && reckoning.derived && riskDay(input, reckoning.derived, props.day.date.value);
+  empty.value = !day;
+  if (!day) { answer.value = null; return; }
+  const mine = beside = planWorker();
   busy.value = true;
-  try {
-    const told = await flights.chances(props.day.date.value);
-    if (mine === asked) { answer.value = told; empty.value = told === null; }
-  } finally { if (mine === asked) busy.value = false; }
+  const told = await mine.remote.chances(JSON.parse(JSON.stringify(day)));
+  if (mine === beside) { answer.value = told; busy.value = false; end(); }
 };
+onBeforeUnmount(end);
 onMounted(ask);
 watch(() => [reckoning.derived, props.day.date.value], () => void ask());
 const percent = (share: number): string => `${(share * 100).toFixed(0)} %`;
@@ -68,7 +73,7 @@ const missing = computed(() => answer.value?.plain.missing.filter((m) => m.chanc
           </table>
           <h2>What falls out</h2>
           <p v-if="missing.length === 0" class="quiet">Nothing worth naming.</p>
-          <ol v-else class="missing"><li v-for="m in missing" :key="m.id"><button class="name" @click="looking.pick(m.id)">{{ naming(m.id) }}</button> <span class="quiet">{{ m.must ? 'must' : '' }}</span> <i :style="{ width: percent(m.chance) }" /><b>{{ percent(m.chance) }}</b></li></ol>
+          <ol v-else class="missing"><li v-for="m in missing" :key="m.id"><button class="name" @click="looking.pick(m.id)">{{ naming(m.id) }}</button> <span class="quiet">{{ m.must ? 'must' : '' }}</span> <i :style="{ width: `${m.chance * 100}%` }" /><b>{{ percent(m.chance) }}</b></li></ol>
         </section>
       </div>
       <p class="faint">A slate counts when one take is kept before its light goes and before its pack is at the reserve; a must is tried up to twice its takes, and what fell out is flown on packs to spare. Takes are kept as {{ hands ?? 'an average pilot' }} keeps them; packs, air and set-ups stray as logged flights do, or by 4, 6 and 35 % until there are some, more with gusts. The same plan gives the same figures.</p>

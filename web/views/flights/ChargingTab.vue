@@ -17,14 +17,14 @@ const film = useFilm();
 const reckoning = useReckoning();
 const DAY_MS = 86_400_000;
 const eve = computed(() => new Date(Date.parse(`${props.day.date.value}T00:00:00Z`) - DAY_MS).toISOString().slice(0, 10));
-const today = ref('');
-const from = computed(() => (today.value === '' ? eve.value : today.value));
+const today = ref('eve');
+const from = computed(() => (today.value === 'eve' ? eve.value : today.value));
 const start = ref('20:00');
 const kit = computed(() => reckoning.along);
 const hours = computed(() => {
-  const rows = props.day.rows.value;
-  const [first, last] = [Math.min(...rows.map((r) => r.flight.startMs)), Math.max(...rows.map((r) => r.flight.endMs))];
-  return rows.length > 0 ? (last - first) / 3_600_000 + 0.5 : 1;
+  // On from a quarter of an hour before the first flight of a place until one after the last.
+  const spans = props.day.places.value.filter((p) => p.flights.length > 0).map((p) => Math.max(...p.flights.map((f) => f.endMs)) - Math.min(...p.flights.map((f) => f.startMs)) + 1_800_000);
+  return Math.max(1, spans.reduce((sum, ms) => sum + ms, 0) / 3_600_000);
 });
 const evening = computed(() => eveningBefore(kit.value.packs, kit.value.devices, kit.value.chargers, from.value, props.day.date.value, hours.value));
 /** A clock some seconds after the start of the evening. */
@@ -37,7 +37,7 @@ const charger = (id: string): string => film.get('charger', id)?.name ?? 'a char
 const order = computed(() => evening.value.topUp.map((t) => ({ ...t, run: evening.value.runs.find((r) => r.packId === t.pack.id) ?? null })));
 const set = (fields: object) => film.edit('film', film.filmId, { preferences: { ...film.film?.preferences, ...fields } as never }, 'charging');
 const STARTS = ['17:00', '18:00', '19:00', '20:00', '21:00', '22:00', '23:00'].map((value) => ({ value, label: value }));
-const whens = computed(() => [{ value: '', label: 'the evening before' }, ...[2, 3, 5, 7, 14].map((n) => { const d = new Date(Date.parse(`${props.day.date.value}T00:00:00Z`) - n * DAY_MS).toISOString().slice(0, 10); return { value: d, label: `${n} days before` }; })]);
+const whens = computed(() => [{ value: 'eve', label: 'the evening before' }, ...[2, 3, 5, 7, 14].map((n) => { const d = new Date(Date.parse(`${props.day.date.value}T00:00:00Z`) - n * DAY_MS).toISOString().slice(0, 10); return { value: d, label: `${n} days before` }; })]);
 const days = computed(() => daysBetween(from.value, props.day.date.value));
 const percent = (share: number): string => write(share * 100, 'percent').number;
 </script>
@@ -59,7 +59,7 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
         <tbody><tr v-for="t in order" :key="t.pack.id"><th scope="row">{{ t.pack.name }}<span v-if="t.drained" class="drained"> drained by itself</span></th><td><Fig :value="t.share * 100" quantity="percent" /></td><td>{{ t.run ? charger(t.run.chargerId) : 'no charger takes it' }}</td><td>{{ t.run ? at(t.run.fromS) : '' }}</td><td>{{ t.run ? (t.run.dry ? `ends at ${percent(t.run.toShare)} %: the source is empty` : at(t.run.toS)) : '' }}</td></tr></tbody>
       </table>
       <p v-if="order.length > 0"><b>All full by {{ at(evening.doneS) }}.</b> <span v-if="evening.notFull.length > 0" class="fault"><MarkSign severity="stop" /> Not full: {{ evening.notFull.map((p) => p.name).join(', ') }}. Find a charger with power for them, or plan with what they hold.</span></p>
-      <ul v-if="evening.devices.length > 0" class="devices"><li v-for="d in evening.devices" :key="d.device.id"><MarkSign v-if="!d.lasts" severity="care" /> {{ d.device.name }}: <Fig :value="d.device.charge * 100" quantity="percent" />, {{ d.lasts ? 'lasts the day' : `lasts ${(d.device.charge * d.device.hours).toFixed(1)} of ${hours.toFixed(1)} h` }}; full in {{ Math.round(d.minutes) }} min</li></ul>
+      <ul v-if="evening.devices.length > 0" class="devices"><li v-for="d in evening.devices" :key="d.device.id"><MarkSign v-if="!d.lasts" severity="care" /><span>{{ d.device.name }}: <Fig :value="d.device.charge * 100" quantity="percent" />, {{ d.lasts ? 'lasts the day' : `lasts ${(d.device.charge * d.device.hours).toFixed(1)} of ${hours.toFixed(1)} h` }}; full in {{ Math.round(d.minutes) }} min</span></li></ul>
       <p v-if="evening.storage.length > 0"><MarkSign severity="note" /> {{ days }} days until the shoot: bring {{ evening.storage.map((p) => p.name).join(', ') }} to {{ STORAGE_SHARES[0] * 100 }} to {{ STORAGE_SHARES[1] * 100 }} % for storage, and charge the evening before.</p>
       <ul class="cautions"><li v-for="c in PACK_CAUTIONS" :key="c">{{ c }}</li></ul>
     </section>
@@ -69,6 +69,7 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
 <style scoped>
 .charging { display: grid; gap: 18px; max-width: 1000px; }
 h2 { font-size: 16px; }
+p svg { display: inline-block; vertical-align: -1px; }
 .opts { display: flex; gap: 12px; flex-wrap: wrap; margin-top: 6px; }
 .opts > * { min-width: 170px; }
 table { border-collapse: collapse; font-size: 13.5px; margin: 6px 0; }
@@ -77,5 +78,6 @@ thead th { color: var(--chalk-2); font-size: 12px; border-top: 0; }
 tbody th { font-weight: 620; }
 .drained { color: var(--care); font-weight: 400; font-size: 12px; }
 .devices, .cautions { display: grid; gap: 2px; padding: 0; list-style: none; }
+.devices li { display: flex; gap: 7px; align-items: center; }
 .cautions { color: var(--chalk-2); margin-top: 8px; border-left: 3px solid var(--care); padding-left: 10px; }
 </style>

@@ -70,7 +70,7 @@ const onWay = computed(() => { const s = row.value?.flight.stops; const [a, b] =
       <TextField label="Not before" type="time" :value="laid?.notBefore ?? ''" :save="setNotBefore" hint="Nobody takes off before this minute." />
     </div>
     <p class="do">
-      <button class="btn" title="Fly it before the flight before (+)" @click="acts.shift(row, -1)">Earlier</button><button class="btn" title="Fly it after the next (−)" @click="acts.shift(row, 1)">Later</button>
+      <button class="btn" title="Fly it before the flight before (+)" @click="acts.swap(row, -1)">Earlier</button><button class="btn" title="Fly it after the next (−)" @click="acts.swap(row, 1)">Later</button>
       <button class="btn" :aria-pressed="row.flight.locked" @click="acts.lock(row)">{{ row.flight.locked ? 'Unlock' : 'Lock' }}</button><button class="btn lead" title="Enter what the pack showed" @click="emit('log')">Log it</button>
     </p>
   </aside>
@@ -81,6 +81,7 @@ const onWay = computed(() => { const s = row.value?.flight.stops; const [a, b] =
 .flight { display: grid; gap: 8px; align-content: start; min-width: 0; background: var(--slab); padding: 8px 12px; }
 h2 { font-size: 16px; }
 .say { font-size: 13px; }
+.say svg { display: inline-block; vertical-align: -1px; }
 .stops { display: grid; gap: 1px; list-style: none; padding: 0; margin: 0; }
 .stops li { display: grid; grid-template-columns: minmax(0, 1fr) auto auto; gap: 8px; align-items: center; font-size: 13px; }
 .stops .picked { background: var(--pick-dim); }

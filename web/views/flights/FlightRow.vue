@@ -55,14 +55,14 @@ onBeforeUnmount(() => { stopTarget(); stopPieces(); });
       <div class="ground critical" :style="{ left: percent(row.criticalFrom), width: percent(Math.max(0, row.held - row.criticalFrom)) }" />
       <template v-for="p in row.pieces" :key="p.key">
         <button v-if="p.shotId" ref="pieces" class="piece shot" :class="{ picked: p.shotId === looking.shotId, pinned: p.pinned }" :style="style(p)" :data-shot="p.shotId" :aria-label="name(p)" :title="name(p)" @click="emit('choose', p.shotId)">
-          <i class="setup" :style="{ width: percent(p.setupShare) }" /><i v-for="m in marks(p)" :key="m" class="take" :style="{ left: percent(m) }" /><span>{{ p.number }}<b v-if="p.pinned" aria-hidden="true">&#8226;</b></span>
+          <i class="setup" :style="{ width: percent(p.setupShare) }" /><i v-for="m in marks(p)" :key="m" class="take" :style="{ left: percent(m) }" /><span v-if="p.size > 0.022">{{ p.number }}<b v-if="p.pinned" aria-hidden="true">&#8226;</b></span>
         </button>
         <span v-else ref="pieces" class="piece" :class="p.kind" :style="style(p)" :title="`${p.kind === 'home' ? 'way home and landing' : p.kind === 'leg' ? 'reposition leg' : 'take-off'}, ${p.wattHours.toFixed(1)} Wh`" />
       </template>
       <div class="line" :style="{ left: percent(row.reserveFrom) }" />
       <div v-if="would" class="would" :class="{ not: would.overWh > 0 }" :style="{ width: percent(Math.min(1, would.used)) }" />
     </div>
-    <button class="lock" :aria-pressed="row.flight.locked" :title="row.flight.locked ? 'Locked: the planner leaves it (L)' : 'Lock it against the planner (L)'" :aria-label="`Lock flight ${row.number}`" @click="emit('lock')">{{ row.flight.locked ? 'locked' : row.flight.planId ? 'laid' : 'list' }}</button>
+    <button class="lock" :aria-pressed="row.flight.locked" :title="row.flight.locked ? 'Locked: the planner leaves it (L)' : 'Lock it against the planner (L)'" :aria-label="`Lock flight ${row.number}`" @click="emit('lock')">{{ row.flight.locked ? 'locked' : row.flight.planId ? 'laid down' : 'listed' }}</button>
     <span class="end">
       <template v-if="would"><b :class="{ stop: would.overWh > 0 }">{{ would.overWh > 0 ? `${would.overWh.toFixed(1)} Wh too much` : `would land with ${would.landsWith.toFixed(0)} %` }}</b></template>
       <template v-else><Fig :value="row.minutes" quantity="minutes" /> <b v-if="over" class="stop">{{ row.flight.overWh.toFixed(1) }} Wh too much</b><template v-else>lands with <Fig :value="row.landsWith" quantity="percent" /></template></template>
@@ -72,7 +72,7 @@ onBeforeUnmount(() => { stopTarget(); stopPieces(); });
 </template>
 
 <style scoped>
-.row { display: grid; grid-template-columns: 128px minmax(0, 1fr) 50px 158px; gap: 8px; align-items: center; padding: 3px 0; border-top: 1px solid var(--line); }
+.row { display: grid; grid-template-columns: 128px minmax(0, 1fr) 62px 158px; gap: 8px; align-items: center; padding: 3px 0; border-top: 1px solid var(--line); }
 .who { display: grid; grid-template-columns: auto auto 1fr; gap: 0 6px; align-items: baseline; text-align: left; border: 0; background: none; padding: 2px 4px; cursor: pointer; border-left: 4px solid transparent; }
 .chosen .who { border-left-color: var(--pick); background: var(--pick-dim); }
 .n { font-size: 18px; font-weight: 680; font-stretch: 78%; }

@@ -4,9 +4,10 @@ import { computed, ref, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { dateText } from '../../format';
 import SwitchField from '../../parts/SwitchField.vue';
-import TextField from '../../parts/TextField.vue';
+import { useAside } from '../../stores/aside';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
+import { useFlightEdits } from '../../stores/flightEdits';
 import { useFlights } from '../../stores/flights';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
@@ -25,7 +26,9 @@ import { useFlightKeys } from './useFlightKeys';
 
 const props = defineProps<{ film: string; place?: string }>();
 const router = useRouter();
-const film = useFilm();
+const store = useFilm();
+const aside = useAside();
+const edits = useFlightEdits();
 const flights = useFlights();
 const findings = useFindings();
 const looking = useLooking();
@@ -53,7 +56,7 @@ const verdict = computed(() => {
 });
 const fits = computed(() => day.unfit.value.length === 0 && !day.rows.value.some((r) => r.flight.overWh > 0));
 const warnings = computed(() => [...day.places.value.flatMap((p) => [...reckoning.derived?.placeWarnings.get(p.location.id) ?? [], ...findings.places.get(p.location.id) ?? []].filter((w) => w.code.startsWith('flight'))), ...reckoning.derived?.budget.warnings.filter((w) => /^(flight|pack|card)/.test(w.code)) ?? []]);
-const set = (fields: object) => film.edit('film', film.filmId, { preferences: { ...film.film?.preferences, ...fields } as never }, 'flying');
+const set = (fields: object) => store.edit('film', store.filmId, { preferences: { ...store.film?.preferences, ...fields } as never }, 'flying');
 </script>
 
 <template>
@@ -70,11 +73,11 @@ const set = (fields: object) => film.edit('film', film.filmId, { preferences: { 
         <div class="main">
           <div class="do no-print">
             <button class="btn lead" title="Which slates, on which pack, in which order and minute (R)" :disabled="flights.busy" @click="plan">Plan the day</button>
-            <TextField label="From" type="time" :value="now" :save="setNow" hint="Nothing is launched before; for a day that has begun." class="now" />
-            <button class="btn" title="Keep this plan to compare with" @click="flights.putAside(day.date.value)">Put aside</button>
-            <button class="btn" :disabled="!laid" title="Let slates fall onto packs in list order again; locked flights stay" @click="flights.release(flights.placeIds(day.date.value))">Let go</button>
-            <SwitchField label="Two pilots" :value="film.film?.preferences.flyAtOnce ?? false" :save="(v) => set({ flyAtOnce: v })" hint="Each aircraft has its own pilot: they fly at the same time." />
-            <SwitchField label="Keep a spare" :value="film.film?.preferences.holdBackSpare ?? false" :save="(v) => set({ holdBackSpare: v })" hint="One pack of each aircraft is held back for luck." />
+            <label class="now" title="Nothing is launched before; for a day that has begun.">from <input type="time" :value="now" aria-label="Plan from" @change="setNow(($event.target as HTMLInputElement).value)"></label>
+            <button class="btn" title="Keep this plan to compare with" @click="aside.put(day.date.value)">Put aside</button>
+            <button class="btn" :disabled="!laid" title="Let slates fall onto packs in list order again; locked flights stay" @click="edits.release(flights.placeIds(day.date.value))">Let go</button>
+            <SwitchField label="Two pilots" :value="store.film?.preferences.flyAtOnce ?? false" :save="(v) => set({ flyAtOnce: v })" hint="Each aircraft has its own pilot: they fly at the same time." />
+            <SwitchField label="Keep a spare" :value="store.film?.preferences.holdBackSpare ?? false" :save="(v) => set({ holdBackSpare: v })" hint="One pack of each aircraft is held back for luck." />
             <button class="btn bare" :title="day.scale.value === 'energy' ? 'Lengths are energy: show minutes' : 'Lengths are minutes: show energy'" @click="day.scale.value = day.scale.value === 'energy' ? 'minutes' : 'energy'">{{ day.scale.value === 'energy' ? 'in energy' : 'in minutes' }}</button>
           </div>
           <ProposalPane :day="day" />
@@ -106,6 +109,7 @@ const set = (fields: object) => film.edit('film', film.filmId, { preferences: { 
 .cols { display: grid; grid-template-columns: minmax(0, 1fr) 330px; gap: 14px; align-items: start; }
 .main { min-width: 0; display: grid; gap: 6px; }
 .do { display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: center; }
-.now { display: flex; align-items: center; gap: 6px; width: 150px; }
+.now { display: flex; align-items: center; gap: 6px; color: var(--chalk-2); }
+.now input { background: var(--bench); color: var(--chalk); border: 0; border-bottom: 1px solid var(--chalk-3); min-height: var(--touch); padding: 0 8px; font: inherit; }
 @media (max-width: 1099px) { .cols { grid-template-columns: minmax(0, 1fr); } .flights { padding: 8px 12px 24px; } .verdict { margin-left: 0; } }
 </style>

@@ -91,7 +91,7 @@ const learn = (v: boolean) => film.edit('film', film.filmId, { preferences: { ..
       <h2>What it teaches</h2>
       <SwitchField label="Logged flights correct the plan" :value="film.film?.preferences.learn ?? true" :save="learn" />
       <p v-if="craft.length === 0" class="quiet">From three logged flights of an aircraft on, its real appetite is used.</p>
-      <ul v-else class="teach"><li v-for="c in craft" :key="c.name"><b>{{ c.name }}</b> takes {{ more(c.factor) }} against its rated figures, ± {{ (c.spread * 100).toFixed(0) }} %, from {{ c.flights }} flights</li><li v-for="p in against" :key="p.name"><MarkSign v-if="p.factor > 1.12" severity="care" /> <b>{{ p.name }}</b> {{ more(p.factor) }} against its sisters, from {{ p.flights }} flights</li></ul>
+      <ul v-else class="teach"><li v-for="c in craft" :key="c.name"><span><b>{{ c.name }}</b> takes {{ more(c.factor) }} against its rated figures, ± {{ (c.spread * 100).toFixed(0) }} %, from {{ c.flights }} flights</span></li><li v-for="p in against" :key="p.name"><MarkSign v-if="p.factor > 1.12" severity="care" /><span><b>{{ p.name }}</b> {{ more(p.factor) }} against its sisters, from {{ p.flights }} flights</span></li></ul>
       <div class="scroll" tabindex="0" role="region" aria-label="Logged flights">
         <table>
           <thead><tr><th scope="col">day</th><th scope="col">pack</th><th scope="col">aircraft</th><th scope="col">min</th><th scope="col">from</th><th scope="col">to</th><th scope="col">planned</th><th scope="col">took</th><th scope="col">against plan</th><th /></tr></thead>
@@ -109,6 +109,7 @@ h2 { font-size: 16px; margin-bottom: 6px; }
 .form { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 8px; }
 fieldset { border: 1px solid var(--line); margin: 10px 0; padding: 6px 10px; display: grid; gap: 3px; }
 fieldset label { display: flex; gap: 8px; align-items: center; min-height: 26px; }
+.teach li { display: flex; gap: 7px; align-items: center; }
 .teach { padding: 0; list-style: none; margin: 6px 0; display: grid; gap: 2px; }
 table { border-collapse: collapse; font-size: 12.5px; font-stretch: 88%; width: 100%; }
 th, td { text-align: left; font-weight: 400; padding: 2px 10px 2px 0; border-top: 1px solid var(--line); white-space: nowrap; }

@@ -3,6 +3,7 @@ import { weighFlights, type FlightsWeighed } from '@core/film';
 import { clockText } from '@core/light';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
+import { useAside } from '../../stores/aside';
 import { useFilm } from '../../stores/film';
 import { useFlights } from '../../stores/flights';
 import { useReckoning } from '../../stores/reckoning';
@@ -10,6 +11,7 @@ import type { Day } from './useDay';
 
 /** What the planner proposes, beside what is there now and what was put aside; taken whole or flight by flight. */
 const props = defineProps<{ day: Day }>();
+const aside = useAside();
 const film = useFilm();
 const flights = useFlights();
 const reckoning = useReckoning();
@@ -17,7 +19,7 @@ const ids = computed(() => flights.placeIds(props.day.date.value));
 const now = computed(() => (reckoning.derived ? weighFlights(reckoning.derived, ids.value) : null));
 const would = computed(() => (flights.would ? weighFlights(flights.would, ids.value) : null));
 const lines = computed(() => {
-  const named: [string, FlightsWeighed | null][] = [['as it is', now.value], ['put aside', flights.aside?.weighed ?? null], [flights.refused.size > 0 ? 'as ticked' : 'as proposed', would.value]];
+  const named: [string, FlightsWeighed | null][] = [['as it is', now.value], ['put aside', aside.kept?.weighed ?? null], [flights.refused.size > 0 ? 'as ticked' : 'as proposed', would.value]];
   return named.flatMap(([name, w]): [string, FlightsWeighed][] => (w ? [[name, w]] : []));
 });
 const flown = (w: FlightsWeighed): number => w.flown.must + w.flown.should + w.flown.could;
@@ -39,7 +41,7 @@ const bound = computed(() => {
 </script>
 
 <template>
-  <section v-if="flights.busy || flights.proposal || flights.failed || flights.aside" class="proposal" aria-label="Planned day">
+  <section v-if="flights.busy || flights.proposal || flights.failed || aside.kept" class="proposal" aria-label="Planned day">
     <p v-if="flights.failed" class="fault" role="alert">{{ flights.failed }}</p>
     <p v-if="flights.busy" role="status">Planning … {{ flights.progress }} <button class="btn" @click="flights.stop">Stop, keep the best so far</button></p>
     <table v-if="lines.length > 1">
@@ -58,7 +60,7 @@ const bound = computed(() => {
         <span class="faint">{{ bound }} <template v-if="rows.some((r) => r.turned > 0)">⇄ flown the other way round.</template></span>
       </p>
     </template>
-    <p v-if="flights.aside && !flights.proposal && !flights.busy" class="do"><button class="btn" @click="flights.bringBack">Bring back what was put aside</button><button class="btn bare" @click="flights.aside = null">Forget it</button></p>
+    <p v-if="aside.kept && !flights.proposal && !flights.busy" class="do"><button class="btn" @click="aside.bringBack">Bring back what was put aside</button><button class="btn bare" @click="aside.forget">Forget it</button></p>
   </section>
 </template>
 

@@ -3,7 +3,7 @@ import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import type { DerivedFilm, Goal, TimedFlight } from '@core/film';
 import { computed, onBeforeUnmount, shallowRef, useTemplateRef, watch } from 'vue';
-import { useFlights } from '../../stores/flights';
+import { useFlightEdits } from '../../stores/flightEdits';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
 import FlightRow from './FlightRow.vue';
@@ -13,7 +13,7 @@ import type { FlightActs } from './useFlightActs';
 
 /** Flights of a day by place, the packs left over, and what is in no flight: slates are dragged between all of them. */
 const props = defineProps<{ day: Day; acts: FlightActs }>();
-const flights = useFlights();
+const edits = useFlightEdits();
 const looking = useLooking();
 const reckoning = useReckoning();
 const spareBox = useTemplateRef<HTMLElement[]>('spareBox');
@@ -31,7 +31,7 @@ const tryOut = (shotId: string, goal: Goal, put: string): void => {
   const key = `${shotId}|${JSON.stringify(goal)}`;
   if (tried.value?.key === key) return;
   const changes = props.acts.wouldMove(shotId, goal, () => `try-${ids += 1}`);
-  tried.value = { key, derived: changes && flights.tried(changes), shotId, put };
+  tried.value = { key, derived: changes && edits.tried(changes), shotId, put };
 };
 const wouldOf = (row: RailRow): { landsWith: number; overWh: number; used: number } | null => {
   const t = tried.value;

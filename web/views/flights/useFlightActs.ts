@@ -1,7 +1,7 @@
 import { editFlight, moveFlight, moveShot, type FlightChange, type FlightPlan, type Goal } from '@core/film';
 import { v4 as uuid } from 'uuid';
 import { useFilm } from '../../stores/film';
-import { useFlights } from '../../stores/flights';
+import { useFlightEdits } from '../../stores/flightEdits';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
 import type { RailRow } from './rail';
@@ -10,7 +10,7 @@ import type { Day } from './useDay';
 /** What a person does to the flights of a day; each act is one step that can be taken back. */
 export const useFlightActs = (day: Day) => {
   const film = useFilm();
-  const flights = useFlights();
+  const edits = useFlightEdits();
   const looking = useLooking();
   const reckoning = useReckoning();
 
@@ -23,21 +23,21 @@ export const useFlightActs = (day: Day) => {
   const move = (shotId: string, goal: Goal): void => {
     const changes = wouldMove(shotId, goal);
     if (!changes) { looking.say('It cannot go there: another aircraft, or a locked flight.'); return; }
-    flights.apply('move slate', changes);
+    edits.apply('move slate', changes);
     looking.pick(shotId);
     day.chosen.value = '';
   };
   const edit = (row: RailRow, label: string, change: (f: FlightPlan) => FlightPlan): void => {
     const { input, derived } = now();
-    if (input && derived) flights.apply(label, editFlight(input, derived, row.locationId, row.index, change, uuid));
+    if (input && derived) edits.apply(label, editFlight(input, derived, row.locationId, row.index, change, uuid));
   };
   const lock = (row: RailRow): void => { edit(row, row.flight.locked ? 'unlock flight' : 'lock flight', (f) => ({ ...f, locked: !f.locked })); looking.say(row.flight.locked ? 'Unlocked: the planner may change it.' : 'Locked: the planner leaves it as it is.'); };
   const pin = (row: RailRow, shotId: string): void => edit(row, 'pin slate', (f) => ({ ...f, stops: f.stops.map((s) => (s.shotId === shotId ? { ...s, pinned: !s.pinned } : s)) }));
   const givePack = (row: RailRow, packId: string | null): void => edit(row, 'give a pack', (f) => ({ ...f, packId }));
   const notBefore = (row: RailRow, clock: string | null): void => edit(row, 'not before', (f) => ({ ...f, notBefore: clock }));
-  const shift = (row: RailRow, by: -1 | 1): void => {
+  const swap = (row: RailRow, by: -1 | 1): void => {
     const { input, derived } = now();
-    if (input && derived && !flights.apply('move flight', moveFlight(input, derived, row.locationId, row.index, by, uuid))) looking.say('There is no flight before or after it at this place.');
+    if (input && derived && !edits.apply('move flight', moveFlight(input, derived, row.locationId, row.index, by, uuid))) looking.say('There is no flight before or after it at this place.');
   };
   /** Moves the slate in hand along its flight. */
   const along = (by: -1 | 1): void => {
@@ -55,7 +55,7 @@ export const useFlightActs = (day: Day) => {
     const to = mates[mates.findIndex((r) => r.key === row.key) + by];
     if (to) move(looking.shotId, { to: 'flight', index: to.index, at: by < 0 ? to.flight.stops.length : 0 }); else looking.say('There is no flight of that aircraft there.');
   };
-  return { move, wouldMove, lock, pin, givePack, notBefore, shift, along, across };
+  return { move, wouldMove, lock, pin, givePack, notBefore, swap, along, across };
 };
 
 export type FlightActs = ReturnType<typeof useFlightActs>;

@@ -25,21 +25,28 @@ export const useFlightKeys = (day: Day, acts: FlightActs, cure: (n: number) => v
   const ACTS: Readonly<Record<string, () => void>> = {
     arrowright: () => stepSlate(1), arrowleft: () => stepSlate(-1), arrowdown: () => stepFlight(1), arrowup: () => stepFlight(-1),
     'alt+arrowright': () => acts.along(1), 'alt+arrowleft': () => acts.along(-1), 'alt+arrowdown': () => acts.across(1), 'alt+arrowup': () => acts.across(-1),
-    x: onRow((r) => { if (r.flight.stops.some((s) => s.shotId === looking.shotId)) acts.pin(r, looking.shotId); }), l: onRow(acts.lock), '+': onRow((r) => acts.shift(r, -1)), '-': onRow((r) => acts.shift(r, 1)), r: plan,
+    x: onRow((r) => { if (r.flight.stops.some((s) => s.shotId === looking.shotId)) acts.pin(r, looking.shotId); }), l: onRow(acts.lock), '+': onRow((r) => acts.swap(r, -1)), '-': onRow((r) => acts.swap(r, 1)), r: plan,
     escape: () => { if (flights.busy) flights.stop(); else flights.drop(); },
   };
   let goes = 0;
+  /** Whether the key belongs to a way to another view, which G begins. */
+  const going = (key: string): boolean => {
+    if (key === 'g') { goes = Date.now(); return true; }
+    const on = Date.now() - goes < 1500;
+    goes = 0;
+    return on;
+  };
+  const actFor = (event: KeyboardEvent, key: string): (() => void) | undefined => {
+    if (/^[1-4]$/.test(key)) return () => cure(Number(key) - 1);
+    // Enter presses the button it is on, but for the slates of the rail.
+    const onButton = event.target instanceof HTMLButtonElement && !event.target.dataset['shot'];
+    if (key === 'enter') return flights.proposal && !flights.busy && !onButton ? flights.take : undefined;
+    return ACTS[(event.altKey ? 'alt+' : '') + key];
+  };
   const pressed = (event: KeyboardEvent): void => {
     if (event.defaultPrevented || !active() || typing(event.target) || event.ctrlKey || event.metaKey) return;
     const key = event.key.toLowerCase();
-    // G begins a way to another view; the letter after it is not one of these.
-    if (key === 'g') { goes = Date.now(); return; }
-    if (Date.now() - goes < 1500) { goes = 0; return; }
-    const digit = /^[1-4]$/.test(key) ? Number(key) : 0;
-    const onButton = event.target instanceof HTMLButtonElement && key === 'enter' && !event.target.dataset['shot'];
-    if (key === 'enter' && !onButton && flights.proposal && !flights.busy) { event.preventDefault(); flights.take(); return; }
-    if (digit > 0) { event.preventDefault(); cure(digit - 1); return; }
-    const act = ACTS[(event.altKey ? 'alt+' : '') + key];
+    const act = going(key) ? undefined : actFor(event, key);
     if (act) { event.preventDefault(); act(); }
   };
   // Before the application's own keys, which know nothing of flights.

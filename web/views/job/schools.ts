@@ -12,6 +12,12 @@ export const SCHOOLS: readonly School[] = [
     { value: 'several', label: 'Several shots a pack', why: 'As long as the reserve holds; fewest landings.' }, { value: 'one-shot', label: 'One pack, one shot', why: 'Always a full pack under you; needs many packs.' }] },
   { key: 'holdBackSpare', asks: 'Spare pack', answers: [
     { value: false, label: 'Fly everything', why: 'The most shots from the packs you carry.' }, { value: true, label: 'Hold one back', why: 'For the chance subject at the end of the day.' }] },
+  { key: 'flyAtOnce', asks: 'Pilots', answers: [
+    { value: false, label: 'One after another', why: 'One person flies all aircraft.' }, { value: true, label: 'Two at the same time', why: 'Each aircraft has its own pilot and packs; keep apart in height and place.' }] },
+  { key: 'chargeBetween', asks: 'Packs on the day', answers: [
+    { value: true, label: 'Charged between', why: 'On what comes along; a pack flies again once it is full.' }, { value: false, label: 'Flown once', why: 'What was charged the evening before is all there is.' }] },
+  { key: 'learn', asks: 'Logged flights', answers: [
+    { value: true, label: 'Correct the plan', why: 'From three flights on, real appetite instead of rated figures.' }, { value: false, label: 'Are only kept', why: 'Rated figures, as the maker states them.' }] },
   { key: 'takeStyle', asks: 'Takes', answers: [
     { value: 'there-and-back', label: 'There and back', why: 'Saves the flight back to the start; every second take runs reversed.' }, { value: 'same-way', label: 'Same way each time', why: 'Takes match; pays a reset leg between them.' }] },
   { key: 'cutStyle', asks: 'Cutting', answers: [

@@ -5,12 +5,13 @@ import type { GearKind } from './useKit';
 import AircraftForm from './AircraftForm.vue';
 import PackRows from './PackRows.vue';
 import CardRows from './CardRows.vue';
+import ChargerRows from './ChargerRows.vue';
 import FilterRows from './FilterRows.vue';
 import PilotRows from './PilotRows.vue';
 
 const store = useFilm();
 const kind = ref<GearKind>('aircraft');
-const KINDS: { id: GearKind; label: string }[] = [{ id: 'aircraft', label: 'Aircraft' }, { id: 'pack', label: 'Packs' }, { id: 'card', label: 'Cards' }, { id: 'filter', label: 'Filters' }, { id: 'pilot', label: 'Pilots' }];
+const KINDS: { id: GearKind; label: string }[] = [{ id: 'aircraft', label: 'Aircraft' }, { id: 'pack', label: 'Packs' }, { id: 'card', label: 'Cards' }, { id: 'filter', label: 'Filters' }, { id: 'charger', label: 'Chargers' }, { id: 'pilot', label: 'Pilots' }];
 const counts = computed(() => Object.fromEntries(KINDS.map((k) => [k.id, store.list(k.id).filter((t) => !t.retired).length])));
 </script>
 
@@ -25,6 +26,7 @@ const counts = computed(() => Object.fromEntries(KINDS.map((k) => [k.id, store.l
     <PackRows v-else-if="kind === 'pack'" />
     <CardRows v-else-if="kind === 'card'" />
     <FilterRows v-else-if="kind === 'filter'" />
+    <ChargerRows v-else-if="kind === 'charger'" />
     <PilotRows v-else />
   </main>
 </template>

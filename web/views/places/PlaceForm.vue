@@ -14,6 +14,7 @@ import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
 import type { Fault } from '../../stores/validate';
 import WarningList from '../bench/WarningList.vue';
+import DayRows from './DayRows.vue';
 import SubjectRows from './SubjectRows.vue';
 import { readCoordinates } from './coordinates';
 
@@ -87,6 +88,7 @@ const events = computed(() => {
           <PickField label="Signal lost" :value="place.lossAction" :options="[{ value: 'return', label: 'Return' }, { value: 'hover', label: 'Hover' }, { value: 'land', label: 'Land' }]" hint="What the aircraft is set to do; the plan tells what each would meet." :save="(v) => set({ lossAction: v })" />
           <PickField label="Launch point" :value="place.launchId" :options="launches" :save="(v) => set({ launchId: v })" />
         </div>
+        <DayRows :place="place" />
         <TextField label="Notes" :value="place.notes" :lines="3" :save="(v) => set({ notes: v })" />
         <WarningList :warnings="warnings" />
         <p class="quiet">The ceiling and the return height are yours to set: check the local rule. Nothing here says that a flight is allowed or safe.</p>
