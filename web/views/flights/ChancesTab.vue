@@ -98,6 +98,6 @@ thead th { color: var(--chalk-2); font-size: 12px; }
 .missing li > :not(i) { position: relative; z-index: 1; }
 .missing b { margin-left: auto; }
 .missing .quiet { color: inherit; }
-.name { border: 0; background: none; padding: 0; cursor: pointer; text-align: left; }
+.name { min-height: 24px; border: 0; background: none; padding: 0; cursor: pointer; text-align: left; }
 @media (max-width: 900px) { .two { grid-template-columns: minmax(0, 1fr); } .name { min-height: var(--touch); } }
 </style>

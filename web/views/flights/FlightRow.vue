@@ -17,6 +17,7 @@ const percent = (share: number): string => `${(share * 100).toFixed(3)}%`;
 const style = (p: RailPiece) => ({ left: percent(p.from), width: percent(p.size), '--sky': p.sky });
 const over = computed(() => props.row.flight.overWh > 0);
 const name = (p: RailPiece): string => `${p.number} ${p.title}, ${p.wattHours.toFixed(1)} Wh, ${(p.seconds / 60).toFixed(1)} min${p.pinned ? ', pinned' : ''}`;
+const spoken = computed(() => `Flight ${props.row.number} on ${props.row.packName} at ${props.row.at}: ${props.row.pieces.filter((p) => p.shotId).map(name).join('; ')}`);
 const marks = (p: RailPiece): number[] => Array.from({ length: Math.max(0, p.takes - 1) }, (_, i) => p.setupShare + ((1 - p.setupShare) * (i + 1)) / p.takes);
 
 const shareAt = (clientX: number): number => { const box = bar.value?.getBoundingClientRect(); return box ? (clientX - box.left) / box.width : 0; };
@@ -45,7 +46,7 @@ onBeforeUnmount(() => { stopTarget(); stopPieces(); });
 
 <template>
   <li class="row" :class="{ chosen, over }" :data-pack="row.packName" :data-flight="row.number">
-    <button class="who" :aria-current="chosen" @click="emit('choose', row.flight.stops[0]?.shotId)">
+    <button class="who" :aria-current="chosen" :aria-label="spoken" @click="emit('choose', row.flight.stops[0]?.shotId)">
       <span class="n">{{ row.number }}</span><span class="pack">{{ row.packName }}</span><MarkSign v-if="over || row.noRoom" severity="stop" /><span class="sub">{{ row.at }} · {{ row.craftName }}</span>
     </button>
     <div ref="bar" class="bar">
@@ -54,9 +55,9 @@ onBeforeUnmount(() => { stopTarget(); stopPieces(); });
       <div class="ground" :style="{ left: percent(row.reserveFrom), width: percent(Math.max(0, row.held - row.reserveFrom)) }" />
       <div class="ground critical" :style="{ left: percent(row.criticalFrom), width: percent(Math.max(0, row.held - row.criticalFrom)) }" />
       <template v-for="p in row.pieces" :key="p.key">
-        <button v-if="p.shotId" ref="pieces" class="piece shot" :class="{ picked: p.shotId === looking.shotId, pinned: p.pinned }" :style="style(p)" :data-shot="p.shotId" :aria-label="name(p)" :title="name(p)" @click="emit('choose', p.shotId)">
-          <i class="setup" :style="{ width: percent(p.setupShare) }" /><i v-for="m in marks(p)" :key="m" class="take" :style="{ left: percent(m) }" /><span v-if="p.size > 0.022">{{ p.number }}<b v-if="p.pinned" aria-hidden="true">&#8226;</b></span>
-        </button>
+        <span v-if="p.shotId" ref="pieces" class="piece shot" :class="{ picked: p.shotId === looking.shotId, pinned: p.pinned }" :style="style(p)" :data-shot="p.shotId" :title="name(p)" @click="emit('choose', p.shotId)">
+          <i class="setup" :style="{ width: percent(p.setupShare) }" /><i v-for="m in marks(p)" :key="m" class="take" :style="{ left: percent(m) }" /><span v-if="p.size > 0.022"><em>{{ p.number }}{{ p.pinned ? '\u2022' : '' }}</em></span>
+        </span>
         <span v-else ref="pieces" class="piece" :class="p.kind" :style="style(p)" :title="`${p.kind === 'home' ? 'way home and landing' : p.kind === 'leg' ? 'reposition leg' : 'take-off'}, ${p.wattHours.toFixed(1)} Wh`" />
       </template>
       <div class="line" :style="{ left: percent(row.reserveFrom) }" />
@@ -87,7 +88,9 @@ onBeforeUnmount(() => { stopTarget(); stopPieces(); });
 .line { width: 2px; background: var(--chalk); pointer-events: none; }
 .piece { border: 1px solid var(--bench); border-top: 5px solid var(--sky, var(--line)); background: var(--ember-dim); padding: 0; min-width: 0; overflow: hidden; }
 .piece.shot { background: var(--ember); color: var(--bench); font-weight: 720; font-stretch: 80%; font-size: 13px; cursor: grab; }
-.piece.shot span { position: relative; }
+.piece.shot > span { position: absolute; inset: 6px 0; display: grid; place-items: center; }
+.piece.shot > span > em { font-style: normal; background: var(--ember); padding: 0 2px; }
+.piece.picked > span > em { background: var(--pick); }
 .piece.home { background: none; border: 1px dashed var(--ember); border-top: 5px solid var(--sky, var(--line)); }
 .piece.picked { background: var(--pick); color: var(--pick-ink); }
 .piece.pinned { box-shadow: inset 0 -4px var(--chalk); }

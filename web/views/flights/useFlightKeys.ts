@@ -38,8 +38,8 @@ export const useFlightKeys = (day: Day, acts: FlightActs, cure: (n: number) => v
   };
   const actFor = (event: KeyboardEvent, key: string): (() => void) | undefined => {
     if (/^[1-4]$/.test(key)) return () => cure(Number(key) - 1);
-    // Enter presses the button it is on, but for the slates of the rail.
-    const onButton = event.target instanceof HTMLButtonElement && !event.target.dataset['shot'];
+    // Enter presses the button it is on.
+    const onButton = event.target instanceof HTMLButtonElement;
     if (key === 'enter') return flights.proposal && !flights.busy && !onButton ? flights.take : undefined;
     return ACTS[(event.altKey ? 'alt+' : '') + key];
   };
