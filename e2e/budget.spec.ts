@@ -22,13 +22,13 @@ test('packs left at home show what does not fit, and by how many packs', async (
   for (const name of ['P1', 'P2', 'P3', 'W1', 'W2', 'S1', 'S2']) {
     await page.locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) }).getByText('Comes along').click();
   }
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(bench.verdict).toHaveText(/18 of 18 do not fit/);
   await expect(page.getByRole('complementary', { name: 'Budget' })).toContainText('No pack comes along');
-  await page.getByRole('link', { name: 'Kit' }).click();
+  await page.getByRole('link', { name: 'Kit', exact: true }).click();
   await page.getByRole('button', { name: /^Packs/ }).click();
   await page.locator('li', { has: page.getByRole('button', { name: 'Retire P3', exact: true }) }).getByText('Comes along').click();
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   const { derived } = await bench.stored().then(async (s) => { await bench.saved(); return bench.stored().catch(() => s); });
   await expect(bench.verdict).toContainText(`${derived.budget.shotsUnfit} of 18 do not fit`);
   expect(derived.budget.shotsUnfit).toBeGreaterThan(0);
@@ -37,7 +37,7 @@ test('packs left at home show what does not fit, and by how many packs', async (
 test('the schools change the plan: one pack one shot needs a pack for each slate', async ({ page, bench }) => {
   await bench.open('job');
   await page.getByRole('button', { name: /One pack, one shot/ }).click();
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(bench.verdict).toContainText('packs short');
   await bench.saved();
   const { derived } = await bench.stored();
@@ -49,7 +49,7 @@ test('the job’s tempo and rates reach the slates measured in beats', async ({ 
   await bench.open('job');
   await page.getByLabel('Music tempo').fill('46');
   await page.keyboard.press('Enter');
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await bench.pick('Meadow to arches');
   await page.keyboard.press('2');
   await expect(page.locator('.wanted')).toContainText('Wants 17s');

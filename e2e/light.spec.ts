@@ -20,11 +20,11 @@ test('a sunrise shoot: filters hold over their flights, a slate fixed to another
   await bench.choose('Filter', /ND 128/);
   const warning = page.locator('[data-code="exposure.filter-change"]');
   await expect(warning).toContainText('fixed to another one');
-  await page.getByRole('link', { name: 'Light' }).click();
+  await page.getByRole('link', { name: 'Light', exact: true }).click();
   await page.getByRole('tab', { name: 'Exposure' }).click();
   await expect(page.locator('[data-row="3"]')).toContainText('land before it');
   await expect(page.locator('.sum')).toContainText('landings to change a filter');
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await warning.getByRole('button', { name: 'Free the filter choice.' }).click();
   await expect(warning).toHaveCount(0);
 });
@@ -37,11 +37,11 @@ test('a night street: a shutter that flickers is marked, follows the mains of th
   await bench.choose('Shutter', '1/60');
   await expect(page.locator('[data-proposal] .mark', { hasText: 'flickers' })).toBeVisible();
   await expect(page.locator('[data-code="exposure.flicker"]')).toContainText('50 Hz');
-  await page.getByRole('link', { name: 'Places' }).click();
+  await page.getByRole('link', { name: 'Places', exact: true }).click();
   await bench.choose('Mains of the place', '60 Hz');
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(page.locator('[data-code="exposure.flicker"]')).toHaveCount(0);
-  await page.getByRole('link', { name: 'Light' }).click();
+  await page.getByRole('link', { name: 'Light', exact: true }).click();
   await page.getByRole('tab', { name: 'Set-up' }).click();
   await expect(page.locator('[data-line="mains"]').first()).toContainText('60 Hz');
   await expect(page.locator('[data-line="white-balance"]').first()).toContainText('locked at');
@@ -51,10 +51,10 @@ test('noon with too weak a filter set: stops over, the factor that would do, and
   await bench.open('kit');
   await page.getByRole('button', { name: /^Filters/ }).click();
   for (const name of ['ND 64', 'ND 128', 'Vario 4–32']) await page.getByRole('button', { name: `Retire ${name}` }).click();
-  await page.getByRole('link', { name: 'Places' }).click();
+  await page.getByRole('link', { name: 'Places', exact: true }).click();
   await page.getByLabel('Window from').fill('13:30');
   await page.getByLabel('Window to').fill('15:00');
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await bench.pick('Sleepers from above');
   const over = page.locator('[data-code="exposure.over"]');
   await expect(over).toContainText('stops over');
@@ -62,7 +62,7 @@ test('noon with too weak a filter set: stops over, the factor that would do, and
   expect(factor).toBeGreaterThan(32);
   await page.keyboard.press('3');
   await expect(page.locator('[data-proposal] .mark').first()).toBeVisible();
-  await page.getByRole('link', { name: 'Kit' }).click();
+  await page.getByRole('link', { name: 'Kit', exact: true }).click();
   await page.getByRole('button', { name: /^Filters/ }).click();
   await page.getByRole('button', { name: 'New filter' }).click();
   const field = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Copy ND 16' }) }).last().getByLabel('Factor', { exact: true });
@@ -71,7 +71,7 @@ test('noon with too weak a filter set: stops over, the factor that would do, and
   await expect(page.getByRole('alert')).toContainText('must be 1 or more');
   await field.fill(String(factor));
   await field.press('Enter');
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(over).toHaveCount(0);
 });
 
@@ -80,7 +80,7 @@ test('a filter that stays at home is offered nowhere', async ({ page, bench }) =
   await page.getByRole('button', { name: /^Filters/ }).click();
   await page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Copy ND 4', exact: true }) }).getByText('Comes along').click();
   await bench.saved();
-  await page.getByRole('link', { name: 'Light' }).click();
+  await page.getByRole('link', { name: 'Light', exact: true }).click();
   await page.getByRole('tab', { name: 'Exposure' }).click();
   await expect(page.locator('.part').first()).toBeVisible();
   await expect(page.locator('.part', { hasText: /ND 4\b/ })).toHaveCount(0);
@@ -164,7 +164,7 @@ test('the light page is accessible, part by part, and fits a phone', async ({ pa
 test('a place with no slates, no light and no flights says what it needs', async ({ page, bench }) => {
   await bench.open('places');
   await page.getByRole('button', { name: 'New', exact: true }).click();
-  await page.getByRole('link', { name: 'Light' }).click();
+  await page.getByRole('link', { name: 'Light', exact: true }).click();
   await expect(page.getByText('No slates here yet')).toBeVisible();
   await page.getByRole('tab', { name: 'Exposure' }).click();
   await expect(page.getByText('No flights here yet')).toBeVisible();

@@ -21,7 +21,7 @@ test('from an empty film, a place with four slates shows whether two packs and o
   await expect(page.getByRole('img', { name: /Plan to scale/ })).toContainText('New subject');
 
   await page.keyboard.press('Escape');
-  await page.getByRole('link', { name: 'Kit' }).click();
+  await page.getByRole('link', { name: 'Kit', exact: true }).click();
   await page.getByRole('button', { name: /^Packs/ }).click();
   for (const name of ['P3', 'W1', 'W2', 'S1', 'S2']) {
     await page.locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) }).getByText('Comes along').click();
@@ -31,7 +31,7 @@ test('from an empty film, a place with four slates shows whether two packs and o
     await page.locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) }).getByText('Comes along').click();
   }
 
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await page.getByRole('button', { name: 'Add the first slate' }).click();
   await bench.title.fill('One');
   await bench.title.press('Escape');

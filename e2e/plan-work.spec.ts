@@ -98,7 +98,7 @@ test('a place deleted takes its drawings and its ground along, and one step brin
   await bench.saved();
   const back = (await bench.stored()).file;
   expect([back.locations.length, back.grounds.length, back.features.length, back.assets.length]).toEqual([3, 2, before.features.length, 2]);
-  await page.getByRole('link', { name: 'Plan' }).click();
+  await page.getByRole('link', { name: 'Plan', exact: true }).click();
   await page.getByRole('navigation', { name: 'Places' }).getByRole('button', { name: 'Valdegris viaduct' }).click();
   await expect(page.locator('.list').getByRole('button', { name: /Alder wood/ })).toBeVisible();
 });
@@ -122,7 +122,7 @@ test('units are a way of showing on the plan, too', async ({ bench, page }) => {
   await bench.open('job');
   await bench.choose('Units', 'Imperial');
   await bench.saved();
-  await page.getByRole('link', { name: 'Plan' }).click();
+  await page.getByRole('link', { name: 'Plan', exact: true }).click();
   await page.locator('.list').getByRole('button', { name: /Alder wood/ }).click();
   await expect(page.getByLabel('Height above its ground')).toHaveValue(/^55\.7/);
   await page.locator('.list').getByRole('button', { name: /Signal hut, smoke/ }).click();

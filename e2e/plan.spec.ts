@@ -10,7 +10,7 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
   await page.getByRole('button', { name: 'New', exact: true }).click();
   await page.getByLabel('Name', { exact: true }).first().fill('Empty meadow');
   await bench.saved();
-  await page.getByRole('link', { name: 'Plan' }).click();
+  await page.getByRole('link', { name: 'Plan', exact: true }).click();
   await expect(page.getByText('Nothing is marked yet')).toBeVisible();
 
   // The new place lies where the last one does, so the track is written for there.
@@ -35,12 +35,12 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
   await bench.saved();
 
   // An orbit about it, made on the bench.
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await page.getByRole('button', { name: 'Add the first slate' }).click();
   await bench.title.fill('Round the barn');
   await bench.choose('Move', /Orbit/);
   await bench.saved();
-  await page.getByRole('link', { name: 'Plan' }).click();
+  await page.getByRole('link', { name: 'Plan', exact: true }).click();
   await page.locator('.list').getByRole('button', { name: /Round the barn/ }).click();
   await expect(page.locator('[data-site=clear]')).toBeVisible();
 

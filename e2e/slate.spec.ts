@@ -118,13 +118,13 @@ test('units are a way of showing: imperial and back leaves every stored number a
   await bench.open('job');
   const before = (await bench.stored()).file.shots;
   await bench.choose('Units', 'Imperial');
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await bench.pick('Along the parapet');
   await expect(page.getByLabel('Speed', { exact: true }).last()).toHaveValue(String(Number((3.5 / 0.44704).toPrecision(7))));
   await page.locator('[data-figure=fill]').click();
   const facts = (await bench.stored()).derived.shots.get(before.find((s) => s.title === 'Along the parapet')!.id)!.facts;
   await expect(page.locator('.sheet')).toContainText(`${write(facts.rangeM, 'metres', 'imperial').number}ft`);
-  await page.getByRole('link', { name: 'Job' }).click();
+  await page.getByRole('link', { name: 'Job', exact: true }).click();
   await bench.choose('Units', 'Metric');
   await bench.saved();
   expect((await bench.stored()).file.shots).toEqual(before);

@@ -98,3 +98,13 @@ describe('packs that come back', () => {
     expect(flights[1]!.startS).toBeGreaterThan(flights[0]!.startS + flights[0]!.seconds + 600);
   });
 });
+
+describe('one pack, one shot', () => {
+  it('never flies what is left of a pack, only a pack that is full again', () => {
+    const shots = [shot('a', 4), shot('b', 4), shot('c', 4)];
+    const { flights } = fillFlights(shots, [supply('p'), supply('q')], [supply('f')], rules({ onePackOneShot: true }), [], charger());
+    expect(flights.every((f) => f.stops.length === 1)).toBe(true);
+    for (const f of flights) expect(f.supply.availableWh).toBeCloseTo(43.8, 6);
+    expect(flights).toHaveLength(3);
+  });
+});

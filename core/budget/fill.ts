@@ -175,7 +175,8 @@ class Filler {
   private onRecharged(shot: ShotCost, flyer: LegFlyer, clockS: number): OpenFlight | null {
     const options = this.spent.filter((s) => s.aircraftIds.includes(shot.aircraftId)).flatMap((s) => {
       const full = this.chargedBy(s, 1);
-      return [{ supply: this.asOf(s, clockS), fromS: clockS }, ...(full ? [{ supply: full.supply, fromS: Math.max(clockS, full.fromS) }] : [])];
+      // One pack, one shot: what is left of a pack is not flown, only what was filled again.
+      return [...(this.rules.onePackOneShot ? [] : [{ supply: this.asOf(s, clockS), fromS: clockS }]), ...(full ? [{ supply: full.supply, fromS: Math.max(clockS, full.fromS) }] : [])];
     }).sort((a, b) => a.fromS - b.fromS);
     for (const { supply, fromS } of options) {
       const tried = this.tryOn(supply, shot, flyer, fromS);

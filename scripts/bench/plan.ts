@@ -1,6 +1,9 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { problemOf, type WorkedProblem } from '../../core/plan/fixtures';
-import { planExactly, searchPlan, type Plan } from '../../core/plan';
+import { FilmReckoner, moveShot, withChanges, type FilmInput } from '../../core/film';
+import { planExactly, searchPlan, type DayPlan } from '../../core/plan';
+import { simulate } from '../../core/risk';
+import { milp } from './milp';
 import { ms, report, spread } from './figures';
 
 const seeded = (seed: number): (() => number) => { const rng = xoroshiro128plus(seed); return () => (rng.next() >>> 0) / 2 ** 32; };
@@ -23,20 +26,55 @@ const worked = (random: () => number, shots: number, packs: readonly number[], w
   };
 };
 
-/** The planners: small ones with proof, large ones for two seconds. */
-export const runPlan = (): void => {
+const took = <T>(act: () => T): { answer: T; ms: number } => { const began = performance.now(); return { answer: act(), ms: performance.now() - began }; };
+
+/** Small days proven, against every flight by trial and a mixed-integer solver. */
+const againstMilp = async (random: () => number): Promise<void> => {
+  const oracle = await milp();
+  const runs = Array.from({ length: 30 }, () => {
+    const problem = problemOf(worked(random, 8, [16, 12.5, 9.5], true));
+    const own = took(() => planExactly(problem).plan);
+    const other = took(() => oracle(problem));
+    const same = own.answer.weight === other.answer.weight && own.answer.flights.length === other.answer.flights && Math.abs(own.answer.airborneS - other.answer.airborneS) < 0.01;
+    return { own: own.ms, other: other.ms, same };
+  });
+  const [s, o] = [spread(runs.map((r) => r.own)), spread(runs.map((r) => r.other))];
+  report('8 shots, 3 packs, windows and filters: proven', `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}`);
+  report('the same by trial and mixed-integer program', `median ${ms(o.median)}, p95 ${ms(o.p95)}: ${(o.median / s.median).toFixed(0)} times slower, the same optimum in ${runs.filter((r) => r.same).length} of ${runs.length}`);
+};
+
+/** A day of 40 shots thrown 2,000 times. */
+const runRisk = (): void => {
+  const random = seeded(3);
+  const shot = (i: number) => ({ id: `s${i}`, must: i % 3 === 0, takes: 2 + (i % 2), keeperRate: 0.45 + 0.4 * random(), legS: 8, legWh: 0.2, setupS: 30, setupWh: 0.7, takeS: 20 + 10 * random(), takeWh: 0.6, betweenS: 8, betweenWh: 0.2, homeS: 40, homeWh: 1, latestS: 9000 });
+  const flights = Array.from({ length: 8 }, (_, f) => ({ crew: '', kind: 'A', usableWh: 24, heldWh: 38, launchS: f * 900, takeoffS: 30, takeoffWh: 0.7, stops: Array.from({ length: 5 }, (_, k) => shot(f * 5 + k)) }));
+  const day = { flights, spares: [], unplanned: [], swapS: 180, packSpread: 0.04, airSpread: 0.08, setupSpread: 0.35, hoverW: 90 };
+  const times = Array.from({ length: 9 }, () => took(() => simulate(day, 2000, seeded(1))).ms);
+  report('2,000 days of 40 shots thrown', `median ${ms(spread(times).median)}, worst ${ms(spread(times).max)}`);
+};
+
+/** Moving a slate between flights of a film, tried as while it is dragged. */
+const runRail = (film: FilmInput, count: number): void => {
+  const reckoner = new FilmReckoner();
+  const derived = reckoner.derive(film);
+  const place = [...derived.places.values()].sort((a, b) => b.flights.length - a.flights.length)[0];
+  const own = place?.flights.flatMap((f) => f.stops.map((s) => s.shotId)) ?? [];
+  let n = 0;
+  const times = Array.from({ length: 120 }, (_, i) => took(() => {
+    const changes = moveShot(film, derived, own[i % own.length] ?? '', { to: 'flight', index: i % (place?.flights.length ?? 1), at: i % 3 }, () => { n += 1; return `t${n}`; });
+    if (changes) reckoner.derive(withChanges(film, changes));
+  }).ms);
+  const s = spread(times.slice(20));
+  report(`a slate tried in another flight, ${count} shots`, `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}`);
+};
+
+/** The planners: small ones with proof, large ones for two seconds; the dice; the rail while dragging. */
+export const runPlan = async (film: FilmInput, count: number): Promise<void> => {
   console.log('\nFlight planner, one thread (in the pages it runs in a worker)');
   const random = seeded(11);
-  const times = Array.from({ length: 30 }, () => {
-    const problem = problemOf(worked(random, 8, [16, 12.5, 9.5], true));
-    const began = performance.now();
-    planExactly(problem);
-    return performance.now() - began;
-  });
-  const s = spread(times);
-  report('8 shots, 3 packs, windows and filters: proven', `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}`);
+  await againstMilp(random);
   const large = problemOf(worked(random, 40, [16, 16, 16, 16, 12.5, 12.5, 12.5, 9.5], false));
-  const best = (seed: number, forMs: number): { plan: Plan; first: number; bound: number } => {
+  const best = (seed: number, forMs: number): { plan: DayPlan; first: number; bound: number } => {
     const began = performance.now();
     const search = searchPlan(large, seeded(seed));
     let answer = search.next().value;
@@ -49,4 +87,6 @@ export const runPlan = (): void => {
   if (!long) return;
   report('40 shots, 8 packs: first plan', ms(short.first));
   report('40 shots, 8 packs: after 2 s against the best of 15 s', `worth ${short.plan.weight} of ${long.weight} (bound ${short.bound.toFixed(0)}), flights ${short.plan.flights.length} and ${long.flights.length}, airborne ${(100 * (short.plan.airborneS / long.airborneS - 1)).toFixed(1)} % more`);
+  runRisk();
+  runRail(film, count);
 };

@@ -1,7 +1,7 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { adopt, beforePairs, compareFlights, contradiction, curesFor, dayJob, dayProblem, deriveFilm, editFlight, energyCurve, layDown, letGo, moveFlight, moveShot, proposalOf, riskDay, solveDay, weighFlights, withChanges, withPackMore, withTakeLess, type DayProposal, type FilmInput, type FlightChange } from '..';
+import { adopt, beforePairs, compareFlights, contradiction, curesFor, dayJob, dayProblem, deriveFilm, editFlight, energyCurve, explainFlight, explainSupply, layDown, letGo, moveFlight, moveShot, proposalOf, riskDay, solveDay, weighFlights, withChanges, withPackMore, withTakeLess, type DayProposal, type FilmInput, type FlightChange } from '..';
 import { faultsOfDay, searchDay } from '../../plan';
 import { simulate } from '../../risk';
 
@@ -197,6 +197,20 @@ describe('energy along a flight', () => {
     expect(curve.noReturn).not.toBeNull();
     expect(curve.noReturn!.leftWh).toBeLessThan(curve.noReturn!.homeWh + 4.6);
     expect(curve.turnBackS!).toBeLessThanOrEqual(curve.noReturn!.tS);
+  });
+});
+
+describe('figures that unfold', () => {
+  it('add up to what the rail shows', () => {
+    const derived = deriveFilm(film);
+    for (const place of derived.places.values()) for (const flight of place.flights) {
+      const pack = film.kit.packs.find((p) => p.id === flight.packId)!;
+      for (const [sum, total] of [[explainFlight(flight, derived), flight.usedWh], [explainSupply(flight, pack, film.film, place.location), flight.supply.usableWh]] as const) {
+        expect(sum.value).toBe(total);
+        expect(sum.terms.reduce((a, t) => a + t.value, 0)).toBeCloseTo(total, 6);
+        expect(new Set(sum.terms.map((t) => t.label)).size).toBe(sum.terms.length);
+      }
+    }
   });
 });
 

@@ -4,6 +4,7 @@ export * from './weigh';
 export * from './adopt';
 export * from './hands';
 export * from './curve';
+export * from './explain';
 export * from '../turns';
 export * from './cures';
 export * from './chances';

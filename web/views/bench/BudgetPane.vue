@@ -7,7 +7,7 @@ import { useFindings } from '../../stores/findings';
 import CardStack from './CardStack.vue';
 import { FlightSheet } from './later';
 import PackRail from './PackRail.vue';
-import WarningList from './WarningList.vue';
+import WarningList from '../../parts/WarningList.vue';
 
 const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
 const film = useFilm();

@@ -11,7 +11,7 @@ import { CutFacet, ExposureFacet } from './later';
 import FigureStrip from './FigureStrip.vue';
 import MoveDrawing from './MoveDrawing.vue';
 import MoveFacet from './MoveFacet.vue';
-import WarningList from './WarningList.vue';
+import WarningList from '../../parts/WarningList.vue';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();

@@ -9,7 +9,7 @@ const parts = {
   points: () => import('./PointRows.vue'),
   flights: () => import('./FlightSheet.vue'),
   preview: () => import('../preview/PreviewStage.vue'),
-  sum: () => import('./SumSheet.vue'),
+  sum: () => import('../../parts/SumSheet.vue'),
   tools: () => import('./ListTools.vue'),
   variety: () => import('./VarietySheet.vue'),
 };

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { energyCurve } from '@core/film';
+import { energyCurve, explainFlight, explainSupply } from '@core/film';
 import { clockText } from '@core/light';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import PickField from '../../parts/PickField.vue';
+import SumSheet from '../../parts/SumSheet.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
@@ -24,6 +25,12 @@ const place = computed(() => props.day.places.value.find((p) => p.location.id ==
 const pack = computed(() => film.get('pack', row.value?.flight.packId ?? ''));
 const curve = computed(() => (reckoning.derived && film.film && row.value && place.value && row.value.flight.supply.fullWh > 0
   ? energyCurve(reckoning.derived, film.film, reckoning.along, place.value, row.value.flight, pack.value?.ratedWh ?? row.value.flight.supply.fullWh) : null));
+const opened = ref(false);
+const sums = computed(() => {
+  const { derived } = reckoning;
+  const learned = reckoning.along.packs.find((p) => p.id === pack.value?.id);
+  return opened.value && row.value && derived ? [explainFlight(row.value.flight, derived), ...(learned && film.film && place.value ? [explainSupply(row.value.flight, learned, film.film, place.value.location)] : [])] : [];
+});
 const zone = computed(() => place.value?.location.zone ?? 'UTC');
 const clock = (ms: number): string => clockText(ms, zone.value);
 const stops = computed(() => row.value?.flight.stops.map((s) => ({ ...s, shot: reckoning.derived?.shots.get(s.shotId) ?? null, at: clock(row.value?.flight.shotMs[s.shotId] ?? NaN) })) ?? []);
@@ -54,6 +61,8 @@ const onWay = computed(() => { const s = row.value?.flight.stops; const [a, b] =
       </p>
     </template>
     <p v-else class="fault">Its pack is not along: give it another.</p>
+    <button class="btn bare open" :aria-expanded="opened" @click="opened = !opened">Takes <Fig :value="row.flight.usedWh" quantity="wattHours" /> of <Fig :value="row.flight.supply.usableWh" quantity="wattHours" /> it may: how that comes about</button>
+    <SumSheet v-for="s in sums" :key="s.label" :sum="s" class="sum" @close="opened = false" />
     <ol class="stops">
       <li v-for="s in stops" :key="s.shotId" :class="{ picked: s.shotId === looking.shotId }">
         <button class="stop" @click="day.choose(row.key, s.shotId)"><b>{{ s.shot?.number }}</b> <span dir="auto">{{ s.shot?.facts.shot.title || 'untitled' }}</span> <span class="quiet">{{ s.at }}</span> <span v-if="s.shotId === onWay" class="way">on the way home</span></button>
@@ -82,6 +91,8 @@ const onWay = computed(() => { const s = row.value?.flight.stops; const [a, b] =
 h2 { font-size: 16px; }
 .say { font-size: 13px; }
 .say svg { display: inline-block; vertical-align: -1px; }
+.open { justify-self: start; min-height: 26px; padding: 0 6px; font-size: 13px; }
+.sum { overflow-x: auto; font-size: 12.5px; }
 .stops { display: grid; gap: 1px; list-style: none; padding: 0; margin: 0; }
 .stops li { display: grid; grid-template-columns: minmax(0, 1fr) auto auto; gap: 8px; align-items: center; font-size: 13px; }
 .stops .picked { background: var(--pick-dim); }

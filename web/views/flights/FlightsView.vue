@@ -11,7 +11,7 @@ import { useFlightEdits } from '../../stores/flightEdits';
 import { useFlights } from '../../stores/flights';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
-import WarningList from '../bench/WarningList.vue';
+import WarningList from '../../parts/WarningList.vue';
 import ChancesTab from './ChancesTab.vue';
 import ChargeLanes from './ChargeLanes.vue';
 import ChargingTab from './ChargingTab.vue';

@@ -10,7 +10,7 @@ import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
 import { useLight } from '../../stores/light';
 import LightRibbon from '../bench/LightRibbon.vue';
-import WarningList from '../bench/WarningList.vue';
+import WarningList from '../../parts/WarningList.vue';
 import DateRows from './DateRows.vue';
 import EvCurve from './EvCurve.vue';
 import LightLanes from './LightLanes.vue';

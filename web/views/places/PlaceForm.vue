@@ -13,7 +13,7 @@ import { useFindings } from '../../stores/findings';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
 import type { Fault } from '../../stores/validate';
-import WarningList from '../bench/WarningList.vue';
+import WarningList from '../../parts/WarningList.vue';
 import DayRows from './DayRows.vue';
 import SubjectRows from './SubjectRows.vue';
 import { readCoordinates } from './coordinates';

@@ -12,7 +12,7 @@ import { useFindings } from '../../stores/findings';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
 import { useSite } from '../../stores/site';
-import WarningList from '../bench/WarningList.vue';
+import WarningList from '../../parts/WarningList.vue';
 import CornerSigns from './CornerSigns.vue';
 import DrawBar from './DrawBar.vue';
 import LayerPane from './LayerPane.vue';

@@ -11,7 +11,7 @@ import { useFilm } from '../../stores/film';
 import { useReckoning } from '../../stores/reckoning';
 import { useSite } from '../../stores/site';
 import PackRail from '../bench/PackRail.vue';
-import WarningList from '../bench/WarningList.vue';
+import WarningList from '../../parts/WarningList.vue';
 import type { Plan } from './usePlan';
 
 const props = defineProps<{ plan: Plan; shot: DerivedShot; share: number }>();

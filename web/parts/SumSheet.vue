@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Sum } from '@core/units';
-import Fig from '../../parts/Fig.vue';
+import Fig from './Fig.vue';
 
 defineProps<{ sum: Sum }>();
 defineEmits<{ close: [] }>();

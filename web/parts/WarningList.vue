@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Warning } from '@core/film';
-import MarkSign from '../../parts/MarkSign.vue';
-import { useActs } from '../../stores/acts';
+import MarkSign from './MarkSign.vue';
+import { useActs } from '../stores/acts';
 
 defineProps<{ warnings: readonly Warning[] }>();
 const acts = useActs();
