@@ -30,12 +30,13 @@ const columnsOf = (p: PlanProblem): Column[] => {
       }
     });
   };
-  go(0, null, p.takeoff.seconds, p.takeoff.wattHours, 0, 1e6, [...new Set(p.shots.flatMap((s) => s.settings))], 0);
+  go(0, null, p.takeoff.seconds, p.takeoff.wattHours, 0, BIG, [...new Set(p.shots.flatMap((s) => s.settings))], 0);
   return [...bySet.values()].flat();
 };
 
 type Objective = 'weight' | 'flights' | 'airborne';
-const BIG = 20_000;
+/** No launch is later than this: the latest shot must end by 4,500 s, and three flights follow. */
+const BIG = 6000;
 const sum = (terms: readonly (readonly [number, string])[]): string => terms.filter(([c]) => Math.abs(c) > 1e-12).map(([c, name]) => `${c < 0 ? '-' : '+'} ${Math.abs(c)} ${name}`).join(' ') || '0 z';
 
 /** The day as a mixed-integer program: which flight is flown as which, on which pack, launched when. */

@@ -71,12 +71,12 @@ const inTime = (derived: DerivedFilm, id: string): boolean => {
 /**
  * What would bring a shot that does not fit into the day, cheapest first. Each was tried: the shot is flown in its window with
  * it, no must is lost and nothing else falls out.
+ * @param reckoner remembers between questions what does not change
  */
-export const curesFor = (input: FilmInput, derived: DerivedFilm, shotId: string): Cure[] => {
+export const curesFor = (input: FilmInput, derived: DerivedFilm, shotId: string, reckoner = new FilmReckoner()): Cure[] => {
   const shot = input.shots.find((s) => s.id === shotId);
   const location = input.locations.find((l) => l.id === shot?.locationId);
   if (!shot || !location) return [];
-  const reckoner = new FilmReckoner();
   const [before, count] = [musts(derived), flownCount(derived)];
   const cures: Cure[] = [];
   for (const idea of ideasFor(input, shot, location)) {

@@ -48,23 +48,36 @@ const piecesOf = (flight: Flight, startWh: number, key: string, derived: Derived
   ];
 };
 
+/** Flights of a pack, parted where it was charged between them. */
+const chargesOf = (flights: readonly TimedFlight[]): TimedFlight[][] => {
+  const charges: TimedFlight[][] = [];
+  for (const f of flights) {
+    const last = charges.at(-1)?.at(-1);
+    if (last && f.supply.availableWh <= last.supply.availableWh - last.usedWh + 0.3) charges.at(-1)?.push(f); else charges.push([f]);
+  }
+  return charges;
+};
+
 /** Packs of the day a place is shot on, with every flight of that day laid into them. */
 export const columnsOf = (derived: DerivedFilm, place: PlaceFacts, packs: readonly Pack[], reserveShare: number): Column[] => {
   const sameDay = [...derived.places.values()].filter((p) => p.location.date === place.location.date);
   const flights: TimedFlight[] = sameDay.flatMap((p) => [...p.flights]);
-  const columns = packs.map((pack): Column => {
-    const mine = flights.filter((f) => f.packId === pack.id);
-    let usedWh = 0;
-    const pieces = mine.flatMap((f, i) => {
-      const made = piecesOf(f, usedWh, `${pack.id}${i}`, derived, f.locationId !== place.location.id);
-      usedWh += f.usedWh;
-      return made;
+  const columns = packs.flatMap((pack): Column[] => {
+    const mine = flights.filter((f) => f.packId === pack.id).sort((x, y) => x.startMs - y.startMs);
+    const charges = chargesOf(mine);
+    return (charges.length > 0 ? charges : [[]]).map((own, n): Column => {
+      let usedWh = 0;
+      const pieces = own.flatMap((f, i) => {
+        const made = piecesOf(f, usedWh, `${pack.id}${n}${i}`, derived, f.locationId !== place.location.id);
+        usedWh += f.usedWh;
+        return made;
+      });
+      const held = own[0]?.supply.availableWh ?? place.fill.left.find((s) => s.packId === pack.id)?.availableWh ?? 0;
+      return {
+        key: `${pack.id}${n}`, name: n === 0 ? pack.name : `${pack.name} \u21bb`, ratedWh: pack.ratedWh, heldWh: held, reserveWh: pack.ratedWh * Math.max(reserveShare, CRITICAL_SHARE), usedWh,
+        minutes: own.reduce((sum, f) => sum + f.seconds, 0) / 60, flights: own.length, pieces, ghost: false,
+      };
     });
-    const held = mine[0]?.supply.availableWh ?? place.fill.left.find((s) => s.packId === pack.id)?.availableWh ?? 0;
-    return {
-      key: pack.id, name: pack.name, ratedWh: pack.ratedWh, heldWh: held, reserveWh: pack.ratedWh * Math.max(reserveShare, CRITICAL_SHARE), usedWh,
-      minutes: mine.reduce((sum, f) => sum + f.seconds, 0) / 60, flights: mine.length, pieces, ghost: false,
-    };
   });
   const ghosts = place.fill.wished.slice(0, GHOSTS_SHOWN).map((f, i): Column => ({
     key: `missing${i}`, name: 'missing', ratedWh: f.supply.availableWh, heldWh: f.supply.availableWh, reserveWh: f.supply.reserveWh, usedWh: f.usedWh,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { energyCurve, explainFlight, explainSupply } from '@core/film';
+import { explainFlight, explainSupply } from '@core/film';
 import { clockText } from '@core/light';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
@@ -23,8 +23,7 @@ const reckoning = useReckoning();
 const row = computed(() => props.day.row.value);
 const place = computed(() => props.day.places.value.find((p) => p.location.id === row.value?.locationId) ?? null);
 const pack = computed(() => film.get('pack', row.value?.flight.packId ?? ''));
-const curve = computed(() => (reckoning.derived && film.film && row.value && place.value && row.value.flight.supply.fullWh > 0
-  ? energyCurve(reckoning.derived, film.film, reckoning.along, place.value, row.value.flight, pack.value?.ratedWh ?? row.value.flight.supply.fullWh) : null));
+const curve = computed(() => props.day.curve.value);
 const opened = ref(false);
 const sums = computed(() => {
   const { derived } = reckoning;

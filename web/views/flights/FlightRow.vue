@@ -8,7 +8,7 @@ import { useLooking } from '../../stores/looking';
 import { stopAt, type RailPiece, type RailRow } from './rail';
 
 /** A flight on its side: what it takes from its pack, what is left, and the ground that is not built on. */
-const props = defineProps<{ row: RailRow; chosen: boolean; /** What would be, while something is dragged. */ would: { readonly landsWith: number; readonly overWh: number; readonly used: number } | null }>();
+const props = defineProps<{ row: RailRow; chosen: boolean; /** What would be, while something is dragged. */ would: { readonly landsWith: number; readonly overWh: number; readonly used: number } | null; mark: { readonly share: number; readonly text: string } | null }>();
 const emit = defineEmits<{ choose: [shotId?: string]; over: [shotId: string, at: number]; leave: []; put: [shotId: string, at: number]; lock: [] }>();
 const looking = useLooking();
 const bar = useTemplateRef<HTMLElement>('bar');
@@ -61,6 +61,7 @@ onBeforeUnmount(() => { stopTarget(); stopPieces(); });
         <span v-else ref="pieces" class="piece" :class="p.kind" :style="style(p)" :title="`${p.kind === 'home' ? 'way home and landing' : p.kind === 'leg' ? 'reposition leg' : 'take-off'}, ${p.wattHours.toFixed(1)} Wh`" />
       </template>
       <div class="line" :style="{ left: percent(row.reserveFrom) }" />
+      <div v-if="mark" class="mark" :style="{ left: percent(mark.share) }" :title="mark.text"><i>{{ mark.text }}</i></div>
       <div v-if="would" class="would" :class="{ not: would.overWh > 0 }" :style="{ width: percent(Math.min(1, would.used)) }" />
     </div>
     <button class="lock" :aria-pressed="row.flight.locked" :title="row.flight.locked ? 'Locked: the planner leaves it (L)' : 'Lock it against the planner (L)'" :aria-label="`Lock flight ${row.number}`" @click="emit('lock')">{{ row.flight.locked ? 'locked' : row.flight.planId ? 'laid down' : 'listed' }}</button>
@@ -99,6 +100,8 @@ onBeforeUnmount(() => { stopTarget(); stopPieces(); });
 .picked .setup { background: var(--pick-dim); }
 .take { width: 1px; background: var(--bench); opacity: 0.6; }
 .over .piece.home { border-color: var(--stop); }
+.bar > .mark { width: 0; border-left: 3px solid var(--stop); top: -4px; pointer-events: none; }
+.mark i { position: absolute; bottom: -3px; left: 3px; font-style: normal; font-size: 11px; white-space: nowrap; background: var(--slab); color: var(--stop); padding: 0 3px; }
 .bar > .would { top: auto; bottom: 0; height: 4px; left: 0; background: var(--verdigris); }
 .would.not { background: var(--stop); }
 .lock { border: 1px solid transparent; background: none; color: var(--chalk-2); font-size: 12px; font-stretch: 84%; cursor: pointer; min-height: 26px; padding: 0 4px; }

@@ -70,7 +70,7 @@ onBeforeUnmount(() => stop());
       <h2 dir="auto">{{ place.location.name }} <span class="quiet">{{ place.location.windowStart }} to {{ place.location.windowEnd }}</span></h2>
       <ul v-if="rows.length > 0">
         <FlightRow
-          v-for="r in rows" :key="r.key" :row="r" :chosen="day.row.value?.key === r.key" :would="wouldOf(r)"
+          v-for="r in rows" :key="r.key" :row="r" :chosen="day.row.value?.key === r.key" :would="wouldOf(r)" :mark="day.row.value?.key === r.key ? day.mark.value : null"
           @choose="(id) => day.choose(r.key, id)" @over="(id, at) => tryOut(id, { to: 'flight', index: r.index, at }, r.key)" @leave="clear" @put="(id, at) => put(id, { to: 'flight', index: r.index, at })" @lock="acts.lock(r)"
         />
       </ul>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { curesFor, type Cure } from '@core/film';
-import { computed, shallowRef, watch } from 'vue';
+import { curesFor, FilmReckoner, type Cure } from '@core/film';
+import { computed, ref, shallowRef, watch } from 'vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import { useActs } from '../../stores/acts';
 import { useFilm } from '../../stores/film';
+import { inTurn } from '../../stores/inTurn';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
 import type { Day } from './useDay';
@@ -19,12 +20,17 @@ const RANK = { must: 0, should: 1, could: 2 } as const;
 const rows = computed(() => props.day.unfit.value.flatMap((u) => (u.shot ? [{ ...u, shot: u.shot }] : [])).sort((a, b) => RANK[a.shot.facts.shot.priority] - RANK[b.shot.facts.shot.priority]));
 const picked = computed(() => rows.value.find((r) => r.shotId === looking.shotId) ?? rows.value[0] ?? null);
 const cures = shallowRef<readonly Cure[]>([]);
-watch([() => picked.value?.shotId, () => reckoning.derived], () => {
+const looked = ref(false);
+const reckoner = new FilmReckoner();
+// After the picture: trying what would help takes as long as working the film out a few times.
+const look = (): void => {
   const { input } = film;
   const { derived } = reckoning;
   const id = picked.value?.shotId;
-  cures.value = input && derived && id !== undefined ? curesFor(input, derived, id) : [];
-}, { immediate: true });
+  looked.value = true;
+  cures.value = input && derived && id !== undefined ? curesFor(input, derived, id, reckoner) : [];
+};
+watch([() => picked.value?.shotId, () => reckoning.derived], () => { cures.value = []; looked.value = false; inTurn(reckoner, look); }, { immediate: true });
 const apply = (n: number): void => { const cure = cures.value[n]; if (cure) acts.applyCure(cure); };
 defineExpose({ apply });
 </script>
@@ -37,7 +43,7 @@ defineExpose({ apply });
         <button class="slate" @click="looking.pick(r.shotId)"><MarkSign :severity="r.shot.facts.shot.priority === 'could' ? 'care' : 'stop'" /> <b>{{ r.shot.number }}</b> <span dir="auto">{{ r.shot.facts.shot.title || 'untitled' }}</span> <span class="quiet">{{ r.shot.facts.shot.priority }}, {{ WHY[r.reason] }}{{ r.shortWh > 0 ? ` (${r.shortWh.toFixed(1)} Wh)` : '' }}</span></button>
         <p v-if="r.shotId === picked?.shotId" class="cures">
           <button v-for="(c, i) in cures" :key="c.say" class="btn" :title="`Key ${i + 1}`" @click="apply(i)"><span class="unit">{{ i + 1 }}</span> {{ c.say }}</button>
-          <span v-if="cures.length === 0" class="faint">Nothing small would bring it in: another pack, another day, or leave it.</span>
+          <span v-if="looked && cures.length === 0" class="faint">Nothing small would bring it in: another pack, another day, or leave it.</span>
         </p>
       </li>
     </ul>

@@ -1,4 +1,4 @@
-import type { PlaceFacts } from '@core/film';
+import { energyCurve, type PlaceFacts } from '@core/film';
 import { computed, ref } from 'vue';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
@@ -18,10 +18,26 @@ export const useDay = () => {
   const chosen = ref('');
   /** The flight of the slate in hand, else the one chosen, else the first. */
   const row = computed(() => rows.value.find((r) => r.key === chosen.value) ?? rows.value.find((r) => r.flight.stops.some((s) => s.shotId === looking.shotId)) ?? rows.value[0] ?? null);
+  /** Energy along the flight in hand; null where its pack is not along. */
+  const curve = computed(() => {
+    const flight = row.value?.flight;
+    const place = places.value.find((p) => p.location.id === row.value?.locationId);
+    if (!flight || !place || !reckoning.derived || !film.film || flight.supply.fullWh <= 0) return null;
+    return energyCurve(reckoning.derived, film.film, reckoning.along, place, flight, film.get('pack', flight.packId ?? '')?.ratedWh ?? flight.supply.fullWh);
+  });
+  /** Where on its row the flight in hand has to turn back, or cannot come home any more. */
+  const mark = computed(() => {
+    const at = curve.value?.noReturn ?? curve.value?.steps.find((s) => s.tS === curve.value?.turnBackS) ?? null;
+    const last = row.value?.pieces.at(-1);
+    if (!at || !row.value || !last || !curve.value) return null;
+    const { supply, seconds } = row.value.flight;
+    const share = scale.value === 'energy' ? ((supply.availableWh - at.leftWh) / Math.max(1e-6, supply.availableWh)) * row.value.held : (at.tS / seconds) * (last.from + last.size);
+    return { share, text: curve.value.noReturn ? 'point of no return' : 'turn back' };
+  });
   const unfit = computed(() => places.value.flatMap((p) => p.fill.unfit.map((u) => ({ ...u, place: p, shot: reckoning.derived?.shots.get(u.shotId) ?? null }))));
   const go = (to: string): void => { const first = reckoning.locations.find((l) => l.date === to); if (first) looking.pickPlace(first.id); };
   const choose = (key: string, shotId?: string): void => { chosen.value = key; if (shotId) looking.pick(shotId); };
-  return { scale, date, dates, places, rows, row, chosen, unfit, go, choose };
+  return { scale, date, dates, places, rows, row, curve, mark, chosen, unfit, go, choose };
 };
 
 export type Day = ReturnType<typeof useDay>;
