@@ -3,9 +3,17 @@ import { tzOffset } from '@date-fns/tz';
 const MINUTE_MS = 60_000;
 const QUARTER_MS = 15 * MINUTE_MS;
 const offsets = new Map<string, number>();
+const zones = new Map<string, boolean>();
 
 /** Whether a name is an IANA zone this machine knows. */
-export const isZone = (zone: string): boolean => zone !== '' && !Number.isNaN(tzOffset(zone, new Date(0)));
+export const isZone = (zone: string): boolean => {
+  let known = zones.get(zone);
+  if (known === undefined) {
+    if (zones.size > 2000) zones.clear();
+    zones.set(zone, known = zone !== '' && !Number.isNaN(tzOffset(zone, new Date(0))));
+  }
+  return known;
+};
 
 /** Minutes a zone is ahead of UTC at an instant; NaN for an unknown zone. */
 export const zoneOffsetMinutes = (zone: string, utcMs: number): number => {

@@ -92,19 +92,15 @@ const fixedPart = ({ aperture, shutterS, iso, filterId }: Shot['exposure']) => (
 export const mainsIn = (scene: SceneLight, { lamps, mainsHz }: Pick<Location, 'lamps' | 'mainsHz'>): number | null =>
   (lamps === 'none' || scene.skyEv100 > scene.ev100 - LAMPS_COUNT_STOPS ? null : mainsHz);
 
-/** What stays the same of a slate's task in any light. */
-const taskBase = (facts: ShotFacts, kit: Pick<Kit, 'filters'>, school: ProfileSchool) => {
+/** What a slate asks of the exposure solver, in a light. @param onLens filter the flight is flown with; undefined leaves it free */
+export const exposureTask = (facts: ShotFacts, kit: Pick<Kit, 'filters'>, scene: SceneLight, altitudeDeg: number, onLens: OnLens | undefined): ExposureTask => {
   const { shot, film, camera } = facts;
   const { preferences: p } = film;
+  const c = cameraPart(camera, schoolOf(film, shot, altitudeDeg));
+  // Spelled out: spreading parts into it costs as much as finding them.
   return {
-    ...cameraPart(camera, school), filters: filtersFor(facts, kit), captureFps: facts.mode?.fps ?? film.timelineFps,
-    bandLowDeg: p.shutterLowDeg, bandHighDeg: p.shutterHighDeg, biasStops: p.highlightBiasStops,
-    still: standsStill(facts), aim: aimOf(facts), fixed: fixedPart(shot.exposure),
+    apertures: c.apertures, isoBase: c.isoBase, isoCeiling: c.isoCeiling, sharp: c.sharp, filters: filtersFor(facts, kit), captureFps: facts.mode?.fps ?? film.timelineFps,
+    bandLowDeg: p.shutterLowDeg, bandHighDeg: p.shutterHighDeg, biasStops: p.highlightBiasStops, still: standsStill(facts), aim: aimOf(facts), fixed: fixedPart(shot.exposure),
+    sceneEv100: scene.ev100, mainsHz: mainsIn(scene, facts.location), flightFilterId: onLens?.filterId, flightStops: onLens?.stops,
   };
 };
-
-/** What a slate asks of the exposure solver, in a light. @param onLens filter the flight is flown with; undefined leaves it free */
-export const exposureTask = (facts: ShotFacts, kit: Pick<Kit, 'filters'>, scene: SceneLight, altitudeDeg: number, onLens: OnLens | undefined): ExposureTask => ({
-  ...taskBase(facts, kit, schoolOf(facts.film, facts.shot, altitudeDeg)), sceneEv100: scene.ev100, mainsHz: mainsIn(scene, facts.location),
-  flightFilterId: onLens?.filterId, flightStops: onLens?.stops,
-});
