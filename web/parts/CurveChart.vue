@@ -12,12 +12,19 @@ const looking = useLooking();
 if (!document.getElementById('apexcharts-css')) { const mark = document.createElement('meta'); mark.id = 'apexcharts-css'; document.head.append(mark); }
 
 const token = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+/** Options with every colour that names a token resolved: charts are drawn on a canvas of their own. */
+const resolved = <T,>(value: T): T => {
+  if (typeof value === 'string') { const name = /^var\((--[a-z0-9-]+)\)$/.exec(value)?.[1]; return (name ? token(name) : value) as T; }
+  if (Array.isArray(value)) return value.map(resolved) as T;
+  if (value !== null && typeof value === 'object') return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, resolved(v)])) as T;
+  return value;
+};
 const themed = computed<ApexOptions>(() => {
   // Read when the theme changes.
   void looking.theme;
   const [chalk, quiet, line] = [token('--chalk'), token('--chalk-2'), token('--line')];
   const text = { colors: quiet, fontSize: '11.5px', fontFamily: token('--font') };
-  const { options: o } = props;
+  const o = resolved(props.options);
   const yaxis = Array.isArray(o.yaxis) ? o.yaxis : [o.yaxis ?? {}];
   return {
     ...o,

@@ -51,7 +51,7 @@ const gains = computed(() => {
   return [`One full pack more ${better(a.packMore.allMusts)}; everything then comes home on ${percent(a.packMore.all)} instead of ${percent(a.plain.all)}.`, ...(a.takeLess ? [`One take less of ${naming(a.takeLess.id)} ${better(a.takeLess.answer.allMusts)}.`] : [])];
 });
 const series = computed(() => [{ name: 'days', data: answer.value?.plain.histogram.map((b) => ({ x: `${b.fromMin}–${b.toMin}`, y: b.runs })) ?? [] }]);
-const options = { chart: { id: 'chances' }, colors: ['#e8935f'], plotOptions: { bar: { columnWidth: '92%' } }, xaxis: { type: 'category' as const, labels: { rotate: 0, hideOverlappingLabels: true }, title: { text: 'minutes in the air', style: { fontWeight: 400, fontSize: '11.5px', color: '#a39ba4' } } }, yaxis: { labels: { formatter: (v: number) => v.toFixed(0) } } };
+const options = { chart: { id: 'chances' }, colors: ['var(--ember)'], plotOptions: { bar: { columnWidth: '92%' } }, xaxis: { type: 'category' as const, labels: { rotate: 0, hideOverlappingLabels: true }, title: { text: 'minutes in the air', style: { fontWeight: 400, fontSize: '11.5px', color: 'var(--chalk-3)' } } }, yaxis: { labels: { formatter: (v: number) => v.toFixed(0) } } };
 const hands = computed(() => film.list('pilot').find((p) => p.id === film.film?.pilotId)?.name ?? null);
 const missing = computed(() => answer.value?.plain.missing.filter((m) => m.chance >= 0.005).slice(0, 12) ?? []);
 </script>

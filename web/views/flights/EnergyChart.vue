@@ -14,15 +14,15 @@ const options = computed(() => {
   const { steps, reserveWh, criticalWh, noReturn, turnBackS } = props.curve;
   const bounds = roundBounds([0, ...steps.map((s) => s.leftWh)], 6);
   const end = Math.ceil((steps.at(-1)?.tS ?? 0) / 60);
-  const line = (y: number, text: string, left = false) => ({ y, borderColor: '#a39ba4', strokeDashArray: 4, label: { text, borderWidth: 0, position: left ? 'left' : 'right', textAnchor: left ? 'start' : 'end', offsetY: left ? 13 : -1, style: { background: 'transparent', color: '#a39ba4', fontSize: '11px' } } });
+  const line = (y: number, text: string, left = false) => ({ y, borderColor: 'var(--chalk-3)', strokeDashArray: 4, label: { text, borderWidth: 0, position: left ? 'left' : 'right', textAnchor: left ? 'start' : 'end', offsetY: left ? 13 : -1, style: { background: 'transparent', color: 'var(--chalk-3)', fontSize: '11px' } } });
   const mark = (x: number, text: string, colour: string) => ({ x, borderColor: colour, strokeDashArray: 0, label: { text, orientation: 'horizontal', borderWidth: 0, offsetY: 10, textAnchor: 'end', offsetX: -3, style: { background: 'transparent', color: colour, fontSize: '11px' } } });
   return {
-    chart: { id: `energy${props.key2}` }, colors: ['#e8935f', '#a9b4d9'], stroke: { width: [2.5, 2], curve: 'straight' as const, dashArray: [0, 4] },
+    chart: { id: `energy${props.key2}` }, colors: ['var(--ember)', 'var(--note)'], stroke: { width: [2.5, 2], curve: 'straight' as const, dashArray: [0, 4] },
     xaxis: { type: 'numeric' as const, min: 0, max: end, tickAmount: Math.min(5, Math.max(1, end)), labels: { rotate: 0, formatter: (v: string) => `${Number(v).toFixed(0)} min` } },
     yaxis: { ...bounds, min: 0, labels: { formatter: (v: number) => `${v.toFixed(0)} Wh` } },
     annotations: {
       yaxis: [line(reserveWh, 'reserve'), line(criticalWh, 'never planned', true)],
-      xaxis: [...(noReturn ? [mark(noReturn.tS / 60, 'no return', '#ff8378')] : []), ...(turnBackS !== null ? [mark(turnBackS / 60, 'turn back', '#edc25f')] : [])],
+      xaxis: [...(noReturn ? [mark(noReturn.tS / 60, 'no return', 'var(--stop)')] : []), ...(turnBackS !== null ? [mark(turnBackS / 60, 'turn back', 'var(--care)')] : [])],
     },
   };
 });

@@ -60,7 +60,7 @@ const onWay = computed(() => { const s = row.value?.flight.stops; const [a, b] =
       </p>
     </template>
     <p v-else class="fault">Its pack is not along: give it another.</p>
-    <button class="btn bare open" :aria-expanded="opened" @click="opened = !opened">Takes <Fig :value="row.flight.usedWh" quantity="wattHours" /> of <Fig :value="row.flight.supply.usableWh" quantity="wattHours" /> it may: how that comes about</button>
+    <button class="btn bare open" :aria-expanded="opened" @click="opened = !opened">Takes <Fig :value="row.flight.usedWh" quantity="wattHours" /> of <Fig :value="row.flight.supply.usableWh" quantity="wattHours" /> it may</button>
     <SumSheet v-for="s in sums" :key="s.label" :sum="s" class="sum" @close="opened = false" />
     <ol class="stops">
       <li v-for="s in stops" :key="s.shotId" :class="{ picked: s.shotId === looking.shotId }">
@@ -90,7 +90,7 @@ const onWay = computed(() => { const s = row.value?.flight.stops; const [a, b] =
 h2 { font-size: 16px; }
 .say { font-size: 13px; }
 .say svg { display: inline-block; vertical-align: -1px; }
-.open { justify-self: start; min-height: 26px; padding: 0 6px; font-size: 13px; }
+.open { justify-self: start; min-height: 26px; padding: 0 4px; font-size: 12.5px; white-space: normal; text-align: left; min-width: 0; }
 .sum { overflow-x: auto; font-size: 12.5px; }
 .stops { display: grid; gap: 1px; list-style: none; padding: 0; margin: 0; }
 .stops li { display: grid; grid-template-columns: minmax(0, 1fr) auto auto; gap: 8px; align-items: center; font-size: 13px; }

@@ -78,7 +78,7 @@ const set = (fields: object) => store.edit('film', store.filmId, { preferences: 
             <button class="btn" :disabled="!laid" title="Let slates fall onto packs in list order again; locked flights stay" @click="edits.release(flights.placeIds(day.date.value))">Let go</button>
             <SwitchField label="Two pilots" :value="store.film?.preferences.flyAtOnce ?? false" :save="(v) => set({ flyAtOnce: v })" hint="Each aircraft has its own pilot: they fly at the same time." />
             <SwitchField label="Keep a spare" :value="store.film?.preferences.holdBackSpare ?? false" :save="(v) => set({ holdBackSpare: v })" hint="One pack of each aircraft is held back for luck." />
-            <button class="btn bare" :title="day.scale.value === 'energy' ? 'Lengths are energy: show minutes' : 'Lengths are minutes: show energy'" @click="day.scale.value = day.scale.value === 'energy' ? 'minutes' : 'energy'">{{ day.scale.value === 'energy' ? 'in energy' : 'in minutes' }}</button>
+            <button class="btn bare" :title="day.scale.value === 'energy' ? 'Lengths are energy: show minutes' : 'Lengths are minutes: show energy'" @click="day.scale.value = day.scale.value === 'energy' ? 'minutes' : 'energy'">{{ day.scale.value === 'energy' ? 'Lengths in energy' : 'Lengths in minutes' }}</button>
           </div>
           <ProposalPane :day="day" />
           <RailPane :day="day" :acts="acts" />

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -13,7 +12,15 @@ const store = useFilm();
 const SOURCES = [{ value: 'wall' as const, label: 'Wall' }, { value: 'vehicle' as const, label: 'Vehicle' }, { value: 'bank' as const, label: 'Power bank' }];
 const MANNERS = [{ value: 'in-turn' as const, label: 'One after another' }, { value: 'side-by-side' as const, label: 'Side by side' }];
 const ROLES = [{ value: 'controller' as const, label: 'Controller' }, { value: 'phone' as const, label: 'Phone' }, { value: 'goggles' as const, label: 'Goggles' }, { value: 'other' as const, label: 'Other' }];
-const aircraft = computed(() => [{ value: null as string | null, label: 'every pack' }, ...store.list('aircraft').filter((a) => !a.retired).map((a) => ({ value: a.id as string | null, label: a.name }))]);
+/** Element's select shows nothing for an empty word. */
+const ALL = 'all';
+/** Whose packs a charger takes: all, one kind, or the kinds it takes now. */
+const fits = (ids: readonly string[]) => {
+  const own = store.list('aircraft').filter((a) => !a.retired || ids.includes(a.id));
+  const several = ids.length > 1 ? [{ value: ids.join(), label: own.filter((a) => ids.includes(a.id)).map((a) => a.name).join(', ') }] : [];
+  return [{ value: ALL, label: 'every pack' }, ...several, ...own.map((a) => ({ value: a.id as string, label: a.name }))];
+};
+const setFits = (id: string, value: string) => chargers.set(id, { aircraftIds: value === ALL ? [] : value.split(',') });
 const freshCharger = (): void => { chargers.add({ name: `Charger ${chargers.all.value.length + 1}`, source: 'wall', sourceWh: 0, slots: 3, manner: 'in-turn', slotW: 60, aircraftIds: [] }); };
 const freshDevice = (): void => { devices.add({ name: `Device ${devices.all.value.length + 1}`, role: 'controller', charge: 1, hours: 4, chargeMinutes: 100 }); };
 </script>
@@ -30,7 +37,7 @@ const freshDevice = (): void => { devices.add({ name: `Device ${devices.all.valu
         <NumberField label="Slots" :value="c.slots" quantity="count" :save="(v) => chargers.set(c.id, { slots: v })" />
         <PickField label="Charges" :value="c.manner" :options="MANNERS" :save="(v) => chargers.set(c.id, { manner: v })" />
         <NumberField label="A slot gives" :value="c.slotW" quantity="watts" :step="5" :save="(v) => chargers.set(c.id, { slotW: v })" />
-        <PickField label="Takes packs of" :value="c.aircraftIds[0] ?? null" :options="aircraft" :save="(v) => chargers.set(c.id, { aircraftIds: v ? [v] : [] })" />
+        <PickField label="Takes packs of" :value="c.aircraftIds.length === 0 ? ALL : c.aircraftIds.join()" :options="fits(c.aircraftIds)" :save="(v) => setFits(c.id, v)" />
       </KitRow>
     </ul>
     <h2>Controllers, phones, goggles</h2>

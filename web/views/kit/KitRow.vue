@@ -17,6 +17,7 @@ defineEmits<{ copy: []; retire: []; along: [value: boolean] }>();
 <style scoped>
 .row { display: flex; flex-wrap: wrap; gap: 8px 12px; align-items: end; border-top: 1px solid var(--line); padding: 7px 0; }
 .row > :deep(.field) { flex: 1 1 100px; max-width: 190px; }
+.row > :deep(.field:has(input[type='date'])) { flex-basis: 142px; }
 .row > :deep(.switch) { flex: 0 0 132px; }
 .acts { display: flex; gap: 6px; flex: none; margin-left: auto; }
 .retired > :deep(*:not(.acts)) { opacity: 0.55; }

@@ -20,16 +20,16 @@ const options = computed(() => {
   const { light, windowFromMs, windowToMs } = props.place;
   const mark = (x: number, text: string, colour: string) => ({ x, borderColor: colour, strokeDashArray: 3, label: { text, orientation: 'horizontal', borderWidth: 0, style: { background: 'transparent', color: colour, fontSize: '11px' }, offsetY: -2 } });
   return {
-    chart: { id: 'ev' }, colors: ['#a9b4d9', '#e8b45f'], stroke: { width: [0, 2.5], curve: 'straight' as const }, fill: { opacity: [0.28, 1] },
+    chart: { id: 'ev' }, colors: ['var(--note)', 'var(--care)'], stroke: { width: [0, 2.5], curve: 'straight' as const }, fill: { opacity: [0.28, 1] },
     xaxis: { type: 'numeric' as const, min: props.fromMs, max: props.toMs, tickAmount: roundTimes(props.fromMs, props.toMs).ticks, labels: { formatter: (v: string) => clock(Number(v)) } },
     yaxis: { ...bounds.value, labels: { formatter: (v: number) => `${write(v, 'ev').number} EV` } },
     annotations: {
       xaxis: [
-        ...(light?.windows ?? []).filter((w) => w.toMs > props.fromMs && w.fromMs < props.toMs).map((w) => ({ x: Math.max(w.fromMs, props.fromMs), x2: Math.min(w.toMs, props.toMs), fillColor: w.kind === 'golden' ? '#e8a45f' : '#6f86d8', opacity: 0.16, label: { text: w.kind, borderWidth: 0, orientation: 'horizontal', offsetY: 12, offsetX: 18, style: { background: 'transparent', color: '#a39ba4' } } })),
-        ...([[windowFromMs, 'window'], [windowToMs, 'closes']] as const).filter(([ms]) => inside(ms)).map(([ms, text]) => mark(ms, text, '#a39ba4')),
-        ...(inside(light?.lampsOnMs ?? null) && props.place.location.lamps !== 'none' ? [mark(light?.lampsOnMs ?? 0, 'lamps on', '#e8b45f')] : []),
+        ...(light?.windows ?? []).filter((w) => w.toMs > props.fromMs && w.fromMs < props.toMs).map((w) => ({ x: Math.max(w.fromMs, props.fromMs), x2: Math.min(w.toMs, props.toMs), fillColor: w.kind === 'golden' ? '#e8a45f' : '#6f86d8', opacity: 0.16, label: { text: w.kind, borderWidth: 0, orientation: 'horizontal', offsetY: 12, offsetX: 18, style: { background: 'transparent', color: 'var(--chalk-3)' } } })),
+        ...([[windowFromMs, 'window'], [windowToMs, 'closes']] as const).filter(([ms]) => inside(ms)).map(([ms, text]) => mark(ms, text, 'var(--chalk-3)')),
+        ...(inside(light?.lampsOnMs ?? null) && props.place.location.lamps !== 'none' ? [mark(light?.lampsOnMs ?? 0, 'lamps on', 'var(--care)')] : []),
       ],
-      points: props.lit.readings.filter((r) => inside(r.utcMs)).map((r) => ({ x: r.utcMs, y: r.ev100, marker: { size: 5, fillColor: '#78bfae', strokeColor: '#19171d' }, label: { text: 'meter', borderWidth: 0, style: { background: 'transparent', color: '#78bfae' } } })),
+      points: props.lit.readings.filter((r) => inside(r.utcMs)).map((r) => ({ x: r.utcMs, y: r.ev100, marker: { size: 5, fillColor: 'var(--verdigris)', strokeColor: 'var(--bench)' }, label: { text: 'meter', borderWidth: 0, style: { background: 'transparent', color: 'var(--verdigris)' } } })),
     },
   };
 });

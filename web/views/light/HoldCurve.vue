@@ -18,12 +18,12 @@ const nameOf = (p: OnLens): string => props.name(p.filterId, p.stops);
 const options = computed(() => {
   const all = curve.value.map((p) => p.ev100);
   return {
-    chart: { id: `hold${props.flight.index}` }, colors: ['#e8b45f'], stroke: { width: 2.5 },
+    chart: { id: `hold${props.flight.index}` }, colors: ['var(--care)'], stroke: { width: 2.5 },
     xaxis: { type: 'numeric' as const, min: fromMs.value, max: toMs.value, tickAmount: span.value.ticks, labels: { formatter: (v: string) => clock(Number(v)) } },
     yaxis: { ...roundBounds(all, 5), labels: { formatter: (v: number) => `${v.toFixed(1)} EV` } },
     annotations: { xaxis: [
-      ...props.flight.parts.flatMap((p) => (p.holds ? [{ x: Math.max(fromMs.value, p.holds.fromMs), x2: Math.min(toMs.value, p.holds.toMs), fillColor: '#78bfae', opacity: 0.18, label: { text: nameOf(p), borderWidth: 0, orientation: 'horizontal', offsetX: 30, offsetY: 12, style: { background: 'transparent', color: '#78bfae' } } }] : [])),
-      ...props.flight.rows.map((r) => ({ x: r.start.utcMs, x2: r.end.utcMs, fillColor: '#c3b0ff', opacity: 0.22 })),
+      ...props.flight.parts.flatMap((p) => (p.holds ? [{ x: Math.max(fromMs.value, p.holds.fromMs), x2: Math.min(toMs.value, p.holds.toMs), fillColor: 'var(--verdigris)', opacity: 0.18, label: { text: nameOf(p), borderWidth: 0, orientation: 'horizontal', offsetX: 30, offsetY: 12, style: { background: 'transparent', color: 'var(--verdigris)' } } }] : [])),
+      ...props.flight.rows.map((r) => ({ x: r.start.utcMs, x2: r.end.utcMs, fillColor: 'var(--pick)', opacity: 0.22 })),
     ] },
   };
 });
