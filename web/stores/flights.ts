@@ -1,4 +1,4 @@
-import { adopt, contradiction, beforePairs, dayJob, proposalOf, type DayProposal, type FilmInput, type FlightChange } from '@core/film';
+import { adopt, contradiction, beforePairs, dayJob, proposalOf, type DayJob, type DayProposal, type DerivedFilm, type FilmInput, type FlightChange } from '@core/film';
 import { proxy } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -10,6 +10,14 @@ import { useLooking } from './looking';
 import { useReckoning } from './reckoning';
 
 const SEARCH_MS = 3000;
+
+/** What the planner is asked for a date, or in words why it cannot be. */
+const jobFor = (input: FilmInput, derived: DerivedFilm, date: string, nowMs: number): DayJob | string => {
+  if (contradiction(beforePairs(input.shots)).length > 0) return 'Some slates are to come before each other in a ring; see the warning on which. Nothing can be planned until one of them gives way.';
+  const job = dayJob(input, derived, date, nowMs);
+  if (!job) return 'That day has no place whose window is known.';
+  return job.groups.length > 0 ? job : 'Nothing is left to plan: the windows of that day are past, or no slate has an aircraft and a path.';
+};
 
 /** Flights of the open film: what a planner proposes, what was put aside, what would come of a change. */
 export const useFlights = defineStore('flights', () => {
@@ -25,6 +33,7 @@ export const useFlights = defineStore('flights', () => {
   /** Nothing is launched before; −Infinity for a day that has not begun. */
   const nowMs = ref(-Infinity);
   let from: FilmInput | null = null;
+  let planning = '';
   let worker: PlanBeside | null = null;
 
   const placeIds = (date: string): string[] => reckoning.locations.filter((l) => l.date === date).map((l) => l.id);
@@ -38,21 +47,21 @@ export const useFlights = defineStore('flights', () => {
     const { derived } = reckoning;
     if (!input || !derived) return;
     stop(); drop(); failed.value = '';
-    if (contradiction(beforePairs(input.shots)).length > 0) { failed.value = 'Some slates are to come before each other in a ring; see the warning on which. Nothing can be planned until one of them gives way.'; return; }
-    const job = dayJob(input, derived, date, nowMs.value);
-    if (!job || job.groups.length === 0) { failed.value = job ? 'Nothing is left to plan: the windows of that day are past, or no slate has an aircraft and a path.' : 'That day has no place whose window is known.'; return; }
+    const job = jobFor(input, derived, date, nowMs.value);
+    if (typeof job === 'string') { failed.value = job; return; }
     from = input;
+    planning = date;
     busy.value = true;
     progress.value = 'first plan';
-    worker = planWorker();
+    const mine = worker = planWorker();
     try {
-      const answer = await worker.remote.day(JSON.parse(JSON.stringify(job)), SEARCH_MS, proxy((best) => {
+      const answer = await mine.remote.day(JSON.parse(JSON.stringify(job)), SEARCH_MS, proxy((best) => {
         if (from !== input) return;
         proposal.value = proposalOf(job, best);
         progress.value = `${best.plan.flights.length} flights, ${best.plan.left.length} left out`;
       }));
       if (from === input) proposal.value = proposalOf(job, answer);
-    } catch (error) { failed.value = `The planner stopped: ${error instanceof Error ? error.message : 'no reason given'}.`; } finally { stop(); }
+    } catch (error) { failed.value = `The planner stopped: ${error instanceof Error ? error.message : 'no reason given'}.`; } finally { if (worker === mine) stop(); }
   };
 
   const accepted = computed(() => proposal.value?.flights.filter((f, i) => f.fixed || !refused.value.has(i)) ?? []);
@@ -72,7 +81,13 @@ export const useFlights = defineStore('flights', () => {
   const refuse = (index: number): void => { const next = new Set(refused.value); if (!next.delete(index)) next.add(index); refused.value = next; };
 
   // What was worked out for another state of the film is not offered.
-  watch(() => film.input, (input) => { if (from && input !== from) { if (busy.value) stop(); drop(); } });
+  watch(() => film.input, (input) => {
+    if (!from || input === from) return;
+    // The ground came in, or another tab changed something: what is being planned is planned anew.
+    const again = busy.value ? planning : '';
+    stop(); drop();
+    if (again !== '') void plan(again); else failed.value = 'Something changed meanwhile. Plan the day again.';
+  });
   watch(() => film.filmId, () => { stop(); drop(); nowMs.value = -Infinity; });
   return { busy, progress, failed, proposal, refused, accepted, would, nowMs, placeIds, plan, stop, drop, take, refuse };
 });
