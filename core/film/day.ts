@@ -41,7 +41,8 @@ export class PackDay {
     this.shares = new Map(packs.map((p) => [p.id, full ? 1 : shareOn(p, date)]));
     const { chargeBetween, coolMinutes } = film.preferences;
     this.charge = new ChargeDay(chargeBetween ? kit.chargers : [], coolMinutes * 60);
-    for (const f of log) this.shares.set(f.packId, Math.min(f.endShare, 1));
+    // What was flown today stands at what it shows now: the log wrote that down, a charge since then may have raised it.
+    for (const f of log) { const pack = this.byId.get(f.packId); if (pack) this.shares.set(f.packId, pack.charge); }
     this.logged = log;
   }
 
@@ -50,7 +51,7 @@ export class PackDay {
   /** Comes to a place. @returns its packs in the order they are taken, and the chargers in reach */
   arrive(location: Location, atS: number): { packs: PackSupply[]; recharge: Recharge | null } {
     this.charge.reach(new Set(this.kit.chargers.filter((c) => c.source !== 'wall' || location.wallPower).map((c) => c.id)), atS);
-    if (this.first) for (const f of this.logged) { const pack = this.byId.get(f.packId); if (pack) this.charge.put(pack, f.endShare, endOfFlown(f) / 1000); }
+    if (this.first) for (const f of this.logged) { const pack = this.byId.get(f.packId); if (pack) this.charge.put(pack, pack.charge, endOfFlown(f) / 1000); }
     this.first = false;
     const supplyAt = (id: string, share: number): PackSupply | undefined => { const pack = this.byId.get(id); return pack && supplyOf(pack, share, location, this.film); };
     const packs = this.order.flatMap((id) => { const s = supplyAt(id, Math.max(this.shares.get(id) ?? 0, this.charge.shareAt(id, atS))); return s ? [s] : []; });

@@ -35,7 +35,7 @@ export interface DayProblem {
   /** Pairs of shots of which the first, where both are flown, is flown before. */
   readonly before: readonly (readonly [string, string])[];
   /** Room of the cards in the order they are taken; a card is only changed on the ground. null where nobody counts. */
-  readonly cards: { readonly roomBytes: readonly number[]; readonly fresh: boolean } | null;
+  readonly cards: { readonly roomBytes: readonly number[]; readonly fresh: boolean; /** What flights of earlier days put on them, flight by flight. */ readonly before?: readonly number[] } | null;
   readonly chargerSlots: number;
   readonly fixed: readonly FixedFlight[];
 }

@@ -86,5 +86,5 @@ export const allowed = (t: DayTables, flights: Flights): boolean => {
     const rank = new Map(flights.flatMap((f) => f.route.shots.map((s) => t.groups[f.group]?.problem.shots[s]?.id ?? '')).map((id, i) => [id, i]));
     for (const [a, b] of before) { const [x, y] = [rank.get(a), rank.get(b)]; if (x !== undefined && y !== undefined && x > y) return false; }
   }
-  return !cards || cardsFor(flights.map((f) => bytesOf(t, f)), cards.roomBytes, cards.fresh) !== null;
+  return !cards || cardsFor([...cards.before ?? [], ...flights.map((f) => bytesOf(t, f))], cards.roomBytes, cards.fresh) !== null;
 };

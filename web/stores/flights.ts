@@ -65,10 +65,9 @@ export const useFlights = defineStore('flights', () => {
   };
 
   const accepted = computed(() => proposal.value?.flights.filter((f, i) => f.fixed || !refused.value.has(i)) ?? []);
-  const all = computed(() => refused.value.size === 0);
   const changes = computed<FlightChange[]>(() => {
     const { derived } = reckoning;
-    return from && derived && proposal.value ? adopt(from, derived, accepted.value, all.value, nowMs.value, uuid) : [];
+    return from && derived && proposal.value ? adopt(from, derived, accepted.value, refused.value.size === 0, nowMs.value, uuid) : [];
   });
   /** The film with what is ticked of the proposal. */
   const would = computed(() => (proposal.value && !busy.value ? edits.tried(changes.value) : null));

@@ -44,7 +44,7 @@ export interface DayJob {
   readonly chargerSlots: number;
   readonly travelS: readonly number[];
   readonly before: readonly (readonly [string, string])[];
-  readonly cards: { readonly roomBytes: readonly number[]; readonly fresh: boolean } | null;
+  readonly cards: { readonly roomBytes: readonly number[]; readonly fresh: boolean; readonly before: readonly number[] } | null;
   readonly fixed: readonly { readonly groupId: string; readonly packId: string; readonly shotIds: readonly string[]; readonly notBeforeS: number }[];
 }
 
@@ -141,6 +141,10 @@ const fixedOf = (day: Day, groups: readonly JobGroup[], locked: readonly FlightP
   return [{ groupId: group.id, packId: flight.packId, shotIds: flight.stops.map((s) => s.shotId), notBeforeS: from }];
 });
 
+/** What flights of earlier dates put on the cards, in the order they are flown. */
+const bytesBefore = (derived: DerivedFilm, date: string): number[] => [...derived.places.values()].filter((p) => p.location.date < date).flatMap((p) => p.flights)
+  .sort((a, b) => a.startMs - b.startMs).map((f) => f.stops.reduce((sum, s) => sum + (derived.shots.get(s.shotId)?.facts.bytes ?? 0), 0));
+
 /** Packs that shots are pinned to, by the flights they are pinned in. */
 const pinnedPacks = (places: readonly PlaceFacts[]): Map<string, string> =>
   new Map(places.flatMap((p) => p.flights.flatMap((f) => f.stops.flatMap((s) => (s.pinned && !f.locked && f.packId !== null ? [[s.shotId, f.packId] as const] : [])))));
@@ -169,7 +173,7 @@ export const dayJob = (whole: FilmInput, derived: DerivedFilm, date: string, now
     packs: packsOf(day, groups, packs, chargers, date !== dates[0]), chargerSlots: chargers.length,
     travelS: places.map((p, i) => (i === 0 ? 0 : p.location.travelMin * 60)),
     before: beforePairs(groups.flatMap((g) => g.shots).flatMap((s) => { const shot = derived.shots.get(s.id)?.facts.shot; return shot ? [shot] : []; })),
-    cards: cards.length > 0 ? { roomBytes: cards.map(plannableBytes), fresh: film.preferences.cardPolicy === 'fresh' } : null,
+    cards: cards.length > 0 ? { roomBytes: cards.map(plannableBytes), fresh: film.preferences.cardPolicy === 'fresh', before: bytesBefore(derived, date) } : null,
     fixed: fixedOf(day, groups, inOrder(input.flights.filter((f) => f.locked))),
   };
 };

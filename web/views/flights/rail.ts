@@ -49,6 +49,7 @@ export interface RailRow {
   readonly noRoom: boolean;
 }
 
+const NO_ROOM = 'no room on the cards';
 export type Scale = 'energy' | 'minutes';
 
 const rgb = (place: PlaceFacts, ms: number): string => `rgb(${skyColour(sunAt(ms, place.location.latitude, place.location.longitude).altitudeDeg).join(' ')})`;
@@ -79,11 +80,12 @@ const filterText = (derived: DerivedFilm, kit: Kit, flight: TimedFlight): string
   return [...new Set(names)].join(' then ');
 };
 
-/** Which card each flight of a day goes on, in the order they are flown. */
-const cardNames = (derived: DerivedFilm, kit: Kit, film: Film, flights: readonly TimedFlight[]): string[] => {
+/** Which card each flight of the film goes on, in the order they are flown. */
+const cardNames = (derived: DerivedFilm, kit: Kit, film: Film): Map<TimedFlight, string> => {
+  const flights = [...derived.places.values()].flatMap((p) => p.flights).sort((a, b) => a.startMs - b.startMs);
   const bytes = flights.map((f) => f.stops.reduce((sum, s) => sum + (derived.shots.get(s.shotId)?.facts.bytes ?? 0), 0));
   const cards = cardsFor(bytes, kit.cards.map(plannableBytes), film.preferences.cardPolicy === 'fresh');
-  return flights.map((_, i) => (cards ? kit.cards[cards[i] ?? -1]?.name ?? '' : 'no room on the cards'));
+  return new Map(flights.map((f, i) => [f, cards ? kit.cards[cards[i] ?? -1]?.name ?? '' : NO_ROOM]));
 };
 
 /** Flights of a day laid side by side on one scale. */
@@ -93,7 +95,7 @@ export const railRows = (derived: DerivedFilm, kit: Kit, film: Film, places: rea
   const wattsOf = (f: TimedFlight): number => (f.usedWh / Math.max(1, f.seconds)) * 3600;
   const ratedOf = (f: TimedFlight): number => packOf.get(f.packId ?? '')?.ratedWh ?? f.supply.fullWh;
   const whole = Math.max(1, ...flights.map(({ flight: f }) => { const wh = Math.max(ratedOf(f), f.usedWh); return scale === 'energy' ? wh : (wh / wattsOf(f)) * 3600; }));
-  const cards = cardNames(derived, kit, film, [...flights].sort((a, b) => a.flight.startMs - b.flight.startMs).map((x) => x.flight));
+  const cards = cardNames(derived, kit, film);
   const order = new Map([...flights].sort((a, b) => a.flight.startMs - b.flight.startMs).map((x, i) => [x.flight, i]));
   return flights.map(({ place, flight, index }) => {
     const shareOf = (wh: number, s: number): number => (scale === 'energy' ? wh : s) / whole;
@@ -106,8 +108,8 @@ export const railRows = (derived: DerivedFilm, kit: Kit, film: Film, places: rea
     return {
       key, locationId: place.location.id, index, number: n + 1, flight, packName: pack?.name ?? 'no pack', craftName: kit.aircraft.find((a) => a.id === flight.aircraftId)?.name ?? '',
       at: clockText(flight.startMs, place.location.zone), pieces: piecesOf(derived, place, flight, key, shareOf), held: ofWh(availableWh), rated: ofWh(rated), reserveFrom: ofWh(Math.max(0, availableWh - reserveWh)),
-      criticalFrom: ofWh(Math.max(0, availableWh - rated * CRITICAL_SHARE)), landsWith: rated > 0 ? ((availableWh - flight.usedWh) / rated) * 100 : NaN, filter: filterText(derived, kit, flight), card: cards[n] ?? '',
-      minutes: flight.seconds / 60, noRoom: cards[n] === 'no room on the cards',
+      criticalFrom: ofWh(Math.max(0, availableWh - rated * CRITICAL_SHARE)), landsWith: rated > 0 ? ((availableWh - flight.usedWh) / rated) * 100 : NaN, filter: filterText(derived, kit, flight), card: cards.get(flight) ?? '',
+      minutes: flight.seconds / 60, noRoom: cards.get(flight) === NO_ROOM,
     };
   });
 };
