@@ -20,7 +20,7 @@ const CORE = {
   charge: ['units', 'kit', 'energy'],
   budget: ['units', 'kit', 'air', 'energy', 'charge'],
   risk: ['units'],
-  plan: ['units'],
+  plan: ['units', 'cards'],
   story: ['lens', 'moves'],
   terrain: ['units'],
   reach: ['units', 'terrain'],

@@ -24,24 +24,9 @@ export const writeNeeded = (megabitsPerS: number): number => (megabitsPerS / 8) 
 
 export const writesFastEnough = (card: Pick<Card, 'writeMBs'>, megabitsPerS: number): boolean => card.writeMBs >= writeNeeded(megabitsPerS);
 
+/** What is planned onto a card. */
 export interface CardFill {
   readonly cardId: string;
   readonly bytes: number;
   readonly roomBytes: number;
 }
-
-/**
- * Puts clips on cards in order, each card filled until the next clip does not fit.
- * @returns fill of each card and the bytes that found no room
- */
-export const fillCards = (cards: readonly Card[], clips: readonly number[]): { fills: CardFill[]; overBytes: number } => {
-  const fills = cards.map((card) => ({ cardId: card.id, bytes: 0, roomBytes: plannableBytes(card) }));
-  let index = 0;
-  let overBytes = 0;
-  for (const bytes of clips) {
-    while (index < fills.length && (fills[index]?.bytes ?? 0) + bytes > (fills[index]?.roomBytes ?? 0)) index += 1;
-    const fill = fills[index];
-    if (fill) fill.bytes += bytes; else overBytes += bytes;
-  }
-  return { fills, overBytes };
-};

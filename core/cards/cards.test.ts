@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/cards.json';
-import { fillCards, plannableBytes, plannableSeconds, videoBytes, writeNeeded, writesFastEnough } from '.';
+import { assignCards, mostAboard, plannableSeconds, videoBytes, writeNeeded, writesFastEnough } from '.';
 
 describe('cards', () => {
   it.each(vectors.clips)('$seconds s at $megabitsPerSecond Mbit/s', (c) => expect(videoBytes(c.megabitsPerSecond, c.seconds)).toBeCloseTo(c.bytes, 3));
@@ -11,13 +11,32 @@ describe('cards', () => {
     expect(writesFastEnough({ writeMBs: w.classMBs }, w.megabitsPerSecond)).toBe(w.ok);
   });
 
-  it('nothing is lost between cards and what finds no room, and no card is filled past its room', () => {
-    const card = (nominalGB: number, i: number) => ({ id: `c${i}`, name: '', nominalGB, usedGB: 0, writeMBs: 30, retired: false });
-    fc.assert(fc.property(fc.array(fc.integer({ min: 1, max: 64 }), { maxLength: 4 }), fc.array(fc.integer({ min: 0, max: 20 }), { maxLength: 30 }), (sizes, clips) => {
-      const cards = sizes.map(card);
-      const { fills, overBytes } = fillCards(cards, clips.map((c) => c * 1e9));
-      expect(fills.reduce((s, f) => s + f.bytes, 0) + overBytes).toBeCloseTo(clips.reduce((s, c) => s + c, 0) * 1e9, 0);
-      fills.forEach((f, i) => expect(f.bytes).toBeLessThanOrEqual(plannableBytes(cards[i]!) + 1e-6));
+  it('takes the next card when one is full, never goes back, and names what finds no room', () => {
+    expect(assignCards([5, 4, 3], [10, 10], false)).toEqual([0, 0, 1]);
+    expect(assignCards([5, 4, 3], [10, 10, 10], true)).toEqual([0, 1, 2]);
+    expect(assignCards([5, 4, 3], [10, 10], true)).toEqual([0, 1, null]);
+    expect(assignCards([11], [10, 12], false)).toEqual([1]);
+    expect(assignCards([20, 3], [10], false)).toEqual([null, 0]);
+    expect(assignCards([], [], false)).toEqual([]);
+  });
+  const rooms = fc.array(fc.integer({ min: 0, max: 64 }), { maxLength: 5 });
+  const bytes = fc.array(fc.integer({ min: 0, max: 30 }), { maxLength: 20 });
+  it('fills no card past its room, and cards only go forward', () => {
+    fc.assert(fc.property(rooms, bytes, fc.boolean(), (sizes, list, fresh) => {
+      const cards = assignCards(list, sizes, fresh);
+      sizes.forEach((room, i) => expect(list.reduce((sum, b, n) => (cards[n] === i ? sum + b : sum), 0)).toBeLessThanOrEqual(room));
+      const taken = cards.filter((c) => c !== null);
+      expect([...taken].sort((a, b) => a - b)).toEqual(taken);
+      if (fresh) expect(new Set(taken).size).toBe(taken.length);
+    }));
+  });
+  it('a fresh card each flight never carries more uncopied footage than one card, nor less than the longest flight', () => {
+    fc.assert(fc.property(bytes, (list) => {
+      const big = list.map(() => 1e6);
+      const [one, fresh] = [false, true].map((f) => mostAboard(assignCards(list, big, f), list));
+      expect(fresh!.seconds).toBeLessThanOrEqual(one!.seconds);
+      expect(fresh!.seconds).toBe(Math.max(0, ...list));
+      expect(one!.seconds).toBe(list.reduce((a, b) => a + b, 0));
     }));
   });
 });

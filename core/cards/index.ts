@@ -1,1 +1,2 @@
 export * from './bytes';
+export * from './assign';

@@ -1,4 +1,4 @@
-import { fillCards, plannableBytes, writeNeeded, writesFastEnough, type CardFill } from '../cards';
+import { assignCards, mostAboard, plannableBytes, writeNeeded, writesFastEnough, type CardFill } from '../cards';
 import type { Warning } from '../warnings';
 import { bySeverity } from '../warnings';
 import type { DerivedShot } from './derived';
@@ -15,6 +15,7 @@ export interface BudgetFacts {
   readonly cardRoomBytes: number;
   readonly cardOverBytes: number;
   readonly cardFills: readonly CardFill[];
+  readonly cards: CardFacts;
   readonly packsUsed: number;
   readonly packsSpare: number;
   /** Packs that would have to be added for every shot to fit. */
@@ -26,24 +27,35 @@ export interface BudgetFacts {
   readonly warnings: readonly Warning[];
 }
 
-const clipsOf = (places: readonly PlaceFacts[], shots: ReadonlyMap<string, DerivedShot>): number[][] => {
-  const flown = places.flatMap((p) => p.flights).map((f) => f.stops.map((s) => shots.get(s.shotId)?.facts.bytes ?? 0));
-  const rest = places.flatMap((p) => p.fill.unfit).map((u) => [shots.get(u.shotId)?.facts.bytes ?? 0]);
-  return [...flown, ...rest];
-};
+/** What a row of flights leaves on the cards, and how much of it nobody has a copy of. */
+export interface CardFacts {
+  /** Id of each flight's card, in the order they are flown; null for one that finds no room. */
+  readonly byFlight: readonly { readonly flight: TimedFlight; readonly cardId: string | null }[];
+  readonly fills: readonly CardFill[];
+  readonly overBytes: number;
+  /** Most footage in the air that exists nowhere else, and what a card of its own for each flight would make of it; s. */
+  readonly aboardS: number;
+  readonly aboardFlight: TimedFlight | null;
+  readonly aboardFreshS: number;
+}
 
-/** One card after another, or a fresh card for every flight as far as they go. */
-const cardsFilled = (input: FilmInput, flights: readonly number[][]) => {
-  const cards = input.kit.cards;
-  if (input.film.preferences.cardPolicy === 'one') return fillCards(cards, flights.flat());
-  const fills: CardFill[] = cards.map((card) => ({ cardId: card.id, bytes: 0, roomBytes: plannableBytes(card) }));
-  let overBytes = 0;
-  flights.forEach((clips, i) => {
-    const bytes = clips.reduce((a, b) => a + b, 0);
-    const fill = fills[i];
-    if (!fill || bytes > fill.roomBytes) overBytes += bytes; else fills[i] = { ...fill, bytes };
-  });
-  return { fills, overBytes };
+/** Cards of all flights of a film: one after another, or a fresh one for each. */
+const cardFacts = (input: FilmInput, places: readonly PlaceFacts[], shots: ReadonlyMap<string, DerivedShot>): CardFacts => {
+  const { cards } = input.kit;
+  const flights = places.flatMap((p) => p.flights).sort((a, b) => a.startMs - b.startMs);
+  const sum = (f: TimedFlight, of: (s: DerivedShot) => number): number => f.stops.reduce((total, s) => { const shot = shots.get(s.shotId); return shot ? total + of(shot) : total; }, 0);
+  // What is in no flight yet wants room as well: each as a flight of its own at the end.
+  const waiting = places.flatMap((p) => p.fill.unfit).map((u) => shots.get(u.shotId)?.facts.bytes ?? 0);
+  const bytes = [...flights.map((f) => sum(f, (s) => s.facts.bytes)), ...waiting];
+  const recorded = flights.map((f) => sum(f, (s) => s.facts.seconds.recordedS));
+  const rooms = cards.map(plannableBytes);
+  const on = assignCards(bytes, rooms, input.film.preferences.cardPolicy === 'fresh');
+  const fills = cards.map((card, i): CardFill => ({ cardId: card.id, bytes: bytes.reduce((total, b, n) => (on[n] === i ? total + b : total), 0), roomBytes: rooms[i] ?? 0 }));
+  const aboard = mostAboard(on, recorded);
+  return {
+    fills, overBytes: bytes.reduce((total, b, n) => (on[n] === null ? total + b : total), 0), byFlight: flights.map((flight, n) => ({ flight, cardId: cards[on[n] ?? -1]?.id ?? null })),
+    aboardS: aboard.seconds, aboardFlight: flights[aboard.flight] ?? null, aboardFreshS: Math.max(0, ...recorded),
+  };
 };
 
 const cardWarnings = (input: FilmInput, shots: ReadonlyMap<string, DerivedShot>, used: readonly CardFill[], overBytes: number): Warning[] => {
@@ -105,7 +117,8 @@ const packCount = (input: FilmInput, places: readonly PlaceFacts[]) => {
 export const budgetOf = (input: FilmInput, places: readonly PlaceFacts[], shots: ReadonlyMap<string, DerivedShot>): BudgetFacts => {
   const flights: TimedFlight[] = places.flatMap((p) => [...p.flights]);
   const unfit = places.flatMap((p) => p.fill.unfit);
-  const { fills, overBytes } = cardsFilled(input, clipsOf(places, shots));
+  const cards = cardFacts(input, places, shots);
+  const { fills, overBytes } = cards;
   const all = [...shots.values()];
   const packsShort = places.reduce((sum, p) => sum + p.fill.wished.length, 0);
   const sum = (of: (s: DerivedShot) => number): number => all.reduce((total, s) => total + of(s), 0);
@@ -117,6 +130,7 @@ export const budgetOf = (input: FilmInput, places: readonly PlaceFacts[], shots:
     cardRoomBytes: fills.reduce((total, f) => total + f.roomBytes, 0),
     cardOverBytes: overBytes,
     cardFills: fills,
+    cards,
     ...packCount(input, places),
     packsShort,
     shotsFitting: all.length - unfit.length,

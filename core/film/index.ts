@@ -16,7 +16,7 @@ export type { Hands } from './hands';
 export * from './light';
 export * from './minutes';
 export { kitAlong, placeDay, type PlaceFacts, type TimedFlight } from './place';
-export type { BudgetFacts } from './budget';
+export type { BudgetFacts, CardFacts } from './budget';
 export * from './track';
 export * from './practice';
 export * from './subject';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { describe, expect, it } from 'vitest';
-import { cardsFor, comparePlans, dayOf, faultsOfDay, planExactly, searchDay, type DayAnswer, type DayGroup, type DayProblem, type PlanShot } from '.';
+import { comparePlans, dayOf, faultsOfDay, planExactly, searchDay, type DayAnswer, type DayGroup, type DayProblem, type PlanShot } from '.';
 import { problemOf, type WorkedProblem } from './fixtures';
 
 const seeded = (seed: number): (() => number) => { const rng = xoroshiro128plus(seed); return () => (rng.next() >>> 0) / 2 ** 32; };
@@ -85,15 +85,5 @@ describe('a day of places, pilots, packs and cards', () => {
     expect(locked.stops.map((s) => s.shotId)).toEqual(['a3', 'a0']);
     expect(locked.launchS).toBeGreaterThanOrEqual(700);
     expect(plan.flights.find((f) => f.stops.some((s) => s.shotId === 'a5'))?.packId).toBe('P2');
-  });
-});
-
-describe('cards of a row of flights', () => {
-  it('takes the next when one is full, never goes back, and says when there is none', () => {
-    expect(cardsFor([5, 4, 3], [10, 10], false)).toEqual([0, 0, 1]);
-    expect(cardsFor([5, 4, 3], [10, 10, 10], true)).toEqual([0, 1, 2]);
-    expect(cardsFor([5, 4, 3], [10, 10], true)).toBeNull();
-    expect(cardsFor([11], [10, 12], false)).toEqual([1]);
-    expect(cardsFor([], [], false)).toEqual([]);
   });
 });

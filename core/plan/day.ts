@@ -66,20 +66,3 @@ export const dayOf = (p: PlanProblem): DayProblem => ({
   packs: p.packs.map((pack) => ({ id: pack.id, usableWh: [pack.usableWh], ...(pack.readyS === undefined ? {} : { readyS: pack.readyS }), again: null })),
   swapS: p.swapS, travelS: [0], before: p.before ?? [], cards: null, chargerSlots: 0, fixed: [],
 });
-
-/**
- * Cards of flights in a row: a card is changed only between flights, and one that was put away is not taken again.
- * @returns number of each flight's card; null where they find no room
- */
-export const cardsFor = (bytes: readonly number[], roomBytes: readonly number[], fresh: boolean): number[] | null => {
-  const used: number[] = [];
-  let [card, on] = [0, 0];
-  for (const b of bytes) {
-    if (fresh && used.length > 0) { card += 1; on = 0; }
-    while (card < roomBytes.length && on + b > (roomBytes[card] ?? 0)) { card += 1; on = 0; }
-    if (card >= roomBytes.length) return null;
-    on += b;
-    used.push(card);
-  }
-  return used;
-};

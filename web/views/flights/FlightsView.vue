@@ -17,6 +17,7 @@ import ChargeLanes from './ChargeLanes.vue';
 import ChargingTab from './ChargingTab.vue';
 import FlightPane from './FlightPane.vue';
 import LogTab from './LogTab.vue';
+import LossLine from './LossLine.vue';
 import ProposalPane from './ProposalPane.vue';
 import RailPane from './RailPane.vue';
 import UnfitRows from './UnfitRows.vue';
@@ -83,6 +84,7 @@ const set = (fields: object) => store.edit('film', store.filmId, { preferences: 
           <ProposalPane :day="day" />
           <RailPane :day="day" :acts="acts" />
           <UnfitRows ref="unfit" :day="day" />
+          <LossLine v-if="reckoning.derived" :cards="reckoning.derived.budget.cards" />
           <ChargeLanes :day="day" />
           <WarningList :warnings="warnings" />
         </div>

@@ -1,7 +1,5 @@
 import { CRITICAL_SHARE } from '@core/energy';
-import type { DerivedFilm, Film, PlaceFacts, TimedFlight } from '@core/film';
-import { cardsFor } from '@core/plan';
-import { plannableBytes } from '@core/cards';
+import type { DerivedFilm, PlaceFacts, TimedFlight } from '@core/film';
 import { clockText, skyColour, sunAt } from '@core/light';
 import type { Kit } from '@core/kit';
 import { filterNameOf } from '../../format/names';
@@ -80,22 +78,14 @@ const filterText = (derived: DerivedFilm, kit: Kit, flight: TimedFlight): string
   return [...new Set(names)].join(' then ');
 };
 
-/** Which card each flight of the film goes on, in the order they are flown. */
-const cardNames = (derived: DerivedFilm, kit: Kit, film: Film): Map<TimedFlight, string> => {
-  const flights = [...derived.places.values()].flatMap((p) => p.flights).sort((a, b) => a.startMs - b.startMs);
-  const bytes = flights.map((f) => f.stops.reduce((sum, s) => sum + (derived.shots.get(s.shotId)?.facts.bytes ?? 0), 0));
-  const cards = cardsFor(bytes, kit.cards.map(plannableBytes), film.preferences.cardPolicy === 'fresh');
-  return new Map(flights.map((f, i) => [f, cards ? kit.cards[cards[i] ?? -1]?.name ?? '' : NO_ROOM]));
-};
-
 /** Flights of a day laid side by side on one scale. */
-export const railRows = (derived: DerivedFilm, kit: Kit, film: Film, places: readonly PlaceFacts[], scale: Scale): RailRow[] => {
+export const railRows = (derived: DerivedFilm, kit: Kit, places: readonly PlaceFacts[], scale: Scale): RailRow[] => {
   const flights = places.flatMap((p) => p.flights.map((flight, index) => ({ place: p, flight, index })));
   const packOf = new Map(kit.packs.map((p) => [p.id, p]));
   const wattsOf = (f: TimedFlight): number => (f.usedWh / Math.max(1, f.seconds)) * 3600;
   const ratedOf = (f: TimedFlight): number => packOf.get(f.packId ?? '')?.ratedWh ?? f.supply.fullWh;
   const whole = Math.max(1, ...flights.map(({ flight: f }) => { const wh = Math.max(ratedOf(f), f.usedWh); return scale === 'energy' ? wh : (wh / wattsOf(f)) * 3600; }));
-  const cards = cardNames(derived, kit, film);
+  const cards = new Map(derived.budget.cards.byFlight.map(({ flight, cardId }) => [flight, cardId === null ? NO_ROOM : kit.cards.find((c) => c.id === cardId)?.name ?? '']));
   const order = new Map([...flights].sort((a, b) => a.flight.startMs - b.flight.startMs).map((x, i) => [x.flight, i]));
   return flights.map(({ place, flight, index }) => {
     const shareOf = (wh: number, s: number): number => (scale === 'energy' ? wh : s) / whole;

@@ -14,7 +14,7 @@ export const useDay = () => {
   const date = computed(() => looking.place?.location.date ?? '');
   const dates = computed(() => [...new Set(reckoning.locations.map((l) => l.date))].sort());
   const places = computed<PlaceFacts[]>(() => reckoning.locations.filter((l) => l.date === date.value).flatMap((l) => { const p = reckoning.derived?.places.get(l.id); return p ? [p] : []; }));
-  const rows = computed<RailRow[]>(() => (reckoning.derived && film.film ? railRows(reckoning.derived, reckoning.along, film.film, places.value, scale.value) : []));
+  const rows = computed<RailRow[]>(() => (reckoning.derived ? railRows(reckoning.derived, reckoning.along, places.value, scale.value) : []));
   const chosen = ref('');
   /** The flight of the slate in hand, else the one chosen, else the first. */
   const row = computed(() => rows.value.find((r) => r.key === chosen.value) ?? rows.value.find((r) => r.flight.stops.some((s) => s.shotId === looking.shotId)) ?? rows.value[0] ?? null);
