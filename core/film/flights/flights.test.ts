@@ -259,3 +259,48 @@ describe('chances of a day', () => {
     expect(less.day.flights.flatMap((f) => f.stops).find((s) => s.id === less.id)!.takes).toBe(day.flights.flatMap((f) => f.stops).find((s) => s.id === less.id)!.takes - 1);
   });
 });
+
+describe('what cannot be', () => {
+  const withPacks = (change: object): FilmInput => ({ ...film, kit: { ...film.kit, packs: film.kit.packs.map((p) => ({ ...p, ...change })) } });
+  it('no pack charged: every slate says so, and charging is what helps', () => {
+    const empty = withPacks({ charge: 0 });
+    const derived = deriveFilm(empty);
+    const first = [...derived.places.values()][0]!;
+    expect(first.flights).toEqual([]);
+    expect(new Set(first.fill.unfit.map((u) => u.reason))).toEqual(new Set(['no-charge']));
+    expect(proposed(empty).flights).toEqual([]);
+    expect(curesFor(empty, derived, first.fill.unfit[0]!.shotId)[0]?.say).toMatch(/^Charge P1/);
+  });
+  it('swollen or hurt packs are never planned with, whatever they hold, and are named with their caution', () => {
+    for (const condition of ['swollen', 'damaged'] as const) {
+      const derived = deriveFilm(withPacks({ condition }));
+      expect([...derived.places.values()].flatMap((p) => p.flights)).toEqual([]);
+      const warning = derived.budget.warnings.find((w) => w.code === 'pack.failing')!;
+      expect(warning.severity).toBe('stop');
+      expect(warning.why).toContain('Do not charge or fly it');
+      expect(proposed(withPacks({ condition })).flights).toEqual([]);
+    }
+  });
+  it('a must that fits on no pack says how much it lacks; with too much wind nothing flies', () => {
+    const must = film.shots.find((s) => s.priority === 'must')!;
+    const long = { ...film, shots: film.shots.map((s) => (s === must ? { ...s, takes: 40, setupS: 3000 } : s)) };
+    const lacking = deriveFilm(long).shots.get(must.id)!.unfit!;
+    expect(lacking.reason).toBe('over-pack');
+    expect(lacking.shortWh).toBeGreaterThan(5);
+    const stormy = { ...film, locations: film.locations.map((l) => ({ ...l, windMs: 40, gustMs: 45 })) };
+    const derived = deriveFilm(stormy);
+    expect([...derived.places.values()].flatMap((p) => p.flights)).toEqual([]);
+    expect(proposed(stormy).flights).toEqual([]);
+  });
+  it('a flight laid down on a pack that is not along, or on an aircraft its slates left, is told and loses nothing', () => {
+    const place = dayPlaces(film)[0]!;
+    const laid = taken(film, layDown(film, deriveFilm(film), place, newId).changes);
+    const packId = laid.flights[0]!.packId!;
+    const gone = deriveFilm({ ...laid, film: { ...laid.film, leftHome: [packId] } });
+    expect(gone.placeWarnings.get(place)!.find((w) => w.code === 'flight.over')?.say).toContain('has no pack');
+    const other = film.kit.aircraft[1]!.id;
+    const moved = { ...laid, shots: laid.shots.map((s) => (s.locationId === place ? { ...s, aircraftId: other, cameraId: 'main', modeId: '25' } : s)) };
+    const now = deriveFilm(moved).places.get(place)!;
+    expect([...now.flights.flatMap((f) => f.stops.map((s) => s.shotId)), ...now.fill.unfit.map((u) => u.shotId)].sort()).toEqual(film.shots.filter((s) => s.locationId === place).map((s) => s.id).sort());
+  });
+});
