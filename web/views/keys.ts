@@ -11,6 +11,7 @@ export const KEY_LINES: readonly { readonly group: string; readonly lines: reado
   ] },
   { group: 'Flights', lines: [
     { keys: '→ ←', does: 'next, previous slate of a flight' }, { keys: '↓ ↑', does: 'next, previous flight' }, { keys: 'Alt → / Alt ←', does: 'move the slate along its flight' }, { keys: 'Alt ↓ / Alt ↑', does: 'move the slate to the next, previous flight' },
+    { keys: 'N / Del', does: 'a flight of its own for the slate, back to the list' },
     { keys: 'X', does: 'pin the slate to its flight, or let it go' }, { keys: 'L', does: 'lock the flight, or unlock it' }, { keys: '+ / −', does: 'fly it earlier, later' }, { keys: 'R', does: 'plan the day' }, { keys: 'Enter', does: 'take what is proposed' }, { keys: 'Esc', does: 'stop, or leave it' }, { keys: '1 to 4', does: 'apply a cure of the slate that does not fit' },
   ] },
   { group: 'Anywhere', lines: [

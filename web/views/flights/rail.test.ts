@@ -1,15 +1,18 @@
-import { deriveFilm, kitAlong, layDown, withChanges, type FilmInput } from '@core/film';
-import { demoFilm } from '@demo';
+import { deriveFilm, kitAlong, layDown, withChanges, type DerivedFilm, type FilmInput } from '@core/film';
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { columnsOf } from '../bench/packs';
 import { railRows, stopAt, type Scale } from './rail';
 
-const film = demoFilm() as FilmInput;
-const derived = deriveFilm(film);
-const kit = kitAlong(film.kit, film.film);
-const places = [...derived.places.values()];
-const rows = (scale: Scale) => railRows(derived, kit, places, scale);
+let film: FilmInput;
+let derived: DerivedFilm;
+let kit: FilmInput['kit'];
+beforeAll(async () => {
+  film = (await import('../../../demo')).demoFilm() as FilmInput;
+  derived = deriveFilm(film);
+  kit = kitAlong(film.kit, film.film);
+});
+const rows = (scale: Scale) => railRows(derived, kit, [...derived.places.values()], scale);
 
 describe('the rail on its side', () => {
   it.each(['energy', 'minutes'] as const)('in %s: pieces follow each other without a gap, as long as what they cost', (scale) => {

@@ -55,7 +55,16 @@ export const useFlightActs = (day: Day) => {
     const to = mates[mates.findIndex((r) => r.key === row.key) + by];
     if (to) move(looking.shotId, { to: 'flight', index: to.index, at: by < 0 ? to.flight.stops.length : 0 }); else looking.say('There is no flight of that aircraft there.');
   };
-  return { move, wouldMove, lock, pin, givePack, notBefore, swap, along, across };
+  /** Gives the slate in hand a flight of its own, on the first pack that is not flown. */
+  const alone = (): void => {
+    const craft = reckoning.derived?.shots.get(looking.shotId)?.facts.aircraft?.id ?? '';
+    const used = new Set(day.rows.value.map((r) => r.flight.packId));
+    const pack = reckoning.along.packs.find((p) => !used.has(p.id) && p.aircraftIds.includes(craft) && p.condition !== 'swollen' && p.condition !== 'damaged');
+    if (pack) move(looking.shotId, { to: 'pack', packId: pack.id }); else looking.say('No pack of that aircraft is left over.');
+  };
+  /** Lets the slate in hand fall onto a pack in list order again. */
+  const toList = (): void => { if (day.row.value?.flight.stops.some((s) => s.shotId === looking.shotId)) move(looking.shotId, { to: 'list' }); };
+  return { move, alone, toList, wouldMove, lock, pin, givePack, notBefore, swap, along, across };
 };
 
 export type FlightActs = ReturnType<typeof useFlightActs>;

@@ -25,6 +25,7 @@ export const useFlightKeys = (day: Day, acts: FlightActs, cure: (n: number) => v
   const ACTS: Readonly<Record<string, () => void>> = {
     arrowright: () => stepSlate(1), arrowleft: () => stepSlate(-1), arrowdown: () => stepFlight(1), arrowup: () => stepFlight(-1),
     'alt+arrowright': () => acts.along(1), 'alt+arrowleft': () => acts.along(-1), 'alt+arrowdown': () => acts.across(1), 'alt+arrowup': () => acts.across(-1),
+    n: acts.alone, delete: acts.toList, backspace: acts.toList,
     x: onRow((r) => { if (r.flight.stops.some((s) => s.shotId === looking.shotId)) acts.pin(r, looking.shotId); }), l: onRow(acts.lock), '+': onRow((r) => acts.swap(r, -1)), '-': onRow((r) => acts.swap(r, 1)), r: plan,
     escape: () => { if (flights.busy) flights.stop(); else flights.drop(); },
   };
