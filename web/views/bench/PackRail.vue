@@ -48,7 +48,7 @@ const spoken = (c: Column): string => `${c.name}: holds ${writeText(c.heldWh, 'w
     <header><h2>Packs</h2><span v-if="unseen > 0" class="stop">and {{ unseen }} more missing</span><span class="quiet">{{ dateText(place.location.date) }}</span></header>
     <p v-if="columns.length === 0" class="quiet">No pack comes along. <RouterLink :to="{ name: 'kit' }">Add the packs you own</RouterLink>, and this shows what they can fly.</p>
     <ul class="sr"><li v-for="c in columns" :key="c.key">{{ spoken(c) }}</li></ul>
-    <div ref="box" class="box scroll" tabindex="-1">
+    <div ref="box" class="box scroll" tabindex="0" role="group" aria-label="Packs, drawn">
       <svg :width="svgWidth" :height="size.height" aria-hidden="true">
         <defs><pattern id="ground" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" class="soil" /><path d="M0 0V6" class="hatch" /></pattern></defs>
         <g v-for="(c, i) in columns" :key="c.key" :transform="`translate(${x(i)} 0)`" :class="{ ghost: c.ghost }" :data-pack="c.name">
