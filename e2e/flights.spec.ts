@@ -23,7 +23,13 @@ const rows = (page: Page) => page.locator('.railpane .row');
 const row = (page: Page, n: number) => page.locator(`.railpane .row[data-flight="${n}"]`);
 const slates = async (page: Page, n: number): Promise<string[]> => row(page, n).locator('.piece.shot').evaluateAll((list) => list.map((e) => e.getAttribute('data-shot') ?? ''));
 const flown = (d: DerivedFilm, placeId: string): string[][] => d.places.get(placeId)!.flights.map((f) => f.stops.map((s) => s.shotId));
-const planned = async (page: Page): Promise<void> => { await page.getByRole('button', { name: 'Plan the day' }).click(); await expect(page.getByRole('button', { name: /^Take/ })).toBeVisible(); };
+const TAKE = /^Take (it|what)/;
+/** Has the day planned once the ground is in: it would be planned anew with it. */
+const planned = async (page: Page): Promise<void> => {
+  await expect(page.locator('main[data-grounds]')).toHaveAttribute('data-grounds', '2');
+  await page.getByRole('button', { name: 'Plan the day' }).click();
+  await expect(page.getByRole('button', { name: TAKE })).toBeVisible();
+};
 /** Leaves packs at home for this film. */
 const leave = async (page: Page, bench: Bench, names: readonly string[]): Promise<void> => {
   await bench.open('kit');
@@ -121,8 +127,9 @@ test('everything on the rail is done by keys: along, across, pin, lock, earlier;
   await page.keyboard.press('Alt+ArrowRight');
   await expect(page.getByText('It cannot go there', { exact: false }).first()).toBeAttached();
   const locked = await slates(page, 1);
+  await expect(page.locator('main[data-grounds]')).toHaveAttribute('data-grounds', '2');
   await page.keyboard.press('r');
-  await expect(page.getByRole('button', { name: /^Take/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: TAKE })).toBeVisible();
   await page.keyboard.press('Enter');
   await bench.saved();
   const { file, derived } = await bench.stored();

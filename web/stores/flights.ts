@@ -19,6 +19,9 @@ const jobFor = (input: FilmInput, derived: DerivedFilm, date: string, nowMs: num
   return job.groups.length > 0 ? job : 'Nothing is left to plan: the windows of that day are past, or no slate has an aircraft and a path.';
 };
 
+/** Whether two states of a film differ in nothing but the ground that has been fetched. */
+const onlyGround = (a: FilmInput, b: FilmInput): boolean => (Object.keys(b) as (keyof FilmInput)[]).every((k) => k === 'terrain' || a[k] === b[k]);
+
 /** Flights of the open film: what a planner proposes, what was put aside, what would come of a change. */
 export const useFlights = defineStore('flights', () => {
   const film = useFilm();
@@ -81,11 +84,11 @@ export const useFlights = defineStore('flights', () => {
 
   // What was worked out for another state of the film is not offered.
   watch(() => film.input, (input) => {
-    if (!from || input === from) return;
-    // The ground came in, or another tab changed something: what is being planned is planned anew.
-    const again = busy.value ? planning : '';
+    if (!from || !input || input === from) return;
+    // Ground that came in late changes nothing a person did: the day is planned anew. So is what is still being planned.
+    const again = busy.value || onlyGround(from, input);
     stop(); drop();
-    if (again !== '') void plan(again); else failed.value = 'Something changed meanwhile. Plan the day again.';
+    if (again) void plan(planning); else failed.value = 'Something changed meanwhile. Plan the day again.';
   });
   watch(() => film.filmId, () => { stop(); drop(); nowMs.value = -Infinity; });
   return { busy, progress, failed, proposal, refused, accepted, would, nowMs, placeIds, plan, stop, drop, take, refuse };

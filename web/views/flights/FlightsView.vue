@@ -61,7 +61,7 @@ const set = (fields: object) => store.edit('film', store.filmId, { preferences: 
 </script>
 
 <template>
-  <main class="flights scroll" tabindex="-1">
+  <main class="flights scroll" tabindex="-1" :data-grounds="store.terrain.size">
     <header class="head">
       <h1>Flights</h1>
       <nav class="days" aria-label="Days"><button v-for="d in day.dates.value" :key="d" class="btn" :class="{ on: d === day.date.value }" :aria-current="d === day.date.value" @click="day.go(d)">{{ dateText(d) }}</button></nav>
