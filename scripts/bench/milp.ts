@@ -83,3 +83,23 @@ export const milp = async (): Promise<(p: PlanProblem) => { weight: number; flig
     return { weight, flights, airborneS: solve('airborne', { weight, flights }) };
   };
 };
+
+/** Optimum by trying rows of such flights on packs, left off only where what is missing could not make up for it any more (branch and bound). */
+export const byTrial = (p: PlanProblem): { weight: number; flights: number; airborneS: number } => {
+  const columns = columnsOf(p).sort((a, b) => b.weight - a.weight || a.seconds - b.seconds);
+  const restOf = (set: number): number => p.shots.reduce((sum, s, i) => (set & (1 << i) ? sum : sum + s.weight), 0);
+  let best = { weight: 0, flights: 0, airborneS: 0 };
+  const go = (set: number, used: number, ready: number, weight: number, flights: number, airborneS: number): void => {
+    if (weight > best.weight || (weight === best.weight && (flights < best.flights || (flights === best.flights && airborneS < best.airborneS)))) best = { weight, flights, airborneS };
+    const most = weight + restOf(set);
+    if (most < best.weight || flights === p.packs.length || (most === best.weight && (flights + 1 > best.flights || (flights + 1 === best.flights && airborneS >= best.airborneS)))) return;
+    for (const c of columns) {
+      if (c.set & set) continue;
+      const launch = Math.max(ready, c.from);
+      if (launch > c.to + 1e-9) continue;
+      p.packs.forEach((pack, k) => { if (!(used & (1 << k)) && c.wattHours <= pack.usableWh + 1e-9) go(set | c.set, used | (1 << k), launch + c.seconds + p.swapS, weight + c.weight, flights + 1, airborneS + c.seconds); });
+    }
+  };
+  go(0, 0, 0, 0, 0, 0);
+  return best;
+};

@@ -3,7 +3,7 @@ import { problemOf, type WorkedProblem } from '../../core/plan/fixtures';
 import { FilmReckoner, moveShot, withChanges, type FilmInput } from '../../core/film';
 import { planExactly, searchPlan, type DayPlan } from '../../core/plan';
 import { simulate } from '../../core/risk';
-import { milp } from './milp';
+import { byTrial, milp } from './milp';
 import { ms, report, spread } from './figures';
 
 const seeded = (seed: number): (() => number) => { const rng = xoroshiro128plus(seed); return () => (rng.next() >>> 0) / 2 ** 32; };
@@ -33,17 +33,19 @@ const same = (a: Optimum, b: Optimum): boolean => a.weight === b.weight && a.fli
 /** The solver takes half a minute for each: BENCH_MILP=30 asks it all of them. */
 const SOLVED = Number(process.env['BENCH_MILP'] ?? 1);
 
-/** Small days proven, against every flight by trial and a mixed-integer solver. */
+/** Small days proven, against every flight by trial with branch and bound, and against a mixed-integer solver. */
 const againstOracles = async (random: () => number): Promise<void> => {
   const oracle = await milp();
   const runs = Array.from({ length: 30 }, (_, i) => {
     const problem = problemOf(worked(random, 8, [16, 12.5, 9.5], true));
     const own = took(() => { const { plan } = planExactly(problem); return { weight: plan.weight, flights: plan.flights.length, airborneS: plan.airborneS }; });
+    const trial = took(() => byTrial(problem));
     const solved = i < SOLVED ? took(() => oracle(problem)) : null;
-    return { own: own.ms, solved: solved?.ms ?? null, solvedSame: solved === null || same(own.answer, solved.answer) };
+    return { own: own.ms, trial: trial.ms, solved: solved?.ms ?? null, trialSame: same(own.answer, trial.answer), solvedSame: solved === null || same(own.answer, solved.answer) };
   });
-  const s = spread(runs.map((r) => r.own));
+  const [s, t] = [spread(runs.map((r) => r.own)), spread(runs.map((r) => r.trial))];
   report('8 shots, 3 packs, windows and filters: proven', `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}`);
+  report('the same by every flight tried, days by branch and bound', `median ${ms(t.median)}, worst ${ms(t.max)}; the same optimum in ${runs.filter((r) => r.trialSame).length} of ${runs.length}`);
   const asked = runs.filter((r) => r.solved !== null);
   const o = spread(asked.map((r) => r.solved ?? 0));
   report('the same as a mixed-integer program', `median ${ms(o.median)}, ${(o.median / s.median).toFixed(0)} times slower; the same optimum in ${asked.filter((r) => r.solvedSame).length} of ${asked.length}`);
