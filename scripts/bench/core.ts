@@ -38,6 +38,6 @@ export const run = async (): Promise<void> => {
     report(`one slider moved, ${count} shots`, `median ${ms(drag.median)}, p95 ${ms(drag.p95)}, ${(fresh.median / drag.median).toFixed(1)} times less than afresh`);
   }
   runLight(filmOf(60), 40);
-  await runPlan(filmOf(60), 60);
+  await runPlan(filmOf(60), 60, demoFilm() as unknown as FilmInput);
   runSite();
 };
