@@ -25,15 +25,17 @@ export interface Aboard {
 
 /**
  * Most footage that is in the air uncopied: a flight carries what is on its card from the flights before it, since nothing is
- * copied on location. A flight without a card counts by itself.
+ * copied on location; in the evening everything is. A flight without a card counts by itself.
+ * @param days date of each flight; all on one where left out
  */
-export const mostAboard = (cards: readonly (number | null)[], recordedS: readonly number[]): Aboard => {
-  const on = new Map<number, number>();
+export const mostAboard = (cards: readonly (number | null)[], recordedS: readonly number[], days: readonly string[] = []): Aboard => {
+  const on = new Map<string, number>();
   let most: Aboard = { seconds: 0, flight: -1 };
   recordedS.forEach((s, flight) => {
     const card = cards[flight] ?? null;
-    const seconds = s + (card === null ? 0 : on.get(card) ?? 0);
-    if (card !== null) on.set(card, seconds);
+    const key = `${days[flight] ?? ''}|${card ?? ''}`;
+    const seconds = s + (card === null ? 0 : on.get(key) ?? 0);
+    if (card !== null) on.set(key, seconds);
     if (seconds > most.seconds) most = { seconds, flight };
   });
   return most;

@@ -37,6 +37,8 @@ describe('cards', () => {
       expect(fresh!.seconds).toBeLessThanOrEqual(one!.seconds);
       expect(fresh!.seconds).toBe(Math.max(0, ...list));
       expect(one!.seconds).toBe(list.reduce((a, b) => a + b, 0));
+      // Copied every evening: no day carries what another recorded.
+      expect(mostAboard(assignCards(list, big, false), list, list.map((_, i) => `d${i}`)).seconds).toBe(Math.max(0, ...list));
     }));
   });
 });

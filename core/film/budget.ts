@@ -51,7 +51,7 @@ const cardFacts = (input: FilmInput, places: readonly PlaceFacts[], shots: Reado
   const rooms = cards.map(plannableBytes);
   const on = assignCards(bytes, rooms, input.film.preferences.cardPolicy === 'fresh');
   const fills = cards.map((card, i): CardFill => ({ cardId: card.id, bytes: bytes.reduce((total, b, n) => (on[n] === i ? total + b : total), 0), roomBytes: rooms[i] ?? 0 }));
-  const aboard = mostAboard(on, recorded);
+  const aboard = mostAboard(on, recorded, flights.map((f) => places.find((p) => p.location.id === f.locationId)?.location.date ?? ''));
   return {
     fills, overBytes: bytes.reduce((total, b, n) => (on[n] === null ? total + b : total), 0), byFlight: flights.map((flight, n) => ({ flight, cardId: cards[on[n] ?? -1]?.id ?? null })),
     aboardS: aboard.seconds, aboardFlight: flights[aboard.flight] ?? null, aboardFreshS: Math.max(0, ...recorded),

@@ -22,7 +22,7 @@ const take = (): void => { film.edit('film', film.filmId, { preferences: { ...fi
 
 <template>
   <p v-if="cards.aboardS > 0" class="loss">
-    At the worst moment, the flight of <span dir="auto">{{ at }}</span>, <b><Fig :value="cards.aboardS / 60" quantity="minutes" /></b> of footage that exists nowhere else are in the air.
+    At the worst moment, the flight of <span dir="auto">{{ at }}</span>, <b><Fig :value="cards.aboardS / 60" quantity="minutes" /></b> of footage that exists nowhere else are in the air, copied each evening.
     <template v-if="!fresh && cards.aboardFreshS < cards.aboardS * 0.98">A fresh card each flight would make it <Fig :value="cards.aboardFreshS / 60" quantity="minutes" />. <button v-if="enough" class="btn" @click="take">Fresh card each flight</button><span v-else class="quiet">That takes {{ cards.byFlight.length }} cards; {{ reckoning.along.cards.length }} come along.</span></template>
   </p>
 </template>
