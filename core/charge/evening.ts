@@ -43,8 +43,8 @@ export interface Evening {
 }
 
 /**
- * The evening before: which packs to charge, in which order, until when. The one that needs longest comes first where slots
- * stand side by side; in turn the fullest does, so that most packs are ready should the night be short.
+ * The evening before: which packs to charge, in which order, until when. The fullest comes first, so
+ * that most packs are ready should the night be short.
  * @param date local date of the shoot @param today local date of the evening
  * @param hoursInUse hours the controller and what goes with it will be on
  */

@@ -32,7 +32,7 @@ export class PackDay {
   private readonly order: string[];
   private readonly charge: ChargeDay;
   private readonly byId: ReadonlyMap<string, Pack>;
-  /** Order of packs as an earlier place left them. */
+  /** Nobody has come to a place yet. */
   private first = true;
 
   constructor(packs: readonly Pack[], private readonly kit: Kit, private readonly film: Film, date: string, full: boolean, log: readonly FlownFlight[]) {

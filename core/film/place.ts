@@ -84,6 +84,12 @@ const wishFrom = (wish: LightWish, day: PlaceDay): number => {
   return reached !== null && reached < day.windowToMs ? Math.max(0, (reached - day.windowFromMs) / 1000) : 0;
 };
 
+/** Instant by which a shot should be done: while the light it wants lasts, else while the window is open. */
+export const lightEndMs = (day: PlaceDay, wants: LightWish): number => {
+  const ends = day.light?.windows.filter((w) => w.kind === wants && w.toMs > day.windowFromMs && w.fromMs < day.windowToMs).map((w) => w.toMs) ?? [];
+  return ends.length > 0 ? Math.min(day.windowToMs, Math.max(...ends)) : day.windowToMs;
+};
+
 /** Instant a clock face stands for in a place's window: past midnight where the window is. */
 export const pinnedMs = (clock: string, location: Location, day: PlaceDay): number => {
   const ms = localToUtc(location.date, minutesOf(clock), location.zone);

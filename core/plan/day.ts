@@ -62,7 +62,7 @@ export interface DayAnswer extends Omit<PlanAnswer, 'plan'> { readonly plan: Day
 
 /** A problem of one launch point as a day. */
 export const dayOf = (p: PlanProblem): DayProblem => ({
-  groups: [{ id: '', place: 0, crew: '', openS: 0, breaks: p.breaks ?? [], shots: p.shots, takeoff: p.takeoff, landing: p.landing, leg: p.leg, home: p.home }],
+  groups: [{ id: '', place: 0, crew: '', openS: 0, breaks: p.breaks ?? [], shots: p.shots, takeoff: p.takeoff, landing: p.landing, leg: p.leg, home: p.home, ...(p.mostStops === undefined ? {} : { mostStops: p.mostStops }) }],
   packs: p.packs.map((pack) => ({ id: pack.id, usableWh: [pack.usableWh], ...(pack.readyS === undefined ? {} : { readyS: pack.readyS }), again: null })),
   swapS: p.swapS, travelS: [0], before: p.before ?? [], cards: null, chargerSlots: 0, fixed: [],
 });

@@ -57,13 +57,14 @@ const quickest = <T extends { readonly seconds: number }>(list: readonly (T | nu
 /**
  * The quickest ways of flying some shots in a given order (dynamic programming over the ways of each).
  * @param forced a flight a person fixed: flown whether it fits or not
+ * @param only the way of each shot, where it is known
  * @returns null where they share no setting, no pack has the energy, or no launch suits all their windows
  */
-export const routeOf = (t: Tables, shots: readonly number[], forced = false): Route | null => {
+export const routeOf = (t: Tables, shots: readonly number[], forced = false, only: readonly number[] | null = null): Route | null => {
   const bits = bitsOf(t, shots);
   if ((bits === 0 && !forced) || shots.length === 0) return null;
   let layer: readonly (Step | null)[] = [null];
-  for (const index of shots) layer = (t.waysOf[index] ?? []).flatMap((way) => { const best = quickest(layer.map((before) => stepTo(t, before, way))); return best ? [best] : []; });
+  for (const [i, index] of shots.entries()) layer = (t.waysOf[index] ?? []).filter((way) => !only || only[i] === way).flatMap((way) => { const best = quickest(layer.map((before) => stepTo(t, before, way))); return best ? [best] : []; });
   const done = quickest(layer.map((step) => step && landed(t, step)));
   if (!done || (done.wattHours > t.biggestPackWh + 1e-9 && !forced)) return null;
   const steps: Step[] = [];

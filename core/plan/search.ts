@@ -148,7 +148,11 @@ const chained = (t: DayTables): Draft => {
     const last = timeline(t, draft.flights)?.at(-1);
     const small = alone(t, group, new Set(t.problem.packs.map((_, i) => i).filter((i) => !used.has(i))), Math.max(g.openS, (last?.launchS ?? 0) + (draft.flights.at(-1)?.route.seconds ?? 0) + t.problem.swapS));
     const solved = small ? planExactly(small).plan.flights.flatMap((f): DraftFlight[] => {
-      const route = routeOf(t.groups[group] as Tables, f.stops.map((s) => t.at.get(s.shotId)?.shot ?? 0));
+      const own = t.groups[group] as Tables;
+      const shots = f.stops.map((s) => t.at.get(s.shotId)?.shot ?? 0);
+      // The very ways that were proven: the quickest may ask more energy than the pack has.
+      const ways = f.stops.map((s, i) => own.waysOf[shots[i] ?? -1]?.find((_, n) => g.shots[shots[i] ?? -1]?.ways[n]?.reversed === s.reversed) ?? -1);
+      const route = routeOf(own, shots, false, ways);
       return route ? [{ route, group, pack: t.problem.packs.findIndex((p) => p.id === f.packId), fixed: false, notBeforeS: 0 }] : [];
     }) : [];
     const flights = [...draft.flights, ...solved];

@@ -22,7 +22,7 @@ const jobFor = (input: FilmInput, derived: DerivedFilm, date: string, nowMs: num
 /** Whether two states of a film differ in nothing but the ground that has been fetched. */
 const onlyGround = (a: FilmInput, b: FilmInput): boolean => (Object.keys(b) as (keyof FilmInput)[]).every((k) => k === 'terrain' || a[k] === b[k]);
 
-/** Flights of the open film: what a planner proposes, what was put aside, what would come of a change. */
+/** Flights of the open film: what a planner proposes, and what the film would come to with it. */
 export const useFlights = defineStore('flights', () => {
   const film = useFilm();
   const edits = useFlightEdits();
@@ -40,7 +40,7 @@ export const useFlights = defineStore('flights', () => {
   let worker: PlanBeside | null = null;
 
   const placeIds = (date: string): string[] => reckoning.locations.filter((l) => l.date === date).map((l) => l.id);
-  const drop = (): void => { proposal.value = null; refused.value = new Set(); from = null; };
+  const drop = (): void => { proposal.value = null; refused.value = new Set(); failed.value = ''; from = null; };
   const stop = (): void => { worker?.end(); worker = null; busy.value = false; progress.value = ''; };
 
   /** Has a date planned; what was found so far is kept when it is stopped. */
@@ -49,7 +49,7 @@ export const useFlights = defineStore('flights', () => {
     const { input } = film;
     const { derived } = reckoning;
     if (!input || !derived) return;
-    stop(); drop(); failed.value = '';
+    stop(); drop();
     const job = jobFor(input, derived, date, nowMs.value);
     if (typeof job === 'string') { failed.value = job; return; }
     from = input;

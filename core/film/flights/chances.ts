@@ -2,12 +2,11 @@ import { LOW_HOVER_M, TAKEOFF_S } from '../../budget';
 import type { RiskAnswer, RiskDay, RiskFlight, RiskShot, RiskSpare } from '../../risk';
 import { hoverCost } from '../../energy';
 import { flyerOf, takesOf, windOf } from '../costs';
-import { suppliesOf } from '../day';
 import type { DerivedFilm } from '../derive';
 import type { DerivedShot } from '../derived';
 import { heaviestFilterKg } from '../light';
 import { calibrationOf } from '../learn';
-import { kitAlong, packsToFly, type PlaceFacts, type TimedFlight } from '../place';
+import { kitAlong, lightEndMs, type PlaceFacts, type TimedFlight } from '../place';
 import type { FilmInput } from '../types';
 
 /** Keeper rate where nobody knows the pilot. Own estimate. */
@@ -19,12 +18,6 @@ const SETUP_SPREAD = 0.35;
 /** What gusts above the mean wind add to the spread of the air, for each m/s. Own estimate. */
 const GUST_SPREAD = 0.01;
 
-const endOfLight = (shot: DerivedShot, place: PlaceFacts): number => {
-  const { wants } = shot.facts.shot;
-  const ends = place.light?.windows.filter((w) => w.kind === wants && w.toMs > place.windowFromMs && w.fromMs < place.windowToMs).map((w) => w.toMs) ?? [];
-  return ends.length > 0 ? Math.min(place.windowToMs, Math.max(...ends)) : place.windowToMs;
-};
-
 const riskShot = (shot: DerivedShot, stop: TimedFlight['stops'][number], flight: TimedFlight, place: PlaceFacts, zeroMs: number): RiskShot => {
   const { facts } = shot;
   const takes = Math.max(1, takesOf(facts.shot));
@@ -35,17 +28,18 @@ const riskShot = (shot: DerivedShot, stop: TimedFlight['stops'][number], flight:
     id: facts.shot.id, must: facts.shot.priority === 'must', takes, keeperRate: facts.shot.records === 'stills' ? 1 : shot.hands?.rate ?? KEEPER_RATE,
     legS: stop.leg.seconds, legWh: stop.leg.wattHours, setupS: Math.max(0, facts.seconds.airS - takes * takeS - (takes - 1) * facts.seconds.betweenS), setupWh: energy.setupWh,
     takeS, takeWh: (energy.movesWh + energy.rollsWh) / takes, betweenS: facts.seconds.betweenS, betweenWh: takes > 1 ? energy.betweenWh / (takes - 1) : energy.setupWh / 4,
-    homeS: flight.home.seconds, homeWh: stop.homeWh, latestS: (endOfLight(shot, place) - zeroMs) / 1000,
+    homeS: flight.home.seconds, homeWh: stop.homeWh, latestS: (lightEndMs(place, facts.shot.wants) - zeroMs) / 1000,
   };
 };
 
+/** Packs no flight of the day uses, as they stand when its last place is left. */
 const sparesOf = (input: FilmInput, places: readonly PlaceFacts[]): RiskSpare[] => {
-  const [place] = places;
+  const place = places.at(-1);
   const kit = kitAlong(input.kit, input.film);
   if (!place) return [];
   const used = new Set(places.flatMap((p) => p.flights.map((f) => f.packId)));
   const wind = windOf(place.location);
-  return suppliesOf(packsToFly(kit, input.film).filter((p) => !used.has(p.id)), place.location, input.film, false).flatMap((s): RiskSpare[] => {
+  return place.fill.left.filter((s) => !used.has(s.packId)).flatMap((s): RiskSpare[] => {
     const aircraft = kit.aircraft.find((a) => s.aircraftIds.includes(a.id));
     if (!aircraft) return [];
     const flyer = flyerOf(aircraft, place.location, input.film, heaviestFilterKg(kit.filters, aircraft.id, null));

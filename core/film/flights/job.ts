@@ -10,7 +10,7 @@ import { inOrder, type DerivedFilm } from '../derive';
 import { endOfFlown, loggedOn } from '../day';
 import { launchOf } from '../launchPoint';
 import { heaviestFilterKg, readingsOf } from '../light';
-import { costOf, kitAlong, packsToFly, pinnedMs, type PlaceFacts } from '../place';
+import { costOf, kitAlong, lightEndMs, packsToFly, pinnedMs, type PlaceFacts } from '../place';
 import { shotFacts, type ShotFacts } from '../shot';
 import type { FilmInput, FlightPlan, Location, Preferences, Priority } from '../types';
 import { filterWindows } from './filters';
@@ -48,12 +48,6 @@ export interface DayJob {
   readonly fixed: readonly { readonly groupId: string; readonly packId: string; readonly shotIds: readonly string[]; readonly notBeforeS: number }[];
 }
 
-/** Seconds after the window opens by which a shot should be done: while its light lasts, else while the window is open. */
-const latestOf = (place: PlaceFacts, wants: string): number => {
-  const ends = place.light?.windows.filter((w) => w.kind === wants && w.toMs > place.windowFromMs && w.fromMs < place.windowToMs).map((w) => w.toMs) ?? [];
-  return (Math.min(place.windowToMs, Math.max(...(ends.length > 0 ? ends : [place.windowToMs]))) - place.windowFromMs) / 1000;
-};
-
 /** Ways of flying a shot: as it stands, and from its end where it is flown both ways anyway. */
 const waysOf = (facts: ShotFacts): Way[] => {
   const own: Way = { from: facts.fromPoint, to: facts.toPoint, reversed: false };
@@ -80,7 +74,7 @@ const planShot = ({ input, zeroMs, pinned }: Day, place: PlaceFacts, facts: Shot
   const cost = costOf(facts, place.location, place, launch);
   if (!cost) return null;
   const offS = (place.windowFromMs - zeroMs) / 1000;
-  const span = { earliestS: cost.notBeforeS, latestS: Math.max(latestOf(place, facts.shot.wants), cost.notBeforeS) };
+  const span = { earliestS: cost.notBeforeS, latestS: Math.max((lightEndMs(place, facts.shot.wants) - place.windowFromMs) / 1000, cost.notBeforeS) };
   const lit = place.light ? { location: place.location, day: place.light, readings: readingsOf(place.location, place.light, input.readings) } : null;
   const light = lit ? filterWindows(facts, input.kit, lit, place.windowFromMs, span) : null;
   const shifted = (s: Span): Span => ({ earliestS: s.earliestS + offS, latestS: s.latestS + offS });

@@ -40,7 +40,7 @@ const TABS = [{ id: 'flights', label: 'Flights' }, { id: 'charging', label: 'Cha
 const tab = ref<(typeof TABS)[number]['id']>('flights');
 const unfit = useTemplateRef<{ apply: (n: number) => void }>('unfit');
 const plan = (): void => void flights.plan(day.date.value);
-useFlightKeys(day, acts, (n) => unfit.value?.apply(n), plan, () => tab.value === 'flights');
+useFlightKeys(day, acts, (n) => unfit.value?.apply(n), plan, () => tab.value === 'flights' && !looking.keysShown);
 watch(() => props.place, (id) => { if (id && id !== looking.place?.location.id) looking.pickPlace(id); }, { immediate: true });
 watch(() => looking.place?.location.id, (id) => { if (id && props.place !== id) void router.replace({ name: 'flights', params: { film: props.film, place: id } }); });
 watch(day.date, () => { flights.stop(); flights.drop(); flights.nowMs = -Infinity; });
