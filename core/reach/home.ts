@@ -38,27 +38,43 @@ const topInCorridor = (solid: Solid, from: Vec3, home: Vec3, halfM: number): { z
 };
 
 /**
+ * Spots on a lattice over a corridor with round ends, in steps of its own length, one cell more on every side: ground that
+ * rises evenly is never higher inside the corridor than at one of them.
+ * @param take `under` is true right below the way
+ */
+const eachSpot = (from: Vec3, home: Vec3, halfM: number, stepM: number, take: (x: number, y: number, under: boolean) => void): void => {
+  const run = Math.hypot(home.x - from.x, home.y - from.y);
+  const [ux, uy] = run > 0 ? [(home.x - from.x) / run, (home.y - from.y) / run] : [1, 0];
+  const [parts, beyond] = [Math.max(1, Math.ceil(run / stepM)), Math.ceil(halfM / stepM) + 1];
+  const along = run / parts || stepM;
+  const reach = (halfM + stepM * Math.SQRT2) ** 2;
+  for (let i = -beyond; i <= parts + beyond; i += 1) {
+    const past = Math.max(0, i < 0 ? -i * along : (i - parts) * along);
+    for (let k = -beyond; k <= beyond; k += 1) {
+      const across = k * stepM;
+      if (past * past + across * across > reach) continue;
+      take(from.x + ux * along * i + uy * across, from.y + uy * along * i - ux * across, k === 0 && past === 0);
+    }
+  }
+};
+
+/**
  * What a straight way home meets: the tallest ground and thing within a corridor, and how high the ceiling lets one fly.
  * The ceiling counts from the ground *below*, so where the ground falls away the same height above launch can be too high.
  * @param halfM half the width of the corridor, m
  * @param ceilingAboveGroundM ceiling above the ground below, m
  */
 export const wayHomeOver = (ground: Ground, solids: readonly Solid[], from: Vec3, home: Vec3, halfM: number, ceilingAboveGroundM: number): WayHome => {
-  const run = Math.hypot(home.x - from.x, home.y - from.y);
-  const parts = Math.max(1, Math.ceil(run / Math.min(stepOver(ground), 5)));
-  const [ax, ay] = run > 0 ? [(home.y - from.y) / run, -(home.x - from.x) / run] : [0, 0];
   const tallest: Tallest = { z: -Infinity, by: null, at: { x: home.x, y: home.y } };
   let [lowest, unknown] = [Infinity, false];
   const near = solids.filter((s) => topInCorridorBox(s, from, home, halfM));
-  for (let i = 0; i <= parts; i += 1) for (const offset of [0, -halfM, halfM]) {
-    const x = from.x + ((home.x - from.x) * i) / parts + ax * offset;
-    const y = from.y + ((home.y - from.y) * i) / parts + ay * offset;
+  eachSpot(from, home, halfM, Math.min(stepOver(ground), 5), (x, y, under) => {
     const z = ground.at(x, y);
-    if (Number.isNaN(z)) { unknown = true; continue; }
-    if (offset === 0 && z < lowest) lowest = z;
+    if (Number.isNaN(z)) { unknown = true; return; }
+    if (under && z < lowest) lowest = z;
     if (z > tallest.z) { tallest.z = z; tallest.by = null; tallest.at = { x, y }; }
     for (const s of near) if (s.ring) { const top = topAt(s, x, y); if (top > tallest.z) { tallest.z = top; tallest.by = s; tallest.at = { x, y }; } }
-  }
+  });
   for (const s of near) {
     const top = topInCorridor(s, from, home, halfM);
     if (top && top.z > tallest.z) { tallest.z = top.z; tallest.by = s; tallest.at = { x: top.x, y: top.y }; }
