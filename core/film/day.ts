@@ -1,9 +1,8 @@
-import { ChargeDay, type ChargeRun } from '../charge';
+import { ChargeDay, shareOn, type ChargeRun } from '../charge';
 import { packEnergy } from '../energy';
 import type { PackSupply, Recharge } from '../budget';
 import type { FlownFlight, Kit, Pack } from '../kit';
 import { dateIn } from '../light';
-import { shareOn } from '../charge';
 import type { Film, Location } from './types';
 
 /** What a pack gives at a share of its charge, in the temperature of a place. */
@@ -35,18 +34,15 @@ export class PackDay {
   /** Nobody has come to a place yet. */
   private first = true;
 
-  constructor(packs: readonly Pack[], private readonly kit: Kit, private readonly film: Film, date: string, full: boolean, log: readonly FlownFlight[]) {
+  constructor(packs: readonly Pack[], private readonly kit: Kit, private readonly film: Film, date: string, full: boolean, private readonly logged: readonly FlownFlight[]) {
     this.byId = new Map(packs.map((p) => [p.id, p]));
     this.order = packs.map((p) => p.id);
     this.shares = new Map(packs.map((p) => [p.id, full ? 1 : shareOn(p, date)]));
     const { chargeBetween, coolMinutes } = film.preferences;
     this.charge = new ChargeDay(chargeBetween ? kit.chargers : [], coolMinutes * 60);
     // What was flown today stands at what it shows now: the log wrote that down, a charge since then may have raised it.
-    for (const f of log) { const pack = this.byId.get(f.packId); if (pack) this.shares.set(f.packId, pack.charge); }
-    this.logged = log;
+    for (const f of logged) { const pack = this.byId.get(f.packId); if (pack) this.shares.set(f.packId, pack.charge); }
   }
-
-  private readonly logged: readonly FlownFlight[];
 
   /** Comes to a place. @returns its packs in the order they are taken, and the chargers in reach */
   arrive(location: Location, atS: number): { packs: PackSupply[]; recharge: Recharge | null } {

@@ -73,6 +73,13 @@ export class FilmReckoner {
     };
   }
 
+  /** The flights of every place and nothing else: what a move of a slate is judged by while it is still in the hand. */
+  flights(whole: FilmInput): ReadonlyMap<string, PlaceFacts> {
+    const input = this.along(whole);
+    const locations = byPosition(input.locations);
+    return this.placesOf(input, locations, this.shotsOf(input, locations)).places;
+  }
+
   /**
    * One shot as it stands in an input newer than the film was worked out for: its own facts at once, its place in the day as
    * last known. What the rest of the film makes of it follows with `derive`.

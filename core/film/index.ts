@@ -25,4 +25,4 @@ export * from './site';
 export { frameOnGround } from './frame';
 export { shadowsOf } from './shadow';
 export * from './flights';
-export { calibrationOf } from './learn';
+export { calibrationOf, flyable } from './learn';

@@ -72,7 +72,7 @@ export const runRail = (film: FilmInput, count: number): void => {
     const began = performance.now();
     const changes = moveShot(film, derived, own[i % own.length] ?? '', { to: 'flight', index: Math.floor(i / own.length) % (place?.flights.length ?? 1), at: i % 3 }, () => { n += 1; return `t${n}`; });
     if (!changes) return null;
-    reckoner.derive(withChanges(film, changes));
+    reckoner.flights(withChanges(film, changes));
     return performance.now() - began;
   }).filter((t) => t !== null);
   const s = spread(times.slice(20));

@@ -1,4 +1,4 @@
-import { FilmReckoner, letGo, withChanges, type DerivedFilm, type FlightChange } from '@core/film';
+import { FilmReckoner, letGo, withChanges, type DerivedFilm, type FlightChange, type PlaceFacts } from '@core/film';
 import { defineStore } from 'pinia';
 import { useFilm } from './film';
 import { useLooking } from './looking';
@@ -13,6 +13,9 @@ export const useFlightEdits = defineStore('flightEdits', () => {
   /** What the film would come to with some changes, worked out as it would be shown. */
   const tried = (some: readonly FlightChange[]): DerivedFilm | null => (film.input ? reckoner.derive(withChanges(film.input, some)) : null);
 
+  /** The flights some changes would make, without their light: quick enough to be asked while something is dragged. */
+  const flightsWith = (some: readonly FlightChange[]): ReadonlyMap<string, PlaceFacts> | null => (film.input ? reckoner.flights(withChanges(film.input, some)) : null);
+
   /** Makes changes. @returns whether anything was changed; what kept it from being made is said */
   const apply = (label: string, some: readonly FlightChange[] | null): boolean => {
     if (!some || some.length === 0) return false;
@@ -26,5 +29,5 @@ export const useFlightEdits = defineStore('flightEdits', () => {
     const { input } = film;
     if (input && apply('let flights go', locationIds.flatMap((id) => letGo(input, id)))) looking.say('What was laid down is let go; locked flights stay.');
   };
-  return { tried, apply, release };
+  return { tried, flightsWith, apply, release };
 });

@@ -1,23 +1,18 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
+import { computed } from 'vue';
 import type { DerivedFilm, PlaceFacts } from '@core/film';
 import { dateText, writeText } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
+import { useElementSize } from '../../parts/useElementSize';
+import { RailHands } from './later';
 import { columnsOf, type Column, type Piece } from './packs';
 
 const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
 const film = useFilm();
 const looking = useLooking();
-const box = useTemplateRef<HTMLElement>('box');
-const size = ref({ width: 290, height: 380 });
-let watcher: ResizeObserver | null = null;
-onMounted(() => {
-  watcher = new ResizeObserver(([entry]) => { if (entry) size.value = { width: entry.contentRect.width, height: entry.contentRect.height }; });
-  if (box.value) watcher.observe(box.value);
-});
-onBeforeUnmount(() => watcher?.disconnect());
+const { width, height } = useElementSize(290, 380);
 
 const FOOT = 34;
 const TOP = 4;
@@ -26,10 +21,10 @@ const reserveShare = computed(() => film.film?.preferences.reserveShare ?? 0.3);
 const packs = computed(() => film.kit.packs.filter((p) => !p.retired && !film.film?.leftHome.includes(p.id)));
 const columns = computed(() => columnsOf(props.derived, props.place, packs.value, reserveShare.value));
 const unseen = computed(() => props.place.fill.wished.length - columns.value.filter((c) => c.ghost).length);
-const scale = computed(() => Math.max(0, size.value.height - FOOT - TOP) / Math.max(1, ...columns.value.map((c) => c.ratedWh)));
-const columnWidth = computed(() => Math.max(30, Math.min(60, (size.value.width - GAP * columns.value.length) / Math.max(1, columns.value.length))));
-const svgWidth = computed(() => Math.max(size.value.width, columns.value.length * (columnWidth.value + GAP)));
-const groundY = computed(() => size.value.height - FOOT);
+const scale = computed(() => Math.max(0, height.value - FOOT - TOP) / Math.max(1, ...columns.value.map((c) => c.ratedWh)));
+const columnWidth = computed(() => Math.max(30, Math.min(60, (width.value - GAP * columns.value.length) / Math.max(1, columns.value.length))));
+const svgWidth = computed(() => Math.max(width.value, columns.value.length * (columnWidth.value + GAP)));
+const groundY = computed(() => height.value - FOOT);
 /** Height of a level of energy left in a pack. */
 const yAt = (leftWh: number): number => groundY.value - leftWh * scale.value;
 const x = (i: number): number => i * (columnWidth.value + GAP);
@@ -48,14 +43,14 @@ const spoken = (c: Column): string => `${c.name}: holds ${writeText(c.heldWh, 'w
     <header><h2>Packs</h2><span v-if="unseen > 0" class="stop">and {{ unseen }} more missing</span><span class="quiet">{{ dateText(place.location.date) }}</span></header>
     <p v-if="columns.length === 0" class="quiet">No pack comes along. <RouterLink :to="{ name: 'kit' }">Add the packs you own</RouterLink>, and this shows what they can fly.</p>
     <ul class="sr"><li v-for="c in columns" :key="c.key">{{ spoken(c) }}</li></ul>
-    <div ref="box" class="box scroll" tabindex="0" role="group" aria-label="Packs, drawn">
-      <svg :width="svgWidth" :height="size.height" aria-hidden="true">
+    <div ref="target" class="box scroll" tabindex="0" role="group" aria-label="Packs, drawn">
+      <svg :width="svgWidth" :height="height" aria-hidden="true">
         <defs><pattern id="ground" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" class="soil" /><path d="M0 0V6" class="hatch" /></pattern></defs>
         <g v-for="(c, i) in columns" :key="c.key" :transform="`translate(${x(i)} 0)`" :class="{ ghost: c.ghost }" :data-pack="c.name">
           <rect class="empty" x="0" :y="yAt(c.ratedWh)" :width="columnWidth" :height="c.ratedWh * scale" />
           <rect class="held" x="0" :y="yAt(c.heldWh)" :width="columnWidth" :height="c.heldWh * scale" />
           <rect class="ground" x="0" :y="yAt(c.reserveWh)" :width="columnWidth" :height="c.reserveWh * scale" fill="url(#ground)" />
-          <g v-for="p in c.pieces" :key="p.key" class="piece" :class="[p.kind, { elsewhere: p.elsewhere, picked: p.shotId === looking.shotId && p.shotId !== null }]" @click="p.shotId && looking.pick(p.shotId)">
+          <g v-for="p in c.pieces" :key="p.key" class="piece" :class="[p.kind, { elsewhere: p.elsewhere, picked: p.shotId === looking.shotId && p.shotId !== null }]">
             <title>{{ titleOf(p) }}</title>
             <rect x="1.5" :width="columnWidth - 3" v-bind="boxOf(c, p)" />
             <text v-if="p.kind === 'shot' && p.wattHours * scale > 10" :x="columnWidth / 2" :y="boxOf(c, p).y + boxOf(c, p).height / 2 + 4" text-anchor="middle">{{ p.number }}</text>
@@ -65,6 +60,7 @@ const spoken = (c: Column): string => `${c.name}: holds ${writeText(c.heldWh, 'w
           <text class="mins" :x="columnWidth / 2" :y="groundY + 28" text-anchor="middle">{{ c.flights > 0 ? `${c.minutes.toFixed(0)} min` : 'spare' }}</text>
         </g>
       </svg>
+      <RailHands :columns="columns" :column-width="columnWidth" :gap="GAP" :scale="scale" :ground-y="groundY" :titles="titleOf" />
     </div>
     <p class="legend"><span class="sw shotsw" /> shot <span class="sw legsw" /> leg <span class="sw homesw" /> way home <span class="sw groundsw" /> reserve <Fig :value="reserveShare * 100" quantity="percent" /></p>
   </section>
@@ -74,7 +70,7 @@ const spoken = (c: Column): string => `${c.name}: holds ${writeText(c.heldWh, 'w
 .rail { display: flex; flex-direction: column; min-height: 270px; flex: 1 0 auto; gap: 4px; }
 header { display: flex; justify-content: space-between; align-items: baseline; }
 .stop { color: var(--stop); }
-.box { flex: 1 1 0; min-height: 180px; overflow-y: hidden; }
+.box { flex: 1 1 0; min-height: 180px; overflow-y: hidden; position: relative; }
 svg { display: block; }
 .empty { fill: none; stroke: var(--line); stroke-dasharray: 2 3; }
 .held { fill: var(--slab-2); }
@@ -82,7 +78,6 @@ svg { display: block; }
 .hatch { stroke: var(--hatch); stroke-width: 3; }
 .line { stroke: var(--chalk); stroke-width: 1.5; }
 .piece rect { fill: var(--ember); stroke: var(--bench); stroke-width: 1; }
-.piece.shot { cursor: pointer; }
 .piece.leg rect, .piece.takeoff rect { fill: var(--ember-dim); }
 .piece.home rect { fill: none; stroke: var(--ember); stroke-dasharray: 2 2; }
 .piece text { fill: var(--bench); font-size: 11.5px; font-weight: 700; font-stretch: 80%; }

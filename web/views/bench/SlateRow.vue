@@ -29,7 +29,7 @@ onMounted(() => {
   const element = row.value;
   if (!element) return;
   stop = combine(
-    draggable({ element, getInitialData: () => ({ shot: facts.value.shot.id }) }),
+    draggable({ element, getInitialData: () => ({ shot: facts.value.shot.id, flightShot: facts.value.shot.id, craft: facts.value.aircraft?.id ?? '' }) }),
     dropTargetForElements({
       element,
       canDrop: ({ source }) => typeof source.data['shot'] === 'string' && source.data['shot'] !== facts.value.shot.id,

@@ -9,6 +9,7 @@ const parts = {
   points: () => import('./PointRows.vue'),
   flights: () => import('./FlightSheet.vue'),
   preview: () => import('../preview/PreviewStage.vue'),
+  hands: () => import('./RailHands.vue'),
   sum: () => import('../../parts/SumSheet.vue'),
   tools: () => import('./ListTools.vue'),
   variety: () => import('./VarietySheet.vue'),
@@ -22,6 +23,7 @@ export const FlightSheet = defineAsyncComponent(parts.flights);
 export const ListTools = defineAsyncComponent(parts.tools);
 export const PointRows = defineAsyncComponent(parts.points);
 export const PreviewStage = defineAsyncComponent(parts.preview);
+export const RailHands = defineAsyncComponent(parts.hands);
 export const SumSheet = defineAsyncComponent(parts.sum);
 export const VarietySheet = defineAsyncComponent(parts.variety);
 

@@ -1,7 +1,8 @@
 import { CRITICAL_SHARE } from '@core/energy';
-import type { DerivedFilm, PlaceFacts, TimedFlight } from '@core/film';
+import type { DerivedFilm, Goal, PlaceFacts, TimedFlight } from '@core/film';
 import type { Flight } from '@core/budget';
 import type { Pack } from '@core/kit';
+import { comesTo, wouldBe, type Would } from '../flights/rail';
 
 export type PieceKind = 'takeoff' | 'leg' | 'shot' | 'home';
 
@@ -17,11 +18,14 @@ export interface Piece {
   readonly shotId: string | null;
   readonly number: number;
   readonly elsewhere: boolean;
+  /** Its flight, where it is one of the place in view: number at the place, and of the stop in it. */
+  readonly flight: { readonly of: TimedFlight; readonly index: number; readonly stop: number } | null;
 }
 
 /** A pack stood on end. Null ids stand for packs that are not there. */
 export interface Column {
   readonly key: string;
+  readonly packId: string | null;
   readonly name: string;
   readonly ratedWh: number;
   /** What it holds at the start of the day, Wh. */
@@ -34,10 +38,11 @@ export interface Column {
   readonly ghost: boolean;
 }
 
-const piecesOf = (flight: Flight, startWh: number, key: string, derived: DerivedFilm, elsewhere: boolean): Piece[] => {
-  let at = startWh;
+const piecesOf = (flight: Flight, startWh: number, key: string, derived: DerivedFilm, elsewhere: boolean, own: { readonly of: TimedFlight; readonly index: number } | null): Piece[] => {
+  let [at, stop] = [startWh, 0];
   const piece = (kind: PieceKind, wattHours: number, shotId: string | null = null): Piece => {
-    const made = { key: `${key}${kind}${shotId ?? ''}`, kind, fromWh: at, wattHours, shotId, number: shotId ? derived.shots.get(shotId)?.number ?? 0 : 0, elsewhere };
+    const made = { key: `${key}${kind}${shotId ?? ''}`, kind, fromWh: at, wattHours, shotId, number: shotId ? derived.shots.get(shotId)?.number ?? 0 : 0, elsewhere, flight: own && { ...own, stop } };
+    if (kind === 'shot') stop += 1;
     at += wattHours;
     return made;
   };
@@ -68,20 +73,42 @@ export const columnsOf = (derived: DerivedFilm, place: PlaceFacts, packs: readon
     return (charges.length > 0 ? charges : [[]]).map((own, n): Column => {
       let usedWh = 0;
       const pieces = own.flatMap((f, i) => {
-        const made = piecesOf(f, usedWh, `${pack.id}${n}${i}`, derived, f.locationId !== place.location.id);
+        const made = piecesOf(f, usedWh, `${pack.id}${n}${i}`, derived, f.locationId !== place.location.id, f.locationId === place.location.id ? { of: f, index: place.flights.indexOf(f) } : null);
         usedWh += f.usedWh;
         return made;
       });
       const held = own[0]?.supply.availableWh ?? place.fill.left.find((s) => s.packId === pack.id)?.availableWh ?? 0;
       return {
-        key: `${pack.id}${n}`, name: n === 0 ? pack.name : `${pack.name} \u21bb`, ratedWh: pack.ratedWh, heldWh: held, reserveWh: pack.ratedWh * Math.max(reserveShare, CRITICAL_SHARE), usedWh,
+        key: `${pack.id}${n}`, packId: pack.id, name: n === 0 ? pack.name : `${pack.name} \u21bb`, ratedWh: pack.ratedWh, heldWh: held, reserveWh: pack.ratedWh * Math.max(reserveShare, CRITICAL_SHARE), usedWh,
         minutes: own.reduce((sum, f) => sum + f.seconds, 0) / 60, flights: own.length, pieces, ghost: false,
       };
     });
   });
   const ghosts = place.fill.wished.slice(0, GHOSTS_SHOWN).map((f, i): Column => ({
-    key: `missing${i}`, name: 'missing', ratedWh: f.supply.availableWh, heldWh: f.supply.availableWh, reserveWh: f.supply.reserveWh, usedWh: f.usedWh,
-    minutes: f.seconds / 60, flights: 1, pieces: piecesOf(f, 0, `missing${i}`, derived, false), ghost: true,
+    key: `missing${i}`, packId: null, name: 'missing', ratedWh: f.supply.availableWh, heldWh: f.supply.availableWh, reserveWh: f.supply.reserveWh, usedWh: f.usedWh,
+    minutes: f.seconds / 60, flights: 1, pieces: piecesOf(f, 0, `missing${i}`, derived, false, null), ghost: true,
   }));
   return [...columns, ...ghosts];
+};
+
+/**
+ * Where a slate goes that is let go on a column at a height: before the piece it is held over the upper half of, at the end of
+ * the last flight below it, or as a flight of its own on a pack that is not flown at this place.
+ * @param spentWh energy spent from the pack down to there, Wh
+ */
+export const goalAt = (column: Column, spentWh: number): Goal | null => {
+  const own = column.pieces.filter((p) => p.flight !== null && p.kind === 'shot');
+  if (own.length === 0) return column.packId === null ? null : { to: 'pack', packId: column.packId };
+  const before = own.find((p) => spentWh < p.fromWh + p.wattHours / 2);
+  const last = own.at(-1)?.flight;
+  if (before?.flight) return { to: 'flight', index: before.flight.index, at: before.flight.stop };
+  return last ? { to: 'flight', index: last.index, at: last.stop + 1 } : null;
+};
+
+/** What a column would land with, in percent, or how much too much it would be, Wh, with a slate moved; null where that does not touch it. */
+export const columnWould = (column: Column, places: ReadonlyMap<string, PlaceFacts>, packs: readonly Pack[], shotId: string, into: boolean): Would | null => {
+  const own = [...new Set(column.pieces.flatMap((p) => (p.flight ? [p.flight.of] : [])))];
+  if (own.length > 0) return own.flatMap((f) => wouldBe(f, places, packs, shotId, into) ?? []).sort((a, b) => b.overWh - a.overWh || a.landsWith - b.landsWith)[0] ?? null;
+  const flight = into ? [...places.values()].flatMap((p) => p.flights).find((f) => f.packId === column.packId && f.stops.some((s) => s.shotId === shotId)) : undefined;
+  return flight ? comesTo(flight, packs) : null;
 };

@@ -6,6 +6,7 @@ import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import { useLooking } from '../../stores/looking';
 import { stopAt, type RailPiece, type RailRow } from './rail';
+import { draggedShot } from './useTryOut';
 
 /** A flight on its side: what it takes from its pack, what is left, and the ground that is not built on. */
 const props = defineProps<{ row: RailRow; chosen: boolean; /** What would be, while something is dragged. */ would: { readonly landsWith: number; readonly overWh: number; readonly used: number } | null; mark: { readonly share: number; readonly text: string } | null }>();
@@ -21,7 +22,6 @@ const spoken = computed(() => `Flight ${props.row.number} on ${props.row.packNam
 const marks = (p: RailPiece): number[] => Array.from({ length: Math.max(0, p.takes - 1) }, (_, i) => p.setupShare + ((1 - p.setupShare) * (i + 1)) / p.takes);
 
 const shareAt = (clientX: number): number => { const box = bar.value?.getBoundingClientRect(); return box ? (clientX - box.left) / box.width : 0; };
-const shotOf = (data: Record<string | symbol, unknown>): string => (typeof data['flightShot'] === 'string' ? data['flightShot'] : '');
 let stopTarget = (): void => undefined;
 let stopPieces = (): void => undefined;
 const hang = (): void => {
@@ -34,10 +34,10 @@ onMounted(() => {
   const element = bar.value;
   if (element) stopTarget = dropTargetForElements({
     element,
-    canDrop: ({ source }) => shotOf(source.data) !== '' && source.data['craft'] === props.row.flight.aircraftId && !props.row.flight.locked,
-    onDrag: ({ source, location }) => emit('over', shotOf(source.data), stopAt(props.row, shareAt(location.current.input.clientX))),
+    canDrop: ({ source }) => draggedShot(source.data) !== '' && source.data['craft'] === props.row.flight.aircraftId && !props.row.flight.locked,
+    onDrag: ({ source, location }) => emit('over', draggedShot(source.data), stopAt(props.row, shareAt(location.current.input.clientX))),
     onDragLeave: () => emit('leave'),
-    onDrop: ({ source, location }) => emit('put', shotOf(source.data), stopAt(props.row, shareAt(location.current.input.clientX))),
+    onDrop: ({ source, location }) => emit('put', draggedShot(source.data), stopAt(props.row, shareAt(location.current.input.clientX))),
   });
 });
 watch(() => props.row.pieces.map((p) => p.key).join(), hang, { flush: 'post' });

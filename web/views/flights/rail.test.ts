@@ -1,8 +1,8 @@
-import { deriveFilm, kitAlong, layDown, withChanges, type DerivedFilm, type FilmInput } from '@core/film';
+import { deriveFilm, FilmReckoner, kitAlong, layDown, moveShot, withChanges, type DerivedFilm, type FilmInput } from '@core/film';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { columnsOf } from '../bench/packs';
-import { railRows, stopAt, type Scale } from './rail';
+import { columnsOf, columnWould, goalAt } from '../bench/packs';
+import { railRows, stopAt, wouldBe, type Scale } from './rail';
 
 let film: FilmInput;
 let derived: DerivedFilm;
@@ -63,5 +63,29 @@ describe('packs stood on end', () => {
     for (const c of columns.filter((x) => !x.ghost)) expect(c.heldWh - c.usedWh).toBeGreaterThanOrEqual(c.reserveWh - 1e-6);
     expect(columns.some((c) => c.name.endsWith('\u21bb'))).toBe(true);
     expect(new Set(columns.map((c) => c.key)).size).toBe(columns.length);
+  });
+  it('a slate let go on a column goes where it is held: what would be is what is, once it is let go', () => {
+    const reckoner = new FilmReckoner();
+    const places = [...derived.places.values()];
+    let moved = 0;
+    for (const place of places) {
+      const columns = columnsOf(derived, place, kit.packs, 0.3);
+      for (const shotId of place.flights.flatMap((f) => f.stops.map((s) => s.shotId))) for (const c of columns) for (const share of [0.05, 0.5, 1]) {
+        const goal = goalAt(c, c.heldWh * share);
+        expect(goal === null).toBe(c.ghost);
+        let n = 0;
+        const changes = goal && moveShot(film, derived, shotId, goal, () => { n += 1; return `id${n}`; });
+        if (!changes || changes.length === 0) continue;
+        moved += 1;
+        const after = withChanges(film, changes);
+        const told = reckoner.flights(after);
+        const really = deriveFilm(after).places;
+        expect([...told.values()].map((p) => p.flights)).toEqual([...really.values()].map((p) => p.flights));
+        const now = really.get(place.location.id)!.flights.find((f) => f.stops.some((s) => s.shotId === shotId))!;
+        if (goal.to === 'flight') expect(wouldBe(place.flights[goal.index]!, told, kit.packs, shotId, true)).toMatchObject({ usedWh: now.usedWh, overWh: now.overWh });
+        else expect(columnWould(c, told, kit.packs, shotId, true)).toMatchObject({ usedWh: now.usedWh, overWh: now.overWh });
+      }
+    }
+    expect(moved).toBeGreaterThan(20);
   });
 });

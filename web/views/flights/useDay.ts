@@ -1,9 +1,9 @@
-import { energyCurve, type PlaceFacts } from '@core/film';
+import { energyCurve, flyable, type PlaceFacts } from '@core/film';
 import { computed, ref } from 'vue';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
-import { railRows, type RailRow, type Scale } from './rail';
+import { railRows, shareOnRow, type RailRow, type Scale } from './rail';
 
 /** The day in view: its places, its flights as rows, and the flight in hand. */
 export const useDay = () => {
@@ -28,16 +28,15 @@ export const useDay = () => {
   /** Where on its row the flight in hand has to turn back, or cannot come home any more. */
   const mark = computed(() => {
     const at = curve.value?.noReturn ?? curve.value?.steps.find((s) => s.tS === curve.value?.turnBackS) ?? null;
-    const last = row.value?.pieces.at(-1);
-    if (!at || !row.value || !last || !curve.value) return null;
-    const { supply, seconds } = row.value.flight;
-    const share = scale.value === 'energy' ? ((supply.availableWh - at.leftWh) / Math.max(1e-6, supply.availableWh)) * row.value.held : (at.tS / seconds) * (last.from + last.size);
-    return { share, text: curve.value.noReturn ? 'point of no return' : 'turn back' };
+    if (!at || !row.value || !curve.value) return null;
+    return { share: shareOnRow(row.value, scale.value, at), text: curve.value.noReturn ? 'point of no return' : 'turn back' };
   });
+  /** Sound packs no flight of the day is on. */
+  const spares = computed(() => { const used = new Set(places.value.flatMap((p) => p.flights.map((f) => f.packId))); return flyable(reckoning.along.packs).filter((p) => !used.has(p.id)); });
   const unfit = computed(() => places.value.flatMap((p) => p.fill.unfit.map((u) => ({ ...u, place: p, shot: reckoning.derived?.shots.get(u.shotId) ?? null }))));
   const go = (to: string): void => { const first = reckoning.locations.find((l) => l.date === to); if (first) looking.pickPlace(first.id); };
   const choose = (key: string, shotId?: string): void => { chosen.value = key; if (shotId) looking.pick(shotId); };
-  return { scale, date, dates, places, rows, row, curve, mark, chosen, unfit, go, choose };
+  return { scale, date, dates, places, rows, row, curve, mark, chosen, spares, unfit, go, choose };
 };
 
 export type Day = ReturnType<typeof useDay>;

@@ -58,8 +58,7 @@ export const useFlightActs = (day: Day) => {
   /** Gives the slate in hand a flight of its own, on the first pack that is not flown. */
   const alone = (): void => {
     const craft = reckoning.derived?.shots.get(looking.shotId)?.facts.aircraft?.id ?? '';
-    const used = new Set(day.rows.value.map((r) => r.flight.packId));
-    const pack = reckoning.along.packs.find((p) => !used.has(p.id) && p.aircraftIds.includes(craft) && p.condition !== 'swollen' && p.condition !== 'damaged');
+    const pack = day.spares.value.find((p) => p.aircraftIds.includes(craft));
     if (pack) move(looking.shotId, { to: 'pack', packId: pack.id }); else looking.say('No pack of that aircraft is left over.');
   };
   /** Lets the slate in hand fall onto a pack in list order again. */

@@ -1,0 +1,30 @@
+import { expect } from './app';
+import { test } from './ownApp';
+
+test('on the bench, too, a slate is dragged from its pack onto another, with what that pack would land with shown', async ({ page, bench }) => {
+  await bench.open();
+  const rail = page.getByRole('region', { name: 'Pack rail' });
+  const { file, derived } = await bench.stored();
+  const place = [...derived.places.values()][1]!;
+  const nameOf = (id: string | null): string => file.kit.packs.find((p) => p.id === id)!.name;
+  const [from, to] = ['P2', 'P1'].map((name) => place.flights.filter((f) => nameOf(f.packId) === name).at(-1)!);
+  const shotId = from!.stops.at(-1)!.shotId;
+  await page.keyboard.press(']');
+  const grip = rail.locator(`[data-shot="${shotId}"]`);
+  const stand = rail.locator('[data-stand="P1 \u21bb"]');
+  const [a, b] = [(await grip.boundingBox())!, (await stand.boundingBox())!];
+  await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(a.x + a.width / 2 + 8, a.y + a.height / 2 + 2);
+  await page.mouse.move(b.x + b.width / 2, b.y + b.height - 60, { steps: 6 });
+  await page.mouse.move(b.x + b.width / 2, b.y + b.height - 59);
+  await expect(stand.locator('.would')).toHaveText(/\d+ %|Wh/);
+  await page.mouse.move(b.x + b.width / 2, b.y + b.height - 58);
+  await page.mouse.up();
+  await bench.saved();
+  const after = await bench.stored();
+  expect(after.derived.places.get(place.location.id)!.flights.map((f) => f.stops.map((s) => s.shotId))).toContainEqual([...to!.stops.map((s) => s.shotId), shotId]);
+  await page.keyboard.press('Control+z');
+  await bench.saved();
+  expect((await bench.stored()).file.flights).toEqual([]);
+});
