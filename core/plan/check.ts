@@ -1,52 +1,99 @@
 import type { Vec3 } from '../units';
-import type { Plan, PlannedFlight, PlanProblem } from './types';
+import { assignCards } from '../cards';
+import { dayOf, type DayFlight, type DayGroup, type DayPlan, type DayProblem } from './day';
+import type { Plan, PlanProblem, PlanShot } from './types';
 
 const EPS = 1e-6;
 
-/** Flies one flight again from the launch point. */
-const flownAgain = (problem: PlanProblem, flight: PlannedFlight, seen: Set<string>, faults: string[]): { seconds: number; wattHours: number } => {
-  let [seconds, wattHours] = [problem.takeoff.seconds, problem.takeoff.wattHours];
+interface Flown { seconds: number; wattHours: number; bytes: number }
+
+type Stop = DayFlight['stops'][number];
+
+/** What a stop breaks, begun at a second. */
+const stopFaults = (shot: PlanShot, stop: Stop, flight: DayFlight, startS: number): string[] => {
+  const own = shot.windows?.[flight.setting];
+  const [from, to] = [Math.max(shot.earliestS, own?.earliestS ?? -Infinity), Math.min(shot.latestS, own?.latestS ?? Infinity)];
+  return [
+    ...(Math.abs(startS - stop.startS) > EPS ? [`${stop.shotId} begins at ${startS}, not ${stop.startS}`] : []),
+    ...(!flight.fixed && (startS < from - EPS || startS + shot.performS > to + EPS) ? [`${stop.shotId} is outside its window`] : []),
+    ...(!flight.fixed && !shot.settings.includes(flight.setting) ? [`${stop.shotId} cannot be flown with ${flight.setting}`] : []),
+    ...(shot.packId !== undefined && shot.packId !== flight.packId ? [`${stop.shotId} is pinned to ${shot.packId}`] : []),
+  ];
+};
+
+/** Flies one flight again from its launch point. */
+const flownAgain = (group: DayGroup, flight: DayFlight, faults: string[]): Flown => {
+  const flown: Flown = { seconds: group.takeoff.seconds, wattHours: group.takeoff.wattHours, bytes: 0 };
   let here: Vec3 | null = null;
   for (const stop of flight.stops) {
-    const shot = problem.shots.find((s) => s.id === stop.shotId);
+    const shot = group.shots.find((s) => s.id === stop.shotId);
     const way = shot?.ways.find((w) => w.reversed === stop.reversed);
-    if (!shot || !way || seen.has(stop.shotId)) { faults.push(`shot ${stop.shotId} is not there, not so flown, or flown twice`); continue; }
-    seen.add(stop.shotId);
-    const leg = problem.leg(here, way.from);
-    const startS = flight.launchS + seconds + leg.seconds;
-    if (Math.abs(startS - stop.startS) > EPS) faults.push(`${stop.shotId} begins at ${startS}, not ${stop.startS}`);
-    if (startS < shot.earliestS - EPS || startS + shot.performS > shot.latestS + EPS) faults.push(`${stop.shotId} is outside its window`);
-    if (!shot.settings.includes(flight.setting)) faults.push(`${stop.shotId} cannot be flown with ${flight.setting}`);
-    seconds += leg.seconds + shot.performS;
-    wattHours += leg.wattHours + shot.performWh;
+    if (!shot || !way) { faults.push(`${stop.shotId} is not of this group, or not so flown`); continue; }
+    const leg = group.leg(here, way.from);
+    faults.push(...stopFaults(shot, stop, flight, flight.launchS + flown.seconds + leg.seconds));
+    flown.seconds += leg.seconds + shot.performS;
+    flown.wattHours += leg.wattHours + shot.performWh;
+    flown.bytes += shot.bytes ?? 0;
     here = way.to;
   }
-  if (!here) faults.push('a flight without shots');
-  const home = here ? problem.home(here) : { seconds: 0, wattHours: 0 };
-  return { seconds: seconds + home.seconds + problem.landing.seconds, wattHours: wattHours + home.wattHours + problem.landing.wattHours };
+  const home = here ? group.home(here) : { seconds: 0, wattHours: 0 };
+  return { ...flown, seconds: flown.seconds + home.seconds + group.landing.seconds, wattHours: flown.wattHours + home.wattHours + group.landing.wattHours };
+};
+
+const packFaults = (problem: DayProblem, plan: DayPlan): string[] => problem.packs.flatMap((pack) => {
+  const mine = plan.flights.filter((f) => f.packId === pack.id).sort((a, b) => a.launchS - b.launchS);
+  return mine.flatMap((f, i) => {
+    const before = mine[i - 1];
+    if (!before) return f.launchS < (pack.readyS ?? 0) - EPS ? [`${pack.id} is flown before it is ready`] : [];
+    if (!pack.again) return [`${pack.id} is flown twice, and nothing charges it`];
+    const soonest = before.launchS + before.airborneS + pack.again.coolS + pack.again.chargeS(before.wattHours);
+    return f.launchS < soonest - EPS ? [`${pack.id} is flown before it can be full again`] : [];
+  });
+});
+
+const crewFaults = (problem: DayProblem, plan: DayPlan): string[] => {
+  const faults: string[] = [];
+  plan.flights.forEach((f, i) => plan.flights.slice(0, i).forEach((before) => {
+    const [a, b] = [problem.groups.find((g) => g.id === before.groupId), problem.groups.find((g) => g.id === f.groupId)];
+    const landS = before.launchS + before.airborneS;
+    if (a && b && a.place < b.place && f.launchS < landS + (problem.travelS[b.place] ?? 0) - EPS) faults.push(`${f.packId} leaves before one has come there`);
+    if (a && b && a.place > b.place) faults.push('places are gone back to');
+    if (a && b && a.place === b.place && a.crew === b.crew && f.launchS < landS + problem.swapS - EPS) faults.push(`${f.packId} leaves before the flight before it is down`);
+  }));
+  return faults;
 };
 
 /**
- * Flies a plan again from nothing and says what it breaks: energy, windows, settings, swaps, packs and shots used twice.
- * @returns an empty list for a plan that holds
+ * Flies a day again from nothing and says what it breaks: energy, windows, settings, pins, packs, pilots, travel, breaks, order, cards.
+ * @returns an empty list for a day that holds
  */
-export const faultsOfPlan = (problem: PlanProblem, plan: Plan): string[] => {
-  const faults: string[] = [];
-  const seen = new Set<string>();
-  const packs = new Set<string>();
-  let ready = -Infinity;
-  for (const flight of plan.flights) {
-    const pack = problem.packs.find((p) => p.id === flight.packId);
-    if (!pack || packs.has(flight.packId)) faults.push(`pack ${flight.packId} is not there or flown twice`);
-    packs.add(flight.packId);
-    if (flight.launchS < Math.max(ready, pack?.readyS ?? 0) - EPS) faults.push(`launched at ${flight.launchS} before it was ready`);
-    const { seconds, wattHours } = flownAgain(problem, flight, seen, faults);
-    if (wattHours > (pack?.usableWh ?? 0) + EPS) faults.push(`${flight.packId} gives ${pack?.usableWh ?? 0} Wh, ${wattHours} are asked`);
-    if (Math.abs(seconds - flight.airborneS) > EPS || Math.abs(wattHours - flight.wattHours) > EPS) faults.push(`a flight is told as ${flight.airborneS} s and ${flight.wattHours} Wh, and is ${seconds} s and ${wattHours} Wh`);
-    ready = flight.launchS + seconds + problem.swapS;
-  }
-  const weight = problem.shots.filter((s) => seen.has(s.id)).reduce((sum, s) => sum + s.weight, 0);
+export const faultsOfDay = (problem: DayProblem, plan: DayPlan): string[] => {
+  const faults = [...packFaults(problem, plan), ...crewFaults(problem, plan)];
+  const bytes: number[] = [];
+  plan.flights.forEach((flight) => {
+    const n = problem.groups.findIndex((g) => g.id === flight.groupId);
+    const group = problem.groups[n];
+    if (!group) { faults.push('a flight of nowhere'); return; }
+    const flown = flownAgain(group, flight, faults);
+    bytes.push(flown.bytes);
+    const usable = problem.packs.find((p) => p.id === flight.packId)?.usableWh[n] ?? 0;
+    if (!flight.fixed && flown.wattHours > usable + EPS) faults.push(`${flight.packId} gives ${usable} Wh, ${flown.wattHours} are asked`);
+    if (flight.launchS < group.openS - EPS) faults.push('launched before the place is open');
+    if (group.breaks.some((b) => flight.launchS < b.latestS - EPS && flight.launchS + flown.seconds > b.earliestS + EPS)) faults.push('in the air during a break');
+    if (Math.abs(flown.seconds - flight.airborneS) > EPS || Math.abs(flown.wattHours - flight.wattHours) > EPS) faults.push(`a flight is told as ${flight.airborneS} s and ${flight.wattHours} Wh, and is ${flown.seconds} s and ${flown.wattHours} Wh`);
+    if (flight.stops.length > (group.mostStops ?? Infinity)) faults.push('too many shots in a flight');
+  });
+  const order = plan.flights.flatMap((f) => f.stops.map((s) => s.shotId));
+  if (new Set(order).size !== order.length) faults.push('a shot is flown twice');
+  const all = problem.groups.flatMap((g) => g.shots);
+  if (order.length + plan.left.length !== all.length) faults.push('shots are lost');
+  for (const [a, b] of problem.before) if (order.includes(a) && order.includes(b) && order.indexOf(a) > order.indexOf(b)) faults.push(`${a} should come before ${b}`);
+  if (problem.cards && assignCards([...problem.cards.before ?? [], ...bytes], problem.cards.roomBytes, problem.cards.fresh).slice(problem.cards.before?.length ?? 0).includes(null)) faults.push('the cards are too small');
+  const weight = all.filter((s) => order.includes(s.id)).reduce((sum, s) => sum + s.weight, 0);
   if (Math.abs(weight - plan.weight) > EPS) faults.push(`worth ${weight}, told ${plan.weight}`);
-  if (plan.left.length + seen.size !== problem.shots.length) faults.push('shots are lost');
   return faults;
 };
+
+/** The same for a plan of one launch point. */
+export const faultsOfPlan = (problem: PlanProblem, plan: Plan): string[] =>
+  faultsOfDay(dayOf(problem), { ...plan, flights: plan.flights.map((f) => ({ ...f, groupId: '', fixed: false })) });

@@ -1,4 +1,4 @@
-import type { PlanAnswer, PlannedStop, PlanProblem, Span } from './types';
+import type { Plan, PlanAnswer, PlannedFlight, PlanProblem, Span } from './types';
 
 /** Shots of one launch point and one aircraft at one place of a day. */
 export interface DayGroup extends Omit<PlanProblem, 'packs' | 'swapS' | 'before' | 'breaks'> {
@@ -40,23 +40,9 @@ export interface DayProblem {
   readonly fixed: readonly FixedFlight[];
 }
 
-export interface DayFlight {
-  readonly groupId: string;
-  readonly packId: string;
-  readonly setting: string;
-  readonly launchS: number;
-  readonly airborneS: number;
-  readonly wattHours: number;
-  readonly stops: readonly PlannedStop[];
-  readonly fixed: boolean;
-}
+export interface DayFlight extends PlannedFlight { readonly groupId: string; readonly fixed: boolean }
 
-export interface DayPlan {
-  readonly flights: readonly DayFlight[];
-  readonly weight: number;
-  readonly airborneS: number;
-  readonly left: readonly string[];
-}
+export interface DayPlan extends Omit<Plan, 'flights'> { readonly flights: readonly DayFlight[] }
 
 export interface DayAnswer extends Omit<PlanAnswer, 'plan'> { readonly plan: DayPlan }
 

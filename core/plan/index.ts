@@ -3,4 +3,3 @@ export * from './exact';
 export * from './day';
 export * from './search';
 export * from './check';
-export * from './checkDay';

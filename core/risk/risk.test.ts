@@ -6,7 +6,7 @@ import { simulate, type RiskDay, type RiskShot } from '.';
 const seeded = (seed: number): (() => number) => { const rng = xoroshiro128plus(seed); return () => (rng.next() >>> 0) / 2 ** 32; };
 const shot = (id: string, more: Partial<RiskShot> = {}): RiskShot => ({ id, must: true, takes: 1, keeperRate: 1, legS: 10, legWh: 0.2, setupS: 30, setupWh: 0.7, takeS: 20, takeWh: 0.5, betweenS: 10, betweenWh: 0.2, homeS: 30, homeWh: 0.8, latestS: 9999, ...more });
 const day = (shots: RiskShot[], more: Partial<RiskDay> = {}): RiskDay => ({
-  flights: [{ crew: '', kind: 'A', usableWh: 30, heldWh: 40, launchS: 0, takeoffS: 30, takeoffWh: 0.7, stops: shots }], spares: [], unplanned: [], swapS: 180, packSpread: 0, airSpread: 0, setupSpread: 0, hoverW: 90, ...more,
+  flights: [{ crew: '', kind: 'A', usableWh: 30, heldWh: 40, launchS: 0, takeoffS: 30, takeoffWh: 0.7, stops: shots }], spares: [], unplanned: [], swapS: 180, packSpread: 0, airSpread: 0, setupSpread: 0, meanW: 90, ...more,
 });
 
 describe('the dice', () => {

@@ -109,7 +109,7 @@ export const simulate = (day: RiskDay, runs: number, random: () => number): Risk
   for (let i = 0; i < runs; i += 1) {
     const run = once(day, random);
     minutes.push(run.airS / 60);
-    left.push(day.hoverW > 0 ? (run.leftWh / day.hoverW) * 60 : 0);
+    left.push(day.meanW > 0 ? (run.leftWh / day.meanW) * 60 : 0);
     packs.push(run.flights);
     for (const s of run.missing) misses.set(s.id, (misses.get(s.id) ?? 0) + 1);
     if (!never && !run.missing.some((s) => s.must)) allMusts += 1;

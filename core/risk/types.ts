@@ -44,7 +44,8 @@ export interface RiskDay {
   readonly packSpread: number;
   readonly airSpread: number;
   readonly setupSpread: number;
-  readonly hoverW: number;
+  /** Mean power of its flights, by which energy left over is told in minutes, W. */
+  readonly meanW: number;
 }
 
 export interface Percentiles { readonly p10: number; readonly p50: number; readonly p90: number }

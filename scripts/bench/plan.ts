@@ -12,7 +12,7 @@ const worked = (random: () => number, shots: number, packs: readonly number[], w
   const between = (low: number, high: number): number => low + random() * (high - low);
   const point = (): number[] => [between(-200, 200), between(-200, 200), between(4, 80)];
   return {
-    launch: [0, 0, 0], repositionSpeedMs: 9, repositionWatts: 95, settleSeconds: 4, hoverWatts: 89, takeoffSeconds: 30, landingSeconds: 40, swapSeconds: 180,
+    launch: [0, 0, 0], repositionSpeedMs: 9, repositionWatts: 95, settleSeconds: 4, meanWatts: 89, takeoffSeconds: 30, landingSeconds: 40, swapSeconds: 180,
     packs: packs.map((usableWh, i) => ({ id: `P${i}`, usableWh })),
     shots: Array.from({ length: shots }, (_, i) => {
       const start = point();
@@ -56,7 +56,7 @@ const runRisk = (): void => {
   const random = seeded(3);
   const shot = (i: number) => ({ id: `s${i}`, must: i % 3 === 0, takes: 2 + (i % 2), keeperRate: 0.45 + 0.4 * random(), legS: 8, legWh: 0.2, setupS: 30, setupWh: 0.7, takeS: 20 + 10 * random(), takeWh: 0.6, betweenS: 8, betweenWh: 0.2, homeS: 40, homeWh: 1, latestS: 9000 });
   const flights = Array.from({ length: 8 }, (_, f) => ({ crew: '', kind: 'A', usableWh: 24, heldWh: 38, launchS: f * 900, takeoffS: 30, takeoffWh: 0.7, stops: Array.from({ length: 5 }, (_, k) => shot(f * 5 + k)) }));
-  const day = { flights, spares: [], unplanned: [], swapS: 180, packSpread: 0.04, airSpread: 0.08, setupSpread: 0.35, hoverW: 90 };
+  const day = { flights, spares: [], unplanned: [], swapS: 180, packSpread: 0.04, airSpread: 0.08, setupSpread: 0.35, meanW: 90 };
   const times = Array.from({ length: 9 }, () => took(() => simulate(day, 2000, seeded(1))).ms);
   report('2,000 days of 40 shots thrown', `median ${ms(spread(times).median)}, worst ${ms(spread(times).max)}`);
 };

@@ -91,5 +91,5 @@ export const useFlights = defineStore('flights', () => {
     if (again) void plan(planning); else failed.value = 'Something changed meanwhile. Plan the day again.';
   });
   watch(() => film.filmId, () => { stop(); drop(); nowMs.value = -Infinity; });
-  return { busy, progress, failed, proposal, refused, accepted, would, nowMs, placeIds, plan, stop, drop, take, refuse };
+  return { busy, progress, failed, proposal, refused, would, nowMs, placeIds, plan, stop, drop, take, refuse };
 });

@@ -72,7 +72,7 @@ export const riskDay = (input: FilmInput, derived: DerivedFilm, date: string): R
   return {
     flights, spares: sparesOf(input, places),
     unplanned: shots.filter((s) => s.flightIndex === null).map((s) => ({ id: s.facts.shot.id, must: s.facts.shot.priority === 'must' })),
-    swapS: input.film.preferences.swapMinutes * 60, packSpread, airSpread, setupSpread, hoverW: seconds > 0 ? (used / seconds) * 3600 : 0,
+    swapS: input.film.preferences.swapMinutes * 60, packSpread, airSpread, setupSpread, meanW: seconds > 0 ? (used / seconds) * 3600 : 0,
   };
 };
 

@@ -8,4 +8,3 @@ export * from './explain';
 export * from '../turns';
 export * from './cures';
 export * from './chances';
-export { loggedOn, endOfFlown } from '../day';
