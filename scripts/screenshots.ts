@@ -43,10 +43,11 @@ const SHOTS: readonly Shot[] = [
   { name: 'phone-slates', path: '', width: 390, height: 844 },
 ];
 
-/** Pictures of the main views from the made-up film. Names on the command line choose some; --to puts them elsewhere. */
+/** Pictures of the main views from the made-up film. Names on the command line choose some; --to puts them elsewhere, --phone takes them at its size. */
 const run = async (): Promise<void> => {
   const args = process.argv.slice(2);
   const to = args.find((a) => a.startsWith('--to='))?.slice(5) ?? 'docs/screenshots';
+  const phone = args.includes('--phone');
   const wanted = args.filter((a) => !a.startsWith('--'));
   const dataDir = await mkdtemp(join(tmpdir(), 'dusk-shots-'));
   let film = '';
@@ -54,7 +55,7 @@ const run = async (): Promise<void> => {
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update'] });
   await mkdir(to, { recursive: true });
   for (const shot of SHOTS.filter((s) => wanted.length === 0 || wanted.includes(s.name))) {
-    const page = await browser.newPage({ viewport: { width: shot.width ?? 1280, height: shot.height ?? 800 } });
+    const page = await browser.newPage({ viewport: phone ? { width: 390, height: 844 } : { width: shot.width ?? 1280, height: shot.height ?? 800 } });
     page.on('console', (m) => { if (m.type() === 'error') console.error(`${shot.name}: ${m.text()}`); });
     page.on('pageerror', (e) => console.error(`${shot.name}: ${e.message}`));
     await page.addInitScript((theme) => localStorage.setItem('dusk-theme', theme), shot.theme ?? 'dusk');
