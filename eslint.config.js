@@ -16,7 +16,7 @@ const CORE = {
   pace: ['units', 'moves'],
   exposure: ['units'],
   energy: ['units', 'air', 'kit', 'moves'],
-  cards: ['kit'],
+  cards: ['units', 'kit'],
   charge: ['units', 'kit', 'energy'],
   budget: ['units', 'kit', 'air', 'energy', 'charge'],
   risk: ['units'],

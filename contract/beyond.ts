@@ -26,15 +26,23 @@ const feature: Check = ({ shape, points, until }) => {
 interface Range { readonly name?: string; readonly isoBase: number; readonly isoCeiling: number }
 const reversedIso = (range: Range, path: string): Fault[] => (range.isoCeiling < range.isoBase ? [{ path, say: `The ISO range of ${range.name ?? 'a camera'} runs backwards: its ceiling is under its base.` }] : []);
 
-const aircraft: Check = ({ cameras }) => ((cameras ?? []) as (Range & { profiles: Range[]; sharpFromF: number; sharpToF: number })[]).flatMap((c) => [
+const dateFault = (path: string, date: unknown): Fault[] => (typeof date === 'string' && !inCalendar(date) ? [{ path, say: 'That date is not in the calendar.' }] : []);
+
+const aircraft: Check = ({ cameras, firmwareOn, insuredUntil }) => [...dateFault('/firmwareOn', firmwareOn), ...dateFault('/insuredUntil', insuredUntil), ...((cameras ?? []) as (Range & { profiles: Range[]; sharpFromF: number; sharpToF: number })[]).flatMap((c) => [
   ...reversedIso(c, '/cameras'), ...c.profiles.flatMap((p) => reversedIso(p, '/cameras')),
   ...(c.sharpToF < c.sharpFromF ? [{ path: '/cameras', say: 'The sharp f-numbers run backwards.' }] : []),
-]);
+])];
 
 const filter: Check = ({ kind, factor, strongest }) => (kind === 'variable' && Number(strongest) <= Number(factor)
   ? [{ path: '/strongest', say: 'A variable filter is stronger at its strongest than at its weakest.' }] : []);
 
-const pack: Check = ({ chargedOn }) => (typeof chargedOn === 'string' && !inCalendar(chargedOn) ? [{ path: '/chargedOn', say: 'That date is not in the calendar.' }] : []);
+const pack: Check = ({ chargedOn, firmwareOn }) => [...dateFault('/chargedOn', chargedOn), ...dateFault('/firmwareOn', firmwareOn)];
+
+const device: Check = ({ firmwareOn }) => dateFault('/firmwareOn', firmwareOn);
+
+const answer: Check = ({ verdict, reason }) => (verdict === 'waived' && String(reason ?? '').trim() === '' ? [{ path: '/reason', say: 'Say why it is waived: the log keeps the reason.' }] : []);
+
+const check: Check = ({ builtIn, moment, name }) => (builtIn === '' && String(name ?? '').trim() === '' && moment ? [{ path: '/name', say: 'Say what is to be looked at.' }] : []);
 
 const flown: Check = ({ startShare, endShare }) => (Number(endShare) > Number(startShare)
   ? [{ path: '/endShare', say: `It cannot land with ${percent(endShare)} after taking off with ${percent(startShare)}: look at both again.` }] : []);
@@ -42,7 +50,7 @@ const flown: Check = ({ startShare, endShare }) => (Number(endShare) > Number(st
 const charger: Check = ({ source, sourceWh }) => (source === 'bank' && !(Number(sourceWh) > 0)
   ? [{ path: '/sourceWh', say: 'A power bank without watt-hours charges nothing: enter what it holds.' }] : []);
 
-const BEYOND: Partial<Record<EntityKind, Check>> = { location: place, feature, aircraft, filter, pack, flown, charger };
+const BEYOND: Partial<Record<EntityKind, Check>> = { location: place, feature, aircraft, filter, pack, flown, charger, device, answer, check };
 
 /** What a schema cannot say, checked on both sides: a zone this machine knows, a date that exists, an outline with an inside. */
 export const beyondSchema = (kind: EntityKind, value: unknown): Fault[] => BEYOND[kind]?.(value as Record<string, unknown>) ?? [];

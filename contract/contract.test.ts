@@ -88,7 +88,7 @@ describe('faults in words', () => {
 describe('what hangs together', () => {
   it('references name fields that exist, and kit belongs to no film', () => {
     for (const { from, field } of REFERENCES) expect(Object.keys(ENTITIES[from].properties)).toContain(field);
-    expect(ENTITY_KINDS.filter(isKit)).toEqual(['aircraft', 'pack', 'card', 'filter', 'pilot', 'practice', 'charger', 'device', 'flown']);
+    expect(ENTITY_KINDS.filter(isKit)).toEqual(['aircraft', 'pack', 'card', 'filter', 'pilot', 'practice', 'charger', 'device', 'flown', 'gear', 'cardMove', 'check']);
   });
   it('the description refers only to what it describes', () => {
     const api = openApi('1');

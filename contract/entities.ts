@@ -1,7 +1,7 @@
 import type { Static, TSchema } from '@sinclair/typebox';
 import { FlightSchema } from './flight';
-import { FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
-import { AircraftSchema, CardSchema, ChargerSchema, DeviceSchema, FilterSchema, FlownSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
+import { AnswerSchema, FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
+import { AircraftSchema, CardMoveSchema, CardSchema, ChargerSchema, CheckSchema, DeviceSchema, FilterSchema, FlownSchema, GearSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
 import { FeatureSchema, GroundSchema, PictureSchema } from './site';
 import type { EntityKind } from './kinds';
 
@@ -25,6 +25,10 @@ export const ENTITIES = {
   charger: ChargerSchema,
   device: DeviceSchema,
   flown: FlownSchema,
+  gear: GearSchema,
+  cardMove: CardMoveSchema,
+  check: CheckSchema,
+  answer: AnswerSchema,
 } as const satisfies Record<EntityKind, TSchema>;
 
 export type Entity<K extends EntityKind = EntityKind> = Static<(typeof ENTITIES)[K]>;
@@ -58,4 +62,6 @@ export const REFERENCES: readonly { readonly from: EntityKind; readonly field: s
   { from: 'flight', field: 'packId', to: 'pack' },
   { from: 'flown', field: 'aircraftId', to: 'aircraft' },
   { from: 'flown', field: 'packId', to: 'pack' },
+  { from: 'cardMove', field: 'cardId', to: 'card' },
+  { from: 'answer', field: 'locationId', to: 'location' },
 ];

@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { FlightSchema } from './flight';
-import { FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
-import { AircraftSchema, CardSchema, ChargerSchema, DeviceSchema, FilterSchema, FlownSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
+import { AnswerSchema, FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
+import { AircraftSchema, CardMoveSchema, CardSchema, ChargerSchema, CheckSchema, DeviceSchema, FilterSchema, FlownSchema, GearSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
 import { EXCHANGE_FORMAT, EXCHANGE_VERSION } from './kinds';
 import { filled, strict } from './parts';
 import { AssetSchema, FeatureSchema, GroundSchema, PictureSchema } from './site';
@@ -19,6 +19,7 @@ export const FilmFileSchema = strict({
   grounds: filled(Type.Array(GroundSchema, { maxItems: 500 }), []),
   pictures: filled(Type.Array(PictureSchema, { maxItems: 500 }), []),
   flights: filled(Type.Array(FlightSchema, { maxItems: 2000 }), []),
+  answers: filled(Type.Array(AnswerSchema, { maxItems: 50_000 }), []),
   /** Files the grounds and pictures refer to. */
   assets: filled(Type.Array(AssetSchema, { maxItems: 1000 }), []),
   kit: strict({
@@ -31,6 +32,9 @@ export const FilmFileSchema = strict({
     chargers: filled(Type.Array(ChargerSchema, { maxItems: 100 }), []),
     devices: filled(Type.Array(DeviceSchema, { maxItems: 100 }), []),
     flown: filled(Type.Array(FlownSchema, { maxItems: 20_000 }), []),
+    gear: filled(Type.Array(GearSchema, { maxItems: 1000 }), []),
+    cardMoves: filled(Type.Array(CardMoveSchema, { maxItems: 50_000 }), []),
+    checks: filled(Type.Array(CheckSchema, { maxItems: 1000 }), []),
   }),
 });
 

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { Above, Between, ClockTime, filled, LocalDate, Name, Nullable, OneOf, Position, ShortText, strict, Text, Uuid, Whole } from './parts';
-import { PROFILE_SCHOOLS } from '../core/kit';
+import { CHECK_MOMENTS, PROFILE_SCHOOLS } from '../core/kit';
 import { LIT, SURFACES, WISH_KINDS } from '../core/light';
 import { MoveSchema } from './moves';
 
@@ -13,7 +13,7 @@ export const PreferencesSchema = strict({
   holdBackSpare: Type.Boolean(),
   takeStyle: Takes,
   cutStyle: Cut,
-  cardPolicy: OneOf('one', 'fresh'),
+  cardPolicy: OneOf('one', 'fresh', 'fresh-away'),
   minimumHoldS: Between(0, 60),
   preRollS: Between(0, 30),
   postRollS: Between(0, 30),
@@ -57,6 +57,14 @@ export const PreferencesSchema = strict({
   chargeBetween: filled(Type.Boolean(), true),
   /** Minutes a pack cools after landing before it is charged. */
   coolMinutes: filled(Between(0, 240), 20),
+  /** Copies footage has before its card may be formatted. */
+  copiesWanted: filled(Whole(1, 9), 2),
+  /** Distance from the launch point from which a flight is far from help, m. */
+  awayM: filled(Between(20, 20_000), 400),
+  /** Minutes of an evening there are for copying. */
+  eveningMinutes: filled(Between(0, 1440), 120),
+  /** How clips are named; words in braces are filled in. */
+  clipTemplate: filled(Type.String({ minLength: 1, maxLength: 200 }), '{film}_{place}_{shot}_t{take}'),
 });
 
 export const FilmSchema = strict({
@@ -206,4 +214,19 @@ export const ReadingSchema = strict({
   locationId: Uuid,
   utcMs: Type.Integer({ minimum: 0, maximum: 4_102_444_800_000 }),
   ev100: Between(-10, 20),
+});
+
+/** What somebody found when something was checked. Only added to: the newest answer counts. */
+export const AnswerSchema = strict({
+  id: Uuid,
+  locationId: Uuid,
+  /** Code of a check that comes along, or id of one's own. */
+  checkId: Type.String({ minLength: 1, maxLength: 60 }),
+  moment: OneOf(...CHECK_MOMENTS),
+  /** Slate before whose take it was asked, or the first of the flight; null for the place or the day. */
+  shotId: Nullable(Uuid),
+  verdict: OneOf('passed', 'failed', 'waived', 'open'),
+  reason: ShortText,
+  who: Type.String({ maxLength: 200 }),
+  utcMs: Type.Integer({ minimum: 0, maximum: 4_102_444_800_000 }),
 });

@@ -1,7 +1,9 @@
 import { Type } from '@sinclair/typebox';
-import { AID_KINDS, CHARGE_SOURCES, DEVICE_ROLES, FLIGHT_VERDICTS, PACK_STATES, PROFILE_SCHOOLS } from '../core/kit';
+import { AID_KINDS, CARD_ACTS, CARD_SPOTS, CHARGE_SOURCES, CHECK_MOMENTS, DEVICE_ROLES, FLIGHT_VERDICTS, GEAR_ROLES, PACK_STATES, PROFILE_SCHOOLS, SENSE_SIDES } from '../core/kit';
 import { Above, Between, filled, LocalDate, Name, Nullable, OneOf, ShortText, strict, Uuid, Whole } from './parts';
 
+/** What runs in it, and when somebody last looked for a newer one. */
+const firmware = { firmware: filled(Type.String({ maxLength: 60 }), ''), firmwareOn: filled(Nullable(LocalDate), null) };
 const PartId = Type.String({ minLength: 1, maxLength: 60 });
 
 export const ModeSchema = strict({
@@ -37,12 +39,12 @@ export const CameraSchema = strict({
 
 /** What the sticks are set to: rates at full stick, how softly they start, how flat the middle is. */
 const HandlingSchema = strict({
-  maxSpeedMs: Above(0, 100), maxYawDegS: Above(0, 720), maxTiltDegS: Above(0, 720), smoothing: Between(0, 1), expo: Between(0, 1),
+  maxSpeedMs: Above(0, 100), maxYawDegS: Above(0, 720), maxTiltDegS: Above(0, 720), smoothing: Between(0, 1), tiltSmoothing: filled(Between(0, 1), 0.4), expo: Between(0, 1),
 });
 const HANDLING_DEFAULTS = {
-  slow: { maxSpeedMs: 3, maxYawDegS: 20, maxTiltDegS: 12, smoothing: 0.7, expo: 0.6 },
-  normal: { maxSpeedMs: 10, maxYawDegS: 60, maxTiltDegS: 30, smoothing: 0.4, expo: 0.4 },
-  fast: { maxSpeedMs: 20, maxYawDegS: 100, maxTiltDegS: 60, smoothing: 0.2, expo: 0.3 },
+  slow: { maxSpeedMs: 3, maxYawDegS: 20, maxTiltDegS: 12, smoothing: 0.7, tiltSmoothing: 0.7, expo: 0.6 },
+  normal: { maxSpeedMs: 10, maxYawDegS: 60, maxTiltDegS: 30, smoothing: 0.4, tiltSmoothing: 0.4, expo: 0.4 },
+  fast: { maxSpeedMs: 20, maxYawDegS: 100, maxTiltDegS: 60, smoothing: 0.2, tiltSmoothing: 0.2, expo: 0.3 },
 };
 
 /** Something the aircraft can fly by itself, with its limits. */
@@ -74,6 +76,17 @@ export const AircraftSchema = strict({
   handling: filled(strict({ slow: HandlingSchema, normal: HandlingSchema, fast: HandlingSchema }), HANDLING_DEFAULTS),
   abilities: filled(Type.Array(AbilitySchema, { maxItems: 20 }), []),
   cameras: Type.Array(CameraSchema, { minItems: 1, maxItems: 8 }),
+  senses: filled(Type.Array(OneOf(...SENSE_SIDES), { maxItems: 6, uniqueItems: true }), []),
+  /** Most the camera tilts up, and tilt from which the propellers stand in the picture, deg. */
+  tiltUpDeg: filled(Between(0, 90), 30),
+  propsFromDeg: filled(Between(0, 90), 90),
+  registration: filled(Type.String({ maxLength: 60 }), ''),
+  insurance: filled(Type.String({ maxLength: 200 }), ''),
+  insuredUntil: filled(Nullable(LocalDate), null),
+  /** Mass of the pack its own mass is stated with, g; 0 where nobody weighed it. */
+  usualPackG: filled(Between(0, 20_000), 0),
+  internalGB: filled(Between(0, 100_000), 0),
+  ...firmware,
   notes: ShortText,
   retired: Type.Boolean(),
 });
@@ -95,6 +108,8 @@ export const PackSchema = strict({
   /** Cycles it is trusted for. */
   mostCycles: filled(Whole(1, 10_000), 200),
   condition: filled(OneOf(...PACK_STATES), 'sound'),
+  massG: filled(Between(0, 20_000), 0),
+  ...firmware,
   notes: ShortText,
   retired: Type.Boolean(),
 });
@@ -157,6 +172,7 @@ export const ChargerSchema = strict({
   slotW: Above(0, 5000),
   /** Aircraft whose packs it takes; none named stands for all. */
   aircraftIds: Type.Array(Uuid, { maxItems: 50 }),
+  massG: filled(Between(0, 20_000), 0),
   notes: ShortText,
   retired: Type.Boolean(),
 });
@@ -170,6 +186,8 @@ export const DeviceSchema = strict({
   /** Hours a full charge lasts in use. */
   hours: Above(0, 100),
   chargeMinutes: Above(0, 1440),
+  massG: filled(Between(0, 20_000), 0),
+  ...firmware,
   notes: ShortText,
   retired: Type.Boolean(),
 });
@@ -194,4 +212,44 @@ export const FlownSchema = strict({
   /** Shots that are in the can by it. */
   shotIds: Type.Array(Uuid, { maxItems: 500 }),
   notes: ShortText,
+});
+
+/** What else is carried: readers, cables, a landing pad, propellers, guards, cases. */
+export const GearSchema = strict({
+  id: Uuid,
+  name: Name,
+  role: OneOf(...GEAR_ROLES),
+  count: Whole(0, 1000),
+  massG: Between(0, 50_000),
+  fitted: Type.Boolean(),
+  readMBs: Between(0, 20_000),
+  aircraftIds: Type.Array(Uuid, { maxItems: 50 }),
+  notes: ShortText,
+  retired: Type.Boolean(),
+});
+
+/** Something that happened to a card. A correction is another entry. */
+export const CardMoveSchema = strict({
+  id: Uuid,
+  cardId: Uuid,
+  utcMs: Type.Integer({ minimum: 0, maximum: 4_102_444_800_000 }),
+  act: OneOf(...CARD_ACTS),
+  spot: Nullable(OneOf(...CARD_SPOTS)),
+  aircraftId: Nullable(Uuid),
+  gb: Between(0, 100_000),
+  copiesWanted: Whole(0, 9),
+  waiver: ShortText,
+});
+
+/** A check of one's own, or a change to one that comes along. */
+export const CheckSchema = strict({
+  id: Uuid,
+  builtIn: Type.String({ maxLength: 60 }),
+  name: Name,
+  moment: OneOf(...CHECK_MOMENTS),
+  protects: ShortText,
+  position: Type.String({ maxLength: 200, pattern: '^[0-9A-Za-z]*$' }),
+  off: Type.Boolean(),
+  notes: ShortText,
+  retired: Type.Boolean(),
 });

@@ -113,6 +113,6 @@ export const demoFilm = (): FilmFile => {
       audience: 'Railway society, website and a hall screening', cutLengthS: 150, timelineFps: 25, tempoBpm: 92, aspect: '16:9', stillsWanted: false, units: 'metric',
       preferences: { ...DEFAULT_PREFERENCES }, leftHome: [], beatsPerCount: 8, pilotId: demoId(9, 1),
     },
-    locations, subjects, shots, readings: [], features: demoFeatures(VIADUCT, TERRACES, PANS), grounds: grounds.map((g) => g.ground), pictures: [], flights: [], assets: grounds.map((g) => g.asset), kit: demoKit,
+    locations, subjects, shots, readings: [], features: demoFeatures(VIADUCT, TERRACES, PANS), grounds: grounds.map((g) => g.ground), pictures: [], flights: [], answers: [], assets: grounds.map((g) => g.asset), kit: demoKit,
   };
 };

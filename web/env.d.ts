@@ -19,6 +19,10 @@ declare module 'virtual:validators' {
   export const charger: Check;
   export const device: Check;
   export const flown: Check;
+  export const gear: Check;
+  export const cardMove: Check;
+  export const check: Check;
+  export const answer: Check;
 }
 
 declare module 'tz-lookup' {

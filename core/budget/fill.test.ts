@@ -11,9 +11,9 @@ const rules = (more: Partial<FlightRules> = {}): FlightRules => ({ wind: { speed
 const shot = (id: string, wattHours: number, more: Partial<ShotCost> = {}): ShotCost => ({ shotId: id, aircraftId: 'A', from: { x: 20, y: 50, z: 20 }, to: { x: 30, y: 60, z: 25 }, airS: wattHours * 40, wattHours, notBeforeS: 0, ...more });
 const supply = (id: string, usableWh = 30, more: Partial<PackSupply> = {}): PackSupply => ({ packId: id, aircraftIds: ['A', 'B'], usableWh, reserveWh: 13.8, availableWh: usableWh + 13.8, fullWh: 43.8, ...more });
 const laid = (id: string, packId: string | null, shots: ShotCost[], more: Partial<LaidFlight> = {}): LaidFlight => ({ id, aircraftId: 'A', packId, launch: ORIGIN, locked: false, notBeforeS: 0, stops: shots.map((cost) => ({ cost, pinned: false })), ...more });
-const packOf = (id: string): Pack => ({ id, name: id, aircraftIds: ['A', 'B'], ratedWh: 46, charge: 1, health: 1, cycles: 0, chargedOn: null, drainDelayDays: 3, chargeMinutes: 60, mostCycles: 200, condition: 'sound', retired: false });
+const packOf = (id: string): Pack => ({ id, name: id, aircraftIds: ['A', 'B'], ratedWh: 46, charge: 1, health: 1, cycles: 0, chargedOn: null, drainDelayDays: 3, chargeMinutes: 60, mostCycles: 200, condition: 'sound', massG: 0, firmware: '', firmwareOn: null, retired: false });
 const charger = (): Recharge => ({
-  day: new ChargeDay([{ id: 'c', name: 'c', source: 'vehicle', sourceWh: 0, slots: 2, manner: 'side-by-side', slotW: 200, aircraftIds: [], retired: false }], 600), zeroS: 0, packOf,
+  day: new ChargeDay([{ id: 'c', name: 'c', source: 'vehicle', sourceWh: 0, slots: 2, manner: 'side-by-side', slotW: 200, aircraftIds: [], massG: 0, retired: false }], 600), zeroS: 0, packOf,
   supplyAt: (id, share) => supply(id, Math.max(0, share * 43.8 - 13.8), { availableWh: share * 43.8 }),
 });
 const ids = (flights: readonly { readonly stops: readonly { readonly shotId: string }[] }[]): string[][] => flights.map((f) => f.stops.map((s) => s.shotId));

@@ -1,17 +1,37 @@
+/** What cards flights are put on. */
+export interface CardRules {
+  /** Whether each flight wants a card nothing else is on; or all of them, or none. */
+  readonly fresh: boolean | readonly boolean[];
+  /** Where no fresh card is left, any with room will do. */
+  readonly softly?: boolean;
+  /** Cards something is on already: none of them is fresh. None where left out. */
+  readonly used?: readonly boolean[];
+}
+
 /**
- * Card of each flight in a row: a card is changed only on the ground, and one that was put away is not taken again.
+ * Card of each flight, in the order they are flown. A card is only changed on the ground, so a flight goes onto one card
+ * whole: the one in the camera while it has room, else the next; a fresh one where that is the habit. A card is never gone back
+ * to, but one that was passed over because something is on it may still serve.
  * @param bytes what each flight records @param roomBytes room of the cards in the order they are taken
- * @param fresh a card of its own for each flight
  * @returns number of each flight's card; null for one that finds no room
  */
-export const assignCards = (bytes: readonly number[], roomBytes: readonly number[], fresh: boolean): (number | null)[] => {
-  let [card, on] = [0, 0];
-  let used = false;
-  return bytes.map((b) => {
-    let [at, full] = fresh && used ? [card + 1, 0] : [card, on];
-    while (at < roomBytes.length && full + b > (roomBytes[at] ?? 0)) { at += 1; full = 0; }
-    if (at >= roomBytes.length) return null;
-    [card, on, used] = [at, full + b, true];
+export const assignCards = (bytes: readonly number[], roomBytes: readonly number[], rules: boolean | CardRules): (number | null)[] => {
+  const { fresh, used, softly }: CardRules = typeof rules === 'boolean' ? { fresh: rules } : rules;
+  const touched = roomBytes.map((_, i) => used?.[i] ?? false);
+  const on = roomBytes.map(() => 0);
+  const done = roomBytes.map(() => false);
+  let card = -1;
+  return bytes.map((b, n) => {
+    const alone = typeof fresh === 'boolean' ? fresh : fresh[n] ?? false;
+    const takes = (i: number, own: boolean): boolean => !done[i] && (on[i] ?? 0) + b <= (roomBytes[i] ?? 0) && !(own && touched[i]);
+    const next = (own: boolean): number => (card >= 0 && takes(card, own) ? card : roomBytes.findIndex((_, i) => i !== card && takes(i, own)));
+    const strict = next(alone);
+    const at = strict === -1 && alone && softly ? next(false) : strict;
+    if (at === -1) return null;
+    if (card >= 0 && at !== card) done[card] = true;
+    on[at] = (on[at] ?? 0) + b;
+    touched[at] = true;
+    card = at;
     return at;
   });
 };

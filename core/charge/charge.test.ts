@@ -4,8 +4,8 @@ import { chargeMinutes } from '../energy';
 import type { Charger, Pack } from '../kit';
 import { chargedShare, CHARGE_EFFICIENCY, ChargeDay, eveningBefore, fullMinutes, shareOn } from '.';
 
-const pack = (id: string, more: Partial<Pack> = {}): Pack => ({ id, name: id, aircraftIds: ['A'], ratedWh: 40, charge: 0.3, health: 1, cycles: 10, chargedOn: null, drainDelayDays: 3, chargeMinutes: 60, mostCycles: 200, condition: 'sound', retired: false, ...more });
-const charger = (more: Partial<Charger> = {}): Charger => ({ id: 'c', name: 'c', source: 'wall', sourceWh: 0, slots: 3, manner: 'in-turn', slotW: 100, aircraftIds: [], retired: false, ...more });
+const pack = (id: string, more: Partial<Pack> = {}): Pack => ({ id, name: id, aircraftIds: ['A'], ratedWh: 40, charge: 0.3, health: 1, cycles: 10, chargedOn: null, drainDelayDays: 3, chargeMinutes: 60, mostCycles: 200, condition: 'sound', massG: 0, firmware: '', firmwareOn: null, retired: false, ...more });
+const charger = (more: Partial<Charger> = {}): Charger => ({ id: 'c', name: 'c', source: 'wall', sourceWh: 0, slots: 3, manner: 'in-turn', slotW: 100, aircraftIds: [], massG: 0, retired: false, ...more });
 const share = fc.double({ min: 0, max: 1, noNaN: true });
 
 describe('the charge curve', () => {
@@ -70,7 +70,7 @@ describe('a day of charging', () => {
 
 describe('the evening before', () => {
   const packs = [pack('full', { charge: 1 }), pack('half', { charge: 0.5 }), pack('low', { charge: 0.1 }), pack('old', { charge: 1, chargedOn: '2027-05-01' }), pack('fat', { condition: 'swollen' })];
-  const evening = eveningBefore(packs, [{ id: 'd', name: 'Controller', role: 'controller', charge: 0.4, hours: 5, chargeMinutes: 100, retired: false }], [charger()], '2027-05-13', '2027-05-14', 3);
+  const evening = eveningBefore(packs, [{ id: 'd', name: 'Controller', role: 'controller', charge: 0.4, hours: 5, chargeMinutes: 100, massG: 0, firmware: '', firmwareOn: null, retired: false }], [charger()], '2027-05-13', '2027-05-14', 3);
   it('lists what drained by itself with what is low, fullest first, and nothing that is swollen', () => {
     expect(evening.topUp.map((t) => t.pack.id)).toEqual(['old', 'half', 'low']);
     expect(evening.topUp.map((t) => t.drained)).toEqual([true, false, false]);

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { FlownFlight, Pack } from '../kit';
 import { calibrate, FLIGHTS_TO_COUNT, learned, packEnergy, packFaults, usedOf } from '.';
 
-const pack = (id: string, more: Partial<Pack> = {}): Pack => ({ id, name: id, aircraftIds: ['A'], ratedWh: 46, charge: 1, health: 1, cycles: 10, chargedOn: null, drainDelayDays: 3, chargeMinutes: 70, mostCycles: 200, condition: 'sound', retired: false, ...more });
+const pack = (id: string, more: Partial<Pack> = {}): Pack => ({ id, name: id, aircraftIds: ['A'], ratedWh: 46, charge: 1, health: 1, cycles: 10, chargedOn: null, drainDelayDays: 3, chargeMinutes: 70, mostCycles: 200, condition: 'sound', massG: 0, firmware: '', firmwareOn: null, retired: false, ...more });
 let n = 0;
 /** A flight that used so much for each watt-hour planned, at 25 °C where a pack gives all it has. */
 const flight = (packId: string, ratio: number, more: Partial<FlownFlight> = {}): FlownFlight => {

@@ -1,6 +1,7 @@
-import { assignCards, mostAboard, plannableBytes, writeNeeded, writesFastEnough, type CardFill } from '../cards';
+import type { CardFill } from '../cards';
 import type { Warning } from '../warnings';
 import { bySeverity } from '../warnings';
+import { cardFacts, cardWarnings, type CardFacts } from './cards';
 import type { DerivedShot } from './derived';
 import { contradictingTurns, failingPacks } from './rules/packs';
 import type { PlaceFacts, TimedFlight } from './place';
@@ -26,59 +27,6 @@ export interface BudgetFacts {
   readonly timelineS: number;
   readonly warnings: readonly Warning[];
 }
-
-/** What a row of flights leaves on the cards, and how much of it nobody has a copy of. */
-export interface CardFacts {
-  /** Id of each flight's card, in the order they are flown; null for one that finds no room. */
-  readonly byFlight: readonly { readonly flight: TimedFlight; readonly cardId: string | null }[];
-  readonly fills: readonly CardFill[];
-  readonly overBytes: number;
-  /** Most footage in the air that exists nowhere else, and what a card of its own for each flight would make of it; s. */
-  readonly aboardS: number;
-  readonly aboardFlight: TimedFlight | null;
-  readonly aboardFreshS: number;
-}
-
-/** Cards of all flights of a film: one after another, or a fresh one for each. */
-const cardFacts = (input: FilmInput, places: readonly PlaceFacts[], shots: ReadonlyMap<string, DerivedShot>): CardFacts => {
-  const { cards } = input.kit;
-  const flights = places.flatMap((p) => p.flights).sort((a, b) => a.startMs - b.startMs);
-  const sum = (f: TimedFlight, of: (s: DerivedShot) => number): number => f.stops.reduce((total, s) => { const shot = shots.get(s.shotId); return shot ? total + of(shot) : total; }, 0);
-  // What is in no flight yet wants room as well: each as a flight of its own at the end.
-  const waiting = places.flatMap((p) => p.fill.unfit).map((u) => shots.get(u.shotId)?.facts.bytes ?? 0);
-  const bytes = [...flights.map((f) => sum(f, (s) => s.facts.bytes)), ...waiting];
-  const recorded = flights.map((f) => sum(f, (s) => s.facts.seconds.recordedS));
-  const rooms = cards.map(plannableBytes);
-  const on = assignCards(bytes, rooms, input.film.preferences.cardPolicy === 'fresh');
-  const fills = cards.map((card, i): CardFill => ({ cardId: card.id, bytes: bytes.reduce((total, b, n) => (on[n] === i ? total + b : total), 0), roomBytes: rooms[i] ?? 0 }));
-  const aboard = mostAboard(on, recorded, flights.map((f) => places.find((p) => p.location.id === f.locationId)?.location.date ?? ''));
-  return {
-    fills, overBytes: bytes.reduce((total, b, n) => (on[n] === null ? total + b : total), 0), byFlight: flights.map((flight, n) => ({ flight, cardId: cards[on[n] ?? -1]?.id ?? null })),
-    aboardS: aboard.seconds, aboardFlight: flights[aboard.flight] ?? null, aboardFreshS: Math.max(0, ...recorded),
-  };
-};
-
-const cardWarnings = (input: FilmInput, shots: ReadonlyMap<string, DerivedShot>, used: readonly CardFill[], overBytes: number): Warning[] => {
-  const warnings: Warning[] = [];
-  const peak = Math.max(0, ...[...shots.values()].map((s) => s.facts.mode?.megabitsPerS ?? 0));
-  for (const card of input.kit.cards) {
-    if (card.usedGB > card.nominalGB) warnings.push({
-      code: 'card.impossible', severity: 'care', subject: { kind: 'card', id: card.id },
-      say: `${card.name} holds more than its size.`, why: 'Used space cannot be larger than the card.', cures: [{ say: 'Correct its size or what is on it.' }],
-    });
-    if (used.some((f) => f.cardId === card.id && f.bytes > 0) && !writesFastEnough(card, peak)) warnings.push({
-      code: 'card.slow', severity: 'care', subject: { kind: 'card', id: card.id },
-      say: `${card.name} is rated ${card.writeMBs.toFixed(0)} MB/s; ${peak.toFixed(0)} Mbit/s wants ${writeNeeded(peak).toFixed(0)} MB/s.`,
-      why: 'Recording can stop by itself when the card falls behind.', cures: [{ say: 'Use a faster card, or a mode with a lower rate.' }],
-    });
-  }
-  if (overBytes > 0) warnings.push({
-    code: 'card.full', severity: 'stop', subject: { kind: 'film' },
-    say: `${(overBytes / 1e9).toFixed(1)} GB find no room on the cards.`, why: '10 % of each card is kept free, and what is on them counts.',
-    cures: [{ say: 'Copy and empty a card, bring another, or take fewer takes.' }],
-  });
-  return warnings;
-};
 
 const packWarnings = (input: FilmInput, packsShort: number, unfit: number): Warning[] => {
   const packs = input.kit.packs;
@@ -137,6 +85,6 @@ export const budgetOf = (input: FilmInput, places: readonly PlaceFacts[], shots:
     shotsUnfit: unfit.length,
     mustsUnfit: unfit.filter((u) => shots.get(u.shotId)?.facts.shot.priority === 'must').length,
     timelineS: timeline(shots),
-    warnings: bySeverity([...packWarnings(input, packsShort, unfit.length), ...cardWarnings(input, shots, fills, overBytes), ...stillsNote(input), ...failingPacks(input.kit), ...contradictingTurns(input)]),
+    warnings: bySeverity([...packWarnings(input, packsShort, unfit.length), ...cardWarnings(input, cards, shots), ...stillsNote(input), ...failingPacks(input.kit), ...contradictingTurns(input)]),
   };
 };

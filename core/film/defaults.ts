@@ -9,7 +9,7 @@ export const DEFAULT_PREFERENCES: Preferences = {
   holdBackSpare: false,
   takeStyle: 'there-and-back',
   cutStyle: 'in-motion',
-  cardPolicy: 'one',
+  cardPolicy: 'fresh-away',
   minimumHoldS: 5,
   preRollS: 2,
   postRollS: 2,
@@ -40,6 +40,10 @@ export const DEFAULT_PREFERENCES: Preferences = {
   learn: true,
   chargeBetween: true,
   coolMinutes: 20,
+  copiesWanted: 2,
+  awayM: 400,
+  eveningMinutes: 120,
+  clipTemplate: '{film}_{place}_{shot}_t{take}',
 };
 
 /** Mean angular acceleration of a gentle turn, °/s². */

@@ -129,7 +129,7 @@ describe('a derived film', () => {
   });
 
   it('without packs, cards, aircraft or shots it still answers', () => {
-    const empty = deriveFilm({ ...film, kit: { aircraft: [], packs: [], cards: [], filters: [], pilots: [], practice: [], chargers: [], devices: [], flown: [] } });
+    const empty = deriveFilm({ ...film, kit: { aircraft: [], packs: [], cards: [], filters: [], pilots: [], practice: [], chargers: [], devices: [], flown: [], gear: [], cardMoves: [], checks: [] } });
     expect(empty.budget).toMatchObject({ shotsFitting: 0, shotsUnfit: 18, packsUsed: 0 });
     expect(empty.budget.warnings.map((w) => w.code)).toContain('pack.none');
     expect(deriveFilm({ ...film, shots: [], locations: [], subjects: [] }).budget).toMatchObject({ shotsFitting: 0, airborneS: 0 });

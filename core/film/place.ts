@@ -1,4 +1,5 @@
 import { fillFlights, type FillResult, type Flight, type FlightRules, type LaidFlight, type Launch, type PackSupply, type Recharge, type ShotCost } from '../budget';
+import { cardsNow } from '../cards';
 import { learned } from '../energy';
 import type { Kit, Pack } from '../kit';
 import { suppliesOf } from './day';
@@ -41,8 +42,8 @@ export const kitAlong = (kit: Kit, film: Film): Kit => {
   const comes = comesAlong(film);
   const { aircraft, packs } = film.preferences.learn ? learned(kit.aircraft, kit.packs, calibrationOf(kit)) : kit;
   return {
-    aircraft, packs: packs.filter(comes), cards: kit.cards.filter(comes), filters: kit.filters.filter(comes), pilots: kit.pilots, practice: kit.practice,
-    chargers: kit.chargers.filter(comes), devices: kit.devices.filter(comes), flown: kit.flown,
+    aircraft, packs: packs.filter(comes), cards: cardsNow(kit.cards.filter(comes), kit.cardMoves), filters: kit.filters.filter(comes), pilots: kit.pilots, practice: kit.practice,
+    chargers: kit.chargers.filter(comes), devices: kit.devices.filter(comes), flown: kit.flown, gear: kit.gear.filter(comes), cardMoves: kit.cardMoves, checks: kit.checks,
   };
 };
 

@@ -1,6 +1,6 @@
 import type { Terrain } from '../air';
 import type { CutSegment, CutStyle, TakeStyle } from '../footage';
-import type { HandlingName, Kit, ProfileSchool } from '../kit';
+import type { CheckMoment, HandlingName, Kit, ProfileSchool } from '../kit';
 import type { Aspect } from '../lens';
 import type { Lamps, LightWish, Lit, Sky, Surface } from '../light';
 import type { Added, MoveValues, RoutePoint, StoryRole } from '../moves';
@@ -19,7 +19,7 @@ export interface Preferences {
   readonly holdBackSpare: boolean;
   readonly takeStyle: TakeStyle;
   readonly cutStyle: CutStyle;
-  readonly cardPolicy: 'one' | 'fresh';
+  readonly cardPolicy: 'one' | 'fresh' | 'fresh-away';
   readonly minimumHoldS: number;
   readonly preRollS: number;
   readonly postRollS: number;
@@ -61,6 +61,13 @@ export interface Preferences {
   readonly chargeBetween: boolean;
   /** Minutes a pack cools after landing before it is charged. */
   readonly coolMinutes: number;
+  /** Copies footage has before its card may be formatted. */
+  readonly copiesWanted: number;
+  /** Distance from the launch point from which a flight is far from help, m. */
+  readonly awayM: number;
+  /** Minutes of an evening there are for copying. */
+  readonly eveningMinutes: number;
+  readonly clipTemplate: string;
 }
 
 export interface Film {
@@ -223,6 +230,19 @@ export interface FlightPlan {
   readonly notBefore: string | null;
 }
 
+/** What somebody found when something was checked; the newest answer counts. */
+export interface Answer {
+  readonly id: string;
+  readonly locationId: string;
+  readonly checkId: string;
+  readonly moment: CheckMoment;
+  readonly shotId: string | null;
+  readonly verdict: 'passed' | 'failed' | 'waived' | 'open';
+  readonly reason: string;
+  readonly who: string;
+  readonly utcMs: number;
+}
+
 /** A film with everything the reckoning needs. */
 export interface FilmInput {
   readonly film: Film;
@@ -234,6 +254,7 @@ export interface FilmInput {
   readonly features: readonly Feature[];
   /** Flights that were laid down; shots in none are put on packs in list order after them. */
   readonly flights: readonly FlightPlan[];
+  readonly answers: readonly Answer[];
   /** Ground by location, where a raster is known; elsewhere it is taken as level. */
   readonly terrain?: ReadonlyMap<string, Ground>;
   readonly kit: Kit;

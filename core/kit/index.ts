@@ -1,1 +1,3 @@
 export * from './types';
+export * from './gear';
+export * from './weight';

@@ -1,3 +1,5 @@
+import type { CardMove, Gear, OwnCheck } from './gear';
+
 /** A way a camera records. */
 export interface RecordingMode {
   readonly id: string;
@@ -83,11 +85,19 @@ export interface Handling {
   readonly maxSpeedMs: number;
   readonly maxYawDegS: number;
   readonly maxTiltDegS: number;
+  /** How softly turning starts and ends; that of the camera's tilt beside it. */
   readonly smoothing: number;
+  readonly tiltSmoothing: number;
   readonly expo: number;
 }
 
-export interface Aircraft extends AirframeFigures {
+/** What a thing with a program inside runs, and the day somebody looked for a newer one; null where nobody did. */
+export interface Firmware { readonly firmware: string; readonly firmwareOn: string | null }
+
+export const SENSE_SIDES = ['front', 'back', 'left', 'right', 'up', 'down'] as const;
+export type SenseSide = (typeof SENSE_SIDES)[number];
+
+export interface Aircraft extends AirframeFigures, Firmware {
   readonly id: string;
   readonly name: string;
   readonly maxClimbMs: number;
@@ -100,6 +110,19 @@ export interface Aircraft extends AirframeFigures {
   readonly handling: Readonly<Record<HandlingName, Handling>>;
   readonly abilities: readonly Ability[];
   readonly cameras: readonly Camera[];
+  /** Sides on which it senses what is there. */
+  readonly senses: readonly SenseSide[];
+  /** Most the camera tilts up, and tilt from which the propellers stand in the picture; deg. */
+  readonly tiltUpDeg: number;
+  readonly propsFromDeg: number;
+  /** Mark it carries, insurance and its last day; empty and null where there is none. */
+  readonly registration: string;
+  readonly insurance: string;
+  readonly insuredUntil: string | null;
+  /** Mass of the pack its own mass is stated with, g; 0 where nobody weighed it. */
+  readonly usualPackG: number;
+  /** Memory inside it, GB; 0 for none. */
+  readonly internalGB: number;
   readonly retired: boolean;
   /** Energy it really takes for a watt-hour reckoned, by logged flights; worked out, not stored. */
   readonly energyFactor?: number;
@@ -109,7 +132,7 @@ export interface Aircraft extends AirframeFigures {
 export const PACK_STATES = ['sound', 'hot', 'swollen', 'damaged'] as const;
 export type PackState = (typeof PACK_STATES)[number];
 
-export interface Pack {
+export interface Pack extends Firmware {
   readonly id: string;
   readonly name: string;
   /** Aircraft it fits. */
@@ -129,6 +152,8 @@ export interface Pack {
   /** Cycles it is trusted for. */
   readonly mostCycles: number;
   readonly condition: PackState;
+  /** g; 0 where nobody weighed it. */
+  readonly massG: number;
   readonly retired: boolean;
   /** Energy it really needs for a watt-hour its sisters give, by logged flights; worked out, not stored. */
   readonly drawFactor?: number;
@@ -148,13 +173,14 @@ export interface Charger {
   readonly slotW: number;
   /** Aircraft whose packs it takes; none named stands for all. */
   readonly aircraftIds: readonly string[];
+  readonly massG: number;
   readonly retired: boolean;
 }
 
 export const DEVICE_ROLES = ['controller', 'phone', 'goggles', 'other'] as const;
 
 /** What has to be charged besides packs. */
-export interface Device {
+export interface Device extends Firmware {
   readonly id: string;
   readonly name: string;
   readonly role: (typeof DEVICE_ROLES)[number];
@@ -162,6 +188,7 @@ export interface Device {
   /** Hours a full charge lasts in use. */
   readonly hours: number;
   readonly chargeMinutes: number;
+  readonly massG: number;
   readonly retired: boolean;
 }
 
@@ -240,4 +267,7 @@ export interface Kit {
   readonly chargers: readonly Charger[];
   readonly devices: readonly Device[];
   readonly flown: readonly FlownFlight[];
+  readonly gear: readonly Gear[];
+  readonly cardMoves: readonly CardMove[];
+  readonly checks: readonly OwnCheck[];
 }

@@ -1,6 +1,5 @@
 import type { Vec3 } from '../units';
-import { assignCards } from '../cards';
-import { dayOf, type DayFlight, type DayGroup, type DayPlan, type DayProblem } from './day';
+import { cardsHold, dayOf, type DayFlight, type DayGroup, type DayPlan, type DayProblem } from './day';
 import type { Plan, PlanProblem, PlanShot } from './types';
 
 const EPS = 1e-6;
@@ -88,7 +87,7 @@ export const faultsOfDay = (problem: DayProblem, plan: DayPlan): string[] => {
   const all = problem.groups.flatMap((g) => g.shots);
   if (order.length + plan.left.length !== all.length) faults.push('shots are lost');
   for (const [a, b] of problem.before) if (order.includes(a) && order.includes(b) && order.indexOf(a) > order.indexOf(b)) faults.push(`${a} should come before ${b}`);
-  if (problem.cards && assignCards([...problem.cards.before ?? [], ...bytes], problem.cards.roomBytes, problem.cards.fresh).slice(problem.cards.before?.length ?? 0).includes(null)) faults.push('the cards are too small');
+  if (problem.cards && !cardsHold(problem.cards, bytes)) faults.push('the cards are too small');
   const weight = all.filter((s) => order.includes(s.id)).reduce((sum, s) => sum + s.weight, 0);
   if (Math.abs(weight - plan.weight) > EPS) faults.push(`worth ${weight}, told ${plan.weight}`);
   return faults;

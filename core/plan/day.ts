@@ -1,3 +1,4 @@
+import { assignCards } from '../cards';
 import type { Plan, PlanAnswer, PlannedFlight, PlanProblem, Span } from './types';
 
 /** Shots of one launch point and one aircraft at one place of a day. */
@@ -35,7 +36,7 @@ export interface DayProblem {
   /** Pairs of shots of which the first, where both are flown, is flown before. */
   readonly before: readonly (readonly [string, string])[];
   /** Room of the cards in the order they are taken; a card is only changed on the ground. null where nobody counts. */
-  readonly cards: { readonly roomBytes: readonly number[]; readonly fresh: boolean; /** What flights of earlier days put on them, flight by flight. */ readonly before?: readonly number[] } | null;
+  readonly cards: { readonly roomBytes: readonly number[]; readonly used?: readonly boolean[]; readonly fresh: boolean; /** What flights of earlier days put on them, flight by flight. */ readonly before?: readonly number[] } | null;
   readonly chargerSlots: number;
   readonly fixed: readonly FixedFlight[];
 }
@@ -52,3 +53,7 @@ export const dayOf = (p: PlanProblem): DayProblem => ({
   packs: p.packs.map((pack) => ({ id: pack.id, usableWh: [pack.usableWh], ...(pack.readyS === undefined ? {} : { readyS: pack.readyS }), again: null })),
   swapS: p.swapS, travelS: [0], before: p.before ?? [], cards: null, chargerSlots: 0, fixed: [],
 });
+
+/** Whether every flight of a day finds room on a card. @param bytes what each of them records, in the order they are flown */
+export const cardsHold = ({ roomBytes, used, fresh, before = [] }: NonNullable<DayProblem['cards']>, bytes: readonly number[]): boolean =>
+  !assignCards([...before, ...bytes], roomBytes, { fresh, ...(used ? { used } : {}) }).slice(before.length).includes(null);

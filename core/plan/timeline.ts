@@ -1,5 +1,4 @@
-import { assignCards } from '../cards';
-import type { DayProblem } from './day';
+import { cardsHold, type DayProblem } from './day';
 import type { LaunchSpan, Route } from './route';
 import { pastBreaks, tablesOf, type Tables } from './tables';
 
@@ -87,5 +86,5 @@ export const allowed = (t: DayTables, flights: Flights): boolean => {
     const rank = new Map(flights.flatMap((f) => f.route.shots.map((s) => t.groups[f.group]?.problem.shots[s]?.id ?? '')).map((id, i) => [id, i]));
     for (const [a, b] of before) { const [x, y] = [rank.get(a), rank.get(b)]; if (x !== undefined && y !== undefined && x > y) return false; }
   }
-  return !cards || assignCards([...cards.before ?? [], ...flights.map((f) => bytesOf(t, f))], cards.roomBytes, cards.fresh).slice(cards.before?.length ?? 0).every((c) => c !== null);
+  return !cards || cardsHold(cards, flights.map((f) => bytesOf(t, f)));
 };

@@ -5,6 +5,7 @@ import { pilotsAndFields } from './0002-pilots-and-fields';
 import { site } from './0003-site';
 import { light } from './0004-light';
 import { flights } from './0005-flights';
+import { cardsAndChecks } from './0006-cards-and-checks';
 
 /** Every schema change, in order, forward only. */
 const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] = [
@@ -13,6 +14,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Seq
   { name: '0003-site', up: site },
   { name: '0004-light', up: light },
   { name: '0005-flights', up: flights },
+  { name: '0006-cards-and-checks', up: cardsAndChecks },
 ];
 
 /** Brings a database to the newest schema, or to the one named. @returns names of the migrations that ran */

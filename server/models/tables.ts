@@ -20,4 +20,8 @@ export const TABLES: Readonly<Record<EntityKind, { readonly table: string; reado
   charger: { table: 'chargers', columns: ['name', 'retired'] },
   device: { table: 'devices', columns: ['name', 'retired'] },
   flown: { table: 'flown', columns: ['aircraftId', 'packId', 'filmId'] },
+  gear: { table: 'gear', columns: ['name', 'retired'] },
+  cardMove: { table: 'card_moves', columns: ['cardId'] },
+  check: { table: 'own_checks', columns: ['name', 'retired'] },
+  answer: { table: 'answers', columns: ['locationId'] },
 };

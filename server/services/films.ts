@@ -77,9 +77,9 @@ export class Films {
     const assets = await this.assets.all([...new Set([...grounds, ...pictures].map((g) => g.assetId))]);
     return {
       format: EXCHANGE_FORMAT, formatVersion: EXCHANGE_VERSION, film,
-      locations: values('location'), subjects: values('subject'), shots: values('shot'), readings: values('reading'), features: values('feature'), grounds, pictures, flights: values('flight'),
+      locations: values('location'), subjects: values('subject'), shots: values('shot'), readings: values('reading'), features: values('feature'), grounds, pictures, flights: values('flight'), answers: values('answer'),
       assets: assets.map(({ id, mime, bytes }) => ({ id, mime, data: bytes.toString('base64') })),
-      kit: { aircraft: values('aircraft'), packs: values('pack'), cards: values('card'), filters: values('filter'), pilots: values('pilot'), practice: values('practice'), chargers: values('charger'), devices: values('device'), flown: values('flown') },
+      kit: { aircraft: values('aircraft'), packs: values('pack'), cards: values('card'), filters: values('filter'), pilots: values('pilot'), practice: values('practice'), chargers: values('charger'), devices: values('device'), flown: values('flown'), gear: values('gear'), cardMoves: values('cardMove'), checks: values('check') },
     };
   }
 
@@ -115,6 +115,7 @@ const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: strin
   const kit: [EntityKind, readonly { readonly id: string }[]][] = [
     ['aircraft', file.kit.aircraft], ['pack', file.kit.packs], ['card', file.kit.cards], ['filter', file.kit.filters], ['pilot', file.kit.pilots], ['practice', file.kit.practice],
     ['charger', file.kit.chargers], ['device', file.kit.devices], ['flown', file.kit.flown.map((f) => ({ ...f, filmId: f.filmId === file.film.id ? film : f.filmId, flightId: renewed(f.flightId), shotIds: f.shotIds.map(renew) }))],
+    ['gear', file.kit.gear], ['cardMove', file.kit.cardMoves], ['check', file.kit.checks],
   ];
   return {
     film,
@@ -124,7 +125,7 @@ const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: strin
       ...file.locations.map((l) => create('location', { ...l, id: renew(l.id), filmId: film, launchId: renewed(l.launchId) })),
       ...ofPlace('subject', file.subjects),
       ...shots.map((s) => create('shot', s)),
-      ...ofPlace('reading', file.readings), ...ofPlace('feature', file.features), ...ofPlace('ground', file.grounds), ...ofPlace('picture', file.pictures), ...ofPlace('flight', flights),
+      ...ofPlace('reading', file.readings), ...ofPlace('feature', file.features), ...ofPlace('ground', file.grounds), ...ofPlace('picture', file.pictures), ...ofPlace('flight', flights), ...ofPlace('answer', file.answers.map((a) => ({ ...a, shotId: renewed(a.shotId) }))),
     ],
   };
 };

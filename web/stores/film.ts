@@ -50,9 +50,9 @@ export const useFilm = defineStore('film', () => {
   /** Ground of the places whose raster has come in; another store fetches them. */
   const terrain = shallowRef<ReadonlyMap<string, Ground>>(new Map());
   const film = computed(() => get('film', filmId.value));
-  const kit = computed(() => ({ aircraft: list('aircraft'), packs: list('pack'), cards: list('card'), filters: list('filter'), pilots: list('pilot'), practice: list('practice'), chargers: list('charger'), devices: list('device'), flown: list('flown') }));
+  const kit = computed(() => ({ aircraft: list('aircraft'), packs: list('pack'), cards: list('card'), filters: list('filter'), pilots: list('pilot'), practice: list('practice'), chargers: list('charger'), devices: list('device'), flown: list('flown'), gear: list('gear'), cardMoves: list('cardMove'), checks: list('check') }));
   const input = computed<FilmInput | null>(() => film.value ? {
-    film: film.value, locations: list('location'), subjects: list('subject'), shots: list('shot'), readings: list('reading'), features: list('feature'), flights: list('flight'), terrain: terrain.value, kit: kit.value,
+    film: film.value, locations: list('location'), subjects: list('subject'), shots: list('shot'), readings: list('reading'), features: list('feature'), flights: list('flight'), answers: list('answer'), terrain: terrain.value, kit: kit.value,
   } : null);
 
   const show = (kind: EntityKind, id: string, value: Thing | null): void => shelf.put(kind, id, value);

@@ -9,5 +9,5 @@ export const emptyFilm = (name: string): FilmFile => ({
     id: uuid(), name, purpose: '', audience: '', cutLengthS: 120, timelineFps: 25, tempoBpm: 100, aspect: '16:9', stillsWanted: false,
     units: 'metric', preferences: { ...DEFAULT_PREFERENCES }, leftHome: [], beatsPerCount: 8, pilotId: null,
   },
-  locations: [], subjects: [], shots: [], readings: [], features: [], grounds: [], pictures: [], flights: [], assets: [], kit: { aircraft: [], packs: [], cards: [], filters: [], pilots: [], practice: [], chargers: [], devices: [], flown: [] },
+  locations: [], subjects: [], shots: [], readings: [], features: [], grounds: [], pictures: [], flights: [], answers: [], assets: [], kit: { aircraft: [], packs: [], cards: [], filters: [], pilots: [], practice: [], chargers: [], devices: [], flown: [], gear: [], cardMoves: [], checks: [] },
 });

@@ -2,12 +2,12 @@ import { chargeMinutes } from '../../energy';
 import { fullMinutes } from '../../charge';
 import { plannableBytes } from '../../cards';
 import type { Aircraft, Charger, Pack } from '../../kit';
-import type { PlanShot, Span, Way } from '../../plan';
+import type { DayProblem, PlanShot, Span, Way } from '../../plan';
 import { groupBy, type Vec3 } from '../../units';
+import { isUsed } from '../cards';
 import { takesOf } from '../costs';
-import { PackDay } from '../day';
+import { endOfFlown, loggedOn, PackDay } from '../day';
 import { inOrder, type DerivedFilm } from '../derive';
-import { endOfFlown, loggedOn } from '../day';
 import { launchOf } from '../launchPoint';
 import { heaviestFilterKg, readingsOf } from '../light';
 import { costOf, kitAlong, lightEndMs, packsToFly, pinnedMs, type PlaceFacts } from '../place';
@@ -44,7 +44,7 @@ export interface DayJob {
   readonly chargerSlots: number;
   readonly travelS: readonly number[];
   readonly before: readonly (readonly [string, string])[];
-  readonly cards: { readonly roomBytes: readonly number[]; readonly fresh: boolean; readonly before: readonly number[] } | null;
+  readonly cards: DayProblem['cards'];
   readonly fixed: readonly { readonly groupId: string; readonly packId: string; readonly shotIds: readonly string[]; readonly notBeforeS: number }[];
 }
 
@@ -167,7 +167,7 @@ export const dayJob = (whole: FilmInput, derived: DerivedFilm, date: string, now
     packs: packsOf(day, groups, packs, chargers, date !== dates[0]), chargerSlots: chargers.length,
     travelS: places.map((p, i) => (i === 0 ? 0 : p.location.travelMin * 60)),
     before: beforePairs(groups.flatMap((g) => g.shots).flatMap((s) => { const shot = derived.shots.get(s.id)?.facts.shot; return shot ? [shot] : []; })),
-    cards: cards.length > 0 ? { roomBytes: cards.map(plannableBytes), fresh: film.preferences.cardPolicy === 'fresh', before: bytesBefore(derived, date) } : null,
+    cards: cards.length > 0 ? { roomBytes: cards.map(plannableBytes), used: cards.map(isUsed), fresh: film.preferences.cardPolicy === 'fresh', before: bytesBefore(derived, date) } : null,
     fixed: fixedOf(day, groups, inOrder(input.flights.filter((f) => f.locked))),
   };
 };

@@ -23,7 +23,7 @@ export const SCHOOLS: readonly School[] = [
   { key: 'cutStyle', asks: 'Cutting', answers: [
     { value: 'in-motion', label: 'In motion', why: 'Only the steady part counts; cuts feel seamless.' }, { value: 'whole', label: 'Starts and stops in shot', why: 'The whole move counts; calmer, needs gentle hands.' }] },
   { key: 'cardPolicy', asks: 'Cards', answers: [
-    { value: 'one', label: 'One card, then the next', why: 'Nothing to change on location.' }, { value: 'fresh', label: 'Fresh card each flight', why: 'A lost aircraft loses one flight of footage: over water, far from help.' }] },
+    { value: 'fresh-away', label: 'Fresh over water, or far', why: 'One card on land; a card of its own where an aircraft that comes down is gone.' }, { value: 'one', label: 'One card, then the next', why: 'Nothing to change on location.' }, { value: 'fresh', label: 'Fresh card each flight', why: 'A lost aircraft loses one flight of footage; takes many cards.' }] },
   { key: 'profile', asks: 'Profile', answers: [
     { value: 'standard', label: 'Standard', why: 'As it will be seen; little work after.' }, { value: 'flat', label: 'Flat', why: 'For grading: keeps shadows and highlights, wants work.' }] },
   { key: 'flatAtNight', asks: 'Profile at night', answers: [

@@ -16,15 +16,15 @@ const model = computed(() => (picked.value ? powerModel(picked.value, SEA_LEVEL_
 const BASIS = { 'rated-cruise': 'from its rated cruise', 'drag-area': 'from its drag area', unknown: 'cruise figures unknown: fast legs look too cheap' } as const;
 /** What new kit starts from; every figure is the maker's to correct. */
 const HANDLING = {
-  slow: { maxSpeedMs: 3, maxYawDegS: 20, maxTiltDegS: 12, smoothing: 0.7, expo: 0.6 },
-  normal: { maxSpeedMs: 10, maxYawDegS: 60, maxTiltDegS: 30, smoothing: 0.4, expo: 0.4 },
-  fast: { maxSpeedMs: 15, maxYawDegS: 100, maxTiltDegS: 60, smoothing: 0.2, expo: 0.3 },
+  slow: { maxSpeedMs: 3, maxYawDegS: 20, maxTiltDegS: 12, smoothing: 0.7, tiltSmoothing: 0.7, expo: 0.6 },
+  normal: { maxSpeedMs: 10, maxYawDegS: 60, maxTiltDegS: 30, smoothing: 0.4, tiltSmoothing: 0.4, expo: 0.4 },
+  fast: { maxSpeedMs: 15, maxYawDegS: 100, maxTiltDegS: 60, smoothing: 0.2, tiltSmoothing: 0.2, expo: 0.3 },
 };
 const CAMERA = { equivalentMm: 24, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 1, fixedTiltDeg: null, stillMB: 20, sensorDiagonalMm: null, focus: 'adjustable' as const, sharpFromF: 2.8, sharpToF: 5.6, profiles: [], modes: [{ id: 'm1', name: '4K 25', widthPx: 3840, heightPx: 2160, fps: 25, megabitsPerS: 100, codec: '', maxZoom: 0, losslessZoom: 1 }] };
 const fresh = (): void => {
   pickedId.value = add({
     name: `Aircraft ${all.value.length + 1}`, massKg: 0.6, rotors: 4, rotorDiameterM: 0.18, packWh: 40, hoverMinutes: 28, cruiseMinutes: 30, cruiseSpeedMs: 7, maxSpeedMs: 15,
-    windLimitMs: 10, dragAreaM2: 0, maxClimbMs: 5, maxDescentMs: 3, maxYawDegS: 60, maxTiltDegS: 60, spanM: 0.5, heightM: 0.12, handling: HANDLING, abilities: [],
+    windLimitMs: 10, dragAreaM2: 0, maxClimbMs: 5, maxDescentMs: 3, maxYawDegS: 60, maxTiltDegS: 60, spanM: 0.5, heightM: 0.12, handling: HANDLING, abilities: [], senses: [], tiltUpDeg: 30, propsFromDeg: 90, registration: '', insurance: '', insuredUntil: null, usualPackG: 0, internalGB: 0, firmware: '', firmwareOn: null,
     cameras: [{ ...CAMERA, id: 'main', name: 'Main' }],
   });
 };

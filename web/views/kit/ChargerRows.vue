@@ -21,8 +21,8 @@ const fits = (ids: readonly string[]) => {
   return [{ value: ALL, label: 'every pack' }, ...several, ...own.map((a) => ({ value: a.id as string, label: a.name }))];
 };
 const setFits = (id: string, value: string) => chargers.set(id, { aircraftIds: value === ALL ? [] : value.split(',') });
-const freshCharger = (): void => { chargers.add({ name: `Charger ${chargers.all.value.length + 1}`, source: 'wall', sourceWh: 0, slots: 3, manner: 'in-turn', slotW: 60, aircraftIds: [] }); };
-const freshDevice = (): void => { devices.add({ name: `Device ${devices.all.value.length + 1}`, role: 'controller', charge: 1, hours: 4, chargeMinutes: 100 }); };
+const freshCharger = (): void => { chargers.add({ name: `Charger ${chargers.all.value.length + 1}`, source: 'wall', sourceWh: 0, slots: 3, manner: 'in-turn', slotW: 60, aircraftIds: [], massG: 0 }); };
+const freshDevice = (): void => { devices.add({ name: `Device ${devices.all.value.length + 1}`, role: 'controller', charge: 1, hours: 4, chargeMinutes: 100, massG: 0, firmware: '', firmwareOn: null }); };
 </script>
 
 <template>

@@ -11,7 +11,7 @@ const aircraft = computed(() => store.list('aircraft').filter((a) => !a.retired)
 const STATES = [{ value: 'sound' as const, label: 'sound' }, { value: 'hot' as const, label: 'hot' }, { value: 'swollen' as const, label: 'swollen' }, { value: 'damaged' as const, label: 'damaged' }];
 const fresh = (): void => {
   const craft = store.list('aircraft').find((a) => !a.retired);
-  add({ name: `Pack ${all.value.length + 1}`, aircraftIds: craft ? [craft.id] : [], ratedWh: craft?.packWh ?? 40, charge: 1, health: 1, cycles: 0, chargedOn: null, drainDelayDays: 3, chargeMinutes: 70, mostCycles: 200, condition: 'sound' });
+  add({ name: `Pack ${all.value.length + 1}`, aircraftIds: craft ? [craft.id] : [], ratedWh: craft?.packWh ?? 40, charge: 1, health: 1, cycles: 0, chargedOn: null, drainDelayDays: 3, chargeMinutes: 70, mostCycles: 200, condition: 'sound', massG: 0, firmware: '', firmwareOn: null });
 };
 </script>
 

@@ -5,7 +5,7 @@ import { useFilm, type Fields } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 
 /** Kit that has a name and can be retired. */
-export type GearKind = Exclude<KitKind, 'practice' | 'flown'>;
+export type GearKind = Exclude<KitKind, 'practice' | 'flown' | 'cardMove' | 'check'>;
 
 /** What can be done to any kind of kit. */
 export const useKit = <K extends GearKind>(kind: K) => {
