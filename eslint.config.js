@@ -28,6 +28,7 @@ const CORE = {
   aids: ['units', 'kit', 'moves'],
   pilot: ['kit'],
   film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story', 'reach', 'terrain', 'site', 'aids', 'pilot', 'plan', 'charge', 'risk'],
+  ready: ['units', 'kit', 'air', 'light', 'warnings', 'energy', 'cards', 'charge', 'film'],
 };
 const rooms = Object.keys(CORE);
 

@@ -13,7 +13,7 @@ const rows = async (): Promise<[EntityKind, Record<string, unknown>][]> => {
   return [
     ...of('film', [f.film]), ...of('location', f.locations), ...of('subject', f.subjects), ...of('shot', f.shots), ...of('feature', f.features), ...of('ground', f.grounds),
     ...of('aircraft', f.kit.aircraft), ...of('pack', f.kit.packs), ...of('card', f.kit.cards), ...of('filter', f.kit.filters), ...of('pilot', f.kit.pilots), ...of('practice', f.kit.practice),
-    ...of('charger', f.kit.chargers), ...of('device', f.kit.devices), ...of('flown', f.kit.flown),
+    ...of('charger', f.kit.chargers), ...of('device', f.kit.devices), ...of('flown', f.kit.flown), ...of('gear', f.kit.gear), ...of('cardMove', f.kit.cardMoves), ...of('check', f.kit.checks), ...of('answer', f.answers),
     ...of('flight', [{ id: f.film.id, locationId: f.locations[0]!.id, position: 'a0', aircraftId: f.kit.aircraft[0]!.id, launchId: null, packId: null, stops: [{ shotId: f.shots[0]!.id, pinned: true }], locked: false, notBefore: null }]),
   ];
 };

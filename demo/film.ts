@@ -97,6 +97,9 @@ const pans: Sketch[] = [
   { title: 'Leave it to the blue', about: 8, move: 'pull-back', values: { startM: 30, endM: 130, heightM: 30, speedMs: 4, fromBearingDeg: 110 }, seconds: 11, role: 'close', priority: 'must', wants: 'blue' },
 ];
 
+/** Two things somebody has looked at weeks before. */
+const answers: FilmFile['answers'] = (['rule', 'crewed'] as const).map((checkId, n) => ({ id: demoId(18, n + 1), locationId: VIADUCT, checkId, moment: 'days-before', shotId: null, verdict: 'passed', reason: '', who: 'Iria', utcMs: Date.UTC(2027, 3, 20, 17, n) }));
+
 /** The made-up film about a narrow-gauge railway, in the same file a person exports. */
 export const demoFilm = (): FilmFile => {
   const lists: [string, Sketch[]][] = [[VIADUCT, viaduct], [TERRACES, terraces], [PANS, pans]];
@@ -113,6 +116,6 @@ export const demoFilm = (): FilmFile => {
       audience: 'Railway society, website and a hall screening', cutLengthS: 150, timelineFps: 25, tempoBpm: 92, aspect: '16:9', stillsWanted: false, units: 'metric',
       preferences: { ...DEFAULT_PREFERENCES }, leftHome: [], beatsPerCount: 8, pilotId: demoId(9, 1),
     },
-    locations, subjects, shots, readings: [], features: demoFeatures(VIADUCT, TERRACES, PANS), grounds: grounds.map((g) => g.ground), pictures: [], flights: [], answers: [], assets: grounds.map((g) => g.asset), kit: demoKit,
+    locations, subjects, shots, readings: [], features: demoFeatures(VIADUCT, TERRACES, PANS), grounds: grounds.map((g) => g.ground), pictures: [], flights: [], answers, assets: grounds.map((g) => g.asset), kit: demoKit,
   };
 };

@@ -122,9 +122,13 @@ const gear: DemoKit['gear'] = [
   thing(7, 'Card case', 'case', 1, 40), thing(8, 'Small screwdriver', 'tool', 1, 22),
 ];
 
-/** Card B is still in the computer from the autumn; Card C came back with footage that was copied once. */
+/** Card A is still in the computer from the autumn; Card C came back with footage that was copied once. */
 const cardMoves: DemoKit['cardMoves'] = ([
-  [1, 1, 'format', 'case', 0, 30], [2, 2, 'put', 'computer', 0, 31], [3, 3, 'record', 'case', 6.5, 31], [4, 3, 'copy', null, 0, 32],
+  [1, 2, 'format', 'case', 0, 30], [2, 1, 'put', 'computer', 0, 31], [3, 3, 'record', 'case', 6.5, 31], [4, 3, 'copy', null, 0, 32],
 ] as const).map(([n, cardN, act, spot, gb, day]) => ({ id: demoId(16, n), cardId: demoId(3, cardN), utcMs: Date.UTC(2026, 9, day, 18, n), act, spot, aircraftId: null, gb, copiesWanted: 2, waiver: '' }));
 
-export const demoKit: DemoKit = { aircraft, packs, cards, filters, pilots, practice, chargers, devices, flown, gear, cardMoves, checks: [] };
+const checks: DemoKit['checks'] = [
+  { id: demoId(17, 1), builtIn: '', name: 'The timetable is looked up: which trains run today, and when.', moment: 'evening-before', protects: 'A viaduct without a train.', position: '', off: false, notes: '', retired: false },
+];
+
+export const demoKit: DemoKit = { aircraft, packs, cards, filters, pilots, practice, chargers, devices, flown, gear, cardMoves, checks };

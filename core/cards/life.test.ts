@@ -38,7 +38,11 @@ describe('the life of a card', () => {
       }
       expect(lifeOf(card, list)).toEqual(life);
       expect(lifeOf(card, [...list].reverse())).toEqual(life);
-      expect(cardsNow([card], list)[0]!.usedGB).toBe(life.usedGB);
+      const now = cardsNow([card], list);
+      expect(now[0]!.usedGB).toBe(life.usedGB);
+      // Asked again of what it answered, it counts nothing twice.
+      expect(cardsNow(now, list)[0]!.usedGB).toBe(life.usedGB);
+      expect(lifeOf(now[0]!, list)).toEqual(life);
       expect(atRiskGB(life, 2)).toBe(life.copies >= 2 ? 0 : life.usedGB);
     }));
   });

@@ -22,7 +22,7 @@ export type CardState = 'empty' | 'in-aircraft' | 'holds' | 'copied' | 'safe' | 
 const NOTHING_GB = 1e-3;
 
 /** A card nothing was told of: what its record says is on it has no copy that anybody knows of. */
-const untold = (card: Pick<Card, 'usedGB'>): CardLife => ({ spot: 'bag', aircraftId: null, usedGB: card.usedGB, copies: 0, formatted: false, sinceMs: null, waived: null });
+const untold = (card: Pick<Card, 'usedGB' | 'recordedGB'>): CardLife => ({ spot: 'bag', aircraftId: null, usedGB: card.recordedGB ?? card.usedGB, copies: 0, formatted: false, sinceMs: null, waived: null });
 
 /** In reading order: when two things carry the same instant, the id decides, so that every machine agrees. */
 const inTime = (moves: readonly CardMove[]): CardMove[] => [...moves].sort((a, b) => a.utcMs - b.utcMs || (a.id < b.id ? -1 : 1));
@@ -57,7 +57,7 @@ export const after = (life: CardLife, move: CardMove, card: Pick<Card, 'name' | 
 };
 
 /** A card as it stands, from all that was told of it. */
-export const lifeOf = (card: Pick<Card, 'id' | 'name' | 'nominalGB' | 'usedGB'>, moves: readonly CardMove[]): CardLife =>
+export const lifeOf = (card: Pick<Card, 'id' | 'name' | 'nominalGB' | 'usedGB' | 'recordedGB'>, moves: readonly CardMove[]): CardLife =>
   inTime(moves.filter((m) => m.cardId === card.id)).reduce((life, move) => after(life, move, card), untold(card));
 
 /** One word for how a card stands. @param copiesWanted copies footage has before its card may be formatted */
@@ -72,5 +72,5 @@ export const atRiskGB = (life: CardLife, copiesWanted: number): number => (life.
 /** Cards with what is on them now in place of what their records began with. */
 export const cardsNow = <C extends Card>(cards: readonly C[], moves: readonly CardMove[]): readonly C[] => {
   if (moves.length === 0) return cards;
-  return cards.map((card) => { const { usedGB } = lifeOf(card, moves); return usedGB === card.usedGB ? card : { ...card, usedGB }; });
+  return cards.map((card) => { const { usedGB } = lifeOf(card, moves); return usedGB === card.usedGB ? card : { ...card, usedGB, recordedGB: card.recordedGB ?? card.usedGB }; });
 };

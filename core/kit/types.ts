@@ -223,6 +223,8 @@ export interface Card {
   /** Rated minimum sustained write, MB/s. */
   readonly writeMBs: number;
   readonly retired: boolean;
+  /** What its record says was on it before anything was told of it, where `usedGB` is what is on it now; worked out, not stored. */
+  readonly recordedGB?: number;
 }
 
 export interface Filter {

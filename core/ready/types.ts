@@ -57,8 +57,8 @@ export const shotsOf = (c: Context, here = false): DerivedShot[] => {
   return [...c.derived.shots.values()].filter((s) => ids.has(s.facts.location.id));
 };
 
-/** Aircraft of the day, of the place, or of the flight. */
-export const aircraftOf = (c: Context): FilmInput['kit']['aircraft'] => {
-  const ids = new Set((c.flight ? [c.flight] : flightsOf(c)).map((f) => f.aircraftId));
-  return c.input.kit.aircraft.filter((a) => ids.has(a.id));
+/** Aircraft of the flight, or of the slates of the day; of those of the place alone where `here`. */
+export const aircraftOf = (c: Context, here = false): FilmInput['kit']['aircraft'] => {
+  const ids = new Set(c.flight ? [c.flight.aircraftId] : shotsOf(c, here).map((s) => s.facts.aircraft?.id));
+  return c.input.kit.aircraft.filter((a) => ids.has(a.id) && !a.retired);
 };

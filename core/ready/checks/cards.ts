@@ -1,6 +1,7 @@
 import { atRiskGB, lifeOf, offload, PLAIN_READER_MBS, type CardLife, type ToCopy } from '../../cards';
 import type { FlightLoad } from '../../film';
 import type { Card } from '../../kit';
+import { dateIn } from '../../light';
 import { care, fail, pass, some, type Check, type Context } from '../types';
 
 export interface LivingCard { readonly card: Card; readonly life: CardLife }
@@ -80,7 +81,9 @@ const changed: Check = {
     if (load.away === null && (!next || next.cardId === load.cardId || next.away === null)) return null;
     const life = livingCards(c).find(({ card }) => card.id === load.cardId)?.life;
     const where = load.away === 'water' ? 'It flew over water.' : load.away === 'far' ? 'It flew far from help.' : 'The next flight goes over water or far away.';
-    return life?.spot === 'case' || life?.spot === 'bag' ? pass(`It is in the ${life.spot}.`) : fail(`${where} Change it before the next flight.`);
+    // Where it was before the day says nothing.
+    const told = life?.sinceMs !== null && life !== undefined && dateIn(life.sinceMs, c.place.location.zone) === c.date;
+    return told && (life.spot === 'case' || life.spot === 'bag') ? pass(`It is in the ${life.spot}.`) : fail(`${where} Change it before the next flight.`);
   },
 };
 
