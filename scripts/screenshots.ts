@@ -39,6 +39,10 @@ const SHOTS: readonly Shot[] = [
   { name: 'chances', path: '/flights', act: async (page) => { await page.getByRole('tab', { name: 'Chances' }).click(); await page.locator('.apexcharts-series path').first().waitFor(); } },
   { name: 'log', path: '/flights', theme: 'noon', act: async (page) => { await page.getByRole('tab', { name: 'Log' }).click(); } },
   { name: 'phone-flights', path: '/flights', width: 390, height: 844, act: async (page) => { await page.locator('.railpane .row').first().waitFor(); } },
+  { name: 'checks', path: '/ready', act: async (page) => { await page.getByRole('button', { name: /At the launch point/ }).click(); for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: 'Holds', exact: true }).nth(i).click(); } },
+  { name: 'phone-checks', path: '/ready', width: 390, height: 844 },
+  { name: 'bag', path: '/ready', act: async (page) => { await page.getByRole('tab', { name: 'Bag' }).click(); for (const name of ['Plover 720', 'P1', 'Controller']) await page.locator(`[data-bag="${name}"] input`).click(); } },
+  { name: 'cards', path: '/ready', act: async (page) => { await page.getByRole('tab', { name: 'Cards' }).click(); } },
   { name: 'kit', path: '/kit' },
   { name: 'phone-slates', path: '', width: 390, height: 844 },
 ];

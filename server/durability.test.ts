@@ -129,7 +129,7 @@ describe('backups', () => {
 describe('migrations', () => {
   it('build the schema once and do nothing the second time', async () => {
     const sequelize = await openDatabase(dataDir);
-    expect(await migrate(sequelize)).toEqual(['0001-first', '0002-pilots-and-fields', '0003-site', '0004-light', '0005-flights']);
+    expect(await migrate(sequelize)).toEqual(['0001-first', '0002-pilots-and-fields', '0003-site', '0004-light', '0005-flights', '0006-cards-and-checks']);
     expect(await migrate(sequelize)).toEqual([]);
     const mode = await sequelize.query<{ journal_mode: string }>('PRAGMA journal_mode', { type: QueryTypes.SELECT });
     expect(mode[0]?.journal_mode).toBe('wal');
@@ -151,7 +151,7 @@ describe('migrations', () => {
     await put('locations', { ...row({ ...demo.locations[0]! }), film_id: demo.film.id, position: 'a0', name: 'Place' });
     await put('shots', { ...row(shot), location_id: demo.locations[0]!.id, position: 'a0', title: 'Old slate' });
     await put('change_log', { batch: 'b', device: 'd', kind: 'shot', entity_id: shot['id' as keyof typeof shot], at: now, version: 3, after: JSON.stringify(shot) });
-    expect(await migrate(sequelize)).toEqual(['0002-pilots-and-fields', '0003-site', '0004-light', '0005-flights']);
+    expect(await migrate(sequelize)).toEqual(['0002-pilots-and-fields', '0003-site', '0004-light', '0005-flights', '0006-cards-and-checks']);
     const [kept] = await readRows(sequelize, 'shot', 'id', null);
     expect(kept).toMatchObject({ version: 3, value: { records: 'video', handling: 'normal', walkS: null, surface: 'mixed', lit: 'open', profile: null, notBefore: null, cut: { segments: [{ endFactor: null }] }, move: { reversed: false, points: [], added: { riseM: 0 } } } });
     expect((await readRows(sequelize, 'film', 'id', null))[0]).toMatchObject({ value: { beatsPerCount: 8, pilotId: null } });

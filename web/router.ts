@@ -14,6 +14,7 @@ export const router = createRouter({
         { path: 'plan/:place?', name: 'plan', component: () => import('./views/plan/PlanView.vue'), props: true },
         { path: 'light/:place?', name: 'light', component: () => import('./views/light/LightView.vue'), props: true },
         { path: 'flights/:place?', name: 'flights', component: () => import('./views/flights/FlightsView.vue'), props: true },
+        { path: 'ready/:place?', name: 'ready', component: () => import('./views/ready/ReadyView.vue'), props: true },
         { path: 'quick', name: 'quick', component: () => import('./views/quick/QuickView.vue') },
         { path: 'kit', name: 'kit', component: () => import('./views/kit/KitView.vue') },
       ],

@@ -72,7 +72,7 @@ const powerItems = (need: Need): BagItem[] => {
   const chargers = need.input.kit.chargers.filter((c) => runs.some((r) => r.chargerId === c.id) || (dates.length > 1 && (c.aircraftIds.length === 0 || c.aircraftIds.some((a) => craft.has(a)))));
   return [
     ...chargers.map((c) => item(c.id, 'power', c.name, runs.some((r) => r.chargerId === c.id) ? `Charges between flights${c.source === 'wall' && !wall ? ', where there is a socket' : ''}` : 'For the evening between the days', { massG: c.massG })),
-    ...need.input.kit.devices.map((d) => item(d.id, 'power', d.name, d.role, { massG: d.massG })),
+    ...need.input.kit.devices.map((d) => item(d.id, 'power', d.name, 'Full the evening before', { massG: d.massG })),
     ...(need.input.kit.devices.some((d) => d.role === 'controller') || need.flights.length === 0 ? [] : [lack('controller', 'power', 'Controller', 'Nothing flies without', 'No controller is in the kit.')]),
   ];
 };
@@ -82,6 +82,10 @@ const ALWAYS: readonly { readonly role: FilmInput['kit']['gear'][number]['role']
   { role: 'reader', name: 'Card reader', why: 'Footage is copied in the evening' }, { role: 'landing-pad', name: 'Landing pad', why: 'Dust and grass stay out of motors' }, { role: 'case', name: 'Card case', why: 'Cards with footage have one place' },
 ];
 
+const ROLE_WHY: Readonly<Record<FilmInput['kit']['gear'][number]['role'], string>> = {
+  reader: 'Copies in the evening', cable: 'For charger, reader and firmware', 'landing-pad': 'Keeps dust and grass out', propellers: 'A nick ends the day', guards: 'For close work', case: 'One place for each thing', tool: 'For propellers and screws', other: 'Always along',
+};
+
 const gearItems = (need: Need): BagItem[] => {
   const { gear } = need.input.kit;
   const craft = need.whole.aircraft.filter((a) => need.flights.some((f) => f.aircraftId === a.id));
@@ -89,7 +93,7 @@ const gearItems = (need: Need): BagItem[] => {
   const propellers = craft.flatMap((a): BagItem[] => (gear.some((g) => g.role === 'propellers' && fits(g, a.id)) ? [] : [lack(`props-${a.id}`, 'other', `Spare propellers for ${a.name}`, 'A nick ends the day', 'None are in the kit.')]));
   const wanted = gear.filter((g) => g.count > 0 && (g.aircraftIds.length === 0 || craft.some((a) => g.aircraftIds.includes(a.id))));
   const always = need.flights.length === 0 ? [] : ALWAYS.filter((x) => !gear.some((g) => g.role === x.role && g.count > 0)).map((x) => lack(x.role, 'other', x.name, x.why, 'None is in the kit.'));
-  return [...wanted.map((g) => item(g.id, 'other', g.name, g.role.replace('-', ' '), { count: g.count, massG: g.massG * g.count })), ...propellers, ...always];
+  return [...wanted.map((g) => item(g.id, 'other', g.name, ROLE_WHY[g.role], { count: g.count, massG: g.massG * g.count })), ...propellers, ...always];
 };
 
 /**

@@ -21,7 +21,7 @@ const clock = (c: Context): Reason[] => {
 
 const grave = (warnings: readonly Warning[]): Reason[] => bySeverity(warnings).filter((w) => w.severity === 'stop').map((w) => ({ weight: 'no-go', say: w.say }));
 
-const lines = (c: Context, moments: readonly Parameters<typeof sheetOf>[0][]): Reason[] => moments.flatMap((m) => sheetOf(m, c).lines).flatMap((l): Reason[] => {
+const lines = (c: Context): Reason[] => sheetOf('launch-point', c, c.flight !== null).lines.flatMap((l): Reason[] => {
   const say = l.look?.say ?? l.asks;
   if (l.standing === 'failed') return [{ weight: l.safety ? 'no-go' : 'wait', say }];
   if (l.standing === 'open' && l.safety) return [{ weight: 'wait', say: `Not looked at yet: ${l.asks}` }];
@@ -36,7 +36,7 @@ const figure = (reasons: readonly Reason[]): GoFigure => {
 /** A place as a whole: its window, its site, its sheet at the launch point. */
 export const goOfPlace = (c: Context): GoFigure => {
   const at = { ...c, flight: null, shot: null };
-  return figure([...clock(at), ...grave([...c.derived.placeWarnings.get(c.place.location.id) ?? [], ...c.site.filter((w) => w.subject.kind === 'location')]), ...lines(at, ['launch-point'])]);
+  return figure([...clock(at), ...grave([...c.derived.placeWarnings.get(c.place.location.id) ?? [], ...c.site.filter((w) => w.subject.kind === 'location')]), ...lines(at)]);
 };
 
 /** A flight: what its slates are warned of, its pack, its card, the sheet at the launch point. */
@@ -46,5 +46,5 @@ export const goOfFlight = (c: Context): GoFigure => {
   const own = [...ids].flatMap((id) => c.derived.shots.get(id)?.warnings ?? []);
   const site = c.site.filter((w) => w.subject.kind === 'shot' && ids.has(w.subject.id));
   const over = c.flight.overWh > 0 ? [{ weight: 'no-go' as const, say: `It asks for ${c.flight.overWh.toFixed(1)} Wh more than its pack may give.` }] : [];
-  return figure([...clock(c), ...over, ...grave([...own, ...site]), ...lines({ ...c, shot: null }, ['launch-point'])]);
+  return figure([...clock(c), ...over, ...grave([...own, ...site]), ...lines({ ...c, shot: null })]);
 };

@@ -66,7 +66,9 @@ export const checksOf = (moment: CheckMoment, own: readonly OwnCheck[]): Listed[
   return [...builtIn, ...mine].map((x, i) => ({ x, i })).sort((a, b) => (a.x.position < b.x.position ? -1 : a.x.position > b.x.position ? 1 : a.i - b.i)).map(({ x }) => x);
 };
 
-const lineOf = (c: Context, { check, scope, own }: Listed): SheetLine | null => {
+const lineOf = (whole: Context, { check, scope, own }: Listed, ofFlight: boolean): SheetLine | null => {
+  // What is asked about a place is asked about all that flies there, unless it is asked for one flight.
+  const c = scope === 'place' && !ofFlight ? { ...whole, flight: null } : whole;
   const look = check.look ? check.look(c) : null;
   if (check.look ? look === null : !(check.applies?.(c) ?? true)) return null;
   if (scope === 'flight' && !c.flight || scope === 'take' && !c.shot) return null;
@@ -74,9 +76,12 @@ const lineOf = (c: Context, { check, scope, own }: Listed): SheetLine | null => 
   return { id: check.code, code: check.code, asks: typeof check.asks === 'string' ? check.asks : check.asks(c), protects: check.protects, safety: check.safety, own, look, standing: standingOf(look, answer), answer };
 };
 
-/** The sheet of a moment: every check that has something to look at, with how it stands. */
-export const sheetOf = (moment: CheckMoment, c: Context): Sheet => {
-  const lines = checksOf(moment, c.input.kit.checks).flatMap((k) => lineOf(c, k) ?? []);
+/**
+ * The sheet of a moment: every check that has something to look at, with how it stands.
+ * @param ofFlight what is asked of the place is asked of the flight in hand alone: its aircraft, not all of them
+ */
+export const sheetOf = (moment: CheckMoment, c: Context, ofFlight = false): Sheet => {
+  const lines = checksOf(moment, c.input.kit.checks).flatMap((k) => lineOf(c, k, ofFlight) ?? []);
   return { moment, lines, open: lines.filter((l) => l.standing === 'open').length, failed: lines.filter((l) => l.standing === 'failed').length };
 };
 

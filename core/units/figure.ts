@@ -2,7 +2,7 @@
 export type Quantity =
   | 'seconds' | 'minutes' | 'metres' | 'speed' | 'degrees' | 'degreesPerSecond'
   | 'wattHours' | 'watts' | 'gigabytes' | 'megabits' | 'megabytesPerSecond'
-  | 'percent' | 'count' | 'ev' | 'stops' | 'factor' | 'millimetres' | 'celsius' | 'density' | 'accel' | 'lux' | 'pixels';
+  | 'grams' | 'kilograms' | 'percent' | 'count' | 'ev' | 'stops' | 'factor' | 'millimetres' | 'celsius' | 'density' | 'accel' | 'lux' | 'pixels';
 
 /** One line of a sum: what it is, how much, and how it came about. */
 export interface Term {

@@ -26,6 +26,8 @@ const METRIC: Record<Quantity, Style> = {
   gigabytes: { unit: 'GB', scale: 1, digits: 2 },
   megabits: { unit: 'Mbit/s', scale: 1, digits: 0 },
   megabytesPerSecond: { unit: 'MB/s', scale: 1, digits: 1 },
+  grams: { unit: 'g', scale: 1, digits: 0 },
+  kilograms: { unit: 'kg', scale: 1, digits: 2 },
   percent: { unit: '%', scale: 1, digits: 0 },
   count: { unit: '', scale: 1, digits: 0 },
   ev: { unit: 'EV', scale: 1, digits: 1 },
@@ -46,6 +48,8 @@ const IMPERIAL: Partial<Record<Quantity, Style>> = {
   speed: { unit: 'mph', scale: MPH, digits: 1 },
   accel: { unit: 'ft/s²', scale: FEET, digits: 1 },
   celsius: { unit: '°F', scale: 1.8, digits: 0 },
+  grams: { unit: 'oz', scale: 1 / 28.349523125, digits: 1 },
+  kilograms: { unit: 'lb', scale: 1 / 0.45359237, digits: 2 },
 };
 
 const styleOf = (quantity: Quantity, system: UnitSystem): Style =>

@@ -49,3 +49,8 @@ export const INPUT_WORDS = { throttle: 'throttle', forward: 'forward', sideways:
 /** A list of choices from a table of words. */
 export const choices = <T extends string>(words: Readonly<Record<T, string>>): { value: T; label: string }[] =>
   (Object.entries(words) as [T, string][]).map(([value, label]) => ({ value, label }));
+
+const instants = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** An instant on this machine's clock. */
+export const whenText = (utcMs: number): string => (Number.isFinite(utcMs) ? instants.format(utcMs) : '');

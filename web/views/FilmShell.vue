@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { defineAsyncComponent, onBeforeUnmount, watch } from 'vue';
+import { defineAsyncComponent, nextTick, onBeforeUnmount, useTemplateRef, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import { useActs } from '../stores/acts';
 import { useFilm } from '../stores/film';
 import { whenIdle } from '../stores/idle';
@@ -22,7 +23,11 @@ const settled = (): void => whenIdle(() => {
   import('../stores/site').then(({ useSite }) => useSite().start()).catch(() => undefined);
   import('../stores/light').then(({ useLight }) => useLight().start()).catch(() => undefined);
 });
-const VIEWS = [{ name: 'bench', label: 'Bench', key: 'G B' }, { name: 'board', label: 'Board', key: 'G S' }, { name: 'job', label: 'Job', key: 'G J' }, { name: 'places', label: 'Places', key: 'G P' }, { name: 'plan', label: 'Plan', key: 'G L' }, { name: 'light', label: 'Light', key: 'G I' }, { name: 'flights', label: 'Flights', key: 'G F' }, { name: 'kit', label: 'Kit', key: 'G K' }, { name: 'quick', label: 'Quick', key: 'Q' }];
+const VIEWS = [{ name: 'bench', label: 'Bench', key: 'G B' }, { name: 'board', label: 'Board', key: 'G S' }, { name: 'job', label: 'Job', key: 'G J' }, { name: 'places', label: 'Places', key: 'G P' }, { name: 'plan', label: 'Plan', key: 'G L' }, { name: 'light', label: 'Light', key: 'G I' }, { name: 'flights', label: 'Flights', key: 'G F' }, { name: 'ready', label: 'Ready', key: 'G R' }, { name: 'kit', label: 'Kit', key: 'G K' }, { name: 'quick', label: 'Quick', key: 'Q' }];
+/** On a narrow screen the row of views is longer than the bar: the one that is open stays in it. */
+const views = useTemplateRef<HTMLElement>('views');
+const route = useRoute();
+watch(() => route.name, () => void nextTick(() => views.value?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' })), { immediate: true });
 const rename = (event: Event): void => {
   const field = event.target as HTMLInputElement;
   if (store.film && store.edit('film', store.film.id, { name: field.value }, 'name').length > 0) field.value = store.film.name;
@@ -35,7 +40,7 @@ const other = (): string => (looking.theme === 'dusk' ? 'noon' : 'dusk');
     <header class="bar no-print">
       <RouterLink to="/" class="home" aria-label="Dusk Slate, all films" title="All films"><img src="/slate.svg" alt="" width="24" height="24" /></RouterLink>
       <input v-if="store.film" class="name" :value="store.film.name" aria-label="Film" dir="auto" maxlength="200" @change="rename" />
-      <nav aria-label="Views">
+      <nav ref="views" aria-label="Views">
         <RouterLink v-for="v in VIEWS" :key="v.name" :to="{ name: v.name, params: { film } }" class="view" :class="{ here: $route.name === v.name }" :title="`${v.label} (${v.key})`">{{ v.label }}</RouterLink>
       </nav>
       <span class="gap" />

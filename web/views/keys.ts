@@ -14,8 +14,11 @@ export const KEY_LINES: readonly { readonly group: string; readonly lines: reado
     { keys: 'N / Del', does: 'a flight of its own for the slate, back to the list' },
     { keys: 'X', does: 'pin the slate to its flight, or let it go' }, { keys: 'L', does: 'lock the flight, or unlock it' }, { keys: '+ / −', does: 'fly it earlier, later' }, { keys: 'R', does: 'plan the day' }, { keys: 'Enter', does: 'take what is proposed' }, { keys: 'Esc', does: 'stop, or leave it' }, { keys: '1 to 4', does: 'apply a cure of the slate that does not fit' },
   ] },
+  { group: 'Checks', lines: [
+    { keys: '↓ ↑', does: 'next, previous line of a sheet' }, { keys: 'P / F', does: 'it holds, it does not' }, { keys: 'W', does: 'waive it, with a reason' }, { keys: 'O', does: 'open again' },
+  ] },
   { group: 'Anywhere', lines: [
     { keys: 'Ctrl Z', does: 'take back' }, { keys: 'Ctrl Shift Z', does: 'do again' }, { keys: '[ / ]', does: 'previous, next place' },
-    { keys: 'G then B, S, J, P, L, I, F, K', does: 'bench, story board, job, places, plan, light, flights, kit' }, { keys: 'Q', does: 'quick sums: light, aperture, shutter, ISO, filter' }, { keys: 'T', does: 'dusk or noon' }, { keys: '?', does: 'this sheet' }, { keys: 'Esc', does: 'leave a field, close a sheet' },
+    { keys: 'G then B, S, J, P, L, I, F, R, K', does: 'bench, story board, job, places, plan, light, flights, ready, kit' }, { keys: 'Q', does: 'quick sums: light, aperture, shutter, ISO, filter' }, { keys: 'T', does: 'dusk or noon' }, { keys: '?', does: 'this sheet' }, { keys: 'Esc', does: 'leave a field, close a sheet' },
   ] },
 ];

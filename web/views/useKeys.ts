@@ -7,7 +7,7 @@ import { useLooking, type Facet } from '../stores/looking';
 import { useReckoning } from '../stores/reckoning';
 
 const FACETS: Readonly<Record<string, Facet>> = { 1: 'move', 2: 'cut', 3: 'exposure' };
-const GOES: Readonly<Record<string, string>> = { b: 'bench', s: 'board', j: 'job', p: 'places', l: 'plan', i: 'light', f: 'flights', k: 'kit' };
+const GOES: Readonly<Record<string, string>> = { b: 'bench', s: 'board', j: 'job', p: 'places', l: 'plan', i: 'light', f: 'flights', r: 'ready', k: 'kit' };
 const GO_MS = 1500;
 
 /** A place where keys are typed or belong to the control itself. */

@@ -2,6 +2,7 @@
 import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiProblem, type FilmSummary } from '../../stores/api';
+import { whenText } from '../../format';
 import { useLooking } from '../../stores/looking';
 import { emptyFilm } from '../../stores/newFilm';
 
@@ -35,7 +36,7 @@ const chosen = async (event: Event): Promise<void> => {
 const remove = async (film: FilmSummary): Promise<void> => {
   try { await api.removeFilm(film.id); going.value = null; await refresh(); } catch (error) { fault.value = why(error); }
 };
-const when = (iso: string): string => new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+const when = (iso: string): string => whenText(Date.parse(iso));
 </script>
 
 <template>

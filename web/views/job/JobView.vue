@@ -94,7 +94,7 @@ const planned = computed(() => reckoning.derived?.budget.timelineS ?? 0);
 .sheet { background: var(--slab); padding: 16px 22px; display: grid; gap: 12px; }
 .grid { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 10px 14px; align-items: end; max-width: 1080px; }
 .schools { display: grid; gap: 8px; max-width: 1080px; }
-.school { display: grid; grid-template-columns: 150px 1fr 1fr; gap: 8px; align-items: center; }
+.school { display: grid; grid-template-columns: 150px repeat(auto-fit, minmax(190px, 1fr)); gap: 8px; align-items: center; }
 .answer { text-align: left; display: grid; gap: 1px; background: var(--bench); border: 1px solid var(--line); padding: 6px 11px; cursor: pointer; }
 .answer:hover { background: var(--slab-2); }
 .answer.on { border-color: var(--pick); background: var(--pick-dim); }
