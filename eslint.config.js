@@ -27,7 +27,8 @@ const CORE = {
   site: ['units', 'terrain', 'reach'],
   aids: ['units', 'kit', 'moves'],
   pilot: ['kit'],
-  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story', 'reach', 'terrain', 'site', 'aids', 'pilot', 'plan', 'charge', 'risk'],
+  sticks: ['kit'],
+  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story', 'reach', 'terrain', 'site', 'aids', 'pilot', 'plan', 'charge', 'risk', 'sticks'],
   ready: ['units', 'kit', 'air', 'light', 'warnings', 'energy', 'cards', 'charge', 'film'],
 };
 const rooms = Object.keys(CORE);

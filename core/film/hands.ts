@@ -1,4 +1,5 @@
-import type { Kit, Pilot } from '../kit';
+import type { HandlingName, Kit, Pilot } from '../kit';
+import { calmestSticks } from '../sticks';
 import { keeperRate, levelOf, recordOf, takesFor } from '../pilot';
 import type { ShotFacts } from './shot';
 import type { Film } from './types';
@@ -25,3 +26,7 @@ export const handsOf = (facts: ShotFacts, kit: Kit): Hands | null => {
   const rate = keeperRate(level, recordOf(kit.practice, pilot.id, kind), facts.flown.simultaneous);
   return { pilot, level, rate, takes: takesFor(rate) };
 };
+
+/** The calmest stick setting of its aircraft that gives what a shot asks; null where none does, or it has no path. */
+export const suggestedSticks = ({ aircraft, flown }: Pick<ShotFacts, 'aircraft' | 'flown'>): HandlingName | null =>
+  (aircraft && flown ? calmestSticks(aircraft.handling, { speedMs: flown.peakSpeedMs, yawDegS: flown.peakYawDegS, tiltDegS: flown.peakTiltDegS }) : null);

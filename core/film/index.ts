@@ -12,7 +12,7 @@ export { aimOf, easingOf, flyLayout, layoutOf, meanSpeedOf, secondsOf, type Layo
 export * from './solve';
 export * from './board';
 export * from './coverage';
-export type { Hands } from './hands';
+export { suggestedSticks, type Hands } from './hands';
 export * from './light';
 export * from './minutes';
 export { kitAlong, placeDay, type PlaceFacts, type TimedFlight } from './place';

@@ -78,7 +78,9 @@ export interface Ability {
   readonly maxDistanceM: number;
 }
 
-export type HandlingName = 'slow' | 'normal' | 'fast';
+/** From the calmest on. */
+export const HANDLING_NAMES = ['slow', 'normal', 'fast'] as const;
+export type HandlingName = (typeof HANDLING_NAMES)[number];
 
 /** What the sticks are set to: rates at full stick, how softly they start (0 hard, 1 soft), how flat their middle is (0 straight). */
 export interface Handling {

@@ -1,16 +1,15 @@
 import type { Handling, HandlingName } from '../../kit';
 import type { Cure } from '../../warnings';
+import { suggestedSticks } from '../hands';
 import { onShot, type ShotContext, type ShotRule } from './types';
-
-const FASTER: Readonly<Record<HandlingName, HandlingName | null>> = { slow: 'normal', normal: 'fast', fast: null };
 
 interface Beyond { readonly what: string; readonly unit: string; readonly needs: number; readonly has: (h: Handling) => number }
 
-const handlingCure = (c: ShotContext, beyond: readonly Beyond[]): Cure[] => {
-  const { shot, aircraft } = c.facts;
-  const next = FASTER[shot.handling];
-  if (!aircraft || !next || beyond.some((b) => b.needs > b.has(aircraft.handling[next]))) return [];
-  return [{ say: `Set the sticks to ${next}.`, set: { entity: 'shot', id: shot.id, fields: { handling: next } } }];
+const setSticks = (c: ShotContext, handling: HandlingName): Cure => ({ say: `Set the sticks to ${handling}.`, set: { entity: 'shot', id: c.facts.shot.id, fields: { handling } } });
+
+const handlingCure = (c: ShotContext): Cure[] => {
+  const calmest = suggestedSticks(c.facts);
+  return calmest && calmest !== c.facts.shot.handling ? [setSticks(c, calmest)] : [];
 };
 
 /** Faster or turned quicker than the sticks are set to allow. */
@@ -29,7 +28,21 @@ export const beyondHandling: ShotRule = (c) => {
     code: 'move.handling', severity: 'care', subject: onShot(c),
     say: `With ${shot.handling} sticks: ${lists.join('; ')}.`,
     why: 'The sticks cannot ask for more than they are set to; the move comes out slower or lags behind.',
-    cures: [...handlingCure(c, beyond), { say: 'Or fly it slower, or wider.' }],
+    cures: [...handlingCure(c), { say: 'Or fly it slower, or wider.' }],
+  };
+};
+
+/** The camera looks higher than it can, or so high that the propellers stand in the picture. */
+export const looksUp: ShotRule = (c) => {
+  const { flown, aircraft, camera } = c.facts;
+  if (!flown || !aircraft || !camera || camera.fixedTiltDeg !== null) return null;
+  const most = flown.samples.reduce((max, s) => Math.max(max, s.pose.tiltDeg), -90);
+  const beyond = most > aircraft.tiltUpDeg + 0.5;
+  if (!beyond && most <= aircraft.propsFromDeg + 0.5) return null;
+  return {
+    code: beyond ? 'move.tilt-up' : 'move.propellers', severity: beyond ? 'stop' : 'care', subject: onShot(c),
+    say: beyond ? `Looks up ${most.toFixed(0)}°; ${aircraft.name} tilts its camera up to ${aircraft.tiltUpDeg.toFixed(0)}°.` : `Looks up ${most.toFixed(0)}°; from ${aircraft.propsFromDeg.toFixed(0)}° on the propellers of ${aircraft.name} stand in the picture.`,
+    why: beyond ? 'The picture stays lower than it is planned.' : 'Blades flicker along the upper edge, most of all flying forward.', cures: [{ say: 'Fly it from higher, from farther away, or with a longer lens.' }],
   };
 };
 
@@ -44,7 +57,7 @@ export const hastySticks: ShotRule = (c) => {
     code: 'move.hasty', severity: 'care', subject: onShot(c),
     say: `Fast sticks ${flown.lowestM <= LOW_M ? `at ${flown.lowestM.toFixed(1)} m` : `${rangeM.toFixed(0)} m from the subject`}.`,
     why: 'Near the ground or the subject a twitch of the thumb is a metre; slow keeps it small.',
-    cures: [{ say: 'Set the sticks to slow.', set: { entity: 'shot', id: shot.id, fields: { handling: 'slow' } } }],
+    cures: [setSticks(c, 'slow')],
   };
 };
 

@@ -4,7 +4,7 @@ import type { ShotFacts } from '../shot';
 import { cruiseUnknown, doesNotFit, gusts, noAircraft } from './air';
 import { exposureOff, filterChange, flicker, outsideWindow, wrongLight } from './light';
 import { aboveCeiling, noPath, noSubject, noTempo, subjectSpeed, tooClose, tooFast, tooShort, underGround, yawTooFast, zoomLoss } from './path';
-import { beyondHandling, hastySticks, outrun, tightGap } from './flight';
+import { beyondHandling, hastySticks, looksUp, outrun, tightGap } from './flight';
 import { fewTakes, manyInputs } from './hands';
 import { frantic } from './pace';
 import { darkFlying, emptyWindow, lowVisibility, noSunrise, strangeZone, unusableZone } from './place';
@@ -15,7 +15,7 @@ import type { PlaceRule, ShotContext, ShotRule } from './types';
 /** Every rule that looks at a shot. A new one is a function and a line here. */
 export const SHOT_RULES: readonly ShotRule[] = [
   noAircraft, noPath, underGround, tooClose, tightGap, aboveCeiling, outrun, tooFast, gusts, doesNotFit,
-  tooShort, yawTooFast, beyondHandling, hastySticks, subjectSpeed, wildSpeed, frantic, outsideWindow, wrongLight, exposureOff, filterChange, flicker, noTempo, zoomLoss, manyInputs, fewTakes, speedNote, needsRelease, noSubject, cruiseUnknown,
+  tooShort, yawTooFast, looksUp, beyondHandling, hastySticks, subjectSpeed, wildSpeed, frantic, outsideWindow, wrongLight, exposureOff, filterChange, flicker, noTempo, zoomLoss, manyInputs, fewTakes, speedNote, needsRelease, noSubject, cruiseUnknown,
 ];
 
 /** Every rule that looks at a location. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { aidsFor } from '@core/aids';
-import type { DerivedShot, Shot } from '@core/film';
+import { suggestedSticks, type DerivedShot, type Shot } from '@core/film';
 import { initialValues, MOVES, moveOf, type MoveParameter } from '@core/moves';
 import { computed } from 'vue';
 import { choices, HANDLING_WORDS, ROLE_WORDS, PRIORITY_WORDS, WISH_WORDS } from '../../format';
@@ -61,7 +61,8 @@ const setPoints = (points: Shot['move']['points']) => setMove({ points }, 'route
 const ROLES = choices(ROLE_WORDS);
 const PRIORITIES = choices(PRIORITY_WORDS);
 const WISHES = choices(WISH_WORDS);
-const STICKS = choices(HANDLING_WORDS);
+/** The calmest setting that gives what the move asks is named as such. */
+const STICKS = computed(() => { const calmest = suggestedSticks(props.shot.facts); return choices(HANDLING_WORDS).map((c) => (c.value === calmest ? { ...c, note: 'calmest that does it' } : c)); });
 
 const aids = computed(() => {
   const { aircraft, flown, move: known, aim } = calm.value.facts;

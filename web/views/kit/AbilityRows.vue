@@ -4,6 +4,7 @@ import { AIDS } from '@core/aids';
 import type { HandlingName } from '@core/kit';
 import NumberField from '../../parts/NumberField.vue';
 import type { Fault } from '../../stores/validate';
+import HandlingPad from './HandlingPad.vue';
 
 type Craft = Entity<'aircraft'>;
 type Ability = Craft['abilities'][number];
@@ -26,9 +27,11 @@ const setAbility = (kind: string, fields: Partial<Ability>) => props.save({ abil
       <NumberField label="Flies at most" :value="craft.handling[s.id].maxSpeedMs" quantity="speed" :save="(v) => setStick(s.id, { maxSpeedMs: v })" />
       <NumberField label="Turns" :value="craft.handling[s.id].maxYawDegS" quantity="degreesPerSecond" :step="5" :save="(v) => setStick(s.id, { maxYawDegS: v })" />
       <NumberField label="Tilts" :value="craft.handling[s.id].maxTiltDegS" quantity="degreesPerSecond" :step="5" :save="(v) => setStick(s.id, { maxTiltDegS: v })" />
-      <NumberField label="Smoothing" :value="craft.handling[s.id].smoothing" :scale="100" quantity="percent" :step="5" hint="0 starts hard, 100 softly." :save="(v) => setStick(s.id, { smoothing: v })" />
+      <NumberField label="Turn smoothing" :value="craft.handling[s.id].smoothing" :scale="100" quantity="percent" :step="5" hint="0 starts hard, 100 softly." :save="(v) => setStick(s.id, { smoothing: v })" />
+      <NumberField label="Tilt smoothing" :value="craft.handling[s.id].tiltSmoothing" :scale="100" quantity="percent" :step="5" :save="(v) => setStick(s.id, { tiltSmoothing: v })" />
       <NumberField label="Expo" :value="craft.handling[s.id].expo" :scale="100" quantity="percent" :step="5" hint="How flat the middle of the stick is." :save="(v) => setStick(s.id, { expo: v })" />
     </div>
+    <HandlingPad :handling="craft.handling" />
   </section>
   <section class="aids" aria-label="What it can fly by itself">
     <h3>Flies by itself</h3>
@@ -46,7 +49,7 @@ const setAbility = (kind: string, fields: Partial<Ability>) => props.save({ abil
 
 <style scoped>
 .sticks, .aids { border-top: 1px solid var(--line); padding-top: 9px; display: grid; gap: 6px; }
-.grid { display: grid; grid-template-columns: 110px repeat(5, minmax(0, 1fr)); gap: 8px 12px; align-items: end; }
+.grid { display: grid; grid-template-columns: 90px repeat(6, minmax(0, 1fr)); gap: 8px 12px; align-items: end; }
 .grid b { font-weight: 600; padding-bottom: 6px; }
 .aid { display: grid; grid-template-columns: 190px repeat(3, minmax(0, 150px)); gap: 8px 12px; align-items: end; }
 .aid .quiet { grid-column: 2 / -1; align-self: center; }

@@ -7,6 +7,7 @@ import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
 import CameraForm from './CameraForm.vue';
 import AbilityRows from './AbilityRows.vue';
+import PaperRows from './PaperRows.vue';
 import { useKit } from './useKit';
 
 const { all, set, add, copy, retire } = useKit('aircraft');
@@ -66,6 +67,7 @@ const removeCamera = (index: number): void => { if (picked.value && picked.value
       </div>
       <p class="quiet">Hovers on <b><Fig :value="model?.hoverW ?? NaN" quantity="watts" /></b> at sea level; drag {{ BASIS[model?.basis ?? 'unknown'] }}.
         <button class="btn" @click="copy(picked)">Copy</button> <button class="btn" @click="retire(picked)">{{ picked.retired ? 'Use again' : 'Retire' }}</button></p>
+      <PaperRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
       <AbilityRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
       <CameraForm v-for="(c, i) in picked.cameras" :key="c.id" :camera="c" :only="picked.cameras.length === 1" :save="(v) => setCamera(i, v)" @remove="removeCamera(i)" />
       <button class="btn more" @click="addCamera">Add a camera</button>
@@ -82,6 +84,7 @@ nav { display: grid; gap: 4px; }
 .item span { font-size: 12px; }
 .item.retired b { font-weight: 400; font-style: italic; }
 .form { display: grid; gap: 12px; max-width: 980px; }
+.craft > *, .form > * { min-width: 0; }
 .more { justify-self: start; }
 .grid { display: grid; grid-template-columns: repeat(5, minmax(0, 1fr)); gap: 8px 12px; }
 @media (max-width: 900px) { .craft { grid-template-columns: minmax(0, 1fr); } .grid { grid-template-columns: repeat(2, minmax(0, 1fr)); } }

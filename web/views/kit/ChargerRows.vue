@@ -37,6 +37,7 @@ const freshDevice = (): void => { devices.add({ name: `Device ${devices.all.valu
         <NumberField label="Slots" :value="c.slots" quantity="count" :save="(v) => chargers.set(c.id, { slots: v })" />
         <PickField label="Charges" :value="c.manner" :options="MANNERS" :save="(v) => chargers.set(c.id, { manner: v })" />
         <NumberField label="A slot gives" :value="c.slotW" quantity="watts" :step="5" :save="(v) => chargers.set(c.id, { slotW: v })" />
+        <NumberField label="Weighs" :value="c.massG" quantity="grams" :save="(v) => chargers.set(c.id, { massG: v })" />
         <PickField label="Takes packs of" :value="c.aircraftIds.length === 0 ? ALL : c.aircraftIds.join()" :options="fits(c.aircraftIds)" :save="(v) => setFits(c.id, v)" />
       </KitRow>
     </ul>
@@ -48,6 +49,9 @@ const freshDevice = (): void => { devices.add({ name: `Device ${devices.all.valu
         <PickField label="It is a" :value="d.role" :options="ROLES" :save="(v) => devices.set(d.id, { role: v })" />
         <NumberField label="Charge now" :value="d.charge" :scale="100" quantity="percent" :step="5" :save="(v) => devices.set(d.id, { charge: v })" />
         <NumberField label="Lasts, full" :value="d.hours" quantity="count" unit="h" :step="0.5" :save="(v) => devices.set(d.id, { hours: v })" />
+        <NumberField label="Weighs" :value="d.massG" quantity="grams" :save="(v) => devices.set(d.id, { massG: v })" />
+        <TextField label="Firmware" :value="d.firmware" :save="(v) => devices.set(d.id, { firmware: v })" />
+        <TextField label="Looked for newer on" type="date" :value="d.firmwareOn ?? ''" :save="(v) => devices.set(d.id, { firmwareOn: v === '' ? null : v })" />
         <NumberField label="Charges in" :value="d.chargeMinutes" quantity="minutes" :step="5" :save="(v) => devices.set(d.id, { chargeMinutes: v })" />
       </KitRow>
     </ul>

@@ -7,11 +7,12 @@ import PackRows from './PackRows.vue';
 import CardRows from './CardRows.vue';
 import ChargerRows from './ChargerRows.vue';
 import FilterRows from './FilterRows.vue';
+import GearRows from './GearRows.vue';
 import PilotRows from './PilotRows.vue';
 
 const store = useFilm();
 const kind = ref<GearKind>('aircraft');
-const KINDS: { id: GearKind; label: string }[] = [{ id: 'aircraft', label: 'Aircraft' }, { id: 'pack', label: 'Packs' }, { id: 'card', label: 'Cards' }, { id: 'filter', label: 'Filters' }, { id: 'charger', label: 'Chargers' }, { id: 'pilot', label: 'Pilots' }];
+const KINDS: { id: GearKind; label: string }[] = [{ id: 'aircraft', label: 'Aircraft' }, { id: 'pack', label: 'Packs' }, { id: 'card', label: 'Cards' }, { id: 'filter', label: 'Filters' }, { id: 'charger', label: 'Chargers' }, { id: 'gear', label: 'Other' }, { id: 'pilot', label: 'Pilots' }];
 const counts = computed(() => Object.fromEntries(KINDS.map((k) => [k.id, store.list(k.id).filter((t) => !t.retired).length])));
 </script>
 
@@ -27,14 +28,16 @@ const counts = computed(() => Object.fromEntries(KINDS.map((k) => [k.id, store.l
     <CardRows v-else-if="kind === 'card'" />
     <FilterRows v-else-if="kind === 'filter'" />
     <ChargerRows v-else-if="kind === 'charger'" />
+    <GearRows v-else-if="kind === 'gear'" />
     <PilotRows v-else />
   </main>
 </template>
 
 <style scoped>
-.kit { background: var(--slab); padding: 14px 22px 24px; display: grid; gap: 12px; align-content: start; }
+.kit { background: var(--slab); padding: 14px 22px 24px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; align-content: start; }
+.kit > * { min-width: 0; }
 header { display: flex; gap: 4px 22px; align-items: baseline; flex-wrap: wrap; }
-nav { display: flex; gap: 2px; width: 100%; border-bottom: 1px solid var(--line); }
+nav { display: flex; gap: 2px; width: 100%; overflow-x: auto; scrollbar-width: none; border-bottom: 1px solid var(--line); }
 nav button { border: 0; background: none; padding: 4px 14px 6px; cursor: pointer; color: var(--chalk-2); min-height: var(--touch); border-bottom: 3px solid transparent; margin-bottom: -1px; }
 nav button[aria-current='true'] { color: var(--chalk); font-weight: 620; border-bottom-color: var(--pick); }
 </style>

@@ -31,6 +31,9 @@ const fresh = (): void => {
         <NumberField label="Charges in" :value="p.chargeMinutes" quantity="minutes" :step="5" hint="From empty to full on its own charger." :save="(v) => set(p.id, { chargeMinutes: v })" />
         <NumberField label="Cycles" :value="p.cycles" quantity="count" :save="(v) => set(p.id, { cycles: v })" />
         <NumberField label="Trusted for" :value="p.mostCycles" quantity="count" unit="cycles" :step="10" :save="(v) => set(p.id, { mostCycles: v })" />
+        <NumberField label="Weighs" :value="p.massG" quantity="grams" hint="0 if nobody weighed it." :save="(v) => set(p.id, { massG: v })" />
+        <TextField label="Firmware" :value="p.firmware" hint="Each pack is updated on its own." :save="(v) => set(p.id, { firmware: v })" />
+        <TextField label="Looked for newer on" type="date" :value="p.firmwareOn ?? ''" :save="(v) => set(p.id, { firmwareOn: v === '' ? null : v })" />
         <PickField label="It is" :value="p.condition" :options="STATES" :save="(v) => set(p.id, { condition: v })" />
       </KitRow>
     </ul>
