@@ -1,7 +1,7 @@
 import { BatchSchema } from './changes';
 import { ENTITIES } from './entities';
 import { ENTITY_KINDS } from './kinds';
-import { FilmFileSchema } from './exchange';
+import { FilmFileSchema, KitFileSchema } from './exchange';
 
 const json = (schema: object) => ({ content: { 'application/json': { schema } } });
 const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` });
@@ -30,6 +30,8 @@ const paths = {
   '/api/projections/{code}': { get: { summary: 'Definition of a map projection by its EPSG number', parameters: [{ ...idParameter, name: 'code', schema: { type: 'string' } }], responses: { 200: ok('Definition'), 404: problem('Not known here') } } },
   '/api/settings': { get: { summary: 'What the owner set when starting: the address of map tiles, or none', responses: { 200: ok('Settings') } } },
   '/api/kit': { get: { summary: 'All kit', responses: { 200: ok('Kit') } } },
+  '/api/kit/file': { get: { summary: 'Kit and checks as one file', responses: { 200: ok('File', ref('kit-file')) } } },
+  '/api/schemas/{name}': { get: { summary: 'Schema of a file: film-file or kit-file', parameters: [{ ...idParameter, name: 'name', schema: { type: 'string' } }], responses: { 200: ok('JSON Schema'), 404: problem('No such schema') } } },
   '/api/changes': {
     post: {
       summary: 'Takes a batch of changes, all or none', requestBody: json(ref('batch')),
@@ -49,7 +51,7 @@ export const openApi = (version: string) => ({
     schemas: {
       ...ENTITIES,
       ...Object.fromEntries(ENTITY_KINDS.map((kind) => [`${kind}-row`, rowSchema(kind)])),
-      batch: BatchSchema, 'film-file': FilmFileSchema, problem: problemSchema,
+      batch: BatchSchema, 'film-file': FilmFileSchema, 'kit-file': KitFileSchema, problem: problemSchema,
     },
   },
 });

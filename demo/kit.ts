@@ -31,7 +31,7 @@ const aircraft: DemoKit['aircraft'] = [
   {
     id: PLOVER, name: 'Plover 720', massKg: 0.72, rotors: 4, rotorDiameterM: 0.19, packWh: 46, hoverMinutes: 31, cruiseMinutes: 34, cruiseSpeedMs: 7,
     maxSpeedMs: 19, windLimitMs: 11.5, dragAreaM2: 0, maxClimbMs: 6, maxDescentMs: 4, maxYawDegS: 60, maxTiltDegS: 60, spanM: 0.62, heightM: 0.11, notes: 'The one with two lenses.', retired: false,
-    ...papers('02.04', '2027-04-20', 'VG-0720-A'), senses: ['front', 'back', 'left', 'right', 'up', 'down'], tiltUpDeg: 35, propsFromDeg: 20, usualPackG: 247, internalGB: 8,
+    ...papers('02.04', '2026-10-20', 'VG-0720-A'), senses: ['front', 'back', 'left', 'right', 'up', 'down'], tiltUpDeg: 35, propsFromDeg: 20, usualPackG: 247, internalGB: 8,
     handling: sticks([3, 20], [10, 60], [19, 60]),
     abilities: [can('orbit', 8, 5, 500), can('track-behind', 10, 4, 60), can('track-beside', 6, 6, 40), can('track-in-place', 12, 3, 80), can('line', 12, 0, 2000), can('route', 10, 3, 1500), can('slow-sticks', 3, 0, 2000)],
     cameras: [
@@ -45,7 +45,7 @@ const aircraft: DemoKit['aircraft'] = [
   {
     id: WREN, name: 'Wren 246', massKg: 0.246, rotors: 4, rotorDiameterM: 0.152, packWh: 17, hoverMinutes: 26, cruiseMinutes: 28.5, cruiseSpeedMs: 6,
     maxSpeedMs: 15, windLimitMs: 9.5, dragAreaM2: 0, maxClimbMs: 5, maxDescentMs: 3, maxYawDegS: 75, maxTiltDegS: 60, spanM: 0.39, heightM: 0.08, handling: sticks([2, 20], [8, 60], [15, 75]), abilities: [can('orbit', 5, 5, 200), can('slow-sticks', 2, 0, 1000)], notes: 'Under the 249 g line with the standard pack; check the local rule.', retired: false,
-    ...papers('01.11', '2027-02-02', 'VG-0246-B'), senses: ['front', 'down'], tiltUpDeg: 20, propsFromDeg: 20, usualPackG: 80, internalGB: 2,
+    ...papers('01.11', '2026-09-02', 'VG-0246-B'), senses: ['front', 'down'], tiltUpDeg: 20, propsFromDeg: 20, usualPackG: 80, internalGB: 2,
     cameras: [{
       id: 'main', name: 'Wide 24', equivalentMm: 24, apertures: [1.7], isoBase: 100, isoCeiling: 3200, maxZoom: 2, fixedTiltDeg: null, stillMB: 24, ...lens,
       modes: [mode('25', '4K 25', 3840, 2160, 25, 100), mode('50', '4K 50', 3840, 2160, 50, 130)],
@@ -60,7 +60,7 @@ const aircraft: DemoKit['aircraft'] = [
 ];
 
 const pack = (n: number, name: string, aircraftId: string, ratedWh: number, charge: number, health: number, cycles: number): DemoKit['packs'][number] =>
-  ({ id: demoId(2, n), name, aircraftIds: [aircraftId], ratedWh, charge, health, cycles, chargedOn: null, drainDelayDays: 3, chargeMinutes: aircraftId === PLOVER ? 72 : 48, mostCycles: 200, condition: 'sound', massG: { [PLOVER]: 247, [WREN]: 80, [SWIFTLET]: 118 }[aircraftId] ?? 0, firmware: aircraftId === PLOVER ? (n === 3 ? '02.03' : '02.04') : '', firmwareOn: aircraftId === PLOVER ? (n === 3 ? '2026-10-20' : '2027-04-20') : null, notes: '', retired: false });
+  ({ id: demoId(2, n), name, aircraftIds: [aircraftId], ratedWh, charge, health, cycles, chargedOn: null, drainDelayDays: 3, chargeMinutes: aircraftId === PLOVER ? 72 : 48, mostCycles: 200, condition: 'sound', massG: { [PLOVER]: 247, [WREN]: 80, [SWIFTLET]: 118 }[aircraftId] ?? 0, firmware: aircraftId === PLOVER ? (n === 3 ? '02.03' : '02.04') : '', firmwareOn: aircraftId === PLOVER ? (n === 3 ? '2026-08-12' : '2026-10-20') : null, notes: '', retired: false });
 
 const packs: DemoKit['packs'] = [
   pack(1, 'P1', PLOVER, 46, 1, 0.97, 41), pack(2, 'P2', PLOVER, 46, 1, 0.96, 44), pack(3, 'P3', PLOVER, 46, 0.82, 0.91, 118),
@@ -74,7 +74,7 @@ const chargers: DemoKit['chargers'] = [
 ];
 
 const devices: DemoKit['devices'] = [
-  { id: demoId(13, 1), name: 'Controller', role: 'controller', charge: 0.8, hours: 5, chargeMinutes: 110, massG: 390, firmware: '02.04', firmwareOn: '2027-04-20', notes: '', retired: false },
+  { id: demoId(13, 1), name: 'Controller', role: 'controller', charge: 0.8, hours: 5, chargeMinutes: 110, massG: 390, firmware: '02.04', firmwareOn: '2026-10-20', notes: '', retired: false },
   { id: demoId(13, 2), name: 'Phone', role: 'phone', charge: 0.64, hours: 3.5, chargeMinutes: 85, massG: 205, firmware: '', firmwareOn: null, notes: 'Flight mode on, screen bright.', retired: false },
 ];
 

@@ -44,7 +44,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'bag', path: '/ready', act: async (page) => { await page.getByRole('tab', { name: 'Bag' }).click(); for (const name of ['Plover 720', 'P1', 'Controller']) await page.locator(`[data-bag="${name}"] input`).click(); } },
   { name: 'cards', path: '/ready', act: async (page) => { await page.getByRole('tab', { name: 'Cards' }).click(); } },
   { name: 'kit', path: '/kit' },
-  { name: 'handling', path: '/kit', act: async (page) => { const pad = page.locator('.pad'); await pad.scrollIntoViewIfNeeded(); const box = await pad.boundingBox(); if (box) { await page.mouse.move(box.x + 60, box.y + 60); await page.mouse.down(); await page.mouse.move(box.x + 96, box.y + 40, { steps: 3 }); await page.waitForFunction(() => Number(document.querySelector('[data-yaw]')?.textContent) > 8); } } },
+  { name: 'handling', path: '/kit', act: async (page) => { const pad = page.locator('.pad'); await pad.scrollIntoViewIfNeeded(); await pad.focus(); await page.keyboard.down('ArrowRight'); await page.waitForFunction(() => Number(document.querySelector('[data-yaw]')?.textContent) > 8); } },
   { name: 'phone-slates', path: '', width: 390, height: 844 },
 ];
 

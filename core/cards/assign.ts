@@ -2,6 +2,8 @@
 export interface CardRules {
   /** Whether each flight wants a card nothing else is on; or all of them, or none. */
   readonly fresh: boolean | readonly boolean[];
+  /** When each flight is in the air: a card cannot be in two of them at once. Nobody flies at once where left out. */
+  readonly spans?: readonly (readonly [from: number, to: number])[];
   /** Where no fresh card is left, any with room will do. */
   readonly softly?: boolean;
   /** Cards something is on already: none of them is fresh. None where left out. */
@@ -16,24 +18,28 @@ export interface CardRules {
  * @returns number of each flight's card; null for one that finds no room
  */
 export const assignCards = (bytes: readonly number[], roomBytes: readonly number[], rules: boolean | CardRules): (number | null)[] => {
-  const { fresh, used, softly }: CardRules = typeof rules === 'boolean' ? { fresh: rules } : rules;
+  const { fresh, used, softly, spans = [] }: CardRules = typeof rules === 'boolean' ? { fresh: rules } : rules;
   const touched = roomBytes.map((_, i) => used?.[i] ?? false);
   const on = roomBytes.map(() => 0);
   const done = roomBytes.map(() => false);
+  const given: (number | null)[] = [];
+  const busy = (i: number, n: number): boolean => { const now = spans[n]; return now !== undefined && given.some((g, k) => { const then = spans[k]; return g === i && then !== undefined && then[0] < now[1] && now[0] < then[1]; }); };
   let card = -1;
-  return bytes.map((b, n) => {
+  const put = (b: number, n: number): number | null => {
     const alone = typeof fresh === 'boolean' ? fresh : fresh[n] ?? false;
-    const takes = (i: number, own: boolean): boolean => !done[i] && (on[i] ?? 0) + b <= (roomBytes[i] ?? 0) && !(own && touched[i]);
+    const takes = (i: number, own: boolean): boolean => !done[i] && !busy(i, n) && (on[i] ?? 0) + b <= (roomBytes[i] ?? 0) && !(own && touched[i]);
     const next = (own: boolean): number => (card >= 0 && takes(card, own) ? card : roomBytes.findIndex((_, i) => i !== card && takes(i, own)));
     const strict = next(alone);
     const at = strict === -1 && alone && softly ? next(false) : strict;
     if (at === -1) return null;
-    if (card >= 0 && at !== card) done[card] = true;
+    if (card >= 0 && at !== card && !busy(card, n)) done[card] = true;
     on[at] = (on[at] ?? 0) + b;
     touched[at] = true;
     card = at;
     return at;
-  });
+  };
+  bytes.forEach((b, n) => { given.push(put(b, n)); });
+  return given;
 };
 
 export interface Aboard {

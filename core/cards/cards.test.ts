@@ -43,6 +43,15 @@ describe('cards', () => {
       expect(mostAboard(assignCards(list, big, false), list, list.map((_, i) => `d${i}`)).seconds).toBe(Math.max(0, ...list));
     }));
   });
+  it('no card is in two aircraft at once', () => {
+    const span = fc.tuple(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 1, max: 20 })).map(([from, long]): [number, number] => [from, from + long]);
+    fc.assert(fc.property(rooms, fc.array(fc.tuple(fc.integer({ min: 1, max: 9 }), span), { maxLength: 10 }), (sizes, list) => {
+      const flights = [...list].sort((a, b) => a[1][0] - b[1][0]);
+      const on = assignCards(flights.map(([b]) => b), sizes, { fresh: false, spans: flights.map(([, s]) => s) });
+      flights.forEach(([, a], i) => flights.slice(0, i).forEach(([, b], k) => { if (on[i] !== null && on[i] === on[k]) expect(a[0] < b[1] && b[0] < a[1]).toBe(false); }));
+    }));
+    expect(assignCards([5, 5, 5], [64, 64], { fresh: false, spans: [[0, 10], [2, 8], [12, 20]] })).toEqual([0, 1, 1]);
+  });
   it('a flight that wants a card of its own never shares one with what came before, nor takes one that is used', () => {
     fc.assert(fc.property(rooms, fc.array(fc.tuple(fc.integer({ min: 1, max: 30 }), fc.boolean()), { maxLength: 14 }), fc.array(fc.boolean(), { minLength: 5, maxLength: 5 }), (sizes, list, used) => {
       const on = assignCards(list.map(([b]) => b), sizes, { fresh: list.map(([, f]) => f), used });

@@ -95,7 +95,7 @@ export const cardFacts = (input: FilmInput, places: readonly PlaceFacts[], shots
   const rooms = cards.map(plannableBytes);
   const { cardPolicy } = input.film.preferences;
   const wants = bytes.map((_, i) => cardPolicy === 'fresh' || (cardPolicy === 'fresh-away' && (loads[i]?.away ?? null) !== null));
-  const on = assignCards(bytes, rooms, { fresh: wants, used: cards.map(isUsed), softly: cardPolicy === 'fresh-away' });
+  const on = assignCards(bytes, rooms, { fresh: wants, used: cards.map(isUsed), softly: cardPolicy === 'fresh-away', spans: flights.map((f) => [f.startMs, f.endMs] as const) });
   const shares = (i: number): boolean => wants[i] === true && on[i] !== null && (on.indexOf(on[i] ?? null) < i || cards.some((c, n) => n === on[i] && isUsed(c)));
   const internal = intoMemory(input.kit, flights, bytes, on);
   const aboard = mostAboard(on, loads.map((l) => l.recordedS), loads.map((l) => l.date));

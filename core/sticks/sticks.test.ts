@@ -30,7 +30,7 @@ describe('a stick held', () => {
     }));
   });
   it('never turns faster than it is set to, and is two thirds of the way after its lag', () => {
-    fc.assert(fc.property(profile, stick, fc.double({ min: 0, max: 5, noNaN: true }), (p, yaw, s) => expect(Math.abs(held(AT_REST, p, yaw, 0, s).yawDegS)).toBeLessThanOrEqual(p.maxYawDegS + 1e-9)));
+    fc.assert(fc.property(profile, stick, fc.double({ min: 0, max: 5, noNaN: true }), (p, yaw, s) => { expect(Math.abs(held(AT_REST, p, yaw, 0, s).yawDegS)).toBeLessThanOrEqual(p.maxYawDegS + 1e-9); }));
     const p: Handling = { maxSpeedMs: 10, maxYawDegS: 60, maxTiltDegS: 30, smoothing: 0.5, tiltSmoothing: 0, expo: 0 };
     expect(held(AT_REST, p, 1, 1, lagOf(0.5))).toMatchObject({ yawDegS: expect.closeTo(60 * (1 - Math.exp(-1)), 9), tiltDegS: 30 });
   });

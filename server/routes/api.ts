@@ -1,4 +1,4 @@
-import { ASSET_LIMIT, ASSET_MIMES, openApi } from '@contract';
+import { ASSET_LIMIT, ASSET_MIMES, FilmFileSchema, KitFileSchema, openApi } from '@contract';
 import express, { Router } from 'express';
 import { checkBatch, checkFilmFile } from '../services/checks';
 import { HttpProblem } from '../http/problem';
@@ -21,6 +21,12 @@ export const api = (store: Store, films: Films, assets: Assets, feed: Feed, abou
   router.get('/openapi.json', (_request, response) => { response.json(openApi(about.version)); });
   router.get('/settings', (_request, response) => { response.json({ tiles: about.tiles }); });
   router.get('/films', async (_request, response) => { response.json({ films: await films.list() }); });
+  router.get('/kit/file', async (_request, response) => { response.attachment('kit.json').send(JSON.stringify(await films.kitFile(), null, 1)); });
+  router.get('/schemas/:name', (request, response) => {
+    const schema = { 'film-file': FilmFileSchema, 'kit-file': KitFileSchema }[request.params.name];
+    if (!schema) throw new HttpProblem(404, 'no-schema', 'There is no such schema: film-file and kit-file are published.');
+    response.json({ $schema: 'https://json-schema.org/draft/2020-12/schema', ...schema });
+  });
   router.get('/kit', async (_request, response) => { response.json({ rows: await films.kit() }); });
   router.post('/films/import', express.json({ limit: FILE_LIMIT }), async (request, response) => {
     const id = await films.importFile(checkFilmFile(request.body), WHOLE_FILMS);

@@ -1,4 +1,4 @@
-import { EXCHANGE_FORMAT, EXCHANGE_VERSION, KIT_KINDS, PLACE_KINDS, type AnyRow, type Batch, type Change, type EntityKind, type FilmFile, type LoggedChange } from '@contract';
+import { EXCHANGE_FORMAT, EXCHANGE_VERSION, KIT_FORMAT, KIT_KINDS, PLACE_KINDS, type AnyRow, type Batch, type Change, type EntityKind, type FilmFile, type KitFile, type LoggedChange } from '@contract';
 import { v4 as uuid } from 'uuid';
 import { read } from '../database';
 import { HttpProblem } from '../http/problem';
@@ -79,8 +79,14 @@ export class Films {
       format: EXCHANGE_FORMAT, formatVersion: EXCHANGE_VERSION, film,
       locations: values('location'), subjects: values('subject'), shots: values('shot'), readings: values('reading'), features: values('feature'), grounds, pictures, flights: values('flight'), answers: values('answer'),
       assets: assets.map(({ id, mime, bytes }) => ({ id, mime, data: bytes.toString('base64') })),
-      kit: { aircraft: values('aircraft'), packs: values('pack'), cards: values('card'), filters: values('filter'), pilots: values('pilot'), practice: values('practice'), chargers: values('charger'), devices: values('device'), flown: values('flown'), gear: values('gear'), cardMoves: values('cardMove'), checks: values('check') },
+      kit: kitOf(values),
     };
+  }
+
+  /** All kit with its log, its cards and its checks. */
+  async kitFile(): Promise<KitFile> {
+    const rows = await this.kit();
+    return { format: KIT_FORMAT, formatVersion: EXCHANGE_VERSION, kit: kitOf((kind) => rows.filter((r) => r.kind === kind).map((r) => r.value) as never[]) };
   }
 
   /** Takes a film in under new ids; kit that is already here by its id is used as it is here. @returns the new film's id */
@@ -101,6 +107,8 @@ export class Films {
     await this.store.apply({ batch: uuid(), device, changes } satisfies Batch);
   }
 }
+
+const kitOf = (values: (kind: EntityKind) => never[]): KitFile['kit'] => ({ aircraft: values('aircraft'), packs: values('pack'), cards: values('card'), filters: values('filter'), pilots: values('pilot'), practice: values('practice'), chargers: values('charger'), devices: values('device'), flown: values('flown'), gear: values('gear'), cardMoves: values('cardMove'), checks: values('check') });
 
 const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: string; changes: Change[] } => {
   const fresh = new Map<string, string>();

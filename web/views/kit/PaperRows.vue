@@ -17,7 +17,7 @@ const sense = (side: (typeof SENSE_SIDES)[number]): void => { props.save({ sense
 const masses = computed(() => {
   const filter = film.kit.filters.filter((f) => !f.retired && (f.aircraftIds.length === 0 || f.aircraftIds.includes(props.craft.id))).sort((a, b) => b.massG - a.massG)[0] ?? null;
   const packs = film.kit.packs.filter((p) => !p.retired && p.aircraftIds.includes(props.craft.id));
-  const kinds = new Map(packs.map((p) => [p.massG, p]));
+  const kinds = new Map([...packs].reverse().map((p) => [p.massG, p]));
   const lines = film.film?.preferences.weightLinesKg ?? [];
   return [...kinds.values()].map((pack) => { const mass = takeOffMass(props.craft, pack, filter, film.kit.gear); return { pack: pack.name, filter: filter?.name ?? '', mass, ...weightClass(mass.totalG, lines) }; });
 });
