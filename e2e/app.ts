@@ -38,7 +38,7 @@ export { expect };
 export class Bench {
   constructor(readonly page: Page, readonly app: Running, readonly film: string) {}
 
-  async open(view: '' | 'board' | 'job' | 'places' | 'plan' | 'light' | 'flights' | 'quick' | 'kit' = ''): Promise<void> {
+  async open(view: '' | 'board' | 'job' | 'places' | 'plan' | 'light' | 'flights' | 'ready' | 'quick' | 'kit' = ''): Promise<void> {
     await this.page.goto(`${this.app.address}/film/${this.film}${view ? `/${view}` : ''}`);
     await expect(this.page.locator('main').first()).toBeVisible();
     // Checks at the fields come after the first view; until then only the server refuses.

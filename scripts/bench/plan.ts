@@ -12,7 +12,7 @@ const worked = (random: () => number, shots: number, packs: readonly number[], w
   const between = (low: number, high: number): number => low + random() * (high - low);
   const point = (): number[] => [between(-200, 200), between(-200, 200), between(4, 80)];
   return {
-    launch: [0, 0, 0], repositionSpeedMs: 9, repositionWatts: 95, settleSeconds: 4, meanWatts: 89, takeoffSeconds: 30, landingSeconds: 40, swapSeconds: 180,
+    launch: [0, 0, 0], repositionSpeedMs: 9, repositionWatts: 95, settleSeconds: 4, hoverWatts: 89, takeoffSeconds: 30, landingSeconds: 40, swapSeconds: 180,
     packs: packs.map((usableWh, i) => ({ id: `P${i}`, usableWh })),
     shots: Array.from({ length: shots }, (_, i) => {
       const start = point();

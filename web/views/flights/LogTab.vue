@@ -11,6 +11,7 @@ import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import TextField from '../../parts/TextField.vue';
+import { recordedBy } from '../../stores/cardLog';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
@@ -46,6 +47,7 @@ const stops = computed(() => row.value?.flight.stops.map((s) => ({ id: s.shotId,
 const toggle = (id: string): void => { const next = new Set(inCan.value); if (!next.delete(id)) next.add(id); inCan.value = next; };
 const packs = computed(() => film.list('pack').filter((p) => !p.retired).map((p) => ({ value: p.id, label: p.name })));
 
+const onCard = (value: Flown) => (row.value && reckoning.derived ? recordedBy(film, reckoning.derived, row.value.flight, inCan.value, value.utcMs + value.minutes * 60_000) : null);
 const enter = (): void => {
   const { location } = place.value ?? {};
   const pack = film.get('pack', draft.packId);
@@ -55,9 +57,10 @@ const enter = (): void => {
     id: uuid(), filmId: film.filmId, flightId: row.value?.flight.planId ?? null, aircraftId, packId: draft.packId, utcMs: Math.round(localToUtc(location.date, minutesOf(draft.at), location.zone)), minutes: draft.minutes,
     startShare: draft.startShare, endShare: draft.endShare, plannedWh: draft.plannedWh, temperatureC: draft.temperatureC, verdict: draft.verdict, condition: draft.condition, shotIds: [...inCan.value], notes: draft.notes,
   };
-  const faults = film.act('log flight', [{ kind: 'flown', id: value.id, after: value as never }, { kind: 'pack', id: pack.id, after: { ...pack, charge: draft.endShare, chargedOn: location.date, cycles: pack.cycles + 1, condition: draft.condition === 'sound' ? pack.condition : draft.condition } as never }]);
+  const recorded = onCard(value);
+  const faults = film.act('log flight', [...(recorded ? [{ kind: 'cardMove' as const, id: recorded.id, after: recorded as never }] : []), { kind: 'flown', id: value.id, after: value as never }, { kind: 'pack', id: pack.id, after: { ...pack, charge: draft.endShare, chargedOn: location.date, cycles: pack.cycles + 1, condition: draft.condition === 'sound' ? pack.condition : draft.condition } as never }]);
   fault.value = faults[0]?.say ?? '';
-  if (faults.length === 0) looking.say(`Logged: ${pack.name} down to ${Math.round(draft.endShare * 100)} %.`);
+  if (faults.length === 0) looking.say(`Logged: ${pack.name} down to ${Math.round(draft.endShare * 100)} %${recorded ? `, ${recorded.gb.toFixed(1)} GB on its card` : ''}.`);
 };
 const forget = (f: Flown): void => { film.remove('delete log entry', [{ kind: 'flown', id: f.id }]); looking.say('Taken out of the log. Ctrl+Z brings it back.'); };
 
