@@ -52,6 +52,7 @@ describe('the life of a card', () => {
     expect(moveFault(full, move('format', { waiver: 'test shots' }), card)).toBeNull();
     expect(moveFault(full, move('record', { gb: 5 }), card)).toMatch(/4\.0 GB left/);
     expect(moveFault(lifeOf(card, []), move('copy'), card)).toMatch(/nothing on Card C/);
+    expect(moveFault(lifeOf(card, []), move('record'), card)).toMatch(/how much/);
     expect(moveFault(full, move('correct', { gb: 65 }), card)).toMatch(/cannot hold/);
   });
 });

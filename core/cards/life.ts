@@ -34,6 +34,7 @@ export const moveFault = (life: CardLife, move: Pick<CardMove, 'act' | 'gb' | 'c
     return `${card.name} holds ${life.usedGB.toFixed(1)} GB copied ${life.copies === 0 ? 'nowhere' : life.copies === 1 ? 'once' : `${life.copies} times`}; ${move.copiesWanted} ${move.copiesWanted === 1 ? 'copy is' : 'copies are'} wanted. Copy it, or say why it may go.`;
   }
   if (move.act === 'copy' && !holds) return `There is nothing on ${card.name} to copy.`;
+  if (move.act === 'record' && !(move.gb > 0)) return 'Enter how much was recorded.';
   if (move.act === 'record' && life.usedGB + move.gb > card.nominalGB) return `${card.name} has ${Math.max(0, card.nominalGB - life.usedGB).toFixed(1)} GB left; ${move.gb.toFixed(1)} GB cannot have gone onto it.`;
   if (move.act === 'correct' && move.gb > card.nominalGB) return `A card of ${card.nominalGB} GB cannot hold ${move.gb.toFixed(1)} GB.`;
   return null;
@@ -46,7 +47,7 @@ export const moveFault = (life: CardLife, move: Pick<CardMove, 'act' | 'gb' | 'c
 export const after = (life: CardLife, move: CardMove, card: Pick<Card, 'name' | 'nominalGB'>): CardLife => {
   if (moveFault(life, move, card) !== null) return life;
   const moved: CardLife = { ...life, sinceMs: move.utcMs, ...(move.spot === null ? {} : { spot: move.spot, aircraftId: move.spot === 'aircraft' ? move.aircraftId : null }) };
-  if (move.act === 'record') return move.gb > NOTHING_GB ? { ...moved, usedGB: life.usedGB + move.gb, copies: 0, formatted: false } : moved;
+  if (move.act === 'record') return { ...moved, usedGB: life.usedGB + move.gb, copies: 0, formatted: false };
   if (move.act === 'copy') return { ...moved, copies: life.copies + 1 };
   if (move.act === 'correct') return { ...moved, usedGB: move.gb, copies: move.gb > life.usedGB + NOTHING_GB ? 0 : life.copies, formatted: false };
   if (move.act === 'format') {

@@ -42,15 +42,15 @@ describe('checks', () => {
   });
   it('the evening before names the card left in the computer and the devices that are low', () => {
     const sheet = sheetOf('evening-before', contextOf(film));
-    const by = new Map(sheet.lines.map((l) => [l.code, l]));
+    const by = new Map(sheet.lines.map((l) => [l.id, l]));
     expect(by.get('cards-here')!.look!.say).toContain('Card A is in the computer');
     expect(by.get('devices-charged')!.look!.say).toContain('Phone 64 %');
     expect(sheet.failed).toBe(sheet.lines.filter((l) => l.standing === 'failed').length);
     const put = { ...film, kit: { ...film.kit, cardMoves: [...film.kit.cardMoves, { ...film.kit.cardMoves[1]!, id: 'later', utcMs: Date.UTC(2027, 4, 13), spot: 'case' as const }] } };
-    expect(sheetOf('evening-before', contextOf(put)).lines.find((l) => l.code === 'cards-here')!.standing).toBe('passed');
+    expect(sheetOf('evening-before', contextOf(put)).lines.find((l) => l.id === 'cards-here')!.standing).toBe('passed');
   });
   it('firmware, papers and weight are looked at against the day', () => {
-    const at = (whole: FilmInput, code: string) => sheetOf('days-before', contextOf(whole)).lines.find((l) => l.code === code)!;
+    const at = (whole: FilmInput, code: string) => sheetOf('days-before', contextOf(whole)).lines.find((l) => l.id === code)!;
     const craft = (more: object): FilmInput => ({ ...film, kit: { ...film.kit, aircraft: film.kit.aircraft.map((a) => ({ ...a, ...more })) } });
     expect(at(film, 'firmware').look!.verdict).toBe('fail');
     expect(at(craft({ insuredUntil: '2027-05-13' }), 'papers').look!.say).toContain('is insured until 2027-05-13');
@@ -59,19 +59,19 @@ describe('checks', () => {
     expect(at({ ...film, film: { ...film.film, preferences: { ...film.film.preferences, weightLinesKg: [2] } } }, 'weight').look!.verdict).toBe('pass');
   });
   it('the compass is asked for only at the first place and far from the last', () => {
-    const asks = (whole: FilmInput, p: number): boolean => sheetOf('launch-point', contextOf(whole, p)).lines.some((l) => l.code === 'compass');
+    const asks = (whole: FilmInput, p: number): boolean => sheetOf('launch-point', contextOf(whole, p)).lines.some((l) => l.id === 'compass');
     expect([asks(film, 0), asks(film, 1)]).toEqual([true, false]);
     const far = { ...film, locations: film.locations.map((l, i) => (i === 1 ? { ...l, latitude: l.latitude + 1 } : l)) };
     expect(asks(far, 1)).toBe(true);
   });
   it('over water the card is changed after landing', () => {
     const c = contextOf(film, 2, { flight: 0 });
-    const line = sheetOf('after-landing', c).lines.find((l) => l.code === 'card-change')!;
+    const line = sheetOf('after-landing', c).lines.find((l) => l.id === 'card-change')!;
     expect(line).toMatchObject({ standing: 'failed', safety: true });
     expect(line.look!.say).toContain('over water');
     const load = c.derived.budget.cards.byFlight.find((l) => l.flight === c.flight)!;
     const out = { ...film, kit: { ...film.kit, cardMoves: [...film.kit.cardMoves, { id: 'x', cardId: load.cardId!, utcMs: Date.parse(`${c.date}T18:00:00Z`), act: 'put' as const, spot: 'case' as const, aircraftId: null, gb: 0, copiesWanted: 2, waiver: '' }] } };
-    expect(sheetOf('after-landing', contextOf(out, 2, { flight: 0 })).lines.find((l) => l.code === 'card-change')!.standing).toBe('passed');
+    expect(sheetOf('after-landing', contextOf(out, 2, { flight: 0 })).lines.find((l) => l.id === 'card-change')!.standing).toBe('passed');
   });
 });
 
@@ -88,7 +88,7 @@ describe('how a check stands', () => {
     fc.assert(fc.property(fc.array(fc.constantFrom<Answer['verdict']>('passed', 'failed', 'waived', 'open'), { minLength: 1, maxLength: 6 }), fc.boolean(), (verdicts, turned) => {
       const c = contextOf(film, 1);
       const answers = verdicts.map((v) => answer(c, 'propellers', v));
-      const line = (place: number) => sheetOf('launch-point', { ...contextOf(film, place), input: { ...c.input, answers: turned ? [...answers].reverse() : answers } }).lines.find((l) => l.code === 'propellers')!;
+      const line = (place: number) => sheetOf('launch-point', { ...contextOf(film, place), input: { ...c.input, answers: turned ? [...answers].reverse() : answers } }).lines.find((l) => l.id === 'propellers')!;
       const last = verdicts.at(-1)!;
       expect(line(1).standing).toBe(last);
       expect(line(0).standing).toBe('open');

@@ -10,7 +10,7 @@ export type Standing = 'passed' | 'care' | 'failed' | 'waived' | 'open';
 export interface SheetLine {
   /** Code of one that comes along, or id of one's own. */
   readonly id: string;
-  readonly code: string;
+  readonly scope: CheckScope;
   readonly asks: string;
   readonly protects: string;
   readonly safety: boolean;
@@ -67,13 +67,13 @@ export const checksOf = (moment: CheckMoment, own: readonly OwnCheck[]): Listed[
 };
 
 const lineOf = (whole: Context, { check, scope, own }: Listed, ofFlight: boolean): SheetLine | null => {
-  // What is asked about a place is asked about all that flies there, unless it is asked for one flight.
-  const c = scope === 'place' && !ofFlight ? { ...whole, flight: null } : whole;
+  // What is asked about a day or a place is asked about all that flies there, unless it is asked for one flight.
+  const c = scope === 'day' || (scope === 'place' && !ofFlight) ? { ...whole, flight: null } : whole;
   const look = check.look ? check.look(c) : null;
   if (check.look ? look === null : !(check.applies?.(c) ?? true)) return null;
   if (scope === 'flight' && !c.flight || scope === 'take' && !c.shot) return null;
   const answer = newest(c.input.answers, c, scope, check.code);
-  return { id: check.code, code: check.code, asks: typeof check.asks === 'string' ? check.asks : check.asks(c), protects: check.protects, safety: check.safety, own, look, standing: standingOf(look, answer), answer };
+  return { id: check.code, scope, asks: typeof check.asks === 'string' ? check.asks : check.asks(c), protects: check.protects, safety: check.safety, own, look, standing: standingOf(look, answer), answer };
 };
 
 /**

@@ -8,7 +8,7 @@ import { beyondHandling, hastySticks, looksUp, outrun, tightGap } from './flight
 import { fewTakes, manyInputs } from './hands';
 import { frantic } from './pace';
 import { darkFlying, emptyWindow, lowVisibility, noSunrise, strangeZone, unusableZone } from './place';
-import { overPacks } from './packs';
+import { misfitPacks, overPacks } from './packs';
 import { needsRelease, oneUseOnly, speedNote, wildSpeed } from './use';
 import type { PlaceRule, ShotContext, ShotRule } from './types';
 
@@ -19,7 +19,7 @@ export const SHOT_RULES: readonly ShotRule[] = [
 ];
 
 /** Every rule that looks at a location. */
-export const PLACE_RULES: readonly PlaceRule[] = [unusableZone, strangeZone, emptyWindow, lowVisibility, darkFlying, noSunrise, oneUseOnly, overPacks];
+export const PLACE_RULES: readonly PlaceRule[] = [unusableZone, strangeZone, emptyWindow, lowVisibility, darkFlying, noSunrise, oneUseOnly, overPacks, misfitPacks];
 
 export const shotWarnings = (context: ShotContext): Warning[] =>
   SHOT_RULES.map((rule) => rule(context)).filter((w): w is Warning => w !== null);

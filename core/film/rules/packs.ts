@@ -19,6 +19,16 @@ export const overPacks: PlaceRule = ({ flights, location }) => {
   };
 };
 
+/** Flights a person laid down on a pack of another aircraft. */
+export const misfitPacks: PlaceRule = ({ flights, location }) => {
+  const wrong = flights.map((f, i) => ({ f, n: i + 1 })).filter(({ f }) => f.supply.fullWh > 0 && !f.supply.aircraftIds.includes(f.aircraftId));
+  return wrong.length === 0 ? null : {
+    code: 'flight.misfit', severity: 'stop', subject: { kind: 'location', id: location.id },
+    say: `Flight${wrong.length > 1 ? 's' : ''} ${wrong.map((w) => w.n).join(', ')}: the pack does not fit the aircraft.`,
+    why: 'It was laid down so, or the pack was entered for another aircraft since.', cures: [{ say: 'Give it another pack, or look at what the pack fits in the kit.' }],
+  };
+};
+
 /** Packs that should be retired, with what speaks against them. */
 export const failingPacks = (kit: Kit): Warning[] => kit.packs.flatMap((pack): Warning[] => {
   const faults = packFaults(pack, calibrationOf(kit));

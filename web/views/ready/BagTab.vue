@@ -20,7 +20,7 @@ const packed = computed(() => {
   for (const a of film.list('answer')) if (a.locationId === dayId.value && a.checkId.startsWith('bag:') && a.utcMs >= (newest.get(a.checkId)?.utcMs ?? -1)) newest.set(a.checkId, a);
   return new Set([...newest].filter(([, a]) => a.verdict === 'passed').map(([id]) => id));
 });
-const tick = (item: BagItem): void => { props.ready.answer({ id: idOf(item) }, packed.value.has(idOf(item)) ? 'open' : 'passed', '', 'leaving-home'); };
+const tick = (item: BagItem): void => { props.ready.answer({ id: idOf(item), scope: 'day' }, packed.value.has(idOf(item)) ? 'open' : 'passed', '', 'leaving-home'); };
 const there = computed(() => bag.value?.items.filter((i) => i.missing === '') ?? []);
 const done = computed(() => there.value.filter((i) => packed.value.has(idOf(i))).length);
 const print = (): void => window.print();

@@ -15,7 +15,10 @@ const props = defineProps<{ card: { readonly id: string; readonly name: string; 
 const film = useFilm();
 const looking = useLooking();
 const WORDS = { empty: 'empty', 'in-aircraft': 'in the aircraft', holds: 'not copied', copied: 'copied once', safe: 'copied', formatted: 'formatted' } as const;
-const SPOTS: Readonly<Record<CardSpot, string>> = { bag: 'In the bag', aircraft: 'In the aircraft', case: 'In the card case', reader: 'In the reader', computer: 'In the computer' };
+const SPOTS: Readonly<Record<CardSpot, string>> = { bag: 'In the bag', aircraft: 'In an aircraft', case: 'In the card case', reader: 'In the reader', computer: 'In the computer' };
+/** Each aircraft is a place of its own. */
+const spots = computed(() => CARD_SPOTS.flatMap((s): { value: string; label: string }[] => (s === 'aircraft' ? film.list('aircraft').filter((a) => !a.retired || a.id === props.life.aircraftId).map((a) => ({ value: a.id, label: `In ${a.name}` })) : [{ value: s, label: SPOTS[s] }])));
+const spot = computed(() => (props.life.spot === 'aircraft' ? props.life.aircraftId ?? film.list('aircraft').find((a) => !a.retired)?.id ?? 'bag' : props.life.spot));
 const ACTS: Readonly<Record<CardAct, string>> = { put: 'put', record: 'recorded', copy: 'copied', format: 'formatted', correct: 'set right' };
 const word = computed(() => (props.state === 'copied' && props.life.copies > 1 ? `copied ${props.life.copies} times` : props.state === 'safe' ? `copied ${props.life.copies} times` : props.state === 'in-aircraft' && props.life.usedGB > 0 ? 'in the aircraft, not copied' : WORDS[props.state]));
 const share = (gb: number): string => `${Math.min(100, (gb / props.card.nominalGB) * 100).toFixed(2)}%`;
@@ -24,7 +27,7 @@ const asking = ref('');
 const entering = ref<'' | 'record' | 'correct'>('');
 const gb = ref(0);
 const log = computed(() => film.list('cardMove').filter((m) => m.cardId === props.card.id).sort((a, b) => b.utcMs - a.utcMs || (a.id < b.id ? 1 : -1)).slice(0, 4));
-const logText = (m: Entity<'cardMove'>): string => `${whenText(m.utcMs)}: ${m.act === 'put' ? (m.spot ? SPOTS[m.spot].toLowerCase() : '') : ACTS[m.act]}${m.act === 'record' || m.act === 'correct' ? ` ${m.gb.toFixed(1)} GB` : ''}${m.waiver ? `, “${m.waiver}”` : ''}`;
+const logText = (m: Entity<'cardMove'>): string => `${whenText(m.utcMs)}: ${m.act === 'put' ? (m.aircraftId ? `in ${film.get('aircraft', m.aircraftId)?.name ?? 'an aircraft'}` : m.spot ? SPOTS[m.spot].toLowerCase() : '') : ACTS[m.act]}${m.act === 'record' || m.act === 'correct' ? ` ${m.gb.toFixed(1)} GB` : ''}${m.waiver ? `, “${m.waiver}”` : ''}`;
 
 /** Enters what happened; what cannot have happened is said and not entered. */
 const tell = (act: CardAct, more: Partial<Entity<'cardMove'>> = {}): boolean => {
@@ -34,7 +37,7 @@ const tell = (act: CardAct, more: Partial<Entity<'cardMove'>> = {}): boolean => 
   if (fault === '') { reason.value = ''; entering.value = ''; looking.say(`${props.card.name}: ${ACTS[act]}.`); }
   return fault === '';
 };
-const put = (spot: CardSpot): void => { tell('put', { spot }); };
+const put = (value: string): void => { const own = CARD_SPOTS.find((s) => s === value); tell('put', own ? { spot: own } : { spot: 'aircraft', aircraftId: value }); };
 const canWaive = computed(() => asking.value.endsWith('say why it may go.'));
 const enter = (kind: 'record' | 'correct'): void => { entering.value = entering.value === kind ? '' : kind; gb.value = kind === 'correct' ? props.life.usedGB : 0; asking.value = ''; };
 </script>
@@ -48,7 +51,7 @@ const enter = (kind: 'record' | 'correct'): void => { entering.value = entering.
     </div>
     <span class="bar" aria-hidden="true"><i class="used" :class="state" :style="{ width: share(life.usedGB) }" /><i class="planned" :style="{ width: share(planned / 1e9) }" /><i class="free" /></span>
     <div class="do no-print">
-      <PickField :label="`Where ${card.name} is`" bare :value="life.spot" :options="CARD_SPOTS.map((s) => ({ value: s, label: SPOTS[s] }))" :save="put" />
+      <PickField :label="`Where ${card.name} is`" bare :value="spot" :options="spots" :save="put" />
       <button class="btn" :aria-label="`Recorded onto ${card.name}`" @click="enter('record')">Recorded</button>
       <button class="btn" :aria-label="`${card.name} copied once more`" :disabled="life.usedGB === 0" @click="tell('copy')">Copied once more</button>
       <button class="btn" :aria-label="`${card.name} formatted`" @click="tell('format')">Formatted</button>

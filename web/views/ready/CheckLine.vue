@@ -28,7 +28,7 @@ const pressed = (event: KeyboardEvent): void => {
 </script>
 
 <template>
-  <li class="line" :class="line.standing" :data-check="line.code" :data-standing="line.standing" tabindex="0" @keydown="pressed">
+  <li class="line" :class="line.standing" :data-check="line.id" :data-standing="line.standing" tabindex="0" @keydown="pressed">
     <span class="state" aria-hidden="true" />
     <div class="what">
       <p class="asks"><MarkSign v-if="line.standing === 'failed'" :severity="line.safety ? 'stop' : 'care'" /><span dir="auto">{{ line.asks }}</span></p>
