@@ -188,6 +188,8 @@ export const ShotSchema = strict({
   /** Video, stills from the same spot, or both. */
   records: filled(OneOf('video', 'stills', 'both'), 'video'),
   stills: filled(Whole(0, 500), 3),
+  /** What is kept of each single frame. */
+  stillAs: filled(OneOf('compressed', 'raw', 'both'), 'compressed'),
   handling: filled(OneOf('slow', 'normal', 'fast'), 'normal'),
   /** The pilot is in the shot: walks to the mark and back while the aircraft hovers, s one way; null when not. */
   walkS: filled(Nullable(Between(0, 600)), null),

@@ -29,6 +29,7 @@ export const CameraSchema = strict({
   /** Tilt it is screwed on at; null where a gimbal tilts it. */
   fixedTiltDeg: filled(Nullable(Between(-30, 80)), null),
   stillMB: filled(Above(0, 1000), 20),
+  rawMB: filled(Between(0, 2000), 0),
   sensorDiagonalMm: filled(Nullable(Above(0, 100)), null),
   focus: filled(OneOf('fixed', 'adjustable'), 'adjustable'),
   sharpFromF: filled(Above(0, 64), 2.8),

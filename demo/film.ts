@@ -59,7 +59,7 @@ const shot = (n: number, locationId: string, position: string, sketch: Sketch): 
     id: demoId(8, n), locationId, position, subjectId: demoId(7, about), role: 'develop', priority: 'should', wants: 'any', zoom: 1,
     cut: { by: beats === undefined ? 'seconds' : 'beats', beats: beats ?? 8, segments: [{ timelineS: seconds ?? 6, speedFactor: ramp?.[0] ?? 1, endFactor: ramp?.[1] ?? null }] },
     cutStyle: 'in-motion', takes: 2, takeStyle: 'there-and-back', setupS: 35, subjectMarginS: 0,
-    exposure: { aperture: null, shutterS: null, iso: null, filterId: null }, offsetStops: 0, notes: '', records: 'video', stills: 3, handling: 'normal', walkS: null,
+    exposure: { aperture: null, shutterS: null, iso: null, filterId: null }, offsetStops: 0, notes: '', records: 'video', stills: 3, stillAs: 'compressed', handling: 'normal', walkS: null,
     layers: { foreground: '', middle: '', background: '' }, usage: { people: 'none', property: 'wide' }, cutPosition: '', launchId: null, lossAction: null, overGround: false,
     surface: 'mixed', lit: 'open', profile: null, kelvin: null, focusM: null, notBefore: null, turn: 'any', afterId: null,
     ...more, ...craftOf(sketch),

@@ -36,10 +36,10 @@ const aircraft: DemoKit['aircraft'] = [
     abilities: [can('orbit', 8, 5, 500), can('track-behind', 10, 4, 60), can('track-beside', 6, 6, 40), can('track-in-place', 12, 3, 80), can('line', 12, 0, 2000), can('route', 10, 3, 1500), can('slow-sticks', 3, 0, 2000)],
     cameras: [
       {
-        id: 'wide', name: 'Wide 24', equivalentMm: 24, apertures: [2.8, 4, 5.6, 8, 11], isoBase: 100, isoCeiling: 6400, maxZoom: 3, fixedTiltDeg: null, stillMB: 44, ...lens, sensorDiagonalMm: 21.6, profiles: profiles(100, 6400),
+        id: 'wide', name: 'Wide 24', equivalentMm: 24, apertures: [2.8, 4, 5.6, 8, 11], isoBase: 100, isoCeiling: 6400, maxZoom: 3, fixedTiltDeg: null, stillMB: 18, rawMB: 44, ...lens, sensorDiagonalMm: 21.6, profiles: profiles(100, 6400),
         modes: [mode('25', '4K 25', 3840, 2160, 25, 140), mode('50', '4K 50', 3840, 2160, 50, 180), mode('100', '4K 100 slow', 3840, 2160, 100, 200)],
       },
-      { id: 'tele', name: 'Tele 70', equivalentMm: 70, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 2, fixedTiltDeg: null, stillMB: 28, ...lens, modes: [mode('25', '4K 25', 3840, 2160, 25, 120)] },
+      { id: 'tele', name: 'Tele 70', equivalentMm: 70, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 2, fixedTiltDeg: null, stillMB: 12, rawMB: 28, ...lens, modes: [mode('25', '4K 25', 3840, 2160, 25, 120)] },
     ],
   },
   {
@@ -47,7 +47,7 @@ const aircraft: DemoKit['aircraft'] = [
     maxSpeedMs: 15, windLimitMs: 9.5, dragAreaM2: 0, maxClimbMs: 5, maxDescentMs: 3, maxYawDegS: 75, maxTiltDegS: 60, spanM: 0.39, heightM: 0.08, handling: sticks([2, 20], [8, 60], [15, 75]), abilities: [can('orbit', 5, 5, 200), can('slow-sticks', 2, 0, 1000)], notes: 'Under the 249 g line with the standard pack; check the local rule.', retired: false,
     ...papers('01.11', '2026-09-02', 'VG-0246-B'), senses: ['front', 'down'], tiltUpDeg: 20, propsFromDeg: 20, usualPackG: 80, internalGB: 2,
     cameras: [{
-      id: 'main', name: 'Wide 24', equivalentMm: 24, apertures: [1.7], isoBase: 100, isoCeiling: 3200, maxZoom: 2, fixedTiltDeg: null, stillMB: 24, ...lens,
+      id: 'main', name: 'Wide 24', equivalentMm: 24, apertures: [1.7], isoBase: 100, isoCeiling: 3200, maxZoom: 2, fixedTiltDeg: null, stillMB: 10, rawMB: 24, ...lens,
       modes: [mode('25', '4K 25', 3840, 2160, 25, 100), mode('50', '4K 50', 3840, 2160, 50, 130)],
     }],
   },
@@ -55,7 +55,7 @@ const aircraft: DemoKit['aircraft'] = [
     id: SWIFTLET, name: 'Swiftlet 3in guarded', massKg: 0.42, rotors: 4, rotorDiameterM: 0.076, packWh: 19, hoverMinutes: 7.5, cruiseMinutes: 8, cruiseSpeedMs: 6,
     maxSpeedMs: 22, windLimitMs: 9, dragAreaM2: 0.012, maxClimbMs: 8, maxDescentMs: 5, maxYawDegS: 180, maxTiltDegS: 10, spanM: 0.29, heightM: 0.12, handling: sticks([6, 60], [14, 120], [22, 180]), abilities: [], notes: 'Guards on; short packs.', retired: false,
     ...papers('4.5.1', null, 'VG-0420-C'), senses: [], tiltUpDeg: 40, propsFromDeg: 90, usualPackG: 118, internalGB: 0,
-    cameras: [{ id: 'main', name: 'Wide 16', equivalentMm: 16, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 1, fixedTiltDeg: 18, stillMB: 10, ...lens, focus: 'fixed', profiles: [], modes: [mode('50', '4K 50', 3840, 2160, 50, 150)] }],
+    cameras: [{ id: 'main', name: 'Wide 16', equivalentMm: 16, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 1, fixedTiltDeg: 18, stillMB: 10, rawMB: 0, ...lens, focus: 'fixed', profiles: [], modes: [mode('50', '4K 50', 3840, 2160, 50, 150)] }],
   },
 ];
 

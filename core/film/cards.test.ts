@@ -54,6 +54,12 @@ describe('cards of a film', () => {
     }
     expect(cards.byFlight.every((l) => l.cardId === null)).toBe(true);
   });
+  it('single frames weigh as they are kept: compressed, raw, or both', () => {
+    const bytes = (stillAs: 'compressed' | 'raw' | 'both', rawMB = 44): number => [...deriveFilm({
+      ...film, shots: [{ ...film.shots[0]!, records: 'stills', stills: 5, stillAs }], kit: { ...film.kit, aircraft: film.kit.aircraft.map((a) => ({ ...a, cameras: a.cameras.map((c) => ({ ...c, stillMB: 18, rawMB })) })) },
+    }).shots.values()][0]!.facts.bytes;
+    expect([bytes('compressed'), bytes('raw'), bytes('both'), bytes('raw', 0)]).toEqual([90e6, 220e6, 310e6, 90e6]);
+  });
   it('counts what was told of a card, once', () => {
     const card = film.kit.cards[2]!;
     const now = kitAlong(film.kit, film.film).cards.find((c) => c.id === card.id)!;

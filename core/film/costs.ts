@@ -58,9 +58,13 @@ const energyOf = (shot: Shot, film: Film, flown: FlownMove, flyer: LegFlyer, win
 
 const MB = 1e6;
 
+/** Size of one frame as a shot keeps it, MB. A camera without raw files keeps the compressed one. */
+export const stillMBOf = ({ stillAs }: Pick<Shot, 'stillAs'>, { stillMB, rawMB }: Pick<Camera, 'stillMB' | 'rawMB'>): number =>
+  (stillAs === 'compressed' || rawMB === 0 ? stillMB : stillAs === 'raw' ? rawMB : stillMB + rawMB);
+
 /** What goes on the card: video while it rolls, or the single frames of a time-lapse, panorama or bracket; stills besides. */
 const bytesOf = (shot: Shot, flown: FlownMove, seconds: TakeSeconds, camera: Camera | null, mode: RecordingMode | null): number => {
-  const stillBytes = (camera?.stillMB ?? 0) * MB;
+  const stillBytes = camera ? stillMBOf(shot, camera) * MB : 0;
   const stills = stillsOf(shot) * stillBytes;
   if (flown.frames) return stills + takesOf(shot) * flown.frames.count * stillBytes;
   return stills + videoBytes(mode?.megabitsPerS ?? 0, seconds.recordedS);

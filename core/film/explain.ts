@@ -1,7 +1,7 @@
 import { term, type Sum, type Term } from '../units';
 import { STILL_S } from '../footage';
 import { PACE_BANDS } from '../pace';
-import { stillsOf, takesOf } from './costs';
+import { stillMBOf, stillsOf, takesOf } from './costs';
 import { meanSpeedOf, secondsOf } from './layout';
 import type { ShotFacts } from './shot';
 
@@ -69,7 +69,7 @@ const recorded = (f: ShotFacts): Sum => {
 
 const bytes = (f: ShotFacts): Sum => {
   const stills = stillsOf(f.shot) + (f.flown?.frames ? takesOf(f.shot) * f.flown.frames.count : 0);
-  const stillMB = f.camera?.stillMB ?? NaN;
+  const stillMB = f.camera ? stillMBOf(f.shot, f.camera) : NaN;
   return {
     label: 'Card space', value: f.bytes / 1e9, quantity: 'gigabytes',
     terms: [

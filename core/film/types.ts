@@ -190,6 +190,7 @@ export interface Shot {
   readonly notBefore: string | null;
   readonly records: 'video' | 'stills' | 'both';
   readonly stills: number;
+  readonly stillAs: 'compressed' | 'raw' | 'both';
   readonly handling: HandlingName;
   /** Walk to the mark when the pilot is in the shot, s one way; null when not. */
   readonly walkS: number | null;

@@ -39,8 +39,9 @@ export interface Camera {
   readonly maxZoom: number;
   /** Tilt it is screwed on at, deg; null where a gimbal tilts it. */
   readonly fixedTiltDeg: number | null;
-  /** Size of one still, MB. */
+  /** Size of one still as the camera compresses it, and as it comes off the sensor; MB, 0 where it keeps none. */
   readonly stillMB: number;
+  readonly rawMB: number;
   /** Diagonal of the sensor, mm; null where unknown. */
   readonly sensorDiagonalMm: number | null;
   readonly focus: 'fixed' | 'adjustable';

@@ -13,5 +13,5 @@ export const cardsAndChecks = (sequelize: Sequelize): Promise<void> => inTransac
   await sequelize.query('CREATE INDEX card_moves_card ON card_moves(card_id)');
   await sequelize.query(`CREATE TABLE answers (${common}, ${refers('location_id', 'locations')})`);
   await sequelize.query('CREATE INDEX answers_location ON answers(location_id)');
-  await fillRows(sequelize, ['film', 'aircraft', 'pack', 'charger', 'device']);
+  await fillRows(sequelize, ['film', 'shot', 'aircraft', 'pack', 'charger', 'device']);
 });

@@ -35,7 +35,7 @@ export const newShot = (film: ReturnType<typeof useFilm>, locationId: string, po
     ...lensLike(film, last), zoom: 1, cut: { by: 'seconds', beats: 8, segments: [{ timelineS: 6, speedFactor: 1, endFactor: null }] }, cutStyle: preferences.cutStyle,
     takes: 2, takeStyle: preferences.takeStyle, setupS: 30, subjectMarginS: 0,
     exposure: { aperture: null, shutterS: null, iso: null, filterId: null }, offsetStops: 0, notes: '',
-    records: 'video', stills: 3, handling: 'normal', walkS: null, layers: { foreground: '', middle: '', background: '' }, usage: { people: 'none', property: 'wide' }, cutPosition: '',
+    records: 'video', stills: 3, stillAs: 'compressed', handling: 'normal', walkS: null, layers: { foreground: '', middle: '', background: '' }, usage: { people: 'none', property: 'wide' }, cutPosition: '',
     launchId: last?.locationId === locationId ? last.launchId : null, lossAction: null, overGround: false,
     surface: 'mixed', lit: 'open', profile: null, kelvin: null, focusM: null, notBefore: null, turn: 'any', afterId: null,
   };

@@ -19,6 +19,7 @@ const setCut = (fields: Partial<Shot['cut']>) => set({ cut: { ...stored.value.cu
 const setSegments = (segments: Shot['cut']['segments'][number][]) => setCut({ segments });
 const BY = [{ value: 'seconds', label: 'Seconds' }, { value: 'beats', label: 'Beats' }, { value: 'counts', label: 'Counts' }] as const;
 const RECORDS = choices(RECORD_WORDS);
+const STILLS_AS = [{ value: 'compressed' as const, label: 'Compressed' }, { value: 'raw' as const, label: 'Raw' }, { value: 'both' as const, label: 'Both' }];
 
 const aircraft = computed(() => film.list('aircraft').filter((a) => !a.retired || a.id === stored.value.aircraftId).map((a) => ({ value: a.id as string | null, label: a.name })));
 const craft = computed(() => props.shot.facts.aircraft);
@@ -40,6 +41,7 @@ const frames = computed(() => props.shot.facts.flown?.frames ?? null);
       <NumberField v-if="stored.cut.by !== 'seconds'" :label="stored.cut.by === 'beats' ? 'Beats' : 'Counts'" :value="stored.cut.beats" quantity="count" :unit="stored.cut.by" :hint="`A count is ${shot.facts.film.beatsPerCount} beats in this film.`" :save="(v) => setCut({ beats: v })" />
       <PickField label="Cut" :value="stored.cutStyle" :options="[{ value: 'in-motion', label: 'In motion' }, { value: 'whole', label: 'Starts and stops in shot' }]" :save="(v) => set({ cutStyle: v })" />
       <PickField label="Takes down" :value="stored.records" :options="RECORDS" :save="(v) => set({ records: v })" />
+      <PickField v-if="stored.records !== 'video' || frames" label="Kept as" :value="stored.stillAs" :options="STILLS_AS" :save="(v) => set({ stillAs: v })" />
       <NumberField v-if="stored.records !== 'video'" label="Stills" :value="stored.stills" quantity="count" :save="(v) => set({ stills: v })" />
     </div>
     <SegmentRows :segments="stored.cut.segments" :by-seconds="stored.cut.by === 'seconds'" :save="setSegments" />

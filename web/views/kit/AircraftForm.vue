@@ -21,7 +21,7 @@ const HANDLING = {
   normal: { maxSpeedMs: 10, maxYawDegS: 60, maxTiltDegS: 30, smoothing: 0.4, tiltSmoothing: 0.4, expo: 0.4 },
   fast: { maxSpeedMs: 15, maxYawDegS: 100, maxTiltDegS: 60, smoothing: 0.2, tiltSmoothing: 0.2, expo: 0.3 },
 };
-const CAMERA = { equivalentMm: 24, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 1, fixedTiltDeg: null, stillMB: 20, sensorDiagonalMm: null, focus: 'adjustable' as const, sharpFromF: 2.8, sharpToF: 5.6, profiles: [], modes: [{ id: 'm1', name: '4K 25', widthPx: 3840, heightPx: 2160, fps: 25, megabitsPerS: 100, codec: '', maxZoom: 0, losslessZoom: 1 }] };
+const CAMERA = { equivalentMm: 24, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 1, fixedTiltDeg: null, stillMB: 20, rawMB: 0, sensorDiagonalMm: null, focus: 'adjustable' as const, sharpFromF: 2.8, sharpToF: 5.6, profiles: [], modes: [{ id: 'm1', name: '4K 25', widthPx: 3840, heightPx: 2160, fps: 25, megabitsPerS: 100, codec: '', maxZoom: 0, losslessZoom: 1 }] };
 const fresh = (): void => {
   pickedId.value = add({
     name: `Aircraft ${all.value.length + 1}`, massKg: 0.6, rotors: 4, rotorDiameterM: 0.18, packWh: 40, hoverMinutes: 28, cruiseMinutes: 30, cruiseSpeedMs: 7, maxSpeedMs: 15,

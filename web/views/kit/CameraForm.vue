@@ -53,6 +53,7 @@ const addMode = (): void => { const last = props.camera.modes.at(-1); if (last) 
       <TextField label="Apertures" :value="apertures" :save="setApertures" />
       <NumberField label="Base ISO" :value="camera.isoBase" quantity="count" :step="50" :save="(v) => setIso(v, camera.isoCeiling)" />
       <NumberField label="ISO ceiling" :value="camera.isoCeiling" quantity="count" :step="100" :save="(v) => setIso(camera.isoBase, v)" />
+      <NumberField label="One raw still" :value="camera.rawMB" quantity="count" unit="MB" hint="0 where it keeps none." :save="(v) => set({ rawMB: v })" />
       <NumberField label="One still" :value="camera.stillMB" quantity="count" unit="MB" :save="(v) => set({ stillMB: v })" />
       <TextField label="Fixed tilt" :value="tilt" hint="Degrees it is screwed on at; empty where a gimbal tilts it." placeholder="gimbal" :save="setTilt" />
       <TextField label="Sensor diagonal, mm" :value="sensor" hint="For depth of field; empty where unknown." placeholder="unknown" :save="setSensor" />

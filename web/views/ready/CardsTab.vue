@@ -31,6 +31,8 @@ const flights = computed(() => (facts.value?.byFlight ?? []).map((l) => {
   const place = c.value?.derived.places.get(l.flight.locationId)?.location;
   return { ...l, key: `${l.flight.locationId}${l.flight.startMs}${l.flight.packId}`, at: place ? `${place.date.slice(8)} ${clockText(l.flight.startMs, place.zone)}` : '', place: place?.name ?? '', pack: film.get('pack', l.flight.packId ?? '')?.name ?? '' };
 }));
+const byPlace = computed(() => [...facts.value?.byPlace ?? []].map(([id, bytes]) => ({ id, bytes, name: film.get('location', id)?.name ?? '' })));
+const whole = computed(() => byPlace.value.reduce((sum, x) => sum + x.bytes, 0));
 const saveTemplate = (text: string) => { const words = wordsOf(text); return words.ok ? prefer({ clipTemplate: text }) : [{ path: '', say: words.reason }]; };
 const example = computed(() => {
   const [first] = props.ready.shots.value;
@@ -62,7 +64,8 @@ const example = computed(() => {
     <section class="wide" aria-label="Flights and their cards">
       <h2>Flights and their cards</h2>
       <p v-if="flights.length === 0" class="quiet">No flight is planned yet.</p>
-      <div v-else class="scroll" tabindex="0" role="region" aria-label="Flights and their cards, table">
+      <p v-else class="sums"><span v-for="x in byPlace" :key="x.id"><span dir="auto">{{ x.name }}</span> <b><Fig :value="x.bytes / 1e9" quantity="gigabytes" /></b></span><span>the film <b><Fig :value="whole / 1e9" quantity="gigabytes" /></b></span></p>
+      <div v-if="flights.length > 0" class="scroll" tabindex="0" role="region" aria-label="Flights and their cards, table">
         <table>
           <thead><tr><th scope="col">day, off at</th><th scope="col">place</th><th scope="col">pack</th><th scope="col">card</th><th scope="col">recorded</th><th scope="col">on it</th><th scope="col" /></tr></thead>
           <tbody><tr v-for="f in flights" :key="f.key"><td>{{ f.at }}</td><td dir="auto">{{ f.place }}</td><td>{{ f.pack }}</td><td :class="{ stop: f.cardId === null && !f.internal }">{{ f.cardId ? nameOf(f.cardId) : f.internal ? 'memory of the aircraft' : 'no room' }}</td><td><Fig :value="f.recordedS" quantity="seconds" /></td><td><Fig :value="f.bytes / 1e9" quantity="gigabytes" /></td><td>{{ f.away ? AWAY[f.away] : '' }}{{ f.shares ? ', shares its card' : '' }}</td></tr></tbody>
@@ -77,6 +80,7 @@ const example = computed(() => {
 .cards > * { min-width: 0; }
 .wide { grid-column: 1 / -1; }
 h2 { font-size: 16px; margin-bottom: 5px; }
+.sums { display: flex; flex-wrap: wrap; gap: 2px 20px; }
 .side { display: grid; gap: 8px; }
 .big { font-size: 22px; font-stretch: 88%; }
 .stop { color: var(--stop); }

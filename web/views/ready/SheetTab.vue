@@ -57,7 +57,7 @@ const along = (event: KeyboardEvent): void => {
         <li v-if="(r.sheet.value?.lines.length ?? 0) === 0" class="quiet none">Nothing to look at here{{ scope === 'flight' ? ': no flight is planned at this place' : scope === 'take' ? ': no slate is at this place' : '' }}.</li>
       </ul>
     </section>
-    <GoPane v-if="r.go.value" :go="r.go.value" :of="r.go.value.of" />
+    <GoPane v-if="r.go.value" :go="r.go.value" :of="r.go.value.of" :flights="r.flightGo.value" :picked="r.flightN.value" @pick="(i) => { r.flightN.value = i; }" />
   </div>
 </template>
 

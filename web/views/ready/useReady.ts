@@ -45,6 +45,8 @@ export const useReady = () => {
     const alone = SCOPE_OF[moment.value] === 'flight' || SCOPE_OF[moment.value] === 'take';
     return { of: alone && context.value.flight ? 'flight' : 'place', ...(alone && context.value.flight ? goOfFlight(context.value) : goOfPlace(context.value)) };
   });
+  /** Every flight of the place by itself, for the list beside the figure. */
+  const flightGo = computed(() => { const c = context.value; return c ? flights.value.map((flight, index) => ({ index, pack: film.get('pack', flight.packId ?? '')?.name ?? 'no pack', ...goOfFlight({ ...c, flight }) })) : []; });
   const who = computed(() => film.get('pilot', film.film?.pilotId ?? '')?.name ?? '');
 
   /** Enters an answer; the log keeps who, when and why. @returns what kept it from being entered */
@@ -56,7 +58,7 @@ export const useReady = () => {
     nowMs.value = Date.now();
     return faults[0]?.say ?? '';
   };
-  return { moment, flightN, flights, shots, place, context, sheets, sheet, go, who, answer };
+  return { moment, flightN, flights, shots, place, context, sheets, sheet, go, flightGo, who, answer };
 };
 
 export type Ready = ReturnType<typeof useReady>;
