@@ -6,7 +6,9 @@ import { ENTITIES, ENTITY_KINDS, FilmFileSchema, isKit, openApi, REFERENCES, say
 
 const ajv = new Ajv({ allErrors: true, strict: true, strictTypes: false, allowUnionTypes: true, useDefaults: true });
 const checks = Object.fromEntries(ENTITY_KINDS.map((k) => [k, ajv.compile(ENTITIES[k])])) as Record<EntityKind, ReturnType<typeof ajv.compile>>;
-const load = async (): Promise<FilmFile> => (await import('../demo')).demoFilm();
+/** Made once: its grounds take a while. Nothing here writes to it. */
+const made = import('../demo').then((demo) => demo.demoFilm());
+const load = (): Promise<FilmFile> => made;
 const rows = async (): Promise<[EntityKind, Record<string, unknown>][]> => {
   const f = await load();
   const of = (kind: EntityKind, list: readonly object[]): [EntityKind, Record<string, unknown>][] => list.map((v) => [kind, v as Record<string, unknown>]);
