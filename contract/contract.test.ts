@@ -1,6 +1,6 @@
 import { Ajv } from 'ajv';
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { initialValues, MOVES } from '../core/moves';
 import { ENTITIES, ENTITY_KINDS, FilmFileSchema, isKit, openApi, REFERENCES, sayFaults, type EntityKind, type FilmFile } from '.';
 
@@ -9,6 +9,7 @@ const checks = Object.fromEntries(ENTITY_KINDS.map((k) => [k, ajv.compile(ENTITI
 /** Made once: its grounds take a while. Nothing here writes to it. */
 const made = import('../demo').then((demo) => demo.demoFilm());
 const load = (): Promise<FilmFile> => made;
+beforeAll(async () => { await made; }, 30_000);
 const rows = async (): Promise<[EntityKind, Record<string, unknown>][]> => {
   const f = await load();
   const of = (kind: EntityKind, list: readonly object[]): [EntityKind, Record<string, unknown>][] => list.map((v) => [kind, v as Record<string, unknown>]);
