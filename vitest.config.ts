@@ -13,7 +13,7 @@ export default defineConfig({
   resolve: { alias },
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'unit', include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'web/**/*.test.ts'] } },
+      { resolve: { alias }, test: { name: 'unit', testTimeout: 20_000, include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'web/**/*.test.ts'] } },
       { resolve: { alias }, test: { name: 'server', include: ['server/**/*.test.ts', 'demo/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 } },
     ],
   },
