@@ -4,7 +4,8 @@ import type { Warning } from '../warnings';
 import { awayOf, waterOf, type Away } from './away';
 import type { DerivedShot } from './derived';
 import type { PlaceFacts, TimedFlight } from './place';
-import type { FilmInput, Preferences } from './types';
+import type { Preferences } from './preferences';
+import type { FilmInput } from './types';
 
 type Shots = ReadonlyMap<string, DerivedShot>;
 export type CardPolicy = Preferences['cardPolicy'];

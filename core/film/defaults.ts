@@ -1,6 +1,6 @@
 import { LAMPS_DELAY_MIN, LIGHT_DEFINITIONS } from '../light';
 import { REACTION_S } from '../reach';
-import type { Preferences } from './types';
+import type { Preferences } from './preferences';
 
 /** Where good people disagree: what a new film starts with. */
 export const DEFAULT_PREFERENCES: Preferences = {

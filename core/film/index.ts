@@ -1,4 +1,5 @@
 export * from './types';
+export * from './preferences';
 export * from './defaults';
 export * from './derive';
 export type { DerivedShot } from './derived';

@@ -1,3 +1,4 @@
+export * from './camera';
 export * from './types';
 export * from './gear';
 export * from './weight';

@@ -12,7 +12,8 @@ import { launchOf } from '../launchPoint';
 import { heaviestFilterKg, readingsOf } from '../light';
 import { costOf, kitAlong, lightEndMs, packsToFly, pinnedMs, type PlaceFacts } from '../place';
 import { shotFacts, type ShotFacts } from '../shot';
-import type { FilmInput, FlightPlan, Location, Preferences, Priority } from '../types';
+import type { Preferences } from '../preferences';
+import type { FilmInput, FlightPlan, Location, Priority } from '../types';
 import { filterWindows } from './filters';
 import { beforePairs } from '../turns';
 

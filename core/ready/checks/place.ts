@@ -95,16 +95,25 @@ const kelvinOf = (c: Context, placeId: string): number | null => {
 
 const whiteBalance: Check = {
   code: 'white-balance', moment: 'launch-point', scope: 'place', safety: false, protects: 'A day in the colours of the place before.',
-  asks: (c) => {
+  asks: (c) => { const now = kelvinOf(c, c.place.location.id); return now === null ? 'White balance is on automatic.' : `White balance is set to ${now} K.`; },
+  look: (c) => {
+    if (shotsOf(c, true).length === 0) return null;
     const [now, before] = [kelvinOf(c, c.place.location.id), placeBefore(c)];
     const was = before ? kelvinOf(c, before.location.id) : null;
-    return now === null ? 'White balance is back on automatic.' : `White balance is set to ${now} K${was !== null && was !== now ? `; it was ${was} K at ${before?.location.name ?? ''}` : ''}.`;
+    const auto = c.input.film.preferences.whiteBalance === 'automatic';
+    if (auto) return care('Locked for a take, it is set back to automatic before the next.');
+    return before === null || was === now ? pass(before ? `As at ${before.location.name}.` : 'The first place of the film.') : care(`At ${before.location.name} it was ${was ?? 0} K: set it anew.`);
   },
 };
 
 const focus: Check = {
-  code: 'focus', moment: 'launch-point', scope: 'place', safety: false, asks: 'Focus is where the first slate wants it, and locked.', protects: 'A whole flight a little soft.',
-  applies: (c) => aircraftOf(c, true).some((a) => a.cameras.some((x) => x.focus === 'adjustable')),
+  code: 'focus', moment: 'launch-point', scope: 'place', safety: false, asks: 'Focus is where the slates want it, and locked.', protects: 'A whole flight a little soft.',
+  look: (c) => {
+    const shots = shotsOf(c, true).filter((s) => s.facts.camera?.focus === 'adjustable');
+    if (shots.length === 0) return null;
+    const near = shots.filter((s) => s.facts.shot.focusM !== null);
+    return near.length === 0 ? pass('Far for every slate.') : care(`By hand: ${some(near.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'} at ${s.facts.shot.focusM?.toFixed(1) ?? ''} m`))}.`);
+  },
 };
 
 const musts: Check = {

@@ -4,7 +4,7 @@ import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import KitRow from './KitRow.vue';
-import { useKit } from './useKit';
+import { pastDate, TO_COME, useKit } from './useKit';
 
 const chargers = useKit('charger');
 const devices = useKit('device');
@@ -51,7 +51,7 @@ const freshDevice = (): void => { devices.add({ name: `Device ${devices.all.valu
         <NumberField label="Lasts, full" :value="d.hours" quantity="count" unit="h" :step="0.5" :save="(v) => devices.set(d.id, { hours: v })" />
         <NumberField label="Weighs" :value="d.massG" quantity="grams" :save="(v) => devices.set(d.id, { massG: v })" />
         <TextField label="Firmware" :value="d.firmware" :save="(v) => devices.set(d.id, { firmware: v })" />
-        <TextField label="Looked for newer on" type="date" :value="d.firmwareOn ?? ''" :save="(v) => devices.set(d.id, { firmwareOn: v === '' ? null : v })" />
+        <TextField label="Looked for newer on" type="date" :value="d.firmwareOn ?? ''" :save="(v) => { const on = pastDate(v); return on ? devices.set(d.id, { firmwareOn: on.date }) : TO_COME; }" />
         <NumberField label="Charges in" :value="d.chargeMinutes" quantity="minutes" :step="5" :save="(v) => devices.set(d.id, { chargeMinutes: v })" />
       </KitRow>
     </ul>

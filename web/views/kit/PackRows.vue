@@ -4,7 +4,7 @@ import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import KitRow from './KitRow.vue';
-import { useKit } from './useKit';
+import { pastDate, TO_COME, useKit } from './useKit';
 
 const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('pack');
 const aircraft = computed(() => store.list('aircraft').filter((a) => !a.retired).map((a) => ({ value: a.id as string | null, label: a.name })));
@@ -26,14 +26,14 @@ const fresh = (): void => {
         <NumberField label="Rated" :value="p.ratedWh" quantity="wattHours" :save="(v) => set(p.id, { ratedWh: v })" />
         <NumberField label="Charge now" :value="p.charge" :scale="100" quantity="percent" :step="5" :save="(v) => set(p.id, { charge: v })" />
         <NumberField label="Health" :value="p.health" :scale="100" quantity="percent" hint="Share of the rated energy it still holds when full." :save="(v) => set(p.id, { health: v })" />
-        <TextField label="Charged on" type="date" :value="p.chargedOn ?? ''" hint="It drains by itself some days after." :save="(v) => set(p.id, { chargedOn: v === '' ? null : v })" />
+        <TextField label="Charged on" type="date" :value="p.chargedOn ?? ''" hint="It drains by itself some days after." :save="(v) => { const d = pastDate(v); return d ? set(p.id, { chargedOn: d.date }) : TO_COME; }" />
         <NumberField label="Holds full for" :value="p.drainDelayDays" quantity="count" unit="days" hint="Days until it drains itself towards 60 %." :save="(v) => set(p.id, { drainDelayDays: v })" />
         <NumberField label="Charges in" :value="p.chargeMinutes" quantity="minutes" :step="5" hint="From empty to full on its own charger." :save="(v) => set(p.id, { chargeMinutes: v })" />
         <NumberField label="Cycles" :value="p.cycles" quantity="count" :save="(v) => set(p.id, { cycles: v })" />
         <NumberField label="Trusted for" :value="p.mostCycles" quantity="count" unit="cycles" :step="10" :save="(v) => set(p.id, { mostCycles: v })" />
         <NumberField label="Weighs" :value="p.massG" quantity="grams" hint="0 if nobody weighed it." :save="(v) => set(p.id, { massG: v })" />
         <TextField label="Firmware" :value="p.firmware" hint="Each pack is updated on its own." :save="(v) => set(p.id, { firmware: v })" />
-        <TextField label="Looked for newer on" type="date" :value="p.firmwareOn ?? ''" :save="(v) => set(p.id, { firmwareOn: v === '' ? null : v })" />
+        <TextField label="Looked for newer on" type="date" :value="p.firmwareOn ?? ''" :save="(v) => { const d = pastDate(v); return d ? set(p.id, { firmwareOn: d.date }) : TO_COME; }" />
         <PickField label="It is" :value="p.condition" :options="STATES" :save="(v) => set(p.id, { condition: v })" />
       </KitRow>
     </ul>

@@ -6,6 +6,7 @@ import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
+import { pastDate, TO_COME } from './useKit';
 import type { Fault } from '../../stores/validate';
 
 /** What an aircraft carries in papers, program, eyes and mass. */
@@ -31,7 +32,7 @@ const masses = computed(() => {
       <TextField label="Insurance" :value="craft.insurance" :save="(v) => save({ insurance: v })" />
       <TextField label="Insured until" type="date" :value="craft.insuredUntil ?? ''" :save="(v) => save({ insuredUntil: v === '' ? null : v })" />
       <TextField label="Firmware" :value="craft.firmware" :save="(v) => save({ firmware: v })" />
-      <TextField label="Looked for newer on" type="date" :value="craft.firmwareOn ?? ''" :save="(v) => save({ firmwareOn: v === '' ? null : v })" />
+      <TextField label="Looked for newer on" type="date" :value="craft.firmwareOn ?? ''" :save="(v) => { const on = pastDate(v); return on ? save({ firmwareOn: on.date }) : TO_COME; }" />
       <NumberField label="Its pack weighs" :value="craft.usualPackG" quantity="grams" hint="The pack its mass above is stated with. 0 if nobody weighed it." :save="(v) => save({ usualPackG: v })" />
       <NumberField label="Memory inside" :value="craft.internalGB" quantity="gigabytes" hint="Where no card has room. It cannot be taken out." :save="(v) => save({ internalGB: v })" />
       <NumberField label="Camera tilts up to" :value="craft.tiltUpDeg" quantity="degrees" :step="5" :save="(v) => save({ tiltUpDeg: v })" />

@@ -7,6 +7,12 @@ import { useLooking } from '../../stores/looking';
 /** Kit that has a name and can be retired. */
 export type GearKind = Exclude<KitKind, 'practice' | 'flown' | 'cardMove' | 'check'>;
 
+/** Somewhere it is tomorrow already. */
+const DAY_MS = 86_400_000;
+/** A date that lies behind, or none; null where it is one to come. */
+export const pastDate = (text: string): { readonly date: string | null } | null => (text !== '' && text > new Date(Date.now() + DAY_MS).toJSON().slice(0, 10) ? null : { date: text === '' ? null : text });
+export const TO_COME = [{ path: '', say: 'That day is still to come.' }];
+
 /** What can be done to any kind of kit. */
 export const useKit = <K extends GearKind>(kind: K) => {
   const store = useFilm();
