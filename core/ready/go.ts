@@ -36,7 +36,7 @@ const figure = (reasons: readonly Reason[]): GoFigure => {
 /** A place as a whole: its window, its site, its sheet at the launch point. */
 export const goOfPlace = (c: Context): GoFigure => {
   const at = { ...c, flight: null, shot: null };
-  return figure([...clock(at), ...grave([...c.derived.placeWarnings.get(c.place.location.id) ?? [], ...c.site.filter((w) => w.subject.kind === 'location')]), ...lines(at)]);
+  return figure([...clock(at), ...grave([...c.derived.placeWarnings.get(c.place.location.id) ?? [], ...c.site?.filter((w) => w.subject.kind === 'location') ?? []]), ...lines(at)]);
 };
 
 /** A flight: what its slates are warned of, its pack, its card, the sheet at the launch point. */
@@ -44,7 +44,7 @@ export const goOfFlight = (c: Context): GoFigure => {
   if (!c.flight) return figure([]);
   const ids = new Set(c.flight.stops.map((s) => s.shotId));
   const own = [...ids].flatMap((id) => c.derived.shots.get(id)?.warnings ?? []);
-  const site = c.site.filter((w) => w.subject.kind === 'shot' && ids.has(w.subject.id));
+  const site = (c.site ?? []).filter((w) => w.subject.kind === 'shot' && ids.has(w.subject.id));
   const over = c.flight.overWh > 0 ? [{ weight: 'no-go' as const, say: `It asks for ${c.flight.overWh.toFixed(1)} Wh more than its pack may give.` }] : [];
   return figure([...clock(c), ...over, ...grave([...own, ...site]), ...lines({ ...c, shot: null })]);
 };

@@ -58,6 +58,11 @@ describe('checks', () => {
     expect(at({ ...film, film: { ...film.film, preferences: { ...film.film.preferences, weightLinesKg: [0.7201] } } }, 'weight').look!.verdict).toBe('fail');
     expect(at({ ...film, film: { ...film.film, preferences: { ...film.film.preferences, weightLinesKg: [2] } } }, 'weight').look!.verdict).toBe('pass');
   });
+  it('nothing about the site holds before it was looked at', () => {
+    const at = (site: Context['site']) => new Map(sheetOf('launch-point', contextOf(film, 0, {}, { site })).lines.map((l) => [l.id, l.standing]));
+    for (const code of ['return-height', 'clearance']) { expect(at(null).get(code)).toBe('care'); expect(at([]).get(code)).toBe('passed'); }
+    expect(goOfPlace(contextOf(film, 0, {}, { site: null })).reasons.some((r) => r.say.includes('still being looked at'))).toBe(true);
+  });
   it('the compass is asked for only at the first place and far from the last', () => {
     const asks = (whole: FilmInput, p: number): boolean => sheetOf('launch-point', contextOf(whole, p)).lines.some((l) => l.id === 'compass');
     expect([asks(film, 0), asks(film, 1)]).toEqual([true, false]);

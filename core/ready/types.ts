@@ -15,8 +15,8 @@ export interface Context {
   readonly place: PlaceFacts;
   readonly flight: TimedFlight | null;
   readonly shot: DerivedShot | null;
-  /** What was found about the site of the place and its slates, beside the reckoning. */
-  readonly site: readonly Warning[];
+  /** What was found about the site of the place and its slates, beside the reckoning; null until it was looked at. */
+  readonly site: readonly Warning[] | null;
   /** Now; checks that tell the time of day need it. */
   readonly nowMs: number;
 }

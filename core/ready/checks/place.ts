@@ -53,8 +53,9 @@ const wanted: Check = {
   },
 };
 
-/** What was found about the site with some of its codes; passed over where nothing was found out yet. */
+/** What was found about the site with some of its codes. Nothing holds before it was looked at. */
 const siteLook = (c: Context, codes: readonly string[], clear: string): Look => {
+  if (c.site === null) return care('The site is still being looked at.');
   const found = c.site.filter((w) => codes.includes(w.code));
   const worst = found.find((w) => w.severity === 'stop') ?? found[0];
   return worst ? (worst.severity === 'note' ? care(worst.say) : fail(worst.say)) : pass(clear);

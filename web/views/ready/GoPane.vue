@@ -37,4 +37,6 @@ li.wait b { color: var(--care); }
 .of-wait b { color: var(--care); }
 .of-go b { color: var(--verdigris); }
 .btn[aria-pressed='true'] b { color: var(--chalk); }
+@media (max-width: 1099px) { .word { font-size: 30px; } li:nth-child(n + 4) { display: none; } .btn { min-width: 0; } }
+@media print { .figure { clip-path: none; border: 1px solid; break-inside: avoid; } .flights { display: none; } }
 </style>

@@ -64,6 +64,7 @@ const along = (event: KeyboardEvent): void => {
 <style scoped>
 .cols { display: grid; grid-template-columns: 208px minmax(0, 1fr) 300px; gap: 18px; align-items: start; }
 .moments { display: grid; gap: 1px; }
+.moments, .cols > :last-child { position: sticky; top: 0; }
 .moments button { display: flex; justify-content: space-between; gap: 8px; align-items: baseline; text-align: left; border: 0; border-left: 4px solid transparent; background: none; padding: 6px 8px; min-height: 38px; cursor: pointer; color: var(--chalk-2); }
 .moments button[aria-current='true'] { border-left-color: var(--pick); background: var(--pick-dim); color: var(--chalk); font-weight: 620; }
 .count { font-size: 12px; font-stretch: 84%; white-space: nowrap; }
@@ -77,6 +78,8 @@ h2 { font-size: 17px; }
 .none { padding: 12px 0; }
 @media (max-width: 1099px) {
   .cols { grid-template-columns: minmax(0, 1fr); gap: 10px; }
+  .moments, .cols > :last-child { position: static; }
+  .sheet { order: 2; }
   .moments { display: flex; overflow-x: auto; scrollbar-width: none; }
   .moments button { flex: none; border-left: 0; border-bottom: 4px solid transparent; display: grid; }
   .moments button[aria-current='true'] { border-bottom-color: var(--pick); }

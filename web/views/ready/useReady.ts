@@ -32,7 +32,9 @@ export const useReady = () => {
     const [here, { derived }, { input }] = [place.value, reckoning, film];
     if (!here || !derived || !input) return null;
     const shot = shots.value.find((s) => s.facts.shot.id === looking.shotId) ?? shots.value[0] ?? null;
-    const site = [...findings.places.get(here.location.id) ?? [], ...shots.value.flatMap((s) => findings.shots.get(s.facts.shot.id) ?? [])];
+    const { places: looked, shots: told } = findings.by('site');
+    const about = looked.get(here.location.id);
+    const site = about ? [...about, ...shots.value.flatMap((s) => told.get(s.facts.shot.id) ?? [])] : null;
     return {
       input: { ...input, kit: reckoning.along }, derived, date: here.location.date, place: here, site, nowMs: nowMs.value, shot,
       places: reckoning.locations.filter((l) => l.date === here.location.date).flatMap((l) => derived.places.get(l.id) ?? []), flight: here.flights[flightN.value] ?? here.flights[0] ?? null,
