@@ -229,6 +229,8 @@ export const AnswerSchema = strict({
   shotId: Nullable(Uuid),
   verdict: OneOf('passed', 'failed', 'waived', 'open'),
   reason: ShortText,
+  /** What the check had found when it was answered; the answer holds while it finds the same. */
+  found: filled(Type.String({ maxLength: 1000 }), ''),
   who: Type.String({ maxLength: 200 }),
   utcMs: Type.Integer({ minimum: 0, maximum: 4_102_444_800_000 }),
 });

@@ -11,7 +11,7 @@ const uuid = (n: number): string => `f1000000-0000-4000-8000-${String(n).padStar
 const fileOf = (id: string): Promise<FilmFile> => getJson<FilmFile>(server.address, `/api/films/${id}/file`);
 const send = (...changes: Parameters<typeof batchOf>) => post(server.address, '/api/changes', batchOf(...changes));
 const moveOf = (cardId: string, n: number, more: object = {}) => ({ id: uuid(n), cardId, utcMs: 1_810_000_000_000 + n, act: 'record', spot: 'aircraft', aircraftId: null, gb: 4.5, copiesWanted: 2, waiver: '', ...more });
-const answerOf = (file: FilmFile, n: number, more: object = {}) => ({ id: uuid(n), locationId: file.locations[0]!.id, checkId: 'propellers', moment: 'launch-point', shotId: file.shots[0]!.id, verdict: 'passed', reason: '', who: 'Iria', utcMs: 1_810_000_000_000, ...more });
+const answerOf = (file: FilmFile, n: number, more: object = {}) => ({ id: uuid(n), locationId: file.locations[0]!.id, checkId: 'propellers', moment: 'launch-point', shotId: file.shots[0]!.id, verdict: 'passed', reason: '', found: '', who: 'Iria', utcMs: 1_810_000_000_000, ...more });
 
 describe('cards, gear and checks', () => {
   it('what happened to cards, gear, checks and answers go out and come in, answers on the new film', async () => {
@@ -44,6 +44,7 @@ describe('cards, gear and checks', () => {
     const card = rows.find((r) => r.value.id === told)!;
     const gone = await post(server.address, '/api/changes', batchOf({ kind: 'card', id: told, version: card.version, value: null } as never));
     expect(gone.status).toBe(409);
+    expect((await gone.json() as { detail: string }).detail).toMatch(/still used by \d entr(y|ies)/);
     expect((await send(change('answer', 0, answerOf(file, 12, { moment: 'midnight' })))).status).toBe(400);
     expect((await send(change('gear', 0, { ...file.kit.gear[0]!, id: uuid(13), count: -2 }))).status).toBe(400);
   });

@@ -1,4 +1,4 @@
-import { assignCards, mostAboard, plannableBytes, writeNeeded, writesFastEnough, type CardFill } from '../cards';
+import { assignCards, lifeOf, mostAboard, plannableBytes, writeNeeded, writesFastEnough, type CardFill } from '../cards';
 import type { Card, Kit } from '../kit';
 import type { Warning } from '../warnings';
 import { awayOf, waterOf, type Away } from './away';
@@ -40,6 +40,8 @@ export interface CardFacts {
   /** Most footage in the air that exists nowhere else, s. */
   readonly aboardS: number;
   readonly aboardFlight: TimedFlight | null;
+  /** Footage from before that is on its card then, without any copy, GB. */
+  readonly aboardOldGB: number;
   readonly policies: readonly PolicyCost[];
 }
 
@@ -81,6 +83,9 @@ const intoMemory = (kit: Pick<Kit, 'aircraft'>, flights: readonly TimedFlight[],
   });
 };
 
+/** What is on a card that nobody has copied, GB. */
+const uncopiedGB = ({ cardMoves }: Pick<Kit, 'cardMoves'>, card: Card | undefined): number => { const life = card && lifeOf(card, cardMoves); return life && life.copies === 0 ? life.usedGB : 0; };
+
 /** Cards of all flights of a film by its habit, memory of the aircraft where none has room, and what is at stake. */
 export const cardFacts = (input: FilmInput, places: readonly PlaceFacts[], shots: Shots): CardFacts => {
   const { cards } = input.kit;
@@ -106,7 +111,7 @@ export const cardFacts = (input: FilmInput, places: readonly PlaceFacts[], shots
     byFlight: flights.map((flight, i) => { const { bytes: b, recordedS, away } = loads[i] as Load; return { flight, cardId: cards[on[i] ?? -1]?.id ?? null, internal: internal[i] ?? false, shares: shares(i), bytes: b, recordedS, away }; }),
     byPlace, fills: cards.map((card, n): CardFill => ({ cardId: card.id, bytes: sumOf((i) => on[i] === n), roomBytes: rooms[n] ?? 0 })),
     overBytes: sumOf((i) => on[i] === null && !internal[i]), internalBytes: sumOf((i) => internal[i] ?? false),
-    aboardS: aboard.seconds, aboardFlight: flights[aboard.flight] ?? null, policies: CARD_POLICIES.map((p) => policyCost(p, loads, cards)),
+    aboardOldGB: uncopiedGB(input.kit, cards[on[aboard.flight] ?? -1]), aboardS: aboard.seconds, aboardFlight: flights[aboard.flight] ?? null, policies: CARD_POLICIES.map((p) => policyCost(p, loads, cards)),
   };
 };
 

@@ -183,6 +183,8 @@ export interface Answer {
   readonly shotId: string | null;
   readonly verdict: 'passed' | 'failed' | 'waived' | 'open';
   readonly reason: string;
+  /** What the check had found when it was answered; empty where a person was asked. */
+  readonly found: string;
   readonly who: string;
   readonly utcMs: number;
 }

@@ -22,7 +22,7 @@ let n = 0;
 const answer = (c: Context, checkId: string, verdict: Answer['verdict'], more: Partial<Answer> = {}): Answer => {
   n += 1;
   const check = CHECKS.find((k) => k.code === checkId)!;
-  return { id: `a${n}`, ...answerKey(c, check.scope), checkId, moment: check.moment, verdict, reason: '', who: '', utcMs: n, ...more };
+  return { id: `a${n}`, ...answerKey(c, check.scope), checkId, moment: check.moment, verdict, reason: '', found: '', who: '', utcMs: n, ...more };
 };
 
 describe('checks', () => {
@@ -83,10 +83,12 @@ describe('checks', () => {
 describe('how a check stands', () => {
   it('what it found decides, unless it is waived; what is asked, the person decides', () => {
     const c = contextOf(film);
-    const said = (verdict: Answer['verdict']) => answer(c, 'wind', verdict);
+    const said = (verdict: Answer['verdict'], found = 'x') => answer(c, 'wind', verdict, { found });
     expect([standingOf(pass('x'), null), standingOf(care('x'), null), standingOf(fail('x'), null), standingOf(null, null)]).toEqual(['passed', 'care', 'failed', 'open']);
     // A person cannot pass what does not hold; to go on, it is waived, and the log has the reason.
     expect([standingOf(fail('x'), said('passed')), standingOf(fail('x'), said('waived')), standingOf(pass('x'), said('failed')), standingOf(pass('x'), said('waived'))]).toEqual(['failed', 'waived', 'failed', 'passed']);
+    // It counts while the same is found; a person's no stays.
+    expect([standingOf(fail('y'), said('waived')), standingOf(care('y'), said('passed')), standingOf(pass('y'), said('failed'))]).toEqual(['failed', 'care', 'failed']);
     expect([standingOf(null, said('passed')), standingOf(null, said('failed')), standingOf(null, said('waived')), standingOf(care('x'), said('passed'))]).toEqual(['passed', 'failed', 'waived', 'passed']);
   });
   it('the newest answer counts, whatever order they come in, and only where it was given', () => {
@@ -111,7 +113,7 @@ describe('how a check stands', () => {
 
 describe('go, wait or no-go', () => {
   const rank: Record<Go, number> = { 'no-go': 0, wait: 1, go: 2 };
-  const answered = (c: Context): Context => ({ ...c, input: { ...c.input, answers: sheetOf('launch-point', c).lines.filter((l) => l.look === null || l.look.verdict === 'care').map((l) => answer(c, l.id, 'passed')) } });
+  const answered = (c: Context): Context => ({ ...c, input: { ...c.input, answers: sheetOf('launch-point', c).lines.filter((l) => l.look === null || l.look.verdict === 'care').map((l) => answer(c, l.id, 'passed', { found: l.look?.say ?? '' })) } });
   it('waits for what nobody looked at, and goes when all is looked at and nothing speaks against it', () => {
     const c = contextOf(film, 1);
     expect(goOfPlace(c).go).toBe('wait');

@@ -47,11 +47,20 @@ const newest = (answers: readonly Answer[], c: Context, scope: CheckScope, id: s
   return last?.verdict === 'open' ? null : last;
 };
 
-/** What a check found decides, unless it is waived with a reason; what a person is asked, the person decides. */
-export const standingOf = (look: Look | null, answer: Answer | null): Standing => {
-  if (answer?.verdict === 'waived') return look?.verdict === 'pass' ? 'passed' : 'waived';
-  if (look) return answer?.verdict === 'failed' ? 'failed' : look.verdict === 'pass' ? 'passed' : look.verdict === 'care' ? (answer?.verdict === 'passed' ? 'passed' : 'care') : 'failed';
-  return answer?.verdict === 'passed' ? 'passed' : answer?.verdict === 'failed' ? 'failed' : 'open';
+/**
+ * What a check found decides, unless it is waived with a reason; what a person is asked, the person decides. What was waived or
+ * seen counts while the check finds the same: a waiver of one fault says nothing of the next.
+ */
+export const standingOf = (look: Look | null, given: Answer | null): Standing => (look ? foundStanding(look, given) : given && given.verdict !== 'open' ? given.verdict : 'open');
+
+const FOUND: Readonly<Record<Look['verdict'], Standing>> = { pass: 'passed', care: 'care', fail: 'failed' };
+
+const foundStanding = (look: Look, answer: Answer | null): Standing => {
+  if (answer?.verdict === 'failed') return 'failed';
+  const same = answer?.found === look.say;
+  if (look.verdict === 'fail' && same && answer?.verdict === 'waived') return 'waived';
+  if (look.verdict === 'care' && same) return answer?.verdict === 'waived' ? 'waived' : 'passed';
+  return FOUND[look.verdict];
 };
 
 const asOwn = (own: OwnCheck): Check => ({ code: own.id, moment: own.moment, scope: SCOPE_OF[own.moment], asks: own.name, protects: own.protects, safety: false });

@@ -153,8 +153,11 @@ export class Store {
   private async refuseIfAny(sql: string, change: Change, kind: EntityKind): Promise<void> {
     const rows = await read<{ n: number }>(this.writer, sql, { id: change.id });
     const n = rows[0]?.n ?? 0;
-    if (n > 0) throw new HttpProblem(409, 'in-use', `This ${change.kind} is still used by ${n} ${kind}${n > 1 ? 's' : ''}. Retire it, or put another in its place first.`);
+    if (n > 0) throw new HttpProblem(409, 'in-use', `This ${change.kind} is still used by ${n} ${(WORDS[kind] ?? [kind, `${kind}s`])[n > 1 ? 1 : 0]}. Retire it, or put another in its place first.`);
   }
 }
+
+/** Kinds that have no word of their own in a sentence. */
+const WORDS: Partial<Record<EntityKind, readonly [one: string, many: string]>> = { cardMove: ['entry', 'entries'], flown: ['logged flight', 'logged flights'], practice: ['practice', 'practices'] };
 
 const asMade = ({ kind, version, at, after }: LoggedChange): AnyRow => ({ kind, version, createdAt: at, updatedAt: at, value: after }) as AnyRow;

@@ -24,7 +24,7 @@ const take = (cardPolicy: keyof typeof WORDS): void => { film.edit('film', film.
 
 <template>
   <p v-if="cards.aboardS > 0" class="loss">
-    At the worst moment, the flight of <span dir="auto">{{ at }}</span>, <b><Fig :value="cards.aboardS / 60" quantity="minutes" /></b> of footage that exists nowhere else are in the air, copied each evening.
+    At the worst moment, the flight of <span dir="auto">{{ at }}</span>, <b><Fig :value="cards.aboardS / 60" quantity="minutes" /></b> of footage that exists nowhere else are in the air, copied each evening<template v-if="cards.aboardOldGB > 0">, besides <Fig :value="cards.aboardOldGB" quantity="gigabytes" /> that are on that card already and nowhere else</template>.
     <span v-for="p in better" :key="p.policy"> {{ p.say }} would make it <Fig :value="p.aboardS / 60" quantity="minutes" />. <button v-if="p.enough" class="btn" @click="take(p.policy)">{{ p.say }}</button><span v-else class="quiet">That takes {{ p.cards }} cards; {{ reckoning.along.cards.length }} come along.</span></span>
   </p>
 </template>

@@ -52,10 +52,10 @@ export const useReady = () => {
   const who = computed(() => film.get('pilot', film.film?.pilotId ?? '')?.name ?? '');
 
   /** Enters an answer; the log keeps who, when and why. @returns what kept it from being entered */
-  const answer = ({ id, scope }: Pick<SheetLine, 'id' | 'scope'>, verdict: Verdict, reason = '', at: CheckMoment = moment.value): string => {
+  const answer = ({ id, scope, look }: Pick<SheetLine, 'id' | 'scope'> & { readonly look?: SheetLine['look'] }, verdict: Verdict, reason = '', at: CheckMoment = moment.value): string => {
     const c = context.value;
     if (!c) return '';
-    const value: Answer = { id: uuid(), ...answerKey(c, scope), checkId: id, moment: at, verdict, reason, who: who.value, utcMs: Date.now() };
+    const value: Answer = { id: uuid(), ...answerKey(c, scope), checkId: id, moment: at, verdict, reason, found: look?.say.slice(0, 1000) ?? '', who: who.value, utcMs: Date.now() };
     const faults = film.act('check', [{ kind: 'answer', id: value.id, after: value as never }]);
     nowMs.value = Date.now();
     return faults[0]?.say ?? '';
