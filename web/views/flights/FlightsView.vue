@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { clockText, localToUtc, minutesOf } from '@core/light';
 import { computed, ref, useTemplateRef, watch } from 'vue';
-import { useRouter } from 'vue-router';
 import { dateText } from '../../format';
 import SwitchField from '../../parts/SwitchField.vue';
 import { useAside } from '../../stores/aside';
@@ -11,6 +10,8 @@ import { useFlightEdits } from '../../stores/flightEdits';
 import { useFlights } from '../../stores/flights';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
+import TabRow from '../../parts/TabRow.vue';
+import { usePlaceRoute } from '../usePlaceRoute';
 import WarningList from '../../parts/WarningList.vue';
 import ChancesTab from './ChancesTab.vue';
 import ChargeLanes from './ChargeLanes.vue';
@@ -26,7 +27,6 @@ import { useFlightActs } from './useFlightActs';
 import { useFlightKeys } from './useFlightKeys';
 
 const props = defineProps<{ film: string; place?: string }>();
-const router = useRouter();
 const store = useFilm();
 const aside = useAside();
 const edits = useFlightEdits();
@@ -41,8 +41,7 @@ const tab = ref<(typeof TABS)[number]['id']>('flights');
 const unfit = useTemplateRef<{ apply: (n: number) => void }>('unfit');
 const plan = (): void => void flights.plan(day.date.value);
 useFlightKeys(day, acts, (n) => unfit.value?.apply(n), plan, () => tab.value === 'flights' && !looking.keysShown);
-watch(() => props.place, (id) => { if (id && id !== looking.place?.location.id) looking.pickPlace(id); }, { immediate: true });
-watch(() => looking.place?.location.id, (id) => { if (id && props.place !== id) void router.replace({ name: 'flights', params: { film: props.film, place: id } }); });
+usePlaceRoute('flights', props);
 watch(day.date, () => { flights.stop(); flights.drop(); flights.nowMs = -Infinity; });
 const zone = computed(() => day.places.value[0]?.location.zone ?? 'UTC');
 const laid = computed(() => day.places.value.some((p) => p.flights.some((f) => f.planId !== null && !f.locked)));
@@ -67,7 +66,7 @@ const set = (fields: object) => store.edit('film', store.filmId, { preferences: 
       <nav class="days" aria-label="Days"><button v-for="d in day.dates.value" :key="d" class="btn" :class="{ on: d === day.date.value }" :aria-current="d === day.date.value" @click="day.go(d)">{{ dateText(d) }}</button></nav>
       <p class="verdict" :class="{ not: !fits }" role="status">{{ verdict }}</p>
     </header>
-    <div class="tabs no-print" role="tablist" aria-label="Parts of the flights"><button v-for="t in TABS" :id="`flights-${t.id}`" :key="t.id" role="tab" :aria-selected="tab === t.id" aria-controls="flights-panel" @click="tab = t.id">{{ t.label }}</button></div>
+    <TabRow name="flights" label="Parts of the flights" :tabs="TABS" :value="tab" @pick="(id) => { tab = id; }" />
     <div id="flights-panel" role="tabpanel" :aria-labelledby="`flights-${tab}`">
       <p v-if="day.places.value.length === 0" class="quiet">Flights belong to a place and a date. <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>.</p>
       <div v-else-if="tab === 'flights'" class="cols">
@@ -105,9 +104,6 @@ const set = (fields: object) => store.edit('film', store.filmId, { preferences: 
 .on { background: var(--pick-dim); border-color: var(--pick); }
 .verdict { margin-left: auto; font-size: 15px; font-weight: 620; border-left: 5px solid var(--chalk); padding-left: 9px; }
 .verdict.not { color: var(--stop); border-left-color: var(--stop); }
-.tabs { display: flex; gap: 2px; border-bottom: 1px solid var(--line); }
-.tabs button { border: 0; background: none; padding: 4px 14px 6px; cursor: pointer; color: var(--chalk-2); min-height: var(--touch); border-bottom: 3px solid transparent; margin-bottom: -1px; }
-.tabs button[aria-selected='true'] { color: var(--chalk); font-weight: 620; border-bottom-color: var(--pick); }
 .cols { display: grid; grid-template-columns: minmax(0, 1fr) 330px; gap: 14px; align-items: start; }
 .main { min-width: 0; display: grid; gap: 6px; }
 .do { display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: center; }

@@ -1,25 +1,24 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
-import { useRouter } from 'vue-router';
+import { ref } from 'vue';
 import { dateText } from '../../format';
 import { useLight } from '../../stores/light';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
+import TabRow from '../../parts/TabRow.vue';
+import { usePlaceRoute } from '../usePlaceRoute';
 import DayTab from './DayTab.vue';
 import ExposureTab from './ExposureTab.vue';
 import SetupTab from './SetupTab.vue';
 import { useLightPlace } from './useLightPlace';
 
 const props = defineProps<{ film: string; place?: string }>();
-const router = useRouter();
 const looking = useLooking();
 const reckoning = useReckoning();
 const { place: here, lit, shots } = useLightPlace();
 useLight().start();
 const TABS = [{ id: 'day', label: 'The day' }, { id: 'exposure', label: 'Exposure' }, { id: 'setup', label: 'Set-up' }] as const;
 const tab = ref<(typeof TABS)[number]['id']>('day');
-watch(() => props.place, (id) => { if (id && id !== looking.place?.location.id) looking.pickPlace(id); }, { immediate: true });
-watch(() => here.value?.location.id, (id) => { if (id && props.place !== id) void router.replace({ name: 'light', params: { film: props.film, place: id } }); });
+usePlaceRoute('light', props);
 </script>
 
 <template>
@@ -28,7 +27,7 @@ watch(() => here.value?.location.id, (id) => { if (id && props.place !== id) voi
       <h1 dir="auto">{{ here?.location.name ?? 'Light' }}</h1><p v-if="here" class="quiet">{{ dateText(here.location.date) }}, {{ here.location.windowStart }} to {{ here.location.windowEnd }}</p>
       <nav class="places no-print" aria-label="Places"><button v-for="l in reckoning.locations" :key="l.id" class="btn" :class="{ on: l.id === here?.location.id }" :aria-current="l.id === here?.location.id" @click="looking.pickPlace(l.id)">{{ l.name }}</button></nav>
     </header>
-    <div class="tabs no-print" role="tablist" aria-label="Parts of the light"><button v-for="t in TABS" :id="`light-${t.id}`" :key="t.id" role="tab" :aria-selected="tab === t.id" aria-controls="light-panel" @click="tab = t.id">{{ t.label }}</button></div>
+    <TabRow name="light" label="Parts of the light" :tabs="TABS" :value="tab" @pick="(id) => { tab = id; }" />
     <div id="light-panel" role="tabpanel" :aria-labelledby="`light-${tab}`">
       <template v-if="here && lit && reckoning.derived">
         <DayTab v-if="tab === 'day'" :place="here" :derived="reckoning.derived" :shots="shots" :lit="lit" />
@@ -47,8 +46,5 @@ watch(() => here.value?.location.id, (id) => { if (id && props.place !== id) voi
 .head { display: flex; flex-wrap: wrap; gap: 4px 16px; align-items: baseline; }
 .places { display: flex; gap: 4px; margin-left: auto; flex-wrap: wrap; }
 .on { background: var(--pick-dim); border-color: var(--pick); }
-.tabs { display: flex; gap: 2px; border-bottom: 1px solid var(--line); }
-.tabs button { border: 0; background: none; padding: 4px 14px 6px; cursor: pointer; color: var(--chalk-2); min-height: var(--touch); border-bottom: 3px solid transparent; margin-bottom: -1px; }
-.tabs button[aria-selected='true'] { color: var(--chalk); font-weight: 620; border-bottom-color: var(--pick); }
 @media (max-width: 700px) { .light { padding: 10px 12px 24px; } .places { margin-left: 0; } }
 </style>

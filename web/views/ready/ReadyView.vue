@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { useRouter } from 'vue-router';
 import { dateText } from '../../format';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
+import TabRow from '../../parts/TabRow.vue';
+import { usePlaceRoute } from '../usePlaceRoute';
 import BagTab from './BagTab.vue';
 import CardsTab from './CardsTab.vue';
 import SheetTab from './SheetTab.vue';
@@ -11,14 +12,13 @@ import { useReady } from './useReady';
 
 /** What has to be there and looked at, from days before until the footage is safe. */
 const props = defineProps<{ film: string; place?: string }>();
-const router = useRouter();
 const looking = useLooking();
 const reckoning = useReckoning();
 const ready = useReady();
 const TABS = [{ id: 'checks', label: 'Checks' }, { id: 'bag', label: 'Bag' }, { id: 'cards', label: 'Cards' }] as const;
 const tab = ref<(typeof TABS)[number]['id']>('checks');
-watch(() => props.place, (id) => { if (id && id !== looking.place?.location.id) looking.pickPlace(id); }, { immediate: true });
-watch(() => looking.place?.location.id, (id) => { if (id && props.place !== id) void router.replace({ name: 'ready', params: { film: props.film, place: id } }); ready.flightN.value = 0; });
+usePlaceRoute('ready', props);
+watch(() => looking.place?.location.id, () => { ready.flightN.value = 0; });
 const failed = computed(() => ready.sheets.value.reduce((sum, s) => sum + s.failed, 0));
 const open = computed(() => ready.sheets.value.reduce((sum, s) => sum + s.open, 0));
 </script>
@@ -30,7 +30,7 @@ const open = computed(() => ready.sheets.value.reduce((sum, s) => sum + s.open, 
       <nav class="places no-print" aria-label="Places"><button v-for="l in reckoning.locations" :key="l.id" class="btn" :class="{ on: l.id === ready.place.value?.location.id }" :aria-current="l.id === ready.place.value?.location.id" @click="looking.pickPlace(l.id)"><span dir="auto">{{ l.name }}</span> <span class="unit">{{ dateText(l.date) }}</span></button></nav>
       <p v-if="ready.context.value" class="verdict" :class="{ not: failed > 0 }" role="status">{{ failed > 0 ? `${failed} do not hold · ` : '' }}{{ open }} to be looked at</p>
     </header>
-    <div class="tabs no-print" role="tablist" aria-label="Parts of being ready"><button v-for="t in TABS" :id="`ready-${t.id}`" :key="t.id" role="tab" :aria-selected="tab === t.id" aria-controls="ready-panel" @click="tab = t.id">{{ t.label }}</button></div>
+    <TabRow name="ready" label="Parts of being ready" :tabs="TABS" :value="tab" @pick="(id) => { tab = id; }" />
     <div id="ready-panel" role="tabpanel" :aria-labelledby="`ready-${tab}`">
       <p v-if="!ready.context.value" class="quiet">Checks belong to a place and a date. <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>.</p>
       <SheetTab v-else-if="tab === 'checks'" :ready="ready" />
@@ -49,8 +49,5 @@ const open = computed(() => ready.sheets.value.reduce((sum, s) => sum + s.open, 
 .on .unit { color: var(--chalk); }
 .verdict { margin-left: auto; font-size: 15px; font-weight: 620; border-left: 5px solid var(--chalk); padding-left: 9px; }
 .verdict.not { color: var(--stop); border-left-color: var(--stop); }
-.tabs { display: flex; gap: 2px; border-bottom: 1px solid var(--line); }
-.tabs button { border: 0; background: none; padding: 4px 14px 6px; cursor: pointer; color: var(--chalk-2); min-height: var(--touch); border-bottom: 3px solid transparent; margin-bottom: -1px; }
-.tabs button[aria-selected='true'] { color: var(--chalk); font-weight: 620; border-bottom-color: var(--pick); }
 @media (max-width: 1099px) { .ready { padding: 8px 12px 24px; } .verdict { margin-left: 0; } }
 </style>
