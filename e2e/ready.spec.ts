@@ -54,6 +54,8 @@ test('at the launch point all is answered by keys, one thing is waived with a re
   await bench.saved();
   const { file } = await bench.stored();
   expect(file.answers.filter((a) => a.checkId === 'home-point').map((a) => [a.verdict, a.reason, a.who])).toEqual([['passed', '', 'Iria'], ['failed', '', 'Iria'], ['waived', 'Launching from a boat: set anew before every flight', 'Iria']]);
+  await page.getByText('What was answered').click();
+  await expect(page.locator('.log li').first()).toContainText('waived: “Launching from a boat: set anew before every flight” · Iria');
   // A check of one's own, in its place, and one that is switched off and on again.
   await page.getByRole('button', { name: 'Change this sheet' }).click();
   await page.getByLabel('New check').fill('The slate hut is empty.');

@@ -6,6 +6,7 @@ import PickField from '../../parts/PickField.vue';
 import { dateText } from '../../format';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
+import AnswerLog from './AnswerLog.vue';
 import CheckLine from './CheckLine.vue';
 import GoPane from './GoPane.vue';
 import { MOMENT_WORDS } from './moments';
@@ -56,6 +57,7 @@ const along = (event: KeyboardEvent): void => {
         <CheckLine v-for="l in r.sheet.value?.lines ?? []" :key="`${r.moment.value}${l.id}`" :line="l" :answer="(verdict, reason) => r.answer(l, verdict, reason)" />
         <li v-if="(r.sheet.value?.lines.length ?? 0) === 0" class="quiet none">Nothing to look at here{{ scope === 'flight' ? ': no flight is planned at this place' : scope === 'take' ? ': no slate is at this place' : '' }}.</li>
       </ul>
+      <AnswerLog :ready="ready" />
     </section>
     <GoPane v-if="r.go.value" :go="r.go.value" :of="r.go.value.of" :flights="r.flightGo.value" :picked="r.flightN.value" @pick="(i) => { r.flightN.value = i; }" />
   </div>
