@@ -20,7 +20,7 @@ const along = (event: KeyboardEvent): void => {
 </template>
 
 <style scoped>
-.tabs { display: flex; gap: 2px; border-bottom: 1px solid var(--line); overflow-x: auto; scrollbar-width: none; }
-button { border: 0; background: none; padding: 4px 14px 6px; cursor: pointer; color: var(--chalk-2); min-height: var(--touch); border-bottom: 3px solid transparent; flex: none; }
+.tabs { display: flex; gap: 2px; border-bottom: 1px solid var(--line); flex-wrap: wrap; }
+button { border: 0; background: none; padding: 4px 14px 6px; cursor: pointer; color: var(--chalk-2); min-height: var(--touch); border-bottom: 3px solid transparent; margin-bottom: -1px; }
 button[aria-selected='true'] { color: var(--chalk); font-weight: 620; border-bottom-color: var(--pick); }
 </style>
