@@ -98,7 +98,7 @@ const pans: Sketch[] = [
 ];
 
 /** Two things somebody has looked at weeks before. */
-const answers: FilmFile['answers'] = (['rule', 'crewed'] as const).map((checkId, n) => ({ id: demoId(18, n + 1), locationId: VIADUCT, checkId, moment: 'days-before', shotId: null, verdict: 'passed', reason: '', found: '', who: 'Iria', utcMs: Date.UTC(2027, 3, 20, 17, n) }));
+const answers: FilmFile['answers'] = (['rule', 'crewed'] as const).map((checkId, n) => ({ id: demoId(18, n + 1), locationId: VIADUCT, checkId, moment: 'days-before', shotId: null, verdict: 'passed', reason: '', found: '', who: 'Iria', utcMs: Date.UTC(2026, 9, 20, 17, n) }));
 
 /** The made-up film about a narrow-gauge railway, in the same file a person exports. */
 export const demoFilm = (): FilmFile => {

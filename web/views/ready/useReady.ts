@@ -55,7 +55,10 @@ export const useReady = () => {
   const answer = ({ id, scope, look }: Pick<SheetLine, 'id' | 'scope'> & { readonly look?: SheetLine['look'] }, verdict: Verdict, reason = '', at: CheckMoment = moment.value): string => {
     const c = context.value;
     if (!c) return '';
-    const value: Answer = { id: uuid(), ...answerKey(c, scope), checkId: id, moment: at, verdict, reason, found: look?.say.slice(0, 1000) ?? '', who: who.value, utcMs: Date.now() };
+    const key = answerKey(c, scope);
+    // The newest counts, whatever clock the ones before were given by.
+    const last = film.list('answer').reduce((max, a) => (a.checkId === id && a.locationId === key.locationId && a.shotId === key.shotId ? Math.max(max, a.utcMs) : max), 0);
+    const value: Answer = { id: uuid(), ...key, checkId: id, moment: at, verdict, reason, found: look?.say.slice(0, 1000) ?? '', who: who.value, utcMs: Math.max(Date.now(), last + 1) };
     const faults = film.act('check', [{ kind: 'answer', id: value.id, after: value as never }]);
     nowMs.value = Date.now();
     return faults[0]?.say ?? '';
