@@ -12,7 +12,7 @@ export interface CardLife {
   readonly formatted: boolean;
   /** Instant of the last thing that happened to it; null where nothing was told. */
   readonly sinceMs: number | null;
-  /** Last time it was formatted with fewer copies than were wanted, and why; null where it never was. */
+  /** Last time footage was taken off it with fewer copies than were wanted, and why; null where it never was. */
   readonly waived: { readonly utcMs: number; readonly reason: string; readonly gb: number } | null;
 }
 
@@ -27,10 +27,13 @@ const untold = (card: Pick<Card, 'usedGB' | 'recordedGB'>): CardLife => ({ spot:
 /** In reading order: when two things carry the same instant, the id decides, so that every machine agrees. */
 const inTime = (moves: readonly CardMove[]): CardMove[] => [...moves].sort((a, b) => a.utcMs - b.utcMs || (a.id < b.id ? -1 : 1));
 
+/** Footage an entry takes off a card: all of it by a format, the difference where less is set right. */
+const goneGB = (life: CardLife, { act, gb }: Pick<CardMove, 'act' | 'gb'>): number => (act === 'format' ? life.usedGB : act === 'correct' ? Math.max(0, life.usedGB - gb) : 0);
+
 /** Why something cannot happen to a card as it stands; null where it can. */
 export const moveFault = (life: CardLife, move: Pick<CardMove, 'act' | 'gb' | 'copiesWanted' | 'waiver'>, card: Pick<Card, 'name' | 'nominalGB'>): string | null => {
   const holds = life.usedGB > NOTHING_GB;
-  if (move.act === 'format' && holds && life.copies < move.copiesWanted && move.waiver.trim() === '') {
+  if (goneGB(life, move) > NOTHING_GB && life.copies < move.copiesWanted && move.waiver.trim() === '') {
     return `${card.name} holds ${life.usedGB.toFixed(1)} GB copied ${life.copies === 0 ? 'nowhere' : life.copies === 1 ? 'once' : `${life.copies} times`}; ${move.copiesWanted} ${move.copiesWanted === 1 ? 'copy is' : 'copies are'} wanted. Copy it, or say why it may go.`;
   }
   if (move.act === 'copy' && !holds) return `There is nothing on ${card.name} to copy.`;
@@ -49,11 +52,10 @@ export const after = (life: CardLife, move: CardMove, card: Pick<Card, 'name' | 
   const moved: CardLife = { ...life, sinceMs: move.utcMs, ...(move.spot === null ? {} : { spot: move.spot, aircraftId: move.spot === 'aircraft' ? move.aircraftId : null }) };
   if (move.act === 'record') return { ...moved, usedGB: life.usedGB + move.gb, copies: 0, formatted: false };
   if (move.act === 'copy') return { ...moved, copies: life.copies + 1 };
-  if (move.act === 'correct') return { ...moved, usedGB: move.gb, copies: move.gb > life.usedGB + NOTHING_GB ? 0 : life.copies, formatted: false };
-  if (move.act === 'format') {
-    const early = life.usedGB > NOTHING_GB && life.copies < move.copiesWanted;
-    return { ...moved, usedGB: 0, copies: 0, formatted: true, waived: early ? { utcMs: move.utcMs, reason: move.waiver, gb: life.usedGB } : life.waived };
-  }
+  const early = goneGB(life, move) > NOTHING_GB && life.copies < move.copiesWanted;
+  const waived = early ? { utcMs: move.utcMs, reason: move.waiver, gb: goneGB(life, move) } : life.waived;
+  if (move.act === 'correct') return { ...moved, waived, usedGB: move.gb, copies: move.gb > life.usedGB + NOTHING_GB ? 0 : life.copies, formatted: false };
+  if (move.act === 'format') return { ...moved, waived, usedGB: 0, copies: 0, formatted: true };
   return moved;
 };
 

@@ -24,6 +24,8 @@ const word = computed(() => (props.state === 'copied' && props.life.copies > 1 ?
 const share = (gb: number): string => `${Math.min(100, (gb / props.card.nominalGB) * 100).toFixed(2)}%`;
 const reason = ref('');
 const asking = ref('');
+/** What was asked for and not entered, to be entered with a reason. */
+const wanted = ref<{ act: CardAct; gb: number }>({ act: 'format', gb: 0 });
 const entering = ref<'' | 'record' | 'correct'>('');
 const gb = ref(0);
 const log = computed(() => film.list('cardMove').filter((m) => m.cardId === props.card.id).sort((a, b) => b.utcMs - a.utcMs || (a.id < b.id ? 1 : -1)).slice(0, 4));
@@ -34,6 +36,7 @@ const tell = (act: CardAct, more: Partial<Entity<'cardMove'>> = {}): boolean => 
   const value: Entity<'cardMove'> = { id: uuid(), cardId: props.card.id, utcMs: Math.max(Date.now(), (props.life.sinceMs ?? 0) + 1), act, spot: null, aircraftId: null, gb: 0, copiesWanted: props.copiesWanted, waiver: '', ...more };
   const fault = moveFault(props.life, value, props.card) ?? film.act('card', [{ kind: 'cardMove', id: value.id, after: value as never }])[0]?.say ?? '';
   asking.value = fault;
+  wanted.value = { act, gb: value.gb };
   if (fault === '') { reason.value = ''; entering.value = ''; looking.say(`${props.card.name}: ${ACTS[act]}.`); }
   return fault === '';
 };
@@ -58,7 +61,7 @@ const enter = (kind: 'record' | 'correct'): void => { entering.value = entering.
       <button class="btn bare" :aria-label="`Set right what is on ${card.name}`" @click="enter('correct')">Set right</button>
     </div>
     <form v-if="entering" class="ask" @submit.prevent="tell(entering, { gb })"><NumberField :label="entering === 'record' ? 'Recorded onto it' : 'On it now'" :value="gb" quantity="gigabytes" :save="(v) => { gb = v; }" /><button class="btn lead" type="submit">Enter</button></form>
-    <form v-if="asking" class="ask" @submit.prevent="tell('format', { waiver: reason })"><p class="fault" role="alert">{{ asking }}</p><template v-if="canWaive"><input v-model="reason" maxlength="500" :aria-label="`Why ${card.name} may be formatted`" placeholder="Why it may go all the same"><button class="btn" type="submit" :disabled="reason.trim() === ''">Formatted all the same</button></template></form>
+    <form v-if="asking" class="ask" @submit.prevent="tell(wanted.act, { gb: wanted.gb, waiver: reason })"><p class="fault" role="alert">{{ asking }}</p><template v-if="canWaive"><input v-model="reason" maxlength="500" :aria-label="`Why ${card.name} may be formatted`" placeholder="Why it may go all the same"><button class="btn" type="submit" :disabled="reason.trim() === ''">{{ wanted.act === 'format' ? 'Formatted all the same' : 'Set right all the same' }}</button></template></form>
     <p v-if="life.waived" class="waived">Formatted with {{ life.waived.gb.toFixed(1) }} GB short of its copies, {{ whenText(life.waived.utcMs) }}: “{{ life.waived.reason }}”.</p>
     <p v-if="log.length > 0" class="faint">{{ log.map(logText).join(' · ') }}</p>
   </li>
