@@ -14,7 +14,7 @@ export default defineConfig({
   test: {
     projects: [
       { resolve: { alias }, test: { name: 'unit', testTimeout: 20_000, include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'web/**/*.test.ts'] } },
-      { resolve: { alias }, test: { name: 'server', include: ['server/**/*.test.ts', 'demo/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 } },
+      { resolve: { alias }, test: { name: 'server', include: ['server/**/*.test.ts', 'demo/**/*.test.ts'], testTimeout: 180_000, hookTimeout: 180_000 } },
     ],
   },
 });

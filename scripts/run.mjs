@@ -1,7 +1,7 @@
 // One door for every command. Plain Node, so that it works before anything is installed.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -56,12 +56,20 @@ const serve = (args) => {
   process.exit(child.status ?? 0);
 };
 
+/** What failed and why, from either runner's report: shown once more at the end, where it is looked for. */
+const failuresOf = (report) => (report.testResults ?? []).flatMap((file) => [
+  ...(file.status === 'failed' && file.assertionResults.length === 0 ? [`${file.name}\n${file.message}`] : []),
+  ...file.assertionResults.filter((a) => a.status === 'failed').map((a) => `${a.fullName}\n${a.failureMessages.join('\n')}`),
+]);
+
 /** Runs one part of the tests and reads its totals from the report it writes. */
 const part = (name, args, report, totalsOf) => {
   console.log(`\n== ${name}`);
+  if (report) rmSync(report, { force: true });
   const { status } = run(args[0], args.slice(1));
-  const totals = report && existsSync(report) ? totalsOf(JSON.parse(readFileSync(report, 'utf8'))) : { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1, skipped: 0 };
-  return { name, ...totals, failed: status !== 0 && totals.failed === 0 ? 1 : totals.failed };
+  const told = report && existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : null;
+  const totals = told ? totalsOf(told) : { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1, skipped: 0 };
+  return { name, ...totals, failed: status !== 0 && totals.failed === 0 ? 1 : totals.failed, reasons: told ? failuresOf(told) : [] };
 };
 
 const test = () => {
@@ -82,6 +90,7 @@ const test = () => {
     ? part('browser', [bin('playwright'), 'test', ...rest], '.cache/browser.json', playwright)
     : { name: 'browser', passed: 0, failed: 1, skipped: 0 });
   console.log('');
+  for (const p of parts) for (const reason of p.reasons ?? []) console.log(`FAILED  ${p.name}: ${reason.slice(0, 2000)}\n`);
   for (const p of parts) console.log(`${p.name.padEnd(20)} ${p.passed} passed, ${p.failed} failed${p.skipped ? `, ${p.skipped} skipped` : ''}${p.flaky ? `, ${p.flaky} only at the second try` : ''}`);
   const sum = (key) => parts.reduce((total, p) => total + p[key], 0);
   console.log(`\n${sum('passed')} passed, ${sum('failed')} failed, ${sum('skipped')} skipped`);
