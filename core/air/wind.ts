@@ -18,12 +18,23 @@ export interface Wind {
 export const windSpeedAt = (speedAt10mMs: number, heightM: number, shear: number): number =>
   speedAt10mMs * (Math.max(heightM, 2) / 10) ** shear;
 
-/** Wind vector at a height, where the air moves to. */
-export const windVector = (wind: Wind, heightM: number): Vec3 => {
-  const speed = windSpeedAt(wind.speedAt10mMs, heightM, wind.shear);
+/** Wind vectors of a wind by height above ground, m, where the air moves to. Heights asked for in a row are worked out once. */
+export const windVectors = (wind: Wind): ((heightM: number) => Vec3) => {
   const to = radians(wind.fromDeg + 180);
-  return { x: speed * Math.sin(to), y: speed * Math.cos(to), z: 0 };
+  const [east, north] = [Math.sin(to), Math.cos(to)];
+  let at = NaN;
+  let last: Vec3 = { x: 0, y: 0, z: 0 };
+  return (heightM) => {
+    if (heightM === at) return last;
+    const speed = windSpeedAt(wind.speedAt10mMs, heightM, wind.shear);
+    at = heightM;
+    last = { x: speed * east, y: speed * north, z: 0 };
+    return last;
+  };
 };
+
+/** Wind vector at a height, where the air moves to. */
+export const windVector = (wind: Wind, heightM: number): Vec3 => windVectors(wind)(heightM);
 
 /**
  * Seconds of a straight level leg flown at an airspeed in a wind, by the wind triangle.

@@ -1,5 +1,5 @@
 import { legSeconds, windSpeedAt, windVector, type Wind } from '../air';
-import { bearingTo, found, none, type Result, type Vec3 } from '../units';
+import { bearingTo, flatLength, found, none, type Result, type Vec3 } from '../units';
 import type { PowerModel } from './power';
 
 /** What flies a leg: the power model and the speeds it is flown at. */
@@ -39,17 +39,17 @@ export const verticalCost = (flyer: LegFlyer, wind: Wind, fromM: number, toM: nu
  * @returns no answer when the wind is stronger than the aircraft
  */
 export const legCost = (flyer: LegFlyer, wind: Wind, from: Vec3, to: Vec3): Result<LegCost> => {
-  const run = Math.hypot(to.x - from.x, to.y - from.y);
+  const run = flatLength(to.x - from.x, to.y - from.y);
   const rise = to.z - from.z;
   if (run < 0.01) return found(verticalCost(flyer, wind, from.z, to.z));
-  const length = Math.hypot(run, rise);
+  const length = flatLength(run, rise);
   const windMs = windSpeedAt(wind.speedAt10mMs, (from.z + to.z) / 2, wind.shear);
   const level = legSeconds(length, bearingTo(from, to), flyer.airspeedMs, windMs, wind.fromDeg);
   if (!level.ok) return none(level.reason);
   const vertical = Math.abs(rise) / (rise > 0 ? flyer.maxClimbMs : flyer.maxDescentMs);
   const seconds = Math.max(level.value, vertical);
   const air = windVector(wind, (from.z + to.z) / 2);
-  const airspeed = Math.hypot((to.x - from.x) / seconds - air.x, (to.y - from.y) / seconds - air.y);
+  const airspeed = flatLength((to.x - from.x) / seconds - air.x, (to.y - from.y) / seconds - air.y);
   return found({ seconds, wattHours: (flyer.power.watts(airspeed, rise / seconds) * seconds) / 3600 });
 };
 

@@ -1,5 +1,6 @@
-import { windVector, type Wind } from '../air';
+import { windVectors, type Wind } from '../air';
 import type { FlownMove } from '../moves';
+import { flatLength } from '../units';
 import type { PowerModel } from './power';
 
 /** Energy of a path flown in one direction. */
@@ -25,13 +26,14 @@ const simpson = (i: number, last: number): number => (i === 0 || i === last ? 1 
 export const pathEnergy = (move: FlownMove, power: PowerModel, wind: Wind): BothWays => {
   const { samples, totalS } = move;
   const last = samples.length - 1;
+  const windAt = windVectors(wind);
   const sum = { there: 0, back: 0 };
   const peak = { there: 0, back: 0 };
   samples.forEach(({ pose, velocity }, i) => {
-    const air = windVector(wind, pose.at.z);
+    const air = windAt(pose.at.z);
     const weight = simpson(i, last);
-    const there = Math.hypot(velocity.x - air.x, velocity.y - air.y);
-    const back = Math.hypot(velocity.x + air.x, velocity.y + air.y);
+    const there = flatLength(velocity.x - air.x, velocity.y - air.y);
+    const back = flatLength(velocity.x + air.x, velocity.y + air.y);
     sum.there += weight * power.watts(there, velocity.z);
     sum.back += weight * power.watts(back, -velocity.z);
     peak.there = Math.max(peak.there, there);

@@ -23,7 +23,7 @@ const shape = (airspeedMs: number, inducedMs: number): number => {
   const v2 = airspeedMs * airspeedMs;
   const i2 = inducedMs * inducedMs;
   if (v2 === 0) return 1;
-  return (1 - s) * (1 + (3 * v2) / POWER.tipSpeedMs ** 2) + s * Math.sqrt(Math.sqrt(1 + (v2 * v2) / (4 * i2 * i2)) - v2 / (2 * i2));
+  return (1 - s) * (1 + (3 * v2) / (POWER.tipSpeedMs * POWER.tipSpeedMs)) + s * Math.sqrt(Math.sqrt(1 + (v2 * v2) / (4 * i2 * i2)) - v2 / (2 * i2));
 };
 
 const parasite = (craft: AirframeFigures, ratedHoverW: number, ratedInducedMs: number): { k: number; basis: CruiseBasis } => {
@@ -55,7 +55,7 @@ export const powerModel = (craft: AirframeFigures, density: number, addedMassKg 
   const drag = (factor * ratedHoverW * k * density) / SEA_LEVEL_DENSITY;
   const climb = (factor * massKg * POWER.gravity) / POWER.climbEfficiency;
   return {
-    watts: (airspeedMs, climbMs) => hoverW * shape(airspeedMs, inducedMs) + drag * airspeedMs ** 3 + Math.max(climbMs, 0) * climb,
+    watts: (airspeedMs, climbMs) => hoverW * shape(airspeedMs, inducedMs) + drag * airspeedMs * airspeedMs * airspeedMs + Math.max(climbMs, 0) * climb,
     hoverW,
     basis,
   };

@@ -20,8 +20,8 @@ export const awayOf = (facts: ShotFacts, wet: readonly Feature[], launch: Vec3, 
   const before = known.get(facts);
   if (before && before.x === launch.x && before.y === launch.y && before.awayM === awayM && sameList(before.wet, wet)) return before.away;
   const spots = facts.flown?.samples.map((s) => s.pose.at) ?? [];
-  const rings = wet.map(spotsOf);
-  const away = spots.some((p) => rings.some((r) => inRing(r, p.x, p.y))) ? 'water' : spots.some((p) => Math.hypot(p.x - launch.x, p.y - launch.y) > awayM) ? 'far' : null;
+  const rings = spots.length > 0 ? wet.map(spotsOf) : [];
+  const away = rings.some((r) => spots.some((p) => inRing(r, p.x, p.y))) ? 'water' : spots.some((p) => Math.hypot(p.x - launch.x, p.y - launch.y) > awayM) ? 'far' : null;
   known.set(facts, { wet, x: launch.x, y: launch.y, awayM, away });
   return away;
 };

@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { STILL_S } from '../footage';
 import { NOTHING_ADDED, MOVES } from '../moves';
 import { distance } from '../units';
-import { bandsOf, boardOf, clearanceFrom, deriveFilm, explain, FIGURES, footprint, freeKnobs, layoutOf, momentAt, practiceSheet, proposeCoverage, solveShot, subjectAt, targetNow, TARGETS, trackOf, type FilmInput, type Shot, type ShotParts } from '.';
+import { bandsOf, boardOf, clearanceOf, deriveFilm, explain, FIGURES, footprint, freeKnobs, layoutOf, momentAt, practiceSheet, proposeCoverage, solveShot, subjectAt, targetNow, TARGETS, trackOf, type FilmInput, type Shot, type ShotParts } from '.';
 
 let film: FilmInput;
 beforeAll(async () => { film = (await import('../../demo')).demoFilm() as FilmInput; });
@@ -153,7 +153,7 @@ describe('free air to a subject', () => {
       const subject = { ...bridge(), headingDeg };
       const middle = { x: subject.xM, y: subject.yM, z: 0 };
       // The nearest of many places of the box is never nearer, and hardly farther.
-      const free = clearanceFrom(subject, middle, { x, y, z });
+      const free = clearanceOf(subject)(middle, { x, y, z });
       const [a, b, , d] = footprint(subject);
       let least = Infinity;
       for (let i = 0; i <= 24; i += 1) for (let j = 0; j <= 6; j += 1) for (let k = 0; k <= 6; k += 1) {

@@ -20,14 +20,18 @@ export const footprint = (subject: Subject, middle: Vec3 = vec(subject.xM, subje
 };
 
 /**
- * Free air between a point and a subject taken as a box lying along its heading, m; 0 inside it.
- * @param middle where its middle is, when it moves
+ * Free air between points and a subject taken as a box lying along its heading, m; 0 inside it.
+ * @returns that of a point, and of where the subject's middle is when it moves
  */
-export const clearanceFrom = (subject: Subject, middle: Vec3, point: Vec3): number => {
+export const clearanceOf = (subject: Subject): ((middle: Vec3, point: Vec3) => number) => {
   const h = radians(subject.headingDeg);
-  const [dx, dy] = [point.x - middle.x, point.y - middle.y];
-  const along = Math.max(0, Math.abs(dx * Math.sin(h) + dy * Math.cos(h)) - subject.widthM / 2);
-  const across = Math.max(0, Math.abs(dx * Math.cos(h) - dy * Math.sin(h)) - depthOf(subject) / 2);
-  const up = Math.max(0, point.z - subject.baseM - subject.heightM, subject.baseM - point.z);
-  return Math.hypot(along, across, up);
+  const [sine, cosine, halfLong, halfDeep] = [Math.sin(h), Math.cos(h), subject.widthM / 2, depthOf(subject) / 2];
+  return (middle, point) => {
+    const dx = point.x - middle.x;
+    const dy = point.y - middle.y;
+    const along = Math.max(0, Math.abs(dx * sine + dy * cosine) - halfLong);
+    const across = Math.max(0, Math.abs(dx * cosine - dy * sine) - halfDeep);
+    const up = Math.max(0, point.z - subject.baseM - subject.heightM, subject.baseM - point.z);
+    return Math.sqrt(along * along + across * across + up * up);
+  };
 };

@@ -105,7 +105,8 @@ export const fly = (shape: MoveShape, easing: Easing, cut: CutStyle, holdS: numb
   if (!timing.ok) return timing;
   const { totalS, steadyS, steadyFromS, peakMs } = timing.value;
   const intervals = Math.max(PATH_INTERVALS, shape.intervals ?? 0, 2 * Math.ceil(finest / 2));
-  const samples = Array.from({ length: intervals + 1 }, (_, i) => sampleAt(shape, timing.value, (totalS * i) / intervals));
+  const samples: PathSample[] = [];
+  for (let i = 0; i <= intervals; i += 1) samples.push(sampleAt(shape, timing.value, (totalS * i) / intervals));
   const { inputs, simultaneous, peakYawDegS, peakTiltDegS, lowestM, highestM } = measure(samples);
   const { by } = shape.extent;
   const wholeCounts = by === 'hold' || by === 'time' || shape.frames !== undefined || cut === 'whole' && by !== 'legs';

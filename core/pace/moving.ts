@@ -1,5 +1,5 @@
 import type { PathSample } from '../moves';
-import { degrees, radians, type Vec3 } from '../units';
+import { degrees, flatLength, radians, type Vec3 } from '../units';
 import { edgeDepression } from './ground';
 
 const cross = (a: Vec3, b: Vec3): Vec3 => ({ x: a.y * b.z - a.z * b.y, y: a.z * b.x - a.x * b.z, z: a.x * b.y - a.y * b.x });
@@ -55,7 +55,7 @@ export const movePace = (
 ): MovePace => samples.reduce<MovePace>((fastest, sample) => {
   const rates = edgeRates(sample, verticalFovDeg, groundM);
   if (!rates) return fastest;
-  const share = Math.hypot(rates.acrossDegS / horizontalFovDeg, rates.alongDegS / verticalFovDeg);
+  const share = flatLength(rates.acrossDegS / horizontalFovDeg, rates.alongDegS / verticalFovDeg);
   if (share < 1e-6 || 1 / share >= fastest.edgeCrossingS) return fastest;
   const { at } = sample.pose;
   const toAim: Vec3 = { x: aim.x - at.x, y: aim.y - at.y, z: aim.z - at.z };

@@ -2,7 +2,7 @@ import { SHEAR, windSpeedAt } from '../../air';
 import { fitSeconds } from '../../moves';
 import { speedText, secondsText } from './say';
 import { easingOf, layoutOf } from '../layout';
-import { clearanceFrom, depthOf } from '../subject';
+import { clearanceOf, depthOf } from '../subject';
 import { subjectAt } from '../track';
 import { onShot, type ShotContext, type ShotRule } from './types';
 import type { Cure } from '../../warnings';
@@ -93,7 +93,8 @@ export const tooClose: ShotRule = (c) => {
   const { flown, subject } = facts;
   // A gap is flown through on purpose, and has a rule of its own.
   if (!flown || !subject || flown.gap) return null;
-  const free = flown.samples.reduce((least, s) => Math.min(least, clearanceFrom(subject, subjectAt(facts, s.timeS), s.pose.at)), Infinity);
+  const clearance = clearanceOf(subject);
+  const free = flown.samples.reduce((least, s) => Math.min(least, clearance(subjectAt(facts, s.timeS), s.pose.at)), Infinity);
   if (free >= SUBJECT_CLEARANCE_M) return null;
   return {
     code: 'move.subject', severity: 'stop', subject: onShot(c),
