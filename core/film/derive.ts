@@ -33,6 +33,13 @@ export const inOrder = byPosition;
 
 const byId = <T extends { readonly id: string }>(list: readonly T[], id: string | null): T | null => list.find((x) => x.id === id) ?? null;
 
+const toEnd = <T>(steps: Generator<undefined, T>): T => {
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+};
+
 /** Minutes an exposure is reckoned for are rounded to this, so that a moving budget does not re-solve every shot. */
 const LIGHT_STEP_MS = 30_000;
 const stepped = (utcMs: number): number => Math.ceil(utcMs / LIGHT_STEP_MS) * LIGHT_STEP_MS;
@@ -53,13 +60,16 @@ export class FilmReckoner {
   private readonly hands = new KeyedMemo<Hands | null>();
   private readonly whole = new KeyedMemo<DerivedShot>();
 
-  derive(whole: FilmInput): DerivedFilm {
+  derive(whole: FilmInput): DerivedFilm { return toEnd(this.steps(whole)); }
+
+  /** The same in small steps, for who must not be kept waiting: each of them is one shot or one place. Other questions may be asked in between. */
+  *steps(whole: FilmInput): Generator<undefined, DerivedFilm> {
     const input = this.along(whole);
     const locations = byPosition(input.locations);
-    const shots = this.shotsOf(input, locations);
-    const { places, charges, done } = this.placesOf(input, locations, shots);
+    const shots = yield* this.shotsOf(input, locations);
+    const { places, charges, done } = yield* this.placesOf(input, locations, shots);
     const derived = new Map<string, DerivedShot>();
-    for (const location of locations) this.lightsOf(input, shots.get(location.id) ?? [], places.get(location.id), done, derived);
+    for (const location of locations) yield* this.lightsOf(input, shots.get(location.id) ?? [], places.get(location.id), done, derived);
     const order = [...derived.keys()];
     const keep = new Set(order);
     for (const memo of [this.facts, this.lights, this.bearings, this.filters, this.hands, this.warned, this.whole]) memo.keep(keep);
@@ -77,7 +87,7 @@ export class FilmReckoner {
   flights(whole: FilmInput): ReadonlyMap<string, PlaceFacts> {
     const input = this.along(whole);
     const locations = byPosition(input.locations);
-    return this.placesOf(input, locations, this.shotsOf(input, locations)).places;
+    return toEnd(this.placesOf(input, locations, toEnd(this.shotsOf(input, locations)))).places;
   }
 
   /**
@@ -106,19 +116,26 @@ export class FilmReckoner {
     return this.facts.get(shot.id, [shot, film, location, subject, aircraft, ground, addedKg], () => shotFacts({ shot, film, location, subject, aircraft, ground, addedKg }));
   }
 
-  private shotsOf(input: FilmInput, locations: readonly Location[]): Map<string, ShotFacts[]> {
+  private *shotsOf(input: FilmInput, locations: readonly Location[]): Generator<undefined, Map<string, ShotFacts[]>> {
     const subjects = new Map(input.subjects.map((s) => [s.id, s]));
     const aircraft = new Map(input.kit.aircraft.map((a) => [a.id, a]));
     const groups = new Map<string, Shot[]>(locations.map((l) => [l.id, []]));
     for (const shot of input.shots) groups.get(shot.locationId)?.push(shot);
-    return new Map(locations.map((location) => [location.id, byPosition(groups.get(location.id) ?? []).map((shot) => {
-      const subject = shot.subjectId ? subjects.get(shot.subjectId) ?? null : null;
-      const craft = shot.aircraftId ? aircraft.get(shot.aircraftId) ?? null : null;
-      return this.factsOf(shot, input, location, subject, craft);
-    })]));
+    const facts = new Map<string, ShotFacts[]>();
+    for (const location of locations) {
+      const here: ShotFacts[] = [];
+      for (const shot of byPosition(groups.get(location.id) ?? [])) {
+        const subject = shot.subjectId ? subjects.get(shot.subjectId) ?? null : null;
+        const craft = shot.aircraftId ? aircraft.get(shot.aircraftId) ?? null : null;
+        here.push(this.factsOf(shot, input, location, subject, craft));
+        yield;
+      }
+      facts.set(location.id, here);
+    }
+    return facts;
   }
 
-  private placesOf(input: FilmInput, locations: readonly Location[], shots: ReadonlyMap<string, ShotFacts[]>) {
+  private *placesOf(input: FilmInput, locations: readonly Location[], shots: ReadonlyMap<string, ShotFacts[]>) {
     const { film, kit } = input;
     const packs = packsToFly(kit, film);
     const { goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin } = film.preferences;
@@ -150,11 +167,12 @@ export class FilmReckoner {
       today.packs.leave(new Set(place.flights.map((f) => f.packId)), place.fill.left, place.fill.spent, endMs / 1000);
       today.readyMs = place.flights.length > 0 ? endMs : today.readyMs;
       places.set(location.id, place);
+      yield;
     }
     return { places, done, charges: new Map([...days].map(([date, d]) => [date, d.packs.runs])) };
   }
 
-  private lightsOf(input: FilmInput, shots: readonly ShotFacts[], place: PlaceFacts | undefined, done: ReadonlySet<string>, into: Map<string, DerivedShot>): void {
+  private *lightsOf(input: FilmInput, shots: readonly ShotFacts[], place: PlaceFacts | undefined, done: ReadonlySet<string>, into: Map<string, DerivedShot>): Generator<undefined, void> {
     if (!place) return;
     const lit = this.litPlace(input, place);
     const flightOf = new Map(place.flights.flatMap((f, i) => f.stops.map((s) => [s.shotId, i] as const)));
@@ -166,6 +184,7 @@ export class FilmReckoner {
       const filter = filters.get(id) ?? null;
       const light = this.lightOf(input, facts, lit, place, flightIndex ?? -1, filter);
       into.set(id, this.assemble(input.kit, { number: into.size + 1, facts, light, filter, unfit: unfitOf.get(id) ?? null, flightIndex, done: done.has(id) }, place));
+      yield;
     }
   }
 

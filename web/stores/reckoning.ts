@@ -5,6 +5,9 @@ import { computed, shallowRef, watch } from 'vue';
 import { useFilm } from './film';
 import { inTurn } from './inTurn';
 
+/** What the sums over the film may take of one frame; a step that is longer runs over it. */
+const ROOM_MS = 4;
+
 const sameRows = (a: FilmInput, b: FilmInput): boolean => a.film.id === b.film.id && (['locations', 'subjects', 'shots'] as const).every((k) => a[k].length === b[k].length);
 
 /**
@@ -16,15 +19,32 @@ export const useReckoning = defineStore('reckoning', () => {
   const reckoner = new FilmReckoner();
   const derived = shallowRef<DerivedFilm | null>(null);
   let reckoned: FilmInput | null = null;
+  let under: { readonly input: FilmInput; readonly steps: ReturnType<FilmReckoner['steps']> } | null = null;
 
   const settle = (): void => {
+    under = null;
     if (film.input === reckoned) return;
     reckoned = film.input;
     derived.value = reckoned && reckoner.derive(reckoned);
   };
+  /** As many steps as a frame has room for. What was begun is finished before something newer is: with a slider in hand there is always something newer. */
+  const go = (): void => {
+    const { input } = film;
+    if (!input || (!under && input === reckoned)) { settle(); return; }
+    under ??= { input, steps: reckoner.steps(input) };
+    const until = performance.now() + ROOM_MS;
+    do {
+      const step = under.steps.next();
+      if (!step.done) continue;
+      derived.value = step.value;
+      reckoned = under.input;
+      under = null;
+    } while (under && performance.now() < until);
+    if (input !== reckoned) inTurn(reckoner, go);
+  };
   watch(() => film.input, (input) => {
     if (!input || !reckoned || !sameRows(input, reckoned)) { settle(); return; }
-    inTurn(reckoner, settle);
+    inTurn(reckoner, go);
   }, { immediate: true, flush: 'sync' });
 
   /** A shot as it stands now. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { defineAsyncComponent, nextTick, onBeforeUnmount, useTemplateRef, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, useTemplateRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useActs } from '../stores/acts';
 import { useFilm } from '../stores/film';
@@ -16,7 +16,7 @@ const acts = useActs();
 const KeySheet = defineAsyncComponent(() => import('./KeySheet.vue'));
 useKeys();
 watch(() => props.film, (id) => void store.load(id), { immediate: true });
-watch(() => store.film?.name, (name) => { document.title = name ? `${name} – Dusk Slate` : 'Dusk Slate'; });
+watch(() => store.film?.name, (title) => { document.title = title ? `${title} – Dusk Slate` : 'Dusk Slate'; });
 onBeforeUnmount(() => store.close());
 /** What the places mean to the slates is worked out beside the page, once a view stands. */
 const settled = (): void => whenIdle(() => {
@@ -28,6 +28,12 @@ const VIEWS = [{ name: 'bench', label: 'Bench', key: 'G B' }, { name: 'board', l
 const views = useTemplateRef<HTMLElement>('views');
 const route = useRoute();
 watch(() => route.name, () => void nextTick(() => views.value?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' })), { immediate: true });
+/** Answers that stay the same keep the whole bar from being drawn anew at each step of a slider. */
+const canUndo = computed(() => store.undoable.undo);
+const canRedo = computed(() => store.undoable.redo);
+const clashed = computed(() => store.clashes.length > 0);
+const name = computed(() => store.film?.name ?? null);
+const refusal = computed(() => (store.saveState === 'refused' ? store.refusal : ''));
 const rename = (event: Event): void => {
   const field = event.target as HTMLInputElement;
   if (store.film && store.edit('film', store.film.id, { name: field.value }, 'name').length > 0) field.value = store.film.name;
@@ -39,19 +45,19 @@ const other = (): string => (looking.theme === 'dusk' ? 'noon' : 'dusk');
   <div class="shell">
     <header class="bar no-print">
       <RouterLink to="/" class="home" aria-label="Dusk Slate, all films" title="All films"><img src="/slate.svg" alt="" width="24" height="24" /></RouterLink>
-      <input v-if="store.film" class="name" :value="store.film.name" aria-label="Film" dir="auto" maxlength="200" @change="rename" />
+      <input v-if="name !== null" class="name" :value="name" aria-label="Film" dir="auto" maxlength="200" @change="rename" />
       <nav ref="views" aria-label="Views">
         <RouterLink v-for="v in VIEWS" :key="v.name" :to="{ name: v.name, params: { film } }" class="view" :class="{ here: $route.name === v.name }" :title="`${v.label} (${v.key})`">{{ v.label }}</RouterLink>
       </nav>
       <span class="gap" />
       <SaveMark />
-      <button class="btn bare" :disabled="!store.undoable.undo" title="Take back (Ctrl Z)" @click="acts.undo">Undo</button>
-      <button class="btn bare wide" :disabled="!store.undoable.redo" title="Do again (Ctrl Shift Z)" @click="acts.redo">Redo</button>
+      <button class="btn bare" :disabled="!canUndo" title="Take back (Ctrl Z)" @click="acts.undo">Undo</button>
+      <button class="btn bare wide" :disabled="!canRedo" title="Do again (Ctrl Shift Z)" @click="acts.redo">Redo</button>
       <button class="btn bare wide" :title="`Change to ${other()} (T)`" @click="looking.theme = looking.theme === 'dusk' ? 'noon' : 'dusk'">{{ looking.theme === 'dusk' ? 'Noon' : 'Dusk' }}</button>
       <button class="btn bare wide" title="Keys (?)" aria-label="Keys" @click="looking.keysShown = true">?</button>
     </header>
-    <ClashBar v-if="store.clashes.length > 0" />
-    <p v-if="store.saveState === 'refused' && store.refusal" class="refused" role="alert">{{ store.refusal }}</p>
+    <ClashBar v-if="clashed" />
+    <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
     <div v-if="store.missing" class="missing"><h1>{{ store.missing }}</h1><RouterLink class="btn lead" to="/">All films</RouterLink></div>
     <div v-else-if="store.loading" class="shape" aria-label="Loading" role="status"><i /><i /><i /></div>
     <RouterView v-else v-slot="{ Component }"><component :is="Component" class="view-body" @vue:mounted="settled" /></RouterView>

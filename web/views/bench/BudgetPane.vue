@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
+import { useInTurn } from '../../stores/inTurn';
 import CardStack from './CardStack.vue';
 import { FlightSheet } from './later';
 import PackRail from './PackRail.vue';
@@ -13,6 +14,8 @@ const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
 const film = useFilm();
 const findings = useFindings();
 const opened = ref(false);
+/** The rail of a long day is much to draw: it has a picture of its own. */
+const rail = useInTurn(() => ({ derived: props.derived, place: props.place }));
 const b = computed(() => props.derived.budget);
 const many = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;
 /** The answer in one line: does it fit, and if not, what gives. */
@@ -37,7 +40,7 @@ const warnings = computed(() => [...(props.derived.placeWarnings.get(props.place
     </button>
     <FlightSheet v-if="opened" :derived="derived" :packs="film.kit.packs" />
     <RouterLink class="btn ask" :to="{ name: 'flights', params: { film: film.filmId, place: place.location.id } }" title="Flights of the day: by hand or planned (G F)">Flights of the day</RouterLink>
-    <PackRail :derived="derived" :place="place" />
+    <PackRail :derived="rail.derived" :place="rail.place" />
     <CardStack :budget="b" :cards="film.kit.cards" />
     <WarningList :warnings="warnings" />
   </aside>

@@ -21,7 +21,10 @@ onMounted(() => {
 onBeforeUnmount(() => watcher?.disconnect());
 
 const rgb = (deg: number): string => `rgb(${skyColour(deg).join(' ')})`;
-const altitude = (ms: number): number => sunAt(ms, props.place.location.latitude, props.place.location.longitude).altitudeDeg;
+/** Each the same until the place is moved, which spares what hangs on it. */
+const latitude = computed(() => props.place.location.latitude);
+const longitude = computed(() => props.place.location.longitude);
+const altitude = (ms: number): number => sunAt(ms, latitude.value, longitude.value).altitudeDeg;
 
 /** The same object until date or place change, which spares what hangs on it. */
 const skyOfDay = computed(() => props.place.light);
@@ -78,8 +81,7 @@ const events = computed(() => {
 const moon = computed(() => {
   const d = day.value;
   if (!d) return null;
-  const { latitude, longitude } = props.place.location;
-  const path = Array.from({ length: 49 }, (_, i) => { const ms = d.startMs + ((d.endMs - d.startMs) * i) / 48; return { x: d.x(ms), up: moonAt(ms, latitude, longitude).altitudeDeg }; });
+  const path = Array.from({ length: 49 }, (_, i) => { const ms = d.startMs + ((d.endMs - d.startMs) * i) / 48; return { x: d.x(ms), up: moonAt(ms, latitude.value, longitude.value).altitudeDeg }; });
   const phase = moonPhase((d.startMs + d.endMs) / 2);
   let pen = 'M';
   const line = path.map((p) => { if (p.up <= 0) { pen = 'M'; return ''; } const at = `${pen}${p.x.toFixed(1)} ${(DAY_H - (p.up / 90) * DAY_H).toFixed(1)}`; pen = 'L'; return at; }).join('');

@@ -62,7 +62,8 @@ const ROLES = choices(ROLE_WORDS);
 const PRIORITIES = choices(PRIORITY_WORDS);
 const WISHES = choices(WISH_WORDS);
 /** The calmest setting that gives what the move asks is named as such. */
-const STICKS = computed(() => { const calmest = suggestedSticks(props.shot.facts); return choices(HANDLING_WORDS).map((c) => (c.value === calmest ? { ...c, note: 'calmest that does it' } : c)); });
+const calmest = computed(() => suggestedSticks(calm.value.facts));
+const STICKS = computed(() => choices(HANDLING_WORDS).map((c) => (c.value === calmest.value ? { ...c, note: 'calmest that does it' } : c)));
 
 const aids = computed(() => {
   const { aircraft, flown, move: known, aim } = calm.value.facts;
