@@ -61,7 +61,7 @@ test('kit is edited, copied, retired; a card fuller than its size is refused', a
   const row = page.locator('li', { has: page.getByRole('button', { name: 'Retire Card A', exact: true }) });
   await row.getByLabel('Already on it').fill('80');
   await row.getByLabel('Already on it').press('Enter');
-  await expect(row.getByRole('alert')).toHaveText('A 64 GB card cannot hold 80 GB.');
+  await expect(row.getByRole('alert')).toHaveText('A card of 64 GB cannot hold 80.0 GB.');
   await row.getByLabel('Already on it').fill('50');
   await row.getByLabel('Already on it').press('Enter');
   await page.getByRole('button', { name: 'Copy Card A', exact: true }).click();
@@ -70,9 +70,17 @@ test('kit is edited, copied, retired; a card fuller than its size is refused', a
   await expect(page.getByRole('button', { name: 'Use again Card A copy', exact: true })).toBeVisible();
   await bench.saved();
   const { file } = await bench.stored();
-  expect(file.kit.cards.find((c) => c.name === 'Card A')?.usedGB).toBe(50);
+  const cardA = file.kit.cards.find((c) => c.name === 'Card A');
+  expect(file.kit.cardMoves.filter((m) => m.cardId === cardA?.id).at(-1)).toMatchObject({ act: 'correct', gb: 50 });
+  // Footage does not go by typing a number over it.
   await row.getByLabel('Already on it').fill('0');
   await row.getByLabel('Already on it').press('Enter');
+  await expect(row.getByRole('alert')).toContainText('Card A holds 50.0 GB copied nowhere; 2 copies are wanted.');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row.getByLabel('Already on it')).toHaveValue('0');
   await bench.saved();
 });
 

@@ -42,6 +42,7 @@ export const readKitFile = (text: string, rows: Rows, faultsOf: Faults): Result<
   const lists = (file as { kit: Record<string, unknown> }).kit;
   const strange = Object.keys(lists).filter((key) => !Object.values<string>(KIT_LISTS).includes(key));
   if (strange.length > 0) return none(`“${strange[0]?.slice(0, 40) ?? ''}” is not a part of the kit known here.`);
+  const told = new Set(rows('cardMove').map((m) => m.cardId));
   const changes: KitChange[] = [];
   const faults: string[] = [];
   let same = 0;
@@ -55,6 +56,8 @@ export const readKitFile = (text: string, rows: Rows, faultsOf: Faults): Result<
       const [wrong] = faultsOf(kind, after);
       if (wrong) { faults.push(`${KIT_LISTS[kind]}, number ${i + 1}${typeof after.name === 'string' ? ` (${after.name.slice(0, 40)})` : ''}: ${wrong.say}`); return; }
       const was = known.get(after.id);
+      // What is on a card follows from what was told of it here.
+      if (kind === 'card' && was && told.has(after.id)) Object.assign(after, { usedGB: (was as Entity<'card'>).usedGB });
       if (was && sameRow(was, after)) same += 1; else changes.push({ kind, id: after.id, name: nameOf(after), act: was ? 'change' : 'new', after });
     });
   }

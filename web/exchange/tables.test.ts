@@ -80,9 +80,11 @@ describe('a kit file', () => {
   it('names what is new, what is changed and what is wrong', () => {
     const file = kitFile(rows);
     const [card, other] = file.kit.cards;
-    const read = readKitFile(JSON.stringify({ ...file, kit: { ...file.kit, cards: [{ ...card, usedGB: 9 }, { ...other, id: id(), name: 'New' }, { ...other, nominalGB: -1 }] } }), rows, faults);
+    const read = readKitFile(JSON.stringify({ ...file, kit: { ...file.kit, cards: [{ ...card, usedGB: 9, writeMBs: 31 }, { ...other, id: id(), name: 'New' }, { ...other, nominalGB: -1 }] } }), rows, faults);
     if (!read.ok) throw new Error(read.reason);
     expect(read.value.changes.map((c) => [c.name, c.act])).toEqual([['Card A', 'change'], ['New', 'new']]);
+    // What is on a card that was told of follows from that, and not from its record in a file.
+    expect(read.value.changes[0]?.after).toMatchObject({ writeMBs: 31, usedGB: card.usedGB });
     expect(read.value.faults).toEqual(['cards, number 3 (Card B): Size must be more than 0.']);
   });
   it('refuses what is none', () => {

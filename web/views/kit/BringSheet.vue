@@ -7,6 +7,7 @@ import { v4 as uuid } from 'uuid';
 import { kitFile, readKitFile, type KitReading } from '../../exchange/kitFile';
 import { MOST_ROWS, readTable, writeTable, type TableBase, type TableKind, type TableRow } from '../../exchange/tables';
 import PickField from '../../parts/PickField.vue';
+import { cardAsStored, cardsAsTold, footageFault } from '../../stores/cardLog';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 import { withCells } from '../../exchange/shotCells';
@@ -37,10 +38,16 @@ const freshShot = (fields: Record<string, unknown>): Shot => {
   last.set(placeId, position);
   return withCells({ ...newShot(film, placeId, position), subjectId: null }, fields);
 };
+const inUse = (row: object): boolean => !('retired' in row) || row.retired !== true;
+/** Cards go out as they stand; what is on them does not come in by a table once it was told otherwise. */
+const cardBase = {
+  get rows() { return cardsAsTold(film).filter(inUse); },
+  faults: ((of, value) => { const say = footageFault(film, value as Entity<'card'>); return say === null ? faultsOf(of, cardAsStored(film, value as Entity<'card'>)) : [{ say }]; }) as TableBase['faults'],
+};
 const base = (of: TableKind): TableBase => {
-  const common = { kind: of, rows: film.list(of).filter((r) => !('retired' in r) || !r.retired), names: names.value, faults: faultsOf as TableBase['faults'], changed: (was: object, fields: object) => ({ ...was, ...fields }) };
+  const common = { kind: of, rows: film.list(of).filter(inUse), names: names.value, faults: faultsOf as TableBase['faults'], changed: (was: object, fields: object) => ({ ...was, ...fields }) };
   if (of === 'shot') return { ...common, changed: (was, fields) => withCells(was as Shot, fields), fresh: freshShot };
-  if (of === 'card') return { ...common, fresh: (fields) => ({ id: uuid(), name: '', nominalGB: 128, usedGB: 0, writeMBs: 30, notes: '', retired: false, ...fields }) };
+  if (of === 'card') return { ...common, ...cardBase, fresh: (fields) => ({ id: uuid(), name: '', nominalGB: 128, usedGB: 0, writeMBs: 30, notes: '', retired: false, ...fields }) };
   return { ...common, fresh: (fields) => ({ id: uuid(), name: '', aircraftIds: [], ratedWh: 40, charge: 1, health: 1, cycles: 0, chargedOn: null, drainDelayDays: 3, chargeMinutes: 70, mostCycles: 200, condition: 'sound', massG: 0, firmware: '', firmwareOn: null, notes: '', retired: false, ...fields }) };
 };
 const save = (name: string, text: string, type: string): void => {
@@ -66,7 +73,7 @@ const open = async (event: Event, as: 'table' | 'kit'): Promise<void> => {
 const counts = computed(() => ({ new: 0, change: 0, same: 0, fault: 0, ...Object.fromEntries((['new', 'change', 'same', 'fault'] as const).map((a) => [a, rows.value?.filter((r) => r.act === a).length ?? 0])) }));
 const shown = computed(() => [...rows.value ?? []].filter((r) => r.act !== 'same').sort((a, b) => Number(b.act === 'fault') - Number(a.act === 'fault') || a.line - b.line).slice(0, 60));
 const bringTable = (): void => {
-  const changes = (rows.value ?? []).flatMap((r) => (r.after && r.act !== 'same' ? [{ kind: kind.value, id: String(r.after['id']), after: r.after as never }] : []));
+  const changes = (rows.value ?? []).flatMap((r) => (r.after && r.act !== 'same' ? [{ kind: kind.value, id: String(r.after['id']), after: (kind.value === 'card' ? cardAsStored(film, r.after as Entity<'card'>) : r.after) as never }] : []));
   const faults = film.act('bring in a table', changes);
   if (faults[0]) { fault.value = faults[0].say; return; }
   looking.say(`${changes.length} brought in. Ctrl+Z takes it back.`);

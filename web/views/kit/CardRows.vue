@@ -1,10 +1,15 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
+import { cardsAsTold, setOnCard } from '../../stores/cardLog';
+import type { Fault } from '../../stores/validate';
 import KitRow from './KitRow.vue';
 import { useKit } from './useKit';
 
-const { all, set, add, copy, retire, alongOf, setAlong } = useKit('card');
+const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('card');
+const onIt = computed(() => new Map(cardsAsTold(store).map((c) => [c.id, c.usedGB])));
+const setOn = (card: (typeof all.value)[number], gb: number): readonly Fault[] => { const say = setOnCard(store, card, gb); return say === '' ? [] : [{ path: '/usedGB', say }]; };
 const fresh = (): void => { add({ name: `Card ${all.value.length + 1}`, nominalGB: 128, usedGB: 0, writeMBs: 30 }); };
 </script>
 
@@ -16,10 +21,7 @@ const fresh = (): void => { add({ name: `Card ${all.value.length + 1}`, nominalG
       <KitRow v-for="c in all" :key="c.id" :name="c.name" :retired="c.retired" :along="alongOf(c.id)" @copy="copy(c)" @retire="retire(c)" @along="(v) => setAlong(c.id, v)">
         <TextField label="Name" :value="c.name" :save="(v) => set(c.id, { name: v })" />
         <NumberField label="Size" :value="c.nominalGB" quantity="gigabytes" :step="32" :save="(v) => set(c.id, { nominalGB: v })" />
-        <NumberField
-          label="Already on it" :value="c.usedGB" quantity="gigabytes"
-          :save="(v) => (v > c.nominalGB ? [{ path: '/usedGB', say: `A ${c.nominalGB} GB card cannot hold ${v} GB.` }] : set(c.id, { usedGB: v }))"
-        />
+        <NumberField label="Already on it" :value="onIt.get(c.id) ?? c.usedGB" quantity="gigabytes" hint="How often it was copied is told under Ready, Cards." :save="(v) => setOn(c, v)" />
         <NumberField label="Rated write" :value="c.writeMBs" quantity="megabytesPerSecond" :step="10" hint="Rated minimum sustained write." :save="(v) => set(c.id, { writeMBs: v })" />
       </KitRow>
     </ul>

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import type { Entity } from '@contract';
-import { moveFault, type CardLife, type CardState } from '@core/cards';
+import { type CardLife, type CardState } from '@core/cards';
 import { CARD_SPOTS, type CardAct, type CardSpot } from '@core/kit';
 import { computed, ref } from 'vue';
-import { v4 as uuid } from 'uuid';
 import { whenText } from '../../format';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
+import { tellCard } from '../../stores/cardLog';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 
 /** One card: what is on it, how often that was copied, where it is; what happens to it is told here. */
-const props = defineProps<{ card: { readonly id: string; readonly name: string; readonly nominalGB: number }; life: CardLife; state: CardState; planned: number; copiesWanted: number }>();
+const props = defineProps<{ card: { readonly id: string; readonly name: string; readonly nominalGB: number }; life: CardLife; state: CardState; planned: number }>();
 const film = useFilm();
 const looking = useLooking();
 const WORDS = { empty: 'empty', 'in-aircraft': 'in the aircraft', holds: 'not copied', copied: 'copied once', safe: 'copied', formatted: 'formatted' } as const;
@@ -33,10 +33,9 @@ const logText = (m: Entity<'cardMove'>): string => `${whenText(m.utcMs)}: ${m.ac
 
 /** Enters what happened; what cannot have happened is said and not entered. */
 const tell = (act: CardAct, more: Partial<Entity<'cardMove'>> = {}): boolean => {
-  const value: Entity<'cardMove'> = { id: uuid(), cardId: props.card.id, utcMs: Math.max(Date.now(), (props.life.sinceMs ?? 0) + 1), act, spot: null, aircraftId: null, gb: 0, copiesWanted: props.copiesWanted, waiver: '', ...more };
-  const fault = moveFault(props.life, value, props.card) ?? film.act('card', [{ kind: 'cardMove', id: value.id, after: value as never }])[0]?.say ?? '';
+  const fault = tellCard(film, props.card.id, act, more);
   asking.value = fault;
-  wanted.value = { act, gb: value.gb };
+  wanted.value = { act, gb: more.gb ?? 0 };
   if (fault === '') { reason.value = ''; entering.value = ''; looking.say(`${props.card.name}: ${ACTS[act]}.`); }
   return fault === '';
 };
@@ -61,8 +60,8 @@ const enter = (kind: 'record' | 'correct'): void => { entering.value = entering.
       <button class="btn bare" :aria-label="`Set right what is on ${card.name}`" @click="enter('correct')">Set right</button>
     </div>
     <form v-if="entering" class="ask" @submit.prevent="tell(entering, { gb })"><NumberField :label="entering === 'record' ? 'Recorded onto it' : 'On it now'" :value="gb" quantity="gigabytes" :save="(v) => { gb = v; }" /><button class="btn lead" type="submit">Enter</button></form>
-    <form v-if="asking" class="ask" @submit.prevent="tell(wanted.act, { gb: wanted.gb, waiver: reason })"><p class="fault" role="alert">{{ asking }}</p><template v-if="canWaive"><input v-model="reason" maxlength="500" :aria-label="`Why ${card.name} may be formatted`" placeholder="Why it may go all the same"><button class="btn" type="submit" :disabled="reason.trim() === ''">{{ wanted.act === 'format' ? 'Formatted all the same' : 'Set right all the same' }}</button></template></form>
-    <p v-if="life.waived" class="waived">Formatted with {{ life.waived.gb.toFixed(1) }} GB short of its copies, {{ whenText(life.waived.utcMs) }}: “{{ life.waived.reason }}”.</p>
+    <form v-if="asking" class="ask" @submit.prevent="tell(wanted.act, { gb: wanted.gb, waiver: reason })"><p class="fault" role="alert">{{ asking }}</p><template v-if="canWaive"><input v-model="reason" maxlength="500" :aria-label="wanted.act === 'format' ? `Why ${card.name} may be formatted` : `Why footage on ${card.name} may go`" placeholder="Why it may go all the same"><button class="btn" type="submit" :disabled="reason.trim() === ''">{{ wanted.act === 'format' ? 'Formatted all the same' : 'Set right all the same' }}</button></template></form>
+    <p v-if="life.waived" class="waived">Let go {{ life.waived.gb.toFixed(1) }} GB short of its copies, {{ whenText(life.waived.utcMs) }}: “{{ life.waived.reason }}”.</p>
     <p v-if="log.length > 0" class="faint">{{ log.map(logText).join(' · ') }}</p>
   </li>
 </template>

@@ -46,7 +46,7 @@ const example = computed(() => {
     <section aria-label="Cards as they stand">
       <h2>Cards as they stand</h2>
       <p v-if="cards.length === 0" class="quiet">No card comes along. <RouterLink :to="{ name: 'kit' }">Add the cards you own</RouterLink>.</p>
-      <ul><CardLifeRow v-for="x in cards" :key="x.card.id" v-bind="x" :copies-wanted="p?.copiesWanted ?? 2" /></ul>
+      <ul><CardLifeRow v-for="x in cards" :key="x.card.id" v-bind="x" /></ul>
     </section>
     <section class="side" aria-label="The evening, and what is at stake">
       <h2>The evening</h2>
