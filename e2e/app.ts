@@ -9,19 +9,18 @@ import { deriveFilm, type DerivedFilm, type FilmInput } from '@core/film';
 import { demoFilm } from '@demo';
 import { start, type Running } from '../server/start';
 
-interface Shared { app: Running }
-interface Own { film: string; bench: Bench }
+interface Own { app: Running; film: string; bench: Bench }
 
-/** The real application with a database of its own for each worker; a fresh copy of the made-up film for each test. */
-export const test = base.extend<Own, Shared>({
+/** The real application with a database of its own for each test, so that no journey finds what another left; in it the made-up film. */
+export const test = base.extend<Own>({
   // eslint-disable-next-line no-empty-pattern -- the runner reads which fixtures are wanted from the pattern
-  app: [async ({}, use) => {
+  app: async ({}, use) => {
     const dataDir = await mkdtemp(join(tmpdir(), 'dusk-e2e-'));
     const app = await start({ host: '127.0.0.1', port: 0, dataDir, names: [], demo: false, webDir: resolve('dist/web') }, pino({ level: 'silent' }));
     await use(app);
     await app.stop();
     await rm(dataDir, { recursive: true, force: true });
-  }, { scope: 'worker' }],
+  },
   film: async ({ app }, use) => { await use(await app.films.importFile(demoFilm(), 'e2e')); },
   bench: async ({ page, app, film }, use) => {
     const faults: string[] = [];
@@ -55,8 +54,12 @@ export class Bench {
 
   /** Picks from one of the application's selects. */
   async choose(label: string, option: string | RegExp): Promise<void> {
-    await this.page.getByRole('combobox', { name: label, exact: true }).click({ force: true });
-    await this.page.getByRole('option', typeof option === 'string' ? { name: option, exact: true } : { name: option }).click();
+    const wanted = this.page.getByRole('option', typeof option === 'string' ? { name: option, exact: true } : { name: option });
+    // A list that is opened while another still closes may close with it: a person opens it again.
+    await expect(async () => {
+      if (!await wanted.isVisible()) await this.page.getByRole('combobox', { name: label, exact: true }).click({ force: true });
+      await wanted.click({ timeout: 5_000 });
+    }).toPass();
   }
 
   /** The film as stored, and everything the core works out from it. */

@@ -1,7 +1,6 @@
 import { compareFlights, weighFlights, type DerivedFilm } from '@core/film';
 import type { Page } from '@playwright/test';
-import { expect, type Bench } from './app';
-import { test } from './ownApp';
+import { expect, type Bench, test } from './app';
 
 const rows = (page: Page) => page.locator('.railpane .row');
 const row = (page: Page, n: number) => page.locator(`.railpane .row[data-flight="${n}"]`);

@@ -1,5 +1,4 @@
-import { expect } from './app';
-import { test } from './ownApp';
+import { expect, test } from './app';
 
 test('on the bench, too, a slate is dragged from its pack onto another, with what that pack would land with shown', async ({ page, bench }) => {
   await bench.open();

@@ -1,6 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect } from './app';
-import { test } from './ownApp';
+import { expect, test } from './app';
 
 const line = (page: Page, code: string) => page.locator(`[data-check="${code}"]`);
 const moment = (page: Page, name: string) => page.getByRole('navigation', { name: 'Moments' }).getByRole('button', { name });

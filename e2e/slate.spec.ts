@@ -98,7 +98,6 @@ test('exposure is solved for the planned minute, can be fixed by hand, and follo
   const proposal = page.locator('[data-proposal]');
   await expect(proposal).toContainText(/f\/\d/);
   await expect(proposal).toContainText(/180°|150°|200°/);
-  // Kit is shared: another journey may have a filter of that name.
   await bench.choose('Filter', /ND 16\s+4\.0/);
   await expect(proposal).toContainText('ND 16');
   await bench.choose('ISO', 'ISO 100');

@@ -14,7 +14,7 @@ export interface LaidFlight {
   readonly stops: readonly { readonly cost: ShotCost; readonly pinned: boolean }[];
 }
 
-export type UnfitReason = 'no-pack' | 'over-pack' | 'wind' | 'no-aircraft' | 'no-path' | 'no-charge';
+export type UnfitReason = 'no-pack' | 'over-pack' | 'wind' | 'no-aircraft' | 'no-path' | 'no-charge' | 'held';
 
 export interface Unfit {
   readonly shotId: string;
@@ -73,6 +73,9 @@ class Filler {
     this.spent = packs.filter((p) => !this.left.includes(p));
   }
 
+  /** Whether a pack may be taken for a shot that stands in the list, or for a laid flight that takes what there is. */
+  private free(supply: PackSupply, aircraftId: string): boolean { return supply.aircraftIds.includes(aircraftId) && !this.rules.held?.has(supply.packId); }
+
   private crewOf(aircraftId: string): string { return this.rules.atOnce ? aircraftId : ''; }
   private clockOf(crew: string): number { return this.clocks.get(crew) ?? this.rules.readyS; }
 
@@ -113,7 +116,7 @@ class Filler {
 
   /** The pack a laid flight was given as it will be then, else the first that is there; an empty one where none is. */
   private supplyFor(laid: LaidFlight, clockS: number): { supply: PackSupply; fromS: number } {
-    const own = laid.packId === null ? this.left.find((s) => s.aircraftIds.includes(laid.aircraftId)) : this.left.find((s) => s.packId === laid.packId) ?? this.spent.find((s) => s.packId === laid.packId);
+    const own = laid.packId === null ? this.left.find((s) => this.free(s, laid.aircraftId)) : this.left.find((s) => s.packId === laid.packId) ?? this.spent.find((s) => s.packId === laid.packId);
     if (!own) return { supply: { packId: laid.packId ?? '', aircraftIds: [laid.aircraftId], usableWh: 0, reserveWh: 0, availableWh: 0, fullWh: 0 }, fromS: 0 };
     if (!this.spent.includes(own)) return { supply: own, fromS: 0 };
     // It flew before: what the charger gave it meanwhile, waiting for it to be full only within the window.
@@ -149,7 +152,7 @@ class Filler {
   private startNew(shot: ShotCost, flyer: LegFlyer, open: OpenFlight | undefined, keepRest: boolean): void {
     const clockS = open ? endS(open.flight) + this.rules.swapS : this.clockOf(this.crewOf(shot.aircraftId));
     const supplies = open && keepRest ? [rest(open.flight), ...this.left] : this.left;
-    for (const supply of supplies.filter((s) => s.aircraftIds.includes(shot.aircraftId))) {
+    for (const supply of supplies.filter((s) => this.free(s, shot.aircraftId))) {
       const tried = this.tryOn(supply, shot, flyer, clockS);
       if (!tried) { this.reject(shot, 'wind'); return; }
       if (tried.fits) { this.takeOff(tried.next, open, keepRest); return; }
@@ -173,7 +176,7 @@ class Filler {
 
   /** A pack that flew and has been charged since, or the first that will be full while the window is open. */
   private onRecharged(shot: ShotCost, flyer: LegFlyer, clockS: number): OpenFlight | null {
-    const options = this.spent.filter((s) => s.aircraftIds.includes(shot.aircraftId)).flatMap((s) => {
+    const options = this.spent.filter((s) => this.free(s, shot.aircraftId)).flatMap((s) => {
       const full = this.chargedBy(s, 1);
       // One pack, one shot: what is left of a pack is not flown, only what was filled again.
       return [...(this.rules.onePackOneShot ? [] : [{ supply: this.asOf(s, clockS), fromS: clockS }]), ...(full ? [{ supply: full.supply, fromS: Math.max(clockS, full.fromS) }] : [])];
@@ -203,7 +206,8 @@ class Filler {
     const alone = started && append(started, shot, flyer, this.rules);
     if (!alone) { this.reject(shot, 'wind'); return; }
     if (!alone.fits) { this.reject(shot, 'over-pack', alone.next.flight.overWh); return; }
-    this.reject(shot, this.left.some((s) => s.aircraftIds.includes(shot.aircraftId)) ? 'no-charge' : 'no-pack');
+    const there = this.left.filter((s) => s.aircraftIds.includes(shot.aircraftId));
+    this.reject(shot, there.some((s) => this.free(s, shot.aircraftId)) ? 'no-charge' : there.length > 0 ? 'held' : 'no-pack');
     const last = this.wished.at(-1);
     const more = last && together(last.flight, shot) && !this.rules.onePackOneShot ? append(last, shot, flyer, this.rules) : undefined;
     if (more?.fits && !more.early) this.wished[this.wished.length - 1] = more.next; else this.wished.push(alone.next);

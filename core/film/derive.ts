@@ -11,7 +11,7 @@ import { bearingOf, flightFilters, heaviestFilterKg, readingsOf, shotLight, type
 import { kitAlong, placeDay, placeFacts, packsToFly, type PlaceDay, type PlaceFacts } from './place';
 import { placeWarnings, shotWarnings } from './rules';
 import { shotFacts, type ShotFacts } from './shot';
-import type { FilmInput, Location, Shot, Subject } from './types';
+import type { FilmInput, FlightPlan, Location, Shot, Subject } from './types';
 
 export interface DerivedFilm {
   readonly shots: ReadonlyMap<string, DerivedShot>;
@@ -39,6 +39,10 @@ const toEnd = <T>(steps: Generator<undefined, T>): T => {
     if (step.done) return step.value;
   }
 };
+
+/** Packs that flights laid down for later places of a day were given. */
+const heldLater = (locations: readonly Location[], at: Location, laid: ReadonlyMap<string, readonly FlightPlan[]>): ReadonlySet<string> =>
+  new Set(locations.slice(locations.indexOf(at) + 1).filter((l) => l.date === at.date).flatMap((l) => (laid.get(l.id) ?? []).flatMap((f) => f.packId ?? [])));
 
 /** Minutes an exposure is reckoned for are rounded to this, so that a moving budget does not re-solve every shot. */
 const LIGHT_STEP_MS = 30_000;
@@ -161,7 +165,7 @@ export class FilmReckoner {
       const readyMs = Math.max(fromMs, today.readyMs + travelMs);
       const place = placeFacts({
         location, film, kit, shots: shots.get(location.id) ?? [], ...today.packs.arrive(location, fromMs / 1000), day, readyS: (readyMs - fromMs) / 1000,
-        laid: laid.get(location.id) ?? [], done, launchFor: (shot) => launchOf(input.features, input.terrain?.get(location.id), location, shot),
+        laid: laid.get(location.id) ?? [], done, held: heldLater(locations, location, laid), launchFor: (shot) => launchOf(input.features, input.terrain?.get(location.id), location, shot),
       });
       const endMs = place.flights.reduce((end, f) => Math.max(end, f.endMs), readyMs);
       today.packs.leave(new Set(place.flights.map((f) => f.packId)), place.fill.left, place.fill.spent, endMs / 1000);

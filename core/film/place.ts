@@ -132,6 +132,8 @@ export interface PlaceParts {
   readonly laid: readonly FlightPlan[];
   /** Shots that are in the can. */
   readonly done: ReadonlySet<string>;
+  /** Packs given to flights laid down for later places of the day. */
+  readonly held: ReadonlySet<string>;
   readonly launchFor: (shot: Pick<Shot, 'launchId'>) => Launch;
 }
 
@@ -163,7 +165,7 @@ export const placeFacts = (parts: PlaceParts): PlaceFacts => {
   const rules: FlightRules = {
     wind: windOf(location), returnHeightM: location.returnHeightM, onePackOneShot: film.preferences.packUse === 'one-shot',
     swapS: film.preferences.swapMinutes * 60, flyerOf: (id: string) => flyers.get(id), atOnce: film.preferences.flyAtOnce,
-    breaks: breaksOf(location, day), readyS, windowS: Number.isFinite(windowS) ? windowS : 0,
+    breaks: breaksOf(location, day), readyS, held: parts.held, windowS: Number.isFinite(windowS) ? windowS : 0,
   };
   const open = shots.filter((f) => !parts.done.has(f.shot.id));
   const costs = new Map(open.flatMap((f) => { const cost = costOf(f, location, day, launchFor(f.shot)); return cost ? [[f.shot.id, cost] as const] : []; }));

@@ -91,6 +91,12 @@ const sampleAt = (shape: MoveShape, timing: Timing, timeS: number): PathSample =
   };
 };
 
+const samplesOf = (shape: MoveShape, timing: Timing, intervals: number): PathSample[] => {
+  const samples: PathSample[] = [];
+  for (let i = 0; i <= intervals; i += 1) samples.push(sampleAt(shape, timing, (timing.totalS * i) / intervals));
+  return samples;
+};
+
 const pathLength = (samples: readonly PathSample[]): number =>
   samples.reduce((sum, s, i) => { const before = samples[i - 1]; return before ? sum + distance(before.pose.at, s.pose.at) : sum; }, 0);
 
@@ -105,8 +111,7 @@ export const fly = (shape: MoveShape, easing: Easing, cut: CutStyle, holdS: numb
   if (!timing.ok) return timing;
   const { totalS, steadyS, steadyFromS, peakMs } = timing.value;
   const intervals = Math.max(PATH_INTERVALS, shape.intervals ?? 0, 2 * Math.ceil(finest / 2));
-  const samples: PathSample[] = [];
-  for (let i = 0; i <= intervals; i += 1) samples.push(sampleAt(shape, timing.value, (totalS * i) / intervals));
+  const samples = samplesOf(shape, timing.value, intervals);
   const { inputs, simultaneous, peakYawDegS, peakTiltDegS, lowestM, highestM } = measure(samples);
   const { by } = shape.extent;
   const wholeCounts = by === 'hold' || by === 'time' || shape.frames !== undefined || cut === 'whole' && by !== 'legs';

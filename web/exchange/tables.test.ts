@@ -84,7 +84,7 @@ describe('a kit file', () => {
     if (!read.ok) throw new Error(read.reason);
     expect(read.value.changes.map((c) => [c.name, c.act])).toEqual([['Card A', 'change'], ['New', 'new']]);
     // What is on a card that was told of follows from that, and not from its record in a file.
-    expect(read.value.changes[0]?.after).toMatchObject({ writeMBs: 31, usedGB: card.usedGB });
+    expect(read.value.changes[0]?.after).toMatchObject({ writeMBs: 31, usedGB: card?.usedGB });
     expect(read.value.faults).toEqual(['cards, number 3 (Card B): Size must be more than 0.']);
   });
   it('refuses what is none', () => {

@@ -39,6 +39,7 @@ export const cruiseUnknown: ShotRule = (c) => {
 
 const UNFIT_SAY = {
   'no-charge': () => 'The packs that are left hold too little for it.',
+  held: () => 'The packs that are left are given to flights laid down for later in the day.',
   'no-pack': () => 'No charged pack is left for it.',
   'over-pack': (shortWh: number) => `Needs ${shortWh.toFixed(1)} Wh more than a full pack may give.`,
   wind: () => 'The wind is stronger than the aircraft on the way there or home.',
@@ -56,6 +57,6 @@ export const doesNotFit: ShotRule = (c) => {
     code: `budget.${unfit.reason}`, severity: facts.shot.priority === 'could' ? 'care' : 'stop', subject: onShot(c),
     say: UNFIT_SAY[unfit.reason](unfit.shortWh),
     why: 'Flights are filled in list order until the next shot and the way home would eat the reserve.',
-    cures: [...fewer, unfit.reason === 'wind' ? { say: 'Bring the shot closer, or wait for less wind.' } : { say: 'One charged pack more, or move the shot up the list.' }],
+    cures: [...fewer, unfit.reason === 'wind' ? { say: 'Bring the shot closer, or wait for less wind.' } : { say: unfit.reason === 'held' ? 'One charged pack more, or plan the day anew.' : 'One charged pack more, or move the shot up the list.' }],
   };
 };

@@ -4,11 +4,13 @@ import { computed, shallowRef, watch } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
+import { useReckoning } from '../../stores/reckoning';
 import type { Fault } from '../../stores/validate';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
 const looking = useLooking();
+const reckoning = useReckoning();
 const facts = computed(() => props.shot.facts);
 /** A derived figure is asked for in round numbers; the exact one is in its sum. */
 const rounded = (x: number): number => Number(x.toPrecision(x < 1 ? 2 : 3));
@@ -28,12 +30,14 @@ const figures = computed(() => TARGETS.flatMap((t) => {
 /** Asks for a figure; the first free number that reaches it gives way. */
 const ask = (target: Target, wanted: number): readonly Fault[] => {
   if (!(wanted > 0)) return [{ path: '', say: 'More than nothing is needed.' }];
-  const solved = solveShot(facts.value, target, wanted);
+  // What is shown here is a picture behind; what is changed is the slate as it stands.
+  const now = reckoning.shotNow(facts.value.shot.id)?.facts ?? facts.value;
+  const solved = solveShot(now, target, wanted);
   if (!solved.ok) return [{ path: '', say: solved.reason }];
-  const { shot } = facts.value;
-  const changed = (Object.keys(solved.value)).filter((id) => solved.value[id] !== shot.move.values[id]).map((id) => facts.value.move?.parameters.find((p) => p.id === id)?.label ?? id);
+  const { shot } = now;
+  const changed = (Object.keys(solved.value)).filter((id) => solved.value[id] !== shot.move.values[id]).map((id) => now.move?.parameters.find((p) => p.id === id)?.label ?? id);
   looking.say(`Reached by ${changed.join(' and ').toLowerCase()}.`);
-  return film.edit('shot', shot.id, { move: { ...shot.move, values: solved.value } }, 'ask for a figure');
+  return film.edit('shot', shot.id, { move: { ...(film.get('shot', shot.id) ?? shot).move, values: solved.value } }, 'ask for a figure');
 };
 const asks = Object.fromEntries(TARGETS.map((t) => [t.id, (v: number) => ask(t.id, v)])) as Record<Target, (v: number) => readonly Fault[]>;
 </script>

@@ -10,10 +10,11 @@ import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import SegmentRows from './SegmentRows.vue';
 import UseRows from './UseRows.vue';
+import { useStored } from './useStored';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
-const stored = computed(() => props.shot.facts.shot);
+const stored = useStored(() => props.shot);
 const set = (fields: Parameters<typeof film.edit<'shot'>>[2]) => film.edit('shot', stored.value.id, fields);
 const setCut = (fields: Partial<Shot['cut']>) => set({ cut: { ...stored.value.cut, ...fields } });
 const setSegments = (segments: Shot['cut']['segments'][number][]) => setCut({ segments });

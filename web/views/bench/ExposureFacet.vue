@@ -12,10 +12,11 @@ import TextField from '../../parts/TextField.vue';
 import { ElInput } from '../../parts/element';
 import { useFilm } from '../../stores/film';
 import type { Fault } from '../../stores/validate';
+import { useStored } from './useStored';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
-const stored = computed(() => props.shot.facts.shot);
+const stored = useStored(() => props.shot);
 const light = computed(() => props.shot.light);
 const answer = computed(() => (light.value?.exposure.ok ? light.value.exposure.value : null));
 const set = (fields: Partial<typeof stored.value.exposure>) => film.edit('shot', stored.value.id, { exposure: { ...stored.value.exposure, ...fields } }, 'exposure');

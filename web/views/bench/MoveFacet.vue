@@ -12,12 +12,13 @@ import { useInTurn } from '../../stores/inTurn';
 import AddedRow from './AddedRow.vue';
 import AskRow from './AskRow.vue';
 import { PointRows } from './later';
+import { useStored } from './useStored';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
 /** What only tells about the move follows a picture later than what is drawn of it. */
 const calm = useInTurn(() => props.shot);
-const stored = computed(() => props.shot.facts.shot);
+const stored = useStored(() => props.shot);
 const kind = computed(() => stored.value.move.kind);
 const move = computed(() => moveOf(kind.value));
 const place = computed(() => stored.value.locationId);

@@ -15,7 +15,7 @@ const acts = useActs();
 const film = useFilm();
 const looking = useLooking();
 const reckoning = useReckoning();
-const WHY = { 'no-pack': 'no pack is left for it', 'over-pack': 'more than a full pack may give', wind: 'the wind is too strong on the way', 'no-aircraft': 'no aircraft in use', 'no-path': 'its move has no path', 'no-charge': 'what is left holds too little' } as const;
+const WHY = { 'no-pack': 'no pack is left for it', 'over-pack': 'more than a full pack may give', wind: 'the wind is too strong on the way', 'no-aircraft': 'no aircraft in use', 'no-path': 'its move has no path', 'no-charge': 'what is left holds too little', held: 'the packs left are given to later flights' } as const;
 const RANK = { must: 0, should: 1, could: 2 } as const;
 const rows = computed(() => props.day.unfit.value.flatMap((u) => (u.shot ? [{ ...u, shot: u.shot }] : [])).sort((a, b) => RANK[a.shot.facts.shot.priority] - RANK[b.shot.facts.shot.priority]));
 const picked = computed(() => rows.value.find((r) => r.shotId === looking.shotId) ?? rows.value[0] ?? null);
