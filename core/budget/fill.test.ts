@@ -37,6 +37,15 @@ describe('flights that were laid down', () => {
     expect(flights[0]).toMatchObject({ packId: 'lost' });
     expect(flights[0]!.overWh).toBeCloseTo(flights[0]!.usedWh, 9);
   });
+  it('one for later in the day keeps its pack: what stands in the list is told so, and only a flight it was given to takes it', () => {
+    const held = new Set(['p']);
+    const bare = fillFlights([shot('a', 5)], [supply('p')], [supply('f')], rules({ held }));
+    expect([bare.flights, bare.unfit.map((u) => u.reason)]).toEqual([[], ['held']]);
+    expect(fillFlights([shot('a', 5)], [supply('p'), supply('q')], [supply('f')], rules({ held })).flights.map((f) => f.packId)).toEqual(['q']);
+    const both = fillFlights([], [supply('p'), supply('q')], [], rules({ held }), [laid('L', null, [shot('a', 5)]), laid('M', 'p', [shot('b', 5)])]);
+    expect(both.flights.map((f) => f.packId)).toEqual(['q', 'p']);
+    expect(both.flights.map((f) => f.overWh)).toEqual([0, 0]);
+  });
   it('one without a pack takes the first that is there', () => {
     const { flights } = fillFlights([shot('b', 4)], [supply('p'), supply('q')], [], rules(), [laid('L', null, [shot('a', 4)])]);
     expect(flights.map((f) => f.packId)).toEqual(['p', 'q']);

@@ -37,6 +37,17 @@ describe('planning a day', () => {
       expect(compareFlights(is, is)).toBe(0);
     }
   });
+  it('what the plan leaves out takes no pack that a later place was given, even where it would fit', () => {
+    // A filter of a kilogram: there is not enough in the packs for all.
+    const heavy: FilmInput = { ...film, kit: { ...film.kit, filters: film.kit.filters.map((f, i) => (i === 0 ? { ...f, massG: 1000 } : f)) } };
+    const after = deriveFilm(taken(heavy, adopt(heavy, deriveFilm(heavy), proposed(heavy, DAY, 4).flights, true, -Infinity, newId)));
+    const [first, second] = dayPlaces(heavy).map((id) => after.places.get(id)!);
+    const given = new Set(second!.flights.filter((f) => f.planId !== null).map((f) => f.packId));
+    expect(given.size).toBeGreaterThan(0);
+    for (const f of first!.flights) if (f.planId === null) expect(given.has(f.packId)).toBe(false);
+    expect(first!.fill.unfit.map((u) => u.reason)).toContain('held');
+    for (const f of second!.flights) expect(f.overWh).toBe(0);
+  });
   it('taken in part, the rest stays where it was or on the list, and nothing is flown twice', () => {
     const derived = deriveFilm(film);
     const { flights } = proposed(film);
