@@ -5,3 +5,4 @@ export * from './place';
 export * from './plan';
 export * from './setup';
 export * from './days';
+export * from './hour';

@@ -10,7 +10,7 @@ import { useFlightEdits } from '../../stores/flightEdits';
 import { useFlights } from '../../stores/flights';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';
-import TabRow from '../../parts/TabRow.vue';
+import TabbedView from '../../parts/TabbedView.vue';
 import { usePlaceRoute } from '../usePlaceRoute';
 import WarningList from '../../parts/WarningList.vue';
 import ChancesTab from './ChancesTab.vue';
@@ -57,57 +57,43 @@ const verdict = computed(() => {
 const fits = computed(() => day.unfit.value.length === 0 && !day.rows.value.some((r) => r.flight.overWh > 0));
 const warnings = computed(() => [...day.places.value.flatMap((p) => [...reckoning.derived?.placeWarnings.get(p.location.id) ?? [], ...findings.places.get(p.location.id) ?? []].filter((w) => w.code.startsWith('flight'))), ...reckoning.derived?.budget.warnings.filter((w) => /^(flight|pack|card)/.test(w.code)) ?? []]);
 const set = (fields: object) => store.edit('film', store.filmId, { preferences: { ...store.film?.preferences, ...fields } as never }, 'flying');
+const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateText(d) })));
 </script>
 
 <template>
-  <main class="flights scroll" tabindex="-1" :data-grounds="store.terrain.size">
-    <header class="head">
-      <h1>Flights</h1>
-      <nav class="days" aria-label="Days"><button v-for="d in day.dates.value" :key="d" class="btn" :class="{ on: d === day.date.value }" :aria-current="d === day.date.value" @click="day.go(d)">{{ dateText(d) }}</button></nav>
-      <p class="verdict" :class="{ not: !fits }" role="status">{{ verdict }}</p>
-    </header>
-    <TabRow name="flights" label="Parts of the flights" :tabs="TABS" :value="tab" @pick="(id) => { tab = id; }" />
-    <div id="flights-panel" role="tabpanel" :aria-labelledby="`flights-${tab}`">
-      <p v-if="day.places.value.length === 0" class="quiet">Flights belong to a place and a date. <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>.</p>
-      <div v-else-if="tab === 'flights'" class="cols">
-        <div class="main">
-          <div class="do no-print">
-            <button class="btn lead" title="Which slates, on which pack, in which order and minute (R)" :disabled="flights.busy" @click="plan">Plan the day</button>
-            <label class="now" title="Nothing is launched before; for a day that has begun.">from <input type="time" :value="now" aria-label="Plan from" @change="setNow(($event.target as HTMLInputElement).value)"></label>
-            <button class="btn" title="Keep this plan to compare with" @click="aside.put(day.date.value)">Put aside</button>
-            <button class="btn" :disabled="!laid" title="Let slates fall onto packs in list order again; locked flights stay" @click="edits.release(flights.placeIds(day.date.value))">Let go</button>
-            <SwitchField label="Two pilots" :value="store.film?.preferences.flyAtOnce ?? false" :save="(v) => set({ flyAtOnce: v })" hint="Each aircraft has its own pilot: they fly at the same time." />
-            <SwitchField label="Keep a spare" :value="store.film?.preferences.holdBackSpare ?? false" :save="(v) => set({ holdBackSpare: v })" hint="One pack of each aircraft is held back for luck." />
-            <button class="btn bare" :title="day.scale.value === 'energy' ? 'Lengths are energy: show minutes' : 'Lengths are minutes: show energy'" @click="day.scale.value = day.scale.value === 'energy' ? 'minutes' : 'energy'">{{ day.scale.value === 'energy' ? 'Lengths in energy' : 'Lengths in minutes' }}</button>
-          </div>
-          <ProposalPane :day="day" />
-          <RailPane :day="day" :acts="acts" />
-          <UnfitRows ref="unfit" :day="day" />
-          <LossLine v-if="reckoning.derived" :cards="reckoning.derived.budget.cards" />
-          <ChargeLanes :day="day" />
-          <WarningList :warnings="warnings" />
+  <TabbedView name="flights" title="Flights" :data-grounds="store.terrain.size" tabs-label="Parts of the flights" :tabs="TABS" :tab="tab" choices-label="Days" :choices="choices" :chosen="day.date.value" :verdict="{ say: verdict, not: !fits }" @tab="(id) => { tab = id; }" @choose="day.go">
+    <p v-if="day.places.value.length === 0" class="quiet">Flights belong to a place and a date. <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>.</p>
+    <div v-else-if="tab === 'flights'" class="cols">
+      <div class="main">
+        <div class="do no-print">
+          <button class="btn lead" title="Which slates, on which pack, in which order and minute (R)" :disabled="flights.busy" @click="plan">Plan the day</button>
+          <label class="now" title="Nothing is launched before; for a day that has begun.">from <input type="time" :value="now" aria-label="Plan from" @change="setNow(($event.target as HTMLInputElement).value)"></label>
+          <button class="btn" title="Keep this plan to compare with" @click="aside.put(day.date.value)">Put aside</button>
+          <button class="btn" :disabled="!laid" title="Let slates fall onto packs in list order again; locked flights stay" @click="edits.release(flights.placeIds(day.date.value))">Let go</button>
+          <SwitchField label="Two pilots" :value="store.film?.preferences.flyAtOnce ?? false" :save="(v) => set({ flyAtOnce: v })" hint="Each aircraft has its own pilot: they fly at the same time." />
+          <SwitchField label="Keep a spare" :value="store.film?.preferences.holdBackSpare ?? false" :save="(v) => set({ holdBackSpare: v })" hint="One pack of each aircraft is held back for luck." />
+          <button class="btn bare" :title="day.scale.value === 'energy' ? 'Lengths are energy: show minutes' : 'Lengths are minutes: show energy'" @click="day.scale.value = day.scale.value === 'energy' ? 'minutes' : 'energy'">{{ day.scale.value === 'energy' ? 'Lengths in energy' : 'Lengths in minutes' }}</button>
         </div>
-        <FlightPane :day="day" :acts="acts" @log="tab = 'log'" />
+        <ProposalPane :day="day" />
+        <RailPane :day="day" :acts="acts" />
+        <UnfitRows ref="unfit" :day="day" />
+        <LossLine v-if="reckoning.derived" :cards="reckoning.derived.budget.cards" />
+        <ChargeLanes :day="day" />
+        <WarningList :warnings="warnings" />
       </div>
-      <ChargingTab v-else-if="tab === 'charging'" :day="day" />
-      <ChancesTab v-else-if="tab === 'chances'" :day="day" />
-      <LogTab v-else :day="day" />
+      <FlightPane :day="day" :acts="acts" @log="tab = 'log'" />
     </div>
-  </main>
+    <ChargingTab v-else-if="tab === 'charging'" :day="day" />
+    <ChancesTab v-else-if="tab === 'chances'" :day="day" />
+    <LogTab v-else :day="day" />
+  </TabbedView>
 </template>
 
 <style scoped>
-.flights { background: var(--slab); padding: 10px 20px 24px; display: grid; gap: 8px; align-content: start; }
-.flights > * { min-width: 0; }
-.head { display: flex; flex-wrap: wrap; gap: 4px 16px; align-items: baseline; }
-.days { display: flex; gap: 4px; flex-wrap: wrap; }
-.on { background: var(--pick-dim); border-color: var(--pick); }
-.verdict { margin-left: auto; font-size: 15px; font-weight: 620; border-left: 5px solid var(--chalk); padding-left: 9px; }
-.verdict.not { color: var(--stop); border-left-color: var(--stop); }
 .cols { display: grid; grid-template-columns: minmax(0, 1fr) 330px; gap: 14px; align-items: start; }
 .main { min-width: 0; display: grid; gap: 6px; }
 .do { display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: center; }
 .now { display: flex; align-items: center; gap: 6px; color: var(--chalk-2); }
 .now input { background: var(--bench); color: var(--chalk); border: 0; border-bottom: 1px solid var(--chalk-3); min-height: var(--touch); padding: 0 8px; font: inherit; }
-@media (max-width: 1099px) { .cols { grid-template-columns: minmax(0, 1fr); } .flights { padding: 8px 12px 24px; } .verdict { margin-left: 0; } }
+@media (max-width: 1099px) { .cols { grid-template-columns: minmax(0, 1fr); } }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { conditionsOf, exposureTask, filtersFor, readingsOf } from '@core/film';
-import { equivalents, exposureSpan, filterStops, isoSteps, shutterAngle, shutterOfAngle, solveKnob, spanHolds, stackOf, type Exposure, type Knob } from '@core/exposure';
-import { clockText, sceneLight } from '@core/light';
+import { filterHours, readingsOf } from '@core/film';
+import { equivalents, isoSteps, shutterAngle, shutterOfAngle, solveKnob, stackOf, type Exposure, type Knob } from '@core/exposure';
+import { clockText } from '@core/light';
 import { computed, reactive, ref } from 'vue';
 import { apertureText, readNumber, shutterText } from '../../format';
 import Fig from '../../parts/Fig.vue';
@@ -51,7 +51,6 @@ const ISOS = isoSteps(100, 6400).filter((iso) => [100, 200, 400, 800, 1600, 3200
 const equal = computed(() => equivalents(whole.value, APERTURES, ISOS, 1 / fps.value).slice(0, 14));
 
 /** Filters of the kit against the light of the place over the next hour. */
-const HOUR_MS = 3_600_000;
 const here = computed(() => {
   const place = looking.place;
   const shot = looking.shot;
@@ -59,18 +58,9 @@ const here = computed(() => {
   const lit = { location: place.location, day: place.light, readings: readingsOf(place.location, place.light, film.list('reading')) };
   const now = Date.now();
   const startMs = now > place.light.sun.startMs && now < place.light.sun.endMs ? now : place.windowFromMs;
-  const conditions = conditionsOf(lit, shot.facts.shot);
-  const minutes = Array.from({ length: 61 }, (_, i) => startMs + (i * HOUR_MS) / 60);
-  const scene = sceneLight(startMs, conditions);
-  const task = exposureTask(shot.facts, reckoning.along, scene, conditions.altitudeAt(startMs), undefined);
-  const span = exposureSpan({ ...task, fixed: {} }, film.film?.preferences.cleanIsoStops ?? 2);
-  const rows = [{ id: null as string | null, factor: 1 }, ...filtersFor(shot.facts, reckoning.along)].map((f) => {
-    const stops = filterStops(f.factor);
-    const good = span ? minutes.map((ms) => spanHolds(span, sceneLight(ms, conditions).ev100, stops)) : [];
-    const [first, last] = [good.indexOf(true), good.lastIndexOf(true)];
-    return { key: `${f.id}${f.factor}`, name: f.id === null ? 'no filter' : film.get('filter', f.id)?.name ?? '', stops, minutes: good.filter(Boolean).length, from: first < 0 ? null : minutes[first] ?? null, to: last < 0 ? null : minutes[last] ?? null };
-  }).filter((r) => r.minutes > 1).toSorted((a, b) => b.minutes - a.minutes).slice(0, 5);
-  return { place: place.location, startMs, rows, ev: scene.ev100, endEv: sceneLight(startMs + HOUR_MS, conditions).ev100, camera: shot.facts.camera?.name ?? '' };
+  const hour = filterHours(shot.facts, reckoning.along, lit, startMs, film.film?.preferences.cleanIsoStops ?? 2);
+  const rows = hour.filters.slice(0, 5).map((f) => ({ key: `${f.filterId}${f.factor}`, name: f.filterId === null ? 'no filter' : film.get('filter', f.filterId)?.name ?? '', stops: f.stops, minutes: f.minutes, from: f.fromMs, to: f.toMs }));
+  return { place: place.location, startMs, rows, ev: hour.ev100, endEv: hour.endEv100, camera: shot.facts.camera?.name ?? '' };
 });
 const useHere = (): void => { if (here.value) { knobs.ev100 = Math.round(here.value.ev * 10) / 10; if (wanted.value === 'ev100') wanted.value = 'ndStops'; } };
 const clock = (ms: number | null): string => (ms === null || !here.value ? '' : clockText(ms, here.value.place.zone));
