@@ -37,6 +37,12 @@ describe('a filter that bears the light', () => {
       expect(spanHolds(span, task.sceneEv100, stops)).toBe(any);
     }), { numRuns: 300 });
   });
+  it('of two time-lapses that aim at the same shutter, the one with less time between frames bears less dark', () => {
+    const lapse = (mostS: number): ExposureTask => ({ ...base, aim: { by: 'about', seconds: 1, mostS } });
+    const [long, short] = [exposureSpan(lapse(2), 2)!, exposureSpan(lapse(1), 2)!];
+    expect(short.lowEv - long.lowEv).toBeCloseTo(1, 6);
+    expect(exposureSpan(lapse(2), 2)).toEqual(long);
+  });
   it('a stronger filter bears brighter light, never darker', () => {
     const span = exposureSpan(base, 2)!;
     for (let ev = -5; ev < 20; ev += 0.25) for (const stops of [0, 2, 4]) expect(spanHolds(span, ev, stops)).toBe(spanHolds(span, ev + 2, stops + 2));

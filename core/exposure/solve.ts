@@ -32,14 +32,18 @@ const remembered = (key: string, make: () => readonly Notch<number>[]): readonly
 export const longestShutter = ({ aim, captureFps }: Pick<ExposureTask, 'aim' | 'captureFps'>): number =>
   (aim?.by === 'at-most' ? LONGEST_STILL_S : aim?.by === 'about' ? aim.mostS : 1 / captureFps);
 
+/** All that a task's shutters, and what each of them costs, depend on. */
+export const shutterKey = (task: ExposureTask): string => {
+  const { aim } = task;
+  return `${task.captureFps}|${task.bandLowDeg}|${task.bandHighDeg}|${task.mainsHz}|${mayBeLong(task)}|${aim && aim.by !== 'angle' ? `${aim.by}${aim.seconds}` : ''}|${longestShutter(task)}`;
+};
+
 const shutterNotches = (task: ExposureTask): readonly Notch<number>[] => {
-  const { fixed, captureFps, bandLowDeg, bandHighDeg, mainsHz, aim } = task;
+  const { fixed } = task;
   const notch = (t: number): Notch<number> => ({ value: t, stops: SHUTTER_STOPS.get(t) ?? -Math.log2(t), regret: shutterRegret(t, task) });
   if (fixed.shutterS !== undefined) return [notch(fixed.shutterS)];
   const mostS = longestShutter(task);
-  const aimed = aim && aim.by !== 'angle' ? `${aim.by}${aim.seconds}` : '';
-  return remembered(`shutter|${captureFps}|${bandLowDeg}|${bandHighDeg}|${mainsHz}|${mayBeLong(task)}|${aimed}|${mostS}`,
-    () => cheapestFirst([...LONG_SHUTTERS, ...SHUTTERS].filter((t) => t <= mostS * 1.0001).map(notch)));
+  return remembered(`shutter|${shutterKey(task)}`, () => cheapestFirst([...LONG_SHUTTERS, ...SHUTTERS].filter((t) => t <= mostS * 1.0001).map(notch)));
 };
 
 const isoNotches = (task: ExposureTask): readonly Notch<number>[] => {

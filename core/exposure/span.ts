@@ -1,7 +1,7 @@
 import { flickerSafe } from './equation';
 import { ERROR_TOLERANCE, mayBeLong, type ExposureTask } from './regret';
 import { LONG_SHUTTERS, SHUTTERS } from './series';
-import { longestShutter } from './solve';
+import { longestShutter, shutterKey } from './solve';
 
 /** Scene EV100 that a camera exposes rightly behind the bare lens, from dark to bright, without costing the look. */
 export interface ExposureSpan {
@@ -13,8 +13,7 @@ const known = new Map<string, readonly number[]>();
 
 /** Shutters that cost nothing of the look; the same for many slates. */
 const goodShutters = (task: ExposureTask): readonly number[] => {
-  const { aim: a } = task;
-  const key = `${task.captureFps}|${task.bandLowDeg}|${task.bandHighDeg}|${task.mainsHz}|${mayBeLong(task)}|${a && a.by !== 'angle' ? `${a.by}${a.seconds}` : ''}`;
+  const key = shutterKey(task);
   const before = known.get(key);
   if (before) return before;
   if (known.size > 200) known.clear();
