@@ -1,24 +1,19 @@
 <script setup lang="ts">
 import type { DerivedFilm, PlaceFacts } from '@core/film';
 import { clockText, moonAt, moonPhase, skyColour, sunAt, type LightWindow } from '@core/light';
-import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
+import { computed } from 'vue';
 import { dateText } from '../../format';
+import { useElementSize } from '../../parts/useElementSize';
 import { useLooking } from '../../stores/looking';
 import { useRibbonDrag } from './useRibbonDrag';
 
 const props = defineProps<{ place: PlaceFacts; derived: DerivedFilm }>();
 const looking = useLooking();
-const box = useTemplateRef<HTMLElement>('box');
-const width = ref(1200);
+const size = useElementSize(1200, 90);
+const width = computed(() => Math.max(300, size.width.value));
 const DAY_H = 17;
 const GLASS_H = 46;
 const MINUTE = 60_000;
-let watcher: ResizeObserver | null = null;
-onMounted(() => {
-  watcher = new ResizeObserver(([entry]) => { if (entry) width.value = Math.max(300, entry.contentRect.width); });
-  if (box.value) watcher.observe(box.value);
-});
-onBeforeUnmount(() => watcher?.disconnect());
 
 const rgb = (deg: number): string => `rgb(${skyColour(deg).join(' ')})`;
 /** Each the same until the place is moved, which spares what hangs on it. */
@@ -101,7 +96,7 @@ const summary = computed(() => {
 <template>
   <section class="ribbon" aria-label="Light of the day">
     <p class="sr">{{ place.location.name }}, {{ dateText(place.location.date) }}: {{ summary }}.</p>
-    <div ref="box" class="box">
+    <div ref="target" class="box">
       <svg v-if="day && glass" :width="width" :height="DAY_H + GLASS_H + 22" aria-hidden="true">
         <defs>
           <linearGradient id="day-sky"><stop v-for="(s, i) in day.stops" :key="i" :offset="s.offset" :stop-color="s.colour" /></linearGradient>

@@ -1,21 +1,16 @@
 <script setup lang="ts">
 import { footprint, subjectAt, type DerivedShot, type Track } from '@core/film';
 import { writeText } from '@core/units';
-import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
+import { computed } from 'vue';
 import { arrowHead, fit, line, roundStep, type Spot } from '../../parts/drawing';
+import { useElementSize } from '../../parts/useElementSize';
 import { useReckoning } from '../../stores/reckoning';
 
 const props = defineProps<{ shot: DerivedShot; track: Track; index: number; from: 'side' | 'above' }>();
 const reckoning = useReckoning();
-const frame = useTemplateRef<HTMLElement>('frame');
-const width = ref(300);
-const height = ref(330);
-let watcher: ResizeObserver | null = null;
-onMounted(() => {
-  watcher = new ResizeObserver(([e]) => { if (e) { width.value = Math.max(120, e.contentRect.width); height.value = Math.max(120, e.contentRect.height); } });
-  if (frame.value) watcher.observe(frame.value);
-});
-onBeforeUnmount(() => watcher?.disconnect());
+const size = useElementSize(300, 330);
+const width = computed(() => Math.max(120, size.width.value));
+const height = computed(() => Math.max(120, size.height.value));
 const metres = (m: number): string => writeText(m, 'metres', reckoning.units);
 
 const facts = computed(() => props.shot.facts);
@@ -84,7 +79,7 @@ const sun = computed(() => (props.shot.light && props.shot.light.sun.altitudeDeg
 </script>
 
 <template>
-  <div ref="frame" class="frame"><svg class="path" :width="width" :height="height" role="img" :aria-label="from === 'side' ? 'The path from the side' : 'The path from above'">
+  <div ref="target" class="frame"><svg class="path" :width="width" :height="height" role="img" :aria-label="from === 'side' ? 'The path from the side' : 'The path from above'">
     <template v-if="drawing.groundY !== null"><rect class="earth" x="0" :y="drawing.groundY" :width="width" :height="height" /><path class="ground" :d="`M0 ${drawing.groundY}H${width}`" /></template>
     <path class="subject" :d="drawing.block" />
     <rect v-if="moving" class="moving" :x="moving.x - 4" :y="moving.y - 4" width="8" height="8" />
