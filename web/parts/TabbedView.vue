@@ -11,7 +11,7 @@ defineEmits<{ tab: [id: T]; choose: [id: string] }>();
 </script>
 
 <template>
-  <main class="view scroll" tabindex="-1">
+  <main class="parted scroll" tabindex="-1">
     <header>
       <h1 dir="auto">{{ title }}</h1><p v-if="note" class="quiet">{{ note }}</p>
       <nav class="choices no-print" :aria-label="choicesLabel"><button v-for="c in choices" :key="c.id" class="btn" :class="{ on: c.id === chosen }" :aria-current="c.id === chosen" @click="$emit('choose', c.id)"><span dir="auto">{{ c.label }}</span><span v-if="c.note" class="unit">{{ c.note }}</span></button></nav>
@@ -23,13 +23,13 @@ defineEmits<{ tab: [id: T]; choose: [id: string] }>();
 </template>
 
 <style scoped>
-.view { background: var(--slab); padding: 10px 20px 24px; display: grid; gap: 8px; align-content: start; }
-.view > * { min-width: 0; }
+.parted { background: var(--slab); padding: 10px 20px 24px; display: grid; gap: 8px; align-content: start; }
+.parted > * { min-width: 0; }
 header { display: flex; flex-wrap: wrap; gap: 4px 16px; align-items: baseline; }
 .choices { display: flex; gap: 4px; flex-wrap: wrap; }
 .on { background: var(--pick-dim); border-color: var(--pick); }
 .on .unit { color: var(--chalk); }
 .verdict { margin-left: auto; font-size: 15px; font-weight: 620; border-left: 5px solid var(--chalk); padding-left: 9px; }
 .verdict.not { color: var(--stop); border-left-color: var(--stop); }
-@media (max-width: 1099px) { .view { padding: 8px 12px 24px; } .verdict { margin-left: 0; } }
+@media (max-width: 1099px) { .parted { padding: 8px 12px 24px; } .verdict { margin-left: 0; } }
 </style>
