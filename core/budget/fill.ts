@@ -96,32 +96,43 @@ class Filler {
     if (!flyer) { for (const { cost } of laid.stops) this.reject(cost, 'no-aircraft'); return; }
     const crew = this.crewOf(laid.aircraftId);
     const clockS = Math.max(this.clockOf(crew), laid.notBeforeS);
-    const { supply, fromS } = this.supplyFor(laid, clockS);
-    let open: OpenFlight = onGround(supply, laid.packId ?? (supply.packId === '' ? null : supply.packId), laid.aircraftId, laid.launch, flyer, this.rules, 0);
-    let startS = Math.max(clockS, fromS);
-    for (const { cost, pinned } of laid.stops) {
-      const tried = append(open, cost, flyer, this.rules, pinned);
-      if (!tried) { this.reject(cost, 'wind'); continue; }
-      open = tried.next;
-      startS = Math.max(startS, cost.notBeforeS - (open.flight.stops.at(-1)?.atS ?? 0));
-    }
-    const { flight } = open;
+    const made = this.suppliesFor(laid, clockS).map((s) => this.laidOn(laid, s, flyer, clockS));
+    const chosen = made.find(({ flight }) => flight.overWh <= 0) ?? made.at(-1);
+    if (!chosen) return;
+    const { flight, windy } = chosen;
+    for (const cost of windy) this.reject(cost, 'wind');
     if (flight.stops.length === 0) return;
-    startS = clearOfBreaks(startS, flight.seconds, this.rules.breaks);
+    const startS = clearOfBreaks(chosen.startS, flight.seconds, this.rules.breaks);
     this.left = this.left.filter((s) => s.packId !== flight.packId);
     this.spent = this.spent.filter((s) => s.packId !== flight.packId);
     if (flight.packId !== null) this.recharge?.day.take(flight.packId, this.recharge.zeroS + startS);
     this.land({ ...startedAt(flight, startS), planId: laid.id, locked: laid.locked }, false);
   }
 
-  /** The pack a laid flight was given as it will be then, else the first that is there; an empty one where none is. */
-  private supplyFor(laid: LaidFlight, clockS: number): { supply: PackSupply; fromS: number } {
+  /** A laid flight on a supply, with what the wind keeps out of it. */
+  private laidOn(laid: LaidFlight, { supply, fromS }: { supply: PackSupply; fromS: number }, flyer: LegFlyer, clockS: number): { flight: Flight; startS: number; windy: ShotCost[] } {
+    let open: OpenFlight = onGround(supply, laid.packId ?? (supply.packId === '' ? null : supply.packId), laid.aircraftId, laid.launch, flyer, this.rules, 0);
+    let startS = Math.max(clockS, fromS);
+    const windy: ShotCost[] = [];
+    for (const { cost, pinned } of laid.stops) {
+      const tried = append(open, cost, flyer, this.rules, pinned);
+      if (!tried) { windy.push(cost); continue; }
+      open = tried.next;
+      startS = Math.max(startS, cost.notBeforeS - (open.flight.stops.at(-1)?.atS ?? 0));
+    }
+    return { flight: open.flight, startS, windy };
+  }
+
+  /** The pack a laid flight was given as it may be then, what is to be tried first before: the first that is there where it was given none; an empty one where none is. */
+  private suppliesFor(laid: LaidFlight, clockS: number): { supply: PackSupply; fromS: number }[] {
     const own = laid.packId === null ? this.left.find((s) => this.free(s, laid.aircraftId)) : this.left.find((s) => s.packId === laid.packId) ?? this.spent.find((s) => s.packId === laid.packId);
-    if (!own) return { supply: { packId: laid.packId ?? '', aircraftIds: [laid.aircraftId], usableWh: 0, reserveWh: 0, availableWh: 0, fullWh: 0 }, fromS: 0 };
-    if (!this.spent.includes(own)) return { supply: own, fromS: 0 };
-    // It flew before: what the charger gave it meanwhile, waiting for it to be full only within the window.
+    if (!own) return [{ supply: { packId: laid.packId ?? '', aircraftIds: [laid.aircraftId], usableWh: 0, reserveWh: 0, availableWh: 0, fullWh: 0 }, fromS: 0 }];
+    if (!this.spent.includes(own)) return [{ supply: own, fromS: 0 }];
+    // It flew before: on what it has left and the charger gave it meanwhile; waiting for it to be full only where that is too little, and within the window.
+    const now = { supply: this.asOf(own, clockS), fromS: 0 };
     const full = this.chargedBy(own, 1);
-    return full && full.fromS <= this.rules.windowS ? full : { supply: this.asOf(own, clockS), fromS: 0 };
+    const waits = full && full.fromS <= this.rules.windowS ? [full] : [];
+    return this.rules.onePackOneShot && waits.length > 0 ? waits : [now, ...waits];
   }
 
   private asOf(supply: PackSupply, atS: number): PackSupply {

@@ -19,7 +19,7 @@ const group = (id: string, place: number, crew: string, list: WorkedProblem['sho
 const AGAIN = { slots: [0], coolS: 600, chargeS: (wh: number) => wh * 150 };
 
 const days: fc.Arbitrary<DayProblem> = fc.record({
-  a: shots('a', 6), b: shots('b', 5), c: shots('c', 4), packs: fc.array(fc.record({ wh: fc.constantFrom(9, 12.5, 16), fits: fc.constantFrom('both', 'ab', 'c'), again: fc.boolean() }), { minLength: 1, maxLength: 4 }),
+  a: shots('a', 6), b: shots('b', 5), c: shots('c', 4), packs: fc.array(fc.record({ wh: fc.constantFrom(9, 12.5, 16), fits: fc.constantFrom('both', 'ab', 'c'), again: fc.boolean(), flyOn: fc.boolean() }), { minLength: 1, maxLength: 4 }),
   atOnce: fc.boolean(), late: fc.integer({ min: 0, max: 3000 }), rest: fc.integer({ min: 0, max: 4000 }), pairs: fc.boolean(), rooms: fc.constantFrom(null, [40, 40], [100], [25, 25, 25, 25]), fresh: fc.boolean(), most: fc.constantFrom(undefined, 1, 3),
 }).map(({ a, b, c, packs, atOnce, late, rest, pairs, rooms, fresh, most }) => {
   const bytes = (_: PlanShot, i: number) => ({ bytes: 6 + i });
@@ -27,7 +27,7 @@ const days: fc.Arbitrary<DayProblem> = fc.record({
   const withMost = (g: DayGroup): DayGroup => (most === undefined ? g : { ...g, mostStops: most });
   return {
     groups: [withMost({ ...group('a', 0, atOnce ? 'A' : '', a, filtered), breaks: [{ earliestS: rest, latestS: rest + 900 }] }), withMost(group('b', 0, atOnce ? 'B' : '', b, bytes)), withMost({ ...group('c', 1, '', c, bytes), openS: late })],
-    packs: packs.map((p, i) => ({ id: `P${i}`, usableWh: [p.fits === 'c' ? 0 : p.wh, p.fits === 'c' ? 0 : p.wh, p.fits === 'ab' ? 0 : p.wh], again: p.again ? AGAIN : null })),
+    packs: packs.map((p, i) => ({ id: `P${i}`, usableWh: [p.fits === 'c' ? 0 : p.wh, p.fits === 'c' ? 0 : p.wh, p.fits === 'ab' ? 0 : p.wh], again: p.again ? AGAIN : null, ...(p.flyOn ? { fullWh: [p.wh * 1.4, p.wh * 1.4, p.wh * 1.6] } : {}) })),
     swapS: 180, travelS: [0, 1200], before: pairs && a.length > 1 ? [['a1', 'a0'] as const] : [], cards: rooms ? { roomBytes: rooms, fresh } : null, chargerSlots: 1, fixed: [],
   };
 });
@@ -75,6 +75,28 @@ describe('a day of places, pilots, packs and cards', () => {
     expect(twice.weight).toBeGreaterThan(once.weight);
     expect(faultsOfDay(day(true), twice)).toEqual([]);
   });
+  it('a pack with enough left flies again at once, and no further than what it held', () => {
+    const list = fc.sample(shots('a', 8), { seed: 9, numRuns: 20 }).find((l) => l.length > 6)!.map((s, i) => ({ ...s, earliestSeconds: 0, latestSeconds: 40_000, filters: [i % 2 === 0 ? 4 : 8] }));
+    const day = (flyOn: boolean): DayProblem => ({ groups: [group('a', 0, '', list)], packs: [{ id: 'P', usableWh: [30], again: null, ...(flyOn ? { fullWh: [44] } : {}) }], swapS: 180, travelS: [0], before: [], cards: null, chargerSlots: 0, fixed: [] });
+    const [once, twice] = [found(day(false)).plan, found(day(true)).plan];
+    // One filter a flight: the slates of the other wait for a second one.
+    expect([once.flights.length, new Set(twice.flights.map((f) => f.setting)).size]).toEqual([1, 2]);
+    expect(twice.weight).toBeGreaterThan(once.weight);
+    expect(twice.flights.reduce((sum, f) => sum + f.wattHours, 0)).toBeLessThanOrEqual(30 + 1e-9);
+    expect(faultsOfDay(day(true), twice)).toEqual([]);
+    // The check knows: without the rest the same plan breaks a limit.
+    expect(faultsOfDay(day(false), twice)).toContainEqual(expect.stringContaining('flown twice'));
+  });
+  it('what is proven where packs fly on is what a full pack for each flight could not do better', () => {
+    fc.assert(fc.property(shots('s', 5), fc.array(fc.constantFrom(12.5, 16, 30), { minLength: 1, maxLength: 2 }), (list, packs) => {
+      const p = worked(list);
+      const day: DayProblem = { ...dayOf({ ...p, packs: [] }), packs: packs.map((wh, i) => ({ id: `P${i}`, usableWh: [wh], fullWh: [wh * 1.4], again: null })) };
+      const answer = found(day, 1, 3);
+      if (!answer.proven) return;
+      const dream = planExactly({ ...p, packs: list.map((_, i) => ({ id: `D${i}`, usableWh: Math.max(...packs) })) }).plan;
+      expect(comparePlans({ ...answer.plan, flights: answer.plan.flights as never }, dream)).toBeLessThanOrEqual(1e-6);
+    }), { numRuns: 40, endOnFailure: true });
+  }, 60_000);
   it('a locked flight is flown as it is, and what is pinned stays on its pack', () => {
     const list = fc.sample(shots('a', 6), { seed: 4, numRuns: 20 }).find((l) => l.length === 6)!.map((s) => ({ ...s, earliestSeconds: 0, latestSeconds: 40_000 }));
     const p: DayProblem = { groups: [group('a', 0, '', list, (s) => (s.id === 'a5' ? { packId: 'P2' } : {}))], packs: ['P0', 'P1', 'P2'].map((id) => ({ id, usableWh: [14], again: null })), swapS: 180, travelS: [0], before: [], cards: null, chargerSlots: 0, fixed: [{ groupId: 'a', packId: 'P1', shotIds: ['a3', 'a0'], notBeforeS: 700 }] };

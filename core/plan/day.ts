@@ -19,6 +19,8 @@ export interface DayPack {
   /** What a flight may use of it, by group; 0 where it does not fit. */
   readonly usableWh: readonly number[];
   readonly readyS?: number;
+  /** Its energy when full, by group, where what a flight leaves in it may be flown as well; absent where a pack is good for one flight. */
+  readonly fullWh?: readonly number[];
   /** How it comes back from the charger; null where none takes it. */
   readonly again: { readonly slots: readonly number[]; readonly coolS: number; readonly chargeS: (usedWh: number) => number } | null;
 }

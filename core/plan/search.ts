@@ -60,7 +60,7 @@ const gaps = (t: DayTables, flights: Flights, group: number): number[] => {
   return Array.from({ length: flights.length + 1 }, (_, at) => at).filter((at) => (at === 0 || placeOf(flights[at - 1]?.group ?? 0) <= place) && (at === flights.length || placeOf(flights[at]?.group ?? 0) >= place));
 };
 
-/** A flight of its own for a shot: on the biggest pack left, else on one that comes back from the charger. */
+/** A flight of its own for a shot: on the biggest pack left, else on one that flew and has enough left, or comes back from the charger. */
 const onNewPack = (t: DayTables, flights: Flights, { group, shot }: Where): Flights | null => {
   const own = t.groups[group];
   const alone = own && routeOf(own, [shot]);
@@ -68,7 +68,7 @@ const onNewPack = (t: DayTables, flights: Flights, { group, shot }: Where): Flig
   const used = new Set(flights.map((f) => f.pack));
   const pinned = own.packOf[shot] ?? -1;
   const usable = (i: number): number => t.problem.packs[i]?.usableWh[group] ?? 0;
-  const packs = t.problem.packs.map((p, i) => ({ p, i })).filter(({ p, i }) => (!used.has(i) || p.again) && usable(i) + 1e-9 >= alone.wattHours && (pinned === -1 || pinned === i))
+  const packs = t.problem.packs.map((p, i) => ({ p, i })).filter(({ p, i }) => (!used.has(i) || p.again || p.fullWh) && usable(i) + 1e-9 >= alone.wattHours && (pinned === -1 || pinned === i))
     .sort((a, b) => Number(used.has(a.i)) - Number(used.has(b.i)) || usable(b.i) - usable(a.i));
   for (const { i } of packs) for (const at of gaps(t, flights, group)) { const next = inserted(flights, at, { route: alone, pack: i, group, fixed: false, notBeforeS: 0 }); if (valid(t, next)) return next; }
   return null;
@@ -163,17 +163,27 @@ const chained = (t: DayTables): Draft => {
   return filled(t, draft.flights, draft.left, () => false);
 };
 
+/** As if each flight could be on the biggest pack there is, full: a pack that is flown twice can do no better. */
+const allLike = (p: PlanProblem): PlanProblem => {
+  const biggest = Math.max(0, ...p.packs.map((x) => x.usableWh));
+  const soonest = Math.min(...p.packs.map((x) => x.readyS ?? 0));
+  return { ...p, packs: biggest > 0 ? Array.from({ length: Math.min(12, p.shots.length) }, (_, i) => ({ id: `${i}`, usableWh: biggest, readyS: soonest })) : [] };
+};
+
 interface Bound { readonly weight: number; readonly flights: number; readonly airborneS: number; readonly sure: boolean }
 
 /** What each group could come to with all packs to itself, added up: nothing on the day is better. */
 const boundOf = (t: DayTables): Bound => t.problem.groups.reduce<Bound>((sum, g, group) => {
   const all = new Set(t.problem.packs.map((_, i) => i));
-  const small = alone(t, group, all, g.openS);
+  const flyOn = t.problem.packs.some((p) => p.fullWh);
+  const own = alone(t, group, all, g.openS);
+  const small = own && flyOn ? allLike(own) : own;
   const full = g.shots.reduce((w, s) => w + s.weight, 0);
-  if (!small) return { ...sum, weight: sum.weight + (t.problem.packs.some((p) => p.again) ? full : weightBoundOf(t.groups[group] as Tables).weightBound), sure: false };
+  const most = t.problem.packs.some((p) => p.again) ? full : Math.min(full, weightBoundOf(t.groups[group] as Tables).weightBound);
+  if (!small) return { ...sum, weight: sum.weight + most, sure: false };
   const { plan } = planExactly(small);
-  const again = t.problem.packs.some((p) => p.again) && plan.weight < full - 1e-9;
-  return { weight: sum.weight + (again ? full : plan.weight), flights: sum.flights + plan.flights.length, airborneS: sum.airborneS + plan.airborneS, sure: sum.sure && !again };
+  const more = (flyOn || t.problem.packs.some((p) => p.again)) && plan.weight < full - 1e-9;
+  return { weight: sum.weight + (more ? most : Math.min(most, plan.weight)), flights: sum.flights + plan.flights.length, airborneS: sum.airborneS + plan.airborneS, sure: sum.sure && !more };
 }, { weight: 0, flights: 0, airborneS: 0, sure: true });
 
 const BATCH = 20;

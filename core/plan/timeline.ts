@@ -30,19 +30,34 @@ export const dayTables = (problem: DayProblem): DayTables => ({
 
 export interface Launched { readonly launchS: number; readonly span: LaunchSpan }
 
-interface Clock { readonly crews: Map<string, number>; place: number; end: number; readonly slots: number[]; readonly packs: number[] }
+/** A pack on the ground: when it may fly, full again or with the rest it has, and what flights took of it since it was full, as a share. */
+interface Rested { readonly fullS: number; readonly restS: number; readonly taken: number; readonly slot: number; readonly slotFreeS: number }
+
+interface Clock { readonly crews: Map<string, number>; place: number; end: number; readonly slots: number[]; readonly packs: (Rested | undefined)[] }
 
 /** Packs come down, cool, and go on the slot that is free first. */
-const charged = (problem: DayProblem, clock: Clock, pack: number, usedWh: number, landS: number): number => {
-  const { again } = problem.packs[pack] ?? { again: null };
-  if (!again) return Infinity;
+const rested = (problem: DayProblem, clock: Clock, { pack, group, route }: DraftFlight, landS: number, flownOn: Rested | undefined): Rested => {
+  const { again, fullWh } = problem.packs[pack] ?? { again: null };
+  const full = fullWh?.[group] ?? 0;
+  const taken = (flownOn?.taken ?? 0) + (full > 0 ? route.wattHours / full : 1);
+  if (!again) return { fullS: Infinity, restS: landS, taken, slot: -1, slotFreeS: 0 };
   const slot = again.slots.reduce((best, s) => ((clock.slots[s] ?? 0) < (clock.slots[best] ?? 0) ? s : best), again.slots[0] ?? 0);
-  const ready = Math.max(landS + again.coolS, clock.slots[slot] ?? 0) + again.chargeS(usedWh);
-  clock.slots[slot] = ready;
-  return ready;
+  const slotFreeS = clock.slots[slot] ?? 0;
+  const fullS = Math.max(landS + again.coolS, slotFreeS) + again.chargeS(full > 0 ? taken * full : route.wattHours);
+  clock.slots[slot] = fullS;
+  return { fullS, restS: landS, taken, slot, slotFreeS };
 };
 
-const launchOf = (t: DayTables, f: DraftFlight, clock: Clock): Launched | null => {
+/** What is left in a pack for a flight, Wh. */
+const restWh = (problem: DayProblem, { pack, group }: DraftFlight, { taken }: Rested): number => {
+  const { usableWh, fullWh } = problem.packs[pack] ?? { usableWh: [] };
+  return fullWh ? (usableWh[group] ?? 0) - taken * (fullWh[group] ?? 0) : 0;
+};
+
+/** Takes a pack off the charger again before it is full, where nothing was planned on that slot after it. */
+const takenOff = (clock: Clock, { slot, fullS, slotFreeS }: Rested): void => { if (slot >= 0 && clock.slots[slot] === fullS) clock.slots[slot] = slotFreeS; };
+
+const launchOf = (t: DayTables, f: DraftFlight, clock: Clock, packS: number): Launched | null => {
   const group = t.problem.groups[f.group];
   if (!group) return null;
   if (group.place !== clock.place) {
@@ -51,7 +66,7 @@ const launchOf = (t: DayTables, f: DraftFlight, clock: Clock): Launched | null =
     clock.crews.clear();
     clock.crews.set('*', arrive);
   }
-  const ready = Math.max(clock.crews.get(group.crew) ?? clock.crews.get('*') ?? 0, group.openS, clock.packs[f.pack] ?? 0, f.notBeforeS);
+  const ready = Math.max(clock.crews.get(group.crew) ?? clock.crews.get('*') ?? 0, group.openS, packS, f.notBeforeS);
   let best: Launched | null = null;
   for (const span of f.route.spans) {
     const launchS = pastBreaks(Math.max(ready, span.from), f.route.seconds, group.breaks);
@@ -63,16 +78,19 @@ const launchOf = (t: DayTables, f: DraftFlight, clock: Clock): Launched | null =
 /** Launch of each flight in a row, as early as its pilot, its pack, its shots and breaks allow; null where one comes too late. */
 export const timeline = (t: DayTables, flights: Flights): Launched[] | null => {
   const { problem } = t;
-  const clock: Clock = { crews: new Map(), place: -1, end: 0, slots: Array.from({ length: problem.chargerSlots }, () => 0), packs: problem.packs.map((p) => p.readyS ?? 0) };
+  const clock: Clock = { crews: new Map(), place: -1, end: 0, slots: Array.from({ length: problem.chargerSlots }, () => 0), packs: [] };
   const launched: Launched[] = [];
   for (const f of flights) {
-    const at = launchOf(t, f, clock);
+    const before = clock.packs[f.pack];
+    const flownOn = before && restWh(problem, f, before) + 1e-9 >= f.route.wattHours ? before : undefined;
+    if (flownOn) takenOff(clock, flownOn);
+    const at = launchOf(t, f, clock, flownOn?.restS ?? before?.fullS ?? problem.packs[f.pack]?.readyS ?? 0);
     if (!at) return null;
     launched.push(at);
     const landS = at.launchS + f.route.seconds;
     clock.crews.set(problem.groups[f.group]?.crew ?? '', landS + problem.swapS);
     clock.end = Math.max(clock.end, landS);
-    clock.packs[f.pack] = charged(problem, clock, f.pack, f.route.wattHours, landS);
+    clock.packs[f.pack] = rested(problem, clock, f, landS, flownOn);
   }
   return launched;
 };

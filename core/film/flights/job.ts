@@ -41,7 +41,7 @@ export interface DayJob {
   readonly zeroMs: number;
   readonly preferences: Preferences;
   readonly groups: readonly JobGroup[];
-  readonly packs: readonly { readonly id: string; readonly usableWh: readonly number[]; readonly slots: readonly number[]; readonly fullS: number; readonly fullWh: number }[];
+  readonly packs: readonly { readonly id: string; readonly usableWh: readonly number[]; readonly slots: readonly number[]; readonly fullS: number; readonly fullWh: number; /** Full, in the cold of each group. */ readonly fullWhOf: readonly number[] }[];
   readonly chargerSlots: number;
   readonly travelS: readonly number[];
   readonly before: readonly (readonly [string, string])[];
@@ -123,6 +123,7 @@ const packsOf = (day: Day, groups: readonly JobGroup[], packs: readonly Pack[], 
     return {
       id: pack.id, slots, fullS: charger ? fullMinutes(pack, charger) * 60 : 0, fullWh: held[0]?.get(pack.id)?.fullWh ?? 0,
       usableWh: groups.map((g) => (pack.aircraftIds.includes(g.aircraft.id) ? held[g.place]?.get(pack.id)?.usableWh ?? 0 : 0)),
+      fullWhOf: groups.map((g) => held[g.place]?.get(pack.id)?.fullWh ?? 0),
     };
   });
 };

@@ -24,7 +24,7 @@ const groupOf = (job: DayJob, g: JobGroup): DayGroup => {
 /** A job as the planner takes it: legs through the wind of each place. */
 export const dayProblem = (job: DayJob): DayProblem => ({
   groups: job.groups.map((g) => groupOf(job, g)),
-  packs: job.packs.map((p) => ({ id: p.id, usableWh: p.usableWh, again: p.slots.length > 0 ? { slots: p.slots, coolS: job.preferences.coolMinutes * 60, chargeS: (wh) => refillS(p, wh) } : null })),
+  packs: job.packs.map((p) => ({ id: p.id, usableWh: p.usableWh, ...(job.preferences.packUse === 'one-shot' ? {} : { fullWh: p.fullWhOf }), again: p.slots.length > 0 ? { slots: p.slots, coolS: job.preferences.coolMinutes * 60, chargeS: (wh) => refillS(p, wh) } : null })),
   swapS: job.preferences.swapMinutes * 60, travelS: job.travelS, before: job.before, cards: job.cards, chargerSlots: job.chargerSlots, fixed: job.fixed,
 });
 
