@@ -4,6 +4,7 @@ import type { DerivedFilm, PlaceFacts } from '@core/film';
 import { dateText, writeText } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
+import { useInTurn } from '../../stores/inTurn';
 import { useLooking } from '../../stores/looking';
 import { useElementSize } from '../../parts/useElementSize';
 import { RailHands } from './later';
@@ -20,6 +21,8 @@ const GAP = 5;
 const reserveShare = computed(() => film.film?.preferences.reserveShare ?? 0.3);
 const packs = computed(() => film.kit.packs.filter((p) => !p.retired && !film.film?.leftHome.includes(p.id)));
 const columns = computed(() => columnsOf(props.derived, props.place, packs.value, reserveShare.value));
+/** What is taken hold of follows a picture after what is seen. */
+const held = useInTurn(() => columns.value);
 const unseen = computed(() => props.place.fill.wished.length - columns.value.filter((c) => c.ghost).length);
 const scale = computed(() => Math.max(0, height.value - FOOT - TOP) / Math.max(1, ...columns.value.map((c) => c.ratedWh)));
 const columnWidth = computed(() => Math.max(30, Math.min(60, (width.value - GAP * columns.value.length) / Math.max(1, columns.value.length))));
@@ -60,7 +63,7 @@ const spoken = (c: Column): string => `${c.name}: holds ${writeText(c.heldWh, 'w
           <text class="mins" :x="columnWidth / 2" :y="groundY + 28" text-anchor="middle">{{ c.flights > 0 ? `${c.minutes.toFixed(0)} min` : 'spare' }}</text>
         </g>
       </svg>
-      <RailHands :columns="columns" :column-width="columnWidth" :gap="GAP" :scale="scale" :ground-y="groundY" :titles="titleOf" />
+      <RailHands :columns="held" :column-width="columnWidth" :gap="GAP" :scale="scale" :ground-y="groundY" :titles="titleOf" />
     </div>
     <p class="legend"><span class="sw shotsw" /> shot <span class="sw legsw" /> leg <span class="sw homesw" /> way home <span class="sw groundsw" /> reserve <Fig :value="reserveShare * 100" quantity="percent" /></p>
   </section>
