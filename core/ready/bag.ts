@@ -1,6 +1,7 @@
 import { lifeOf } from '../cards';
 import type { DerivedFilm, FilmInput, PlaceFacts, TimedFlight } from '../film';
 import { takeOffMass } from '../kit';
+import { counted } from '../units';
 
 export const BAG_GROUPS = ['aircraft', 'packs', 'cards', 'filters', 'power', 'other'] as const;
 export type BagGroup = (typeof BAG_GROUPS)[number];
@@ -35,7 +36,7 @@ const aircraftItems = (need: Need): BagItem[] => need.whole.aircraft.filter((a) 
   const flights = need.flights.filter((f) => f.aircraftId === a.id).length;
   // Packs are weighed by themselves.
   const bare = takeOffMass(a, null, null, []).totalG - a.usualPackG;
-  return item(a.id, 'aircraft', a.name, `${flights} flight${flights === 1 ? '' : 's'}`, { massG: Math.max(0, bare), missing: homeFault(need, a) });
+  return item(a.id, 'aircraft', a.name, counted(flights, 'flight'), { massG: Math.max(0, bare), missing: homeFault(need, a) });
 });
 
 const packItems = (need: Need): BagItem[] => {
@@ -61,7 +62,7 @@ const cardItems = (need: Need): BagItem[] => {
 const filterItems = (need: Need): BagItem[] => {
   const used = new Map<string, number>();
   for (const f of need.flights) for (const s of f.stops) { const id = need.derived.shots.get(s.shotId)?.filter?.filterId; if (id) used.set(id, (used.get(id) ?? 0) + 1); }
-  return need.whole.filters.filter((f) => used.has(f.id)).map((f) => { const n = used.get(f.id) ?? 0; return item(f.id, 'filters', f.name, `${n} slate${n === 1 ? '' : 's'}`, { massG: f.massG, missing: homeFault(need, f) }); });
+  return need.whole.filters.filter((f) => used.has(f.id)).map((f) => { const n = used.get(f.id) ?? 0; return item(f.id, 'filters', f.name, counted(n, 'slate'), { massG: f.massG, missing: homeFault(need, f) }); });
 };
 
 const powerItems = (need: Need): BagItem[] => {

@@ -95,3 +95,6 @@ export const writeClock = (seconds: number): string => {
 /** A shutter time in seconds as photographers write it: 1/50, 1/8, 0.4 s. */
 export const writeShutter = (seconds: number): string =>
   seconds < 0.3 ? `1/${Math.round(1 / seconds)}` : `${seconds.toFixed(1)} s`;
+
+/** So many of a thing: “1 slate”, “3 slates”. */
+export const counted = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;

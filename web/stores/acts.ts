@@ -1,3 +1,4 @@
+import { counted } from '@core/units';
 import type { Entity } from '@contract';
 import { inOrder, type Cure, type Lack, type Shot as CoreShot } from '@core/film';
 import { moveOf } from '@core/moves';
@@ -48,8 +49,8 @@ export const useActs = () => {
   const addMany = (locationId: string, shots: readonly CoreShot[]): void => {
     const keys = bulk.keysBehind(locationId, shots.length);
     const made = shots.map((s, i) => ({ ...s, locationId, position: keys[i] ?? 'a0', cutPosition: '' }));
-    const faults = film.act(`add ${made.length} slates`, made.map((s) => ({ kind: 'shot' as const, id: s.id, after: s as never })));
-    if (faults.length === 0 && made[0]) { looking.pick(made[0].id); looking.say(`${made.length} slates added.`); }
+    const faults = film.act(`add ${counted(made.length, 'slate')}`, made.map((s) => ({ kind: 'shot' as const, id: s.id, after: s as never })));
+    if (faults.length === 0 && made[0]) { looking.pick(made[0].id); looking.say(`${counted(made.length, 'slate')} added.`); }
   };
 
   const splitShot = (id: string): void => { const second = bulk.split(id); if (second) looking.say('Split in two; each has half of the cut.'); };

@@ -1,3 +1,4 @@
+import { counted } from '@core/units';
 import type { Entity } from '@contract';
 import { inOrder } from '@core/film';
 import { v4 as uuid } from 'uuid';
@@ -29,7 +30,7 @@ export const useBulk = () => {
     const camera = film.get('aircraft', aircraftId)?.cameras[0];
     return change(ids, { aircraftId, cameraId: camera?.id ?? '', modeId: camera?.modes[0]?.id ?? '' }, 'aircraft of slates');
   };
-  const remove = (ids: readonly string[]) => film.act(`delete ${ids.length} slates`, ids.map(gone));
+  const remove = (ids: readonly string[]) => film.act(`delete ${counted(ids.length, 'slate')}`, ids.map(gone));
 
   /** Keys behind the last of a place, one for each. */
   const keysBehind = (locationId: string, count: number): string[] => {
@@ -45,7 +46,7 @@ export const useBulk = () => {
       const subjectId = shot.locationId === locationId ? shot.subjectId : (there.find((s) => s.kind === kind) ?? there[0])?.id ?? null;
       return { ...shot, id: uuid(), locationId, subjectId, position: keys[i] ?? 'a0', cutPosition: '' };
     });
-    film.act(`copy ${copies.length} slates`, copies.map(put));
+    film.act(`copy ${counted(copies.length, 'slate')}`, copies.map(put));
     return copies.map((c) => c.id);
   };
 

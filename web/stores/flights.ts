@@ -1,3 +1,4 @@
+import { counted } from '@core/units';
 import { adopt, contradiction, beforePairs, dayJob, proposalOf, type DayJob, type DayProposal, type DerivedFilm, type FilmInput, type FlightChange } from '@core/film';
 import { proxy } from 'comlink';
 import { defineStore } from 'pinia';
@@ -61,7 +62,7 @@ export const useFlights = defineStore('flights', () => {
       const answer = await mine.remote.day(JSON.parse(JSON.stringify(job)), SEARCH_MS, proxy((best) => {
         if (from !== input) return;
         proposal.value = proposalOf(job, best);
-        progress.value = `${best.plan.flights.length} flights, ${best.plan.left.length} left out`;
+        progress.value = `${counted(best.plan.flights.length, 'flight')}, ${best.plan.left.length} left out`;
       }));
       if (from === input) proposal.value = proposalOf(job, answer);
     } catch (error) { failed.value = `The planner stopped: ${error instanceof Error ? error.message : 'no reason given'}.`; } finally { if (worker === mine) stop(); }

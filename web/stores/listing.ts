@@ -1,3 +1,4 @@
+import { counted } from '@core/units';
 import type { DerivedShot, Warning } from '@core/film';
 import { USE_WORDS, useOf } from '@core/story';
 import { worst } from '@core/warnings';
@@ -21,7 +22,7 @@ export const COLUMNS: readonly Column[] = [
   { id: 'energy', label: 'Energy', quantity: 'wattHours', of: ({ facts }) => facts.energy?.totalWh ?? NaN },
   { id: 'card', label: 'Card space', quantity: 'gigabytes', of: ({ facts }) => facts.bytes / 1e9 },
   { id: 'cut', label: 'Seconds in the cut', quantity: 'seconds', of: ({ facts }) => facts.segments.reduce((sum, s) => sum + s.timelineS, 0) },
-  { id: 'takes', label: 'Takes', quantity: 'text', of: ({ facts }) => `${facts.shot.takes} take${facts.shot.takes === 1 ? '' : 's'}` },
+  { id: 'takes', label: 'Takes', quantity: 'text', of: ({ facts }) => counted(facts.shot.takes, 'take') },
   { id: 'pace', label: 'Pace', quantity: 'text', of: ({ facts }) => facts.band },
   { id: 'fill', label: 'Subject in frame', quantity: 'percent', of: ({ facts }) => facts.fill * 100 },
   { id: 'height', label: 'Highest point', quantity: 'metres', of: ({ facts }) => facts.flown?.highestM ?? NaN },

@@ -2,6 +2,7 @@ import { daysBetween, eveningBefore, STORAGE_DAYS } from '../../charge';
 import { packFaults } from '../../energy';
 import { calibrationOf } from '../../film';
 import { takeOffMass, weightClass, type Aircraft, type Pack } from '../../kit';
+import { counted } from '../../units';
 import { aircraftOf, care, fail, flightsOf, pass, some, type Check, type Context } from '../types';
 
 /** Firmware that was looked at within so many days counts as looked at. */
@@ -71,7 +72,7 @@ const packsSound: Check = {
     const packs = flownPacks(c);
     if (packs.length === 0) return null;
     const bad = packs.flatMap((p) => { const [fault] = packFaults(p, calibrationOf(c.input.kit)); return fault ? [`${p.name}: ${fault}`] : []; });
-    return bad.length > 0 ? fail(`${some(bad)}.`) : pass(`${packs.length} packs, nothing against them.`);
+    return bad.length > 0 ? fail(`${some(bad)}.`) : pass(`${counted(packs.length, 'pack')}, nothing against any.`);
   },
 };
 
@@ -84,7 +85,7 @@ const packsCharged: Check = {
     const packs = flownPacks(c);
     if (packs.length === 0) return null;
     const { topUp } = eveningBefore(packs, [], c.input.kit.chargers, dayBefore(c.date), c.date, 0);
-    return topUp.length > 0 ? fail(`Would hold less: ${some(topUp.map((t) => `${t.pack.name} ${Math.round(t.share * 100)} %${t.drained ? ', drained by itself' : ''}`))}.`) : pass(`${packs.length} packs full on the day.`);
+    return topUp.length > 0 ? fail(`Would hold less: ${some(topUp.map((t) => `${t.pack.name} ${Math.round(t.share * 100)} %${t.drained ? ', drained by itself' : ''}`))}.`) : pass(`${counted(packs.length, 'pack')} full on the day.`);
   },
 };
 
@@ -112,7 +113,7 @@ const logged: Check = {
   look: (c) => {
     if (!c.flight) return null;
     const done = c.flight.stops.filter((s) => c.derived.done.has(s.shotId)).length;
-    return done > 0 ? pass(`${done} of its ${c.flight.stops.length} slates are in the can.`) : care('Not yet. The log of the flights page takes half a minute.');
+    return done > 0 ? pass(`${done} of its ${counted(c.flight.stops.length, 'slate')} are in the can.`) : care('Not yet. The log of the flights page takes half a minute.');
   },
 };
 

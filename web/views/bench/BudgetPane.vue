@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '@core/units';
 import type { DerivedFilm, PlaceFacts } from '@core/film';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
@@ -17,13 +18,12 @@ const opened = ref(false);
 /** The rail of a long day is much to draw: it has a picture of its own. */
 const rail = useInTurn(() => ({ derived: props.derived, place: props.place }));
 const b = computed(() => props.derived.budget);
-const many = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;
 /** The answer in one line: does it fit, and if not, what gives. */
 const verdict = computed(() => {
   const { packsShort, cardOverBytes, shotsUnfit, shotsFitting, packsSpare, mustsUnfit } = b.value;
   if (shotsFitting + shotsUnfit === 0) return { fits: true, say: 'Nothing planned yet' };
-  if (shotsUnfit === 0 && cardOverBytes === 0) return { fits: true, say: `All ${shotsFitting} fit, ${many(packsSpare, 'pack')} to spare` };
-  const parts = [shotsUnfit > 0 ? `${shotsUnfit} of ${shotsFitting + shotsUnfit} do not fit${mustsUnfit > 0 ? `, ${many(mustsUnfit, 'must')} among them` : ''}` : '', packsShort > 0 ? `${many(packsShort, 'pack')} short` : '', cardOverBytes > 0 ? `cards ${(cardOverBytes / 1e9).toFixed(1)} GB short` : ''];
+  if (shotsUnfit === 0 && cardOverBytes === 0) return { fits: true, say: `All ${shotsFitting} fit, ${counted(packsSpare, 'pack')} to spare` };
+  const parts = [shotsUnfit > 0 ? `${shotsUnfit} of ${shotsFitting + shotsUnfit} do not fit${mustsUnfit > 0 ? `, ${counted(mustsUnfit, 'must')} among them` : ''}` : '', packsShort > 0 ? `${counted(packsShort, 'pack')} short` : '', cardOverBytes > 0 ? `cards ${(cardOverBytes / 1e9).toFixed(1)} GB short` : ''];
   return { fits: false, say: parts.filter(Boolean).join(' · ') };
 });
 const warnings = computed(() => [...(props.derived.placeWarnings.get(props.place.location.id) ?? []), ...(findings.places.get(props.place.location.id) ?? []), ...b.value.warnings]);

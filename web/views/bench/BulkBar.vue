@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '@core/units';
 import type { Shot } from '@core/film';
 import { computed, ref } from 'vue';
 import { choices, HANDLING_WORDS, PRIORITY_WORDS, ROLE_WORDS, WISH_WORDS } from '../../format';
@@ -36,7 +37,7 @@ const apply = (value: Change): void => {
   if (field === 'aircraft') bulk.changeAircraft(ids, word);
   else if (field === 'takes') bulk.change(ids, { takes: Number(word) }, 'takes of slates');
   else bulk.change(ids, { [field]: word }, `${field} of slates`);
-  looking.say(`${ids.length} slates changed. Ctrl+Z takes it back.`);
+  looking.say(`${counted(ids.length, 'slate')} changed. Ctrl+Z takes it back.`);
   change.value = '';
 };
 const copyTo = (locationId: string): void => {
@@ -44,9 +45,9 @@ const copyTo = (locationId: string): void => {
   const made = bulk.copyTo(listing.picked, locationId);
   listing.clear();
   for (const id of made) listing.toggle(id);
-  looking.say(`${made.length} slates copied.`);
+  looking.say(`${counted(made.length, 'slate')} copied.`);
 };
-const remove = (): void => { const n = listing.picked.length; bulk.remove(listing.picked); listing.clear(); looking.say(`Deleted ${n} slates. Ctrl+Z brings them back.`); };
+const remove = (): void => { const n = listing.picked.length; bulk.remove(listing.picked); listing.clear(); looking.say(`Deleted ${counted(n, 'slate')}. Ctrl+Z brings them back.`); };
 const join = (): void => { const id = bulk.join(listing.picked); listing.clear(); if (id) looking.pick(id); };
 </script>
 

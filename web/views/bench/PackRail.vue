@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '@core/units';
 import { computed } from 'vue';
 import type { DerivedFilm, PlaceFacts } from '@core/film';
 import { dateText, writeText } from '../../format';
@@ -38,7 +39,7 @@ const titleOf = (p: Piece): string => {
   if (p.kind === 'home') return `way home and landing, ${writeText(p.wattHours, 'wattHours')}`;
   return `${p.number} ${props.derived.shots.get(p.shotId ?? '')?.facts.shot.title ?? ''}, ${writeText(p.wattHours, 'wattHours')}`;
 };
-const spoken = (c: Column): string => `${c.name}: holds ${writeText(c.heldWh, 'wattHours')} of ${writeText(c.ratedWh, 'wattHours')}, ${c.flights} flights use ${writeText(c.usedWh, 'wattHours')}, ${writeText(c.minutes, 'minutes')}`;
+const spoken = (c: Column): string => `${c.name}: holds ${writeText(c.heldWh, 'wattHours')} of ${writeText(c.ratedWh, 'wattHours')}, ${counted(c.flights, 'flight')} on ${writeText(c.usedWh, 'wattHours')}, ${writeText(c.minutes, 'minutes')}`;
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '@core/units';
 import { clockText, localToUtc, minutesOf } from '@core/light';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { dateText } from '../../format';
@@ -52,7 +53,7 @@ const verdict = computed(() => {
   const over = day.rows.value.filter((r) => r.flight.overWh > 0).length;
   const done = [...reckoning.derived?.done ?? []].length;
   if (day.rows.value.length + out === 0) return done > 0 ? 'Everything is in the can' : 'Nothing planned yet';
-  return [`${day.rows.value.length} flights`, over > 0 ? `${over} ask too much of their pack` : '', out > 0 ? `${out} slates in no flight` : over > 0 ? '' : 'everything fits', done > 0 ? `${done} in the can` : ''].filter(Boolean).join(' · ');
+  return [counted(day.rows.value.length, 'flight'), over > 0 ? `${over} ask too much of their pack` : '', out > 0 ? `${counted(out, 'slate')} in no flight` : over > 0 ? '' : 'everything fits', done > 0 ? `${done} in the can` : ''].filter(Boolean).join(' · ');
 });
 const fits = computed(() => day.unfit.value.length === 0 && !day.rows.value.some((r) => r.flight.overWh > 0));
 const warnings = computed(() => [...day.places.value.flatMap((p) => [...reckoning.derived?.placeWarnings.get(p.location.id) ?? [], ...findings.places.get(p.location.id) ?? []].filter((w) => w.code.startsWith('flight'))), ...reckoning.derived?.budget.warnings.filter((w) => /^(flight|pack|card)/.test(w.code)) ?? []]);

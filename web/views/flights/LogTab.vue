@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '@core/units';
 import type { Entity } from '@contract';
 import { calibrationOf } from '@core/film';
 import { dateIn, localToUtc, minutesOf, clockText } from '@core/light';
@@ -75,7 +76,7 @@ const learn = (v: boolean) => film.edit('film', film.filmId, { preferences: { ..
 <template>
   <div class="log">
     <section aria-label="Log a flight">
-      <h2>Log a flight <span class="quiet">{{ row ? `flight ${row.number}, ${row.flight.stops.length} slates` : 'without a plan' }}</span></h2>
+      <h2>Log a flight <span class="quiet">{{ row ? `flight ${row.number}, ${counted(row.flight.stops.length, 'slate')}` : 'without a plan' }}</span></h2>
       <div class="form">
         <PickField label="Pack" :value="draft.packId" :options="packs" :save="(v) => { draft.packId = v; }" />
         <TextField label="Off at" type="time" :value="draft.at" :save="(v) => { draft.at = v; }" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '@core/units';
 import { conditionsOf, exposurePlan, type DerivedFilm, type FlightExposure, type LitPlace, type PlaceFacts, type SettingAt } from '@core/film';
 import { clockText } from '@core/light';
 import { computed, ref, watch } from 'vue';
@@ -31,7 +32,7 @@ const print = (): void => window.print();
 <template>
   <div class="plan">
     <header class="top">
-      <p v-if="plan.length > 0" class="sum">{{ plan.length }} flight{{ plan.length === 1 ? '' : 's' }}, {{ landings === 0 ? 'each with one filter from take-off to landing' : `${landings} landing${landings === 1 ? '' : 's'} to change a filter` }}.</p>
+      <p v-if="plan.length > 0" class="sum">{{ counted(plan.length, 'flight') }}, {{ landings === 0 ? 'each with one filter from take-off to landing' : `${counted(landings, 'landing')} to change a filter` }}.</p>
       <button class="btn no-print" @click="print">Print</button>
     </header>
     <p v-if="plan.length === 0" class="quiet">No flights here yet. Slates with an aircraft and a charged pack make some; their settings show here.</p>
