@@ -1,5 +1,5 @@
 import type { Vec3 } from '../units';
-import { cardsHold, dayOf, type DayFlight, type DayGroup, type DayPack, type DayPlan, type DayProblem } from './day';
+import { cardsHold, dayOf, type DayFlight, type DayGroup, type DayPlan, type DayProblem } from './day';
 import type { Plan, PlanProblem, PlanShot } from './types';
 
 const EPS = 1e-6;
@@ -39,31 +39,23 @@ const flownAgain = (group: DayGroup, flight: DayFlight, faults: string[]): Flown
   return { ...flown, seconds: flown.seconds + home.seconds + group.landing.seconds, wattHours: flown.wattHours + home.wattHours + group.landing.wattHours };
 };
 
-/** Whether flights on a pack leave enough in it for one more, with nothing charged in between. */
-const restCovers = (problem: DayProblem, pack: DayPack, before: readonly DayFlight[], f: DayFlight): boolean => {
-  const { fullWh } = pack;
-  if (!fullWh) return false;
-  const groupOf = (x: DayFlight): number => problem.groups.findIndex((g) => g.id === x.groupId);
-  // Only what was flown since it could last have been full counts.
-  let taken = 0;
-  for (const [i, x] of before.entries()) {
-    const last = before[i - 1];
-    const full = last && pack.again && x.launchS >= last.launchS + last.airborneS + pack.again.coolS + pack.again.chargeS(last.wattHours) - EPS;
-    taken = (full ? 0 : taken) + x.wattHours / (fullWh[groupOf(x)] ?? Infinity);
-  }
-  const n = groupOf(f);
-  return f.wattHours <= (pack.usableWh[n] ?? 0) - taken * (fullWh[n] ?? 0) + EPS;
-};
-
+/** Flies a pack through the day: full again by the time it leaves, or on what the flights since it was full have left in it. */
 const packFaults = (problem: DayProblem, plan: DayPlan): string[] => problem.packs.flatMap((pack) => {
+  const { again, fullWh } = pack;
+  const groupOf = (f: DayFlight): number => problem.groups.findIndex((g) => g.id === f.groupId);
   const mine = plan.flights.filter((f) => f.packId === pack.id).sort((a, b) => a.launchS - b.launchS);
+  let taken = 0;
   return mine.flatMap((f, i) => {
+    const n = groupOf(f);
+    const faults: string[] = [];
     const before = mine[i - 1];
-    if (!before) return f.launchS < (pack.readyS ?? 0) - EPS ? [`${pack.id} is flown before it is ready`] : [];
-    if (restCovers(problem, pack, mine.slice(0, i), f)) return [];
-    if (!pack.again) return [`${pack.id} is flown twice, and nothing charges it`];
-    const soonest = before.launchS + before.airborneS + pack.again.coolS + pack.again.chargeS(before.wattHours);
-    return f.launchS < soonest - EPS ? [`${pack.id} is flown before it can be full again`] : [];
+    if (!before) { if (f.launchS < (pack.readyS ?? 0) - EPS) faults.push(`${pack.id} is flown before it is ready`); } else {
+      const soonest = again ? before.launchS + before.airborneS + again.coolS + again.chargeS(fullWh ? taken * (fullWh[groupOf(before)] ?? 0) : before.wattHours) : Infinity;
+      const rest = fullWh ? (pack.usableWh[n] ?? 0) - taken * (fullWh[n] ?? 0) : -Infinity;
+      if (f.launchS >= soonest - EPS) taken = 0; else if (f.wattHours > rest + EPS) faults.push(again ? `${pack.id} is flown before it can be full again` : `${pack.id} is flown twice, and nothing charges it`);
+    }
+    taken += f.wattHours / (fullWh?.[n] ?? Infinity);
+    return faults;
   });
 });
 

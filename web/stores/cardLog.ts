@@ -1,5 +1,5 @@
 import type { Entity } from '@contract';
-import { lifeOf, moveFault } from '@core/cards';
+import { cardsNow, lifeOf, moveFault } from '@core/cards';
 import type { DerivedFilm, TimedFlight } from '@core/film';
 import type { CardAct } from '@core/kit';
 import { v4 as uuid } from 'uuid';
@@ -26,7 +26,10 @@ export const tellCard = (film: Pick<FilmStore, 'film' | 'get' | 'list' | 'act'>,
 const toldOf = (film: Pick<FilmStore, 'list'>): ReadonlySet<string> => new Set(film.list('cardMove').map((m) => m.cardId));
 
 /** Cards as they stand now, in the form of their records. */
-export const cardsAsTold = (film: Pick<FilmStore, 'list'>): Card[] => film.list('card').map((c) => ({ ...c, usedGB: lifeOf(c, film.list('cardMove')).usedGB }));
+export const cardsAsTold = (film: Pick<FilmStore, 'list'>): Card[] => {
+  const now = new Map(cardsNow(film.list('card'), film.list('cardMove')).map((c) => [c.id, c.usedGB]));
+  return film.list('card').map((c) => ({ ...c, usedGB: now.get(c.id) ?? c.usedGB }));
+};
 
 /** A record that came in as one that stands now, as it is stored: footage is neither made nor lost by a table. */
 export const cardAsStored = (film: Pick<FilmStore, 'list' | 'get'>, card: Card): Card => ({ ...card, usedGB: toldOf(film).has(card.id) ? film.get('card', card.id)?.usedGB ?? card.usedGB : card.usedGB });
