@@ -7,49 +7,12 @@ import pino from 'pino';
 import { demoFilm } from '../../demo';
 import { start } from '../../server/start';
 import { ms, report, spread } from './figures';
+import { dragged, reportDragged } from './frames';
 import { obstacles } from './site';
 
-const STEPS = 100;
-/** Steps until the engine has compiled what it runs. */
-const COLD = 10;
-
-/**
- * Presses an arrow on the focused slider with every frame.
- * @returns for each frame, ms of script and layout in the event, and of everything of the page's own from that event to the next frame;
- * and of a loop that is always the same, before and after it: where it takes longer than at its best, others had the processor
- */
-const dragged = async (steps: number): Promise<{ hand: number[]; frame: number[]; loop: number[] }> => {
-  const hand: number[] = [];
-  const frame: number[] = [];
-  const loop: number[] = [];
-  // A method, because the bundler marks named functions with a helper the page does not have.
-  const clock = {
-    own: 0,
-    async timed(act: () => void): Promise<number> {
-      const began = performance.now();
-      act();
-      for (let k = 0; k < 20; k += 1) await null;
-      void document.body.offsetHeight;
-      const took = performance.now() - began;
-      this.own += took;
-      return took;
-    },
-  };
-  const spin = { x: 0, once(): number { const began = performance.now(); for (let i = 0; i < 1e6; i += 1) this.x += i & 3; return performance.now() - began; } };
-  for (let i = 0; i < 30; i += 1) spin.once();
-  const real = window.setTimeout;
-  window.setTimeout = ((act: () => void, delay?: number, ...rest: unknown[]) => real(delay ? act : () => void clock.timed(act), delay, ...rest)) as typeof window.setTimeout;
-  for (let i = 0; i < steps; i += 1) {
-    clock.own = 0;
-    const before = spin.once();
-    hand.push(await clock.timed(() => document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', code: 'ArrowRight', bubbles: true }))));
-    await new Promise((done) => { requestAnimationFrame(() => { const channel = new MessageChannel(); channel.port1.onmessage = done; real(() => channel.port2.postMessage(0)); }); });
-    frame.push(clock.own);
-    loop.push(Math.max(before, spin.once()));
-  }
-  window.setTimeout = real;
-  return { hand, frame, loop };
-};
+const STEPS = 600;
+/** Frames until the engine has compiled what it runs. */
+const COLD = 20;
 
 /** Script time of a frame while a move plays; the picture itself is drawn in software here. */
 const preview = async (page: Page): Promise<void> => {
@@ -105,17 +68,9 @@ const run = async (): Promise<void> => {
     const sizes = await page.evaluate(() => (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).filter((r) => /\.(js|css)$/.test(r.name) && r.startTime < (performance.getEntriesByName('usable')[0]?.startTime ?? Infinity)).reduce((sum, r) => sum + r.encodedBodySize, 0));
     await page.locator('.slate', { hasText: 'Along the parapet' }).first().click();
     await page.getByRole('slider', { name: 'Length' }).focus();
-    const { hand, frame, loop } = await page.evaluate(dragged, STEPS);
+    const held = await dragged(browser, page, STEPS);
     report(`${count} slates: usable after`, `${ms(usable)}, ${(sizes / 1000).toFixed(0)} kB of script and style`);
-    for (const [name, times] of [['slate in hand', hand], ['whole frame, an arrow with every frame', frame]] as const) {
-      const s = spread(times.slice(COLD));
-      report(`${count} slates: slider step, ${name}`, `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}; worst of the first ${COLD} ${ms(spread(times.slice(0, COLD)).max)}`);
-    }
-    // At its better the loop says what this processor can do alone; a frame next to one that was half as slow again was not the page's alone.
-    const usual = [...loop].sort((a, b) => a - b)[Math.floor(loop.length / 4)] ?? Infinity;
-    const alone = frame.filter((_, i) => i >= COLD && (loop[i] ?? Infinity) < 1.5 * usual);
-    const s = spread(alone);
-    report(`${count} slates: whole frame, where nobody else had the processor`, `${alone.length} of ${STEPS - COLD} frames: median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}`);
+    reportDragged(`${count} slates, slider held`, held, COLD);
     if (count === 18) await preview(page);
     if (count === 60) await panned(page, app.address, await app.films.importFile({ ...like, shots: shots.map((s) => ({ ...s, locationId: like.locations[0]?.id ?? '', subjectId: like.subjects[0]?.id ?? null })), features: obstacles(500, like.locations[0]?.id ?? '').map((f) => ({ ...f, points: [...f.points] })) }, 'bench'));
     await page.close();

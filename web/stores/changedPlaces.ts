@@ -6,6 +6,8 @@ export const changedPlaces = (before: FilmInput | null, now: FilmInput): Iterabl
   const changed = new Set<string>();
   const compare = (a: readonly { readonly id: string }[], b: readonly { readonly id: string }[], placeOf: (t: { readonly id: string }) => string): void => {
     if (a === b) return;
+    // A held slider changes one row of many and moves none.
+    if (a.length === b.length && a.every((t, i) => t.id === b[i]?.id)) { b.forEach((t, i) => { const old = a[i]; if (old && old !== t) { changed.add(placeOf(old)); changed.add(placeOf(t)); } }); return; }
     const known = new Map(a.map((t) => [t.id, t]));
     for (const t of b) {
       const old = known.get(t.id);

@@ -1,8 +1,9 @@
-import { lightJob, overWeightLine, placeLightWarnings, readingsOf, type DateWeighed, type DerivedShot, type ShotWindow, type Warning } from '@core/film';
+import { lightJob, overWeightLine, placeLightWarnings, readingsOf, type DateWeighed, type DerivedShot, type LightJob, type ShotWindow, type Warning } from '@core/film';
+import { KeyedMemo } from '@core/units';
 import { wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
-import type { LightWorker, PlaceLightJob } from '../workers/light.worker';
+import type { LightTold, LightWorker, PlaceLightJob } from '../workers/light.worker';
 import { useFilm } from './film';
 import { useFindings } from './findings';
 import { useReckoning } from './reckoning';
@@ -14,15 +15,32 @@ const LONGEST_MS = 500;
 
 const shotsOf = (reckoning: ReturnType<typeof useReckoning>, id: string): DerivedShot[] => [...(reckoning.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === id);
 
+/** Rows of the film may be watched objects; what goes to a worker is plain. */
+const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+
+/** Slates as they were last sent: of a place in work one slate changes and nineteen do not. */
+const sent = new KeyedMemo<LightJob | null>();
+
 /** A place as plain data for the worker; null where it has no light. */
 const jobOf = (film: ReturnType<typeof useFilm>, reckoning: ReturnType<typeof useReckoning>, id: string): PlaceLightJob | null => {
   const place = reckoning.derived?.places.get(id);
   if (!place?.light || !film.film || !Number.isFinite(place.windowFromMs)) return null;
-  const jobs = shotsOf(reckoning, id).flatMap((s) => { const job = lightJob(s, reckoning.along); return job ? [job] : []; });
+  const jobs = shotsOf(reckoning, id).flatMap((s) => {
+    const job = sent.get(s.facts.shot.id, [s, reckoning.along.filters], () => { const made = lightJob(s, reckoning.along); return made && plain(made); });
+    return job ? [job] : [];
+  });
   const toMs = Math.max(place.windowToMs, ...place.flights.map((f) => f.endMs));
   const readings = readingsOf(place.location, place.light, film.list('reading'));
-  // Rows of the film may be watched objects; what goes to a worker is plain.
-  return JSON.parse(JSON.stringify({ preferences: { preferences: film.film.preferences }, location: place.location, readings, fromMs: place.windowFromMs, toMs, jobs })) as PlaceLightJob;
+  return { ...plain({ preferences: { preferences: film.film.preferences }, location: place.location, readings, fromMs: place.windowFromMs, toMs }), jobs };
+};
+
+/** What is to be said of an aircraft's weight with the film's filters on, at each slate it flies. */
+const overWeight = (film: ReturnType<typeof useFilm>, reckoning: ReturnType<typeof useReckoning>): [shotId: string, told: Warning][] => {
+  const { film: whole } = film;
+  if (!whole) return [];
+  const heavy = new Map(film.list('aircraft').flatMap((a) => { const w = a.retired ? null : overWeightLine(whole, reckoning.along, a); return w ? [[a.id, w] as const] : []; }));
+  if (heavy.size === 0) return [];
+  return [...reckoning.derived?.shots.values() ?? []].flatMap(({ facts }): [string, Warning][] => { const w = heavy.get(facts.aircraft?.id ?? ''); return w ? [[facts.shot.id, w]] : []; });
 };
 
 /** Light of the slates over the minutes of their windows, worked out beside the page; answers come a moment after a change. */
@@ -34,6 +52,8 @@ export const useLight = defineStore('light', () => {
   let worker: Remote<LightWorker> | null = null;
   const remote = (): Remote<LightWorker> => worker ??= wrap<LightWorker>(new Worker(new URL('../workers/light.worker.ts', import.meta.url), { type: 'module', name: 'light' }));
 
+  /** Answers from beside the page, and what is said of each slate with what its place says. */
+  const found = new Map<string, LightTold>();
   const told = new Map<string, readonly Warning[]>();
   const places = new Map<string, readonly Warning[]>();
   /** What a place was last looked at for: parts by identity. */
@@ -51,27 +71,33 @@ export const useLight = defineStore('light', () => {
 
   const publish = (): void => {
     const here = reckoning.derived;
-    for (const id of told.keys()) if (!here?.shots.has(id)) told.delete(id);
+    for (const map of [told, found]) for (const id of map.keys()) if (!here?.shots.has(id)) map.delete(id);
+    sent.keep(new Set(here?.shots.keys()));
     for (const id of places.keys()) if (!here?.places.has(id)) places.delete(id);
-    const craft = film.film ? film.list('aircraft').filter((a) => !a.retired).flatMap((a) => { const w = film.film && overWeightLine(film.film, reckoning.along, a); return w ? [w] : []; }) : [];
     const shots = new Map(told);
-    for (const w of craft) for (const s of here?.shots.values() ?? []) if (w.subject.kind === 'aircraft' && s.facts.aircraft?.id === w.subject.id) shots.set(s.facts.shot.id, [...shots.get(s.facts.shot.id) ?? [], w]);
+    for (const [shotId, w] of overWeight(film, reckoning)) shots.set(shotId, [...shots.get(shotId) ?? [], w]);
     findings.tell('light', { shots, places: new Map(places) });
   };
 
   const look = async (id: string): Promise<void> => {
     const job = jobOf(film, reckoning, id);
-    if (!job) { places.delete(id); for (const s of shotsAt(id)) told.delete(s.facts.shot.id); publish(); return; }
-    const answer = await remote().check(job);
-    windows.value = new Map([...windows.value, ...answer.windows.map((w): [string, ShotWindow] => [w.shotId, w])]);
+    if (!job) { places.delete(id); for (const s of shotsAt(id)) { told.delete(s.facts.shot.id); found.delete(s.facts.shot.id); } publish(); return; }
+    const lit = new Set(job.jobs.map((j) => j.shotId));
+    for (const [shotId, light] of await remote().check(job, [...lit].filter((s) => found.has(s)))) found.set(shotId, light);
+    const shots = shotsAt(id).map((s) => s.facts.shot);
     const place = reckoning.derived?.places.get(id);
-    const own = place ? placeLightWarnings(place, shotsAt(id).map((s) => s.facts.shot), film.list('reading')) : [];
+    const own = place ? placeLightWarnings(place, shots, film.list('reading')) : [];
     places.set(id, own.filter((w) => w.subject.kind === 'location'));
-    for (const [shotId, list] of answer.warnings) told.set(shotId, [...list, ...own.filter((w) => w.subject.kind === 'shot' && w.subject.id === shotId)]);
+    for (const shot of shots) {
+      // A slate that cannot be flown any more has no light that could be spoken of.
+      if (!lit.has(shot.id)) found.delete(shot.id);
+      told.set(shot.id, [...found.get(shot.id)?.warnings ?? [], ...own.filter((w) => w.subject.kind === 'shot' && w.subject.id === shot.id)]);
+    }
     publish();
+    windows.value = new Map([...found].map(([shotId, light]) => [shotId, light.window]));
   };
 
-  const settle = async (): Promise<void> => { for (let ids = changed(); ids.length > 0; ids = changed()) for (const id of ids) await look(id); };
+  const settle = async (): Promise<void> => { for (const id of changed()) await look(id); };
   const touched = whenResting(settle, REST_MS, LONGEST_MS);
   let started = false;
   /** Begins to watch the film; asked for once the first view is there. */
@@ -79,7 +105,7 @@ export const useLight = defineStore('light', () => {
     if (started) return;
     started = true;
     watch(() => reckoning.derived, touched, { immediate: true });
-    watch(() => film.filmId, () => { seen.clear(); told.clear(); places.clear(); windows.value = new Map(); });
+    watch(() => film.filmId, () => { seen.clear(); told.clear(); found.clear(); places.clear(); windows.value = new Map(); });
   };
 
   /** A place's date and those after it, weighed for its slates. */

@@ -1,4 +1,4 @@
-import { counted } from '@core/units';
+import { counted, groupBy } from '@core/units';
 import type { DerivedShot, Warning } from '@core/film';
 import { USE_WORDS, useOf } from '@core/story';
 import { worst } from '@core/warnings';
@@ -74,16 +74,20 @@ export const useListing = defineStore('listing', () => {
     columnIds.value = columnIds.value.includes(id) ? columnIds.value.filter((c) => c !== id) : [...columnIds.value, id].slice(-MOST_COLUMNS);
   };
   const toggleSieve = (id: string): void => { sieves.value = sieves.value.includes(id) ? sieves.value.filter((s) => s !== id) : [...sieves.value, id]; };
-  /** Of one group any may hold, of several groups all must. */
-  const matches = (shot: DerivedShot): boolean => {
+  /** What the list holds back; null while it shows everything. Of one group of sieves any may hold, of several groups all must. */
+  const test = computed<((shot: DerivedShot) => boolean) | null>(() => {
     const active = SIEVES.filter((s) => sieves.value.includes(s.id));
-    const groups = new Set(active.map((s) => s.group));
-    if (![...groups].every((g) => active.some((s) => s.group === g && s.keeps(shot, findings.about(shot))))) return false;
-    const { facts } = shot;
+    const groups = [...groupBy(active, (s) => s.group).values()];
     const words = wanted.value.trim().toLowerCase();
-    return words === '' || [facts.shot.title, facts.move?.name, facts.shot.role, facts.shot.priority, facts.subject?.name, facts.aircraft?.name, facts.shot.notes, ...Object.values(facts.shot.layers)].some((t) => t?.toLowerCase().includes(words));
-  };
-  const shown = computed(() => [...(reckoning.derived?.shots.values() ?? [])].filter(matches));
+    if (active.length === 0 && words === '') return null;
+    return (shot) => {
+      if (!groups.every((group) => group.some((s) => s.keeps(shot, findings.about(shot))))) return false;
+      const { facts } = shot;
+      return words === '' || [facts.shot.title, facts.move?.name, facts.shot.role, facts.shot.priority, facts.subject?.name, facts.aircraft?.name, facts.shot.notes, ...Object.values(facts.shot.layers)].some((t) => t?.toLowerCase().includes(words));
+    };
+  });
+  const matches = (shot: DerivedShot): boolean => test.value?.(shot) ?? true;
+  const shown = computed(() => { const all = [...(reckoning.derived?.shots.values() ?? [])]; return test.value ? all.filter(matches) : all; });
 
   const toggle = (id: string): void => { const next = new Set(chosen.value); if (next.has(id)) next.delete(id); else next.add(id); chosen.value = next; anchor = id; };
   /** From the last chosen to this one, as they are listed. */

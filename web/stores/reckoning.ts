@@ -6,7 +6,7 @@ import { useFilm } from './film';
 import { inTurn } from './inTurn';
 
 /** What the sums over the film may take of one frame; a step that is longer runs over it. */
-const ROOM_MS = 4;
+const ROOM_MS = 3;
 
 const sameRows = (a: FilmInput, b: FilmInput): boolean => a.film.id === b.film.id && (['locations', 'subjects', 'shots'] as const).every((k) => a[k].length === b[k].length);
 

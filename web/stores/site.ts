@@ -3,24 +3,22 @@ import type { Contour } from '@core/terrain';
 import type { Vec3 } from '@core/units';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
-import type { SiteAnswer } from '../workers/site.worker';
+import type { SiteAnswer, SiteTold } from '../workers/site.worker';
 import { changedPlaces } from './changedPlaces';
 import { useFilm } from './film';
 import { useFindings } from './findings';
 import { useSiteJobs } from './siteJobs';
 import { whenResting } from './whenResting';
 
-type Told = SiteAnswer['shots'][number];
-
 /** Milliseconds without a change after which a place is looked at, and the longest one waits while changes go on. */
 const REST_MS = 90;
-const LONGEST_MS = 450;
+const LONGEST_MS = 300;
 
 /** What the places mean to the shots, worked out beside the page. Answers come a moment after a change; the newest question counts. */
 export const useSite = defineStore('site', () => {
   const film = useFilm();
   const findings = useFindings();
-  const shots = shallowRef<ReadonlyMap<string, Told>>(new Map());
+  const shots = shallowRef<ReadonlyMap<string, SiteTold>>(new Map());
   const busy = shallowRef(false);
   const dirty = new Set<string>();
   const places = new Map<string, readonly Warning[]>();
@@ -29,12 +27,16 @@ export const useSite = defineStore('site', () => {
   const settle = async (): Promise<void> => {
     busy.value = true;
     try {
-      for (let id = dirty.values().next().value; id !== undefined; id = dirty.values().next().value) {
-        dirty.delete(id);
+      // Only what is asked for by now: what is touched meanwhile waits for its own rest, or a held slider would keep this running.
+      const asked = [...dirty];
+      dirty.clear();
+      for (const id of asked) {
         const job = await jobs.of(id);
-        const answer: SiteAnswer = job ? await jobs.remote().check(job) : { shots: [], place: [] };
-        const others = [...shots.value].filter(([shotId]) => film.get('shot', shotId) && film.get('shot', shotId)?.locationId !== id);
-        shots.value = new Map([...others, ...answer.shots.map((s): [string, Told] => [s.site.shotId, s])]);
+        const answer: SiteAnswer = job ? await jobs.remote().check(job, job.shots.flatMap((s) => (shots.value.has(s.id) ? [s.id] : []))) : { shots: [], place: [] };
+        const there = new Set(film.input?.shots.map((s) => s.id));
+        const next = new Map([...shots.value].filter(([shotId]) => there.has(shotId)));
+        for (const [shotId, told] of answer.shots) if (told && there.has(shotId)) next.set(shotId, told); else next.delete(shotId);
+        shots.value = next;
         places.set(id, answer.place);
         findings.tell('site', { shots: new Map([...shots.value].map(([shotId, told]) => [shotId, told.warnings])), places: new Map(places) });
       }

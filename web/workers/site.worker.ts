@@ -5,6 +5,7 @@ import { contoursOf, groundOf, hillshade, seenFrom, surfaceOf, type Contour, typ
 import { KeyedMemo, type Vec3 } from '@core/units';
 import { topAt } from '@core/reach';
 import { expose, transfer } from 'comlink';
+import { Answers } from './answers';
 
 /** A place as it is sent over: plain data; its ground is sent once and named after that. */
 export interface PlaceJob {
@@ -17,13 +18,17 @@ export interface PlaceJob {
   readonly groundKey: string;
 }
 
+/** What a place means to a slate. */
+export interface SiteTold { readonly site: SiteShot; readonly warnings: readonly Warning[] }
+
 export interface SiteAnswer {
-  readonly shots: readonly { readonly site: SiteShot; readonly warnings: readonly Warning[] }[];
+  /** Slates the page lacks the answer for; null where there is nothing to be said. */
+  readonly shots: readonly (readonly [shotId: string, told: SiteTold | null])[];
   readonly place: readonly Warning[];
 }
 
 const grids = new Map<string, HeightGrid>();
-const found = new KeyedMemo<{ site: SiteShot; warnings: Warning[] } | null>();
+const found = new Answers<SiteTold | null>();
 
 /** Standing five hundred things on the ground takes longer than everything a slider changes. */
 const scenes = new KeyedMemo<Scene>();
@@ -46,18 +51,15 @@ const partsOf = (job: PlaceJob, ground: Ground | undefined) => {
 const site = {
   addGround(key: string, grid: HeightGrid): void { grids.set(key, grid); },
 
-  /** Everything a place means to its shots. What has not changed since is remembered by its content. */
-  check(job: PlaceJob): SiteAnswer {
+  /** Everything a place means to its shots, as far as the page does not hold it. */
+  check(job: PlaceJob, held: readonly string[]): SiteAnswer {
     const ground = groundFor(job);
     const about = JSON.stringify([job.film.preferences, job.film.aspect, job.film.units, job.film.timelineFps, job.film.tempoBpm, job.location, job.features, job.subjects, job.groundKey]);
     const scene = scenes.get(job.location.id, [about], () => sceneOf(job.film, job.location, job.subjects, job.features, ground));
-    const shots = partsOf(job, ground).flatMap((parts) => {
-      const answer = found.get(parts.shot.id, [about, JSON.stringify([parts.shot, parts.aircraft])], () => {
-        const facts = siteShot(parts, scene);
-        return facts && { site: facts, warnings: siteWarnings({ parts, scene, site: facts }) };
-      });
-      return answer ? [answer] : [];
-    });
+    const shots = found.fresh(partsOf(job, ground), ({ shot }) => shot.id, ({ shot, aircraft }) => [about, JSON.stringify([shot, aircraft])], (parts) => {
+      const facts = siteShot(parts, scene);
+      return facts && { site: facts, warnings: siteWarnings({ parts, scene, site: facts }) };
+    }, new Set(held));
     return { shots, place: siteOfPlace(scene) };
   },
 
