@@ -26,6 +26,17 @@ test('three panes and the rail fit 1280×800 without the page scrolling', async 
   for (const part of ['.slates', '.work', '.budgetpane', '.ribbon', '.rail svg', '.strip']) await expect(page.locator(part).first()).toBeInViewport();
 });
 
+test('what is chosen and what is filled in can be read: hiding the words changes the picture of their box', async ({ page, bench }) => {
+  await bench.open();
+  await bench.slate('Along the parapet').click();
+  for (const [box, words] of [['.work .el-select', '.el-select__placeholder'], ['.work .slide .el-input', 'input']] as const) {
+    const field = page.locator(box).first();
+    const seen = await field.screenshot({ animations: 'disabled' });
+    await field.locator(words).evaluate((e: HTMLElement) => { e.style.color = 'transparent'; });
+    expect((await field.screenshot({ animations: 'disabled' })).equals(seen), box).toBe(false);
+  }
+});
+
 test('on a phone the bench is three parts with large targets, nothing cut off', async ({ page, bench }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${bench.app.address}/film/${bench.film}`);
