@@ -26,6 +26,26 @@ test('three panes and the rail fit 1280×800 without the page scrolling', async 
   for (const part of ['.slates', '.work', '.budgetpane', '.ribbon', '.rail svg', '.strip']) await expect(page.locator(part).first()).toBeInViewport();
 });
 
+/** Boxes whose content is wider than they are and cannot be reached; what is for readers only, and words that end in dots, are meant to be cut. */
+const cutOff = (): string[] => [...document.querySelectorAll('*')].flatMap((e) => {
+  if (!(e instanceof HTMLElement) || e.offsetParent === null || e.closest('.sr') || e instanceof HTMLInputElement) return [];
+  const style = getComputedStyle(e);
+  const wide = e.scrollWidth > e.clientWidth + 1 && style.overflowX !== 'visible' && style.textOverflow !== 'ellipsis' && style.display !== 'inline';
+  return wide ? [`${e.tagName}.${[...e.classList].join('.')} ${e.scrollWidth} in ${e.clientWidth}: ${e.innerText.slice(0, 40)}`] : [];
+});
+
+test('at 1280 nothing is wider than its box, in any view or part of one', async ({ page, bench }) => {
+  for (const view of ['', 'board', 'job', 'places', 'plan', 'light', 'flights', 'ready', 'quick', 'kit'] as const) {
+    await bench.open(view);
+    if (view === 'plan') { await page.locator('.list').getByRole('button', { name: /Signal hut, smoke/ }).click(); await expect(page.locator('.right .rail')).toBeVisible(); }
+    const parts = page.getByRole('tab');
+    for (const part of [null, ...await parts.all()]) {
+      if (part) { await part.click(); await expect(part).toHaveAttribute('aria-selected', 'true'); }
+      expect(await page.evaluate(cutOff), `${view || 'bench'} ${(await part?.textContent()) ?? ''}`).toEqual([]);
+    }
+  }
+});
+
 test('what is chosen and what is filled in can be read: hiding the words changes the picture of their box', async ({ page, bench }) => {
   await bench.open();
   await bench.slate('Along the parapet').click();

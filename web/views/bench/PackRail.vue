@@ -26,7 +26,7 @@ const columns = computed(() => columnsOf(props.derived, props.place, packs.value
 const held = useInTurn(() => columns.value);
 const unseen = computed(() => props.place.fill.wished.length - columns.value.filter((c) => c.ghost).length);
 const scale = computed(() => Math.max(0, height.value - FOOT - TOP) / Math.max(1, ...columns.value.map((c) => c.ratedWh)));
-const columnWidth = computed(() => Math.max(30, Math.min(60, (width.value - GAP * columns.value.length) / Math.max(1, columns.value.length))));
+const columnWidth = computed(() => Math.max(26, Math.min(60, (width.value - GAP * columns.value.length) / Math.max(1, columns.value.length))));
 const svgWidth = computed(() => Math.max(width.value, columns.value.length * (columnWidth.value + GAP)));
 const groundY = computed(() => height.value - FOOT);
 /** Height of a level of energy left in a pack. */

@@ -56,7 +56,7 @@ onBeforeUnmount(() => { stopTarget(); stopPieces(); });
       <div class="ground critical" :style="{ left: percent(row.criticalFrom), width: percent(Math.max(0, row.held - row.criticalFrom)) }" />
       <template v-for="p in row.pieces" :key="p.key">
         <span v-if="p.shotId" ref="pieces" class="piece shot" :class="{ picked: p.shotId === looking.shotId, pinned: p.pinned }" :style="style(p)" :data-shot="p.shotId" :title="name(p)" @click="emit('choose', p.shotId)">
-          <i class="setup" :style="{ width: percent(p.setupShare) }" /><i v-for="m in marks(p)" :key="m" class="take" :style="{ left: percent(m) }" /><span v-if="p.size > 0.022"><em>{{ p.number }}{{ p.pinned ? '\u2022' : '' }}</em></span>
+          <i class="setup" :style="{ width: percent(p.setupShare) }" /><i v-for="m in marks(p)" :key="m" class="take" :style="{ left: percent(m) }" /><span><em>{{ p.number }}{{ p.pinned ? '\u2022' : '' }}</em></span>
         </span>
         <span v-else ref="pieces" class="piece" :class="p.kind" :style="style(p)" :title="`${p.kind === 'home' ? 'way home and landing' : p.kind === 'leg' ? 'reposition leg' : 'take-off'}, ${p.wattHours.toFixed(1)} Wh`" />
       </template>
@@ -88,9 +88,10 @@ onBeforeUnmount(() => { stopTarget(); stopPieces(); });
 .critical { background: repeating-linear-gradient(45deg, var(--hatch) 0 3px, var(--hatch) 3px 4px, var(--slab-3) 4px 5px); }
 .line { width: 2px; background: var(--chalk); pointer-events: none; }
 .piece { border: 1px solid var(--bench); border-top: 5px solid var(--sky, var(--line)); background: var(--ember-dim); padding: 0; min-width: 0; overflow: hidden; }
-.piece.shot { background: var(--ember); color: var(--bench); font-weight: 720; font-stretch: 80%; font-size: 13px; cursor: grab; }
+.piece.shot { background: var(--ember); color: var(--bench); font-weight: 720; font-stretch: 80%; font-size: 13px; cursor: grab; container-type: inline-size; }
 .piece.shot > span { position: absolute; inset: 6px 0; display: grid; place-items: center; }
-.piece.shot > span > em { font-style: normal; background: var(--ember); padding: 0 2px; }
+@container (max-width: 8px) { .piece.shot > span { display: none; } }
+.piece.shot > span > em { font-style: normal; background: var(--ember); padding: 0 1px; }
 .piece.picked > span > em { background: var(--pick); }
 .piece.home { background: none; border: 1px dashed var(--ember); border-top: 5px solid var(--sky, var(--line)); }
 .piece.picked { background: var(--pick); color: var(--pick-ink); }

@@ -70,7 +70,7 @@ const overGround = computed(() => props.shot.facts.overGround);
 </template>
 
 <style scoped>
-.pane { display: grid; gap: 9px; align-content: start; }
+.pane { display: grid; grid-template-columns: minmax(0, 1fr); gap: 9px; align-content: start; }
 header { display: grid; gap: 0; }
 h2 { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .number { font-stretch: 76%; font-size: 19px; }
