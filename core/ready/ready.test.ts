@@ -101,6 +101,16 @@ describe('how a check stands', () => {
       expect(line(0).standing).toBe('open');
     }), { numRuns: 15 });
   });
+  it('a flight keeps its answers when its slates change their order, and gives none to the next', () => {
+    const before = contextOf(film, 0, { flight: 0 });
+    const said = answer(before, 'pack-after', 'passed');
+    const [first, second] = before.flight!.stops.map((s) => film.shots.find((x) => x.id === s.shotId)!);
+    const turned = film.shots.map((s) => (s.id === first!.id ? { ...s, position: second!.position } : s.id === second!.id ? { ...s, position: first!.position } : s));
+    const at = (flight: number) => contextOf({ ...film, shots: turned, answers: [...film.answers, said] }, 0, { flight });
+    const standing = (c: Context) => sheetOf('after-landing', c).lines.find((l) => l.id === 'pack-after')!.standing;
+    expect(at(0).flight!.stops[0]!.shotId).not.toBe(said.shotId);
+    expect([standing(at(0)), standing(at(1))]).toEqual(['passed', 'open']);
+  });
   it('own checks come along, others are switched off and put in another order', () => {
     const codes = (checks: OwnCheck[]) => checksOf('launch-point', checks).map((k) => k.check.code);
     const all = codes([]);

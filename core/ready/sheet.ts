@@ -34,15 +34,17 @@ export const SCOPE_OF: Readonly<Record<CheckMoment, CheckScope>> = {
   'days-before': 'day', 'evening-before': 'day', 'leaving-home': 'day', 'launch-point': 'place', 'before-take': 'take', 'after-landing': 'flight', 'leaving-place': 'place', 'at-home': 'day',
 };
 
-/** Rows answers of a scope belong to: those of the day to its first place, those of a flight to its first slate. */
+/** Rows a new answer of a scope belongs to: those of the day to its first place, those of a flight to the slate it flies first. */
 export const answerKey = (c: Context, scope: CheckScope): { readonly locationId: string; readonly shotId: string | null } => ({
   locationId: scope === 'day' ? c.places[0]?.location.id ?? c.place.location.id : c.place.location.id,
   shotId: scope === 'take' ? c.shot?.facts.shot.id ?? null : scope === 'flight' ? c.flight?.stops[0]?.shotId ?? null : null,
 });
 
+/** A flight keeps its answers when its slates change their order: they are those given to any slate it flies. */
 const newest = (answers: readonly Answer[], c: Context, scope: CheckScope, id: string): Answer | null => {
   const key = answerKey(c, scope);
-  const mine = answers.filter((a) => a.checkId === id && a.locationId === key.locationId && a.shotId === key.shotId);
+  const slates = new Set<string | null>(scope === 'flight' ? c.flight?.stops.map((s) => s.shotId) : [key.shotId]);
+  const mine = answers.filter((a) => a.checkId === id && a.locationId === key.locationId && slates.has(a.shotId));
   const last = mine.reduce<Answer | null>((best, a) => (!best || a.utcMs > best.utcMs || (a.utcMs === best.utcMs && a.id > best.id) ? a : best), null);
   return last?.verdict === 'open' ? null : last;
 };
