@@ -39,6 +39,8 @@ export const useFilm = defineStore('film', () => {
   const shelf = new Shelf();
   /** Rows as the server last told them. */
   let stored = new Map<string, Held>();
+  /** Newest version heard of a thing that was deleted: what is told late must not bring it back. */
+  let buried = new Map<string, number>();
   let outbox = new Outbox();
   let history = new History();
   let events: EventSource | null = null;
@@ -68,12 +70,13 @@ export const useFilm = defineStore('film', () => {
     try {
       device = await claimDevice();
       const [opened, kitRows, log] = await Promise.all([api.film(id), api.kit(), api.changes(id)]);
+      buried = new Map();
       stored = new Map([...opened.rows, ...kitRows.rows].map((r) => [keyOf(r.kind, r.value.id), { version: r.version, value: r.value as Thing }]));
       shelf.clear();
       for (const row of [...opened.rows, ...kitRows.rows]) show(row.kind, row.value.id, row.value as Thing);
       history = History.fromLog(log.changes, device);
       outbox = new Outbox();
-      outbox.adopt(await leftBehind(device, id));
+      outbox.adopt(await leftBehind(device, id), (key) => stored.get(key) ?? null);
       for (const p of outbox.toJSON()) show(p.kind, p.id, p.value);
       refresh();
       loading.value = false;
@@ -92,20 +95,34 @@ export const useFilm = defineStore('film', () => {
   const listen = (since: number): void => {
     events = new EventSource(`/api/events?since=${since}`);
     events.addEventListener('change', (event) => hear(JSON.parse((event as MessageEvent<string>).data) as LoggedChange));
-    events.addEventListener('open', () => { if (saveState.value === 'offline') schedule(0); });
+    events.addEventListener('open', () => { if (saveState.value === 'offline') { restate(); schedule(0); } });
   };
 
   /** A change taken by the server, from this tab or another. */
   const hear = (change: LoggedChange): void => {
     if (change.filmId !== filmId.value && !isKit(change.kind)) return;
     const key = keyOf(change.kind, change.id);
-    if (change.version <= (stored.get(key)?.version ?? 0) && change.after) return;
-    if (change.device === device) return;
-    if (change.after) stored.set(key, { version: change.version, value: change.after as Thing }); else stored.delete(key);
-    if (outbox.has(key)) return;
+    if (change.version <= Math.max(stored.get(key)?.version ?? 0, buried.get(key) ?? 0)) return;
+    // The answer to what is on its way says it, too. What this tab sent before it was loaded anew has no other way to be heard.
+    if (change.device === device && outbox.flies(key)) return;
+    if (change.after) stored.set(key, { version: change.version, value: change.after as Thing }); else bury(key, change.version);
+    if (outbox.has(key)) { renew(change); return; }
     show(change.kind, change.id, change.after as Thing | null);
     if (change.kind === 'film' && !change.after) missing.value = 'This film was deleted in another tab.';
     refresh();
+  };
+
+  const bury = (key: string, version: number): void => { stored.delete(key); buried.set(key, version); };
+
+  /** What a clash is about changed again: the person is asked about what is stored now, or not at all where the two go together. */
+  const renew = (change: LoggedChange): void => {
+    const key = keyOf(change.kind, change.id);
+    const merged = outbox.renew(change.kind, change.id, change.after as Thing | null, change.after ? change.version : 0);
+    if (merged) show(change.kind, change.id, merged); else if (!outbox.has(key)) show(change.kind, change.id, change.after as Thing | null);
+    refresh();
+    if (saveState.value !== 'refused' || refusal.value !== '') return;
+    restate();
+    if (outbox.waiting > 0) schedule();
   };
 
   const schedule = (delay = SAVE_DELAY_MS): void => {
@@ -135,6 +152,9 @@ export const useFilm = defineStore('film', () => {
     void keepPending(device, film, box.toJSON());
   };
 
+  /** Says how saving stands once something is settled: what was changed may have been taken back before it went out. */
+  const restate = (): void => { saveState.value = outbox.clashes.length > 0 ? 'refused' : outbox.waiting > 0 ? 'waiting' : outbox.size > 0 ? 'saving' : 'saved'; };
+
   const accept = ({ rows, gone }: Awaited<ReturnType<typeof api.apply>>): void => {
     for (const row of rows) {
       const key = keyOf(row.kind, row.value.id);
@@ -143,10 +163,10 @@ export const useFilm = defineStore('film', () => {
       if (heard && heard.version > row.version) show(row.kind, row.value.id, outbox.waits(key) ?? heard.value);
       else stored.set(key, { version: row.version, value: row.value as Thing });
     }
-    for (const { kind, id } of gone) stored.delete(keyOf(kind, id));
+    for (const { kind, id } of gone) { const key = keyOf(kind, id); bury(key, (stored.get(key)?.version ?? buried.get(key) ?? 0) + 1); }
     outbox.taken(new Map(rows.map((r) => [keyOf(r.kind, r.value.id), r.version])));
     failures = 0; refusal.value = '';
-    saveState.value = outbox.clashes.length > 0 ? 'refused' : outbox.waiting > 0 ? 'waiting' : 'saved';
+    restate();
     if (outbox.waiting > 0) schedule();
   };
 
@@ -154,7 +174,7 @@ export const useFilm = defineStore('film', () => {
     if (error instanceof ApiProblem && error.conflicts.length > 0) {
       for (const c of error.conflicts) if (c.theirs) stored.set(keyOf(c.kind, c.id), { version: c.theirs.version, value: c.theirs.value as Thing }); else stored.delete(keyOf(c.kind, c.id));
       for (const merged of outbox.clash(error.conflicts)) show(merged.kind, merged.id, merged.value);
-      saveState.value = outbox.clashes.length > 0 ? 'refused' : 'waiting';
+      restate();
       refresh();
       if (outbox.waiting > 0) schedule(0);
     } else if (error instanceof ApiProblem) {
@@ -182,11 +202,15 @@ export const useFilm = defineStore('film', () => {
 
   const put = (changes: readonly StepChange[]): void => {
     for (const c of changes) {
-      outbox.put(c.kind, c.id, c.after, stored.get(keyOf(c.kind, c.id)) ?? null);
-      show(c.kind, c.id, c.after);
+      const key = keyOf(c.kind, c.id);
+      const held = stored.get(key) ?? null;
+      outbox.put(c.kind, c.id, c.after, held);
+      // Taken back before it went out: then what is stored counts, which may be another than what it was changed from.
+      show(c.kind, c.id, outbox.has(key) ? c.after : held?.value ?? null);
     }
     refusal.value = '';
     refresh();
+    if (saveState.value !== 'offline' && saveState.value !== 'saving') restate();
     schedule();
   };
 
@@ -227,9 +251,9 @@ export const useFilm = defineStore('film', () => {
 
   const choose = (clash: Clash, keep: 'mine' | 'theirs'): void => {
     show(clash.kind, clash.id, outbox.resolve(keyOf(clash.kind, clash.id), keep));
-    saveState.value = outbox.clashes.length > 0 ? 'refused' : 'waiting';
+    restate();
     refresh();
-    if (outbox.waiting > 0) schedule(0); else if (outbox.clashes.length === 0) saveState.value = 'saved';
+    if (outbox.waiting > 0) schedule(0);
     void keepPending(device, filmId.value, outbox.toJSON());
   };
 

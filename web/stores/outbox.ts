@@ -13,6 +13,8 @@ export interface Pending {
   readonly base: Thing | null;
   /** State wanted now; null deletes. */
   readonly value: Thing | null;
+  /** State on its way when this was kept aside; it may have been taken. */
+  readonly flown?: Thing | null;
 }
 
 export interface Clash {
@@ -26,6 +28,8 @@ export interface Clash {
 }
 
 export const keyOf = (kind: EntityKind, id: string): string => `${kind}:${id}`;
+
+const alike = (a: Thing | null, b: Thing | null): boolean => a === b || (a !== null && b !== null && changedFields(a, b).length === 0);
 
 /** What waits to be saved, one entry a thing, in the order of first change. */
 export class Outbox {
@@ -42,12 +46,12 @@ export class Outbox {
     const before = this.entries.get(key);
     const version = before?.version ?? stored?.version ?? 0;
     const base = before ? before.base : stored?.value ?? null;
-    const unchanged = value === base || (value !== null && base !== null && changedFields(base, value).length === 0);
-    if (unchanged && !this.flying.has(key)) { this.entries.delete(key); return; }
+    if (alike(value, base) && !this.flying.has(key)) { this.entries.delete(key); this.held.delete(key); return; }
     this.entries.set(key, { kind, id, version, base, value });
   }
 
   has(key: string): boolean { return this.entries.has(key) || this.flying.has(key); }
+  flies(key: string): boolean { return this.flying.has(key); }
   /** State wanted by a change that was made since the last sending. */
   waits(key: string): Thing | null | undefined { return this.entries.get(key)?.value; }
   get size(): number { return this.entries.size + this.flying.size; }
@@ -114,6 +118,17 @@ export class Outbox {
     });
   }
 
+  /**
+   * Theirs changed again while a clash was held for the person.
+   * @returns the merged state to show when the two go together now; null when nothing was held, or it still is
+   */
+  renew(kind: EntityKind, id: string, theirs: Thing | null, theirVersion: number): Thing | null {
+    const key = keyOf(kind, id);
+    const entry = this.entries.get(key);
+    if (!entry || !this.held.delete(key)) return null;
+    return this.settle(key, entry, theirs, theirVersion);
+  }
+
   /** Settles one conflict: nothing to do, merged (its state is returned), or held. */
   private settle(key: string, entry: Pending, theirs: Thing | null, theirVersion: number): Thing | null {
     const { kind, id, base, value: mine } = entry;
@@ -147,10 +162,21 @@ export class Outbox {
   drop(key: string): void { this.entries.delete(key); this.flying.delete(key); this.held.delete(key); }
 
   /** All that waits, for keeping over a crash. */
-  toJSON(): Pending[] { return [...this.joined().values()]; }
+  toJSON(): Pending[] {
+    return [...this.joined()].map(([key, entry]) => { const flown = this.flying.get(key); return flown && this.entries.has(key) ? { ...entry, flown: flown.value } : entry; });
+  }
 
-  /** Takes in what an earlier tab left behind. */
-  adopt(entries: readonly Pending[]): void {
-    for (const entry of entries) if (!this.entries.has(keyOf(entry.kind, entry.id))) this.entries.set(keyOf(entry.kind, entry.id), entry);
+  /**
+   * Takes in what an earlier page left behind. What had been taken, only the page was gone before the answer, is no change any
+   * more; what was changed after it stands on what was taken.
+   * @param now a thing as it is stored, null when it is not there
+   */
+  adopt(left: readonly Pending[], now: (key: string) => { readonly version: number; readonly value: Thing } | null): void {
+    for (const { flown, ...entry } of left) {
+      const key = keyOf(entry.kind, entry.id);
+      const stored = now(key);
+      if (this.entries.has(key) || alike(entry.value, stored?.value ?? null)) continue;
+      this.entries.set(key, flown && stored && alike(flown, stored.value) ? { ...entry, version: stored.version, base: stored.value } : entry);
+    }
   }
 }
