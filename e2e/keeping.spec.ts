@@ -104,3 +104,37 @@ test('a slate deleted in one tab and changed in another is asked about', async (
   await expect(bench.slate('Wanted after all')).toHaveCount(1);
   await expect(other.slate('Wanted after all')).toHaveCount(1);
 });
+
+test('back on the line, one slate of a place that is gone is refused by name; all else of that hour is saved', async ({ bench, app, film, context }) => {
+  await bench.open();
+  const find = bench.page.getByLabel('Find slates');
+  await find.fill('Grid of pans');
+  await bench.slate('Grid of pans').click();
+  await expect(bench.title).toHaveValue('Grid of pans');
+  await context.setOffline(true);
+  await bench.page.keyboard.press('n');
+  await bench.title.fill('One more of the pans');
+  await find.fill('Valley wakes');
+  await bench.slate('Valley wakes').click();
+  await bench.title.fill('Valley wakes early');
+  await find.fill('');
+  await expect(bench.page.locator('[data-save]')).toHaveText('offline, kept here');
+
+  interface Row { kind: string; version: number; value: { id: string; locationId?: string; name?: string } }
+  const { rows } = await (await fetch(`${app.address}/api/films/${film}`)).json() as { rows: Row[] };
+  const place = rows.find((r) => r.kind === 'location' && r.value.name === 'Salt pans')!;
+  const gone = rows.filter((r) => r.value.locationId === place.value.id || r === place);
+  const taken = await fetch(`${app.address}/api/changes`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ batch: crypto.randomUUID(), device: 'elsewhere', changes: gone.map((r) => ({ kind: r.kind, id: r.value.id, version: r.version, value: null })) }) });
+  expect(taken.status, await taken.text()).toBe(200);
+
+  await context.setOffline(false);
+  const notice = bench.page.getByRole('alert').filter({ hasText: 'could not be added' });
+  await expect(notice).toContainText('One more of the pans');
+  await bench.saved();
+  await expect(bench.slate('Valley wakes early')).toHaveCount(1);
+  await expect(bench.slate('One more of the pans')).toHaveCount(0);
+  expect((await bench.stored()).file.shots.map((s) => s.title)).toContain('Valley wakes early');
+  await bench.accessible();
+  await notice.getByRole('button', { name: 'Seen' }).click();
+  await expect(notice).toHaveCount(0);
+});

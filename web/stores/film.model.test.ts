@@ -24,7 +24,7 @@ class Memory {
     this.take({ batch: 'b0', device: 'nobody', changes: [
       { kind: 'film', id: FILM, version: 0, value: { id: FILM, name: 'A film' } },
       { kind: 'location', id: 'l0', version: 0, value: { id: 'l0', filmId: FILM } },
-      ...['s0', 's1', 's2'].map((id) => ({ kind: 'shot' as const, id, version: 0, value: { id, locationId: 'l0', title: 'x', notes: 'x' } })),
+      ...['s0', 's1', 's2', 's3'].map((id) => ({ kind: 'shot' as const, id, version: 0, value: { id, locationId: 'l0', title: 'x', notes: 'x' } })),
     ] });
   }
 
@@ -36,6 +36,7 @@ class Memory {
       if (known.length > 0) return { rows: known.flatMap((l) => (l.after ? [{ kind: l.kind, version: l.version, createdAt: '', updatedAt: '', value: l.after } as AnyRow] : [])), gone };
       throw new ApiProblem({ detail: 'conflict', conflicts } as unknown as Problem);
     }
+    if (batch.changes.some((c) => c.value?.['locationId'] === 'nowhere')) throw new ApiProblem({ detail: 'The place is not there any more.' } as unknown as Problem);
     const rows = batch.changes.flatMap((c): AnyRow[] => {
       const old = this.rows.get(c.id) ?? null;
       const last = Math.max(0, ...this.log.filter((l) => l.id === c.id).map((l) => l.version));
@@ -143,6 +144,7 @@ const act = fc.oneof(
   { weight: 3, arbitrary: fc.record({ does: fc.constant('wait' as const), ms: fc.constantFrom(50, 400, 1200) }) },
   { weight: 2, arbitrary: fc.record({ does: fc.constant('hear' as const), tab: tabN }) },
   { weight: 1, arbitrary: fc.record({ does: fc.constantFrom('undo' as const, 'redo' as const, 'reload' as const, 'reload late' as const), tab: tabN }) },
+  { weight: 1, arbitrary: fc.record({ does: fc.constant('misplace' as const), tab: tabN }) },
   { weight: 1, arbitrary: fc.record({ does: fc.constant('lose' as const), tab: tabN, loss: fc.constantFrom<Loss>('request', 'answer') }) },
 );
 const removal = fc.record({ does: fc.constantFrom('remove' as const, 'add' as const), tab: tabN, shot: shotN });
@@ -154,6 +156,7 @@ const FIELD = ['title', 'notes'] as const;
 const DO: Readonly<Record<string, (tab: Tab, act: Act) => unknown>> = {
   remove: (tab, { shot = '' }) => tab.film.remove('delete', [{ kind: 'shot', id: shot }]),
   add: (tab, { shot = '' }) => (tab.film.get('shot', shot) ? null : tab.film.act('add', [{ kind: 'shot', id: shot, after: { id: shot, locationId: 'l0', title: 'x', notes: 'x' } }])),
+  misplace: (tab) => tab.film.edit('shot', 's3', { locationId: 'nowhere' }),
   wait: (_tab, { ms = 0 }) => vi.advanceTimersByTimeAsync(ms),
   hear: (tab) => { tab.hear(); },
   undo: (tab) => tab.film.undo(),
@@ -211,8 +214,17 @@ describe('two tabs on one film, over a line that loses requests and answers', ()
         expect(tab.shots).toEqual(stored());
         expect([tab.film.saveState, tab.film.clashes.length]).toEqual(['saved', 0]);
       }
-      for (const shot of Object.values(stored())) expect([...written]).toContain(shot['title']);
+      for (const shot of Object.values(stored())) { expect([...written]).toContain(shot['title']); expect(shot['locationId']).toBe('l0'); }
     }), { numRuns: RUNS });
+  });
+
+  it('a change that is refused takes nothing with it, and is told', async () => {
+    await fc.assert(fc.asyncProperty(fc.array(fc.record({ does: fc.constant('edit' as const), tab: fc.constant(0), shot: shotN }), { maxLength: 6 }), fc.nat(6), async (edits, at) => {
+      const { tabs, last } = await play([...edits.slice(0, at), { does: 'misplace', tab: 0 }, ...edits.slice(at)], () => 'title', 'mine');
+      for (const [shot, text] of Object.entries(last[0]!)) expect(stored()[shot]!['title']).toBe(text);
+      expect(tabs[0].film.refusals).toMatchObject([{ kind: 'shot', id: 's3', name: 'x', say: 'The place is not there any more.' }]);
+      expect([tabs[0].film.saveState, tabs[0].shots]).toEqual(['saved', stored()]);
+    }), { numRuns: RUNS / 4 });
   });
 
   it('on fields of their own keep each other’s last word and never ask', async () => {

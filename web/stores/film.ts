@@ -33,7 +33,10 @@ export const useFilm = defineStore('film', () => {
   const loading = ref(true);
   const missing = ref('');
   const saveState = ref<SaveState>('saved');
-  const refusal = ref('');
+  /** Why nothing can be saved just now. */
+  const trouble = ref('');
+  /** Changes the server will never take, until somebody has seen it. */
+  const refusals = shallowRef<readonly { readonly kind: EntityKind; readonly id: string; readonly name: string; readonly made: boolean; readonly say: string }[]>([]);
   const clashes = shallowRef<Clash[]>([]);
   const undoable = ref({ undo: false, redo: false });
   const shelf = new Shelf();
@@ -76,6 +79,7 @@ export const useFilm = defineStore('film', () => {
       for (const row of [...opened.rows, ...kitRows.rows]) show(row.kind, row.value.id, row.value as Thing);
       history = History.fromLog(log.changes, device);
       outbox = new Outbox();
+      refusals.value = [];
       outbox.adopt(await leftBehind(device, id), (key) => stored.get(key) ?? null);
       for (const p of outbox.toJSON()) show(p.kind, p.id, p.value);
       refresh();
@@ -120,7 +124,7 @@ export const useFilm = defineStore('film', () => {
     const merged = outbox.renew(change.kind, change.id, change.after as Thing | null, change.after ? change.version : 0);
     if (merged) show(change.kind, change.id, merged); else if (!outbox.has(key)) show(change.kind, change.id, change.after as Thing | null);
     refresh();
-    if (saveState.value !== 'refused' || refusal.value !== '') return;
+    if (saveState.value !== 'refused') return;
     restate();
     if (outbox.waiting > 0) schedule();
   };
@@ -146,8 +150,7 @@ export const useFilm = defineStore('film', () => {
       const taken = await api.apply({ ...sending, device, ...(undoes ? { undoes } : {}) });
       if (box === outbox) accept(taken); else box.taken(new Map());
     } catch (error) {
-      box.returned(!(error instanceof ApiProblem));
-      if (box === outbox) failed(error);
+      failed(box, error);
     }
     void keepPending(device, film, box.toJSON());
   };
@@ -165,13 +168,15 @@ export const useFilm = defineStore('film', () => {
     }
     for (const { kind, id } of gone) { const key = keyOf(kind, id); bury(key, (stored.get(key)?.version ?? buried.get(key) ?? 0) + 1); }
     outbox.taken(new Map(rows.map((r) => [keyOf(r.kind, r.value.id), r.version])));
-    failures = 0; refusal.value = '';
+    failures = 0; trouble.value = '';
     restate();
     if (outbox.waiting > 0) schedule();
   };
 
-  const failed = (error: unknown): void => {
+  const failed = (box: Outbox, error: unknown): void => {
+    if (box !== outbox) { box.returned(!(error instanceof ApiProblem)); return; }
     if (error instanceof ApiProblem && error.conflicts.length > 0) {
+      outbox.returned(false);
       for (const c of error.conflicts) if (c.theirs) stored.set(keyOf(c.kind, c.id), { version: c.theirs.version, value: c.theirs.value as Thing }); else stored.delete(keyOf(c.kind, c.id));
       for (const merged of outbox.clash(error.conflicts)) show(merged.kind, merged.id, merged.value);
       restate();
@@ -180,24 +185,22 @@ export const useFilm = defineStore('film', () => {
     } else if (error instanceof ApiProblem) {
       refuse(error);
     } else {
+      outbox.returned(true);
       saveState.value = 'offline';
-      refusal.value = error instanceof Unreachable ? error.message : String(error);
+      trouble.value = error instanceof Unreachable ? error.message : String(error);
       schedule(RETRY_MS[Math.min(failures, RETRY_MS.length - 1)]);
       failures += 1;
     }
   };
 
-  /** The server will never take this batch as it is: say why, and show what it has. */
-  const refuse = (error: ApiProblem): void => {
-    refusal.value = error.message;
-    saveState.value = 'refused';
-    for (const entry of outbox.toJSON()) {
-      const key = keyOf(entry.kind, entry.id);
-      outbox.drop(key);
-      show(entry.kind, entry.id, stored.get(key)?.value ?? null);
-    }
-    history.undo();
+  /** The server will never take something as it is: say why, and show what it has. */
+  const refuse = ({ message }: ApiProblem): void => {
+    const given = outbox.refused();
+    for (const { kind, id } of given) show(kind, id, stored.get(keyOf(kind, id))?.value ?? null);
+    refusals.value = [...refusals.value, ...given.map(({ kind, id, value, base }) => ({ kind, id, made: base === null, name: String(value?.['title'] ?? value?.['name'] ?? base?.['title'] ?? base?.['name'] ?? ''), say: message }))];
+    restate();
     refresh();
+    if (outbox.waiting > 0) schedule(0);
   };
 
   const put = (changes: readonly StepChange[]): void => {
@@ -208,7 +211,6 @@ export const useFilm = defineStore('film', () => {
       // Taken back before it went out: then what is stored counts, which may be another than what it was changed from.
       show(c.kind, c.id, outbox.has(key) ? c.after : held?.value ?? null);
     }
-    refusal.value = '';
     refresh();
     if (saveState.value !== 'offline' && saveState.value !== 'saving') restate();
     schedule();
@@ -268,5 +270,5 @@ export const useFilm = defineStore('film', () => {
     document.addEventListener('visibilitychange', () => { if (document.visibilityState === 'hidden') void flush(); });
   }
 
-  return { filmId, terrain, loading, missing, saveState, refusal, clashes, undoable, film, kit, input, list, get, load, edit, create, remove, act, undo, redo, choose, close };
+  return { filmId, terrain, loading, missing, saveState, trouble, refusals, clashes, undoable, film, kit, input, list, get, load, edit, create, remove, act, undo, redo, choose, close };
 });

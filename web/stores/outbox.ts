@@ -39,6 +39,9 @@ export class Outbox {
   /** Name of the batch that flies, and whether its answer was lost. */
   private batch = '';
   private lost = false;
+  /** Things to be sent one at a time, since the server refused them together, and those it refused alone so far. */
+  private alone: string[] = [];
+  private stuck: string[] = [];
 
   /** Notes a wanted state; several changes of one thing become one. */
   put(kind: EntityKind, id: string, value: Thing | null, stored: { version: number; value: Thing } | null): void {
@@ -65,7 +68,7 @@ export class Outbox {
   take(limit = 800): { batch: string; changes: Change[] } | null {
     if (this.flying.size > 0 && !this.lost) return null;
     if (!this.lost) {
-      const ready = [...this.entries.entries()].filter(([key]) => !this.held.has(key)).slice(0, limit);
+      const ready = this.ready(limit);
       if (ready.length === 0) return null;
       for (const [key, entry] of ready) { this.flying.set(key, entry); this.entries.delete(key); }
       this.batch = uuid();
@@ -74,13 +77,40 @@ export class Outbox {
     return { batch: this.batch, changes: [...this.flying.values()].map(({ kind, id, version, value }) => ({ kind, id, version, value: value as Record<string, unknown> | null })) };
   }
 
+  private ready(limit: number): [string, Pending][] {
+    const all = [...this.entries].filter(([key]) => !this.held.has(key));
+    this.alone = this.alone.filter((key) => all.some(([k]) => k === key));
+    return this.alone.length > 0 ? all.filter(([key]) => key === this.alone[0]) : all.slice(0, limit);
+  }
+
   /** The server took what was flying; entries made meanwhile now stand on the new versions. */
   taken(versions: ReadonlyMap<string, number>): void {
     for (const [key, sent] of this.flying) {
       const later = this.entries.get(key);
       if (later) this.entries.set(key, { ...later, version: versions.get(key) ?? 0, base: sent.value });
     }
+    // What was refused before may have waited for just this.
+    this.alone = [...this.alone.filter((key) => !this.flying.has(key)), ...this.stuck];
+    this.stuck = [];
     this.flying.clear();
+  }
+
+  /**
+   * The server will never take what was flying as it is. Of several things it may be one, so each is sent alone, in turn for as
+   * long as any of them goes through: an hour of work must not be lost over one slate.
+   * @returns what is given up; nothing while there is still something to try
+   */
+  refused(): Pending[] {
+    const keys = [...this.flying.keys()];
+    this.returned(false);
+    if (keys.length > 1) { this.alone = keys; this.stuck = []; return []; }
+    this.stuck.push(...keys);
+    this.alone = this.alone.filter((key) => !keys.includes(key));
+    if (this.alone.length > 0) return [];
+    const given = this.stuck.flatMap((key) => this.entries.get(key) ?? []);
+    for (const key of this.stuck) this.drop(key);
+    this.stuck = [];
+    return given;
   }
 
   /**

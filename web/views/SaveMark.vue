@@ -7,7 +7,7 @@ const WORDS = { saved: 'saved', saving: 'saving', waiting: 'saving', offline: 'o
 const word = computed(() => WORDS[store.saveState]);
 </script>
 
-<template><span class="save" :class="store.saveState" role="status" :title="store.refusal" data-save>{{ word }}</span></template>
+<template><span class="save" :class="store.saveState" role="status" :title="store.trouble" data-save>{{ word }}</span></template>
 
 <style scoped>
 .save { font-size: 12.5px; font-stretch: 88%; color: var(--chalk-2); white-space: nowrap; padding: 0 8px; }
