@@ -1,63 +1,36 @@
 import type { DerivedShot, Subject } from '@core/film';
-import { footprint } from '@core/film';
-import { featureWords, type Feature as Thing, type FeatureKind, type FeatureShape } from '@core/site';
+import type { Feature as Thing } from '@core/site';
 import type { Contour } from '@core/terrain';
 import Collection from 'ol/Collection.js';
-import Feature from 'ol/Feature.js';
+import type Feature from 'ol/Feature.js';
 import Map from 'ol/Map.js';
 import type MapBrowserEvent from 'ol/MapBrowserEvent.js';
 import View from 'ol/View.js';
 import ScaleLine from 'ol/control/ScaleLine.js';
 import { isEmpty, type Extent } from 'ol/extent.js';
-import { LineString, MultiLineString, MultiPolygon, Point, Polygon, type Geometry } from 'ol/geom.js';
-import { Draw, Modify, Translate, defaults } from 'ol/interaction.js';
+import type { Point } from 'ol/geom.js';
+import { type Draw, Modify, Translate, defaults } from 'ol/interaction.js';
 import type ImageLayer from 'ol/layer/Image.js';
 import VectorLayer from 'ol/layer/Vector.js';
 import type ImageCanvas from 'ol/source/ImageCanvas.js';
 import VectorSource from 'ol/source/Vector.js';
 import { Circle, Fill, Stroke, Style, Text } from 'ol/style.js';
 import { inksNow, thin, type Inks } from './colours';
-import { lineOf } from './lines';
+import { drawWith, type DrawHands, type Tool } from './drawTool';
+import { contourFeatures, extraFeatures, handleFeatures, pointsOf, shotFeatures, spot, thingFeatures, type Extras, type Handle, type Spot } from './features';
 import { localProjection } from './projection';
 import { drawnOf, styleOf, type Drawn, type GripPart } from './styles';
 
-export interface Spot { readonly xM: number; readonly yM: number }
-export type Tool = { readonly what: 'draw'; readonly kind: FeatureKind; readonly shape: FeatureShape } | { readonly what: 'measure'; readonly closed: boolean } | { readonly what: 'way'; readonly subjectId: string } | { readonly what: 'subject' } | null;
-
 /** What a person does on the map. */
-export interface PlanHands {
+export interface PlanHands extends DrawHands {
   pick: (what: 'feature' | 'subject' | 'shot' | 'launch' | 'nothing', id: string) => void;
   point: (at: Spot | null) => void;
   reshape: (id: string, points: Spot[]) => void;
   move: (id: string, at: Spot) => void;
-  drawn: (kind: FeatureKind, shape: FeatureShape, points: Spot[]) => void;
   handle: (part: GripPart, shotId: string, at: Spot) => void;
   route: (shotId: string, points: Spot[]) => void;
-  subject: (at: Spot) => void;
-  way: (subjectId: string, points: Spot[]) => void;
-  measured: (points: Spot[], closed: boolean) => void;
   idea: (index: number) => void;
 }
-
-const spot = (c: readonly number[]): Spot => ({ xM: Math.round((c[0] ?? 0) * 100) / 100, yM: Math.round((c[1] ?? 0) * 100) / 100 });
-const xy = (p: Spot): number[] => [p.xM, p.yM];
-
-const geometryOf = (thing: Thing): Geometry => {
-  const points = thing.points.map(xy);
-  if (thing.shape === 'area') return new Polygon([[...points, points[0] ?? [0, 0]]]);
-  return thing.shape === 'line' ? new LineString(points) : new Point(points[0] ?? [0, 0]);
-};
-const pointsOf = (g: Geometry): Spot[] => {
-  if (g instanceof Polygon) return (g.getCoordinates()[0] ?? []).slice(0, -1).map(spot);
-  return g instanceof LineString ? g.getCoordinates().map(spot) : g instanceof Point ? [spot(g.getCoordinates())] : [];
-};
-
-/** What a tool draws. */
-const shapeDrawn = (tool: NonNullable<Tool>): FeatureShape => {
-  if (tool.what === 'draw') return tool.shape;
-  if (tool.what === 'subject') return 'point';
-  return tool.what === 'measure' && tool.closed ? 'area' : 'line';
-};
 
 const HIT_PX = 7;
 
@@ -142,44 +115,23 @@ export class PlanMap {
     const keep = (source: VectorSource): Feature[] => source.getFeatures().filter((f) => { const d = drawnOf(f); return d && 'id' in d && d.id === this.held; });
     const zoneKept = keep(this.zones);
     const standingKept = keep(this.standing);
-    const make = (thing: Thing): Feature => new Feature({ geometry: geometryOf(thing), drawn: { what: 'feature', id: thing.id, thing } satisfies Drawn });
-    const flat = (t: Thing): boolean => featureWords(t.kind).group === 'zone' || t.kind === 'wood';
-    this.fill(this.zones, [...zoneKept, ...things.filter((t) => t.id !== this.held && flat(t)).map(make)]);
-    this.fill(this.standing, [...standingKept, ...subjects.filter((s) => s.id !== this.held).map((s) => new Feature({ geometry: new Polygon([[...footprint(s), footprint(s)[0]].map((c) => [c?.x ?? 0, c?.y ?? 0])]), drawn: { what: 'subject', id: s.id, name: s.name, flat: s.kind === 'field' } satisfies Drawn })),
-      ...subjects.filter((s) => s.path.length > 1).map((s) => new Feature({ geometry: new LineString(s.path.map(xy)), drawn: { what: 'way' } satisfies Drawn })),
-      ...things.filter((t) => t.id !== this.held && !flat(t)).map(make)]);
+    const { zones, standing } = thingFeatures(things, subjects, this.held);
+    this.fill(this.zones, [...zoneKept, ...zones]);
+    this.fill(this.standing, [...standingKept, ...standing]);
     this.armPicked();
   }
 
-  setShots(shots: readonly DerivedShot[]): void {
-    this.fill(this.paths, shots.filter((s) => s.facts.flown && s.facts.shot.id !== this.held).map((s) => {
-      const line = lineOf(s);
-      const [first] = line;
-      const still = line.every((c) => Math.hypot((c[0] ?? 0) - (first?.[0] ?? 0), (c[1] ?? 0) - (first?.[1] ?? 0)) < 0.5);
-      return new Feature({ geometry: new LineString(line), drawn: { what: 'shot', id: s.facts.shot.id, number: s.number, still } satisfies Drawn });
-    }));
-  }
+  setShots(shots: readonly DerivedShot[]): void { this.fill(this.paths, shotFeatures(shots, this.held)); }
 
-  /** What only explains: frame on the ground, shadows, way home, the moment, ideas. */
-  setExtras(extras: { readonly frame?: readonly Spot[]; readonly home?: readonly Spot[]; readonly shadows?: readonly (readonly Spot[])[]; readonly moment?: { at: Spot; turnDeg: number } | null; readonly sightlines?: readonly (readonly Spot[])[]; readonly ideas?: readonly { at: Spot; text: string }[] }): void {
-    const line = (what: 'home' | 'sightline', points: readonly Spot[]): Feature => new Feature({ geometry: new LineString(points.map(xy)), drawn: { what } satisfies Drawn });
-    this.fill(this.under, [
-      ...(extras.shadows?.length ? [new Feature({ geometry: new MultiPolygon(extras.shadows.map((ring) => [[...ring, ring[0]].map((p) => [p?.xM ?? 0, p?.yM ?? 0])])), drawn: { what: 'shadow' } satisfies Drawn })] : []),
-      ...(extras.frame?.length ? [new Feature({ geometry: new Polygon([[...extras.frame, extras.frame[0]].map((p) => [p?.xM ?? 0, p?.yM ?? 0])]), drawn: { what: 'frame' } satisfies Drawn })] : []),
-    ]);
-    this.fill(this.over, [
-      ...(extras.home?.length ? [line('home', extras.home)] : []),
-      ...(extras.sightlines ?? []).map((points) => line('sightline', points)),
-      ...(extras.moment ? [new Feature({ geometry: new Point(xy(extras.moment.at)), drawn: { what: 'moment' } satisfies Drawn, turn: (extras.moment.turnDeg * Math.PI) / 180 })] : []),
-      ...(extras.ideas ?? []).map((idea, index) => new Feature({ geometry: new Point(xy(idea.at)), drawn: { what: 'idea' } satisfies Drawn, text: idea.text, index })),
-    ]);
+  setExtras(extras: Extras): void {
+    const { under, over } = extraFeatures(extras);
+    this.fill(this.under, under);
+    this.fill(this.over, over);
   }
 
   /** Grips of the picked shot, and the launch point at the origin where there is no other. */
-  setHandles(handles: readonly { readonly part: GripPart; readonly shotId: string; readonly at: Spot }[]): void {
-    const { grip } = this;
-    const held = grip && drawnOf(grip);
-    this.fill(this.handles, [...(grip ? [grip] : []), ...handles.filter((h) => held?.what !== 'handle' || held.part !== h.part || held.shotId !== h.shotId).map((h) => new Feature({ geometry: new Point(xy(h.at)), drawn: { what: 'handle', part: h.part, shotId: h.shotId } satisfies Drawn }))]);
+  setHandles(handles: readonly Handle[]): void {
+    this.fill(this.handles, handleFeatures(handles, this.grip));
     this.armPicked();
   }
 
@@ -208,25 +160,8 @@ export class PlanMap {
   setTool(tool: Tool): void {
     if (this.draw) { this.map.removeInteraction(this.draw); this.draw = null; }
     if (!tool) return;
-    const shape = shapeDrawn(tool);
-    const draw = new Draw({ type: ({ point: 'Point', line: 'LineString', area: 'Polygon' } as const)[shape], stopClick: true, dragVertexDelay: Number.MAX_SAFE_INTEGER, style: () => this.sketch() });
-    draw.on('drawend', (e) => {
-      const points = e.feature.getGeometry() ? pointsOf(e.feature.getGeometry() as Geometry) : [];
-      // After the map has done with the click, so that the new thing is not picked away by it.
-      setTimeout(() => this.drawn(tool, points));
-    });
-    if (tool.what === 'measure') draw.on('drawstart', (e) => { e.feature.getGeometry()?.on('change', (g) => this.hands.measured(pointsOf(g.target as Geometry), tool.closed)); });
-    this.map.addInteraction(draw);
-    this.draw = draw;
-  }
-  private drawn(tool: NonNullable<Tool>, points: Spot[]): void {
-    const [first] = points;
-    switch (tool.what) {
-      case 'draw': this.hands.drawn(tool.kind, tool.shape, points); break;
-      case 'way': this.hands.way(tool.subjectId, points); break;
-      case 'subject': if (first) this.hands.subject(first); break;
-      case 'measure': this.hands.measured(points, tool.closed);
-    }
+    this.draw = drawWith(tool, this.hands, () => this.sketch());
+    this.map.addInteraction(this.draw);
   }
   private sketch(): Style[] { return [new Style({ stroke: new Stroke({ color: this.inks.pick, width: 2, lineDash: [6, 4] }), fill: new Fill({ color: thin(this.inks.pick, 0.15) }), image: new Circle({ radius: 5, fill: new Fill({ color: this.inks.pick }) }) })]; }
   /** Ends a drawing before its last corner. */
@@ -240,9 +175,7 @@ export class PlanMap {
   }
 
   setContours(lines: readonly Contour[], zeroM: number): void {
-    const source = new VectorSource();
-    for (const c of lines) source.addFeature(new Feature({ geometry: new MultiLineString(c.lines.map((l) => l.map((p) => [...p]))), heightM: c.heightM, main: c.main }));
-    this.contours.setSource(source);
+    this.contours.setSource(new VectorSource({ features: contourFeatures(lines) }));
     this.contours.setStyle((f) => {
       const main = Boolean(f.get('main'));
       return new Style({

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { AnyRow, EntityKind } from '@contract';
 import { deriveFilm, kitAlong, lightJob, lightWarnings, placeDay, placeLightWarnings, readingsOf, sceneOf, shotWindow, siteOfPlace, siteShot, siteWarnings, sunMinutes, type FilmInput, type Warning } from '@core/film';
-import { demoFilm } from '@demo';
+import { demoFilm } from '../../demo';
 import { useFilm } from './film';
 import { useFindings } from './findings';
 import { useLight } from './light';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { FEATURE_KINDS, featureWords, type FeatureKind, type FeatureShape } from '@core/site';
 import { computed } from 'vue';
-import type { Tool } from '../../plan/map';
+import type { Tool } from '../../plan/drawTool';
 import { ElOption, ElSelect } from '../../parts/element';
 import { ElOptionGroup } from '../../parts/element-more';
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { launchOf, type DerivedShot, type LaunchIdea } from '@core/film';
 import { computed, onBeforeUnmount, onMounted, shallowRef, useTemplateRef, watch } from 'vue';
-import { PlanMap, type Spot } from '../../plan/map';
+import type { Spot } from '../../plan/features';
+import { PlanMap } from '../../plan/map';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';

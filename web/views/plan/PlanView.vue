@@ -5,7 +5,7 @@ import { fromLocal, writeText } from '@core/units';
 import { featureWords, measureOf } from '@core/site';
 import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import type { Spot } from '../../plan/map';
+import type { Spot } from '../../plan/features';
 import MarkSign from '../../parts/MarkSign.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';

@@ -3,7 +3,7 @@ import type { SunPosition } from '@core/light';
 import { gripsOf, type PathSample } from '@core/moves';
 import type { Vec3 } from '@core/units';
 import type { Entity } from '@contract';
-import type { Spot } from '../../plan/map';
+import type { Spot } from '../../plan/features';
 import type { GripPart } from '../../plan/styles';
 import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';

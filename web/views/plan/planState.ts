@@ -2,7 +2,7 @@ import type { Entity } from '@contract';
 import type { Location } from '@core/film';
 import type { Ground } from '@core/terrain';
 import type { Ref } from 'vue';
-import type { Tool } from '../../plan/map';
+import type { Tool } from '../../plan/drawTool';
 
 /** What is picked on the plan. */
 export interface Picked { readonly what: 'feature' | 'subject' | 'shot' | 'launch' | 'nothing'; readonly id: string }

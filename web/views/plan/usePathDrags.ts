@@ -3,7 +3,7 @@ import { aimOf } from '@core/film';
 import { moveOf, withGrip } from '@core/moves';
 import { featureWords, pinned } from '@core/site';
 import { v4 as uuid } from 'uuid';
-import type { Spot } from '../../plan/map';
+import type { Spot } from '../../plan/features';
 import { useFilm } from '../../stores/film';
 import type { PlanState } from './planState';
 

@@ -2,7 +2,7 @@ import type { Entity } from '@contract';
 import type { DerivedShot } from '@core/film';
 import { LEVEL_GROUND } from '@core/terrain';
 import { computed, ref } from 'vue';
-import type { Tool } from '../../plan/map';
+import type { Tool } from '../../plan/drawTool';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 import { useReckoning } from '../../stores/reckoning';

@@ -1,7 +1,7 @@
 import type { Entity } from '@contract';
 import { featureWords, groundAt, type FeatureKind, type FeatureShape } from '@core/site';
 import { v4 as uuid } from 'uuid';
-import type { Spot } from '../../plan/map';
+import type { Spot } from '../../plan/features';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 import type { PlanState } from './planState';

@@ -1,6 +1,6 @@
 import type { FeatureKind, FeatureShape } from '@core/site';
 import { onBeforeUnmount, onMounted, type Ref } from 'vue';
-import type { Spot } from '../../plan/map';
+import type { Spot } from '../../plan/features';
 import { useLooking } from '../../stores/looking';
 import type { Plan } from './usePlan';
 
