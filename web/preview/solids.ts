@@ -56,7 +56,7 @@ const BUILD: Readonly<Record<SubjectKind, Build>> = {
   person: ({ heightM: h }) => [part(new CylinderGeometry(h * 0.1, h * 0.12, h * 0.46, 10), 0x34506b, 0, h * 0.25), part(new CylinderGeometry(h * 0.14, h * 0.11, h * 0.36, 10), ROOF, 0, h * 0.64), part(new SphereGeometry(h * 0.075, 12, 10), SKIN, 0, h * 0.92)],
   vehicle: ({ lengthM: l, heightM: h, depthM: d }) => [box(l, h * 0.55, d, ROOF, 0, h * 0.15), box(l * 0.5, h * 0.4, d * 0.9, 0x40474f, -l * 0.06, h * 0.6), box(l * 0.9, h * 0.2, d * 0.8, 0x262528, 0, 0)],
   train,
-  boat: ({ lengthM: l, heightM: h, depthM: d }) => [box(l * 0.8, h * 0.3, d, STONE, -l * 0.1), part(new ConeGeometry(d / 2, l * 0.2, 4).rotateZ(-Math.PI / 2).rotateX(Math.PI / 4), STONE, l * 0.4, h * 0.15), box(l * 0.28, h * 0.35, d * 0.6, 0xe5ded0, -l * 0.12, h * 0.3), box(l * 0.02, h * 0.7, l * 0.02, DARK, l * 0.05, h * 0.3)],
+  boat: ({ lengthM: l, heightM: h, depthM: d }) => [box(l * 0.8, h * 0.3, d, STONE, -l * 0.1), part(new ConeGeometry(d / 2, l * 0.2, 4).rotateZ(-Math.PI / 2).rotateX(Math.PI / 4).scale(1, (h * 0.3) / (d * Math.SQRT1_2), Math.SQRT2), STONE, l * 0.4, h * 0.15), box(l * 0.28, h * 0.35, d * 0.6, 0xe5ded0, -l * 0.12, h * 0.3), box(l * 0.02, h * 0.7, l * 0.02, DARK, l * 0.05, h * 0.3)],
   trees,
   house: ({ lengthM: l, heightM: h, depthM: d }) => [box(l, h * 0.62, d, STONE), part(new CylinderGeometry(0.001, d * 0.62, h * 0.38, 4, 1).rotateY(Math.PI / 4).scale(l / d, 1, 1), ROOF, 0, h * 0.81), box(l * 0.12, h * 0.3, 0.1, DARK, l * 0.1, 0, d / 2)],
   tower: ({ lengthM: l, heightM: h }) => [part(new CylinderGeometry(l * 0.4, l * 0.5, h * 0.86, 16), STONE, 0, h * 0.43), part(new ConeGeometry(l * 0.46, h * 0.14, 16), ROOF, 0, h * 0.93)],
