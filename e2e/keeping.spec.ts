@@ -138,3 +138,17 @@ test('back on the line, one slate of a place that is gone is refused by name; al
   await notice.getByRole('button', { name: 'Seen' }).click();
   await expect(notice).toHaveCount(0);
 });
+
+test('what was changed of the kit can be taken back after a reload, too', async ({ bench, page }) => {
+  await bench.open('kit');
+  await page.getByRole('button', { name: /^Cards/ }).click();
+  await page.getByRole('button', { name: 'Retire Card B', exact: true }).click();
+  await bench.saved();
+  await page.reload();
+  await page.getByRole('button', { name: /^Cards/ }).click();
+  await expect(page.getByRole('button', { name: 'Use again Card B', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Retire Card B', exact: true })).toBeVisible();
+  await bench.saved();
+  expect((await bench.stored()).file.kit.cards.find((c) => c.name === 'Card B')?.retired).toBe(false);
+});

@@ -170,36 +170,6 @@ describe('one film, one file', () => {
   });
 });
 
-describe('events', () => {
-  const listen = async (since: number, count: number, act: () => Promise<void>): Promise<LoggedChange[]> => {
-    const aborted = new AbortController();
-    const response = await fetch(`${server.address}/api/events?since=${since}`, { signal: aborted.signal });
-    const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
-    const heard: LoggedChange[] = [];
-    let text = '';
-    const acting = act();
-    while (heard.length < count) {
-      const { value } = await reader.read();
-      text += value ?? '';
-      const parts = text.split('\n\n');
-      text = parts.pop() ?? '';
-      for (const part of parts) { const data = /^data: (.*)$/m.exec(part)?.[1]; if (data) heard.push(JSON.parse(data) as LoggedChange); }
-    }
-    await acting;
-    aborted.abort();
-    return heard;
-  };
-
-  it('passes changes on as they are taken and replays what was missed, once each', async () => {
-    const { rows, sequence } = await openFirst(server.address);
-    const shot = shotOf(rows);
-    const save = (version: number, title: string) => post(server.address, '/api/changes', batchOf(change('shot', version, { ...shot.value, title })));
-    await save(shot.version, 'missed');
-    const heard = await listen(sequence, 2, async () => { await save(shot.version + 1, 'live'); });
-    expect(heard.map((c) => (c.after as { title: string }).title)).toEqual(['missed', 'live']);
-  });
-});
-
 describe('description', () => {
   it('describes every route it has', async () => {
     const api = await getJson<{ openapi: string; paths: Record<string, unknown>; components: { schemas: Record<string, unknown> } }>(server.address, '/api/openapi.json');

@@ -57,14 +57,18 @@ export class Films {
     return { rows: await this.rowsOf(filmId), sequence };
   }
 
-  /** Newest changes of a film, oldest first; what undo is rebuilt from after a reload. */
-  changes(filmId: string, limit: number): Promise<LoggedChange[]> {
-    return readChanges(this.reader, 'film_id = :filmId', { filmId }, limit);
+  /** Newest changes of a film and of the kit, oldest first, whole batches only; what undo is rebuilt from after a reload. */
+  async changes(filmId: string, limit: number): Promise<LoggedChange[]> {
+    const changes = await readChanges(this.reader, '(film_id = :filmId OR film_id IS NULL)', { filmId }, limit);
+    // A batch that is cut off would be taken back by half.
+    return changes.length < limit ? changes : changes.filter((c) => c.batch !== changes[0]?.batch);
   }
 
-  /** Everything taken after a sequence, oldest first. */
-  since(sequence: number): Promise<LoggedChange[]> {
-    return readChanges(this.reader, 'sequence > :sequence', { sequence });
+  /** Everything taken after a sequence, oldest first; null where that is too much to be told, or the sequence is none of this database's. */
+  async since(sequence: number, limit = 5000): Promise<LoggedChange[] | null> {
+    if (sequence > await this.sequence()) return null;
+    const changes = await readChanges(this.reader, 'sequence > :sequence', { sequence }, limit + 1);
+    return changes.length > limit ? null : changes;
   }
 
   async exportFile(filmId: string): Promise<FilmFile> {

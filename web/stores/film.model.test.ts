@@ -94,6 +94,7 @@ class Line extends EventTarget {
   readonly device = device;
   constructor(url: string) { super(); this.at = Number(new URL(url, 'http://x').searchParams.get('since')); Line.open.add(this); }
   close(): void { Line.open.delete(this); }
+  reset(): void { this.dispatchEvent(new Event('reset')); }
   tell(): void { for (const change of server.log.slice(this.at)) this.dispatchEvent(new MessageEvent('change', { data: JSON.stringify(change) })); this.at = server.log.length; }
 }
 
@@ -132,6 +133,8 @@ class Tab {
   }
   turn(): void { page = this.page; }
   hear(): void { this.turn(); for (const line of Line.open) if (line.device === this.name) line.tell(); }
+  /** The server asks to read everything anew. */
+  async afresh(): Promise<void> { for (const line of [...Line.open]) if (line.device === this.name) { device = this.name; line.reset(); } await vi.advanceTimersByTimeAsync(0); }
   get shots(): Record<string, Value> { return Object.fromEntries(this.film.list('shot').map((s) => [s.id, s as unknown as Value])); }
 }
 
@@ -143,7 +146,7 @@ const act = fc.oneof(
   { weight: 5, arbitrary: fc.record({ does: fc.constant('edit' as const), tab: tabN, shot: shotN }) },
   { weight: 3, arbitrary: fc.record({ does: fc.constant('wait' as const), ms: fc.constantFrom(50, 400, 1200) }) },
   { weight: 2, arbitrary: fc.record({ does: fc.constant('hear' as const), tab: tabN }) },
-  { weight: 1, arbitrary: fc.record({ does: fc.constantFrom('undo' as const, 'redo' as const, 'reload' as const, 'reload late' as const), tab: tabN }) },
+  { weight: 1, arbitrary: fc.record({ does: fc.constantFrom('undo' as const, 'redo' as const, 'reload' as const, 'reload late' as const, 'afresh' as const), tab: tabN }) },
   { weight: 1, arbitrary: fc.record({ does: fc.constant('misplace' as const), tab: tabN }) },
   { weight: 1, arbitrary: fc.record({ does: fc.constant('lose' as const), tab: tabN, loss: fc.constantFrom<Loss>('request', 'answer') }) },
 );
@@ -162,6 +165,7 @@ const DO: Readonly<Record<string, (tab: Tab, act: Act) => unknown>> = {
   undo: (tab) => tab.film.undo(),
   redo: (tab) => tab.film.redo(),
   reload: (tab) => tab.open(),
+  afresh: (tab) => tab.afresh(),
   'reload late': (tab) => tab.open(true),
   lose: (tab, { loss }) => server.losses.set(tab.name, [...server.losses.get(tab.name) ?? [], ...loss ? [loss] : []]),
 };

@@ -82,6 +82,8 @@ export const useFilm = defineStore('film', () => {
       refusals.value = [];
       outbox.adopt(await leftBehind(device, id), (key) => stored.get(key) ?? null);
       for (const p of outbox.toJSON()) show(p.kind, p.id, p.value);
+      failures = 0; trouble.value = '';
+      restate();
       refresh();
       loading.value = false;
       listen(opened.sequence);
@@ -99,7 +101,14 @@ export const useFilm = defineStore('film', () => {
   const listen = (since: number): void => {
     events = new EventSource(`/api/events?since=${since}`);
     events.addEventListener('change', (event) => hear(JSON.parse((event as MessageEvent<string>).data) as LoggedChange));
+    events.addEventListener('reset', () => void afresh());
     events.addEventListener('open', () => { if (saveState.value === 'offline') { restate(); schedule(0); } });
+  };
+
+  /** Reads everything anew, with what waits kept aside meanwhile. */
+  const afresh = async (): Promise<void> => {
+    await keepPending(device, filmId.value, outbox.toJSON());
+    await load(filmId.value);
   };
 
   /** A change taken by the server, from this tab or another. */
