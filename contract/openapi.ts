@@ -38,7 +38,7 @@ const paths = {
       responses: { 200: ok('The rows as stored'), 400: problem('A field is wrong'), 409: problem('Changed meanwhile, or still in use') },
     },
   },
-  '/api/events': { get: { summary: 'Changes as server-sent events; Last-Event-ID resumes', responses: { 200: { description: 'text/event-stream' } } } },
+  '/api/events': { get: { summary: 'Changes as server-sent events; Last-Event-ID resumes, a reset asks to read everything anew', responses: { 200: { description: 'text/event-stream' } } } },
   '/api/health': { get: { summary: 'Whether the application can read and write', responses: { 200: ok('Health') } } },
 };
 
