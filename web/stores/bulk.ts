@@ -2,7 +2,8 @@ import { counted } from '@core/units';
 import type { Entity } from '@contract';
 import { inOrder } from '@core/film';
 import { v4 as uuid } from 'uuid';
-import { useFilm, type Fields } from './film';
+import type { Fields } from './fields';
+import { useFilm } from './film';
 import { keyBetween } from './newShot';
 import type { Thing } from './history';
 

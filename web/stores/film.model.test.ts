@@ -65,6 +65,10 @@ class Memory {
 /** A page as long as it lives: what it began comes to nothing once it is gone. */
 interface Page { gone: boolean }
 
+const SLOW = 'f-slow';
+/** A film that is read only once its gate is opened. */
+const slow = { opened: Promise.resolve(), open: (): void => undefined };
+
 let server = new Memory();
 let device = '';
 /** Whose turn it is: timers and what follows them belong to the page that set them. */
@@ -74,7 +78,7 @@ const kept = new Map<string, Pending[]>();
 vi.mock('./api', async (original) => ({
   ...await original<object>(),
   api: {
-    film: async () => structuredClone({ rows: [...server.rows.values()], sequence: server.log.length }),
+    film: async (id: string) => { if (id === SLOW) await slow.opened; return structuredClone({ rows: [...server.rows.values()].map((r) => (r.kind === 'film' ? { ...r, value: { ...r.value, id } } : r)), sequence: server.log.length }); },
     kit: async () => ({ rows: [] }),
     changes: async () => structuredClone({ changes: server.log }),
     apply: async (batch: Batch) => server.answer(batch),
@@ -220,6 +224,24 @@ describe('two tabs on one film, over a line that loses requests and answers', ()
       }
       for (const shot of Object.values(stored())) { expect([...written]).toContain(shot['title']); expect(shot['locationId']).toBe('l0'); }
     }), { numRuns: RUNS });
+  });
+
+  it('a film asked for last is the one that is shown, and what waited of the other waits on', async () => {
+    server = new Memory();
+    kept.clear();
+    slow.opened = new Promise((done) => { slow.open = () => { done(); }; });
+    const tab = new Tab('t0');
+    await tab.open();
+    const pending: Pending = { kind: 'shot', id: 's0', version: 1, base: { id: 's0', title: 'x' }, value: { id: 's0', title: 'waits' } };
+    kept.set('t0', [pending]);
+    const first = tab.film.load(SLOW);
+    const second = tab.film.load('f-quick');
+    await second;
+    slow.open();
+    await first;
+    expect([tab.film.filmId, tab.film.loading, tab.film.film?.id]).toEqual(['f-quick', false, 'f-quick']);
+    await vi.advanceTimersByTimeAsync(5000);
+    expect(stored()['s0']!['title']).toBe('waits');
   });
 
   it('a change that is refused takes nothing with it, and is told', async () => {

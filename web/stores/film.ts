@@ -6,11 +6,13 @@ import { computed, ref, shallowRef } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { api, ApiProblem, Unreachable } from './api';
 import { claimDevice } from './device';
+import type { Fields } from './fields';
 import { heldPress } from './hold';
 import { History, type Step, type StepChange, type Thing } from './history';
 import { whenIdle } from './idle';
 import { keepPending, leftBehind } from './keep';
 import { patched } from './merge';
+import { listenTo } from './news';
 import { keyOf, Outbox, type Clash } from './outbox';
 import { Shelf } from './shelf';
 import { faultsOf, loadChecks, type Fault } from './validate';
@@ -18,10 +20,6 @@ import { faultsOf, loadChecks, type Fault } from './validate';
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'refused';
 
 interface Held { readonly version: number; readonly value: Thing }
-
-/** Fields of a thing as a change may give them; nothing handed over is written to. */
-type Deep<T> = T extends readonly (infer U)[] ? readonly Deep<U>[] : T extends object ? { readonly [F in keyof T]: Deep<T[F]> } : T;
-export type Fields<K extends EntityKind> = { readonly [F in keyof Entity<K>]?: Deep<Entity<K>[F]> };
 
 const SAVE_DELAY_MS = 350;
 const RETRY_MS = [1000, 2000, 4000, 8000, 15_000];
@@ -67,12 +65,21 @@ export const useFilm = defineStore('film', () => {
     undoable.value = { undo: history.canUndo, redo: history.canRedo };
   };
 
+  let loads = 0;
   const load = async (id: string): Promise<void> => {
     close();
+    loads += 1;
+    const turn = loads;
     filmId.value = id; loading.value = true; missing.value = '';
     try {
       device = await claimDevice();
       const [opened, kitRows, log] = await Promise.all([api.film(id), api.kit(), api.changes(id)]);
+      const left = turn === loads ? await leftBehind(device, id) : [];
+      if (turn !== loads) {
+        // Another film was asked for meanwhile: this one's changes wait on where they were.
+        if (left.length > 0) await keepPending(device, id, left);
+        return;
+      }
       buried = new Map();
       stored = new Map([...opened.rows, ...kitRows.rows].map((r) => [keyOf(r.kind, r.value.id), { version: r.version, value: r.value as Thing }]));
       shelf.clear();
@@ -80,16 +87,17 @@ export const useFilm = defineStore('film', () => {
       history = History.fromLog(log.changes, device);
       outbox = new Outbox();
       refusals.value = [];
-      outbox.adopt(await leftBehind(device, id), (key) => stored.get(key) ?? null);
+      outbox.adopt(left, (key) => stored.get(key) ?? null);
       for (const p of outbox.toJSON()) show(p.kind, p.id, p.value);
       failures = 0; trouble.value = '';
       restate();
       refresh();
       loading.value = false;
-      listen(opened.sequence);
+      events = listenTo(opened.sequence, { change: hear, reset: () => void afresh(), open: () => { if (saveState.value === 'offline') { restate(); schedule(0); } } });
       whenIdle(() => void loadChecks().then(() => whenIdle(rehearse)));
       if (outbox.size > 0) schedule(0);
     } catch (error) {
+      if (turn !== loads) return;
       loading.value = false;
       missing.value = error instanceof ApiProblem ? error.message : 'The application does not answer. Is it running?';
     }
@@ -97,13 +105,6 @@ export const useFilm = defineStore('film', () => {
 
   /** Runs the checks once before they are needed, so that the first step of a slider does not wait for their compiling. */
   const rehearse = (): void => { for (const shot of list('shot').slice(0, 20)) faultsOf('shot', shot); };
-
-  const listen = (since: number): void => {
-    events = new EventSource(`/api/events?since=${since}`);
-    events.addEventListener('change', (event) => hear(JSON.parse((event as MessageEvent<string>).data) as LoggedChange));
-    events.addEventListener('reset', () => void afresh());
-    events.addEventListener('open', () => { if (saveState.value === 'offline') { restate(); schedule(0); } });
-  };
 
   /** Reads everything anew, with what waits kept aside meanwhile. */
   const afresh = async (): Promise<void> => {

@@ -1,7 +1,8 @@
 import type { Entity, KitKind } from '@contract';
 import { computed } from 'vue';
 import { v4 as uuid } from 'uuid';
-import { useFilm, type Fields } from '../../stores/film';
+import type { Fields } from '../../stores/fields';
+import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';
 
 /** Kit that has a name and can be retired. */

@@ -6,7 +6,8 @@ import { choices, SUBJECT_WORDS } from '../../format';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
-import { useFilm, type Fields } from '../../stores/film';
+import type { Fields } from '../../stores/fields';
+import { useFilm } from '../../stores/film';
 import type { Plan } from './usePlan';
 
 const props = defineProps<{ plan: Plan; subject: Entity<'subject'> }>();
