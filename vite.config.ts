@@ -16,7 +16,7 @@ export default defineConfig({
       { find: '@contract', replacement: here('contract/index.ts') },
     ],
   },
-  build: { outDir: here('dist/web'), emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0, modulePreload: { polyfill: false }, chunkSizeWarningLimit: 900 },
+  build: { outDir: here('dist/web'), emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0, modulePreload: { polyfill: false }, chunkSizeWarningLimit: 900, rolldownOptions: { checks: { pluginTimings: false } } },
   worker: { format: 'es' },
   server: { port: 4781, strictPort: true, proxy: { '/api': { target: 'http://127.0.0.1:4780', changeOrigin: true, headers: { origin: 'http://127.0.0.1:4780' } } } },
 });
