@@ -248,7 +248,7 @@ describe('two tabs on one film, over a line that loses requests and answers', ()
     await fc.assert(fc.asyncProperty(fc.array(fc.record({ does: fc.constant('edit' as const), tab: fc.constant(0), shot: shotN }), { maxLength: 6 }), fc.nat(6), async (edits, at) => {
       const { tabs, last } = await play([...edits.slice(0, at), { does: 'misplace', tab: 0 }, ...edits.slice(at)], () => 'title', 'mine');
       for (const [shot, text] of Object.entries(last[0]!)) expect(stored()[shot]!['title']).toBe(text);
-      expect(tabs[0].film.refusals).toMatchObject([{ kind: 'shot', id: 's3', name: 'x', say: 'The place is not there any more.' }]);
+      expect(tabs[0].film.refusals).toMatchObject([{ kind: 'shot', id: 's3', base: { title: 'x' }, say: 'The place is not there any more.' }]);
       expect([tabs[0].film.saveState, tabs[0].shots]).toEqual(['saved', stored()]);
     }), { numRuns: RUNS / 4 });
   });

@@ -10,16 +10,16 @@ import type { Fields } from './fields';
 import { heldPress } from './hold';
 import { History, type Step, type StepChange, type Thing } from './history';
 import { whenIdle } from './idle';
-import { keepPending, leftBehind } from './keep';
+import { keepPending } from './keep';
 import { patched } from './merge';
 import { listenTo } from './news';
-import { keyOf, Outbox, type Clash } from './outbox';
+import { readFilm } from './opening';
+import { keyOf, Outbox, type Clash, type Pending } from './outbox';
 import { Shelf } from './shelf';
+import { Told } from './told';
 import { faultsOf, loadChecks, type Fault } from './validate';
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'refused';
-
-interface Held { readonly version: number; readonly value: Thing }
 
 const SAVE_DELAY_MS = 350;
 const RETRY_MS = [1000, 2000, 4000, 8000, 15_000];
@@ -34,14 +34,11 @@ export const useFilm = defineStore('film', () => {
   /** Why nothing can be saved just now. */
   const trouble = ref('');
   /** Changes the server will never take, until somebody has seen it. */
-  const refusals = shallowRef<readonly { readonly kind: EntityKind; readonly id: string; readonly name: string; readonly made: boolean; readonly say: string }[]>([]);
+  const refusals = shallowRef<readonly (Pending & { readonly say: string })[]>([]);
   const clashes = shallowRef<Clash[]>([]);
   const undoable = ref({ undo: false, redo: false });
   const shelf = new Shelf();
-  /** Rows as the server last told them. */
-  let stored = new Map<string, Held>();
-  /** Newest version heard of a thing that was deleted: what is told late must not bring it back. */
-  let buried = new Map<string, number>();
+  let stored = new Told();
   let outbox = new Outbox();
   let history = new History();
   let events: EventSource | null = null;
@@ -73,21 +70,15 @@ export const useFilm = defineStore('film', () => {
     filmId.value = id; loading.value = true; missing.value = '';
     try {
       device = await claimDevice();
-      const [opened, kitRows, log] = await Promise.all([api.film(id), api.kit(), api.changes(id)]);
-      const left = turn === loads ? await leftBehind(device, id) : [];
-      if (turn !== loads) {
-        // Another film was asked for meanwhile: this one's changes wait on where they were.
-        if (left.length > 0) await keepPending(device, id, left);
-        return;
-      }
-      buried = new Map();
-      stored = new Map([...opened.rows, ...kitRows.rows].map((r) => [keyOf(r.kind, r.value.id), { version: r.version, value: r.value as Thing }]));
+      const opened = await readFilm(id, device, () => turn === loads);
+      if (!opened) return;
+      stored = new Told(opened.rows);
       shelf.clear();
-      for (const row of [...opened.rows, ...kitRows.rows]) show(row.kind, row.value.id, row.value as Thing);
-      history = History.fromLog(log.changes, device);
+      for (const row of opened.rows) show(row.kind, row.value.id, row.value as Thing);
+      history = History.fromLog(opened.changes, device);
       outbox = new Outbox();
       refusals.value = [];
-      outbox.adopt(left, (key) => stored.get(key) ?? null);
+      outbox.adopt(opened.left, (key) => stored.at(key));
       for (const p of outbox.toJSON()) show(p.kind, p.id, p.value);
       failures = 0; trouble.value = '';
       restate();
@@ -116,17 +107,14 @@ export const useFilm = defineStore('film', () => {
   const hear = (change: LoggedChange): void => {
     if (change.filmId !== filmId.value && !isKit(change.kind)) return;
     const key = keyOf(change.kind, change.id);
-    if (change.version <= Math.max(stored.get(key)?.version ?? 0, buried.get(key) ?? 0)) return;
     // The answer to what is on its way says it, too. What this tab sent before it was loaded anew has no other way to be heard.
     if (change.device === device && outbox.flies(key)) return;
-    if (change.after) stored.set(key, { version: change.version, value: change.after as Thing }); else bury(key, change.version);
+    if (!stored.hear(change)) return;
     if (outbox.has(key)) { renew(change); return; }
     show(change.kind, change.id, change.after as Thing | null);
     if (change.kind === 'film' && !change.after) missing.value = 'This film was deleted in another tab.';
     refresh();
   };
-
-  const bury = (key: string, version: number): void => { stored.delete(key); buried.set(key, version); };
 
   /** What a clash is about changed again: the person is asked about what is stored now, or not at all where the two go together. */
   const renew = (change: LoggedChange): void => {
@@ -170,13 +158,11 @@ export const useFilm = defineStore('film', () => {
 
   const accept = ({ rows, gone }: Awaited<ReturnType<typeof api.apply>>): void => {
     for (const row of rows) {
-      const key = keyOf(row.kind, row.value.id);
-      const heard = stored.get(key);
       // An answer that was long on its way may be older than what was heard meanwhile.
-      if (heard && heard.version > row.version) show(row.kind, row.value.id, outbox.waits(key) ?? heard.value);
-      else stored.set(key, { version: row.version, value: row.value as Thing });
+      const newer = stored.answer(row);
+      if (newer) show(row.kind, row.value.id, outbox.waits(keyOf(row.kind, row.value.id)) ?? newer.value);
     }
-    for (const { kind, id } of gone) { const key = keyOf(kind, id); bury(key, (stored.get(key)?.version ?? buried.get(key) ?? 0) + 1); }
+    for (const { kind, id } of gone) stored.deleted(kind, id);
     outbox.taken(new Map(rows.map((r) => [keyOf(r.kind, r.value.id), r.version])));
     failures = 0; trouble.value = '';
     restate();
@@ -187,7 +173,7 @@ export const useFilm = defineStore('film', () => {
     if (box !== outbox) { box.returned(!(error instanceof ApiProblem)); return; }
     if (error instanceof ApiProblem && error.conflicts.length > 0) {
       outbox.returned(false);
-      for (const c of error.conflicts) if (c.theirs) stored.set(keyOf(c.kind, c.id), { version: c.theirs.version, value: c.theirs.value as Thing }); else stored.delete(keyOf(c.kind, c.id));
+      for (const c of error.conflicts) stored.conflict(c);
       for (const merged of outbox.clash(error.conflicts)) show(merged.kind, merged.id, merged.value);
       restate();
       refresh();
@@ -206,8 +192,8 @@ export const useFilm = defineStore('film', () => {
   /** The server will never take something as it is: say why, and show what it has. */
   const refuse = ({ message }: ApiProblem): void => {
     const given = outbox.refused();
-    for (const { kind, id } of given) show(kind, id, stored.get(keyOf(kind, id))?.value ?? null);
-    refusals.value = [...refusals.value, ...given.map(({ kind, id, value, base }) => ({ kind, id, made: base === null, name: String(value?.['title'] ?? value?.['name'] ?? base?.['title'] ?? base?.['name'] ?? ''), say: message }))];
+    for (const { kind, id } of given) show(kind, id, stored.at(keyOf(kind, id))?.value ?? null);
+    refusals.value = [...refusals.value, ...given.map((g) => ({ ...g, say: message }))];
     restate();
     refresh();
     if (outbox.waiting > 0) schedule(0);
@@ -216,7 +202,7 @@ export const useFilm = defineStore('film', () => {
   const put = (changes: readonly StepChange[]): void => {
     for (const c of changes) {
       const key = keyOf(c.kind, c.id);
-      const held = stored.get(key) ?? null;
+      const held = stored.at(key);
       outbox.put(c.kind, c.id, c.after, held);
       // Taken back before it went out: then what is stored counts, which may be another than what it was changed from.
       show(c.kind, c.id, outbox.has(key) ? c.after : held?.value ?? null);

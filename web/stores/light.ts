@@ -1,38 +1,17 @@
-import { lightJob, overWeightLine, placeLightWarnings, readingsOf, type DateWeighed, type DerivedShot, type LightJob, type ShotWindow, type Warning } from '@core/film';
-import { KeyedMemo } from '@core/units';
+import { overWeightLine, placeLightWarnings, type DateWeighed, type ShotWindow, type Warning } from '@core/film';
 import { wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
-import type { LightTold, LightWorker, PlaceLightJob } from '../workers/light.worker';
+import type { LightTold, LightWorker } from '../workers/light.worker';
 import { useFilm } from './film';
 import { useFindings } from './findings';
+import { useLightJobs } from './lightJobs';
 import { useReckoning } from './reckoning';
 import { whenResting } from './whenResting';
 
 /** Milliseconds without a change after which the light is looked at, and the longest one waits while changes go on. */
 const REST_MS = 110;
 const LONGEST_MS = 500;
-
-const shotsOf = (reckoning: ReturnType<typeof useReckoning>, id: string): DerivedShot[] => [...(reckoning.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === id);
-
-/** Rows of the film may be watched objects; what goes to a worker is plain. */
-const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
-
-/** Slates as they were last sent: of a place in work one slate changes and nineteen do not. */
-const sent = new KeyedMemo<LightJob | null>();
-
-/** A place as plain data for the worker; null where it has no light. */
-const jobOf = (film: ReturnType<typeof useFilm>, reckoning: ReturnType<typeof useReckoning>, id: string): PlaceLightJob | null => {
-  const place = reckoning.derived?.places.get(id);
-  if (!place?.light || !film.film || !Number.isFinite(place.windowFromMs)) return null;
-  const jobs = shotsOf(reckoning, id).flatMap((s) => {
-    const job = sent.get(s.facts.shot.id, [s, reckoning.along.filters], () => { const made = lightJob(s, reckoning.along); return made && plain(made); });
-    return job ? [job] : [];
-  });
-  const toMs = Math.max(place.windowToMs, ...place.flights.map((f) => f.endMs));
-  const readings = readingsOf(place.location, place.light, film.list('reading'));
-  return { ...plain({ preferences: { preferences: film.film.preferences }, location: place.location, readings, fromMs: place.windowFromMs, toMs }), jobs };
-};
 
 /** What is to be said of an aircraft's weight with the film's filters on, at each slate it flies. */
 const overWeight = (film: ReturnType<typeof useFilm>, reckoning: ReturnType<typeof useReckoning>): [shotId: string, told: Warning][] => {
@@ -49,6 +28,7 @@ export const useLight = defineStore('light', () => {
   const findings = useFindings();
   const reckoning = useReckoning();
   const windows = shallowRef<ReadonlyMap<string, ShotWindow>>(new Map());
+  const jobs = useLightJobs();
   let worker: Remote<LightWorker> | null = null;
   const remote = (): Remote<LightWorker> => worker ??= wrap<LightWorker>(new Worker(new URL('../workers/light.worker.ts', import.meta.url), { type: 'module', name: 'light' }));
 
@@ -58,11 +38,10 @@ export const useLight = defineStore('light', () => {
   const places = new Map<string, readonly Warning[]>();
   /** What a place was last looked at for: parts by identity. */
   const seen = new Map<string, readonly unknown[]>();
-  const shotsAt = (id: string): DerivedShot[] => shotsOf(reckoning, id);
 
   /** Places whose light could be another now. */
   const changed = (): string[] => [...(reckoning.derived?.places.values() ?? [])].filter((p) => {
-    const parts = [p.location, p.light, p.windowFromMs, p.windowToMs, reckoning.along, film.film?.preferences, ...film.list('reading'), ...shotsAt(p.location.id)];
+    const parts = [p.location, p.light, p.windowFromMs, p.windowToMs, reckoning.along, film.film?.preferences, ...film.list('reading'), ...jobs.shotsAt(p.location.id)];
     const before = seen.get(p.location.id);
     if (before?.length === parts.length && parts.every((x, i) => x === before[i])) return false;
     seen.set(p.location.id, parts);
@@ -72,7 +51,7 @@ export const useLight = defineStore('light', () => {
   const publish = (): void => {
     const here = reckoning.derived;
     for (const map of [told, found]) for (const id of map.keys()) if (!here?.shots.has(id)) map.delete(id);
-    sent.keep(new Set(here?.shots.keys()));
+    jobs.keep(new Set(here?.shots.keys()));
     for (const id of places.keys()) if (!here?.places.has(id)) places.delete(id);
     const shots = new Map(told);
     for (const [shotId, w] of overWeight(film, reckoning)) shots.set(shotId, [...shots.get(shotId) ?? [], w]);
@@ -80,11 +59,11 @@ export const useLight = defineStore('light', () => {
   };
 
   const look = async (id: string): Promise<void> => {
-    const job = jobOf(film, reckoning, id);
-    if (!job) { places.delete(id); for (const s of shotsAt(id)) { told.delete(s.facts.shot.id); found.delete(s.facts.shot.id); } publish(); return; }
+    const job = jobs.of(id);
+    if (!job) { places.delete(id); for (const s of jobs.shotsAt(id)) { told.delete(s.facts.shot.id); found.delete(s.facts.shot.id); } publish(); return; }
     const lit = new Set(job.jobs.map((j) => j.shotId));
     for (const [shotId, light] of await remote().check(job, [...lit].filter((s) => found.has(s)))) found.set(shotId, light);
-    const shots = shotsAt(id).map((s) => s.facts.shot);
+    const shots = jobs.shotsAt(id).map((s) => s.facts.shot);
     const place = reckoning.derived?.places.get(id);
     const own = place ? placeLightWarnings(place, shots, film.list('reading')) : [];
     places.set(id, own.filter((w) => w.subject.kind === 'location'));
@@ -109,6 +88,6 @@ export const useLight = defineStore('light', () => {
   };
 
   /** A place's date and those after it, weighed for its slates. */
-  const weigh = async (id: string, count: number): Promise<DateWeighed[]> => { const job = jobOf(film, reckoning, id); return job ? remote().weigh(job, count) : []; };
+  const weigh = async (id: string, count: number): Promise<DateWeighed[]> => { const job = jobs.of(id); return job ? remote().weigh(job, count) : []; };
   return { windows, start, weigh };
 });

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { thingNameOf } from '../format/names';
 import { useFilm } from '../stores/film';
 import type { Clash } from '../stores/outbox';
 
 const store = useFilm();
-const nameOf = (c: Clash): string => String(c.mine?.['title'] ?? c.mine?.['name'] ?? c.theirs?.['title'] ?? c.theirs?.['name'] ?? c.kind);
+const nameOf = (c: Clash): string => thingNameOf(c.mine, c.theirs) || c.kind;
 const short = (value: unknown): string => { const text = typeof value === 'string' ? `“${value}”` : JSON.stringify(value); return text.length > 60 ? `${text.slice(0, 57)}…` : text; };
 const rows = computed(() => store.clashes.map((clash) => ({
   clash, name: nameOf(clash),

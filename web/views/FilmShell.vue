@@ -6,6 +6,7 @@ import { useFilm } from '../stores/film';
 import { whenIdle } from '../stores/idle';
 import { useLooking } from '../stores/looking';
 import ClashBar from './ClashBar.vue';
+import RefusedBar from './RefusedBar.vue';
 import SaveMark from './SaveMark.vue';
 import { useKeys } from './useKeys';
 
@@ -33,7 +34,7 @@ const canUndo = computed(() => store.undoable.undo);
 const canRedo = computed(() => store.undoable.redo);
 const clashed = computed(() => store.clashes.length > 0);
 const name = computed(() => store.film?.name ?? null);
-const refused = computed(() => store.refusals.map((r) => ({ ...r, name: r.name || 'A change' })));
+const refused = computed(() => store.refusals.length > 0);
 const rename = (event: Event): void => {
   const field = event.target as HTMLInputElement;
   if (store.film && store.edit('film', store.film.id, { name: field.value }, 'name').length > 0) field.value = store.film.name;
@@ -57,10 +58,7 @@ const other = (): string => (looking.theme === 'dusk' ? 'noon' : 'dusk');
       <button class="btn bare wide" title="Keys (?)" aria-label="Keys" @click="looking.keysShown = true">?</button>
     </header>
     <ClashBar v-if="clashed" />
-    <div v-if="refused.length > 0" class="refused" role="alert">
-      <p><template v-for="r in refused" :key="r.id"><b dir="auto">{{ r.name }}</b> {{ r.made ? 'could not be added' : 'could not be saved and stands as it was' }}: {{ r.say }} </template></p>
-      <button class="btn" @click="store.refusals = []">Seen</button>
-    </div>
+    <RefusedBar v-if="refused" />
     <div v-if="store.missing" class="missing"><h1>{{ store.missing }}</h1><RouterLink class="btn lead" to="/">All films</RouterLink></div>
     <div v-else-if="store.loading" class="shape" aria-label="Loading" role="status"><i /><i /><i /></div>
     <RouterView v-else v-slot="{ Component }"><component :is="Component" class="view-body" @vue:mounted="settled" /></RouterView>
@@ -80,8 +78,6 @@ const other = (): string => (looking.theme === 'dusk' ? 'noon' : 'dusk');
 nav { display: flex; }
 .gap { flex: 1; }
 .view-body { flex: 1; min-height: 0; }
-.refused { display: flex; gap: 12px; align-items: center; background: var(--stop); color: var(--bench); padding: 6px 14px; font-weight: 600; }
-.refused p { flex: 1; }
 .missing { padding: 60px; display: grid; gap: 16px; justify-items: start; }
 .shape { display: grid; grid-template-columns: 300px 1fr 318px; gap: 1px; flex: 1; padding-top: 86px; }
 .shape i { background: var(--slab); }
