@@ -1,4 +1,5 @@
 import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
 import vue from 'eslint-plugin-vue';
 import globals from 'globals';
 import ts from 'typescript-eslint';
@@ -28,7 +29,31 @@ const CORE = {
   aids: ['units', 'kit', 'moves'],
   pilot: ['kit'],
   sticks: ['kit'],
-  film: ['units', 'lens', 'footage', 'kit', 'air', 'light', 'warnings', 'moves', 'pace', 'exposure', 'energy', 'cards', 'budget', 'story', 'reach', 'terrain', 'site', 'aids', 'pilot', 'plan', 'charge', 'risk', 'sticks'],
+  film: [
+    'units',
+    'lens',
+    'footage',
+    'kit',
+    'air',
+    'light',
+    'warnings',
+    'moves',
+    'pace',
+    'exposure',
+    'energy',
+    'cards',
+    'budget',
+    'story',
+    'reach',
+    'terrain',
+    'site',
+    'aids',
+    'pilot',
+    'plan',
+    'charge',
+    'risk',
+    'sticks',
+  ],
   ready: ['units', 'kit', 'air', 'light', 'warnings', 'energy', 'cards', 'charge', 'film'],
 };
 const rooms = Object.keys(CORE);
@@ -37,26 +62,62 @@ const rooms = Object.keys(CORE);
 const coreRules = rooms.map((room) => {
   const closed = rooms.filter((other) => other !== room && !CORE[room].includes(other));
   const patterns = [
-    { regex: '^@(core|contract|demo)', message: 'The core imports by relative paths and knows nobody outside it.' },
+    {
+      regex: '^@(core|contract|demo)',
+      message: 'The core imports by relative paths and knows nobody outside it.',
+    },
     { regex: '^(\\.\\./)+(contract|server|web|demo|e2e|scripts)(/|$)', message: 'The core imports nobody.' },
     { regex: '^node:', message: 'The core runs anywhere: no Node built-ins.' },
     { regex: `^(\\.\\./)+(${rooms.join('|')})/.+`, message: 'Import a room by its front door.' },
-    ...(closed.length > 0 ? [{ regex: `^(\\.\\./)+(${closed.join('|')})$`, message: `The room ${room} may not use that room.` }] : []),
+    ...(closed.length > 0
+      ? [{ regex: `^(\\.\\./)+(${closed.join('|')})$`, message: `The room ${room} may not use that room.` }]
+      : []),
   ];
   return {
-    files: [`core/${room}/**/*.ts`], ignores: ['**/*.test.ts'],
+    files: [`core/${room}/**/*.ts`],
+    ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-imports': ['error', { patterns }],
-      'no-restricted-globals': ['error', ...['window', 'document', 'fetch', 'process', 'localStorage', 'performance'].map((name) => ({ name, message: 'The core is pure.' }))],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Randomness comes in from outside, seeded.' }, { object: 'Date', property: 'now', message: 'The time comes in from outside.' }],
-      'no-restricted-syntax': ['error', { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'The time comes in from outside.' }],
+      'no-restricted-globals': [
+        'error',
+        ...['window', 'document', 'fetch', 'process', 'localStorage', 'performance'].map((name) => ({
+          name,
+          message: 'The core is pure.',
+        })),
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Randomness comes in from outside, seeded.' },
+        { object: 'Date', property: 'now', message: 'The time comes in from outside.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+          message: 'The time comes in from outside.',
+        },
+      ],
     },
   };
 });
 
 const oneWay = (files, rooms, extra = []) => ({
-  files, ignores: ['**/*.test.ts'],
-  rules: { 'no-restricted-imports': ['error', { patterns: [{ regex: `^((\\.\\./)+|@)(${rooms.join('|')})(/|$)`, message: 'Imports run one way: web and server → contract → core.' }, ...extra] }] },
+  files,
+  ignores: ['**/*.test.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            regex: `^((\\.\\./)+|@)(${rooms.join('|')})(/|$)`,
+            message: 'Imports run one way: web and server → contract → core.',
+          },
+          ...extra,
+        ],
+      },
+    ],
+  },
 });
 const frontDoors = { regex: '^@core/[^/]+/.+', message: 'Import a room by its front door.' };
 
@@ -67,7 +128,10 @@ export default ts.config(
   ...ts.configs.stylistic,
   ...vue.configs['flat/recommended'],
   {
-    languageOptions: { globals: { ...globals.browser, ...globals.node }, parserOptions: { parser: ts.parser, extraFileExtensions: ['.vue'] } },
+    languageOptions: {
+      globals: { ...globals.browser, ...globals.node },
+      parserOptions: { parser: ts.parser, extraFileExtensions: ['.vue'] },
+    },
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/no-non-null-assertion': 'error',
@@ -75,20 +139,36 @@ export default ts.config(
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
       'no-console': 'error',
       complexity: ['error', 16],
-      'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
-      'max-lines': ['error', { max: 260, skipBlankLines: true }],
-      'vue/max-attributes-per-line': 'off', 'vue/singleline-html-element-content-newline': 'off', 'vue/html-self-closing': 'off', 'vue/html-indent': 'off',
-      'vue/multiline-html-element-content-newline': 'off', 'vue/html-closing-bracket-newline': 'off', 'vue/first-attribute-linebreak': 'off', 'vue/multi-word-component-names': 'off',
-      'vue/require-default-prop': 'off', 'vue/attributes-order': 'off', 'vue/no-v-html': 'error',
+      'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
+      'vue/multi-word-component-names': 'off',
+      'vue/require-default-prop': 'off',
+      'vue/attributes-order': 'off',
+      'vue/no-v-html': 'error',
     },
   },
+  prettier,
   ...coreRules,
   oneWay(['contract/**/*.ts'], ['server', 'web', 'demo', 'e2e', 'scripts']),
   oneWay(['server/**/*.ts'], ['web', 'e2e', 'scripts'], [frontDoors]),
   oneWay(['web/**/*.{ts,vue}'], ['server', 'demo', 'e2e', 'scripts'], [frontDoors]),
   oneWay(['demo/**/*.ts'], ['server', 'web', 'e2e', 'scripts'], [frontDoors]),
+  {
+    // A setup function is a scope that small functions share, not a procedure: it may be longer than a screen.
+    files: ['web/stores/*.ts', 'web/**/use*.ts', 'server/routes/*.ts', 'demo/*.ts', 'core/story/coverage.ts'],
+    rules: { 'max-lines-per-function': ['error', { max: 150, skipBlankLines: true, skipComments: true }] },
+  },
   { files: ['web/stores/film.ts'], rules: { 'max-lines-per-function': 'off' } },
-  { files: ['**/*.vue'], rules: { 'no-undef': 'off', 'max-lines': ['error', { max: 250, skipBlankLines: true }] } },
-  { files: ['**/*.test.ts', 'e2e/**', 'server/testing.ts'], rules: { '@typescript-eslint/no-non-null-assertion': 'off', 'max-lines-per-function': 'off', 'no-restricted-imports': 'off' } },
+  {
+    files: ['**/*.vue'],
+    rules: { 'no-undef': 'off' },
+  },
+  {
+    files: ['**/*.test.ts', 'e2e/**', 'server/testing.ts'],
+    rules: {
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      'max-lines-per-function': 'off',
+      'no-restricted-imports': 'off',
+    },
+  },
   { files: ['scripts/**'], rules: { 'no-console': 'off', 'max-lines-per-function': 'off' } },
 );

@@ -13,8 +13,25 @@ export default defineConfig({
   resolve: { alias },
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'unit', setupFiles: ['vitest.setup.ts'], testTimeout: 20_000, include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'web/**/*.test.ts'] } },
-      { resolve: { alias }, test: { name: 'server', setupFiles: ['vitest.setup.ts'], include: ['server/**/*.test.ts', 'demo/**/*.test.ts'], testTimeout: 180_000, hookTimeout: 180_000 } },
+      {
+        resolve: { alias },
+        test: {
+          name: 'unit',
+          setupFiles: ['vitest.setup.ts'],
+          testTimeout: 20_000,
+          include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'web/**/*.test.ts'],
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'server',
+          setupFiles: ['vitest.setup.ts'],
+          include: ['server/**/*.test.ts', 'demo/**/*.test.ts'],
+          testTimeout: 180_000,
+          hookTimeout: 180_000,
+        },
+      },
     ],
   },
 });

@@ -1,7 +1,20 @@
 import type { Static, TSchema } from '@sinclair/typebox';
 import { FlightSchema } from './flight';
 import { AnswerSchema, FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
-import { AircraftSchema, CardMoveSchema, CardSchema, ChargerSchema, CheckSchema, DeviceSchema, FilterSchema, FlownSchema, GearSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
+import {
+  AircraftSchema,
+  CardMoveSchema,
+  CardSchema,
+  ChargerSchema,
+  CheckSchema,
+  DeviceSchema,
+  FilterSchema,
+  FlownSchema,
+  GearSchema,
+  PackSchema,
+  PilotSchema,
+  PracticeSchema,
+} from './kit';
 import { FeatureSchema, GroundSchema, PictureSchema } from './site';
 import type { EntityKind } from './kinds';
 
@@ -45,7 +58,11 @@ export interface Row<K extends EntityKind = EntityKind> {
 export type AnyRow = { [K in EntityKind]: Row<K> }[EntityKind];
 
 /** What refers to what: deleting the right side while the left holds on to it is refused. */
-export const REFERENCES: readonly { readonly from: EntityKind; readonly field: string; readonly to: EntityKind }[] = [
+export const REFERENCES: readonly {
+  readonly from: EntityKind;
+  readonly field: string;
+  readonly to: EntityKind;
+}[] = [
   { from: 'location', field: 'filmId', to: 'film' },
   { from: 'subject', field: 'locationId', to: 'location' },
   { from: 'shot', field: 'locationId', to: 'location' },

@@ -1,7 +1,20 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { FlightSchema } from './flight';
 import { AnswerSchema, FilmSchema, LocationSchema, ReadingSchema, ShotSchema, SubjectSchema } from './film';
-import { AircraftSchema, CardMoveSchema, CardSchema, ChargerSchema, CheckSchema, DeviceSchema, FilterSchema, FlownSchema, GearSchema, PackSchema, PilotSchema, PracticeSchema } from './kit';
+import {
+  AircraftSchema,
+  CardMoveSchema,
+  CardSchema,
+  ChargerSchema,
+  CheckSchema,
+  DeviceSchema,
+  FilterSchema,
+  FlownSchema,
+  GearSchema,
+  PackSchema,
+  PilotSchema,
+  PracticeSchema,
+} from './kit';
 import { EXCHANGE_FORMAT, EXCHANGE_VERSION, KIT_FORMAT } from './kinds';
 import { filled, strict } from './parts';
 import { AssetSchema, FeatureSchema, GroundSchema, PictureSchema } from './site';
@@ -44,6 +57,10 @@ export const FilmFileSchema = strict({
 export type FilmFile = Static<typeof FilmFileSchema>;
 
 /** Kit and checks by themselves, to be carried to another machine. */
-export const KitFileSchema = strict({ format: Type.Literal(KIT_FORMAT), formatVersion: Type.Literal(EXCHANGE_VERSION), kit: KitSchema });
+export const KitFileSchema = strict({
+  format: Type.Literal(KIT_FORMAT),
+  formatVersion: Type.Literal(EXCHANGE_VERSION),
+  kit: KitSchema,
+});
 
 export type KitFile = Static<typeof KitFileSchema>;

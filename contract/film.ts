@@ -1,5 +1,20 @@
 import { Type } from '@sinclair/typebox';
-import { Above, Between, ClockTime, filled, LocalDate, Name, Nullable, OneOf, Position, ShortText, strict, Text, Uuid, Whole } from './parts';
+import {
+  Above,
+  Between,
+  ClockTime,
+  filled,
+  LocalDate,
+  Name,
+  Nullable,
+  OneOf,
+  Position,
+  ShortText,
+  strict,
+  Text,
+  Uuid,
+  Whole,
+} from './parts';
 import { CHECK_MOMENTS, PROFILE_SCHOOLS } from '../core/kit';
 import { LIT, SURFACES, WISH_KINDS } from '../core/light';
 import { MoveSchema } from './moves';
@@ -48,7 +63,10 @@ export const PreferencesSchema = strict({
   flatAtNight: filled(Type.Boolean(), false),
   whiteBalance: filled(OneOf('locked', 'automatic'), 'locked'),
   /** Take-off masses at which rules tend to change, kg. */
-  weightLinesKg: filled(Type.Unsafe<readonly number[]>(Type.Array(Above(0, 100), { maxItems: 10 })), [0.249, 0.899, 3.999]),
+  weightLinesKg: filled(
+    Type.Unsafe<readonly number[]>(Type.Array(Above(0, 100), { maxItems: 10 })),
+    [0.249, 0.899, 3.999],
+  ),
   /** Two people fly at the same time, each aircraft with its own packs. */
   flyAtOnce: filled(Type.Boolean(), false),
   /** Logged flights correct the plan. */
@@ -138,7 +156,10 @@ export const SubjectSchema = strict({
   headingDeg: filled(Between(0, 360), 90),
   speedMs: filled(Between(0, 60), 0),
   /** Where it goes, if not straight along its heading. */
-  path: filled(Type.Array(strict({ xM: Between(-5000, 5000), yM: Between(-5000, 5000) }), { maxItems: 200 }), []),
+  path: filled(
+    Type.Array(strict({ xM: Between(-5000, 5000), yM: Between(-5000, 5000) }), { maxItems: 200 }),
+    [],
+  ),
 });
 
 export const ShotSchema = strict({
@@ -158,9 +179,17 @@ export const ShotSchema = strict({
   cut: strict({
     by: OneOf('seconds', 'beats', 'counts'),
     beats: Between(0, 1000),
-    segments: Type.Array(strict({
-      timelineS: Between(0, 3600), speedFactor: Above(0, 100), /** Speed at the end of the stretch; null keeps it even. */ endFactor: filled(Nullable(Above(0, 100)), null),
-    }), { minItems: 1, maxItems: 40 }),
+    segments: Type.Array(
+      strict({
+        timelineS: Between(0, 3600),
+        speedFactor: Above(0, 100),
+        /** Speed at the end of the stretch; null keeps it even. */ endFactor: filled(
+          Nullable(Above(0, 100)),
+          null,
+        ),
+      }),
+      { minItems: 1, maxItems: 40 },
+    ),
   }),
   cutStyle: Cut,
   takes: Whole(1, 50),
@@ -193,11 +222,18 @@ export const ShotSchema = strict({
   handling: filled(OneOf('slow', 'normal', 'fast'), 'normal'),
   /** The pilot is in the shot: walks to the mark and back while the aircraft hovers, s one way; null when not. */
   walkS: filled(Nullable(Between(0, 600)), null),
-  layers: filled(strict({ foreground: ShortText, middle: ShortText, background: ShortText }), { foreground: '', middle: '', background: '' }),
-  usage: filled(strict({
-    people: OneOf('none', 'unrecognisable', 'release-wanted', 'release-signed'),
-    property: OneOf('wide', 'single', 'single-released'),
-  }), { people: 'none', property: 'wide' }),
+  layers: filled(strict({ foreground: ShortText, middle: ShortText, background: ShortText }), {
+    foreground: '',
+    middle: '',
+    background: '',
+  }),
+  usage: filled(
+    strict({
+      people: OneOf('none', 'unrecognisable', 'release-wanted', 'release-signed'),
+      property: OneOf('wide', 'single', 'single-released'),
+    }),
+    { people: 'none', property: 'wide' },
+  ),
   /** Place in the cut, where that differs from the order in the air; empty follows the list. */
   cutPosition: filled(Type.String({ maxLength: 200, pattern: '^[0-9A-Za-z]*$' }), ''),
   launchId: filled(Nullable(Uuid), null),

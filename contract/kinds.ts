@@ -1,12 +1,57 @@
 /** Every kind of row that can be stored. Apart from the schemas, so that who only asks for a name does not load them. */
-export const ENTITY_KINDS = ['film', 'location', 'subject', 'shot', 'reading', 'feature', 'ground', 'picture', 'aircraft', 'pack', 'card', 'filter', 'pilot', 'practice', 'flight', 'charger', 'device', 'flown', 'gear', 'cardMove', 'check', 'answer'] as const;
+export const ENTITY_KINDS = [
+  'film',
+  'location',
+  'subject',
+  'shot',
+  'reading',
+  'feature',
+  'ground',
+  'picture',
+  'aircraft',
+  'pack',
+  'card',
+  'filter',
+  'pilot',
+  'practice',
+  'flight',
+  'charger',
+  'device',
+  'flown',
+  'gear',
+  'cardMove',
+  'check',
+  'answer',
+] as const;
 export type EntityKind = (typeof ENTITY_KINDS)[number];
 
 /** What belongs to the owner across films. */
-export const KIT_KINDS = ['aircraft', 'pack', 'card', 'filter', 'pilot', 'practice', 'charger', 'device', 'flown', 'gear', 'cardMove', 'check'] as const;
+export const KIT_KINDS = [
+  'aircraft',
+  'pack',
+  'card',
+  'filter',
+  'pilot',
+  'practice',
+  'charger',
+  'device',
+  'flown',
+  'gear',
+  'cardMove',
+  'check',
+] as const;
 export type KitKind = (typeof KIT_KINDS)[number];
 /** What belongs to a place, and goes with it. */
-export const PLACE_KINDS = ['subject', 'shot', 'reading', 'feature', 'ground', 'picture', 'flight', 'answer'] as const;
+export const PLACE_KINDS = [
+  'subject',
+  'shot',
+  'reading',
+  'feature',
+  'ground',
+  'picture',
+  'flight',
+  'answer',
+] as const;
 export type PlaceKind = (typeof PLACE_KINDS)[number];
 export const isKit = (kind: EntityKind): kind is KitKind => (KIT_KINDS as readonly string[]).includes(kind);
 

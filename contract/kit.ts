@@ -1,13 +1,45 @@
 import { Type } from '@sinclair/typebox';
-import { AID_KINDS, CARD_ACTS, CARD_SPOTS, CHARGE_SOURCES, CHECK_MOMENTS, DEVICE_ROLES, FLIGHT_VERDICTS, GEAR_ROLES, PACK_STATES, PROFILE_SCHOOLS, SENSE_SIDES } from '../core/kit';
-import { Above, Between, filled, LocalDate, Name, Nullable, OneOf, ShortText, strict, Uuid, Whole } from './parts';
+import {
+  AID_KINDS,
+  CARD_ACTS,
+  CARD_SPOTS,
+  CHARGE_SOURCES,
+  CHECK_MOMENTS,
+  DEVICE_ROLES,
+  FLIGHT_VERDICTS,
+  GEAR_ROLES,
+  PACK_STATES,
+  PROFILE_SCHOOLS,
+  SENSE_SIDES,
+} from '../core/kit';
+import {
+  Above,
+  Between,
+  filled,
+  LocalDate,
+  Name,
+  Nullable,
+  OneOf,
+  ShortText,
+  strict,
+  Uuid,
+  Whole,
+} from './parts';
 
 /** What runs in it, and when somebody last looked for a newer one. */
-const firmware = { firmware: filled(Type.String({ maxLength: 60 }), ''), firmwareOn: filled(Nullable(LocalDate), null) };
+const firmware = {
+  firmware: filled(Type.String({ maxLength: 60 }), ''),
+  firmwareOn: filled(Nullable(LocalDate), null),
+};
 const PartId = Type.String({ minLength: 1, maxLength: 60 });
 
 export const ModeSchema = strict({
-  id: PartId, name: Name, widthPx: Whole(16, 20_000), heightPx: Whole(16, 20_000), fps: Between(1, 480), megabitsPerS: Above(0, 10_000),
+  id: PartId,
+  name: Name,
+  widthPx: Whole(16, 20_000),
+  heightPx: Whole(16, 20_000),
+  fps: Between(1, 480),
+  megabitsPerS: Above(0, 10_000),
   codec: filled(ShortText, ''),
   /** Zoom this mode allows; 0 takes the camera's. */
   maxZoom: filled(Between(0, 30), 0),
@@ -16,7 +48,12 @@ export const ModeSchema = strict({
 });
 
 /** How it is recorded for what is done with it after, with the ISO range that comes with it. */
-const ProfileSchema = strict({ school: OneOf(...PROFILE_SCHOOLS), name: Name, isoBase: Between(1, 100_000), isoCeiling: Between(1, 1_000_000) });
+const ProfileSchema = strict({
+  school: OneOf(...PROFILE_SCHOOLS),
+  name: Name,
+  isoBase: Between(1, 100_000),
+  isoCeiling: Between(1, 1_000_000),
+});
 
 export const CameraSchema = strict({
   id: PartId,
@@ -40,7 +77,12 @@ export const CameraSchema = strict({
 
 /** What the sticks are set to: rates at full stick, how softly they start, how flat the middle is. */
 const HandlingSchema = strict({
-  maxSpeedMs: Above(0, 100), maxYawDegS: Above(0, 720), maxTiltDegS: Above(0, 720), smoothing: Between(0, 1), tiltSmoothing: filled(Between(0, 1), 0.4), expo: Between(0, 1),
+  maxSpeedMs: Above(0, 100),
+  maxYawDegS: Above(0, 720),
+  maxTiltDegS: Above(0, 720),
+  smoothing: Between(0, 1),
+  tiltSmoothing: filled(Between(0, 1), 0.4),
+  expo: Between(0, 1),
 });
 const HANDLING_DEFAULTS = {
   slow: { maxSpeedMs: 3, maxYawDegS: 20, maxTiltDegS: 12, smoothing: 0.7, tiltSmoothing: 0.7, expo: 0.6 },
@@ -51,7 +93,9 @@ const HANDLING_DEFAULTS = {
 /** Something the aircraft can fly by itself, with its limits. */
 const AbilitySchema = strict({
   kind: OneOf(...AID_KINDS),
-  maxSpeedMs: Above(0, 60), minDistanceM: Between(0, 1000), maxDistanceM: Between(0, 5000),
+  maxSpeedMs: Above(0, 60),
+  minDistanceM: Between(0, 1000),
+  maxDistanceM: Between(0, 5000),
 });
 
 export const AircraftSchema = strict({
@@ -74,7 +118,10 @@ export const AircraftSchema = strict({
   /** Largest width tip to tip with propellers, and height, m. */
   spanM: filled(Above(0, 5), 0.4),
   heightM: filled(Above(0, 3), 0.15),
-  handling: filled(strict({ slow: HandlingSchema, normal: HandlingSchema, fast: HandlingSchema }), HANDLING_DEFAULTS),
+  handling: filled(
+    strict({ slow: HandlingSchema, normal: HandlingSchema, fast: HandlingSchema }),
+    HANDLING_DEFAULTS,
+  ),
   abilities: filled(Type.Array(AbilitySchema, { maxItems: 20 }), []),
   cameras: Type.Array(CameraSchema, { minItems: 1, maxItems: 8 }),
   senses: filled(Type.Array(OneOf(...SENSE_SIDES), { maxItems: 6, uniqueItems: true }), []),

@@ -5,41 +5,129 @@ import { FilmFileSchema, KitFileSchema } from './exchange';
 
 const json = (schema: object) => ({ content: { 'application/json': { schema } } });
 const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` });
-const problem = (description: string) => ({ description, content: { 'application/problem+json': { schema: ref('problem') } } });
+const problem = (description: string) => ({
+  description,
+  content: { 'application/problem+json': { schema: ref('problem') } },
+});
 const idParameter = { name: 'id', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } };
 const ok = (description: string, schema: object = { type: 'object' }) => ({ description, ...json(schema) });
 
 const rowSchema = (kind: string) => ({
   type: 'object',
-  properties: { kind: { const: kind }, version: { type: 'integer' }, createdAt: { type: 'string' }, updatedAt: { type: 'string' }, value: ref(kind) },
+  properties: {
+    kind: { const: kind },
+    version: { type: 'integer' },
+    createdAt: { type: 'string' },
+    updatedAt: { type: 'string' },
+    value: ref(kind),
+  },
 });
 
 const problemSchema = {
-  type: 'object', required: ['type', 'title', 'status', 'detail'],
-  properties: { type: { type: 'string' }, title: { type: 'string' }, status: { type: 'integer' }, detail: { type: 'string' }, fields: { type: 'array' }, conflicts: { type: 'array' } },
+  type: 'object',
+  required: ['type', 'title', 'status', 'detail'],
+  properties: {
+    type: { type: 'string' },
+    title: { type: 'string' },
+    status: { type: 'integer' },
+    detail: { type: 'string' },
+    fields: { type: 'array' },
+    conflicts: { type: 'array' },
+  },
 };
 
 const paths = {
   '/api/films': { get: { summary: 'Films, newest change first', responses: { 200: ok('List') } } },
-  '/api/films/{id}': { get: { summary: 'A film with its locations, subjects, shots and readings', parameters: [idParameter], responses: { 200: ok('Film'), 404: problem('No such film') } } },
-  '/api/films/{id}/file': { get: { summary: 'The film as one file', parameters: [idParameter], responses: { 200: ok('File', ref('film-file')), 404: problem('No such film') } } },
-  '/api/films/{id}/changes': { get: { summary: 'Newest changes of a film', parameters: [idParameter], responses: { 200: ok('Changes') } } },
-  '/api/films/import': { post: { summary: 'Takes in a film file under new ids', requestBody: json(ref('film-file')), responses: { 201: ok('The new film'), 400: problem('Not a film file') } } },
-  '/api/assets': { post: { summary: 'Keeps a picture or a raster of heights; the same content gets the same id', requestBody: { content: { 'application/octet-stream': {} } }, responses: { 201: ok('Its id, the SHA-256 of its content'), 413: problem('Too large'), 415: problem('Of a kind not kept here') } } },
-  '/api/assets/{id}': { get: { summary: 'A kept file', parameters: [{ ...idParameter, schema: { type: 'string', pattern: '^[0-9a-f]{64}$' } }], responses: { 200: { description: 'The file' }, 404: problem('No such file') } } },
-  '/api/projections/{code}': { get: { summary: 'Definition of a map projection by its EPSG number', parameters: [{ ...idParameter, name: 'code', schema: { type: 'string' } }], responses: { 200: ok('Definition'), 404: problem('Not known here') } } },
-  '/api/settings': { get: { summary: 'What the owner set when starting: the address of map tiles, or none', responses: { 200: ok('Settings') } } },
-  '/api/kit': { get: { summary: 'All kit', responses: { 200: ok('Kit') } } },
-  '/api/kit/file': { get: { summary: 'Kit and checks as one file', responses: { 200: ok('File', ref('kit-file')) } } },
-  '/api/schemas/{name}': { get: { summary: 'Schema of a file: film-file or kit-file', parameters: [{ ...idParameter, name: 'name', schema: { type: 'string' } }], responses: { 200: ok('JSON Schema'), 404: problem('No such schema') } } },
-  '/api/changes': {
-    post: {
-      summary: 'Takes a batch of changes, all or none', requestBody: json(ref('batch')),
-      responses: { 200: ok('The rows as stored'), 400: problem('A field is wrong'), 409: problem('Changed meanwhile, or still in use') },
+  '/api/films/{id}': {
+    get: {
+      summary: 'A film with its locations, subjects, shots and readings',
+      parameters: [idParameter],
+      responses: { 200: ok('Film'), 404: problem('No such film') },
     },
   },
-  '/api/events': { get: { summary: 'Changes as server-sent events; Last-Event-ID resumes, a reset asks to read everything anew', responses: { 200: { description: 'text/event-stream' } } } },
-  '/api/health': { get: { summary: 'Whether the application can read and write', responses: { 200: ok('Health') } } },
+  '/api/films/{id}/file': {
+    get: {
+      summary: 'The film as one file',
+      parameters: [idParameter],
+      responses: { 200: ok('File', ref('film-file')), 404: problem('No such film') },
+    },
+  },
+  '/api/films/{id}/changes': {
+    get: {
+      summary: 'Newest changes of a film',
+      parameters: [idParameter],
+      responses: { 200: ok('Changes') },
+    },
+  },
+  '/api/films/import': {
+    post: {
+      summary: 'Takes in a film file under new ids',
+      requestBody: json(ref('film-file')),
+      responses: { 201: ok('The new film'), 400: problem('Not a film file') },
+    },
+  },
+  '/api/assets': {
+    post: {
+      summary: 'Keeps a picture or a raster of heights; the same content gets the same id',
+      requestBody: { content: { 'application/octet-stream': {} } },
+      responses: {
+        201: ok('Its id, the SHA-256 of its content'),
+        413: problem('Too large'),
+        415: problem('Of a kind not kept here'),
+      },
+    },
+  },
+  '/api/assets/{id}': {
+    get: {
+      summary: 'A kept file',
+      parameters: [{ ...idParameter, schema: { type: 'string', pattern: '^[0-9a-f]{64}$' } }],
+      responses: { 200: { description: 'The file' }, 404: problem('No such file') },
+    },
+  },
+  '/api/projections/{code}': {
+    get: {
+      summary: 'Definition of a map projection by its EPSG number',
+      parameters: [{ ...idParameter, name: 'code', schema: { type: 'string' } }],
+      responses: { 200: ok('Definition'), 404: problem('Not known here') },
+    },
+  },
+  '/api/settings': {
+    get: {
+      summary: 'What the owner set when starting: the address of map tiles, or none',
+      responses: { 200: ok('Settings') },
+    },
+  },
+  '/api/kit': { get: { summary: 'All kit', responses: { 200: ok('Kit') } } },
+  '/api/kit/file': {
+    get: { summary: 'Kit and checks as one file', responses: { 200: ok('File', ref('kit-file')) } },
+  },
+  '/api/schemas/{name}': {
+    get: {
+      summary: 'Schema of a file: film-file or kit-file',
+      parameters: [{ ...idParameter, name: 'name', schema: { type: 'string' } }],
+      responses: { 200: ok('JSON Schema'), 404: problem('No such schema') },
+    },
+  },
+  '/api/changes': {
+    post: {
+      summary: 'Takes a batch of changes, all or none',
+      requestBody: json(ref('batch')),
+      responses: {
+        200: ok('The rows as stored'),
+        400: problem('A field is wrong'),
+        409: problem('Changed meanwhile, or still in use'),
+      },
+    },
+  },
+  '/api/events': {
+    get: {
+      summary: 'Changes as server-sent events; Last-Event-ID resumes, a reset asks to read everything anew',
+      responses: { 200: { description: 'text/event-stream' } },
+    },
+  },
+  '/api/health': {
+    get: { summary: 'Whether the application can read and write', responses: { 200: ok('Health') } },
+  },
 };
 
 /** Description of the API, built from the schemas that check it. */
@@ -51,7 +139,10 @@ export const openApi = (version: string) => ({
     schemas: {
       ...ENTITIES,
       ...Object.fromEntries(ENTITY_KINDS.map((kind) => [`${kind}-row`, rowSchema(kind)])),
-      batch: BatchSchema, 'film-file': FilmFileSchema, 'kit-file': KitFileSchema, problem: problemSchema,
+      batch: BatchSchema,
+      'film-file': FilmFileSchema,
+      'kit-file': KitFileSchema,
+      problem: problemSchema,
     },
   },
 });

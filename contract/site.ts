@@ -11,7 +11,22 @@ const Metres = Between(-20_000, 20_000);
 export const FeatureSchema = strict({
   id: Uuid,
   locationId: Uuid,
-  kind: OneOf('launch', 'stand', 'plan-b', 'walk', 'mast', 'tree', 'wire', 'wood', 'building', 'no-fly', 'permission', 'people', 'animals', 'water'),
+  kind: OneOf(
+    'launch',
+    'stand',
+    'plan-b',
+    'walk',
+    'mast',
+    'tree',
+    'wire',
+    'wood',
+    'building',
+    'no-fly',
+    'permission',
+    'people',
+    'animals',
+    'water',
+  ),
   name: Type.String({ maxLength: 200 }),
   shape: OneOf('point', 'line', 'area'),
   points: Type.Array(strict({ xM: Metres, yM: Metres }), { minItems: 1, maxItems: 2000 }),
@@ -51,7 +66,10 @@ export const PictureSchema = strict({
   heightPx: Whole(1, 20_000),
   opacity: Between(0, 1),
   shown: filled(Type.Boolean(), true),
-  pins: Type.Array(strict({ px: Between(-20_000, 40_000), py: Between(-20_000, 40_000), xM: Metres, yM: Metres }), { minItems: 2, maxItems: 3 }),
+  pins: Type.Array(
+    strict({ px: Between(-20_000, 40_000), py: Between(-20_000, 40_000), xM: Metres, yM: Metres }),
+    { minItems: 2, maxItems: 3 },
+  ),
 });
 
 export const AssetSchema = strict({
@@ -61,6 +79,11 @@ export const AssetSchema = strict({
   data: Type.String({ maxLength: 20_000_000 }),
 });
 export type AssetMime = 'image/png' | 'image/jpeg' | 'image/webp' | 'application/x-heights';
-export const ASSET_MIMES: readonly AssetMime[] = ['image/png', 'image/jpeg', 'image/webp', 'application/x-heights'];
+export const ASSET_MIMES: readonly AssetMime[] = [
+  'image/png',
+  'image/jpeg',
+  'image/webp',
+  'application/x-heights',
+];
 /** Largest file kept beside the rows, bytes. */
 export const ASSET_LIMIT = 12_000_000;

@@ -6,9 +6,16 @@ import { demoId } from './ids';
 
 type Height = (xM: number, yM: number) => number;
 
-const smooth = (t: number): number => { const u = Math.min(1, Math.max(0, t)); return u * u * (3 - 2 * u); };
+const smooth = (t: number): number => {
+  const u = Math.min(1, Math.max(0, t));
+  return u * u * (3 - 2 * u);
+};
 /** Small bumps that fade out about the origin, so that the meadow one launches from is a meadow. */
-const bumps = (x: number, y: number): number => Math.min(1, Math.hypot(x, y - 60) / 260) ** 2 * (2.1 * Math.sin(x / 71 + Math.sin(y / 93)) * Math.cos(y / 58 + Math.sin(x / 117)) + 1.1 * Math.sin(x / 29 + 1.7 * Math.cos(y / 41)) * Math.sin(y / 33 + 1.3 * Math.cos(x / 37)) + 0.35 * Math.cos(x / 11 + 2 * Math.sin(y / 17)) * Math.cos(y / 13));
+const bumps = (x: number, y: number): number =>
+  Math.min(1, Math.hypot(x, y - 60) / 260) ** 2 *
+  (2.1 * Math.sin(x / 71 + Math.sin(y / 93)) * Math.cos(y / 58 + Math.sin(x / 117)) +
+    1.1 * Math.sin(x / 29 + 1.7 * Math.cos(y / 41)) * Math.sin(y / 33 + 1.3 * Math.cos(x / 37)) +
+    0.35 * Math.cos(x / 11 + 2 * Math.sin(y / 17)) * Math.cos(y / 13));
 
 /** A meadow in a narrow valley: banks rise to the ends of the viaduct, a ridge closes the north, the south falls to a stream. */
 export const viaductGround: Height = (x, y) => {
@@ -30,7 +37,16 @@ export const terraceGround: Height = (x, y) => {
 
 const rasterOf = (height: Height, side: number, cellM: number): HeightGrid => {
   const from = -((side - 1) * cellM) / 2;
-  return { columns: side, rows: side, cellM, westM: from, southM: from, heights: Float32Array.from({ length: side * side }, (_, i) => height(from + (i % side) * cellM, from + Math.floor(i / side) * cellM)) };
+  return {
+    columns: side,
+    rows: side,
+    cellM,
+    westM: from,
+    southM: from,
+    heights: Float32Array.from({ length: side * side }, (_, i) =>
+      height(from + (i % side) * cellM, from + Math.floor(i / side) * cellM),
+    ),
+  };
 };
 
 export const demoRaster = (height: Height): HeightGrid => rasterOf(height, 201, 5);
@@ -39,7 +55,12 @@ type Ground = FilmFile['grounds'][number];
 type Asset = FilmFile['assets'][number];
 
 /** The made-up ground of a place: the same on every machine. */
-export const demoGround = (n: number, locationId: string, name: string, height: Height): { ground: Ground; asset: Asset } => {
+export const demoGround = (
+  n: number,
+  locationId: string,
+  name: string,
+  height: Height,
+): { ground: Ground; asset: Asset } => {
   const { head, bytes } = packHeights(demoRaster(height));
   // Level 9 without a time stamp: the same bytes each time.
   const packed = gzipSync(bytes, { level: 9 });

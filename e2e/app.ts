@@ -9,23 +9,35 @@ import { deriveFilm, type DerivedFilm, type FilmInput } from '@core/film';
 import { demoFilm } from '@demo';
 import { start, type Running } from '../server/start';
 
-interface Own { app: Running; film: string; bench: Bench }
+interface Own {
+  app: Running;
+  film: string;
+  bench: Bench;
+}
 
 /** The real application with a database of its own for each test, so that no journey finds what another left; in it the made-up film. */
 export const test = base.extend<Own>({
   // eslint-disable-next-line no-empty-pattern -- the runner reads which fixtures are wanted from the pattern
   app: async ({}, use) => {
     const dataDir = await mkdtemp(join(tmpdir(), 'dusk-e2e-'));
-    const app = await start({ host: '127.0.0.1', port: 0, dataDir, names: [], demo: false, webDir: resolve('dist/web') }, pino({ level: 'silent' }));
+    const app = await start(
+      { host: '127.0.0.1', port: 0, dataDir, names: [], demo: false, webDir: resolve('dist/web') },
+      pino({ level: 'silent' }),
+    );
     await use(app);
     await app.stop();
     await rm(dataDir, { recursive: true, force: true });
   },
-  film: async ({ app }, use) => { await use(await app.films.importFile(demoFilm(), 'e2e')); },
+  film: async ({ app }, use) => {
+    await use(await app.films.importFile(demoFilm(), 'e2e'));
+  },
   bench: async ({ page, app, film }, use) => {
     const faults: string[] = [];
     page.on('pageerror', (error) => faults.push(error.message));
-    page.on('console', (message) => { if (message.type() === 'error' && !/Failed to load resource|ERR_INTERNET|net::ERR/.test(message.text())) faults.push(message.text()); });
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !/Failed to load resource|ERR_INTERNET|net::ERR/.test(message.text()))
+        faults.push(message.text());
+    });
     await use(new Bench(page, app, film));
     expect(faults, 'errors on the page').toEqual([]);
   },
@@ -35,29 +47,54 @@ export { expect };
 
 /** What a person sees and does on a film's pages. */
 export class Bench {
-  constructor(readonly page: Page, readonly app: Running, readonly film: string) {}
+  constructor(
+    readonly page: Page,
+    readonly app: Running,
+    readonly film: string,
+  ) {}
 
-  async open(view: '' | 'board' | 'job' | 'places' | 'plan' | 'light' | 'flights' | 'ready' | 'quick' | 'kit' = ''): Promise<void> {
+  async open(
+    view: '' | 'board' | 'job' | 'places' | 'plan' | 'light' | 'flights' | 'ready' | 'quick' | 'kit' = '',
+  ): Promise<void> {
     await this.page.goto(`${this.app.address}/film/${this.film}${view ? `/${view}` : ''}`);
     await expect(this.page.locator('main').first()).toBeVisible();
     // Checks at the fields come after the first view; until then only the server refuses.
     await this.page.waitForFunction(() => performance.getEntriesByName('checks').length > 0);
   }
 
-  slate(title: string | RegExp): Locator { return this.page.locator('.slate', { hasText: title }); }
-  async pick(title: string): Promise<void> { await this.slate(title).click(); await expect(this.title).toHaveValue(title); }
-  get title(): Locator { return this.page.getByLabel('Title'); }
-  get verdict(): Locator { return this.page.locator('.verdict'); }
-  get titles(): Locator { return this.page.locator('.slate .title'); }
-  figure(id: string): Locator { return this.page.locator(`[data-figure=${id}] .value`); }
-  async saved(): Promise<void> { await expect(this.page.locator('[data-save]')).toHaveText('saved'); }
+  slate(title: string | RegExp): Locator {
+    return this.page.locator('.slate', { hasText: title });
+  }
+  async pick(title: string): Promise<void> {
+    await this.slate(title).click();
+    await expect(this.title).toHaveValue(title);
+  }
+  get title(): Locator {
+    return this.page.getByLabel('Title');
+  }
+  get verdict(): Locator {
+    return this.page.locator('.verdict');
+  }
+  get titles(): Locator {
+    return this.page.locator('.slate .title');
+  }
+  figure(id: string): Locator {
+    return this.page.locator(`[data-figure=${id}] .value`);
+  }
+  async saved(): Promise<void> {
+    await expect(this.page.locator('[data-save]')).toHaveText('saved');
+  }
 
   /** Picks from one of the application's selects. */
   async choose(label: string, option: string | RegExp): Promise<void> {
-    const wanted = this.page.getByRole('option', typeof option === 'string' ? { name: option, exact: true } : { name: option });
+    const wanted = this.page.getByRole(
+      'option',
+      typeof option === 'string' ? { name: option, exact: true } : { name: option },
+    );
     // A list that is opened while another still closes may close with it: a person opens it again.
     await expect(async () => {
-      if (!await wanted.isVisible()) await this.page.getByRole('combobox', { name: label, exact: true }).click({ force: true });
+      if (!(await wanted.isVisible()))
+        await this.page.getByRole('combobox', { name: label, exact: true }).click({ force: true });
       await wanted.click({ timeout: 5_000 });
     }).toPass();
   }
@@ -69,7 +106,17 @@ export class Bench {
   }
 
   async accessible(): Promise<void> {
-    const { violations } = await new AxeBuilder({ page: this.page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
-    expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')} ${v.nodes[0]?.failureSummary ?? ''}`)).toEqual([]);
+    const { violations } = await new AxeBuilder({ page: this.page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    expect(
+      violations.map(
+        (v) =>
+          `${v.id}: ${v.nodes
+            .map((n) => n.target.join(' '))
+            .slice(0, 3)
+            .join(' | ')} ${v.nodes[0]?.failureSummary ?? ''}`,
+      ),
+    ).toEqual([]);
   }
 }

@@ -4,7 +4,10 @@ import { expect, test } from './app';
 
 const cards = (page: Page) => page.locator('[data-card] .title');
 
-test('the cut is ordered apart from the list, by keyboard and by mouse, and follows it again', async ({ page, bench }) => {
+test('the cut is ordered apart from the list, by keyboard and by mouse, and follows it again', async ({
+  page,
+  bench,
+}) => {
   await bench.open('board');
   await expect(cards(page)).toHaveCount(18);
   const first = page.locator('[data-card]').first();
@@ -16,10 +19,16 @@ test('the cut is ordered apart from the list, by keyboard and by mouse, and foll
   expect(file.shots.every((s) => s.cutPosition !== '')).toBe(true);
   expect([...derived.shots.values()].find((s) => s.facts.shot.title === 'Valley wakes')!.number).toBe(1);
   expect(boardOf(derived).places[1]!.shot.facts.shot.title).toBe('Valley wakes');
-  await page.locator('[data-card]', { hasText: 'Leave it to the blue' }).dragTo(page.locator('[data-card]', { hasText: 'Signal hut' }));
+  await page
+    .locator('[data-card]', { hasText: 'Leave it to the blue' })
+    .dragTo(page.locator('[data-card]', { hasText: 'Signal hut' }));
   await expect(cards(page).nth(4)).toHaveText('Leave it to the blue');
   await bench.saved();
-  expect(boardOf((await bench.stored()).derived).places.map((p) => p.shot.facts.shot.title).indexOf('Leave it to the blue')).toBe(4);
+  expect(
+    boardOf((await bench.stored()).derived)
+      .places.map((p) => p.shot.facts.shot.title)
+      .indexOf('Leave it to the blue'),
+  ).toBe(4);
   await page.keyboard.press('Control+z');
   await expect(cards(page).last()).toHaveText('Leave it to the blue');
   await page.getByRole('button', { name: 'As flown' }).click();

@@ -1,17 +1,25 @@
 import { clockText } from '@core/light';
 import { expect, test } from './app';
 
-test('the light ribbon names the day’s events and seats each slate at its minute', async ({ page, bench }) => {
+test('the light ribbon names the day’s events and seats each slate at its minute', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   const ribbon = page.getByRole('region', { name: 'Light of the day' });
   const { derived } = await bench.stored();
   const place = [...derived.places.values()][0]!;
   const zone = place.location.zone;
   await expect(ribbon).toContainText(`sunrise ${clockText(place.light!.sunriseMs!, zone)}`);
-  for (const w of place.light!.windows) await expect(ribbon).toContainText(`${w.kind} ${clockText(w.fromMs, zone)} to ${clockText(w.toMs, zone)}`);
+  for (const w of place.light!.windows)
+    await expect(ribbon).toContainText(
+      `${w.kind} ${clockText(w.fromMs, zone)} to ${clockText(w.toMs, zone)}`,
+    );
   await expect(ribbon.locator('.shot')).toHaveCount(7);
   const stop = place.flights[0]!.stops[3]!;
-  await expect(ribbon.locator('.shot title').nth(3)).toContainText(clockText(place.flights[0]!.shotMs[stop.shotId]!, zone));
+  await expect(ribbon.locator('.shot title').nth(3)).toContainText(
+    clockText(place.flights[0]!.shotMs[stop.shotId]!, zone),
+  );
   await ribbon.locator('.shot').nth(3).click();
   await expect(bench.title).toHaveValue('Train takes the bridge');
 });
@@ -20,28 +28,41 @@ test('packs left at home show what does not fit, and by how many packs', async (
   await bench.open('kit');
   await page.getByRole('button', { name: /^Packs/ }).click();
   for (const name of ['P1', 'P2', 'P3', 'W1', 'W2', 'S1', 'S2']) {
-    await page.locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) }).getByText('Comes along').click();
+    await page
+      .locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) })
+      .getByText('Comes along')
+      .click();
   }
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(bench.verdict).toHaveText(/18 of 18 do not fit/);
   await expect(page.getByRole('complementary', { name: 'Budget' })).toContainText('No pack comes along');
   await page.getByRole('link', { name: 'Kit', exact: true }).click();
   await page.getByRole('button', { name: /^Packs/ }).click();
-  await page.locator('li', { has: page.getByRole('button', { name: 'Retire P3', exact: true }) }).getByText('Comes along').click();
+  await page
+    .locator('li', { has: page.getByRole('button', { name: 'Retire P3', exact: true }) })
+    .getByText('Comes along')
+    .click();
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
-  const { derived } = await bench.stored().then(async (s) => { await bench.saved(); return bench.stored().catch(() => s); });
+  const { derived } = await bench.stored().then(async (s) => {
+    await bench.saved();
+    return bench.stored().catch(() => s);
+  });
   await expect(bench.verdict).toContainText(`${derived.budget.shotsUnfit} of 18 do not fit`);
   expect(derived.budget.shotsUnfit).toBeGreaterThan(0);
 });
 
-test('the schools change the plan: one pack one shot needs a pack for each slate', async ({ page, bench }) => {
+test('the schools change the plan: one pack one shot needs a pack for each slate', async ({
+  page,
+  bench,
+}) => {
   await bench.open('job');
   await page.getByRole('button', { name: /One pack, one shot/ }).click();
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(bench.verdict).toContainText('packs short');
   await bench.saved();
   const { derived } = await bench.stored();
-  for (const place of derived.places.values()) for (const flight of place.flights) expect(flight.stops).toHaveLength(1);
+  for (const place of derived.places.values())
+    for (const flight of place.flights) expect(flight.stops).toHaveLength(1);
   await expect(page.locator('.ghost')).toHaveCount([...derived.places.values()][0]!.fill.wished.length);
 });
 
@@ -71,11 +92,16 @@ test('kit is edited, copied, retired; a card fuller than its size is refused', a
   await bench.saved();
   const { file } = await bench.stored();
   const cardA = file.kit.cards.find((c) => c.name === 'Card A');
-  expect(file.kit.cardMoves.filter((m) => m.cardId === cardA?.id).at(-1)).toMatchObject({ act: 'correct', gb: 50 });
+  expect(file.kit.cardMoves.filter((m) => m.cardId === cardA?.id).at(-1)).toMatchObject({
+    act: 'correct',
+    gb: 50,
+  });
   // Footage does not go by typing a number over it.
   await row.getByLabel('Already on it').fill('0');
   await row.getByLabel('Already on it').press('Enter');
-  await expect(row.getByRole('alert')).toContainText('Card A holds 50.0 GB copied nowhere; 2 copies are wanted.');
+  await expect(row.getByRole('alert')).toContainText(
+    'Card A holds 50.0 GB copied nowhere; 2 copies are wanted.',
+  );
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -9,9 +9,15 @@ for (const theme of ['dusk', 'noon'] as const) {
     await page.goto(app.address);
     await expect(page.getByRole('heading', { name: 'Dusk Slate' })).toBeVisible();
     await bench.accessible();
-    for (const view of VIEWS) { await bench.open(view); await bench.accessible(); }
+    for (const view of VIEWS) {
+      await bench.open(view);
+      await bench.accessible();
+    }
     await bench.open();
-    for (const facet of ['2', '3']) { await page.keyboard.press(facet); await bench.accessible(); }
+    for (const facet of ['2', '3']) {
+      await page.keyboard.press(facet);
+      await bench.accessible();
+    }
     await page.locator('[data-figure=energy]').click();
     await page.keyboard.press('?');
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
@@ -21,38 +27,87 @@ for (const theme of ['dusk', 'noon'] as const) {
 
 test('three panes and the rail fit 1280×800 without the page scrolling', async ({ page, bench }) => {
   await bench.open();
-  const fits = await page.evaluate(() => ({ x: document.documentElement.scrollWidth <= 1280, y: document.documentElement.scrollHeight <= 800 }));
+  const fits = await page.evaluate(() => ({
+    x: document.documentElement.scrollWidth <= 1280,
+    y: document.documentElement.scrollHeight <= 800,
+  }));
   expect(fits).toEqual({ x: true, y: true });
-  for (const part of ['.slates', '.work', '.budgetpane', '.ribbon', '.rail svg', '.strip']) await expect(page.locator(part).first()).toBeInViewport();
+  for (const part of ['.slates', '.work', '.budgetpane', '.ribbon', '.rail svg', '.strip'])
+    await expect(page.locator(part).first()).toBeInViewport();
 });
 
 /** Boxes whose content is wider than they are and cannot be reached; what is for readers only, and words that end in dots, are meant to be cut. */
-const cutOff = (): string[] => [...document.querySelectorAll('*')].flatMap((e) => {
-  if (!(e instanceof HTMLElement) || e.offsetParent === null || e.closest('.sr') || e instanceof HTMLInputElement) return [];
-  const style = getComputedStyle(e);
-  const wide = e.scrollWidth > e.clientWidth + 1 && style.overflowX !== 'visible' && style.textOverflow !== 'ellipsis' && style.display !== 'inline';
-  return wide ? [`${e.tagName}.${[...e.classList].join('.')} ${e.scrollWidth} in ${e.clientWidth}: ${e.innerText.slice(0, 40)}`] : [];
-});
+const cutOff = (): string[] =>
+  [...document.querySelectorAll('*')].flatMap((e) => {
+    if (
+      !(e instanceof HTMLElement) ||
+      e.offsetParent === null ||
+      e.closest('.sr') ||
+      e instanceof HTMLInputElement
+    )
+      return [];
+    const style = getComputedStyle(e);
+    const wide =
+      e.scrollWidth > e.clientWidth + 1 &&
+      style.overflowX !== 'visible' &&
+      style.textOverflow !== 'ellipsis' &&
+      style.display !== 'inline';
+    return wide
+      ? [
+          `${e.tagName}.${[...e.classList].join('.')} ${e.scrollWidth} in ${e.clientWidth}: ${e.innerText.slice(0, 40)}`,
+        ]
+      : [];
+  });
 
 test('at 1280 nothing is wider than its box, in any view or part of one', async ({ page, bench }) => {
-  for (const view of ['', 'board', 'job', 'places', 'plan', 'light', 'flights', 'ready', 'quick', 'kit'] as const) {
+  for (const view of [
+    '',
+    'board',
+    'job',
+    'places',
+    'plan',
+    'light',
+    'flights',
+    'ready',
+    'quick',
+    'kit',
+  ] as const) {
     await bench.open(view);
-    if (view === 'plan') { await page.locator('.list').getByRole('button', { name: /Signal hut, smoke/ }).click(); await expect(page.locator('.right .rail')).toBeVisible(); }
+    if (view === 'plan') {
+      await page
+        .locator('.list')
+        .getByRole('button', { name: /Signal hut, smoke/ })
+        .click();
+      await expect(page.locator('.right .rail')).toBeVisible();
+    }
     const parts = page.getByRole('tab');
-    for (const part of [null, ...await parts.all()]) {
-      if (part) { await part.click(); await expect(part).toHaveAttribute('aria-selected', 'true'); }
-      expect(await page.evaluate(cutOff), `${view || 'bench'} ${(await part?.textContent()) ?? ''}`).toEqual([]);
+    for (const part of [null, ...(await parts.all())]) {
+      if (part) {
+        await part.click();
+        await expect(part).toHaveAttribute('aria-selected', 'true');
+      }
+      expect(await page.evaluate(cutOff), `${view || 'bench'} ${(await part?.textContent()) ?? ''}`).toEqual(
+        [],
+      );
     }
   }
 });
 
-test('what is chosen and what is filled in can be read: hiding the words changes the picture of their box', async ({ page, bench }) => {
+test('what is chosen and what is filled in can be read: hiding the words changes the picture of their box', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await bench.slate('Along the parapet').click();
-  for (const [box, words] of [['.work .el-select', '.el-select__placeholder'], ['.work .slide .el-input', 'input']] as const) {
+  for (const [box, words] of [
+    ['.work .el-select', '.el-select__placeholder'],
+    ['.work .slide .el-input', 'input'],
+  ] as const) {
     const field = page.locator(box).first();
     const seen = await field.screenshot({ animations: 'disabled' });
-    await field.locator(words).evaluate((e: HTMLElement) => { e.style.color = 'transparent'; });
+    await field.locator(words).evaluate((e: HTMLElement) => {
+      e.style.color = 'transparent';
+    });
     expect((await field.screenshot({ animations: 'disabled' })).equals(seen), box).toBe(false);
   }
 });
@@ -70,22 +125,37 @@ test('on a phone the bench is three parts with large targets, nothing cut off', 
 
 test('the first view comes in under 250 kB of compressed script and style', async ({ page, bench }) => {
   await bench.open();
-  const bytes = await page.evaluate(() => (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
-    .filter((r) => /\.(js|css)$/.test(new URL(r.name).pathname) && r.startTime < performance.getEntriesByName('usable')[0]!.startTime).reduce((sum, r) => sum + r.encodedBodySize, 0));
+  const bytes = await page.evaluate(() =>
+    (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
+      .filter(
+        (r) =>
+          /\.(js|css)$/.test(new URL(r.name).pathname) &&
+          r.startTime < performance.getEntriesByName('usable')[0]!.startTime,
+      )
+      .reduce((sum, r) => sum + r.encodedBodySize, 0),
+  );
   expect(bytes).toBeGreaterThan(50_000);
   expect(bytes).toBeLessThan(250_000);
 });
 
 test('nothing is fetched from anywhere else', async ({ page, bench }) => {
   const foreign: string[] = [];
-  page.on('request', (request) => { if (!request.url().startsWith(bench.app.address) && !request.url().startsWith('data:')) foreign.push(request.url()); });
+  page.on('request', (request) => {
+    if (!request.url().startsWith(bench.app.address) && !request.url().startsWith('data:'))
+      foreign.push(request.url());
+  });
   for (const view of VIEWS) await bench.open(view);
   expect(foreign).toEqual([]);
 });
 
-test('pages are sent compressed, hashed files for long, the door never from a cache', async ({ page, bench }) => {
+test('pages are sent compressed, hashed files for long, the door never from a cache', async ({
+  page,
+  bench,
+}) => {
   const headers = new Map<string, Record<string, string>>();
-  page.on('response', (response) => { headers.set(new URL(response.url()).pathname, response.headers()); });
+  page.on('response', (response) => {
+    headers.set(new URL(response.url()).pathname, response.headers());
+  });
   await bench.open();
   const door = headers.get(`/film/${bench.film}`)!;
   expect(door['cache-control']).toBe('no-cache');
@@ -94,7 +164,8 @@ test('pages are sent compressed, hashed files for long, the door never from a ca
   expect(scripts.length).toBeGreaterThan(3);
   for (const [path, h] of scripts) {
     expect(h['cache-control'], path).toMatch(/max-age=31536000, immutable/);
-    if (Number(h['content-length'] ?? 1e9) > 20_000) expect(h['content-encoding'], path).toMatch(/^(br|gzip)$/);
+    if (Number(h['content-length'] ?? 1e9) > 20_000)
+      expect(h['content-encoding'], path).toMatch(/^(br|gzip)$/);
   }
   expect(headers.get('/api/kit')!['cache-control']).toBe('no-store');
 });
@@ -102,7 +173,16 @@ test('pages are sent compressed, hashed files for long, the door never from a ca
 test('without motion wanted nothing moves by itself', async ({ page, bench }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await bench.open();
-  const moving = await page.evaluate(() => [...document.querySelectorAll('*')].filter((e) => { const s = getComputedStyle(e); return s.animationName !== 'none' || (s.transitionDuration !== '0s' && s.transitionProperty !== 'none' && s.transitionProperty !== 'all'); }).length);
+  const moving = await page.evaluate(
+    () =>
+      [...document.querySelectorAll('*')].filter((e) => {
+        const s = getComputedStyle(e);
+        return (
+          s.animationName !== 'none' ||
+          (s.transitionDuration !== '0s' && s.transitionProperty !== 'none' && s.transitionProperty !== 'all')
+        );
+      }).length,
+  );
   expect(moving).toBe(0);
 });
 
@@ -111,7 +191,9 @@ test('every field that refuses says so to a screen reader and keeps its label', 
   const reserve = page.getByLabel('Land with');
   await reserve.fill('70');
   await reserve.press('Enter');
-  await expect(page.getByRole('alert').filter({ hasText: 'Reserve share must be 0.4 or less.' })).toBeVisible();
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'Reserve share must be 0.4 or less.' }),
+  ).toBeVisible();
   await expect(reserve).toHaveAttribute('aria-invalid', 'true');
   await expect(reserve).toHaveValue('70');
   await reserve.fill('25');

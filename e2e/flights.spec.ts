@@ -4,8 +4,12 @@ import { expect, type Bench, test } from './app';
 
 const rows = (page: Page) => page.locator('.railpane .row');
 const row = (page: Page, n: number) => page.locator(`.railpane .row[data-flight="${n}"]`);
-const slates = async (page: Page, n: number): Promise<string[]> => row(page, n).locator('.piece.shot').evaluateAll((list) => list.map((e) => e.getAttribute('data-shot') ?? ''));
-const flown = (d: DerivedFilm, placeId: string): string[][] => d.places.get(placeId)!.flights.map((f) => f.stops.map((s) => s.shotId));
+const slates = async (page: Page, n: number): Promise<string[]> =>
+  row(page, n)
+    .locator('.piece.shot')
+    .evaluateAll((list) => list.map((e) => e.getAttribute('data-shot') ?? ''));
+const flown = (d: DerivedFilm, placeId: string): string[][] =>
+  d.places.get(placeId)!.flights.map((f) => f.stops.map((s) => s.shotId));
 const TAKE = /^Take (it|what)/;
 /** Has the day planned once the ground is in: it would be planned anew with it. */
 const planned = async (page: Page): Promise<void> => {
@@ -18,18 +22,26 @@ const leave = async (page: Page, bench: Bench, names: readonly string[]): Promis
   await bench.open('kit');
   await page.getByRole('button', { name: /^Packs/ }).click();
   for (const name of names) {
-    const kept = page.locator('li.row', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) });
+    const kept = page.locator('li.row', {
+      has: page.getByRole('button', { name: `Retire ${name}`, exact: true }),
+    });
     await kept.getByText('Comes along').click();
   }
   await bench.saved();
 };
 
-test('a day at three places with four packs is planned, proven no worse than the list, taken as one step and taken back', async ({ page, bench }) => {
+test('a day at three places with four packs is planned, proven no worse than the list, taken as one step and taken back', async ({
+  page,
+  bench,
+}) => {
   await leave(page, bench, ['P3', 'W2', 'S2']);
   await bench.open('flights');
   const before = await bench.stored();
   for (const day of ['14 May', '15 May']) {
-    await page.getByRole('navigation', { name: 'Days' }).getByRole('button', { name: new RegExp(day) }).click();
+    await page
+      .getByRole('navigation', { name: 'Days' })
+      .getByRole('button', { name: new RegExp(day) })
+      .click();
     await planned(page);
     await expect(page.getByText(/Proven|best that was found|worth is in it/)).toBeVisible();
     await page.getByRole('button', { name: 'Take it' }).click();
@@ -38,9 +50,15 @@ test('a day at three places with four packs is planned, proven no worse than the
   const after = await bench.stored();
   expect(after.file.flights.length).toBeGreaterThan(2);
   const ids = after.file.locations.map((l) => l.id);
-  expect(compareFlights(weighFlights(after.derived, ids), weighFlights(before.derived, ids))).toBeLessThanOrEqual(0);
+  expect(
+    compareFlights(weighFlights(after.derived, ids), weighFlights(before.derived, ids)),
+  ).toBeLessThanOrEqual(0);
   for (const p of after.derived.places.values()) for (const f of p.flights) expect(f.overWh).toBe(0);
-  await expect(rows(page).first().getByRole('button', { name: /Lock flight/ })).toHaveText('laid down');
+  await expect(
+    rows(page)
+      .first()
+      .getByRole('button', { name: /Lock flight/ }),
+  ).toHaveText('laid down');
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await bench.saved();
@@ -65,9 +83,15 @@ test('a proposal is taken flight by flight, beside the plan that was put aside',
   expect((await bench.stored()).file.flights).toEqual([]);
 });
 
-test('slates are dragged between flights, with what would come of it shown before they are let go', async ({ page, bench }) => {
+test('slates are dragged between flights, with what would come of it shown before they are let go', async ({
+  page,
+  bench,
+}) => {
   await bench.open('flights');
-  await page.getByRole('navigation', { name: 'Days' }).getByRole('button', { name: /14 May/ }).click();
+  await page
+    .getByRole('navigation', { name: 'Days' })
+    .getByRole('button', { name: /14 May/ })
+    .click();
   const [from, to] = [6, 3];
   const mine = await slates(page, from);
   const theirs = await slates(page, to);
@@ -92,7 +116,10 @@ test('slates are dragged between flights, with what would come of it shown befor
   expect((await bench.stored()).file.flights).toEqual([]);
 });
 
-test('everything on the rail is done by keys: along, across, pin, lock, earlier; a locked flight stays when the day is planned', async ({ page, bench }) => {
+test('everything on the rail is done by keys: along, across, pin, lock, earlier; a locked flight stays when the day is planned', async ({
+  page,
+  bench,
+}) => {
   await bench.open('flights');
   const first = await slates(page, 1);
   await row(page, 1).locator('.piece.shot').first().click();
@@ -118,24 +145,37 @@ test('everything on the rail is done by keys: along, across, pin, lock, earlier;
   const { file, derived } = await bench.stored();
   const kept = file.flights.find((f) => f.locked)!;
   expect(kept.stops.map((s) => s.shotId)).toEqual(locked);
-  expect(derived.places.get(kept.locationId)!.flights.find((f) => f.planId === kept.id)!.stops.map((s) => s.shotId)).toEqual(locked);
+  expect(
+    derived.places
+      .get(kept.locationId)!
+      .flights.find((f) => f.planId === kept.id)!
+      .stops.map((s) => s.shotId),
+  ).toEqual(locked);
   await page.getByRole('button', { name: 'Let go' }).click();
   await bench.saved();
   expect((await bench.stored()).file.flights.map((f) => f.locked)).toEqual([true]);
 });
 
-test('turns that contradict each other are named, keep the day from being planned, and one press resolves them', async ({ page, bench }) => {
+test('turns that contradict each other are named, keep the day from being planned, and one press resolves them', async ({
+  page,
+  bench,
+}) => {
   await bench.open('flights');
   const [a, b] = await slates(page, 1);
   const titles = (await bench.stored()).file.shots;
   const title = (id: string | undefined): string => titles.find((s) => s.id === id)!.title;
-  for (const [one, other] of [[a, b], [b, a]] as const) {
+  for (const [one, other] of [
+    [a, b],
+    [b, a],
+  ] as const) {
     await row(page, 1).locator(`[data-shot="${one}"]`).click();
     await bench.choose('Not before slate', new RegExp(title(other)));
   }
   await expect(page.locator('[data-code="flight.turns"]')).toContainText(title(a));
   await page.getByRole('button', { name: 'Plan the day' }).click();
-  await expect(page.getByRole('region', { name: 'Planned day' }).getByRole('alert')).toContainText('gives way');
+  await expect(page.getByRole('region', { name: 'Planned day' }).getByRole('alert')).toContainText(
+    'gives way',
+  );
   await page.locator('[data-code="flight.turns"]').getByRole('button').first().click();
   await expect(page.locator('[data-code="flight.turns"]')).toHaveCount(0);
   await planned(page);
@@ -146,16 +186,24 @@ test('turns that contradict each other are named, keep the day from being planne
 test('a slate that does not fit says what would help, and one key does it', async ({ page, bench }) => {
   await leave(page, bench, ['P2', 'P3', 'W2', 'S2']);
   await bench.open('flights');
-  await page.getByRole('navigation', { name: 'Days' }).getByRole('button', { name: /14 May/ }).click();
+  await page
+    .getByRole('navigation', { name: 'Days' })
+    .getByRole('button', { name: /14 May/ })
+    .click();
   const section = page.getByRole('region', { name: 'In no flight' });
   await expect(section).toBeVisible();
   const out = await section.getByRole('listitem').count();
   await expect(section.locator('.cures .btn').first()).toBeVisible();
   await page.keyboard.press('1');
-  await expect.poll(async () => (await section.count() > 0 ? section.getByRole('listitem').count() : 0)).toBeLessThan(out);
+  await expect
+    .poll(async () => ((await section.count()) > 0 ? section.getByRole('listitem').count() : 0))
+    .toBeLessThan(out);
 });
 
-test('the evening before says what to charge until when; the dice say what falls out', async ({ page, bench }) => {
+test('the evening before says what to charge until when; the dice say what falls out', async ({
+  page,
+  bench,
+}) => {
   await bench.open('flights');
   await page.getByRole('tab', { name: 'Charging' }).click();
   const evening = page.getByRole('region', { name: 'The evening before' });
@@ -174,7 +222,10 @@ test('the evening before says what to charge until when; the dice say what falls
   await bench.accessible();
 });
 
-test('the flights page is accessible, opens by its keys, and can be read on a phone', async ({ page, bench }) => {
+test('the flights page is accessible, opens by its keys, and can be read on a phone', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await page.keyboard.press('g');
   await page.keyboard.press('f');
@@ -191,9 +242,15 @@ test('the flights page is accessible, opens by its keys, and can be read on a ph
 });
 
 // Last: what is logged stays with the packs.
-test('flights are logged, the plan learns from them, a pack is lost and the rest of the day is planned anew', async ({ page, bench }) => {
+test('flights are logged, the plan learns from them, a pack is lost and the rest of the day is planned anew', async ({
+  page,
+  bench,
+}) => {
   await bench.open('flights');
-  await page.getByRole('navigation', { name: 'Days' }).getByRole('button', { name: /14 May/ }).click();
+  await page
+    .getByRole('navigation', { name: 'Days' })
+    .getByRole('button', { name: /14 May/ })
+    .click();
   const before = await bench.stored();
   const first = await slates(page, 1);
   await row(page, 1).locator('.who').click();
@@ -203,22 +260,31 @@ test('flights are logged, the plan learns from them, a pack is lost and the rest
   await page.getByLabel('At landing').fill('80');
   await page.getByLabel('At landing').blur();
   await page.getByRole('button', { name: 'Enter in the log' }).click();
-  await expect(page.getByRole('region', { name: 'Log a flight' }).getByRole('alert')).toContainText('cannot land with 80 %');
+  await expect(page.getByRole('region', { name: 'Log a flight' }).getByRole('alert')).toContainText(
+    'cannot land with 80 %',
+  );
   await page.getByLabel('At take-off').fill('100');
   await page.getByLabel('At landing').fill('31');
   await page.getByLabel('At landing').blur();
   await page.getByRole('button', { name: 'Enter in the log' }).click();
   await bench.saved();
   const logged = await bench.stored();
-  expect([...logged.derived.shots.values()].filter((s) => s.done).map((s) => s.facts.shot.id).sort()).toEqual([...first].sort());
+  expect(
+    [...logged.derived.shots.values()]
+      .filter((s) => s.done)
+      .map((s) => s.facts.shot.id)
+      .sort(),
+  ).toEqual([...first].sort());
   // Two more flights far hungrier than planned: from three on the aircraft counts as hungry.
-  const appetite = (d: DerivedFilm): number => [...d.shots.values()].find((s) => s.facts.aircraft?.name === 'Wren 246')!.facts.energy!.totalWh;
+  const appetite = (d: DerivedFilm): number =>
+    [...d.shots.values()].find((s) => s.facts.aircraft?.name === 'Wren 246')!.facts.energy!.totalWh;
   for (let i = 0; i < 3; i += 1) {
     await page.getByRole('tab', { name: 'Flights', exact: true }).click();
     const wren = page.locator('.railpane .row', { hasText: 'Wren 246' }).first();
     await wren.locator('.who').click();
     await page.getByRole('button', { name: 'Log it' }).click();
-    for (const box of await page.getByRole('group', { name: 'In the can' }).getByRole('checkbox').all()) await box.uncheck();
+    for (const box of await page.getByRole('group', { name: 'In the can' }).getByRole('checkbox').all())
+      await box.uncheck();
     await page.getByLabel('At take-off').fill('100');
     await page.getByLabel('At landing').fill('62');
     await page.getByLabel('At landing').blur();
@@ -236,7 +302,10 @@ test('flights are logged, the plan learns from them, a pack is lost and the rest
   // A pack is lost; from now on the day is planned anew.
   await leave(page, bench, ['P2']);
   await bench.open('flights');
-  await page.getByRole('navigation', { name: 'Days' }).getByRole('button', { name: /14 May/ }).click();
+  await page
+    .getByRole('navigation', { name: 'Days' })
+    .getByRole('button', { name: /14 May/ })
+    .click();
   await page.getByLabel('Plan from').fill('18:40');
   await page.getByLabel('Plan from').blur();
   await planned(page);
@@ -245,5 +314,9 @@ test('flights are logged, the plan learns from them, a pack is lost and the rest
   const { file } = await bench.stored();
   const lost = file.kit.packs.find((p) => p.name === 'P2')!.id;
   expect(file.flights.length).toBeGreaterThan(0);
-  for (const f of file.flights) { expect(f.packId).not.toBe(lost); expect(f.notBefore).toBe('18:40'); for (const s of f.stops) expect(first).not.toContain(s.shotId); }
+  for (const f of file.flights) {
+    expect(f.packId).not.toBe(lost);
+    expect(f.notBefore).toBe('18:40');
+    for (const s of f.stops) expect(first).not.toContain(s.shotId);
+  }
 });

@@ -10,7 +10,10 @@ test('close the browser, come back, find everything', async ({ page, bench, cont
   await expect(again.titles.first()).toHaveText('Valley, closed and opened');
 });
 
-test('two tabs see each other’s changes, and changes of different fields go together', async ({ bench, context }) => {
+test('two tabs see each other’s changes, and changes of different fields go together', async ({
+  bench,
+  context,
+}) => {
   await bench.open();
   const other = new Bench(await context.newPage(), bench.app, bench.film);
   await other.open();
@@ -32,7 +35,10 @@ test('two tabs see each other’s changes, and changes of different fields go to
   await expect(other.titles.first()).toHaveText('Renamed offline');
 });
 
-test('the same field changed in two tabs asks the person, and either choice holds', async ({ bench, context }) => {
+test('the same field changed in two tabs asks the person, and either choice holds', async ({
+  bench,
+  context,
+}) => {
   await bench.open();
   const other = new Bench(await context.newPage(), bench.app, bench.film);
   await other.open();
@@ -44,8 +50,10 @@ test('the same field changed in two tabs asks the person, and either choice hold
     await expect(other.page.locator('[data-save]')).toHaveText('offline, kept here');
     await context.setOffline(false);
     const clash = (b: Bench) => b.page.getByRole('alert', { name: 'Changed in two places' });
-    await expect(async () => { expect(await clash(bench).count() + await clash(other).count()).toBe(1); }).toPass();
-    const loser = await clash(bench).count() === 1 ? bench : other;
+    await expect(async () => {
+      expect((await clash(bench).count()) + (await clash(other).count())).toBe(1);
+    }).toPass();
+    const loser = (await clash(bench).count()) === 1 ? bench : other;
     const mine = loser === bench ? `first ${keep}` : `second ${keep}`;
     const theirs = loser === bench ? `second ${keep}` : `first ${keep}`;
     await loser.page.getByRole('button', { name: keep, exact: true }).click();
@@ -61,7 +69,9 @@ test('a duplicated tab is a tab of its own: each hears the other', async ({ benc
   await bench.open();
   const device = await bench.page.evaluate(() => sessionStorage.getItem('dusk-device'));
   const page = await context.newPage();
-  await page.addInitScript((name) => { if (!sessionStorage.getItem('dusk-device')) sessionStorage.setItem('dusk-device', String(name)); }, device);
+  await page.addInitScript((name) => {
+    if (!sessionStorage.getItem('dusk-device')) sessionStorage.setItem('dusk-device', String(name));
+  }, device);
   const twin = new Bench(page, bench.app, bench.film);
   await twin.open();
   expect(await page.evaluate(() => sessionStorage.getItem('dusk-device'))).not.toBe(device);
@@ -97,15 +107,24 @@ test('a slate deleted in one tab and changed in another is asked about', async (
   await expect(other.page.locator('[data-save]')).toHaveText('offline, kept here');
   await context.setOffline(false);
   const alert = (b: Bench) => b.page.getByRole('alert', { name: 'Changed in two places' });
-  await expect(async () => { expect(await alert(bench).count() + await alert(other).count()).toBe(1); }).toPass();
-  const loser = await alert(bench).count() === 1 ? bench : other;
-  await loser.page.getByRole('button', { name: loser === bench ? 'Keep mine' : 'Take theirs', exact: true }).click();
+  await expect(async () => {
+    expect((await alert(bench).count()) + (await alert(other).count())).toBe(1);
+  }).toPass();
+  const loser = (await alert(bench).count()) === 1 ? bench : other;
+  await loser.page
+    .getByRole('button', { name: loser === bench ? 'Keep mine' : 'Take theirs', exact: true })
+    .click();
   await loser.saved();
   await expect(bench.slate('Wanted after all')).toHaveCount(1);
   await expect(other.slate('Wanted after all')).toHaveCount(1);
 });
 
-test('back on the line, one slate of a place that is gone is refused by name; all else of that hour is saved', async ({ bench, app, film, context }) => {
+test('back on the line, one slate of a place that is gone is refused by name; all else of that hour is saved', async ({
+  bench,
+  app,
+  film,
+  context,
+}) => {
   await bench.open();
   const find = bench.page.getByLabel('Find slates');
   await find.fill('Grid of pans');
@@ -120,11 +139,23 @@ test('back on the line, one slate of a place that is gone is refused by name; al
   await find.fill('');
   await expect(bench.page.locator('[data-save]')).toHaveText('offline, kept here');
 
-  interface Row { kind: string; version: number; value: { id: string; locationId?: string; name?: string } }
-  const { rows } = await (await fetch(`${app.address}/api/films/${film}`)).json() as { rows: Row[] };
+  interface Row {
+    kind: string;
+    version: number;
+    value: { id: string; locationId?: string; name?: string };
+  }
+  const { rows } = (await (await fetch(`${app.address}/api/films/${film}`)).json()) as { rows: Row[] };
   const place = rows.find((r) => r.kind === 'location' && r.value.name === 'Salt pans')!;
   const gone = rows.filter((r) => r.value.locationId === place.value.id || r === place);
-  const taken = await fetch(`${app.address}/api/changes`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ batch: crypto.randomUUID(), device: 'elsewhere', changes: gone.map((r) => ({ kind: r.kind, id: r.value.id, version: r.version, value: null })) }) });
+  const taken = await fetch(`${app.address}/api/changes`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      batch: crypto.randomUUID(),
+      device: 'elsewhere',
+      changes: gone.map((r) => ({ kind: r.kind, id: r.value.id, version: r.version, value: null })),
+    }),
+  });
   expect(taken.status, await taken.text()).toBe(200);
 
   await context.setOffline(false);

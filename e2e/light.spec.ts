@@ -1,13 +1,20 @@
 import { exposurePlan, readingsOf } from '@core/film';
 import { expect, test } from './app';
 
-test('a sunrise shoot: filters hold over their flights, a slate fixed to another lands before it, and freeing it cures that', async ({ page, bench }) => {
+test('a sunrise shoot: filters hold over their flights, a slate fixed to another lands before it, and freeing it cures that', async ({
+  page,
+  bench,
+}) => {
   await bench.open('light');
   await page.getByRole('tab', { name: 'Exposure' }).click();
   await expect(page.locator('.sum')).toHaveText('2 flights, each with one filter from take-off to landing.');
   const { derived, file } = await bench.stored();
   const place = [...derived.places.values()][0]!;
-  const plan = exposurePlan(place, derived.shots, file.kit, { location: place.location, day: place.light!, readings: readingsOf(place.location, place.light!, file.readings) });
+  const plan = exposurePlan(place, derived.shots, file.kit, {
+    location: place.location,
+    day: place.light!,
+    readings: readingsOf(place.location, place.light!, file.readings),
+  });
   const first = plan[0]!.rows[0]!;
   const row = page.locator('[data-row="1"]');
   await expect(row).toContainText(`f/${first.start.choice!.aperture}`);
@@ -29,9 +36,15 @@ test('a sunrise shoot: filters hold over their flights, a slate fixed to another
   await expect(warning).toHaveCount(0);
 });
 
-test('a night street: a shutter that flickers is marked, follows the mains of the place, and the sheet says which', async ({ page, bench }) => {
+test('a night street: a shutter that flickers is marked, follows the mains of the place, and the sheet says which', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
-  await page.getByRole('button', { name: /Salt pans/ }).first().click();
+  await page
+    .getByRole('button', { name: /Salt pans/ })
+    .first()
+    .click();
   await bench.pick('Leave it to the blue');
   await page.keyboard.press('3');
   await bench.choose('Shutter', '1/60');
@@ -47,10 +60,14 @@ test('a night street: a shutter that flickers is marked, follows the mains of th
   await expect(page.locator('[data-line="white-balance"]').first()).toContainText('locked at');
 });
 
-test('noon with too weak a filter set: stops over, the factor that would do, and a filter of that factor cures it', async ({ page, bench }) => {
+test('noon with too weak a filter set: stops over, the factor that would do, and a filter of that factor cures it', async ({
+  page,
+  bench,
+}) => {
   await bench.open('kit');
   await page.getByRole('button', { name: /^Filters/ }).click();
-  for (const name of ['ND 64', 'ND 128', 'Vario 4–32']) await page.getByRole('button', { name: `Retire ${name}` }).click();
+  for (const name of ['ND 64', 'ND 128', 'Vario 4–32'])
+    await page.getByRole('button', { name: `Retire ${name}` }).click();
   await page.getByRole('link', { name: 'Places', exact: true }).click();
   await page.getByLabel('Window from').fill('13:30');
   await page.getByLabel('Window to').fill('15:00');
@@ -65,7 +82,11 @@ test('noon with too weak a filter set: stops over, the factor that would do, and
   await page.getByRole('link', { name: 'Kit', exact: true }).click();
   await page.getByRole('button', { name: /^Filters/ }).click();
   await page.getByRole('button', { name: 'New filter' }).click();
-  const field = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Copy ND 16' }) }).last().getByLabel('Factor', { exact: true });
+  const field = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: 'Copy ND 16' }) })
+    .last()
+    .getByLabel('Factor', { exact: true });
   await field.fill('-4');
   await field.press('Enter');
   await expect(page.getByRole('alert')).toContainText('must be 1 or more');
@@ -78,7 +99,11 @@ test('noon with too weak a filter set: stops over, the factor that would do, and
 test('a filter that stays at home is offered nowhere', async ({ page, bench }) => {
   await bench.open('kit');
   await page.getByRole('button', { name: /^Filters/ }).click();
-  await page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Copy ND 4', exact: true }) }).getByText('Comes along').click();
+  await page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: 'Copy ND 4', exact: true }) })
+    .getByText('Comes along')
+    .click();
   await bench.saved();
   await page.getByRole('link', { name: 'Light', exact: true }).click();
   await page.getByRole('tab', { name: 'Exposure' }).click();
@@ -86,7 +111,10 @@ test('a filter that stays at home is offered nowhere', async ({ page, bench }) =
   await expect(page.locator('.part', { hasText: /ND 4\b/ })).toHaveCount(0);
 });
 
-test('wishes, pins and dates: the window of a slate, held back by hand and by dragging, taken back again', async ({ page, bench }) => {
+test('wishes, pins and dates: the window of a slate, held back by hand and by dragging, taken back again', async ({
+  page,
+  bench,
+}) => {
   await bench.open('light');
   const lane = page.locator('.lanes .row', { hasText: 'Along the parapet' });
   await expect(lane.locator('.lane .wish').first()).toBeVisible();
@@ -97,7 +125,9 @@ test('wishes, pins and dates: the window of a slate, held back by hand and by dr
   expect((await shots()).find((s) => s.title === 'Along the parapet')?.notBefore).toBe('07:50');
   await expect(lane.locator('.now')).toHaveAttribute('title', 'planned 07:50');
   await page.keyboard.press('Control+z');
-  await expect.poll(async () => (await shots()).find((s) => s.title === 'Along the parapet')?.notBefore).toBeNull();
+  await expect
+    .poll(async () => (await shots()).find((s) => s.title === 'Along the parapet')?.notBefore)
+    .toBeNull();
 
   const piece = page.locator('[data-piece="6"] rect').first();
   const box = (await piece.boundingBox())!;
@@ -106,7 +136,9 @@ test('wishes, pins and dates: the window of a slate, held back by hand and by dr
   await page.mouse.move(box.x + 180, box.y + box.height / 2, { steps: 6 });
   await expect(page.locator('.says')).toContainText('not before 07:');
   await page.mouse.up();
-  await expect.poll(async () => (await shots()).find((s) => s.title === 'Away from the arches')?.notBefore ?? '').toMatch(/^07:\d\d$/);
+  await expect
+    .poll(async () => (await shots()).find((s) => s.title === 'Away from the arches')?.notBefore ?? '')
+    .toMatch(/^07:\d\d$/);
 
   const dates = page.getByRole('region', { name: 'Dates compared' }).locator('tbody tr');
   await expect(dates).toHaveCount(7);
@@ -114,7 +146,10 @@ test('wishes, pins and dates: the window of a slate, held back by hand and by dr
   await expect.poll(async () => (await bench.stored()).file.locations[0]?.date).toBe('2027-05-16');
 });
 
-test('a meter reading shifts the rest of the window; what is no reading is said at the field', async ({ page, bench }) => {
+test('a meter reading shifts the rest of the window; what is no reading is said at the field', async ({
+  page,
+  bench,
+}) => {
   await bench.open('light');
   await page.getByLabel('Read at').fill('07:10');
   await page.getByLabel('Meter reading, EV').fill('seven');
@@ -125,12 +160,16 @@ test('a meter reading shifts the rest of the window; what is no reading is said 
   await expect(page.getByRole('listitem').filter({ hasText: '07:10' })).toContainText('7.4EV');
   await bench.saved();
   const { derived, file } = await bench.stored();
-  const at = (title: string) => derived.shots.get(file.shots.find((s) => s.title === title)!.id)!.light!.scene;
+  const at = (title: string) =>
+    derived.shots.get(file.shots.find((s) => s.title === title)!.id)!.light!.scene;
   expect(at('Valley wakes').meterShift).toBe(0);
   expect(at('Train takes the bridge').meterShift).not.toBe(0);
 });
 
-test('quick sums: any four give the fifth, with a key of its own, on a phone as well', async ({ page, bench }) => {
+test('quick sums: any four give the fifth, with a key of its own, on a phone as well', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await page.keyboard.press('q');
   await expect(page.getByRole('heading', { name: 'Quick sums' })).toBeVisible();
@@ -156,9 +195,20 @@ test('quick sums: any four give the fifth, with a key of its own, on a phone as 
 
 test('the light page is accessible, part by part, and fits a phone', async ({ page, bench }) => {
   await bench.open('light');
-  for (const tab of ['The day', 'Exposure', 'Set-up']) { await page.getByRole('tab', { name: tab }).click(); await page.waitForFunction(() => !document.querySelector('.chart') || document.querySelector('.apexcharts-series')); await bench.accessible(); }
+  for (const tab of ['The day', 'Exposure', 'Set-up']) {
+    await page.getByRole('tab', { name: tab }).click();
+    await page.waitForFunction(
+      () => !document.querySelector('.chart') || document.querySelector('.apexcharts-series'),
+    );
+    await bench.accessible();
+  }
   await page.setViewportSize({ width: 390, height: 844 });
-  for (const tab of ['The day', 'Exposure', 'Set-up']) { await page.getByRole('tab', { name: tab }).click(); expect(await page.evaluate(() => document.querySelector('main')?.scrollWidth), tab).toBeLessThanOrEqual(390); }
+  for (const tab of ['The day', 'Exposure', 'Set-up']) {
+    await page.getByRole('tab', { name: tab }).click();
+    expect(await page.evaluate(() => document.querySelector('main')?.scrollWidth), tab).toBeLessThanOrEqual(
+      390,
+    );
+  }
 });
 
 test('a place with no slates, no light and no flights says what it needs', async ({ page, bench }) => {

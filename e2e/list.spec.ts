@@ -42,10 +42,15 @@ test('undo outlives a reload', async ({ page, bench }) => {
   await expect(bench.title).toHaveValue('Valley wakes');
 });
 
-test('a slate is dragged to another place in the list, and numbers and flights follow', async ({ page, bench }) => {
+test('a slate is dragged to another place in the list, and numbers and flights follow', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await expect(bench.titles.first()).toHaveText('Valley wakes');
-  await bench.slate('Train takes the bridge').dragTo(bench.slate('Meadow to arches'), { targetPosition: { x: 120, y: 8 } });
+  await bench
+    .slate('Train takes the bridge')
+    .dragTo(bench.slate('Meadow to arches'), { targetPosition: { x: 120, y: 8 } });
   await expect(bench.titles.nth(1)).toHaveText('Train takes the bridge');
   await bench.saved();
   await page.reload();
@@ -58,7 +63,11 @@ test('a slate is dragged to another place in the list, and numbers and flights f
 test('finding narrows the list and loses nothing', async ({ page, bench }) => {
   await bench.open();
   await page.getByLabel('Find slates').fill('orbit');
-  await expect(bench.titles).toHaveText(['Train takes the bridge', 'Round the incline house', 'Wagon, last light']);
+  await expect(bench.titles).toHaveText([
+    'Train takes the bridge',
+    'Round the incline house',
+    'Wagon, last light',
+  ]);
   await page.getByLabel('Find slates').fill('');
   await expect(bench.titles.first()).toHaveText('Valley wakes');
 });
@@ -66,7 +75,10 @@ test('finding narrows the list and loses nothing', async ({ page, bench }) => {
 test('500 slates stay usable: few rows in the page, keys and edits at once', async ({ page, app }) => {
   const file = demoFilm();
   const shots = Array.from({ length: 500 }, (_, i) => ({
-    ...file.shots[i % 7]!, id: `e0000000-0000-4000-8000-${String(i).padStart(12, '0')}`, position: `a${String(i).padStart(4, '0')}x`, title: `Slate ${i + 1}`,
+    ...file.shots[i % 7]!,
+    id: `e0000000-0000-4000-8000-${String(i).padStart(12, '0')}`,
+    position: `a${String(i).padStart(4, '0')}x`,
+    title: `Slate ${i + 1}`,
   }));
   const film = await app.films.importFile({ ...file, shots }, 'e2e');
   await page.goto(`${app.address}/film/${film}`);
@@ -110,7 +122,10 @@ test('the list is read for variety, and what it lacks is one key away', async ({
   expect((await bench.stored()).file.shots).toHaveLength(18);
 });
 
-test('several slates are changed, copied, joined and deleted at once, each in one step', async ({ page, bench }) => {
+test('several slates are changed, copied, joined and deleted at once, each in one step', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await bench.pick('Valley wakes');
   await bench.slate('Along the parapet').click({ modifiers: ['Control'] });
@@ -133,7 +148,9 @@ test('several slates are changed, copied, joined and deleted at once, each in on
   const terraces = file.locations.find((l) => l.name === 'Slate terraces')!;
   const copies = file.shots.filter((s) => s.locationId === terraces.id && could.includes(s.title));
   expect(copies).toHaveLength(4);
-  expect(copies.every((s) => file.subjects.find((x) => x.id === s.subjectId)?.locationId === terraces.id)).toBe(true);
+  expect(
+    copies.every((s) => file.subjects.find((x) => x.id === s.subjectId)?.locationId === terraces.id),
+  ).toBe(true);
   await bulk.getByRole('button', { name: 'Delete' }).click();
   await expect(bulk).toHaveCount(0);
   await bench.saved();
@@ -147,17 +164,27 @@ test('a slate is split in two and joined again with nothing of the cut lost', as
   await bench.saved();
   let { file } = await bench.stored();
   const halves = file.shots.filter((s) => s.title.startsWith('Along the parapet'));
-  expect(halves.map((s) => [s.title, s.cut.segments[0]!.timelineS])).toEqual([['Along the parapet a', 3.5], ['Along the parapet b', 3.5]]);
+  expect(halves.map((s) => [s.title, s.cut.segments[0]!.timelineS])).toEqual([
+    ['Along the parapet a', 3.5],
+    ['Along the parapet b', 3.5],
+  ]);
   await bench.slate('Along the parapet a').click();
   await bench.slate('Along the parapet b').click({ modifiers: ['Control'] });
   await page.getByRole('region', { name: 'Chosen slates' }).getByRole('button', { name: 'Join' }).click();
   await bench.saved();
   ({ file } = await bench.stored());
-  expect(file.shots.find((s) => s.title === 'Along the parapet a')?.cut.segments.reduce((n, s) => n + s.timelineS, 0)).toBe(7);
+  expect(
+    file.shots
+      .find((s) => s.title === 'Along the parapet a')
+      ?.cut.segments.reduce((n, s) => n + s.timelineS, 0),
+  ).toBe(7);
   expect(file.shots).toHaveLength(18);
 });
 
-test('the list shows what is wanted, and rows tell what was picked, also after a reload', async ({ page, bench }) => {
+test('the list shows what is wanted, and rows tell what was picked, also after a reload', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await page.keyboard.press('f');
   const tools = page.getByRole('region', { name: 'What the list shows' });
@@ -176,7 +203,10 @@ test('the list shows what is wanted, and rows tell what was picked, also after a
   await expect(bench.slate('Along the parapet')).toHaveCount(1);
 });
 
-test('a subject is covered with a set; what no pack carries is left out unless wanted', async ({ page, bench }) => {
+test('a subject is covered with a set; what no pack carries is left out unless wanted', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await bench.pick('Signal hut, smoke');
   await page.keyboard.press('o');

@@ -8,7 +8,10 @@ const stored = async (bench: Bench, title: string) => {
   return { shot, facts: derived.shots.get(shot.id)!.facts, warnings: derived.shots.get(shot.id)!.warnings };
 };
 
-test('a figure is asked for, what is given stays, and what cannot be reached says how near one comes', async ({ page, bench }) => {
+test('a figure is asked for, what is given stays, and what cannot be reached says how near one comes', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await bench.pick('Along the parapet');
   const ask = page.getByRole('region', { name: 'Ask for a figure' });
@@ -37,13 +40,22 @@ test('a figure is asked for, what is given stays, and what cannot be reached say
   expect((await stored(bench, 'Along the parapet')).facts.flown!.usableS).toBeCloseTo(14, 2);
 });
 
-test('inputs are added to a move, and it is flown backwards; costs follow as the core has them', async ({ page, bench }) => {
+test('inputs are added to a move, and it is flown backwards; costs follow as the core has them', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await bench.pick('Away from the arches');
   const before = await bench.figure('inputs').textContent();
   await page.getByRole('button', { name: 'Add to the move' }).click();
   const added = page.getByRole('region', { name: 'Added on top of the move' });
-  for (const [label, value] of [['Rise', '25'], ['Go round', '40']] as const) { await added.getByLabel(label).fill(value); await added.getByLabel(label).press('Enter'); }
+  for (const [label, value] of [
+    ['Rise', '25'],
+    ['Go round', '40'],
+  ] as const) {
+    await added.getByLabel(label).fill(value);
+    await added.getByLabel(label).press('Enter');
+  }
   const now = await stored(bench, 'Away from the arches');
   expect(now.shot.move.added).toMatchObject({ riseM: 25, aroundDeg: 40 });
   expect(now.facts.flown!.end.at.z).toBeCloseTo(70, 1);
@@ -72,17 +84,24 @@ test('a route is built point by point; points on top of each other are told', as
   await expect(bench.figure('energy')).toContainText(now.facts.energy!.totalWh.toFixed(2));
   const second = points.getByRole('group', { name: 'Point 2' });
   for (const label of ['East', 'North', 'Height'] as const) {
-    await second.getByLabel(label).fill(await points.getByRole('group', { name: 'Point 1' }).getByLabel(label).inputValue());
+    await second
+      .getByLabel(label)
+      .fill(await points.getByRole('group', { name: 'Point 1' }).getByLabel(label).inputValue());
     await second.getByLabel(label).press('Enter');
   }
-  await expect(page.locator('[data-code="move.no-path"]')).toContainText('Points 1 and 2 lie on top of each other');
+  await expect(page.locator('[data-code="move.no-path"]')).toContainText(
+    'Points 1 and 2 lie on top of each other',
+  );
   await points.getByRole('button', { name: 'Take point 2 out' }).click();
   await expect(page.locator('[data-code="move.no-path"]')).toHaveCount(0);
   now = await stored(bench, 'Signal hut, smoke');
   expect(now.shot.move.points).toHaveLength(2);
 });
 
-test('a gap smaller than the aircraft says what would do; a tight one is stopped', async ({ page, bench }) => {
+test('a gap smaller than the aircraft says what would do; a tight one is stopped', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await bench.pick('Along the parapet');
   await bench.choose('Move', 'Fly-through');
@@ -95,7 +114,10 @@ test('a gap smaller than the aircraft says what would do; a tight one is stopped
   await expect(page.locator('[data-code="move.gap"]')).toContainText('0.6 m to each side; 1.0 m is kept');
 });
 
-test('a ramp is drawn and its mean counts; a factor that is none is refused at its field', async ({ page, bench }) => {
+test('a ramp is drawn and its mean counts; a factor that is none is refused at its field', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await bench.pick('Along the parapet');
   await page.getByRole('tab', { name: 'Cut and takes' }).click();
@@ -113,7 +135,10 @@ test('a ramp is drawn and its mean counts; a factor that is none is refused at i
   expect((await stored(bench, 'Along the parapet')).facts.capturedS).toBeCloseTo(7 * 2.5, 6);
 });
 
-test('stills, the pilot in the shot and a time-lapse are budgeted as the core has them', async ({ page, bench }) => {
+test('stills, the pilot in the shot and a time-lapse are budgeted as the core has them', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await bench.pick('Along the parapet');
   await page.getByRole('tab', { name: 'Cut and takes' }).click();
@@ -141,14 +166,18 @@ test('practice raises the level of a move, and with it the takes asked for', asy
   await expect(row).toContainText('learning');
   await expect(page.getByRole('region', { name: 'To rehearse for this film' })).toContainText('Orbit');
   await bench.choose('Move', 'Orbit');
-  await page.getByLabel('Tries').fill('20'); await page.getByLabel('Tries').press('Enter');
-  await page.getByLabel('Kept').fill('18'); await page.getByLabel('Kept').press('Enter');
+  await page.getByLabel('Tries').fill('20');
+  await page.getByLabel('Tries').press('Enter');
+  await page.getByLabel('Kept').fill('18');
+  await page.getByLabel('Kept').press('Enter');
   await page.getByRole('button', { name: 'Log it' }).click();
   await expect(row).toContainText('18 of 20');
   await expect(row).toContainText('sure');
   await expect(page.getByRole('region', { name: 'To rehearse for this film' })).not.toContainText('Orbit');
   await bench.saved();
-  expect((await bench.stored()).file.kit.practice.some((p) => p.moveKind === 'orbit' && p.keepers === 18)).toBe(true);
+  expect(
+    (await bench.stored()).file.kit.practice.some((p) => p.moveKind === 'orbit' && p.keepers === 18),
+  ).toBe(true);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toContainText('learning');
 });

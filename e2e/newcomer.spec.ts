@@ -1,6 +1,10 @@
 import { expect, test } from './app';
 
-test('from an empty film, a place with four slates shows whether two packs and one card are enough, and why not', async ({ page, app, bench }) => {
+test('from an empty film, a place with four slates shows whether two packs and one card are enough, and why not', async ({
+  page,
+  app,
+  bench,
+}) => {
   await page.goto(app.address);
   await page.getByLabel('Name of the new film').fill('Two packs');
   await page.getByRole('button', { name: 'Make it' }).click();
@@ -24,11 +28,17 @@ test('from an empty film, a place with four slates shows whether two packs and o
   await page.getByRole('link', { name: 'Kit', exact: true }).click();
   await page.getByRole('button', { name: /^Packs/ }).click();
   for (const name of ['P3', 'W1', 'W2', 'S1', 'S2']) {
-    await page.locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) }).getByText('Comes along').click();
+    await page
+      .locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) })
+      .getByText('Comes along')
+      .click();
   }
   await page.getByRole('button', { name: /^Cards/ }).click();
   for (const name of ['Card B', 'Card C', 'Card D']) {
-    await page.locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) }).getByText('Comes along').click();
+    await page
+      .locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) })
+      .getByText('Comes along')
+      .click();
   }
 
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
@@ -66,20 +76,36 @@ test('from an empty film, a place with four slates shows whether two packs and o
 test('the made-up film comes up with everything it is said to have', async ({ bench, page }) => {
   await bench.open();
   const { file, derived } = await bench.stored();
-  expect([file.locations.length, file.shots.length, ...[file.kit.aircraft, file.kit.packs, file.kit.cards].map((list) => list.filter((k) => !k.retired).length)]).toEqual([3, 18, 3, 7, 4]);
-  await expect(bench.verdict).toHaveText(`All ${derived.budget.shotsFitting} fit, ${derived.budget.packsSpare} packs to spare`);
+  expect([
+    file.locations.length,
+    file.shots.length,
+    ...[file.kit.aircraft, file.kit.packs, file.kit.cards].map(
+      (list) => list.filter((k) => !k.retired).length,
+    ),
+  ]).toEqual([3, 18, 3, 7, 4]);
+  await expect(bench.verdict).toHaveText(
+    `All ${derived.budget.shotsFitting} fit, ${derived.budget.packsSpare} packs to spare`,
+  );
   await expect(page.locator('.sums b.ember')).toHaveText(`${derived.budget.usedWh.toFixed(2)}Wh`);
 });
 
-test('a film file goes out and comes in again; what is no film is refused with a reason', async ({ page, app, film }) => {
+test('a film file goes out and comes in again; what is no film is refused with a reason', async ({
+  page,
+  app,
+  film,
+}) => {
   await page.goto(app.address);
   const row = page.locator('li', { hasText: 'The Valdegris line' }).first();
   const download = page.waitForEvent('download');
   await row.getByRole('link', { name: 'Save as file' }).click();
   const path = await (await download).path();
-  await page.getByLabel('Open a film file').setInputFiles({ name: 'notes.json', mimeType: 'application/json', buffer: Buffer.from('{"a":') });
+  await page
+    .getByLabel('Open a film file')
+    .setInputFiles({ name: 'notes.json', mimeType: 'application/json', buffer: Buffer.from('{"a":') });
   await expect(page.getByRole('alert')).toContainText('no readable JSON');
-  await page.getByLabel('Open a film file').setInputFiles({ name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{"hello":1}') });
+  await page
+    .getByLabel('Open a film file')
+    .setInputFiles({ name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{"hello":1}') });
   await expect(page.getByRole('alert')).toContainText('Format is missing');
   await page.getByLabel('Open a film file').setInputFiles(path);
   await expect(page.locator('.verdict')).toHaveText(/All 18 fit/);

@@ -5,7 +5,10 @@ import { PlanHands } from './plan';
 
 const gpx = `<?xml version="1.0"?><gpx version="1.1" creator="made up" xmlns="http://www.topografix.com/GPX/1/1"><wpt lat="43.1802" lon="-4.8303"><name>Gate</name></wpt><trk><name>Way in</name><trkseg>${Array.from({ length: 12 }, (_, i) => `<trkpt lat="${43.1795 + i * 0.00004}" lon="${-4.831 + i * 0.00006}"/>`).join('')}</trkseg></trk></gpx>`;
 
-test('from an empty location: a track comes in, a subject, a wire and a wood are drawn, the orbit meets the wire, a cure frees it, the wood raises the return height', async ({ bench, page }) => {
+test('from an empty location: a track comes in, a subject, a wire and a wood are drawn, the orbit meets the wire, a cure frees it, the wood raises the return height', async ({
+  bench,
+  page,
+}) => {
   await bench.open('places');
   await page.getByRole('button', { name: 'New', exact: true }).click();
   await page.getByLabel('Name', { exact: true }).first().fill('Empty meadow');
@@ -18,8 +21,14 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
   const place = file.locations.find((l) => l.name === 'Empty meadow')!;
   await page.keyboard.press('y');
   await page.getByRole('button', { name: 'Bring or save shapes' }).click();
-  const near = gpx.replaceAll(/lat="([\d.]+)"/g, (_, n: string) => `lat="${Number(n) - 43.18 + place.latitude}"`).replaceAll(/lon="(-[\d.]+)"/g, (_, n: string) => `lon="${Number(n) + 4.83 + place.longitude}"`);
-  await page.setInputFiles('input[accept*=".gpx"]', { name: 'way.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(near) });
+  const near = gpx
+    .replaceAll(/lat="([\d.]+)"/g, (_, n: string) => `lat="${Number(n) - 43.18 + place.latitude}"`)
+    .replaceAll(/lon="(-[\d.]+)"/g, (_, n: string) => `lon="${Number(n) + 4.83 + place.longitude}"`);
+  await page.setInputFiles('input[accept*=".gpx"]', {
+    name: 'way.gpx',
+    mimeType: 'application/gpx+xml',
+    buffer: Buffer.from(near),
+  });
   await expect(page.getByRole('row', { name: /Gate/ })).toBeVisible();
   await page.getByLabel('Take Gate').uncheck();
   await page.getByRole('button', { name: 'Bring 1 in' }).click();
@@ -41,7 +50,10 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
   await bench.choose('Move', /Orbit/);
   await bench.saved();
   await page.getByRole('link', { name: 'Plan', exact: true }).click();
-  await page.locator('.list').getByRole('button', { name: /Round the barn/ }).click();
+  await page
+    .locator('.list')
+    .getByRole('button', { name: /Round the barn/ })
+    .click();
   await expect(page.locator('[data-site=clear]')).toBeVisible();
 
   await page.getByRole('button', { name: 'Farther' }).click();
@@ -51,7 +63,10 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
   await again.draw([20, 5], [25, 45], [12, 72]);
   await page.getByLabel('Height above its ground').fill('18');
   await page.getByLabel('Height above its ground').press('Enter');
-  await page.locator('.list').getByRole('button', { name: /Round the barn/ }).click();
+  await page
+    .locator('.list')
+    .getByRole('button', { name: /Round the barn/ })
+    .click();
   await expect(page.locator('[data-code="site.clearance"]')).toContainText('Meets Wire');
   await page.locator('[data-code="site.clearance"]').getByRole('button').first().click();
   await expect(page.locator('[data-code="site.clearance"]')).toHaveCount(0);
@@ -63,27 +78,44 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
   await again.draw([-12, 8], [12, 8], [12, 20], [-12, 20]);
   await page.getByLabel('Height above its ground').fill('48');
   await page.getByLabel('Height above its ground').press('Enter');
-  await page.locator('.list').getByRole('button', { name: /Round the barn/ }).click();
+  await page
+    .locator('.list')
+    .getByRole('button', { name: /Round the barn/ })
+    .click();
   await expect(page.locator('[data-site=return]')).toContainText('68');
   expect(before).toBeLessThan(60);
   await page.locator('[data-code="site.return-height"]').getByRole('button').click();
   await expect(page.locator('[data-code="site.return-height"]')).toHaveCount(0);
   await bench.saved();
-  expect((await bench.stored()).file.locations.find((l) => l.name === 'Empty meadow')?.returnHeightM).toBe(68);
+  expect((await bench.stored()).file.locations.find((l) => l.name === 'Empty meadow')?.returnHeightM).toBe(
+    68,
+  );
   await bench.accessible();
 });
 
-test('a grip dragged on the plan changes the shot, its costs and its flight at once, and is one step to take back', async ({ bench, page }) => {
+test('a grip dragged on the plan changes the shot, its costs and its flight at once, and is one step to take back', async ({
+  bench,
+  page,
+}) => {
   await bench.open('plan');
-  await page.locator('.list').getByRole('button', { name: /Train takes the bridge/ }).click();
+  await page
+    .locator('.list')
+    .getByRole('button', { name: /Train takes the bridge/ })
+    .click();
   const hands = await PlanHands.on(page);
   const { file } = await bench.stored();
   const shot = file.shots.find((s) => s.title === 'Train takes the bridge')!;
   const train = file.subjects.find((s) => s.id === shot.subjectId)!;
   const bearing = ((shot.move.values['fromBearingDeg'] ?? 0) * Math.PI) / 180;
   const radius = shot.move.values['radiusM'] ?? 0;
-  const near: [number, number] = [train.xM + radius * Math.sin(bearing), train.yM + radius * Math.cos(bearing)];
-  const [air, flight] = [await page.locator('[data-site=air]').textContent(), await page.locator('[data-site=flight]').textContent()];
+  const near: [number, number] = [
+    train.xM + radius * Math.sin(bearing),
+    train.yM + radius * Math.cos(bearing),
+  ];
+  const [air, flight] = [
+    await page.locator('[data-site=air]').textContent(),
+    await page.locator('[data-site=flight]').textContent(),
+  ];
   await hands.drag(near, [train.xM + 10, train.yM - 60]);
   await expect(page.locator('[data-site=air]')).not.toHaveText(air ?? '');
   await expect(page.locator('[data-site=flight]')).not.toHaveText(flight ?? '');
@@ -94,10 +126,15 @@ test('a grip dragged on the plan changes the shot, its costs and its flight at o
   await page.keyboard.press('Control+z');
   await expect(page.locator('[data-site=air]')).toHaveText(air ?? '');
   await bench.saved();
-  expect((await bench.stored()).file.shots.find((s) => s.id === shot.id)!.move.values).toEqual(shot.move.values);
+  expect((await bench.stored()).file.shots.find((s) => s.id === shot.id)!.move.values).toEqual(
+    shot.move.values,
+  );
 });
 
-test('the launch point, a corner and a subject are dragged; what stands on the ground stays on it', async ({ bench, page }) => {
+test('the launch point, a corner and a subject are dragged; what stands on the ground stays on it', async ({
+  bench,
+  page,
+}) => {
   await bench.open('plan');
   const hands = await PlanHands.on(page);
   await hands.drag([0, 0], [40, -50]);
@@ -107,13 +144,20 @@ test('the launch point, a corner and a subject are dragged; what stands on the g
   const launch = (await bench.stored()).file.features.find((f) => f.id === place.launchId)!;
   expect(Math.hypot(launch.points[0]!.xM - 40, launch.points[0]!.yM + 50)).toBeLessThan(4);
 
-  await page.locator('.list').getByRole('button', { name: /Picnic field/ }).click();
+  await page
+    .locator('.list')
+    .getByRole('button', { name: /Picnic field/ })
+    .click();
   await hands.drag([174, -52], [150, -40]);
   await bench.saved();
   const field = (await bench.stored()).file.features.find((f) => f.name === 'Picnic field')!;
   expect(field.points.some((p) => Math.hypot(p.xM - 150, p.yM + 40) < 4)).toBe(true);
 
-  await page.locator('.list').getByRole('button', { name: /Signal hut/ }).last().click();
+  await page
+    .locator('.list')
+    .getByRole('button', { name: /Signal hut/ })
+    .last()
+    .click();
   await hands.drag([-90, 60], [120, 20]);
   await expect(page.getByLabel('East of the origin')).not.toHaveValue('-90');
   await bench.saved();
@@ -122,10 +166,16 @@ test('the launch point, a corner and a subject are dragged; what stands on the g
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+z');
   await bench.saved();
-  expect((await bench.stored()).file.subjects.find((s) => s.name === 'Signal hut')).toMatchObject({ xM: -90, yM: 60 });
+  expect((await bench.stored()).file.subjects.find((s) => s.name === 'Signal hut')).toMatchObject({
+    xM: -90,
+    yM: 60,
+  });
 });
 
-test('what is seen from the launch point, where to launch from, and a measured way', async ({ bench, page }) => {
+test('what is seen from the launch point, where to launch from, and a measured way', async ({
+  bench,
+  page,
+}) => {
   await bench.open('plan');
   await page.getByRole('button', { name: 'Slate terraces' }).click();
   await page.getByRole('tab', { name: 'Ground, layers' }).click();
@@ -148,14 +198,20 @@ test('what is seen from the launch point, where to launch from, and a measured w
   await expect(page.locator('[data-measure]')).toContainText(/14\d|15\d/);
 });
 
-test('heights come in from a text grid and from nowhere else; a picture is laid under the plan', async ({ bench, page }) => {
+test('heights come in from a text grid and from nowhere else; a picture is laid under the plan', async ({
+  bench,
+  page,
+}) => {
   await bench.open('plan');
   await page.getByRole('button', { name: 'Salt pans' }).click();
   await page.getByRole('tab', { name: 'Ground, layers' }).click();
   const heights = page.locator('input[accept*=".asc"]');
   await heights.setInputFiles({ name: 'no.asc', mimeType: 'text/plain', buffer: Buffer.from('hello') });
   await expect(page.getByRole('alert')).toContainText('no ASCII grid');
-  const grid = (west: number): Buffer => Buffer.from(`ncols 40\nnrows 40\nxllcorner ${west}\nyllcorner 43.3985\ncellsize 0.00018\nNODATA_value -9999\n${Array.from({ length: 40 }, (_, r) => Array.from({ length: 40 }, (_, c) => (4 + (r + c) / 8).toFixed(2)).join(' ')).join('\n')}\n`);
+  const grid = (west: number): Buffer =>
+    Buffer.from(
+      `ncols 40\nnrows 40\nxllcorner ${west}\nyllcorner 43.3985\ncellsize 0.00018\nNODATA_value -9999\n${Array.from({ length: 40 }, (_, r) => Array.from({ length: 40 }, (_, c) => (4 + (r + c) / 8).toFixed(2)).join(' ')).join('\n')}\n`,
+    );
   await heights.setInputFiles({ name: 'far.asc', mimeType: 'text/plain', buffer: grid(-3) });
   await expect(page.getByRole('alert')).toContainText('does not cover the location');
   expect((await bench.stored()).file.grounds).toHaveLength(2);
@@ -163,33 +219,75 @@ test('heights come in from a text grid and from nowhere else; a picture is laid 
   await expect(page.locator('b', { hasText: 'pans.asc' })).toBeVisible();
   await bench.saved();
   expect((await bench.stored()).file.grounds).toHaveLength(3);
-  const tiff = async (code: number, west: number, north: number): Promise<Buffer> => Buffer.from(await writeArrayBuffer(Array.from({ length: 60 * 60 }, (_, i) => 4 + (i % 60) / 10), {
-    width: 60, height: 60, SampleFormat: [3], BitsPerSample: [32], ProjectedCSTypeGeoKey: code, GTModelTypeGeoKey: 1, GTRasterTypeGeoKey: 1, ModelTiepoint: [0, 0, 0, west, north, 0], ModelPixelScale: [10, 10, 0],
-  }));
-  await heights.setInputFiles({ name: 'odd.tif', mimeType: 'image/tiff', buffer: await tiff(32_111, 361_000, 4_807_000) });
+  const tiff = async (code: number, west: number, north: number): Promise<Buffer> =>
+    Buffer.from(
+      await writeArrayBuffer(
+        Array.from({ length: 60 * 60 }, (_, i) => 4 + (i % 60) / 10),
+        {
+          width: 60,
+          height: 60,
+          SampleFormat: [3],
+          BitsPerSample: [32],
+          ProjectedCSTypeGeoKey: code,
+          GTModelTypeGeoKey: 1,
+          GTRasterTypeGeoKey: 1,
+          ModelTiepoint: [0, 0, 0, west, north, 0],
+          ModelPixelScale: [10, 10, 0],
+        },
+      ),
+    );
+  await heights.setInputFiles({
+    name: 'odd.tif',
+    mimeType: 'image/tiff',
+    buffer: await tiff(32_111, 361_000, 4_807_000),
+  });
   await expect(page.getByRole('alert')).toBeVisible();
   // Salt pans in UTM zone 30N.
-  await heights.setInputFiles({ name: 'pans.tif', mimeType: 'image/tiff', buffer: await tiff(25_830, 361_200, 4_807_000) });
+  await heights.setInputFiles({
+    name: 'pans.tif',
+    mimeType: 'image/tiff',
+    buffer: await tiff(25_830, 361_200, 4_807_000),
+  });
   await expect(page.locator('b', { hasText: 'pans.tif' })).toBeVisible();
   await page.getByRole('button', { name: 'Take the ground away' }).click();
-  await page.locator('input[accept*="image/png"]').setInputFiles({ name: 'air.png', mimeType: 'image/png', buffer: await readFile('docs/screenshots/job.png') });
+  await page.locator('input[accept*="image/png"]').setInputFiles({
+    name: 'air.png',
+    mimeType: 'image/png',
+    buffer: await readFile('docs/screenshots/job.png'),
+  });
   await expect(page.getByRole('button', { name: 'Pins' })).toBeVisible();
   await bench.saved();
-  expect((await bench.stored()).file.pictures[0]).toMatchObject({ widthPx: 1280, heightPx: 800, pins: [{ px: 0, py: 0 }, { px: 1280, py: 800 }] });
+  expect((await bench.stored()).file.pictures[0]).toMatchObject({
+    widthPx: 1280,
+    heightPx: 800,
+    pins: [
+      { px: 0, py: 0 },
+      { px: 1280, py: 800 },
+    ],
+  });
   await page.getByRole('button', { name: 'Pins' }).click();
   const hands = await PlanHands.on(page);
-  const { pins: [pin] } = (await bench.stored()).file.pictures[0]!;
+  const {
+    pins: [pin],
+  } = (await bench.stored()).file.pictures[0]!;
   await hands.drag([pin!.xM, pin!.yM], [pin!.xM + 30, pin!.yM - 20]);
   await bench.saved();
   expect((await bench.stored()).file.pictures[0]!.pins[0]!.xM).toBeGreaterThan(pin!.xM + 20);
   const vast = Buffer.from('89504e470d0a1a0a0000000d49484452000027100000271008020000000000000000', 'hex');
-  await page.locator('input[accept*="image/png"]').setInputFiles({ name: 'vast.png', mimeType: 'image/png', buffer: vast });
+  await page
+    .locator('input[accept*="image/png"]')
+    .setInputFiles({ name: 'vast.png', mimeType: 'image/png', buffer: vast });
   await expect(page.getByRole('alert')).toContainText('100 million pixels');
-  await page.locator('input[accept*="image/png"]').setInputFiles({ name: 'fake.png', mimeType: 'image/png', buffer: Buffer.from('not a picture at all') });
+  await page
+    .locator('input[accept*="image/png"]')
+    .setInputFiles({ name: 'fake.png', mimeType: 'image/png', buffer: Buffer.from('not a picture at all') });
   await expect(page.getByRole('alert')).toContainText('could not be read');
 });
 
-test('findings reach the bench, and the plan is accessible in both themes and on a phone', async ({ bench, page }) => {
+test('findings reach the bench, and the plan is accessible in both themes and on a phone', async ({
+  bench,
+  page,
+}) => {
   await bench.open();
   await bench.pick('Signal hut, smoke');
   await expect(page.locator('[data-code="site.clearance"]')).toContainText('Line to the hut');
@@ -200,7 +298,10 @@ test('findings reach the bench, and the plan is accessible in both themes and on
   await page.getByRole('tab', { name: 'Ground, layers' }).click();
   await bench.accessible();
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.getByRole('navigation', { name: 'Parts of the plan' }).getByRole('button', { name: 'List' }).click();
+  await page
+    .getByRole('navigation', { name: 'Parts of the plan' })
+    .getByRole('button', { name: 'List' })
+    .click();
   await expect(page.locator('.list').getByRole('button', { name: /Alder wood/ })).toBeVisible();
   await bench.accessible();
 });

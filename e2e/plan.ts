@@ -2,7 +2,12 @@ import { expect, type Page } from '@playwright/test';
 
 /** Hands on the plan: where a place of the ground lies on the screen is read off the plan's own pointer, as a person would. */
 export class PlanHands {
-  private constructor(private readonly page: Page, private readonly x0: number, private readonly y0: number, private readonly perM: number) {}
+  private constructor(
+    private readonly page: Page,
+    private readonly x0: number,
+    private readonly y0: number,
+    private readonly perM: number,
+  ) {}
 
   static async on(page: Page): Promise<PlanHands> {
     await expect(page.locator('.canvas canvas').first()).toBeVisible();
@@ -13,7 +18,10 @@ export class PlanHands {
       await page.mouse.move(x, y);
       const told = page.locator('.told').filter({ hasText: 'east' });
       await expect(told).toBeVisible();
-      const [, east, north] = /([−-]?[\d.]+) m east, ([−-]?[\d.]+) m north/.exec((await told.textContent())?.replaceAll('\u2009', ' ').replaceAll('\u202f', ' ') ?? '') ?? [];
+      const [, east, north] =
+        /([−-]?[\d.]+) m east, ([−-]?[\d.]+) m north/.exec(
+          (await told.textContent())?.replaceAll('\u2009', ' ').replaceAll('\u202f', ' ') ?? '',
+        ) ?? [];
       return [Number(east?.replace('−', '-')), Number(north?.replace('−', '-'))];
     };
     const [ax, ay] = [box.x + 150, box.y + 120];
@@ -23,11 +31,18 @@ export class PlanHands {
     return new PlanHands(page, ax - a[0] * perM, ay + a[1] * perM, perM);
   }
 
-  at(xM: number, yM: number): [number, number] { return [this.x0 + xM * this.perM, this.y0 - yM * this.perM]; }
-  async click(xM: number, yM: number): Promise<void> { await this.page.mouse.click(...this.at(xM, yM)); }
+  at(xM: number, yM: number): [number, number] {
+    return [this.x0 + xM * this.perM, this.y0 - yM * this.perM];
+  }
+  async click(xM: number, yM: number): Promise<void> {
+    await this.page.mouse.click(...this.at(xM, yM));
+  }
   /** Clicks corners one after another and ends the drawing with Enter. */
   async draw(...corners: readonly (readonly [number, number])[]): Promise<void> {
-    for (const [x, y] of corners) { await this.page.mouse.move(...this.at(x, y)); await this.page.mouse.click(...this.at(x, y), { delay: 30 }); }
+    for (const [x, y] of corners) {
+      await this.page.mouse.move(...this.at(x, y));
+      await this.page.mouse.click(...this.at(x, y), { delay: 30 });
+    }
     await this.page.keyboard.press('Enter');
   }
   async drag(from: readonly [number, number], to: readonly [number, number]): Promise<void> {

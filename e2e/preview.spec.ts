@@ -2,7 +2,10 @@ import { momentAt, trackOf } from '@core/film';
 import { expect, test } from './app';
 
 test.describe('seeing a move', () => {
-  test('comes when asked for, shows other pixels at other seconds, and tells the core’s figures', async ({ page, bench }) => {
+  test('comes when asked for, shows other pixels at other seconds, and tells the core’s figures', async ({
+    page,
+    bench,
+  }) => {
     const asked: string[] = [];
     page.on('request', (r) => asked.push(r.url()));
     await bench.open();
@@ -12,7 +15,11 @@ test.describe('seeing a move', () => {
     const canvas = page.locator('canvas');
     await expect(canvas).toBeVisible();
     expect(asked.filter((u) => /EyeCanvas.*\.js/.test(u))).toHaveLength(1);
-    const sizes = await page.evaluate(() => (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).filter((r) => r.name.includes('EyeCanvas') || r.name.includes('PreviewStage')).reduce((sum, r) => sum + r.encodedBodySize, 0));
+    const sizes = await page.evaluate(() =>
+      (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
+        .filter((r) => r.name.includes('EyeCanvas') || r.name.includes('PreviewStage'))
+        .reduce((sum, r) => sum + r.encodedBodySize, 0),
+    );
     expect(sizes).toBeLessThan(250_000);
 
     const strip = page.getByRole('slider', { name: 'Second of the move' });
@@ -32,7 +39,8 @@ test.describe('seeing a move', () => {
     expect(seen[0]!.equals(seen[1]!)).toBe(false);
     // Back at the first second the picture is the first again.
     await page.keyboard.press('Home');
-    await page.keyboard.press('ArrowRight'); await page.keyboard.press('ArrowLeft');
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('ArrowLeft');
     expect((await canvas.screenshot()).equals(seen[0]!)).toBe(true);
     await page.keyboard.press('Escape');
     await expect(canvas).toHaveCount(0);
@@ -62,7 +70,15 @@ test.describe('seeing a move', () => {
   test('without three dimensions it is drawn in lines, and still moves', async ({ page, bench }) => {
     await page.addInitScript(() => {
       const real = HTMLCanvasElement.prototype.getContext;
-      HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, kind: string, ...rest: unknown[]) { return kind.startsWith('webgl') ? null : (real as (...a: unknown[]) => unknown).call(this, kind, ...rest); } as typeof real;
+      HTMLCanvasElement.prototype.getContext = function (
+        this: HTMLCanvasElement,
+        kind: string,
+        ...rest: unknown[]
+      ) {
+        return kind.startsWith('webgl')
+          ? null
+          : (real as (...a: unknown[]) => unknown).call(this, kind, ...rest);
+      } as typeof real;
     });
     await bench.open();
     await bench.pick('Meadow to arches');

@@ -1,12 +1,17 @@
 import { expect, test } from './app';
 
-test('on the bench, too, a slate is dragged from its pack onto another, with what that pack would land with shown', async ({ page, bench }) => {
+test('on the bench, too, a slate is dragged from its pack onto another, with what that pack would land with shown', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   const rail = page.getByRole('region', { name: 'Pack rail' });
   const { file, derived } = await bench.stored();
   const place = [...derived.places.values()][1]!;
   const nameOf = (id: string | null): string => file.kit.packs.find((p) => p.id === id)!.name;
-  const [from, to] = ['P2', 'P1'].map((name) => place.flights.filter((f) => nameOf(f.packId) === name).at(-1)!);
+  const [from, to] = ['P2', 'P1'].map((name) =>
+    place.flights.filter((f) => nameOf(f.packId) === name).at(-1)!,
+  );
   const shotId = from!.stops.at(-1)!.shotId;
   await page.keyboard.press(']');
   const grip = rail.locator(`[data-shot="${shotId}"]`);
@@ -22,7 +27,9 @@ test('on the bench, too, a slate is dragged from its pack onto another, with wha
   await page.mouse.up();
   await bench.saved();
   const after = await bench.stored();
-  expect(after.derived.places.get(place.location.id)!.flights.map((f) => f.stops.map((s) => s.shotId))).toContainEqual([...to!.stops.map((s) => s.shotId), shotId]);
+  expect(
+    after.derived.places.get(place.location.id)!.flights.map((f) => f.stops.map((s) => s.shotId)),
+  ).toContainEqual([...to!.stops.map((s) => s.shotId), shotId]);
   await page.keyboard.press('Control+z');
   await bench.saved();
   expect((await bench.stored()).file.flights).toEqual([]);

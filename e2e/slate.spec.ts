@@ -2,7 +2,10 @@ import { FIGURES } from '@core/film';
 import { write } from '@core/units';
 import { expect, test } from './app';
 
-test('a slider recomputes seconds, energy, card and pace while it moves, as the core does', async ({ page, bench }) => {
+test('a slider recomputes seconds, energy, card and pace while it moves, as the core does', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await bench.pick('Along the parapet');
   const before = await bench.figure('energy').textContent();
@@ -33,7 +36,9 @@ test('every figure unfolds into a sum, a formula and a source', async ({ page, b
   await page.locator('[data-figure=take]').click();
   const parts = await page.locator('.sheet tr:not(.total) td:nth-child(2)').allTextContents();
   const sum = parts.reduce((total, text) => total + Number.parseFloat(text), 0);
-  expect(Math.abs(sum - Number.parseFloat((await bench.figure('take').textContent()) ?? ''))).toBeLessThanOrEqual(1);
+  expect(
+    Math.abs(sum - Number.parseFloat((await bench.figure('take').textContent()) ?? '')),
+  ).toBeLessThanOrEqual(1);
 });
 
 test('a move with no path says so, and a cure is one key away', async ({ page, bench }) => {
@@ -56,7 +61,10 @@ test('a move with no path says so, and a cure is one key away', async ({ page, b
   await expect(warning).toHaveCount(0);
 });
 
-test('numbers a move cannot have are refused at the field, and what was typed stays there', async ({ page, bench }) => {
+test('numbers a move cannot have are refused at the field, and what was typed stays there', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await page.locator('.slate', { hasText: 'Round the incline house' }).scrollIntoViewIfNeeded();
   await bench.pick('Round the incline house');
@@ -91,7 +99,10 @@ test('too fast for the aircraft is told, with the speed it could fly', async ({ 
   await expect(warning).toHaveCount(0);
 });
 
-test('exposure is solved for the planned minute, can be fixed by hand, and follows the meter', async ({ page, bench }) => {
+test('exposure is solved for the planned minute, can be fixed by hand, and follows the meter', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await bench.pick('Valley wakes');
   await page.keyboard.press('3');
@@ -114,15 +125,22 @@ test('exposure is solved for the planned minute, can be fixed by hand, and follo
   await expect(page.locator('.facet .light')).not.toContainText('your meter');
 });
 
-test('units are a way of showing: imperial and back leaves every stored number as it was', async ({ page, bench }) => {
+test('units are a way of showing: imperial and back leaves every stored number as it was', async ({
+  page,
+  bench,
+}) => {
   await bench.open('job');
   const before = (await bench.stored()).file.shots;
   await bench.choose('Units', 'Imperial');
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await bench.pick('Along the parapet');
-  await expect(page.getByLabel('Speed', { exact: true }).last()).toHaveValue(String(Number((3.5 / 0.44704).toPrecision(7))));
+  await expect(page.getByLabel('Speed', { exact: true }).last()).toHaveValue(
+    String(Number((3.5 / 0.44704).toPrecision(7))),
+  );
   await page.locator('[data-figure=fill]').click();
-  const facts = (await bench.stored()).derived.shots.get(before.find((s) => s.title === 'Along the parapet')!.id)!.facts;
+  const facts = (await bench.stored()).derived.shots.get(
+    before.find((s) => s.title === 'Along the parapet')!.id,
+  )!.facts;
   await expect(page.locator('.sheet')).toContainText(`${write(facts.rangeM, 'metres', 'imperial').number}ft`);
   await page.getByRole('link', { name: 'Job', exact: true }).click();
   await bench.choose('Units', 'Metric');
@@ -130,7 +148,10 @@ test('units are a way of showing: imperial and back leaves every stored number a
   expect((await bench.stored()).file.shots).toEqual(before);
 });
 
-test('a move that asks much of the hands offers a simpler one that keeps the place', async ({ page, bench }) => {
+test('a move that asks much of the hands offers a simpler one that keeps the place', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await bench.pick('Signal hut, smoke');
   await bench.choose('Move', 'Drop in');
@@ -140,7 +161,10 @@ test('a move that asks much of the hands offers a simpler one that keeps the pla
   await expect(warning).toHaveCount(0);
   await bench.saved();
   const shot = (await bench.stored()).file.shots.find((s) => s.title === 'Signal hut, smoke');
-  expect(shot?.move).toMatchObject({ kind: 'push-in', values: { startM: 55, endM: 20, fromBearingDeg: 230 } });
+  expect(shot?.move).toMatchObject({
+    kind: 'push-in',
+    values: { startM: 55, endM: 20, fromBearingDeg: 230 },
+  });
 });
 
 test('a reveal tells the second at which the view clears', async ({ page, bench }) => {
@@ -154,7 +178,10 @@ test('a reveal tells the second at which the view clears', async ({ page, bench 
   await expect(page.locator('[data-code="move.no-path"]')).toContainText('clears only at');
 });
 
-test('dragging a slider with the mouse changes the figures before it is let go, and is one step to take back', async ({ page, bench }) => {
+test('dragging a slider with the mouse changes the figures before it is let go, and is one step to take back', async ({
+  page,
+  bench,
+}) => {
   await bench.open();
   await bench.pick('Along the parapet');
   const before = await bench.figure('energy').textContent();
@@ -162,7 +189,8 @@ test('dragging a slider with the mouse changes the figures before it is let go, 
   const box = (await handle.boundingBox())!;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
-  for (let i = 1; i <= 10; i += 1) await page.mouse.move(box.x + box.width / 2 + 12 * i, box.y + box.height / 2);
+  for (let i = 1; i <= 10; i += 1)
+    await page.mouse.move(box.x + box.width / 2 + 12 * i, box.y + box.height / 2);
   await expect(bench.figure('energy')).not.toHaveText(before ?? '');
   const during = await bench.figure('energy').textContent();
   await page.mouse.up();

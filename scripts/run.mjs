@@ -15,27 +15,44 @@ process.env.VITE_CONFIG_NATIVE_IGNORE_WARNING = 'true';
 
 const must = (name, args, options) => {
   const { status, error } = run(name, args, options);
-  if (status !== 0) { if (error) console.error(error.message); process.exit(status ?? 1); }
+  if (status !== 0) {
+    if (error) console.error(error.message);
+    process.exit(status ?? 1);
+  }
 };
 const bin = (name) => join('node_modules', '.bin', name);
-const hash = (...files) => createHash('sha256').update(files.map((f) => readFileSync(f)).join('\n')).digest('hex');
+const hash = (...files) =>
+  createHash('sha256')
+    .update(files.map((f) => readFileSync(f)).join('\n'))
+    .digest('hex');
 
 /** Installs what the lock file names, if that is not what is there. */
 const install = () => {
   const mark = 'node_modules/.installed';
   const wanted = hash('package-lock.json');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
-  console.log('Installing packages. The database driver is compiled on the way: about three minutes on a new machine.');
+  console.log(
+    'Installing packages. The database driver is compiled on the way: about three minutes on a new machine.',
+  );
   must('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
   writeFileSync(mark, wanted);
 };
 
-const filesIn = (dir) => readdirSync(dir, { withFileTypes: true }).flatMap((e) => (e.isDirectory() ? filesIn(join(dir, e.name)) : [join(dir, e.name)]));
+const filesIn = (dir) =>
+  readdirSync(dir, { withFileTypes: true }).flatMap((e) =>
+    e.isDirectory() ? filesIn(join(dir, e.name)) : [join(dir, e.name)],
+  );
 
 /** Builds pages and server if a source is newer than they are. */
 const build = (force = false) => {
   const index = 'dist/web/index.html';
-  const sources = [...['web', 'core', 'contract', 'server', 'demo'].flatMap(filesIn), 'vite.config.ts', 'scripts/validators.ts', 'scripts/bundle.mjs', 'package-lock.json'];
+  const sources = [
+    ...['web', 'core', 'contract', 'server', 'demo'].flatMap(filesIn),
+    'vite.config.ts',
+    'scripts/validators.ts',
+    'scripts/bundle.mjs',
+    'package-lock.json',
+  ];
   const fresh = existsSync(index) && sources.every((f) => statSync(f).mtimeMs <= statSync(index).mtimeMs);
   if (fresh && !force) return;
   console.log('Building.');
@@ -47,23 +64,39 @@ const CHROMIUM = '/usr/bin/chromium';
 /** Chromium comes from Debian; installed when this runs as root and it is missing. */
 const chromium = () => {
   if (existsSync(CHROMIUM)) return true;
-  if (process.getuid?.() !== 0) { console.error('Chromium is missing: apt-get install chromium'); return false; }
+  if (process.getuid?.() !== 0) {
+    console.error('Chromium is missing: apt-get install chromium');
+    return false;
+  }
   console.log('Installing Chromium for the browser tests.');
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   run('apt-get', ['update', '-qq'], { env });
-  return run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env, stdio: ['ignore', 'ignore', 'inherit'] }).status === 0;
+  return (
+    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+      env,
+      stdio: ['ignore', 'ignore', 'inherit'],
+    }).status === 0
+  );
 };
 
 const serve = (args) => {
-  const child = spawnSync(process.execPath, ['dist/server/main.mjs', ...args], { stdio: 'inherit', env: { DUSK_LOG: 'warn', ...process.env } });
+  const child = spawnSync(process.execPath, ['dist/server/main.mjs', ...args], {
+    stdio: 'inherit',
+    env: { DUSK_LOG: 'warn', ...process.env },
+  });
   process.exit(child.status ?? 0);
 };
 
 /** What failed and why, from either runner's report: shown once more at the end, where it is looked for. */
-const failuresOf = (report) => (report.testResults ?? []).flatMap((file) => [
-  ...(file.status === 'failed' && file.assertionResults.length === 0 ? [`${file.name}\n${file.message}`] : []),
-  ...file.assertionResults.filter((a) => a.status === 'failed').map((a) => `${a.fullName}\n${a.failureMessages.join('\n')}`),
-]);
+const failuresOf = (report) =>
+  (report.testResults ?? []).flatMap((file) => [
+    ...(file.status === 'failed' && file.assertionResults.length === 0
+      ? [`${file.name}\n${file.message}`]
+      : []),
+    ...file.assertionResults
+      .filter((a) => a.status === 'failed')
+      .map((a) => `${a.fullName}\n${a.failureMessages.join('\n')}`),
+  ]);
 
 /** Runs one part of the tests and reads its totals from the report it writes. */
 const part = (name, args, report, totalsOf) => {
@@ -71,16 +104,41 @@ const part = (name, args, report, totalsOf) => {
   if (report) rmSync(report, { force: true });
   const { status } = run(args[0], args.slice(1));
   const told = report && existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : null;
-  const totals = told ? totalsOf(told) : { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1, skipped: 0 };
-  return { name, ...totals, failed: status !== 0 && totals.failed === 0 ? 1 : totals.failed, reasons: told ? failuresOf(told) : [] };
+  const totals = told
+    ? totalsOf(told)
+    : { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1, skipped: 0 };
+  return {
+    name,
+    ...totals,
+    failed: status !== 0 && totals.failed === 0 ? 1 : totals.failed,
+    reasons: told ? failuresOf(told) : [],
+  };
 };
 
 const test = () => {
   mkdirSync('.cache', { recursive: true });
-  const vitest = (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests, skipped: r.numPendingTests + r.numTodoTests });
-  const playwright = ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected, skipped: stats.skipped, flaky: stats.flaky });
-  const both = (project) => [bin('vitest'), 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=.cache/${project}.json`];
+  const vitest = (r) => ({
+    passed: r.numPassedTests,
+    failed: r.numFailedTests,
+    skipped: r.numPendingTests + r.numTodoTests,
+  });
+  const playwright = ({ stats }) => ({
+    passed: stats.expected + stats.flaky,
+    failed: stats.unexpected,
+    skipped: stats.skipped,
+    flaky: stats.flaky,
+  });
+  const both = (project) => [
+    bin('vitest'),
+    'run',
+    '--project',
+    project,
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=.cache/${project}.json`,
+  ];
   const parts = [
+    part('format', [bin('prettier'), '--check', '--log-level', 'warn', '.']),
     part('lint', [bin('eslint'), '.', '--max-warnings', '0']),
     part('types', [bin('tsc'), '--noEmit', '-p', 'tsconfig.json']),
     part('types of the tools', [bin('tsc'), '--noEmit', '-p', 'e2e/tsconfig.json']),
@@ -89,24 +147,42 @@ const test = () => {
     part('server', both('server'), '.cache/server.json', vitest),
   ];
   build();
-  parts.push(chromium()
-    ? part('browser', [bin('playwright'), 'test', ...rest], '.cache/browser.json', playwright)
-    : { name: 'browser', passed: 0, failed: 1, skipped: 0 });
+  parts.push(
+    chromium()
+      ? part('browser', [bin('playwright'), 'test', ...rest], '.cache/browser.json', playwright)
+      : { name: 'browser', passed: 0, failed: 1, skipped: 0 },
+  );
   console.log('');
-  for (const p of parts) for (const reason of p.reasons ?? []) console.log(`FAILED  ${p.name}: ${reason.slice(0, 2000)}\n`);
-  for (const p of parts) console.log(`${p.name.padEnd(20)} ${p.passed} passed, ${p.failed} failed${p.skipped ? `, ${p.skipped} skipped` : ''}${p.flaky ? `, ${p.flaky} only at the second try` : ''}`);
+  for (const p of parts)
+    for (const reason of p.reasons ?? []) console.log(`FAILED  ${p.name}: ${reason.slice(0, 2000)}\n`);
+  for (const p of parts)
+    console.log(
+      `${p.name.padEnd(20)} ${p.passed} passed, ${p.failed} failed${p.skipped ? `, ${p.skipped} skipped` : ''}${p.flaky ? `, ${p.flaky} only at the second try` : ''}`,
+    );
   const sum = (key) => parts.reduce((total, p) => total + p[key], 0);
   console.log(`\n${sum('passed')} passed, ${sum('failed')} failed, ${sum('skipped')} skipped`);
   process.exit(sum('failed') > 0 ? 1 : 0);
 };
 
 const commands = {
-  demo: () => { build(); serve(['--demo']); },
-  start: () => { build(); serve(rest); },
+  demo: () => {
+    build();
+    serve(['--demo']);
+  },
+  start: () => {
+    build();
+    serve(rest);
+  },
   build: () => build(true),
   test,
-  bench: () => { build(); must(process.execPath, ['scripts/bench.mjs', ...rest]); },
-  shots: () => { build(); must(process.execPath, ['--import', 'tsx', 'scripts/screenshots.ts', ...rest]); },
+  bench: () => {
+    build();
+    must(process.execPath, ['scripts/bench.mjs', ...rest]);
+  },
+  shots: () => {
+    build();
+    must(process.execPath, ['--import', 'tsx', 'scripts/screenshots.ts', ...rest]);
+  },
   dev: () => {
     const { status } = run(process.execPath, ['scripts/dev.mjs']);
     process.exit(status ?? 0);
@@ -114,6 +190,9 @@ const commands = {
 };
 
 const act = commands[command];
-if (!act) { console.error(`Unknown command “${command}”. There are: ${Object.keys(commands).join(', ')}.`); process.exit(1); }
+if (!act) {
+  console.error(`Unknown command “${command}”. There are: ${Object.keys(commands).join(', ')}.`);
+  process.exit(1);
+}
 install();
 act();

@@ -6,20 +6,36 @@ import pino from 'pino';
 import { demoFilm } from '../demo';
 import { start } from '../server/start';
 
-interface Shot { readonly name: string; readonly path: string; readonly width?: number; readonly height?: number; readonly theme?: 'dusk' | 'noon'; readonly act?: (page: Page) => Promise<void> }
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly width?: number;
+  readonly height?: number;
+  readonly theme?: 'dusk' | 'noon';
+  readonly act?: (page: Page) => Promise<void>;
+}
 
-const pick = (title: string) => async (page: Page): Promise<void> => { await page.getByRole('button', { name: new RegExp(title) }).first().click(); };
+const pick =
+  (title: string) =>
+  async (page: Page): Promise<void> => {
+    await page
+      .getByRole('button', { name: new RegExp(title) })
+      .first()
+      .click();
+  };
 
 /** Opens the preview of a slate at a share of its move. */
-const seeing = (title: string, share: number) => async (page: Page): Promise<void> => {
-  await pick(title)(page);
-  await page.keyboard.press('p');
-  const strip = page.getByRole('slider', { name: 'Second of the move' });
-  await strip.waitFor();
-  await page.locator('canvas').waitFor();
-  const box = await strip.boundingBox();
-  if (box) await page.mouse.click(box.x + box.width * share, box.y + 30);
-};
+const seeing =
+  (title: string, share: number) =>
+  async (page: Page): Promise<void> => {
+    await pick(title)(page);
+    await page.keyboard.press('p');
+    const strip = page.getByRole('slider', { name: 'Second of the move' });
+    await strip.waitFor();
+    await page.locator('canvas').waitFor();
+    const box = await strip.boundingBox();
+    if (box) await page.mouse.click(box.x + box.width * share, box.y + 30);
+  };
 
 const SHOTS: readonly Shot[] = [
   { name: 'bench', path: '', act: pick('Meadow to arches') },
@@ -27,19 +43,115 @@ const SHOTS: readonly Shot[] = [
   { name: 'board', path: '/board' },
   { name: 'job', path: '/job' },
   { name: 'places', path: '/places' },
-  { name: 'plan', path: '/plan', act: async (page) => { await page.locator('.list').getByRole('button', { name: /Signal hut, smoke/ }).click(); await page.locator('[data-code="site.clearance"]').waitFor(); } },
-  { name: 'light', path: '/light', act: async (page) => { await page.getByRole('button', { name: 'Salt pans' }).click(); await page.locator('.apexcharts-series path').first().waitFor(); await page.locator('.lane .wish').first().waitFor(); } },
-  { name: 'flights', path: '/flights', act: async (page) => { await page.locator('.apexcharts-series path').first().waitFor(); } },
-  { name: 'flights-proposal', path: '/flights', act: async (page) => { await page.getByRole('button', { name: 'Plan the day' }).click(); await page.getByRole('button', { name: 'Take it' }).waitFor(); await page.locator('.apexcharts-series path').first().waitFor(); } },
-  { name: 'charging', path: '/flights', act: async (page) => { await page.getByRole('tab', { name: 'Charging' }).click(); } },
-  { name: 'chances', path: '/flights', act: async (page) => { await page.getByRole('tab', { name: 'Chances' }).click(); await page.locator('.apexcharts-series path').first().waitFor(); } },
-  { name: 'phone-flights', path: '/flights', width: 390, height: 844, act: async (page) => { await page.locator('.railpane .row').first().waitFor(); } },
-  { name: 'checks', path: '/ready', act: async (page) => { await page.getByRole('button', { name: /At the launch point/ }).click(); await page.getByText('still being looked at').first().waitFor({ state: 'hidden' }); for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: 'Holds', exact: true }).nth(i).click(); await page.locator('main').evaluate((e) => e.scrollTo(0, 0)); } },
-  { name: 'phone-checks', path: '/ready', width: 390, height: 844, act: async (page) => { await page.getByText('still being looked at').first().waitFor({ state: 'hidden' }); } },
-  { name: 'bag', path: '/ready', act: async (page) => { await page.getByRole('tab', { name: 'Bag' }).click(); for (const name of ['Plover 720', 'P1', 'Controller']) await page.locator(`[data-bag="${name}"] input`).click(); await page.locator('main').evaluate((e) => e.scrollTo(0, 0)); } },
-  { name: 'cards', path: '/ready', act: async (page) => { await page.getByRole('tab', { name: 'Cards' }).click(); } },
+  {
+    name: 'plan',
+    path: '/plan',
+    act: async (page) => {
+      await page
+        .locator('.list')
+        .getByRole('button', { name: /Signal hut, smoke/ })
+        .click();
+      await page.locator('[data-code="site.clearance"]').waitFor();
+    },
+  },
+  {
+    name: 'light',
+    path: '/light',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Salt pans' }).click();
+      await page.locator('.apexcharts-series path').first().waitFor();
+      await page.locator('.lane .wish').first().waitFor();
+    },
+  },
+  {
+    name: 'flights',
+    path: '/flights',
+    act: async (page) => {
+      await page.locator('.apexcharts-series path').first().waitFor();
+    },
+  },
+  {
+    name: 'flights-proposal',
+    path: '/flights',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Plan the day' }).click();
+      await page.getByRole('button', { name: 'Take it' }).waitFor();
+      await page.locator('.apexcharts-series path').first().waitFor();
+    },
+  },
+  {
+    name: 'charging',
+    path: '/flights',
+    act: async (page) => {
+      await page.getByRole('tab', { name: 'Charging' }).click();
+    },
+  },
+  {
+    name: 'chances',
+    path: '/flights',
+    act: async (page) => {
+      await page.getByRole('tab', { name: 'Chances' }).click();
+      await page.locator('.apexcharts-series path').first().waitFor();
+    },
+  },
+  {
+    name: 'phone-flights',
+    path: '/flights',
+    width: 390,
+    height: 844,
+    act: async (page) => {
+      await page.locator('.railpane .row').first().waitFor();
+    },
+  },
+  {
+    name: 'checks',
+    path: '/ready',
+    act: async (page) => {
+      await page.getByRole('button', { name: /At the launch point/ }).click();
+      await page.getByText('still being looked at').first().waitFor({ state: 'hidden' });
+      for (let i = 0; i < 4; i += 1)
+        await page.getByRole('button', { name: 'Holds', exact: true }).nth(i).click();
+      await page.locator('main').evaluate((e) => e.scrollTo(0, 0));
+    },
+  },
+  {
+    name: 'phone-checks',
+    path: '/ready',
+    width: 390,
+    height: 844,
+    act: async (page) => {
+      await page.getByText('still being looked at').first().waitFor({ state: 'hidden' });
+    },
+  },
+  {
+    name: 'bag',
+    path: '/ready',
+    act: async (page) => {
+      await page.getByRole('tab', { name: 'Bag' }).click();
+      for (const name of ['Plover 720', 'P1', 'Controller'])
+        await page.locator(`[data-bag="${name}"] input`).click();
+      await page.locator('main').evaluate((e) => e.scrollTo(0, 0));
+    },
+  },
+  {
+    name: 'cards',
+    path: '/ready',
+    act: async (page) => {
+      await page.getByRole('tab', { name: 'Cards' }).click();
+    },
+  },
   { name: 'kit', path: '/kit' },
-  { name: 'handling', path: '/kit', act: async (page) => { const pad = page.locator('.pad'); await pad.scrollIntoViewIfNeeded(); await pad.focus(); await page.keyboard.down('ArrowRight'); await page.waitForFunction(() => Number(document.querySelector('[data-yaw]')?.textContent) > 8); } },
+  {
+    name: 'handling',
+    path: '/kit',
+    act: async (page) => {
+      const pad = page.locator('.pad');
+      await pad.scrollIntoViewIfNeeded();
+      await pad.focus();
+      await page.keyboard.down('ArrowRight');
+      await page.waitForFunction(() => Number(document.querySelector('[data-yaw]')?.textContent) > 8);
+    },
+  },
   { name: 'phone-slates', path: '', width: 390, height: 844 },
 ];
 
@@ -51,20 +163,43 @@ const run = async (): Promise<void> => {
   const wanted = args.filter((a) => !a.startsWith('--'));
   const dataDir = await mkdtemp(join(tmpdir(), 'dusk-shots-'));
   let film = '';
-  const running = await start({ host: '127.0.0.1', port: 0, dataDir, names: [], demo: true, webDir: resolve('dist/web') }, pino({ level: 'warn' }), async (films) => { film = await films.importFile(demoFilm(), 'demo'); });
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update'] });
+  const running = await start(
+    { host: '127.0.0.1', port: 0, dataDir, names: [], demo: true, webDir: resolve('dist/web') },
+    pino({ level: 'warn' }),
+    async (films) => {
+      film = await films.importFile(demoFilm(), 'demo');
+    },
+  );
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update'],
+  });
   await mkdir(to, { recursive: true });
   for (const shot of SHOTS.filter((s) => wanted.length === 0 || wanted.includes(s.name))) {
-    const page = await browser.newPage({ viewport: phone ? { width: 390, height: 844 } : { width: shot.width ?? 1280, height: shot.height ?? 800 } });
-    page.on('console', (m) => { if (m.type() === 'error') console.error(`${shot.name}: ${m.text()}`); });
+    const page = await browser.newPage({
+      viewport: phone
+        ? { width: 390, height: 844 }
+        : { width: shot.width ?? 1280, height: shot.height ?? 800 },
+    });
+    page.on('console', (m) => {
+      if (m.type() === 'error') console.error(`${shot.name}: ${m.text()}`);
+    });
     page.on('pageerror', (e) => console.error(`${shot.name}: ${e.message}`));
     await page.addInitScript((theme) => localStorage.setItem('dusk-theme', theme), shot.theme ?? 'dusk');
     await page.goto(running.address + (shot.path === '/' ? '/' : `/film/${film}${shot.path}`));
-    await page.locator(shot.path === "" ? ".slate" : "main").first().waitFor();
+    await page
+      .locator(shot.path === '' ? '.slate' : 'main')
+      .first()
+      .waitFor();
     await page.evaluate(() => document.fonts.ready);
     if (shot.act) await shot.act(page);
     await page.mouse.move(0, 0);
-    await page.evaluate(() => new Promise((done) => { requestAnimationFrame(() => requestAnimationFrame(done)); }));
+    await page.evaluate(
+      () =>
+        new Promise((done) => {
+          requestAnimationFrame(() => requestAnimationFrame(done));
+        }),
+    );
     await page.screenshot({ path: join(to, `${shot.name}.png`) });
     await page.close();
     console.log(`${to}/${shot.name}.png`);

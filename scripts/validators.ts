@@ -10,7 +10,9 @@ const asModule = (code: string): string => {
   const imports: string[] = [];
   const body = code.replace(/require\("([^"]+)"\)(\.default)?/g, (_whole, path: string) => {
     const name = `helper${imports.length}`;
-    imports.push(`import ${name}_module from '${path}.js';\nconst ${name} = ${name}_module.default ?? ${name}_module;`);
+    imports.push(
+      `import ${name}_module from '${path}.js';\nconst ${name} = ${name}_module.default ?? ${name}_module;`,
+    );
     return name;
   });
   return `${imports.join('\n')}\n${body.replace('"use strict";', '')}`;
@@ -25,8 +27,21 @@ export const validators = (): Plugin => ({
   resolveId: (id) => (id === ID ? `\0${ID}` : null),
   load: (id) => {
     if (id !== `\0${ID}`) return null;
-    const ajv = new Ajv({ allErrors: true, strict: true, strictTypes: false, allowUnionTypes: true, useDefaults: true, messages: false, code: { source: true, esm: true, lines: false } });
-    const names = Object.fromEntries(Object.entries(ENTITIES).map(([kind, schema]) => { ajv.addSchema({ ...schema, $id: kind }); return [kind, kind]; }));
+    const ajv = new Ajv({
+      allErrors: true,
+      strict: true,
+      strictTypes: false,
+      allowUnionTypes: true,
+      useDefaults: true,
+      messages: false,
+      code: { source: true, esm: true, lines: false },
+    });
+    const names = Object.fromEntries(
+      Object.entries(ENTITIES).map(([kind, schema]) => {
+        ajv.addSchema({ ...schema, $id: kind });
+        return [kind, kind];
+      }),
+    );
     return { code: asModule(generate(ajv, names)), moduleType: 'js' };
   },
 });

@@ -8,45 +8,87 @@ import { v4 as uuid } from 'uuid';
 import { batchOf, change, getJson, openFirst, post, testServer } from './testing';
 
 let server: Awaited<ReturnType<typeof testServer>>;
-beforeAll(async () => { server = await testServer(); });
+beforeAll(async () => {
+  server = await testServer();
+});
 afterAll(() => server.end());
 
-const shotOf = (rows: readonly AnyRow[]) => rows.find((r) => r.kind === 'shot') as Extract<AnyRow, { kind: 'shot' }>;
-const raw = (headers: Record<string, string>, method = 'GET', path = '/api/films'): Promise<number> => new Promise((resolve, reject) => {
-  const { hostname, port } = new URL(server.address);
-  const sent = request({ hostname, port, path, method, headers }, (response) => { response.resume(); resolve(response.statusCode ?? 0); });
-  sent.on('error', reject);
-  sent.end(method === 'POST' ? '{}' : undefined);
-});
+const shotOf = (rows: readonly AnyRow[]) =>
+  rows.find((r) => r.kind === 'shot') as Extract<AnyRow, { kind: 'shot' }>;
+const raw = (headers: Record<string, string>, method = 'GET', path = '/api/films'): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const { hostname, port } = new URL(server.address);
+    const sent = request({ hostname, port, path, method, headers }, (response) => {
+      response.resume();
+      resolve(response.statusCode ?? 0);
+    });
+    sent.on('error', reject);
+    sent.end(method === 'POST' ? '{}' : undefined);
+  });
 
 describe('changes', () => {
   it('saves a shot, counts its version and logs before and after', async () => {
     const { id, rows } = await openFirst(server.address);
     const shot = shotOf(rows);
-    const answer = await post(server.address, '/api/changes', batchOf(change('shot', shot.version, { ...shot.value, takes: 5 })));
+    const answer = await post(
+      server.address,
+      '/api/changes',
+      batchOf(change('shot', shot.version, { ...shot.value, takes: 5 })),
+    );
     expect(answer.status).toBe(200);
-    const { rows: saved } = await answer.json() as { rows: AnyRow[] };
+    const { rows: saved } = (await answer.json()) as { rows: AnyRow[] };
     expect(saved[0]).toMatchObject({ version: shot.version + 1, value: { takes: 5 } });
     const log = await getJson<{ changes: LoggedChange[] }>(server.address, `/api/films/${id}/changes`);
-    expect(log.changes.at(-1)).toMatchObject({ filmId: id, device: 'test', version: shot.version + 1, before: { takes: shot.value.takes }, after: { takes: 5 } });
+    expect(log.changes.at(-1)).toMatchObject({
+      filmId: id,
+      device: 'test',
+      version: shot.version + 1,
+      before: { takes: shot.value.takes },
+      after: { takes: 5 },
+    });
   });
 
   it('answers a stale save with both versions and keeps the first', async () => {
     const { rows } = await openFirst(server.address);
     const shot = shotOf(rows);
-    await post(server.address, '/api/changes', batchOf(change('shot', shot.version, { ...shot.value, title: 'first' })));
-    const answer = await post(server.address, '/api/changes', batchOf(change('shot', shot.version, { ...shot.value, title: 'second' })));
+    await post(
+      server.address,
+      '/api/changes',
+      batchOf(change('shot', shot.version, { ...shot.value, title: 'first' })),
+    );
+    const answer = await post(
+      server.address,
+      '/api/changes',
+      batchOf(change('shot', shot.version, { ...shot.value, title: 'second' })),
+    );
     expect(answer.status).toBe(409);
     expect(answer.headers.get('content-type')).toContain('application/problem+json');
-    const problem = await answer.json() as Problem;
-    expect(problem.conflicts?.[0]).toMatchObject({ yours: { value: { title: 'second' } }, theirs: { version: shot.version + 1, value: { title: 'first' } } });
+    const problem = (await answer.json()) as Problem;
+    expect(problem.conflicts?.[0]).toMatchObject({
+      yours: { value: { title: 'second' } },
+      theirs: { version: shot.version + 1, value: { title: 'first' } },
+    });
   });
 
   it('takes a batch whole or not at all', async () => {
     const { rows } = await openFirst(server.address);
     const shot = shotOf(rows);
-    const answer = await post(server.address, '/api/changes', batchOf(
-      change('shot', shot.version, { ...shot.value, title: 'half' }), change('card', 7, { id: uuid(), name: 'x', nominalGB: 64, usedGB: 0, writeMBs: 30, notes: '', retired: false })));
+    const answer = await post(
+      server.address,
+      '/api/changes',
+      batchOf(
+        change('shot', shot.version, { ...shot.value, title: 'half' }),
+        change('card', 7, {
+          id: uuid(),
+          name: 'x',
+          nominalGB: 64,
+          usedGB: 0,
+          writeMBs: 30,
+          notes: '',
+          retired: false,
+        }),
+      ),
+    );
     expect(answer.status).toBe(409);
     expect(shotOf((await openFirst(server.address)).rows).value.title).not.toBe('half');
   });
@@ -55,13 +97,20 @@ describe('changes', () => {
     const { rows } = await openFirst(server.address);
     const shot = shotOf(rows);
     const batch = batchOf(change('shot', shot.version, { ...shot.value, notes: 'once' }));
-    const [first, second] = [await post(server.address, '/api/changes', batch), await post(server.address, '/api/changes', batch)];
+    const [first, second] = [
+      await post(server.address, '/api/changes', batch),
+      await post(server.address, '/api/changes', batch),
+    ];
     expect(second.status).toBe(200);
-    const made = await first.json() as { rows: AnyRow[] };
-    const again = await second.json() as { rows: AnyRow[] };
+    const made = (await first.json()) as { rows: AnyRow[] };
+    const again = (await second.json()) as { rows: AnyRow[] };
     expect(again.rows.map((r) => [r.version, r.value])).toEqual(made.rows.map((r) => [r.version, r.value]));
-    await post(server.address, '/api/changes', batchOf(change('shot', shot.version + 1, { ...shot.value, notes: 'later' })));
-    const late = await (await post(server.address, '/api/changes', batch)).json() as { rows: AnyRow[] };
+    await post(
+      server.address,
+      '/api/changes',
+      batchOf(change('shot', shot.version + 1, { ...shot.value, notes: 'later' })),
+    );
+    const late = (await (await post(server.address, '/api/changes', batch)).json()) as { rows: AnyRow[] };
     expect(late.rows[0]).toMatchObject({ version: shot.version + 1, value: { notes: 'once' } });
   });
 
@@ -69,16 +118,33 @@ describe('changes', () => {
     const { id, rows } = await openFirst(server.address);
     const kit = await getJson<{ rows: AnyRow[] }>(server.address, '/api/kit');
     const craft = kit.rows.find((r) => r.kind === 'aircraft')!;
-    const refused = await post(server.address, '/api/changes', batchOf({ kind: 'aircraft', id: craft.value.id, version: craft.version, value: null }));
+    const refused = await post(
+      server.address,
+      '/api/changes',
+      batchOf({ kind: 'aircraft', id: craft.value.id, version: craft.version, value: null }),
+    );
     expect(refused.status).toBe(409);
-    expect((await refused.json() as Problem).detail).toMatch(/still used by \d+ shots?/);
+    expect(((await refused.json()) as Problem).detail).toMatch(/still used by \d+ shots?/);
     const location = rows.find((r) => r.kind === 'location')!;
     const belongs = rows.filter((r) => 'locationId' in r.value && r.value.locationId === location.value.id);
-    const gone = await post(server.address, '/api/changes', batchOf(...[location, ...belongs].map((r) => ({ kind: r.kind, id: r.value.id, version: r.version, value: null }))));
+    const gone = await post(
+      server.address,
+      '/api/changes',
+      batchOf(
+        ...[location, ...belongs].map((r) => ({
+          kind: r.kind,
+          id: r.value.id,
+          version: r.version,
+          value: null,
+        })),
+      ),
+    );
     expect(gone.status).toBe(200);
     const back = [location, ...belongs].map((r) => change(r.kind, 0, r.value));
     expect((await post(server.address, '/api/changes', batchOf(...back))).status).toBe(200);
-    const again = (await getJson<{ rows: AnyRow[] }>(server.address, `/api/films/${id}`)).rows.find((r) => r.value.id === location.value.id);
+    const again = (await getJson<{ rows: AnyRow[] }>(server.address, `/api/films/${id}`)).rows.find(
+      (r) => r.value.id === location.value.id,
+    );
     expect(again?.version).toBeGreaterThan(location.version);
     expect(again?.value).toEqual(location.value);
   });
@@ -91,32 +157,60 @@ describe('bad input', () => {
     ['a date that is not in the calendar', 'location', { date: '2027-02-30' }, /calendar/],
     ['an unknown field', 'shot', { colour: 'red' }, /not a field known/],
     ['zero takes', 'shot', { takes: 0 }, /Takes must be 1 or more/],
-    ['an orbit of radius zero', 'shot', { move: { kind: 'orbit', values: { radiusM: 0 } } }, /Radius must be/],
+    [
+      'an orbit of radius zero',
+      'shot',
+      { move: { kind: 'orbit', values: { radiusM: 0 } } },
+      /Radius must be/,
+    ],
     ['a move nobody knows', 'shot', { move: { kind: 'loop', values: {} } }, /none of the choices/],
     ['notes of 10,001 characters', 'shot', { notes: 'x'.repeat(10_001) }, /too long: at most 10000/],
   ];
   it.each(bad)('%s is refused with a sentence at the field', async (_, kind, patch, say) => {
     const { rows } = await openFirst(server.address);
     const row = rows.find((r) => r.kind === kind)!;
-    const answer = await post(server.address, '/api/changes', batchOf(change(row.kind, row.version, { ...row.value, ...patch })));
+    const answer = await post(
+      server.address,
+      '/api/changes',
+      batchOf(change(row.kind, row.version, { ...row.value, ...patch })),
+    );
     expect(answer.status).toBe(400);
-    const problem = await answer.json() as Problem;
+    const problem = (await answer.json()) as Problem;
     expect(problem.fields?.map((f) => f.say).join(' ')).toMatch(say);
-    expect((await openFirst(server.address)).rows.find((r) => r.value.id === row.value.id)?.version).toBe(row.version);
+    expect((await openFirst(server.address)).rows.find((r) => r.value.id === row.value.id)?.version).toBe(
+      row.version,
+    );
   });
 
   it('keeps emoji, right-to-left text and markup exactly as typed', async () => {
     const { rows } = await openFirst(server.address);
     const shot = shotOf(rows);
     const title = '🚂 قطار الصباح <b onclick=alert(1)>x</b> \u0000'.replace('\u0000', '');
-    await post(server.address, '/api/changes', batchOf(change('shot', shot.version, { ...shot.value, title, notes: 'ß'.repeat(10_000) })));
-    expect(shotOf((await openFirst(server.address)).rows).value).toMatchObject({ title, notes: 'ß'.repeat(10_000) });
+    await post(
+      server.address,
+      '/api/changes',
+      batchOf(change('shot', shot.version, { ...shot.value, title, notes: 'ß'.repeat(10_000) })),
+    );
+    expect(shotOf((await openFirst(server.address)).rows).value).toMatchObject({
+      title,
+      notes: 'ß'.repeat(10_000),
+    });
   });
 
   it('answers unreadable, oversized and foreign bodies with problems', async () => {
     expect((await post(server.address, '/api/changes', '{"batch":')).status).toBe(400);
-    expect((await post(server.address, '/api/changes', JSON.stringify({ a: 'x'.repeat(3_000_000) }))).status).toBe(413);
-    expect((await fetch(`${server.address}/api/changes`, { method: 'POST', headers: { 'content-type': 'text/plain' }, body: 'x' })).status).toBe(415);
+    expect(
+      (await post(server.address, '/api/changes', JSON.stringify({ a: 'x'.repeat(3_000_000) }))).status,
+    ).toBe(413);
+    expect(
+      (
+        await fetch(`${server.address}/api/changes`, {
+          method: 'POST',
+          headers: { 'content-type': 'text/plain' },
+          body: 'x',
+        })
+      ).status,
+    ).toBe(415);
     expect((await fetch(`${server.address}/api/nothing`)).status).toBe(404);
   });
 });
@@ -147,22 +241,32 @@ describe('one film, one file', () => {
     const { id } = await openFirst(server.address);
     const file = await getJson<FilmFile>(server.address, `/api/films/${id}/file`);
     expect(new Ajv({ strict: false }).validate(FilmFileSchema, file)).toBe(true);
-    const made = await (await post(server.address, '/api/films/import', file)).json() as { id: string };
+    const made = (await (await post(server.address, '/api/films/import', file)).json()) as { id: string };
     expect(made.id).not.toBe(id);
     const twin = await getJson<FilmFile>(server.address, `/api/films/${made.id}/file`);
-    const figures = (f: FilmFile) => { const b = deriveFilm(f as FilmInput).budget; return [b.airborneS, b.usedWh, b.bytes, b.shotsFitting]; };
+    const figures = (f: FilmFile) => {
+      const b = deriveFilm(f as FilmInput).budget;
+      return [b.airborneS, b.usedWh, b.bytes, b.shotsFitting];
+    };
     expect(figures(twin)).toEqual(figures(file));
     expect(twin.kit).toEqual(file.kit);
   });
   it('refuses a file of another format, version or shape, and takes in nothing of it', async () => {
     const before = (await getJson<{ films: unknown[] }>(server.address, '/api/films')).films.length;
-    for (const wrong of [{ ...demoFilm(), formatVersion: 9 }, { ...demoFilm(), extra: 1 }, { hello: 'world' }, []]) {
+    for (const wrong of [
+      { ...demoFilm(), formatVersion: 9 },
+      { ...demoFilm(), extra: 1 },
+      { hello: 'world' },
+      [],
+    ]) {
       expect((await post(server.address, '/api/films/import', wrong)).status).toBe(400);
     }
     expect((await getJson<{ films: unknown[] }>(server.address, '/api/films')).films).toHaveLength(before);
   });
   it('deletes a film with everything in it and leaves the kit', async () => {
-    const { id } = await (await post(server.address, '/api/films/import', demoFilm())).json() as { id: string };
+    const { id } = (await (await post(server.address, '/api/films/import', demoFilm())).json()) as {
+      id: string;
+    };
     const kit = (await getJson<{ rows: unknown[] }>(server.address, '/api/kit')).rows.length;
     expect((await fetch(`${server.address}/api/films/${id}`, { method: 'DELETE' })).status).toBe(204);
     expect((await fetch(`${server.address}/api/films/${id}`)).status).toBe(404);
@@ -172,9 +276,15 @@ describe('one film, one file', () => {
 
 describe('description', () => {
   it('describes every route it has', async () => {
-    const api = await getJson<{ openapi: string; paths: Record<string, unknown>; components: { schemas: Record<string, unknown> } }>(server.address, '/api/openapi.json');
+    const api = await getJson<{
+      openapi: string;
+      paths: Record<string, unknown>;
+      components: { schemas: Record<string, unknown> };
+    }>(server.address, '/api/openapi.json');
     expect(api.openapi).toBe('3.1.0');
-    expect(Object.keys(api.paths)).toEqual(expect.arrayContaining(['/api/changes', '/api/films/{id}', '/api/events']));
+    expect(Object.keys(api.paths)).toEqual(
+      expect.arrayContaining(['/api/changes', '/api/films/{id}', '/api/events']),
+    );
     expect(api.components.schemas).toHaveProperty('shot.properties.move');
   });
 });
@@ -183,10 +293,21 @@ describe('many at once', () => {
   it('of writers on the same version exactly one wins, and the rest learn what it wrote', async () => {
     const { rows } = await openFirst(server.address);
     const shot = shotOf(rows);
-    const answers = await Promise.all(Array.from({ length: 12 }, (_, i) => post(server.address, '/api/changes', batchOf(change('shot', shot.version, { ...shot.value, title: `writer ${i}` })))));
+    const answers = await Promise.all(
+      Array.from({ length: 12 }, (_, i) =>
+        post(
+          server.address,
+          '/api/changes',
+          batchOf(change('shot', shot.version, { ...shot.value, title: `writer ${i}` })),
+        ),
+      ),
+    );
     expect(answers.filter((a) => a.status === 200)).toHaveLength(1);
     const winner = shotOf((await openFirst(server.address)).rows).value.title;
-    for (const answer of answers.filter((a) => a.status === 409)) expect((await answer.json() as Problem).conflicts?.[0]?.theirs?.value).toMatchObject({ title: winner });
+    for (const answer of answers.filter((a) => a.status === 409))
+      expect(((await answer.json()) as Problem).conflicts?.[0]?.theirs?.value).toMatchObject({
+        title: winner,
+      });
   });
 
   it('readers never see half a batch', async () => {
@@ -197,18 +318,33 @@ describe('many at once', () => {
     let seen = 0;
     const writes = (async () => {
       for (let round = 0; seen < 5; round += 1) {
-        const answer = await post(server.address, '/api/changes', batchOf(...shots.map((s, i) => change('shot', versions[i]! + round, { ...s.value, notes: `round ${round}` }))));
+        const answer = await post(
+          server.address,
+          '/api/changes',
+          batchOf(
+            ...shots.map((s, i) =>
+              change('shot', versions[i]! + round, { ...s.value, notes: `round ${round}` }),
+            ),
+          ),
+        );
         if (answer.status !== 200) return answer.status;
       }
       return 200;
     })();
     let written: number | null = null;
-    void writes.then((status) => { written = status; });
+    void writes.then((status) => {
+      written = status;
+    });
     while (seen < 5 && written === null) {
       const now = await getJson<{ rows: AnyRow[] }>(server.address, `/api/films/${id}`);
-      const notes = new Set(shots.map((s) => (now.rows.find((r) => r.value.id === s.value.id)?.value as { notes: string }).notes));
+      const notes = new Set(
+        shots.map((s) => (now.rows.find((r) => r.value.id === s.value.id)?.value as { notes: string }).notes),
+      );
       const rounds = [...notes].filter((n) => n.startsWith('round'));
-      if (rounds.length > 0) { expect(notes.size).toBe(1); seen += 1; }
+      if (rounds.length > 0) {
+        expect(notes.size).toBe(1);
+        seen += 1;
+      }
     }
     expect([await writes, seen]).toEqual([200, 5]);
   });
@@ -216,16 +352,23 @@ describe('many at once', () => {
   it('a thing cannot be hung on what is not there', async () => {
     const { rows } = await openFirst(server.address);
     const shot = shotOf(rows);
-    const answer = await post(server.address, '/api/changes', batchOf(change('shot', 0, { ...shot.value, id: uuid(), locationId: uuid() })));
+    const answer = await post(
+      server.address,
+      '/api/changes',
+      batchOf(change('shot', 0, { ...shot.value, id: uuid(), locationId: uuid() })),
+    );
     expect(answer.status).toBe(400);
-    expect((await answer.json() as Problem).detail).toMatch(/location this shot belongs to/);
+    expect(((await answer.json()) as Problem).detail).toMatch(/location this shot belongs to/);
   });
 
   it('the id inside and the id of the change must agree', async () => {
     const { rows } = await openFirst(server.address);
     const shot = shotOf(rows);
-    const answer = await post(server.address, '/api/changes', { ...batchOf(), changes: [{ kind: 'shot', id: uuid(), version: 0, value: shot.value }] });
+    const answer = await post(server.address, '/api/changes', {
+      ...batchOf(),
+      changes: [{ kind: 'shot', id: uuid(), version: 0, value: shot.value }],
+    });
     expect(answer.status).toBe(400);
-    expect((await answer.json() as Problem).fields?.[0]?.say).toMatch(/id/);
+    expect(((await answer.json()) as Problem).fields?.[0]?.say).toMatch(/id/);
   });
 });

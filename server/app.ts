@@ -31,7 +31,11 @@ const COMPRESS_FROM = '8kb';
 
 const serveWeb = (app: Express, webDir: string): void => {
   // Packed once when built: packing as hard at each request would cost a second.
-  const packed = { enableBrotli: true, orderPreference: ['br', 'gz'], serveStatic: { immutable: true, maxAge: YEAR_S * 1000, fallthrough: false } };
+  const packed = {
+    enableBrotli: true,
+    orderPreference: ['br', 'gz'],
+    serveStatic: { immutable: true, maxAge: YEAR_S * 1000, fallthrough: false },
+  };
   app.use('/assets', expressStaticGzip(join(webDir, 'assets'), packed));
   app.use(express.static(webDir, { index: false, maxAge: 0 }));
   app.get(/^\/(?!api\/).*/, (_request, response) => {
@@ -43,11 +47,26 @@ const serveWeb = (app: Express, webDir: string): void => {
 export const createApp = (parts: Parts): Express => {
   const app = express();
   app.disable('x-powered-by');
-  app.use(pinoHttp({ logger: parts.log, autoLogging: { ignore: (r) => r.method === 'GET' }, quietReqLogger: true }));
+  app.use(
+    pinoHttp({ logger: parts.log, autoLogging: { ignore: (r) => r.method === 'GET' }, quietReqLogger: true }),
+  );
   app.use(headers(parts.tiles), guard(parts.names));
-  app.use(compression({ threshold: COMPRESS_FROM, level: 9, filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
-  app.use('/api', (_request, response, next) => { response.set('cache-control', 'no-store'); next(); });
-  app.use('/api', api(parts.store, parts.films, parts.assets, parts.feed, { version: parts.version, tiles: parts.tiles }));
+  app.use(
+    compression({
+      threshold: COMPRESS_FROM,
+      level: 9,
+      filter: (request, response) =>
+        !request.path.endsWith('/events') && compression.filter(request, response),
+    }),
+  );
+  app.use('/api', (_request, response, next) => {
+    response.set('cache-control', 'no-store');
+    next();
+  });
+  app.use(
+    '/api',
+    api(parts.store, parts.films, parts.assets, parts.feed, { version: parts.version, tiles: parts.tiles }),
+  );
   app.use('/api', notFound);
   if (existsSync(join(parts.webDir, 'index.html'))) serveWeb(app, parts.webDir);
   app.use(notFound, problems(parts.log));

@@ -23,14 +23,28 @@ const backupsText = async (dataDir: string): Promise<string> => {
 const reason = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
 const checkWritable = async (dataDir: string, file: string): Promise<void> => {
-  const exists = await stat(file).then(() => true, () => false);
-  const failed = await access(exists ? file : dataDir, constants.R_OK | constants.W_OK).then(() => null, reason);
-  if (failed) throw new StartError(`The database ${file} cannot be written to (${failed}). Check who owns it and its permissions. ${await backupsText(dataDir)}`);
+  const exists = await stat(file).then(
+    () => true,
+    () => false,
+  );
+  const failed = await access(exists ? file : dataDir, constants.R_OK | constants.W_OK).then(
+    () => null,
+    reason,
+  );
+  if (failed)
+    throw new StartError(
+      `The database ${file} cannot be written to (${failed}). Check who owns it and its permissions. ${await backupsText(dataDir)}`,
+    );
 };
 
 /** A connection of its own to the database in a folder. */
 export const connect = (dataDir: string): Sequelize =>
-  new Sequelize({ dialect: 'sqlite', storage: join(dataDir, DATABASE_FILE), logging: false, dialectModule: quietDriver });
+  new Sequelize({
+    dialect: 'sqlite',
+    storage: join(dataDir, DATABASE_FILE),
+    logging: false,
+    dialectModule: quietDriver,
+  });
 
 /**
  * Runs work in one transaction on a connection that nobody else uses meanwhile. Sequelize's own transactions open a new
@@ -53,22 +67,31 @@ export const inTransaction = async <T>(writer: Sequelize, work: () => Promise<T>
  * @throws StartError when it is damaged or cannot be written
  */
 export const openDatabase = async (dataDir: string): Promise<Sequelize> => {
-  await mkdir(join(dataDir, BACKUP_DIR), { recursive: true }).catch((error: unknown) => { throw new StartError(`The data folder ${dataDir} cannot be made: ${reason(error)}`); });
+  await mkdir(join(dataDir, BACKUP_DIR), { recursive: true }).catch((error: unknown) => {
+    throw new StartError(`The data folder ${dataDir} cannot be made: ${reason(error)}`);
+  });
   const file = join(dataDir, DATABASE_FILE);
   await checkWritable(dataDir, file);
   const sequelize = connect(dataDir);
   try {
-    const rows = await sequelize.query<{ quick_check: string }>('PRAGMA quick_check', { type: QueryTypes.SELECT });
+    const rows = await sequelize.query<{ quick_check: string }>('PRAGMA quick_check', {
+      type: QueryTypes.SELECT,
+    });
     if (rows[0]?.quick_check !== 'ok') throw new Error(rows[0]?.quick_check ?? 'no answer');
     await sequelize.query('PRAGMA journal_mode = WAL');
     await sequelize.query('PRAGMA user_version');
   } catch (error) {
     await sequelize.close().catch(() => undefined);
-    throw new StartError(`The database ${file} is damaged or no database (${reason(error)}). Nothing was changed. ${await backupsText(dataDir)}`);
+    throw new StartError(
+      `The database ${file} is damaged or no database (${reason(error)}). Nothing was changed. ${await backupsText(dataDir)}`,
+    );
   }
   return sequelize;
 };
 
 /** Rows of a raw read. */
-export const read = <T extends object>(sequelize: Sequelize, sql: string, replacements: Record<string, unknown> = {}): Promise<T[]> =>
-  sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements });
+export const read = <T extends object>(
+  sequelize: Sequelize,
+  sql: string,
+  replacements: Record<string, unknown> = {},
+): Promise<T[]> => sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements });

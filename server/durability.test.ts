@@ -13,38 +13,58 @@ import { openDatabase, DATABASE_FILE } from './database';
 import { batchOf, change, openFirst, post, testServer } from './testing';
 
 let dataDir: string;
-beforeEach(async () => { dataDir = await mkdtemp(join(tmpdir(), 'dusk-kill-')); });
+beforeEach(async () => {
+  dataDir = await mkdtemp(join(tmpdir(), 'dusk-kill-'));
+});
 afterEach(() => rm(dataDir, { recursive: true, force: true }));
 
 /** The application as it is shipped, bundled once for all its starts here. */
 const BUNDLE = '.cache/durability/main.mjs';
-beforeAll(async () => { await promisify(execFile)(process.execPath, ['scripts/bundle.mjs', 'server/main.ts', BUNDLE]); });
-
-interface Started { child: ChildProcess; address: string }
-
-const spawnServer = (user?: number): ChildProcess => spawn(process.execPath, [BUNDLE, '--demo'], {
-  env: { ...process.env, DUSK_DATA: dataDir, DUSK_PORT: '0', DUSK_LOG: 'silent' }, stdio: ['ignore', 'pipe', 'pipe'], ...(user === undefined ? {} : { uid: user, gid: user }),
+beforeAll(async () => {
+  await promisify(execFile)(process.execPath, ['scripts/bundle.mjs', 'server/main.ts', BUNDLE]);
 });
 
-const output = (child: ChildProcess): Promise<{ code: number | null; text: string }> => new Promise((resolve) => {
-  let text = '';
-  child.stdout?.on('data', (d: Buffer) => { text += d.toString(); });
-  child.stderr?.on('data', (d: Buffer) => { text += d.toString(); });
-  child.on('close', (code) => resolve({ code, text }));
-});
+interface Started {
+  child: ChildProcess;
+  address: string;
+}
 
-const startProcess = (): Promise<Started> => new Promise((resolve, reject) => {
-  const child = spawnServer();
-  let text = '';
-  child.stdout?.on('data', (d: Buffer) => {
-    text += d.toString();
-    const address = /is at (http:\S+)/.exec(text)?.[1];
-    if (address) resolve({ child, address });
+const spawnServer = (user?: number): ChildProcess =>
+  spawn(process.execPath, [BUNDLE, '--demo'], {
+    env: { ...process.env, DUSK_DATA: dataDir, DUSK_PORT: '0', DUSK_LOG: 'silent' },
+    stdio: ['ignore', 'pipe', 'pipe'],
+    ...(user === undefined ? {} : { uid: user, gid: user }),
   });
-  child.on('close', () => reject(new Error(`ended before it listened: ${text}`)));
-});
 
-const killed = (child: ChildProcess, signal: NodeJS.Signals): Promise<number | null> => new Promise((resolve) => { child.on('close', resolve); child.kill(signal); });
+const output = (child: ChildProcess): Promise<{ code: number | null; text: string }> =>
+  new Promise((resolve) => {
+    let text = '';
+    child.stdout?.on('data', (d: Buffer) => {
+      text += d.toString();
+    });
+    child.stderr?.on('data', (d: Buffer) => {
+      text += d.toString();
+    });
+    child.on('close', (code) => resolve({ code, text }));
+  });
+
+const startProcess = (): Promise<Started> =>
+  new Promise((resolve, reject) => {
+    const child = spawnServer();
+    let text = '';
+    child.stdout?.on('data', (d: Buffer) => {
+      text += d.toString();
+      const address = /is at (http:\S+)/.exec(text)?.[1];
+      if (address) resolve({ child, address });
+    });
+    child.on('close', () => reject(new Error(`ended before it listened: ${text}`)));
+  });
+
+const killed = (child: ChildProcess, signal: NodeJS.Signals): Promise<number | null> =>
+  new Promise((resolve) => {
+    child.on('close', resolve);
+    child.kill(signal);
+  });
 
 describe('a process killed in a burst of saves', () => {
   it('has every acknowledged save afterwards, in a sound database', async () => {
@@ -54,11 +74,17 @@ describe('a process killed in a burst of saves', () => {
     const acknowledged = new Map<string, number>();
     let stopping = false;
     let enough = (): void => undefined;
-    const burst = new Promise<void>((resolve) => { enough = resolve; });
+    const burst = new Promise<void>((resolve) => {
+      enough = resolve;
+    });
     let saves = 0;
     const hammer = async (shot: (typeof shots)[number]): Promise<void> => {
       for (let version = shot.version; !stopping; version += 1) {
-        const answer = await post(address, '/api/changes', batchOf(change('shot', version, { ...shot.value, notes: `n${version + 1}` }))).catch(() => null);
+        const answer = await post(
+          address,
+          '/api/changes',
+          batchOf(change('shot', version, { ...shot.value, notes: `n${version + 1}` })),
+        ).catch(() => null);
         if (answer?.status !== 200) return;
         acknowledged.set(shot.value.id, version + 1);
         saves += 1;
@@ -80,7 +106,9 @@ describe('a process killed in a burst of saves', () => {
     }
     expect(await killed(again.child, 'SIGTERM')).toBe(0);
     const db = new Sequelize({ dialect: 'sqlite', storage: join(dataDir, DATABASE_FILE), logging: false });
-    expect(await db.query('PRAGMA integrity_check', { type: QueryTypes.SELECT })).toEqual([{ integrity_check: 'ok' }]);
+    expect(await db.query('PRAGMA integrity_check', { type: QueryTypes.SELECT })).toEqual([
+      { integrity_check: 'ok' },
+    ]);
     expect(await db.query('PRAGMA foreign_key_check', { type: QueryTypes.SELECT })).toEqual([]);
     await db.close();
   });
@@ -113,7 +141,14 @@ describe('a database that cannot be used', () => {
 
   it('says that the port is taken', async () => {
     const server = await testServer(false);
-    const child = spawn(process.execPath, [BUNDLE], { env: { ...process.env, DUSK_DATA: dataDir, DUSK_PORT: new URL(server.address).port, DUSK_LOG: 'silent' } });
+    const child = spawn(process.execPath, [BUNDLE], {
+      env: {
+        ...process.env,
+        DUSK_DATA: dataDir,
+        DUSK_PORT: new URL(server.address).port,
+        DUSK_LOG: 'silent',
+      },
+    });
     const { code, text } = await output(child);
     expect(code).toBe(1);
     expect(text).toMatch(/Port \d+ is taken/);
@@ -130,7 +165,9 @@ describe('backups', () => {
     expect(files.at(-1)).toMatch(/^dusk-slate-20\d{6}-\d{6}\.db$/);
     await cp(join(server.dataDir, 'backups', 'dusk-slate-20270109-030000.db'), join(dataDir, DATABASE_FILE));
     const copy = await openDatabase(dataDir);
-    expect(await copy.query('SELECT COUNT(*) AS n FROM shots', { type: QueryTypes.SELECT })).toEqual([{ n: 18 }]);
+    expect(await copy.query('SELECT COUNT(*) AS n FROM shots', { type: QueryTypes.SELECT })).toEqual([
+      { n: 18 },
+    ]);
     await copy.close();
     await server.end();
   });
@@ -139,9 +176,18 @@ describe('backups', () => {
 describe('migrations', () => {
   it('build the schema once and do nothing the second time', async () => {
     const sequelize = await openDatabase(dataDir);
-    expect(await migrate(sequelize)).toEqual(['0001-first', '0002-pilots-and-fields', '0003-site', '0004-light', '0005-flights', '0006-cards-and-checks']);
+    expect(await migrate(sequelize)).toEqual([
+      '0001-first',
+      '0002-pilots-and-fields',
+      '0003-site',
+      '0004-light',
+      '0005-flights',
+      '0006-cards-and-checks',
+    ]);
     expect(await migrate(sequelize)).toEqual([]);
-    const mode = await sequelize.query<{ journal_mode: string }>('PRAGMA journal_mode', { type: QueryTypes.SELECT });
+    const mode = await sequelize.query<{ journal_mode: string }>('PRAGMA journal_mode', {
+      type: QueryTypes.SELECT,
+    });
     expect(mode[0]?.journal_mode).toBe('wal');
     await sequelize.close();
   });
@@ -150,22 +196,98 @@ describe('migrations', () => {
     const sequelize = await openDatabase(dataDir);
     await migrate(sequelize, '0001-first');
     const now = new Date().toISOString();
-    const later = new Set(['records', 'stills', 'handling', 'walkS', 'layers', 'usage', 'cutPosition', 'beatsPerCount', 'pilotId', 'surface', 'lit', 'profile', 'kelvin', 'focusM', 'notBefore']);
+    const later = new Set([
+      'records',
+      'stills',
+      'handling',
+      'walkS',
+      'layers',
+      'usage',
+      'cutPosition',
+      'beatsPerCount',
+      'pilotId',
+      'surface',
+      'lit',
+      'profile',
+      'kelvin',
+      'focusM',
+      'notBefore',
+    ]);
     const demo = demoFilm();
-    const old = (value: object): Record<string, unknown> => Object.fromEntries(Object.entries(value).filter(([key]) => !later.has(key)));
-    const shot = { ...old(demo.shots[0]!), subjectId: null, aircraftId: null, move: { kind: demo.shots[0]!.move.kind, values: demo.shots[0]!.move.values }, cut: { by: 'seconds', beats: 8, segments: [{ timelineS: 6, speedFactor: 1 }] } };
+    const old = (value: object): Record<string, unknown> =>
+      Object.fromEntries(Object.entries(value).filter(([key]) => !later.has(key)));
+    const shot = {
+      ...old(demo.shots[0]!),
+      subjectId: null,
+      aircraftId: null,
+      move: { kind: demo.shots[0]!.move.kind, values: demo.shots[0]!.move.values },
+      cut: { by: 'seconds', beats: 8, segments: [{ timelineS: 6, speedFactor: 1 }] },
+    };
     const put = (table: string, columns: Record<string, unknown>): Promise<unknown> =>
-      sequelize.query(`INSERT INTO ${table} (${Object.keys(columns).join(', ')}) VALUES (${Object.keys(columns).map((_, i) => `$${i + 1}`).join(', ')})`, { bind: Object.values(columns) });
-    const row = (value: Record<string, unknown>) => ({ id: value['id'], version: 3, created_at: now, updated_at: now, body: JSON.stringify(value) });
+      sequelize.query(
+        `INSERT INTO ${table} (${Object.keys(columns).join(', ')}) VALUES (${Object.keys(columns)
+          .map((_, i) => `$${i + 1}`)
+          .join(', ')})`,
+        { bind: Object.values(columns) },
+      );
+    const row = (value: Record<string, unknown>) => ({
+      id: value['id'],
+      version: 3,
+      created_at: now,
+      updated_at: now,
+      body: JSON.stringify(value),
+    });
     await put('films', { ...row(old(demo.film)), name: 'Old' });
-    await put('locations', { ...row({ ...demo.locations[0]! }), film_id: demo.film.id, position: 'a0', name: 'Place' });
-    await put('shots', { ...row(shot), location_id: demo.locations[0]!.id, position: 'a0', title: 'Old slate' });
-    await put('change_log', { batch: 'b', device: 'd', kind: 'shot', entity_id: shot['id' as keyof typeof shot], at: now, version: 3, after: JSON.stringify(shot) });
-    expect(await migrate(sequelize)).toEqual(['0002-pilots-and-fields', '0003-site', '0004-light', '0005-flights', '0006-cards-and-checks']);
+    await put('locations', {
+      ...row({ ...demo.locations[0]! }),
+      film_id: demo.film.id,
+      position: 'a0',
+      name: 'Place',
+    });
+    await put('shots', {
+      ...row(shot),
+      location_id: demo.locations[0]!.id,
+      position: 'a0',
+      title: 'Old slate',
+    });
+    await put('change_log', {
+      batch: 'b',
+      device: 'd',
+      kind: 'shot',
+      entity_id: shot['id' as keyof typeof shot],
+      at: now,
+      version: 3,
+      after: JSON.stringify(shot),
+    });
+    expect(await migrate(sequelize)).toEqual([
+      '0002-pilots-and-fields',
+      '0003-site',
+      '0004-light',
+      '0005-flights',
+      '0006-cards-and-checks',
+    ]);
     const [kept] = await readRows(sequelize, 'shot', 'id', null);
-    expect(kept).toMatchObject({ version: 3, value: { records: 'video', handling: 'normal', walkS: null, surface: 'mixed', lit: 'open', profile: null, notBefore: null, cut: { segments: [{ endFactor: null }] }, move: { reversed: false, points: [], added: { riseM: 0 } } } });
-    expect((await readRows(sequelize, 'film', 'id', null))[0]).toMatchObject({ value: { beatsPerCount: 8, pilotId: null } });
-    expect((await readChanges(sequelize, '1 = 1', {}))[0]?.after).toMatchObject({ records: 'video', move: { locked: [] } });
+    expect(kept).toMatchObject({
+      version: 3,
+      value: {
+        records: 'video',
+        handling: 'normal',
+        walkS: null,
+        surface: 'mixed',
+        lit: 'open',
+        profile: null,
+        notBefore: null,
+        cut: { segments: [{ endFactor: null }] },
+        move: { reversed: false, points: [], added: { riseM: 0 } },
+      },
+    });
+    expect((await readRows(sequelize, 'film', 'id', null))[0]).toMatchObject({
+      value: { beatsPerCount: 8, pilotId: null },
+    });
+    expect((await readChanges(sequelize, '1 = 1', {}))[0]?.after).toMatchObject({
+      records: 'video',
+      move: { locked: [] },
+    });
     await sequelize.close();
   });
 });

@@ -3,10 +3,13 @@ import type { AnyRow, LoggedChange } from '@contract';
 import { batchOf, change, getJson, openFirst, post, testServer } from './testing';
 
 let server: Awaited<ReturnType<typeof testServer>>;
-beforeAll(async () => { server = await testServer(); });
+beforeAll(async () => {
+  server = await testServer();
+});
 afterAll(() => server.end());
 
-const shotOf = (rows: readonly AnyRow[]) => rows.find((r) => r.kind === 'shot') as Extract<AnyRow, { kind: 'shot' }>;
+const shotOf = (rows: readonly AnyRow[]) =>
+  rows.find((r) => r.kind === 'shot') as Extract<AnyRow, { kind: 'shot' }>;
 
 describe('what undo is rebuilt from', () => {
   it('has the kit that was changed along, and whole batches only', async () => {
@@ -14,17 +17,29 @@ describe('what undo is rebuilt from', () => {
     const shot = shotOf(rows);
     const { rows: kit } = await getJson<{ rows: AnyRow[] }>(server.address, '/api/kit');
     const card = kit.find((r) => r.kind === 'card')!;
-    const batch = batchOf(change('shot', shot.version, { ...shot.value, notes: 'with the card' }), change('card', card.version, { ...card.value, name: 'Card of the batch' }));
+    const batch = batchOf(
+      change('shot', shot.version, { ...shot.value, notes: 'with the card' }),
+      change('card', card.version, { ...card.value, name: 'Card of the batch' }),
+    );
     expect((await post(server.address, '/api/changes', batch)).status).toBe(200);
-    const { changes } = await getJson<{ changes: LoggedChange[] }>(server.address, `/api/films/${id}/changes`);
+    const { changes } = await getJson<{ changes: LoggedChange[] }>(
+      server.address,
+      `/api/films/${id}/changes`,
+    );
     expect(changes.filter((c) => c.batch === batch.batch).map((c) => c.kind)).toEqual(['shot', 'card']);
     // Cut within a batch, none of it is left.
-    const [later] = (await getJson<{ rows: AnyRow[] }>(server.address, `/api/films/${id}`)).rows.filter((r) => r.value.id === shot.value.id);
+    const [later] = (await getJson<{ rows: AnyRow[] }>(server.address, `/api/films/${id}`)).rows.filter(
+      (r) => r.value.id === shot.value.id,
+    );
     const next = batchOf(change('shot', later!.version, { ...later!.value, notes: 'after' } as never));
     expect((await post(server.address, '/api/changes', next)).status).toBe(200);
     expect((await server.films.changes(id, 2)).map((c) => c.batch)).toEqual([next.batch]);
     expect((await server.films.changes(id, 3)).map((c) => c.batch)).toEqual([next.batch]);
-    expect((await server.films.changes(id, 4)).map((c) => c.batch)).toEqual([batch.batch, batch.batch, next.batch]);
+    expect((await server.films.changes(id, 4)).map((c) => c.batch)).toEqual([
+      batch.batch,
+      batch.batch,
+      next.batch,
+    ]);
   });
 });
 
@@ -41,7 +56,10 @@ describe('events', () => {
       text += value ?? '';
       const parts = text.split('\n\n');
       text = parts.pop() ?? '';
-      for (const part of parts) { const data = /^data: (.*)$/m.exec(part)?.[1]; if (data) heard.push(JSON.parse(data) as LoggedChange); }
+      for (const part of parts) {
+        const data = /^data: (.*)$/m.exec(part)?.[1];
+        if (data) heard.push(JSON.parse(data) as LoggedChange);
+      }
     }
     await acting;
     aborted.abort();
@@ -51,7 +69,9 @@ describe('events', () => {
   it('asks to read anew where what was missed cannot be told: a sequence of another database', async () => {
     const { sequence } = await openFirst(server.address);
     const aborted = new AbortController();
-    const response = await fetch(`${server.address}/api/events?since=${sequence + 100}`, { signal: aborted.signal });
+    const response = await fetch(`${server.address}/api/events?since=${sequence + 100}`, {
+      signal: aborted.signal,
+    });
     const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
     let text = '';
     while (!text.includes('event: reset')) text += (await reader.read()).value ?? '';
@@ -63,9 +83,12 @@ describe('events', () => {
   it('passes changes on as they are taken and replays what was missed, once each', async () => {
     const { rows, sequence } = await openFirst(server.address);
     const shot = shotOf(rows);
-    const save = (version: number, title: string) => post(server.address, '/api/changes', batchOf(change('shot', version, { ...shot.value, title })));
+    const save = (version: number, title: string) =>
+      post(server.address, '/api/changes', batchOf(change('shot', version, { ...shot.value, title })));
     await save(shot.version, 'missed');
-    const heard = await listen(sequence, 2, async () => { await save(shot.version + 1, 'live'); });
+    const heard = await listen(sequence, 2, async () => {
+      await save(shot.version + 1, 'live');
+    });
     expect(heard.map((c) => (c.after as { title: string }).title)).toEqual(['missed', 'live']);
   });
 });

@@ -9,39 +9,70 @@ import { batchOf, change, getJson, openFirst, post, testServer } from './testing
 import { readConfig } from './config';
 
 let server: Awaited<ReturnType<typeof testServer>>;
-beforeAll(async () => { server = await testServer(); });
+beforeAll(async () => {
+  server = await testServer();
+});
 afterAll(() => server.end());
 
-const send = (bytes: Uint8Array, mime: string): Promise<Response> => fetch(`${server.address}/api/assets`, { method: 'POST', body: bytes as Uint8Array<ArrayBuffer>, headers: { 'content-type': mime } });
+const send = (bytes: Uint8Array, mime: string): Promise<Response> =>
+  fetch(`${server.address}/api/assets`, {
+    method: 'POST',
+    body: bytes as Uint8Array<ArrayBuffer>,
+    headers: { 'content-type': mime },
+  });
 const png = Buffer.concat([Buffer.from('89504e470d0a1a0a', 'hex'), Buffer.from('made up')]);
-const of = <K extends AnyRow['kind']>(rows: readonly AnyRow[], kind: K) => rows.filter((r) => r.kind === kind) as Extract<AnyRow, { kind: K }>[];
+const of = <K extends AnyRow['kind']>(rows: readonly AnyRow[], kind: K) =>
+  rows.filter((r) => r.kind === kind) as Extract<AnyRow, { kind: K }>[];
 
 describe('files kept beside the rows', () => {
   it('are named by their content, kept once, and given back as they came, for good', async () => {
     const [first, second] = [await send(png, 'image/png'), await send(png, 'image/png')];
-    const { id } = await first.json() as { id: string };
-    expect([first.status, (await second.json() as { id: string }).id, id]).toEqual([201, id, createHash('sha256').update(png).digest('hex')]);
+    const { id } = (await first.json()) as { id: string };
+    expect([first.status, ((await second.json()) as { id: string }).id, id]).toEqual([
+      201,
+      id,
+      createHash('sha256').update(png).digest('hex'),
+    ]);
     const back = await fetch(`${server.address}/api/assets/${id}`);
-    expect([back.headers.get('content-type'), back.headers.get('cache-control')]).toEqual(['image/png', expect.stringContaining('immutable') as string]);
+    expect([back.headers.get('content-type'), back.headers.get('cache-control')]).toEqual([
+      'image/png',
+      expect.stringContaining('immutable') as string,
+    ]);
     expect(Buffer.from(await back.arrayBuffer()).equals(png)).toBe(true);
   });
   it.each([
-    ['text that calls itself a picture', Buffer.from('<svg onload=alert(1)>'), 'image/png', 415], ['a kind that is not kept', Buffer.from('<svg/>'), 'image/svg+xml', 415],
-    ['nothing', Buffer.alloc(0), 'image/png', 415], ['more than is kept', Buffer.concat([png, Buffer.alloc(12_500_000)]), 'image/png', 413],
+    ['text that calls itself a picture', Buffer.from('<svg onload=alert(1)>'), 'image/png', 415],
+    ['a kind that is not kept', Buffer.from('<svg/>'), 'image/svg+xml', 415],
+    ['nothing', Buffer.alloc(0), 'image/png', 415],
+    ['more than is kept', Buffer.concat([png, Buffer.alloc(12_500_000)]), 'image/png', 413],
   ])('%s is refused with a reason', async (_, bytes, mime, status) => {
     const answer = await send(bytes, mime);
     expect(answer.status).toBe(status);
-    expect((await answer.json() as Problem).detail.length).toBeGreaterThan(10);
+    expect(((await answer.json()) as Problem).detail.length).toBeGreaterThan(10);
   });
   it('what is not there is not found, and no other site can put anything here', async () => {
     expect((await fetch(`${server.address}/api/assets/${'0'.repeat(64)}`)).status).toBe(404);
-    expect((await fetch(`${server.address}/api/assets`, { method: 'POST', body: png, headers: { 'content-type': 'image/png', origin: 'http://elsewhere.test' } })).status).toBe(403);
+    expect(
+      (
+        await fetch(`${server.address}/api/assets`, {
+          method: 'POST',
+          body: png,
+          headers: { 'content-type': 'image/png', origin: 'http://elsewhere.test' },
+        })
+      ).status,
+    ).toBe(403);
   });
   it('what nothing refers to goes at the next tidying; what a row or a step back refers to stays', async () => {
     const { rows } = await openFirst(server.address);
     const [ground] = of(rows, 'ground');
-    const { id: loose } = await (await send(gzipSync(Buffer.from('loose')), 'application/x-heights')).json() as { id: string };
-    await post(server.address, '/api/changes', batchOf({ kind: 'ground', id: ground!.value.id, version: ground!.version, value: null }));
+    const { id: loose } = (await (
+      await send(gzipSync(Buffer.from('loose')), 'application/x-heights')
+    ).json()) as { id: string };
+    await post(
+      server.address,
+      '/api/changes',
+      batchOf({ kind: 'ground', id: ground!.value.id, version: ground!.version, value: null }),
+    );
     await server.assets.tidy();
     expect(await server.assets.get(loose)).toBeNull();
     expect(await server.assets.get(ground!.value.assetId)).not.toBeNull();
@@ -56,15 +87,25 @@ describe('places with their ground', () => {
       const bytes = gunzipSync(Buffer.from(file.assets.find((a) => a.id === row.assetId)!.data, 'base64'));
       const grid = unpackHeights(row, bytes);
       if (!grid.ok) throw new Error(grid.reason);
-      expect([Math.min(...grid.value.heights), Math.max(...grid.value.heights)].map(Math.round)).toEqual([Math.round(row.lowM), Math.round(row.highM)]);
+      expect([Math.min(...grid.value.heights), Math.max(...grid.value.heights)].map(Math.round)).toEqual([
+        Math.round(row.lowM),
+        Math.round(row.highM),
+      ]);
     }
   });
   it('a film goes out and comes in with drawings, ground and launch points on new ids, files and all', async () => {
     const launch = demoFilm().features.find((f) => f.kind === 'launch')!;
-    const source = { ...demoFilm(), locations: demoFilm().locations.map((l, i) => (i === 0 ? { ...l, launchId: launch.id } : l)) };
-    const { id } = await (await post(server.address, '/api/films/import', source)).json() as { id: string };
+    const source = {
+      ...demoFilm(),
+      locations: demoFilm().locations.map((l, i) => (i === 0 ? { ...l, launchId: launch.id } : l)),
+    };
+    const { id } = (await (await post(server.address, '/api/films/import', source)).json()) as { id: string };
     const file = await getJson<FilmFile>(server.address, `/api/films/${id}/file`);
-    expect([file.features.length, file.grounds.length, file.assets.length]).toEqual([source.features.length, 2, 2]);
+    expect([file.features.length, file.grounds.length, file.assets.length]).toEqual([
+      source.features.length,
+      2,
+      2,
+    ]);
     const moved = file.features.find((f) => f.name === launch.name)!;
     expect(moved.id).not.toBe(launch.id);
     expect(file.locations.find((l) => l.launchId)?.launchId).toBe(moved.id);
@@ -78,14 +119,49 @@ describe('places with their ground', () => {
     expect((await getJson<{ films: unknown[] }>(server.address, '/api/films')).films).toHaveLength(before);
   });
   it.each([
-    ['crosses itself', { shape: 'area', points: [[0, 0], [10, 10], [10, 0], [0, 10]] }, /crosses itself/], ['has two corners', { shape: 'area', points: [[0, 0], [10, 10]] }, /three corners/],
-    ['lies beyond the plan', { shape: 'point', points: [[90_000, 0]] }, /20000/], ['has no place', { shape: 'point', points: [] }, /at least/],
+    [
+      'crosses itself',
+      {
+        shape: 'area',
+        points: [
+          [0, 0],
+          [10, 10],
+          [10, 0],
+          [0, 10],
+        ],
+      },
+      /crosses itself/,
+    ],
+    [
+      'has two corners',
+      {
+        shape: 'area',
+        points: [
+          [0, 0],
+          [10, 10],
+        ],
+      },
+      /three corners/,
+    ],
+    ['lies beyond the plan', { shape: 'point', points: [[90_000, 0]] }, /20000/],
+    ['has no place', { shape: 'point', points: [] }, /at least/],
   ])('an outline that %s is refused with the field', async (_, { shape, points }, why) => {
     const { rows } = await openFirst(server.address);
     const feature = of(rows, 'feature')[0]!.value;
-    const answer = await post(server.address, '/api/changes', batchOf(change('feature', 0, { ...feature, id: uuid(), shape: shape as 'area', points: points.map(([xM = 0, yM = 0]) => ({ xM, yM })) })));
+    const answer = await post(
+      server.address,
+      '/api/changes',
+      batchOf(
+        change('feature', 0, {
+          ...feature,
+          id: uuid(),
+          shape: shape as 'area',
+          points: points.map(([xM = 0, yM = 0]) => ({ xM, yM })),
+        }),
+      ),
+    );
     expect(answer.status).toBe(400);
-    const problem = await answer.json() as Problem;
+    const problem = (await answer.json()) as Problem;
     expect(problem.fields?.[0]?.path).toMatch(/^\/points/);
     expect(problem.detail).toMatch(why);
   });
@@ -93,15 +169,23 @@ describe('places with their ground', () => {
 
 describe('projections and settings', () => {
   it('knows a projection of the register by its number and says so when it does not', async () => {
-    expect(await getJson(server.address, '/api/projections/25830')).toMatchObject({ name: expect.stringContaining('UTM zone 30N') as string, proj4: expect.stringContaining('+proj=utm +zone=30') as string });
-    for (const wrong of ['99999', '..%2f..%2fpackage', 'abcd']) expect((await fetch(`${server.address}/api/projections/${wrong}`)).status).toBe(404);
+    expect(await getJson(server.address, '/api/projections/25830')).toMatchObject({
+      name: expect.stringContaining('UTM zone 30N') as string,
+      proj4: expect.stringContaining('+proj=utm +zone=30') as string,
+    });
+    for (const wrong of ['99999', '..%2f..%2fpackage', 'abcd'])
+      expect((await fetch(`${server.address}/api/projections/${wrong}`)).status).toBe(404);
   });
   it('tells no tile address unless one is set, and lets pictures in from nowhere else', async () => {
     expect(await getJson(server.address, '/api/settings')).toEqual({ tiles: '' });
-    expect((await fetch(`${server.address}/api/settings`)).headers.get('content-security-policy')).toContain("img-src 'self' data: blob:;");
+    expect((await fetch(`${server.address}/api/settings`)).headers.get('content-security-policy')).toContain(
+      "img-src 'self' data: blob:;",
+    );
   });
   it('takes a tile address that is one and refuses what is none', () => {
-    expect(readConfig({ DUSK_TILES: 'https://tiles.test/{z}/{x}/{y}.png' }, []).tiles).toBe('https://tiles.test/{z}/{x}/{y}.png');
+    expect(readConfig({ DUSK_TILES: 'https://tiles.test/{z}/{x}/{y}.png' }, []).tiles).toBe(
+      'https://tiles.test/{z}/{x}/{y}.png',
+    );
     expect(() => readConfig({ DUSK_TILES: 'javascript:{z}{x}' }, [])).toThrow(/DUSK_TILES/);
     expect(() => readConfig({ DUSK_TILES: 'https://tiles.test/all.png' }, [])).toThrow(/DUSK_TILES/);
   });

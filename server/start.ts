@@ -23,14 +23,22 @@ export interface Running {
   readonly stop: () => Promise<void>;
 }
 
-const listen = (server: Server, config: Config): Promise<string> => new Promise((resolve, reject) => {
-  server.once('error', (error: NodeJS.ErrnoException) => reject(error.code === 'EADDRINUSE'
-    ? new StartError(`Port ${config.port} is taken: another copy may be running. Stop it, or set DUSK_PORT.`) : error));
-  server.listen(config.port, config.host, () => {
-    const { port, address, family } = server.address() as AddressInfo;
-    resolve(`http://${family === 'IPv6' ? `[${address}]` : address}:${port}`);
+const listen = (server: Server, config: Config): Promise<string> =>
+  new Promise((resolve, reject) => {
+    server.once('error', (error: NodeJS.ErrnoException) =>
+      reject(
+        error.code === 'EADDRINUSE'
+          ? new StartError(
+              `Port ${config.port} is taken: another copy may be running. Stop it, or set DUSK_PORT.`,
+            )
+          : error,
+      ),
+    );
+    server.listen(config.port, config.host, () => {
+      const { port, address, family } = server.address() as AddressInfo;
+      resolve(`http://${family === 'IPv6' ? `[${address}]` : address}:${port}`);
+    });
   });
-});
 
 const prepare = async (sequelize: Sequelize, config: Config, log: Logger): Promise<() => void> => {
   const stopBackups = await keepBackingUp(sequelize, config.dataDir, log);
@@ -44,11 +52,17 @@ const prepare = async (sequelize: Sequelize, config: Config, log: Logger): Promi
  * @param seed run once the store is ready, before listening
  * @throws StartError with words for the person who started it
  */
-export const start = async (config: Config, log: Logger = pino({ level: 'info' }), seed?: (films: Films) => Promise<void>): Promise<Running> => {
+export const start = async (
+  config: Config,
+  log: Logger = pino({ level: 'info' }),
+  seed?: (films: Films) => Promise<void>,
+): Promise<Running> => {
   const sequelize = await openDatabase(config.dataDir);
   const stopBackups = await prepare(sequelize, config, log).catch(async (error: unknown) => {
     await sequelize.close();
-    throw error instanceof Error && /readonly|READONLY/.test(error.message) ? new StartError(`The database in ${config.dataDir} cannot be written to: ${error.message}`) : error;
+    throw error instanceof Error && /readonly|READONLY/.test(error.message)
+      ? new StartError(`The database in ${config.dataDir} cannot be written to: ${error.message}`)
+      : error;
   });
   const feed = new Feed();
   const writer = connect(config.dataDir);
@@ -57,11 +71,26 @@ export const start = async (config: Config, log: Logger = pino({ level: 'info' }
   const films = new Films(sequelize, store, assets);
   await assets.tidy();
   if (seed) await seed(films);
-  const server = createServer(createApp({ store, films, assets, feed, log, names: config.names, tiles: config.tiles ?? '', webDir: config.webDir, version: VERSION }));
+  const server = createServer(
+    createApp({
+      store,
+      films,
+      assets,
+      feed,
+      log,
+      names: config.names,
+      tiles: config.tiles ?? '',
+      webDir: config.webDir,
+      version: VERSION,
+    }),
+  );
   const address = await listen(server, config);
   const stop = async (): Promise<void> => {
     stopBackups();
-    await new Promise<void>((resolve) => { server.close(() => resolve()); server.closeAllConnections(); });
+    await new Promise<void>((resolve) => {
+      server.close(() => resolve());
+      server.closeAllConnections();
+    });
     await store.idle();
     await writer.close();
     await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);

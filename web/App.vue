@@ -1,4 +1,3 @@
-<script setup lang="ts">
-</script>
+<script setup lang="ts"></script>
 
 <template><RouterView /></template>

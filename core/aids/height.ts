@@ -1,13 +1,23 @@
 import type { Aid } from './types';
 
 export const terrainHold: Aid = {
-  kind: 'terrain', name: 'Height above ground', says: 'Climbs when the ground rises.',
-  caution: 'It only climbs: over ground that falls away it stays where it is, and the height above ground grows.',
-  unable: ({ flown }) => (flown.lengthM < 2 ? 'There is no way to fly.' : flown.highestM - flown.lowestM > 1 ? 'The move changes its height itself.' : null),
+  kind: 'terrain',
+  name: 'Height above ground',
+  says: 'Climbs when the ground rises.',
+  caution:
+    'It only climbs: over ground that falls away it stays where it is, and the height above ground grows.',
+  unable: ({ flown }) =>
+    flown.lengthM < 2
+      ? 'There is no way to fly.'
+      : flown.highestM - flown.lowestM > 1
+        ? 'The move changes its height itself.'
+        : null,
 };
 
 export const slowSticks: Aid = {
-  kind: 'slow-sticks', name: 'Slow stick mode', says: 'Caps speed and turns so that small movements of the thumb stay small.',
+  kind: 'slow-sticks',
+  name: 'Slow stick mode',
+  says: 'Caps speed and turns so that small movements of the thumb stay small.',
   caution: 'In wind it may be too slow to hold its place, or to come home: switch back for the way.',
   unable: ({ flown }) => (flown.peakSpeedMs > 0.1 || flown.peakYawDegS > 0.1 ? null : 'Nothing moves.'),
 };

@@ -3,7 +3,9 @@ import type { Aid } from './types';
 const STRAIGHT_SHARE = 1.01;
 
 export const straightLine: Aid = {
-  kind: 'line', name: 'Straight-line hold', says: 'Keeps course and speed; you steer the camera.',
+  kind: 'line',
+  name: 'Straight-line hold',
+  says: 'Keeps course and speed; you steer the camera.',
   caution: 'It flies on until you stop it: know where the line ends.',
   unable: ({ flown }) => {
     const { x: ax, y: ay } = flown.start.at;
@@ -16,7 +18,16 @@ export const straightLine: Aid = {
 };
 
 export const pointRoute: Aid = {
-  kind: 'route', name: 'Route of points', says: 'Flies points you set beforehand, at the speeds you give.',
+  kind: 'route',
+  name: 'Route of points',
+  says: 'Flies points you set beforehand, at the speeds you give.',
   caution: 'Heights are above the launch point, not above the ground: check every leg.',
-  unable: ({ flown, move }) => (flown.frames ? 'It does not wait for stills.' : move.direction === 'with' ? 'It does not know where the subject is.' : flown.lengthM < 2 ? 'There is no route.' : null),
+  unable: ({ flown, move }) =>
+    flown.frames
+      ? 'It does not wait for stills.'
+      : move.direction === 'with'
+        ? 'It does not know where the subject is.'
+        : flown.lengthM < 2
+          ? 'There is no route.'
+          : null,
 };

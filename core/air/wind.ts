@@ -40,12 +40,20 @@ export const windVector = (wind: Wind, heightM: number): Vec3 => windVectors(win
  * Seconds of a straight level leg flown at an airspeed in a wind, by the wind triangle.
  * @returns no answer when the crosswind or the headwind beats the aircraft
  */
-export const legSeconds = (lengthM: number, bearingDeg: number, airspeedMs: number, windMs: number, windFromDeg: number): Result<number> => {
+export const legSeconds = (
+  lengthM: number,
+  bearingDeg: number,
+  airspeedMs: number,
+  windMs: number,
+  windFromDeg: number,
+): Result<number> => {
   if (!(airspeedMs > 0)) return none('The airspeed must be above zero.');
   const angle = radians(windFromDeg - bearingDeg);
   const head = windMs * Math.cos(angle);
   const cross = windMs * Math.sin(angle);
   const along = airspeedMs * airspeedMs - cross * cross;
   const ground = along > 0 ? Math.sqrt(along) - head : -1;
-  return ground > 1e-6 ? found(lengthM / ground) : none('The wind is stronger than the aircraft on this leg.');
+  return ground > 1e-6
+    ? found(lengthM / ground)
+    : none('The wind is stronger than the aircraft on this leg.');
 };

@@ -1,7 +1,20 @@
 import { legCost, type LegFlyer } from '../energy';
 import type { ChargeDay } from '../charge';
 import type { Pack } from '../kit';
-import { append, clearOfBreaks, endS, onGround, ORIGIN, startedAt, type Flight, type FlightRules, type Launch, type OpenFlight, type PackSupply, type ShotCost } from './flight';
+import {
+  append,
+  clearOfBreaks,
+  endS,
+  onGround,
+  ORIGIN,
+  startedAt,
+  type Flight,
+  type FlightRules,
+  type Launch,
+  type OpenFlight,
+  type PackSupply,
+  type ShotCost,
+} from './flight';
 
 /** A flight as it was laid down, with the shots of it that are still to be flown. */
 export interface LaidFlight {
@@ -44,9 +57,17 @@ export interface FillResult {
 }
 
 /** Whether a shot can go along on a flight: same aircraft, same launch point. */
-const together = (flight: Flight, shot: ShotCost): boolean => flight.aircraftId === shot.aircraftId && flight.launch.id === (shot.launch?.id ?? null);
+const together = (flight: Flight, shot: ShotCost): boolean =>
+  flight.aircraftId === shot.aircraftId && flight.launch.id === (shot.launch?.id ?? null);
 
-const begin = (supply: PackSupply, packId: string | null, shot: ShotCost, flyer: LegFlyer, rules: FlightRules, clockS: number): OpenFlight | undefined => {
+const begin = (
+  supply: PackSupply,
+  packId: string | null,
+  shot: ShotCost,
+  flyer: LegFlyer,
+  rules: FlightRules,
+  clockS: number,
+): OpenFlight | undefined => {
   const open = onGround(supply, packId, shot.aircraftId, shot.launch ?? ORIGIN, flyer, rules, 0);
   const leg = legCost(flyer, rules.wind, open.at, shot.from);
   if (!leg.ok) return undefined;
@@ -56,7 +77,11 @@ const begin = (supply: PackSupply, packId: string | null, shot: ShotCost, flyer:
 };
 
 /** What a pack still holds after a flight. */
-const rest = (flight: Flight): PackSupply => ({ ...flight.supply, usableWh: flight.supply.usableWh - flight.usedWh, availableWh: flight.supply.availableWh - flight.usedWh });
+const rest = (flight: Flight): PackSupply => ({
+  ...flight.supply,
+  usableWh: flight.supply.usableWh - flight.usedWh,
+  availableWh: flight.supply.availableWh - flight.usedWh,
+});
 
 class Filler {
   readonly flights: Flight[] = [];
@@ -68,32 +93,54 @@ class Filler {
   private left: PackSupply[];
   private spent: PackSupply[] = [];
 
-  constructor(packs: readonly PackSupply[], private readonly fresh: readonly PackSupply[], private readonly rules: FlightRules, private readonly recharge: Recharge | null) {
+  constructor(
+    packs: readonly PackSupply[],
+    private readonly fresh: readonly PackSupply[],
+    private readonly rules: FlightRules,
+    private readonly recharge: Recharge | null,
+  ) {
     this.left = packs.filter((p) => !recharge?.day.charging(p.packId, recharge.zeroS));
     this.spent = packs.filter((p) => !this.left.includes(p));
   }
 
   /** Whether a pack may be taken for a shot that stands in the list, or for a laid flight that takes what there is. */
-  private free(supply: PackSupply, aircraftId: string): boolean { return supply.aircraftIds.includes(aircraftId) && !this.rules.held?.has(supply.packId); }
+  private free(supply: PackSupply, aircraftId: string): boolean {
+    return supply.aircraftIds.includes(aircraftId) && !this.rules.held?.has(supply.packId);
+  }
 
-  private crewOf(aircraftId: string): string { return this.rules.atOnce ? aircraftId : ''; }
-  private clockOf(crew: string): number { return this.clocks.get(crew) ?? this.rules.readyS; }
+  private crewOf(aircraftId: string): string {
+    return this.rules.atOnce ? aircraftId : '';
+  }
+  private clockOf(crew: string): number {
+    return this.clocks.get(crew) ?? this.rules.readyS;
+  }
 
   private land(flight: Flight, keepRest: boolean): void {
     this.flights.push(flight);
     this.clocks.set(this.crewOf(flight.aircraftId), endS(flight) + this.rules.swapS);
     const supply = rest(flight);
-    if (keepRest) { this.left = [supply, ...this.left]; return; }
+    if (keepRest) {
+      this.left = [supply, ...this.left];
+      return;
+    }
     this.spent.push(supply);
     const pack = flight.packId === null ? undefined : this.recharge?.packOf(flight.packId);
-    if (pack && this.recharge) this.recharge.day.put(pack, Math.max(0, supply.availableWh) / supply.fullWh, this.recharge.zeroS + endS(flight));
+    if (pack && this.recharge)
+      this.recharge.day.put(
+        pack,
+        Math.max(0, supply.availableWh) / supply.fullWh,
+        this.recharge.zeroS + endS(flight),
+      );
   }
 
   /** A flight as it was laid down: flown whole, whether it fits or not, on the pack it was given. */
   lay(laid: LaidFlight): void {
     const flyer = this.rules.flyerOf(laid.aircraftId);
     if (laid.stops.length === 0) return;
-    if (!flyer) { for (const { cost } of laid.stops) this.reject(cost, 'no-aircraft'); return; }
+    if (!flyer) {
+      for (const { cost } of laid.stops) this.reject(cost, 'no-aircraft');
+      return;
+    }
     const crew = this.crewOf(laid.aircraftId);
     const clockS = Math.max(this.clockOf(crew), laid.notBeforeS);
     const made = this.suppliesFor(laid, clockS).map((s) => this.laidOn(laid, s, flyer, clockS));
@@ -110,13 +157,29 @@ class Filler {
   }
 
   /** A laid flight on a supply, with what the wind keeps out of it. */
-  private laidOn(laid: LaidFlight, { supply, fromS }: { supply: PackSupply; fromS: number }, flyer: LegFlyer, clockS: number): { flight: Flight; startS: number; windy: ShotCost[] } {
-    let open: OpenFlight = onGround(supply, laid.packId ?? (supply.packId === '' ? null : supply.packId), laid.aircraftId, laid.launch, flyer, this.rules, 0);
+  private laidOn(
+    laid: LaidFlight,
+    { supply, fromS }: { supply: PackSupply; fromS: number },
+    flyer: LegFlyer,
+    clockS: number,
+  ): { flight: Flight; startS: number; windy: ShotCost[] } {
+    let open: OpenFlight = onGround(
+      supply,
+      laid.packId ?? (supply.packId === '' ? null : supply.packId),
+      laid.aircraftId,
+      laid.launch,
+      flyer,
+      this.rules,
+      0,
+    );
     let startS = Math.max(clockS, fromS);
     const windy: ShotCost[] = [];
     for (const { cost, pinned } of laid.stops) {
       const tried = append(open, cost, flyer, this.rules, pinned);
-      if (!tried) { windy.push(cost); continue; }
+      if (!tried) {
+        windy.push(cost);
+        continue;
+      }
       open = tried.next;
       startS = Math.max(startS, cost.notBeforeS - (open.flight.stops.at(-1)?.atS ?? 0));
     }
@@ -125,8 +188,25 @@ class Filler {
 
   /** The pack a laid flight was given as it may be then, what is to be tried first before: the first that is there where it was given none; an empty one where none is. */
   private suppliesFor(laid: LaidFlight, clockS: number): { supply: PackSupply; fromS: number }[] {
-    const own = laid.packId === null ? this.left.find((s) => this.free(s, laid.aircraftId)) : this.left.find((s) => s.packId === laid.packId) ?? this.spent.find((s) => s.packId === laid.packId);
-    if (!own) return [{ supply: { packId: laid.packId ?? '', aircraftIds: [laid.aircraftId], usableWh: 0, reserveWh: 0, availableWh: 0, fullWh: 0 }, fromS: 0 }];
+    const own =
+      laid.packId === null
+        ? this.left.find((s) => this.free(s, laid.aircraftId))
+        : (this.left.find((s) => s.packId === laid.packId) ??
+          this.spent.find((s) => s.packId === laid.packId));
+    if (!own)
+      return [
+        {
+          supply: {
+            packId: laid.packId ?? '',
+            aircraftIds: [laid.aircraftId],
+            usableWh: 0,
+            reserveWh: 0,
+            availableWh: 0,
+            fullWh: 0,
+          },
+          fromS: 0,
+        },
+      ];
     if (!this.spent.includes(own)) return [{ supply: own, fromS: 0 }];
     // It flew before: on what it has left and the charger gave it meanwhile; waiting for it to be full only where that is too little, and within the window.
     const now = { supply: this.asOf(own, clockS), fromS: 0 };
@@ -137,7 +217,9 @@ class Filler {
 
   private asOf(supply: PackSupply, atS: number): PackSupply {
     const { recharge } = this;
-    return recharge?.supplyAt(supply.packId, recharge.day.shareAt(supply.packId, recharge.zeroS + atS)) ?? supply;
+    return (
+      recharge?.supplyAt(supply.packId, recharge.day.shareAt(supply.packId, recharge.zeroS + atS)) ?? supply
+    );
   }
 
   private chargedBy(supply: PackSupply, share: number): { supply: PackSupply; fromS: number } | null {
@@ -150,10 +232,19 @@ class Filler {
 
   add(shot: ShotCost): void {
     const flyer = this.rules.flyerOf(shot.aircraftId);
-    if (!flyer) { this.reject(shot, 'no-aircraft'); return; }
+    if (!flyer) {
+      this.reject(shot, 'no-aircraft');
+      return;
+    }
     const open = this.open.get(this.crewOf(shot.aircraftId));
-    if (!open || this.rules.onePackOneShot) { this.startNew(shot, flyer, open, false); return; }
-    if (!together(open.flight, shot)) { this.startNew(shot, flyer, open, true); return; }
+    if (!open || this.rules.onePackOneShot) {
+      this.startNew(shot, flyer, open, false);
+      return;
+    }
+    if (!together(open.flight, shot)) {
+      this.startNew(shot, flyer, open, true);
+      return;
+    }
     const tried = append(open, shot, flyer, this.rules);
     if (tried?.fits && !tried.early && !tried.broken) this.open.set(this.crewOf(shot.aircraftId), tried.next);
     else this.startNew(shot, flyer, open, tried !== undefined && (tried.early || tried.broken));
@@ -165,19 +256,36 @@ class Filler {
     const supplies = open && keepRest ? [rest(open.flight), ...this.left] : this.left;
     for (const supply of supplies.filter((s) => this.free(s, shot.aircraftId))) {
       const tried = this.tryOn(supply, shot, flyer, clockS);
-      if (!tried) { this.reject(shot, 'wind'); return; }
-      if (tried.fits) { this.takeOff(tried.next, open, keepRest); return; }
+      if (!tried) {
+        this.reject(shot, 'wind');
+        return;
+      }
+      if (tried.fits) {
+        this.takeOff(tried.next, open, keepRest);
+        return;
+      }
     }
     if (this.recharge) {
       // Its own pack may be the one to charge: the flight before ends here.
-      if (open) { this.land(open.flight, keepRest); this.open.delete(this.crewOf(shot.aircraftId)); }
+      if (open) {
+        this.land(open.flight, keepRest);
+        this.open.delete(this.crewOf(shot.aircraftId));
+      }
       const again = this.onRecharged(shot, flyer, clockS);
-      if (again) { this.takeOff(again, undefined, false); return; }
+      if (again) {
+        this.takeOff(again, undefined, false);
+        return;
+      }
     }
     this.wish(shot, flyer, clockS);
   }
 
-  private tryOn(supply: PackSupply, shot: ShotCost, flyer: LegFlyer, clockS: number): { next: OpenFlight; fits: boolean } | undefined {
+  private tryOn(
+    supply: PackSupply,
+    shot: ShotCost,
+    flyer: LegFlyer,
+    clockS: number,
+  ): { next: OpenFlight; fits: boolean } | undefined {
     const started = begin(supply, supply.packId, shot, flyer, this.rules, clockS);
     const tried = started && append(started, shot, flyer, this.rules);
     if (!tried?.broken || !started) return tried;
@@ -187,11 +295,17 @@ class Filler {
 
   /** A pack that flew and has been charged since, or the first that will be full while the window is open. */
   private onRecharged(shot: ShotCost, flyer: LegFlyer, clockS: number): OpenFlight | null {
-    const options = this.spent.filter((s) => this.free(s, shot.aircraftId)).flatMap((s) => {
-      const full = this.chargedBy(s, 1);
-      // One pack, one shot: what is left of a pack is not flown, only what was filled again.
-      return [...(this.rules.onePackOneShot ? [] : [{ supply: this.asOf(s, clockS), fromS: clockS }]), ...(full ? [{ supply: full.supply, fromS: Math.max(clockS, full.fromS) }] : [])];
-    }).sort((a, b) => a.fromS - b.fromS);
+    const options = this.spent
+      .filter((s) => this.free(s, shot.aircraftId))
+      .flatMap((s) => {
+        const full = this.chargedBy(s, 1);
+        // One pack, one shot: what is left of a pack is not flown, only what was filled again.
+        return [
+          ...(this.rules.onePackOneShot ? [] : [{ supply: this.asOf(s, clockS), fromS: clockS }]),
+          ...(full ? [{ supply: full.supply, fromS: Math.max(clockS, full.fromS) }] : []),
+        ];
+      })
+      .sort((a, b) => a.fromS - b.fromS);
     for (const { supply, fromS } of options) {
       const tried = this.tryOn(supply, shot, flyer, fromS);
       if (tried?.fits && endS(tried.next.flight) <= this.rules.windowS) return tried.next;
@@ -203,7 +317,8 @@ class Filler {
     if (before) this.land(before.flight, keepRest);
     const { packId, startS } = next.flight;
     this.left = this.left.filter((s) => s.packId !== packId);
-    if (packId !== null && this.spent.some((s) => s.packId === packId)) this.recharge?.day.take(packId, this.recharge.zeroS + startS);
+    if (packId !== null && this.spent.some((s) => s.packId === packId))
+      this.recharge?.day.take(packId, this.recharge.zeroS + startS);
     this.spent = this.spent.filter((s) => s.packId !== packId);
     this.open.set(this.crewOf(next.flight.aircraftId), next);
   }
@@ -211,28 +326,57 @@ class Filler {
   /** Reckons what a full pack of the kind the kit knows would do for a shot that found none. */
   private wish(shot: ShotCost, flyer: LegFlyer, clockS: number): void {
     const mine = this.fresh.filter((s) => s.aircraftIds.includes(shot.aircraftId));
-    const model = mine.reduce<PackSupply | undefined>((best, s) => (best && best.usableWh >= s.usableWh ? best : s), undefined);
-    if (!model) { this.reject(shot, 'no-pack'); return; }
+    const model = mine.reduce<PackSupply | undefined>(
+      (best, s) => (best && best.usableWh >= s.usableWh ? best : s),
+      undefined,
+    );
+    if (!model) {
+      this.reject(shot, 'no-pack');
+      return;
+    }
     const started = begin(model, null, shot, flyer, this.rules, clockS);
     const alone = started && append(started, shot, flyer, this.rules);
-    if (!alone) { this.reject(shot, 'wind'); return; }
-    if (!alone.fits) { this.reject(shot, 'over-pack', alone.next.flight.overWh); return; }
+    if (!alone) {
+      this.reject(shot, 'wind');
+      return;
+    }
+    if (!alone.fits) {
+      this.reject(shot, 'over-pack', alone.next.flight.overWh);
+      return;
+    }
     const there = this.left.filter((s) => s.aircraftIds.includes(shot.aircraftId));
-    this.reject(shot, there.some((s) => this.free(s, shot.aircraftId)) ? 'no-charge' : there.length > 0 ? 'held' : 'no-pack');
+    this.reject(
+      shot,
+      there.some((s) => this.free(s, shot.aircraftId)) ? 'no-charge' : there.length > 0 ? 'held' : 'no-pack',
+    );
     const last = this.wished.at(-1);
-    const more = last && together(last.flight, shot) && !this.rules.onePackOneShot ? append(last, shot, flyer, this.rules) : undefined;
-    if (more?.fits && !more.early) this.wished[this.wished.length - 1] = more.next; else this.wished.push(alone.next);
+    const more =
+      last && together(last.flight, shot) && !this.rules.onePackOneShot
+        ? append(last, shot, flyer, this.rules)
+        : undefined;
+    if (more?.fits && !more.early) this.wished[this.wished.length - 1] = more.next;
+    else this.wished.push(alone.next);
   }
 
-  private reject(shot: ShotCost, reason: UnfitReason, shortWh = 0): void { this.unfit.push({ shotId: shot.shotId, reason, shortWh }); }
+  private reject(shot: ShotCost, reason: UnfitReason, shortWh = 0): void {
+    this.unfit.push({ shotId: shot.shotId, reason, shortWh });
+  }
 
   finish(): FillResult {
     const left = [...this.left];
-    for (const { flight } of this.open.values()) { this.land(flight, true); }
+    for (const { flight } of this.open.values()) {
+      this.land(flight, true);
+    }
     // Whoever ends the day with energy to spare may fly on at the next place.
     this.left = this.left.filter((s) => !left.includes(s));
     const flights = this.flights.sort((a, b) => a.startS - b.startS);
-    return { flights, wished: this.wished.map((w) => w.flight), unfit: this.unfit, left: [...this.left, ...left], spent: this.spent };
+    return {
+      flights,
+      wished: this.wished.map((w) => w.flight),
+      unfit: this.unfit,
+      left: [...this.left, ...left],
+      spent: this.spent,
+    };
   }
 }
 
@@ -245,7 +389,14 @@ class Filler {
  * @param packs supplies in the order they are taken
  * @param fresh full packs the kit knows, for reckoning what one more would fly
  */
-export const fillFlights = (shots: readonly ShotCost[], packs: readonly PackSupply[], fresh: readonly PackSupply[], rules: FlightRules, laid: readonly LaidFlight[] = [], recharge: Recharge | null = null): FillResult => {
+export const fillFlights = (
+  shots: readonly ShotCost[],
+  packs: readonly PackSupply[],
+  fresh: readonly PackSupply[],
+  rules: FlightRules,
+  laid: readonly LaidFlight[] = [],
+  recharge: Recharge | null = null,
+): FillResult => {
   const filler = new Filler(packs, fresh, rules, recharge);
   for (const flight of laid) filler.lay(flight);
   for (const shot of shots) filler.add(shot);

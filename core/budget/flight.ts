@@ -8,7 +8,10 @@ export const LANDING_S = 40;
 export const LOW_HOVER_M = 2;
 
 /** Where a flight takes off and comes home to. */
-export interface Launch { readonly id: string | null; readonly at: Vec3 }
+export interface Launch {
+  readonly id: string | null;
+  readonly at: Vec3;
+}
 
 /** The launch point of a place that has no other. */
 export const ORIGIN: Launch = { id: null, at: { x: 0, y: 0, z: 0 } };
@@ -91,7 +94,10 @@ export interface FlightRules {
 }
 
 /** A flight being filled, and where its aircraft is. */
-export interface OpenFlight { readonly flight: Flight; readonly at: Vec3 }
+export interface OpenFlight {
+  readonly flight: Flight;
+  readonly at: Vec3;
+}
 
 export const endS = (flight: Flight): number => flight.startS + flight.seconds;
 
@@ -107,27 +113,73 @@ export const clearOfBreaks = (fromS: number, seconds: number, breaks: FlightRule
 };
 
 /** A flight with nothing flown yet. */
-export const onGround = (supply: PackSupply, packId: string | null, aircraftId: string, launch: Launch, flyer: LegFlyer, rules: FlightRules, startS: number): OpenFlight => {
+export const onGround = (
+  supply: PackSupply,
+  packId: string | null,
+  aircraftId: string,
+  launch: Launch,
+  flyer: LegFlyer,
+  rules: FlightRules,
+  startS: number,
+): OpenFlight => {
   const takeoff = hoverCost(flyer.power, rules.wind, LOW_HOVER_M, TAKEOFF_S);
   return {
-    flight: { planId: null, locked: false, packId, aircraftId, launch, startS, takeoff, stops: [], home: { seconds: 0, wattHours: 0 }, usedWh: takeoff.wattHours, seconds: takeoff.seconds, supply, overWh: 0 },
+    flight: {
+      planId: null,
+      locked: false,
+      packId,
+      aircraftId,
+      launch,
+      startS,
+      takeoff,
+      stops: [],
+      home: { seconds: 0, wattHours: 0 },
+      usedWh: takeoff.wattHours,
+      seconds: takeoff.seconds,
+      supply,
+      overWh: 0,
+    },
     at: launch.at,
   };
 };
 
-export interface Appended { readonly next: OpenFlight; readonly fits: boolean; readonly early: boolean; readonly broken: boolean }
+export interface Appended {
+  readonly next: OpenFlight;
+  readonly fits: boolean;
+  readonly early: boolean;
+  readonly broken: boolean;
+}
 
 /** Puts a shot at the end of a flight; undefined when the wind forbids it. */
-export const append = (open: OpenFlight, shot: ShotCost, flyer: LegFlyer, rules: FlightRules, pinned = false): Appended | undefined => {
+export const append = (
+  open: OpenFlight,
+  shot: ShotCost,
+  flyer: LegFlyer,
+  rules: FlightRules,
+  pinned = false,
+): Appended | undefined => {
   const { flight } = open;
   const leg = legCost(flyer, rules.wind, open.at, shot.from);
   const way = wayHome(flyer, rules.wind, shot.to, rules.returnHeightM, flight.launch.at);
   if (!leg.ok || !way.ok) return undefined;
   const landing = hoverCost(flyer.power, rules.wind, LOW_HOVER_M, LANDING_S);
-  const home = { seconds: way.value.seconds + landing.seconds, wattHours: way.value.wattHours + landing.wattHours };
+  const home = {
+    seconds: way.value.seconds + landing.seconds,
+    wattHours: way.value.wattHours + landing.wattHours,
+  };
   const atS = readyS(flight) + leg.value.seconds;
-  const spentWh = (flight.stops.at(-1)?.usedWh ?? flight.takeoff.wattHours) + leg.value.wattHours + shot.wattHours;
-  const stop: FlightStop = { shotId: shot.shotId, atS, leg: leg.value, airS: shot.airS, wattHours: shot.wattHours, usedWh: spentWh, homeWh: home.wattHours, pinned };
+  const spentWh =
+    (flight.stops.at(-1)?.usedWh ?? flight.takeoff.wattHours) + leg.value.wattHours + shot.wattHours;
+  const stop: FlightStop = {
+    shotId: shot.shotId,
+    atS,
+    leg: leg.value,
+    airS: shot.airS,
+    wattHours: shot.wattHours,
+    usedWh: spentWh,
+    homeWh: home.wattHours,
+    pinned,
+  };
   const seconds = atS + shot.airS + home.seconds - flight.startS;
   const usedWh = spentWh + home.wattHours;
   const overWh = usedWh - flight.supply.usableWh;
@@ -136,8 +188,19 @@ export const append = (open: OpenFlight, shot: ShotCost, flyer: LegFlyer, rules:
     // Spelled out: spreading a flight for every shot costs as much as reckoning it.
     next: {
       flight: {
-        planId: flight.planId, locked: flight.locked, packId: flight.packId, aircraftId: flight.aircraftId, launch: flight.launch, startS: flight.startS, takeoff: flight.takeoff, supply: flight.supply,
-        stops: [...flight.stops, stop], home, usedWh, seconds, overWh: fits ? 0 : overWh,
+        planId: flight.planId,
+        locked: flight.locked,
+        packId: flight.packId,
+        aircraftId: flight.aircraftId,
+        launch: flight.launch,
+        startS: flight.startS,
+        takeoff: flight.takeoff,
+        supply: flight.supply,
+        stops: [...flight.stops, stop],
+        home,
+        usedWh,
+        seconds,
+        overWh: fits ? 0 : overWh,
       },
       at: shot.to,
     },
@@ -150,5 +213,7 @@ export const append = (open: OpenFlight, shot: ShotCost, flyer: LegFlyer, rules:
 /** The same flight begun at another second. */
 export const startedAt = (flight: Flight, startS: number): Flight => {
   const shift = startS - flight.startS;
-  return shift === 0 ? flight : { ...flight, startS, stops: flight.stops.map((s) => ({ ...s, atS: s.atS + shift })) };
+  return shift === 0
+    ? flight
+    : { ...flight, startS, stops: flight.stops.map((s) => ({ ...s, atS: s.atS + shift })) };
 };

@@ -17,18 +17,38 @@ export interface CardRules {
  * @param bytes what each flight records @param roomBytes room of the cards in the order they are taken
  * @returns number of each flight's card; null for one that finds no room
  */
-export const assignCards = (bytes: readonly number[], roomBytes: readonly number[], rules: boolean | CardRules): (number | null)[] => {
-  const { fresh, used, softly, spans = [] }: CardRules = typeof rules === 'boolean' ? { fresh: rules } : rules;
+export const assignCards = (
+  bytes: readonly number[],
+  roomBytes: readonly number[],
+  rules: boolean | CardRules,
+): (number | null)[] => {
+  const {
+    fresh,
+    used,
+    softly,
+    spans = [],
+  }: CardRules = typeof rules === 'boolean' ? { fresh: rules } : rules;
   const touched = roomBytes.map((_, i) => used?.[i] ?? false);
   const on = roomBytes.map(() => 0);
   const done = roomBytes.map(() => false);
   const given: (number | null)[] = [];
-  const busy = (i: number, n: number): boolean => { const now = spans[n]; return now !== undefined && given.some((g, k) => { const then = spans[k]; return g === i && then !== undefined && then[0] < now[1] && now[0] < then[1]; }); };
+  const busy = (i: number, n: number): boolean => {
+    const now = spans[n];
+    return (
+      now !== undefined &&
+      given.some((g, k) => {
+        const then = spans[k];
+        return g === i && then !== undefined && then[0] < now[1] && now[0] < then[1];
+      })
+    );
+  };
   let card = -1;
   const put = (b: number, n: number): number | null => {
-    const alone = typeof fresh === 'boolean' ? fresh : fresh[n] ?? false;
-    const takes = (i: number, own: boolean): boolean => !done[i] && !busy(i, n) && (on[i] ?? 0) + b <= (roomBytes[i] ?? 0) && !(own && touched[i]);
-    const next = (own: boolean): number => (card >= 0 && takes(card, own) ? card : roomBytes.findIndex((_, i) => i !== card && takes(i, own)));
+    const alone = typeof fresh === 'boolean' ? fresh : (fresh[n] ?? false);
+    const takes = (i: number, own: boolean): boolean =>
+      !done[i] && !busy(i, n) && (on[i] ?? 0) + b <= (roomBytes[i] ?? 0) && !(own && touched[i]);
+    const next = (own: boolean): number =>
+      card >= 0 && takes(card, own) ? card : roomBytes.findIndex((_, i) => i !== card && takes(i, own));
     const strict = next(alone);
     const at = strict === -1 && alone && softly ? next(false) : strict;
     if (at === -1) return null;
@@ -38,7 +58,9 @@ export const assignCards = (bytes: readonly number[], roomBytes: readonly number
     card = at;
     return at;
   };
-  bytes.forEach((b, n) => { given.push(put(b, n)); });
+  bytes.forEach((b, n) => {
+    given.push(put(b, n));
+  });
   return given;
 };
 
@@ -54,13 +76,17 @@ export interface Aboard {
  * copied on location; in the evening everything is. A flight without a card counts by itself.
  * @param days date of each flight; all on one where left out
  */
-export const mostAboard = (cards: readonly (number | null)[], recordedS: readonly number[], days: readonly string[] = []): Aboard => {
+export const mostAboard = (
+  cards: readonly (number | null)[],
+  recordedS: readonly number[],
+  days: readonly string[] = [],
+): Aboard => {
   const on = new Map<string, number>();
   let most: Aboard = { seconds: 0, flight: -1 };
   recordedS.forEach((s, flight) => {
     const card = cards[flight] ?? null;
     const key = `${days[flight] ?? ''}|${card ?? ''}`;
-    const seconds = s + (card === null ? 0 : on.get(key) ?? 0);
+    const seconds = s + (card === null ? 0 : (on.get(key) ?? 0));
     if (card !== null) on.set(key, seconds);
     if (seconds > most.seconds) most = { seconds, flight };
   });

@@ -9,7 +9,8 @@ export const KEEP_FREE_SHARE = 0.1;
 export const WRITE_MARGIN = 1.25;
 
 /** Bytes of recorded video: Mbit/s·1e6/8·s. */
-export const videoBytes = (megabitsPerS: number, seconds: number): number => (megabitsPerS * 1e6 * seconds) / 8;
+export const videoBytes = (megabitsPerS: number, seconds: number): number =>
+  (megabitsPerS * 1e6 * seconds) / 8;
 
 /** Room on a card for planning: (nominal·0.97·0.9 − used), bytes; never below zero. */
 export const plannableBytes = (card: Pick<Card, 'nominalGB' | 'usedGB'>): number =>
@@ -22,7 +23,8 @@ export const plannableSeconds = (card: Pick<Card, 'nominalGB' | 'usedGB'>, megab
 /** Sustained write a mode needs, MB/s: bitrate/8·1.25. */
 export const writeNeeded = (megabitsPerS: number): number => (megabitsPerS / 8) * WRITE_MARGIN;
 
-export const writesFastEnough = (card: Pick<Card, 'writeMBs'>, megabitsPerS: number): boolean => card.writeMBs >= writeNeeded(megabitsPerS);
+export const writesFastEnough = (card: Pick<Card, 'writeMBs'>, megabitsPerS: number): boolean =>
+  card.writeMBs >= writeNeeded(megabitsPerS);
 
 /** What is planned onto a card. */
 export interface CardFill {

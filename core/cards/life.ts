@@ -22,24 +22,40 @@ export type CardState = 'empty' | 'in-aircraft' | 'holds' | 'copied' | 'safe' | 
 const NOTHING_GB = 1e-3;
 
 /** A card nothing was told of: what its record says is on it has no copy that anybody knows of. */
-const untold = (card: Pick<Card, 'usedGB' | 'recordedGB'>): CardLife => ({ spot: 'bag', aircraftId: null, usedGB: card.recordedGB ?? card.usedGB, copies: 0, formatted: false, sinceMs: null, waived: null });
+const untold = (card: Pick<Card, 'usedGB' | 'recordedGB'>): CardLife => ({
+  spot: 'bag',
+  aircraftId: null,
+  usedGB: card.recordedGB ?? card.usedGB,
+  copies: 0,
+  formatted: false,
+  sinceMs: null,
+  waived: null,
+});
 
 /** In reading order: when two things carry the same instant, the id decides, so that every machine agrees. */
-const inTime = (moves: readonly CardMove[]): CardMove[] => [...moves].sort((a, b) => a.utcMs - b.utcMs || (a.id < b.id ? -1 : 1));
+const inTime = (moves: readonly CardMove[]): CardMove[] =>
+  [...moves].sort((a, b) => a.utcMs - b.utcMs || (a.id < b.id ? -1 : 1));
 
 /** Footage an entry takes off a card: all of it by a format, the difference where less is set right. */
-const goneGB = (life: CardLife, { act, gb }: Pick<CardMove, 'act' | 'gb'>): number => (act === 'format' ? life.usedGB : act === 'correct' ? Math.max(0, life.usedGB - gb) : 0);
+const goneGB = (life: CardLife, { act, gb }: Pick<CardMove, 'act' | 'gb'>): number =>
+  act === 'format' ? life.usedGB : act === 'correct' ? Math.max(0, life.usedGB - gb) : 0;
 
 /** Why something cannot happen to a card as it stands; null where it can. */
-export const moveFault = (life: CardLife, move: Pick<CardMove, 'act' | 'gb' | 'copiesWanted' | 'waiver'>, card: Pick<Card, 'name' | 'nominalGB'>): string | null => {
+export const moveFault = (
+  life: CardLife,
+  move: Pick<CardMove, 'act' | 'gb' | 'copiesWanted' | 'waiver'>,
+  card: Pick<Card, 'name' | 'nominalGB'>,
+): string | null => {
   const holds = life.usedGB > NOTHING_GB;
   if (goneGB(life, move) > NOTHING_GB && life.copies < move.copiesWanted && move.waiver.trim() === '') {
     return `${card.name} holds ${life.usedGB.toFixed(1)} GB copied ${life.copies === 0 ? 'nowhere' : life.copies === 1 ? 'once' : `${life.copies} times`}; ${move.copiesWanted} ${move.copiesWanted === 1 ? 'copy is' : 'copies are'} wanted. Copy it, or say why it may go.`;
   }
   if (move.act === 'copy' && !holds) return `There is nothing on ${card.name} to copy.`;
   if (move.act === 'record' && !(move.gb > 0)) return 'Enter how much was recorded.';
-  if (move.act === 'record' && life.usedGB + move.gb > card.nominalGB) return `${card.name} has ${Math.max(0, card.nominalGB - life.usedGB).toFixed(1)} GB left; ${move.gb.toFixed(1)} GB cannot have gone onto it.`;
-  if (move.act === 'correct' && move.gb > card.nominalGB) return `A card of ${card.nominalGB} GB cannot hold ${move.gb.toFixed(1)} GB.`;
+  if (move.act === 'record' && life.usedGB + move.gb > card.nominalGB)
+    return `${card.name} has ${Math.max(0, card.nominalGB - life.usedGB).toFixed(1)} GB left; ${move.gb.toFixed(1)} GB cannot have gone onto it.`;
+  if (move.act === 'correct' && move.gb > card.nominalGB)
+    return `A card of ${card.nominalGB} GB cannot hold ${move.gb.toFixed(1)} GB.`;
   return null;
 };
 
@@ -49,31 +65,61 @@ export const moveFault = (life: CardLife, move: Pick<CardMove, 'act' | 'gb' | 'c
  */
 export const after = (life: CardLife, move: CardMove, card: Pick<Card, 'name' | 'nominalGB'>): CardLife => {
   if (moveFault(life, move, card) !== null) return life;
-  const moved: CardLife = { ...life, sinceMs: move.utcMs, ...(move.spot === null ? {} : { spot: move.spot, aircraftId: move.spot === 'aircraft' ? move.aircraftId : null }) };
+  const moved: CardLife = {
+    ...life,
+    sinceMs: move.utcMs,
+    ...(move.spot === null
+      ? {}
+      : { spot: move.spot, aircraftId: move.spot === 'aircraft' ? move.aircraftId : null }),
+  };
   if (move.act === 'record') return { ...moved, usedGB: life.usedGB + move.gb, copies: 0, formatted: false };
   if (move.act === 'copy') return { ...moved, copies: life.copies + 1 };
   const early = goneGB(life, move) > NOTHING_GB && life.copies < move.copiesWanted;
   const waived = early ? { utcMs: move.utcMs, reason: move.waiver, gb: goneGB(life, move) } : life.waived;
-  if (move.act === 'correct') return { ...moved, waived, usedGB: move.gb, copies: move.gb > life.usedGB + NOTHING_GB ? 0 : life.copies, formatted: false };
+  if (move.act === 'correct')
+    return {
+      ...moved,
+      waived,
+      usedGB: move.gb,
+      copies: move.gb > life.usedGB + NOTHING_GB ? 0 : life.copies,
+      formatted: false,
+    };
   if (move.act === 'format') return { ...moved, waived, usedGB: 0, copies: 0, formatted: true };
   return moved;
 };
 
 /** A card as it stands, from all that was told of it. */
-export const lifeOf = (card: Pick<Card, 'id' | 'name' | 'nominalGB' | 'usedGB' | 'recordedGB'>, moves: readonly CardMove[]): CardLife =>
-  inTime(moves.filter((m) => m.cardId === card.id)).reduce((life, move) => after(life, move, card), untold(card));
+export const lifeOf = (
+  card: Pick<Card, 'id' | 'name' | 'nominalGB' | 'usedGB' | 'recordedGB'>,
+  moves: readonly CardMove[],
+): CardLife =>
+  inTime(moves.filter((m) => m.cardId === card.id)).reduce(
+    (life, move) => after(life, move, card),
+    untold(card),
+  );
 
 /** One word for how a card stands. @param copiesWanted copies footage has before its card may be formatted */
 export const stateOf = (life: CardLife, copiesWanted: number): CardState => {
-  if (life.usedGB > NOTHING_GB) return life.copies >= copiesWanted ? 'safe' : life.copies > 0 ? 'copied' : life.spot === 'aircraft' ? 'in-aircraft' : 'holds';
+  if (life.usedGB > NOTHING_GB)
+    return life.copies >= copiesWanted
+      ? 'safe'
+      : life.copies > 0
+        ? 'copied'
+        : life.spot === 'aircraft'
+          ? 'in-aircraft'
+          : 'holds';
   return life.spot === 'aircraft' ? 'in-aircraft' : life.formatted ? 'formatted' : 'empty';
 };
 
 /** GB on a card that have fewer copies than are wanted. */
-export const atRiskGB = (life: CardLife, copiesWanted: number): number => (life.copies >= copiesWanted ? 0 : life.usedGB);
+export const atRiskGB = (life: CardLife, copiesWanted: number): number =>
+  life.copies >= copiesWanted ? 0 : life.usedGB;
 
 /** Cards with what is on them now in place of what their records began with. */
 export const cardsNow = <C extends Card>(cards: readonly C[], moves: readonly CardMove[]): readonly C[] => {
   if (moves.length === 0) return cards;
-  return cards.map((card) => { const { usedGB } = lifeOf(card, moves); return usedGB === card.usedGB ? card : { ...card, usedGB, recordedGB: card.recordedGB ?? card.usedGB }; });
+  return cards.map((card) => {
+    const { usedGB } = lifeOf(card, moves);
+    return usedGB === card.usedGB ? card : { ...card, usedGB, recordedGB: card.recordedGB ?? card.usedGB };
+  });
 };

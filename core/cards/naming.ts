@@ -10,16 +10,26 @@ export type ClipParts = Readonly<Record<ClipWord, string>>;
 const LONGEST = 120;
 
 /** A piece of a name without what a file system or a shell would trip over: letters, digits, dash; spaces become dashes. */
-const tame = (text: string): string => text.normalize('NFKD').replace(/\p{M}/gu, '').replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '');
+const tame = (text: string): string =>
+  text
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-+|-+$/g, '');
 
 /** Words in braces of a template, in order. @returns the reason where one is unknown, or a brace stands alone */
 export const wordsOf = (template: string): Result<ClipWord[]> => {
   const words: ClipWord[] = [];
-  const rest = template.replace(/\{([^{}]*)\}/g, (_, word: string) => { words.push(word as ClipWord); return ''; });
+  const rest = template.replace(/\{([^{}]*)\}/g, (_, word: string) => {
+    words.push(word as ClipWord);
+    return '';
+  });
   const strange = words.find((w) => !CLIP_WORDS.includes(w));
-  if (strange !== undefined) return none(`{${strange}} is not known; there are ${CLIP_WORDS.map((w) => `{${w}}`).join(' ')}.`);
+  if (strange !== undefined)
+    return none(`{${strange}} is not known; there are ${CLIP_WORDS.map((w) => `{${w}}`).join(' ')}.`);
   if (/[{}]/.test(rest)) return none('A brace stands alone.');
-  if (!words.some((w) => w === 'take' || w === 'n')) return none('Without {take} or {n} two clips would have the same name.');
+  if (!words.some((w) => w === 'take' || w === 'n'))
+    return none('Without {take} or {n} two clips would have the same name.');
   return found(words);
 };
 
@@ -31,6 +41,10 @@ export const clipName = (template: string, parts: ClipParts): Result<string> => 
   const words = wordsOf(template);
   if (!words.ok) return words;
   const filled = template.replace(/\{([^{}]*)\}/g, (_, word: string) => tame(parts[word as ClipWord]));
-  const name = filled.replace(/[\\/:*?"<>|\s\p{Cc}]+/gu, '-').replace(/([-_.])[-_.]*/g, '$1').replace(/^[-_.]+|[-_.]+$/g, '').slice(0, LONGEST);
+  const name = filled
+    .replace(/[\\/:*?"<>|\s\p{Cc}]+/gu, '-')
+    .replace(/([-_.])[-_.]*/g, '$1')
+    .replace(/^[-_.]+|[-_.]+$/g, '')
+    .slice(0, LONGEST);
   return name === '' ? none('Nothing is left of the name.') : found(name);
 };

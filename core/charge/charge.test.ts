@@ -4,16 +4,48 @@ import { chargeMinutes } from '../energy';
 import type { Charger, Pack } from '../kit';
 import { chargedShare, CHARGE_EFFICIENCY, ChargeDay, eveningBefore, fullMinutes, shareOn } from '.';
 
-const pack = (id: string, more: Partial<Pack> = {}): Pack => ({ id, name: id, aircraftIds: ['A'], ratedWh: 40, charge: 0.3, health: 1, cycles: 10, chargedOn: null, drainDelayDays: 3, chargeMinutes: 60, mostCycles: 200, condition: 'sound', massG: 0, firmware: '', firmwareOn: null, retired: false, ...more });
-const charger = (more: Partial<Charger> = {}): Charger => ({ id: 'c', name: 'c', source: 'wall', sourceWh: 0, slots: 3, manner: 'in-turn', slotW: 100, aircraftIds: [], massG: 0, retired: false, ...more });
+const pack = (id: string, more: Partial<Pack> = {}): Pack => ({
+  id,
+  name: id,
+  aircraftIds: ['A'],
+  ratedWh: 40,
+  charge: 0.3,
+  health: 1,
+  cycles: 10,
+  chargedOn: null,
+  drainDelayDays: 3,
+  chargeMinutes: 60,
+  mostCycles: 200,
+  condition: 'sound',
+  massG: 0,
+  firmware: '',
+  firmwareOn: null,
+  retired: false,
+  ...more,
+});
+const charger = (more: Partial<Charger> = {}): Charger => ({
+  id: 'c',
+  name: 'c',
+  source: 'wall',
+  sourceWh: 0,
+  slots: 3,
+  manner: 'in-turn',
+  slotW: 100,
+  aircraftIds: [],
+  massG: 0,
+  retired: false,
+  ...more,
+});
 const share = fc.double({ min: 0, max: 1, noNaN: true });
 
 describe('the charge curve', () => {
   it('is the other way round of the minutes', () => {
-    fc.assert(fc.property(share, share, fc.double({ min: 20, max: 120, noNaN: true }), (from, to, full) => {
-      fc.pre(to >= from);
-      expect(chargedShare(full, from, chargeMinutes(full, from, to))).toBeCloseTo(to, 6);
-    }));
+    fc.assert(
+      fc.property(share, share, fc.double({ min: 20, max: 120, noNaN: true }), (from, to, full) => {
+        fc.pre(to >= from);
+        expect(chargedShare(full, from, chargeMinutes(full, from, to))).toBeCloseTo(to, 6);
+      }),
+    );
   });
   it('a weak slot charges longer, a strong one no faster than the pack takes it', () => {
     expect(fullMinutes(pack('p'), { slotW: 20 })).toBeCloseTo((40 / (20 * CHARGE_EFFICIENCY)) * 60, 6);
@@ -23,7 +55,12 @@ describe('the charge curve', () => {
 
 describe('a day of charging', () => {
   it('in turn one waits for the other, side by side it does not', () => {
-    const day = (manner: Charger['manner']) => { const d = new ChargeDay([charger({ manner })], 600); d.put(pack('p'), 0.3, 0); d.put(pack('q'), 0.3, 60); return d; };
+    const day = (manner: Charger['manner']) => {
+      const d = new ChargeDay([charger({ manner })], 600);
+      d.put(pack('p'), 0.3, 0);
+      d.put(pack('q'), 0.3, 60);
+      return d;
+    };
     const [turn, side] = [day('in-turn').runs, day('side-by-side').runs];
     expect(turn[0]!.fromS).toBe(600);
     expect(turn[1]!.fromS).toBe(turn[0]!.toS);
@@ -31,7 +68,8 @@ describe('a day of charging', () => {
   });
   it('a pack taken off early keeps what it got, and the next moves up', () => {
     const d = new ChargeDay([charger()], 0);
-    d.put(pack('p'), 0, 0); d.put(pack('q'), 0.5, 0);
+    d.put(pack('p'), 0, 0);
+    d.put(pack('q'), 0.5, 0);
     const before = d.readyAt('q', 1);
     expect(d.take('p', 18 * 60)).toBeCloseTo(0.4, 6);
     expect(d.shareAt('p', 99_999)).toBeCloseTo(0.4, 6);
@@ -40,16 +78,34 @@ describe('a day of charging', () => {
     expect(d.readyAt('p', 0.3)).toBe(-Infinity);
   });
   it('a source never gives more than it has, and says where it ran dry', () => {
-    fc.assert(fc.property(fc.array(share, { minLength: 1, maxLength: 6 }), fc.double({ min: 1, max: 150, noNaN: true }), fc.constantFrom<Charger['manner']>('in-turn', 'side-by-side'), (shares, sourceWh, manner) => {
-      const d = new ChargeDay([charger({ source: 'bank', sourceWh, manner })], 0);
-      shares.forEach((s, i) => d.put(pack(`p${i}`), s, i * 300));
-      const drawn = d.runs.reduce((sum, r) => sum + ((r.toShare - r.fromShare) * 40) / CHARGE_EFFICIENCY, 0);
-      expect(drawn).toBeLessThanOrEqual(sourceWh + 1e-6);
-      for (const r of d.runs) { expect(r.toShare).toBeGreaterThanOrEqual(r.fromShare); expect(r.dry).toBe(r.toShare < 1); }
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(share, { minLength: 1, maxLength: 6 }),
+        fc.double({ min: 1, max: 150, noNaN: true }),
+        fc.constantFrom<Charger['manner']>('in-turn', 'side-by-side'),
+        (shares, sourceWh, manner) => {
+          const d = new ChargeDay([charger({ source: 'bank', sourceWh, manner })], 0);
+          shares.forEach((s, i) => d.put(pack(`p${i}`), s, i * 300));
+          const drawn = d.runs.reduce(
+            (sum, r) => sum + ((r.toShare - r.fromShare) * 40) / CHARGE_EFFICIENCY,
+            0,
+          );
+          expect(drawn).toBeLessThanOrEqual(sourceWh + 1e-6);
+          for (const r of d.runs) {
+            expect(r.toShare).toBeGreaterThanOrEqual(r.fromShare);
+            expect(r.dry).toBe(r.toShare < 1);
+          }
+        },
+      ),
+    );
   });
   it('a charger without power, or for another aircraft, charges nothing; one left behind stops', () => {
-    for (const c of [charger({ source: 'bank', sourceWh: 0 }), charger({ aircraftIds: ['B'] })]) { const d = new ChargeDay([c], 0); d.put(pack('p'), 0.3, 0); expect(d.runs).toEqual([]); expect(d.shareAt('p', 9999)).toBe(0.3); }
+    for (const c of [charger({ source: 'bank', sourceWh: 0 }), charger({ aircraftIds: ['B'] })]) {
+      const d = new ChargeDay([c], 0);
+      d.put(pack('p'), 0.3, 0);
+      expect(d.runs).toEqual([]);
+      expect(d.shareAt('p', 9999)).toBe(0.3);
+    }
     const d = new ChargeDay([charger()], 0);
     d.put(pack('p'), 0, 0);
     d.reach(new Set(), 18 * 60);
@@ -58,19 +114,54 @@ describe('a day of charging', () => {
     expect(d.charging('p', 5000)).toBe(false);
   });
   it('no slot holds two packs at once', () => {
-    fc.assert(fc.property(fc.array(fc.tuple(share, fc.integer({ min: 0, max: 9000 })), { minLength: 2, maxLength: 8 }), fc.integer({ min: 1, max: 3 }), (puts, slots) => {
-      const d = new ChargeDay([charger({ manner: 'side-by-side', slots })], 120);
-      puts.forEach(([s, at], i) => d.put(pack(`p${i}`), s, at));
-      d.take('p0', 2000);
-      const runs = d.runs;
-      for (const a of runs) for (const b of runs) if (a !== b && a.slot === b.slot) expect(a.toS <= b.fromS + 1e-6 || b.toS <= a.fromS + 1e-6).toBe(true);
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(share, fc.integer({ min: 0, max: 9000 })), { minLength: 2, maxLength: 8 }),
+        fc.integer({ min: 1, max: 3 }),
+        (puts, slots) => {
+          const d = new ChargeDay([charger({ manner: 'side-by-side', slots })], 120);
+          puts.forEach(([s, at], i) => d.put(pack(`p${i}`), s, at));
+          d.take('p0', 2000);
+          const runs = d.runs;
+          for (const a of runs)
+            for (const b of runs)
+              if (a !== b && a.slot === b.slot)
+                expect(a.toS <= b.fromS + 1e-6 || b.toS <= a.fromS + 1e-6).toBe(true);
+        },
+      ),
+    );
   });
 });
 
 describe('the evening before', () => {
-  const packs = [pack('full', { charge: 1 }), pack('half', { charge: 0.5 }), pack('low', { charge: 0.1 }), pack('old', { charge: 1, chargedOn: '2027-05-01' }), pack('fat', { condition: 'swollen' })];
-  const evening = eveningBefore(packs, [{ id: 'd', name: 'Controller', role: 'controller', charge: 0.4, hours: 5, chargeMinutes: 100, massG: 0, firmware: '', firmwareOn: null, retired: false }], [charger()], '2027-05-13', '2027-05-14', 3);
+  const packs = [
+    pack('full', { charge: 1 }),
+    pack('half', { charge: 0.5 }),
+    pack('low', { charge: 0.1 }),
+    pack('old', { charge: 1, chargedOn: '2027-05-01' }),
+    pack('fat', { condition: 'swollen' }),
+  ];
+  const evening = eveningBefore(
+    packs,
+    [
+      {
+        id: 'd',
+        name: 'Controller',
+        role: 'controller',
+        charge: 0.4,
+        hours: 5,
+        chargeMinutes: 100,
+        massG: 0,
+        firmware: '',
+        firmwareOn: null,
+        retired: false,
+      },
+    ],
+    [charger()],
+    '2027-05-13',
+    '2027-05-14',
+    3,
+  );
   it('lists what drained by itself with what is low, fullest first, and nothing that is swollen', () => {
     expect(evening.topUp.map((t) => t.pack.id)).toEqual(['old', 'half', 'low']);
     expect(evening.topUp.map((t) => t.drained)).toEqual([true, false, false]);

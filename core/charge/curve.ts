@@ -5,7 +5,10 @@ import type { Charger, Pack } from '../kit';
 export const CHARGE_EFFICIENCY = 0.85;
 
 /** Minutes from empty to full of a pack on a charger: its own time, or longer where a slot gives less. */
-export const fullMinutes = (pack: Pick<Pack, 'ratedWh' | 'health' | 'chargeMinutes'>, charger: Pick<Charger, 'slotW'>): number =>
+export const fullMinutes = (
+  pack: Pick<Pack, 'ratedWh' | 'health' | 'chargeMinutes'>,
+  charger: Pick<Charger, 'slotW'>,
+): number =>
   Math.max(pack.chargeMinutes, ((pack.ratedWh * pack.health) / (charger.slotW * CHARGE_EFFICIENCY)) * 60);
 
 /**

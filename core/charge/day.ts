@@ -15,8 +15,21 @@ export interface ChargeRun {
   readonly dry: boolean;
 }
 
-interface Job { readonly pack: Pack; readonly full: number; readonly readyS: number; readonly fromShare: number; fromS: number; toS: number; toShare: number; dry: boolean }
-interface Slot { readonly charger: Charger; readonly index: number; readonly jobs: Job[] }
+interface Job {
+  readonly pack: Pack;
+  readonly full: number;
+  readonly readyS: number;
+  readonly fromShare: number;
+  fromS: number;
+  toS: number;
+  toShare: number;
+  dry: boolean;
+}
+interface Slot {
+  readonly charger: Charger;
+  readonly index: number;
+  readonly jobs: Job[];
+}
 
 const whOf = (pack: Pack): number => pack.ratedWh * pack.health;
 const drawOf = (job: Job): number => ((job.toShare - job.fromShare) * whOf(job.pack)) / CHARGE_EFFICIENCY;
@@ -31,8 +44,17 @@ export class ChargeDay {
   private readonly held = new Map<string, number>();
 
   /** @param coolS seconds a pack cools before it is put on */
-  constructor(chargers: readonly Charger[], private readonly coolS: number) {
-    this.slots = chargers.flatMap((charger) => Array.from({ length: charger.manner === 'in-turn' ? 1 : charger.slots }, (_, index) => ({ charger, index, jobs: [] })));
+  constructor(
+    chargers: readonly Charger[],
+    private readonly coolS: number,
+  ) {
+    this.slots = chargers.flatMap((charger) =>
+      Array.from({ length: charger.manner === 'in-turn' ? 1 : charger.slots }, (_, index) => ({
+        charger,
+        index,
+        jobs: [],
+      })),
+    );
   }
 
   private inReach: ReadonlySet<string> | null = null;
@@ -40,15 +62,25 @@ export class ChargeDay {
   /** Moves to where only some chargers are: what hangs on the others is taken off. */
   reach(chargerIds: ReadonlySet<string>, atS: number): void {
     this.inReach = chargerIds;
-    for (const { charger, jobs } of this.slots) if (!chargerIds.has(charger.id)) for (const job of [...jobs]) if (job.toS > atS) this.take(job.pack.id, atS);
+    for (const { charger, jobs } of this.slots)
+      if (!chargerIds.has(charger.id))
+        for (const job of [...jobs]) if (job.toS > atS) this.take(job.pack.id, atS);
   }
 
   /** Whether a pack is on a charger and gains by staying there after a second. */
-  charging(packId: string, atS: number): boolean { const on = this.jobOf(packId); return on !== null && on.job.toS > atS && on.job.toShare > this.shareAt(packId, atS); }
+  charging(packId: string, atS: number): boolean {
+    const on = this.jobOf(packId);
+    return on !== null && on.job.toS > atS && on.job.toShare > this.shareAt(packId, atS);
+  }
 
   private leftOf(charger: Charger): number {
     if (charger.sourceWh === 0 && charger.source !== 'bank') return Infinity;
-    return charger.sourceWh - this.slots.filter((s) => s.charger === charger).reduce((sum, s) => sum + s.jobs.reduce((wh, j) => wh + drawOf(j), 0), 0);
+    return (
+      charger.sourceWh -
+      this.slots
+        .filter((s) => s.charger === charger)
+        .reduce((sum, s) => sum + s.jobs.reduce((wh, j) => wh + drawOf(j), 0), 0)
+    );
   }
 
   private timed(job: Job, before: Job | undefined, leftWh: number): void {
@@ -64,16 +96,38 @@ export class ChargeDay {
     let best: { slot: Slot; job: Job } | null = null;
     for (const slot of this.slots) {
       if (this.inReach && !this.inReach.has(slot.charger.id)) continue;
-      if (slot.charger.aircraftIds.length > 0 && !slot.charger.aircraftIds.some((id) => pack.aircraftIds.includes(id))) continue;
-      const job: Job = { pack, full: fullMinutes(pack, slot.charger), readyS: atS + this.coolS, fromShare: share, fromS: 0, toS: 0, toShare: share, dry: false };
+      if (
+        slot.charger.aircraftIds.length > 0 &&
+        !slot.charger.aircraftIds.some((id) => pack.aircraftIds.includes(id))
+      )
+        continue;
+      const job: Job = {
+        pack,
+        full: fullMinutes(pack, slot.charger),
+        readyS: atS + this.coolS,
+        fromShare: share,
+        fromS: 0,
+        toS: 0,
+        toShare: share,
+        dry: false,
+      };
       this.timed(job, slot.jobs.at(-1), this.leftOf(slot.charger));
-      if (job.toShare > share && (!best || job.toShare > best.job.toShare + 1e-9 || (job.toShare > best.job.toShare - 1e-9 && job.toS < best.job.toS))) best = { slot, job };
+      if (
+        job.toShare > share &&
+        (!best ||
+          job.toShare > best.job.toShare + 1e-9 ||
+          (job.toShare > best.job.toShare - 1e-9 && job.toS < best.job.toS))
+      )
+        best = { slot, job };
     }
     best?.slot.jobs.push(best.job);
   }
 
   private jobOf(packId: string): { slot: Slot; job: Job } | null {
-    for (const slot of this.slots) { const job = slot.jobs.findLast((j) => j.pack.id === packId); if (job) return { slot, job }; }
+    for (const slot of this.slots) {
+      const job = slot.jobs.findLast((j) => j.pack.id === packId);
+      if (job) return { slot, job };
+    }
     return null;
   }
 
@@ -107,12 +161,26 @@ export class ChargeDay {
     const behind = slot.jobs.splice(at);
     behind.shift();
     if (atS > job.fromS) slot.jobs.push(Object.assign(job, { toS: atS, toShare: share, dry: false }));
-    for (const next of behind) { this.timed(next, slot.jobs.at(-1), this.leftOf(slot.charger)); slot.jobs.push(next); }
+    for (const next of behind) {
+      this.timed(next, slot.jobs.at(-1), this.leftOf(slot.charger));
+      slot.jobs.push(next);
+    }
     return share;
   }
 
   /** Every charge there was or will be. */
   get runs(): ChargeRun[] {
-    return this.slots.flatMap(({ charger, index, jobs }) => jobs.map((j) => ({ chargerId: charger.id, slot: index, packId: j.pack.id, fromS: j.fromS, toS: j.toS, fromShare: j.fromShare, toShare: j.toShare, dry: j.dry })));
+    return this.slots.flatMap(({ charger, index, jobs }) =>
+      jobs.map((j) => ({
+        chargerId: charger.id,
+        slot: index,
+        packId: j.pack.id,
+        fromS: j.fromS,
+        toS: j.toS,
+        fromShare: j.fromShare,
+        toShare: j.toShare,
+        dry: j.dry,
+      })),
+    );
   }
 }

@@ -10,13 +10,19 @@ export const STORAGE_DAYS = 5;
 const DAY_MS = 86_400_000;
 
 /** Days between two local dates, whole. */
-export const daysBetween = (from: string, to: string): number => Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
+export const daysBetween = (from: string, to: string): number =>
+  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
 
 /** Share of a pack on a date: what it was charged to, less what it has drained by itself since. */
-export const shareOn = (pack: Pick<Pack, 'charge' | 'chargedOn' | 'drainDelayDays'>, date: string): number => {
+export const shareOn = (
+  pack: Pick<Pack, 'charge' | 'chargedOn' | 'drainDelayDays'>,
+  date: string,
+): number => {
   if (pack.chargedOn === null) return pack.charge;
   const days = daysBetween(pack.chargedOn, date);
-  return Number.isFinite(days) ? selfDischarged(pack.charge, Math.max(0, days), pack.drainDelayDays) : pack.charge;
+  return Number.isFinite(days)
+    ? selfDischarged(pack.charge, Math.max(0, days), pack.drainDelayDays)
+    : pack.charge;
 };
 
 export interface TopUp {
@@ -27,7 +33,11 @@ export interface TopUp {
   readonly drained: boolean;
 }
 
-export interface DeviceCharge { readonly device: Device; readonly minutes: number; readonly lasts: boolean }
+export interface DeviceCharge {
+  readonly device: Device;
+  readonly minutes: number;
+  readonly lasts: boolean;
+}
 
 export interface Evening {
   /** What to charge, in the order to put it on. */
@@ -48,18 +58,36 @@ export interface Evening {
  * @param date local date of the shoot @param today local date of the evening
  * @param hoursInUse hours the controller and what goes with it will be on
  */
-export const eveningBefore = (packs: readonly Pack[], devices: readonly Device[], chargers: readonly Charger[], today: string, date: string, hoursInUse: number): Evening => {
-  const topUp = packs.map((pack): TopUp => { const share = shareOn(pack, date); return { pack, share, drained: share < pack.charge - 0.005 }; })
-    .filter((t) => t.share < WORTH_TOPPING && t.pack.condition === 'sound').sort((a, b) => b.share - a.share);
+export const eveningBefore = (
+  packs: readonly Pack[],
+  devices: readonly Device[],
+  chargers: readonly Charger[],
+  today: string,
+  date: string,
+  hoursInUse: number,
+): Evening => {
+  const topUp = packs
+    .map((pack): TopUp => {
+      const share = shareOn(pack, date);
+      return { pack, share, drained: share < pack.charge - 0.005 };
+    })
+    .filter((t) => t.share < WORTH_TOPPING && t.pack.condition === 'sound')
+    .sort((a, b) => b.share - a.share);
   const evening = new ChargeDay(chargers, 0);
   for (const { pack } of topUp) evening.put(pack, shareOn(pack, today), 0);
   const runs = evening.runs;
   const full = new Set(runs.filter((r) => !r.dry).map((r) => r.packId));
   const far = daysBetween(today, date) >= STORAGE_DAYS;
   return {
-    topUp, runs, doneS: Math.max(0, ...runs.map((r) => r.toS)),
+    topUp,
+    runs,
+    doneS: Math.max(0, ...runs.map((r) => r.toS)),
     notFull: topUp.filter((t) => !full.has(t.pack.id)).map((t) => t.pack),
-    devices: devices.map((device) => ({ device, minutes: chargeMinutes(device.chargeMinutes, device.charge, 1), lasts: device.charge * device.hours >= hoursInUse })),
+    devices: devices.map((device) => ({
+      device,
+      minutes: chargeMinutes(device.chargeMinutes, device.charge, 1),
+      lasts: device.charge * device.hours >= hoursInUse,
+    })),
     storage: far ? packs.filter((p) => shareOn(p, today) > STORAGE_SHARES[1] + 0.05) : [],
   };
 };

@@ -3,37 +3,87 @@ import { describe, expect, it } from 'vitest';
 import type { FlownFlight, Pack } from '../kit';
 import { calibrate, FLIGHTS_TO_COUNT, learned, packEnergy, packFaults, usedOf } from '.';
 
-const pack = (id: string, more: Partial<Pack> = {}): Pack => ({ id, name: id, aircraftIds: ['A'], ratedWh: 46, charge: 1, health: 1, cycles: 10, chargedOn: null, drainDelayDays: 3, chargeMinutes: 70, mostCycles: 200, condition: 'sound', massG: 0, firmware: '', firmwareOn: null, retired: false, ...more });
+const pack = (id: string, more: Partial<Pack> = {}): Pack => ({
+  id,
+  name: id,
+  aircraftIds: ['A'],
+  ratedWh: 46,
+  charge: 1,
+  health: 1,
+  cycles: 10,
+  chargedOn: null,
+  drainDelayDays: 3,
+  chargeMinutes: 70,
+  mostCycles: 200,
+  condition: 'sound',
+  massG: 0,
+  firmware: '',
+  firmwareOn: null,
+  retired: false,
+  ...more,
+});
 let n = 0;
 /** A flight that used so much for each watt-hour planned, at 25 °C where a pack gives all it has. */
 const flight = (packId: string, ratio: number, more: Partial<FlownFlight> = {}): FlownFlight => {
   const plannedWh = 20;
   n += 1;
-  return { id: `f${n}`, filmId: null, flightId: null, aircraftId: 'A', packId, utcMs: n, minutes: 12, startShare: 1, endShare: 1 - (plannedWh * ratio) / 46, plannedWh, temperatureC: 25, verdict: 'as-planned', condition: 'sound', shotIds: [], ...more };
+  return {
+    id: `f${n}`,
+    filmId: null,
+    flightId: null,
+    aircraftId: 'A',
+    packId,
+    utcMs: n,
+    minutes: 12,
+    startShare: 1,
+    endShare: 1 - (plannedWh * ratio) / 46,
+    plannedWh,
+    temperatureC: 25,
+    verdict: 'as-planned',
+    condition: 'sound',
+    shotIds: [],
+    ...more,
+  };
 };
-const ratios = fc.array(fc.double({ min: 0.94, max: 1.06, noNaN: true }), { minLength: FLIGHTS_TO_COUNT, maxLength: 20 });
+const ratios = fc.array(fc.double({ min: 0.94, max: 1.06, noNaN: true }), {
+  minLength: FLIGHTS_TO_COUNT,
+  maxLength: 20,
+});
 
 describe('calibration from logged flights', () => {
   it('finds the factor flights were made with, whichever pack they were on', () => {
-    fc.assert(fc.property(fc.double({ min: 0.7, max: 1.6, noNaN: true }), fc.integer({ min: 3, max: 12 }), (factor, count) => {
-      const packs = ['p', 'q', 'r'].map((id) => pack(id));
-      const log = Array.from({ length: count }, (_, i) => flight(['p', 'q', 'r'][i % 3]!, factor));
-      expect(calibrate(log, packs).craft.get('A')?.factor).toBeCloseTo(factor, 6);
-      expect(calibrate(log, packs).craft.get('A')?.spread).toBeCloseTo(0, 6);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.7, max: 1.6, noNaN: true }),
+        fc.integer({ min: 3, max: 12 }),
+        (factor, count) => {
+          const packs = ['p', 'q', 'r'].map((id) => pack(id));
+          const log = Array.from({ length: count }, (_, i) => flight(['p', 'q', 'r'][i % 3]!, factor));
+          expect(calibrate(log, packs).craft.get('A')?.factor).toBeCloseTo(factor, 6);
+          expect(calibrate(log, packs).craft.get('A')?.spread).toBeCloseTo(0, 6);
+        },
+      ),
+    );
   });
   it('stays within what was measured, and in no order', () => {
-    fc.assert(fc.property(ratios, (list) => {
-      const log = list.map((r) => flight('p', r));
-      const { craft } = calibrate(log, [pack('p')]);
-      expect(craft.get('A')!.factor).toBeGreaterThanOrEqual(Math.min(...list) - 1e-9);
-      expect(craft.get('A')!.factor).toBeLessThanOrEqual(Math.max(...list) + 1e-9);
-      expect(calibrate([...log].reverse(), [pack('p')]).craft.get('A')!.factor).toBeCloseTo(craft.get('A')!.factor, 9);
-    }));
+    fc.assert(
+      fc.property(ratios, (list) => {
+        const log = list.map((r) => flight('p', r));
+        const { craft } = calibrate(log, [pack('p')]);
+        expect(craft.get('A')!.factor).toBeGreaterThanOrEqual(Math.min(...list) - 1e-9);
+        expect(craft.get('A')!.factor).toBeLessThanOrEqual(Math.max(...list) + 1e-9);
+        expect(calibrate([...log].reverse(), [pack('p')]).craft.get('A')!.factor).toBeCloseTo(
+          craft.get('A')!.factor,
+          9,
+        );
+      }),
+    );
   });
   it('says nothing before three flights', () => {
     expect(calibrate([flight('p', 1.2), flight('p', 1.2)], [pack('p')]).craft.size).toBe(0);
-    expect(calibrate([flight('p', 1.2), flight('p', 1.2), flight('p', 1.2)], [pack('p')]).craft.get('A')?.flights).toBe(3);
+    expect(
+      calibrate([flight('p', 1.2), flight('p', 1.2), flight('p', 1.2)], [pack('p')]).craft.get('A')?.flights,
+    ).toBe(3);
   });
   it('names a flight far from the others and leaves it out', () => {
     const odd = flight('p', 1.9);
@@ -43,14 +93,21 @@ describe('calibration from logged flights', () => {
     expect(craft.get('A')!.factor).toBeCloseTo(1, 1);
   });
   it('a pack that falls behind its sisters is found, and does not make the aircraft look hungry', () => {
-    const log = [...[1, 1.01, 0.99].flatMap((r) => [flight('p', r), flight('q', r)]), ...[1.24, 1.26, 1.25].map((r) => flight('weak', r))];
+    const log = [
+      ...[1, 1.01, 0.99].flatMap((r) => [flight('p', r), flight('q', r)]),
+      ...[1.24, 1.26, 1.25].map((r) => flight('weak', r)),
+    ];
     const packs = [pack('p'), pack('q'), pack('weak')];
     const found = calibrate(log, packs);
     expect(found.craft.get('A')!.factor).toBeCloseTo(1, 1);
     expect(found.packs.get('weak')!.factor).toBeCloseTo(1.25, 1);
     expect(packFaults(packs[2]!, found)[0]).toContain('faster than its sisters');
     expect(packFaults(packs[0]!, found)).toEqual([]);
-    const { packs: wiser, aircraft } = learned<{ id: string; energyFactor?: number }, Pack>([{ id: 'A' }, { id: 'B' }], packs, found);
+    const { packs: wiser, aircraft } = learned<{ id: string; energyFactor?: number }, Pack>(
+      [{ id: 'A' }, { id: 'B' }],
+      packs,
+      found,
+    );
     expect(packEnergy(wiser[2]!, 25, 0.3).availableWh).toBeCloseTo(46 / 1.25, 0);
     expect(aircraft.map((a) => a.energyFactor)).toEqual([found.craft.get('A')!.factor, undefined]);
   });
@@ -61,7 +118,9 @@ describe('calibration from logged flights', () => {
     expect(counted.map((c) => c.ratio)).toEqual([null, null]);
   });
   it('energy used is the share of what the pack holds in the cold', () => {
-    expect(usedOf(flight('p', 1, { startShare: 1, endShare: 0.5, temperatureC: 0 }), pack('p', { health: 0.9 }))).toBeCloseTo(0.5 * 46 * 0.9 * 0.86, 9);
+    expect(
+      usedOf(flight('p', 1, { startShare: 1, endShare: 0.5, temperatureC: 0 }), pack('p', { health: 0.9 })),
+    ).toBeCloseTo(0.5 * 46 * 0.9 * 0.86, 9);
     expect(usedOf(flight('p', 1, { startShare: 0.4, endShare: 0.5 }), pack('p'))).toBe(0);
   });
   it('swollen, hot or past its cycles is told', () => {

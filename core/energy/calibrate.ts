@@ -44,19 +44,30 @@ const median = (list: readonly number[]): number => {
 
 const strays = (logs: readonly number[]): boolean[] => {
   const middle = median(logs);
-  const limit = Math.max(OUTLIER_LEAST, OUTLIER_DEVIATIONS * MAD_TO_SIGMA * median(logs.map((r) => Math.abs(r - middle))));
+  const limit = Math.max(
+    OUTLIER_LEAST,
+    OUTLIER_DEVIATIONS * MAD_TO_SIGMA * median(logs.map((r) => Math.abs(r - middle))),
+  );
   return logs.map((r) => logs.length >= FLIGHTS_TO_COUNT && Math.abs(r - middle) > limit);
 };
 
 /** Energy a logged flight took: the share of its pack, worth what the pack holds in that temperature. */
 export const usedOf = (flown: FlownFlight, pack: Pick<Pack, 'ratedWh' | 'health'>): number =>
-  Math.max(0, flown.startShare - flown.endShare) * pack.ratedWh * pack.health * temperatureFactor(flown.temperatureC);
+  Math.max(0, flown.startShare - flown.endShare) *
+  pack.ratedWh *
+  pack.health *
+  temperatureFactor(flown.temperatureC);
 
-interface Told { readonly flown: FlownFlight; readonly usedWh: number; readonly log: number | null }
+interface Told {
+  readonly flown: FlownFlight;
+  readonly usedWh: number;
+  readonly log: number | null;
+}
 
 const factorOf = (logs: readonly number[], base = 0): Factor => {
   const mean = logs.reduce((sum, r) => sum + r, 0) / Math.max(1, logs.length);
-  const variance = logs.length > 1 ? logs.reduce((sum, r) => sum + (r - mean) ** 2, 0) / (logs.length - 1) : 0;
+  const variance =
+    logs.length > 1 ? logs.reduce((sum, r) => sum + (r - mean) ** 2, 0) / (logs.length - 1) : 0;
   return { factor: Math.exp(mean - base), spread: Math.sqrt(variance), flights: logs.length };
 };
 
@@ -71,33 +82,63 @@ export const calibrate = (log: readonly FlownFlight[], packs: readonly Pack[]): 
     const pack = byId.get(flown.packId);
     if (!pack) return [];
     const usedWh = usedOf(flown, pack);
-    const counts = flown.plannedWh !== null && flown.plannedWh > 0 && flown.startShare - flown.endShare >= LEAST_SHARE;
-    return [{ flown, usedWh, log: counts && flown.plannedWh !== null ? Math.log(usedWh / flown.plannedWh) : null }];
+    const counts =
+      flown.plannedWh !== null && flown.plannedWh > 0 && flown.startShare - flown.endShare >= LEAST_SHARE;
+    return [
+      { flown, usedWh, log: counts && flown.plannedWh !== null ? Math.log(usedWh / flown.plannedWh) : null },
+    ];
   });
   const outliers = new Set<string>();
   const craft = new Map<string, Factor>();
   const against = new Map<string, Factor>();
-  for (const [aircraftId, flights] of groupBy(told.filter((t) => t.log !== null), (t) => t.flown.aircraftId)) {
+  for (const [aircraftId, flights] of groupBy(
+    told.filter((t) => t.log !== null),
+    (t) => t.flown.aircraftId,
+  )) {
     const perPack = [...groupBy(flights, (t) => t.flown.packId)];
     const enough = perPack.filter(([, list]) => list.length >= FLIGHTS_TO_COUNT);
     // A pack with enough flights is judged by its own; the rest by all there are.
-    for (const list of [...enough.map(([, l]) => l), perPack.filter(([, l]) => l.length < FLIGHTS_TO_COUNT).flatMap(([, l]) => l)]) {
-      strays(list.map((t) => t.log ?? 0)).forEach((out, i) => { const t = list[i]; if (out && t) outliers.add(t.flown.id); });
+    for (const list of [
+      ...enough.map(([, l]) => l),
+      perPack.filter(([, l]) => l.length < FLIGHTS_TO_COUNT).flatMap(([, l]) => l),
+    ]) {
+      strays(list.map((t) => t.log ?? 0)).forEach((out, i) => {
+        const t = list[i];
+        if (out && t) outliers.add(t.flown.id);
+      });
     }
     const kept = flights.filter((t) => !outliers.has(t.flown.id));
     if (kept.length < FLIGHTS_TO_COUNT) continue;
-    const middles = [...groupBy(kept, (t) => t.flown.packId)].map(([, list]) => ({ middle: factorOf(list.map((t) => t.log ?? 0)), n: list.length }));
-    const centre = median(middles.flatMap(({ middle, n }) => Array.from({ length: n }, () => Math.log(middle.factor))));
+    const middles = [...groupBy(kept, (t) => t.flown.packId)].map(([, list]) => ({
+      middle: factorOf(list.map((t) => t.log ?? 0)),
+      n: list.length,
+    }));
+    const centre = median(
+      middles.flatMap(({ middle, n }) => Array.from({ length: n }, () => Math.log(middle.factor))),
+    );
     const all = factorOf(kept.map((t) => t.log ?? 0));
     craft.set(aircraftId, { ...all, factor: Math.exp(centre) });
     for (const [packId] of enough) {
       const list = kept.filter((t) => t.flown.packId === packId);
-      if (list.length >= FLIGHTS_TO_COUNT) against.set(packId, factorOf(list.map((t) => t.log ?? 0), centre));
+      if (list.length >= FLIGHTS_TO_COUNT)
+        against.set(
+          packId,
+          factorOf(
+            list.map((t) => t.log ?? 0),
+            centre,
+          ),
+        );
     }
   }
   return {
-    craft, packs: against,
-    counted: told.map(({ flown, usedWh, log: ratio }) => ({ flown, usedWh, ratio: ratio === null ? null : Math.exp(ratio), outlier: outliers.has(flown.id) })),
+    craft,
+    packs: against,
+    counted: told.map(({ flown, usedWh, log: ratio }) => ({
+      flown,
+      usedWh,
+      ratio: ratio === null ? null : Math.exp(ratio),
+      outlier: outliers.has(flown.id),
+    })),
   };
 };
 
@@ -108,14 +149,33 @@ export const FAILING_FACTOR = 1.12;
 export const packFaults = (pack: Pack, calibration: Calibration): string[] => {
   const against = calibration.packs.get(pack.id);
   return [
-    ...(pack.condition === 'sound' ? [] : [pack.condition === 'hot' ? 'it came down hot' : `it is ${pack.condition}`]),
+    ...(pack.condition === 'sound'
+      ? []
+      : [pack.condition === 'hot' ? 'it came down hot' : `it is ${pack.condition}`]),
     ...(pack.cycles > pack.mostCycles ? [`${pack.cycles} cycles, trusted for ${pack.mostCycles}`] : []),
-    ...(against && against.factor > FAILING_FACTOR ? [`it drains ${Math.round((against.factor - 1) * 100)} % faster than its sisters over ${against.flights} flights`] : []),
+    ...(against && against.factor > FAILING_FACTOR
+      ? [
+          `it drains ${Math.round((against.factor - 1) * 100)} % faster than its sisters over ${against.flights} flights`,
+        ]
+      : []),
   ];
 };
 
 /** The kit's aircraft and packs with what the log has taught about them. */
-export const learned = <A extends { readonly id: string; readonly energyFactor?: number }, P extends { readonly id: string; readonly drawFactor?: number }>(aircraft: readonly A[], packs: readonly P[], calibration: Calibration): { aircraft: A[]; packs: P[] } => ({
-  aircraft: aircraft.map((a) => { const f = calibration.craft.get(a.id); return f ? { ...a, energyFactor: f.factor } : a; }),
-  packs: packs.map((p) => { const f = calibration.packs.get(p.id); return f ? { ...p, drawFactor: f.factor } : p; }),
+export const learned = <
+  A extends { readonly id: string; readonly energyFactor?: number },
+  P extends { readonly id: string; readonly drawFactor?: number },
+>(
+  aircraft: readonly A[],
+  packs: readonly P[],
+  calibration: Calibration,
+): { aircraft: A[]; packs: P[] } => ({
+  aircraft: aircraft.map((a) => {
+    const f = calibration.craft.get(a.id);
+    return f ? { ...a, energyFactor: f.factor } : a;
+  }),
+  packs: packs.map((p) => {
+    const f = calibration.packs.get(p.id);
+    return f ? { ...p, drawFactor: f.factor } : p;
+  }),
 });

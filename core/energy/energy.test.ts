@@ -4,22 +4,46 @@ import { airDensity, legSeconds, windSpeedAt, type Wind } from '../air';
 import type { AirframeFigures } from '../kit';
 import { fly, moveOf, initialValues } from '../moves';
 import vectors from '../vectors/power.json';
-import { chargeMinutes, hoverCost, legCost, packEnergy, pathEnergy, powerModel, selfDischarged, temperatureFactor, wayHome } from '.';
+import {
+  chargeMinutes,
+  hoverCost,
+  legCost,
+  packEnergy,
+  pathEnergy,
+  powerModel,
+  selfDischarged,
+  temperatureFactor,
+  wayHome,
+} from '.';
 
 const craft = new Map(vectors.craft.map((c) => [c.name, c as AirframeFigures & { name: string }]));
 const plover = craft.get('Plover 720')!;
-const near = (mine: number, theirs: number): void => expect(Math.abs(mine - theirs)).toBeLessThan(Math.max(vectors.tolerance * Math.abs(theirs), 0.0005));
+const near = (mine: number, theirs: number): void =>
+  expect(Math.abs(mine - theirs)).toBeLessThan(Math.max(vectors.tolerance * Math.abs(theirs), 0.0005));
 
 describe('power', () => {
   it.each(vectors.cases)('$craft at $airspeedMs m/s climbing $climbMs', (c) =>
-    near(powerModel(craft.get(c.craft)!, c.densityKgM3, c.addedMassKg).watts(c.airspeedMs, c.climbMs), c.watts));
-  it.each(vectors.density)('air at $elevationM m', (d) => near(airDensity(d.elevationM, d.temperatureC), d.densityKgM3));
-  it.each(vectors.wind)('wind at $heightM m', (w) => near(windSpeedAt(w.speedAt10mMs, w.heightM, w.shear), w.speedMs));
-  it.each(vectors.temperature)('cell at $cellC °C', (t) => near(temperatureFactor(t.cellC), t.capacityFactor));
-  it.each(vectors.charge)('charge $fromFraction to $toFraction', (c) => near(chargeMinutes(c.fullMinutes, c.fromFraction, c.toFraction), c.minutes));
+    near(
+      powerModel(craft.get(c.craft)!, c.densityKgM3, c.addedMassKg).watts(c.airspeedMs, c.climbMs),
+      c.watts,
+    ),
+  );
+  it.each(vectors.density)('air at $elevationM m', (d) =>
+    near(airDensity(d.elevationM, d.temperatureC), d.densityKgM3),
+  );
+  it.each(vectors.wind)('wind at $heightM m', (w) =>
+    near(windSpeedAt(w.speedAt10mMs, w.heightM, w.shear), w.speedMs),
+  );
+  it.each(vectors.temperature)('cell at $cellC °C', (t) =>
+    near(temperatureFactor(t.cellC), t.capacityFactor),
+  );
+  it.each(vectors.charge)('charge $fromFraction to $toFraction', (c) =>
+    near(chargeMinutes(c.fullMinutes, c.fromFraction, c.toFraction), c.minutes),
+  );
   it.each(vectors.legs)('leg on $bearingDeg° in $windMs m/s from $windFromDeg°', (l) => {
     const leg = legSeconds(l.lengthM, l.bearingDeg, l.airspeedMs, l.windMs, l.windFromDeg);
-    if (l.seconds === null) expect(leg.ok).toBe(false); else near(leg.ok ? leg.value : NaN, l.seconds);
+    if (l.seconds === null) expect(leg.ok).toBe(false);
+    else near(leg.ok ? leg.value : NaN, l.seconds);
   });
 
   it('flags a craft whose cruise is unknown and still hovers right', () => {
@@ -29,26 +53,47 @@ describe('power', () => {
   });
 
   it('more mass never costs less, thinner air never less in the hover', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 20, noNaN: true }), fc.double({ min: 0, max: 0.3, noNaN: true }), (v, kg) => {
-      expect(powerModel(plover, 1.1, kg + 0.05).watts(v, 1)).toBeGreaterThan(powerModel(plover, 1.1, kg).watts(v, 1));
-      expect(powerModel(plover, 1.0).watts(0, 0)).toBeGreaterThan(powerModel(plover, 1.2).watts(0, 0));
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        fc.double({ min: 0, max: 0.3, noNaN: true }),
+        (v, kg) => {
+          expect(powerModel(plover, 1.1, kg + 0.05).watts(v, 1)).toBeGreaterThan(
+            powerModel(plover, 1.1, kg).watts(v, 1),
+          );
+          expect(powerModel(plover, 1.0).watts(0, 0)).toBeGreaterThan(powerModel(plover, 1.2).watts(0, 0));
+        },
+      ),
+    );
   });
 });
 
 const flyer = { power: powerModel(plover, 1.225), airspeedMs: 10, maxClimbMs: 5, maxDescentMs: 3 };
-const wind = (speedAt10mMs: number, fromDeg = 0): Wind => ({ speedAt10mMs, gustAt10mMs: speedAt10mMs, fromDeg, shear: 0.14 });
+const wind = (speedAt10mMs: number, fromDeg = 0): Wind => ({
+  speedAt10mMs,
+  gustAt10mMs: speedAt10mMs,
+  fromDeg,
+  shear: 0.14,
+});
 
 describe('legs', () => {
   it('out and back along the wind never costs less in more wind', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 6, noNaN: true }), fc.double({ min: 0.1, max: 2, noNaN: true }), (w, more) => {
-      const trip = (speed: number): number => {
-        const a = { x: 0, y: 0, z: 30 }; const b = { x: 0, y: 400, z: 30 };
-        const out = legCost(flyer, wind(speed), a, b); const back = legCost(flyer, wind(speed), b, a);
-        return out.ok && back.ok ? out.value.seconds + back.value.seconds : Infinity;
-      };
-      expect(trip(w + more)).toBeGreaterThanOrEqual(trip(w) - 1e-9);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 6, noNaN: true }),
+        fc.double({ min: 0.1, max: 2, noNaN: true }),
+        (w, more) => {
+          const trip = (speed: number): number => {
+            const a = { x: 0, y: 0, z: 30 };
+            const b = { x: 0, y: 400, z: 30 };
+            const out = legCost(flyer, wind(speed), a, b);
+            const back = legCost(flyer, wind(speed), b, a);
+            return out.ok && back.ok ? out.value.seconds + back.value.seconds : Infinity;
+          };
+          expect(trip(w + more)).toBeGreaterThanOrEqual(trip(w) - 1e-9);
+        },
+      ),
+    );
   });
   it('in still air a level leg is distance over speed', () => {
     const leg = legCost(flyer, wind(0), { x: 0, y: 0, z: 20 }, { x: 300, y: 0, z: 20 });
@@ -58,7 +103,8 @@ describe('legs', () => {
     const leg = legCost(flyer, wind(0), { x: 0, y: 0, z: 0 }, { x: 10, y: 0, z: 100 });
     expect(leg.ok && leg.value.seconds).toBeCloseTo(20, 9);
   });
-  it('has no way home when the wind wins', () => expect(wayHome(flyer, wind(14), { x: 0, y: -500, z: 60 }, 60).ok).toBe(false));
+  it('has no way home when the wind wins', () =>
+    expect(wayHome(flyer, wind(14), { x: 0, y: -500, z: 60 }, 60).ok).toBe(false));
   it('the way home climbs to the return height first', () => {
     const low = wayHome(flyer, wind(0), { x: 100, y: 0, z: 10 }, 60);
     expect(low.ok && low.value.seconds).toBeCloseTo(50 / 5 + 10 + 60 / 3, 6);
@@ -80,9 +126,19 @@ describe('energy of a path', () => {
       let sum = 0;
       const pieces = flown.value.samples;
       for (let i = 1; i < pieces.length; i += 1) {
-        const a = pieces[i - 1]!; const b = pieces[i]!; const dt = b.timeS - a.timeS;
-        const air = windSpeedAt(3, (a.pose.at.z + b.pose.at.z) / 2, 0.14); const to = ((250 + 180) * Math.PI) / 180;
-        sum += model.watts(Math.hypot((b.pose.at.x - a.pose.at.x) / dt - air * Math.sin(to), (b.pose.at.y - a.pose.at.y) / dt - air * Math.cos(to)), (b.pose.at.z - a.pose.at.z) / dt) * dt;
+        const a = pieces[i - 1]!;
+        const b = pieces[i]!;
+        const dt = b.timeS - a.timeS;
+        const air = windSpeedAt(3, (a.pose.at.z + b.pose.at.z) / 2, 0.14);
+        const to = ((250 + 180) * Math.PI) / 180;
+        sum +=
+          model.watts(
+            Math.hypot(
+              (b.pose.at.x - a.pose.at.x) / dt - air * Math.sin(to),
+              (b.pose.at.y - a.pose.at.y) / dt - air * Math.cos(to),
+            ),
+            (b.pose.at.z - a.pose.at.z) / dt,
+          ) * dt;
       }
       expect(mine.wattHours / (sum / 3600)).toBeCloseTo(1, 1);
     }
@@ -92,7 +148,10 @@ describe('energy of a path', () => {
     const shape = move.shape(initialValues(move.parameters), subject);
     const flown = shape.ok ? fly(shape.value, { accelMs2: 1, turnAccelDegS2: 8 }, 'whole', 12) : shape;
     if (!flown.ok) throw new Error(flown.reason);
-    expect(pathEnergy(flown.value, flyer.power, wind(4)).there.wattHours).toBeCloseTo(hoverCost(flyer.power, wind(4), 15, 12).wattHours, 9);
+    expect(pathEnergy(flown.value, flyer.power, wind(4)).there.wattHours).toBeCloseTo(
+      hoverCost(flyer.power, wind(4), 15, 12).wattHours,
+      9,
+    );
   });
 });
 

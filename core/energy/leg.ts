@@ -59,7 +59,13 @@ const ORIGIN: Vec3 = { x: 0, y: 0, z: 0 };
  * Way home from a place: up to the return height if below it, straight over the launch point, down.
  * @param returnHeightM above the launch point, m
  */
-export const wayHome = (flyer: LegFlyer, wind: Wind, from: Vec3, returnHeightM: number, home: Vec3 = ORIGIN): Result<LegCost> => {
+export const wayHome = (
+  flyer: LegFlyer,
+  wind: Wind,
+  from: Vec3,
+  returnHeightM: number,
+  home: Vec3 = ORIGIN,
+): Result<LegCost> => {
   const top = Math.max(from.z, home.z + returnHeightM);
   const up = verticalCost(flyer, wind, from.z, top);
   const over = legCost(flyer, wind, { ...from, z: top }, { x: home.x, y: home.y, z: top });

@@ -23,16 +23,28 @@ const shape = (airspeedMs: number, inducedMs: number): number => {
   const v2 = airspeedMs * airspeedMs;
   const i2 = inducedMs * inducedMs;
   if (v2 === 0) return 1;
-  return (1 - s) * (1 + (3 * v2) / (POWER.tipSpeedMs * POWER.tipSpeedMs)) + s * Math.sqrt(Math.sqrt(1 + (v2 * v2) / (4 * i2 * i2)) - v2 / (2 * i2));
+  return (
+    (1 - s) * (1 + (3 * v2) / (POWER.tipSpeedMs * POWER.tipSpeedMs)) +
+    s * Math.sqrt(Math.sqrt(1 + (v2 * v2) / (4 * i2 * i2)) - v2 / (2 * i2))
+  );
 };
 
-const parasite = (craft: AirframeFigures, ratedHoverW: number, ratedInducedMs: number): { k: number; basis: CruiseBasis } => {
+const parasite = (
+  craft: AirframeFigures,
+  ratedHoverW: number,
+  ratedInducedMs: number,
+): { k: number; basis: CruiseBasis } => {
   if (craft.cruiseMinutes > 0 && craft.cruiseSpeedMs > 0) {
-    const k = (craft.hoverMinutes / craft.cruiseMinutes - shape(craft.cruiseSpeedMs, ratedInducedMs)) / craft.cruiseSpeedMs ** 3;
+    const k =
+      (craft.hoverMinutes / craft.cruiseMinutes - shape(craft.cruiseSpeedMs, ratedInducedMs)) /
+      craft.cruiseSpeedMs ** 3;
     if (k > 0) return { k, basis: 'rated-cruise' };
   }
   if (craft.dragAreaM2 !== undefined && craft.dragAreaM2 > 0) {
-    return { k: (0.5 * SEA_LEVEL_DENSITY * craft.dragAreaM2) / (POWER.climbEfficiency * ratedHoverW), basis: 'drag-area' };
+    return {
+      k: (0.5 * SEA_LEVEL_DENSITY * craft.dragAreaM2) / (POWER.climbEfficiency * ratedHoverW),
+      basis: 'drag-area',
+    };
   }
   return { k: 0, basis: 'unknown' };
 };
@@ -45,17 +57,26 @@ const parasite = (craft: AirframeFigures, ratedHoverW: number, ratedInducedMs: n
  * @param addedMassKg mass on top of the rated mass, kg
  * @param factor real energy for each watt-hour so reckoned, from logged flights
  */
-export const powerModel = (craft: AirframeFigures, density: number, addedMassKg = 0, factor = 1): PowerModel => {
+export const powerModel = (
+  craft: AirframeFigures,
+  density: number,
+  addedMassKg = 0,
+  factor = 1,
+): PowerModel => {
   const ratedHoverW = craft.packWh / (craft.hoverMinutes / 60);
   const massKg = craft.massKg + addedMassKg;
-  const hoverW = factor * ratedHoverW * (massKg / craft.massKg) ** 1.5 * Math.sqrt(SEA_LEVEL_DENSITY / density);
+  const hoverW =
+    factor * ratedHoverW * (massKg / craft.massKg) ** 1.5 * Math.sqrt(SEA_LEVEL_DENSITY / density);
   const inducedMs = inducedVelocity(massKg, craft.rotors, craft.rotorDiameterM, density);
   const ratedInducedMs = inducedVelocity(craft.massKg, craft.rotors, craft.rotorDiameterM, SEA_LEVEL_DENSITY);
   const { k, basis } = parasite(craft, ratedHoverW, ratedInducedMs);
   const drag = (factor * ratedHoverW * k * density) / SEA_LEVEL_DENSITY;
   const climb = (factor * massKg * POWER.gravity) / POWER.climbEfficiency;
   return {
-    watts: (airspeedMs, climbMs) => hoverW * shape(airspeedMs, inducedMs) + drag * airspeedMs * airspeedMs * airspeedMs + Math.max(climbMs, 0) * climb,
+    watts: (airspeedMs, climbMs) =>
+      hoverW * shape(airspeedMs, inducedMs) +
+      drag * airspeedMs * airspeedMs * airspeedMs +
+      Math.max(climbMs, 0) * climb,
     hoverW,
     basis,
   };

@@ -2,7 +2,20 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/exposure.json';
 import {
-  exposureError, filterStops, flickerSafe, isoSteps, opticalDensity, reasonsFor, regretOf, runnerUpOf, settingEv, shutterAngle, SHUTTERS, solveExposure, whyFor, type ExposureTask,
+  exposureError,
+  filterStops,
+  flickerSafe,
+  isoSteps,
+  opticalDensity,
+  reasonsFor,
+  regretOf,
+  runnerUpOf,
+  settingEv,
+  shutterAngle,
+  SHUTTERS,
+  solveExposure,
+  whyFor,
+  type ExposureTask,
 } from '.';
 
 describe('exposure equation', () => {
@@ -17,50 +30,79 @@ describe('exposure equation', () => {
     expect(filterStops(f.factor)).toBeCloseTo(f.stops, 3);
     expect(opticalDensity(f.factor)).toBeCloseTo(f.opticalDensity, 3);
   });
-  it.each(vectors.flicker)('1/$shutterDenominator on $mainsHz Hz', (f) => expect(flickerSafe(1 / f.shutterDenominator, f.mainsHz)).toBe(f.safe));
+  it.each(vectors.flicker)('1/$shutterDenominator on $mainsHz Hz', (f) =>
+    expect(flickerSafe(1 / f.shutterDenominator, f.mainsHz)).toBe(f.safe),
+  );
   it('refuses a filter that would brighten', () => expect(() => filterStops(0)).toThrow(RangeError));
 });
 
 const base: ExposureTask = {
-  sceneEv100: 14, apertures: [2.8], isoBase: 100, isoCeiling: 3200,
+  sceneEv100: 14,
+  apertures: [2.8],
+  isoBase: 100,
+  isoCeiling: 3200,
   filters: [4, 8, 16, 32, 64].map((factor) => ({ id: `nd${factor}`, factor })),
-  captureFps: 25, bandLowDeg: 150, bandHighDeg: 216, biasStops: -0.3, mainsHz: null, still: false, fixed: {},
+  captureFps: 25,
+  bandLowDeg: 150,
+  bandHighDeg: 216,
+  biasStops: -0.3,
+  mainsHz: null,
+  still: false,
+  fixed: {},
 };
-const solve = (task: ExposureTask) => { const r = solveExposure(task); if (!r.ok) throw new Error(r.reason); return r.value; };
+const solve = (task: ExposureTask) => {
+  const r = solveExposure(task);
+  if (!r.ok) throw new Error(r.reason);
+  return r.value;
+};
 
-const tasks = fc.record({
-  sceneEv100: fc.double({ min: -3, max: 16, noNaN: true }),
-  apertures: fc.constantFrom([2.8], [1.7], [2.8, 4, 5.6, 8, 11]),
-  isoBase: fc.constantFrom(50, 100, 125),
-  isoCeiling: fc.constantFrom(400, 3200, 6400),
-  captureFps: fc.constantFrom(24, 25, 30, 50, 60, 100),
-  mainsHz: fc.constantFrom(null, 50, 60),
-  still: fc.boolean(),
-  flightFilterId: fc.constantFrom(undefined, null, 'nd16'),
-}).map((r): ExposureTask => ({ ...base, ...r }));
+const tasks = fc
+  .record({
+    sceneEv100: fc.double({ min: -3, max: 16, noNaN: true }),
+    apertures: fc.constantFrom([2.8], [1.7], [2.8, 4, 5.6, 8, 11]),
+    isoBase: fc.constantFrom(50, 100, 125),
+    isoCeiling: fc.constantFrom(400, 3200, 6400),
+    captureFps: fc.constantFrom(24, 25, 30, 50, 60, 100),
+    mainsHz: fc.constantFrom(null, 50, 60),
+    still: fc.boolean(),
+    flightFilterId: fc.constantFrom(undefined, null, 'nd16'),
+  })
+  .map((r): ExposureTask => ({ ...base, ...r }));
 
 const exhaustive = (task: ExposureTask): number => {
   let best = Infinity;
-  for (const filter of [{ id: null, factor: 1 }, ...task.filters]) for (const aperture of task.apertures)
-    for (const shutterS of SHUTTERS.filter((t) => t * task.captureFps <= 1.0001)) for (const iso of isoSteps(task.isoBase, task.isoCeiling)) {
-      best = Math.min(best, regretOf(task, { aperture, shutterS, iso, ndStops: Math.log2(filter.factor) }, filter.id));
-    }
+  for (const filter of [{ id: null, factor: 1 }, ...task.filters])
+    for (const aperture of task.apertures)
+      for (const shutterS of SHUTTERS.filter((t) => t * task.captureFps <= 1.0001))
+        for (const iso of isoSteps(task.isoBase, task.isoCeiling)) {
+          best = Math.min(
+            best,
+            regretOf(task, { aperture, shutterS, iso, ndStops: Math.log2(filter.factor) }, filter.id),
+          );
+        }
   return best;
 };
 
 describe('exposure solver', () => {
   it('is never worse than searching every discrete choice', () => {
-    fc.assert(fc.property(tasks, (task) => { expect(solve(task).choice.regret).toBeLessThanOrEqual(exhaustive(task) + 1e-9); }), { numRuns: 80 });
+    fc.assert(
+      fc.property(tasks, (task) => {
+        expect(solve(task).choice.regret).toBeLessThanOrEqual(exhaustive(task) + 1e-9);
+      }),
+      { numRuns: 80 },
+    );
   });
 
   it('never leaves the camera', () => {
-    fc.assert(fc.property(tasks, (task) => {
-      const { choice } = solve(task);
-      expect(task.apertures).toContain(choice.aperture);
-      expect(choice.iso).toBeGreaterThanOrEqual(task.isoBase);
-      expect(choice.iso).toBeLessThanOrEqual(task.isoCeiling);
-      expect(choice.shutterS * task.captureFps).toBeLessThanOrEqual(1.0001);
-    }));
+    fc.assert(
+      fc.property(tasks, (task) => {
+        const { choice } = solve(task);
+        expect(task.apertures).toContain(choice.aperture);
+        expect(choice.iso).toBeGreaterThanOrEqual(task.isoBase);
+        expect(choice.iso).toBeLessThanOrEqual(task.isoCeiling);
+        expect(choice.shutterS * task.captureFps).toBeLessThanOrEqual(1.0001);
+      }),
+    );
   });
 
   it('in daylight picks a filter that sits the shutter in the band at base ISO', () => {
@@ -99,8 +141,11 @@ describe('exposure solver', () => {
   });
 
   it.each([
-    [{ apertures: [] }, /aperture/], [{ isoBase: 800, isoCeiling: 100 }, /ISO/], [{ filters: [{ id: 'x', factor: 0 }] }, /filter/],
-    [{ sceneEv100: NaN }, /light/], [{ fixed: { filterId: 'gone' } }, /no longer/],
+    [{ apertures: [] }, /aperture/],
+    [{ isoBase: 800, isoCeiling: 100 }, /ISO/],
+    [{ filters: [{ id: 'x', factor: 0 }] }, /filter/],
+    [{ sceneEv100: NaN }, /light/],
+    [{ fixed: { filterId: 'gone' } }, /no longer/],
   ])('gives a reason instead of a setting: %o', (change, reason) => {
     const answer = solveExposure({ ...base, ...change } as ExposureTask);
     expect(answer.ok ? '' : answer.reason).toMatch(reason);

@@ -15,12 +15,15 @@ export type Knob = keyof Exposure;
 export const solveKnob = (known: Exposure, wanted: Knob): Result<number> => {
   const { aperture, shutterS, iso, ndStops, ev100 } = known;
   const given = Object.entries({ aperture, shutterS, iso }).filter(([k]) => k !== wanted);
-  if (given.some(([, v]) => !(v > 0)) || ![ev100, ndStops].every(Number.isFinite)) return none('Aperture, shutter and ISO are above zero; light and filter are numbers of stops.');
+  if (given.some(([, v]) => !(v > 0)) || ![ev100, ndStops].every(Number.isFinite))
+    return none('Aperture, shutter and ISO are above zero; light and filter are numbers of stops.');
   if (wanted === 'ev100') return found(settingEv(known));
   // Stops by which what is set lets in less than the scene asks for, all but the wanted one taken into account.
   if (wanted === 'ndStops') {
     const stops = exposureError(ev100, { ...known, ndStops: 0 });
-    return stops >= -1e-9 ? found(Math.max(0, stops)) : none(`${(-stops).toFixed(1)} stops too dark already: no filter brightens.`);
+    return stops >= -1e-9
+      ? found(Math.max(0, stops))
+      : none(`${(-stops).toFixed(1)} stops too dark already: no filter brightens.`);
   }
   const off = exposureError(ev100, { ...known, [wanted]: 1 });
   if (wanted === 'aperture') return found(2 ** (off / 2));
@@ -28,20 +31,31 @@ export const solveKnob = (known: Exposure, wanted: Knob): Result<number> => {
 };
 
 /** Combinations of aperture, shutter and ISO that expose as one does, from the longest shutter to the shortest; same filter. */
-export const equivalents = (s: Setting, apertures: readonly number[], isos: readonly number[], longestS: number): Setting[] => {
+export const equivalents = (
+  s: Setting,
+  apertures: readonly number[],
+  isos: readonly number[],
+  longestS: number,
+): Setting[] => {
   const ev = settingEv(s);
   const third = 1 / 6 + 1e-9;
-  return SHUTTERS.filter((t) => t <= longestS * 1.0001).flatMap((shutterS) => apertures.flatMap((aperture) => isos.flatMap((iso) => {
-    const like = { aperture, shutterS, iso, ndStops: s.ndStops };
-    return Math.abs(settingEv(like) - ev) <= third ? [like] : [];
-  })));
+  return SHUTTERS.filter((t) => t <= longestS * 1.0001).flatMap((shutterS) =>
+    apertures.flatMap((aperture) =>
+      isos.flatMap((iso) => {
+        const like = { aperture, shutterS, iso, ndStops: s.ndStops };
+        return Math.abs(settingEv(like) - ev) <= third ? [like] : [];
+      }),
+    ),
+  );
 };
 
 /** Shutter of an angle at a frame rate, s: angle/(360·fps). */
 export const shutterOfAngle = (angleDeg: number, fps: number): number => angleDeg / (360 * fps);
 
 /** What filters screwed on top of each other take: stops add, factors and transmissions multiply, densities add. */
-export const stackOf = (factors: readonly number[]): Result<{ readonly stops: number; readonly factor: number; readonly density: number }> => {
+export const stackOf = (
+  factors: readonly number[],
+): Result<{ readonly stops: number; readonly factor: number; readonly density: number }> => {
   if (factors.some((f) => !(f >= 1))) return none('A filter factor is 1 or more: it divides the light.');
   const factor = factors.reduce((product, f) => product * f, 1);
   return found({ factor, stops: Math.log2(factor), density: Math.log10(factor) });

@@ -76,8 +76,19 @@ export interface ExposureAnswer {
 
 /** What each kind of compromise costs, in stops of regret per unit. */
 export const REGRET = {
-  overPerStop: 6, underPerStop: 4, errorPerStop: 1, shortPerStop: 2, longPerStop: 2.5, longStill: 0.3, offTargetPerStop: 0.3, outOfBand: 0.6,
-  isoPerStop: 0.55, apertureFromSharpPerStop: 0.15, outOfSharpPerStop: 0.4, filterChange: 2, flicker: 3,
+  overPerStop: 6,
+  underPerStop: 4,
+  errorPerStop: 1,
+  shortPerStop: 2,
+  longPerStop: 2.5,
+  longStill: 0.3,
+  offTargetPerStop: 0.3,
+  outOfBand: 0.6,
+  isoPerStop: 0.55,
+  apertureFromSharpPerStop: 0.15,
+  outOfSharpPerStop: 0.4,
+  filterChange: 2,
+  flicker: 3,
 } as const;
 
 /** Error within which an exposure counts as right, stops. */
@@ -90,7 +101,8 @@ const SHARP_APERTURE = 4;
 const DARK_EV = 8;
 
 /** Whether a shutter up to 360° may take the place of more ISO: the frame stands nearly still and it is dark. */
-export const mayBeLong = (task: Pick<ExposureTask, 'still' | 'sceneEv100'>): boolean => task.still && task.sceneEv100 < DARK_EV;
+export const mayBeLong = (task: Pick<ExposureTask, 'still' | 'sceneEv100'>): boolean =>
+  task.still && task.sceneEv100 < DARK_EV;
 
 const aimedRegret = (shutterS: number, aim: Exclude<ShutterAim, { by: 'angle' }>): number => {
   if (aim.by === 'at-most') return Math.max(0, Math.log2(shutterS / aim.seconds)) * REGRET.longPerStop;
@@ -98,11 +110,17 @@ const aimedRegret = (shutterS: number, aim: Exclude<ShutterAim, { by: 'angle' }>
 };
 
 export const shutterRegret = (shutterS: number, task: ExposureTask): number => {
-  if (task.aim && task.aim.by !== 'angle') return aimedRegret(shutterS, task.aim) + (task.mainsHz !== null && !flickerSafe(shutterS, task.mainsHz) ? REGRET.flicker / 3 : 0);
+  if (task.aim && task.aim.by !== 'angle')
+    return (
+      aimedRegret(shutterS, task.aim) +
+      (task.mainsHz !== null && !flickerSafe(shutterS, task.mainsHz) ? REGRET.flicker / 3 : 0)
+    );
   const angle = shutterAngle(shutterS, task.captureFps);
-  const off = Math.abs(Math.log2(angle / 180)) * REGRET.offTargetPerStop
-    + (task.mainsHz !== null && !flickerSafe(shutterS, task.mainsHz) ? REGRET.flicker : 0);
-  if (angle < task.bandLowDeg - 0.01) return off + REGRET.outOfBand + Math.log2(task.bandLowDeg / angle) * REGRET.shortPerStop;
+  const off =
+    Math.abs(Math.log2(angle / 180)) * REGRET.offTargetPerStop +
+    (task.mainsHz !== null && !flickerSafe(shutterS, task.mainsHz) ? REGRET.flicker : 0);
+  if (angle < task.bandLowDeg - 0.01)
+    return off + REGRET.outOfBand + Math.log2(task.bandLowDeg / angle) * REGRET.shortPerStop;
   if (angle > task.bandHighDeg + 0.01) {
     if (mayBeLong(task)) return REGRET.longStill;
     return off + REGRET.outOfBand + Math.log2(angle / task.bandHighDeg) * REGRET.longPerStop;
@@ -112,10 +130,13 @@ export const shutterRegret = (shutterS: number, task: ExposureTask): number => {
 
 export const errorRegret = (error: number): number => {
   const beyond = Math.max(0, Math.abs(error) - ERROR_TOLERANCE);
-  return Math.abs(error) * REGRET.errorPerStop + beyond * (error > 0 ? REGRET.overPerStop : REGRET.underPerStop);
+  return (
+    Math.abs(error) * REGRET.errorPerStop + beyond * (error > 0 ? REGRET.overPerStop : REGRET.underPerStop)
+  );
 };
 
-export const isoRegret = (iso: number, task: ExposureTask): number => Math.max(0, Math.log2(iso / task.isoBase)) * REGRET.isoPerStop;
+export const isoRegret = (iso: number, task: ExposureTask): number =>
+  Math.max(0, Math.log2(iso / task.isoBase)) * REGRET.isoPerStop;
 
 export const apertureRegret = (aperture: number, task: Pick<ExposureTask, 'sharp'>): number => {
   const [from, to] = task.sharp ?? [SHARP_APERTURE, SHARP_APERTURE];
@@ -128,12 +149,18 @@ const SAME_STOPS = 0.01;
 
 /** Regret of a filter in itself, and of having to land for it. */
 export const filterRegret = (filterId: string | null, stops: number, task: ExposureTask): number => {
-  const other = task.flightFilterId !== undefined && (filterId !== task.flightFilterId || (task.flightStops !== undefined && Math.abs(stops - task.flightStops) > SAME_STOPS));
-  const cost = filterId === null ? 0 : task.filters.find((f) => f.id === filterId)?.cost ?? 0;
+  const other =
+    task.flightFilterId !== undefined &&
+    (filterId !== task.flightFilterId ||
+      (task.flightStops !== undefined && Math.abs(stops - task.flightStops) > SAME_STOPS));
+  const cost = filterId === null ? 0 : (task.filters.find((f) => f.id === filterId)?.cost ?? 0);
   return cost + (other ? REGRET.filterChange : 0);
 };
 
 /** Regret of one setting against a task: the yardstick the solver minimises, so a test can search exhaustively by it. */
 export const regretOf = (task: ExposureTask, s: Setting, filterId: string | null): number =>
-  errorRegret(exposureError(task.sceneEv100, s) - task.biasStops)
-  + shutterRegret(s.shutterS, task) + isoRegret(s.iso, task) + apertureRegret(s.aperture, task) + filterRegret(filterId, s.ndStops, task);
+  errorRegret(exposureError(task.sceneEv100, s) - task.biasStops) +
+  shutterRegret(s.shutterS, task) +
+  isoRegret(s.iso, task) +
+  apertureRegret(s.aperture, task) +
+  filterRegret(filterId, s.ndStops, task);

@@ -26,8 +26,18 @@ const shuttersFor = (task: ExposureTask): number[] => {
   const mostS = longestShutter(task) * 1.0001;
   const all = [...LONG_SHUTTERS, ...SHUTTERS].filter((t) => t <= mostS);
   const { aim } = task;
-  const inAim = aim?.by === 'at-most' ? all.filter((t) => t <= aim.seconds * 1.01) : aim?.by === 'about' ? all.filter((t) => Math.abs(Math.log2(t / aim.seconds)) <= 1.01)
-    : all.filter((t) => { const deg = 360 * t * task.captureFps; return (deg >= task.bandLowDeg - 0.01 && deg <= task.bandHighDeg + 0.01) || (mayBeLong(task) && deg > task.bandHighDeg); });
+  const inAim =
+    aim?.by === 'at-most'
+      ? all.filter((t) => t <= aim.seconds * 1.01)
+      : aim?.by === 'about'
+        ? all.filter((t) => Math.abs(Math.log2(t / aim.seconds)) <= 1.01)
+        : all.filter((t) => {
+            const deg = 360 * t * task.captureFps;
+            return (
+              (deg >= task.bandLowDeg - 0.01 && deg <= task.bandHighDeg + 0.01) ||
+              (mayBeLong(task) && deg > task.bandHighDeg)
+            );
+          });
   const { mainsHz } = task;
   const steady = mainsHz === null ? inAim : inAim.filter((t) => flickerSafe(t, mainsHz));
   return steady.length > 0 ? steady : inAim;
@@ -45,11 +55,13 @@ export const exposureSpan = (task: ExposureTask, cleanStops: number): ExposureSp
   const shutters = fixed.shutterS === undefined ? goodShutters(task) : [fixed.shutterS];
   const [from, to] = task.sharp ?? [0, Infinity];
   const sharp = task.apertures.filter((n) => n >= from - 0.01 && n <= to + 0.01);
-  const apertures = fixed.aperture === undefined ? (sharp.length > 0 ? sharp : task.apertures) : [fixed.aperture];
+  const apertures =
+    fixed.aperture === undefined ? (sharp.length > 0 ? sharp : task.apertures) : [fixed.aperture];
   if (shutters.length === 0 || apertures.length === 0 || !(task.isoBase > 0)) return null;
   const topIso = fixed.iso ?? Math.min(task.isoCeiling, task.isoBase * 2 ** cleanStops);
   const lowIso = fixed.iso ?? task.isoBase;
-  const ev = (aperture: number, shutterS: number, iso: number): number => 2 * Math.log2(aperture) - Math.log2(shutterS) - Math.log2(iso / 100);
+  const ev = (aperture: number, shutterS: number, iso: number): number =>
+    2 * Math.log2(aperture) - Math.log2(shutterS) - Math.log2(iso / 100);
   return {
     lowEv: ev(Math.min(...apertures), Math.max(...shutters), topIso) + task.biasStops - ERROR_TOLERANCE,
     highEv: ev(Math.max(...apertures), Math.min(...shutters), lowIso) + task.biasStops + ERROR_TOLERANCE,

@@ -1,7 +1,10 @@
 import type { ShutterAim } from './regret';
 
 /** Longest shutter of a sharp still from a hover: one over twice the equivalent focal length, s. The usual rule for a hand-held camera, halved for drift. */
-export const stillShutter = (equivalentMm: number): ShutterAim => ({ by: 'at-most', seconds: 1 / (2 * equivalentMm) });
+export const stillShutter = (equivalentMm: number): ShutterAim => ({
+  by: 'at-most',
+  seconds: 1 / (2 * equivalentMm),
+});
 
 /** Share of an interval that must be left to write the frame. */
 const WRITE_SHARE = 0.2;
@@ -35,14 +38,31 @@ export const bracketPlan = (stills: number, situation: keyof typeof CONTRAST): B
   const step = Math.min(2, Math.max(2 / 3, Math.ceil((wanted / Math.max(1, stills - 1)) * 3) / 3));
   const covers = step * (stills - 1);
   return {
-    stepStops: step, coversStops: covers,
-    why: covers + 0.01 < wanted ? `The scene spans about ${CONTRAST[situation]} stops: more stills would hold more of it.` : `Holds the about ${CONTRAST[situation]} stops of the scene.`,
+    stepStops: step,
+    coversStops: covers,
+    why:
+      covers + 0.01 < wanted
+        ? `The scene spans about ${CONTRAST[situation]} stops: more stills would hold more of it.`
+        : `Holds the about ${CONTRAST[situation]} stops of the scene.`,
   };
 };
 
 /** What must not change while a panorama or a bracket is taken, and why. */
 export const LOCK_RULES: Readonly<Record<'panorama' | 'bracket' | 'time-lapse', readonly string[]>> = {
-  panorama: ['Exposure locked on the brightest part: stills that differ show their seams.', 'White balance locked on one figure.', 'Focus fixed before the first still.', 'No polariser: it darkens the sky unevenly across the sweep.'],
-  bracket: ['Only the shutter changes; aperture and ISO stay, or focus and grain differ.', 'White balance locked.', 'Focus fixed before the first still.'],
-  'time-lapse': ['Exposure locked, or its steps flicker in the film; near sunrise or sunset ramp it in small steps.', 'White balance locked.', 'Focus fixed far.'],
+  panorama: [
+    'Exposure locked on the brightest part: stills that differ show their seams.',
+    'White balance locked on one figure.',
+    'Focus fixed before the first still.',
+    'No polariser: it darkens the sky unevenly across the sweep.',
+  ],
+  bracket: [
+    'Only the shutter changes; aperture and ISO stay, or focus and grain differ.',
+    'White balance locked.',
+    'Focus fixed before the first still.',
+  ],
+  'time-lapse': [
+    'Exposure locked, or its steps flicker in the film; near sunrise or sunset ramp it in small steps.',
+    'White balance locked.',
+    'Focus fixed far.',
+  ],
 };

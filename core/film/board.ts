@@ -23,7 +23,9 @@ export interface Board {
 /** Key of a shot in the cut: its own, or its place on the list. Places come one after another, each after the ones before. */
 const orderOf = (film: DerivedFilm): DerivedShot[] => {
   const list = film.order.map((id) => film.shots.get(id)).filter((s) => s !== undefined);
-  const own = list.filter((s) => s.facts.shot.cutPosition !== '').sort((a, b) => (a.facts.shot.cutPosition < b.facts.shot.cutPosition ? -1 : 1));
+  const own = list
+    .filter((s) => s.facts.shot.cutPosition !== '')
+    .sort((a, b) => (a.facts.shot.cutPosition < b.facts.shot.cutPosition ? -1 : 1));
   if (own.length === 0) return list;
   // Shots without a place of their own stay behind the one they follow on the list.
   const result = [...own];
@@ -44,8 +46,13 @@ export const boardOf = (film: DerivedFilm): Board => {
     fromS += timelineS;
     return place;
   });
-  const remarks = readBoard(places.map(({ shot, timelineS }) => ({
-    id: shot.facts.shot.id, timelineS, role: shot.facts.shot.role, direction: directionFlown(shot.facts.move?.direction ?? 'still', shot.facts.shot.move.reversed),
-  })));
+  const remarks = readBoard(
+    places.map(({ shot, timelineS }) => ({
+      id: shot.facts.shot.id,
+      timelineS,
+      role: shot.facts.shot.role,
+      direction: directionFlown(shot.facts.move?.direction ?? 'still', shot.facts.shot.move.reversed),
+    })),
+  );
   return { places, remarks, totalS: fromS };
 };

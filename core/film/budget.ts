@@ -30,24 +30,45 @@ export interface BudgetFacts {
 
 const packWarnings = (input: FilmInput, packsShort: number, unfit: number): Warning[] => {
   const packs = input.kit.packs;
-  if (packs.length === 0 && input.shots.length > 0) return [{
-    code: 'pack.none', severity: 'stop', subject: { kind: 'film' }, say: 'No pack comes along.',
-    why: 'Flights are made of packs.', cures: [{ say: 'Add the packs you own to the kit, or take them along on this film.' }],
-  }];
-  if (packsShort > 0) return [{
-    code: 'pack.short', severity: 'stop', subject: { kind: 'film' },
-    say: `${packsShort} pack${packsShort > 1 ? 's' : ''} short: ${unfit} shot${unfit > 1 ? 's do' : ' does'} not fit.`,
-    why: 'Counted with full packs of the kind you have, in list order, reserve kept.',
-    cures: [{ say: 'Bring or charge more packs, take fewer takes, or drop what only could be.' }],
-  }];
+  if (packs.length === 0 && input.shots.length > 0)
+    return [
+      {
+        code: 'pack.none',
+        severity: 'stop',
+        subject: { kind: 'film' },
+        say: 'No pack comes along.',
+        why: 'Flights are made of packs.',
+        cures: [{ say: 'Add the packs you own to the kit, or take them along on this film.' }],
+      },
+    ];
+  if (packsShort > 0)
+    return [
+      {
+        code: 'pack.short',
+        severity: 'stop',
+        subject: { kind: 'film' },
+        say: `${packsShort} pack${packsShort > 1 ? 's' : ''} short: ${unfit} shot${unfit > 1 ? 's do' : ' does'} not fit.`,
+        why: 'Counted with full packs of the kind you have, in list order, reserve kept.',
+        cures: [{ say: 'Bring or charge more packs, take fewer takes, or drop what only could be.' }],
+      },
+    ];
   return [];
 };
 
 /** Stills cost time over the same spots; nothing on the list asks for it yet. */
-const stillsNote = (input: FilmInput): Warning[] => (!input.film.stillsWanted || input.shots.length === 0 ? [] : [{
-  code: 'film.stills', severity: 'note', subject: { kind: 'film' }, say: 'Stills are wanted too, and take time over the same spots.',
-  why: 'The slates budget video only.', cures: [{ say: 'Give the slates that carry a still a longer set-up, or add a hold for it.' }],
-}]);
+const stillsNote = (input: FilmInput): Warning[] =>
+  !input.film.stillsWanted || input.shots.length === 0
+    ? []
+    : [
+        {
+          code: 'film.stills',
+          severity: 'note',
+          subject: { kind: 'film' },
+          say: 'Stills are wanted too, and take time over the same spots.',
+          why: 'The slates budget video only.',
+          cures: [{ say: 'Give the slates that carry a still a longer set-up, or add a hold for it.' }],
+        },
+      ];
 
 const timeline = (shots: ReadonlyMap<string, DerivedShot>): number =>
   [...shots.values()].reduce((sum, s) => sum + s.facts.segments.reduce((a, b) => a + b.timelineS, 0), 0);
@@ -56,13 +77,21 @@ const dates = (places: readonly PlaceFacts[]): string[] => [...new Set(places.ma
 
 /** Packs used and spare on the day that uses most of them. */
 const packCount = (input: FilmInput, places: readonly PlaceFacts[]) => {
-  const perDay = dates(places).map((date) => new Set(places.filter((p) => p.location.date === date).flatMap((p) => p.flights.map((f) => f.packId))).size);
+  const perDay = dates(places).map(
+    (date) =>
+      new Set(places.filter((p) => p.location.date === date).flatMap((p) => p.flights.map((f) => f.packId)))
+        .size,
+  );
   const packsUsed = Math.max(0, ...perDay);
   return { packsUsed, packsSpare: Math.max(0, input.kit.packs.length - packsUsed) };
 };
 
 /** Sums the places of a film into its budget. */
-export const budgetOf = (input: FilmInput, places: readonly PlaceFacts[], shots: ReadonlyMap<string, DerivedShot>): BudgetFacts => {
+export const budgetOf = (
+  input: FilmInput,
+  places: readonly PlaceFacts[],
+  shots: ReadonlyMap<string, DerivedShot>,
+): BudgetFacts => {
   const flights: TimedFlight[] = places.flatMap((p) => [...p.flights]);
   const unfit = places.flatMap((p) => p.fill.unfit);
   const cards = cardFacts(input, places, shots);
@@ -85,6 +114,12 @@ export const budgetOf = (input: FilmInput, places: readonly PlaceFacts[], shots:
     shotsUnfit: unfit.length,
     mustsUnfit: unfit.filter((u) => shots.get(u.shotId)?.facts.shot.priority === 'must').length,
     timelineS: timeline(shots),
-    warnings: bySeverity([...packWarnings(input, packsShort, unfit.length), ...cardWarnings(input, cards, shots), ...stillsNote(input), ...failingPacks(input.kit), ...contradictingTurns(input)]),
+    warnings: bySeverity([
+      ...packWarnings(input, packsShort, unfit.length),
+      ...cardWarnings(input, cards, shots),
+      ...stillsNote(input),
+      ...failingPacks(input.kit),
+      ...contradictingTurns(input),
+    ]),
   };
 };

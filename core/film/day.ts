@@ -10,16 +10,34 @@ const supplyOf = (pack: Pack, share: number, location: Location, film: Film): Pa
   const { reserveShare } = film.preferences;
   const energy = packEnergy({ ...pack, charge: share }, location.temperatureC, reserveShare);
   const full = packEnergy({ ...pack, charge: 1 }, location.temperatureC, reserveShare);
-  return { packId: pack.id, aircraftIds: pack.aircraftIds, usableWh: energy.usableWh, reserveWh: energy.reserveWh, availableWh: energy.availableWh, fullWh: full.availableWh };
+  return {
+    packId: pack.id,
+    aircraftIds: pack.aircraftIds,
+    usableWh: energy.usableWh,
+    reserveWh: energy.reserveWh,
+    availableWh: energy.availableWh,
+    fullWh: full.availableWh,
+  };
 };
 
 /** Energy of packs in the temperature of a place: as charged for its date, or full. */
-export const suppliesOf = (packs: readonly Pack[], location: Location, film: Film, full: boolean): PackSupply[] =>
+export const suppliesOf = (
+  packs: readonly Pack[],
+  location: Location,
+  film: Film,
+  full: boolean,
+): PackSupply[] =>
   packs.map((pack) => supplyOf(pack, full ? 1 : shareOn(pack, location.date), location, film));
 
 /** Flights of a film that were logged on the date of a place. */
-export const loggedOn = (flown: readonly FlownFlight[], film: Pick<Film, 'id'>, { date, zone }: Location): FlownFlight[] =>
-  flown.filter((f) => f.filmId === film.id && dateIn(f.utcMs, zone) === date).sort((a, b) => a.utcMs - b.utcMs);
+export const loggedOn = (
+  flown: readonly FlownFlight[],
+  film: Pick<Film, 'id'>,
+  { date, zone }: Location,
+): FlownFlight[] =>
+  flown
+    .filter((f) => f.filmId === film.id && dateIn(f.utcMs, zone) === date)
+    .sort((a, b) => a.utcMs - b.utcMs);
 
 export const endOfFlown = (f: FlownFlight): number => f.utcMs + f.minutes * 60_000;
 
@@ -34,29 +52,62 @@ export class PackDay {
   /** Nobody has come to a place yet. */
   private first = true;
 
-  constructor(packs: readonly Pack[], private readonly kit: Kit, private readonly film: Film, date: string, full: boolean, private readonly logged: readonly FlownFlight[]) {
+  constructor(
+    packs: readonly Pack[],
+    private readonly kit: Kit,
+    private readonly film: Film,
+    date: string,
+    full: boolean,
+    private readonly logged: readonly FlownFlight[],
+  ) {
     this.byId = new Map(packs.map((p) => [p.id, p]));
     this.order = packs.map((p) => p.id);
     this.shares = new Map(packs.map((p) => [p.id, full ? 1 : shareOn(p, date)]));
     const { chargeBetween, coolMinutes } = film.preferences;
     this.charge = new ChargeDay(chargeBetween ? kit.chargers : [], coolMinutes * 60);
     // What was flown today stands at what it shows now: the log wrote that down, a charge since then may have raised it.
-    for (const f of logged) { const pack = this.byId.get(f.packId); if (pack) this.shares.set(f.packId, pack.charge); }
+    for (const f of logged) {
+      const pack = this.byId.get(f.packId);
+      if (pack) this.shares.set(f.packId, pack.charge);
+    }
   }
 
   /** Comes to a place. @returns its packs in the order they are taken, and the chargers in reach */
   arrive(location: Location, atS: number): { packs: PackSupply[]; recharge: Recharge | null } {
-    this.charge.reach(new Set(this.kit.chargers.filter((c) => c.source !== 'wall' || location.wallPower).map((c) => c.id)), atS);
-    if (this.first) for (const f of this.logged) { const pack = this.byId.get(f.packId); if (pack) this.charge.put(pack, pack.charge, endOfFlown(f) / 1000); }
+    this.charge.reach(
+      new Set(this.kit.chargers.filter((c) => c.source !== 'wall' || location.wallPower).map((c) => c.id)),
+      atS,
+    );
+    if (this.first)
+      for (const f of this.logged) {
+        const pack = this.byId.get(f.packId);
+        if (pack) this.charge.put(pack, pack.charge, endOfFlown(f) / 1000);
+      }
     this.first = false;
-    const supplyAt = (id: string, share: number): PackSupply | undefined => { const pack = this.byId.get(id); return pack && supplyOf(pack, share, location, this.film); };
-    const packs = this.order.flatMap((id) => { const s = supplyAt(id, Math.max(this.shares.get(id) ?? 0, this.charge.shareAt(id, atS))); return s ? [s] : []; });
-    const any = this.film.preferences.chargeBetween && this.kit.chargers.some((c) => c.source !== 'wall' || location.wallPower);
-    return { packs, recharge: any ? { day: this.charge, zeroS: atS, packOf: (id) => this.byId.get(id), supplyAt } : null };
+    const supplyAt = (id: string, share: number): PackSupply | undefined => {
+      const pack = this.byId.get(id);
+      return pack && supplyOf(pack, share, location, this.film);
+    };
+    const packs = this.order.flatMap((id) => {
+      const s = supplyAt(id, Math.max(this.shares.get(id) ?? 0, this.charge.shareAt(id, atS)));
+      return s ? [s] : [];
+    });
+    const any =
+      this.film.preferences.chargeBetween &&
+      this.kit.chargers.some((c) => c.source !== 'wall' || location.wallPower);
+    return {
+      packs,
+      recharge: any ? { day: this.charge, zeroS: atS, packOf: (id) => this.byId.get(id), supplyAt } : null,
+    };
   }
 
   /** Leaves a place: what flew there goes on a charger where there is one. */
-  leave(flown: ReadonlySet<string | null>, left: readonly PackSupply[], spent: readonly PackSupply[], endS: number): void {
+  leave(
+    flown: ReadonlySet<string | null>,
+    left: readonly PackSupply[],
+    spent: readonly PackSupply[],
+    endS: number,
+  ): void {
     for (const s of [...left, ...spent]) {
       const share = s.fullWh > 0 ? Math.max(0, s.availableWh) / s.fullWh : 0;
       this.shares.set(s.packId, share);
@@ -69,5 +120,7 @@ export class PackDay {
   }
 
   /** Charges of the day; UTC seconds. */
-  get runs(): ChargeRun[] { return this.charge.runs; }
+  get runs(): ChargeRun[] {
+    return this.charge.runs;
+  }
 }

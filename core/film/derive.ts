@@ -7,7 +7,17 @@ import { endOfFlown, loggedOn, PackDay } from './day';
 import type { ChargeRun } from '../charge';
 import { handsOf, type Hands } from './hands';
 import { launchOf } from './launchPoint';
-import { bearingOf, flightFilters, heaviestFilterKg, readingsOf, shotLight, type Bearing, type FlightFilter, type LitPlace, type ShotLight } from './light';
+import {
+  bearingOf,
+  flightFilters,
+  heaviestFilterKg,
+  readingsOf,
+  shotLight,
+  type Bearing,
+  type FlightFilter,
+  type LitPlace,
+  type ShotLight,
+} from './light';
 import { kitAlong, placeDay, placeFacts, packsToFly, type PlaceDay, type PlaceFacts } from './place';
 import { placeWarnings, shotWarnings } from './rules';
 import { shotFacts, type ShotFacts } from './shot';
@@ -26,12 +36,15 @@ export interface DerivedFilm {
 }
 
 const byPosition = <T extends { readonly position: string; readonly id: string }>(list: readonly T[]): T[] =>
-  [...list].sort((a, b) => (a.position < b.position ? -1 : a.position > b.position ? 1 : a.id < b.id ? -1 : 1));
+  [...list].sort((a, b) =>
+    a.position < b.position ? -1 : a.position > b.position ? 1 : a.id < b.id ? -1 : 1,
+  );
 
 /** Rows in the order of their keys; equal keys fall back to the id so that every machine agrees. */
 export const inOrder = byPosition;
 
-const byId = <T extends { readonly id: string }>(list: readonly T[], id: string | null): T | null => list.find((x) => x.id === id) ?? null;
+const byId = <T extends { readonly id: string }>(list: readonly T[], id: string | null): T | null =>
+  list.find((x) => x.id === id) ?? null;
 
 const toEnd = <T>(steps: Generator<undefined, T>): T => {
   for (;;) {
@@ -41,8 +54,17 @@ const toEnd = <T>(steps: Generator<undefined, T>): T => {
 };
 
 /** Packs that flights laid down for later places of a day were given. */
-const heldLater = (locations: readonly Location[], at: Location, laid: ReadonlyMap<string, readonly FlightPlan[]>): ReadonlySet<string> =>
-  new Set(locations.slice(locations.indexOf(at) + 1).filter((l) => l.date === at.date).flatMap((l) => (laid.get(l.id) ?? []).flatMap((f) => f.packId ?? [])));
+const heldLater = (
+  locations: readonly Location[],
+  at: Location,
+  laid: ReadonlyMap<string, readonly FlightPlan[]>,
+): ReadonlySet<string> =>
+  new Set(
+    locations
+      .slice(locations.indexOf(at) + 1)
+      .filter((l) => l.date === at.date)
+      .flatMap((l) => (laid.get(l.id) ?? []).flatMap((f) => f.packId ?? [])),
+  );
 
 /** Minutes an exposure is reckoned for are rounded to this, so that a moving budget does not re-solve every shot. */
 const LIGHT_STEP_MS = 30_000;
@@ -64,7 +86,9 @@ export class FilmReckoner {
   private readonly hands = new KeyedMemo<Hands | null>();
   private readonly whole = new KeyedMemo<DerivedShot>();
 
-  derive(whole: FilmInput): DerivedFilm { return toEnd(this.steps(whole)); }
+  derive(whole: FilmInput): DerivedFilm {
+    return toEnd(this.steps(whole));
+  }
 
   /** The same in small steps, for who must not be kept waiting: each of them is one shot or one place. Other questions may be asked in between. */
   *steps(whole: FilmInput): Generator<undefined, DerivedFilm> {
@@ -73,17 +97,40 @@ export class FilmReckoner {
     const shots = yield* this.shotsOf(input, locations);
     const { places, charges, done } = yield* this.placesOf(input, locations, shots);
     const derived = new Map<string, DerivedShot>();
-    for (const location of locations) yield* this.lightsOf(input, shots.get(location.id) ?? [], places.get(location.id), done, derived);
+    for (const location of locations)
+      yield* this.lightsOf(input, shots.get(location.id) ?? [], places.get(location.id), done, derived);
     const order = [...derived.keys()];
     const keep = new Set(order);
-    for (const memo of [this.facts, this.lights, this.bearings, this.filters, this.hands, this.warned, this.whole]) memo.keep(keep);
+    for (const memo of [
+      this.facts,
+      this.lights,
+      this.bearings,
+      this.filters,
+      this.hands,
+      this.warned,
+      this.whole,
+    ])
+      memo.keep(keep);
     const here = new Set(locations.map((l) => l.id));
     this.days.keep(here);
     this.lit.keep(here);
     return {
-      shots: derived, order, places, charges, done,
-      placeWarnings: new Map(locations.map((l) => { const place = places.get(l.id); return [l.id, place ? placeWarnings(place, shots.get(l.id) ?? []) : []]; })),
-      budget: budgetOf(input, locations.map((l) => places.get(l.id)).filter((p) => p !== undefined), derived),
+      shots: derived,
+      order,
+      places,
+      charges,
+      done,
+      placeWarnings: new Map(
+        locations.map((l) => {
+          const place = places.get(l.id);
+          return [l.id, place ? placeWarnings(place, shots.get(l.id) ?? []) : []];
+        }),
+      ),
+      budget: budgetOf(
+        input,
+        locations.map((l) => places.get(l.id)).filter((p) => p !== undefined),
+        derived,
+      ),
     };
   }
 
@@ -105,22 +152,51 @@ export class FilmReckoner {
     const place = location && before.places.get(location.id);
     if (!known || !shot || !location || !place || place.location !== location) return known;
     const input = this.along(whole);
-    const facts = this.factsOf(shot, input, location, byId(input.subjects, shot.subjectId), byId(input.kit.aircraft, shot.aircraftId));
-    const light = this.lightOf(input, facts, this.litPlace(input, place), place, known.flightIndex ?? -1, known.filter);
+    const facts = this.factsOf(
+      shot,
+      input,
+      location,
+      byId(input.subjects, shot.subjectId),
+      byId(input.kit.aircraft, shot.aircraftId),
+    );
+    const light = this.lightOf(
+      input,
+      facts,
+      this.litPlace(input, place),
+      place,
+      known.flightIndex ?? -1,
+      known.filter,
+    );
     return this.assemble(input.kit, { ...known, facts, light }, place);
   }
 
   private along(whole: FilmInput): FilmInput {
-    return { ...whole, kit: this.kits.get('kit', [whole.kit, whole.film.leftHome, whole.film.preferences.learn], () => kitAlong(whole.kit, whole.film)) };
+    return {
+      ...whole,
+      kit: this.kits.get('kit', [whole.kit, whole.film.leftHome, whole.film.preferences.learn], () =>
+        kitAlong(whole.kit, whole.film),
+      ),
+    };
   }
 
-  private factsOf(shot: Shot, { film, kit, terrain }: FilmInput, location: Location, subject: Subject | null, aircraft: Aircraft | null): ShotFacts {
+  private factsOf(
+    shot: Shot,
+    { film, kit, terrain }: FilmInput,
+    location: Location,
+    subject: Subject | null,
+    aircraft: Aircraft | null,
+  ): ShotFacts {
     const ground = terrain?.get(location.id);
     const addedKg = heaviestFilterKg(kit.filters, shot.aircraftId, shot.exposure.filterId);
-    return this.facts.get(shot.id, [shot, film, location, subject, aircraft, ground, addedKg], () => shotFacts({ shot, film, location, subject, aircraft, ground, addedKg }));
+    return this.facts.get(shot.id, [shot, film, location, subject, aircraft, ground, addedKg], () =>
+      shotFacts({ shot, film, location, subject, aircraft, ground, addedKg }),
+    );
   }
 
-  private *shotsOf(input: FilmInput, locations: readonly Location[]): Generator<undefined, Map<string, ShotFacts[]>> {
+  private *shotsOf(
+    input: FilmInput,
+    locations: readonly Location[],
+  ): Generator<undefined, Map<string, ShotFacts[]>> {
     const subjects = new Map(input.subjects.map((s) => [s.id, s]));
     const aircraft = new Map(input.kit.aircraft.map((a) => [a.id, a]));
     const groups = new Map<string, Shot[]>(locations.map((l) => [l.id, []]));
@@ -129,8 +205,8 @@ export class FilmReckoner {
     for (const location of locations) {
       const here: ShotFacts[] = [];
       for (const shot of byPosition(groups.get(location.id) ?? [])) {
-        const subject = shot.subjectId ? subjects.get(shot.subjectId) ?? null : null;
-        const craft = shot.aircraftId ? aircraft.get(shot.aircraftId) ?? null : null;
+        const subject = shot.subjectId ? (subjects.get(shot.subjectId) ?? null) : null;
+        const craft = shot.aircraftId ? (aircraft.get(shot.aircraftId) ?? null) : null;
         here.push(this.factsOf(shot, input, location, subject, craft));
         yield;
       }
@@ -139,7 +215,11 @@ export class FilmReckoner {
     return facts;
   }
 
-  private *placesOf(input: FilmInput, locations: readonly Location[], shots: ReadonlyMap<string, ShotFacts[]>) {
+  private *placesOf(
+    input: FilmInput,
+    locations: readonly Location[],
+    shots: ReadonlyMap<string, ShotFacts[]>,
+  ) {
     const { film, kit } = input;
     const packs = packsToFly(kit, film);
     const { goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin } = film.preferences;
@@ -152,23 +232,55 @@ export class FilmReckoner {
     const days = new Map<string, { packs: PackDay; readyMs: number }>();
     const places = new Map<string, PlaceFacts>();
     for (const location of locations) {
-      const day = this.days.get(location.id, [location.date, location.zone, location.latitude, location.longitude, location.windowStart, location.windowEnd, ...definitions], () => placeDay(location, film));
+      const day = this.days.get(
+        location.id,
+        [
+          location.date,
+          location.zone,
+          location.latitude,
+          location.longitude,
+          location.windowStart,
+          location.windowEnd,
+          ...definitions,
+        ],
+        () => placeDay(location, film),
+      );
       let today = days.get(location.date);
       const travelMs = today ? location.travelMin * 60_000 : 0;
       if (!today) {
         const log = loggedOn(own, film, location);
         const last = log.at(-1);
         // Packs are charged again for a later day.
-        days.set(location.date, today = { packs: new PackDay(packs, kit, film, location.date, location.date !== dates[0], log), readyMs: last ? endOfFlown(last) + film.preferences.swapMinutes * 60_000 : -Infinity });
+        days.set(
+          location.date,
+          (today = {
+            packs: new PackDay(packs, kit, film, location.date, location.date !== dates[0], log),
+            readyMs: last ? endOfFlown(last) + film.preferences.swapMinutes * 60_000 : -Infinity,
+          }),
+        );
       }
       const fromMs = Number.isFinite(day.windowFromMs) ? day.windowFromMs : 0;
       const readyMs = Math.max(fromMs, today.readyMs + travelMs);
       const place = placeFacts({
-        location, film, kit, shots: shots.get(location.id) ?? [], ...today.packs.arrive(location, fromMs / 1000), day, readyS: (readyMs - fromMs) / 1000,
-        laid: laid.get(location.id) ?? [], done, held: heldLater(locations, location, laid), launchFor: (shot) => launchOf(input.features, input.terrain?.get(location.id), location, shot),
+        location,
+        film,
+        kit,
+        shots: shots.get(location.id) ?? [],
+        ...today.packs.arrive(location, fromMs / 1000),
+        day,
+        readyS: (readyMs - fromMs) / 1000,
+        laid: laid.get(location.id) ?? [],
+        done,
+        held: heldLater(locations, location, laid),
+        launchFor: (shot) => launchOf(input.features, input.terrain?.get(location.id), location, shot),
       });
       const endMs = place.flights.reduce((end, f) => Math.max(end, f.endMs), readyMs);
-      today.packs.leave(new Set(place.flights.map((f) => f.packId)), place.fill.left, place.fill.spent, endMs / 1000);
+      today.packs.leave(
+        new Set(place.flights.map((f) => f.packId)),
+        place.fill.left,
+        place.fill.spent,
+        endMs / 1000,
+      );
       today.readyMs = place.flights.length > 0 ? endMs : today.readyMs;
       places.set(location.id, place);
       yield;
@@ -176,7 +288,13 @@ export class FilmReckoner {
     return { places, done, charges: new Map([...days].map(([date, d]) => [date, d.packs.runs])) };
   }
 
-  private *lightsOf(input: FilmInput, shots: readonly ShotFacts[], place: PlaceFacts | undefined, done: ReadonlySet<string>, into: Map<string, DerivedShot>): Generator<undefined, void> {
+  private *lightsOf(
+    input: FilmInput,
+    shots: readonly ShotFacts[],
+    place: PlaceFacts | undefined,
+    done: ReadonlySet<string>,
+    into: Map<string, DerivedShot>,
+  ): Generator<undefined, void> {
     if (!place) return;
     const lit = this.litPlace(input, place);
     const flightOf = new Map(place.flights.flatMap((f, i) => f.stops.map((s) => [s.shotId, i] as const)));
@@ -187,39 +305,88 @@ export class FilmReckoner {
       const flightIndex = flightOf.get(id) ?? null;
       const filter = filters.get(id) ?? null;
       const light = this.lightOf(input, facts, lit, place, flightIndex ?? -1, filter);
-      into.set(id, this.assemble(input.kit, { number: into.size + 1, facts, light, filter, unfit: unfitOf.get(id) ?? null, flightIndex, done: done.has(id) }, place));
+      into.set(
+        id,
+        this.assemble(
+          input.kit,
+          {
+            number: into.size + 1,
+            facts,
+            light,
+            filter,
+            unfit: unfitOf.get(id) ?? null,
+            flightIndex,
+            done: done.has(id),
+          },
+          place,
+        ),
+      );
       yield;
     }
   }
 
   private litPlace(input: FilmInput, { location, light }: PlaceFacts): LitPlace | null {
     if (!light) return null;
-    return this.lit.get(location.id, [location, light, input.readings], () => ({ location, day: light, readings: readingsOf(location, light, input.readings) }));
+    return this.lit.get(location.id, [location, light, input.readings], () => ({
+      location,
+      day: light,
+      readings: readingsOf(location, light, input.readings),
+    }));
   }
 
   /** One filter for each flight, or as few changes as its light allows. */
-  private filtersOf(input: FilmInput, shots: readonly ShotFacts[], place: PlaceFacts, lit: LitPlace): Map<string, FlightFilter> {
+  private filtersOf(
+    input: FilmInput,
+    shots: readonly ShotFacts[],
+    place: PlaceFacts,
+    lit: LitPlace,
+  ): Map<string, FlightFilter> {
     const byShot = new Map(shots.map((f) => [f.shot.id, f]));
     const chosen = new Map<string, FlightFilter>();
     for (const flight of place.flights) {
-      const flown = flight.stops.flatMap((s) => { const facts = byShot.get(s.shotId); return facts ? [{ facts, airS: s.airS }] : []; });
+      const flown = flight.stops.flatMap((s) => {
+        const facts = byShot.get(s.shotId);
+        return facts ? [{ facts, airS: s.airS }] : [];
+      });
       const bearings = flown.map(({ facts, airS }) => {
         const fromMs = stepped(flight.shotMs[facts.shot.id] ?? flight.startMs);
         const toMs = stepped(fromMs + airS * 1000);
-        return this.bearings.get(facts.shot.id, [facts, input.kit.filters, lit, fromMs, toMs], () => bearingOf(facts, input.kit, lit, fromMs, toMs));
+        return this.bearings.get(facts.shot.id, [facts, input.kit.filters, lit, fromMs, toMs], () =>
+          bearingOf(facts, input.kit, lit, fromMs, toMs),
+        );
       });
       flightFilters(bearings).forEach((filter, i) => {
         const id = flown[i]?.facts.shot.id;
-        if (id !== undefined) chosen.set(id, this.filters.get(id, Object.values(filter), () => filter));
+        if (id !== undefined)
+          chosen.set(
+            id,
+            this.filters.get(id, Object.values(filter), () => filter),
+          );
       });
     }
     return chosen;
   }
 
-  private lightOf(input: FilmInput, facts: ShotFacts, lit: LitPlace | null, place: PlaceFacts, index: number, filter: FlightFilter | null): ShotLight | null {
+  private lightOf(
+    input: FilmInput,
+    facts: ShotFacts,
+    lit: LitPlace | null,
+    place: PlaceFacts,
+    index: number,
+    filter: FlightFilter | null,
+  ): ShotLight | null {
     if (!lit || !Number.isFinite(place.windowFromMs)) return null;
     const atMs = stepped(place.flights[index]?.shotMs[facts.shot.id] ?? place.windowFromMs);
-    return this.lights.get(facts.shot.id, [facts, input.kit.filters, lit, atMs, filter], () => shotLight(facts, input.kit, lit, atMs, filter ?? undefined, filter ? this.bearings.last(facts.shot.id, [facts, input.kit.filters, lit, atMs]) : undefined));
+    return this.lights.get(facts.shot.id, [facts, input.kit.filters, lit, atMs, filter], () =>
+      shotLight(
+        facts,
+        input.kit,
+        lit,
+        atMs,
+        filter ?? undefined,
+        filter ? this.bearings.last(facts.shot.id, [facts, input.kit.filters, lit, atMs]) : undefined,
+      ),
+    );
   }
 
   private assemble(kit: Kit, parts: Omit<DerivedShot, 'hands' | 'warnings'>, place: PlaceFacts): DerivedShot {
@@ -227,10 +394,16 @@ export class FilmReckoner {
     const { id } = facts.shot;
     const shortWh = unfit?.shortWh ?? 0;
     const hands = this.hands.get(id, [facts, kit.pilots, kit.practice], () => handsOf(facts, kit));
-    const warnings = this.warned.get(id, [facts, light, filter, hands, unfit?.reason, shortWh, place.windowToMs, place.light],
-      () => shotWarnings({ facts, place, light, filter, unfit, hands }));
-    return this.whole.get(id, [number, facts, light, filter, unfit?.reason, shortWh, flightIndex, done, warnings],
-      () => ({ number, facts, light, filter, unfit, flightIndex, done, hands, warnings }));
+    const warnings = this.warned.get(
+      id,
+      [facts, light, filter, hands, unfit?.reason, shortWh, place.windowToMs, place.light],
+      () => shotWarnings({ facts, place, light, filter, unfit, hands }),
+    );
+    return this.whole.get(
+      id,
+      [number, facts, light, filter, unfit?.reason, shortWh, flightIndex, done, warnings],
+      () => ({ number, facts, light, filter, unfit, flightIndex, done, hands, warnings }),
+    );
   }
 }
 

@@ -9,24 +9,53 @@ const fov = { horizontalDeg: 62, verticalDeg: 38, diagonalDeg: 70 };
 
 describe('what of the ground a camera frames', () => {
   it('seen back through the lens lies in the corners of the picture', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 359, noNaN: true }), fc.double({ min: -88, max: -30, noNaN: true }), fc.double({ min: 5, max: 100, noNaN: true }), (headingDeg, tiltDeg, z) => {
-      const pose = { at: vec(12, -7, z), headingDeg, tiltDeg };
-      const corners = frameOnGround(pose, fov).map((p) => projectPoint(pose, fov.horizontalDeg, fov.verticalDeg, p));
-      for (const [i, c] of corners.entries()) {
-        expect(c).not.toBeNull();
-        expect(c?.x).toBeCloseTo([-1, 1, 1, -1][i] ?? 0, 4);
-        expect(c?.y).toBeCloseTo([-1, -1, 1, 1][i] ?? 0, 4);
-      }
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 359, noNaN: true }),
+        fc.double({ min: -88, max: -30, noNaN: true }),
+        fc.double({ min: 5, max: 100, noNaN: true }),
+        (headingDeg, tiltDeg, z) => {
+          const pose = { at: vec(12, -7, z), headingDeg, tiltDeg };
+          const corners = frameOnGround(pose, fov).map((p) =>
+            projectPoint(pose, fov.horizontalDeg, fov.verticalDeg, p),
+          );
+          for (const [i, c] of corners.entries()) {
+            expect(c).not.toBeNull();
+            expect(c?.x).toBeCloseTo([-1, 1, 1, -1][i] ?? 0, 4);
+            expect(c?.y).toBeCloseTo([-1, -1, 1, 1][i] ?? 0, 4);
+          }
+        },
+      ),
+    );
   });
   it('ends at a hillside that stands in the picture, and nowhere beyond the ground known', () => {
-    const wall: HeightGrid = { columns: 101, rows: 101, cellM: 5, westM: -250, southM: -250, heights: Float32Array.from({ length: 101 * 101 }, (_, i) => (-250 + Math.floor(i / 101) * 5 > 100 ? 160 : 0)) };
+    const wall: HeightGrid = {
+      columns: 101,
+      rows: 101,
+      cellM: 5,
+      westM: -250,
+      southM: -250,
+      heights: Float32Array.from({ length: 101 * 101 }, (_, i) =>
+        -250 + Math.floor(i / 101) * 5 > 100 ? 160 : 0,
+      ),
+    };
     const frame = frameOnGround({ at: vec(0, 0, 20), headingDeg: 0, tiltDeg: -5 }, fov, groundOf(wall, 0));
     for (const p of frame) expect(p.y).toBeLessThan(112);
     expect(Math.max(...frame.map((p) => p.z))).toBeGreaterThan(0);
   });
   it('grows with the height it is taken from', () => {
-    const width = (z: number): number => { const xs = frameOnGround({ at: vec(0, 0, z), headingDeg: 0, tiltDeg: -90 }, fov).map((p) => p.x); return Math.max(...xs) - Math.min(...xs); };
-    fc.assert(fc.property(fc.double({ min: 2, max: 100, noNaN: true }), fc.double({ min: 0.1, max: 50, noNaN: true }), (z, more) => { expect(width(z + more) / width(z)).toBeCloseTo((z + more) / z, 6); }));
+    const width = (z: number): number => {
+      const xs = frameOnGround({ at: vec(0, 0, z), headingDeg: 0, tiltDeg: -90 }, fov).map((p) => p.x);
+      return Math.max(...xs) - Math.min(...xs);
+    };
+    fc.assert(
+      fc.property(
+        fc.double({ min: 2, max: 100, noNaN: true }),
+        fc.double({ min: 0.1, max: 50, noNaN: true }),
+        (z, more) => {
+          expect(width(z + more) / width(z)).toBeCloseTo((z + more) / z, 6);
+        },
+      ),
+    );
   });
 });

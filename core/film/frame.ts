@@ -33,6 +33,18 @@ export const frameOnGround = (pose: Pose, fov: FieldOfView, ground: Ground = LEV
   const right = vec(Math.cos(h), -Math.sin(h), 0);
   const up = vec(-Math.sin(h) * Math.sin(t), -Math.cos(h) * Math.sin(t), Math.cos(t));
   const [tanH, tanV] = [Math.tan(radians(fov.horizontalDeg / 2)), Math.tan(radians(fov.verticalDeg / 2))];
-  return [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([sx, sy]) => meets(ground, pose.at,
-    forward.x + right.x * tanH * (sx ?? 0) + up.x * tanV * (sy ?? 0), forward.y + right.y * tanH * (sx ?? 0) + up.y * tanV * (sy ?? 0), forward.z + up.z * tanV * (sy ?? 0)));
+  return [
+    [-1, -1],
+    [1, -1],
+    [1, 1],
+    [-1, 1],
+  ].map(([sx, sy]) =>
+    meets(
+      ground,
+      pose.at,
+      forward.x + right.x * tanH * (sx ?? 0) + up.x * tanV * (sy ?? 0),
+      forward.y + right.y * tanH * (sx ?? 0) + up.y * tanV * (sy ?? 0),
+      forward.z + up.z * tanV * (sy ?? 0),
+    ),
+  );
 };

@@ -15,7 +15,8 @@ export interface Hands {
   readonly takes: number;
 }
 
-export const pilotOf = (film: Film, kit: Kit): Pilot | null => kit.pilots.find((p) => p.id === film.pilotId) ?? null;
+export const pilotOf = (film: Film, kit: Kit): Pilot | null =>
+  kit.pilots.find((p) => p.id === film.pilotId) ?? null;
 
 /** Level, keeper rate and takes of a shot for the film's pilot; null without one. */
 export const handsOf = (facts: ShotFacts, kit: Kit): Hands | null => {
@@ -28,5 +29,14 @@ export const handsOf = (facts: ShotFacts, kit: Kit): Hands | null => {
 };
 
 /** The calmest stick setting of its aircraft that gives what a shot asks; null where none does, or it has no path. */
-export const suggestedSticks = ({ aircraft, flown }: Pick<ShotFacts, 'aircraft' | 'flown'>): HandlingName | null =>
-  (aircraft && flown ? calmestSticks(aircraft.handling, { speedMs: flown.peakSpeedMs, yawDegS: flown.peakYawDegS, tiltDegS: flown.peakTiltDegS }) : null);
+export const suggestedSticks = ({
+  aircraft,
+  flown,
+}: Pick<ShotFacts, 'aircraft' | 'flown'>): HandlingName | null =>
+  aircraft && flown
+    ? calmestSticks(aircraft.handling, {
+        speedMs: flown.peakSpeedMs,
+        yawDegS: flown.peakYawDegS,
+        tiltDegS: flown.peakTiltDegS,
+      })
+    : null;

@@ -9,7 +9,16 @@ export type { Lack, VarietyReading } from '../story';
 export type { Cure, Severity, Warning } from '../warnings';
 export { shotFacts, type ShotFacts } from './shot';
 export { stillsOf, takesOf, windOf, type ShotEnergy } from './costs';
-export { aimOf, easingOf, flyLayout, layoutOf, meanSpeedOf, secondsOf, type Layout, type ShotParts } from './layout';
+export {
+  aimOf,
+  easingOf,
+  flyLayout,
+  layoutOf,
+  meanSpeedOf,
+  secondsOf,
+  type Layout,
+  type ShotParts,
+} from './layout';
 export * from './solve';
 export * from './board';
 export * from './coverage';
@@ -18,7 +27,15 @@ export * from './light';
 export * from './minutes';
 export { kitAlong, placeDay, type PlaceFacts, type TimedFlight } from './place';
 export type { BudgetFacts } from './budget';
-export { CARD_POLICIES, INTERNAL_SHARE, isUsed, type CardFacts, type CardPolicy, type FlightLoad, type PolicyCost } from './cards';
+export {
+  CARD_POLICIES,
+  INTERNAL_SHARE,
+  isUsed,
+  type CardFacts,
+  type CardPolicy,
+  type FlightLoad,
+  type PolicyCost,
+} from './cards';
 export type { Away } from './away';
 export * from './track';
 export * from './practice';

@@ -5,7 +5,12 @@ const known = new WeakMap<object, { readonly packs: readonly Pack[]; readonly ca
 
 /** What a calibration hangs on of a pack. */
 const alike = (a: readonly Pack[], b: readonly Pack[]): boolean =>
-  a === b || (a.length === b.length && a.every((p, i) => { const q = b[i]; return q !== undefined && p.id === q.id && p.ratedWh === q.ratedWh && p.health === q.health; }));
+  a === b ||
+  (a.length === b.length &&
+    a.every((p, i) => {
+      const q = b[i];
+      return q !== undefined && p.id === q.id && p.ratedWh === q.ratedWh && p.health === q.health;
+    }));
 
 /** What the log teaches about aircraft and packs, worked out once for a log. */
 export const calibrationOf = ({ flown, packs }: Pick<Kit, 'flown' | 'packs'>): Calibration => {
@@ -17,4 +22,5 @@ export const calibrationOf = ({ flown, packs }: Pick<Kit, 'flown' | 'packs'>): C
 };
 
 /** Packs that may be flown: none that is swollen or hurt. */
-export const flyable = (packs: readonly Pack[]): Pack[] => packs.filter((p) => p.condition !== 'swollen' && p.condition !== 'damaged');
+export const flyable = (packs: readonly Pack[]): Pack[] =>
+  packs.filter((p) => p.condition !== 'swollen' && p.condition !== 'damaged');

@@ -33,7 +33,9 @@ export const overGround = (shape: MoveShape, ground: Ground, aim: Vec3): MoveSha
     poseAt: (share): Pose => {
       const pose = shape.poseAt(share);
       const at = vec(pose.at.x, pose.at.y, pose.at.z + riseAt(share));
-      const aimed = Math.abs(tiltTo(pose.at, aim) - pose.tiltDeg) < AIMED_DEG && Math.abs(turnBetween(lookAt(pose.at, aim).headingDeg, pose.headingDeg)) < AIMED_DEG;
+      const aimed =
+        Math.abs(tiltTo(pose.at, aim) - pose.tiltDeg) < AIMED_DEG &&
+        Math.abs(turnBetween(lookAt(pose.at, aim).headingDeg, pose.headingDeg)) < AIMED_DEG;
       return { at, headingDeg: pose.headingDeg, tiltDeg: aimed ? tiltTo(at, aim) : pose.tiltDeg };
     },
   };

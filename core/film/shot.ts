@@ -48,7 +48,10 @@ export interface ShotFacts {
   readonly overGround: HeightsOver;
 }
 
-export interface HeightsOver { readonly lowestM: number; readonly highestM: number }
+export interface HeightsOver {
+  readonly lowestM: number;
+  readonly highestM: number;
+}
 
 const nearest = (flown: FlownMove, aim: MoveSubject): number =>
   flown.samples.reduce((min, s) => Math.min(min, distance(s.pose.at, aim.aim)), Infinity);
@@ -59,7 +62,7 @@ const ORIGIN = vec(0, 0, 0);
 const endsOf = (shot: Shot, flown: FlownMove | null): { fromPoint: Vec3; toPoint: Vec3 } => {
   if (!flown) return { fromPoint: ORIGIN, toPoint: ORIGIN };
   const takes = takesOf(shot);
-  const endsAtStart = takes === 0 || shot.takeStyle === 'there-and-back' && takes % 2 === 0;
+  const endsAtStart = takes === 0 || (shot.takeStyle === 'there-and-back' && takes % 2 === 0);
   return { fromPoint: flown.start.at, toPoint: endsAtStart ? flown.start.at : flown.end.at };
 };
 
@@ -68,7 +71,9 @@ const heightsOver = (flown: FlownMove | null, ground: Ground | undefined): Heigh
   if (!flown) return { lowestM: NaN, highestM: NaN };
   if (!ground) return { lowestM: flown.lowestM, highestM: flown.highestM };
   let [lowestM, highestM] = [Infinity, -Infinity];
-  for (const { pose: { at } } of flown.samples) {
+  for (const {
+    pose: { at },
+  } of flown.samples) {
     const below = ground.at(at.x, at.y);
     const over = Number.isNaN(below) ? at.z : at.z - below;
     if (over < lowestM) lowestM = over;
@@ -97,9 +102,34 @@ export const shotFacts = (parts: ShotParts): ShotFacts => {
   const { fromPoint, toPoint } = endsOf(shot, flown);
   // Spelled out: spreading parts into it costs as much as working half of them out.
   return {
-    shot, film, location, subject, aim, move, direction: directionFlown(move?.direction ?? 'still', shot.move.reversed), aircraft, camera, mode, fov, segments, capturedS, wantedS,
-    flown, noPath: path.ok ? null : path.reason, resetLeg: costs.resetLeg, seconds: costs.seconds, energy: costs.energy, bytes: costs.bytes,
-    pace, band: paceBand(pace.edgeCrossingS), rangeM, fill, framing, fromPoint, toPoint,
-    ground: parts.ground, overGround: heightsOver(flown, parts.ground),
+    shot,
+    film,
+    location,
+    subject,
+    aim,
+    move,
+    direction: directionFlown(move?.direction ?? 'still', shot.move.reversed),
+    aircraft,
+    camera,
+    mode,
+    fov,
+    segments,
+    capturedS,
+    wantedS,
+    flown,
+    noPath: path.ok ? null : path.reason,
+    resetLeg: costs.resetLeg,
+    seconds: costs.seconds,
+    energy: costs.energy,
+    bytes: costs.bytes,
+    pace,
+    band: paceBand(pace.edgeCrossingS),
+    rangeM,
+    fill,
+    framing,
+    fromPoint,
+    toPoint,
+    ground: parts.ground,
+    overGround: heightsOver(flown, parts.ground),
   };
 };

@@ -3,19 +3,37 @@ import type { Subject, SubjectKind } from './types';
 
 /** Depth across the long side that is usual for a kind, where the person gave none; m. */
 const USUAL_DEPTH: Readonly<Record<SubjectKind, (widthM: number, heightM: number) => number>> = {
-  person: (w) => Math.min(0.5, w), vehicle: (w) => Math.min(2.4, w / 2), train: () => 2.6, boat: (w) => w / 3.2, trees: (w) => Math.min(8, w),
-  house: (w) => w * 0.7, tower: (w) => w, bridge: (w) => Math.min(9, w / 6), field: (w) => w * 0.8, other: (w) => w,
+  person: (w) => Math.min(0.5, w),
+  vehicle: (w) => Math.min(2.4, w / 2),
+  train: () => 2.6,
+  boat: (w) => w / 3.2,
+  trees: (w) => Math.min(8, w),
+  house: (w) => w * 0.7,
+  tower: (w) => w,
+  bridge: (w) => Math.min(9, w / 6),
+  field: (w) => w * 0.8,
+  other: (w) => w,
 };
 
 /** Depth of a subject across its long side, m. */
-export const depthOf = ({ kind, widthM, heightM, depthM }: Pick<Subject, 'kind' | 'widthM' | 'heightM' | 'depthM'>): number =>
-  (depthM > 0 ? depthM : Math.max(0.3, USUAL_DEPTH[kind](widthM, heightM)));
+export const depthOf = ({
+  kind,
+  widthM,
+  heightM,
+  depthM,
+}: Pick<Subject, 'kind' | 'widthM' | 'heightM' | 'depthM'>): number =>
+  depthM > 0 ? depthM : Math.max(0.3, USUAL_DEPTH[kind](widthM, heightM));
 
 /** The four corners of a subject on the ground, going round, about a middle. */
 export const footprint = (subject: Subject, middle: Vec3 = vec(subject.xM, subject.yM, 0)): Vec3[] => {
   const h = radians(subject.headingDeg);
   const [along, across] = [subject.widthM / 2, depthOf(subject) / 2];
-  const corner = (l: number, d: number): Vec3 => vec(middle.x + l * Math.sin(h) + d * Math.cos(h), middle.y + l * Math.cos(h) - d * Math.sin(h), subject.baseM);
+  const corner = (l: number, d: number): Vec3 =>
+    vec(
+      middle.x + l * Math.sin(h) + d * Math.cos(h),
+      middle.y + l * Math.cos(h) - d * Math.sin(h),
+      subject.baseM,
+    );
   return [corner(-along, -across), corner(along, -across), corner(along, across), corner(-along, across)];
 };
 
@@ -25,7 +43,12 @@ export const footprint = (subject: Subject, middle: Vec3 = vec(subject.xM, subje
  */
 export const clearanceOf = (subject: Subject): ((middle: Vec3, point: Vec3) => number) => {
   const h = radians(subject.headingDeg);
-  const [sine, cosine, halfLong, halfDeep] = [Math.sin(h), Math.cos(h), subject.widthM / 2, depthOf(subject) / 2];
+  const [sine, cosine, halfLong, halfDeep] = [
+    Math.sin(h),
+    Math.cos(h),
+    subject.widthM / 2,
+    depthOf(subject) / 2,
+  ];
   return (middle, point) => {
     const dx = point.x - middle.x;
     const dy = point.y - middle.y;

@@ -12,7 +12,6 @@ import type { Preferences } from './preferences';
 
 export type Priority = 'must' | 'should' | 'could';
 
-
 export interface Film {
   readonly id: string;
   readonly name: string;
@@ -65,7 +64,8 @@ export interface Location {
   readonly notes: string;
 }
 
-export type SubjectKind = 'person' | 'vehicle' | 'train' | 'boat' | 'trees' | 'house' | 'tower' | 'bridge' | 'field' | 'other';
+export type SubjectKind =
+  'person' | 'vehicle' | 'train' | 'boat' | 'trees' | 'house' | 'tower' | 'bridge' | 'field' | 'other';
 
 export interface Subject {
   readonly id: string;
@@ -98,7 +98,11 @@ export interface Shot {
   readonly priority: Priority;
   readonly wants: LightWish;
   readonly move: {
-    readonly kind: string; readonly values: MoveValues; readonly reversed: boolean; readonly added: Added; readonly points: readonly RoutePoint[];
+    readonly kind: string;
+    readonly values: MoveValues;
+    readonly reversed: boolean;
+    readonly added: Added;
+    readonly points: readonly RoutePoint[];
     /** Ids of numbers that stay as given when another is solved for. */
     readonly locked: readonly string[];
   };
@@ -106,7 +110,11 @@ export interface Shot {
   readonly cameraId: string;
   readonly modeId: string;
   readonly zoom: number;
-  readonly cut: { readonly by: 'seconds' | 'beats' | 'counts'; readonly beats: number; readonly segments: readonly CutSegment[] };
+  readonly cut: {
+    readonly by: 'seconds' | 'beats' | 'counts';
+    readonly beats: number;
+    readonly segments: readonly CutSegment[];
+  };
   readonly cutStyle: CutStyle;
   readonly takes: number;
   readonly takeStyle: TakeStyle;

@@ -2,24 +2,45 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/footage.json';
 import {
-  beatsToSeconds, capturedSeconds, lengthForSeconds, panoramaColumns, rampProgress, rampTimeAt, rampTiming, speedForSeconds, steadySecondsWanted,
-  takeSeconds, timelapse, usableSeconds, type CutStyle,
+  beatsToSeconds,
+  capturedSeconds,
+  lengthForSeconds,
+  panoramaColumns,
+  rampProgress,
+  rampTimeAt,
+  rampTiming,
+  speedForSeconds,
+  steadySecondsWanted,
+  takeSeconds,
+  timelapse,
+  usableSeconds,
+  type CutStyle,
 } from '.';
 import { fieldOfView, type Aspect } from '../lens';
 import cards from '../vectors/cards.json';
 
-const value = <T>(r: { ok: true; value: T } | { ok: false; reason: string }): T => { if (!r.ok) throw new Error(r.reason); return r.value; };
+const value = <T>(r: { ok: true; value: T } | { ok: false; reason: string }): T => {
+  if (!r.ok) throw new Error(r.reason);
+  return r.value;
+};
 const positive = (max: number) => fc.double({ min: 0.2, max, noNaN: true });
 const cutStyle = fc.constantFrom<CutStyle>('in-motion', 'whole');
 
 describe('seconds of the cut', () => {
   it.each(vectors.captured)('captured $capturedSeconds s', (c) => {
-    const segments = c.segments.map(([timelineS = 0, speedFactor = 1]) => ({ timelineS, speedFactor, endFactor: null }));
+    const segments = c.segments.map(([timelineS = 0, speedFactor = 1]) => ({
+      timelineS,
+      speedFactor,
+      endFactor: null,
+    }));
     expect(capturedSeconds(segments, c.timelineFps, c.captureFps)).toBeCloseTo(c.capturedSeconds, 3);
   });
-  it.each(vectors.beats)('$beats beats at $bpm', (c) => expect(value(beatsToSeconds(c.beats, c.bpm))).toBeCloseTo(c.seconds, 3));
+  it.each(vectors.beats)('$beats beats at $bpm', (c) =>
+    expect(value(beatsToSeconds(c.beats, c.bpm))).toBeCloseTo(c.seconds, 3),
+  );
   it('has no beats without a tempo', () => expect(beatsToSeconds(8, 0)).toMatchObject({ ok: false }));
-  it('never wants less than the minimum hold', () => expect([steadySecondsWanted(3, 5), steadySecondsWanted(8, 5)]).toEqual([5, 8]));
+  it('never wants less than the minimum hold', () =>
+    expect([steadySecondsWanted(3, 5), steadySecondsWanted(8, 5)]).toEqual([5, 8]));
 });
 
 describe('eased moves', () => {
@@ -31,42 +52,64 @@ describe('eased moves', () => {
   });
 
   it('progress runs from 0 to 1 without turning back, never above the peak speed', () => {
-    fc.assert(fc.property(positive(400), positive(20), positive(3), (length, speed, accel) => {
-      const t = value(rampTiming(length, speed, accel));
-      let before = 0;
-      for (let i = 1; i <= 200; i += 1) {
-        const now = rampProgress(t, (t.totalS * i) / 200);
-        expect(now).toBeGreaterThanOrEqual(before - 1e-12);
-        expect(((now - before) * length) / (t.totalS / 200)).toBeLessThanOrEqual(t.peakMs * 1.0001);
-        before = now;
-      }
-      expect(before).toBeCloseTo(1, 9);
-    }));
+    fc.assert(
+      fc.property(positive(400), positive(20), positive(3), (length, speed, accel) => {
+        const t = value(rampTiming(length, speed, accel));
+        let before = 0;
+        for (let i = 1; i <= 200; i += 1) {
+          const now = rampProgress(t, (t.totalS * i) / 200);
+          expect(now).toBeGreaterThanOrEqual(before - 1e-12);
+          expect(((now - before) * length) / (t.totalS / 200)).toBeLessThanOrEqual(t.peakMs * 1.0001);
+          before = now;
+        }
+        expect(before).toBeCloseTo(1, 9);
+      }),
+    );
   });
 
   it('the time at a share is where that share is reached', () => {
-    fc.assert(fc.property(positive(300), positive(12), fc.double({ min: 0.01, max: 0.99, noNaN: true }), (length, speed, share) => {
-      const t = value(rampTiming(length, speed, 1));
-      expect(Math.abs(rampProgress(t, rampTimeAt(t, share)) - share)).toBeLessThan(0.01);
-    }));
+    fc.assert(
+      fc.property(
+        positive(300),
+        positive(12),
+        fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+        (length, speed, share) => {
+          const t = value(rampTiming(length, speed, 1));
+          expect(Math.abs(rampProgress(t, rampTimeAt(t, share)) - share)).toBeLessThan(0.01);
+        },
+      ),
+    );
   });
 
   it('solving for length and un-solving agree', () => {
-    fc.assert(fc.property(positive(60), positive(15), positive(3), cutStyle, (wanted, speed, accel, cut) => {
-      const length = value(lengthForSeconds(wanted, speed, accel, cut));
-      expect(usableSeconds(value(rampTiming(length, speed, accel)), cut)).toBeCloseTo(wanted, 6);
-    }));
+    fc.assert(
+      fc.property(positive(60), positive(15), positive(3), cutStyle, (wanted, speed, accel, cut) => {
+        const length = value(lengthForSeconds(wanted, speed, accel, cut));
+        expect(usableSeconds(value(rampTiming(length, speed, accel)), cut)).toBeCloseTo(wanted, 6);
+      }),
+    );
   });
 
   it('solving for speed and un-solving agree, or says why not', () => {
-    fc.assert(fc.property(positive(60), positive(300), positive(3), cutStyle, (wanted, length, accel, cut) => {
-      const speed = speedForSeconds(wanted, length, accel, cut);
-      if (!speed.ok) { expect(wanted).toBeLessThan(2 * Math.sqrt(length / accel) + 1e-9); return; }
-      expect(usableSeconds(value(rampTiming(length, speed.value, accel)), cut)).toBeCloseTo(wanted, 5);
-    }));
+    fc.assert(
+      fc.property(positive(60), positive(300), positive(3), cutStyle, (wanted, length, accel, cut) => {
+        const speed = speedForSeconds(wanted, length, accel, cut);
+        if (!speed.ok) {
+          expect(wanted).toBeLessThan(2 * Math.sqrt(length / accel) + 1e-9);
+          return;
+        }
+        expect(usableSeconds(value(rampTiming(length, speed.value, accel)), cut)).toBeCloseTo(wanted, 5);
+      }),
+    );
   });
 
-  it.each([[0, 4, 1], [10, 0, 1], [10, 4, 0], [-1, 4, 1], [NaN, 4, 1]])('gives a reason for length %s, speed %s, acceleration %s', (l, v, a) => {
+  it.each([
+    [0, 4, 1],
+    [10, 0, 1],
+    [10, 4, 0],
+    [-1, 4, 1],
+    [NaN, 4, 1],
+  ])('gives a reason for length %s, speed %s, acceleration %s', (l, v, a) => {
     const timing = rampTiming(l, v, a);
     if (l === 0) expect(timing).toMatchObject({ ok: true, value: { totalS: 0 } });
     else expect(timing).toMatchObject({ ok: false, reason: expect.stringMatching(/./) });
@@ -74,17 +117,39 @@ describe('eased moves', () => {
 });
 
 describe('takes', () => {
-  const plan = { takes: 3, moveS: 20, preRollS: 2, postRollS: 2, subjectMarginS: 1, setupS: 30, settleS: 4, resetLegS: 15 };
+  const plan = {
+    takes: 3,
+    moveS: 20,
+    preRollS: 2,
+    postRollS: 2,
+    subjectMarginS: 1,
+    setupS: 30,
+    settleS: 4,
+    resetLegS: 15,
+  };
   it('same way pays the reset leg, there and back does not', () => {
-    expect(takeSeconds({ ...plan, style: 'same-way' })).toEqual({ takeS: 26, betweenS: 19, airS: 30 + 3 * 26 + 2 * 19, recordedS: 78 });
+    expect(takeSeconds({ ...plan, style: 'same-way' })).toEqual({
+      takeS: 26,
+      betweenS: 19,
+      airS: 30 + 3 * 26 + 2 * 19,
+      recordedS: 78,
+    });
     expect(takeSeconds({ ...plan, style: 'there-and-back' }).airS).toBe(30 + 78 + 8);
   });
-  it('one take has nothing between', () => expect(takeSeconds({ ...plan, takes: 1, style: 'same-way' }).airS).toBe(56));
+  it('one take has nothing between', () =>
+    expect(takeSeconds({ ...plan, takes: 1, style: 'same-way' }).airS).toBe(56));
 });
 
 describe('stills', () => {
   it.each(vectors.timelapse)('time-lapse of $clipSeconds s', (t) =>
-    expect(timelapse(t.clipSeconds, t.fps, t.intervalSeconds)).toEqual({ frames: t.frames, captureS: t.captureSeconds }));
+    expect(timelapse(t.clipSeconds, t.fps, t.intervalSeconds)).toEqual({
+      frames: t.frames,
+      captureS: t.captureSeconds,
+    }),
+  );
   it.each(cards.panorama)('panorama over $sweepDeg°', (p) =>
-    expect(panoramaColumns(p.sweepDeg, fieldOfView(p.equivalentMm, p.aspect as Aspect).horizontalDeg, p.overlap)).toBe(p.frames));
+    expect(
+      panoramaColumns(p.sweepDeg, fieldOfView(p.equivalentMm, p.aspect as Aspect).horizontalDeg, p.overlap),
+    ).toBe(p.frames),
+  );
 });

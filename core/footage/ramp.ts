@@ -37,7 +37,10 @@ export const rampProgress = (timing: RampTiming, timeS: number): number => {
   if (timeS >= totalS) return 1;
   const steady = totalS - 2 * rampS;
   const whole = steady + rampS;
-  const eased = (t: number): number => { const u = t / rampS; return rampS * (u * u * u - (u * u * u * u) / 2); };
+  const eased = (t: number): number => {
+    const u = t / rampS;
+    return rampS * (u * u * u - (u * u * u * u) / 2);
+  };
   if (timeS < rampS) return eased(timeS) / whole;
   if (timeS > totalS - rampS) return 1 - eased(totalS - timeS) / whole;
   return (rampS / 2 + timeS - rampS) / whole;
@@ -46,7 +49,11 @@ export const rampProgress = (timing: RampTiming, timeS: number): number => {
 /** Time at which a share of the path is behind; inverse of `rampProgress`, by bisection to a millisecond. */
 export const rampTimeAt = (timing: RampTiming, share: number): number => {
   let [low, high] = [0, timing.totalS];
-  while (high - low > 0.001) { const middle = (low + high) / 2; if (rampProgress(timing, middle) < share) low = middle; else high = middle; }
+  while (high - low > 0.001) {
+    const middle = (low + high) / 2;
+    if (rampProgress(timing, middle) < share) low = middle;
+    else high = middle;
+  }
   return high;
 };
 
@@ -57,7 +64,12 @@ export const usableSeconds = (timing: RampTiming, cut: CutStyle): number =>
   cut === 'whole' ? timing.totalS : timing.steadyS;
 
 /** Length (m) whose usable part lasts the wanted seconds at a speed. Exact inverse of `rampTiming`. */
-export const lengthForSeconds = (wantedS: number, speedMs: number, accelMs2: number, cut: CutStyle): Result<number> => {
+export const lengthForSeconds = (
+  wantedS: number,
+  speedMs: number,
+  accelMs2: number,
+  cut: CutStyle,
+): Result<number> => {
   if (!(speedMs > 0) || !(accelMs2 > 0)) return none('Speed and acceleration must be above zero.');
   if (!(wantedS > 0)) return none('The seconds wanted must be above zero.');
   const rampS = speedMs / accelMs2;
@@ -69,12 +81,20 @@ export const lengthForSeconds = (wantedS: number, speedMs: number, accelMs2: num
  * Fastest speed (m/s) at which a path of a given length still lasts the wanted seconds.
  * Steady: L/v − v/a = s has one positive root; whole: L/v + v/a = s has none when s < 2√(L/a).
  */
-export const speedForSeconds = (wantedS: number, lengthM: number, accelMs2: number, cut: CutStyle): Result<number> => {
+export const speedForSeconds = (
+  wantedS: number,
+  lengthM: number,
+  accelMs2: number,
+  cut: CutStyle,
+): Result<number> => {
   if (!(lengthM > 0) || !(accelMs2 > 0)) return none('Length and acceleration must be above zero.');
   if (!(wantedS > 0)) return none('The seconds wanted must be above zero.');
   const half = (accelMs2 * wantedS) / 2;
   const root = half * half - lengthM * accelMs2;
   if (cut === 'in-motion') return found(Math.sqrt(half * half + lengthM * accelMs2) - half);
-  if (root < 0) return none(`${lengthM.toFixed(0)} m cannot be flown in ${wantedS.toFixed(1)} s with these gentle starts and stops; it takes at least ${(2 * Math.sqrt(lengthM / accelMs2)).toFixed(1)} s.`);
+  if (root < 0)
+    return none(
+      `${lengthM.toFixed(0)} m cannot be flown in ${wantedS.toFixed(1)} s with these gentle starts and stops; it takes at least ${(2 * Math.sqrt(lengthM / accelMs2)).toFixed(1)} s.`,
+    );
   return found(half - Math.sqrt(root));
 };

@@ -1,5 +1,9 @@
 /** Frames and capture time of a time-lapse: frames = clip·fps, capture = (frames − 1)·interval. */
-export const timelapse = (clipS: number, fps: number, intervalS: number): { frames: number; captureS: number } => {
+export const timelapse = (
+  clipS: number,
+  fps: number,
+  intervalS: number,
+): { frames: number; captureS: number } => {
   const frames = Math.round(clipS * fps);
   return { frames, captureS: Math.max(0, frames - 1) * intervalS };
 };

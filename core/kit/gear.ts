@@ -1,4 +1,13 @@
-export const GEAR_ROLES = ['reader', 'cable', 'landing-pad', 'propellers', 'guards', 'case', 'tool', 'other'] as const;
+export const GEAR_ROLES = [
+  'reader',
+  'cable',
+  'landing-pad',
+  'propellers',
+  'guards',
+  'case',
+  'tool',
+  'other',
+] as const;
 export type GearRole = (typeof GEAR_ROLES)[number];
 
 /** What else is carried: counted, not charged. */
@@ -41,7 +50,16 @@ export interface CardMove {
 }
 
 /** Moments of a day at which something is looked at. */
-export const CHECK_MOMENTS = ['days-before', 'evening-before', 'leaving-home', 'launch-point', 'before-take', 'after-landing', 'leaving-place', 'at-home'] as const;
+export const CHECK_MOMENTS = [
+  'days-before',
+  'evening-before',
+  'leaving-home',
+  'launch-point',
+  'before-take',
+  'after-landing',
+  'leaving-place',
+  'at-home',
+] as const;
 export type CheckMoment = (typeof CHECK_MOMENTS)[number];
 
 /** A check of a person's own, or a change to one that comes along. */

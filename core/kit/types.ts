@@ -16,7 +16,16 @@ export interface AirframeFigures {
 }
 
 /** What an aircraft may be able to fly by itself. */
-export const AID_KINDS = ['orbit', 'track-behind', 'track-beside', 'track-in-place', 'line', 'route', 'terrain', 'slow-sticks'] as const;
+export const AID_KINDS = [
+  'orbit',
+  'track-behind',
+  'track-beside',
+  'track-in-place',
+  'line',
+  'route',
+  'terrain',
+  'slow-sticks',
+] as const;
 export type AidKind = (typeof AID_KINDS)[number];
 
 /** One such ability with its limits, as its maker states or its pilot found them. */
@@ -43,7 +52,10 @@ export interface Handling {
 }
 
 /** What a thing with a program inside runs, and the day somebody looked for a newer one; null where nobody did. */
-export interface Firmware { readonly firmware: string; readonly firmwareOn: string | null }
+export interface Firmware {
+  readonly firmware: string;
+  readonly firmwareOn: string | null;
+}
 
 export const SENSE_SIDES = ['front', 'back', 'left', 'right', 'up', 'down'] as const;
 export type SenseSide = (typeof SENSE_SIDES)[number];

@@ -19,12 +19,21 @@ const CONFUSION_SHARE = 1 / 1500;
  * @param sensorDiagonalMm diagonal of the sensor, mm; with the equivalent it gives the real focal length
  * @param distanceM distance focused, m; Infinity is far
  */
-export const depthOfField = (equivalentMm: number, sensorDiagonalMm: number, aperture: number, distanceM: number): DepthOfField => {
+export const depthOfField = (
+  equivalentMm: number,
+  sensorDiagonalMm: number,
+  aperture: number,
+  distanceM: number,
+): DepthOfField => {
   const focalM = (equivalentMm * sensorDiagonalMm) / FULL_FRAME_DIAGONAL_MM / 1000;
   const circleM = (sensorDiagonalMm * CONFUSION_SHARE) / 1000;
   const hyperfocalM = (focalM * focalM) / (aperture * circleM) + focalM;
   if (!Number.isFinite(distanceM)) return { nearM: hyperfocalM, farM: Infinity, hyperfocalM };
   const s = Math.max(distanceM, focalM * 1.001);
   const nearM = (hyperfocalM * s) / (hyperfocalM + s - focalM);
-  return { nearM, hyperfocalM, farM: s >= hyperfocalM ? Infinity : (hyperfocalM * s) / (hyperfocalM - s + focalM) };
+  return {
+    nearM,
+    hyperfocalM,
+    farM: s >= hyperfocalM ? Infinity : (hyperfocalM * s) / (hyperfocalM - s + focalM),
+  };
 };

@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/lens.json';
-import { fieldOfView, frameFill, radiusAndHeight, rangeForFill, depression, distanceClass, type Aspect } from '.';
+import {
+  fieldOfView,
+  frameFill,
+  radiusAndHeight,
+  rangeForFill,
+  depression,
+  distanceClass,
+  type Aspect,
+} from '.';
 
 describe('field of view', () => {
   it.each(vectors.cases)('$equivalentMm mm at $aspect', (c) => {
@@ -12,9 +20,14 @@ describe('field of view', () => {
   });
 
   it('zoom ×2 sees what twice the focal length sees', () => {
-    fc.assert(fc.property(fc.double({ min: 12, max: 200, noNaN: true }), (mm) => {
-      expect(fieldOfView(mm, '16:9', 2).horizontalDeg).toBeCloseTo(fieldOfView(2 * mm, '16:9').horizontalDeg, 9);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: 12, max: 200, noNaN: true }), (mm) => {
+        expect(fieldOfView(mm, '16:9', 2).horizontalDeg).toBeCloseTo(
+          fieldOfView(2 * mm, '16:9').horizontalDeg,
+          9,
+        );
+      }),
+    );
   });
 
   it('refuses a focal length that is none', () => {
@@ -27,17 +40,25 @@ describe('framing', () => {
   const size = fc.double({ min: 0.5, max: 200, noNaN: true });
   const share = fc.double({ min: 0.01, max: 2, noNaN: true });
   it('range for a fill gives that fill back', () => {
-    fc.assert(fc.property(size, share, fc.double({ min: 5, max: 100, noNaN: true }), (m, fill, fov) => {
-      expect(frameFill(m, rangeForFill(m, fill, fov), fov)).toBeCloseTo(fill, 9);
-    }));
+    fc.assert(
+      fc.property(size, share, fc.double({ min: 5, max: 100, noNaN: true }), (m, fill, fov) => {
+        expect(frameFill(m, rangeForFill(m, fill, fov), fov)).toBeCloseTo(fill, 9);
+      }),
+    );
   });
 
   it('radius and height rebuild range and depression', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 500, noNaN: true }), fc.double({ min: 0, max: 89, noNaN: true }), (range, deg) => {
-      const { radiusM, heightM } = radiusAndHeight(range, deg);
-      expect(Math.hypot(radiusM, heightM)).toBeCloseTo(range, 6);
-      expect(depression(radiusM, heightM)).toBeCloseTo(deg, 6);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 500, noNaN: true }),
+        fc.double({ min: 0, max: 89, noNaN: true }),
+        (range, deg) => {
+          const { radiusM, heightM } = radiusAndHeight(range, deg);
+          expect(Math.hypot(radiusM, heightM)).toBeCloseTo(range, 6);
+          expect(depression(radiusM, heightM)).toBeCloseTo(deg, 6);
+        },
+      ),
+    );
   });
 
   it('parts near, medium and far at half and fifteen hundredths', () => {

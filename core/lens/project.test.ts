@@ -4,10 +4,16 @@ import { offset, vec } from '../units';
 import { fieldOfView, horizonInFrame, projectLine, projectPoint, type View } from '.';
 
 const fov = fieldOfView(24, '16:9');
-const project = (view: View, x: number, y: number, z: number) => projectPoint(view, fov.horizontalDeg, fov.verticalDeg, vec(x, y, z));
+const project = (view: View, x: number, y: number, z: number) =>
+  projectPoint(view, fov.horizontalDeg, fov.verticalDeg, vec(x, y, z));
 const view = fc.record({
-  at: fc.record({ x: fc.double({ min: -200, max: 200, noNaN: true }), y: fc.double({ min: -200, max: 200, noNaN: true }), z: fc.double({ min: 1, max: 120, noNaN: true }) }),
-  headingDeg: fc.double({ min: 0, max: 360, noNaN: true }), tiltDeg: fc.double({ min: -89, max: 60, noNaN: true }),
+  at: fc.record({
+    x: fc.double({ min: -200, max: 200, noNaN: true }),
+    y: fc.double({ min: -200, max: 200, noNaN: true }),
+    z: fc.double({ min: 1, max: 120, noNaN: true }),
+  }),
+  headingDeg: fc.double({ min: 0, max: 360, noNaN: true }),
+  tiltDeg: fc.double({ min: -89, max: 60, noNaN: true }),
 });
 /** A point along a direction from the camera, by heading, tilt and distance. */
 const along = (v: View, headingDeg: number, tiltDeg: number, m: number) => {
@@ -18,13 +24,15 @@ const along = (v: View, headingDeg: number, tiltDeg: number, m: number) => {
 
 describe('what the camera sees', () => {
   it('a point on the axis is in the middle, at its distance', () => {
-    fc.assert(fc.property(view, fc.double({ min: 1, max: 500, noNaN: true }), (v, m) => {
-      const p = along(v, v.headingDeg, v.tiltDeg, m);
-      const seen = project(v, p.x, p.y, p.z)!;
-      expect(seen.x).toBeCloseTo(0, 6);
-      expect(seen.y).toBeCloseTo(0, 6);
-      expect(seen.depthM).toBeCloseTo(m, 4);
-    }));
+    fc.assert(
+      fc.property(view, fc.double({ min: 1, max: 500, noNaN: true }), (v, m) => {
+        const p = along(v, v.headingDeg, v.tiltDeg, m);
+        const seen = project(v, p.x, p.y, p.z)!;
+        expect(seen.x).toBeCloseTo(0, 6);
+        expect(seen.y).toBeCloseTo(0, 6);
+        expect(seen.depthM).toBeCloseTo(m, 4);
+      }),
+    );
   });
 
   it('half the field of view up lies on the upper edge, half of it aside on the side edge', () => {
@@ -36,27 +44,48 @@ describe('what the camera sees', () => {
   });
 
   it('what is behind is not seen', () => {
-    fc.assert(fc.property(view, (v) => {
-      const p = along(v, v.headingDeg + 180, -v.tiltDeg, 40);
-      expect(project(v, p.x, p.y, p.z)).toBeNull();
-    }));
+    fc.assert(
+      fc.property(view, (v) => {
+        const p = along(v, v.headingDeg + 180, -v.tiltDeg, 40);
+        expect(project(v, p.x, p.y, p.z)).toBeNull();
+      }),
+    );
   });
 
   it('the horizon is where far ground ends', () => {
-    fc.assert(fc.property(fc.double({ min: -40, max: 20, noNaN: true }), fc.double({ min: 0, max: 359, noNaN: true }), (tiltDeg, headingDeg) => {
-      const v: View = { at: vec(0, 0, 20), headingDeg, tiltDeg };
-      const far = along(v, headingDeg, 0, 5e6);
-      expect(project(v, far.x, far.y, 0)?.y).toBeCloseTo(horizonInFrame(tiltDeg, fov.verticalDeg), 3);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: -40, max: 20, noNaN: true }),
+        fc.double({ min: 0, max: 359, noNaN: true }),
+        (tiltDeg, headingDeg) => {
+          const v: View = { at: vec(0, 0, 20), headingDeg, tiltDeg };
+          const far = along(v, headingDeg, 0, 5e6);
+          expect(project(v, far.x, far.y, 0)?.y).toBeCloseTo(horizonInFrame(tiltDeg, fov.verticalDeg), 3);
+        },
+      ),
+    );
   });
 
   it('a line that passes the camera is cut off in front of it, never turned over', () => {
-    fc.assert(fc.property(view, fc.double({ min: 2, max: 80, noNaN: true }), fc.double({ min: 2, max: 80, noNaN: true }), (v, ahead, behind) => {
-      const a = along(v, v.headingDeg, v.tiltDeg, ahead);
-      const b = along(v, v.headingDeg + 180, -v.tiltDeg, behind);
-      const seen = projectLine(v, fov.horizontalDeg, fov.verticalDeg, { ...a, x: a.x + 1 }, { ...b, x: b.x + 1 });
-      if (seen) for (const end of seen) expect(end.depthM).toBeGreaterThan(0.05);
-    }));
+    fc.assert(
+      fc.property(
+        view,
+        fc.double({ min: 2, max: 80, noNaN: true }),
+        fc.double({ min: 2, max: 80, noNaN: true }),
+        (v, ahead, behind) => {
+          const a = along(v, v.headingDeg, v.tiltDeg, ahead);
+          const b = along(v, v.headingDeg + 180, -v.tiltDeg, behind);
+          const seen = projectLine(
+            v,
+            fov.horizontalDeg,
+            fov.verticalDeg,
+            { ...a, x: a.x + 1 },
+            { ...b, x: b.x + 1 },
+          );
+          if (seen) for (const end of seen) expect(end.depthM).toBeGreaterThan(0.05);
+        },
+      ),
+    );
     const v: View = { at: vec(0, 0, 10), headingDeg: 0, tiltDeg: 0 };
     expect(projectLine(v, 76, 47, vec(0, -5, 0), vec(3, -50, 0))).toBeNull();
   });

@@ -22,17 +22,30 @@ const toCamera = (view: View, point: Vec3): Vec3 => {
   const dy = point.y - view.at.y;
   const dz = point.z - view.at.z;
   const along = dx * Math.sin(h) + dy * Math.cos(h);
-  return { x: dx * Math.cos(h) - dy * Math.sin(h), y: dz * Math.cos(t) - along * Math.sin(t), z: along * Math.cos(t) + dz * Math.sin(t) };
+  return {
+    x: dx * Math.cos(h) - dy * Math.sin(h),
+    y: dz * Math.cos(t) - along * Math.sin(t),
+    z: along * Math.cos(t) + dz * Math.sin(t),
+  };
 };
 
 /**
  * Pinhole projection into the frame: x = right / (depth tan(h/2)), y = up / (depth tan(v/2)).
  * @returns null for a point at or behind the camera
  */
-export const projectPoint = (view: View, horizontalDeg: number, verticalDeg: number, point: Vec3): FramePoint | null => {
+export const projectPoint = (
+  view: View,
+  horizontalDeg: number,
+  verticalDeg: number,
+  point: Vec3,
+): FramePoint | null => {
   const c = toCamera(view, point);
   if (c.z < 0.05) return null;
-  return { x: c.x / (c.z * Math.tan(radians(horizontalDeg) / 2)), y: c.y / (c.z * Math.tan(radians(verticalDeg) / 2)), depthM: c.z };
+  return {
+    x: c.x / (c.z * Math.tan(radians(horizontalDeg) / 2)),
+    y: c.y / (c.z * Math.tan(radians(verticalDeg) / 2)),
+    depthM: c.z,
+  };
 };
 
 /** Height of the horizon in the frame: tan(−tilt)/tan(v/2); beyond ±1 it is out of sight. */
@@ -40,7 +53,13 @@ export const horizonInFrame = (tiltDeg: number, verticalDeg: number): number =>
   Math.tan(radians(Math.max(-89.9, Math.min(89.9, -tiltDeg)))) / Math.tan(radians(verticalDeg) / 2);
 
 /** A straight line from a to b as it shows in the frame, cut off just before the camera; null when all of it is behind. */
-export const projectLine = (view: View, horizontalDeg: number, verticalDeg: number, a: Vec3, b: Vec3): readonly [FramePoint, FramePoint] | null => {
+export const projectLine = (
+  view: View,
+  horizontalDeg: number,
+  verticalDeg: number,
+  a: Vec3,
+  b: Vec3,
+): readonly [FramePoint, FramePoint] | null => {
   const near = 0.3;
   const za = toCamera(view, a).z;
   const zb = toCamera(view, b).z;
@@ -48,7 +67,11 @@ export const projectLine = (view: View, horizontalDeg: number, verticalDeg: numb
   const cut = (from: Vec3, to: Vec3, zFrom: number, zTo: number): Vec3 => {
     if (zFrom >= near) return from;
     const u = (near - zFrom) / (zTo - zFrom);
-    return { x: from.x + (to.x - from.x) * u, y: from.y + (to.y - from.y) * u, z: from.z + (to.z - from.z) * u };
+    return {
+      x: from.x + (to.x - from.x) * u,
+      y: from.y + (to.y - from.y) * u,
+      z: from.z + (to.z - from.z) * u,
+    };
   };
   const pa = projectPoint(view, horizontalDeg, verticalDeg, cut(a, b, za, zb));
   const pb = projectPoint(view, horizontalDeg, verticalDeg, cut(b, a, zb, za));

@@ -7,7 +7,8 @@ export type SunSide = 'front' | 'side' | 'back' | 'none';
 export const angleToSun = (headingDeg: number, tiltDeg: number, sun: SunPosition): number => {
   const a = radians(tiltDeg);
   const s = radians(sun.altitudeDeg);
-  const cosine = Math.sin(a) * Math.sin(s) + Math.cos(a) * Math.cos(s) * Math.cos(radians(sun.azimuthDeg - headingDeg));
+  const cosine =
+    Math.sin(a) * Math.sin(s) + Math.cos(a) * Math.cos(s) * Math.cos(radians(sun.azimuthDeg - headingDeg));
   return degrees(Math.acos(Math.min(1, Math.max(-1, cosine))));
 };
 
@@ -48,19 +49,35 @@ export const sunAlong = (looks: readonly Look[], horizontalFovDeg: number, sun: 
   let [nearestDeg, nearestAtS, inLens] = [180, 0, 0];
   for (const look of looks) {
     const angle = angleToSun(look.headingDeg, look.tiltDeg, sun);
-    if (angle < nearestDeg) { nearestDeg = angle; nearestAtS = look.timeS; }
+    if (angle < nearestDeg) {
+      nearestDeg = angle;
+      nearestAtS = look.timeS;
+    }
     if (up && angle < limit) inLens += 1;
     counts[look.tiltDeg > DOWN_DEG ? sunSide(look.headingDeg, sun) : 'none'] += 1;
   }
   const count = Math.max(1, looks.length);
-  return { nearestDeg, nearestAtS, inLens: inLens / count, shares: { front: counts.front / count, side: counts.side / count, back: counts.back / count, none: counts.none / count } };
+  return {
+    nearestDeg,
+    nearestAtS,
+    inLens: inLens / count,
+    shares: {
+      front: counts.front / count,
+      side: counts.side / count,
+      back: counts.back / count,
+      none: counts.none / count,
+    },
+  };
 };
 
 /** A move's directions as unit vectors, east, north and up one after another. */
-export const axesOf = (looks: readonly Look[]): Float64Array => Float64Array.from(looks.flatMap(({ headingDeg, tiltDeg }) => {
-  const [h, t] = [radians(headingDeg), radians(tiltDeg)];
-  return [Math.sin(h) * Math.cos(t), Math.cos(h) * Math.cos(t), Math.sin(t)];
-}));
+export const axesOf = (looks: readonly Look[]): Float64Array =>
+  Float64Array.from(
+    looks.flatMap(({ headingDeg, tiltDeg }) => {
+      const [h, t] = [radians(headingDeg), radians(tiltDeg)];
+      return [Math.sin(h) * Math.cos(t), Math.cos(h) * Math.cos(t), Math.sin(t)];
+    }),
+  );
 
 /** Whether the sun comes into the lens anywhere along a move: `sunAlong` without its angles, for many minutes. @param axes from `axesOf` */
 export const flares = (axes: Float64Array, horizontalFovDeg: number, sun: SunPosition): boolean => {
@@ -68,6 +85,7 @@ export const flares = (axes: Float64Array, horizontalFovDeg: number, sun: SunPos
   const least = Math.cos(radians(horizontalFovDeg / 2 + FLARE_MARGIN_DEG));
   const [a, s] = [radians(sun.azimuthDeg), radians(sun.altitudeDeg)];
   const [x, y, z] = [Math.sin(a) * Math.cos(s), Math.cos(a) * Math.cos(s), Math.sin(s)];
-  for (let i = 0; i < axes.length; i += 3) if ((axes[i] ?? 0) * x + (axes[i + 1] ?? 0) * y + (axes[i + 2] ?? 0) * z > least) return true;
+  for (let i = 0; i < axes.length; i += 3)
+    if ((axes[i] ?? 0) * x + (axes[i + 1] ?? 0) * y + (axes[i + 2] ?? 0) * z > least) return true;
   return false;
 };

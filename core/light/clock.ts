@@ -10,7 +10,7 @@ export const isZone = (zone: string): boolean => {
   let known = zones.get(zone);
   if (known === undefined) {
     if (zones.size > 2000) zones.clear();
-    zones.set(zone, known = zone !== '' && !Number.isNaN(tzOffset(zone, new Date(0))));
+    zones.set(zone, (known = zone !== '' && !Number.isNaN(tzOffset(zone, new Date(0)))));
   }
   return known;
 };
@@ -46,11 +46,15 @@ export const localToUtc = (date: string, minutes: number, zone: string): number 
 /** Clock face of an instant in a zone. */
 export const utcToLocal = (utcMs: number, zone: string): { date: string; minutes: number } => {
   const face = new Date(utcMs + zoneOffsetMinutes(zone, utcMs) * MINUTE_MS);
-  return { date: face.toISOString().slice(0, 10), minutes: face.getUTCHours() * 60 + face.getUTCMinutes() + face.getUTCSeconds() / 60 };
+  return {
+    date: face.toISOString().slice(0, 10),
+    minutes: face.getUTCHours() * 60 + face.getUTCMinutes() + face.getUTCSeconds() / 60,
+  };
 };
 
 /** Local date of an instant. */
-export const dateIn = (utcMs: number, zone: string): string => utcToLocal(utcMs, isZone(zone) ? zone : 'UTC').date;
+export const dateIn = (utcMs: number, zone: string): string =>
+  utcToLocal(utcMs, isZone(zone) ? zone : 'UTC').date;
 
 /** HH:MM of an instant in a zone. */
 export const clockText = (utcMs: number, zone: string): string => {

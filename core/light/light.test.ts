@@ -3,7 +3,21 @@ import { describe, expect, it } from 'vitest';
 import { getPosition } from 'suncalc';
 import vectors from '../vectors/light.json';
 import {
-  angleToSun, clearSkyLux, clockText, isZone, lightDay, localDay, localToUtc, luxToEv, minutesOf, modelEv, sceneLight, skyColour, sunAt, sunSide, utcToLocal,
+  angleToSun,
+  clearSkyLux,
+  clockText,
+  isZone,
+  lightDay,
+  localDay,
+  localToUtc,
+  luxToEv,
+  minutesOf,
+  modelEv,
+  sceneLight,
+  skyColour,
+  sunAt,
+  sunSide,
+  utcToLocal,
 } from '.';
 
 describe('sun', () => {
@@ -18,36 +32,62 @@ describe('sun', () => {
     const at = Date.parse('2027-05-14T20:25:00Z');
     const raw = getPosition(new Date(at), 43.18, -4.83).altitude;
     expect(raw - sunAt(at, 43.18, -4.83).altitudeDeg).toBeGreaterThan(0.4);
-    expect(luxToEv(clearSkyLux(raw)) - luxToEv(clearSkyLux(sunAt(at, 43.18, -4.83).altitudeDeg))).toBeGreaterThan(0.7);
+    expect(
+      luxToEv(clearSkyLux(raw)) - luxToEv(clearSkyLux(sunAt(at, 43.18, -4.83).altitudeDeg)),
+    ).toBeGreaterThan(0.7);
   });
 });
 
 describe('events', () => {
-  const zoneOf = (lat: number): string => (lat < 0 ? 'Australia/Sydney' : lat > 70 ? 'Arctic/Longyearbyen' : lat > 60 ? 'Europe/Oslo' : 'Europe/Madrid');
+  const zoneOf = (lat: number): string =>
+    lat < 0
+      ? 'Australia/Sydney'
+      : lat > 70
+        ? 'Arctic/Longyearbyen'
+        : lat > 60
+          ? 'Europe/Oslo'
+          : 'Europe/Madrid';
   it.each(vectors.events)('$lat, $lon on $localDate', (e) => {
     const day = lightDay(e.localDate, zoneOf(e.lat), e.lat, e.lon);
     const pairs: (readonly [number | null, string | null])[] = [
-      [day.civilDawnMs, e.civilDawn], [day.sunriseMs, e.sunrise], [day.goldenMorningEndMs, e.goldenMorningEnd],
-      [day.goldenEveningStartMs, e.goldenEveningStart], [day.sunsetMs, e.sunset], [day.blueEveningStartMs, e.blueEveningStart], [day.civilDuskMs, e.civilDusk],
+      [day.civilDawnMs, e.civilDawn],
+      [day.sunriseMs, e.sunrise],
+      [day.goldenMorningEndMs, e.goldenMorningEnd],
+      [day.goldenEveningStartMs, e.goldenEveningStart],
+      [day.sunsetMs, e.sunset],
+      [day.blueEveningStartMs, e.blueEveningStart],
+      [day.civilDuskMs, e.civilDusk],
     ];
     for (const [mine, theirs] of pairs) {
       if (theirs === null) expect(mine).toBeNull();
-      else expect(Math.abs((mine ?? NaN) - Date.parse(theirs)) / 1000).toBeLessThan(vectors.tolerance.eventSeconds);
+      else
+        expect(Math.abs((mine ?? NaN) - Date.parse(theirs)) / 1000).toBeLessThan(
+          vectors.tolerance.eventSeconds,
+        );
     }
   });
 
   it('windows are ordered, inside the day, and never NaN, anywhere on any day', () => {
-    fc.assert(fc.property(fc.double({ min: -89, max: 89, noNaN: true }), fc.double({ min: -180, max: 180, noNaN: true }), fc.integer({ min: 0, max: 364 }), (lat, lon, n) => {
-      const date = new Date(Date.UTC(2027, 0, 1 + n)).toISOString().slice(0, 10);
-      const day = lightDay(date, 'UTC', lat, lon);
-      for (const w of day.windows) {
-        expect(w.fromMs).toBeGreaterThanOrEqual(day.sun.startMs);
-        expect(w.toMs).toBeLessThanOrEqual(day.sun.endMs);
-        expect(w.toMs).toBeGreaterThan(w.fromMs);
-        const deg = sunAt((w.fromMs + w.toMs) / 2, lat, lon).altitudeDeg;
-        if (w.toMs - w.fromMs < 5 * 3600_000) expect(deg).toBeGreaterThan(w.kind === 'golden' ? -4.2 : -6.2);
-      }
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(
+        fc.double({ min: -89, max: 89, noNaN: true }),
+        fc.double({ min: -180, max: 180, noNaN: true }),
+        fc.integer({ min: 0, max: 364 }),
+        (lat, lon, n) => {
+          const date = new Date(Date.UTC(2027, 0, 1 + n)).toISOString().slice(0, 10);
+          const day = lightDay(date, 'UTC', lat, lon);
+          for (const w of day.windows) {
+            expect(w.fromMs).toBeGreaterThanOrEqual(day.sun.startMs);
+            expect(w.toMs).toBeLessThanOrEqual(day.sun.endMs);
+            expect(w.toMs).toBeGreaterThan(w.fromMs);
+            const deg = sunAt((w.fromMs + w.toMs) / 2, lat, lon).altitudeDeg;
+            if (w.toMs - w.fromMs < 5 * 3600_000)
+              expect(deg).toBeGreaterThan(w.kind === 'golden' ? -4.2 : -6.2);
+          }
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 
   it('polar day has neither rise nor set, and no windows that need one', () => {
@@ -58,50 +98,84 @@ describe('events', () => {
 
 describe('local time', () => {
   it('a spring day is 23 hours long, an autumn day 25', () => {
-    const hours = (date: string): number => { const d = localDay(date, 'Europe/Madrid'); return (d.endMs - d.startMs) / 3_600_000; };
+    const hours = (date: string): number => {
+      const d = localDay(date, 'Europe/Madrid');
+      return (d.endMs - d.startMs) / 3_600_000;
+    };
     expect([hours('2027-03-28'), hours('2027-10-31'), hours('2027-05-14')]).toEqual([23, 25, 24]);
   });
   it('goes there and back for every minute that exists', () => {
-    const zones = fc.constantFrom('Europe/Madrid', 'Asia/Kathmandu', 'Australia/Lord_Howe', 'America/St_Johns', 'UTC');
-    fc.assert(fc.property(zones, fc.integer({ min: Date.UTC(2026, 0), max: Date.UTC(2028, 0) }), (zone, ms) => {
-      const utc = Math.floor(ms / 60000) * 60000;
-      const local = utcToLocal(utc, zone);
-      const back = localToUtc(local.date, local.minutes, zone);
-      expect(utcToLocal(back, zone)).toEqual(local);
-      expect(Math.abs(back - utc)).toBeLessThanOrEqual(3_600_000);
-    }));
+    const zones = fc.constantFrom(
+      'Europe/Madrid',
+      'Asia/Kathmandu',
+      'Australia/Lord_Howe',
+      'America/St_Johns',
+      'UTC',
+    );
+    fc.assert(
+      fc.property(zones, fc.integer({ min: Date.UTC(2026, 0), max: Date.UTC(2028, 0) }), (zone, ms) => {
+        const utc = Math.floor(ms / 60000) * 60000;
+        const local = utcToLocal(utc, zone);
+        const back = localToUtc(local.date, local.minutes, zone);
+        expect(utcToLocal(back, zone)).toEqual(local);
+        expect(Math.abs(back - utc)).toBeLessThanOrEqual(3_600_000);
+      }),
+    );
   });
   it('reads a skipped time with the offset before the change', () => {
-    expect(clockText(localToUtc('2027-03-28', minutesOf('02:30'), 'Europe/Madrid'), 'Europe/Madrid')).toBe('03:30');
+    expect(clockText(localToUtc('2027-03-28', minutesOf('02:30'), 'Europe/Madrid'), 'Europe/Madrid')).toBe(
+      '03:30',
+    );
   });
-  it('knows a zone from none', () => expect([isZone('Asia/Kathmandu'), isZone('Nowhere/Land'), isZone('')]).toEqual([true, false, false]));
-  it('reads clock faces', () => expect(['06:30', '24:00', '7:15', ''].map(minutesOf)).toEqual([390, NaN, NaN, NaN]));
+  it('knows a zone from none', () =>
+    expect([isZone('Asia/Kathmandu'), isZone('Nowhere/Land'), isZone('')]).toEqual([true, false, false]));
+  it('reads clock faces', () =>
+    expect(['06:30', '24:00', '7:15', ''].map(minutesOf)).toEqual([390, NaN, NaN, NaN]));
 });
 
 describe('scene', () => {
   it('lamps are a floor at night and nothing at noon', () => {
     expect(modelEv(-20, 'clear', 'lit-street', 0).ev100).toBeCloseTo(6.5, 2);
-    expect(modelEv(60, 'clear', 'lit-street', 0).ev100 - modelEv(60, 'clear', 'none', 0).ev100).toBeLessThan(0.01);
+    expect(modelEv(60, 'clear', 'lit-street', 0).ev100 - modelEv(60, 'clear', 'none', 0).ev100).toBeLessThan(
+      0.01,
+    );
   });
   it('a cloudier sky is never brighter', () => {
-    fc.assert(fc.property(fc.double({ min: -18, max: 90, noNaN: true }), (deg) => {
-      const evs = (['clear', 'thin-cloud', 'overcast', 'heavy'] as const).map((sky) => modelEv(deg, sky, 'none', 0).ev100);
-      expect([...evs].sort((a, b) => b - a)).toEqual(evs);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: -18, max: 90, noNaN: true }), (deg) => {
+        const evs = (['clear', 'thin-cloud', 'overcast', 'heavy'] as const).map(
+          (sky) => modelEv(deg, sky, 'none', 0).ev100,
+        );
+        expect([...evs].sort((a, b) => b - a)).toEqual(evs);
+      }),
+    );
   });
   it('a meter reading overrides the model and shifts what follows, not what was before', () => {
     const altitude = (ms: number): number => 10 - ms / 60_000;
     const readings = [{ utcMs: 300_000, ev100: 9 }];
-    const at = (ms: number) => sceneLight(ms, { altitudeAt: altitude, sky: 'clear', lamps: 'none', lampsBurnAt: () => false, offsetStops: 0, readings });
+    const at = (ms: number) =>
+      sceneLight(ms, {
+        altitudeAt: altitude,
+        sky: 'clear',
+        lamps: 'none',
+        lampsBurnAt: () => false,
+        offsetStops: 0,
+        readings,
+      });
     expect(at(300_000).ev100).toBeCloseTo(9, 9);
     expect(at(240_000).meterShift).toBe(0);
     expect(at(600_000).ev100 - at(600_000).skyEv100).toBeCloseTo(at(300_000).meterShift, 9);
   });
   it('the illuminance has no step of more than a tenth of a stop between its pieces', () => {
-    for (const edge of [20, 5, -0.8, -5, -12]) expect(Math.abs(Math.log2(clearSkyLux(edge + 1e-6) / clearSkyLux(edge - 1e-6)))).toBeLessThan(0.1);
+    for (const edge of [20, 5, -0.8, -5, -12])
+      expect(Math.abs(Math.log2(clearSkyLux(edge + 1e-6) / clearSkyLux(edge - 1e-6)))).toBeLessThan(0.1);
   });
   it('sky colours stay in range', () => {
-    for (let deg = -95; deg <= 95; deg += 1) for (const part of skyColour(deg)) { expect(part).toBeGreaterThanOrEqual(0); expect(part).toBeLessThanOrEqual(255); }
+    for (let deg = -95; deg <= 95; deg += 1)
+      for (const part of skyColour(deg)) {
+        expect(part).toBeGreaterThanOrEqual(0);
+        expect(part).toBeLessThanOrEqual(255);
+      }
   });
 });
 

@@ -22,7 +22,16 @@ export interface MoonPhase {
 }
 
 /** Names of eighths of the cycle; the four named moments are a sixteenth wide to either side. */
-const NAMES = ['new moon', 'waxing crescent', 'first quarter', 'waxing gibbous', 'full moon', 'waning gibbous', 'last quarter', 'waning crescent'] as const;
+const NAMES = [
+  'new moon',
+  'waxing crescent',
+  'first quarter',
+  'waxing gibbous',
+  'full moon',
+  'waning gibbous',
+  'last quarter',
+  'waning crescent',
+] as const;
 
 /** How much of the moon is lit at an instant, and what that phase is called. */
 export const moonPhase = (utcMs: number): MoonPhase => {

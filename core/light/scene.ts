@@ -1,5 +1,8 @@
 /** Clear-sky horizontal illuminance: coefficients of log10 E in x = altitude/90, by altitude. */
-const ILLUMINANCE: readonly { readonly fromDeg: number; readonly l: readonly [number, number, number, number] }[] = [
+const ILLUMINANCE: readonly {
+  readonly fromDeg: number;
+  readonly l: readonly [number, number, number, number];
+}[] = [
   { fromDeg: 20, l: [3.74, 3.97, -4.07, 1.47] },
   { fromDeg: 5, l: [3.05, 13.28, -45.98, 64.33] },
   { fromDeg: -0.8, l: [2.88, 22.26, -207.64, 1034.3] },
@@ -28,7 +31,12 @@ export const luxToEv = (lux: number): number => Math.log2(lux / 2.5);
 export type Sky = 'clear' | 'thin-cloud' | 'overcast' | 'heavy';
 
 /** What a sky takes from the clear-sky light, stops. */
-export const SKY_STOPS: Readonly<Record<Sky, number>> = { clear: 0, 'thin-cloud': -1, overcast: -2.5, heavy: -3.5 };
+export const SKY_STOPS: Readonly<Record<Sky, number>> = {
+  clear: 0,
+  'thin-cloud': -1,
+  overcast: -2.5,
+  heavy: -3.5,
+};
 
 /** Half the range a sky state covers, stops: a clear sky is known best. */
 const SKY_SPREAD: Readonly<Record<Sky, number>> = { clear: 0.3, 'thin-cloud': 0.5, overcast: 0.8, heavy: 1 };
@@ -38,7 +46,13 @@ export const SURFACES = ['mixed', 'snow', 'water', 'sand', 'foliage'] as const;
 export type Surface = (typeof SURFACES)[number];
 
 /** Stops a bright or dark surface moves the exposure by. Usual practice, editable by the slate's own offset. */
-export const SURFACE_STOPS: Readonly<Record<Surface, number>> = { mixed: 0, snow: 1, water: 0.5, sand: 0.7, foliage: -0.5 };
+export const SURFACE_STOPS: Readonly<Record<Surface, number>> = {
+  mixed: 0,
+  snow: 1,
+  water: 0.5,
+  sand: 0.7,
+  foliage: -0.5,
+};
 
 /** How the light falls on the subject. */
 export const LIT = ['open', 'shaded', 'backlit'] as const;
@@ -51,7 +65,10 @@ export type Lamps = 'none' | 'lit-street' | 'floodlit-building' | 'signs' | 'sta
 
 /** EV100 that artificial light gives a scene at night: middle of its usual range and half of it. */
 const LAMP_RANGE: Readonly<Record<Exclude<Lamps, 'none'>, readonly [middle: number, half: number]>> = {
-  'lit-street': [6.5, 1.5], 'floodlit-building': [5, 1], signs: [8, 1], stage: [9, 1],
+  'lit-street': [6.5, 1.5],
+  'floodlit-building': [5, 1],
+  signs: [8, 1],
+  stage: [9, 1],
 };
 
 /** EV100 of lamps at night, middle of their usual range. */
@@ -73,7 +90,12 @@ export interface SceneLight {
 }
 
 /** Model EV of sky and lamps together: log2(2^sky + 2^lamps). */
-export const modelEv = (altitudeDeg: number, sky: Sky, lamps: Lamps, offsetStops: number): { ev100: number; skyEv100: number } => {
+export const modelEv = (
+  altitudeDeg: number,
+  sky: Sky,
+  lamps: Lamps,
+  offsetStops: number,
+): { ev100: number; skyEv100: number } => {
   const skyEv100 = luxToEv(clearSkyLux(altitudeDeg)) + SKY_STOPS[sky] + offsetStops;
   return { skyEv100, ev100: lamps === 'none' ? skyEv100 : Math.log2(2 ** skyEv100 + 2 ** lampEv(lamps)) };
 };
@@ -93,11 +115,19 @@ export interface SceneConditions {
 }
 
 const modelAt = (utcMs: number, c: SceneConditions, offsetStops: number) =>
-  modelEv(c.altitudeAt(utcMs), c.sky, c.lamps !== 'none' && c.lampsBurnAt(utcMs) ? c.lamps : 'none', offsetStops);
+  modelEv(
+    c.altitudeAt(utcMs),
+    c.sky,
+    c.lamps !== 'none' && c.lampsBurnAt(utcMs) ? c.lamps : 'none',
+    offsetStops,
+  );
 
 /** The newest reading taken at or before an instant. */
 export const readingAt = (readings: readonly MeterReading[], utcMs: number): MeterReading | null =>
-  readings.reduce<MeterReading | null>((best, r) => (r.utcMs <= utcMs && (!best || r.utcMs > best.utcMs) ? r : best), null);
+  readings.reduce<MeterReading | null>(
+    (best, r) => (r.utcMs <= utcMs && (!best || r.utcMs > best.utcMs) ? r : best),
+    null,
+  );
 
 /**
  * Scene EV100 at a moment. The newest meter reading taken at or before it (or, before the first, none) shifts the model
@@ -125,7 +155,8 @@ export const sceneSpread = (utcMs: number, c: SceneConditions): number => {
   const { ev100, skyEv100 } = modelAt(utcMs, c, 0);
   const skyShare = 2 ** (skyEv100 - ev100);
   const lampHalf = c.lamps === 'none' ? 0 : LAMP_RANGE[c.lamps][1];
-  const model = skyShare * (SKY_SPREAD[c.sky] + (altitude < 0 ? TWILIGHT_SPREAD : 0)) + (1 - skyShare) * lampHalf;
+  const model =
+    skyShare * (SKY_SPREAD[c.sky] + (altitude < 0 ? TWILIGHT_SPREAD : 0)) + (1 - skyShare) * lampHalf;
   const reading = readingAt(c.readings, utcMs);
   if (!reading) return model;
   return Math.min(model, METER_SPREAD.own + (METER_SPREAD.perHour * (utcMs - reading.utcMs)) / 3_600_000);
@@ -141,10 +172,20 @@ export interface LightPoint {
 }
 
 /** Scene EV100 over a stretch of time, both ends included. */
-export const lightCurve = (fromMs: number, toMs: number, stepMs: number, conditions: SceneConditions): LightPoint[] => {
+export const lightCurve = (
+  fromMs: number,
+  toMs: number,
+  stepMs: number,
+  conditions: SceneConditions,
+): LightPoint[] => {
   const count = Math.max(1, Math.ceil((toMs - fromMs) / stepMs));
   return Array.from({ length: count + 1 }, (_, i) => {
     const utcMs = Math.min(toMs, fromMs + i * stepMs);
-    return { utcMs, altitudeDeg: conditions.altitudeAt(utcMs), ev100: sceneLight(utcMs, conditions).ev100, spread: sceneSpread(utcMs, conditions) };
+    return {
+      utcMs,
+      altitudeDeg: conditions.altitudeAt(utcMs),
+      ev100: sceneLight(utcMs, conditions).ev100,
+      spread: sceneSpread(utcMs, conditions),
+    };
   });
 };

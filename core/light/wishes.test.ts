@@ -1,18 +1,50 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  angleToSun, axesOf, BLACK_SKY_DEG, flares, kelvinFor, lampsBurn, lightCurve, lightDay, localToUtc, minutesOf, modelEv, moonAt, moonPhase, sceneLight, sceneSpread, sunAlong, sunAt, wishMet, WISHES, type LightMoment, type SceneConditions,
+  angleToSun,
+  axesOf,
+  BLACK_SKY_DEG,
+  flares,
+  kelvinFor,
+  lampsBurn,
+  lightCurve,
+  lightDay,
+  localToUtc,
+  minutesOf,
+  modelEv,
+  moonAt,
+  moonPhase,
+  sceneLight,
+  sceneSpread,
+  sunAlong,
+  sunAt,
+  wishMet,
+  WISHES,
+  type LightMoment,
+  type SceneConditions,
 } from '.';
 
 const MINUTE = 60_000;
 const [LAT, LON, ZONE, DATE] = [43.18, -4.83, 'Europe/Madrid', '2027-05-14'];
 const day = lightDay(DATE, ZONE, LAT, LON);
 const at = (clock: string): number => localToUtc(DATE, minutesOf(clock), ZONE);
-const moment = (clock: string, more: Partial<LightMoment> = {}): LightMoment => ({ utcMs: at(clock), sun: sunAt(at(clock), LAT, LON), day, sky: 'clear', hasLamps: true, headingDeg: 90, ...more });
+const moment = (clock: string, more: Partial<LightMoment> = {}): LightMoment => ({
+  utcMs: at(clock),
+  sun: sunAt(at(clock), LAT, LON),
+  day,
+  sky: 'clear',
+  hasLamps: true,
+  headingDeg: 90,
+  ...more,
+});
 
 describe('moon', () => {
   // Known phases: full 2027-05-20 11:00 UTC, new 2027-06-04 19:41 UTC, first quarter 2027-05-13 06:45 UTC (ephemeris).
-  it.each([['2027-05-20T11:00:00Z', 'full moon', 1], ['2027-06-04T19:41:00Z', 'new moon', 0], ['2027-05-13T06:45:00Z', 'first quarter', 0.5]])('%s is %s', (utc, name, lit) => {
+  it.each([
+    ['2027-05-20T11:00:00Z', 'full moon', 1],
+    ['2027-06-04T19:41:00Z', 'new moon', 0],
+    ['2027-05-13T06:45:00Z', 'first quarter', 0.5],
+  ])('%s is %s', (utc, name, lit) => {
     const phase = moonPhase(Date.parse(utc));
     expect(phase.name).toBe(name);
     expect(phase.lit).toBeCloseTo(lit, 1);
@@ -29,7 +61,11 @@ describe('lamps', () => {
     const later = lightDay(DATE, ZONE, LAT, LON, undefined, 30);
     expect((later.lampsOnMs! - later.sunsetMs!) / MINUTE).toBe(30);
     expect((later.sunriseMs! - later.lampsOffMs!) / MINUTE).toBe(30);
-    expect([at('23:30'), at('04:00'), at('12:00'), day.lampsOnMs! - 1, day.lampsOnMs!].map((ms) => lampsBurn(day, ms))).toEqual([true, true, false, false, true]);
+    expect(
+      [at('23:30'), at('04:00'), at('12:00'), day.lampsOnMs! - 1, day.lampsOnMs!].map((ms) =>
+        lampsBurn(day, ms),
+      ),
+    ).toEqual([true, true, false, false, true]);
   });
   it('burn all of a polar night and none of a polar day', () => {
     const night = lightDay('2027-12-21', 'Arctic/Longyearbyen', 78.2, 15.6);
@@ -40,7 +76,14 @@ describe('lamps', () => {
     }
   });
   it('light the scene only while they burn', () => {
-    const c: SceneConditions = { altitudeAt: (ms) => sunAt(ms, LAT, LON).altitudeDeg, sky: 'clear', lamps: 'stage', lampsBurnAt: (ms) => lampsBurn(day, ms), offsetStops: 0, readings: [] };
+    const c: SceneConditions = {
+      altitudeAt: (ms) => sunAt(ms, LAT, LON).altitudeDeg,
+      sky: 'clear',
+      lamps: 'stage',
+      lampsBurnAt: (ms) => lampsBurn(day, ms),
+      offsetStops: 0,
+      readings: [],
+    };
     const before = sceneLight(day.lampsOnMs! - MINUTE, c);
     const after = sceneLight(day.lampsOnMs! + MINUTE, c);
     expect(before.ev100).toBe(before.skyEv100);
@@ -50,24 +93,41 @@ describe('lamps', () => {
 
 describe('days everywhere', () => {
   it.each([
-    ['half-hour zone', '2027-03-10', 'Asia/Kolkata', 19, 73], ['quarter-hour zone', '2027-03-10', 'Asia/Kathmandu', 27.7, 85.3], ['southern summer', '2027-12-21', 'Australia/Hobart', -42.9, 147.3],
-    ['spring change', '2027-03-28', ZONE, LAT, LON], ['autumn change', '2027-10-31', ZONE, LAT, LON], ['half-hour clock change', '2027-04-04', 'Australia/Lord_Howe', -31.5, 159.1],
-  ])('%s: sunrise before sunset, both inside the local day, the sun on the horizon at both', (_name, date, zone, lat, lon) => {
-    const d = lightDay(date, zone, lat, lon);
-    expect(d.sunriseMs!).toBeGreaterThan(d.sun.startMs);
-    expect(d.sunsetMs!).toBeLessThan(d.sun.endMs);
-    expect(d.sunriseMs!).toBeLessThan(d.sunsetMs!);
-    for (const ms of [d.sunriseMs!, d.sunsetMs!]) expect(sunAt(ms, lat, lon).altitudeDeg).toBeCloseTo(-0.833, 1);
-  });
+    ['half-hour zone', '2027-03-10', 'Asia/Kolkata', 19, 73],
+    ['quarter-hour zone', '2027-03-10', 'Asia/Kathmandu', 27.7, 85.3],
+    ['southern summer', '2027-12-21', 'Australia/Hobart', -42.9, 147.3],
+    ['spring change', '2027-03-28', ZONE, LAT, LON],
+    ['autumn change', '2027-10-31', ZONE, LAT, LON],
+    ['half-hour clock change', '2027-04-04', 'Australia/Lord_Howe', -31.5, 159.1],
+  ])(
+    '%s: sunrise before sunset, both inside the local day, the sun on the horizon at both',
+    (_name, date, zone, lat, lon) => {
+      const d = lightDay(date, zone, lat, lon);
+      expect(d.sunriseMs!).toBeGreaterThan(d.sun.startMs);
+      expect(d.sunsetMs!).toBeLessThan(d.sun.endMs);
+      expect(d.sunriseMs!).toBeLessThan(d.sunsetMs!);
+      for (const ms of [d.sunriseMs!, d.sunsetMs!])
+        expect(sunAt(ms, lat, lon).altitudeDeg).toBeCloseTo(-0.833, 1);
+    },
+  );
   it('midsummer days are long in the north and short in the south', () => {
-    const length = (lat: number, zone: string, lon: number): number => { const d = lightDay('2027-06-21', zone, lat, lon); return (d.sunsetMs! - d.sunriseMs!) / 3_600_000; };
+    const length = (lat: number, zone: string, lon: number): number => {
+      const d = lightDay('2027-06-21', zone, lat, lon);
+      return (d.sunsetMs! - d.sunriseMs!) / 3_600_000;
+    };
     expect(length(LAT, ZONE, LON)).toBeGreaterThan(15);
     expect(length(-42.9, 'Australia/Hobart', 147.3)).toBeLessThan(9.5);
   });
   it('definitions move the windows with them', () => {
-    const wide = lightDay(DATE, ZONE, LAT, LON, { riseSetDeg: -0.833, goldenTopDeg: 10, goldenBottomDeg: -2, civilDeg: -6 });
+    const wide = lightDay(DATE, ZONE, LAT, LON, {
+      riseSetDeg: -0.833,
+      goldenTopDeg: 10,
+      goldenBottomDeg: -2,
+      civilDeg: -6,
+    });
     expect(wide.goldenMorningEndMs!).toBeGreaterThan(day.goldenMorningEndMs!);
-    const blue = (d: typeof day): number => d.windows.filter((w) => w.kind === 'blue').reduce((sum, w) => sum + w.toMs - w.fromMs, 0);
+    const blue = (d: typeof day): number =>
+      d.windows.filter((w) => w.kind === 'blue').reduce((sum, w) => sum + w.toMs - w.fromMs, 0);
     expect(blue(wide)).toBeGreaterThan(blue(day));
   });
 });
@@ -78,12 +138,23 @@ describe('wishes', () => {
     expect(wishMet('glow' as 'any', moment('12:00'))).toBe(false);
   });
   it.each([
-    ['golden', '07:20', '12:00'], ['blue', '22:02', '12:00'], ['day', '12:00', '23:00'], ['night', '23:30', '12:00'], ['lamps', '22:00', '12:00'], ['hard', '14:00', '07:30'], ['backlit', '07:40', '20:30'], ['frontlit', '20:30', '07:40'],
-  ] as const)('%s at %s, not at %s', (kind, yes, no) => { expect(wishMet(kind, moment(yes))).toBe(true); expect(wishMet(kind, moment(no))).toBe(false); });
+    ['golden', '07:20', '12:00'],
+    ['blue', '22:02', '12:00'],
+    ['day', '12:00', '23:00'],
+    ['night', '23:30', '12:00'],
+    ['lamps', '22:00', '12:00'],
+    ['hard', '14:00', '07:30'],
+    ['backlit', '07:40', '20:30'],
+    ['frontlit', '20:30', '07:40'],
+  ] as const)('%s at %s, not at %s', (kind, yes, no) => {
+    expect(wishMet(kind, moment(yes))).toBe(true);
+    expect(wishMet(kind, moment(no))).toBe(false);
+  });
   it('cloud makes it flat and takes hard and sided light away', () => {
     const cloudy = moment('14:00', { sky: 'overcast' });
     expect(wishMet('flat', cloudy)).toBe(true);
-    for (const kind of ['hard', 'backlit', 'sidelit', 'frontlit'] as const) expect(wishMet(kind, cloudy)).toBe(false);
+    for (const kind of ['hard', 'backlit', 'sidelit', 'frontlit'] as const)
+      expect(wishMet(kind, cloudy)).toBe(false);
   });
   it('lamps need lamps, and a sky that still holds light', () => {
     expect(wishMet('lamps', moment('22:00', { hasLamps: false }))).toBe(false);
@@ -91,25 +162,53 @@ describe('wishes', () => {
     expect(wishMet('lamps', moment('23:30'))).toBe(false);
   });
   it('looking down has no side, and each minute with sun has exactly one otherwise', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 1439 }), fc.double({ min: 0, max: 360, noNaN: true }), (minute, heading) => {
-      const clock = `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
-      const sides = (h: number | null) => (['backlit', 'sidelit', 'frontlit'] as const).filter((k) => wishMet(k, moment(clock, { headingDeg: h })));
-      expect(sides(null)).toEqual([]);
-      expect(sides(heading).length).toBe(sunAt(at(clock), LAT, LON).altitudeDeg > 0 ? 1 : 0);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 1439 }),
+        fc.double({ min: 0, max: 360, noNaN: true }),
+        (minute, heading) => {
+          const clock = `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+          const sides = (h: number | null) =>
+            (['backlit', 'sidelit', 'frontlit'] as const).filter((k) =>
+              wishMet(k, moment(clock, { headingDeg: h })),
+            );
+          expect(sides(null)).toEqual([]);
+          expect(sides(heading).length).toBe(sunAt(at(clock), LAT, LON).altitudeDeg > 0 ? 1 : 0);
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
-  it('every wish says what it is', () => { for (const w of WISHES) { expect(w.name).toMatch(/^[A-Z]/); expect(w.says).toMatch(/\.$/); } });
+  it('every wish says what it is', () => {
+    for (const w of WISHES) {
+      expect(w.name).toMatch(/^[A-Z]/);
+      expect(w.says).toMatch(/\.$/);
+    }
+  });
 });
 
 describe('how sure the light is', () => {
-  const c = (more: Partial<SceneConditions> = {}): SceneConditions => ({ altitudeAt: (ms) => sunAt(ms, LAT, LON).altitudeDeg, sky: 'clear', lamps: 'none', lampsBurnAt: () => true, offsetStops: 0, readings: [], ...more });
+  const c = (more: Partial<SceneConditions> = {}): SceneConditions => ({
+    altitudeAt: (ms) => sunAt(ms, LAT, LON).altitudeDeg,
+    sky: 'clear',
+    lamps: 'none',
+    lampsBurnAt: () => true,
+    offsetStops: 0,
+    readings: [],
+    ...more,
+  });
   it('a reading narrows it and ages; it is never wider than without', () => {
     const readings = [{ utcMs: at('08:00'), ev100: 12 }];
-    for (const sky of ['clear', 'overcast', 'heavy'] as const) for (const clock of ['08:00', '08:30', '11:00', '19:00']) {
-      expect(sceneSpread(at(clock), c({ sky, readings }))).toBeLessThanOrEqual(sceneSpread(at(clock), c({ sky })) + 1e-9);
-    }
+    for (const sky of ['clear', 'overcast', 'heavy'] as const)
+      for (const clock of ['08:00', '08:30', '11:00', '19:00']) {
+        expect(sceneSpread(at(clock), c({ sky, readings }))).toBeLessThanOrEqual(
+          sceneSpread(at(clock), c({ sky })) + 1e-9,
+        );
+      }
     expect(sceneSpread(at('08:00'), c({ sky: 'heavy', readings }))).toBeCloseTo(0.2, 9);
-    expect(sceneSpread(at('07:30'), c({ sky: 'heavy', readings }))).toBe(sceneSpread(at('07:30'), c({ sky: 'heavy' })));
+    expect(sceneSpread(at('07:30'), c({ sky: 'heavy', readings }))).toBe(
+      sceneSpread(at('07:30'), c({ sky: 'heavy' })),
+    );
   });
   it('clouds and lamps make it wider', () => {
     expect(sceneSpread(at('12:00'), c({ sky: 'heavy' }))).toBeGreaterThan(sceneSpread(at('12:00'), c()));
@@ -122,23 +221,46 @@ describe('how sure the light is', () => {
     for (let i = 1; i < curve.length; i += 1) expect(curve[i]!.ev100).toBeGreaterThan(curve[i - 1]!.ev100);
   });
   it('a stop is a stop: an offset moves the scene by itself at every height', () => {
-    fc.assert(fc.property(fc.double({ min: -18, max: 80, noNaN: true }), fc.double({ min: -4, max: 4, noNaN: true }), (deg, stops) => {
-      expect(modelEv(deg, 'clear', 'none', stops).ev100 - modelEv(deg, 'clear', 'none', 0).ev100).toBeCloseTo(stops, 9);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: -18, max: 80, noNaN: true }),
+        fc.double({ min: -4, max: 4, noNaN: true }),
+        (deg, stops) => {
+          expect(
+            modelEv(deg, 'clear', 'none', stops).ev100 - modelEv(deg, 'clear', 'none', 0).ev100,
+          ).toBeCloseTo(stops, 9);
+        },
+      ),
+    );
   });
 });
 
 describe('sun along a move', () => {
-  const looks = fc.array(fc.record({ timeS: fc.double({ min: 0, max: 30, noNaN: true }), headingDeg: fc.double({ min: 0, max: 360, noNaN: true }), tiltDeg: fc.double({ min: -90, max: 20, noNaN: true }) }), { minLength: 1, maxLength: 12 });
-  const suns = fc.record({ altitudeDeg: fc.double({ min: -10, max: 80, noNaN: true }), azimuthDeg: fc.double({ min: 0, max: 360, noNaN: true }) });
+  const looks = fc.array(
+    fc.record({
+      timeS: fc.double({ min: 0, max: 30, noNaN: true }),
+      headingDeg: fc.double({ min: 0, max: 360, noNaN: true }),
+      tiltDeg: fc.double({ min: -90, max: 20, noNaN: true }),
+    }),
+    { minLength: 1, maxLength: 12 },
+  );
+  const suns = fc.record({
+    altitudeDeg: fc.double({ min: -10, max: 80, noNaN: true }),
+    azimuthDeg: fc.double({ min: 0, max: 360, noNaN: true }),
+  });
   it('its shares make a whole, and the quick answer is the long one', () => {
-    fc.assert(fc.property(looks, suns, fc.double({ min: 20, max: 110, noNaN: true }), (list, sun, fov) => {
-      const along = sunAlong(list, fov, sun);
-      expect(Object.values(along.shares).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
-      if (Math.abs(along.nearestDeg - fov / 2 - 5) > 1e-6) expect(flares(axesOf(list), fov, sun)).toBe(along.inLens > 0);
-      const nearest = list.find((l) => l.timeS === along.nearestAtS)!;
-      expect(angleToSun(nearest.headingDeg, nearest.tiltDeg, sun)).toBeGreaterThanOrEqual(along.nearestDeg - 1e-9);
-    }));
+    fc.assert(
+      fc.property(looks, suns, fc.double({ min: 20, max: 110, noNaN: true }), (list, sun, fov) => {
+        const along = sunAlong(list, fov, sun);
+        expect(Object.values(along.shares).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
+        if (Math.abs(along.nearestDeg - fov / 2 - 5) > 1e-6)
+          expect(flares(axesOf(list), fov, sun)).toBe(along.inLens > 0);
+        const nearest = list.find((l) => l.timeS === along.nearestAtS)!;
+        expect(angleToSun(nearest.headingDeg, nearest.tiltDeg, sun)).toBeGreaterThanOrEqual(
+          along.nearestDeg - 1e-9,
+        );
+      }),
+    );
   });
 });
 
@@ -146,11 +268,13 @@ describe('white balance', () => {
   it('gets colder figures for warmer light and stays within what cameras take', () => {
     expect(kelvinFor(40, 'overcast', 'none').kelvin).toBeGreaterThan(kelvinFor(40, 'clear', 'none').kelvin);
     expect(kelvinFor(-10, 'clear', 'lit-street').kelvin).toBeLessThan(kelvinFor(-3, 'clear', 'none').kelvin);
-    for (let deg = -20; deg < 90; deg += 1) for (const sky of ['clear', 'thin-cloud', 'overcast', 'heavy'] as const) for (const lamps of ['none', 'stage'] as const) {
-      const { kelvin, why } = kelvinFor(deg, sky, lamps);
-      expect(kelvin).toBeGreaterThanOrEqual(3000);
-      expect(kelvin).toBeLessThanOrEqual(7500);
-      expect(why).not.toBe('');
-    }
+    for (let deg = -20; deg < 90; deg += 1)
+      for (const sky of ['clear', 'thin-cloud', 'overcast', 'heavy'] as const)
+        for (const lamps of ['none', 'stage'] as const) {
+          const { kelvin, why } = kelvinFor(deg, sky, lamps);
+          expect(kelvin).toBeGreaterThanOrEqual(3000);
+          expect(kelvin).toBeLessThanOrEqual(7500);
+          expect(why).not.toBe('');
+        }
   });
 });

@@ -23,9 +23,12 @@ export interface Wish {
   readonly met: (moment: LightMoment) => boolean;
 }
 
-const within = (m: LightMoment, kind: LightWindow['kind']): boolean => m.day.windows.some((w) => w.kind === kind && m.utcMs >= w.fromMs && m.utcMs <= w.toMs);
-const clearSun = (m: LightMoment, deg: number): boolean => m.sun.altitudeDeg > deg && (m.sky === 'clear' || m.sky === 'thin-cloud');
-const sideIs = (m: LightMoment, side: SunSide): boolean => m.headingDeg !== null && clearSun(m, 0) && sunSide(m.headingDeg, m.sun) === side;
+const within = (m: LightMoment, kind: LightWindow['kind']): boolean =>
+  m.day.windows.some((w) => w.kind === kind && m.utcMs >= w.fromMs && m.utcMs <= w.toMs);
+const clearSun = (m: LightMoment, deg: number): boolean =>
+  m.sun.altitudeDeg > deg && (m.sky === 'clear' || m.sky === 'thin-cloud');
+const sideIs = (m: LightMoment, side: SunSide): boolean =>
+  m.headingDeg !== null && clearSun(m, 0) && sunSide(m.headingDeg, m.sun) === side;
 
 /** Sun height above which shadows are short and the light comes from above, deg. */
 export const HARD_LIGHT_DEG = 30;
@@ -35,15 +38,47 @@ export const BLACK_SKY_DEG = -9;
 const WISH_LIST = [
   { kind: 'any', name: 'Any light', says: 'Takes what there is.', met: () => true },
   { kind: 'golden', name: 'Golden', says: 'Low sun, long shadows, warm.', met: (m) => within(m, 'golden') },
-  { kind: 'blue', name: 'Blue', says: 'The sky still glows, lamps already count.', met: (m) => within(m, 'blue') },
+  {
+    kind: 'blue',
+    name: 'Blue',
+    says: 'The sky still glows, lamps already count.',
+    met: (m) => within(m, 'blue'),
+  },
   { kind: 'day', name: 'Daylight', says: 'Sun above the horizon.', met: (m) => m.sun.altitudeDeg > 0 },
   { kind: 'night', name: 'Night', says: 'Sun far down.', met: (m) => m.sun.altitudeDeg < -6 },
-  { kind: 'lamps', name: 'Lamps on', says: 'Lamps burn while the sky still holds light.', met: (m) => m.hasLamps && lampsBurn(m.day, m.utcMs) && m.sun.altitudeDeg > BLACK_SKY_DEG && m.sun.altitudeDeg < 2 },
-  { kind: 'flat', name: 'Flat', says: 'Soft light without shadows: cloud, or before the sun is up.', met: (m) => m.sun.altitudeDeg > -4 && (m.sky === 'overcast' || m.sky === 'heavy' || m.sun.altitudeDeg < -0.833) },
-  { kind: 'hard', name: 'Hard', says: 'High sun, short dark shadows.', met: (m) => clearSun(m, HARD_LIGHT_DEG) },
+  {
+    kind: 'lamps',
+    name: 'Lamps on',
+    says: 'Lamps burn while the sky still holds light.',
+    met: (m) =>
+      m.hasLamps && lampsBurn(m.day, m.utcMs) && m.sun.altitudeDeg > BLACK_SKY_DEG && m.sun.altitudeDeg < 2,
+  },
+  {
+    kind: 'flat',
+    name: 'Flat',
+    says: 'Soft light without shadows: cloud, or before the sun is up.',
+    met: (m) =>
+      m.sun.altitudeDeg > -4 && (m.sky === 'overcast' || m.sky === 'heavy' || m.sun.altitudeDeg < -0.833),
+  },
+  {
+    kind: 'hard',
+    name: 'Hard',
+    says: 'High sun, short dark shadows.',
+    met: (m) => clearSun(m, HARD_LIGHT_DEG),
+  },
   { kind: 'backlit', name: 'Backlit', says: 'The sun behind the subject.', met: (m) => sideIs(m, 'back') },
-  { kind: 'sidelit', name: 'Side light', says: 'The sun across the subject: shape and texture.', met: (m) => sideIs(m, 'side') },
-  { kind: 'frontlit', name: 'Front light', says: 'The sun behind the camera: colour, few shadows.', met: (m) => sideIs(m, 'front') },
+  {
+    kind: 'sidelit',
+    name: 'Side light',
+    says: 'The sun across the subject: shape and texture.',
+    met: (m) => sideIs(m, 'side'),
+  },
+  {
+    kind: 'frontlit',
+    name: 'Front light',
+    says: 'The sun behind the camera: colour, few shadows.',
+    met: (m) => sideIs(m, 'front'),
+  },
 ] as const satisfies readonly Wish[];
 
 export type LightWish = (typeof WISH_LIST)[number]['kind'];
@@ -56,7 +91,8 @@ export const WISH_KINDS = WISH_LIST.map((w) => w.kind) as [LightWish, ...LightWi
 const byKind = new Map<LightWish, Wish>(WISHES.map((w) => [w.kind, w]));
 
 /** Whether a moment has the light asked for. */
-export const wishMet = (kind: LightWish, moment: LightMoment): boolean => byKind.get(kind)?.met(moment) ?? false;
+export const wishMet = (kind: LightWish, moment: LightMoment): boolean =>
+  byKind.get(kind)?.met(moment) ?? false;
 
 /** A stretch of time. */
 export interface Stretch {

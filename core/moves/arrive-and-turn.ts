@@ -3,9 +3,22 @@ import { distanceOf, height, reader, turnSense } from './parameters';
 import { lookAlong, tiltTo } from './pose';
 import type { CameraMove, MoveParameter } from './types';
 
-const rate: MoveParameter = { id: 'rateDegS', label: 'Turn rate', quantity: 'degreesPerSecond', min: 1, max: 90, step: 0.5, initial: 18 };
+const rate: MoveParameter = {
+  id: 'rateDegS',
+  label: 'Turn rate',
+  quantity: 'degreesPerSecond',
+  min: 1,
+  max: 90,
+  step: 0.5,
+  initial: 18,
+};
 
-const parameters = [{ ...distanceOf(4), label: 'Beside its way' }, height(3), rate, turnSense('on its left', 'on its right')];
+const parameters = [
+  { ...distanceOf(4), label: 'Beside its way' },
+  height(3),
+  rate,
+  turnSense('on its left', 'on its right'),
+];
 
 export const arriveAndTurn: CameraMove = {
   kind: 'arrive-and-turn',

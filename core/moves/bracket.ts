@@ -3,8 +3,25 @@ import { distanceOf, fromBearing, height, reader } from './parameters';
 import { lookAt } from './pose';
 import type { CameraMove, MoveParameter } from './types';
 
-const stills: MoveParameter = { id: 'stills', label: 'Stills', quantity: 'count', min: 3, max: 7, step: 2, initial: 5, hint: '3, 5 or 7, from dark to bright.' };
-const each: MoveParameter = { id: 'eachS', label: 'Each takes', quantity: 'seconds', min: 0.2, max: 30, step: 0.1, initial: 1 };
+const stills: MoveParameter = {
+  id: 'stills',
+  label: 'Stills',
+  quantity: 'count',
+  min: 3,
+  max: 7,
+  step: 2,
+  initial: 5,
+  hint: '3, 5 or 7, from dark to bright.',
+};
+const each: MoveParameter = {
+  id: 'eachS',
+  label: 'Each takes',
+  quantity: 'seconds',
+  min: 0.2,
+  max: 30,
+  step: 0.1,
+  initial: 1,
+};
 
 const parameters = [stills, each, distanceOf(60), height(20), fromBearing];
 
@@ -22,7 +39,14 @@ export const stillsBracket: CameraMove = {
   shape: (values, subject) => {
     const get = reader(parameters, values);
     const count = 2 * Math.round((get('stills') - 1) / 2) + 1;
-    const pose = lookAt(offset(subject.aim, get('fromBearingDeg'), get('distanceM'), get('heightM')), subject.aim);
-    return found({ extent: { by: 'time', lengthM: 0, seconds: count * get('eachS') }, poseAt: () => pose, frames: { by: 'stills', count, everyS: get('eachS') } });
+    const pose = lookAt(
+      offset(subject.aim, get('fromBearingDeg'), get('distanceM'), get('heightM')),
+      subject.aim,
+    );
+    return found({
+      extent: { by: 'time', lengthM: 0, seconds: count * get('eachS') },
+      poseAt: () => pose,
+      frames: { by: 'stills', count, everyS: get('eachS') },
+    });
   },
 };

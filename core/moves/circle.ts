@@ -4,7 +4,12 @@ import type { MoveShape, MoveSubject } from './types';
 
 /** Circle or arc about the subject at a constant height, the camera on the subject: path r·arc, yaw rate v/r. */
 export const circleShape = (
-  subject: MoveSubject, radiusM: number, heightM: number, startDeg: number, arcDeg: number, speedMs: number,
+  subject: MoveSubject,
+  radiusM: number,
+  heightM: number,
+  startDeg: number,
+  arcDeg: number,
+  speedMs: number,
 ): Result<MoveShape> => {
   if (!(radiusM > 0)) return none('An orbit needs a radius above zero.');
   return found({

@@ -19,7 +19,8 @@ export const NOTHING_ADDED: Added = { riseM: 0, awayM: 0, aroundDeg: 0, yawDeg: 
 /** Less than this of every input, m or deg, is nothing. */
 const LEAST = 0.01;
 
-export const addsNothing = (a: Added): boolean => [a.riseM, a.awayM, a.aroundDeg, a.yawDeg, a.tiltDeg].every((x) => Math.abs(x) < LEAST);
+export const addsNothing = (a: Added): boolean =>
+  [a.riseM, a.awayM, a.aroundDeg, a.yawDeg, a.tiltDeg].every((x) => Math.abs(x) < LEAST);
 
 /** Speed of what is added to a move that itself stands, and rate of what is turned, where the move has none of its own. */
 export const ADDED_SPEED_MS = 2;
@@ -38,8 +39,11 @@ const moved = (at: Vec3, share: number, added: Added, aim: Vec3): Vec3 => {
 const isFramed = (pose: Pose, aim: Vec3): boolean => {
   if (distance(pose.at, aim) < 0.5) return false;
   const wanted = lookAt(pose.at, aim);
-  return Math.abs(wanted.tiltDeg - pose.tiltDeg) < FRAMED_WITHIN_DEG
-    && (Math.abs(wanted.tiltDeg) > 85 || Math.abs(turnBetween(wanted.headingDeg, pose.headingDeg)) < FRAMED_WITHIN_DEG);
+  return (
+    Math.abs(wanted.tiltDeg - pose.tiltDeg) < FRAMED_WITHIN_DEG &&
+    (Math.abs(wanted.tiltDeg) > 85 ||
+      Math.abs(turnBetween(wanted.headingDeg, pose.headingDeg)) < FRAMED_WITHIN_DEG)
+  );
 };
 
 /** Speed along the combined path: the move's own, or one that keeps the seconds of a turn. */
@@ -66,15 +70,22 @@ export const combined = (shape: MoveShape, added: Added, subject: MoveSubject): 
   const poseOf = (share: number): Pose => {
     const own = shape.poseAt(share);
     const at = moved(own.at, share, added, subject.aim);
-    const look = keeps ? lookAt(at, subject.aim) : lookAlong(at, own.headingDeg + added.aroundDeg * share, own.tiltDeg);
-    return { at, headingDeg: bearing(look.headingDeg + added.yawDeg * share), tiltDeg: Math.max(-90, Math.min(90, look.tiltDeg + added.tiltDeg * share)) };
+    const look = keeps
+      ? lookAt(at, subject.aim)
+      : lookAlong(at, own.headingDeg + added.aroundDeg * share, own.tiltDeg);
+    return {
+      at,
+      headingDeg: bearing(look.headingDeg + added.yawDeg * share),
+      tiltDeg: Math.max(-90, Math.min(90, look.tiltDeg + added.tiltDeg * share)),
+    };
   };
   if (shape.extent.by === 'legs') return { ...shape, poseAt: poseOf };
   const curve = alongCurve((u) => poseOf(u).at, Math.ceil(Math.abs(added.aroundDeg) * 2));
   const extent = combinedExtent(shape.extent, curve.lengthM, added);
   const still = curve.lengthM < 0.1;
   return {
-    ...shape, extent,
+    ...shape,
+    extent,
     intervals: Math.max(shape.intervals ?? 0, 2 * Math.ceil(Math.abs(added.aroundDeg) / 30)),
     poseAt: (share) => poseOf(still ? share : curve.parameterAt(share)),
   };
@@ -85,7 +96,12 @@ export const reversed = (shape: MoveShape): MoveShape => {
   const { extent } = shape;
   return {
     ...shape,
-    extent: extent.by === 'speeds' ? { ...extent, speedAt: (share) => extent.speedAt(1 - share) } : extent.by === 'legs' ? { by: 'legs', legs: [...extent.legs].reverse() } : extent,
+    extent:
+      extent.by === 'speeds'
+        ? { ...extent, speedAt: (share) => extent.speedAt(1 - share) }
+        : extent.by === 'legs'
+          ? { by: 'legs', legs: [...extent.legs].reverse() }
+          : extent,
     poseAt: (share) => shape.poseAt(1 - share),
     ...(shape.marks ? { marks: shape.marks.map((m) => ({ ...m, share: 1 - m.share })) } : {}),
   };

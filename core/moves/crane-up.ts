@@ -4,7 +4,13 @@ import { lookAt } from './pose';
 import { straightShape } from './straight';
 import type { CameraMove } from './types';
 
-const parameters = [height(1.5, 'Starts at', 'startM'), height(9, 'Ends at', 'endM'), distanceOf(8), fromBearing, speed(0.8)];
+const parameters = [
+  height(1.5, 'Starts at', 'startM'),
+  height(9, 'Ends at', 'endM'),
+  distanceOf(8),
+  fromBearing,
+  speed(0.8),
+];
 
 export const craneUp: CameraMove = {
   kind: 'crane-up',
@@ -21,7 +27,9 @@ export const craneUp: CameraMove = {
     const get = reader(parameters, values);
     if (get('endM') <= get('startM')) return none('A crane up must end higher than it starts.');
     const at = (heightM: number) => offset(subject.aim, get('fromBearingDeg'), get('distanceM'), heightM);
-    return straightShape(at(get('startM')), at(get('endM')), get('speedMs'), (here) => lookAt(here, subject.aim));
+    return straightShape(at(get('startM')), at(get('endM')), get('speedMs'), (here) =>
+      lookAt(here, subject.aim),
+    );
   },
   withLength: (values, lengthM) => ({ ...values, endM: reader(parameters, values)('startM') + lengthM }),
 };

@@ -26,7 +26,11 @@ export const alongCurve = (at: (parameter: number) => Vec3, pieces: number): Cur
     parameterAt: (share) => {
       const wanted = Math.min(1, Math.max(0, share)) * lengthM;
       let [low, high] = [0, count];
-      while (high - low > 1) { const middle = (low + high) >> 1; if ((sums[middle] ?? 0) <= wanted) low = middle; else high = middle; }
+      while (high - low > 1) {
+        const middle = (low + high) >> 1;
+        if ((sums[middle] ?? 0) <= wanted) low = middle;
+        else high = middle;
+      }
       const from = sums[low] ?? 0;
       const span = (sums[high] ?? from) - from;
       return (low + (span > 0 ? (wanted - from) / span : 0)) / count;

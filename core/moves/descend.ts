@@ -4,7 +4,12 @@ import { framedOrFixed, straightShape } from './straight';
 import type { CameraMove } from './types';
 
 const parameters = [
-  height(40, 'Starts at', 'startM'), height(6, 'Ends at', 'endM'), distanceOf(40), fromBearing, speed(1.5), keepFramed(),
+  height(40, 'Starts at', 'startM'),
+  height(6, 'Ends at', 'endM'),
+  distanceOf(40),
+  fromBearing,
+  speed(1.5),
+  keepFramed(),
 ];
 
 export const descend: CameraMove = {
@@ -13,7 +18,8 @@ export const descend: CameraMove = {
   says: 'Comes down to one person, one thing.',
   sticks: 'Throttle down only, slowly; tilt up as you come down.',
   needs: 'Ground you know under you.',
-  caution: 'Sinking fast through your own downwash shakes the aircraft: stay slow, and stop well above the ground.',
+  caution:
+    'Sinking fast through your own downwash shakes the aircraft: stay slow, and stop well above the ground.',
   direction: 'down',
   roles: ['detail', 'close', 'develop'],
   reversible: true,
@@ -23,8 +29,12 @@ export const descend: CameraMove = {
     if (get('endM') >= get('startM')) return none('A descent must end lower than it starts.');
     const at = (heightM: number) => offset(subject.aim, get('fromBearingDeg'), get('distanceM'), heightM);
     const start = at(get('startM'));
-    return straightShape(start, at(get('endM')), get('speedMs'),
-      framedOrFixed(get('keepFramed') === 1, subject, get('fromBearingDeg') + 180, start));
+    return straightShape(
+      start,
+      at(get('endM')),
+      get('speedMs'),
+      framedOrFixed(get('keepFramed') === 1, subject, get('fromBearingDeg') + 180, start),
+    );
   },
   withLength: (values, lengthM) => ({ ...values, startM: reader(parameters, values)('endM') + lengthM }),
 };

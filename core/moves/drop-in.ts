@@ -5,8 +5,12 @@ import { straightShape } from './straight';
 import type { CameraMove } from './types';
 
 const parameters = [
-  distanceOf(80, 'Starts at', 'startM'), distanceOf(20, 'Ends at', 'endM'),
-  height(40, 'Starts at height', 'startHeightM'), height(8, 'Ends at height', 'endHeightM'), fromBearing, speed(3.5),
+  distanceOf(80, 'Starts at', 'startM'),
+  distanceOf(20, 'Ends at', 'endM'),
+  height(40, 'Starts at height', 'startHeightM'),
+  height(8, 'Ends at height', 'endHeightM'),
+  fromBearing,
+  speed(3.5),
 ];
 
 export const dropIn: CameraMove = {
@@ -26,8 +30,11 @@ export const dropIn: CameraMove = {
     if (get('endM') >= get('startM')) return none('A drop in must end nearer than it starts.');
     const from = get('fromBearingDeg');
     return straightShape(
-      offset(subject.aim, from, get('startM'), get('startHeightM')), offset(subject.aim, from, get('endM'), get('endHeightM')),
-      get('speedMs'), (at) => lookAt(at, subject.aim));
+      offset(subject.aim, from, get('startM'), get('startHeightM')),
+      offset(subject.aim, from, get('endM'), get('endHeightM')),
+      get('speedMs'),
+      (at) => lookAt(at, subject.aim),
+    );
   },
   withLength: (values, lengthM) => {
     const get = reader(parameters, values);

@@ -11,29 +11,50 @@ export type FitBy = 'speed' | 'length';
 const within = (move: CameraMove, id: string, value: number): Result<number> => {
   const parameter = move.parameters.find((p) => p.id === id);
   if (!parameter) return none('This move has no such number.');
-  if (value < parameter.min || value > parameter.max) return none(`That would need ${value.toFixed(1)}, outside ${parameter.min} to ${parameter.max}.`);
+  if (value < parameter.min || value > parameter.max)
+    return none(`That would need ${value.toFixed(1)}, outside ${parameter.min} to ${parameter.max}.`);
   return found(value);
 };
 
-const fitSpeed = (move: CameraMove, values: MoveValues, lay: LayOut, easing: Easing, cut: CutStyle, wantedS: number): Result<MoveValues> => {
+const fitSpeed = (
+  move: CameraMove,
+  values: MoveValues,
+  lay: LayOut,
+  easing: Easing,
+  cut: CutStyle,
+  wantedS: number,
+): Result<MoveValues> => {
   const shape = lay(values);
   if (!shape.ok) return shape;
   const { extent } = shape.value;
   if (extent.by !== 'path' && extent.by !== 'turn') return none('How long this lasts is set otherwise.');
   const turning = extent.by === 'turn';
-  const speed = speedForSeconds(wantedS, turning ? extent.turnDeg : extent.lengthM, turning ? easing.turnAccelDegS2 : easing.accelMs2, cut);
+  const speed = speedForSeconds(
+    wantedS,
+    turning ? extent.turnDeg : extent.lengthM,
+    turning ? easing.turnAccelDegS2 : easing.accelMs2,
+    cut,
+  );
   if (!speed.ok) return speed;
   const id = turning ? 'rateDegS' : 'speedMs';
   const allowed = within(move, id, speed.value);
   return allowed.ok ? found({ ...values, [id]: allowed.value }) : allowed;
 };
 
-const fitLength = (move: CameraMove, values: MoveValues, lay: LayOut, easing: Easing, cut: CutStyle, wantedS: number): Result<MoveValues> => {
+const fitLength = (
+  move: CameraMove,
+  values: MoveValues,
+  lay: LayOut,
+  easing: Easing,
+  cut: CutStyle,
+  wantedS: number,
+): Result<MoveValues> => {
   const shape = lay(values);
   if (!shape.ok) return shape;
   const { extent } = shape.value;
   if (extent.by === 'turn') {
-    if (!move.parameters.some((p) => p.id === 'turnDeg')) return none('This turn is as long as it is: change its rate instead.');
+    if (!move.parameters.some((p) => p.id === 'turnDeg'))
+      return none('This turn is as long as it is: change its rate instead.');
     const turn = lengthForSeconds(wantedS, extent.rateDegS, easing.turnAccelDegS2, cut);
     const allowed = turn.ok ? within(move, 'turnDeg', turn.value) : turn;
     return allowed.ok ? found({ ...values, turnDeg: allowed.value }) : allowed;
@@ -59,5 +80,11 @@ const fitLength = (move: CameraMove, values: MoveValues, lay: LayOut, easing: Ea
  * @returns new values, or why there are none
  */
 export const fitSeconds = (
-  by: FitBy, move: CameraMove, values: MoveValues, lay: LayOut, easing: Easing, cut: CutStyle, wantedS: number,
+  by: FitBy,
+  move: CameraMove,
+  values: MoveValues,
+  lay: LayOut,
+  easing: Easing,
+  cut: CutStyle,
+  wantedS: number,
 ): Result<MoveValues> => (by === 'speed' ? fitSpeed : fitLength)(move, values, lay, easing, cut, wantedS);

@@ -55,7 +55,9 @@ const inputBits = ({ pose, velocity, yawDegS, tiltDegS }: PathSample): number =>
   const sideways = velocity.x * Math.cos(heading) - velocity.y * Math.sin(heading);
   const moves = (rate: number, bit: number): number => (Math.abs(rate) > INPUT_FLOOR.ms ? bit : 0);
   const turns = (rate: number, bit: number): number => (Math.abs(rate) > INPUT_FLOOR.degS ? bit : 0);
-  return moves(velocity.z, 1) | moves(forward, 2) | moves(sideways, 4) | turns(yawDegS, 8) | turns(tiltDegS, 16);
+  return (
+    moves(velocity.z, 1) | moves(forward, 2) | moves(sideways, 4) | turns(yawDegS, 8) | turns(tiltDegS, 16)
+  );
 };
 
 const bitCount = (bits: number): number => INPUTS.reduce((n, _, i) => n + ((bits >> i) & 1), 0);
@@ -72,10 +74,18 @@ const measure = (samples: readonly PathSample[]) => {
     lowestM = Math.min(lowestM, sample.pose.at.z);
     highestM = Math.max(highestM, sample.pose.at.z);
   }
-  return { inputs: INPUTS.filter((_, i) => (used >> i) & 1), simultaneous, peakYawDegS, peakTiltDegS, lowestM, highestM };
+  return {
+    inputs: INPUTS.filter((_, i) => (used >> i) & 1),
+    simultaneous,
+    peakYawDegS,
+    peakTiltDegS,
+    lowestM,
+    highestM,
+  };
 };
 
-const poseAtTime = (shape: MoveShape, timing: Timing, timeS: number): Pose => shape.poseAt(shape.extent.by === 'hold' ? 0 : timing.shareAt(timeS));
+const poseAtTime = (shape: MoveShape, timing: Timing, timeS: number): Pose =>
+  shape.poseAt(shape.extent.by === 'hold' ? 0 : timing.shareAt(timeS));
 
 /** Rates by a one-sided difference over a ten-thousandth of the move: wrong by half its acceleration times that, a millimetre a second. */
 const sampleAt = (shape: MoveShape, timing: Timing, timeS: number): PathSample => {
@@ -85,7 +95,11 @@ const sampleAt = (shape: MoveShape, timing: Timing, timeS: number): PathSample =
   return {
     timeS,
     pose,
-    velocity: { x: (near.at.x - pose.at.x) / step, y: (near.at.y - pose.at.y) / step, z: (near.at.z - pose.at.z) / step },
+    velocity: {
+      x: (near.at.x - pose.at.x) / step,
+      y: (near.at.y - pose.at.y) / step,
+      z: (near.at.z - pose.at.z) / step,
+    },
     yawDegS: turnBetween(pose.headingDeg, near.headingDeg) / step,
     tiltDegS: (near.tiltDeg - pose.tiltDeg) / step,
   };
@@ -93,12 +107,16 @@ const sampleAt = (shape: MoveShape, timing: Timing, timeS: number): PathSample =
 
 const samplesOf = (shape: MoveShape, timing: Timing, intervals: number): PathSample[] => {
   const samples: PathSample[] = [];
-  for (let i = 0; i <= intervals; i += 1) samples.push(sampleAt(shape, timing, (timing.totalS * i) / intervals));
+  for (let i = 0; i <= intervals; i += 1)
+    samples.push(sampleAt(shape, timing, (timing.totalS * i) / intervals));
   return samples;
 };
 
 const pathLength = (samples: readonly PathSample[]): number =>
-  samples.reduce((sum, s, i) => { const before = samples[i - 1]; return before ? sum + distance(before.pose.at, s.pose.at) : sum; }, 0);
+  samples.reduce((sum, s, i) => {
+    const before = samples[i - 1];
+    return before ? sum + distance(before.pose.at, s.pose.at) : sum;
+  }, 0);
 
 /**
  * Times, samples and measures a laid-out move.
@@ -106,7 +124,13 @@ const pathLength = (samples: readonly PathSample[]): number =>
  * @param finest intervals wanted at least, where the path is to be looked at closely
  * @returns the flown move, or the reason it cannot be timed
  */
-export const fly = (shape: MoveShape, easing: Easing, cut: CutStyle, holdS: number, finest = 0): Result<FlownMove> => {
+export const fly = (
+  shape: MoveShape,
+  easing: Easing,
+  cut: CutStyle,
+  holdS: number,
+  finest = 0,
+): Result<FlownMove> => {
   const timing = timingOf(shape.extent, easing, holdS);
   if (!timing.ok) return timing;
   const { totalS, steadyS, steadyFromS, peakMs } = timing.value;
@@ -114,14 +138,27 @@ export const fly = (shape: MoveShape, easing: Easing, cut: CutStyle, holdS: numb
   const samples = samplesOf(shape, timing.value, intervals);
   const { inputs, simultaneous, peakYawDegS, peakTiltDegS, lowestM, highestM } = measure(samples);
   const { by } = shape.extent;
-  const wholeCounts = by === 'hold' || by === 'time' || shape.frames !== undefined || cut === 'whole' && by !== 'legs';
+  const wholeCounts =
+    by === 'hold' || by === 'time' || shape.frames !== undefined || (cut === 'whole' && by !== 'legs');
   return found({
-    totalS, steadyS, steadyFromS: wholeCounts ? 0 : steadyFromS,
+    totalS,
+    steadyS,
+    steadyFromS: wholeCounts ? 0 : steadyFromS,
     usableS: wholeCounts ? totalS : steadyS,
     lengthM: 'lengthM' in shape.extent ? shape.extent.lengthM : pathLength(samples),
     // What is added to a move in legs comes on top of their own speeds.
-    peakSpeedMs: by === 'turn' ? 0 : by === 'legs' ? Math.max(peakMs, ...samples.map((s) => lengthOf(s.velocity))) : peakMs,
-    inputs, simultaneous, peakYawDegS, peakTiltDegS, lowestM, highestM,
+    peakSpeedMs:
+      by === 'turn'
+        ? 0
+        : by === 'legs'
+          ? Math.max(peakMs, ...samples.map((s) => lengthOf(s.velocity)))
+          : peakMs,
+    inputs,
+    simultaneous,
+    peakYawDegS,
+    peakTiltDegS,
+    lowestM,
+    highestM,
     marks: (shape.marks ?? []).map((m) => ({ ...m, timeS: timing.value.timeAt(m.share) })),
     start: shape.poseAt(0),
     end: shape.poseAt(1),

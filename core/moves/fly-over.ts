@@ -21,8 +21,11 @@ export const flyOver: CameraMove = {
     const get = reader(parameters, values);
     const from = get('fromBearingDeg');
     return straightShape(
-      offset(subject.aim, from, get('startM'), get('heightM')), offset(subject.aim, from, 0, get('heightM')), get('speedMs'),
-      (at, share) => lookAlong(at, from + 180, share >= 1 ? -90 : tiltTo(at, subject.aim)));
+      offset(subject.aim, from, get('startM'), get('heightM')),
+      offset(subject.aim, from, 0, get('heightM')),
+      get('speedMs'),
+      (at, share) => lookAlong(at, from + 180, share >= 1 ? -90 : tiltTo(at, subject.aim)),
+    );
   },
   withLength: (values, lengthM) => ({ ...values, startM: lengthM }),
 };

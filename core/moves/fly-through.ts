@@ -3,12 +3,26 @@ import { distanceOf, fromBearing, height, reader, speed } from './parameters';
 import { lookAlong } from './pose';
 import { PLAIN_CONTEXT, type CameraMove, type MoveParameter } from './types';
 
-const across = (id: string, label: string, initial: number, hint: string): MoveParameter => ({ id, label, quantity: 'metres', min: 0.2, max: 200, step: 0.1, initial, hint });
+const across = (id: string, label: string, initial: number, hint: string): MoveParameter => ({
+  id,
+  label,
+  quantity: 'metres',
+  min: 0.2,
+  max: 200,
+  step: 0.1,
+  initial,
+  hint,
+});
 
 const parameters = [
-  distanceOf(40, 'Starts before it', 'startM'), distanceOf(30, 'Ends behind it', 'endM'), height(6, 'Height through it'),
-  across('gapWidthM', 'Gap across', 8, 'Between the nearest edges, leaves and wires counted.'), across('gapHeightM', 'Gap up', 10, 'Free air from the lowest to the highest edge.'),
-  { ...across('marginM', 'Kept free each side', 1, 'Between the propeller tips and the edge.'), max: 20 }, fromBearing, speed(3),
+  distanceOf(40, 'Starts before it', 'startM'),
+  distanceOf(30, 'Ends behind it', 'endM'),
+  height(6, 'Height through it'),
+  across('gapWidthM', 'Gap across', 8, 'Between the nearest edges, leaves and wires counted.'),
+  across('gapHeightM', 'Gap up', 10, 'Free air from the lowest to the highest edge.'),
+  { ...across('marginM', 'Kept free each side', 1, 'Between the propeller tips and the edge.'), max: 20 },
+  fromBearing,
+  speed(3),
 ];
 
 export const flyThrough: CameraMove = {
@@ -17,7 +31,8 @@ export const flyThrough: CameraMove = {
   says: 'Crosses a threshold: from one world into the next.',
   sticks: 'Forward only, lined up long before; no correction inside.',
   needs: 'A gap walked and measured on foot, and a free way out behind it.',
-  caution: 'No people near the gap or behind it. Sensing may brake in front of it: know what yours does, and stop rather than correct.',
+  caution:
+    'No people near the gap or behind it. Sensing may brake in front of it: know what yours does, and stop rather than correct.',
   direction: 'toward',
   roles: ['reveal', 'excite', 'bridge'],
   reversible: false,
@@ -26,7 +41,9 @@ export const flyThrough: CameraMove = {
     const get = reader(parameters, values);
     const [widthM, heightM, marginM] = [get('gapWidthM'), get('gapHeightM'), get('marginM')];
     if (craft && (widthM <= craft.spanM || heightM <= craft.heightM)) {
-      return none(`The gap is ${widthM.toFixed(1)} × ${heightM.toFixed(1)} m; ${craft.name} itself is ${craft.spanM.toFixed(2)} × ${craft.heightM.toFixed(2)} m. The least that would do is ${(craft.spanM + 2 * marginM).toFixed(1)} × ${(craft.heightM + 2 * marginM).toFixed(1)} m.`);
+      return none(
+        `The gap is ${widthM.toFixed(1)} × ${heightM.toFixed(1)} m; ${craft.name} itself is ${craft.spanM.toFixed(2)} × ${craft.heightM.toFixed(2)} m. The least that would do is ${(craft.spanM + 2 * marginM).toFixed(1)} × ${(craft.heightM + 2 * marginM).toFixed(1)} m.`,
+      );
     }
     const from = get('fromBearingDeg');
     const start = offset(subject.aim, from, get('startM'), get('heightM'));
@@ -39,5 +56,8 @@ export const flyThrough: CameraMove = {
       gap: { widthM, heightM, marginM },
     });
   },
-  withLength: (values, lengthM) => ({ ...values, startM: Math.max(0.5, lengthM - reader(parameters, values)('endM')) }),
+  withLength: (values, lengthM) => ({
+    ...values,
+    startM: Math.max(0.5, lengthM - reader(parameters, values)('endM')),
+  }),
 };

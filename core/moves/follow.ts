@@ -3,7 +3,16 @@ import { distanceOf, height, lengthOf, reader, speed } from './parameters';
 import { lookAt } from './pose';
 import type { CameraMove, MoveParameter } from './types';
 
-const place: MoveParameter = { id: 'ahead', label: 'Camera', quantity: 'count', min: 0, max: 1, step: 1, initial: 0, choice: ['follows behind', 'leads in front'] };
+const place: MoveParameter = {
+  id: 'ahead',
+  label: 'Camera',
+  quantity: 'count',
+  min: 0,
+  max: 1,
+  step: 1,
+  initial: 0,
+  choice: ['follows behind', 'leads in front'],
+};
 
 const parameters = [lengthOf(80), distanceOf(12), height(4), speed(4), place];
 
@@ -21,10 +30,12 @@ export const follow: CameraMove = {
   shape: (values, subject) => {
     const get = reader(parameters, values);
     const place = subject.headingDeg + (get('ahead') === 1 ? 0 : 180);
-    const subjectAt = (share: number): Vec3 => offset(subject.aim, subject.headingDeg, (share - 0.5) * get('lengthM'), subject.aim.z);
+    const subjectAt = (share: number): Vec3 =>
+      offset(subject.aim, subject.headingDeg, (share - 0.5) * get('lengthM'), subject.aim.z);
     return found({
       extent: { by: 'path', lengthM: get('lengthM'), speedMs: get('speedMs') },
-      poseAt: (share) => lookAt(offset(subjectAt(share), place, get('distanceM'), get('heightM')), subjectAt(share)),
+      poseAt: (share) =>
+        lookAt(offset(subjectAt(share), place, get('distanceM'), get('heightM')), subjectAt(share)),
     });
   },
   withLength: (values, lengthM) => ({ ...values, lengthM }),

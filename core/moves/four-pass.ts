@@ -39,9 +39,15 @@ export const fourPass: CameraMove = {
     const tilt = tiltTo(middle, subject.aim) / 2;
     return found({
       intervals: 42,
-      extent: { by: 'legs', legs: [pass, wait, pass, { by: 'turn', turnDeg: 90, rateDegS: TURN_RATE_DEG_S }, pass, wait, pass] },
+      extent: {
+        by: 'legs',
+        legs: [pass, wait, pass, { by: 'turn', turnDeg: 90, rateDegS: TURN_RATE_DEG_S }, pass, wait, pass],
+      },
       // Along the line first, then the quarter turn that brings the subject before the lens.
-      poseAt: (share) => { const { along, turnedDeg } = placeAt(share); return lookAlong(between(start, end, along), from + 270 - turnedDeg, tilt); },
+      poseAt: (share) => {
+        const { along, turnedDeg } = placeAt(share);
+        return lookAlong(between(start, end, along), from + 270 - turnedDeg, tilt);
+      },
       marks: [{ share: 3 / 7, say: 'quarter turn to the subject' }],
     });
   },

@@ -2,10 +2,14 @@ import { bearing, bearingTo, offset, type Vec3 } from '../units';
 import type { CameraMove, MoveSubject, MoveValues } from './types';
 
 /** A place on the map by which a move's distance and side can be dragged. */
-export interface Grip { readonly part: 'near' | 'end'; readonly at: Vec3 }
+export interface Grip {
+  readonly part: 'near' | 'end';
+  readonly at: Vec3;
+}
 
 /** Number that holds the distance a move is flown at; where there is one of its own, startM and endM are heights. */
-const nearId = ({ parameters }: CameraMove): string | null => ['radiusM', 'distanceM', 'startM'].find((id) => parameters.some((p) => p.id === id)) ?? null;
+const nearId = ({ parameters }: CameraMove): string | null =>
+  ['radiusM', 'distanceM', 'startM'].find((id) => parameters.some((p) => p.id === id)) ?? null;
 
 /** Side of the subject its far end lies on: a gap is left on the other side. */
 const endTurn = ({ kind }: CameraMove): number => (kind === 'fly-through' ? 180 : 0);
@@ -24,12 +28,20 @@ export const gripsOf = (move: CameraMove, values: MoveValues, { aim }: MoveSubje
   const from = get('fromBearingDeg');
   return [
     { part: 'near', at: offset(aim, from, get(near), aim.z) },
-    ...(near === 'startM' && has('endM') ? [{ part: 'end' as const, at: offset(aim, from + endTurn(move), get('endM'), aim.z) }] : []),
+    ...(near === 'startM' && has('endM')
+      ? [{ part: 'end' as const, at: offset(aim, from + endTurn(move), get('endM'), aim.z) }]
+      : []),
   ];
 };
 
 /** Numbers of a move with a grip dragged to a place on the map: the near one sets side and distance, the far one its distance. */
-export const withGrip = (move: CameraMove, values: MoveValues, { aim }: MoveSubject, part: Grip['part'], to: { readonly x: number; readonly y: number }): MoveValues => {
+export const withGrip = (
+  move: CameraMove,
+  values: MoveValues,
+  { aim }: MoveSubject,
+  part: Grip['part'],
+  to: { readonly x: number; readonly y: number },
+): MoveValues => {
   const near = nearId(move);
   if (!near) return values;
   const distance = Math.hypot(to.x - aim.x, to.y - aim.y);

@@ -18,7 +18,10 @@ export const hold: CameraMove = {
   parameters,
   shape: (values, subject) => {
     const get = reader(parameters, values);
-    const pose = lookAt(offset(subject.aim, get('fromBearingDeg'), get('distanceM'), get('heightM')), subject.aim);
+    const pose = lookAt(
+      offset(subject.aim, get('fromBearingDeg'), get('distanceM'), get('heightM')),
+      subject.aim,
+    );
     return found({ extent: { by: 'hold' }, poseAt: () => pose });
   },
 };

@@ -4,11 +4,24 @@ import { lookAlong, tiltTo } from './pose';
 import { straightShape } from './straight';
 import type { CameraMove, MoveParameter } from './types';
 
-const startTilt: MoveParameter = { id: 'startTiltDeg', label: 'Tilt at the start', quantity: 'degrees', min: -60, max: 30, step: 1, initial: 0 };
+const startTilt: MoveParameter = {
+  id: 'startTiltDeg',
+  label: 'Tilt at the start',
+  quantity: 'degrees',
+  min: -60,
+  max: 30,
+  step: 1,
+  initial: 0,
+};
 
 const parameters = [
-  distanceOf(90, 'Starts at', 'startM'), distanceOf(35, 'Ends at', 'endM'),
-  height(2, 'Starts at height', 'startHeightM'), height(25, 'Ends at height', 'endHeightM'), startTilt, fromBearing, speed(4),
+  distanceOf(90, 'Starts at', 'startM'),
+  distanceOf(35, 'Ends at', 'endM'),
+  height(2, 'Starts at height', 'startHeightM'),
+  height(25, 'Ends at height', 'endHeightM'),
+  startTilt,
+  fromBearing,
+  speed(4),
 ];
 
 export const lowToHigh: CameraMove = {
@@ -25,12 +38,14 @@ export const lowToHigh: CameraMove = {
   shape: (values, subject) => {
     const get = reader(parameters, values);
     const from = get('fromBearingDeg');
-    if (get('endHeightM') <= get('startHeightM')) return none('A low-to-high push must end higher than it starts.');
+    if (get('endHeightM') <= get('startHeightM'))
+      return none('A low-to-high push must end higher than it starts.');
     const start = offset(subject.aim, from, get('startM'), get('startHeightM'));
     const end = offset(subject.aim, from, get('endM'), get('endHeightM'));
     const endTilt = tiltTo(end, subject.aim);
     return straightShape(start, end, get('speedMs'), (at, share) =>
-      lookAlong(at, from + 180, get('startTiltDeg') + (endTilt - get('startTiltDeg')) * share));
+      lookAlong(at, from + 180, get('startTiltDeg') + (endTilt - get('startTiltDeg')) * share),
+    );
   },
   withLength: (values, lengthM) => {
     const get = reader(parameters, values);

@@ -3,7 +3,12 @@ import { distanceOf, fromBearing, height, reader, speed, turnSense, turns } from
 import type { CameraMove } from './types';
 
 const parameters = [
-  distanceOf(30, 'Radius', 'radiusM'), height(15), turns(1, 1), fromBearing, speed(4), turnSense('anticlockwise', 'clockwise'),
+  distanceOf(30, 'Radius', 'radiusM'),
+  height(15),
+  turns(1, 1),
+  fromBearing,
+  speed(4),
+  turnSense('anticlockwise', 'clockwise'),
 ];
 
 export const orbit: CameraMove = {

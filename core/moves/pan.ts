@@ -3,10 +3,33 @@ import { distanceOf, fromBearing, height, reader, turnSense } from './parameters
 import { lookAlong, tiltTo } from './pose';
 import type { CameraMove, MoveParameter } from './types';
 
-const turn: MoveParameter = { id: 'turnDeg', label: 'Turn', quantity: 'degrees', min: 5, max: 360, step: 5, initial: 60 };
-const rate: MoveParameter = { id: 'rateDegS', label: 'Turn rate', quantity: 'degreesPerSecond', min: 0.5, max: 60, step: 0.5, initial: 5 };
+const turn: MoveParameter = {
+  id: 'turnDeg',
+  label: 'Turn',
+  quantity: 'degrees',
+  min: 5,
+  max: 360,
+  step: 5,
+  initial: 60,
+};
+const rate: MoveParameter = {
+  id: 'rateDegS',
+  label: 'Turn rate',
+  quantity: 'degreesPerSecond',
+  min: 0.5,
+  max: 60,
+  step: 0.5,
+  initial: 5,
+};
 
-const parameters = [turn, rate, distanceOf(60), height(20), fromBearing, turnSense('to the left', 'to the right')];
+const parameters = [
+  turn,
+  rate,
+  distanceOf(60),
+  height(20),
+  fromBearing,
+  turnSense('to the left', 'to the right'),
+];
 
 export const pan: CameraMove = {
   kind: 'pan',

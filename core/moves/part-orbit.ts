@@ -3,10 +3,23 @@ import { circleShape } from './circle';
 import { distanceOf, fromBearing, height, reader, speed, turnSense } from './parameters';
 import type { CameraMove, MoveParameter } from './types';
 
-const arc: MoveParameter = { id: 'arcDeg', label: 'Arc', quantity: 'degrees', min: 2, max: 359, step: 1, initial: 90 };
+const arc: MoveParameter = {
+  id: 'arcDeg',
+  label: 'Arc',
+  quantity: 'degrees',
+  min: 2,
+  max: 359,
+  step: 1,
+  initial: 90,
+};
 
 const parameters = [
-  distanceOf(35, 'Radius', 'radiusM'), height(15), arc, fromBearing, speed(4), turnSense('anticlockwise', 'clockwise'),
+  distanceOf(35, 'Radius', 'radiusM'),
+  height(15),
+  arc,
+  fromBearing,
+  speed(4),
+  turnSense('anticlockwise', 'clockwise'),
 ];
 
 export const partOrbit: CameraMove = {
@@ -23,9 +36,17 @@ export const partOrbit: CameraMove = {
   shape: (values, subject) => {
     const get = reader(parameters, values);
     const signed = get('arcDeg') * (get('sense') === 1 ? 1 : -1);
-    return circleShape(subject, get('radiusM'), get('heightM'), get('fromBearingDeg'), signed, get('speedMs'));
+    return circleShape(
+      subject,
+      get('radiusM'),
+      get('heightM'),
+      get('fromBearingDeg'),
+      signed,
+      get('speedMs'),
+    );
   },
   withLength: (values, lengthM) => ({
-    ...values, arcDeg: Math.min(359, Math.max(2, degrees(lengthM / reader(parameters, values)('radiusM')))),
+    ...values,
+    arcDeg: Math.min(359, Math.max(2, degrees(lengthM / reader(parameters, values)('radiusM')))),
   }),
 };

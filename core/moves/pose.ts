@@ -12,7 +12,15 @@ export const tiltTo = (from: Vec3, point: Vec3): number =>
   degrees(Math.atan2(point.z - from.z, Math.hypot(point.x - from.x, point.y - from.y)));
 
 /** Pose at a place, looking at a point. */
-export const lookAt = (at: Vec3, point: Vec3): Pose => ({ at, headingDeg: bearingTo(at, point), tiltDeg: tiltTo(at, point) });
+export const lookAt = (at: Vec3, point: Vec3): Pose => ({
+  at,
+  headingDeg: bearingTo(at, point),
+  tiltDeg: tiltTo(at, point),
+});
 
 /** Pose at a place with heading and tilt given. */
-export const lookAlong = (at: Vec3, headingDeg: number, tiltDeg: number): Pose => ({ at, headingDeg: bearing(headingDeg), tiltDeg });
+export const lookAlong = (at: Vec3, headingDeg: number, tiltDeg: number): Pose => ({
+  at,
+  headingDeg: bearing(headingDeg),
+  tiltDeg,
+});

@@ -4,7 +4,12 @@ import { framedOrFixed, straightShape } from './straight';
 import type { CameraMove } from './types';
 
 const parameters = [
-  distanceOf(25, 'Starts at', 'startM'), distanceOf(80, 'Ends at', 'endM'), height(15), fromBearing, speed(4), keepFramed(),
+  distanceOf(25, 'Starts at', 'startM'),
+  distanceOf(80, 'Ends at', 'endM'),
+  height(15),
+  fromBearing,
+  speed(4),
+  keepFramed(),
 ];
 
 export const pullBack: CameraMove = {
@@ -23,8 +28,12 @@ export const pullBack: CameraMove = {
     if (get('endM') <= get('startM')) return none('A pull back must end farther away than it starts.');
     const at = (distanceM: number) => offset(subject.aim, get('fromBearingDeg'), distanceM, get('heightM'));
     const end = at(get('endM'));
-    return straightShape(at(get('startM')), end, get('speedMs'),
-      framedOrFixed(get('keepFramed') === 1, subject, get('fromBearingDeg') + 180, end));
+    return straightShape(
+      at(get('startM')),
+      end,
+      get('speedMs'),
+      framedOrFixed(get('keepFramed') === 1, subject, get('fromBearingDeg') + 180, end),
+    );
   },
   withLength: (values, lengthM) => ({ ...values, endM: reader(parameters, values)('startM') + lengthM }),
 };

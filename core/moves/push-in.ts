@@ -4,7 +4,12 @@ import { framedOrFixed, straightShape } from './straight';
 import type { CameraMove } from './types';
 
 const parameters = [
-  distanceOf(90, 'Starts at', 'startM'), distanceOf(40, 'Ends at', 'endM'), height(15), fromBearing, speed(4), keepFramed(),
+  distanceOf(90, 'Starts at', 'startM'),
+  distanceOf(40, 'Ends at', 'endM'),
+  height(15),
+  fromBearing,
+  speed(4),
+  keepFramed(),
 ];
 
 export const pushIn: CameraMove = {
@@ -23,8 +28,12 @@ export const pushIn: CameraMove = {
     if (get('endM') >= get('startM')) return none('A push in must end nearer than it starts.');
     const at = (distanceM: number) => offset(subject.aim, get('fromBearingDeg'), distanceM, get('heightM'));
     const start = at(get('startM'));
-    return straightShape(start, at(get('endM')), get('speedMs'),
-      framedOrFixed(get('keepFramed') === 1, subject, get('fromBearingDeg') + 180, start));
+    return straightShape(
+      start,
+      at(get('endM')),
+      get('speedMs'),
+      framedOrFixed(get('keepFramed') === 1, subject, get('fromBearingDeg') + 180, start),
+    );
   },
   withLength: (values, lengthM) => ({ ...values, startM: reader(parameters, values)('endM') + lengthM }),
 };

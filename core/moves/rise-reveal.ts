@@ -5,7 +5,13 @@ import { straightShape } from './straight';
 import type { CameraMove } from './types';
 
 const parameters = [
-  height(2, 'Starts at', 'startM'), height(25, 'Ends at', 'endM'), distanceOf(70), screenDistance, screenHeight, fromBearing, speed(2),
+  height(2, 'Starts at', 'startM'),
+  height(25, 'Ends at', 'endM'),
+  distanceOf(70),
+  screenDistance,
+  screenHeight,
+  fromBearing,
+  speed(2),
 ];
 
 export const riseReveal: CameraMove = {
@@ -21,17 +27,38 @@ export const riseReveal: CameraMove = {
   parameters,
   shape: (values, subject) => {
     const get = reader(parameters, values);
-    const { startM, endM, distanceM, screenM, screenHeightM } = { startM: get('startM'), endM: get('endM'), distanceM: get('distanceM'), screenM: get('screenM'), screenHeightM: get('screenHeightM') };
+    const { startM, endM, distanceM, screenM, screenHeightM } = {
+      startM: get('startM'),
+      endM: get('endM'),
+      distanceM: get('distanceM'),
+      screenM: get('screenM'),
+      screenHeightM: get('screenHeightM'),
+    };
     if (endM <= startM) return none('A rise must end higher than it starts.');
-    if (screenM >= distanceM) return none('What hides the view must stand between the camera and the subject.');
+    if (screenM >= distanceM)
+      return none('What hides the view must stand between the camera and the subject.');
     // The sight line over the top of the screen meets the subject's middle: by similar triangles.
     const clearM = subject.aim.z + ((screenHeightM - subject.aim.z) * distanceM) / (distanceM - screenM);
-    if (clearM <= startM) return none('The subject is in view from the start: begin lower, or take something higher in front.');
-    if (clearM >= endM) return none(`The view clears only at ${clearM.toFixed(0)} m: rise higher, or take something lower in front.`);
+    if (clearM <= startM)
+      return none('The subject is in view from the start: begin lower, or take something higher in front.');
+    if (clearM >= endM)
+      return none(
+        `The view clears only at ${clearM.toFixed(0)} m: rise higher, or take something lower in front.`,
+      );
     const from = get('fromBearingDeg');
     const end = offset(subject.aim, from, distanceM, endM);
-    const shape = straightShape(offset(subject.aim, from, distanceM, startM), end, get('speedMs'), (at) => lookAlong(at, from + 180, tiltTo(end, subject.aim)));
-    return shape.ok ? { ok: true, value: { ...shape.value, marks: [{ share: (clearM - startM) / (endM - startM), say: 'the view clears' }] } } : shape;
+    const shape = straightShape(offset(subject.aim, from, distanceM, startM), end, get('speedMs'), (at) =>
+      lookAlong(at, from + 180, tiltTo(end, subject.aim)),
+    );
+    return shape.ok
+      ? {
+          ok: true,
+          value: {
+            ...shape.value,
+            marks: [{ share: (clearM - startM) / (endM - startM), say: 'the view clears' }],
+          },
+        }
+      : shape;
   },
   withLength: (values, lengthM) => ({ ...values, endM: reader(parameters, values)('startM') + lengthM }),
 };

@@ -4,7 +4,12 @@ import { framedOrFixed, straightShape } from './straight';
 import type { CameraMove } from './types';
 
 const parameters = [
-  height(3, 'Starts at', 'startM'), height(35, 'Ends at', 'endM'), distanceOf(40), fromBearing, speed(2), keepFramed(),
+  height(3, 'Starts at', 'startM'),
+  height(35, 'Ends at', 'endM'),
+  distanceOf(40),
+  fromBearing,
+  speed(2),
+  keepFramed(),
 ];
 
 export const rise: CameraMove = {
@@ -23,8 +28,12 @@ export const rise: CameraMove = {
     if (get('endM') <= get('startM')) return none('A rise must end higher than it starts.');
     const at = (heightM: number) => offset(subject.aim, get('fromBearingDeg'), get('distanceM'), heightM);
     const start = at(get('startM'));
-    return straightShape(start, at(get('endM')), get('speedMs'),
-      framedOrFixed(get('keepFramed') === 1, subject, get('fromBearingDeg') + 180, start));
+    return straightShape(
+      start,
+      at(get('endM')),
+      get('speedMs'),
+      framedOrFixed(get('keepFramed') === 1, subject, get('fromBearingDeg') + 180, start),
+    );
   },
   withLength: (values, lengthM) => ({ ...values, endM: reader(parameters, values)('startM') + lengthM }),
 };

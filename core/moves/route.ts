@@ -5,8 +5,25 @@ import { lookAlong, lookAt } from './pose';
 import { CatmullRomCurve } from './spline';
 import { PLAIN_CONTEXT, type CameraMove, type MoveParameter } from './types';
 
-const look: MoveParameter = { id: 'keepFramed', label: 'Camera', quantity: 'count', min: 0, max: 1, step: 1, initial: 1, choice: ['looks ahead', 'keeps the subject framed'] };
-const tilt: MoveParameter = { id: 'tiltDeg', label: 'Tilt, looking ahead', quantity: 'degrees', min: -90, max: 30, step: 1, initial: -10 };
+const look: MoveParameter = {
+  id: 'keepFramed',
+  label: 'Camera',
+  quantity: 'count',
+  min: 0,
+  max: 1,
+  step: 1,
+  initial: 1,
+  choice: ['looks ahead', 'keeps the subject framed'],
+};
+const tilt: MoveParameter = {
+  id: 'tiltDeg',
+  label: 'Tilt, looking ahead',
+  quantity: 'degrees',
+  min: -90,
+  max: 30,
+  step: 1,
+  initial: -10,
+};
 
 const parameters = [look, tilt];
 
@@ -30,12 +47,18 @@ export const freeRoute: CameraMove = {
     if (points.length < 2) return none('A route needs at least two points.');
     const places = points.map((p) => vec(p.xM, p.yM, p.zM));
     const doubled = places.findIndex((p, i) => i > 0 && distance(p, places[i - 1] ?? p) < SAME_POINT_M);
-    if (doubled > 0) return none(`Points ${doubled} and ${doubled + 1} lie on top of each other: move one at least ${SAME_POINT_M} m away, or take it out.`);
+    if (doubled > 0)
+      return none(
+        `Points ${doubled} and ${doubled + 1} lie on top of each other: move one at least ${SAME_POINT_M} m away, or take it out.`,
+      );
     const curve = new CatmullRomCurve(places);
     const along = alongCurve((u) => curve.at(u), places.length * 48);
     const keeps = get('keepFramed') === 1;
     const ahead = (share: number): number => {
-      const [a, b] = [along.parameterAt(Math.max(0, share - 0.004)), along.parameterAt(Math.min(1, share + 0.004))];
+      const [a, b] = [
+        along.parameterAt(Math.max(0, share - 0.004)),
+        along.parameterAt(Math.min(1, share + 0.004)),
+      ];
       return bearingTo(curve.at(a), curve.at(b));
     };
     /** Speed given at the points, even between them; less where the yaw could not follow the bend. */
@@ -52,7 +75,10 @@ export const freeRoute: CameraMove = {
     return found({
       intervals: 2 * Math.min(100, 6 * points.length),
       extent: { by: 'speeds', lengthM: along.lengthM, speedAt },
-      poseAt: (share) => { const at = curve.at(along.parameterAt(share)); return keeps ? lookAt(at, subject.aim) : lookAlong(at, ahead(share), get('tiltDeg')); },
+      poseAt: (share) => {
+        const at = curve.at(along.parameterAt(share));
+        return keeps ? lookAt(at, subject.aim) : lookAlong(at, ahead(share), get('tiltDeg'));
+      },
     });
   },
 };

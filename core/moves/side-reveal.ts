@@ -1,12 +1,39 @@
 import { none, offset } from '../units';
-import { distanceOf, fromBearing, height, lengthOf, reader, screenDistance, speed, turnSense } from './parameters';
+import {
+  distanceOf,
+  fromBearing,
+  height,
+  lengthOf,
+  reader,
+  screenDistance,
+  speed,
+  turnSense,
+} from './parameters';
 import { lookAlong, tiltTo } from './pose';
 import { straightShape } from './straight';
 import type { CameraMove, MoveParameter } from './types';
 
-const edge: MoveParameter = { id: 'edgeM', label: 'Edge past the line of sight', quantity: 'metres', min: 0, max: 200, step: 0.5, initial: 4, hint: 'How far the thing in front reaches over the straight line to the subject.' };
+const edge: MoveParameter = {
+  id: 'edgeM',
+  label: 'Edge past the line of sight',
+  quantity: 'metres',
+  min: 0,
+  max: 200,
+  step: 0.5,
+  initial: 4,
+  hint: 'How far the thing in front reaches over the straight line to the subject.',
+};
 
-const parameters = [lengthOf(30), distanceOf(70), screenDistance, edge, height(6), fromBearing, speed(2.5), turnSense('to the left', 'to the right')];
+const parameters = [
+  lengthOf(30),
+  distanceOf(70),
+  screenDistance,
+  edge,
+  height(6),
+  fromBearing,
+  speed(2.5),
+  turnSense('to the left', 'to the right'),
+];
 
 export const sideReveal: CameraMove = {
   kind: 'side-reveal',
@@ -22,17 +49,30 @@ export const sideReveal: CameraMove = {
   shape: (values, subject) => {
     const get = reader(parameters, values);
     const [distanceM, screenM, half] = [get('distanceM'), get('screenM'), get('lengthM') / 2];
-    if (screenM >= distanceM) return none('What hides the view must stand between the camera and the subject.');
+    if (screenM >= distanceM)
+      return none('What hides the view must stand between the camera and the subject.');
     // The edge reaches past the middle line by edgeM at the screen; seen from the subject it covers more the nearer the camera.
     const clear = (get('edgeM') * distanceM) / (distanceM - screenM);
-    if (clear >= half) return none(`The view clears only ${clear.toFixed(0)} m past the middle: make the slide longer.`);
+    if (clear >= half)
+      return none(`The view clears only ${clear.toFixed(0)} m past the middle: make the slide longer.`);
     const from = get('fromBearingDeg');
     const sense = get('sense') === 1 ? 1 : -1;
     const middle = offset(subject.aim, from, distanceM, get('heightM'));
     const shape = straightShape(
-      offset(middle, from + 270, -half * sense, middle.z), offset(middle, from + 270, half * sense, middle.z), get('speedMs'),
-      (at) => lookAlong(at, from + 180, tiltTo(middle, subject.aim)));
-    return shape.ok ? { ok: true, value: { ...shape.value, marks: [{ share: 0.5 + clear / (2 * half), say: 'the subject comes into view' }] } } : shape;
+      offset(middle, from + 270, -half * sense, middle.z),
+      offset(middle, from + 270, half * sense, middle.z),
+      get('speedMs'),
+      (at) => lookAlong(at, from + 180, tiltTo(middle, subject.aim)),
+    );
+    return shape.ok
+      ? {
+          ok: true,
+          value: {
+            ...shape.value,
+            marks: [{ share: 0.5 + clear / (2 * half), say: 'the subject comes into view' }],
+          },
+        }
+      : shape;
   },
   withLength: (values, lengthM) => ({ ...values, lengthM }),
 };

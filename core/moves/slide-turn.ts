@@ -4,7 +4,14 @@ import { lookAt } from './pose';
 import { straightShape } from './straight';
 import type { CameraMove } from './types';
 
-const parameters = [lengthOf(60), distanceOf(35), height(10), fromBearing, speed(3.5), turnSense('to the left', 'to the right')];
+const parameters = [
+  lengthOf(60),
+  distanceOf(35),
+  height(10),
+  fromBearing,
+  speed(3.5),
+  turnSense('to the left', 'to the right'),
+];
 
 export const slideTurn: CameraMove = {
   kind: 'slide-turn',
@@ -21,10 +28,14 @@ export const slideTurn: CameraMove = {
     const get = reader(parameters, values);
     const from = get('fromBearingDeg');
     const middle = offset(subject.aim, from, get('distanceM'), get('heightM'));
-    const half = (get('sense') === 1 ? 1 : -1) * get('lengthM') / 2;
+    const half = ((get('sense') === 1 ? 1 : -1) * get('lengthM')) / 2;
     const right = from + 270;
     return straightShape(
-      offset(middle, right, -half, middle.z), offset(middle, right, half, middle.z), get('speedMs'), (at) => lookAt(at, subject.aim));
+      offset(middle, right, -half, middle.z),
+      offset(middle, right, half, middle.z),
+      get('speedMs'),
+      (at) => lookAt(at, subject.aim),
+    );
   },
   withLength: (values, lengthM) => ({ ...values, lengthM }),
 };

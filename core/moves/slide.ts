@@ -4,7 +4,14 @@ import { lookAlong, tiltTo } from './pose';
 import { straightShape } from './straight';
 import type { CameraMove } from './types';
 
-const parameters = [lengthOf(40), distanceOf(40), height(8), fromBearing, speed(3), turnSense('to the left', 'to the right')];
+const parameters = [
+  lengthOf(40),
+  distanceOf(40),
+  height(8),
+  fromBearing,
+  speed(3),
+  turnSense('to the left', 'to the right'),
+];
 
 export const slide: CameraMove = {
   kind: 'slide',
@@ -22,11 +29,14 @@ export const slide: CameraMove = {
     const from = get('fromBearingDeg');
     const middle = offset(subject.aim, from, get('distanceM'), get('heightM'));
     const right = from + 180 + 90;
-    const half = (get('sense') === 1 ? 1 : -1) * get('lengthM') / 2;
+    const half = ((get('sense') === 1 ? 1 : -1) * get('lengthM')) / 2;
     const tilt = tiltTo(middle, subject.aim);
     return straightShape(
-      offset(middle, right, -half, middle.z), offset(middle, right, half, middle.z), get('speedMs'),
-      (at) => lookAlong(at, from + 180, tilt));
+      offset(middle, right, -half, middle.z),
+      offset(middle, right, half, middle.z),
+      get('speedMs'),
+      (at) => lookAlong(at, from + 180, tilt),
+    );
   },
   withLength: (values, lengthM) => ({ ...values, lengthM }),
 };

@@ -15,11 +15,21 @@ export const LENGTH_KNOB = 'length';
 
 /** Everything of a move that can give way, choices left out. */
 export const knobsOf = (move: CameraMove): Knob[] => {
-  const own = move.parameters.filter((p) => !p.choice)
-    .map((p): Knob => ({ id: p.id, label: p.label, min: p.min, max: p.max, turn: (values, to) => ({ ...values, [p.id]: to }) }));
+  const own = move.parameters
+    .filter((p) => !p.choice)
+    .map((p): Knob => ({
+      id: p.id,
+      label: p.label,
+      min: p.min,
+      max: p.max,
+      turn: (values, to) => ({ ...values, [p.id]: to }),
+    }));
   const { withLength } = move;
   if (!withLength || own.some((k) => k.id === 'lengthM')) return own;
-  return [...own, { id: LENGTH_KNOB, label: 'Length', min: 0.5, max: 2000, turn: (values, to) => withLength(values, to) }];
+  return [
+    ...own,
+    { id: LENGTH_KNOB, label: 'Length', min: 0.5, max: 2000, turn: (values, to) => withLength(values, to) },
+  ];
 };
 
 const SCAN = 60;
@@ -28,18 +38,31 @@ const HALVINGS = 60;
 const TOLERANCE = 1e-3;
 
 /** Numbers from low to high, finer towards the low end, where moves change fastest. */
-const scan = (low: number, high: number): number[] => Array.from({ length: SCAN + 1 }, (_, i) => low + (high - low) * (i / SCAN) ** 2);
+const scan = (low: number, high: number): number[] =>
+  Array.from({ length: SCAN + 1 }, (_, i) => low + (high - low) * (i / SCAN) ** 2);
 
 const inLimits = (move: CameraMove, values: MoveValues): boolean =>
-  move.parameters.every((p) => { const v = values[p.id] ?? p.initial; return v >= p.min - 1e-9 && v <= p.max + 1e-9; });
+  move.parameters.every((p) => {
+    const v = values[p.id] ?? p.initial;
+    return v >= p.min - 1e-9 && v <= p.max + 1e-9;
+  });
 
-interface Place { readonly x: number; readonly off: number }
+interface Place {
+  readonly x: number;
+  readonly off: number;
+}
 
 /** The pair of neighbours between which the figure passes the wanted value, nearest to where the knob stands. */
 const bracket = (places: readonly Place[], now: number): readonly [Place, Place] | null => {
-  const pairs = places.slice(1).map((b, i) => [places[i] ?? b, b] as const).filter(([a, b]) => a.off * b.off <= 0);
+  const pairs = places
+    .slice(1)
+    .map((b, i) => [places[i] ?? b, b] as const)
+    .filter(([a, b]) => a.off * b.off <= 0);
   const away = ([a, b]: readonly [Place, Place]): number => Math.abs((a.x + b.x) / 2 - now);
-  return pairs.reduce<readonly [Place, Place] | null>((best, pair) => (!best || away(pair) < away(best) ? pair : best), null);
+  return pairs.reduce<readonly [Place, Place] | null>(
+    (best, pair) => (!best || away(pair) < away(best) ? pair : best),
+    null,
+  );
 };
 
 /** Halves a bracket until nothing is left of it; null where the figure is lost on the way. */
@@ -49,7 +72,8 @@ const bisect = ([a, b]: readonly [Place, Place], offAt: (x: number) => number | 
     const x = (low.x + high.x) / 2;
     const off = offAt(x);
     if (off === null) return null;
-    if (off < 0 === low.off < 0 && low.off !== 0) low = { x, off }; else high = { x, off };
+    if (off < 0 === low.off < 0 && low.off !== 0) low = { x, off };
+    else high = { x, off };
   }
   return Math.abs(low.off) < Math.abs(high.off) ? low : high;
 };
@@ -60,13 +84,23 @@ const bisect = ([a, b]: readonly [Place, Place], offAt: (x: number) => number | 
  * @param now where the knob stands, so that of several answers the nearest is taken
  * @returns numbers of the move, or how near this knob gets
  */
-export const solveBy = (move: CameraMove, values: MoveValues, knob: Knob, now: number, measure: (values: MoveValues) => number | null, wanted: number): Result<MoveValues> => {
+export const solveBy = (
+  move: CameraMove,
+  values: MoveValues,
+  knob: Knob,
+  now: number,
+  measure: (values: MoveValues) => number | null,
+  wanted: number,
+): Result<MoveValues> => {
   const offAt = (x: number): number | null => {
     const tried = knob.turn(values, x);
     const figure = inLimits(move, tried) ? measure(tried) : null;
     return figure === null || !Number.isFinite(figure) ? null : figure - wanted;
   };
-  const places = scan(knob.min, knob.max).flatMap((x): Place[] => { const off = offAt(x); return off === null ? [] : [{ x, off }]; });
+  const places = scan(knob.min, knob.max).flatMap((x): Place[] => {
+    const off = offAt(x);
+    return off === null ? [] : [{ x, off }];
+  });
   const pair = bracket(places, now);
   const place = pair && bisect(pair, offAt);
   const reached = place && Math.abs(place.off) <= TOLERANCE * Math.max(1, Math.abs(wanted));
@@ -74,7 +108,10 @@ export const solveBy = (move: CameraMove, values: MoveValues, knob: Knob, now: n
 };
 
 const nearest = (places: readonly Place[], knob: Knob, wanted: number): string => {
-  const close = places.reduce<Place | null>((best, p) => (!best || Math.abs(p.off) < Math.abs(best.off) ? p : best), null);
+  const close = places.reduce<Place | null>(
+    (best, p) => (!best || Math.abs(p.off) < Math.abs(best.off) ? p : best),
+    null,
+  );
   if (!close) return `${knob.label} leads to no path at all here.`;
   return `${knob.label} alone does not reach it: the nearest is ${(wanted + close.off).toFixed(1)}, with ${knob.label.toLowerCase()} at ${close.x.toFixed(1)}.`;
 };

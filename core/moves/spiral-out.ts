@@ -5,8 +5,13 @@ import { lookAt } from './pose';
 import type { CameraMove } from './types';
 
 const parameters = [
-  distanceOf(15, 'Radius at the start', 'startM'), distanceOf(45, 'Radius at the end', 'endM'),
-  height(5, 'Starts at height', 'startHeightM'), height(30, 'Ends at height', 'endHeightM'), turns(0.25, 1), fromBearing, speed(4),
+  distanceOf(15, 'Radius at the start', 'startM'),
+  distanceOf(45, 'Radius at the end', 'endM'),
+  height(5, 'Starts at height', 'startHeightM'),
+  height(30, 'Ends at height', 'endHeightM'),
+  turns(0.25, 1),
+  fromBearing,
+  speed(4),
   turnSense('anticlockwise', 'clockwise'),
 ];
 
@@ -25,10 +30,17 @@ export const spiralOut: CameraMove = {
     const get = reader(parameters, values);
     const mix = (a: string, b: string, share: number): number => get(a) + (get(b) - get(a)) * share;
     const arc = 360 * get('turns') * (get('sense') === 1 ? 1 : -1);
-    const at = (share: number): Vec3 => offset(subject.aim, get('fromBearingDeg') + arc * share, mix('startM', 'endM', share), mix('startHeightM', 'endHeightM', share));
+    const at = (share: number): Vec3 =>
+      offset(
+        subject.aim,
+        get('fromBearingDeg') + arc * share,
+        mix('startM', 'endM', share),
+        mix('startHeightM', 'endHeightM', share),
+      );
     const curve = alongCurve(at, Math.ceil(192 * get('turns')));
     return found({
-      extent: { by: 'path', lengthM: curve.lengthM, speedMs: get('speedMs') }, intervals: 2 * Math.ceil(Math.abs(arc) / 30),
+      extent: { by: 'path', lengthM: curve.lengthM, speedMs: get('speedMs') },
+      intervals: 2 * Math.ceil(Math.abs(arc) / 30),
       poseAt: (share) => lookAt(at(curve.parameterAt(share)), subject.aim),
     });
   },

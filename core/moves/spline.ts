@@ -15,8 +15,10 @@ export class CatmullRomCurve {
     const [first, second] = through;
     const last = through.at(-1);
     const before = through.at(-2);
-    if (!first || !second || !last || !before) throw new RangeError('a curve goes through two points or more');
-    const beyond = (end: Vec3, inner: Vec3): Vec3 => vec(2 * end.x - inner.x, 2 * end.y - inner.y, 2 * end.z - inner.z);
+    if (!first || !second || !last || !before)
+      throw new RangeError('a curve goes through two points or more');
+    const beyond = (end: Vec3, inner: Vec3): Vec3 =>
+      vec(2 * end.x - inner.x, 2 * end.y - inner.y, 2 * end.z - inner.z);
     this.points = [beyond(first, second), ...through, beyond(last, before)];
   }
 
@@ -45,7 +47,8 @@ export class CatmullRomCurve {
     const middle = Math.min(1 - h, Math.max(h, parameter));
     const [a, b, c] = [this.at(middle - h), this.at(middle), this.at(middle + h)];
     const area = Math.abs((b.x - a.x) * (c.y - a.y) - (c.x - a.x) * (b.y - a.y)) / 2;
-    const sides = Math.hypot(b.x - a.x, b.y - a.y) * Math.hypot(c.x - b.x, c.y - b.y) * Math.hypot(c.x - a.x, c.y - a.y);
+    const sides =
+      Math.hypot(b.x - a.x, b.y - a.y) * Math.hypot(c.x - b.x, c.y - b.y) * Math.hypot(c.x - a.x, c.y - a.y);
     return area > 1e-9 ? sides / (4 * area) : Infinity;
   }
 }

@@ -3,7 +3,12 @@ import { lookAlong, lookAt, tiltTo, type Pose } from './pose';
 import type { MoveShape, MoveSubject } from './types';
 
 /** Straight path from a to b at a speed; the camera looks as `poseAt` says. */
-export const straightShape = (from: Vec3, to: Vec3, speedMs: number, look: (at: Vec3, share: number) => Pose): Result<MoveShape> => {
+export const straightShape = (
+  from: Vec3,
+  to: Vec3,
+  speedMs: number,
+  look: (at: Vec3, share: number) => Pose,
+): Result<MoveShape> => {
   const lengthM = distance(from, to);
   if (lengthM < 0.1) return none('Start and end are the same place: give the move some length.');
   return found({

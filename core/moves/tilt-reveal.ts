@@ -3,8 +3,24 @@ import { distanceOf, fromBearing, height, reader } from './parameters';
 import { lookAlong, tiltTo } from './pose';
 import type { CameraMove, MoveParameter } from './types';
 
-const startTilt: MoveParameter = { id: 'startTiltDeg', label: 'Tilt at the start', quantity: 'degrees', min: -90, max: 30, step: 1, initial: -80 };
-const rate: MoveParameter = { id: 'rateDegS', label: 'Tilt rate', quantity: 'degreesPerSecond', min: 0.5, max: 60, step: 0.5, initial: 7 };
+const startTilt: MoveParameter = {
+  id: 'startTiltDeg',
+  label: 'Tilt at the start',
+  quantity: 'degrees',
+  min: -90,
+  max: 30,
+  step: 1,
+  initial: -80,
+};
+const rate: MoveParameter = {
+  id: 'rateDegS',
+  label: 'Tilt rate',
+  quantity: 'degreesPerSecond',
+  min: 0.5,
+  max: 60,
+  step: 0.5,
+  initial: 7,
+};
 
 const parameters = [startTilt, rate, distanceOf(60), height(20), fromBearing];
 

@@ -4,9 +4,25 @@ import { distanceOf, fromBearing, height, reader, turnSense } from './parameters
 import { lookAt } from './pose';
 import { PLAIN_CONTEXT, type CameraMove, type MoveParameter } from './types';
 
-const interval: MoveParameter = { id: 'intervalS', label: 'Every', quantity: 'seconds', min: 0.5, max: 60, step: 0.5, initial: 2, hint: 'Between two frames; twice the shutter at least.' };
+const interval: MoveParameter = {
+  id: 'intervalS',
+  label: 'Every',
+  quantity: 'seconds',
+  min: 0.5,
+  max: 60,
+  step: 0.5,
+  initial: 2,
+  hint: 'Between two frames; twice the shutter at least.',
+};
 
-const parameters = [{ ...distanceOf(40, 'Moves over', 'lengthM'), min: 0 }, interval, distanceOf(80), height(40), fromBearing, turnSense('to the left', 'to the right')];
+const parameters = [
+  { ...distanceOf(40, 'Moves over', 'lengthM'), min: 0 },
+  interval,
+  distanceOf(80),
+  height(40),
+  fromBearing,
+  turnSense('to the left', 'to the right'),
+];
 
 export const movingTimelapse: CameraMove = {
   kind: 'time-lapse',
@@ -14,7 +30,8 @@ export const movingTimelapse: CameraMove = {
   says: 'Time runs, and the place turns under it.',
   sticks: 'Creeps sideways, or is held; hands off between the frames.',
   needs: 'Clouds, shadows, water or people that change; steady air.',
-  caution: 'It hangs in the air for minutes: watch the wind, the pack and the sky, and keep the aircraft in sight.',
+  caution:
+    'It hangs in the air for minutes: watch the wind, the pack and the sky, and keep the aircraft in sight.',
   direction: 'across',
   roles: ['bridge', 'calm', 'open'],
   reversible: true,
@@ -22,7 +39,8 @@ export const movingTimelapse: CameraMove = {
   shape: (values, subject, { clipS, timelineFps } = PLAIN_CONTEXT) => {
     const get = reader(parameters, values);
     const { frames, captureS } = timelapse(clipS, timelineFps, get('intervalS'));
-    if (frames < 2) return none('A time-lapse needs a clip of two frames at least: give the cut some length.');
+    if (frames < 2)
+      return none('A time-lapse needs a clip of two frames at least: give the cut some length.');
     const from = get('fromBearingDeg');
     const half = (get('lengthM') / 2) * (get('sense') === 1 ? 1 : -1);
     const middle = offset(subject.aim, from, get('distanceM'), get('heightM'));

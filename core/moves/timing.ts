@@ -15,17 +15,29 @@ export interface Timing {
 }
 
 const ramped = (t: RampTiming): Timing => ({
-  totalS: t.totalS, steadyS: t.steadyS, steadyFromS: t.rampS, peakMs: t.peakMs, shareAt: (s) => rampProgress(t, s), timeAt: (share) => rampTimeAt(t, share),
+  totalS: t.totalS,
+  steadyS: t.steadyS,
+  steadyFromS: t.rampS,
+  peakMs: t.peakMs,
+  shareAt: (s) => rampProgress(t, s),
+  timeAt: (share) => rampTimeAt(t, share),
 });
 
 const even = (totalS: number, lengthM: number): Timing => ({
-  totalS, steadyS: totalS, steadyFromS: 0, peakMs: totalS > 0 ? lengthM / totalS : 0,
-  shareAt: (s) => (totalS > 0 ? Math.min(1, Math.max(0, s / totalS)) : 0), timeAt: (share) => share * totalS,
+  totalS,
+  steadyS: totalS,
+  steadyFromS: 0,
+  peakMs: totalS > 0 ? lengthM / totalS : 0,
+  shareAt: (s) => (totalS > 0 ? Math.min(1, Math.max(0, s / totalS)) : 0),
+  timeAt: (share) => share * totalS,
 });
 
 const legTiming = (leg: Leg, easing: Easing): Result<Timing> => {
   if (leg.by === 'wait') return found(even(leg.seconds, 0));
-  const t = leg.by === 'path' ? rampTiming(leg.lengthM, leg.speedMs, easing.accelMs2) : rampTiming(leg.turnDeg, leg.rateDegS, easing.turnAccelDegS2);
+  const t =
+    leg.by === 'path'
+      ? rampTiming(leg.lengthM, leg.speedMs, easing.accelMs2)
+      : rampTiming(leg.turnDeg, leg.rateDegS, easing.turnAccelDegS2);
   return t.ok ? found(ramped(t.value)) : t;
 };
 
@@ -40,8 +52,11 @@ const inLegs = (legs: readonly Leg[], easing: Easing): Result<Timing> => {
     totalS += timing.value.totalS;
   }
   const passes = timed.filter((l) => l.pass);
-  const shortest = passes.reduce<(typeof timed)[number] | undefined>((least, l) => (!least || l.timing.steadyS < least.timing.steadyS ? l : least), undefined);
-  const peaks = legs.map((leg, i) => (leg.by === 'path' ? timed[i]?.timing.peakMs ?? 0 : 0));
+  const shortest = passes.reduce<(typeof timed)[number] | undefined>(
+    (least, l) => (!least || l.timing.steadyS < least.timing.steadyS ? l : least),
+    undefined,
+  );
+  const peaks = legs.map((leg, i) => (leg.by === 'path' ? (timed[i]?.timing.peakMs ?? 0) : 0));
   const n = legs.length;
   return found({
     totalS,
@@ -49,7 +64,10 @@ const inLegs = (legs: readonly Leg[], easing: Easing): Result<Timing> => {
     steadyFromS: shortest ? shortest.fromS + shortest.timing.steadyFromS : 0,
     peakMs: Math.max(0, ...peaks),
     shareAt: (timeS) => {
-      const i = Math.max(0, timed.findLastIndex((l) => timeS >= l.fromS));
+      const i = Math.max(
+        0,
+        timed.findLastIndex((l) => timeS >= l.fromS),
+      );
       const leg = timed[i];
       return leg ? Math.min(1, (i + leg.timing.shareAt(timeS - leg.fromS)) / n) : 0;
     },
@@ -68,7 +86,8 @@ const at = (list: readonly number[], i: number): number => list[i] ?? 0;
 const braked = (wanted: readonly number[], ds: number, accelMs2: number): number[] => {
   const speeds = [...wanted];
   const last = speeds.length - 1;
-  speeds[0] = 0; speeds[last] = 0;
+  speeds[0] = 0;
+  speeds[last] = 0;
   const reach = (v: number): number => Math.sqrt(v * v + 2 * accelMs2 * ds);
   for (let i = 1; i <= last; i += 1) speeds[i] = Math.min(at(speeds, i), reach(at(speeds, i - 1)));
   for (let i = last - 1; i >= 0; i -= 1) speeds[i] = Math.min(at(speeds, i), reach(at(speeds, i + 1)));
@@ -78,7 +97,11 @@ const braked = (wanted: readonly number[], ds: number, accelMs2: number): number
 /** Index of the last entry that is not above a value, in a rising list. */
 const indexBelow = (list: readonly number[], value: number): number => {
   let [low, high] = [0, list.length - 1];
-  while (high - low > 1) { const middle = (low + high) >> 1; if (at(list, middle) <= value) low = middle; else high = middle; }
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (at(list, middle) <= value) low = middle;
+    else high = middle;
+  }
   return low;
 };
 
@@ -92,14 +115,19 @@ const shareIn = (times: readonly number[], speeds: readonly number[], ds: number
 };
 
 /** Times a path whose wanted speed changes along it; bends and slow points are braked for in time. */
-const alongSpeeds = (lengthM: number, speedAt: (share: number) => number, accelMs2: number): Result<Timing> => {
+const alongSpeeds = (
+  lengthM: number,
+  speedAt: (share: number) => number,
+  accelMs2: number,
+): Result<Timing> => {
   if (!(lengthM > 0.1)) return none('Start and end are the same place: give the route some length.');
   const ds = lengthM / SPEED_STEPS;
   const wanted = Array.from({ length: SPEED_STEPS + 1 }, (_, i) => speedAt(i / SPEED_STEPS));
   if (wanted.some((v) => !(v > 0))) return none('The speed must be above zero.');
   const speeds = braked(wanted, ds, accelMs2);
   const times = [0];
-  for (let i = 1; i <= SPEED_STEPS; i += 1) times.push(at(times, i - 1) + (2 * ds) / (at(speeds, i - 1) + at(speeds, i)));
+  for (let i = 1; i <= SPEED_STEPS; i += 1)
+    times.push(at(times, i - 1) + (2 * ds) / (at(speeds, i - 1) + at(speeds, i)));
   const totalS = at(times, SPEED_STEPS);
   const full = (v: number, i: number): boolean => i > 0 && i < SPEED_STEPS && v >= at(wanted, i) - 1e-9;
   const [first, last] = [speeds.findIndex(full), speeds.findLastIndex(full)];
@@ -125,10 +153,17 @@ const alongSpeeds = (lengthM: number, speedAt: (share: number) => number, accelM
  */
 export const timingOf = (extent: Extent, easing: Easing, holdS: number): Result<Timing> => {
   switch (extent.by) {
-    case 'hold': return holdS > 0 ? found(even(holdS, 0)) : none('A hold needs some seconds.');
-    case 'time': return extent.seconds > 0 ? found(even(extent.seconds, extent.lengthM)) : none('There is nothing to take: the clip or the interval has no length.');
-    case 'legs': return extent.legs.length > 0 ? inLegs(extent.legs, easing) : none('There is nothing to fly.');
-    case 'speeds': return alongSpeeds(extent.lengthM, extent.speedAt, easing.accelMs2);
-    default: return legTiming(extent, easing);
+    case 'hold':
+      return holdS > 0 ? found(even(holdS, 0)) : none('A hold needs some seconds.');
+    case 'time':
+      return extent.seconds > 0
+        ? found(even(extent.seconds, extent.lengthM))
+        : none('There is nothing to take: the clip or the interval has no length.');
+    case 'legs':
+      return extent.legs.length > 0 ? inLegs(extent.legs, easing) : none('There is nothing to fly.');
+    case 'speeds':
+      return alongSpeeds(extent.lengthM, extent.speedAt, easing.accelMs2);
+    default:
+      return legTiming(extent, easing);
   }
 };

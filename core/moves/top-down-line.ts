@@ -22,8 +22,11 @@ export const topDownLine: CameraMove = {
     const from = get('fromBearingDeg');
     const half = get('lengthM') / 2;
     return straightShape(
-      offset(subject.aim, from, half, get('heightM')), offset(subject.aim, from + 180, half, get('heightM')), get('speedMs'),
-      (at) => lookAlong(at, from + 180, -90));
+      offset(subject.aim, from, half, get('heightM')),
+      offset(subject.aim, from + 180, half, get('heightM')),
+      get('speedMs'),
+      (at) => lookAlong(at, from + 180, -90),
+    );
   },
   withLength: (values, lengthM) => ({ ...values, lengthM }),
 };

@@ -4,10 +4,22 @@ import { lookAlong } from './pose';
 import { straightShape } from './straight';
 import type { CameraMove, MoveParameter } from './types';
 
-const turn: MoveParameter = { id: 'turnDeg', label: 'Turn', quantity: 'degrees', min: 0, max: 1080, step: 5, initial: 90 };
+const turn: MoveParameter = {
+  id: 'turnDeg',
+  label: 'Turn',
+  quantity: 'degrees',
+  min: 0,
+  max: 1080,
+  step: 5,
+  initial: 90,
+};
 
 const parameters = [
-  height(60, 'Starts at', 'startM'), height(30, 'Ends at', 'endM'), turn, { ...fromBearing, label: 'Top of frame away from' }, speed(1.5),
+  height(60, 'Starts at', 'startM'),
+  height(30, 'Ends at', 'endM'),
+  turn,
+  { ...fromBearing, label: 'Top of frame away from' },
+  speed(1.5),
   turnSense('anticlockwise', 'clockwise'),
 ];
 
@@ -26,8 +38,9 @@ export const topDownSpin: CameraMove = {
     const get = reader(parameters, values);
     const signed = get('turnDeg') * (get('sense') === 1 ? 1 : -1);
     const { x, y } = subject.aim;
-    return straightShape(vec(x, y, get('startM')), vec(x, y, get('endM')), get('speedMs'),
-      (at, share) => lookAlong(at, get('fromBearingDeg') + 180 + signed * share, -90));
+    return straightShape(vec(x, y, get('startM')), vec(x, y, get('endM')), get('speedMs'), (at, share) =>
+      lookAlong(at, get('fromBearingDeg') + 180 + signed * share, -90),
+    );
   },
   withLength: (values, lengthM) => {
     const get = reader(parameters, values);

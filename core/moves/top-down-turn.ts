@@ -3,10 +3,32 @@ import { fromBearing, height, reader, turnSense } from './parameters';
 import { lookAlong } from './pose';
 import type { CameraMove, MoveParameter } from './types';
 
-const turn: MoveParameter = { id: 'turnDeg', label: 'Turn', quantity: 'degrees', min: 5, max: 1080, step: 5, initial: 120 };
-const rate: MoveParameter = { id: 'rateDegS', label: 'Turn rate', quantity: 'degreesPerSecond', min: 0.5, max: 60, step: 0.5, initial: 8 };
+const turn: MoveParameter = {
+  id: 'turnDeg',
+  label: 'Turn',
+  quantity: 'degrees',
+  min: 5,
+  max: 1080,
+  step: 5,
+  initial: 120,
+};
+const rate: MoveParameter = {
+  id: 'rateDegS',
+  label: 'Turn rate',
+  quantity: 'degreesPerSecond',
+  min: 0.5,
+  max: 60,
+  step: 0.5,
+  initial: 8,
+};
 
-const parameters = [height(45), turn, rate, { ...fromBearing, label: 'Top of frame away from' }, turnSense('anticlockwise', 'clockwise')];
+const parameters = [
+  height(45),
+  turn,
+  rate,
+  { ...fromBearing, label: 'Top of frame away from' },
+  turnSense('anticlockwise', 'clockwise'),
+];
 
 export const topDownTurn: CameraMove = {
   kind: 'top-down-turn',

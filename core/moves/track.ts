@@ -4,8 +4,13 @@ import { lookAt } from './pose';
 import type { CameraMove } from './types';
 
 const parameters = [
-  lengthOf(80), distanceOf(18, 'Beside it at the start', 'startM'), distanceOf(18, 'Beside it at the end', 'endM'),
-  height(4, 'Starts at height', 'startHeightM'), height(4, 'Ends at height', 'endHeightM'), speed(4), turnSense('on its left', 'on its right'),
+  lengthOf(80),
+  distanceOf(18, 'Beside it at the start', 'startM'),
+  distanceOf(18, 'Beside it at the end', 'endM'),
+  height(4, 'Starts at height', 'startHeightM'),
+  height(4, 'Ends at height', 'endHeightM'),
+  speed(4),
+  turnSense('on its left', 'on its right'),
 ];
 
 export const trackAlongside: CameraMove = {
@@ -22,11 +27,20 @@ export const trackAlongside: CameraMove = {
   shape: (values, subject) => {
     const get = reader(parameters, values);
     const side = subject.headingDeg + (get('sense') === 1 ? 90 : -90);
-    const subjectAt = (share: number): Vec3 => offset(subject.aim, subject.headingDeg, (share - 0.5) * get('lengthM'), subject.aim.z);
+    const subjectAt = (share: number): Vec3 =>
+      offset(subject.aim, subject.headingDeg, (share - 0.5) * get('lengthM'), subject.aim.z);
     const mix = (a: string, b: string, share: number): number => get(a) + (get(b) - get(a)) * share;
-    const at = (share: number): Vec3 => offset(subjectAt(share), side, mix('startM', 'endM', share), mix('startHeightM', 'endHeightM', share));
-    const lengthM = Math.hypot(get('lengthM'), get('endM') - get('startM'), get('endHeightM') - get('startHeightM'));
-    return found({ extent: { by: 'path', lengthM, speedMs: get('speedMs') }, poseAt: (share) => lookAt(at(share), subjectAt(share)) });
+    const at = (share: number): Vec3 =>
+      offset(subjectAt(share), side, mix('startM', 'endM', share), mix('startHeightM', 'endHeightM', share));
+    const lengthM = Math.hypot(
+      get('lengthM'),
+      get('endM') - get('startM'),
+      get('endHeightM') - get('startHeightM'),
+    );
+    return found({
+      extent: { by: 'path', lengthM, speedMs: get('speedMs') },
+      poseAt: (share) => lookAt(at(share), subjectAt(share)),
+    });
   },
   withLength: (values, lengthM) => {
     const get = reader(parameters, values);

@@ -85,13 +85,26 @@ export interface MoveContext {
   readonly timelineFps: number;
   readonly points: readonly RoutePoint[];
   readonly craft: {
-    readonly name: string; readonly spanM: number; readonly heightM: number; readonly massKg: number; readonly dragAreaM2: number;
-    readonly fixedTiltDeg: number | null; readonly densityKgM3: number; readonly maxYawDegS: number;
+    readonly name: string;
+    readonly spanM: number;
+    readonly heightM: number;
+    readonly massKg: number;
+    readonly dragAreaM2: number;
+    readonly fixedTiltDeg: number | null;
+    readonly densityKgM3: number;
+    readonly maxYawDegS: number;
   } | null;
 }
 
 /** Where nothing more is known. */
-export const PLAIN_CONTEXT: MoveContext = { horizontalFovDeg: 73.7, verticalFovDeg: 45.7, clipS: 6, timelineFps: 25, points: [], craft: null };
+export const PLAIN_CONTEXT: MoveContext = {
+  horizontalFovDeg: 73.7,
+  verticalFovDeg: 45.7,
+  clipS: 6,
+  timelineFps: 25,
+  points: [],
+  craft: null,
+};
 
 /** What is recorded where it is not simply video while the move lasts. */
 export interface Frames {

@@ -5,8 +5,12 @@ import { straightShape } from './straight';
 import type { CameraMove } from './types';
 
 const parameters = [
-  distanceOf(15, 'Starts at', 'startM'), distanceOf(90, 'Ends at', 'endM'),
-  height(4, 'Starts at height', 'startHeightM'), height(50, 'Ends at height', 'endHeightM'), fromBearing, speed(4),
+  distanceOf(15, 'Starts at', 'startM'),
+  distanceOf(90, 'Ends at', 'endM'),
+  height(4, 'Starts at height', 'startHeightM'),
+  height(50, 'Ends at height', 'endHeightM'),
+  fromBearing,
+  speed(4),
 ];
 
 export const upAndAway: CameraMove = {
@@ -26,8 +30,11 @@ export const upAndAway: CameraMove = {
     if (get('endM') <= get('startM')) return none('Up and away must end farther than it starts.');
     const from = get('fromBearingDeg');
     return straightShape(
-      offset(subject.aim, from, get('startM'), get('startHeightM')), offset(subject.aim, from, get('endM'), get('endHeightM')),
-      get('speedMs'), (at) => lookAt(at, subject.aim));
+      offset(subject.aim, from, get('startM'), get('startHeightM')),
+      offset(subject.aim, from, get('endM'), get('endHeightM')),
+      get('speedMs'),
+      (at) => lookAt(at, subject.aim),
+    );
   },
   withLength: (values, lengthM) => {
     const get = reader(parameters, values);

@@ -17,4 +17,5 @@ export const paceBand = (edgeCrossingS: number): PaceBand =>
 export const STROBE_CROSSING_S = 7;
 
 /** Blur of the nearest ground in pixels: pixels a second × shutter time. */
-export const blurPixels = (crossingS: number, framePixels: number, shutterS: number): number => (framePixels / crossingS) * shutterS;
+export const blurPixels = (crossingS: number, framePixels: number, shutterS: number): number =>
+  (framePixels / crossingS) * shutterS;

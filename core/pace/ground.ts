@@ -25,7 +25,12 @@ export interface GroundPace {
 export const edgeDepression = (cameraDepressionDeg: number, verticalFovDeg: number): number =>
   Math.min(90, cameraDepressionDeg + verticalFovDeg / 2);
 
-const rate = (heightM: number, speedMs: number, depressionDeg: number, direction: FlightDirection): number => {
+const rate = (
+  heightM: number,
+  speedMs: number,
+  depressionDeg: number,
+  direction: FlightDirection,
+): number => {
   const sine = Math.sin(radians(depressionDeg));
   return degrees((speedMs * (direction === 'forward' ? sine * sine : sine)) / heightM);
 };

@@ -2,7 +2,11 @@ import type { PathSample } from '../moves';
 import { degrees, flatLength, radians, type Vec3 } from '../units';
 import { edgeDepression } from './ground';
 
-const cross = (a: Vec3, b: Vec3): Vec3 => ({ x: a.y * b.z - a.z * b.y, y: a.z * b.x - a.x * b.z, z: a.x * b.y - a.y * b.x });
+const cross = (a: Vec3, b: Vec3): Vec3 => ({
+  x: a.y * b.z - a.z * b.y,
+  y: a.z * b.x - a.x * b.z,
+  z: a.x * b.y - a.y * b.x,
+});
 const dot = (a: Vec3, b: Vec3): number => a.x * b.x + a.y * b.y + a.z * b.z;
 
 /**
@@ -11,7 +15,11 @@ const dot = (a: Vec3, b: Vec3): number => a.x * b.x + a.y * b.y + a.z * b.z;
  * For straight level flight this is exactly v sin²δ/h (along) and v sinδ/h (across).
  * @returns undefined when no ground is in the lower frame or the camera is at or below the ground
  */
-export const edgeRates = (sample: PathSample, verticalFovDeg: number, groundM: number): { acrossDegS: number; alongDegS: number } | undefined => {
+export const edgeRates = (
+  sample: PathSample,
+  verticalFovDeg: number,
+  groundM: number,
+): { acrossDegS: number; alongDegS: number } | undefined => {
   const heightM = sample.pose.at.z - groundM;
   const down = edgeDepression(-sample.pose.tiltDeg, verticalFovDeg);
   if (!(heightM > 0) || down <= 0) return undefined;
@@ -47,28 +55,41 @@ export interface MovePace {
   readonly edgeDepressionDeg: number;
 }
 
-const STILL: MovePace = { edgeCrossingS: Infinity, subjectCrossingS: Infinity, edgeRateDegS: 0, heightM: 0, speedMs: 0, edgeDepressionDeg: 0 };
+const STILL: MovePace = {
+  edgeCrossingS: Infinity,
+  subjectCrossingS: Infinity,
+  edgeRateDegS: 0,
+  heightM: 0,
+  speedMs: 0,
+  edgeDepressionDeg: 0,
+};
 
 /** Pace of a flown move at its fastest moment. */
 export const movePace = (
-  samples: readonly PathSample[], horizontalFovDeg: number, verticalFovDeg: number, aim: Vec3, groundM = 0,
-): MovePace => samples.reduce<MovePace>((fastest, sample) => {
-  const rates = edgeRates(sample, verticalFovDeg, groundM);
-  if (!rates) return fastest;
-  const share = flatLength(rates.acrossDegS / horizontalFovDeg, rates.alongDegS / verticalFovDeg);
-  if (share < 1e-6 || 1 / share >= fastest.edgeCrossingS) return fastest;
-  const { at } = sample.pose;
-  const toAim: Vec3 = { x: aim.x - at.x, y: aim.y - at.y, z: aim.z - at.z };
-  const range = Math.hypot(toAim.x, toAim.y, toAim.z);
-  const speedMs = Math.hypot(sample.velocity.x, sample.velocity.y, sample.velocity.z);
-  const along = range > 0 ? dot(sample.velocity, toAim) / range : 0;
-  const transverse = Math.sqrt(Math.max(0, speedMs * speedMs - along * along));
-  return {
-    edgeCrossingS: 1 / share,
-    subjectCrossingS: transverse > 1e-6 ? (2 * range * Math.tan(radians(horizontalFovDeg) / 2)) / transverse : Infinity,
-    edgeRateDegS: Math.hypot(rates.acrossDegS, rates.alongDegS),
-    heightM: at.z - groundM,
-    speedMs,
-    edgeDepressionDeg: edgeDepression(-sample.pose.tiltDeg, verticalFovDeg),
-  };
-}, STILL);
+  samples: readonly PathSample[],
+  horizontalFovDeg: number,
+  verticalFovDeg: number,
+  aim: Vec3,
+  groundM = 0,
+): MovePace =>
+  samples.reduce<MovePace>((fastest, sample) => {
+    const rates = edgeRates(sample, verticalFovDeg, groundM);
+    if (!rates) return fastest;
+    const share = flatLength(rates.acrossDegS / horizontalFovDeg, rates.alongDegS / verticalFovDeg);
+    if (share < 1e-6 || 1 / share >= fastest.edgeCrossingS) return fastest;
+    const { at } = sample.pose;
+    const toAim: Vec3 = { x: aim.x - at.x, y: aim.y - at.y, z: aim.z - at.z };
+    const range = Math.hypot(toAim.x, toAim.y, toAim.z);
+    const speedMs = Math.hypot(sample.velocity.x, sample.velocity.y, sample.velocity.z);
+    const along = range > 0 ? dot(sample.velocity, toAim) / range : 0;
+    const transverse = Math.sqrt(Math.max(0, speedMs * speedMs - along * along));
+    return {
+      edgeCrossingS: 1 / share,
+      subjectCrossingS:
+        transverse > 1e-6 ? (2 * range * Math.tan(radians(horizontalFovDeg) / 2)) / transverse : Infinity,
+      edgeRateDegS: Math.hypot(rates.acrossDegS, rates.alongDegS),
+      heightM: at.z - groundM,
+      speedMs,
+      edgeDepressionDeg: edgeDepression(-sample.pose.tiltDeg, verticalFovDeg),
+    };
+  }, STILL);

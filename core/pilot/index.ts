@@ -17,12 +17,17 @@ const INPUT_FACTOR = 0.88;
 export const WANTED_CHANCE = 0.9;
 const MOST_TAKES = 12;
 
-export interface Record20 { readonly tries: number; readonly keepers: number }
+export interface Record20 {
+  readonly tries: number;
+  readonly keepers: number;
+}
 
 /** The newest tries of a move, at most twenty of them; a practice cut by the limit counts in proportion. */
 export const recordOf = (practice: readonly Practice[], pilotId: string, moveKind: string): Record20 => {
   let [tries, keepers] = [0, 0];
-  const mine = practice.filter((p) => p.pilotId === pilotId && p.moveKind === moveKind).sort((a, b) => b.utcMs - a.utcMs);
+  const mine = practice
+    .filter((p) => p.pilotId === pilotId && p.moveKind === moveKind)
+    .sort((a, b) => b.utcMs - a.utcMs);
   for (const p of mine) {
     const take = Math.min(p.tries, TRIES_COUNTED - tries);
     if (take <= 0) break;
@@ -52,7 +57,9 @@ export const levelOf = (pilot: Pilot | null, practice: readonly Practice[], move
  * less for each input beyond two.
  */
 export const keeperRate = (level: number, record: Record20, inputs: number): number => {
-  const expected = (EXPECTED_RATE[Math.max(0, Math.min(4, Math.round(level)))] ?? 0.2) * INPUT_FACTOR ** Math.max(0, inputs - 2);
+  const expected =
+    (EXPECTED_RATE[Math.max(0, Math.min(4, Math.round(level)))] ?? 0.2) *
+    INPUT_FACTOR ** Math.max(0, inputs - 2);
   return (record.keepers + EXPECTATION_TRIES * expected) / (record.tries + EXPECTATION_TRIES);
 };
 

@@ -4,19 +4,37 @@ import type { Practice } from '../kit';
 import { EXPECTED_RATE, keeperRate, levelOf, recordOf, takesFor, TRIES_COUNTED, WANTED_CHANCE } from '.';
 
 const pilot = { id: 'a', name: 'A', levels: { orbit: 2 }, retired: false };
-const drill = (utcMs: number, tries: number, keepers: number, moveKind = 'orbit', pilotId = 'a'): Practice => ({ id: `${utcMs}`, pilotId, moveKind, utcMs, handling: 'slow', tries, keepers });
+const drill = (
+  utcMs: number,
+  tries: number,
+  keepers: number,
+  moveKind = 'orbit',
+  pilotId = 'a',
+): Practice => ({ id: `${utcMs}`, pilotId, moveKind, utcMs, handling: 'slow', tries, keepers });
 
 describe('record', () => {
   it('counts the newest twenty tries, a practice cut by that in proportion', () => {
     expect(recordOf([drill(1, 30, 30), drill(2, 15, 3)], 'a', 'orbit')).toEqual({ tries: 20, keepers: 8 });
-    expect(recordOf([drill(1, 9, 9, 'slide'), drill(2, 9, 9, 'orbit', 'b')], 'a', 'orbit')).toEqual({ tries: 0, keepers: 0 });
+    expect(recordOf([drill(1, 9, 9, 'slide'), drill(2, 9, 9, 'orbit', 'b')], 'a', 'orbit')).toEqual({
+      tries: 0,
+      keepers: 0,
+    });
   });
   it('is never more kept than tried', () => {
-    fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: 1, max: 60 }), fc.integer({ min: 0, max: 90 }))), (list) => {
-      const r = recordOf(list.map(([tries, keepers], i) => drill(i, tries, keepers)), 'a', 'orbit');
-      expect(r.keepers).toBeLessThanOrEqual(r.tries + 1e-9);
-      expect(r.tries).toBeLessThanOrEqual(TRIES_COUNTED);
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 1, max: 60 }), fc.integer({ min: 0, max: 90 }))),
+        (list) => {
+          const r = recordOf(
+            list.map(([tries, keepers], i) => drill(i, tries, keepers)),
+            'a',
+            'orbit',
+          );
+          expect(r.keepers).toBeLessThanOrEqual(r.tries + 1e-9);
+          expect(r.tries).toBeLessThanOrEqual(TRIES_COUNTED);
+        },
+      ),
+    );
   });
 });
 
@@ -33,20 +51,33 @@ describe('level', () => {
 
 describe('takes', () => {
   it('give the chance wanted, and one fewer does not', () => {
-    fc.assert(fc.property(fc.double({ min: 0.18, max: 0.99, noNaN: true }), (rate) => {
-      const n = takesFor(rate);
-      expect(1 - (1 - rate) ** n).toBeGreaterThanOrEqual(WANTED_CHANCE - 1e-6);
-      if (n > 1) expect(1 - (1 - rate) ** (n - 1)).toBeLessThan(WANTED_CHANCE);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: 0.18, max: 0.99, noNaN: true }), (rate) => {
+        const n = takesFor(rate);
+        expect(1 - (1 - rate) ** n).toBeGreaterThanOrEqual(WANTED_CHANCE - 1e-6);
+        if (n > 1) expect(1 - (1 - rate) ** (n - 1)).toBeLessThan(WANTED_CHANCE);
+      }),
+    );
     expect([takesFor(0), takesFor(1), takesFor(0.5)]).toEqual([12, 1, 4]);
   });
   it('a better hand needs no more, more inputs never fewer', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 3 }), fc.integer({ min: 0, max: 4 }), fc.integer({ min: 0, max: 20 }), (level, inputs, kept) => {
-      const record = { tries: 20, keepers: kept };
-      expect(keeperRate(level + 1, record, inputs)).toBeGreaterThan(keeperRate(level, record, inputs));
-      expect(keeperRate(level, record, inputs + 1)).toBeLessThanOrEqual(keeperRate(level, record, inputs));
-      expect(takesFor(keeperRate(level + 1, record, inputs))).toBeLessThanOrEqual(takesFor(keeperRate(level, record, inputs)));
-    }));
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 3 }),
+        fc.integer({ min: 0, max: 4 }),
+        fc.integer({ min: 0, max: 20 }),
+        (level, inputs, kept) => {
+          const record = { tries: 20, keepers: kept };
+          expect(keeperRate(level + 1, record, inputs)).toBeGreaterThan(keeperRate(level, record, inputs));
+          expect(keeperRate(level, record, inputs + 1)).toBeLessThanOrEqual(
+            keeperRate(level, record, inputs),
+          );
+          expect(takesFor(keeperRate(level + 1, record, inputs))).toBeLessThanOrEqual(
+            takesFor(keeperRate(level, record, inputs)),
+          );
+        },
+      ),
+    );
     expect(keeperRate(4, { tries: 0, keepers: 0 }, 2)).toBeCloseTo(EXPECTED_RATE[4], 9);
   });
 });

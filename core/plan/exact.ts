@@ -13,16 +13,25 @@ interface Label {
 }
 
 /** A whole flight over a set of shots. */
-interface Tour extends Label { readonly bits: number }
+interface Tour extends Label {
+  readonly bits: number;
+}
 
 const EPS = 1e-9;
 
-const dominates = (a: Label, b: Label): boolean => a.seconds <= b.seconds + EPS && a.wattHours <= b.wattHours + EPS && a.from <= b.from + EPS && a.to >= b.to - EPS;
+const dominates = (a: Label, b: Label): boolean =>
+  a.seconds <= b.seconds + EPS &&
+  a.wattHours <= b.wattHours + EPS &&
+  a.from <= b.from + EPS &&
+  a.to >= b.to - EPS;
 
 /** Keeps what nothing else is better than in every respect. */
 const keep = <T extends Label>(list: T[], made: T): void => {
   if (list.some((l) => dominates(l, made))) return;
-  for (let i = list.length - 1; i >= 0; i -= 1) { const l = list[i]; if (l && dominates(made, l)) list.splice(i, 1); }
+  for (let i = list.length - 1; i >= 0; i -= 1) {
+    const l = list[i];
+    if (l && dominates(made, l)) list.splice(i, 1);
+  }
   list.push(made);
 };
 
@@ -38,7 +47,8 @@ const extended = (t: Tables, before: Label | null, way: number, setting: string 
   const span = spanOf(shot, setting);
   const from = Math.max(so.from, span.earliestS - start);
   const to = Math.min(so.to, span.latestS - seconds);
-  if (from > to + EPS || wattHours + home.wattHours + t.problem.landing.wattHours > t.biggestPackWh + EPS) return null;
+  if (from > to + EPS || wattHours + home.wattHours + t.problem.landing.wattHours > t.biggestPackWh + EPS)
+    return null;
   return { seconds, wattHours, from, to, way, before };
 };
 
@@ -47,22 +57,39 @@ type Layer = Map<string, { readonly set: number; readonly bits: number; readonly
 const addTo = (layer: Layer, set: number, bits: number, label: Label): void => {
   const key = `${set}|${label.way}`;
   let entry = layer.get(key);
-  if (!entry) layer.set(key, entry = { set, bits, labels: [] });
+  if (!entry) layer.set(key, (entry = { set, bits, labels: [] }));
   keep(entry.labels, label);
 };
 
 /** A begun flight with one shot more, each shot and each way of it. */
-const grown = (t: Tables, into: Layer, set: number, bits: number, label: Label | null, setting: string | null): void => {
+const grown = (
+  t: Tables,
+  into: Layer,
+  set: number,
+  bits: number,
+  label: Label | null,
+  setting: string | null,
+): void => {
   t.problem.shots.forEach((_, shot) => {
     const both = bits & (t.settingBits[shot] ?? 0);
     // Nothing that has to come after it may have been flown.
     if (set & (1 << shot) || both === 0 || set & (t.afterBits[shot] ?? 0)) return;
-    for (const way of t.waysOf[shot] ?? []) { const made = extended(t, label, way, setting); if (made) addTo(into, set | (1 << shot), both, made); }
+    for (const way of t.waysOf[shot] ?? []) {
+      const made = extended(t, label, way, setting);
+      if (made) addTo(into, set | (1 << shot), both, made);
+    }
   });
 };
 
 /** Every flight worth considering, by the set of its shots: shortest, cheapest and best placed in time, none beaten in all of it. */
-const bitCount = (n: number): number => { let [left, count] = [n, 0]; while (left) { left &= left - 1; count += 1; } return count; };
+const bitCount = (n: number): number => {
+  let [left, count] = [n, 0];
+  while (left) {
+    left &= left - 1;
+    count += 1;
+  }
+  return count;
+};
 
 const toursWith = (t: Tables, tours: Map<number, Tour[]>, wanted: number, setting: string | null): void => {
   const { landing } = t.problem;
@@ -70,13 +97,20 @@ const toursWith = (t: Tables, tours: Map<number, Tour[]>, wanted: number, settin
   grown(t, layer, 0, wanted, null, setting);
   while (layer.size > 0) {
     const next: Layer = new Map();
-    for (const { set, bits, labels } of layer.values()) for (const label of labels) {
-      const home = t.home[label.way];
-      const list = tours.get(set) ?? [];
-      if (home) keep(list, { ...label, bits, seconds: label.seconds + home.seconds + landing.seconds, wattHours: label.wattHours + home.wattHours + landing.wattHours });
-      tours.set(set, list);
-      if (bitCount(set) < (t.problem.mostStops ?? Infinity)) grown(t, next, set, bits, label, setting);
-    }
+    for (const { set, bits, labels } of layer.values())
+      for (const label of labels) {
+        const home = t.home[label.way];
+        const list = tours.get(set) ?? [];
+        if (home)
+          keep(list, {
+            ...label,
+            bits,
+            seconds: label.seconds + home.seconds + landing.seconds,
+            wattHours: label.wattHours + home.wattHours + landing.wattHours,
+          });
+        tours.set(set, list);
+        if (bitCount(set) < (t.problem.mostStops ?? Infinity)) grown(t, next, set, bits, label, setting);
+      }
     layer = next;
   }
 };
@@ -84,7 +118,8 @@ const toursWith = (t: Tables, tours: Map<number, Tour[]>, wanted: number, settin
 const toursOf = (t: Tables): Map<number, Tour[]> => {
   const tours = new Map<number, Tour[]>();
   // Where light opens and closes differently behind each filter, flights are sought filter by filter.
-  if (t.problem.shots.some((s) => s.windows)) t.settings.forEach((key, i) => toursWith(t, tours, 1 << i, key));
+  if (t.problem.shots.some((s) => s.windows))
+    t.settings.forEach((key, i) => toursWith(t, tours, 1 << i, key));
   else toursWith(t, tours, ~0, null);
   return tours;
 };
@@ -93,69 +128,123 @@ const toursOf = (t: Tables): Map<number, Tour[]> => {
 interface Day {
   readonly airborneS: number;
   readonly readyS: number;
-  readonly last: { readonly tour: Tour; readonly pack: PlanPack; readonly launchS: number; readonly before: Day | null } | null;
+  readonly last: {
+    readonly tour: Tour;
+    readonly pack: PlanPack;
+    readonly launchS: number;
+    readonly before: Day | null;
+  } | null;
 }
 
 const dayKeep = (list: Day[], made: Day): void => {
   const better = (a: Day, b: Day): boolean => a.airborneS <= b.airborneS + EPS && a.readyS <= b.readyS + EPS;
   if (list.some((d) => better(d, made))) return;
-  for (let i = list.length - 1; i >= 0; i -= 1) { const d = list[i]; if (d && better(made, d)) list.splice(i, 1); }
+  for (let i = list.length - 1; i >= 0; i -= 1) {
+    const d = list[i];
+    if (d && better(made, d)) list.splice(i, 1);
+  }
   list.push(made);
 };
 
 const flightOf = (t: Tables, { tour, pack, launchS }: NonNullable<Day['last']>): PlannedFlight => {
   const ways: number[] = [];
   for (let l: Label | null = tour; l; l = l.before) ways.unshift(l.way);
-  return { packId: pack.id, setting: settingOf(t, tour.bits), launchS, airborneS: tour.seconds, wattHours: tour.wattHours, stops: stopsOf(t, ways, launchS) };
+  return {
+    packId: pack.id,
+    setting: settingOf(t, tour.bits),
+    launchS,
+    airborneS: tour.seconds,
+    wattHours: tour.wattHours,
+    stops: stopsOf(t, ways, launchS),
+  };
 };
 
 const planOf = (t: Tables, set: number, day: Day): Plan => {
   const flights: PlannedFlight[] = [];
   for (let d: Day | null = day; d?.last; d = d.last.before) flights.unshift(flightOf(t, d.last));
   const flown = t.problem.shots.filter((_, i) => set & (1 << i));
-  return { flights, airborneS: day.airborneS, weight: flown.reduce((sum, s) => sum + s.weight, 0), left: t.problem.shots.filter((_, i) => !(set & (1 << i))).map((s) => s.id) };
+  return {
+    flights,
+    airborneS: day.airborneS,
+    weight: flown.reduce((sum, s) => sum + s.weight, 0),
+    left: t.problem.shots.filter((_, i) => !(set & (1 << i))).map((s) => s.id),
+  };
 };
 
 /** Packs of the same worth stand for each other: only the first unused of them is tried. */
-const firstOfKind = (packs: readonly PlanPack[], used: number, pinned: readonly number[]): number[] => packs.flatMap((p, i) => {
-  if (used & (1 << i)) return [];
-  const like = packs.findIndex((q, k) => !(used & (1 << k)) && !pinned.includes(k) && !pinned.includes(i) && q.usableWh === p.usableWh && (q.readyS ?? 0) === (p.readyS ?? 0));
-  return like === i || like === -1 ? [i] : [];
-});
+const firstOfKind = (packs: readonly PlanPack[], used: number, pinned: readonly number[]): number[] =>
+  packs.flatMap((p, i) => {
+    if (used & (1 << i)) return [];
+    const like = packs.findIndex(
+      (q, k) =>
+        !(used & (1 << k)) &&
+        !pinned.includes(k) &&
+        !pinned.includes(i) &&
+        q.usableWh === p.usableWh &&
+        (q.readyS ?? 0) === (p.readyS ?? 0),
+    );
+    return like === i || like === -1 ? [i] : [];
+  });
 
 const NO_DAY: Day = { airborneS: 0, readyS: 0, last: null };
 /** Shots and packs of a state are bits of one number. */
 const PACK_BITS = 16;
 
-interface Best { readonly set: number; readonly flights: number; readonly weight: number; readonly day: Day }
+interface Best {
+  readonly set: number;
+  readonly flights: number;
+  readonly weight: number;
+  readonly day: Day;
+}
 
-const weigh = (problem: PlanProblem, set: number): number => problem.shots.reduce((sum, s, i) => (set & (1 << i) ? sum + s.weight : sum), 0);
+const weigh = (problem: PlanProblem, set: number): number =>
+  problem.shots.reduce((sum, s, i) => (set & (1 << i) ? sum + s.weight : sum), 0);
 
-const better = (best: Best, so: Omit<Best, 'day'>, days: readonly Day[]): Best => days.reduce((b, day) => {
-  if (Math.abs(so.weight - b.weight) > EPS) return so.weight > b.weight ? { ...so, day } : b;
-  return so.flights < b.flights || (so.flights === b.flights && day.airborneS < b.day.airborneS - EPS) ? { ...so, day } : b;
-}, best);
+const better = (best: Best, so: Omit<Best, 'day'>, days: readonly Day[]): Best =>
+  days.reduce((b, day) => {
+    if (Math.abs(so.weight - b.weight) > EPS) return so.weight > b.weight ? { ...so, day } : b;
+    return so.flights < b.flights || (so.flights === b.flights && day.airborneS < b.day.airborneS - EPS)
+      ? { ...so, day }
+      : b;
+  }, best);
 
 /** Flies some shots after the days so far, on each kind of pack left. */
-const flownNext = (t: Tables, next: Map<number, Day[]>, key: number, days: readonly Day[], shots: number, tours: readonly Tour[]): void => {
+const flownNext = (
+  t: Tables,
+  next: Map<number, Day[]>,
+  key: number,
+  days: readonly Day[],
+  shots: number,
+  tours: readonly Tour[],
+): void => {
   const { packs, swapS } = t.problem;
   for (const p of firstOfKind(packs, key & ((1 << PACK_BITS) - 1), t.packOf)) {
     const pack = packs[p];
     if (!pack) continue;
     if (t.packOf.some((own, s) => own !== -1 && own !== p && shots & (1 << s))) continue;
     const to = key | (shots << PACK_BITS) | (1 << p);
-    for (const tour of tours) for (const day of days) {
-      const launchS = pastBreaks(Math.max(day.readyS, pack.readyS ?? 0, tour.from), tour.seconds, t.problem.breaks);
-      if (tour.wattHours > pack.usableWh + EPS || launchS > tour.to + EPS) continue;
-      const made = next.get(to) ?? [];
-      dayKeep(made, { airborneS: day.airborneS + tour.seconds, readyS: launchS + tour.seconds + swapS, last: { tour, pack, launchS, before: day } });
-      next.set(to, made);
-    }
+    for (const tour of tours)
+      for (const day of days) {
+        const launchS = pastBreaks(
+          Math.max(day.readyS, pack.readyS ?? 0, tour.from),
+          tour.seconds,
+          t.problem.breaks,
+        );
+        if (tour.wattHours > pack.usableWh + EPS || launchS > tour.to + EPS) continue;
+        const made = next.get(to) ?? [];
+        dayKeep(made, {
+          airborneS: day.airborneS + tour.seconds,
+          readyS: launchS + tour.seconds + swapS,
+          last: { tour, pack, launchS, before: day },
+        });
+        next.set(to, made);
+      }
   }
 };
 
 /** Whether one of some shots should have been flown before what was. */
-const comesLate = (t: Tables, shots: number, flown: number): boolean => t.afterBits.some((after, s) => shots & (1 << s) && after & flown);
+const comesLate = (t: Tables, shots: number, flown: number): boolean =>
+  t.afterBits.some((after, s) => shots & (1 << s) && after & flown);
 
 /** Most shots for which every flight and every day is looked at. */
 export const EXACT_SHOTS = 10;
@@ -166,7 +255,8 @@ export const EXACT_SHOTS = 10;
  * @throws RangeError beyond `EXACT_SHOTS` shots
  */
 export const planExactly = (problem: PlanProblem): PlanAnswer => {
-  if (problem.shots.length > EXACT_SHOTS) throw new RangeError(`${problem.shots.length} shots are too many for a proof`);
+  if (problem.shots.length > EXACT_SHOTS)
+    throw new RangeError(`${problem.shots.length} shots are too many for a proof`);
   const t = tablesOf(problem);
   const tours = [...toursOf(t)];
   let best: Best = { set: 0, flights: 0, weight: 0, day: NO_DAY };
@@ -177,7 +267,8 @@ export const planExactly = (problem: PlanProblem): PlanAnswer => {
     for (const [key, days] of level) {
       const set = key >> PACK_BITS;
       best = better(best, { set, flights, weight: weigh(problem, set) }, days);
-      for (const [shots, list] of tours) if ((shots & set) === 0 && !comesLate(t, shots, set)) flownNext(t, next, key, days, shots, list);
+      for (const [shots, list] of tours)
+        if ((shots & set) === 0 && !comesLate(t, shots, set)) flownNext(t, next, key, days, shots, list);
     }
     level = next;
   }

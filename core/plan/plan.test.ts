@@ -9,6 +9,8 @@ describe('worked optima', () => {
     expect(proven).toBe(true);
     expect(plan.weight).toBe(c.optimum.weightFlown);
     expect(plan.flights.length).toBe(c.optimum.flights);
-    expect(Math.abs(plan.airborneS - c.optimum.airborneSeconds)).toBeLessThan(vectors.tolerance.airborneSeconds);
+    expect(Math.abs(plan.airborneS - c.optimum.airborneSeconds)).toBeLessThan(
+      vectors.tolerance.airborneSeconds,
+    );
   });
 });

@@ -23,7 +23,9 @@ export interface Tables {
 /** When a shot may be flown with a setting. */
 export const spanOf = (shot: PlanShot, setting: string | null): Span => {
   const own = setting === null ? undefined : shot.windows?.[setting];
-  return own ? { earliestS: Math.max(own.earliestS, shot.earliestS), latestS: Math.min(own.latestS, shot.latestS) } : shot;
+  return own
+    ? { earliestS: Math.max(own.earliestS, shot.earliestS), latestS: Math.min(own.latestS, shot.latestS) }
+    : shot;
 };
 
 /** Earliest launch from a second on at which so many seconds in the air meet no break. */
@@ -35,24 +37,33 @@ export const pastBreaks = (fromS: number, seconds: number, breaks: readonly Span
 /** Most different settings a problem may have: they are held as bits. */
 const MOST_SETTINGS = 30;
 
-const bitOf = (shots: readonly PlanShot[], id: string): number => { const i = shots.findIndex((s) => s.id === id); return i < 0 || i > 30 ? 0 : 1 << i; };
+const bitOf = (shots: readonly PlanShot[], id: string): number => {
+  const i = shots.findIndex((s) => s.id === id);
+  return i < 0 || i > 30 ? 0 : 1 << i;
+};
 
 /** Works out every leg a plan may use. @throws RangeError for more than 30 different settings */
 export const tablesOf = (problem: PlanProblem): Tables => {
   const { shots } = problem;
   const all = shots.flatMap((shot, i) => shot.ways.map((way) => ({ way, shot: i })));
   const settings = [...new Set(shots.flatMap((s) => s.settings))];
-  if (settings.length > MOST_SETTINGS) throw new RangeError(`${settings.length} settings are more than the planner holds`);
+  if (settings.length > MOST_SETTINGS)
+    throw new RangeError(`${settings.length} settings are more than the planner holds`);
   return {
-    problem, settings,
+    problem,
+    settings,
     waysOf: shots.map((_, i) => all.flatMap((w, n) => (w.shot === i ? [n] : []))),
     shotOf: all.map((w) => w.shot),
     out: all.map(({ way }) => problem.leg(null, way.from)),
     home: all.map(({ way }) => problem.home(way.to)),
     between: all.map(({ way: a }) => all.map(({ way: b }) => problem.leg(a.to, b.from))),
     settingBits: shots.map((s) => s.settings.reduce((bits, key) => bits | (1 << settings.indexOf(key)), 0)),
-    afterBits: shots.map((s) => (problem.before ?? []).reduce((bits, [a, b]) => (a === s.id ? bits | bitOf(shots, b) : bits), 0)),
-    packOf: shots.map((s) => (s.packId === undefined ? -1 : problem.packs.findIndex((p) => p.id === s.packId))),
+    afterBits: shots.map((s) =>
+      (problem.before ?? []).reduce((bits, [a, b]) => (a === s.id ? bits | bitOf(shots, b) : bits), 0),
+    ),
+    packOf: shots.map((s) =>
+      s.packId === undefined ? -1 : problem.packs.findIndex((p) => p.id === s.packId),
+    ),
     biggestPackWh: Math.max(0, ...problem.packs.map((p) => p.usableWh)),
   };
 };
@@ -70,6 +81,10 @@ export const stopsOf = (t: Tables, ways: readonly number[], launchS: number): Pl
     at += (before === undefined ? t.out[way] : t.between[before]?.[way])?.seconds ?? 0;
     const startS = at;
     at += shot?.performS ?? 0;
-    return { shotId: shot?.id ?? '', reversed: shot?.ways[way - (t.waysOf[index]?.[0] ?? 0)]?.reversed ?? false, startS };
+    return {
+      shotId: shot?.id ?? '',
+      reversed: shot?.ways[way - (t.waysOf[index]?.[0] ?? 0)]?.reversed ?? false,
+      startS,
+    };
   });
 };

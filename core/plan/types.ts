@@ -30,7 +30,10 @@ export interface PlanShot {
 }
 
 /** Seconds from the start of the day between which something may happen. */
-export interface Span { readonly earliestS: number; readonly latestS: number }
+export interface Span {
+  readonly earliestS: number;
+  readonly latestS: number;
+}
 
 /** A charged pack, good for one flight; one that comes back from the charger is another, ready later. */
 export interface PlanPack {
@@ -99,5 +102,10 @@ export interface PlanAnswer {
 }
 
 /** Order of plans: most weight, then fewest flights, then least time in the air. Negative when a is better. */
-export const comparePlans = (a: Pick<Plan, 'weight' | 'flights' | 'airborneS'>, b: Pick<Plan, 'weight' | 'flights' | 'airborneS'>): number =>
-  (Math.abs(b.weight - a.weight) > 1e-9 ? b.weight - a.weight : 0) || a.flights.length - b.flights.length || a.airborneS - b.airborneS;
+export const comparePlans = (
+  a: Pick<Plan, 'weight' | 'flights' | 'airborneS'>,
+  b: Pick<Plan, 'weight' | 'flights' | 'airborneS'>,
+): number =>
+  (Math.abs(b.weight - a.weight) > 1e-9 ? b.weight - a.weight : 0) ||
+  a.flights.length - b.flights.length ||
+  a.airborneS - b.airborneS;

@@ -17,7 +17,14 @@ const FINE_M = 0.25;
  * Least free air along a straight stretch, m. The free air changes by at most a metre for each metre flown, so half of a
  * stretch is passed over as soon as its ends leave no room for anything nearer than what is known.
  */
-const along = (solid: Solid, a: Vec3, b: Vec3, freeA: number, freeB: number, best: number): { freeM: number; u: number } => {
+const along = (
+  solid: Solid,
+  a: Vec3,
+  b: Vec3,
+  freeA: number,
+  freeB: number,
+  best: number,
+): { freeM: number; u: number } => {
   const length = distance(a, b);
   let found = { freeM: Math.min(freeA, freeB), u: freeA <= freeB ? 0 : 1 };
   const limit = Math.min(best, found.freeM);
@@ -37,7 +44,10 @@ const along = (solid: Solid, a: Vec3, b: Vec3, freeA: number, freeB: number, bes
 const boxAbout = (way: readonly Vec3[]) => {
   const box = { west: Infinity, east: -Infinity, south: Infinity, north: -Infinity, low: Infinity };
   for (const p of way) {
-    box.west = Math.min(box.west, p.x); box.east = Math.max(box.east, p.x); box.south = Math.min(box.south, p.y); box.north = Math.max(box.north, p.y);
+    box.west = Math.min(box.west, p.x);
+    box.east = Math.max(box.east, p.x);
+    box.south = Math.min(box.south, p.y);
+    box.north = Math.max(box.north, p.y);
     box.low = Math.min(box.low, p.z);
   }
   return box;
@@ -65,10 +75,24 @@ const nearestTo = (way: readonly Vec3[], solid: Solid, limit: number): Nearest |
     // Beyond this nothing on the stretches to either side can matter.
     const far = bound > bestM + (beforeAt ? distance(beforeAt, here) : 0);
     const free = far ? bound : freeAir(solid, here);
-    if (!beforeAt) { if (!far && free < bestM) { best = { solid, freeM: free, at: here, share: 0 }; bestM = free; } }
-    else if (Math.max(0, (before + free - distance(beforeAt, here)) / 2) < bestM) {
-      const { freeM, u } = along(solid, beforeAt, here, freeAir(solid, beforeAt), far ? freeAir(solid, here) : free, bestM);
-      if (freeM < bestM) { best = { solid, freeM, at: between(beforeAt, here, u), share: (i - 1 + u) / last }; bestM = freeM; }
+    if (!beforeAt) {
+      if (!far && free < bestM) {
+        best = { solid, freeM: free, at: here, share: 0 };
+        bestM = free;
+      }
+    } else if (Math.max(0, (before + free - distance(beforeAt, here)) / 2) < bestM) {
+      const { freeM, u } = along(
+        solid,
+        beforeAt,
+        here,
+        freeAir(solid, beforeAt),
+        far ? freeAir(solid, here) : free,
+        bestM,
+      );
+      if (freeM < bestM) {
+        best = { solid, freeM, at: between(beforeAt, here, u), share: (i - 1 + u) / last };
+        bestM = freeM;
+      }
     }
     beforeAt = here;
     before = free;
@@ -81,9 +105,16 @@ const nearestTo = (way: readonly Vec3[], solid: Solid, limit: number): Nearest |
  * Things are looked at in the order of how near they could be, until none left could be nearer.
  * @param withinM what is farther than this is not looked for, m
  */
-export const nearestAlong = (way: readonly Vec3[], solids: readonly Solid[], withinM = 60): Nearest | null => {
+export const nearestAlong = (
+  way: readonly Vec3[],
+  solids: readonly Solid[],
+  withinM = 60,
+): Nearest | null => {
   const box = boxAbout(way);
-  const near = solids.map((solid) => ({ solid, bound: boxesApart(box, solid) })).filter((s) => s.bound < withinM).sort((a, b) => a.bound - b.bound);
+  const near = solids
+    .map((solid) => ({ solid, bound: boxesApart(box, solid) }))
+    .filter((s) => s.bound < withinM)
+    .sort((a, b) => a.bound - b.bound);
   let best: Nearest | null = null;
   for (const { solid, bound } of near) {
     const limit: number = best?.freeM ?? withinM;

@@ -5,21 +5,41 @@ import { detectionLimit, levelSpeed, sightLimit, tiltForSpeed, type AirframeKind
 
 describe('sight', () => {
   it.each(vectors.sight)('$kind of $largestDimensionM m in $visibilityM m', (s) =>
-    expect(Math.abs(sightLimit(s.kind as AirframeKind, s.largestDimensionM, s.visibilityM) - s.limitM)).toBeLessThan(vectors.tolerance));
+    expect(
+      Math.abs(sightLimit(s.kind as AirframeKind, s.largestDimensionM, s.visibilityM) - s.limitM),
+    ).toBeLessThan(vectors.tolerance),
+  );
   it('is never longer than the aircraft can be made out, and grows with its size', () => {
-    fc.assert(fc.property(fc.double({ min: 0.1, max: 3, noNaN: true }), fc.double({ min: 50, max: 20_000, noNaN: true }), (size, visibility) => {
-      expect(sightLimit('multirotor', size, visibility)).toBeLessThanOrEqual(detectionLimit(visibility));
-      expect(sightLimit('multirotor', size + 0.1, visibility)).toBeGreaterThanOrEqual(sightLimit('multirotor', size, visibility));
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 3, noNaN: true }),
+        fc.double({ min: 50, max: 20_000, noNaN: true }),
+        (size, visibility) => {
+          expect(sightLimit('multirotor', size, visibility)).toBeLessThanOrEqual(detectionLimit(visibility));
+          expect(sightLimit('multirotor', size + 0.1, visibility)).toBeGreaterThanOrEqual(
+            sightLimit('multirotor', size, visibility),
+          );
+        },
+      ),
+    );
   });
 });
 
 describe('fixed tilt', () => {
   it.each(vectors.tilt)('$massKg kg at $tiltDeg°', (t) =>
-    expect(Math.abs(levelSpeed(t.massKg, t.dragAreaM2, t.tiltDeg, t.densityKgM3) - t.levelSpeedMs)).toBeLessThan(vectors.tolerance));
+    expect(
+      Math.abs(levelSpeed(t.massKg, t.dragAreaM2, t.tiltDeg, t.densityKgM3) - t.levelSpeedMs),
+    ).toBeLessThan(vectors.tolerance),
+  );
   it('speed and tilt undo each other', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 60, noNaN: true }), fc.double({ min: 0.1, max: 2, noNaN: true }), (tilt, mass) => {
-      expect(tiltForSpeed(mass, 0.01, levelSpeed(mass, 0.01, tilt, 1.2), 1.2)).toBeCloseTo(tilt, 8);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 60, noNaN: true }),
+        fc.double({ min: 0.1, max: 2, noNaN: true }),
+        (tilt, mass) => {
+          expect(tiltForSpeed(mass, 0.01, levelSpeed(mass, 0.01, tilt, 1.2), 1.2)).toBeCloseTo(tilt, 8);
+        },
+      ),
+    );
   });
 });

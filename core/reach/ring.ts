@@ -1,5 +1,8 @@
 /** A place on the map, local metres. */
-export interface Spot { readonly x: number; readonly y: number }
+export interface Spot {
+  readonly x: number;
+  readonly y: number;
+}
 
 /** Whether a place lies inside a closed outline, by counting crossings of a ray east (Shimrat, Comm. ACM 5(8), 1962). */
 export const inRing = (ring: readonly Spot[], x: number, y: number): boolean => {
@@ -13,7 +16,14 @@ export const inRing = (ring: readonly Spot[], x: number, y: number): boolean => 
 };
 
 /** Share of the way from a to b that is nearest to a place, 0–1. */
-export const nearestShare = (ax: number, ay: number, bx: number, by: number, x: number, y: number): number => {
+export const nearestShare = (
+  ax: number,
+  ay: number,
+  bx: number,
+  by: number,
+  x: number,
+  y: number,
+): number => {
   const [dx, dy] = [bx - ax, by - ay];
   const square = dx * dx + dy * dy;
   return square > 0 ? Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / square)) : 0;
@@ -39,10 +49,16 @@ export const toShape = (spots: readonly Spot[], closed: boolean, x: number, y: n
   return least;
 };
 
-const side = (a: Spot, b: Spot, c: Spot): number => Math.sign((b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x));
+const side = (a: Spot, b: Spot, c: Spot): number =>
+  Math.sign((b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x));
 
 /** Shares of both lines at which they cross, or null. */
-export const crossing = (a: Spot, b: Spot, c: Spot, d: Spot): { readonly first: number; readonly second: number } | null => {
+export const crossing = (
+  a: Spot,
+  b: Spot,
+  c: Spot,
+  d: Spot,
+): { readonly first: number; readonly second: number } | null => {
   const bottom = (b.x - a.x) * (d.y - c.y) - (b.y - a.y) * (d.x - c.x);
   if (bottom === 0) return null;
   const first = ((c.x - a.x) * (d.y - c.y) - (c.y - a.y) * (d.x - c.x)) / bottom;
@@ -53,16 +69,21 @@ export const crossing = (a: Spot, b: Spot, c: Spot, d: Spot): { readonly first: 
 /** Whether an outline crosses itself: then it has no clear inside. */
 export const crossesItself = (ring: readonly Spot[]): boolean => {
   const n = ring.length;
-  for (let i = 0; i < n; i += 1) for (let j = i + 2; j < n; j += 1) {
-    if (i === 0 && j === n - 1) continue;
-    const [a, b, c, d] = [ring[i], ring[i + 1], ring[j], ring[(j + 1) % n]];
-    if (a && b && c && d && side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0) return true;
-  }
+  for (let i = 0; i < n; i += 1)
+    for (let j = i + 2; j < n; j += 1) {
+      if (i === 0 && j === n - 1) continue;
+      const [a, b, c, d] = [ring[i], ring[i + 1], ring[j], ring[(j + 1) % n]];
+      if (a && b && c && d && side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0)
+        return true;
+    }
   return false;
 };
 
 /** Area inside an outline, m², by the shoelace formula; sign dropped. */
-export const areaOf = (ring: readonly Spot[]): number => Math.abs(ring.reduce((sum, a, i) => {
-  const b = ring[(i + 1) % ring.length] ?? a;
-  return sum + a.x * b.y - b.x * a.y;
-}, 0)) / 2;
+export const areaOf = (ring: readonly Spot[]): number =>
+  Math.abs(
+    ring.reduce((sum, a, i) => {
+      const b = ring[(i + 1) % ring.length] ?? a;
+      return sum + a.x * b.y - b.x * a.y;
+    }, 0),
+  ) / 2;

@@ -4,7 +4,10 @@ export type AirframeKind = 'multirotor' | 'fixed-wing';
 export const DETECTION_SHARE = 0.3;
 
 /** Distance at which a pilot can still tell how the aircraft lies: 327·CD + 20 m, fixed wing 490·CD + 30 m. */
-const ATTITUDE: Readonly<Record<AirframeKind, readonly [perM: number, plusM: number]>> = { multirotor: [327, 20], 'fixed-wing': [490, 30] };
+const ATTITUDE: Readonly<Record<AirframeKind, readonly [perM: number, plusM: number]>> = {
+  multirotor: [327, 20],
+  'fixed-wing': [490, 30],
+};
 
 /** Distance at which the aircraft is still made out, m: 0.3 × ground visibility. */
 export const detectionLimit = (visibilityM: number): number => DETECTION_SHARE * visibilityM;

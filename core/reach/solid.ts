@@ -16,14 +16,31 @@ export interface Solid {
   readonly ring: readonly Spot[] | null;
   readonly roof: readonly Face[];
   readonly topM: number;
-  readonly box: { readonly west: number; readonly south: number; readonly east: number; readonly north: number };
+  readonly box: {
+    readonly west: number;
+    readonly south: number;
+    readonly east: number;
+    readonly north: number;
+  };
 }
 
 /** A stretch of a top, with its run over the ground (m) and direction worked out once. */
-export interface Edge { readonly a: Vec3; readonly b: Vec3; readonly runM: number; readonly ex: number; readonly ey: number }
+export interface Edge {
+  readonly a: Vec3;
+  readonly b: Vec3;
+  readonly runM: number;
+  readonly ex: number;
+  readonly ey: number;
+}
 export type Triangle = readonly [Vec3, Vec3, Vec3];
 /** A flat piece of a roof with its plane: unit normal pointing up and offset. */
-export interface Face { readonly corners: Triangle; readonly nx: number; readonly ny: number; readonly nz: number; readonly d: number }
+export interface Face {
+  readonly corners: Triangle;
+  readonly nx: number;
+  readonly ny: number;
+  readonly nz: number;
+  readonly d: number;
+}
 
 const edge = (a: Vec3, b: Vec3): Edge => {
   const runM = Math.hypot(b.x - a.x, b.y - a.y);
@@ -42,14 +59,33 @@ const face = (corners: Triangle): Face | null => {
 };
 
 const boxOf = (spots: readonly Spot[], more: number): Solid['box'] => ({
-  west: Math.min(...spots.map((s) => s.x)) - more, east: Math.max(...spots.map((s) => s.x)) + more,
-  south: Math.min(...spots.map((s) => s.y)) - more, north: Math.max(...spots.map((s) => s.y)) + more,
+  west: Math.min(...spots.map((s) => s.x)) - more,
+  east: Math.max(...spots.map((s) => s.x)) + more,
+  south: Math.min(...spots.map((s) => s.y)) - more,
+  north: Math.max(...spots.map((s) => s.y)) + more,
 });
 
 /** A mast, a tree, a wire on poles: a line of tops. */
-export const lineSolid = (id: string, name: string, tops: readonly Vec3[], radiusM: number, opaque: boolean): Solid => {
-  const edges = tops.length === 1 ? tops.map((a) => edge(a, a)) : tops.slice(1).map((b, i) => edge(tops[i] ?? b, b));
-  return { id, name, opaque, radiusM, edges, ring: null, roof: [], topM: Math.max(...tops.map((t) => t.z)), box: boxOf(tops, radiusM) };
+export const lineSolid = (
+  id: string,
+  name: string,
+  tops: readonly Vec3[],
+  radiusM: number,
+  opaque: boolean,
+): Solid => {
+  const edges =
+    tops.length === 1 ? tops.map((a) => edge(a, a)) : tops.slice(1).map((b, i) => edge(tops[i] ?? b, b));
+  return {
+    id,
+    name,
+    opaque,
+    radiusM,
+    edges,
+    ring: null,
+    roof: [],
+    topM: Math.max(...tops.map((t) => t.z)),
+    box: boxOf(tops, radiusM),
+  };
 };
 
 /** A wood, a building: an outline of tops, its roof in flat pieces between them. */
@@ -62,7 +98,14 @@ export const areaSolid = (id: string, name: string, tops: readonly Vec3[], opaqu
     if (piece) roof.push(piece);
   }
   return {
-    id, name, opaque, radiusM: 0, ring: tops, roof, topM: Math.max(...tops.map((t) => t.z)), box: boxOf(tops, 0),
+    id,
+    name,
+    opaque,
+    radiusM: 0,
+    ring: tops,
+    roof,
+    topM: Math.max(...tops.map((t) => t.z)),
+    box: boxOf(tops, 0),
     edges: tops.map((b, i) => edge(tops[(i + tops.length - 1) % tops.length] ?? b, b)),
   };
 };
@@ -90,7 +133,8 @@ export const topAt = (solid: Solid, x: number, y: number): number => {
   }
   for (const { a, b } of solid.edges) {
     const u = nearestShare(a.x, a.y, b.x, b.y, x, y);
-    if (Math.hypot(x - a.x - (b.x - a.x) * u, y - a.y - (b.y - a.y) * u) <= solid.radiusM) top = Math.max(top, a.z + (b.z - a.z) * u);
+    if (Math.hypot(x - a.x - (b.x - a.x) * u, y - a.y - (b.y - a.y) * u) <= solid.radiusM)
+      top = Math.max(top, a.z + (b.z - a.z) * u);
   }
   return top;
 };
@@ -131,4 +175,8 @@ export const freeAir = (solid: Solid, p: Vec3): number => {
 
 /** Never more than the free air, at little cost: from the box about a solid. */
 export const atLeast = ({ box, topM }: Solid, p: Vec3): number =>
-  Math.hypot(Math.max(0, box.west - p.x, p.x - box.east), Math.max(0, box.south - p.y, p.y - box.north), Math.max(0, p.z - topM));
+  Math.hypot(
+    Math.max(0, box.west - p.x, p.x - box.east),
+    Math.max(0, box.south - p.y, p.y - box.north),
+    Math.max(0, p.z - topM),
+  );

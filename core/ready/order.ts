@@ -6,17 +6,38 @@ import { checksOf } from './sheet';
 const builtInRow = (code: string, own: readonly OwnCheck[], newId: () => string): OwnCheck | null => {
   const known = own.find((o) => o.builtIn === code);
   const check = CHECKS.find((k) => k.code === code);
-  return known ?? (check ? { id: newId(), builtIn: code, name: typeof check.asks === 'string' ? check.asks.slice(0, 200) : code, moment: check.moment, protects: check.protects, position: '', off: false, retired: false } : null);
+  return (
+    known ??
+    (check
+      ? {
+          id: newId(),
+          builtIn: code,
+          name: typeof check.asks === 'string' ? check.asks.slice(0, 200) : code,
+          moment: check.moment,
+          protects: check.protects,
+          position: '',
+          off: false,
+          retired: false,
+        }
+      : null)
+  );
 };
 
-const rowOf = (id: string, own: readonly OwnCheck[], newId: () => string): OwnCheck | null => own.find((o) => o.id === id) ?? builtInRow(id, own, newId);
+const rowOf = (id: string, own: readonly OwnCheck[], newId: () => string): OwnCheck | null =>
+  own.find((o) => o.id === id) ?? builtInRow(id, own, newId);
 
 /**
  * Moves a check before or after its neighbour: every check of the moment gets a key, so that those that come along keep their
  * places among one's own.
  * @returns rows that change; none where there is no neighbour
  */
-export const moveCheck = (moment: CheckMoment, own: readonly OwnCheck[], id: string, by: -1 | 1, newId: () => string): OwnCheck[] => {
+export const moveCheck = (
+  moment: CheckMoment,
+  own: readonly OwnCheck[],
+  id: string,
+  by: -1 | 1,
+  newId: () => string,
+): OwnCheck[] => {
   const codes = checksOf(moment, own).map((k) => k.check.code);
   const at = codes.indexOf(id);
   const other = codes[at + by];
@@ -31,10 +52,16 @@ export const moveCheck = (moment: CheckMoment, own: readonly OwnCheck[], id: str
 };
 
 /** Switches a check that comes along, or one's own, off or on. */
-export const switchCheck = (own: readonly OwnCheck[], id: string, off: boolean, newId: () => string): OwnCheck | null => {
+export const switchCheck = (
+  own: readonly OwnCheck[],
+  id: string,
+  off: boolean,
+  newId: () => string,
+): OwnCheck | null => {
   const row = rowOf(id, own, newId);
   return row && { ...row, off };
 };
 
 /** Checks of a moment that are switched off, with what they ask. */
-export const checksOff = (moment: CheckMoment, own: readonly OwnCheck[]): OwnCheck[] => own.filter((o) => o.off && o.moment === moment && !o.retired);
+export const checksOff = (moment: CheckMoment, own: readonly OwnCheck[]): OwnCheck[] =>
+  own.filter((o) => o.off && o.moment === moment && !o.retired);

@@ -6,4 +6,10 @@ import { TAKE_CHECKS } from './checks/take';
 import type { Check } from './types';
 
 /** Every check that comes along. A new one is an entry in the file of what it is about. */
-export const CHECKS: readonly Check[] = [...KIT_CHECKS, ...CARD_CHECKS, ...PLACE_CHECKS, ...TAKE_CHECKS, ...ASKED_CHECKS];
+export const CHECKS: readonly Check[] = [
+  ...KIT_CHECKS,
+  ...CARD_CHECKS,
+  ...PLACE_CHECKS,
+  ...TAKE_CHECKS,
+  ...ASKED_CHECKS,
+];

@@ -22,7 +22,10 @@ export interface Context {
 }
 
 /** What a check found by itself. 'care' is to be known and does not hold anybody up. */
-export interface Look { readonly verdict: 'pass' | 'care' | 'fail'; readonly say: string }
+export interface Look {
+  readonly verdict: 'pass' | 'care' | 'fail';
+  readonly say: string;
+}
 
 /** Something that is looked at at a moment. With `look` it works itself out; without, a person is asked. */
 export interface Check {
@@ -46,7 +49,10 @@ export const care = (say: string): Look => ({ verdict: 'care', say });
 export const fail = (say: string): Look => ({ verdict: 'fail', say });
 
 /** Names in a row, the first few of many. */
-export const some = (names: readonly string[], most = 4): string => (names.length <= most ? names.join(', ') : `${names.slice(0, most).join(', ')} and ${names.length - most} more`);
+export const some = (names: readonly string[], most = 4): string =>
+  names.length <= most
+    ? names.join(', ')
+    : `${names.slice(0, most).join(', ')} and ${names.length - most} more`;
 
 /** Flights of the day. */
 export const flightsOf = (c: Context): TimedFlight[] => c.places.flatMap((p) => [...p.flights]);

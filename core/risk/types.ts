@@ -32,7 +32,13 @@ export interface RiskFlight {
 }
 
 /** A pack nothing is planned for. */
-export interface RiskSpare { readonly kind: string; readonly usableWh: number; readonly heldWh: number; readonly takeoffS: number; readonly takeoffWh: number }
+export interface RiskSpare {
+  readonly kind: string;
+  readonly usableWh: number;
+  readonly heldWh: number;
+  readonly takeoffS: number;
+  readonly takeoffWh: number;
+}
 
 export interface RiskDay {
   readonly flights: readonly RiskFlight[];
@@ -48,7 +54,11 @@ export interface RiskDay {
   readonly meanW: number;
 }
 
-export interface Percentiles { readonly p10: number; readonly p50: number; readonly p90: number }
+export interface Percentiles {
+  readonly p10: number;
+  readonly p50: number;
+  readonly p90: number;
+}
 
 export interface RiskAnswer {
   readonly runs: number;

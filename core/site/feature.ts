@@ -35,13 +35,21 @@ const bent = (a: Vec3, b: Vec3, topAlong: (x: number, y: number) => Vec3, stepM:
   for (let i = 1; i < parts; i += 1) {
     const here = topAlong(a.x + ((b.x - a.x) * i) / parts, a.y + ((b.y - a.y) * i) / parts);
     const away = Math.abs(here.z - (a.z + ((b.z - a.z) * i) / parts));
-    if (away > off) { worst = here; off = away; }
+    if (away > off) {
+      worst = here;
+      off = away;
+    }
   }
   return worst ? [...bent(a, worst, topAlong, stepM), ...bent(worst, b, topAlong, stepM)] : [b];
 };
 
 /** Tops along a line or outline. */
-const topsOf = (spots: readonly Spot[], closed: boolean, topAlong: (x: number, y: number) => Vec3, stepM: number): Vec3[] => {
+const topsOf = (
+  spots: readonly Spot[],
+  closed: boolean,
+  topAlong: (x: number, y: number) => Vec3,
+  stepM: number,
+): Vec3[] => {
   const corners = spots.map((s) => topAlong(s.x, s.y));
   return corners.flatMap((b, i) => {
     const a = i === 0 ? (closed ? corners.at(-1) : undefined) : corners[i - 1];
@@ -54,10 +62,11 @@ const bulge = (solid: Solid, ground: Ground, heightM: number): number => {
   const { box } = solid;
   const step = Math.max(stepOver(ground), Math.sqrt(areaOf(solid.ring ?? [])) / 24, 1);
   let most = 0;
-  for (let y = box.south; y <= box.north; y += step) for (let x = box.west; x <= box.east; x += step) {
-    const top = topAt(solid, x, y);
-    if (top > -Infinity) most = Math.max(most, groundAt(ground, x, y) + heightM - top);
-  }
+  for (let y = box.south; y <= box.north; y += step)
+    for (let x = box.west; x <= box.east; x += step) {
+      const top = topAt(solid, x, y);
+      if (top > -Infinity) most = Math.max(most, groundAt(ground, x, y) + heightM - top);
+    }
   return most;
 };
 
@@ -72,9 +81,23 @@ export const solidOf = (feature: Feature, ground: Ground): Solid | null => {
   const name = feature.name || featureWords(feature.kind).name;
   const step = ground.grid ? Math.max(ground.grid.cellM, 2) : Infinity;
   const topAlong = (x: number, y: number): Vec3 => vec(x, y, groundAt(ground, x, y) + feature.heightM);
-  if (feature.shape !== 'area') return lineSolid(feature.id, name, topsOf(feature.shape === 'line' ? spots : spots.slice(0, 1), false, topAlong, step), feature.radiusM, opaque);
+  if (feature.shape !== 'area')
+    return lineSolid(
+      feature.id,
+      name,
+      topsOf(feature.shape === 'line' ? spots : spots.slice(0, 1), false, topAlong, step),
+      feature.radiusM,
+      opaque,
+    );
   const tops = topsOf(spots, true, topAlong, step);
   const flat = areaSolid(feature.id, name, tops, opaque);
   const more = ground.grid ? bulge(flat, ground, feature.heightM) : 0;
-  return more > 0.05 ? areaSolid(feature.id, name, tops.map((t) => vec(t.x, t.y, t.z + more)), opaque) : flat;
+  return more > 0.05
+    ? areaSolid(
+        feature.id,
+        name,
+        tops.map((t) => vec(t.x, t.y, t.z + more)),
+        opaque,
+      )
+    : flat;
 };

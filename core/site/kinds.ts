@@ -1,8 +1,19 @@
 /** What is drawn on the plan of a place. */
 export type FeatureKind =
-  | 'launch' | 'stand' | 'plan-b' | 'walk'
-  | 'mast' | 'tree' | 'wire' | 'wood' | 'building'
-  | 'no-fly' | 'permission' | 'people' | 'animals' | 'water';
+  | 'launch'
+  | 'stand'
+  | 'plan-b'
+  | 'walk'
+  | 'mast'
+  | 'tree'
+  | 'wire'
+  | 'wood'
+  | 'building'
+  | 'no-fly'
+  | 'permission'
+  | 'people'
+  | 'animals'
+  | 'water';
 
 export type FeatureShape = 'point' | 'line' | 'area';
 
@@ -27,20 +38,138 @@ const plain = { stands: false, opaque: false, heightM: 0, radiusM: 0, keepM: 0 }
 
 /** Every kind there is, in the order they are offered. */
 export const FEATURE_KINDS: readonly FeatureWords[] = [
-  { ...plain, kind: 'launch', name: 'Launch point', shapes: ['point'], group: 'flying', says: 'Where the aircraft takes off and comes home to.' },
-  { ...plain, kind: 'stand', name: 'Pilot stands', shapes: ['point'], group: 'flying', says: 'Where the pilot stands, if not at the launch point.' },
-  { ...plain, kind: 'plan-b', name: 'Plan-B landing', shapes: ['point'], group: 'flying', says: 'Where to put it down if the way home is cut off.' },
-  { ...plain, kind: 'walk', name: 'Way on foot', shapes: ['line'], group: 'flying', says: 'A way the pilot or a helper walks.' },
-  { ...plain, kind: 'mast', name: 'Mast or pole', shapes: ['point'], group: 'standing', stands: true, heightM: 12, radiusM: 0.5, says: 'Thin and tall; its stays reach wider than it looks.' },
-  { ...plain, kind: 'tree', name: 'Tree', shapes: ['point'], group: 'standing', stands: true, opaque: true, heightM: 14, radiusM: 4, says: 'One tree with its crown.' },
-  { ...plain, kind: 'wire', name: 'Wire', shapes: ['line'], group: 'standing', stands: true, heightM: 9, radiusM: 0.5, says: 'Wires on poles. Everything under them counts as taken.' },
-  { ...plain, kind: 'wood', name: 'Wood', shapes: ['area'], group: 'standing', stands: true, opaque: true, heightM: 18, says: 'Trees as high as the tallest of them.' },
-  { ...plain, kind: 'building', name: 'Building', shapes: ['area'], group: 'standing', stands: true, opaque: true, heightM: 8, says: 'Up to the ridge, not the gutter.' },
-  { ...plain, kind: 'no-fly', name: 'No-fly area', shapes: ['area'], group: 'zone', says: 'Not to be flown into. Where you have it from goes with it.' },
-  { ...plain, kind: 'permission', name: 'Permission needed', shapes: ['area'], group: 'zone', says: 'May be flown into once somebody has said yes.' },
-  { ...plain, kind: 'people', name: 'People', shapes: ['area', 'point'], group: 'zone', radiusM: 5, keepM: 30, says: 'People who are not part of the shoot.' },
-  { ...plain, kind: 'animals', name: 'Animals', shapes: ['area', 'point'], group: 'zone', radiusM: 5, keepM: 60, says: 'Animals that would be driven up.' },
-  { ...plain, kind: 'water', name: 'Water', shapes: ['area'], group: 'zone', says: 'What falls in is gone, with what it filmed.' },
+  {
+    ...plain,
+    kind: 'launch',
+    name: 'Launch point',
+    shapes: ['point'],
+    group: 'flying',
+    says: 'Where the aircraft takes off and comes home to.',
+  },
+  {
+    ...plain,
+    kind: 'stand',
+    name: 'Pilot stands',
+    shapes: ['point'],
+    group: 'flying',
+    says: 'Where the pilot stands, if not at the launch point.',
+  },
+  {
+    ...plain,
+    kind: 'plan-b',
+    name: 'Plan-B landing',
+    shapes: ['point'],
+    group: 'flying',
+    says: 'Where to put it down if the way home is cut off.',
+  },
+  {
+    ...plain,
+    kind: 'walk',
+    name: 'Way on foot',
+    shapes: ['line'],
+    group: 'flying',
+    says: 'A way the pilot or a helper walks.',
+  },
+  {
+    ...plain,
+    kind: 'mast',
+    name: 'Mast or pole',
+    shapes: ['point'],
+    group: 'standing',
+    stands: true,
+    heightM: 12,
+    radiusM: 0.5,
+    says: 'Thin and tall; its stays reach wider than it looks.',
+  },
+  {
+    ...plain,
+    kind: 'tree',
+    name: 'Tree',
+    shapes: ['point'],
+    group: 'standing',
+    stands: true,
+    opaque: true,
+    heightM: 14,
+    radiusM: 4,
+    says: 'One tree with its crown.',
+  },
+  {
+    ...plain,
+    kind: 'wire',
+    name: 'Wire',
+    shapes: ['line'],
+    group: 'standing',
+    stands: true,
+    heightM: 9,
+    radiusM: 0.5,
+    says: 'Wires on poles. Everything under them counts as taken.',
+  },
+  {
+    ...plain,
+    kind: 'wood',
+    name: 'Wood',
+    shapes: ['area'],
+    group: 'standing',
+    stands: true,
+    opaque: true,
+    heightM: 18,
+    says: 'Trees as high as the tallest of them.',
+  },
+  {
+    ...plain,
+    kind: 'building',
+    name: 'Building',
+    shapes: ['area'],
+    group: 'standing',
+    stands: true,
+    opaque: true,
+    heightM: 8,
+    says: 'Up to the ridge, not the gutter.',
+  },
+  {
+    ...plain,
+    kind: 'no-fly',
+    name: 'No-fly area',
+    shapes: ['area'],
+    group: 'zone',
+    says: 'Not to be flown into. Where you have it from goes with it.',
+  },
+  {
+    ...plain,
+    kind: 'permission',
+    name: 'Permission needed',
+    shapes: ['area'],
+    group: 'zone',
+    says: 'May be flown into once somebody has said yes.',
+  },
+  {
+    ...plain,
+    kind: 'people',
+    name: 'People',
+    shapes: ['area', 'point'],
+    group: 'zone',
+    radiusM: 5,
+    keepM: 30,
+    says: 'People who are not part of the shoot.',
+  },
+  {
+    ...plain,
+    kind: 'animals',
+    name: 'Animals',
+    shapes: ['area', 'point'],
+    group: 'zone',
+    radiusM: 5,
+    keepM: 60,
+    says: 'Animals that would be driven up.',
+  },
+  {
+    ...plain,
+    kind: 'water',
+    name: 'Water',
+    shapes: ['area'],
+    group: 'zone',
+    says: 'What falls in is gone, with what it filmed.',
+  },
 ];
 
 const byKind = new Map<string, FeatureWords>(FEATURE_KINDS.map((k) => [k.kind, k]));

@@ -1,10 +1,22 @@
 import { found, none, type Result } from '../units';
 
 /** A place on a picture (pixels from its upper left) and where it lies on the ground (local metres). */
-export interface Pin { readonly px: number; readonly py: number; readonly xM: number; readonly yM: number }
+export interface Pin {
+  readonly px: number;
+  readonly py: number;
+  readonly xM: number;
+  readonly yM: number;
+}
 
 /** x = a·px + b·py + c, y = d·px + e·py + f. */
-export interface Affine { readonly a: number; readonly b: number; readonly c: number; readonly d: number; readonly e: number; readonly f: number }
+export interface Affine {
+  readonly a: number;
+  readonly b: number;
+  readonly c: number;
+  readonly d: number;
+  readonly e: number;
+  readonly f: number;
+}
 
 /**
  * How a picture lies on the ground. Two pins turn and scale it, three also skew it; rows of a picture run down, north is up.

@@ -3,7 +3,9 @@ import type { Ground } from '../terrain';
 import { vec, type Vec3 } from '../units';
 
 /** Places of a drawn thing. */
-export const spotsOf = (feature: { readonly points: readonly { readonly xM: number; readonly yM: number }[] }): Spot[] => feature.points.map((p) => ({ x: p.xM, y: p.yM }));
+export const spotsOf = (feature: {
+  readonly points: readonly { readonly xM: number; readonly yM: number }[];
+}): Spot[] => feature.points.map((p) => ({ x: p.xM, y: p.yM }));
 
 /** Ground taken as level with the origin where it is not known. */
 const known = (z: number): number => (Number.isNaN(z) ? 0 : z);

@@ -16,7 +16,12 @@ export const curveAt = (expo: number, stick: number): number => {
 export const lagOf = (smoothing: number): number => smoothing * LONGEST_LAG_S;
 
 /** How the camera turns and tilts at a moment: deg/s, and where it has come to since it began, deg. */
-export interface StickState { readonly yawDegS: number; readonly tiltDegS: number; readonly yawDeg: number; readonly tiltDeg: number }
+export interface StickState {
+  readonly yawDegS: number;
+  readonly tiltDegS: number;
+  readonly yawDeg: number;
+  readonly tiltDeg: number;
+}
 
 export const AT_REST: StickState = { yawDegS: 0, tiltDegS: 0, yawDeg: 0, tiltDeg: 0 };
 
@@ -31,16 +36,47 @@ const followed = (rate: number, asked: number, lagS: number, s: number): { rate:
  * The camera some time later with the sticks held: each rate follows the stick through its curve with a first-order lag.
  * @param yaw right stick positive, −1 to 1 @param tilt up positive, −1 to 1 @param s ≥ 0
  */
-export const held = (state: StickState, profile: Handling, yaw: number, tilt: number, s: number): StickState => {
-  const turn = followed(state.yawDegS, curveAt(profile.expo, yaw) * profile.maxYawDegS, lagOf(profile.smoothing), s);
-  const nod = followed(state.tiltDegS, curveAt(profile.expo, tilt) * profile.maxTiltDegS, lagOf(profile.tiltSmoothing), s);
-  return { yawDegS: turn.rate, tiltDegS: nod.rate, yawDeg: state.yawDeg + turn.sum, tiltDeg: state.tiltDeg + nod.sum };
+export const held = (
+  state: StickState,
+  profile: Handling,
+  yaw: number,
+  tilt: number,
+  s: number,
+): StickState => {
+  const turn = followed(
+    state.yawDegS,
+    curveAt(profile.expo, yaw) * profile.maxYawDegS,
+    lagOf(profile.smoothing),
+    s,
+  );
+  const nod = followed(
+    state.tiltDegS,
+    curveAt(profile.expo, tilt) * profile.maxTiltDegS,
+    lagOf(profile.tiltSmoothing),
+    s,
+  );
+  return {
+    yawDegS: turn.rate,
+    tiltDegS: nod.rate,
+    yawDeg: state.yawDeg + turn.sum,
+    tiltDeg: state.tiltDeg + nod.sum,
+  };
 };
 
 /** Most a move asks of the sticks. */
-export interface StickNeeds { readonly speedMs: number; readonly yawDegS: number; readonly tiltDegS: number }
+export interface StickNeeds {
+  readonly speedMs: number;
+  readonly yawDegS: number;
+  readonly tiltDegS: number;
+}
 
-const gives = (profile: Handling, needs: StickNeeds): boolean => needs.speedMs <= profile.maxSpeedMs * 1.001 && needs.yawDegS <= profile.maxYawDegS * 1.001 && needs.tiltDegS <= profile.maxTiltDegS * 1.001;
+const gives = (profile: Handling, needs: StickNeeds): boolean =>
+  needs.speedMs <= profile.maxSpeedMs * 1.001 &&
+  needs.yawDegS <= profile.maxYawDegS * 1.001 &&
+  needs.tiltDegS <= profile.maxTiltDegS * 1.001;
 
 /** The slowest setting that still gives what a move asks: the stick is then moved far, and a twitch of the thumb is small. null where none does. */
-export const calmestSticks = (handling: Readonly<Record<HandlingName, Handling>>, needs: StickNeeds): HandlingName | null => HANDLING_NAMES.find((name) => gives(handling[name], needs)) ?? null;
+export const calmestSticks = (
+  handling: Readonly<Record<HandlingName, Handling>>,
+  needs: StickNeeds,
+): HandlingName | null => HANDLING_NAMES.find((name) => gives(handling[name], needs)) ?? null;

@@ -39,14 +39,112 @@ export const coverageSet = (s: CoverageSubject): CoverageShot[] => {
   const eye = round(Math.max(2, s.heightM * 0.6));
   const near = at(0.75);
   const set: CoverageShot[] = [
-    { title: 'Detail', kind: 'slide', values: { distanceM: near, heightM: eye, lengthM: round(Math.max(6, near * 0.5)), speedMs: 1.2, fromBearingDeg }, role: 'detail', optional: true, seconds: 5 },
-    { title: 'Still', kind: 'hold', values: { distanceM: at(0.35), heightM: eye, fromBearingDeg }, role: 'calm', optional: true, seconds: 6 },
-    { title: 'Establish', kind: 'low-to-high', values: { startM: Math.max(at(0.12), at(0.3) + 20), endM: at(0.3), startHeightM: 3, endHeightM: round(Math.min(80, s.heightM + 15)), speedMs: 3.5, fromBearingDeg }, role: 'open', optional: false, seconds: 8 },
-    { title: 'Around', kind: 'part-orbit', values: { radiusM: at(0.4), heightM: round(s.heightM * 0.8 + 6), arcDeg: 90, speedMs: 3, fromBearingDeg }, role: 'develop', optional: false, seconds: 8 },
-    { title: 'Straight down', kind: 'top-down-turn', values: { heightM: round(Math.min(110, Math.max(s.heightM + 12, distanceFor({ ...s, heightM: Math.max(s.widthM, s.heightM) }, 0.6)))), turnDeg: 60, rateDegS: 6, fromBearingDeg }, role: 'bridge', optional: false, seconds: 6 },
-    { title: 'Low and close', kind: 'push-in', values: { startM: round(near + 15), endM: near, heightM: round(Math.max(1.5, Math.min(4, s.heightM * 0.4))), speedMs: 1.8, fromBearingDeg }, role: 'detail', optional: false, seconds: 5 },
-    { title: 'Leave', kind: 'up-and-away', values: { startM: at(0.4), endM: Math.max(at(0.1), at(0.4) + 40), startHeightM: round(s.heightM * 0.5 + 4), endHeightM: round(Math.min(100, s.heightM + 35)), speedMs: 4, fromBearingDeg }, role: 'close', optional: false, seconds: 9 },
+    {
+      title: 'Detail',
+      kind: 'slide',
+      values: {
+        distanceM: near,
+        heightM: eye,
+        lengthM: round(Math.max(6, near * 0.5)),
+        speedMs: 1.2,
+        fromBearingDeg,
+      },
+      role: 'detail',
+      optional: true,
+      seconds: 5,
+    },
+    {
+      title: 'Still',
+      kind: 'hold',
+      values: { distanceM: at(0.35), heightM: eye, fromBearingDeg },
+      role: 'calm',
+      optional: true,
+      seconds: 6,
+    },
+    {
+      title: 'Establish',
+      kind: 'low-to-high',
+      values: {
+        startM: Math.max(at(0.12), at(0.3) + 20),
+        endM: at(0.3),
+        startHeightM: 3,
+        endHeightM: round(Math.min(80, s.heightM + 15)),
+        speedMs: 3.5,
+        fromBearingDeg,
+      },
+      role: 'open',
+      optional: false,
+      seconds: 8,
+    },
+    {
+      title: 'Around',
+      kind: 'part-orbit',
+      values: {
+        radiusM: at(0.4),
+        heightM: round(s.heightM * 0.8 + 6),
+        arcDeg: 90,
+        speedMs: 3,
+        fromBearingDeg,
+      },
+      role: 'develop',
+      optional: false,
+      seconds: 8,
+    },
+    {
+      title: 'Straight down',
+      kind: 'top-down-turn',
+      values: {
+        heightM: round(
+          Math.min(
+            110,
+            Math.max(s.heightM + 12, distanceFor({ ...s, heightM: Math.max(s.widthM, s.heightM) }, 0.6)),
+          ),
+        ),
+        turnDeg: 60,
+        rateDegS: 6,
+        fromBearingDeg,
+      },
+      role: 'bridge',
+      optional: false,
+      seconds: 6,
+    },
+    {
+      title: 'Low and close',
+      kind: 'push-in',
+      values: {
+        startM: round(near + 15),
+        endM: near,
+        heightM: round(Math.max(1.5, Math.min(4, s.heightM * 0.4))),
+        speedMs: 1.8,
+        fromBearingDeg,
+      },
+      role: 'detail',
+      optional: false,
+      seconds: 5,
+    },
+    {
+      title: 'Leave',
+      kind: 'up-and-away',
+      values: {
+        startM: at(0.4),
+        endM: Math.max(at(0.1), at(0.4) + 40),
+        startHeightM: round(s.heightM * 0.5 + 4),
+        endHeightM: round(Math.min(100, s.heightM + 35)),
+        speedMs: 4,
+        fromBearingDeg,
+      },
+      role: 'close',
+      optional: false,
+      seconds: 9,
+    },
   ];
-  const along: CoverageShot = { title: 'Alongside', kind: 'track', values: { lengthM: 60, startM: near, endM: near, startHeightM: eye, endHeightM: eye, speedMs: 4 }, role: 'excite', optional: true, seconds: 6 };
+  const along: CoverageShot = {
+    title: 'Alongside',
+    kind: 'track',
+    values: { lengthM: 60, startM: near, endM: near, startHeightM: eye, endHeightM: eye, speedMs: 4 },
+    role: 'excite',
+    optional: true,
+    seconds: 6,
+  };
   return s.moves ? [...set.slice(0, 2), along, ...set.slice(2)] : set;
 };

@@ -16,7 +16,11 @@ export const useOf = ({ people, property }: Usage): Use => {
   return property === 'single' ? 'editorial' : 'commercial';
 };
 
-export const USE_WORDS: Readonly<Record<Use, string>> = { commercial: 'commercial', editorial: 'editorial only', 'after-release': 'waits for a release' };
+export const USE_WORDS: Readonly<Record<Use, string>> = {
+  commercial: 'commercial',
+  editorial: 'editorial only',
+  'after-release': 'waits for a release',
+};
 
 /** The one kind of use a subject's shots all have, when there are several of them; null when mixed or too few to say. */
 export const onlyUse = (uses: readonly Use[]): Use | null => {

@@ -52,29 +52,107 @@ export const JUDGED_FROM = 3;
 const DISTANCES: readonly DistanceClass[] = ['near', 'medium', 'far'];
 const HEIGHTS: readonly HeightClass[] = ['low', 'middle', 'high'];
 const LENSES: readonly LensClass[] = ['wide', 'normal', 'long'];
-const DIRECTIONS: readonly MoveDirection[] = ['still', 'toward', 'away', 'across', 'around', 'up', 'down', 'with'];
+const DIRECTIONS: readonly MoveDirection[] = [
+  'still',
+  'toward',
+  'away',
+  'across',
+  'around',
+  'up',
+  'down',
+  'with',
+];
 
-const lack = (aspect: VarietyAspect, missing: string, say: string, why: string, kind: string, values: Record<string, number> = {}): Lack =>
-  ({ aspect, missing, say, why, move: { kind, values } });
+const lack = (
+  aspect: VarietyAspect,
+  missing: string,
+  say: string,
+  why: string,
+  kind: string,
+  values: Record<string, number> = {},
+): Lack => ({ aspect, missing, say, why, move: { kind, values } });
 
 /** What helps when it is missing, the gravest lack first. */
 const REMEDIES: readonly Lack[] = [
-  lack('height', 'low', 'Nothing is flown low.', 'From a low line the near things rush and the place gets depth; all from above looks like a map.', 'slide', { heightM: 3, distanceM: 20 }),
-  lack('distance', 'near', 'Nothing comes near.', 'A near shot shows who or what it is about; the cut needs a face between the wide ones.', 'push-in', { startM: 30, endM: 9, heightM: 4, speedMs: 1.5 }),
-  lack('direction', 'still', 'No shot stands still.', 'After much movement a still frame lets the place breathe, and cuts with anything.', 'hold'),
-  lack('distance', 'far', 'No shot shows the whole.', 'Once, the viewer must see where everything lies.', 'hold', { distanceM: 180, heightM: 45 }),
-  lack('direction', 'across', 'Nothing passes by.', 'Sideways, near things cross far ones: the strongest sense of depth.', 'slide'),
+  lack(
+    'height',
+    'low',
+    'Nothing is flown low.',
+    'From a low line the near things rush and the place gets depth; all from above looks like a map.',
+    'slide',
+    { heightM: 3, distanceM: 20 },
+  ),
+  lack(
+    'distance',
+    'near',
+    'Nothing comes near.',
+    'A near shot shows who or what it is about; the cut needs a face between the wide ones.',
+    'push-in',
+    { startM: 30, endM: 9, heightM: 4, speedMs: 1.5 },
+  ),
+  lack(
+    'direction',
+    'still',
+    'No shot stands still.',
+    'After much movement a still frame lets the place breathe, and cuts with anything.',
+    'hold',
+  ),
+  lack(
+    'distance',
+    'far',
+    'No shot shows the whole.',
+    'Once, the viewer must see where everything lies.',
+    'hold',
+    { distanceM: 180, heightM: 45 },
+  ),
+  lack(
+    'direction',
+    'across',
+    'Nothing passes by.',
+    'Sideways, near things cross far ones: the strongest sense of depth.',
+    'slide',
+  ),
   lack('direction', 'toward', 'Nothing goes in.', 'Going toward the subject invites the viewer.', 'push-in'),
   lack('direction', 'away', 'Nothing lets go.', 'Going away gives the cut its ending.', 'pull-back'),
-  lack('direction', 'around', 'Nothing goes round.', 'A part of a circle turns the subject in the light.', 'part-orbit'),
-  lack('direction', 'down', 'Nothing looks straight down.', 'From straight above the place becomes a drawing: a good bridge between scenes.', 'top-down-turn'),
-  lack('direction', 'up', 'Nothing rises.', 'Rising opens the view from the small thing to all of it.', 'rise'),
-  lack('lens', 'long', 'The long lens stays in the bag.', 'From far away it brings the background close and lifts the subject off it.', 'long-lens'),
-  lack('height', 'high', 'Nothing is flown high.', 'One high shot sets the place in its land.', 'rise', { startM: 8, endM: 60 }),
+  lack(
+    'direction',
+    'around',
+    'Nothing goes round.',
+    'A part of a circle turns the subject in the light.',
+    'part-orbit',
+  ),
+  lack(
+    'direction',
+    'down',
+    'Nothing looks straight down.',
+    'From straight above the place becomes a drawing: a good bridge between scenes.',
+    'top-down-turn',
+  ),
+  lack(
+    'direction',
+    'up',
+    'Nothing rises.',
+    'Rising opens the view from the small thing to all of it.',
+    'rise',
+  ),
+  lack(
+    'lens',
+    'long',
+    'The long lens stays in the bag.',
+    'From far away it brings the background close and lifts the subject off it.',
+    'long-lens',
+  ),
+  lack('height', 'high', 'Nothing is flown high.', 'One high shot sets the place in its land.', 'rise', {
+    startM: 8,
+    endM: 60,
+  }),
 ];
 
 const tally = <T extends string>(names: readonly T[], values: readonly T[]): Record<T, number> =>
-  Object.fromEntries(names.map((name) => [name, values.filter((v) => v === name).length])) as Record<T, number>;
+  Object.fromEntries(names.map((name) => [name, values.filter((v) => v === name).length])) as Record<
+    T,
+    number
+  >;
 
 /**
  * Reads a list for variety: near, medium, far; low, middle, high; and which way the moves go. What is missing is a remark,
@@ -82,12 +160,36 @@ const tally = <T extends string>(names: readonly T[], values: readonly T[]): Rec
  * @param shots the shots of one place, or of a film
  * @param lenses kinds of lens at hand; what is not there is not missed
  */
-export const readVariety = (shots: readonly VarietyShot[], lenses: readonly LensClass[] = []): VarietyReading => {
-  const distance = tally(DISTANCES, shots.map((s) => s.distance));
-  const height = tally(HEIGHTS, shots.map((s) => s.height));
-  const direction = tally(DIRECTIONS, shots.map((s) => s.direction));
-  const lens = tally(LENSES, shots.map((s) => s.lens));
-  const count = { distance, height, direction, lens } as Readonly<Record<VarietyAspect, Readonly<Record<string, number>>>>;
-  const lacks = shots.length < JUDGED_FROM ? [] : REMEDIES.filter((r) => (count[r.aspect][r.missing] ?? 0) === 0 && (r.aspect !== 'lens' || lenses.includes(r.missing as LensClass)));
+export const readVariety = (
+  shots: readonly VarietyShot[],
+  lenses: readonly LensClass[] = [],
+): VarietyReading => {
+  const distance = tally(
+    DISTANCES,
+    shots.map((s) => s.distance),
+  );
+  const height = tally(
+    HEIGHTS,
+    shots.map((s) => s.height),
+  );
+  const direction = tally(
+    DIRECTIONS,
+    shots.map((s) => s.direction),
+  );
+  const lens = tally(
+    LENSES,
+    shots.map((s) => s.lens),
+  );
+  const count = { distance, height, direction, lens } as Readonly<
+    Record<VarietyAspect, Readonly<Record<string, number>>>
+  >;
+  const lacks =
+    shots.length < JUDGED_FROM
+      ? []
+      : REMEDIES.filter(
+          (r) =>
+            (count[r.aspect][r.missing] ?? 0) === 0 &&
+            (r.aspect !== 'lens' || lenses.includes(r.missing as LensClass)),
+        );
   return { distance, height, direction, lens, lacks };
 };

@@ -28,21 +28,34 @@ export const contoursOf = (grid: HeightGrid, stepM = 0): Contour[] => {
   const floor = lowM - 10_000;
   const values = Array.from(grid.heights, (h) => (Number.isNaN(h) ? floor : h));
   const rings = contours().size([grid.columns, grid.rows]).smooth(true).thresholds(heights)(values);
-  const place = ([c, r]: readonly number[]): [number, number] => [grid.westM + ((c ?? 0) - 0.5) * grid.cellM, grid.southM + ((r ?? 0) - 0.5) * grid.cellM];
-  const onEdge = ([c, r]: readonly number[]): boolean => (c ?? 0) <= 0.5 || (r ?? 0) <= 0.5 || (c ?? 0) >= grid.columns - 0.5 || (r ?? 0) >= grid.rows - 0.5;
+  const place = ([c, r]: readonly number[]): [number, number] => [
+    grid.westM + ((c ?? 0) - 0.5) * grid.cellM,
+    grid.southM + ((r ?? 0) - 0.5) * grid.cellM,
+  ];
+  const onEdge = ([c, r]: readonly number[]): boolean =>
+    (c ?? 0) <= 0.5 || (r ?? 0) <= 0.5 || (c ?? 0) >= grid.columns - 0.5 || (r ?? 0) >= grid.rows - 0.5;
   return rings.map((ring) => ({
-    heightM: ring.value, main: Math.round(ring.value / step) % 5 === 0,
-    lines: ring.coordinates.flatMap((polygon) => polygon.flatMap((line) => withoutEdge(line, onEdge)).map((line) => line.map(place))),
+    heightM: ring.value,
+    main: Math.round(ring.value / step) % 5 === 0,
+    lines: ring.coordinates.flatMap((polygon) =>
+      polygon.flatMap((line) => withoutEdge(line, onEdge)).map((line) => line.map(place)),
+    ),
   }));
 };
 
 /** A ring without the stretches that run along the edge of the grid: those are no contour. */
-const withoutEdge = (ring: readonly (readonly number[])[], onEdge: (p: readonly number[]) => boolean): (readonly number[])[][] => {
+const withoutEdge = (
+  ring: readonly (readonly number[])[],
+  onEdge: (p: readonly number[]) => boolean,
+): (readonly number[])[][] => {
   const pieces: (readonly number[])[][] = [];
   let piece: (readonly number[])[] = [];
   for (const [i, point] of ring.entries()) {
     const before = ring[i - 1];
-    if (before && onEdge(before) && onEdge(point)) { if (piece.length > 1) pieces.push(piece); piece = []; }
+    if (before && onEdge(before) && onEdge(point)) {
+      if (piece.length > 1) pieces.push(piece);
+      piece = [];
+    }
     piece.push(point);
   }
   if (piece.length > 1) pieces.push(piece);

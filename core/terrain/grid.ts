@@ -13,10 +13,18 @@ export interface HeightGrid {
 }
 
 /** Outer edge of the cells' middles, local metres. */
-export interface Extent { readonly west: number; readonly south: number; readonly east: number; readonly north: number }
+export interface Extent {
+  readonly west: number;
+  readonly south: number;
+  readonly east: number;
+  readonly north: number;
+}
 
 export const extentOf = (grid: HeightGrid): Extent => ({
-  west: grid.westM, south: grid.southM, east: grid.westM + (grid.columns - 1) * grid.cellM, north: grid.southM + (grid.rows - 1) * grid.cellM,
+  west: grid.westM,
+  south: grid.southM,
+  east: grid.westM + (grid.columns - 1) * grid.cellM,
+  north: grid.southM + (grid.rows - 1) * grid.cellM,
 });
 
 /** Height at a place between the middles of four cells, bilinear, m above sea level; NaN off the grid and beside a hole. */
@@ -35,11 +43,16 @@ export const heightIn = (grid: HeightGrid, xM: number, yM: number): number => {
 };
 
 /** Lowest and highest of the known heights, m, and the share of cells that is unknown. */
-export const rangeOf = (grid: HeightGrid): { readonly lowM: number; readonly highM: number; readonly holes: number } => {
+export const rangeOf = (
+  grid: HeightGrid,
+): { readonly lowM: number; readonly highM: number; readonly holes: number } => {
   let [low, high, unknown] = [Infinity, -Infinity, 0];
   for (const h of grid.heights) {
     if (Number.isNaN(h)) unknown += 1;
-    else { if (h < low) low = h; if (h > high) high = h; }
+    else {
+      if (h < low) low = h;
+      if (h > high) high = h;
+    }
   }
   return { lowM: low, highM: high, holes: grid.heights.length > 0 ? unknown / grid.heights.length : 1 };
 };

@@ -38,10 +38,17 @@ export interface ProfilePoint {
 }
 
 /** Ground under a line of places, sampled at half a cell, with the places themselves. */
-export const profileOf = (ground: Ground, way: readonly { readonly x: number; readonly y: number }[], most = 2000): ProfilePoint[] => {
+export const profileOf = (
+  ground: Ground,
+  way: readonly { readonly x: number; readonly y: number }[],
+  most = 2000,
+): ProfilePoint[] => {
   const points: ProfilePoint[] = [];
   let gone = 0;
-  const total = way.reduce((sum, p, i) => { const b = way[i - 1]; return b ? sum + Math.hypot(p.x - b.x, p.y - b.y) : 0; }, 0);
+  const total = way.reduce((sum, p, i) => {
+    const b = way[i - 1];
+    return b ? sum + Math.hypot(p.x - b.x, p.y - b.y) : 0;
+  }, 0);
   const step = Math.max(stepOver(ground), total / most);
   way.forEach((p, i) => {
     const before = way[i - 1];

@@ -32,7 +32,8 @@ export const packHeights = (grid: HeightGrid): { readonly head: GridHead; readon
 /** The raster again; the reason when the bytes are not as many as its head says. */
 export const unpackHeights = (head: GridHead, bytes: Uint8Array): Result<HeightGrid> => {
   const { columns, rows, cellM, westM, southM, lowM, highM } = head;
-  if (bytes.length !== columns * rows * 2) return none('The file of heights is damaged: it is not as long as it should be.');
+  if (bytes.length !== columns * rows * 2)
+    return none('The file of heights is damaged: it is not as long as it should be.');
   const heights = new Float32Array(columns * rows);
   const span = highM > lowM ? highM - lowM : 1;
   let before = 0;

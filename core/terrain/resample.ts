@@ -23,8 +23,10 @@ const heightRaw = (raw: RawGrid, x: number, y: number): number => {
 const boundsOf = (raw: RawGrid, toLocalM: (x: number, y: number) => readonly [number, number]) => {
   const [east, north] = [raw.west + (raw.columns - 1) * raw.cellX, raw.south + (raw.rows - 1) * raw.cellY];
   const outline = Array.from({ length: 33 }, (_, i) => i / 32).flatMap((t) => [
-    toLocalM(raw.west + (east - raw.west) * t, raw.south), toLocalM(raw.west + (east - raw.west) * t, north),
-    toLocalM(raw.west, raw.south + (north - raw.south) * t), toLocalM(east, raw.south + (north - raw.south) * t),
+    toLocalM(raw.west + (east - raw.west) * t, raw.south),
+    toLocalM(raw.west + (east - raw.west) * t, north),
+    toLocalM(raw.west, raw.south + (north - raw.south) * t),
+    toLocalM(east, raw.south + (north - raw.south) * t),
   ]);
   const xs = outline.map(([x]) => x);
   const ys = outline.map(([, y]) => y);
@@ -38,29 +40,40 @@ const boundsOf = (raw: RawGrid, toLocalM: (x: number, y: number) => readonly [nu
  * @returns no answer when it does not cover the origin
  */
 export const toLocalGrid = (
-  raw: RawGrid, toLocalM: (x: number, y: number) => readonly [number, number], fromLocalM: (xM: number, yM: number) => readonly [number, number],
+  raw: RawGrid,
+  toLocalM: (x: number, y: number) => readonly [number, number],
+  fromLocalM: (xM: number, yM: number) => readonly [number, number],
 ): Result<HeightGrid> => {
   const bounds = boundsOf(raw, toLocalM);
-  if (!Object.values(bounds).every(Number.isFinite)) return none('The grid\u2019s corners lie nowhere on earth in the projection it names.');
+  if (!Object.values(bounds).every(Number.isFinite))
+    return none('The grid\u2019s corners lie nowhere on earth in the projection it names.');
   if (bounds.west > 0 || bounds.east < 0 || bounds.south > 0 || bounds.north < 0) {
     const away = Math.hypot(Math.max(bounds.west, -bounds.east, 0), Math.max(bounds.south, -bounds.north, 0));
-    return none(`The grid does not cover the location: its nearest edge is ${away < 2000 ? `${away.toFixed(0)} m` : `${(away / 1000).toFixed(0)} km`} away.`);
+    return none(
+      `The grid does not cover the location: its nearest edge is ${away < 2000 ? `${away.toFixed(0)} m` : `${(away / 1000).toFixed(0)} km`} away.`,
+    );
   }
   const west = Math.max(bounds.west, -FARTHEST_M);
   const south = Math.max(bounds.south, -FARTHEST_M);
   const width = Math.min(bounds.east, FARTHEST_M) - west;
   const height = Math.min(bounds.north, FARTHEST_M) - south;
-  const own = Math.sqrt(((bounds.east - bounds.west) / Math.max(1, raw.columns - 1)) * ((bounds.north - bounds.south) / Math.max(1, raw.rows - 1)));
+  const own = Math.sqrt(
+    ((bounds.east - bounds.west) / Math.max(1, raw.columns - 1)) *
+      ((bounds.north - bounds.south) / Math.max(1, raw.rows - 1)),
+  );
   const cellM = Math.max(own, width / (MOST_SIDE - 1), height / (MOST_SIDE - 1));
   const [columns, rows] = [Math.floor(width / cellM + 1e-6) + 1, Math.floor(height / cellM + 1e-6) + 1];
   if (columns < 2 || rows < 2) return none('The grid is smaller than two of its cells here.');
   const heights = new Float32Array(columns * rows);
   let known = 0;
-  for (let row = 0, i = 0; row < rows; row += 1) for (let column = 0; column < columns; column += 1, i += 1) {
-    const [x, y] = fromLocalM(west + column * cellM, south + row * cellM);
-    const h = heightRaw(raw, x, y);
-    heights[i] = h;
-    if (!Number.isNaN(h)) known += 1;
-  }
-  return known > 0 ? found({ columns, rows, cellM, westM: west, southM: south, heights }) : none('The grid holds no heights here, only holes.');
+  for (let row = 0, i = 0; row < rows; row += 1)
+    for (let column = 0; column < columns; column += 1, i += 1) {
+      const [x, y] = fromLocalM(west + column * cellM, south + row * cellM);
+      const h = heightRaw(raw, x, y);
+      heights[i] = h;
+      if (!Number.isNaN(h)) known += 1;
+    }
+  return known > 0
+    ? found({ columns, rows, cellM, westM: west, southM: south, heights })
+    : none('The grid holds no heights here, only holes.');
 };

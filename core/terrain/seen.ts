@@ -27,7 +27,15 @@ const standing = (grid: HeightGrid, zeroM: number, eye: Vec3): Float64Array => {
 };
 
 /** The eye in cells, and the raster it looks over. */
-interface Field { readonly z: Float64Array; readonly columns: number; readonly rows: number; readonly u: number; readonly v: number; readonly eyeZ: number; readonly cellM: number }
+interface Field {
+  readonly z: Float64Array;
+  readonly columns: number;
+  readonly rows: number;
+  readonly u: number;
+  readonly v: number;
+  readonly eyeZ: number;
+  readonly cellM: number;
+}
 
 const heightBetween = (z: Float64Array, at: number, stride: number, share: number): number => {
   const a = z[at] ?? -Infinity;
@@ -39,7 +47,12 @@ const heightBetween = (z: Float64Array, at: number, stride: number, share: numbe
  * tells the steepest ground so far at each. Heights between two cells are linear.
  * @param visit called with the nearest cell, its distance from the eye in cells and the steepest slope before it; true ends it
  */
-const alongRay = (f: Field, toColumn: number, toRow: number, visit: (cell: number, away: number, steepest: number) => boolean): void => {
+const alongRay = (
+  f: Field,
+  toColumn: number,
+  toRow: number,
+  visit: (cell: number, away: number, steepest: number) => boolean,
+): void => {
   const [du, dv] = [toColumn - f.u, toRow - f.v];
   const flat = Math.abs(du) >= Math.abs(dv);
   const [main, side] = flat ? [du, dv] : [dv, du];
@@ -61,7 +74,10 @@ const alongRay = (f: Field, toColumn: number, toRow: number, visit: (cell: numbe
     const cell = m * mainStride + (share < 0.5 || low === limit ? low : low + 1) * sideStride;
     if (visit(cell, away, steepest)) return;
     if (away <= 0.5) continue;
-    const slope = (heightBetween(f.z, m * mainStride + low * sideStride, low === limit ? 0 : sideStride, share) - f.eyeZ) / (away * f.cellM);
+    const slope =
+      (heightBetween(f.z, m * mainStride + low * sideStride, low === limit ? 0 : sideStride, share) -
+        f.eyeZ) /
+      (away * f.cellM);
     if (slope > steepest) steepest = slope;
   }
 };
@@ -99,15 +115,16 @@ const sweep = (f: Field, targetM: number): Uint8Array => {
     });
   }
   const cells = new Uint8Array(f.z.length);
-  for (let row = 0, i = 0; row < f.rows; row += 1) for (let column = 0; column < f.columns; column += 1, i += 1) {
-    const mark = marks[i] ?? 0;
-    const alike = (dc: number, dr: number): boolean => {
-      const [c, r] = [column + dc, row + dr];
-      return c < 0 || r < 0 || c >= f.columns || r >= f.rows || marks[r * f.columns + c] === mark;
-    };
-    const sure = mark !== 0 && mark !== MIXED && alike(1, 0) && alike(-1, 0) && alike(0, 1) && alike(0, -1);
-    cells[i] = (sure ? mark === FREE : exactly(f, targetM, column, row)) ? SEEN.seen : SEEN.hidden;
-  }
+  for (let row = 0, i = 0; row < f.rows; row += 1)
+    for (let column = 0; column < f.columns; column += 1, i += 1) {
+      const mark = marks[i] ?? 0;
+      const alike = (dc: number, dr: number): boolean => {
+        const [c, r] = [column + dc, row + dr];
+        return c < 0 || r < 0 || c >= f.columns || r >= f.rows || marks[r * f.columns + c] === mark;
+      };
+      const sure = mark !== 0 && mark !== MIXED && alike(1, 0) && alike(-1, 0) && alike(0, 1) && alike(0, -1);
+      cells[i] = (sure ? mark === FREE : exactly(f, targetM, column, row)) ? SEEN.seen : SEEN.hidden;
+    }
   return cells;
 };
 
@@ -119,19 +136,41 @@ const sweep = (f: Field, targetM: number): Uint8Array => {
  * @param reachM how far the eye makes the aircraft out, m
  * @returns null when the eye is off the grid
  */
-export const seenFrom = (grid: HeightGrid, zeroM: number, eye: Vec3, targetM: number, reachM: number): SeenArea | null => {
+export const seenFrom = (
+  grid: HeightGrid,
+  zeroM: number,
+  eye: Vec3,
+  targetM: number,
+  reachM: number,
+): SeenArea | null => {
   const { west, south, east, north } = extentOf(grid);
   if (!(eye.x >= west && eye.x <= east && eye.y >= south && eye.y <= north)) return null;
-  const f: Field = { z: standing(grid, zeroM, eye), columns: grid.columns, rows: grid.rows, u: (eye.x - west) / grid.cellM, v: (eye.y - south) / grid.cellM, eyeZ: eye.z, cellM: grid.cellM };
+  const f: Field = {
+    z: standing(grid, zeroM, eye),
+    columns: grid.columns,
+    rows: grid.rows,
+    u: (eye.x - west) / grid.cellM,
+    v: (eye.y - south) / grid.cellM,
+    eyeZ: eye.z,
+    cellM: grid.cellM,
+  };
   const cells = sweep(f, targetM);
   let [seen, asked] = [0, 0];
-  for (let row = 0, i = 0; row < grid.rows; row += 1) for (let column = 0; column < grid.columns; column += 1, i += 1) {
-    const h = grid.heights[i] ?? NaN;
-    const away = Math.hypot(west + column * grid.cellM - eye.x, south + row * grid.cellM - eye.y, targetM - eye.z);
-    if (away > reachM) cells[i] = SEEN.beyond;
-    else if (Number.isNaN(h)) cells[i] = SEEN.unknown;
-    else if (h - zeroM >= targetM) cells[i] = SEEN.ground;
-    else { asked += 1; if (cells[i] === SEEN.seen) seen += 1; }
-  }
+  for (let row = 0, i = 0; row < grid.rows; row += 1)
+    for (let column = 0; column < grid.columns; column += 1, i += 1) {
+      const h = grid.heights[i] ?? NaN;
+      const away = Math.hypot(
+        west + column * grid.cellM - eye.x,
+        south + row * grid.cellM - eye.y,
+        targetM - eye.z,
+      );
+      if (away > reachM) cells[i] = SEEN.beyond;
+      else if (Number.isNaN(h)) cells[i] = SEEN.unknown;
+      else if (h - zeroM >= targetM) cells[i] = SEEN.ground;
+      else {
+        asked += 1;
+        if (cells[i] === SEEN.seen) seen += 1;
+      }
+    }
   return { grid, cells, seenShare: asked > 0 ? seen / asked : 0 };
 };

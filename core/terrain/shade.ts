@@ -20,8 +20,17 @@ export const hillshade = (grid: HeightGrid, fromDeg = 315, heightDeg = 45, rise 
       const [w, e] = [inside(column - 1, columns - 1), inside(column + 1, columns - 1)];
       const at = (base: number, c: number): number => heights[base + c] ?? NaN;
       const here = row * columns;
-      const dx = (at(above, e) + 2 * at(here, e) + at(below, e) - at(above, w) - 2 * at(here, w) - at(below, w)) / (8 * cellM);
-      const dy = (at(above, w) + 2 * at(above, column) + at(above, e) - at(below, w) - 2 * at(below, column) - at(below, e)) / (8 * cellM);
+      const dx =
+        (at(above, e) + 2 * at(here, e) + at(below, e) - at(above, w) - 2 * at(here, w) - at(below, w)) /
+        (8 * cellM);
+      const dy =
+        (at(above, w) +
+          2 * at(above, column) +
+          at(above, e) -
+          at(below, w) -
+          2 * at(below, column) -
+          at(below, e)) /
+        (8 * cellM);
       const [nx, ny] = [-dx * rise, -dy * rise];
       out[i] = Math.max(0, (nx * lx + ny * ly + sinH) / Math.hypot(nx, ny, 1));
     }
@@ -30,7 +39,12 @@ export const hillshade = (grid: HeightGrid, fromDeg = 315, heightDeg = 45, rise 
 };
 
 /** Steepness of the ground at a place, deg; NaN where unknown. */
-export const slopeAt = (heightAt: (xM: number, yM: number) => number, xM: number, yM: number, overM: number): number => {
+export const slopeAt = (
+  heightAt: (xM: number, yM: number) => number,
+  xM: number,
+  yM: number,
+  overM: number,
+): number => {
   const dx = (heightAt(xM + overM, yM) - heightAt(xM - overM, yM)) / (2 * overM);
   const dy = (heightAt(xM, yM + overM) - heightAt(xM, yM - overM)) / (2 * overM);
   return degrees(Math.atan(Math.hypot(dx, dy)));

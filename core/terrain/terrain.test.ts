@@ -1,30 +1,71 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { vec } from '../units';
-import { contoursOf, extentOf, groundHides, groundOf, heightIn, hillshade, profileOf, rangeOf, readAsciiGrid, SEEN, seenFrom, slopeAt, sunkM, toLocalGrid, type HeightGrid } from '.';
+import {
+  contoursOf,
+  extentOf,
+  groundHides,
+  groundOf,
+  heightIn,
+  hillshade,
+  profileOf,
+  rangeOf,
+  readAsciiGrid,
+  SEEN,
+  seenFrom,
+  slopeAt,
+  sunkM,
+  toLocalGrid,
+  type HeightGrid,
+} from '.';
 
 /** A raster from a formula. */
-const gridOf = (columns: number, rows: number, cellM: number, height: (x: number, y: number) => number): HeightGrid => {
+const gridOf = (
+  columns: number,
+  rows: number,
+  cellM: number,
+  height: (x: number, y: number) => number,
+): HeightGrid => {
   const [westM, southM] = [-((columns - 1) * cellM) / 2, -((rows - 1) * cellM) / 2];
-  const heights = Float32Array.from({ length: columns * rows }, (_, i) => height(westM + (i % columns) * cellM, southM + Math.floor(i / columns) * cellM));
+  const heights = Float32Array.from({ length: columns * rows }, (_, i) =>
+    height(westM + (i % columns) * cellM, southM + Math.floor(i / columns) * cellM),
+  );
   return { columns, rows, cellM, westM, southM, heights };
 };
-const hills = (seed: number) => (x: number, y: number): number => 700 + 18 * Math.sin(x / 40 + seed) * Math.cos(y / 55 - seed) + 9 * Math.sin((x + y) / 17 + 2 * seed);
+const hills =
+  (seed: number) =>
+  (x: number, y: number): number =>
+    700 + 18 * Math.sin(x / 40 + seed) * Math.cos(y / 55 - seed) + 9 * Math.sin((x + y) / 17 + 2 * seed);
 
 describe('height grid', () => {
   it('gives back its own heights, and a plane exactly between them', () => {
     const plane = gridOf(9, 7, 10, (x, y) => 100 + 0.3 * x - 0.2 * y);
-    fc.assert(fc.property(fc.double({ min: -40, max: 40, noNaN: true }), fc.double({ min: -30, max: 30, noNaN: true }), (x, y) => {
-      expect(heightIn(plane, x, y)).toBeCloseTo(100 + 0.3 * x - 0.2 * y, 3);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: -40, max: 40, noNaN: true }),
+        fc.double({ min: -30, max: 30, noNaN: true }),
+        (x, y) => {
+          expect(heightIn(plane, x, y)).toBeCloseTo(100 + 0.3 * x - 0.2 * y, 3);
+        },
+      ),
+    );
   });
   it('knows nothing off its edge and beside a hole', () => {
     const holed = gridOf(5, 5, 10, (x, y) => (x === 0 && y === 0 ? NaN : 50));
-    expect([heightIn(holed, 25, 0), heightIn(holed, 3, 3), heightIn(holed, -15, -15)]).toEqual([NaN, NaN, 50]);
+    expect([heightIn(holed, 25, 0), heightIn(holed, 3, 3), heightIn(holed, -15, -15)]).toEqual([
+      NaN,
+      NaN,
+      50,
+    ]);
     expect(rangeOf(holed)).toEqual({ lowM: 50, highM: 50, holes: 1 / 25 });
   });
   it('counts heights from its own ground at the origin, else from the elevation given', () => {
-    expect(groundOf(gridOf(5, 5, 10, (x) => 700 + x), 640).at(10, 0)).toBeCloseTo(10, 4);
+    expect(
+      groundOf(
+        gridOf(5, 5, 10, (x) => 700 + x),
+        640,
+      ).at(10, 0),
+    ).toBeCloseTo(10, 4);
     const away = { ...gridOf(5, 5, 10, () => 700), westM: 100 };
     expect(groundOf(away, 640).at(120, 0)).toBeCloseTo(60, 4);
   });
@@ -36,7 +77,13 @@ describe('slope and shade', () => {
     expect(slopeAt((x, y) => heightIn(west, x, y), 0, 0, 10)).toBeCloseTo(45, 3);
     // Falls to the east: light from the east meets it, from the west passes over.
     expect(hillshade(west, 90, 45)[12]).toBeGreaterThan(hillshade(west, 270, 45)[12] ?? 1);
-    expect(hillshade(gridOf(5, 5, 10, () => 3), 315, 45)[12]).toBeCloseTo(Math.SQRT1_2, 6);
+    expect(
+      hillshade(
+        gridOf(5, 5, 10, () => 3),
+        315,
+        45,
+      )[12],
+    ).toBeCloseTo(Math.SQRT1_2, 6);
   });
   it('draws contours where the ground has that height, and none along the edge', () => {
     const cone = gridOf(41, 41, 5, (x, y) => 200 - Math.hypot(x, y));
@@ -45,13 +92,23 @@ describe('slope and shade', () => {
     expect(at160?.lines).toHaveLength(1);
     for (const [x, y] of at160?.lines[0] ?? []) expect(Math.hypot(x, y)).toBeCloseTo(40, 0);
     const { east } = extentOf(cone);
-    const slope = contoursOf(gridOf(11, 11, 10, (x) => x), 10);
-    for (const line of slope.flatMap((c) => c.lines)) expect(line.every(([x]) => x > -east && x < east)).toBe(true);
+    const slope = contoursOf(
+      gridOf(11, 11, 10, (x) => x),
+      10,
+    );
+    for (const line of slope.flatMap((c) => c.lines))
+      expect(line.every(([x]) => x > -east && x < east)).toBe(true);
   });
 });
 
 /** Straight and slow: every cell by itself, the line looked at in fine steps. */
-const slowly = (grid: HeightGrid, eye: { x: number; y: number; z: number }, targetM: number, column: number, row: number): boolean => {
+const slowly = (
+  grid: HeightGrid,
+  eye: { x: number; y: number; z: number },
+  targetM: number,
+  column: number,
+  row: number,
+): boolean => {
   const [tx, ty] = [grid.westM + column * grid.cellM, grid.southM + row * grid.cellM];
   const run = Math.hypot(tx - eye.x, ty - eye.y);
   const parts = Math.ceil(run / (grid.cellM / 8));
@@ -71,13 +128,17 @@ describe('seen area', () => {
     const targetM = 708 + seed * 3;
     const area = seenFrom(grid, 0, eye, targetM, 1e6);
     let [asked, other] = [0, 0];
-    for (let row = 0; row < grid.rows; row += 1) for (let column = 0; column < grid.columns; column += 1) {
-      const cell = area?.cells[row * grid.columns + column];
-      const h = grid.heights[row * grid.columns + column] ?? NaN;
-      if (h >= targetM) { expect(cell).toBe(SEEN.ground); continue; }
-      asked += 1;
-      if ((cell === SEEN.seen) !== slowly(grid, eye, targetM, column, row)) other += 1;
-    }
+    for (let row = 0; row < grid.rows; row += 1)
+      for (let column = 0; column < grid.columns; column += 1) {
+        const cell = area?.cells[row * grid.columns + column];
+        const h = grid.heights[row * grid.columns + column] ?? NaN;
+        if (h >= targetM) {
+          expect(cell).toBe(SEEN.ground);
+          continue;
+        }
+        asked += 1;
+        if ((cell === SEEN.seen) !== slowly(grid, eye, targetM, column, row)) other += 1;
+      }
     expect(asked).toBeGreaterThan(1000);
     expect(other / asked).toBeLessThan(0.01);
   });
@@ -92,12 +153,17 @@ describe('seen area', () => {
     const grid = gridOf(41, 41, 10, hills(5));
     const eye = vec(0, 0, heightIn(grid, 0, 0) + 1.6);
     const [low, high] = [seenFrom(grid, 0, eye, 730, 1e6), seenFrom(grid, 0, eye, 760, 1e6)];
-    low?.cells.forEach((cell, i) => { if (cell === SEEN.seen) expect(high?.cells[i]).toBe(SEEN.seen); });
+    low?.cells.forEach((cell, i) => {
+      if (cell === SEEN.seen) expect(high?.cells[i]).toBe(SEEN.seen);
+    });
   });
 });
 
 describe('lines over the ground', () => {
-  const ridge = groundOf(gridOf(81, 21, 5, (x) => (Math.abs(x + 40) < 6 ? 30 : 0)), 0);
+  const ridge = groundOf(
+    gridOf(81, 21, 5, (x) => (Math.abs(x + 40) < 6 ? 30 : 0)),
+    0,
+  );
   it('a ridge hides what is low behind it and not what is high', () => {
     expect(groundHides(ridge, vec(-100, 0, 1.6), vec(100, 0, 10))?.x).toBeLessThan(-30);
     expect(groundHides(ridge, vec(-100, 0, 1.6), vec(100, 0, 140))).toBeNull();
@@ -111,7 +177,17 @@ describe('lines over the ground', () => {
 });
 
 describe('rasters brought in', () => {
-  const text = ['ncols 4', 'nrows 3', 'xllcorner 100', 'yllcorner 200', 'cellsize 10', 'NODATA_value -9999', '1 2 3 4', '5 6 -9999 8', '9 10 11 12'].join('\n');
+  const text = [
+    'ncols 4',
+    'nrows 3',
+    'xllcorner 100',
+    'yllcorner 200',
+    'cellsize 10',
+    'NODATA_value -9999',
+    '1 2 3 4',
+    '5 6 -9999 8',
+    '9 10 11 12',
+  ].join('\n');
   it('reads an ASCII grid from the north down', () => {
     const read = readAsciiGrid(text);
     if (!read.ok) throw new Error(read.reason);
@@ -120,16 +196,30 @@ describe('rasters brought in', () => {
     expect(readAsciiGrid(text.replaceAll('\n', '\r\n'))).toEqual(read);
   });
   it.each([
-    ['nonsense', 'hello', /no ASCII grid/], ['short', text.slice(0, -6), /ends early/], ['placeless', text.replace(/xllcorner.*\n/, ''), /where it lies/],
-    ['huge', text.replace('ncols 4', 'ncols 9000000'), /million cells/], ['cellless', text.replace('cellsize 10', 'cellsize 0'), /cellsize/],
-  ])('says what is wrong with a file that is %s', (_, bad, why) => expect(readAsciiGrid(bad)).toMatchObject({ ok: false, reason: expect.stringMatching(why) as string }));
+    ['nonsense', 'hello', /no ASCII grid/],
+    ['short', text.slice(0, -6), /ends early/],
+    ['placeless', text.replace(/xllcorner.*\n/, ''), /where it lies/],
+    ['huge', text.replace('ncols 4', 'ncols 9000000'), /million cells/],
+    ['cellless', text.replace('cellsize 10', 'cellsize 0'), /cellsize/],
+  ])('says what is wrong with a file that is %s', (_, bad, why) =>
+    expect(readAsciiGrid(bad)).toMatchObject({ ok: false, reason: expect.stringMatching(why) as string }),
+  );
   it('brings a raster to local metres, and refuses one of somewhere else', () => {
     const heights = Float32Array.from({ length: 2500 }, (_, i) => i % 50);
     const raw = { columns: 50, rows: 50, cellX: 10, cellY: 10, west: 1000, south: 2000, heights };
-    const [to, from] = [(x: number, y: number) => [x - 1250, y - 2250] as const, (x: number, y: number) => [x + 1250, y + 2250] as const];
+    const [to, from] = [
+      (x: number, y: number) => [x - 1250, y - 2250] as const,
+      (x: number, y: number) => [x + 1250, y + 2250] as const,
+    ];
     const local = toLocalGrid(raw, to, from);
     if (!local.ok) throw new Error(local.reason);
     expect(heightIn(local.value, 0, 0)).toBeCloseTo(25, 3);
-    expect(toLocalGrid(raw, (x, y) => [x, y], (x, y) => [x, y])).toMatchObject({ ok: false, reason: expect.stringMatching(/does not cover/) as string });
+    expect(
+      toLocalGrid(
+        raw,
+        (x, y) => [x, y],
+        (x, y) => [x, y],
+      ),
+    ).toMatchObject({ ok: false, reason: expect.stringMatching(/does not cover/) as string });
   });
 });

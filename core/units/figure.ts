@@ -1,8 +1,29 @@
 /** What a bare number measures; the formatting room decides how it is written. */
 export type Quantity =
-  | 'seconds' | 'minutes' | 'metres' | 'speed' | 'degrees' | 'degreesPerSecond'
-  | 'wattHours' | 'watts' | 'gigabytes' | 'megabits' | 'megabytesPerSecond'
-  | 'grams' | 'kilograms' | 'percent' | 'count' | 'ev' | 'stops' | 'factor' | 'millimetres' | 'celsius' | 'density' | 'accel' | 'lux' | 'pixels';
+  | 'seconds'
+  | 'minutes'
+  | 'metres'
+  | 'speed'
+  | 'degrees'
+  | 'degreesPerSecond'
+  | 'wattHours'
+  | 'watts'
+  | 'gigabytes'
+  | 'megabits'
+  | 'megabytesPerSecond'
+  | 'grams'
+  | 'kilograms'
+  | 'percent'
+  | 'count'
+  | 'ev'
+  | 'stops'
+  | 'factor'
+  | 'millimetres'
+  | 'celsius'
+  | 'density'
+  | 'accel'
+  | 'lux'
+  | 'pixels';
 
 /** One line of a sum: what it is, how much, and how it came about. */
 export interface Term {

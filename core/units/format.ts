@@ -55,7 +55,8 @@ const IMPERIAL: Partial<Record<Quantity, Style>> = {
 const styleOf = (quantity: Quantity, system: UnitSystem): Style =>
   (system === 'imperial' ? IMPERIAL[quantity] : undefined) ?? METRIC[quantity];
 
-const shift = (quantity: Quantity, system: UnitSystem): number => (quantity === 'celsius' && system === 'imperial' ? 32 : 0);
+const shift = (quantity: Quantity, system: UnitSystem): number =>
+  quantity === 'celsius' && system === 'imperial' ? 32 : 0;
 
 /** An SI value in the person's own units, without rounding. */
 export const toShown = (value: number, quantity: Quantity, system: UnitSystem): number =>
@@ -82,7 +83,9 @@ export const write = (value: number, quantity: Quantity, system: UnitSystem = 'm
 export const writeText = (value: number, quantity: Quantity, system: UnitSystem = 'metric'): string => {
   const written = write(value, quantity, system);
   if (written.unit === '') return written.number;
-  return /^[°%×]$/.test(written.unit) ? `${written.number}${written.unit}` : `${written.number} ${written.unit}`;
+  return /^[°%×]$/.test(written.unit)
+    ? `${written.number}${written.unit}`
+    : `${written.number} ${written.unit}`;
 };
 
 /** Seconds as m:ss, for spans a person reads as a clock. */

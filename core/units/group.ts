@@ -4,7 +4,8 @@ export const groupBy = <T, K>(list: Iterable<T>, keyOf: (thing: T) => K): Map<K,
   for (const thing of list) {
     const key = keyOf(thing);
     const group = groups.get(key);
-    if (group) group.push(thing); else groups.set(key, [thing]);
+    if (group) group.push(thing);
+    else groups.set(key, [thing]);
   }
   return groups;
 };

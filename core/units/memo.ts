@@ -7,7 +7,11 @@ export class KeyedMemo<T> {
 
   get(key: string, inputs: readonly unknown[], work: () => T): T {
     const entry = this.held.get(key);
-    if (entry && entry.inputs.length === inputs.length && entry.inputs.every((input, i) => Object.is(input, inputs[i]))) {
+    if (
+      entry &&
+      entry.inputs.length === inputs.length &&
+      entry.inputs.every((input, i) => Object.is(input, inputs[i]))
+    ) {
       return entry.value;
     }
     const value = work();

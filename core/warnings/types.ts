@@ -8,7 +8,11 @@ export type WarningSubject =
 /** Something that would help. With `set`, one key applies it: the fields and their new values. */
 export interface Cure {
   readonly say: string;
-  readonly set?: { readonly entity: 'shot' | 'location' | 'film' | 'pack' | 'flight'; readonly id: string; readonly fields: Readonly<Record<string, unknown>> };
+  readonly set?: {
+    readonly entity: 'shot' | 'location' | 'film' | 'pack' | 'flight';
+    readonly id: string;
+    readonly fields: Readonly<Record<string, unknown>>;
+  };
 }
 
 /** A warning is data; the interface renders it and never writes its own. */
@@ -27,4 +31,5 @@ const RANK: Readonly<Record<Severity, number>> = { stop: 0, care: 1, note: 2 };
 export const bySeverity = (warnings: readonly Warning[]): Warning[] =>
   [...warnings].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 
-export const worst = (warnings: readonly Warning[]): Severity | null => bySeverity(warnings)[0]?.severity ?? null;
+export const worst = (warnings: readonly Warning[]): Severity | null =>
+  bySeverity(warnings)[0]?.severity ?? null;

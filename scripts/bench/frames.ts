@@ -3,13 +3,26 @@ import type { Browser, CDPSession, Page } from '@playwright/test';
 import { ms, report, spread } from './figures';
 
 /** One thing the browser did on a thread, as its own record tells it; times in µs, `tdur` what of it the thread had the processor. */
-interface Told { readonly name: string; readonly ph: string; readonly pid: number; readonly tid: number; readonly ts: number; readonly dur?: number; readonly tdur?: number }
+interface Told {
+  readonly name: string;
+  readonly ph: string;
+  readonly pid: number;
+  readonly tid: number;
+  readonly ts: number;
+  readonly dur?: number;
+  readonly tdur?: number;
+}
 
 /** What the page asked of the processor between two pictures, ms. */
-export interface Frame { own: number; collecting: number; drawing: number }
+export interface Frame {
+  own: number;
+  collecting: number;
+  drawing: number;
+}
 
 const FRAME = 'bench-frame';
-const SCRIPT = /^(FunctionCall|RunMicrotasks|EvaluateScript|TimerFire|FireAnimationFrame|FireIdleCallback|EventDispatch|HandlePostMessage|v8\.\w+)$/;
+const SCRIPT =
+  /^(FunctionCall|RunMicrotasks|EvaluateScript|TimerFire|FireAnimationFrame|FireIdleCallback|EventDispatch|HandlePostMessage|v8\.\w+)$/;
 const COLLECTOR = /^(MinorGC|MajorGC|BlinkGC|V8\.GC)/;
 const DRAWING = /^(UpdateLayoutTree|Layout|PrePaint|Paint|Layerize|Commit)$/;
 
@@ -17,10 +30,20 @@ const DRAWING = /^(UpdateLayoutTree|Layout|PrePaint|Paint|Layerize|Commit)$/;
 const recorded = async (browser: Browser, act: () => Promise<void>): Promise<Told[]> => {
   const cdp: CDPSession = await browser.newBrowserCDPSession();
   const told: Told[] = [];
-  cdp.on('Tracing.dataCollected', ({ value }) => { told.push(...value as unknown as Told[]); });
-  await cdp.send('Tracing.start', { transferMode: 'ReportEvents', traceConfig: { includedCategories: ['devtools.timeline', 'blink.user_timing', 'v8', 'disabled-by-default-v8.gc'], recordMode: 'recordAsMuchAsPossible' } });
+  cdp.on('Tracing.dataCollected', ({ value }) => {
+    told.push(...(value as unknown as Told[]));
+  });
+  await cdp.send('Tracing.start', {
+    transferMode: 'ReportEvents',
+    traceConfig: {
+      includedCategories: ['devtools.timeline', 'blink.user_timing', 'v8', 'disabled-by-default-v8.gc'],
+      recordMode: 'recordAsMuchAsPossible',
+    },
+  });
   await act();
-  const whole = new Promise((done) => { cdp.once('Tracing.tracingComplete', done); });
+  const whole = new Promise((done) => {
+    cdp.once('Tracing.tracingComplete', done);
+  });
   await cdp.send('Tracing.end');
   await whole;
   await cdp.detach();
@@ -37,8 +60,15 @@ const drag = async (steps: number): Promise<void> => {
   handle.dispatchEvent(new PointerEvent('pointerdown', at));
   handle.dispatchEvent(new MouseEvent('mousedown', at));
   for (let i = 0; i < steps; i += 1) {
-    await new Promise<void>((done) => { requestAnimationFrame(() => { performance.mark('bench-frame'); done(); }); });
-    window.dispatchEvent(new MouseEvent('mousemove', { ...at, clientX: at.clientX + 0.3 * rail.width * Math.sin(i / 15) }));
+    await new Promise<void>((done) => {
+      requestAnimationFrame(() => {
+        performance.mark('bench-frame');
+        done();
+      });
+    });
+    window.dispatchEvent(
+      new MouseEvent('mousemove', { ...at, clientX: at.clientX + 0.3 * rail.width * Math.sin(i / 15) }),
+    );
   }
   window.dispatchEvent(new MouseEvent('mouseup', at));
   window.dispatchEvent(new PointerEvent('pointerup', at));
@@ -52,7 +82,9 @@ const framesOf = (told: readonly Told[]): Frame[] => {
   const marks = told.filter((e) => e.name === FRAME).sort((a, b) => a.ts - b.ts);
   const [first] = marks;
   if (!first) throw new Error('the record has no frames');
-  const main = told.filter((e) => e.ph === 'X' && e.pid === first.pid && e.tid === first.tid).sort((a, b) => a.ts - b.ts || end(b) - end(a));
+  const main = told
+    .filter((e) => e.ph === 'X' && e.pid === first.pid && e.tid === first.tid)
+    .sort((a, b) => a.ts - b.ts || end(b) - end(a));
   const frames: Frame[] = marks.map(() => ({ own: 0, collecting: 0, drawing: 0 }));
   const open = { script: -1, collector: -1, drawing: -1 };
   let n = -1;
@@ -87,14 +119,20 @@ const ticks = (): { all: number; stolen: number } => {
   return { all: counts.reduce((sum, n) => sum + n, 0), stolen: counts[7] ?? 0 };
 };
 
-export interface Dragged { readonly frames: readonly Frame[]; readonly stolenShare: number }
+export interface Dragged {
+  readonly frames: readonly Frame[];
+  readonly stolenShare: number;
+}
 
 /** What a page asks of the processor in each frame while a slider is held; what neighbours on this machine take is not in it. */
 export const dragged = async (browser: Browser, page: Page, steps: number): Promise<Dragged> => {
   const before = ticks();
   const told = await recorded(browser, () => page.evaluate(drag, steps));
   const after = ticks();
-  return { frames: framesOf(told), stolenShare: (after.stolen - before.stolen) / Math.max(1, after.all - before.all) };
+  return {
+    frames: framesOf(told),
+    stolenShare: (after.stolen - before.stolen) / Math.max(1, after.all - before.all),
+  };
 };
 
 /** @param cold frames until the engine has compiled what it runs */
@@ -107,6 +145,10 @@ export const reportDragged = (what: string, { frames, stolenShare }: Dragged, co
   line('own code of a frame', (f) => f.own);
   line('with what the collector took', (f) => f.own + f.collecting);
   line('style, layout and paint', (f) => f.drawing);
-  const over = (list: readonly Frame[], of: (f: Frame) => number): number => list.filter((f) => of(f) > 16).length;
-  report(`${what}: frames over 16 ms`, `own code ${over(warm, (f) => f.own)}, with the collector ${over(warm, (f) => f.own + f.collecting)}, of ${warm.length}; own worst of the first ${cold} ${ms(Math.max(...frames.slice(0, cold).map((f) => f.own)))}; other guests had ${(stolenShare * 100).toFixed(1)} % of the host`);
+  const over = (list: readonly Frame[], of: (f: Frame) => number): number =>
+    list.filter((f) => of(f) > 16).length;
+  report(
+    `${what}: frames over 16 ms`,
+    `own code ${over(warm, (f) => f.own)}, with the collector ${over(warm, (f) => f.own + f.collecting)}, of ${warm.length}; own worst of the first ${cold} ${ms(Math.max(...frames.slice(0, cold).map((f) => f.own)))}; other guests had ${(stolenShare * 100).toFixed(1)} % of the host`,
+  );
 };

@@ -22,8 +22,15 @@ const preview = async (page: Page): Promise<void> => {
   await page.locator('canvas').waitFor();
   await page.getByRole('button', { name: 'Play' }).click();
   await page.waitForFunction(() => document.querySelector('canvas')?.dataset['frameMs']);
-  report('preview: script time of a frame', `median ${await page.locator('canvas').getAttribute('data-frame-ms') ?? ''} ms`);
-  const size = await page.evaluate(() => (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).filter((r) => /EyeCanvas|PreviewStage/.test(r.name)).reduce((sum, r) => sum + r.encodedBodySize, 0));
+  report(
+    'preview: script time of a frame',
+    `median ${(await page.locator('canvas').getAttribute('data-frame-ms')) ?? ''} ms`,
+  );
+  const size = await page.evaluate(() =>
+    (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
+      .filter((r) => /EyeCanvas|PreviewStage/.test(r.name))
+      .reduce((sum, r) => sum + r.encodedBodySize, 0),
+  );
   report('preview: loaded when opened', `${(size / 1000).toFixed(0)} kB`);
 };
 
@@ -34,45 +41,111 @@ const panned = async (page: Page, address: string, film: string): Promise<void> 
   await page.waitForFunction(() => document.querySelector('.list .row'));
   const box = await page.locator('.canvas').boundingBox();
   if (!box) return;
-  const frames = page.evaluate(() => new Promise<number[]>((done) => {
-    const told: number[] = [];
-    const real = window.requestAnimationFrame.bind(window);
-    window.requestAnimationFrame = (act) => real((t) => { const began = performance.now(); act(t); told.push(performance.now() - began); });
-    setTimeout(() => { window.requestAnimationFrame = real; done(told); }, 6000);
-  }));
+  const frames = page.evaluate(
+    () =>
+      new Promise<number[]>((done) => {
+        const told: number[] = [];
+        const real = window.requestAnimationFrame.bind(window);
+        window.requestAnimationFrame = (act) =>
+          real((t) => {
+            const began = performance.now();
+            act(t);
+            told.push(performance.now() - began);
+          });
+        setTimeout(() => {
+          window.requestAnimationFrame = real;
+          done(told);
+        }, 6000);
+      }),
+  );
   await page.mouse.move(box.x + 300, box.y + 300);
   await page.mouse.down();
-  for (let i = 0; i < 120; i += 1) await page.mouse.move(box.x + 300 + 120 * Math.sin(i / 9), box.y + 300 + 90 * Math.cos(i / 7));
+  for (let i = 0; i < 120; i += 1)
+    await page.mouse.move(box.x + 300 + 120 * Math.sin(i / 9), box.y + 300 + 90 * Math.cos(i / 7));
   await page.mouse.up();
   const s = spread((await frames).filter((t) => t > 0.3));
-  report('plan: script of a frame while panning, 500 things, 60 paths', `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}`);
-  const size = await page.evaluate(() => (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).filter((r) => /PlanView|site\.worker|raster|outline/.test(r.name)).reduce((sum, r) => sum + r.encodedBodySize, 0));
+  report(
+    'plan: script of a frame while panning, 500 things, 60 paths',
+    `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}`,
+  );
+  const size = await page.evaluate(() =>
+    (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
+      .filter((r) => /PlanView|site\.worker|raster|outline/.test(r.name))
+      .reduce((sum, r) => sum + r.encodedBodySize, 0),
+  );
   report('plan: loaded when opened', `${(size / 1000).toFixed(0)} kB`);
 };
 
 const run = async (): Promise<void> => {
   console.log('\nPages, in Chromium');
-  if (!existsSync('/usr/bin/chromium')) { console.log('Chromium is not installed; npm test installs it.'); return; }
+  if (!existsSync('/usr/bin/chromium')) {
+    console.log('Chromium is not installed; npm test installs it.');
+    return;
+  }
   const dataDir = await mkdtemp(join(tmpdir(), 'dusk-bench-'));
-  const app = await start({ host: '127.0.0.1', port: 0, dataDir, names: [], demo: false, webDir: resolve('dist/web') }, pino({ level: 'silent' }));
+  const app = await start(
+    { host: '127.0.0.1', port: 0, dataDir, names: [], demo: false, webDir: resolve('dist/web') },
+    pino({ level: 'silent' }),
+  );
   const like = demoFilm();
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update'] });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update'],
+  });
   for (const count of [18, 60, 500]) {
-    const shots = Array.from({ length: count }, (_, i) => { const s = like.shots[i % like.shots.length]; if (!s) throw new Error('no shots'); return { ...s, id: `e0000000-0000-4000-8000-${String(i).padStart(12, '0')}`, position: `a${String(i).padStart(4, '0')}x` }; });
+    const shots = Array.from({ length: count }, (_, i) => {
+      const s = like.shots[i % like.shots.length];
+      if (!s) throw new Error('no shots');
+      return {
+        ...s,
+        id: `e0000000-0000-4000-8000-${String(i).padStart(12, '0')}`,
+        position: `a${String(i).padStart(4, '0')}x`,
+      };
+    });
     const film = await app.films.importFile({ ...like, shots }, 'bench');
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     const began = performance.now();
     await page.goto(`${app.address}/film/${film}`);
     await page.locator('.slate').first().waitFor();
     const usable = performance.now() - began;
-    const sizes = await page.evaluate(() => (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).filter((r) => /\.(js|css)$/.test(r.name) && r.startTime < (performance.getEntriesByName('usable')[0]?.startTime ?? Infinity)).reduce((sum, r) => sum + r.encodedBodySize, 0));
+    const sizes = await page.evaluate(() =>
+      (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
+        .filter(
+          (r) =>
+            /\.(js|css)$/.test(r.name) &&
+            r.startTime < (performance.getEntriesByName('usable')[0]?.startTime ?? Infinity),
+        )
+        .reduce((sum, r) => sum + r.encodedBodySize, 0),
+    );
     await page.locator('.slate', { hasText: 'Along the parapet' }).first().click();
     await page.getByRole('slider', { name: 'Length' }).focus();
     const held = await dragged(browser, page, STEPS);
-    report(`${count} slates: usable after`, `${ms(usable)}, ${(sizes / 1000).toFixed(0)} kB of script and style`);
+    report(
+      `${count} slates: usable after`,
+      `${ms(usable)}, ${(sizes / 1000).toFixed(0)} kB of script and style`,
+    );
     reportDragged(`${count} slates, slider held`, held, COLD);
     if (count === 18) await preview(page);
-    if (count === 60) await panned(page, app.address, await app.films.importFile({ ...like, shots: shots.map((s) => ({ ...s, locationId: like.locations[0]?.id ?? '', subjectId: like.subjects[0]?.id ?? null })), features: obstacles(500, like.locations[0]?.id ?? '').map((f) => ({ ...f, points: [...f.points] })) }, 'bench'));
+    if (count === 60)
+      await panned(
+        page,
+        app.address,
+        await app.films.importFile(
+          {
+            ...like,
+            shots: shots.map((s) => ({
+              ...s,
+              locationId: like.locations[0]?.id ?? '',
+              subjectId: like.subjects[0]?.id ?? null,
+            })),
+            features: obstacles(500, like.locations[0]?.id ?? '').map((f) => ({
+              ...f,
+              points: [...f.points],
+            })),
+          },
+          'bench',
+        ),
+      );
     await page.close();
   }
   await browser.close();

@@ -15,40 +15,80 @@ const SECONDS = 8;
 
 const sixtyShots = () => {
   const film = demoFilm();
-  return { ...film, shots: Array.from({ length: SHOTS }, (_, i) => { const like = film.shots[i % film.shots.length]; if (!like) throw new Error('no shots'); return { ...like, id: uuid(), title: `${like.title} ${i}` }; }) };
+  return {
+    ...film,
+    shots: Array.from({ length: SHOTS }, (_, i) => {
+      const like = film.shots[i % film.shots.length];
+      if (!like) throw new Error('no shots');
+      return { ...like, id: uuid(), title: `${like.title} ${i}` };
+    }),
+  };
 };
 
 const agent = new Agent({ keepAlive: true });
 /** A post that costs this process little, since it shares the machine with the server. */
-const lightPost = (address: string, path: string, body: unknown): Promise<number> => new Promise((resolve, reject) => {
-  const text = JSON.stringify(body);
-  const sent = request(`${address}${path}`, { method: 'POST', agent, headers: { 'content-type': 'application/json', 'content-length': Buffer.byteLength(text) } }, (answer) => {
-    answer.resume();
-    answer.on('end', () => { resolve(answer.statusCode ?? 0); });
+const lightPost = (address: string, path: string, body: unknown): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const text = JSON.stringify(body);
+    const sent = request(
+      `${address}${path}`,
+      {
+        method: 'POST',
+        agent,
+        headers: { 'content-type': 'application/json', 'content-length': Buffer.byteLength(text) },
+      },
+      (answer) => {
+        answer.resume();
+        answer.on('end', () => {
+          resolve(answer.statusCode ?? 0);
+        });
+      },
+    );
+    sent.on('error', reject);
+    sent.end(text);
   });
-  sent.on('error', reject);
-  sent.end(text);
-});
 
 /** The application in a process of its own, as it runs. */
-const serve = (dataDir: string): Promise<{ address: string; stop: () => Promise<void> }> => new Promise((resolve, reject) => {
-  const child = spawn(process.execPath, ['dist/server/main.mjs'], { env: { ...process.env, DUSK_DATA: dataDir, DUSK_PORT: '0', DUSK_LOG: 'silent' }, stdio: ['ignore', 'pipe', 'inherit'] });
-  const ended = new Promise<void>((done) => { child.on('exit', () => done()); });
-  child.on('exit', () => reject(new Error('the server ended')));
-  child.stdout.on('data', (data: Buffer) => {
-    const address = /is at (http:\S+)/.exec(data.toString())?.[1];
-    if (address) resolve({ address, stop: () => { child.kill('SIGTERM'); return ended; } });
+const serve = (dataDir: string): Promise<{ address: string; stop: () => Promise<void> }> =>
+  new Promise((resolve, reject) => {
+    const child = spawn(process.execPath, ['dist/server/main.mjs'], {
+      env: { ...process.env, DUSK_DATA: dataDir, DUSK_PORT: '0', DUSK_LOG: 'silent' },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    const ended = new Promise<void>((done) => {
+      child.on('exit', () => done());
+    });
+    child.on('exit', () => reject(new Error('the server ended')));
+    child.stdout.on('data', (data: Buffer) => {
+      const address = /is at (http:\S+)/.exec(data.toString())?.[1];
+      if (address)
+        resolve({
+          address,
+          stop: () => {
+            child.kill('SIGTERM');
+            return ended;
+          },
+        });
+    });
   });
-});
 
 const run = async (): Promise<void> => {
   const dataDir = await mkdtemp(join(tmpdir(), 'dusk-bench-'));
   const app = await serve(dataDir);
   const post = (path: string, body: unknown): Promise<Response> =>
-    fetch(`${app.address}${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+    fetch(`${app.address}${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
   const films: string[] = [];
-  for (let i = 0; i < FILMS; i += 1) films.push((await (await post('/api/films/import', sixtyShots())).json() as { id: string }).id);
-  const opened = await Promise.all(films.map(async (f) => (await (await fetch(`${app.address}/api/films/${f}`)).json() as { rows: AnyRow[] }).rows));
+  for (let i = 0; i < FILMS; i += 1)
+    films.push(((await (await post('/api/films/import', sixtyShots())).json()) as { id: string }).id);
+  const opened = await Promise.all(
+    films.map(
+      async (f) => ((await (await fetch(`${app.address}/api/films/${f}`)).json()) as { rows: AnyRow[] }).rows,
+    ),
+  );
   const rows = opened.flat().filter((r): r is Extract<AnyRow, { kind: 'shot' }> => r.kind === 'shot');
   const versions = new Map(rows.map((r) => [r.value.id, r.version]));
   const save = async (i: number): Promise<number> => {
@@ -57,7 +97,11 @@ const run = async (): Promise<void> => {
     const version = versions.get(row.value.id) ?? 1;
     versions.set(row.value.id, version + 1);
     const began = performance.now();
-    const answer = await lightPost(app.address, '/api/changes', { batch: uuid(), device: 'bench', changes: [{ kind: 'shot', id: row.value.id, version, value: { ...row.value, takes: 1 + (i % 5) } }] });
+    const answer = await lightPost(app.address, '/api/changes', {
+      batch: uuid(),
+      device: 'bench',
+      changes: [{ kind: 'shot', id: row.value.id, version, value: { ...row.value, takes: 1 + (i % 5) } }],
+    });
     if (answer !== 200) throw new Error(`a save was refused: ${answer}`);
     return performance.now() - began;
   };
@@ -66,12 +110,18 @@ const run = async (): Promise<void> => {
   const began = performance.now();
   for (let i = 0; i < PER_SECOND * SECONDS; i += 1) {
     const wait = began + (i * 1000) / PER_SECOND - performance.now();
-    if (wait > 0) await new Promise((resolve) => { setTimeout(resolve, wait); });
+    if (wait > 0)
+      await new Promise((resolve) => {
+        setTimeout(resolve, wait);
+      });
     pending.push(save(100 + i));
   }
   const times = spread(await Promise.all(pending));
   console.log(`\nServer, ${FILMS} films of ${SHOTS} shots stored`);
-  report(`saving one shot at ${PER_SECOND} requests a second`, `median ${ms(times.median)}, p95 ${ms(times.p95)}, worst ${ms(times.max)}`);
+  report(
+    `saving one shot at ${PER_SECOND} requests a second`,
+    `median ${ms(times.median)}, p95 ${ms(times.p95)}, worst ${ms(times.max)}`,
+  );
   const opens: number[] = [];
   for (let i = 0; i < 60; i += 1) {
     const at = performance.now();

@@ -4,13 +4,21 @@ import { ASSET_MIMES } from '@contract';
 import helmet from 'helmet';
 import { HttpProblem } from './problem';
 
-const hostName = (header: string): string => header.replace(/:\d+$/, '').replace(/^\[(.*)\]$/, '$1').toLowerCase();
+const hostName = (header: string): string =>
+  header
+    .replace(/:\d+$/, '')
+    .replace(/^\[(.*)\]$/, '$1')
+    .toLowerCase();
 
 /** Files come as they are, everything else as JSON. */
 const checkBody = (request: Request): void => {
   const file = request.path === '/api/assets';
   if (request.is(file ? [...ASSET_MIMES] : ['application/json'])) return;
-  throw new HttpProblem(415, file ? 'asset-kind' : 'not-json', file ? 'Only pictures (PNG, JPEG, WebP) and rasters of heights are kept.' : 'Send JSON.');
+  throw new HttpProblem(
+    415,
+    file ? 'asset-kind' : 'not-json',
+    file ? 'Only pictures (PNG, JPEG, WebP) and rasters of heights are kept.' : 'Send JSON.',
+  );
 };
 
 /**
@@ -21,13 +29,18 @@ export const guard = (names: readonly string[]): RequestHandler => {
   return (request, _response, next) => {
     const header = request.headers.host ?? '';
     const name = hostName(header);
-    if (!allowed.has(name) && isIP(name) === 0) throw new HttpProblem(403, 'host', 'This application does not answer under that host name.');
+    if (!allowed.has(name) && isIP(name) === 0)
+      throw new HttpProblem(403, 'host', 'This application does not answer under that host name.');
     if (request.method !== 'GET' && request.method !== 'HEAD') {
       const { origin } = request.headers;
       const site = request.headers['sec-fetch-site'];
-      if (origin !== undefined && URL.parse(origin)?.host !== header) throw new HttpProblem(403, 'origin', 'Writes are only taken from the application itself.');
-      if (site !== undefined && site !== 'same-origin' && site !== 'none') throw new HttpProblem(403, 'origin', 'Writes are only taken from the application itself.');
-      const hasBody = Number(request.headers['content-length'] ?? 0) > 0 || request.headers['transfer-encoding'] !== undefined;
+      if (origin !== undefined && URL.parse(origin)?.host !== header)
+        throw new HttpProblem(403, 'origin', 'Writes are only taken from the application itself.');
+      if (site !== undefined && site !== 'same-origin' && site !== 'none')
+        throw new HttpProblem(403, 'origin', 'Writes are only taken from the application itself.');
+      const hasBody =
+        Number(request.headers['content-length'] ?? 0) > 0 ||
+        request.headers['transfer-encoding'] !== undefined;
       if (hasBody) checkBody(request);
     }
     next();
@@ -38,14 +51,29 @@ export const guard = (names: readonly string[]): RequestHandler => {
 const CHART_STYLE = "'sha256-aSysLrDECVdJ6L+jLf8CC5QKLmwRuk/OZiZk9mYky8A='";
 
 /** Headers that keep the page to itself: nothing inline, nothing from elsewhere but map tiles from an address the owner set. */
-export const headers = (tiles: string): RequestHandler => helmet({
-  contentSecurityPolicy: {
-    useDefaults: false,
-    directives: {
-      defaultSrc: ["'none'"], scriptSrc: ["'self'"], styleSrc: ["'self'", CHART_STYLE], fontSrc: ["'self'"], imgSrc: ["'self'", 'data:', 'blob:', ...(tiles ? [new URL(tiles.replaceAll(/[{}]/g, '')).origin] : [])],
-      connectSrc: ["'self'"], workerSrc: ["'self'"], manifestSrc: ["'self'"], baseUri: ["'none'"], formAction: ["'none'"], frameAncestors: ["'none'"],
+export const headers = (tiles: string): RequestHandler =>
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'", CHART_STYLE],
+        fontSrc: ["'self'"],
+        imgSrc: [
+          "'self'",
+          'data:',
+          'blob:',
+          ...(tiles ? [new URL(tiles.replaceAll(/[{}]/g, '')).origin] : []),
+        ],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        baseUri: ["'none'"],
+        formAction: ["'none'"],
+        frameAncestors: ["'none'"],
+      },
     },
-  },
-  strictTransportSecurity: false,
-  crossOriginEmbedderPolicy: false,
-});
+    strictTransportSecurity: false,
+    crossOriginEmbedderPolicy: false,
+  });

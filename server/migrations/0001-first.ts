@@ -1,6 +1,7 @@
 import type { Sequelize } from 'sequelize';
 
-const common = 'id TEXT PRIMARY KEY, version INTEGER NOT NULL, created_at TEXT NOT NULL, updated_at TEXT NOT NULL, body JSON NOT NULL';
+const common =
+  'id TEXT PRIMARY KEY, version INTEGER NOT NULL, created_at TEXT NOT NULL, updated_at TEXT NOT NULL, body JSON NOT NULL';
 const refers = (column: string, table: string, required: boolean): string =>
   `${column} TEXT ${required ? 'NOT NULL ' : ''}REFERENCES ${table}(id) DEFERRABLE INITIALLY DEFERRED`;
 const named = 'name TEXT NOT NULL';

@@ -8,14 +8,15 @@ import { flights } from './0005-flights';
 import { cardsAndChecks } from './0006-cards-and-checks';
 
 /** Every schema change, in order, forward only. */
-const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] = [
-  { name: '0001-first', up: first },
-  { name: '0002-pilots-and-fields', up: pilotsAndFields },
-  { name: '0003-site', up: site },
-  { name: '0004-light', up: light },
-  { name: '0005-flights', up: flights },
-  { name: '0006-cards-and-checks', up: cardsAndChecks },
-];
+const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] =
+  [
+    { name: '0001-first', up: first },
+    { name: '0002-pilots-and-fields', up: pilotsAndFields },
+    { name: '0003-site', up: site },
+    { name: '0004-light', up: light },
+    { name: '0005-flights', up: flights },
+    { name: '0006-cards-and-checks', up: cardsAndChecks },
+  ];
 
 /** Brings a database to the newest schema, or to the one named. @returns names of the migrations that ran */
 export const migrate = async (sequelize: Sequelize, to?: string): Promise<string[]> => {

@@ -4,7 +4,13 @@ import { read } from '../database';
 import { TABLES } from './tables';
 
 /** A row as the database gives it. */
-type RawRow = Readonly<Record<string, unknown>> & { readonly id: string; readonly version: number; readonly created_at: string; readonly updated_at: string; readonly body: string };
+type RawRow = Readonly<Record<string, unknown>> & {
+  readonly id: string;
+  readonly version: number;
+  readonly created_at: string;
+  readonly updated_at: string;
+  readonly body: string;
+};
 
 const BOOLEANS = new Set(['retired']);
 
@@ -12,9 +18,17 @@ const BOOLEANS = new Set(['retired']);
 export const columnOf = (field: string): string => field.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);
 
 const toRow = (kind: EntityKind, raw: RawRow): AnyRow => {
-  const columns = Object.fromEntries(TABLES[kind].columns.map((c) => { const value = raw[columnOf(c)]; return [c, BOOLEANS.has(c) ? Boolean(value) : value]; }));
+  const columns = Object.fromEntries(
+    TABLES[kind].columns.map((c) => {
+      const value = raw[columnOf(c)];
+      return [c, BOOLEANS.has(c) ? Boolean(value) : value];
+    }),
+  );
   return {
-    kind, version: raw.version, createdAt: raw.created_at, updatedAt: raw.updated_at,
+    kind,
+    version: raw.version,
+    createdAt: raw.created_at,
+    updatedAt: raw.updated_at,
     value: { id: raw.id, ...columns, ...(JSON.parse(raw.body) as object) },
   } as AnyRow;
 };
@@ -23,28 +37,52 @@ const toRow = (kind: EntityKind, raw: RawRow): AnyRow => {
 const toColumns = ({ kind, version, createdAt, updatedAt, value }: AnyRow): [string, unknown][] => {
   const fields = value as Readonly<Record<string, unknown>>;
   const { columns } = TABLES[kind];
-  const body = Object.fromEntries(Object.entries(fields).filter(([key]) => key !== 'id' && !columns.includes(key)));
-  const own = columns.map((c): [string, unknown] => [columnOf(c), BOOLEANS.has(c) ? Number(fields[c]) : fields[c] ?? null]);
-  return [['id', fields['id']], ['version', version], ['created_at', createdAt], ['updated_at', updatedAt], ['body', JSON.stringify(body)], ...own];
+  const body = Object.fromEntries(
+    Object.entries(fields).filter(([key]) => key !== 'id' && !columns.includes(key)),
+  );
+  const own = columns.map((c): [string, unknown] => [
+    columnOf(c),
+    BOOLEANS.has(c) ? Number(fields[c]) : (fields[c] ?? null),
+  ]);
+  return [
+    ['id', fields['id']],
+    ['version', version],
+    ['created_at', createdAt],
+    ['updated_at', updatedAt],
+    ['body', JSON.stringify(body)],
+    ...own,
+  ];
 };
 
 /**
  * Rows of a kind where a column has one of some values; all of them for null.
  * Plain SQL with bound values throughout: on one small row, building model instances took longer than the database did.
  */
-export const readRows = async (sequelize: Sequelize, kind: EntityKind, field: string, values: readonly string[] | null): Promise<AnyRow[]> => {
+export const readRows = async (
+  sequelize: Sequelize,
+  kind: EntityKind,
+  field: string,
+  values: readonly string[] | null,
+): Promise<AnyRow[]> => {
   if (values?.length === 0) return [];
   const where = values === null ? '' : ` WHERE ${columnOf(field)} IN (:values)`;
-  const raw = await read<RawRow>(sequelize, `SELECT * FROM ${TABLES[kind].table}${where}`, values === null ? {} : { values });
+  const raw = await read<RawRow>(
+    sequelize,
+    `SELECT * FROM ${TABLES[kind].table}${where}`,
+    values === null ? {} : { values },
+  );
   return raw.map((r) => toRow(kind, r));
 };
 
-const insert = (sequelize: Sequelize, table: string, columns: [string, unknown][]) => sequelize.query(
-  `INSERT INTO ${table} (${columns.map(([c]) => c).join(', ')}) VALUES (${columns.map((_, i) => `$${i + 1}`).join(', ')})`,
-  { bind: columns.map(([, value]) => value), type: QueryTypes.INSERT },
-);
+const insert = (sequelize: Sequelize, table: string, columns: [string, unknown][]) =>
+  sequelize.query(
+    `INSERT INTO ${table} (${columns.map(([c]) => c).join(', ')}) VALUES (${columns.map((_, i) => `$${i + 1}`).join(', ')})`,
+    { bind: columns.map(([, value]) => value), type: QueryTypes.INSERT },
+  );
 
-export const insertRow = async (sequelize: Sequelize, row: AnyRow): Promise<void> => { await insert(sequelize, TABLES[row.kind].table, toColumns(row)); };
+export const insertRow = async (sequelize: Sequelize, row: AnyRow): Promise<void> => {
+  await insert(sequelize, TABLES[row.kind].table, toColumns(row));
+};
 
 export const updateRow = async (sequelize: Sequelize, row: AnyRow): Promise<void> => {
   const columns = toColumns(row).slice(1);
@@ -55,26 +93,51 @@ export const updateRow = async (sequelize: Sequelize, row: AnyRow): Promise<void
 };
 
 export const deleteRow = async (sequelize: Sequelize, kind: EntityKind, id: string): Promise<void> => {
-  await sequelize.query(`DELETE FROM ${TABLES[kind].table} WHERE id = $1`, { bind: [id], type: QueryTypes.DELETE });
+  await sequelize.query(`DELETE FROM ${TABLES[kind].table} WHERE id = $1`, {
+    bind: [id],
+    type: QueryTypes.DELETE,
+  });
 };
 
 const json = (value: unknown): string | null => (value === null ? null : JSON.stringify(value));
 
 /** Appends to the change log. @returns the change with its sequence */
-export const appendChange = async (sequelize: Sequelize, change: Omit<LoggedChange, 'sequence'>): Promise<LoggedChange> => {
+export const appendChange = async (
+  sequelize: Sequelize,
+  change: Omit<LoggedChange, 'sequence'>,
+): Promise<LoggedChange> => {
   const { id, before, after, ...rest } = change;
-  const columns = [...Object.entries({ ...rest, entityId: id }).map(([f, v]): [string, unknown] => [columnOf(f), v]), ['before', json(before)], ['after', json(after)]] as [string, unknown][];
+  const columns = [
+    ...Object.entries({ ...rest, entityId: id }).map(([f, v]): [string, unknown] => [columnOf(f), v]),
+    ['before', json(before)],
+    ['after', json(after)],
+  ] as [string, unknown][];
   const [sequence] = await insert(sequelize, 'change_log', columns);
   return { sequence, ...change };
 };
 
-type RawChange = Readonly<Record<string, unknown>> & { readonly before: string | null; readonly after: string | null };
+type RawChange = Readonly<Record<string, unknown>> & {
+  readonly before: string | null;
+  readonly after: string | null;
+};
 const parsed = (text: string | null): unknown => (text === null ? null : JSON.parse(text));
 
-const LOGGED = 'sequence, batch, undoes, device, film_id AS filmId, kind, entity_id AS id, at, version, before, after';
+const LOGGED =
+  'sequence, batch, undoes, device, film_id AS filmId, kind, entity_id AS id, at, version, before, after';
 
 /** Logged changes that meet a condition, oldest first; with a limit, the newest of them. */
-export const readChanges = async (sequelize: Sequelize, condition: string, values: Record<string, unknown>, limit = 5000): Promise<LoggedChange[]> => {
-  const raw = await read<RawChange>(sequelize, `SELECT * FROM (SELECT ${LOGGED} FROM change_log WHERE ${condition} ORDER BY sequence DESC LIMIT ${limit}) ORDER BY sequence`, values);
-  return raw.map((r) => ({ ...r, before: parsed(r.before), after: parsed(r.after) }) as unknown as LoggedChange);
+export const readChanges = async (
+  sequelize: Sequelize,
+  condition: string,
+  values: Record<string, unknown>,
+  limit = 5000,
+): Promise<LoggedChange[]> => {
+  const raw = await read<RawChange>(
+    sequelize,
+    `SELECT * FROM (SELECT ${LOGGED} FROM change_log WHERE ${condition} ORDER BY sequence DESC LIMIT ${limit}) ORDER BY sequence`,
+    values,
+  );
+  return raw.map(
+    (r) => ({ ...r, before: parsed(r.before), after: parsed(r.after) }) as unknown as LoggedChange,
+  );
 };

@@ -1,7 +1,9 @@
 import type { EntityKind } from '@contract';
 
 /** Which fields of a thing are columns of their own; the rest is its JSON body. */
-export const TABLES: Readonly<Record<EntityKind, { readonly table: string; readonly columns: readonly string[] }>> = {
+export const TABLES: Readonly<
+  Record<EntityKind, { readonly table: string; readonly columns: readonly string[] }>
+> = {
   film: { table: 'films', columns: ['name', 'pilotId'] },
   location: { table: 'locations', columns: ['filmId', 'position', 'name'] },
   subject: { table: 'subjects', columns: ['locationId', 'name'] },

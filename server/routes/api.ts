@@ -15,45 +15,90 @@ const FILE_LIMIT = '120mb';
 const WHOLE_FILMS = 'whole-films';
 
 /** Every route of the API. */
-export const api = (store: Store, films: Films, assets: Assets, feed: Feed, about: { readonly version: string; readonly tiles: string }): Router => {
+export const api = (
+  store: Store,
+  films: Films,
+  assets: Assets,
+  feed: Feed,
+  about: { readonly version: string; readonly tiles: string },
+): Router => {
   const router = Router();
-  router.get('/health', async (_request, response) => { response.json({ ok: true, sequence: await films.sequence() }); });
-  router.get('/openapi.json', (_request, response) => { response.json(openApi(about.version)); });
-  router.get('/settings', (_request, response) => { response.json({ tiles: about.tiles }); });
-  router.get('/films', async (_request, response) => { response.json({ films: await films.list() }); });
-  router.get('/kit/file', async (_request, response) => { response.attachment('kit.json').send(JSON.stringify(await films.kitFile(), null, 1)); });
+  router.get('/health', async (_request, response) => {
+    response.json({ ok: true, sequence: await films.sequence() });
+  });
+  router.get('/openapi.json', (_request, response) => {
+    response.json(openApi(about.version));
+  });
+  router.get('/settings', (_request, response) => {
+    response.json({ tiles: about.tiles });
+  });
+  router.get('/films', async (_request, response) => {
+    response.json({ films: await films.list() });
+  });
+  router.get('/kit/file', async (_request, response) => {
+    response.attachment('kit.json').send(JSON.stringify(await films.kitFile(), null, 1));
+  });
   router.get('/schemas/:name', (request, response) => {
     const schema = { 'film-file': FilmFileSchema, 'kit-file': KitFileSchema }[request.params.name];
-    if (!schema) throw new HttpProblem(404, 'no-schema', 'There is no such schema: film-file and kit-file are published.');
+    if (!schema)
+      throw new HttpProblem(
+        404,
+        'no-schema',
+        'There is no such schema: film-file and kit-file are published.',
+      );
     response.json({ $schema: 'https://json-schema.org/draft/2020-12/schema', ...schema });
   });
-  router.get('/kit', async (_request, response) => { response.json({ rows: await films.kit() }); });
+  router.get('/kit', async (_request, response) => {
+    response.json({ rows: await films.kit() });
+  });
   router.post('/films/import', express.json({ limit: FILE_LIMIT }), async (request, response) => {
     const id = await films.importFile(checkFilmFile(request.body), WHOLE_FILMS);
     response.status(201).location(`/api/films/${id}`).json({ id });
   });
-  router.get('/films/:id', async (request, response) => { response.json(await films.open(request.params.id)); });
-  router.delete('/films/:id', async (request, response) => { await films.remove(request.params.id, WHOLE_FILMS); response.status(204).end(); });
-  router.get('/films/:id/changes', async (request, response) => { response.json({ changes: await films.changes(request.params.id, 400) }); });
+  router.get('/films/:id', async (request, response) => {
+    response.json(await films.open(request.params.id));
+  });
+  router.delete('/films/:id', async (request, response) => {
+    await films.remove(request.params.id, WHOLE_FILMS);
+    response.status(204).end();
+  });
+  router.get('/films/:id/changes', async (request, response) => {
+    response.json({ changes: await films.changes(request.params.id, 400) });
+  });
   router.get('/films/:id/file', async (request, response) => {
     const file = await films.exportFile(request.params.id);
-    const name = file.film.name.replace(/[^\p{L}\p{N} _-]+/gu, '').trim().slice(0, 60) || 'film';
+    const name =
+      file.film.name
+        .replace(/[^\p{L}\p{N} _-]+/gu, '')
+        .trim()
+        .slice(0, 60) || 'film';
     response.attachment(`${name}.json`).send(JSON.stringify(file, null, 1));
   });
   router.post('/changes', express.json({ limit: BATCH_LIMIT }), async (request, response) => {
     response.json(await store.apply(checkBatch(request.body)));
   });
-  router.post('/assets', express.raw({ limit: ASSET_LIMIT, type: [...ASSET_MIMES] }), async (request, response) => {
-    const bytes: unknown = request.body;
-    const id = await assets.keep(String(request.headers['content-type'] ?? '').split(';')[0] ?? '', Buffer.isBuffer(bytes) ? bytes : Buffer.alloc(0));
-    response.status(201).location(`/api/assets/${id}`).json({ id });
-  });
+  router.post(
+    '/assets',
+    express.raw({ limit: ASSET_LIMIT, type: [...ASSET_MIMES] }),
+    async (request, response) => {
+      const bytes: unknown = request.body;
+      const id = await assets.keep(
+        String(request.headers['content-type'] ?? '').split(';')[0] ?? '',
+        Buffer.isBuffer(bytes) ? bytes : Buffer.alloc(0),
+      );
+      response.status(201).location(`/api/assets/${id}`).json({ id });
+    },
+  );
   router.get('/assets/:id', async (request, response) => {
     const asset = await assets.get(request.params.id);
     if (!asset) throw new HttpProblem(404, 'no-asset', 'There is no such file.');
-    response.set({ 'content-type': asset.mime, 'cache-control': 'private, max-age=31536000, immutable' }).send(asset.bytes);
+    response
+      .set({ 'content-type': asset.mime, 'cache-control': 'private, max-age=31536000, immutable' })
+      .send(asset.bytes);
   });
-  router.get('/projections/:code', async (request, response) => { response.json(await projectionOf(request.params.code)); });
+  router.get('/projections/:code', async (request, response) => {
+    response.json(await projectionOf(request.params.code));
+  });
   router.get('/events', events(feed, films));
   return router;
 };

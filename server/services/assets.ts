@@ -5,7 +5,11 @@ import { read } from '../database';
 import { HttpProblem } from '../http/problem';
 import type { Store } from './store';
 
-export interface Asset { readonly id: string; readonly mime: AssetMime; readonly bytes: Buffer }
+export interface Asset {
+  readonly id: string;
+  readonly mime: AssetMime;
+  readonly bytes: Buffer;
+}
 
 const isMime = (mime: string): mime is AssetMime => (ASSET_MIMES as readonly string[]).includes(mime);
 
@@ -13,40 +17,72 @@ const isMime = (mime: string): mime is AssetMime => (ASSET_MIMES as readonly str
 const SIGNS: Readonly<Record<AssetMime, (b: Buffer) => boolean>> = {
   'image/png': (b) => b.subarray(0, 8).toString('hex') === '89504e470d0a1a0a',
   'image/jpeg': (b) => b.subarray(0, 3).toString('hex') === 'ffd8ff',
-  'image/webp': (b) => b.subarray(0, 4).toString('latin1') === 'RIFF' && b.subarray(8, 12).toString('latin1') === 'WEBP',
+  'image/webp': (b) =>
+    b.subarray(0, 4).toString('latin1') === 'RIFF' && b.subarray(8, 12).toString('latin1') === 'WEBP',
   'application/x-heights': (b) => b.subarray(0, 2).toString('hex') === '1f8b',
 };
 
 /** Files kept beside the rows: pictures and rasters of heights, each under the hash of its content, so that nothing is kept twice. */
 export class Assets {
   /** @param reader a connection that only reads */
-  constructor(private readonly reader: Sequelize, private readonly store: Store) {}
+  constructor(
+    private readonly reader: Sequelize,
+    private readonly store: Store,
+  ) {}
 
   /** @throws HttpProblem 413, 415 */
   async keep(mime: string, bytes: Buffer): Promise<string> {
-    if (!isMime(mime)) throw new HttpProblem(415, 'asset-kind', 'Only pictures (PNG, JPEG, WebP) and rasters of heights are kept.');
-    if (bytes.length === 0 || !SIGNS[mime](bytes)) throw new HttpProblem(415, 'asset-kind', `The file is no ${mime}, whatever its name says.`);
-    if (bytes.length > ASSET_LIMIT) throw new HttpProblem(413, 'asset-size', `The file has ${(bytes.length / 1e6).toFixed(0)} MB; ${ASSET_LIMIT / 1e6} MB are kept at most.`);
+    if (!isMime(mime))
+      throw new HttpProblem(
+        415,
+        'asset-kind',
+        'Only pictures (PNG, JPEG, WebP) and rasters of heights are kept.',
+      );
+    if (bytes.length === 0 || !SIGNS[mime](bytes))
+      throw new HttpProblem(415, 'asset-kind', `The file is no ${mime}, whatever its name says.`);
+    if (bytes.length > ASSET_LIMIT)
+      throw new HttpProblem(
+        413,
+        'asset-size',
+        `The file has ${(bytes.length / 1e6).toFixed(0)} MB; ${ASSET_LIMIT / 1e6} MB are kept at most.`,
+      );
     const id = createHash('sha256').update(bytes).digest('hex');
-    await this.store.alone((writer) => writer.query('INSERT OR IGNORE INTO assets (id, mime, created_at, bytes) VALUES ($1, $2, $3, $4)', { bind: [id, mime, new Date().toISOString(), bytes], type: QueryTypes.INSERT }));
+    await this.store.alone((writer) =>
+      writer.query('INSERT OR IGNORE INTO assets (id, mime, created_at, bytes) VALUES ($1, $2, $3, $4)', {
+        bind: [id, mime, new Date().toISOString(), bytes],
+        type: QueryTypes.INSERT,
+      }),
+    );
     return id;
   }
 
   async get(id: string): Promise<Asset | null> {
-    const rows = await read<{ id: string; mime: AssetMime; bytes: Buffer }>(this.reader, 'SELECT id, mime, bytes FROM assets WHERE id = :id', { id });
+    const rows = await read<{ id: string; mime: AssetMime; bytes: Buffer }>(
+      this.reader,
+      'SELECT id, mime, bytes FROM assets WHERE id = :id',
+      { id },
+    );
     return rows[0] ?? null;
   }
 
   /** Of some ids, those that are there. */
   async all(ids: readonly string[]): Promise<Asset[]> {
-    return ids.length === 0 ? [] : read<{ id: string; mime: AssetMime; bytes: Buffer }>(this.reader, 'SELECT id, mime, bytes FROM assets WHERE id IN (:ids)', { ids });
+    return ids.length === 0
+      ? []
+      : read<{ id: string; mime: AssetMime; bytes: Buffer }>(
+          this.reader,
+          'SELECT id, mime, bytes FROM assets WHERE id IN (:ids)',
+          { ids },
+        );
   }
 
   /** Drops files that no row and no step that could be taken back refers to. */
   async tidy(): Promise<void> {
-    await this.store.alone((writer) => writer.query(`DELETE FROM assets WHERE id NOT IN (
+    await this.store.alone((writer) =>
+      writer.query(`DELETE FROM assets WHERE id NOT IN (
       SELECT json_extract(body, '$.assetId') FROM grounds UNION SELECT json_extract(body, '$.assetId') FROM pictures
       UNION SELECT json_extract(before, '$.assetId') FROM change_log WHERE kind IN ('ground', 'picture') AND before IS NOT NULL
-      UNION SELECT json_extract(after, '$.assetId') FROM change_log WHERE kind IN ('ground', 'picture') AND after IS NOT NULL)`));
+      UNION SELECT json_extract(after, '$.assetId') FROM change_log WHERE kind IN ('ground', 'picture') AND after IS NOT NULL)`),
+    );
   }
 }

@@ -7,7 +7,8 @@ import { BACKUP_DIR } from '../database';
 const KEPT = 7;
 const DAY_MS = 86_400_000;
 
-const stamp = (date: Date): string => date.toISOString().replace(/[-:]/g, '').replace(/\..*/, '').replace('T', '-');
+const stamp = (date: Date): string =>
+  date.toISOString().replace(/[-:]/g, '').replace(/\..*/, '').replace('T', '-');
 
 /** Writes a whole copy of the database while it is in use, and lets go of all but the last seven. @returns the file */
 export const backUp = async (sequelize: Sequelize, dataDir: string, at = new Date()): Promise<string> => {
@@ -21,9 +22,17 @@ export const backUp = async (sequelize: Sequelize, dataDir: string, at = new Dat
 };
 
 /** Backs up now and once a day. @returns a function that stops it */
-export const keepBackingUp = async (sequelize: Sequelize, dataDir: string, log: Logger): Promise<() => void> => {
+export const keepBackingUp = async (
+  sequelize: Sequelize,
+  dataDir: string,
+  log: Logger,
+): Promise<() => void> => {
   const once = async (): Promise<void> => {
-    try { log.info({ file: await backUp(sequelize, dataDir) }, 'backup written'); } catch (error) { log.error({ err: error }, 'backup failed'); }
+    try {
+      log.info({ file: await backUp(sequelize, dataDir) }, 'backup written');
+    } catch (error) {
+      log.error({ err: error }, 'backup failed');
+    }
   };
   await once();
   const timer = setInterval(() => void once(), DAY_MS);

@@ -23,7 +23,10 @@ export class Store {
   private readonly filmOfPlace = new Map<unknown, string>();
 
   /** @param writer a connection only this store writes on; readers have another, so that they never see half a batch */
-  constructor(private readonly writer: Sequelize, private readonly feed: Feed) {}
+  constructor(
+    private readonly writer: Sequelize,
+    private readonly feed: Feed,
+  ) {}
 
   /**
    * Takes a batch. Every change names the version it was made on. A batch sent again because its answer was lost gets
@@ -34,21 +37,36 @@ export class Store {
     return this.oneAtATime(async () => {
       const result = await inTransaction(this.writer, () => this.write(batch));
       this.feed.publish(result.changes);
-      return { rows: result.rows, gone: batch.changes.filter((c) => c.value === null).map(({ kind, id }) => ({ kind, id })) };
+      return {
+        rows: result.rows,
+        gone: batch.changes.filter((c) => c.value === null).map(({ kind, id }) => ({ kind, id })),
+      };
     });
   }
 
   /** Runs a write of its own in turn with the batches. */
-  alone<T>(work: (writer: Sequelize) => Promise<T>): Promise<T> { return this.oneAtATime(() => work(this.writer)); }
+  alone<T>(work: (writer: Sequelize) => Promise<T>): Promise<T> {
+    return this.oneAtATime(() => work(this.writer));
+  }
 
   /** Waits until everything asked for so far is written. */
-  async idle(): Promise<void> { await this.oneAtATime(() => Promise.resolve()); }
+  async idle(): Promise<void> {
+    await this.oneAtATime(() => Promise.resolve());
+  }
 
   /** What is stored now of everything a batch is about, by id. */
   private async stored(changes: readonly Change[]): Promise<Map<string, AnyRow>> {
     const kinds = [...new Set(changes.map((c) => c.kind))];
     const rows: AnyRow[] = [];
-    for (const kind of kinds) rows.push(...await readRows(this.writer, kind, 'id', changes.filter((c) => c.kind === kind).map((c) => c.id)));
+    for (const kind of kinds)
+      rows.push(
+        ...(await readRows(
+          this.writer,
+          kind,
+          'id',
+          changes.filter((c) => c.kind === kind).map((c) => c.id),
+        )),
+      );
     return new Map(rows.map((r) => [r.value.id, r]));
   }
 
@@ -56,7 +74,9 @@ export class Store {
     const before = await this.stored(batch.changes);
     const conflicts = batch.changes.flatMap((change): Conflict[] => {
       const theirs = before.get(change.id) ?? null;
-      return (theirs?.version ?? 0) === change.version ? [] : [{ kind: change.kind, id: change.id, yours: change, theirs }];
+      return (theirs?.version ?? 0) === change.version
+        ? []
+        : [{ kind: change.kind, id: change.id, yours: change, theirs }];
     });
     if (conflicts.length > 0) {
       const known = await readChanges(this.writer, 'batch = :batch', { batch: batch.batch });
@@ -84,43 +104,86 @@ export class Store {
     }
     const updatedAt = now();
     if (stored) {
-      const row = { ...stored, version: stored.version + 1, updatedAt, value: change.value } as unknown as AnyRow;
+      const row = {
+        ...stored,
+        version: stored.version + 1,
+        updatedAt,
+        value: change.value,
+      } as unknown as AnyRow;
       await updateRow(this.writer, row);
       return row;
     }
     const version = await this.firstVersion(change.id);
-    const row = { kind: change.kind, version, createdAt: updatedAt, updatedAt, value: change.value } as unknown as AnyRow;
+    const row = {
+      kind: change.kind,
+      version,
+      createdAt: updatedAt,
+      updatedAt,
+      value: change.value,
+    } as unknown as AnyRow;
     await insertRow(this.writer, row);
     return row;
   }
 
   /** A thing that was deleted and comes back goes on counting, so that no stale copy matches by chance. */
   private async firstVersion(id: string): Promise<number> {
-    const rows = await read<{ top: number | null }>(this.writer, 'SELECT MAX(version) AS top FROM change_log WHERE entity_id = :id', { id });
+    const rows = await read<{ top: number | null }>(
+      this.writer,
+      'SELECT MAX(version) AS top FROM change_log WHERE entity_id = :id',
+      { id },
+    );
     return (rows[0]?.top ?? 0) + 1;
   }
 
-  private log(batch: Batch, change: Change, filmId: string | null, before: AnyRow | null, after: AnyRow | null): Promise<LoggedChange> {
+  private log(
+    batch: Batch,
+    change: Change,
+    filmId: string | null,
+    before: AnyRow | null,
+    after: AnyRow | null,
+  ): Promise<LoggedChange> {
     return appendChange(this.writer, {
-      batch: batch.batch, undoes: batch.undoes ?? null, device: batch.device, filmId, kind: change.kind, id: change.id, at: after?.updatedAt ?? now(),
-      version: after?.version ?? (before?.version ?? 0) + 1, before: before?.value ?? null, after: after?.value ?? null,
+      batch: batch.batch,
+      undoes: batch.undoes ?? null,
+      device: batch.device,
+      filmId,
+      kind: change.kind,
+      id: change.id,
+      at: after?.updatedAt ?? now(),
+      version: after?.version ?? (before?.version ?? 0) + 1,
+      before: before?.value ?? null,
+      after: after?.value ?? null,
     });
   }
 
   /** Which film each change belongs to; kit belongs to none. */
-  private async filmsOf(changes: readonly Change[], before: ReadonlyMap<string, AnyRow>): Promise<(change: Change) => string | null> {
-    const valueOf = (c: Change): Record<string, unknown> => (c.value ?? before.get(c.id)?.value ?? {}) as Record<string, unknown>;
+  private async filmsOf(
+    changes: readonly Change[],
+    before: ReadonlyMap<string, AnyRow>,
+  ): Promise<(change: Change) => string | null> {
+    const valueOf = (c: Change): Record<string, unknown> =>
+      (c.value ?? before.get(c.id)?.value ?? {}) as Record<string, unknown>;
     const films = this.filmOfPlace;
     for (const c of changes) if (c.kind === 'location') films.set(c.id, String(valueOf(c)['filmId']));
-    const unknown = [...new Set(changes.map((c) => valueOf(c)['locationId']))].filter((id): id is string => typeof id === 'string' && !films.has(id));
+    const unknown = [...new Set(changes.map((c) => valueOf(c)['locationId']))].filter(
+      (id): id is string => typeof id === 'string' && !films.has(id),
+    );
     if (unknown.length > 0) {
-      const found = await read<{ id: string; film_id: string }>(this.writer, 'SELECT id, film_id FROM locations WHERE id IN (:unknown)', { unknown });
+      const found = await read<{ id: string; film_id: string }>(
+        this.writer,
+        'SELECT id, film_id FROM locations WHERE id IN (:unknown)',
+        { unknown },
+      );
       for (const row of found) films.set(row.id, row.film_id);
     }
-    return (c) => (c.kind === 'film' ? c.id : films.get(c.kind === 'location' ? c.id : valueOf(c)['locationId']) ?? null);
+    return (c) =>
+      c.kind === 'film' ? c.id : (films.get(c.kind === 'location' ? c.id : valueOf(c)['locationId']) ?? null);
   }
 
-  private async checkReferences(changes: readonly Change[], before: ReadonlyMap<string, AnyRow>): Promise<void> {
+  private async checkReferences(
+    changes: readonly Change[],
+    before: ReadonlyMap<string, AnyRow>,
+  ): Promise<void> {
     await this.checkTargets(changes, before);
     for (const change of changes) if (change.value === null) await this.checkUnused(change);
   }
@@ -135,29 +198,56 @@ export class Store {
         if (typeof target === 'string' && target !== old) wanted.add(target);
       }
       if (wanted.size === 0) continue;
-      const found = await read<{ n: number }>(this.writer, `SELECT COUNT(*) AS n FROM ${TABLES[reference.to].table} WHERE id IN (:ids)`, { ids: [...wanted] });
-      if (found[0]?.n !== wanted.size) throw new HttpProblem(400, 'missing-target', `The ${reference.to} this ${reference.from} belongs to is not there any more.`);
+      const found = await read<{ n: number }>(
+        this.writer,
+        `SELECT COUNT(*) AS n FROM ${TABLES[reference.to].table} WHERE id IN (:ids)`,
+        { ids: [...wanted] },
+      );
+      if (found[0]?.n !== wanted.size)
+        throw new HttpProblem(
+          400,
+          'missing-target',
+          `The ${reference.to} this ${reference.from} belongs to is not there any more.`,
+        );
     }
   }
 
   private async checkUnused(change: Change): Promise<void> {
     for (const reference of REFERENCES.filter((r) => r.to === change.kind)) {
-      await this.refuseIfAny(`SELECT COUNT(*) AS n FROM ${TABLES[reference.from].table} WHERE ${columnOf(reference.field)} = :id`, change, reference.from);
+      await this.refuseIfAny(
+        `SELECT COUNT(*) AS n FROM ${TABLES[reference.from].table} WHERE ${columnOf(reference.field)} = :id`,
+        change,
+        reference.from,
+      );
     }
     if (change.kind !== 'aircraft' && change.kind !== 'filter') return;
     for (const kind of ['pack', 'filter', 'shot', 'charger'] as const) {
-      await this.refuseIfAny(`SELECT COUNT(*) AS n FROM ${TABLES[kind].table} WHERE id <> :id AND body LIKE '%' || :id || '%'`, change, kind);
+      await this.refuseIfAny(
+        `SELECT COUNT(*) AS n FROM ${TABLES[kind].table} WHERE id <> :id AND body LIKE '%' || :id || '%'`,
+        change,
+        kind,
+      );
     }
   }
 
   private async refuseIfAny(sql: string, change: Change, kind: EntityKind): Promise<void> {
     const rows = await read<{ n: number }>(this.writer, sql, { id: change.id });
     const n = rows[0]?.n ?? 0;
-    if (n > 0) throw new HttpProblem(409, 'in-use', `This ${change.kind} is still used by ${n} ${(WORDS[kind] ?? [kind, `${kind}s`])[n > 1 ? 1 : 0]}. Retire it, or put another in its place first.`);
+    if (n > 0)
+      throw new HttpProblem(
+        409,
+        'in-use',
+        `This ${change.kind} is still used by ${n} ${(WORDS[kind] ?? [kind, `${kind}s`])[n > 1 ? 1 : 0]}. Retire it, or put another in its place first.`,
+      );
   }
 }
 
 /** Kinds that have no word of their own in a sentence. */
-const WORDS: Partial<Record<EntityKind, readonly [one: string, many: string]>> = { cardMove: ['entry', 'entries'], flown: ['logged flight', 'logged flights'], practice: ['practice', 'practices'] };
+const WORDS: Partial<Record<EntityKind, readonly [one: string, many: string]>> = {
+  cardMove: ['entry', 'entries'],
+  flown: ['logged flight', 'logged flights'],
+  practice: ['practice', 'practices'],
+};
 
-const asMade = ({ kind, version, at, after }: LoggedChange): AnyRow => ({ kind, version, createdAt: at, updatedAt: at, value: after }) as AnyRow;
+const asMade = ({ kind, version, at, after }: LoggedChange): AnyRow =>
+  ({ kind, version, createdAt: at, updatedAt: at, value: after }) as AnyRow;

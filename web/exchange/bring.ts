@@ -20,31 +20,71 @@ const SIDE_PX = 4096;
 const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(0)} MB`;
 
 const keepAsset = async (blob: Blob, mime: string): Promise<Result<string>> => {
-  if (blob.size > ASSET_LIMIT) return none(`It comes to ${megabytes(blob.size)} packed; ${megabytes(ASSET_LIMIT)} are kept at most. Cut it to the place.`);
-  const response = await fetch('/api/assets', { method: 'POST', body: blob, headers: { 'content-type': mime } }).catch(() => null);
+  if (blob.size > ASSET_LIMIT)
+    return none(
+      `It comes to ${megabytes(blob.size)} packed; ${megabytes(ASSET_LIMIT)} are kept at most. Cut it to the place.`,
+    );
+  const response = await fetch('/api/assets', {
+    method: 'POST',
+    body: blob,
+    headers: { 'content-type': mime },
+  }).catch(() => null);
   if (!response) return none('No answer from the application: files can only be brought in while it runs.');
-  const body = await response.json().catch(() => null) as { id?: string; detail?: string } | null;
-  return response.ok && body?.id ? found(body.id) : none(body?.detail ?? 'The application did not take the file.');
+  const body = (await response.json().catch(() => null)) as { id?: string; detail?: string } | null;
+  return response.ok && body?.id
+    ? found(body.id)
+    : none(body?.detail ?? 'The application did not take the file.');
 };
 
-const first = (faults: readonly { say: string }[]): Result<true> => (faults[0] ? none(faults[0].say) : found(true));
+const first = (faults: readonly { say: string }[]): Result<true> =>
+  faults[0] ? none(faults[0].say) : found(true);
 
 /** Reads a file of heights, keeps it, and makes it the ground of a place; nothing is changed unless all of it went well. */
-export const takeHeights = async (file: File, place: Place, before: Entity<'ground'> | null, remember: (assetId: string, grid: HeightGrid) => void, act: Act): Promise<Result<true>> => {
-  if (file.size > HEIGHTS_LIMIT) return none(`${file.name} has ${megabytes(file.size)}; at most ${megabytes(HEIGHTS_LIMIT)} are read. Cut it to the place.`);
-  const worker = new Worker(new URL('../workers/heights.worker.ts', import.meta.url), { type: 'module', name: 'heights' });
+export const takeHeights = async (
+  file: File,
+  place: Place,
+  before: Entity<'ground'> | null,
+  remember: (assetId: string, grid: HeightGrid) => void,
+  act: Act,
+): Promise<Result<true>> => {
+  if (file.size > HEIGHTS_LIMIT)
+    return none(
+      `${file.name} has ${megabytes(file.size)}; at most ${megabytes(HEIGHTS_LIMIT)} are read. Cut it to the place.`,
+    );
+  const worker = new Worker(new URL('../workers/heights.worker.ts', import.meta.url), {
+    type: 'module',
+    name: 'heights',
+  });
   try {
     const buffer = await file.arrayBuffer();
-    const read = await wrap<HeightsWorker>(worker).read(transfer(buffer, [buffer]), { latitude: place.latitude, longitude: place.longitude });
+    const read = await wrap<HeightsWorker>(worker).read(transfer(buffer, [buffer]), {
+      latitude: place.latitude,
+      longitude: place.longitude,
+    });
     if (!read.ok) return read;
     const { head, bytes } = packHeights(read.value.grid);
-    const packed = await new Response(new Blob([bytes as Uint8Array<ArrayBuffer>]).stream().pipeThrough(new CompressionStream('gzip'))).blob();
+    const packed = await new Response(
+      new Blob([bytes as Uint8Array<ArrayBuffer>]).stream().pipeThrough(new CompressionStream('gzip')),
+    ).blob();
     const kept = await keepAsset(packed, 'application/x-heights');
     if (!kept.ok) return kept;
     remember(kept.value, read.value.grid);
-    const row: Entity<'ground'> = { id: uuid(), locationId: place.id, assetId: kept.value, name: file.name.slice(0, 200), ...head };
-    return first(act('bring heights', [...(before ? [{ kind: 'ground' as const, id: before.id, after: null }] : []), { kind: 'ground', id: row.id, after: row as never }]));
-  } finally { worker.terminate(); }
+    const row: Entity<'ground'> = {
+      id: uuid(),
+      locationId: place.id,
+      assetId: kept.value,
+      name: file.name.slice(0, 200),
+      ...head,
+    };
+    return first(
+      act('bring heights', [
+        ...(before ? [{ kind: 'ground' as const, id: before.id, after: null }] : []),
+        { kind: 'ground', id: row.id, after: row as never },
+      ]),
+    );
+  } finally {
+    worker.terminate();
+  }
 };
 
 const MIMES = new Set(['image/png', 'image/jpeg', 'image/webp']);
@@ -53,7 +93,11 @@ const MIMES = new Set(['image/png', 'image/jpeg', 'image/webp']);
 const shrunk = async (file: File, width: number, height: number): Promise<{ blob: Blob; mime: string }> => {
   if (Math.max(width, height) <= SIDE_PX && file.size <= ASSET_LIMIT) return { blob: file, mime: file.type };
   const k = Math.min(1, SIDE_PX / Math.max(width, height));
-  const bitmap = await createImageBitmap(file, { resizeWidth: Math.round(width * k), resizeHeight: Math.round(height * k), resizeQuality: 'high' });
+  const bitmap = await createImageBitmap(file, {
+    resizeWidth: Math.round(width * k),
+    resizeHeight: Math.round(height * k),
+    resizeQuality: 'high',
+  });
   const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
   canvas.getContext('2d')?.drawImage(bitmap, 0, 0);
   bitmap.close();
@@ -63,19 +107,37 @@ const shrunk = async (file: File, width: number, height: number): Promise<{ blob
 /** Takes a picture in, laid under the plan north up and 200 m wide until its pins say better. */
 export const takePicture = async (file: File, place: Place, act: Act): Promise<Result<true>> => {
   if (!MIMES.has(file.type)) return none(`${file.name} is no PNG, JPEG or WebP picture.`);
-  if (file.size > PICTURE_LIMIT) return none(`${file.name} has ${megabytes(file.size)}; at most ${megabytes(PICTURE_LIMIT)} are read.`);
+  if (file.size > PICTURE_LIMIT)
+    return none(`${file.name} has ${megabytes(file.size)}; at most ${megabytes(PICTURE_LIMIT)} are read.`);
   let size: { width: number; height: number };
-  try { size = imageSize(new Uint8Array(await file.slice(0, 600_000).arrayBuffer())); } catch { return none(`${file.name} could not be read as a picture.`); }
+  try {
+    size = imageSize(new Uint8Array(await file.slice(0, 600_000).arrayBuffer()));
+  } catch {
+    return none(`${file.name} could not be read as a picture.`);
+  }
   const { width, height } = size;
-  if (width * height > MOST_PIXELS) return none(`${file.name} has ${((width * height) / 1e6).toFixed(0)} million pixels; ${MOST_PIXELS / 1e6} million are taken at most. Make it smaller first.`);
+  if (width * height > MOST_PIXELS)
+    return none(
+      `${file.name} has ${((width * height) / 1e6).toFixed(0)} million pixels; ${MOST_PIXELS / 1e6} million are taken at most. Make it smaller first.`,
+    );
   const { blob, mime } = await shrunk(file, width, height).catch(() => ({ blob: null, mime: '' }));
   if (!blob) return none(`${file.name} could not be decoded as a picture.`);
   const kept = await keepAsset(blob, mime);
   if (!kept.ok) return kept;
   const cell = 200 / width;
   const row: Entity<'picture'> = {
-    id: uuid(), locationId: place.id, assetId: kept.value, name: file.name.slice(0, 200), widthPx: width, heightPx: height, opacity: 0.8, shown: true,
-    pins: [{ px: 0, py: 0, xM: -100, yM: 60 + (height * cell) / 2 }, { px: width, py: height, xM: 100, yM: 60 - (height * cell) / 2 }],
+    id: uuid(),
+    locationId: place.id,
+    assetId: kept.value,
+    name: file.name.slice(0, 200),
+    widthPx: width,
+    heightPx: height,
+    opacity: 0.8,
+    shown: true,
+    pins: [
+      { px: 0, py: 0, xM: -100, yM: 60 + (height * cell) / 2 },
+      { px: width, py: height, xM: 100, yM: 60 - (height * cell) / 2 },
+    ],
   };
   return first(act('bring a picture', [{ kind: 'picture', id: row.id, after: row as never }]));
 };

@@ -1,32 +1,72 @@
-import { EXCHANGE_VERSION, KIT_FORMAT, KIT_KINDS, type Entity, type EntityKind, type KitFile, type KitKind } from '@contract';
+import {
+  EXCHANGE_VERSION,
+  KIT_FORMAT,
+  KIT_KINDS,
+  type Entity,
+  type EntityKind,
+  type KitFile,
+  type KitKind,
+} from '@contract';
 import { found, none, type Result } from '@core/units';
 
 type KitLists = KitFile['kit'];
 /** Where rows of a kind stand in the file; in the order they refer to each other. */
 export const KIT_LISTS: Readonly<Record<KitKind, keyof KitLists>> = {
-  aircraft: 'aircraft', pack: 'packs', card: 'cards', filter: 'filters', pilot: 'pilots', practice: 'practice', charger: 'chargers', device: 'devices', flown: 'flown', gear: 'gear', cardMove: 'cardMoves', check: 'checks',
+  aircraft: 'aircraft',
+  pack: 'packs',
+  card: 'cards',
+  filter: 'filters',
+  pilot: 'pilots',
+  practice: 'practice',
+  charger: 'chargers',
+  device: 'devices',
+  flown: 'flown',
+  gear: 'gear',
+  cardMove: 'cardMoves',
+  check: 'checks',
 };
 /** Changes that go in as one step. */
 const MOST_CHANGES = 2000;
 
-export interface KitChange { readonly kind: KitKind; readonly id: string; readonly name: string; readonly act: 'new' | 'change'; readonly after: object }
-export interface KitReading { readonly changes: readonly KitChange[]; readonly same: number; readonly faults: readonly string[] }
+export interface KitChange {
+  readonly kind: KitKind;
+  readonly id: string;
+  readonly name: string;
+  readonly act: 'new' | 'change';
+  readonly after: object;
+}
+export interface KitReading {
+  readonly changes: readonly KitChange[];
+  readonly same: number;
+  readonly faults: readonly string[];
+}
 
 type Rows = <K extends KitKind>(kind: K) => readonly Entity<K>[];
 type Faults = (kind: EntityKind, value: object) => readonly { readonly say: string }[];
 
-const nameOf = (row: { readonly name?: unknown; readonly id: string }): string => (typeof row.name === 'string' ? row.name : row.id.slice(0, 8));
+const nameOf = (row: { readonly name?: unknown; readonly id: string }): string =>
+  typeof row.name === 'string' ? row.name : row.id.slice(0, 8);
 
 /** Everything that is owned, as it is written into a file. */
 export const kitFile = (rows: Rows): KitFile => ({
-  format: KIT_FORMAT, formatVersion: EXCHANGE_VERSION, kit: Object.fromEntries(KIT_KINDS.map((kind) => [KIT_LISTS[kind], rows(kind)])) as unknown as KitLists,
+  format: KIT_FORMAT,
+  formatVersion: EXCHANGE_VERSION,
+  kit: Object.fromEntries(KIT_KINDS.map((kind) => [KIT_LISTS[kind], rows(kind)])) as unknown as KitLists,
 });
 
 /** What is wrong with the file as such; null where its rows can be looked at. */
 const fileFault = (file: unknown): string | null => {
-  const { format, formatVersion, kit } = (file ?? {}) as { format?: unknown; formatVersion?: unknown; kit?: unknown };
-  if (format !== KIT_FORMAT) return format === 'dusk-slate-film' ? 'That is a film file: open it on the page of all films. A kit file is wanted.' : 'That is no kit file.';
-  if (formatVersion !== EXCHANGE_VERSION) return `The file is of version ${String(formatVersion)}; ${EXCHANGE_VERSION} is read.`;
+  const { format, formatVersion, kit } = (file ?? {}) as {
+    format?: unknown;
+    formatVersion?: unknown;
+    kit?: unknown;
+  };
+  if (format !== KIT_FORMAT)
+    return format === 'dusk-slate-film'
+      ? 'That is a film file: open it on the page of all films. A kit file is wanted.'
+      : 'That is no kit file.';
+  if (formatVersion !== EXCHANGE_VERSION)
+    return `The file is of version ${String(formatVersion)}; ${EXCHANGE_VERSION} is read.`;
   return typeof kit === 'object' && kit !== null ? null : 'The file has no kit in it.';
 };
 
@@ -36,12 +76,17 @@ const fileFault = (file: unknown): string | null => {
  */
 export const readKitFile = (text: string, rows: Rows, faultsOf: Faults): Result<KitReading> => {
   let file: unknown;
-  try { file = JSON.parse(text); } catch { return none('That is no JSON: the file is cut off, or of another kind.'); }
+  try {
+    file = JSON.parse(text);
+  } catch {
+    return none('That is no JSON: the file is cut off, or of another kind.');
+  }
   const fault = fileFault(file);
   if (fault !== null) return none(fault);
   const lists = (file as { kit: Record<string, unknown> }).kit;
   const strange = Object.keys(lists).filter((key) => !Object.values<string>(KIT_LISTS).includes(key));
-  if (strange.length > 0) return none(`“${strange[0]?.slice(0, 40) ?? ''}” is not a part of the kit known here.`);
+  if (strange.length > 0)
+    return none(`“${strange[0]?.slice(0, 40) ?? ''}” is not a part of the kit known here.`);
   const told = new Set(rows('cardMove').map((m) => m.cardId));
   const changes: KitChange[] = [];
   const faults: string[] = [];
@@ -51,17 +96,29 @@ export const readKitFile = (text: string, rows: Rows, faultsOf: Faults): Result<
     if (!Array.isArray(list)) return none(`“${KIT_LISTS[kind]}” is not a list.`);
     const known = new Map(rows(kind).map((r) => [r.id, r as object]));
     list.forEach((value: unknown, i) => {
-      if (typeof value !== 'object' || value === null) { faults.push(`${KIT_LISTS[kind]}, number ${i + 1}: it is no thing.`); return; }
+      if (typeof value !== 'object' || value === null) {
+        faults.push(`${KIT_LISTS[kind]}, number ${i + 1}: it is no thing.`);
+        return;
+      }
       const after = { ...value } as { id: string; name?: unknown };
       const [wrong] = faultsOf(kind, after);
-      if (wrong) { faults.push(`${KIT_LISTS[kind]}, number ${i + 1}${typeof after.name === 'string' ? ` (${after.name.slice(0, 40)})` : ''}: ${wrong.say}`); return; }
+      if (wrong) {
+        faults.push(
+          `${KIT_LISTS[kind]}, number ${i + 1}${typeof after.name === 'string' ? ` (${after.name.slice(0, 40)})` : ''}: ${wrong.say}`,
+        );
+        return;
+      }
       const was = known.get(after.id);
       // What is on a card follows from what was told of it here.
-      if (kind === 'card' && was && told.has(after.id)) Object.assign(after, { usedGB: (was as Entity<'card'>).usedGB });
-      if (was && sameRow(was, after)) same += 1; else changes.push({ kind, id: after.id, name: nameOf(after), act: was ? 'change' : 'new', after });
+      if (kind === 'card' && was && told.has(after.id))
+        Object.assign(after, { usedGB: (was as Entity<'card'>).usedGB });
+      if (was && sameRow(was, after)) same += 1;
+      else changes.push({ kind, id: after.id, name: nameOf(after), act: was ? 'change' : 'new', after });
     });
   }
-  return changes.length > MOST_CHANGES ? none(`It would change ${changes.length} things; ${MOST_CHANGES} go in at once.`) : found({ changes, same, faults });
+  return changes.length > MOST_CHANGES
+    ? none(`It would change ${changes.length} things; ${MOST_CHANGES} go in at once.`)
+    : found({ changes, same, faults });
 };
 
 /** Whether two rows say the same, in whatever order. */

@@ -2,51 +2,117 @@ import type { Entity } from '@contract';
 import { Ajv } from 'ajv';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { beyondSchema, ENTITIES, KIT_KINDS, KitFileSchema, sayFaults, type EntityKind, type FilmFile, type KitKind } from '@contract';
+import {
+  beyondSchema,
+  ENTITIES,
+  KIT_KINDS,
+  KitFileSchema,
+  sayFaults,
+  type EntityKind,
+  type FilmFile,
+  type KitKind,
+} from '@contract';
 import { kitFile, KIT_LISTS, readKitFile } from './kitFile';
 import { secondsIn, withCells } from './shotCells';
 import { MOST_ROWS, readTable, writeTable, type Names, type TableBase } from './tables';
 
-const ajv = new Ajv({ allErrors: true, strict: true, strictTypes: false, allowUnionTypes: true, useDefaults: true });
-const faults: TableBase['faults'] = (kind: EntityKind, value) => { const check = ajv.compile(ENTITIES[kind]); return check(value) ? beyondSchema(kind, value) : sayFaults(check.errors); };
+const ajv = new Ajv({
+  allErrors: true,
+  strict: true,
+  strictTypes: false,
+  allowUnionTypes: true,
+  useDefaults: true,
+});
+const faults: TableBase['faults'] = (kind: EntityKind, value) => {
+  const check = ajv.compile(ENTITIES[kind]);
+  return check(value) ? beyondSchema(kind, value) : sayFaults(check.errors);
+};
 let film: FilmFile;
 let names: Names;
 beforeAll(async () => {
   film = (await import('../../demo')).demoFilm();
-  names = { aircraft: new Map(film.kit.aircraft.map((a) => [a.id, a.name])), places: new Map(film.locations.map((l) => [l.id, l.name])), subjects: new Map(film.subjects.map((s) => [s.id, s.name])) };
+  names = {
+    aircraft: new Map(film.kit.aircraft.map((a) => [a.id, a.name])),
+    places: new Map(film.locations.map((l) => [l.id, l.name])),
+    subjects: new Map(film.subjects.map((s) => [s.id, s.name])),
+  };
 });
 let n = 0;
-const id = (): string => { n += 1; return `e0000000-0000-4000-8000-${String(n).padStart(12, '0')}`; };
+const id = (): string => {
+  n += 1;
+  return `e0000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+};
 const base = (kind: 'pack' | 'card'): TableBase => ({
-  kind, names, faults, rows: kind === 'pack' ? film.kit.packs : film.kit.cards, changed: (was, fields) => ({ ...was, ...fields }),
-  fresh: (fields) => (kind === 'pack' ? { ...film.kit.packs[0]!, id: id(), ...fields } : { ...film.kit.cards[0]!, id: id(), ...fields }),
+  kind,
+  names,
+  faults,
+  rows: kind === 'pack' ? film.kit.packs : film.kit.cards,
+  changed: (was, fields) => ({ ...was, ...fields }),
+  fresh: (fields) =>
+    kind === 'pack'
+      ? { ...film.kit.packs[0]!, id: id(), ...fields }
+      : { ...film.kit.cards[0]!, id: id(), ...fields },
 });
-const look = (kind: 'pack' | 'card', text: string) => { const read = readTable(base(kind), text); if (!read.ok) throw new Error(read.reason); return read.value; };
+const look = (kind: 'pack' | 'card', text: string) => {
+  const read = readTable(base(kind), text);
+  if (!read.ok) throw new Error(read.reason);
+  return read.value;
+};
 
 describe('tables', () => {
   it('go out and come in as they were', () => {
-    for (const kind of ['pack', 'card'] as const) expect(look(kind, writeTable(kind, base(kind).rows, names)).map((r) => r.act)).toEqual(base(kind).rows.map(() => 'same'));
-    const shots: TableBase = { kind: 'shot', names, faults, rows: film.shots, changed: (was, fields) => withCells(was as Entity<'shot'>, fields), fresh: (fields) => fields };
+    for (const kind of ['pack', 'card'] as const)
+      expect(look(kind, writeTable(kind, base(kind).rows, names)).map((r) => r.act)).toEqual(
+        base(kind).rows.map(() => 'same'),
+      );
+    const shots: TableBase = {
+      kind: 'shot',
+      names,
+      faults,
+      rows: film.shots,
+      changed: (was, fields) => withCells(was as Entity<'shot'>, fields),
+      fresh: (fields) => fields,
+    };
     const read = readTable(shots, writeTable('shot', film.shots, names));
-    expect(read.ok && read.value.map((r) => [r.name, r.act, ...r.faults])).toEqual(film.shots.map((s) => [s.title, 'same']));
+    expect(read.ok && read.value.map((r) => [r.name, r.act, ...r.faults])).toEqual(
+      film.shots.map((s) => [s.title, 'same']),
+    );
     const [first] = film.shots;
-    const other = readTable(shots, `place,title,seconds,move,priority\n${film.locations[0]!.name},${first!.title},9,Orbit,could`);
+    const other = readTable(
+      shots,
+      `place,title,seconds,move,priority\n${film.locations[0]!.name},${first!.title},9,Orbit,could`,
+    );
     if (!other.ok) throw new Error(other.reason);
-    expect(other.value[0]).toMatchObject({ act: 'change', faults: [], after: { priority: 'could', move: { kind: 'orbit' } } });
+    expect(other.value[0]).toMatchObject({
+      act: 'change',
+      faults: [],
+      after: { priority: 'could', move: { kind: 'orbit' } },
+    });
     expect(secondsIn(other.value[0]!.after as unknown as Entity<'shot'>)).toBe(9);
   });
   it('whatever a thing is called, nothing in the file starts as a formula, and the name comes back as it was', () => {
-    fc.assert(fc.property(fc.string({ minLength: 1, maxLength: 30, unit: 'grapheme' }).filter((s) => s.trim() !== '' && !/^['\uFEFF]/.test(s) && s === s.trim()), fc.constantFrom('=', '+', '-', '@', ''), (text, lead) => {
-      const name = `${lead}${text}`;
-      const file = writeTable('card', [{ ...film.kit.cards[0]!, name }], names);
-      const cell = file.split('\r\n').slice(1).join('\r\n');
-      expect(cell).not.toMatch(/^"?[=+\-@]/);
-      expect(look('card', file)[0]).toMatchObject({ name, faults: [] });
-    }));
+    fc.assert(
+      fc.property(
+        fc
+          .string({ minLength: 1, maxLength: 30, unit: 'grapheme' })
+          .filter((s) => s.trim() !== '' && !/^['\uFEFF]/.test(s) && s === s.trim()),
+        fc.constantFrom('=', '+', '-', '@', ''),
+        (text, lead) => {
+          const name = `${lead}${text}`;
+          const file = writeTable('card', [{ ...film.kit.cards[0]!, name }], names);
+          const cell = file.split('\r\n').slice(1).join('\r\n');
+          expect(cell).not.toMatch(/^"?[=+\-@]/);
+          expect(look('card', file)[0]).toMatchObject({ name, faults: [] });
+        },
+      ),
+    );
   });
   it('say line by line what would change and what is wrong, and change nothing by looking', () => {
     const before = JSON.stringify(film.kit);
-    const rows = look('pack', 'name,fits,charge_percent,cycles,condition\nP1,Plover 720,80,-3,sound\nP2,Plover 720,55,44,swollen\nP9,Nobody,100,1,sound\nP2,,1,1,sound\n,Wren 246,1,1,sound\nP4,Wren 246,ten,1,fine\n');
+    const rows = look(
+      'pack',
+      'name,fits,charge_percent,cycles,condition\nP1,Plover 720,80,-3,sound\nP2,Plover 720,55,44,swollen\nP9,Nobody,100,1,sound\nP2,,1,1,sound\n,Wren 246,1,1,sound\nP4,Wren 246,ten,1,fine\n',
+    );
     expect(rows.map((r) => r.act)).toEqual(['fault', 'change', 'fault', 'fault', 'fault', 'fault']);
     expect(rows[0]!.faults[0]).toBe('Cycles must be 0 or more.');
     expect(rows[1]!.changes).toEqual(['charge_percent: 100 → 55', 'condition: sound → swollen']);
@@ -58,15 +124,26 @@ describe('tables', () => {
     expect(JSON.stringify(film.kit)).toBe(before);
   });
   it('refuse another heading, no lines, too many lines, dates that are none or still to come', () => {
-    const refused = (text: string): string => { const read = readTable(base('card'), text); return read.ok ? '' : read.reason; };
+    const refused = (text: string): string => {
+      const read = readTable(base('card'), text);
+      return read.ok ? '' : read.reason;
+    };
     expect(refused('label,size_GB\nA,64')).toContain('lacks name');
     expect(refused('name,colour\nA,red')).toContain('“colour”');
     expect(refused('name,size_GB\n')).toContain('no line');
-    expect(refused(`name\n${'x\n'.repeat(100_000)}`)).toContain(`More than ${MOST_ROWS.toLocaleString('en')} lines`);
-    expect(look('pack', 'name,charged_on\nP1,2999-01-01\nP2,yesterday\nP3,2026-10-01')[0]!.faults[0]).toContain('lies in the future');
+    expect(refused(`name\n${'x\n'.repeat(100_000)}`)).toContain(
+      `More than ${MOST_ROWS.toLocaleString('en')} lines`,
+    );
+    expect(
+      look('pack', 'name,charged_on\nP1,2999-01-01\nP2,yesterday\nP3,2026-10-01')[0]!.faults[0],
+    ).toContain('lies in the future');
     expect(look('card', 'name;size_GB\nA;64'.replace(/;/g, ';')).length).toBe(1);
     expect(look('card', 'name,size_GB\nA,64,7')[0]!.faults[0]).toContain('does not fit the heading');
-    expect(look('card', '\uFEFFname,size_GB\r\n"Card, the ""old""","0,5"\r\n')[0]).toMatchObject({ name: 'Card, the "old"', act: 'new', after: { nominalGB: 0.5 } });
+    expect(look('card', '\uFEFFname,size_GB\r\n"Card, the ""old""","0,5"\r\n')[0]).toMatchObject({
+      name: 'Card, the "old"',
+      act: 'new',
+      after: { nominalGB: 0.5 },
+    });
   });
 });
 
@@ -75,25 +152,50 @@ describe('a kit file', () => {
   it('is what its schema says, and coming back it changes nothing', () => {
     const file = JSON.parse(JSON.stringify(kitFile(rows))) as object;
     expect(ajv.compile(KitFileSchema)(file)).toBe(true);
-    expect(readKitFile(JSON.stringify(file), rows, faults)).toEqual({ ok: true, value: { changes: [], same: KIT_KINDS.reduce((sum, k) => sum + rows(k).length, 0), faults: [] } });
+    expect(readKitFile(JSON.stringify(file), rows, faults)).toEqual({
+      ok: true,
+      value: { changes: [], same: KIT_KINDS.reduce((sum, k) => sum + rows(k).length, 0), faults: [] },
+    });
   });
   it('names what is new, what is changed and what is wrong', () => {
     const file = kitFile(rows);
     const [card, other] = file.kit.cards;
-    const read = readKitFile(JSON.stringify({ ...file, kit: { ...file.kit, cards: [{ ...card, usedGB: 9, writeMBs: 31 }, { ...other, id: id(), name: 'New' }, { ...other, nominalGB: -1 }] } }), rows, faults);
+    const read = readKitFile(
+      JSON.stringify({
+        ...file,
+        kit: {
+          ...file.kit,
+          cards: [
+            { ...card, usedGB: 9, writeMBs: 31 },
+            { ...other, id: id(), name: 'New' },
+            { ...other, nominalGB: -1 },
+          ],
+        },
+      }),
+      rows,
+      faults,
+    );
     if (!read.ok) throw new Error(read.reason);
-    expect(read.value.changes.map((c) => [c.name, c.act])).toEqual([['Card A', 'change'], ['New', 'new']]);
+    expect(read.value.changes.map((c) => [c.name, c.act])).toEqual([
+      ['Card A', 'change'],
+      ['New', 'new'],
+    ]);
     // What is on a card that was told of follows from that, and not from its record in a file.
     expect(read.value.changes[0]?.after).toMatchObject({ writeMBs: 31, usedGB: card?.usedGB });
     expect(read.value.faults).toEqual(['cards, number 3 (Card B): Size must be more than 0.']);
   });
   it('refuses what is none', () => {
-    const refused = (text: string): string => { const read = readKitFile(text, rows, faults); return read.ok ? '' : read.reason; };
+    const refused = (text: string): string => {
+      const read = readKitFile(text, rows, faults);
+      return read.ok ? '' : read.reason;
+    };
     expect(refused('{')).toContain('no JSON');
     expect(refused('{}')).toBe('That is no kit file.');
     expect(refused(JSON.stringify(film))).toContain('film file');
     expect(refused(JSON.stringify({ ...kitFile(rows), formatVersion: 9 }))).toContain('version 9');
     expect(refused(JSON.stringify({ ...kitFile(rows), kit: { boats: [] } }))).toContain('“boats”');
-    expect(refused(JSON.stringify({ ...kitFile(rows), kit: { cards: 3 } }))).toContain('no list'.replace('no', 'not a'));
+    expect(refused(JSON.stringify({ ...kitFile(rows), kit: { cards: 3 } }))).toContain(
+      'no list'.replace('no', 'not a'),
+    );
   });
 });

@@ -13,7 +13,11 @@ export const MOST_ROWS = 1000;
 /** A table longer than this is none of packs, cards or slates. */
 const LONGEST_TEXT = 20_000_000;
 
-export interface Names { readonly aircraft: ReadonlyMap<string, string>; readonly places: ReadonlyMap<string, string>; readonly subjects: ReadonlyMap<string, string> }
+export interface Names {
+  readonly aircraft: ReadonlyMap<string, string>;
+  readonly places: ReadonlyMap<string, string>;
+  readonly subjects: ReadonlyMap<string, string>;
+}
 
 type Row = Readonly<Record<string, unknown>>;
 
@@ -25,62 +29,152 @@ interface Column {
 }
 
 const number = (head: string, key: string, scale = 1): Column => ({
-  head, write: (row) => String(Math.round(Number(row[key]) * scale * 1e6) / 1e6),
-  read: (text) => { const value = Number(text.replace(',', '.')); return text.trim() === '' || !Number.isFinite(value) ? none(`“${text.slice(0, 30)}” is no number.`) : found({ [key]: value / scale }); },
+  head,
+  write: (row) => String(Math.round(Number(row[key]) * scale * 1e6) / 1e6),
+  read: (text) => {
+    const value = Number(text.replace(',', '.'));
+    return text.trim() === '' || !Number.isFinite(value)
+      ? none(`“${text.slice(0, 30)}” is no number.`)
+      : found({ [key]: value / scale });
+  },
 });
-const words = (head: string, key: string): Column => ({ head, write: (row) => String(row[key] ?? ''), read: (text) => found({ [key]: text }) });
+const words = (head: string, key: string): Column => ({
+  head,
+  write: (row) => String(row[key] ?? ''),
+  read: (text) => found({ [key]: text }),
+});
 const choice = (head: string, key: string, of: readonly string[]): Column => ({
-  head, write: (row) => String(row[key]), read: (text) => { const word = text.trim().toLowerCase(); return of.includes(word) ? found({ [key]: word }) : none(`“${text.slice(0, 30)}” is none of ${of.join(', ')}.`); },
+  head,
+  write: (row) => String(row[key]),
+  read: (text) => {
+    const word = text.trim().toLowerCase();
+    return of.includes(word)
+      ? found({ [key]: word })
+      : none(`“${text.slice(0, 30)}” is none of ${of.join(', ')}.`);
+  },
 });
 /** Somewhere it is tomorrow already. */
 const latestDay = (): string => new Date(Date.now() + 86_400_000).toJSON().slice(0, 10);
 const ISO_DAY = /^\d{4}-\d{2}-\d{2}$/;
 const day = (head: string, key: string): Column => ({
-  head, write: (row) => String(row[key] ?? ''), read: (text) => { const t = text.trim(); return t === '' ? found({ [key]: null }) : !ISO_DAY.test(t) ? none(`“${t.slice(0, 30)}” is no date such as 2027-05-14.`) : t > latestDay() ? none(`${t} lies in the future.`) : found({ [key]: t }); },
-});
-const byName = (head: string, key: string, of: (names: Names) => ReadonlyMap<string, string>, many: boolean, may: boolean): Column => ({
   head,
-  write: (row, names) => (many ? (row[key] as readonly string[]) : [row[key] as string | null]).map((id) => of(names).get(id ?? '') ?? '').filter((n) => n !== '').join('; '),
+  write: (row) => String(row[key] ?? ''),
+  read: (text) => {
+    const t = text.trim();
+    return t === ''
+      ? found({ [key]: null })
+      : !ISO_DAY.test(t)
+        ? none(`“${t.slice(0, 30)}” is no date such as 2027-05-14.`)
+        : t > latestDay()
+          ? none(`${t} lies in the future.`)
+          : found({ [key]: t });
+  },
+});
+const byName = (
+  head: string,
+  key: string,
+  of: (names: Names) => ReadonlyMap<string, string>,
+  many: boolean,
+  may: boolean,
+): Column => ({
+  head,
+  write: (row, names) =>
+    (many ? (row[key] as readonly string[]) : [row[key] as string | null])
+      .map((id) => of(names).get(id ?? '') ?? '')
+      .filter((n) => n !== '')
+      .join('; '),
   read: (text, names) => {
-    const wanted = text.split(';').map((t) => t.trim()).filter((t) => t !== '');
-    const ids = wanted.map((n) => [...of(names)].find(([, name]) => name.toLowerCase() === n.toLowerCase())?.[0]);
+    const wanted = text
+      .split(';')
+      .map((t) => t.trim())
+      .filter((t) => t !== '');
+    const ids = wanted.map(
+      (n) => [...of(names)].find(([, name]) => name.toLowerCase() === n.toLowerCase())?.[0],
+    );
     const lost = wanted[ids.indexOf(undefined)];
     if (lost !== undefined) return none(`There is no “${lost.slice(0, 40)}” here.`);
     if (!many && !may && ids.length !== 1) return none('One of them is wanted.');
-    return found({ [key]: many ? ids : ids[0] ?? null });
+    return found({ [key]: many ? ids : (ids[0] ?? null) });
   },
 });
 
 const PACK: readonly Column[] = [
-  words('name', 'name'), byName('fits', 'aircraftIds', (n) => n.aircraft, true, true), number('rated_Wh', 'ratedWh'), number('charge_percent', 'charge', 100), number('health_percent', 'health', 100), number('cycles', 'cycles'),
-  number('trusted_cycles', 'mostCycles'), day('charged_on', 'chargedOn'), number('charge_minutes', 'chargeMinutes'), number('mass_g', 'massG'), words('firmware', 'firmware'), day('firmware_on', 'firmwareOn'),
-  choice('condition', 'condition', ['sound', 'hot', 'swollen', 'damaged']), words('notes', 'notes'),
+  words('name', 'name'),
+  byName('fits', 'aircraftIds', (n) => n.aircraft, true, true),
+  number('rated_Wh', 'ratedWh'),
+  number('charge_percent', 'charge', 100),
+  number('health_percent', 'health', 100),
+  number('cycles', 'cycles'),
+  number('trusted_cycles', 'mostCycles'),
+  day('charged_on', 'chargedOn'),
+  number('charge_minutes', 'chargeMinutes'),
+  number('mass_g', 'massG'),
+  words('firmware', 'firmware'),
+  day('firmware_on', 'firmwareOn'),
+  choice('condition', 'condition', ['sound', 'hot', 'swollen', 'damaged']),
+  words('notes', 'notes'),
 ];
-const CARD: readonly Column[] = [words('name', 'name'), number('size_GB', 'nominalGB'), number('on_it_GB', 'usedGB'), number('write_MBs', 'writeMBs'), words('notes', 'notes')];
+const CARD: readonly Column[] = [
+  words('name', 'name'),
+  number('size_GB', 'nominalGB'),
+  number('on_it_GB', 'usedGB'),
+  number('write_MBs', 'writeMBs'),
+  words('notes', 'notes'),
+];
 
 const seconds: Column = {
   head: 'seconds',
   write: (row) => String(secondsIn(row as Pick<Entity<'shot'>, 'cut'>)),
-  read: (text) => { const value = Number(text.replace(',', '.')); return text.trim() !== '' && value >= 0 && Number.isFinite(value) ? found({ seconds: value }) : none(`“${text.slice(0, 30)}” is no number of seconds.`); },
+  read: (text) => {
+    const value = Number(text.replace(',', '.'));
+    return text.trim() !== '' && value >= 0 && Number.isFinite(value)
+      ? found({ seconds: value })
+      : none(`“${text.slice(0, 30)}” is no number of seconds.`);
+  },
 };
 const move: Column = {
-  head: 'move', write: (row) => MOVES.find((m) => m.kind === (row['move'] as { kind: string }).kind)?.name ?? '',
-  read: (text) => { const kind = MOVES.find((m) => m.name.toLowerCase() === text.trim().toLowerCase() || m.kind === text.trim())?.kind; return kind ? found({ moveKind: kind }) : none(`“${text.slice(0, 30)}” is no move known here.`); },
+  head: 'move',
+  write: (row) => MOVES.find((m) => m.kind === (row['move'] as { kind: string }).kind)?.name ?? '',
+  read: (text) => {
+    const kind = MOVES.find(
+      (m) => m.name.toLowerCase() === text.trim().toLowerCase() || m.kind === text.trim(),
+    )?.kind;
+    return kind ? found({ moveKind: kind }) : none(`“${text.slice(0, 30)}” is no move known here.`);
+  },
 };
 const SHOT: readonly Column[] = [
-  byName('place', 'locationId', (n) => n.places, false, false), words('title', 'title'), byName('subject', 'subjectId', (n) => n.subjects, false, true), choice('role', 'role', ['open', 'develop', 'detail', 'reveal', 'excite', 'calm', 'close', 'bridge']),
-  choice('priority', 'priority', ['must', 'should', 'could']), move, seconds, number('takes', 'takes'), number('setup_s', 'setupS'), byName('aircraft', 'aircraftId', (n) => n.aircraft, false, true), words('notes', 'notes'),
+  byName('place', 'locationId', (n) => n.places, false, false),
+  words('title', 'title'),
+  byName('subject', 'subjectId', (n) => n.subjects, false, true),
+  choice('role', 'role', ['open', 'develop', 'detail', 'reveal', 'excite', 'calm', 'close', 'bridge']),
+  choice('priority', 'priority', ['must', 'should', 'could']),
+  move,
+  seconds,
+  number('takes', 'takes'),
+  number('setup_s', 'setupS'),
+  byName('aircraft', 'aircraftId', (n) => n.aircraft, false, true),
+  words('notes', 'notes'),
 ];
 const COLUMNS: Readonly<Record<TableKind, readonly Column[]>> = { pack: PACK, card: CARD, shot: SHOT };
 /** Without these a row is nobody's. */
-const NEEDED: Readonly<Record<TableKind, readonly string[]>> = { pack: ['name'], card: ['name'], shot: ['place', 'title'] };
+const NEEDED: Readonly<Record<TableKind, readonly string[]>> = {
+  pack: ['name'],
+  card: ['name'],
+  shot: ['place', 'title'],
+};
 
 /** A cell that a spreadsheet would take for a formula stands behind a quote there; here it is text. */
 const unquoted = (text: string): string => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
 
 /** Things as a table that opens in any spreadsheet; what looks like a formula is kept from being one. */
 export const writeTable = (kind: TableKind, rows: readonly object[], names: Names): string =>
-  Papa.unparse({ fields: COLUMNS[kind].map((c) => c.head), data: rows.map((row) => COLUMNS[kind].map((c) => c.write(row as Row, names))) }, { escapeFormulae: true, newline: '\r\n' });
+  Papa.unparse(
+    {
+      fields: COLUMNS[kind].map((c) => c.head),
+      data: rows.map((row) => COLUMNS[kind].map((c) => c.write(row as Row, names))),
+    },
+    { escapeFormulae: true, newline: '\r\n' },
+  );
 
 /** A line of a table as it would come in. */
 export interface TableRow {
@@ -94,7 +188,11 @@ export interface TableRow {
   readonly after: Row | null;
 }
 
-const keyOf = (kind: TableKind, row: Row): string => (kind === 'shot' ? `${String(row['locationId'])}|${String(row['title'])}` : String(row['name'])).toLowerCase();
+const keyOf = (kind: TableKind, row: Row): string =>
+  (kind === 'shot'
+    ? `${String(row['locationId'])}|${String(row['title'])}`
+    : String(row['name'])
+  ).toLowerCase();
 
 /** What a table is read against: what is there, and how a new thing of its kind begins. */
 export interface TableBase<K extends TableKind = TableKind> {
@@ -109,37 +207,56 @@ export interface TableBase<K extends TableKind = TableKind> {
 }
 
 /** What the cells of a line say, and which of them say nothing. */
-const cellsOf = ({ kind, names }: TableBase, cells: Readonly<Record<string, string>>): { fields: Record<string, unknown>; faults: string[] } => {
+const cellsOf = (
+  { kind, names }: TableBase,
+  cells: Readonly<Record<string, string>>,
+): { fields: Record<string, unknown>; faults: string[] } => {
   const fields: Record<string, unknown> = {};
   const faults: string[] = [];
   for (const column of COLUMNS[kind]) {
     const cell = cells[column.head];
     if (cell === undefined) continue;
     const read = column.read(unquoted(cell), names);
-    if (read.ok) Object.assign(fields, read.value); else faults.push(`${column.head}: ${read.reason}`);
+    if (read.ok) Object.assign(fields, read.value);
+    else faults.push(`${column.head}: ${read.reason}`);
   }
   return { fields, faults };
 };
 
-const changesOf = ({ kind, names }: TableBase, was: object, after: object): string[] => COLUMNS[kind].flatMap((c) => {
-  const [a, b] = [c.write(was as Row, names), c.write(after as Row, names)];
-  return a === b ? [] : [`${c.head}: ${a || 'nothing'} → ${b || 'nothing'}`];
-});
+const changesOf = ({ kind, names }: TableBase, was: object, after: object): string[] =>
+  COLUMNS[kind].flatMap((c) => {
+    const [a, b] = [c.write(was as Row, names), c.write(after as Row, names)];
+    return a === b ? [] : [`${c.head}: ${a || 'nothing'} → ${b || 'nothing'}`];
+  });
 
-const rowOf = (base: TableBase, cells: Readonly<Record<string, string>>, line: number, seen: Set<string>, known: ReadonlyMap<string, object>): TableRow => {
+const rowOf = (
+  base: TableBase,
+  cells: Readonly<Record<string, string>>,
+  line: number,
+  seen: Set<string>,
+  known: ReadonlyMap<string, object>,
+): TableRow => {
   const named = base.kind === 'shot' ? 'title' : 'name';
   const { fields, faults } = cellsOf(base, cells);
   const name = unquoted(cells[named] ?? '');
   if (name.trim() === '') faults.push(`${named}: it must not be empty.`);
   const key = keyOf(base.kind, fields);
-  if (faults.length === 0 && seen.has(key)) faults.push(`“${name.slice(0, 60)}” stands in an earlier line already.`);
+  if (faults.length === 0 && seen.has(key))
+    faults.push(`“${name.slice(0, 60)}” stands in an earlier line already.`);
   seen.add(key);
   const was = known.get(key);
   const after = faults.length > 0 ? null : was ? base.changed(was, fields) : base.fresh(fields);
   if (after) faults.push(...base.faults(base.kind, after).map((f) => f.say));
   if (faults.length > 0 || !after) return { line, name, act: 'fault', changes: [], faults, after: null };
   const changes = was ? changesOf(base, was, after) : [];
-  return { line, name, act: !was ? 'new' : changes.length > 0 ? 'change' : 'same', changes, faults, after: after as Row };
+  return {
+    line,
+    name,
+    act: !was ? 'new' : changes.length > 0 ? 'change' : 'same',
+    changes,
+    faults,
+    after: after as Row,
+  };
 };
 
 /**
@@ -147,22 +264,49 @@ const rowOf = (base: TableBase, cells: Readonly<Record<string, string>>, line: n
  * @returns the reason where it is no such table at all
  */
 export const readTable = (base: TableBase, text: string): Result<TableRow[]> => {
-  if (text.length > LONGEST_TEXT) return none(`The file has ${(text.length / 1e6).toFixed(0)} MB: that is no table of ${base.kind}s.`);
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy', preview: MOST_ROWS + 1, transformHeader: (h) => h.trim() });
+  if (text.length > LONGEST_TEXT)
+    return none(`The file has ${(text.length / 1e6).toFixed(0)} MB: that is no table of ${base.kind}s.`);
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    preview: MOST_ROWS + 1,
+    transformHeader: (h) => h.trim(),
+  });
   const heads = parsed.meta.fields ?? [];
   const known = COLUMNS[base.kind].map((c) => c.head);
   const strange = heads.filter((h) => h !== '' && !known.includes(h));
   const missing = NEEDED[base.kind].filter((h) => !heads.includes(h));
-  if (missing.length > 0) return none(`The heading lacks ${missing.join(' and ')}. A table of ${base.kind}s has: ${known.join(', ')}.`);
-  if (strange.length > 0) return none(`The heading has ${strange.slice(0, 4).map((h) => `“${h.slice(0, 30)}”`).join(', ')}, which is not known. A table of ${base.kind}s has: ${known.join(', ')}.`);
+  if (missing.length > 0)
+    return none(
+      `The heading lacks ${missing.join(' and ')}. A table of ${base.kind}s has: ${known.join(', ')}.`,
+    );
+  if (strange.length > 0)
+    return none(
+      `The heading has ${strange
+        .slice(0, 4)
+        .map((h) => `“${h.slice(0, 30)}”`)
+        .join(', ')}, which is not known. A table of ${base.kind}s has: ${known.join(', ')}.`,
+    );
   if (parsed.data.length === 0) return none('There is no line under the heading.');
-  if (parsed.data.length > MOST_ROWS) return none(`More than ${MOST_ROWS.toLocaleString('en')} lines: split the table.`);
+  if (parsed.data.length > MOST_ROWS)
+    return none(`More than ${MOST_ROWS.toLocaleString('en')} lines: split the table.`);
   const there = new Map(base.rows.map((r) => [keyOf(base.kind, r as Row), r]));
   const seen = new Set<string>();
-  const broken = new Map(parsed.errors.flatMap((e) => (e.row === undefined ? [] : [[e.row, e.message] as const])));
-  return found(parsed.data.map((cells, i) => {
-    const row = rowOf(base, cells, i + 2, seen, there);
-    const fault = broken.get(i);
-    return fault === undefined ? row : { ...row, act: 'fault' as const, after: null, faults: [`The line does not fit the heading: ${fault}.`, ...row.faults] };
-  }));
+  const broken = new Map(
+    parsed.errors.flatMap((e) => (e.row === undefined ? [] : [[e.row, e.message] as const])),
+  );
+  return found(
+    parsed.data.map((cells, i) => {
+      const row = rowOf(base, cells, i + 2, seen, there);
+      const fault = broken.get(i);
+      return fault === undefined
+        ? row
+        : {
+            ...row,
+            act: 'fault' as const,
+            after: null,
+            faults: [`The line does not fit the heading: ${fault}.`, ...row.faults],
+          };
+    }),
+  );
 };

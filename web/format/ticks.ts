@@ -2,7 +2,11 @@ const MINUTE_MS = 60_000;
 const STEPS_MIN = [1, 2, 5, 10, 15, 20, 30, 60, 120, 180, 360];
 
 /** A stretch of time widened to round minutes, with so many even steps that its ticks are round as well. */
-export const roundTimes = (fromMs: number, toMs: number, most = 9): { fromMs: number; toMs: number; ticks: number; stepMs: number } => {
+export const roundTimes = (
+  fromMs: number,
+  toMs: number,
+  most = 9,
+): { fromMs: number; toMs: number; ticks: number; stepMs: number } => {
   const stepMs = (STEPS_MIN.find((m) => (toMs - fromMs) / (m * MINUTE_MS) <= most - 1) ?? 720) * MINUTE_MS;
   const from = Math.floor(fromMs / stepMs) * stepMs;
   const to = Math.ceil(toMs / stepMs) * stepMs;
@@ -10,7 +14,10 @@ export const roundTimes = (fromMs: number, toMs: number, most = 9): { fromMs: nu
 };
 
 /** Bounds about some values that round steps divide. */
-export const roundBounds = (values: readonly number[], most = 7): { min: number; max: number; tickAmount: number } => {
+export const roundBounds = (
+  values: readonly number[],
+  most = 7,
+): { min: number; max: number; tickAmount: number } => {
   const [low, high] = [Math.min(...values), Math.max(...values)];
   const step = [0.5, 1, 2, 5, 10, 20, 50, 100].find((s) => (high - low) / s <= most - 1) ?? 200;
   const min = Math.floor(low / step) * step;

@@ -6,17 +6,32 @@ import VueApexCharts from 'vue3-apexcharts';
 import { useLooking } from '../stores/looking';
 
 /** A curve that answers a question, in this program's own colours. Series and options as the chart library takes them. */
-const props = defineProps<{ series: ApexOptions['series']; options: ApexOptions; height: number; type?: 'line' | 'rangeArea' | 'bar' | 'area'; label: string }>();
+const props = defineProps<{
+  series: ApexOptions['series'];
+  options: ApexOptions;
+  height: number;
+  type?: 'line' | 'rangeArea' | 'bar' | 'area';
+  label: string;
+}>();
 const looking = useLooking();
 // The library writes its style sheet into the page unless it finds it there; the page allows none written in.
-if (!document.getElementById('apexcharts-css')) { const mark = document.createElement('meta'); mark.id = 'apexcharts-css'; document.head.append(mark); }
+if (!document.getElementById('apexcharts-css')) {
+  const mark = document.createElement('meta');
+  mark.id = 'apexcharts-css';
+  document.head.append(mark);
+}
 
-const token = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+const token = (name: string): string =>
+  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 /** Options with every colour that names a token resolved: charts are drawn on a canvas of their own. */
 const resolved = <T,>(value: T): T => {
-  if (typeof value === 'string') { const name = /^var\((--[a-z0-9-]+)\)$/.exec(value)?.[1]; return (name ? token(name) : value) as T; }
+  if (typeof value === 'string') {
+    const name = /^var\((--[a-z0-9-]+)\)$/.exec(value)?.[1];
+    return (name ? token(name) : value) as T;
+  }
   if (Array.isArray(value)) return value.map(resolved) as T;
-  if (value !== null && typeof value === 'object') return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, resolved(v)])) as T;
+  if (value !== null && typeof value === 'object')
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, resolved(v)])) as T;
   return value;
 };
 const themed = computed<ApexOptions>(() => {
@@ -28,20 +43,45 @@ const themed = computed<ApexOptions>(() => {
   const yaxis = Array.isArray(o.yaxis) ? o.yaxis : [o.yaxis ?? {}];
   return {
     ...o,
-    chart: { animations: { enabled: false }, toolbar: { show: false }, zoom: { enabled: false }, background: 'transparent', foreColor: chalk, fontFamily: token('--font'), redrawOnParentResize: true, ...o.chart },
-    grid: { borderColor: line, strokeDashArray: 2, padding: { left: 8, right: 12, top: -14, bottom: 0 }, ...o.grid },
-    legend: { show: false }, dataLabels: { enabled: false },
+    chart: {
+      animations: { enabled: false },
+      toolbar: { show: false },
+      zoom: { enabled: false },
+      background: 'transparent',
+      foreColor: chalk,
+      fontFamily: token('--font'),
+      redrawOnParentResize: true,
+      ...o.chart,
+    },
+    grid: {
+      borderColor: line,
+      strokeDashArray: 2,
+      padding: { left: 8, right: 12, top: -14, bottom: 0 },
+      ...o.grid,
+    },
+    legend: { show: false },
+    dataLabels: { enabled: false },
     tooltip: { enabled: false, ...o.tooltip },
-    xaxis: { axisBorder: { color: line }, axisTicks: { color: line }, ...o.xaxis, labels: { ...o.xaxis?.labels, style: text } },
+    xaxis: {
+      axisBorder: { color: line },
+      axisTicks: { color: line },
+      ...o.xaxis,
+      labels: { ...o.xaxis?.labels, style: text },
+    },
     yaxis: yaxis.map((y) => ({ ...y, labels: { ...y.labels, style: text } })),
   };
 });
 </script>
 
 <template>
-  <figure class="chart" role="img" :aria-label="label"><VueApexCharts :type="type ?? 'line'" width="100%" :height="height" :series="series" :options="themed" /></figure>
+  <figure class="chart" role="img" :aria-label="label">
+    <VueApexCharts :type="type ?? 'line'" width="100%" :height="height" :series="series" :options="themed" />
+  </figure>
 </template>
 
 <style scoped>
-.chart { margin: 0; min-width: 0; }
+.chart {
+  margin: 0;
+  min-width: 0;
+}
 </style>

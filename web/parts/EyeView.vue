@@ -16,5 +16,13 @@ const altitude = computed(() => props.shot.light?.sun.altitudeDeg ?? 40);
 </script>
 
 <template>
-  <LensView :facts="shot.facts" :share="share" :width="width" :height="height" :sky-top="colour(altitude + 8)" :sky-low="colour(altitude)" :land="landColour(altitude)" />
+  <LensView
+    :facts="shot.facts"
+    :share="share"
+    :width="width"
+    :height="height"
+    :sky-top="colour(altitude + 8)"
+    :sky-low="colour(altitude)"
+    :land="landColour(altitude)"
+  />
 </template>

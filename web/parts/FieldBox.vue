@@ -1,19 +1,38 @@
 <script setup lang="ts">
 import type { Fault } from '../stores/validate';
 
-defineProps<{ label: string; id: string; hint?: string | undefined; faults?: readonly Fault[]; wide?: boolean }>();
+defineProps<{
+  label: string;
+  id: string;
+  hint?: string | undefined;
+  faults?: readonly Fault[];
+  wide?: boolean;
+}>();
 </script>
 
 <template>
   <div class="field" :class="{ wide, 'is-faulty': faults && faults.length > 0 }">
     <label v-if="label" class="label" :for="id" :title="hint">{{ label }}<slot name="more" /></label>
     <slot />
-    <p v-if="faults && faults.length > 0" class="fault" role="alert">{{ faults.map((f) => f.say).join(' ') }}</p>
+    <p v-if="faults && faults.length > 0" class="fault" role="alert">
+      {{ faults.map((f) => f.say).join(' ') }}
+    </p>
   </div>
 </template>
 
 <style scoped>
-.field { display: flex; flex-direction: column; gap: 2px; min-width: 0; }
-.field.wide { grid-column: 1 / -1; }
-label { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+.field {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  min-width: 0;
+}
+.field.wide {
+  grid-column: 1 / -1;
+}
+label {
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
 </style>

@@ -8,8 +8,17 @@ const reckoning = useReckoning();
 const written = computed(() => write(props.value, props.quantity, reckoning.units));
 </script>
 
-<template><span class="fig">{{ written.number }}<span v-if="written.unit" :class="/^[°%]$/.test(written.unit) ? 'sign' : 'unit'">{{ written.unit }}</span></span></template>
+<template>
+  <span class="fig"
+    >{{ written.number
+    }}<span v-if="written.unit" :class="/^[°%]$/.test(written.unit) ? 'sign' : 'unit'">{{
+      written.unit
+    }}</span></span
+  >
+</template>
 
 <style scoped>
-.fig { white-space: nowrap; }
+.fig {
+  white-space: nowrap;
+}
 </style>

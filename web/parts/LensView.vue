@@ -4,7 +4,15 @@ import { aspectRatio, horizonInFrame, projectLine, projectPoint, type FramePoint
 import { computed } from 'vue';
 import { line } from './drawing';
 
-const props = defineProps<{ facts: ShotFacts; share: number; width: number; height: number; skyTop: string; skyLow: string; land: string }>();
+const props = defineProps<{
+  facts: ShotFacts;
+  share: number;
+  width: number;
+  height: number;
+  skyTop: string;
+  skyLow: string;
+  land: string;
+}>();
 
 const frame = computed(() => {
   const ratio = aspectRatio(props.facts.film.aspect);
@@ -14,15 +22,39 @@ const frame = computed(() => {
 });
 
 /** What stands for the subject where none is chosen. */
-const PLAIN: Subject = { id: '', locationId: '', name: '', kind: 'other', xM: 0, yM: 0, baseM: 0, heightM: 2, widthM: 2, depthM: 2, headingDeg: 90, speedMs: 0, path: [] };
+const PLAIN: Subject = {
+  id: '',
+  locationId: '',
+  name: '',
+  kind: 'other',
+  xM: 0,
+  yM: 0,
+  baseM: 0,
+  heightM: 2,
+  widthM: 2,
+  depthM: 2,
+  headingDeg: 90,
+  speedMs: 0,
+  path: [],
+};
 
 /** Lines on the ground about the aim, so that speed and scale can be read. */
 const gridLines = (around: { x: number; y: number }, reach: number, step: number) => {
   const count = Math.round(reach / step);
   const [cx, cy] = [Math.round(around.x / step) * step, Math.round(around.y / step) * step];
-  return Array.from({ length: 2 * count + 1 }, (_, i) => (i - count) * step).flatMap((d) => [
-    [{ x: cx + d, y: cy - reach, z: 0 }, { x: cx + d, y: cy + reach, z: 0 }], [{ x: cx - reach, y: cy + d, z: 0 }, { x: cx + reach, y: cy + d, z: 0 }],
-  ] as const);
+  return Array.from({ length: 2 * count + 1 }, (_, i) => (i - count) * step).flatMap(
+    (d) =>
+      [
+        [
+          { x: cx + d, y: cy - reach, z: 0 },
+          { x: cx + d, y: cy + reach, z: 0 },
+        ],
+        [
+          { x: cx - reach, y: cy + d, z: 0 },
+          { x: cx + reach, y: cy + d, z: 0 },
+        ],
+      ] as const,
+  );
 };
 
 const picture = computed(() => {
@@ -36,42 +68,104 @@ const picture = computed(() => {
   const at = (p: FramePoint) => ({ x: f.x + (f.width * (1 + p.x)) / 2, y: f.y + (f.height * (1 - p.y)) / 2 });
   const range = Math.max(20, props.facts.rangeM);
   const step = range > 150 ? 20 : range > 50 ? 10 : range > 20 ? 5 : 2;
-  const grid = gridLines(aim.aim, step * 14, step).map(([a, b]) => projectLine(view, fov.horizontalDeg, fov.verticalDeg, a, b)).filter((l) => l !== null)
-    .map(([a, b]) => line([at(a), at(b)])).join('');
+  const grid = gridLines(aim.aim, step * 14, step)
+    .map(([a, b]) => projectLine(view, fov.horizontalDeg, fov.verticalDeg, a, b))
+    .filter((l) => l !== null)
+    .map(([a, b]) => line([at(a), at(b)]))
+    .join('');
   const base = aim.aim.z - aim.heightM / 2;
   const corners4 = facts.subject ? footprint(facts.subject, aim.aim) : footprint(PLAIN, aim.aim);
   // In the order the faces below are made of: near and far of one end, then of the other, foot before top.
-  const corners = [0, 3, 1, 2].flatMap((i) => [base, base + aim.heightM].map((z) => { const c = corners4[i] ?? aim.aim; return projectPoint(view, fov.horizontalDeg, fov.verticalDeg, { x: c.x, y: c.y, z }); }));
+  const corners = [0, 3, 1, 2].flatMap((i) =>
+    [base, base + aim.heightM].map((z) => {
+      const c = corners4[i] ?? aim.aim;
+      return projectPoint(view, fov.horizontalDeg, fov.verticalDeg, { x: c.x, y: c.y, z });
+    }),
+  );
   const seen = corners.every((c) => c !== null) ? corners.map((c) => at(c as FramePoint)) : null;
-  const face = (...i: number[]): string => (seen ? line(i.map((n) => seen[n] ?? { x: 0, y: 0 }), true) : '');
+  const face = (...i: number[]): string =>
+    seen
+      ? line(
+          i.map((n) => seen[n] ?? { x: 0, y: 0 }),
+          true,
+        )
+      : '';
   return {
-    grid, horizonY: f.y + (f.height * (1 - horizonInFrame(view.tiltDeg, fov.verticalDeg))) / 2,
+    grid,
+    horizonY: f.y + (f.height * (1 - horizonInFrame(view.tiltDeg, fov.verticalDeg))) / 2,
     faces: [face(0, 1, 5, 4), face(2, 3, 7, 6), face(0, 1, 3, 2), face(4, 5, 7, 6), face(1, 3, 7, 5)],
   };
 });
 </script>
 
 <template>
-  <svg class="lens" :viewBox="`0 0 ${width} ${height}`" role="img" aria-label="The frame as the camera sees it">
+  <svg
+    class="lens"
+    :viewBox="`0 0 ${width} ${height}`"
+    role="img"
+    aria-label="The frame as the camera sees it"
+  >
     <defs>
       <clipPath id="lens-frame"><rect v-bind="frame" /></clipPath>
-      <linearGradient id="lens-sky" x1="0" x2="0" y1="0" y2="1"><stop offset="0" :stop-color="skyTop" /><stop offset="1" :stop-color="skyLow" /></linearGradient>
+      <linearGradient id="lens-sky" x1="0" x2="0" y1="0" y2="1">
+        <stop offset="0" :stop-color="skyTop" />
+        <stop offset="1" :stop-color="skyLow" />
+      </linearGradient>
     </defs>
     <g v-if="picture" clip-path="url(#lens-frame)">
       <rect :fill="land" v-bind="frame" />
-      <rect fill="url(#lens-sky)" :x="frame.x" :y="frame.y" :width="frame.width" :height="Math.max(0, picture.horizonY - frame.y)" />
+      <rect
+        fill="url(#lens-sky)"
+        :x="frame.x"
+        :y="frame.y"
+        :width="frame.width"
+        :height="Math.max(0, picture.horizonY - frame.y)"
+      />
       <path class="grid" :d="picture.grid" />
       <path v-for="(face, i) in picture.faces" :key="i" class="body" :d="face" />
     </g>
     <rect class="edge" v-bind="frame" />
-    <path class="thirds" :d="[1, 2].map((n) => `M${frame.x + (frame.width * n) / 3} ${frame.y}v${frame.height}M${frame.x} ${frame.y + (frame.height * n) / 3}h${frame.width}`).join('')" />
+    <path
+      class="thirds"
+      :d="
+        [1, 2]
+          .map(
+            (n) =>
+              `M${frame.x + (frame.width * n) / 3} ${frame.y}v${frame.height}M${frame.x} ${frame.y + (frame.height * n) / 3}h${frame.width}`,
+          )
+          .join('')
+      "
+    />
   </svg>
 </template>
 
 <style scoped>
-.lens { display: block; width: 100%; height: auto; background: var(--bench); }
-.grid { stroke: #b0a592; stroke-opacity: 0.42; stroke-width: 0.7; fill: none; }
-.body { fill: #cfc5b4; fill-opacity: 0.5; stroke: #1c1913; stroke-width: 1; stroke-linejoin: round; }
-.edge { fill: none; stroke: var(--chalk-3); }
-.thirds { stroke: #fff; stroke-opacity: 0.22; fill: none; }
+.lens {
+  display: block;
+  width: 100%;
+  height: auto;
+  background: var(--bench);
+}
+.grid {
+  stroke: #b0a592;
+  stroke-opacity: 0.42;
+  stroke-width: 0.7;
+  fill: none;
+}
+.body {
+  fill: #cfc5b4;
+  fill-opacity: 0.5;
+  stroke: #1c1913;
+  stroke-width: 1;
+  stroke-linejoin: round;
+}
+.edge {
+  fill: none;
+  stroke: var(--chalk-3);
+}
+.thirds {
+  stroke: #fff;
+  stroke-opacity: 0.22;
+  fill: none;
+}
 </style>

@@ -6,9 +6,20 @@ import type { Fault } from '../stores/validate';
 import { ElInput } from './element';
 import FieldBox from './FieldBox.vue';
 
-const props = withDefaults(defineProps<{
-  label: string; value: number; quantity: Quantity; save: (value: number) => readonly Fault[] | void; hint?: string; unit?: string; scale?: number; step?: number; bare?: boolean;
-}>(), { hint: '', unit: '', scale: 1, step: 1, bare: false });
+const props = withDefaults(
+  defineProps<{
+    label: string;
+    value: number;
+    quantity: Quantity;
+    save: (value: number) => readonly Fault[] | void;
+    hint?: string;
+    unit?: string;
+    scale?: number;
+    step?: number;
+    bare?: boolean;
+  }>(),
+  { hint: '', unit: '', scale: 1, step: 1, bare: false },
+);
 const id = useId();
 const reckoning = useReckoning();
 const unit = computed(() => props.unit || unitOf(props.quantity, reckoning.units));
@@ -16,21 +27,28 @@ const shown = computed(() => fieldText(toShown(props.value * props.scale, props.
 const text = ref(shown.value);
 const faults = ref<readonly Fault[]>([]);
 /** A new value from outside is shown unless something else has been typed meanwhile. */
-watch(shown, (value, before) => { if (text.value === before) text.value = value; });
+watch(shown, (value, before) => {
+  if (text.value === before) text.value = value;
+});
 
 const commit = (): void => {
-  if (text.value === shown.value) { faults.value = []; return; }
+  if (text.value === shown.value) {
+    faults.value = [];
+    return;
+  }
   const number = readNumber(text.value);
   faults.value = Number.isNaN(number)
     ? [{ path: '', say: `${props.label} needs a number.` }]
-    : props.save(fromShown(number, props.quantity, reckoning.units) / props.scale) ?? [];
+    : (props.save(fromShown(number, props.quantity, reckoning.units) / props.scale) ?? []);
   if (faults.value.length === 0) text.value = shown.value;
 };
 const nudge = (event: KeyboardEvent | Event, by: number): void => {
   const number = readNumber(text.value);
   if (Number.isNaN(number)) return;
   event.preventDefault();
-  text.value = fieldText(Number((number + by * props.step * ((event as KeyboardEvent).shiftKey ? 10 : 1)).toPrecision(10)));
+  text.value = fieldText(
+    Number((number + by * props.step * ((event as KeyboardEvent).shiftKey ? 10 : 1)).toPrecision(10)),
+  );
   commit();
 };
 </script>
@@ -38,19 +56,41 @@ const nudge = (event: KeyboardEvent | Event, by: number): void => {
 <template>
   <FieldBox v-if="!bare" :id="id" :label="label" :hint="hint" :faults="faults">
     <ElInput
-      :id="id" v-model="text" inputmode="decimal" :aria-invalid="faults.length > 0" @change="commit" @blur="commit"
-      @keydown.up="nudge($event, 1)" @keydown.down="nudge($event, -1)"
-    ><template v-if="unit" #suffix><span class="unit">{{ unit }}</span></template></ElInput>
+      :id="id"
+      v-model="text"
+      inputmode="decimal"
+      :aria-invalid="faults.length > 0"
+      @change="commit"
+      @blur="commit"
+      @keydown.up="nudge($event, 1)"
+      @keydown.down="nudge($event, -1)"
+      ><template v-if="unit" #suffix
+        ><span class="unit">{{ unit }}</span></template
+      ></ElInput
+    >
   </FieldBox>
   <span v-else class="bare" :class="{ 'is-faulty': faults.length > 0 }">
     <ElInput
-      :id="id" v-model="text" inputmode="decimal" :aria-label="label" :aria-invalid="faults.length > 0" @change="commit" @blur="commit"
-      @keydown.up="nudge($event, 1)" @keydown.down="nudge($event, -1)"
-    ><template v-if="unit" #suffix><span class="unit">{{ unit }}</span></template></ElInput>
+      :id="id"
+      v-model="text"
+      inputmode="decimal"
+      :aria-label="label"
+      :aria-invalid="faults.length > 0"
+      @change="commit"
+      @blur="commit"
+      @keydown.up="nudge($event, 1)"
+      @keydown.down="nudge($event, -1)"
+      ><template v-if="unit" #suffix
+        ><span class="unit">{{ unit }}</span></template
+      ></ElInput
+    >
     <span v-if="faults.length > 0" class="fault" role="alert">{{ faults.map((f) => f.say).join(' ') }}</span>
   </span>
 </template>
 
 <style scoped>
-.bare { display: block; min-width: 0; }
+.bare {
+  display: block;
+  min-width: 0;
+}
 </style>

@@ -6,7 +6,9 @@ import { thumb } from './drawing';
 const props = defineProps<{ flown: FlownMove | null; subject: MoveSubject | null }>();
 const WIDTH = 58;
 const HEIGHT = 42;
-const drawn = computed(() => (props.flown && props.subject ? thumb(props.flown, props.subject, WIDTH, HEIGHT) : null));
+const drawn = computed(() =>
+  props.flown && props.subject ? thumb(props.flown, props.subject, WIDTH, HEIGHT) : null,
+);
 </script>
 
 <template>
@@ -24,12 +26,42 @@ const drawn = computed(() => (props.flown && props.subject ? thumb(props.flown, 
 </template>
 
 <style scoped>
-.thumb { width: 58px; height: 42px; flex: none; display: block; }
-.path { fill: none; stroke: var(--chalk); stroke-width: 1.7; stroke-linecap: round; stroke-linejoin: round; }
-.shadow { fill: none; stroke: var(--hatch); stroke-width: 1; stroke-dasharray: 1.5 2; }
-.stem { stroke: var(--hatch); stroke-width: 0.8; }
-.body { fill: var(--hatch); }
-.from { fill: var(--slab); stroke: var(--chalk); stroke-width: 1.4; }
-.to { fill: var(--chalk); }
-.none { stroke: var(--stop); stroke-width: 2; }
+.thumb {
+  width: 58px;
+  height: 42px;
+  flex: none;
+  display: block;
+}
+.path {
+  fill: none;
+  stroke: var(--chalk);
+  stroke-width: 1.7;
+  stroke-linecap: round;
+  stroke-linejoin: round;
+}
+.shadow {
+  fill: none;
+  stroke: var(--hatch);
+  stroke-width: 1;
+  stroke-dasharray: 1.5 2;
+}
+.stem {
+  stroke: var(--hatch);
+  stroke-width: 0.8;
+}
+.body {
+  fill: var(--hatch);
+}
+.from {
+  fill: var(--slab);
+  stroke: var(--chalk);
+  stroke-width: 1.4;
+}
+.to {
+  fill: var(--chalk);
+}
+.none {
+  stroke: var(--stop);
+  stroke-width: 2;
+}
 </style>

@@ -7,30 +7,94 @@ import type { Fault } from '../stores/validate';
 import { ElSlider } from './element';
 import NumberField from './NumberField.vue';
 
-const props = defineProps<{ parameter: MoveParameter; value: number; top: number; locked: boolean; save: (value: number) => readonly Fault[] | void }>();
+const props = defineProps<{
+  parameter: MoveParameter;
+  value: number;
+  top: number;
+  locked: boolean;
+  save: (value: number) => readonly Fault[] | void;
+}>();
 defineEmits<{ lock: [] }>();
 const reckoning = useReckoning();
 /** The slider runs to a practical top; the field takes anything up to the hard limit. */
 const max = computed(() => Math.min(props.parameter.max, Math.max(props.top, props.value)));
-const spoken = (value: number): string => `${toShown(value, props.parameter.quantity, reckoning.units).toFixed(digitsOf(props.parameter.quantity, reckoning.units))}`;
+const spoken = (value: number): string =>
+  `${toShown(value, props.parameter.quantity, reckoning.units).toFixed(digitsOf(props.parameter.quantity, reckoning.units))}`;
 </script>
 
 <template>
   <div class="slide" :title="parameter.hint">
     <span class="label">{{ parameter.label }}</span>
     <ElSlider
-      :model-value="value" :min="parameter.min" :max="max" :step="parameter.step" :show-tooltip="false" :aria-label="parameter.label" :format-value-text="spoken"
+      :model-value="value"
+      :min="parameter.min"
+      :max="max"
+      :step="parameter.step"
+      :show-tooltip="false"
+      :aria-label="parameter.label"
+      :format-value-text="spoken"
       @update:model-value="(v: number | number[]) => save(Number(v))"
     />
-    <NumberField bare :label="parameter.label" :value="value" :quantity="parameter.quantity" :step="parameter.step" :save="save" />
-    <button class="lock" :class="{ locked }" :aria-pressed="locked" :aria-label="`${parameter.label} is given`" title="Given: stays as it is when something is asked for" @click="$emit('lock')">{{ locked ? 'given' : 'free' }}</button>
+    <NumberField
+      bare
+      :label="parameter.label"
+      :value="value"
+      :quantity="parameter.quantity"
+      :step="parameter.step"
+      :save="save"
+    />
+    <button
+      class="lock"
+      :class="{ locked }"
+      :aria-pressed="locked"
+      :aria-label="`${parameter.label} is given`"
+      title="Given: stays as it is when something is asked for"
+      @click="$emit('lock')"
+    >
+      {{ locked ? 'given' : 'free' }}
+    </button>
   </div>
 </template>
 
 <style scoped>
-.slide { display: grid; grid-template-columns: 84px 1fr 76px 34px; align-items: center; gap: 11px; min-height: 34px; }
-.lock { border: 0; border-bottom: 2px solid transparent; background: none; color: var(--chalk-3); font-size: 11.5px; font-stretch: 84%; padding: 2px 0; cursor: pointer; margin-left: -4px; }
-.label { line-height: 1.15; }
-.lock.locked { color: var(--chalk); border-bottom-color: var(--pick); font-weight: 620; }
-@media (max-width: 700px) { .slide { grid-template-columns: 1fr 100px 48px; gap: 2px 12px; } .slide > :nth-child(2) { grid-column: 1 / -1; grid-row: 2; margin-inline: 10px; } .lock { min-height: 44px; } }
+.slide {
+  display: grid;
+  grid-template-columns: 84px 1fr 76px 34px;
+  align-items: center;
+  gap: 11px;
+  min-height: 34px;
+}
+.lock {
+  border: 0;
+  border-bottom: 2px solid transparent;
+  background: none;
+  color: var(--chalk-3);
+  font-size: 11.5px;
+  font-stretch: 84%;
+  padding: 2px 0;
+  cursor: pointer;
+  margin-left: -4px;
+}
+.label {
+  line-height: 1.15;
+}
+.lock.locked {
+  color: var(--chalk);
+  border-bottom-color: var(--pick);
+  font-weight: 620;
+}
+@media (max-width: 700px) {
+  .slide {
+    grid-template-columns: 1fr 100px 48px;
+    gap: 2px 12px;
+  }
+  .slide > :nth-child(2) {
+    grid-column: 1 / -1;
+    grid-row: 2;
+    margin-inline: 10px;
+  }
+  .lock {
+    min-height: 44px;
+  }
+}
 </style>

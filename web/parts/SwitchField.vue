@@ -8,12 +8,24 @@ const id = useId();
 
 <template>
   <div class="switch" :title="hint">
-    <ElSwitch :id="id" :model-value="value" :aria-label="label" @update:model-value="(v: string | number | boolean) => save(v === true)" />
+    <ElSwitch
+      :id="id"
+      :model-value="value"
+      :aria-label="label"
+      @update:model-value="(v: string | number | boolean) => save(v === true)"
+    />
     <label :for="id">{{ label }}</label>
   </div>
 </template>
 
 <style scoped>
-.switch { display: flex; align-items: center; gap: 8px; min-height: var(--touch); }
-label { font-stretch: 90%; }
+.switch {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: var(--touch);
+}
+label {
+  font-stretch: 90%;
+}
 </style>

@@ -1,11 +1,23 @@
 <script setup lang="ts" generic="T extends string">
 import TabRow from './TabRow.vue';
 
-interface Choice { readonly id: string; readonly label: string; readonly note?: string }
+interface Choice {
+  readonly id: string;
+  readonly label: string;
+  readonly note?: string;
+}
 /** A view of one thing out of a few, a place or a day, in parts: what it is, which one, how it stands, the part that is open. */
 defineProps<{
-  name: string; title: string; note?: string; tabs: readonly { readonly id: T; readonly label: string }[]; tab: T; tabsLabel: string;
-  choices: readonly Choice[]; chosen: string | undefined; choicesLabel: string; verdict?: { readonly say: string; readonly not: boolean };
+  name: string;
+  title: string;
+  note?: string;
+  tabs: readonly { readonly id: T; readonly label: string }[];
+  tab: T;
+  tabsLabel: string;
+  choices: readonly Choice[];
+  chosen: string | undefined;
+  choicesLabel: string;
+  verdict?: { readonly say: string; readonly not: boolean };
 }>();
 defineEmits<{ tab: [id: T]; choose: [id: string] }>();
 </script>
@@ -13,8 +25,20 @@ defineEmits<{ tab: [id: T]; choose: [id: string] }>();
 <template>
   <main class="parted scroll" tabindex="-1">
     <header>
-      <h1 dir="auto">{{ title }}</h1><p v-if="note" class="quiet">{{ note }}</p>
-      <nav class="choices no-print" :aria-label="choicesLabel"><button v-for="c in choices" :key="c.id" class="btn" :class="{ on: c.id === chosen }" :aria-current="c.id === chosen" @click="$emit('choose', c.id)"><span dir="auto">{{ c.label }}</span><span v-if="c.note" class="unit">{{ c.note }}</span></button></nav>
+      <h1 dir="auto">{{ title }}</h1>
+      <p v-if="note" class="quiet">{{ note }}</p>
+      <nav class="choices no-print" :aria-label="choicesLabel">
+        <button
+          v-for="c in choices"
+          :key="c.id"
+          class="btn"
+          :class="{ on: c.id === chosen }"
+          :aria-current="c.id === chosen"
+          @click="$emit('choose', c.id)"
+        >
+          <span dir="auto">{{ c.label }}</span><span v-if="c.note" class="unit">{{ c.note }}</span>
+        </button>
+      </nav>
       <p v-if="verdict" class="verdict" :class="{ not: verdict.not }" role="status">{{ verdict.say }}</p>
     </header>
     <TabRow :name="name" :label="tabsLabel" :tabs="tabs" :value="tab" @pick="(id) => $emit('tab', id)" />
@@ -23,13 +47,51 @@ defineEmits<{ tab: [id: T]; choose: [id: string] }>();
 </template>
 
 <style scoped>
-.parted { background: var(--slab); padding: 10px 20px 24px; display: grid; gap: 8px; align-content: start; }
-.parted > * { min-width: 0; }
-header { display: flex; flex-wrap: wrap; gap: 4px 16px; align-items: baseline; }
-.choices { display: flex; gap: 4px; flex-wrap: wrap; }
-.on { background: var(--pick-dim); border-color: var(--pick); }
-.on .unit { color: var(--chalk); }
-.verdict { margin-left: auto; font-size: 15px; font-weight: 620; border-left: 5px solid var(--chalk); padding-left: 9px; }
-.verdict.not { color: var(--stop); border-left-color: var(--stop); }
-@media (max-width: 1099px) { .parted { padding: 8px 12px 24px; } .verdict { margin-left: 0; } }
+.parted {
+  background: var(--slab);
+  padding: 10px 20px 24px;
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+.parted > * {
+  min-width: 0;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: baseline;
+}
+.choices {
+  display: flex;
+  gap: 4px;
+  flex-wrap: wrap;
+}
+.on {
+  background: var(--pick-dim);
+  border-color: var(--pick);
+}
+.on .unit {
+  color: var(--chalk);
+}
+.verdict {
+  margin-left: auto;
+  font-size: 15px;
+  font-weight: 620;
+  border-left: 5px solid var(--chalk);
+  padding-left: 9px;
+}
+.verdict.not {
+  color: var(--stop);
+  border-left-color: var(--stop);
+}
+@media (max-width: 1099px) {
+  .parted {
+    padding: 8px 12px 24px;
+  }
+  .verdict {
+    margin-left: 0;
+  }
+}
 </style>

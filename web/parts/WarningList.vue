@@ -12,7 +12,9 @@ const acts = useActs();
     <li v-for="w in warnings" :key="w.code + JSON.stringify(w.subject)" :data-code="w.code">
       <MarkSign :severity="w.severity" />
       <div>
-        <p>{{ w.say }} <span class="quiet">{{ w.why }}</span></p>
+        <p>
+          {{ w.say }} <span class="quiet">{{ w.why }}</span>
+        </p>
         <p v-if="w.cures.length > 0" class="cures">
           <template v-for="cure in w.cures" :key="cure.say">
             <button v-if="cure.set" class="btn cure" @click="acts.applyCure(cure)">{{ cure.say }}</button>
@@ -25,10 +27,33 @@ const acts = useActs();
 </template>
 
 <style scoped>
-.warnings li { display: grid; grid-template-columns: 15px 1fr; gap: 8px; padding: 5px 0; border-top: 1px solid var(--line); }
-.warnings li:first-child { border-top: 0; }
-.warnings svg { margin-top: 3px; }
-.cures { display: flex; flex-wrap: wrap; gap: 4px 10px; align-items: center; margin-top: 2px; }
-.cure { min-height: 26px; padding: 1px 8px; }
-@media (max-width: 1099px) { .cure { min-height: var(--touch); } }
+.warnings li {
+  display: grid;
+  grid-template-columns: 15px 1fr;
+  gap: 8px;
+  padding: 5px 0;
+  border-top: 1px solid var(--line);
+}
+.warnings li:first-child {
+  border-top: 0;
+}
+.warnings svg {
+  margin-top: 3px;
+}
+.cures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+  margin-top: 2px;
+}
+.cure {
+  min-height: 26px;
+  padding: 1px 8px;
+}
+@media (max-width: 1099px) {
+  .cure {
+    min-height: var(--touch);
+  }
+}
 </style>

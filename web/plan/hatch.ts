@@ -2,11 +2,39 @@
 export type HatchKind = 'slant' | 'cross' | 'dots' | 'waves' | 'crowns';
 
 const STROKES: Readonly<Record<HatchKind, (c: CanvasRenderingContext2D, n: number) => void>> = {
-  slant: (c, n) => { c.moveTo(-2, n + 2); c.lineTo(n + 2, -2); },
-  cross: (c, n) => { c.moveTo(-2, n + 2); c.lineTo(n + 2, -2); c.moveTo(-2, -2); c.lineTo(n + 2, n + 2); },
-  dots: (c, n) => { for (const [x, y] of [[n / 4, n / 4], [(3 * n) / 4, (3 * n) / 4]] as const) { c.moveTo(x + 1.2, y); c.arc(x, y, 1.2, 0, 7); } },
-  waves: (c, n) => { c.moveTo(0, n / 2); c.quadraticCurveTo(n / 4, n / 2 - 3, n / 2, n / 2); c.quadraticCurveTo((3 * n) / 4, n / 2 + 3, n, n / 2); },
-  crowns: (c, n) => { for (const [x, y] of [[n / 4, n / 3], [(3 * n) / 4, (5 * n) / 6]] as const) { c.moveTo(x + 3, y); c.arc(x, y, 3, 0, Math.PI, true); } },
+  slant: (c, n) => {
+    c.moveTo(-2, n + 2);
+    c.lineTo(n + 2, -2);
+  },
+  cross: (c, n) => {
+    c.moveTo(-2, n + 2);
+    c.lineTo(n + 2, -2);
+    c.moveTo(-2, -2);
+    c.lineTo(n + 2, n + 2);
+  },
+  dots: (c, n) => {
+    for (const [x, y] of [
+      [n / 4, n / 4],
+      [(3 * n) / 4, (3 * n) / 4],
+    ] as const) {
+      c.moveTo(x + 1.2, y);
+      c.arc(x, y, 1.2, 0, 7);
+    }
+  },
+  waves: (c, n) => {
+    c.moveTo(0, n / 2);
+    c.quadraticCurveTo(n / 4, n / 2 - 3, n / 2, n / 2);
+    c.quadraticCurveTo((3 * n) / 4, n / 2 + 3, n, n / 2);
+  },
+  crowns: (c, n) => {
+    for (const [x, y] of [
+      [n / 4, n / 3],
+      [(3 * n) / 4, (5 * n) / 6],
+    ] as const) {
+      c.moveTo(x + 3, y);
+      c.arc(x, y, 3, 0, Math.PI, true);
+    }
+  },
 };
 
 const made = new Map<string, CanvasPattern | null>();

@@ -8,7 +8,10 @@ export const lineOf = ({ facts }: DerivedShot): number[][] => {
   const held = known.get(facts);
   if (held) return held;
   const fine = facts.flown ? flyLayout(layoutOf(facts), facts, facts.shot.move.values, FINE) : null;
-  const line = (fine?.ok ? fine.value.samples : facts.flown?.samples ?? []).map((s) => [s.pose.at.x, s.pose.at.y]);
+  const line = (fine?.ok ? fine.value.samples : (facts.flown?.samples ?? [])).map((s) => [
+    s.pose.at.x,
+    s.pose.at.y,
+  ]);
   known.set(facts, line);
   return line;
 };

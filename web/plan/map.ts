@@ -17,7 +17,18 @@ import VectorSource from 'ol/source/Vector.js';
 import { Circle, Fill, Stroke, Style, Text } from 'ol/style.js';
 import { inksNow, thin, type Inks } from './colours';
 import { drawWith, type DrawHands, type Tool } from './drawTool';
-import { contourFeatures, extraFeatures, handleFeatures, pointsOf, shotFeatures, spot, thingFeatures, type Extras, type Handle, type Spot } from './features';
+import {
+  contourFeatures,
+  extraFeatures,
+  handleFeatures,
+  pointsOf,
+  shotFeatures,
+  spot,
+  thingFeatures,
+  type Extras,
+  type Handle,
+  type Spot,
+} from './features';
 import { localProjection } from './projection';
 import { drawnOf, styleOf, type Drawn, type GripPart } from './styles';
 
@@ -55,13 +66,30 @@ export class PlanMap {
   private held = '';
   private grip: Feature | null = null;
 
-  constructor(target: HTMLElement, place: { latitude: number; longitude: number }, private readonly hands: PlanHands) {
-    const style = (f: Feature | Parameters<typeof drawnOf>[0], resolution: number): Style[] => styleOf(f, this.inks, this.pickedId, resolution);
-    this.layers = [this.under, this.zones, this.standing, this.paths, this.over, this.handles].map((source, i) => new VectorLayer({ source, style, zIndex: 10 + i, declutter: 'names', renderBuffer: 400 }));
+  constructor(
+    target: HTMLElement,
+    place: { latitude: number; longitude: number },
+    private readonly hands: PlanHands,
+  ) {
+    const style = (f: Feature | Parameters<typeof drawnOf>[0], resolution: number): Style[] =>
+      styleOf(f, this.inks, this.pickedId, resolution);
+    this.layers = [this.under, this.zones, this.standing, this.paths, this.over, this.handles].map(
+      (source, i) =>
+        new VectorLayer({ source, style, zIndex: 10 + i, declutter: 'names', renderBuffer: 400 }),
+    );
     this.map = new Map({
-      target, layers: [this.contours, ...this.layers],
-      controls: [new ScaleLine({ minWidth: 70 })], interactions: defaults({ altShiftDragRotate: false, pinchRotate: false, doubleClickZoom: false }),
-      view: new View({ projection: localProjection(place.latitude, place.longitude), center: [0, 60], resolution: 0.9, minResolution: 0.02, maxResolution: 4000, constrainResolution: false }),
+      target,
+      layers: [this.contours, ...this.layers],
+      controls: [new ScaleLine({ minWidth: 70 })],
+      interactions: defaults({ altShiftDragRotate: false, pinchRotate: false, doubleClickZoom: false }),
+      view: new View({
+        projection: localProjection(place.latitude, place.longitude),
+        center: [0, 60],
+        resolution: 0.9,
+        minResolution: 0.02,
+        maxResolution: 4000,
+        constrainResolution: false,
+      }),
     });
     this.listen(target);
   }
@@ -69,15 +97,35 @@ export class PlanMap {
   private listen(target: HTMLElement): void {
     const modify = new Modify({ features: this.modifying, pixelTolerance: 12 });
     // Given a collection it would move all of it together; one thing at a time is in hand.
-    const translate = new Translate({ layers: this.layers, hitTolerance: HIT_PX, filter: (f) => this.movable.has(f as Feature) });
+    const translate = new Translate({
+      layers: this.layers,
+      hitTolerance: HIT_PX,
+      filter: (f) => this.movable.has(f as Feature),
+    });
     this.map.addInteraction(translate);
     this.map.addInteraction(modify);
-    const hold = (f: Feature | undefined): void => { const d = f && drawnOf(f); this.held = d && 'id' in d ? d.id : ''; this.grip = d?.what === 'handle' ? f ?? null : null; };
+    const hold = (f: Feature | undefined): void => {
+      const d = f && drawnOf(f);
+      this.held = d && 'id' in d ? d.id : '';
+      this.grip = d?.what === 'handle' ? (f ?? null) : null;
+    };
     modify.on('modifystart', (e) => hold(e.features.item(0)));
-    modify.on('modifyend', (e) => { this.held = ''; for (const f of e.features.getArray()) this.changed(f); });
+    modify.on('modifyend', (e) => {
+      this.held = '';
+      for (const f of e.features.getArray()) this.changed(f);
+    });
     translate.on('translatestart', (e) => hold(e.features.item(0)));
-    translate.on('translating', (e) => { const f = e.features.item(0); const d = f && drawnOf(f); if (f && d?.what === 'handle' && d.part !== 'launch') this.hands.handle(d.part, d.shotId, spot((f.getGeometry() as Point).getCoordinates())); });
-    translate.on('translateend', (e) => { this.held = ''; this.grip = null; for (const f of e.features.getArray()) this.changed(f); });
+    translate.on('translating', (e) => {
+      const f = e.features.item(0);
+      const d = f && drawnOf(f);
+      if (f && d?.what === 'handle' && d.part !== 'launch')
+        this.hands.handle(d.part, d.shotId, spot((f.getGeometry() as Point).getCoordinates()));
+    });
+    translate.on('translateend', (e) => {
+      this.held = '';
+      this.grip = null;
+      for (const f of e.features.getArray()) this.changed(f);
+    });
     this.map.on('click', (e) => this.clicked(e));
     this.map.on('pointermove', (e) => {
       this.hands.point(spot(e.coordinate));
@@ -88,16 +136,32 @@ export class PlanMap {
 
   private hit(e: MapBrowserEvent): Drawn | null {
     let found: Drawn | null = null;
-    this.map.forEachFeatureAtPixel(e.pixel, (f) => { const d = drawnOf(f); if (d && ('id' in d || d.what === 'handle' || d.what === 'idea')) { found = d.what === 'idea' ? { ...d, index: Number(f.get('index')) } as Drawn : d; return true; } return false; }, { hitTolerance: HIT_PX });
+    this.map.forEachFeatureAtPixel(
+      e.pixel,
+      (f) => {
+        const d = drawnOf(f);
+        if (d && ('id' in d || d.what === 'handle' || d.what === 'idea')) {
+          found = d.what === 'idea' ? ({ ...d, index: Number(f.get('index')) } as Drawn) : d;
+          return true;
+        }
+        return false;
+      },
+      { hitTolerance: HIT_PX },
+    );
     return found;
   }
 
   private clicked(e: MapBrowserEvent): void {
     if (this.draw) return;
     const d = this.hit(e);
-    if (!d) { this.hands.pick('nothing', ''); return; }
+    if (!d) {
+      this.hands.pick('nothing', '');
+      return;
+    }
     if (d.what === 'idea') this.hands.idea((d as unknown as { index: number }).index);
-    else if (d.what === 'handle') { if (d.part === 'launch') this.hands.pick('launch', ''); } else if ('id' in d) this.hands.pick(d.what, d.id);
+    else if (d.what === 'handle') {
+      if (d.part === 'launch') this.hands.pick('launch', '');
+    } else if ('id' in d) this.hands.pick(d.what, d.id);
   }
 
   private changed(f: Feature): void {
@@ -105,14 +169,20 @@ export class PlanMap {
     const g = f.getGeometry();
     if (!d || !g) return;
     if (d.what === 'feature') this.hands.reshape(d.id, pointsOf(g));
-    else if (d.what === 'subject') { const [x0, y0, x1, y1] = g.getExtent() as [number, number, number, number]; this.hands.move(d.id, spot([(x0 + x1) / 2, (y0 + y1) / 2])); }
-    else if (d.what === 'handle') this.hands.handle(d.part, d.shotId, spot((g as Point).getCoordinates()));
+    else if (d.what === 'subject') {
+      const [x0, y0, x1, y1] = g.getExtent() as [number, number, number, number];
+      this.hands.move(d.id, spot([(x0 + x1) / 2, (y0 + y1) / 2]));
+    } else if (d.what === 'handle') this.hands.handle(d.part, d.shotId, spot((g as Point).getCoordinates()));
     else if (d.what === 'shot') this.hands.route(d.id, pointsOf(g));
   }
 
   /** Things and subjects of the place, drawn anew but for what is in hand. */
   setThings(things: readonly Thing[], subjects: readonly Subject[]): void {
-    const keep = (source: VectorSource): Feature[] => source.getFeatures().filter((f) => { const d = drawnOf(f); return d && 'id' in d && d.id === this.held; });
+    const keep = (source: VectorSource): Feature[] =>
+      source.getFeatures().filter((f) => {
+        const d = drawnOf(f);
+        return d && 'id' in d && d.id === this.held;
+      });
     const zoneKept = keep(this.zones);
     const standingKept = keep(this.standing);
     const { zones, standing } = thingFeatures(things, subjects, this.held);
@@ -121,7 +191,9 @@ export class PlanMap {
     this.armPicked();
   }
 
-  setShots(shots: readonly DerivedShot[]): void { this.fill(this.paths, shotFeatures(shots, this.held)); }
+  setShots(shots: readonly DerivedShot[]): void {
+    this.fill(this.paths, shotFeatures(shots, this.held));
+  }
 
   setExtras(extras: Extras): void {
     const { under, over } = extraFeatures(extras);
@@ -135,19 +207,38 @@ export class PlanMap {
     this.armPicked();
   }
 
-  setPicked(id: string): void { this.pickedId = id; for (const l of this.layers) l.changed(); this.armPicked(); }
+  setPicked(id: string): void {
+    this.pickedId = id;
+    for (const l of this.layers) l.changed();
+    this.armPicked();
+  }
 
   /** What is picked can be dragged; points, subjects and grips always. */
   private armPicked(): void {
     const all = [...this.zones.getFeatures(), ...this.standing.getFeatures()];
-    const picked = all.filter((f) => { const d = drawnOf(f); return d && 'id' in d && d.id === this.pickedId; });
-    const route = this.paths.getFeatures().filter((f) => { const d = drawnOf(f); return d?.what === 'shot' && d.id === this.routeId; });
-    this.refill(this.modifying, [...picked.filter((f) => { const d = drawnOf(f); return d?.what === 'feature'; }), ...route]);
+    const picked = all.filter((f) => {
+      const d = drawnOf(f);
+      return d && 'id' in d && d.id === this.pickedId;
+    });
+    const route = this.paths.getFeatures().filter((f) => {
+      const d = drawnOf(f);
+      return d?.what === 'shot' && d.id === this.routeId;
+    });
+    this.refill(this.modifying, [
+      ...picked.filter((f) => {
+        const d = drawnOf(f);
+        return d?.what === 'feature';
+      }),
+      ...route,
+    ]);
     this.movable = new Set([...this.handles.getFeatures(), ...picked]);
   }
   private routeId = '';
   /** The shot whose points are the path itself, so that they can be dragged. */
-  setRoute(id: string): void { this.routeId = id; this.armPicked(); }
+  setRoute(id: string): void {
+    this.routeId = id;
+    this.armPicked();
+  }
 
   private refill(collection: Collection<Feature>, features: readonly Feature[]): void {
     const now = collection.getArray();
@@ -155,23 +246,47 @@ export class PlanMap {
     collection.clear();
     collection.extend([...features]);
   }
-  private fill(source: VectorSource, features: readonly Feature[]): void { source.clear(true); source.addFeatures([...features]); }
+  private fill(source: VectorSource, features: readonly Feature[]): void {
+    source.clear(true);
+    source.addFeatures([...features]);
+  }
 
   setTool(tool: Tool): void {
-    if (this.draw) { this.map.removeInteraction(this.draw); this.draw = null; }
+    if (this.draw) {
+      this.map.removeInteraction(this.draw);
+      this.draw = null;
+    }
     if (!tool) return;
     this.draw = drawWith(tool, this.hands, () => this.sketch());
     this.map.addInteraction(this.draw);
   }
-  private sketch(): Style[] { return [new Style({ stroke: new Stroke({ color: this.inks.pick, width: 2, lineDash: [6, 4] }), fill: new Fill({ color: thin(this.inks.pick, 0.15) }), image: new Circle({ radius: 5, fill: new Fill({ color: this.inks.pick }) }) })]; }
+  private sketch(): Style[] {
+    return [
+      new Style({
+        stroke: new Stroke({ color: this.inks.pick, width: 2, lineDash: [6, 4] }),
+        fill: new Fill({ color: thin(this.inks.pick, 0.15) }),
+        image: new Circle({ radius: 5, fill: new Fill({ color: this.inks.pick }) }),
+      }),
+    ];
+  }
   /** Ends a drawing before its last corner. */
-  endDrawing(): void { this.draw?.finishDrawing(); }
-  abortDrawing(): void { this.draw?.abortDrawing(); }
+  endDrawing(): void {
+    this.draw?.finishDrawing();
+  }
+  abortDrawing(): void {
+    this.draw?.abortDrawing();
+  }
 
   setRaster(name: string, layer: ImageLayer<ImageCanvas> | null): void {
     const before = this.rasters[name];
-    if (before) { this.map.removeLayer(before); Reflect.deleteProperty(this.rasters, name); }
-    if (layer) { this.rasters[name] = layer; this.map.addLayer(layer); }
+    if (before) {
+      this.map.removeLayer(before);
+      Reflect.deleteProperty(this.rasters, name);
+    }
+    if (layer) {
+      this.rasters[name] = layer;
+      this.map.addLayer(layer);
+    }
   }
 
   setContours(lines: readonly Contour[], zeroM: number): void {
@@ -180,7 +295,17 @@ export class PlanMap {
       const main = Boolean(f.get('main'));
       return new Style({
         stroke: new Stroke({ color: thin(this.inks.chalk2, main ? 0.5 : 0.22), width: main ? 1.2 : 0.8 }),
-        ...(main ? { text: new Text({ text: `${(Number(f.get('heightM')) - zeroM >= 0 ? '+' : '−')}${Math.abs(Number(f.get('heightM')) - zeroM).toFixed(0)}`, placement: 'line', font: `11px ${this.inks.font}`, fill: new Fill({ color: this.inks.chalk2 }), stroke: new Stroke({ color: thin(this.inks.bench, 0.7), width: 3 }) }) } : {}),
+        ...(main
+          ? {
+              text: new Text({
+                text: `${Number(f.get('heightM')) - zeroM >= 0 ? '+' : '−'}${Math.abs(Number(f.get('heightM')) - zeroM).toFixed(0)}`,
+                placement: 'line',
+                font: `11px ${this.inks.font}`,
+                fill: new Fill({ color: this.inks.chalk2 }),
+                stroke: new Stroke({ color: thin(this.inks.bench, 0.7), width: 3 }),
+              }),
+            }
+          : {}),
       });
     });
   }
@@ -189,14 +314,40 @@ export class PlanMap {
   fit(padding = 50): void {
     // A place with nothing on it is shown as far as one would first draw.
     let extent: Extent | null = this.paths.isEmpty() ? [-80, -80, 80, 80] : null;
-    for (const source of [this.standing, this.paths, this.handles]) { const e = source.getExtent(); if (e && !isEmpty(e)) extent = extent ? [Math.min(extent[0] ?? 0, e[0] ?? 0), Math.min(extent[1] ?? 0, e[1] ?? 0), Math.max(extent[2] ?? 0, e[2] ?? 0), Math.max(extent[3] ?? 0, e[3] ?? 0)] : [...e]; }
-    this.map.getView().fit(extent ?? [-80, -80, 80, 80], { padding: [padding, padding, padding, padding], maxZoom: 30, minResolution: 0.15 });
+    for (const source of [this.standing, this.paths, this.handles]) {
+      const e = source.getExtent();
+      if (e && !isEmpty(e))
+        extent = extent
+          ? [
+              Math.min(extent[0] ?? 0, e[0] ?? 0),
+              Math.min(extent[1] ?? 0, e[1] ?? 0),
+              Math.max(extent[2] ?? 0, e[2] ?? 0),
+              Math.max(extent[3] ?? 0, e[3] ?? 0),
+            ]
+          : [...e];
+    }
+    this.map.getView().fit(extent ?? [-80, -80, 80, 80], {
+      padding: [padding, padding, padding, padding],
+      maxZoom: 30,
+      minResolution: 0.15,
+    });
   }
-  zoom(by: number): void { const view = this.map.getView(); view.setResolution((view.getResolution() ?? 1) / by); }
+  zoom(by: number): void {
+    const view = this.map.getView();
+    view.setResolution((view.getResolution() ?? 1) / by);
+  }
 
   /** Layers of the wide world under everything: shores, and tiles where an address is set. */
-  addUnder(layer: Parameters<Map['addLayer']>[0]): void { this.map.addLayer(layer); }
+  addUnder(layer: Parameters<Map['addLayer']>[0]): void {
+    this.map.addLayer(layer);
+  }
 
-  repaint(): void { this.inks = inksNow(); for (const l of [...this.layers, this.contours]) l.changed(); }
-  dispose(): void { this.map.setTarget(undefined); this.map.dispose(); }
+  repaint(): void {
+    this.inks = inksNow();
+    for (const l of [...this.layers, this.contours]) l.changed();
+  }
+  dispose(): void {
+    this.map.setTarget(undefined);
+    this.map.dispose();
+  }
 }

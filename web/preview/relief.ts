@@ -7,11 +7,16 @@ const MOST = 150;
 const TEXTURE_M = 100;
 
 /** The known ground of a place as a surface with its heights; null where none is known. Holes lie level with the origin. */
-export const relief = ({ grid, zeroM }: Ground, texture: Texture): { readonly mesh: Mesh; readonly lowestM: number } | null => {
+export const relief = (
+  { grid, zeroM }: Ground,
+  texture: Texture,
+): { readonly mesh: Mesh; readonly lowestM: number } | null => {
   if (!grid) return null;
   const { west, south, east, north } = extentOf(grid);
   const [across, along] = [Math.min(MOST, grid.columns - 1), Math.min(MOST, grid.rows - 1)];
-  const geometry = new PlaneGeometry(east - west, north - south, across, along).rotateX(-Math.PI / 2).translate((west + east) / 2, 0, -(south + north) / 2);
+  const geometry = new PlaneGeometry(east - west, north - south, across, along)
+    .rotateX(-Math.PI / 2)
+    .translate((west + east) / 2, 0, -(south + north) / 2);
   const [at, uv] = [geometry.getAttribute('position'), geometry.getAttribute('uv')];
   let lowestM = 0;
   for (let i = 0; i < at.count; i += 1) {

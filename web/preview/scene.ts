@@ -6,8 +6,28 @@ import type { Feature } from '@core/site';
 import { LEVEL_GROUND } from '@core/terrain';
 import type { Vec3 } from '@core/units';
 import {
-  AmbientLight, BackSide, BufferAttribute, CircleGeometry, Color, ConeGeometry, DirectionalLight, Fog, Group, HemisphereLight, Mesh, MeshBasicMaterial, MeshLambertMaterial,
-  Line, PerspectiveCamera, PlaneGeometry, Scene, SphereGeometry, Vector3, type Material, type Object3D, type Texture,
+  AmbientLight,
+  BackSide,
+  BufferAttribute,
+  CircleGeometry,
+  Color,
+  ConeGeometry,
+  DirectionalLight,
+  Fog,
+  Group,
+  HemisphereLight,
+  Mesh,
+  MeshBasicMaterial,
+  MeshLambertMaterial,
+  Line,
+  PerspectiveCamera,
+  PlaneGeometry,
+  Scene,
+  SphereGeometry,
+  Vector3,
+  type Material,
+  type Object3D,
+  type Texture,
 } from 'three';
 import { relief } from './relief';
 import { gapFrame, solidOf, wall } from './solids';
@@ -20,7 +40,10 @@ const radians = (deg: number): number => (deg * Math.PI) / 180;
 /** Local metres (x east, y north, z up) to the renderer's axes (y up, −z north). */
 const place = ({ x, y, z }: Vec3): Vector3 => new Vector3(x, z, -y);
 
-const colour = (deg: number): Color => { const [r, g, b] = skyColour(deg); return new Color().setRGB(r / 255, g / 255, b / 255, 'srgb'); };
+const colour = (deg: number): Color => {
+  const [r, g, b] = skyColour(deg);
+  return new Color().setRGB(r / 255, g / 255, b / 255, 'srgb');
+};
 
 const skyDome = (sunDeg: number): Mesh => {
   const geometry = new SphereGeometry(REACH_M * 0.9, 24, 16);
@@ -31,7 +54,10 @@ const skyDome = (sunDeg: number): Mesh => {
     colour(sunDeg + 10 * up ** 0.7).toArray(colours, i * 3);
   }
   geometry.setAttribute('color', new BufferAttribute(colours, 3));
-  return new Mesh(geometry, new MeshBasicMaterial({ vertexColors: true, side: BackSide, fog: false, depthWrite: false }));
+  return new Mesh(
+    geometry,
+    new MeshBasicMaterial({ vertexColors: true, side: BackSide, fog: false, depthWrite: false }),
+  );
 };
 
 /** Hills about the horizon, so that the far moves against the near. */
@@ -51,7 +77,10 @@ const hills = (shade: Color): Group => {
 };
 
 const sunDisc = (sun: SunPosition): Mesh => {
-  const disc = new Mesh(new CircleGeometry(26, 24), new MeshBasicMaterial({ color: sun.altitudeDeg < 8 ? 0xffd9a0 : 0xfff6dc, fog: false }));
+  const disc = new Mesh(
+    new CircleGeometry(26, 24),
+    new MeshBasicMaterial({ color: sun.altitudeDeg < 8 ? 0xffd9a0 : 0xfff6dc, fog: false }),
+  );
   disc.position.copy(towards(sun).multiplyScalar(REACH_M * 0.8));
   disc.lookAt(0, 0, 0);
   return disc;
@@ -59,7 +88,11 @@ const sunDisc = (sun: SunPosition): Mesh => {
 
 const towards = ({ azimuthDeg, altitudeDeg }: SunPosition): Vector3 => {
   const up = radians(altitudeDeg);
-  return new Vector3(Math.sin(radians(azimuthDeg)) * Math.cos(up), Math.sin(up), -Math.cos(radians(azimuthDeg)) * Math.cos(up));
+  return new Vector3(
+    Math.sin(radians(azimuthDeg)) * Math.cos(up),
+    Math.sin(up),
+    -Math.cos(radians(azimuthDeg)) * Math.cos(up),
+  );
 };
 
 const stand = (object: Object3D, at: Vec3, headingDeg: number): Object3D => {
@@ -73,13 +106,25 @@ const stand = (object: Object3D, at: Vec3, headingDeg: number): Object3D => {
 const inTheWay = ({ facts }: DerivedShot): Object3D | null => {
   const { flown, shot, aim } = facts;
   if (!flown) return null;
-  if (flown.gap) return stand(gapFrame(flown.gap.widthM, flown.gap.heightM, flown.start.at.z), { ...aim.aim, z: 0 }, flown.start.headingDeg + 90);
+  if (flown.gap)
+    return stand(
+      gapFrame(flown.gap.widthM, flown.gap.heightM, flown.start.at.z),
+      { ...aim.aim, z: 0 },
+      flown.start.headingDeg + 90,
+    );
   const { screenM, screenHeightM, edgeM } = shot.move.values;
   if (screenM === undefined) return null;
   const { at, headingDeg } = flown.start;
-  const ahead = { x: at.x + screenM * Math.sin(radians(headingDeg)), y: at.y + screenM * Math.cos(radians(headingDeg)), z: 0 };
-  if (screenHeightM !== undefined) return stand(wall(Math.max(12, screenM * 1.6), screenHeightM), ahead, headingDeg + 90);
-  return edgeM === undefined ? null : stand(wall(Math.max(4, 2 * edgeM), aim.aim.z + aim.heightM + 6), ahead, headingDeg + 90);
+  const ahead = {
+    x: at.x + screenM * Math.sin(radians(headingDeg)),
+    y: at.y + screenM * Math.cos(radians(headingDeg)),
+    z: 0,
+  };
+  if (screenHeightM !== undefined)
+    return stand(wall(Math.max(12, screenM * 1.6), screenHeightM), ahead, headingDeg + 90);
+  return edgeM === undefined
+    ? null
+    : stand(wall(Math.max(4, 2 * edgeM), aim.aim.z + aim.heightM + 6), ahead, headingDeg + 90);
 };
 
 /** A scene of one shot: its place, what stands there, its light, and the camera that flies it. */
@@ -100,14 +145,23 @@ export class PreviewScene {
     const horizon = colour(sunDeg);
     this.dome = skyDome(sunDeg);
     this.texture = groundTexture();
-    this.scene.fog = new Fog(horizon, 120, Math.min(REACH_M * 0.8, Math.max(400, facts.location.visibilityM)));
+    this.scene.fog = new Fog(
+      horizon,
+      120,
+      Math.min(REACH_M * 0.8, Math.max(400, facts.location.visibilityM)),
+    );
     const terrain = facts.ground ?? LEVEL_GROUND;
     const known = relief(terrain, this.texture);
     // Beyond what is known the ground goes on level, under the lowest of it.
     const ground = this.ground(known ? known.lowestM - 1 : 0);
     if (known) this.scene.add(known.mesh);
     this.scene.add(standing(things, terrain));
-    this.scene.add(this.dome, ground, hills(horizon.clone().multiplyScalar(0.62)), ...this.lights(light?.sun ?? null, sunDeg, horizon));
+    this.scene.add(
+      this.dome,
+      ground,
+      hills(horizon.clone().multiplyScalar(0.62)),
+      ...this.lights(light?.sun ?? null, sunDeg, horizon),
+    );
     if (light && sunDeg > -1) this.scene.add(sunDisc(light.sun));
     for (const s of subjects) {
       const solid = stand(solidOf(s), { x: s.xM, y: s.yM, z: s.baseM }, s.headingDeg);
@@ -121,7 +175,8 @@ export class PreviewScene {
   private ground(atM: number): Mesh {
     const geometry = new PlaneGeometry(2 * REACH_M, 2 * REACH_M).rotateX(-Math.PI / 2).translate(0, atM, 0);
     const uv = geometry.getAttribute('uv');
-    for (let i = 0; i < uv.count; i += 1) uv.setXY(i, uv.getX(i) * (REACH_M / 50), uv.getY(i) * (REACH_M / 50));
+    for (let i = 0; i < uv.count; i += 1)
+      uv.setXY(i, uv.getX(i) * (REACH_M / 50), uv.getY(i) * (REACH_M / 50));
     return new Mesh(geometry, new MeshLambertMaterial({ map: this.texture }));
   }
 
@@ -129,7 +184,11 @@ export class PreviewScene {
     const day = Math.min(1, Math.max(0.12, (sunDeg + 8) / 20));
     const key = new DirectionalLight(sunDeg < 8 ? 0xffd2a0 : 0xfff4e0, sunDeg > -0.9 ? 2.6 * day : 0.15);
     key.position.copy(towards(sun ?? { azimuthDeg: 140, altitudeDeg: 35 }).multiplyScalar(100));
-    return [key, new HemisphereLight(horizon.clone().lerp(new Color(0xffffff), 0.45), 0x8a8474, 2.2 * day), new AmbientLight(0xffffff, 0.35)];
+    return [
+      key,
+      new HemisphereLight(horizon.clone().lerp(new Color(0xffffff), 0.45), 0x8a8474, 2.2 * day),
+      new AmbientLight(0xffffff, 0.35),
+    ];
   }
 
   /** Puts the camera at a pose, and what moves where it is by then. */
@@ -137,14 +196,24 @@ export class PreviewScene {
     const [h, t] = [radians(pose.headingDeg), radians(pose.tiltDeg)];
     this.camera.position.copy(place(pose.at));
     this.camera.up.set(-Math.sin(h) * Math.sin(t), Math.cos(t), Math.cos(h) * Math.sin(t));
-    this.goal.set(Math.sin(h) * Math.cos(t), Math.sin(t), -Math.cos(h) * Math.cos(t)).add(this.camera.position);
+    this.goal
+      .set(Math.sin(h) * Math.cos(t), Math.sin(t), -Math.cos(h) * Math.cos(t))
+      .add(this.camera.position);
     this.camera.lookAt(this.goal);
     this.dome.position.copy(this.camera.position);
-    if (this.moving) { this.moving.position.x = subjectAt.x; this.moving.position.z = -subjectAt.y; }
+    if (this.moving) {
+      this.moving.position.x = subjectAt.x;
+      this.moving.position.z = -subjectAt.y;
+    }
   }
 
   dispose(): void {
     this.texture.dispose();
-    this.scene.traverse((o) => { if (o instanceof Mesh || o instanceof Line) { (o.geometry as { dispose: () => void }).dispose(); (o.material as Material).dispose(); } });
+    this.scene.traverse((o) => {
+      if (o instanceof Mesh || o instanceof Line) {
+        (o.geometry as { dispose: () => void }).dispose();
+        (o.material as Material).dispose();
+      }
+    });
   }
 }

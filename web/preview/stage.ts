@@ -3,7 +3,11 @@ import type { PreviewScene } from './scene';
 
 /** Whether this browser draws in three dimensions at all. */
 export const hasWebGl = (): boolean => {
-  try { return document.createElement('canvas').getContext('webgl2') !== null; } catch { return false; }
+  try {
+    return document.createElement('canvas').getContext('webgl2') !== null;
+  } catch {
+    return false;
+  }
 };
 
 const KEPT = 120;

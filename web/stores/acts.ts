@@ -17,7 +17,8 @@ export const useActs = () => {
   const looking = useLooking();
   const bulk = useBulk();
 
-  const shotsOf = (locationId: string): Shot[] => inOrder(film.list('shot').filter((s) => s.locationId === locationId));
+  const shotsOf = (locationId: string): Shot[] =>
+    inOrder(film.list('shot').filter((s) => s.locationId === locationId));
 
   /** Adds a slate after the picked one, or at the end of a place. */
   const addShot = (locationId: string): void => {
@@ -42,25 +43,41 @@ export const useActs = () => {
     const fresh = newShot(film, locationId, keyBetween(shotsOf(locationId).at(-1)?.position, undefined));
     const like = film.get('shot', looking.shotId);
     // Flown with what the slate in hand is flown with.
-    return like ? { ...fresh, aircraftId: like.aircraftId, cameraId: like.cameraId, modeId: like.modeId } : fresh;
+    return like
+      ? { ...fresh, aircraftId: like.aircraftId, cameraId: like.cameraId, modeId: like.modeId }
+      : fresh;
   };
 
   /** Adds several slates behind the last of a place. */
   const addMany = (locationId: string, shots: readonly CoreShot[]): void => {
     const keys = bulk.keysBehind(locationId, shots.length);
     const made = shots.map((s, i) => ({ ...s, locationId, position: keys[i] ?? 'a0', cutPosition: '' }));
-    const faults = film.act(`add ${counted(made.length, 'slate')}`, made.map((s) => ({ kind: 'shot' as const, id: s.id, after: s as never })));
-    if (faults.length === 0 && made[0]) { looking.pick(made[0].id); looking.say(`${counted(made.length, 'slate')} added.`); }
+    const faults = film.act(
+      `add ${counted(made.length, 'slate')}`,
+      made.map((s) => ({ kind: 'shot' as const, id: s.id, after: s as never })),
+    );
+    if (faults.length === 0 && made[0]) {
+      looking.pick(made[0].id);
+      looking.say(`${counted(made.length, 'slate')} added.`);
+    }
   };
 
-  const splitShot = (id: string): void => { const second = bulk.split(id); if (second) looking.say('Split in two; each has half of the cut.'); };
+  const splitShot = (id: string): void => {
+    const second = bulk.split(id);
+    if (second) looking.say('Split in two; each has half of the cut.');
+  };
 
   const copyShot = (id: string): void => {
     const shot = film.get('shot', id);
     if (!shot) return;
     const list = shotsOf(shot.locationId);
     const at = list.findIndex((s) => s.id === id);
-    const copy = { ...shot, id: uuid(), position: keyBetween(shot.position, list[at + 1]?.position), title: shot.title ? `${shot.title} 2`.slice(0, 10_000) : '' };
+    const copy = {
+      ...shot,
+      id: uuid(),
+      position: keyBetween(shot.position, list[at + 1]?.position),
+      title: shot.title ? `${shot.title} 2`.slice(0, 10_000) : '',
+    };
     if (film.create('shot', copy, 'copy').length === 0) looking.pick(copy.id);
   };
 
@@ -81,8 +98,27 @@ export const useActs = () => {
     looking.say(faults[0]?.say ?? cure.say);
   };
 
-  const undo = (): void => { const what = film.undo(); looking.say(what ? `Taken back: ${what}.` : 'Nothing to take back.'); };
-  const redo = (): void => { const what = film.redo(); looking.say(what ? `Done again: ${what}.` : 'Nothing to do again.'); };
+  const undo = (): void => {
+    const what = film.undo();
+    looking.say(what ? `Taken back: ${what}.` : 'Nothing to take back.');
+  };
+  const redo = (): void => {
+    const what = film.redo();
+    looking.say(what ? `Done again: ${what}.` : 'Nothing to do again.');
+  };
 
-  return { shotsOf, addShot, addLacking, addMany, templateFor, splitShot, copyShot, deleteShot, ...useReorder(shotsOf), applyCure, undo, redo };
+  return {
+    shotsOf,
+    addShot,
+    addLacking,
+    addMany,
+    templateFor,
+    splitShot,
+    copyShot,
+    deleteShot,
+    ...useReorder(shotsOf),
+    applyCure,
+    undo,
+    redo,
+  };
 };

@@ -2,39 +2,63 @@ import type { AnyRow, Batch, Conflict, EntityKind, FieldFault, LoggedChange, Pro
 
 /** The server answered with a problem document. */
 export class ApiProblem extends Error {
-  constructor(readonly problem: Problem) { super(problem.detail); }
-  get conflicts(): readonly Conflict[] { return this.problem.conflicts ?? []; }
-  get fields(): readonly FieldFault[] { return this.problem.fields ?? []; }
+  constructor(readonly problem: Problem) {
+    super(problem.detail);
+  }
+  get conflicts(): readonly Conflict[] {
+    return this.problem.conflicts ?? [];
+  }
+  get fields(): readonly FieldFault[] {
+    return this.problem.fields ?? [];
+  }
 }
 
 /** No answer came: no network, or the application is not running. */
 export class Unreachable extends Error {}
 
 const ask = async (path: string, init?: RequestInit): Promise<Response> => {
-  const response = await fetch(path, init).catch(() => { throw new Unreachable('No answer from the application.'); });
+  const response = await fetch(path, init).catch(() => {
+    throw new Unreachable('No answer from the application.');
+  });
   if (response.ok) return response;
-  const problem = await response.json().catch(() => null) as Problem | null;
-  if (!problem || response.status >= 500) throw new Unreachable(problem?.detail ?? `The application answered ${response.status}.`);
+  const problem = (await response.json().catch(() => null)) as Problem | null;
+  if (!problem || response.status >= 500)
+    throw new Unreachable(problem?.detail ?? `The application answered ${response.status}.`);
   throw new ApiProblem(problem);
 };
 
-const json = async <T>(path: string, init?: RequestInit): Promise<T> => (await ask(path, init)).json() as Promise<T>;
+const json = async <T>(path: string, init?: RequestInit): Promise<T> =>
+  (await ask(path, init)).json() as Promise<T>;
 
 /** A small body goes out even while the page is being closed. */
 const KEEPALIVE_LIMIT = 60_000;
 const posting = (body: unknown): RequestInit => {
   const text = JSON.stringify(body);
-  return { method: 'POST', body: text, keepalive: text.length < KEEPALIVE_LIMIT, headers: { 'content-type': 'application/json' } };
+  return {
+    method: 'POST',
+    body: text,
+    keepalive: text.length < KEEPALIVE_LIMIT,
+    headers: { 'content-type': 'application/json' },
+  };
 };
 
-export interface FilmSummary { readonly id: string; readonly name: string; readonly locations: number; readonly shots: number; readonly updatedAt: string }
+export interface FilmSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly locations: number;
+  readonly shots: number;
+  readonly updatedAt: string;
+}
 
 export const api = {
   films: () => json<{ films: FilmSummary[] }>('/api/films'),
   kit: () => json<{ rows: AnyRow[] }>('/api/kit'),
   film: (id: string) => json<{ rows: AnyRow[]; sequence: number }>(`/api/films/${id}`),
   changes: (id: string) => json<{ changes: LoggedChange[] }>(`/api/films/${id}/changes`),
-  apply: (batch: Batch) => json<{ rows: AnyRow[]; gone: { kind: EntityKind; id: string }[] }>('/api/changes', posting(batch)),
+  apply: (batch: Batch) =>
+    json<{ rows: AnyRow[]; gone: { kind: EntityKind; id: string }[] }>('/api/changes', posting(batch)),
   importFilm: (file: unknown) => json<{ id: string }>('/api/films/import', posting(file)),
-  removeFilm: async (id: string): Promise<void> => { await ask(`/api/films/${id}`, { method: 'DELETE' }); },
+  removeFilm: async (id: string): Promise<void> => {
+    await ask(`/api/films/${id}`, { method: 'DELETE' });
+  },
 };

@@ -8,7 +8,11 @@ import { useLooking } from './looking';
 import { useReckoning } from './reckoning';
 
 /** A plan that was put aside to compare with: rows as they were. */
-interface Aside { readonly flights: FilmInput['flights']; readonly shots: FilmInput['shots']; readonly weighed: FlightsWeighed }
+interface Aside {
+  readonly flights: FilmInput['flights'];
+  readonly shots: FilmInput['shots'];
+  readonly weighed: FlightsWeighed;
+}
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
@@ -26,7 +30,11 @@ export const useAside = defineStore('aside', () => {
     const { input } = film;
     const ids = flights.placeIds(date);
     if (!input || !reckoning.derived) return;
-    kept.value = { flights: input.flights.filter((f) => ids.includes(f.locationId)), shots: input.shots.filter((s) => ids.includes(s.locationId)), weighed: weighFlights(reckoning.derived, ids) };
+    kept.value = {
+      flights: input.flights.filter((f) => ids.includes(f.locationId)),
+      shots: input.shots.filter((s) => ids.includes(s.locationId)),
+      weighed: weighFlights(reckoning.derived, ids),
+    };
     looking.say('This plan is put aside. Change what you like, then compare.');
   };
   /** Brings back the flights that were put aside, and the direction each slate was flown in. */
@@ -37,14 +45,33 @@ export const useAside = defineStore('aside', () => {
     const places = new Set(aside.shots.map((s) => s.locationId));
     const now = input.flights.filter((f) => places.has(f.locationId));
     const before = new Map(aside.shots.map((s) => [s.id, s.move.reversed]));
-    const turned = input.shots.filter((s) => (before.get(s.id) ?? s.move.reversed) !== s.move.reversed).map((s): FlightChange => ({ kind: 'shot', id: s.id, after: { ...s, move: { ...s.move, reversed: !s.move.reversed } } }));
+    const turned = input.shots
+      .filter((s) => (before.get(s.id) ?? s.move.reversed) !== s.move.reversed)
+      .map((s): FlightChange => ({
+        kind: 'shot',
+        id: s.id,
+        after: { ...s, move: { ...s.move, reversed: !s.move.reversed } },
+      }));
     edits.apply('plan put aside', [
-      ...now.filter((f) => !aside.flights.some((k) => k.id === f.id)).map((f): FlightChange => ({ kind: 'flight', id: f.id, after: null })),
-      ...aside.flights.filter((k) => !same(now.find((f) => f.id === k.id), k)).map((f): FlightChange => ({ kind: 'flight', id: f.id, after: f })), ...turned,
+      ...now
+        .filter((f) => !aside.flights.some((k) => k.id === f.id))
+        .map((f): FlightChange => ({ kind: 'flight', id: f.id, after: null })),
+      ...aside.flights
+        .filter(
+          (k) =>
+            !same(
+              now.find((f) => f.id === k.id),
+              k,
+            ),
+        )
+        .map((f): FlightChange => ({ kind: 'flight', id: f.id, after: f })),
+      ...turned,
     ]);
     looking.say('The plan put aside is back.');
   };
-  const forget = (): void => { kept.value = null; };
+  const forget = (): void => {
+    kept.value = null;
+  };
   watch(() => film.filmId, forget);
   return { kept, put, bringBack, forget };
 });

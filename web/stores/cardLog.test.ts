@@ -7,12 +7,18 @@ import { cardAsStored, cardsAsTold, footageFault, recordedBy, setOnCard, tellCar
 
 let film: FilmInput;
 let derived: DerivedFilm;
-beforeAll(async () => { film = (await import('../../demo')).demoFilm() as FilmInput; derived = deriveFilm(film); });
+beforeAll(async () => {
+  film = (await import('../../demo')).demoFilm() as FilmInput;
+  derived = deriveFilm(film);
+});
 
 /** As much of the open film as an entry is made from. */
-const opened = (kit: FilmInput['kit'] = film.kit): Parameters<typeof recordedBy>[0] => ({
-  film: film.film, get: (_: string, id: string) => kit.cards.find((c) => c.id === id), list: () => kit.cardMoves,
-}) as never;
+const opened = (kit: FilmInput['kit'] = film.kit): Parameters<typeof recordedBy>[0] =>
+  ({
+    film: film.film,
+    get: (_: string, id: string) => kit.cards.find((c) => c.id === id),
+    list: () => kit.cardMoves,
+  }) as never;
 const first = () => derived.budget.cards.byFlight[0]!;
 
 describe('what a logged flight left on its card', () => {
@@ -20,7 +26,13 @@ describe('what a logged flight left on its card', () => {
     const { flight, cardId } = first();
     const all = new Set(flight.stops.map((s) => s.shotId));
     const entry = recordedBy(opened(), derived, flight, all, Date.UTC(2027, 4, 14, 6))!;
-    expect(entry).toMatchObject({ cardId, act: 'record', spot: 'aircraft', aircraftId: flight.aircraftId, copiesWanted: 2 });
+    expect(entry).toMatchObject({
+      cardId,
+      act: 'record',
+      spot: 'aircraft',
+      aircraftId: flight.aircraftId,
+      copiesWanted: 2,
+    });
     expect(entry.gb).toBeCloseTo(first().bytes / 1e9, 6);
     const one = recordedBy(opened(), derived, flight, new Set([flight.stops[0]!.shotId]), 0)!;
     expect(one.gb).toBeLessThan(entry.gb);
@@ -34,7 +46,10 @@ describe('what a logged flight left on its card', () => {
     expect(recordedBy(opened(), derived, flight, new Set(), 0)).toBeNull();
     const bare = deriveFilm({ ...film, kit: { ...film.kit, cards: [] } });
     expect(recordedBy(opened(), bare, bare.budget.cards.byFlight[0]!.flight, all, 0)).toBeNull();
-    const small = { ...film.kit, cards: film.kit.cards.map((c) => (c.id === cardId ? { ...c, nominalGB: 1 } : c)) };
+    const small = {
+      ...film.kit,
+      cards: film.kit.cards.map((c) => (c.id === cardId ? { ...c, nominalGB: 1 } : c)),
+    };
     expect(recordedBy(opened(small), derived, flight, all, 0)).toBeNull();
   });
 });
@@ -42,14 +57,25 @@ describe('what a logged flight left on its card', () => {
 describe('what is on a card', () => {
   type Card = Entity<'card'>;
   type Move = Entity<'cardMove'>;
-  const card: Card = { id: 'c', name: 'Card', nominalGB: 64, usedGB: 0, writeMBs: 30, notes: '', retired: false };
+  const card: Card = {
+    id: 'c',
+    name: 'Card',
+    nominalGB: 64,
+    usedGB: 0,
+    writeMBs: 30,
+    notes: '',
+    retired: false,
+  };
   /** One card with what is told of it, kept as the open film keeps it. */
   const shelf = () => {
     const rows = { card: [card], cardMove: [] as Move[] };
     const store = {
-      film: { preferences: { copiesWanted: 2 } }, list: (kind: 'card' | 'cardMove') => rows[kind], get: (_: string, id: string) => rows.card.find((c) => c.id === id),
+      film: { preferences: { copiesWanted: 2 } },
+      list: (kind: 'card' | 'cardMove') => rows[kind],
+      get: (_: string, id: string) => rows.card.find((c) => c.id === id),
       act: (_: string, changes: readonly { kind: 'card' | 'cardMove'; id: string; after: never }[]) => {
-        for (const { kind, id, after } of changes) rows[kind] = [...(rows[kind] as { id: string }[]).filter((r) => r.id !== id), after] as never;
+        for (const { kind, id, after } of changes)
+          rows[kind] = [...(rows[kind] as { id: string }[]).filter((r) => r.id !== id), after] as never;
         return [];
       },
     } as unknown as Parameters<typeof setOnCard>[0];
@@ -72,20 +98,30 @@ describe('what is on a card', () => {
     tellCard(store, 'c', 'record', { gb: 12.34, spot: 'aircraft', aircraftId: null });
     expect(footageFault(store, { ...card, usedGB: 0 })).toContain('holds 12.3 GB');
     // As it was written out, rounded or not, it comes in again.
-    for (const usedGB of [12.3, 12.34]) expect(footageFault(store, { ...card, name: 'New name', usedGB })).toBeNull();
+    for (const usedGB of [12.3, 12.34])
+      expect(footageFault(store, { ...card, name: 'New name', usedGB })).toBeNull();
     rows.card = [cardAsStored(store, { ...card, name: 'New name', usedGB: 12.3 })];
     expect([rows.card[0]!.usedGB, life().usedGB]).toEqual([0, 12.34]);
   });
   it('goes by no way of the kit page without its copies', () => {
-    const step = fc.oneof(fc.record({ set: fc.double({ min: 0, max: 70, noNaN: true }) }), fc.record({ gb: fc.double({ min: 0.1, max: 20, noNaN: true }) }), fc.constant('copy' as const), fc.constant('format' as const));
-    fc.assert(fc.property(fc.array(step, { maxLength: 30 }), (steps) => {
-      const { store, rows, life } = shelf();
-      tellCard(store, 'c', 'put', { spot: 'bag' });
-      for (const s of steps) {
-        const before = life();
-        if (s === 'copy' || s === 'format') tellCard(store, 'c', s); else if ('set' in s) setOnCard(store, rows.card[0]!, s.set); else tellCard(store, 'c', 'record', { gb: s.gb });
-        if (life().usedGB < before.usedGB - 1e-3) expect(before.copies).toBeGreaterThanOrEqual(2);
-      }
-    }));
+    const step = fc.oneof(
+      fc.record({ set: fc.double({ min: 0, max: 70, noNaN: true }) }),
+      fc.record({ gb: fc.double({ min: 0.1, max: 20, noNaN: true }) }),
+      fc.constant('copy' as const),
+      fc.constant('format' as const),
+    );
+    fc.assert(
+      fc.property(fc.array(step, { maxLength: 30 }), (steps) => {
+        const { store, rows, life } = shelf();
+        tellCard(store, 'c', 'put', { spot: 'bag' });
+        for (const s of steps) {
+          const before = life();
+          if (s === 'copy' || s === 'format') tellCard(store, 'c', s);
+          else if ('set' in s) setOnCard(store, rows.card[0]!, s.set);
+          else tellCard(store, 'c', 'record', { gb: s.gb });
+          if (life().usedGB < before.usedGB - 1e-3) expect(before.copies).toBeGreaterThanOrEqual(2);
+        }
+      }),
+    );
   });
 });

@@ -50,10 +50,36 @@ export const useFilm = defineStore('film', () => {
   /** Ground of the places whose raster has come in; another store fetches them. */
   const terrain = shallowRef<ReadonlyMap<string, Ground>>(new Map());
   const film = computed(() => get('film', filmId.value));
-  const kit = computed(() => ({ aircraft: list('aircraft'), packs: list('pack'), cards: list('card'), filters: list('filter'), pilots: list('pilot'), practice: list('practice'), chargers: list('charger'), devices: list('device'), flown: list('flown'), gear: list('gear'), cardMoves: list('cardMove'), checks: list('check') }));
-  const input = computed<FilmInput | null>(() => film.value ? {
-    film: film.value, locations: list('location'), subjects: list('subject'), shots: list('shot'), readings: list('reading'), features: list('feature'), flights: list('flight'), answers: list('answer'), terrain: terrain.value, kit: kit.value,
-  } : null);
+  const kit = computed(() => ({
+    aircraft: list('aircraft'),
+    packs: list('pack'),
+    cards: list('card'),
+    filters: list('filter'),
+    pilots: list('pilot'),
+    practice: list('practice'),
+    chargers: list('charger'),
+    devices: list('device'),
+    flown: list('flown'),
+    gear: list('gear'),
+    cardMoves: list('cardMove'),
+    checks: list('check'),
+  }));
+  const input = computed<FilmInput | null>(() =>
+    film.value
+      ? {
+          film: film.value,
+          locations: list('location'),
+          subjects: list('subject'),
+          shots: list('shot'),
+          readings: list('reading'),
+          features: list('feature'),
+          flights: list('flight'),
+          answers: list('answer'),
+          terrain: terrain.value,
+          kit: kit.value,
+        }
+      : null,
+  );
 
   const show = (kind: EntityKind, id: string, value: Thing | null): void => shelf.put(kind, id, value);
   const refresh = (): void => {
@@ -67,7 +93,9 @@ export const useFilm = defineStore('film', () => {
     close();
     loads += 1;
     const turn = loads;
-    filmId.value = id; loading.value = true; missing.value = '';
+    filmId.value = id;
+    loading.value = true;
+    missing.value = '';
     try {
       device = await claimDevice();
       const opened = await readFilm(id, device, () => turn === loads);
@@ -80,22 +108,35 @@ export const useFilm = defineStore('film', () => {
       refusals.value = [];
       outbox.adopt(opened.left, (key) => stored.at(key));
       for (const p of outbox.toJSON()) show(p.kind, p.id, p.value);
-      failures = 0; trouble.value = '';
+      failures = 0;
+      trouble.value = '';
       restate();
       refresh();
       loading.value = false;
-      events = listenTo(opened.sequence, { change: hear, reset: () => void afresh(), open: () => { if (saveState.value === 'offline') { restate(); schedule(0); } } });
+      events = listenTo(opened.sequence, {
+        change: hear,
+        reset: () => void afresh(),
+        open: () => {
+          if (saveState.value === 'offline') {
+            restate();
+            schedule(0);
+          }
+        },
+      });
       whenIdle(() => void loadChecks().then(() => whenIdle(rehearse)));
       if (outbox.size > 0) schedule(0);
     } catch (error) {
       if (turn !== loads) return;
       loading.value = false;
-      missing.value = error instanceof ApiProblem ? error.message : 'The application does not answer. Is it running?';
+      missing.value =
+        error instanceof ApiProblem ? error.message : 'The application does not answer. Is it running?';
     }
   };
 
   /** Runs the checks once before they are needed, so that the first step of a slider does not wait for their compiling. */
-  const rehearse = (): void => { for (const shot of list('shot').slice(0, 20)) faultsOf('shot', shot); };
+  const rehearse = (): void => {
+    for (const shot of list('shot').slice(0, 20)) faultsOf('shot', shot);
+  };
 
   /** Reads everything anew, with what waits kept aside meanwhile. */
   const afresh = async (): Promise<void> => {
@@ -110,7 +151,10 @@ export const useFilm = defineStore('film', () => {
     // The answer to what is on its way says it, too. What this tab sent before it was loaded anew has no other way to be heard.
     if (change.device === device && outbox.flies(key)) return;
     if (!stored.hear(change)) return;
-    if (outbox.has(key)) { renew(change); return; }
+    if (outbox.has(key)) {
+      renew(change);
+      return;
+    }
     show(change.kind, change.id, change.after as Thing | null);
     if (change.kind === 'film' && !change.after) missing.value = 'This film was deleted in another tab.';
     refresh();
@@ -119,8 +163,14 @@ export const useFilm = defineStore('film', () => {
   /** What a clash is about changed again: the person is asked about what is stored now, or not at all where the two go together. */
   const renew = (change: LoggedChange): void => {
     const key = keyOf(change.kind, change.id);
-    const merged = outbox.renew(change.kind, change.id, change.after as Thing | null, change.after ? change.version : 0);
-    if (merged) show(change.kind, change.id, merged); else if (!outbox.has(key)) show(change.kind, change.id, change.after as Thing | null);
+    const merged = outbox.renew(
+      change.kind,
+      change.id,
+      change.after as Thing | null,
+      change.after ? change.version : 0,
+    );
+    if (merged) show(change.kind, change.id, merged);
+    else if (!outbox.has(key)) show(change.kind, change.id, change.after as Thing | null);
     refresh();
     if (saveState.value !== 'refused') return;
     restate();
@@ -146,7 +196,8 @@ export const useFilm = defineStore('film', () => {
     void keepPending(device, film, box.toJSON());
     try {
       const taken = await api.apply({ ...sending, device, ...(undoes ? { undoes } : {}) });
-      if (box === outbox) accept(taken); else box.taken(new Map());
+      if (box === outbox) accept(taken);
+      else box.taken(new Map());
     } catch (error) {
       failed(box, error);
     }
@@ -154,7 +205,16 @@ export const useFilm = defineStore('film', () => {
   };
 
   /** Says how saving stands once something is settled: what was changed may have been taken back before it went out. */
-  const restate = (): void => { saveState.value = outbox.clashes.length > 0 ? 'refused' : outbox.waiting > 0 ? 'waiting' : outbox.size > 0 ? 'saving' : 'saved'; };
+  const restate = (): void => {
+    saveState.value =
+      outbox.clashes.length > 0
+        ? 'refused'
+        : outbox.waiting > 0
+          ? 'waiting'
+          : outbox.size > 0
+            ? 'saving'
+            : 'saved';
+  };
 
   const accept = ({ rows, gone }: Awaited<ReturnType<typeof api.apply>>): void => {
     for (const row of rows) {
@@ -164,13 +224,17 @@ export const useFilm = defineStore('film', () => {
     }
     for (const { kind, id } of gone) stored.deleted(kind, id);
     outbox.taken(new Map(rows.map((r) => [keyOf(r.kind, r.value.id), r.version])));
-    failures = 0; trouble.value = '';
+    failures = 0;
+    trouble.value = '';
     restate();
     if (outbox.waiting > 0) schedule();
   };
 
   const failed = (box: Outbox, error: unknown): void => {
-    if (box !== outbox) { box.returned(!(error instanceof ApiProblem)); return; }
+    if (box !== outbox) {
+      box.returned(!(error instanceof ApiProblem));
+      return;
+    }
     if (error instanceof ApiProblem && error.conflicts.length > 0) {
       outbox.returned(false);
       for (const c of error.conflicts) stored.conflict(c);
@@ -205,7 +269,7 @@ export const useFilm = defineStore('film', () => {
       const held = stored.at(key);
       outbox.put(c.kind, c.id, c.after, held);
       // Taken back before it went out: then what is stored counts, which may be another than what it was changed from.
-      show(c.kind, c.id, outbox.has(key) ? c.after : held?.value ?? null);
+      show(c.kind, c.id, outbox.has(key) ? c.after : (held?.value ?? null));
     }
     refresh();
     if (saveState.value !== 'offline' && saveState.value !== 'saving') restate();
@@ -213,13 +277,21 @@ export const useFilm = defineStore('film', () => {
   };
 
   /** Makes changes as one step. @returns faults that kept it from being made; none when it was */
-  const act = (label: string, changes: readonly { kind: EntityKind; id: string; after: Thing | null }[], gesture = ''): Fault[] => {
+  const act = (
+    label: string,
+    changes: readonly { kind: EntityKind; id: string; after: Thing | null }[],
+    gesture = '',
+  ): Fault[] => {
     for (const c of changes) {
       const faults = c.after ? faultsOf(c.kind, c.after) : [];
       if (faults.length > 0) return faults;
     }
     // Plain data: what a page hands over may be watched by it, and could be neither kept aside nor sent to a worker.
-    const full = changes.map((c) => ({ ...c, after: c.after && JSON.parse(JSON.stringify(c.after)) as Thing, before: shelf.at(c.kind, c.id) }));
+    const full = changes.map((c) => ({
+      ...c,
+      after: c.after && (JSON.parse(JSON.stringify(c.after)) as Thing),
+      before: shelf.at(c.kind, c.id),
+    }));
     history.record({ label, changes: full }, gesture, Date.now(), heldPress());
     put(full);
     return [];
@@ -229,18 +301,29 @@ export const useFilm = defineStore('film', () => {
   const edit = <K extends EntityKind>(kind: K, id: string, fields: Fields<K>, label = 'change'): Fault[] => {
     const now = shelf.at(kind, id);
     if (!now) return [{ path: '', say: 'It is not there any more.' }];
-    return act(label, [{ kind, id, after: { ...now, ...fields } }], `${kind}:${id}:${Object.keys(fields).join()}`);
+    return act(
+      label,
+      [{ kind, id, after: { ...now, ...fields } }],
+      `${kind}:${id}:${Object.keys(fields).join()}`,
+    );
   };
-  const create = <K extends EntityKind>(kind: K, value: Entity<K>, label = 'add'): Fault[] => act(label, [{ kind, id: value.id, after: value as Thing }]);
-  const remove = (label: string, gone: readonly { kind: EntityKind; id: string }[]): Fault[] => act(label, gone.map((g) => ({ ...g, after: null })));
+  const create = <K extends EntityKind>(kind: K, value: Entity<K>, label = 'add'): Fault[] =>
+    act(label, [{ kind, id: value.id, after: value as Thing }]);
+  const remove = (label: string, gone: readonly { kind: EntityKind; id: string }[]): Fault[] =>
+    act(
+      label,
+      gone.map((g) => ({ ...g, after: null })),
+    );
 
   const replay = (step: Step | null, forward: boolean): string | null => {
     if (!step) return null;
-    put(step.changes.map((c): StepChange => {
-      const now = shelf.at(c.kind, c.id);
-      const [from, to] = forward ? [c.before, c.after] : [c.after, c.before];
-      return { ...c, before: now, after: now && from && to ? patched(now, from, to) as Thing : to };
-    }));
+    put(
+      step.changes.map((c): StepChange => {
+        const now = shelf.at(c.kind, c.id);
+        const [from, to] = forward ? [c.before, c.after] : [c.after, c.before];
+        return { ...c, before: now, after: now && from && to ? (patched(now, from, to) as Thing) : to };
+      }),
+    );
     if (!forward) undoing = uuid();
     return step.label;
   };
@@ -262,9 +345,38 @@ export const useFilm = defineStore('film', () => {
   };
 
   if (typeof window !== 'undefined') {
-    window.addEventListener('online', () => { schedule(0); void loadChecks(); });
-    document.addEventListener('visibilitychange', () => { if (document.visibilityState === 'hidden') void flush(); });
+    window.addEventListener('online', () => {
+      schedule(0);
+      void loadChecks();
+    });
+    document.addEventListener('visibilitychange', () => {
+      if (document.visibilityState === 'hidden') void flush();
+    });
   }
 
-  return { filmId, terrain, loading, missing, saveState, trouble, refusals, clashes, undoable, film, kit, input, list, get, load, edit, create, remove, act, undo, redo, choose, close };
+  return {
+    filmId,
+    terrain,
+    loading,
+    missing,
+    saveState,
+    trouble,
+    refusals,
+    clashes,
+    undoable,
+    film,
+    kit,
+    input,
+    list,
+    get,
+    load,
+    edit,
+    create,
+    remove,
+    act,
+    undo,
+    redo,
+    choose,
+    close,
+  };
 });

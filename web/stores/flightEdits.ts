@@ -1,4 +1,11 @@
-import { FilmReckoner, letGo, withChanges, type DerivedFilm, type FlightChange, type PlaceFacts } from '@core/film';
+import {
+  FilmReckoner,
+  letGo,
+  withChanges,
+  type DerivedFilm,
+  type FlightChange,
+  type PlaceFacts,
+} from '@core/film';
 import { defineStore } from 'pinia';
 import { useFilm } from './film';
 import { useLooking } from './looking';
@@ -11,15 +18,20 @@ export const useFlightEdits = defineStore('flightEdits', () => {
   const reckoner = new FilmReckoner();
 
   /** What the film would come to with some changes, worked out as it would be shown. */
-  const tried = (some: readonly FlightChange[]): DerivedFilm | null => (film.input ? reckoner.derive(withChanges(film.input, some)) : null);
+  const tried = (some: readonly FlightChange[]): DerivedFilm | null =>
+    film.input ? reckoner.derive(withChanges(film.input, some)) : null;
 
   /** The flights some changes would make, without their light: quick enough to be asked while something is dragged. */
-  const flightsWith = (some: readonly FlightChange[]): ReadonlyMap<string, PlaceFacts> | null => (film.input ? reckoner.flights(withChanges(film.input, some)) : null);
+  const flightsWith = (some: readonly FlightChange[]): ReadonlyMap<string, PlaceFacts> | null =>
+    film.input ? reckoner.flights(withChanges(film.input, some)) : null;
 
   /** Makes changes. @returns whether anything was changed; what kept it from being made is said */
   const apply = (label: string, some: readonly FlightChange[] | null): boolean => {
     if (!some || some.length === 0) return false;
-    const faults = film.act(label, some.map((c) => ({ kind: c.kind, id: c.id, after: c.after as never })));
+    const faults = film.act(
+      label,
+      some.map((c) => ({ kind: c.kind, id: c.id, after: c.after as never })),
+    );
     if (faults[0]) looking.say(faults[0].say);
     return faults.length === 0;
   };
@@ -27,7 +39,14 @@ export const useFlightEdits = defineStore('flightEdits', () => {
   /** Lets flights of some places fall out of the list again. */
   const release = (locationIds: readonly string[]): void => {
     const { input } = film;
-    if (input && apply('let flights go', locationIds.flatMap((id) => letGo(input, id)))) looking.say('What was laid down is let go; locked flights stay.');
+    if (
+      input &&
+      apply(
+        'let flights go',
+        locationIds.flatMap((id) => letGo(input, id)),
+      )
+    )
+      looking.say('What was laid down is let go; locked flights stay.');
   };
   return { tried, flightsWith, apply, release };
 });

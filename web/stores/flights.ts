@@ -1,5 +1,16 @@
 import { counted } from '@core/units';
-import { adopt, contradiction, beforePairs, dayJob, proposalOf, type DayJob, type DayProposal, type DerivedFilm, type FilmInput, type FlightChange } from '@core/film';
+import {
+  adopt,
+  contradiction,
+  beforePairs,
+  dayJob,
+  proposalOf,
+  type DayJob,
+  type DayProposal,
+  type DerivedFilm,
+  type FilmInput,
+  type FlightChange,
+} from '@core/film';
 import { proxy } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -14,14 +25,18 @@ const SEARCH_MS = 3000;
 
 /** What the planner is asked for a date, or in words why it cannot be. */
 const jobFor = (input: FilmInput, derived: DerivedFilm, date: string, nowMs: number): DayJob | string => {
-  if (contradiction(beforePairs(input.shots)).length > 0) return 'Some slates are to come before each other in a ring; see the warning on which. Nothing can be planned until one of them gives way.';
+  if (contradiction(beforePairs(input.shots)).length > 0)
+    return 'Some slates are to come before each other in a ring; see the warning on which. Nothing can be planned until one of them gives way.';
   const job = dayJob(input, derived, date, nowMs);
   if (!job) return 'That day has no place whose window is known.';
-  return job.groups.length > 0 ? job : 'Nothing is left to plan: the windows of that day are past, or no slate has an aircraft and a path.';
+  return job.groups.length > 0
+    ? job
+    : 'Nothing is left to plan: the windows of that day are past, or no slate has an aircraft and a path.';
 };
 
 /** Whether two states of a film differ in nothing but the ground that has been fetched. */
-const onlyGround = (a: FilmInput, b: FilmInput): boolean => (Object.keys(b) as (keyof FilmInput)[]).every((k) => k === 'terrain' || a[k] === b[k]);
+const onlyGround = (a: FilmInput, b: FilmInput): boolean =>
+  (Object.keys(b) as (keyof FilmInput)[]).every((k) => k === 'terrain' || a[k] === b[k]);
 
 /** Flights of the open film: what a planner proposes, and what the film would come to with it. */
 export const useFlights = defineStore('flights', () => {
@@ -40,9 +55,20 @@ export const useFlights = defineStore('flights', () => {
   let planning = '';
   let worker: PlanBeside | null = null;
 
-  const placeIds = (date: string): string[] => reckoning.locations.filter((l) => l.date === date).map((l) => l.id);
-  const drop = (): void => { proposal.value = null; refused.value = new Set(); failed.value = ''; from = null; };
-  const stop = (): void => { worker?.end(); worker = null; busy.value = false; progress.value = ''; };
+  const placeIds = (date: string): string[] =>
+    reckoning.locations.filter((l) => l.date === date).map((l) => l.id);
+  const drop = (): void => {
+    proposal.value = null;
+    refused.value = new Set();
+    failed.value = '';
+    from = null;
+  };
+  const stop = (): void => {
+    worker?.end();
+    worker = null;
+    busy.value = false;
+    progress.value = '';
+  };
 
   /** Has a date planned; what was found so far is kept when it is stopped. */
   const plan = async (date: string): Promise<void> => {
@@ -50,47 +76,94 @@ export const useFlights = defineStore('flights', () => {
     const { input } = film;
     const { derived } = reckoning;
     if (!input || !derived) return;
-    stop(); drop();
+    stop();
+    drop();
     const job = jobFor(input, derived, date, nowMs.value);
-    if (typeof job === 'string') { failed.value = job; return; }
+    if (typeof job === 'string') {
+      failed.value = job;
+      return;
+    }
     from = input;
     planning = date;
     busy.value = true;
     progress.value = 'first plan';
-    const mine = worker = planWorker();
+    const mine = (worker = planWorker());
     try {
-      const answer = await mine.remote.day(JSON.parse(JSON.stringify(job)), SEARCH_MS, proxy((best) => {
-        if (from !== input) return;
-        proposal.value = proposalOf(job, best);
-        progress.value = `${counted(best.plan.flights.length, 'flight')}, ${best.plan.left.length} left out`;
-      }));
+      const answer = await mine.remote.day(
+        JSON.parse(JSON.stringify(job)),
+        SEARCH_MS,
+        proxy((best) => {
+          if (from !== input) return;
+          proposal.value = proposalOf(job, best);
+          progress.value = `${counted(best.plan.flights.length, 'flight')}, ${best.plan.left.length} left out`;
+        }),
+      );
       if (from === input) proposal.value = proposalOf(job, answer);
-    } catch (error) { failed.value = `The planner stopped: ${error instanceof Error ? error.message : 'no reason given'}.`; } finally { if (worker === mine) stop(); }
+    } catch (error) {
+      failed.value = `The planner stopped: ${error instanceof Error ? error.message : 'no reason given'}.`;
+    } finally {
+      if (worker === mine) stop();
+    }
   };
 
-  const accepted = computed(() => proposal.value?.flights.filter((f, i) => f.fixed || !refused.value.has(i)) ?? []);
+  const accepted = computed(
+    () => proposal.value?.flights.filter((f, i) => f.fixed || !refused.value.has(i)) ?? [],
+  );
   const changes = computed<FlightChange[]>(() => {
     const { derived } = reckoning;
-    return from && derived && proposal.value ? adopt(from, derived, accepted.value, refused.value.size === 0, nowMs.value, uuid) : [];
+    return from && derived && proposal.value
+      ? adopt(from, derived, accepted.value, refused.value.size === 0, nowMs.value, uuid)
+      : [];
   });
   /** The film with what is ticked of the proposal. */
   const would = computed(() => (proposal.value && !busy.value ? edits.tried(changes.value) : null));
 
   const take = (): void => {
-    if (edits.apply('plan of the day', changes.value)) looking.say('The day is laid down as ticked. Ctrl+Z takes it back.');
+    if (edits.apply('plan of the day', changes.value))
+      looking.say('The day is laid down as ticked. Ctrl+Z takes it back.');
     else looking.say('The day already is as proposed.');
     drop();
   };
-  const refuse = (index: number): void => { const next = new Set(refused.value); if (!next.delete(index)) next.add(index); refused.value = next; };
+  const refuse = (index: number): void => {
+    const next = new Set(refused.value);
+    if (!next.delete(index)) next.add(index);
+    refused.value = next;
+  };
 
   // What was worked out for another state of the film is not offered.
-  watch(() => film.input, (input) => {
-    if (!from || !input || input === from) return;
-    // Ground that came in late changes nothing a person did: the day is planned anew. So is what is still being planned.
-    const again = busy.value || onlyGround(from, input);
-    stop(); drop();
-    if (again) void plan(planning); else failed.value = 'Something changed meanwhile. Plan the day again.';
-  });
-  watch(() => film.filmId, () => { stop(); drop(); nowMs.value = -Infinity; });
-  return { busy, progress, failed, proposal, refused, would, nowMs, placeIds, plan, stop, drop, take, refuse };
+  watch(
+    () => film.input,
+    (input) => {
+      if (!from || !input || input === from) return;
+      // Ground that came in late changes nothing a person did: the day is planned anew. So is what is still being planned.
+      const again = busy.value || onlyGround(from, input);
+      stop();
+      drop();
+      if (again) void plan(planning);
+      else failed.value = 'Something changed meanwhile. Plan the day again.';
+    },
+  );
+  watch(
+    () => film.filmId,
+    () => {
+      stop();
+      drop();
+      nowMs.value = -Infinity;
+    },
+  );
+  return {
+    busy,
+    progress,
+    failed,
+    proposal,
+    refused,
+    would,
+    nowMs,
+    placeIds,
+    plan,
+    stop,
+    drop,
+    take,
+    refuse,
+  };
 });

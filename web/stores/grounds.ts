@@ -6,7 +6,11 @@ import { useFilm } from './film';
 
 /** Bytes unpacked by the platform. */
 const unpacked = async (packed: ArrayBuffer): Promise<Uint8Array> =>
-  new Uint8Array(await new Response(new Blob([packed]).stream().pipeThrough(new DecompressionStream('gzip'))).arrayBuffer());
+  new Uint8Array(
+    await new Response(
+      new Blob([packed]).stream().pipeThrough(new DecompressionStream('gzip')),
+    ).arrayBuffer(),
+  );
 
 const fetchGrid = async (row: Entity<'ground'>): Promise<HeightGrid> => {
   const response = await fetch(`/api/assets/${row.assetId}`);
@@ -27,27 +31,48 @@ export const useGrounds = defineStore('grounds', () => {
   const gridOf = (row: Entity<'ground'>): Promise<HeightGrid> => {
     const known = grids.get(row.assetId) ?? fetchGrid(row);
     grids.set(row.assetId, known);
-    known.catch(() => { grids.delete(row.assetId); });
+    known.catch(() => {
+      grids.delete(row.assetId);
+    });
     return known;
   };
   /** Takes a raster that has just been brought in, so that it need not be fetched. */
-  const keep = (assetId: string, grid: HeightGrid): void => { grids.set(assetId, Promise.resolve(grid)); };
+  const keep = (assetId: string, grid: HeightGrid): void => {
+    grids.set(assetId, Promise.resolve(grid));
+  };
 
   const gather = async (): Promise<void> => {
     const turn = ++asked;
     const rows = film.list('ground');
     const places = new Map(film.list('location').map((l) => [l.id, l]));
-    const told = await Promise.all(rows.map(async (row): Promise<[string, Ground] | null> => {
-      const place = places.get(row.locationId);
-      try { return place ? [row.locationId, groundOf(await gridOf(row), place.elevationM)] : null; } catch (error) { trouble.value = error instanceof Error ? error.message : String(error); return null; }
-    }));
+    const told = await Promise.all(
+      rows.map(async (row): Promise<[string, Ground] | null> => {
+        const place = places.get(row.locationId);
+        try {
+          return place ? [row.locationId, groundOf(await gridOf(row), place.elevationM)] : null;
+        } catch (error) {
+          trouble.value = error instanceof Error ? error.message : String(error);
+          return null;
+        }
+      }),
+    );
     if (turn === asked) film.terrain = new Map(told.filter((t) => t !== null));
   };
   // Only what a ground is made of: a place's notes do not matter here.
-  watch(() => [film.filmId, ...film.list('ground').map((g) => `${g.locationId} ${g.assetId} ${film.get('location', g.locationId)?.elevationM ?? ''}`)].join(), () => {
-    trouble.value = '';
-    if (film.list('ground').length > 0 || film.terrain.size > 0) void gather();
-  }, { immediate: true });
+  watch(
+    () =>
+      [
+        film.filmId,
+        ...film
+          .list('ground')
+          .map((g) => `${g.locationId} ${g.assetId} ${film.get('location', g.locationId)?.elevationM ?? ''}`),
+      ].join(),
+    () => {
+      trouble.value = '';
+      if (film.list('ground').length > 0 || film.terrain.size > 0) void gather();
+    },
+    { immediate: true },
+  );
 
   return { trouble, gridOf, keep };
 });

@@ -26,8 +26,16 @@ export class History {
   record(step: Step, gesture: string, at: number, press = 0): void {
     const last = this.done.at(-1);
     this.undone = [];
-    if (last && gesture !== '' && last.gesture === gesture && (at - last.at < GESTURE_MS || (press !== 0 && last.press === press))) {
-      const joined = step.changes.map((c) => ({ ...c, before: last.changes.find((l) => l.id === c.id)?.before ?? c.before }));
+    if (
+      last &&
+      gesture !== '' &&
+      last.gesture === gesture &&
+      (at - last.at < GESTURE_MS || (press !== 0 && last.press === press))
+    ) {
+      const joined = step.changes.map((c) => ({
+        ...c,
+        before: last.changes.find((l) => l.id === c.id)?.before ?? c.before,
+      }));
       this.done[this.done.length - 1] = { ...step, changes: joined, at, gesture, press };
       return;
     }
@@ -35,15 +43,29 @@ export class History {
     if (this.done.length > 300) this.done.shift();
   }
 
-  undo(): Step | null { const step = this.done.pop() ?? null; if (step) this.undone.push(step); return step; }
-  redo(): Step | null { const step = this.undone.pop() ?? null; if (step) this.done.push({ ...step, at: 0, gesture: '', press: 0 }); return step; }
-  get canUndo(): boolean { return this.done.length > 0; }
-  get canRedo(): boolean { return this.undone.length > 0; }
+  undo(): Step | null {
+    const step = this.done.pop() ?? null;
+    if (step) this.undone.push(step);
+    return step;
+  }
+  redo(): Step | null {
+    const step = this.undone.pop() ?? null;
+    if (step) this.done.push({ ...step, at: 0, gesture: '', press: 0 });
+    return step;
+  }
+  get canUndo(): boolean {
+    return this.done.length > 0;
+  }
+  get canRedo(): boolean {
+    return this.undone.length > 0;
+  }
 
   /** Drops the newest steps a logged undo went back over: up to the one it restores. */
   private takeBack(batch: readonly LoggedChange[]): void {
     const restored = new Map(batch.map((c) => [c.id, JSON.stringify(c.after)]));
-    const at = this.done.findLastIndex((step) => step.changes.every((c) => restored.get(c.id) === JSON.stringify(c.before)));
+    const at = this.done.findLastIndex((step) =>
+      step.changes.every((c) => restored.get(c.id) === JSON.stringify(c.before)),
+    );
     if (at >= 0) this.done.length = at;
   }
 
@@ -51,10 +73,19 @@ export class History {
   static fromLog(changes: readonly LoggedChange[], device: string): History {
     const history = new History();
     const batches = new Map<string, LoggedChange[]>();
-    for (const change of changes) if (change.device === device) batches.set(change.batch, [...(batches.get(change.batch) ?? []), change]);
+    for (const change of changes)
+      if (change.device === device) batches.set(change.batch, [...(batches.get(change.batch) ?? []), change]);
     for (const batch of batches.values()) {
-      if (batch[0]?.undoes) { history.takeBack(batch); continue; }
-      const steps = batch.map((c) => ({ kind: c.kind, id: c.id, before: c.before as Thing | null, after: c.after as Thing | null }));
+      if (batch[0]?.undoes) {
+        history.takeBack(batch);
+        continue;
+      }
+      const steps = batch.map((c) => ({
+        kind: c.kind,
+        id: c.id,
+        before: c.before as Thing | null,
+        after: c.after as Thing | null,
+      }));
       history.done.push({ label: 'change', changes: steps, at: 0, gesture: '', press: 0 });
     }
     return history;

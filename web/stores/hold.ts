@@ -3,8 +3,22 @@ let held = 0;
 let presses = 0;
 
 if (typeof window !== 'undefined') {
-  window.addEventListener('pointerdown', () => { presses += 1; held = presses; }, true);
-  for (const end of ['pointerup', 'pointercancel']) window.addEventListener(end, () => { held = 0; }, true);
+  window.addEventListener(
+    'pointerdown',
+    () => {
+      presses += 1;
+      held = presses;
+    },
+    true,
+  );
+  for (const end of ['pointerup', 'pointercancel'])
+    window.addEventListener(
+      end,
+      () => {
+        held = 0;
+      },
+      true,
+    );
 }
 
 export const heldPress = (): number => held;

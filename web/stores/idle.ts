@@ -1,2 +1,5 @@
 /** Runs when the page has nothing else to do. */
-export const whenIdle = (act: () => void): void => { if ('requestIdleCallback' in window) requestIdleCallback(act); else setTimeout(act, 200); };
+export const whenIdle = (act: () => void): void => {
+  if ('requestIdleCallback' in window) requestIdleCallback(act);
+  else setTimeout(act, 200);
+};

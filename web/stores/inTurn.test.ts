@@ -4,7 +4,12 @@ import { inTurn, useInTurn } from './inTurn';
 
 /** Frames as this test lets them come. */
 let frames: (() => void)[] = [];
-const frame = (): void => { const due = frames; frames = []; for (const act of due) act(); vi.runAllTimers(); };
+const frame = (): void => {
+  const due = frames;
+  frames = [];
+  for (const act of due) act();
+  vi.runAllTimers();
+};
 
 describe('taking turns', () => {
   beforeEach(() => {
@@ -12,7 +17,11 @@ describe('taking turns', () => {
     vi.stubGlobal('document', { hidden: false });
     vi.stubGlobal('requestAnimationFrame', (act: () => void) => frames.push(act));
   });
-  afterEach(() => { for (let i = 0; i < 10; i += 1) frame(); vi.unstubAllGlobals(); vi.useRealTimers(); });
+  afterEach(() => {
+    for (let i = 0; i < 10; i += 1) frame();
+    vi.unstubAllGlobals();
+    vi.useRealTimers();
+  });
 
   it('does one thing after each picture, each thing once, in the order asked', () => {
     const done: string[] = [];
@@ -33,8 +42,12 @@ describe('taking turns', () => {
 
   it('goes on with the next when one of them fails', () => {
     let after = false;
-    inTurn({}, () => { throw new Error('one pane'); });
-    inTurn({}, () => { after = true; });
+    inTurn({}, () => {
+      throw new Error('one pane');
+    });
+    inTurn({}, () => {
+      after = true;
+    });
     expect(frame).toThrow('one pane');
     frame();
     expect(after).toBe(true);

@@ -5,7 +5,8 @@ let pumping = false;
 
 /** Runs after the next picture is on the screen. */
 const afterPaint = (act: () => void): void => {
-  if (document.hidden) setTimeout(act); else requestAnimationFrame(() => setTimeout(act));
+  if (document.hidden) setTimeout(act);
+  else requestAnimationFrame(() => setTimeout(act));
 };
 
 const pump = (): void => {
@@ -22,7 +23,10 @@ const pump = (): void => {
 export const inTurn = (who: object, act: () => void): void => {
   if (waiting.has(who)) return;
   waiting.set(who, act);
-  if (!pumping) { pumping = true; afterPaint(pump); }
+  if (!pumping) {
+    pumping = true;
+    afterPaint(pump);
+  }
 };
 
 /**
@@ -31,10 +35,18 @@ export const inTurn = (who: object, act: () => void): void => {
  */
 export const useInTurn = <T>(source: () => T): Readonly<Ref<T>> => {
   const shown = shallowRef() as Ref<T>;
-  const follow = new ReactiveEffect(() => { shown.value = source(); });
+  const follow = new ReactiveEffect(() => {
+    shown.value = source();
+  });
   // Not a watcher: that would ask the source at each change, and asking it is what takes the time.
-  follow.scheduler = () => inTurn(shown, () => { if (follow.dirty) follow.run(); });
+  follow.scheduler = () =>
+    inTurn(shown, () => {
+      if (follow.dirty) follow.run();
+    });
   follow.run();
-  onScopeDispose(() => { follow.stop(); waiting.delete(shown); });
+  onScopeDispose(() => {
+    follow.stop();
+    waiting.delete(shown);
+  });
   return shown;
 };

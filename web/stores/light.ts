@@ -1,4 +1,10 @@
-import { overWeightLine, placeLightWarnings, type DateWeighed, type ShotWindow, type Warning } from '@core/film';
+import {
+  overWeightLine,
+  placeLightWarnings,
+  type DateWeighed,
+  type ShotWindow,
+  type Warning,
+} from '@core/film';
 import { wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
@@ -14,12 +20,23 @@ const REST_MS = 110;
 const LONGEST_MS = 500;
 
 /** What is to be said of an aircraft's weight with the film's filters on, at each slate it flies. */
-const overWeight = (film: ReturnType<typeof useFilm>, reckoning: ReturnType<typeof useReckoning>): [shotId: string, told: Warning][] => {
+const overWeight = (
+  film: ReturnType<typeof useFilm>,
+  reckoning: ReturnType<typeof useReckoning>,
+): [shotId: string, told: Warning][] => {
   const { film: whole } = film;
   if (!whole) return [];
-  const heavy = new Map(film.list('aircraft').flatMap((a) => { const w = a.retired ? null : overWeightLine(whole, reckoning.along, a); return w ? [[a.id, w] as const] : []; }));
+  const heavy = new Map(
+    film.list('aircraft').flatMap((a) => {
+      const w = a.retired ? null : overWeightLine(whole, reckoning.along, a);
+      return w ? [[a.id, w] as const] : [];
+    }),
+  );
   if (heavy.size === 0) return [];
-  return [...reckoning.derived?.shots.values() ?? []].flatMap(({ facts }): [string, Warning][] => { const w = heavy.get(facts.aircraft?.id ?? ''); return w ? [[facts.shot.id, w]] : []; });
+  return [...(reckoning.derived?.shots.values() ?? [])].flatMap(({ facts }): [string, Warning][] => {
+    const w = heavy.get(facts.aircraft?.id ?? '');
+    return w ? [[facts.shot.id, w]] : [];
+  });
 };
 
 /** Light of the slates over the minutes of their windows, worked out beside the page; answers come a moment after a change. */
@@ -30,7 +47,10 @@ export const useLight = defineStore('light', () => {
   const windows = shallowRef<ReadonlyMap<string, ShotWindow>>(new Map());
   const jobs = useLightJobs();
   let worker: Remote<LightWorker> | null = null;
-  const remote = (): Remote<LightWorker> => worker ??= wrap<LightWorker>(new Worker(new URL('../workers/light.worker.ts', import.meta.url), { type: 'module', name: 'light' }));
+  const remote = (): Remote<LightWorker> =>
+    (worker ??= wrap<LightWorker>(
+      new Worker(new URL('../workers/light.worker.ts', import.meta.url), { type: 'module', name: 'light' }),
+    ));
 
   /** Answers from beside the page, and what is said of each slate with what its place says. */
   const found = new Map<string, LightTold>();
@@ -40,13 +60,25 @@ export const useLight = defineStore('light', () => {
   const seen = new Map<string, readonly unknown[]>();
 
   /** Places whose light could be another now. */
-  const changed = (): string[] => [...(reckoning.derived?.places.values() ?? [])].filter((p) => {
-    const parts = [p.location, p.light, p.windowFromMs, p.windowToMs, reckoning.along, film.film?.preferences, ...film.list('reading'), ...jobs.shotsAt(p.location.id)];
-    const before = seen.get(p.location.id);
-    if (before?.length === parts.length && parts.every((x, i) => x === before[i])) return false;
-    seen.set(p.location.id, parts);
-    return true;
-  }).map((p) => p.location.id);
+  const changed = (): string[] =>
+    [...(reckoning.derived?.places.values() ?? [])]
+      .filter((p) => {
+        const parts = [
+          p.location,
+          p.light,
+          p.windowFromMs,
+          p.windowToMs,
+          reckoning.along,
+          film.film?.preferences,
+          ...film.list('reading'),
+          ...jobs.shotsAt(p.location.id),
+        ];
+        const before = seen.get(p.location.id);
+        if (before?.length === parts.length && parts.every((x, i) => x === before[i])) return false;
+        seen.set(p.location.id, parts);
+        return true;
+      })
+      .map((p) => p.location.id);
 
   const publish = (): void => {
     const here = reckoning.derived;
@@ -54,29 +86,50 @@ export const useLight = defineStore('light', () => {
     jobs.keep(new Set(here?.shots.keys()));
     for (const id of places.keys()) if (!here?.places.has(id)) places.delete(id);
     const shots = new Map(told);
-    for (const [shotId, w] of overWeight(film, reckoning)) shots.set(shotId, [...shots.get(shotId) ?? [], w]);
+    for (const [shotId, w] of overWeight(film, reckoning))
+      shots.set(shotId, [...(shots.get(shotId) ?? []), w]);
     findings.tell('light', { shots, places: new Map(places) });
   };
 
   const look = async (id: string): Promise<void> => {
     const job = jobs.of(id);
-    if (!job) { places.delete(id); for (const s of jobs.shotsAt(id)) { told.delete(s.facts.shot.id); found.delete(s.facts.shot.id); } publish(); return; }
+    if (!job) {
+      places.delete(id);
+      for (const s of jobs.shotsAt(id)) {
+        told.delete(s.facts.shot.id);
+        found.delete(s.facts.shot.id);
+      }
+      publish();
+      return;
+    }
     const lit = new Set(job.jobs.map((j) => j.shotId));
-    for (const [shotId, light] of await remote().check(job, [...lit].filter((s) => found.has(s)))) found.set(shotId, light);
+    for (const [shotId, light] of await remote().check(
+      job,
+      [...lit].filter((s) => found.has(s)),
+    ))
+      found.set(shotId, light);
     const shots = jobs.shotsAt(id).map((s) => s.facts.shot);
     const place = reckoning.derived?.places.get(id);
     const own = place ? placeLightWarnings(place, shots, film.list('reading')) : [];
-    places.set(id, own.filter((w) => w.subject.kind === 'location'));
+    places.set(
+      id,
+      own.filter((w) => w.subject.kind === 'location'),
+    );
     for (const shot of shots) {
       // A slate that cannot be flown any more has no light that could be spoken of.
       if (!lit.has(shot.id)) found.delete(shot.id);
-      told.set(shot.id, [...found.get(shot.id)?.warnings ?? [], ...own.filter((w) => w.subject.kind === 'shot' && w.subject.id === shot.id)]);
+      told.set(shot.id, [
+        ...(found.get(shot.id)?.warnings ?? []),
+        ...own.filter((w) => w.subject.kind === 'shot' && w.subject.id === shot.id),
+      ]);
     }
     publish();
     windows.value = new Map([...found].map(([shotId, light]) => [shotId, light.window]));
   };
 
-  const settle = async (): Promise<void> => { for (const id of changed()) await look(id); };
+  const settle = async (): Promise<void> => {
+    for (const id of changed()) await look(id);
+  };
   const touched = whenResting(settle, REST_MS, LONGEST_MS);
   let started = false;
   /** Begins to watch the film; asked for once the first view is there. */
@@ -84,10 +137,22 @@ export const useLight = defineStore('light', () => {
     if (started) return;
     started = true;
     watch(() => reckoning.derived, touched, { immediate: true });
-    watch(() => film.filmId, () => { seen.clear(); told.clear(); found.clear(); places.clear(); windows.value = new Map(); });
+    watch(
+      () => film.filmId,
+      () => {
+        seen.clear();
+        told.clear();
+        found.clear();
+        places.clear();
+        windows.value = new Map();
+      },
+    );
   };
 
   /** A place's date and those after it, weighed for its slates. */
-  const weigh = async (id: string, count: number): Promise<DateWeighed[]> => { const job = jobs.of(id); return job ? remote().weigh(job, count) : []; };
+  const weigh = async (id: string, count: number): Promise<DateWeighed[]> => {
+    const job = jobs.of(id);
+    return job ? remote().weigh(job, count) : [];
+  };
   return { windows, start, weigh };
 });

@@ -24,7 +24,11 @@ export const useLooking = defineStore('looking', () => {
   const shot = computed(() => reckoning.shotNow(shotId.value));
   const place = computed(() => {
     const wanted = shot.value?.facts.location.id ?? placeId.value;
-    return reckoning.derived?.places.get(wanted) ?? reckoning.derived?.places.get(reckoning.locations[0]?.id ?? '') ?? null;
+    return (
+      reckoning.derived?.places.get(wanted) ??
+      reckoning.derived?.places.get(reckoning.locations[0]?.id ?? '') ??
+      null
+    );
   });
 
   const pick = (id: string): void => {
@@ -45,16 +49,49 @@ export const useLooking = defineStore('looking', () => {
     if (next) pick(next);
   };
 
-  watch(theme, (value) => { document.documentElement.dataset['theme'] = value; localStorage.setItem(THEME_KEY, value); }, { immediate: true });
-  watch(() => [reckoning.derived?.order.length, film.filmId], () => {
-    if (!reckoning.derived?.shots.has(shotId.value)) {
-      const here = [...(reckoning.derived?.shots.values() ?? [])];
-      shotId.value = (here.find((s) => s.facts.location.id === placeId.value) ?? (placeId.value && film.get('location', placeId.value) ? undefined : here[0]))?.facts.shot.id ?? '';
-    }
-  }, { immediate: true });
+  watch(
+    theme,
+    (value) => {
+      document.documentElement.dataset['theme'] = value;
+      localStorage.setItem(THEME_KEY, value);
+    },
+    { immediate: true },
+  );
+  watch(
+    () => [reckoning.derived?.order.length, film.filmId],
+    () => {
+      if (!reckoning.derived?.shots.has(shotId.value)) {
+        const here = [...(reckoning.derived?.shots.values() ?? [])];
+        shotId.value =
+          (
+            here.find((s) => s.facts.location.id === placeId.value) ??
+            (placeId.value && film.get('location', placeId.value) ? undefined : here[0])
+          )?.facts.shot.id ?? '';
+      }
+    },
+    { immediate: true },
+  );
 
   /** Says something once, quietly, to eyes and screen readers. */
-  const say = (text: string): void => { said.value = text; };
+  const say = (text: string): void => {
+    said.value = text;
+  };
 
-  return { shotId, placeId, facet, theme, keysShown, varietyShown, coverageShown, previewing, said, shot, place, pick, pickPlace, step, say };
+  return {
+    shotId,
+    placeId,
+    facet,
+    theme,
+    keysShown,
+    varietyShown,
+    coverageShown,
+    previewing,
+    said,
+    shot,
+    place,
+    pick,
+    pickPlace,
+    step,
+    say,
+  };
 });

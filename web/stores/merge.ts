@@ -23,5 +23,7 @@ export const merge = (base: Thing, mine: Thing, theirs: Thing): Merge => {
 };
 
 /** A state with the fields that differ between `from` and `to` set as in `to`: how an undo leaves others' work alone. */
-export const patched = (now: Thing, from: Thing, to: Thing): Thing =>
-  ({ ...now, ...Object.fromEntries(changedFields(from, to).map((key) => [key, to[key]])) });
+export const patched = (now: Thing, from: Thing, to: Thing): Thing => ({
+  ...now,
+  ...Object.fromEntries(changedFields(from, to).map((key) => [key, to[key]])),
+});

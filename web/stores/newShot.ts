@@ -9,10 +9,16 @@ type Shot = Entity<'shot'>;
 
 /** A key between two neighbours; equal keys (two tabs adding at once) are stepped over. */
 export const keyBetween = (before: string | undefined, after: string | undefined): string =>
-  generateKeyBetween(before ?? null, after !== undefined && (before === undefined || before < after) ? after : null);
+  generateKeyBetween(
+    before ?? null,
+    after !== undefined && (before === undefined || before < after) ? after : null,
+  );
 
 /** Aircraft, lens and mode of the slate before, as long as they are in use. */
-const lensLike = (film: ReturnType<typeof useFilm>, last: Shot | undefined): Pick<Shot, 'aircraftId' | 'cameraId' | 'modeId'> => {
+const lensLike = (
+  film: ReturnType<typeof useFilm>,
+  last: Shot | undefined,
+): Pick<Shot, 'aircraftId' | 'cameraId' | 'modeId'> => {
   const usable = film.list('aircraft').filter((a) => !a.retired);
   const aircraft = usable.find((a) => a.id === last?.aircraftId) ?? usable[0];
   if (!aircraft) return { aircraftId: null, cameraId: '', modeId: '' };
@@ -22,21 +28,58 @@ const lensLike = (film: ReturnType<typeof useFilm>, last: Shot | undefined): Pic
 
 /** A move with its initial numbers, some of them given, and nothing on top. */
 export const plainMove = (kind: string, values: Readonly<Record<string, number>> = {}): Shot['move'] => ({
-  kind, values: { ...initialValues(moveOf(kind)?.parameters ?? []), ...values }, reversed: false, added: { ...NOTHING_ADDED }, points: [], locked: [],
+  kind,
+  values: { ...initialValues(moveOf(kind)?.parameters ?? []), ...values },
+  reversed: false,
+  added: { ...NOTHING_ADDED },
+  points: [],
+  locked: [],
 });
 
 /** A new slate: a push in to the first subject of the place, flown as the film prefers. */
 export const newShot = (film: ReturnType<typeof useFilm>, locationId: string, position: string): Shot => {
   const preferences = film.film?.preferences ?? DEFAULT_PREFERENCES;
-  const last = inOrder(film.list('shot').filter((s) => s.locationId === locationId)).at(-1) ?? film.list('shot').at(-1);
+  const last =
+    inOrder(film.list('shot').filter((s) => s.locationId === locationId)).at(-1) ?? film.list('shot').at(-1);
   return {
-    id: uuid(), locationId, position, title: '', subjectId: film.list('subject').find((s) => s.locationId === locationId)?.id ?? null,
-    role: 'develop', priority: 'should', wants: 'any', move: plainMove('push-in'),
-    ...lensLike(film, last), zoom: 1, cut: { by: 'seconds', beats: 8, segments: [{ timelineS: 6, speedFactor: 1, endFactor: null }] }, cutStyle: preferences.cutStyle,
-    takes: 2, takeStyle: preferences.takeStyle, setupS: 30, subjectMarginS: 0,
-    exposure: { aperture: null, shutterS: null, iso: null, filterId: null }, offsetStops: 0, notes: '',
-    records: 'video', stills: 3, stillAs: 'compressed', handling: 'normal', walkS: null, layers: { foreground: '', middle: '', background: '' }, usage: { people: 'none', property: 'wide' }, cutPosition: '',
-    launchId: last?.locationId === locationId ? last.launchId : null, lossAction: null, overGround: false,
-    surface: 'mixed', lit: 'open', profile: null, kelvin: null, focusM: null, notBefore: null, turn: 'any', afterId: null,
+    id: uuid(),
+    locationId,
+    position,
+    title: '',
+    subjectId: film.list('subject').find((s) => s.locationId === locationId)?.id ?? null,
+    role: 'develop',
+    priority: 'should',
+    wants: 'any',
+    move: plainMove('push-in'),
+    ...lensLike(film, last),
+    zoom: 1,
+    cut: { by: 'seconds', beats: 8, segments: [{ timelineS: 6, speedFactor: 1, endFactor: null }] },
+    cutStyle: preferences.cutStyle,
+    takes: 2,
+    takeStyle: preferences.takeStyle,
+    setupS: 30,
+    subjectMarginS: 0,
+    exposure: { aperture: null, shutterS: null, iso: null, filterId: null },
+    offsetStops: 0,
+    notes: '',
+    records: 'video',
+    stills: 3,
+    stillAs: 'compressed',
+    handling: 'normal',
+    walkS: null,
+    layers: { foreground: '', middle: '', background: '' },
+    usage: { people: 'none', property: 'wide' },
+    cutPosition: '',
+    launchId: last?.locationId === locationId ? last.launchId : null,
+    lossAction: null,
+    overGround: false,
+    surface: 'mixed',
+    lit: 'open',
+    profile: null,
+    kelvin: null,
+    focusM: null,
+    notBefore: null,
+    turn: 'any',
+    afterId: null,
   };
 };

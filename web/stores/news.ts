@@ -12,7 +12,9 @@ export interface NewsHands {
 /** Listens to the changes after a sequence; what is missed while the line is down is told once it stands again. */
 export const listenTo = (since: number, hands: NewsHands): EventSource => {
   const events = new EventSource(`/api/events?since=${since}`);
-  events.addEventListener('change', (event) => { hands.change(JSON.parse((event as MessageEvent<string>).data) as LoggedChange); });
+  events.addEventListener('change', (event) => {
+    hands.change(JSON.parse((event as MessageEvent<string>).data) as LoggedChange);
+  });
   events.addEventListener('reset', hands.reset);
   events.addEventListener('open', hands.open);
   return events;

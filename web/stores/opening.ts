@@ -21,7 +21,8 @@ export const readFilm = async (id: string, device: string, wanted: () => boolean
   const [film, kit, log] = await Promise.all([api.film(id), api.kit(), api.changes(id)]);
   if (!wanted()) return null;
   const left = await leftBehind(device, id);
-  if (wanted()) return { rows: [...film.rows, ...kit.rows], changes: log.changes, sequence: film.sequence, left };
+  if (wanted())
+    return { rows: [...film.rows, ...kit.rows], changes: log.changes, sequence: film.sequence, left };
   if (left.length > 0) await keepPending(device, id, left);
   return null;
 };

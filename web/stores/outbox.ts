@@ -29,7 +29,8 @@ export interface Clash {
 
 export const keyOf = (kind: EntityKind, id: string): string => `${kind}:${id}`;
 
-const alike = (a: Thing | null, b: Thing | null): boolean => a === b || (a !== null && b !== null && changedFields(a, b).length === 0);
+const alike = (a: Thing | null, b: Thing | null): boolean =>
+  a === b || (a !== null && b !== null && changedFields(a, b).length === 0);
 
 /** What waits to be saved, one entry a thing, in the order of first change. */
 export class Outbox {
@@ -44,22 +45,45 @@ export class Outbox {
   private stuck: string[] = [];
 
   /** Notes a wanted state; several changes of one thing become one. */
-  put(kind: EntityKind, id: string, value: Thing | null, stored: { version: number; value: Thing } | null): void {
+  put(
+    kind: EntityKind,
+    id: string,
+    value: Thing | null,
+    stored: { version: number; value: Thing } | null,
+  ): void {
     const key = keyOf(kind, id);
     const before = this.entries.get(key);
     const version = before?.version ?? stored?.version ?? 0;
-    const base = before ? before.base : stored?.value ?? null;
-    if (alike(value, base) && !this.flying.has(key)) { this.entries.delete(key); this.held.delete(key); return; }
+    const base = before ? before.base : (stored?.value ?? null);
+    if (alike(value, base) && !this.flying.has(key)) {
+      this.entries.delete(key);
+      this.held.delete(key);
+      return;
+    }
     this.entries.set(key, { kind, id, version, base, value });
   }
 
-  has(key: string): boolean { return this.entries.has(key) || this.flying.has(key); }
-  flies(key: string): boolean { return this.flying.has(key); }
+  has(key: string): boolean {
+    return this.entries.has(key) || this.flying.has(key);
+  }
+  flies(key: string): boolean {
+    return this.flying.has(key);
+  }
   /** State wanted by a change that was made since the last sending. */
-  waits(key: string): Thing | null | undefined { return this.entries.get(key)?.value; }
-  get size(): number { return this.entries.size + this.flying.size; }
-  get waiting(): number { return [...this.entries.keys()].filter((k) => !this.held.has(k)).length + (this.lost ? this.flying.size : 0); }
-  get clashes(): Clash[] { return [...this.held.values()]; }
+  waits(key: string): Thing | null | undefined {
+    return this.entries.get(key)?.value;
+  }
+  get size(): number {
+    return this.entries.size + this.flying.size;
+  }
+  get waiting(): number {
+    return (
+      [...this.entries.keys()].filter((k) => !this.held.has(k)).length + (this.lost ? this.flying.size : 0)
+    );
+  }
+  get clashes(): Clash[] {
+    return [...this.held.values()];
+  }
 
   /**
    * Takes what can be sent now; null while something flies. A batch whose answer was lost is sent again just as it was,
@@ -70,11 +94,22 @@ export class Outbox {
     if (!this.lost) {
       const ready = this.ready(limit);
       if (ready.length === 0) return null;
-      for (const [key, entry] of ready) { this.flying.set(key, entry); this.entries.delete(key); }
+      for (const [key, entry] of ready) {
+        this.flying.set(key, entry);
+        this.entries.delete(key);
+      }
       this.batch = uuid();
     }
     this.lost = false;
-    return { batch: this.batch, changes: [...this.flying.values()].map(({ kind, id, version, value }) => ({ kind, id, version, value: value as Record<string, unknown> | null })) };
+    return {
+      batch: this.batch,
+      changes: [...this.flying.values()].map(({ kind, id, version, value }) => ({
+        kind,
+        id,
+        version,
+        value: value as Record<string, unknown> | null,
+      })),
+    };
   }
 
   private ready(limit: number): [string, Pending][] {
@@ -103,7 +138,11 @@ export class Outbox {
   refused(): Pending[] {
     const keys = [...this.flying.keys()];
     this.returned(false);
-    if (keys.length > 1) { this.alone = keys; this.stuck = []; return []; }
+    if (keys.length > 1) {
+      this.alone = keys;
+      this.stuck = [];
+      return [];
+    }
     this.stuck.push(...keys);
     this.alone = this.alone.filter((key) => !keys.includes(key));
     if (this.alone.length > 0) return [];
@@ -143,7 +182,12 @@ export class Outbox {
       const key = keyOf(conflict.kind, conflict.id);
       const entry = this.entries.get(key);
       if (!entry) return [];
-      const value = this.settle(key, entry, (conflict.theirs?.value ?? null) as Thing | null, conflict.theirs?.version ?? 0);
+      const value = this.settle(
+        key,
+        entry,
+        (conflict.theirs?.value ?? null) as Thing | null,
+        conflict.theirs?.version ?? 0,
+      );
       return value ? [{ kind: entry.kind, id: entry.id, value }] : [];
     });
   }
@@ -162,10 +206,19 @@ export class Outbox {
   /** Settles one conflict: nothing to do, merged (its state is returned), or held. */
   private settle(key: string, entry: Pending, theirs: Thing | null, theirVersion: number): Thing | null {
     const { kind, id, base, value: mine } = entry;
-    if (mine === null && theirs === null) { this.entries.delete(key); return null; }
-    if (mine === null || theirs === null) { this.held.set(key, { kind, id, mine, theirs, theirVersion, base, fields: [] }); return null; }
+    if (mine === null && theirs === null) {
+      this.entries.delete(key);
+      return null;
+    }
+    if (mine === null || theirs === null) {
+      this.held.set(key, { kind, id, mine, theirs, theirVersion, base, fields: [] });
+      return null;
+    }
     // Taken already: only the answer was lost.
-    if (changedFields(mine, theirs).length === 0) { this.entries.delete(key); return null; }
+    if (changedFields(mine, theirs).length === 0) {
+      this.entries.delete(key);
+      return null;
+    }
     const joined = base ? merge(base, mine, theirs) : null;
     if (joined?.clashing.length === 0) {
       const value = joined.value as Thing;
@@ -182,18 +235,37 @@ export class Outbox {
     this.held.delete(key);
     const entry = this.entries.get(key);
     if (!clash || !entry) return clash?.theirs ?? null;
-    if (keep === 'theirs') { this.entries.delete(key); return clash.theirs; }
-    const value = entry.value && clash.theirs && clash.base ? merge(clash.base, entry.value, clash.theirs).value as Thing : entry.value;
-    this.entries.set(key, { kind: entry.kind, id: entry.id, version: clash.theirVersion, base: clash.theirs, value });
+    if (keep === 'theirs') {
+      this.entries.delete(key);
+      return clash.theirs;
+    }
+    const value =
+      entry.value && clash.theirs && clash.base
+        ? (merge(clash.base, entry.value, clash.theirs).value as Thing)
+        : entry.value;
+    this.entries.set(key, {
+      kind: entry.kind,
+      id: entry.id,
+      version: clash.theirVersion,
+      base: clash.theirs,
+      value,
+    });
     return value;
   }
 
   /** Lets go of an entry the server will never take. */
-  drop(key: string): void { this.entries.delete(key); this.flying.delete(key); this.held.delete(key); }
+  drop(key: string): void {
+    this.entries.delete(key);
+    this.flying.delete(key);
+    this.held.delete(key);
+  }
 
   /** All that waits, for keeping over a crash. */
   toJSON(): Pending[] {
-    return [...this.joined()].map(([key, entry]) => { const flown = this.flying.get(key); return flown && this.entries.has(key) ? { ...entry, flown: flown.value } : entry; });
+    return [...this.joined()].map(([key, entry]) => {
+      const flown = this.flying.get(key);
+      return flown && this.entries.has(key) ? { ...entry, flown: flown.value } : entry;
+    });
   }
 
   /**
@@ -201,12 +273,20 @@ export class Outbox {
    * more; what was changed after it stands on what was taken.
    * @param now a thing as it is stored, null when it is not there
    */
-  adopt(left: readonly Pending[], now: (key: string) => { readonly version: number; readonly value: Thing } | null): void {
+  adopt(
+    left: readonly Pending[],
+    now: (key: string) => { readonly version: number; readonly value: Thing } | null,
+  ): void {
     for (const { flown, ...entry } of left) {
       const key = keyOf(entry.kind, entry.id);
       const stored = now(key);
       if (this.entries.has(key) || alike(entry.value, stored?.value ?? null)) continue;
-      this.entries.set(key, flown && stored && alike(flown, stored.value) ? { ...entry, version: stored.version, base: stored.value } : entry);
+      this.entries.set(
+        key,
+        flown && stored && alike(flown, stored.value)
+          ? { ...entry, version: stored.version, base: stored.value }
+          : entry,
+      );
     }
   }
 }

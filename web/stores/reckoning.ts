@@ -1,4 +1,11 @@
-import { FilmReckoner, inOrder, kitAlong, type DerivedFilm, type DerivedShot, type FilmInput } from '@core/film';
+import {
+  FilmReckoner,
+  inOrder,
+  kitAlong,
+  type DerivedFilm,
+  type DerivedShot,
+  type FilmInput,
+} from '@core/film';
 import type { Kit } from '@core/kit';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
@@ -8,7 +15,9 @@ import { inTurn } from './inTurn';
 /** What the sums over the film may take of one frame; a step that is longer runs over it. */
 const ROOM_MS = 3;
 
-const sameRows = (a: FilmInput, b: FilmInput): boolean => a.film.id === b.film.id && (['locations', 'subjects', 'shots'] as const).every((k) => a[k].length === b[k].length);
+const sameRows = (a: FilmInput, b: FilmInput): boolean =>
+  a.film.id === b.film.id &&
+  (['locations', 'subjects', 'shots'] as const).every((k) => a[k].length === b[k].length);
 
 /**
  * Everything that is worked out from the open film. The reckoner remembers; a slider recomputes one shot and the sums. The
@@ -30,7 +39,10 @@ export const useReckoning = defineStore('reckoning', () => {
   /** As many steps as a frame has room for. What was begun is finished before something newer is: with a slider in hand there is always something newer. */
   const go = (): void => {
     const { input } = film;
-    if (!input || (!under && input === reckoned)) { settle(); return; }
+    if (!input || (!under && input === reckoned)) {
+      settle();
+      return;
+    }
     under ??= { input, steps: reckoner.steps(input) };
     const until = performance.now() + ROOM_MS;
     do {
@@ -42,17 +54,24 @@ export const useReckoning = defineStore('reckoning', () => {
     } while (under && performance.now() < until);
     if (input !== reckoned) inTurn(reckoner, go);
   };
-  watch(() => film.input, (input) => {
-    if (!input || !reckoned || !sameRows(input, reckoned)) { settle(); return; }
-    inTurn(reckoner, go);
-  }, { immediate: true, flush: 'sync' });
+  watch(
+    () => film.input,
+    (input) => {
+      if (!input || !reckoned || !sameRows(input, reckoned)) {
+        settle();
+        return;
+      }
+      inTurn(reckoner, go);
+    },
+    { immediate: true, flush: 'sync' },
+  );
 
   /** A shot as it stands now. */
   const shotNow = (id: string): DerivedShot | null => {
     const { input } = film;
     const whole = derived.value;
     if (!input || !whole) return null;
-    return input === reckoned ? whole.shots.get(id) ?? null : reckoner.shot(input, whole, id);
+    return input === reckoned ? (whole.shots.get(id) ?? null) : reckoner.shot(input, whole, id);
   };
   const locations = computed(() => inOrder(film.list('location')));
   /** The kit without what stays at home on this film: what every page about this film reckons with. */

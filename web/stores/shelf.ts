@@ -2,14 +2,20 @@ import { ENTITY_KINDS, type Entity, type EntityKind } from '@contract';
 import { shallowRef, triggerRef, type ShallowRef } from 'vue';
 import type { Thing } from './history';
 
-interface Board { readonly things: Map<string, Thing>; readonly list: ShallowRef<readonly Thing[]>; dirty: boolean }
+interface Board {
+  readonly things: Map<string, Thing>;
+  readonly list: ShallowRef<readonly Thing[]>;
+  dirty: boolean;
+}
 
 /**
  * Things as shown, by kind. Each kind has a list of its own that stays the same object until something of that kind changes,
  * so that a slate's slider makes nobody look at the kit again.
  */
 export class Shelf {
-  private boards = new Map<EntityKind, Board>(ENTITY_KINDS.map((kind) => [kind, { things: new Map(), list: shallowRef([]), dirty: false }]));
+  private boards = new Map<EntityKind, Board>(
+    ENTITY_KINDS.map((kind) => [kind, { things: new Map(), list: shallowRef([]), dirty: false }]),
+  );
 
   private board(kind: EntityKind): Board {
     const board = this.boards.get(kind);
@@ -20,11 +26,17 @@ export class Shelf {
   /** Puts a thing, or takes it away; shown at the next `refresh`. */
   put(kind: EntityKind, id: string, value: Thing | null): void {
     const board = this.board(kind);
-    if (value) board.things.set(id, value); else board.things.delete(id);
+    if (value) board.things.set(id, value);
+    else board.things.delete(id);
     board.dirty = true;
   }
 
-  clear(): void { for (const board of this.boards.values()) { board.things.clear(); board.dirty = true; } }
+  clear(): void {
+    for (const board of this.boards.values()) {
+      board.things.clear();
+      board.dirty = true;
+    }
+  }
 
   refresh(): void {
     for (const board of this.boards.values()) {
@@ -35,7 +47,9 @@ export class Shelf {
     }
   }
 
-  list<K extends EntityKind>(kind: K): readonly Entity<K>[] { return this.board(kind).list.value as unknown as readonly Entity<K>[]; }
+  list<K extends EntityKind>(kind: K): readonly Entity<K>[] {
+    return this.board(kind).list.value as unknown as readonly Entity<K>[];
+  }
 
   /** The thing as shown; whoever asks inside a computed is told when its kind changes. */
   get<K extends EntityKind>(kind: K, id: string): Entity<K> | undefined {
@@ -45,5 +59,7 @@ export class Shelf {
   }
 
   /** The thing as it stands, outside of what is shown. */
-  at(kind: EntityKind, id: string): Thing | null { return this.board(kind).things.get(id) ?? null; }
+  at(kind: EntityKind, id: string): Thing | null {
+    return this.board(kind).things.get(id) ?? null;
+  }
 }

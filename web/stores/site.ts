@@ -32,15 +32,27 @@ export const useSite = defineStore('site', () => {
       dirty.clear();
       for (const id of asked) {
         const job = await jobs.of(id);
-        const answer: SiteAnswer = job ? await jobs.remote().check(job, job.shots.flatMap((s) => (shots.value.has(s.id) ? [s.id] : []))) : { shots: [], place: [] };
+        const answer: SiteAnswer = job
+          ? await jobs.remote().check(
+              job,
+              job.shots.flatMap((s) => (shots.value.has(s.id) ? [s.id] : [])),
+            )
+          : { shots: [], place: [] };
         const there = new Set(film.input?.shots.map((s) => s.id));
         const next = new Map([...shots.value].filter(([shotId]) => there.has(shotId)));
-        for (const [shotId, told] of answer.shots) if (told && there.has(shotId)) next.set(shotId, told); else next.delete(shotId);
+        for (const [shotId, told] of answer.shots)
+          if (told && there.has(shotId)) next.set(shotId, told);
+          else next.delete(shotId);
         shots.value = next;
         places.set(id, answer.place);
-        findings.tell('site', { shots: new Map([...shots.value].map(([shotId, told]) => [shotId, told.warnings])), places: new Map(places) });
+        findings.tell('site', {
+          shots: new Map([...shots.value].map(([shotId, told]) => [shotId, told.warnings])),
+          places: new Map(places),
+        });
       }
-    } finally { busy.value = false; }
+    } finally {
+      busy.value = false;
+    }
   };
 
   const rested = whenResting(settle, REST_MS, LONGEST_MS);
@@ -64,16 +76,30 @@ export const useSite = defineStore('site', () => {
 
   const factsOf = (shotId: string): SiteShot | null => shots.value.get(shotId)?.site ?? null;
 
-  const launches = async (locationId: string, about?: { x: number; y: number; halfM: number }): Promise<LaunchIdea[]> => {
+  const launches = async (
+    locationId: string,
+    about?: { x: number; y: number; halfM: number },
+  ): Promise<LaunchIdea[]> => {
     const job = await jobs.of(locationId);
     return job ? jobs.remote().launches(job, about) : [];
   };
-  const seen = async (locationId: string, launch: Vec3, heightM: number, reachM: number): Promise<{ cells: Uint8Array; seenShare: number } | null> => {
+  const seen = async (
+    locationId: string,
+    launch: Vec3,
+    heightM: number,
+    reachM: number,
+  ): Promise<{ cells: Uint8Array; seenShare: number } | null> => {
     const job = await jobs.of(locationId);
     return job ? jobs.remote().seen(job, launch, heightM, reachM) : null;
   };
-  const shade = async (locationId: string): Promise<Float32Array | null> => { const job = await jobs.of(locationId); return job?.groundKey ? jobs.remote().shade(job.groundKey) : null; };
-  const contours = async (locationId: string): Promise<Contour[]> => { const job = await jobs.of(locationId); return job?.groundKey ? jobs.remote().contours(job.groundKey) : []; };
+  const shade = async (locationId: string): Promise<Float32Array | null> => {
+    const job = await jobs.of(locationId);
+    return job?.groundKey ? jobs.remote().shade(job.groundKey) : null;
+  };
+  const contours = async (locationId: string): Promise<Contour[]> => {
+    const job = await jobs.of(locationId);
+    return job?.groundKey ? jobs.remote().contours(job.groundKey) : [];
+  };
 
   return { shots, busy, start, factsOf, launches, seen, shade, contours };
 });

@@ -11,7 +11,9 @@ export const useSiteJobs = () => {
   const sent = new Set<string>();
 
   const remote = (): Remote<SiteWorker> => {
-    worker ??= wrap<SiteWorker>(new Worker(new URL('../workers/site.worker.ts', import.meta.url), { type: 'module', name: 'site' }));
+    worker ??= wrap<SiteWorker>(
+      new Worker(new URL('../workers/site.worker.ts', import.meta.url), { type: 'module', name: 'site' }),
+    );
     return worker;
   };
 
@@ -21,15 +23,27 @@ export const useSiteJobs = () => {
     const groundKey = row?.assetId ?? '';
     if (row && !sent.has(groundKey)) {
       const grid = await grounds.gridOf(row).catch(() => null);
-      if (grid) { await remote().addGround(groundKey, grid); sent.add(groundKey); }
+      if (grid) {
+        await remote().addGround(groundKey, grid);
+        sent.add(groundKey);
+      }
     }
     const { input } = film;
     const location = input?.locations.find((l) => l.id === locationId);
     if (!input || !location) return null;
     const shots = input.shots.filter((s) => s.locationId === locationId);
     const used = new Set(shots.map((s) => s.aircraftId));
-    const here = <T extends { readonly locationId: string }>(list: readonly T[]): T[] => list.filter((t) => t.locationId === locationId);
-    return { film: input.film, location, subjects: here(input.subjects), features: here(input.features), shots, aircraft: input.kit.aircraft.filter((a) => used.has(a.id)), groundKey };
+    const here = <T extends { readonly locationId: string }>(list: readonly T[]): T[] =>
+      list.filter((t) => t.locationId === locationId);
+    return {
+      film: input.film,
+      location,
+      subjects: here(input.subjects),
+      features: here(input.features),
+      shots,
+      aircraft: input.kit.aircraft.filter((a) => used.has(a.id)),
+      groundKey,
+    };
   };
   return { of, remote };
 };

@@ -8,18 +8,26 @@ import { Shelf } from './shelf';
 import { computed } from 'vue';
 
 const thing = (fields: object): Thing => ({ id: 'x', ...fields });
-const values = fc.record({ a: fc.integer({ max: 3, min: 0 }), b: fc.integer({ max: 3, min: 0 }), c: fc.integer({ max: 3, min: 0 }) });
+const values = fc.record({
+  a: fc.integer({ max: 3, min: 0 }),
+  b: fc.integer({ max: 3, min: 0 }),
+  c: fc.integer({ max: 3, min: 0 }),
+});
 
 describe('merge by fields', () => {
   it('keeps every change that only one side made, and names the rest', () => {
-    fc.assert(fc.property(values, values, values, (base, mine, theirs) => {
-      const merged = merge(base, mine, theirs);
-      for (const key of ['a', 'b', 'c'] as const) {
-        if (mine[key] === base[key]) expect(merged.value[key]).toBe(theirs[key]);
-        else expect(merged.value[key]).toBe(mine[key]);
-        expect(merged.clashing.includes(key)).toBe(mine[key] !== base[key] && theirs[key] !== base[key] && mine[key] !== theirs[key]);
-      }
-    }));
+    fc.assert(
+      fc.property(values, values, values, (base, mine, theirs) => {
+        const merged = merge(base, mine, theirs);
+        for (const key of ['a', 'b', 'c'] as const) {
+          if (mine[key] === base[key]) expect(merged.value[key]).toBe(theirs[key]);
+          else expect(merged.value[key]).toBe(mine[key]);
+          expect(merged.clashing.includes(key)).toBe(
+            mine[key] !== base[key] && theirs[key] !== base[key] && mine[key] !== theirs[key],
+          );
+        }
+      }),
+    );
   });
   it('an undo puts back only what the step changed', () => {
     expect(patched({ a: 9, b: 2, c: 7 }, { a: 1, b: 2 }, { a: 0, b: 2 })).toEqual({ a: 0, b: 2, c: 7 });
@@ -29,13 +37,20 @@ describe('merge by fields', () => {
 
 describe('outbox', () => {
   const stored = { version: 3, value: thing({ a: 1, b: 1 }) };
-  const conflict = (theirs: Thing | null, version = 4): Conflict => ({ kind: 'shot', id: 'x', yours: { kind: 'shot', id: 'x', version: 3, value: {} }, theirs: theirs ? { kind: 'shot', version, createdAt: '', updatedAt: '', value: theirs as never } : null });
+  const conflict = (theirs: Thing | null, version = 4): Conflict => ({
+    kind: 'shot',
+    id: 'x',
+    yours: { kind: 'shot', id: 'x', version: 3, value: {} },
+    theirs: theirs ? { kind: 'shot', version, createdAt: '', updatedAt: '', value: theirs as never } : null,
+  });
 
   it('makes one change of many and sends it on the version it was made on', () => {
     const box = new Outbox();
     box.put('shot', 'x', thing({ a: 2, b: 1 }), stored);
     box.put('shot', 'x', thing({ a: 3, b: 1 }), stored);
-    expect(box.take()?.changes).toEqual([{ kind: 'shot', id: 'x', version: 3, value: thing({ a: 3, b: 1 }) }]);
+    expect(box.take()?.changes).toEqual([
+      { kind: 'shot', id: 'x', version: 3, value: thing({ a: 3, b: 1 }) },
+    ]);
     expect(box.take()).toBeNull();
   });
   it('a change made while another flies waits and stands on the new version', () => {
@@ -44,7 +59,9 @@ describe('outbox', () => {
     box.take();
     box.put('shot', 'x', thing({ a: 5, b: 1 }), stored);
     box.taken(new Map([[keyOf('shot', 'x'), 4]]));
-    expect(box.take()?.changes).toEqual([{ kind: 'shot', id: 'x', version: 4, value: thing({ a: 5, b: 1 }) }]);
+    expect(box.take()?.changes).toEqual([
+      { kind: 'shot', id: 'x', version: 4, value: thing({ a: 5, b: 1 }) },
+    ]);
   });
   it('what came back is kept under what was changed meanwhile', () => {
     const box = new Outbox();
@@ -52,7 +69,9 @@ describe('outbox', () => {
     box.take();
     box.put('shot', 'x', thing({ a: 5, b: 1 }), stored);
     box.returned(false);
-    expect(box.toJSON()).toEqual([expect.objectContaining({ version: 3, base: stored.value, value: thing({ a: 5, b: 1 }) })]);
+    expect(box.toJSON()).toEqual([
+      expect.objectContaining({ version: 3, base: stored.value, value: thing({ a: 5, b: 1 }) }),
+    ]);
   });
   it('a batch whose answer was lost is sent again just as it was, under its own name, before anything newer', () => {
     const box = new Outbox();
@@ -62,7 +81,9 @@ describe('outbox', () => {
     box.put('shot', 'x', thing({ a: 9, b: 1 }), stored);
     expect(box.waiting).toBe(2);
     expect(box.take()).toEqual(first);
-    expect(box.toJSON()).toEqual([expect.objectContaining({ version: 3, base: stored.value, value: thing({ a: 9, b: 1 }) })]);
+    expect(box.toJSON()).toEqual([
+      expect.objectContaining({ version: 3, base: stored.value, value: thing({ a: 9, b: 1 }) }),
+    ]);
     box.taken(new Map([[keyOf('shot', 'x'), 4]]));
     const second = box.take();
     expect(second?.batch).not.toBe(first?.batch);
@@ -79,9 +100,14 @@ describe('outbox', () => {
   it('merges what goes together and holds what does not until the person chose', () => {
     const box = new Outbox();
     box.put('shot', 'x', thing({ a: 2, b: 1 }), stored);
-    box.take(); box.returned(false);
-    expect(box.clash([conflict(thing({ a: 1, b: 7 }))])).toEqual([{ kind: 'shot', id: 'x', value: thing({ a: 2, b: 7 }) }]);
-    expect(box.take()?.changes).toEqual([{ kind: 'shot', id: 'x', version: 4, value: thing({ a: 2, b: 7 }) }]);
+    box.take();
+    box.returned(false);
+    expect(box.clash([conflict(thing({ a: 1, b: 7 }))])).toEqual([
+      { kind: 'shot', id: 'x', value: thing({ a: 2, b: 7 }) },
+    ]);
+    expect(box.take()?.changes).toEqual([
+      { kind: 'shot', id: 'x', version: 4, value: thing({ a: 2, b: 7 }) },
+    ]);
     box.returned(false);
     box.clash([conflict(thing({ a: 9, b: 7 }), 5)]);
     expect(box.take()).toBeNull();
@@ -92,7 +118,8 @@ describe('outbox', () => {
   it('what was taken although its answer was lost is no clash', () => {
     const box = new Outbox();
     box.put('shot', 'x', thing({ a: 2, b: 1 }), null);
-    box.take(); box.returned(false);
+    box.take();
+    box.returned(false);
     expect(box.clash([conflict(thing({ a: 2, b: 1 }), 1)])).toEqual([]);
     expect([box.size, box.clashes.length]).toEqual([0, 0]);
   });
@@ -109,7 +136,12 @@ describe('outbox', () => {
 });
 
 describe('history', () => {
-  const step = (before: number, after: number, id = 'x') => ({ label: 's', changes: [{ kind: 'shot' as const, id, before: thing({ id, a: before }), after: thing({ id, a: after }) }] });
+  const step = (before: number, after: number, id = 'x') => ({
+    label: 's',
+    changes: [
+      { kind: 'shot' as const, id, before: thing({ id, a: before }), after: thing({ id, a: after }) },
+    ],
+  });
   it('quick changes of the same thing are one step; slow ones are two', () => {
     const history = new History();
     history.record(step(0, 1), 'g', 0);
@@ -128,10 +160,34 @@ describe('history', () => {
     expect(history.canRedo).toBe(false);
   });
   it('is rebuilt from the log: other tabs’ changes and undone steps are left out', () => {
-    const logged = (batch: string, device: string, before: number, after: number, undoes: string | null = null): LoggedChange => ({
-      sequence: 1, batch, undoes, device, filmId: 'f', kind: 'shot', id: 'x', at: '', version: 1, before: thing({ a: before }) as never, after: thing({ a: after }) as never,
+    const logged = (
+      batch: string,
+      device: string,
+      before: number,
+      after: number,
+      undoes: string | null = null,
+    ): LoggedChange => ({
+      sequence: 1,
+      batch,
+      undoes,
+      device,
+      filmId: 'f',
+      kind: 'shot',
+      id: 'x',
+      at: '',
+      version: 1,
+      before: thing({ a: before }) as never,
+      after: thing({ a: after }) as never,
     });
-    const history = History.fromLog([logged('1', 'me', 0, 1), logged('2', 'you', 1, 8), logged('3', 'me', 1, 2), logged('4', 'me', 2, 1, 'u')], 'me');
+    const history = History.fromLog(
+      [
+        logged('1', 'me', 0, 1),
+        logged('2', 'you', 1, 8),
+        logged('3', 'me', 1, 2),
+        logged('4', 'me', 2, 1, 'u'),
+      ],
+      'me',
+    );
     expect(history.undo()?.changes[0]).toMatchObject({ before: { a: 0 }, after: { a: 1 } });
     expect(history.canUndo).toBe(false);
   });
@@ -156,14 +212,20 @@ describe('shelf', () => {
   it('tells whoever looked at a thing, and nobody else', () => {
     const shelf = new Shelf();
     let asked = 0;
-    const name = computed(() => { asked += 1; return shelf.get('pack', 'p1')?.name; });
+    const name = computed(() => {
+      asked += 1;
+      return shelf.get('pack', 'p1')?.name;
+    });
     expect(name.value).toBeUndefined();
-    shelf.put('pack', 'p1', pack(1)); shelf.refresh();
+    shelf.put('pack', 'p1', pack(1));
+    shelf.refresh();
     expect(name.value).toBe('P1');
-    shelf.put('card', 'c', thing({})); shelf.refresh();
+    shelf.put('card', 'c', thing({}));
+    shelf.refresh();
     expect(name.value).toBe('P1');
     expect(asked).toBe(2);
-    shelf.clear(); shelf.refresh();
+    shelf.clear();
+    shelf.refresh();
     expect(name.value).toBeUndefined();
     expect(shelf.at('pack', 'p1')).toBeNull();
   });
@@ -171,7 +233,17 @@ describe('shelf', () => {
 
 it('what is dragged in one press is one step, however long it lasts; two presses are two', () => {
   const history = new History();
-  const step = (title: string) => ({ label: 'drag', changes: [{ kind: 'shot' as const, id: 's', before: { id: 's', title: `before ${title}` }, after: { id: 's', title } }] });
+  const step = (title: string) => ({
+    label: 'drag',
+    changes: [
+      {
+        kind: 'shot' as const,
+        id: 's',
+        before: { id: 's', title: `before ${title}` },
+        after: { id: 's', title },
+      },
+    ],
+  });
   history.record(step('a'), 'g', 0, 7);
   history.record(step('b'), 'g', 60_000, 7);
   history.record(step('c'), 'g', 120_000, 8);

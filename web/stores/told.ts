@@ -2,7 +2,10 @@ import type { AnyRow, Conflict, EntityKind, LoggedChange } from '@contract';
 import type { Thing } from './history';
 import { keyOf } from './outbox';
 
-export interface Held { readonly version: number; readonly value: Thing }
+export interface Held {
+  readonly version: number;
+  readonly value: Thing;
+}
 
 /** Rows as the server last told them, by key. What is told late never takes the place of what is newer. */
 export class Told {
@@ -10,15 +13,20 @@ export class Told {
   /** Newest version of a thing that was deleted: older news must not bring it back. */
   private readonly buried = new Map<string, number>();
 
-  constructor(rows: readonly AnyRow[] = []) { for (const row of rows) this.set(row); }
+  constructor(rows: readonly AnyRow[] = []) {
+    for (const row of rows) this.set(row);
+  }
 
-  at(key: string): Held | null { return this.rows.get(key) ?? null; }
+  at(key: string): Held | null {
+    return this.rows.get(key) ?? null;
+  }
 
   /** A change from the server. @returns false when something newer of that thing is known */
   hear({ kind, id, version, after }: LoggedChange): boolean {
     const key = keyOf(kind, id);
     if (version <= this.known(key)) return false;
-    if (after) this.rows.set(key, { version, value: after as Thing }); else this.bury(key, version);
+    if (after) this.rows.set(key, { version, value: after as Thing });
+    else this.bury(key, version);
     return true;
   }
 
@@ -31,12 +39,25 @@ export class Told {
   }
 
   /** A deletion the server took. */
-  deleted(kind: EntityKind, id: string): void { const key = keyOf(kind, id); this.bury(key, this.known(key) + 1); }
+  deleted(kind: EntityKind, id: string): void {
+    const key = keyOf(kind, id);
+    this.bury(key, this.known(key) + 1);
+  }
 
   /** How a thing in conflict stands. */
-  conflict({ kind, id, theirs }: Conflict): void { if (theirs) this.set(theirs); else this.rows.delete(keyOf(kind, id)); }
+  conflict({ kind, id, theirs }: Conflict): void {
+    if (theirs) this.set(theirs);
+    else this.rows.delete(keyOf(kind, id));
+  }
 
-  private set(row: AnyRow): void { this.rows.set(keyOf(row.kind, row.value.id), { version: row.version, value: row.value as Thing }); }
-  private known(key: string): number { return Math.max(this.rows.get(key)?.version ?? 0, this.buried.get(key) ?? 0); }
-  private bury(key: string, version: number): void { this.rows.delete(key); this.buried.set(key, version); }
+  private set(row: AnyRow): void {
+    this.rows.set(keyOf(row.kind, row.value.id), { version: row.version, value: row.value as Thing });
+  }
+  private known(key: string): number {
+    return Math.max(this.rows.get(key)?.version ?? 0, this.buried.get(key) ?? 0);
+  }
+  private bury(key: string, version: number): void {
+    this.rows.delete(key);
+    this.buried.set(key, version);
+  }
 }

@@ -1,7 +1,10 @@
 import type { EntityKind } from '@contract';
 import type * as Checks from './checks';
 
-export interface Fault { readonly path: string; readonly say: string }
+export interface Fault {
+  readonly path: string;
+  readonly say: string;
+}
 
 let checks: typeof Checks | null = null;
 

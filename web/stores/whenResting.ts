@@ -13,14 +13,30 @@ export const whenResting = (work: () => Promise<void>, restMs: number, longestMs
   let busy = false;
   let again = false;
   const run = async (): Promise<void> => {
-    if (busy) { again = true; return; }
+    if (busy) {
+      again = true;
+      return;
+    }
     busy = true;
-    try { do { again = false; await work(); } while (again); } finally { busy = false; }
+    try {
+      do {
+        again = false;
+        await work();
+      } while (again);
+    } finally {
+      busy = false;
+    }
   };
   return () => {
     const now = performance.now();
     if (timer === undefined) since = now;
     clearTimeout(timer);
-    timer = setTimeout(() => { timer = undefined; inTurn(turn, () => void run()); }, Math.max(0, Math.min(restMs, since + longestMs - now)));
+    timer = setTimeout(
+      () => {
+        timer = undefined;
+        inTurn(turn, () => void run());
+      },
+      Math.max(0, Math.min(restMs, since + longestMs - now)),
+    );
   };
 };

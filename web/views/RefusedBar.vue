@@ -4,17 +4,38 @@ import { thingNameOf } from '../format/names';
 import { useFilm } from '../stores/film';
 
 const store = useFilm();
-const rows = computed(() => store.refusals.map((r) => ({ id: r.id, name: thingNameOf(r.value, r.base) || 'A change', what: r.base === null ? 'could not be added' : 'could not be saved and stands as it was', say: r.say })));
+const rows = computed(() =>
+  store.refusals.map((r) => ({
+    id: r.id,
+    name: thingNameOf(r.value, r.base) || 'A change',
+    what: r.base === null ? 'could not be added' : 'could not be saved and stands as it was',
+    say: r.say,
+  })),
+);
 </script>
 
 <template>
   <div class="refused" role="alert">
-    <p><template v-for="r in rows" :key="r.id"><b dir="auto">{{ r.name }}</b> {{ r.what }}: {{ r.say }} </template></p>
+    <p>
+      <template v-for="r in rows" :key="r.id"
+        ><b dir="auto">{{ r.name }}</b> {{ r.what }}: {{ r.say }}
+      </template>
+    </p>
     <button class="btn" @click="store.refusals = []">Seen</button>
   </div>
 </template>
 
 <style scoped>
-.refused { display: flex; gap: 12px; align-items: center; background: var(--stop); color: var(--bench); padding: 6px 14px; font-weight: 600; }
-.refused p { flex: 1; }
+.refused {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  background: var(--stop);
+  color: var(--bench);
+  padding: 6px 14px;
+  font-weight: 600;
+}
+.refused p {
+  flex: 1;
+}
 </style>

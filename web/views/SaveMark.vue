@@ -3,14 +3,34 @@ import { computed } from 'vue';
 import { useFilm } from '../stores/film';
 
 const store = useFilm();
-const WORDS = { saved: 'saved', saving: 'saving', waiting: 'saving', offline: 'offline, kept here', refused: 'not saved' } as const;
+const WORDS = {
+  saved: 'saved',
+  saving: 'saving',
+  waiting: 'saving',
+  offline: 'offline, kept here',
+  refused: 'not saved',
+} as const;
 const word = computed(() => WORDS[store.saveState]);
 </script>
 
-<template><span class="save" :class="store.saveState" role="status" :title="store.trouble" data-save>{{ word }}</span></template>
+<template>
+  <span class="save" :class="store.saveState" role="status" :title="store.trouble" data-save>{{ word }}</span>
+</template>
 
 <style scoped>
-.save { font-size: 12.5px; font-stretch: 88%; color: var(--chalk-2); white-space: nowrap; padding: 0 8px; }
-.offline { color: var(--care); font-weight: 600; }
-.refused { color: var(--stop); font-weight: 600; }
+.save {
+  font-size: 12.5px;
+  font-stretch: 88%;
+  color: var(--chalk-2);
+  white-space: nowrap;
+  padding: 0 8px;
+}
+.offline {
+  color: var(--care);
+  font-weight: 600;
+}
+.refused {
+  color: var(--stop);
+  font-weight: 600;
+}
 </style>

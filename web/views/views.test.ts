@@ -7,14 +7,23 @@ import { readCoordinates } from './places/coordinates';
 
 describe('coordinates as people paste them', () => {
   it.each([
-    ['43.18, -4.83', 43.18, -4.83], ['43.18 -4.83', 43.18, -4.83], ['  -33.1; 151.2 ', -33.1, 151.2], ['43°10\u203248\u2033N 4°49\u203248\u2033W', 43.18, -4.83],
-    ['43°10\'48"N 4°49\'48"W', 43.18, -4.83], ['43 10 48 N, 4 49 48 W', 43.18, -4.83],
+    ['43.18, -4.83', 43.18, -4.83],
+    ['43.18 -4.83', 43.18, -4.83],
+    ['  -33.1; 151.2 ', -33.1, 151.2],
+    ['43°10\u203248\u2033N 4°49\u203248\u2033W', 43.18, -4.83],
+    ['43°10\'48"N 4°49\'48"W', 43.18, -4.83],
+    ['43 10 48 N, 4 49 48 W', 43.18, -4.83],
   ])('%s', (text, latitude, longitude) => {
     const read = readCoordinates(text);
     expect(read.ok && read.value.latitude).toBeCloseTo(latitude, 5);
     expect(read.ok && read.value.longitude).toBeCloseTo(longitude, 5);
   });
-  it.each([['91, 3', /pole/], ['43, 181', /out of range/], ['north a bit', /Not read/], ['', /Not read/]])('%s is refused with a reason', (text, why) => {
+  it.each([
+    ['91, 3', /pole/],
+    ['43, 181', /out of range/],
+    ['north a bit', /Not read/],
+    ['', /Not read/],
+  ])('%s is refused with a reason', (text, why) => {
     const read = readCoordinates(text);
     expect(read.ok ? '' : read.reason).toMatch(why);
   });
@@ -29,7 +38,15 @@ describe('numbers in fields', () => {
 
 describe('drawing', () => {
   it('fits spots into a box at one scale, y up', () => {
-    const { at, scale } = fit([{ x: 0, y: 0 }, { x: 100, y: 10 }], 220, 60, 10);
+    const { at, scale } = fit(
+      [
+        { x: 0, y: 0 },
+        { x: 100, y: 10 },
+      ],
+      220,
+      60,
+      10,
+    );
     expect(scale).toBe(2);
     expect(at({ x: 0, y: 0 }).y).toBeGreaterThan(at({ x: 0, y: 10 }).y);
   });
@@ -47,11 +64,21 @@ describe('packs stood on end', () => {
       for (const column of columnsOf(derived, place, film.kit.packs, 0.3)) {
         expect(column.pieces.reduce((sum, p) => sum + p.wattHours, 0)).toBeCloseTo(column.usedWh, 6);
         expect(column.heldWh - column.usedWh).toBeGreaterThanOrEqual(column.reserveWh - 1e-6);
-        column.pieces.forEach((p, i) => { if (i > 0) { const before = column.pieces[i - 1]!; expect(p.fromWh).toBeCloseTo(before.fromWh + before.wattHours, 6); } });
+        column.pieces.forEach((p, i) => {
+          if (i > 0) {
+            const before = column.pieces[i - 1]!;
+            expect(p.fromWh).toBeCloseTo(before.fromWh + before.wattHours, 6);
+          }
+        });
       }
     }
-    const none = deriveFilm({ ...film, film: { ...film.film, leftHome: film.kit.packs.slice(1).map((p) => p.id) } });
+    const none = deriveFilm({
+      ...film,
+      film: { ...film.film, leftHome: film.kit.packs.slice(1).map((p) => p.id) },
+    });
     const first = [...none.places.values()].find((p) => p.fill.wished.length > 0)!;
-    expect(columnsOf(none, first, film.kit.packs.slice(0, 1), 0.3).filter((c) => c.ghost)).toHaveLength(first.fill.wished.length);
+    expect(columnsOf(none, first, film.kit.packs.slice(0, 1), 0.3).filter((c) => c.ghost)).toHaveLength(
+      first.fill.wished.length,
+    );
   });
 });

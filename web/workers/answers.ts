@@ -12,7 +12,13 @@ export class Answers<T> {
    * @param inputs what the answers hang on, compared as values
    * @param held ids whose last told answer the page still has
    */
-  fresh<Q>(questions: readonly Q[], idOf: (q: Q) => string, inputs: (q: Q) => readonly unknown[], work: (q: Q) => T, held: ReadonlySet<string>): (readonly [id: string, answer: T])[] {
+  fresh<Q>(
+    questions: readonly Q[],
+    idOf: (q: Q) => string,
+    inputs: (q: Q) => readonly unknown[],
+    work: (q: Q) => T,
+    held: ReadonlySet<string>,
+  ): (readonly [id: string, answer: T])[] {
     return questions.flatMap((q) => {
       const id = idOf(q);
       const answer = this.known.get(id, inputs(q), () => work(q));

@@ -1,4 +1,19 @@
-import { lightWarnings, placeDay, shotWindow, sunMinutes, weighDates, type DateWeighed, type Film, type LightJob, type LitPlace, type Location, type Reading, type ShotWindow, type SunMinutes, type Warning } from '@core/film';
+import {
+  lightWarnings,
+  placeDay,
+  shotWindow,
+  sunMinutes,
+  weighDates,
+  type DateWeighed,
+  type Film,
+  type LightJob,
+  type LitPlace,
+  type Location,
+  type Reading,
+  type ShotWindow,
+  type SunMinutes,
+  type Warning,
+} from '@core/film';
 import { expose } from 'comlink';
 import { Answers } from './answers';
 
@@ -13,7 +28,10 @@ export interface PlaceLightJob {
 }
 
 /** Light of a slate over the minutes of its place. */
-export interface LightTold { readonly window: ShotWindow; readonly warnings: readonly Warning[] }
+export interface LightTold {
+  readonly window: ShotWindow;
+  readonly warnings: readonly Warning[];
+}
 
 /** Slates the page lacks the answer for. */
 export type LightAnswer = readonly (readonly [shotId: string, told: LightTold])[];
@@ -22,20 +40,31 @@ const found = new Answers<LightTold>();
 
 /** Light minute by minute, beside the page. */
 const light = {
-  check({ preferences, location, readings, fromMs, toMs, jobs }: PlaceLightJob, held: readonly string[]): LightAnswer {
+  check(
+    { preferences, location, readings, fromMs, toMs, jobs }: PlaceLightJob,
+    held: readonly string[],
+  ): LightAnswer {
     const day = placeDay(location, preferences).light;
     if (!day) return [];
     const lit: LitPlace = { location, day, readings };
     const about = JSON.stringify([preferences, location, readings, fromMs, toMs]);
     let sky: SunMinutes | null = null;
-    return found.fresh(jobs, (job) => job.shotId, (job) => [about, JSON.stringify(job)], (job) => {
-      sky ??= sunMinutes(lit, fromMs, toMs);
-      const window = shotWindow(lit, job, sky);
-      // The single settings stay here: what is asked for over the day is when it works.
-      return { window: { ...window, settings: [] }, warnings: lightWarnings(lit, job, window, sky) };
-    }, new Set(held));
+    return found.fresh(
+      jobs,
+      (job) => job.shotId,
+      (job) => [about, JSON.stringify(job)],
+      (job) => {
+        sky ??= sunMinutes(lit, fromMs, toMs);
+        const window = shotWindow(lit, job, sky);
+        // The single settings stay here: what is asked for over the day is when it works.
+        return { window: { ...window, settings: [] }, warnings: lightWarnings(lit, job, window, sky) };
+      },
+      new Set(held),
+    );
   },
-  weigh({ preferences, location, jobs }: PlaceLightJob, count: number): DateWeighed[] { return weighDates(preferences, location, jobs, count); },
+  weigh({ preferences, location, jobs }: PlaceLightJob, count: number): DateWeighed[] {
+    return weighDates(preferences, location, jobs, count);
+  },
 };
 
 export type LightWorker = typeof light;

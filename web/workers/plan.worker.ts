@@ -9,7 +9,10 @@ const SEED = 20_270_514;
 const RUNS = 2000;
 const TELL_MS = 200;
 
-const seeded = (): (() => number) => { const rng = xoroshiro128plus(SEED); return () => (rng.next() >>> 0) / 2 ** 32; };
+const seeded = (): (() => number) => {
+  const rng = xoroshiro128plus(SEED);
+  return () => (rng.next() >>> 0) / 2 ** 32;
+};
 
 /** Chances of a day, and what one pack more or one take less would make of them. */
 export interface Chances {
@@ -29,14 +32,21 @@ const plan = {
     let told = -Infinity;
     return solveDay(job, seeded(), (answer) => {
       const now = performance.now();
-      if (now - told > TELL_MS) { told = now; tell(answer); }
+      if (now - told > TELL_MS) {
+        told = now;
+        tell(answer);
+      }
       return now < until;
     });
   },
   chances(day: RiskDay): Chances {
     const plain = simulate(day, RUNS, seeded());
     const less = withTakeLess(day);
-    return { plain, packMore: simulate(withPackMore(day, plain.missing), RUNS, seeded()), takeLess: less && { id: less.id, answer: simulate(less.day, RUNS, seeded()) } };
+    return {
+      plain,
+      packMore: simulate(withPackMore(day, plain.missing), RUNS, seeded()),
+      takeLess: less && { id: less.id, answer: simulate(less.day, RUNS, seeded()) },
+    };
   },
 };
 

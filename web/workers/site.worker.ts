@@ -1,7 +1,31 @@
-import { eyeOf, sceneOf, siteOfPlace, siteShot, siteWarnings, suggestLaunches, type Film, type Scene, type LaunchIdea, type Location, type Shot, type SiteShot, type Subject, type Warning } from '@core/film';
+import {
+  eyeOf,
+  sceneOf,
+  siteOfPlace,
+  siteShot,
+  siteWarnings,
+  suggestLaunches,
+  type Film,
+  type Scene,
+  type LaunchIdea,
+  type Location,
+  type Shot,
+  type SiteShot,
+  type Subject,
+  type Warning,
+} from '@core/film';
 import type { Aircraft } from '@core/kit';
 import type { Feature } from '@core/site';
-import { contoursOf, groundOf, hillshade, seenFrom, surfaceOf, type Contour, type Ground, type HeightGrid } from '@core/terrain';
+import {
+  contoursOf,
+  groundOf,
+  hillshade,
+  seenFrom,
+  surfaceOf,
+  type Contour,
+  type Ground,
+  type HeightGrid,
+} from '@core/terrain';
 import { KeyedMemo, type Vec3 } from '@core/units';
 import { topAt } from '@core/reach';
 import { expose, transfer } from 'comlink';
@@ -19,7 +43,10 @@ export interface PlaceJob {
 }
 
 /** What a place means to a slate. */
-export interface SiteTold { readonly site: SiteShot; readonly warnings: readonly Warning[] }
+export interface SiteTold {
+  readonly site: SiteShot;
+  readonly warnings: readonly Warning[];
+}
 
 export interface SiteAnswer {
   /** Slates the page lacks the answer for; null where there is nothing to be said. */
@@ -42,30 +69,58 @@ const partsOf = (job: PlaceJob, ground: Ground | undefined) => {
   const subjects = new Map(job.subjects.map((s) => [s.id, s]));
   const aircraft = new Map(job.aircraft.map((a) => [a.id, a]));
   return job.shots.map((shot) => ({
-    shot, film: job.film, location: job.location, ground,
-    subject: subjects.get(shot.subjectId ?? '') ?? null, aircraft: aircraft.get(shot.aircraftId ?? '') ?? null,
+    shot,
+    film: job.film,
+    location: job.location,
+    ground,
+    subject: subjects.get(shot.subjectId ?? '') ?? null,
+    aircraft: aircraft.get(shot.aircraftId ?? '') ?? null,
   }));
 };
 
 /** The site's reckoning, beside the page: what takes longer than a frame. */
 const site = {
-  addGround(key: string, grid: HeightGrid): void { grids.set(key, grid); },
+  addGround(key: string, grid: HeightGrid): void {
+    grids.set(key, grid);
+  },
 
   /** Everything a place means to its shots, as far as the page does not hold it. */
   check(job: PlaceJob, held: readonly string[]): SiteAnswer {
     const ground = groundFor(job);
-    const about = JSON.stringify([job.film.preferences, job.film.aspect, job.film.units, job.film.timelineFps, job.film.tempoBpm, job.location, job.features, job.subjects, job.groundKey]);
-    const scene = scenes.get(job.location.id, [about], () => sceneOf(job.film, job.location, job.subjects, job.features, ground));
-    const shots = found.fresh(partsOf(job, ground), ({ shot }) => shot.id, ({ shot, aircraft }) => [about, JSON.stringify([shot, aircraft])], (parts) => {
-      const facts = siteShot(parts, scene);
-      return facts && { site: facts, warnings: siteWarnings({ parts, scene, site: facts }) };
-    }, new Set(held));
+    const about = JSON.stringify([
+      job.film.preferences,
+      job.film.aspect,
+      job.film.units,
+      job.film.timelineFps,
+      job.film.tempoBpm,
+      job.location,
+      job.features,
+      job.subjects,
+      job.groundKey,
+    ]);
+    const scene = scenes.get(job.location.id, [about], () =>
+      sceneOf(job.film, job.location, job.subjects, job.features, ground),
+    );
+    const shots = found.fresh(
+      partsOf(job, ground),
+      ({ shot }) => shot.id,
+      ({ shot, aircraft }) => [about, JSON.stringify([shot, aircraft])],
+      (parts) => {
+        const facts = siteShot(parts, scene);
+        return facts && { site: facts, warnings: siteWarnings({ parts, scene, site: facts }) };
+      },
+      new Set(held),
+    );
     return { shots, place: siteOfPlace(scene) };
   },
 
   launches(job: PlaceJob, about?: { x: number; y: number; halfM: number }): LaunchIdea[] {
     const ground = groundFor(job);
-    return suggestLaunches(sceneOf(job.film, job.location, job.subjects, job.features, ground), partsOf(job, ground), about);
+    return suggestLaunches(
+      sceneOf(job.film, job.location, job.subjects, job.features, ground),
+      partsOf(job, ground),
+      about,
+    );
   },
 
   shade(key: string): Float32Array | null {
@@ -75,16 +130,27 @@ const site = {
     return transfer(shade, [shade.buffer]);
   },
 
-  contours(key: string): Contour[] { const grid = grids.get(key); return grid ? contoursOf(grid) : []; },
+  contours(key: string): Contour[] {
+    const grid = grids.get(key);
+    return grid ? contoursOf(grid) : [];
+  },
 
   /** Where the aircraft is seen from the pilot's eye, flying level at a height above the launch point; woods and houses count. */
-  seen(job: PlaceJob, launch: Vec3, heightM: number, reachM: number): { cells: Uint8Array; seenShare: number } | null {
+  seen(
+    job: PlaceJob,
+    launch: Vec3,
+    heightM: number,
+    reachM: number,
+  ): { cells: Uint8Array; seenShare: number } | null {
     const grid = grids.get(job.groundKey);
     const ground = groundFor(job);
     if (!grid || !ground) return null;
     const scene = sceneOf(job.film, job.location, job.subjects, job.features, ground);
     const solids = [...scene.solids, ...scene.subjectSolids.values()].filter((s) => s.opaque);
-    const surface = surfaceOf(grid, solids.map((s) => ({ box: s.box, topAt: (x: number, y: number) => topAt(s, x, y) + ground.zeroM })));
+    const surface = surfaceOf(
+      grid,
+      solids.map((s) => ({ box: s.box, topAt: (x: number, y: number) => topAt(s, x, y) + ground.zeroM })),
+    );
     const area = seenFrom(surface, ground.zeroM, eyeOf(scene, launch), launch.z + heightM, reachM);
     return area && transfer({ cells: area.cells, seenShare: area.seenShare }, [area.cells.buffer]);
   },

@@ -14,7 +14,10 @@ export interface ProposedFlight {
   readonly launchMs: number;
   readonly airborneS: number;
   readonly wattHours: number;
-  readonly stops: readonly { readonly shotId: string; /** Flown the other way round than it stands. */ readonly turned: boolean }[];
+  readonly stops: readonly {
+    readonly shotId: string;
+    /** Flown the other way round than it stands. */ readonly turned: boolean;
+  }[];
   /** Locked by a person: it stays as it is. */
   readonly fixed: boolean;
 }
@@ -34,13 +37,28 @@ export interface DayProposal {
 export const proposalOf = (job: DayJob, { plan, proven, weightBound }: DayAnswer): DayProposal => {
   const groups = new Map(job.groups.map((g) => [g.id, g]));
   return {
-    date: job.date, left: plan.left, proven, weight: plan.weight, weightBound,
+    date: job.date,
+    left: plan.left,
+    proven,
+    weight: plan.weight,
+    weightBound,
     flights: plan.flights.flatMap((f): ProposedFlight[] => {
       const group = groups.get(f.groupId);
-      return group ? [{
-        locationId: group.location.id, launchId: group.launchId, aircraftId: group.aircraft.id, packId: f.packId, launchMs: job.zeroMs + f.launchS * 1000, airborneS: f.airborneS, wattHours: f.wattHours,
-        stops: f.stops.map((s) => ({ shotId: s.shotId, turned: s.reversed })), fixed: f.fixed,
-      }] : [];
+      return group
+        ? [
+            {
+              locationId: group.location.id,
+              launchId: group.launchId,
+              aircraftId: group.aircraft.id,
+              packId: f.packId,
+              launchMs: job.zeroMs + f.launchS * 1000,
+              airborneS: f.airborneS,
+              wattHours: f.wattHours,
+              stops: f.stops.map((s) => ({ shotId: s.shotId, turned: s.reversed })),
+              fixed: f.fixed,
+            },
+          ]
+        : [];
     }),
   };
 };
@@ -59,10 +77,17 @@ export const withChanges = (input: FilmInput, changes: readonly FlightChange[]):
     else if (c.after) flights.set(c.id, c.after);
     else flights.delete(c.id);
   }
-  return { ...input, flights: [...flights.values()], shots: shots.size > 0 ? input.shots.map((s) => shots.get(s.id) ?? s) : input.shots };
+  return {
+    ...input,
+    flights: [...flights.values()],
+    shots: shots.size > 0 ? input.shots.map((s) => shots.get(s.id) ?? s) : input.shots,
+  };
 };
 
-interface Ranked { readonly plan: FlightPlan; readonly atMs: number }
+interface Ranked {
+  readonly plan: FlightPlan;
+  readonly atMs: number;
+}
 
 /** Flights with keys in a given order; only what changes is written. */
 const rekeyed = (order: readonly FlightPlan[], before: ReadonlyMap<string, FlightPlan>): FlightChange[] => {
@@ -70,14 +95,27 @@ const rekeyed = (order: readonly FlightPlan[], before: ReadonlyMap<string, Fligh
   return order.flatMap((plan, i): FlightChange[] => {
     const after = { ...plan, position: keys[i] ?? 'a0' };
     const was = before.get(plan.id);
-    return was && was.position === after.position && was.stops === after.stops ? [] : [{ kind: 'flight', id: plan.id, after }];
+    return was && was.position === after.position && was.stops === after.stops
+      ? []
+      : [{ kind: 'flight', id: plan.id, after }];
   });
 };
 
-interface Taking { readonly input: FilmInput; readonly derived: DerivedFilm; readonly fresh: readonly ProposedFlight[]; readonly all: boolean; readonly nowMs: number; readonly newId: () => string }
+interface Taking {
+  readonly input: FilmInput;
+  readonly derived: DerivedFilm;
+  readonly fresh: readonly ProposedFlight[];
+  readonly all: boolean;
+  readonly nowMs: number;
+  readonly newId: () => string;
+}
 
 /** Flights of a place that stay, with what is left of them, and those that go. */
-const staying = ({ input, derived, fresh, all }: Taking, own: readonly FlightPlan[], locationId: string): { ranked: Ranked[]; gone: FlightChange[] } => {
+const staying = (
+  { input, derived, fresh, all }: Taking,
+  own: readonly FlightPlan[],
+  locationId: string,
+): { ranked: Ranked[]; gone: FlightChange[] } => {
   const taken = new Set(fresh.flatMap((f) => f.stops.map((s) => s.shotId)));
   const flownPlans = new Set(input.kit.flown.map((f) => f.flightId));
   const place = derived.places.get(locationId);
@@ -87,7 +125,11 @@ const staying = ({ input, derived, fresh, all }: Taking, own: readonly FlightPla
     const keeps = plan.locked || flownPlans.has(plan.id);
     const stops = keeps ? plan.stops : all ? [] : plan.stops.filter((s) => !taken.has(s.shotId));
     if (stops.length === 0 && !plan.locked) gone.push({ kind: 'flight', id: plan.id, after: null });
-    else ranked.push({ plan: stops.length === plan.stops.length ? plan : { ...plan, stops }, atMs: place?.flights.find((f) => f.planId === plan.id)?.startMs ?? -Infinity });
+    else
+      ranked.push({
+        plan: stops.length === plan.stops.length ? plan : { ...plan, stops },
+        atMs: place?.flights.find((f) => f.planId === plan.id)?.startMs ?? -Infinity,
+      });
   }
   return { ranked, gone };
 };
@@ -97,16 +139,34 @@ const arriving = ({ input, derived, fresh, nowMs, newId }: Taking, locationId: s
   const pinned = new Set(input.flights.flatMap((f) => f.stops.filter((s) => s.pinned).map((s) => s.shotId)));
   const place = derived.places.get(locationId);
   const late = place && nowMs > place.windowFromMs ? clockText(nowMs, place.location.zone) : null;
-  return fresh.filter((f) => f.locationId === locationId).map((f) => ({
-    atMs: f.launchMs,
-    plan: { id: newId(), locationId, position: '', aircraftId: f.aircraftId, launchId: f.launchId, packId: f.packId, stops: f.stops.map((s) => ({ shotId: s.shotId, pinned: pinned.has(s.shotId) })), locked: false, notBefore: late },
-  }));
+  return fresh
+    .filter((f) => f.locationId === locationId)
+    .map((f) => ({
+      atMs: f.launchMs,
+      plan: {
+        id: newId(),
+        locationId,
+        position: '',
+        aircraftId: f.aircraftId,
+        launchId: f.launchId,
+        packId: f.packId,
+        stops: f.stops.map((s) => ({ shotId: s.shotId, pinned: pinned.has(s.shotId) })),
+        locked: false,
+        notBefore: late,
+      },
+    }));
 };
 
 /** Slates that are to be flown the other way round. */
 const turning = (input: FilmInput, fresh: readonly ProposedFlight[]): FlightChange[] => {
   const turned = new Set(fresh.flatMap((f) => f.stops.filter((s) => s.turned).map((s) => s.shotId)));
-  return input.shots.filter((s) => turned.has(s.id)).map((shot) => ({ kind: 'shot', id: shot.id, after: { ...shot, move: { ...shot.move, reversed: !shot.move.reversed } } }));
+  return input.shots
+    .filter((s) => turned.has(s.id))
+    .map((shot) => ({
+      kind: 'shot',
+      id: shot.id,
+      after: { ...shot, move: { ...shot.move, reversed: !shot.move.reversed } },
+    }));
 };
 
 /**
@@ -115,12 +175,21 @@ const turning = (input: FilmInput, fresh: readonly ProposedFlight[]): FlightChan
  * @param nowMs nothing of it is launched before; −Infinity where that does not matter
  * @param newId gives the id of a new row
  */
-export const adopt = (input: FilmInput, derived: DerivedFilm, accepted: readonly ProposedFlight[], all: boolean, nowMs: number, newId: () => string): FlightChange[] => {
+export const adopt = (
+  input: FilmInput,
+  derived: DerivedFilm,
+  accepted: readonly ProposedFlight[],
+  all: boolean,
+  nowMs: number,
+  newId: () => string,
+): FlightChange[] => {
   const taking: Taking = { input, derived, fresh: accepted.filter((f) => !f.fixed), all, nowMs, newId };
   const changes = [...new Set(accepted.map((f) => f.locationId))].flatMap((locationId) => {
     const own = inOrder(input.flights.filter((f) => f.locationId === locationId));
     const { ranked, gone } = staying(taking, own, locationId);
-    const order = [...ranked, ...arriving(taking, locationId)].sort((a, b) => a.atMs - b.atMs).map((r) => r.plan);
+    const order = [...ranked, ...arriving(taking, locationId)]
+      .sort((a, b) => a.atMs - b.atMs)
+      .map((r) => r.plan);
     return [...gone, ...rekeyed(order, new Map(own.map((f) => [f.id, f])))];
   });
   return [...changes, ...turning(input, taking.fresh)];

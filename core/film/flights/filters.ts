@@ -7,14 +7,20 @@ import type { ShotFacts } from '../shot';
 const STEP_S = 600;
 
 /** When each filter bears the light of a shot, seconds after the window opens. */
-export interface FilterWindows { readonly settings: readonly string[]; readonly windows: Readonly<Record<string, Span>> }
+export interface FilterWindows {
+  readonly settings: readonly string[];
+  readonly windows: Readonly<Record<string, Span>>;
+}
 
 const longestRun = (at: readonly boolean[]): [number, number] | null => {
   let best: [number, number] | null = null;
   let from = -1;
   for (let i = 0; i <= at.length; i += 1) {
     if (at[i] && from < 0) from = i;
-    if (!at[i] && from >= 0) { if (!best || i - from > best[1] - best[0]) best = [from, i]; from = -1; }
+    if (!at[i] && from >= 0) {
+      if (!best || i - from > best[1] - best[0]) best = [from, i];
+      from = -1;
+    }
   }
   return best;
 };
@@ -23,7 +29,13 @@ const longestRun = (at: readonly boolean[]): [number, number] | null => {
  * Filters a shot may be flown with, and while the light suits each: its longest stretch between two seconds, looked at every ten
  * minutes. Where nothing bears the light anything may be on, as in the exposure of a flight.
  */
-export const filterWindows = (facts: ShotFacts, kit: Pick<Kit, 'filters'>, lit: LitPlace, fromMs: number, span: Span): FilterWindows => {
+export const filterWindows = (
+  facts: ShotFacts,
+  kit: Pick<Kit, 'filters'>,
+  lit: LitPlace,
+  fromMs: number,
+  span: Span,
+): FilterWindows => {
   const { airS } = facts.seconds;
   const last = Math.max(span.earliestS, span.latestS - airS);
   const count = Math.max(1, Math.ceil((last - span.earliestS) / STEP_S) + 1);
@@ -32,13 +44,24 @@ export const filterWindows = (facts: ShotFacts, kit: Pick<Kit, 'filters'>, lit: 
   for (let i = 0; i < count; i += 1) {
     const ms = fromMs + (span.earliestS + i * step) * 1000;
     const bearing = bearingOf(facts, kit, lit, ms, ms + airS * 1000);
-    const keys = bearing.fixed || bearing.fits.size === 0 ? bearing.candidates.map((c) => c.key) : [...bearing.fits.keys()];
-    for (const key of keys) { const row = holds.get(key) ?? Array.from({ length: count }, () => false); row[i] = true; holds.set(key, row); }
+    const keys =
+      bearing.fixed || bearing.fits.size === 0
+        ? bearing.candidates.map((c) => c.key)
+        : [...bearing.fits.keys()];
+    for (const key of keys) {
+      const row = holds.get(key) ?? Array.from({ length: count }, () => false);
+      row[i] = true;
+      holds.set(key, row);
+    }
   }
   const windows: Record<string, Span> = {};
   for (const [key, row] of holds) {
     const run = longestRun(row);
-    if (run) windows[key] = { earliestS: span.earliestS + run[0] * step, latestS: run[1] === count ? span.latestS : span.earliestS + (run[1] - 1) * step + airS };
+    if (run)
+      windows[key] = {
+        earliestS: span.earliestS + run[0] * step,
+        latestS: run[1] === count ? span.latestS : span.earliestS + (run[1] - 1) * step + airS,
+      };
   }
   return { settings: Object.keys(windows), windows };
 };

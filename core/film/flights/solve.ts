@@ -14,8 +14,15 @@ const groupOf = (job: DayJob, g: JobGroup): DayGroup => {
   const wind = windOf(g.location);
   const hover = (s: number): LegCost => hoverCost(flyer.power, wind, LOW_HOVER_M, s);
   return {
-    id: g.id, place: g.place, crew: job.preferences.flyAtOnce ? g.aircraft.id : '', openS: g.openS, breaks: g.breaks, shots: g.shots,
-    takeoff: hover(TAKEOFF_S), landing: hover(LANDING_S), ...(job.preferences.packUse === 'one-shot' ? { mostStops: 1 } : {}),
+    id: g.id,
+    place: g.place,
+    crew: job.preferences.flyAtOnce ? g.aircraft.id : '',
+    openS: g.openS,
+    breaks: g.breaks,
+    shots: g.shots,
+    takeoff: hover(TAKEOFF_S),
+    landing: hover(LANDING_S),
+    ...(job.preferences.packUse === 'one-shot' ? { mostStops: 1 } : {}),
     leg: (from, to) => orNever(legCost(flyer, wind, from ?? g.launch, to)),
     home: (from) => orNever(wayHome(flyer, wind, from, g.location.returnHeightM, g.launch)),
   };
@@ -24,8 +31,21 @@ const groupOf = (job: DayJob, g: JobGroup): DayGroup => {
 /** A job as the planner takes it: legs through the wind of each place. */
 export const dayProblem = (job: DayJob): DayProblem => ({
   groups: job.groups.map((g) => groupOf(job, g)),
-  packs: job.packs.map((p) => ({ id: p.id, usableWh: p.usableWh, ...(job.preferences.packUse === 'one-shot' ? {} : { fullWh: p.fullWhOf }), again: p.slots.length > 0 ? { slots: p.slots, coolS: job.preferences.coolMinutes * 60, chargeS: (wh) => refillS(p, wh) } : null })),
-  swapS: job.preferences.swapMinutes * 60, travelS: job.travelS, before: job.before, cards: job.cards, chargerSlots: job.chargerSlots, fixed: job.fixed,
+  packs: job.packs.map((p) => ({
+    id: p.id,
+    usableWh: p.usableWh,
+    ...(job.preferences.packUse === 'one-shot' ? {} : { fullWh: p.fullWhOf }),
+    again:
+      p.slots.length > 0
+        ? { slots: p.slots, coolS: job.preferences.coolMinutes * 60, chargeS: (wh) => refillS(p, wh) }
+        : null,
+  })),
+  swapS: job.preferences.swapMinutes * 60,
+  travelS: job.travelS,
+  before: job.before,
+  cards: job.cards,
+  chargerSlots: job.chargerSlots,
+  fixed: job.fixed,
 });
 
 /**
@@ -33,7 +53,11 @@ export const dayProblem = (job: DayJob): DayProblem => ({
  * @param random numbers in [0, 1), seeded by the caller
  * @param more told the best so far; whether to go on
  */
-export const solveDay = (job: DayJob, random: () => number, more: (answer: DayAnswer) => boolean): DayAnswer => {
+export const solveDay = (
+  job: DayJob,
+  random: () => number,
+  more: (answer: DayAnswer) => boolean,
+): DayAnswer => {
   const search = searchDay(dayProblem(job), random);
   let answer = search.next().value;
   while (!answer.proven && more(answer)) answer = search.next().value;

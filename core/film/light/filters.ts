@@ -1,4 +1,11 @@
-import { exposureSpan, filterStops, spanHolds, type ExposureSpan, type ExposureTask, type FilterChoice } from '../../exposure';
+import {
+  exposureSpan,
+  filterStops,
+  spanHolds,
+  type ExposureSpan,
+  type ExposureTask,
+  type FilterChoice,
+} from '../../exposure';
 import type { Kit } from '../../kit';
 import { sceneLight, type SceneLight } from '../../light';
 import type { ShotFacts } from '../shot';
@@ -42,13 +49,33 @@ const lists = new WeakMap<readonly FilterChoice[], readonly Candidate[]>();
 
 const candidatesOf = (task: ExposureTask): readonly Candidate[] => {
   let all = lists.get(task.filters);
-  if (!all) lists.set(task.filters, all = [BARE_LENS, ...task.filters.filter((f) => f.factor >= 1).map((f) => ({ filterId: f.id, stops: filterStops(f.factor), cost: f.cost ?? 0, key: `${f.id}@${f.factor}` }))]);
+  if (!all)
+    lists.set(
+      task.filters,
+      (all = [
+        BARE_LENS,
+        ...task.filters
+          .filter((f) => f.factor >= 1)
+          .map((f) => ({
+            filterId: f.id,
+            stops: filterStops(f.factor),
+            cost: f.cost ?? 0,
+            key: `${f.id}@${f.factor}`,
+          })),
+      ]),
+    );
   const { filterId } = task.fixed;
   return filterId === undefined ? all : all.filter((c) => c.filterId === filterId);
 };
 
 /** What bears the light of a slate between two instants. */
-export const bearingOf = (facts: ShotFacts, kit: Pick<Kit, 'filters'>, lit: LitPlace, fromMs: number, toMs: number): Bearing => {
+export const bearingOf = (
+  facts: ShotFacts,
+  kit: Pick<Kit, 'filters'>,
+  lit: LitPlace,
+  fromMs: number,
+  toMs: number,
+): Bearing => {
   const conditions = conditionsOf(lit, facts.shot);
   const scene = sceneLight(fromMs, conditions);
   const ends = [scene.ev100, sceneLight(toMs, conditions).ev100];
@@ -60,10 +87,14 @@ export const bearingOf = (facts: ShotFacts, kit: Pick<Kit, 'filters'>, lit: LitP
   const candidates = candidatesOf(task);
   const fits = new Map<string, number>();
   const strays = new Map<string, number>();
-  if (span) for (const c of candidates) {
-    if (!ends.every((ev) => spanHolds(span, ev, c.stops))) { strays.set(c.key, c.cost + Math.max(...ends.map((ev) => missedBy(span, ev - c.stops))) * MISS_REGRET); continue; }
-    fits.set(c.key, c.cost + ends.reduce((sum, ev) => sum + sits(span, ev - c.stops, cleanStops), 0) / 2);
-  }
+  if (span)
+    for (const c of candidates) {
+      if (!ends.every((ev) => spanHolds(span, ev, c.stops))) {
+        strays.set(c.key, c.cost + Math.max(...ends.map((ev) => missedBy(span, ev - c.stops))) * MISS_REGRET);
+        continue;
+      }
+      fits.set(c.key, c.cost + ends.reduce((sum, ev) => sum + sits(span, ev - c.stops, cleanStops), 0) / 2);
+    }
   return { fits, strays, candidates, fixed: task.fixed.filterId !== undefined, scene, task };
 };
 
@@ -77,16 +108,21 @@ export interface FlightFilter extends OnLens {
   readonly holds: boolean;
 }
 
-const shared = (a: ReadonlySet<string>, b: ReadonlySet<string>): Set<string> => new Set([...a].filter((k) => b.has(k)));
+const shared = (a: ReadonlySet<string>, b: ReadonlySet<string>): Set<string> =>
+  new Set([...a].filter((k) => b.has(k)));
 
 /** Keys a slate can live with: what bears its light, what was fixed, or anything where nothing does. */
-const wishes = (b: Bearing): ReadonlySet<string> => new Set(b.fixed || b.fits.size === 0 ? b.candidates.map((c) => c.key) : b.fits.keys());
+const wishes = (b: Bearing): ReadonlySet<string> =>
+  new Set(b.fixed || b.fits.size === 0 ? b.candidates.map((c) => c.key) : b.fits.keys());
 
 const bestOf = (keys: ReadonlySet<string>, members: readonly Bearing[]): string | undefined => {
   let [best, least] = ['', Infinity];
   for (const key of keys) {
     const total = members.reduce((sum, m) => sum + (m.fits.get(key) ?? m.strays.get(key) ?? 0), 0);
-    if (total < least) { best = key; least = total; }
+    if (total < least) {
+      best = key;
+      least = total;
+    }
   }
   return best === '' ? undefined : best;
 };
@@ -101,13 +137,20 @@ export const flightFilters = (bearings: readonly Bearing[]): FlightFilter[] => {
     const own = wishes(bearing);
     const last = parts.at(-1);
     const both = last && shared(last.keys, own);
-    if (last && both && both.size > 0) { last.keys = both; last.members.push(bearing); } else parts.push({ keys: own, members: [bearing] });
+    if (last && both && both.size > 0) {
+      last.keys = both;
+      last.members.push(bearing);
+    } else parts.push({ keys: own, members: [bearing] });
   }
   return parts.flatMap(({ keys, members }, part) => {
     const key = bestOf(keys, members);
     const candidate = members.flatMap((m) => m.candidates).find((c) => c.key === key);
     return members.map((m, i): FlightFilter => ({
-      filterId: candidate?.filterId ?? null, stops: candidate?.stops ?? 0, part, lands: part > 0 && i === 0, holds: key !== undefined && m.fits.has(key),
+      filterId: candidate?.filterId ?? null,
+      stops: candidate?.stops ?? 0,
+      part,
+      lands: part > 0 && i === 0,
+      holds: key !== undefined && m.fits.has(key),
     }));
   });
 };

@@ -1,4 +1,12 @@
-import { lampsBurn, LIT_STOPS, sunAt, SURFACE_STOPS, type LightDay, type SceneConditions, type SunPosition } from '../../light';
+import {
+  lampsBurn,
+  LIT_STOPS,
+  sunAt,
+  SURFACE_STOPS,
+  type LightDay,
+  type SceneConditions,
+  type SunPosition,
+} from '../../light';
 import type { Location, Reading, Shot } from '../types';
 
 /** A place on its day, as its light is worked out. */
@@ -13,10 +21,14 @@ const NIGHT_AFTER_MS = 12 * 3_600_000;
 
 /** Readings belong to the day they were taken on, with the night after it. */
 export const readingsOf = (location: Location, day: LightDay, readings: readonly Reading[]): Reading[] =>
-  readings.filter((r) => r.locationId === location.id && r.utcMs >= day.sun.startMs && r.utcMs < day.sun.endMs + NIGHT_AFTER_MS);
+  readings.filter(
+    (r) =>
+      r.locationId === location.id && r.utcMs >= day.sun.startMs && r.utcMs < day.sun.endMs + NIGHT_AFTER_MS,
+  );
 
 /** Stops a slate's subject and surroundings lie off the open scene. */
-export const offsetOf = (shot: Pick<Shot, 'offsetStops' | 'surface' | 'lit'>): number => shot.offsetStops + SURFACE_STOPS[shot.surface] + LIT_STOPS[shot.lit];
+export const offsetOf = (shot: Pick<Shot, 'offsetStops' | 'surface' | 'lit'>): number =>
+  shot.offsetStops + SURFACE_STOPS[shot.surface] + LIT_STOPS[shot.lit];
 
 const suns = new WeakMap<Location, Map<number, SunPosition>>();
 const MOST_SUNS = 2000;
@@ -24,15 +36,21 @@ const MOST_SUNS = 2000;
 /** The sun over a place, remembered: several slates and rules ask for the same minutes. */
 export const sunOver = (location: Location, utcMs: number): SunPosition => {
   let known = suns.get(location);
-  if (!known || known.size > MOST_SUNS) suns.set(location, known = new Map());
+  if (!known || known.size > MOST_SUNS) suns.set(location, (known = new Map()));
   let sun = known.get(utcMs);
-  if (!sun) known.set(utcMs, sun = sunAt(utcMs, location.latitude, location.longitude));
+  if (!sun) known.set(utcMs, (sun = sunAt(utcMs, location.latitude, location.longitude)));
   return sun;
 };
 
 /** What the light of a place hangs on; with a slate, what it asks for beyond the open scene. */
-export const conditionsOf = ({ location, day, readings }: LitPlace, shot?: Pick<Shot, 'offsetStops' | 'surface' | 'lit'>): SceneConditions => ({
+export const conditionsOf = (
+  { location, day, readings }: LitPlace,
+  shot?: Pick<Shot, 'offsetStops' | 'surface' | 'lit'>,
+): SceneConditions => ({
   altitudeAt: (utcMs) => sunOver(location, utcMs).altitudeDeg,
-  sky: location.sky, lamps: location.lamps, lampsBurnAt: (utcMs) => lampsBurn(day, utcMs),
-  offsetStops: shot ? offsetOf(shot) : 0, readings,
+  sky: location.sky,
+  lamps: location.lamps,
+  lampsBurnAt: (utcMs) => lampsBurn(day, utcMs),
+  offsetStops: shot ? offsetOf(shot) : 0,
+  readings,
 });

@@ -1,6 +1,16 @@
 import { solveExposure, type ExposureAnswer } from '../../exposure';
 import type { Kit } from '../../kit';
-import { DOWN_DEG, sceneLight, sunAlong, sunSide, type Look, type SceneLight, type SunAlong, type SunPosition, type SunSide } from '../../light';
+import {
+  DOWN_DEG,
+  sceneLight,
+  sunAlong,
+  sunSide,
+  type Look,
+  type SceneLight,
+  type SunAlong,
+  type SunPosition,
+  type SunSide,
+} from '../../light';
 import { blurPixels } from '../../pace';
 import type { Result } from '../../units';
 import type { ShotFacts } from '../shot';
@@ -29,7 +39,9 @@ const SUN_EVERY = 2;
 
 /** Directions a move looks in, with their seconds. */
 export const looksOf = (facts: Pick<ShotFacts, 'flown'>): Look[] =>
-  facts.flown?.samples.filter((_, i) => i % SUN_EVERY === 0).map((s) => ({ timeS: s.timeS, headingDeg: s.pose.headingDeg, tiltDeg: s.pose.tiltDeg })) ?? [];
+  facts.flown?.samples
+    .filter((_, i) => i % SUN_EVERY === 0)
+    .map((s) => ({ timeS: s.timeS, headingDeg: s.pose.headingDeg, tiltDeg: s.pose.tiltDeg })) ?? [];
 
 /** Direction in the middle of a move; null where there is none or it looks down. */
 export const headingOf = (looks: readonly Look[]): number | null => {
@@ -42,17 +54,37 @@ export const headingOf = (looks: readonly Look[]): number | null => {
  * @param onLens filter its flight is flown with; undefined leaves it free
  * @param known its scene and task at that instant, where they are worked out already
  */
-export const shotLight = (facts: ShotFacts, kit: Pick<Kit, 'filters'>, lit: LitPlace, atMs: number, onLens: OnLens | undefined, known?: Pick<Bearing, 'scene' | 'task'>): ShotLight => {
+export const shotLight = (
+  facts: ShotFacts,
+  kit: Pick<Kit, 'filters'>,
+  lit: LitPlace,
+  atMs: number,
+  onLens: OnLens | undefined,
+  known?: Pick<Bearing, 'scene' | 'task'>,
+): ShotLight => {
   const { location, shot } = facts;
   const sun = sunOver(location, atMs);
   const scene = known?.scene ?? sceneLight(atMs, conditionsOf(lit, shot));
   const looks = looksOf(facts);
   const along = sunAlong(looks, facts.fov.horizontalDeg, sun);
   const heading = headingOf(looks);
-  const exposure = solveExposure(known ? { ...known.task, flightFilterId: onLens?.filterId, flightStops: onLens?.stops } : exposureTask(facts, kit, scene, sun.altitudeDeg, onLens));
+  const exposure = solveExposure(
+    known
+      ? { ...known.task, flightFilterId: onLens?.filterId, flightStops: onLens?.stops }
+      : exposureTask(facts, kit, scene, sun.altitudeDeg, onLens),
+  );
   return {
-    atMs, sun, scene, exposure, along, headingDeg: heading, side: heading === null ? 'none' : sunSide(heading, sun), sunInLens: along.inLens > 0,
-    blurPx: exposure.ok && Number.isFinite(facts.pace.edgeCrossingS)
-      ? blurPixels(facts.pace.edgeCrossingS, facts.mode?.widthPx ?? 0, exposure.value.choice.shutterS) : 0,
+    atMs,
+    sun,
+    scene,
+    exposure,
+    along,
+    headingDeg: heading,
+    side: heading === null ? 'none' : sunSide(heading, sun),
+    sunInLens: along.inLens > 0,
+    blurPx:
+      exposure.ok && Number.isFinite(facts.pace.edgeCrossingS)
+        ? blurPixels(facts.pace.edgeCrossingS, facts.mode?.widthPx ?? 0, exposure.value.choice.shutterS)
+        : 0,
   };
 };

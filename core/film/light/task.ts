@@ -1,4 +1,10 @@
-import { lapseShutter, stillShutter, type ExposureTask, type FilterChoice, type ShutterAim } from '../../exposure';
+import {
+  lapseShutter,
+  stillShutter,
+  type ExposureTask,
+  type FilterChoice,
+  type ShutterAim,
+} from '../../exposure';
 import type { Camera, Filter, Kit, Profile, ProfileSchool } from '../../kit';
 import type { SceneLight } from '../../light';
 import { blurPixels } from '../../pace';
@@ -24,36 +30,49 @@ export const filterFits = (filter: Filter, aircraftId: string | null): boolean =
 export const marksOf = (filter: Filter): number[] => {
   if (filter.kind !== 'variable' || !(filter.strongest > filter.factor)) return [filter.factor];
   const [from, to] = [Math.log2(filter.factor), Math.log2(filter.strongest)];
-  const whole = Array.from({ length: Math.max(0, Math.ceil(to - from)) }, (_, i) => filter.factor * 2 ** i).filter((f) => f < filter.strongest - 1e-6);
+  const whole = Array.from(
+    { length: Math.max(0, Math.ceil(to - from)) },
+    (_, i) => filter.factor * 2 ** i,
+  ).filter((f) => f < filter.strongest - 1e-6);
   return [...whole, filter.strongest];
 };
 
 const costOf = (filter: Filter, shot: Shot): number => {
   if (filter.kind === 'variable') return COST.variable;
-  if (filter.kind === 'polariser') return shot.surface === 'water' || shot.surface === 'foliage' ? COST.polariserOnGlare : COST.polariser;
+  if (filter.kind === 'polariser')
+    return shot.surface === 'water' || shot.surface === 'foliage' ? COST.polariserOnGlare : COST.polariser;
   return 0;
 };
 
 const choices = new WeakMap<readonly Filter[], Map<string, readonly FilterChoice[]>>();
 
 /** Filters a slate may be flown with; the bare lens is always a choice besides. */
-export const filtersFor = ({ aircraft, shot }: Pick<ShotFacts, 'aircraft' | 'shot'>, kit: Pick<Kit, 'filters'>): readonly FilterChoice[] => {
+export const filtersFor = (
+  { aircraft, shot }: Pick<ShotFacts, 'aircraft' | 'shot'>,
+  kit: Pick<Kit, 'filters'>,
+): readonly FilterChoice[] => {
   let lists = choices.get(kit.filters);
-  if (!lists) choices.set(kit.filters, lists = new Map());
+  if (!lists) choices.set(kit.filters, (lists = new Map()));
   const key = `${aircraft?.id ?? ''}|${shot.surface}`;
   let list = lists.get(key);
   if (!list) {
-    lists.set(key, list = kit.filters.filter((f) => !f.retired && filterFits(f, aircraft?.id ?? null))
-      .flatMap((f) => marksOf(f).map((factor) => ({ id: f.id, factor, cost: costOf(f, shot) }))));
+    lists.set(
+      key,
+      (list = kit.filters
+        .filter((f) => !f.retired && filterFits(f, aircraft?.id ?? null))
+        .flatMap((f) => marksOf(f).map((factor) => ({ id: f.id, factor, cost: costOf(f, shot) })))),
+    );
   }
   return list;
 };
 
 /** Profile a slate is recorded in. */
 export const schoolOf = (film: Film, shot: Shot, altitudeDeg: number): ProfileSchool =>
-  shot.profile ?? (film.preferences.flatAtNight && altitudeDeg < NIGHT_DEG ? 'flat' : film.preferences.profile);
+  shot.profile ??
+  (film.preferences.flatAtNight && altitudeDeg < NIGHT_DEG ? 'flat' : film.preferences.profile);
 
-export const profileOf = (camera: Camera | null, school: ProfileSchool): Profile | null => camera?.profiles.find((p) => p.school === school) ?? null;
+export const profileOf = (camera: Camera | null, school: ProfileSchool): Profile | null =>
+  camera?.profiles.find((p) => p.school === school) ?? null;
 
 /** Share of the frame at a shutter of 360° that would not show. */
 const standsStill = (facts: ShotFacts): boolean => {
@@ -79,28 +98,55 @@ export interface OnLens {
 const cameraPart = (camera: Camera | null, school: ProfileSchool) => {
   const profile = profileOf(camera, school);
   return {
-    apertures: camera?.apertures ?? [], isoBase: profile?.isoBase ?? camera?.isoBase ?? 100, isoCeiling: profile?.isoCeiling ?? camera?.isoCeiling ?? 100,
-    sharp: camera && camera.apertures.length > 1 ? [camera.sharpFromF, camera.sharpToF] as const : undefined,
+    apertures: camera?.apertures ?? [],
+    isoBase: profile?.isoBase ?? camera?.isoBase ?? 100,
+    isoCeiling: profile?.isoCeiling ?? camera?.isoCeiling ?? 100,
+    sharp:
+      camera && camera.apertures.length > 1 ? ([camera.sharpFromF, camera.sharpToF] as const) : undefined,
   };
 };
 
 const fixedPart = ({ aperture, shutterS, iso, filterId }: Shot['exposure']) => ({
-  aperture: aperture ?? undefined, shutterS: shutterS ?? undefined, iso: iso ?? undefined, filterId: filterId === null ? undefined : filterId === BARE ? null : filterId,
+  aperture: aperture ?? undefined,
+  shutterS: shutterS ?? undefined,
+  iso: iso ?? undefined,
+  filterId: filterId === null ? undefined : filterId === BARE ? null : filterId,
 });
 
 /** Mains that can flicker in a scene: only where lamps carry it. */
-export const mainsIn = (scene: SceneLight, { lamps, mainsHz }: Pick<Location, 'lamps' | 'mainsHz'>): number | null =>
-  (lamps === 'none' || scene.skyEv100 > scene.ev100 - LAMPS_COUNT_STOPS ? null : mainsHz);
+export const mainsIn = (
+  scene: SceneLight,
+  { lamps, mainsHz }: Pick<Location, 'lamps' | 'mainsHz'>,
+): number | null => (lamps === 'none' || scene.skyEv100 > scene.ev100 - LAMPS_COUNT_STOPS ? null : mainsHz);
 
 /** What a slate asks of the exposure solver, in a light. @param onLens filter the flight is flown with; undefined leaves it free */
-export const exposureTask = (facts: ShotFacts, kit: Pick<Kit, 'filters'>, scene: SceneLight, altitudeDeg: number, onLens: OnLens | undefined): ExposureTask => {
+export const exposureTask = (
+  facts: ShotFacts,
+  kit: Pick<Kit, 'filters'>,
+  scene: SceneLight,
+  altitudeDeg: number,
+  onLens: OnLens | undefined,
+): ExposureTask => {
   const { shot, film, camera } = facts;
   const { preferences: p } = film;
   const c = cameraPart(camera, schoolOf(film, shot, altitudeDeg));
   // Spelled out: spreading parts into it costs as much as finding them.
   return {
-    apertures: c.apertures, isoBase: c.isoBase, isoCeiling: c.isoCeiling, sharp: c.sharp, filters: filtersFor(facts, kit), captureFps: facts.mode?.fps ?? film.timelineFps,
-    bandLowDeg: p.shutterLowDeg, bandHighDeg: p.shutterHighDeg, biasStops: p.highlightBiasStops, still: standsStill(facts), aim: aimOf(facts), fixed: fixedPart(shot.exposure),
-    sceneEv100: scene.ev100, mainsHz: mainsIn(scene, facts.location), flightFilterId: onLens?.filterId, flightStops: onLens?.stops,
+    apertures: c.apertures,
+    isoBase: c.isoBase,
+    isoCeiling: c.isoCeiling,
+    sharp: c.sharp,
+    filters: filtersFor(facts, kit),
+    captureFps: facts.mode?.fps ?? film.timelineFps,
+    bandLowDeg: p.shutterLowDeg,
+    bandHighDeg: p.shutterHighDeg,
+    biasStops: p.highlightBiasStops,
+    still: standsStill(facts),
+    aim: aimOf(facts),
+    fixed: fixedPart(shot.exposure),
+    sceneEv100: scene.ev100,
+    mainsHz: mainsIn(scene, facts.location),
+    flightFilterId: onLens?.filterId,
+    flightStops: onLens?.stops,
   };
 };

@@ -5,9 +5,15 @@ import { BARE, filterFits } from './task';
  * Mass a filter adds to an aircraft, kg: of the one fixed by hand, or of the heaviest that may be on it, since which one is on
  * follows from the light and the energy must hold with any.
  */
-export const heaviestFilterKg = (filters: readonly Filter[], aircraftId: string | null, fixedId: string | null): number => {
+export const heaviestFilterKg = (
+  filters: readonly Filter[],
+  aircraftId: string | null,
+  fixedId: string | null,
+): number => {
   if (fixedId === BARE) return 0;
   let grams = 0;
-  for (const f of filters) if (!f.retired && (fixedId === null ? filterFits(f, aircraftId) : f.id === fixedId)) grams = Math.max(grams, f.massG);
+  for (const f of filters)
+    if (!f.retired && (fixedId === null ? filterFits(f, aircraftId) : f.id === fixedId))
+      grams = Math.max(grams, f.massG);
   return grams / 1000;
 };

@@ -23,17 +23,40 @@ const MINUTE_MS = 60_000;
  * minute or less left out.
  * @param cleanStops stops above base ISO that still count as clean
  */
-export const filterHours = (facts: ShotFacts, kit: Kit, lit: LitPlace, startMs: number, cleanStops: number): { readonly ev100: number; readonly endEv100: number; readonly filters: readonly FilterHour[] } => {
+export const filterHours = (
+  facts: ShotFacts,
+  kit: Kit,
+  lit: LitPlace,
+  startMs: number,
+  cleanStops: number,
+): { readonly ev100: number; readonly endEv100: number; readonly filters: readonly FilterHour[] } => {
   const conditions = conditionsOf(lit, facts.shot);
   const scene = sceneLight(startMs, conditions);
   const evs = Array.from({ length: 61 }, (_, i) => sceneLight(startMs + i * MINUTE_MS, conditions).ev100);
   const task = exposureTask(facts, kit, scene, conditions.altitudeAt(startMs), undefined);
   const span = exposureSpan({ ...task, fixed: {} }, cleanStops);
-  const filters = [{ id: null as string | null, factor: 1 }, ...filtersFor(facts, kit)].flatMap(({ id, factor }) => {
-    const stops = filterStops(factor);
-    const good = span ? evs.map((ev) => spanHolds(span, ev, stops)) : [];
-    const minutes = good.filter(Boolean).length;
-    return minutes > 1 ? [{ filterId: id, factor, stops, minutes, fromMs: startMs + good.indexOf(true) * MINUTE_MS, toMs: startMs + good.lastIndexOf(true) * MINUTE_MS }] : [];
-  });
-  return { ev100: scene.ev100, endEv100: evs.at(-1) ?? scene.ev100, filters: filters.sort((a, b) => b.minutes - a.minutes) };
+  const filters = [{ id: null as string | null, factor: 1 }, ...filtersFor(facts, kit)].flatMap(
+    ({ id, factor }) => {
+      const stops = filterStops(factor);
+      const good = span ? evs.map((ev) => spanHolds(span, ev, stops)) : [];
+      const minutes = good.filter(Boolean).length;
+      return minutes > 1
+        ? [
+            {
+              filterId: id,
+              factor,
+              stops,
+              minutes,
+              fromMs: startMs + good.indexOf(true) * MINUTE_MS,
+              toMs: startMs + good.lastIndexOf(true) * MINUTE_MS,
+            },
+          ]
+        : [];
+    },
+  );
+  return {
+    ev100: scene.ev100,
+    endEv100: evs.at(-1) ?? scene.ev100,
+    filters: filters.sort((a, b) => b.minutes - a.minutes),
+  };
 };

@@ -46,8 +46,16 @@ export const lightJob = (shot: DerivedShot, kit: Pick<Kit, 'filters'>): LightJob
   const looks = looksOf(facts);
   const { offsetStops, surface, lit, notBefore, move } = facts.shot;
   return {
-    shotId: facts.shot.id, wants: facts.shot.wants, shot: { offsetStops, surface, lit, notBefore, move }, atMs: light.atMs, airS: facts.seconds.airS, takeS: facts.seconds.takeS,
-    looks, headingDeg: light.headingDeg, horizontalFovDeg: facts.fov.horizontalDeg, verticalFovDeg: facts.fov.verticalDeg,
+    shotId: facts.shot.id,
+    wants: facts.shot.wants,
+    shot: { offsetStops, surface, lit, notBefore, move },
+    atMs: light.atMs,
+    airS: facts.seconds.airS,
+    takeS: facts.seconds.takeS,
+    looks,
+    headingDeg: light.headingDeg,
+    horizontalFovDeg: facts.fov.horizontalDeg,
+    verticalFovDeg: facts.fov.verticalDeg,
     task: exposureTask(facts, kit, light.scene, light.sun.altitudeDeg, filter ?? undefined),
     reversedLooks: reversedLooks(shot),
     steep: facts.flown.samples.filter((s) => s.pose.tiltDeg < STEEP_DEG).map((s) => s.pose),

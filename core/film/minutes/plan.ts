@@ -1,4 +1,11 @@
-import { exposureSpan, filterStops, solveExposure, spanHolds, type ExposureChoice, type ExposureSpan } from '../../exposure';
+import {
+  exposureSpan,
+  filterStops,
+  solveExposure,
+  spanHolds,
+  type ExposureChoice,
+  type ExposureSpan,
+} from '../../exposure';
 import type { Kit } from '../../kit';
 import { lightCurve, sceneLight, type LightPoint, type SceneConditions } from '../../light';
 import type { DerivedShot } from '../derived';
@@ -55,15 +62,30 @@ export interface FlightExposure {
   readonly curve: readonly LightPoint[];
 }
 
-interface Member { readonly shot: DerivedShot; readonly conditions: SceneConditions; readonly span: ExposureSpan | null; readonly fromMs: number; readonly toMs: number }
+interface Member {
+  readonly shot: DerivedShot;
+  readonly conditions: SceneConditions;
+  readonly span: ExposureSpan | null;
+  readonly fromMs: number;
+  readonly toMs: number;
+}
 
 const memberOf = (shot: DerivedShot, lit: LitPlace, kit: Kit, flight: TimedFlight): Member => {
   const { facts, light } = shot;
   const conditions = conditionsOf(lit, facts.shot);
   const fromMs = flight.shotMs[facts.shot.id] ?? flight.startMs;
   const task = light && exposureTask(facts, kit, light.scene, light.sun.altitudeDeg, undefined);
-  const clean = task && task.mainsHz !== null ? Math.log2(task.isoCeiling / task.isoBase) : facts.film.preferences.cleanIsoStops;
-  return { shot, conditions, fromMs, toMs: fromMs + facts.seconds.airS * 1000, span: task && exposureSpan({ ...task, fixed: { ...task.fixed, filterId: undefined } }, clean) };
+  const clean =
+    task && task.mainsHz !== null
+      ? Math.log2(task.isoCeiling / task.isoBase)
+      : facts.film.preferences.cleanIsoStops;
+  return {
+    shot,
+    conditions,
+    fromMs,
+    toMs: fromMs + facts.seconds.airS * 1000,
+    span: task && exposureSpan({ ...task, fixed: { ...task.fixed, filterId: undefined } }, clean),
+  };
 };
 
 const bears = (members: readonly Member[], stops: number, utcMs: number): boolean =>
@@ -72,7 +94,8 @@ const bears = (members: readonly Member[], stops: number, utcMs: number): boolea
 /** Follows a filter's hold outward from a stretch, minute by minute. */
 const holdOf = (members: readonly Member[], lens: OnLens, fromMs: number, toMs: number): Hold | null => {
   const steps = Math.max(1, Math.ceil((toMs - fromMs) / MINUTE_MS));
-  for (let i = 0; i <= steps; i += 1) if (!bears(members, lens.stops, fromMs + ((toMs - fromMs) * i) / steps)) return null;
+  for (let i = 0; i <= steps; i += 1)
+    if (!bears(members, lens.stops, fromMs + ((toMs - fromMs) * i) / steps)) return null;
   const reach = (start: number, step: number): number => {
     let at = start;
     while (Math.abs(at + step - start) <= FOLLOW_MS && bears(members, lens.stops, at + step)) at += step;
@@ -83,16 +106,40 @@ const holdOf = (members: readonly Member[], lens: OnLens, fromMs: number, toMs: 
 
 const partsOf = (members: readonly Member[], kit: Kit): FilterPart[] => {
   const groups: Member[][] = [];
-  for (const m of members) { const part = m.shot.filter?.part ?? 0; (groups[part] ??= []).push(m); }
+  for (const m of members) {
+    const part = m.shot.filter?.part ?? 0;
+    (groups[part] ??= []).push(m);
+  }
   return groups.map((group): FilterPart => {
     const [first] = group;
     const fromMs = Math.min(...group.map((m) => m.fromMs));
     const toMs = Math.max(...group.map((m) => m.toMs));
-    const own: OnLens = { filterId: first?.shot.filter?.filterId ?? null, stops: first?.shot.filter?.stops ?? 0 };
-    const all: OnLens[] = first ? [{ filterId: null, stops: 0 }, ...filtersFor(first.shot.facts, kit).map((f) => ({ filterId: f.id, stops: filterStops(f.factor) }))] : [];
-    const held = all.flatMap((lens) => { const hold = holdOf(group, lens, fromMs, toMs); return hold ? [hold] : []; });
-    const longest = held.reduce<Hold | null>((best, h) => (!best || h.toMs - h.fromMs > best.toMs - best.fromMs ? h : best), null);
-    return { ...own, shotIds: group.map((m) => m.shot.facts.shot.id), fromMs, toMs, holds: holdOf(group, own, fromMs, toMs), longest };
+    const own: OnLens = {
+      filterId: first?.shot.filter?.filterId ?? null,
+      stops: first?.shot.filter?.stops ?? 0,
+    };
+    const all: OnLens[] = first
+      ? [
+          { filterId: null, stops: 0 },
+          ...filtersFor(first.shot.facts, kit).map((f) => ({ filterId: f.id, stops: filterStops(f.factor) })),
+        ]
+      : [];
+    const held = all.flatMap((lens) => {
+      const hold = holdOf(group, lens, fromMs, toMs);
+      return hold ? [hold] : [];
+    });
+    const longest = held.reduce<Hold | null>(
+      (best, h) => (!best || h.toMs - h.fromMs > best.toMs - best.fromMs ? h : best),
+      null,
+    );
+    return {
+      ...own,
+      shotIds: group.map((m) => m.shot.facts.shot.id),
+      fromMs,
+      toMs,
+      holds: holdOf(group, own, fromMs, toMs),
+      longest,
+    };
   });
 };
 
@@ -100,21 +147,41 @@ const rowOf = (m: Member, kit: Kit, lit: LitPlace): ExposureRow => {
   const { facts, filter } = m.shot;
   const at = (utcMs: number): SettingAt => {
     const scene = sceneLight(utcMs, m.conditions);
-    const answer = solveExposure(exposureTask(facts, kit, scene, conditionsOf(lit).altitudeAt(utcMs), filter ?? undefined));
+    const answer = solveExposure(
+      exposureTask(facts, kit, scene, conditionsOf(lit).altitudeAt(utcMs), filter ?? undefined),
+    );
     return { utcMs, ev100: scene.ev100, choice: answer.ok ? answer.value.choice : null };
   };
   const [start, middle, end] = [at(m.fromMs), at((m.fromMs + m.toMs) / 2), at(m.toMs)];
   return {
-    shotId: facts.shot.id, start, middle, end, stopsPerMinute: (end.ev100 - start.ev100) / Math.max(1 / 60, (m.toMs - m.fromMs) / MINUTE_MS),
-    part: filter?.part ?? 0, lands: filter?.lands ?? false, holds: filter?.holds ?? false,
+    shotId: facts.shot.id,
+    start,
+    middle,
+    end,
+    stopsPerMinute: (end.ev100 - start.ev100) / Math.max(1 / 60, (m.toMs - m.fromMs) / MINUTE_MS),
+    part: filter?.part ?? 0,
+    lands: filter?.lands ?? false,
+    holds: filter?.holds ?? false,
   };
 };
 
 /** Exposure of a place's flights over time: filters and how long they hold, settings slate by slate, the light under them. */
-export const exposurePlan = (place: PlaceFacts, shots: ReadonlyMap<string, DerivedShot>, kit: Kit, lit: LitPlace): FlightExposure[] => place.flights.map((flight, index) => {
-  const members = flight.stops.flatMap((s) => { const shot = shots.get(s.shotId); return shot ? [memberOf(shot, lit, kit, flight)] : []; });
-  return {
-    flight, index, parts: partsOf(members, kit), rows: members.map((m) => rowOf(m, kit, lit)),
-    curve: lightCurve(flight.startMs, flight.endMs, MINUTE_MS, conditionsOf(lit)),
-  };
-});
+export const exposurePlan = (
+  place: PlaceFacts,
+  shots: ReadonlyMap<string, DerivedShot>,
+  kit: Kit,
+  lit: LitPlace,
+): FlightExposure[] =>
+  place.flights.map((flight, index) => {
+    const members = flight.stops.flatMap((s) => {
+      const shot = shots.get(s.shotId);
+      return shot ? [memberOf(shot, lit, kit, flight)] : [];
+    });
+    return {
+      flight,
+      index,
+      parts: partsOf(members, kit),
+      rows: members.map((m) => rowOf(m, kit, lit)),
+      curve: lightCurve(flight.startMs, flight.endMs, MINUTE_MS, conditionsOf(lit)),
+    };
+  });

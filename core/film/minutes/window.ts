@@ -1,5 +1,14 @@
 import { prepareExposure, type ExposureChoice } from '../../exposure';
-import { axesOf, flares, sceneLight, sunAt, wishMet, type LightMoment, type Stretch, type SunPosition } from '../../light';
+import {
+  axesOf,
+  flares,
+  sceneLight,
+  sunAt,
+  wishMet,
+  type LightMoment,
+  type Stretch,
+  type SunPosition,
+} from '../../light';
 import { conditionsOf, type LitPlace, mainsIn } from '../light';
 import type { LightJob } from './job';
 
@@ -15,7 +24,11 @@ export interface ShotWindow {
   /** All of it, and the sun is not in the lens. */
   readonly good: readonly Stretch[];
   /** Settings every few minutes, for a curve. */
-  readonly settings: readonly { readonly utcMs: number; readonly ev100: number; readonly choice: ExposureChoice | null }[];
+  readonly settings: readonly {
+    readonly utcMs: number;
+    readonly ev100: number;
+    readonly choice: ExposureChoice | null;
+  }[];
 }
 
 /** Minutes that follow each other as stretches; a minute stands for the one that begins with it. */
@@ -25,7 +38,8 @@ const runs = (minutes: readonly number[], on: readonly boolean[]): Stretch[] => 
     const ms = minutes[i] ?? 0;
     if (!is) return;
     const last = found.at(-1);
-    if (last?.toMs === ms) last.toMs = ms + MINUTE_MS; else found.push({ fromMs: ms, toMs: ms + MINUTE_MS });
+    if (last?.toMs === ms) last.toMs = ms + MINUTE_MS;
+    else found.push({ fromMs: ms, toMs: ms + MINUTE_MS });
   });
   return found;
 };
@@ -38,25 +52,46 @@ export interface SunMinutes {
 
 export const sunMinutes = ({ location }: LitPlace, fromMs: number, toMs: number): SunMinutes => {
   const start = Math.ceil(fromMs / MINUTE_MS) * MINUTE_MS;
-  const minutes = Array.from({ length: Math.max(0, Math.floor((toMs - start) / MINUTE_MS) + 1) }, (_, i) => start + i * MINUTE_MS);
+  const minutes = Array.from(
+    { length: Math.max(0, Math.floor((toMs - start) / MINUTE_MS) + 1) },
+    (_, i) => start + i * MINUTE_MS,
+  );
   return { minutes, suns: minutes.map((ms) => sunAt(ms, location.latitude, location.longitude)) };
 };
 
 /** A moment as a slate's wish looks at it. */
-export const momentOf = (lit: LitPlace, headingDeg: number | null, utcMs: number, sun: SunPosition): LightMoment =>
-  ({ utcMs, sun, day: lit.day, sky: lit.location.sky, hasLamps: lit.location.lamps !== 'none', headingDeg });
+export const momentOf = (
+  lit: LitPlace,
+  headingDeg: number | null,
+  utcMs: number,
+  sun: SunPosition,
+): LightMoment => ({
+  utcMs,
+  sun,
+  day: lit.day,
+  sky: lit.location.sky,
+  hasLamps: lit.location.lamps !== 'none',
+  headingDeg,
+});
 
 const wishedMinutes = (lit: LitPlace, job: LightJob, { minutes, suns }: SunMinutes): boolean[] =>
-  minutes.map((ms, i) => { const sun = suns[i]; return sun !== undefined && wishMet(job.wants, momentOf(lit, job.headingDeg, ms, sun)); });
+  minutes.map((ms, i) => {
+    const sun = suns[i];
+    return sun !== undefined && wishMet(job.wants, momentOf(lit, job.headingDeg, ms, sun));
+  });
 
 /** When the light a slate wants is there, without asking for settings. */
-export const wishedIn = (lit: LitPlace, job: LightJob, sky: SunMinutes): Stretch[] => runs(sky.minutes, wishedMinutes(lit, job, sky));
+export const wishedIn = (lit: LitPlace, job: LightJob, sky: SunMinutes): Stretch[] =>
+  runs(sky.minutes, wishedMinutes(lit, job, sky));
 
 /** Works a slate through every minute: the wish, the sun against the lens, and the best setting. */
 export const shotWindow = (lit: LitPlace, job: LightJob, { minutes, suns }: SunMinutes): ShotWindow => {
   const conditions = conditionsOf(lit, job.shot);
   let [nowMs, nowDeg] = [NaN, 0];
-  const cached = { ...conditions, altitudeAt: (ms: number): number => (ms === nowMs ? nowDeg : conditions.altitudeAt(ms)) };
+  const cached = {
+    ...conditions,
+    altitudeAt: (ms: number): number => (ms === nowMs ? nowDeg : conditions.altitudeAt(ms)),
+  };
   const { location } = lit;
   const choose = prepareExposure(job.task);
   const settings = minutes.map((utcMs, i) => {
@@ -67,9 +102,18 @@ export const shotWindow = (lit: LitPlace, job: LightJob, { minutes, suns }: SunM
   const wished = wishedMinutes(lit, job, { minutes, suns });
   const exposed = settings.map((s) => s.choice !== null && s.choice.marks.length === 0);
   const axes = axesOf(job.looks);
-  const clear = (i: number): boolean => { const sun = suns[i]; return job.wants === 'backlit' || (sun !== undefined && !flares(axes, job.horizontalFovDeg, sun)); };
+  const clear = (i: number): boolean => {
+    const sun = suns[i];
+    return job.wants === 'backlit' || (sun !== undefined && !flares(axes, job.horizontalFovDeg, sun));
+  };
   return {
-    shotId: job.shotId, settings,
-    wished: runs(minutes, wished), exposed: runs(minutes, exposed), good: runs(minutes, minutes.map((_, i) => Boolean(wished[i] && exposed[i] && clear(i)))),
+    shotId: job.shotId,
+    settings,
+    wished: runs(minutes, wished),
+    exposed: runs(minutes, exposed),
+    good: runs(
+      minutes,
+      minutes.map((_, i) => Boolean(wished[i] && exposed[i] && clear(i))),
+    ),
   };
 };

@@ -3,7 +3,19 @@ import type { PlaceFacts } from '../place';
 import type { ShotFacts } from '../shot';
 import { cruiseUnknown, doesNotFit, gusts, noAircraft } from './air';
 import { exposureOff, filterChange, flicker, outsideWindow, wrongLight } from './light';
-import { aboveCeiling, noPath, noSubject, noTempo, subjectSpeed, tooClose, tooFast, tooShort, underGround, yawTooFast, zoomLoss } from './path';
+import {
+  aboveCeiling,
+  noPath,
+  noSubject,
+  noTempo,
+  subjectSpeed,
+  tooClose,
+  tooFast,
+  tooShort,
+  underGround,
+  yawTooFast,
+  zoomLoss,
+} from './path';
 import { beyondHandling, hastySticks, looksUp, outrun, tightGap } from './flight';
 import { fewTakes, manyInputs } from './hands';
 import { frantic } from './pace';
@@ -14,12 +26,51 @@ import type { PlaceRule, ShotContext, ShotRule } from './types';
 
 /** Every rule that looks at a shot. A new one is a function and a line here. */
 export const SHOT_RULES: readonly ShotRule[] = [
-  noAircraft, noPath, underGround, tooClose, tightGap, aboveCeiling, outrun, tooFast, gusts, doesNotFit,
-  tooShort, yawTooFast, looksUp, beyondHandling, hastySticks, subjectSpeed, wildSpeed, frantic, outsideWindow, wrongLight, exposureOff, filterChange, flicker, noTempo, zoomLoss, manyInputs, fewTakes, speedNote, needsRelease, noSubject, cruiseUnknown,
+  noAircraft,
+  noPath,
+  underGround,
+  tooClose,
+  tightGap,
+  aboveCeiling,
+  outrun,
+  tooFast,
+  gusts,
+  doesNotFit,
+  tooShort,
+  yawTooFast,
+  looksUp,
+  beyondHandling,
+  hastySticks,
+  subjectSpeed,
+  wildSpeed,
+  frantic,
+  outsideWindow,
+  wrongLight,
+  exposureOff,
+  filterChange,
+  flicker,
+  noTempo,
+  zoomLoss,
+  manyInputs,
+  fewTakes,
+  speedNote,
+  needsRelease,
+  noSubject,
+  cruiseUnknown,
 ];
 
 /** Every rule that looks at a location. */
-export const PLACE_RULES: readonly PlaceRule[] = [unusableZone, strangeZone, emptyWindow, lowVisibility, darkFlying, noSunrise, oneUseOnly, overPacks, misfitPacks];
+export const PLACE_RULES: readonly PlaceRule[] = [
+  unusableZone,
+  strangeZone,
+  emptyWindow,
+  lowVisibility,
+  darkFlying,
+  noSunrise,
+  oneUseOnly,
+  overPacks,
+  misfitPacks,
+];
 
 export const shotWarnings = (context: ShotContext): Warning[] =>
   SHOT_RULES.map((rule) => rule(context)).filter((w): w is Warning => w !== null);

@@ -20,4 +20,7 @@ export type ShotRule = (context: ShotContext) => Warning | null;
 
 export type PlaceRule = (place: PlaceFacts, shots: readonly ShotFacts[]) => Warning | null;
 
-export const onShot = (context: ShotContext): { kind: 'shot'; id: string } => ({ kind: 'shot', id: context.facts.shot.id });
+export const onShot = (context: ShotContext): { kind: 'shot'; id: string } => ({
+  kind: 'shot',
+  id: context.facts.shot.id,
+});

@@ -18,11 +18,21 @@ export interface SidePoint {
 
 /** A way from the side: ground, what stands on it, and the height flown. */
 export const sideOf = (scene: Scene, way: readonly Vec3[], solidsOff = ''): SidePoint[] => {
-  const solids = [...scene.solids, ...[...scene.subjectSolids].filter(([id]) => id !== solidsOff).map(([, s]) => s)];
+  const solids = [
+    ...scene.solids,
+    ...[...scene.subjectSolids].filter(([id]) => id !== solidsOff).map(([, s]) => s),
+  ];
   let gone = 0;
-  const marks = way.map((p, i) => { const b = way[i - 1]; if (b) gone += Math.hypot(p.x - b.x, p.y - b.y); return { at: gone, z: p.z }; });
+  const marks = way.map((p, i) => {
+    const b = way[i - 1];
+    if (b) gone += Math.hypot(p.x - b.x, p.y - b.y);
+    return { at: gone, z: p.z };
+  });
   const flownAt = (d: number): number => {
-    const i = Math.max(1, marks.findIndex((m) => m.at >= d - 1e-9));
+    const i = Math.max(
+      1,
+      marks.findIndex((m) => m.at >= d - 1e-9),
+    );
     const [a, b] = [marks[i - 1], marks[i]];
     if (!a || !b) return marks[0]?.z ?? 0;
     return b.at > a.at ? a.z + ((b.z - a.z) * (d - a.at)) / (b.at - a.at) : b.z;
@@ -33,7 +43,10 @@ export const sideOf = (scene: Scene, way: readonly Vec3[], solidsOff = ''): Side
       const { box } = s;
       if (p.xM < box.west || p.xM > box.east || p.yM < box.south || p.yM > box.north) continue;
       const top = topAt(s, p.xM, p.yM);
-      if (top > (topM ?? -Infinity)) { topM = top; ({ name } = s); }
+      if (top > (topM ?? -Infinity)) {
+        topM = top;
+        ({ name } = s);
+      }
     }
     return { ...p, flownM: flownAt(p.distanceM), topM, name };
   });

@@ -1,5 +1,14 @@
 import { windSpeedAt, SHEAR } from '../../air';
-import { gustDrift, hiddenAlong, nearestAlong, sightLimit, toShape, topAt, wayHomeOver, type Solid } from '../../reach';
+import {
+  gustDrift,
+  hiddenAlong,
+  nearestAlong,
+  sightLimit,
+  toShape,
+  topAt,
+  wayHomeOver,
+  type Solid,
+} from '../../reach';
 import { spotsOf, type Feature } from '../../site';
 import { bearingTo, distance, vec, type Vec3 } from '../../units';
 import { flyLayout, layoutOf, type ShotParts } from '../layout';
@@ -15,7 +24,10 @@ const HOMES = 9;
 /** What is farther than this from a path is not named, m. */
 const CARED_M = 60;
 
-interface Way { readonly points: readonly Vec3[]; readonly totalS: number }
+interface Way {
+  readonly points: readonly Vec3[];
+  readonly totalS: number;
+}
 
 const secondAt = (way: Way, share: number): number => share * way.totalS;
 
@@ -25,30 +37,60 @@ const heightsOver = (scene: Scene, way: Way) => {
   let groundUnknown = false;
   way.points.forEach((at, i) => {
     const ground = scene.ground.at(at.x, at.y);
-    if (Number.isNaN(ground)) { groundUnknown = true; return; }
-    const seen = { aboveGroundM: at.z - ground, at, timeS: secondAt(way, i / Math.max(1, way.points.length - 1)) };
+    if (Number.isNaN(ground)) {
+      groundUnknown = true;
+      return;
+    }
+    const seen = {
+      aboveGroundM: at.z - ground,
+      at,
+      timeS: secondAt(way, i / Math.max(1, way.points.length - 1)),
+    };
     if (!lowest || seen.aboveGroundM < lowest.aboveGroundM) lowest = seen;
     if (!highest || seen.aboveGroundM > highest.aboveGroundM) highest = seen;
   });
   return { lowest: lowest as SiteShot['lowest'], highest: highest as SiteShot['highest'], groundUnknown };
 };
 
-const sightOf = (scene: Scene, solids: readonly Solid[], eye: Vec3, way: Way, largestM: number): SiteShot['sight'] => {
+const sightOf = (
+  scene: Scene,
+  solids: readonly Solid[],
+  eye: Vec3,
+  way: Way,
+  largestM: number,
+): SiteShot['sight'] => {
   let [farthestM, farthestS] = [0, 0];
-  way.points.forEach((p, i) => { const away = distance(eye, p); if (away > farthestM) { farthestM = away; farthestS = secondAt(way, i / Math.max(1, way.points.length - 1)); } });
+  way.points.forEach((p, i) => {
+    const away = distance(eye, p);
+    if (away > farthestM) {
+      farthestM = away;
+      farthestS = secondAt(way, i / Math.max(1, way.points.length - 1));
+    }
+  });
   const hidden = hiddenAlong(scene.ground, solids, eye, way.points).map((h) => ({
-    fromS: secondAt(way, h.from), toS: secondAt(way, h.to), by: h.blocked.by?.name ?? 'the ground', at: h.blocked.at,
+    fromS: secondAt(way, h.from),
+    toS: secondAt(way, h.to),
+    by: h.blocked.by?.name ?? 'the ground',
+    at: h.blocked.at,
   }));
-  return { limitM: sightLimit('multirotor', largestM, scene.location.visibilityM), farthestM, farthestS, hidden };
+  return {
+    limitM: sightLimit('multirotor', largestM, scene.location.visibilityM),
+    farthestM,
+    farthestS,
+    hidden,
+  };
 };
 
 const closed = (f: Feature): boolean => f.shape === 'area';
-const nearTo = (f: Feature, p: Vec3): number => Math.max(0, toShape(spotsOf(f), closed(f), p.x, p.y) - (f.shape === 'point' ? f.radiusM : 0));
+const nearTo = (f: Feature, p: Vec3): number =>
+  Math.max(0, toShape(spotsOf(f), closed(f), p.x, p.y) - (f.shape === 'point' ? f.radiusM : 0));
 
 /** A straight way as places every few metres. */
 const places = (a: Vec3, b: Vec3, stepM: number): Vec3[] => {
   const parts = Math.max(1, Math.ceil(Math.hypot(b.x - a.x, b.y - a.y) / stepM));
-  return Array.from({ length: parts + 1 }, (_, i) => vec(a.x + ((b.x - a.x) * i) / parts, a.y + ((b.y - a.y) * i) / parts, a.z));
+  return Array.from({ length: parts + 1 }, (_, i) =>
+    vec(a.x + ((b.x - a.x) * i) / parts, a.y + ((b.y - a.y) * i) / parts, a.z),
+  );
 };
 
 const zoneMeet = (f: Feature, way: Way, home: Vec3): ZoneMeet | null => {
@@ -56,15 +98,24 @@ const zoneMeet = (f: Feature, way: Way, home: Vec3): ZoneMeet | null => {
   let [fromS, toS, nearM, at]: [number, number, number, Vec3] = [Infinity, -Infinity, Infinity, home];
   way.points.forEach((p, i) => {
     const near = nearTo(f, p);
-    if (near < nearM) { nearM = near; at = p; }
-    if (near <= keep) { const t = secondAt(way, i / Math.max(1, way.points.length - 1)); fromS = Math.min(fromS, t); toS = Math.max(toS, t); }
+    if (near < nearM) {
+      nearM = near;
+      at = p;
+    }
+    if (near <= keep) {
+      const t = secondAt(way, i / Math.max(1, way.points.length - 1));
+      fromS = Math.min(fromS, t);
+      toS = Math.max(toS, t);
+    }
   });
   if (fromS <= toS) return { featureId: f.id, fromS, toS, nearM, at, onWayHome: false };
   const last = way.points.at(-1);
   const first = way.points[0];
   const legs = [...(last ? places(last, home, 5) : []), ...(first ? places(home, first, 5) : [])];
   const hit = legs.find((p) => nearTo(f, p) <= keep);
-  return hit ? { featureId: f.id, fromS: way.totalS, toS: way.totalS, nearM: nearTo(f, hit), at: hit, onWayHome: true } : null;
+  return hit
+    ? { featureId: f.id, fromS: way.totalS, toS: way.totalS, nearM: nearTo(f, hit), at: hit, onWayHome: true }
+    : null;
 };
 
 const homeOf = (scene: Scene, solids: readonly Solid[], way: Way, launch: Vec3): SiteShot['home'] => {
@@ -79,10 +130,16 @@ const homeOf = (scene: Scene, solids: readonly Solid[], way: Way, launch: Vec3):
     const over = wayHomeOver(scene.ground, solids, from, launch, corridorM, scene.location.ceilingM);
     if (over.tallestM === -Infinity) continue;
     mostM = Math.min(mostM, over.ceilingM - launch.z);
-    if (!worst || over.tallestM > worst.tallestM) worst = {
-      from, fromS: secondAt(way, i / Math.max(1, last)), tallestM: over.tallestM, by: over.by?.name ?? 'the ground', at: over.at,
-      needM: over.tallestM + returnMarginM - launch.z, mostM,
-    };
+    if (!worst || over.tallestM > worst.tallestM)
+      worst = {
+        from,
+        fromS: secondAt(way, i / Math.max(1, last)),
+        tallestM: over.tallestM,
+        by: over.by?.name ?? 'the ground',
+        at: over.at,
+        needM: over.tallestM + returnMarginM - launch.z,
+        mostM,
+      };
   }
   return worst && { ...worst, mostM };
 };
@@ -106,19 +163,46 @@ export const siteShot = (parts: ShotParts, scene: Scene): SiteShot | null => {
   const waterAt = (p: Vec3): boolean => scene.zones.some((f) => f.kind === 'water' && nearTo(f, p) <= 0);
   const wet = way.points.filter(waterAt);
   const planBs = scene.features.filter((f) => f.kind === 'plan-b').flatMap(spotsOf);
-  const planBM = wet.length === 0 || planBs.length === 0 ? null
-    : Math.max(...wet.map((p) => Math.min(...planBs.map((b) => Math.hypot(b.x - p.x, b.y - p.y)))));
+  const planBM =
+    wet.length === 0 || planBs.length === 0
+      ? null
+      : Math.max(...wet.map((p) => Math.min(...planBs.map((b) => Math.hypot(b.x - p.x, b.y - p.y)))));
   const home = homeOf(scene, [...scene.solids, ...scene.subjectSolids.values()], way, launch.at);
   const overhead = under?.name ?? null;
   return {
-    shotId: shot.id, launchId: launch.id, launch: launch.at, eye,
-    nearest: near && { id: near.solid.id, name: near.solid.name, freeM: near.freeM - Math.hypot(spanM, heightM) / 2, topM: near.solid.topM, at: near.at, timeS: secondAt(way, near.share) },
-    driftM: gustDrift(wind(location.windMs), wind(Math.max(location.gustMs, location.windMs)), scene.film.preferences.reactionS),
+    shotId: shot.id,
+    launchId: launch.id,
+    launch: launch.at,
+    eye,
+    nearest: near && {
+      id: near.solid.id,
+      name: near.solid.name,
+      freeM: near.freeM - Math.hypot(spanM, heightM) / 2,
+      topM: near.solid.topM,
+      at: near.at,
+      timeS: secondAt(way, near.share),
+    },
+    driftM: gustDrift(
+      wind(location.windMs),
+      wind(Math.max(location.gustMs, location.windMs)),
+      scene.film.preferences.reactionS,
+    ),
     ...heights,
     sight: sightOf(scene, solids, eye, way, spanM),
-    zones: scene.zones.filter((f) => f.kind !== 'water').flatMap((f) => { const meet = zoneMeet(f, way, launch.at); return meet ? [meet] : []; }),
-    home, overWaterS: (wet.length / way.points.length) * way.totalS, planBM, overhead,
+    zones: scene.zones
+      .filter((f) => f.kind !== 'water')
+      .flatMap((f) => {
+        const meet = zoneMeet(f, way, launch.at);
+        return meet ? [meet] : [];
+      }),
+    home,
+    overWaterS: (wet.length / way.points.length) * way.totalS,
+    planBM,
+    overhead,
     loss: lossOf(scene, shot, { points: way.points, overhead, home, launch: launch.at, solids }),
-    fromPilot: [first, last].map((p) => ({ bearingDeg: bearingTo(eye, p), distanceM: Math.hypot(p.x - eye.x, p.y - eye.y) })),
+    fromPilot: [first, last].map((p) => ({
+      bearingDeg: bearingTo(eye, p),
+      distanceM: Math.hypot(p.x - eye.x, p.y - eye.y),
+    })),
   };
 };

@@ -4,7 +4,10 @@ import type { Vec3 } from '../../units';
 export type LossAction = 'return' | 'hover' | 'land';
 
 /** A moment of a move with something to tell about the place. */
-export interface Spotted { readonly timeS: number; readonly at: Vec3 }
+export interface Spotted {
+  readonly timeS: number;
+  readonly at: Vec3;
+}
 
 export interface ZoneMeet {
   readonly featureId: string;
@@ -24,7 +27,14 @@ export interface SiteShot {
   readonly launch: Vec3;
   readonly eye: Vec3;
   /** Thing the path comes nearest to, free air less half of the aircraft, m. */
-  readonly nearest: (Spotted & { readonly id: string; readonly name: string; readonly freeM: number; readonly topM: number }) | null;
+  readonly nearest:
+    | (Spotted & {
+        readonly id: string;
+        readonly name: string;
+        readonly freeM: number;
+        readonly topM: number;
+      })
+    | null;
   /** How far a gust carries it before it is held, m. */
   readonly driftM: number;
   readonly lowest: (Spotted & { readonly aboveGroundM: number }) | null;
@@ -34,7 +44,12 @@ export interface SiteShot {
     readonly limitM: number;
     readonly farthestM: number;
     readonly farthestS: number;
-    readonly hidden: readonly { readonly fromS: number; readonly toS: number; readonly by: string; readonly at: Vec3 }[];
+    readonly hidden: readonly {
+      readonly fromS: number;
+      readonly toS: number;
+      readonly by: string;
+      readonly at: Vec3;
+    }[];
   };
   readonly zones: readonly ZoneMeet[];
   readonly home: {
@@ -52,7 +67,12 @@ export interface SiteShot {
   readonly planBM: number | null;
   /** What stands over the aircraft somewhere along the path. */
   readonly overhead: string | null;
-  readonly loss: { readonly chosen: LossAction; readonly advice: LossAction; readonly why: string; readonly meets: Readonly<Record<LossAction, string>> };
+  readonly loss: {
+    readonly chosen: LossAction;
+    readonly advice: LossAction;
+    readonly why: string;
+    readonly meets: Readonly<Record<LossAction, string>>;
+  };
   /** From the pilot to start and end: bearing, distance over the ground. */
   readonly fromPilot: readonly { readonly bearingDeg: number; readonly distanceM: number }[];
 }

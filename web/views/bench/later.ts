@@ -28,4 +28,6 @@ export const SumSheet = defineAsyncComponent(parts.sum);
 export const VarietySheet = defineAsyncComponent(parts.variety);
 
 /** Fetches what may be asked for next. What fails is fetched when it is asked for. */
-export const fetchAhead = (): void => { for (const part of Object.values(parts)) part().catch(() => undefined); };
+export const fetchAhead = (): void => {
+  for (const part of Object.values(parts)) part().catch(() => undefined);
+};

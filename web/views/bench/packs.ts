@@ -38,17 +38,36 @@ export interface Column {
   readonly ghost: boolean;
 }
 
-const piecesOf = (flight: Flight, startWh: number, key: string, derived: DerivedFilm, elsewhere: boolean, own: { readonly of: TimedFlight; readonly index: number } | null): Piece[] => {
+const piecesOf = (
+  flight: Flight,
+  startWh: number,
+  key: string,
+  derived: DerivedFilm,
+  elsewhere: boolean,
+  own: { readonly of: TimedFlight; readonly index: number } | null,
+): Piece[] => {
   let [at, stop] = [startWh, 0];
   const piece = (kind: PieceKind, wattHours: number, shotId: string | null = null): Piece => {
-    const made = { key: `${key}${kind}${shotId ?? ''}`, kind, fromWh: at, wattHours, shotId, number: shotId ? derived.shots.get(shotId)?.number ?? 0 : 0, elsewhere, flight: own && { ...own, stop } };
+    const made = {
+      key: `${key}${kind}${shotId ?? ''}`,
+      kind,
+      fromWh: at,
+      wattHours,
+      shotId,
+      number: shotId ? (derived.shots.get(shotId)?.number ?? 0) : 0,
+      elsewhere,
+      flight: own && { ...own, stop },
+    };
     if (kind === 'shot') stop += 1;
     at += wattHours;
     return made;
   };
   return [
     piece('takeoff', flight.takeoff.wattHours),
-    ...flight.stops.flatMap((s) => [{ ...piece('leg', s.leg.wattHours), key: `${key}leg${s.shotId}` }, piece('shot', s.wattHours, s.shotId)]),
+    ...flight.stops.flatMap((s) => [
+      { ...piece('leg', s.leg.wattHours), key: `${key}leg${s.shotId}` },
+      piece('shot', s.wattHours, s.shotId),
+    ]),
     piece('home', flight.home.wattHours),
   ];
 };
@@ -58,13 +77,19 @@ const chargesOf = (flights: readonly TimedFlight[]): TimedFlight[][] => {
   const charges: TimedFlight[][] = [];
   for (const f of flights) {
     const last = charges.at(-1)?.at(-1);
-    if (last && f.supply.availableWh <= last.supply.availableWh - last.usedWh + 0.3) charges.at(-1)?.push(f); else charges.push([f]);
+    if (last && f.supply.availableWh <= last.supply.availableWh - last.usedWh + 0.3) charges.at(-1)?.push(f);
+    else charges.push([f]);
   }
   return charges;
 };
 
 /** Packs of the day a place is shot on, with every flight of that day laid into them. */
-export const columnsOf = (derived: DerivedFilm, place: PlaceFacts, packs: readonly Pack[], reserveShare: number): Column[] => {
+export const columnsOf = (
+  derived: DerivedFilm,
+  place: PlaceFacts,
+  packs: readonly Pack[],
+  reserveShare: number,
+): Column[] => {
   const sameDay = [...derived.places.values()].filter((p) => p.location.date === place.location.date);
   const flights: TimedFlight[] = sameDay.flatMap((p) => [...p.flights]);
   const columns = packs.flatMap((pack): Column[] => {
@@ -73,20 +98,46 @@ export const columnsOf = (derived: DerivedFilm, place: PlaceFacts, packs: readon
     return (charges.length > 0 ? charges : [[]]).map((own, n): Column => {
       let usedWh = 0;
       const pieces = own.flatMap((f, i) => {
-        const made = piecesOf(f, usedWh, `${pack.id}${n}${i}`, derived, f.locationId !== place.location.id, f.locationId === place.location.id ? { of: f, index: place.flights.indexOf(f) } : null);
+        const made = piecesOf(
+          f,
+          usedWh,
+          `${pack.id}${n}${i}`,
+          derived,
+          f.locationId !== place.location.id,
+          f.locationId === place.location.id ? { of: f, index: place.flights.indexOf(f) } : null,
+        );
         usedWh += f.usedWh;
         return made;
       });
-      const held = own[0]?.supply.availableWh ?? place.fill.left.find((s) => s.packId === pack.id)?.availableWh ?? 0;
+      const held =
+        own[0]?.supply.availableWh ?? place.fill.left.find((s) => s.packId === pack.id)?.availableWh ?? 0;
       return {
-        key: `${pack.id}${n}`, packId: pack.id, name: n === 0 ? pack.name : `${pack.name} \u21bb`, ratedWh: pack.ratedWh, heldWh: held, reserveWh: pack.ratedWh * Math.max(reserveShare, CRITICAL_SHARE), usedWh,
-        minutes: own.reduce((sum, f) => sum + f.seconds, 0) / 60, flights: own.length, pieces, ghost: false,
+        key: `${pack.id}${n}`,
+        packId: pack.id,
+        name: n === 0 ? pack.name : `${pack.name} \u21bb`,
+        ratedWh: pack.ratedWh,
+        heldWh: held,
+        reserveWh: pack.ratedWh * Math.max(reserveShare, CRITICAL_SHARE),
+        usedWh,
+        minutes: own.reduce((sum, f) => sum + f.seconds, 0) / 60,
+        flights: own.length,
+        pieces,
+        ghost: false,
       };
     });
   });
   const ghosts = place.fill.wished.slice(0, GHOSTS_SHOWN).map((f, i): Column => ({
-    key: `missing${i}`, packId: null, name: 'missing', ratedWh: f.supply.availableWh, heldWh: f.supply.availableWh, reserveWh: f.supply.reserveWh, usedWh: f.usedWh,
-    minutes: f.seconds / 60, flights: 1, pieces: piecesOf(f, 0, `missing${i}`, derived, false, null), ghost: true,
+    key: `missing${i}`,
+    packId: null,
+    name: 'missing',
+    ratedWh: f.supply.availableWh,
+    heldWh: f.supply.availableWh,
+    reserveWh: f.supply.reserveWh,
+    usedWh: f.usedWh,
+    minutes: f.seconds / 60,
+    flights: 1,
+    pieces: piecesOf(f, 0, `missing${i}`, derived, false, null),
+    ghost: true,
   }));
   return [...columns, ...ghosts];
 };
@@ -106,9 +157,24 @@ export const goalAt = (column: Column, spentWh: number): Goal | null => {
 };
 
 /** What a column would land with, in percent, or how much too much it would be, Wh, with a slate moved; null where that does not touch it. */
-export const columnWould = (column: Column, places: ReadonlyMap<string, PlaceFacts>, packs: readonly Pack[], shotId: string, into: boolean): Would | null => {
+export const columnWould = (
+  column: Column,
+  places: ReadonlyMap<string, PlaceFacts>,
+  packs: readonly Pack[],
+  shotId: string,
+  into: boolean,
+): Would | null => {
   const own = [...new Set(column.pieces.flatMap((p) => (p.flight ? [p.flight.of] : [])))];
-  if (own.length > 0) return own.flatMap((f) => wouldBe(f, places, packs, shotId, into) ?? []).sort((a, b) => b.overWh - a.overWh || a.landsWith - b.landsWith)[0] ?? null;
-  const flight = into ? [...places.values()].flatMap((p) => p.flights).find((f) => f.packId === column.packId && f.stops.some((s) => s.shotId === shotId)) : undefined;
+  if (own.length > 0)
+    return (
+      own
+        .flatMap((f) => wouldBe(f, places, packs, shotId, into) ?? [])
+        .sort((a, b) => b.overWh - a.overWh || a.landsWith - b.landsWith)[0] ?? null
+    );
+  const flight = into
+    ? [...places.values()]
+        .flatMap((p) => p.flights)
+        .find((f) => f.packId === column.packId && f.stops.some((s) => s.shotId === shotId))
+    : undefined;
   return flight ? comesTo(flight, packs) : null;
 };

@@ -19,12 +19,20 @@ export const useRibbonDrag = (place: () => PlaceFacts, msOf: (px: number) => num
   const says = ref('');
 
   const minuteOf = (id: string): number => place().flights.flatMap((f) => f.shotMs[id] ?? [])[0] ?? NaN;
-  const clock = (ms: number): string => clockText(Math.round(ms / MINUTE_MS) * MINUTE_MS, place().location.zone);
+  const clock = (ms: number): string =>
+    clockText(Math.round(ms / MINUTE_MS) * MINUTE_MS, place().location.zone);
   const drop = (id: string, byMs: number): void => {
     const shot = film.get('shot', id);
     if (!shot || !moved.value) return;
     // Dragged to the left, what held it is let go: nothing else keeps it from coming earlier but the order of the list.
-    const notBefore = byMs > 0 ? clock(minuteOf(id) + byMs) : shot.notBefore === null ? null : byMs < -30 * MINUTE_MS ? null : clock(minuteOf(id) + byMs);
+    const notBefore =
+      byMs > 0
+        ? clock(minuteOf(id) + byMs)
+        : shot.notBefore === null
+          ? null
+          : byMs < -30 * MINUTE_MS
+            ? null
+            : clock(minuteOf(id) + byMs);
     if (notBefore !== shot.notBefore) film.edit('shot', id, { notBefore }, 'minute');
   };
 
@@ -49,7 +57,9 @@ export const useRibbonDrag = (place: () => PlaceFacts, msOf: (px: number) => num
       says.value = '';
       px.value = 0;
       // The click that follows a drag picks nothing.
-      setTimeout(() => { moved.value = false; }, 50);
+      setTimeout(() => {
+        moved.value = false;
+      }, 50);
     };
     const up = end(true);
     const cancel = end(false);

@@ -6,5 +6,8 @@ import { useFilm } from '../../stores/film';
 /** The slate as it is kept now: what is changed is changed on this, since what is worked out of it may be a picture behind. */
 export const useStored = (shot: () => DerivedShot): ComputedRef<Entity<'shot'>> => {
   const film = useFilm();
-  return computed(() => { const { shot: known } = shot().facts; return film.get('shot', known.id) ?? known as Entity<'shot'>; });
+  return computed(() => {
+    const { shot: known } = shot().facts;
+    return film.get('shot', known.id) ?? (known as Entity<'shot'>);
+  });
 };

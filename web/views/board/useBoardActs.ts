@@ -13,7 +13,10 @@ export const useBoardActs = () => {
   const reckoning = useReckoning();
   const order = (): Entity<'shot'>[] => {
     reckoning.settle();
-    return (reckoning.derived ? boardOf(reckoning.derived).places : []).flatMap((p) => { const shot = film.get('shot', p.shot.facts.shot.id); return shot ? [shot] : []; });
+    return (reckoning.derived ? boardOf(reckoning.derived).places : []).flatMap((p) => {
+      const shot = film.get('shot', p.shot.facts.shot.id);
+      return shot ? [shot] : [];
+    });
   };
 
   /** Puts a shot into the cut at an index; the first time, every shot gets a place of its own, so that the list may change freely. */
@@ -23,12 +26,21 @@ export const useBoardActs = () => {
     if (!moved) return;
     const rest = all.filter((s) => s.id !== id);
     const next = [...rest.slice(0, index), moved, ...rest.slice(index)];
-    const change = (shot: Entity<'shot'>, cutPosition: string) => ({ kind: 'shot' as const, id: shot.id, after: { ...shot, cutPosition } as never });
+    const change = (shot: Entity<'shot'>, cutPosition: string) => ({
+      kind: 'shot' as const,
+      id: shot.id,
+      after: { ...shot, cutPosition } as never,
+    });
     if (all.every((s) => s.cutPosition !== '')) {
-      film.act('order of the cut', [change(moved, keyBetween(rest[index - 1]?.cutPosition, rest[index]?.cutPosition))]);
+      film.act('order of the cut', [
+        change(moved, keyBetween(rest[index - 1]?.cutPosition, rest[index]?.cutPosition)),
+      ]);
     } else {
       const keys = generateNKeysBetween(null, null, next.length);
-      film.act('order of the cut', next.map((s, i) => change(s, keys[i] ?? 'a0')));
+      film.act(
+        'order of the cut',
+        next.map((s, i) => change(s, keys[i] ?? 'a0')),
+      );
     }
     looking.pick(id);
   };
@@ -44,7 +56,13 @@ export const useBoardActs = () => {
   };
   /** The cut follows the list again. */
   const follow = (): void => {
-    film.act('cut as flown', film.list('shot').filter((s) => s.cutPosition !== '').map((s) => ({ kind: 'shot' as const, id: s.id, after: { ...s, cutPosition: '' } as never })));
+    film.act(
+      'cut as flown',
+      film
+        .list('shot')
+        .filter((s) => s.cutPosition !== '')
+        .map((s) => ({ kind: 'shot' as const, id: s.id, after: { ...s, cutPosition: '' } as never })),
+    );
   };
   return { placeBefore, shift, follow };
 };

@@ -13,16 +13,33 @@ const fault = ref('');
 const name = ref('');
 const going = ref<FilmSummary | null>(null);
 
-const why = (error: unknown): string => (error instanceof ApiProblem ? [error.message, ...error.fields.slice(1, 4).map((f) => f.say)].join(' ') : 'The application does not answer. Is it running?');
-const refresh = async (): Promise<void> => { try { films.value = (await api.films()).films; } catch (error) { fault.value = why(error); films.value = []; } };
+const why = (error: unknown): string =>
+  error instanceof ApiProblem
+    ? [error.message, ...error.fields.slice(1, 4).map((f) => f.say)].join(' ')
+    : 'The application does not answer. Is it running?';
+const refresh = async (): Promise<void> => {
+  try {
+    films.value = (await api.films()).films;
+  } catch (error) {
+    fault.value = why(error);
+    films.value = [];
+  }
+};
 onMounted(refresh);
 
 const takeIn = async (file: unknown): Promise<void> => {
   fault.value = '';
-  try { await router.push({ name: 'bench', params: { film: (await api.importFilm(file)).id } }); } catch (error) { fault.value = why(error); }
+  try {
+    await router.push({ name: 'bench', params: { film: (await api.importFilm(file)).id } });
+  } catch (error) {
+    fault.value = why(error);
+  }
 };
 const make = (): void => {
-  if (name.value.trim() === '') { fault.value = 'Give the film a name first.'; return; }
+  if (name.value.trim() === '') {
+    fault.value = 'Give the film a name first.';
+    return;
+  }
   void takeIn(emptyFilm(name.value.trim().slice(0, 200)));
 };
 const chosen = async (event: Event): Promise<void> => {
@@ -30,52 +47,153 @@ const chosen = async (event: Event): Promise<void> => {
   const file = field.files?.[0];
   field.value = '';
   if (!file) return;
-  if (file.size > 20_000_000) { fault.value = `“${file.name}” is larger than a film file can be (20 MB).`; return; }
-  try { await takeIn(JSON.parse(await file.text())); } catch { fault.value = `“${file.name}” is not a film file: it holds no readable JSON.`; }
+  if (file.size > 20_000_000) {
+    fault.value = `“${file.name}” is larger than a film file can be (20 MB).`;
+    return;
+  }
+  try {
+    await takeIn(JSON.parse(await file.text()));
+  } catch {
+    fault.value = `“${file.name}” is not a film file: it holds no readable JSON.`;
+  }
 };
 const remove = async (film: FilmSummary): Promise<void> => {
-  try { await api.removeFilm(film.id); going.value = null; await refresh(); } catch (error) { fault.value = why(error); }
+  try {
+    await api.removeFilm(film.id);
+    going.value = null;
+    await refresh();
+  } catch (error) {
+    fault.value = why(error);
+  }
 };
 const when = (iso: string): string => whenText(Date.parse(iso));
 </script>
 
 <template>
   <main class="films">
-    <header><img src="/slate.svg" alt="" width="44" height="44" /><h1>Dusk Slate</h1><button class="btn bare" @click="looking.theme = looking.theme === 'dusk' ? 'noon' : 'dusk'">{{ looking.theme === 'dusk' ? 'Noon' : 'Dusk' }}</button></header>
-    <p class="lead-in">Plan the shots, the light, the packs and the cards of a day in the air, and leave home knowing that it fits.</p>
+    <header>
+      <img src="/slate.svg" alt="" width="44" height="44" />
+      <h1>Dusk Slate</h1>
+      <button class="btn bare" @click="looking.theme = looking.theme === 'dusk' ? 'noon' : 'dusk'">
+        {{ looking.theme === 'dusk' ? 'Noon' : 'Dusk' }}
+      </button>
+    </header>
+    <p class="lead-in">
+      Plan the shots, the light, the packs and the cards of a day in the air, and leave home knowing that it
+      fits.
+    </p>
     <form class="make" @submit.prevent="make">
       <label class="sr" for="film-name">Name of the new film</label>
       <input id="film-name" v-model="name" placeholder="Name of a new film" maxlength="200" dir="auto" />
       <button class="btn lead" type="submit">Make it</button>
-      <label class="btn file">Open a film file<input type="file" accept="application/json,.json" @change="chosen" /></label>
+      <label class="btn file"
+        >Open a film file<input type="file" accept="application/json,.json" @change="chosen"
+      /></label>
     </form>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <ul v-if="films && films.length > 0" class="list">
       <li v-for="f in films" :key="f.id">
-        <RouterLink :to="{ name: 'bench', params: { film: f.id } }" class="film"><b dir="auto">{{ f.name }}</b><span class="quiet">{{ f.shots }} slates at {{ f.locations }} places · changed {{ when(f.updatedAt) }}</span></RouterLink>
+        <RouterLink :to="{ name: 'bench', params: { film: f.id } }" class="film"
+          ><b dir="auto">{{ f.name }}</b
+          ><span class="quiet"
+            >{{ f.shots }} slates at {{ f.locations }} places · changed {{ when(f.updatedAt) }}</span
+          ></RouterLink
+        >
         <a class="btn" :href="`/api/films/${f.id}/file`" download>Save as file</a>
         <button v-if="going?.id !== f.id" class="btn" @click="going = f">Delete</button>
-        <template v-else><span class="fault">Gone for good, with all its slates?</span><button class="btn" @click="remove(f)">Yes, delete</button><button class="btn" @click="going = null">Keep</button></template>
+        <template v-else
+          ><span class="fault">Gone for good, with all its slates?</span
+          ><button class="btn" @click="remove(f)">Yes, delete</button
+          ><button class="btn" @click="going = null">Keep</button></template
+        >
       </li>
     </ul>
     <p v-else-if="films" class="quiet">No film yet. Name one above, or open a film file.</p>
-    <ul v-else class="list" aria-label="Loading"><li v-for="n in 3" :key="n" class="ghost" /></ul>
+    <ul v-else class="list" aria-label="Loading">
+      <li v-for="n in 3" :key="n" class="ghost" />
+    </ul>
   </main>
 </template>
 
 <style scoped>
-.films { max-width: 860px; margin: 0 auto; padding: 40px 20px; display: grid; gap: 18px; }
-header { display: flex; gap: 14px; align-items: center; }
-header h1 { font-size: 30px; flex: 1; }
-.lead-in { font-size: 17px; max-width: 56ch; color: var(--chalk-2); }
-.make { display: flex; gap: 8px; flex-wrap: wrap; }
-.make input[type='text'], .make #film-name { flex: 1; min-width: 200px; background: var(--slab); border: 0; border-bottom: 2px solid var(--line); color: var(--chalk); font: inherit; padding: 6px 10px; min-height: 36px; }
-.file { position: relative; overflow: hidden; }
-.file input { position: absolute; inset: 0; opacity: 0; cursor: pointer; }
-.file:focus-within { outline: 2px solid var(--pick); outline-offset: 2px; }
-.list { display: grid; gap: 5px; }
-.list li { display: flex; gap: 8px; align-items: center; background: var(--slab); padding: 8px 12px; clip-path: polygon(0 0, calc(100% - var(--cut)) 0, 100% var(--cut), 100% 100%, 0 100%); min-height: 58px; flex-wrap: wrap; }
-.film { flex: 1; min-width: 200px; color: inherit; text-decoration: none; display: grid; }
-.film b { font-size: 16px; font-stretch: 108%; }
-.list .btn { text-decoration: none; }
+.films {
+  max-width: 860px;
+  margin: 0 auto;
+  padding: 40px 20px;
+  display: grid;
+  gap: 18px;
+}
+header {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+}
+header h1 {
+  font-size: 30px;
+  flex: 1;
+}
+.lead-in {
+  font-size: 17px;
+  max-width: 56ch;
+  color: var(--chalk-2);
+}
+.make {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+.make input[type='text'],
+.make #film-name {
+  flex: 1;
+  min-width: 200px;
+  background: var(--slab);
+  border: 0;
+  border-bottom: 2px solid var(--line);
+  color: var(--chalk);
+  font: inherit;
+  padding: 6px 10px;
+  min-height: 36px;
+}
+.file {
+  position: relative;
+  overflow: hidden;
+}
+.file input {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  cursor: pointer;
+}
+.file:focus-within {
+  outline: 2px solid var(--pick);
+  outline-offset: 2px;
+}
+.list {
+  display: grid;
+  gap: 5px;
+}
+.list li {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  background: var(--slab);
+  padding: 8px 12px;
+  clip-path: polygon(0 0, calc(100% - var(--cut)) 0, 100% var(--cut), 100% 100%, 0 100%);
+  min-height: 58px;
+  flex-wrap: wrap;
+}
+.film {
+  flex: 1;
+  min-width: 200px;
+  color: inherit;
+  text-decoration: none;
+  display: grid;
+}
+.film b {
+  font-size: 16px;
+  font-stretch: 108%;
+}
+.list .btn {
+  text-decoration: none;
+}
 </style>

@@ -19,41 +19,88 @@ const answer = shallowRef<Chances | null>(null);
 const busy = ref(false);
 const empty = ref(false);
 let beside: PlanBeside | null = null;
-const end = (): void => { beside?.end(); beside = null; };
+const end = (): void => {
+  beside?.end();
+  beside = null;
+};
 const ask = async (): Promise<void> => {
   end();
   const { input } = film;
   const day = input && reckoning.derived && riskDay(input, reckoning.derived, props.day.date.value);
   empty.value = !day;
-  if (!day) { answer.value = null; return; }
-  const mine = beside = planWorker();
+  if (!day) {
+    answer.value = null;
+    return;
+  }
+  const mine = (beside = planWorker());
   busy.value = true;
   const told = await mine.remote.chances(JSON.parse(JSON.stringify(day)));
-  if (mine === beside) { answer.value = told; busy.value = false; end(); }
+  if (mine === beside) {
+    answer.value = told;
+    busy.value = false;
+    end();
+  }
 };
 onBeforeUnmount(end);
 onMounted(ask);
-watch(() => [reckoning.derived, props.day.date.value], () => void ask());
+watch(
+  () => [reckoning.derived, props.day.date.value],
+  () => void ask(),
+);
 const percent = (share: number): string => `${(share * 100).toFixed(0)} %`;
 const shot = (id: string) => reckoning.derived?.shots.get(id);
-const naming = (id: string): string => { const s = shot(id); return s ? `${s.number} ${s.facts.shot.title || 'untitled'}` : 'a slate'; };
+const naming = (id: string): string => {
+  const s = shot(id);
+  return s ? `${s.number} ${s.facts.shot.title || 'untitled'}` : 'a slate';
+};
 const first = computed(() => answer.value?.plain.missing[0] ?? null);
 const odds = computed(() => {
   const a = answer.value;
   if (!a) return '';
-  const said = a.plain.allMusts > 0.995 ? 'Every must is in the can on almost every such day.' : `On ${percent(a.plain.allMusts)} of such days every must is in the can.`;
-  return first.value ? `${said} ${naming(first.value.id)} is the ${first.value.must ? 'must' : 'slate'} that falls out first, on ${percent(first.value.chance)} of them.` : `${said} Nothing falls out.`;
+  const said =
+    a.plain.allMusts > 0.995
+      ? 'Every must is in the can on almost every such day.'
+      : `On ${percent(a.plain.allMusts)} of such days every must is in the can.`;
+  return first.value
+    ? `${said} ${naming(first.value.id)} is the ${first.value.must ? 'must' : 'slate'} that falls out first, on ${percent(first.value.chance)} of them.`
+    : `${said} Nothing falls out.`;
 });
 const gains = computed(() => {
   const a = answer.value;
   if (!a) return [];
-  const better = (chance: number): string => (chance > a.plain.allMusts + 0.005 ? `raises that to ${percent(chance)}` : 'changes next to nothing');
-  return [`One full pack more ${better(a.packMore.allMusts)}; everything then comes home on ${percent(a.packMore.all)} instead of ${percent(a.plain.all)}.`, ...(a.takeLess ? [`One take less of ${naming(a.takeLess.id)} ${better(a.takeLess.answer.allMusts)}.`] : [])];
+  const better = (chance: number): string =>
+    chance > a.plain.allMusts + 0.005 ? `raises that to ${percent(chance)}` : 'changes next to nothing';
+  return [
+    `One full pack more ${better(a.packMore.allMusts)}; everything then comes home on ${percent(a.packMore.all)} instead of ${percent(a.plain.all)}.`,
+    ...(a.takeLess
+      ? [`One take less of ${naming(a.takeLess.id)} ${better(a.takeLess.answer.allMusts)}.`]
+      : []),
+  ];
 });
-const series = computed(() => [{ name: 'days', data: answer.value?.plain.histogram.map((b) => ({ x: `${b.fromMin}–${b.toMin}`, y: b.runs })) ?? [] }]);
-const options = { chart: { id: 'chances' }, colors: ['var(--ember)'], plotOptions: { bar: { columnWidth: '92%' } }, xaxis: { type: 'category' as const, labels: { rotate: 0, hideOverlappingLabels: true }, title: { text: 'minutes in the air', style: { fontWeight: 400, fontSize: '11.5px', color: 'var(--chalk-3)' } } }, yaxis: { labels: { formatter: (v: number) => v.toFixed(0) } } };
+const series = computed(() => [
+  {
+    name: 'days',
+    data: answer.value?.plain.histogram.map((b) => ({ x: `${b.fromMin}–${b.toMin}`, y: b.runs })) ?? [],
+  },
+]);
+const options = {
+  chart: { id: 'chances' },
+  colors: ['var(--ember)'],
+  plotOptions: { bar: { columnWidth: '92%' } },
+  xaxis: {
+    type: 'category' as const,
+    labels: { rotate: 0, hideOverlappingLabels: true },
+    title: {
+      text: 'minutes in the air',
+      style: { fontWeight: 400, fontSize: '11.5px', color: 'var(--chalk-3)' },
+    },
+  },
+  yaxis: { labels: { formatter: (v: number) => v.toFixed(0) } },
+};
 const hands = computed(() => film.list('pilot').find((p) => p.id === film.film?.pilotId)?.name ?? null);
-const missing = computed(() => answer.value?.plain.missing.filter((m) => m.chance >= 0.005).slice(0, 12) ?? []);
+const missing = computed(
+  () => answer.value?.plain.missing.filter((m) => m.chance >= 0.005).slice(0, 12) ?? [],
+);
 </script>
 
 <template>
@@ -61,43 +108,157 @@ const missing = computed(() => answer.value?.plain.missing.filter((m) => m.chanc
     <p v-if="empty" class="quiet">Nothing is planned on this day, so there is nothing to chance.</p>
     <template v-else-if="answer">
       <p class="big">{{ odds }}</p>
-      <ul class="gains"><li v-for="g in gains" :key="g">{{ g }}</li></ul>
+      <ul class="gains">
+        <li v-for="g in gains" :key="g">{{ g }}</li>
+      </ul>
       <div class="two">
-        <section aria-label="Minutes in the air"><h2>{{ answer.plain.runs.toLocaleString('en') }} such days, by minutes in the air</h2><CurveChart type="bar" :series="series" :options="options" :height="220" :label="`Minutes in the air: nine of ten days below ${answer.plain.minutes.p90.toFixed(0)}, one of ten below ${answer.plain.minutes.p10.toFixed(0)}`" /></section>
+        <section aria-label="Minutes in the air">
+          <h2>{{ answer.plain.runs.toLocaleString('en') }} such days, by minutes in the air</h2>
+          <CurveChart
+            type="bar"
+            :series="series"
+            :options="options"
+            :height="220"
+            :label="`Minutes in the air: nine of ten days below ${answer.plain.minutes.p90.toFixed(0)}, one of ten below ${answer.plain.minutes.p10.toFixed(0)}`"
+          />
+        </section>
         <section aria-label="Figures">
           <table>
-            <thead><tr><th /><th scope="col">1 of 10 below</th><th scope="col">half below</th><th scope="col">9 of 10 below</th></tr></thead>
+            <thead>
+              <tr>
+                <th />
+                <th scope="col">1 of 10 below</th>
+                <th scope="col">half below</th>
+                <th scope="col">9 of 10 below</th>
+              </tr>
+            </thead>
             <tbody>
-              <tr v-for="[name, p, q] in ([['in the air', answer.plain.minutes, 'minutes'], ['left on packs', answer.plain.minutesLeft, 'minutes'], ['packs flown', answer.plain.packs, 'count']] as const)" :key="name"><th scope="row">{{ name }}</th><td><Fig :value="p.p10" :quantity="q" /></td><td><Fig :value="p.p50" :quantity="q" /></td><td><Fig :value="p.p90" :quantity="q" /></td></tr>
+              <tr
+                v-for="[name, p, q] in [
+                  ['in the air', answer.plain.minutes, 'minutes'],
+                  ['left on packs', answer.plain.minutesLeft, 'minutes'],
+                  ['packs flown', answer.plain.packs, 'count'],
+                ] as const"
+                :key="name"
+              >
+                <th scope="row">{{ name }}</th>
+                <td><Fig :value="p.p10" :quantity="q" /></td>
+                <td><Fig :value="p.p50" :quantity="q" /></td>
+                <td><Fig :value="p.p90" :quantity="q" /></td>
+              </tr>
             </tbody>
           </table>
           <h2>What falls out</h2>
           <p v-if="missing.length === 0" class="quiet">Nothing worth naming.</p>
-          <ol v-else class="missing"><li v-for="m in missing" :key="m.id"><button class="name" @click="looking.pick(m.id)">{{ naming(m.id) }}</button> <span class="quiet">{{ m.must ? 'must' : '' }}</span> <i :style="{ width: `${m.chance * 100}%` }" /><b>{{ percent(m.chance) }}</b></li></ol>
+          <ol v-else class="missing">
+            <li v-for="m in missing" :key="m.id">
+              <button class="name" @click="looking.pick(m.id)">{{ naming(m.id) }}</button>
+              <span class="quiet">{{ m.must ? 'must' : '' }}</span>
+              <i :style="{ width: `${m.chance * 100}%` }" /><b>{{ percent(m.chance) }}</b>
+            </li>
+          </ol>
         </section>
       </div>
-      <p class="faint">A slate counts when one take is kept before its light goes and before its pack is at the reserve; a must is tried up to twice its takes, and what fell out is flown on packs to spare. Takes are kept as {{ hands ?? 'an average pilot' }} keeps them; packs, air and set-ups stray as logged flights do, or by 4, 6 and 35 % until there are some, more with gusts. The same plan gives the same figures.</p>
+      <p class="faint">
+        A slate counts when one take is kept before its light goes and before its pack is at the reserve; a
+        must is tried up to twice its takes, and what fell out is flown on packs to spare. Takes are kept as
+        {{ hands ?? 'an average pilot' }} keeps them; packs, air and set-ups stray as logged flights do, or by
+        4, 6 and 35 % until there are some, more with gusts. The same plan gives the same figures.
+      </p>
     </template>
     <p v-else class="quiet" role="status">Throwing the dice …</p>
   </div>
 </template>
 
 <style scoped>
-.chances { display: grid; gap: 10px; max-width: 1100px; }
-.big { font-size: 19px; font-stretch: 104%; font-weight: 600; max-width: 60ch; line-height: 1.3; }
-.gains { padding: 0; list-style: none; display: grid; gap: 2px; }
-h2 { font-size: 15px; margin-bottom: 4px; }
-.two { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 22px; }
-.two > * { min-width: 0; }
-table { border-collapse: collapse; font-size: 13.5px; margin-bottom: 12px; }
-th, td { text-align: left; font-weight: 400; padding: 2px 16px 2px 0; }
-thead th { color: var(--chalk-2); font-size: 12px; }
-.missing { list-style: none; padding: 0; display: grid; gap: 2px; }
-.missing li { position: relative; display: flex; gap: 8px; align-items: baseline; padding: 1px 6px; }
-.missing i { position: absolute; inset: 0 auto 0 0; background: var(--ember-dim); z-index: 0; }
-.missing li > :not(i) { position: relative; z-index: 1; }
-.missing b { margin-left: auto; }
-.missing .quiet { color: inherit; }
-.name { min-height: 24px; border: 0; background: none; padding: 0; cursor: pointer; text-align: left; }
-@media (max-width: 900px) { .two { grid-template-columns: minmax(0, 1fr); } .name { min-height: var(--touch); } }
+.chances {
+  display: grid;
+  gap: 10px;
+  max-width: 1100px;
+}
+.big {
+  font-size: 19px;
+  font-stretch: 104%;
+  font-weight: 600;
+  max-width: 60ch;
+  line-height: 1.3;
+}
+.gains {
+  padding: 0;
+  list-style: none;
+  display: grid;
+  gap: 2px;
+}
+h2 {
+  font-size: 15px;
+  margin-bottom: 4px;
+}
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 22px;
+}
+.two > * {
+  min-width: 0;
+}
+table {
+  border-collapse: collapse;
+  font-size: 13.5px;
+  margin-bottom: 12px;
+}
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 2px 16px 2px 0;
+}
+thead th {
+  color: var(--chalk-2);
+  font-size: 12px;
+}
+.missing {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  gap: 2px;
+}
+.missing li {
+  position: relative;
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  padding: 1px 6px;
+}
+.missing i {
+  position: absolute;
+  inset: 0 auto 0 0;
+  background: var(--ember-dim);
+  z-index: 0;
+}
+.missing li > :not(i) {
+  position: relative;
+  z-index: 1;
+}
+.missing b {
+  margin-left: auto;
+}
+.missing .quiet {
+  color: inherit;
+}
+.name {
+  min-height: 24px;
+  border: 0;
+  background: none;
+  padding: 0;
+  cursor: pointer;
+  text-align: left;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .name {
+    min-height: var(--touch);
+  }
+}
 </style>

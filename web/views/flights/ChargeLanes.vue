@@ -12,20 +12,53 @@ const props = defineProps<{ day: Day }>();
 const film = useFilm();
 const reckoning = useReckoning();
 const zone = computed(() => props.day.places.value[0]?.location.zone ?? 'UTC');
-const runs = computed(() => reckoning.derived?.charges.get(props.day.date.value)?.filter((r) => r.toS > r.fromS + 1) ?? []);
+const runs = computed(
+  () => reckoning.derived?.charges.get(props.day.date.value)?.filter((r) => r.toS > r.fromS + 1) ?? [],
+);
 const flightEnds = computed(() => props.day.rows.value.flatMap((r) => [r.flight.startMs, r.flight.endMs]));
 const span = computed(() => {
   const ends = [...flightEnds.value, ...runs.value.flatMap((r) => [r.fromS * 1000, r.toS * 1000])];
   return ends.length > 0 ? roundTimes(Math.min(...ends), Math.max(...ends), 13) : null;
 });
-const share = (ms: number): string => { const s = span.value; return s ? `${(((ms - s.fromMs) / (s.toMs - s.fromMs)) * 100).toFixed(2)}%` : '0'; };
-const width = (from: number, to: number): string => { const s = span.value; return s ? `${(((to - from) / (s.toMs - s.fromMs)) * 100).toFixed(2)}%` : '0'; };
-const ticks = computed(() => { const s = span.value; return s ? Array.from({ length: s.ticks + 1 }, (_, i) => s.fromMs + i * s.stepMs) : []; });
+const share = (ms: number): string => {
+  const s = span.value;
+  return s ? `${(((ms - s.fromMs) / (s.toMs - s.fromMs)) * 100).toFixed(2)}%` : '0';
+};
+const width = (from: number, to: number): string => {
+  const s = span.value;
+  return s ? `${(((to - from) / (s.toMs - s.fromMs)) * 100).toFixed(2)}%` : '0';
+};
+const ticks = computed(() => {
+  const s = span.value;
+  return s ? Array.from({ length: s.ticks + 1 }, (_, i) => s.fromMs + i * s.stepMs) : [];
+});
 const lanes = computed(() => [
-  ...[...groupBy(props.day.rows.value, (r) => r.craftName)].map(([name, rows]) => ({ name, kind: 'air', bars: rows.map((r) => ({ key: r.key, from: r.flight.startMs, to: r.flight.endMs, text: r.packName, more: '', title: `${r.packName} in the air ${r.at}` })) })),
+  ...[...groupBy(props.day.rows.value, (r) => r.craftName)].map(([name, rows]) => ({
+    name,
+    kind: 'air',
+    bars: rows.map((r) => ({
+      key: r.key,
+      from: r.flight.startMs,
+      to: r.flight.endMs,
+      text: r.packName,
+      more: '',
+      title: `${r.packName} in the air ${r.at}`,
+    })),
+  })),
   ...[...groupBy(runs.value, (r) => `${r.chargerId}|${r.slot}`)].map(([key, list]) => ({
-    name: `${film.get('charger', list[0]?.chargerId ?? '')?.name ?? 'charger'}${list[0] && list[0].slot > 0 ? ` ${list[0].slot + 1}` : ''}`, kind: 'charge',
-    bars: list.map((r) => { const pack = film.get('pack', r.packId)?.name ?? ''; return { key: `${key}${r.packId}${r.fromS}`, from: r.fromS * 1000, to: r.toS * 1000, text: pack, more: `${Math.round(r.toShare * 100)} %`, title: `${pack} from ${Math.round(r.fromShare * 100)} to ${Math.round(r.toShare * 100)} %, ready ${clockText(r.toS * 1000, zone.value)}${r.dry ? ', the source is empty then' : ''}` }; }),
+    name: `${film.get('charger', list[0]?.chargerId ?? '')?.name ?? 'charger'}${list[0] && list[0].slot > 0 ? ` ${list[0].slot + 1}` : ''}`,
+    kind: 'charge',
+    bars: list.map((r) => {
+      const pack = film.get('pack', r.packId)?.name ?? '';
+      return {
+        key: `${key}${r.packId}${r.fromS}`,
+        from: r.fromS * 1000,
+        to: r.toS * 1000,
+        text: pack,
+        more: `${Math.round(r.toShare * 100)} %`,
+        title: `${pack} from ${Math.round(r.fromShare * 100)} to ${Math.round(r.toShare * 100)} %, ready ${clockText(r.toS * 1000, zone.value)}${r.dry ? ', the source is empty then' : ''}`,
+      };
+    }),
   })),
 ]);
 </script>
@@ -34,25 +67,122 @@ const lanes = computed(() => [
   <section v-if="span && lanes.length > 0" class="lanes" aria-label="The day as time">
     <div v-for="l in lanes" :key="l.kind + l.name" class="lane" :class="l.kind">
       <span class="name">{{ l.name }}</span>
-      <div class="track"><span v-for="b in l.bars" :key="b.key" class="bar" :style="{ left: share(b.from), width: width(b.from, b.to) }" :title="b.title" :aria-label="b.title" role="img"><i>{{ b.text }} <span v-if="b.more">{{ b.more }}</span></i></span></div>
+      <div class="track">
+        <span
+          v-for="b in l.bars"
+          :key="b.key"
+          class="bar"
+          :style="{ left: share(b.from), width: width(b.from, b.to) }"
+          :title="b.title"
+          :aria-label="b.title"
+          role="img"
+          ><i
+            >{{ b.text }} <span v-if="b.more">{{ b.more }}</span></i
+          ></span
+        >
+      </div>
     </div>
-    <div class="lane axis"><span /><div class="track"><span v-for="(t, i) in ticks" :key="t" class="tick" :class="{ last: i === ticks.length - 1 }" :style="{ left: share(t) }">{{ clockText(t, zone) }}</span></div></div>
+    <div class="lane axis">
+      <span />
+      <div class="track">
+        <span
+          v-for="(t, i) in ticks"
+          :key="t"
+          class="tick"
+          :class="{ last: i === ticks.length - 1 }"
+          :style="{ left: share(t) }"
+          >{{ clockText(t, zone) }}</span
+        >
+      </div>
+    </div>
   </section>
 </template>
 
 <style scoped>
-.lanes { display: grid; gap: 2px; margin-top: 8px; min-width: 0; }
-.lane { display: grid; grid-template-columns: 128px minmax(0, 1fr); gap: 8px; align-items: center; }
-.name { font-size: 12.5px; font-stretch: 86%; color: var(--chalk-2); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.track { position: relative; height: 22px; background: var(--bench); }
-.bar { position: absolute; top: 2px; bottom: 2px; background: var(--ember); color: var(--bench); min-width: 3px; container-type: inline-size; }
-.bar i { font-style: normal; font-size: 11.5px; font-weight: 680; font-stretch: 80%; padding-left: 4px; white-space: nowrap; line-height: 18px; display: block; overflow: hidden; }
+.lanes {
+  display: grid;
+  gap: 2px;
+  margin-top: 8px;
+  min-width: 0;
+}
+.lane {
+  display: grid;
+  grid-template-columns: 128px minmax(0, 1fr);
+  gap: 8px;
+  align-items: center;
+}
+.name {
+  font-size: 12.5px;
+  font-stretch: 86%;
+  color: var(--chalk-2);
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.track {
+  position: relative;
+  height: 22px;
+  background: var(--bench);
+}
+.bar {
+  position: absolute;
+  top: 2px;
+  bottom: 2px;
+  background: var(--ember);
+  color: var(--bench);
+  min-width: 3px;
+  container-type: inline-size;
+}
+.bar i {
+  font-style: normal;
+  font-size: 11.5px;
+  font-weight: 680;
+  font-stretch: 80%;
+  padding-left: 4px;
+  white-space: nowrap;
+  line-height: 18px;
+  display: block;
+  overflow: hidden;
+}
 /* No half words: what has no room is said by its title. */
-@container (max-width: 54px) { .bar i span { display: none; } }
-@container (max-width: 22px) { .bar i { display: none; } }
-.charge .bar { background: repeating-linear-gradient(90deg, var(--ember-dim) 0 6px, var(--slab-3) 6px 8px); color: var(--chalk); }
-.axis .track { background: none; height: 16px; }
-.tick { position: absolute; font-size: 11px; color: var(--chalk-2); border-left: 1px solid var(--line); padding-left: 3px; }
-.tick.last { border-left: 0; border-right: 1px solid var(--line); transform: translateX(-100%); padding: 0 3px 0 0; }
-@media (max-width: 700px) { .lane { grid-template-columns: minmax(0, 1fr); gap: 0; } .tick:nth-child(even) { visibility: hidden; } }
+@container (max-width: 54px) {
+  .bar i span {
+    display: none;
+  }
+}
+@container (max-width: 22px) {
+  .bar i {
+    display: none;
+  }
+}
+.charge .bar {
+  background: repeating-linear-gradient(90deg, var(--ember-dim) 0 6px, var(--slab-3) 6px 8px);
+  color: var(--chalk);
+}
+.axis .track {
+  background: none;
+  height: 16px;
+}
+.tick {
+  position: absolute;
+  font-size: 11px;
+  color: var(--chalk-2);
+  border-left: 1px solid var(--line);
+  padding-left: 3px;
+}
+.tick.last {
+  border-left: 0;
+  border-right: 1px solid var(--line);
+  transform: translateX(-100%);
+  padding: 0 3px 0 0;
+}
+@media (max-width: 700px) {
+  .lane {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0;
+  }
+  .tick:nth-child(even) {
+    visibility: hidden;
+  }
+}
 </style>

@@ -16,17 +16,33 @@ const props = defineProps<{ day: Day }>();
 const film = useFilm();
 const reckoning = useReckoning();
 const DAY_MS = 86_400_000;
-const eve = computed(() => new Date(Date.parse(`${props.day.date.value}T00:00:00Z`) - DAY_MS).toISOString().slice(0, 10));
+const eve = computed(() =>
+  new Date(Date.parse(`${props.day.date.value}T00:00:00Z`) - DAY_MS).toISOString().slice(0, 10),
+);
 const today = ref('eve');
 const from = computed(() => (today.value === 'eve' ? eve.value : today.value));
 const start = ref('20:00');
 const kit = computed(() => reckoning.along);
 const hours = computed(() => {
   // On from a quarter of an hour before the first flight of a place until one after the last.
-  const spans = props.day.places.value.filter((p) => p.flights.length > 0).map((p) => Math.max(...p.flights.map((f) => f.endMs)) - Math.min(...p.flights.map((f) => f.startMs)) + 1_800_000);
+  const spans = props.day.places.value
+    .filter((p) => p.flights.length > 0)
+    .map(
+      (p) =>
+        Math.max(...p.flights.map((f) => f.endMs)) - Math.min(...p.flights.map((f) => f.startMs)) + 1_800_000,
+    );
   return Math.max(1, spans.reduce((sum, ms) => sum + ms, 0) / 3_600_000);
 });
-const evening = computed(() => eveningBefore(kit.value.packs, kit.value.devices, kit.value.chargers, from.value, props.day.date.value, hours.value));
+const evening = computed(() =>
+  eveningBefore(
+    kit.value.packs,
+    kit.value.devices,
+    kit.value.chargers,
+    from.value,
+    props.day.date.value,
+    hours.value,
+  ),
+);
 /** A clock some seconds after the start of the evening. */
 const at = (s: number): string => {
   const [h, m] = start.value.split(':').map(Number);
@@ -34,10 +50,32 @@ const at = (s: number): string => {
   return `${String(Math.floor(total / 60) % 24).padStart(2, '0')}:${String(total % 60).padStart(2, '0')}${total >= 1440 ? ' next day' : ''}`;
 };
 const charger = (id: string): string => film.get('charger', id)?.name ?? 'a charger';
-const order = computed(() => evening.value.topUp.map((t) => ({ ...t, run: evening.value.runs.find((r) => r.packId === t.pack.id) ?? null })));
-const set = (fields: object) => film.edit('film', film.filmId, { preferences: { ...film.film?.preferences, ...fields } as never }, 'charging');
-const STARTS = ['17:00', '18:00', '19:00', '20:00', '21:00', '22:00', '23:00'].map((value) => ({ value, label: value }));
-const whens = computed(() => [{ value: 'eve', label: 'the evening before' }, ...[2, 3, 5, 7, 14].map((n) => { const d = new Date(Date.parse(`${props.day.date.value}T00:00:00Z`) - n * DAY_MS).toISOString().slice(0, 10); return { value: d, label: `${n} days before` }; })]);
+const order = computed(() =>
+  evening.value.topUp.map((t) => ({
+    ...t,
+    run: evening.value.runs.find((r) => r.packId === t.pack.id) ?? null,
+  })),
+);
+const set = (fields: object) =>
+  film.edit(
+    'film',
+    film.filmId,
+    { preferences: { ...film.film?.preferences, ...fields } as never },
+    'charging',
+  );
+const STARTS = ['17:00', '18:00', '19:00', '20:00', '21:00', '22:00', '23:00'].map((value) => ({
+  value,
+  label: value,
+}));
+const whens = computed(() => [
+  { value: 'eve', label: 'the evening before' },
+  ...[2, 3, 5, 7, 14].map((n) => {
+    const d = new Date(Date.parse(`${props.day.date.value}T00:00:00Z`) - n * DAY_MS)
+      .toISOString()
+      .slice(0, 10);
+    return { value: d, label: `${n} days before` };
+  }),
+]);
 const days = computed(() => daysBetween(from.value, props.day.date.value));
 const percent = (share: number): string => write(share * 100, 'percent').number;
 </script>
@@ -47,37 +85,169 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
     <section aria-label="Charging on the day">
       <h2>On the day</h2>
       <ChargeLanes :day="day" />
-      <p v-if="kit.chargers.length === 0" class="quiet">No charger comes along. <RouterLink :to="{ name: 'kit' }">Enter those you own</RouterLink>: a pack that comes back during the day flies again.</p>
-      <div class="opts"><SwitchField label="Packs are charged between flights" :value="film.film?.preferences.chargeBetween ?? true" :save="(v) => set({ chargeBetween: v })" hint="On chargers in a vehicle or on a power bank; at the wall only where the place says there is one." /></div>
+      <p v-if="kit.chargers.length === 0" class="quiet">
+        No charger comes along. <RouterLink :to="{ name: 'kit' }">Enter those you own</RouterLink>: a pack
+        that comes back during the day flies again.
+      </p>
+      <div class="opts">
+        <SwitchField
+          label="Packs are charged between flights"
+          :value="film.film?.preferences.chargeBetween ?? true"
+          :save="(v) => set({ chargeBetween: v })"
+          hint="On chargers in a vehicle or on a power bank; at the wall only where the place says there is one."
+        />
+      </div>
     </section>
     <section aria-label="The evening before">
-      <h2>Before the shoot <span class="quiet">on {{ dateText(day.date.value) }}</span></h2>
-      <div class="opts"><PickField label="Charged on" :value="today" :options="whens" :save="(v) => { today = v; }" /><PickField label="Begin at" :value="start" :options="STARTS" :save="(v) => { start = v; }" /></div>
+      <h2>
+        Before the shoot <span class="quiet">on {{ dateText(day.date.value) }}</span>
+      </h2>
+      <div class="opts">
+        <PickField
+          label="Charged on"
+          :value="today"
+          :options="whens"
+          :save="
+            (v) => {
+              today = v;
+            }
+          "
+        /><PickField
+          label="Begin at"
+          :value="start"
+          :options="STARTS"
+          :save="
+            (v) => {
+              start = v;
+            }
+          "
+        />
+      </div>
       <p v-if="order.length === 0">Every pack that comes along is full for that day.</p>
       <table v-else>
-        <thead><tr><th scope="col">in this order</th><th scope="col">would hold</th><th scope="col">on</th><th scope="col">from</th><th scope="col">full at</th></tr></thead>
-        <tbody><tr v-for="t in order" :key="t.pack.id"><th scope="row">{{ t.pack.name }}<span v-if="t.drained" class="drained"> drained by itself</span></th><td><Fig :value="t.share * 100" quantity="percent" /></td><td>{{ t.run ? charger(t.run.chargerId) : 'no charger takes it' }}</td><td>{{ t.run ? at(t.run.fromS) : '' }}</td><td>{{ t.run ? (t.run.dry ? `ends at ${percent(t.run.toShare)} %: the source is empty` : at(t.run.toS)) : '' }}</td></tr></tbody>
+        <thead>
+          <tr>
+            <th scope="col">in this order</th>
+            <th scope="col">would hold</th>
+            <th scope="col">on</th>
+            <th scope="col">from</th>
+            <th scope="col">full at</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="t in order" :key="t.pack.id">
+            <th scope="row">
+              {{ t.pack.name }}<span v-if="t.drained" class="drained"> drained by itself</span>
+            </th>
+            <td><Fig :value="t.share * 100" quantity="percent" /></td>
+            <td>{{ t.run ? charger(t.run.chargerId) : 'no charger takes it' }}</td>
+            <td>{{ t.run ? at(t.run.fromS) : '' }}</td>
+            <td>
+              {{
+                t.run
+                  ? t.run.dry
+                    ? `ends at ${percent(t.run.toShare)} %: the source is empty`
+                    : at(t.run.toS)
+                  : ''
+              }}
+            </td>
+          </tr>
+        </tbody>
       </table>
-      <p v-if="order.length > 0"><b>All full by {{ at(evening.doneS) }}.</b> <span v-if="evening.notFull.length > 0" class="fault"><MarkSign severity="stop" /> Not full: {{ evening.notFull.map((p) => p.name).join(', ') }}. Find a charger with power for them, or plan with what they hold.</span></p>
-      <ul v-if="evening.devices.length > 0" class="devices"><li v-for="d in evening.devices" :key="d.device.id"><MarkSign v-if="!d.lasts" severity="care" /><span>{{ d.device.name }}: <Fig :value="d.device.charge * 100" quantity="percent" />, {{ d.lasts ? 'lasts the day' : `lasts ${(d.device.charge * d.device.hours).toFixed(1)} of ${hours.toFixed(1)} h` }}; full in {{ Math.round(d.minutes) }} min</span></li></ul>
-      <p v-if="evening.storage.length > 0"><MarkSign severity="note" /> {{ days }} days until the shoot: bring {{ evening.storage.map((p) => p.name).join(', ') }} to {{ STORAGE_SHARES[0] * 100 }} to {{ STORAGE_SHARES[1] * 100 }} % for storage, and charge the evening before.</p>
-      <ul class="cautions"><li v-for="c in PACK_CAUTIONS" :key="c">{{ c }}</li></ul>
+      <p v-if="order.length > 0">
+        <b>All full by {{ at(evening.doneS) }}.</b>
+        <span v-if="evening.notFull.length > 0" class="fault"
+          ><MarkSign severity="stop" /> Not full: {{ evening.notFull.map((p) => p.name).join(', ') }}. Find a
+          charger with power for them, or plan with what they hold.</span
+        >
+      </p>
+      <ul v-if="evening.devices.length > 0" class="devices">
+        <li v-for="d in evening.devices" :key="d.device.id">
+          <MarkSign v-if="!d.lasts" severity="care" /><span
+            >{{ d.device.name }}: <Fig :value="d.device.charge * 100" quantity="percent" />,
+            {{
+              d.lasts
+                ? 'lasts the day'
+                : `lasts ${(d.device.charge * d.device.hours).toFixed(1)} of ${hours.toFixed(1)} h`
+            }}; full in {{ Math.round(d.minutes) }} min</span
+          >
+        </li>
+      </ul>
+      <p v-if="evening.storage.length > 0">
+        <MarkSign severity="note" /> {{ days }} days until the shoot: bring
+        {{ evening.storage.map((p) => p.name).join(', ') }} to {{ STORAGE_SHARES[0] * 100 }} to
+        {{ STORAGE_SHARES[1] * 100 }} % for storage, and charge the evening before.
+      </p>
+      <ul class="cautions">
+        <li v-for="c in PACK_CAUTIONS" :key="c">{{ c }}</li>
+      </ul>
     </section>
   </div>
 </template>
 
 <style scoped>
-.charging { display: grid; gap: 18px; max-width: 1000px; }
-h2 { font-size: 16px; }
-p svg { display: inline-block; vertical-align: -1px; }
-.opts { display: flex; gap: 12px; flex-wrap: wrap; margin-top: 6px; }
-.opts > * { min-width: 170px; }
-table { border-collapse: collapse; font-size: 13.5px; margin: 6px 0; }
-th, td { text-align: left; font-weight: 400; padding: 3px 18px 3px 0; border-top: 1px solid var(--line); }
-thead th { color: var(--chalk-2); font-size: 12px; border-top: 0; }
-tbody th { font-weight: 620; }
-.drained { color: var(--care); font-weight: 400; font-size: 12px; }
-.devices, .cautions { display: grid; gap: 2px; padding: 0; list-style: none; }
-.devices li { display: flex; gap: 7px; align-items: center; }
-.cautions { color: var(--chalk-2); margin-top: 8px; border-left: 3px solid var(--care); padding-left: 10px; }
+.charging {
+  display: grid;
+  gap: 18px;
+  max-width: 1000px;
+}
+h2 {
+  font-size: 16px;
+}
+p svg {
+  display: inline-block;
+  vertical-align: -1px;
+}
+.opts {
+  display: flex;
+  gap: 12px;
+  flex-wrap: wrap;
+  margin-top: 6px;
+}
+.opts > * {
+  min-width: 170px;
+}
+table {
+  border-collapse: collapse;
+  font-size: 13.5px;
+  margin: 6px 0;
+}
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 3px 18px 3px 0;
+  border-top: 1px solid var(--line);
+}
+thead th {
+  color: var(--chalk-2);
+  font-size: 12px;
+  border-top: 0;
+}
+tbody th {
+  font-weight: 620;
+}
+.drained {
+  color: var(--care);
+  font-weight: 400;
+  font-size: 12px;
+}
+.devices,
+.cautions {
+  display: grid;
+  gap: 2px;
+  padding: 0;
+  list-style: none;
+}
+.devices li {
+  display: flex;
+  gap: 7px;
+  align-items: center;
+}
+.cautions {
+  color: var(--chalk-2);
+  margin-top: 8px;
+  border-left: 3px solid var(--care);
+  padding-left: 10px;
+}
 </style>

@@ -37,43 +37,146 @@ const looking = useLooking();
 const reckoning = useReckoning();
 const day = useDay();
 const acts = useFlightActs(day);
-const TABS = [{ id: 'flights', label: 'Flights' }, { id: 'charging', label: 'Charging' }, { id: 'chances', label: 'Chances' }, { id: 'log', label: 'Log' }] as const;
+const TABS = [
+  { id: 'flights', label: 'Flights' },
+  { id: 'charging', label: 'Charging' },
+  { id: 'chances', label: 'Chances' },
+  { id: 'log', label: 'Log' },
+] as const;
 const tab = ref<(typeof TABS)[number]['id']>('flights');
 const unfit = useTemplateRef<{ apply: (n: number) => void }>('unfit');
 const plan = (): void => void flights.plan(day.date.value);
-useFlightKeys(day, acts, (n) => unfit.value?.apply(n), plan, () => tab.value === 'flights' && !looking.keysShown);
+useFlightKeys(
+  day,
+  acts,
+  (n) => unfit.value?.apply(n),
+  plan,
+  () => tab.value === 'flights' && !looking.keysShown,
+);
 usePlaceRoute('flights', props);
-watch(day.date, () => { flights.stop(); flights.drop(); flights.nowMs = -Infinity; });
+watch(day.date, () => {
+  flights.stop();
+  flights.drop();
+  flights.nowMs = -Infinity;
+});
 const zone = computed(() => day.places.value[0]?.location.zone ?? 'UTC');
-const laid = computed(() => day.places.value.some((p) => p.flights.some((f) => f.planId !== null && !f.locked)));
+const laid = computed(() =>
+  day.places.value.some((p) => p.flights.some((f) => f.planId !== null && !f.locked)),
+);
 const now = computed(() => (Number.isFinite(flights.nowMs) ? clockText(flights.nowMs, zone.value) : ''));
-const setNow = (text: string): void => { flights.nowMs = text === '' ? -Infinity : localToUtc(day.date.value, minutesOf(text), zone.value); };
+const setNow = (text: string): void => {
+  flights.nowMs = text === '' ? -Infinity : localToUtc(day.date.value, minutesOf(text), zone.value);
+};
 const verdict = computed(() => {
   const out = day.unfit.value.length;
   const over = day.rows.value.filter((r) => r.flight.overWh > 0).length;
-  const done = [...reckoning.derived?.done ?? []].length;
+  const done = [...(reckoning.derived?.done ?? [])].length;
   if (day.rows.value.length + out === 0) return done > 0 ? 'Everything is in the can' : 'Nothing planned yet';
-  return [counted(day.rows.value.length, 'flight'), over > 0 ? `${over} ask too much of their pack` : '', out > 0 ? `${counted(out, 'slate')} in no flight` : over > 0 ? '' : 'everything fits', done > 0 ? `${done} in the can` : ''].filter(Boolean).join(' · ');
+  return [
+    counted(day.rows.value.length, 'flight'),
+    over > 0 ? `${over} ask too much of their pack` : '',
+    out > 0 ? `${counted(out, 'slate')} in no flight` : over > 0 ? '' : 'everything fits',
+    done > 0 ? `${done} in the can` : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
 });
 const fits = computed(() => day.unfit.value.length === 0 && !day.rows.value.some((r) => r.flight.overWh > 0));
-const warnings = computed(() => [...day.places.value.flatMap((p) => [...reckoning.derived?.placeWarnings.get(p.location.id) ?? [], ...findings.places.get(p.location.id) ?? []].filter((w) => w.code.startsWith('flight'))), ...reckoning.derived?.budget.warnings.filter((w) => /^(flight|pack|card)/.test(w.code)) ?? []]);
-const set = (fields: object) => store.edit('film', store.filmId, { preferences: { ...store.film?.preferences, ...fields } as never }, 'flying');
+const warnings = computed(() => [
+  ...day.places.value.flatMap((p) =>
+    [
+      ...(reckoning.derived?.placeWarnings.get(p.location.id) ?? []),
+      ...(findings.places.get(p.location.id) ?? []),
+    ].filter((w) => w.code.startsWith('flight')),
+  ),
+  ...(reckoning.derived?.budget.warnings.filter((w) => /^(flight|pack|card)/.test(w.code)) ?? []),
+]);
+const set = (fields: object) =>
+  store.edit(
+    'film',
+    store.filmId,
+    { preferences: { ...store.film?.preferences, ...fields } as never },
+    'flying',
+  );
 const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateText(d) })));
 </script>
 
 <template>
-  <TabbedView name="flights" title="Flights" :data-grounds="store.terrain.size" tabs-label="Parts of the flights" :tabs="TABS" :tab="tab" choices-label="Days" :choices="choices" :chosen="day.date.value" :verdict="{ say: verdict, not: !fits }" @tab="(id) => { tab = id; }" @choose="day.go">
-    <p v-if="day.places.value.length === 0" class="quiet">Flights belong to a place and a date. <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>.</p>
+  <TabbedView
+    name="flights"
+    title="Flights"
+    :data-grounds="store.terrain.size"
+    tabs-label="Parts of the flights"
+    :tabs="TABS"
+    :tab="tab"
+    choices-label="Days"
+    :choices="choices"
+    :chosen="day.date.value"
+    :verdict="{ say: verdict, not: !fits }"
+    @tab="
+      (id) => {
+        tab = id;
+      }
+    "
+    @choose="day.go"
+  >
+    <p v-if="day.places.value.length === 0" class="quiet">
+      Flights belong to a place and a date.
+      <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>.
+    </p>
     <div v-else-if="tab === 'flights'" class="cols">
       <div class="main">
         <div class="do no-print">
-          <button class="btn lead" title="Which slates, on which pack, in which order and minute (R)" :disabled="flights.busy" @click="plan">Plan the day</button>
-          <label class="now" title="Nothing is launched before; for a day that has begun.">from <input type="time" :value="now" aria-label="Plan from" @change="setNow(($event.target as HTMLInputElement).value)"></label>
-          <button class="btn" title="Keep this plan to compare with" @click="aside.put(day.date.value)">Put aside</button>
-          <button class="btn" :disabled="!laid" title="Let slates fall onto packs in list order again; locked flights stay" @click="edits.release(flights.placeIds(day.date.value))">Let go</button>
-          <SwitchField label="Two pilots" :value="store.film?.preferences.flyAtOnce ?? false" :save="(v) => set({ flyAtOnce: v })" hint="Each aircraft has its own pilot: they fly at the same time." />
-          <SwitchField label="Keep a spare" :value="store.film?.preferences.holdBackSpare ?? false" :save="(v) => set({ holdBackSpare: v })" hint="One pack of each aircraft is held back for luck." />
-          <button class="btn bare" :title="day.scale.value === 'energy' ? 'Lengths are energy: show minutes' : 'Lengths are minutes: show energy'" @click="day.scale.value = day.scale.value === 'energy' ? 'minutes' : 'energy'">{{ day.scale.value === 'energy' ? 'Lengths in energy' : 'Lengths in minutes' }}</button>
+          <button
+            class="btn lead"
+            title="Which slates, on which pack, in which order and minute (R)"
+            :disabled="flights.busy"
+            @click="plan"
+          >
+            Plan the day
+          </button>
+          <label class="now" title="Nothing is launched before; for a day that has begun."
+            >from
+            <input
+              type="time"
+              :value="now"
+              aria-label="Plan from"
+              @change="setNow(($event.target as HTMLInputElement).value)"
+          /></label>
+          <button class="btn" title="Keep this plan to compare with" @click="aside.put(day.date.value)">
+            Put aside
+          </button>
+          <button
+            class="btn"
+            :disabled="!laid"
+            title="Let slates fall onto packs in list order again; locked flights stay"
+            @click="edits.release(flights.placeIds(day.date.value))"
+          >
+            Let go
+          </button>
+          <SwitchField
+            label="Two pilots"
+            :value="store.film?.preferences.flyAtOnce ?? false"
+            :save="(v) => set({ flyAtOnce: v })"
+            hint="Each aircraft has its own pilot: they fly at the same time."
+          />
+          <SwitchField
+            label="Keep a spare"
+            :value="store.film?.preferences.holdBackSpare ?? false"
+            :save="(v) => set({ holdBackSpare: v })"
+            hint="One pack of each aircraft is held back for luck."
+          />
+          <button
+            class="btn bare"
+            :title="
+              day.scale.value === 'energy'
+                ? 'Lengths are energy: show minutes'
+                : 'Lengths are minutes: show energy'
+            "
+            @click="day.scale.value = day.scale.value === 'energy' ? 'minutes' : 'energy'"
+          >
+            {{ day.scale.value === 'energy' ? 'Lengths in energy' : 'Lengths in minutes' }}
+          </button>
         </div>
         <ProposalPane :day="day" />
         <RailPane :day="day" :acts="acts" />
@@ -91,10 +194,41 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
 </template>
 
 <style scoped>
-.cols { display: grid; grid-template-columns: minmax(0, 1fr) 330px; gap: 14px; align-items: start; }
-.main { min-width: 0; display: grid; gap: 6px; }
-.do { display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: center; }
-.now { display: flex; align-items: center; gap: 6px; color: var(--chalk-2); }
-.now input { background: var(--bench); color: var(--chalk); border: 0; border-bottom: 1px solid var(--chalk-3); min-height: var(--touch); padding: 0 8px; font: inherit; }
-@media (max-width: 1099px) { .cols { grid-template-columns: minmax(0, 1fr); } }
+.cols {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 330px;
+  gap: 14px;
+  align-items: start;
+}
+.main {
+  min-width: 0;
+  display: grid;
+  gap: 6px;
+}
+.do {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: center;
+}
+.now {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  color: var(--chalk-2);
+}
+.now input {
+  background: var(--bench);
+  color: var(--chalk);
+  border: 0;
+  border-bottom: 1px solid var(--chalk-3);
+  min-height: var(--touch);
+  padding: 0 8px;
+  font: inherit;
+}
+@media (max-width: 1099px) {
+  .cols {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

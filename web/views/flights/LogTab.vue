@@ -24,82 +24,355 @@ const props = defineProps<{ day: Day }>();
 const film = useFilm();
 const looking = useLooking();
 const reckoning = useReckoning();
-const VERDICTS = [{ value: 'as-planned' as const, label: 'as planned' }, { value: 'cut-short' as const, label: 'cut short' }, { value: 'longer' as const, label: 'longer' }, { value: 'trouble' as const, label: 'trouble' }];
-const STATES = [{ value: 'sound' as const, label: 'sound' }, { value: 'hot' as const, label: 'hot' }, { value: 'swollen' as const, label: 'swollen' }, { value: 'damaged' as const, label: 'damaged' }];
+const VERDICTS = [
+  { value: 'as-planned' as const, label: 'as planned' },
+  { value: 'cut-short' as const, label: 'cut short' },
+  { value: 'longer' as const, label: 'longer' },
+  { value: 'trouble' as const, label: 'trouble' },
+];
+const STATES = [
+  { value: 'sound' as const, label: 'sound' },
+  { value: 'hot' as const, label: 'hot' },
+  { value: 'swollen' as const, label: 'swollen' },
+  { value: 'damaged' as const, label: 'damaged' },
+];
 
-const draft = reactive({ packId: '', at: '08:00', minutes: 12, startShare: 1, endShare: 0.4, plannedWh: null as number | null, temperatureC: 15, verdict: 'as-planned' as Flown['verdict'], condition: 'sound' as Flown['condition'], notes: '' });
+const draft = reactive({
+  packId: '',
+  at: '08:00',
+  minutes: 12,
+  startShare: 1,
+  endShare: 0.4,
+  plannedWh: null as number | null,
+  temperatureC: 15,
+  verdict: 'as-planned' as Flown['verdict'],
+  condition: 'sound' as Flown['condition'],
+  notes: '',
+});
 const inCan = ref<ReadonlySet<string>>(new Set());
 const fault = ref('');
 const row = computed(() => props.day.row.value);
-const place = computed(() => props.day.places.value.find((p) => p.location.id === row.value?.locationId) ?? props.day.places.value[0] ?? null);
-const factor = computed(() => reckoning.along.aircraft.find((a) => a.id === row.value?.flight.aircraftId)?.energyFactor ?? 1);
+const place = computed(
+  () =>
+    props.day.places.value.find((p) => p.location.id === row.value?.locationId) ??
+    props.day.places.value[0] ??
+    null,
+);
+const factor = computed(
+  () => reckoning.along.aircraft.find((a) => a.id === row.value?.flight.aircraftId)?.energyFactor ?? 1,
+);
 /** The form starts from the flight in hand, as it was planned. */
-watch(row, (r) => {
-  if (!r || !place.value) return;
-  const { flight } = r;
-  const full = Math.max(1, flight.supply.fullWh);
-  Object.assign(draft, {
-    packId: flight.packId ?? '', at: clockText(flight.startMs, place.value.location.zone), minutes: Math.round(flight.seconds / 6) / 10, startShare: Math.round((flight.supply.availableWh / full) * 100) / 100,
-    endShare: Math.round((Math.max(0, flight.supply.availableWh - flight.usedWh) / full) * 100) / 100, plannedWh: Math.round((flight.usedWh / factor.value) * 100) / 100, temperatureC: place.value.location.temperatureC, verdict: 'as-planned', condition: 'sound', notes: '',
-  });
-  inCan.value = new Set(flight.stops.map((s) => s.shotId));
-}, { immediate: true });
-const stops = computed(() => row.value?.flight.stops.map((s) => ({ id: s.shotId, shot: reckoning.derived?.shots.get(s.shotId) ?? null })) ?? []);
-const toggle = (id: string): void => { const next = new Set(inCan.value); if (!next.delete(id)) next.add(id); inCan.value = next; };
-const packs = computed(() => film.list('pack').filter((p) => !p.retired).map((p) => ({ value: p.id, label: p.name })));
+watch(
+  row,
+  (r) => {
+    if (!r || !place.value) return;
+    const { flight } = r;
+    const full = Math.max(1, flight.supply.fullWh);
+    Object.assign(draft, {
+      packId: flight.packId ?? '',
+      at: clockText(flight.startMs, place.value.location.zone),
+      minutes: Math.round(flight.seconds / 6) / 10,
+      startShare: Math.round((flight.supply.availableWh / full) * 100) / 100,
+      endShare: Math.round((Math.max(0, flight.supply.availableWh - flight.usedWh) / full) * 100) / 100,
+      plannedWh: Math.round((flight.usedWh / factor.value) * 100) / 100,
+      temperatureC: place.value.location.temperatureC,
+      verdict: 'as-planned',
+      condition: 'sound',
+      notes: '',
+    });
+    inCan.value = new Set(flight.stops.map((s) => s.shotId));
+  },
+  { immediate: true },
+);
+const stops = computed(
+  () =>
+    row.value?.flight.stops.map((s) => ({
+      id: s.shotId,
+      shot: reckoning.derived?.shots.get(s.shotId) ?? null,
+    })) ?? [],
+);
+const toggle = (id: string): void => {
+  const next = new Set(inCan.value);
+  if (!next.delete(id)) next.add(id);
+  inCan.value = next;
+};
+const packs = computed(() =>
+  film
+    .list('pack')
+    .filter((p) => !p.retired)
+    .map((p) => ({ value: p.id, label: p.name })),
+);
 
-const onCard = (value: Flown) => (row.value && reckoning.derived ? recordedBy(film, reckoning.derived, row.value.flight, inCan.value, value.utcMs + value.minutes * 60_000) : null);
+const onCard = (value: Flown) =>
+  row.value && reckoning.derived
+    ? recordedBy(film, reckoning.derived, row.value.flight, inCan.value, value.utcMs + value.minutes * 60_000)
+    : null;
 const enter = (): void => {
   const { location } = place.value ?? {};
   const pack = film.get('pack', draft.packId);
-  if (!location || !pack) { fault.value = 'Choose the pack it was flown on.'; return; }
+  if (!location || !pack) {
+    fault.value = 'Choose the pack it was flown on.';
+    return;
+  }
   const aircraftId = row.value?.flight.aircraftId ?? pack.aircraftIds[0] ?? '';
   const value: Flown = {
-    id: uuid(), filmId: film.filmId, flightId: row.value?.flight.planId ?? null, aircraftId, packId: draft.packId, utcMs: Math.round(localToUtc(location.date, minutesOf(draft.at), location.zone)), minutes: draft.minutes,
-    startShare: draft.startShare, endShare: draft.endShare, plannedWh: draft.plannedWh, temperatureC: draft.temperatureC, verdict: draft.verdict, condition: draft.condition, shotIds: [...inCan.value], notes: draft.notes,
+    id: uuid(),
+    filmId: film.filmId,
+    flightId: row.value?.flight.planId ?? null,
+    aircraftId,
+    packId: draft.packId,
+    utcMs: Math.round(localToUtc(location.date, minutesOf(draft.at), location.zone)),
+    minutes: draft.minutes,
+    startShare: draft.startShare,
+    endShare: draft.endShare,
+    plannedWh: draft.plannedWh,
+    temperatureC: draft.temperatureC,
+    verdict: draft.verdict,
+    condition: draft.condition,
+    shotIds: [...inCan.value],
+    notes: draft.notes,
   };
   const recorded = onCard(value);
-  const faults = film.act('log flight', [...(recorded ? [{ kind: 'cardMove' as const, id: recorded.id, after: recorded as never }] : []), { kind: 'flown', id: value.id, after: value as never }, { kind: 'pack', id: pack.id, after: { ...pack, charge: draft.endShare, chargedOn: location.date, cycles: pack.cycles + 1, condition: draft.condition === 'sound' ? pack.condition : draft.condition } as never }]);
+  const faults = film.act('log flight', [
+    ...(recorded ? [{ kind: 'cardMove' as const, id: recorded.id, after: recorded as never }] : []),
+    { kind: 'flown', id: value.id, after: value as never },
+    {
+      kind: 'pack',
+      id: pack.id,
+      after: {
+        ...pack,
+        charge: draft.endShare,
+        chargedOn: location.date,
+        cycles: pack.cycles + 1,
+        condition: draft.condition === 'sound' ? pack.condition : draft.condition,
+      } as never,
+    },
+  ]);
   fault.value = faults[0]?.say ?? '';
-  if (faults.length === 0) looking.say(`Logged: ${pack.name} down to ${Math.round(draft.endShare * 100)} %${recorded ? `, ${recorded.gb.toFixed(1)} GB on its card` : ''}.`);
+  if (faults.length === 0)
+    looking.say(
+      `Logged: ${pack.name} down to ${Math.round(draft.endShare * 100)} %${recorded ? `, ${recorded.gb.toFixed(1)} GB on its card` : ''}.`,
+    );
 };
-const forget = (f: Flown): void => { film.remove('delete log entry', [{ kind: 'flown', id: f.id }]); looking.say('Taken out of the log. Ctrl+Z brings it back.'); };
+const forget = (f: Flown): void => {
+  film.remove('delete log entry', [{ kind: 'flown', id: f.id }]);
+  looking.say('Taken out of the log. Ctrl+Z brings it back.');
+};
 
 const calibration = computed(() => calibrationOf(film.kit));
-const log = computed(() => [...calibration.value.counted].sort((a, b) => b.flown.utcMs - a.flown.utcMs).slice(0, 60).map((c) => ({ ...c, pack: film.get('pack', c.flown.packId)?.name ?? '', craft: film.get('aircraft', c.flown.aircraftId)?.name ?? '', date: dateText(dateIn(c.flown.utcMs, place.value?.location.zone ?? 'UTC')), entry: film.get('flown', c.flown.id) })));
-const craft = computed(() => [...calibration.value.craft].map(([id, f]) => ({ name: film.get('aircraft', id)?.name ?? '', ...f })));
-const against = computed(() => [...calibration.value.packs].map(([id, f]) => ({ name: film.get('pack', id)?.name ?? '', ...f })).sort((a, b) => b.factor - a.factor));
-const more = (factor: number): string => `${factor >= 1 ? '+' : '−'}${Math.abs((factor - 1) * 100).toFixed(0)} %`;
-const learn = (v: boolean) => film.edit('film', film.filmId, { preferences: { ...film.film?.preferences, learn: v } as never }, 'learning');
+const log = computed(() =>
+  [...calibration.value.counted]
+    .sort((a, b) => b.flown.utcMs - a.flown.utcMs)
+    .slice(0, 60)
+    .map((c) => ({
+      ...c,
+      pack: film.get('pack', c.flown.packId)?.name ?? '',
+      craft: film.get('aircraft', c.flown.aircraftId)?.name ?? '',
+      date: dateText(dateIn(c.flown.utcMs, place.value?.location.zone ?? 'UTC')),
+      entry: film.get('flown', c.flown.id),
+    })),
+);
+const craft = computed(() =>
+  [...calibration.value.craft].map(([id, f]) => ({ name: film.get('aircraft', id)?.name ?? '', ...f })),
+);
+const against = computed(() =>
+  [...calibration.value.packs]
+    .map(([id, f]) => ({ name: film.get('pack', id)?.name ?? '', ...f }))
+    .sort((a, b) => b.factor - a.factor),
+);
+const more = (factor: number): string =>
+  `${factor >= 1 ? '+' : '−'}${Math.abs((factor - 1) * 100).toFixed(0)} %`;
+const learn = (v: boolean) =>
+  film.edit(
+    'film',
+    film.filmId,
+    { preferences: { ...film.film?.preferences, learn: v } as never },
+    'learning',
+  );
 </script>
 
 <template>
   <div class="log">
     <section aria-label="Log a flight">
-      <h2>Log a flight <span class="quiet">{{ row ? `flight ${row.number}, ${counted(row.flight.stops.length, 'slate')}` : 'without a plan' }}</span></h2>
+      <h2>
+        Log a flight
+        <span class="quiet">{{
+          row ? `flight ${row.number}, ${counted(row.flight.stops.length, 'slate')}` : 'without a plan'
+        }}</span>
+      </h2>
       <div class="form">
-        <PickField label="Pack" :value="draft.packId" :options="packs" :save="(v) => { draft.packId = v; }" />
-        <TextField label="Off at" type="time" :value="draft.at" :save="(v) => { draft.at = v; }" />
-        <NumberField label="In the air" :value="draft.minutes" quantity="minutes" :save="(v) => { draft.minutes = v; }" />
-        <NumberField label="At take-off" :value="draft.startShare" :scale="100" quantity="percent" :step="1" :save="(v) => { draft.startShare = v; }" />
-        <NumberField label="At landing" :value="draft.endShare" :scale="100" quantity="percent" :step="1" :save="(v) => { draft.endShare = v; }" />
-        <NumberField label="Air" :value="draft.temperatureC" quantity="celsius" :save="(v) => { draft.temperatureC = v; }" />
-        <PickField label="It went" :value="draft.verdict" :options="VERDICTS" :save="(v) => { draft.verdict = v; }" />
-        <PickField label="The pack is" :value="draft.condition" :options="STATES" :save="(v) => { draft.condition = v; }" />
+        <PickField
+          label="Pack"
+          :value="draft.packId"
+          :options="packs"
+          :save="
+            (v) => {
+              draft.packId = v;
+            }
+          "
+        />
+        <TextField
+          label="Off at"
+          type="time"
+          :value="draft.at"
+          :save="
+            (v) => {
+              draft.at = v;
+            }
+          "
+        />
+        <NumberField
+          label="In the air"
+          :value="draft.minutes"
+          quantity="minutes"
+          :save="
+            (v) => {
+              draft.minutes = v;
+            }
+          "
+        />
+        <NumberField
+          label="At take-off"
+          :value="draft.startShare"
+          :scale="100"
+          quantity="percent"
+          :step="1"
+          :save="
+            (v) => {
+              draft.startShare = v;
+            }
+          "
+        />
+        <NumberField
+          label="At landing"
+          :value="draft.endShare"
+          :scale="100"
+          quantity="percent"
+          :step="1"
+          :save="
+            (v) => {
+              draft.endShare = v;
+            }
+          "
+        />
+        <NumberField
+          label="Air"
+          :value="draft.temperatureC"
+          quantity="celsius"
+          :save="
+            (v) => {
+              draft.temperatureC = v;
+            }
+          "
+        />
+        <PickField
+          label="It went"
+          :value="draft.verdict"
+          :options="VERDICTS"
+          :save="
+            (v) => {
+              draft.verdict = v;
+            }
+          "
+        />
+        <PickField
+          label="The pack is"
+          :value="draft.condition"
+          :options="STATES"
+          :save="
+            (v) => {
+              draft.condition = v;
+            }
+          "
+        />
       </div>
-      <fieldset v-if="stops.length > 0"><legend>In the can</legend><label v-for="s in stops" :key="s.id"><input type="checkbox" :checked="inCan.has(s.id)" @change="toggle(s.id)"> {{ s.shot?.number }} <span dir="auto">{{ s.shot?.facts.shot.title || 'untitled' }}</span></label></fieldset>
+      <fieldset v-if="stops.length > 0">
+        <legend>In the can</legend>
+        <label v-for="s in stops" :key="s.id"
+          ><input type="checkbox" :checked="inCan.has(s.id)" @change="toggle(s.id)" /> {{ s.shot?.number }}
+          <span dir="auto">{{ s.shot?.facts.shot.title || 'untitled' }}</span></label
+        >
+      </fieldset>
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
-      <p class="do"><button class="btn lead" @click="enter">Enter in the log</button> <span class="faint">What is in the can is left out of the plan from then on; the pack stands at what it showed.</span></p>
+      <p class="do">
+        <button class="btn lead" @click="enter">Enter in the log</button>
+        <span class="faint"
+          >What is in the can is left out of the plan from then on; the pack stands at what it showed.</span
+        >
+      </p>
     </section>
     <section aria-label="What the log teaches">
       <h2>What it teaches</h2>
-      <SwitchField label="Logged flights correct the plan" :value="film.film?.preferences.learn ?? true" :save="learn" />
-      <p v-if="craft.length === 0" class="quiet">From three logged flights of an aircraft on, its real appetite is used.</p>
-      <ul v-else class="teach"><li v-for="c in craft" :key="c.name"><span><b>{{ c.name }}</b> takes {{ more(c.factor) }} against its rated figures, ± {{ (c.spread * 100).toFixed(0) }} %, from {{ c.flights }} flights</span></li><li v-for="p in against" :key="p.name"><MarkSign v-if="p.factor > 1.12" severity="care" /><span><b>{{ p.name }}</b> {{ more(p.factor) }} against its sisters, from {{ p.flights }} flights</span></li></ul>
+      <SwitchField
+        label="Logged flights correct the plan"
+        :value="film.film?.preferences.learn ?? true"
+        :save="learn"
+      />
+      <p v-if="craft.length === 0" class="quiet">
+        From three logged flights of an aircraft on, its real appetite is used.
+      </p>
+      <ul v-else class="teach">
+        <li v-for="c in craft" :key="c.name">
+          <span
+            ><b>{{ c.name }}</b> takes {{ more(c.factor) }} against its rated figures, ±
+            {{ (c.spread * 100).toFixed(0) }} %, from {{ c.flights }} flights</span
+          >
+        </li>
+        <li v-for="p in against" :key="p.name">
+          <MarkSign v-if="p.factor > 1.12" severity="care" /><span
+            ><b>{{ p.name }}</b> {{ more(p.factor) }} against its sisters, from {{ p.flights }} flights</span
+          >
+        </li>
+      </ul>
       <div class="scroll" tabindex="0" role="region" aria-label="Logged flights">
         <table>
-          <thead><tr><th scope="col">day</th><th scope="col">pack</th><th scope="col">aircraft</th><th scope="col">min</th><th scope="col">from</th><th scope="col">to</th><th scope="col">planned</th><th scope="col">took</th><th scope="col">against plan</th><th /></tr></thead>
-          <tbody><tr v-for="c in log" :key="c.flown.id" :class="{ odd: c.outlier }"><td>{{ c.date }}</td><td>{{ c.pack }}</td><td>{{ c.craft }}</td><td>{{ c.flown.minutes.toFixed(1) }}</td><td><Fig :value="c.flown.startShare * 100" quantity="percent" /></td><td><Fig :value="c.flown.endShare * 100" quantity="percent" /></td><td><Fig v-if="c.flown.plannedWh !== null" :value="c.flown.plannedWh" quantity="wattHours" /></td><td><Fig :value="c.usedWh" quantity="wattHours" /></td><td>{{ c.ratio === null ? 'not counted' : c.outlier ? `${more(c.ratio)}, far off: not counted` : more(c.ratio) }}</td><td><button v-if="c.entry" class="btn bare" :aria-label="`Delete the entry of ${c.date}, ${c.pack}`" @click="c.entry && forget(c.entry)">delete</button></td></tr></tbody>
+          <thead>
+            <tr>
+              <th scope="col">day</th>
+              <th scope="col">pack</th>
+              <th scope="col">aircraft</th>
+              <th scope="col">min</th>
+              <th scope="col">from</th>
+              <th scope="col">to</th>
+              <th scope="col">planned</th>
+              <th scope="col">took</th>
+              <th scope="col">against plan</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="c in log" :key="c.flown.id" :class="{ odd: c.outlier }">
+              <td>{{ c.date }}</td>
+              <td>{{ c.pack }}</td>
+              <td>{{ c.craft }}</td>
+              <td>{{ c.flown.minutes.toFixed(1) }}</td>
+              <td><Fig :value="c.flown.startShare * 100" quantity="percent" /></td>
+              <td><Fig :value="c.flown.endShare * 100" quantity="percent" /></td>
+              <td>
+                <Fig v-if="c.flown.plannedWh !== null" :value="c.flown.plannedWh" quantity="wattHours" />
+              </td>
+              <td><Fig :value="c.usedWh" quantity="wattHours" /></td>
+              <td>
+                {{
+                  c.ratio === null
+                    ? 'not counted'
+                    : c.outlier
+                      ? `${more(c.ratio)}, far off: not counted`
+                      : more(c.ratio)
+                }}
+              </td>
+              <td>
+                <button
+                  v-if="c.entry"
+                  class="btn bare"
+                  :aria-label="`Delete the entry of ${c.date}, ${c.pack}`"
+                  @click="c.entry && forget(c.entry)"
+                >
+                  delete
+                </button>
+              </td>
+            </tr>
+          </tbody>
         </table>
       </div>
     </section>
@@ -107,19 +380,89 @@ const learn = (v: boolean) => film.edit('film', film.filmId, { preferences: { ..
 </template>
 
 <style scoped>
-.log { display: grid; grid-template-columns: minmax(0, 420px) minmax(0, 1fr); gap: 24px; align-items: start; }
-.log > * { min-width: 0; }
-h2 { font-size: 16px; margin-bottom: 6px; }
-.form { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 8px; }
-fieldset { border: 1px solid var(--line); margin: 10px 0; padding: 6px 10px; display: grid; gap: 3px; }
-fieldset label { display: flex; gap: 8px; align-items: center; min-height: 26px; }
-.teach li { display: flex; gap: 7px; align-items: center; }
-.teach { padding: 0; list-style: none; margin: 6px 0; display: grid; gap: 2px; }
-table { border-collapse: collapse; font-size: 12.5px; font-stretch: 88%; width: 100%; }
-th, td { text-align: left; font-weight: 400; padding: 2px 10px 2px 0; border-top: 1px solid var(--line); white-space: nowrap; }
-thead th { color: var(--chalk-2); border-top: 0; }
-.odd { color: var(--care); }
-.scroll { overflow: auto; max-height: 360px; }
-.do { display: flex; gap: 10px; align-items: center; flex-wrap: wrap; }
-@media (max-width: 1099px) { .log { grid-template-columns: minmax(0, 1fr); } .form { grid-template-columns: repeat(2, minmax(0, 1fr)); } fieldset label { min-height: var(--touch); } }
+.log {
+  display: grid;
+  grid-template-columns: minmax(0, 420px) minmax(0, 1fr);
+  gap: 24px;
+  align-items: start;
+}
+.log > * {
+  min-width: 0;
+}
+h2 {
+  font-size: 16px;
+  margin-bottom: 6px;
+}
+.form {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 8px;
+}
+fieldset {
+  border: 1px solid var(--line);
+  margin: 10px 0;
+  padding: 6px 10px;
+  display: grid;
+  gap: 3px;
+}
+fieldset label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 26px;
+}
+.teach li {
+  display: flex;
+  gap: 7px;
+  align-items: center;
+}
+.teach {
+  padding: 0;
+  list-style: none;
+  margin: 6px 0;
+  display: grid;
+  gap: 2px;
+}
+table {
+  border-collapse: collapse;
+  font-size: 12.5px;
+  font-stretch: 88%;
+  width: 100%;
+}
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 2px 10px 2px 0;
+  border-top: 1px solid var(--line);
+  white-space: nowrap;
+}
+thead th {
+  color: var(--chalk-2);
+  border-top: 0;
+}
+.odd {
+  color: var(--care);
+}
+.scroll {
+  overflow: auto;
+  max-height: 360px;
+}
+.do {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+@media (max-width: 1099px) {
+  .log {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .form {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+  fieldset label {
+    min-height: var(--touch);
+  }
+}
 </style>

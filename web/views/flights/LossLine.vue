@@ -15,22 +15,59 @@ const at = computed(() => {
   const location = flight && reckoning.locations.find((l) => l.id === flight.locationId);
   return flight && location ? `${clockText(flight.startMs, location.zone)} at ${location.name}` : '';
 });
-const WORDS = { one: 'One card after another', 'fresh-away': 'A fresh card over water and far away', fresh: 'A fresh card each flight' } as const;
+const WORDS = {
+  one: 'One card after another',
+  'fresh-away': 'A fresh card over water and far away',
+  fresh: 'A fresh card each flight',
+} as const;
 const now = computed(() => film.film?.preferences.cardPolicy ?? 'one');
 /** Habits that put less at stake than this one, and whether there are cards for them. */
-const better = computed(() => props.cards.policies.filter((p) => p.policy !== now.value && p.aboardS < props.cards.aboardS * 0.98).map((p) => ({ ...p, say: WORDS[p.policy], enough: reckoning.along.cards.length >= p.cards })));
-const take = (cardPolicy: keyof typeof WORDS): void => { film.edit('film', film.filmId, { preferences: { ...film.film?.preferences, cardPolicy } as never }, 'cards'); };
+const better = computed(() =>
+  props.cards.policies
+    .filter((p) => p.policy !== now.value && p.aboardS < props.cards.aboardS * 0.98)
+    .map((p) => ({ ...p, say: WORDS[p.policy], enough: reckoning.along.cards.length >= p.cards })),
+);
+const take = (cardPolicy: keyof typeof WORDS): void => {
+  film.edit(
+    'film',
+    film.filmId,
+    { preferences: { ...film.film?.preferences, cardPolicy } as never },
+    'cards',
+  );
+};
 </script>
 
 <template>
   <p v-if="cards.aboardS > 0" class="loss">
-    At the worst moment, the flight of <span dir="auto">{{ at }}</span>, <b><Fig :value="cards.aboardS / 60" quantity="minutes" /></b> of footage that exists nowhere else are in the air, copied each evening<template v-if="cards.aboardOldGB > 0">, besides <Fig :value="cards.aboardOldGB" quantity="gigabytes" /> that are on that card already and nowhere else</template>.
-    <span v-for="p in better" :key="p.policy"> {{ p.say }} would make it <Fig :value="p.aboardS / 60" quantity="minutes" />. <button v-if="p.enough" class="btn" @click="take(p.policy)">{{ p.say }}</button><span v-else class="quiet">That takes {{ p.cards }} cards; {{ reckoning.along.cards.length }} come along.</span></span>
+    At the worst moment, the flight of <span dir="auto">{{ at }}</span>,
+    <b><Fig :value="cards.aboardS / 60" quantity="minutes" /></b> of footage that exists nowhere else are in
+    the air, copied each evening<template v-if="cards.aboardOldGB > 0"
+      >, besides <Fig :value="cards.aboardOldGB" quantity="gigabytes" /> that are on that card already and
+      nowhere else</template
+    >.
+    <span v-for="p in better" :key="p.policy">
+      {{ p.say }} would make it <Fig :value="p.aboardS / 60" quantity="minutes" />.
+      <button v-if="p.enough" class="btn" @click="take(p.policy)">{{ p.say }}</button><span
+        v-else
+        class="quiet"
+        >That takes {{ p.cards }} cards; {{ reckoning.along.cards.length }} come along.</span
+      ></span
+    >
   </p>
 </template>
 
 <style scoped>
-.loss { font-size: 13px; display: block; }
-.btn { min-height: 26px; padding: 1px 8px; }
-@media (max-width: 1099px) { .btn { min-height: var(--touch); } }
+.loss {
+  font-size: 13px;
+  display: block;
+}
+.btn {
+  min-height: 26px;
+  padding: 1px 8px;
+}
+@media (max-width: 1099px) {
+  .btn {
+    min-height: var(--touch);
+  }
+}
 </style>

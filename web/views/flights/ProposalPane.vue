@@ -19,59 +19,183 @@ const ids = computed(() => flights.placeIds(props.day.date.value));
 const now = computed(() => (reckoning.derived ? weighFlights(reckoning.derived, ids.value) : null));
 const would = computed(() => (flights.would ? weighFlights(flights.would, ids.value) : null));
 const lines = computed(() => {
-  const named: [string, FlightsWeighed | null][] = [['as it is', now.value], ['put aside', aside.kept?.weighed ?? null], [flights.refused.size > 0 ? 'as ticked' : 'as proposed', would.value]];
+  const named: [string, FlightsWeighed | null][] = [
+    ['as it is', now.value],
+    ['put aside', aside.kept?.weighed ?? null],
+    [flights.refused.size > 0 ? 'as ticked' : 'as proposed', would.value],
+  ];
   return named.flatMap(([name, w]): [string, FlightsWeighed][] => (w ? [[name, w]] : []));
 });
 const flown = (w: FlightsWeighed): number => w.flown.must + w.flown.should + w.flown.could;
-const rows = computed(() => flights.proposal?.flights.map((f, i) => ({
-  f, i, pack: film.get('pack', f.packId)?.name ?? '', place: film.get('location', f.locationId), turned: f.stops.filter((s) => s.turned).length,
-  slates: f.stops.map((s) => `${reckoning.derived?.shots.get(s.shotId)?.number ?? ''}${s.turned ? '\u21c4' : ''}`).join(' '),
-})) ?? []);
-const left = computed(() => flights.proposal?.left.map((id) => reckoning.derived?.shots.get(id)).filter((s) => s !== undefined) ?? []);
+const rows = computed(
+  () =>
+    flights.proposal?.flights.map((f, i) => ({
+      f,
+      i,
+      pack: film.get('pack', f.packId)?.name ?? '',
+      place: film.get('location', f.locationId),
+      turned: f.stops.filter((s) => s.turned).length,
+      slates: f.stops
+        .map((s) => `${reckoning.derived?.shots.get(s.shotId)?.number ?? ''}${s.turned ? '\u21c4' : ''}`)
+        .join(' '),
+    })) ?? [],
+);
+const left = computed(
+  () =>
+    flights.proposal?.left.map((id) => reckoning.derived?.shots.get(id)).filter((s) => s !== undefined) ?? [],
+);
 const bound = computed(() => {
   const p = flights.proposal;
   if (!p) return '';
-  if (p.proven) return 'Proven: no order, pack or minute does better, for musts first, then shoulds and coulds, then fewest flights, then least time.';
+  if (p.proven)
+    return 'Proven: no order, pack or minute does better, for musts first, then shoulds and coulds, then fewest flights, then least time.';
   const more = Math.floor(p.weightBound - p.weight + 0.001);
   const [musts, rest] = [Math.floor(more / 1_000_000), more % 1_000_000];
   const shoulds = Math.floor(rest / 1000);
-  const gain = [musts > 0 ? `${musts} must${musts > 1 ? 's' : ''}` : '', shoulds > 0 ? `${shoulds} should${shoulds > 1 ? 's' : ''}` : '', rest % 1000 > 0 ? `${rest % 1000} could` : ''].filter(Boolean).join(', ');
-  return gain ? `The best that was found; at the very most ${gain} more could be had.` : 'Every slate it could be worth is in it; fewer flights or less time may still be possible.';
+  const gain = [
+    musts > 0 ? `${musts} must${musts > 1 ? 's' : ''}` : '',
+    shoulds > 0 ? `${shoulds} should${shoulds > 1 ? 's' : ''}` : '',
+    rest % 1000 > 0 ? `${rest % 1000} could` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+  return gain
+    ? `The best that was found; at the very most ${gain} more could be had.`
+    : 'Every slate it could be worth is in it; fewer flights or less time may still be possible.';
 });
 </script>
 
 <template>
-  <section v-if="flights.busy || flights.proposal || flights.failed || aside.kept" class="proposal" aria-label="Planned day">
+  <section
+    v-if="flights.busy || flights.proposal || flights.failed || aside.kept"
+    class="proposal"
+    aria-label="Planned day"
+  >
     <p v-if="flights.failed" class="fault" role="alert">{{ flights.failed }}</p>
-    <p v-if="flights.busy" role="status">Planning … {{ flights.progress }} <button class="btn" @click="flights.stop">Stop, keep the best so far</button></p>
+    <p v-if="flights.busy" role="status">
+      Planning … {{ flights.progress }}
+      <button class="btn" @click="flights.stop">Stop, keep the best so far</button>
+    </p>
     <table v-if="lines.length > 1">
-      <thead><tr><th /><th scope="col">flown</th><th scope="col">musts</th><th scope="col">flights</th><th scope="col">packs</th><th scope="col">in the air</th><th scope="col">energy</th><th scope="col">late</th><th scope="col">over</th></tr></thead>
-      <tbody><tr v-for="[name, w] in lines" :key="name"><th scope="row">{{ name }}</th><td>{{ flown(w) }}<span class="unit">of {{ flown(w) + w.unflown }}</span></td><td>{{ w.flown.must }}</td><td>{{ w.flights }}</td><td>{{ w.packs }}</td><td><Fig :value="w.airborneS / 60" quantity="minutes" /></td><td><Fig :value="w.usedWh" quantity="wattHours" /></td><td>{{ w.late }}</td><td>{{ w.over }}</td></tr></tbody>
+      <thead>
+        <tr>
+          <th />
+          <th scope="col">flown</th>
+          <th scope="col">musts</th>
+          <th scope="col">flights</th>
+          <th scope="col">packs</th>
+          <th scope="col">in the air</th>
+          <th scope="col">energy</th>
+          <th scope="col">late</th>
+          <th scope="col">over</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="[name, w] in lines" :key="name">
+          <th scope="row">{{ name }}</th>
+          <td>
+            {{ flown(w) }}<span class="unit">of {{ flown(w) + w.unflown }}</span>
+          </td>
+          <td>{{ w.flown.must }}</td>
+          <td>{{ w.flights }}</td>
+          <td>{{ w.packs }}</td>
+          <td><Fig :value="w.airborneS / 60" quantity="minutes" /></td>
+          <td><Fig :value="w.usedWh" quantity="wattHours" /></td>
+          <td>{{ w.late }}</td>
+          <td>{{ w.over }}</td>
+        </tr>
+      </tbody>
     </table>
     <template v-if="flights.proposal && !flights.busy">
       <ul class="pieces">
         <li v-for="r in rows" :key="r.i">
-          <label><input type="checkbox" :checked="r.f.fixed || !flights.refused.has(r.i)" :disabled="r.f.fixed" @change="flights.refuse(r.i)"> <b>{{ clockText(r.f.launchMs, r.place?.zone ?? 'UTC') }} {{ r.pack }}</b> <span>{{ r.slates }}</span> <span class="quiet" dir="auto">{{ r.place?.name }}{{ r.f.fixed ? ', locked' : '' }}</span> <Fig :value="r.f.airborneS / 60" quantity="minutes" /></label>
+          <label
+            ><input
+              type="checkbox"
+              :checked="r.f.fixed || !flights.refused.has(r.i)"
+              :disabled="r.f.fixed"
+              @change="flights.refuse(r.i)" />
+            <b>{{ clockText(r.f.launchMs, r.place?.zone ?? 'UTC') }} {{ r.pack }}</b>
+            <span>{{ r.slates }}</span>
+            <span class="quiet" dir="auto">{{ r.place?.name }}{{ r.f.fixed ? ', locked' : '' }}</span>
+            <Fig :value="r.f.airborneS / 60" quantity="minutes"
+          /></label>
         </li>
       </ul>
-      <p v-if="left.length > 0" class="quiet">Left out: {{ left.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`).join(', ') }}.</p>
+      <p v-if="left.length > 0" class="quiet">
+        Left out: {{ left.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`).join(', ') }}.
+      </p>
       <p class="do">
-        <button class="btn lead" title="Enter" @click="flights.take">{{ flights.refused.size > 0 ? 'Take what is ticked' : 'Take it' }}</button><button class="btn" title="Esc" @click="flights.drop">Leave it</button>
-        <span class="faint">{{ bound }} <template v-if="rows.some((r) => r.turned > 0)">⇄ flown the other way round.</template></span>
+        <button class="btn lead" title="Enter" @click="flights.take">
+          {{ flights.refused.size > 0 ? 'Take what is ticked' : 'Take it' }}</button><button
+          class="btn"
+          title="Esc"
+          @click="flights.drop"
+        >
+          Leave it
+        </button>
+        <span class="faint"
+          >{{ bound }}
+          <template v-if="rows.some((r) => r.turned > 0)">⇄ flown the other way round.</template></span
+        >
       </p>
     </template>
-    <p v-if="aside.kept && !flights.proposal && !flights.busy" class="do"><button class="btn" @click="aside.bringBack">Bring back what was put aside</button><button class="btn bare" @click="aside.forget">Forget it</button></p>
+    <p v-if="aside.kept && !flights.proposal && !flights.busy" class="do">
+      <button class="btn" @click="aside.bringBack">Bring back what was put aside</button
+      ><button class="btn bare" @click="aside.forget">Forget it</button>
+    </p>
   </section>
 </template>
 
 <style scoped>
-.proposal { background: var(--slab-2); padding: 8px 10px; display: grid; gap: 6px; font-size: 13px; min-width: 0; overflow-x: auto; }
-table { border-collapse: collapse; font-stretch: 88%; }
-th, td { text-align: left; font-weight: 400; padding: 1px 12px 1px 0; white-space: nowrap; }
-thead th { color: var(--chalk-2); font-size: 12px; }
-tbody tr:last-child { font-weight: 620; }
-.pieces { display: flex; flex-wrap: wrap; gap: 2px 18px; }
-.pieces label { display: inline-flex; gap: 7px; align-items: center; min-height: 26px; cursor: pointer; }
-.do { display: flex; flex-wrap: wrap; gap: 6px 10px; align-items: center; }
-@media (max-width: 1099px) { .pieces label { min-height: var(--touch); } }
+.proposal {
+  background: var(--slab-2);
+  padding: 8px 10px;
+  display: grid;
+  gap: 6px;
+  font-size: 13px;
+  min-width: 0;
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  font-stretch: 88%;
+}
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 1px 12px 1px 0;
+  white-space: nowrap;
+}
+thead th {
+  color: var(--chalk-2);
+  font-size: 12px;
+}
+tbody tr:last-child {
+  font-weight: 620;
+}
+.pieces {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+}
+.pieces label {
+  display: inline-flex;
+  gap: 7px;
+  align-items: center;
+  min-height: 26px;
+  cursor: pointer;
+}
+.do {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  align-items: center;
+}
+@media (max-width: 1099px) {
+  .pieces label {
+    min-height: var(--touch);
+  }
+}
 </style>

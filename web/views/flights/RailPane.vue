@@ -15,61 +15,193 @@ const looking = useLooking();
 const spareBox = useTemplateRef<HTMLElement[]>('spareBox');
 const listBox = useTemplateRef<HTMLElement>('listBox');
 const { spares } = props.day;
-const byPlace = computed(() => props.day.places.value.map((place) => ({ place, rows: props.day.rows.value.filter((r) => r.locationId === place.location.id) })));
+const byPlace = computed(() =>
+  props.day.places.value.map((place) => ({
+    place,
+    rows: props.day.rows.value.filter((r) => r.locationId === place.location.id),
+  })),
+);
 
 const { tried, over, would, clear, put } = useTryOut(props.acts);
-const wouldOf = (row: RailRow) => { const w = would(row.flight, row.key); return w && { landsWith: w.landsWith, overWh: w.overWh, used: w.ratedWh > 0 ? (w.usedWh / w.ratedWh) * row.rated : 0 }; };
+const wouldOf = (row: RailRow) => {
+  const w = would(row.flight, row.key);
+  return (
+    w && {
+      landsWith: w.landsWith,
+      overWh: w.overWh,
+      used: w.ratedWh > 0 ? (w.usedWh / w.ratedWh) * row.rated : 0,
+    }
+  );
+};
 
 let stop = (): void => undefined;
 const hang = (): void => {
   stop();
-  const packs = (spareBox.value ?? []).map((element) => dropTargetForElements({
-    element,
-    canDrop: ({ source }) => draggedShot(source.data) !== '' && (spares.value.find((p) => p.id === element.dataset['spare'])?.aircraftIds.includes(String(source.data['craft'])) ?? false),
-    onDragEnter: ({ source }) => over(draggedShot(source.data), { to: 'pack', packId: element.dataset['spare'] ?? '' }, element.dataset['spare'] ?? ''), onDragLeave: clear,
-    onDrop: ({ source }) => put(draggedShot(source.data), { to: 'pack', packId: element.dataset['spare'] ?? '' }),
-  }));
-  const list = listBox.value ? [dropTargetForElements({ element: listBox.value, canDrop: ({ source }) => draggedShot(source.data) !== '', onDragEnter: ({ source }) => over(draggedShot(source.data), { to: 'list' }, ''), onDragLeave: clear, onDrop: ({ source }) => put(draggedShot(source.data), { to: 'list' }) })] : [];
+  const packs = (spareBox.value ?? []).map((element) =>
+    dropTargetForElements({
+      element,
+      canDrop: ({ source }) =>
+        draggedShot(source.data) !== '' &&
+        (spares.value
+          .find((p) => p.id === element.dataset['spare'])
+          ?.aircraftIds.includes(String(source.data['craft'])) ??
+          false),
+      onDragEnter: ({ source }) =>
+        over(
+          draggedShot(source.data),
+          { to: 'pack', packId: element.dataset['spare'] ?? '' },
+          element.dataset['spare'] ?? '',
+        ),
+      onDragLeave: clear,
+      onDrop: ({ source }) =>
+        put(draggedShot(source.data), { to: 'pack', packId: element.dataset['spare'] ?? '' }),
+    }),
+  );
+  const list = listBox.value
+    ? [
+        dropTargetForElements({
+          element: listBox.value,
+          canDrop: ({ source }) => draggedShot(source.data) !== '',
+          onDragEnter: ({ source }) => over(draggedShot(source.data), { to: 'list' }, ''),
+          onDragLeave: clear,
+          onDrop: ({ source }) => put(draggedShot(source.data), { to: 'list' }),
+        }),
+      ]
+    : [];
   stop = combine(...packs, ...list);
 };
-watch([spareBox, listBox, () => spares.value.map((p) => p.id).join()], hang, { flush: 'post', immediate: true });
+watch([spareBox, listBox, () => spares.value.map((p) => p.id).join()], hang, {
+  flush: 'post',
+  immediate: true,
+});
 onBeforeUnmount(() => stop());
 </script>
 
 <template>
   <section class="railpane" aria-label="Flights of the day">
     <template v-for="{ place, rows } in byPlace" :key="place.location.id">
-      <h2 dir="auto">{{ place.location.name }} <span class="quiet">{{ place.location.windowStart }} to {{ place.location.windowEnd }}</span></h2>
+      <h2 dir="auto">
+        {{ place.location.name }}
+        <span class="quiet">{{ place.location.windowStart }} to {{ place.location.windowEnd }}</span>
+      </h2>
       <ul v-if="rows.length > 0">
         <FlightRow
-          v-for="r in rows" :key="r.key" :row="r" :chosen="day.row.value?.key === r.key" :would="wouldOf(r)" :mark="day.row.value?.key === r.key ? day.mark.value : null"
-          @choose="(id) => day.choose(r.key, id)" @over="(id, at) => over(id, { to: 'flight', index: r.index, at }, r.key)" @leave="clear" @put="(id, at) => put(id, { to: 'flight', index: r.index, at })" @lock="acts.lock(r)"
+          v-for="r in rows"
+          :key="r.key"
+          :row="r"
+          :chosen="day.row.value?.key === r.key"
+          :would="wouldOf(r)"
+          :mark="day.row.value?.key === r.key ? day.mark.value : null"
+          @choose="(id) => day.choose(r.key, id)"
+          @over="(id, at) => over(id, { to: 'flight', index: r.index, at }, r.key)"
+          @leave="clear"
+          @put="(id, at) => put(id, { to: 'flight', index: r.index, at })"
+          @lock="acts.lock(r)"
         />
       </ul>
-      <p v-else class="quiet">No flight here. <template v-if="place.fill.unfit.length > 0">Its slates find no pack; see below what would help.</template><template v-else>Add slates on the bench.</template></p>
+      <p v-else class="quiet">
+        No flight here.
+        <template v-if="place.fill.unfit.length > 0"
+          >Its slates find no pack; see below what would help.</template
+        ><template v-else>Add slates on the bench.</template>
+      </p>
     </template>
     <div class="drops">
-      <p v-if="spares.length > 0" class="spares"><span class="label">not flown</span> <span v-for="p in spares" :key="p.id" ref="spareBox" class="spare" :data-spare="p.id">{{ p.name }} <span class="unit">{{ Math.round(p.charge * 100) }} %</span></span></p>
-      <p ref="listBox" class="list" title="Drop a slate here to let it fall onto a pack in list order again">back to the list</p>
+      <p v-if="spares.length > 0" class="spares">
+        <span class="label">not flown</span>
+        <span v-for="p in spares" :key="p.id" ref="spareBox" class="spare" :data-spare="p.id"
+          >{{ p.name }} <span class="unit">{{ Math.round(p.charge * 100) }} %</span></span
+        >
+      </p>
+      <p ref="listBox" class="list" title="Drop a slate here to let it fall onto a pack in list order again">
+        back to the list
+      </p>
     </div>
-    <p v-if="tried && !tried.places" class="fault">It cannot go there: another aircraft, or a locked flight.</p>
-    <p class="legend"><span class="sw take" /> takes <span class="sw setup" /> set-up <span class="sw leg" /> take-off, legs <span class="sw home" /> way home <span class="sw ground" /> reserve and what is never planned; the sky above each piece <template v-if="looking.shotId">· <kbd>Alt</kbd> and arrows move the slate in hand</template></p>
+    <p v-if="tried && !tried.places" class="fault">
+      It cannot go there: another aircraft, or a locked flight.
+    </p>
+    <p class="legend">
+      <span class="sw take" /> takes <span class="sw setup" /> set-up <span class="sw leg" /> take-off, legs
+      <span class="sw home" /> way home <span class="sw ground" /> reserve and what is never planned; the sky
+      above each piece
+      <template v-if="looking.shotId">· <kbd>Alt</kbd> and arrows move the slate in hand</template>
+    </p>
   </section>
 </template>
 
 <style scoped>
-.railpane { min-width: 0; display: grid; gap: 3px; align-content: start; }
-h2 { font-size: 15px; font-stretch: 104%; margin-top: 6px; }
-.drops { display: flex; flex-wrap: wrap; gap: 6px 14px; align-items: center; border-top: 1px solid var(--line); padding-top: 6px; }
-.spares { display: flex; flex-wrap: wrap; gap: 4px 6px; align-items: baseline; }
-.spare { border: 1px dashed var(--chalk-3); padding: 2px 8px; font-weight: 620; font-stretch: 90%; }
-.list { border: 1px dashed var(--line); padding: 2px 10px; color: var(--chalk-2); font-stretch: 88%; }
-.legend { font-size: 12px; font-stretch: 86%; color: var(--chalk-2); display: flex; flex-wrap: wrap; align-items: center; gap: 4px; }
-.sw { display: inline-block; width: 12px; height: 11px; margin-left: 6px; }
-.sw.take { background: var(--ember); margin-left: 0; }
-.sw.setup { background: var(--ember-2); }
-.sw.leg { background: var(--ember-dim); }
-.sw.home { border: 1px dashed var(--ember); }
-.sw.ground { background: repeating-linear-gradient(45deg, var(--hatch) 0 3px, var(--slab-3) 3px 6px); }
-@media (max-width: 1099px) { .list, .legend kbd { display: none; } }
+.railpane {
+  min-width: 0;
+  display: grid;
+  gap: 3px;
+  align-content: start;
+}
+h2 {
+  font-size: 15px;
+  font-stretch: 104%;
+  margin-top: 6px;
+}
+.drops {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: center;
+  border-top: 1px solid var(--line);
+  padding-top: 6px;
+}
+.spares {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 6px;
+  align-items: baseline;
+}
+.spare {
+  border: 1px dashed var(--chalk-3);
+  padding: 2px 8px;
+  font-weight: 620;
+  font-stretch: 90%;
+}
+.list {
+  border: 1px dashed var(--line);
+  padding: 2px 10px;
+  color: var(--chalk-2);
+  font-stretch: 88%;
+}
+.legend {
+  font-size: 12px;
+  font-stretch: 86%;
+  color: var(--chalk-2);
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px;
+}
+.sw {
+  display: inline-block;
+  width: 12px;
+  height: 11px;
+  margin-left: 6px;
+}
+.sw.take {
+  background: var(--ember);
+  margin-left: 0;
+}
+.sw.setup {
+  background: var(--ember-2);
+}
+.sw.leg {
+  background: var(--ember-dim);
+}
+.sw.home {
+  border: 1px dashed var(--ember);
+}
+.sw.ground {
+  background: repeating-linear-gradient(45deg, var(--hatch) 0 3px, var(--slab-3) 3px 6px);
+}
+@media (max-width: 1099px) {
+  .list,
+  .legend kbd {
+    display: none;
+  }
+}
 </style>

@@ -15,9 +15,21 @@ const acts = useActs();
 const film = useFilm();
 const looking = useLooking();
 const reckoning = useReckoning();
-const WHY = { 'no-pack': 'no pack is left for it', 'over-pack': 'more than a full pack may give', wind: 'the wind is too strong on the way', 'no-aircraft': 'no aircraft in use', 'no-path': 'its move has no path', 'no-charge': 'what is left holds too little', held: 'the packs left are given to later flights' } as const;
+const WHY = {
+  'no-pack': 'no pack is left for it',
+  'over-pack': 'more than a full pack may give',
+  wind: 'the wind is too strong on the way',
+  'no-aircraft': 'no aircraft in use',
+  'no-path': 'its move has no path',
+  'no-charge': 'what is left holds too little',
+  held: 'the packs left are given to later flights',
+} as const;
 const RANK = { must: 0, should: 1, could: 2 } as const;
-const rows = computed(() => props.day.unfit.value.flatMap((u) => (u.shot ? [{ ...u, shot: u.shot }] : [])).sort((a, b) => RANK[a.shot.facts.shot.priority] - RANK[b.shot.facts.shot.priority]));
+const rows = computed(() =>
+  props.day.unfit.value
+    .flatMap((u) => (u.shot ? [{ ...u, shot: u.shot }] : []))
+    .sort((a, b) => RANK[a.shot.facts.shot.priority] - RANK[b.shot.facts.shot.priority]),
+);
 const picked = computed(() => rows.value.find((r) => r.shotId === looking.shotId) ?? rows.value[0] ?? null);
 const cures = shallowRef<readonly Cure[]>([]);
 const looked = ref(false);
@@ -30,8 +42,19 @@ const look = (): void => {
   looked.value = true;
   cures.value = input && derived && id !== undefined ? curesFor(input, derived, id, reckoner) : [];
 };
-watch([() => picked.value?.shotId, () => reckoning.derived], () => { cures.value = []; looked.value = false; inTurn(reckoner, look); }, { immediate: true });
-const apply = (n: number): void => { const cure = cures.value[n]; if (cure) acts.applyCure(cure); };
+watch(
+  [() => picked.value?.shotId, () => reckoning.derived],
+  () => {
+    cures.value = [];
+    looked.value = false;
+    inTurn(reckoner, look);
+  },
+  { immediate: true },
+);
+const apply = (n: number): void => {
+  const cure = cures.value[n];
+  if (cure) acts.applyCure(cure);
+};
 defineExpose({ apply });
 </script>
 
@@ -40,10 +63,21 @@ defineExpose({ apply });
     <h2>In no flight</h2>
     <ul>
       <li v-for="r in rows" :key="r.shotId" :class="{ picked: r.shotId === picked?.shotId }">
-        <button class="slate" @click="looking.pick(r.shotId)"><MarkSign :severity="r.shot.facts.shot.priority === 'could' ? 'care' : 'stop'" /> <b>{{ r.shot.number }}</b> <span dir="auto">{{ r.shot.facts.shot.title || 'untitled' }}</span> <span class="quiet">{{ r.shot.facts.shot.priority }}, {{ WHY[r.reason] }}{{ r.shortWh > 0 ? ` (${r.shortWh.toFixed(1)} Wh)` : '' }}</span></button>
+        <button class="slate" @click="looking.pick(r.shotId)">
+          <MarkSign :severity="r.shot.facts.shot.priority === 'could' ? 'care' : 'stop'" />
+          <b>{{ r.shot.number }}</b> <span dir="auto">{{ r.shot.facts.shot.title || 'untitled' }}</span>
+          <span class="quiet"
+            >{{ r.shot.facts.shot.priority }}, {{ WHY[r.reason]
+            }}{{ r.shortWh > 0 ? ` (${r.shortWh.toFixed(1)} Wh)` : '' }}</span
+          >
+        </button>
         <p v-if="r.shotId === picked?.shotId" class="cures">
-          <button v-for="(c, i) in cures" :key="c.say" class="btn" :title="`Key ${i + 1}`" @click="apply(i)"><span class="unit">{{ i + 1 }}</span> {{ c.say }}</button>
-          <span v-if="looked && cures.length === 0" class="faint">Nothing small would bring it in: another pack, another day, or leave it.</span>
+          <button v-for="(c, i) in cures" :key="c.say" class="btn" :title="`Key ${i + 1}`" @click="apply(i)">
+            <span class="unit">{{ i + 1 }}</span> {{ c.say }}
+          </button>
+          <span v-if="looked && cures.length === 0" class="faint"
+            >Nothing small would bring it in: another pack, another day, or leave it.</span
+          >
         </p>
       </li>
     </ul>
@@ -51,13 +85,50 @@ defineExpose({ apply });
 </template>
 
 <style scoped>
-.unfit { display: grid; gap: 3px; margin-top: 6px; }
-h2 { font-size: 15px; }
-ul { list-style: none; padding: 0; }
-li { border-top: 1px solid var(--line); padding: 2px 0; }
-.picked { background: var(--slab-2); }
-.slate { border: 0; background: none; cursor: pointer; text-align: left; display: flex; gap: 7px; align-items: baseline; flex-wrap: wrap; padding: 2px 4px; }
-.cures { display: flex; flex-wrap: wrap; gap: 4px 8px; padding: 2px 4px 4px 26px; }
-.cures .btn { min-height: 26px; padding: 1px 8px; }
-@media (max-width: 1099px) { .cures .btn, .slate { min-height: var(--touch); } }
+.unfit {
+  display: grid;
+  gap: 3px;
+  margin-top: 6px;
+}
+h2 {
+  font-size: 15px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+li {
+  border-top: 1px solid var(--line);
+  padding: 2px 0;
+}
+.picked {
+  background: var(--slab-2);
+}
+.slate {
+  border: 0;
+  background: none;
+  cursor: pointer;
+  text-align: left;
+  display: flex;
+  gap: 7px;
+  align-items: baseline;
+  flex-wrap: wrap;
+  padding: 2px 4px;
+}
+.cures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  padding: 2px 4px 4px 26px;
+}
+.cures .btn {
+  min-height: 26px;
+  padding: 1px 8px;
+}
+@media (max-width: 1099px) {
+  .cures .btn,
+  .slate {
+    min-height: var(--touch);
+  }
+}
 </style>

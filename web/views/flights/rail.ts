@@ -50,13 +50,40 @@ export interface RailRow {
 const NO_ROOM = 'no room on the cards';
 export type Scale = 'energy' | 'minutes';
 
-const rgb = (place: PlaceFacts, ms: number): string => `rgb(${skyColour(sunAt(ms, place.location.latitude, place.location.longitude).altitudeDeg).join(' ')})`;
+const rgb = (place: PlaceFacts, ms: number): string =>
+  `rgb(${skyColour(sunAt(ms, place.location.latitude, place.location.longitude).altitudeDeg).join(' ')})`;
 
-const piecesOf = (derived: DerivedFilm, place: PlaceFacts, flight: TimedFlight, key: string, shareOf: (wh: number, s: number) => number): RailPiece[] => {
+const piecesOf = (
+  derived: DerivedFilm,
+  place: PlaceFacts,
+  flight: TimedFlight,
+  key: string,
+  shareOf: (wh: number, s: number) => number,
+): RailPiece[] => {
   let [from, at] = [0, flight.startMs];
-  const piece = (kind: PieceKind, cost: { readonly wattHours: number; readonly seconds: number }, more: Partial<RailPiece> = {}): RailPiece => {
+  const piece = (
+    kind: PieceKind,
+    cost: { readonly wattHours: number; readonly seconds: number },
+    more: Partial<RailPiece> = {},
+  ): RailPiece => {
     const size = shareOf(cost.wattHours, cost.seconds);
-    const made: RailPiece = { key: `${key}${kind}${more.shotId ?? from.toFixed(4)}`, kind, from, size, shotId: null, number: 0, title: '', pinned: false, wattHours: cost.wattHours, seconds: cost.seconds, setupShare: 0, takes: 1, sky: rgb(place, at), atMs: at, ...more };
+    const made: RailPiece = {
+      key: `${key}${kind}${more.shotId ?? from.toFixed(4)}`,
+      kind,
+      from,
+      size,
+      shotId: null,
+      number: 0,
+      title: '',
+      pinned: false,
+      wattHours: cost.wattHours,
+      seconds: cost.seconds,
+      setupShare: 0,
+      takes: 1,
+      sky: rgb(place, at),
+      atMs: at,
+      ...more,
+    };
     from += size;
     at += cost.seconds * 1000;
     return made;
@@ -66,27 +93,65 @@ const piecesOf = (derived: DerivedFilm, place: PlaceFacts, flight: TimedFlight, 
     ...flight.stops.flatMap((s) => {
       const shot = derived.shots.get(s.shotId);
       const takes = Math.max(1, shot?.facts.shot.takes ?? 1);
-      const setup = shot ? 1 - (takes * shot.facts.seconds.takeS + (takes - 1) * shot.facts.seconds.betweenS) / Math.max(1, s.airS) : 0;
-      return [piece('leg', s.leg), piece('shot', { wattHours: s.wattHours, seconds: s.airS }, { shotId: s.shotId, number: shot?.number ?? 0, title: shot?.facts.shot.title || 'untitled', pinned: s.pinned, setupShare: Math.max(0, Math.min(1, setup)), takes })];
+      const setup = shot
+        ? 1 -
+          (takes * shot.facts.seconds.takeS + (takes - 1) * shot.facts.seconds.betweenS) / Math.max(1, s.airS)
+        : 0;
+      return [
+        piece('leg', s.leg),
+        piece(
+          'shot',
+          { wattHours: s.wattHours, seconds: s.airS },
+          {
+            shotId: s.shotId,
+            number: shot?.number ?? 0,
+            title: shot?.facts.shot.title || 'untitled',
+            pinned: s.pinned,
+            setupShare: Math.max(0, Math.min(1, setup)),
+            takes,
+          },
+        ),
+      ];
     }),
     piece('home', flight.home),
   ];
 };
 
 const filterText = (derived: DerivedFilm, kit: Kit, flight: TimedFlight): string => {
-  const names = flight.stops.map((s) => { const f = derived.shots.get(s.shotId)?.filter; return f ? filterNameOf(kit.filters, f.filterId, f.stops) : 'no light'; });
+  const names = flight.stops.map((s) => {
+    const f = derived.shots.get(s.shotId)?.filter;
+    return f ? filterNameOf(kit.filters, f.filterId, f.stops) : 'no light';
+  });
   return [...new Set(names)].join(' then ');
 };
 
 /** Flights of a day laid side by side on one scale. */
-export const railRows = (derived: DerivedFilm, kit: Kit, places: readonly PlaceFacts[], scale: Scale): RailRow[] => {
+export const railRows = (
+  derived: DerivedFilm,
+  kit: Kit,
+  places: readonly PlaceFacts[],
+  scale: Scale,
+): RailRow[] => {
   const flights = places.flatMap((p) => p.flights.map((flight, index) => ({ place: p, flight, index })));
   const packOf = new Map(kit.packs.map((p) => [p.id, p]));
   const wattsOf = (f: TimedFlight): number => (f.usedWh / Math.max(1, f.seconds)) * 3600;
   const ratedOf = (f: TimedFlight): number => packOf.get(f.packId ?? '')?.ratedWh ?? f.supply.fullWh;
-  const whole = Math.max(1, ...flights.map(({ flight: f }) => { const wh = Math.max(ratedOf(f), f.usedWh); return scale === 'energy' ? wh : (wh / wattsOf(f)) * 3600; }));
-  const cards = new Map(derived.budget.cards.byFlight.map(({ flight, cardId }) => [flight, cardId === null ? NO_ROOM : kit.cards.find((c) => c.id === cardId)?.name ?? '']));
-  const order = new Map([...flights].sort((a, b) => a.flight.startMs - b.flight.startMs).map((x, i) => [x.flight, i]));
+  const whole = Math.max(
+    1,
+    ...flights.map(({ flight: f }) => {
+      const wh = Math.max(ratedOf(f), f.usedWh);
+      return scale === 'energy' ? wh : (wh / wattsOf(f)) * 3600;
+    }),
+  );
+  const cards = new Map(
+    derived.budget.cards.byFlight.map(({ flight, cardId }) => [
+      flight,
+      cardId === null ? NO_ROOM : (kit.cards.find((c) => c.id === cardId)?.name ?? ''),
+    ]),
+  );
+  const order = new Map(
+    [...flights].sort((a, b) => a.flight.startMs - b.flight.startMs).map((x, i) => [x.flight, i]),
+  );
   return flights.map(({ place, flight, index }) => {
     const shareOf = (wh: number, s: number): number => (scale === 'energy' ? wh : s) / whole;
     const ofWh = (wh: number): number => shareOf(wh, (wh / wattsOf(flight)) * 3600);
@@ -96,39 +161,77 @@ export const railRows = (derived: DerivedFilm, kit: Kit, places: readonly PlaceF
     const key = `${place.location.id}|${flight.planId ?? `${flight.packId}${flight.startMs}`}`;
     const n = order.get(flight) ?? 0;
     return {
-      key, locationId: place.location.id, index, number: n + 1, flight, packName: pack?.name ?? 'no pack', craftName: kit.aircraft.find((a) => a.id === flight.aircraftId)?.name ?? '',
-      at: clockText(flight.startMs, place.location.zone), pieces: piecesOf(derived, place, flight, key, shareOf), held: ofWh(availableWh), rated: ofWh(rated), reserveFrom: ofWh(Math.max(0, availableWh - reserveWh)),
-      criticalFrom: ofWh(Math.max(0, availableWh - rated * CRITICAL_SHARE)), landsWith: rated > 0 ? ((availableWh - flight.usedWh) / rated) * 100 : NaN, filter: filterText(derived, kit, flight), card: cards.get(flight) ?? '',
-      minutes: flight.seconds / 60, noRoom: cards.get(flight) === NO_ROOM,
+      key,
+      locationId: place.location.id,
+      index,
+      number: n + 1,
+      flight,
+      packName: pack?.name ?? 'no pack',
+      craftName: kit.aircraft.find((a) => a.id === flight.aircraftId)?.name ?? '',
+      at: clockText(flight.startMs, place.location.zone),
+      pieces: piecesOf(derived, place, flight, key, shareOf),
+      held: ofWh(availableWh),
+      rated: ofWh(rated),
+      reserveFrom: ofWh(Math.max(0, availableWh - reserveWh)),
+      criticalFrom: ofWh(Math.max(0, availableWh - rated * CRITICAL_SHARE)),
+      landsWith: rated > 0 ? ((availableWh - flight.usedWh) / rated) * 100 : NaN,
+      filter: filterText(derived, kit, flight),
+      card: cards.get(flight) ?? '',
+      minutes: flight.seconds / 60,
+      noRoom: cards.get(flight) === NO_ROOM,
     };
   });
 };
 
 /** What a flight would come to. Wh; share of the pack's rated energy in percent. */
-export interface Would { readonly landsWith: number; readonly overWh: number; readonly usedWh: number; readonly ratedWh: number }
+export interface Would {
+  readonly landsWith: number;
+  readonly overWh: number;
+  readonly usedWh: number;
+  readonly ratedWh: number;
+}
 
 /** What a flight comes to, of its own pack. */
 export const comesTo = (flight: TimedFlight, packs: Kit['packs']): Would => {
   const ratedWh = packs.find((p) => p.id === flight.packId)?.ratedWh ?? flight.supply.fullWh;
-  return { landsWith: ratedWh > 0 ? ((flight.supply.availableWh - flight.usedWh) / ratedWh) * 100 : NaN, overWh: flight.overWh, usedWh: flight.usedWh, ratedWh };
+  return {
+    landsWith: ratedWh > 0 ? ((flight.supply.availableWh - flight.usedWh) / ratedWh) * 100 : NaN,
+    overWh: flight.overWh,
+    usedWh: flight.usedWh,
+    ratedWh,
+  };
 };
 
 /**
  * A flight as it would be with a slate moved; null where the move does not touch it.
  * @param into the slate would come into it
  */
-export const wouldBe = (flight: TimedFlight, places: ReadonlyMap<string, PlaceFacts>, packs: Kit['packs'], shotId: string, into: boolean): Would | null => {
+export const wouldBe = (
+  flight: TimedFlight,
+  places: ReadonlyMap<string, PlaceFacts>,
+  packs: Kit['packs'],
+  shotId: string,
+  into: boolean,
+): Would | null => {
   const others = flight.stops.map((s) => s.shotId).filter((id) => id !== shotId);
   if (!into && others.length === flight.stops.length) return null;
-  const now = places.get(flight.locationId)?.flights.find((f) => f.stops.some((s) => others.includes(s.shotId) || (into && s.shotId === shotId)));
+  const now = places
+    .get(flight.locationId)
+    ?.flights.find((f) => f.stops.some((s) => others.includes(s.shotId) || (into && s.shotId === shotId)));
   return now ? comesTo(now, packs) : null;
 };
 
 /** Where on its row an instant of a flight lies, by what is left in the pack then. */
-export const shareOnRow = (row: RailRow, scale: Scale, at: { readonly tS: number; readonly leftWh: number }): number => {
+export const shareOnRow = (
+  row: RailRow,
+  scale: Scale,
+  at: { readonly tS: number; readonly leftWh: number },
+): number => {
   const { supply, seconds } = row.flight;
   const last = row.pieces.at(-1);
-  return scale === 'energy' ? ((supply.availableWh - at.leftWh) / Math.max(1e-6, supply.availableWh)) * row.held : (at.tS / seconds) * (last ? last.from + last.size : 0);
+  return scale === 'energy'
+    ? ((supply.availableWh - at.leftWh) / Math.max(1e-6, supply.availableWh)) * row.held
+    : (at.tS / seconds) * (last ? last.from + last.size : 0);
 };
 
 /** Stop before which something let go at a share of the row comes. */

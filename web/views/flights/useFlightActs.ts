@@ -14,7 +14,10 @@ export const useFlightActs = (day: Day) => {
   const looking = useLooking();
   const reckoning = useReckoning();
 
-  const now = () => { reckoning.settle(); return { input: film.input, derived: reckoning.derived }; };
+  const now = () => {
+    reckoning.settle();
+    return { input: film.input, derived: reckoning.derived };
+  };
   /** Changes a move would make, with ids that do not matter; null where it cannot be. */
   const wouldMove = (shotId: string, goal: Goal, newId: () => string = uuid): FlightChange[] | null => {
     const { input, derived } = now();
@@ -22,22 +25,42 @@ export const useFlightActs = (day: Day) => {
   };
   const move = (shotId: string, goal: Goal): void => {
     const changes = wouldMove(shotId, goal);
-    if (!changes) { looking.say('It cannot go there: another aircraft, or a locked flight.'); return; }
+    if (!changes) {
+      looking.say('It cannot go there: another aircraft, or a locked flight.');
+      return;
+    }
     edits.apply('move slate', changes);
     looking.pick(shotId);
     day.chosen.value = '';
   };
   const edit = (row: RailRow, label: string, change: (f: FlightPlan) => FlightPlan): void => {
     const { input, derived } = now();
-    if (input && derived) edits.apply(label, editFlight(input, derived, row.locationId, row.index, change, uuid));
+    if (input && derived)
+      edits.apply(label, editFlight(input, derived, row.locationId, row.index, change, uuid));
   };
-  const lock = (row: RailRow): void => { edit(row, row.flight.locked ? 'unlock flight' : 'lock flight', (f) => ({ ...f, locked: !f.locked })); looking.say(row.flight.locked ? 'Unlocked: the planner may change it.' : 'Locked: the planner leaves it as it is.'); };
-  const pin = (row: RailRow, shotId: string): void => edit(row, 'pin slate', (f) => ({ ...f, stops: f.stops.map((s) => (s.shotId === shotId ? { ...s, pinned: !s.pinned } : s)) }));
-  const givePack = (row: RailRow, packId: string | null): void => edit(row, 'give a pack', (f) => ({ ...f, packId }));
-  const notBefore = (row: RailRow, clock: string | null): void => edit(row, 'not before', (f) => ({ ...f, notBefore: clock }));
+  const lock = (row: RailRow): void => {
+    edit(row, row.flight.locked ? 'unlock flight' : 'lock flight', (f) => ({ ...f, locked: !f.locked }));
+    looking.say(
+      row.flight.locked ? 'Unlocked: the planner may change it.' : 'Locked: the planner leaves it as it is.',
+    );
+  };
+  const pin = (row: RailRow, shotId: string): void =>
+    edit(row, 'pin slate', (f) => ({
+      ...f,
+      stops: f.stops.map((s) => (s.shotId === shotId ? { ...s, pinned: !s.pinned } : s)),
+    }));
+  const givePack = (row: RailRow, packId: string | null): void =>
+    edit(row, 'give a pack', (f) => ({ ...f, packId }));
+  const notBefore = (row: RailRow, clock: string | null): void =>
+    edit(row, 'not before', (f) => ({ ...f, notBefore: clock }));
   const swap = (row: RailRow, by: -1 | 1): void => {
     const { input, derived } = now();
-    if (input && derived && !edits.apply('move flight', moveFlight(input, derived, row.locationId, row.index, by, uuid))) looking.say('There is no flight before or after it at this place.');
+    if (
+      input &&
+      derived &&
+      !edits.apply('move flight', moveFlight(input, derived, row.locationId, row.index, by, uuid))
+    )
+      looking.say('There is no flight before or after it at this place.');
   };
   /** Moves the slate in hand along its flight. */
   const along = (by: -1 | 1): void => {
@@ -45,24 +68,33 @@ export const useFlightActs = (day: Day) => {
     const at = row?.flight.stops.findIndex((s) => s.shotId === looking.shotId) ?? -1;
     if (!row || at < 0) return;
     const goal = by < 0 ? at - 1 : at + 2;
-    if (goal >= 0 && goal <= row.flight.stops.length) move(looking.shotId, { to: 'flight', index: row.index, at: goal });
+    if (goal >= 0 && goal <= row.flight.stops.length)
+      move(looking.shotId, { to: 'flight', index: row.index, at: goal });
   };
   /** Moves the slate in hand to the next or the previous flight of its place and aircraft. */
   const across = (by: -1 | 1): void => {
     const row = day.row.value;
     if (!row?.flight.stops.some((s) => s.shotId === looking.shotId)) return;
-    const mates = day.rows.value.filter((r) => r.locationId === row.locationId && r.flight.aircraftId === row.flight.aircraftId && !r.flight.locked);
+    const mates = day.rows.value.filter(
+      (r) =>
+        r.locationId === row.locationId && r.flight.aircraftId === row.flight.aircraftId && !r.flight.locked,
+    );
     const to = mates[mates.findIndex((r) => r.key === row.key) + by];
-    if (to) move(looking.shotId, { to: 'flight', index: to.index, at: by < 0 ? to.flight.stops.length : 0 }); else looking.say('There is no flight of that aircraft there.');
+    if (to) move(looking.shotId, { to: 'flight', index: to.index, at: by < 0 ? to.flight.stops.length : 0 });
+    else looking.say('There is no flight of that aircraft there.');
   };
   /** Gives the slate in hand a flight of its own, on the first pack that is not flown. */
   const alone = (): void => {
     const craft = reckoning.derived?.shots.get(looking.shotId)?.facts.aircraft?.id ?? '';
     const pack = day.spares.value.find((p) => p.aircraftIds.includes(craft));
-    if (pack) move(looking.shotId, { to: 'pack', packId: pack.id }); else looking.say('No pack of that aircraft is left over.');
+    if (pack) move(looking.shotId, { to: 'pack', packId: pack.id });
+    else looking.say('No pack of that aircraft is left over.');
   };
   /** Lets the slate in hand fall onto a pack in list order again. */
-  const toList = (): void => { if (day.row.value?.flight.stops.some((s) => s.shotId === looking.shotId)) move(looking.shotId, { to: 'list' }); };
+  const toList = (): void => {
+    if (day.row.value?.flight.stops.some((s) => s.shotId === looking.shotId))
+      move(looking.shotId, { to: 'list' });
+  };
   return { move, alone, toList, wouldMove, lock, pin, givePack, notBefore, swap, along, across };
 };
 

@@ -4,10 +4,19 @@ import { useLooking } from '../../stores/looking';
 import type { Day } from './useDay';
 import type { FlightActs } from './useFlightActs';
 
-const typing = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.matches('input, textarea, select, [role="combobox"], [role="tab"]') || target.closest('.el-select') !== null);
+const typing = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.matches('input, textarea, select, [role="combobox"], [role="tab"]') ||
+    target.closest('.el-select') !== null);
 
 /** Keys of the flights page, before the application's own. */
-export const useFlightKeys = (day: Day, acts: FlightActs, cure: (n: number) => void, plan: () => void, active: () => boolean): void => {
+export const useFlightKeys = (
+  day: Day,
+  acts: FlightActs,
+  cure: (n: number) => void,
+  plan: () => void,
+  active: () => boolean,
+): void => {
   const flights = useFlights();
   const looking = useLooking();
 
@@ -21,18 +30,40 @@ export const useFlightKeys = (day: Day, acts: FlightActs, cure: (n: number) => v
     const next = rows.value[rows.value.findIndex((r) => r.key === row.value?.key) + by];
     if (next) day.choose(next.key, next.flight.stops[0]?.shotId);
   };
-  const onRow = (act: (row: NonNullable<Day['row']['value']>) => void) => (): void => { if (day.row.value) act(day.row.value); };
+  const onRow = (act: (row: NonNullable<Day['row']['value']>) => void) => (): void => {
+    if (day.row.value) act(day.row.value);
+  };
   const ACTS: Readonly<Record<string, () => void>> = {
-    arrowright: () => stepSlate(1), arrowleft: () => stepSlate(-1), arrowdown: () => stepFlight(1), arrowup: () => stepFlight(-1),
-    'alt+arrowright': () => acts.along(1), 'alt+arrowleft': () => acts.along(-1), 'alt+arrowdown': () => acts.across(1), 'alt+arrowup': () => acts.across(-1),
-    n: acts.alone, delete: acts.toList, backspace: acts.toList,
-    x: onRow((r) => { if (r.flight.stops.some((s) => s.shotId === looking.shotId)) acts.pin(r, looking.shotId); }), l: onRow(acts.lock), '+': onRow((r) => acts.swap(r, -1)), '-': onRow((r) => acts.swap(r, 1)), r: plan,
-    escape: () => { if (flights.busy) flights.stop(); else flights.drop(); },
+    arrowright: () => stepSlate(1),
+    arrowleft: () => stepSlate(-1),
+    arrowdown: () => stepFlight(1),
+    arrowup: () => stepFlight(-1),
+    'alt+arrowright': () => acts.along(1),
+    'alt+arrowleft': () => acts.along(-1),
+    'alt+arrowdown': () => acts.across(1),
+    'alt+arrowup': () => acts.across(-1),
+    n: acts.alone,
+    delete: acts.toList,
+    backspace: acts.toList,
+    x: onRow((r) => {
+      if (r.flight.stops.some((s) => s.shotId === looking.shotId)) acts.pin(r, looking.shotId);
+    }),
+    l: onRow(acts.lock),
+    '+': onRow((r) => acts.swap(r, -1)),
+    '-': onRow((r) => acts.swap(r, 1)),
+    r: plan,
+    escape: () => {
+      if (flights.busy) flights.stop();
+      else flights.drop();
+    },
   };
   let goes = 0;
   /** Whether the key belongs to a way to another view, which G begins. */
   const going = (key: string): boolean => {
-    if (key === 'g') { goes = Date.now(); return true; }
+    if (key === 'g') {
+      goes = Date.now();
+      return true;
+    }
     const on = Date.now() - goes < 1500;
     goes = 0;
     return on;
@@ -48,7 +79,10 @@ export const useFlightKeys = (day: Day, acts: FlightActs, cure: (n: number) => v
     if (event.defaultPrevented || !active() || typing(event.target) || event.ctrlKey || event.metaKey) return;
     const key = event.key.toLowerCase();
     const act = going(key) ? undefined : actFor(event, key);
-    if (act) { event.preventDefault(); act(); }
+    if (act) {
+      event.preventDefault();
+      act();
+    }
   };
   // Before the application's own keys, which know nothing of flights.
   onMounted(() => window.addEventListener('keydown', pressed, true));

@@ -9,14 +9,27 @@ import HandlingPad from './HandlingPad.vue';
 type Craft = Entity<'aircraft'>;
 type Ability = Craft['abilities'][number];
 const props = defineProps<{ craft: Craft; save: (fields: Partial<Craft>) => readonly Fault[] }>();
-const STICKS: { id: HandlingName; label: string }[] = [{ id: 'slow', label: 'Slow sticks' }, { id: 'normal', label: 'Normal' }, { id: 'fast', label: 'Fast' }];
-const setStick = (name: HandlingName, fields: Partial<Craft['handling']['slow']>) => props.save({ handling: { ...props.craft.handling, [name]: { ...props.craft.handling[name], ...fields } } });
+const STICKS: { id: HandlingName; label: string }[] = [
+  { id: 'slow', label: 'Slow sticks' },
+  { id: 'normal', label: 'Normal' },
+  { id: 'fast', label: 'Fast' },
+];
+const setStick = (name: HandlingName, fields: Partial<Craft['handling']['slow']>) =>
+  props.save({ handling: { ...props.craft.handling, [name]: { ...props.craft.handling[name], ...fields } } });
 const abilityOf = (kind: string): Ability | undefined => props.craft.abilities.find((a) => a.kind === kind);
 const toggle = (kind: Ability['kind']): void => {
   const has = abilityOf(kind);
-  props.save({ abilities: has ? props.craft.abilities.filter((a) => a !== has) : [...props.craft.abilities, { kind, maxSpeedMs: Math.min(8, props.craft.maxSpeedMs), minDistanceM: 5, maxDistanceM: 200 }] });
+  props.save({
+    abilities: has
+      ? props.craft.abilities.filter((a) => a !== has)
+      : [
+          ...props.craft.abilities,
+          { kind, maxSpeedMs: Math.min(8, props.craft.maxSpeedMs), minDistanceM: 5, maxDistanceM: 200 },
+        ],
+  });
 };
-const setAbility = (kind: string, fields: Partial<Ability>) => props.save({ abilities: props.craft.abilities.map((a) => (a.kind === kind ? { ...a, ...fields } : a)) });
+const setAbility = (kind: string, fields: Partial<Ability>) =>
+  props.save({ abilities: props.craft.abilities.map((a) => (a.kind === kind ? { ...a, ...fields } : a)) });
 </script>
 
 <template>
@@ -24,23 +37,87 @@ const setAbility = (kind: string, fields: Partial<Ability>) => props.save({ abil
     <h3>Sticks</h3>
     <div v-for="s in STICKS" :key="s.id" class="grid" role="group" :aria-label="s.label">
       <b>{{ s.label }}</b>
-      <NumberField label="Flies at most" :value="craft.handling[s.id].maxSpeedMs" quantity="speed" :save="(v) => setStick(s.id, { maxSpeedMs: v })" />
-      <NumberField label="Turns" :value="craft.handling[s.id].maxYawDegS" quantity="degreesPerSecond" :step="5" :save="(v) => setStick(s.id, { maxYawDegS: v })" />
-      <NumberField label="Tilts" :value="craft.handling[s.id].maxTiltDegS" quantity="degreesPerSecond" :step="5" :save="(v) => setStick(s.id, { maxTiltDegS: v })" />
-      <NumberField label="Turn smoothing" :value="craft.handling[s.id].smoothing" :scale="100" quantity="percent" :step="5" hint="0 starts hard, 100 softly." :save="(v) => setStick(s.id, { smoothing: v })" />
-      <NumberField label="Tilt smoothing" :value="craft.handling[s.id].tiltSmoothing" :scale="100" quantity="percent" :step="5" :save="(v) => setStick(s.id, { tiltSmoothing: v })" />
-      <NumberField label="Expo" :value="craft.handling[s.id].expo" :scale="100" quantity="percent" :step="5" hint="How flat the middle of the stick is." :save="(v) => setStick(s.id, { expo: v })" />
+      <NumberField
+        label="Flies at most"
+        :value="craft.handling[s.id].maxSpeedMs"
+        quantity="speed"
+        :save="(v) => setStick(s.id, { maxSpeedMs: v })"
+      />
+      <NumberField
+        label="Turns"
+        :value="craft.handling[s.id].maxYawDegS"
+        quantity="degreesPerSecond"
+        :step="5"
+        :save="(v) => setStick(s.id, { maxYawDegS: v })"
+      />
+      <NumberField
+        label="Tilts"
+        :value="craft.handling[s.id].maxTiltDegS"
+        quantity="degreesPerSecond"
+        :step="5"
+        :save="(v) => setStick(s.id, { maxTiltDegS: v })"
+      />
+      <NumberField
+        label="Turn smoothing"
+        :value="craft.handling[s.id].smoothing"
+        :scale="100"
+        quantity="percent"
+        :step="5"
+        hint="0 starts hard, 100 softly."
+        :save="(v) => setStick(s.id, { smoothing: v })"
+      />
+      <NumberField
+        label="Tilt smoothing"
+        :value="craft.handling[s.id].tiltSmoothing"
+        :scale="100"
+        quantity="percent"
+        :step="5"
+        :save="(v) => setStick(s.id, { tiltSmoothing: v })"
+      />
+      <NumberField
+        label="Expo"
+        :value="craft.handling[s.id].expo"
+        :scale="100"
+        quantity="percent"
+        :step="5"
+        hint="How flat the middle of the stick is."
+        :save="(v) => setStick(s.id, { expo: v })"
+      />
     </div>
     <HandlingPad :handling="craft.handling" />
   </section>
   <section class="aids" aria-label="What it can fly by itself">
     <h3>Flies by itself</h3>
     <div v-for="a in AIDS" :key="a.kind" class="aid">
-      <button class="btn" :class="{ on: abilityOf(a.kind) }" :aria-pressed="abilityOf(a.kind) !== undefined" :title="a.says" @click="toggle(a.kind)">{{ a.name }}</button>
+      <button
+        class="btn"
+        :class="{ on: abilityOf(a.kind) }"
+        :aria-pressed="abilityOf(a.kind) !== undefined"
+        :title="a.says"
+        @click="toggle(a.kind)"
+      >
+        {{ a.name }}
+      </button>
       <template v-if="abilityOf(a.kind)">
-        <NumberField label="to" :value="abilityOf(a.kind)?.maxSpeedMs ?? 0" quantity="speed" :save="(v) => setAbility(a.kind, { maxSpeedMs: v })" />
-        <NumberField label="no nearer than" :value="abilityOf(a.kind)?.minDistanceM ?? 0" quantity="metres" :save="(v) => setAbility(a.kind, { minDistanceM: v })" />
-        <NumberField label="no farther than" :value="abilityOf(a.kind)?.maxDistanceM ?? 0" quantity="metres" :step="10" :save="(v) => setAbility(a.kind, { maxDistanceM: v })" />
+        <NumberField
+          label="to"
+          :value="abilityOf(a.kind)?.maxSpeedMs ?? 0"
+          quantity="speed"
+          :save="(v) => setAbility(a.kind, { maxSpeedMs: v })"
+        />
+        <NumberField
+          label="no nearer than"
+          :value="abilityOf(a.kind)?.minDistanceM ?? 0"
+          quantity="metres"
+          :save="(v) => setAbility(a.kind, { minDistanceM: v })"
+        />
+        <NumberField
+          label="no farther than"
+          :value="abilityOf(a.kind)?.maxDistanceM ?? 0"
+          quantity="metres"
+          :step="10"
+          :save="(v) => setAbility(a.kind, { maxDistanceM: v })"
+        />
       </template>
       <span v-else class="quiet">{{ a.says }}</span>
     </div>
@@ -48,11 +125,41 @@ const setAbility = (kind: string, fields: Partial<Ability>) => props.save({ abil
 </template>
 
 <style scoped>
-.sticks, .aids { border-top: 1px solid var(--line); padding-top: 9px; display: grid; gap: 6px; }
-.grid { display: grid; grid-template-columns: 90px repeat(6, minmax(0, 1fr)); gap: 8px 12px; align-items: end; }
-.grid b { font-weight: 600; padding-bottom: 6px; }
-.aid { display: grid; grid-template-columns: 190px repeat(3, minmax(0, 150px)); gap: 8px 12px; align-items: end; }
-.aid .quiet { grid-column: 2 / -1; align-self: center; }
-.on { background: var(--pick-dim); border-color: var(--pick); }
-@media (max-width: 900px) { .grid, .aid { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
+.sticks,
+.aids {
+  border-top: 1px solid var(--line);
+  padding-top: 9px;
+  display: grid;
+  gap: 6px;
+}
+.grid {
+  display: grid;
+  grid-template-columns: 90px repeat(6, minmax(0, 1fr));
+  gap: 8px 12px;
+  align-items: end;
+}
+.grid b {
+  font-weight: 600;
+  padding-bottom: 6px;
+}
+.aid {
+  display: grid;
+  grid-template-columns: 190px repeat(3, minmax(0, 150px));
+  gap: 8px 12px;
+  align-items: end;
+}
+.aid .quiet {
+  grid-column: 2 / -1;
+  align-self: center;
+}
+.on {
+  background: var(--pick-dim);
+  border-color: var(--pick);
+}
+@media (max-width: 900px) {
+  .grid,
+  .aid {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+}
 </style>

@@ -14,78 +14,307 @@ const { all, set, add, copy, retire } = useKit('aircraft');
 const pickedId = ref('');
 const picked = computed(() => all.value.find((a) => a.id === pickedId.value) ?? all.value[0] ?? null);
 const model = computed(() => (picked.value ? powerModel(picked.value, SEA_LEVEL_DENSITY) : null));
-const BASIS = { 'rated-cruise': 'from its rated cruise', 'drag-area': 'from its drag area', unknown: 'cruise figures unknown: fast legs look too cheap' } as const;
+const BASIS = {
+  'rated-cruise': 'from its rated cruise',
+  'drag-area': 'from its drag area',
+  unknown: 'cruise figures unknown: fast legs look too cheap',
+} as const;
 /** What new kit starts from; every figure is the maker's to correct. */
 const HANDLING = {
   slow: { maxSpeedMs: 3, maxYawDegS: 20, maxTiltDegS: 12, smoothing: 0.7, tiltSmoothing: 0.7, expo: 0.6 },
   normal: { maxSpeedMs: 10, maxYawDegS: 60, maxTiltDegS: 30, smoothing: 0.4, tiltSmoothing: 0.4, expo: 0.4 },
   fast: { maxSpeedMs: 15, maxYawDegS: 100, maxTiltDegS: 60, smoothing: 0.2, tiltSmoothing: 0.2, expo: 0.3 },
 };
-const CAMERA = { equivalentMm: 24, apertures: [2.8], isoBase: 100, isoCeiling: 3200, maxZoom: 1, fixedTiltDeg: null, stillMB: 20, rawMB: 0, sensorDiagonalMm: null, focus: 'adjustable' as const, sharpFromF: 2.8, sharpToF: 5.6, profiles: [], modes: [{ id: 'm1', name: '4K 25', widthPx: 3840, heightPx: 2160, fps: 25, megabitsPerS: 100, codec: '', maxZoom: 0, losslessZoom: 1 }] };
+const CAMERA = {
+  equivalentMm: 24,
+  apertures: [2.8],
+  isoBase: 100,
+  isoCeiling: 3200,
+  maxZoom: 1,
+  fixedTiltDeg: null,
+  stillMB: 20,
+  rawMB: 0,
+  sensorDiagonalMm: null,
+  focus: 'adjustable' as const,
+  sharpFromF: 2.8,
+  sharpToF: 5.6,
+  profiles: [],
+  modes: [
+    {
+      id: 'm1',
+      name: '4K 25',
+      widthPx: 3840,
+      heightPx: 2160,
+      fps: 25,
+      megabitsPerS: 100,
+      codec: '',
+      maxZoom: 0,
+      losslessZoom: 1,
+    },
+  ],
+};
 const fresh = (): void => {
   pickedId.value = add({
-    name: `Aircraft ${all.value.length + 1}`, massKg: 0.6, rotors: 4, rotorDiameterM: 0.18, packWh: 40, hoverMinutes: 28, cruiseMinutes: 30, cruiseSpeedMs: 7, maxSpeedMs: 15,
-    windLimitMs: 10, dragAreaM2: 0, maxClimbMs: 5, maxDescentMs: 3, maxYawDegS: 60, maxTiltDegS: 60, spanM: 0.5, heightM: 0.12, handling: HANDLING, abilities: [], senses: [], tiltUpDeg: 30, propsFromDeg: 90, registration: '', insurance: '', insuredUntil: null, usualPackG: 0, internalGB: 0, firmware: '', firmwareOn: null,
+    name: `Aircraft ${all.value.length + 1}`,
+    massKg: 0.6,
+    rotors: 4,
+    rotorDiameterM: 0.18,
+    packWh: 40,
+    hoverMinutes: 28,
+    cruiseMinutes: 30,
+    cruiseSpeedMs: 7,
+    maxSpeedMs: 15,
+    windLimitMs: 10,
+    dragAreaM2: 0,
+    maxClimbMs: 5,
+    maxDescentMs: 3,
+    maxYawDegS: 60,
+    maxTiltDegS: 60,
+    spanM: 0.5,
+    heightM: 0.12,
+    handling: HANDLING,
+    abilities: [],
+    senses: [],
+    tiltUpDeg: 30,
+    propsFromDeg: 90,
+    registration: '',
+    insurance: '',
+    insuredUntil: null,
+    usualPackG: 0,
+    internalGB: 0,
+    firmware: '',
+    firmwareOn: null,
     cameras: [{ ...CAMERA, id: 'main', name: 'Main' }],
   });
 };
 const setCamera = (index: number, camera: NonNullable<typeof picked.value>['cameras'][number]) =>
-  (picked.value ? set(picked.value.id, { cameras: picked.value.cameras.map((c, i) => (i === index ? camera : c)) }) : []);
+  picked.value
+    ? set(picked.value.id, { cameras: picked.value.cameras.map((c, i) => (i === index ? camera : c)) })
+    : [];
 const addCamera = (): void => {
   if (!picked.value) return;
-  set(picked.value.id, { cameras: [...picked.value.cameras, { ...CAMERA, id: `c${Date.now()}`, name: 'Second', equivalentMm: 70 }] });
+  set(picked.value.id, {
+    cameras: [...picked.value.cameras, { ...CAMERA, id: `c${Date.now()}`, name: 'Second', equivalentMm: 70 }],
+  });
 };
-const removeCamera = (index: number): void => { if (picked.value && picked.value.cameras.length > 1) set(picked.value.id, { cameras: picked.value.cameras.filter((_, i) => i !== index) }); };
+const removeCamera = (index: number): void => {
+  if (picked.value && picked.value.cameras.length > 1)
+    set(picked.value.id, { cameras: picked.value.cameras.filter((_, i) => i !== index) });
+};
 </script>
 
 <template>
   <section class="craft">
     <nav aria-label="Aircraft">
       <button class="btn lead" @click="fresh">New aircraft</button>
-      <button v-for="a in all" :key="a.id" class="item" :class="{ on: a.id === picked?.id, retired: a.retired }" :aria-current="a.id === picked?.id" @click="pickedId = a.id"><b>{{ a.name }}</b><span class="quiet">{{ a.cameras.length }} {{ a.cameras.length === 1 ? 'camera' : 'cameras' }}{{ a.retired ? ', retired' : '' }}</span></button>
-      <p v-if="all.length === 0" class="quiet">No aircraft yet. Its rated hover and cruise times set the energy of every shot.</p>
+      <button
+        v-for="a in all"
+        :key="a.id"
+        class="item"
+        :class="{ on: a.id === picked?.id, retired: a.retired }"
+        :aria-current="a.id === picked?.id"
+        @click="pickedId = a.id"
+      >
+        <b>{{ a.name }}</b><span class="quiet"
+          >{{ a.cameras.length }} {{ a.cameras.length === 1 ? 'camera' : 'cameras'
+          }}{{ a.retired ? ', retired' : '' }}</span
+        >
+      </button>
+      <p v-if="all.length === 0" class="quiet">
+        No aircraft yet. Its rated hover and cruise times set the energy of every shot.
+      </p>
     </nav>
     <div v-if="picked" :key="picked.id" class="form">
       <div class="grid">
         <TextField label="Name" :value="picked.name" :save="(v) => set(picked!.id, { name: v })" />
-        <NumberField label="Mass" :value="picked.massKg" :scale="1000" quantity="count" unit="g" :step="10" :save="(v) => set(picked!.id, { massKg: v })" />
-        <NumberField label="Rotors" :value="picked.rotors" quantity="count" :save="(v) => set(picked!.id, { rotors: v })" />
-        <NumberField label="Rotor diameter" :value="picked.rotorDiameterM" :scale="1000" quantity="millimetres" :save="(v) => set(picked!.id, { rotorDiameterM: v })" />
-        <NumberField label="Pack energy" :value="picked.packWh" quantity="wattHours" hint="Of the pack the rated times were flown with." :save="(v) => set(picked!.id, { packWh: v })" />
-        <NumberField label="Rated hover" :value="picked.hoverMinutes" quantity="minutes" :save="(v) => set(picked!.id, { hoverMinutes: v })" />
-        <NumberField label="Rated cruise" :value="picked.cruiseMinutes" quantity="minutes" :save="(v) => set(picked!.id, { cruiseMinutes: v })" />
-        <NumberField label="at" :value="picked.cruiseSpeedMs" quantity="speed" :save="(v) => set(picked!.id, { cruiseSpeedMs: v })" />
-        <NumberField label="Top speed" :value="picked.maxSpeedMs" quantity="speed" :save="(v) => set(picked!.id, { maxSpeedMs: v })" />
-        <NumberField label="Wind limit" :value="picked.windLimitMs" quantity="speed" :save="(v) => set(picked!.id, { windLimitMs: v })" />
-        <NumberField label="Climbs at" :value="picked.maxClimbMs" quantity="speed" :save="(v) => set(picked!.id, { maxClimbMs: v })" />
-        <NumberField label="Descends at" :value="picked.maxDescentMs" quantity="speed" :save="(v) => set(picked!.id, { maxDescentMs: v })" />
-        <NumberField label="Turns at" :value="picked.maxYawDegS" quantity="degreesPerSecond" :step="5" :save="(v) => set(picked!.id, { maxYawDegS: v })" />
-        <NumberField label="Camera tilts at" :value="picked.maxTiltDegS" quantity="degreesPerSecond" :step="5" :save="(v) => set(picked!.id, { maxTiltDegS: v })" />
-        <NumberField label="Tip to tip" :value="picked.spanM" :scale="1000" quantity="millimetres" :step="10" hint="Largest width with propellers turning: what has to go through a gap." :save="(v) => set(picked!.id, { spanM: v })" />
-        <NumberField label="Height" :value="picked.heightM" :scale="1000" quantity="millimetres" :step="10" :save="(v) => set(picked!.id, { heightM: v })" />
-        <NumberField label="Drag area" :value="picked.dragAreaM2" quantity="count" unit="m²" :step="0.001" hint="Where the rated cruise says nothing, and for lines with a fixed camera; 0 if unknown." :save="(v) => set(picked!.id, { dragAreaM2: v })" />
+        <NumberField
+          label="Mass"
+          :value="picked.massKg"
+          :scale="1000"
+          quantity="count"
+          unit="g"
+          :step="10"
+          :save="(v) => set(picked!.id, { massKg: v })"
+        />
+        <NumberField
+          label="Rotors"
+          :value="picked.rotors"
+          quantity="count"
+          :save="(v) => set(picked!.id, { rotors: v })"
+        />
+        <NumberField
+          label="Rotor diameter"
+          :value="picked.rotorDiameterM"
+          :scale="1000"
+          quantity="millimetres"
+          :save="(v) => set(picked!.id, { rotorDiameterM: v })"
+        />
+        <NumberField
+          label="Pack energy"
+          :value="picked.packWh"
+          quantity="wattHours"
+          hint="Of the pack the rated times were flown with."
+          :save="(v) => set(picked!.id, { packWh: v })"
+        />
+        <NumberField
+          label="Rated hover"
+          :value="picked.hoverMinutes"
+          quantity="minutes"
+          :save="(v) => set(picked!.id, { hoverMinutes: v })"
+        />
+        <NumberField
+          label="Rated cruise"
+          :value="picked.cruiseMinutes"
+          quantity="minutes"
+          :save="(v) => set(picked!.id, { cruiseMinutes: v })"
+        />
+        <NumberField
+          label="at"
+          :value="picked.cruiseSpeedMs"
+          quantity="speed"
+          :save="(v) => set(picked!.id, { cruiseSpeedMs: v })"
+        />
+        <NumberField
+          label="Top speed"
+          :value="picked.maxSpeedMs"
+          quantity="speed"
+          :save="(v) => set(picked!.id, { maxSpeedMs: v })"
+        />
+        <NumberField
+          label="Wind limit"
+          :value="picked.windLimitMs"
+          quantity="speed"
+          :save="(v) => set(picked!.id, { windLimitMs: v })"
+        />
+        <NumberField
+          label="Climbs at"
+          :value="picked.maxClimbMs"
+          quantity="speed"
+          :save="(v) => set(picked!.id, { maxClimbMs: v })"
+        />
+        <NumberField
+          label="Descends at"
+          :value="picked.maxDescentMs"
+          quantity="speed"
+          :save="(v) => set(picked!.id, { maxDescentMs: v })"
+        />
+        <NumberField
+          label="Turns at"
+          :value="picked.maxYawDegS"
+          quantity="degreesPerSecond"
+          :step="5"
+          :save="(v) => set(picked!.id, { maxYawDegS: v })"
+        />
+        <NumberField
+          label="Camera tilts at"
+          :value="picked.maxTiltDegS"
+          quantity="degreesPerSecond"
+          :step="5"
+          :save="(v) => set(picked!.id, { maxTiltDegS: v })"
+        />
+        <NumberField
+          label="Tip to tip"
+          :value="picked.spanM"
+          :scale="1000"
+          quantity="millimetres"
+          :step="10"
+          hint="Largest width with propellers turning: what has to go through a gap."
+          :save="(v) => set(picked!.id, { spanM: v })"
+        />
+        <NumberField
+          label="Height"
+          :value="picked.heightM"
+          :scale="1000"
+          quantity="millimetres"
+          :step="10"
+          :save="(v) => set(picked!.id, { heightM: v })"
+        />
+        <NumberField
+          label="Drag area"
+          :value="picked.dragAreaM2"
+          quantity="count"
+          unit="m²"
+          :step="0.001"
+          hint="Where the rated cruise says nothing, and for lines with a fixed camera; 0 if unknown."
+          :save="(v) => set(picked!.id, { dragAreaM2: v })"
+        />
       </div>
-      <p class="quiet">Hovers on <b><Fig :value="model?.hoverW ?? NaN" quantity="watts" /></b> at sea level; drag {{ BASIS[model?.basis ?? 'unknown'] }}.
-        <button class="btn" @click="copy(picked)">Copy</button> <button class="btn" @click="retire(picked)">{{ picked.retired ? 'Use again' : 'Retire' }}</button></p>
+      <p class="quiet">
+        Hovers on <b><Fig :value="model?.hoverW ?? NaN" quantity="watts" /></b> at sea level; drag
+        {{ BASIS[model?.basis ?? 'unknown'] }}. <button class="btn" @click="copy(picked)">Copy</button>
+        <button class="btn" @click="retire(picked)">{{ picked.retired ? 'Use again' : 'Retire' }}</button>
+      </p>
       <PaperRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
       <AbilityRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
-      <CameraForm v-for="(c, i) in picked.cameras" :key="c.id" :camera="c" :only="picked.cameras.length === 1" :save="(v) => setCamera(i, v)" @remove="removeCamera(i)" />
+      <CameraForm
+        v-for="(c, i) in picked.cameras"
+        :key="c.id"
+        :camera="c"
+        :only="picked.cameras.length === 1"
+        :save="(v) => setCamera(i, v)"
+        @remove="removeCamera(i)"
+      />
       <button class="btn more" @click="addCamera">Add a camera</button>
     </div>
   </section>
 </template>
 
 <style scoped>
-.craft { display: grid; grid-template-columns: 210px minmax(0, 1fr); gap: 22px; align-items: start; }
-nav { display: grid; gap: 4px; }
-.item { text-align: left; display: grid; border: 0; background: var(--slab-2); padding: 7px 10px; cursor: pointer; clip-path: polygon(0 0, calc(100% - var(--cut)) 0, 100% var(--cut), 100% 100%, 0 100%); }
-.item.on { background: var(--pick-dim); }
-.item.on .quiet { color: var(--chalk); }
-.item span { font-size: 12px; }
-.item.retired b { font-weight: 400; font-style: italic; }
-.form { display: grid; gap: 12px; max-width: 980px; }
-.craft > *, .form > * { min-width: 0; }
-.more { justify-self: start; }
-.grid { display: grid; grid-template-columns: repeat(5, minmax(0, 1fr)); gap: 8px 12px; }
-@media (max-width: 900px) { .craft { grid-template-columns: minmax(0, 1fr); } .grid { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
+.craft {
+  display: grid;
+  grid-template-columns: 210px minmax(0, 1fr);
+  gap: 22px;
+  align-items: start;
+}
+nav {
+  display: grid;
+  gap: 4px;
+}
+.item {
+  text-align: left;
+  display: grid;
+  border: 0;
+  background: var(--slab-2);
+  padding: 7px 10px;
+  cursor: pointer;
+  clip-path: polygon(0 0, calc(100% - var(--cut)) 0, 100% var(--cut), 100% 100%, 0 100%);
+}
+.item.on {
+  background: var(--pick-dim);
+}
+.item.on .quiet {
+  color: var(--chalk);
+}
+.item span {
+  font-size: 12px;
+}
+.item.retired b {
+  font-weight: 400;
+  font-style: italic;
+}
+.form {
+  display: grid;
+  gap: 12px;
+  max-width: 980px;
+}
+.craft > *,
+.form > * {
+  min-width: 0;
+}
+.more {
+  justify-self: start;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(5, minmax(0, 1fr));
+  gap: 8px 12px;
+}
+@media (max-width: 900px) {
+  .craft {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .grid {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+}
 </style>

@@ -5,7 +5,14 @@ import { inOrder } from '@core/film';
 import { computed, ref, shallowRef } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { kitFile, readKitFile, type KitReading } from '../../exchange/kitFile';
-import { MOST_ROWS, readTable, writeTable, type TableBase, type TableKind, type TableRow } from '../../exchange/tables';
+import {
+  MOST_ROWS,
+  readTable,
+  writeTable,
+  type TableBase,
+  type TableKind,
+  type TableRow,
+} from '../../exchange/tables';
 import PickField from '../../parts/PickField.vue';
 import { cardAsStored, cardsAsTold, footageFault } from '../../stores/cardLog';
 import { useFilm } from '../../stores/film';
@@ -18,22 +25,35 @@ import { faultsOf } from '../../stores/validate';
 const film = useFilm();
 const looking = useLooking();
 const kind = ref<TableKind>('pack');
-const KINDS = [{ value: 'pack' as const, label: 'Packs' }, { value: 'card' as const, label: 'Cards' }, { value: 'shot' as const, label: 'Slates of this film' }];
+const KINDS = [
+  { value: 'pack' as const, label: 'Packs' },
+  { value: 'card' as const, label: 'Cards' },
+  { value: 'shot' as const, label: 'Slates of this film' },
+];
 const rows = shallowRef<TableRow[] | null>(null);
 const kit = shallowRef<KitReading | null>(null);
 const fault = ref('');
 const from = ref('');
-const clear = (): void => { rows.value = null; kit.value = null; fault.value = ''; };
+const clear = (): void => {
+  rows.value = null;
+  kit.value = null;
+  fault.value = '';
+};
 
 const names = computed(() => ({
-  aircraft: new Map(film.list('aircraft').map((a) => [a.id, a.name])), places: new Map(inOrder(film.list('location')).map((l) => [l.id, l.name])), subjects: new Map(film.list('subject').map((s) => [s.id, s.name])),
+  aircraft: new Map(film.list('aircraft').map((a) => [a.id, a.name])),
+  places: new Map(inOrder(film.list('location')).map((l) => [l.id, l.name])),
+  subjects: new Map(film.list('subject').map((s) => [s.id, s.name])),
 }));
 type Shot = Entity<'shot'>;
 /** Keys of slates that come in, each after the one before. */
 let last = new Map<string, string>();
 const freshShot = (fields: Record<string, unknown>): Shot => {
   const placeId = String(fields['locationId']);
-  const before = last.get(placeId) ?? inOrder(film.list('shot').filter((s) => s.locationId === placeId)).at(-1)?.position ?? null;
+  const before =
+    last.get(placeId) ??
+    inOrder(film.list('shot').filter((s) => s.locationId === placeId)).at(-1)?.position ??
+    null;
   const position = generateKeyBetween(before, null);
   last.set(placeId, position);
   return withCells({ ...newShot(film, placeId, position), subjectId: null }, fields);
@@ -41,22 +61,87 @@ const freshShot = (fields: Record<string, unknown>): Shot => {
 const inUse = (row: object): boolean => !('retired' in row) || row.retired !== true;
 /** Cards go out as they stand; what is on them does not come in by a table once it was told otherwise. */
 const cardBase = {
-  get rows() { return cardsAsTold(film).filter(inUse); },
-  faults: ((of, value) => { const say = footageFault(film, value as Entity<'card'>); return say === null ? faultsOf(of, cardAsStored(film, value as Entity<'card'>)) : [{ say }]; }) as TableBase['faults'],
+  get rows() {
+    return cardsAsTold(film).filter(inUse);
+  },
+  faults: ((of, value) => {
+    const say = footageFault(film, value as Entity<'card'>);
+    return say === null ? faultsOf(of, cardAsStored(film, value as Entity<'card'>)) : [{ say }];
+  }) as TableBase['faults'],
 };
 const base = (of: TableKind): TableBase => {
-  const common = { kind: of, rows: film.list(of).filter(inUse), names: names.value, faults: faultsOf as TableBase['faults'], changed: (was: object, fields: object) => ({ ...was, ...fields }) };
-  if (of === 'shot') return { ...common, changed: (was, fields) => withCells(was as Shot, fields), fresh: freshShot };
-  if (of === 'card') return { ...common, ...cardBase, fresh: (fields) => ({ id: uuid(), name: '', nominalGB: 128, usedGB: 0, writeMBs: 30, notes: '', retired: false, ...fields }) };
-  return { ...common, fresh: (fields) => ({ id: uuid(), name: '', aircraftIds: [], ratedWh: 40, charge: 1, health: 1, cycles: 0, chargedOn: null, drainDelayDays: 3, chargeMinutes: 70, mostCycles: 200, condition: 'sound', massG: 0, firmware: '', firmwareOn: null, notes: '', retired: false, ...fields }) };
+  const common = {
+    kind: of,
+    rows: film.list(of).filter(inUse),
+    names: names.value,
+    faults: faultsOf as TableBase['faults'],
+    changed: (was: object, fields: object) => ({ ...was, ...fields }),
+  };
+  if (of === 'shot')
+    return { ...common, changed: (was, fields) => withCells(was as Shot, fields), fresh: freshShot };
+  if (of === 'card')
+    return {
+      ...common,
+      ...cardBase,
+      fresh: (fields) => ({
+        id: uuid(),
+        name: '',
+        nominalGB: 128,
+        usedGB: 0,
+        writeMBs: 30,
+        notes: '',
+        retired: false,
+        ...fields,
+      }),
+    };
+  return {
+    ...common,
+    fresh: (fields) => ({
+      id: uuid(),
+      name: '',
+      aircraftIds: [],
+      ratedWh: 40,
+      charge: 1,
+      health: 1,
+      cycles: 0,
+      chargedOn: null,
+      drainDelayDays: 3,
+      chargeMinutes: 70,
+      mostCycles: 200,
+      condition: 'sound',
+      massG: 0,
+      firmware: '',
+      firmwareOn: null,
+      notes: '',
+      retired: false,
+      ...fields,
+    }),
+  };
 };
 const save = (name: string, text: string, type: string): void => {
-  const link = Object.assign(document.createElement('a'), { href: URL.createObjectURL(new Blob([text], { type })), download: name });
+  const link = Object.assign(document.createElement('a'), {
+    href: URL.createObjectURL(new Blob([text], { type })),
+    download: name,
+  });
   link.click();
   URL.revokeObjectURL(link.href);
 };
-const saveTable = (): void => save(`${kind.value}s.csv`, `\uFEFF${writeTable(kind.value, kind.value === 'shot' ? inOrder(film.list('shot')) : base(kind.value).rows, names.value)}`, 'text/csv');
-const saveKit = (): void => save('kit.json', JSON.stringify(kitFile((k) => film.list(k)), null, 1), 'application/json');
+const saveTable = (): void =>
+  save(
+    `${kind.value}s.csv`,
+    `\uFEFF${writeTable(kind.value, kind.value === 'shot' ? inOrder(film.list('shot')) : base(kind.value).rows, names.value)}`,
+    'text/csv',
+  );
+const saveKit = (): void =>
+  save(
+    'kit.json',
+    JSON.stringify(
+      kitFile((k) => film.list(k)),
+      null,
+      1,
+    ),
+    'application/json',
+  );
 const open = async (event: Event, as: 'table' | 'kit'): Promise<void> => {
   const input = event.target as HTMLInputElement;
   const [file] = input.files ?? [];
@@ -66,23 +151,61 @@ const open = async (event: Event, as: 'table' | 'kit'): Promise<void> => {
   const text = await file.text();
   input.value = '';
   last = new Map();
-  if (as === 'table') { const read = readTable(base(kind.value), text); if (read.ok) rows.value = read.value; else fault.value = read.reason; return; }
+  if (as === 'table') {
+    const read = readTable(base(kind.value), text);
+    if (read.ok) rows.value = read.value;
+    else fault.value = read.reason;
+    return;
+  }
   const read = readKitFile(text, (k) => film.list(k), faultsOf as TableBase['faults']);
-  if (read.ok) kit.value = read.value; else fault.value = read.reason;
+  if (read.ok) kit.value = read.value;
+  else fault.value = read.reason;
 };
-const counts = computed(() => ({ new: 0, change: 0, same: 0, fault: 0, ...Object.fromEntries((['new', 'change', 'same', 'fault'] as const).map((a) => [a, rows.value?.filter((r) => r.act === a).length ?? 0])) }));
-const shown = computed(() => [...rows.value ?? []].filter((r) => r.act !== 'same').sort((a, b) => Number(b.act === 'fault') - Number(a.act === 'fault') || a.line - b.line).slice(0, 60));
+const counts = computed(() => ({
+  new: 0,
+  change: 0,
+  same: 0,
+  fault: 0,
+  ...Object.fromEntries(
+    (['new', 'change', 'same', 'fault'] as const).map((a) => [
+      a,
+      rows.value?.filter((r) => r.act === a).length ?? 0,
+    ]),
+  ),
+}));
+const shown = computed(() =>
+  [...(rows.value ?? [])]
+    .filter((r) => r.act !== 'same')
+    .sort((a, b) => Number(b.act === 'fault') - Number(a.act === 'fault') || a.line - b.line)
+    .slice(0, 60),
+);
 const bringTable = (): void => {
-  const changes = (rows.value ?? []).flatMap((r) => (r.after && r.act !== 'same' ? [{ kind: kind.value, id: String(r.after['id']), after: (kind.value === 'card' ? cardAsStored(film, r.after as Entity<'card'>) : r.after) as never }] : []));
+  const changes = (rows.value ?? []).flatMap((r) =>
+    r.after && r.act !== 'same'
+      ? [
+          {
+            kind: kind.value,
+            id: String(r.after['id']),
+            after: (kind.value === 'card' ? cardAsStored(film, r.after as Entity<'card'>) : r.after) as never,
+          },
+        ]
+      : [],
+  );
   const faults = film.act('bring in a table', changes);
-  if (faults[0]) { fault.value = faults[0].say; return; }
+  if (faults[0]) {
+    fault.value = faults[0].say;
+    return;
+  }
   looking.say(`${changes.length} brought in. Ctrl+Z takes it back.`);
   clear();
 };
 const bringKit = (): void => {
   const changes = kit.value?.changes.map((c) => ({ kind: c.kind, id: c.id, after: c.after as never })) ?? [];
   const faults = film.act('bring in kit', changes);
-  if (faults[0]) { fault.value = faults[0].say; return; }
+  if (faults[0]) {
+    fault.value = faults[0].say;
+    return;
+  }
   looking.say(`${changes.length} things brought in. Ctrl+Z takes it back.`);
   clear();
 };
@@ -91,37 +214,141 @@ const bringKit = (): void => {
 <template>
   <section class="bring" aria-label="Tables and files">
     <div class="do">
-      <PickField label="Table of" :value="kind" :options="KINDS" :save="(v) => { kind = v; clear(); }" />
+      <PickField
+        label="Table of"
+        :value="kind"
+        :options="KINDS"
+        :save="
+          (v) => {
+            kind = v;
+            clear();
+          }
+        "
+      />
       <button class="btn" @click="saveTable">Save as a table</button>
-      <label class="btn">Bring in a table<input class="sr" type="file" accept=".csv,text/csv,text/plain" aria-label="Bring in a table" @change="open($event, 'table')"></label>
+      <label class="btn"
+        >Bring in a table<input
+          class="sr"
+          type="file"
+          accept=".csv,text/csv,text/plain"
+          aria-label="Bring in a table"
+          @change="open($event, 'table')"
+      /></label>
       <span class="gap" />
       <button class="btn" @click="saveKit">Save kit and checks</button>
-      <label class="btn">Bring in a kit file<input class="sr" type="file" accept=".json,application/json" aria-label="Bring in a kit file" @change="open($event, 'kit')"></label>
+      <label class="btn"
+        >Bring in a kit file<input
+          class="sr"
+          type="file"
+          accept=".json,application/json"
+          aria-label="Bring in a kit file"
+          @change="open($event, 'kit')"
+      /></label>
     </div>
-    <p v-if="fault" class="fault" role="alert"><b>{{ from }}:</b> {{ fault }} Nothing was changed.</p>
+    <p v-if="fault" class="fault" role="alert">
+      <b>{{ from }}:</b> {{ fault }} Nothing was changed.
+    </p>
     <div v-if="rows" class="look" role="status">
-      <p><b>{{ from }}</b>: {{ counts.new }} new, {{ counts.change }} changed, {{ counts.same }} as they are<template v-if="counts.fault > 0">, <b class="stop">{{ counts.fault }} with something wrong</b>. Mend those lines first: all of it comes in, or nothing</template>.</p>
-      <ul class="lines"><li v-for="r in shown" :key="r.line" :class="r.act"><span class="line">line {{ r.line }}</span> <b dir="auto">{{ r.name || 'without a name' }}</b> <span v-if="r.act === 'new'">new</span> <span>{{ (r.faults.length > 0 ? r.faults : r.changes).join(' · ') }}</span></li></ul>
-      <p class="do"><button class="btn lead" :disabled="counts.fault > 0 || counts.new + counts.change === 0" @click="bringTable">Bring in {{ counts.new + counts.change }}</button><button class="btn" @click="clear">Leave it</button></p>
+      <p>
+        <b>{{ from }}</b>: {{ counts.new }} new, {{ counts.change }} changed, {{ counts.same }} as they
+        are<template v-if="counts.fault > 0"
+          >, <b class="stop">{{ counts.fault }} with something wrong</b>. Mend those lines first: all of it
+          comes in, or nothing</template
+        >.
+      </p>
+      <ul class="lines">
+        <li v-for="r in shown" :key="r.line" :class="r.act">
+          <span class="line">line {{ r.line }}</span> <b dir="auto">{{ r.name || 'without a name' }}</b>
+          <span v-if="r.act === 'new'">new</span>
+          <span>{{ (r.faults.length > 0 ? r.faults : r.changes).join(' · ') }}</span>
+        </li>
+      </ul>
+      <p class="do">
+        <button
+          class="btn lead"
+          :disabled="counts.fault > 0 || counts.new + counts.change === 0"
+          @click="bringTable"
+        >
+          Bring in {{ counts.new + counts.change }}</button
+        ><button class="btn" @click="clear">Leave it</button>
+      </p>
     </div>
     <div v-if="kit" class="look" role="status">
-      <p><b>{{ from }}</b>: {{ kit.changes.filter((c) => c.act === 'new').length }} new, {{ kit.changes.filter((c) => c.act === 'change').length }} changed, {{ kit.same }} as they are<template v-if="kit.faults.length > 0">, <b class="stop">{{ kit.faults.length }} with something wrong</b>: all of it comes in, or nothing</template>.</p>
-      <ul class="lines"><li v-for="f in kit.faults.slice(0, 20)" :key="f" class="fault">{{ f }}</li><li v-for="c in kit.changes.slice(0, 40)" :key="c.id"><span class="line">{{ c.kind }}</span> <b dir="auto">{{ c.name }}</b> {{ c.act === 'new' ? 'new' : 'changed' }}</li></ul>
-      <p class="do"><button class="btn lead" :disabled="kit.faults.length > 0 || kit.changes.length === 0" @click="bringKit">Bring in {{ kit.changes.length }}</button><button class="btn" @click="clear">Leave it</button></p>
+      <p>
+        <b>{{ from }}</b>: {{ kit.changes.filter((c) => c.act === 'new').length }} new,
+        {{ kit.changes.filter((c) => c.act === 'change').length }} changed, {{ kit.same }} as they
+        are<template v-if="kit.faults.length > 0"
+          >, <b class="stop">{{ kit.faults.length }} with something wrong</b>: all of it comes in, or
+          nothing</template
+        >.
+      </p>
+      <ul class="lines">
+        <li v-for="f in kit.faults.slice(0, 20)" :key="f" class="fault">{{ f }}</li>
+        <li v-for="c in kit.changes.slice(0, 40)" :key="c.id">
+          <span class="line">{{ c.kind }}</span> <b dir="auto">{{ c.name }}</b>
+          {{ c.act === 'new' ? 'new' : 'changed' }}
+        </li>
+      </ul>
+      <p class="do">
+        <button
+          class="btn lead"
+          :disabled="kit.faults.length > 0 || kit.changes.length === 0"
+          @click="bringKit"
+        >
+          Bring in {{ kit.changes.length }}</button
+        ><button class="btn" @click="clear">Leave it</button>
+      </p>
     </div>
-    <p class="faint">Tables are CSV with the names above their columns; things are known by their name, slates by place and title, at most {{ MOST_ROWS.toLocaleString('en') }} lines. The form of the kit file is published at <a href="/api/schemas/kit-file">/api/schemas/kit-file</a>.</p>
+    <p class="faint">
+      Tables are CSV with the names above their columns; things are known by their name, slates by place and
+      title, at most {{ MOST_ROWS.toLocaleString('en') }} lines. The form of the kit file is published at
+      <a href="/api/schemas/kit-file">/api/schemas/kit-file</a>.
+    </p>
   </section>
 </template>
 
 <style scoped>
-.bring { border: 1px solid var(--line); padding: 10px 14px; display: grid; gap: 8px; }
-.do { display: flex; flex-wrap: wrap; gap: 8px; align-items: end; }
-.do > :deep(.field) { width: 180px; }
-.gap { flex: 1; }
-.btn:focus-within { outline: 2px solid var(--pick); outline-offset: 2px; }
-.lines { max-height: 260px; overflow: auto; font-size: 13px; }
-.lines li { border-top: 1px solid var(--line); padding: 2px 0; }
-.line { color: var(--chalk-2); font-size: 12px; display: inline-block; min-width: 58px; }
-.stop { color: var(--stop); }
-.faint { font-size: 12px; }
+.bring {
+  border: 1px solid var(--line);
+  padding: 10px 14px;
+  display: grid;
+  gap: 8px;
+}
+.do {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: end;
+}
+.do > :deep(.field) {
+  width: 180px;
+}
+.gap {
+  flex: 1;
+}
+.btn:focus-within {
+  outline: 2px solid var(--pick);
+  outline-offset: 2px;
+}
+.lines {
+  max-height: 260px;
+  overflow: auto;
+  font-size: 13px;
+}
+.lines li {
+  border-top: 1px solid var(--line);
+  padding: 2px 0;
+}
+.line {
+  color: var(--chalk-2);
+  font-size: 12px;
+  display: inline-block;
+  min-width: 58px;
+}
+.stop {
+  color: var(--stop);
+}
+.faint {
+  font-size: 12px;
+}
 </style>

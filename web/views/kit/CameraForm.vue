@@ -12,81 +12,253 @@ type Camera = Entity<'aircraft'>['cameras'][number];
 const props = defineProps<{ camera: Camera; only: boolean; save: (camera: Camera) => readonly Fault[] }>();
 defineEmits<{ remove: [] }>();
 const set = (fields: Partial<Camera>) => props.save({ ...props.camera, ...fields });
-const setMode = (i: number, fields: Partial<Camera['modes'][number]>) => set({ modes: props.camera.modes.map((m, n) => (n === i ? { ...m, ...fields } : m)) });
+const setMode = (i: number, fields: Partial<Camera['modes'][number]>) =>
+  set({ modes: props.camera.modes.map((m, n) => (n === i ? { ...m, ...fields } : m)) });
 const apertures = computed(() => props.camera.apertures.join(' '));
 const setApertures = (text: string): readonly Fault[] => {
-  const list = text.split(/[\s/;]+/).filter((t) => t !== '' && t !== 'f').map(readNumber);
-  if (list.length === 0 || list.some((n) => !(n > 0))) return [{ path: '', say: 'One f-number or several, such as 2.8 4 5.6.' }];
+  const list = text
+    .split(/[\s/;]+/)
+    .filter((t) => t !== '' && t !== 'f')
+    .map(readNumber);
+  if (list.length === 0 || list.some((n) => !(n > 0)))
+    return [{ path: '', say: 'One f-number or several, such as 2.8 4 5.6.' }];
   return set({ apertures: list });
 };
 const tilt = computed(() => (props.camera.fixedTiltDeg === null ? '' : String(props.camera.fixedTiltDeg)));
 const setTilt = (text: string): readonly Fault[] => {
   if (text.trim() === '') return set({ fixedTiltDeg: null });
   const deg = readNumber(text);
-  return Number.isNaN(deg) ? [{ path: '', say: 'Degrees, or empty for a gimbal.' }] : set({ fixedTiltDeg: deg });
+  return Number.isNaN(deg)
+    ? [{ path: '', say: 'Degrees, or empty for a gimbal.' }]
+    : set({ fixedTiltDeg: deg });
 };
 const setIso = (base: number, ceiling: number): readonly Fault[] =>
-  (ceiling < base ? [{ path: '', say: 'The ISO ceiling must not be under the base.' }] : set({ isoBase: base, isoCeiling: ceiling }));
-const sensor = computed(() => (props.camera.sensorDiagonalMm === null ? '' : String(props.camera.sensorDiagonalMm)));
+  ceiling < base
+    ? [{ path: '', say: 'The ISO ceiling must not be under the base.' }]
+    : set({ isoBase: base, isoCeiling: ceiling });
+const sensor = computed(() =>
+  props.camera.sensorDiagonalMm === null ? '' : String(props.camera.sensorDiagonalMm),
+);
 const setSensor = (text: string): readonly Fault[] => {
   if (text.trim() === '') return set({ sensorDiagonalMm: null });
   const mm = readNumber(text);
-  return mm > 0 ? set({ sensorDiagonalMm: mm }) : [{ path: '', say: 'Millimetres across the corners, or empty.' }];
+  return mm > 0
+    ? set({ sensorDiagonalMm: mm })
+    : [{ path: '', say: 'Millimetres across the corners, or empty.' }];
 };
-const FOCUS = [{ value: 'adjustable' as const, label: 'can be set' }, { value: 'fixed' as const, label: 'fixed lens' }];
+const FOCUS = [
+  { value: 'adjustable' as const, label: 'can be set' },
+  { value: 'fixed' as const, label: 'fixed lens' },
+];
 const SCHOOLS = PROFILE_SCHOOLS.map((value) => ({ value, label: value }));
 type Profile = Camera['profiles'][number];
 const setProfile = (i: number, fields: Partial<Profile>): readonly Fault[] => {
   const next = { ...props.camera.profiles[i], ...fields } as Profile;
-  if (next.isoCeiling < next.isoBase) return [{ path: '', say: 'The ISO ceiling must not be under the base.' }];
+  if (next.isoCeiling < next.isoBase)
+    return [{ path: '', say: 'The ISO ceiling must not be under the base.' }];
   return set({ profiles: props.camera.profiles.map((p, n) => (n === i ? next : p)) });
 };
-const addProfile = (): void => { set({ profiles: [...props.camera.profiles, { school: 'flat', name: 'Flat', isoBase: props.camera.isoBase, isoCeiling: props.camera.isoCeiling }] }); };
-const addMode = (): void => { const last = props.camera.modes.at(-1); if (last) set({ modes: [...props.camera.modes, { ...last, id: `m${Date.now()}`, name: `${last.name} 2` }] }); };
+const addProfile = (): void => {
+  set({
+    profiles: [
+      ...props.camera.profiles,
+      { school: 'flat', name: 'Flat', isoBase: props.camera.isoBase, isoCeiling: props.camera.isoCeiling },
+    ],
+  });
+};
+const addMode = (): void => {
+  const last = props.camera.modes.at(-1);
+  if (last)
+    set({ modes: [...props.camera.modes, { ...last, id: `m${Date.now()}`, name: `${last.name} 2` }] });
+};
 </script>
 
 <template>
   <section class="camera">
     <div class="grid">
       <TextField label="Camera" :value="camera.name" :save="(v) => set({ name: v })" />
-      <NumberField label="Equivalent" :value="camera.equivalentMm" quantity="millimetres" hint="35 mm equivalent focal length, on the diagonal." :save="(v) => set({ equivalentMm: v })" />
+      <NumberField
+        label="Equivalent"
+        :value="camera.equivalentMm"
+        quantity="millimetres"
+        hint="35 mm equivalent focal length, on the diagonal."
+        :save="(v) => set({ equivalentMm: v })"
+      />
       <TextField label="Apertures" :value="apertures" :save="setApertures" />
-      <NumberField label="Base ISO" :value="camera.isoBase" quantity="count" :step="50" :save="(v) => setIso(v, camera.isoCeiling)" />
-      <NumberField label="ISO ceiling" :value="camera.isoCeiling" quantity="count" :step="100" :save="(v) => setIso(camera.isoBase, v)" />
-      <NumberField label="One raw still" :value="camera.rawMB" quantity="count" unit="MB" hint="0 where it keeps none." :save="(v) => set({ rawMB: v })" />
-      <NumberField label="One still" :value="camera.stillMB" quantity="count" unit="MB" :save="(v) => set({ stillMB: v })" />
-      <TextField label="Fixed tilt" :value="tilt" hint="Degrees it is screwed on at; empty where a gimbal tilts it." placeholder="gimbal" :save="setTilt" />
-      <TextField label="Sensor diagonal, mm" :value="sensor" hint="For depth of field; empty where unknown." placeholder="unknown" :save="setSensor" />
+      <NumberField
+        label="Base ISO"
+        :value="camera.isoBase"
+        quantity="count"
+        :step="50"
+        :save="(v) => setIso(v, camera.isoCeiling)"
+      />
+      <NumberField
+        label="ISO ceiling"
+        :value="camera.isoCeiling"
+        quantity="count"
+        :step="100"
+        :save="(v) => setIso(camera.isoBase, v)"
+      />
+      <NumberField
+        label="One raw still"
+        :value="camera.rawMB"
+        quantity="count"
+        unit="MB"
+        hint="0 where it keeps none."
+        :save="(v) => set({ rawMB: v })"
+      />
+      <NumberField
+        label="One still"
+        :value="camera.stillMB"
+        quantity="count"
+        unit="MB"
+        :save="(v) => set({ stillMB: v })"
+      />
+      <TextField
+        label="Fixed tilt"
+        :value="tilt"
+        hint="Degrees it is screwed on at; empty where a gimbal tilts it."
+        placeholder="gimbal"
+        :save="setTilt"
+      />
+      <TextField
+        label="Sensor diagonal, mm"
+        :value="sensor"
+        hint="For depth of field; empty where unknown."
+        placeholder="unknown"
+        :save="setSensor"
+      />
       <PickField label="Focus" :value="camera.focus" :options="FOCUS" :save="(v) => set({ focus: v })" />
-      <NumberField v-if="camera.apertures.length > 1" label="Sharp from f/" :value="camera.sharpFromF" quantity="count" :step="0.1" :save="(v) => set({ sharpFromF: v })" />
-      <NumberField v-if="camera.apertures.length > 1" label="Sharp to f/" :value="camera.sharpToF" quantity="count" :step="0.1" :save="(v) => set({ sharpToF: v })" />
-      <NumberField label="Digital zoom to" :value="camera.maxZoom" quantity="factor" :save="(v) => set({ maxZoom: v })" />
+      <NumberField
+        v-if="camera.apertures.length > 1"
+        label="Sharp from f/"
+        :value="camera.sharpFromF"
+        quantity="count"
+        :step="0.1"
+        :save="(v) => set({ sharpFromF: v })"
+      />
+      <NumberField
+        v-if="camera.apertures.length > 1"
+        label="Sharp to f/"
+        :value="camera.sharpToF"
+        quantity="count"
+        :step="0.1"
+        :save="(v) => set({ sharpToF: v })"
+      />
+      <NumberField
+        label="Digital zoom to"
+        :value="camera.maxZoom"
+        quantity="factor"
+        :save="(v) => set({ maxZoom: v })"
+      />
     </div>
     <div v-for="(p, i) in camera.profiles" :key="i" class="grid mode">
       <TextField label="Profile" :value="p.name" :save="(v) => setProfile(i, { name: v })" />
-      <PickField label="School" :value="p.school" :options="SCHOOLS" :save="(v) => setProfile(i, { school: v })" />
-      <NumberField label="Its base ISO" :value="p.isoBase" quantity="count" :step="50" :save="(v) => setProfile(i, { isoBase: v })" />
-      <NumberField label="Its ceiling" :value="p.isoCeiling" quantity="count" :step="100" :save="(v) => setProfile(i, { isoCeiling: v })" />
-      <button class="btn" @click="set({ profiles: camera.profiles.filter((_, n) => n !== i) })">Remove profile</button>
+      <PickField
+        label="School"
+        :value="p.school"
+        :options="SCHOOLS"
+        :save="(v) => setProfile(i, { school: v })"
+      />
+      <NumberField
+        label="Its base ISO"
+        :value="p.isoBase"
+        quantity="count"
+        :step="50"
+        :save="(v) => setProfile(i, { isoBase: v })"
+      />
+      <NumberField
+        label="Its ceiling"
+        :value="p.isoCeiling"
+        quantity="count"
+        :step="100"
+        :save="(v) => setProfile(i, { isoCeiling: v })"
+      />
+      <button class="btn" @click="set({ profiles: camera.profiles.filter((_, n) => n !== i) })">
+        Remove profile
+      </button>
     </div>
     <div v-for="(m, i) in camera.modes" :key="m.id" class="grid mode">
       <TextField label="Recording mode" :value="m.name" :save="(v) => setMode(i, { name: v })" />
-      <NumberField label="Width" :value="m.widthPx" quantity="pixels" :step="16" :save="(v) => setMode(i, { widthPx: v })" />
-      <NumberField label="Height" :value="m.heightPx" quantity="pixels" :step="16" :save="(v) => setMode(i, { heightPx: v })" />
-      <NumberField label="Rate" :value="m.fps" quantity="count" unit="fps" :save="(v) => setMode(i, { fps: v })" />
-      <NumberField label="Bit rate" :value="m.megabitsPerS" quantity="megabits" :step="10" :save="(v) => setMode(i, { megabitsPerS: v })" />
+      <NumberField
+        label="Width"
+        :value="m.widthPx"
+        quantity="pixels"
+        :step="16"
+        :save="(v) => setMode(i, { widthPx: v })"
+      />
+      <NumberField
+        label="Height"
+        :value="m.heightPx"
+        quantity="pixels"
+        :step="16"
+        :save="(v) => setMode(i, { heightPx: v })"
+      />
+      <NumberField
+        label="Rate"
+        :value="m.fps"
+        quantity="count"
+        unit="fps"
+        :save="(v) => setMode(i, { fps: v })"
+      />
+      <NumberField
+        label="Bit rate"
+        :value="m.megabitsPerS"
+        quantity="megabits"
+        :step="10"
+        :save="(v) => setMode(i, { megabitsPerS: v })"
+      />
       <TextField label="Codec" :value="m.codec" :save="(v) => setMode(i, { codec: v })" />
-      <NumberField label="Zoom to (0 as camera)" :value="m.maxZoom" quantity="factor" :step="0.5" :save="(v) => setMode(i, { maxZoom: v })" />
-      <NumberField label="without loss to" :value="m.losslessZoom" quantity="factor" :step="0.1" :save="(v) => setMode(i, { losslessZoom: v })" />
-      <button class="btn" :disabled="camera.modes.length === 1" @click="set({ modes: camera.modes.filter((_, n) => n !== i) })">Remove mode</button>
+      <NumberField
+        label="Zoom to (0 as camera)"
+        :value="m.maxZoom"
+        quantity="factor"
+        :step="0.5"
+        :save="(v) => setMode(i, { maxZoom: v })"
+      />
+      <NumberField
+        label="without loss to"
+        :value="m.losslessZoom"
+        quantity="factor"
+        :step="0.1"
+        :save="(v) => setMode(i, { losslessZoom: v })"
+      />
+      <button
+        class="btn"
+        :disabled="camera.modes.length === 1"
+        @click="set({ modes: camera.modes.filter((_, n) => n !== i) })"
+      >
+        Remove mode
+      </button>
     </div>
-    <p><button class="btn" @click="addMode">Add a mode</button> <button class="btn" @click="addProfile">Add a profile</button> <button class="btn" :disabled="only" @click="$emit('remove')">Remove camera</button></p>
+    <p>
+      <button class="btn" @click="addMode">Add a mode</button>
+      <button class="btn" @click="addProfile">Add a profile</button>
+      <button class="btn" :disabled="only" @click="$emit('remove')">Remove camera</button>
+    </p>
   </section>
 </template>
 
 <style scoped>
-.camera { border-top: 1px solid var(--line); padding-top: 9px; display: grid; gap: 7px; }
-.grid { display: grid; grid-template-columns: 1.4fr repeat(5, minmax(0, 1fr)); gap: 8px 12px; align-items: end; }
-.mode { padding-left: 18px; border-left: 3px solid var(--slab-3); }
-@media (max-width: 900px) { .grid { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
+.camera {
+  border-top: 1px solid var(--line);
+  padding-top: 9px;
+  display: grid;
+  gap: 7px;
+}
+.grid {
+  display: grid;
+  grid-template-columns: 1.4fr repeat(5, minmax(0, 1fr));
+  gap: 8px 12px;
+  align-items: end;
+}
+.mode {
+  padding-left: 18px;
+  border-left: 3px solid var(--slab-3);
+}
+@media (max-width: 900px) {
+  .grid {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+}
 </style>

@@ -9,8 +9,13 @@ import { useKit } from './useKit';
 
 const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('card');
 const onIt = computed(() => new Map(cardsAsTold(store).map((c) => [c.id, c.usedGB])));
-const setOn = (card: (typeof all.value)[number], gb: number): readonly Fault[] => { const say = setOnCard(store, card, gb); return say === '' ? [] : [{ path: '/usedGB', say }]; };
-const fresh = (): void => { add({ name: `Card ${all.value.length + 1}`, nominalGB: 128, usedGB: 0, writeMBs: 30 }); };
+const setOn = (card: (typeof all.value)[number], gb: number): readonly Fault[] => {
+  const say = setOnCard(store, card, gb);
+  return say === '' ? [] : [{ path: '/usedGB', say }];
+};
+const fresh = (): void => {
+  add({ name: `Card ${all.value.length + 1}`, nominalGB: 128, usedGB: 0, writeMBs: 30 });
+};
 </script>
 
 <template>
@@ -18,11 +23,39 @@ const fresh = (): void => { add({ name: `Card ${all.value.length + 1}`, nominalG
     <button class="btn lead" @click="fresh">New card</button>
     <p v-if="all.length === 0" class="quiet">No cards yet. What is still on a card counts against it.</p>
     <ul>
-      <KitRow v-for="c in all" :key="c.id" :name="c.name" :retired="c.retired" :along="alongOf(c.id)" @copy="copy(c)" @retire="retire(c)" @along="(v) => setAlong(c.id, v)">
+      <KitRow
+        v-for="c in all"
+        :key="c.id"
+        :name="c.name"
+        :retired="c.retired"
+        :along="alongOf(c.id)"
+        @copy="copy(c)"
+        @retire="retire(c)"
+        @along="(v) => setAlong(c.id, v)"
+      >
         <TextField label="Name" :value="c.name" :save="(v) => set(c.id, { name: v })" />
-        <NumberField label="Size" :value="c.nominalGB" quantity="gigabytes" :step="32" :save="(v) => set(c.id, { nominalGB: v })" />
-        <NumberField label="Already on it" :value="onIt.get(c.id) ?? c.usedGB" quantity="gigabytes" hint="How often it was copied is told under Ready, Cards." :save="(v) => setOn(c, v)" />
-        <NumberField label="Rated write" :value="c.writeMBs" quantity="megabytesPerSecond" :step="10" hint="Rated minimum sustained write." :save="(v) => set(c.id, { writeMBs: v })" />
+        <NumberField
+          label="Size"
+          :value="c.nominalGB"
+          quantity="gigabytes"
+          :step="32"
+          :save="(v) => set(c.id, { nominalGB: v })"
+        />
+        <NumberField
+          label="Already on it"
+          :value="onIt.get(c.id) ?? c.usedGB"
+          quantity="gigabytes"
+          hint="How often it was copied is told under Ready, Cards."
+          :save="(v) => setOn(c, v)"
+        />
+        <NumberField
+          label="Rated write"
+          :value="c.writeMBs"
+          quantity="megabytesPerSecond"
+          :step="10"
+          hint="Rated minimum sustained write."
+          :save="(v) => set(c.id, { writeMBs: v })"
+        />
       </KitRow>
     </ul>
   </section>

@@ -2,23 +2,60 @@
 import SwitchField from '../../parts/SwitchField.vue';
 
 // A boolean that is left out would else be false.
-withDefaults(defineProps<{ name: string; retired: boolean; along?: boolean | undefined }>(), { along: undefined });
+withDefaults(defineProps<{ name: string; retired: boolean; along?: boolean | undefined }>(), {
+  along: undefined,
+});
 defineEmits<{ copy: []; retire: []; along: [value: boolean] }>();
 </script>
 
 <template>
   <li class="row" :class="{ retired, home: along === false }">
     <slot />
-    <SwitchField v-if="along !== undefined" label="Comes along" :value="along && !retired" :save="(v) => $emit('along', v)" />
-    <span class="acts"><button class="btn" :aria-label="`Copy ${name}`" @click="$emit('copy')">Copy</button><button class="btn" :aria-label="`${retired ? 'Use again' : 'Retire'} ${name}`" @click="$emit('retire')">{{ retired ? 'Use again' : 'Retire' }}</button></span>
+    <SwitchField
+      v-if="along !== undefined"
+      label="Comes along"
+      :value="along && !retired"
+      :save="(v) => $emit('along', v)"
+    />
+    <span class="acts"
+      ><button class="btn" :aria-label="`Copy ${name}`" @click="$emit('copy')">Copy</button
+      ><button
+        class="btn"
+        :aria-label="`${retired ? 'Use again' : 'Retire'} ${name}`"
+        @click="$emit('retire')"
+      >
+        {{ retired ? 'Use again' : 'Retire' }}
+      </button></span
+    >
   </li>
 </template>
 
 <style scoped>
-.row { display: flex; flex-wrap: wrap; gap: 8px 12px; align-items: end; border-top: 1px solid var(--line); padding: 7px 0; }
-.row > :deep(.field) { flex: 1 1 100px; max-width: 190px; }
-.row > :deep(.field:has(input[type='date'])) { flex-basis: 142px; }
-.row > :deep(.switch) { flex: 0 0 132px; }
-.acts { display: flex; gap: 6px; flex: none; margin-left: auto; }
-.retired > :deep(*:not(.acts)) { opacity: 0.55; }
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: end;
+  border-top: 1px solid var(--line);
+  padding: 7px 0;
+}
+.row > :deep(.field) {
+  flex: 1 1 100px;
+  max-width: 190px;
+}
+.row > :deep(.field:has(input[type='date'])) {
+  flex-basis: 142px;
+}
+.row > :deep(.switch) {
+  flex: 0 0 132px;
+}
+.acts {
+  display: flex;
+  gap: 6px;
+  flex: none;
+  margin-left: auto;
+}
+.retired > :deep(*:not(.acts)) {
+  opacity: 0.55;
+}
 </style>

@@ -14,8 +14,18 @@ const BringSheet = defineAsyncComponent(() => import('./BringSheet.vue'));
 const bringing = ref(false);
 const store = useFilm();
 const kind = ref<GearKind>('aircraft');
-const KINDS: { id: GearKind; label: string }[] = [{ id: 'aircraft', label: 'Aircraft' }, { id: 'pack', label: 'Packs' }, { id: 'card', label: 'Cards' }, { id: 'filter', label: 'Filters' }, { id: 'charger', label: 'Chargers' }, { id: 'gear', label: 'Other' }, { id: 'pilot', label: 'Pilots' }];
-const counts = computed(() => Object.fromEntries(KINDS.map((k) => [k.id, store.list(k.id).filter((t) => !t.retired).length])));
+const KINDS: { id: GearKind; label: string }[] = [
+  { id: 'aircraft', label: 'Aircraft' },
+  { id: 'pack', label: 'Packs' },
+  { id: 'card', label: 'Cards' },
+  { id: 'filter', label: 'Filters' },
+  { id: 'charger', label: 'Chargers' },
+  { id: 'gear', label: 'Other' },
+  { id: 'pilot', label: 'Pilots' },
+];
+const counts = computed(() =>
+  Object.fromEntries(KINDS.map((k) => [k.id, store.list(k.id).filter((t) => !t.retired).length])),
+);
 </script>
 
 <template>
@@ -23,8 +33,14 @@ const counts = computed(() => Object.fromEntries(KINDS.map((k) => [k.id, store.l
     <header>
       <h1>Kit</h1>
       <p class="quiet">Yours across all films. What stays at home on this film is left out of its budget.</p>
-      <button class="btn files" :aria-expanded="bringing" @click="bringing = !bringing">Tables and files</button>
-      <nav aria-label="Kinds of kit"><button v-for="k in KINDS" :key="k.id" :aria-current="kind === k.id" @click="kind = k.id">{{ k.label }} <span class="unit">{{ counts[k.id] }}</span></button></nav>
+      <button class="btn files" :aria-expanded="bringing" @click="bringing = !bringing">
+        Tables and files
+      </button>
+      <nav aria-label="Kinds of kit">
+        <button v-for="k in KINDS" :key="k.id" :aria-current="kind === k.id" @click="kind = k.id">
+          {{ k.label }} <span class="unit">{{ counts[k.id] }}</span>
+        </button>
+      </nav>
     </header>
     <BringSheet v-if="bringing" />
     <AircraftForm v-if="kind === 'aircraft'" />
@@ -38,11 +54,47 @@ const counts = computed(() => Object.fromEntries(KINDS.map((k) => [k.id, store.l
 </template>
 
 <style scoped>
-.kit { background: var(--slab); padding: 14px 22px 24px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; align-content: start; }
-.kit > * { min-width: 0; }
-header { display: flex; gap: 4px 22px; align-items: baseline; flex-wrap: wrap; }
-nav { display: flex; gap: 2px; width: 100%; overflow-x: auto; scrollbar-width: none; border-bottom: 1px solid var(--line); }
-nav button { border: 0; background: none; padding: 4px 14px 6px; cursor: pointer; color: var(--chalk-2); min-height: var(--touch); border-bottom: 3px solid transparent; margin-bottom: -1px; }
-nav button[aria-current='true'] { color: var(--chalk); font-weight: 620; border-bottom-color: var(--pick); }
-.files { margin-left: auto; }
+.kit {
+  background: var(--slab);
+  padding: 14px 22px 24px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+  align-content: start;
+}
+.kit > * {
+  min-width: 0;
+}
+header {
+  display: flex;
+  gap: 4px 22px;
+  align-items: baseline;
+  flex-wrap: wrap;
+}
+nav {
+  display: flex;
+  gap: 2px;
+  width: 100%;
+  overflow-x: auto;
+  scrollbar-width: none;
+  border-bottom: 1px solid var(--line);
+}
+nav button {
+  border: 0;
+  background: none;
+  padding: 4px 14px 6px;
+  cursor: pointer;
+  color: var(--chalk-2);
+  min-height: var(--touch);
+  border-bottom: 3px solid transparent;
+  margin-bottom: -1px;
+}
+nav button[aria-current='true'] {
+  color: var(--chalk);
+  font-weight: 620;
+  border-bottom-color: var(--pick);
+}
+.files {
+  margin-left: auto;
+}
 </style>

@@ -13,14 +13,26 @@ import type { Fault } from '../../stores/validate';
 type Craft = Entity<'aircraft'>;
 const props = defineProps<{ craft: Craft; save: (fields: Partial<Craft>) => readonly Fault[] }>();
 const film = useFilm();
-const sense = (side: (typeof SENSE_SIDES)[number]): void => { props.save({ senses: props.craft.senses.includes(side) ? props.craft.senses.filter((s) => s !== side) : [...props.craft.senses, side] }); };
+const sense = (side: (typeof SENSE_SIDES)[number]): void => {
+  props.save({
+    senses: props.craft.senses.includes(side)
+      ? props.craft.senses.filter((s) => s !== side)
+      : [...props.craft.senses, side],
+  });
+};
 /** With each of its packs and the heaviest filter that may be on it. */
 const masses = computed(() => {
-  const filter = film.kit.filters.filter((f) => !f.retired && (f.aircraftIds.length === 0 || f.aircraftIds.includes(props.craft.id))).sort((a, b) => b.massG - a.massG)[0] ?? null;
+  const filter =
+    film.kit.filters
+      .filter((f) => !f.retired && (f.aircraftIds.length === 0 || f.aircraftIds.includes(props.craft.id)))
+      .sort((a, b) => b.massG - a.massG)[0] ?? null;
   const packs = film.kit.packs.filter((p) => !p.retired && p.aircraftIds.includes(props.craft.id));
   const kinds = new Map([...packs].reverse().map((p) => [p.massG, p]));
   const lines = film.film?.preferences.weightLinesKg ?? [];
-  return [...kinds.values()].map((pack) => { const mass = takeOffMass(props.craft, pack, filter, film.kit.gear); return { pack: pack.name, filter: filter?.name ?? '', mass, ...weightClass(mass.totalG, lines) }; });
+  return [...kinds.values()].map((pack) => {
+    const mass = takeOffMass(props.craft, pack, filter, film.kit.gear);
+    return { pack: pack.name, filter: filter?.name ?? '', mass, ...weightClass(mass.totalG, lines) };
+  });
 });
 </script>
 
@@ -28,25 +40,108 @@ const masses = computed(() => {
   <section class="papers" aria-label="Papers, program and mass">
     <h3>Papers, program, mass</h3>
     <div class="grid">
-      <TextField label="Mark it carries" :value="craft.registration" :save="(v) => save({ registration: v })" />
+      <TextField
+        label="Mark it carries"
+        :value="craft.registration"
+        :save="(v) => save({ registration: v })"
+      />
       <TextField label="Insurance" :value="craft.insurance" :save="(v) => save({ insurance: v })" />
-      <TextField label="Insured until" type="date" :value="craft.insuredUntil ?? ''" :save="(v) => save({ insuredUntil: v === '' ? null : v })" />
+      <TextField
+        label="Insured until"
+        type="date"
+        :value="craft.insuredUntil ?? ''"
+        :save="(v) => save({ insuredUntil: v === '' ? null : v })"
+      />
       <TextField label="Firmware" :value="craft.firmware" :save="(v) => save({ firmware: v })" />
-      <TextField label="Looked for newer on" type="date" :value="craft.firmwareOn ?? ''" :save="(v) => { const on = pastDate(v); return on ? save({ firmwareOn: on.date }) : TO_COME; }" />
-      <NumberField label="Its pack weighs" :value="craft.usualPackG" quantity="grams" hint="The pack its mass above is stated with. 0 if nobody weighed it." :save="(v) => save({ usualPackG: v })" />
-      <NumberField label="Memory inside" :value="craft.internalGB" quantity="gigabytes" hint="Where no card has room. It cannot be taken out." :save="(v) => save({ internalGB: v })" />
-      <NumberField label="Camera tilts up to" :value="craft.tiltUpDeg" quantity="degrees" :step="5" :save="(v) => save({ tiltUpDeg: v })" />
-      <NumberField label="Propellers in view from" :value="craft.propsFromDeg" quantity="degrees" :step="5" hint="Tilt up from which they stand in the picture." :save="(v) => save({ propsFromDeg: v })" />
+      <TextField
+        label="Looked for newer on"
+        type="date"
+        :value="craft.firmwareOn ?? ''"
+        :save="
+          (v) => {
+            const on = pastDate(v);
+            return on ? save({ firmwareOn: on.date }) : TO_COME;
+          }
+        "
+      />
+      <NumberField
+        label="Its pack weighs"
+        :value="craft.usualPackG"
+        quantity="grams"
+        hint="The pack its mass above is stated with. 0 if nobody weighed it."
+        :save="(v) => save({ usualPackG: v })"
+      />
+      <NumberField
+        label="Memory inside"
+        :value="craft.internalGB"
+        quantity="gigabytes"
+        hint="Where no card has room. It cannot be taken out."
+        :save="(v) => save({ internalGB: v })"
+      />
+      <NumberField
+        label="Camera tilts up to"
+        :value="craft.tiltUpDeg"
+        quantity="degrees"
+        :step="5"
+        :save="(v) => save({ tiltUpDeg: v })"
+      />
+      <NumberField
+        label="Propellers in view from"
+        :value="craft.propsFromDeg"
+        quantity="degrees"
+        :step="5"
+        hint="Tilt up from which they stand in the picture."
+        :save="(v) => save({ propsFromDeg: v })"
+      />
     </div>
-    <div class="senses" role="group" aria-label="Sides it senses on"><span class="label">Senses</span><button v-for="s in SENSE_SIDES" :key="s" class="btn" :aria-pressed="craft.senses.includes(s)" @click="sense(s)">{{ s }}</button></div>
-    <p v-for="m in masses" :key="m.pack" class="quiet">With {{ m.pack }}{{ m.filter ? ` and ${m.filter}` : '' }} it takes off with <b><Fig :value="m.mass.totalG" quantity="grams" /></b><template v-if="m.underG">, under the {{ m.underG.toFixed(0) }} g line</template><template v-else-if="m.overG">, over the {{ m.overG.toFixed(0) }} g line</template>. Check the local rule.<template v-if="m.mass.unweighed"> Pack or usual pack is not weighed.</template></p>
+    <div class="senses" role="group" aria-label="Sides it senses on">
+      <span class="label">Senses</span
+      ><button
+        v-for="s in SENSE_SIDES"
+        :key="s"
+        class="btn"
+        :aria-pressed="craft.senses.includes(s)"
+        @click="sense(s)"
+      >
+        {{ s }}
+      </button>
+    </div>
+    <p v-for="m in masses" :key="m.pack" class="quiet">
+      With {{ m.pack }}{{ m.filter ? ` and ${m.filter}` : '' }} it takes off with
+      <b><Fig :value="m.mass.totalG" quantity="grams" /></b
+      ><template v-if="m.underG">, under the {{ m.underG.toFixed(0) }} g line</template
+      ><template v-else-if="m.overG">, over the {{ m.overG.toFixed(0) }} g line</template>. Check the local
+      rule.<template v-if="m.mass.unweighed"> Pack or usual pack is not weighed.</template>
+    </p>
   </section>
 </template>
 
 <style scoped>
-.papers { border-top: 1px solid var(--line); padding-top: 9px; display: grid; gap: 8px; }
-.grid { display: grid; grid-template-columns: repeat(5, minmax(0, 1fr)); gap: 8px 12px; align-items: end; }
-.senses { display: flex; flex-wrap: wrap; gap: 5px; align-items: center; }
-.btn[aria-pressed='true'] { background: var(--pick-dim); border-color: var(--pick); }
-@media (max-width: 900px) { .grid { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
+.papers {
+  border-top: 1px solid var(--line);
+  padding-top: 9px;
+  display: grid;
+  gap: 8px;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(5, minmax(0, 1fr));
+  gap: 8px 12px;
+  align-items: end;
+}
+.senses {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px;
+  align-items: center;
+}
+.btn[aria-pressed='true'] {
+  background: var(--pick-dim);
+  border-color: var(--pick);
+}
+@media (max-width: 900px) {
+  .grid {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+}
 </style>

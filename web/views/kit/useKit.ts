@@ -11,14 +11,22 @@ export type GearKind = Exclude<KitKind, 'practice' | 'flown' | 'cardMove' | 'che
 /** Somewhere it is tomorrow already. */
 const DAY_MS = 86_400_000;
 /** A date that lies behind, or none; null where it is one to come. */
-export const pastDate = (text: string): { readonly date: string | null } | null => (text !== '' && text > new Date(Date.now() + DAY_MS).toJSON().slice(0, 10) ? null : { date: text === '' ? null : text });
+export const pastDate = (text: string): { readonly date: string | null } | null =>
+  text !== '' && text > new Date(Date.now() + DAY_MS).toJSON().slice(0, 10)
+    ? null
+    : { date: text === '' ? null : text };
 export const TO_COME = [{ path: '', say: 'That day is still to come.' }];
 
 /** What can be done to any kind of kit. */
 export const useKit = <K extends GearKind>(kind: K) => {
   const store = useFilm();
   const looking = useLooking();
-  const all = computed(() => [...store.list(kind)].sort((a, b) => Number(a.retired) - Number(b.retired) || a.name.localeCompare(b.name, 'en', { numeric: true })));
+  const all = computed(() =>
+    [...store.list(kind)].sort(
+      (a, b) =>
+        Number(a.retired) - Number(b.retired) || a.name.localeCompare(b.name, 'en', { numeric: true }),
+    ),
+  );
   const set = (id: string, fields: Fields<K>) => store.edit(kind, id, fields, 'kit');
   const add = (value: Omit<Entity<K>, 'id' | 'notes' | 'retired'>): string => {
     const made = { ...value, id: uuid(), notes: '', retired: false } as unknown as Entity<K>;
@@ -26,13 +34,20 @@ export const useKit = <K extends GearKind>(kind: K) => {
     return made.id;
   };
   const copy = (thing: Entity<K>): string => {
-    const made = { ...thing, id: uuid(), name: `${thing.name} copy`.slice(0, 200), retired: false } as Entity<K>;
+    const made = {
+      ...thing,
+      id: uuid(),
+      name: `${thing.name} copy`.slice(0, 200),
+      retired: false,
+    } as Entity<K>;
     store.create(kind, made, 'copy');
     return made.id;
   };
   const retire = (thing: Entity<K>): void => {
     set(thing.id, { retired: !thing.retired } as Fields<K>);
-    looking.say(thing.retired ? `${thing.name} is in use again.` : `${thing.name} is retired. Past plans keep it.`);
+    looking.say(
+      thing.retired ? `${thing.name} is in use again.` : `${thing.name} is retired. Past plans keep it.`,
+    );
   };
   const alongOf = (id: string): boolean => !(store.film?.leftHome.includes(id) ?? false);
   /** Whether a thing comes along on the open film. */

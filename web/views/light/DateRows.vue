@@ -14,15 +14,26 @@ const light = useLight();
 const reckoning = useReckoning();
 const dates = shallowRef<readonly DateWeighed[]>([]);
 let asked = 0;
-watch(() => [props.place.location, reckoning.derived], async () => {
-  const mine = asked += 1;
-  const answer = await light.weigh(props.place.location.id, 7);
-  if (mine === asked) dates.value = answer;
-}, { immediate: true });
+watch(
+  () => [props.place.location, reckoning.derived],
+  async () => {
+    const mine = (asked += 1);
+    const answer = await light.weigh(props.place.location.id, 7);
+    if (mine === asked) dates.value = answer;
+  },
+  { immediate: true },
+);
 const best = computed(() => bestDate(dates.value)?.date ?? '');
-const clock = (ms: number | null): string => (ms === null ? 'none' : clockText(ms, props.place.location.zone));
-const span = (d: DateWeighed, kind: 'golden' | 'blue'): string => d.day.windows.filter((w) => w.kind === kind).map((w) => `${clock(w.fromMs)}–${clock(w.toMs)}`).join(' · ') || 'none';
-const take = (date: string): void => { film.edit('location', props.place.location.id, { date }, 'date'); };
+const clock = (ms: number | null): string =>
+  ms === null ? 'none' : clockText(ms, props.place.location.zone);
+const span = (d: DateWeighed, kind: 'golden' | 'blue'): string =>
+  d.day.windows
+    .filter((w) => w.kind === kind)
+    .map((w) => `${clock(w.fromMs)}–${clock(w.toMs)}`)
+    .join(' · ') || 'none';
+const take = (date: string): void => {
+  film.edit('location', props.place.location.id, { date }, 'date');
+};
 </script>
 
 <template>
@@ -30,14 +41,42 @@ const take = (date: string): void => { film.edit('location', props.place.locatio
     <h2>The next seven dates</h2>
     <div class="scroll" tabindex="0" role="region" aria-label="Dates compared">
       <table>
-        <thead><tr><th scope="col">date</th><th scope="col">sunrise</th><th scope="col">sunset</th><th scope="col">golden</th><th scope="col">blue</th><th scope="col">sun in the window</th><th scope="col">moon</th><th scope="col">slates served</th><th scope="col">wanted light</th><th /></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">date</th>
+            <th scope="col">sunrise</th>
+            <th scope="col">sunset</th>
+            <th scope="col">golden</th>
+            <th scope="col">blue</th>
+            <th scope="col">sun in the window</th>
+            <th scope="col">moon</th>
+            <th scope="col">slates served</th>
+            <th scope="col">wanted light</th>
+            <th />
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="d in dates" :key="d.date" :class="{ here: d.date === place.location.date }">
-            <th scope="row">{{ dateText(d.date) }}</th><td>{{ clock(d.day.sunriseMs) }}</td><td>{{ clock(d.day.sunsetMs) }}</td><td>{{ span(d, 'golden') }}</td><td>{{ span(d, 'blue') }}</td>
-            <td><Fig :value="d.sunFromDeg" quantity="degrees" /> to <Fig :value="d.sunToDeg" quantity="degrees" /></td>
-            <td>{{ d.moon.name }}, <Fig :value="d.moon.lit * 100" quantity="percent" />, {{ d.moonDeg > 0 ? 'up' : 'down' }}</td>
-            <td>{{ d.served }} of {{ count }}</td><td><Fig :value="d.wantedMin" quantity="minutes" /></td>
-            <td class="do"><span v-if="d.date === place.location.date" class="quiet">planned</span><button v-else class="btn" @click="take(d.date)">Take it</button> <b v-if="d.date === best" class="best">best</b></td>
+            <th scope="row">{{ dateText(d.date) }}</th>
+            <td>{{ clock(d.day.sunriseMs) }}</td>
+            <td>{{ clock(d.day.sunsetMs) }}</td>
+            <td>{{ span(d, 'golden') }}</td>
+            <td>{{ span(d, 'blue') }}</td>
+            <td>
+              <Fig :value="d.sunFromDeg" quantity="degrees" /> to
+              <Fig :value="d.sunToDeg" quantity="degrees" />
+            </td>
+            <td>
+              {{ d.moon.name }}, <Fig :value="d.moon.lit * 100" quantity="percent" />,
+              {{ d.moonDeg > 0 ? 'up' : 'down' }}
+            </td>
+            <td>{{ d.served }} of {{ count }}</td>
+            <td><Fig :value="d.wantedMin" quantity="minutes" /></td>
+            <td class="do">
+              <span v-if="d.date === place.location.date" class="quiet">planned</span
+              ><button v-else class="btn" @click="take(d.date)">Take it</button>
+              <b v-if="d.date === best" class="best">best</b>
+            </td>
           </tr>
         </tbody>
       </table>
@@ -47,11 +86,37 @@ const take = (date: string): void => { film.edit('location', props.place.locatio
 </template>
 
 <style scoped>
-table { border-collapse: collapse; width: 100%; font-size: 12.5px; font-stretch: 90%; }
-th, td { text-align: left; padding: 3px 10px 3px 0; white-space: nowrap; font-weight: 400; border-top: 1px solid var(--line); }
-thead th { color: var(--chalk-2); border-top: 0; }
-.here { background: var(--slab-2); }
-.best { color: var(--verdigris); }
-.btn { min-height: 24px; padding: 0 8px; }
-@media (max-width: 1099px) { .btn { min-height: var(--touch); } }
+table {
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 12.5px;
+  font-stretch: 90%;
+}
+th,
+td {
+  text-align: left;
+  padding: 3px 10px 3px 0;
+  white-space: nowrap;
+  font-weight: 400;
+  border-top: 1px solid var(--line);
+}
+thead th {
+  color: var(--chalk-2);
+  border-top: 0;
+}
+.here {
+  background: var(--slab-2);
+}
+.best {
+  color: var(--verdigris);
+}
+.btn {
+  min-height: 24px;
+  padding: 0 8px;
+}
+@media (max-width: 1099px) {
+  .btn {
+    min-height: var(--touch);
+  }
+}
 </style>

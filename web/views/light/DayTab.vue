@@ -16,49 +16,133 @@ import EvCurve from './EvCurve.vue';
 import LightLanes from './LightLanes.vue';
 import ReadingRows from './ReadingRows.vue';
 
-const props = defineProps<{ place: PlaceFacts; derived: DerivedFilm; shots: readonly DerivedShot[]; lit: LitPlace }>();
+const props = defineProps<{
+  place: PlaceFacts;
+  derived: DerivedFilm;
+  shots: readonly DerivedShot[];
+  lit: LitPlace;
+}>();
 const film = useFilm();
 const light = useLight();
 const findings = useFindings();
-const set = (fields: Parameters<typeof film.edit<'location'>>[2]) => film.edit('location', props.place.location.id, fields, 'light of the place');
+const set = (fields: Parameters<typeof film.edit<'location'>>[2]) =>
+  film.edit('location', props.place.location.id, fields, 'light of the place');
 const lastMs = computed(() => Math.max(props.place.windowToMs, ...props.place.flights.map((f) => f.endMs)));
-const span = computed(() => { const margin = Math.max(10 * 60_000, (lastMs.value - props.place.windowFromMs) * 0.06); return roundTimes(props.place.windowFromMs - margin, lastMs.value + margin); });
-const clock = (ms: number | null): string => (ms === null ? 'none' : clockText(ms, props.place.location.zone));
+const span = computed(() => {
+  const margin = Math.max(10 * 60_000, (lastMs.value - props.place.windowFromMs) * 0.06);
+  return roundTimes(props.place.windowFromMs - margin, lastMs.value + margin);
+});
+const clock = (ms: number | null): string =>
+  ms === null ? 'none' : clockText(ms, props.place.location.zone);
 const moon = computed(() => {
   const middle = (props.place.windowFromMs + lastMs.value) / 2;
-  return { ...moonPhase(middle), ...moonAt(middle, props.place.location.latitude, props.place.location.longitude) };
+  return {
+    ...moonPhase(middle),
+    ...moonAt(middle, props.place.location.latitude, props.place.location.longitude),
+  };
 });
 const events = computed(() => {
-  const { lit: { day } } = props;
-  return [['civil dawn', day.civilDawnMs], ['sunrise', day.sunriseMs], ['golden until', day.goldenMorningEndMs], ['golden from', day.goldenEveningStartMs], ['sunset', day.sunsetMs], ['lamps on', props.place.location.lamps === 'none' ? null : day.lampsOnMs], ['civil dusk', day.civilDuskMs]] as const;
+  const {
+    lit: { day },
+  } = props;
+  return [
+    ['civil dawn', day.civilDawnMs],
+    ['sunrise', day.sunriseMs],
+    ['golden until', day.goldenMorningEndMs],
+    ['golden from', day.goldenEveningStartMs],
+    ['sunset', day.sunsetMs],
+    ['lamps on', props.place.location.lamps === 'none' ? null : day.lampsOnMs],
+    ['civil dusk', day.civilDuskMs],
+  ] as const;
 });
-const warnings = computed(() => (findings.places.get(props.place.location.id) ?? []).filter((w) => w.code.startsWith('light.')));
+const warnings = computed(() =>
+  (findings.places.get(props.place.location.id) ?? []).filter((w) => w.code.startsWith('light.')),
+);
 </script>
 
 <template>
   <div class="day">
     <LightRibbon :place="place" :derived="derived" />
-    <ul class="events"><li v-for="[name, ms] in events.filter(([n, m]) => n !== 'lamps on' || m !== null)" :key="name"><span class="label">{{ name }}</span> {{ clock(ms) }}</li>
-      <li><span class="label">moon</span> {{ moon.name }}, <Fig :value="moon.lit * 100" quantity="percent" /> lit, <template v-if="moon.altitudeDeg > 0"><Fig :value="moon.altitudeDeg" quantity="degrees" /> high</template><template v-else>down</template></li></ul>
+    <ul class="events">
+      <li v-for="[name, ms] in events.filter(([n, m]) => n !== 'lamps on' || m !== null)" :key="name">
+        <span class="label">{{ name }}</span> {{ clock(ms) }}
+      </li>
+      <li>
+        <span class="label">moon</span> {{ moon.name }},
+        <Fig :value="moon.lit * 100" quantity="percent" /> lit,
+        <template v-if="moon.altitudeDeg > 0"
+          ><Fig :value="moon.altitudeDeg" quantity="degrees" /> high</template
+        ><template v-else>down</template>
+      </li>
+    </ul>
     <div class="two">
-      <section aria-label="Scene light over the window" class="curve"><h2>Scene light</h2><EvCurve :place="place" :lit="lit" :from-ms="span.fromMs" :to-ms="span.toMs" :height="210" /></section>
+      <section aria-label="Scene light over the window" class="curve">
+        <h2>Scene light</h2>
+        <EvCurve :place="place" :lit="lit" :from-ms="span.fromMs" :to-ms="span.toMs" :height="210" />
+      </section>
       <aside class="side">
-        <div class="pair"><PickField label="Sky" :value="place.location.sky" :options="choices(SKY_WORDS)" :save="(v) => set({ sky: v })" /><PickField label="Lamps" :value="place.location.lamps" :options="choices(LAMP_WORDS)" :save="(v) => set({ lamps: v })" /></div>
+        <div class="pair">
+          <PickField
+            label="Sky"
+            :value="place.location.sky"
+            :options="choices(SKY_WORDS)"
+            :save="(v) => set({ sky: v })"
+          /><PickField
+            label="Lamps"
+            :value="place.location.lamps"
+            :options="choices(LAMP_WORDS)"
+            :save="(v) => set({ lamps: v })"
+          />
+        </div>
         <ReadingRows :key="place.location.id" :place="place" :lit="lit" />
       </aside>
     </div>
     <WarningList :warnings="warnings" />
-    <LightLanes :place="place" :shots="shots" :windows="light.windows" :from-ms="span.fromMs" :to-ms="span.toMs" />
+    <LightLanes
+      :place="place"
+      :shots="shots"
+      :windows="light.windows"
+      :from-ms="span.fromMs"
+      :to-ms="span.toMs"
+    />
     <DateRows :place="place" :count="shots.length" />
   </div>
 </template>
 
 <style scoped>
-.day { display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; align-content: start; min-width: 0; }
-.events { display: flex; flex-wrap: wrap; gap: 3px 18px; }
-.two { display: grid; grid-template-columns: minmax(0, 1fr) 300px; gap: 20px; }
-.curve { min-width: 0; }
-.side { display: grid; gap: 10px; align-content: start; }
-.pair { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; }
-@media (max-width: 900px) { .two { grid-template-columns: minmax(0, 1fr); } }
+.day {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+  align-content: start;
+  min-width: 0;
+}
+.events {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 3px 18px;
+}
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  gap: 20px;
+}
+.curve {
+  min-width: 0;
+}
+.side {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -6,37 +6,115 @@ import { write } from '../../format';
 import { roundBounds, roundTimes } from '../../format/ticks';
 
 const CurveChart = defineAsyncComponent(() => import('../../parts/CurveChart.vue'));
-const props = defineProps<{ place: PlaceFacts; lit: LitPlace; fromMs: number; toMs: number; height: number }>();
+const props = defineProps<{
+  place: PlaceFacts;
+  lit: LitPlace;
+  fromMs: number;
+  toMs: number;
+  height: number;
+}>();
 const clock = (ms: number): string => clockText(ms, props.place.location.zone);
 const STEPS = 72;
-const curve = computed(() => lightCurve(props.fromMs, props.toMs, Math.max(60_000, (props.toMs - props.fromMs) / STEPS), conditionsOf(props.lit)));
+const curve = computed(() =>
+  lightCurve(
+    props.fromMs,
+    props.toMs,
+    Math.max(60_000, (props.toMs - props.fromMs) / STEPS),
+    conditionsOf(props.lit),
+  ),
+);
 const series = computed(() => [
-  { type: 'rangeArea', name: 'may be', data: curve.value.map((p) => ({ x: p.utcMs, y: [p.ev100 - p.spread, p.ev100 + p.spread] })) },
+  {
+    type: 'rangeArea',
+    name: 'may be',
+    data: curve.value.map((p) => ({ x: p.utcMs, y: [p.ev100 - p.spread, p.ev100 + p.spread] })),
+  },
   { type: 'line', name: 'scene EV', data: curve.value.map((p) => ({ x: p.utcMs, y: p.ev100 })) },
 ]);
-const bounds = computed(() => roundBounds(curve.value.flatMap((p) => [p.ev100 - p.spread, p.ev100 + p.spread])));
+const bounds = computed(() =>
+  roundBounds(curve.value.flatMap((p) => [p.ev100 - p.spread, p.ev100 + p.spread])),
+);
 const inside = (ms: number | null): ms is number => ms !== null && ms >= props.fromMs && ms <= props.toMs;
 const options = computed(() => {
   const { light, windowFromMs, windowToMs } = props.place;
-  const mark = (x: number, text: string, colour: string) => ({ x, borderColor: colour, strokeDashArray: 3, label: { text, orientation: 'horizontal', borderWidth: 0, style: { background: 'transparent', color: colour, fontSize: '11px' }, offsetY: -2 } });
+  const mark = (x: number, text: string, colour: string) => ({
+    x,
+    borderColor: colour,
+    strokeDashArray: 3,
+    label: {
+      text,
+      orientation: 'horizontal',
+      borderWidth: 0,
+      style: { background: 'transparent', color: colour, fontSize: '11px' },
+      offsetY: -2,
+    },
+  });
   return {
-    chart: { id: 'ev' }, colors: ['var(--note)', 'var(--care)'], stroke: { width: [0, 2.5], curve: 'straight' as const }, fill: { opacity: [0.28, 1] },
-    xaxis: { type: 'numeric' as const, min: props.fromMs, max: props.toMs, tickAmount: roundTimes(props.fromMs, props.toMs).ticks, labels: { formatter: (v: string) => clock(Number(v)) } },
+    chart: { id: 'ev' },
+    colors: ['var(--note)', 'var(--care)'],
+    stroke: { width: [0, 2.5], curve: 'straight' as const },
+    fill: { opacity: [0.28, 1] },
+    xaxis: {
+      type: 'numeric' as const,
+      min: props.fromMs,
+      max: props.toMs,
+      tickAmount: roundTimes(props.fromMs, props.toMs).ticks,
+      labels: { formatter: (v: string) => clock(Number(v)) },
+    },
     yaxis: { ...bounds.value, labels: { formatter: (v: number) => `${write(v, 'ev').number} EV` } },
     annotations: {
       xaxis: [
-        ...(light?.windows ?? []).filter((w) => w.toMs > props.fromMs && w.fromMs < props.toMs).map((w) => ({ x: Math.max(w.fromMs, props.fromMs), x2: Math.min(w.toMs, props.toMs), fillColor: w.kind === 'golden' ? '#e8a45f' : '#6f86d8', opacity: 0.16, label: { text: w.kind, borderWidth: 0, orientation: 'horizontal', offsetY: 12, offsetX: 18, style: { background: 'transparent', color: 'var(--chalk-3)' } } })),
-        ...([[windowFromMs, 'window'], [windowToMs, 'closes']] as const).filter(([ms]) => inside(ms)).map(([ms, text]) => mark(ms, text, 'var(--chalk-3)')),
-        ...(inside(light?.lampsOnMs ?? null) && props.place.location.lamps !== 'none' ? [mark(light?.lampsOnMs ?? 0, 'lamps on', 'var(--care)')] : []),
+        ...(light?.windows ?? [])
+          .filter((w) => w.toMs > props.fromMs && w.fromMs < props.toMs)
+          .map((w) => ({
+            x: Math.max(w.fromMs, props.fromMs),
+            x2: Math.min(w.toMs, props.toMs),
+            fillColor: w.kind === 'golden' ? '#e8a45f' : '#6f86d8',
+            opacity: 0.16,
+            label: {
+              text: w.kind,
+              borderWidth: 0,
+              orientation: 'horizontal',
+              offsetY: 12,
+              offsetX: 18,
+              style: { background: 'transparent', color: 'var(--chalk-3)' },
+            },
+          })),
+        ...(
+          [
+            [windowFromMs, 'window'],
+            [windowToMs, 'closes'],
+          ] as const
+        )
+          .filter(([ms]) => inside(ms))
+          .map(([ms, text]) => mark(ms, text, 'var(--chalk-3)')),
+        ...(inside(light?.lampsOnMs ?? null) && props.place.location.lamps !== 'none'
+          ? [mark(light?.lampsOnMs ?? 0, 'lamps on', 'var(--care)')]
+          : []),
       ],
-      points: props.lit.readings.filter((r) => inside(r.utcMs)).map((r) => ({ x: r.utcMs, y: r.ev100, marker: { size: 5, fillColor: 'var(--verdigris)', strokeColor: 'var(--bench)' }, label: { text: 'meter', borderWidth: 0, style: { background: 'transparent', color: 'var(--verdigris)' } } })),
+      points: props.lit.readings
+        .filter((r) => inside(r.utcMs))
+        .map((r) => ({
+          x: r.utcMs,
+          y: r.ev100,
+          marker: { size: 5, fillColor: 'var(--verdigris)', strokeColor: 'var(--bench)' },
+          label: {
+            text: 'meter',
+            borderWidth: 0,
+            style: { background: 'transparent', color: 'var(--verdigris)' },
+          },
+        })),
     },
   };
 });
 const spoken = computed(() => {
   const [first, last] = [curve.value[0], curve.value.at(-1)];
-  return first && last ? `Scene light from ${first.ev100.toFixed(1)} EV at ${clock(first.utcMs)} to ${last.ev100.toFixed(1)} EV at ${clock(last.utcMs)}, give or take ${first.spread.toFixed(1)} to ${last.spread.toFixed(1)}` : 'No light';
+  return first && last
+    ? `Scene light from ${first.ev100.toFixed(1)} EV at ${clock(first.utcMs)} to ${last.ev100.toFixed(1)} EV at ${clock(last.utcMs)}, give or take ${first.spread.toFixed(1)} to ${last.spread.toFixed(1)}`
+    : 'No light';
 });
 </script>
 
-<template><CurveChart type="rangeArea" :series="series" :options="options" :height="height" :label="spoken" /></template>
+<template>
+  <CurveChart type="rangeArea" :series="series" :options="options" :height="height" :label="spoken" />
+</template>

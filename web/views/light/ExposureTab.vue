@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { counted } from '@core/units';
-import { conditionsOf, exposurePlan, type DerivedFilm, type FlightExposure, type LitPlace, type PlaceFacts, type SettingAt } from '@core/film';
+import {
+  conditionsOf,
+  exposurePlan,
+  type DerivedFilm,
+  type FlightExposure,
+  type LitPlace,
+  type PlaceFacts,
+  type SettingAt,
+} from '@core/film';
 import { clockText } from '@core/light';
 import { computed, ref, watch } from 'vue';
 import { apertureText, MARK_WORDS, shutterText } from '../../format';
@@ -16,11 +24,22 @@ const reckoning = useReckoning();
 const looking = useLooking();
 const { filterName, packName } = useLightPlace();
 const clock = (ms: number): string => clockText(ms, props.place.location.zone);
-const plan = computed<FlightExposure[]>(() => exposurePlan(props.place, props.derived.shots, reckoning.along, props.lit));
+const plan = computed<FlightExposure[]>(() =>
+  exposurePlan(props.place, props.derived.shots, reckoning.along, props.lit),
+);
 const open = ref(0);
-watch(() => props.place.location.id, () => { open.value = 0; });
-const setting = (s: SettingAt): string => (s.choice ? `${apertureText(s.choice.aperture)} · ${shutterText(s.choice.shutterS)} · ${s.choice.iso}` : 'no setting');
-const marks = (...list: SettingAt[]): string => [...new Set(list.flatMap((s) => s.choice?.marks ?? []))].map((m) => MARK_WORDS[m]).join(', ');
+watch(
+  () => props.place.location.id,
+  () => {
+    open.value = 0;
+  },
+);
+const setting = (s: SettingAt): string =>
+  s.choice
+    ? `${apertureText(s.choice.aperture)} · ${shutterText(s.choice.shutterS)} · ${s.choice.iso}`
+    : 'no setting';
+const marks = (...list: SettingAt[]): string =>
+  [...new Set(list.flatMap((s) => s.choice?.marks ?? []))].map((m) => MARK_WORDS[m]).join(', ');
 const same = (a: SettingAt, b: SettingAt): boolean => setting(a) === setting(b);
 const titleOf = (id: string): string => props.derived.shots.get(id)?.facts.shot.title || 'no name yet';
 const numberOf = (id: string): number => props.derived.shots.get(id)?.number ?? 0;
@@ -32,49 +51,171 @@ const print = (): void => window.print();
 <template>
   <div class="plan">
     <header class="top">
-      <p v-if="plan.length > 0" class="sum">{{ counted(plan.length, 'flight') }}, {{ landings === 0 ? 'each with one filter from take-off to landing' : `${counted(landings, 'landing')} to change a filter` }}.</p>
+      <p v-if="plan.length > 0" class="sum">
+        {{ counted(plan.length, 'flight') }},
+        {{
+          landings === 0
+            ? 'each with one filter from take-off to landing'
+            : `${counted(landings, 'landing')} to change a filter`
+        }}.
+      </p>
       <button class="btn no-print" @click="print">Print</button>
     </header>
-    <p v-if="plan.length === 0" class="quiet">No flights here yet. Slates with an aircraft and a charged pack make some; their settings show here.</p>
+    <p v-if="plan.length === 0" class="quiet">
+      No flights here yet. Slates with an aircraft and a charged pack make some; their settings show here.
+    </p>
     <section v-for="f in plan" :key="f.index" class="flight" :aria-label="`Flight ${f.index + 1}`">
       <header>
-        <h2>{{ clock(f.flight.startMs) }} <span class="quiet">to {{ clock(f.flight.endMs) }} on {{ packName(f.flight.packId) }}</span></h2>
-        <FilterLine v-for="(p, i) in f.parts" :key="i" :part="p" :zone="place.location.zone" :first="i === 0" :name="filterName" />
-        <button class="btn bare no-print" :aria-expanded="open === f.index" @click="open = open === f.index ? -1 : f.index">{{ open === f.index ? 'Hide the curve' : 'Curve' }}</button>
+        <h2>
+          {{ clock(f.flight.startMs) }}
+          <span class="quiet">to {{ clock(f.flight.endMs) }} on {{ packName(f.flight.packId) }}</span>
+        </h2>
+        <FilterLine
+          v-for="(p, i) in f.parts"
+          :key="i"
+          :part="p"
+          :zone="place.location.zone"
+          :first="i === 0"
+          :name="filterName"
+        />
+        <button
+          class="btn bare no-print"
+          :aria-expanded="open === f.index"
+          @click="open = open === f.index ? -1 : f.index"
+        >
+          {{ open === f.index ? 'Hide the curve' : 'Curve' }}
+        </button>
       </header>
-      <HoldCurve v-if="open === f.index" :flight="f" :place="place" :conditions="conditionsOf(lit)" :name="filterName" />
+      <HoldCurve
+        v-if="open === f.index"
+        :flight="f"
+        :place="place"
+        :conditions="conditionsOf(lit)"
+        :name="filterName"
+      />
       <div class="scroll" tabindex="0" role="region" :aria-label="`Settings of flight ${f.index + 1}`">
         <table>
-          <thead><tr><th scope="col">slate</th><th scope="col">from</th><th scope="col">scene</th><th scope="col">start</th><th scope="col">middle</th><th scope="col">end</th><th scope="col">shutter</th><th scope="col">light moves</th><th scope="col" /></tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">slate</th>
+              <th scope="col">from</th>
+              <th scope="col">scene</th>
+              <th scope="col">start</th>
+              <th scope="col">middle</th>
+              <th scope="col">end</th>
+              <th scope="col">shutter</th>
+              <th scope="col">light moves</th>
+              <th scope="col" />
+            </tr>
+          </thead>
           <tbody>
-            <tr v-for="r in f.rows" :key="r.shotId" :class="{ lands: r.lands }" :data-row="numberOf(r.shotId)">
-              <th scope="row"><RouterLink :to="{ name: 'bench' }" @click="looking.pick(r.shotId); looking.facet = 'exposure'"><b>{{ numberOf(r.shotId) }}</b> {{ titleOf(r.shotId) }}</RouterLink></th>
-              <td>{{ clock(r.start.utcMs) }}</td><td><Fig :value="r.start.ev100" quantity="ev" /></td>
-              <td class="set">{{ setting(r.start) }}</td><td class="set">{{ same(r.middle, r.start) ? '=' : setting(r.middle) }}</td><td class="set">{{ same(r.end, r.middle) ? '=' : setting(r.end) }}</td>
-              <td><Fig :value="r.start.choice?.shutterAngleDeg ?? NaN" quantity="degrees" /></td><td>{{ r.stopsPerMinute >= 0 ? '+' : '−' }}{{ Math.abs(r.stopsPerMinute).toFixed(2) }}<span class="unit">stops/min</span></td>
-              <td class="mark">{{ r.lands ? 'land before it' : '' }} {{ marks(r.start, r.middle, r.end) }}</td>
+            <tr
+              v-for="r in f.rows"
+              :key="r.shotId"
+              :class="{ lands: r.lands }"
+              :data-row="numberOf(r.shotId)"
+            >
+              <th scope="row">
+                <RouterLink
+                  :to="{ name: 'bench' }"
+                  @click="
+                    looking.pick(r.shotId);
+                    looking.facet = 'exposure';
+                  "
+                  ><b>{{ numberOf(r.shotId) }}</b> {{ titleOf(r.shotId) }}</RouterLink
+                >
+              </th>
+              <td>{{ clock(r.start.utcMs) }}</td>
+              <td><Fig :value="r.start.ev100" quantity="ev" /></td>
+              <td class="set">{{ setting(r.start) }}</td>
+              <td class="set">{{ same(r.middle, r.start) ? '=' : setting(r.middle) }}</td>
+              <td class="set">{{ same(r.end, r.middle) ? '=' : setting(r.end) }}</td>
+              <td><Fig :value="r.start.choice?.shutterAngleDeg ?? NaN" quantity="degrees" /></td>
+              <td>
+                {{ r.stopsPerMinute >= 0 ? '+' : '−' }}{{ Math.abs(r.stopsPerMinute).toFixed(2)
+                }}<span class="unit">stops/min</span>
+              </td>
+              <td class="mark">
+                {{ r.lands ? 'land before it' : '' }} {{ marks(r.start, r.middle, r.end) }}
+              </td>
             </tr>
           </tbody>
         </table>
       </div>
     </section>
-    <p class="faint">Aperture, shutter, ISO. A filter is only changed on the ground; “=” is as before. Follow the minutes with the exposure locked between takes.</p>
+    <p class="faint">
+      Aperture, shutter, ISO. A filter is only changed on the ground; “=” is as before. Follow the minutes
+      with the exposure locked between takes.
+    </p>
   </div>
 </template>
 
 <style scoped>
-.plan { display: grid; gap: 14px; align-content: start; min-width: 0; }
-.top { display: flex; justify-content: space-between; align-items: center; }
-.sum { font-size: 16px; font-weight: 620; }
-.flight { display: grid; gap: 6px; min-width: 0; border-top: 2px solid var(--line); padding-top: 8px; }
-.flight header { display: flex; flex-wrap: wrap; gap: 2px 22px; align-items: center; }
-table { border-collapse: collapse; width: 100%; font-stretch: 92%; }
-th, td { text-align: left; padding: 4px 12px 4px 0; white-space: nowrap; font-weight: 400; border-top: 1px solid var(--line); }
-thead th { border-top: 0; color: var(--chalk-2); font-size: 12px; }
-th a { color: inherit; text-decoration: none; }
-th a:hover { text-decoration: underline; }
-.set { font-weight: 560; }
-.mark { color: var(--care); }
-.lands > * { border-top: 2px dashed var(--care); }
-@media print { .flight { break-inside: avoid; } }
+.plan {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+  min-width: 0;
+}
+.top {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+.sum {
+  font-size: 16px;
+  font-weight: 620;
+}
+.flight {
+  display: grid;
+  gap: 6px;
+  min-width: 0;
+  border-top: 2px solid var(--line);
+  padding-top: 8px;
+}
+.flight header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 22px;
+  align-items: center;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  font-stretch: 92%;
+}
+th,
+td {
+  text-align: left;
+  padding: 4px 12px 4px 0;
+  white-space: nowrap;
+  font-weight: 400;
+  border-top: 1px solid var(--line);
+}
+thead th {
+  border-top: 0;
+  color: var(--chalk-2);
+  font-size: 12px;
+}
+th a {
+  color: inherit;
+  text-decoration: none;
+}
+th a:hover {
+  text-decoration: underline;
+}
+.set {
+  font-weight: 560;
+}
+.mark {
+  color: var(--care);
+}
+.lands > * {
+  border-top: 2px dashed var(--care);
+}
+@media print {
+  .flight {
+    break-inside: avoid;
+  }
+}
 </style>

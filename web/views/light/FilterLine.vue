@@ -5,12 +5,22 @@ import { computed } from 'vue';
 import MarkSign from '../../parts/MarkSign.vue';
 
 /** What a stretch of a flight is flown with, and how long that holds. */
-const props = defineProps<{ part: FilterPart; zone: string; first: boolean; name: (id: string | null, stops: number) => string }>();
+const props = defineProps<{
+  part: FilterPart;
+  zone: string;
+  first: boolean;
+  name: (id: string | null, stops: number) => string;
+}>();
 const clock = (ms: number): string => clockText(ms, props.zone);
 const own = computed(() => props.name(props.part.filterId, props.part.stops));
 const longer = computed(() => {
   const { longest, holds, filterId, stops } = props.part;
-  if (!longest || (longest.filterId === filterId && Math.abs(longest.stops - stops) < 0.01) || (holds && longest.toMs - longest.fromMs < holds.toMs - holds.fromMs + 5 * 60_000)) return '';
+  if (
+    !longest ||
+    (longest.filterId === filterId && Math.abs(longest.stops - stops) < 0.01) ||
+    (holds && longest.toMs - longest.fromMs < holds.toMs - holds.fromMs + 5 * 60_000)
+  )
+    return '';
   return `${props.name(longest.filterId, longest.stops)} would hold longest: ${clock(longest.fromMs)} to ${clock(longest.toMs)}, with more ISO.`;
 });
 </script>
@@ -19,12 +29,21 @@ const longer = computed(() => {
   <p class="part">
     <MarkSign v-if="!part.holds" severity="care" />
     <span v-if="!first" class="land">Land, change to</span> <b>{{ own }}</b>
-    <span v-if="part.holds" class="quiet">holds {{ clock(part.holds.fromMs) }} to {{ clock(part.holds.toMs) }}</span><span v-else class="quiet">does not bear the light of all of it</span>
+    <span v-if="part.holds" class="quiet"
+      >holds {{ clock(part.holds.fromMs) }} to {{ clock(part.holds.toMs) }}</span
+    ><span v-else class="quiet">does not bear the light of all of it</span>
     <span v-if="longer" class="faint">{{ longer }}</span>
   </p>
 </template>
 
 <style scoped>
-.part { display: flex; flex-wrap: wrap; gap: 2px 8px; align-items: center; }
-.land { color: var(--care); }
+.part {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 8px;
+  align-items: center;
+}
+.land {
+  color: var(--care);
+}
 </style>

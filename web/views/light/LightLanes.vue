@@ -11,33 +11,99 @@ import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
 import { useLooking } from '../../stores/looking';
 
-const props = defineProps<{ place: PlaceFacts; shots: readonly DerivedShot[]; windows: ReadonlyMap<string, ShotWindow>; fromMs: number; toMs: number }>();
+const props = defineProps<{
+  place: PlaceFacts;
+  shots: readonly DerivedShot[];
+  windows: ReadonlyMap<string, ShotWindow>;
+  fromMs: number;
+  toMs: number;
+}>();
 const film = useFilm();
 const looking = useLooking();
 const findings = useFindings();
 const WISHES = choices(WISH_WORDS);
 const clock = (ms: number): string => clockText(ms, props.place.location.zone);
-const percent = (ms: number): string => `${(Math.min(1, Math.max(0, (ms - props.fromMs) / (props.toMs - props.fromMs))) * 100).toFixed(2)}%`;
-const bar = (s: Stretch) => ({ left: percent(s.fromMs), width: `calc(${percent(s.toMs)} - ${percent(s.fromMs)})` });
-const spoken = (list: readonly Stretch[]): string => (list.length === 0 ? 'never in the window' : list.map((s) => `${clock(s.fromMs)} to ${clock(s.toMs)}`).join(', '));
-const rows = computed(() => props.shots.map((s) => {
-  const window = props.windows.get(s.facts.shot.id);
-  return { s, id: s.facts.shot.id, window, atMs: s.light?.atMs ?? 0, endMs: (s.light?.atMs ?? 0) + s.facts.seconds.airS * 1000, mark: worst(findings.about(s).filter((w) => /^(light|exposure)\./.test(w.code))), says: window ? `wanted light ${spoken(window.wished)}; good ${spoken(window.good)}` : '' };
-}));
-const pin = (id: string, text: string) => film.edit('shot', id, { notBefore: text.trim() === '' ? null : text.trim() }, 'minute');
+const percent = (ms: number): string =>
+  `${(Math.min(1, Math.max(0, (ms - props.fromMs) / (props.toMs - props.fromMs))) * 100).toFixed(2)}%`;
+const bar = (s: Stretch) => ({
+  left: percent(s.fromMs),
+  width: `calc(${percent(s.toMs)} - ${percent(s.fromMs)})`,
+});
+const spoken = (list: readonly Stretch[]): string =>
+  list.length === 0
+    ? 'never in the window'
+    : list.map((s) => `${clock(s.fromMs)} to ${clock(s.toMs)}`).join(', ');
+const rows = computed(() =>
+  props.shots.map((s) => {
+    const window = props.windows.get(s.facts.shot.id);
+    return {
+      s,
+      id: s.facts.shot.id,
+      window,
+      atMs: s.light?.atMs ?? 0,
+      endMs: (s.light?.atMs ?? 0) + s.facts.seconds.airS * 1000,
+      mark: worst(findings.about(s).filter((w) => /^(light|exposure)\./.test(w.code))),
+      says: window ? `wanted light ${spoken(window.wished)}; good ${spoken(window.good)}` : '',
+    };
+  }),
+);
+const pin = (id: string, text: string) =>
+  film.edit('shot', id, { notBefore: text.trim() === '' ? null : text.trim() }, 'minute');
 </script>
 
 <template>
   <section class="lanes" aria-label="Slates over the window">
-    <header class="row head label"><span>slate</span><span>wants</span><span>not before</span><span class="key"><i class="wish" /> the light wanted <i class="good" /> all of it right <i class="now" /> planned</span></header>
-    <div v-for="r in rows" :key="r.id" class="row" :class="{ picked: r.id === looking.shotId }" :data-shot="r.id" @click="looking.pick(r.id)">
-      <span class="name"><b>{{ r.s.number }}</b> <span dir="auto">{{ r.s.facts.shot.title || 'no name yet' }}</span> <MarkSign v-if="r.mark" :severity="r.mark" /></span>
-      <PickField bare :label="`What ${r.s.number} wants`" :value="r.s.facts.shot.wants" :options="WISHES" :save="(v) => film.edit('shot', r.id, { wants: v }, 'light')" />
-      <TextField bare :label="`${r.s.number} not before`" type="time" :value="r.s.facts.shot.notBefore ?? ''" :save="(v) => pin(r.id, v)" />
+    <header class="row head label">
+      <span>slate</span><span>wants</span><span>not before</span
+      ><span class="key"
+        ><i class="wish" /> the light wanted <i class="good" /> all of it right
+        <i class="now" /> planned</span
+      >
+    </header>
+    <div
+      v-for="r in rows"
+      :key="r.id"
+      class="row"
+      :class="{ picked: r.id === looking.shotId }"
+      :data-shot="r.id"
+      @click="looking.pick(r.id)"
+    >
+      <span class="name"
+        ><b>{{ r.s.number }}</b> <span dir="auto">{{ r.s.facts.shot.title || 'no name yet' }}</span>
+        <MarkSign v-if="r.mark" :severity="r.mark"
+      /></span>
+      <PickField
+        bare
+        :label="`What ${r.s.number} wants`"
+        :value="r.s.facts.shot.wants"
+        :options="WISHES"
+        :save="(v) => film.edit('shot', r.id, { wants: v }, 'light')"
+      />
+      <TextField
+        bare
+        :label="`${r.s.number} not before`"
+        type="time"
+        :value="r.s.facts.shot.notBefore ?? ''"
+        :save="(v) => pin(r.id, v)"
+      />
       <span class="lane">
         <span class="sr">{{ r.says }}; planned {{ clock(r.atMs) }}</span>
-        <template v-if="r.window"><i v-for="(w, i) in r.window.wished" :key="`w${i}`" class="wish" :style="bar(w)" /><i v-for="(w, i) in r.window.good" :key="`g${i}`" class="good" :style="bar(w)" /></template>
-        <i v-if="r.s.flightIndex !== null" class="now" :style="{ left: percent(r.atMs), width: `max(4px, calc(${percent(r.endMs)} - ${percent(r.atMs)}))` }" :title="`planned ${clock(r.atMs)}`" />
+        <template v-if="r.window"
+          ><i v-for="(w, i) in r.window.wished" :key="`w${i}`" class="wish" :style="bar(w)" /><i
+            v-for="(w, i) in r.window.good"
+            :key="`g${i}`"
+            class="good"
+            :style="bar(w)"
+        /></template>
+        <i
+          v-if="r.s.flightIndex !== null"
+          class="now"
+          :style="{
+            left: percent(r.atMs),
+            width: `max(4px, calc(${percent(r.endMs)} - ${percent(r.atMs)}))`,
+          }"
+          :title="`planned ${clock(r.atMs)}`"
+        />
       </span>
     </div>
     <p v-if="rows.length === 0" class="quiet">No slates here yet: what they want of the light shows here.</p>
@@ -45,19 +111,87 @@ const pin = (id: string, text: string) => film.edit('shot', id, { notBefore: tex
 </template>
 
 <style scoped>
-.lanes { display: grid; gap: 2px; align-content: start; }
-.row { display: grid; grid-template-columns: minmax(150px, 210px) 112px 122px 1fr; gap: 10px; align-items: center; min-height: 34px; padding: 0 4px; }
-.row.picked { background: var(--slab-2); box-shadow: inset 3px 0 var(--pick); }
-.head { min-height: 24px; }
-.name { display: flex; gap: 6px; align-items: center; min-width: 0; cursor: pointer; }
-.name span { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.name svg { flex: none; }
-.lane { position: relative; height: 20px; background: var(--bench); border: 1px solid var(--line); display: block; }
-.lane i { position: absolute; top: 0; bottom: 0; }
-.wish { background: repeating-linear-gradient(45deg, var(--hatch) 0 3px, transparent 3px 7px); }
-.good { background: var(--verdigris); opacity: 0.55; }
-.now { background: var(--pick); border: 1px solid var(--bench); min-width: 4px; top: 3px !important; bottom: 3px !important; }
-.key { display: flex; gap: 6px; align-items: center; }
-.key i { display: inline-block; width: 16px; height: 10px; margin-left: 8px; }
-@media (max-width: 700px) { .row { grid-template-columns: 1fr 110px 122px; } .lane { grid-column: 1 / -1; } .head { display: none; } }
+.lanes {
+  display: grid;
+  gap: 2px;
+  align-content: start;
+}
+.row {
+  display: grid;
+  grid-template-columns: minmax(150px, 210px) 112px 122px 1fr;
+  gap: 10px;
+  align-items: center;
+  min-height: 34px;
+  padding: 0 4px;
+}
+.row.picked {
+  background: var(--slab-2);
+  box-shadow: inset 3px 0 var(--pick);
+}
+.head {
+  min-height: 24px;
+}
+.name {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  min-width: 0;
+  cursor: pointer;
+}
+.name span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.name svg {
+  flex: none;
+}
+.lane {
+  position: relative;
+  height: 20px;
+  background: var(--bench);
+  border: 1px solid var(--line);
+  display: block;
+}
+.lane i {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+}
+.wish {
+  background: repeating-linear-gradient(45deg, var(--hatch) 0 3px, transparent 3px 7px);
+}
+.good {
+  background: var(--verdigris);
+  opacity: 0.55;
+}
+.now {
+  background: var(--pick);
+  border: 1px solid var(--bench);
+  min-width: 4px;
+  top: 3px !important;
+  bottom: 3px !important;
+}
+.key {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.key i {
+  display: inline-block;
+  width: 16px;
+  height: 10px;
+  margin-left: 8px;
+}
+@media (max-width: 700px) {
+  .row {
+    grid-template-columns: 1fr 110px 122px;
+  }
+  .lane {
+    grid-column: 1 / -1;
+  }
+  .head {
+    display: none;
+  }
+}
 </style>

@@ -16,21 +16,51 @@ const looking = useLooking();
 const reckoning = useReckoning();
 const { place: here, lit, shots } = useLightPlace();
 useLight().start();
-const TABS = [{ id: 'day', label: 'The day' }, { id: 'exposure', label: 'Exposure' }, { id: 'setup', label: 'Set-up' }] as const;
+const TABS = [
+  { id: 'day', label: 'The day' },
+  { id: 'exposure', label: 'Exposure' },
+  { id: 'setup', label: 'Set-up' },
+] as const;
 const tab = ref<(typeof TABS)[number]['id']>('day');
 usePlaceRoute('light', props);
-const note = computed(() => (here.value ? `${dateText(here.value.location.date)}, ${here.value.location.windowStart} to ${here.value.location.windowEnd}` : ''));
+const note = computed(() =>
+  here.value
+    ? `${dateText(here.value.location.date)}, ${here.value.location.windowStart} to ${here.value.location.windowEnd}`
+    : '',
+);
 const choices = computed(() => reckoning.locations.map((l) => ({ id: l.id, label: l.name })));
 </script>
 
 <template>
-  <TabbedView name="light" :title="here?.location.name ?? 'Light'" :note="note" tabs-label="Parts of the light" :tabs="TABS" :tab="tab" choices-label="Places" :choices="choices" :chosen="here?.location.id" @tab="(id) => { tab = id; }" @choose="looking.pickPlace">
+  <TabbedView
+    name="light"
+    :title="here?.location.name ?? 'Light'"
+    :note="note"
+    tabs-label="Parts of the light"
+    :tabs="TABS"
+    :tab="tab"
+    choices-label="Places"
+    :choices="choices"
+    :chosen="here?.location.id"
+    @tab="
+      (id) => {
+        tab = id;
+      }
+    "
+    @choose="looking.pickPlace"
+  >
     <template v-if="here && lit && reckoning.derived">
       <DayTab v-if="tab === 'day'" :place="here" :derived="reckoning.derived" :shots="shots" :lit="lit" />
       <ExposureTab v-else-if="tab === 'exposure'" :place="here" :derived="reckoning.derived" :lit="lit" />
       <SetupTab v-else :place="here" :derived="reckoning.derived" :lit="lit" />
     </template>
-    <p v-else-if="here" class="quiet">The place needs a date, a zone and coordinates before its light can be worked out. <RouterLink :to="{ name: 'places' }">Enter them</RouterLink>.</p>
-    <p v-else class="quiet">Light belongs to a place and a date. <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>.</p>
+    <p v-else-if="here" class="quiet">
+      The place needs a date, a zone and coordinates before its light can be worked out.
+      <RouterLink :to="{ name: 'places' }">Enter them</RouterLink>.
+    </p>
+    <p v-else class="quiet">
+      Light belongs to a place and a date.
+      <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>.
+    </p>
   </TabbedView>
 </template>

@@ -19,8 +19,14 @@ const DAY_MS = 86_400_000;
 const add = (): void => {
   const minutes = minutesOf(at.value);
   const ev100 = readNumber(ev.value);
-  if (Number.isNaN(minutes)) { faults.value = [{ path: '', say: 'When it was read: hours and minutes.' }]; return; }
-  if (Number.isNaN(ev100)) { faults.value = [{ path: '', say: 'A meter reading is a number of EV, such as 12.3.' }]; return; }
+  if (Number.isNaN(minutes)) {
+    faults.value = [{ path: '', say: 'When it was read: hours and minutes.' }];
+    return;
+  }
+  if (Number.isNaN(ev100)) {
+    faults.value = [{ path: '', say: 'A meter reading is a number of EV, such as 12.3.' }];
+    return;
+  }
   const { date, zone, id } = props.place.location;
   const ms = localToUtc(date, minutes, zone);
   const utcMs = props.place.windowToMs - ms > DAY_MS ? ms + DAY_MS : ms;
@@ -32,14 +38,43 @@ const add = (): void => {
 <template>
   <section class="readings" aria-label="Meter readings">
     <h2>Your meter</h2>
-    <p class="quiet">A reading of the open scene at ISO 100 overrides the model and shifts the rest of the window.</p>
-    <div class="line" :class="{ 'is-faulty': faults.length > 0 }"><ElInput v-model="at" type="time" aria-label="Read at" /><ElInput v-model="ev" inputmode="decimal" placeholder="EV" aria-label="Meter reading, EV" @keydown.enter="add" /><button class="btn" @click="add">Set</button></div>
+    <p class="quiet">
+      A reading of the open scene at ISO 100 overrides the model and shifts the rest of the window.
+    </p>
+    <div class="line" :class="{ 'is-faulty': faults.length > 0 }">
+      <ElInput v-model="at" type="time" aria-label="Read at" /><ElInput
+        v-model="ev"
+        inputmode="decimal"
+        placeholder="EV"
+        aria-label="Meter reading, EV"
+        @keydown.enter="add"
+      /><button class="btn" @click="add">Set</button>
+    </div>
     <p v-for="f in faults" :key="f.say" class="fault" role="alert">{{ f.say }}</p>
-    <ul><li v-for="r in lit.readings" :key="r.id">{{ clock(r.utcMs) }} <Fig :value="r.ev100" quantity="ev" /> <button class="btn bare" :aria-label="`Remove reading of ${clock(r.utcMs)}`" @click="film.remove('reading', [{ kind: 'reading', id: r.id }])">remove</button></li></ul>
+    <ul>
+      <li v-for="r in lit.readings" :key="r.id">
+        {{ clock(r.utcMs) }} <Fig :value="r.ev100" quantity="ev" />
+        <button
+          class="btn bare"
+          :aria-label="`Remove reading of ${clock(r.utcMs)}`"
+          @click="film.remove('reading', [{ kind: 'reading', id: r.id }])"
+        >
+          remove
+        </button>
+      </li>
+    </ul>
   </section>
 </template>
 
 <style scoped>
-.readings { display: grid; gap: 6px; align-content: start; }
-.line { display: grid; grid-template-columns: 110px 90px auto; gap: 6px; }
+.readings {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+}
+.line {
+  display: grid;
+  grid-template-columns: 110px 90px auto;
+  gap: 6px;
+}
 </style>

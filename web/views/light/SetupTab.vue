@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { exposurePlan, setupSheet, type DerivedFilm, type LitPlace, type PlaceFacts, type SetupValue, type SheetLine } from '@core/film';
+import {
+  exposurePlan,
+  setupSheet,
+  type DerivedFilm,
+  type LitPlace,
+  type PlaceFacts,
+  type SetupValue,
+  type SheetLine,
+} from '@core/film';
 import { clockText } from '@core/light';
 import { computed, ref } from 'vue';
 import { useReckoning } from '../../stores/reckoning';
@@ -15,51 +23,146 @@ const sheets = computed(() => {
   return exposurePlan(props.place, props.derived.shots, reckoning.along, props.lit).map((f) => {
     const contexts = f.rows.flatMap((r) => {
       const shot = props.derived.shots.get(r.shotId);
-      return shot ? [{ shot, choice: r.start.choice, filterName: filterName(r.start.choice?.filterId ?? null, r.start.choice?.ndStops), units: reckoning.units, driftStops: (r.stopsPerMinute * shot.facts.seconds.takeS) / 60 }] : [];
+      return shot
+        ? [
+            {
+              shot,
+              choice: r.start.choice,
+              filterName: filterName(r.start.choice?.filterId ?? null, r.start.choice?.ndStops),
+              units: reckoning.units,
+              driftStops: (r.stopsPerMinute * shot.facts.seconds.takeS) / 60,
+            },
+          ]
+        : [];
     });
     const craft = contexts[0]?.shot.facts.aircraft;
     const made = setupSheet(contexts, left.get(craft?.id ?? '') ?? null);
     left.set(craft?.id ?? '', made.left);
-    return { key: f.index, first: !made.lines.some((l) => l.differs), at: clock(f.flight.startMs), pack: packName(f.flight.packId), craft: craft?.name ?? '', camera: contexts[0]?.shot.facts.camera?.name ?? '', numbers: contexts.map((c) => c.shot.number), lines: made.lines };
+    return {
+      key: f.index,
+      first: !made.lines.some((l) => l.differs),
+      at: clock(f.flight.startMs),
+      pack: packName(f.flight.packId),
+      craft: craft?.name ?? '',
+      camera: contexts[0]?.shot.facts.camera?.name ?? '',
+      numbers: contexts.map((c) => c.shot.number),
+      lines: made.lines,
+    };
   });
 });
 /** On the first flight with an aircraft everything is dialled in. */
-const shown = (lines: readonly SheetLine[], first: boolean): readonly SheetLine[] => (onlyChanges.value && !first ? lines.filter((l) => l.differs || l.later.length > 0) : lines);
+const shown = (lines: readonly SheetLine[], first: boolean): readonly SheetLine[] =>
+  onlyChanges.value && !first ? lines.filter((l) => l.differs || l.later.length > 0) : lines;
 const print = (): void => window.print();
 </script>
 
 <template>
   <div class="setup">
-    <header class="top no-print"><button class="btn" :class="{ on: onlyChanges }" :aria-pressed="onlyChanges" @click="onlyChanges = !onlyChanges">Only what changes</button><button class="btn" @click="print">Print</button></header>
-    <p v-if="sheets.length === 0" class="quiet">No flights here yet: a sheet for each shows what to dial in before take-off.</p>
+    <header class="top no-print">
+      <button
+        class="btn"
+        :class="{ on: onlyChanges }"
+        :aria-pressed="onlyChanges"
+        @click="onlyChanges = !onlyChanges"
+      >
+        Only what changes</button
+      ><button class="btn" @click="print">Print</button>
+    </header>
+    <p v-if="sheets.length === 0" class="quiet">
+      No flights here yet: a sheet for each shows what to dial in before take-off.
+    </p>
     <div class="sheets">
       <section v-for="s in sheets" :key="s.key" class="sheet" :aria-label="`Set-up of flight ${s.key + 1}`">
-        <header><h2>{{ s.at }} <span class="quiet">{{ s.craft }}, {{ s.camera }}</span></h2><p class="label">{{ s.pack }} · slates {{ s.numbers.join(' ') }}</p></header>
+        <header>
+          <h2>
+            {{ s.at }} <span class="quiet">{{ s.craft }}, {{ s.camera }}</span>
+          </h2>
+          <p class="label">{{ s.pack }} · slates {{ s.numbers.join(' ') }}</p>
+        </header>
         <dl>
           <template v-for="l in shown(s.lines, s.first)" :key="l.id">
-            <dt :class="{ differs: l.differs }">{{ l.label }}<span v-if="l.differs" class="sr"> changes</span></dt>
-            <dd :class="{ differs: l.differs }" :data-line="l.id"><b>{{ l.text }}</b> <span class="quiet">{{ l.why }}</span>
-              <span v-for="c in l.later" :key="c.number" class="later">from {{ c.number }} on <b>{{ c.text }}</b></span></dd>
+            <dt :class="{ differs: l.differs }">
+              {{ l.label }}<span v-if="l.differs" class="sr"> changes</span>
+            </dt>
+            <dd :class="{ differs: l.differs }" :data-line="l.id">
+              <b>{{ l.text }}</b> <span class="quiet">{{ l.why }}</span>
+              <span v-for="c in l.later" :key="c.number" class="later"
+                >from {{ c.number }} on <b>{{ c.text }}</b></span
+              >
+            </dd>
           </template>
         </dl>
       </section>
     </div>
-    <p v-if="sheets.length > 1" class="faint">Lines with a bar differ from the flight before with the same aircraft: only they are dialled in anew.</p>
+    <p v-if="sheets.length > 1" class="faint">
+      Lines with a bar differ from the flight before with the same aircraft: only they are dialled in anew.
+    </p>
   </div>
 </template>
 
 <style scoped>
-.setup { display: grid; gap: 12px; align-content: start; }
-.top { display: flex; gap: 8px; justify-content: end; }
-.on { background: var(--pick-dim); border-color: var(--pick); }
-.sheets { display: grid; grid-template-columns: repeat(auto-fill, minmax(350px, 1fr)); gap: 14px; align-items: start; }
-.sheet { border: 1px solid var(--line); background: var(--bench); padding: 10px 14px; }
-dl { display: grid; grid-template-columns: 104px 1fr; margin: 8px 0 0; }
-dt, dd { margin: 0; padding: 4px 0 4px 8px; border-top: 1px solid var(--line); }
-dt { color: var(--chalk-2); font-size: 12.5px; font-stretch: 88%; }
-dt.differs { box-shadow: inset 4px 0 var(--pick); color: var(--chalk); font-weight: 620; }
-dd .quiet { font-size: 12.5px; }
-.later { display: block; color: var(--care); }
-@media (max-width: 700px) { .sheets { grid-template-columns: 1fr; } }
-@media print { .sheet { break-inside: avoid; background: none; } }
+.setup {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+.top {
+  display: flex;
+  gap: 8px;
+  justify-content: end;
+}
+.on {
+  background: var(--pick-dim);
+  border-color: var(--pick);
+}
+.sheets {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(350px, 1fr));
+  gap: 14px;
+  align-items: start;
+}
+.sheet {
+  border: 1px solid var(--line);
+  background: var(--bench);
+  padding: 10px 14px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 104px 1fr;
+  margin: 8px 0 0;
+}
+dt,
+dd {
+  margin: 0;
+  padding: 4px 0 4px 8px;
+  border-top: 1px solid var(--line);
+}
+dt {
+  color: var(--chalk-2);
+  font-size: 12.5px;
+  font-stretch: 88%;
+}
+dt.differs {
+  box-shadow: inset 4px 0 var(--pick);
+  color: var(--chalk);
+  font-weight: 620;
+}
+dd .quiet {
+  font-size: 12.5px;
+}
+.later {
+  display: block;
+  color: var(--care);
+}
+@media (max-width: 700px) {
+  .sheets {
+    grid-template-columns: 1fr;
+  }
+}
+@media print {
+  .sheet {
+    break-inside: avoid;
+    background: none;
+  }
+}
 </style>

@@ -13,10 +13,22 @@ export const useLightPlace = () => {
   const place = computed<PlaceFacts | null>(() => looking.place);
   const lit = computed<LitPlace | null>(() => {
     const here = place.value;
-    return here?.light && Number.isFinite(here.windowFromMs) ? { location: here.location, day: here.light, readings: readingsOf(here.location, here.light, film.list('reading')) } : null;
+    return here?.light && Number.isFinite(here.windowFromMs)
+      ? {
+          location: here.location,
+          day: here.light,
+          readings: readingsOf(here.location, here.light, film.list('reading')),
+        }
+      : null;
   });
-  const shots = computed<DerivedShot[]>(() => [...(reckoning.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === place.value?.location.id));
-  const filterName = (id: string | null, stops?: number): string => filterNameOf(film.list('filter'), id, stops);
-  const packName = (id: string | null): string => (id === null ? 'a pack that is missing' : film.get('pack', id)?.name ?? 'a pack');
+  const shots = computed<DerivedShot[]>(() =>
+    [...(reckoning.derived?.shots.values() ?? [])].filter(
+      (s) => s.facts.location.id === place.value?.location.id,
+    ),
+  );
+  const filterName = (id: string | null, stops?: number): string =>
+    filterNameOf(film.list('filter'), id, stops);
+  const packName = (id: string | null): string =>
+    id === null ? 'a pack that is missing' : (film.get('pack', id)?.name ?? 'a pack');
   return { place, lit, shots, filterName, packName };
 };

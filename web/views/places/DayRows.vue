@@ -11,29 +11,73 @@ const props = defineProps<{ place: Entity<'location'> }>();
 const store = useFilm();
 const set = (fields: Partial<Entity<'location'>>) => store.edit('location', props.place.id, fields, 'place');
 const breaks = computed(() => props.place.breaks);
-const change = (i: number, fields: Partial<(typeof breaks.value)[number]>) => set({ breaks: breaks.value.map((b, n) => (n === i ? { ...b, ...fields } : b)) });
-const add = (): void => { set({ breaks: [...breaks.value, { from: props.place.windowStart, minutes: 15 }] }); };
+const change = (i: number, fields: Partial<(typeof breaks.value)[number]>) =>
+  set({ breaks: breaks.value.map((b, n) => (n === i ? { ...b, ...fields } : b)) });
+const add = (): void => {
+  set({ breaks: [...breaks.value, { from: props.place.windowStart, minutes: 15 }] });
+};
 </script>
 
 <template>
   <section class="day" aria-label="The day here">
     <h2>The day here</h2>
     <div class="line">
-      <NumberField label="From the place before" :value="place.travelMin" quantity="minutes" :step="5" hint="Travel and set-up until ready to fly, on the same day." :save="(v) => set({ travelMin: v })" />
-      <SwitchField label="Wall power here or on the way" :value="place.wallPower" :save="(v) => set({ wallPower: v })" />
+      <NumberField
+        label="From the place before"
+        :value="place.travelMin"
+        quantity="minutes"
+        :step="5"
+        hint="Travel and set-up until ready to fly, on the same day."
+        :save="(v) => set({ travelMin: v })"
+      />
+      <SwitchField
+        label="Wall power here or on the way"
+        :value="place.wallPower"
+        :save="(v) => set({ wallPower: v })"
+      />
       <button class="btn" :disabled="breaks.length >= 10" @click="add">Add a break</button>
     </div>
     <div v-for="(b, i) in breaks" :key="i" class="line">
-      <TextField label="Nobody flies from" type="time" :value="b.from" :save="(v) => change(i, { from: v })" />
-      <NumberField label="For" :value="b.minutes" quantity="minutes" :step="5" :save="(v) => change(i, { minutes: v })" />
-      <button class="btn" :aria-label="`Remove the break at ${b.from}`" @click="set({ breaks: breaks.filter((_, n) => n !== i) })">Remove</button>
+      <TextField
+        label="Nobody flies from"
+        type="time"
+        :value="b.from"
+        :save="(v) => change(i, { from: v })"
+      />
+      <NumberField
+        label="For"
+        :value="b.minutes"
+        quantity="minutes"
+        :step="5"
+        :save="(v) => change(i, { minutes: v })"
+      />
+      <button
+        class="btn"
+        :aria-label="`Remove the break at ${b.from}`"
+        @click="set({ breaks: breaks.filter((_, n) => n !== i) })"
+      >
+        Remove
+      </button>
     </div>
   </section>
 </template>
 
 <style scoped>
-.day { display: grid; gap: 6px; margin: 4px 0 8px; }
-h2 { font-size: 15px; }
-.line { display: flex; flex-wrap: wrap; gap: 8px 14px; align-items: end; }
-.line > :deep(.field) { width: 170px; }
+.day {
+  display: grid;
+  gap: 6px;
+  margin: 4px 0 8px;
+}
+h2 {
+  font-size: 15px;
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: end;
+}
+.line > :deep(.field) {
+  width: 170px;
+}
 </style>

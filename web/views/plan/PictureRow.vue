@@ -28,20 +28,68 @@ const third = (): void => {
   const [px, py] = [Math.round(widthPx * 0.15), Math.round(heightPx * 0.85)];
   set({ pins: [...pins.slice(0, 2), { px, py, xM: a * px + b * py + c, yM: d * px + e * py + f }] });
 };
-const metresPerPixel = computed(() => { const lies = pinned(props.picture.pins); return lies.ok ? Math.hypot(lies.value.a, lies.value.d) : NaN; });
+const metresPerPixel = computed(() => {
+  const lies = pinned(props.picture.pins);
+  return lies.ok ? Math.hypot(lies.value.a, lies.value.d) : NaN;
+});
 </script>
 
 <template>
   <div class="picture">
-    <div class="line"><TextField label="Picture" :value="picture.name" :save="(v) => set({ name: v })" /><button class="btn" @click="turn">{{ open ? 'Done' : 'Pins' }}</button><button class="btn" @click="film.remove('take the picture away', [{ kind: 'picture', id: picture.id }])">Delete</button></div>
-    <div class="line"><SwitchField label="Shown" :value="picture.shown" :save="(v: boolean) => { set({ shown: v }); }" />
-      <NumberField label="Opacity" :value="picture.opacity" quantity="percent" :scale="100" unit="%" :step="5" :save="(v) => set({ opacity: v })" /></div>
+    <div class="line">
+      <TextField label="Picture" :value="picture.name" :save="(v) => set({ name: v })" /><button
+        class="btn"
+        @click="turn"
+      >
+        {{ open ? 'Done' : 'Pins' }}</button
+      ><button
+        class="btn"
+        @click="film.remove('take the picture away', [{ kind: 'picture', id: picture.id }])"
+      >
+        Delete
+      </button>
+    </div>
+    <div class="line">
+      <SwitchField
+        label="Shown"
+        :value="picture.shown"
+        :save="
+          (v: boolean) => {
+            set({ shown: v });
+          }
+        "
+      />
+      <NumberField
+        label="Opacity"
+        :value="picture.opacity"
+        quantity="percent"
+        :scale="100"
+        unit="%"
+        :step="5"
+        :save="(v) => set({ opacity: v })"
+      />
+    </div>
     <template v-if="open">
-      <p class="quiet small">{{ picture.widthPx }} × {{ picture.heightPx }} pixels, {{ metresPerPixel.toFixed(2) }} m each. A pin names a pixel (from the upper left) and where it lies; drag it on the plan.</p>
+      <p class="quiet small">
+        {{ picture.widthPx }} × {{ picture.heightPx }} pixels, {{ metresPerPixel.toFixed(2) }} m each. A pin
+        names a pixel (from the upper left) and where it lies; drag it on the plan.
+      </p>
       <div v-for="(pin, i) in picture.pins" :key="i" class="pin">
         <b>{{ i + 1 }}</b>
-        <NumberField label="Pixel across" :value="pin.px" quantity="count" unit="px" :save="(v) => setPin(i, { px: v })" />
-        <NumberField label="Pixel down" :value="pin.py" quantity="count" unit="px" :save="(v) => setPin(i, { py: v })" />
+        <NumberField
+          label="Pixel across"
+          :value="pin.px"
+          quantity="count"
+          unit="px"
+          :save="(v) => setPin(i, { px: v })"
+        />
+        <NumberField
+          label="Pixel down"
+          :value="pin.py"
+          quantity="count"
+          unit="px"
+          :save="(v) => setPin(i, { py: v })"
+        />
         <NumberField label="East" :value="pin.xM" quantity="metres" :save="(v) => setPin(i, { xM: v })" />
         <NumberField label="North" :value="pin.yM" quantity="metres" :save="(v) => setPin(i, { yM: v })" />
       </div>
@@ -52,8 +100,25 @@ const metresPerPixel = computed(() => { const lies = pinned(props.picture.pins);
 </template>
 
 <style scoped>
-.picture { display: grid; gap: 6px; border-left: 3px solid var(--line); padding-left: 8px; width: 100%; }
-.line { display: flex; gap: 8px; align-items: end; }
-.pin { display: grid; grid-template-columns: auto 1fr 1fr 1fr 1fr; gap: 6px; align-items: end; }
-.small { font-size: 12px; }
+.picture {
+  display: grid;
+  gap: 6px;
+  border-left: 3px solid var(--line);
+  padding-left: 8px;
+  width: 100%;
+}
+.line {
+  display: flex;
+  gap: 8px;
+  align-items: end;
+}
+.pin {
+  display: grid;
+  grid-template-columns: auto 1fr 1fr 1fr 1fr;
+  gap: 6px;
+  align-items: end;
+}
+.small {
+  font-size: 12px;
+}
 </style>

@@ -5,7 +5,10 @@ import type { Ref } from 'vue';
 import type { Tool } from '../../plan/drawTool';
 
 /** What is picked on the plan. */
-export interface Picked { readonly what: 'feature' | 'subject' | 'shot' | 'launch' | 'nothing'; readonly id: string }
+export interface Picked {
+  readonly what: 'feature' | 'subject' | 'shot' | 'launch' | 'nothing';
+  readonly id: string;
+}
 
 /** What the acts on a plan look at and change. */
 export interface PlanState {

@@ -26,12 +26,18 @@ export const usePlan = () => {
   const ground = computed(() => film.terrain.get(placeId.value) ?? LEVEL_GROUND);
   const things = computed(() => film.list('feature').filter((f) => f.locationId === placeId.value));
   const subjects = computed(() => film.list('subject').filter((s) => s.locationId === placeId.value));
-  const shots = computed<DerivedShot[]>(() => (reckoning.derived?.order ?? []).flatMap((id) => {
-    const s = reckoning.derived?.shots.get(id);
-    return s?.facts.location.id === placeId.value ? [s] : [];
-  }));
-  const thing = computed(() => (picked.value.what === 'feature' ? film.get('feature', picked.value.id) ?? null : null));
-  const subject = computed(() => (picked.value.what === 'subject' ? film.get('subject', picked.value.id) ?? null : null));
+  const shots = computed<DerivedShot[]>(() =>
+    (reckoning.derived?.order ?? []).flatMap((id) => {
+      const s = reckoning.derived?.shots.get(id);
+      return s?.facts.location.id === placeId.value ? [s] : [];
+    }),
+  );
+  const thing = computed(() =>
+    picked.value.what === 'feature' ? (film.get('feature', picked.value.id) ?? null) : null,
+  );
+  const subject = computed(() =>
+    picked.value.what === 'subject' ? (film.get('subject', picked.value.id) ?? null) : null,
+  );
 
   const pick = (what: Picked['what'], id: string): void => {
     picked.value = { what, id };
@@ -40,7 +46,21 @@ export const usePlan = () => {
   const state = { place, placeId, ground, subjects, picked, tool, said };
   const acts = { ...usePlanActs(state), ...usePathDrags(state) };
 
-  return { place, placeId, ground, things, subjects, shots, thing, subject, picked, tool, said, pick, ...acts };
+  return {
+    place,
+    placeId,
+    ground,
+    things,
+    subjects,
+    shots,
+    thing,
+    subject,
+    picked,
+    tool,
+    said,
+    pick,
+    ...acts,
+  };
 };
 
 export type Plan = ReturnType<typeof usePlan>;

@@ -5,7 +5,12 @@ import { onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { PreviewScene } from '../../preview/scene';
 import { Stage } from '../../preview/stage';
 
-export interface Eye { readonly shot: DerivedShot; readonly track: Track; readonly subjects: readonly Subject[]; readonly things: readonly Feature[] }
+export interface Eye {
+  readonly shot: DerivedShot;
+  readonly track: Track;
+  readonly subjects: readonly Subject[];
+  readonly things: readonly Feature[];
+}
 type Frame = ReturnType<Stage['frames']>[number];
 
 const props = defineProps<{ eyes: readonly Eye[]; timeS: number }>();
@@ -20,7 +25,12 @@ let drawn = 0;
 
 const draw = (): void => {
   if (!stage) return;
-  props.eyes.forEach((eye, i) => scenes[i]?.show(momentAt(eye.track, props.timeS).pose, subjectAt(eye.shot.facts, Math.min(eye.track.totalS, Math.max(0, props.timeS)))));
+  props.eyes.forEach((eye, i) =>
+    scenes[i]?.show(
+      momentAt(eye.track, props.timeS).pose,
+      subjectAt(eye.shot.facts, Math.min(eye.track.totalS, Math.max(0, props.timeS))),
+    ),
+  );
   stage.draw();
   drawn += 1;
   if (drawn % 30 === 0) medianMs.value = stage.medianMs().toFixed(2);
@@ -33,7 +43,12 @@ const build = (): void => {
 };
 onMounted(() => {
   if (!canvas.value || !box.value) return;
-  try { stage = new Stage(canvas.value); } catch { emit('lost'); return; }
+  try {
+    stage = new Stage(canvas.value);
+  } catch {
+    emit('lost');
+    return;
+  }
   watcher = new ResizeObserver(([entry]) => {
     if (!entry || !stage) return;
     stage.resize(Math.max(1, entry.contentRect.width), Math.max(1, entry.contentRect.height));
@@ -45,14 +60,34 @@ onMounted(() => {
 });
 watch(() => props.eyes, build);
 watch(() => props.timeS, draw, { flush: 'post' });
-onBeforeUnmount(() => { watcher?.disconnect(); stage?.dispose(); stage = null; });
+onBeforeUnmount(() => {
+  watcher?.disconnect();
+  stage?.dispose();
+  stage = null;
+});
 </script>
 
 <template>
-  <div ref="box" class="box"><canvas ref="canvas" :data-frame-ms="medianMs" role="img" aria-label="The move through the lens" @webglcontextlost.prevent="$emit('lost')" /></div>
+  <div ref="box" class="box">
+    <canvas
+      ref="canvas"
+      :data-frame-ms="medianMs"
+      role="img"
+      aria-label="The move through the lens"
+      @webglcontextlost.prevent="$emit('lost')"
+    />
+  </div>
 </template>
 
 <style scoped>
-.box { width: 100%; height: 100%; overflow: hidden; }
-canvas { display: block; width: 100%; height: 100%; }
+.box {
+  width: 100%;
+  height: 100%;
+  overflow: hidden;
+}
+canvas {
+  display: block;
+  width: 100%;
+  height: 100%;
+}
 </style>

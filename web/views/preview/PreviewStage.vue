@@ -23,59 +23,120 @@ const reckoning = useReckoning();
 const plain = ref(document.createElement('canvas').getContext('webgl2') === null);
 const overlay = ref<'thirds' | 'centre' | 'none'>('thirds');
 const otherId = ref<string | null>(null);
-interface Frame { x: number; y: number; width: number; height: number }
+interface Frame {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
 const frames = ref<Frame[]>([]);
 
 const track = computed(() => trackOf(props.shot));
-const other = computed(() => (otherId.value ? reckoning.derived?.shots.get(otherId.value) ?? null : null));
+const other = computed(() => (otherId.value ? (reckoning.derived?.shots.get(otherId.value) ?? null) : null));
 const otherTrack = computed(() => (other.value ? trackOf(other.value) : null));
-const subjectsOf = (shot: DerivedShot) => film.list('subject').filter((s) => s.locationId === shot.facts.location.id);
-const thingsOf = (shot: DerivedShot) => film.list('feature').filter((f) => f.locationId === shot.facts.location.id);
+const subjectsOf = (shot: DerivedShot) =>
+  film.list('subject').filter((s) => s.locationId === shot.facts.location.id);
+const thingsOf = (shot: DerivedShot) =>
+  film.list('feature').filter((f) => f.locationId === shot.facts.location.id);
 const eyes = computed<Eye[]>(() => {
-  const eye = (shot: DerivedShot, t: Track | null): Eye[] => (t ? [{ shot, track: t, subjects: subjectsOf(shot), things: thingsOf(shot) }] : []);
+  const eye = (shot: DerivedShot, t: Track | null): Eye[] =>
+    t ? [{ shot, track: t, subjects: subjectsOf(shot), things: thingsOf(shot) }] : [];
   return [...eye(props.shot, track.value), ...(other.value ? eye(other.value, otherTrack.value) : [])];
 });
 const startS = computed(() => -(track.value?.preRollS ?? 0));
-const endS = computed(() => Math.max((track.value?.totalS ?? 0) + (track.value?.postRollS ?? 0), otherTrack.value?.totalS ?? 0));
+const endS = computed(() =>
+  Math.max((track.value?.totalS ?? 0) + (track.value?.postRollS ?? 0), otherTrack.value?.totalS ?? 0),
+);
 const { timeS, playing, rate, loops, seek, toggle, step } = usePlayback(startS, endS);
-watch(() => props.shot.facts.shot.id, () => { otherId.value = null; seek(0); });
+watch(
+  () => props.shot.facts.shot.id,
+  () => {
+    otherId.value = null;
+    seek(0);
+  },
+);
 seek(0);
 
 const moment = computed(() => (track.value ? momentAt(track.value, timeS.value) : null));
-const index = computed(() => (track.value ? Math.round((Math.min(track.value.totalS, Math.max(0, timeS.value)) / track.value.totalS) * (track.value.samples.length - 1)) : 0));
+const index = computed(() =>
+  track.value
+    ? Math.round(
+        (Math.min(track.value.totalS, Math.max(0, timeS.value)) / track.value.totalS) *
+          (track.value.samples.length - 1),
+      )
+    : 0,
+);
 const told = computed(() => {
   const m = moment.value;
   if (!m) return [];
-  const rolling = timeS.value < 0 ? 'pre-roll' : track.value && timeS.value > track.value.totalS ? 'post-roll' : '';
-  return [rolling, m.strobes ? 'strobes' : '', m.sunInLens ? 'sun in the lens' : '', m.blurPx > (props.shot.facts.mode?.widthPx ?? 3840) * BLUR_SHARE ? 'near ground smears' : ''].filter(Boolean);
+  const rolling =
+    timeS.value < 0 ? 'pre-roll' : track.value && timeS.value > track.value.totalS ? 'post-roll' : '';
+  return [
+    rolling,
+    m.strobes ? 'strobes' : '',
+    m.sunInLens ? 'sun in the lens' : '',
+    m.blurPx > (props.shot.facts.mode?.widthPx ?? 3840) * BLUR_SHARE ? 'near ground smears' : '',
+  ].filter(Boolean);
 });
-const others = computed(() => [{ value: null as string | null, label: 'nothing' }, ...(reckoning.derived?.order ?? []).filter((id) => id !== props.shot.facts.shot.id).map((id) => {
-  const s = reckoning.derived?.shots.get(id);
-  return { value: id as string | null, label: `${s?.number ?? ''} ${s?.facts.shot.title || 'untitled'}` };
-})]);
+const others = computed(() => [
+  { value: null as string | null, label: 'nothing' },
+  ...(reckoning.derived?.order ?? [])
+    .filter((id) => id !== props.shot.facts.shot.id)
+    .map((id) => {
+      const s = reckoning.derived?.shots.get(id);
+      return { value: id as string | null, label: `${s?.number ?? ''} ${s?.facts.shot.title || 'untitled'}` };
+    }),
+]);
 const bySecond = (m: NonNullable<typeof moment.value>): string => m.pose.at.z.toFixed(1);
 
 const keys = (event: KeyboardEvent): void => {
-  if (event.target instanceof HTMLElement && event.target.matches('input, textarea, [role="combobox"]')) return;
+  if (event.target instanceof HTMLElement && event.target.matches('input, textarea, [role="combobox"]'))
+    return;
   if (event.key === 'Escape') looking.previewing = false;
-  if (event.key === ' ') { event.preventDefault(); toggle(); }
+  if (event.key === ' ') {
+    event.preventDefault();
+    toggle();
+  }
   if (event.key === ',') step(-0.25);
   if (event.key === '.') step(0.25);
 };
 onMounted(() => window.addEventListener('keydown', keys));
 onBeforeUnmount(() => window.removeEventListener('keydown', keys));
-const lines = (f: Frame): string => overlay.value === 'thirds'
-  ? [1, 2].map((n) => `M${f.x + (f.width * n) / 3} ${f.y}v${f.height}M${f.x} ${f.y + (f.height * n) / 3}h${f.width}`).join('')
-  : overlay.value === 'centre' ? `M${f.x + f.width / 2 - 14} ${f.y + f.height / 2}h28M${f.x + f.width / 2} ${f.y + f.height / 2 - 14}v28` : '';
+const lines = (f: Frame): string =>
+  overlay.value === 'thirds'
+    ? [1, 2]
+        .map(
+          (n) =>
+            `M${f.x + (f.width * n) / 3} ${f.y}v${f.height}M${f.x} ${f.y + (f.height * n) / 3}h${f.width}`,
+        )
+        .join('')
+    : overlay.value === 'centre'
+      ? `M${f.x + f.width / 2 - 14} ${f.y + f.height / 2}h28M${f.x + f.width / 2} ${f.y + f.height / 2 - 14}v28`
+      : '';
 </script>
 
 <template>
   <section class="stage" aria-label="The move as it will look">
     <header>
-      <h2><span class="number">{{ shot.number }}</span> {{ shot.facts.shot.title || 'untitled' }}</h2>
-      <span class="quiet">{{ shot.facts.move?.name }}{{ shot.facts.shot.move.reversed ? ', reversed' : '' }} · {{ shot.facts.camera?.name }} · {{ shot.facts.fov.horizontalDeg.toFixed(0) }}° wide</span>
+      <h2>
+        <span class="number">{{ shot.number }}</span> {{ shot.facts.shot.title || 'untitled' }}
+      </h2>
+      <span class="quiet"
+        >{{ shot.facts.move?.name }}{{ shot.facts.shot.move.reversed ? ', reversed' : '' }} ·
+        {{ shot.facts.camera?.name }} · {{ shot.facts.fov.horizontalDeg.toFixed(0) }}° wide</span
+      >
       <span class="gap" />
-      <PickField class="beside" label="Beside it" :value="otherId" :options="others" :save="(v) => { otherId = v; }" />
+      <PickField
+        class="beside"
+        label="Beside it"
+        :value="otherId"
+        :options="others"
+        :save="
+          (v) => {
+            otherId = v;
+          }
+        "
+      />
       <button class="btn" title="Back to the numbers (P)" @click="looking.previewing = false">Numbers</button>
     </header>
     <p v-if="!track" class="quiet none">{{ shot.facts.noPath }}</p>
@@ -84,33 +145,120 @@ const lines = (f: Frame): string => overlay.value === 'thirds'
         <div class="eye">
           <EyePlain v-if="plain" :eyes="eyes" :time-s="timeS" />
           <template v-else>
-            <EyeCanvas :eyes="eyes" :time-s="timeS" @frames="(f: Frame[]) => { frames = f; }" @lost="plain = true" />
-            <svg class="over" aria-hidden="true"><path v-for="(f, i) in frames" :key="i" :d="lines(f)" /></svg>
+            <EyeCanvas
+              :eyes="eyes"
+              :time-s="timeS"
+              @frames="
+                (f: Frame[]) => {
+                  frames = f;
+                }
+              "
+              @lost="plain = true"
+            />
+            <svg class="over" aria-hidden="true">
+              <path v-for="(f, i) in frames" :key="i" :d="lines(f)" />
+            </svg>
           </template>
         </div>
         <div class="way">
-          <figure v-for="f in ['above', 'side'] as const" :key="f"><PathPane :shot="shot" :track="track" :index="index" :from="f" /><figcaption class="label">{{ f === 'above' ? 'From above' : 'From the side' }}</figcaption></figure>
+          <figure v-for="f in ['above', 'side'] as const" :key="f">
+            <PathPane :shot="shot" :track="track" :index="index" :from="f" />
+            <figcaption class="label">{{ f === 'above' ? 'From above' : 'From the side' }}</figcaption>
+          </figure>
         </div>
       </div>
-      <TimeStrip :track="track" :time-s="timeS" @seek="(s) => { playing = false; seek(s); }" />
+      <TimeStrip
+        :track="track"
+        :time-s="timeS"
+        @seek="
+          (s) => {
+            playing = false;
+            seek(s);
+          }
+        "
+      />
       <div class="controls">
-        <button class="btn lead play" title="Play or hold (Space)" @click="toggle">{{ playing ? 'Hold' : 'Play' }}</button>
-        <button class="btn" title="A quarter second back (,)" aria-label="A quarter second back" @click="step(-0.25)">−¼ s</button>
-        <button class="btn" title="A quarter second on (.)" aria-label="A quarter second on" @click="step(0.25)">+¼ s</button>
-        <button v-for="r in [0.25, 0.5, 1, 4]" :key="r" class="btn" :class="{ on: rate === r }" :aria-pressed="rate === r" @click="rate = r">{{ { 0.25: '¼', 0.5: '½', 1: '1', 4: '4' }[r] }}×</button>
-        <button class="btn" :class="{ on: loops }" :aria-pressed="loops" @click="loops = !loops">Again and again</button>
+        <button class="btn lead play" title="Play or hold (Space)" @click="toggle">
+          {{ playing ? 'Hold' : 'Play' }}
+        </button>
+        <button
+          class="btn"
+          title="A quarter second back (,)"
+          aria-label="A quarter second back"
+          @click="step(-0.25)"
+        >
+          −¼ s
+        </button>
+        <button
+          class="btn"
+          title="A quarter second on (.)"
+          aria-label="A quarter second on"
+          @click="step(0.25)"
+        >
+          +¼ s
+        </button>
+        <button
+          v-for="r in [0.25, 0.5, 1, 4]"
+          :key="r"
+          class="btn"
+          :class="{ on: rate === r }"
+          :aria-pressed="rate === r"
+          @click="rate = r"
+        >
+          {{ { 0.25: '¼', 0.5: '½', 1: '1', 4: '4' }[r] }}×
+        </button>
+        <button class="btn" :class="{ on: loops }" :aria-pressed="loops" @click="loops = !loops">
+          Again and again
+        </button>
         <span class="gap" />
-        <button v-for="o in ['thirds', 'centre', 'none'] as const" :key="o" class="btn" :class="{ on: overlay === o }" :aria-pressed="overlay === o" @click="overlay = o">{{ { thirds: 'Thirds', centre: 'Centre', none: 'Clear' }[o] }}</button>
+        <button
+          v-for="o in ['thirds', 'centre', 'none'] as const"
+          :key="o"
+          class="btn"
+          :class="{ on: overlay === o }"
+          :aria-pressed="overlay === o"
+          @click="overlay = o"
+        >
+          {{ { thirds: 'Thirds', centre: 'Centre', none: 'Clear' }[o] }}
+        </button>
       </div>
       <dl v-if="moment" class="moment">
-        <div><dt class="label">second</dt><dd data-moment="time">{{ timeS.toFixed(1) }}<span class="unit">s</span></dd></div>
-        <div><dt class="label">height</dt><dd data-moment="height" :data-raw="bySecond(moment)"><Fig :value="moment.pose.at.z" quantity="metres" /></dd></div>
-        <div><dt class="label">to the subject</dt><dd data-moment="distance"><Fig :value="moment.distanceM" quantity="metres" /></dd></div>
-        <div><dt class="label">speed</dt><dd data-moment="speed"><Fig :value="moment.speedMs" quantity="speed" /></dd></div>
-        <div><dt class="label">looks to</dt><dd><Fig :value="(moment.pose.headingDeg + 360) % 360" quantity="degrees" /></dd></div>
-        <div><dt class="label">tilt</dt><dd><Fig :value="moment.pose.tiltDeg" quantity="degrees" /></dd></div>
-        <div><dt class="label">pace</dt><dd>{{ moment.band }}</dd></div>
-        <div><dt class="label">sticks</dt><dd class="inputs">{{ shot.facts.flown?.inputs.map((i) => INPUT_WORDS[i]).join(', ') || 'none' }}</dd></div>
+        <div>
+          <dt class="label">second</dt>
+          <dd data-moment="time">{{ timeS.toFixed(1) }}<span class="unit">s</span></dd>
+        </div>
+        <div>
+          <dt class="label">height</dt>
+          <dd data-moment="height" :data-raw="bySecond(moment)">
+            <Fig :value="moment.pose.at.z" quantity="metres" />
+          </dd>
+        </div>
+        <div>
+          <dt class="label">to the subject</dt>
+          <dd data-moment="distance"><Fig :value="moment.distanceM" quantity="metres" /></dd>
+        </div>
+        <div>
+          <dt class="label">speed</dt>
+          <dd data-moment="speed"><Fig :value="moment.speedMs" quantity="speed" /></dd>
+        </div>
+        <div>
+          <dt class="label">looks to</dt>
+          <dd><Fig :value="(moment.pose.headingDeg + 360) % 360" quantity="degrees" /></dd>
+        </div>
+        <div>
+          <dt class="label">tilt</dt>
+          <dd><Fig :value="moment.pose.tiltDeg" quantity="degrees" /></dd>
+        </div>
+        <div>
+          <dt class="label">pace</dt>
+          <dd>{{ moment.band }}</dd>
+        </div>
+        <div>
+          <dt class="label">sticks</dt>
+          <dd class="inputs">
+            {{ shot.facts.flown?.inputs.map((i) => INPUT_WORDS[i]).join(', ') || 'none' }}
+          </dd>
+        </div>
         <div v-if="told.length > 0" class="told">{{ told.join(', ') }}</div>
       </dl>
     </template>
@@ -118,27 +266,131 @@ const lines = (f: Frame): string => overlay.value === 'thirds'
 </template>
 
 <style scoped>
-.stage { display: flex; flex-direction: column; gap: 8px; padding: 8px 12px 12px; min-height: 0; background: var(--slab); }
-header { display: flex; gap: 12px; align-items: end; }
-h2 { font-size: 18px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-.number { font-stretch: 80%; }
-.gap { flex: 1; }
-.beside { width: 210px; }
-.panes { flex: 1 1 0; min-height: 240px; display: grid; grid-template-columns: minmax(0, 1fr) 300px; gap: 6px; }
-.panes.two { grid-template-columns: minmax(0, 1fr) 210px; }
-.eye, .way { position: relative; background: var(--bench); min-width: 0; min-height: 0; }
-.over { position: absolute; inset: 0; width: 100%; height: 100%; pointer-events: none; }
-.over path { stroke: #fff; stroke-opacity: 0.4; fill: none; }
-.way { display: grid; grid-template-rows: 1fr 1fr; gap: 6px; background: none; }
-figure { margin: 0; position: relative; background: var(--bench); min-height: 0; }
-figcaption { position: absolute; left: 7px; top: 4px; }
-.controls { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; }
-.play { min-width: 72px; justify-content: center; }
-.on { background: var(--pick-dim); border-color: var(--pick); }
-.moment { display: flex; flex-wrap: wrap; gap: 4px 22px; margin: 0; align-items: end; }
-dd { margin: 0; font-size: 16px; font-stretch: 88%; font-weight: 560; min-width: 54px; }
-.inputs { font-size: 14px; font-weight: 400; }
-.told { color: var(--care); font-weight: 600; }
-.none { padding: 24px; }
-@media (max-width: 700px) { .panes, .panes.two { grid-template-columns: 1fr; grid-template-rows: 230px 230px; flex: none; } header { flex-wrap: wrap; } .stage { overflow: auto; } }
+.stage {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding: 8px 12px 12px;
+  min-height: 0;
+  background: var(--slab);
+}
+header {
+  display: flex;
+  gap: 12px;
+  align-items: end;
+}
+h2 {
+  font-size: 18px;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.number {
+  font-stretch: 80%;
+}
+.gap {
+  flex: 1;
+}
+.beside {
+  width: 210px;
+}
+.panes {
+  flex: 1 1 0;
+  min-height: 240px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  gap: 6px;
+}
+.panes.two {
+  grid-template-columns: minmax(0, 1fr) 210px;
+}
+.eye,
+.way {
+  position: relative;
+  background: var(--bench);
+  min-width: 0;
+  min-height: 0;
+}
+.over {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
+}
+.over path {
+  stroke: #fff;
+  stroke-opacity: 0.4;
+  fill: none;
+}
+.way {
+  display: grid;
+  grid-template-rows: 1fr 1fr;
+  gap: 6px;
+  background: none;
+}
+figure {
+  margin: 0;
+  position: relative;
+  background: var(--bench);
+  min-height: 0;
+}
+figcaption {
+  position: absolute;
+  left: 7px;
+  top: 4px;
+}
+.controls {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+}
+.play {
+  min-width: 72px;
+  justify-content: center;
+}
+.on {
+  background: var(--pick-dim);
+  border-color: var(--pick);
+}
+.moment {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+  margin: 0;
+  align-items: end;
+}
+dd {
+  margin: 0;
+  font-size: 16px;
+  font-stretch: 88%;
+  font-weight: 560;
+  min-width: 54px;
+}
+.inputs {
+  font-size: 14px;
+  font-weight: 400;
+}
+.told {
+  color: var(--care);
+  font-weight: 600;
+}
+.none {
+  padding: 24px;
+}
+@media (max-width: 700px) {
+  .panes,
+  .panes.two {
+    grid-template-columns: 1fr;
+    grid-template-rows: 230px 230px;
+    flex: none;
+  }
+  header {
+    flex-wrap: wrap;
+  }
+  .stage {
+    overflow: auto;
+  }
+}
 </style>

@@ -11,26 +11,66 @@ const props = defineProps<{ ready: Ready }>();
 const film = useFilm();
 const WORDS = { passed: 'holds', failed: 'does not hold', waived: 'waived', open: 'opened again' } as const;
 const MOST = 60;
-const names = computed(() => new Map([
-  ...CHECKS.map((k): [string, string] => [k.code, typeof k.asks === 'string' ? k.asks : k.code.replace(/-/g, ' ')]), ...film.list('check').map((o): [string, string] => [o.id, o.name]),
-  ...props.ready.sheets.value.flatMap((s) => s.lines.map((l): [string, string] => [l.id, l.asks])),
-]));
+const names = computed(
+  () =>
+    new Map([
+      ...CHECKS.map((k): [string, string] => [
+        k.code,
+        typeof k.asks === 'string' ? k.asks : k.code.replace(/-/g, ' '),
+      ]),
+      ...film.list('check').map((o): [string, string] => [o.id, o.name]),
+      ...props.ready.sheets.value.flatMap((s) => s.lines.map((l): [string, string] => [l.id, l.asks])),
+    ]),
+);
 const log = computed(() => {
   const ids = new Set(props.ready.context.value?.places.map((p) => p.location.id));
-  return film.list('answer').filter((a) => ids.has(a.locationId) && !a.checkId.startsWith('bag:')).sort((a, b) => b.utcMs - a.utcMs || (a.id < b.id ? 1 : -1)).map((a) => ({ ...a, asks: names.value.get(a.checkId) ?? a.checkId, slate: film.get('shot', a.shotId ?? '')?.title ?? '' }));
+  return film
+    .list('answer')
+    .filter((a) => ids.has(a.locationId) && !a.checkId.startsWith('bag:'))
+    .sort((a, b) => b.utcMs - a.utcMs || (a.id < b.id ? 1 : -1))
+    .map((a) => ({
+      ...a,
+      asks: names.value.get(a.checkId) ?? a.checkId,
+      slate: film.get('shot', a.shotId ?? '')?.title ?? '',
+    }));
 });
 </script>
 
 <template>
   <details v-if="log.length > 0" class="log no-print">
-    <summary>What was answered <span class="unit">{{ log.length }}</span></summary>
-    <ul><li v-for="a in log.slice(0, MOST)" :key="a.id"><span class="quiet">{{ whenText(a.utcMs) }}, {{ MOMENT_WORDS[a.moment] }}{{ a.slate ? `, ${a.slate}` : '' }}:</span> <span dir="auto">{{ a.asks }}</span> <b>{{ WORDS[a.verdict] }}</b><template v-if="a.reason">: “{{ a.reason }}”</template><template v-if="a.who"> · {{ a.who }}</template></li></ul>
+    <summary>
+      What was answered <span class="unit">{{ log.length }}</span>
+    </summary>
+    <ul>
+      <li v-for="a in log.slice(0, MOST)" :key="a.id">
+        <span class="quiet"
+          >{{ whenText(a.utcMs) }}, {{ MOMENT_WORDS[a.moment] }}{{ a.slate ? `, ${a.slate}` : '' }}:</span
+        >
+        <span dir="auto">{{ a.asks }}</span> <b>{{ WORDS[a.verdict] }}</b><template v-if="a.reason"
+          >: “{{ a.reason }}”</template
+        ><template v-if="a.who"> · {{ a.who }}</template>
+      </li>
+    </ul>
     <p v-if="log.length > MOST" class="quiet">and {{ log.length - MOST }} before</p>
   </details>
 </template>
 
 <style scoped>
-.log { border-top: 2px solid var(--line); margin-top: 10px; padding-top: 6px; font-size: 12.5px; }
-summary { cursor: pointer; min-height: var(--touch); display: flex; align-items: center; gap: 4px; }
-li { border-top: 1px solid var(--line); padding: 2px 0; }
+.log {
+  border-top: 2px solid var(--line);
+  margin-top: 10px;
+  padding-top: 6px;
+  font-size: 12.5px;
+}
+summary {
+  cursor: pointer;
+  min-height: var(--touch);
+  display: flex;
+  align-items: center;
+  gap: 4px;
+}
+li {
+  border-top: 1px solid var(--line);
+  padding: 2px 0;
+}
 </style>

@@ -9,18 +9,46 @@ import type { Ready } from './useReady';
 /** The bag of a day, worked out from its flights; ticked as it is packed. */
 const props = defineProps<{ ready: Ready }>();
 const film = useFilm();
-const WORDS = { aircraft: 'Aircraft', packs: 'Packs', cards: 'Cards', filters: 'Filters', power: 'Power and control', other: 'What else' } as const;
-const bag = computed(() => { const c = props.ready.context.value; return c ? bagOf(c.input, film.kit, c.derived, c.places) : null; });
-const groups = computed(() => BAG_GROUPS.map((group) => ({ group, items: bag.value?.items.filter((i) => i.group === group) ?? [] })).filter((g) => g.items.length > 0));
+const WORDS = {
+  aircraft: 'Aircraft',
+  packs: 'Packs',
+  cards: 'Cards',
+  filters: 'Filters',
+  power: 'Power and control',
+  other: 'What else',
+} as const;
+const bag = computed(() => {
+  const c = props.ready.context.value;
+  return c ? bagOf(c.input, film.kit, c.derived, c.places) : null;
+});
+const groups = computed(() =>
+  BAG_GROUPS.map((group) => ({
+    group,
+    items: bag.value?.items.filter((i) => i.group === group) ?? [],
+  })).filter((g) => g.items.length > 0),
+);
 const dayId = computed(() => props.ready.context.value?.places[0]?.location.id ?? '');
 const idOf = (item: BagItem): string => `bag:${item.id}`.slice(0, 60);
 /** Newest answer about each thing of the day. */
 const packed = computed(() => {
   const newest = new Map<string, { utcMs: number; verdict: string }>();
-  for (const a of film.list('answer')) if (a.locationId === dayId.value && a.checkId.startsWith('bag:') && a.utcMs >= (newest.get(a.checkId)?.utcMs ?? -1)) newest.set(a.checkId, a);
+  for (const a of film.list('answer'))
+    if (
+      a.locationId === dayId.value &&
+      a.checkId.startsWith('bag:') &&
+      a.utcMs >= (newest.get(a.checkId)?.utcMs ?? -1)
+    )
+      newest.set(a.checkId, a);
   return new Set([...newest].filter(([, a]) => a.verdict === 'passed').map(([id]) => id));
 });
-const tick = (item: BagItem): void => { props.ready.answer({ id: idOf(item), scope: 'day' }, packed.value.has(idOf(item)) ? 'open' : 'passed', '', 'leaving-home'); };
+const tick = (item: BagItem): void => {
+  props.ready.answer(
+    { id: idOf(item), scope: 'day' },
+    packed.value.has(idOf(item)) ? 'open' : 'passed',
+    '',
+    'leaving-home',
+  );
+};
 const there = computed(() => bag.value?.items.filter((i) => i.missing === '') ?? []);
 const done = computed(() => there.value.filter((i) => packed.value.has(idOf(i))).length);
 const print = (): void => window.print();
@@ -29,8 +57,17 @@ const print = (): void => window.print();
 <template>
   <section v-if="bag" class="bag" aria-label="Bag">
     <header>
-      <h2>Bag <span class="quiet">{{ dateText(ready.context.value?.date ?? '') }}</span></h2>
-      <p class="sums"><span><b>{{ done }}</b> of {{ there.length }} packed</span><span><b><Fig :value="bag.massG / 1000" quantity="kilograms" /></b><template v-if="bag.unweighed > 0"> and {{ bag.unweighed }} things nobody weighed</template></span><span v-if="bag.missing > 0" class="stop">{{ bag.missing }} missing</span></p>
+      <h2>
+        Bag <span class="quiet">{{ dateText(ready.context.value?.date ?? '') }}</span>
+      </h2>
+      <p class="sums">
+        <span
+          ><b>{{ done }}</b> of {{ there.length }} packed</span
+        ><span
+          ><b><Fig :value="bag.massG / 1000" quantity="kilograms" /></b
+          ><template v-if="bag.unweighed > 0"> and {{ bag.unweighed }} things nobody weighed</template></span
+        ><span v-if="bag.missing > 0" class="stop">{{ bag.missing }} missing</span>
+      </p>
       <button class="btn no-print" @click="print">Print</button>
     </header>
     <p v-if="bag.items.length === 0" class="quiet">Nothing is planned on this day yet.</p>
@@ -39,29 +76,94 @@ const print = (): void => window.print();
         <h3>{{ WORDS[g.group] }}</h3>
         <ul>
           <li v-for="i in g.items" :key="i.id" :class="{ missing: i.missing !== '' }" :data-bag="i.name">
-            <label v-if="i.missing === ''"><input type="checkbox" :checked="packed.has(idOf(i))" @change="tick(i)"><span><b dir="auto">{{ i.name }}</b><span v-if="i.count > 1"> × {{ i.count }}</span> <span class="quiet">{{ i.why }}</span></span><span class="mass"><Fig v-if="i.massG > 0" :value="i.massG" quantity="grams" /></span></label>
-            <p v-else><b dir="auto">{{ i.name }}</b> <span class="stop">{{ i.missing }}</span> <span class="quiet">{{ i.why }}</span></p>
+            <label v-if="i.missing === ''"
+              ><input type="checkbox" :checked="packed.has(idOf(i))" @change="tick(i)" /><span
+                ><b dir="auto">{{ i.name }}</b
+                ><span v-if="i.count > 1"> × {{ i.count }}</span> <span class="quiet">{{ i.why }}</span></span
+              ><span class="mass"><Fig v-if="i.massG > 0" :value="i.massG" quantity="grams" /></span
+            ></label>
+            <p v-else>
+              <b dir="auto">{{ i.name }}</b> <span class="stop">{{ i.missing }}</span>
+              <span class="quiet">{{ i.why }}</span>
+            </p>
           </li>
         </ul>
       </section>
     </div>
-    <p class="faint">What the flights of the day use, one pack and one card more than planned, spare propellers, and what is always along. What stays at home on this film is set in the <RouterLink :to="{ name: 'kit' }">kit</RouterLink>. On an airline packs have their own carry rules: ask it.</p>
+    <p class="faint">
+      What the flights of the day use, one pack and one card more than planned, spare propellers, and what is
+      always along. What stays at home on this film is set in the
+      <RouterLink :to="{ name: 'kit' }">kit</RouterLink>. On an airline packs have their own carry rules: ask
+      it.
+    </p>
   </section>
 </template>
 
 <style scoped>
-.bag { display: grid; gap: 12px; }
-header { display: flex; flex-wrap: wrap; gap: 6px 20px; align-items: baseline; }
-h2 { font-size: 17px; }
-.sums { display: flex; flex-wrap: wrap; gap: 2px 20px; flex: 1; }
-.sums b { font-size: 17px; font-stretch: 88%; }
-.groups { display: grid; grid-template-columns: repeat(auto-fill, minmax(300px, 1fr)); gap: 14px 26px; align-items: start; }
-h3 { border-bottom: 2px solid var(--chalk-3); padding-bottom: 2px; }
-li { border-bottom: 1px solid var(--line); }
-label { display: grid; grid-template-columns: auto 1fr auto; gap: 9px; align-items: center; min-height: 32px; cursor: pointer; }
-li p { padding: 5px 0 5px 22px; }
-.mass { font-size: 12.5px; color: var(--chalk-2); }
-.stop { color: var(--stop); }
-.faint { max-width: 720px; font-size: 12.5px; }
-@media (max-width: 1099px) { label { min-height: var(--touch); } .groups { grid-template-columns: minmax(0, 1fr); } }
+.bag {
+  display: grid;
+  gap: 12px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+  align-items: baseline;
+}
+h2 {
+  font-size: 17px;
+}
+.sums {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 20px;
+  flex: 1;
+}
+.sums b {
+  font-size: 17px;
+  font-stretch: 88%;
+}
+.groups {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  gap: 14px 26px;
+  align-items: start;
+}
+h3 {
+  border-bottom: 2px solid var(--chalk-3);
+  padding-bottom: 2px;
+}
+li {
+  border-bottom: 1px solid var(--line);
+}
+label {
+  display: grid;
+  grid-template-columns: auto 1fr auto;
+  gap: 9px;
+  align-items: center;
+  min-height: 32px;
+  cursor: pointer;
+}
+li p {
+  padding: 5px 0 5px 22px;
+}
+.mass {
+  font-size: 12.5px;
+  color: var(--chalk-2);
+}
+.stop {
+  color: var(--stop);
+}
+.faint {
+  max-width: 720px;
+  font-size: 12.5px;
+}
+@media (max-width: 1099px) {
+  label {
+    min-height: var(--touch);
+  }
+  .groups {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

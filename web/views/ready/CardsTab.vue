@@ -16,27 +16,61 @@ const props = defineProps<{ ready: Ready }>();
 const film = useFilm();
 const c = computed(() => props.ready.context.value);
 const p = computed(() => film.film?.preferences);
-const prefer = (fields: object) => film.edit('film', film.filmId, { preferences: { ...p.value, ...fields } as never }, 'cards');
+const prefer = (fields: object) =>
+  film.edit('film', film.filmId, { preferences: { ...p.value, ...fields } as never }, 'cards');
 const facts = computed(() => c.value?.derived.budget.cards ?? null);
 const cards = computed(() => {
   const now = c.value;
   if (!now) return [];
-  return livingCards(now).map(({ card, life }) => ({ card, life, state: stateOf(life, p.value?.copiesWanted ?? 2), planned: facts.value?.fills.find((f) => f.cardId === card.id)?.bytes ?? 0 }));
+  return livingCards(now).map(({ card, life }) => ({
+    card,
+    life,
+    state: stateOf(life, p.value?.copiesWanted ?? 2),
+    planned: facts.value?.fills.find((f) => f.cardId === card.id)?.bytes ?? 0,
+  }));
 });
-const evening = computed(() => (c.value ? offload(toCopy(c.value), p.value?.copiesWanted ?? 2, readerMBs(c.value), true) : null));
+const evening = computed(() =>
+  c.value ? offload(toCopy(c.value), p.value?.copiesWanted ?? 2, readerMBs(c.value), true) : null,
+);
 const long = computed(() => (evening.value?.seconds ?? 0) / 60 > (p.value?.eveningMinutes ?? 0));
 const nameOf = (id: string | null): string => film.get('card', id ?? '')?.name ?? '';
 const AWAY = { water: 'over water', far: 'far away' } as const;
-const flights = computed(() => (facts.value?.byFlight ?? []).map((l) => {
-  const place = c.value?.derived.places.get(l.flight.locationId)?.location;
-  return { ...l, key: `${l.flight.locationId}${l.flight.startMs}${l.flight.packId}`, at: place ? `${place.date.slice(8)} ${clockText(l.flight.startMs, place.zone)}` : '', place: place?.name ?? '', pack: film.get('pack', l.flight.packId ?? '')?.name ?? '' };
-}));
-const byPlace = computed(() => [...facts.value?.byPlace ?? []].map(([id, bytes]) => ({ id, bytes, name: film.get('location', id)?.name ?? '' })));
+const flights = computed(() =>
+  (facts.value?.byFlight ?? []).map((l) => {
+    const place = c.value?.derived.places.get(l.flight.locationId)?.location;
+    return {
+      ...l,
+      key: `${l.flight.locationId}${l.flight.startMs}${l.flight.packId}`,
+      at: place ? `${place.date.slice(8)} ${clockText(l.flight.startMs, place.zone)}` : '',
+      place: place?.name ?? '',
+      pack: film.get('pack', l.flight.packId ?? '')?.name ?? '',
+    };
+  }),
+);
+const byPlace = computed(() =>
+  [...(facts.value?.byPlace ?? [])].map(([id, bytes]) => ({
+    id,
+    bytes,
+    name: film.get('location', id)?.name ?? '',
+  })),
+);
 const whole = computed(() => byPlace.value.reduce((sum, x) => sum + x.bytes, 0));
-const saveTemplate = (text: string) => { const words = wordsOf(text); return words.ok ? prefer({ clipTemplate: text }) : [{ path: '', say: words.reason }]; };
+const saveTemplate = (text: string) => {
+  const words = wordsOf(text);
+  return words.ok ? prefer({ clipTemplate: text }) : [{ path: '', say: words.reason }];
+};
 const example = computed(() => {
   const [first] = props.ready.shots.value;
-  const name = clipName(p.value?.clipTemplate ?? '', { film: film.film?.name ?? '', place: props.ready.place.value?.location.name ?? '', shot: String(first?.number ?? 1).padStart(2, '0'), title: first?.facts.shot.title ?? '', take: '1', date: props.ready.place.value?.location.date ?? '', card: flights.value[0] ? nameOf(flights.value[0].cardId) : '', n: '0001' });
+  const name = clipName(p.value?.clipTemplate ?? '', {
+    film: film.film?.name ?? '',
+    place: props.ready.place.value?.location.name ?? '',
+    shot: String(first?.number ?? 1).padStart(2, '0'),
+    title: first?.facts.shot.title ?? '',
+    take: '1',
+    date: props.ready.place.value?.location.date ?? '',
+    card: flights.value[0] ? nameOf(flights.value[0].cardId) : '',
+    n: '0001',
+  });
   return name.ok ? name.value : name.reason;
 });
 </script>
@@ -45,30 +79,97 @@ const example = computed(() => {
   <div class="cards">
     <section aria-label="Cards as they stand">
       <h2>Cards as they stand</h2>
-      <p v-if="cards.length === 0" class="quiet">No card comes along. <RouterLink :to="{ name: 'kit' }">Add the cards you own</RouterLink>.</p>
-      <ul><CardLifeRow v-for="x in cards" :key="x.card.id" v-bind="x" /></ul>
+      <p v-if="cards.length === 0" class="quiet">
+        No card comes along. <RouterLink :to="{ name: 'kit' }">Add the cards you own</RouterLink>.
+      </p>
+      <ul>
+        <CardLifeRow v-for="x in cards" :key="x.card.id" v-bind="x" />
+      </ul>
     </section>
     <section class="side" aria-label="The evening, and what is at stake">
       <h2>The evening</h2>
-      <p v-if="evening" :class="{ stop: long }"><b class="big"><Fig :value="evening.seconds / 60" quantity="minutes" /></b> to copy what is on the cards and what the day will add, {{ p?.copiesWanted }} times with reading back<template v-if="c"> at <Fig :value="readerMBs(c)" quantity="megabytesPerSecond" /></template>{{ long ? ': longer than the evening is.' : '.' }}</p>
+      <p v-if="evening" :class="{ stop: long }">
+        <b class="big"><Fig :value="evening.seconds / 60" quantity="minutes" /></b> to copy what is on the
+        cards and what the day will add, {{ p?.copiesWanted }} times with reading back<template v-if="c">
+          at <Fig :value="readerMBs(c)" quantity="megabytesPerSecond" /></template
+        >{{ long ? ': longer than the evening is.' : '.' }}
+      </p>
       <div class="fields">
-        <NumberField label="Copies before a format" :value="p?.copiesWanted ?? 2" quantity="count" :save="(v) => prefer({ copiesWanted: v })" />
-        <NumberField label="Minutes of an evening" :value="p?.eveningMinutes ?? 120" quantity="minutes" :step="10" :save="(v) => prefer({ eveningMinutes: v })" />
-        <NumberField label="Far from" :value="p?.awayM ?? 400" quantity="metres" :step="50" hint="From this distance an aircraft that comes down is far from help: a flight there wants a card of its own, like one over water." :save="(v) => prefer({ awayM: v })" />
+        <NumberField
+          label="Copies before a format"
+          :value="p?.copiesWanted ?? 2"
+          quantity="count"
+          :save="(v) => prefer({ copiesWanted: v })"
+        />
+        <NumberField
+          label="Minutes of an evening"
+          :value="p?.eveningMinutes ?? 120"
+          quantity="minutes"
+          :step="10"
+          :save="(v) => prefer({ eveningMinutes: v })"
+        />
+        <NumberField
+          label="Far from"
+          :value="p?.awayM ?? 400"
+          quantity="metres"
+          :step="50"
+          hint="From this distance an aircraft that comes down is far from help: a flight there wants a card of its own, like one over water."
+          :save="(v) => prefer({ awayM: v })"
+        />
       </div>
       <LossLine v-if="facts" :cards="facts" />
       <h2>Names of clips</h2>
-      <TextField label="Template" :value="p?.clipTemplate ?? ''" :hint="`Words in braces: ${CLIP_WORDS.join(', ')}.`" :save="saveTemplate" />
+      <TextField
+        label="Template"
+        :value="p?.clipTemplate ?? ''"
+        :hint="`Words in braces: ${CLIP_WORDS.join(', ')}.`"
+        :save="saveTemplate"
+      />
       <p class="example">{{ example }}</p>
     </section>
     <section class="wide" aria-label="Flights and their cards">
       <h2>Flights and their cards</h2>
       <p v-if="flights.length === 0" class="quiet">No flight is planned yet.</p>
-      <p v-else class="sums"><span v-for="x in byPlace" :key="x.id"><span dir="auto">{{ x.name }}</span> <b><Fig :value="x.bytes / 1e9" quantity="gigabytes" /></b></span><span>the film <b><Fig :value="whole / 1e9" quantity="gigabytes" /></b></span></p>
-      <div v-if="flights.length > 0" class="scroll" tabindex="0" role="region" aria-label="Flights and their cards, table">
+      <p v-else class="sums">
+        <span v-for="x in byPlace" :key="x.id"
+          ><span dir="auto">{{ x.name }}</span>
+          <b><Fig :value="x.bytes / 1e9" quantity="gigabytes" /></b></span
+        ><span
+          >the film <b><Fig :value="whole / 1e9" quantity="gigabytes" /></b
+        ></span>
+      </p>
+      <div
+        v-if="flights.length > 0"
+        class="scroll"
+        tabindex="0"
+        role="region"
+        aria-label="Flights and their cards, table"
+      >
         <table>
-          <thead><tr><th scope="col">day, off at</th><th scope="col">place</th><th scope="col">pack</th><th scope="col">card</th><th scope="col">recorded</th><th scope="col">on it</th><th scope="col" /></tr></thead>
-          <tbody><tr v-for="f in flights" :key="f.key"><td>{{ f.at }}</td><td dir="auto">{{ f.place }}</td><td>{{ f.pack }}</td><td :class="{ stop: f.cardId === null && !f.internal }">{{ f.cardId ? nameOf(f.cardId) : f.internal ? 'memory of the aircraft' : 'no room' }}</td><td><Fig :value="f.recordedS" quantity="seconds" /></td><td><Fig :value="f.bytes / 1e9" quantity="gigabytes" /></td><td>{{ f.away ? AWAY[f.away] : '' }}{{ f.shares ? ', shares its card' : '' }}</td></tr></tbody>
+          <thead>
+            <tr>
+              <th scope="col">day, off at</th>
+              <th scope="col">place</th>
+              <th scope="col">pack</th>
+              <th scope="col">card</th>
+              <th scope="col">recorded</th>
+              <th scope="col">on it</th>
+              <th scope="col" />
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="f in flights" :key="f.key">
+              <td>{{ f.at }}</td>
+              <td dir="auto">{{ f.place }}</td>
+              <td>{{ f.pack }}</td>
+              <td :class="{ stop: f.cardId === null && !f.internal }">
+                {{ f.cardId ? nameOf(f.cardId) : f.internal ? 'memory of the aircraft' : 'no room' }}
+              </td>
+              <td><Fig :value="f.recordedS" quantity="seconds" /></td>
+              <td><Fig :value="f.bytes / 1e9" quantity="gigabytes" /></td>
+              <td>{{ f.away ? AWAY[f.away] : '' }}{{ f.shares ? ', shares its card' : '' }}</td>
+            </tr>
+          </tbody>
         </table>
       </div>
     </section>
@@ -76,19 +177,77 @@ const example = computed(() => {
 </template>
 
 <style scoped>
-.cards { display: grid; grid-template-columns: minmax(0, 1fr) 380px; gap: 14px 28px; align-items: start; }
-.cards > * { min-width: 0; }
-.wide { grid-column: 1 / -1; }
-h2 { font-size: 16px; margin-bottom: 5px; }
-.sums { display: flex; flex-wrap: wrap; gap: 2px 20px; }
-.side { display: grid; gap: 8px; }
-.big { font-size: 22px; font-stretch: 88%; }
-.stop { color: var(--stop); }
-.fields { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 8px; align-items: end; }
-.example { background: var(--bench); padding: 6px 10px; font-stretch: 88%; overflow-wrap: anywhere; }
-table { border-collapse: collapse; font-size: 13px; font-stretch: 90%; }
-th, td { text-align: left; font-weight: 400; padding: 3px 18px 3px 0; border-top: 1px solid var(--line); white-space: nowrap; }
-thead th { color: var(--chalk-2); border-top: 0; font-size: 12px; }
-.scroll { overflow: auto; }
-@media (max-width: 1099px) { .cards { grid-template-columns: minmax(0, 1fr); } .fields { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
+.cards {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 380px;
+  gap: 14px 28px;
+  align-items: start;
+}
+.cards > * {
+  min-width: 0;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+h2 {
+  font-size: 16px;
+  margin-bottom: 5px;
+}
+.sums {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 20px;
+}
+.side {
+  display: grid;
+  gap: 8px;
+}
+.big {
+  font-size: 22px;
+  font-stretch: 88%;
+}
+.stop {
+  color: var(--stop);
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 8px;
+  align-items: end;
+}
+.example {
+  background: var(--bench);
+  padding: 6px 10px;
+  font-stretch: 88%;
+  overflow-wrap: anywhere;
+}
+table {
+  border-collapse: collapse;
+  font-size: 13px;
+  font-stretch: 90%;
+}
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 3px 18px 3px 0;
+  border-top: 1px solid var(--line);
+  white-space: nowrap;
+}
+thead th {
+  color: var(--chalk-2);
+  border-top: 0;
+  font-size: 12px;
+}
+.scroll {
+  overflow: auto;
+}
+@media (max-width: 1099px) {
+  .cards {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .fields {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+}
 </style>

@@ -7,64 +7,236 @@ import type { Verdict } from './useReady';
 
 /** A line of a sheet: what is looked at, what was found, and what somebody says to it. */
 const props = defineProps<{ line: SheetLine; answer: (verdict: Verdict, reason?: string) => string }>();
-const WORDS = { passed: 'holds', care: 'to be known', failed: 'does not hold', waived: 'waived', open: 'open' } as const;
+const WORDS = {
+  passed: 'holds',
+  care: 'to be known',
+  failed: 'does not hold',
+  waived: 'waived',
+  open: 'open',
+} as const;
 const waiving = ref(false);
 const reason = ref('');
 const fault = ref('');
 const field = useTemplateRef<HTMLInputElement>('field');
-watch(() => props.line.standing, () => { waiving.value = false; fault.value = ''; });
-const say = (verdict: Verdict): void => { fault.value = props.answer(verdict); };
-const ask = async (): Promise<void> => { waiving.value = true; reason.value = ''; await nextTick(); field.value?.focus(); };
-const waive = (): void => { fault.value = props.answer('waived', reason.value); };
-const KEYS: Readonly<Record<string, () => void>> = { p: () => say('passed'), f: () => say('failed'), w: () => void ask(), o: () => say('open') };
+watch(
+  () => props.line.standing,
+  () => {
+    waiving.value = false;
+    fault.value = '';
+  },
+);
+const say = (verdict: Verdict): void => {
+  fault.value = props.answer(verdict);
+};
+const ask = async (): Promise<void> => {
+  waiving.value = true;
+  reason.value = '';
+  await nextTick();
+  field.value?.focus();
+};
+const waive = (): void => {
+  fault.value = props.answer('waived', reason.value);
+};
+const KEYS: Readonly<Record<string, () => void>> = {
+  p: () => say('passed'),
+  f: () => say('failed'),
+  w: () => void ask(),
+  o: () => say('open'),
+};
 const pressed = (event: KeyboardEvent): void => {
   const act = event.ctrlKey || event.metaKey || event.altKey ? undefined : KEYS[event.key.toLowerCase()];
   if (!act || (event.target as HTMLElement).matches('input')) return;
   // What found its answer by itself is not passed by hand.
   if (event.key.toLowerCase() === 'p' && props.line.look?.verdict === 'fail') return;
-  event.preventDefault(); event.stopPropagation();
+  event.preventDefault();
+  event.stopPropagation();
   act();
 };
 </script>
 
 <template>
-  <li class="line" :class="line.standing" :data-check="line.id" :data-standing="line.standing" tabindex="0" @keydown="pressed">
+  <li
+    class="line"
+    :class="line.standing"
+    :data-check="line.id"
+    :data-standing="line.standing"
+    tabindex="0"
+    @keydown="pressed"
+  >
     <span class="state" aria-hidden="true" />
     <div class="what">
-      <p class="asks"><MarkSign v-if="line.standing === 'failed'" :severity="line.safety ? 'stop' : 'care'" /><span dir="auto">{{ line.asks }}</span></p>
-      <p v-if="line.look" class="found"><b v-if="line.standing !== 'passed'">{{ WORDS[line.standing] }}:</b> {{ line.look.say }}</p>
-      <p class="more"><span v-if="line.protects" class="faint">Against: {{ line.protects }}</span> <span v-if="line.answer" class="log">{{ WORDS[line.answer.verdict === 'passed' ? 'passed' : line.answer.verdict === 'failed' ? 'failed' : 'waived'] }}<template v-if="line.answer.reason">: “{{ line.answer.reason }}”</template><template v-if="line.answer.who">, {{ line.answer.who }}</template>, {{ whenText(line.answer.utcMs) }}</span></p>
-      <form v-if="waiving" class="why no-print" @submit.prevent="waive"><input ref="field" v-model="reason" type="text" maxlength="500" aria-label="Why it is waived" placeholder="Why it may go on all the same" @keydown.esc.stop="waiving = false"><button class="btn lead" type="submit">Waive it</button><button class="btn" type="button" @click="waiving = false">Leave it</button></form>
+      <p class="asks">
+        <MarkSign v-if="line.standing === 'failed'" :severity="line.safety ? 'stop' : 'care'" /><span
+          dir="auto"
+          >{{ line.asks }}</span
+        >
+      </p>
+      <p v-if="line.look" class="found">
+        <b v-if="line.standing !== 'passed'">{{ WORDS[line.standing] }}:</b> {{ line.look.say }}
+      </p>
+      <p class="more">
+        <span v-if="line.protects" class="faint">Against: {{ line.protects }}</span>
+        <span v-if="line.answer" class="log"
+          >{{
+            WORDS[
+              line.answer.verdict === 'passed'
+                ? 'passed'
+                : line.answer.verdict === 'failed'
+                  ? 'failed'
+                  : 'waived'
+            ]
+          }}<template v-if="line.answer.reason">: “{{ line.answer.reason }}”</template
+          ><template v-if="line.answer.who">, {{ line.answer.who }}</template
+          >, {{ whenText(line.answer.utcMs) }}</span
+        >
+      </p>
+      <form v-if="waiving" class="why no-print" @submit.prevent="waive">
+        <input
+          ref="field"
+          v-model="reason"
+          type="text"
+          maxlength="500"
+          aria-label="Why it is waived"
+          placeholder="Why it may go on all the same"
+          @keydown.esc.stop="waiving = false"
+        /><button class="btn lead" type="submit">Waive it</button
+        ><button class="btn" type="button" @click="waiving = false">Leave it</button>
+      </form>
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     </div>
     <span class="do no-print">
       <template v-if="!line.look || line.look.verdict === 'care'">
-        <button class="btn yes" :aria-pressed="line.standing === 'passed'" title="P" @click="say(line.standing === 'passed' ? 'open' : 'passed')">{{ line.look ? 'Seen' : 'Holds' }}</button>
-        <button v-if="!line.look" class="btn" :aria-pressed="line.standing === 'failed'" title="F" @click="say(line.standing === 'failed' ? 'open' : 'failed')">Does not</button>
+        <button
+          class="btn yes"
+          :aria-pressed="line.standing === 'passed'"
+          title="P"
+          @click="say(line.standing === 'passed' ? 'open' : 'passed')"
+        >
+          {{ line.look ? 'Seen' : 'Holds' }}
+        </button>
+        <button
+          v-if="!line.look"
+          class="btn"
+          :aria-pressed="line.standing === 'failed'"
+          title="F"
+          @click="say(line.standing === 'failed' ? 'open' : 'failed')"
+        >
+          Does not
+        </button>
       </template>
-      <button v-if="line.standing === 'failed' || (line.standing === 'open' && !line.look)" class="btn" title="W" @click="ask">Waive</button>
+      <button
+        v-if="line.standing === 'failed' || (line.standing === 'open' && !line.look)"
+        class="btn"
+        title="W"
+        @click="ask"
+      >
+        Waive
+      </button>
       <button v-if="line.standing === 'waived'" class="btn" title="O" @click="say('open')">Take back</button>
     </span>
   </li>
 </template>
 
 <style scoped>
-.line { display: grid; grid-template-columns: 8px minmax(0, 1fr) auto; gap: 0 12px; border-top: 1px solid var(--line); padding: 7px 0; align-items: start; }
-.state { align-self: stretch; border: 1px solid var(--chalk-3); background: none; }
-.passed .state { background: var(--verdigris); border-color: var(--verdigris); }
-.care .state { background: linear-gradient(to bottom right, var(--care) 50%, transparent 50%); border-color: var(--care); }
-.failed .state { background: var(--stop); border-color: var(--stop); }
-.waived .state { background: repeating-linear-gradient(0deg, var(--chalk-2) 0 3px, transparent 3px 6px); }
-.asks { font-weight: 620; display: flex; gap: 7px; align-items: center; }
-.passed .asks { font-weight: 460; color: var(--chalk-2); }
-.found { font-size: 13px; }
-.failed .found { color: var(--stop); }
-.more { font-size: 12px; font-stretch: 88%; display: flex; flex-wrap: wrap; gap: 0 12px; }
-.log { color: var(--chalk-2); }
-.do { display: flex; gap: 5px; }
-.btn[aria-pressed='true'] { background: var(--pick-dim); border-color: var(--pick); }
-.why { display: flex; flex-wrap: wrap; gap: 6px; margin-top: 5px; }
-.why input { flex: 1 1 200px; background: var(--bench); color: var(--chalk); border: 0; border-bottom: 2px solid var(--pick); font: inherit; padding: 0 8px; min-height: var(--touch); }
-@media (max-width: 1099px) { .line { grid-template-columns: 8px minmax(0, 1fr); } .do { grid-column: 2; margin-top: 6px; } .do .btn { min-width: 92px; justify-content: center; } }
-@media print { .line { break-inside: avoid; } .state { width: 14px; height: 14px; align-self: start; } }
+.line {
+  display: grid;
+  grid-template-columns: 8px minmax(0, 1fr) auto;
+  gap: 0 12px;
+  border-top: 1px solid var(--line);
+  padding: 7px 0;
+  align-items: start;
+}
+.state {
+  align-self: stretch;
+  border: 1px solid var(--chalk-3);
+  background: none;
+}
+.passed .state {
+  background: var(--verdigris);
+  border-color: var(--verdigris);
+}
+.care .state {
+  background: linear-gradient(to bottom right, var(--care) 50%, transparent 50%);
+  border-color: var(--care);
+}
+.failed .state {
+  background: var(--stop);
+  border-color: var(--stop);
+}
+.waived .state {
+  background: repeating-linear-gradient(0deg, var(--chalk-2) 0 3px, transparent 3px 6px);
+}
+.asks {
+  font-weight: 620;
+  display: flex;
+  gap: 7px;
+  align-items: center;
+}
+.passed .asks {
+  font-weight: 460;
+  color: var(--chalk-2);
+}
+.found {
+  font-size: 13px;
+}
+.failed .found {
+  color: var(--stop);
+}
+.more {
+  font-size: 12px;
+  font-stretch: 88%;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 12px;
+}
+.log {
+  color: var(--chalk-2);
+}
+.do {
+  display: flex;
+  gap: 5px;
+}
+.btn[aria-pressed='true'] {
+  background: var(--pick-dim);
+  border-color: var(--pick);
+}
+.why {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 5px;
+}
+.why input {
+  flex: 1 1 200px;
+  background: var(--bench);
+  color: var(--chalk);
+  border: 0;
+  border-bottom: 2px solid var(--pick);
+  font: inherit;
+  padding: 0 8px;
+  min-height: var(--touch);
+}
+@media (max-width: 1099px) {
+  .line {
+    grid-template-columns: 8px minmax(0, 1fr);
+  }
+  .do {
+    grid-column: 2;
+    margin-top: 6px;
+  }
+  .do .btn {
+    min-width: 92px;
+    justify-content: center;
+  }
+}
+@media print {
+  .line {
+    break-inside: avoid;
+  }
+  .state {
+    width: 14px;
+    height: 14px;
+    align-self: start;
+  }
+}
 </style>

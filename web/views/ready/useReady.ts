@@ -1,6 +1,14 @@
 import type { Entity } from '@contract';
 import type { CheckMoment } from '@core/kit';
-import { answerKey, goOfFlight, goOfPlace, sheetsOf, SCOPE_OF, type Context, type SheetLine } from '@core/ready';
+import {
+  answerKey,
+  goOfFlight,
+  goOfPlace,
+  sheetsOf,
+  SCOPE_OF,
+  type Context,
+  type SheetLine,
+} from '@core/ready';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { useFilm } from '../../stores/film';
@@ -22,12 +30,20 @@ export const useReady = () => {
   const flightN = ref(0);
   const nowMs = ref(Date.now());
   let timer: ReturnType<typeof setInterval> | undefined;
-  onMounted(() => { timer = setInterval(() => { nowMs.value = Date.now(); }, TICK_MS); });
+  onMounted(() => {
+    timer = setInterval(() => {
+      nowMs.value = Date.now();
+    }, TICK_MS);
+  });
   onBeforeUnmount(() => clearInterval(timer));
 
   const place = computed(() => looking.place);
   const flights = computed(() => place.value?.flights ?? []);
-  const shots = computed(() => [...reckoning.derived?.shots.values() ?? []].filter((s) => s.facts.location.id === place.value?.location.id));
+  const shots = computed(() =>
+    [...(reckoning.derived?.shots.values() ?? [])].filter(
+      (s) => s.facts.location.id === place.value?.location.id,
+    ),
+  );
   const context = computed<Context | null>(() => {
     const [here, { derived }, { input }] = [place.value, reckoning, film];
     if (!here || !derived || !input) return null;
@@ -36,8 +52,17 @@ export const useReady = () => {
     const about = looked.get(here.location.id);
     const site = about ? [...about, ...shots.value.flatMap((s) => told.get(s.facts.shot.id) ?? [])] : null;
     return {
-      input: { ...input, kit: reckoning.along }, derived, date: here.location.date, place: here, site, nowMs: nowMs.value, shot,
-      places: reckoning.locations.filter((l) => l.date === here.location.date).flatMap((l) => derived.places.get(l.id) ?? []), flight: here.flights[flightN.value] ?? here.flights[0] ?? null,
+      input: { ...input, kit: reckoning.along },
+      derived,
+      date: here.location.date,
+      place: here,
+      site,
+      nowMs: nowMs.value,
+      shot,
+      places: reckoning.locations
+        .filter((l) => l.date === here.location.date)
+        .flatMap((l) => derived.places.get(l.id) ?? []),
+      flight: here.flights[flightN.value] ?? here.flights[0] ?? null,
     };
   });
   const sheets = computed(() => (context.value ? sheetsOf(context.value) : []));
@@ -45,20 +70,55 @@ export const useReady = () => {
   const go = computed(() => {
     if (!context.value) return null;
     const alone = SCOPE_OF[moment.value] === 'flight' || SCOPE_OF[moment.value] === 'take';
-    return { of: alone && context.value.flight ? 'flight' : 'place', ...(alone && context.value.flight ? goOfFlight(context.value) : goOfPlace(context.value)) };
+    return {
+      of: alone && context.value.flight ? 'flight' : 'place',
+      ...(alone && context.value.flight ? goOfFlight(context.value) : goOfPlace(context.value)),
+    };
   });
   /** Every flight of the place by itself, for the list beside the figure. */
-  const flightGo = computed(() => { const c = context.value; return c ? flights.value.map((flight, index) => ({ index, pack: film.get('pack', flight.packId ?? '')?.name ?? 'no pack', ...goOfFlight({ ...c, flight }) })) : []; });
+  const flightGo = computed(() => {
+    const c = context.value;
+    return c
+      ? flights.value.map((flight, index) => ({
+          index,
+          pack: film.get('pack', flight.packId ?? '')?.name ?? 'no pack',
+          ...goOfFlight({ ...c, flight }),
+        }))
+      : [];
+  });
   const who = computed(() => film.get('pilot', film.film?.pilotId ?? '')?.name ?? '');
 
   /** Enters an answer; the log keeps who, when and why. @returns what kept it from being entered */
-  const answer = ({ id, scope, look }: Pick<SheetLine, 'id' | 'scope'> & { readonly look?: SheetLine['look'] }, verdict: Verdict, reason = '', at: CheckMoment = moment.value): string => {
+  const answer = (
+    { id, scope, look }: Pick<SheetLine, 'id' | 'scope'> & { readonly look?: SheetLine['look'] },
+    verdict: Verdict,
+    reason = '',
+    at: CheckMoment = moment.value,
+  ): string => {
     const c = context.value;
     if (!c) return '';
     const key = answerKey(c, scope);
     // The newest counts, whatever clock the ones before were given by.
-    const last = film.list('answer').reduce((max, a) => (a.checkId === id && a.locationId === key.locationId && a.shotId === key.shotId ? Math.max(max, a.utcMs) : max), 0);
-    const value: Answer = { id: uuid(), ...key, checkId: id, moment: at, verdict, reason, found: look?.say.slice(0, 1000) ?? '', who: who.value, utcMs: Math.max(Date.now(), last + 1) };
+    const last = film
+      .list('answer')
+      .reduce(
+        (max, a) =>
+          a.checkId === id && a.locationId === key.locationId && a.shotId === key.shotId
+            ? Math.max(max, a.utcMs)
+            : max,
+        0,
+      );
+    const value: Answer = {
+      id: uuid(),
+      ...key,
+      checkId: id,
+      moment: at,
+      verdict,
+      reason,
+      found: look?.say.slice(0, 1000) ?? '',
+      who: who.value,
+      utcMs: Math.max(Date.now(), last + 1),
+    };
     const faults = film.act('check', [{ kind: 'answer', id: value.id, after: value as never }]);
     nowMs.value = Date.now();
     return faults[0]?.say ?? '';
