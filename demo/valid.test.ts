@@ -32,6 +32,7 @@ import { Ajv } from 'ajv';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoFilm } from '.';
+import { numberIn } from '@core/testing';
 
 /** As much of a JSON schema as the entities use. */
 interface Schema {
@@ -243,7 +244,7 @@ describe('any film that may be stored', () => {
     row: fc.nat(40),
     leaf: fc.nat(200),
     how: fc.nat(59),
-    share: fc.double({ min: 0, max: 0.999, noNaN: true }),
+    share: numberIn(0, 0.999),
   });
   it('is worked out, and nothing that is said of it is nonsense', () => {
     fc.assert(

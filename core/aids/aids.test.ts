@@ -4,6 +4,7 @@ import { AID_KINDS, type Ability } from '../kit';
 import { fly, initialValues, MOVES, moveOf, PLAIN_CONTEXT, type FlownMove, type MoveValues } from '../moves';
 import { vec } from '../units';
 import { AIDS, aidsFor } from '.';
+import { numberIn } from '../testing';
 
 const subject = (speedMs = 0) => ({ aim: vec(0, 100, 3), heightM: 6, widthM: 8, headingDeg: 90, speedMs });
 const flown = (kind: string, values: MoveValues = {}, speedMs = 0): FlownMove => {
@@ -51,7 +52,7 @@ describe('aids', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...MOVES.filter((m) => !['route', 'fpv-line'].includes(m.kind)).map((m) => m.kind)),
-        fc.double({ min: 0.5, max: 15, noNaN: true }),
+        numberIn(0.5, 15),
         (kind, speedMs) => {
           const f = flown(kind, moveOf(kind)!.parameters.some((p) => p.id === 'speedMs') ? { speedMs } : {});
           for (const a of aidsFor(all, moveOf(kind)!, f, subject()))

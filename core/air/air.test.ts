@@ -11,11 +11,12 @@ import {
   windVectors,
   type Wind,
 } from '.';
+import { numberIn } from '../testing';
 
 const winds = fc.record({
-  speedAt10mMs: fc.double({ min: 0, max: 25, noNaN: true }),
+  speedAt10mMs: numberIn(0, 25),
   gustAt10mMs: fc.constant(0),
-  fromDeg: fc.double({ min: 0, max: 360, noNaN: true }),
+  fromDeg: numberIn(0, 360),
   shear: fc.constantFrom(SHEAR.open, SHEAR.rough),
 });
 
@@ -37,17 +38,12 @@ describe('density of the air', () => {
   });
   it('is less the higher and the warmer, below the sea as above it', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: -400, max: 6000, noNaN: true }),
-        fc.double({ min: -30, max: 50, noNaN: true }),
-        fc.double({ min: 1, max: 500, noNaN: true }),
-        (h, t, more) => {
-          expect(airDensity(h + more, t)).toBeLessThan(airDensity(h, t));
-          expect(airDensity(h, t + more / 50)).toBeLessThan(airDensity(h, t));
-          // An ideal gas at one pressure: density goes with the inverse of the absolute temperature.
-          expect(airDensity(h, t) * (t + 273.15)).toBeCloseTo(airDensity(h, 0) * 273.15, 6);
-        },
-      ),
+      fc.property(numberIn(-400, 6000), numberIn(-30, 50), numberIn(1, 500), (h, t, more) => {
+        expect(airDensity(h + more, t)).toBeLessThan(airDensity(h, t));
+        expect(airDensity(h, t + more / 50)).toBeLessThan(airDensity(h, t));
+        // An ideal gas at one pressure: density goes with the inverse of the absolute temperature.
+        expect(airDensity(h, t) * (t + 273.15)).toBeCloseTo(airDensity(h, 0) * 273.15, 6);
+      }),
     );
   });
 });
@@ -55,17 +51,13 @@ describe('density of the air', () => {
 describe('wind by height', () => {
   it('is the one given at 10 m, grows with height, and faster over rough ground; near the ground it stays as at 2 m', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 0.1, max: 25, noNaN: true }),
-        fc.double({ min: 2, max: 300, noNaN: true }),
-        (v, h) => {
-          expect(windSpeedAt(v, 10, SHEAR.rough)).toBeCloseTo(v, 12);
-          expect(windSpeedAt(v, h + 1, SHEAR.open)).toBeGreaterThan(windSpeedAt(v, h, SHEAR.open));
-          expect(Math.sign(windSpeedAt(v, h, SHEAR.rough) - windSpeedAt(v, h, SHEAR.open))).toBe(
-            Math.abs(h - 10) < 1e-9 ? 0 : Math.sign(h - 10),
-          );
-        },
-      ),
+      fc.property(numberIn(0.1, 25), numberIn(2, 300), (v, h) => {
+        expect(windSpeedAt(v, 10, SHEAR.rough)).toBeCloseTo(v, 12);
+        expect(windSpeedAt(v, h + 1, SHEAR.open)).toBeGreaterThan(windSpeedAt(v, h, SHEAR.open));
+        expect(Math.sign(windSpeedAt(v, h, SHEAR.rough) - windSpeedAt(v, h, SHEAR.open))).toBe(
+          Math.abs(h - 10) < 1e-9 ? 0 : Math.sign(h - 10),
+        );
+      }),
     );
     expect([windSpeedAt(5, 0, 0.14), windSpeedAt(5, -30, 0.14)]).toEqual([
       windSpeedAt(5, 2, 0.14),
@@ -102,11 +94,11 @@ describe('a leg in the wind', () => {
   it('is flown at its airspeed through the moving air, straight along its bearing', () => {
     fc.assert(
       fc.property(
-        fc.double({ min: 1, max: 2000, noNaN: true }),
-        fc.double({ min: 0, max: 360, noNaN: true }),
-        fc.double({ min: 3, max: 20, noNaN: true }),
-        fc.double({ min: 0, max: 30, noNaN: true }),
-        fc.double({ min: 0, max: 360, noNaN: true }),
+        numberIn(1, 2000),
+        numberIn(0, 360),
+        numberIn(3, 20),
+        numberIn(0, 30),
+        numberIn(0, 360),
         (lengthM, bearing, airspeed, wind, fromDeg) => {
           const leg = legSeconds(lengthM, bearing, airspeed, wind, fromDeg);
           const air = windVector({ speedAt10mMs: wind, gustAt10mMs: wind, fromDeg, shear: 0 }, 10);
@@ -136,18 +128,13 @@ describe('a leg in the wind', () => {
   });
   it('there and back is longer than in still air, whatever the wind', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 0, max: 360, noNaN: true }),
-        fc.double({ min: 0.1, max: 9, noNaN: true }),
-        fc.double({ min: 0, max: 360, noNaN: true }),
-        (bearing, wind, fromDeg) => {
-          const [out, back] = [
-            legSeconds(500, bearing, 10, wind, fromDeg),
-            legSeconds(500, bearing + 180, 10, wind, fromDeg),
-          ];
-          if (out.ok && back.ok) expect(out.value + back.value).toBeGreaterThan(100 - 1e-9);
-        },
-      ),
+      fc.property(numberIn(0, 360), numberIn(0.1, 9), numberIn(0, 360), (bearing, wind, fromDeg) => {
+        const [out, back] = [
+          legSeconds(500, bearing, 10, wind, fromDeg),
+          legSeconds(500, bearing + 180, 10, wind, fromDeg),
+        ];
+        if (out.ok && back.ok) expect(out.value + back.value).toBeGreaterThan(100 - 1e-9);
+      }),
     );
     expect(legSeconds(500, 40, 10, 0, 0)).toEqual({ ok: true, value: 50 });
     expect(legSeconds(500, 40, 0, 3, 0).ok).toBe(false);

@@ -12,6 +12,7 @@ import {
   type Recharge,
   type ShotCost,
 } from '.';
+import { numberIn } from '../testing';
 
 const craft = {
   massKg: 0.72,
@@ -178,7 +179,7 @@ describe('time', () => {
   it('nobody is in the air during a break, whatever is flown', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.double({ min: 0.5, max: 9, noNaN: true }), { minLength: 1, maxLength: 9 }),
+        fc.array(numberIn(0.5, 9), { minLength: 1, maxLength: 9 }),
         fc.integer({ min: 0, max: 3000 }),
         fc.integer({ min: 60, max: 2000 }),
         fc.boolean(),
@@ -240,7 +241,7 @@ describe('packs that come back', () => {
   it('never plans into the reserve, charger or not', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.double({ min: 0.5, max: 25, noNaN: true }), { minLength: 1, maxLength: 10 }),
+        fc.array(numberIn(0.5, 25), { minLength: 1, maxLength: 10 }),
         fc.boolean(),
         (list, charged) => {
           const { flights } = fillFlights(

@@ -15,6 +15,7 @@ import {
   wordsOf,
   type ClipParts,
 } from '.';
+import { numberIn } from '../testing';
 
 const card = { id: 'c', name: 'Card C', nominalGB: 64, usedGB: 0, writeMBs: 30, retired: false };
 const move = (act: CardMove['act'], more: Partial<CardMove> = {}, n = 0): CardMove => ({
@@ -34,7 +35,7 @@ const moves = fc
     fc.record({
       act: fc.constantFrom(...CARD_ACTS),
       spot: fc.option(fc.constantFrom(...CARD_SPOTS)),
-      gb: fc.double({ min: 0, max: 80, noNaN: true }),
+      gb: numberIn(0, 80),
       copiesWanted: fc.integer({ min: 1, max: 3 }),
       waiver: fc.constantFrom('', ' ', 'client said so'),
     }),

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { chargeMinutes } from '../energy';
 import type { Charger, Pack } from '../kit';
 import { chargedShare, CHARGE_EFFICIENCY, ChargeDay, eveningBefore, fullMinutes, shareOn } from '.';
+import { numberIn } from '../testing';
 
 const pack = (id: string, more: Partial<Pack> = {}): Pack => ({
   id,
@@ -36,12 +37,12 @@ const charger = (more: Partial<Charger> = {}): Charger => ({
   retired: false,
   ...more,
 });
-const share = fc.double({ min: 0, max: 1, noNaN: true });
+const share = numberIn(0, 1);
 
 describe('the charge curve', () => {
   it('is the other way round of the minutes', () => {
     fc.assert(
-      fc.property(share, share, fc.double({ min: 20, max: 120, noNaN: true }), (from, to, full) => {
+      fc.property(share, share, numberIn(20, 120), (from, to, full) => {
         fc.pre(to >= from);
         expect(chargedShare(full, from, chargeMinutes(full, from, to))).toBeCloseTo(to, 6);
       }),
@@ -81,7 +82,7 @@ describe('a day of charging', () => {
     fc.assert(
       fc.property(
         fc.array(share, { minLength: 1, maxLength: 6 }),
-        fc.double({ min: 1, max: 150, noNaN: true }),
+        numberIn(1, 150),
         fc.constantFrom<Charger['manner']>('in-turn', 'side-by-side'),
         (shares, sourceWh, manner) => {
           const d = new ChargeDay([charger({ source: 'bank', sourceWh, manner })], 0);

@@ -27,6 +27,7 @@ import {
   type Exposure,
   type Knob,
 } from '.';
+import { numberIn } from '../testing';
 
 const base: ExposureTask = {
   sceneEv100: 14,
@@ -50,7 +51,7 @@ const solve = (task: ExposureTask) => {
 
 describe('a filter that bears the light', () => {
   const tasks = fc.record({
-    sceneEv100: fc.double({ min: -2, max: 17, noNaN: true }),
+    sceneEv100: numberIn(-2, 17),
     apertures: fc.constantFrom([2.8], [1.7], [2.8, 4, 5.6, 8, 11]),
     captureFps: fc.constantFrom(24, 25, 30, 50, 100),
     still: fc.boolean(),
@@ -137,7 +138,7 @@ describe('beyond one filter for one shot', () => {
     const aims = fc.constantFrom(stillShutter(24), lapseShutter(2), lapseShutter(0.5));
     fc.assert(
       fc.property(
-        fc.double({ min: 0, max: 16, noNaN: true }),
+        numberIn(0, 16),
         aims,
         fc.constantFrom([2.8], [2.8, 4, 5.6, 8]),
         (sceneEv100, aim, apertures) => {
@@ -188,10 +189,10 @@ describe('beyond one filter for one shot', () => {
 
 describe('one camera for many lights', () => {
   it('chooses as well as asking anew each time, in any order of lights', () => {
-    const lights = fc.array(
-      fc.tuple(fc.double({ min: -2, max: 16, noNaN: true }), fc.constantFrom(null, 50, 60)),
-      { minLength: 1, maxLength: 12 },
-    );
+    const lights = fc.array(fc.tuple(numberIn(-2, 16), fc.constantFrom(null, 50, 60)), {
+      minLength: 1,
+      maxLength: 12,
+    });
     fc.assert(
       fc.property(
         lights,
@@ -214,7 +215,7 @@ describe('one camera for many lights', () => {
     expect(prepareExposure({ ...base, apertures: [] })(12, null)).toBeNull());
   it('the runner-up is no better than the choice, and another', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 16, noNaN: true }), (sceneEv100) => {
+      fc.property(numberIn(0, 16), (sceneEv100) => {
         const answer = solve({ ...base, sceneEv100 });
         const second = runnerUpOf(answer)!;
         expect(second.regret).toBeGreaterThanOrEqual(answer.choice.regret - 1e-9);
@@ -230,7 +231,7 @@ describe('one camera for many lights', () => {
 describe('what is missing', () => {
   it('names the stops and a filter that would do, for every light that is too bright', () => {
     fc.assert(
-      fc.property(fc.double({ min: 12, max: 19, noNaN: true }), (sceneEv100) => {
+      fc.property(numberIn(12, 19), (sceneEv100) => {
         const task = { ...base, sceneEv100, filters: [], fixed: { shutterS: 1 / 50 } };
         const short = shortfallOf(solve(task))!;
         expect(short.stops).toBeGreaterThan(0.5);
@@ -260,11 +261,11 @@ describe('what is missing', () => {
 
 describe('four of five', () => {
   const exposures = fc.record({
-    ev100: fc.double({ min: -4, max: 17, noNaN: true }),
-    aperture: fc.double({ min: 1, max: 22, noNaN: true }),
-    shutterS: fc.double({ min: 1e-4, max: 2, noNaN: true }),
-    iso: fc.double({ min: 25, max: 25600, noNaN: true }),
-    ndStops: fc.double({ min: 0, max: 12, noNaN: true }),
+    ev100: numberIn(-4, 17),
+    aperture: numberIn(1, 22),
+    shutterS: numberIn(1e-4, 2),
+    iso: numberIn(25, 25600),
+    ndStops: numberIn(0, 12),
   });
   it('the fifth makes the exposure right, whichever it is', () => {
     fc.assert(
@@ -304,7 +305,7 @@ describe('four of five', () => {
   });
   it('a stack of filters takes what its parts take one after another', () => {
     fc.assert(
-      fc.property(fc.array(fc.double({ min: 1, max: 1000, noNaN: true }), { maxLength: 4 }), (factors) => {
+      fc.property(fc.array(numberIn(1, 1000), { maxLength: 4 }), (factors) => {
         const stack = stackOf(factors);
         expect(stack.ok && stack.value.stops).toBeCloseTo(
           factors.reduce((sum, f) => sum + filterStops(f), 0),
@@ -321,7 +322,7 @@ describe('four of five', () => {
 describe('single frames', () => {
   it('a time-lapse shutter leaves time to write, and is never longer than a hover holds', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.3, max: 60, noNaN: true }), (interval) => {
+      fc.property(numberIn(0.3, 60), (interval) => {
         const aim = lapseShutter(interval);
         if (aim.by !== 'about') throw new Error('an aim');
         expect(aim.seconds).toBeLessThanOrEqual(aim.mostS + 1e-12);

@@ -4,6 +4,7 @@ import { fillFlights, type FlightRules, type PackSupply, type ShotCost } from '.
 import { powerModel } from '../energy';
 import { NOTHING_ADDED } from '../moves';
 import { deriveFilm, explain, FIGURES, FilmReckoner, type FilmInput, type Shot } from '.';
+import { numberIn } from '../testing';
 
 /** The made-up film, loaded at run time: the core itself imports nobody. */
 let film: FilmInput;
@@ -122,7 +123,7 @@ describe('a derived film', () => {
         fc.nat({ max: 17 }),
         fc.integer({ min: 1, max: 6 }),
         fc.constantFrom('clear', 'heavy', 'overcast'),
-        fc.double({ min: 0, max: 6, noNaN: true }),
+        numberIn(0, 6),
         (i, takes, sky, windMs) => {
           const input: FilmInput = {
             ...film,
@@ -451,7 +452,7 @@ describe('filling packs in list order', () => {
     availableWh: usableWh + 13.8,
     fullWh: usableWh + 13.8,
   });
-  const costs = fc.array(fc.double({ min: 0.2, max: 12, noNaN: true }), { minLength: 1, maxLength: 14 });
+  const costs = fc.array(numberIn(0.2, 12), { minLength: 1, maxLength: 14 });
 
   it('one more pack of a kind that carries any two of the shots never flies less', () => {
     // In list order this is no law for packs of all sizes: a large shot may take the new pack and leave nothing for small ones.

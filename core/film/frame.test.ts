@@ -4,28 +4,24 @@ import { projectPoint } from '../lens';
 import { groundOf, type HeightGrid } from '../terrain';
 import { vec } from '../units';
 import { frameOnGround } from './frame';
+import { numberIn } from '../testing';
 
 const fov = { horizontalDeg: 62, verticalDeg: 38, diagonalDeg: 70 };
 
 describe('what of the ground a camera frames', () => {
   it('seen back through the lens lies in the corners of the picture', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 0, max: 359, noNaN: true }),
-        fc.double({ min: -88, max: -30, noNaN: true }),
-        fc.double({ min: 5, max: 100, noNaN: true }),
-        (headingDeg, tiltDeg, z) => {
-          const pose = { at: vec(12, -7, z), headingDeg, tiltDeg };
-          const corners = frameOnGround(pose, fov).map((p) =>
-            projectPoint(pose, fov.horizontalDeg, fov.verticalDeg, p),
-          );
-          for (const [i, c] of corners.entries()) {
-            expect(c).not.toBeNull();
-            expect(c?.x).toBeCloseTo([-1, 1, 1, -1][i] ?? 0, 4);
-            expect(c?.y).toBeCloseTo([-1, -1, 1, 1][i] ?? 0, 4);
-          }
-        },
-      ),
+      fc.property(numberIn(0, 359), numberIn(-88, -30), numberIn(5, 100), (headingDeg, tiltDeg, z) => {
+        const pose = { at: vec(12, -7, z), headingDeg, tiltDeg };
+        const corners = frameOnGround(pose, fov).map((p) =>
+          projectPoint(pose, fov.horizontalDeg, fov.verticalDeg, p),
+        );
+        for (const [i, c] of corners.entries()) {
+          expect(c).not.toBeNull();
+          expect(c?.x).toBeCloseTo([-1, 1, 1, -1][i] ?? 0, 4);
+          expect(c?.y).toBeCloseTo([-1, -1, 1, 1][i] ?? 0, 4);
+        }
+      }),
     );
   });
   it('ends at a hillside that stands in the picture, and nowhere beyond the ground known', () => {
@@ -49,13 +45,9 @@ describe('what of the ground a camera frames', () => {
       return Math.max(...xs) - Math.min(...xs);
     };
     fc.assert(
-      fc.property(
-        fc.double({ min: 2, max: 100, noNaN: true }),
-        fc.double({ min: 0.1, max: 50, noNaN: true }),
-        (z, more) => {
-          expect(width(z + more) / width(z)).toBeCloseTo((z + more) / z, 6);
-        },
-      ),
+      fc.property(numberIn(2, 100), numberIn(0.1, 50), (z, more) => {
+        expect(width(z + more) / width(z)).toBeCloseTo((z + more) / z, 6);
+      }),
     );
   });
 });

@@ -25,6 +25,7 @@ import {
   type Shot,
   type ShotParts,
 } from '.';
+import { numberIn } from '../testing';
 
 let film: FilmInput;
 beforeAll(async () => {
@@ -62,7 +63,7 @@ describe('solving a shot', () => {
           'track',
         ),
         fc.constantFrom(...TARGETS.map((t) => t.id)),
-        fc.double({ min: 0.6, max: 1.6, noNaN: true }),
+        numberIn(0.6, 1.6),
         fc.boolean(),
         (kind, target, factor, lockSpeed) => {
           const move = {
@@ -284,10 +285,10 @@ describe('free air to a subject', () => {
   it('is the distance to a box along its heading, whichever way it is turned', () => {
     fc.assert(
       fc.property(
-        fc.double({ min: 0, max: 360, noNaN: true }),
-        fc.double({ min: -200, max: 200, noNaN: true }),
-        fc.double({ min: -200, max: 200, noNaN: true }),
-        fc.double({ min: 0, max: 80, noNaN: true }),
+        numberIn(0, 360),
+        numberIn(-200, 200),
+        numberIn(-200, 200),
+        numberIn(0, 80),
         (headingDeg, x, y, z) => {
           const subject = { ...bridge(), headingDeg };
           const middle = { x: subject.xM, y: subject.yM, z: 0 };

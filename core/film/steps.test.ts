@@ -2,6 +2,7 @@ import { demoFilm } from '@demo';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveFilm, FilmReckoner, type DerivedFilm, type FilmInput, type Shot } from '.';
+import { numberIn } from '../testing';
 
 const film = demoFilm() as unknown as FilmInput;
 const changed = (input: FilmInput, at: number, speedMs: number): FilmInput => ({
@@ -37,7 +38,7 @@ describe('a film worked out in steps', () => {
         fc.array(
           fc.record({
             at: fc.nat(40),
-            speedMs: fc.double({ min: 1, max: 6, noNaN: true }),
+            speedMs: numberIn(1, 6),
             pause: fc.integer({ min: 1, max: 30 }),
           }),
           { minLength: 1, maxLength: 4 },

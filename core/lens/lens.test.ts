@@ -10,6 +10,7 @@ import {
   distanceClass,
   type Aspect,
 } from '.';
+import { numberIn } from '../testing';
 
 describe('field of view', () => {
   it.each(vectors.cases)('$equivalentMm mm at $aspect', (c) => {
@@ -21,7 +22,7 @@ describe('field of view', () => {
 
   it('zoom ×2 sees what twice the focal length sees', () => {
     fc.assert(
-      fc.property(fc.double({ min: 12, max: 200, noNaN: true }), (mm) => {
+      fc.property(numberIn(12, 200), (mm) => {
         expect(fieldOfView(mm, '16:9', 2).horizontalDeg).toBeCloseTo(
           fieldOfView(2 * mm, '16:9').horizontalDeg,
           9,
@@ -37,11 +38,11 @@ describe('field of view', () => {
 });
 
 describe('framing', () => {
-  const size = fc.double({ min: 0.5, max: 200, noNaN: true });
-  const share = fc.double({ min: 0.01, max: 2, noNaN: true });
+  const size = numberIn(0.5, 200);
+  const share = numberIn(0.01, 2);
   it('range for a fill gives that fill back', () => {
     fc.assert(
-      fc.property(size, share, fc.double({ min: 5, max: 100, noNaN: true }), (m, fill, fov) => {
+      fc.property(size, share, numberIn(5, 100), (m, fill, fov) => {
         expect(frameFill(m, rangeForFill(m, fill, fov), fov)).toBeCloseTo(fill, 9);
       }),
     );
@@ -49,15 +50,11 @@ describe('framing', () => {
 
   it('radius and height rebuild range and depression', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 1, max: 500, noNaN: true }),
-        fc.double({ min: 0, max: 89, noNaN: true }),
-        (range, deg) => {
-          const { radiusM, heightM } = radiusAndHeight(range, deg);
-          expect(Math.hypot(radiusM, heightM)).toBeCloseTo(range, 6);
-          expect(depression(radiusM, heightM)).toBeCloseTo(deg, 6);
-        },
-      ),
+      fc.property(numberIn(1, 500), numberIn(0, 89), (range, deg) => {
+        const { radiusM, heightM } = radiusAndHeight(range, deg);
+        expect(Math.hypot(radiusM, heightM)).toBeCloseTo(range, 6);
+        expect(depression(radiusM, heightM)).toBeCloseTo(deg, 6);
+      }),
     );
   });
 

@@ -2,18 +2,19 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { offset, vec } from '../units';
 import { fieldOfView, horizonInFrame, projectLine, projectPoint, type View } from '.';
+import { numberIn } from '../testing';
 
 const fov = fieldOfView(24, '16:9');
 const project = (view: View, x: number, y: number, z: number) =>
   projectPoint(view, fov.horizontalDeg, fov.verticalDeg, vec(x, y, z));
 const view = fc.record({
   at: fc.record({
-    x: fc.double({ min: -200, max: 200, noNaN: true }),
-    y: fc.double({ min: -200, max: 200, noNaN: true }),
-    z: fc.double({ min: 1, max: 120, noNaN: true }),
+    x: numberIn(-200, 200),
+    y: numberIn(-200, 200),
+    z: numberIn(1, 120),
   }),
-  headingDeg: fc.double({ min: 0, max: 360, noNaN: true }),
-  tiltDeg: fc.double({ min: -89, max: 60, noNaN: true }),
+  headingDeg: numberIn(0, 360),
+  tiltDeg: numberIn(-89, 60),
 });
 /** A point along a direction from the camera, by heading, tilt and distance. */
 const along = (v: View, headingDeg: number, tiltDeg: number, m: number) => {
@@ -25,7 +26,7 @@ const along = (v: View, headingDeg: number, tiltDeg: number, m: number) => {
 describe('what the camera sees', () => {
   it('a point on the axis is in the middle, at its distance', () => {
     fc.assert(
-      fc.property(view, fc.double({ min: 1, max: 500, noNaN: true }), (v, m) => {
+      fc.property(view, numberIn(1, 500), (v, m) => {
         const p = along(v, v.headingDeg, v.tiltDeg, m);
         const seen = project(v, p.x, p.y, p.z)!;
         expect(seen.x).toBeCloseTo(0, 6);
@@ -54,37 +55,28 @@ describe('what the camera sees', () => {
 
   it('the horizon is where far ground ends', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: -40, max: 20, noNaN: true }),
-        fc.double({ min: 0, max: 359, noNaN: true }),
-        (tiltDeg, headingDeg) => {
-          const v: View = { at: vec(0, 0, 20), headingDeg, tiltDeg };
-          const far = along(v, headingDeg, 0, 5e6);
-          expect(project(v, far.x, far.y, 0)?.y).toBeCloseTo(horizonInFrame(tiltDeg, fov.verticalDeg), 3);
-        },
-      ),
+      fc.property(numberIn(-40, 20), numberIn(0, 359), (tiltDeg, headingDeg) => {
+        const v: View = { at: vec(0, 0, 20), headingDeg, tiltDeg };
+        const far = along(v, headingDeg, 0, 5e6);
+        expect(project(v, far.x, far.y, 0)?.y).toBeCloseTo(horizonInFrame(tiltDeg, fov.verticalDeg), 3);
+      }),
     );
   });
 
   it('a line that passes the camera is cut off in front of it, never turned over', () => {
     fc.assert(
-      fc.property(
-        view,
-        fc.double({ min: 2, max: 80, noNaN: true }),
-        fc.double({ min: 2, max: 80, noNaN: true }),
-        (v, ahead, behind) => {
-          const a = along(v, v.headingDeg, v.tiltDeg, ahead);
-          const b = along(v, v.headingDeg + 180, -v.tiltDeg, behind);
-          const seen = projectLine(
-            v,
-            fov.horizontalDeg,
-            fov.verticalDeg,
-            { ...a, x: a.x + 1 },
-            { ...b, x: b.x + 1 },
-          );
-          if (seen) for (const end of seen) expect(end.depthM).toBeGreaterThan(0.05);
-        },
-      ),
+      fc.property(view, numberIn(2, 80), numberIn(2, 80), (v, ahead, behind) => {
+        const a = along(v, v.headingDeg, v.tiltDeg, ahead);
+        const b = along(v, v.headingDeg + 180, -v.tiltDeg, behind);
+        const seen = projectLine(
+          v,
+          fov.horizontalDeg,
+          fov.verticalDeg,
+          { ...a, x: a.x + 1 },
+          { ...b, x: b.x + 1 },
+        );
+        if (seen) for (const end of seen) expect(end.depthM).toBeGreaterThan(0.05);
+      }),
     );
     const v: View = { at: vec(0, 0, 10), headingDeg: 0, tiltDeg: 0 };
     expect(projectLine(v, 76, 47, vec(0, -5, 0), vec(3, -50, 0))).toBeNull();

@@ -23,6 +23,7 @@ import {
   type LightMoment,
   type SceneConditions,
 } from '.';
+import { numberIn } from '../testing';
 
 const MINUTE = 60_000;
 const [LAT, LON, ZONE, DATE] = [43.18, -4.83, 'Europe/Madrid', '2027-05-14'];
@@ -163,19 +164,15 @@ describe('wishes', () => {
   });
   it('looking down has no side, and each minute with sun has exactly one otherwise', () => {
     fc.assert(
-      fc.property(
-        fc.integer({ min: 0, max: 1439 }),
-        fc.double({ min: 0, max: 360, noNaN: true }),
-        (minute, heading) => {
-          const clock = `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
-          const sides = (h: number | null) =>
-            (['backlit', 'sidelit', 'frontlit'] as const).filter((k) =>
-              wishMet(k, moment(clock, { headingDeg: h })),
-            );
-          expect(sides(null)).toEqual([]);
-          expect(sides(heading).length).toBe(sunAt(at(clock), LAT, LON).altitudeDeg > 0 ? 1 : 0);
-        },
-      ),
+      fc.property(fc.integer({ min: 0, max: 1439 }), numberIn(0, 360), (minute, heading) => {
+        const clock = `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+        const sides = (h: number | null) =>
+          (['backlit', 'sidelit', 'frontlit'] as const).filter((k) =>
+            wishMet(k, moment(clock, { headingDeg: h })),
+          );
+        expect(sides(null)).toEqual([]);
+        expect(sides(heading).length).toBe(sunAt(at(clock), LAT, LON).altitudeDeg > 0 ? 1 : 0);
+      }),
       { numRuns: 60 },
     );
   });
@@ -222,15 +219,11 @@ describe('how sure the light is', () => {
   });
   it('a stop is a stop: an offset moves the scene by itself at every height', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: -18, max: 80, noNaN: true }),
-        fc.double({ min: -4, max: 4, noNaN: true }),
-        (deg, stops) => {
-          expect(
-            modelEv(deg, 'clear', 'none', stops).ev100 - modelEv(deg, 'clear', 'none', 0).ev100,
-          ).toBeCloseTo(stops, 9);
-        },
-      ),
+      fc.property(numberIn(-18, 80), numberIn(-4, 4), (deg, stops) => {
+        expect(
+          modelEv(deg, 'clear', 'none', stops).ev100 - modelEv(deg, 'clear', 'none', 0).ev100,
+        ).toBeCloseTo(stops, 9);
+      }),
     );
   });
 });
@@ -238,19 +231,19 @@ describe('how sure the light is', () => {
 describe('sun along a move', () => {
   const looks = fc.array(
     fc.record({
-      timeS: fc.double({ min: 0, max: 30, noNaN: true }),
-      headingDeg: fc.double({ min: 0, max: 360, noNaN: true }),
-      tiltDeg: fc.double({ min: -90, max: 20, noNaN: true }),
+      timeS: numberIn(0, 30),
+      headingDeg: numberIn(0, 360),
+      tiltDeg: numberIn(-90, 20),
     }),
     { minLength: 1, maxLength: 12 },
   );
   const suns = fc.record({
-    altitudeDeg: fc.double({ min: -10, max: 80, noNaN: true }),
-    azimuthDeg: fc.double({ min: 0, max: 360, noNaN: true }),
+    altitudeDeg: numberIn(-10, 80),
+    azimuthDeg: numberIn(0, 360),
   });
   it('its shares make a whole, and the quick answer is the long one', () => {
     fc.assert(
-      fc.property(looks, suns, fc.double({ min: 20, max: 110, noNaN: true }), (list, sun, fov) => {
+      fc.property(looks, suns, numberIn(20, 110), (list, sun, fov) => {
         const along = sunAlong(list, fov, sun);
         expect(Object.values(along.shares).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
         if (Math.abs(along.nearestDeg - fov / 2 - 5) > 1e-6)

@@ -20,14 +20,15 @@ import {
   type MoveShape,
   type MoveValues,
 } from '.';
+import { numberIn } from '../testing';
 
 describe('combined moves', () => {
   const added = fc.record({
-    riseM: fc.double({ min: -5, max: 60, noNaN: true }),
-    awayM: fc.double({ min: -5, max: 80, noNaN: true }),
-    aroundDeg: fc.double({ min: -180, max: 180, noNaN: true }),
-    yawDeg: fc.double({ min: -40, max: 40, noNaN: true }),
-    tiltDeg: fc.double({ min: -20, max: 20, noNaN: true }),
+    riseM: numberIn(-5, 60),
+    awayM: numberIn(-5, 80),
+    aroundDeg: numberIn(-180, 180),
+    yawDeg: numberIn(-40, 40),
+    tiltDeg: numberIn(-20, 20),
   });
   const base = fc.constantFrom(
     'hold',
@@ -127,15 +128,11 @@ describe('timing', () => {
   });
   it('an even speed along a route is the closed form of a straight line, with constant ramps', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 5, max: 300, noNaN: true }),
-        fc.double({ min: 0.5, max: 8, noNaN: true }),
-        (lengthM, v) => {
-          const t = value(timingOf({ by: 'speeds', lengthM, speedAt: () => v }, EASING, 5));
-          const exact = lengthM >= v * v ? lengthM / v + v : 2 * Math.sqrt(lengthM);
-          expect(t.totalS / exact).toBeCloseTo(1, 1);
-        },
-      ),
+      fc.property(numberIn(5, 300), numberIn(0.5, 8), (lengthM, v) => {
+        const t = value(timingOf({ by: 'speeds', lengthM, speedAt: () => v }, EASING, 5));
+        const exact = lengthM >= v * v ? lengthM / v + v : 2 * Math.sqrt(lengthM);
+        expect(t.totalS / exact).toBeCloseTo(1, 1);
+      }),
     );
   });
   it('legs add up, and the steady part is that of the shortest pass', () => {

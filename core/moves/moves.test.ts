@@ -4,6 +4,7 @@ import { distance, lengthOf, offset, turnBetween, vec } from '../units';
 import footage from '../vectors/footage.json';
 import { context, EASING, flown, subject, value } from './fixtures';
 import { fitSeconds, fly, gripsOf, initialValues, MOVES, moveOf, withGrip, type CameraMove } from '.';
+import { numberIn } from '../testing';
 
 /** Values of a move drawn from a practical part of its own limits; those that describe no path are thrown back. */
 const valuesOf = (move: CameraMove) =>
@@ -17,11 +18,7 @@ const valuesOf = (move: CameraMove) =>
             p.id,
             p.choice
               ? fc.constantFrom(0, 1)
-              : fc.double({
-                  min: Math.max(p.min, p.quantity === 'metres' ? 1 : p.min),
-                  max: Math.min(p.max, top),
-                  noNaN: true,
-                }),
+              : numberIn(Math.max(p.min, p.quantity === 'metres' ? 1 : p.min), Math.min(p.max, top)),
           ];
         }),
       ),
@@ -184,21 +181,17 @@ describe('reveals', () => {
   it('a rise clears the view at its mark and not before', () => {
     const move = moveOf('rise-reveal')!;
     fc.assert(
-      fc.property(
-        fc.double({ min: 2, max: 30, noNaN: true }),
-        fc.double({ min: 6, max: 14, noNaN: true }),
-        (screenM, screenHeightM) => {
-          const values = { screenM, screenHeightM, endM: 60 };
-          const shape = move.shape({ ...initialValues(move.parameters), ...values }, subject);
-          if (!shape.ok) {
-            expect(shape.reason).toMatch(/view/);
-            return;
-          }
-          const share = shape.value.marks![0]!.share;
-          expect(clears(values, share + 1e-6)).toBe(true);
-          expect(clears(values, share - 1e-3)).toBe(false);
-        },
-      ),
+      fc.property(numberIn(2, 30), numberIn(6, 14), (screenM, screenHeightM) => {
+        const values = { screenM, screenHeightM, endM: 60 };
+        const shape = move.shape({ ...initialValues(move.parameters), ...values }, subject);
+        if (!shape.ok) {
+          expect(shape.reason).toMatch(/view/);
+          return;
+        }
+        const share = shape.value.marks![0]!.share;
+        expect(clears(values, share + 1e-6)).toBe(true);
+        expect(clears(values, share - 1e-3)).toBe(false);
+      }),
     );
   });
   it('a slide comes out from behind its edge at its mark', () => {
@@ -332,23 +325,19 @@ describe('grips on the plan', () => {
       const values = initialValues(move.parameters);
       for (const grip of gripsOf(move, values, about))
         fc.assert(
-          fc.property(
-            fc.double({ min: 0, max: 359, noNaN: true }),
-            fc.double({ min: 20, max: 90, noNaN: true }),
-            (deg, m) => {
-              const to =
-                grip.part === 'near'
-                  ? offset(about.aim, Math.round(deg), m, 0)
-                  : offset(about.aim, 180 + (move.kind === 'fly-through' ? 180 : 0), m, 0);
-              const again =
-                gripsOf(move, withGrip(move, values, about, grip.part, to), about).find(
-                  (g) => g.part === grip.part,
-                )?.at ?? vec(0, 0, 0);
-              expect(Math.hypot(again.x - to.x, again.y - to.y), `${move.kind} ${grip.part}`).toBeLessThan(
-                grip.part === 'near' ? 1.2 : 0.1,
-              );
-            },
-          ),
+          fc.property(numberIn(0, 359), numberIn(20, 90), (deg, m) => {
+            const to =
+              grip.part === 'near'
+                ? offset(about.aim, Math.round(deg), m, 0)
+                : offset(about.aim, 180 + (move.kind === 'fly-through' ? 180 : 0), m, 0);
+            const again =
+              gripsOf(move, withGrip(move, values, about, grip.part, to), about).find(
+                (g) => g.part === grip.part,
+              )?.at ?? vec(0, 0, 0);
+            expect(Math.hypot(again.x - to.x, again.y - to.y), `${move.kind} ${grip.part}`).toBeLessThan(
+              grip.part === 'near' ? 1.2 : 0.1,
+            );
+          }),
           { numRuns: 8 },
         );
     }

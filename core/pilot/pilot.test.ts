@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Practice } from '../kit';
 import { EXPECTED_RATE, keeperRate, levelOf, recordOf, takesFor, TRIES_COUNTED, WANTED_CHANCE } from '.';
+import { numberIn } from '../testing';
 
 const pilot = { id: 'a', name: 'A', levels: { orbit: 2 }, retired: false };
 const drill = (
@@ -52,7 +53,7 @@ describe('level', () => {
 describe('takes', () => {
   it('give the chance wanted, and one fewer does not', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.18, max: 0.99, noNaN: true }), (rate) => {
+      fc.property(numberIn(0.18, 0.99), (rate) => {
         const n = takesFor(rate);
         expect(1 - (1 - rate) ** n).toBeGreaterThanOrEqual(WANTED_CHANCE - 1e-6);
         if (n > 1) expect(1 - (1 - rate) ** (n - 1)).toBeLessThan(WANTED_CHANCE);

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { groundOf, type Ground, type HeightGrid } from '../terrain';
 import { between, vec, type Vec3 } from '../units';
 import { areaSolid, hides, lineSolid, topAt, toSegment, wayHomeOver, type Solid } from '.';
+import { numberIn } from '../testing';
 
 /** Hills by a few waves, so that every run has ridges and hollows. */
 const hilly = (seed: number, amp: number): Ground => {
@@ -20,17 +21,9 @@ const hilly = (seed: number, amp: number): Ground => {
   };
   return groundOf(grid, 300);
 };
-const spot = fc.tuple(
-  fc.double({ min: -150, max: 150, noNaN: true }),
-  fc.double({ min: -150, max: 150, noNaN: true }),
-);
+const spot = fc.tuple(numberIn(-150, 150), numberIn(-150, 150));
 const ring = fc
-  .tuple(
-    spot,
-    fc.double({ min: 8, max: 40, noNaN: true }),
-    fc.double({ min: 4, max: 30, noNaN: true }),
-    fc.integer({ min: 3, max: 8 }),
-  )
+  .tuple(spot, numberIn(8, 40), numberIn(4, 30), fc.integer({ min: 3, max: 8 }))
   .map(([[x, y], r, h, n]) =>
     areaSolid(
       'a',
@@ -42,7 +35,7 @@ const ring = fc
     ),
   );
 const thread = fc
-  .tuple(spot, spot, fc.double({ min: 4, max: 30, noNaN: true }))
+  .tuple(spot, spot, numberIn(4, 30))
   .map(([[ax, ay], [bx, by], h]) => lineSolid('w', 'W', [vec(ax, ay, h), vec(bx, by, h + 3)], 0.5, false));
 
 describe('the tallest thing on a way home', () => {
@@ -71,7 +64,7 @@ describe('the tallest thing on a way home', () => {
       fc.property(
         spot,
         fc.integer({ min: 1, max: 9 }),
-        fc.double({ min: 0, max: 14, noNaN: true }),
+        numberIn(0, 14),
         fc.array(ring, { maxLength: 3 }),
         ([x, y], seed, amp, solids) => {
           const ground = hilly(seed, amp);
@@ -89,28 +82,24 @@ describe('the tallest thing on a way home', () => {
   });
   it('names a wire that crosses it, wherever it crosses', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 0.1, max: 0.9, noNaN: true }),
-        fc.double({ min: 0, max: Math.PI, noNaN: true }),
-        (u, turn) => {
-          const [from, home] = [vec(90, 120, 40), vec(-30, -50, 0)];
-          const at = between(from, home, u);
-          const wire = lineSolid(
-            'w',
-            'Wire',
-            [
-              vec(at.x - 60 * Math.cos(turn), at.y - 60 * Math.sin(turn), 21),
-              vec(at.x + 60 * Math.cos(turn), at.y + 60 * Math.sin(turn), 21),
-            ],
-            0.5,
-            false,
-          );
-          expect(wayHomeOver(hilly(1, 0), [wire], from, home, 8, 120)).toMatchObject({
-            by: wire,
-            tallestM: 21,
-          });
-        },
-      ),
+      fc.property(numberIn(0.1, 0.9), numberIn(0, Math.PI), (u, turn) => {
+        const [from, home] = [vec(90, 120, 40), vec(-30, -50, 0)];
+        const at = between(from, home, u);
+        const wire = lineSolid(
+          'w',
+          'Wire',
+          [
+            vec(at.x - 60 * Math.cos(turn), at.y - 60 * Math.sin(turn), 21),
+            vec(at.x + 60 * Math.cos(turn), at.y + 60 * Math.sin(turn), 21),
+          ],
+          0.5,
+          false,
+        );
+        expect(wayHomeOver(hilly(1, 0), [wire], from, home, 8, 120)).toMatchObject({
+          by: wire,
+          tallestM: 21,
+        });
+      }),
     );
   });
 });
@@ -132,9 +121,9 @@ describe('a line of sight', () => {
       fc.property(
         spot,
         spot,
-        fc.double({ min: 5, max: 70, noNaN: true }),
+        numberIn(5, 70),
         fc.integer({ min: 1, max: 9 }),
-        fc.double({ min: 0, max: 16, noNaN: true }),
+        numberIn(0, 16),
         fc.array(fc.oneof(ring, thread), { maxLength: 4 }),
         ([ex, ey], [tx, ty], up, seed, amp, solids) => {
           const ground = hilly(seed, amp);
@@ -154,7 +143,7 @@ describe('a line of sight', () => {
       fc.property(
         spot,
         spot,
-        fc.double({ min: 20, max: 60, noNaN: true }),
+        numberIn(20, 60),
         fc.array(ring, { maxLength: 3 }),
         ([ax, ay], [bx, by], z, solids) => {
           const level = hilly(3, 0);

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/reach.json';
 import { detectionLimit, levelSpeed, sightLimit, tiltForSpeed, type AirframeKind } from '.';
+import { numberIn } from '../testing';
 
 describe('sight', () => {
   it.each(vectors.sight)('$kind of $largestDimensionM m in $visibilityM m', (s) =>
@@ -11,16 +12,12 @@ describe('sight', () => {
   );
   it('is never longer than the aircraft can be made out, and grows with its size', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 0.1, max: 3, noNaN: true }),
-        fc.double({ min: 50, max: 20_000, noNaN: true }),
-        (size, visibility) => {
-          expect(sightLimit('multirotor', size, visibility)).toBeLessThanOrEqual(detectionLimit(visibility));
-          expect(sightLimit('multirotor', size + 0.1, visibility)).toBeGreaterThanOrEqual(
-            sightLimit('multirotor', size, visibility),
-          );
-        },
-      ),
+      fc.property(numberIn(0.1, 3), numberIn(50, 20_000), (size, visibility) => {
+        expect(sightLimit('multirotor', size, visibility)).toBeLessThanOrEqual(detectionLimit(visibility));
+        expect(sightLimit('multirotor', size + 0.1, visibility)).toBeGreaterThanOrEqual(
+          sightLimit('multirotor', size, visibility),
+        );
+      }),
     );
   });
 });
@@ -33,13 +30,9 @@ describe('fixed tilt', () => {
   );
   it('speed and tilt undo each other', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 1, max: 60, noNaN: true }),
-        fc.double({ min: 0.1, max: 2, noNaN: true }),
-        (tilt, mass) => {
-          expect(tiltForSpeed(mass, 0.01, levelSpeed(mass, 0.01, tilt, 1.2), 1.2)).toBeCloseTo(tilt, 8);
-        },
-      ),
+      fc.property(numberIn(1, 60), numberIn(0.1, 2), (tilt, mass) => {
+        expect(tiltForSpeed(mass, 0.01, levelSpeed(mass, 0.01, tilt, 1.2), 1.2)).toBeCloseTo(tilt, 8);
+      }),
     );
   });
 });

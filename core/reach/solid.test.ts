@@ -18,9 +18,10 @@ import {
   wayHomeOver,
   type Solid,
 } from '.';
+import { numberIn } from '../testing';
 
-const part = fc.double({ min: -80, max: 80, noNaN: true });
-const high = fc.double({ min: 2, max: 40, noNaN: true });
+const part = numberIn(-80, 80);
+const high = numberIn(2, 40);
 const point = fc.tuple(part, part, high).map(([x, y, z]) => vec(x, y, z));
 
 /** Straight and slow: the solid as a cloud of points, its top and everything below it. */
@@ -171,7 +172,7 @@ describe('way home', () => {
   });
   it('a wood raised raises what the way home asks for by as much', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 30, noNaN: true }), (more) => {
+      fc.property(numberIn(0, 30), (more) => {
         const taller = areaSolid(
           'w',
           'Wood',

@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { LEVEL_GROUND, packHeights, unpackHeights } from '../terrain';
 import { FEATURE_KINDS, featureWords, isFeatureKind, measureOf, pinned } from '.';
+import { numberIn } from '../testing';
 
-const metre = fc.double({ min: -500, max: 500, noNaN: true });
+const metre = numberIn(-500, 500);
 
 describe('pinned pictures', () => {
   it('every pin lies where it was put, with two and with three', () => {
@@ -69,7 +70,7 @@ it('kinds on the plan: each named once, with a shape; what can be hit has a heig
 it('heights packed and unpacked are off by no more than a step of their range, holes stay holes', () => {
   fc.assert(
     fc.property(
-      fc.array(fc.oneof(fc.float({ min: -200, max: 2500, noNaN: true }), fc.constant(NaN)), {
+      fc.array(fc.oneof(numberIn(-200, 2500), fc.constant(NaN)), {
         minLength: 12,
         maxLength: 12,
       }),

@@ -2,13 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Handling } from '../kit';
 import { AT_REST, calmestSticks, curveAt, held, lagOf } from '.';
+import { numberIn } from '../testing';
 
-const share = fc.double({ min: 0, max: 1, noNaN: true });
-const stick = fc.double({ min: -1, max: 1, noNaN: true });
+const share = numberIn(0, 1);
+const stick = numberIn(-1, 1);
 const profile = fc.record({
   maxSpeedMs: fc.constant(10),
-  maxYawDegS: fc.double({ min: 5, max: 180, noNaN: true }),
-  maxTiltDegS: fc.double({ min: 5, max: 90, noNaN: true }),
+  maxYawDegS: numberIn(5, 180),
+  maxTiltDegS: numberIn(5, 90),
   smoothing: share,
   tiltSmoothing: share,
   expo: share,
@@ -48,7 +49,7 @@ describe('a stick held', () => {
   });
   it('never turns faster than it is set to, and is two thirds of the way after its lag', () => {
     fc.assert(
-      fc.property(profile, stick, fc.double({ min: 0, max: 5, noNaN: true }), (p, yaw, s) => {
+      fc.property(profile, stick, numberIn(0, 5), (p, yaw, s) => {
         expect(Math.abs(held(AT_REST, p, yaw, 0, s).yawDegS)).toBeLessThanOrEqual(p.maxYawDegS + 1e-9);
       }),
     );

@@ -20,12 +20,13 @@ import {
 import { lineOf } from './lines';
 import { localProjection } from './projection';
 import { drawnOf } from './styles';
+import { numberIn } from '@core/testing';
 
 const film = demoFilm() as FilmInput;
 const derived = deriveFilm(film);
 const at = fc.record({
-  xM: fc.double({ min: -5000, max: 5000, noNaN: true }),
-  yM: fc.double({ min: -5000, max: 5000, noNaN: true }),
+  xM: numberIn(-5000, 5000),
+  yM: numberIn(-5000, 5000),
 });
 const rounded = (points: readonly Spot[]): Spot[] => points.map((p) => spot([p.xM, p.yM]));
 
@@ -185,19 +186,14 @@ describe('grips and what explains', () => {
 describe('the metres of a place as a projection of the map', () => {
   it('agree with the core, there and back', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: -70, max: 70, noNaN: true }),
-        fc.double({ min: -179, max: 179, noNaN: true }),
-        at,
-        (latitude, longitude, p) => {
-          const local = localProjection(latitude, longitude);
-          const world = transform([p.xM, p.yM], local, 'EPSG:4326');
-          const mine = toLocal(latitude, longitude, world[1]!, world[0]!);
-          expect(Math.hypot(mine.xM - p.xM, mine.yM - p.yM)).toBeLessThan(1e-3);
-          const back = transform(world, 'EPSG:4326', local);
-          expect(Math.hypot(back[0]! - p.xM, back[1]! - p.yM)).toBeLessThan(1e-3);
-        },
-      ),
+      fc.property(numberIn(-70, 70), numberIn(-179, 179), at, (latitude, longitude, p) => {
+        const local = localProjection(latitude, longitude);
+        const world = transform([p.xM, p.yM], local, 'EPSG:4326');
+        const mine = toLocal(latitude, longitude, world[1]!, world[0]!);
+        expect(Math.hypot(mine.xM - p.xM, mine.yM - p.yM)).toBeLessThan(1e-3);
+        const back = transform(world, 'EPSG:4326', local);
+        expect(Math.hypot(back[0]! - p.xM, back[1]! - p.yM)).toBeLessThan(1e-3);
+      }),
       { numRuns: 60 },
     );
   });

@@ -24,6 +24,7 @@ import { useFilm } from './film';
 import { useFindings } from './findings';
 import { useLight } from './light';
 import { useSite } from './site';
+import { numberIn } from '@core/testing';
 
 /** What the workers show to the page, by name. */
 const shown = new Map<string, Record<string, (...args: unknown[]) => unknown>>();
@@ -180,7 +181,7 @@ const edit = fc.oneof(
       does: fc.constant('shot' as const),
       which: fc.nat(17),
       fields: fc.oneof(
-        fc.record({ zoom: fc.double({ min: 1, max: 2, noNaN: true }) }),
+        fc.record({ zoom: numberIn(1, 2) }),
         fc.record({ wants: fc.constantFrom('golden', 'blue', 'any', 'backlit') }),
         fc.record({ notBefore: fc.constantFrom(null, '19:00') }),
         fc.record({ offsetStops: fc.integer({ min: -1, max: 1 }) }),
@@ -194,7 +195,7 @@ const edit = fc.oneof(
     arbitrary: fc.record({
       does: fc.constant('wind' as const),
       which: fc.nat(2),
-      to: fc.double({ min: 0, max: 9, noNaN: true }),
+      to: numberIn(0, 9),
     }),
   },
   {
@@ -202,7 +203,7 @@ const edit = fc.oneof(
     arbitrary: fc.record({
       does: fc.constant('higher' as const),
       which: fc.nat(5),
-      to: fc.double({ min: 1, max: 40, noNaN: true }),
+      to: numberIn(1, 40),
     }),
   },
   {

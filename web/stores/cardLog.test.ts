@@ -4,6 +4,7 @@ import type { Entity } from '@contract';
 import { lifeOf } from '@core/cards';
 import fc from 'fast-check';
 import { cardAsStored, cardsAsTold, footageFault, recordedBy, setOnCard, tellCard } from './cardLog';
+import { numberIn } from '@core/testing';
 
 let film: FilmInput;
 let derived: DerivedFilm;
@@ -105,8 +106,8 @@ describe('what is on a card', () => {
   });
   it('goes by no way of the kit page without its copies', () => {
     const step = fc.oneof(
-      fc.record({ set: fc.double({ min: 0, max: 70, noNaN: true }) }),
-      fc.record({ gb: fc.double({ min: 0.1, max: 20, noNaN: true }) }),
+      fc.record({ set: numberIn(0, 70) }),
+      fc.record({ gb: numberIn(0.1, 20) }),
       fc.constant('copy' as const),
       fc.constant('format' as const),
     );

@@ -24,6 +24,7 @@ import {
   type ShotWindow,
   type Warning,
 } from '..';
+import { numberIn } from '../../testing';
 
 let film: FilmInput;
 beforeAll(async () => {
@@ -93,7 +94,7 @@ describe('one filter for a flight', () => {
   const bearings = fc.array(
     fc.record({
       keys: fc.subarray(['a', 'b', 'c', 'd']),
-      costs: fc.array(fc.double({ min: 0, max: 5, noNaN: true }), { minLength: 4, maxLength: 4 }),
+      costs: fc.array(numberIn(0, 5), { minLength: 4, maxLength: 4 }),
     }),
     { minLength: 1, maxLength: 7 },
   );

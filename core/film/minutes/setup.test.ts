@@ -11,6 +11,7 @@ import {
   type FilmInput,
   type Shot,
 } from '..';
+import { numberIn } from '../../testing';
 
 let film: FilmInput;
 beforeAll(async () => {
@@ -74,10 +75,10 @@ describe('set-up sheets', () => {
     expect(at.nearM).toBeCloseTo(far.hyperfocalM / 2, 1);
     fc.assert(
       fc.property(
-        fc.double({ min: 14, max: 200, noNaN: true }),
-        fc.double({ min: 4, max: 43, noNaN: true }),
-        fc.double({ min: 1.4, max: 16, noNaN: true }),
-        fc.double({ min: 0.5, max: 500, noNaN: true }),
+        numberIn(14, 200),
+        numberIn(4, 43),
+        numberIn(1.4, 16),
+        numberIn(0.5, 500),
         (mm, diagonal, n, s) => {
           const d = depthOfField(mm, diagonal, n, s);
           expect(d.nearM).toBeLessThanOrEqual(s + 1e-6);
