@@ -183,6 +183,12 @@ const commands = {
     build();
     must(process.execPath, ['--import', 'tsx', 'scripts/screenshots.ts', ...rest]);
   },
+  mutate: () => {
+    const [room = 'cards', ...more] = rest;
+    must(bin('stryker'), ['run', 'stryker.config.mjs', ...more], {
+      env: { ...process.env, MUTATE_ROOM: room },
+    });
+  },
   dev: () => {
     const { status } = run(process.execPath, ['scripts/dev.mjs']);
     process.exit(status ?? 0);
