@@ -1,23 +1,20 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { ENTITY_KINDS, oneOf, strict, uuid, whole, type EntityKind } from '../core/model';
 import type { AnyRow } from './entities';
-import { ENTITY_KINDS, type EntityKind } from './kinds';
-import { strict, Uuid, Whole } from './parts';
-
-const Kind = Type.Unsafe<EntityKind>(Type.String({ enum: [...ENTITY_KINDS] }));
 
 /** One wanted change. `version` is the one the change was made on; 0 creates. A null value deletes. */
 export const ChangeSchema = strict({
-  kind: Kind,
-  id: Uuid,
-  version: Whole(0, 2_000_000_000),
+  kind: oneOf(ENTITY_KINDS),
+  id: uuid(),
+  version: whole(0, 2_000_000_000),
   value: Type.Union([Type.Record(Type.String(), Type.Unknown()), Type.Null()]),
 });
 
 /** Changes that are taken together or not at all. */
 export const BatchSchema = strict({
-  batch: Uuid,
+  batch: uuid(),
   device: Type.String({ minLength: 1, maxLength: 80 }),
-  undoes: Type.Optional(Uuid),
+  undoes: Type.Optional(uuid()),
   changes: Type.Array(ChangeSchema, { minItems: 1, maxItems: 2000 }),
 });
 

@@ -1,4 +1,4 @@
-import { Ajv } from 'ajv';
+import { newValidator } from './validator';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { initialValues, MOVES } from '../core/moves';
@@ -10,17 +10,12 @@ import {
   openApi,
   REFERENCES,
   sayFaults,
+  withDefaults,
   type EntityKind,
   type FilmFile,
 } from '.';
 
-const ajv = new Ajv({
-  allErrors: true,
-  strict: true,
-  strictTypes: false,
-  allowUnionTypes: true,
-  useDefaults: true,
-});
+const ajv = newValidator();
 const checks = Object.fromEntries(ENTITY_KINDS.map((k) => [k, ajv.compile(ENTITIES[k])])) as Record<
   EntityKind,
   ReturnType<typeof ajv.compile>
@@ -79,7 +74,7 @@ describe('schemas', () => {
   });
 
   it('refuse a row without any one of its fields, or with one too many', async () => {
-    const filledIn = (kind: EntityKind, key: string): boolean =>
+    const hasDefault = (kind: EntityKind, key: string): boolean =>
       'default' in (ENTITIES[kind].properties as Record<string, object>)[key]!;
     const seen = new Set<EntityKind>();
     for (const [kind, value] of await rows()) {
@@ -87,8 +82,12 @@ describe('schemas', () => {
       seen.add(kind);
       for (const key of Object.keys(value)) {
         const less = Object.fromEntries(Object.entries(value).filter(([k]) => k !== key));
-        expect(checks[kind](less), `${kind} without ${key}`).toBe(filledIn(kind, key));
-        if (filledIn(kind, key)) expect(less).toHaveProperty(key);
+        expect(checks[kind](less), `${kind} without ${key}`).toBe(false);
+        const before = JSON.stringify(less);
+        expect(checks[kind](withDefaults(ENTITIES[kind], less)), `${kind} filled`).toBe(
+          hasDefault(kind, key),
+        );
+        expect(JSON.stringify(less)).toBe(before);
       }
       expect(checks[kind]({ ...value, colour: 'red' })).toBe(false);
     }
@@ -110,7 +109,7 @@ describe('schemas', () => {
 describe('moves on the wire', () => {
   const shotWith = async (kind: string, values: Record<string, number>) => ({
     ...(await load()).shots[0]!,
-    move: { kind, values },
+    move: { ...(await load()).shots[0]!.move, kind, values },
   });
   it.each(MOVES.map((m) => [m.kind, m] as const))(
     '%s: its own limits are the schema’s',

@@ -1,59 +1,30 @@
 import type { ErrorObject } from 'ajv';
+import { SCHEMAS } from '../core/model';
+import { MOVES } from '../core/moves';
 
-/** Words for fields whose own name would not be understood. */
-const LABELS: Readonly<Record<string, string>> = {
-  latitude: 'Latitude',
-  longitude: 'Longitude',
-  zone: 'Time zone',
-  date: 'Date',
-  windowStart: 'Window start',
-  windowEnd: 'Window end',
-  windMs: 'Wind',
-  gustMs: 'Gusts',
-  windFromDeg: 'Wind direction',
-  temperatureC: 'Temperature',
-  visibilityM: 'Visibility',
-  elevationM: 'Elevation',
-  ceilingM: 'Ceiling',
-  returnHeightM: 'Return height',
-  heightM: 'Height',
-  widthM: 'Width',
-  xM: 'Place east',
-  yM: 'Place north',
-  baseM: 'Foot',
-  usedGB: 'Used',
-  nominalGB: 'Size',
-  writeMBs: 'Write speed',
-  massKg: 'Mass',
-  rotorDiameterM: 'Rotor diameter',
-  packWh: 'Pack energy',
-  ratedWh: 'Rated energy',
-  hoverMinutes: 'Hover minutes',
-  cruiseMinutes: 'Cruise minutes',
-  maxSpeedMs: 'Top speed',
-  windLimitMs: 'Wind limit',
-  radiusM: 'Radius',
-  speedMs: 'Speed',
-  timelineFps: 'Timeline rate',
-  tempoBpm: 'Tempo',
-  cutLengthS: 'Cut length',
-  factor: 'Filter factor',
-  isoBase: 'Base ISO',
-  isoCeiling: 'ISO ceiling',
-  equivalentMm: 'Equivalent focal length',
-  megabitsPerS: 'Bit rate',
-  timelineS: 'Timeline seconds',
-  speedFactor: 'Speed factor',
-  setupS: 'Set-up',
-  lengthM: 'Length',
-  startM: 'Start',
-  endM: 'End',
-  distanceM: 'Distance',
-  ev100: 'EV',
+interface Node {
+  readonly title?: string;
+  readonly properties?: Readonly<Record<string, Node>>;
+  readonly items?: Node;
+  readonly anyOf?: readonly Node[];
+}
+
+const titles = new Map<string, string>();
+const collect = (node: Node): void => {
+  for (const [field, part] of Object.entries(node.properties ?? {})) {
+    if (part.title !== undefined && !titles.has(field)) titles.set(field, part.title);
+    collect(part);
+  }
+  if (node.items) collect(node.items);
+  for (const part of node.anyOf ?? []) collect(part);
 };
+for (const schema of Object.values(SCHEMAS)) collect(schema as Node);
+for (const { parameters } of MOVES)
+  for (const p of parameters) if (!titles.has(p.id)) titles.set(p.id, p.label);
 
+/** A field's name as a person reads it: its title in the schemas, or its identifier taken apart. */
 const plain = (field: string): string =>
-  LABELS[field] ??
+  titles.get(field) ??
   (field.charAt(0).toUpperCase() + field.slice(1))
     .replace(/(Ms2|DegS|Deg|Ms|M|S)$/, '')
     .replace(/([a-z])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`);

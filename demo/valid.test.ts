@@ -1,4 +1,4 @@
-import { beyondSchema, ENTITIES, type EntityKind, type FilmFile } from '@contract';
+import { validateSemantics, ENTITIES, type EntityKind, type FilmFile } from '@contract';
 import {
   adopt,
   boardOf,
@@ -161,7 +161,7 @@ const stepped = (film: FilmFile, step: Step): FilmFile => {
   const other = otherFor(leaf, at(row, leaf.path), step);
   if (other === undefined) return film;
   const changed = put(row, leaf.path, other);
-  return checks.get(kind)!(changed) && beyondSchema(kind, changed).length === 0
+  return checks.get(kind)!(changed) && validateSemantics(kind, changed).length === 0
     ? (put(film, path, changed) as FilmFile)
     : film;
 };

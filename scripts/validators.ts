@@ -1,7 +1,7 @@
-import { Ajv } from 'ajv';
 import standaloneCode from 'ajv/dist/standalone/index.js';
 import type { Plugin } from 'vite';
 import { ENTITIES } from '../contract/entities';
+import { newValidator } from '../contract/validator';
 
 const ID = 'virtual:validators';
 
@@ -27,15 +27,7 @@ export const validators = (): Plugin => ({
   resolveId: (id) => (id === ID ? `\0${ID}` : null),
   load: (id) => {
     if (id !== `\0${ID}`) return null;
-    const ajv = new Ajv({
-      allErrors: true,
-      strict: true,
-      strictTypes: false,
-      allowUnionTypes: true,
-      useDefaults: true,
-      messages: false,
-      code: { source: true, esm: true, lines: false },
-    });
+    const ajv = newValidator({ messages: false, code: { source: true, esm: true, lines: false } });
     const names = Object.fromEntries(
       Object.entries(ENTITIES).map(([kind, schema]) => {
         ajv.addSchema({ ...schema, $id: kind });

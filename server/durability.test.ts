@@ -6,9 +6,7 @@ import { promisify } from 'node:util';
 import { afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { AnyRow } from '@contract';
 import { QueryTypes, Sequelize } from 'sequelize';
-import { demoFilm } from '@demo';
-import { migrate } from './migrations';
-import { readChanges, readRows } from './models';
+import { migrate, MIGRATION_NAMES } from './migrations';
 import { openDatabase, DATABASE_FILE } from './database';
 import { batchOf, change, openFirst, post, testServer } from './testing';
 
@@ -176,118 +174,12 @@ describe('backups', () => {
 describe('migrations', () => {
   it('build the schema once and do nothing the second time', async () => {
     const sequelize = await openDatabase(dataDir);
-    expect(await migrate(sequelize)).toEqual([
-      '0001-first',
-      '0002-pilots-and-fields',
-      '0003-site',
-      '0004-light',
-      '0005-flights',
-      '0006-cards-and-checks',
-    ]);
+    expect(await migrate(sequelize)).toEqual(MIGRATION_NAMES);
     expect(await migrate(sequelize)).toEqual([]);
     const mode = await sequelize.query<{ journal_mode: string }>('PRAGMA journal_mode', {
       type: QueryTypes.SELECT,
     });
     expect(mode[0]?.journal_mode).toBe('wal');
-    await sequelize.close();
-  });
-
-  it('brings a database of the first schema up to date: rows and log get the fields that came since', async () => {
-    const sequelize = await openDatabase(dataDir);
-    await migrate(sequelize, '0001-first');
-    const now = new Date().toISOString();
-    const later = new Set([
-      'records',
-      'stills',
-      'handling',
-      'walkS',
-      'layers',
-      'usage',
-      'cutPosition',
-      'beatsPerCount',
-      'pilotId',
-      'surface',
-      'lit',
-      'profile',
-      'kelvin',
-      'focusM',
-      'notBefore',
-    ]);
-    const demo = demoFilm();
-    const old = (value: object): Record<string, unknown> =>
-      Object.fromEntries(Object.entries(value).filter(([key]) => !later.has(key)));
-    const shot = {
-      ...old(demo.shots[0]!),
-      subjectId: null,
-      aircraftId: null,
-      move: { kind: demo.shots[0]!.move.kind, values: demo.shots[0]!.move.values },
-      cut: { by: 'seconds', beats: 8, segments: [{ timelineS: 6, speedFactor: 1 }] },
-    };
-    const put = (table: string, columns: Record<string, unknown>): Promise<unknown> =>
-      sequelize.query(
-        `INSERT INTO ${table} (${Object.keys(columns).join(', ')}) VALUES (${Object.keys(columns)
-          .map((_, i) => `$${i + 1}`)
-          .join(', ')})`,
-        { bind: Object.values(columns) },
-      );
-    const row = (value: Record<string, unknown>) => ({
-      id: value['id'],
-      version: 3,
-      created_at: now,
-      updated_at: now,
-      body: JSON.stringify(value),
-    });
-    await put('films', { ...row(old(demo.film)), name: 'Old' });
-    await put('locations', {
-      ...row({ ...demo.locations[0]! }),
-      film_id: demo.film.id,
-      position: 'a0',
-      name: 'Place',
-    });
-    await put('shots', {
-      ...row(shot),
-      location_id: demo.locations[0]!.id,
-      position: 'a0',
-      title: 'Old slate',
-    });
-    await put('change_log', {
-      batch: 'b',
-      device: 'd',
-      kind: 'shot',
-      entity_id: shot['id' as keyof typeof shot],
-      at: now,
-      version: 3,
-      after: JSON.stringify(shot),
-    });
-    expect(await migrate(sequelize)).toEqual([
-      '0002-pilots-and-fields',
-      '0003-site',
-      '0004-light',
-      '0005-flights',
-      '0006-cards-and-checks',
-    ]);
-    const [kept] = await readRows(sequelize, 'shot', 'id', null);
-    expect(kept).toMatchObject({
-      version: 3,
-      value: {
-        records: 'video',
-        handling: 'normal',
-        walkS: null,
-        surface: 'mixed',
-        lit: 'open',
-        profile: null,
-        notBefore: null,
-        cut: { segments: [{ endFactor: null }] },
-        move: { reversed: false, points: [], added: { riseM: 0 } },
-      },
-    });
-    expect((await readRows(sequelize, 'film', 'id', null))[0]).toMatchObject({
-      value: { beatsPerCount: 8, pilotId: null },
-    });
-    expect((await readChanges(sequelize, '1 = 1', {}))[0]?.after).toMatchObject({
-      records: 'video',
-      move: { locked: [] },
-    });
     await sequelize.close();
   });
 });

@@ -1,5 +1,5 @@
 import type { FilmFile, KitFile } from '@contract';
-import { Ajv } from 'ajv';
+import { newValidator } from '../contract/validator';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { batchOf, change, getJson, openFirst, post, testServer } from './testing';
 
@@ -110,7 +110,7 @@ describe('cards, gear and checks', () => {
   it('the kit goes out as a file of the form that is published', async () => {
     const kit = await getJson<KitFile>(server.address, '/api/kit/file');
     const schema = await getJson<object>(server.address, '/api/schemas/kit-file');
-    const check = new Ajv({ strict: false, useDefaults: true }).compile(
+    const check = newValidator().compile(
       Object.fromEntries(Object.entries(schema).filter(([k]) => k !== '$schema')),
     );
     expect(check(kit), JSON.stringify(check.errors)).toBe(true);

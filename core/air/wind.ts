@@ -1,9 +1,8 @@
+import type { WindTerrain } from '../model';
 import { none, found, radians, type Result, type Vec3 } from '../units';
 
 /** Exponents of the power-law wind profile. */
-export const SHEAR = { open: 0.14, rough: 0.25 } as const;
-
-export type Terrain = keyof typeof SHEAR;
+export const SHEAR: Readonly<Record<WindTerrain, number>> = { open: 0.14, rough: 0.25 };
 
 export interface Wind {
   /** Mean wind at 10 m above ground, m/s. */

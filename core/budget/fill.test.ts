@@ -88,6 +88,7 @@ const packOf = (id: string): Pack => ({
   massG: 0,
   firmware: '',
   firmwareOn: null,
+  notes: '',
   retired: false,
 });
 const charger = (): Recharge => ({
@@ -103,6 +104,7 @@ const charger = (): Recharge => ({
         slotW: 200,
         aircraftIds: [],
         massG: 0,
+        notes: '',
         retired: false,
       },
     ],

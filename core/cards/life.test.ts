@@ -17,7 +17,7 @@ import {
 } from '.';
 import { numberIn } from '../testing';
 
-const card = { id: 'c', name: 'Card C', nominalGB: 64, usedGB: 0, writeMBs: 30, retired: false };
+const card = { id: 'c', name: 'Card C', nominalGB: 64, usedGB: 0, writeMBs: 30, notes: '', retired: false };
 const move = (act: CardMove['act'], more: Partial<CardMove> = {}, n = 0): CardMove => ({
   id: `m${n}`,
   cardId: 'c',

@@ -21,6 +21,7 @@ const pack = (id: string, more: Partial<Pack> = {}): Pack => ({
   massG: 0,
   firmware: '',
   firmwareOn: null,
+  notes: '',
   retired: false,
   ...more,
 });
@@ -34,6 +35,7 @@ const charger = (more: Partial<Charger> = {}): Charger => ({
   slotW: 100,
   aircraftIds: [],
   massG: 0,
+  notes: '',
   retired: false,
   ...more,
 });
@@ -155,6 +157,7 @@ describe('the evening before', () => {
         massG: 0,
         firmware: '',
         firmwareOn: null,
+        notes: '',
         retired: false,
       },
     ],

@@ -20,6 +20,7 @@ const pack = (id: string, more: Partial<Pack> = {}): Pack => ({
   massG: 0,
   firmware: '',
   firmwareOn: null,
+  notes: '',
   retired: false,
   ...more,
 });
@@ -42,6 +43,7 @@ const flight = (packId: string, ratio: number, more: Partial<FlownFlight> = {}):
     temperatureC: 25,
     verdict: 'as-planned',
     condition: 'sound',
+    notes: '',
     shotIds: [],
     ...more,
   };

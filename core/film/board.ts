@@ -1,11 +1,11 @@
 import { directionFlown, FEELS, readBoard, type Remark } from '../story';
-import type { DerivedFilm } from './derive';
-import type { DerivedShot } from './derived';
+import type { FilmPlan } from './plan';
+import type { PlannedShot } from './plan';
 import { secondsOf } from './layout';
 
 /** A shot at its place in the cut. */
 export interface BoardPlace {
-  readonly shot: DerivedShot;
+  readonly shot: PlannedShot;
   /** From 1, in the cut. */
   readonly cut: number;
   readonly feels: string;
@@ -21,7 +21,7 @@ export interface Board {
 }
 
 /** Key of a shot in the cut: its own, or its place on the list. Places come one after another, each after the ones before. */
-const orderOf = (film: DerivedFilm): DerivedShot[] => {
+const orderOf = (film: FilmPlan): PlannedShot[] => {
   const list = film.order.map((id) => film.shots.get(id)).filter((s) => s !== undefined);
   const own = list
     .filter((s) => s.facts.shot.cutPosition !== '')
@@ -29,7 +29,7 @@ const orderOf = (film: DerivedFilm): DerivedShot[] => {
   if (own.length === 0) return list;
   // Shots without a place of their own stay behind the one they follow on the list.
   const result = [...own];
-  let before: DerivedShot | undefined;
+  let before: PlannedShot | undefined;
   for (const shot of list) {
     if (shot.facts.shot.cutPosition === '') result.splice(before ? result.indexOf(before) + 1 : 0, 0, shot);
     before = shot;
@@ -38,7 +38,7 @@ const orderOf = (film: DerivedFilm): DerivedShot[] => {
 };
 
 /** The story board of a film: order in the cut beside the order in the air, and what it reads like. */
-export const boardOf = (film: DerivedFilm): Board => {
+export const boardOf = (film: FilmPlan): Board => {
   let fromS = 0;
   const places = orderOf(film).map((shot, i): BoardPlace => {
     const timelineS = secondsOf(shot.facts.segments);

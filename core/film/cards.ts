@@ -10,14 +10,12 @@ import {
 import type { Card, Kit } from '../kit';
 import type { Warning } from '../warnings';
 import { awayOf, waterOf, type Away } from './away';
-import type { DerivedShot } from './derived';
+import type { PlannedShot } from './plan';
 import type { PlaceFacts, TimedFlight } from './place';
-import type { Preferences } from './preferences';
+import { CARD_POLICIES, type CardPolicy } from '../model';
 import type { FilmInput } from './types';
 
-type Shots = ReadonlyMap<string, DerivedShot>;
-export type CardPolicy = Preferences['cardPolicy'];
-export const CARD_POLICIES: readonly CardPolicy[] = ['one', 'fresh-away', 'fresh'];
+type Shots = ReadonlyMap<string, PlannedShot>;
 
 /** What a flight leaves behind, and on what. */
 export interface FlightLoad {
@@ -64,7 +62,7 @@ export const INTERNAL_SHARE = 0.8;
 /** Something is on it: it is not fresh, and not there for a flight that wants one of its own. */
 export const isUsed = (card: Pick<Card, 'usedGB'>): boolean => card.usedGB > 0;
 
-const ownOf = (flight: TimedFlight, shots: Shots): DerivedShot[] =>
+const ownOf = (flight: TimedFlight, shots: Shots): PlannedShot[] =>
   flight.stops.flatMap((s) => shots.get(s.shotId) ?? []);
 
 /** Where an aircraft would be gone with its card, by flight: its worst shot counts. */

@@ -1,10 +1,10 @@
 import type { Aircraft, Kit } from '../kit';
-import { groupBy, KeyedMemo } from '../units';
+import { groupBy, inOrder, KeyedMemo } from '../units';
 import type { Warning } from '../warnings';
 import { budgetOf, type BudgetFacts } from './budget';
 import type { DerivedShot } from './derived';
+import type { FilmPlan } from './plan';
 import { endOfFlown, loggedOn, PackDay } from './day';
-import type { ChargeRun } from '../charge';
 import { handsOf, type Hands } from './hands';
 import { launchOf } from './launchPoint';
 import {
@@ -23,25 +23,10 @@ import { placeWarnings, shotWarnings } from './rules';
 import { shotFacts, type ShotFacts } from './shot';
 import type { FilmInput, FlightPlan, Location, Shot, Subject } from './types';
 
-export interface DerivedFilm {
-  readonly shots: ReadonlyMap<string, DerivedShot>;
-  readonly order: readonly string[];
-  readonly places: ReadonlyMap<string, PlaceFacts>;
+export interface DerivedFilm extends FilmPlan<DerivedShot> {
   readonly placeWarnings: ReadonlyMap<string, readonly Warning[]>;
   readonly budget: BudgetFacts;
-  /** Packs on chargers between flights, by date. */
-  readonly charges: ReadonlyMap<string, readonly ChargeRun[]>;
-  /** Shots that are in the can. */
-  readonly done: ReadonlySet<string>;
 }
-
-const byPosition = <T extends { readonly position: string; readonly id: string }>(list: readonly T[]): T[] =>
-  [...list].sort((a, b) =>
-    a.position < b.position ? -1 : a.position > b.position ? 1 : a.id < b.id ? -1 : 1,
-  );
-
-/** Rows in the order of their keys; equal keys fall back to the id so that every machine agrees. */
-export const inOrder = byPosition;
 
 const byId = <T extends { readonly id: string }>(list: readonly T[], id: string | null): T | null =>
   list.find((x) => x.id === id) ?? null;
@@ -93,7 +78,7 @@ export class FilmReckoner {
   /** The same in small steps, for who must not be kept waiting: each of them is one shot or one place. Other questions may be asked in between. */
   *steps(whole: FilmInput): Generator<undefined, DerivedFilm> {
     const input = this.along(whole);
-    const locations = byPosition(input.locations);
+    const locations = inOrder(input.locations);
     const shots = yield* this.shotsOf(input, locations);
     const { places, charges, done } = yield* this.placesOf(input, locations, shots);
     const derived = new Map<string, DerivedShot>();
@@ -137,7 +122,7 @@ export class FilmReckoner {
   /** The flights of every place and nothing else: what a move of a slate is judged by while it is still in the hand. */
   flights(whole: FilmInput): ReadonlyMap<string, PlaceFacts> {
     const input = this.along(whole);
-    const locations = byPosition(input.locations);
+    const locations = inOrder(input.locations);
     return toEnd(this.placesOf(input, locations, toEnd(this.shotsOf(input, locations)))).places;
   }
 
@@ -204,7 +189,7 @@ export class FilmReckoner {
     const facts = new Map<string, ShotFacts[]>();
     for (const location of locations) {
       const here: ShotFacts[] = [];
-      for (const shot of byPosition(groups.get(location.id) ?? [])) {
+      for (const shot of inOrder(groups.get(location.id) ?? [])) {
         const subject = shot.subjectId ? (subjects.get(shot.subjectId) ?? null) : null;
         const craft = shot.aircraftId ? (aircraft.get(shot.aircraftId) ?? null) : null;
         here.push(this.factsOf(shot, input, location, subject, craft));
@@ -227,7 +212,7 @@ export class FilmReckoner {
     const own = kit.flown.filter((f) => f.filmId === film.id);
     const done = new Set(own.flatMap((f) => f.shotIds));
     const flownPlans = new Set(own.map((f) => f.flightId));
-    const laid = groupBy(byPosition(input.flights.filter((f) => !flownPlans.has(f.id))), (f) => f.locationId);
+    const laid = groupBy(inOrder(input.flights.filter((f) => !flownPlans.has(f.id))), (f) => f.locationId);
     const dates = locations.map((l) => l.date).sort();
     const days = new Map<string, { packs: PackDay; readyMs: number }>();
     const places = new Map<string, PlaceFacts>();

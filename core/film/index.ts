@@ -27,15 +27,7 @@ export * from './light';
 export * from './minutes';
 export { kitAlong, placeDay, type PlaceFacts, type TimedFlight } from './place';
 export type { BudgetFacts } from './budget';
-export {
-  CARD_POLICIES,
-  INTERNAL_SHARE,
-  isUsed,
-  type CardFacts,
-  type CardPolicy,
-  type FlightLoad,
-  type PolicyCost,
-} from './cards';
+export { INTERNAL_SHARE, isUsed, type CardFacts, type FlightLoad, type PolicyCost } from './cards';
 export type { Away } from './away';
 export * from './track';
 export * from './practice';
@@ -46,3 +38,5 @@ export { frameOnGround } from './frame';
 export { shadowsOf } from './shadow';
 export * from './flights';
 export { calibrationOf, flyable } from './learn';
+export { inOrder } from '../units';
+export type { FilmPlan, PlannedShot } from './plan';

@@ -1,7 +1,7 @@
 import type { HandlingName, Kit } from '../kit';
 import { keeperRate, LEVEL_WORDS, levelOf, recordOf, takesFor } from '../pilot';
 import { groupBy } from '../units';
-import type { DerivedFilm } from './derive';
+import type { FilmPlan } from './plan';
 import { pilotOf } from './hands';
 import type { Film } from './types';
 
@@ -39,7 +39,7 @@ const whereTo = (direction: string, lowestM: number): string => {
 };
 
 /** Which moves of a film its pilot should rehearse, hardest and least practised first. Empty without a pilot. */
-export const practiceSheet = (derived: DerivedFilm, film: Film, kit: Kit): Rehearsal[] => {
+export const practiceSheet = (derived: FilmPlan, film: Film, kit: Kit): Rehearsal[] => {
   const pilot = pilotOf(film, kit);
   if (!pilot) return [];
   const flown = [...derived.shots.values()].filter((s) => s.facts.flown && s.facts.move);

@@ -5,7 +5,7 @@ import { blurPixels, movePace, paceBand, STROBE_CROSSING_S, type PaceBand } from
 import { nearestShare } from '../reach';
 import { between, distance, lengthOf, offset, turnBetween, vec, type Vec3 } from '../units';
 import { flyLayout, layoutOf } from './layout';
-import type { DerivedShot } from './derived';
+import type { PlannedShot } from './plan';
 import type { ShotFacts } from './shot';
 import type { Subject } from './types';
 
@@ -91,7 +91,7 @@ export const subjectAt = (
 };
 
 /** Samples a shot closely for seeing it: eight poses a second. Null without a path. */
-export const trackOf = (shot: DerivedShot): Track | null => {
+export const trackOf = (shot: PlannedShot): Track | null => {
   const { facts, light } = shot;
   const coarse = facts.flown;
   if (!coarse) return null;

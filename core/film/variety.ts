@@ -1,9 +1,9 @@
 import type { Kit } from '../kit';
 import { heightClass, lensClass, readVariety, type VarietyReading } from '../story';
-import type { DerivedShot } from './derived';
+import type { PlannedShot } from './plan';
 
 /** Reads the shots of a place for variety; shots without a path do not count. */
-export const placeVariety = (shots: readonly DerivedShot[], kit: Pick<Kit, 'aircraft'>): VarietyReading =>
+export const placeVariety = (shots: readonly PlannedShot[], kit: Pick<Kit, 'aircraft'>): VarietyReading =>
   readVariety(
     shots.flatMap(({ facts }) => {
       const { flown, move } = facts;

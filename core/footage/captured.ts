@@ -1,12 +1,6 @@
+import type { CutSegment } from '../model';
+export type { CutSegment } from '../model';
 import { found, none, type Result } from '../units';
-
-/** A stretch of the cut: seconds on the timeline, and how many times faster than real it plays. */
-export interface CutSegment {
-  readonly timelineS: number;
-  readonly speedFactor: number;
-  /** Speed at its end where it ramps, evenly in timeline time; null keeps it even. */
-  readonly endFactor: number | null;
-}
 
 /** Mean speed of a stretch: what a ramp comes to. */
 export const meanFactor = (s: CutSegment): number => (s.speedFactor + (s.endFactor ?? s.speedFactor)) / 2;

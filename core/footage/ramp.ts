@@ -1,3 +1,5 @@
+import type { CutStyle } from '../model';
+export type { CutStyle } from '../model';
 import { found, none, type Result } from '../units';
 
 /** Timing of a path flown with symmetrical eased starts and stops. */
@@ -56,9 +58,6 @@ export const rampTimeAt = (timing: RampTiming, share: number): number => {
   }
   return high;
 };
-
-/** What part of a move the cut can use: only the steady part, or all of it. */
-export type CutStyle = 'in-motion' | 'whole';
 
 export const usableSeconds = (timing: RampTiming, cut: CutStyle): number =>
   cut === 'whole' ? timing.totalS : timing.steadyS;

@@ -1,4 +1,5 @@
-export type TakeStyle = 'same-way' | 'there-and-back';
+import type { TakeStyle } from '../model';
+export type { TakeStyle } from '../model';
 
 export interface TakePlan {
   readonly takes: number;

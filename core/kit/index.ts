@@ -1,4 +1,2 @@
-export * from './camera';
 export * from './types';
-export * from './gear';
 export * from './weight';

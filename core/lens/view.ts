@@ -1,5 +1,5 @@
 import { degrees } from '../units';
-import { ASPECTS, type Aspect } from './aspect';
+import { ASPECT_SIZES, type Aspect } from './aspect';
 
 /** Diagonal of the 36 × 24 mm frame that equivalent focal lengths refer to, mm. */
 export const FULL_FRAME_DIAGONAL_MM = 43.2666;
@@ -19,7 +19,7 @@ export interface FieldOfView {
  */
 export const fieldOfView = (equivalentMm: number, aspect: Aspect, zoom = 1): FieldOfView => {
   if (!(equivalentMm > 0) || !(zoom > 0)) throw new RangeError('focal length and zoom must be above zero');
-  const [a, b] = ASPECTS[aspect];
+  const [a, b] = ASPECT_SIZES[aspect];
   const half = FULL_FRAME_DIAGONAL_MM / (2 * equivalentMm) / zoom;
   const side = (part: number): number => 2 * degrees(Math.atan((half * part) / Math.hypot(a, b)));
   return { horizontalDeg: side(a), verticalDeg: side(b), diagonalDeg: 2 * degrees(Math.atan(half)) };

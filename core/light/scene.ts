@@ -1,3 +1,5 @@
+import type { Lamps, Lit, Sky, Surface } from '../model';
+export { LIT, SURFACES, type Lamps, type Lit, type Sky, type Surface } from '../model';
 /** Clear-sky horizontal illuminance: coefficients of log10 E in x = altitude/90, by altitude. */
 const ILLUMINANCE: readonly {
   readonly fromDeg: number;
@@ -28,8 +30,6 @@ export const clearSkyLux = (altitudeDeg: number): number => {
 /** EV at ISO 100 of an incident illuminance: log2(E/2.5). */
 export const luxToEv = (lux: number): number => Math.log2(lux / 2.5);
 
-export type Sky = 'clear' | 'thin-cloud' | 'overcast' | 'heavy';
-
 /** What a sky takes from the clear-sky light, stops. */
 export const SKY_STOPS: Readonly<Record<Sky, number>> = {
   clear: 0,
@@ -41,10 +41,6 @@ export const SKY_STOPS: Readonly<Record<Sky, number>> = {
 /** Half the range a sky state covers, stops: a clear sky is known best. */
 const SKY_SPREAD: Readonly<Record<Sky, number>> = { clear: 0.3, 'thin-cloud': 0.5, overcast: 0.8, heavy: 1 };
 
-/** What fills the picture, against mixed ground: what a scene asks for beyond the light that falls on it. */
-export const SURFACES = ['mixed', 'snow', 'water', 'sand', 'foliage'] as const;
-export type Surface = (typeof SURFACES)[number];
-
 /** Stops a bright or dark surface moves the exposure by. Usual practice, editable by the slate's own offset. */
 export const SURFACE_STOPS: Readonly<Record<Surface, number>> = {
   mixed: 0,
@@ -54,14 +50,8 @@ export const SURFACE_STOPS: Readonly<Record<Surface, number>> = {
   foliage: -0.5,
 };
 
-/** How the light falls on the subject. */
-export const LIT = ['open', 'shaded', 'backlit'] as const;
-export type Lit = (typeof LIT)[number];
-
 /** Stops a subject lies under the open scene. Usual practice. */
 export const LIT_STOPS: Readonly<Record<Lit, number>> = { open: 0, shaded: -2, backlit: -1.5 };
-
-export type Lamps = 'none' | 'lit-street' | 'floodlit-building' | 'signs' | 'stage';
 
 /** EV100 that artificial light gives a scene at night: middle of its usual range and half of it. */
 const LAMP_RANGE: Readonly<Record<Exclude<Lamps, 'none'>, readonly [middle: number, half: number]>> = {

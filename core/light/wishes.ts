@@ -1,3 +1,5 @@
+import type { LightWish } from '../model';
+export { WISH_KINDS, type LightWish } from '../model';
 import { sunSide, type SunSide } from './against';
 import { lampsBurn, type LightDay, type LightWindow } from './windows';
 import type { Sky } from './scene';
@@ -81,12 +83,8 @@ const WISH_LIST = [
   },
 ] as const satisfies readonly Wish[];
 
-export type LightWish = (typeof WISH_LIST)[number]['kind'];
-
 /** Every light a shot may ask for. A new one is an entry above. */
 export const WISHES: readonly (Wish & { readonly kind: LightWish })[] = WISH_LIST;
-
-export const WISH_KINDS = WISH_LIST.map((w) => w.kind) as [LightWish, ...LightWish[]];
 
 const byKind = new Map<LightWish, Wish>(WISHES.map((w) => [w.kind, w]));
 

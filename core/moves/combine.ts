@@ -1,18 +1,9 @@
+import type { Added } from '../model';
+export type { Added } from '../model';
 import { bearing, bearingTo, distance, lengthOf, minus, offset, turnBetween, vec, type Vec3 } from '../units';
 import { alongCurve } from './curve';
 import { lookAlong, lookAt, type Pose } from './pose';
 import type { Extent, MoveShape, MoveSubject } from './types';
-
-/** Inputs flown on top of a move, each from nothing at its start to all of it at its end. */
-export interface Added {
-  readonly riseM: number;
-  /** Away from the subject over the ground; negative goes nearer. */
-  readonly awayM: number;
-  /** Round the subject, clockwise seen from above. */
-  readonly aroundDeg: number;
-  readonly yawDeg: number;
-  readonly tiltDeg: number;
-}
 
 export const NOTHING_ADDED: Added = { riseM: 0, awayM: 0, aroundDeg: 0, yawDeg: 0, tiltDeg: 0 };
 

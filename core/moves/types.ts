@@ -1,9 +1,9 @@
+import type { MoveValues, RoutePoint, StoryRole } from '../model';
+export type { MoveValues, RoutePoint, StoryRole } from '../model';
 import type { Quantity, Result, Vec3 } from '../units';
 import type { Pose } from './pose';
 
 export type StickInput = 'throttle' | 'forward' | 'sideways' | 'yaw' | 'tilt' | 'zoom';
-
-export type StoryRole = 'open' | 'develop' | 'detail' | 'reveal' | 'excite' | 'calm' | 'close' | 'bridge';
 
 /** What a move is flown about: a point to aim at, and the size of what stands there. */
 export interface MoveSubject {
@@ -40,8 +40,6 @@ export interface MoveParameter {
   readonly hint?: string;
 }
 
-export type MoveValues = Readonly<Record<string, number>>;
-
 /** A part of a move that is flown in several, each eased by itself. */
 export type Leg =
   | { readonly by: 'path'; readonly lengthM: number; readonly speedMs: number }
@@ -67,14 +65,6 @@ export type Extent =
   | { readonly by: 'legs'; readonly legs: readonly Leg[] }
   /** A speed wanted at each share of the path, reached and left as gently as the easing allows. */
   | { readonly by: 'speeds'; readonly lengthM: number; readonly speedAt: (share: number) => number };
-
-/** A point of a free route with the speed wanted there. Local metres. */
-export interface RoutePoint {
-  readonly xM: number;
-  readonly yM: number;
-  readonly zM: number;
-  readonly speedMs: number;
-}
 
 /** What some moves need to know beyond their numbers: lens, cut and airframe. */
 export interface MoveContext {

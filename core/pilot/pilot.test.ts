@@ -4,14 +4,14 @@ import type { Practice } from '../kit';
 import { EXPECTED_RATE, keeperRate, levelOf, recordOf, takesFor, TRIES_COUNTED, WANTED_CHANCE } from '.';
 import { numberIn } from '../testing';
 
-const pilot = { id: 'a', name: 'A', levels: { orbit: 2 }, retired: false };
+const pilot = { id: 'a', name: 'A', levels: { orbit: 2 }, notes: '', retired: false };
 const drill = (
   utcMs: number,
   tries: number,
   keepers: number,
   moveKind = 'orbit',
   pilotId = 'a',
-): Practice => ({ id: `${utcMs}`, pilotId, moveKind, utcMs, handling: 'slow', tries, keepers });
+): Practice => ({ id: `${utcMs}`, pilotId, moveKind, utcMs, handling: 'slow', tries, keepers, notes: '' });
 
 describe('record', () => {
   it('counts the newest twenty tries, a practice cut by that in proportion', () => {

@@ -16,6 +16,7 @@ const own = (id: string, moment: OwnCheck['moment']): OwnCheck => ({
   protects: '',
   position: '',
   off: false,
+  notes: '',
   retired: false,
 });
 const put = (list: readonly OwnCheck[], rows: readonly OwnCheck[]): OwnCheck[] => [

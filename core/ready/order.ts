@@ -17,6 +17,7 @@ const builtInRow = (code: string, own: readonly OwnCheck[], newId: () => string)
           protects: check.protects,
           position: '',
           off: false,
+          notes: '',
           retired: false,
         }
       : null)

@@ -60,6 +60,7 @@ const own = (more: Partial<OwnCheck> & Pick<OwnCheck, 'id'>): OwnCheck => ({
   protects: '',
   position: '',
   off: false,
+  notes: '',
   retired: false,
   ...more,
 });
@@ -295,7 +296,7 @@ describe('how a check stands', () => {
       all.filter((k) => k !== 'propellers'),
     );
     expect(codes([own({ id: 'x', builtIn: all[0]!, position: 'a1' })])).toEqual([...all.slice(1), all[0]]);
-    expect(codes([own({ id: 'mine', retired: true })])).toEqual(all);
+    expect(codes([own({ id: 'mine', notes: '', retired: true })])).toEqual(all);
   });
 });
 
@@ -430,6 +431,7 @@ describe('mass at take-off', () => {
       fitted: true,
       readMBs: 0,
       aircraftIds: ['a'],
+      notes: '',
       retired: false,
     };
     expect(

@@ -1,28 +1,10 @@
 import { areaOf, areaSolid, lineSolid, topAt, type Solid, type Spot } from '../reach';
 import { stepOver, type Ground } from '../terrain';
 import { vec, type Vec3 } from '../units';
-import { featureWords, type FeatureKind, type FeatureShape } from './kinds';
+import { featureWords } from './kinds';
+import type { Feature } from '../model';
+export type { Feature } from '../model';
 import { groundAt, spotsOf } from './spots';
-
-/** Something drawn on the plan of a place; local metres. */
-export interface Feature {
-  readonly id: string;
-  readonly locationId: string;
-  readonly kind: FeatureKind;
-  readonly name: string;
-  /** One place, the corners of a line, or the outline of an area without its first corner again. */
-  readonly points: readonly { readonly xM: number; readonly yM: number }[];
-  readonly shape: FeatureShape;
-  /** Above the ground it stands on, m. */
-  readonly heightM: number;
-  readonly radiusM: number;
-  readonly keepM: number;
-  /** Where the knowledge of an area comes from, until when it holds (a date, or empty), and whether a yes was given. */
-  readonly source: string;
-  readonly until: string;
-  readonly granted: boolean;
-  readonly notes: string;
-}
 
 /** How far the top of a side may lie off the straight line between two kept corners, m. */
 const BEND_M = 0.15;

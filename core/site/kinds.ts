@@ -1,21 +1,5 @@
-/** What is drawn on the plan of a place. */
-export type FeatureKind =
-  | 'launch'
-  | 'stand'
-  | 'plan-b'
-  | 'walk'
-  | 'mast'
-  | 'tree'
-  | 'wire'
-  | 'wood'
-  | 'building'
-  | 'no-fly'
-  | 'permission'
-  | 'people'
-  | 'animals'
-  | 'water';
-
-export type FeatureShape = 'point' | 'line' | 'area';
+import type { FeatureKind, FeatureShape } from '../model';
+export type { FeatureKind, FeatureShape } from '../model';
 
 /** A kind of thing on the plan: how it is drawn, what it carries, what it means to a flight. One entry each, one list. */
 export interface FeatureWords {

@@ -1,9 +1,5 @@
-/** What is in the frame that somebody has a right to. */
-export interface Usage {
-  readonly people: 'none' | 'unrecognisable' | 'release-wanted' | 'release-signed';
-  /** A single property that fills the frame, or a wide view of many. */
-  readonly property: 'wide' | 'single' | 'single-released';
-}
+import type { Usage } from '../model';
+export type { Usage } from '../model';
 
 export type Use = 'commercial' | 'editorial' | 'after-release';
 

@@ -1,6 +1,7 @@
 import type { Quantity } from './figure';
 
-export type UnitSystem = 'metric' | 'imperial';
+export const UNIT_SYSTEMS = ['metric', 'imperial'] as const;
+export type UnitSystem = (typeof UNIT_SYSTEMS)[number];
 
 /** A number and its unit as they are written, kept apart so that units can be set smaller. */
 export interface Written {

@@ -9,3 +9,11 @@ export const groupBy = <T, K>(list: Iterable<T>, keyOf: (thing: T) => K): Map<K,
   }
   return groups;
 };
+
+/** Rows in the order of their keys; equal keys fall back to the id, so that every machine agrees. */
+export const inOrder = <T extends { readonly position: string; readonly id: string }>(
+  list: readonly T[],
+): T[] =>
+  [...list].sort((a, b) =>
+    a.position < b.position ? -1 : a.position > b.position ? 1 : a.id < b.id ? -1 : 1,
+  );

@@ -1,6 +1,5 @@
 import type { Sequelize } from 'sequelize';
 import { inTransaction } from '../database';
-import { fillRows } from './fill';
 
 const common =
   'id TEXT PRIMARY KEY, version INTEGER NOT NULL, created_at TEXT NOT NULL, updated_at TEXT NOT NULL, body JSON NOT NULL';
@@ -15,17 +14,4 @@ export const pilotsAndFields = (sequelize: Sequelize): Promise<void> =>
       'ALTER TABLE films ADD COLUMN pilot_id TEXT REFERENCES pilots(id) DEFERRABLE INITIALLY DEFERRED',
     ];
     for (const sql of statements) await sequelize.query(sql);
-    await fillRows(sequelize, [
-      'film',
-      'location',
-      'subject',
-      'shot',
-      'reading',
-      'aircraft',
-      'pack',
-      'card',
-      'filter',
-      'pilot',
-      'practice',
-    ]);
   });

@@ -1,6 +1,5 @@
 import type { Sequelize } from 'sequelize';
 import { inTransaction } from '../database';
-import { fillRows } from './fill';
 
 const common =
   'id TEXT PRIMARY KEY, version INTEGER NOT NULL, created_at TEXT NOT NULL, updated_at TEXT NOT NULL, body JSON NOT NULL';
@@ -17,5 +16,4 @@ export const site = (sequelize: Sequelize): Promise<void> =>
     await sequelize.query(
       'CREATE TABLE assets (id TEXT PRIMARY KEY, mime TEXT NOT NULL, created_at TEXT NOT NULL, bytes BLOB NOT NULL)',
     );
-    await fillRows(sequelize, ['film', 'location', 'subject', 'shot']);
   });

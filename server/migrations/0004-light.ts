@@ -1,7 +1,2 @@
-import type { Sequelize } from 'sequelize';
-import { inTransaction } from '../database';
-import { fillRows } from './fill';
-
-/** What light and exposure ask of films, slates, cameras and filters. */
-export const light = (sequelize: Sequelize): Promise<void> =>
-  inTransaction(sequelize, () => fillRows(sequelize, ['film', 'shot', 'aircraft', 'filter']));
+/** Light and exposure brought new fields of films, shots, cameras and filters and no table; version 7 fills them in. */
+export const light = (): Promise<void> => Promise.resolve();

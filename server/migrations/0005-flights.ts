@@ -1,6 +1,5 @@
 import type { Sequelize } from 'sequelize';
 import { inTransaction } from '../database';
-import { fillRows } from './fill';
 
 const common =
   'id TEXT PRIMARY KEY, version INTEGER NOT NULL, created_at TEXT NOT NULL, updated_at TEXT NOT NULL, body JSON NOT NULL';
@@ -22,5 +21,4 @@ export const flights = (sequelize: Sequelize): Promise<void> =>
       `CREATE TABLE flown (${common}, ${refers('aircraft_id', 'aircraft')}, ${refers('pack_id', 'packs')}, film_id TEXT)`,
     );
     await sequelize.query('CREATE INDEX flown_film ON flown(film_id)');
-    await fillRows(sequelize, ['film', 'location', 'shot', 'pack']);
   });

@@ -1,6 +1,5 @@
 import type { Sequelize } from 'sequelize';
 import { inTransaction } from '../database';
-import { fillRows } from './fill';
 
 const common =
   'id TEXT PRIMARY KEY, version INTEGER NOT NULL, created_at TEXT NOT NULL, updated_at TEXT NOT NULL, body JSON NOT NULL';
@@ -17,5 +16,4 @@ export const cardsAndChecks = (sequelize: Sequelize): Promise<void> =>
     await sequelize.query('CREATE INDEX card_moves_card ON card_moves(card_id)');
     await sequelize.query(`CREATE TABLE answers (${common}, ${refers('location_id', 'locations')})`);
     await sequelize.query('CREATE INDEX answers_location ON answers(location_id)');
-    await fillRows(sequelize, ['film', 'shot', 'aircraft', 'pack', 'charger', 'device']);
   });

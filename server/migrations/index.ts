@@ -6,6 +6,7 @@ import { site } from './0003-site';
 import { light } from './0004-light';
 import { flights } from './0005-flights';
 import { cardsAndChecks } from './0006-cards-and-checks';
+import { frozenDefaults } from './0007-frozen-defaults';
 
 /** Every schema change, in order, forward only. */
 const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] =
@@ -16,7 +17,11 @@ const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Seq
     { name: '0004-light', up: light },
     { name: '0005-flights', up: flights },
     { name: '0006-cards-and-checks', up: cardsAndChecks },
+    { name: '0007-frozen-defaults', up: frozenDefaults },
   ];
+
+/** Names of the schema changes, oldest first. */
+export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map((m) => m.name);
 
 /** Brings a database to the newest schema, or to the one named. @returns names of the migrations that ran */
 export const migrate = async (sequelize: Sequelize, to?: string): Promise<string[]> => {

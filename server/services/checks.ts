@@ -1,6 +1,7 @@
 import {
   BatchSchema,
-  beyondSchema,
+  validateSemantics,
+  withDefaults,
   ENTITIES,
   ENTITY_KINDS,
   FilmFileSchema,
@@ -10,16 +11,11 @@ import {
   type FieldFault,
   type FilmFile,
 } from '@contract';
-import { Ajv, type ValidateFunction } from 'ajv';
+import type { ValidateFunction } from 'ajv';
+import { newValidator } from '../../contract/validator';
 import { HttpProblem } from '../http/problem';
 
-const ajv = new Ajv({
-  allErrors: true,
-  strict: true,
-  strictTypes: false,
-  allowUnionTypes: true,
-  useDefaults: true,
-});
+const ajv = newValidator();
 const checks = Object.fromEntries(ENTITY_KINDS.map((kind) => [kind, ajv.compile(ENTITIES[kind])])) as Record<
   EntityKind,
   ValidateFunction
@@ -32,38 +28,42 @@ export const faultsOf = (
   value: Record<string, unknown>,
 ): { path: string; say: string }[] => {
   const check = checks[kind];
-  return check(value) ? beyondSchema(kind, value) : sayFaults(check.errors);
+  return check(value) ? validateSemantics(kind, value) : sayFaults(check.errors);
 };
 
 const refuse = (fields: readonly FieldFault[]): never => {
   throw new HttpProblem(400, 'fields', fields[0]?.say ?? 'A field is not right.', { fields });
 };
 
-/** A batch as it came in, or a problem that names every field at fault. */
+/** A batch with defaults for what its values lack, or a problem that names every field at fault. */
 export const checkBatch = (body: unknown): Batch => {
   if (!checkBatchShape(body))
     return refuse(sayFaults(checkBatchShape.errors).map((f) => ({ index: 0, ...f })));
-  const fields = body.changes.flatMap((change, index) => {
-    if (change.value === null) return [];
+  const changes = body.changes.map((c) => ({
+    ...c,
+    value: withDefaults(ENTITIES[c.kind], c.value) as Record<string, unknown> | null,
+  }));
+  const fields = changes.flatMap(({ kind, id, value }, index) => {
+    if (value === null) return [];
     const faults =
-      change.value['id'] === change.id
-        ? []
-        : [{ path: '/id', say: 'The id of the change and of its value differ.' }];
-    return [...faults, ...faultsOf(change.kind, change.value)].map((f) => ({ index, ...f }));
+      value['id'] === id ? [] : [{ path: '/id', say: 'The id of the change and of its value differ.' }];
+    return [...faults, ...faultsOf(kind, value)].map((f) => ({ index, ...f }));
   });
-  return fields.length > 0 ? refuse(fields) : body;
+  return fields.length > 0 ? refuse(fields) : { ...body, changes };
 };
 
+/** A film file with defaults for what it lacks, or a problem that names the fields at fault. */
 export const checkFilmFile = (body: unknown): FilmFile => {
-  if (!checkFile(body))
+  const file = withDefaults(FilmFileSchema, body);
+  if (!checkFile(file))
     return refuse(
       sayFaults(checkFile.errors)
         .slice(0, 20)
         .map((f) => ({ index: 0, ...f })),
     );
   const fields = [
-    ...body.locations.map((l) => beyondSchema('location', l)),
-    ...body.features.map((f) => beyondSchema('feature', f)),
+    ...file.locations.map((l) => validateSemantics('location', l)),
+    ...file.features.map((f) => validateSemantics('feature', f)),
   ].flatMap((faults) => faults.map((f) => ({ index: 0, ...f })));
-  return fields.length > 0 ? refuse(fields) : body;
+  return fields.length > 0 ? refuse(fields) : file;
 };

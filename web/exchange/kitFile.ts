@@ -2,6 +2,8 @@ import {
   EXCHANGE_VERSION,
   KIT_FORMAT,
   KIT_KINDS,
+  SCHEMAS,
+  withDefaults,
   type Entity,
   type EntityKind,
   type KitFile,
@@ -100,7 +102,7 @@ export const readKitFile = (text: string, rows: Rows, faultsOf: Faults): Result<
         faults.push(`${KIT_LISTS[kind]}, number ${i + 1}: it is no thing.`);
         return;
       }
-      const after = { ...value } as { id: string; name?: unknown };
+      const after = { ...(withDefaults(SCHEMAS[kind], value) as object) } as { id: string; name?: unknown };
       const [wrong] = faultsOf(kind, after);
       if (wrong) {
         faults.push(

@@ -1,9 +1,9 @@
 import type { Entity } from '@contract';
-import { Ajv } from 'ajv';
+import { newValidator } from '../../contract/validator';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import {
-  beyondSchema,
+  validateSemantics,
   ENTITIES,
   KIT_KINDS,
   KitFileSchema,
@@ -16,16 +16,10 @@ import { kitFile, KIT_LISTS, readKitFile } from './kitFile';
 import { secondsIn, withCells } from './shotCells';
 import { MOST_ROWS, readTable, writeTable, type Names, type TableBase } from './tables';
 
-const ajv = new Ajv({
-  allErrors: true,
-  strict: true,
-  strictTypes: false,
-  allowUnionTypes: true,
-  useDefaults: true,
-});
+const ajv = newValidator();
 const faults: TableBase['faults'] = (kind: EntityKind, value) => {
   const check = ajv.compile(ENTITIES[kind]);
-  return check(value) ? beyondSchema(kind, value) : sayFaults(check.errors);
+  return check(value) ? validateSemantics(kind, value) : sayFaults(check.errors);
 };
 let film: FilmFile;
 let names: Names;

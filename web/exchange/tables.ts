@@ -1,4 +1,4 @@
-import type { Entity, EntityKind } from '@contract';
+import { PRIORITIES, SCHEMAS, STORY_ROLES, type Entity, type EntityKind } from '@contract';
 import { MOVES } from '@core/moves';
 import { found, none, type Result } from '@core/units';
 import Papa from 'papaparse';
@@ -98,29 +98,27 @@ const byName = (
   },
 });
 
-const PACK: readonly Column[] = [
-  words('name', 'name'),
-  byName('fits', 'aircraftIds', (n) => n.aircraft, true, true),
-  number('rated_Wh', 'ratedWh'),
-  number('charge_percent', 'charge', 100),
-  number('health_percent', 'health', 100),
-  number('cycles', 'cycles'),
-  number('trusted_cycles', 'mostCycles'),
-  day('charged_on', 'chargedOn'),
-  number('charge_minutes', 'chargeMinutes'),
-  number('mass_g', 'massG'),
-  words('firmware', 'firmware'),
-  day('firmware_on', 'firmwareOn'),
-  choice('condition', 'condition', ['sound', 'hot', 'swollen', 'damaged']),
-  words('notes', 'notes'),
-];
-const CARD: readonly Column[] = [
-  words('name', 'name'),
-  number('size_GB', 'nominalGB'),
-  number('on_it_GB', 'usedGB'),
-  number('write_MBs', 'writeMBs'),
-  words('notes', 'notes'),
-];
+/** A field of a schema, as far as a column of a table follows from it. */
+interface Field {
+  readonly type?: string;
+  readonly enum?: readonly string[];
+  readonly unit?: string;
+  readonly column?: string;
+  readonly anyOf?: readonly { readonly pattern?: string }[];
+}
+
+const columnOf = (key: string, field: Field): Column[] => {
+  const head = field.column;
+  if (head === undefined) return [];
+  if (key === 'aircraftIds') return [byName(head, key, (n) => n.aircraft, true, true)];
+  if (field.type === 'number' || field.type === 'integer')
+    return [number(head, key, field.unit === 'share' ? 100 : 1)];
+  if (field.enum) return [choice(head, key, field.enum)];
+  return [field.anyOf ? day(head, key) : words(head, key)];
+};
+/** Columns of a kind: the fields its schema gives a heading, in the schema's order. */
+const columnsOf = (kind: 'pack' | 'card'): Column[] =>
+  Object.entries(SCHEMAS[kind].properties).flatMap(([key, field]) => columnOf(key, field as Field));
 
 const seconds: Column = {
   head: 'seconds',
@@ -146,8 +144,8 @@ const SHOT: readonly Column[] = [
   byName('place', 'locationId', (n) => n.places, false, false),
   words('title', 'title'),
   byName('subject', 'subjectId', (n) => n.subjects, false, true),
-  choice('role', 'role', ['open', 'develop', 'detail', 'reveal', 'excite', 'calm', 'close', 'bridge']),
-  choice('priority', 'priority', ['must', 'should', 'could']),
+  choice('role', 'role', STORY_ROLES),
+  choice('priority', 'priority', PRIORITIES),
   move,
   seconds,
   number('takes', 'takes'),
@@ -155,7 +153,11 @@ const SHOT: readonly Column[] = [
   byName('aircraft', 'aircraftId', (n) => n.aircraft, false, true),
   words('notes', 'notes'),
 ];
-const COLUMNS: Readonly<Record<TableKind, readonly Column[]>> = { pack: PACK, card: CARD, shot: SHOT };
+const COLUMNS: Readonly<Record<TableKind, readonly Column[]>> = {
+  pack: columnsOf('pack'),
+  card: columnsOf('card'),
+  shot: SHOT,
+};
 /** Without these a row is nobody's. */
 const NEEDED: Readonly<Record<TableKind, readonly string[]>> = {
   pack: ['name'],

@@ -1,3 +1,3 @@
 // Everything that checks a thing before it is saved, fetched together after the first view.
-export { beyondSchema, sayFaults } from '@contract';
+export { validateSemantics, sayFaults } from '@contract';
 export * as schemas from 'virtual:validators';

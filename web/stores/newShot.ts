@@ -1,4 +1,4 @@
-import type { Entity } from '@contract';
+import { newRow, type Entity } from '@contract';
 import { DEFAULT_PREFERENCES, inOrder } from '@core/film';
 import { initialValues, moveOf, NOTHING_ADDED } from '@core/moves';
 import { generateKeyBetween } from 'fractional-indexing';
@@ -41,45 +41,15 @@ export const newShot = (film: ReturnType<typeof useFilm>, locationId: string, po
   const preferences = film.film?.preferences ?? DEFAULT_PREFERENCES;
   const last =
     inOrder(film.list('shot').filter((s) => s.locationId === locationId)).at(-1) ?? film.list('shot').at(-1);
-  return {
+  return newRow('shot', {
     id: uuid(),
     locationId,
     position,
-    title: '',
     subjectId: film.list('subject').find((s) => s.locationId === locationId)?.id ?? null,
-    role: 'develop',
-    priority: 'should',
-    wants: 'any',
     move: plainMove('push-in'),
     ...lensLike(film, last),
-    zoom: 1,
-    cut: { by: 'seconds', beats: 8, segments: [{ timelineS: 6, speedFactor: 1, endFactor: null }] },
     cutStyle: preferences.cutStyle,
-    takes: 2,
     takeStyle: preferences.takeStyle,
-    setupS: 30,
-    subjectMarginS: 0,
-    exposure: { aperture: null, shutterS: null, iso: null, filterId: null },
-    offsetStops: 0,
-    notes: '',
-    records: 'video',
-    stills: 3,
-    stillAs: 'compressed',
-    handling: 'normal',
-    walkS: null,
-    layers: { foreground: '', middle: '', background: '' },
-    usage: { people: 'none', property: 'wide' },
-    cutPosition: '',
     launchId: last?.locationId === locationId ? last.launchId : null,
-    lossAction: null,
-    overGround: false,
-    surface: 'mixed',
-    lit: 'open',
-    profile: null,
-    kelvin: null,
-    focusM: null,
-    notBefore: null,
-    turn: 'any',
-    afterId: null,
-  };
+  });
 };

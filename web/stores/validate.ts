@@ -21,5 +21,5 @@ export const loadChecks = async (): Promise<void> => {
 export const faultsOf = (kind: EntityKind, value: unknown): Fault[] => {
   if (!checks) return [];
   const check = checks.schemas[kind];
-  return check(value) ? checks.beyondSchema(kind, value) : checks.sayFaults(check.errors);
+  return check(value) ? checks.validateSemantics(kind, value) : checks.sayFaults(check.errors);
 };

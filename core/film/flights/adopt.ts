@@ -1,7 +1,8 @@
 import { generateNKeysBetween } from 'fractional-indexing';
 import { clockText } from '../../light';
 import type { DayAnswer } from '../../plan';
-import { inOrder, type DerivedFilm } from '../derive';
+import { inOrder } from '../../units';
+import type { FilmPlan } from '../plan';
 import type { FilmInput, FlightPlan, Shot } from '../types';
 import type { DayJob } from './job';
 
@@ -103,7 +104,7 @@ const rekeyed = (order: readonly FlightPlan[], before: ReadonlyMap<string, Fligh
 
 interface Taking {
   readonly input: FilmInput;
-  readonly derived: DerivedFilm;
+  readonly derived: FilmPlan;
   readonly fresh: readonly ProposedFlight[];
   readonly all: boolean;
   readonly nowMs: number;
@@ -177,7 +178,7 @@ const turning = (input: FilmInput, fresh: readonly ProposedFlight[]): FlightChan
  */
 export const adopt = (
   input: FilmInput,
-  derived: DerivedFilm,
+  derived: FilmPlan,
   accepted: readonly ProposedFlight[],
   all: boolean,
   nowMs: number,

@@ -2,8 +2,8 @@ import { LOW_HOVER_M, TAKEOFF_S } from '../../budget';
 import type { RiskAnswer, RiskDay, RiskFlight, RiskShot, RiskSpare } from '../../risk';
 import { hoverCost } from '../../energy';
 import { flyerOf, takesOf, windOf } from '../costs';
-import type { DerivedFilm } from '../derive';
-import type { DerivedShot } from '../derived';
+import type { FilmPlan } from '../plan';
+import type { PlannedShot } from '../plan';
 import { heaviestFilterKg } from '../light';
 import { calibrationOf } from '../learn';
 import { kitAlong, lightEndMs, type PlaceFacts, type TimedFlight } from '../place';
@@ -19,7 +19,7 @@ const SETUP_SPREAD = 0.35;
 const GUST_SPREAD = 0.01;
 
 const riskShot = (
-  shot: DerivedShot,
+  shot: PlannedShot,
   stop: TimedFlight['stops'][number],
   flight: TimedFlight,
   place: PlaceFacts,
@@ -92,7 +92,7 @@ const spreadsOf = (input: FilmInput, places: readonly PlaceFacts[]) => {
 };
 
 /** A date's flights as the dice see them; null where nothing is planned. */
-export const riskDay = (input: FilmInput, derived: DerivedFilm, date: string): RiskDay | null => {
+export const riskDay = (input: FilmInput, derived: FilmPlan, date: string): RiskDay | null => {
   const places = [...derived.places.values()].filter(
     (p) => p.location.date === date && Number.isFinite(p.windowFromMs),
   );

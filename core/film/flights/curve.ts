@@ -2,7 +2,7 @@ import { CRITICAL_SHARE, hoverCost, wayHome, type LegFlyer } from '../../energy'
 import { LANDING_S, LOW_HOVER_M, TAKEOFF_S, type Flight } from '../../budget';
 import { distance, type Vec3 } from '../../units';
 import { flyerOf, takesOf, windOf } from '../costs';
-import type { DerivedFilm } from '../derive';
+import type { FilmPlan } from '../plan';
 import { heaviestFilterKg } from '../light';
 import type { PlaceFacts } from '../place';
 import type { ShotFacts } from '../shot';
@@ -99,7 +99,7 @@ const shotSpans = (facts: ShotFacts): Span[] => {
   return spans;
 };
 
-const spansOf = (flight: Flight, derived: DerivedFilm): Span[] => {
+const spansOf = (flight: Flight, derived: FilmPlan): Span[] => {
   let at = flight.launch.at;
   const spans: Span[] = [
     {
@@ -140,7 +140,7 @@ const between = (a: Vec3, b: Vec3, t: number): Vec3 => ({
 
 /** Energy left along a flight with the way home at every step (reckoning as in the budget: the same spans, the same sums). */
 export const energyCurve = (
-  derived: DerivedFilm,
+  derived: FilmPlan,
   film: Film,
   kit: Pick<Kit, 'aircraft' | 'filters'>,
   place: PlaceFacts,

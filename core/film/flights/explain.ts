@@ -2,12 +2,12 @@ import { CRITICAL_SHARE, temperatureFactor } from '../../energy';
 import { LANDING_S, TAKEOFF_S } from '../../budget';
 import type { Pack } from '../../kit';
 import { term, type Sum, type Term } from '../../units';
-import type { DerivedFilm } from '../derive';
+import type { FilmPlan } from '../plan';
 import type { TimedFlight } from '../place';
 import type { Film, Location } from '../types';
 
 /** What a flight takes, piece by piece. */
-export const explainFlight = (flight: TimedFlight, derived: DerivedFilm): Sum => {
+export const explainFlight = (flight: TimedFlight, derived: FilmPlan): Sum => {
   const stops = flight.stops.flatMap((s): Term[] => {
     const shot = derived.shots.get(s.shotId);
     return [

@@ -140,6 +140,7 @@ describe('planning a day', () => {
       temperatureC: 11,
       verdict: 'as-planned' as const,
       condition: 'sound' as const,
+      notes: '',
       shotIds: done,
     };
     const lost = derived.places.get(place.id)!.flights[1]!.packId!;

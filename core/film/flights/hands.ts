@@ -1,6 +1,7 @@
 import { generateKeyBetween, generateNKeysBetween } from 'fractional-indexing';
 import type { TimedFlight } from '../place';
-import { inOrder, type DerivedFilm } from '../derive';
+import { inOrder } from '../../units';
+import type { FilmPlan } from '../plan';
 import type { FilmInput, FlightPlan } from '../types';
 import type { FlightChange } from './adopt';
 
@@ -22,7 +23,7 @@ const planOf = (flight: TimedFlight, id: string, position: string): FlightPlan =
  */
 export const layDown = (
   input: FilmInput,
-  derived: DerivedFilm,
+  derived: FilmPlan,
   locationId: string,
   newId: () => string,
 ): { flights: FlightPlan[]; changes: FlightChange[] } => {
@@ -85,7 +86,7 @@ const intoFlight = (
  */
 export const moveShot = (
   input: FilmInput,
-  derived: DerivedFilm,
+  derived: FilmPlan,
   shotId: string,
   goal: Goal,
   newId: () => string,
@@ -132,7 +133,7 @@ export const moveShot = (
 /** Changes one flight of a place, laying all of them down first. @param index as it is shown for the place */
 export const editFlight = (
   input: FilmInput,
-  derived: DerivedFilm,
+  derived: FilmPlan,
   locationId: string,
   index: number,
   edit: (flight: FlightPlan) => FlightPlan,
@@ -149,7 +150,7 @@ export const editFlight = (
 /** Moves a flight before or after its neighbour. */
 export const moveFlight = (
   input: FilmInput,
-  derived: DerivedFilm,
+  derived: FilmPlan,
   locationId: string,
   index: number,
   by: -1 | 1,

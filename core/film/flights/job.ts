@@ -7,7 +7,8 @@ import { groupBy, type Vec3 } from '../../units';
 import { isUsed } from '../cards';
 import { takesOf } from '../costs';
 import { endOfFlown, loggedOn, PackDay } from '../day';
-import { inOrder, type DerivedFilm } from '../derive';
+import { inOrder } from '../../units';
+import type { FilmPlan } from '../plan';
 import { launchOf } from '../launchPoint';
 import { heaviestFilterKg, readingsOf } from '../light';
 import { costOf, kitAlong, lightEndMs, packsToFly, pinnedMs, type PlaceFacts } from '../place';
@@ -90,7 +91,7 @@ const fewSettings = (shots: readonly PlanShot[]): PlanShot[] => {
 
 interface Day {
   readonly input: FilmInput;
-  readonly derived: DerivedFilm;
+  readonly derived: FilmPlan;
   readonly places: readonly PlaceFacts[];
   readonly zeroMs: number;
   readonly nowMs: number;
@@ -243,7 +244,7 @@ const fixedOf = (day: Day, groups: readonly JobGroup[], locked: readonly FlightP
   });
 
 /** What flights of earlier dates put on the cards, in the order they are flown. */
-const bytesBefore = (derived: DerivedFilm, date: string): number[] =>
+const bytesBefore = (derived: FilmPlan, date: string): number[] =>
   [...derived.places.values()]
     .filter((p) => p.location.date < date)
     .flatMap((p) => p.flights)
@@ -268,7 +269,7 @@ const pinnedPacks = (places: readonly PlaceFacts[]): Map<string, string> =>
  */
 export const dayJob = (
   whole: FilmInput,
-  derived: DerivedFilm,
+  derived: FilmPlan,
   date: string,
   nowMs = -Infinity,
 ): DayJob | null => {

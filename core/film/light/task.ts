@@ -1,3 +1,5 @@
+import { BARE_LENS, filterFits, marksOf } from '../../model';
+export { BARE_LENS, filterFits, marksOf } from '../../model';
 import {
   lapseShutter,
   stillShutter,
@@ -13,29 +15,11 @@ import type { ShotFacts } from '../shot';
 import type { Film, Location, Shot } from '../types';
 
 const STILL_BLUR_PX = 3;
-/** Filter id that a person chooses for the bare lens. */
-export const BARE = 'bare';
-
 /** Stops of regret of filters that do more than darken. */
 const COST = { variable: 0.15, polariser: 0.4, polariserOnGlare: 0 } as const;
 
 /** Sun height under which it is night for the profile, deg. */
 const NIGHT_DEG = -6;
-
-/** Whether a filter goes on an aircraft. */
-export const filterFits = (filter: Filter, aircraftId: string | null): boolean =>
-  filter.aircraftIds.length === 0 || (aircraftId !== null && filter.aircraftIds.includes(aircraftId));
-
-/** Marks a filter can be set to, as factors: its own, or each whole stop of a variable one and its strongest. */
-export const marksOf = (filter: Filter): number[] => {
-  if (filter.kind !== 'variable' || !(filter.strongest > filter.factor)) return [filter.factor];
-  const [from, to] = [Math.log2(filter.factor), Math.log2(filter.strongest)];
-  const whole = Array.from(
-    { length: Math.max(0, Math.ceil(to - from)) },
-    (_, i) => filter.factor * 2 ** i,
-  ).filter((f) => f < filter.strongest - 1e-6);
-  return [...whole, filter.strongest];
-};
 
 const costOf = (filter: Filter, shot: Shot): number => {
   if (filter.kind === 'variable') return COST.variable;
@@ -110,7 +94,7 @@ const fixedPart = ({ aperture, shutterS, iso, filterId }: Shot['exposure']) => (
   aperture: aperture ?? undefined,
   shutterS: shutterS ?? undefined,
   iso: iso ?? undefined,
-  filterId: filterId === null ? undefined : filterId === BARE ? null : filterId,
+  filterId: filterId === null ? undefined : filterId === BARE_LENS ? null : filterId,
 });
 
 /** Mains that can flicker in a scene: only where lamps carry it. */

@@ -1,5 +1,5 @@
 import type { Filter } from '../../kit';
-import { BARE, filterFits } from './task';
+import { BARE_LENS, filterFits } from '../../model';
 
 /**
  * Mass a filter adds to an aircraft, kg: of the one fixed by hand, or of the heaviest that may be on it, since which one is on
@@ -10,7 +10,7 @@ export const heaviestFilterKg = (
   aircraftId: string | null,
   fixedId: string | null,
 ): number => {
-  if (fixedId === BARE) return 0;
+  if (fixedId === BARE_LENS) return 0;
   let grams = 0;
   for (const f of filters)
     if (!f.retired && (fixedId === null ? filterFits(f, aircraftId) : f.id === fixedId))

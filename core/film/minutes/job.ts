@@ -2,7 +2,7 @@ import type { ExposureTask } from '../../exposure';
 import type { Kit } from '../../kit';
 import type { LightWish, Look } from '../../light';
 import type { Vec3 } from '../../units';
-import type { DerivedShot } from '../derived';
+import type { PlannedShot } from '../plan';
 import { flyLayout, layoutOf } from '../layout';
 import type { Shot } from '../types';
 import { looksOf, exposureTask } from '../light';
@@ -31,7 +31,7 @@ export interface LightJob {
 /** Steeper than this the ground under the aircraft is in the frame or near it, deg. */
 const STEEP_DEG = -45;
 
-const reversedLooks = ({ facts, light }: DerivedShot): Look[] | null => {
+const reversedLooks = ({ facts, light }: PlannedShot): Look[] | null => {
   if (!light?.sunInLens || !facts.move?.reversible) return null;
   const move = { ...facts.shot.move, reversed: !facts.shot.move.reversed };
   const parts = { ...facts, shot: { ...facts.shot, move } };
@@ -40,7 +40,7 @@ const reversedLooks = ({ facts, light }: DerivedShot): Look[] | null => {
 };
 
 /** What is sent of a slate; null where its light is not known. */
-export const lightJob = (shot: DerivedShot, kit: Pick<Kit, 'filters'>): LightJob | null => {
+export const lightJob = (shot: PlannedShot, kit: Pick<Kit, 'filters'>): LightJob | null => {
   const { facts, light, filter } = shot;
   if (!light || !facts.flown) return null;
   const looks = looksOf(facts);

@@ -8,7 +8,7 @@ import {
 } from '../../exposure';
 import type { Kit } from '../../kit';
 import { lightCurve, sceneLight, type LightPoint, type SceneConditions } from '../../light';
-import type { DerivedShot } from '../derived';
+import type { PlannedShot } from '../plan';
 import type { PlaceFacts, TimedFlight } from '../place';
 import { conditionsOf, type LitPlace, exposureTask, filtersFor, type OnLens } from '../light';
 
@@ -63,14 +63,14 @@ export interface FlightExposure {
 }
 
 interface Member {
-  readonly shot: DerivedShot;
+  readonly shot: PlannedShot;
   readonly conditions: SceneConditions;
   readonly span: ExposureSpan | null;
   readonly fromMs: number;
   readonly toMs: number;
 }
 
-const memberOf = (shot: DerivedShot, lit: LitPlace, kit: Kit, flight: TimedFlight): Member => {
+const memberOf = (shot: PlannedShot, lit: LitPlace, kit: Kit, flight: TimedFlight): Member => {
   const { facts, light } = shot;
   const conditions = conditionsOf(lit, facts.shot);
   const fromMs = flight.shotMs[facts.shot.id] ?? flight.startMs;
@@ -168,7 +168,7 @@ const rowOf = (m: Member, kit: Kit, lit: LitPlace): ExposureRow => {
 /** Exposure of a place's flights over time: filters and how long they hold, settings slate by slate, the light under them. */
 export const exposurePlan = (
   place: PlaceFacts,
-  shots: ReadonlyMap<string, DerivedShot>,
+  shots: ReadonlyMap<string, PlannedShot>,
   kit: Kit,
   lit: LitPlace,
 ): FlightExposure[] =>

@@ -3,12 +3,12 @@ import { kelvinFor } from '../../light';
 import { depthOfField } from '../../lens';
 import type { ProfileSchool } from '../../kit';
 import { write, writeShutter, type Quantity, type UnitSystem } from '../../units';
-import type { DerivedShot } from '../derived';
+import type { PlannedShot } from '../plan';
 import { profileOf, schoolOf } from '../light';
 
 /** What a line of the set-up sheet is worked out from. */
 export interface SetupContext {
-  readonly shot: DerivedShot;
+  readonly shot: PlannedShot;
   readonly choice: ExposureChoice | null;
   readonly filterName: string;
   readonly units: UnitSystem;

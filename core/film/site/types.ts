@@ -1,7 +1,6 @@
+import type { LossAction } from '../../model';
+export type { LossAction } from '../../model';
 import type { Vec3 } from '../../units';
-
-/** What to do when the signal is lost. */
-export type LossAction = 'return' | 'hover' | 'land';
 
 /** A moment of a move with something to tell about the place. */
 export interface Spotted {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BARE, type DerivedShot } from '@core/film';
+import { BARE_LENS, type DerivedShot } from '@core/film';
 import { isoSteps, reasonsFor, runnerUpOf, SHUTTERS, shortfallOf, whyFor } from '@core/exposure';
 import { clockText, kelvinFor } from '@core/light';
 import { computed, ref } from 'vue';
@@ -57,7 +57,7 @@ const isos = computed(() => [
 ]);
 const filters = computed(() => [
   auto(answer.value ? filterName(answer.value.choice.filterId) : '–'),
-  { value: BARE as string | null, label: 'no filter' },
+  { value: BARE_LENS as string | null, label: 'no filter' },
   ...film
     .list('filter')
     .filter((f) => !f.retired)

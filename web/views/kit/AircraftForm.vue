@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { newCamera } from '@core/model';
 import { powerModel } from '@core/energy';
 import { SEA_LEVEL_DENSITY } from '@core/air';
 import Fig from '../../parts/Fig.vue';
@@ -19,73 +20,8 @@ const BASIS = {
   'drag-area': 'from its drag area',
   unknown: 'cruise figures unknown: fast legs look too cheap',
 } as const;
-/** What new kit starts from; every figure is the maker's to correct. */
-const HANDLING = {
-  slow: { maxSpeedMs: 3, maxYawDegS: 20, maxTiltDegS: 12, smoothing: 0.7, tiltSmoothing: 0.7, expo: 0.6 },
-  normal: { maxSpeedMs: 10, maxYawDegS: 60, maxTiltDegS: 30, smoothing: 0.4, tiltSmoothing: 0.4, expo: 0.4 },
-  fast: { maxSpeedMs: 15, maxYawDegS: 100, maxTiltDegS: 60, smoothing: 0.2, tiltSmoothing: 0.2, expo: 0.3 },
-};
-const CAMERA = {
-  equivalentMm: 24,
-  apertures: [2.8],
-  isoBase: 100,
-  isoCeiling: 3200,
-  maxZoom: 1,
-  fixedTiltDeg: null,
-  stillMB: 20,
-  rawMB: 0,
-  sensorDiagonalMm: null,
-  focus: 'adjustable' as const,
-  sharpFromF: 2.8,
-  sharpToF: 5.6,
-  profiles: [],
-  modes: [
-    {
-      id: 'm1',
-      name: '4K 25',
-      widthPx: 3840,
-      heightPx: 2160,
-      fps: 25,
-      megabitsPerS: 100,
-      codec: '',
-      maxZoom: 0,
-      losslessZoom: 1,
-    },
-  ],
-};
 const fresh = (): void => {
-  pickedId.value = add({
-    name: `Aircraft ${all.value.length + 1}`,
-    massKg: 0.6,
-    rotors: 4,
-    rotorDiameterM: 0.18,
-    packWh: 40,
-    hoverMinutes: 28,
-    cruiseMinutes: 30,
-    cruiseSpeedMs: 7,
-    maxSpeedMs: 15,
-    windLimitMs: 10,
-    dragAreaM2: 0,
-    maxClimbMs: 5,
-    maxDescentMs: 3,
-    maxYawDegS: 60,
-    maxTiltDegS: 60,
-    spanM: 0.5,
-    heightM: 0.12,
-    handling: HANDLING,
-    abilities: [],
-    senses: [],
-    tiltUpDeg: 30,
-    propsFromDeg: 90,
-    registration: '',
-    insurance: '',
-    insuredUntil: null,
-    usualPackG: 0,
-    internalGB: 0,
-    firmware: '',
-    firmwareOn: null,
-    cameras: [{ ...CAMERA, id: 'main', name: 'Main' }],
-  });
+  pickedId.value = add({ name: `Aircraft ${all.value.length + 1}`, cameras: [newCamera('main', 'Main')] });
 };
 const setCamera = (index: number, camera: NonNullable<typeof picked.value>['cameras'][number]) =>
   picked.value
@@ -94,7 +30,7 @@ const setCamera = (index: number, camera: NonNullable<typeof picked.value>['came
 const addCamera = (): void => {
   if (!picked.value) return;
   set(picked.value.id, {
-    cameras: [...picked.value.cameras, { ...CAMERA, id: `c${Date.now()}`, name: 'Second', equivalentMm: 70 }],
+    cameras: [...picked.value.cameras, { ...newCamera(`c${Date.now()}`, 'Second'), equivalentMm: 70 }],
   });
 };
 const removeCamera = (index: number): void => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Entity } from '@contract';
+import { newRow, type Entity } from '@contract';
 import { generateKeyBetween } from 'fractional-indexing';
 import { inOrder } from '@core/film';
 import { computed, ref, shallowRef } from 'vue';
@@ -83,39 +83,11 @@ const base = (of: TableKind): TableBase => {
     return {
       ...common,
       ...cardBase,
-      fresh: (fields) => ({
-        id: uuid(),
-        name: '',
-        nominalGB: 128,
-        usedGB: 0,
-        writeMBs: 30,
-        notes: '',
-        retired: false,
-        ...fields,
-      }),
+      fresh: (fields) => newRow('card', { ...fields, id: uuid() }),
     };
   return {
     ...common,
-    fresh: (fields) => ({
-      id: uuid(),
-      name: '',
-      aircraftIds: [],
-      ratedWh: 40,
-      charge: 1,
-      health: 1,
-      cycles: 0,
-      chargedOn: null,
-      drainDelayDays: 3,
-      chargeMinutes: 70,
-      mostCycles: 200,
-      condition: 'sound',
-      massG: 0,
-      firmware: '',
-      firmwareOn: null,
-      notes: '',
-      retired: false,
-      ...fields,
-    }),
+    fresh: (fields) => newRow('pack', { ...fields, id: uuid() }),
   };
 };
 const save = (name: string, text: string, type: string): void => {

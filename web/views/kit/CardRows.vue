@@ -14,7 +14,7 @@ const setOn = (card: (typeof all.value)[number], gb: number): readonly Fault[] =
   return say === '' ? [] : [{ path: '/usedGB', say }];
 };
 const fresh = (): void => {
-  add({ name: `Card ${all.value.length + 1}`, nominalGB: 128, usedGB: 0, writeMBs: 30 });
+  add({ name: `Card ${all.value.length + 1}` });
 };
 </script>
 

@@ -50,28 +50,10 @@ const fits = (ids: readonly string[]) => {
 const setFits = (id: string, value: string) =>
   chargers.set(id, { aircraftIds: value === ALL ? [] : value.split(',') });
 const freshCharger = (): void => {
-  chargers.add({
-    name: `Charger ${chargers.all.value.length + 1}`,
-    source: 'wall',
-    sourceWh: 0,
-    slots: 3,
-    manner: 'in-turn',
-    slotW: 60,
-    aircraftIds: [],
-    massG: 0,
-  });
+  chargers.add({ name: `Charger ${chargers.all.value.length + 1}` });
 };
 const freshDevice = (): void => {
-  devices.add({
-    name: `Device ${devices.all.value.length + 1}`,
-    role: 'controller',
-    charge: 1,
-    hours: 4,
-    chargeMinutes: 100,
-    massG: 0,
-    firmware: '',
-    firmwareOn: null,
-  });
+  devices.add({ name: `Device ${devices.all.value.length + 1}` });
 };
 </script>
 

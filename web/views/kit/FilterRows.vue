@@ -15,7 +15,7 @@ const aircraft = computed(() => [
     .map((a) => ({ value: a.id as string | null, label: a.name })),
 ]);
 const fresh = (): void => {
-  add({ name: 'ND 16', kind: 'nd', factor: 16, strongest: 0, massG: 0, aircraftIds: [] });
+  add({});
 };
 const KINDS = [
   { value: 'nd' as const, label: 'Grey' },

@@ -29,15 +29,7 @@ const aircraft = computed(() => [
     .map((a) => ({ value: a.id as string | null, label: a.name })),
 ]);
 const fresh = (): void => {
-  add({
-    name: `Spare propellers ${all.value.length + 1}`,
-    role: 'propellers',
-    count: 4,
-    massG: 0,
-    fitted: false,
-    readMBs: 0,
-    aircraftIds: [],
-  });
+  add({ name: `Spare propellers ${all.value.length + 1}` });
 };
 </script>
 

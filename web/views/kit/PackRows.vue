@@ -24,18 +24,7 @@ const fresh = (): void => {
   add({
     name: `Pack ${all.value.length + 1}`,
     aircraftIds: craft ? [craft.id] : [],
-    ratedWh: craft?.packWh ?? 40,
-    charge: 1,
-    health: 1,
-    cycles: 0,
-    chargedOn: null,
-    drainDelayDays: 3,
-    chargeMinutes: 70,
-    mostCycles: 200,
-    condition: 'sound',
-    massG: 0,
-    firmware: '',
-    firmwareOn: null,
+    ...(craft ? { ratedWh: craft.packWh } : {}),
   });
 };
 </script>

@@ -24,7 +24,7 @@ const HOW = [
 const LEVELS = LEVEL_WORDS.map((label, value) => ({ value, label }));
 const kinds = MOVES.map((m) => ({ value: m.kind, label: m.name }));
 const fresh = (): void => {
-  const id = add({ name: `Pilot ${all.value.length + 1}`, levels: {} });
+  const id = add({ name: `Pilot ${all.value.length + 1}` });
   if (all.value.length === 1) fly(id);
 };
 const fly = (id: string | null): void => {

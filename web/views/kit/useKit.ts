@@ -1,4 +1,4 @@
-import type { Entity, KitKind } from '@contract';
+import { newRow, type Entity, type KitKind } from '@contract';
 import { computed } from 'vue';
 import { v4 as uuid } from 'uuid';
 import type { Fields } from '../../stores/fields';
@@ -28,8 +28,8 @@ export const useKit = <K extends GearKind>(kind: K) => {
     ),
   );
   const set = (id: string, fields: Fields<K>) => store.edit(kind, id, fields, 'kit');
-  const add = (value: Omit<Entity<K>, 'id' | 'notes' | 'retired'>): string => {
-    const made = { ...value, id: uuid(), notes: '', retired: false } as unknown as Entity<K>;
+  const add = (given: Partial<Entity<K>>): string => {
+    const made = newRow(kind, { ...given, id: uuid() } as Partial<Entity<K>> & { id: string });
     store.create(kind, made, 'new kit');
     return made.id;
   };

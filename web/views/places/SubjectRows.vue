@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Entity } from '@contract';
+import { newRow, type Entity } from '@contract';
 import { bearingTo, fromLocal, offset, toLocal, vec } from '@core/units';
 import { ref } from 'vue';
 import { v4 as uuid } from 'uuid';
@@ -50,21 +50,7 @@ const add = (): void => {
   const at = offset(ORIGIN, 45 * n, 60, 0);
   store.create(
     'subject',
-    {
-      id: uuid(),
-      locationId: props.place.id,
-      name: 'New subject',
-      kind: 'house',
-      xM: at.x,
-      yM: at.y,
-      baseM: 0,
-      heightM: 8,
-      widthM: 10,
-      depthM: 0,
-      headingDeg: 90,
-      speedMs: 0,
-      path: [],
-    },
+    newRow('subject', { id: uuid(), locationId: props.place.id, xM: at.x, yM: at.y }),
     'new subject',
   );
 };

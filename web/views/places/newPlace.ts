@@ -1,4 +1,4 @@
-import type { Entity } from '@contract';
+import { newRow, type Entity } from '@contract';
 import { generateKeyBetween } from 'fractional-indexing';
 import { v4 as uuid } from 'uuid';
 
@@ -19,34 +19,15 @@ const nowhere = () => ({
 /** A new place: near the last one, on its day, in calm mild air. */
 export const newPlace = (filmId: string, last: Location | undefined): Location => {
   const { latitude, longitude, zone, elevationM, date, mainsHz } = last ?? nowhere();
-  return {
+  return newRow('location', {
     id: uuid(),
     filmId,
     position: generateKeyBetween(last?.position ?? null, null),
-    name: 'New location',
     latitude,
     longitude,
     zone,
     elevationM,
     date,
-    windowStart: '08:00',
-    windowEnd: '10:00',
-    windMs: 2,
-    gustMs: 4,
-    windFromDeg: 270,
-    terrain: 'open',
-    temperatureC: 15,
-    visibilityM: 10_000,
-    sky: 'clear',
-    lamps: 'none',
     mainsHz,
-    ceilingM: 120,
-    returnHeightM: 40,
-    launchId: null,
-    lossAction: 'return',
-    travelMin: 0,
-    wallPower: false,
-    breaks: [],
-    notes: '',
-  };
+  });
 };

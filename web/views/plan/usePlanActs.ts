@@ -1,4 +1,4 @@
-import type { Entity } from '@contract';
+import { newRow, type Entity } from '@contract';
 import { featureWords, groundAt, type FeatureKind, type FeatureShape } from '@core/site';
 import { v4 as uuid } from 'uuid';
 import type { Spot } from '../../plan/features';
@@ -23,21 +23,16 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
 
   const add = (kind: FeatureKind, shape: FeatureShape, points: readonly Spot[]): void => {
     const words = featureWords(kind);
-    const made: Thing = {
+    const made: Thing = newRow('feature', {
       id: uuid(),
       locationId: placeId.value,
       kind,
-      name: '',
       shape,
       points: points.map(({ xM, yM }) => ({ xM, yM })),
       heightM: words.heightM,
       radiusM: words.radiusM,
       keepM: words.keepM,
-      source: '',
-      until: '',
-      granted: false,
-      notes: '',
-    };
+    });
     const faults = film.create('feature', made, `new ${words.name.toLowerCase()}`);
     told(faults);
     if (faults.length > 0) return;
@@ -46,21 +41,13 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
   };
   /** A subject put down on the ground, to be given its size beside the plan. */
   const addSubject = ({ xM, yM }: Spot): void => {
-    const made: Entity<'subject'> = {
+    const made = newRow('subject', {
       id: uuid(),
       locationId: placeId.value,
-      name: 'New subject',
-      kind: 'house',
       xM,
       yM,
       baseM: Math.round(groundAt(ground.value, xM, yM) * 10) / 10,
-      heightM: 8,
-      widthM: 10,
-      depthM: 0,
-      headingDeg: 90,
-      speedMs: 0,
-      path: [],
-    };
+    });
     const faults = film.create('subject', made, 'new subject');
     told(faults);
     if (faults.length > 0) return;

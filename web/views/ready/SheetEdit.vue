@@ -31,7 +31,7 @@ const fault = ref('');
 const put = (label: string, rows: readonly OwnCheck[]): void => {
   const faults = film.act(
     label,
-    rows.map((r) => ({ kind: 'check', id: r.id, after: { notes: '', ...r } as never })),
+    rows.map((r) => ({ kind: 'check', id: r.id, after: r as never })),
   );
   fault.value = faults[0]?.say ?? '';
 };

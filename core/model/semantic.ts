@@ -1,5 +1,5 @@
-import { isZone } from '@core/light';
-import { crossesItself } from '@core/reach';
+import { isZone } from '../light';
+import { crossesItself } from '../reach';
 import type { EntityKind } from './kinds';
 
 interface Fault {
@@ -133,5 +133,5 @@ const BEYOND: Partial<Record<EntityKind, Check>> = {
 };
 
 /** What a schema cannot say, checked on both sides: a zone this machine knows, a date that exists, an outline with an inside. */
-export const beyondSchema = (kind: EntityKind, value: unknown): Fault[] =>
+export const validateSemantics = (kind: EntityKind, value: unknown): Fault[] =>
   BEYOND[kind]?.(value as Record<string, unknown>) ?? [];

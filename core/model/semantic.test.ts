@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { beyondSchema, ENTITY_KINDS, isKit, PLACE_KINDS, REFERENCES } from '.';
+import { validateSemantics, ENTITY_KINDS, isKit, PLACE_KINDS, REFERENCES } from '.';
 import { numberIn } from '@core/testing';
 
 const place = (more: object) =>
-  beyondSchema('location', { zone: 'Europe/Madrid', date: '2027-05-14', ...more });
+  validateSemantics('location', { zone: 'Europe/Madrid', date: '2027-05-14', ...more });
 const feature = (shape: string, points: readonly (readonly [number, number])[], more: object = {}) =>
-  beyondSchema('feature', { shape, points: points.map(([xM, yM]) => ({ xM, yM })), until: '', ...more });
+  validateSemantics('feature', { shape, points: points.map(([xM, yM]) => ({ xM, yM })), until: '', ...more });
 
 describe('what a schema cannot say', () => {
   it.each(['Europe/Madrid', 'Asia/Kathmandu', 'America/St_Johns', 'UTC'])('%s is a zone', (zone) =>
@@ -77,7 +77,7 @@ describe('what a schema cannot say', () => {
   });
   it('other kinds have nothing beyond their schema', () => {
     for (const kind of ENTITY_KINDS)
-      if (kind !== 'location' && kind !== 'feature') expect(beyondSchema(kind, {})).toEqual([]);
+      if (kind !== 'location' && kind !== 'feature') expect(validateSemantics(kind, {})).toEqual([]);
   });
 });
 
@@ -91,11 +91,11 @@ it('what belongs to a place is everything that refers to one, and no kit', () =>
 
 describe('cameras and filters that contradict themselves', () => {
   it('an ISO range that runs backwards is named, of the camera and of a profile', async () => {
-    const { demoFilm } = await import('../demo');
+    const { demoFilm } = await import('../../demo');
     const craft = demoFilm().kit.aircraft[0]!;
     const [camera] = craft.cameras;
     const say = (change: object): string =>
-      beyondSchema('aircraft', { ...craft, cameras: [{ ...camera, ...change }] })
+      validateSemantics('aircraft', { ...craft, cameras: [{ ...camera, ...change }] })
         .map((f) => f.say)
         .join(' ');
     expect(say({})).toBe('');
@@ -106,10 +106,10 @@ describe('cameras and filters that contradict themselves', () => {
     expect(say({ sharpFromF: 8, sharpToF: 4 })).toContain('sharp f-numbers');
   });
   it('a variable filter is stronger at its strongest', async () => {
-    const { demoFilm } = await import('../demo');
+    const { demoFilm } = await import('../../demo');
     const vario = demoFilm().kit.filters.find((f) => f.kind === 'variable')!;
-    expect(beyondSchema('filter', vario)).toEqual([]);
-    expect(beyondSchema('filter', { ...vario, strongest: 2 })[0]?.path).toBe('/strongest');
-    expect(beyondSchema('filter', { ...vario, kind: 'nd', strongest: 0 })).toEqual([]);
+    expect(validateSemantics('filter', vario)).toEqual([]);
+    expect(validateSemantics('filter', { ...vario, strongest: 2 })[0]?.path).toBe('/strongest');
+    expect(validateSemantics('filter', { ...vario, kind: 'nd', strongest: 0 })).toEqual([]);
   });
 });

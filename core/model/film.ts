@@ -1,0 +1,56 @@
+import { UNIT_SYSTEMS } from '../units';
+import { PreferencesSchema } from './preferences';
+import {
+  between,
+  flag,
+  listOf,
+  longText,
+  name,
+  nullableId,
+  oneOf,
+  shortText,
+  strict,
+  uuid,
+  whole,
+  type Stored,
+} from './schema';
+
+export const ASPECTS = ['16:9', '9:16', '4:3', '1:1', '2.39:1'] as const;
+export type Aspect = (typeof ASPECTS)[number];
+
+export const FilmSchema = strict({
+  id: uuid(),
+  name: name(),
+  purpose: longText({ title: 'Purpose', initial: '', description: 'What the film is for.' }),
+  audience: shortText({ title: 'Client', initial: '', description: 'Who it goes to.' }),
+  cutLengthS: between(0, 36_000, { title: 'Length of the cut', unit: 's', initial: 120 }),
+  timelineFps: between(1, 240, {
+    title: 'Timeline frame rate',
+    unit: 'fps',
+    initial: 25,
+    description: 'Frames a second of the finished film.',
+  }),
+  tempoBpm: between(0, 400, {
+    title: 'Music tempo',
+    unit: 'bpm',
+    initial: 100,
+    description: 'Beats a minute, for cuts measured in beats; 0 where there is no music.',
+  }),
+  beatsPerCount: whole(1, 64, {
+    title: 'Beats per count',
+    default: 8,
+    description: 'Beats in one count, for cuts counted in eights or bars.',
+  }),
+  aspect: oneOf(ASPECTS, { title: 'Aspect of the cut', initial: '16:9' }),
+  stillsWanted: flag({ title: 'Stills wanted', initial: false }),
+  units: oneOf(UNIT_SYSTEMS, { title: 'Units', initial: 'metric' }),
+  preferences: PreferencesSchema,
+  leftHome: listOf(uuid(), 1000, {
+    title: 'Left at home',
+    initial: [],
+    description: 'Kit that does not come along on this film.',
+  }),
+  pilotId: nullableId({ title: 'Pilot' }),
+});
+
+export type Film = Stored<typeof FilmSchema>;
