@@ -1,9 +1,8 @@
 import type { CardFill } from '../cards';
 import type { Warning } from '../warnings';
-import { bySeverity } from '../warnings';
-import { cardFacts, cardWarnings, type CardFacts } from './cards';
+import { cardFacts, type CardFacts } from './cards';
 import type { DerivedShot } from './derived';
-import { contradictingTurns, failingPacks } from './rules/packs';
+import { filmWarnings } from './filmWarnings';
 import type { PlaceFacts, TimedFlight } from './place';
 import type { FilmInput } from './types';
 
@@ -27,48 +26,6 @@ export interface BudgetFacts {
   readonly timelineS: number;
   readonly warnings: readonly Warning[];
 }
-
-const packWarnings = (input: FilmInput, packsShort: number, unfit: number): Warning[] => {
-  const packs = input.kit.packs;
-  if (packs.length === 0 && input.shots.length > 0)
-    return [
-      {
-        code: 'pack.none',
-        severity: 'stop',
-        subject: { kind: 'film' },
-        say: 'No pack comes along.',
-        why: 'Flights are made of packs.',
-        cures: [{ say: 'Add the packs you own to the kit, or take them along on this film.' }],
-      },
-    ];
-  if (packsShort > 0)
-    return [
-      {
-        code: 'pack.short',
-        severity: 'stop',
-        subject: { kind: 'film' },
-        say: `${packsShort} pack${packsShort > 1 ? 's' : ''} short: ${unfit} shot${unfit > 1 ? 's do' : ' does'} not fit.`,
-        why: 'Counted with full packs of the kind you have, in list order, reserve kept.',
-        cures: [{ say: 'Bring or charge more packs, take fewer takes, or drop what only could be.' }],
-      },
-    ];
-  return [];
-};
-
-/** Stills cost time over the same spots; nothing on the list asks for it yet. */
-const stillsNote = (input: FilmInput): Warning[] =>
-  !input.film.stillsWanted || input.shots.length === 0
-    ? []
-    : [
-        {
-          code: 'film.stills',
-          severity: 'note',
-          subject: { kind: 'film' },
-          say: 'Stills are wanted too, and take time over the same spots.',
-          why: 'The slates budget video only.',
-          cures: [{ say: 'Give the slates that carry a still a longer set-up, or add a hold for it.' }],
-        },
-      ];
 
 const timeline = (shots: ReadonlyMap<string, DerivedShot>): number =>
   [...shots.values()].reduce((sum, s) => sum + s.facts.segments.reduce((a, b) => a + b.timelineS, 0), 0);
@@ -114,12 +71,6 @@ export const budgetOf = (
     shotsUnfit: unfit.length,
     mustsUnfit: unfit.filter((u) => shots.get(u.shotId)?.facts.shot.priority === 'must').length,
     timelineS: timeline(shots),
-    warnings: bySeverity([
-      ...packWarnings(input, packsShort, unfit.length),
-      ...cardWarnings(input, cards, shots),
-      ...stillsNote(input),
-      ...failingPacks(input.kit),
-      ...contradictingTurns(input),
-    ]),
+    warnings: filmWarnings(input, packsShort, unfit.length, cards, shots),
   };
 };

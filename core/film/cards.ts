@@ -3,19 +3,16 @@ import {
   lifeOf,
   mostAboard,
   plannableBytes,
-  writeNeeded,
-  writesFastEnough,
   type CardFill,
 } from '../cards';
 import type { Card, Kit } from '../kit';
-import type { Warning } from '../warnings';
 import { awayOf, waterOf, type Away } from './away';
 import type { PlannedShot } from './plan';
 import type { PlaceFacts, TimedFlight } from './place';
 import { CARD_POLICIES, type CardPolicy } from '../model';
 import type { FilmInput } from './types';
 
-type Shots = ReadonlyMap<string, PlannedShot>;
+export type ShotsById = ReadonlyMap<string, PlannedShot>;
 
 /** What a flight leaves behind, and on what. */
 export interface FlightLoad {
@@ -62,17 +59,17 @@ export const INTERNAL_SHARE = 0.8;
 /** Something is on it: it is not fresh, and not there for a flight that wants one of its own. */
 export const isUsed = (card: Pick<Card, 'usedGB'>): boolean => card.usedGB > 0;
 
-const ownOf = (flight: TimedFlight, shots: Shots): PlannedShot[] =>
+export const shotsIn = (flight: TimedFlight, shots: ShotsById): PlannedShot[] =>
   flight.stops.flatMap((s) => shots.get(s.shotId) ?? []);
 
 /** Where an aircraft would be gone with its card, by flight: its worst shot counts. */
 export const flightAway = (
   { features, film }: Pick<FilmInput, 'features' | 'film'>,
   flight: TimedFlight,
-  shots: Shots,
+  shots: ShotsById,
 ): Away | null => {
   const wet = waterOf(features, flight.locationId);
-  const all = ownOf(flight, shots).map((s) => awayOf(s.facts, wet, flight.launch.at, film.preferences.awayM));
+  const all = shotsIn(flight, shots).map((s) => awayOf(s.facts, wet, flight.launch.at, film.preferences.awayM));
   return all.find((a) => a === 'water') ?? all.find((a) => a !== null) ?? null;
 };
 
@@ -129,12 +126,12 @@ const uncopiedGB = ({ cardMoves }: Pick<Kit, 'cardMoves'>, card: Card | undefine
 };
 
 /** Cards of all flights of a film by its habit, memory of the aircraft where none has room, and what is at stake. */
-export const cardFacts = (input: FilmInput, places: readonly PlaceFacts[], shots: Shots): CardFacts => {
+export const cardFacts = (input: FilmInput, places: readonly PlaceFacts[], shots: ShotsById): CardFacts => {
   const { cards } = input.kit;
   const dates = new Map(places.map((p) => [p.location.id, p.location.date]));
   const flights = places.flatMap((p) => p.flights).sort((a, b) => a.startMs - b.startMs);
   const loads = flights.map((f): Load => {
-    const own = ownOf(f, shots);
+    const own = shotsIn(f, shots);
     return {
       bytes: own.reduce((sum, s) => sum + s.facts.bytes, 0),
       recordedS: own.reduce((sum, s) => sum + s.facts.seconds.recordedS, 0),
@@ -200,89 +197,4 @@ export const cardFacts = (input: FilmInput, places: readonly PlaceFacts[], shots
     aboardFlight: flights[aboard.flight] ?? null,
     policies: CARD_POLICIES.map((p) => policyCost(p, loads, cards)),
   };
-};
-
-const subject = (card: Card) => ({ kind: 'card' as const, id: card.id });
-
-/** Highest rate that is recorded onto a card, Mbit/s. */
-const peakOn = (facts: CardFacts, cardId: string, shots: Shots): number =>
-  Math.max(
-    0,
-    ...facts.byFlight
-      .filter((f) => f.cardId === cardId)
-      .flatMap((f) => ownOf(f.flight, shots).map((s) => s.facts.mode?.megabitsPerS ?? 0)),
-  );
-
-/** What is wrong with cards as they are planned: sizes that cannot be, cards that are too slow, footage without room. */
-export const cardWarnings = ({ kit }: Pick<FilmInput, 'kit'>, facts: CardFacts, shots: Shots): Warning[] => {
-  const { overBytes, internalBytes } = facts;
-  const own = kit.cards.flatMap((card): Warning[] => {
-    const peak = peakOn(facts, card.id, shots);
-    return [
-      ...(card.usedGB > card.nominalGB
-        ? [
-            {
-              code: 'card.impossible',
-              severity: 'care' as const,
-              subject: subject(card),
-              say: `${card.name} holds more than its size.`,
-              why: 'Used space cannot be larger than the card.',
-              cures: [{ say: 'Correct its size or what is on it.' }],
-            },
-          ]
-        : []),
-      ...(peak > 0 && !writesFastEnough(card, peak)
-        ? [
-            {
-              code: 'card.slow',
-              severity: 'care' as const,
-              subject: subject(card),
-              say: `${card.name} is rated ${card.writeMBs.toFixed(0)} MB/s; ${peak.toFixed(0)} Mbit/s wants ${writeNeeded(peak).toFixed(0)} MB/s.`,
-              why: 'Recording can stop by itself when the card falls behind.',
-              cures: [{ say: 'Use a faster card, or a mode with a lower rate.' }],
-            },
-          ]
-        : []),
-    ];
-  });
-  const shared = facts.byFlight.filter((f) => f.shares).length;
-  return [
-    ...own,
-    ...(shared > 0
-      ? [
-          {
-            code: 'card.shared',
-            severity: 'note' as const,
-            subject: { kind: 'film' as const },
-            say: `${shared === 1 ? 'A flight' : `${shared} flights`} over water or far away carr${shared === 1 ? 'ies' : 'y'} earlier footage along: no fresh card is left.`,
-            why: 'An aircraft that comes down there is gone with all that is on its card.',
-            cures: [{ say: 'Copy and empty a card, or bring another.' }],
-          },
-        ]
-      : []),
-    ...(internalBytes > 0
-      ? [
-          {
-            code: 'card.internal',
-            severity: 'note' as const,
-            subject: { kind: 'film' as const },
-            say: `${(internalBytes / 1e9).toFixed(1)} GB go into the memory of the aircraft.`,
-            why: 'No card has room. It cannot be taken out: it is lost with the aircraft, and copied slowly by cable.',
-            cures: [{ say: 'Bring another card.' }],
-          },
-        ]
-      : []),
-    ...(overBytes > 0
-      ? [
-          {
-            code: 'card.full',
-            severity: 'stop' as const,
-            subject: { kind: 'film' as const },
-            say: `${(overBytes / 1e9).toFixed(1)} GB find no room on the cards.`,
-            why: '10 % of each card is kept free, and what is on them counts.',
-            cures: [{ say: 'Copy and empty a card, bring another, or take fewer takes.' }],
-          },
-        ]
-      : []),
-  ];
 };

@@ -19,7 +19,7 @@ import {
   type ShotLight,
 } from './light';
 import { kitAlong, placeDay, placeFacts, packsToFly, type PlaceDay, type PlaceFacts } from './place';
-import { placeWarnings, shotWarnings } from './rules';
+import { placeWarnings, shotWarnings } from './rules/registry';
 import { shotFacts, type ShotFacts } from './shot';
 import type { FilmInput, FlightPlan, Location, Shot, Subject } from './types';
 

@@ -5,7 +5,7 @@ import { blurPixels, movePace, paceBand, STROBE_CROSSING_S, type PaceBand } from
 import { nearestShare } from '../reach';
 import { between, distance, lengthOf, offset, turnBetween, vec, type Vec3 } from '../units';
 import { flyLayout, layoutOf } from './layout';
-import type { PlannedShot } from './plan';
+import type { ShotLight } from './light/shot';
 import type { ShotFacts } from './shot';
 import type { Subject } from './types';
 
@@ -35,6 +35,12 @@ export interface Track {
   readonly usableToS: number;
   readonly handleS: number;
   readonly marks: readonly { readonly timeS: number; readonly say: string }[];
+}
+
+/** A shot and the light it is flown in, where that is known. */
+export interface ShotAtMinute {
+  readonly facts: ShotFacts;
+  readonly light: ShotLight | null;
 }
 
 const PER_SECOND = 8;
@@ -91,7 +97,7 @@ export const subjectAt = (
 };
 
 /** Samples a shot closely for seeing it: eight poses a second. Null without a path. */
-export const trackOf = (shot: PlannedShot): Track | null => {
+export const trackOf = (shot: ShotAtMinute): Track | null => {
   const { facts, light } = shot;
   const coarse = facts.flown;
   if (!coarse) return null;

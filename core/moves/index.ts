@@ -8,3 +8,4 @@ export * from './timing';
 export * from './combine';
 export * from './solve';
 export * from './grips';
+export * from './direction';

@@ -1,3 +1,4 @@
+export { directionFlown } from '../moves';
 import type { MoveDirection, StoryRole } from '../moves';
 
 /** What a direction does to the one who watches. */
@@ -11,17 +12,6 @@ export const FEELS: Readonly<Record<MoveDirection, string>> = {
   down: 'gathers',
   with: 'goes along',
 };
-
-const TURNED: Partial<Record<MoveDirection, MoveDirection>> = {
-  toward: 'away',
-  away: 'toward',
-  up: 'down',
-  down: 'up',
-};
-
-/** Direction of a move flown backwards. */
-export const directionFlown = (direction: MoveDirection, reversed: boolean): MoveDirection =>
-  reversed ? (TURNED[direction] ?? direction) : direction;
 
 export interface BoardShot {
   readonly id: string;

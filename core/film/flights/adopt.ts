@@ -1,3 +1,4 @@
+import type { FlightChange } from './change';
 import { generateNKeysBetween } from 'fractional-indexing';
 import { clockText } from '../../light';
 import type { DayAnswer } from '../../plan';
@@ -63,11 +64,6 @@ export const proposalOf = (job: DayJob, { plan, proven, weightBound }: DayAnswer
     }),
   };
 };
-
-/** Changes to flights and shots as they go through the one door: null takes away. */
-export type FlightChange =
-  | { readonly kind: 'flight'; readonly id: string; readonly after: FlightPlan | null }
-  | { readonly kind: 'shot'; readonly id: string; readonly after: Shot };
 
 /** A film as it would be with some changes. */
 export const withChanges = (input: FilmInput, changes: readonly FlightChange[]): FilmInput => {

@@ -1,7 +1,8 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { deriveFilm } from '../derive';
 import type { FilmInput } from '../types';
-import { proposalOf, withChanges, type DayProposal, type FlightChange } from './adopt';
+import { proposalOf, withChanges, type DayProposal } from './adopt';
+import type { FlightChange } from './change';
 import { dayJob } from './job';
 import { solveDay } from './solve';
 

@@ -3,7 +3,7 @@ import type { TimedFlight } from '../place';
 import { inOrder } from '../../units';
 import type { FilmPlan } from '../plan';
 import type { FilmInput, FlightPlan } from '../types';
-import type { FlightChange } from './adopt';
+import type { FlightChange } from './change';
 
 const planOf = (flight: TimedFlight, id: string, position: string): FlightPlan => ({
   id,

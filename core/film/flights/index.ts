@@ -8,3 +8,4 @@ export * from './explain';
 export * from '../turns';
 export * from './cures';
 export * from './chances';
+export * from './change';

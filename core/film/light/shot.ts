@@ -1,4 +1,4 @@
-import { solveExposure, type ExposureAnswer } from '../../exposure';
+import { solveExposure, type ExposureAnswer, type ExposureTask } from '../../exposure';
 import type { Kit } from '../../kit';
 import {
   DOWN_DEG,
@@ -14,7 +14,6 @@ import {
 import { blurPixels } from '../../pace';
 import type { Result } from '../../units';
 import type { ShotFacts } from '../shot';
-import type { Bearing } from './filters';
 import { conditionsOf, sunOver, type LitPlace } from './scene';
 import { exposureTask, type OnLens } from './task';
 
@@ -32,6 +31,12 @@ export interface ShotLight {
   readonly exposure: Result<ExposureAnswer>;
   /** Blur of the nearest ground at the chosen shutter, pixels; 0 when nothing moves. */
   readonly blurPx: number;
+}
+
+/** A scene and what it asks of the exposure solver, worked out before. */
+export interface KnownScene {
+  readonly scene: SceneLight;
+  readonly task: ExposureTask;
 }
 
 /** The sun's angle changes slowly along a path: every second pose is looked at, both ends among them. */
@@ -60,7 +65,7 @@ export const shotLight = (
   lit: LitPlace,
   atMs: number,
   onLens: OnLens | undefined,
-  known?: Pick<Bearing, 'scene' | 'task'>,
+  known?: KnownScene,
 ): ShotLight => {
   const { location, shot } = facts;
   const sun = sunOver(location, atMs);
