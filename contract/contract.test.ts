@@ -1,19 +1,9 @@
 import { newValidator } from './validator';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { initialValues, MOVES } from '../core/moves';
-import {
-  ENTITIES,
-  ENTITY_KINDS,
-  FilmFileSchema,
-  isKit,
-  openApi,
-  REFERENCES,
-  sayFaults,
-  withDefaults,
-  type EntityKind,
-  type FilmFile,
-} from '.';
+import { initialValues, MOVES } from '@core/moves';
+import { ENTITY_KINDS, isKit, REFERENCES, withDefaults, type EntityKind } from '../core/model';
+import { ENTITIES, FilmFileSchema, openApi, sayFaults, type FilmFile } from '.';
 
 const ajv = newValidator();
 const checks = Object.fromEntries(ENTITY_KINDS.map((k) => [k, ajv.compile(ENTITIES[k])])) as Record<

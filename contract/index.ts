@@ -1,6 +1,14 @@
-export * from '../core/model';
 export { ENTITIES, type AnyRow, type Row } from './entities';
-export * from './changes';
-export * from './exchange';
-export * from './faults';
+export {
+  BatchSchema,
+  ChangeSchema,
+  type Batch,
+  type Change,
+  type Conflict,
+  type FieldFault,
+  type LoggedChange,
+  type Problem,
+} from './changes';
+export { FilmFileSchema, KitFileSchema, type FilmFile, type KitFile } from './exchange';
+export { sayFaults } from './faults';
 export { openApi } from './openapi';

@@ -1,5 +1,5 @@
-import { EXCHANGE_FORMAT, EXCHANGE_VERSION, type FilmFile } from '@contract';
-import { DEFAULT_PREFERENCES } from '@core/film';
+import { EXCHANGE_FORMAT, EXCHANGE_VERSION, DEFAULT_PREFERENCES } from '@core/model';
+import type { FilmFile } from '@contract';
 import { initialValues, moveOf } from '@core/moves';
 import { generateNKeysBetween } from 'fractional-indexing';
 import { demoGround, terraceGround, viaductGround } from './ground';

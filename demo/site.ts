@@ -1,5 +1,6 @@
 import type { FilmFile } from '@contract';
-import { featureWords, type FeatureKind } from '@core/site';
+import { featureWords } from '@core/site';
+import type { FeatureKind } from '@core/model';
 import { demoId } from './ids';
 
 type Feature = FilmFile['features'][number];

@@ -1,38 +1,25 @@
-import { validateSemantics, ENTITIES, type EntityKind, type FilmFile } from '@contract';
-import {
-  adopt,
-  boardOf,
-  compareFlights,
-  dayJob,
-  dayProblem,
-  deriveFilm,
-  explain,
-  explainFlight,
-  FIGURES,
-  kitAlong,
-  lightJob,
-  lightWarnings,
-  placeLightWarnings,
-  proposalOf,
-  readingsOf,
-  riskDay,
-  shotWindow,
-  solveDay,
-  sunMinutes,
-  weighFlights,
-  withChanges,
-  type DerivedFilm,
-  type FilmInput,
-  type PlaceFacts,
-} from '@core/film';
-import { faultsOfDay } from '@core/plan';
-import { bagOf, sheetsOf } from '@core/ready';
-import { simulate } from '@core/risk';
+import { validateSemantics, type EntityKind, type FilmInput } from '@core/model';
+import { ENTITIES, type FilmFile } from '@contract';
+import { adopt, dayJob, proposalOf, solveDay, withChanges } from '@core/scheduler';
+import { boardOf } from '@core/story';
+import { compareFlights } from '../core/proposals/weigh';
+import { dayProblem } from '../core/scheduler/solve-day';
+import { deriveFilm } from '../core/film/derive';
+import { explain, readingsOf } from '@core/shot';
+import { explainFlight, kitAlong, type PlaceFacts } from '@core/day';
+import { FIGURES } from '../core/shot/figures';
+import { lightJob, shotWindow, sunMinutes } from '@core/light-timeline';
+import { lightWarnings, placeLightWarnings } from '@core/warnings';
+import { riskDay, simulate } from '@core/risk';
+import { weighFlights } from '@core/proposals';
+import type { DerivedFilm } from '@core/film';
+import { faultsOfDay } from '../core/scheduler/check';
+import { bagOf, sheetsOf } from '@core/checks';
 import { Ajv } from 'ajv';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoFilm } from '.';
-import { numberIn } from '@core/testing';
+import { numberIn } from '../core/testing/numbers';
 
 /** As much of a JSON schema as the entities use. */
 interface Schema {

@@ -5,7 +5,9 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import pino from 'pino';
 import type { FilmFile } from '@contract';
-import { deriveFilm, type DerivedFilm, type FilmInput } from '@core/film';
+import { deriveFilm } from '../core/film/derive';
+import type { DerivedFilm } from '@core/film';
+import type { FilmInput } from '@core/model';
 import { demoFilm } from '@demo';
 import { start, type Running } from '../server/start';
 

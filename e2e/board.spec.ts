@@ -1,4 +1,4 @@
-import { boardOf } from '@core/film';
+import { boardOf } from '@core/story';
 import type { Page } from '@playwright/test';
 import { expect, test } from './app';
 

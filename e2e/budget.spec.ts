@@ -1,4 +1,4 @@
-import { clockText } from '@core/light';
+import { clockText } from '@core/time';
 import { expect, test } from './app';
 
 test('the light ribbon names the day’s events and seats each slate at its minute', async ({

@@ -1,4 +1,6 @@
-import { compareFlights, weighFlights, type DerivedFilm } from '@core/film';
+import { compareFlights } from '../core/proposals/weigh';
+import { weighFlights } from '@core/proposals';
+import type { DerivedFilm } from '@core/film';
 import type { Page } from '@playwright/test';
 import { expect, type Bench, test } from './app';
 

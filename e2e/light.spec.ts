@@ -1,4 +1,5 @@
-import { exposurePlan, readingsOf } from '@core/film';
+import { exposurePlan } from '@core/light-timeline';
+import { readingsOf } from '@core/shot';
 import { expect, test } from './app';
 
 test('a sunrise shoot: filters hold over their flights, a slate fixed to another lands before it, and freeing it cures that', async ({

@@ -1,4 +1,4 @@
-import { layoutOf } from '@core/film';
+import { layoutOf } from '@core/shot';
 import { expect, test, type Bench } from './app';
 
 const stored = async (bench: Bench, title: string) => {

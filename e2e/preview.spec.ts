@@ -1,4 +1,4 @@
-import { momentAt, trackOf } from '@core/film';
+import { momentAt, trackOf } from '@core/shot';
 import { expect, test } from './app';
 
 test.describe('seeing a move', () => {

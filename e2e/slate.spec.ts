@@ -1,4 +1,4 @@
-import { FIGURES } from '@core/film';
+import { FIGURES } from '../core/shot/figures';
 import { write } from '@core/units';
 import { expect, test } from './app';
 

@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { demoFilm } from '@demo';
 import pino from 'pino';
-import type { AnyRow, Batch, Change, EntityKind } from '@contract';
+import type { AnyRow, Batch, Change } from '@contract';
+import type { EntityKind } from '@core/model';
 import { v4 as uuid } from 'uuid';
 import { start, type Running } from './start';
 

@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { AID_KINDS, type Ability } from '../kit';
-import { fly, initialValues, MOVES, moveOf, PLAIN_CONTEXT, type FlownMove, type MoveValues } from '../moves';
-import { vec } from '../units';
-import { AIDS, aidsFor } from '.';
-import { numberIn } from '../testing';
+import { AID_KINDS } from '../model/aircraft';
+import type { Ability, MoveValues } from '../model';
+import { fly, initialValues, MOVES, moveOf, type FlownMove } from '../moves';
+import { PLAIN_CONTEXT } from '../moves/types';
+import { vec } from '../geometry';
+import { AIDS, aidsFor } from './registry';
+import { numberIn } from '../testing/numbers';
 
 const subject = (speedMs = 0) => ({ aim: vec(0, 100, 3), heightM: 6, widthM: 8, headingDeg: 90, speedMs });
 const flown = (kind: string, values: MoveValues = {}, speedMs = 0): FlownMove => {

@@ -1,4 +1,4 @@
-import type { Ability, AidKind } from '../kit';
+import type { Ability, AidKind } from '../model';
 import type { CameraMove, FlownMove, MoveSubject } from '../moves';
 
 /** A flown move as an aid sees it. */

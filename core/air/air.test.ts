@@ -1,17 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { distance, radians } from '../units';
-import {
-  airDensity,
-  legSeconds,
-  SEA_LEVEL_DENSITY,
-  SHEAR,
-  windSpeedAt,
-  windVector,
-  windVectors,
-  type Wind,
-} from '.';
-import { numberIn } from '../testing';
+import { distance, radians } from '../geometry';
+import { airDensity, SEA_LEVEL_DENSITY } from './density';
+import { legSeconds, SHEAR, windSpeedAt, windVector, windVectors, type Wind } from './wind';
+import { numberIn } from '../testing/numbers';
 
 const winds = fc.record({
   speedAt10mMs: numberIn(0, 25),

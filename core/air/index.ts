@@ -1,2 +1,3 @@
-export * from './density';
-export * from './wind';
+export { airDensity, SEA_LEVEL_DENSITY } from './density';
+export { levelSpeed } from './fixed-tilt';
+export { legSeconds, SHEAR, type Wind, windSpeedAt, windVector, windVectors } from './wind';

@@ -1,5 +1,6 @@
 import type { WindTerrain } from '../model';
-import { none, found, radians, type Result, type Vec3 } from '../units';
+import { none, found, type Result } from '../units';
+import { radians, type Vec3 } from '../geometry';
 
 /** Exponents of the power-law wind profile. */
 export const SHEAR: Readonly<Record<WindTerrain, number>> = { open: 0.14, rough: 0.25 };

@@ -2,17 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ChargeDay } from '../charge';
 import { powerModel } from '../energy';
-import type { Pack } from '../kit';
-import {
-  fillFlights,
-  ORIGIN,
-  type FlightRules,
-  type LaidFlight,
-  type PackSupply,
-  type Recharge,
-  type ShotCost,
-} from '.';
-import { numberIn } from '../testing';
+import type { Pack } from '../model';
+import { fillFlights, type LaidFlight, type Recharge } from './fill';
+import { ORIGIN, type FlightRules, type PackSupply, type ShotCost } from './flight';
+import { numberIn } from '../testing/numbers';
 
 const craft = {
   massKg: 0.72,

@@ -1,6 +1,6 @@
 import { legCost, type LegFlyer } from '../energy';
 import type { ChargeDay } from '../charge';
-import type { Pack } from '../kit';
+import type { Pack } from '../model';
 import {
   append,
   clearOfBreaks,

@@ -1,6 +1,6 @@
 import type { Wind } from '../air';
 import { hoverCost, legCost, wayHome, type LegCost, type LegFlyer } from '../energy';
-import type { Vec3 } from '../units';
+import type { Vec3 } from '../geometry';
 
 /** Seconds hovered after take-off before flying off, and before touching down. */
 export const TAKEOFF_S = 30;

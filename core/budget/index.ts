@@ -1,2 +1,11 @@
-export * from './flight';
-export * from './fill';
+export { fillFlights, type FillResult, type LaidFlight, type Recharge, type Unfit } from './fill';
+export {
+  type Flight,
+  type FlightRules,
+  LANDING_S,
+  type Launch,
+  LOW_HOVER_M,
+  type PackSupply,
+  type ShotCost,
+  TAKEOFF_S,
+} from './flight';

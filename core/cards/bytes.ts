@@ -1,4 +1,4 @@
-import type { Card } from '../kit';
+import type { Card } from '../model';
 
 const GB = 1e9;
 /** Share of a card's nominal size that can be written to. */

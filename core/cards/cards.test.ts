@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/cards.json';
-import { assignCards, mostAboard, plannableSeconds, videoBytes, writeNeeded, writesFastEnough } from '.';
+import { assignCards, mostAboard } from './assign';
+import { plannableSeconds, videoBytes, writeNeeded, writesFastEnough } from './bytes';
 
 describe('cards', () => {
   it.each(vectors.clips)('$seconds s at $megabitsPerSecond Mbit/s', (c) =>

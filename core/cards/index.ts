@@ -1,5 +1,5 @@
-export * from './bytes';
-export * from './assign';
-export * from './life';
-export * from './offload';
-export * from './naming';
+export { assignCards, mostAboard } from './assign';
+export { type CardFill, plannableBytes, videoBytes, writeNeeded, writesFastEnough } from './bytes';
+export { atRiskGB, type CardLife, cardsNow, type CardState, lifeOf, moveFault, stateOf } from './life';
+export { CLIP_WORDS, clipName, wordsOf } from './naming';
+export { offload, PLAIN_READER_MBS, type ToCopy } from './offload';

@@ -1,21 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { CARD_ACTS, CARD_SPOTS, type CardMove } from '../kit';
-import {
-  after,
-  atRiskGB,
-  CARD_CHANGE_S,
-  cardsNow,
-  clipName,
-  CLIP_WORDS,
-  lifeOf,
-  moveFault,
-  offload,
-  stateOf,
-  wordsOf,
-  type ClipParts,
-} from '.';
-import { numberIn } from '../testing';
+import { CARD_ACTS } from '../model/card';
+import { CARD_SPOTS, type CardMove } from '../model';
+import { after, atRiskGB, cardsNow, lifeOf, moveFault, stateOf } from './life';
+import { CARD_CHANGE_S, offload } from './offload';
+import { clipName, CLIP_WORDS, wordsOf, type ClipParts } from './naming';
+import { numberIn } from '../testing/numbers';
 
 const card = { id: 'c', name: 'Card C', nominalGB: 64, usedGB: 0, writeMBs: 30, notes: '', retired: false };
 const move = (act: CardMove['act'], more: Partial<CardMove> = {}, n = 0): CardMove => ({

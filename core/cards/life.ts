@@ -1,4 +1,4 @@
-import type { Card, CardMove, CardSpot } from '../kit';
+import type { Card, CardMove, CardSpot } from '../model';
 
 /** What is on a card, how often it was copied, and where it is. */
 export interface CardLife {

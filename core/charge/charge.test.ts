@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { chargeMinutes } from '../energy';
-import type { Charger, Pack } from '../kit';
-import { chargedShare, CHARGE_EFFICIENCY, ChargeDay, eveningBefore, fullMinutes, shareOn } from '.';
-import { numberIn } from '../testing';
+import type { Charger, Pack } from '../model';
+import { chargedShare, CHARGE_EFFICIENCY, fullMinutes } from './curve';
+import { ChargeDay } from './day';
+import { eveningBefore, shareOn } from './evening';
+import { numberIn } from '../testing/numbers';
 
 const pack = (id: string, more: Partial<Pack> = {}): Pack => ({
   id,

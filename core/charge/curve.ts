@@ -1,5 +1,5 @@
 import { chargeMinutes } from '../energy';
-import type { Charger, Pack } from '../kit';
+import type { Charger, Pack } from '../model';
 
 /** What arrives in a pack of what its charger draws. Own estimate. */
 export const CHARGE_EFFICIENCY = 0.85;

@@ -1,5 +1,5 @@
 import { chargeMinutes } from '../energy';
-import type { Charger, Pack } from '../kit';
+import type { Charger, Pack } from '../model';
 import { CHARGE_EFFICIENCY, chargedShare, fullMinutes } from './curve';
 
 /** A pack on a charger, seconds of whatever clock the day is told by. */

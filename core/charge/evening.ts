@@ -1,5 +1,5 @@
 import { chargeMinutes, selfDischarged } from '../energy';
-import type { Charger, Device, Pack } from '../kit';
+import type { Charger, Device, Pack } from '../model';
 import { ChargeDay, type ChargeRun } from './day';
 
 /** Below this a pack is worth topping up for a shoot. */

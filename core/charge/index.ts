@@ -1,3 +1,3 @@
-export * from './curve';
-export * from './day';
-export * from './evening';
+export { fullMinutes } from './curve';
+export { ChargeDay, type ChargeRun } from './day';
+export { daysBetween, eveningBefore, PACK_CAUTIONS, shareOn, STORAGE_DAYS, STORAGE_SHARES } from './evening';

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { FlownFlight, Pack } from '../kit';
-import { calibrate, FLIGHTS_TO_COUNT, learned, packEnergy, packFaults, usedOf } from '.';
-import { numberIn } from '../testing';
+import type { FlownFlight, Pack } from '../model';
+import { calibrate, FLIGHTS_TO_COUNT, learned, packFaults, usedOf } from './calibrate';
+import { packEnergy } from './pack';
+import { numberIn } from '../testing/numbers';
 
 const pack = (id: string, more: Partial<Pack> = {}): Pack => ({
   id,

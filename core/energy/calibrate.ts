@@ -1,4 +1,4 @@
-import type { FlownFlight, Pack } from '../kit';
+import type { FlownFlight, Pack } from '../model';
 import { groupBy } from '../units';
 import { temperatureFactor } from './pack';
 

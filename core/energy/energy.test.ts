@@ -1,21 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { airDensity, legSeconds, windSpeedAt, type Wind } from '../air';
-import type { AirframeFigures } from '../kit';
+import type { AirframeFigures } from '../model';
 import { fly, moveOf, initialValues } from '../moves';
 import vectors from '../vectors/power.json';
-import {
-  chargeMinutes,
-  hoverCost,
-  legCost,
-  packEnergy,
-  pathEnergy,
-  powerModel,
-  selfDischarged,
-  temperatureFactor,
-  wayHome,
-} from '.';
-import { numberIn } from '../testing';
+import { chargeMinutes, packEnergy, selfDischarged, temperatureFactor } from './pack';
+import { hoverCost, legCost, wayHome } from './leg';
+import { pathEnergy } from './path';
+import { powerModel } from './power';
+import { numberIn } from '../testing/numbers';
 
 const craft = new Map(vectors.craft.map((c) => [c.name, c as AirframeFigures & { name: string }]));
 const plover = craft.get('Plover 720')!;

@@ -1,5 +1,6 @@
-export * from './power';
-export * from './pack';
-export * from './calibrate';
-export * from './leg';
-export * from './path';
+export { learned, packFaults } from './calibrate';
+export { calibrationOf, flyable } from './learn';
+export { hoverCost, legCost, type LegCost, type LegFlyer, NO_LEG, wayHome } from './leg';
+export { chargeMinutes, CRITICAL_SHARE, packEnergy, selfDischarged, temperatureFactor } from './pack';
+export { pathEnergy, type PathEnergy } from './path';
+export { powerModel } from './power';

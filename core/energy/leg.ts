@@ -1,5 +1,6 @@
 import { legSeconds, windSpeedAt, windVector, type Wind } from '../air';
-import { bearingTo, flatLength, found, none, type Result, type Vec3 } from '../units';
+import { bearingTo, flatLength, type Vec3 } from '../geometry';
+import { found, none, type Result } from '../units';
 import type { PowerModel } from './power';
 
 /** What flies a leg: the power model and the speeds it is flown at. */

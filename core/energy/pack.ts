@@ -1,4 +1,4 @@
-import type { Pack } from '../kit';
+import type { Pack } from '../model';
 
 /** Capacity by cell temperature, linear between: [°C, share]. */
 const TEMPERATURE: readonly (readonly [number, number])[] = [

@@ -1,6 +1,6 @@
 import { windVectors, type Wind } from '../air';
 import type { FlownMove } from '../moves';
-import { flatLength } from '../units';
+import { flatLength } from '../geometry';
 import type { PowerModel } from './power';
 
 /** Energy of a path flown in one direction. */

@@ -1,5 +1,5 @@
 import { SEA_LEVEL_DENSITY } from '../air';
-import type { AirframeFigures } from '../kit';
+import type { AirframeFigures } from '../model';
 
 /** Constants of the power model. */
 export const POWER = { inducedShare: 0.65, tipSpeedMs: 70, climbEfficiency: 0.55, gravity: 9.80665 } as const;

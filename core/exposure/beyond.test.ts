@@ -1,33 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  bracketPlan,
-  equivalents,
-  exposureError,
-  exposureSpan,
-  filterStops,
-  flickerSafe,
-  isoSteps,
-  lapseShutter,
-  LOCK_RULES,
-  LONG_SHUTTERS,
-  prepareExposure,
-  regretOf,
-  runnerUpOf,
-  settingEv,
-  shortfallOf,
-  shutterOfAngle,
-  SHUTTERS,
-  solveExposure,
-  solveKnob,
-  spanHolds,
-  stackOf,
-  stillShutter,
-  type ExposureTask,
-  type Exposure,
-  type Knob,
-} from '.';
-import { numberIn } from '../testing';
+import { bracketPlan, lapseShutter, LOCK_RULES, stillShutter } from './stills';
+import { equivalents, shutterOfAngle, solveKnob, stackOf, type Exposure, type Knob } from './quick';
+import { exposureError, filterStops, flickerSafe, settingEv } from './equation';
+import { exposureSpan, spanHolds } from './span';
+import { isoSteps, LONG_SHUTTERS, SHUTTERS } from './series';
+import { prepareExposure, runnerUpOf, solveExposure } from './solve';
+import { regretOf, type ExposureTask } from './regret';
+import { shortfallOf } from './missing';
+import { numberIn } from '../testing/numbers';
 
 const base: ExposureTask = {
   sceneEv100: 14,

@@ -1,23 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/exposure.json';
-import {
-  exposureError,
-  filterStops,
-  flickerSafe,
-  isoSteps,
-  opticalDensity,
-  reasonsFor,
-  regretOf,
-  runnerUpOf,
-  settingEv,
-  shutterAngle,
-  SHUTTERS,
-  solveExposure,
-  whyFor,
-  type ExposureTask,
-} from '.';
-import { numberIn } from '../testing';
+import { exposureError, filterStops, flickerSafe, opticalDensity, settingEv, shutterAngle } from './equation';
+import { isoSteps, SHUTTERS } from './series';
+import { reasonsFor } from './tell';
+import { regretOf, type ExposureTask } from './regret';
+import { runnerUpOf, solveExposure, whyFor } from './solve';
+import { numberIn } from '../testing/numbers';
 
 describe('exposure equation', () => {
   it.each(vectors.settings)('f/$aperture ISO $iso ND $ndStops', (s) => {

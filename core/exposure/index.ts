@@ -1,9 +1,9 @@
-export * from './equation';
-export * from './series';
-export * from './regret';
-export * from './solve';
-export * from './tell';
-export * from './span';
-export * from './missing';
-export * from './quick';
-export * from './stills';
+export { filterStops, shutterAngle } from './equation';
+export { shortfallOf } from './missing';
+export { equivalents, type Exposure, type Knob, shutterOfAngle, solveKnob, stackOf } from './quick';
+export type { ExposureAnswer, ExposureChoice, ExposureTask, FilterChoice, ShutterAim } from './regret';
+export { isoSteps, SHUTTERS } from './series';
+export { prepareExposure, runnerUpOf, solveExposure, whyFor } from './solve';
+export { exposureSpan, type ExposureSpan, spanHolds } from './span';
+export { bracketPlan, lapseShutter, LOCK_RULES, stillShutter } from './stills';
+export { reasonsFor } from './tell';

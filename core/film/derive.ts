@@ -1,27 +1,36 @@
-import type { Aircraft, Kit } from '../kit';
+import type { Aircraft, Kit, FilmInput, FlightPlan, Location, Shot, Subject } from '../model';
 import { groupBy, inOrder, KeyedMemo } from '../units';
-import type { Warning } from '../warnings';
-import { budgetOf, type BudgetFacts } from './budget';
+import { type Warning, placeWarnings, shotWarnings } from '../warnings';
+import { budgetOf, type BudgetFacts } from './totals';
 import type { DerivedShot } from './derived';
-import type { FilmPlan } from './plan';
-import { endOfFlown, loggedOn, PackDay } from './day';
-import { handsOf, type Hands } from './hands';
-import { launchOf } from './launchPoint';
 import {
+  type FilmPlan,
+  endOfFlown,
+  loggedOn,
+  PackDay,
   bearingOf,
   flightFilters,
-  heaviestFilterKg,
-  readingsOf,
-  shotLight,
   type Bearing,
   type FlightFilter,
+  kitAlong,
+  placeDay,
+  placeFacts,
+  packsToFly,
+  type PlaceDay,
+  type PlaceFacts,
+} from '../day';
+import {
+  handsOf,
+  type Hands,
+  readingsOf,
+  shotLight,
   type LitPlace,
   type ShotLight,
-} from './light';
-import { kitAlong, placeDay, placeFacts, packsToFly, type PlaceDay, type PlaceFacts } from './place';
-import { placeWarnings, shotWarnings } from './rules/registry';
-import { shotFacts, type ShotFacts } from './shot';
-import type { FilmInput, FlightPlan, Location, Shot, Subject } from './types';
+  shotFacts,
+  type ShotFacts,
+} from '../shot';
+import { launchOf } from '../location';
+import { heaviestFilterKg } from '../payload';
 
 export interface DerivedFilm extends FilmPlan<DerivedShot> {
   readonly placeWarnings: ReadonlyMap<string, readonly Warning[]>;

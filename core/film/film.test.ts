@@ -3,8 +3,11 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { fillFlights, type FlightRules, type PackSupply, type ShotCost } from '../budget';
 import { powerModel } from '../energy';
 import { NOTHING_ADDED } from '../moves';
-import { deriveFilm, explain, FIGURES, FilmReckoner, type FilmInput, type Shot } from '.';
-import { numberIn } from '../testing';
+import { deriveFilm, FilmReckoner } from './derive';
+import { explain } from '../shot';
+import { FIGURES } from '../shot/figures';
+import type { FilmInput, Shot } from '../model';
+import { numberIn } from '../testing/numbers';
 
 /** The made-up film, loaded at run time: the core itself imports nobody. */
 let film: FilmInput;

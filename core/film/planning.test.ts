@@ -2,30 +2,28 @@ import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { STILL_S } from '../footage';
 import { NOTHING_ADDED, MOVES } from '../moves';
-import { distance } from '../units';
+import { distance } from '../geometry';
 import {
   bandsOf,
-  boardOf,
   clearanceOf,
-  deriveFilm,
   explain,
-  FIGURES,
   footprint,
   freeKnobs,
   layoutOf,
   momentAt,
-  practiceSheet,
-  proposeCoverage,
   solveShot,
   subjectAt,
-  targetNow,
   TARGETS,
   trackOf,
-  type FilmInput,
-  type Shot,
   type ShotParts,
-} from '.';
-import { numberIn } from '../testing';
+} from '../shot';
+import { boardOf } from '../story';
+import { FIGURES } from '../shot/figures';
+import { practiceSheet, proposeCoverage } from '../proposals';
+import { targetNow } from '../shot/solve';
+import type { FilmInput, Shot } from '../model';
+import { deriveFilm } from './derive';
+import { numberIn } from '../testing/numbers';
 
 let film: FilmInput;
 beforeAll(async () => {

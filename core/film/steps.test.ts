@@ -1,8 +1,9 @@
 import { demoFilm } from '@demo';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { deriveFilm, FilmReckoner, type DerivedFilm, type FilmInput, type Shot } from '.';
-import { numberIn } from '../testing';
+import { deriveFilm, FilmReckoner, type DerivedFilm } from './derive';
+import type { FilmInput, Shot } from '../model';
+import { numberIn } from '../testing/numbers';
 
 const film = demoFilm() as unknown as FilmInput;
 const changed = (input: FilmInput, at: number, speedMs: number): FilmInput => ({

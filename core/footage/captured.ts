@@ -1,5 +1,4 @@
 import type { CutSegment } from '../model';
-export type { CutSegment } from '../model';
 import { found, none, type Result } from '../units';
 
 /** Mean speed of a stretch: what a ramp comes to. */

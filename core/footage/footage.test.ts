@@ -1,24 +1,21 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/footage.json';
+import { beatsToSeconds, capturedSeconds, steadySecondsWanted } from './captured';
 import {
-  beatsToSeconds,
-  capturedSeconds,
   lengthForSeconds,
-  panoramaColumns,
   rampProgress,
   rampTimeAt,
   rampTiming,
   speedForSeconds,
-  steadySecondsWanted,
-  takeSeconds,
-  timelapse,
   usableSeconds,
-  type CutStyle,
-} from '.';
-import { fieldOfView, type Aspect } from '../lens';
+} from './ramp';
+import { panoramaColumns, timelapse } from './still';
+import { takeSeconds } from './takes';
+import type { CutStyle, Aspect } from '../model';
+import { fieldOfView } from '../lens';
 import cards from '../vectors/cards.json';
-import { numberIn } from '../testing';
+import { numberIn } from '../testing/numbers';
 
 const value = <T>(r: { ok: true; value: T } | { ok: false; reason: string }): T => {
   if (!r.ok) throw new Error(r.reason);

@@ -1,4 +1,11 @@
-export * from './ramp';
-export * from './captured';
-export * from './takes';
-export * from './still';
+export { beatsToSeconds, capturedSeconds, meanFactor, steadySecondsWanted } from './captured';
+export {
+  lengthForSeconds,
+  rampProgress,
+  rampTimeAt,
+  rampTiming,
+  type RampTiming,
+  speedForSeconds,
+} from './ramp';
+export { panoramaColumns, STILL_S, timelapse } from './still';
+export { takeSeconds, type TakeSeconds } from './takes';

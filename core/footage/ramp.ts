@@ -1,5 +1,4 @@
 import type { CutStyle } from '../model';
-export type { CutStyle } from '../model';
 import { found, none, type Result } from '../units';
 
 /** Timing of a path flown with symmetrical eased starts and stops. */

@@ -1,5 +1,4 @@
 import type { TakeStyle } from '../model';
-export type { TakeStyle } from '../model';
 
 export interface TakePlan {
   readonly takes: number;

@@ -1,5 +1,4 @@
 import type { Aspect } from '../model';
-export type { Aspect } from '../model';
 
 /** Frame shapes a film can be cut in, width : height. */
 export const ASPECT_SIZES: Readonly<Record<Aspect, readonly [width: number, height: number]>> = {

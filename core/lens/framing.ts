@@ -1,4 +1,4 @@
-import { degrees, radians } from '../units';
+import { degrees, radians } from '../geometry';
 
 /** Width (or height) of the frame at a range: 2 R tan(fov/2). Metres. */
 export const frameSpan = (rangeM: number, fovDeg: number): number =>

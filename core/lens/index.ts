@@ -1,5 +1,5 @@
-export * from './aspect';
-export * from './view';
-export * from './framing';
-export * from './project';
-export * from './focus';
+export { aspectRatio } from './aspect';
+export { depthOfField } from './focus';
+export { distanceClass, type DistanceClass, frameFill } from './framing';
+export { type FramePoint, horizonInFrame, projectLine, projectPoint } from './project';
+export { type FieldOfView, fieldOfView } from './view';

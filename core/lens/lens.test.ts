@@ -1,16 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/lens.json';
-import {
-  fieldOfView,
-  frameFill,
-  radiusAndHeight,
-  rangeForFill,
-  depression,
-  distanceClass,
-  type Aspect,
-} from '.';
-import { numberIn } from '../testing';
+import { fieldOfView } from './view';
+import { frameFill, radiusAndHeight, rangeForFill, depression, distanceClass } from './framing';
+import type { Aspect } from '../model';
+import { numberIn } from '../testing/numbers';
 
 describe('field of view', () => {
   it.each(vectors.cases)('$equivalentMm mm at $aspect', (c) => {

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { offset, vec } from '../units';
-import { fieldOfView, horizonInFrame, projectLine, projectPoint, type View } from '.';
-import { numberIn } from '../testing';
+import { offset, vec } from '../geometry';
+import { fieldOfView } from './view';
+import { horizonInFrame, projectLine, projectPoint, type View } from './project';
+import { numberIn } from '../testing/numbers';
 
 const fov = fieldOfView(24, '16:9');
 const project = (view: View, x: number, y: number, z: number) =>

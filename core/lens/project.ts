@@ -1,4 +1,4 @@
-import { radians, type Vec3 } from '../units';
+import { radians, type Vec3 } from '../geometry';
 
 /** Where and how a camera looks; heading and tilt in degrees. */
 export interface View {

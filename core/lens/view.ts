@@ -1,5 +1,6 @@
-import { degrees } from '../units';
-import { ASPECT_SIZES, type Aspect } from './aspect';
+import { degrees } from '../geometry';
+import { ASPECT_SIZES } from './aspect';
+import type { Aspect } from '../model';
 
 /** Diagonal of the 36 × 24 mm frame that equivalent focal lengths refer to, mm. */
 export const FULL_FRAME_DIAGONAL_MM = 43.2666;

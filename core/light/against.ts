@@ -1,4 +1,4 @@
-import { degrees, radians, turnBetween } from '../units';
+import { degrees, radians, turnBetween } from '../geometry';
 import type { SunPosition } from './sun';
 
 export type SunSide = 'front' | 'side' | 'back' | 'none';

@@ -1,9 +1,27 @@
-export * from './clock';
-export * from './sun';
-export * from './windows';
-export * from './scene';
-export * from './sky';
-export * from './against';
-export * from './moon';
-export * from './wishes';
-export * from './kelvin';
+export {
+  angleToSun,
+  axesOf,
+  DOWN_DEG,
+  FLARE_MARGIN_DEG,
+  flares,
+  type Look,
+  sunAlong,
+  type SunAlong,
+  sunSide,
+  type SunSide,
+} from './against';
+export { kelvinFor } from './kelvin';
+export { moonAt, moonPhase, type MoonPhase } from './moon';
+export {
+  lightCurve,
+  type LightPoint,
+  LIT_STOPS,
+  type SceneConditions,
+  sceneLight,
+  type SceneLight,
+  SURFACE_STOPS,
+} from './scene';
+export { skyColour } from './sky';
+export { sunAt, type SunPosition } from './sun';
+export { lampsBurn, LIGHT_DEFINITIONS, lightDay, type LightDay, type LightWindow } from './windows';
+export { BLACK_SKY_DEG, type LightMoment, type Stretch, WISHES, wishMet } from './wishes';

@@ -1,4 +1,4 @@
-import type { Lamps, Sky } from './scene';
+import type { Lamps, Sky } from '../model';
 
 /** A white balance with the reason for it. */
 export interface KelvinAdvice {

@@ -2,24 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { getPosition } from 'suncalc';
 import vectors from '../vectors/light.json';
-import {
-  angleToSun,
-  clearSkyLux,
-  clockText,
-  isZone,
-  lightDay,
-  localDay,
-  localToUtc,
-  luxToEv,
-  minutesOf,
-  modelEv,
-  sceneLight,
-  skyColour,
-  sunAt,
-  sunSide,
-  utcToLocal,
-} from '.';
-import { numberIn } from '../testing';
+import { angleToSun, sunSide } from './against';
+import { clearSkyLux, luxToEv, modelEv, sceneLight } from './scene';
+import { clockText, isZone, localDay, localToUtc, minutesOf } from '../time';
+import { utcToLocal } from '../time/clock';
+import { lightDay } from './windows';
+import { skyColour } from './sky';
+import { sunAt } from './sun';
+import { numberIn } from '../testing/numbers';
 
 describe('sun', () => {
   it.each(vectors.positions)('$lat, $lon at $utc', (p) => {

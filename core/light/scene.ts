@@ -1,5 +1,4 @@
 import type { Lamps, Lit, Sky, Surface } from '../model';
-export { LIT, SURFACES, type Lamps, type Lit, type Sky, type Surface } from '../model';
 /** Clear-sky horizontal illuminance: coefficients of log10 E in x = altitude/90, by altitude. */
 const ILLUMINANCE: readonly {
   readonly fromDeg: number;

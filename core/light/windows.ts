@@ -1,4 +1,4 @@
-import { localDay } from './clock';
+import { localDay } from '../time';
 import { sunAt } from './sun';
 
 /** Sun altitudes that bound each window, deg. Definitions people differ on; a film may change them. */

@@ -1,29 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  angleToSun,
-  axesOf,
-  BLACK_SKY_DEG,
-  flares,
-  kelvinFor,
-  lampsBurn,
-  lightCurve,
-  lightDay,
-  localToUtc,
-  minutesOf,
-  modelEv,
-  moonAt,
-  moonPhase,
-  sceneLight,
-  sceneSpread,
-  sunAlong,
-  sunAt,
-  wishMet,
-  WISHES,
-  type LightMoment,
-  type SceneConditions,
-} from '.';
-import { numberIn } from '../testing';
+import { angleToSun, axesOf, flares, sunAlong } from './against';
+import { BLACK_SKY_DEG, wishMet, WISHES, type LightMoment } from './wishes';
+import { kelvinFor } from './kelvin';
+import { lampsBurn, lightDay } from './windows';
+import { lightCurve, modelEv, sceneLight, sceneSpread, type SceneConditions } from './scene';
+import { localToUtc, minutesOf } from '../time';
+import { moonAt, moonPhase } from './moon';
+import { sunAt } from './sun';
+import { numberIn } from '../testing/numbers';
 
 const MINUTE = 60_000;
 const [LAT, LON, ZONE, DATE] = [43.18, -4.83, 'Europe/Madrid', '2027-05-14'];

@@ -1,8 +1,6 @@
-import type { LightWish } from '../model';
-export { WISH_KINDS, type LightWish } from '../model';
+import type { LightWish, Sky } from '../model';
 import { sunSide, type SunSide } from './against';
 import { lampsBurn, type LightDay, type LightWindow } from './windows';
-import type { Sky } from './scene';
 import type { SunPosition } from './sun';
 
 /** A moment as a wish for light looks at it. */

@@ -47,7 +47,7 @@ export const DeviceSchema = strict({
   hours: above(0, 100, {
     title: 'Lasts',
     unit: 'h',
-    initial: 3,
+    initial: 4,
     description: 'Hours a full charge lasts in use.',
   }),
   chargeMinutes: above(0, 1440, { title: 'Charging time', unit: 'min', initial: 100 }),

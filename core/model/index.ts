@@ -1,27 +1,74 @@
-export * from './schema';
-export * from './kinds';
-export * from './preferences';
-export * from './default-preferences';
-export * from './film';
-export * from './location';
-export * from './subject';
-export * from './shot';
-export * from './camera';
-export * from './aircraft';
-export * from './pack';
-export * from './card';
-export * from './filter';
-export * from './pilot';
-export * from './charger';
-export * from './flight';
-export * from './gear';
-export * from './check';
-export * from './feature';
-export * from './ground';
-export * from './entities';
-export * from './defaults';
-export * from './kit';
-export * from './film-input';
-export * from './semantic';
-export * from './references';
-export * from './initial';
+export {
+  type Ability,
+  type AidKind,
+  type Aircraft,
+  type AirframeFigures,
+  type Handling,
+  HANDLING_NAMES,
+  type HandlingName,
+  SENSE_SIDES,
+} from './aircraft';
+export {
+  type Camera,
+  newCamera,
+  type Profile,
+  PROFILE_SCHOOLS,
+  type ProfileSchool,
+  type RecordingMode,
+} from './camera';
+export { type Card, CARD_SPOTS, type CardAct, type CardMove, type CardSpot } from './card';
+export type { Charger, Device } from './charger';
+export { type Answer, CHECK_MOMENTS, type CheckMoment, type OwnCheck } from './check';
+export { DEFAULT_PREFERENCES } from './default-preferences';
+export { newRow, withDefaults } from './defaults';
+export { type Entity, SCHEMAS } from './entities';
+export type { Feature, FeatureKind, FeatureShape } from './feature';
+export type { FilmInput } from './film-input';
+export type { Aspect, Film } from './film';
+export { type Filter, filterFits, marksOf } from './filter';
+export type { FlightPlan, FlownFlight } from './flight';
+export type { Gear, GearRole } from './gear';
+export { ASSET_LIMIT, ASSET_MIMES, type AssetMime, AssetSchema } from './ground';
+export {
+  ENTITY_KINDS,
+  type EntityKind,
+  EXCHANGE_FORMAT,
+  EXCHANGE_VERSION,
+  isKit,
+  KIT_FORMAT,
+  KIT_KINDS,
+  type KitKind,
+  PLACE_KINDS,
+} from './kinds';
+export type { Kit } from './kit';
+export type { Lamps, Location, LossAction, Reading, Sky, WindTerrain } from './location';
+export type { Pack } from './pack';
+export type { Pilot, Practice } from './pilot';
+export {
+  CARD_POLICIES,
+  type CardPolicy,
+  type CutStyle,
+  type Preferences,
+  type TakeStyle,
+} from './preferences';
+export { REFERENCES } from './references';
+export { DESCRIBING_KEYWORDS, listOf, oneOf, type Stored, strict, uuid, whole } from './schema';
+export { validateSemantics } from './semantic';
+export {
+  type Added,
+  BARE_LENS,
+  type CutSegment,
+  type LightWish,
+  type Lit,
+  type MoveValues,
+  PRIORITIES,
+  type Priority,
+  type RoutePoint,
+  type Shot,
+  STORY_ROLES,
+  type StoryRole,
+  type Surface,
+  type Usage,
+  WISH_KINDS,
+} from './shot';
+export type { Subject, SubjectKind } from './subject';

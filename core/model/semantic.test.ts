@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { validateSemantics, ENTITY_KINDS, isKit, PLACE_KINDS, REFERENCES } from '.';
-import { numberIn } from '@core/testing';
+import { validateSemantics } from './semantic';
+import { ENTITY_KINDS, isKit, PLACE_KINDS } from './kinds';
+import { REFERENCES } from './references';
+import { numberIn } from '../testing/numbers';
 
 const place = (more: object) =>
   validateSemantics('location', { zone: 'Europe/Madrid', date: '2027-05-14', ...more });

@@ -1,5 +1,5 @@
-import { isZone } from '../light';
-import { crossesItself } from '../reach';
+import { isZone } from '../time';
+import { crossesItself } from '../geometry';
 import type { EntityKind } from './kinds';
 
 interface Fault {

@@ -1,4 +1,5 @@
-import { found, offset } from '../units';
+import { found } from '../units';
+import { offset } from '../geometry';
 import { distanceOf, height, reader, turnSense } from './parameters';
 import { lookAlong, tiltTo } from './pose';
 import type { CameraMove, MoveParameter } from './types';

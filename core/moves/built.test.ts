@@ -1,26 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { distance, lengthOf, turnBetween, vec } from '../units';
+import { distance, lengthOf, turnBetween, vec } from '../geometry';
 import footage from '../vectors/footage.json';
 import { context, EASING, flown, subject, value } from './fixtures';
-import {
-  combined,
-  fitSeconds,
-  fly,
-  initialValues,
-  knobsOf,
-  MOVES,
-  moveOf,
-  NOTHING_ADDED,
-  PLAIN_CONTEXT,
-  reversed,
-  solveBy,
-  timingOf,
-  type MoveContext,
-  type MoveShape,
-  type MoveValues,
-} from '.';
-import { numberIn } from '../testing';
+import { combined, NOTHING_ADDED, reversed } from './combine';
+import { fitSeconds } from './fit';
+import { fly } from './flown';
+import { initialValues } from './parameters';
+import { knobsOf, solveBy } from './solve';
+import { MOVES, moveOf } from './registry';
+import { PLAIN_CONTEXT, type MoveContext, type MoveShape } from './types';
+import { timingOf } from './timing';
+import type { MoveValues } from '../model';
+import { numberIn } from '../testing/numbers';
 
 describe('combined moves', () => {
   const added = fc.record({

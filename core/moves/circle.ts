@@ -1,4 +1,5 @@
-import { found, none, offset, radians, type Result } from '../units';
+import { found, none, type Result } from '../units';
+import { offset, radians } from '../geometry';
 import { lookAt } from './pose';
 import type { MoveShape, MoveSubject } from './types';
 

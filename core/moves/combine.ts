@@ -1,6 +1,15 @@
 import type { Added } from '../model';
-export type { Added } from '../model';
-import { bearing, bearingTo, distance, lengthOf, minus, offset, turnBetween, vec, type Vec3 } from '../units';
+import {
+  bearing,
+  bearingTo,
+  distance,
+  lengthOf,
+  minus,
+  offset,
+  turnBetween,
+  vec,
+  type Vec3,
+} from '../geometry';
 import { alongCurve } from './curve';
 import { lookAlong, lookAt, type Pose } from './pose';
 import type { Extent, MoveShape, MoveSubject } from './types';

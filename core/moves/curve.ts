@@ -1,4 +1,4 @@
-import { distance, type Vec3 } from '../units';
+import { distance, type Vec3 } from '../geometry';
 
 export interface CurveLength {
   readonly lengthM: number;

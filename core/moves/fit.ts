@@ -1,6 +1,7 @@
-import { lengthForSeconds, speedForSeconds, type CutStyle } from '../footage';
+import { lengthForSeconds, speedForSeconds } from '../footage';
+import type { CutStyle, MoveValues } from '../model';
 import { found, none, type Result } from '../units';
-import type { CameraMove, Easing, MoveShape, MoveValues } from './types';
+import type { CameraMove, Easing, MoveShape } from './types';
 
 /** Lays the move out for some numbers, everything else as it is. */
 export type LayOut = (values: MoveValues) => Result<MoveShape>;

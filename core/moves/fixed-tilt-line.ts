@@ -1,5 +1,6 @@
-import { levelSpeed } from '../reach';
-import { none, offset } from '../units';
+import { levelSpeed } from '../air';
+import { none } from '../units';
+import { offset } from '../geometry';
 import { distanceOf, fromBearing, height, lengthOf, reader } from './parameters';
 import { lookAlong } from './pose';
 import { straightShape } from './straight';

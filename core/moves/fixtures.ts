@@ -1,5 +1,8 @@
-import { vec, type Result } from '../units';
-import { fly, PLAIN_CONTEXT, type CameraMove, type FlownMove, type MoveContext, type MoveValues } from '.';
+import { vec } from '../geometry';
+import type { Result } from '../units';
+import { fly, type FlownMove } from './flown';
+import { PLAIN_CONTEXT, type CameraMove, type MoveContext } from './types';
+import type { MoveValues } from '../model';
 
 /** What the tests of this room share. */
 export const EASING = { accelMs2: 1, turnAccelDegS2: 8 };

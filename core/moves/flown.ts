@@ -1,5 +1,6 @@
-import type { CutStyle } from '../footage';
-import { distance, found, lengthOf, radians, turnBetween, type Result, type Vec3 } from '../units';
+import type { CutStyle } from '../model';
+import { distance, lengthOf, radians, turnBetween, type Vec3 } from '../geometry';
+import { found, type Result } from '../units';
 import type { Pose } from './pose';
 import { timingOf, type Timing } from './timing';
 import type { Easing, Frames, MoveMark, MoveShape, StickInput } from './types';

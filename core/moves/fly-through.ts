@@ -1,4 +1,5 @@
-import { between, found, none, offset } from '../units';
+import { between, offset } from '../geometry';
+import { found, none } from '../units';
 import { distanceOf, fromBearing, height, reader, speed } from './parameters';
 import { lookAlong } from './pose';
 import { PLAIN_CONTEXT, type CameraMove, type MoveParameter } from './types';

@@ -1,4 +1,5 @@
-import { between, found, offset } from '../units';
+import { between, offset } from '../geometry';
+import { found } from '../units';
 import { distanceOf, fromBearing, height, lengthOf, reader, speed } from './parameters';
 import { lookAlong, tiltTo } from './pose';
 import type { CameraMove, Leg } from './types';

@@ -1,5 +1,6 @@
-import { bearing, bearingTo, offset, type Vec3 } from '../units';
-import type { CameraMove, MoveSubject, MoveValues } from './types';
+import { bearing, bearingTo, offset, type Vec3 } from '../geometry';
+import type { CameraMove, MoveSubject } from './types';
+import type { MoveValues } from '../model';
 
 /** A place on the map by which a move's distance and side can be dragged. */
 export interface Grip {

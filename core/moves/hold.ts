@@ -1,4 +1,5 @@
-import { found, offset } from '../units';
+import { found } from '../units';
+import { offset } from '../geometry';
 import { distanceOf, fromBearing, height, reader } from './parameters';
 import { lookAt } from './pose';
 import type { CameraMove } from './types';

@@ -1,11 +1,19 @@
-export * from './pose';
-export * from './types';
+export { addsNothing, combined, NOTHING_ADDED, reversed } from './combine';
+export { directionFlown } from './direction';
+export { fitSeconds, type LayOut } from './fit';
+export { type FlownMove, fly, type PathSample } from './flown';
+export { gripsOf, withGrip } from './grips';
 export { initialValues } from './parameters';
-export * from './registry';
-export * from './flown';
-export * from './fit';
-export * from './timing';
-export * from './combine';
-export * from './solve';
-export * from './grips';
-export * from './direction';
+export { lookAt, type Pose, tiltTo } from './pose';
+export { moveOf, MOVES } from './registry';
+export { type Knob, knobsOf, LENGTH_KNOB, solveBy } from './solve';
+export { timingOf } from './timing';
+export type {
+  CameraMove,
+  Easing,
+  MoveContext,
+  MoveDirection,
+  MoveParameter,
+  MoveShape,
+  MoveSubject,
+} from './types';

@@ -1,4 +1,4 @@
-import { degrees } from '../units';
+import { degrees } from '../geometry';
 import { circleShape } from './circle';
 import { distanceOf, fromBearing, height, reader, speed, turnSense } from './parameters';
 import type { CameraMove, MoveParameter } from './types';

@@ -1,10 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { distance, lengthOf, offset, turnBetween, vec } from '../units';
+import { distance, lengthOf, offset, turnBetween, vec } from '../geometry';
 import footage from '../vectors/footage.json';
 import { context, EASING, flown, subject, value } from './fixtures';
-import { fitSeconds, fly, gripsOf, initialValues, MOVES, moveOf, withGrip, type CameraMove } from '.';
-import { numberIn } from '../testing';
+import { fitSeconds } from './fit';
+import { fly } from './flown';
+import { gripsOf, withGrip } from './grips';
+import { initialValues } from './parameters';
+import { MOVES, moveOf } from './registry';
+import type { CameraMove } from './types';
+import { numberIn } from '../testing/numbers';
 
 /** Values of a move drawn from a practical part of its own limits; those that describe no path are thrown back. */
 const valuesOf = (move: CameraMove) =>

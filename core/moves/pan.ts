@@ -1,4 +1,5 @@
-import { bearingTo, found, offset } from '../units';
+import { bearingTo, offset } from '../geometry';
+import { found } from '../units';
 import { distanceOf, fromBearing, height, reader, turnSense } from './parameters';
 import { lookAlong, tiltTo } from './pose';
 import type { CameraMove, MoveParameter } from './types';

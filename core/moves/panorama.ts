@@ -1,5 +1,6 @@
 import { panoramaColumns } from '../footage';
-import { bearingTo, found, none, offset } from '../units';
+import { bearingTo, offset } from '../geometry';
+import { found, none } from '../units';
 import { distanceOf, fromBearing, height, reader } from './parameters';
 import { lookAlong, tiltTo } from './pose';
 import { PLAIN_CONTEXT, type CameraMove, type Leg, type MoveParameter } from './types';

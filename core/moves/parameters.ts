@@ -1,4 +1,5 @@
-import type { MoveParameter, MoveValues } from './types';
+import type { MoveParameter } from './types';
+import type { MoveValues } from '../model';
 
 /** Reads a parameter, falling back to its initial value when a stored move lacks it. */
 export const reader =

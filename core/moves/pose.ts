@@ -1,4 +1,4 @@
-import { bearing, bearingTo, degrees, type Vec3 } from '../units';
+import { bearing, bearingTo, degrees, type Vec3 } from '../geometry';
 
 /** Where the camera is and where it looks. Heading is a compass bearing; tilt is 0 level, −90 straight down. */
 export interface Pose {

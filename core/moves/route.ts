@@ -1,4 +1,5 @@
-import { bearingTo, distance, found, none, radians, vec } from '../units';
+import { bearingTo, distance, radians, vec } from '../geometry';
+import { found, none } from '../units';
 import { alongCurve } from './curve';
 import { reader } from './parameters';
 import { lookAlong, lookAt } from './pose';

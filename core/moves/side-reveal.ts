@@ -1,4 +1,5 @@
-import { none, offset } from '../units';
+import { none } from '../units';
+import { offset } from '../geometry';
 import {
   distanceOf,
   fromBearing,

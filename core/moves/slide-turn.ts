@@ -1,4 +1,4 @@
-import { offset } from '../units';
+import { offset } from '../geometry';
 import { distanceOf, fromBearing, height, lengthOf, reader, speed, turnSense } from './parameters';
 import { lookAt } from './pose';
 import { straightShape } from './straight';

@@ -1,5 +1,6 @@
 import { found, none, type Result } from '../units';
-import type { CameraMove, MoveValues } from './types';
+import type { CameraMove } from './types';
+import type { MoveValues } from '../model';
 
 /** A number that may give way: one of the move's own, or its length where that is made up of several. */
 export interface Knob {

@@ -1,4 +1,5 @@
-import { found, offset, type Vec3 } from '../units';
+import { found } from '../units';
+import { offset, type Vec3 } from '../geometry';
 import { alongCurve } from './curve';
 import { distanceOf, fromBearing, height, reader, speed, turnSense, turns } from './parameters';
 import { lookAt } from './pose';

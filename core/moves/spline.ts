@@ -1,4 +1,4 @@
-import { distance, vec, type Vec3 } from '../units';
+import { distance, vec, type Vec3 } from '../geometry';
 
 /** Keeps a centripetal knot interval from vanishing. */
 const LEAST = 1e-4;

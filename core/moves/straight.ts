@@ -1,4 +1,5 @@
-import { between, distance, found, none, type Result, type Vec3 } from '../units';
+import { between, distance, type Vec3 } from '../geometry';
+import { found, none, type Result } from '../units';
 import { lookAlong, lookAt, tiltTo, type Pose } from './pose';
 import type { MoveShape, MoveSubject } from './types';
 

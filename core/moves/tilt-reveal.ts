@@ -1,4 +1,5 @@
-import { bearingTo, found, none, offset } from '../units';
+import { bearingTo, offset } from '../geometry';
+import { found, none } from '../units';
 import { distanceOf, fromBearing, height, reader } from './parameters';
 import { lookAlong, tiltTo } from './pose';
 import type { CameraMove, MoveParameter } from './types';

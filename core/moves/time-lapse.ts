@@ -1,5 +1,6 @@
 import { timelapse } from '../footage';
-import { between, distance, found, none, offset } from '../units';
+import { between, distance, offset } from '../geometry';
+import { found, none } from '../units';
 import { distanceOf, fromBearing, height, reader, turnSense } from './parameters';
 import { lookAt } from './pose';
 import { PLAIN_CONTEXT, type CameraMove, type MoveParameter } from './types';

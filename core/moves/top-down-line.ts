@@ -1,4 +1,4 @@
-import { offset } from '../units';
+import { offset } from '../geometry';
 import { fromBearing, height, lengthOf, reader, speed } from './parameters';
 import { lookAlong } from './pose';
 import { straightShape } from './straight';

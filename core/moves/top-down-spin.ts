@@ -1,4 +1,4 @@
-import { vec } from '../units';
+import { vec } from '../geometry';
 import { fromBearing, height, reader, speed, turnSense } from './parameters';
 import { lookAlong } from './pose';
 import { straightShape } from './straight';

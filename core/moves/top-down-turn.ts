@@ -1,4 +1,5 @@
-import { found, vec } from '../units';
+import { found } from '../units';
+import { vec } from '../geometry';
 import { fromBearing, height, reader, turnSense } from './parameters';
 import { lookAlong } from './pose';
 import type { CameraMove, MoveParameter } from './types';

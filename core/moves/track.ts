@@ -1,4 +1,5 @@
-import { found, offset, type Vec3 } from '../units';
+import { found } from '../units';
+import { offset, type Vec3 } from '../geometry';
 import { distanceOf, height, lengthOf, reader, speed, turnSense } from './parameters';
 import { lookAt } from './pose';
 import type { CameraMove } from './types';

@@ -1,6 +1,6 @@
 import type { MoveValues, RoutePoint, StoryRole } from '../model';
-export type { MoveValues, RoutePoint, StoryRole } from '../model';
-import type { Quantity, Result, Vec3 } from '../units';
+import type { Quantity, Result } from '../units';
+import type { Vec3 } from '../geometry';
 import type { Pose } from './pose';
 
 export type StickInput = 'throttle' | 'forward' | 'sideways' | 'yaw' | 'tilt' | 'zoom';

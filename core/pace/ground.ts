@@ -1,4 +1,4 @@
-import { degrees, radians } from '../units';
+import { degrees, radians } from '../geometry';
 
 export type FlightDirection = 'forward' | 'lateral';
 

@@ -1,3 +1,2 @@
-export * from './ground';
-export * from './moving';
-export * from './band';
+export { blurPixels, PACE_BANDS, paceBand, type PaceBand, STROBE_CROSSING_S } from './band';
+export { movePace, type MovePace } from './moving';

@@ -1,5 +1,5 @@
 import type { PathSample } from '../moves';
-import { degrees, flatLength, radians, type Vec3 } from '../units';
+import { degrees, flatLength, radians, type Vec3 } from '../geometry';
 import { edgeDepression } from './ground';
 
 const cross = (a: Vec3, b: Vec3): Vec3 => ({

@@ -1,10 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/pace.json';
-import { fieldOfView, type Aspect } from '../lens';
+import { fieldOfView } from '../lens';
+import type { Aspect } from '../model';
 import type { PathSample } from '../moves';
-import { blurPixels, edgeRates, groundPace, paceBand, speedForEdgeCrossing, type FlightDirection } from '.';
-import { numberIn } from '../testing';
+import { blurPixels, paceBand } from './band';
+import { edgeRates } from './moving';
+import { groundPace, speedForEdgeCrossing, type FlightDirection } from './ground';
+import { numberIn } from '../testing/numbers';
 
 const of = (c: (typeof vectors.cases)[number]) => {
   const fov = fieldOfView(c.equivalentMm, c.aspect as Aspect);

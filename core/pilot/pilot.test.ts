@@ -1,8 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Practice } from '../kit';
-import { EXPECTED_RATE, keeperRate, levelOf, recordOf, takesFor, TRIES_COUNTED, WANTED_CHANCE } from '.';
-import { numberIn } from '../testing';
+import type { Practice } from '../model';
+import {
+  EXPECTED_RATE,
+  keeperRate,
+  levelOf,
+  recordOf,
+  takesFor,
+  TRIES_COUNTED,
+  WANTED_CHANCE,
+} from './level';
+import { numberIn } from '../testing/numbers';
 
 const pilot = { id: 'a', name: 'A', levels: { orbit: 2 }, notes: '', retired: false };
 const drill = (

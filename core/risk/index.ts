@@ -1,2 +1,3 @@
-export * from './types';
-export * from './simulate';
+export { riskDay, withPackMore, withTakeLess } from './chances';
+export { simulate } from './simulate';
+export type { RiskAnswer, RiskDay } from './types';

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { describe, expect, it } from 'vitest';
-import { simulate, type RiskDay, type RiskShot } from '.';
-import { numberIn } from '../testing';
+import { simulate } from './simulate';
+import type { RiskDay, RiskShot } from './types';
+import { numberIn } from '../testing/numbers';
 
 const seeded = (seed: number): (() => number) => {
   const rng = xoroshiro128plus(seed);

@@ -1,9 +1,8 @@
-import { areaOf, areaSolid, lineSolid, topAt, type Solid, type Spot } from '../reach';
+import { areaOf, type Spot, vec, type Vec3 } from '../geometry';
+import { areaSolid, lineSolid, topAt, type Solid } from '../clearance';
 import { stepOver, type Ground } from '../terrain';
-import { vec, type Vec3 } from '../units';
 import { featureWords } from './kinds';
 import type { Feature } from '../model';
-export type { Feature } from '../model';
 import { groundAt, spotsOf } from './spots';
 
 /** How far the top of a side may lie off the straight line between two kept corners, m. */

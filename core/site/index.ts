@@ -1,5 +1,5 @@
-export * from './kinds';
-export * from './feature';
-export * from './spots';
-export * from './measure';
-export * from './pins';
+export { solidOf } from './feature';
+export { FEATURE_KINDS, featureWords, isFeatureKind } from './kinds';
+export { lengthAlong, measureOf } from './measure';
+export { type Pin, pinned } from './pins';
+export { groundAt, onGround, spotsOf } from './spots';

@@ -1,5 +1,4 @@
 import type { FeatureKind, FeatureShape } from '../model';
-export type { FeatureKind, FeatureShape } from '../model';
 
 /** A kind of thing on the plan: how it is drawn, what it carries, what it means to a flight. One entry each, one list. */
 export interface FeatureWords {

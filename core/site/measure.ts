@@ -1,6 +1,5 @@
-import { areaOf, type Spot } from '../reach';
+import { areaOf, type Spot, bearingTo, vec } from '../geometry';
 import type { Ground } from '../terrain';
-import { bearingTo, vec } from '../units';
 import { groundAt } from './spots';
 
 /** What is measured on the plan: length of the way, area inside it when it closes, bearing and rise from first to last. */

@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { LEVEL_GROUND, packHeights, unpackHeights } from '../terrain';
-import { FEATURE_KINDS, featureWords, isFeatureKind, measureOf, pinned } from '.';
-import { numberIn } from '../testing';
+import { FEATURE_KINDS, featureWords, isFeatureKind } from './kinds';
+import { measureOf } from './measure';
+import { pinned } from './pins';
+import { numberIn } from '../testing/numbers';
 
 const metre = numberIn(-500, 500);
 

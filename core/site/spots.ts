@@ -1,6 +1,5 @@
-import type { Spot } from '../reach';
+import { type Spot, vec, type Vec3 } from '../geometry';
 import type { Ground } from '../terrain';
-import { vec, type Vec3 } from '../units';
 
 /** Places of a drawn thing. */
 export const spotsOf = (feature: {

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Handling } from '../kit';
-import { AT_REST, calmestSticks, curveAt, held, lagOf } from '.';
-import { numberIn } from '../testing';
+import type { Handling } from '../model';
+import { AT_REST, calmestSticks, curveAt, held, lagOf } from './stick-profile';
+import { numberIn } from '../testing/numbers';
 
 const share = numberIn(0, 1);
 const stick = numberIn(-1, 1);

@@ -1,5 +1,6 @@
 export { directionFlown } from '../moves';
-import type { MoveDirection, StoryRole } from '../moves';
+import type { MoveDirection } from '../moves';
+import type { StoryRole } from '../model';
 
 /** What a direction does to the one who watches. */
 export const FEELS: Readonly<Record<MoveDirection, string>> = {

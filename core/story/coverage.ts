@@ -1,4 +1,4 @@
-import type { MoveValues, StoryRole } from '../moves';
+import type { MoveValues, StoryRole } from '../model';
 
 /** Measures a set is sized by. */
 export interface CoverageSubject {

@@ -1,5 +1,6 @@
-export * from './variety';
-export * from './simpler';
-export * from './usage';
-export * from './board';
-export * from './coverage';
+export { coverageSet, type CoverageShot } from './coverage';
+export { placeVariety } from './location-variety';
+export { simplerMove } from './simpler';
+export { boardOf, type BoardPlace } from './storyboard';
+export { onlyUse, USE_WORDS, useOf } from './usage';
+export type { Lack } from './variety';

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { initialValues, moveOf, MOVES } from '../moves';
-import { vec } from '../units';
-import { heightClass, JUDGED_FROM, readVariety, simplerMove, type VarietyShot } from '.';
+import { vec } from '../geometry';
+import { heightClass, JUDGED_FROM, readVariety, type VarietyShot } from './variety';
+import { simplerMove } from './simpler';
 
 const shot = fc.record<VarietyShot>({
   lens: fc.constantFrom('wide', 'normal', 'long'),

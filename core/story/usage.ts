@@ -1,5 +1,4 @@
 import type { Usage } from '../model';
-export type { Usage } from '../model';
 
 export type Use = 'commercial' | 'editorial' | 'after-release';
 

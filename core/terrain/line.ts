@@ -1,4 +1,4 @@
-import { vec, type Vec3 } from '../units';
+import { vec, type Vec3 } from '../geometry';
 import { stepOver, type Ground } from './ground';
 
 /** Radius of the earth over 1 less the usual bending of light, m: a line of sight rises by d²/(2R) over the ground. */

@@ -1,4 +1,4 @@
-import type { Vec3 } from '../units';
+import type { Vec3 } from '../geometry';
 import { extentOf, type HeightGrid } from './grid';
 import { sunkM } from './line';
 

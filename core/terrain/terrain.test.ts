@@ -1,24 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { vec } from '../units';
-import {
-  contoursOf,
-  extentOf,
-  groundHides,
-  groundOf,
-  heightIn,
-  hillshade,
-  profileOf,
-  rangeOf,
-  readAsciiGrid,
-  SEEN,
-  seenFrom,
-  slopeAt,
-  sunkM,
-  toLocalGrid,
-  type HeightGrid,
-} from '.';
-import { numberIn } from '../testing';
+import { vec } from '../geometry';
+import { contoursOf } from './contours';
+import { extentOf, heightIn, rangeOf, type HeightGrid } from './grid';
+import { groundHides, profileOf, sunkM } from './line';
+import { groundOf } from './ground';
+import { hillshade, slopeAt } from './shade';
+import { readAsciiGrid } from './ascii';
+import { SEEN, seenFrom } from './seen';
+import { toLocalGrid } from './resample';
+import { numberIn } from '../testing/numbers';
 
 /** A raster from a formula. */
 const gridOf = (

@@ -1,8 +1,17 @@
-export * from './angle';
-export * from './vector';
-export * from './result';
-export * from './figure';
-export * from './memo';
-export * from './format';
-export * from './local';
-export * from './group';
+export { type Quantity, type Sum, term, type Term } from './figure';
+export {
+  counted,
+  digitsOf,
+  fromShown,
+  toShown,
+  UNIT_SYSTEMS,
+  unitOf,
+  type UnitSystem,
+  write,
+  writeClock,
+  writeShutter,
+  writeText,
+} from './format';
+export { groupBy, inOrder } from './group';
+export { KeyedMemo } from './memo';
+export { found, none, type Result } from './result';

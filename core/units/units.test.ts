@@ -1,23 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  bearing,
-  bearingTo,
-  fromLocal,
-  fromShown,
-  KeyedMemo,
-  offset,
-  toLocal,
-  toShown,
-  turnBetween,
-  vec,
-  write,
-  writeClock,
-  writeShutter,
-  writeText,
-  type Quantity,
-} from '.';
-import { numberIn } from '../testing';
+import { bearing, bearingTo, fromLocal, offset, toLocal, turnBetween, vec } from '../geometry';
+import { fromShown, toShown, write, writeClock, writeShutter, writeText } from './format';
+import { KeyedMemo } from './memo';
+import type { Quantity } from './figure';
+import { numberIn } from '../testing/numbers';
 
 const number = numberIn(-1e5, 1e5);
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bySeverity, worst, type Severity, type Warning } from '.';
+import { bySeverity, worst, type Severity, type Warning } from './types';
 
 const warning = (severity: Severity, n: number): Warning => ({
   code: `w${n}`,

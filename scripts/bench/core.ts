@@ -1,5 +1,8 @@
 import { demoFilm } from '../../demo';
-import { deriveFilm, FilmReckoner, shotFacts, type FilmInput, type ShotParts } from '../../core/film';
+import { deriveFilm } from '../../core/film/derive';
+import { FilmReckoner } from '@core/film';
+import { shotFacts, type ShotParts } from '@core/shot';
+import type { FilmInput } from '@core/model';
 import { ms, report, spread } from './figures';
 import { runLight } from './light';
 import { runPlan } from './plan';

@@ -1,16 +1,9 @@
-import {
-  deriveFilm,
-  lightJob,
-  lightWarnings,
-  readingsOf,
-  shotWindow,
-  sunMinutes,
-  weighDates,
-  type FilmInput,
-  type LightJob,
-  type LitPlace,
-  type PlaceFacts,
-} from '../../core/film';
+import { deriveFilm } from '../../core/film/derive';
+import { lightJob, shotWindow, sunMinutes, weighDates, type LightJob } from '@core/light-timeline';
+import { lightWarnings } from '@core/warnings';
+import { readingsOf, type LitPlace } from '@core/shot';
+import type { FilmInput } from '@core/model';
+import type { PlaceFacts } from '@core/day';
 import { ms, report, spread } from './figures';
 
 /** Every slate of a film over the minutes of its window: the best setting, the light it wants, the sun against the lens. */

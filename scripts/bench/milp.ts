@@ -1,5 +1,5 @@
 import loadHighs from 'highs';
-import type { PlanProblem, Way } from '../../core/plan';
+import type { PlanProblem, Way } from '../../core/scheduler/types';
 
 /** A flight found by trying every order and direction: what it costs, and when it may be launched. */
 interface Column {

@@ -1,8 +1,13 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { problemOf, type WorkedProblem } from '../../core/plan/fixtures';
-import { FilmReckoner, moveShot, withChanges, type FilmInput } from '../../core/film';
-import { planExactly, searchPlan, type DayPlan } from '../../core/plan';
-import { simulate } from '../../core/risk';
+import { problemOf, type WorkedProblem } from '../../core/scheduler/fixtures';
+import { FilmReckoner } from '@core/film';
+import { moveShot } from '@core/day';
+import { withChanges } from '@core/scheduler';
+import type { FilmInput } from '@core/model';
+import { planExactly } from '../../core/scheduler/exact';
+import { searchPlan } from '../../core/scheduler/search';
+import type { DayPlan } from '../../core/scheduler/day';
+import { simulate } from '@core/risk';
 import { byTrial, milp } from './milp';
 import { ms, report, spread } from './figures';
 

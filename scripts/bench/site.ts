@@ -1,10 +1,13 @@
 import { demoFilm } from '../../demo';
 import { demoRaster, viaductGround } from '../../demo/ground';
-import { sceneOf, siteShot, siteWarnings, type FilmInput, type ShotParts } from '../../core/film';
-import { nearestAlong } from '../../core/reach';
-import { featureWords, type Feature } from '../../core/site';
-import { groundOf, seenFrom, type HeightGrid } from '../../core/terrain';
-import { vec } from '../../core/units';
+import { sceneOf, siteShot } from '@core/location';
+import { siteWarnings } from '@core/warnings';
+import type { FilmInput, Feature } from '@core/model';
+import type { ShotParts } from '@core/shot';
+import { nearestAlong } from '@core/clearance';
+import { featureWords } from '@core/site';
+import { groundOf, seenFrom, type HeightGrid } from '@core/terrain';
+import { vec } from '@core/geometry';
 import { ms, report, spread } from './figures';
 
 const times = (rounds: number, act: () => void): number[] => {

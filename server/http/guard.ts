@@ -1,6 +1,6 @@
 import { isIP } from 'node:net';
 import type { Request, RequestHandler } from 'express';
-import { ASSET_MIMES } from '@contract';
+import { ASSET_MIMES } from '@core/model';
 import helmet from 'helmet';
 import { HttpProblem } from './problem';
 

@@ -1,7 +1,7 @@
 import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ENTITY_KINDS, type EntityKind } from '@contract';
+import { ENTITY_KINDS, type EntityKind } from '@core/model';
 import type { Sequelize } from 'sequelize';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase, read } from '../database';

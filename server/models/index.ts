@@ -1,4 +1,5 @@
-import type { AnyRow, EntityKind, LoggedChange } from '@contract';
+import type { AnyRow, LoggedChange } from '@contract';
+import type { EntityKind } from '@core/model';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { read } from '../database';
 import { TABLES } from './tables';

@@ -1,4 +1,4 @@
-import type { EntityKind } from '@contract';
+import type { EntityKind } from '@core/model';
 
 /** Which fields of a thing are columns of their own; the rest is its JSON body. */
 export const TABLES: Readonly<

@@ -1,4 +1,5 @@
-import { ASSET_LIMIT, ASSET_MIMES, FilmFileSchema, KitFileSchema, openApi } from '@contract';
+import { ASSET_LIMIT, ASSET_MIMES } from '@core/model';
+import { FilmFileSchema, KitFileSchema, openApi } from '@contract';
 import express, { Router } from 'express';
 import { checkBatch, checkFilmFile } from '../services/checks';
 import { HttpProblem } from '../http/problem';

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { ASSET_LIMIT, ASSET_MIMES, type AssetMime } from '@contract';
+import { ASSET_LIMIT, ASSET_MIMES, type AssetMime } from '@core/model';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { read } from '../database';
 import { HttpProblem } from '../http/problem';

@@ -1,16 +1,13 @@
 import {
   BatchSchema,
-  validateSemantics,
-  withDefaults,
   ENTITIES,
-  ENTITY_KINDS,
   FilmFileSchema,
   sayFaults,
   type Batch,
-  type EntityKind,
   type FieldFault,
   type FilmFile,
 } from '@contract';
+import { validateSemantics, withDefaults, ENTITY_KINDS, type EntityKind } from '@core/model';
 import type { ValidateFunction } from 'ajv';
 import { newValidator } from '../../contract/validator';
 import { HttpProblem } from '../http/problem';

@@ -4,14 +4,9 @@ import {
   KIT_FORMAT,
   KIT_KINDS,
   PLACE_KINDS,
-  type AnyRow,
-  type Batch,
-  type Change,
   type EntityKind,
-  type FilmFile,
-  type KitFile,
-  type LoggedChange,
-} from '@contract';
+} from '@core/model';
+import type { AnyRow, Batch, Change, FilmFile, KitFile, LoggedChange } from '@contract';
 import { v4 as uuid } from 'uuid';
 import { read } from '../database';
 import { HttpProblem } from '../http/problem';

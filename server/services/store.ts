@@ -1,5 +1,5 @@
-import type { AnyRow, Batch, Change, Conflict, EntityKind, LoggedChange } from '@contract';
-import { REFERENCES } from '@contract';
+import type { AnyRow, Batch, Change, Conflict, LoggedChange } from '@contract';
+import { type EntityKind, REFERENCES } from '@core/model';
 import pLimit from 'p-limit';
 import type { Sequelize } from 'sequelize';
 import { inTransaction, read } from '../database';

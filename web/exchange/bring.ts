@@ -1,4 +1,4 @@
-import { ASSET_LIMIT, type Entity } from '@contract';
+import { ASSET_LIMIT, type Entity } from '@core/model';
 import { packHeights, type HeightGrid } from '@core/terrain';
 import { found, none, type Result } from '@core/units';
 import { transfer, wrap } from 'comlink';

@@ -6,9 +6,9 @@ import {
   withDefaults,
   type Entity,
   type EntityKind,
-  type KitFile,
   type KitKind,
-} from '@contract';
+} from '@core/model';
+import type { KitFile } from '@contract';
 import { found, none, type Result } from '@core/units';
 
 type KitLists = KitFile['kit'];

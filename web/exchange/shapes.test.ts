@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { describe, expect, it } from 'vitest';
-import type { Entity } from '@contract';
+import type { Entity } from '@core/model';
 import { FEATURE_KINDS } from '@core/site';
 import { formatOf, outgoing, readShapes, writeShapes, type ShapeFormat } from './shapes';
 

@@ -1,7 +1,7 @@
-import type { Entity } from '@contract';
-import { crossesItself } from '@core/reach';
-import { featureWords, isFeatureKind, type FeatureKind, type FeatureShape } from '@core/site';
-import { found, fromLocal, none, toLocal, type Result } from '@core/units';
+import type { Entity, FeatureKind, FeatureShape } from '@core/model';
+import { crossesItself, fromLocal, toLocal } from '@core/geometry';
+import { featureWords, isFeatureKind } from '@core/site';
+import { found, none, type Result } from '@core/units';
 import Feature from 'ol/Feature.js';
 import GeoJSON from 'ol/format/GeoJSON.js';
 import GPX from 'ol/format/GPX.js';

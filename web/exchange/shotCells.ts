@@ -1,4 +1,4 @@
-import type { Entity } from '@contract';
+import type { Entity } from '@core/model';
 import { plainMove } from '../stores/newShot';
 
 type Shot = Entity<'shot'>;

@@ -1,17 +1,8 @@
-import type { Entity } from '@contract';
+import { type Entity, validateSemantics, KIT_KINDS, type EntityKind, type KitKind } from '@core/model';
 import { newValidator } from '../../contract/validator';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import {
-  validateSemantics,
-  ENTITIES,
-  KIT_KINDS,
-  KitFileSchema,
-  sayFaults,
-  type EntityKind,
-  type FilmFile,
-  type KitKind,
-} from '@contract';
+import { ENTITIES, KitFileSchema, sayFaults, type FilmFile } from '@contract';
 import { kitFile, KIT_LISTS, readKitFile } from './kitFile';
 import { secondsIn, withCells } from './shotCells';
 import { MOST_ROWS, readTable, writeTable, type Names, type TableBase } from './tables';

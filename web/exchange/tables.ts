@@ -1,4 +1,4 @@
-import { PRIORITIES, SCHEMAS, STORY_ROLES, type Entity, type EntityKind } from '@contract';
+import { PRIORITIES, SCHEMAS, STORY_ROLES, type Entity, type EntityKind } from '@core/model';
 import { MOVES } from '@core/moves';
 import { found, none, type Result } from '@core/units';
 import Papa from 'papaparse';

@@ -15,7 +15,7 @@ import {
 import { filterNameOf } from './names';
 import { roundBounds, roundTimes } from './ticks';
 import { demoFilm } from '../../demo';
-import type { Filter } from '@core/kit';
+import type { Filter } from '@core/model';
 
 const QUANTITIES: readonly Quantity[] = [
   'metres',

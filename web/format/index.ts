@@ -1,4 +1,5 @@
-import { WISHES, type LightWish } from '@core/light';
+import { WISHES } from '@core/light';
+import type { LightWish } from '@core/model';
 import { writeShutter, type Quantity, type UnitSystem } from '@core/units';
 
 export {

@@ -1,4 +1,4 @@
-import type { Filter } from '@core/kit';
+import type { Filter } from '@core/model';
 
 /** A stored thing as a person knows it, by the first of its states that has a title or a name. */
 export const thingNameOf = (...states: readonly (Readonly<Record<string, unknown>> | null)[]): string =>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { footprint, type ShotFacts, type Subject } from '@core/film';
+import { footprint, type ShotFacts } from '@core/shot';
+import type { Subject } from '@core/model';
 import { aspectRatio, horizonInFrame, projectLine, projectPoint, type FramePoint } from '@core/lens';
 import { computed } from 'vue';
 import { line } from './drawing';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Severity } from '@core/film';
+import type { Severity } from '@core/warnings';
 
 defineProps<{ severity: Severity | null }>();
 const WORDS = { stop: 'Stop', care: 'Take care', note: 'Note' } as const;

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { footprint, type DerivedShot, type Subject } from '@core/film';
+import { footprint } from '@core/shot';
+import type { DerivedShot } from '@core/film';
+import type { Subject } from '@core/model';
 import { writeText } from '@core/units';
 import { computed } from 'vue';
 import { useReckoning } from '../stores/reckoning';

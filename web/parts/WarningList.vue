@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Warning } from '@core/film';
+import type { Warning } from '@core/warnings';
 import MarkSign from './MarkSign.vue';
 import { useActs } from '../stores/acts';
 

@@ -1,5 +1,5 @@
 import type { FlownMove, MoveSubject } from '@core/moves';
-import type { Vec3 } from '@core/units';
+import type { Vec3 } from '@core/geometry';
 
 export interface Spot {
   readonly x: number;

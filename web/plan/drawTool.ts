@@ -1,4 +1,4 @@
-import type { FeatureKind, FeatureShape } from '@core/site';
+import type { FeatureKind, FeatureShape } from '@core/model';
 import type { Geometry } from 'ol/geom.js';
 import { Draw } from 'ol/interaction.js';
 import type { Style } from 'ol/style.js';

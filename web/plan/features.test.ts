@@ -1,6 +1,8 @@
 import { demoFilm } from '../../demo';
-import { deriveFilm, type DerivedShot, type FilmInput } from '@core/film';
-import { toLocal } from '@core/units';
+import { deriveFilm } from '../../core/film/derive';
+import type { DerivedShot } from '@core/film';
+import type { FilmInput } from '@core/model';
+import { toLocal } from '@core/geometry';
 import fc from 'fast-check';
 import type { Point, Polygon } from 'ol/geom.js';
 import { transform } from 'ol/proj.js';
@@ -20,7 +22,7 @@ import {
 import { lineOf } from './lines';
 import { localProjection } from './projection';
 import { drawnOf } from './styles';
-import { numberIn } from '@core/testing';
+import { numberIn } from '../../core/testing/numbers';
 
 const film = demoFilm() as FilmInput;
 const derived = deriveFilm(film);

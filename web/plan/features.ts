@@ -1,5 +1,7 @@
-import { footprint, type DerivedShot, type Subject } from '@core/film';
-import { featureWords, type Feature as Thing } from '@core/site';
+import { footprint } from '@core/shot';
+import type { DerivedShot } from '@core/film';
+import type { Subject, Feature as Thing } from '@core/model';
+import { featureWords } from '@core/site';
 import type { Contour } from '@core/terrain';
 import Feature from 'ol/Feature.js';
 import { LineString, MultiLineString, MultiPolygon, Point, Polygon, type Geometry } from 'ol/geom.js';

@@ -1,4 +1,5 @@
-import { flyLayout, layoutOf, type DerivedShot, type ShotFacts } from '@core/film';
+import { flyLayout, layoutOf, type ShotFacts } from '@core/shot';
+import type { DerivedShot } from '@core/film';
 
 const FINE = 96;
 const known = new WeakMap<ShotFacts, number[][]>();

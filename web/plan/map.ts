@@ -1,5 +1,5 @@
-import type { DerivedShot, Subject } from '@core/film';
-import type { Feature as Thing } from '@core/site';
+import type { DerivedShot } from '@core/film';
+import type { Subject, Feature as Thing } from '@core/model';
 import type { Contour } from '@core/terrain';
 import Collection from 'ol/Collection.js';
 import type Feature from 'ol/Feature.js';

@@ -1,4 +1,4 @@
-import { toLocal } from '@core/units';
+import { toLocal } from '@core/geometry';
 import type { MultiPolygon as Shores } from 'geojson';
 import Feature from 'ol/Feature.js';
 import { MultiLineString } from 'ol/geom.js';

@@ -1,4 +1,4 @@
-import { fromLocal, toLocal } from '@core/units';
+import { fromLocal, toLocal } from '@core/geometry';
 import { addCoordinateTransforms, addProjection, get, Projection } from 'ol/proj.js';
 
 /** Metres east and north of a place's origin, as a projection of the map. */

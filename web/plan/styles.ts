@@ -1,4 +1,5 @@
-import { featureWords, type Feature } from '@core/site';
+import { featureWords } from '@core/site';
+import type { Feature } from '@core/model';
 import type { FeatureLike } from 'ol/Feature.js';
 import { MultiPoint, Point, type Geometry, type LineString, type Polygon } from 'ol/geom.js';
 import type ImageStyle from 'ol/style/Image.js';

@@ -1,10 +1,10 @@
-import type { DerivedShot, Subject } from '@core/film';
+import type { DerivedShot } from '@core/film';
+import type { Subject, Feature } from '@core/model';
 import { aspectRatio } from '@core/lens';
 import { skyColour, type SunPosition } from '@core/light';
 import type { Pose } from '@core/moves';
-import type { Feature } from '@core/site';
 import { LEVEL_GROUND } from '@core/terrain';
-import type { Vec3 } from '@core/units';
+import type { Vec3 } from '@core/geometry';
 import {
   AmbientLight,
   BackSide,

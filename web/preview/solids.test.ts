@@ -1,5 +1,6 @@
-import { depthOf, type Subject, type SubjectKind } from '@core/film';
-import { groundAt, spotsOf, type Feature } from '@core/site';
+import { depthOf } from '@core/shot';
+import type { Subject, SubjectKind, Feature } from '@core/model';
+import { groundAt, spotsOf } from '@core/site';
 import { groundOf, heightIn, LEVEL_GROUND, type HeightGrid } from '@core/terrain';
 import fc from 'fast-check';
 import { Box3, Texture, Vector3, type Object3D } from 'three';
@@ -9,7 +10,7 @@ import { SUBJECT_WORDS } from '../format';
 import { relief } from './relief';
 import { gapFrame, solidOf, wall } from './solids';
 import { standing } from './standing';
-import { numberIn } from '@core/testing';
+import { numberIn } from '../../core/testing/numbers';
 
 const film = demoFilm();
 const KINDS = Object.keys(SUBJECT_WORDS) as SubjectKind[];

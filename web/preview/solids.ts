@@ -1,4 +1,5 @@
-import { depthOf, type Subject, type SubjectKind } from '@core/film';
+import { depthOf } from '@core/shot';
+import type { Subject, SubjectKind } from '@core/model';
 import {
   BoxGeometry,
   ConeGeometry,

@@ -1,4 +1,5 @@
-import { featureWords, groundAt, spotsOf, type Feature } from '@core/site';
+import { featureWords, groundAt, spotsOf } from '@core/site';
+import type { Feature } from '@core/model';
 import type { Ground } from '@core/terrain';
 import {
   BoxGeometry,

@@ -1,6 +1,7 @@
-import { counted } from '@core/units';
-import type { Entity } from '@contract';
-import { inOrder, type Cure, type Lack, type Shot as CoreShot } from '@core/film';
+import { counted, inOrder } from '@core/units';
+import type { Entity, Shot as CoreShot } from '@core/model';
+import type { Cure } from '@core/warnings';
+import type { Lack } from '@core/story';
 import { moveOf } from '@core/moves';
 import { v4 as uuid } from 'uuid';
 import { useBulk } from './bulk';

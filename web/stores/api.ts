@@ -1,4 +1,5 @@
-import type { AnyRow, Batch, Conflict, EntityKind, FieldFault, LoggedChange, Problem } from '@contract';
+import type { AnyRow, Batch, Conflict, FieldFault, LoggedChange, Problem } from '@contract';
+import type { EntityKind } from '@core/model';
 
 /** The server answered with a problem document. */
 export class ApiProblem extends Error {

@@ -1,4 +1,6 @@
-import { weighFlights, type FilmInput, type FlightChange, type FlightsWeighed } from '@core/film';
+import { weighFlights, type FlightsWeighed } from '@core/proposals';
+import type { FilmInput } from '@core/model';
+import type { FlightChange } from '@core/day';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
 import { useFilm } from './film';

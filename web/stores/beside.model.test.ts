@@ -1,30 +1,20 @@
 import { createPinia, setActivePinia } from 'pinia';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { AnyRow, EntityKind } from '@contract';
-import {
-  deriveFilm,
-  kitAlong,
-  lightJob,
-  lightWarnings,
-  placeDay,
-  placeLightWarnings,
-  readingsOf,
-  sceneOf,
-  shotWindow,
-  siteOfPlace,
-  siteShot,
-  siteWarnings,
-  sunMinutes,
-  type FilmInput,
-  type Warning,
-} from '@core/film';
+import type { AnyRow } from '@contract';
+import type { EntityKind, FilmInput } from '@core/model';
+import { deriveFilm } from '../../core/film/derive';
+import { kitAlong, placeDay } from '@core/day';
+import { lightJob, shotWindow, sunMinutes } from '@core/light-timeline';
+import { lightWarnings, placeLightWarnings, siteOfPlace, siteWarnings, type Warning } from '@core/warnings';
+import { readingsOf } from '@core/shot';
+import { sceneOf, siteShot } from '@core/location';
 import { demoFilm } from '../../demo';
 import { useFilm } from './film';
 import { useFindings } from './findings';
 import { useLight } from './light';
 import { useSite } from './site';
-import { numberIn } from '@core/testing';
+import { numberIn } from '../../core/testing/numbers';
 
 /** What the workers show to the page, by name. */
 const shown = new Map<string, Record<string, (...args: unknown[]) => unknown>>();

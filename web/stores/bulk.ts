@@ -1,6 +1,5 @@
-import { counted } from '@core/units';
-import type { Entity } from '@contract';
-import { inOrder } from '@core/film';
+import { counted, inOrder } from '@core/units';
+import type { Entity } from '@core/model';
 import { v4 as uuid } from 'uuid';
 import type { Fields } from './fields';
 import { useFilm } from './film';

@@ -1,10 +1,11 @@
-import { deriveFilm, type DerivedFilm, type FilmInput } from '@core/film';
+import { deriveFilm } from '../../core/film/derive';
+import type { DerivedFilm } from '@core/film';
+import type { FilmInput, Entity } from '@core/model';
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { Entity } from '@contract';
 import { lifeOf } from '@core/cards';
 import fc from 'fast-check';
 import { cardAsStored, cardsAsTold, footageFault, recordedBy, setOnCard, tellCard } from './cardLog';
-import { numberIn } from '@core/testing';
+import { numberIn } from '../../core/testing/numbers';
 
 let film: FilmInput;
 let derived: DerivedFilm;

@@ -1,7 +1,7 @@
-import type { Entity } from '@contract';
+import type { Entity, CardAct } from '@core/model';
 import { cardsNow, lifeOf, moveFault } from '@core/cards';
-import type { DerivedFilm, TimedFlight } from '@core/film';
-import type { CardAct } from '@core/kit';
+import type { DerivedFilm } from '@core/film';
+import type { TimedFlight } from '@core/day';
 import { v4 as uuid } from 'uuid';
 import type { useFilm } from './film';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { FilmInput } from '@core/film';
+import type { FilmInput } from '@core/model';
 import { changedPlaces } from './changedPlaces';
 
 let film: FilmInput;

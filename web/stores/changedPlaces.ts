@@ -1,4 +1,4 @@
-import type { FilmInput } from '@core/film';
+import type { FilmInput } from '@core/model';
 
 /** Places that are not as they were: something of theirs changed, or something all of them share. */
 export const changedPlaces = (before: FilmInput | null, now: FilmInput): Iterable<string> => {

@@ -1,3 +1,4 @@
 // Everything that checks a thing before it is saved, fetched together after the first view.
-export { validateSemantics, sayFaults } from '@contract';
+export { sayFaults } from '@contract';
+export { validateSemantics } from '@core/model';
 export * as schemas from 'virtual:validators';

@@ -1,4 +1,4 @@
-import type { Entity, EntityKind } from '@contract';
+import type { Entity, EntityKind } from '@core/model';
 
 /** Fields of a thing as a change may give them; nothing handed over is written to. */
 type Deep<T> = T extends readonly (infer U)[]

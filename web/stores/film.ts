@@ -1,5 +1,5 @@
-import { isKit, type Entity, type EntityKind, type LoggedChange } from '@contract';
-import type { FilmInput } from '@core/film';
+import { isKit, type Entity, type EntityKind, type FilmInput } from '@core/model';
+import type { LoggedChange } from '@contract';
 import type { Ground } from '@core/terrain';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';

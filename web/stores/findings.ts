@@ -1,5 +1,5 @@
-import type { DerivedShot, Warning } from '@core/film';
-import { bySeverity } from '@core/warnings';
+import type { DerivedShot } from '@core/film';
+import { type Warning, bySeverity } from '@core/warnings';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 

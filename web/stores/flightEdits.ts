@@ -1,11 +1,6 @@
-import {
-  FilmReckoner,
-  letGo,
-  withChanges,
-  type DerivedFilm,
-  type FlightChange,
-  type PlaceFacts,
-} from '@core/film';
+import { FilmReckoner, type DerivedFilm } from '@core/film';
+import { letGo, type FlightChange, type PlaceFacts } from '@core/day';
+import { withChanges } from '@core/scheduler';
 import { defineStore } from 'pinia';
 import { useFilm } from './film';
 import { useLooking } from './looking';

@@ -1,16 +1,8 @@
 import { counted } from '@core/units';
-import {
-  adopt,
-  contradiction,
-  beforePairs,
-  dayJob,
-  proposalOf,
-  type DayJob,
-  type DayProposal,
-  type DerivedFilm,
-  type FilmInput,
-  type FlightChange,
-} from '@core/film';
+import { adopt, dayJob, proposalOf, type DayJob, type DayProposal } from '@core/scheduler';
+import { contradiction, beforePairs, type FlightChange } from '@core/day';
+import type { DerivedFilm } from '@core/film';
+import type { FilmInput } from '@core/model';
 import { proxy } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';

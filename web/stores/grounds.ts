@@ -1,5 +1,5 @@
 import { groundOf, unpackHeights, type Ground, type HeightGrid } from '@core/terrain';
-import type { Entity } from '@contract';
+import type { Entity } from '@core/model';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
 import { useFilm } from './film';

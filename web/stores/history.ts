@@ -1,4 +1,5 @@
-import type { EntityKind, LoggedChange } from '@contract';
+import type { EntityKind } from '@core/model';
+import type { LoggedChange } from '@contract';
 
 export type Thing = Readonly<Record<string, unknown>> & { readonly id: string };
 

@@ -1,10 +1,5 @@
-import {
-  overWeightLine,
-  placeLightWarnings,
-  type DateWeighed,
-  type ShotWindow,
-  type Warning,
-} from '@core/film';
+import { overWeightLine, placeLightWarnings, type Warning } from '@core/warnings';
+import type { DateWeighed, ShotWindow } from '@core/light-timeline';
 import { wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';

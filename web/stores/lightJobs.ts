@@ -1,4 +1,6 @@
-import { lightJob, readingsOf, type DerivedShot, type LightJob } from '@core/film';
+import { lightJob, type LightJob } from '@core/light-timeline';
+import { readingsOf } from '@core/shot';
+import type { DerivedShot } from '@core/film';
 import { KeyedMemo } from '@core/units';
 import type { PlaceLightJob } from '../workers/light.worker';
 import { useFilm } from './film';

@@ -1,8 +1,9 @@
 import { counted, groupBy } from '@core/units';
-import type { DerivedShot, Warning } from '@core/film';
+import type { DerivedShot } from '@core/film';
+import { type Warning, worst } from '@core/warnings';
 import { USE_WORDS, useOf } from '@core/story';
-import { worst } from '@core/warnings';
-import { clockText, WISH_KINDS } from '@core/light';
+import { clockText } from '@core/time';
+import { WISH_KINDS } from '@core/model';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { useFilm } from './film';

@@ -1,4 +1,5 @@
-import { EXCHANGE_FORMAT, EXCHANGE_VERSION, newRow, type FilmFile } from '@contract';
+import { EXCHANGE_FORMAT, EXCHANGE_VERSION, newRow } from '@core/model';
+import type { FilmFile } from '@contract';
 import { v4 as uuid } from 'uuid';
 
 /** An empty film, in the same form every film comes in by. */

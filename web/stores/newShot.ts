@@ -1,5 +1,5 @@
-import { newRow, type Entity } from '@contract';
-import { DEFAULT_PREFERENCES, inOrder } from '@core/film';
+import { newRow, type Entity, DEFAULT_PREFERENCES } from '@core/model';
+import { inOrder } from '@core/units';
 import { initialValues, moveOf, NOTHING_ADDED } from '@core/moves';
 import { generateKeyBetween } from 'fractional-indexing';
 import { v4 as uuid } from 'uuid';

@@ -1,4 +1,5 @@
-import type { Change, Conflict, EntityKind } from '@contract';
+import type { Change, Conflict } from '@contract';
+import type { EntityKind } from '@core/model';
 import { v4 as uuid } from 'uuid';
 import { changedFields, merge } from './merge';
 

@@ -1,12 +1,7 @@
-import {
-  FilmReckoner,
-  inOrder,
-  kitAlong,
-  type DerivedFilm,
-  type DerivedShot,
-  type FilmInput,
-} from '@core/film';
-import type { Kit } from '@core/kit';
+import { FilmReckoner, type DerivedFilm, type DerivedShot } from '@core/film';
+import { inOrder } from '@core/units';
+import { kitAlong } from '@core/day';
+import type { FilmInput, Kit } from '@core/model';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
 import { useFilm } from './film';

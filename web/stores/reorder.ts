@@ -1,4 +1,4 @@
-import type { Entity } from '@contract';
+import type { Entity } from '@core/model';
 import { useFilm } from './film';
 import { keyBetween } from './newShot';
 import { useReckoning } from './reckoning';

@@ -1,4 +1,4 @@
-import { ENTITY_KINDS, type Entity, type EntityKind } from '@contract';
+import { ENTITY_KINDS, type Entity, type EntityKind } from '@core/model';
 import { shallowRef, triggerRef, type ShallowRef } from 'vue';
 import type { Thing } from './history';
 

@@ -1,6 +1,8 @@
-import type { FilmInput, LaunchIdea, SiteShot, Warning } from '@core/film';
+import type { FilmInput } from '@core/model';
+import type { LaunchIdea, SiteShot } from '@core/location';
+import type { Warning } from '@core/warnings';
 import type { Contour } from '@core/terrain';
-import type { Vec3 } from '@core/units';
+import type { Vec3 } from '@core/geometry';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
 import type { SiteAnswer, SiteTold } from '../workers/site.worker';

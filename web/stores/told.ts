@@ -1,4 +1,5 @@
-import type { AnyRow, Conflict, EntityKind, LoggedChange } from '@contract';
+import type { AnyRow, Conflict, LoggedChange } from '@contract';
+import type { EntityKind } from '@core/model';
 import type { Thing } from './history';
 import { keyOf } from './outbox';
 

@@ -1,4 +1,4 @@
-import type { EntityKind } from '@contract';
+import type { EntityKind } from '@core/model';
 import type * as Checks from './checks';
 
 export interface Fault {

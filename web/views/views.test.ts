@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { deriveFilm, type FilmInput } from '@core/film';
+import { deriveFilm } from '../../core/film/derive';
+import type { FilmInput } from '@core/model';
 import { fieldText, readNumber } from '../format';
 import { arrowHead, fit, roundStep } from '../parts/drawing';
 import { columnsOf } from './bench/packs';

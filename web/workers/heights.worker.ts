@@ -1,5 +1,6 @@
 import { readAsciiGrid, toLocalGrid, MOST_CELLS, type HeightGrid, type RawGrid } from '@core/terrain';
-import { found, fromLocal, none, toLocal, type Result } from '@core/units';
+import { found, none, type Result } from '@core/units';
+import { fromLocal, toLocal } from '@core/geometry';
 import { expose, transfer } from 'comlink';
 import { fromArrayBuffer } from 'geotiff';
 import proj4 from 'proj4';

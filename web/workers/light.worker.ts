@@ -1,19 +1,16 @@
+import { lightWarnings, type Warning } from '@core/warnings';
+import { placeDay } from '@core/day';
 import {
-  lightWarnings,
-  placeDay,
   shotWindow,
   sunMinutes,
   weighDates,
   type DateWeighed,
-  type Film,
   type LightJob,
-  type LitPlace,
-  type Location,
-  type Reading,
   type ShotWindow,
   type SunMinutes,
-  type Warning,
-} from '@core/film';
+} from '@core/light-timeline';
+import type { Film, Location, Reading } from '@core/model';
+import type { LitPlace } from '@core/shot';
 import { expose } from 'comlink';
 import { Answers } from './answers';
 

@@ -1,6 +1,5 @@
-import { solveDay, withPackMore, withTakeLess, type DayJob } from '@core/film';
-import type { DayAnswer } from '@core/plan';
-import { simulate, type RiskAnswer, type RiskDay } from '@core/risk';
+import { solveDay, type DayJob, type DayAnswer } from '@core/scheduler';
+import { withPackMore, withTakeLess, simulate, type RiskAnswer, type RiskDay } from '@core/risk';
 import { expose } from 'comlink';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 

@@ -1,21 +1,14 @@
 import {
   eyeOf,
   sceneOf,
-  siteOfPlace,
   siteShot,
-  siteWarnings,
   suggestLaunches,
-  type Film,
   type Scene,
   type LaunchIdea,
-  type Location,
-  type Shot,
   type SiteShot,
-  type Subject,
-  type Warning,
-} from '@core/film';
-import type { Aircraft } from '@core/kit';
-import type { Feature } from '@core/site';
+} from '@core/location';
+import { siteOfPlace, siteWarnings, type Warning } from '@core/warnings';
+import type { Film, Location, Shot, Subject, Aircraft, Feature } from '@core/model';
 import {
   contoursOf,
   groundOf,
@@ -26,8 +19,9 @@ import {
   type Ground,
   type HeightGrid,
 } from '@core/terrain';
-import { KeyedMemo, type Vec3 } from '@core/units';
-import { topAt } from '@core/reach';
+import { KeyedMemo } from '@core/units';
+import type { Vec3 } from '@core/geometry';
+import { topAt } from '@core/clearance';
 import { expose, transfer } from 'comlink';
 import { Answers } from './answers';
 

@@ -1,13 +1,6 @@
 <script setup lang="ts">
-import {
-  freeKnobs,
-  solveShot,
-  targetIn,
-  TARGETS,
-  type DerivedShot,
-  type Target,
-  type TargetFigure,
-} from '@core/film';
+import { freeKnobs, solveShot, targetIn, TARGETS, type Target, type TargetFigure } from '@core/shot';
+import type { DerivedShot } from '@core/film';
 import { computed, shallowRef, watch } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import { useFilm } from '../../stores/film';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { counted } from '@core/units';
-import type { DerivedFilm, PlaceFacts } from '@core/film';
+import type { DerivedFilm } from '@core/film';
+import type { PlaceFacts } from '@core/day';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { counted } from '@core/units';
-import type { Shot } from '@core/film';
+import type { Shot } from '@core/model';
 import { computed, ref } from 'vue';
 import { choices, HANDLING_WORDS, PRIORITY_WORDS, ROLE_WORDS, WISH_WORDS } from '../../format';
 import PickField from '../../parts/PickField.vue';

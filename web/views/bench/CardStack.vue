@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BudgetFacts } from '@core/film';
-import type { Card } from '@core/kit';
+import type { Card } from '@core/model';
 import { computed } from 'vue';
 
 const props = defineProps<{ budget: BudgetFacts; cards: readonly Card[] }>();

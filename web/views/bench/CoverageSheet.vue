@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { proposeCoverage } from '@core/film';
+import { proposeCoverage } from '@core/proposals';
 import { computed, ref, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
 import Fig from '../../parts/Fig.vue';

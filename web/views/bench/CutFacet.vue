@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { DerivedShot, Shot } from '@core/film';
+import type { DerivedShot } from '@core/film';
+import type { Shot } from '@core/model';
 import { computed } from 'vue';
 import { choices, RECORD_WORDS } from '../../format';
 import Fig from '../../parts/Fig.vue';

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { BARE_LENS, type DerivedShot } from '@core/film';
+import { BARE_LENS } from '@core/model';
+import type { DerivedShot } from '@core/film';
 import { isoSteps, reasonsFor, runnerUpOf, SHUTTERS, shortfallOf, whyFor } from '@core/exposure';
-import { clockText, kelvinFor } from '@core/light';
+import { clockText } from '@core/time';
+import { kelvinFor } from '@core/light';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import {

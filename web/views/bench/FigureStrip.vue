@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { explain, type DerivedShot, type FigureId } from '@core/film';
+import { explain, type FigureId } from '@core/shot';
+import type { DerivedShot } from '@core/film';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import type { Quantity } from '../../format';

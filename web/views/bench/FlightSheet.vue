@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { DerivedFilm } from '@core/film';
-import type { Pack } from '@core/kit';
-import { clockText } from '@core/light';
+import type { Pack } from '@core/model';
+import { clockText } from '@core/time';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useLooking } from '../../stores/looking';

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import type { DerivedFilm, PlaceFacts } from '@core/film';
-import { clockText, moonAt, moonPhase, skyColour, sunAt, type LightWindow } from '@core/light';
+import type { DerivedFilm } from '@core/film';
+import type { PlaceFacts } from '@core/day';
+import { clockText } from '@core/time';
+import { moonAt, moonPhase, skyColour, sunAt, type LightWindow } from '@core/light';
 import { computed } from 'vue';
 import { dateText } from '../../format';
 import { useElementSize } from '../../parts/useElementSize';

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { launchOf, type DerivedShot } from '@core/film';
+import { launchOf } from '@core/location';
+import type { DerivedShot } from '@core/film';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { aidsFor } from '@core/aids';
-import { suggestedSticks, type DerivedShot, type Shot } from '@core/film';
+import { suggestedSticks } from '@core/shot';
+import type { DerivedShot } from '@core/film';
+import type { Shot } from '@core/model';
 import { initialValues, MOVES, moveOf, type MoveParameter } from '@core/moves';
 import { computed } from 'vue';
 import { choices, HANDLING_WORDS, ROLE_WORDS, PRIORITY_WORDS, WISH_WORDS } from '../../format';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { counted } from '@core/units';
 import { computed } from 'vue';
-import type { DerivedFilm, PlaceFacts } from '@core/film';
+import type { DerivedFilm } from '@core/film';
+import type { PlaceFacts } from '@core/day';
 import { dateText, writeText } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import type { PlaceFacts } from '@core/film';
+import type { PlaceFacts } from '@core/day';
 import { onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 
 const props = defineProps<{ place: PlaceFacts; date: string }>();

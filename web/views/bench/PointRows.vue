@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Entity } from '@contract';
+import type { Entity } from '@core/model';
 import NumberField from '../../parts/NumberField.vue';
 import type { Fault } from '../../stores/validate';
 

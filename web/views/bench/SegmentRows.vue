@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Shot } from '@core/film';
+import type { Shot } from '@core/model';
 import { meanFactor } from '@core/footage';
 import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ShotFacts } from '@core/film';
+import type { ShotFacts } from '@core/shot';
 import { writeText } from '@core/units';
 import { computed } from 'vue';
 import { useReckoning } from '../../stores/reckoning';

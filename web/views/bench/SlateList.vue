@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, nextTick, useTemplateRef, watch } from 'vue';
-import type { DerivedShot, PlaceFacts } from '@core/film';
+import type { DerivedShot } from '@core/film';
+import type { PlaceFacts } from '@core/day';
 import { groupBy } from '@core/units';
 import { dateText } from '../../format';
 import { useActs } from '../../stores/acts';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Shot } from '@core/film';
+import type { Shot } from '@core/model';
 import { USE_WORDS, useOf } from '@core/story';
 import { computed } from 'vue';
 import { choices, PEOPLE_WORDS, PROPERTY_WORDS } from '../../format';

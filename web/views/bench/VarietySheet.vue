@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { placeVariety, type DerivedFilm, type PlaceFacts } from '@core/film';
+import { placeVariety } from '@core/story';
+import type { DerivedFilm } from '@core/film';
+import type { PlaceFacts } from '@core/day';
 import { computed, ref } from 'vue';
 import { useActs } from '../../stores/acts';
 import { useFilm } from '../../stores/film';

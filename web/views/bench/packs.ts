@@ -1,7 +1,8 @@
 import { CRITICAL_SHARE } from '@core/energy';
-import type { DerivedFilm, Goal, PlaceFacts, TimedFlight } from '@core/film';
+import type { DerivedFilm } from '@core/film';
+import type { Goal, PlaceFacts, TimedFlight } from '@core/day';
 import type { Flight } from '@core/budget';
-import type { Pack } from '@core/kit';
+import type { Pack } from '@core/model';
 import { comesTo, wouldBe, type Would } from '../flights/rail';
 
 export type PieceKind = 'takeoff' | 'leg' | 'shot' | 'home';

@@ -1,5 +1,5 @@
-import type { PlaceFacts } from '@core/film';
-import { clockText } from '@core/light';
+import type { PlaceFacts } from '@core/day';
+import { clockText } from '@core/time';
 import { ref } from 'vue';
 import { useFilm } from '../../stores/film';
 

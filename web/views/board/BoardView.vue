@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
-import { boardOf, type BoardPlace } from '@core/film';
-import { useOf, USE_WORDS } from '@core/story';
+import { boardOf, type BoardPlace, useOf, USE_WORDS } from '@core/story';
 import { computed, onBeforeUnmount, ref, watch, nextTick, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import Fig from '../../parts/Fig.vue';

@@ -1,5 +1,5 @@
-import type { Entity } from '@contract';
-import { boardOf } from '@core/film';
+import type { Entity } from '@core/model';
+import { boardOf } from '@core/story';
 import { generateNKeysBetween } from 'fractional-indexing';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { riskDay } from '@core/film';
+import { riskDay } from '@core/risk';
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { clockText } from '@core/light';
+import { clockText } from '@core/time';
 import { groupBy } from '@core/units';
 import { computed } from 'vue';
 import { roundTimes } from '../../format/ticks';

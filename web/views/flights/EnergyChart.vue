@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { EnergyCurve } from '@core/film';
+import type { EnergyCurve } from '@core/day';
 import { computed, defineAsyncComponent } from 'vue';
 import { roundBounds } from '../../format/ticks';
 

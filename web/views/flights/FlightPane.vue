@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { explainFlight, explainSupply } from '@core/film';
-import { clockText } from '@core/light';
+import { explainFlight, explainSupply } from '@core/day';
+import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { counted } from '@core/units';
-import { clockText, localToUtc, minutesOf } from '@core/light';
+import { clockText, localToUtc, minutesOf } from '@core/time';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { dateText } from '../../format';
 import SwitchField from '../../parts/SwitchField.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { counted } from '@core/units';
-import type { Entity } from '@contract';
-import { calibrationOf } from '@core/film';
-import { dateIn, localToUtc, minutesOf, clockText } from '@core/light';
+import type { Entity } from '@core/model';
+import { calibrationOf } from '@core/energy';
+import { dateIn, localToUtc, minutesOf, clockText } from '@core/time';
 import { computed, reactive, ref, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { dateText } from '../../format';

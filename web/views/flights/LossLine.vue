@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { CardFacts } from '@core/film';
-import { clockText } from '@core/light';
+import type { CardFacts } from '@core/day';
+import { clockText } from '@core/time';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';

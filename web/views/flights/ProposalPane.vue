@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { weighFlights, type FlightsWeighed } from '@core/film';
-import { clockText } from '@core/light';
+import { weighFlights, type FlightsWeighed } from '@core/proposals';
+import { clockText } from '@core/time';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useAside } from '../../stores/aside';

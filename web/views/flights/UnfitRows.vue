@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { curesFor, FilmReckoner, type Cure } from '@core/film';
+import { curesFor } from '@core/proposals';
+import { FilmReckoner } from '@core/film';
+import type { Cure } from '@core/warnings';
 import { computed, ref, shallowRef, watch } from 'vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import { useActs } from '../../stores/acts';

@@ -1,18 +1,14 @@
-import {
-  deriveFilm,
-  FilmReckoner,
-  kitAlong,
-  layDown,
-  moveShot,
-  withChanges,
-  type DerivedFilm,
-  type FilmInput,
-} from '@core/film';
+import { deriveFilm } from '../../../core/film/derive';
+import { FilmReckoner, type DerivedFilm } from '@core/film';
+import { kitAlong, moveShot } from '@core/day';
+import { layDown } from '../../../core/day/manual-edits';
+import { withChanges } from '@core/scheduler';
+import type { FilmInput } from '@core/model';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { columnsOf, columnWould, goalAt } from '../bench/packs';
 import { railRows, stopAt, wouldBe, type Scale } from './rail';
-import { numberIn } from '@core/testing';
+import { numberIn } from '../../../core/testing/numbers';
 
 let film: FilmInput;
 let derived: DerivedFilm;

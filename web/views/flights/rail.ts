@@ -1,7 +1,9 @@
 import { CRITICAL_SHARE } from '@core/energy';
-import type { DerivedFilm, PlaceFacts, TimedFlight } from '@core/film';
-import { clockText, skyColour, sunAt } from '@core/light';
-import type { Kit } from '@core/kit';
+import type { DerivedFilm } from '@core/film';
+import type { PlaceFacts, TimedFlight } from '@core/day';
+import { clockText } from '@core/time';
+import { skyColour, sunAt } from '@core/light';
+import type { Kit } from '@core/model';
 import { filterNameOf } from '../../format/names';
 
 export type PieceKind = 'takeoff' | 'leg' | 'shot' | 'home';

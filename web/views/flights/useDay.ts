@@ -1,4 +1,5 @@
-import { energyCurve, flyable, type PlaceFacts } from '@core/film';
+import { energyCurve, type PlaceFacts } from '@core/day';
+import { flyable } from '@core/energy';
 import { computed, ref } from 'vue';
 import { useFilm } from '../../stores/film';
 import { useLooking } from '../../stores/looking';

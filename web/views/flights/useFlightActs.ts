@@ -1,4 +1,5 @@
-import { editFlight, moveFlight, moveShot, type FlightChange, type FlightPlan, type Goal } from '@core/film';
+import { editFlight, moveFlight, moveShot, type FlightChange, type Goal } from '@core/day';
+import type { FlightPlan } from '@core/model';
 import { v4 as uuid } from 'uuid';
 import { useFilm } from '../../stores/film';
 import { useFlightEdits } from '../../stores/flightEdits';

@@ -1,4 +1,4 @@
-import type { Goal, PlaceFacts, TimedFlight } from '@core/film';
+import type { Goal, PlaceFacts, TimedFlight } from '@core/day';
 import { shallowRef } from 'vue';
 import { useFlightEdits } from '../../stores/flightEdits';
 import { useReckoning } from '../../stores/reckoning';

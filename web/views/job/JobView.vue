@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Preferences } from '@core/film';
+import type { Preferences } from '@core/model';
 import { computed } from 'vue';
 import { readNumber } from '../../format';
 import NumberField from '../../parts/NumberField.vue';

@@ -1,4 +1,4 @@
-import type { Preferences } from '@core/film';
+import type { Preferences } from '@core/model';
 
 /** A question good people answer differently, with both answers and what each costs. */
 export interface School {

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import type { Entity } from '@contract';
+import type { Entity, HandlingName } from '@core/model';
 import { AIDS } from '@core/aids';
-import type { HandlingName } from '@core/kit';
 import NumberField from '../../parts/NumberField.vue';
 import type { Fault } from '../../stores/validate';
 import HandlingPad from './HandlingPad.vue';

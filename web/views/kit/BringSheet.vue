@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { newRow, type Entity } from '@contract';
+import { newRow, type Entity } from '@core/model';
 import { generateKeyBetween } from 'fractional-indexing';
-import { inOrder } from '@core/film';
+import { inOrder } from '@core/units';
 import { computed, ref, shallowRef } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { kitFile, readKitFile, type KitReading } from '../../exchange/kitFile';

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import type { Entity } from '@contract';
+import { type Entity, PROFILE_SCHOOLS } from '@core/model';
 import { computed } from 'vue';
 import { readNumber } from '../../format';
-import { PROFILE_SCHOOLS } from '@core/kit';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { GearRole } from '@core/kit';
+import type { GearRole } from '@core/model';
 import { computed } from 'vue';
 import { choices } from '../../format';
 import NumberField from '../../parts/NumberField.vue';

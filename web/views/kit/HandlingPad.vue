@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Handling, HandlingName } from '@core/kit';
+import type { Handling, HandlingName } from '@core/model';
 import { AT_REST, curveAt, held, lagOf, type StickState } from '@core/sticks';
 import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef } from 'vue';
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Entity } from '@contract';
-import { SENSE_SIDES, takeOffMass, weightClass } from '@core/kit';
+import { type Entity, SENSE_SIDES } from '@core/model';
+import { takeOffMass, weightClass } from '@core/payload';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';

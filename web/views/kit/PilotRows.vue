@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Entity } from '@contract';
+import type { Entity } from '@core/model';
 import { MOVES } from '@core/moves';
 import { EXPECTED_RATE, keeperRate, LEVEL_WORDS, levelOf, recordOf, takesFor } from '@core/pilot';
 import { computed, ref } from 'vue';

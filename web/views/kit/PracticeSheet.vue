@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { practiceSheet } from '@core/film';
+import { practiceSheet } from '@core/proposals';
 import { computed } from 'vue';
 import { useFilm } from '../../stores/film';
 import { useReckoning } from '../../stores/reckoning';

@@ -1,4 +1,4 @@
-import { newRow, type Entity, type KitKind } from '@contract';
+import { newRow, type Entity, type KitKind } from '@core/model';
 import { computed } from 'vue';
 import { v4 as uuid } from 'uuid';
 import type { Fields } from '../../stores/fields';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { bestDate, type DateWeighed, type PlaceFacts } from '@core/film';
-import { clockText } from '@core/light';
+import { bestDate, type DateWeighed } from '@core/light-timeline';
+import type { PlaceFacts } from '@core/day';
+import { clockText } from '@core/time';
 import { computed, shallowRef, watch } from 'vue';
 import { dateText } from '../../format';
 import Fig from '../../parts/Fig.vue';

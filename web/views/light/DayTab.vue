@@ -1,6 +1,9 @@
 <script setup lang="ts">
-import type { DerivedFilm, DerivedShot, LitPlace, PlaceFacts } from '@core/film';
-import { clockText, moonAt, moonPhase } from '@core/light';
+import type { DerivedFilm, DerivedShot } from '@core/film';
+import type { LitPlace } from '@core/shot';
+import type { PlaceFacts } from '@core/day';
+import { clockText } from '@core/time';
+import { moonAt, moonPhase } from '@core/light';
 import { computed } from 'vue';
 import { choices, LAMP_WORDS, SKY_WORDS } from '../../format';
 import { roundTimes } from '../../format/ticks';

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { conditionsOf, type LitPlace, type PlaceFacts } from '@core/film';
-import { clockText, lightCurve } from '@core/light';
+import { conditionsOf, type LitPlace } from '@core/shot';
+import type { PlaceFacts } from '@core/day';
+import { clockText } from '@core/time';
+import { lightCurve } from '@core/light';
 import { computed, defineAsyncComponent } from 'vue';
 import { write } from '../../format';
 import { roundBounds, roundTimes } from '../../format/ticks';

@@ -1,15 +1,10 @@
 <script setup lang="ts">
 import { counted } from '@core/units';
-import {
-  conditionsOf,
-  exposurePlan,
-  type DerivedFilm,
-  type FlightExposure,
-  type LitPlace,
-  type PlaceFacts,
-  type SettingAt,
-} from '@core/film';
-import { clockText } from '@core/light';
+import { conditionsOf, type LitPlace } from '@core/shot';
+import { exposurePlan, type FlightExposure, type SettingAt } from '@core/light-timeline';
+import type { DerivedFilm } from '@core/film';
+import type { PlaceFacts } from '@core/day';
+import { clockText } from '@core/time';
 import { computed, ref, watch } from 'vue';
 import { apertureText, MARK_WORDS, shutterText } from '../../format';
 import Fig from '../../parts/Fig.vue';

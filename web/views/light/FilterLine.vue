@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { FilterPart } from '@core/film';
-import { clockText } from '@core/light';
+import type { FilterPart } from '@core/light-timeline';
+import { clockText } from '@core/time';
 import { computed } from 'vue';
 import MarkSign from '../../parts/MarkSign.vue';
 

@@ -1,6 +1,9 @@
 <script setup lang="ts">
-import type { FlightExposure, OnLens, PlaceFacts } from '@core/film';
-import { clockText, lightCurve, type SceneConditions } from '@core/light';
+import type { FlightExposure } from '@core/light-timeline';
+import type { OnLens } from '@core/shot';
+import type { PlaceFacts } from '@core/day';
+import { clockText } from '@core/time';
+import { lightCurve, type SceneConditions } from '@core/light';
 import { computed, defineAsyncComponent } from 'vue';
 import { roundBounds, roundTimes } from '../../format/ticks';
 

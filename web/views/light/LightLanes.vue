@@ -1,6 +1,9 @@
 <script setup lang="ts">
-import type { DerivedShot, PlaceFacts, ShotWindow } from '@core/film';
-import { clockText, type Stretch } from '@core/light';
+import type { DerivedShot } from '@core/film';
+import type { PlaceFacts } from '@core/day';
+import type { ShotWindow } from '@core/light-timeline';
+import { clockText } from '@core/time';
+import type { Stretch } from '@core/light';
 import { worst } from '@core/warnings';
 import { computed } from 'vue';
 import { choices, WISH_WORDS } from '../../format';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import type { LitPlace, PlaceFacts } from '@core/film';
-import { clockText, localToUtc, minutesOf } from '@core/light';
+import type { LitPlace } from '@core/shot';
+import type { PlaceFacts } from '@core/day';
+import { clockText, localToUtc, minutesOf } from '@core/time';
 import { ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { readNumber } from '../../format';

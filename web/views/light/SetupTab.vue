@@ -1,14 +1,9 @@
 <script setup lang="ts">
-import {
-  exposurePlan,
-  setupSheet,
-  type DerivedFilm,
-  type LitPlace,
-  type PlaceFacts,
-  type SetupValue,
-  type SheetLine,
-} from '@core/film';
-import { clockText } from '@core/light';
+import { exposurePlan, setupSheet, type SetupValue, type SheetLine } from '@core/light-timeline';
+import type { DerivedFilm } from '@core/film';
+import type { LitPlace } from '@core/shot';
+import type { PlaceFacts } from '@core/day';
+import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
 import { useReckoning } from '../../stores/reckoning';
 import { useLightPlace } from './useLightPlace';

@@ -1,4 +1,6 @@
-import { readingsOf, type DerivedShot, type LitPlace, type PlaceFacts } from '@core/film';
+import { readingsOf, type LitPlace } from '@core/shot';
+import type { DerivedShot } from '@core/film';
+import type { PlaceFacts } from '@core/day';
 import { computed } from 'vue';
 import { filterNameOf } from '../../format/names';
 import { useFilm } from '../../stores/film';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { Entity } from '@contract';
-import { launchOf } from '@core/film';
-import { clockText } from '@core/light';
+import type { Entity } from '@core/model';
+import { launchOf } from '@core/location';
+import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
 import { choices, LAMP_WORDS, SKY_WORDS } from '../../format';
 import NumberField from '../../parts/NumberField.vue';

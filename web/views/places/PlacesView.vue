@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PLACE_KINDS } from '@contract';
+import { PLACE_KINDS } from '@core/model';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { dateText } from '../../format';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { newRow, type Entity } from '@contract';
-import { bearingTo, fromLocal, offset, toLocal, vec } from '@core/units';
+import { newRow, type Entity } from '@core/model';
+import { bearingTo, fromLocal, offset, toLocal, vec } from '@core/geometry';
 import { ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { choices, SUBJECT_WORDS } from '../../format';

@@ -1,4 +1,4 @@
-import { newRow, type Entity } from '@contract';
+import { newRow, type Entity } from '@core/model';
 import { generateKeyBetween } from 'fractional-indexing';
 import { v4 as uuid } from 'uuid';
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Entity } from '@contract';
-import { FEATURE_KINDS, featureWords, type FeatureKind, type FeatureShape } from '@core/site';
+import type { Entity, FeatureKind, FeatureShape } from '@core/model';
+import { FEATURE_KINDS, featureWords } from '@core/site';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { DerivedShot, Location } from '@core/film';
+import type { DerivedShot } from '@core/film';
+import type { Location } from '@core/model';
 import { computed } from 'vue';
 
 /** North, wind and sun over the corner of the plan; the map itself is never turned. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { FEATURE_KINDS, featureWords, type FeatureKind, type FeatureShape } from '@core/site';
+import { FEATURE_KINDS, featureWords } from '@core/site';
+import type { FeatureKind, FeatureShape } from '@core/model';
 import { computed } from 'vue';
 import type { Tool } from '../../plan/drawTool';
 import { ElOption, ElSelect } from '../../parts/element';

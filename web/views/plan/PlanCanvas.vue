@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { launchOf, type DerivedShot, type LaunchIdea } from '@core/film';
+import { launchOf, type LaunchIdea } from '@core/location';
+import type { DerivedShot } from '@core/film';
 import { computed, onBeforeUnmount, onMounted, shallowRef, useTemplateRef, watch } from 'vue';
 import type { Spot } from '../../plan/features';
 import { PlanMap } from '../../plan/map';

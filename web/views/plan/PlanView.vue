@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import type { LaunchIdea } from '@core/film';
+import type { LaunchIdea } from '@core/location';
 import { worst } from '@core/warnings';
-import { fromLocal, writeText } from '@core/units';
+import { fromLocal } from '@core/geometry';
+import { writeText } from '@core/units';
 import { featureWords, measureOf } from '@core/site';
 import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { homeWay, sceneOf, sideOf, type DerivedShot, type SidePoint } from '@core/film';
-import { launchOf } from '@core/film';
+import { homeWay, sceneOf, sideOf, type SidePoint, launchOf } from '@core/location';
+import type { DerivedShot } from '@core/film';
 import { writeText } from '@core/units';
 import { computed, ref } from 'vue';
 import { useElementSize } from '../../parts/useElementSize';

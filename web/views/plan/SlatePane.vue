@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import type { DerivedShot, LossAction } from '@core/film';
-import { FIXED_RETURN_M } from '@core/reach';
+import type { DerivedShot } from '@core/film';
+import type { LossAction } from '@core/model';
+import { FIXED_RETURN_M } from '@core/clearance';
 import { bySeverity } from '@core/warnings';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';

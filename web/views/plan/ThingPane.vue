@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { featureWords, lengthAlong, spotsOf } from '@core/site';
-import { areaOf } from '@core/reach';
-import { bearingTo, fromLocal, toLocal, vec } from '@core/units';
+import { areaOf, bearingTo, fromLocal, toLocal, vec } from '@core/geometry';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';

@@ -1,16 +1,10 @@
-import {
-  aimOf,
-  frameOnGround,
-  homeWay,
-  shadowsOf,
-  type DerivedShot,
-  type LaunchIdea,
-  type SiteShot,
-} from '@core/film';
+import { aimOf, frameOnGround, shadowsOf } from '@core/shot';
+import { homeWay, type LaunchIdea, type SiteShot } from '@core/location';
+import type { DerivedShot } from '@core/film';
 import type { SunPosition } from '@core/light';
 import { gripsOf, type PathSample } from '@core/moves';
-import type { Vec3 } from '@core/units';
-import type { Entity } from '@contract';
+import type { Vec3 } from '@core/geometry';
+import type { Entity } from '@core/model';
 import type { Spot } from '../../plan/features';
 import type { GripPart } from '../../plan/styles';
 import type { Layers } from './useLayers';

@@ -1,5 +1,4 @@
-import type { Entity } from '@contract';
-import type { Location } from '@core/film';
+import type { Entity, Location } from '@core/model';
 import type { Ground } from '@core/terrain';
 import type { Ref } from 'vue';
 import type { Tool } from '../../plan/drawTool';

@@ -1,6 +1,6 @@
 import type { DerivedShot } from '@core/film';
-import { launchOf } from '@core/film';
-import { sightLimit } from '@core/reach';
+import { launchOf } from '@core/location';
+import { sightLimit } from '@core/clearance';
 import { reactive, watch, type Ref } from 'vue';
 import { pinnedLayer, seenLayer, shadeLayer } from '../../plan/raster';
 import type { PlanMap } from '../../plan/map';

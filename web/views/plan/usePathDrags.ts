@@ -1,5 +1,5 @@
-import type { Entity } from '@contract';
-import { aimOf } from '@core/film';
+import type { Entity } from '@core/model';
+import { aimOf } from '@core/shot';
 import { moveOf, withGrip } from '@core/moves';
 import { featureWords, pinned } from '@core/site';
 import { v4 as uuid } from 'uuid';

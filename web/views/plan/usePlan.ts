@@ -1,4 +1,4 @@
-import type { Entity } from '@contract';
+import type { Entity } from '@core/model';
 import type { DerivedShot } from '@core/film';
 import { LEVEL_GROUND } from '@core/terrain';
 import { computed, ref } from 'vue';

@@ -1,5 +1,5 @@
-import { newRow, type Entity } from '@contract';
-import { featureWords, groundAt, type FeatureKind, type FeatureShape } from '@core/site';
+import { newRow, type Entity, type FeatureKind, type FeatureShape } from '@core/model';
+import { featureWords, groundAt } from '@core/site';
 import { v4 as uuid } from 'uuid';
 import type { Spot } from '../../plan/features';
 import { useFilm } from '../../stores/film';

@@ -1,4 +1,4 @@
-import type { FeatureKind, FeatureShape } from '@core/site';
+import type { FeatureKind, FeatureShape } from '@core/model';
 import { onBeforeUnmount, onMounted, type Ref } from 'vue';
 import type { Spot } from '../../plan/features';
 import { useLooking } from '../../stores/looking';

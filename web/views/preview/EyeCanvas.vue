@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { momentAt, subjectAt, type DerivedShot, type Subject, type Track } from '@core/film';
-import type { Feature } from '@core/site';
+import { momentAt, subjectAt, type Track } from '@core/shot';
+import type { DerivedShot } from '@core/film';
+import type { Subject, Feature } from '@core/model';
 import { onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { PreviewScene } from '../../preview/scene';
 import { Stage } from '../../preview/stage';

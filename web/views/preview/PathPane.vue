@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { footprint, subjectAt, type DerivedShot, type Track } from '@core/film';
+import { footprint, subjectAt, type Track } from '@core/shot';
+import type { DerivedShot } from '@core/film';
 import { writeText } from '@core/units';
 import { computed } from 'vue';
 import { arrowHead, fit, line, roundStep, type Spot } from '../../parts/drawing';

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { BLUR_SHARE, momentAt, trackOf, type DerivedShot, type Track } from '@core/film';
+import { BLUR_SHARE, momentAt, trackOf, type Track } from '@core/shot';
+import type { DerivedShot } from '@core/film';
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';

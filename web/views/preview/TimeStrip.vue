@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { bandsOf, type Track } from '@core/film';
+import { bandsOf, type Track } from '@core/shot';
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 
 const props = defineProps<{ track: Track; timeS: number }>();

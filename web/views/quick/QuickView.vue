@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { filterHours, readingsOf } from '@core/film';
+import { filterHours } from '@core/light-timeline';
+import { readingsOf } from '@core/shot';
 import {
   equivalents,
   isoSteps,
@@ -10,7 +11,7 @@ import {
   type Exposure,
   type Knob,
 } from '@core/exposure';
-import { clockText } from '@core/light';
+import { clockText } from '@core/time';
 import { computed, reactive, ref } from 'vue';
 import { apertureText, readNumber, shutterText } from '../../format';
 import Fig from '../../parts/Fig.vue';

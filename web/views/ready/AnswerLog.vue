@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CHECKS } from '@core/ready';
+import { CHECKS } from '@core/checks';
 import { computed } from 'vue';
 import { whenText } from '../../format';
 import { useFilm } from '../../stores/film';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BAG_GROUPS, bagOf, type BagItem } from '@core/ready';
+import { BAG_GROUPS, bagOf, type BagItem } from '@core/checks';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { dateText } from '../../format';

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import type { Entity } from '@contract';
-import { type CardLife, type CardState } from '@core/cards';
-import { CARD_SPOTS, type CardAct, type CardSpot } from '@core/kit';
+import { type Entity, CARD_SPOTS, type CardAct, type CardSpot } from '@core/model';
+import type { CardLife, CardState } from '@core/cards';
 import { computed, ref } from 'vue';
 import { whenText } from '../../format';
 import NumberField from '../../parts/NumberField.vue';

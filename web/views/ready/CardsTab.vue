@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { clipName, offload, stateOf, wordsOf, CLIP_WORDS } from '@core/cards';
-import { clockText } from '@core/light';
-import { livingCards, readerMBs, toCopy } from '@core/ready';
+import { clockText } from '@core/time';
+import { livingCards, readerMBs, toCopy } from '@core/checks';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SheetLine } from '@core/ready';
+import type { SheetLine } from '@core/checks';
 import { nextTick, ref, useTemplateRef, watch } from 'vue';
 import { whenText } from '../../format';
 import MarkSign from '../../parts/MarkSign.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Go, GoFigure } from '@core/ready';
+import type { Go, GoFigure } from '@core/checks';
 
 /** What is written here comes to; the pilot decides. */
 defineProps<{

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import type { Entity } from '@contract';
-import type { CheckMoment, OwnCheck } from '@core/kit';
-import { checksOf, checksOff, moveCheck, switchCheck } from '@core/ready';
+import type { Entity, CheckMoment, OwnCheck } from '@core/model';
+import { checksOf, checksOff, moveCheck, switchCheck } from '@core/checks';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { useFilm } from '../../stores/film';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { clockText } from '@core/light';
-import { SCOPE_OF } from '@core/ready';
+import { clockText } from '@core/time';
+import { SCOPE_OF } from '@core/checks';
 import { computed, ref } from 'vue';
 import PickField from '../../parts/PickField.vue';
 import { dateText } from '../../format';

@@ -1,4 +1,4 @@
-import type { CheckMoment } from '@core/kit';
+import type { CheckMoment } from '@core/model';
 
 export const MOMENT_WORDS: Readonly<Record<CheckMoment, string>> = {
   'days-before': 'Days before',

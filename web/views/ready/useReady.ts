@@ -1,5 +1,4 @@
-import type { Entity } from '@contract';
-import type { CheckMoment } from '@core/kit';
+import type { Entity, CheckMoment } from '@core/model';
 import {
   answerKey,
   goOfFlight,
@@ -8,7 +7,7 @@ import {
   SCOPE_OF,
   type Context,
   type SheetLine,
-} from '@core/ready';
+} from '@core/checks';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { useFilm } from '../../stores/film';

@@ -1,0 +1,67 @@
+import type { Ability } from '../model';
+import { distance, offset, radians, type Vec3 } from '../geometry';
+import type { CameraMove, FlownMove, MoveSubject } from '../moves';
+import { trackBehind, trackBeside, trackInPlace } from './follow';
+import { slowSticks, terrainHold } from './height';
+import { pointRoute, straightLine } from './line';
+import { orbitPoint } from './orbit';
+import type { Aid, AidAnswer, AidTask } from './types';
+
+export { type Aid, type AidAnswer } from './types';
+
+/** Every aid there is, in the order they are offered. */
+export const AIDS: readonly Aid[] = [
+  orbitPoint,
+  trackBehind,
+  trackBeside,
+  trackInPlace,
+  straightLine,
+  pointRoute,
+  terrainHold,
+  slowSticks,
+];
+
+const limited = (task: AidTask, { maxSpeedMs, minDistanceM, maxDistanceM }: Ability): string | null => {
+  if (task.flown.peakSpeedMs > maxSpeedMs + 1e-6)
+    return `It flies ${maxSpeedMs.toFixed(1)} m/s at most; the move wants ${task.flown.peakSpeedMs.toFixed(1)}.`;
+  if (task.nearM < minDistanceM - 1e-6)
+    return `It keeps ${minDistanceM.toFixed(0)} m at least; the move comes to ${task.nearM.toFixed(0)} m.`;
+  if (task.farM > maxDistanceM + 1e-6)
+    return `It works to ${maxDistanceM.toFixed(0)} m; the move goes to ${task.farM.toFixed(0)} m.`;
+  return null;
+};
+
+/** Distances over the ground from the subject; one that moves along with the move is where it is by then. */
+const distancesOf = (
+  move: CameraMove,
+  { samples, start, end }: FlownMove,
+  subject: MoveSubject,
+): number[] => {
+  const heading = radians(subject.headingDeg);
+  const along = (p: Vec3): number => p.x * Math.sin(heading) + p.y * Math.cos(heading);
+  const run = move.direction === 'with' ? along(end.at) - along(start.at) : 0;
+  const middle = (along(start.at) + along(end.at)) / 2;
+  return samples.map(({ pose: { at } }) =>
+    distance({ ...at, z: 0 }, offset(subject.aim, subject.headingDeg, run === 0 ? 0 : along(at) - middle, 0)),
+  );
+};
+
+/**
+ * Which of an aircraft's abilities could fly a move, and why the others could not. By hand is always possible; an aid is a
+ * suggestion with its limits.
+ */
+export const aidsFor = (
+  abilities: readonly Ability[],
+  move: CameraMove,
+  flown: FlownMove,
+  subject: MoveSubject,
+): AidAnswer[] => {
+  const over = distancesOf(move, flown, subject);
+  const task: AidTask = { move, flown, subject, nearM: Math.min(...over), farM: Math.max(...over) };
+  return AIDS.flatMap((aid) => {
+    const ability = abilities.find((a) => a.kind === aid.kind);
+    if (!ability) return [];
+    const why = aid.unable(task, ability) ?? limited(task, ability);
+    return [{ aid, could: why === null, say: why ?? aid.caution }];
+  });
+};

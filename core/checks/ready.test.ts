@@ -1,0 +1,438 @@
+import fc from 'fast-check';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { deriveFilm } from '../film/derive';
+import { kitAlong } from '../day';
+import { type Answer, type FilmInput, CHECK_MOMENTS, type OwnCheck } from '../model';
+import { takeOffMass, weightClass } from '../payload';
+import type { Warning } from '../warnings';
+import { answerKey, checksOf, SCOPE_OF, sheetOf, sheetsOf, standingOf } from './sheet';
+import { bagOf } from './bag';
+import { CHECKS } from './registry';
+import { goOfFlight, goOfPlace, type Go } from './go';
+import { pass, care, fail, type Context } from './types';
+import { readerMBs, toCopy } from './lines/cards';
+
+let film: FilmInput;
+beforeAll(async () => {
+  film = (await import('../../demo')).demoFilm() as FilmInput;
+});
+
+/** Everything a check may look at, for a place of the film; `at` names its flight and its slate. */
+const contextOf = (
+  whole: FilmInput,
+  placeN = 0,
+  at: { flight?: number; shot?: number } = {},
+  more: Partial<Context> = {},
+): Context => {
+  const derived = deriveFilm(whole);
+  const input = { ...whole, kit: kitAlong(whole.kit, whole.film) };
+  const place = [...derived.places.values()][placeN]!;
+  const places = [...derived.places.values()].filter((p) => p.location.date === place.location.date);
+  const shots = [...derived.shots.values()].filter((s) => s.facts.location.id === place.location.id);
+  return {
+    input,
+    derived,
+    date: place.location.date,
+    place,
+    places,
+    flight: at.flight === undefined ? null : (place.flights[at.flight] ?? null),
+    shot: at.shot === undefined ? null : (shots[at.shot] ?? null),
+    site: [],
+    nowMs: place.windowFromMs + 60_000,
+    ...more,
+  };
+};
+const own = (more: Partial<OwnCheck> & Pick<OwnCheck, 'id'>): OwnCheck => ({
+  builtIn: '',
+  name: 'Something',
+  moment: 'launch-point',
+  protects: '',
+  position: '',
+  off: false,
+  notes: '',
+  retired: false,
+  ...more,
+});
+let n = 0;
+const answer = (
+  c: Context,
+  checkId: string,
+  verdict: Answer['verdict'],
+  more: Partial<Answer> = {},
+): Answer => {
+  n += 1;
+  const check = CHECKS.find((k) => k.code === checkId)!;
+  return {
+    id: `a${n}`,
+    ...answerKey(c, check.scope),
+    checkId,
+    moment: check.moment,
+    verdict,
+    reason: '',
+    found: '',
+    who: '',
+    utcMs: n,
+    ...more,
+  };
+};
+
+describe('checks', () => {
+  it('have a code of their own, say what they protect, and either look or ask', () => {
+    expect(new Set(CHECKS.map((k) => k.code)).size).toBe(CHECKS.length);
+    for (const k of CHECKS) {
+      expect(k.protects.length, k.code).toBeGreaterThan(6);
+      expect(
+        k.scope === 'flight' && k.moment === 'launch-point' ? 'flight' : SCOPE_OF[k.moment],
+        k.code,
+      ).toBe(k.scope);
+      if (k.look) expect(k.applies, k.code).toBeUndefined();
+    }
+    expect(CHECKS.filter((k) => k.look).length).toBeGreaterThan(20);
+    expect(new Set(CHECKS.map((k) => k.moment))).toEqual(new Set(CHECK_MOMENTS));
+  });
+  it('never say that something is legal, allowed or safe', () => {
+    const said = [0, 1, 2].flatMap((p) =>
+      sheetsOf(contextOf(film, p, { flight: 0, shot: 0 })).flatMap((s) =>
+        s.lines.flatMap((l) => [l.asks, l.protects, l.look?.say ?? '']),
+      ),
+    );
+    for (const say of said) {
+      expect(say).not.toMatch(/\b(is|are|it’s) (legal|allowed|safe|permitted)\b/i);
+      expect(say).not.toMatch(/undefined|NaN|null/);
+    }
+  });
+  it('the evening before names the card left in the computer and the devices that are low', () => {
+    const sheet = sheetOf('evening-before', contextOf(film));
+    const by = new Map(sheet.lines.map((l) => [l.id, l]));
+    expect(by.get('cards-here')!.look!.say).toContain('Card A is in the computer');
+    expect(by.get('devices-charged')!.look!.say).toContain('Phone 64 %');
+    expect(sheet.failed).toBe(sheet.lines.filter((l) => l.standing === 'failed').length);
+    const put = {
+      ...film,
+      kit: {
+        ...film.kit,
+        cardMoves: [
+          ...film.kit.cardMoves,
+          { ...film.kit.cardMoves[1]!, id: 'later', utcMs: Date.UTC(2027, 4, 13), spot: 'case' as const },
+        ],
+      },
+    };
+    expect(sheetOf('evening-before', contextOf(put)).lines.find((l) => l.id === 'cards-here')!.standing).toBe(
+      'passed',
+    );
+  });
+  it('firmware, papers and weight are looked at against the day', () => {
+    const at = (whole: FilmInput, code: string) =>
+      sheetOf('days-before', contextOf(whole)).lines.find((l) => l.id === code)!;
+    const craft = (more: object): FilmInput => ({
+      ...film,
+      kit: { ...film.kit, aircraft: film.kit.aircraft.map((a) => ({ ...a, ...more })) },
+    });
+    expect(at(film, 'firmware').look!.verdict).toBe('fail');
+    expect(at(craft({ insuredUntil: '2027-05-13' }), 'papers').look!.say).toContain(
+      'is insured until 2027-05-13',
+    );
+    expect(at(craft({ firmware: '09' }), 'firmware-parity').look!.verdict).toBe('fail');
+    expect(
+      at(
+        {
+          ...film,
+          film: { ...film.film, preferences: { ...film.film.preferences, weightLinesKg: [0.7201] } },
+        },
+        'weight',
+      ).look!.verdict,
+    ).toBe('fail');
+    expect(
+      at(
+        { ...film, film: { ...film.film, preferences: { ...film.film.preferences, weightLinesKg: [2] } } },
+        'weight',
+      ).look!.verdict,
+    ).toBe('pass');
+  });
+  it('nothing about the site holds before it was looked at', () => {
+    const at = (site: Context['site']) =>
+      new Map(sheetOf('launch-point', contextOf(film, 0, {}, { site })).lines.map((l) => [l.id, l.standing]));
+    for (const code of ['return-height', 'clearance']) {
+      expect(at(null).get(code)).toBe('care');
+      expect(at([]).get(code)).toBe('passed');
+    }
+    expect(
+      goOfPlace(contextOf(film, 0, {}, { site: null })).reasons.some((r) =>
+        r.say.includes('still being looked at'),
+      ),
+    ).toBe(true);
+  });
+  it('the compass is asked for only at the first place and far from the last', () => {
+    const asks = (whole: FilmInput, p: number): boolean =>
+      sheetOf('launch-point', contextOf(whole, p)).lines.some((l) => l.id === 'compass');
+    expect([asks(film, 0), asks(film, 1)]).toEqual([true, false]);
+    const far = {
+      ...film,
+      locations: film.locations.map((l, i) => (i === 1 ? { ...l, latitude: l.latitude + 1 } : l)),
+    };
+    expect(asks(far, 1)).toBe(true);
+  });
+  it('over water the card is changed after landing', () => {
+    const c = contextOf(film, 2, { flight: 0 });
+    const line = sheetOf('after-landing', c).lines.find((l) => l.id === 'card-change')!;
+    expect(line).toMatchObject({ standing: 'failed', safety: true });
+    expect(line.look!.say).toContain('over water');
+    const load = c.derived.budget.cards.byFlight.find((l) => l.flight === c.flight)!;
+    const out = {
+      ...film,
+      kit: {
+        ...film.kit,
+        cardMoves: [
+          ...film.kit.cardMoves,
+          {
+            id: 'x',
+            cardId: load.cardId!,
+            utcMs: Date.parse(`${c.date}T18:00:00Z`),
+            act: 'put' as const,
+            spot: 'case' as const,
+            aircraftId: null,
+            gb: 0,
+            copiesWanted: 2,
+            waiver: '',
+          },
+        ],
+      },
+    };
+    expect(
+      sheetOf('after-landing', contextOf(out, 2, { flight: 0 })).lines.find((l) => l.id === 'card-change')!
+        .standing,
+    ).toBe('passed');
+  });
+});
+
+describe('how a check stands', () => {
+  it('what it found decides, unless it is waived; what is asked, the person decides', () => {
+    const c = contextOf(film);
+    const said = (verdict: Answer['verdict'], found = 'x') => answer(c, 'wind', verdict, { found });
+    expect([
+      standingOf(pass('x'), null),
+      standingOf(care('x'), null),
+      standingOf(fail('x'), null),
+      standingOf(null, null),
+    ]).toEqual(['passed', 'care', 'failed', 'open']);
+    // A person cannot pass what does not hold; to go on, it is waived, and the log has the reason.
+    expect([
+      standingOf(fail('x'), said('passed')),
+      standingOf(fail('x'), said('waived')),
+      standingOf(pass('x'), said('failed')),
+      standingOf(pass('x'), said('waived')),
+    ]).toEqual(['failed', 'waived', 'failed', 'passed']);
+    // It counts while the same is found; a person's no stays.
+    expect([
+      standingOf(fail('y'), said('waived')),
+      standingOf(care('y'), said('passed')),
+      standingOf(pass('y'), said('failed')),
+    ]).toEqual(['failed', 'care', 'failed']);
+    expect([
+      standingOf(null, said('passed')),
+      standingOf(null, said('failed')),
+      standingOf(null, said('waived')),
+      standingOf(care('x'), said('passed')),
+    ]).toEqual(['passed', 'failed', 'waived', 'passed']);
+  });
+  it('the newest answer counts, whatever order they come in, and only where it was given', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom<Answer['verdict']>('passed', 'failed', 'waived', 'open'), {
+          minLength: 1,
+          maxLength: 6,
+        }),
+        fc.boolean(),
+        (verdicts, turned) => {
+          const c = contextOf(film, 1);
+          const answers = verdicts.map((v) => answer(c, 'propellers', v));
+          const line = (place: number) =>
+            sheetOf('launch-point', {
+              ...contextOf(film, place),
+              input: { ...c.input, answers: turned ? [...answers].reverse() : answers },
+            }).lines.find((l) => l.id === 'propellers')!;
+          const last = verdicts.at(-1)!;
+          expect(line(1).standing).toBe(last);
+          expect(line(0).standing).toBe('open');
+        },
+      ),
+      { numRuns: 15 },
+    );
+  });
+  it('a flight keeps its answers when its slates change their order, and gives none to the next', () => {
+    const before = contextOf(film, 0, { flight: 0 });
+    const said = answer(before, 'pack-after', 'passed');
+    const [first, second] = before.flight!.stops.map((s) => film.shots.find((x) => x.id === s.shotId)!);
+    const turned = film.shots.map((s) =>
+      s.id === first!.id
+        ? { ...s, position: second!.position }
+        : s.id === second!.id
+          ? { ...s, position: first!.position }
+          : s,
+    );
+    const at = (flight: number) =>
+      contextOf({ ...film, shots: turned, answers: [...film.answers, said] }, 0, { flight });
+    const standing = (c: Context) =>
+      sheetOf('after-landing', c).lines.find((l) => l.id === 'pack-after')!.standing;
+    expect(at(0).flight!.stops[0]!.shotId).not.toBe(said.shotId);
+    expect([standing(at(0)), standing(at(1))]).toEqual(['passed', 'open']);
+  });
+  it('own checks come along, others are switched off and put in another order', () => {
+    const codes = (checks: OwnCheck[]) => checksOf('launch-point', checks).map((k) => k.check.code);
+    const all = codes([]);
+    expect(codes([own({ id: 'mine' })])).toEqual([...all, 'mine']);
+    expect(codes([own({ id: 'x', builtIn: 'propellers', off: true })])).toEqual(
+      all.filter((k) => k !== 'propellers'),
+    );
+    expect(codes([own({ id: 'x', builtIn: all[0]!, position: 'a1' })])).toEqual([...all.slice(1), all[0]]);
+    expect(codes([own({ id: 'mine', notes: '', retired: true })])).toEqual(all);
+  });
+});
+
+describe('go, wait or no-go', () => {
+  const rank: Record<Go, number> = { 'no-go': 0, wait: 1, go: 2 };
+  const answered = (c: Context): Context => ({
+    ...c,
+    input: {
+      ...c.input,
+      answers: sheetOf('launch-point', c)
+        .lines.filter((l) => l.look === null || l.look.verdict === 'care')
+        .map((l) => answer(c, l.id, 'passed', { found: l.look?.say ?? '' })),
+    },
+  });
+  it('waits for what nobody looked at, and goes when all is looked at and nothing speaks against it', () => {
+    const c = contextOf(film, 1);
+    expect(goOfPlace(c).go).toBe('wait');
+    expect(goOfPlace(answered(c))).toEqual({ go: 'go', reasons: [] });
+    expect(goOfPlace({ ...answered(c), nowMs: c.place.windowFromMs - 3_600_000 })).toMatchObject({
+      go: 'wait',
+      reasons: [{ say: expect.stringContaining('opens at') }],
+    });
+    expect(goOfPlace({ ...answered(c), nowMs: c.place.windowToMs + 1 }).go).toBe('no-go');
+  });
+  it('wind over the limit, a grave finding and a flight over its pack are no-go', () => {
+    const windy = { ...film, locations: film.locations.map((l) => ({ ...l, windMs: 9, gustMs: 13 })) };
+    expect(goOfPlace(contextOf(windy, 1)).go).toBe('no-go');
+    const stop: Warning = {
+      code: 'site.return-height',
+      severity: 'stop',
+      subject: { kind: 'location', id: film.locations[1]!.id },
+      say: 'The mast is higher.',
+      why: '',
+      cures: [],
+    };
+    expect(goOfPlace({ ...answered(contextOf(film, 1)), site: [stop] })).toMatchObject({
+      go: 'no-go',
+      reasons: expect.arrayContaining([{ weight: 'no-go', say: 'The mast is higher.' }]),
+    });
+    const c = answered(contextOf(film, 1, { flight: 0 }));
+    expect(goOfFlight({ ...c, flight: { ...c.flight!, overWh: 3 } }).reasons[0]!.say).toContain('3.0 Wh');
+    expect(goOfFlight({ ...c, flight: null })).toEqual({ go: 'go', reasons: [] });
+  });
+  it('one more thing that was passed never makes it worse', () => {
+    const c = contextOf(film, 1, { flight: 1 });
+    const asked = sheetOf('launch-point', c)
+      .lines.filter((l) => l.look === null)
+      .map((l) => l.id);
+    fc.assert(
+      fc.property(fc.subarray(asked), fc.constantFrom(...asked), (some, more) => {
+        const withAnswers = (ids: readonly string[]) => ({
+          ...c,
+          input: { ...c.input, answers: ids.map((id) => answer(c, id, 'passed')) },
+        });
+        for (const of of [goOfPlace, goOfFlight])
+          expect(rank[of(withAnswers([...some, more])).go]).toBeGreaterThanOrEqual(
+            rank[of(withAnswers(some)).go],
+          );
+      }),
+      { numRuns: 25 },
+    );
+  });
+});
+
+describe('the bag', () => {
+  const bag = (whole: FilmInput, p = 0) => {
+    const c = contextOf(whole, p);
+    return { c, ...bagOf(c.input, whole.kit, c.derived, c.places) };
+  };
+  it('has every pack, card and filter of the day, a spare for each aircraft, and weighs what is in it', () => {
+    const { c, items, massG } = bag(film);
+    const ids = new Set(items.map((i) => i.id));
+    const flights = c.places.flatMap((p) => p.flights);
+    for (const f of flights) {
+      expect(ids.has(f.packId!)).toBe(true);
+      expect(ids.has(f.aircraftId)).toBe(true);
+      for (const s of f.stops) {
+        const id = c.derived.shots.get(s.shotId)!.filter?.filterId;
+        if (id) expect(ids.has(id)).toBe(true);
+      }
+    }
+    expect(ids.size).toBe(items.length);
+    expect(massG).toBeCloseTo(
+      items.filter((i) => i.missing === '').reduce((sum, i) => sum + i.massG, 0),
+      9,
+    );
+    for (const craft of new Set(flights.map((f) => f.aircraftId)))
+      expect(
+        items.some(
+          (i) =>
+            i.group === 'packs' &&
+            i.why === `Spare for ${film.kit.aircraft.find((a) => a.id === craft)!.name}`,
+        ),
+      ).toBe(true);
+    expect(items.find((i) => i.name === 'Spare propellers for Swiftlet 3in guarded')).toMatchObject({
+      count: 0,
+      missing: 'None are in the kit.',
+    });
+  });
+  it('says what is missing: in the computer, not owned', () => {
+    expect(bag(film).items.find((i) => i.name === 'Card A')!.missing).toBe('It is in the computer.');
+    const poor = { ...film, kit: { ...film.kit, gear: [], devices: [] } };
+    const names = bag(poor)
+      .items.filter((i) => i.missing !== '')
+      .map((i) => i.name);
+    expect(names).toEqual(expect.arrayContaining(['Controller', 'Card reader', 'Landing pad', 'Card case']));
+    expect(bag({ ...film, shots: [] }).items.filter((i) => i.group === 'packs')).toEqual([]);
+  });
+  it('knows what an evening copies, and on which reader', () => {
+    const c = contextOf(film);
+    const planned = toCopy(c).reduce((sum, t) => sum + t.bytes, 0);
+    const day = new Set(c.places.map((p) => p.location.id));
+    expect(planned).toBeCloseTo(
+      c.derived.budget.cards.byFlight
+        .filter((l) => day.has(l.flight.locationId))
+        .reduce((sum, l) => sum + l.bytes, 0) + 48e9,
+      -3,
+    );
+    expect(readerMBs(c)).toBe(90);
+  });
+});
+
+describe('mass at take-off', () => {
+  it('is the aircraft as stated, the difference of its pack, the filter and what is fitted', () => {
+    const craft = { id: 'a', massKg: 0.246, usualPackG: 80 };
+    const guards = {
+      id: 'g',
+      name: 'Guards',
+      role: 'guards' as const,
+      count: 2,
+      massG: 10,
+      fitted: true,
+      readMBs: 0,
+      aircraftIds: ['a'],
+      notes: '',
+      retired: false,
+    };
+    expect(
+      takeOffMass(craft, { massG: 121 }, { massG: 2 }, [
+        guards,
+        { ...guards, aircraftIds: ['b'] },
+        { ...guards, fitted: false },
+      ]),
+    ).toEqual({ aircraftG: 246, packG: 41, filterG: 2, fittedG: 20, totalG: 309, unweighed: false });
+    expect(takeOffMass(craft, { massG: 0 }, null, [])).toMatchObject({ totalG: 246, unweighed: true });
+    expect(weightClass(249, [0.249, 0.899])).toEqual({ underG: 249, overG: null });
+    expect(weightClass(251, [0.899, 0.249])).toEqual({ underG: 899, overG: 249 });
+    expect(weightClass(9999, [0.249])).toEqual({ underG: null, overG: 249 });
+  });
+});

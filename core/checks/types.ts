@@ -1,0 +1,71 @@
+import type { DerivedFilm, DerivedShot } from '../film';
+import type { FilmInput, CheckMoment } from '../model';
+import type { PlaceFacts, TimedFlight } from '../day';
+import type { Warning } from '../warnings';
+
+/** What a check is asked about: a day, a place of it, a flight, a slate before its take. */
+export type CheckScope = 'day' | 'place' | 'flight' | 'take';
+
+/** Everything a check may look at. The kit is what comes along. */
+export interface Context {
+  readonly input: FilmInput;
+  readonly derived: DerivedFilm;
+  readonly date: string;
+  /** Places of the date, in their order. */
+  readonly places: readonly PlaceFacts[];
+  readonly place: PlaceFacts;
+  readonly flight: TimedFlight | null;
+  readonly shot: DerivedShot | null;
+  /** What was found about the site of the place and its slates, beside the reckoning; null until it was looked at. */
+  readonly site: readonly Warning[] | null;
+  /** Now; checks that tell the time of day need it. */
+  readonly nowMs: number;
+}
+
+/** What a check found by itself. 'care' is to be known and does not hold anybody up. */
+export interface Look {
+  readonly verdict: 'pass' | 'care' | 'fail';
+  readonly say: string;
+}
+
+/** Something that is looked at at a moment. With `look` it works itself out; without, a person is asked. */
+export interface Check {
+  readonly code: string;
+  readonly moment: CheckMoment;
+  readonly scope: CheckScope;
+  /** What is to be looked at, as one reads it aloud; may name what is planned. */
+  readonly asks: string | ((c: Context) => string);
+  /** What it keeps from happening. */
+  readonly protects: string;
+  /** A person, an aircraft or footage is at stake. */
+  readonly safety: boolean;
+  /** null where there is nothing to look at here: the check is left out. */
+  readonly look?: (c: Context) => Look | null;
+  /** Left out where it says no; for what a person is asked. */
+  readonly applies?: (c: Context) => boolean;
+}
+
+export const pass = (say: string): Look => ({ verdict: 'pass', say });
+export const care = (say: string): Look => ({ verdict: 'care', say });
+export const fail = (say: string): Look => ({ verdict: 'fail', say });
+
+/** Names in a row, the first few of many. */
+export const some = (names: readonly string[], most = 4): string =>
+  names.length <= most
+    ? names.join(', ')
+    : `${names.slice(0, most).join(', ')} and ${names.length - most} more`;
+
+/** Flights of the day. */
+export const flightsOf = (c: Context): TimedFlight[] => c.places.flatMap((p) => [...p.flights]);
+
+/** Slates of the day, or of the place. */
+export const shotsOf = (c: Context, here = false): DerivedShot[] => {
+  const ids = new Set(here ? [c.place.location.id] : c.places.map((p) => p.location.id));
+  return [...c.derived.shots.values()].filter((s) => ids.has(s.facts.location.id));
+};
+
+/** Aircraft of the flight, or of the slates of the day; of those of the place alone where `here`. */
+export const aircraftOf = (c: Context, here = false): FilmInput['kit']['aircraft'] => {
+  const ids = new Set(c.flight ? [c.flight.aircraftId] : shotsOf(c, here).map((s) => s.facts.aircraft?.id));
+  return c.input.kit.aircraft.filter((a) => ids.has(a.id) && !a.retired);
+};

@@ -1,0 +1,280 @@
+import {
+  fillFlights,
+  type FillResult,
+  type Flight,
+  type FlightRules,
+  type LaidFlight,
+  type Launch,
+  type PackSupply,
+  type Recharge,
+  type ShotCost,
+} from '../budget';
+import { cardsNow } from '../cards';
+import { learned, calibrationOf, flyable } from '../energy';
+import type { Kit, Pack, LightWish, Film, FlightPlan, Location, Shot } from '../model';
+import { suppliesOf } from './pack-day';
+import { isZone, localToUtc, minutesOf } from '../time';
+import { LIGHT_DEFINITIONS, lightDay, type LightDay } from '../light';
+import { heaviestFilterKg } from '../payload';
+import { type ShotFacts, flyerOf, windOf } from '../shot';
+
+const DAY_MS = 86_400_000;
+
+/** A flight with the minutes it is planned at. */
+export interface TimedFlight extends Flight {
+  readonly locationId: string;
+  readonly startMs: number;
+  readonly endMs: number;
+  /** Instant each shot begins, by shot id. */
+  readonly shotMs: Readonly<Record<string, number>>;
+}
+
+/** What is worked out for one location: its day's light, its flights, its window. */
+export interface PlaceFacts {
+  readonly location: Location;
+  readonly light: LightDay | null;
+  readonly windowFromMs: number;
+  readonly windowToMs: number;
+  readonly flights: readonly TimedFlight[];
+  readonly fill: FillResult;
+}
+
+const comesAlong =
+  (film: Film) =>
+  (thing: { readonly id: string; readonly retired: boolean }): boolean =>
+    !thing.retired && !film.leftHome.includes(thing.id);
+
+/**
+ * The kit without what is retired or stays at home on this film, its aircraft and packs with what logged flights have taught,
+ * where the film learns. Aircraft stay: shots refer to them.
+ */
+export const kitAlong = (kit: Kit, film: Film): Kit => {
+  const comes = comesAlong(film);
+  const { aircraft, packs } = film.preferences.learn
+    ? learned(kit.aircraft, kit.packs, calibrationOf(kit))
+    : kit;
+  return {
+    aircraft,
+    packs: packs.filter(comes),
+    cards: cardsNow(kit.cards.filter(comes), kit.cardMoves),
+    filters: kit.filters.filter(comes),
+    pilots: kit.pilots,
+    practice: kit.practice,
+    chargers: kit.chargers.filter(comes),
+    devices: kit.devices.filter(comes),
+    flown: kit.flown,
+    gear: kit.gear.filter(comes),
+    cardMoves: kit.cardMoves,
+    checks: kit.checks,
+  };
+};
+
+/** Packs a film may fly: sound ones, one held back for luck where the film wants that. */
+export const packsToFly = (kit: Pick<Kit, 'packs'>, film: Film): Pack[] => {
+  const sound = flyable(kit.packs);
+  return film.preferences.holdBackSpare ? withoutSpare(sound) : sound;
+};
+
+/** Holds one pack back for luck from each aircraft that has more than one. */
+const withoutSpare = (packs: readonly Pack[]): Pack[] =>
+  packs.filter((pack) => {
+    const sisters = packs.filter((p) => p.aircraftIds.join() === pack.aircraftIds.join());
+    return sisters.length < 2 || sisters.at(-1) !== pack;
+  });
+
+/** What the day at a place is bounded by; instants in UTC ms. */
+export interface PlaceDay {
+  readonly light: LightDay | null;
+  readonly windowFromMs: number;
+  readonly windowToMs: number;
+}
+
+/** Light and window of a location's day; no light when zone, date or coordinates are unusable. */
+export const placeDay = (location: Location, { preferences: p }: Pick<Film, 'preferences'>): PlaceDay => {
+  const usable =
+    isZone(location.zone) &&
+    !Number.isNaN(Date.parse(`${location.date}T00:00:00Z`)) &&
+    Math.abs(location.latitude) <= 90 &&
+    Math.abs(location.longitude) <= 180;
+  if (!usable) return { light: null, windowFromMs: NaN, windowToMs: NaN };
+  const at = (text: string): number => localToUtc(location.date, minutesOf(text), location.zone);
+  const windowFromMs = at(location.windowStart);
+  const end = at(location.windowEnd);
+  return {
+    light: lightDay(
+      location.date,
+      location.zone,
+      location.latitude,
+      location.longitude,
+      {
+        ...LIGHT_DEFINITIONS,
+        goldenTopDeg: p.goldenTopDeg,
+        goldenBottomDeg: p.goldenBottomDeg,
+        civilDeg: p.civilDeg,
+      },
+      p.lampsDelayMin,
+    ),
+    windowFromMs,
+    windowToMs: end > windowFromMs ? end : end + DAY_MS,
+  };
+};
+
+/** Seconds after the window opens at which the light a shot wants begins; 0 when it is there already or never comes in the window. */
+const wishFrom = (wish: LightWish, day: PlaceDay): number => {
+  if (!day.light) return 0;
+  const reached =
+    wish === 'lamps'
+      ? day.light.lampsOnMs
+      : (day.light.windows.find(
+          (w) => w.kind === wish && w.toMs > day.windowFromMs && w.fromMs < day.windowToMs,
+        )?.fromMs ?? null);
+  return reached !== null && reached < day.windowToMs ? Math.max(0, (reached - day.windowFromMs) / 1000) : 0;
+};
+
+/** Instant by which a shot should be done: while the light it wants lasts, else while the window is open. */
+export const lightEndMs = (day: PlaceDay, wants: LightWish): number => {
+  const ends =
+    day.light?.windows
+      .filter((w) => w.kind === wants && w.toMs > day.windowFromMs && w.fromMs < day.windowToMs)
+      .map((w) => w.toMs) ?? [];
+  return ends.length > 0 ? Math.min(day.windowToMs, Math.max(...ends)) : day.windowToMs;
+};
+
+/** Instant a clock face stands for in a place's window: past midnight where the window is. */
+export const pinnedMs = (clock: string, location: Location, day: PlaceDay): number => {
+  const ms = localToUtc(location.date, minutesOf(clock), location.zone);
+  return ms < day.windowFromMs && ms + DAY_MS <= day.windowToMs ? ms + DAY_MS : ms;
+};
+
+/** Seconds after the window opens before which a shot is not flown: for its light, or because a person wants it so. */
+const notBefore = (shot: Shot, location: Location, day: PlaceDay): number => {
+  const pinned =
+    shot.notBefore === null ? 0 : (pinnedMs(shot.notBefore, location, day) - day.windowFromMs) / 1000;
+  return Math.max(wishFrom(shot.wants, day), Number.isFinite(pinned) ? pinned : 0);
+};
+
+/** A shot as the budget sees it; null where it has no path or no aircraft. */
+export const costOf = (
+  facts: ShotFacts,
+  location: Location,
+  day: PlaceDay,
+  launch: Launch,
+): ShotCost | null =>
+  facts.energy && facts.aircraft && !facts.aircraft.retired
+    ? {
+        shotId: facts.shot.id,
+        aircraftId: facts.aircraft.id,
+        from: facts.fromPoint,
+        to: facts.toPoint,
+        airS: facts.seconds.airS,
+        wattHours: facts.energy.totalWh,
+        notBeforeS: notBefore(facts.shot, location, day),
+        launch,
+      }
+    : null;
+
+const timed = (flights: readonly Flight[], location: Location, fromMs: number): TimedFlight[] =>
+  flights.map((flight) => ({
+    ...flight,
+    locationId: location.id,
+    startMs: fromMs + flight.startS * 1000,
+    endMs: fromMs + (flight.startS + flight.seconds) * 1000,
+    shotMs: Object.fromEntries(flight.stops.map((s) => [s.shotId, fromMs + s.atS * 1000])),
+  }));
+
+/** What a place is flown with and from, and what was decided about it. */
+export interface PlaceParts {
+  readonly location: Location;
+  readonly film: Film;
+  readonly kit: Kit;
+  readonly shots: readonly ShotFacts[];
+  readonly packs: readonly PackSupply[];
+  readonly recharge: Recharge | null;
+  readonly day: PlaceDay;
+  /** Seconds after the window opens at which one is there and ready. */
+  readonly readyS: number;
+  /** Flights laid down for it, in order. */
+  readonly laid: readonly FlightPlan[];
+  /** Shots that are in the can. */
+  readonly done: ReadonlySet<string>;
+  /** Packs given to flights laid down for later places of the day. */
+  readonly held: ReadonlySet<string>;
+  readonly launchFor: (shot: Pick<Shot, 'launchId'>) => Launch;
+}
+
+const breaksOf = (location: Location, day: PlaceDay): FlightRules['breaks'] =>
+  location.breaks.map(({ from, minutes }) => {
+    const fromS = (pinnedMs(from, location, day) - day.windowFromMs) / 1000;
+    return { fromS, toS: fromS + minutes * 60 };
+  });
+
+/** Flights as they were laid down, with what is left of them to fly: a shot is flown once, by the aircraft it asks for. */
+const laidFlights = (parts: PlaceParts, costs: ReadonlyMap<string, ShotCost>): LaidFlight[] => {
+  const taken = new Set<string>();
+  return parts.laid.map((f) => {
+    const stops = f.stops.flatMap(({ shotId, pinned }) => {
+      const cost = costs.get(shotId);
+      if (!cost || taken.has(shotId) || cost.aircraftId !== f.aircraftId) return [];
+      taken.add(shotId);
+      return [{ cost, pinned }];
+    });
+    const from =
+      f.notBefore === null
+        ? 0
+        : (pinnedMs(f.notBefore, parts.location, parts.day) - parts.day.windowFromMs) / 1000;
+    return {
+      id: f.id,
+      aircraftId: f.aircraftId,
+      packId: f.packId,
+      launch: parts.launchFor({ launchId: f.launchId }),
+      locked: f.locked,
+      notBeforeS: Number.isFinite(from) ? from : 0,
+      stops,
+    };
+  });
+};
+
+/** Flights of a location: those laid down, then shots in list order put on the packs at hand, timed from the start of its window. */
+export const placeFacts = (parts: PlaceParts): PlaceFacts => {
+  const { location, film, kit, shots, packs, recharge, day, readyS, launchFor } = parts;
+  const flyers = new Map(
+    kit.aircraft.map((a) => [a.id, flyerOf(a, location, film, heaviestFilterKg(kit.filters, a.id, null))]),
+  );
+  const windowS = (day.windowToMs - day.windowFromMs) / 1000;
+  const rules: FlightRules = {
+    wind: windOf(location),
+    returnHeightM: location.returnHeightM,
+    onePackOneShot: film.preferences.packUse === 'one-shot',
+    swapS: film.preferences.swapMinutes * 60,
+    flyerOf: (id: string) => flyers.get(id),
+    atOnce: film.preferences.flyAtOnce,
+    breaks: breaksOf(location, day),
+    readyS,
+    held: parts.held,
+    windowS: Number.isFinite(windowS) ? windowS : 0,
+  };
+  const open = shots.filter((f) => !parts.done.has(f.shot.id));
+  const costs = new Map(
+    open.flatMap((f) => {
+      const cost = costOf(f, location, day, launchFor(f.shot));
+      return cost ? [[f.shot.id, cost] as const] : [];
+    }),
+  );
+  const laid = parts.laid.length > 0 ? laidFlights(parts, costs) : [];
+  const inFlights = new Set(laid.flatMap((f) => f.stops.map((s) => s.cost.shotId)));
+  const loose = [...costs.values()].filter((c) => !inFlights.has(c.shotId));
+  const fill = fillFlights(loose, packs, suppliesOf(kit.packs, location, film, true), rules, laid, recharge);
+  const lost = open
+    .filter((f) => !costs.has(f.shot.id))
+    .map((f) => ({
+      shotId: f.shot.id,
+      reason: f.aircraft && !f.aircraft.retired ? ('no-path' as const) : ('no-aircraft' as const),
+      shortWh: 0,
+    }));
+  return {
+    location,
+    ...day,
+    flights: timed(fill.flights, location, day.windowFromMs),
+    fill: { ...fill, unfit: [...fill.unfit, ...lost] },
+  };
+};

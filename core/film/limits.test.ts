@@ -1,0 +1,203 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import { curesFor } from '../proposals';
+import { energyCurve, explainFlight, explainSupply } from '../day';
+import { layDown } from '../day/manual-edits';
+import { riskDay, withPackMore, withTakeLess, simulate } from '../risk';
+import type { FilmInput } from '../model';
+import { deriveFilm } from './derive';
+import { DAY, dayPlaces, few, newId, proposed, seeded, taken } from './planning-fixtures';
+
+let film: FilmInput;
+beforeAll(async () => {
+  film = (await import('../../demo')).demoFilm() as FilmInput;
+});
+
+describe('energy along a flight', () => {
+  it('ends at what the budget says, falls all the way, and the way home from the last stop is the budget’s', () => {
+    const derived = deriveFilm(film);
+    for (const place of derived.places.values())
+      for (const flight of place.flights) {
+        const rated = film.kit.packs.find((p) => p.id === flight.packId)!.ratedWh;
+        const kit = film.kit;
+        const learnedKit = { ...kit, aircraft: [...derived.shots.values()].map((s) => s.facts.aircraft!) };
+        const curve = energyCurve(derived, film.film, learnedKit, place, flight, rated)!;
+        const { steps } = curve;
+        for (let i = 1; i < steps.length; i += 1) {
+          expect(steps[i]!.leftWh).toBeLessThanOrEqual(steps[i - 1]!.leftWh + 1e-9);
+          expect(steps[i]!.tS).toBeGreaterThanOrEqual(steps[i - 1]!.tS - 1e-9);
+        }
+        const lastStop = flight.stops.at(-1)!;
+        expect(steps.at(-2)!.leftWh).toBeCloseTo(flight.supply.availableWh - lastStop.usedWh, 6);
+        expect(steps.at(-2)!.homeWh).toBeCloseTo(lastStop.homeWh, 6);
+        expect(steps.at(-2)!.tS).toBeCloseTo(lastStop.atS + lastStop.airS - flight.startS, 6);
+        expect(curve.noReturn).toBeNull();
+      }
+  });
+  it('marks where the way home would eat what is never planned', () => {
+    const derived = deriveFilm(film);
+    const place = derived.places.get(film.locations[0]!.id)!;
+    const [flight] = place.flights;
+    const poor = { ...flight!, supply: { ...flight!.supply, availableWh: flight!.usedWh * 0.6 } };
+    const curve = energyCurve(derived, film.film, film.kit, place, poor, 46)!;
+    expect(curve.noReturn).not.toBeNull();
+    expect(curve.noReturn!.leftWh).toBeLessThan(curve.noReturn!.homeWh + 4.6);
+    expect(curve.turnBackS!).toBeLessThanOrEqual(curve.noReturn!.tS);
+  });
+});
+
+describe('figures that unfold', () => {
+  it('add up to what the rail shows', () => {
+    const derived = deriveFilm(film);
+    for (const place of derived.places.values())
+      for (const flight of place.flights) {
+        const pack = film.kit.packs.find((p) => p.id === flight.packId)!;
+        for (const [sum, total] of [
+          [explainFlight(flight, derived), flight.usedWh],
+          [explainSupply(flight, pack, film.film, place.location), flight.supply.usableWh],
+        ] as const) {
+          expect(sum.value).toBe(total);
+          expect(sum.terms.reduce((a, t) => a + t.value, 0)).toBeCloseTo(total, 6);
+          expect(new Set(sum.terms.map((t) => t.label)).size).toBe(sum.terms.length);
+        }
+      }
+  });
+});
+
+describe('what would help', () => {
+  it('every cure that is offered was tried: the shot is flown with it and nothing is lost', () => {
+    const tight = few(film, 1);
+    const derived = deriveFilm(tight);
+    const left = [...derived.shots.values()].filter((s) => s.unfit);
+    expect(left.length).toBeGreaterThan(0);
+    let offered = 0;
+    for (const s of left)
+      for (const cure of curesFor(tight, derived, s.facts.shot.id)) {
+        offered += 1;
+        const { entity, id, fields } = cure.set!;
+        const put = <T extends { readonly id: string }>(list: readonly T[]): T[] =>
+          list.map((x) => (x.id === id ? { ...x, ...fields } : x));
+        const cured =
+          entity === 'film'
+            ? ({ ...tight, film: { ...tight.film, ...fields } } as FilmInput)
+            : entity === 'shot'
+              ? { ...tight, shots: put(tight.shots) }
+              : entity === 'pack'
+                ? { ...tight, kit: { ...tight.kit, packs: put(tight.kit.packs) } }
+                : { ...tight, locations: put(tight.locations) };
+        const would = deriveFilm(cured);
+        expect(would.shots.get(s.facts.shot.id)!.flightIndex, cure.say).not.toBeNull();
+        expect(would.budget.mustsUnfit).toBeLessThanOrEqual(derived.budget.mustsUnfit);
+      }
+    expect(offered).toBeGreaterThan(0);
+    expect(curesFor(tight, derived, 'gone')).toEqual([]);
+  });
+});
+
+describe('chances of a day', () => {
+  it('the dice see the energy and the seconds the budget reckons', () => {
+    const derived = deriveFilm(film);
+    const day = riskDay(film, derived, DAY)!;
+    const flights = dayPlaces(film)
+      .flatMap((id) => derived.places.get(id)!.flights)
+      .sort((a, b) => a.startMs - b.startMs);
+    day.flights.forEach((f, i) => {
+      const planned = flights[i]!;
+      const seconds =
+        f.takeoffS +
+        f.stops.reduce(
+          (sum, s) => sum + s.legS + s.setupS + s.takes * s.takeS + (s.takes - 1) * s.betweenS,
+          0,
+        ) +
+        f.stops.at(-1)!.homeS;
+      const wh =
+        f.takeoffWh +
+        f.stops.reduce(
+          (sum, s) => sum + s.legWh + s.setupWh + s.takes * s.takeWh + (s.takes - 1) * s.betweenWh,
+          0,
+        ) +
+        f.stops.at(-1)!.homeWh;
+      expect(seconds).toBeCloseTo(planned.seconds, 6);
+      expect(wh).toBeCloseTo(planned.usedWh, 6);
+    });
+    expect(riskDay(film, derived, '1999-01-01')).toBeNull();
+  });
+  it('one pack more does not hurt, and one take less is of the shot that costs most', () => {
+    const tight = few(film, 2);
+    const day = riskDay(tight, deriveFilm(tight), DAY)!;
+    const plain = simulate(day, 600, seeded(2));
+    const more = simulate(withPackMore(day, plain.missing), 600, seeded(2));
+    expect(more.allMusts).toBeGreaterThanOrEqual(plain.allMusts - 0.05);
+    const less = withTakeLess(day)!;
+    expect(less.day.flights.flatMap((f) => f.stops).find((s) => s.id === less.id)!.takes).toBe(
+      day.flights.flatMap((f) => f.stops).find((s) => s.id === less.id)!.takes - 1,
+    );
+  });
+});
+
+describe('what cannot be', () => {
+  const withPacks = (change: object): FilmInput => ({
+    ...film,
+    kit: { ...film.kit, packs: film.kit.packs.map((p) => ({ ...p, ...change })) },
+  });
+  it('no pack charged: every slate says so, and charging is what helps', () => {
+    const empty = withPacks({ charge: 0 });
+    const derived = deriveFilm(empty);
+    const first = [...derived.places.values()][0]!;
+    expect(first.flights).toEqual([]);
+    expect(new Set(first.fill.unfit.map((u) => u.reason))).toEqual(new Set(['no-charge']));
+    expect(proposed(empty).flights).toEqual([]);
+    expect(curesFor(empty, derived, first.fill.unfit[0]!.shotId)[0]?.say).toMatch(/^Charge P1/);
+  });
+  it('swollen or hurt packs are never planned with, whatever they hold, and are named with their caution', () => {
+    for (const condition of ['swollen', 'damaged'] as const) {
+      const derived = deriveFilm(withPacks({ condition }));
+      expect([...derived.places.values()].flatMap((p) => p.flights)).toEqual([]);
+      const warning = derived.budget.warnings.find((w) => w.code === 'pack.failing')!;
+      expect(warning.severity).toBe('stop');
+      expect(warning.why).toContain('Do not charge or fly it');
+      expect(proposed(withPacks({ condition })).flights).toEqual([]);
+    }
+  });
+  it('a must that fits on no pack says how much it lacks; with too much wind nothing flies', () => {
+    const must = film.shots.find((s) => s.priority === 'must')!;
+    const long = {
+      ...film,
+      shots: film.shots.map((s) => (s === must ? { ...s, takes: 40, setupS: 3000 } : s)),
+    };
+    const lacking = deriveFilm(long).shots.get(must.id)!.unfit!;
+    expect(lacking.reason).toBe('over-pack');
+    expect(lacking.shortWh).toBeGreaterThan(5);
+    const stormy = { ...film, locations: film.locations.map((l) => ({ ...l, windMs: 40, gustMs: 45 })) };
+    const derived = deriveFilm(stormy);
+    expect([...derived.places.values()].flatMap((p) => p.flights)).toEqual([]);
+    expect(proposed(stormy).flights).toEqual([]);
+  });
+  it('a flight laid down on a pack that is not along, or on an aircraft its slates left, is told and loses nothing', () => {
+    const place = dayPlaces(film)[0]!;
+    const laid = taken(film, layDown(film, deriveFilm(film), place, newId).changes);
+    const packId = laid.flights[0]!.packId!;
+    const gone = deriveFilm({ ...laid, film: { ...laid.film, leftHome: [packId] } });
+    expect(gone.placeWarnings.get(place)!.find((w) => w.code === 'flight.over')?.say).toContain(
+      'has no pack',
+    );
+    const other = film.kit.aircraft[1]!.id;
+    const moved = {
+      ...laid,
+      shots: laid.shots.map((s) =>
+        s.locationId === place ? { ...s, aircraftId: other, cameraId: 'main', modeId: '25' } : s,
+      ),
+    };
+    const now = deriveFilm(moved).places.get(place)!;
+    expect(
+      [
+        ...now.flights.flatMap((f) => f.stops.map((s) => s.shotId)),
+        ...now.fill.unfit.map((u) => u.shotId),
+      ].sort(),
+    ).toEqual(
+      film.shots
+        .filter((s) => s.locationId === place)
+        .map((s) => s.id)
+        .sort(),
+    );
+  });
+});

@@ -1,2 +1,0 @@
-export * from './types';
-export * from './weight';

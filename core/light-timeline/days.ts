@@ -1,0 +1,69 @@
+import { moonAt, moonPhase, sunAt, type LightDay, type MoonPhase } from '../light';
+import { placeDay } from '../day';
+import type { Film, Location } from '../model';
+import type { LightJob } from './job';
+import { sunMinutes, wishedIn } from './window';
+
+const DAY_MS = 86_400_000;
+
+/** A date weighed for a place's slates. */
+export interface DateWeighed {
+  readonly date: string;
+  readonly day: LightDay;
+  /** Slates whose light comes in the window for as long as they take. */
+  readonly served: number;
+  /** Minutes of wanted light in the window, over all slates. */
+  readonly wantedMin: number;
+  readonly moon: MoonPhase;
+  /** Moon height in the middle of the window, deg. */
+  readonly moonDeg: number;
+  /** Sun height at both ends of the window, deg. */
+  readonly sunFromDeg: number;
+  readonly sunToDeg: number;
+}
+
+const later = (date: string, days: number): string =>
+  new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
+
+/** Weighs a date and those after it for the slates of a place: same hours on the clock, same sky. Readings do not carry over. */
+export const weighDates = (
+  film: Pick<Film, 'preferences'>,
+  location: Location,
+  jobs: readonly LightJob[],
+  count: number,
+): DateWeighed[] =>
+  Array.from({ length: count }, (_, i) => {
+    const at = { ...location, date: later(location.date, i) };
+    const { light, windowFromMs, windowToMs } = placeDay(at, film);
+    if (!light) return [];
+    const lit = { location: at, day: light, readings: [] };
+    const sky = sunMinutes(lit, windowFromMs, windowToMs);
+    const wished = jobs.map((job) => {
+      const lengths = wishedIn(lit, job, sky).map((s) => s.toMs - s.fromMs);
+      return { job, ms: lengths.reduce((sum, ms) => sum + ms, 0), longest: Math.max(0, ...lengths) };
+    });
+    const middle = (windowFromMs + windowToMs) / 2;
+    const altitude = (ms: number): number => sunAt(ms, at.latitude, at.longitude).altitudeDeg;
+    return [
+      {
+        date: at.date,
+        day: light,
+        served: wished.filter((w) => w.longest >= w.job.airS * 1000).length,
+        wantedMin: wished.reduce((sum, w) => sum + w.ms, 0) / 60_000,
+        moon: moonPhase(middle),
+        moonDeg: moonAt(middle, at.latitude, at.longitude).altitudeDeg,
+        sunFromDeg: altitude(windowFromMs),
+        sunToDeg: altitude(windowToMs),
+      },
+    ];
+  }).flat();
+
+/** The date that serves most slates, then has most minutes of their light; the earliest of equals. */
+export const bestDate = (dates: readonly DateWeighed[]): DateWeighed | null =>
+  dates.reduce<DateWeighed | null>(
+    (best, d) =>
+      !best || d.served > best.served || (d.served === best.served && d.wantedMin > best.wantedMin + 0.5)
+        ? d
+        : best,
+    null,
+  );

@@ -1,0 +1,6 @@
+export { bestDate, type DateWeighed, weighDates } from './days';
+export { filterHours } from './hour';
+export { type LightJob, lightJob } from './job';
+export { exposurePlan, type FilterPart, type FlightExposure, type SettingAt } from './plan';
+export { setupSheet, type SetupValue, type SheetLine } from './setup';
+export { type ShotWindow, shotWindow, type SunMinutes, sunMinutes } from './window';

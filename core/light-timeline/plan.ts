@@ -1,0 +1,186 @@
+import {
+  exposureSpan,
+  filterStops,
+  solveExposure,
+  spanHolds,
+  type ExposureChoice,
+  type ExposureSpan,
+} from '../exposure';
+import type { Kit } from '../model';
+import { lightCurve, sceneLight, type LightPoint, type SceneConditions } from '../light';
+import type { PlannedShot, PlaceFacts, TimedFlight } from '../day';
+import { conditionsOf, type LitPlace, exposureTask, filtersFor, type OnLens } from '../shot';
+
+const MINUTE_MS = 60_000;
+/** How far before and after a flight a filter's hold is followed. */
+const FOLLOW_MS = 4 * 3_600_000;
+
+/** A filter with the stretch of time it bears the light of a flight's slates in. */
+export interface Hold extends OnLens {
+  readonly fromMs: number;
+  readonly toMs: number;
+}
+
+/** Slates of a flight that share a filter; between two such parts there is a landing. */
+export interface FilterPart extends OnLens {
+  readonly shotIds: readonly string[];
+  readonly fromMs: number;
+  readonly toMs: number;
+  /** From when to when it bears these slates; null where it does not even at their own minutes. */
+  readonly holds: Hold | null;
+  /** The filter of the kit that would bear them longest about their minutes. */
+  readonly longest: Hold | null;
+}
+
+/** A setting at a moment. */
+export interface SettingAt {
+  readonly utcMs: number;
+  readonly ev100: number;
+  readonly choice: ExposureChoice | null;
+}
+
+/** What to dial in for a slate, and how it runs on. */
+export interface ExposureRow {
+  readonly shotId: string;
+  readonly start: SettingAt;
+  readonly middle: SettingAt;
+  readonly end: SettingAt;
+  /** Stops per minute the light moves; + grows. */
+  readonly stopsPerMinute: number;
+  readonly part: number;
+  readonly lands: boolean;
+  readonly holds: boolean;
+}
+
+/** Exposure of one flight over time. */
+export interface FlightExposure {
+  readonly flight: TimedFlight;
+  readonly index: number;
+  readonly parts: readonly FilterPart[];
+  readonly rows: readonly ExposureRow[];
+  readonly curve: readonly LightPoint[];
+}
+
+interface Member {
+  readonly shot: PlannedShot;
+  readonly conditions: SceneConditions;
+  readonly span: ExposureSpan | null;
+  readonly fromMs: number;
+  readonly toMs: number;
+}
+
+const memberOf = (shot: PlannedShot, lit: LitPlace, kit: Kit, flight: TimedFlight): Member => {
+  const { facts, light } = shot;
+  const conditions = conditionsOf(lit, facts.shot);
+  const fromMs = flight.shotMs[facts.shot.id] ?? flight.startMs;
+  const task = light && exposureTask(facts, kit, light.scene, light.sun.altitudeDeg, undefined);
+  const clean =
+    task && task.mainsHz !== null
+      ? Math.log2(task.isoCeiling / task.isoBase)
+      : facts.film.preferences.cleanIsoStops;
+  return {
+    shot,
+    conditions,
+    fromMs,
+    toMs: fromMs + facts.seconds.airS * 1000,
+    span: task && exposureSpan({ ...task, fixed: { ...task.fixed, filterId: undefined } }, clean),
+  };
+};
+
+const bears = (members: readonly Member[], stops: number, utcMs: number): boolean =>
+  members.every((m) => m.span !== null && spanHolds(m.span, sceneLight(utcMs, m.conditions).ev100, stops));
+
+/** Follows a filter's hold outward from a stretch, minute by minute. */
+const holdOf = (members: readonly Member[], lens: OnLens, fromMs: number, toMs: number): Hold | null => {
+  const steps = Math.max(1, Math.ceil((toMs - fromMs) / MINUTE_MS));
+  for (let i = 0; i <= steps; i += 1)
+    if (!bears(members, lens.stops, fromMs + ((toMs - fromMs) * i) / steps)) return null;
+  const reach = (start: number, step: number): number => {
+    let at = start;
+    while (Math.abs(at + step - start) <= FOLLOW_MS && bears(members, lens.stops, at + step)) at += step;
+    return at;
+  };
+  return { ...lens, fromMs: reach(fromMs, -MINUTE_MS), toMs: reach(toMs, MINUTE_MS) };
+};
+
+const partsOf = (members: readonly Member[], kit: Kit): FilterPart[] => {
+  const groups: Member[][] = [];
+  for (const m of members) {
+    const part = m.shot.filter?.part ?? 0;
+    (groups[part] ??= []).push(m);
+  }
+  return groups.map((group): FilterPart => {
+    const [first] = group;
+    const fromMs = Math.min(...group.map((m) => m.fromMs));
+    const toMs = Math.max(...group.map((m) => m.toMs));
+    const own: OnLens = {
+      filterId: first?.shot.filter?.filterId ?? null,
+      stops: first?.shot.filter?.stops ?? 0,
+    };
+    const all: OnLens[] = first
+      ? [
+          { filterId: null, stops: 0 },
+          ...filtersFor(first.shot.facts, kit).map((f) => ({ filterId: f.id, stops: filterStops(f.factor) })),
+        ]
+      : [];
+    const held = all.flatMap((lens) => {
+      const hold = holdOf(group, lens, fromMs, toMs);
+      return hold ? [hold] : [];
+    });
+    const longest = held.reduce<Hold | null>(
+      (best, h) => (!best || h.toMs - h.fromMs > best.toMs - best.fromMs ? h : best),
+      null,
+    );
+    return {
+      ...own,
+      shotIds: group.map((m) => m.shot.facts.shot.id),
+      fromMs,
+      toMs,
+      holds: holdOf(group, own, fromMs, toMs),
+      longest,
+    };
+  });
+};
+
+const rowOf = (m: Member, kit: Kit, lit: LitPlace): ExposureRow => {
+  const { facts, filter } = m.shot;
+  const at = (utcMs: number): SettingAt => {
+    const scene = sceneLight(utcMs, m.conditions);
+    const answer = solveExposure(
+      exposureTask(facts, kit, scene, conditionsOf(lit).altitudeAt(utcMs), filter ?? undefined),
+    );
+    return { utcMs, ev100: scene.ev100, choice: answer.ok ? answer.value.choice : null };
+  };
+  const [start, middle, end] = [at(m.fromMs), at((m.fromMs + m.toMs) / 2), at(m.toMs)];
+  return {
+    shotId: facts.shot.id,
+    start,
+    middle,
+    end,
+    stopsPerMinute: (end.ev100 - start.ev100) / Math.max(1 / 60, (m.toMs - m.fromMs) / MINUTE_MS),
+    part: filter?.part ?? 0,
+    lands: filter?.lands ?? false,
+    holds: filter?.holds ?? false,
+  };
+};
+
+/** Exposure of a place's flights over time: filters and how long they hold, settings slate by slate, the light under them. */
+export const exposurePlan = (
+  place: PlaceFacts,
+  shots: ReadonlyMap<string, PlannedShot>,
+  kit: Kit,
+  lit: LitPlace,
+): FlightExposure[] =>
+  place.flights.map((flight, index) => {
+    const members = flight.stops.flatMap((s) => {
+      const shot = shots.get(s.shotId);
+      return shot ? [memberOf(shot, lit, kit, flight)] : [];
+    });
+    return {
+      flight,
+      index,
+      parts: partsOf(members, kit),
+      rows: members.map((m) => rowOf(m, kit, lit)),
+      curve: lightCurve(flight.startMs, flight.endMs, MINUTE_MS, conditionsOf(lit)),
+    };
+  });

@@ -1,0 +1,2 @@
+export { heaviestFilterKg } from './heaviest-filter';
+export { takeOffMass, weightClass } from './weight';

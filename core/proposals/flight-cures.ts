@@ -1,0 +1,160 @@
+import type { Cure } from '../warnings';
+import { FilmReckoner, type DerivedFilm } from '../film';
+import { takesOf } from '../shot';
+import type { FilmInput, Location, Shot } from '../model';
+
+interface Idea {
+  readonly cure: Cure;
+  readonly input: FilmInput;
+}
+
+const shotIdea = (input: FilmInput, shot: Shot, fields: Partial<Shot>, say: string): Idea => ({
+  cure: { say, set: { entity: 'shot', id: shot.id, fields } },
+  input: { ...input, shots: input.shots.map((s) => (s.id === shot.id ? { ...s, ...fields } : s)) },
+});
+
+const placeIdea = (input: FilmInput, location: Location, fields: Partial<Location>, say: string): Idea => ({
+  cure: { say, set: { entity: 'location', id: location.id, fields } },
+  input: {
+    ...input,
+    locations: input.locations.map((l) => (l.id === location.id ? { ...l, ...fields } : l)),
+  },
+});
+
+const packIdeas = (input: FilmInput, shot: Shot): Idea[] => {
+  const mine = input.kit.packs.filter(
+    (p) => !p.retired && shot.aircraftId !== null && p.aircraftIds.includes(shot.aircraftId),
+  );
+  const home = mine
+    .filter((p) => input.film.leftHome.includes(p.id))
+    .map((p): Idea => {
+      const leftHome = input.film.leftHome.filter((id) => id !== p.id);
+      return {
+        cure: {
+          say: `Take ${p.name} along.`,
+          set: { entity: 'film', id: input.film.id, fields: { leftHome } },
+        },
+        input: { ...input, film: { ...input.film, leftHome } },
+      };
+    });
+  const low = mine
+    .filter((p) => p.charge < 0.97)
+    .map((p): Idea => ({
+      cure: {
+        say: `Charge ${p.name} to the full: it holds ${Math.round(p.charge * 100)} %.`,
+        set: { entity: 'pack', id: p.id, fields: { charge: 1 } },
+      },
+      input: {
+        ...input,
+        kit: { ...input.kit, packs: input.kit.packs.map((x) => (x === p ? { ...p, charge: 1 } : x)) },
+      },
+    }));
+  return [...low, ...home];
+};
+
+const minutesLater = (clock: string, by: number): string | null => {
+  const [h, m] = clock.split(':').map(Number);
+  const total = (h ?? 0) * 60 + (m ?? 0) + by;
+  return total < 0 || total >= 1440
+    ? null
+    : `${String(Math.floor(total / 60)).padStart(2, '0')}:${String(total % 60).padStart(2, '0')}`;
+};
+
+const windowIdeas = (input: FilmInput, location: Location): Idea[] =>
+  [15, 30, 60].flatMap((by) => {
+    const windowEnd = minutesLater(location.windowEnd, by);
+    const windowStart = minutesLater(location.windowStart, -by);
+    return [
+      ...(windowEnd === null
+        ? []
+        : [placeIdea(input, location, { windowEnd }, `Stay ${by} min longer, until ${windowEnd}.`)]),
+      ...(windowStart === null
+        ? []
+        : [placeIdea(input, location, { windowStart }, `Begin ${by} min earlier, at ${windowStart}.`)]),
+    ];
+  });
+
+/** Ideas from the cheapest to the dearest. */
+const ideasFor = (input: FilmInput, shot: Shot, location: Location): Idea[] => {
+  const fewer =
+    takesOf(shot) > 1
+      ? [shotIdea(input, shot, { takes: shot.takes - 1 }, `One take less of it: ${shot.takes - 1}.`)]
+      : [];
+  const others = input.shots
+    .filter(
+      (s) =>
+        s.locationId === shot.locationId &&
+        s.id !== shot.id &&
+        s.aircraftId === shot.aircraftId &&
+        takesOf(s) > 1 &&
+        s.priority !== 'must',
+    )
+    .map((s) => shotIdea(input, s, { takes: s.takes - 1 }, `One take less of “${s.title || 'untitled'}”.`));
+  const launches = input.features
+    .filter(
+      (f) =>
+        f.locationId === location.id && f.kind === 'launch' && f.id !== (shot.launchId ?? location.launchId),
+    )
+    .map((f) =>
+      shotIdea(input, shot, { launchId: f.id }, `Launch for it from ${f.name || 'the other launch point'}.`),
+    );
+  const { preferences } = input.film;
+  const reserve = [0.25, 0.2]
+    .filter((r) => r < preferences.reserveShare - 1e-9)
+    .map((reserveShare): Idea => ({
+      cure: {
+        say: `Land with ${Math.round(reserveShare * 100)} % instead of ${Math.round(preferences.reserveShare * 100)} %: less margin for wind and mishaps.`,
+        set: { entity: 'film', id: input.film.id, fields: { preferences: { ...preferences, reserveShare } } },
+      },
+      input: { ...input, film: { ...input.film, preferences: { ...preferences, reserveShare } } },
+    }));
+  return [
+    ...packIdeas(input, shot),
+    ...fewer,
+    ...launches,
+    ...others,
+    ...windowIdeas(input, location),
+    ...reserve,
+  ];
+};
+
+/** Most cures offered for a shot. */
+const OFFERED = 4;
+
+const musts = (derived: DerivedFilm): number =>
+  [...derived.shots.values()].filter((s) => s.facts.shot.priority === 'must' && s.flightIndex !== null)
+    .length;
+const flownCount = (derived: DerivedFilm): number =>
+  [...derived.shots.values()].filter((s) => s.flightIndex !== null).length;
+
+/** Whether a shot is flown within its window. */
+const inTime = (derived: DerivedFilm, id: string): boolean => {
+  const shot = derived.shots.get(id);
+  return (
+    shot !== undefined && shot.flightIndex !== null && !shot.warnings.some((w) => w.code === 'light.window')
+  );
+};
+
+/**
+ * What would bring a shot that does not fit into the day, cheapest first. Each was tried: the shot is flown in its window with
+ * it, no must is lost and nothing else falls out.
+ * @param reckoner remembers between questions what does not change
+ */
+export const curesFor = (
+  input: FilmInput,
+  derived: DerivedFilm,
+  shotId: string,
+  reckoner = new FilmReckoner(),
+): Cure[] => {
+  const shot = input.shots.find((s) => s.id === shotId);
+  const location = input.locations.find((l) => l.id === shot?.locationId);
+  if (!shot || !location) return [];
+  const [before, count] = [musts(derived), flownCount(derived)];
+  const cures: Cure[] = [];
+  for (const idea of ideasFor(input, shot, location)) {
+    const would = reckoner.derive(idea.input);
+    if (inTime(would, shotId) && musts(would) >= before && flownCount(would) >= count) cures.push(idea.cure);
+    if (cures.length === OFFERED) break;
+  }
+  return cures;
+};

@@ -1,0 +1,67 @@
+import type { Kit } from '../model';
+import type { Span } from './types';
+import { bearingOf } from '../day';
+import type { LitPlace, ShotFacts } from '../shot';
+
+/** Light is looked at this often when a day is planned, s. */
+const STEP_S = 600;
+
+/** When each filter bears the light of a shot, seconds after the window opens. */
+export interface FilterWindows {
+  readonly settings: readonly string[];
+  readonly windows: Readonly<Record<string, Span>>;
+}
+
+const longestRun = (at: readonly boolean[]): [number, number] | null => {
+  let best: [number, number] | null = null;
+  let from = -1;
+  for (let i = 0; i <= at.length; i += 1) {
+    if (at[i] && from < 0) from = i;
+    if (!at[i] && from >= 0) {
+      if (!best || i - from > best[1] - best[0]) best = [from, i];
+      from = -1;
+    }
+  }
+  return best;
+};
+
+/**
+ * Filters a shot may be flown with, and while the light suits each: its longest stretch between two seconds, looked at every ten
+ * minutes. Where nothing bears the light anything may be on, as in the exposure of a flight.
+ */
+export const filterWindows = (
+  facts: ShotFacts,
+  kit: Pick<Kit, 'filters'>,
+  lit: LitPlace,
+  fromMs: number,
+  span: Span,
+): FilterWindows => {
+  const { airS } = facts.seconds;
+  const last = Math.max(span.earliestS, span.latestS - airS);
+  const count = Math.max(1, Math.ceil((last - span.earliestS) / STEP_S) + 1);
+  const step = count > 1 ? (last - span.earliestS) / (count - 1) : 0;
+  const holds = new Map<string, boolean[]>();
+  for (let i = 0; i < count; i += 1) {
+    const ms = fromMs + (span.earliestS + i * step) * 1000;
+    const bearing = bearingOf(facts, kit, lit, ms, ms + airS * 1000);
+    const keys =
+      bearing.fixed || bearing.fits.size === 0
+        ? bearing.candidates.map((c) => c.key)
+        : [...bearing.fits.keys()];
+    for (const key of keys) {
+      const row = holds.get(key) ?? Array.from({ length: count }, () => false);
+      row[i] = true;
+      holds.set(key, row);
+    }
+  }
+  const windows: Record<string, Span> = {};
+  for (const [key, row] of holds) {
+    const run = longestRun(row);
+    if (run)
+      windows[key] = {
+        earliestS: span.earliestS + run[0] * step,
+        latestS: run[1] === count ? span.latestS : span.earliestS + (run[1] - 1) * step + airS,
+      };
+  }
+  return { settings: Object.keys(windows), windows };
+};

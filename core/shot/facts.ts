@@ -1,0 +1,139 @@
+import type { LegCost } from '../energy';
+import type { CutSegment, Aircraft, Camera, RecordingMode, Film, Location, Shot, Subject } from '../model';
+import type { TakeSeconds } from '../footage';
+import { distanceClass, frameFill, type DistanceClass, type FieldOfView } from '../lens';
+import {
+  type CameraMove,
+  type FlownMove,
+  type MoveDirection,
+  type MoveSubject,
+  directionFlown,
+} from '../moves';
+import { movePace, paceBand, type MovePace, type PaceBand } from '../pace';
+import { distance, vec, type Vec3 } from '../geometry';
+import { costsOf, takesOf, type ShotEnergy } from './costs';
+import type { Ground } from '../terrain';
+import { flyLayout, layoutOf, type ShotParts } from './layout';
+
+/** Everything worked out about one shot by itself, before it is put into a flight. */
+export interface ShotFacts {
+  readonly shot: Shot;
+  readonly film: Film;
+  readonly location: Location;
+  readonly subject: Subject | null;
+  readonly aim: MoveSubject;
+  readonly move: CameraMove | null;
+  /** Way it goes as flown, reversed or not. */
+  readonly direction: MoveDirection;
+  readonly aircraft: Aircraft | null;
+  readonly camera: Camera | null;
+  readonly mode: RecordingMode | null;
+  readonly fov: FieldOfView;
+  readonly segments: readonly CutSegment[];
+  readonly capturedS: number;
+  readonly wantedS: number;
+  readonly flown: FlownMove | null;
+  /** Why there is no path, in words. */
+  readonly noPath: string | null;
+  readonly seconds: TakeSeconds;
+  readonly resetLeg: LegCost;
+  readonly energy: ShotEnergy | null;
+  readonly bytes: number;
+  readonly pace: MovePace;
+  readonly band: PaceBand;
+  /** Share of the frame's height the subject fills at the nearest moment. */
+  readonly fill: number;
+  readonly rangeM: number;
+  readonly framing: DistanceClass;
+  readonly fromPoint: Vec3;
+  readonly toPoint: Vec3;
+  readonly ground: Ground | undefined;
+  /** Lowest and highest of the path above the ground below it, m; above the origin where none is known. */
+  readonly overGround: HeightsOver;
+}
+
+export interface HeightsOver {
+  readonly lowestM: number;
+  readonly highestM: number;
+}
+
+const nearest = (flown: FlownMove, aim: MoveSubject): number =>
+  flown.samples.reduce((min, s) => Math.min(min, distance(s.pose.at, aim.aim)), Infinity);
+
+const ORIGIN = vec(0, 0, 0);
+
+/** Where the shot begins and where its last take leaves the aircraft. */
+const endsOf = (shot: Shot, flown: FlownMove | null): { fromPoint: Vec3; toPoint: Vec3 } => {
+  if (!flown) return { fromPoint: ORIGIN, toPoint: ORIGIN };
+  const takes = takesOf(shot);
+  const endsAtStart = takes === 0 || (shot.takeStyle === 'there-and-back' && takes % 2 === 0);
+  return { fromPoint: flown.start.at, toPoint: endsAtStart ? flown.start.at : flown.end.at };
+};
+
+/** Heights above the ground below; where nothing is known of it, above the origin, as without a grid. */
+const heightsOver = (flown: FlownMove | null, ground: Ground | undefined): HeightsOver => {
+  if (!flown) return { lowestM: NaN, highestM: NaN };
+  if (!ground) return { lowestM: flown.lowestM, highestM: flown.highestM };
+  let [lowestM, highestM] = [Infinity, -Infinity];
+  for (const {
+    pose: { at },
+  } of flown.samples) {
+    const below = ground.at(at.x, at.y);
+    const over = Number.isNaN(below) ? at.z : at.z - below;
+    if (over < lowestM) lowestM = over;
+    if (over > highestM) highestM = over;
+  }
+  return { lowestM, highestM };
+};
+
+/** How the subject stands in the frame at the nearest moment. */
+export const framingOf = (flown: FlownMove | null, aim: MoveSubject, fov: FieldOfView) => {
+  const rangeM = flown ? nearest(flown, aim) : NaN;
+  const fill = frameFill(aim.heightM, rangeM, fov.verticalDeg);
+  return { rangeM, fill, framing: distanceClass(fill) };
+};
+
+/** Works out one shot: path, seconds, energy, bytes, pace, framing. Every figure is derived; nothing is stored. */
+export const shotFacts = (parts: ShotParts): ShotFacts => {
+  const { shot, film, location, aircraft, subject } = parts;
+  const layout = layoutOf(parts);
+  const { aim, move, camera, mode, fov, segments, capturedS, wantedS } = layout;
+  const path = flyLayout(layout, parts);
+  const flown = path.ok ? path.value : null;
+  const costs = costsOf(parts, flown, camera, mode);
+  const pace = movePace(flown?.samples ?? [], fov.horizontalDeg, fov.verticalDeg, aim.aim);
+  const { rangeM, fill, framing } = framingOf(flown, aim, fov);
+  const { fromPoint, toPoint } = endsOf(shot, flown);
+  // Spelled out: spreading parts into it costs as much as working half of them out.
+  return {
+    shot,
+    film,
+    location,
+    subject,
+    aim,
+    move,
+    direction: directionFlown(move?.direction ?? 'still', shot.move.reversed),
+    aircraft,
+    camera,
+    mode,
+    fov,
+    segments,
+    capturedS,
+    wantedS,
+    flown,
+    noPath: path.ok ? null : path.reason,
+    resetLeg: costs.resetLeg,
+    seconds: costs.seconds,
+    energy: costs.energy,
+    bytes: costs.bytes,
+    pace,
+    band: paceBand(pace.edgeCrossingS),
+    rangeM,
+    fill,
+    framing,
+    fromPoint,
+    toPoint,
+    ground: parts.ground,
+    overGround: heightsOver(flown, parts.ground),
+  };
+};

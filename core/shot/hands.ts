@@ -1,0 +1,41 @@
+import type { HandlingName, Kit, Pilot, Film } from '../model';
+import { calmestSticks } from '../sticks';
+import { keeperRate, levelOf, recordOf, takesFor } from '../pilot';
+import type { ShotFacts } from './facts';
+
+/** What the film's pilot brings to a shot. */
+export interface Hands {
+  readonly pilot: Pilot;
+  /** Practised level of the move, 0 to 4. */
+  readonly level: number;
+  /** Chance that a take is a keeper. */
+  readonly rate: number;
+  /** Takes that give nine chances in ten of a keeper. */
+  readonly takes: number;
+}
+
+export const pilotOf = (film: Film, kit: Kit): Pilot | null =>
+  kit.pilots.find((p) => p.id === film.pilotId) ?? null;
+
+/** Level, keeper rate and takes of a shot for the film's pilot; null without one. */
+export const handsOf = (facts: ShotFacts, kit: Kit): Hands | null => {
+  const pilot = pilotOf(facts.film, kit);
+  if (!pilot || !facts.flown) return null;
+  const { kind } = facts.shot.move;
+  const level = levelOf(pilot, kit.practice, kind);
+  const rate = keeperRate(level, recordOf(kit.practice, pilot.id, kind), facts.flown.simultaneous);
+  return { pilot, level, rate, takes: takesFor(rate) };
+};
+
+/** The calmest stick setting of its aircraft that gives what a shot asks; null where none does, or it has no path. */
+export const suggestedSticks = ({
+  aircraft,
+  flown,
+}: Pick<ShotFacts, 'aircraft' | 'flown'>): HandlingName | null =>
+  aircraft && flown
+    ? calmestSticks(aircraft.handling, {
+        speedMs: flown.peakSpeedMs,
+        yawDegS: flown.peakYawDegS,
+        tiltDegS: flown.peakTiltDegS,
+      })
+    : null;

@@ -1,0 +1,23 @@
+export { WIND_SHARES } from './constants';
+export { flyerOf, takesOf, windOf } from './costs';
+export { exposureTask, filtersFor, mainsIn, type OnLens, profileOf, schoolOf } from './exposure-task';
+export { type ShotFacts, shotFacts } from './facts';
+export { explain, type FigureId } from './figures';
+export { frameOnGround } from './ground-frame';
+export { type Hands, handsOf, pilotOf, suggestedSticks } from './hands';
+export {
+  aimOf,
+  easingOf,
+  flyLayout,
+  type Layout,
+  layoutOf,
+  meanSpeedOf,
+  secondsOf,
+  type ShotParts,
+} from './layout';
+export { conditionsOf, type LitPlace, readingsOf } from './location-light';
+export { shadowsOf } from './shadow';
+export { looksOf, type ShotLight, shotLight } from './shot-light';
+export { freeKnobs, solveShot, type Target, type TargetFigure, targetIn, TARGETS } from './solve';
+export { clearanceOf, depthOf, footprint } from './subject';
+export { bandsOf, BLUR_SHARE, momentAt, subjectAt, type Track, trackOf } from './track';

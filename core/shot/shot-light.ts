@@ -1,0 +1,95 @@
+import { solveExposure, type ExposureAnswer, type ExposureTask } from '../exposure';
+import type { Kit } from '../model';
+import {
+  DOWN_DEG,
+  sceneLight,
+  sunAlong,
+  sunSide,
+  type Look,
+  type SceneLight,
+  type SunAlong,
+  type SunPosition,
+  type SunSide,
+} from '../light';
+import { blurPixels } from '../pace';
+import type { Result } from '../units';
+import type { ShotFacts } from './facts';
+import { conditionsOf, sunOver, type LitPlace } from './location-light';
+import { exposureTask, type OnLens } from './exposure-task';
+
+/** Light and settings of a shot at the minute it is planned. */
+export interface ShotLight {
+  readonly atMs: number;
+  readonly sun: SunPosition;
+  readonly scene: SceneLight;
+  /** Where it looks in the middle of the move; null where it looks down. */
+  readonly headingDeg: number | null;
+  readonly side: SunSide;
+  /** How the sun stands to the camera along the whole move. */
+  readonly along: SunAlong;
+  readonly sunInLens: boolean;
+  readonly exposure: Result<ExposureAnswer>;
+  /** Blur of the nearest ground at the chosen shutter, pixels; 0 when nothing moves. */
+  readonly blurPx: number;
+}
+
+/** A scene and what it asks of the exposure solver, worked out before. */
+export interface KnownScene {
+  readonly scene: SceneLight;
+  readonly task: ExposureTask;
+}
+
+/** The sun's angle changes slowly along a path: every second pose is looked at, both ends among them. */
+const SUN_EVERY = 2;
+
+/** Directions a move looks in, with their seconds. */
+export const looksOf = (facts: Pick<ShotFacts, 'flown'>): Look[] =>
+  facts.flown?.samples
+    .filter((_, i) => i % SUN_EVERY === 0)
+    .map((s) => ({ timeS: s.timeS, headingDeg: s.pose.headingDeg, tiltDeg: s.pose.tiltDeg })) ?? [];
+
+/** Direction in the middle of a move; null where there is none or it looks down. */
+export const headingOf = (looks: readonly Look[]): number | null => {
+  const middle = looks[Math.floor(looks.length / 2)];
+  return middle && middle.tiltDeg > DOWN_DEG ? middle.headingDeg : null;
+};
+
+/**
+ * Light, sun side and exposure of a shot at an instant.
+ * @param onLens filter its flight is flown with; undefined leaves it free
+ * @param known its scene and task at that instant, where they are worked out already
+ */
+export const shotLight = (
+  facts: ShotFacts,
+  kit: Pick<Kit, 'filters'>,
+  lit: LitPlace,
+  atMs: number,
+  onLens: OnLens | undefined,
+  known?: KnownScene,
+): ShotLight => {
+  const { location, shot } = facts;
+  const sun = sunOver(location, atMs);
+  const scene = known?.scene ?? sceneLight(atMs, conditionsOf(lit, shot));
+  const looks = looksOf(facts);
+  const along = sunAlong(looks, facts.fov.horizontalDeg, sun);
+  const heading = headingOf(looks);
+  const exposure = solveExposure(
+    known
+      ? { ...known.task, flightFilterId: onLens?.filterId, flightStops: onLens?.stops }
+      : exposureTask(facts, kit, scene, sun.altitudeDeg, onLens),
+  );
+  return {
+    atMs,
+    sun,
+    scene,
+    exposure,
+    along,
+    headingDeg: heading,
+    side: heading === null ? 'none' : sunSide(heading, sun),
+    sunInLens: along.inLens > 0,
+    blurPx:
+      exposure.ok && Number.isFinite(facts.pace.edgeCrossingS)
+        ? blurPixels(facts.pace.edgeCrossingS, facts.mode?.widthPx ?? 0, exposure.value.choice.shutterS)
+        : 0,
+  };
+};

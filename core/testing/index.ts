@@ -1,1 +1,0 @@
-export { numberIn, Reached } from './numbers';

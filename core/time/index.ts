@@ -1,0 +1,1 @@
+export { clockText, dateIn, isZone, localDay, localToUtc, minutesOf, zoneOffsetMinutes } from './clock';

@@ -1,0 +1,24 @@
+import type { Unfit } from '../budget';
+import type { Warning } from './types';
+import type { Hands, ShotLight, ShotFacts } from '../shot';
+import type { FlightFilter, PlaceFacts } from '../day';
+
+/** A shot with its place in the day: what a rule looks at. */
+export interface ShotContext {
+  readonly facts: ShotFacts;
+  readonly place: PlaceFacts;
+  readonly light: ShotLight | null;
+  readonly filter: FlightFilter | null;
+  readonly unfit: Unfit | null;
+  readonly hands: Hands | null;
+}
+
+/** One thing worth warning about on a shot. One file each or a small family, registered in one list. */
+export type ShotRule = (context: ShotContext) => Warning | null;
+
+export type PlaceRule = (place: PlaceFacts, shots: readonly ShotFacts[]) => Warning | null;
+
+export const onShot = (context: ShotContext): { kind: 'shot'; id: string } => ({
+  kind: 'shot',
+  id: context.facts.shot.id,
+});

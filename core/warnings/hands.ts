@@ -1,0 +1,84 @@
+import { addsNothing, initialValues, moveOf, NOTHING_ADDED } from '../moves';
+import { LEVEL_WORDS } from '../pilot';
+import { simplerMove } from '../story';
+import type { Cure } from './types';
+import { onShot, type ShotContext, type ShotRule } from './context';
+
+/** The same place flown by a simpler move: numbers that both have are kept. */
+const simplerCure = (c: ShotContext): Cure[] => {
+  const { shot, move } = c.facts;
+  if (!addsNothing(shot.move.added))
+    return [
+      {
+        say: 'Fly it without what is added.',
+        set: { entity: 'shot', id: shot.id, fields: { move: { ...shot.move, added: NOTHING_ADDED } } },
+      },
+    ];
+  const simpler = moveOf(simplerMove(shot.move.kind) ?? '');
+  if (!simpler || !move) return [];
+  const labels = new Map(move.parameters.map((p) => [p.id, p.label]));
+  const kept = Object.fromEntries(
+    Object.entries(shot.move.values).filter(([id, v]) =>
+      simpler.parameters.some((p) => p.id === id && p.label === labels.get(id) && v >= p.min && v <= p.max),
+    ),
+  );
+  return [
+    {
+      say: `Fly it as a ${simpler.name.toLowerCase()}.`,
+      set: {
+        entity: 'shot',
+        id: shot.id,
+        fields: {
+          move: {
+            ...shot.move,
+            kind: simpler.kind,
+            added: NOTHING_ADDED,
+            values: { ...initialValues(simpler.parameters), ...kept },
+          },
+        },
+      },
+    },
+  ];
+};
+
+/** From this level on a move is flown with ease, however many inputs it takes. */
+const STEADY = 3;
+
+/** More inputs at one moment than the pilot has practised. */
+export const manyInputs: ShotRule = (c) => {
+  const { flown, film, move } = c.facts;
+  const practised = film.preferences.practisedInputs;
+  if (!flown || !move || flown.simultaneous <= practised || (c.hands && c.hands.level >= STEADY)) return null;
+  const level = c.hands
+    ? ` ${c.hands.pilot.name} has this move as \u201c${LEVEL_WORDS[c.hands.level] ?? LEVEL_WORDS[0]}\u201d.`
+    : '';
+  return {
+    code: 'move.inputs',
+    severity: 'note',
+    subject: onShot(c),
+    say: `${flown.simultaneous} inputs at once; ${practised} are flown with ease.${level}`,
+    why: 'Each input more costs takes: ragged starts, corrections in mid-shot.',
+    cures: [...simplerCure(c), { say: 'Or practise it high and slow first.' }],
+  };
+};
+
+/** Fewer takes than the pilot's record asks for to have one keeper. */
+export const fewTakes: ShotRule = (c) => {
+  const { hands } = c;
+  const { shot } = c.facts;
+  if (!hands || shot.records === 'stills' || shot.takes >= hands.takes || shot.priority === 'could')
+    return null;
+  return {
+    code: 'takes.few',
+    severity: 'note',
+    subject: onShot(c),
+    say: `${shot.takes} take${shot.takes > 1 ? 's' : ''} planned; at ${hands.pilot.name}\u2019s ${(hands.rate * 100).toFixed(0)} % keepers, ${hands.takes} give nine chances in ten of one that serves.`,
+    why: 'From the level of the move, its inputs and the takes logged so far.',
+    cures: [
+      {
+        say: `Plan ${hands.takes} takes.`,
+        set: { entity: 'shot', id: shot.id, fields: { takes: hands.takes } },
+      },
+    ],
+  };
+};

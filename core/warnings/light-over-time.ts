@@ -1,0 +1,235 @@
+import {
+  angleToSun,
+  BLACK_SKY_DEG,
+  axesOf,
+  flares,
+  sceneLight,
+  sunAlong,
+  sunAt,
+  type SunPosition,
+} from '../light';
+import { clockText } from '../time';
+import { projectPoint } from '../lens';
+import { offset, radians } from '../geometry';
+import type { Cure, Warning } from './types';
+import { conditionsOf, type LitPlace } from '../shot';
+import type { LightJob, ShotWindow, SunMinutes } from '../light-timeline';
+
+/** A slate with its place, its minutes and the sun at the minute it is planned. */
+export interface LightContext {
+  readonly lit: LitPlace;
+  readonly job: LightJob;
+  readonly window: ShotWindow;
+  readonly sky: SunMinutes;
+  readonly sun: SunPosition;
+}
+
+/** Something about the light of a slate that takes looking at more than its minute. One function each, registered in one list. */
+export type LightRule = (c: LightContext) => Warning | null;
+
+const onShot = (c: LightContext): { kind: 'shot'; id: string } => ({ kind: 'shot', id: c.job.shotId });
+const clock = (c: LightContext, ms: number): string => clockText(ms, c.lit.location.zone);
+
+/** First minute, after the planned one where there is one, at which something holds. */
+const minuteWhen = (c: LightContext, holds: (ms: number, sun: SunPosition) => boolean): number | null => {
+  const { minutes, suns } = c.sky;
+  const at = (from: number, to: number): number | null => {
+    for (let i = from; i < to; i += 1) {
+      const [ms, sun] = [minutes[i], suns[i]];
+      if (ms !== undefined && sun && holds(ms, sun)) return ms;
+    }
+    return null;
+  };
+  const now = minutes.findIndex((ms) => ms >= c.job.atMs);
+  return now < 0 ? at(0, minutes.length) : (at(now, minutes.length) ?? at(0, now));
+};
+
+const pinTo = (c: LightContext, ms: number, say: string): Cure =>
+  ms > c.job.atMs
+    ? { say, set: { entity: 'shot', id: c.job.shotId, fields: { notBefore: clock(c, ms) } } }
+    : { say: `${say.replace(/\.$/, '')}: move it up the list.` };
+
+/** The sun comes into the lens; what would keep it out is tried before it is offered. */
+export const sunInLens: LightRule = (c) => {
+  const { job, sun } = c;
+  const along = sunAlong(job.looks, job.horizontalFovDeg, sun);
+  if (along.inLens === 0 || job.wants === 'backlit') return null;
+  const axes = axesOf(job.looks);
+  const reversed = job.reversedLooks && !flares(axesOf(job.reversedLooks), job.horizontalFovDeg, sun);
+  const good = minuteWhen(
+    c,
+    (ms, s) =>
+      !flares(axes, job.horizontalFovDeg, s) && c.window.wished.some((w) => ms >= w.fromMs && ms < w.toMs),
+  );
+  return {
+    code: 'light.sun-in-lens',
+    severity: 'care',
+    subject: onShot(c),
+    say: `The sun comes within ${along.nearestDeg.toFixed(0)}° of the lens axis ${along.nearestAtS.toFixed(0)} s into the move, and is in the picture or flares for ${(along.inLens * 100).toFixed(0)} % of it.`,
+    why: 'Flare and a clipped sky ruin the pass unless that is what you want.',
+    cures: [
+      ...(reversed
+        ? [
+            {
+              say: 'Fly it reversed: the sun stays out.',
+              set: {
+                entity: 'shot' as const,
+                id: job.shotId,
+                fields: { move: { ...job.shot.move, reversed: !job.shot.move.reversed } },
+              },
+            },
+          ]
+        : []),
+      ...(good === null
+        ? []
+        : [pinTo(c, good, `From ${clock(c, good)} it is out of the lens, in the light wanted.`)]),
+      ...(reversed || good !== null ? [] : [{ say: 'Fly it from the other side, or lower the camera.' }]),
+      { say: 'Or want it so.', set: { entity: 'shot', id: job.shotId, fields: { wants: 'backlit' } } },
+    ],
+  };
+};
+
+/** Apparent width of the sun, deg: farther than its own width over this an object throws no full shadow. */
+const SUN_WIDTH_DEG = 0.53;
+
+/** The aircraft's own shadow on level ground lies in the frame, and is near enough to be seen. */
+export const ownShadow: LightRule = (c) => {
+  const { job, sun } = c;
+  if (sun.altitudeDeg < 5 || (c.lit.location.sky !== 'clear' && c.lit.location.sky !== 'thin-cloud'))
+    return null;
+  const seenTo = job.spanM / Math.tan(radians(SUN_WIDTH_DEG));
+  const hit = job.steep.filter((pose) => {
+    if (pose.at.z <= 0 || pose.at.z / Math.sin(radians(sun.altitudeDeg)) > seenTo) return false;
+    const spot = offset(pose.at, sun.azimuthDeg + 180, pose.at.z / Math.tan(radians(sun.altitudeDeg)), 0);
+    const p = projectPoint(
+      { at: pose.at, headingDeg: pose.headingDeg, tiltDeg: pose.tiltDeg },
+      job.horizontalFovDeg,
+      job.verticalFovDeg,
+      spot,
+    );
+    return p !== null && Math.abs(p.x) <= 1 && Math.abs(p.y) <= 1;
+  });
+  return hit.length === 0
+    ? null
+    : {
+        code: 'light.own-shadow',
+        severity: 'care',
+        subject: onShot(c),
+        say: 'The shadow of the aircraft lies in the picture.',
+        why: `The sun stands ${sun.altitudeDeg.toFixed(0)}° high; below about ${seenTo.toFixed(0)} m of air its shadow is dark enough to be seen.`,
+        cures: [{ say: 'Fly it with the sun lower, higher up, or frame the shadow out.' }],
+      };
+};
+
+const GLARE_DEG = 50;
+const KINDER_DEG = 40;
+
+/** High hard sun: flat from above, short shadows. */
+export const noonGlare: LightRule = (c) => {
+  const { sun, job, lit } = c;
+  if (
+    sun.altitudeDeg < GLARE_DEG ||
+    job.wants === 'hard' ||
+    lit.location.sky === 'overcast' ||
+    lit.location.sky === 'heavy'
+  )
+    return null;
+  const kinder = minuteWhen(c, (_ms, s) => s.altitudeDeg < KINDER_DEG && s.altitudeDeg > 0);
+  return {
+    code: 'light.noon',
+    severity: 'note',
+    subject: onShot(c),
+    say: `The sun stands ${sun.altitudeDeg.toFixed(0)}° high: short shadows, glare, little shape.`,
+    why: 'High sun flattens what is seen from above.',
+    cures:
+      kinder === null
+        ? [{ say: 'Earlier or later in the day it is kinder, outside this window; or want it hard.' }]
+        : [pinTo(c, kinder, `Kinder from ${clock(c, kinder)}.`)],
+  };
+};
+
+/** The sun's mirror in water stands in the frame. */
+export const glitter: LightRule = (c) => {
+  const { job, sun } = c;
+  if (job.shot.surface !== 'water' || sun.altitudeDeg < 3 || job.wants === 'backlit') return null;
+  if (job.looks.every((l) => mirrorAngle(l.headingDeg, l.tiltDeg, sun) > job.horizontalFovDeg / 2))
+    return null;
+  return {
+    code: 'light.glitter',
+    severity: 'note',
+    subject: onShot(c),
+    say: 'The sun mirrors in the water, in the picture.',
+    why: 'Glitter clips and cannot be won back.',
+    cures: [{ say: 'A polariser takes some of it; another heading or a higher camera takes it out.' }],
+  };
+};
+
+/** Angle between the camera's axis and the mirror image of the sun in level water, deg. */
+const mirrorAngle = (headingDeg: number, tiltDeg: number, sun: SunPosition): number =>
+  angleToSun(headingDeg, tiltDeg, { ...sun, altitudeDeg: -sun.altitudeDeg });
+
+/** So late that lamps hang in black. */
+export const blackSky: LightRule = (c) => {
+  const { sun, job } = c;
+  if (sun.altitudeDeg >= BLACK_SKY_DEG || job.wants === 'night') return null;
+  const colour = minuteWhen(
+    c,
+    (ms, s) =>
+      s.altitudeDeg > BLACK_SKY_DEG &&
+      (job.wants === 'any' || c.window.wished.some((w) => ms >= w.fromMs && ms < w.toMs)),
+  );
+  return {
+    code: 'light.black-sky',
+    severity: 'note',
+    subject: onShot(c),
+    say: `At ${clock(c, job.atMs)} the sky is black.`,
+    why: 'Lamps against a sky that still holds light have shape around them; against black they are dots.',
+    cures: [
+      colour === null
+        ? { say: 'Start the window earlier, or want it at night.' }
+        : pinTo(c, colour, `At ${clock(c, colour)} it still holds colour.`),
+    ],
+  };
+};
+
+const DRIFT_STOPS = 0.5;
+
+/** The light moves under a take whose exposure is locked. */
+export const drifting: LightRule = (c) => {
+  const conditions = conditionsOf(c.lit, c.job.shot);
+  const [from, to] = [0, c.job.takeS * 1000].map((ms) => sceneLight(c.job.atMs + ms, conditions).ev100);
+  const moved = (to ?? 0) - (from ?? 0);
+  return Math.abs(moved) < DRIFT_STOPS
+    ? null
+    : {
+        code: 'exposure.drift',
+        severity: 'note',
+        subject: onShot(c),
+        say: `The light ${moved > 0 ? 'grows' : 'falls'} by ${Math.abs(moved).toFixed(1)} stops while one take lasts.`,
+        why: 'A locked exposure is right only in the middle of it.',
+        cures: [{ say: 'Set it for the middle, or fly a shorter take.' }],
+      };
+};
+
+/** Every rule that looks at more than the planned minute. */
+export const LIGHT_RULES: readonly LightRule[] = [
+  sunInLens,
+  ownShadow,
+  noonGlare,
+  glitter,
+  blackSky,
+  drifting,
+];
+
+export const lightWarnings = (
+  lit: LitPlace,
+  job: LightJob,
+  window: ShotWindow,
+  sky: SunMinutes,
+): Warning[] => {
+  const sun = sunAt(job.atMs, lit.location.latitude, lit.location.longitude);
+  return LIGHT_RULES.flatMap((rule) => {
+    const told = rule({ lit, job, window, sky, sun });
+    return told ? [told] : [];
+  });
+};
