@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { ENTITY_KINDS, oneOf, strict, uuid, whole, type EntityKind } from '@core/model';
+import { ENTITY_KINDS, oneOf, strict, uuid, whole, type EntityKind } from '../core/model';
 import type { AnyRow } from './entities';
 
 /** One wanted change. `version` is the one the change was made on; 0 creates. A null value deletes. */

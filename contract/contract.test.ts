@@ -1,7 +1,7 @@
 import { newValidator } from './validator';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { initialValues, MOVES } from '@core/moves';
+import { initialValues, MOVES } from '../core/moves';
 import { ENTITY_KINDS, isKit, REFERENCES, withDefaults, type EntityKind } from '../core/model';
 import { ENTITIES, FilmFileSchema, openApi, sayFaults, type FilmFile } from '.';
 

@@ -1,4 +1,4 @@
-import { SCHEMAS, type Entity, type EntityKind } from '@core/model';
+import { SCHEMAS, type Entity, type EntityKind } from '../core/model';
 import { withMoveLimits } from './moves';
 
 /** Schemas of every kind of row as they are checked: those of the model, and the limits of each move's numbers. */

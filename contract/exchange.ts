@@ -7,7 +7,7 @@ import {
   listOf,
   strict,
   type Stored,
-} from '@core/model';
+} from '../core/model';
 import { ENTITIES } from './entities';
 
 /** All kit of an owner, with its log, its cards and its checks. */

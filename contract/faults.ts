@@ -1,6 +1,6 @@
 import type { ErrorObject } from 'ajv';
-import { SCHEMAS } from '@core/model';
-import { MOVES } from '@core/moves';
+import { SCHEMAS } from '../core/model';
+import { MOVES } from '../core/moves';
 
 interface Node {
   readonly title?: string;

@@ -1,5 +1,5 @@
 import type { TSchema } from '@sinclair/typebox';
-import { MOVES } from '@core/moves';
+import { MOVES } from '../core/moves';
 
 const valuesOf = (parameters: (typeof MOVES)[number]['parameters']) => ({
   type: 'object',

@@ -1,6 +1,6 @@
 import { BatchSchema } from './changes';
 import { ENTITIES } from './entities';
-import { ENTITY_KINDS } from '@core/model';
+import { ENTITY_KINDS } from '../core/model';
 import { FilmFileSchema, KitFileSchema } from './exchange';
 
 const json = (schema: object) => ({ content: { 'application/json': { schema } } });

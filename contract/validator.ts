@@ -1,5 +1,5 @@
 import { Ajv, type Options } from 'ajv';
-import { DESCRIBING_KEYWORDS } from '@core/model';
+import { DESCRIBING_KEYWORDS } from '../core/model';
 
 /** A validator as every check of stored things is compiled with. It never changes what it looks at. */
 export const newValidator = (more: Options = {}): Ajv => {
