@@ -1,8 +1,8 @@
 import './design/element-base';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
-import App from './App.vue';
-import { router } from './router';
+import App from './app/App.vue';
+import { router } from './app/router';
 import './design/fonts.css';
 import './design/tokens.css';
 import './design/base.css';

@@ -1,5 +1,5 @@
 import type { Entity } from '@core/model';
-import { plainMove } from '../stores/newShot';
+import { plainMove } from '../composables/new-shot';
 
 type Shot = Entity<'shot'>;
 export const secondsIn = (shot: Pick<Shot, 'cut'>): number =>

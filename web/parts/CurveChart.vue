@@ -3,7 +3,7 @@ import 'apexcharts/dist/apexcharts.css';
 import type { ApexOptions } from 'apexcharts';
 import { computed } from 'vue';
 import VueApexCharts from 'vue3-apexcharts';
-import { useLooking } from '../stores/looking';
+import { useLooking } from '../stores/selection';
 
 /** A curve that answers a question, in this program's own colours. Series and options as the chart library takes them. */
 const props = defineProps<{

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Fault } from '../stores/validate';
+import type { Fault } from '../sync/validation';
 
 defineProps<{
   label: string;

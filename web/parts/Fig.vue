@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { write, type Quantity } from '../format';
-import { useReckoning } from '../stores/reckoning';
+import { useReckoning } from '../stores/derived-film';
 
 const props = defineProps<{ value: number; quantity: Quantity }>();
 const reckoning = useReckoning();

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue';
 import { fieldText, fromShown, readNumber, toShown, unitOf, type Quantity } from '../format';
-import { useReckoning } from '../stores/reckoning';
-import type { Fault } from '../stores/validate';
+import { useReckoning } from '../stores/derived-film';
+import type { Fault } from '../sync/validation';
 import { ElInput } from './element';
 import FieldBox from './FieldBox.vue';
 

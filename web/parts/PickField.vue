@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends string | number | null">
 import { ref, useId } from 'vue';
-import type { Fault } from '../stores/validate';
+import type { Fault } from '../sync/validation';
 import { ElOption, ElSelect } from './element';
 import FieldBox from './FieldBox.vue';
 

@@ -4,7 +4,7 @@ import type { DerivedShot } from '@core/film';
 import type { Subject } from '@core/model';
 import { writeText } from '@core/units';
 import { computed } from 'vue';
-import { useReckoning } from '../stores/reckoning';
+import { useReckoning } from '../stores/derived-film';
 import { arrowHead, fit, line, roundStep } from './drawing';
 
 const props = defineProps<{

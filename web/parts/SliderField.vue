@@ -2,8 +2,8 @@
 import type { MoveParameter } from '@core/moves';
 import { computed } from 'vue';
 import { digitsOf, toShown } from '../format';
-import { useReckoning } from '../stores/reckoning';
-import type { Fault } from '../stores/validate';
+import { useReckoning } from '../stores/derived-film';
+import type { Fault } from '../sync/validation';
 import { ElSlider } from './element';
 import NumberField from './NumberField.vue';
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, useId, watch } from 'vue';
-import type { Fault } from '../stores/validate';
+import type { Fault } from '../sync/validation';
 import { ElInput } from './element';
 import FieldBox from './FieldBox.vue';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Warning } from '@core/warnings';
 import MarkSign from './MarkSign.vue';
-import { useActs } from '../stores/acts';
+import { useActs } from '../composables/useShotCommands';
 
 defineProps<{ warnings: readonly Warning[] }>();
 const acts = useActs();

@@ -7,11 +7,11 @@ import { proxy } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
-import { planWorker, type PlanBeside } from './planWorker';
+import { planWorker, type PlanBeside } from '../composables/plan-worker';
 import { useFilm } from './film';
-import { useFlightEdits } from './flightEdits';
-import { useLooking } from './looking';
-import { useReckoning } from './reckoning';
+import { useFlightEdits } from './flight-edits';
+import { useLooking } from './selection';
+import { useReckoning } from './derived-film';
 
 const SEARCH_MS = 3000;
 

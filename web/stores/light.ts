@@ -6,9 +6,9 @@ import { shallowRef, watch } from 'vue';
 import type { LightTold, LightWorker } from '../workers/light.worker';
 import { useFilm } from './film';
 import { useFindings } from './findings';
-import { useLightJobs } from './lightJobs';
-import { useReckoning } from './reckoning';
-import { whenResting } from './whenResting';
+import { useLightJobs } from '../composables/useLightJobs';
+import { useReckoning } from './derived-film';
+import { whenResting } from '../composables/debounce';
 
 /** Milliseconds without a change after which the light is looked at, and the longest one waits while changes go on. */
 const REST_MS = 110;

@@ -6,11 +6,11 @@ import type { Vec3 } from '@core/geometry';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
 import type { SiteAnswer, SiteTold } from '../workers/site.worker';
-import { changedPlaces } from './changedPlaces';
+import { changedPlaces } from '../composables/changed-locations';
 import { useFilm } from './film';
 import { useFindings } from './findings';
-import { useSiteJobs } from './siteJobs';
-import { whenResting } from './whenResting';
+import { useSiteJobs } from '../composables/useSiteJobs';
+import { whenResting } from '../composables/debounce';
 
 /** Milliseconds without a change after which a place is looked at, and the longest one waits while changes go on. */
 const REST_MS = 90;

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { api, ApiProblem, type FilmSummary } from '../../stores/api';
+import { api, ApiProblem, type FilmSummary } from '../../sync/api';
 import { whenText } from '../../format';
-import { useLooking } from '../../stores/looking';
-import { emptyFilm } from '../../stores/newFilm';
+import { useLooking } from '../../stores/selection';
+import { emptyFilm } from '../../composables/new-film';
 
 const router = useRouter();
 const looking = useLooking();

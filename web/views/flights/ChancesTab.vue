@@ -3,9 +3,9 @@ import { riskDay } from '@core/risk';
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/looking';
-import { planWorker, type PlanBeside } from '../../stores/planWorker';
-import { useReckoning } from '../../stores/reckoning';
+import { useLooking } from '../../stores/selection';
+import { planWorker, type PlanBeside } from '../../composables/plan-worker';
+import { useReckoning } from '../../stores/derived-film';
 import type { Chances } from '../../workers/plan.worker';
 import type { Day } from './useDay';
 

@@ -4,7 +4,7 @@ import { groupBy } from '@core/units';
 import { computed } from 'vue';
 import { roundTimes } from '../../format/ticks';
 import { useFilm } from '../../stores/film';
-import { useReckoning } from '../../stores/reckoning';
+import { useReckoning } from '../../stores/derived-film';
 import type { Day } from './useDay';
 
 /** The day as time: who is in the air, and which pack hangs on which charger. */

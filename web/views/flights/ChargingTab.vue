@@ -7,7 +7,7 @@ import MarkSign from '../../parts/MarkSign.vue';
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import { useFilm } from '../../stores/film';
-import { useReckoning } from '../../stores/reckoning';
+import { useReckoning } from '../../stores/derived-film';
 import ChargeLanes from './ChargeLanes.vue';
 import type { Day } from './useDay';
 

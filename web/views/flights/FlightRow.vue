@@ -4,7 +4,7 @@ import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { computed, onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
-import { useLooking } from '../../stores/looking';
+import { useLooking } from '../../stores/selection';
 import { stopAt, type RailPiece, type RailRow } from './rail';
 import { draggedShot } from './useTryOut';
 

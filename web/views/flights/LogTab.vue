@@ -12,10 +12,10 @@ import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import TextField from '../../parts/TextField.vue';
-import { recordedBy } from '../../stores/cardLog';
+import { recordedBy } from '../../composables/card-log';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/looking';
-import { useReckoning } from '../../stores/reckoning';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
 import type { Day } from './useDay';
 
 type Flown = Entity<'flown'>;

@@ -4,7 +4,7 @@ import { clockText } from '@core/time';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
-import { useReckoning } from '../../stores/reckoning';
+import { useReckoning } from '../../stores/derived-film';
 
 /** How much footage would be lost with the aircraft at the worst moment, and what would lower it. */
 const props = defineProps<{ cards: CardFacts }>();

@@ -3,10 +3,10 @@ import { weighFlights, type FlightsWeighed } from '@core/proposals';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
-import { useAside } from '../../stores/aside';
+import { useAside } from '../../stores/plan-snapshot';
 import { useFilm } from '../../stores/film';
 import { useFlights } from '../../stores/flights';
-import { useReckoning } from '../../stores/reckoning';
+import { useReckoning } from '../../stores/derived-film';
 import type { Day } from './useDay';
 
 /** What the planner proposes, beside what is there now and what was put aside; taken whole or flight by flight. */

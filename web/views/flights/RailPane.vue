@@ -2,7 +2,7 @@
 import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { computed, onBeforeUnmount, useTemplateRef, watch } from 'vue';
-import { useLooking } from '../../stores/looking';
+import { useLooking } from '../../stores/selection';
 import FlightRow from './FlightRow.vue';
 import type { RailRow } from './rail';
 import type { Day } from './useDay';

@@ -4,11 +4,11 @@ import { FilmReckoner } from '@core/film';
 import type { Cure } from '@core/warnings';
 import { computed, ref, shallowRef, watch } from 'vue';
 import MarkSign from '../../parts/MarkSign.vue';
-import { useActs } from '../../stores/acts';
+import { useActs } from '../../composables/useShotCommands';
 import { useFilm } from '../../stores/film';
-import { inTurn } from '../../stores/inTurn';
-import { useLooking } from '../../stores/looking';
-import { useReckoning } from '../../stores/reckoning';
+import { inTurn } from '../../composables/deferred';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
 import type { Day } from './useDay';
 
 /** Slates that are in no flight, with what would help: tried before it is offered, one key away for the one in hand. */

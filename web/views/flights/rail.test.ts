@@ -6,7 +6,7 @@ import { withChanges } from '@core/scheduler';
 import type { FilmInput } from '@core/model';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { columnsOf, columnWould, goalAt } from '../bench/packs';
+import { columnsOf, columnWould, goalAt } from '../shots/packs';
 import { railRows, stopAt, wouldBe, type Scale } from './rail';
 import { numberIn } from '../../../core/testing/numbers';
 

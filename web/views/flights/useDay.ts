@@ -2,8 +2,8 @@ import { energyCurve, type PlaceFacts } from '@core/day';
 import { flyable } from '@core/energy';
 import { computed, ref } from 'vue';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/looking';
-import { useReckoning } from '../../stores/reckoning';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
 import { railRows, shareOnRow, type RailRow, type Scale } from './rail';
 
 /** The day in view: its places, its flights as rows, and the flight in hand. */

@@ -2,9 +2,9 @@ import { editFlight, moveFlight, moveShot, type FlightChange, type Goal } from '
 import type { FlightPlan } from '@core/model';
 import { v4 as uuid } from 'uuid';
 import { useFilm } from '../../stores/film';
-import { useFlightEdits } from '../../stores/flightEdits';
-import { useLooking } from '../../stores/looking';
-import { useReckoning } from '../../stores/reckoning';
+import { useFlightEdits } from '../../stores/flight-edits';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
 import type { RailRow } from './rail';
 import type { Day } from './useDay';
 

@@ -1,6 +1,6 @@
 import { onBeforeUnmount, onMounted } from 'vue';
 import { useFlights } from '../../stores/flights';
-import { useLooking } from '../../stores/looking';
+import { useLooking } from '../../stores/selection';
 import type { Day } from './useDay';
 import type { FlightActs } from './useFlightActs';
 

@@ -1,7 +1,7 @@
 import type { Goal, PlaceFacts, TimedFlight } from '@core/day';
 import { shallowRef } from 'vue';
-import { useFlightEdits } from '../../stores/flightEdits';
-import { useReckoning } from '../../stores/reckoning';
+import { useFlightEdits } from '../../stores/flight-edits';
+import { useReckoning } from '../../stores/derived-film';
 import { wouldBe, type Would } from './rail';
 import type { FlightActs } from './useFlightActs';
 

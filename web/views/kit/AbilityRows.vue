@@ -2,7 +2,7 @@
 import type { Entity, HandlingName } from '@core/model';
 import { AIDS } from '@core/aids';
 import NumberField from '../../parts/NumberField.vue';
-import type { Fault } from '../../stores/validate';
+import type { Fault } from '../../sync/validation';
 import HandlingPad from './HandlingPad.vue';
 
 type Craft = Entity<'aircraft'>;

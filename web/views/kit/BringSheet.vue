@@ -14,12 +14,12 @@ import {
   type TableRow,
 } from '../../exchange/tables';
 import PickField from '../../parts/PickField.vue';
-import { cardAsStored, cardsAsTold, footageFault } from '../../stores/cardLog';
+import { cardAsStored, cardsAsTold, footageFault } from '../../composables/card-log';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/looking';
+import { useLooking } from '../../stores/selection';
 import { withCells } from '../../exchange/shotCells';
-import { newShot } from '../../stores/newShot';
-import { faultsOf } from '../../stores/validate';
+import { newShot } from '../../composables/new-shot';
+import { faultsOf } from '../../sync/validation';
 
 /** Kit and checks as a file, packs, cards and slates as tables: out, and in with a look at what would change. */
 const film = useFilm();

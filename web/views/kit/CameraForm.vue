@@ -5,7 +5,7 @@ import { readNumber } from '../../format';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
-import type { Fault } from '../../stores/validate';
+import type { Fault } from '../../sync/validation';
 
 type Camera = Entity<'aircraft'>['cameras'][number];
 const props = defineProps<{ camera: Camera; only: boolean; save: (camera: Camera) => readonly Fault[] }>();

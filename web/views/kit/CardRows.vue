@@ -2,8 +2,8 @@
 import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
-import { cardsAsTold, setOnCard } from '../../stores/cardLog';
-import type { Fault } from '../../stores/validate';
+import { cardsAsTold, setOnCard } from '../../composables/card-log';
+import type { Fault } from '../../sync/validation';
 import KitRow from './KitRow.vue';
 import { useKit } from './useKit';
 

@@ -7,7 +7,7 @@ import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import { pastDate, TO_COME } from './useKit';
-import type { Fault } from '../../stores/validate';
+import type { Fault } from '../../sync/validation';
 
 /** What an aircraft carries in papers, program, eyes and mass. */
 type Craft = Entity<'aircraft'>;

@@ -7,7 +7,7 @@ import { v4 as uuid } from 'uuid';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
-import { useReckoning } from '../../stores/reckoning';
+import { useReckoning } from '../../stores/derived-film';
 import KitRow from './KitRow.vue';
 import PracticeSheet from './PracticeSheet.vue';
 import { useKit } from './useKit';

@@ -2,7 +2,7 @@
 import { practiceSheet } from '@core/proposals';
 import { computed } from 'vue';
 import { useFilm } from '../../stores/film';
-import { useReckoning } from '../../stores/reckoning';
+import { useReckoning } from '../../stores/derived-film';
 
 const film = useFilm();
 const reckoning = useReckoning();

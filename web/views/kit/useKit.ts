@@ -1,9 +1,9 @@
 import { newRow, type Entity, type KitKind } from '@core/model';
 import { computed } from 'vue';
 import { v4 as uuid } from 'uuid';
-import type { Fields } from '../../stores/fields';
+import type { Fields } from '../../sync/fields';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/looking';
+import { useLooking } from '../../stores/selection';
 
 /** Kit that has a name and can be retired. */
 export type GearKind = Exclude<KitKind, 'practice' | 'flown' | 'cardMove' | 'check'>;

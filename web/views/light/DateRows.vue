@@ -7,7 +7,7 @@ import { dateText } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useLight } from '../../stores/light';
-import { useReckoning } from '../../stores/reckoning';
+import { useReckoning } from '../../stores/derived-film';
 
 const props = defineProps<{ place: PlaceFacts; count: number }>();
 const film = useFilm();

@@ -12,7 +12,7 @@ import PickField from '../../parts/PickField.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
 import { useLight } from '../../stores/light';
-import LightRibbon from '../bench/LightRibbon.vue';
+import LightRibbon from '../shots/LightRibbon.vue';
 import WarningList from '../../parts/WarningList.vue';
 import DateRows from './DateRows.vue';
 import EvCurve from './EvCurve.vue';

@@ -12,7 +12,7 @@ import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
-import { useLooking } from '../../stores/looking';
+import { useLooking } from '../../stores/selection';
 
 const props = defineProps<{
   place: PlaceFacts;

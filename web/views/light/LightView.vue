@@ -2,10 +2,10 @@
 import { computed, ref } from 'vue';
 import { dateText } from '../../format';
 import { useLight } from '../../stores/light';
-import { useLooking } from '../../stores/looking';
-import { useReckoning } from '../../stores/reckoning';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
 import TabbedView from '../../parts/TabbedView.vue';
-import { usePlaceRoute } from '../usePlaceRoute';
+import { usePlaceRoute } from '../../composables/useLocationRoute';
 import DayTab from './DayTab.vue';
 import ExposureTab from './ExposureTab.vue';
 import SetupTab from './SetupTab.vue';

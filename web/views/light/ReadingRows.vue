@@ -8,7 +8,7 @@ import { readNumber } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import { ElInput } from '../../parts/element';
 import { useFilm } from '../../stores/film';
-import type { Fault } from '../../stores/validate';
+import type { Fault } from '../../sync/validation';
 
 const props = defineProps<{ place: PlaceFacts; lit: LitPlace }>();
 const film = useFilm();

@@ -5,7 +5,7 @@ import type { LitPlace } from '@core/shot';
 import type { PlaceFacts } from '@core/day';
 import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
-import { useReckoning } from '../../stores/reckoning';
+import { useReckoning } from '../../stores/derived-film';
 import { useLightPlace } from './useLightPlace';
 
 const props = defineProps<{ place: PlaceFacts; derived: DerivedFilm; lit: LitPlace }>();

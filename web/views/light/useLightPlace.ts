@@ -4,8 +4,8 @@ import type { PlaceFacts } from '@core/day';
 import { computed } from 'vue';
 import { filterNameOf } from '../../format/names';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/looking';
-import { useReckoning } from '../../stores/reckoning';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
 
 /** The place in view with its light and its slates. */
 export const useLightPlace = () => {

@@ -5,7 +5,7 @@ import { writeText } from '@core/units';
 import { computed } from 'vue';
 import { arrowHead, fit, line, roundStep, type Spot } from '../../parts/drawing';
 import { useElementSize } from '../../parts/useElementSize';
-import { useReckoning } from '../../stores/reckoning';
+import { useReckoning } from '../../stores/derived-film';
 
 const props = defineProps<{ shot: DerivedShot; track: Track; index: number; from: 'side' | 'above' }>();
 const reckoning = useReckoning();

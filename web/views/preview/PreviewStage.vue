@@ -5,8 +5,8 @@ import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch 
 import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/looking';
-import { useReckoning } from '../../stores/reckoning';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
 import { INPUT_WORDS } from '../../format';
 import EyePlain from './EyePlain.vue';
 import type { Eye } from './EyeCanvas.vue';

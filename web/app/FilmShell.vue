@@ -1,0 +1,226 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, useTemplateRef, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { useActs } from '../composables/useShotCommands';
+import { useFilm } from '../stores/film';
+import { whenIdle } from '../composables/idle';
+import { useLooking } from '../stores/selection';
+import ClashBar from './ConflictBar.vue';
+import RefusedBar from './RejectedBar.vue';
+import SaveMark from './SaveMark.vue';
+import { useKeys } from './useKeys';
+
+const props = defineProps<{ film: string }>();
+const store = useFilm();
+const looking = useLooking();
+const acts = useActs();
+const KeySheet = defineAsyncComponent(() => import('./KeySheet.vue'));
+useKeys();
+watch(
+  () => props.film,
+  (id) => void store.load(id),
+  { immediate: true },
+);
+watch(
+  () => store.film?.name,
+  (title) => {
+    document.title = title ? `${title} – Dusk Slate` : 'Dusk Slate';
+  },
+);
+onBeforeUnmount(() => store.close());
+/** What the places mean to the slates is worked out beside the page, once a view stands. */
+const settled = (): void =>
+  whenIdle(() => {
+    import('../stores/site').then(({ useSite }) => useSite().start()).catch(() => undefined);
+    import('../stores/light').then(({ useLight }) => useLight().start()).catch(() => undefined);
+  });
+const VIEWS = [
+  { name: 'bench', label: 'Bench', key: 'G B' },
+  { name: 'board', label: 'Board', key: 'G S' },
+  { name: 'job', label: 'Job', key: 'G J' },
+  { name: 'places', label: 'Places', key: 'G P' },
+  { name: 'plan', label: 'Plan', key: 'G L' },
+  { name: 'light', label: 'Light', key: 'G I' },
+  { name: 'flights', label: 'Flights', key: 'G F' },
+  { name: 'ready', label: 'Ready', key: 'G R' },
+  { name: 'kit', label: 'Kit', key: 'G K' },
+  { name: 'quick', label: 'Quick', key: 'Q' },
+];
+/** On a narrow screen the row of views is longer than the bar: the one that is open stays in it. */
+const views = useTemplateRef<HTMLElement>('views');
+const route = useRoute();
+watch(
+  () => route.name,
+  () =>
+    void nextTick(() =>
+      views.value?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' }),
+    ),
+  { immediate: true },
+);
+/** Answers that stay the same keep the whole bar from being drawn anew at each step of a slider. */
+const canUndo = computed(() => store.undoable.undo);
+const canRedo = computed(() => store.undoable.redo);
+const clashed = computed(() => store.clashes.length > 0);
+const name = computed(() => store.film?.name ?? null);
+const refused = computed(() => store.refusals.length > 0);
+const rename = (event: Event): void => {
+  const field = event.target as HTMLInputElement;
+  if (store.film && store.edit('film', store.film.id, { name: field.value }, 'name').length > 0)
+    field.value = store.film.name;
+};
+const other = (): string => (looking.theme === 'dusk' ? 'noon' : 'dusk');
+</script>
+
+<template>
+  <div class="shell">
+    <header class="bar no-print">
+      <RouterLink to="/" class="home" aria-label="Dusk Slate, all films" title="All films"
+        ><img src="/slate.svg" alt="" width="24" height="24"
+      /></RouterLink>
+      <input
+        v-if="name !== null"
+        class="name"
+        :value="name"
+        aria-label="Film"
+        dir="auto"
+        maxlength="200"
+        @change="rename"
+      />
+      <nav ref="views" aria-label="Views">
+        <RouterLink
+          v-for="v in VIEWS"
+          :key="v.name"
+          :to="{ name: v.name, params: { film } }"
+          class="view"
+          :class="{ here: $route.name === v.name }"
+          :title="`${v.label} (${v.key})`"
+          >{{ v.label }}</RouterLink
+        >
+      </nav>
+      <span class="gap" />
+      <SaveMark />
+      <button class="btn bare" :disabled="!canUndo" title="Take back (Ctrl Z)" @click="acts.undo">
+        Undo
+      </button>
+      <button class="btn bare wide" :disabled="!canRedo" title="Do again (Ctrl Shift Z)" @click="acts.redo">
+        Redo
+      </button>
+      <button
+        class="btn bare wide"
+        :title="`Change to ${other()} (T)`"
+        @click="looking.theme = looking.theme === 'dusk' ? 'noon' : 'dusk'"
+      >
+        {{ looking.theme === 'dusk' ? 'Noon' : 'Dusk' }}
+      </button>
+      <button class="btn bare wide" title="Keys (?)" aria-label="Keys" @click="looking.keysShown = true">
+        ?
+      </button>
+    </header>
+    <ClashBar v-if="clashed" />
+    <RefusedBar v-if="refused" />
+    <div v-if="store.missing" class="missing">
+      <h1>{{ store.missing }}</h1>
+      <RouterLink class="btn lead" to="/">All films</RouterLink>
+    </div>
+    <div v-else-if="store.loading" class="shape" aria-label="Loading" role="status"><i /><i /><i /></div>
+    <RouterView v-else v-slot="{ Component }"
+      ><component :is="Component" class="view-body" @vue:mounted="settled"
+    /></RouterView>
+    <p class="sr" role="status" aria-live="polite">{{ looking.said }}</p>
+    <KeySheet v-if="looking.keysShown" @close="looking.keysShown = false" />
+  </div>
+</template>
+
+<style scoped>
+.shell {
+  height: 100dvh;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+.bar {
+  flex: none;
+  height: var(--bar);
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 0 10px 0 12px;
+  border-bottom: 1px solid var(--line);
+  overflow-x: auto;
+  scrollbar-width: none;
+}
+.home {
+  display: block;
+  line-height: 0;
+  padding: 4px;
+}
+.name {
+  background: none;
+  border: 0;
+  color: var(--chalk);
+  font: inherit;
+  font-stretch: 112%;
+  font-weight: 640;
+  font-size: 15px;
+  width: 250px;
+  min-width: 90px;
+  padding: 4px 6px;
+}
+.name:hover {
+  background: var(--slab-2);
+}
+.view {
+  color: var(--chalk-2);
+  text-decoration: none;
+  padding: 0 11px;
+  height: var(--bar);
+  display: inline-flex;
+  align-items: center;
+  border-bottom: 3px solid transparent;
+  border-top: 3px solid transparent;
+}
+.view.here {
+  color: var(--chalk);
+  border-bottom-color: var(--pick);
+  font-weight: 620;
+}
+nav {
+  display: flex;
+}
+.gap {
+  flex: 1;
+}
+.view-body {
+  flex: 1;
+  min-height: 0;
+}
+.missing {
+  padding: 60px;
+  display: grid;
+  gap: 16px;
+  justify-items: start;
+}
+.shape {
+  display: grid;
+  grid-template-columns: 300px 1fr 318px;
+  gap: 1px;
+  flex: 1;
+  padding-top: 86px;
+}
+.shape i {
+  background: var(--slab);
+}
+@media (max-width: 700px) {
+  .wide,
+  .name {
+    display: none;
+  }
+  .view {
+    padding: 0 8px;
+  }
+  .bar {
+    padding: 0 4px;
+    gap: 0;
+  }
+}
+</style>

@@ -1,0 +1,119 @@
+import type { Entity, CardAct } from '@core/model';
+import { cardsNow, lifeOf, moveFault } from '@core/cards';
+import type { DerivedFilm } from '@core/film';
+import type { TimedFlight } from '@core/day';
+import { v4 as uuid } from 'uuid';
+import type { useFilm } from '../stores/film';
+
+type FilmStore = ReturnType<typeof useFilm>;
+type Card = Entity<'card'>;
+type Entry = Entity<'cardMove'>;
+
+/** Entries stand in the order they were made, whatever the clocks say. */
+const entryOf = (
+  film: Pick<FilmStore, 'film'>,
+  cardId: string,
+  sinceMs: number | null,
+  atMs: number,
+  act: CardAct,
+  more: Partial<Entry>,
+): Entry => ({
+  id: uuid(),
+  cardId,
+  utcMs: Math.max(Math.round(atMs), (sinceMs ?? 0) + 1),
+  act,
+  spot: null,
+  aircraftId: null,
+  gb: 0,
+  copiesWanted: film.film?.preferences.copiesWanted ?? 2,
+  waiver: '',
+  ...more,
+});
+
+/** Tells what happened to a card. @returns why that cannot have happened, and then it is not entered; '' where it was */
+export const tellCard = (
+  film: Pick<FilmStore, 'film' | 'get' | 'list' | 'act'>,
+  cardId: string,
+  act: CardAct,
+  more: Partial<Entry> = {},
+): string => {
+  const card = film.get('card', cardId);
+  if (!card) return 'That card is not there any more.';
+  const life = lifeOf(card, film.list('cardMove'));
+  const entry = entryOf(film, card.id, life.sinceMs, Date.now(), act, more);
+  return (
+    moveFault(life, entry, card) ??
+    film.act('card', [{ kind: 'cardMove', id: entry.id, after: entry as never }])[0]?.say ??
+    ''
+  );
+};
+
+/** Cards of which something was told: what is on them follows from that, and their record only says what they began with. */
+const toldOf = (film: Pick<FilmStore, 'list'>): ReadonlySet<string> =>
+  new Set(film.list('cardMove').map((m) => m.cardId));
+
+/** Cards as they stand now, in the form of their records. */
+export const cardsAsTold = (film: Pick<FilmStore, 'list'>): Card[] => {
+  const now = new Map(cardsNow(film.list('card'), film.list('cardMove')).map((c) => [c.id, c.usedGB]));
+  return film.list('card').map((c) => ({ ...c, usedGB: now.get(c.id) ?? c.usedGB }));
+};
+
+/** A record that came in as one that stands now, as it is stored: footage is neither made nor lost by a table. */
+export const cardAsStored = (film: Pick<FilmStore, 'list' | 'get'>, card: Card): Card => ({
+  ...card,
+  usedGB: toldOf(film).has(card.id) ? (film.get('card', card.id)?.usedGB ?? card.usedGB) : card.usedGB,
+});
+
+/** Less than this is the same, GB. */
+const SAME_GB = 0.05;
+
+/** Says that the footage on a card does not change by its record; null where it may, or does not. */
+export const footageFault = (film: Pick<FilmStore, 'list'>, card: Card): string | null => {
+  const now = toldOf(film).has(card.id) ? cardsAsTold(film).find((c) => c.id === card.id) : undefined;
+  return now && Math.abs(now.usedGB - card.usedGB) > SAME_GB
+    ? `${now.name} holds ${now.usedGB.toFixed(1)} GB. What is on it changes under Ready, Cards.`
+    : null;
+};
+
+/** Sets what is on a card: in its record while nothing else was told of it, after that as an entry like any other. */
+export const setOnCard = (
+  film: Pick<FilmStore, 'film' | 'get' | 'list' | 'act'>,
+  card: Card,
+  gb: number,
+): string => {
+  if (toldOf(film).has(card.id)) return tellCard(film, card.id, 'correct', { gb });
+  return (
+    moveFault(
+      { ...lifeOf(card, []), usedGB: 0 },
+      { act: 'correct', gb, copiesWanted: 0, waiver: '' },
+      card,
+    ) ??
+    film.act('kit', [{ kind: 'card', id: card.id, after: { ...card, usedGB: gb } as never }])[0]?.say ??
+    ''
+  );
+};
+
+/**
+ * What a logged flight left on the card it was planned for: an entry for the card, or none where it had no card, recorded
+ * nothing, or that cannot have happened.
+ * @param shotIds what is in the can by it @param landedMs when it was down
+ */
+export const recordedBy = (
+  film: FilmStore,
+  derived: DerivedFilm,
+  flight: TimedFlight,
+  shotIds: ReadonlySet<string>,
+  landedMs: number,
+): Entry | null => {
+  const cardId = derived.budget.cards.byFlight.find((l) => l.flight === flight)?.cardId;
+  const card = film.get('card', cardId ?? '');
+  if (!card) return null;
+  const gb = [...shotIds].reduce((sum, id) => sum + (derived.shots.get(id)?.facts.bytes ?? 0), 0) / 1e9;
+  const life = lifeOf(card, film.list('cardMove'));
+  const move = entryOf(film, card.id, life.sinceMs, landedMs, 'record', {
+    spot: 'aircraft',
+    aircraftId: flight.aircraftId,
+    gb,
+  });
+  return gb > 0 && moveFault(life, move, card) === null ? move : null;
+};

@@ -1,0 +1,71 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { effectScope, shallowRef } from 'vue';
+import { inTurn, useInTurn } from './deferred';
+
+/** Frames as this test lets them come. */
+let frames: (() => void)[] = [];
+const frame = (): void => {
+  const due = frames;
+  frames = [];
+  for (const act of due) act();
+  vi.runAllTimers();
+};
+
+describe('taking turns', () => {
+  beforeEach(() => {
+    vi.useFakeTimers();
+    vi.stubGlobal('document', { hidden: false });
+    vi.stubGlobal('requestAnimationFrame', (act: () => void) => frames.push(act));
+  });
+  afterEach(() => {
+    for (let i = 0; i < 10; i += 1) frame();
+    vi.unstubAllGlobals();
+    vi.useRealTimers();
+  });
+
+  it('does one thing after each picture, each thing once, in the order asked', () => {
+    const done: string[] = [];
+    const [a, b] = [{}, {}];
+    inTurn(a, () => done.push('a'));
+    inTurn(b, () => done.push('b'));
+    inTurn(a, () => done.push('a again'));
+    expect(done).toEqual([]);
+    frame();
+    expect(done).toEqual(['a']);
+    frame();
+    expect(done).toEqual(['a', 'b']);
+    frame();
+    inTurn(a, () => done.push('a anew'));
+    frame();
+    expect(done).toEqual(['a', 'b', 'a anew']);
+  });
+
+  it('goes on with the next when one of them fails', () => {
+    let after = false;
+    inTurn({}, () => {
+      throw new Error('one pane');
+    });
+    inTurn({}, () => {
+      after = true;
+    });
+    expect(frame).toThrow('one pane');
+    frame();
+    expect(after).toBe(true);
+  });
+
+  it('shows the newest value when its turn comes, and nothing after its pane is gone', () => {
+    const source = shallowRef(1);
+    const scope = effectScope();
+    const shown = scope.run(() => useInTurn(() => source.value))!;
+    expect(shown.value).toBe(1);
+    source.value = 2;
+    source.value = 3;
+    expect(shown.value).toBe(1);
+    frame();
+    expect(shown.value).toBe(3);
+    source.value = 4;
+    scope.stop();
+    frame();
+    expect(shown.value).toBe(3);
+  });
+});

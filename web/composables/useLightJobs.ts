@@ -1,0 +1,50 @@
+import { lightJob, type LightJob } from '@core/light-timeline';
+import { readingsOf } from '@core/shot';
+import type { DerivedShot } from '@core/film';
+import { KeyedMemo } from '@core/units';
+import type { PlaceLightJob } from '../workers/light.worker';
+import { useFilm } from '../stores/film';
+import { useReckoning } from '../stores/derived-film';
+
+/** Rows of the film may be watched objects; what goes to a worker is plain. */
+const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+
+/** Places of the open film as they are handed to the worker that looks at their light. */
+export const useLightJobs = () => {
+  const film = useFilm();
+  const reckoning = useReckoning();
+  /** Slates as they were last sent: of a place in work one slate changes and nineteen do not. */
+  const sent = new KeyedMemo<LightJob | null>();
+  const shotsAt = (id: string): DerivedShot[] =>
+    [...(reckoning.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === id);
+
+  /** A place as plain data; null where it has no light. */
+  const of = (id: string): PlaceLightJob | null => {
+    const place = reckoning.derived?.places.get(id);
+    if (!place?.light || !film.film || !Number.isFinite(place.windowFromMs)) return null;
+    const jobs = shotsAt(id).flatMap(
+      (s) =>
+        sent.get(s.facts.shot.id, [s, reckoning.along.filters], () => {
+          const made = lightJob(s, reckoning.along);
+          return made && plain(made);
+        }) ?? [],
+    );
+    const toMs = Math.max(place.windowToMs, ...place.flights.map((f) => f.endMs));
+    const readings = readingsOf(place.location, place.light, film.list('reading'));
+    return {
+      ...plain({
+        preferences: { preferences: film.film.preferences },
+        location: place.location,
+        readings,
+        fromMs: place.windowFromMs,
+        toMs,
+      }),
+      jobs,
+    };
+  };
+  /** Lets go of slates that are gone. */
+  const keep = (ids: ReadonlySet<string>): void => {
+    sent.keep(ids);
+  };
+  return { of, shotsAt, keep };
+};

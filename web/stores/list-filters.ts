@@ -1,0 +1,216 @@
+import { counted, groupBy } from '@core/units';
+import type { DerivedShot } from '@core/film';
+import { type Warning, worst } from '@core/warnings';
+import { USE_WORDS, useOf } from '@core/story';
+import { clockText } from '@core/time';
+import { WISH_KINDS } from '@core/model';
+import { defineStore } from 'pinia';
+import { computed, ref, watch } from 'vue';
+import { useFilm } from './film';
+import { useFindings } from './findings';
+import { useReckoning } from './derived-film';
+
+/** A figure a row may show. */
+export interface Column {
+  readonly id: string;
+  readonly label: string;
+  readonly quantity: 'seconds' | 'wattHours' | 'gigabytes' | 'count' | 'percent' | 'metres' | 'text';
+  readonly of: (shot: DerivedShot) => number | string;
+}
+
+export const COLUMNS: readonly Column[] = [
+  {
+    id: 'air',
+    label: 'Seconds in the air',
+    quantity: 'seconds',
+    of: ({ facts }) => (facts.flown ? facts.seconds.airS : NaN),
+  },
+  { id: 'energy', label: 'Energy', quantity: 'wattHours', of: ({ facts }) => facts.energy?.totalWh ?? NaN },
+  { id: 'card', label: 'Card space', quantity: 'gigabytes', of: ({ facts }) => facts.bytes / 1e9 },
+  {
+    id: 'cut',
+    label: 'Seconds in the cut',
+    quantity: 'seconds',
+    of: ({ facts }) => facts.segments.reduce((sum, s) => sum + s.timelineS, 0),
+  },
+  { id: 'takes', label: 'Takes', quantity: 'text', of: ({ facts }) => counted(facts.shot.takes, 'take') },
+  { id: 'pace', label: 'Pace', quantity: 'text', of: ({ facts }) => facts.band },
+  { id: 'fill', label: 'Subject in frame', quantity: 'percent', of: ({ facts }) => facts.fill * 100 },
+  {
+    id: 'height',
+    label: 'Highest point',
+    quantity: 'metres',
+    of: ({ facts }) => facts.flown?.highestM ?? NaN,
+  },
+  {
+    id: 'lens',
+    label: 'Lens',
+    quantity: 'text',
+    of: ({ facts }) =>
+      facts.camera ? `${Math.round(facts.camera.equivalentMm * facts.shot.zoom)} mm` : '\u2013',
+  },
+  {
+    id: 'craft',
+    label: 'Aircraft',
+    quantity: 'text',
+    of: ({ facts }) => facts.aircraft?.name ?? 'no aircraft',
+  },
+  {
+    id: 'minute',
+    label: 'Planned minute',
+    quantity: 'text',
+    of: ({ facts, light }) => (light ? clockText(light.atMs, facts.location.zone) : '\u2013'),
+  },
+  {
+    id: 'inputs',
+    label: 'Inputs at once',
+    quantity: 'text',
+    of: ({ facts }) => `${facts.flown?.simultaneous ?? '\u2013'} inputs`,
+  },
+  { id: 'use', label: 'Use', quantity: 'text', of: ({ facts }) => USE_WORDS[useOf(facts.shot.usage)] },
+];
+const USUAL = ['air', 'energy', 'card'];
+const MOST_COLUMNS = 4;
+const COLUMNS_KEY = 'dusk-columns';
+
+/** Something a row may be picked out by. */
+export interface Sieve {
+  readonly id: string;
+  readonly label: string;
+  readonly group: string;
+  readonly keeps: (shot: DerivedShot, told: readonly Warning[]) => boolean;
+}
+
+export const SIEVES: readonly Sieve[] = [
+  ...(['must', 'should', 'could'] as const).map((p): Sieve => ({
+    id: p,
+    label: p,
+    group: 'priority',
+    keeps: ({ facts }) => facts.shot.priority === p,
+  })),
+  { id: 'stop', label: 'with a stop', group: 'mark', keeps: (_s, told) => worst(told) === 'stop' },
+  { id: 'care', label: 'with a care', group: 'mark', keeps: (_s, told) => worst(told) === 'care' },
+  { id: 'unfit', label: 'not fitting', group: 'mark', keeps: (s) => s.unfit !== null },
+  ...WISH_KINDS.map((w): Sieve => ({
+    id: `light-${w}`,
+    label: w === 'any' ? 'any light' : w,
+    group: 'light',
+    keeps: ({ facts }) => facts.shot.wants === w,
+  })),
+];
+
+const storedColumns = (): string[] => {
+  try {
+    const known: unknown = JSON.parse(localStorage.getItem(COLUMNS_KEY) ?? '');
+    if (Array.isArray(known))
+      return known.filter((id): id is string => COLUMNS.some((c) => c.id === id)).slice(0, MOST_COLUMNS);
+  } catch {
+    /* nothing kept, or not by this program */
+  }
+  return [...USUAL];
+};
+
+/** What the list shows and which of its rows are chosen for doing something with all of them. */
+export const useListing = defineStore('listing', () => {
+  const film = useFilm();
+  const reckoning = useReckoning();
+  const findings = useFindings();
+  const wanted = ref('');
+  const sieves = ref<string[]>([]);
+  const columnIds = ref(storedColumns());
+  const chosen = ref(new Set<string>());
+  const toolsShown = ref(false);
+  let anchor = '';
+  watch(columnIds, (ids) => localStorage.setItem(COLUMNS_KEY, JSON.stringify(ids)));
+  watch(
+    () => film.filmId,
+    () => {
+      wanted.value = '';
+      sieves.value = [];
+      chosen.value = new Set();
+    },
+  );
+
+  const columns = computed(() => columnIds.value.flatMap((id) => COLUMNS.filter((c) => c.id === id)));
+  const toggleColumn = (id: string): void => {
+    columnIds.value = columnIds.value.includes(id)
+      ? columnIds.value.filter((c) => c !== id)
+      : [...columnIds.value, id].slice(-MOST_COLUMNS);
+  };
+  const toggleSieve = (id: string): void => {
+    sieves.value = sieves.value.includes(id) ? sieves.value.filter((s) => s !== id) : [...sieves.value, id];
+  };
+  /** What the list holds back; null while it shows everything. Of one group of sieves any may hold, of several groups all must. */
+  const test = computed<((shot: DerivedShot) => boolean) | null>(() => {
+    const active = SIEVES.filter((s) => sieves.value.includes(s.id));
+    const groups = [...groupBy(active, (s) => s.group).values()];
+    const words = wanted.value.trim().toLowerCase();
+    if (active.length === 0 && words === '') return null;
+    return (shot) => {
+      if (!groups.every((group) => group.some((s) => s.keeps(shot, findings.about(shot))))) return false;
+      const { facts } = shot;
+      return (
+        words === '' ||
+        [
+          facts.shot.title,
+          facts.move?.name,
+          facts.shot.role,
+          facts.shot.priority,
+          facts.subject?.name,
+          facts.aircraft?.name,
+          facts.shot.notes,
+          ...Object.values(facts.shot.layers),
+        ].some((t) => t?.toLowerCase().includes(words))
+      );
+    };
+  });
+  const matches = (shot: DerivedShot): boolean => test.value?.(shot) ?? true;
+  const shown = computed(() => {
+    const all = [...(reckoning.derived?.shots.values() ?? [])];
+    return test.value ? all.filter(matches) : all;
+  });
+
+  const toggle = (id: string): void => {
+    const next = new Set(chosen.value);
+    if (next.has(id)) next.delete(id);
+    else next.add(id);
+    chosen.value = next;
+    anchor = id;
+  };
+  /** From the last chosen to this one, as they are listed. */
+  const reachTo = (id: string, from: string): void => {
+    const ids = shown.value.map((s) => s.facts.shot.id);
+    const [a, b] = [ids.indexOf(anchor || from), ids.indexOf(id)].sort((x, y) => x - y) as [number, number];
+    if (a < 0) {
+      toggle(id);
+      return;
+    }
+    chosen.value = new Set([...chosen.value, ...ids.slice(a, b + 1)]);
+  };
+  const chooseAll = (): void => {
+    chosen.value = new Set(shown.value.map((s) => s.facts.shot.id));
+  };
+  const clear = (): void => {
+    chosen.value = new Set();
+    anchor = '';
+  };
+  /** Chosen rows that still are there, in list order. */
+  const picked = computed(() => (reckoning.derived?.order ?? []).filter((id) => chosen.value.has(id)));
+  return {
+    wanted,
+    sieves,
+    columnIds,
+    columns,
+    chosen,
+    picked,
+    shown,
+    toolsShown,
+    matches,
+    toggleColumn,
+    toggleSieve,
+    toggle,
+    reachTo,
+    chooseAll,
+    clear,
+  };
+});

@@ -1,0 +1,79 @@
+import { weighFlights, type FlightsWeighed } from '@core/proposals';
+import type { FilmInput } from '@core/model';
+import type { FlightChange } from '@core/day';
+import { defineStore } from 'pinia';
+import { shallowRef, watch } from 'vue';
+import { useFilm } from './film';
+import { useFlightEdits } from './flight-edits';
+import { useFlights } from './flights';
+import { useLooking } from './selection';
+import { useReckoning } from './derived-film';
+
+/** A plan that was put aside to compare with: rows as they were. */
+interface Aside {
+  readonly flights: FilmInput['flights'];
+  readonly shots: FilmInput['shots'];
+  readonly weighed: FlightsWeighed;
+}
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** One plan kept beside the one that holds, until the film is left. */
+export const useAside = defineStore('aside', () => {
+  const film = useFilm();
+  const edits = useFlightEdits();
+  const flights = useFlights();
+  const looking = useLooking();
+  const reckoning = useReckoning();
+  const kept = shallowRef<Aside | null>(null);
+
+  const put = (date: string): void => {
+    reckoning.settle();
+    const { input } = film;
+    const ids = flights.placeIds(date);
+    if (!input || !reckoning.derived) return;
+    kept.value = {
+      flights: input.flights.filter((f) => ids.includes(f.locationId)),
+      shots: input.shots.filter((s) => ids.includes(s.locationId)),
+      weighed: weighFlights(reckoning.derived, ids),
+    };
+    looking.say('This plan is put aside. Change what you like, then compare.');
+  };
+  /** Brings back the flights that were put aside, and the direction each slate was flown in. */
+  const bringBack = (): void => {
+    const { input } = film;
+    const aside = kept.value;
+    if (!input || !aside) return;
+    const places = new Set(aside.shots.map((s) => s.locationId));
+    const now = input.flights.filter((f) => places.has(f.locationId));
+    const before = new Map(aside.shots.map((s) => [s.id, s.move.reversed]));
+    const turned = input.shots
+      .filter((s) => (before.get(s.id) ?? s.move.reversed) !== s.move.reversed)
+      .map((s): FlightChange => ({
+        kind: 'shot',
+        id: s.id,
+        after: { ...s, move: { ...s.move, reversed: !s.move.reversed } },
+      }));
+    edits.apply('plan put aside', [
+      ...now
+        .filter((f) => !aside.flights.some((k) => k.id === f.id))
+        .map((f): FlightChange => ({ kind: 'flight', id: f.id, after: null })),
+      ...aside.flights
+        .filter(
+          (k) =>
+            !same(
+              now.find((f) => f.id === k.id),
+              k,
+            ),
+        )
+        .map((f): FlightChange => ({ kind: 'flight', id: f.id, after: f })),
+      ...turned,
+    ]);
+    looking.say('The plan put aside is back.');
+  };
+  const forget = (): void => {
+    kept.value = null;
+  };
+  watch(() => film.filmId, forget);
+  return { kept, put, bringBack, forget };
+});

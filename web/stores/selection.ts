@@ -1,0 +1,97 @@
+import { defineStore } from 'pinia';
+import { computed, ref, watch } from 'vue';
+import { useFilm } from './film';
+import { useReckoning } from './derived-film';
+
+export type Theme = 'dusk' | 'noon';
+export type Facet = 'move' | 'cut' | 'exposure';
+const THEME_KEY = 'dusk-theme';
+
+/** What the person is looking at: slate, place, facet, theme. Not stored with the film. */
+export const useLooking = defineStore('looking', () => {
+  const film = useFilm();
+  const reckoning = useReckoning();
+  const shotId = ref('');
+  const placeId = ref('');
+  const facet = ref<Facet>('move');
+  const theme = ref<Theme>(localStorage.getItem(THEME_KEY) === 'noon' ? 'noon' : 'dusk');
+  const keysShown = ref(false);
+  const varietyShown = ref(false);
+  const coverageShown = ref(false);
+  const previewing = ref(false);
+  const said = ref('');
+
+  const shot = computed(() => reckoning.shotNow(shotId.value));
+  const place = computed(() => {
+    const wanted = shot.value?.facts.location.id ?? placeId.value;
+    return (
+      reckoning.derived?.places.get(wanted) ??
+      reckoning.derived?.places.get(reckoning.locations[0]?.id ?? '') ??
+      null
+    );
+  });
+
+  const pick = (id: string): void => {
+    shotId.value = id;
+    const location = film.get('shot', id)?.locationId;
+    if (location) placeId.value = location;
+  };
+  const pickPlace = (id: string): void => {
+    placeId.value = id;
+    const first = [...(reckoning.derived?.shots.values() ?? [])].find((s) => s.facts.location.id === id);
+    shotId.value = first?.facts.shot.id ?? '';
+  };
+  /** Goes along the list by some slates. */
+  const step = (by: number): void => {
+    const order = reckoning.derived?.order ?? [];
+    const at = order.indexOf(shotId.value);
+    const next = order[Math.min(order.length - 1, Math.max(0, at + by))];
+    if (next) pick(next);
+  };
+
+  watch(
+    theme,
+    (value) => {
+      document.documentElement.dataset['theme'] = value;
+      localStorage.setItem(THEME_KEY, value);
+    },
+    { immediate: true },
+  );
+  watch(
+    () => [reckoning.derived?.order.length, film.filmId],
+    () => {
+      if (!reckoning.derived?.shots.has(shotId.value)) {
+        const here = [...(reckoning.derived?.shots.values() ?? [])];
+        shotId.value =
+          (
+            here.find((s) => s.facts.location.id === placeId.value) ??
+            (placeId.value && film.get('location', placeId.value) ? undefined : here[0])
+          )?.facts.shot.id ?? '';
+      }
+    },
+    { immediate: true },
+  );
+
+  /** Says something once, quietly, to eyes and screen readers. */
+  const say = (text: string): void => {
+    said.value = text;
+  };
+
+  return {
+    shotId,
+    placeId,
+    facet,
+    theme,
+    keysShown,
+    varietyShown,
+    coverageShown,
+    previewing,
+    said,
+    shot,
+    place,
+    pick,
+    pickPlace,
+    step,
+    say,
+  };
+});

@@ -1,0 +1,28 @@
+import type { AnyRow, LoggedChange } from '@contract';
+import { api } from './api';
+import { keepPending, leftBehind } from './pending-storage';
+import type { Pending } from './outbox';
+
+/** A film as it is read when it is opened. */
+export interface Opened {
+  readonly rows: readonly AnyRow[];
+  readonly changes: readonly LoggedChange[];
+  readonly sequence: number;
+  /** What an earlier page could not save of it. */
+  readonly left: readonly Pending[];
+}
+
+/**
+ * Reads a film with the kit, its log and what was left behind.
+ * @param wanted whether it is still this film that is asked for
+ * @returns null when another one was asked for meanwhile; what was left behind of this one waits on
+ */
+export const readFilm = async (id: string, device: string, wanted: () => boolean): Promise<Opened | null> => {
+  const [film, kit, log] = await Promise.all([api.film(id), api.kit(), api.changes(id)]);
+  if (!wanted()) return null;
+  const left = await leftBehind(device, id);
+  if (wanted())
+    return { rows: [...film.rows, ...kit.rows], changes: log.changes, sequence: film.sequence, left };
+  if (left.length > 0) await keepPending(device, id, left);
+  return null;
+};

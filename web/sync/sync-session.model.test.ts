@@ -1,0 +1,469 @@
+import { createPinia, setActivePinia, type Pinia } from 'pinia';
+import fc from 'fast-check';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { AnyRow, Batch, Conflict, LoggedChange, Problem } from '@contract';
+import { ApiProblem, Unreachable } from './api';
+import { useFilm } from '../stores/film';
+import type { Pending } from './outbox';
+
+const FILM = 'f0';
+const RUNS = Number(process.env['DUSK_RUNS'] ?? 120);
+type Value = Record<string, unknown> & { id: string };
+type Loss = 'request' | 'answer' | 'late';
+
+/** A server in memory, as strict about versions as the real one, and as sure of what it has taken already. */
+class Memory {
+  readonly rows = new Map<string, AnyRow>();
+  readonly log: LoggedChange[] = [];
+  /** What becomes of the next requests of a tab. */
+  readonly losses = new Map<string, Loss[]>();
+  /** Batches still on their way when their page was gone. */
+  readonly late: Batch[] = [];
+
+  constructor() {
+    this.take({
+      batch: 'b0',
+      device: 'nobody',
+      changes: [
+        { kind: 'film', id: FILM, version: 0, value: { id: FILM, name: 'A film' } },
+        { kind: 'location', id: 'l0', version: 0, value: { id: 'l0', filmId: FILM } },
+        ...['s0', 's1', 's2', 's3'].map((id) => ({
+          kind: 'shot' as const,
+          id,
+          version: 0,
+          value: { id, locationId: 'l0', title: 'x', notes: 'x' },
+        })),
+      ],
+    });
+  }
+
+  take(batch: Batch): { rows: AnyRow[]; gone: { kind: AnyRow['kind']; id: string }[] } {
+    const conflicts = batch.changes.flatMap((c): Conflict[] => {
+      const theirs = this.rows.get(c.id) ?? null;
+      return (theirs?.version ?? 0) === c.version ? [] : [{ kind: c.kind, id: c.id, yours: c, theirs }];
+    });
+    const gone = batch.changes.filter((c) => c.value === null).map(({ kind, id }) => ({ kind, id }));
+    if (conflicts.length > 0) {
+      const known = this.log.filter((l) => l.batch === batch.batch);
+      if (known.length > 0)
+        return {
+          rows: known.flatMap((l) =>
+            l.after
+              ? [{ kind: l.kind, version: l.version, createdAt: '', updatedAt: '', value: l.after } as AnyRow]
+              : [],
+          ),
+          gone,
+        };
+      throw new ApiProblem({ detail: 'conflict', conflicts } as unknown as Problem);
+    }
+    if (batch.changes.some((c) => c.value?.['locationId'] === 'nowhere'))
+      throw new ApiProblem({ detail: 'The place is not there any more.' } as unknown as Problem);
+    const rows = batch.changes.flatMap((c): AnyRow[] => {
+      const old = this.rows.get(c.id) ?? null;
+      const last = Math.max(0, ...this.log.filter((l) => l.id === c.id).map((l) => l.version));
+      const version = (old?.version ?? last) + 1;
+      if (!old && !c.value) return [];
+      this.log.push({
+        sequence: this.log.length + 1,
+        batch: batch.batch,
+        undoes: batch.undoes ?? null,
+        device: batch.device,
+        filmId: FILM,
+        kind: c.kind,
+        id: c.id,
+        at: '',
+        version,
+        before: old?.value ?? null,
+        after: c.value,
+      } as LoggedChange);
+      if (!c.value) {
+        this.rows.delete(c.id);
+        return [];
+      }
+      const row = {
+        kind: c.kind,
+        version,
+        createdAt: '',
+        updatedAt: '',
+        value: structuredClone(c.value),
+      } as unknown as AnyRow;
+      this.rows.set(c.id, row);
+      return [row];
+    });
+    return structuredClone({ rows, gone });
+  }
+
+  /** A request over a line that may lose it, or its answer. */
+  answer(batch: Batch): ReturnType<Memory['take']> {
+    const loss = this.losses.get(batch.device)?.shift();
+    if (loss === 'late') this.late.push(structuredClone(batch));
+    if (loss === 'request' || loss === 'late') throw new Unreachable('lost');
+    const taken = this.take(structuredClone(batch));
+    if (loss === 'answer') throw new Unreachable('lost');
+    return taken;
+  }
+}
+
+/** A page as long as it lives: what it began comes to nothing once it is gone. */
+interface Page {
+  gone: boolean;
+}
+
+const SLOW = 'f-slow';
+/** A film that is read only once its gate is opened. */
+const slow = { opened: Promise.resolve(), open: (): void => undefined };
+
+let server = new Memory();
+let device = '';
+/** Whose turn it is: timers and what follows them belong to the page that set them. */
+let page: Page = { gone: false };
+const kept = new Map<string, Pending[]>();
+
+vi.mock('./api', async (original) => ({
+  ...(await original<object>()),
+  api: {
+    film: async (id: string) => {
+      if (id === SLOW) await slow.opened;
+      return structuredClone({
+        rows: [...server.rows.values()].map((r) =>
+          r.kind === 'film' ? { ...r, value: { ...r.value, id } } : r,
+        ),
+        sequence: server.log.length,
+      });
+    },
+    kit: async () => ({ rows: [] }),
+    changes: async () => structuredClone({ changes: server.log }),
+    apply: async (batch: Batch) => server.answer(batch),
+  },
+}));
+vi.mock('./device', () => ({ claimDevice: async () => device, tabLock: (d: string) => d }));
+vi.mock('../composables/idle', () => ({ whenIdle: () => undefined }));
+vi.mock('./pending-storage', () => ({
+  keepPending: async (who: string, _film: string, pending: Pending[]) => {
+    if (!page.gone) kept.set(who, structuredClone(pending));
+  },
+  leftBehind: async (who: string) => {
+    const left = kept.get(who) ?? [];
+    kept.delete(who);
+    return left;
+  },
+}));
+
+/** The line on which changes are told, read as far as the test lets it. */
+class Line extends EventTarget {
+  static readonly open = new Set<Line>();
+  private at: number;
+  readonly device = device;
+  constructor(url: string) {
+    super();
+    this.at = Number(new URL(url, 'http://x').searchParams.get('since'));
+    Line.open.add(this);
+  }
+  close(): void {
+    Line.open.delete(this);
+  }
+  reset(): void {
+    this.dispatchEvent(new Event('reset'));
+  }
+  tell(): void {
+    for (const change of server.log.slice(this.at))
+      this.dispatchEvent(new MessageEvent('change', { data: JSON.stringify(change) }));
+    this.at = server.log.length;
+  }
+}
+
+const pageTimers = (): void => {
+  const later = globalThis.setTimeout;
+  vi.stubGlobal('setTimeout', (act: () => void, ms?: number) => {
+    const mine = page;
+    return later(() => {
+      if (mine.gone) return;
+      page = mine;
+      act();
+    }, ms);
+  });
+};
+
+class Tab {
+  private page: Page = { gone: true };
+  film = useFilm(createPinia());
+  constructor(readonly name: string) {}
+
+  /**
+   * Opens the film in a new page; one that was open sends what it has while it goes, and never hears what became of it.
+   * @param late it arrives only after the new page has read the film, and nothing of it was kept aside
+   */
+  async open(late = false): Promise<void> {
+    for (const line of [...Line.open]) if (line.device === this.name) line.close();
+    if (!this.page.gone) {
+      this.turn();
+      server.losses.set(this.name, [late ? 'late' : 'answer']);
+      if (late) this.page.gone = true;
+      this.film.close();
+      server.losses.delete(this.name);
+      this.page.gone = true;
+      await vi.advanceTimersByTimeAsync(0);
+    }
+    this.page = page = { gone: false };
+    device = this.name;
+    const pinia: Pinia = createPinia();
+    setActivePinia(pinia);
+    this.film = useFilm(pinia);
+    await this.film.load(FILM);
+    for (const batch of server.late.splice(0))
+      try {
+        server.take(batch);
+      } catch {
+        /* somebody was first, and nobody is there to be told */
+      }
+  }
+  turn(): void {
+    page = this.page;
+  }
+  hear(): void {
+    this.turn();
+    for (const line of Line.open) if (line.device === this.name) line.tell();
+  }
+  /** The server asks to read everything anew. */
+  async afresh(): Promise<void> {
+    for (const line of [...Line.open])
+      if (line.device === this.name) {
+        device = this.name;
+        line.reset();
+      }
+    await vi.advanceTimersByTimeAsync(0);
+  }
+  get shots(): Record<string, Value> {
+    return Object.fromEntries(this.film.list('shot').map((s) => [s.id, s as unknown as Value]));
+  }
+}
+
+const stored = (): Record<string, Value> =>
+  Object.fromEntries(
+    [...server.rows.values()]
+      .filter((r) => r.kind === 'shot')
+      .map((r) => [r.value.id, r.value as unknown as Value]),
+  );
+
+const tabN = fc.constantFrom(0, 1);
+const shotN = fc.constantFrom('s0', 's1', 's2');
+const act = fc.oneof(
+  { weight: 5, arbitrary: fc.record({ does: fc.constant('edit' as const), tab: tabN, shot: shotN }) },
+  {
+    weight: 3,
+    arbitrary: fc.record({ does: fc.constant('wait' as const), ms: fc.constantFrom(50, 400, 1200) }),
+  },
+  { weight: 2, arbitrary: fc.record({ does: fc.constant('hear' as const), tab: tabN }) },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      does: fc.constantFrom(
+        'undo' as const,
+        'redo' as const,
+        'reload' as const,
+        'reload late' as const,
+        'afresh' as const,
+      ),
+      tab: tabN,
+    }),
+  },
+  { weight: 1, arbitrary: fc.record({ does: fc.constant('misplace' as const), tab: tabN }) },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      does: fc.constant('lose' as const),
+      tab: tabN,
+      loss: fc.constantFrom<Loss>('request', 'answer'),
+    }),
+  },
+);
+const removal = fc.record({
+  does: fc.constantFrom('remove' as const, 'add' as const),
+  tab: tabN,
+  shot: shotN,
+});
+interface Act {
+  readonly does: string;
+  readonly tab?: number;
+  readonly shot?: string;
+  readonly ms?: number;
+  readonly loss?: Loss;
+}
+
+const FIELD = ['title', 'notes'] as const;
+
+/** What is done to a tab besides editing. */
+const DO: Readonly<Record<string, (tab: Tab, act: Act) => unknown>> = {
+  remove: (tab, { shot = '' }) => tab.film.remove('delete', [{ kind: 'shot', id: shot }]),
+  add: (tab, { shot = '' }) =>
+    tab.film.get('shot', shot)
+      ? null
+      : tab.film.act('add', [
+          { kind: 'shot', id: shot, after: { id: shot, locationId: 'l0', title: 'x', notes: 'x' } },
+        ]),
+  misplace: (tab) => tab.film.edit('shot', 's3', { locationId: 'nowhere' }),
+  wait: (_tab, { ms = 0 }) => vi.advanceTimersByTimeAsync(ms),
+  hear: (tab) => {
+    tab.hear();
+  },
+  undo: (tab) => tab.film.undo(),
+  redo: (tab) => tab.film.redo(),
+  reload: (tab) => tab.open(),
+  afresh: (tab) => tab.afresh(),
+  'reload late': (tab) => tab.open(true),
+  lose: (tab, { loss }) =>
+    server.losses.set(tab.name, [...(server.losses.get(tab.name) ?? []), ...(loss ? [loss] : [])]),
+};
+
+/** Lets everything come to rest, held clashes decided one way. @returns how often each tab asked */
+const rest = async (tabs: readonly Tab[], keep: 'mine' | 'theirs'): Promise<number[]> => {
+  server.losses.clear();
+  const asked = tabs.map(() => 0);
+  for (let round = 0; round < 8; round += 1) {
+    await vi.advanceTimersByTimeAsync(40_000);
+    for (const [k, tab] of tabs.entries()) {
+      tab.hear();
+      for (const clash of [...tab.film.clashes]) {
+        asked[k] = (asked[k] ?? 0) + 1;
+        tab.film.choose(clash, keep);
+      }
+    }
+  }
+  return asked;
+};
+
+/** Two tabs on one film; each act in turn, then everything comes to rest. */
+const play = async (
+  acts: readonly Act[],
+  fieldOf: (tab: number) => 'title' | 'notes',
+  keep: 'mine' | 'theirs',
+) => {
+  server = new Memory();
+  kept.clear();
+  Line.open.clear();
+  const tabs = [new Tab('t0'), new Tab('t1')] as const;
+  for (const tab of tabs) await tab.open();
+  const written = new Set(['x']);
+  const last: Record<string, string>[] = [{}, {}];
+  for (const [n, act] of acts.entries()) {
+    const { tab: k = 0, shot = '' } = act;
+    const tab = tabs[k as 0 | 1];
+    tab.turn();
+    if (act.does !== 'edit') {
+      await DO[act.does]!(tab, act);
+      continue;
+    }
+    if (!tab.film.get('shot', shot)) continue;
+    const text = `${k}-${n}`;
+    written.add(text);
+    last[k]![shot] = text;
+    tab.film.edit('shot', shot, { [fieldOf(k)]: text });
+  }
+  return { tabs, written, last, asked: await rest(tabs, keep) };
+};
+
+describe('two tabs on one film, over a line that loses requests and answers', () => {
+  beforeEach(() => {
+    vi.useFakeTimers({ now: 1_800_000_000_000 });
+    pageTimers();
+    vi.stubGlobal('EventSource', Line);
+  });
+  afterEach(() => {
+    vi.useRealTimers();
+    vi.unstubAllGlobals();
+  });
+
+  it('come to show what is stored, whatever was changed, taken back, deleted, lost or reloaded', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.oneof({ weight: 12, arbitrary: act }, { weight: 1, arbitrary: removal }), {
+          maxLength: 30,
+        }),
+        fc.constantFrom<'mine' | 'theirs'>('mine', 'theirs'),
+        async (acts, keep) => {
+          const { tabs, written } = await play(acts, () => 'title', keep);
+          for (const tab of tabs) {
+            expect(tab.shots).toEqual(stored());
+            expect([tab.film.saveState, tab.film.clashes.length]).toEqual(['saved', 0]);
+          }
+          for (const shot of Object.values(stored())) {
+            expect([...written]).toContain(shot['title']);
+            expect(shot['locationId']).toBe('l0');
+          }
+        },
+      ),
+      { numRuns: RUNS },
+    );
+  });
+
+  it('a film asked for last is the one that is shown, and what waited of the other waits on', async () => {
+    server = new Memory();
+    kept.clear();
+    slow.opened = new Promise((done) => {
+      slow.open = () => {
+        done();
+      };
+    });
+    const tab = new Tab('t0');
+    await tab.open();
+    const pending: Pending = {
+      kind: 'shot',
+      id: 's0',
+      version: 1,
+      base: { id: 's0', title: 'x' },
+      value: { id: 's0', title: 'waits' },
+    };
+    kept.set('t0', [pending]);
+    const first = tab.film.load(SLOW);
+    const second = tab.film.load('f-quick');
+    await second;
+    slow.open();
+    await first;
+    expect([tab.film.filmId, tab.film.loading, tab.film.film?.id]).toEqual(['f-quick', false, 'f-quick']);
+    await vi.advanceTimersByTimeAsync(5000);
+    expect(stored()['s0']!['title']).toBe('waits');
+  });
+
+  it('a change that is refused takes nothing with it, and is told', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.record({ does: fc.constant('edit' as const), tab: fc.constant(0), shot: shotN }), {
+          maxLength: 6,
+        }),
+        fc.nat(6),
+        async (edits, at) => {
+          const { tabs, last } = await play(
+            [...edits.slice(0, at), { does: 'misplace', tab: 0 }, ...edits.slice(at)],
+            () => 'title',
+            'mine',
+          );
+          for (const [shot, text] of Object.entries(last[0]!)) expect(stored()[shot]!['title']).toBe(text);
+          expect(tabs[0].film.refusals).toMatchObject([
+            { kind: 'shot', id: 's3', base: { title: 'x' }, say: 'The place is not there any more.' },
+          ]);
+          expect([tabs[0].film.saveState, tabs[0].shots]).toEqual(['saved', stored()]);
+        },
+      ),
+      { numRuns: RUNS / 4 },
+    );
+  });
+
+  it('on fields of their own keep each other’s last word and never ask', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(
+          act.filter((a) => a.does !== 'undo' && a.does !== 'redo' && a.does !== 'reload late'),
+          { maxLength: 30 },
+        ),
+        async (acts) => {
+          const { last, asked } = await play(acts, (k) => FIELD[k as 0 | 1], 'mine');
+          expect(asked).toEqual([0, 0]);
+          for (const k of [0, 1])
+            for (const [shot, text] of Object.entries(last[k]!))
+              expect(stored()[shot]![FIELD[k as 0 | 1]], `${FIELD[k as 0 | 1]} of ${shot}`).toBe(text);
+        },
+      ),
+      { numRuns: RUNS },
+    );
+  });
+});

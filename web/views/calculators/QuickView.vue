@@ -1,0 +1,362 @@
+<script setup lang="ts">
+import { filterHours } from '@core/light-timeline';
+import { readingsOf } from '@core/shot';
+import {
+  equivalents,
+  isoSteps,
+  shutterAngle,
+  shutterOfAngle,
+  solveKnob,
+  stackOf,
+  type Exposure,
+  type Knob,
+} from '@core/exposure';
+import { clockText } from '@core/time';
+import { computed, reactive, ref } from 'vue';
+import { apertureText, readNumber, shutterText } from '../../format';
+import Fig from '../../parts/Fig.vue';
+import NumberField from '../../parts/NumberField.vue';
+import TextField from '../../parts/TextField.vue';
+import { useFilm } from '../../stores/film';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
+
+const film = useFilm();
+const looking = useLooking();
+const reckoning = useReckoning();
+const knobs = reactive<Record<Knob, number>>({
+  ev100: 13,
+  aperture: 2.8,
+  shutterS: 1 / 50,
+  iso: 100,
+  ndStops: 0,
+});
+const wanted = ref<Knob>('ndStops');
+const KNOBS: { id: Knob; label: string }[] = [
+  { id: 'ev100', label: 'Light' },
+  { id: 'aperture', label: 'Aperture' },
+  { id: 'shutterS', label: 'Shutter' },
+  { id: 'iso', label: 'ISO' },
+  { id: 'ndStops', label: 'Filter' },
+];
+const answer = computed(() => solveKnob(knobs, wanted.value));
+const whole = computed<Exposure>(() =>
+  answer.value.ok ? { ...knobs, [wanted.value]: answer.value.value } : { ...knobs },
+);
+const set = (id: Knob, value: number) => {
+  const least = id === 'ev100' || id === 'ndStops' ? -20 : 1e-6;
+  if (id === 'ndStops' && value < 0) return [{ path: '', say: 'A filter takes light: 0 stops or more.' }];
+  if (!(value >= least)) return [{ path: '', say: 'More than nothing is needed.' }];
+  knobs[id] = value;
+  return [];
+};
+/** One over seconds, as it is written on the dial; 0.5" and 1/50 are understood as well. */
+const setShutter = (text: string) => {
+  const clean = text.replace('1/', '').replace(/["s\s]/g, '');
+  const n = readNumber(clean);
+  if (!(n > 0)) return [{ path: '', say: 'A shutter such as 1/50, or seconds such as 0.5 s.' }];
+  return set('shutterS', /1\//.test(text) || (n >= 2 && !/["s]/.test(text)) ? 1 / n : n);
+};
+const texts = computed<Record<Knob, string>>(() => ({
+  ev100: `${whole.value.ev100.toFixed(1)} EV`,
+  aperture: `f/${whole.value.aperture.toFixed(1)}`,
+  shutterS: shutterText(whole.value.shutterS),
+  iso: `ISO ${Math.round(whole.value.iso)}`,
+  ndStops:
+    whole.value.ndStops < 0.05
+      ? 'no filter'
+      : `${whole.value.ndStops.toFixed(1)} stops, factor ${Math.round(2 ** whole.value.ndStops)}`,
+}));
+
+const fps = ref(25);
+const angle = ref(180);
+const forAngle = computed(() =>
+  solveKnob({ ...whole.value, shutterS: shutterOfAngle(angle.value, fps.value) }, 'ndStops'),
+);
+
+const stackText = ref('8 16');
+const stack = computed(() =>
+  stackOf(
+    stackText.value
+      .split(/[\s,+×x]+/)
+      .filter((t) => t !== '')
+      .map(readNumber),
+  ),
+);
+const setStack = (text: string) => {
+  stackText.value = text;
+  return [];
+};
+
+const APERTURES = [1.7, 2, 2.8, 4, 5.6, 8, 11];
+const ISOS = isoSteps(100, 6400).filter((iso) => [100, 200, 400, 800, 1600, 3200, 6400].includes(iso));
+const equal = computed(() => equivalents(whole.value, APERTURES, ISOS, 1 / fps.value).slice(0, 14));
+
+/** Filters of the kit against the light of the place over the next hour. */
+const here = computed(() => {
+  const place = looking.place;
+  const shot = looking.shot;
+  if (!place?.light || !shot?.light || !Number.isFinite(place.windowFromMs)) return null;
+  const lit = {
+    location: place.location,
+    day: place.light,
+    readings: readingsOf(place.location, place.light, film.list('reading')),
+  };
+  const now = Date.now();
+  const startMs = now > place.light.sun.startMs && now < place.light.sun.endMs ? now : place.windowFromMs;
+  const hour = filterHours(
+    shot.facts,
+    reckoning.along,
+    lit,
+    startMs,
+    film.film?.preferences.cleanIsoStops ?? 2,
+  );
+  const rows = hour.filters.slice(0, 5).map((f) => ({
+    key: `${f.filterId}${f.factor}`,
+    name: f.filterId === null ? 'no filter' : (film.get('filter', f.filterId)?.name ?? ''),
+    stops: f.stops,
+    minutes: f.minutes,
+    from: f.fromMs,
+    to: f.toMs,
+  }));
+  return {
+    place: place.location,
+    startMs,
+    rows,
+    ev: hour.ev100,
+    endEv: hour.endEv100,
+    camera: shot.facts.camera?.name ?? '',
+  };
+});
+const useHere = (): void => {
+  if (here.value) {
+    knobs.ev100 = Math.round(here.value.ev * 10) / 10;
+    if (wanted.value === 'ev100') wanted.value = 'ndStops';
+  }
+};
+const clock = (ms: number | null): string =>
+  ms === null || !here.value ? '' : clockText(ms, here.value.place.zone);
+</script>
+
+<template>
+  <main class="quick scroll" tabindex="-1">
+    <section class="sheet" aria-labelledby="quick-title">
+      <h1 id="quick-title">Quick sums</h1>
+      <p class="quiet">Give four, get the fifth. Press what you want worked out.</p>
+      <div class="knobs">
+        <div v-for="k in KNOBS" :key="k.id" class="knob" :class="{ on: wanted === k.id }">
+          <button class="pick" :aria-pressed="wanted === k.id" @click="wanted = k.id">{{ k.label }}</button>
+          <output v-if="wanted === k.id" class="out" :data-out="k.id">{{
+            answer.ok ? texts[k.id] : '–'
+          }}</output>
+          <TextField
+            v-else-if="k.id === 'shutterS'"
+            bare
+            :label="k.label"
+            :value="shutterText(knobs.shutterS)"
+            :save="setShutter"
+          />
+          <NumberField
+            v-else
+            bare
+            :label="k.label"
+            :value="knobs[k.id]"
+            :quantity="k.id === 'ev100' ? 'ev' : k.id === 'ndStops' ? 'stops' : 'count'"
+            :unit="k.id === 'aperture' ? 'f' : ''"
+            :step="k.id === 'iso' ? 100 : k.id === 'aperture' ? 0.1 : 1"
+            :save="(v) => set(k.id, v)"
+          />
+        </div>
+      </div>
+      <p v-if="!answer.ok" class="fault" role="alert">{{ answer.reason }}</p>
+      <p v-else class="quiet">
+        Shutter angle at <Fig :value="fps" quantity="count" /> fps:
+        <b><Fig :value="shutterAngle(whole.shutterS, fps)" quantity="degrees" /></b>
+      </p>
+    </section>
+    <section class="sheet" aria-labelledby="angle-title">
+      <h2 id="angle-title">Filter for a shutter angle</h2>
+      <div class="pair">
+        <NumberField
+          label="Angle"
+          :value="angle"
+          quantity="degrees"
+          :step="10"
+          :save="
+            (v) => {
+              if (v > 0 && v <= 360) {
+                angle = v;
+                return [];
+              }
+              return [{ path: '', say: 'Between 0 and 360°.' }];
+            }
+          "
+        /><NumberField
+          label="Rate"
+          :value="fps"
+          quantity="count"
+          unit="fps"
+          :save="
+            (v) => {
+              if (v > 0 && v <= 1000) {
+                fps = v;
+                return [];
+              }
+              return [{ path: '', say: 'Frames a second, above 0.' }];
+            }
+          "
+        />
+      </div>
+      <p class="big" data-angle>
+        <template v-if="forAngle.ok">{{
+          forAngle.value < 0.05
+            ? 'No filter needed'
+            : `${forAngle.value.toFixed(1)} stops: factor ${Math.round(2 ** forAngle.value)}`
+        }}</template><template v-else>{{ forAngle.reason }}</template>
+      </p>
+    </section>
+    <section class="sheet" aria-labelledby="stack-title">
+      <h2 id="stack-title">Filters on top of each other</h2>
+      <TextField label="Factors" :value="stackText" hint="Each filter's factor: 8 16" :save="setStack" />
+      <p class="big" data-stack>
+        <template v-if="stack.ok"
+          >{{ stack.value.stops.toFixed(1) }}<span class="unit">stops</span> · factor
+          {{ Math.round(stack.value.factor) }} · density {{ stack.value.density.toFixed(1) }}</template
+        ><template v-else>{{ stack.reason }}</template>
+      </p>
+      <p class="faint">
+        Stops and densities add, factors multiply. Two filters show the frame's corners on wide lenses and
+        weigh twice.
+      </p>
+    </section>
+    <section class="sheet" aria-labelledby="equal-title">
+      <h2 id="equal-title">The same exposure otherwise</h2>
+      <ul class="equal">
+        <li v-for="(e, i) in equal" :key="i">
+          {{ shutterText(e.shutterS) }} · {{ apertureText(e.aperture) }} · ISO {{ e.iso }}
+        </li>
+      </ul>
+      <p v-if="equal.length === 0" class="quiet">None on the usual dials.</p>
+    </section>
+    <section v-if="here" class="sheet" aria-labelledby="hour-title">
+      <h2 id="hour-title">The hour from {{ clock(here.startMs) }} at {{ here.place.name }}</h2>
+      <p class="quiet">
+        Light <Fig :value="here.ev" quantity="ev" /> to <Fig :value="here.endEv" quantity="ev" />, with
+        {{ here.camera }}. <button class="btn" @click="useHere">Take this light</button>
+      </p>
+      <ul class="hour">
+        <li v-for="r in here.rows" :key="r.key">
+          <b>{{ r.name }}</b>
+          <span class="quiet">{{ r.stops > 0.05 ? `${r.stops.toFixed(1)} stops` : '' }}</span>
+          <span>{{ clock(r.from) }} to {{ clock(r.to) }}</span>
+          <span class="bar"><i :style="{ width: `${(r.minutes / 61) * 100}%` }" /></span>
+        </li>
+      </ul>
+      <p v-if="here.rows.length === 0" class="quiet">
+        No filter of the kit bears this light at a good shutter and clean ISO.
+      </p>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+.quick {
+  background: var(--bench);
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(330px, 1fr));
+  gap: 1px;
+  align-content: start;
+}
+.sheet {
+  background: var(--slab);
+  padding: 14px 20px 18px;
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+.sheet:first-child {
+  grid-column: 1 / -1;
+}
+.knobs {
+  display: grid;
+  grid-template-columns: repeat(5, minmax(0, 1fr));
+  gap: 8px;
+}
+.knob {
+  border: 1px solid var(--line);
+  background: var(--bench);
+  padding: 6px 8px 10px;
+  display: grid;
+  gap: 6px;
+  align-content: start;
+}
+.knob.on {
+  border-color: var(--pick);
+  background: var(--pick-dim);
+}
+.pick {
+  border: 0;
+  background: none;
+  text-align: left;
+  font-weight: 620;
+  min-height: var(--touch);
+  cursor: pointer;
+  padding: 0;
+}
+.out {
+  font-size: 21px;
+  font-weight: 640;
+  font-stretch: 84%;
+  line-height: 1.15;
+}
+.big {
+  font-size: 19px;
+  font-weight: 620;
+  font-stretch: 90%;
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+.equal {
+  columns: 2;
+  column-gap: 18px;
+  font-stretch: 90%;
+}
+.hour {
+  display: grid;
+  gap: 4px;
+}
+.hour li {
+  display: grid;
+  grid-template-columns: 110px 70px 110px 1fr;
+  gap: 8px;
+  align-items: center;
+}
+.bar {
+  height: 9px;
+  background: var(--bench);
+  border: 1px solid var(--line);
+  display: block;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--verdigris);
+}
+@media (max-width: 700px) {
+  .knobs {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+  .quick {
+    grid-template-columns: 1fr;
+  }
+  .hour li {
+    grid-template-columns: 1fr 1fr;
+  }
+  .sheet {
+    padding: 12px;
+  }
+}
+</style>

@@ -1,0 +1,291 @@
+<script setup lang="ts">
+import { type Entity, CARD_SPOTS, type CardAct, type CardSpot } from '@core/model';
+import type { CardLife, CardState } from '@core/cards';
+import { computed, ref } from 'vue';
+import { whenText } from '../../format';
+import NumberField from '../../parts/NumberField.vue';
+import PickField from '../../parts/PickField.vue';
+import { tellCard } from '../../composables/card-log';
+import { useFilm } from '../../stores/film';
+import { useLooking } from '../../stores/selection';
+
+/** One card: what is on it, how often that was copied, where it is; what happens to it is told here. */
+const props = defineProps<{
+  card: { readonly id: string; readonly name: string; readonly nominalGB: number };
+  life: CardLife;
+  state: CardState;
+  planned: number;
+}>();
+const film = useFilm();
+const looking = useLooking();
+const WORDS = {
+  empty: 'empty',
+  'in-aircraft': 'in the aircraft',
+  holds: 'not copied',
+  copied: 'copied once',
+  safe: 'copied',
+  formatted: 'formatted',
+} as const;
+const SPOTS: Readonly<Record<CardSpot, string>> = {
+  bag: 'In the bag',
+  aircraft: 'In an aircraft',
+  case: 'In the card case',
+  reader: 'In the reader',
+  computer: 'In the computer',
+};
+/** Each aircraft is a place of its own. */
+const spots = computed(() =>
+  CARD_SPOTS.flatMap((s): { value: string; label: string }[] =>
+    s === 'aircraft'
+      ? film
+          .list('aircraft')
+          .filter((a) => !a.retired || a.id === props.life.aircraftId)
+          .map((a) => ({ value: a.id, label: `In ${a.name}` }))
+      : [{ value: s, label: SPOTS[s] }],
+  ),
+);
+const spot = computed(() =>
+  props.life.spot === 'aircraft'
+    ? (props.life.aircraftId ?? film.list('aircraft').find((a) => !a.retired)?.id ?? 'bag')
+    : props.life.spot,
+);
+const ACTS: Readonly<Record<CardAct, string>> = {
+  put: 'put',
+  record: 'recorded',
+  copy: 'copied',
+  format: 'formatted',
+  correct: 'set right',
+};
+const word = computed(() =>
+  props.state === 'copied' && props.life.copies > 1
+    ? `copied ${props.life.copies} times`
+    : props.state === 'safe'
+      ? `copied ${props.life.copies} times`
+      : props.state === 'in-aircraft' && props.life.usedGB > 0
+        ? 'in the aircraft, not copied'
+        : WORDS[props.state],
+);
+const share = (gb: number): string => `${Math.min(100, (gb / props.card.nominalGB) * 100).toFixed(2)}%`;
+const reason = ref('');
+const asking = ref('');
+/** What was asked for and not entered, to be entered with a reason. */
+const wanted = ref<{ act: CardAct; gb: number }>({ act: 'format', gb: 0 });
+const entering = ref<'' | 'record' | 'correct'>('');
+const gb = ref(0);
+const log = computed(() =>
+  film
+    .list('cardMove')
+    .filter((m) => m.cardId === props.card.id)
+    .sort((a, b) => b.utcMs - a.utcMs || (a.id < b.id ? 1 : -1))
+    .slice(0, 4),
+);
+const logText = (m: Entity<'cardMove'>): string =>
+  `${whenText(m.utcMs)}: ${m.act === 'put' ? (m.aircraftId ? `in ${film.get('aircraft', m.aircraftId)?.name ?? 'an aircraft'}` : m.spot ? SPOTS[m.spot].toLowerCase() : '') : ACTS[m.act]}${m.act === 'record' || m.act === 'correct' ? ` ${m.gb.toFixed(1)} GB` : ''}${m.waiver ? `, “${m.waiver}”` : ''}`;
+
+/** Enters what happened; what cannot have happened is said and not entered. */
+const tell = (act: CardAct, more: Partial<Entity<'cardMove'>> = {}): boolean => {
+  const fault = tellCard(film, props.card.id, act, more);
+  asking.value = fault;
+  wanted.value = { act, gb: more.gb ?? 0 };
+  if (fault === '') {
+    reason.value = '';
+    entering.value = '';
+    looking.say(`${props.card.name}: ${ACTS[act]}.`);
+  }
+  return fault === '';
+};
+const put = (value: string): void => {
+  const own = CARD_SPOTS.find((s) => s === value);
+  tell('put', own ? { spot: own } : { spot: 'aircraft', aircraftId: value });
+};
+const canWaive = computed(() => asking.value.endsWith('say why it may go.'));
+const enter = (kind: 'record' | 'correct'): void => {
+  entering.value = entering.value === kind ? '' : kind;
+  gb.value = kind === 'correct' ? props.life.usedGB : 0;
+  asking.value = '';
+};
+</script>
+
+<template>
+  <li class="life" :data-card="card.name" :data-state="state">
+    <div class="top">
+      <b class="name" dir="auto">{{ card.name }}</b>
+      <span class="state" :class="state">{{ word }}</span>
+      <span class="figures"
+        ><b>{{ life.usedGB.toFixed(1) }}</b
+        ><span class="unit">GB on it</span
+        ><template v-if="planned > 0">
+          <b class="plan">+{{ (planned / 1e9).toFixed(1) }}</b
+          ><span class="unit">planned</span></template
+        >
+        <span class="quiet">of {{ card.nominalGB }}</span></span
+      >
+    </div>
+    <span class="bar" aria-hidden="true"
+      ><i class="used" :class="state" :style="{ width: share(life.usedGB) }" /><i
+        class="planned"
+        :style="{ width: share(planned / 1e9) }" /><i class="free"
+    /></span>
+    <div class="do no-print">
+      <PickField :label="`Where ${card.name} is`" bare :value="spot" :options="spots" :save="put" />
+      <button class="btn" :aria-label="`Recorded onto ${card.name}`" @click="enter('record')">
+        Recorded
+      </button>
+      <button
+        class="btn"
+        :aria-label="`${card.name} copied once more`"
+        :disabled="life.usedGB === 0"
+        @click="tell('copy')"
+      >
+        Copied once more
+      </button>
+      <button class="btn" :aria-label="`${card.name} formatted`" @click="tell('format')">Formatted</button>
+      <button class="btn bare" :aria-label="`Set right what is on ${card.name}`" @click="enter('correct')">
+        Set right
+      </button>
+    </div>
+    <form v-if="entering" class="ask" @submit.prevent="tell(entering, { gb })">
+      <NumberField
+        :label="entering === 'record' ? 'Recorded onto it' : 'On it now'"
+        :value="gb"
+        quantity="gigabytes"
+        :save="
+          (v) => {
+            gb = v;
+          }
+        "
+      /><button class="btn lead" type="submit">Enter</button>
+    </form>
+    <form v-if="asking" class="ask" @submit.prevent="tell(wanted.act, { gb: wanted.gb, waiver: reason })">
+      <p class="fault" role="alert">{{ asking }}</p>
+      <template v-if="canWaive"
+        ><input
+          v-model="reason"
+          maxlength="500"
+          :aria-label="
+            wanted.act === 'format'
+              ? `Why ${card.name} may be formatted`
+              : `Why footage on ${card.name} may go`
+          "
+          placeholder="Why it may go all the same"
+        /><button class="btn" type="submit" :disabled="reason.trim() === ''">
+          {{ wanted.act === 'format' ? 'Formatted all the same' : 'Set right all the same' }}
+        </button></template
+      >
+    </form>
+    <p v-if="life.waived" class="waived">
+      Let go {{ life.waived.gb.toFixed(1) }} GB short of its copies, {{ whenText(life.waived.utcMs) }}: “{{
+        life.waived.reason
+      }}”.
+    </p>
+    <p v-if="log.length > 0" class="faint">{{ log.map(logText).join(' · ') }}</p>
+  </li>
+</template>
+
+<style scoped>
+.life {
+  border-top: 1px solid var(--line);
+  padding: 8px 0;
+  display: grid;
+  gap: 5px;
+}
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  align-items: baseline;
+}
+.name {
+  font-size: 16px;
+  font-stretch: 104%;
+  min-width: 74px;
+}
+.state {
+  border-left: 5px solid var(--chalk-3);
+  padding-left: 7px;
+  font-weight: 620;
+}
+.state.holds {
+  border-color: var(--stop);
+  color: var(--stop);
+}
+.state.copied {
+  border-color: var(--care);
+  color: var(--care);
+}
+.state.safe,
+.state.formatted {
+  border-color: var(--verdigris);
+}
+.figures {
+  margin-left: auto;
+}
+.figures .plan,
+.figures .quiet {
+  margin-left: 8px;
+}
+.plan {
+  color: var(--verdigris);
+}
+.bar {
+  display: flex;
+  height: 15px;
+  background: var(--bench);
+  border: 1px solid var(--line);
+  position: relative;
+  overflow: hidden;
+}
+.used {
+  background: repeating-linear-gradient(-45deg, var(--chalk-3) 0 2px, var(--slab-3) 2px 5px);
+}
+.used.safe {
+  background: var(--slab-3);
+}
+.planned {
+  background: var(--verdigris);
+}
+.free {
+  position: absolute;
+  right: 0;
+  top: 0;
+  bottom: 0;
+  width: 12.7%;
+  background: repeating-linear-gradient(45deg, var(--hatch) 0 3px, transparent 3px 6px);
+}
+.do {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px;
+  align-items: center;
+}
+.do > :deep(.field) {
+  width: 158px;
+}
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  align-items: end;
+}
+.ask > :deep(.field) {
+  width: 150px;
+}
+.ask input:not(.el-input__inner) {
+  flex: 1 1 180px;
+  background: var(--bench);
+  color: var(--chalk);
+  border: 0;
+  border-bottom: 2px solid var(--pick);
+  font: inherit;
+  padding: 0 8px;
+  min-height: var(--touch);
+}
+.waived {
+  font-size: 12.5px;
+  color: var(--care);
+}
+.faint {
+  font-size: 12px;
+  font-stretch: 88%;
+}
+</style>

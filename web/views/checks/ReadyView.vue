@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { dateText } from '../../format';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
+import TabbedView from '../../parts/TabbedView.vue';
+import { usePlaceRoute } from '../../composables/useLocationRoute';
+import BagTab from './BagTab.vue';
+import CardsTab from './CardsTab.vue';
+import SheetTab from './SheetTab.vue';
+import { useReady } from './useReady';
+
+/** What has to be there and looked at, from days before until the footage is safe. */
+const props = defineProps<{ film: string; place?: string }>();
+const looking = useLooking();
+const reckoning = useReckoning();
+const ready = useReady();
+const TABS = [
+  { id: 'checks', label: 'Checks' },
+  { id: 'bag', label: 'Bag' },
+  { id: 'cards', label: 'Cards' },
+] as const;
+const tab = ref<(typeof TABS)[number]['id']>('checks');
+usePlaceRoute('ready', props);
+watch(
+  () => looking.place?.location.id,
+  () => {
+    ready.flightN.value = 0;
+  },
+);
+const failed = computed(() => ready.sheets.value.reduce((sum, s) => sum + s.failed, 0));
+const open = computed(() => ready.sheets.value.reduce((sum, s) => sum + s.open, 0));
+const verdict = computed(() =>
+  ready.context.value
+    ? {
+        say: `${failed.value > 0 ? `${failed.value} do not hold · ` : ''}${open.value} to be looked at`,
+        not: failed.value > 0,
+      }
+    : undefined,
+);
+const choices = computed(() =>
+  reckoning.locations.map((l) => ({ id: l.id, label: l.name, note: dateText(l.date) })),
+);
+</script>
+
+<template>
+  <TabbedView
+    name="ready"
+    title="Ready"
+    tabs-label="Parts of being ready"
+    :tabs="TABS"
+    :tab="tab"
+    choices-label="Places"
+    :choices="choices"
+    :chosen="ready.place.value?.location.id"
+    :verdict="verdict"
+    @tab="
+      (id) => {
+        tab = id;
+      }
+    "
+    @choose="looking.pickPlace"
+  >
+    <p v-if="!ready.context.value" class="quiet">
+      Checks belong to a place and a date.
+      <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>.
+    </p>
+    <SheetTab v-else-if="tab === 'checks'" :ready="ready" />
+    <BagTab v-else-if="tab === 'bag'" :ready="ready" />
+    <CardsTab v-else :ready="ready" />
+  </TabbedView>
+</template>

@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import type { Entity, CheckMoment, OwnCheck } from '@core/model';
+import { checksOf, checksOff, moveCheck, switchCheck } from '@core/checks';
+import { computed, ref } from 'vue';
+import { v4 as uuid } from 'uuid';
+import { useFilm } from '../../stores/film';
+import { useLooking } from '../../stores/selection';
+
+/** One's own checks of a moment, the order of all of them, and those that are switched off. */
+const props = defineProps<{ moment: CheckMoment }>();
+const film = useFilm();
+const looking = useLooking();
+const own = computed(() => film.list('check'));
+const listed = computed(() =>
+  checksOf(props.moment, own.value).map((k) => ({
+    code: k.check.code,
+    own: k.own,
+    safety: k.check.safety,
+    protects: k.check.protects,
+    asks:
+      typeof k.check.asks === 'string'
+        ? k.check.asks
+        : (own.value.find((o) => o.builtIn === k.check.code)?.name ?? k.check.code.replace(/-/g, ' ')),
+  })),
+);
+const off = computed(() => checksOff(props.moment, own.value));
+const text = ref('');
+const protects = ref('');
+const fault = ref('');
+const put = (label: string, rows: readonly OwnCheck[]): void => {
+  const faults = film.act(
+    label,
+    rows.map((r) => ({ kind: 'check', id: r.id, after: r as never })),
+  );
+  fault.value = faults[0]?.say ?? '';
+};
+const move = (code: string, by: -1 | 1): void =>
+  put('order of checks', moveCheck(props.moment, own.value, code, by, uuid));
+const turn = (code: string, isOff: boolean): void => {
+  const row = switchCheck(own.value, code, isOff, uuid);
+  if (!row) return;
+  put(isOff ? 'switch check off' : 'switch check on', [row]);
+  looking.say(
+    isOff ? 'Switched off, on every film. It stands below to be switched on again.' : 'Switched on again.',
+  );
+};
+const add = (): void => {
+  if (text.value.trim() === '') {
+    fault.value = 'Say what is to be looked at.';
+    return;
+  }
+  const value: Entity<'check'> = {
+    id: uuid(),
+    builtIn: '',
+    name: text.value.trim(),
+    moment: props.moment,
+    protects: protects.value.trim(),
+    position: '',
+    off: false,
+    notes: '',
+    retired: false,
+  };
+  put('new check', [value]);
+  if (fault.value === '') {
+    text.value = '';
+    protects.value = '';
+  }
+};
+const remove = (code: string): void => {
+  film.remove('delete check', [{ kind: 'check', id: code }]);
+};
+</script>
+
+<template>
+  <div class="edit">
+    <ul>
+      <li v-for="(l, i) in listed" :key="l.code" :data-check="l.code">
+        <span
+          ><b dir="auto">{{ l.asks }}</b> <span class="faint">{{ l.protects }}</span></span
+        >
+        <span class="do">
+          <button
+            class="btn"
+            :disabled="i === 0"
+            :aria-label="`Earlier: ${l.asks}`"
+            @click="move(l.code, -1)"
+          >
+            Earlier</button
+          ><button
+            class="btn"
+            :disabled="i === listed.length - 1"
+            :aria-label="`Later: ${l.asks}`"
+            @click="move(l.code, 1)"
+          >
+            Later
+          </button>
+          <button v-if="l.own" class="btn" :aria-label="`Delete: ${l.asks}`" @click="remove(l.code)">
+            Delete
+          </button>
+          <button
+            v-else
+            class="btn"
+            :aria-label="`Switch off: ${l.asks}`"
+            :title="l.safety ? `It protects: ${l.protects}` : ''"
+            @click="turn(l.code, true)"
+          >
+            {{ l.safety ? 'Switch off (it protects)' : 'Switch off' }}
+          </button>
+        </span>
+      </li>
+    </ul>
+    <form @submit.prevent="add">
+      <input
+        v-model="text"
+        maxlength="200"
+        aria-label="New check"
+        placeholder="A check of your own, as you would read it aloud"
+      /><input
+        v-model="protects"
+        maxlength="500"
+        aria-label="Against what"
+        placeholder="Against what (may stay empty)"
+      /><button class="btn lead" type="submit">Add it</button>
+    </form>
+    <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+    <template v-if="off.length > 0"
+      ><h3>Switched off</h3>
+      <ul>
+        <li v-for="o in off" :key="o.id">
+          <span dir="auto"
+            >{{ o.name }} <span class="faint">{{ o.protects }}</span></span
+          ><span class="do"
+            ><button class="btn" :aria-label="`Switch on: ${o.name}`" @click="turn(o.builtIn || o.id, false)">
+              Switch on
+            </button></span
+          >
+        </li>
+      </ul></template
+    >
+    <p class="quiet">Order, own checks and what is off are yours across all films.</p>
+  </div>
+</template>
+
+<style scoped>
+.edit {
+  display: grid;
+  gap: 10px;
+}
+li {
+  display: flex;
+  gap: 6px 12px;
+  justify-content: space-between;
+  align-items: center;
+  flex-wrap: wrap;
+  border-top: 1px solid var(--line);
+  padding: 5px 0;
+}
+li > span:first-child {
+  flex: 1 1 240px;
+  min-width: 0;
+}
+.faint {
+  font-size: 12px;
+}
+.do {
+  display: flex;
+  gap: 5px;
+  flex-wrap: wrap;
+}
+form {
+  display: flex;
+  gap: 6px;
+  flex-wrap: wrap;
+}
+form input {
+  flex: 1 1 220px;
+  background: var(--bench);
+  color: var(--chalk);
+  border: 0;
+  border-bottom: 2px solid var(--line);
+  font: inherit;
+  padding: 0 8px;
+  min-height: var(--touch);
+}
+</style>

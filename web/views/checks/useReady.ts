@@ -1,0 +1,128 @@
+import type { Entity, CheckMoment } from '@core/model';
+import {
+  answerKey,
+  goOfFlight,
+  goOfPlace,
+  sheetsOf,
+  SCOPE_OF,
+  type Context,
+  type SheetLine,
+} from '@core/checks';
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { v4 as uuid } from 'uuid';
+import { useFilm } from '../../stores/film';
+import { useFindings } from '../../stores/findings';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
+
+type Answer = Entity<'answer'>;
+export type Verdict = Answer['verdict'];
+const TICK_MS = 20_000;
+
+/** The place, the flight and the slate in hand, with the sheets of the day and what they come to. */
+export const useReady = () => {
+  const film = useFilm();
+  const findings = useFindings();
+  const looking = useLooking();
+  const reckoning = useReckoning();
+  const moment = ref<CheckMoment>('evening-before');
+  const flightN = ref(0);
+  const nowMs = ref(Date.now());
+  let timer: ReturnType<typeof setInterval> | undefined;
+  onMounted(() => {
+    timer = setInterval(() => {
+      nowMs.value = Date.now();
+    }, TICK_MS);
+  });
+  onBeforeUnmount(() => clearInterval(timer));
+
+  const place = computed(() => looking.place);
+  const flights = computed(() => place.value?.flights ?? []);
+  const shots = computed(() =>
+    [...(reckoning.derived?.shots.values() ?? [])].filter(
+      (s) => s.facts.location.id === place.value?.location.id,
+    ),
+  );
+  const context = computed<Context | null>(() => {
+    const [here, { derived }, { input }] = [place.value, reckoning, film];
+    if (!here || !derived || !input) return null;
+    const shot = shots.value.find((s) => s.facts.shot.id === looking.shotId) ?? shots.value[0] ?? null;
+    const { places: looked, shots: told } = findings.by('site');
+    const about = looked.get(here.location.id);
+    const site = about ? [...about, ...shots.value.flatMap((s) => told.get(s.facts.shot.id) ?? [])] : null;
+    return {
+      input: { ...input, kit: reckoning.along },
+      derived,
+      date: here.location.date,
+      place: here,
+      site,
+      nowMs: nowMs.value,
+      shot,
+      places: reckoning.locations
+        .filter((l) => l.date === here.location.date)
+        .flatMap((l) => derived.places.get(l.id) ?? []),
+      flight: here.flights[flightN.value] ?? here.flights[0] ?? null,
+    };
+  });
+  const sheets = computed(() => (context.value ? sheetsOf(context.value) : []));
+  const sheet = computed(() => sheets.value.find((s) => s.moment === moment.value) ?? null);
+  const go = computed(() => {
+    if (!context.value) return null;
+    const alone = SCOPE_OF[moment.value] === 'flight' || SCOPE_OF[moment.value] === 'take';
+    return {
+      of: alone && context.value.flight ? 'flight' : 'place',
+      ...(alone && context.value.flight ? goOfFlight(context.value) : goOfPlace(context.value)),
+    };
+  });
+  /** Every flight of the place by itself, for the list beside the figure. */
+  const flightGo = computed(() => {
+    const c = context.value;
+    return c
+      ? flights.value.map((flight, index) => ({
+          index,
+          pack: film.get('pack', flight.packId ?? '')?.name ?? 'no pack',
+          ...goOfFlight({ ...c, flight }),
+        }))
+      : [];
+  });
+  const who = computed(() => film.get('pilot', film.film?.pilotId ?? '')?.name ?? '');
+
+  /** Enters an answer; the log keeps who, when and why. @returns what kept it from being entered */
+  const answer = (
+    { id, scope, look }: Pick<SheetLine, 'id' | 'scope'> & { readonly look?: SheetLine['look'] },
+    verdict: Verdict,
+    reason = '',
+    at: CheckMoment = moment.value,
+  ): string => {
+    const c = context.value;
+    if (!c) return '';
+    const key = answerKey(c, scope);
+    // The newest counts, whatever clock the ones before were given by.
+    const last = film
+      .list('answer')
+      .reduce(
+        (max, a) =>
+          a.checkId === id && a.locationId === key.locationId && a.shotId === key.shotId
+            ? Math.max(max, a.utcMs)
+            : max,
+        0,
+      );
+    const value: Answer = {
+      id: uuid(),
+      ...key,
+      checkId: id,
+      moment: at,
+      verdict,
+      reason,
+      found: look?.say.slice(0, 1000) ?? '',
+      who: who.value,
+      utcMs: Math.max(Date.now(), last + 1),
+    };
+    const faults = film.act('check', [{ kind: 'answer', id: value.id, after: value as never }]);
+    nowMs.value = Date.now();
+    return faults[0]?.say ?? '';
+  };
+  return { moment, flightN, flights, shots, place, context, sheets, sheet, go, flightGo, who, answer };
+};
+
+export type Ready = ReturnType<typeof useReady>;

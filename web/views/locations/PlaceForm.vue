@@ -1,0 +1,309 @@
+<script setup lang="ts">
+import type { Entity } from '@core/model';
+import { launchOf } from '@core/location';
+import { clockText } from '@core/time';
+import { computed, ref } from 'vue';
+import { choices, LAMP_WORDS, SKY_WORDS } from '../../format';
+import NumberField from '../../parts/NumberField.vue';
+import PickField from '../../parts/PickField.vue';
+import PlanSketch from '../../parts/PlanSketch.vue';
+import TextField from '../../parts/TextField.vue';
+import { useFilm } from '../../stores/film';
+import { useFindings } from '../../stores/findings';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
+import type { Fault } from '../../sync/validation';
+import WarningList from '../../parts/WarningList.vue';
+import DayRows from './DayRows.vue';
+import SubjectRows from './SubjectRows.vue';
+import { readCoordinates } from './coordinates';
+
+const props = defineProps<{ place: Entity<'location'> }>();
+defineEmits<{ remove: [] }>();
+const store = useFilm();
+const looking = useLooking();
+const findings = useFindings();
+const reckoning = useReckoning();
+const set = (fields: Partial<Entity<'location'>>) => store.edit('location', props.place.id, fields, 'place');
+
+const coordinates = computed(() => `${props.place.latitude.toFixed(5)}, ${props.place.longitude.toFixed(5)}`);
+const suggested = ref('');
+/** Coordinates bring a zone with them; it can be changed afterwards. */
+const setCoordinates = (text: string): readonly Fault[] => {
+  if (text === coordinates.value) return [];
+  const read = readCoordinates(text);
+  if (!read.ok) return [{ path: '/latitude', say: read.reason }];
+  const faults = set(read.value);
+  void import('tz-lookup').then(({ default: zoneAt }) => {
+    suggested.value = zoneAt(read.value.latitude, read.value.longitude);
+    if (suggested.value !== props.place.zone) set({ zone: suggested.value });
+  });
+  return faults;
+};
+const launches = computed(() => [
+  { value: null as string | null, label: 'the coordinates above' },
+  ...store
+    .list('feature')
+    .filter((f) => f.locationId === props.place.id && f.kind === 'launch')
+    .map((f) => ({ value: f.id as string | null, label: f.name || 'Launch point' })),
+]);
+const launch = computed(
+  () => launchOf(store.list('feature'), store.terrain.get(props.place.id), props.place, null).at,
+);
+const subjects = computed(() => store.list('subject').filter((s) => s.locationId === props.place.id));
+const facts = computed(() => reckoning.derived?.places.get(props.place.id) ?? null);
+const shots = computed(() =>
+  [...(reckoning.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === props.place.id),
+);
+const warnings = computed(() => [
+  ...(reckoning.derived?.placeWarnings.get(props.place.id) ?? []),
+  ...(findings.places.get(props.place.id) ?? []).filter((w) => w.code.startsWith('light.')),
+]);
+const events = computed(() => {
+  const light = facts.value?.light;
+  if (!light) return [];
+  const { zone } = props.place;
+  const named = [
+    ['civil dawn', light.civilDawnMs],
+    ['sunrise', light.sunriseMs],
+    ['golden until', light.goldenMorningEndMs],
+    ['golden from', light.goldenEveningStartMs],
+    ['sunset', light.sunsetMs],
+    ['blue from', light.blueEveningStartMs],
+    ['civil dusk', light.civilDuskMs],
+  ] as const;
+  return named.map(([name, ms]) => ({ name, text: ms === null ? 'none' : clockText(ms, zone) }));
+});
+</script>
+
+<template>
+  <main class="form scroll" tabindex="-1">
+    <section class="sheet">
+      <header>
+        <h1 dir="auto">{{ place.name }}</h1>
+        <button class="btn" @click="$emit('remove')">Delete place</button>
+      </header>
+      <div class="grid">
+        <TextField label="Name" :value="place.name" :save="(v) => set({ name: v })" />
+        <TextField
+          label="Coordinates of the launch point"
+          :value="coordinates"
+          :save="setCoordinates"
+          hint="Decimal or degrees, minutes, seconds."
+        />
+        <TextField
+          label="Time zone"
+          :value="place.zone"
+          :save="(v) => set({ zone: v.trim() })"
+          :hint="
+            suggested ? `Suggested from the coordinates: ${suggested}` : 'An IANA zone such as Europe/Madrid.'
+          "
+        />
+        <NumberField
+          label="Elevation"
+          :value="place.elevationM"
+          quantity="metres"
+          :save="(v) => set({ elevationM: v })"
+        />
+        <TextField label="Date" type="date" :value="place.date" :save="(v) => set({ date: v })" />
+        <TextField
+          label="Window from"
+          type="time"
+          :value="place.windowStart"
+          :save="(v) => set({ windowStart: v })"
+        />
+        <TextField
+          label="Window to"
+          type="time"
+          :value="place.windowEnd"
+          :save="(v) => set({ windowEnd: v })"
+        />
+        <PickField
+          label="Mains of the place"
+          :value="place.mainsHz"
+          :options="[
+            { value: 50, label: '50 Hz' },
+            { value: 60, label: '60 Hz' },
+          ]"
+          :save="(v) => set({ mainsHz: v })"
+        />
+      </div>
+      <ul class="events">
+        <li v-for="e in events" :key="e.name">
+          <span class="label">{{ e.name }}</span> {{ e.text }}
+        </li>
+      </ul>
+    </section>
+    <section class="sheet two">
+      <div>
+        <h2>Air and light</h2>
+        <div class="grid three">
+          <NumberField
+            label="Wind at 10 m"
+            :value="place.windMs"
+            quantity="speed"
+            :step="0.5"
+            :save="(v) => set({ windMs: v })"
+          />
+          <NumberField
+            label="Gusts"
+            :value="place.gustMs"
+            quantity="speed"
+            :step="0.5"
+            :save="(v) => set({ gustMs: v })"
+          />
+          <NumberField
+            label="From"
+            :value="place.windFromDeg"
+            quantity="degrees"
+            :step="5"
+            :save="(v) => set({ windFromDeg: v })"
+          />
+          <PickField
+            label="Ground"
+            :value="place.terrain"
+            :options="[
+              { value: 'open', label: 'Open' },
+              { value: 'rough', label: 'Rough' },
+            ]"
+            :save="(v) => set({ terrain: v })"
+          />
+          <NumberField
+            label="Temperature"
+            :value="place.temperatureC"
+            quantity="celsius"
+            :save="(v) => set({ temperatureC: v })"
+          />
+          <NumberField
+            label="Visibility"
+            :value="place.visibilityM"
+            quantity="metres"
+            :step="500"
+            :save="(v) => set({ visibilityM: v })"
+          />
+          <PickField
+            label="Sky"
+            :value="place.sky"
+            :options="choices(SKY_WORDS)"
+            :save="(v) => set({ sky: v })"
+          />
+          <PickField
+            label="Lamps"
+            :value="place.lamps"
+            :options="choices(LAMP_WORDS)"
+            :save="(v) => set({ lamps: v })"
+          />
+          <NumberField
+            label="Return height"
+            :value="place.returnHeightM"
+            quantity="metres"
+            hint="Tallest thing on the way home, and a margin."
+            :save="(v) => set({ returnHeightM: v })"
+          />
+          <NumberField
+            label="Ceiling"
+            :value="place.ceilingM"
+            quantity="metres"
+            hint="Above the ground below. Check the local rule."
+            :save="(v) => set({ ceilingM: v })"
+          />
+          <PickField
+            label="Signal lost"
+            :value="place.lossAction"
+            :options="[
+              { value: 'return', label: 'Return' },
+              { value: 'hover', label: 'Hover' },
+              { value: 'land', label: 'Land' },
+            ]"
+            hint="What the aircraft is set to do; the plan tells what each would meet."
+            :save="(v) => set({ lossAction: v })"
+          />
+          <PickField
+            label="Launch point"
+            :value="place.launchId"
+            :options="launches"
+            :save="(v) => set({ launchId: v })"
+          />
+        </div>
+        <DayRows :place="place" />
+        <TextField label="Notes" :value="place.notes" :lines="3" :save="(v) => set({ notes: v })" />
+        <WarningList :warnings="warnings" />
+        <p class="quiet">
+          The ceiling and the return height are yours to set: check the local rule. Nothing here says that a
+          flight is allowed or safe.
+        </p>
+      </div>
+      <figure>
+        <PlanSketch
+          :subjects="subjects"
+          :shots="shots"
+          :picked="looking.shotId"
+          :width="440"
+          :height="340"
+          :wind-from-deg="place.windFromDeg"
+          :launch="launch"
+          @pick="looking.pick"
+        />
+        <figcaption class="label">From above, to scale. North is up.</figcaption>
+      </figure>
+    </section>
+    <SubjectRows :place="place" :subjects="subjects" />
+  </main>
+</template>
+
+<style scoped>
+.form {
+  background: var(--bench);
+  display: grid;
+  gap: 1px;
+  align-content: start;
+}
+.sheet {
+  background: var(--slab);
+  padding: 12px 20px 14px;
+  display: grid;
+  gap: 9px;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  align-items: center;
+}
+header h1 {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 8px 12px;
+}
+.grid.three {
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  margin: 4px 0 8px;
+}
+.events {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 20px;
+}
+.two {
+  grid-template-columns: minmax(0, 1fr) 440px;
+  gap: 18px;
+  align-items: start;
+}
+figure {
+  margin: 0;
+}
+@media (max-width: 1099px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .grid,
+  .grid.three {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+}
+</style>

@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import { newRow, type Entity } from '@core/model';
+import { bearingTo, fromLocal, offset, toLocal, vec } from '@core/geometry';
+import { ref } from 'vue';
+import { v4 as uuid } from 'uuid';
+import { choices, SUBJECT_WORDS } from '../../format';
+import NumberField from '../../parts/NumberField.vue';
+import PickField from '../../parts/PickField.vue';
+import TextField from '../../parts/TextField.vue';
+import { useFilm } from '../../stores/film';
+import type { Fault } from '../../sync/validation';
+import { readCoordinates } from './coordinates';
+
+type Subject = Entity<'subject'>;
+const props = defineProps<{ place: Entity<'location'>; subjects: readonly Subject[] }>();
+const store = useFilm();
+const ORIGIN = vec(0, 0, 0);
+const asked = ref<string | null>(null);
+const heir = ref<string | null>(null);
+
+const bearingOf = (s: Subject): number => Math.round(bearingTo(ORIGIN, vec(s.xM, s.yM, 0)) * 10) / 10;
+const distanceOf = (s: Subject): number => Math.round(Math.hypot(s.xM, s.yM) * 100) / 100;
+const set = (s: Subject, fields: Partial<Subject>) => store.edit('subject', s.id, fields, 'subject');
+const setPolar = (s: Subject, bearingDeg: number, distanceM: number): readonly Fault[] => {
+  if (distanceM < 0) return [{ path: '', say: 'The distance cannot be negative.' }];
+  const at = offset(ORIGIN, bearingDeg, distanceM, 0);
+  return set(s, { xM: at.x, yM: at.y });
+};
+const coordinatesOf = (s: Subject): string => {
+  const { latitude, longitude } = fromLocal(props.place.latitude, props.place.longitude, s.xM, s.yM);
+  return `${latitude.toFixed(5)}, ${longitude.toFixed(5)}`;
+};
+const setCoordinates = (s: Subject, text: string): readonly Fault[] => {
+  if (text === coordinatesOf(s)) return [];
+  const read = readCoordinates(text);
+  if (!read.ok) return [{ path: '', say: read.reason }];
+  const at = toLocal(props.place.latitude, props.place.longitude, read.value.latitude, read.value.longitude);
+  const away = Math.hypot(at.xM, at.yM);
+  if (away > 5000)
+    return [
+      {
+        path: '',
+        say: `That is ${(away / 1000).toFixed(0)} km from the launch point: subjects stand within 5 km.`,
+      },
+    ];
+  return set(s, at);
+};
+const add = (): void => {
+  const n = props.subjects.length;
+  const at = offset(ORIGIN, 45 * n, 60, 0);
+  store.create(
+    'subject',
+    newRow('subject', { id: uuid(), locationId: props.place.id, xM: at.x, yM: at.y }),
+    'new subject',
+  );
+};
+const usedBy = (s: Subject): number => store.list('shot').filter((x) => x.subjectId === s.id).length;
+/** Slates that look at it get another subject, or none, in the same step. */
+const remove = (s: Subject): void => {
+  const shots = store.list('shot').filter((x) => x.subjectId === s.id);
+  store.act('delete subject', [
+    ...shots.map((x) => ({
+      kind: 'shot' as const,
+      id: x.id,
+      after: { ...x, subjectId: heir.value } as never,
+    })),
+    { kind: 'subject', id: s.id, after: null },
+  ]);
+  asked.value = null;
+};
+const ask = (s: Subject): void => {
+  if (usedBy(s) === 0) {
+    heir.value = null;
+    remove(s);
+  } else {
+    heir.value = null;
+    asked.value = s.id;
+  }
+};
+const heirs = (s: Subject) => [
+  { value: null, label: 'nothing in its place' },
+  ...props.subjects
+    .filter((o) => o.id !== s.id)
+    .map((o) => ({ value: o.id as string | null, label: o.name })),
+];
+</script>
+
+<template>
+  <section class="sheet" aria-labelledby="subjects-title">
+    <header>
+      <h2 id="subjects-title">What stands there</h2>
+      <button class="btn lead" @click="add">New subject</button>
+    </header>
+    <p v-if="subjects.length === 0" class="quiet">
+      Slates aim at a subject: a bridge, a person, a row of trees. Give it a size and a place, and framing and
+      pace follow.
+    </p>
+    <div v-for="s in subjects" :key="s.id" class="row">
+      <TextField label="Name" :value="s.name" :save="(v) => set(s, { name: v })" />
+      <PickField
+        label="Kind"
+        :value="s.kind"
+        :options="choices(SUBJECT_WORDS)"
+        :save="(v) => set(s, { kind: v })"
+      />
+      <NumberField
+        label="Bearing"
+        :value="bearingOf(s)"
+        quantity="degrees"
+        :step="5"
+        :save="(v) => setPolar(s, v, distanceOf(s))"
+      />
+      <NumberField
+        label="Distance"
+        :value="distanceOf(s)"
+        quantity="metres"
+        :step="5"
+        :save="(v) => setPolar(s, bearingOf(s), v)"
+      />
+      <TextField label="or coordinates" :value="coordinatesOf(s)" :save="(v) => setCoordinates(s, v)" />
+      <NumberField
+        label="Height"
+        :value="s.heightM"
+        quantity="metres"
+        :save="(v) => set(s, { heightM: v })"
+      />
+      <NumberField label="Width" :value="s.widthM" quantity="metres" :save="(v) => set(s, { widthM: v })" />
+      <NumberField
+        label="Depth"
+        :value="s.depthM"
+        quantity="metres"
+        hint="Across its long side; 0 takes what is usual for its kind."
+        :save="(v) => set(s, { depthM: v })"
+      />
+      <NumberField
+        label="Faces, goes"
+        :value="s.headingDeg"
+        quantity="degrees"
+        :step="5"
+        hint="Bearing it moves on, or of its long side when it stands."
+        :save="(v) => set(s, { headingDeg: v })"
+      />
+      <NumberField
+        label="at"
+        :value="s.speedMs"
+        quantity="speed"
+        :step="0.5"
+        hint="0 when it stands."
+        :save="(v) => set(s, { speedMs: v })"
+      />
+      <NumberField
+        label="Foot"
+        :value="s.baseM"
+        quantity="metres"
+        hint="Above (+) or below (−) the launch point."
+        :save="(v) => set(s, { baseM: v })"
+      />
+      <button class="btn" @click="ask(s)">Delete</button>
+      <div v-if="asked === s.id" class="asked">
+        <span>{{ usedBy(s) }} slates look at it. What takes its place?</span>
+        <PickField
+          label="In its place"
+          :value="heir"
+          :options="heirs(s)"
+          :save="
+            (v) => {
+              heir = v;
+            }
+          "
+        />
+        <button class="btn lead" @click="remove(s)">Delete it</button
+        ><button class="btn" @click="asked = null">Keep it</button>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.sheet {
+  background: var(--slab);
+  padding: 12px 20px 20px;
+  display: grid;
+  gap: 8px;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+.row {
+  display: grid;
+  grid-template-columns: 1.4fr 1fr 0.7fr 0.8fr 1.4fr 0.7fr 0.7fr 0.7fr 0.7fr 0.7fr 0.7fr auto;
+  gap: 8px;
+  align-items: end;
+  border-top: 1px solid var(--line);
+  padding-top: 7px;
+}
+.asked {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: 10px;
+  align-items: end;
+}
+@media (max-width: 1099px) {
+  .row {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+}
+</style>

@@ -1,0 +1,164 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue';
+import { useActs } from '../../composables/useShotCommands';
+import { useFilm } from '../../stores/film';
+import { useLooking } from '../../stores/selection';
+import { whenIdle } from '../../composables/idle';
+import { useInTurn } from '../../composables/deferred';
+import { useReckoning } from '../../stores/derived-film';
+import BudgetPane from './BudgetPane.vue';
+import { fetchAhead, PreviewStage } from './later';
+import LightRibbon from './LightRibbon.vue';
+import SlateList from './SlateList.vue';
+import SlateWork from './SlateWork.vue';
+
+const film = useFilm();
+const looking = useLooking();
+const reckoning = useReckoning();
+const acts = useActs();
+/** Taken in turn: a slider in hand changes the slate at once, the sums a picture or two later. */
+const whole = () =>
+  reckoning.derived && looking.place ? { derived: reckoning.derived, place: looking.place } : null;
+const budget = useInTurn(whole);
+const ribbon = useInTurn(whole);
+onMounted(() => {
+  performance.mark('usable');
+  whenIdle(fetchAhead);
+});
+type Pane = 'slates' | 'work' | 'budget';
+const pane = ref<Pane>('slates');
+const PANES: { id: Pane; label: string }[] = [
+  { id: 'slates', label: 'Slates' },
+  { id: 'work', label: 'Slate' },
+  { id: 'budget', label: 'Packs' },
+];
+</script>
+
+<template>
+  <div v-if="reckoning.derived" class="bench">
+    <LightRibbon
+      v-if="ribbon"
+      :key="ribbon.place.location.id"
+      class="light"
+      :place="ribbon.place"
+      :derived="ribbon.derived"
+    />
+    <div class="panes" :data-pane="pane">
+      <SlateList class="pane slates" @picked="pane = 'work'" />
+      <main v-if="looking.previewing && looking.shot" class="pane work preview" tabindex="-1">
+        <PreviewStage :shot="looking.shot" />
+      </main>
+      <main v-else class="pane work scroll" tabindex="-1">
+        <SlateWork v-if="looking.shot" :shot="looking.shot" />
+        <div v-else-if="looking.place" class="teach">
+          <h1>{{ looking.place.location.name }}</h1>
+          <p>A slate is one camera move: what it looks at, how it flies, how long the cut needs it.</p>
+          <button class="btn lead" @click="acts.addShot(looking.place.location.id)">
+            Add the first slate
+          </button>
+        </div>
+        <div v-else class="teach">
+          <h1>{{ film.film?.name }}</h1>
+          <p>
+            Start with a place: where you launch from, on which day, and what stands there. The light and the
+            budget follow from it.
+          </p>
+          <RouterLink class="btn lead" :to="{ name: 'places' }">Add the first location</RouterLink>
+        </div>
+      </main>
+      <BudgetPane
+        v-if="budget && !(looking.previewing && looking.shot)"
+        class="pane budgetpane"
+        :derived="budget.derived"
+        :place="budget.place"
+      />
+      <div v-else-if="!budget" class="pane budgetpane teach">
+        <p class="quiet">Packs and cards show here once there is a place to fly.</p>
+      </div>
+    </div>
+    <nav class="tabs no-print" aria-label="Parts of the bench">
+      <button v-for="p in PANES" :key="p.id" :aria-current="pane === p.id" @click="pane = p.id">
+        {{ p.label }}
+      </button>
+    </nav>
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  display: flex;
+  flex-direction: column;
+  height: 100%;
+  min-height: 0;
+}
+.light {
+  flex: none;
+  border-bottom: 1px solid var(--line);
+}
+.panes {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 300px minmax(0, 1fr) 318px;
+  gap: 1px;
+  background: var(--line);
+}
+.pane {
+  background: var(--bench);
+  min-height: 0;
+  min-width: 0;
+}
+.work {
+  background: var(--slab);
+}
+.preview {
+  grid-column: 2 / -1;
+  display: grid;
+}
+.teach {
+  padding: 28px 24px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+  align-content: start;
+  max-width: 60ch;
+}
+.teach .btn {
+  text-decoration: none;
+}
+.tabs {
+  display: none;
+}
+@media (max-width: 1099px) {
+  .panes {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .panes > .pane {
+    display: none;
+  }
+  [data-pane='slates'] > .slates,
+  [data-pane='work'] > .work,
+  [data-pane='budget'] > .budgetpane {
+    display: flex;
+  }
+  [data-pane='work'] > .work {
+    display: block;
+  }
+  .tabs {
+    display: grid;
+    grid-template-columns: repeat(3, 1fr);
+    border-top: 1px solid var(--line);
+  }
+  .tabs button {
+    min-height: 48px;
+    border: 0;
+    background: var(--bench);
+    border-top: 3px solid transparent;
+    font-weight: 600;
+  }
+  .tabs button[aria-current='true'] {
+    border-top-color: var(--pick);
+    background: var(--slab);
+  }
+}
+</style>

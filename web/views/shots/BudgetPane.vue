@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { counted } from '@core/units';
+import type { DerivedFilm } from '@core/film';
+import type { PlaceFacts } from '@core/day';
+import { computed, ref } from 'vue';
+import Fig from '../../parts/Fig.vue';
+import { useFilm } from '../../stores/film';
+import { useFindings } from '../../stores/findings';
+import { useInTurn } from '../../composables/deferred';
+import CardStack from './CardStack.vue';
+import { FlightSheet } from './later';
+import PackRail from './PackRail.vue';
+import WarningList from '../../parts/WarningList.vue';
+
+const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
+const film = useFilm();
+const findings = useFindings();
+const opened = ref(false);
+/** The rail of a long day is much to draw: it has a picture of its own. */
+const rail = useInTurn(() => ({ derived: props.derived, place: props.place }));
+const b = computed(() => props.derived.budget);
+/** The answer in one line: does it fit, and if not, what gives. */
+const verdict = computed(() => {
+  const { packsShort, cardOverBytes, shotsUnfit, shotsFitting, packsSpare, mustsUnfit } = b.value;
+  if (shotsFitting + shotsUnfit === 0) return { fits: true, say: 'Nothing planned yet' };
+  if (shotsUnfit === 0 && cardOverBytes === 0)
+    return { fits: true, say: `All ${shotsFitting} fit, ${counted(packsSpare, 'pack')} to spare` };
+  const parts = [
+    shotsUnfit > 0
+      ? `${shotsUnfit} of ${shotsFitting + shotsUnfit} do not fit${mustsUnfit > 0 ? `, ${counted(mustsUnfit, 'must')} among them` : ''}`
+      : '',
+    packsShort > 0 ? `${counted(packsShort, 'pack')} short` : '',
+    cardOverBytes > 0 ? `cards ${(cardOverBytes / 1e9).toFixed(1)} GB short` : '',
+  ];
+  return { fits: false, say: parts.filter(Boolean).join(' · ') };
+});
+const warnings = computed(() => [
+  ...(props.derived.placeWarnings.get(props.place.location.id) ?? []),
+  ...(findings.places.get(props.place.location.id) ?? []),
+  ...b.value.warnings,
+]);
+</script>
+
+<template>
+  <aside class="budget" aria-label="Budget">
+    <p class="verdict" :class="{ not: !verdict.fits }" role="status">{{ verdict.say }}</p>
+    <button class="sums" :aria-expanded="opened" title="How these come about" @click="opened = !opened">
+      <span class="sum"
+        ><span class="label">in the air</span><b><Fig :value="b.airborneS / 60" quantity="minutes" /></b
+      ></span>
+      <span class="sum"
+        ><span class="label">energy</span><b class="ember"><Fig :value="b.usedWh" quantity="wattHours" /></b
+      ></span>
+      <span class="sum"
+        ><span class="label">packs</span
+        ><b
+          >{{ b.packsUsed }}<span class="unit">of {{ b.packsUsed + b.packsSpare }}</span></b
+        ></span
+      >
+      <span class="sum"
+        ><span class="label">on cards</span
+        ><b class="verdigris"><Fig :value="b.bytes / 1e9" quantity="gigabytes" /></b
+      ></span>
+    </button>
+    <FlightSheet v-if="opened" :derived="derived" :packs="film.kit.packs" />
+    <RouterLink
+      class="btn ask"
+      :to="{ name: 'flights', params: { film: film.filmId, place: place.location.id } }"
+      title="Flights of the day: by hand or planned (G F)"
+      >Flights of the day</RouterLink
+    >
+    <PackRail :derived="rail.derived" :place="rail.place" />
+    <CardStack :budget="b" :cards="film.kit.cards" />
+    <WarningList :warnings="warnings" />
+  </aside>
+</template>
+
+<style scoped>
+.budget {
+  display: flex;
+  flex-direction: column;
+  gap: 7px;
+  height: 100%;
+  min-height: 0;
+  padding: 8px 12px 8px;
+  overflow: auto;
+  scrollbar-width: thin;
+}
+.verdict {
+  font-size: 16px;
+  font-stretch: 104%;
+  font-weight: 640;
+  line-height: 1.2;
+  border-left: 5px solid var(--chalk);
+  padding-left: 9px;
+}
+.verdict.not {
+  border-left-color: var(--stop);
+  color: var(--stop);
+}
+.sums {
+  display: grid;
+  grid-template-columns: repeat(4, auto);
+  justify-content: space-between;
+  border: 0;
+  background: none;
+  padding: 2px 0;
+  cursor: pointer;
+  text-align: left;
+}
+.sums:hover {
+  background: var(--slab-2);
+}
+.sum {
+  display: grid;
+}
+.ask {
+  align-self: start;
+  text-decoration: none;
+  min-height: 26px;
+  padding: 1px 9px;
+  flex: none;
+}
+@media (max-width: 1099px) {
+  .ask {
+    min-height: var(--touch);
+  }
+}
+.sum b {
+  font-size: 16px;
+  font-stretch: 86%;
+  font-weight: 560;
+}
+.ember {
+  color: var(--ember);
+}
+.verdigris {
+  color: var(--verdigris);
+}
+</style>

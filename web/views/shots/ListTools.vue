@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { COLUMNS, SIEVES, useListing } from '../../stores/list-filters';
+
+const listing = useListing();
+</script>
+
+<template>
+  <section class="tools" aria-label="What the list shows">
+    <p class="label">Only</p>
+    <p>
+      <button
+        v-for="s in SIEVES"
+        :key="s.id"
+        class="chip"
+        :class="{ on: listing.sieves.includes(s.id) }"
+        :aria-pressed="listing.sieves.includes(s.id)"
+        @click="listing.toggleSieve(s.id)"
+      >
+        {{ s.label }}
+      </button>
+    </p>
+    <p class="label">Each row tells (four at most)</p>
+    <p>
+      <button
+        v-for="c in COLUMNS"
+        :key="c.id"
+        class="chip"
+        :class="{ on: listing.columnIds.includes(c.id) }"
+        :aria-pressed="listing.columnIds.includes(c.id)"
+        @click="listing.toggleColumn(c.id)"
+      >
+        {{ c.label }}
+      </button>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.tools {
+  background: var(--slab-2);
+  padding: 6px 10px 8px;
+  margin: 0 8px 6px;
+  display: grid;
+  gap: 3px;
+}
+p {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 3px;
+}
+.chip {
+  border: 1px solid var(--line);
+  background: var(--slab);
+  font-size: 12px;
+  font-stretch: 86%;
+  padding: 2px 7px;
+  min-height: 26px;
+  cursor: pointer;
+}
+.chip.on {
+  background: var(--pick-dim);
+  border-color: var(--pick);
+}
+@media (max-width: 1099px) {
+  .chip {
+    min-height: 40px;
+  }
+}
+</style>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { launchOf } from '@core/location';
+import type { DerivedShot } from '@core/film';
+import { computed, ref } from 'vue';
+import Fig from '../../parts/Fig.vue';
+import PlanSketch from '../../parts/PlanSketch.vue';
+import { ElSlider } from '../../parts/element';
+import { useFilm } from '../../stores/film';
+import { useInTurn } from '../../composables/deferred';
+import { useLooking } from '../../stores/selection';
+import EyeView from '../../parts/EyeView.vue';
+import SideView from './SideView.vue';
+
+const props = defineProps<{ shot: DerivedShot }>();
+const film = useFilm();
+const looking = useLooking();
+/** The dearest of the three drawings, a picture later. */
+const eye = useInTurn(() => props.shot);
+const share = ref(0.5);
+const subjects = computed(() =>
+  film
+    .list('subject')
+    .filter((s) => s.locationId === props.shot.facts.location.id && s.id === props.shot.facts.shot.subjectId),
+);
+const launch = computed(
+  () =>
+    launchOf(
+      film.list('feature'),
+      film.terrain.get(props.shot.facts.location.id),
+      props.shot.facts.location,
+      props.shot.facts.shot,
+    ).at,
+);
+const seconds = computed(() => share.value * (props.shot.facts.flown?.totalS ?? 0));
+</script>
+
+<template>
+  <div class="drawing">
+    <div class="panes">
+      <figure>
+        <SideView :facts="shot.facts" :share="share" :width="230" :height="168" />
+        <figcaption class="label">From the side</figcaption>
+      </figure>
+      <figure>
+        <EyeView :shot="eye" :share="share" :width="290" :height="168" />
+        <figcaption class="label">Through the lens</figcaption>
+      </figure>
+      <figure>
+        <PlanSketch
+          :subjects="subjects"
+          :shots="[shot]"
+          :picked="shot.facts.shot.id"
+          :width="230"
+          :height="168"
+          :share="share"
+          :wind-from-deg="shot.facts.location.windFromDeg"
+          :launch="launch"
+          :sun-deg="shot.light && shot.light.sun.altitudeDeg > -6 ? shot.light.sun.azimuthDeg : undefined"
+          @pick="looking.pick"
+        />
+        <figcaption class="label">From above</figcaption>
+      </figure>
+    </div>
+    <p v-for="m in shot.facts.flown?.marks ?? []" :key="m.say" class="mark label">
+      <button class="btn bare" @click="share = m.timeS / (shot.facts.flown?.totalS ?? 1)">
+        {{ m.say }} after <Fig :value="m.timeS" quantity="seconds" />
+      </button>
+    </p>
+    <div class="scrub">
+      <span class="label">Along the move</span>
+      <ElSlider
+        v-model="share"
+        :min="0"
+        :max="1"
+        :step="1 / 16"
+        :show-tooltip="false"
+        aria-label="Along the move"
+      />
+      <span class="label at">{{ seconds.toFixed(1) }}<span class="unit">s</span></span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.panes {
+  display: grid;
+  grid-template-columns: 23fr 29fr 23fr;
+  gap: 6px;
+}
+figure {
+  margin: 0;
+  position: relative;
+}
+figcaption {
+  position: absolute;
+  left: 6px;
+  top: 3px;
+  font-size: 11px;
+  background: color-mix(in srgb, var(--bench) 72%, transparent);
+  padding: 0 4px;
+}
+.mark {
+  margin: 2px 0 0;
+}
+.mark .btn {
+  min-height: 24px;
+  padding: 0 6px;
+}
+.scrub {
+  display: grid;
+  grid-template-columns: auto 1fr 56px;
+  gap: 14px;
+  align-items: center;
+  padding-top: 2px;
+}
+.at {
+  text-align: right;
+}
+@media (max-width: 700px) {
+  .panes {
+    grid-template-columns: 1fr 1fr;
+  }
+  .panes > :nth-child(2) {
+    grid-column: 1 / -1;
+    grid-row: 1;
+  }
+}
+</style>

@@ -1,0 +1,232 @@
+<script setup lang="ts">
+import { aidsFor } from '@core/aids';
+import { suggestedSticks } from '@core/shot';
+import type { DerivedShot } from '@core/film';
+import type { Shot } from '@core/model';
+import { initialValues, MOVES, moveOf, type MoveParameter } from '@core/moves';
+import { computed } from 'vue';
+import { choices, HANDLING_WORDS, ROLE_WORDS, PRIORITY_WORDS, WISH_WORDS } from '../../format';
+import Fig from '../../parts/Fig.vue';
+import PickField from '../../parts/PickField.vue';
+import SliderField from '../../parts/SliderField.vue';
+import { useFilm } from '../../stores/film';
+import { useInTurn } from '../../composables/deferred';
+import AddedRow from './AddedRow.vue';
+import AskRow from './AskRow.vue';
+import { PointRows } from './later';
+import { useStored } from './useStored';
+
+const props = defineProps<{ shot: DerivedShot }>();
+const film = useFilm();
+/** What only tells about the move follows a picture later than what is drawn of it. */
+const calm = useInTurn(() => props.shot);
+const stored = useStored(() => props.shot);
+const kind = computed(() => stored.value.move.kind);
+const move = computed(() => moveOf(kind.value));
+const place = computed(() => stored.value.locationId);
+const kinds = MOVES.map((m) => ({ value: m.kind, label: m.name }));
+const subjects = computed(() => [
+  { value: null, label: 'none: ahead of the launch point' },
+  ...film
+    .list('subject')
+    .filter((s) => s.locationId === place.value)
+    .map((s) => ({ value: s.id as string | null, label: s.name })),
+]);
+const sliders = computed(() => move.value?.parameters.filter((p) => !p.choice) ?? []);
+const toggles = computed(() => move.value?.parameters.filter((p) => p.choice) ?? []);
+const valueOf = (p: MoveParameter): number => stored.value.move.values[p.id] ?? p.initial;
+
+/** Where a slider usually ends; the field beside it takes more. */
+const TOPS: Readonly<Record<string, number>> = {
+  metres: 200,
+  speed: 15,
+  degreesPerSecond: 40,
+  degrees: 360,
+  factor: 5,
+};
+const topOf = (p: MoveParameter): number =>
+  p.id.toLowerCase().includes('height') ? 120 : (TOPS[p.quantity] ?? p.max);
+
+type ShotFields = Parameters<typeof film.edit<'shot'>>[2];
+const set = (fields: ShotFields, label = 'change') => film.edit('shot', stored.value.id, fields, label);
+const setMove = (fields: Partial<Shot['move']>, label = 'move') =>
+  set({ move: { ...stored.value.move, ...fields } }, label);
+const setValue = (id: string, value: number) =>
+  setMove({ values: { ...stored.value.move.values, [id]: value } });
+const lock = (id: string): void => {
+  const { locked } = stored.value.move;
+  setMove({ locked: locked.includes(id) ? locked.filter((l) => l !== id) : [...locked, id] }, 'given');
+};
+/** Another move keeps every number that means the same in both: the same name under the same id. */
+const setKind = (next: string) => {
+  const to = moveOf(next);
+  if (!to) return [];
+  const labelOf = (list: readonly MoveParameter[] | undefined, id: string): string | undefined =>
+    list?.find((p) => p.id === id)?.label;
+  const kept = Object.entries(stored.value.move.values).filter(([id, v]) =>
+    to.parameters.some(
+      (p) => p.id === id && v >= p.min && v <= p.max && p.label === labelOf(move.value?.parameters, id),
+    ),
+  );
+  return setMove(
+    {
+      kind: next,
+      values: { ...initialValues(to.parameters), ...Object.fromEntries(kept) },
+      locked: [],
+      reversed: stored.value.move.reversed && to.reversible,
+    },
+    'another move',
+  );
+};
+// Handed down as they are: a function made anew in the template would redraw every field at each step of a slider.
+const savers = computed(
+  () => new Map((moveOf(kind.value)?.parameters ?? []).map((p) => [p.id, (v: number) => setValue(p.id, v)])),
+);
+const noop = () => undefined;
+const saverOf = (id: string) => savers.value.get(id) ?? noop;
+const setSubject = (subjectId: string | null) => set({ subjectId });
+const setRole = (role: Shot['role']) => set({ role });
+const setPriority = (priority: Shot['priority']) => set({ priority });
+const setWants = (wants: Shot['wants']) => set({ wants });
+const setHandling = (handling: Shot['handling']) => set({ handling });
+const setPoints = (points: Shot['move']['points']) => setMove({ points }, 'route');
+const ROLES = choices(ROLE_WORDS);
+const PRIORITIES = choices(PRIORITY_WORDS);
+const WISHES = choices(WISH_WORDS);
+/** The calmest setting that gives what the move asks is named as such. */
+const calmest = computed(() => suggestedSticks(calm.value.facts));
+const STICKS = computed(() =>
+  choices(HANDLING_WORDS).map((c) =>
+    c.value === calmest.value ? { ...c, note: 'calmest that does it' } : c,
+  ),
+);
+
+const aids = computed(() => {
+  const { aircraft, flown, move: known, aim } = calm.value.facts;
+  return aircraft && flown && known ? aidsFor(aircraft.abilities, known, flown, aim) : [];
+});
+const able = computed(() => aids.value.filter((a) => a.could));
+const unable = computed(() => aids.value.filter((a) => !a.could));
+</script>
+
+<template>
+  <div class="facet">
+    <div class="row">
+      <PickField label="Move" :value="stored.move.kind" :options="kinds" :save="setKind" />
+      <PickField label="Subject" :value="stored.subjectId" :options="subjects" :save="setSubject" />
+      <PickField label="In the story" :value="stored.role" :options="ROLES" :save="setRole" />
+      <PickField label="Priority" :value="stored.priority" :options="PRIORITIES" :save="setPriority" />
+      <PickField label="Wants" :value="stored.wants" :options="WISHES" :save="setWants" />
+      <PickField label="Sticks" :value="stored.handling" :options="STICKS" :save="setHandling" />
+    </div>
+    <PointRows
+      v-if="move?.byPoints"
+      :points="stored.move.points"
+      :from="shot.facts.aim.aim"
+      :save="setPoints"
+    />
+    <div class="sliders">
+      <SliderField
+        v-for="p in sliders"
+        :key="stored.id + stored.move.kind + p.id"
+        :parameter="p"
+        :value="valueOf(p)"
+        :top="topOf(p)"
+        :locked="stored.move.locked.includes(p.id)"
+        :save="saverOf(p.id)"
+        @lock="lock(p.id)"
+      />
+      <div v-for="p in toggles" :key="p.id" class="toggle" role="group" :aria-label="p.label">
+        <span class="label">{{ p.label }}</span>
+        <button
+          v-for="(word, i) in p.choice"
+          :key="word"
+          class="btn"
+          :class="{ on: valueOf(p) === i }"
+          :aria-pressed="valueOf(p) === i"
+          @click="setValue(p.id, i)"
+        >
+          {{ word }}
+        </button>
+      </div>
+    </div>
+    <AskRow :shot="calm" />
+    <AddedRow
+      :key="stored.id"
+      :added="stored.move.added"
+      :reversed="stored.move.reversed"
+      :reversible="move?.reversible ?? false"
+      :save="setMove"
+    />
+    <p v-if="calm.facts.flown && calm.facts.flown.inputs.length > 0" class="says quiet">
+      Path <Fig :value="calm.facts.flown.lengthM" quantity="metres" /> in
+      <Fig :value="calm.facts.flown.totalS" quantity="seconds" />, between
+      <Fig :value="calm.facts.flown.lowestM" quantity="metres" /> and
+      <Fig :value="calm.facts.flown.highestM" quantity="metres" /> high; turns at up to
+      <Fig :value="calm.facts.flown.peakYawDegS" quantity="degreesPerSecond" />, tilts at up to
+      <Fig :value="calm.facts.flown.peakTiltDegS" quantity="degreesPerSecond" />.
+    </p>
+    <p v-if="move" class="says">
+      <b>{{ move.says }}</b> {{ move.sticks }} <span class="quiet">Needs: {{ move.needs }}</span>
+      <span class="caution">{{ move.caution }}</span>
+    </p>
+    <p v-if="able.length > 0" class="says">
+      By hand, or by itself with
+      <b v-for="(a, i) in able" :key="a.aid.kind" :title="a.say"
+        >{{ i > 0 ? ', ' : '' }}{{ a.aid.name.toLowerCase() }}</b
+      >. <span class="quiet">{{ able[0]?.say }}</span>
+    </p>
+    <details v-if="unable.length > 0" class="says">
+      <summary class="quiet">Why the other aids could not</summary>
+      <ul>
+        <li v-for="a in unable" :key="a.aid.kind">
+          <b>{{ a.aid.name }}</b>: {{ a.say }}
+        </li>
+      </ul>
+    </details>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(92px, 1fr));
+  gap: 6px;
+  margin-bottom: 6px;
+}
+.sliders {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 24px;
+}
+.toggle {
+  grid-column: 1 / -1;
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 34px;
+}
+.toggle .label {
+  width: 84px;
+  margin-right: 8px;
+}
+@media (max-width: 700px) {
+  .sliders {
+    grid-template-columns: 1fr;
+  }
+}
+.on {
+  background: var(--pick-dim);
+  border-color: var(--pick);
+}
+.says {
+  margin-top: 8px;
+  max-width: 78ch;
+}
+.says b {
+  font-weight: 600;
+}
+.caution {
+  color: var(--care);
+}
+</style>

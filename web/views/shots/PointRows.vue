@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import type { Entity } from '@core/model';
+import NumberField from '../../parts/NumberField.vue';
+import type { Fault } from '../../sync/validation';
+
+type Point = Entity<'shot'>['move']['points'][number];
+const props = defineProps<{
+  points: readonly Point[];
+  from: { x: number; y: number; z: number };
+  save: (points: Point[]) => readonly Fault[];
+}>();
+const set = (i: number, fields: Partial<Point>) =>
+  props.save(props.points.map((p, n) => (n === i ? { ...p, ...fields } : p)));
+const NEAR_M = 25;
+/** Goes on from the last leg, or begins beside the subject. */
+const add = (): void => {
+  const last = props.points.at(-1);
+  const before = props.points.at(-2);
+  const next: Point =
+    last && before
+      ? { xM: 2 * last.xM - before.xM, yM: 2 * last.yM - before.yM, zM: last.zM, speedMs: last.speedMs }
+      : last
+        ? { ...last, xM: last.xM + NEAR_M }
+        : {
+            xM: Math.round(props.from.x - NEAR_M),
+            yM: Math.round(props.from.y - NEAR_M),
+            zM: Math.max(4, Math.round(props.from.z + 6)),
+            speedMs: 3,
+          };
+  props.save([...props.points, next]);
+};
+const swap = (i: number): void => {
+  const list = [...props.points];
+  const [a, b] = [list[i - 1], list[i]];
+  if (a && b) {
+    list[i - 1] = b;
+    list[i] = a;
+    props.save(list);
+  }
+};
+</script>
+
+<template>
+  <section class="points" aria-label="Points of the route">
+    <p v-if="points.length < 2" class="quiet">
+      A route goes through points, in metres from the launch point. Two are the least.
+    </p>
+    <div v-for="(p, i) in points" :key="i" class="row" role="group" :aria-label="`Point ${i + 1}`">
+      <b>{{ i + 1 }}</b>
+      <NumberField label="East" :value="p.xM" quantity="metres" :step="5" :save="(v) => set(i, { xM: v })" />
+      <NumberField label="North" :value="p.yM" quantity="metres" :step="5" :save="(v) => set(i, { yM: v })" />
+      <NumberField label="Height" :value="p.zM" quantity="metres" :save="(v) => set(i, { zM: v })" />
+      <NumberField
+        label="Speed there"
+        :value="p.speedMs"
+        quantity="speed"
+        :step="0.5"
+        :save="(v) => set(i, { speedMs: v })"
+      />
+      <button class="btn" :disabled="i === 0" :aria-label="`Point ${i + 1} earlier`" @click="swap(i)">
+        Earlier
+      </button>
+      <button
+        class="btn"
+        :aria-label="`Take point ${i + 1} out`"
+        @click="save(points.filter((_, n) => n !== i))"
+      >
+        Out
+      </button>
+    </div>
+    <button class="btn" :class="{ lead: points.length < 2 }" :disabled="points.length >= 100" @click="add">
+      Add a point
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.points {
+  display: grid;
+  gap: 4px;
+  justify-items: start;
+  margin: 4px 0;
+}
+.row {
+  display: grid;
+  grid-template-columns: 22px repeat(4, minmax(0, 1fr)) auto auto;
+  gap: 8px;
+  align-items: end;
+  width: 100%;
+}
+.row b {
+  padding-bottom: 6px;
+}
+@media (max-width: 700px) {
+  .row {
+    grid-template-columns: 22px repeat(2, minmax(0, 1fr));
+  }
+}
+</style>

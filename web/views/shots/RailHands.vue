@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
+import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
+import { computed, onBeforeUnmount, useTemplateRef, watch } from 'vue';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
+import { useDay } from '../flights/useDay';
+import { useFlightActs } from '../flights/useFlightActs';
+import { draggedShot, useTryOut } from '../flights/useTryOut';
+import { columnWould, goalAt, type Column, type Piece } from './packs';
+
+/** What is taken hold of on the pack rail: slates are picked, and dragged along their pack and onto another. */
+const props = defineProps<{
+  columns: readonly Column[];
+  columnWidth: number;
+  gap: number;
+  scale: number;
+  groundY: number;
+  titles: (p: Piece) => string;
+}>();
+const looking = useLooking();
+const reckoning = useReckoning();
+const { over, clear, put, tried } = useTryOut(useFlightActs(useDay()));
+const stands = useTemplateRef<HTMLElement[]>('stands');
+const grips = useTemplateRef<HTMLElement[]>('grips');
+
+const slates = (c: Column): readonly Piece[] => c.pieces.filter((p) => p.shotId !== null);
+const lockedShots = computed(
+  () =>
+    new Set(
+      props.columns.flatMap((c) =>
+        c.pieces.flatMap((p) => (p.shotId !== null && p.flight?.of.locked ? [p.shotId] : [])),
+      ),
+    ),
+);
+const yAt = (c: Column, spentWh: number): number => props.groundY - (c.heldWh - spentWh) * props.scale;
+const boxOf = (c: Column, p: Piece) => ({
+  top: `${yAt(c, p.fromWh)}px`,
+  height: `${Math.max(4, p.wattHours * props.scale)}px`,
+});
+const craftOf = (shotId: string): string => reckoning.derived?.shots.get(shotId)?.facts.aircraft?.id ?? '';
+const mayTake = (c: Column, shotId: string): boolean =>
+  (reckoning.along.packs.find((p) => p.id === c.packId)?.aircraftIds.includes(craftOf(shotId)) ?? false) &&
+  c.pieces.every((p) => !p.flight?.of.locked);
+const wouldOf = (c: Column): { text: string; not: boolean } | null => {
+  const t = tried.value;
+  const w = t?.places ? columnWould(c, t.places, reckoning.along.packs, t.shotId, t.put === c.key) : null;
+  return (
+    w && {
+      text: w.overWh > 0 ? `+${w.overWh.toFixed(1)} Wh` : `${w.landsWith.toFixed(0)} %`,
+      not: w.overWh > 0,
+    }
+  );
+};
+
+let stop = (): void => undefined;
+const hang = (): void => {
+  stop();
+  const goal = (element: HTMLElement, clientY: number) => {
+    const c = props.columns[Number(element.dataset['at'])];
+    return c
+      ? {
+          c,
+          goal: goalAt(
+            c,
+            c.heldWh - (props.groundY - (clientY - element.getBoundingClientRect().top)) / props.scale,
+          ),
+        }
+      : null;
+  };
+  stop = combine(
+    ...(grips.value ?? []).map((element) =>
+      draggable({
+        element,
+        canDrag: () => !lockedShots.value.has(element.dataset['shot'] ?? ''),
+        getInitialData: () => ({
+          flightShot: element.dataset['shot'],
+          craft: craftOf(element.dataset['shot'] ?? ''),
+        }),
+      }),
+    ),
+    ...(stands.value ?? []).map((element) =>
+      dropTargetForElements({
+        element,
+        canDrop: ({ source }) => {
+          const c = props.columns[Number(element.dataset['at'])];
+          return draggedShot(source.data) !== '' && c !== undefined && mayTake(c, draggedShot(source.data));
+        },
+        onDrag: ({ source, location }) => {
+          const g = goal(element, location.current.input.clientY);
+          if (g?.goal) over(draggedShot(source.data), g.goal, g.c.key);
+        },
+        onDragLeave: clear,
+        onDrop: ({ source, location }) => {
+          const g = goal(element, location.current.input.clientY);
+          if (g?.goal) put(draggedShot(source.data), g.goal);
+          else clear();
+        },
+      }),
+    ),
+  );
+};
+watch(
+  [stands, grips, () => props.columns.map((c) => c.key + c.pieces.map((p) => p.key).join()).join()],
+  hang,
+  { flush: 'post', immediate: true },
+);
+onBeforeUnmount(() => stop());
+</script>
+
+<template>
+  <div class="hands">
+    <div
+      v-for="(c, i) in columns"
+      :key="c.key"
+      ref="stands"
+      class="stand"
+      :data-at="i"
+      :data-stand="c.name"
+      :style="{ left: `${i * (columnWidth + gap)}px`, width: `${columnWidth}px` }"
+    >
+      <b
+        v-if="wouldOf(c)"
+        class="would"
+        :class="{ stop: wouldOf(c)?.not }"
+        :title="wouldOf(c)?.not ? 'more than the pack gives' : 'would land with'"
+        >{{ wouldOf(c)?.text }}</b
+      >
+      <span
+        v-for="p in slates(c)"
+        :key="p.key"
+        ref="grips"
+        class="grip"
+        :class="{ fixed: p.flight?.of.locked }"
+        :data-shot="p.shotId"
+        :style="boxOf(c, p)"
+        :title="titles(p)"
+        @click="p.shotId && looking.pick(p.shotId)"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.hands {
+  position: absolute;
+  inset: 0;
+}
+.stand {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+}
+.grip {
+  position: absolute;
+  left: 0;
+  right: 0;
+  cursor: grab;
+}
+.grip.fixed {
+  cursor: pointer;
+}
+.would {
+  position: absolute;
+  top: 0;
+  left: -9px;
+  right: -9px;
+  text-align: center;
+  background: var(--verdigris);
+  color: var(--bench);
+  font-size: 12px;
+  font-stretch: 84%;
+  z-index: 1;
+  pointer-events: none;
+  white-space: nowrap;
+}
+.would.stop {
+  background: var(--stop);
+}
+</style>

@@ -1,0 +1,244 @@
+<script setup lang="ts">
+import { useVirtualizer } from '@tanstack/vue-virtual';
+import { computed, nextTick, useTemplateRef, watch } from 'vue';
+import type { DerivedShot } from '@core/film';
+import type { PlaceFacts } from '@core/day';
+import { groupBy } from '@core/units';
+import { dateText } from '../../format';
+import { useActs } from '../../composables/useShotCommands';
+import { useInTurn } from '../../composables/deferred';
+import { useListing } from '../../stores/list-filters';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
+import { ElInput } from '../../parts/element';
+import { BulkBar, CoverageSheet, ListTools, VarietySheet } from './later';
+import PlaceRow from './PlaceRow.vue';
+import SlateRow from './SlateRow.vue';
+
+type Row = { key: string; place: PlaceFacts } | { key: string; shot: DerivedShot };
+
+const emit = defineEmits<{ picked: [] }>();
+const reckoning = useReckoning();
+const looking = useLooking();
+const acts = useActs();
+const listing = useListing();
+const scroller = useTemplateRef<HTMLElement>('scroller');
+
+const rowsNow = computed<Row[]>(() => {
+  const derived = reckoning.derived;
+  if (!derived) return [];
+  const listed = groupBy(listing.shown, (s) => s.facts.location.id);
+  return [...derived.places.values()].flatMap((place) => [
+    { key: place.location.id, place },
+    ...(listed.get(place.location.id) ?? []).map((shot) => ({ key: shot.facts.shot.id, shot })),
+  ]);
+});
+const rows = useInTurn(() => rowsNow.value);
+const pick = (event: MouseEvent, id: string): void => {
+  if (event.ctrlKey || event.metaKey) {
+    if (listing.chosen.size === 0 && looking.shotId && looking.shotId !== id) listing.toggle(looking.shotId);
+    listing.toggle(id);
+    return;
+  }
+  if (event.shiftKey) {
+    listing.reachTo(id, looking.shotId);
+    return;
+  }
+  listing.clear();
+  looking.pick(id);
+  emit('picked');
+};
+
+const count = computed(() => rows.value.length);
+/** Hangs on how many rows there are and which is what, not on their figures: those change with every step of a slider. */
+const virtual = useVirtualizer(
+  computed(() => ({
+    count: count.value,
+    getScrollElement: () => scroller.value,
+    estimateSize: (i: number) => (rows.value[i] && 'place' in rows.value[i] ? 44 : 64),
+    overscan: 6,
+    getItemKey: (i: number) => rows.value[i]?.key ?? i,
+  })),
+);
+const shown = computed(() =>
+  virtual.value.getVirtualItems().map((item) => ({ item, row: rows.value[item.index] })),
+);
+
+watch(
+  () => looking.shotId,
+  async (id) => {
+    await nextTick();
+    const index = rows.value.findIndex((r) => r.key === id);
+    if (index >= 0) virtual.value.scrollToIndex(index, { align: 'auto' });
+  },
+);
+watch(
+  () => rows.value.length,
+  () => virtual.value.measure(),
+);
+const add = (): void => {
+  const id = looking.place?.location.id;
+  if (id) acts.addShot(id);
+};
+</script>
+
+<template>
+  <section class="list" aria-label="Shot list">
+    <header>
+      <h2>Slates</h2>
+      <ElInput v-model="listing.wanted" class="find" placeholder="find" aria-label="Find slates" clearable />
+      <button
+        class="btn"
+        :class="{ on: listing.sieves.length > 0 }"
+        :aria-expanded="listing.toolsShown"
+        title="Which slates, and what each row tells (F)"
+        @click="listing.toolsShown = !listing.toolsShown"
+      >
+        Show
+      </button>
+      <button class="btn lead" title="New slate (N)" :disabled="!looking.place" @click="add">New</button>
+    </header>
+    <nav class="asks" aria-label="Help with the list">
+      <button
+        :aria-expanded="looking.varietyShown"
+        title="What the list of this place has and lacks (V)"
+        :disabled="!looking.place"
+        @click="looking.varietyShown = !looking.varietyShown"
+      >
+        What it lacks
+      </button>
+      <button
+        :aria-expanded="looking.coverageShown"
+        title="A set of slates for one subject (O)"
+        :disabled="!looking.place"
+        @click="looking.coverageShown = !looking.coverageShown"
+      >
+        Cover a subject
+      </button>
+    </nav>
+    <ListTools v-if="listing.toolsShown" />
+    <CoverageSheet v-if="looking.coverageShown && looking.place" :place-id="looking.place.location.id" />
+    <VarietySheet
+      v-if="looking.varietyShown && looking.place && reckoning.derived"
+      :derived="reckoning.derived"
+      :place="looking.place"
+    />
+    <div ref="scroller" class="scroll body" tabindex="-1">
+      <div v-if="rows.length > 0" class="space" :style="{ height: `${virtual.getTotalSize()}px` }">
+        <div
+          v-for="{ item, row } in shown"
+          :key="String(item.key)"
+          class="at"
+          :style="{ transform: `translateY(${item.start}px)` }"
+        >
+          <template v-if="row">
+            <PlaceRow
+              v-if="'place' in row"
+              :place="row.place"
+              :date="dateText(row.place.location.date)"
+              @drop="(id) => acts.placeAtEnd(id, row.key)"
+              @pick="looking.pickPlace(row.key)"
+            />
+            <SlateRow
+              v-else
+              :shot="row.shot"
+              :picked="row.key === looking.shotId"
+              :chosen="listing.chosen.has(row.key)"
+              :columns="listing.columns"
+              @pick="(event) => pick(event, row.key)"
+              @drop="(id, edge) => acts.placeShot(id, row.key, edge)"
+            />
+          </template>
+        </div>
+      </div>
+      <p v-if="rows.length === 0" class="empty">
+        A shot list belongs to a place.
+        <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>: where, when, and what stands
+        there.
+      </p>
+      <p v-else-if="listing.shown.length === 0 && (reckoning.derived?.order.length ?? 0) > 0" class="empty">
+        Nothing on the list is like that.
+        <button
+          class="btn"
+          @click="
+            listing.wanted = '';
+            listing.sieves = [];
+          "
+        >
+          Show all
+        </button>
+      </p>
+      <p v-else-if="reckoning.derived?.order.length === 0" class="empty">
+        No slates yet. <button class="btn lead" @click="add">Add the first one</button>
+      </p>
+    </div>
+    <BulkBar v-if="listing.picked.length > 1" />
+  </section>
+</template>
+
+<style scoped>
+.list {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  height: 100%;
+}
+header {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding: 7px 8px 7px 12px;
+}
+.find {
+  flex: 1;
+}
+.on {
+  background: var(--pick-dim);
+  border-color: var(--pick);
+}
+.asks {
+  display: flex;
+  gap: 14px;
+  padding: 0 12px 5px;
+}
+.asks button {
+  border: 0;
+  background: none;
+  padding: 0;
+  font-size: 12.5px;
+  font-stretch: 88%;
+  color: var(--chalk-2);
+  cursor: pointer;
+  min-height: 22px;
+}
+.asks button[aria-expanded='true'] {
+  color: var(--chalk);
+  font-weight: 620;
+}
+.asks button:hover {
+  color: var(--chalk);
+}
+@media (max-width: 1099px) {
+  .asks button {
+    min-height: 40px;
+  }
+}
+.body {
+  flex: 1;
+  min-height: 0;
+  padding: 0 4px 0 8px;
+}
+.space {
+  position: relative;
+}
+.at {
+  position: absolute;
+  top: 0;
+  left: 0;
+  right: 0;
+}
+.empty {
+  padding: 18px 10px;
+  color: var(--chalk-2);
+}
+</style>

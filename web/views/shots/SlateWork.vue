@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import { bySeverity } from '@core/warnings';
+import type { DerivedShot } from '@core/film';
+import { ElInput } from '../../parts/element';
+import { useActs } from '../../composables/useShotCommands';
+import { useFilm } from '../../stores/film';
+import { useFindings } from '../../stores/findings';
+import { useInTurn } from '../../composables/deferred';
+import { useLooking, type Facet } from '../../stores/selection';
+import { CutFacet, ExposureFacet } from './later';
+import FigureStrip from './FigureStrip.vue';
+import MoveDrawing from './MoveDrawing.vue';
+import MoveFacet from './MoveFacet.vue';
+import WarningList from '../../parts/WarningList.vue';
+
+const props = defineProps<{ shot: DerivedShot }>();
+const film = useFilm();
+const looking = useLooking();
+const acts = useActs();
+const findings = useFindings();
+const warnings = useInTurn(() => bySeverity(findings.about(props.shot)));
+const FACETS: { id: Facet; label: string; key: string }[] = [
+  { id: 'move', label: 'Move', key: '1' },
+  { id: 'cut', label: 'Cut and takes', key: '2' },
+  { id: 'exposure', label: 'Exposure', key: '3' },
+];
+const title = (value: string): void => {
+  film.edit('shot', props.shot.facts.shot.id, { title: value }, 'title');
+};
+</script>
+
+<template>
+  <section class="work" aria-label="The slate being worked on">
+    <header class="head">
+      <span class="number">{{ shot.number }}</span>
+      <ElInput
+        class="title"
+        :model-value="shot.facts.shot.title"
+        placeholder="Name this slate"
+        aria-label="Title"
+        dir="auto"
+        maxlength="10000"
+        @update:model-value="title"
+      />
+      <button class="btn" title="See the move (P)" @click="looking.previewing = true">See it</button>
+      <button
+        class="btn"
+        title="Two slates with half of the cut each"
+        @click="acts.splitShot(shot.facts.shot.id)"
+      >
+        Split
+      </button>
+      <button class="btn" title="Copy (C)" @click="acts.copyShot(shot.facts.shot.id)">Copy</button>
+      <button class="btn" title="Delete (Del)" @click="acts.deleteShot(shot.facts.shot.id)">Delete</button>
+    </header>
+    <MoveDrawing :key="shot.facts.shot.id" :shot="shot" />
+    <FigureStrip :shot="shot" />
+    <div class="facets" role="tablist" aria-label="Facets of the slate">
+      <button
+        v-for="f in FACETS"
+        :id="`facet-${f.id}`"
+        :key="f.id"
+        role="tab"
+        :aria-selected="looking.facet === f.id"
+        aria-controls="facet-panel"
+        :title="`${f.label} (${f.key})`"
+        :tabindex="looking.facet === f.id ? 0 : -1"
+        @click="looking.facet = f.id"
+      >
+        {{ f.label }}
+      </button>
+    </div>
+    <div id="facet-panel" class="panel" role="tabpanel" :aria-labelledby="`facet-${looking.facet}`">
+      <MoveFacet v-if="looking.facet === 'move'" :key="shot.facts.shot.id" :shot="shot" />
+      <CutFacet v-else-if="looking.facet === 'cut'" :key="shot.facts.shot.id" :shot="shot" />
+      <ExposureFacet v-else :key="shot.facts.shot.id" :shot="shot" />
+      <WarningList :warnings="warnings" class="warn" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.work {
+  display: flex;
+  flex-direction: column;
+  gap: 7px;
+  padding: 8px 12px 12px;
+}
+.head {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.number {
+  font-size: 27px;
+  font-weight: 700;
+  font-stretch: 80%;
+  line-height: 1;
+  min-width: 34px;
+}
+.title :deep(.el-input__inner) {
+  font-size: 18px;
+  font-stretch: 108%;
+  font-weight: 600;
+}
+.title :deep(.el-input__wrapper) {
+  background: none;
+}
+.facets {
+  display: flex;
+  gap: 2px;
+  border-bottom: 1px solid var(--line);
+  margin-top: 2px;
+}
+.facets button {
+  border: 0;
+  background: none;
+  padding: 4px 14px 5px;
+  cursor: pointer;
+  color: var(--chalk-2);
+  min-height: var(--touch);
+  border-bottom: 3px solid transparent;
+  margin-bottom: -1px;
+}
+.facets button[aria-selected='true'] {
+  color: var(--chalk);
+  font-weight: 620;
+  border-bottom-color: var(--pick);
+}
+.panel {
+  padding-top: 4px;
+}
+@media (max-width: 700px) {
+  .head {
+    flex-wrap: wrap;
+  }
+  .title {
+    flex: 1 0 70%;
+  }
+  .head .btn {
+    flex: 1;
+    justify-content: center;
+  }
+}
+.warn {
+  margin-top: 10px;
+  border-top: 1px solid var(--line);
+  padding-top: 4px;
+}
+</style>

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { placeVariety } from '@core/story';
+import type { DerivedFilm } from '@core/film';
+import type { PlaceFacts } from '@core/day';
+import { computed, ref } from 'vue';
+import { useActs } from '../../composables/useShotCommands';
+import { useFilm } from '../../stores/film';
+
+const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
+const acts = useActs();
+const film = useFilm();
+const whole = ref(false);
+const reading = computed(() =>
+  placeVariety(
+    [...props.derived.shots.values()].filter(
+      (s) => whole.value || s.facts.location.id === props.place.location.id,
+    ),
+    film.kit,
+  ),
+);
+const rows = computed(() => [
+  { name: 'How near', counts: Object.entries(reading.value.distance) },
+  { name: 'How high', counts: Object.entries(reading.value.height) },
+  { name: 'Lens', counts: Object.entries(reading.value.lens) },
+  { name: 'Which way', counts: Object.entries(reading.value.direction) },
+]);
+</script>
+
+<template>
+  <section class="variety" aria-label="Variety of the list">
+    <p class="of">
+      <button
+        v-for="w in [false, true]"
+        :key="String(w)"
+        class="btn"
+        :class="{ on: whole === w }"
+        :aria-pressed="whole === w"
+        @click="whole = w"
+      >
+        {{ w ? 'Whole film' : 'This place' }}
+      </button>
+    </p>
+    <dl>
+      <template v-for="r in rows" :key="r.name"
+        ><dt class="label">{{ r.name }}</dt>
+        <dd>
+          <span v-for="[word, n] in r.counts" :key="word" class="count" :class="{ none: n === 0 }"
+            ><b>{{ n }}</b> {{ word }}</span
+          >
+        </dd></template
+      >
+    </dl>
+    <ul v-if="reading.lacks.length > 0">
+      <li v-for="l in reading.lacks.slice(0, 3)" :key="l.say">
+        <p>
+          {{ l.say }} <span class="quiet">{{ l.why }}</span>
+        </p>
+        <button class="btn" @click="acts.addLacking(place.location.id, l)">Add one</button>
+      </li>
+    </ul>
+    <p v-else class="quiet">Nothing is missing that would be worth a remark.</p>
+  </section>
+</template>
+
+<style scoped>
+.variety {
+  background: var(--slab-2);
+  padding: 8px 10px;
+  font-size: 13px;
+  margin: 0 8px 6px;
+}
+.of {
+  display: flex;
+  gap: 4px;
+  margin-bottom: 6px;
+}
+.of .btn {
+  min-height: 26px;
+}
+.on {
+  background: var(--pick-dim);
+  border-color: var(--pick);
+}
+dl {
+  display: grid;
+  grid-template-columns: 62px 1fr;
+  gap: 2px 8px;
+  margin: 0 0 6px;
+}
+dd {
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 9px;
+  font-stretch: 88%;
+}
+.count.none {
+  color: var(--chalk-3);
+}
+li {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 8px;
+  align-items: center;
+  padding: 4px 0;
+  border-top: 1px solid var(--line);
+}
+li .btn {
+  white-space: nowrap;
+  min-height: 26px;
+}
+</style>

@@ -1,0 +1,290 @@
+<script setup lang="ts">
+import type { Entity, FeatureKind, FeatureShape } from '@core/model';
+import { FEATURE_KINDS, featureWords } from '@core/site';
+import { computed, ref } from 'vue';
+import { v4 as uuid } from 'uuid';
+import {
+  outgoing,
+  readShapes,
+  writeShapes,
+  type Incoming,
+  type Outgoing,
+  type Read,
+  type ShapeFormat,
+} from '../../exchange/shapes';
+import PickField from '../../parts/PickField.vue';
+import SwitchField from '../../parts/SwitchField.vue';
+import { useFilm } from '../../stores/film';
+import { useLooking } from '../../stores/selection';
+import type { Plan } from './usePlan';
+
+const props = defineProps<{ plan: Plan }>();
+const emit = defineEmits<{ close: [] }>();
+const film = useFilm();
+const looking = useLooking();
+const fault = ref('');
+const content = ref('');
+const fileName = ref('');
+const read = ref<Read | null>(null);
+interface Row {
+  thing: Incoming;
+  take: boolean;
+  kind: FeatureKind;
+}
+const rows = ref<Row[]>([]);
+const withPaths = ref(true);
+const USUAL: Readonly<Record<FeatureShape, FeatureKind>> = { point: 'launch', line: 'walk', area: 'no-fly' };
+const LIMIT = 30_000_000;
+
+const show = (swap: boolean): void => {
+  const { value: place } = props.plan.place;
+  if (!place) return;
+  const answer = readShapes(content.value, place, swap);
+  fault.value = answer.ok ? '' : answer.reason;
+  read.value = answer.ok ? answer.value : null;
+  rows.value = answer.ok
+    ? answer.value.things.map((thing) => ({ thing, take: true, kind: thing.kind ?? USUAL[thing.shape] }))
+    : [];
+};
+const take = async (event: Event): Promise<void> => {
+  const field = event.target as HTMLInputElement;
+  const [file] = field.files ?? [];
+  field.value = '';
+  if (!file) return;
+  fileName.value = file.name;
+  read.value = null;
+  rows.value = [];
+  if (file.size > LIMIT) {
+    fault.value = `${file.name} has ${(file.size / 1e6).toFixed(0)} MB; 25 MB are read at most. Cut it to the place.`;
+    return;
+  }
+  content.value = await file.text();
+  show(false);
+};
+const kindsFor = (shape: FeatureShape) =>
+  FEATURE_KINDS.filter((k) => k.shapes.includes(shape)).map((k) => ({ value: k.kind, label: k.name }));
+const taken = computed(() => rows.value.filter((r) => r.take));
+const bring = (): void => {
+  const made = taken.value.map(({ thing, kind }): Entity<'feature'> => {
+    const words = featureWords(kind);
+    return {
+      id: uuid(),
+      locationId: props.plan.placeId.value,
+      kind,
+      shape: thing.shape,
+      points: thing.points.map((p) => ({ ...p })),
+      name: thing.attributes.name ?? '',
+      heightM: thing.attributes.heightM ?? words.heightM,
+      radiusM: thing.attributes.radiusM ?? words.radiusM,
+      keepM: thing.attributes.keepM ?? words.keepM,
+      source: thing.attributes.source || fileName.value.slice(0, 500),
+      until: thing.attributes.until ?? '',
+      granted: thing.attributes.granted ?? false,
+      notes: thing.attributes.notes ?? '',
+    };
+  });
+  const faults = film.act(
+    `bring ${made.length} shapes`,
+    made.map((f) => ({ kind: 'feature' as const, id: f.id, after: f as never })),
+  );
+  if (faults[0]) {
+    fault.value = faults[0].say;
+    return;
+  }
+  looking.say(`${made.length} shapes brought in. Ctrl+Z takes them back.`);
+  emit('close');
+};
+
+const paths = computed<Outgoing[]>(() =>
+  props.plan.shots.value
+    .filter((s) => s.facts.flown)
+    .map((s) => ({
+      shape: 'line',
+      points: s.facts.flown?.samples.map(({ pose: { at } }) => ({ xM: at.x, yM: at.y, zM: at.z })) ?? [],
+      properties: { kind: 'path', name: `${s.number} ${s.facts.shot.title}`.trim() },
+    })),
+);
+const save = (format: ShapeFormat): void => {
+  const { value: place } = props.plan.place;
+  if (!place) return;
+  const out = writeShapes(
+    [...props.plan.things.value.map(outgoing), ...(withPaths.value ? paths.value : [])],
+    format,
+    place,
+    place.elevationM,
+  );
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(
+    new Blob([out], { type: format === 'geojson' ? 'application/geo+json' : 'application/xml' }),
+  );
+  link.download = `${place.name.replace(/[^\p{L}\p{N} _-]+/gu, '').trim() || 'plan'}.${format}`;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+};
+</script>
+
+<template>
+  <section class="sheet scroll" role="dialog" aria-label="Bring or save shapes">
+    <header>
+      <h2>Shapes in and out</h2>
+      <button class="btn" title="Close (Esc)" @click="emit('close')">Close</button>
+    </header>
+    <div class="two">
+      <div>
+        <h3>Bring in</h3>
+        <label class="btn lead file"
+          >Choose a file<input type="file" class="sr" accept=".geojson,.json,.kml,.gpx,.xml" @change="take"
+        /></label>
+        <p class="quiet">
+          GeoJSON, KML or GPX, with tracks and waypoints. You see what comes in before it does.
+        </p>
+        <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+        <p v-if="read?.swapped" class="care">
+          All of it lies far away, but near here with the coordinates the other way round.
+          <button class="btn" @click="show(true)">Take latitude first</button>
+        </p>
+        <table v-if="rows.length > 0">
+          <caption class="sr">
+            What the file holds
+          </caption>
+          <thead>
+            <tr>
+              <th>Take</th>
+              <th>Name</th>
+              <th>Becomes</th>
+              <th>Size</th>
+              <th>Away</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(r, i) in rows.slice(0, 200)" :key="i">
+              <td><input v-model="r.take" type="checkbox" :aria-label="`Take ${r.thing.name}`" /></td>
+              <td dir="auto">
+                {{ r.thing.name }} <span class="quiet">{{ r.thing.note }}</span>
+              </td>
+              <td>
+                <PickField
+                  bare
+                  label="Becomes"
+                  :value="r.kind"
+                  :options="kindsFor(r.thing.shape)"
+                  :save="
+                    (v) => {
+                      r.kind = v;
+                    }
+                  "
+                />
+              </td>
+              <td>{{ r.thing.points.length }} {{ r.thing.shape === 'point' ? 'spot' : 'corners' }}</td>
+              <td>{{ r.thing.awayM.toFixed(0) }} m</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="rows.length > 200" class="quiet">and {{ rows.length - 200 }} more</p>
+        <template v-if="(read?.skipped.length ?? 0) > 0"
+          ><h3>Left out</h3>
+          <ul class="skipped">
+            <li v-for="(s, i) in read?.skipped.slice(0, 50)" :key="i">
+              <b dir="auto">{{ s.name }}</b>: {{ s.why }}
+            </li>
+          </ul></template
+        >
+        <button v-if="rows.length > 0" class="btn lead" :disabled="taken.length === 0" @click="bring">
+          Bring {{ taken.length }} in
+        </button>
+      </div>
+      <div>
+        <h3>Save what is on the plan</h3>
+        <SwitchField
+          label="Paths of the slates, too"
+          :value="withPaths"
+          :save="
+            (v: boolean) => {
+              withPaths = v;
+            }
+          "
+        />
+        <p class="saves">
+          <button v-for="f in ['geojson', 'kml', 'gpx'] as const" :key="f" class="btn" @click="save(f)">
+            {{ { geojson: 'GeoJSON', kml: 'KML', gpx: 'GPX' }[f] }}
+          </button>
+        </p>
+        <p class="quiet">
+          GPX knows no areas: outlines become tracks that close, and come back as areas here.
+        </p>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.sheet {
+  position: absolute;
+  z-index: 5;
+  right: 0;
+  top: var(--bar);
+  bottom: 0;
+  width: min(820px, 100%);
+  background: var(--slab);
+  border-left: 1px solid var(--line);
+  padding: 14px 18px;
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 220px;
+  gap: 22px;
+}
+.two > div {
+  display: grid;
+  gap: 9px;
+  align-content: start;
+  justify-items: start;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th {
+  text-align: left;
+  font-weight: 500;
+  color: var(--chalk-2);
+  font-size: 12px;
+}
+td {
+  padding: 3px 8px 3px 0;
+  border-top: 1px solid var(--line);
+  vertical-align: middle;
+}
+input[type='checkbox'] {
+  width: 20px;
+  height: 20px;
+  accent-color: var(--pick);
+}
+.file {
+  position: relative;
+}
+.file:focus-within {
+  outline: 2px solid var(--pick);
+  outline-offset: 2px;
+}
+.care {
+  color: var(--care);
+}
+.saves {
+  display: flex;
+  gap: 6px;
+}
+@media (max-width: 700px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

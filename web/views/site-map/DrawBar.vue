@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { FEATURE_KINDS, featureWords } from '@core/site';
+import type { FeatureKind, FeatureShape } from '@core/model';
+import { computed } from 'vue';
+import type { Tool } from '../../map/drawTool';
+import { ElOption, ElSelect } from '../../parts/element';
+import { ElOptionGroup } from '../../parts/element-more';
+
+const props = defineProps<{ tool: Tool }>();
+const emit = defineEmits<{ tool: [tool: Tool]; finish: [] }>();
+const GROUPS = [
+  { id: 'flying', label: 'Flying' },
+  { id: 'standing', label: 'What stands there' },
+  { id: 'zone', label: 'Kept away from' },
+] as const;
+const SHAPE_WORDS: Readonly<Record<FeatureShape, string>> = { point: 'spot', line: 'line', area: 'area' };
+const options = GROUPS.map((g) => ({
+  ...g,
+  kinds: FEATURE_KINDS.filter((k) => k.group === g.id).flatMap((k) =>
+    k.shapes.map((shape) => ({
+      key: `${k.kind} ${shape}`,
+      label: k.shapes.length > 1 ? `${k.name} (${SHAPE_WORDS[shape]})` : k.name,
+    })),
+  ),
+}));
+const chosen = computed(() => (props.tool?.what === 'draw' ? `${props.tool.kind} ${props.tool.shape}` : ''));
+const choose = (key: string): void => {
+  const [kind, shape] = key.split(' ') as [FeatureKind, FeatureShape];
+  emit('tool', { what: 'draw', kind, shape });
+};
+const quick: { kind: FeatureKind; shape: FeatureShape }[] = [
+  { kind: 'launch', shape: 'point' },
+  { kind: 'wood', shape: 'area' },
+  { kind: 'wire', shape: 'line' },
+  { kind: 'building', shape: 'area' },
+  { kind: 'no-fly', shape: 'area' },
+];
+const isOn = (kind: FeatureKind): boolean => props.tool?.what === 'draw' && props.tool.kind === kind;
+const toggle = (kind: FeatureKind, shape: FeatureShape): void =>
+  emit('tool', isOn(kind) ? null : { what: 'draw', kind, shape });
+const measuring = (closed: boolean): boolean =>
+  props.tool?.what === 'measure' && props.tool.closed === closed;
+const hint = computed(() => {
+  if (!props.tool) return '';
+  if (props.tool.what === 'subject') return 'Click where it stands.';
+  if (props.tool.what !== 'draw') return 'Click along it; double click or Enter ends it.';
+  return props.tool.shape === 'point'
+    ? `Click where the ${featureWords(props.tool.kind).name.toLowerCase()} is.`
+    : 'Click its corners; double click or Enter ends it, Esc drops it.';
+});
+</script>
+
+<template>
+  <div class="tools" role="toolbar" aria-label="Draw and measure">
+    <span class="label">Draw</span>
+    <button
+      class="btn"
+      :class="{ on: tool?.what === 'subject' }"
+      :aria-pressed="tool?.what === 'subject'"
+      @click="emit('tool', tool?.what === 'subject' ? null : { what: 'subject' })"
+    >
+      Subject
+    </button>
+    <button
+      v-for="q in quick"
+      :key="q.kind"
+      class="btn"
+      :class="{ on: isOn(q.kind) }"
+      :aria-pressed="isOn(q.kind)"
+      @click="toggle(q.kind, q.shape)"
+    >
+      {{ featureWords(q.kind).name }}
+    </button>
+    <ElSelect
+      class="more"
+      :model-value="chosen"
+      placeholder="more"
+      aria-label="Draw something else"
+      @update:model-value="choose"
+    >
+      <ElOptionGroup v-for="g in options" :key="g.id" :label="g.label"
+        ><ElOption v-for="k in g.kinds" :key="k.key" :value="k.key" :label="k.label"
+      /></ElOptionGroup>
+    </ElSelect>
+    <span class="label">Measure</span>
+    <button
+      class="btn"
+      :class="{ on: measuring(false) }"
+      :aria-pressed="measuring(false)"
+      @click="emit('tool', measuring(false) ? null : { what: 'measure', closed: false })"
+    >
+      Way
+    </button>
+    <button
+      class="btn"
+      :class="{ on: measuring(true) }"
+      :aria-pressed="measuring(true)"
+      @click="emit('tool', measuring(true) ? null : { what: 'measure', closed: true })"
+    >
+      Area
+    </button>
+    <span v-if="hint" class="hint" role="status">{{ hint }}</span>
+    <button
+      v-if="tool && tool.what !== 'subject' && !(tool.what === 'draw' && tool.shape === 'point')"
+      class="btn"
+      @click="emit('finish')"
+    >
+      End it
+    </button>
+    <button v-if="tool" class="btn" @click="emit('tool', null)">Drop it</button>
+  </div>
+</template>
+
+<style scoped>
+.tools {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.more {
+  width: 122px;
+}
+.on {
+  background: var(--pick-dim);
+  border-color: var(--pick);
+}
+.hint {
+  color: var(--pick);
+  font-size: 13px;
+}
+</style>

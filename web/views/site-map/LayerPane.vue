@@ -1,0 +1,221 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import NumberField from '../../parts/NumberField.vue';
+import PickField from '../../parts/PickField.vue';
+import SwitchField from '../../parts/SwitchField.vue';
+import { useFilm } from '../../stores/film';
+import { useGrounds } from '../../stores/grounds';
+import { useReckoning } from '../../stores/derived-film';
+import { takeHeights, takePicture } from '../../exchange/bring';
+import type { Layers } from './useLayers';
+import type { Plan } from './usePlan';
+import PictureRow from './PictureRow.vue';
+
+const props = defineProps<{ plan: Plan; layers: Layers }>();
+const emit = defineEmits<{ bring: [] }>();
+const film = useFilm();
+const grounds = useGrounds();
+const reckoning = useReckoning();
+const fault = ref('');
+const busy = ref('');
+const ground = computed(
+  () => film.list('ground').find((g) => g.locationId === props.plan.placeId.value) ?? null,
+);
+const pictures = computed(() =>
+  film.list('picture').filter((p) => p.locationId === props.plan.placeId.value),
+);
+const flights = computed(() => {
+  const count = reckoning.derived?.places.get(props.plan.placeId.value)?.flights.length ?? 0;
+  return [
+    { value: null as number | null, label: 'all slates' },
+    ...Array.from({ length: count }, (_, i) => ({ value: i as number | null, label: `flight ${i + 1}` })),
+  ];
+});
+const take = async (event: Event, what: 'heights' | 'picture'): Promise<void> => {
+  const field = event.target as HTMLInputElement;
+  const [file] = field.files ?? [];
+  field.value = '';
+  const { value: place } = props.plan.place;
+  if (!file || !place) return;
+  busy.value = `Reading ${file.name}`;
+  fault.value = '';
+  try {
+    const done = await (what === 'heights'
+      ? takeHeights(file, place, ground.value, grounds.keep, film.act)
+      : takePicture(file, place, film.act));
+    if (!done.ok) fault.value = done.reason;
+  } catch (error) {
+    fault.value = error instanceof Error ? error.message : String(error);
+  }
+  busy.value = '';
+};
+const dropGround = (): void => {
+  if (ground.value) film.remove('take the ground away', [{ kind: 'ground', id: ground.value.id }]);
+};
+</script>
+
+<template>
+  <section class="pane" aria-label="Layers">
+    <h2>Ground</h2>
+    <template v-if="ground">
+      <p>
+        <b dir="auto">{{ ground.name }}</b>
+        <span class="quiet"
+          >{{ ground.columns }} × {{ ground.rows }} cells of
+          {{ ground.cellM.toFixed(ground.cellM < 10 ? 1 : 0) }} m, {{ ground.lowM.toFixed(0) }} to
+          {{ ground.highM.toFixed(0) }} m above the sea</span
+        >
+      </p>
+      <SwitchField
+        label="Shade"
+        :value="layers.ground"
+        :save="
+          (v: boolean) => {
+            layers.set('ground', v);
+          }
+        "
+      />
+      <SwitchField
+        label="Lines of equal height"
+        :value="layers.contours"
+        :save="
+          (v: boolean) => {
+            layers.set('contours', v);
+          }
+        "
+      />
+      <SwitchField
+        label="What is seen from the launch point"
+        :value="layers.seen"
+        :save="
+          (v: boolean) => {
+            layers.set('seen', v);
+          }
+        "
+      />
+      <div v-if="layers.seen" class="row">
+        <NumberField
+          label="flying at, above launch"
+          :value="layers.seenHeightM"
+          quantity="metres"
+          :step="5"
+          :save="
+            (v) => {
+              layers.set('seenHeightM', Math.max(1, v));
+            }
+          "
+        />
+        <p v-if="layers.seenShare !== null" class="quiet" data-seen>
+          {{ (layers.seenShare * 100).toFixed(0) }} % of what is in reach is seen. Veiled: hidden by ground,
+          woods or houses.
+        </p>
+      </div>
+      <button class="btn" @click="dropGround">Take the ground away</button>
+    </template>
+    <p v-else class="quiet">
+      The ground counts as level with the origin. Bring heights and everything is checked against them.
+    </p>
+    <label class="btn file"
+      >Bring heights<input
+        type="file"
+        class="sr"
+        accept=".asc,.txt,.tif,.tiff,.grd"
+        @change="take($event, 'heights')"
+    /></label>
+    <p class="quiet small">GeoTIFF or ESRI ASCII grid, heights in metres.</p>
+    <h2>Pictures under the plan</h2>
+    <PictureRow v-for="p in pictures" :key="p.id" :picture="p" :plan="plan" :layers="layers" />
+    <label class="btn file"
+      >Bring a picture<input
+        type="file"
+        class="sr"
+        accept="image/png,image/jpeg,image/webp"
+        @change="take($event, 'picture')"
+    /></label>
+    <p v-if="busy" class="quiet" role="status">{{ busy }}</p>
+    <p v-if="fault || layers.trouble || grounds.trouble" class="fault" role="alert">
+      {{ fault || layers.trouble || grounds.trouble }}
+    </p>
+    <h2>Shown</h2>
+    <PickField
+      label="Slates of"
+      :value="layers.flight"
+      :options="flights"
+      :save="
+        (v) => {
+          layers.set('flight', v);
+        }
+      "
+    />
+    <SwitchField
+      label="Only the picked slate"
+      :value="layers.onlyPicked"
+      :save="
+        (v: boolean) => {
+          layers.set('onlyPicked', v);
+        }
+      "
+    />
+    <SwitchField
+      v-if="layers.tilesSet"
+      label="Map tiles from the address set"
+      :value="layers.tiles"
+      :save="
+        (v: boolean) => {
+          layers.set('tiles', v);
+        }
+      "
+    />
+    <SwitchField
+      label="What the camera frames"
+      :value="layers.frame"
+      :save="
+        (v: boolean) => {
+          layers.set('frame', v);
+        }
+      "
+    />
+    <SwitchField
+      label="Shadows at the planned minute"
+      :value="layers.shadows"
+      :save="
+        (v: boolean) => {
+          layers.set('shadows', v);
+        }
+      "
+    />
+    <h2>In and out</h2>
+    <button class="btn" @click="emit('bring')">Bring or save shapes</button>
+  </section>
+</template>
+
+<style scoped>
+.pane {
+  display: grid;
+  gap: 7px;
+  align-content: start;
+  justify-items: start;
+}
+h2 {
+  margin-top: 6px;
+}
+.pane :deep(.el-select) {
+  width: 190px;
+}
+.row {
+  display: grid;
+  gap: 4px;
+  padding-left: 12px;
+  border-left: 3px solid var(--pick);
+}
+.file {
+  position: relative;
+}
+.file:focus-within {
+  outline: 2px solid var(--pick);
+  outline-offset: 2px;
+}
+.small {
+  font-size: 12px;
+}
+</style>

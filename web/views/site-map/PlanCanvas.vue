@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import { launchOf, type LaunchIdea } from '@core/location';
+import type { DerivedShot } from '@core/film';
+import { computed, onBeforeUnmount, onMounted, shallowRef, useTemplateRef, watch } from 'vue';
+import type { Spot } from '../../map/features';
+import { PlanMap } from '../../map/map';
+import { useFilm } from '../../stores/film';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
+import { useSite } from '../../stores/site';
+import { extrasOf, handlesOf } from './extras';
+import type { Layers } from './useLayers';
+import type { Plan } from './usePlan';
+
+const props = defineProps<{
+  plan: Plan;
+  layers: Layers;
+  shown: readonly DerivedShot[];
+  shot: DerivedShot | null;
+  share: number;
+  ideas: readonly LaunchIdea[];
+}>();
+const emit = defineEmits<{
+  point: [at: Spot | null];
+  measured: [points: Spot[], closed: boolean];
+  idea: [index: number];
+}>();
+const box = useTemplateRef<HTMLElement>('box');
+const film = useFilm();
+const looking = useLooking();
+const reckoning = useReckoning();
+const site = useSite();
+/** Not reactive: the map library keeps its own state. */
+const map = shallowRef<PlanMap | null>(null);
+const { plan } = props;
+
+const launch = computed(() =>
+  plan.place.value
+    ? launchOf(plan.things.value, plan.ground.value, plan.place.value, props.shot?.facts.shot ?? null)
+    : null,
+);
+const sample = computed(() => {
+  const s = props.shot?.facts.flown?.samples ?? [];
+  return s[Math.round(props.share * (s.length - 1))] ?? null;
+});
+const extras = computed(() =>
+  extrasOf({
+    plan,
+    shot: props.shot,
+    sample: sample.value,
+    launch: launch.value?.at ?? null,
+    layers: props.layers,
+    ideas: props.ideas,
+    facts: props.shot ? site.factsOf(props.shot.facts.shot.id) : null,
+    sun:
+      props.shot?.light?.sun ??
+      reckoning.derived?.shots.get(plan.shots.value[0]?.facts.shot.id ?? '')?.light?.sun ??
+      null,
+  }),
+);
+const handles = computed(() =>
+  handlesOf(plan, props.shot, film.get('picture', props.layers.pinningId) ?? null),
+);
+
+const draw = (): void => {
+  map.value?.setThings(plan.things.value, plan.subjects.value);
+  map.value?.setShots(props.shown);
+  map.value?.setExtras(extras.value);
+  map.value?.setHandles(handles.value);
+};
+const build = (): void => {
+  map.value?.dispose();
+  const { place } = plan;
+  if (!box.value || !place.value) return;
+  map.value = new PlanMap(box.value, place.value, {
+    pick: plan.pick,
+    point: (at) => emit('point', at),
+    reshape: (id, points) => {
+      if (!plan.reshape(id, points)) draw();
+    },
+    move: plan.move,
+    drawn: plan.add,
+    way: plan.way,
+    subject: plan.addSubject,
+    route: plan.route,
+    handle: (part, shotId, at) => {
+      if (part === 'launch') plan.dragLaunch(at);
+      else if (part === 'pin') plan.dragPin(shotId, at);
+      else plan.dragShot(part, shotId, at);
+    },
+    measured: (points, closed) => emit('measured', points, closed),
+    idea: (index) => emit('idea', index),
+  });
+  draw();
+  map.value.setPicked(plan.picked.value.id);
+  map.value.fit();
+  void props.layers.attach(map.value);
+};
+onMounted(build);
+onBeforeUnmount(() => map.value?.dispose());
+watch(() => [plan.placeId.value, plan.place.value?.latitude, plan.place.value?.longitude].join(), build);
+watch(
+  () => [plan.things.value, plan.subjects.value],
+  () => map.value?.setThings(plan.things.value, plan.subjects.value),
+);
+watch(
+  () => props.shown,
+  (shots) => map.value?.setShots(shots),
+);
+watch(extras, (e) => map.value?.setExtras(e));
+watch(handles, (h) => map.value?.setHandles(h));
+watch(
+  () => [plan.picked.value.id, props.shot?.facts.shot.id],
+  () => {
+    map.value?.setPicked(
+      plan.picked.value.what === 'nothing' ? (props.shot?.facts.shot.id ?? '') : plan.picked.value.id,
+    );
+    map.value?.setRoute(props.shot?.facts.move?.byPoints ? props.shot.facts.shot.id : '');
+  },
+  { immediate: true },
+);
+watch(
+  () => plan.tool.value,
+  (tool) => map.value?.setTool(tool),
+);
+watch(
+  () => looking.theme,
+  () => {
+    requestAnimationFrame(() => {
+      map.value?.repaint();
+      if (map.value) void props.layers.attach(map.value);
+    });
+  },
+);
+defineExpose({
+  fit: () => map.value?.fit(),
+  zoom: (by: number) => map.value?.zoom(by),
+  finish: () => map.value?.endDrawing(),
+  abort: () => map.value?.abortDrawing(),
+});
+</script>
+
+<template>
+  <div
+    ref="box"
+    class="canvas"
+    role="application"
+    tabindex="0"
+    aria-label="Plan of the place. Arrow keys pan, plus and minus zoom; everything on it is also in the list beside it."
+  />
+</template>
+
+<style scoped>
+.canvas {
+  position: absolute;
+  inset: 0;
+  background: var(--bench);
+}
+.canvas:focus-visible {
+  outline-offset: -3px;
+}
+.canvas :deep(.ol-viewport) {
+  touch-action: none;
+}
+.canvas :deep(.ol-scale-line) {
+  position: absolute;
+  left: 10px;
+  bottom: 10px;
+  background: none;
+  padding: 0;
+}
+.canvas :deep(.ol-scale-line-inner) {
+  border: 1.5px solid var(--chalk);
+  border-top: 0;
+  color: var(--chalk);
+  font-size: 12px;
+  text-align: center;
+  text-shadow:
+    0 0 3px var(--bench),
+    0 0 3px var(--bench);
+}
+</style>

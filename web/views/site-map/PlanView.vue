@@ -1,0 +1,570 @@
+<script setup lang="ts">
+import type { LaunchIdea } from '@core/location';
+import { worst } from '@core/warnings';
+import { fromLocal } from '@core/geometry';
+import { writeText } from '@core/units';
+import { featureWords, measureOf } from '@core/site';
+import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import type { Spot } from '../../map/features';
+import MarkSign from '../../parts/MarkSign.vue';
+import { useFilm } from '../../stores/film';
+import { useFindings } from '../../stores/findings';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
+import { useSite } from '../../stores/site';
+import WarningList from '../../parts/WarningList.vue';
+import CornerSigns from './CornerSigns.vue';
+import DrawBar from './DrawBar.vue';
+import LayerPane from './LayerPane.vue';
+import PlanCanvas from './PlanCanvas.vue';
+import SidePane from './SidePane.vue';
+import SlatePane from './SlatePane.vue';
+import SubjectPane from './SubjectPane.vue';
+import ThingPane from './ThingPane.vue';
+import { useLayers } from './useLayers';
+import { usePlan } from './usePlan';
+import { usePlanKeys } from './usePlanKeys';
+
+const BringIn = defineAsyncComponent(() => import('./BringIn.vue'));
+const props = defineProps<{ film: string; place?: string }>();
+const router = useRouter();
+const store = useFilm();
+const looking = useLooking();
+const reckoning = useReckoning();
+const site = useSite();
+const told = useFindings();
+const plan = usePlan();
+const shot = computed(() => (looking.shot?.facts.location.id === plan.placeId.value ? looking.shot : null));
+const layers = useLayers(plan, shot);
+const canvas = useTemplateRef<InstanceType<typeof PlanCanvas>>('canvas');
+const share = ref(0.5);
+const pointer = ref<Spot | null>(null);
+const measured = ref<{ points: Spot[]; closed: boolean } | null>(null);
+const ideas = ref<LaunchIdea[]>([]);
+const ideaKind = ref<'launch' | 'stand'>('launch');
+const thinking = ref(false);
+const pane = ref<'picked' | 'layers' | 'findings'>('picked');
+const bringing = ref(false);
+const tab = ref<'list' | 'map' | 'pane'>('map');
+
+site.start();
+watch(
+  () => props.place,
+  (id) => {
+    if (id && id !== looking.place?.location.id) looking.pickPlace(id);
+  },
+  { immediate: true },
+);
+watch(
+  () => plan.placeId.value,
+  (id) => {
+    plan.picked.value = { what: 'nothing', id: '' };
+    ideas.value = [];
+    measured.value = null;
+    plan.tool.value = null;
+    if (id && props.place !== id)
+      void router.replace({ name: 'plan', params: { film: props.film, place: id } });
+  },
+);
+watch(
+  () => plan.picked.value,
+  (p) => {
+    if (p.what !== 'nothing') {
+      pane.value = 'picked';
+      if (tab.value === 'list') tab.value = 'pane';
+    }
+  },
+);
+
+/** The slate in hand as it stands while it is dragged, among those the layers show. */
+const shown = computed(() =>
+  plan.shots.value
+    .filter(
+      (s) =>
+        (layers.flight === null || s.flightIndex === layers.flight) &&
+        (!layers.onlyPicked || s.facts.shot.id === looking.shotId),
+    )
+    .map((s) => (s.facts.shot.id === looking.shotId && shot.value ? shot.value : s)),
+);
+const placeWarnings = computed(() => told.by('site').places.get(plan.placeId.value) ?? []);
+const findings = computed(() =>
+  plan.shots.value.flatMap((s) => {
+    const warnings = told.by('site').shots.get(s.facts.shot.id) ?? [];
+    return warnings.length > 0 ? [{ shot: s, warnings }] : [];
+  }),
+);
+const count = computed(
+  () => placeWarnings.value.length + findings.value.reduce((n, f) => n + f.warnings.length, 0),
+);
+const m = (v: number): string => writeText(v, 'metres', reckoning.units);
+const pointed = computed(() => {
+  const { value: p } = plan.place;
+  if (!pointer.value || !p) return '';
+  const { xM, yM } = pointer.value;
+  const { latitude, longitude } = fromLocal(p.latitude, p.longitude, xM, yM);
+  const z = plan.ground.value.at(xM, yM);
+  return `${latitude.toFixed(5)}, ${longitude.toFixed(5)}  ·  ${m(xM)} east, ${m(yM)} north  ·  ${plan.ground.value.grid ? (Number.isNaN(z) ? 'ground unknown' : `ground ${z >= 0 ? '+' : ''}${m(z)}`) : 'ground level'}`;
+});
+const measure = computed(() => {
+  const told = measureOf(
+    (measured.value?.points ?? []).map((p) => ({ x: p.xM, y: p.yM })),
+    plan.ground.value,
+  );
+  if (!told) return '';
+  if (measured.value?.closed)
+    return told.areaM2 >= 10_000 ? `${(told.areaM2 / 10_000).toFixed(2)} ha` : `${told.areaM2.toFixed(0)} m²`;
+  return `${m(told.lengthM)}, ${told.bearingDeg.toFixed(0)}° from first to last, ground ${told.riseM >= 0 ? 'up' : 'down'} ${m(Math.abs(told.riseM))}`;
+});
+
+const suggest = async (near: boolean): Promise<void> => {
+  thinking.value = true;
+  ideaKind.value = near ? 'stand' : 'launch';
+  const at = site.factsOf(looking.shotId)?.launch;
+  ideas.value = await site.launches(
+    plan.placeId.value,
+    near && at ? { x: at.x, y: at.y, halfM: 80 } : undefined,
+  );
+  thinking.value = false;
+  if (ideas.value.length === 0)
+    plan.said.value = 'No place found: there is no path yet, or nowhere level and free to stand.';
+};
+const takeIdea = (index: number): void => {
+  const idea = ideas.value[index];
+  if (!idea) return;
+  plan.add(ideaKind.value, 'point', [
+    { xM: Math.round(idea.xM * 10) / 10, yM: Math.round(idea.yM * 10) / 10 },
+  ]);
+  ideas.value = [];
+};
+const pickSlate = (id: string): void => {
+  looking.pick(id);
+  plan.picked.value = { what: 'shot', id };
+  pane.value = 'picked';
+};
+const severity = (id: string) => worst(told.shots.get(id) ?? []);
+usePlanKeys({
+  plan,
+  canvas,
+  share,
+  measured,
+  bringing,
+  seeLayers: () => {
+    pane.value = pane.value === 'layers' ? 'picked' : 'layers';
+  },
+});
+</script>
+
+<template>
+  <div v-if="plan.place.value" class="planview" :data-tab="tab">
+    <div class="top no-print">
+      <nav class="places" aria-label="Places">
+        <button
+          v-for="l in reckoning.locations"
+          :key="l.id"
+          class="btn bare"
+          :class="{ here: l.id === plan.placeId.value }"
+          :aria-current="l.id === plan.placeId.value"
+          @click="looking.pickPlace(l.id)"
+        >
+          <span dir="auto">{{ l.name }}</span>
+        </button>
+      </nav>
+      <DrawBar
+        :tool="plan.tool.value"
+        @tool="
+          (t) => {
+            plan.tool.value = t;
+            measured = null;
+          }
+        "
+        @finish="canvas?.finish()"
+      />
+    </div>
+    <div class="panes">
+      <aside class="list scroll" aria-label="Slates and things">
+        <h3>Slates</h3>
+        <button
+          v-for="s in plan.shots.value"
+          :key="s.facts.shot.id"
+          class="row"
+          :class="{ on: s.facts.shot.id === looking.shotId }"
+          :aria-current="s.facts.shot.id === looking.shotId"
+          @click="pickSlate(s.facts.shot.id)"
+        >
+          <b class="n">{{ s.number }}</b><span class="t" dir="auto">{{
+            s.facts.shot.title || 'untitled'
+          }}</span
+          ><MarkSign :severity="severity(s.facts.shot.id)" />
+        </button>
+        <h3>Subjects</h3>
+        <button
+          v-for="s in plan.subjects.value"
+          :key="s.id"
+          class="row"
+          :class="{ on: plan.picked.value.id === s.id }"
+          @click="plan.pick('subject', s.id)"
+        >
+          <span class="t" dir="auto">{{ s.name }}</span><span class="quiet"
+            >{{ s.heightM.toFixed(0) }} m</span
+          >
+        </button>
+        <h3>On the plan</h3>
+        <button
+          v-for="t in plan.things.value"
+          :key="t.id"
+          class="row"
+          :class="{ on: plan.picked.value.id === t.id }"
+          @click="plan.pick('feature', t.id)"
+        >
+          <span class="t" dir="auto">{{ t.name || featureWords(t.kind).name }}</span><span class="quiet">{{
+            t.name ? featureWords(t.kind).name : ''
+          }}</span>
+        </button>
+        <p v-if="plan.things.value.length === 0" class="quiet small">
+          Nothing is marked yet. Draw what stands there: woods, wires, houses, and where not to fly.
+        </p>
+      </aside>
+      <main class="middle" tabindex="-1">
+        <div class="mapbox">
+          <PlanCanvas
+            ref="canvas"
+            :plan="plan"
+            :layers="layers"
+            :shown="shown"
+            :shot="shot"
+            :share="share"
+            :ideas="ideas"
+            @point="pointer = $event"
+            @measured="
+              (points, closed) => {
+                measured = { points, closed };
+              }
+            "
+            @idea="takeIdea"
+          />
+          <CornerSigns :place="plan.place.value" :shot="shot" />
+          <p v-if="measure" class="told" data-measure>
+            <b>{{ measure }}</b>
+          </p>
+          <p v-else-if="pointed" class="told">{{ pointed }}</p>
+          <p v-if="plan.said.value" class="told fault" role="alert">{{ plan.said.value }}</p>
+          <div class="zoom no-print">
+            <button class="btn" aria-label="Nearer" title="Nearer (+)" @click="canvas?.zoom(1.5)">+</button
+            ><button class="btn" aria-label="Farther" title="Farther (−)" @click="canvas?.zoom(1 / 1.5)">
+              −</button
+            ><button class="btn" title="All of the place (0)" @click="canvas?.fit()">All</button>
+          </div>
+        </div>
+        <SidePane
+          v-if="shot"
+          class="profile"
+          :plan="plan"
+          :shot="shot"
+          :share="share"
+          @share="share = $event"
+        />
+      </main>
+      <aside class="right scroll" aria-label="What is picked">
+        <div class="tabs3" role="tablist">
+          <button
+            v-for="t in [
+              ['picked', 'Picked'],
+              ['findings', `Findings ${count || ''}`],
+              ['layers', 'Ground, layers'],
+            ] as const"
+            :key="t[0]"
+            role="tab"
+            class="btn bare"
+            :class="{ here: pane === t[0] }"
+            :aria-selected="pane === t[0]"
+            @click="pane = t[0]"
+          >
+            {{ t[1] }}
+          </button>
+        </div>
+        <LayerPane v-if="pane === 'layers'" :plan="plan" :layers="layers" @bring="bringing = true" />
+        <section v-else-if="pane === 'findings'" class="findings">
+          <WarningList :warnings="placeWarnings" />
+          <div v-for="f in findings" :key="f.shot.facts.shot.id">
+            <button class="btn bare who" @click="pickSlate(f.shot.facts.shot.id)">
+              <b>{{ f.shot.number }}</b> {{ f.shot.facts.shot.title || 'untitled' }}</button
+            ><WarningList :warnings="f.warnings" />
+          </div>
+          <p v-if="count === 0" class="quiet">
+            Nothing marked on this plan is in the way of any slate. What is not marked is not known.
+          </p>
+          <p class="suggest">
+            <button class="btn" :disabled="thinking" @click="suggest(false)">Where to launch from</button
+            ><button class="btn" :disabled="thinking" @click="suggest(true)">
+              Where to stand near the launch
+            </button>
+          </p>
+          <ol v-if="ideas.length > 0" class="ideas">
+            <li v-for="(i, n) in ideas" :key="n">
+              <button class="btn" @click="takeIdea(n)">
+                {{ ideaKind === 'stand' ? 'Stand at' : 'Take' }} {{ n + 1 }}
+              </button>
+              {{ (i.seenMusts * 100).toFixed(0) }} % of the must-haves seen,
+              {{ (i.seenAll * 100).toFixed(0) }} % of all, {{ m(i.flownM) }} flown out and home, ground
+              {{ i.slopeDeg.toFixed(0) }}° steep
+            </li>
+          </ol>
+          <p class="quiet small">
+            From what is marked and the ground known. Nothing here says that a flight is allowed or safe:
+            check the local rule and look around.
+          </p>
+        </section>
+        <ThingPane
+          v-else-if="plan.thing.value"
+          :key="plan.thing.value.id"
+          :plan="plan"
+          :thing="plan.thing.value"
+        />
+        <SubjectPane
+          v-else-if="plan.subject.value"
+          :key="plan.subject.value.id"
+          :plan="plan"
+          :subject="plan.subject.value"
+        />
+        <SlatePane v-else-if="shot" :plan="plan" :shot="shot" :share="share" />
+        <p v-else class="quiet">Pick a slate or a thing, here or on the plan.</p>
+      </aside>
+    </div>
+    <nav class="tabs no-print" aria-label="Parts of the plan">
+      <button
+        v-for="t in [
+          ['list', 'List'],
+          ['map', 'Plan'],
+          ['pane', 'Picked'],
+        ] as const"
+        :key="t[0]"
+        :aria-current="tab === t[0]"
+        @click="tab = t[0]"
+      >
+        {{ t[1] }}
+      </button>
+    </nav>
+    <BringIn v-if="bringing" :plan="plan" @close="bringing = false" />
+  </div>
+  <main v-else class="teach">
+    <h1>No place yet</h1>
+    <p>A plan belongs to a place: coordinates, a day, what stands there.</p>
+    <RouterLink class="btn lead" :to="{ name: 'places', params: { film: store.filmId } }"
+      >Add the first location</RouterLink
+    >
+  </main>
+</template>
+
+<style scoped>
+.planview {
+  display: flex;
+  flex-direction: column;
+  height: 100%;
+  min-height: 0;
+}
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: center;
+  padding: 5px 10px;
+  border-bottom: 1px solid var(--line);
+  background: var(--bench);
+}
+.places {
+  display: flex;
+  gap: 2px;
+  overflow-x: auto;
+  scrollbar-width: none;
+}
+.here {
+  border-bottom: 3px solid var(--pick);
+  font-weight: 620;
+}
+.panes {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 216px minmax(0, 1fr) 322px;
+  gap: 1px;
+  background: var(--line);
+}
+.list,
+.right {
+  background: var(--slab);
+  padding: 8px 10px 14px;
+  min-height: 0;
+}
+.list {
+  padding: 6px;
+}
+.list h3 {
+  padding: 7px 4px 2px;
+  color: var(--chalk-2);
+  font-weight: 560;
+}
+.row {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto;
+  gap: 7px;
+  align-items: center;
+  width: 100%;
+  min-height: 28px;
+  padding: 2px 6px;
+  text-align: left;
+  background: none;
+  border: 0;
+  cursor: pointer;
+}
+.row:hover {
+  background: var(--slab-2);
+}
+.row.on {
+  background: var(--pick-dim);
+}
+.row .t {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  grid-column: 2;
+}
+.row .n {
+  font-stretch: 76%;
+  grid-column: 1;
+  min-width: 17px;
+  text-align: right;
+}
+.row .quiet {
+  font-size: 12px;
+  font-stretch: 84%;
+}
+.row.on .quiet {
+  color: var(--chalk);
+}
+.middle {
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) 160px;
+  gap: 1px;
+  min-width: 0;
+  min-height: 0;
+  background: var(--line);
+}
+.mapbox {
+  position: relative;
+  overflow: hidden;
+  background: var(--bench);
+}
+.told {
+  position: absolute;
+  left: 10px;
+  top: 8px;
+  background: color-mix(in srgb, var(--bench) 82%, transparent);
+  padding: 2px 7px;
+  font-size: 12.5px;
+  pointer-events: none;
+  white-space: pre;
+}
+.told.fault {
+  top: 34px;
+}
+.zoom {
+  position: absolute;
+  right: 10px;
+  bottom: 10px;
+  display: grid;
+  gap: 4px;
+}
+.zoom .btn {
+  justify-content: center;
+  background: color-mix(in srgb, var(--bench) 85%, transparent);
+}
+.right {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+.tabs3 {
+  display: flex;
+  gap: 2px;
+  border-bottom: 1px solid var(--line);
+  margin: -2px 0 0;
+}
+.findings {
+  display: grid;
+  gap: 8px;
+}
+.who {
+  padding: 0;
+  min-height: 26px;
+}
+.suggest {
+  display: flex;
+  gap: 6px;
+  flex-wrap: wrap;
+}
+.ideas {
+  display: grid;
+  gap: 5px;
+  font-size: 13px;
+}
+.small {
+  font-size: 12px;
+  padding: 2px 6px;
+}
+.teach {
+  background: var(--slab);
+  padding: 30px;
+  display: grid;
+  gap: 14px;
+  justify-items: start;
+  align-content: start;
+}
+.tabs {
+  display: none;
+}
+@media (max-width: 1099px) {
+  .panes {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .planview[data-tab='map'] .list,
+  .planview[data-tab='map'] .right,
+  .planview[data-tab='list'] .middle,
+  .planview[data-tab='list'] .right,
+  .planview[data-tab='pane'] .middle,
+  .planview[data-tab='pane'] .list {
+    display: none;
+  }
+  .tabs {
+    display: grid;
+    grid-template-columns: repeat(3, 1fr);
+    border-top: 1px solid var(--line);
+    flex: none;
+  }
+  .tabs button {
+    min-height: 52px;
+    background: var(--bench);
+    border: 0;
+    border-top: 3px solid transparent;
+  }
+  .tabs button[aria-current='true'] {
+    border-top-color: var(--pick);
+    font-weight: 620;
+  }
+  .row {
+    min-height: 44px;
+  }
+  .top {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .top :deep(.tools) {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    scrollbar-width: none;
+  }
+  .top :deep(.tools) > * {
+    flex: none;
+  }
+}
+</style>

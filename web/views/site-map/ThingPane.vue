@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { featureWords, lengthAlong, spotsOf } from '@core/site';
+import { areaOf, bearingTo, fromLocal, toLocal, vec } from '@core/geometry';
+import { computed } from 'vue';
+import Fig from '../../parts/Fig.vue';
+import NumberField from '../../parts/NumberField.vue';
+import SwitchField from '../../parts/SwitchField.vue';
+import TextField from '../../parts/TextField.vue';
+import type { Fields } from '../../sync/fields';
+import { useFilm } from '../../stores/film';
+import type { Fault } from '../../sync/validation';
+import { readCoordinates } from '../locations/coordinates';
+import type { Plan, Thing } from './usePlan';
+
+const props = defineProps<{ plan: Plan; thing: Thing }>();
+const store = useFilm();
+const words = computed(() => featureWords(props.thing.kind));
+const set = (fields: Fields<'feature'>) =>
+  store.edit('feature', props.thing.id, fields, words.value.name.toLowerCase());
+const first = computed(() => props.thing.points[0] ?? { xM: 0, yM: 0 });
+const coordinates = computed(() => {
+  const p = props.plan.place.value;
+  if (!p) return '';
+  const { latitude, longitude } = fromLocal(p.latitude, p.longitude, first.value.xM, first.value.yM);
+  return `${latitude.toFixed(6)}, ${longitude.toFixed(6)}`;
+});
+const moveTo = (x: number, y: number) => {
+  const [dx, dy] = [x - first.value.xM, y - first.value.yM];
+  return set({ points: props.thing.points.map((p) => ({ xM: p.xM + dx, yM: p.yM + dy })) });
+};
+const setCoordinates = (text: string): readonly Fault[] => {
+  const p = props.plan.place.value;
+  if (!p || text === coordinates.value) return [];
+  const read = readCoordinates(text);
+  if (!read.ok) return [{ path: '', say: read.reason }];
+  const at = toLocal(p.latitude, p.longitude, read.value.latitude, read.value.longitude);
+  return moveTo(at.xM, at.yM);
+};
+const away = computed(() => ({
+  m: Math.hypot(first.value.xM, first.value.yM),
+  deg: bearingTo(vec(0, 0, 0), vec(first.value.xM, first.value.yM, 0)),
+}));
+const lengthM = computed(() => lengthAlong(spotsOf(props.thing)));
+const area = computed(() => areaOf(spotsOf(props.thing)));
+const isMain = computed(() => props.plan.place.value?.launchId === props.thing.id);
+const makeMain = (): void => {
+  const p = props.plan.place.value;
+  if (p) store.edit('location', p.id, { launchId: isMain.value ? null : props.thing.id }, 'launch point');
+};
+</script>
+
+<template>
+  <section class="pane" :aria-label="words.name">
+    <header>
+      <h2>{{ words.name }}</h2>
+      <button class="btn" title="Delete (Del)" @click="plan.remove()">Delete</button>
+    </header>
+    <p class="quiet">{{ words.says }}</p>
+    <div class="grid">
+      <TextField class="wide" label="Name" :value="thing.name" :save="(v) => set({ name: v })" />
+      <NumberField
+        v-if="words.stands"
+        label="Height above its ground"
+        :value="thing.heightM"
+        quantity="metres"
+        :save="(v) => set({ heightM: v })"
+      />
+      <NumberField
+        v-if="thing.shape !== 'area' && (words.radiusM > 0 || thing.radiusM > 0)"
+        :label="thing.shape === 'line' ? 'Half its width' : 'Radius'"
+        :value="thing.radiusM"
+        quantity="metres"
+        :step="0.5"
+        :save="(v) => set({ radiusM: v })"
+      />
+      <NumberField
+        v-if="words.keepM > 0"
+        label="Distance to keep"
+        :value="thing.keepM"
+        quantity="metres"
+        :step="5"
+        hint="Check the local rule."
+        :save="(v) => set({ keepM: v })"
+      />
+    </div>
+    <div v-if="words.group === 'zone' && thing.kind !== 'water'" class="grid">
+      <TextField
+        class="wide"
+        label="Known from"
+        :value="thing.source"
+        placeholder="chart, notice, call"
+        :save="(v) => set({ source: v })"
+      />
+      <TextField label="Valid until" type="date" :value="thing.until" :save="(v) => set({ until: v })" />
+      <SwitchField
+        v-if="thing.kind === 'permission'"
+        label="Permission given"
+        :value="thing.granted"
+        :save="
+          (v: boolean) => {
+            set({ granted: v });
+          }
+        "
+      />
+    </div>
+    <button v-if="thing.kind === 'launch'" class="btn" :class="{ lead: !isMain }" @click="makeMain">
+      {{ isMain ? 'Launch from the origin instead' : 'Launch from here' }}
+    </button>
+    <div class="grid">
+      <TextField
+        class="wide"
+        :label="thing.shape === 'point' ? 'Coordinates' : 'Coordinates of its first corner'"
+        :value="coordinates"
+        :save="setCoordinates"
+      />
+      <NumberField
+        label="East of the origin"
+        :value="first.xM"
+        quantity="metres"
+        :step="1"
+        :save="(v) => moveTo(v, first.yM)"
+      />
+      <NumberField
+        label="North of the origin"
+        :value="first.yM"
+        quantity="metres"
+        :step="1"
+        :save="(v) => moveTo(first.xM, v)"
+      />
+    </div>
+    <p class="sizes">
+      <span
+        ><span class="label">away</span> <Fig :value="away.m" quantity="metres" />
+        <span class="label">at</span> <Fig :value="away.deg" quantity="degrees"
+      /></span>
+      <span v-if="thing.shape === 'line'"
+        ><span class="label">long</span> <Fig :value="lengthM" quantity="metres"
+      /></span>
+      <span v-if="thing.shape === 'area'"
+        ><span class="label">covers</span> {{ area >= 10000 ? (area / 10000).toFixed(2) : area.toFixed(0)
+        }}<span class="unit">{{ area >= 10000 ? 'ha' : 'm²' }}</span></span
+      >
+    </p>
+    <TextField label="Notes" :value="thing.notes" :lines="2" :save="(v) => set({ notes: v })" />
+    <p v-if="thing.shape !== 'point'" class="quiet small">
+      Drag a corner to move it, a side to add one; Alt and click takes one away.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.pane {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+.grid {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px 10px;
+  align-items: end;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.sizes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+}
+.small {
+  font-size: 12px;
+}
+</style>

@@ -1,0 +1,87 @@
+import type { Entity } from '@core/model';
+import { aimOf } from '@core/shot';
+import { moveOf, withGrip } from '@core/moves';
+import { featureWords, pinned } from '@core/site';
+import { v4 as uuid } from 'uuid';
+import type { Spot } from '../../map/features';
+import { useFilm } from '../../stores/film';
+import type { PlanState } from './planState';
+
+type Thing = Entity<'feature'>;
+
+/** Paths and the launch point dragged on the plan; a drag is one step, and everything follows it while it lasts. */
+export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
+  const film = useFilm();
+  const told = (faults: readonly { say: string }[]): void => {
+    said.value = faults.map((f) => f.say).join(' ');
+  };
+
+  /** The origin's own launch point, dragged, becomes one that can lie anywhere. */
+  const dragLaunch = (at: Spot): void => {
+    const id = uuid();
+    const words = featureWords('launch');
+    const made: Thing = {
+      id,
+      locationId: placeId.value,
+      kind: 'launch',
+      name: 'Launch',
+      shape: 'point',
+      points: [at],
+      heightM: 0,
+      radiusM: words.radiusM,
+      keepM: 0,
+      source: '',
+      until: '',
+      granted: false,
+      notes: '',
+    };
+    const l = place.value;
+    if (l)
+      told(
+        film.act('move launch point', [
+          { kind: 'feature', id, after: made as never },
+          { kind: 'location', id: l.id, after: { ...l, launchId: id } as never },
+        ]),
+      );
+  };
+  /** Distance and side of the picked shot, dragged by a grip; seen at once wherever the shot is. */
+  const dragShot = (part: 'near' | 'end', shotId: string, at: Spot): void => {
+    const shot = film.get('shot', shotId);
+    const subjectOf = subjects.value.find((s) => s.id === shot?.subjectId) ?? null;
+    const kind = shot && moveOf(shot.move.kind);
+    if (shot && kind)
+      told(
+        film.edit(
+          'shot',
+          shotId,
+          {
+            move: {
+              ...shot.move,
+              values: { ...withGrip(kind, shot.move.values, aimOf(subjectOf), part, { x: at.xM, y: at.yM }) },
+            },
+          },
+          'drag on the plan',
+        ),
+      );
+  };
+  const route = (shotId: string, points: readonly Spot[]): void => {
+    const shot = film.get('shot', shotId);
+    if (!shot) return;
+    const before = shot.move.points;
+    const made = points.map((p, i) => ({
+      ...(before[Math.min(i, before.length - 1)] ?? { zM: 10, speedMs: 4 }),
+      ...p,
+    }));
+    told(film.edit('shot', shotId, { move: { ...shot.move, points: made } }, 'route'));
+  };
+
+  /** A pin of a picture: “id number”. A place that would tell nothing is not taken. */
+  const dragPin = (pin: string, at: Spot): void => {
+    const [id = '', number = '0'] = pin.split(' ');
+    const picture = film.get('picture', id);
+    if (!picture) return;
+    const pins = picture.pins.map((p, i) => (i === Number(number) ? { ...p, ...at } : p));
+    if (pinned(pins).ok) told(film.edit('picture', id, { pins }, 'pin'));
+  };
+  return { dragLaunch, dragShot, dragPin, route };
+};

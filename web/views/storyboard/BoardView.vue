@@ -1,0 +1,274 @@
+<script setup lang="ts">
+import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
+import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
+import { boardOf, type BoardPlace, useOf, USE_WORDS } from '@core/story';
+import { computed, onBeforeUnmount, ref, watch, nextTick, useTemplateRef } from 'vue';
+import { useRouter } from 'vue-router';
+import Fig from '../../parts/Fig.vue';
+import PathThumb from '../../parts/PathThumb.vue';
+import { useFilm } from '../../stores/film';
+import { useLooking } from '../../stores/selection';
+import { useReckoning } from '../../stores/derived-film';
+import { useBoardActs } from './useBoardActs';
+
+const film = useFilm();
+const looking = useLooking();
+const reckoning = useReckoning();
+const router = useRouter();
+const acts = useBoardActs();
+const board = computed(() => (reckoning.derived ? boardOf(reckoning.derived) : null));
+const own = computed(() => board.value?.places.some((p) => p.shot.facts.shot.cutPosition !== '') ?? false);
+const said = computed(
+  () => new Map((board.value?.remarks ?? []).flatMap((r) => r.shots.map((id) => [id, r] as const))),
+);
+const shareOf = (p: BoardPlace): string =>
+  `${Math.max(0.6, (p.timelineS / Math.max(board.value?.totalS ?? 1, 1e-6)) * 100)}%`;
+const clock = (s: number): string => `${Math.floor(s / 60)}:${String(Math.floor(s % 60)).padStart(2, '0')}`;
+const list = useTemplateRef<HTMLElement>('list');
+const over = ref('');
+let stop = (): void => undefined;
+/** Every card can be dragged and dropped upon; set up anew when the cards change. */
+const wire = (): void => {
+  stop();
+  const cards = [...(list.value?.querySelectorAll<HTMLElement>('[data-card]') ?? [])];
+  stop = combine(
+    ...cards.map((element) =>
+      combine(
+        draggable({ element, getInitialData: () => ({ board: element.dataset['card'] ?? '' }) }),
+        dropTargetForElements({
+          element,
+          canDrop: ({ source }) =>
+            typeof source.data['board'] === 'string' && source.data['board'] !== element.dataset['card'],
+          onDragEnter: () => {
+            over.value = element.dataset['card'] ?? '';
+          },
+          onDragLeave: () => {
+            over.value = '';
+          },
+          onDrop: ({ source }) => {
+            over.value = '';
+            acts.placeBefore(String(source.data['board']), element.dataset['card'] ?? '');
+          },
+        }),
+      ),
+    ),
+  );
+};
+watch(
+  () => board.value?.places.map((p) => p.shot.facts.shot.id).join(),
+  () => void nextTick(wire),
+  { immediate: true },
+);
+onBeforeUnmount(() => stop());
+const open = (id: string): void => {
+  looking.pick(id);
+  void router.push({ name: 'bench' });
+};
+const key = (event: KeyboardEvent, id: string): void => {
+  if (!event.altKey) return;
+  const by = { ArrowLeft: -1, ArrowUp: -1, ArrowRight: 1, ArrowDown: 1 }[event.key];
+  if (by === undefined) return;
+  event.preventDefault();
+  acts.shift(id, by as -1 | 1);
+  void nextTick(() => list.value?.querySelector<HTMLElement>(`[data-card="${id}"]`)?.focus());
+};
+</script>
+
+<template>
+  <main class="board scroll" tabindex="-1">
+    <header>
+      <h1>Story board</h1>
+      <p v-if="board" class="quiet">
+        {{ board.places.length }} slates fill <b><Fig :value="board.totalS" quantity="seconds" /></b> of
+        <Fig :value="film.film?.cutLengthS ?? 0" quantity="seconds" />. The cut runs from left to right; the
+        number is the order in the air.
+      </p>
+      <span class="gap" />
+      <button class="btn" :disabled="!own" title="The cut follows the list again" @click="acts.follow">
+        As flown
+      </button>
+    </header>
+    <template v-if="board && board.places.length > 0">
+      <div class="run" role="img" aria-label="Lengths along the cut">
+        <span
+          v-for="p in board.places"
+          :key="p.shot.facts.shot.id"
+          :class="['bit', { picked: p.shot.facts.shot.id === looking.shotId }]"
+          :style="{ width: shareOf(p) }"
+          :title="`${p.shot.facts.shot.title}, ${p.timelineS.toFixed(1)} s`"
+          >{{ p.timelineS / board.totalS > 0.035 ? p.shot.number : '' }}</span
+        >
+      </div>
+      <ul v-if="board.remarks.length > 0" class="remarks" aria-label="Remarks on the cut">
+        <li v-for="r in board.remarks" :key="r.code + r.shots.join()">
+          <b>{{ r.say }}</b> <span class="quiet">{{ r.why }}</span>
+        </li>
+      </ul>
+      <ol ref="list" class="cards">
+        <li v-for="p in board.places" :key="p.shot.facts.shot.id">
+          <button
+            class="card"
+            :class="{
+              picked: p.shot.facts.shot.id === looking.shotId,
+              over: over === p.shot.facts.shot.id,
+              told: said.has(p.shot.facts.shot.id),
+            }"
+            :data-card="p.shot.facts.shot.id"
+            title="Open it (Enter); Alt and arrows move it in the cut"
+            @click="looking.pick(p.shot.facts.shot.id)"
+            @dblclick="open(p.shot.facts.shot.id)"
+            @keydown.enter.prevent="open(p.shot.facts.shot.id)"
+            @keydown="key($event, p.shot.facts.shot.id)"
+          >
+            <span class="top"
+              ><b class="cut">{{ p.cut }}</b
+              ><span class="at">{{ clock(p.fromS) }}</span
+              ><span class="air" :class="{ moved: p.cut !== p.shot.number }"
+                >air {{ p.shot.number }}</span
+              ></span
+            >
+            <PathThumb :flown="p.shot.facts.flown" :subject="p.shot.facts.aim" />
+            <span class="title" dir="auto">{{ p.shot.facts.shot.title || 'untitled' }}</span>
+            <span class="sub">{{ p.shot.facts.move?.name }} · {{ p.shot.facts.shot.role }}</span>
+            <span class="feels">{{ p.feels }}</span>
+            <span class="sub"
+              >{{ p.timelineS.toFixed(1) }} s · {{ USE_WORDS[useOf(p.shot.facts.shot.usage)] }}</span
+            >
+          </button>
+        </li>
+      </ol>
+    </template>
+    <p v-else class="quiet">
+      The board shows the cut once there are slates.
+      <RouterLink :to="{ name: 'bench' }">Add some on the bench</RouterLink>.
+    </p>
+  </main>
+</template>
+
+<style scoped>
+.board {
+  background: var(--slab);
+  padding: 14px 20px 24px;
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+header {
+  display: flex;
+  gap: 16px;
+  align-items: baseline;
+  flex-wrap: wrap;
+}
+.gap {
+  flex: 1;
+}
+.run {
+  display: flex;
+  height: 26px;
+  gap: 1px;
+  background: var(--bench);
+}
+.bit {
+  background: var(--slab-3);
+  font-size: 11.5px;
+  font-weight: 640;
+  font-stretch: 80%;
+  display: grid;
+  place-items: center;
+  overflow: hidden;
+}
+.bit.picked {
+  background: var(--pick);
+  color: var(--pick-ink);
+}
+.remarks {
+  display: grid;
+  gap: 3px;
+  border-left: 5px solid var(--note);
+  padding-left: 10px;
+  max-width: 100ch;
+}
+.cards {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(178px, 1fr));
+  gap: 8px;
+}
+.card {
+  width: 100%;
+  height: 100%;
+  display: grid;
+  gap: 2px;
+  text-align: left;
+  background: var(--bench);
+  border: 0;
+  padding: 6px 10px 8px;
+  cursor: grab;
+  align-content: start;
+  clip-path: polygon(0 0, calc(100% - var(--cut)) 0, 100% var(--cut), 100% 100%, 0 100%);
+}
+.card:hover {
+  background: var(--slab-2);
+}
+.card.picked {
+  background: var(--pick-dim);
+}
+.card.over {
+  box-shadow: inset 4px 0 var(--pick);
+}
+.card:focus-visible {
+  outline-offset: -2px;
+}
+.card.told .feels {
+  text-decoration: underline;
+  text-decoration-style: wavy;
+  text-decoration-color: var(--note);
+  text-underline-offset: 3px;
+}
+.top {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+}
+.cut {
+  font-size: 19px;
+  font-weight: 680;
+  font-stretch: 78%;
+}
+.at,
+.air {
+  color: var(--chalk-2);
+  font-size: 12px;
+  font-stretch: 86%;
+}
+.air {
+  margin-left: auto;
+  padding-right: 6px;
+}
+.air.moved {
+  color: var(--chalk);
+  font-weight: 620;
+}
+.title {
+  font-weight: 580;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.sub {
+  font-size: 12px;
+  font-stretch: 86%;
+  color: var(--chalk-2);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.picked .sub,
+.picked .at,
+.picked .air {
+  color: var(--chalk);
+}
+.feels {
+  font-style: italic;
+  font-stretch: 92%;
+}
+</style>

@@ -1,0 +1,68 @@
+import type { Entity } from '@core/model';
+import { boardOf } from '@core/story';
+import { generateNKeysBetween } from 'fractional-indexing';
+import { useFilm } from '../../stores/film';
+import { useLooking } from '../../stores/selection';
+import { keyBetween } from '../../composables/new-shot';
+import { useReckoning } from '../../stores/derived-film';
+
+/** Ordering the cut apart from the list. Each act is one step that can be taken back. */
+export const useBoardActs = () => {
+  const film = useFilm();
+  const looking = useLooking();
+  const reckoning = useReckoning();
+  const order = (): Entity<'shot'>[] => {
+    reckoning.settle();
+    return (reckoning.derived ? boardOf(reckoning.derived).places : []).flatMap((p) => {
+      const shot = film.get('shot', p.shot.facts.shot.id);
+      return shot ? [shot] : [];
+    });
+  };
+
+  /** Puts a shot into the cut at an index; the first time, every shot gets a place of its own, so that the list may change freely. */
+  const place = (id: string, index: number): void => {
+    const all = order();
+    const moved = all.find((s) => s.id === id);
+    if (!moved) return;
+    const rest = all.filter((s) => s.id !== id);
+    const next = [...rest.slice(0, index), moved, ...rest.slice(index)];
+    const change = (shot: Entity<'shot'>, cutPosition: string) => ({
+      kind: 'shot' as const,
+      id: shot.id,
+      after: { ...shot, cutPosition } as never,
+    });
+    if (all.every((s) => s.cutPosition !== '')) {
+      film.act('order of the cut', [
+        change(moved, keyBetween(rest[index - 1]?.cutPosition, rest[index]?.cutPosition)),
+      ]);
+    } else {
+      const keys = generateNKeysBetween(null, null, next.length);
+      film.act(
+        'order of the cut',
+        next.map((s, i) => change(s, keys[i] ?? 'a0')),
+      );
+    }
+    looking.pick(id);
+  };
+  const placeBefore = (id: string, beforeId: string): void => {
+    const rest = order().filter((s) => s.id !== id);
+    const index = rest.findIndex((s) => s.id === beforeId);
+    if (index >= 0) place(id, index);
+  };
+  const shift = (id: string, by: -1 | 1): void => {
+    const all = order();
+    const at = all.findIndex((s) => s.id === id);
+    if (at + by >= 0 && at + by < all.length) place(id, at + by);
+  };
+  /** The cut follows the list again. */
+  const follow = (): void => {
+    film.act(
+      'cut as flown',
+      film
+        .list('shot')
+        .filter((s) => s.cutPosition !== '')
+        .map((s) => ({ kind: 'shot' as const, id: s.id, after: { ...s, cutPosition: '' } as never })),
+    );
+  };
+  return { placeBefore, shift, follow };
+};
