@@ -231,7 +231,6 @@ export default ts.config(
     files: ['web/stores/*.ts', 'web/**/use*.ts', 'server/routes/*.ts', 'demo/*.ts', 'core/story/coverage.ts'],
     rules: { 'max-lines-per-function': ['error', { max: 150, skipBlankLines: true, skipComments: true }] },
   },
-  { files: ['web/stores/film.ts'], rules: { 'max-lines-per-function': 'off' } },
   {
     files: ['**/*.vue'],
     rules: { 'no-undef': 'off' },

@@ -2,50 +2,50 @@
 import { computed } from 'vue';
 import { thingNameOf } from '../format/names';
 import { useFilm } from '../stores/film';
-import type { Clash } from '../sync/outbox';
+import type { Conflict } from '../sync/outbox';
 
 const store = useFilm();
-const nameOf = (c: Clash): string => thingNameOf(c.mine, c.theirs) || c.kind;
+const nameOf = (c: Conflict): string => thingNameOf(c.mine, c.theirs) || c.kind;
 const short = (value: unknown): string => {
   const text = typeof value === 'string' ? `“${value}”` : JSON.stringify(value);
   return text.length > 60 ? `${text.slice(0, 57)}…` : text;
 };
 const rows = computed(() =>
-  store.clashes.map((clash) => ({
-    clash,
-    name: nameOf(clash),
+  store.conflicts.map((conflict) => ({
+    conflict,
+    name: nameOf(conflict),
     what:
-      clash.theirs === null
+      conflict.theirs === null
         ? 'was deleted elsewhere while you changed it'
-        : clash.mine === null
+        : conflict.mine === null
           ? 'was changed elsewhere while you deleted it'
           : 'was changed elsewhere at the same time',
-    fields: clash.fields.map((f) => ({
+    fields: conflict.fields.map((f) => ({
       field: f,
-      mine: short(clash.mine?.[f]),
-      theirs: short(clash.theirs?.[f]),
+      mine: short(conflict.mine?.[f]),
+      theirs: short(conflict.theirs?.[f]),
     })),
   })),
 );
 </script>
 
 <template>
-  <section class="clash" role="alert" aria-label="Changed in two places">
-    <div v-for="r in rows" :key="r.clash.id" class="row">
+  <section class="conflict" role="alert" aria-label="Changed in two places">
+    <div v-for="r in rows" :key="r.conflict.id" class="row">
       <p>
         <b dir="auto">{{ r.name }}</b> {{ r.what }}.
         <span v-for="f in r.fields" :key="f.field" class="quiet">
           {{ f.field }}: yours {{ f.mine }}, theirs {{ f.theirs }}.</span
         >
       </p>
-      <button class="btn lead" @click="store.choose(r.clash, 'mine')">Keep mine</button>
-      <button class="btn" @click="store.choose(r.clash, 'theirs')">Take theirs</button>
+      <button class="btn lead" @click="store.resolve(r.conflict, 'mine')">Keep mine</button>
+      <button class="btn" @click="store.resolve(r.conflict, 'theirs')">Take theirs</button>
     </div>
   </section>
 </template>
 
 <style scoped>
-.clash {
+.conflict {
   background: var(--slab-3);
   border-bottom: 2px solid var(--care);
   padding: 6px 14px;

@@ -5,8 +5,8 @@ import { useActs } from '../composables/useShotCommands';
 import { useFilm } from '../stores/film';
 import { whenIdle } from '../composables/idle';
 import { useLooking } from '../stores/selection';
-import ClashBar from './ConflictBar.vue';
-import RefusedBar from './RejectedBar.vue';
+import ConflictBar from './ConflictBar.vue';
+import RejectedBar from './RejectedBar.vue';
 import SaveMark from './SaveMark.vue';
 import { useKeys } from './useKeys';
 
@@ -18,7 +18,7 @@ const KeySheet = defineAsyncComponent(() => import('./KeySheet.vue'));
 useKeys();
 watch(
   () => props.film,
-  (id) => void store.load(id),
+  (id) => void store.open(id),
   { immediate: true },
 );
 watch(
@@ -60,9 +60,9 @@ watch(
 /** Answers that stay the same keep the whole bar from being drawn anew at each step of a slider. */
 const canUndo = computed(() => store.undoable.undo);
 const canRedo = computed(() => store.undoable.redo);
-const clashed = computed(() => store.clashes.length > 0);
+const clashed = computed(() => store.conflicts.length > 0);
 const name = computed(() => store.film?.name ?? null);
-const refused = computed(() => store.refusals.length > 0);
+const refused = computed(() => store.rejected.length > 0);
 const rename = (event: Event): void => {
   const field = event.target as HTMLInputElement;
   if (store.film && store.edit('film', store.film.id, { name: field.value }, 'name').length > 0)
@@ -116,8 +116,8 @@ const other = (): string => (looking.theme === 'dusk' ? 'noon' : 'dusk');
         ?
       </button>
     </header>
-    <ClashBar v-if="clashed" />
-    <RefusedBar v-if="refused" />
+    <ConflictBar v-if="clashed" />
+    <RejectedBar v-if="refused" />
     <div v-if="store.missing" class="missing">
       <h1>{{ store.missing }}</h1>
       <RouterLink class="btn lead" to="/">All films</RouterLink>

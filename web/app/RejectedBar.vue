@@ -5,7 +5,7 @@ import { useFilm } from '../stores/film';
 
 const store = useFilm();
 const rows = computed(() =>
-  store.refusals.map((r) => ({
+  store.rejected.map((r) => ({
     id: r.id,
     name: thingNameOf(r.value, r.base) || 'A change',
     what: r.base === null ? 'could not be added' : 'could not be saved and stands as it was',
@@ -21,7 +21,7 @@ const rows = computed(() =>
         ><b dir="auto">{{ r.name }}</b> {{ r.what }}: {{ r.say }}
       </template>
     </p>
-    <button class="btn" @click="store.refusals = []">Seen</button>
+    <button class="btn" @click="store.dismissRejected()">Seen</button>
   </div>
 </template>
 

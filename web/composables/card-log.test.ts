@@ -75,7 +75,7 @@ describe('what is on a card', () => {
       film: { preferences: { copiesWanted: 2 } },
       list: (kind: 'card' | 'cardMove') => rows[kind],
       get: (_: string, id: string) => rows.card.find((c) => c.id === id),
-      act: (_: string, changes: readonly { kind: 'card' | 'cardMove'; id: string; after: never }[]) => {
+      commit: (_: string, changes: readonly { kind: 'card' | 'cardMove'; id: string; after: never }[]) => {
         for (const { kind, id, after } of changes)
           rows[kind] = [...(rows[kind] as { id: string }[]).filter((r) => r.id !== id), after] as never;
         return [];

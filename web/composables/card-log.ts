@@ -32,7 +32,7 @@ const entryOf = (
 
 /** Tells what happened to a card. @returns why that cannot have happened, and then it is not entered; '' where it was */
 export const tellCard = (
-  film: Pick<FilmStore, 'film' | 'get' | 'list' | 'act'>,
+  film: Pick<FilmStore, 'film' | 'get' | 'list' | 'commit'>,
   cardId: string,
   act: CardAct,
   more: Partial<Entry> = {},
@@ -43,7 +43,7 @@ export const tellCard = (
   const entry = entryOf(film, card.id, life.sinceMs, Date.now(), act, more);
   return (
     moveFault(life, entry, card) ??
-    film.act('card', [{ kind: 'cardMove', id: entry.id, after: entry as never }])[0]?.say ??
+    film.commit('card', [{ kind: 'cardMove', id: entry.id, after: entry as never }])[0]?.say ??
     ''
   );
 };
@@ -77,7 +77,7 @@ export const footageFault = (film: Pick<FilmStore, 'list'>, card: Card): string 
 
 /** Sets what is on a card: in its record while nothing else was told of it, after that as an entry like any other. */
 export const setOnCard = (
-  film: Pick<FilmStore, 'film' | 'get' | 'list' | 'act'>,
+  film: Pick<FilmStore, 'film' | 'get' | 'list' | 'commit'>,
   card: Card,
   gb: number,
 ): string => {
@@ -88,7 +88,7 @@ export const setOnCard = (
       { act: 'correct', gb, copiesWanted: 0, waiver: '' },
       card,
     ) ??
-    film.act('kit', [{ kind: 'card', id: card.id, after: { ...card, usedGB: gb } as never }])[0]?.say ??
+    film.commit('kit', [{ kind: 'card', id: card.id, after: { ...card, usedGB: gb } as never }])[0]?.say ??
     ''
   );
 };

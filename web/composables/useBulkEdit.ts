@@ -35,7 +35,7 @@ export const useBulk = () => {
   const gone = (id: string) => ({ kind: 'shot' as const, id, after: null });
 
   const change = (ids: readonly string[], fields: Fields<'shot'>, label: string) =>
-    film.act(
+    film.commit(
       label,
       all(ids).map((s) => put({ ...s, ...fields } as Shot)),
     );
@@ -49,7 +49,7 @@ export const useBulk = () => {
     );
   };
   const remove = (ids: readonly string[]) =>
-    film.act(`delete ${counted(ids.length, 'slate')}`, ids.map(gone));
+    film.commit(`delete ${counted(ids.length, 'slate')}`, ids.map(gone));
 
   /** Keys behind the last of a place, one for each. */
   const keysBehind = (locationId: string, count: number): string[] => {
@@ -71,7 +71,7 @@ export const useBulk = () => {
           : ((there.find((s) => s.kind === kind) ?? there[0])?.id ?? null);
       return { ...shot, id: uuid(), locationId, subjectId, position: keys[i] ?? 'a0', cutPosition: '' };
     });
-    film.act(`copy ${counted(copies.length, 'slate')}`, copies.map(put));
+    film.commit(`copy ${counted(copies.length, 'slate')}`, copies.map(put));
     return copies.map((c) => c.id);
   };
 
@@ -89,7 +89,7 @@ export const useBulk = () => {
       cutPosition: '',
       cut: halved(shot.cut, 1),
     };
-    film.act('split slate', [
+    film.commit('split slate', [
       put({ ...shot, title: shot.title ? `${shot.title} a`.slice(0, 10_000) : '', cut: halved(shot.cut, 0) }),
       put(second),
     ]);
@@ -124,7 +124,7 @@ export const useBulk = () => {
         segments: parts.flatMap((s) => s.cut.segments),
       },
     };
-    film.act('join slates', [put(joined), ...rest.map((s) => gone(s.id))]);
+    film.commit('join slates', [put(joined), ...rest.map((s) => gone(s.id))]);
     return first.id;
   };
   return { change, changeAircraft, remove, copyTo, split, join, whyNotJoined, keysBehind };

@@ -53,7 +53,7 @@ export const useActs = () => {
   const addMany = (locationId: string, shots: readonly CoreShot[]): void => {
     const keys = bulk.keysBehind(locationId, shots.length);
     const made = shots.map((s, i) => ({ ...s, locationId, position: keys[i] ?? 'a0', cutPosition: '' }));
-    const faults = film.act(
+    const faults = film.commit(
       `add ${counted(made.length, 'slate')}`,
       made.map((s) => ({ kind: 'shot' as const, id: s.id, after: s as never })),
     );

@@ -8,7 +8,7 @@ import type { useFilm } from '../stores/film';
 import type { HeightsWorker } from '../workers/heights.worker';
 
 type Place = Pick<Entity<'location'>, 'id' | 'latitude' | 'longitude'>;
-type Act = ReturnType<typeof useFilm>['act'];
+type Act = ReturnType<typeof useFilm>['commit'];
 
 /** Largest files taken in at all. */
 const HEIGHTS_LIMIT = 250_000_000;

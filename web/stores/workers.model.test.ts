@@ -57,8 +57,8 @@ vi.mock('../sync/api', async (original) => ({
 vi.mock('../sync/device', () => ({ claimDevice: async () => 't', tabLock: (d: string) => d }));
 vi.mock('../composables/idle', () => ({ whenIdle: () => undefined }));
 vi.mock('../sync/pending-storage', () => ({
-  keepPending: async () => undefined,
-  leftBehind: async () => [],
+  storePending: async () => undefined,
+  pendingOfClosedTabs: async () => [],
 }));
 
 class NamedWorker {
@@ -286,7 +286,7 @@ describe('what is worked out beside the page', () => {
           rows = rowsOf();
           setActivePinia(createPinia());
           const film = useFilm();
-          await film.load(rows[0]!.value.id);
+          await film.open(rows[0]!.value.id);
           const site = useSite();
           const light = useLight();
           site.start();

@@ -1,21 +1,21 @@
 import type { LoggedChange } from '@contract';
 
-/** What is told by the server while a page is open. */
-export interface NewsHands {
+/** What arrives from the server while a page is open. */
+export interface ChangeHandlers {
   readonly change: (change: LoggedChange) => void;
-  /** Too much was missed, or another database is in its place: everything is to be read anew. */
+  /** Too much was missed, or another database is in its place: everything must be read again. */
   readonly reset: () => void;
-  /** The line stands, or stands again. */
+  /** The connection stands. */
   readonly open: () => void;
 }
 
-/** Listens to the changes after a sequence; what is missed while the line is down is told once it stands again. */
-export const listenTo = (since: number, hands: NewsHands): EventSource => {
+/** Subscribes to the changes after a sequence; what is missed while the connection is down arrives once it is back. */
+export const subscribeToChanges = (since: number, handlers: ChangeHandlers): EventSource => {
   const events = new EventSource(`/api/events?since=${since}`);
   events.addEventListener('change', (event) => {
-    hands.change(JSON.parse((event as MessageEvent<string>).data) as LoggedChange);
+    handlers.change(JSON.parse((event as MessageEvent<string>).data) as LoggedChange);
   });
-  events.addEventListener('reset', hands.reset);
-  events.addEventListener('open', hands.open);
+  events.addEventListener('reset', handlers.reset);
+  events.addEventListener('open', handlers.open);
   return events;
 };

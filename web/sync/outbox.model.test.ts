@@ -75,12 +75,12 @@ class Tab {
     }
     if (made !== null) {
       this.stored = { version: made, value: change.value as Thing };
-      this.box.taken(new Map([[KEY, made]]));
+      this.box.acknowledge(new Map([[KEY, made]]));
       return;
     }
     this.box.returned(false);
     this.stored = { version: this.server.version, value: this.server.value };
-    for (const merged of this.box.clash([this.server.conflict(change)])) this.shown = merged.value;
+    for (const merged of this.box.conflict([this.server.conflict(change)])) this.shown = merged.value;
   }
 }
 
@@ -114,7 +114,7 @@ describe('two tabs and a lossy line', () => {
         const { server, tabs } = play(acts, ['a', 'b'], (_, n) => n);
         expect(server.value).toMatchObject({ a: tabs[0].edited, b: tabs[1].edited });
         for (const tab of tabs) {
-          expect(tab.box.clashes).toEqual([]);
+          expect(tab.box.conflicts).toEqual([]);
           expect(tab.box.size).toBe(0);
         }
       }),
@@ -129,11 +129,11 @@ describe('two tabs and a lossy line', () => {
         const { server, tabs } = play(acts, ['c', 'c'], (tab, n) => n * 2 + tab);
         for (const tab of tabs) {
           if (tab.edited === 0 || server.value['c'] === tab.edited) continue;
-          const asked = tab.box.clashes[0]?.mine?.['c'] !== undefined;
+          const asked = tab.box.conflicts[0]?.mine?.['c'] !== undefined;
           const overwritten = tabs.some((other) => other !== tab && other.edited === server.value['c']);
           expect(asked || overwritten).toBe(true);
         }
-        if (tabs.every((t) => t.edited !== 0) && tabs.every((t) => t.box.clashes.length === 0)) {
+        if (tabs.every((t) => t.edited !== 0) && tabs.every((t) => t.box.conflicts.length === 0)) {
           // Nobody was asked: then one tab had sent before the other ever edited, or the same tab wrote last.
           expect(tabs.map((t) => t.edited)).toContain(server.value['c']);
         }
@@ -155,9 +155,9 @@ describe('two tabs and a lossy line', () => {
           for (const lost of first) tabs[0].send(lost);
           for (const lost of second) tabs[1].send(lost);
           for (let i = 0; i < 4; i += 1) for (const tab of tabs) tab.send('nothing');
-          expect(tabs.filter((t) => t.box.clashes.length === 1)).toHaveLength(1);
-          const [asked] = tabs.filter((t) => t.box.clashes.length === 1);
-          expect(asked!.box.clashes[0]).toMatchObject({ fields: ['c'], mine: { c: asked!.edited } });
+          expect(tabs.filter((t) => t.box.conflicts.length === 1)).toHaveLength(1);
+          const [asked] = tabs.filter((t) => t.box.conflicts.length === 1);
+          expect(asked!.box.conflicts[0]).toMatchObject({ fields: ['c'], mine: { c: asked!.edited } });
           expect(server.value['c']).toBe(tabs.find((t) => t !== asked)!.edited);
         },
       ),

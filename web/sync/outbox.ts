@@ -1,4 +1,4 @@
-import type { Change, Conflict } from '@contract';
+import type { Change, Conflict as ServerConflict } from '@contract';
 import type { EntityKind } from '@core/model';
 import { v4 as uuid } from 'uuid';
 import { changedFields, merge } from './merge';
@@ -6,7 +6,7 @@ import { changedFields, merge } from './merge';
 type Thing = Readonly<Record<string, unknown>> & { readonly id: string };
 
 /** A thing changed here and not yet taken by the server. */
-export interface Pending {
+export interface PendingChange {
   readonly kind: EntityKind;
   readonly id: string;
   /** Version and state the change was made on; 0 and null for something new. */
@@ -15,10 +15,11 @@ export interface Pending {
   /** State wanted now; null deletes. */
   readonly value: Thing | null;
   /** State on its way when this was kept aside; it may have been taken. */
-  readonly flown?: Thing | null;
+  readonly sent?: Thing | null;
 }
 
-export interface Clash {
+/** Two versions of a row that a person must choose between. */
+export interface Conflict {
   readonly kind: EntityKind;
   readonly id: string;
   readonly mine: Thing | null;
@@ -35,9 +36,9 @@ const alike = (a: Thing | null, b: Thing | null): boolean =>
 
 /** What waits to be saved, one entry a thing, in the order of first change. */
 export class Outbox {
-  private entries = new Map<string, Pending>();
-  private flying = new Map<string, Pending>();
-  private readonly held = new Map<string, Clash>();
+  private entries = new Map<string, PendingChange>();
+  private inFlight = new Map<string, PendingChange>();
+  private readonly open = new Map<string, Conflict>();
   /** Name of the batch that flies, and whether its answer was lost. */
   private batch = '';
   private lost = false;
@@ -56,34 +57,34 @@ export class Outbox {
     const before = this.entries.get(key);
     const version = before?.version ?? stored?.version ?? 0;
     const base = before ? before.base : (stored?.value ?? null);
-    if (alike(value, base) && !this.flying.has(key)) {
+    if (alike(value, base) && !this.inFlight.has(key)) {
       this.entries.delete(key);
-      this.held.delete(key);
+      this.open.delete(key);
       return;
     }
     this.entries.set(key, { kind, id, version, base, value });
   }
 
   has(key: string): boolean {
-    return this.entries.has(key) || this.flying.has(key);
+    return this.entries.has(key) || this.inFlight.has(key);
   }
-  flies(key: string): boolean {
-    return this.flying.has(key);
+  isInFlight(key: string): boolean {
+    return this.inFlight.has(key);
   }
   /** State wanted by a change that was made since the last sending. */
-  waits(key: string): Thing | null | undefined {
+  waitingValue(key: string): Thing | null | undefined {
     return this.entries.get(key)?.value;
   }
   get size(): number {
-    return this.entries.size + this.flying.size;
+    return this.entries.size + this.inFlight.size;
   }
   get waiting(): number {
     return (
-      [...this.entries.keys()].filter((k) => !this.held.has(k)).length + (this.lost ? this.flying.size : 0)
+      [...this.entries.keys()].filter((k) => !this.open.has(k)).length + (this.lost ? this.inFlight.size : 0)
     );
   }
-  get clashes(): Clash[] {
-    return [...this.held.values()];
+  get conflicts(): Conflict[] {
+    return [...this.open.values()];
   }
 
   /**
@@ -91,12 +92,12 @@ export class Outbox {
    * under its own name, before anything newer: only so can the server say whether it had taken it.
    */
   take(limit = 800): { batch: string; changes: Change[] } | null {
-    if (this.flying.size > 0 && !this.lost) return null;
+    if (this.inFlight.size > 0 && !this.lost) return null;
     if (!this.lost) {
       const ready = this.ready(limit);
       if (ready.length === 0) return null;
       for (const [key, entry] of ready) {
-        this.flying.set(key, entry);
+        this.inFlight.set(key, entry);
         this.entries.delete(key);
       }
       this.batch = uuid();
@@ -104,7 +105,7 @@ export class Outbox {
     this.lost = false;
     return {
       batch: this.batch,
-      changes: [...this.flying.values()].map(({ kind, id, version, value }) => ({
+      changes: [...this.inFlight.values()].map(({ kind, id, version, value }) => ({
         kind,
         id,
         version,
@@ -113,22 +114,22 @@ export class Outbox {
     };
   }
 
-  private ready(limit: number): [string, Pending][] {
-    const all = [...this.entries].filter(([key]) => !this.held.has(key));
+  private ready(limit: number): [string, PendingChange][] {
+    const all = [...this.entries].filter(([key]) => !this.open.has(key));
     this.alone = this.alone.filter((key) => all.some(([k]) => k === key));
     return this.alone.length > 0 ? all.filter(([key]) => key === this.alone[0]) : all.slice(0, limit);
   }
 
   /** The server took what was flying; entries made meanwhile now stand on the new versions. */
-  taken(versions: ReadonlyMap<string, number>): void {
-    for (const [key, sent] of this.flying) {
+  acknowledge(versions: ReadonlyMap<string, number>): void {
+    for (const [key, sent] of this.inFlight) {
       const later = this.entries.get(key);
       if (later) this.entries.set(key, { ...later, version: versions.get(key) ?? 0, base: sent.value });
     }
     // What was refused before may have waited for just this.
-    this.alone = [...this.alone.filter((key) => !this.flying.has(key)), ...this.stuck];
+    this.alone = [...this.alone.filter((key) => !this.inFlight.has(key)), ...this.stuck];
     this.stuck = [];
-    this.flying.clear();
+    this.inFlight.clear();
   }
 
   /**
@@ -136,8 +137,8 @@ export class Outbox {
    * long as any of them goes through: an hour of work must not be lost over one slate.
    * @returns what is given up; nothing while there is still something to try
    */
-  refused(): Pending[] {
-    const keys = [...this.flying.keys()];
+  refused(): PendingChange[] {
+    const keys = [...this.inFlight.keys()];
     this.returned(false);
     if (keys.length > 1) {
       this.alone = keys;
@@ -158,18 +159,18 @@ export class Outbox {
    * @param unknown no answer came, so it may have been taken all the same: it stays as it was and is sent again
    */
   returned(unknown: boolean): void {
-    this.lost = unknown && this.flying.size > 0;
+    this.lost = unknown && this.inFlight.size > 0;
     if (this.lost) return;
     this.entries = this.joined();
-    this.flying.clear();
+    this.inFlight.clear();
   }
 
   /** Everything not taken yet: newer states over those that fly, on the ground of the older. */
-  private joined(): Map<string, Pending> {
-    const all = new Map<string, Pending>(this.flying);
+  private joined(): Map<string, PendingChange> {
+    const all = new Map<string, PendingChange>(this.inFlight);
     for (const [key, entry] of this.entries) {
-      const flown = this.flying.get(key);
-      all.set(key, flown ? { ...entry, version: flown.version, base: flown.base } : entry);
+      const sent = this.inFlight.get(key);
+      all.set(key, sent ? { ...entry, version: sent.version, base: sent.base } : entry);
     }
     return all;
   }
@@ -178,7 +179,7 @@ export class Outbox {
    * Somebody else was first. What goes together by fields is merged and waits again; the rest is held for the person.
    * @returns merged states to show
    */
-  clash(conflicts: readonly Conflict[]): { kind: EntityKind; id: string; value: Thing }[] {
+  conflict(conflicts: readonly ServerConflict[]): { kind: EntityKind; id: string; value: Thing }[] {
     return conflicts.flatMap((conflict) => {
       const key = keyOf(conflict.kind, conflict.id);
       const entry = this.entries.get(key);
@@ -194,25 +195,30 @@ export class Outbox {
   }
 
   /**
-   * Theirs changed again while a clash was held for the person.
+   * Theirs changed again while a conflict was held for the person.
    * @returns the merged state to show when the two go together now; null when nothing was held, or it still is
    */
-  renew(kind: EntityKind, id: string, theirs: Thing | null, theirVersion: number): Thing | null {
+  rebase(kind: EntityKind, id: string, theirs: Thing | null, theirVersion: number): Thing | null {
     const key = keyOf(kind, id);
     const entry = this.entries.get(key);
-    if (!entry || !this.held.delete(key)) return null;
+    if (!entry || !this.open.delete(key)) return null;
     return this.settle(key, entry, theirs, theirVersion);
   }
 
   /** Settles one conflict: nothing to do, merged (its state is returned), or held. */
-  private settle(key: string, entry: Pending, theirs: Thing | null, theirVersion: number): Thing | null {
+  private settle(
+    key: string,
+    entry: PendingChange,
+    theirs: Thing | null,
+    theirVersion: number,
+  ): Thing | null {
     const { kind, id, base, value: mine } = entry;
     if (mine === null && theirs === null) {
       this.entries.delete(key);
       return null;
     }
     if (mine === null || theirs === null) {
-      this.held.set(key, { kind, id, mine, theirs, theirVersion, base, fields: [] });
+      this.open.set(key, { kind, id, mine, theirs, theirVersion, base, fields: [] });
       return null;
     }
     // Taken already: only the answer was lost.
@@ -226,29 +232,29 @@ export class Outbox {
       this.entries.set(key, { kind, id, version: theirVersion, base: theirs, value });
       return value;
     }
-    this.held.set(key, { kind, id, mine, theirs, theirVersion, base, fields: joined?.clashing ?? [] });
+    this.open.set(key, { kind, id, mine, theirs, theirVersion, base, fields: joined?.clashing ?? [] });
     return null;
   }
 
   /** The person chose. @returns the state to show, null when the thing is gone */
   resolve(key: string, keep: 'mine' | 'theirs'): Thing | null {
-    const clash = this.held.get(key);
-    this.held.delete(key);
+    const conflict = this.open.get(key);
+    this.open.delete(key);
     const entry = this.entries.get(key);
-    if (!clash || !entry) return clash?.theirs ?? null;
+    if (!conflict || !entry) return conflict?.theirs ?? null;
     if (keep === 'theirs') {
       this.entries.delete(key);
-      return clash.theirs;
+      return conflict.theirs;
     }
     const value =
-      entry.value && clash.theirs && clash.base
-        ? (merge(clash.base, entry.value, clash.theirs).value as Thing)
+      entry.value && conflict.theirs && conflict.base
+        ? (merge(conflict.base, entry.value, conflict.theirs).value as Thing)
         : entry.value;
     this.entries.set(key, {
       kind: entry.kind,
       id: entry.id,
-      version: clash.theirVersion,
-      base: clash.theirs,
+      version: conflict.theirVersion,
+      base: conflict.theirs,
       value,
     });
     return value;
@@ -257,15 +263,15 @@ export class Outbox {
   /** Lets go of an entry the server will never take. */
   drop(key: string): void {
     this.entries.delete(key);
-    this.flying.delete(key);
-    this.held.delete(key);
+    this.inFlight.delete(key);
+    this.open.delete(key);
   }
 
   /** All that waits, for keeping over a crash. */
-  toJSON(): Pending[] {
+  toJSON(): PendingChange[] {
     return [...this.joined()].map(([key, entry]) => {
-      const flown = this.flying.get(key);
-      return flown && this.entries.has(key) ? { ...entry, flown: flown.value } : entry;
+      const sent = this.inFlight.get(key);
+      return sent && this.entries.has(key) ? { ...entry, sent: sent.value } : entry;
     });
   }
 
@@ -275,16 +281,16 @@ export class Outbox {
    * @param now a thing as it is stored, null when it is not there
    */
   adopt(
-    left: readonly Pending[],
+    left: readonly PendingChange[],
     now: (key: string) => { readonly version: number; readonly value: Thing } | null,
   ): void {
-    for (const { flown, ...entry } of left) {
+    for (const { sent, ...entry } of left) {
       const key = keyOf(entry.kind, entry.id);
       const stored = now(key);
       if (this.entries.has(key) || alike(entry.value, stored?.value ?? null)) continue;
       this.entries.set(
         key,
-        flown && stored && alike(flown, stored.value)
+        sent && stored && alike(sent, stored.value)
           ? { ...entry, version: stored.version, base: stored.value }
           : entry,
       );

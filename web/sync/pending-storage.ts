@@ -1,6 +1,6 @@
 import { createStore, del, entries, set } from 'idb-keyval';
 import { tabLock } from './device';
-import type { Pending } from './outbox';
+import type { PendingChange } from './outbox';
 
 let opened: ReturnType<typeof createStore> | undefined;
 const store = (): ReturnType<typeof createStore> => {
@@ -8,16 +8,20 @@ const store = (): ReturnType<typeof createStore> => {
   return opened;
 };
 
-interface Kept {
+interface StoredPending {
   readonly filmId: string;
-  readonly pending: Pending[];
+  readonly pending: PendingChange[];
 }
 
-/** Keeps what waits to be saved beyond the life of this tab. */
-export const keepPending = async (device: string, filmId: string, pending: Pending[]): Promise<void> => {
+/** Stores what waits to be saved beyond the life of this tab. */
+export const storePending = async (
+  device: string,
+  filmId: string,
+  pending: PendingChange[],
+): Promise<void> => {
   const key = `${device}|${filmId}`;
   await (
-    pending.length === 0 ? del(key, store()) : set(key, { filmId, pending } satisfies Kept, store())
+    pending.length === 0 ? del(key, store()) : set(key, { filmId, pending } satisfies StoredPending, store())
   ).catch(() => undefined);
 };
 
@@ -33,14 +37,14 @@ const ifGone = async (device: string, then: () => Promise<void>): Promise<void> 
 };
 
 /** What earlier, closed tabs (and this one before a reload) could not save of a film. */
-export const leftBehind = async (device: string, filmId: string): Promise<Pending[]> => {
-  const found: Pending[] = [];
-  const all = await entries<string, Kept>(store()).catch(() => []);
-  for (const [key, kept] of all) {
-    if (kept.filmId !== filmId) continue;
+export const pendingOfClosedTabs = async (device: string, filmId: string): Promise<PendingChange[]> => {
+  const found: PendingChange[] = [];
+  const all = await entries<string, StoredPending>(store()).catch(() => []);
+  for (const [key, stored] of all) {
+    if (stored.filmId !== filmId) continue;
     const owner = key.split('|')[0] ?? '';
     const adopt = async (): Promise<void> => {
-      found.push(...kept.pending);
+      found.push(...stored.pending);
       await del(key, store());
     };
     if (owner === device) await adopt();

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { AnyRow, LoggedChange } from '@contract';
 import { keyOf } from './outbox';
-import { Told } from './server-state';
+import { ServerState } from './server-state';
 
 const KEY = keyOf('shot', 's');
 const news = (version: number, after: object | null): LoggedChange =>
@@ -25,8 +25,8 @@ describe('rows as the server told them', () => {
           ),
         ),
         ([all, heard]) => {
-          const told = new Told();
-          for (const change of heard) told.hear(change);
+          const told = new ServerState();
+          for (const change of heard) told.receive(change);
           const last = all.at(-1)!;
           expect(told.at(KEY)).toEqual(last.after ? { version: last.version, value: last.after } : null);
         },
@@ -34,26 +34,26 @@ describe('rows as the server told them', () => {
     );
   });
   it('say whether something was news', () => {
-    const told = new Told([row(3, 'c')]);
+    const told = new ServerState([row(3, 'c')]);
     expect([
-      told.hear(news(3, { id: 's' })),
-      told.hear(news(2, null)),
-      told.hear(news(4, { id: 's', title: 'd' })),
-      told.hear(news(4, null)),
+      told.receive(news(3, { id: 's' })),
+      told.receive(news(2, null)),
+      told.receive(news(4, { id: 's', title: 'd' })),
+      told.receive(news(4, null)),
     ]).toEqual([false, false, true, false]);
     expect(told.at(KEY)).toMatchObject({ version: 4 });
   });
   it('an answer long on its way gives way to what was heard meanwhile; a deletion buries all before it', () => {
-    const told = new Told([row(1, 'a')]);
-    told.hear(news(5, { id: 's', title: 'e' }));
+    const told = new ServerState([row(1, 'a')]);
+    told.receive(news(5, { id: 's', title: 'e' }));
     expect(told.answer(row(2, 'b'))).toMatchObject({ version: 5 });
     expect(told.answer(row(6, 'f'))).toBeNull();
     told.deleted('shot', 's');
-    expect([told.hear(news(6, { id: 's' })), told.hear(news(7, null)), told.at(KEY)]).toEqual([
+    expect([told.receive(news(6, { id: 's' })), told.receive(news(7, null)), told.at(KEY)]).toEqual([
       false,
       false,
       null,
     ]);
-    expect(told.hear(news(8, { id: 's', title: 'back' }))).toBe(true);
+    expect(told.receive(news(8, { id: 's', title: 'back' }))).toBe(true);
   });
 });

@@ -3,38 +3,38 @@ import type { EntityKind } from '@core/model';
 import type { Thing } from './history';
 import { keyOf } from './outbox';
 
-export interface Held {
+export interface StoredRow {
   readonly version: number;
   readonly value: Thing;
 }
 
-/** Rows as the server last told them, by key. What is told late never takes the place of what is newer. */
-export class Told {
-  private readonly rows = new Map<string, Held>();
-  /** Newest version of a thing that was deleted: older news must not bring it back. */
-  private readonly buried = new Map<string, number>();
+/** Rows as the server last sent them, by key. What arrives late never replaces what is newer. */
+export class ServerState {
+  private readonly rows = new Map<string, StoredRow>();
+  /** Newest version of a thing that was deleted: older changes must not bring it back. */
+  private readonly deletions = new Map<string, number>();
 
   constructor(rows: readonly AnyRow[] = []) {
     for (const row of rows) this.set(row);
   }
 
-  at(key: string): Held | null {
+  at(key: string): StoredRow | null {
     return this.rows.get(key) ?? null;
   }
 
   /** A change from the server. @returns false when something newer of that thing is known */
-  hear({ kind, id, version, after }: LoggedChange): boolean {
+  receive({ kind, id, version, after }: LoggedChange): boolean {
     const key = keyOf(kind, id);
     if (version <= this.known(key)) return false;
     if (after) this.rows.set(key, { version, value: after as Thing });
-    else this.bury(key, version);
+    else this.markDeleted(key, version);
     return true;
   }
 
-  /** A row from an answer. @returns what was heard meanwhile, when that is newer than the answer */
-  answer(row: AnyRow): Held | null {
-    const heard = this.at(keyOf(row.kind, row.value.id));
-    if (heard && heard.version > row.version) return heard;
+  /** A row from an answer. @returns what arrived meanwhile, when that is newer than the answer */
+  answer(row: AnyRow): StoredRow | null {
+    const known = this.at(keyOf(row.kind, row.value.id));
+    if (known && known.version > row.version) return known;
     this.set(row);
     return null;
   }
@@ -42,7 +42,7 @@ export class Told {
   /** A deletion the server took. */
   deleted(kind: EntityKind, id: string): void {
     const key = keyOf(kind, id);
-    this.bury(key, this.known(key) + 1);
+    this.markDeleted(key, this.known(key) + 1);
   }
 
   /** How a thing in conflict stands. */
@@ -55,10 +55,10 @@ export class Told {
     this.rows.set(keyOf(row.kind, row.value.id), { version: row.version, value: row.value as Thing });
   }
   private known(key: string): number {
-    return Math.max(this.rows.get(key)?.version ?? 0, this.buried.get(key) ?? 0);
+    return Math.max(this.rows.get(key)?.version ?? 0, this.deletions.get(key) ?? 0);
   }
-  private bury(key: string, version: number): void {
+  private markDeleted(key: string, version: number): void {
     this.rows.delete(key);
-    this.buried.set(key, version);
+    this.deletions.set(key, version);
   }
 }

@@ -1,10 +1,14 @@
-import { createPinia, setActivePinia, type Pinia } from 'pinia';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { AnyRow, Batch, Conflict, LoggedChange, Problem } from '@contract';
 import { ApiProblem, Unreachable } from './api';
-import { useFilm } from '../stores/film';
-import type { Pending } from './outbox';
+import { subscribeToChanges } from './change-feed';
+import { openFilm } from './open-film';
+import { storePending } from './pending-storage';
+import { RowCollection } from './row-collection';
+import { SyncSession, type WantedChange } from './sync-session';
+import type { EntityKind } from '@core/model';
+import type { PendingChange } from './outbox';
 
 const FILM = 'f0';
 const RUNS = Number(process.env['DUSK_RUNS'] ?? 120);
@@ -117,7 +121,7 @@ let server = new Memory();
 let device = '';
 /** Whose turn it is: timers and what follows them belong to the page that set them. */
 let page: Page = { gone: false };
-const kept = new Map<string, Pending[]>();
+const kept = new Map<string, PendingChange[]>();
 
 vi.mock('./api', async (original) => ({
   ...(await original<object>()),
@@ -136,13 +140,11 @@ vi.mock('./api', async (original) => ({
     apply: async (batch: Batch) => server.answer(batch),
   },
 }));
-vi.mock('./device', () => ({ claimDevice: async () => device, tabLock: (d: string) => d }));
-vi.mock('../composables/idle', () => ({ whenIdle: () => undefined }));
 vi.mock('./pending-storage', () => ({
-  keepPending: async (who: string, _film: string, pending: Pending[]) => {
+  storePending: async (who: string, _film: string, pending: PendingChange[]) => {
     if (!page.gone) kept.set(who, structuredClone(pending));
   },
-  leftBehind: async (who: string) => {
+  pendingOfClosedTabs: async (who: string) => {
     const left = kept.get(who) ?? [];
     kept.delete(who);
     return left;
@@ -184,9 +186,70 @@ const pageTimers = (): void => {
   });
 };
 
+/** A session with the rows it shows, as a page would hold them. */
+class OpenFilm {
+  private readonly rows = new RowCollection();
+  private readonly session = new SyncSession({
+    rows: this.rows,
+    claimDevice: async () => device,
+    openFilm,
+    apply: async (batch) => server.answer(batch),
+    storePending,
+    subscribe: subscribeToChanges,
+    validate: () => [],
+    heldPress: () => 0,
+    changed: () => undefined,
+  });
+  readonly open = (id: string) => this.session.open(id);
+  readonly close = () => {
+    this.session.close();
+  };
+  readonly undo = () => this.session.undo();
+  readonly redo = () => this.session.redo();
+  readonly resolve: SyncSession['resolve'] = (conflict, keep) => {
+    this.session.resolve(conflict, keep);
+  };
+  readonly commit = (label: string, changes: readonly WantedChange[]) => this.session.commit(label, changes);
+  readonly remove = (label: string, gone: readonly { kind: EntityKind; id: string }[]) =>
+    this.commit(
+      label,
+      gone.map((g) => ({ ...g, after: null })),
+    );
+  readonly edit = (kind: EntityKind, id: string, fields: object) => {
+    const now = this.rows.at(kind, id);
+    return now
+      ? this.session.commit('edit', [{ kind, id, after: { ...now, ...fields } }], `${kind}:${id}`)
+      : [];
+  };
+  list(kind: EntityKind): readonly Value[] {
+    return this.rows.list(kind) as unknown as readonly Value[];
+  }
+  get(kind: EntityKind, id: string): Value | undefined {
+    return (this.rows.at(kind, id) ?? undefined) as Value | undefined;
+  }
+  get filmId(): string {
+    return this.session.filmId;
+  }
+  get film(): Value | undefined {
+    return this.get('film', this.filmId);
+  }
+  get loading(): boolean {
+    return this.session.state.loading;
+  }
+  get saveState(): string {
+    return this.session.state.saving;
+  }
+  get conflicts() {
+    return this.session.state.conflicts;
+  }
+  get rejected() {
+    return this.session.state.rejected;
+  }
+}
+
 class Tab {
   private page: Page = { gone: true };
-  film = useFilm(createPinia());
+  film = new OpenFilm();
   constructor(readonly name: string) {}
 
   /**
@@ -206,10 +269,8 @@ class Tab {
     }
     this.page = page = { gone: false };
     device = this.name;
-    const pinia: Pinia = createPinia();
-    setActivePinia(pinia);
-    this.film = useFilm(pinia);
-    await this.film.load(FILM);
+    this.film = new OpenFilm();
+    await this.film.open(FILM);
     for (const batch of server.late.splice(0))
       try {
         server.take(batch);
@@ -298,7 +359,7 @@ const DO: Readonly<Record<string, (tab: Tab, act: Act) => unknown>> = {
   add: (tab, { shot = '' }) =>
     tab.film.get('shot', shot)
       ? null
-      : tab.film.act('add', [
+      : tab.film.commit('add', [
           { kind: 'shot', id: shot, after: { id: shot, locationId: 'l0', title: 'x', notes: 'x' } },
         ]),
   misplace: (tab) => tab.film.edit('shot', 's3', { locationId: 'nowhere' }),
@@ -323,9 +384,9 @@ const rest = async (tabs: readonly Tab[], keep: 'mine' | 'theirs'): Promise<numb
     await vi.advanceTimersByTimeAsync(40_000);
     for (const [k, tab] of tabs.entries()) {
       tab.hear();
-      for (const clash of [...tab.film.clashes]) {
+      for (const clash of [...tab.film.conflicts]) {
         asked[k] = (asked[k] ?? 0) + 1;
-        tab.film.choose(clash, keep);
+        tab.film.resolve(clash, keep);
       }
     }
   }
@@ -384,7 +445,7 @@ describe('two tabs on one film, over a line that loses requests and answers', ()
           const { tabs, written } = await play(acts, () => 'title', keep);
           for (const tab of tabs) {
             expect(tab.shots).toEqual(stored());
-            expect([tab.film.saveState, tab.film.clashes.length]).toEqual(['saved', 0]);
+            expect([tab.film.saveState, tab.film.conflicts.length]).toEqual(['saved', 0]);
           }
           for (const shot of Object.values(stored())) {
             expect([...written]).toContain(shot['title']);
@@ -406,7 +467,7 @@ describe('two tabs on one film, over a line that loses requests and answers', ()
     });
     const tab = new Tab('t0');
     await tab.open();
-    const pending: Pending = {
+    const pending: PendingChange = {
       kind: 'shot',
       id: 's0',
       version: 1,
@@ -414,8 +475,8 @@ describe('two tabs on one film, over a line that loses requests and answers', ()
       value: { id: 's0', title: 'waits' },
     };
     kept.set('t0', [pending]);
-    const first = tab.film.load(SLOW);
-    const second = tab.film.load('f-quick');
+    const first = tab.film.open(SLOW);
+    const second = tab.film.open('f-quick');
     await second;
     slow.open();
     await first;
@@ -438,7 +499,7 @@ describe('two tabs on one film, over a line that loses requests and answers', ()
             'mine',
           );
           for (const [shot, text] of Object.entries(last[0]!)) expect(stored()[shot]!['title']).toBe(text);
-          expect(tabs[0].film.refusals).toMatchObject([
+          expect(tabs[0].film.rejected).toMatchObject([
             { kind: 'shot', id: 's3', base: { title: 'x' }, say: 'The place is not there any more.' },
           ]);
           expect([tabs[0].film.saveState, tabs[0].shots]).toEqual(['saved', stored()]);

@@ -4,7 +4,7 @@ import type { Conflict, LoggedChange } from '@contract';
 import { History, type Thing } from './history';
 import { changedFields, merge, patched } from './merge';
 import { keyOf, Outbox } from './outbox';
-import { Shelf } from './row-collection';
+import { RowCollection } from './row-collection';
 import { computed } from 'vue';
 
 const thing = (fields: object): Thing => ({ id: 'x', ...fields });
@@ -58,7 +58,7 @@ describe('outbox', () => {
     box.put('shot', 'x', thing({ a: 2, b: 1 }), stored);
     box.take();
     box.put('shot', 'x', thing({ a: 5, b: 1 }), stored);
-    box.taken(new Map([[keyOf('shot', 'x'), 4]]));
+    box.acknowledge(new Map([[keyOf('shot', 'x'), 4]]));
     expect(box.take()?.changes).toEqual([
       { kind: 'shot', id: 'x', version: 4, value: thing({ a: 5, b: 1 }) },
     ]);
@@ -84,7 +84,7 @@ describe('outbox', () => {
     expect(box.toJSON()).toEqual([
       expect.objectContaining({ version: 3, base: stored.value, value: thing({ a: 9, b: 1 }) }),
     ]);
-    box.taken(new Map([[keyOf('shot', 'x'), 4]]));
+    box.acknowledge(new Map([[keyOf('shot', 'x'), 4]]));
     const second = box.take();
     expect(second?.batch).not.toBe(first?.batch);
     expect(second?.changes[0]).toMatchObject({ version: 4, value: { a: 9 } });
@@ -102,16 +102,16 @@ describe('outbox', () => {
     box.put('shot', 'x', thing({ a: 2, b: 1 }), stored);
     box.take();
     box.returned(false);
-    expect(box.clash([conflict(thing({ a: 1, b: 7 }))])).toEqual([
+    expect(box.conflict([conflict(thing({ a: 1, b: 7 }))])).toEqual([
       { kind: 'shot', id: 'x', value: thing({ a: 2, b: 7 }) },
     ]);
     expect(box.take()?.changes).toEqual([
       { kind: 'shot', id: 'x', version: 4, value: thing({ a: 2, b: 7 }) },
     ]);
     box.returned(false);
-    box.clash([conflict(thing({ a: 9, b: 7 }), 5)]);
+    box.conflict([conflict(thing({ a: 9, b: 7 }), 5)]);
     expect(box.take()).toBeNull();
-    expect(box.clashes[0]).toMatchObject({ fields: ['a'] });
+    expect(box.conflicts[0]).toMatchObject({ fields: ['a'] });
     expect(box.resolve(keyOf('shot', 'x'), 'mine')).toEqual(thing({ a: 2, b: 7 }));
     expect(box.take()?.changes[0]).toMatchObject({ version: 5 });
   });
@@ -120,14 +120,14 @@ describe('outbox', () => {
     box.put('shot', 'x', thing({ a: 2, b: 1 }), null);
     box.take();
     box.returned(false);
-    expect(box.clash([conflict(thing({ a: 2, b: 1 }), 1)])).toEqual([]);
-    expect([box.size, box.clashes.length]).toEqual([0, 0]);
+    expect(box.conflict([conflict(thing({ a: 2, b: 1 }), 1)])).toEqual([]);
+    expect([box.size, box.conflicts.length]).toEqual([0, 0]);
   });
   it('a thing deleted elsewhere can be brought back or let go', () => {
     for (const keep of ['mine', 'theirs'] as const) {
       const box = new Outbox();
       box.put('shot', 'x', thing({ a: 2, b: 1 }), stored);
-      box.clash([conflict(null)]);
+      box.conflict([conflict(null)]);
       const shown = box.resolve(keyOf('shot', 'x'), keep);
       expect(shown).toEqual(keep === 'mine' ? thing({ a: 2, b: 1 }) : null);
       expect(box.take()?.changes.map((c) => c.version) ?? []).toEqual(keep === 'mine' ? [0] : []);
@@ -196,7 +196,7 @@ describe('history', () => {
 describe('shelf', () => {
   const pack = (n: number): Thing => ({ id: `p${n}`, name: `P${n}` });
   it('keeps the list of a kind the same object until something of that kind changes', () => {
-    const shelf = new Shelf();
+    const shelf = new RowCollection();
     for (let i = 0; i < 3; i += 1) shelf.put('pack', `p${i}`, pack(i));
     shelf.refresh();
     const packs = shelf.list('pack');
@@ -210,7 +210,7 @@ describe('shelf', () => {
     expect(shelf.list('pack').map((p) => p.id)).toEqual(['p0', 'p2']);
   });
   it('tells whoever looked at a thing, and nobody else', () => {
-    const shelf = new Shelf();
+    const shelf = new RowCollection();
     let asked = 0;
     const name = computed(() => {
       asked += 1;

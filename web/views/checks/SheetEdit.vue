@@ -28,7 +28,7 @@ const text = ref('');
 const protects = ref('');
 const fault = ref('');
 const put = (label: string, rows: readonly OwnCheck[]): void => {
-  const faults = film.act(
+  const faults = film.commit(
     label,
     rows.map((r) => ({ kind: 'check', id: r.id, after: r as never })),
   );

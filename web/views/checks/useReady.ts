@@ -118,7 +118,7 @@ export const useReady = () => {
       who: who.value,
       utcMs: Math.max(Date.now(), last + 1),
     };
-    const faults = film.act('check', [{ kind: 'answer', id: value.id, after: value as never }]);
+    const faults = film.commit('check', [{ kind: 'answer', id: value.id, after: value as never }]);
     nowMs.value = Date.now();
     return faults[0]?.say ?? '';
   };

@@ -133,7 +133,7 @@ const enter = (): void => {
     notes: draft.notes,
   };
   const recorded = onCard(value);
-  const faults = film.act('log flight', [
+  const faults = film.commit('log flight', [
     ...(recorded ? [{ kind: 'cardMove' as const, id: recorded.id, after: recorded as never }] : []),
     { kind: 'flown', id: value.id, after: value as never },
     {

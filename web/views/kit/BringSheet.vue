@@ -163,7 +163,7 @@ const bringTable = (): void => {
         ]
       : [],
   );
-  const faults = film.act('bring in a table', changes);
+  const faults = film.commit('bring in a table', changes);
   if (faults[0]) {
     fault.value = faults[0].say;
     return;
@@ -173,7 +173,7 @@ const bringTable = (): void => {
 };
 const bringKit = (): void => {
   const changes = kit.value?.changes.map((c) => ({ kind: c.kind, id: c.id, after: c.after as never })) ?? [];
-  const faults = film.act('bring in kit', changes);
+  const faults = film.commit('bring in kit', changes);
   if (faults[0]) {
     fault.value = faults[0].say;
     return;

@@ -58,7 +58,7 @@ const usedBy = (s: Subject): number => store.list('shot').filter((x) => x.subjec
 /** Slates that look at it get another subject, or none, in the same step. */
 const remove = (s: Subject): void => {
   const shots = store.list('shot').filter((x) => x.subjectId === s.id);
-  store.act('delete subject', [
+  store.commit('delete subject', [
     ...shots.map((x) => ({
       kind: 'shot' as const,
       id: x.id,

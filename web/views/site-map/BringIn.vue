@@ -83,7 +83,7 @@ const bring = (): void => {
       notes: thing.attributes.notes ?? '',
     };
   });
-  const faults = film.act(
+  const faults = film.commit(
     `bring ${made.length} shapes`,
     made.map((f) => ({ kind: 'feature' as const, id: f.id, after: f as never })),
   );

@@ -41,8 +41,8 @@ const take = async (event: Event, what: 'heights' | 'picture'): Promise<void> =>
   fault.value = '';
   try {
     const done = await (what === 'heights'
-      ? takeHeights(file, place, ground.value, grounds.keep, film.act)
-      : takePicture(file, place, film.act));
+      ? takeHeights(file, place, ground.value, grounds.keep, film.commit)
+      : takePicture(file, place, film.commit));
     if (!done.ok) fault.value = done.reason;
   } catch (error) {
     fault.value = error instanceof Error ? error.message : String(error);

@@ -38,7 +38,7 @@ export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
     const l = place.value;
     if (l)
       told(
-        film.act('move launch point', [
+        film.commit('move launch point', [
           { kind: 'feature', id, after: made as never },
           { kind: 'location', id: l.id, after: { ...l, launchId: id } as never },
         ]),

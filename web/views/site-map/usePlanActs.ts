@@ -103,7 +103,7 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
               .map((s) => ({ kind: 'shot' as const, id: s.id, after: { ...s, launchId: null } as never })),
           ]
         : [];
-    film.act(`delete ${featureWords(gone.kind).name.toLowerCase()}`, [
+    film.commit(`delete ${featureWords(gone.kind).name.toLowerCase()}`, [
       ...homes,
       { kind: 'feature', id, after: null },
     ]);

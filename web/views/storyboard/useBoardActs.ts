@@ -32,12 +32,12 @@ export const useBoardActs = () => {
       after: { ...shot, cutPosition } as never,
     });
     if (all.every((s) => s.cutPosition !== '')) {
-      film.act('order of the cut', [
+      film.commit('order of the cut', [
         change(moved, keyBetween(rest[index - 1]?.cutPosition, rest[index]?.cutPosition)),
       ]);
     } else {
       const keys = generateNKeysBetween(null, null, next.length);
-      film.act(
+      film.commit(
         'order of the cut',
         next.map((s, i) => change(s, keys[i] ?? 'a0')),
       );
@@ -56,7 +56,7 @@ export const useBoardActs = () => {
   };
   /** The cut follows the list again. */
   const follow = (): void => {
-    film.act(
+    film.commit(
       'cut as flown',
       film
         .list('shot')
