@@ -6,10 +6,10 @@ import { compareFlights } from '../core/proposals/weigh';
 import { dayProblem } from '../core/scheduler/solve-day';
 import { deriveFilm } from '../core/film/derive';
 import { explain, readingsOf } from '@core/shot';
-import { explainFlight, kitAlong, type PlaceFacts } from '@core/day';
+import { explainFlight, kitOnLocation, type LocationPlan } from '@core/day';
 import { FIGURES } from '../core/shot/figures';
 import { lightJob, shotWindow, sunMinutes } from '@core/light-timeline';
-import { lightWarnings, placeLightWarnings } from '@core/warnings';
+import { lightWarnings, locationLightWarnings } from '@core/warnings';
 import { riskDay, simulate } from '@core/risk';
 import { weighFlights } from '@core/proposals';
 import type { DerivedFilm } from '@core/film';
@@ -165,7 +165,7 @@ const wordsIn = (value: unknown): string[] =>
         : [];
 
 /** What the light of a place says of its slates. */
-const lightSaid = (film: FilmInput, derived: DerivedFilm, place: PlaceFacts): unknown[] => {
+const lightSaid = (film: FilmInput, derived: DerivedFilm, place: LocationPlan): unknown[] => {
   if (!place.light || !Number.isFinite(place.windowFromMs)) return [];
   const lit = {
     location: place.location,
@@ -180,7 +180,7 @@ const lightSaid = (film: FilmInput, derived: DerivedFilm, place: PlaceFacts): un
   const [shot] = [...derived.shots.values()].filter((s) => s.facts.location.id === place.location.id);
   const job = shot ? lightJob(shot, film.kit) : null;
   return [
-    placeLightWarnings(place, film.shots, film.readings),
+    locationLightWarnings(place, film.shots, film.readings),
     job ? lightWarnings(lit, job, shotWindow(lit, job, sky), sky) : [],
   ];
 };
@@ -188,7 +188,7 @@ const lightSaid = (film: FilmInput, derived: DerivedFilm, place: PlaceFacts): un
 const saidBy = (film: FilmInput, derived: DerivedFilm): string[] => {
   const places = [...derived.places.values()];
   const [place] = places;
-  const input = { ...film, kit: kitAlong(film.kit, film.film) };
+  const input = { ...film, kit: kitOnLocation(film.kit, film.film) };
   const sheets = place
     ? sheetsOf({
         input,
@@ -204,7 +204,7 @@ const saidBy = (film: FilmInput, derived: DerivedFilm): string[] => {
     : [];
   return wordsIn([
     [...derived.shots.values()].map((s) => [s.warnings, FIGURES.map((f) => explain(f, s.facts))]),
-    [...derived.placeWarnings.values()],
+    [...derived.locationWarnings.values()],
     derived.budget.warnings,
     sheets.map((s) => s.lines.map((l) => [l.asks, l.look])),
     boardOf(derived).remarks,
@@ -244,7 +244,7 @@ describe('any film that may be stored', () => {
           expect(Number.isFinite(figure)).toBe(true);
         }
         for (const { facts } of derived.shots.values())
-          if (facts.flown)
+          if (facts.trajectory)
             for (const s of [facts.seconds.airS, facts.seconds.takeS, facts.bytes])
               expect(Number.isFinite(s) && s >= 0, facts.shot.title).toBe(true);
         expect(saidBy(film, derived).filter((say) => NONSENSE.test(say))).toEqual([]);

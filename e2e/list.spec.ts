@@ -220,7 +220,7 @@ test('a subject is covered with a set; what no pack carries is left out unless w
   expect(made.length).toBeGreaterThanOrEqual(3);
   expect(made.some((s) => s.title.includes('still'))).toBe(false);
   const hut = file.subjects.find((s) => s.name === 'Signal hut')!;
-  expect(made.every((s) => s.subjectId === hut.id && derived.shots.get(s.id)?.facts.flown)).toBe(true);
+  expect(made.every((s) => s.subjectId === hut.id && derived.shots.get(s.id)?.facts.trajectory)).toBe(true);
   const numbers = made.map((s) => derived.shots.get(s.id)!.number);
   expect([...numbers].sort((a, b) => a - b)).toEqual(Array.from({ length: made.length }, (_, i) => 8 + i));
 });

@@ -19,7 +19,7 @@ test('a figure is asked for, what is given stays, and what cannot be reached say
   await usable.fill('9');
   await usable.press('Enter');
   let now = await stored(bench, 'Along the parapet');
-  expect(now.facts.flown!.usableS).toBeCloseTo(9, 2);
+  expect(now.facts.trajectory!.usableS).toBeCloseTo(9, 2);
   expect(now.shot.move.values['lengthM']).toBe(60);
   await page.getByRole('button', { name: 'Speed is given' }).click();
   const speed = now.shot.move.values['speedMs'];
@@ -27,7 +27,7 @@ test('a figure is asked for, what is given stays, and what cannot be reached say
   await usable.press('Enter');
   now = await stored(bench, 'Along the parapet');
   expect(now.shot.move.values['speedMs']).toBe(speed);
-  expect(now.facts.flown!.usableS).toBeCloseTo(14, 2);
+  expect(now.facts.trajectory!.usableS).toBeCloseTo(14, 2);
   const fill = ask.getByLabel('Subject in frame');
   await fill.fill('60');
   await fill.press('Enter');
@@ -37,7 +37,7 @@ test('a figure is asked for, what is given stays, and what cannot be reached say
   await usable.fill('40');
   await usable.press('Enter');
   await expect(ask.getByRole('alert')).toContainText('locked');
-  expect((await stored(bench, 'Along the parapet')).facts.flown!.usableS).toBeCloseTo(14, 2);
+  expect((await stored(bench, 'Along the parapet')).facts.trajectory!.usableS).toBeCloseTo(14, 2);
 });
 
 test('inputs are added to a move, and it is flown backwards; costs follow as the core has them', async ({
@@ -45,7 +45,7 @@ test('inputs are added to a move, and it is flown backwards; costs follow as the
   bench,
 }) => {
   await bench.open();
-  await bench.pick('Away from the arches');
+  await bench.pick('LossRisk from the arches');
   const before = await bench.figure('inputs').textContent();
   await page.getByRole('button', { name: 'Add to the move' }).click();
   const added = page.getByRole('region', { name: 'Added on top of the move' });
@@ -56,16 +56,16 @@ test('inputs are added to a move, and it is flown backwards; costs follow as the
     await added.getByLabel(label).fill(value);
     await added.getByLabel(label).press('Enter');
   }
-  const now = await stored(bench, 'Away from the arches');
+  const now = await stored(bench, 'LossRisk from the arches');
   expect(now.shot.move.added).toMatchObject({ riseM: 25, aroundDeg: 40 });
-  expect(now.facts.flown!.end.at.z).toBeCloseTo(70, 1);
+  expect(now.facts.trajectory!.end.at.z).toBeCloseTo(70, 1);
   expect(Number(await bench.figure('inputs').textContent())).toBeGreaterThan(Number(before));
-  await expect(bench.figure('inputs')).toHaveText(String(now.facts.flown!.simultaneous));
+  await expect(bench.figure('inputs')).toHaveText(String(now.facts.trajectory!.simultaneous));
   await page.getByRole('button', { name: 'Reversed' }).click();
-  const back = await stored(bench, 'Away from the arches');
-  expect(back.facts.flown!.start.at.z).toBeCloseTo(70, 1);
+  const back = await stored(bench, 'LossRisk from the arches');
+  expect(back.facts.trajectory!.start.at.z).toBeCloseTo(70, 1);
   expect(back.facts.direction).toBe('toward');
-  expect(back.facts.flown!.lengthM).toBeCloseTo(now.facts.flown!.lengthM, 3);
+  expect(back.facts.trajectory!.lengthM).toBeCloseTo(now.facts.trajectory!.lengthM, 3);
 });
 
 test('a route is built point by point; points on top of each other are told', async ({ page, bench }) => {
@@ -80,7 +80,7 @@ test('a route is built point by point; points on top of each other are told', as
   await last.getByLabel('Height').press('Enter');
   let now = await stored(bench, 'Signal hut, smoke');
   expect(now.shot.move.points).toHaveLength(3);
-  expect(now.facts.flown!.highestM).toBeCloseTo(30, 0);
+  expect(now.facts.trajectory!.highestM).toBeCloseTo(30, 0);
   await expect(bench.figure('energy')).toContainText(now.facts.energy!.totalWh.toFixed(2));
   const second = points.getByRole('group', { name: 'Point 2' });
   for (const label of ['East', 'North', 'Height'] as const) {
@@ -151,7 +151,7 @@ test('stills, the pilot in the shot and a time-lapse are budgeted as the core ha
   await page.getByRole('tab', { name: 'Move', exact: true }).click();
   await bench.choose('Move', 'Moving time-lapse');
   now = await stored(bench, 'Along the parapet');
-  expect(now.facts.flown!.frames!.count).toBe(175);
+  expect(now.facts.trajectory!.frames!.count).toBe(175);
   expect(layoutOf(now.facts).segments[0]!.timelineS).toBe(7);
   await expect(bench.figure('bytes')).toContainText((now.facts.bytes / 1e9).toFixed(2));
 });

@@ -2,14 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { AID_KINDS } from '../model/aircraft';
 import type { Ability, MoveValues } from '../model';
-import { fly, initialValues, MOVES, moveOf, type FlownMove } from '../moves';
+import { fly, initialValues, MOVES, moveOf, type Trajectory } from '../moves';
 import { PLAIN_CONTEXT } from '../moves/types';
 import { vec } from '../geometry';
 import { AIDS, aidsFor } from './registry';
 import { numberIn } from '../testing/numbers';
 
 const subject = (speedMs = 0) => ({ aim: vec(0, 100, 3), heightM: 6, widthM: 8, headingDeg: 90, speedMs });
-const flown = (kind: string, values: MoveValues = {}, speedMs = 0): FlownMove => {
+const flown = (kind: string, values: MoveValues = {}, speedMs = 0): Trajectory => {
   const move = moveOf(kind)!;
   const shape = move.shape({ ...initialValues(move.parameters), ...values }, subject(speedMs), PLAIN_CONTEXT);
   const f = shape.ok ? fly(shape.value, { accelMs2: 1, turnAccelDegS2: 8 }, 'in-motion', 6) : shape;

@@ -17,10 +17,10 @@ export const trackBeside: Aid = {
   name: 'Tracking alongside',
   says: 'Keeps level beside a subject that moves.',
   caution: 'It looks sideways while it flies: clear its own line.',
-  unable: ({ move, subject, flown }) =>
+  unable: ({ move, subject, trajectory }) =>
     move.kind !== 'track'
       ? 'It flies alongside, nothing else.'
-      : flown.highestM - flown.lowestM > 1
+      : trajectory.highestM - trajectory.lowestM > 1
         ? 'It keeps its height: a track that climbs is flown by hand.'
         : standing(subject.speedMs),
 };
@@ -30,8 +30,8 @@ export const trackInPlace: Aid = {
   name: 'Tracking in place',
   says: 'Hovers and turns to keep a subject in the frame.',
   caution: 'It turns as fast as the subject passes: leave room for the yaw.',
-  unable: ({ move, flown }) =>
-    flown.lengthM > 1
+  unable: ({ move, trajectory }) =>
+    trajectory.lengthM > 1
       ? 'It stays where it is.'
       : ['hold', 'arrive-and-turn', 'pan'].includes(move.kind)
         ? null

@@ -6,10 +6,10 @@ export const terrainHold: Aid = {
   says: 'Climbs when the ground rises.',
   caution:
     'It only climbs: over ground that falls away it stays where it is, and the height above ground grows.',
-  unable: ({ flown }) =>
-    flown.lengthM < 2
+  unable: ({ trajectory }) =>
+    trajectory.lengthM < 2
       ? 'There is no way to fly.'
-      : flown.highestM - flown.lowestM > 1
+      : trajectory.highestM - trajectory.lowestM > 1
         ? 'The move changes its height itself.'
         : null,
 };
@@ -19,5 +19,6 @@ export const slowSticks: Aid = {
   name: 'Slow stick mode',
   says: 'Caps speed and turns so that small movements of the thumb stay small.',
   caution: 'In wind it may be too slow to hold its place, or to come home: switch back for the way.',
-  unable: ({ flown }) => (flown.peakSpeedMs > 0.1 || flown.peakYawDegS > 0.1 ? null : 'Nothing moves.'),
+  unable: ({ trajectory }) =>
+    trajectory.peakSpeedMs > 0.1 || trajectory.peakYawDegS > 0.1 ? null : 'Nothing moves.',
 };

@@ -7,12 +7,12 @@ export const straightLine: Aid = {
   name: 'Straight-line hold',
   says: 'Keeps course and speed; you steer the camera.',
   caution: 'It flies on until you stop it: know where the line ends.',
-  unable: ({ flown }) => {
-    const { x: ax, y: ay } = flown.start.at;
-    const { x: bx, y: by } = flown.end.at;
+  unable: ({ trajectory }) => {
+    const { x: ax, y: ay } = trajectory.start.at;
+    const { x: bx, y: by } = trajectory.end.at;
     const straight = Math.hypot(bx - ax, by - ay);
     if (straight < 1) return 'There is no course to hold.';
-    if (flown.lengthM > straight * STRAIGHT_SHARE) return 'The path bends or climbs.';
+    if (trajectory.lengthM > straight * STRAIGHT_SHARE) return 'The path bends or climbs.';
     return null;
   },
 };
@@ -22,12 +22,12 @@ export const pointRoute: Aid = {
   name: 'Route of points',
   says: 'Flies points you set beforehand, at the speeds you give.',
   caution: 'Heights are above the launch point, not above the ground: check every leg.',
-  unable: ({ flown, move }) =>
-    flown.frames
+  unable: ({ trajectory, move }) =>
+    trajectory.frames
       ? 'It does not wait for stills.'
       : move.direction === 'with'
         ? 'It does not know where the subject is.'
-        : flown.lengthM < 2
+        : trajectory.lengthM < 2
           ? 'There is no route.'
           : null,
 };

@@ -7,10 +7,10 @@ export const orbitPoint: Aid = {
   name: 'Orbit about a point',
   says: 'Flies a circle about a point at one height and one distance.',
   caution: 'It does not look for what stands on the far side: fly the circle once by hand.',
-  unable: ({ move, flown, nearM, farM }) =>
+  unable: ({ move, trajectory, nearM, farM }) =>
     move.direction !== 'around'
       ? 'It flies circles, nothing else.'
-      : flown.highestM - flown.lowestM > ROUND_M
+      : trajectory.highestM - trajectory.lowestM > ROUND_M
         ? 'It keeps its height.'
         : farM - nearM > ROUND_M
           ? 'It keeps its distance.'

@@ -1,6 +1,6 @@
 import type { Ability } from '../model';
 import { distance, offset, radians, type Vec3 } from '../geometry';
-import type { CameraMove, FlownMove, MoveSubject } from '../moves';
+import type { CameraMove, Trajectory, MoveSubject } from '../moves';
 import { trackBehind, trackBeside, trackInPlace } from './follow';
 import { slowSticks, terrainHold } from './height';
 import { pointRoute, straightLine } from './line';
@@ -22,8 +22,8 @@ export const AIDS: readonly Aid[] = [
 ];
 
 const limited = (task: AidTask, { maxSpeedMs, minDistanceM, maxDistanceM }: Ability): string | null => {
-  if (task.flown.peakSpeedMs > maxSpeedMs + 1e-6)
-    return `It flies ${maxSpeedMs.toFixed(1)} m/s at most; the move wants ${task.flown.peakSpeedMs.toFixed(1)}.`;
+  if (task.trajectory.peakSpeedMs > maxSpeedMs + 1e-6)
+    return `It flies ${maxSpeedMs.toFixed(1)} m/s at most; the move wants ${task.trajectory.peakSpeedMs.toFixed(1)}.`;
   if (task.nearM < minDistanceM - 1e-6)
     return `It keeps ${minDistanceM.toFixed(0)} m at least; the move comes to ${task.nearM.toFixed(0)} m.`;
   if (task.farM > maxDistanceM + 1e-6)
@@ -34,7 +34,7 @@ const limited = (task: AidTask, { maxSpeedMs, minDistanceM, maxDistanceM }: Abil
 /** Distances over the ground from the subject; one that moves along with the move is where it is by then. */
 const distancesOf = (
   move: CameraMove,
-  { samples, start, end }: FlownMove,
+  { samples, start, end }: Trajectory,
   subject: MoveSubject,
 ): number[] => {
   const heading = radians(subject.headingDeg);
@@ -53,11 +53,11 @@ const distancesOf = (
 export const aidsFor = (
   abilities: readonly Ability[],
   move: CameraMove,
-  flown: FlownMove,
+  trajectory: Trajectory,
   subject: MoveSubject,
 ): AidAnswer[] => {
-  const over = distancesOf(move, flown, subject);
-  const task: AidTask = { move, flown, subject, nearM: Math.min(...over), farM: Math.max(...over) };
+  const over = distancesOf(move, trajectory, subject);
+  const task: AidTask = { move, trajectory, subject, nearM: Math.min(...over), farM: Math.max(...over) };
   return AIDS.flatMap((aid) => {
     const ability = abilities.find((a) => a.kind === aid.kind);
     if (!ability) return [];

@@ -1,10 +1,10 @@
 import type { Ability, AidKind } from '../model';
-import type { CameraMove, FlownMove, MoveSubject } from '../moves';
+import type { CameraMove, Trajectory, MoveSubject } from '../moves';
 
 /** A flown move as an aid sees it. */
 export interface AidTask {
   readonly move: CameraMove;
-  readonly flown: FlownMove;
+  readonly trajectory: Trajectory;
   readonly subject: MoveSubject;
   /** Nearest and farthest from the subject's middle over the ground, m. */
   readonly nearM: number;

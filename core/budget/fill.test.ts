@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { ChargeDay } from '../charge';
 import { powerModel } from '../energy';
 import type { Pack } from '../model';
-import { fillFlights, type LaidFlight, type Recharge } from './fill';
+import { fillFlights, type DecidedFlight, type Recharge } from './fill';
 import { ORIGIN, type FlightRules, type PackSupply, type ShotCost } from './flight';
 import { numberIn } from '../testing/numbers';
 
@@ -54,8 +54,8 @@ const laid = (
   id: string,
   packId: string | null,
   shots: ShotCost[],
-  more: Partial<LaidFlight> = {},
-): LaidFlight => ({
+  more: Partial<DecidedFlight> = {},
+): DecidedFlight => ({
   id,
   aircraftId: 'A',
   packId,

@@ -17,7 +17,7 @@ import {
 } from './flight';
 
 /** A flight as it was laid down, with the shots of it that are still to be flown. */
-export interface LaidFlight {
+export interface DecidedFlight {
   readonly id: string;
   readonly aircraftId: string;
   readonly packId: string | null;
@@ -134,7 +134,7 @@ class Filler {
   }
 
   /** A flight as it was laid down: flown whole, whether it fits or not, on the pack it was given. */
-  lay(laid: LaidFlight): void {
+  lay(laid: DecidedFlight): void {
     const flyer = this.rules.flyerOf(laid.aircraftId);
     if (laid.stops.length === 0) return;
     if (!flyer) {
@@ -158,7 +158,7 @@ class Filler {
 
   /** A laid flight on a supply, with what the wind keeps out of it. */
   private laidOn(
-    laid: LaidFlight,
+    laid: DecidedFlight,
     { supply, fromS }: { supply: PackSupply; fromS: number },
     flyer: LegFlyer,
     clockS: number,
@@ -187,7 +187,7 @@ class Filler {
   }
 
   /** The pack a laid flight was given as it may be then, what is to be tried first before: the first that is there where it was given none; an empty one where none is. */
-  private suppliesFor(laid: LaidFlight, clockS: number): { supply: PackSupply; fromS: number }[] {
+  private suppliesFor(laid: DecidedFlight, clockS: number): { supply: PackSupply; fromS: number }[] {
     const own =
       laid.packId === null
         ? this.left.find((s) => this.free(s, laid.aircraftId))
@@ -394,7 +394,7 @@ export const fillFlights = (
   packs: readonly PackSupply[],
   fresh: readonly PackSupply[],
   rules: FlightRules,
-  laid: readonly LaidFlight[] = [],
+  laid: readonly DecidedFlight[] = [],
   recharge: Recharge | null = null,
 ): FillResult => {
   const filler = new Filler(packs, fresh, rules, recharge);

@@ -1,4 +1,4 @@
-export { fillFlights, type FillResult, type LaidFlight, type Recharge, type Unfit } from './fill';
+export { fillFlights, type FillResult, type DecidedFlight, type Recharge, type Unfit } from './fill';
 export {
   type Flight,
   type FlightRules,

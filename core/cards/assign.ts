@@ -76,7 +76,7 @@ export interface Aboard {
  * copied on location; in the evening everything is. A flight without a card counts by itself.
  * @param days date of each flight; all on one where left out
  */
-export const mostAboard = (
+export const maxUncopiedFootage = (
   cards: readonly (number | null)[],
   recordedS: readonly number[],
   days: readonly string[] = [],

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/cards.json';
-import { assignCards, mostAboard } from './assign';
+import { assignCards, maxUncopiedFootage } from './assign';
 import { plannableSeconds, videoBytes, writeNeeded, writesFastEnough } from './bytes';
 
 describe('cards', () => {
@@ -45,13 +45,13 @@ describe('cards', () => {
     fc.assert(
       fc.property(bytes, (list) => {
         const big = list.map(() => 1e6);
-        const [one, fresh] = [false, true].map((f) => mostAboard(assignCards(list, big, f), list));
+        const [one, fresh] = [false, true].map((f) => maxUncopiedFootage(assignCards(list, big, f), list));
         expect(fresh!.seconds).toBeLessThanOrEqual(one!.seconds);
         expect(fresh!.seconds).toBe(Math.max(0, ...list));
         expect(one!.seconds).toBe(list.reduce((a, b) => a + b, 0));
         // Copied every evening: no day carries what another recorded.
         expect(
-          mostAboard(
+          maxUncopiedFootage(
             assignCards(list, big, false),
             list,
             list.map((_, i) => `d${i}`),

@@ -1,4 +1,4 @@
-export { assignCards, mostAboard } from './assign';
+export { assignCards, maxUncopiedFootage } from './assign';
 export { type CardFill, plannableBytes, videoBytes, writeNeeded, writesFastEnough } from './bytes';
 export { atRiskGB, type CardLife, cardsNow, type CardState, lifeOf, moveFault, stateOf } from './life';
 export { CLIP_WORDS, clipName, wordsOf } from './naming';

@@ -1,7 +1,7 @@
 import { lifeOf } from '../cards';
 import type { DerivedFilm } from '../film';
 import type { FilmInput } from '../model';
-import type { PlaceFacts, TimedFlight } from '../day';
+import type { LocationPlan, TimedFlight } from '../day';
 import { takeOffMass } from '../payload';
 import { counted } from '../units';
 
@@ -33,7 +33,7 @@ interface Need {
   readonly whole: FilmInput['kit'];
   readonly derived: DerivedFilm;
   readonly flights: readonly TimedFlight[];
-  readonly places: readonly PlaceFacts[];
+  readonly places: readonly LocationPlan[];
 }
 
 /** A card, a filter: weighed by nobody, known well enough. g */
@@ -247,7 +247,7 @@ export const bagOf = (
   input: FilmInput,
   whole: FilmInput['kit'],
   derived: DerivedFilm,
-  places: readonly PlaceFacts[],
+  places: readonly LocationPlan[],
 ): Bag => {
   const need: Need = { input, whole, derived, places, flights: places.flatMap((p) => [...p.flights]) };
   const items = [

@@ -57,7 +57,7 @@ export const goOfPlace = (c: Context): GoFigure => {
   return figure([
     ...clock(at),
     ...grave([
-      ...(c.derived.placeWarnings.get(c.place.location.id) ?? []),
+      ...(c.derived.locationWarnings.get(c.place.location.id) ?? []),
       ...(c.site?.filter((w) => w.subject.kind === 'location') ?? []),
     ]),
     ...lines(at),

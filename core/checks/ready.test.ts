@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { deriveFilm } from '../film/derive';
-import { kitAlong } from '../day';
+import { kitOnLocation } from '../day';
 import { type Answer, type FilmInput, CHECK_MOMENTS, type OwnCheck } from '../model';
 import { takeOffMass, weightClass } from '../payload';
 import type { Warning } from '../warnings';
-import { answerKey, checksOf, SCOPE_OF, sheetOf, sheetsOf, standingOf } from './sheet';
+import { answerKey, checksOf, SCOPE_OF, sheetOf, sheetsOf, statusOf } from './sheet';
 import { bagOf } from './bag';
 import { CHECKS } from './registry';
 import { goOfFlight, goOfPlace, type Go } from './go';
@@ -25,7 +25,7 @@ const contextOf = (
   more: Partial<Context> = {},
 ): Context => {
   const derived = deriveFilm(whole);
-  const input = { ...whole, kit: kitAlong(whole.kit, whole.film) };
+  const input = { ...whole, kit: kitOnLocation(whole.kit, whole.film) };
   const place = [...derived.places.values()][placeN]!;
   const places = [...derived.places.values()].filter((p) => p.location.date === place.location.date);
   const shots = [...derived.shots.values()].filter((s) => s.facts.location.id === place.location.id);
@@ -210,29 +210,29 @@ describe('how a check stands', () => {
     const c = contextOf(film);
     const said = (verdict: Answer['verdict'], found = 'x') => answer(c, 'wind', verdict, { found });
     expect([
-      standingOf(pass('x'), null),
-      standingOf(care('x'), null),
-      standingOf(fail('x'), null),
-      standingOf(null, null),
+      statusOf(pass('x'), null),
+      statusOf(care('x'), null),
+      statusOf(fail('x'), null),
+      statusOf(null, null),
     ]).toEqual(['passed', 'care', 'failed', 'open']);
     // A person cannot pass what does not hold; to go on, it is waived, and the log has the reason.
     expect([
-      standingOf(fail('x'), said('passed')),
-      standingOf(fail('x'), said('waived')),
-      standingOf(pass('x'), said('failed')),
-      standingOf(pass('x'), said('waived')),
+      statusOf(fail('x'), said('passed')),
+      statusOf(fail('x'), said('waived')),
+      statusOf(pass('x'), said('failed')),
+      statusOf(pass('x'), said('waived')),
     ]).toEqual(['failed', 'waived', 'failed', 'passed']);
     // It counts while the same is found; a person's no stays.
     expect([
-      standingOf(fail('y'), said('waived')),
-      standingOf(care('y'), said('passed')),
-      standingOf(pass('y'), said('failed')),
+      statusOf(fail('y'), said('waived')),
+      statusOf(care('y'), said('passed')),
+      statusOf(pass('y'), said('failed')),
     ]).toEqual(['failed', 'care', 'failed']);
     expect([
-      standingOf(null, said('passed')),
-      standingOf(null, said('failed')),
-      standingOf(null, said('waived')),
-      standingOf(care('x'), said('passed')),
+      statusOf(null, said('passed')),
+      statusOf(null, said('failed')),
+      statusOf(null, said('waived')),
+      statusOf(care('x'), said('passed')),
     ]).toEqual(['passed', 'failed', 'waived', 'passed']);
   });
   it('the newest answer counts, whatever order they come in, and only where it was given', () => {

@@ -3,7 +3,7 @@ import { CHECKS } from './registry';
 import type { Check, CheckScope, Context, Look } from './types';
 
 /** How a check stands: what it found, what a person said, or nothing yet. */
-export type Standing = 'passed' | 'care' | 'failed' | 'waived' | 'open';
+export type CheckStatus = 'passed' | 'care' | 'failed' | 'waived' | 'open';
 
 /** A line of a sheet. */
 export interface SheetLine {
@@ -16,7 +16,7 @@ export interface SheetLine {
   readonly own: boolean;
   /** What it found by itself; null where a person is asked. */
   readonly look: Look | null;
-  readonly standing: Standing;
+  readonly standing: CheckStatus;
   /** The newest answer; null where nobody has given one, or it was taken back. */
   readonly answer: Answer | null;
 }
@@ -74,12 +74,16 @@ const newest = (answers: readonly Answer[], c: Context, scope: CheckScope, id: s
  * What a check found decides, unless it is waived with a reason; what a person is asked, the person decides. What was waived or
  * seen counts while the check finds the same: a waiver of one fault says nothing of the next.
  */
-export const standingOf = (look: Look | null, given: Answer | null): Standing =>
+export const statusOf = (look: Look | null, given: Answer | null): CheckStatus =>
   look ? foundStanding(look, given) : given && given.verdict !== 'open' ? given.verdict : 'open';
 
-const FOUND: Readonly<Record<Look['verdict'], Standing>> = { pass: 'passed', care: 'care', fail: 'failed' };
+const FOUND: Readonly<Record<Look['verdict'], CheckStatus>> = {
+  pass: 'passed',
+  care: 'care',
+  fail: 'failed',
+};
 
-const foundStanding = (look: Look, answer: Answer | null): Standing => {
+const foundStanding = (look: Look, answer: Answer | null): CheckStatus => {
   if (answer?.verdict === 'failed') return 'failed';
   const same = answer?.found === look.say;
   if (look.verdict === 'fail' && same && answer?.verdict === 'waived') return 'waived';
@@ -133,7 +137,7 @@ const lineOf = (whole: Context, { check, scope, own }: Listed, ofFlight: boolean
     safety: check.safety,
     own,
     look,
-    standing: standingOf(look, answer),
+    standing: statusOf(look, answer),
     answer,
   };
 };

@@ -1,6 +1,6 @@
 import type { DerivedFilm, DerivedShot } from '../film';
 import type { FilmInput, CheckMoment } from '../model';
-import type { PlaceFacts, TimedFlight } from '../day';
+import type { LocationPlan, TimedFlight } from '../day';
 import type { Warning } from '../warnings';
 
 /** What a check is asked about: a day, a place of it, a flight, a slate before its take. */
@@ -12,8 +12,8 @@ export interface Context {
   readonly derived: DerivedFilm;
   readonly date: string;
   /** Places of the date, in their order. */
-  readonly places: readonly PlaceFacts[];
-  readonly place: PlaceFacts;
+  readonly places: readonly LocationPlan[];
+  readonly place: LocationPlan;
   readonly flight: TimedFlight | null;
   readonly shot: DerivedShot | null;
   /** What was found about the site of the place and its slates, beside the reckoning; null until it was looked at. */

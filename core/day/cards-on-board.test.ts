@@ -3,7 +3,7 @@ import { INTERNAL_SHARE, isUsed } from './cards-on-board';
 import { deriveFilm } from '../film/derive';
 import { suggestedSticks } from '../shot';
 import type { CardPolicy, FilmInput } from '../model';
-import { kitAlong } from './location-flights';
+import { kitOnLocation } from './location-flights';
 import { withChanges } from '../scheduler';
 import { layDown } from './manual-edits';
 
@@ -112,9 +112,11 @@ describe('cards of a film', () => {
   });
   it('counts what was told of a card, once', () => {
     const card = film.kit.cards[2]!;
-    const now = kitAlong(film.kit, film.film).cards.find((c) => c.id === card.id)!;
+    const now = kitOnLocation(film.kit, film.film).cards.find((c) => c.id === card.id)!;
     expect([now.usedGB, isUsed(now)]).toEqual([48, true]);
-    const again = kitAlong(kitAlong(film.kit, film.film), film.film).cards.find((c) => c.id === card.id)!;
+    const again = kitOnLocation(kitOnLocation(film.kit, film.film), film.film).cards.find(
+      (c) => c.id === card.id,
+    )!;
     expect(again.usedGB).toBe(48);
     expect(deriveFilm(film).budget.cards.fills.find((f) => f.cardId === card.id)!.roomBytes).toBeCloseTo(
       128e9 * 0.97 * 0.9 - 48e9,
@@ -136,7 +138,7 @@ describe('what kit and hands say of a flight', () => {
     );
     const told = (input: FilmInput): string[] =>
       deriveFilm(input)
-        .placeWarnings.get(place)!
+        .locationWarnings.get(place)!
         .map((w) => w.code);
     expect(told(laid)).not.toContain('flight.misfit');
     const wren = film.kit.packs.find((p) => p.name === 'W2')!;
@@ -158,22 +160,22 @@ describe('what kit and hands say of a flight', () => {
     const looksUp = [...deriveFilm(film).shots.values()].filter(
       (s) =>
         s.facts.camera?.fixedTiltDeg === null &&
-        (s.facts.flown?.samples.some((x) => x.pose.tiltDeg > 0.6) ?? false),
+        (s.facts.trajectory?.samples.some((x) => x.pose.tiltDeg > 0.6) ?? false),
     ).length;
     expect(at(0, 0)).toHaveLength(looksUp);
   });
   it('the sticks that are suggested give what the move asks, and no slower ones do', () => {
     for (const s of deriveFilm(film).shots.values()) {
-      const { aircraft, flown } = s.facts;
+      const { aircraft, trajectory } = s.facts;
       const name = suggestedSticks(s.facts);
-      if (!aircraft || !flown || !name) continue;
-      expect(flown.peakSpeedMs).toBeLessThanOrEqual(aircraft.handling[name].maxSpeedMs * 1.001);
+      if (!aircraft || !trajectory || !name) continue;
+      expect(trajectory.peakSpeedMs).toBeLessThanOrEqual(aircraft.handling[name].maxSpeedMs * 1.001);
       if (name !== 'slow') {
         const { slow } = aircraft.handling;
         expect(
-          flown.peakSpeedMs > slow.maxSpeedMs ||
-            flown.peakYawDegS > slow.maxYawDegS ||
-            flown.peakTiltDegS > slow.maxTiltDegS,
+          trajectory.peakSpeedMs > slow.maxSpeedMs ||
+            trajectory.peakYawDegS > slow.maxYawDegS ||
+            trajectory.peakTiltDegS > slow.maxTiltDegS,
         ).toBe(true);
       }
     }

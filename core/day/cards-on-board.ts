@@ -1,8 +1,8 @@
-import { assignCards, lifeOf, mostAboard, plannableBytes, type CardFill } from '../cards';
+import { assignCards, lifeOf, maxUncopiedFootage, plannableBytes, type CardFill } from '../cards';
 import { type Card, type Kit, CARD_POLICIES, type CardPolicy, type FilmInput } from '../model';
-import { awayOf, waterOf, type Away } from './loss-risk';
+import { lossRiskOf, waterOf, type LossRisk } from './loss-risk';
 import type { PlannedShot } from './plan';
-import type { PlaceFacts, TimedFlight } from './location-flights';
+import type { LocationPlan, TimedFlight } from './location-flights';
 
 export type ShotsById = ReadonlyMap<string, PlannedShot>;
 
@@ -17,7 +17,7 @@ export interface FlightLoad {
   readonly shares: boolean;
   readonly bytes: number;
   readonly recordedS: number;
-  readonly away: Away | null;
+  readonly away: LossRisk | null;
 }
 
 /** What a habit with cards comes to: most seconds in the air that exist nowhere else, and cards it takes. */
@@ -55,14 +55,14 @@ export const shotsIn = (flight: TimedFlight, shots: ShotsById): PlannedShot[] =>
   flight.stops.flatMap((s) => shots.get(s.shotId) ?? []);
 
 /** Where an aircraft would be gone with its card, by flight: its worst shot counts. */
-export const flightAway = (
+export const flightLossRisk = (
   { features, film }: Pick<FilmInput, 'features' | 'film'>,
   flight: TimedFlight,
   shots: ShotsById,
-): Away | null => {
+): LossRisk | null => {
   const wet = waterOf(features, flight.locationId);
   const all = shotsIn(flight, shots).map((s) =>
-    awayOf(s.facts, wet, flight.launch.at, film.preferences.awayM),
+    lossRiskOf(s.facts, wet, flight.launch.at, film.preferences.awayM),
   );
   return all.find((a) => a === 'water') ?? all.find((a) => a !== null) ?? null;
 };
@@ -71,7 +71,7 @@ interface Load {
   readonly bytes: number;
   readonly recordedS: number;
   readonly date: string;
-  readonly away: Away | null;
+  readonly away: LossRisk | null;
 }
 
 const policyCost = (policy: CardPolicy, loads: readonly Load[], cards: readonly Card[]): PolicyCost => {
@@ -86,7 +86,7 @@ const policyCost = (policy: CardPolicy, loads: readonly Load[], cards: readonly 
   const overBytes = loads.reduce((sum, l, i) => (on[i] === null ? sum + l.bytes : sum), 0);
   return {
     policy,
-    aboardS: mostAboard(
+    aboardS: maxUncopiedFootage(
       on,
       loads.map((l) => l.recordedS),
       loads.map((l) => l.date),
@@ -120,7 +120,7 @@ const uncopiedGB = ({ cardMoves }: Pick<Kit, 'cardMoves'>, card: Card | undefine
 };
 
 /** Cards of all flights of a film by its habit, memory of the aircraft where none has room, and what is at stake. */
-export const cardFacts = (input: FilmInput, places: readonly PlaceFacts[], shots: ShotsById): CardFacts => {
+export const cardFacts = (input: FilmInput, places: readonly LocationPlan[], shots: ShotsById): CardFacts => {
   const { cards } = input.kit;
   const dates = new Map(places.map((p) => [p.location.id, p.location.date]));
   const flights = places.flatMap((p) => p.flights).sort((a, b) => a.startMs - b.startMs);
@@ -130,7 +130,7 @@ export const cardFacts = (input: FilmInput, places: readonly PlaceFacts[], shots
       bytes: own.reduce((sum, s) => sum + s.facts.bytes, 0),
       recordedS: own.reduce((sum, s) => sum + s.facts.seconds.recordedS, 0),
       date: dates.get(f.locationId) ?? '',
-      away: flightAway(input, f, shots),
+      away: flightLossRisk(input, f, shots),
     };
   });
   // What is in no flight yet wants room as well: each as a flight of its own at the end.
@@ -152,7 +152,7 @@ export const cardFacts = (input: FilmInput, places: readonly PlaceFacts[], shots
     on[i] !== null &&
     (on.indexOf(on[i] ?? null) < i || cards.some((c, n) => n === on[i] && isUsed(c)));
   const internal = intoMemory(input.kit, flights, bytes, on);
-  const aboard = mostAboard(
+  const aboard = maxUncopiedFootage(
     on,
     loads.map((l) => l.recordedS),
     loads.map((l) => l.date),

@@ -4,7 +4,7 @@ import { distance, type Vec3 } from '../geometry';
 import { flyerOf, takesOf, windOf, type ShotFacts } from '../shot';
 import type { FilmPlan } from './plan';
 import { heaviestFilterKg } from '../payload';
-import type { PlaceFacts } from './location-flights';
+import type { LocationPlan } from './location-flights';
 import type { Film, Kit } from '../model';
 
 /** A moment of a flight: what is left, and what the way home from there would take. */
@@ -42,7 +42,7 @@ const STEPS_PER_TAKE = 10;
 
 /** A path thinned to a few places, from start to end. */
 const thinned = (facts: ShotFacts): Vec3[] => {
-  const samples = facts.flown?.samples ?? [];
+  const samples = facts.trajectory?.samples ?? [];
   return Array.from(
     { length: STEPS_PER_TAKE + 1 },
     (_, i) => samples[Math.round((i * (samples.length - 1)) / STEPS_PER_TAKE)]?.pose.at,
@@ -51,12 +51,12 @@ const thinned = (facts: ShotFacts): Vec3[] => {
 
 /** A shot as a row of stretches: set-up, each take along its path, what lies between takes. */
 const shotSpans = (facts: ShotFacts): Span[] => {
-  const { flown, energy, shot, seconds } = facts;
-  if (!flown || !energy) return [];
+  const { trajectory, energy, shot, seconds } = facts;
+  if (!trajectory || !energy) return [];
   const shotId = shot.id;
   const takes = takesOf(shot);
   const path = thinned(facts);
-  const [start, end] = [flown.start.at, flown.end.at];
+  const [start, end] = [trajectory.start.at, trajectory.end.at];
   const both = shot.takeStyle === 'there-and-back';
   const spans: Span[] = [
     {
@@ -141,7 +141,7 @@ export const energyCurve = (
   derived: FilmPlan,
   film: Film,
   kit: Pick<Kit, 'aircraft' | 'filters'>,
-  place: PlaceFacts,
+  place: LocationPlan,
   flight: Flight,
   ratedWh: number,
 ): EnergyCurve | null => {

@@ -8,7 +8,7 @@ import {
 } from '../exposure';
 import type { Kit } from '../model';
 import { sceneLight, type SceneLight } from '../light';
-import { type ShotFacts, conditionsOf, type LitPlace, exposureTask, type OnLens } from '../shot';
+import { type ShotFacts, conditionsOf, type LocationLight, exposureTask, type OnLens } from '../shot';
 
 /** A filter a flight may be flown with, set to one of its marks. */
 export interface Candidate extends OnLens {
@@ -17,7 +17,7 @@ export interface Candidate extends OnLens {
 }
 
 /** Which filters bear the light of a slate from its first second in the air to its last, and how well each sits. */
-export interface Bearing {
+export interface FilterFit {
   /** Regret of each filter by its key, stops; a filter that does not bear the light is not in it. */
   readonly fits: ReadonlyMap<string, number>;
   /** How badly the others miss it, stops of regret: what is taken where nothing bears the light. */
@@ -40,7 +40,7 @@ const sits = (span: ExposureSpan, ev: number, cleanStops: number): number => {
 };
 
 const MISS_REGRET = 7;
-const missedBy = (span: ExposureSpan, ev: number): number => Math.max(0, span.lowEv - ev, ev - span.highEv);
+const missBy = (span: ExposureSpan, ev: number): number => Math.max(0, span.lowEv - ev, ev - span.highEv);
 
 const BARE_LENS: Candidate = { filterId: null, stops: 0, cost: 0, key: 'bare' };
 const lists = new WeakMap<readonly FilterChoice[], readonly Candidate[]>();
@@ -67,13 +67,13 @@ const candidatesOf = (task: ExposureTask): readonly Candidate[] => {
 };
 
 /** What bears the light of a slate between two instants. */
-export const bearingOf = (
+export const filterFitOf = (
   facts: ShotFacts,
   kit: Pick<Kit, 'filters'>,
-  lit: LitPlace,
+  lit: LocationLight,
   fromMs: number,
   toMs: number,
-): Bearing => {
+): FilterFit => {
   const conditions = conditionsOf(lit, facts.shot);
   const scene = sceneLight(fromMs, conditions);
   const ends = [scene.ev100, sceneLight(toMs, conditions).ev100];
@@ -88,7 +88,7 @@ export const bearingOf = (
   if (span)
     for (const c of candidates) {
       if (!ends.every((ev) => spanHolds(span, ev, c.stops))) {
-        strays.set(c.key, c.cost + Math.max(...ends.map((ev) => missedBy(span, ev - c.stops))) * MISS_REGRET);
+        strays.set(c.key, c.cost + Math.max(...ends.map((ev) => missBy(span, ev - c.stops))) * MISS_REGRET);
         continue;
       }
       fits.set(c.key, c.cost + ends.reduce((sum, ev) => sum + sits(span, ev - c.stops, cleanStops), 0) / 2);
@@ -110,10 +110,10 @@ const shared = (a: ReadonlySet<string>, b: ReadonlySet<string>): Set<string> =>
   new Set([...a].filter((k) => b.has(k)));
 
 /** Keys a slate can live with: what bears its light, what was fixed, or anything where nothing does. */
-const wishes = (b: Bearing): ReadonlySet<string> =>
+const wishes = (b: FilterFit): ReadonlySet<string> =>
   new Set(b.fixed || b.fits.size === 0 ? b.candidates.map((c) => c.key) : b.fits.keys());
 
-const bestOf = (keys: ReadonlySet<string>, members: readonly Bearing[]): string | undefined => {
+const bestOf = (keys: ReadonlySet<string>, members: readonly FilterFit[]): string | undefined => {
   let [best, least] = ['', Infinity];
   for (const key of keys) {
     const total = members.reduce((sum, m) => sum + (m.fits.get(key) ?? m.strays.get(key) ?? 0), 0);
@@ -129,8 +129,8 @@ const bestOf = (keys: ReadonlySet<string>, members: readonly Bearing[]): string 
  * One filter for a whole flight, since none is changed in the air: slates in flight order are kept together as long as some
  * filter bears the light of all of them, which gives the fewest landings; among those filters the one that sits best is taken.
  */
-export const flightFilters = (bearings: readonly Bearing[]): FlightFilter[] => {
-  const parts: { keys: ReadonlySet<string>; members: Bearing[] }[] = [];
+export const flightFilters = (bearings: readonly FilterFit[]): FlightFilter[] => {
+  const parts: { keys: ReadonlySet<string>; members: FilterFit[] }[] = [];
   for (const bearing of bearings) {
     const own = wishes(bearing);
     const last = parts.at(-1);

@@ -9,17 +9,17 @@ export {
 export { type EnergyCurve, energyCurve } from './energy-curve';
 export { explainFlight, explainSupply } from './explain';
 export type { FlightChange } from './flight-change';
-export { type Bearing, bearingOf, type FlightFilter, flightFilters } from './flight-filters';
+export { type FilterFit, filterFitOf, type FlightFilter, flightFilters } from './flight-filters';
 export {
   costOf,
-  kitAlong,
+  kitOnLocation,
   lightEndMs,
   packsToFly,
   pinnedMs,
-  placeDay,
-  type PlaceDay,
-  type PlaceFacts,
-  placeFacts,
+  locationDay,
+  type LocationDay,
+  type LocationPlan,
+  locationPlan,
   type TimedFlight,
 } from './location-flights';
 export { editFlight, type Goal, letGo, moveFlight, moveShot } from './manual-edits';

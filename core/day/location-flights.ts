@@ -3,7 +3,7 @@ import {
   type FillResult,
   type Flight,
   type FlightRules,
-  type LaidFlight,
+  type DecidedFlight,
   type Launch,
   type PackSupply,
   type Recharge,
@@ -30,7 +30,7 @@ export interface TimedFlight extends Flight {
 }
 
 /** What is worked out for one location: its day's light, its flights, its window. */
-export interface PlaceFacts {
+export interface LocationPlan {
   readonly location: Location;
   readonly light: LightDay | null;
   readonly windowFromMs: number;
@@ -48,7 +48,7 @@ const comesAlong =
  * The kit without what is retired or stays at home on this film, its aircraft and packs with what logged flights have taught,
  * where the film learns. Aircraft stay: shots refer to them.
  */
-export const kitAlong = (kit: Kit, film: Film): Kit => {
+export const kitOnLocation = (kit: Kit, film: Film): Kit => {
   const comes = comesAlong(film);
   const { aircraft, packs } = film.preferences.learn
     ? learned(kit.aircraft, kit.packs, calibrationOf(kit))
@@ -83,14 +83,17 @@ const withoutSpare = (packs: readonly Pack[]): Pack[] =>
   });
 
 /** What the day at a place is bounded by; instants in UTC ms. */
-export interface PlaceDay {
+export interface LocationDay {
   readonly light: LightDay | null;
   readonly windowFromMs: number;
   readonly windowToMs: number;
 }
 
 /** Light and window of a location's day; no light when zone, date or coordinates are unusable. */
-export const placeDay = (location: Location, { preferences: p }: Pick<Film, 'preferences'>): PlaceDay => {
+export const locationDay = (
+  location: Location,
+  { preferences: p }: Pick<Film, 'preferences'>,
+): LocationDay => {
   const usable =
     isZone(location.zone) &&
     !Number.isNaN(Date.parse(`${location.date}T00:00:00Z`)) &&
@@ -120,7 +123,7 @@ export const placeDay = (location: Location, { preferences: p }: Pick<Film, 'pre
 };
 
 /** Seconds after the window opens at which the light a shot wants begins; 0 when it is there already or never comes in the window. */
-const wishFrom = (wish: LightWish, day: PlaceDay): number => {
+const wishFrom = (wish: LightWish, day: LocationDay): number => {
   if (!day.light) return 0;
   const reached =
     wish === 'lamps'
@@ -132,7 +135,7 @@ const wishFrom = (wish: LightWish, day: PlaceDay): number => {
 };
 
 /** Instant by which a shot should be done: while the light it wants lasts, else while the window is open. */
-export const lightEndMs = (day: PlaceDay, wants: LightWish): number => {
+export const lightEndMs = (day: LocationDay, wants: LightWish): number => {
   const ends =
     day.light?.windows
       .filter((w) => w.kind === wants && w.toMs > day.windowFromMs && w.fromMs < day.windowToMs)
@@ -141,13 +144,13 @@ export const lightEndMs = (day: PlaceDay, wants: LightWish): number => {
 };
 
 /** Instant a clock face stands for in a place's window: past midnight where the window is. */
-export const pinnedMs = (clock: string, location: Location, day: PlaceDay): number => {
+export const pinnedMs = (clock: string, location: Location, day: LocationDay): number => {
   const ms = localToUtc(location.date, minutesOf(clock), location.zone);
   return ms < day.windowFromMs && ms + DAY_MS <= day.windowToMs ? ms + DAY_MS : ms;
 };
 
 /** Seconds after the window opens before which a shot is not flown: for its light, or because a person wants it so. */
-const notBefore = (shot: Shot, location: Location, day: PlaceDay): number => {
+const notBefore = (shot: Shot, location: Location, day: LocationDay): number => {
   const pinned =
     shot.notBefore === null ? 0 : (pinnedMs(shot.notBefore, location, day) - day.windowFromMs) / 1000;
   return Math.max(wishFrom(shot.wants, day), Number.isFinite(pinned) ? pinned : 0);
@@ -157,7 +160,7 @@ const notBefore = (shot: Shot, location: Location, day: PlaceDay): number => {
 export const costOf = (
   facts: ShotFacts,
   location: Location,
-  day: PlaceDay,
+  day: LocationDay,
   launch: Launch,
 ): ShotCost | null =>
   facts.energy && facts.aircraft && !facts.aircraft.retired
@@ -183,14 +186,14 @@ const timed = (flights: readonly Flight[], location: Location, fromMs: number): 
   }));
 
 /** What a place is flown with and from, and what was decided about it. */
-export interface PlaceParts {
+export interface LocationPlanParts {
   readonly location: Location;
   readonly film: Film;
   readonly kit: Kit;
   readonly shots: readonly ShotFacts[];
   readonly packs: readonly PackSupply[];
   readonly recharge: Recharge | null;
-  readonly day: PlaceDay;
+  readonly day: LocationDay;
   /** Seconds after the window opens at which one is there and ready. */
   readonly readyS: number;
   /** Flights laid down for it, in order. */
@@ -202,14 +205,14 @@ export interface PlaceParts {
   readonly launchFor: (shot: Pick<Shot, 'launchId'>) => Launch;
 }
 
-const breaksOf = (location: Location, day: PlaceDay): FlightRules['breaks'] =>
+const breaksOf = (location: Location, day: LocationDay): FlightRules['breaks'] =>
   location.breaks.map(({ from, minutes }) => {
     const fromS = (pinnedMs(from, location, day) - day.windowFromMs) / 1000;
     return { fromS, toS: fromS + minutes * 60 };
   });
 
 /** Flights as they were laid down, with what is left of them to fly: a shot is flown once, by the aircraft it asks for. */
-const laidFlights = (parts: PlaceParts, costs: ReadonlyMap<string, ShotCost>): LaidFlight[] => {
+const decidedFlights = (parts: LocationPlanParts, costs: ReadonlyMap<string, ShotCost>): DecidedFlight[] => {
   const taken = new Set<string>();
   return parts.laid.map((f) => {
     const stops = f.stops.flatMap(({ shotId, pinned }) => {
@@ -235,7 +238,7 @@ const laidFlights = (parts: PlaceParts, costs: ReadonlyMap<string, ShotCost>): L
 };
 
 /** Flights of a location: those laid down, then shots in list order put on the packs at hand, timed from the start of its window. */
-export const placeFacts = (parts: PlaceParts): PlaceFacts => {
+export const locationPlan = (parts: LocationPlanParts): LocationPlan => {
   const { location, film, kit, shots, packs, recharge, day, readyS, launchFor } = parts;
   const flyers = new Map(
     kit.aircraft.map((a) => [a.id, flyerOf(a, location, film, heaviestFilterKg(kit.filters, a.id, null))]),
@@ -260,7 +263,7 @@ export const placeFacts = (parts: PlaceParts): PlaceFacts => {
       return cost ? [[f.shot.id, cost] as const] : [];
     }),
   );
-  const laid = parts.laid.length > 0 ? laidFlights(parts, costs) : [];
+  const laid = parts.laid.length > 0 ? decidedFlights(parts, costs) : [];
   const inFlights = new Set(laid.flatMap((f) => f.stops.map((s) => s.cost.shotId)));
   const loose = [...costs.values()].filter((c) => !inFlights.has(c.shotId));
   const fill = fillFlights(loose, packs, suppliesOf(kit.packs, location, film, true), rules, laid, recharge);

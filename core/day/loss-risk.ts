@@ -3,7 +3,7 @@ import { spotsOf } from '../site';
 import type { Feature } from '../model';
 import type { ShotFacts } from '../shot';
 
-export type Away = 'water' | 'far';
+export type LossRisk = 'water' | 'far';
 
 const known = new WeakMap<
   ShotFacts,
@@ -12,7 +12,7 @@ const known = new WeakMap<
     readonly x: number;
     readonly y: number;
     readonly awayM: number;
-    readonly away: Away | null;
+    readonly away: LossRisk | null;
   }
 >();
 
@@ -27,12 +27,12 @@ const sameList = (a: readonly Feature[], b: readonly Feature[]): boolean =>
  * Whether a shot is flown where an aircraft that comes down is gone with its card: over water, or far from who launched it.
  * @param awayM distance over the ground from which it is far, m
  */
-export const awayOf = (
+export const lossRiskOf = (
   facts: ShotFacts,
   wet: readonly Feature[],
   launch: Vec3,
   awayM: number,
-): Away | null => {
+): LossRisk | null => {
   const before = known.get(facts);
   if (
     before &&
@@ -42,7 +42,7 @@ export const awayOf = (
     sameList(before.wet, wet)
   )
     return before.away;
-  const spots = facts.flown?.samples.map((s) => s.pose.at) ?? [];
+  const spots = facts.trajectory?.samples.map((s) => s.pose.at) ?? [];
   const rings = spots.length > 0 ? wet.map(spotsOf) : [];
   const away = rings.some((r) => spots.some((p) => inRing(r, p.x, p.y)))
     ? 'water'

@@ -1,8 +1,8 @@
 import type { Unfit } from '../budget';
 import type { ChargeRun } from '../charge';
-import type { Hands, ShotLight, ShotFacts } from '../shot';
+import type { PilotSkill, ShotLight, ShotFacts } from '../shot';
 import type { FlightFilter } from './flight-filters';
-import type { PlaceFacts } from './location-flights';
+import type { LocationPlan } from './location-flights';
 
 /** A shot with its costs, its light and its flight. */
 export interface PlannedShot {
@@ -14,7 +14,7 @@ export interface PlannedShot {
   readonly filter: FlightFilter | null;
   readonly unfit: Unfit | null;
   /** What the film's pilot brings to it. */
-  readonly hands: Hands | null;
+  readonly hands: PilotSkill | null;
   readonly flightIndex: number | null;
   /** Recorded by a logged flight. */
   readonly done: boolean;
@@ -25,7 +25,7 @@ export interface FilmPlan<S extends PlannedShot = PlannedShot> {
   readonly shots: ReadonlyMap<string, S>;
   /** Ids of the shots in list order. */
   readonly order: readonly string[];
-  readonly places: ReadonlyMap<string, PlaceFacts>;
+  readonly places: ReadonlyMap<string, LocationPlan>;
   /** Packs on chargers between flights, by date. */
   readonly charges: ReadonlyMap<string, readonly ChargeRun[]>;
   /** Shots that are recorded. */

@@ -1,5 +1,5 @@
 import { windVectors, type Wind } from '../air';
-import type { FlownMove } from '../moves';
+import type { Trajectory } from '../moves';
 import { flatLength } from '../geometry';
 import type { PowerModel } from './power';
 
@@ -23,7 +23,7 @@ const simpson = (i: number, last: number): number => (i === 0 || i === last ? 1 
  * Energy of a flown move both ways: power at the airspeed and climb of each sample, in the wind at its height, integrated
  * over time by Simpson's rule.
  */
-export const pathEnergy = (move: FlownMove, power: PowerModel, wind: Wind): BothWays => {
+export const pathEnergy = (move: Trajectory, power: PowerModel, wind: Wind): BothWays => {
   const { samples, totalS } = move;
   const last = samples.length - 1;
   const windAt = windVectors(wind);

@@ -1,30 +1,30 @@
 import type { Aircraft, Kit, FilmInput, FlightPlan, Location, Shot, Subject } from '../model';
 import { groupBy, inOrder, KeyedMemo } from '../units';
-import { type Warning, placeWarnings, shotWarnings } from '../warnings';
-import { budgetOf, type BudgetFacts } from './totals';
+import { type Warning, locationWarnings, shotWarnings } from '../warnings';
+import { totalsOf, type FilmTotals } from './totals';
 import type { DerivedShot } from './derived';
 import {
   type FilmPlan,
   endOfFlown,
   loggedOn,
   PackDay,
-  bearingOf,
+  filterFitOf,
   flightFilters,
-  type Bearing,
+  type FilterFit,
   type FlightFilter,
-  kitAlong,
-  placeDay,
-  placeFacts,
+  kitOnLocation,
+  locationDay,
+  locationPlan,
   packsToFly,
-  type PlaceDay,
-  type PlaceFacts,
+  type LocationDay,
+  type LocationPlan,
 } from '../day';
 import {
-  handsOf,
-  type Hands,
+  pilotSkillOf,
+  type PilotSkill,
   readingsOf,
   shotLight,
-  type LitPlace,
+  type LocationLight,
   type ShotLight,
   shotFacts,
   type ShotFacts,
@@ -33,8 +33,8 @@ import { launchOf } from '../location';
 import { heaviestFilterKg } from '../payload';
 
 export interface DerivedFilm extends FilmPlan<DerivedShot> {
-  readonly placeWarnings: ReadonlyMap<string, readonly Warning[]>;
-  readonly budget: BudgetFacts;
+  readonly locationWarnings: ReadonlyMap<string, readonly Warning[]>;
+  readonly budget: FilmTotals;
 }
 
 const byId = <T extends { readonly id: string }>(list: readonly T[], id: string | null): T | null =>
@@ -68,16 +68,16 @@ const stepped = (utcMs: number): number => Math.ceil(utcMs / LIGHT_STEP_MS) * LI
  * Works a film out: everything on screen follows from this. Keep one and feed it each new state; what did not change is
  * remembered by the identity of its parts, so a slider recomputes one shot and the sums above it.
  */
-export class FilmReckoner {
+export class FilmDeriver {
   private readonly kits = new KeyedMemo<Kit>();
   private readonly facts = new KeyedMemo<ShotFacts>();
   private readonly lights = new KeyedMemo<ShotLight>();
-  private readonly bearings = new KeyedMemo<Bearing>();
-  private readonly lit = new KeyedMemo<LitPlace | null>();
+  private readonly bearings = new KeyedMemo<FilterFit>();
+  private readonly lit = new KeyedMemo<LocationLight | null>();
   private readonly filters = new KeyedMemo<FlightFilter>();
-  private readonly days = new KeyedMemo<PlaceDay>();
+  private readonly days = new KeyedMemo<LocationDay>();
   private readonly warned = new KeyedMemo<readonly Warning[]>();
-  private readonly hands = new KeyedMemo<Hands | null>();
+  private readonly hands = new KeyedMemo<PilotSkill | null>();
   private readonly whole = new KeyedMemo<DerivedShot>();
 
   derive(whole: FilmInput): DerivedFilm {
@@ -114,13 +114,13 @@ export class FilmReckoner {
       places,
       charges,
       done,
-      placeWarnings: new Map(
+      locationWarnings: new Map(
         locations.map((l) => {
           const place = places.get(l.id);
-          return [l.id, place ? placeWarnings(place, shots.get(l.id) ?? []) : []];
+          return [l.id, place ? locationWarnings(place, shots.get(l.id) ?? []) : []];
         }),
       ),
-      budget: budgetOf(
+      budget: totalsOf(
         input,
         locations.map((l) => places.get(l.id)).filter((p) => p !== undefined),
         derived,
@@ -129,7 +129,7 @@ export class FilmReckoner {
   }
 
   /** The flights of every place and nothing else: what a move of a slate is judged by while it is still in the hand. */
-  flights(whole: FilmInput): ReadonlyMap<string, PlaceFacts> {
+  flights(whole: FilmInput): ReadonlyMap<string, LocationPlan> {
     const input = this.along(whole);
     const locations = inOrder(input.locations);
     return toEnd(this.placesOf(input, locations, toEnd(this.shotsOf(input, locations)))).places;
@@ -156,7 +156,7 @@ export class FilmReckoner {
     const light = this.lightOf(
       input,
       facts,
-      this.litPlace(input, place),
+      this.locationLight(input, place),
       place,
       known.flightIndex ?? -1,
       known.filter,
@@ -168,7 +168,7 @@ export class FilmReckoner {
     return {
       ...whole,
       kit: this.kits.get('kit', [whole.kit, whole.film.leftHome, whole.film.preferences.learn], () =>
-        kitAlong(whole.kit, whole.film),
+        kitOnLocation(whole.kit, whole.film),
       ),
     };
   }
@@ -224,7 +224,7 @@ export class FilmReckoner {
     const laid = groupBy(inOrder(input.flights.filter((f) => !flownPlans.has(f.id))), (f) => f.locationId);
     const dates = locations.map((l) => l.date).sort();
     const days = new Map<string, { packs: PackDay; readyMs: number }>();
-    const places = new Map<string, PlaceFacts>();
+    const places = new Map<string, LocationPlan>();
     for (const location of locations) {
       const day = this.days.get(
         location.id,
@@ -237,7 +237,7 @@ export class FilmReckoner {
           location.windowEnd,
           ...definitions,
         ],
-        () => placeDay(location, film),
+        () => locationDay(location, film),
       );
       let today = days.get(location.date);
       const travelMs = today ? location.travelMin * 60_000 : 0;
@@ -255,7 +255,7 @@ export class FilmReckoner {
       }
       const fromMs = Number.isFinite(day.windowFromMs) ? day.windowFromMs : 0;
       const readyMs = Math.max(fromMs, today.readyMs + travelMs);
-      const place = placeFacts({
+      const place = locationPlan({
         location,
         film,
         kit,
@@ -285,12 +285,12 @@ export class FilmReckoner {
   private *lightsOf(
     input: FilmInput,
     shots: readonly ShotFacts[],
-    place: PlaceFacts | undefined,
+    place: LocationPlan | undefined,
     done: ReadonlySet<string>,
     into: Map<string, DerivedShot>,
   ): Generator<undefined, void> {
     if (!place) return;
-    const lit = this.litPlace(input, place);
+    const lit = this.locationLight(input, place);
     const flightOf = new Map(place.flights.flatMap((f, i) => f.stops.map((s) => [s.shotId, i] as const)));
     const unfitOf = new Map(place.fill.unfit.map((u) => [u.shotId, u]));
     const filters = lit ? this.filtersOf(input, shots, place, lit) : new Map<string, FlightFilter>();
@@ -319,7 +319,7 @@ export class FilmReckoner {
     }
   }
 
-  private litPlace(input: FilmInput, { location, light }: PlaceFacts): LitPlace | null {
+  private locationLight(input: FilmInput, { location, light }: LocationPlan): LocationLight | null {
     if (!light) return null;
     return this.lit.get(location.id, [location, light, input.readings], () => ({
       location,
@@ -332,8 +332,8 @@ export class FilmReckoner {
   private filtersOf(
     input: FilmInput,
     shots: readonly ShotFacts[],
-    place: PlaceFacts,
-    lit: LitPlace,
+    place: LocationPlan,
+    lit: LocationLight,
   ): Map<string, FlightFilter> {
     const byShot = new Map(shots.map((f) => [f.shot.id, f]));
     const chosen = new Map<string, FlightFilter>();
@@ -346,7 +346,7 @@ export class FilmReckoner {
         const fromMs = stepped(flight.shotMs[facts.shot.id] ?? flight.startMs);
         const toMs = stepped(fromMs + airS * 1000);
         return this.bearings.get(facts.shot.id, [facts, input.kit.filters, lit, fromMs, toMs], () =>
-          bearingOf(facts, input.kit, lit, fromMs, toMs),
+          filterFitOf(facts, input.kit, lit, fromMs, toMs),
         );
       });
       flightFilters(bearings).forEach((filter, i) => {
@@ -364,8 +364,8 @@ export class FilmReckoner {
   private lightOf(
     input: FilmInput,
     facts: ShotFacts,
-    lit: LitPlace | null,
-    place: PlaceFacts,
+    lit: LocationLight | null,
+    place: LocationPlan,
     index: number,
     filter: FlightFilter | null,
   ): ShotLight | null {
@@ -383,11 +383,15 @@ export class FilmReckoner {
     );
   }
 
-  private assemble(kit: Kit, parts: Omit<DerivedShot, 'hands' | 'warnings'>, place: PlaceFacts): DerivedShot {
+  private assemble(
+    kit: Kit,
+    parts: Omit<DerivedShot, 'hands' | 'warnings'>,
+    place: LocationPlan,
+  ): DerivedShot {
     const { number, facts, light, filter, unfit, flightIndex, done } = parts;
     const { id } = facts.shot;
     const shortWh = unfit?.shortWh ?? 0;
-    const hands = this.hands.get(id, [facts, kit.pilots, kit.practice], () => handsOf(facts, kit));
+    const hands = this.hands.get(id, [facts, kit.pilots, kit.practice], () => pilotSkillOf(facts, kit));
     const warnings = this.warned.get(
       id,
       [facts, light, filter, hands, unfit?.reason, shortWh, place.windowToMs, place.light],
@@ -402,4 +406,4 @@ export class FilmReckoner {
 }
 
 /** Works a film out once, remembering nothing. */
-export const deriveFilm = (input: FilmInput): DerivedFilm => new FilmReckoner().derive(input);
+export const deriveFilm = (input: FilmInput): DerivedFilm => new FilmDeriver().derive(input);

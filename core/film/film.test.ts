@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { fillFlights, type FlightRules, type PackSupply, type ShotCost } from '../budget';
 import { powerModel } from '../energy';
 import { NOTHING_ADDED } from '../moves';
-import { deriveFilm, FilmReckoner } from './derive';
+import { deriveFilm, FilmDeriver } from './derive';
 import { explain } from '../shot';
 import { FIGURES } from '../shot/figures';
 import type { FilmInput, Shot } from '../model';
@@ -93,7 +93,7 @@ describe('a derived film', () => {
         fc.integer({ min: 1, max: 6 }),
         fc.constantFrom(1, 1.5, 2),
         (i, takes, zoom) => {
-          const reckoner = new FilmReckoner();
+          const reckoner = new FilmDeriver();
           const before = reckoner.derive(film);
           const input: FilmInput = {
             ...film,
@@ -109,7 +109,7 @@ describe('a derived film', () => {
       ),
       { numRuns: 30 },
     );
-    const reckoner = new FilmReckoner();
+    const reckoner = new FilmDeriver();
     const before = reckoner.derive(film);
     for (const id of before.order) expect(reckoner.shot(film, before, id)).toBe(before.shots.get(id));
     expect(reckoner.shot(film, before, 'nobody')).toBeNull();
@@ -119,7 +119,7 @@ describe('a derived film', () => {
   });
 
   it('gives the same answer remembered as worked out afresh, whatever changes', () => {
-    const reckoner = new FilmReckoner();
+    const reckoner = new FilmDeriver();
     reckoner.derive(film);
     fc.assert(
       fc.property(
@@ -148,7 +148,7 @@ describe('a derived film', () => {
   });
 
   it('recomputes one shot when one shot changes', () => {
-    const reckoner = new FilmReckoner();
+    const reckoner = new FilmDeriver();
     const before = reckoner.derive(film);
     const last = film.shots.at(-1)!;
     const after = reckoner.derive({
@@ -244,7 +244,7 @@ describe('a derived film', () => {
     const odd = (change: object) =>
       deriveFilm({ ...film, locations: film.locations.map((l, i) => (i === 0 ? { ...l, ...change } : l)) });
     const codes = (change: object): string[] =>
-      [...odd(change).placeWarnings.values()].flat().map((w) => w.code);
+      [...odd(change).locationWarnings.values()].flat().map((w) => w.code);
     expect(codes({ zone: 'Nowhere/Land' })).toContain('place.zone');
     expect(
       codes({ latitude: 78.2, longitude: 15.6, zone: 'Arctic/Longyearbyen', date: '2027-06-20' }),

@@ -1,3 +1,3 @@
-export { type DerivedFilm, FilmReckoner } from './derive';
+export { type DerivedFilm, FilmDeriver } from './derive';
 export type { DerivedShot } from './derived';
-export type { BudgetFacts } from './totals';
+export type { FilmTotals } from './totals';

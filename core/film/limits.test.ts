@@ -177,7 +177,7 @@ describe('what cannot be', () => {
     const laid = taken(film, layDown(film, deriveFilm(film), place, newId).changes);
     const packId = laid.flights[0]!.packId!;
     const gone = deriveFilm({ ...laid, film: { ...laid.film, leftHome: [packId] } });
-    expect(gone.placeWarnings.get(place)!.find((w) => w.code === 'flight.over')?.say).toContain(
+    expect(gone.locationWarnings.get(place)!.find((w) => w.code === 'flight.over')?.say).toContain(
       'has no pack',
     );
     const other = film.kit.aircraft[1]!.id;

@@ -128,10 +128,10 @@ describe('what is recorded', () => {
       takes: 1,
     });
     const frames = Math.round(facts.segments[0]!.timelineS * film.film.timelineFps);
-    expect(facts.flown!.frames!.count).toBe(frames);
+    expect(facts.trajectory!.frames!.count).toBe(frames);
     expect(facts.bytes).toBeCloseTo(frames * facts.camera!.stillMB * 1e6, 0);
     expect(facts.seconds.recordedS).toBe(0);
-    expect(facts.flown!.totalS).toBeCloseTo(frames - 1, 6);
+    expect(facts.trajectory!.totalS).toBeCloseTo(frames - 1, 6);
   });
   it('the pilot in the shot walks there and back, take by take, while it records', () => {
     const [without, walked] = [withShot({ walkS: null }).facts, withShot({ walkS: 20 }).facts];
@@ -345,7 +345,7 @@ describe('a move as it is looked at', () => {
   it('starts and ends as it is flown, and its moments lie between their neighbours', () => {
     for (const shot of deriveFilm(film).shots.values()) {
       const track = trackOf(shot)!;
-      const flown = shot.facts.flown!;
+      const flown = shot.facts.trajectory!;
       expect(track.totalS).toBeCloseTo(flown.totalS, 6);
       expect(track.samples[0]!.pose).toEqual(flown.start);
       expect(momentAt(track, -5).pose.at).toEqual(flown.start.at);
@@ -366,12 +366,12 @@ describe('a move as it is looked at', () => {
     const train = [...derived.shots.values()].find(
       (s) => s.facts.subject?.speedMs === 4 && s.facts.move?.kind === 'part-orbit',
     )!;
-    expect(distance(subjectAt(train.facts, train.facts.flown!.totalS / 2), train.facts.aim.aim)).toBeLessThan(
-      1e-9,
-    );
     expect(
-      distance(subjectAt(train.facts, 0), subjectAt(train.facts, train.facts.flown!.totalS)),
-    ).toBeCloseTo(4 * train.facts.flown!.totalS, 6);
+      distance(subjectAt(train.facts, train.facts.trajectory!.totalS / 2), train.facts.aim.aim),
+    ).toBeLessThan(1e-9);
+    expect(
+      distance(subjectAt(train.facts, 0), subjectAt(train.facts, train.facts.trajectory!.totalS)),
+    ).toBeCloseTo(4 * train.facts.trajectory!.totalS, 6);
     const along = withShot({
       subjectId: train.facts.subject!.id,
       move: {
@@ -405,7 +405,7 @@ describe('every move in a film', () => {
           locked: [],
         },
       });
-      if (derived.facts.flown) expect(derived.facts.energy!.totalWh).toBeGreaterThan(0);
+      if (derived.facts.trajectory) expect(derived.facts.energy!.totalWh).toBeGreaterThan(0);
       else expect(derived.facts.noPath).toMatch(/^[A-Z].*\.$/);
       expect(layoutOf(derived.facts).wantedS).toBe(derived.facts.wantedS);
     },

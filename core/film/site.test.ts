@@ -8,7 +8,7 @@ import { vec } from '../geometry';
 import { deriveFilm } from './derive';
 import { flyLayout, layoutOf, type ShotParts, frameOnGround, shadowsOf, subjectAt } from '../shot';
 import { homeWay, sceneOf, sideOf, siteShot, suggestLaunches, type Scene } from '../location';
-import { siteOfPlace, siteWarnings } from '../warnings';
+import { locationSiteWarnings, siteWarnings } from '../warnings';
 import { numberIn } from '../testing/numbers';
 
 let film: FilmInput;
@@ -241,7 +241,7 @@ describe('zones and lost signals', () => {
     );
   });
   it('a launch point in a no-fly area or under trees is told of the place', () => {
-    const told = siteOfPlace(
+    const told = locationSiteWarnings(
       sceneWith([
         thing('no-fly', [
           [-5, -5],
@@ -283,7 +283,7 @@ describe('ground', () => {
     const shot = [...deriveFilm(input).shots.values()].find(
       (s) => s.facts.shot.title === 'Along the parapet',
     );
-    expect(shot?.facts.flown?.highestM).toBeLessThan(70);
+    expect(shot?.facts.trajectory?.highestM).toBeLessThan(70);
     expect(shot?.warnings.map((w) => w.code)).toContain('move.ceiling');
     expect(
       [...deriveFilm(film).shots.values()]
@@ -442,7 +442,7 @@ it('a subject on a drawn way goes along it at its speed and waits at its end', (
   const facts = {
     subject,
     aim: { aim: vec(70, 90, 1), heightM: 3, widthM: 9, headingDeg: 90, speedMs: 2 },
-    flown: { totalS: 20 } as never,
+    trajectory: { totalS: 20 } as never,
     direction: 'around' as const,
   };
   expect(subjectAt(facts, 10)).toMatchObject({ x: 70, y: 90 });

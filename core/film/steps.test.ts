@@ -1,7 +1,7 @@
 import { demoFilm } from '@demo';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { deriveFilm, FilmReckoner, type DerivedFilm } from './derive';
+import { deriveFilm, FilmDeriver, type DerivedFilm } from './derive';
 import type { FilmInput, Shot } from '../model';
 import { numberIn } from '../testing/numbers';
 
@@ -45,7 +45,7 @@ describe('a film worked out in steps', () => {
           { minLength: 1, maxLength: 4 },
         ),
         (edits) => {
-          const reckoner = new FilmReckoner();
+          const reckoner = new FilmDeriver();
           let [input, whole] = [film, reckoner.derive(film)];
           for (const { at, speedMs, pause } of edits) {
             const begun = changed(input, at, speedMs);

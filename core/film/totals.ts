@@ -1,11 +1,11 @@
 import type { CardFill } from '../cards';
 import { type Warning, filmWarnings } from '../warnings';
-import { cardFacts, type CardFacts, type PlaceFacts, type TimedFlight } from '../day';
+import { cardFacts, type CardFacts, type LocationPlan, type TimedFlight } from '../day';
 import type { DerivedShot } from './derived';
 import type { FilmInput } from '../model';
 
 /** Sums over the film: what is asked of packs and cards, and whether they are enough. */
-export interface BudgetFacts {
+export interface FilmTotals {
   readonly airborneS: number;
   readonly usedWh: number;
   readonly recordedS: number;
@@ -28,10 +28,10 @@ export interface BudgetFacts {
 const timeline = (shots: ReadonlyMap<string, DerivedShot>): number =>
   [...shots.values()].reduce((sum, s) => sum + s.facts.segments.reduce((a, b) => a + b.timelineS, 0), 0);
 
-const dates = (places: readonly PlaceFacts[]): string[] => [...new Set(places.map((p) => p.location.date))];
+const dates = (places: readonly LocationPlan[]): string[] => [...new Set(places.map((p) => p.location.date))];
 
 /** Packs used and spare on the day that uses most of them. */
-const packCount = (input: FilmInput, places: readonly PlaceFacts[]) => {
+const packCount = (input: FilmInput, places: readonly LocationPlan[]) => {
   const perDay = dates(places).map(
     (date) =>
       new Set(places.filter((p) => p.location.date === date).flatMap((p) => p.flights.map((f) => f.packId)))
@@ -42,11 +42,11 @@ const packCount = (input: FilmInput, places: readonly PlaceFacts[]) => {
 };
 
 /** Sums the places of a film into its budget. */
-export const budgetOf = (
+export const totalsOf = (
   input: FilmInput,
-  places: readonly PlaceFacts[],
+  places: readonly LocationPlan[],
   shots: ReadonlyMap<string, DerivedShot>,
-): BudgetFacts => {
+): FilmTotals => {
   const flights: TimedFlight[] = places.flatMap((p) => [...p.flights]);
   const unfit = places.flatMap((p) => p.fill.unfit);
   const cards = cardFacts(input, places, shots);
@@ -57,7 +57,7 @@ export const budgetOf = (
   return {
     airborneS: flights.reduce((total, f) => total + f.seconds, 0),
     usedWh: flights.reduce((total, f) => total + f.usedWh, 0),
-    recordedS: sum((s) => (s.facts.flown ? s.facts.seconds.recordedS : 0)),
+    recordedS: sum((s) => (s.facts.trajectory ? s.facts.seconds.recordedS : 0)),
     bytes: sum((s) => s.facts.bytes),
     cardRoomBytes: fills.reduce((total, f) => total + f.roomBytes, 0),
     cardOverBytes: overBytes,

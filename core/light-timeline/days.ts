@@ -1,5 +1,5 @@
 import { moonAt, moonPhase, sunAt, type LightDay, type MoonPhase } from '../light';
-import { placeDay } from '../day';
+import { locationDay } from '../day';
 import type { Film, Location } from '../model';
 import type { LightJob } from './job';
 import { sunMinutes, wishedIn } from './window';
@@ -34,7 +34,7 @@ export const weighDates = (
 ): DateWeighed[] =>
   Array.from({ length: count }, (_, i) => {
     const at = { ...location, date: later(location.date, i) };
-    const { light, windowFromMs, windowToMs } = placeDay(at, film);
+    const { light, windowFromMs, windowToMs } = locationDay(at, film);
     if (!light) return [];
     const lit = { location: at, day: light, readings: [] };
     const sky = sunMinutes(lit, windowFromMs, windowToMs);

@@ -1,7 +1,7 @@
 import { exposureSpan, filterStops, spanHolds } from '../exposure';
 import type { Kit } from '../model';
 import { sceneLight } from '../light';
-import { conditionsOf, exposureTask, filtersFor, type LitPlace, type ShotFacts } from '../shot';
+import { conditionsOf, exposureTask, filtersFor, type LocationLight, type ShotFacts } from '../shot';
 
 /** Minutes of an hour in which a filter, or the bare lens, keeps a slate within its exposure. */
 export interface FilterHour {
@@ -25,7 +25,7 @@ const MINUTE_MS = 60_000;
 export const filterHours = (
   facts: ShotFacts,
   kit: Kit,
-  lit: LitPlace,
+  lit: LocationLight,
   startMs: number,
   cleanStops: number,
 ): { readonly ev100: number; readonly endEv100: number; readonly filters: readonly FilterHour[] } => {

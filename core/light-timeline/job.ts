@@ -33,14 +33,14 @@ const reversedLooks = ({ facts, light }: PlannedShot): Look[] | null => {
   if (!light?.sunInLens || !facts.move?.reversible) return null;
   const move = { ...facts.shot.move, reversed: !facts.shot.move.reversed };
   const parts = { ...facts, shot: { ...facts.shot, move } };
-  const flown = flyLayout(layoutOf(parts), parts);
-  return flown.ok ? looksOf({ flown: flown.value }) : null;
+  const trajectory = flyLayout(layoutOf(parts), parts);
+  return trajectory.ok ? looksOf({ trajectory: trajectory.value }) : null;
 };
 
 /** What is sent of a slate; null where its light is not known. */
 export const lightJob = (shot: PlannedShot, kit: Pick<Kit, 'filters'>): LightJob | null => {
   const { facts, light, filter } = shot;
-  if (!light || !facts.flown) return null;
+  if (!light || !facts.trajectory) return null;
   const looks = looksOf(facts);
   const { offsetStops, surface, lit, notBefore, move } = facts.shot;
   return {
@@ -56,7 +56,7 @@ export const lightJob = (shot: PlannedShot, kit: Pick<Kit, 'filters'>): LightJob
     verticalFovDeg: facts.fov.verticalDeg,
     task: exposureTask(facts, kit, light.scene, light.sun.altitudeDeg, filter ?? undefined),
     reversedLooks: reversedLooks(shot),
-    steep: facts.flown.samples.filter((s) => s.pose.tiltDeg < STEEP_DEG).map((s) => s.pose),
+    steep: facts.trajectory.samples.filter((s) => s.pose.tiltDeg < STEEP_DEG).map((s) => s.pose),
     spanM: facts.aircraft?.spanM ?? 0.3,
   };
 };

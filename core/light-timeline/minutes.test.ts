@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { clockText, localToUtc, minutesOf } from '../time';
 import { bestDate, weighDates } from './days';
-import { conditionsOf, readingsOf, type LitPlace } from '../shot';
+import { conditionsOf, readingsOf, type LocationLight } from '../shot';
 import { deriveFilm } from '../film/derive';
-import { flightFilters, type Bearing } from '../day';
-import { lightWarnings, placeLightWarnings, type Warning } from '../warnings';
+import { flightFilters, type FilterFit } from '../day';
+import { lightWarnings, locationLightWarnings, type Warning } from '../warnings';
 import { marksOf, type FilmInput, type Location, type Shot } from '../model';
 import type { DerivedFilm } from '../film';
 import { exposurePlan } from './plan';
@@ -28,7 +28,7 @@ const withPlace = (name: RegExp, change: Partial<Location>, input = film): FilmI
 });
 const shotOf = (derived: DerivedFilm, title: string) =>
   [...derived.shots.values()].find((s) => s.facts.shot.title === title)!;
-const litOf = (input: FilmInput, derived: DerivedFilm, locationId: string): LitPlace => {
+const litOf = (input: FilmInput, derived: DerivedFilm, locationId: string): LocationLight => {
   const p = derived.places.get(locationId)!;
   return { location: p.location, day: p.light!, readings: readingsOf(p.location, p.light!, input.readings) };
 };
@@ -85,7 +85,7 @@ describe('one filter for a flight', () => {
     }),
     { minLength: 1, maxLength: 7 },
   );
-  const made = (list: readonly { keys: string[]; costs: number[] }[]): Bearing[] =>
+  const made = (list: readonly { keys: string[]; costs: number[] }[]): FilterFit[] =>
     list.map(
       ({ keys, costs }) =>
         ({
@@ -93,7 +93,7 @@ describe('one filter for a flight', () => {
           fits: new Map(keys.map((k, i) => [k, costs[i] ?? 0])),
           candidates: ['a', 'b', 'c', 'd'].map((k) => ({ filterId: k, stops: 1, cost: 0, key: k })),
           fixed: false,
-        }) as unknown as Bearing,
+        }) as unknown as FilterFit,
     );
   it('lands as seldom as any choice of filters would', () => {
     fc.assert(
@@ -268,7 +268,7 @@ describe('places and their light', () => {
   const told = (input: FilmInput, name: RegExp): Warning[] => {
     const d = deriveFilm(input);
     const p = [...d.places.values()].find((x) => name.test(x.location.name))!;
-    return placeLightWarnings(
+    return locationLightWarnings(
       p,
       [...d.shots.values()].filter((s) => s.facts.location.id === p.location.id).map((s) => s.facts.shot),
       input.readings,
@@ -320,7 +320,7 @@ describe('places and their light', () => {
   });
   it('clock and coordinates that do not belong together are told', () => {
     const all = (zone: string): string[] =>
-      codes([...deriveFilm(withPlace(/viaduct/, { zone })).placeWarnings.values()].flat());
+      codes([...deriveFilm(withPlace(/viaduct/, { zone })).locationWarnings.values()].flat());
     expect(all('Asia/Tokyo')).toContain('place.zone-apart');
     for (const zone of ['Europe/Madrid', 'Europe/Lisbon', 'Africa/Casablanca'])
       expect(all(zone)).not.toContain('place.zone-apart');
@@ -334,7 +334,7 @@ describe('places and their light', () => {
         date: '2027-12-21',
       }),
     );
-    expect(codes([...polar.placeWarnings.values()].flat())).toContain('place.no-sunrise');
+    expect(codes([...polar.locationWarnings.values()].flat())).toContain('place.no-sunrise');
     expect(shotOf(polar, 'Valley wakes').light!.exposure.ok).toBe(true);
     expect(codes(shotOf(polar, 'Valley wakes').warnings)).toContain('light.wish');
   });

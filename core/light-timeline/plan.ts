@@ -8,8 +8,8 @@ import {
 } from '../exposure';
 import type { Kit } from '../model';
 import { lightCurve, sceneLight, type LightPoint, type SceneConditions } from '../light';
-import type { PlannedShot, PlaceFacts, TimedFlight } from '../day';
-import { conditionsOf, type LitPlace, exposureTask, filtersFor, type OnLens } from '../shot';
+import type { PlannedShot, LocationPlan, TimedFlight } from '../day';
+import { conditionsOf, type LocationLight, exposureTask, filtersFor, type OnLens } from '../shot';
 
 const MINUTE_MS = 60_000;
 /** How far before and after a flight a filter's hold is followed. */
@@ -69,7 +69,7 @@ interface Member {
   readonly toMs: number;
 }
 
-const memberOf = (shot: PlannedShot, lit: LitPlace, kit: Kit, flight: TimedFlight): Member => {
+const memberOf = (shot: PlannedShot, lit: LocationLight, kit: Kit, flight: TimedFlight): Member => {
   const { facts, light } = shot;
   const conditions = conditionsOf(lit, facts.shot);
   const fromMs = flight.shotMs[facts.shot.id] ?? flight.startMs;
@@ -142,7 +142,7 @@ const partsOf = (members: readonly Member[], kit: Kit): FilterPart[] => {
   });
 };
 
-const rowOf = (m: Member, kit: Kit, lit: LitPlace): ExposureRow => {
+const rowOf = (m: Member, kit: Kit, lit: LocationLight): ExposureRow => {
   const { facts, filter } = m.shot;
   const at = (utcMs: number): SettingAt => {
     const scene = sceneLight(utcMs, m.conditions);
@@ -166,10 +166,10 @@ const rowOf = (m: Member, kit: Kit, lit: LitPlace): ExposureRow => {
 
 /** Exposure of a place's flights over time: filters and how long they hold, settings slate by slate, the light under them. */
 export const exposurePlan = (
-  place: PlaceFacts,
+  place: LocationPlan,
   shots: ReadonlyMap<string, PlannedShot>,
   kit: Kit,
-  lit: LitPlace,
+  lit: LocationLight,
 ): FlightExposure[] =>
   place.flights.map((flight, index) => {
     const members = flight.stops.flatMap((s) => {

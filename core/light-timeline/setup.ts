@@ -158,7 +158,7 @@ const lock: SetupLine = {
   id: 'lock',
   label: 'Exposure lock',
   of: ({ shot: { facts }, driftStops }) => {
-    const frames = facts.flown?.frames;
+    const frames = facts.trajectory?.frames;
     if (frames) {
       const rules =
         facts.shot.move.kind === 'panorama'
@@ -181,14 +181,14 @@ const bracket: SetupLine = {
   id: 'bracket',
   label: 'Bracket',
   of: ({ shot: { facts, light } }) => {
-    if (facts.shot.move.kind !== 'bracket' || !facts.flown?.frames) return null;
+    if (facts.shot.move.kind !== 'bracket' || !facts.trajectory?.frames) return null;
     const low = (light?.sun.altitudeDeg ?? 40) < 10;
     const plan = bracketPlan(
-      facts.flown.frames.count,
+      facts.trajectory.frames.count,
       light?.sunInLens ? 'sunInFrame' : (light?.sun.altitudeDeg ?? 0) < -4 ? 'night' : low ? 'low' : 'plain',
     );
     return {
-      text: `${facts.flown.frames.count} stills, ${plan.stepStops.toFixed(1)} stops apart`,
+      text: `${facts.trajectory.frames.count} stills, ${plan.stepStops.toFixed(1)} stops apart`,
       why: plan.why,
     };
   },

@@ -9,7 +9,7 @@ import {
   type Stretch,
   type SunPosition,
 } from '../light';
-import { conditionsOf, type LitPlace, mainsIn } from '../shot';
+import { conditionsOf, type LocationLight, mainsIn } from '../shot';
 import type { LightJob } from './job';
 
 export const MINUTE_MS = 60_000;
@@ -50,7 +50,7 @@ export interface SunMinutes {
   readonly suns: readonly SunPosition[];
 }
 
-export const sunMinutes = ({ location }: LitPlace, fromMs: number, toMs: number): SunMinutes => {
+export const sunMinutes = ({ location }: LocationLight, fromMs: number, toMs: number): SunMinutes => {
   const start = Math.ceil(fromMs / MINUTE_MS) * MINUTE_MS;
   const minutes = Array.from(
     { length: Math.max(0, Math.floor((toMs - start) / MINUTE_MS) + 1) },
@@ -61,7 +61,7 @@ export const sunMinutes = ({ location }: LitPlace, fromMs: number, toMs: number)
 
 /** A moment as a slate's wish looks at it. */
 export const momentOf = (
-  lit: LitPlace,
+  lit: LocationLight,
   headingDeg: number | null,
   utcMs: number,
   sun: SunPosition,
@@ -74,18 +74,18 @@ export const momentOf = (
   headingDeg,
 });
 
-const wishedMinutes = (lit: LitPlace, job: LightJob, { minutes, suns }: SunMinutes): boolean[] =>
+const wishedMinutes = (lit: LocationLight, job: LightJob, { minutes, suns }: SunMinutes): boolean[] =>
   minutes.map((ms, i) => {
     const sun = suns[i];
     return sun !== undefined && wishMet(job.wants, momentOf(lit, job.headingDeg, ms, sun));
   });
 
 /** When the light a slate wants is there, without asking for settings. */
-export const wishedIn = (lit: LitPlace, job: LightJob, sky: SunMinutes): Stretch[] =>
+export const wishedIn = (lit: LocationLight, job: LightJob, sky: SunMinutes): Stretch[] =>
   runs(sky.minutes, wishedMinutes(lit, job, sky));
 
 /** Works a slate through every minute: the wish, the sun against the lens, and the best setting. */
-export const shotWindow = (lit: LitPlace, job: LightJob, { minutes, suns }: SunMinutes): ShotWindow => {
+export const shotWindow = (lit: LocationLight, job: LightJob, { minutes, suns }: SunMinutes): ShotWindow => {
   const conditions = conditionsOf(lit, job.shot);
   let [nowMs, nowDeg] = [NaN, 0];
   const cached = {

@@ -38,7 +38,7 @@ export {
   KIT_FORMAT,
   KIT_KINDS,
   type KitKind,
-  PLACE_KINDS,
+  LOCATION_KINDS,
 } from './kinds';
 export type { Kit } from './kit';
 export type { Lamps, Location, LossAction, Reading, Sky, WindTerrain } from './location';

@@ -42,7 +42,7 @@ export const KIT_KINDS = [
 ] as const;
 export type KitKind = (typeof KIT_KINDS)[number];
 /** What belongs to a place, and goes with it. */
-export const PLACE_KINDS = [
+export const LOCATION_KINDS = [
   'subject',
   'shot',
   'reading',
@@ -52,7 +52,7 @@ export const PLACE_KINDS = [
   'flight',
   'answer',
 ] as const;
-export type PlaceKind = (typeof PLACE_KINDS)[number];
+export type LocationKind = (typeof LOCATION_KINDS)[number];
 export const isKit = (kind: EntityKind): kind is KitKind => (KIT_KINDS as readonly string[]).includes(kind);
 
 /** Name and version of the film file. */

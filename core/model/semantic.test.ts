@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { validateSemantics } from './semantic';
-import { ENTITY_KINDS, isKit, PLACE_KINDS } from './kinds';
+import { ENTITY_KINDS, isKit, LOCATION_KINDS } from './kinds';
 import { REFERENCES } from './references';
 import { numberIn } from '../testing/numbers';
 
@@ -87,8 +87,8 @@ it('what belongs to a place is everything that refers to one, and no kit', () =>
   const referring = REFERENCES.filter((r) => r.to === 'location')
     .map((r) => r.from)
     .sort();
-  expect([...PLACE_KINDS].sort()).toEqual(referring);
-  expect(PLACE_KINDS.some(isKit)).toBe(false);
+  expect([...LOCATION_KINDS].sort()).toEqual(referring);
+  expect(LOCATION_KINDS.some(isKit)).toBe(false);
 });
 
 describe('cameras and filters that contradict themselves', () => {

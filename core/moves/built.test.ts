@@ -5,7 +5,7 @@ import footage from '../vectors/footage.json';
 import { context, EASING, flown, subject, value } from './fixtures';
 import { combined, NOTHING_ADDED, reversed } from './combine';
 import { fitSeconds } from './fit';
-import { fly } from './flown';
+import { fly } from './trajectory';
 import { initialValues } from './parameters';
 import { knobsOf, solveBy } from './solve';
 import { MOVES, moveOf } from './registry';

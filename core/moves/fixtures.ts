@@ -1,6 +1,6 @@
 import { vec } from '../geometry';
 import type { Result } from '../units';
-import { fly, type FlownMove } from './flown';
+import { fly, type Trajectory } from './trajectory';
 import { PLAIN_CONTEXT, type CameraMove, type MoveContext } from './types';
 import type { MoveValues } from '../model';
 
@@ -34,4 +34,4 @@ export const flown = (
   move: CameraMove,
   values: MoveValues,
   cut: 'in-motion' | 'whole' = 'in-motion',
-): FlownMove => value(fly(value(move.shape(values, subject, context)), EASING, cut, 8));
+): Trajectory => value(fly(value(move.shape(values, subject, context)), EASING, cut, 8));

@@ -21,7 +21,7 @@ const limited = (move: CameraMove, id: string, value: number): number => {
 };
 
 /** Grips of a move about its subject; none where bearing and distance are not its own numbers. */
-export const gripsOf = (move: CameraMove, values: MoveValues, { aim }: MoveSubject): Grip[] => {
+export const dragHandlesOf = (move: CameraMove, values: MoveValues, { aim }: MoveSubject): Grip[] => {
   const near = nearId(move);
   const has = (id: string): boolean => move.parameters.some((p) => p.id === id);
   if (!near || !has('fromBearingDeg')) return [];
@@ -36,7 +36,7 @@ export const gripsOf = (move: CameraMove, values: MoveValues, { aim }: MoveSubje
 };
 
 /** Numbers of a move with a grip dragged to a place on the map: the near one sets side and distance, the far one its distance. */
-export const withGrip = (
+export const withDragHandle = (
   move: CameraMove,
   values: MoveValues,
   { aim }: MoveSubject,

@@ -1,8 +1,8 @@
 export { addsNothing, combined, NOTHING_ADDED, reversed } from './combine';
 export { directionFlown } from './direction';
 export { fitSeconds, type LayOut } from './fit';
-export { type FlownMove, fly, type PathSample } from './flown';
-export { gripsOf, withGrip } from './grips';
+export { type Trajectory, fly, type PathSample } from './trajectory';
+export { dragHandlesOf, withDragHandle } from './grips';
 export { initialValues } from './parameters';
 export { lookAt, type Pose, tiltTo } from './pose';
 export { moveOf, MOVES } from './registry';

@@ -4,8 +4,8 @@ import { distance, lengthOf, offset, turnBetween, vec } from '../geometry';
 import footage from '../vectors/footage.json';
 import { context, EASING, flown, subject, value } from './fixtures';
 import { fitSeconds } from './fit';
-import { fly } from './flown';
-import { gripsOf, withGrip } from './grips';
+import { fly } from './trajectory';
+import { dragHandlesOf, withDragHandle } from './grips';
 import { initialValues } from './parameters';
 import { MOVES, moveOf } from './registry';
 import type { CameraMove } from './types';
@@ -328,7 +328,7 @@ describe('grips on the plan', () => {
   it('a grip dragged somewhere lies there, as far as its numbers go', () => {
     for (const move of MOVES) {
       const values = initialValues(move.parameters);
-      for (const grip of gripsOf(move, values, about))
+      for (const grip of dragHandlesOf(move, values, about))
         fc.assert(
           fc.property(numberIn(0, 359), numberIn(20, 90), (deg, m) => {
             const to =
@@ -336,7 +336,7 @@ describe('grips on the plan', () => {
                 ? offset(about.aim, Math.round(deg), m, 0)
                 : offset(about.aim, 180 + (move.kind === 'fly-through' ? 180 : 0), m, 0);
             const again =
-              gripsOf(move, withGrip(move, values, about, grip.part, to), about).find(
+              dragHandlesOf(move, withDragHandle(move, values, about, grip.part, to), about).find(
                 (g) => g.part === grip.part,
               )?.at ?? vec(0, 0, 0);
             expect(Math.hypot(again.x - to.x, again.y - to.y), `${move.kind} ${grip.part}`).toBeLessThan(

@@ -19,7 +19,7 @@ export const fromBearing: MoveParameter = {
   max: 359,
   step: 1,
   initial: 180,
-  hint: 'Bearing from the subject to the camera: 180 stands south of it and looks north.',
+  hint: 'FilterFit from the subject to the camera: 180 stands south of it and looks north.',
 };
 
 export const height = (initial: number, label = 'Height', id = 'heightM'): MoveParameter => ({

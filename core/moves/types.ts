@@ -11,7 +11,7 @@ export interface MoveSubject {
   readonly aim: Vec3;
   readonly heightM: number;
   readonly widthM: number;
-  /** Bearing it moves on and how fast; a standing subject has speed 0. */
+  /** FilterFit it moves on and how fast; a standing subject has speed 0. */
   readonly headingDeg: number;
   readonly speedMs: number;
 }

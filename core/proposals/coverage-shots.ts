@@ -1,7 +1,7 @@
 import { moveOf, initialValues } from '../moves';
 import { coverageSet, type CoverageShot } from '../story';
 import { bearingTo, vec } from '../geometry';
-import { FilmReckoner, type DerivedFilm, type DerivedShot } from '../film';
+import { FilmDeriver, type DerivedFilm, type DerivedShot } from '../film';
 import { aimOf } from '../shot';
 import type { FilmInput, Shot } from '../model';
 
@@ -27,7 +27,7 @@ export const proposeCoverage = (
 ): Proposal[] => {
   const subject = input.subjects.find((s) => s.id === subjectId);
   if (!subject) return [];
-  const before = new FilmReckoner();
+  const before = new FilmDeriver();
   const trial = (shots: readonly Shot[]): DerivedFilm =>
     before.derive({ ...input, shots: [...input.shots, ...shots] });
   const probe = trial([{ ...template, id: idFor(-1), subjectId }]).shots.get(idFor(-1));
@@ -64,7 +64,7 @@ export const proposeCoverage = (
     const like = set[i];
     const derived = whole.shots.get(shot.id) ?? null;
     return like
-      ? [{ shot, like, derived, fits: derived?.unfit === null && derived.facts.flown !== null }]
+      ? [{ shot, like, derived, fits: derived?.unfit === null && derived.facts.trajectory !== null }]
       : [];
   });
 };

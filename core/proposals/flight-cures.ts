@@ -1,5 +1,5 @@
 import type { Cure } from '../warnings';
-import { FilmReckoner, type DerivedFilm } from '../film';
+import { FilmDeriver, type DerivedFilm } from '../film';
 import { takesOf } from '../shot';
 import type { FilmInput, Location, Shot } from '../model';
 
@@ -144,7 +144,7 @@ export const curesFor = (
   input: FilmInput,
   derived: DerivedFilm,
   shotId: string,
-  reckoner = new FilmReckoner(),
+  reckoner = new FilmDeriver(),
 ): Cure[] => {
   const shot = input.shots.find((s) => s.id === shotId);
   const location = input.locations.find((l) => l.id === shot?.locationId);

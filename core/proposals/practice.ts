@@ -41,12 +41,12 @@ const whereTo = (direction: string, lowestM: number): string => {
 export const practiceSheet = (derived: FilmPlan, film: Film, kit: Kit): Rehearsal[] => {
   const pilot = pilotOf(film, kit);
   if (!pilot) return [];
-  const flown = [...derived.shots.values()].filter((s) => s.facts.flown && s.facts.move);
+  const flown = [...derived.shots.values()].filter((s) => s.facts.trajectory && s.facts.move);
   return [...groupBy(flown, (s) => s.facts.shot.move.kind)]
     .flatMap(([kind, shots]): Rehearsal[] => {
       const first = shots[0]?.facts;
       if (!first?.move) return [];
-      const inputs = Math.max(...shots.map((s) => s.facts.flown?.simultaneous ?? 0));
+      const inputs = Math.max(...shots.map((s) => s.facts.trajectory?.simultaneous ?? 0));
       const level = levelOf(pilot, kit.practice, kind);
       const rate = keeperRate(level, recordOf(kit.practice, pilot.id, kind), inputs);
       return [
@@ -60,7 +60,7 @@ export const practiceSheet = (derived: FilmPlan, film: Film, kit: Kit): Rehearsa
           rate,
           takes: takesFor(rate),
           how: howTo(level, inputs),
-          where: whereTo(first.direction, Math.min(...shots.map((s) => s.facts.flown?.lowestM ?? 0))),
+          where: whereTo(first.direction, Math.min(...shots.map((s) => s.facts.trajectory?.lowestM ?? 0))),
           wanted: level < STEADY,
         },
       ];

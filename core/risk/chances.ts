@@ -5,9 +5,9 @@ import { flyerOf, takesOf, windOf } from '../shot';
 import {
   type FilmPlan,
   type PlannedShot,
-  kitAlong,
+  kitOnLocation,
   lightEndMs,
-  type PlaceFacts,
+  type LocationPlan,
   type TimedFlight,
 } from '../day';
 import { heaviestFilterKg } from '../payload';
@@ -26,7 +26,7 @@ const riskShot = (
   shot: PlannedShot,
   stop: TimedFlight['stops'][number],
   flight: TimedFlight,
-  place: PlaceFacts,
+  place: LocationPlan,
   zeroMs: number,
 ): RiskShot => {
   const { facts } = shot;
@@ -54,9 +54,9 @@ const riskShot = (
 };
 
 /** Packs no flight of the day uses, as they stand when its last place is left. */
-const sparesOf = (input: FilmInput, places: readonly PlaceFacts[]): RiskSpare[] => {
+const sparesOf = (input: FilmInput, places: readonly LocationPlan[]): RiskSpare[] => {
   const place = places.at(-1);
-  const kit = kitAlong(input.kit, input.film);
+  const kit = kitOnLocation(input.kit, input.film);
   if (!place) return [];
   const used = new Set(places.flatMap((p) => p.flights.map((f) => f.packId)));
   const wind = windOf(place.location);
@@ -83,7 +83,7 @@ const sparesOf = (input: FilmInput, places: readonly PlaceFacts[]): RiskSpare[] 
     });
 };
 
-const spreadsOf = (input: FilmInput, places: readonly PlaceFacts[]) => {
+const spreadsOf = (input: FilmInput, places: readonly LocationPlan[]) => {
   const { craft } = calibrationOf(input.kit);
   const flown = new Set(places.flatMap((p) => p.flights.map((f) => f.aircraftId)));
   const known = [...craft].filter(([id]) => flown.has(id)).map(([, f]) => f.spread);

@@ -22,11 +22,11 @@ import {
   PackDay,
   type FilmPlan,
   costOf,
-  kitAlong,
+  kitOnLocation,
   lightEndMs,
   packsToFly,
   pinnedMs,
-  type PlaceFacts,
+  type LocationPlan,
   beforePairs,
 } from '../day';
 import { takesOf, readingsOf, shotFacts, type ShotFacts } from '../shot';
@@ -87,7 +87,7 @@ const waysOf = (facts: ShotFacts): Way[] => {
     ...facts,
     shot: { ...shot, move: { ...shot.move, reversed: !shot.move.reversed } },
   });
-  return turned.flown ? [own, { from: turned.fromPoint, to: turned.toPoint, reversed: true }] : [own];
+  return turned.trajectory ? [own, { from: turned.fromPoint, to: turned.toPoint, reversed: true }] : [own];
 };
 
 const MOST_SETTINGS = 30;
@@ -108,13 +108,13 @@ const fewSettings = (shots: readonly PlanShot[]): PlanShot[] => {
 interface Day {
   readonly input: FilmInput;
   readonly derived: FilmPlan;
-  readonly places: readonly PlaceFacts[];
+  readonly places: readonly LocationPlan[];
   readonly zeroMs: number;
   readonly nowMs: number;
   readonly pinned: ReadonlyMap<string, string>;
 }
 
-const planShot = ({ input, zeroMs, pinned }: Day, place: PlaceFacts, facts: ShotFacts): PlanShot | null => {
+const planShot = ({ input, zeroMs, pinned }: Day, place: LocationPlan, facts: ShotFacts): PlanShot | null => {
   const launch = launchOf(input.features, input.terrain?.get(place.location.id), place.location, facts.shot);
   const cost = costOf(facts, place.location, place, launch);
   if (!cost) return null;
@@ -194,7 +194,11 @@ const groupsOf = (day: Day): JobGroup[] =>
   });
 
 /** Chargers that are in reach wherever the day goes, slot by slot. */
-const slotsOf = (chargers: readonly Charger[], places: readonly PlaceFacts[], between: boolean): Charger[] =>
+const slotsOf = (
+  chargers: readonly Charger[],
+  places: readonly LocationPlan[],
+  between: boolean,
+): Charger[] =>
   (between ? chargers : [])
     .filter((c) => c.source !== 'wall' || places.every((p) => p.location.wallPower))
     .flatMap((c) => Array.from({ length: c.manner === 'in-turn' ? 1 : c.slots }, () => c));
@@ -248,7 +252,7 @@ const fixedOf = (day: Day, groups: readonly JobGroup[], locked: readonly FlightP
     const from =
       f.notBefore === null
         ? 0
-        : (pinnedMs(f.notBefore, group.location, place as PlaceFacts) - day.zeroMs) / 1000;
+        : (pinnedMs(f.notBefore, group.location, place as LocationPlan) - day.zeroMs) / 1000;
     return [
       {
         groupId: group.id,
@@ -268,7 +272,7 @@ const bytesBefore = (derived: FilmPlan, date: string): number[] =>
     .map((f) => f.stops.reduce((sum, s) => sum + (derived.shots.get(s.shotId)?.facts.bytes ?? 0), 0));
 
 /** Packs that shots are pinned to, by the flights they are pinned in. */
-const pinnedPacks = (places: readonly PlaceFacts[]): Map<string, string> =>
+const pinnedPacks = (places: readonly LocationPlan[]): Map<string, string> =>
   new Map(
     places.flatMap((p) =>
       p.flights.flatMap((f) =>
@@ -289,7 +293,7 @@ export const dayJob = (
   date: string,
   nowMs = -Infinity,
 ): DayJob | null => {
-  const input = { ...whole, kit: kitAlong(whole.kit, whole.film) };
+  const input = { ...whole, kit: kitOnLocation(whole.kit, whole.film) };
   const locations = inOrder(input.locations).filter((l) => l.date === date);
   const places = locations.flatMap((l) => {
     const p = derived.places.get(l.id);

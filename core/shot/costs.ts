@@ -12,7 +12,7 @@ import {
 } from '../energy';
 import { STILL_S, takeSeconds, type TakeSeconds } from '../footage';
 import type { Aircraft, Camera, RecordingMode, Film, Location, Shot } from '../model';
-import type { FlownMove } from '../moves';
+import type { Trajectory } from '../moves';
 import type { ShotParts } from './layout';
 
 /** Energy parts of a shot, Wh. */
@@ -56,13 +56,13 @@ const alternates = (shot: Shot): boolean => shot.takeStyle === 'there-and-back' 
 const energyOf = (
   shot: Shot,
   film: Film,
-  flown: FlownMove,
+  trajectory: Trajectory,
   flyer: LegFlyer,
   wind: Wind,
   reset: LegCost,
 ): ShotEnergy => {
   const { preRollS, postRollS, settleS } = film.preferences;
-  const ways = pathEnergy(flown, flyer.power, wind);
+  const ways = pathEnergy(trajectory, flyer.power, wind);
   const takes = takesOf(shot);
   const both = alternates(shot);
   const path =
@@ -70,8 +70,8 @@ const energyOf = (
       ? { ...ways.there, peakAirspeedMs: ways.back.peakAirspeedMs }
       : ways.there;
   const hover = (z: number, s: number): number => hoverCost(flyer.power, wind, z, s).wattHours;
-  const { z: startZ } = flown.start.at;
-  const { z: endZ } = flown.end.at;
+  const { z: startZ } = trajectory.start.at;
+  const { z: endZ } = trajectory.end.at;
   const forward = Math.ceil(takes / 2);
   const movesWh = both
     ? forward * ways.there.wattHours + (takes - forward) * ways.back.wattHours
@@ -99,14 +99,14 @@ export const stillMBOf = (
 /** What goes on the card: video while it rolls, or the single frames of a time-lapse, panorama or bracket; stills besides. */
 const bytesOf = (
   shot: Shot,
-  flown: FlownMove,
+  trajectory: Trajectory,
   seconds: TakeSeconds,
   camera: Camera | null,
   mode: RecordingMode | null,
 ): number => {
   const stillBytes = camera ? stillMBOf(shot, camera) * MB : 0;
   const stills = stillsOf(shot) * stillBytes;
-  if (flown.frames) return stills + takesOf(shot) * flown.frames.count * stillBytes;
+  if (trajectory.frames) return stills + takesOf(shot) * trajectory.frames.count * stillBytes;
   return stills + videoBytes(mode?.megabitsPerS ?? 0, seconds.recordedS);
 };
 
@@ -120,7 +120,7 @@ export interface ShotCosts {
 /** Seconds, energy and bytes of a shot, given its path. */
 export const costsOf = (
   parts: ShotParts,
-  flown: FlownMove | null,
+  trajectory: Trajectory | null,
   camera: Camera | null,
   mode: RecordingMode | null,
 ): ShotCosts => {
@@ -128,12 +128,12 @@ export const costsOf = (
   const { preRollS, postRollS, settleS } = film.preferences;
   const wind = windOf(location);
   const flyer = aircraft ? flyerOf(aircraft, location, film, parts.addedKg) : null;
-  const leg = flown && flyer ? legCost(flyer, wind, flown.end.at, flown.start.at) : null;
+  const leg = trajectory && flyer ? legCost(flyer, wind, trajectory.end.at, trajectory.start.at) : null;
   const resetLeg = leg?.ok ? leg.value : NO_LEG;
   const seconds = takeSeconds({
     takes: takesOf(shot),
     style: shot.takeStyle,
-    moveS: flown ? flown.totalS : 0,
+    moveS: trajectory ? trajectory.totalS : 0,
     preRollS,
     postRollS,
     subjectMarginS: shot.subjectMarginS,
@@ -143,11 +143,11 @@ export const costsOf = (
     walkS: shot.walkS ?? 0,
   });
   // A time-lapse or a panorama records frames, not seconds.
-  const told = flown?.frames ? { ...seconds, recordedS: 0 } : seconds;
+  const told = trajectory?.frames ? { ...seconds, recordedS: 0 } : seconds;
   return {
     resetLeg,
     seconds: told,
-    energy: flown && flyer ? energyOf(shot, film, flown, flyer, wind, resetLeg) : null,
-    bytes: flown ? bytesOf(shot, flown, seconds, camera, mode) : 0,
+    energy: trajectory && flyer ? energyOf(shot, film, trajectory, flyer, wind, resetLeg) : null,
+    bytes: trajectory ? bytesOf(shot, trajectory, seconds, camera, mode) : 0,
   };
 };

@@ -73,9 +73,10 @@ const standsStill = (facts: ShotFacts): boolean => {
   return blurPixels(facts.pace.edgeCrossingS, facts.mode?.widthPx ?? 3840, 1 / fps) < STILL_BLUR_PX;
 };
 
-const aimOf = ({ flown, camera, shot }: ShotFacts): ShutterAim | undefined => {
-  if (flown?.frames?.by === 'interval') return lapseShutter(flown.frames.everyS);
-  if (flown?.frames || takesOf(shot) === 0) return stillShutter((camera?.equivalentMm ?? 24) * shot.zoom);
+const aimOf = ({ trajectory, camera, shot }: ShotFacts): ShutterAim | undefined => {
+  if (trajectory?.frames?.by === 'interval') return lapseShutter(trajectory.frames.everyS);
+  if (trajectory?.frames || takesOf(shot) === 0)
+    return stillShutter((camera?.equivalentMm ?? 24) * shot.zoom);
   return undefined;
 };
 

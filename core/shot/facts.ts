@@ -4,7 +4,7 @@ import type { TakeSeconds } from '../footage';
 import { distanceClass, frameFill, type DistanceClass, type FieldOfView } from '../lens';
 import {
   type CameraMove,
-  type FlownMove,
+  type Trajectory,
   type MoveDirection,
   type MoveSubject,
   directionFlown,
@@ -32,7 +32,7 @@ export interface ShotFacts {
   readonly segments: readonly CutSegment[];
   readonly capturedS: number;
   readonly wantedS: number;
-  readonly flown: FlownMove | null;
+  readonly trajectory: Trajectory | null;
   /** Why there is no path, in words. */
   readonly noPath: string | null;
   readonly seconds: TakeSeconds;
@@ -57,27 +57,27 @@ export interface HeightsOver {
   readonly highestM: number;
 }
 
-const nearest = (flown: FlownMove, aim: MoveSubject): number =>
-  flown.samples.reduce((min, s) => Math.min(min, distance(s.pose.at, aim.aim)), Infinity);
+const nearest = (trajectory: Trajectory, aim: MoveSubject): number =>
+  trajectory.samples.reduce((min, s) => Math.min(min, distance(s.pose.at, aim.aim)), Infinity);
 
 const ORIGIN = vec(0, 0, 0);
 
 /** Where the shot begins and where its last take leaves the aircraft. */
-const endsOf = (shot: Shot, flown: FlownMove | null): { fromPoint: Vec3; toPoint: Vec3 } => {
-  if (!flown) return { fromPoint: ORIGIN, toPoint: ORIGIN };
+const endsOf = (shot: Shot, trajectory: Trajectory | null): { fromPoint: Vec3; toPoint: Vec3 } => {
+  if (!trajectory) return { fromPoint: ORIGIN, toPoint: ORIGIN };
   const takes = takesOf(shot);
   const endsAtStart = takes === 0 || (shot.takeStyle === 'there-and-back' && takes % 2 === 0);
-  return { fromPoint: flown.start.at, toPoint: endsAtStart ? flown.start.at : flown.end.at };
+  return { fromPoint: trajectory.start.at, toPoint: endsAtStart ? trajectory.start.at : trajectory.end.at };
 };
 
 /** Heights above the ground below; where nothing is known of it, above the origin, as without a grid. */
-const heightsOver = (flown: FlownMove | null, ground: Ground | undefined): HeightsOver => {
-  if (!flown) return { lowestM: NaN, highestM: NaN };
-  if (!ground) return { lowestM: flown.lowestM, highestM: flown.highestM };
+const heightsOver = (trajectory: Trajectory | null, ground: Ground | undefined): HeightsOver => {
+  if (!trajectory) return { lowestM: NaN, highestM: NaN };
+  if (!ground) return { lowestM: trajectory.lowestM, highestM: trajectory.highestM };
   let [lowestM, highestM] = [Infinity, -Infinity];
   for (const {
     pose: { at },
-  } of flown.samples) {
+  } of trajectory.samples) {
     const below = ground.at(at.x, at.y);
     const over = Number.isNaN(below) ? at.z : at.z - below;
     if (over < lowestM) lowestM = over;
@@ -87,8 +87,8 @@ const heightsOver = (flown: FlownMove | null, ground: Ground | undefined): Heigh
 };
 
 /** How the subject stands in the frame at the nearest moment. */
-export const framingOf = (flown: FlownMove | null, aim: MoveSubject, fov: FieldOfView) => {
-  const rangeM = flown ? nearest(flown, aim) : NaN;
+export const framingOf = (trajectory: Trajectory | null, aim: MoveSubject, fov: FieldOfView) => {
+  const rangeM = trajectory ? nearest(trajectory, aim) : NaN;
   const fill = frameFill(aim.heightM, rangeM, fov.verticalDeg);
   return { rangeM, fill, framing: distanceClass(fill) };
 };
@@ -99,11 +99,11 @@ export const shotFacts = (parts: ShotParts): ShotFacts => {
   const layout = layoutOf(parts);
   const { aim, move, camera, mode, fov, segments, capturedS, wantedS } = layout;
   const path = flyLayout(layout, parts);
-  const flown = path.ok ? path.value : null;
-  const costs = costsOf(parts, flown, camera, mode);
-  const pace = movePace(flown?.samples ?? [], fov.horizontalDeg, fov.verticalDeg, aim.aim);
-  const { rangeM, fill, framing } = framingOf(flown, aim, fov);
-  const { fromPoint, toPoint } = endsOf(shot, flown);
+  const trajectory = path.ok ? path.value : null;
+  const costs = costsOf(parts, trajectory, camera, mode);
+  const pace = movePace(trajectory?.samples ?? [], fov.horizontalDeg, fov.verticalDeg, aim.aim);
+  const { rangeM, fill, framing } = framingOf(trajectory, aim, fov);
+  const { fromPoint, toPoint } = endsOf(shot, trajectory);
   // Spelled out: spreading parts into it costs as much as working half of them out.
   return {
     shot,
@@ -120,7 +120,7 @@ export const shotFacts = (parts: ShotParts): ShotFacts => {
     segments,
     capturedS,
     wantedS,
-    flown,
+    trajectory,
     noPath: path.ok ? null : path.reason,
     resetLeg: costs.resetLeg,
     seconds: costs.seconds,
@@ -134,6 +134,6 @@ export const shotFacts = (parts: ShotParts): ShotFacts => {
     fromPoint,
     toPoint,
     ground: parts.ground,
-    overGround: heightsOver(flown, parts.ground),
+    overGround: heightsOver(trajectory, parts.ground),
   };
 };

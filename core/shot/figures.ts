@@ -14,10 +14,10 @@ const take = (f: ShotFacts): Sum => {
     term('pre-roll', p.preRollS, 'seconds'),
     term(
       'move',
-      f.flown?.totalS ?? NaN,
+      f.trajectory?.totalS ?? NaN,
       'seconds',
-      f.flown && f.flown.lengthM > 0.1
-        ? `${f.flown.lengthM.toFixed(1)} m at up to ${f.flown.peakSpeedMs.toFixed(1)} m/s, ${f.flown.steadyS.toFixed(1)} s of it steady`
+      f.trajectory && f.trajectory.lengthM > 0.1
+        ? `${f.trajectory.lengthM.toFixed(1)} m at up to ${f.trajectory.peakSpeedMs.toFixed(1)} m/s, ${f.trajectory.steadyS.toFixed(1)} s of it steady`
         : undefined,
     ),
     term('post-roll', p.postRollS, 'seconds'),
@@ -116,7 +116,7 @@ const wanted = (f: ShotFacts): Term =>
   );
 
 const recorded = (f: ShotFacts): Sum => {
-  const frames = f.flown?.frames;
+  const frames = f.trajectory?.frames;
   if (frames)
     return {
       label: 'Recorded',
@@ -156,7 +156,7 @@ const recorded = (f: ShotFacts): Sum => {
 };
 
 const bytes = (f: ShotFacts): Sum => {
-  const stills = stillsOf(f.shot) + (f.flown?.frames ? takesOf(f.shot) * f.flown.frames.count : 0);
+  const stills = stillsOf(f.shot) + (f.trajectory?.frames ? takesOf(f.shot) * f.trajectory.frames.count : 0);
   const stillMB = f.camera ? stillMBOf(f.shot, f.camera) : NaN;
   return {
     label: 'Card space',
@@ -218,9 +218,9 @@ const fill = (f: ShotFacts): Sum => ({
 
 const inputs = (f: ShotFacts): Sum => ({
   label: 'Inputs at once',
-  value: f.flown?.simultaneous ?? NaN,
+  value: f.trajectory?.simultaneous ?? NaN,
   quantity: 'count',
-  terms: (f.flown?.inputs ?? []).map((input) => term(input, 1, 'count')),
+  terms: (f.trajectory?.inputs ?? []).map((input) => term(input, 1, 'count')),
   formula: 'most inputs in use at one moment along the path',
   source: f.move?.sticks ?? '',
 });

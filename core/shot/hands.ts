@@ -4,7 +4,7 @@ import { keeperRate, levelOf, recordOf, takesFor } from '../pilot';
 import type { ShotFacts } from './facts';
 
 /** What the film's pilot brings to a shot. */
-export interface Hands {
+export interface PilotSkill {
   readonly pilot: Pilot;
   /** Practised level of the move, 0 to 4. */
   readonly level: number;
@@ -18,24 +18,24 @@ export const pilotOf = (film: Film, kit: Kit): Pilot | null =>
   kit.pilots.find((p) => p.id === film.pilotId) ?? null;
 
 /** Level, keeper rate and takes of a shot for the film's pilot; null without one. */
-export const handsOf = (facts: ShotFacts, kit: Kit): Hands | null => {
+export const pilotSkillOf = (facts: ShotFacts, kit: Kit): PilotSkill | null => {
   const pilot = pilotOf(facts.film, kit);
-  if (!pilot || !facts.flown) return null;
+  if (!pilot || !facts.trajectory) return null;
   const { kind } = facts.shot.move;
   const level = levelOf(pilot, kit.practice, kind);
-  const rate = keeperRate(level, recordOf(kit.practice, pilot.id, kind), facts.flown.simultaneous);
+  const rate = keeperRate(level, recordOf(kit.practice, pilot.id, kind), facts.trajectory.simultaneous);
   return { pilot, level, rate, takes: takesFor(rate) };
 };
 
 /** The calmest stick setting of its aircraft that gives what a shot asks; null where none does, or it has no path. */
 export const suggestedSticks = ({
   aircraft,
-  flown,
-}: Pick<ShotFacts, 'aircraft' | 'flown'>): HandlingName | null =>
-  aircraft && flown
+  trajectory,
+}: Pick<ShotFacts, 'aircraft' | 'trajectory'>): HandlingName | null =>
+  aircraft && trajectory
     ? calmestSticks(aircraft.handling, {
-        speedMs: flown.peakSpeedMs,
-        yawDegS: flown.peakYawDegS,
-        tiltDegS: flown.peakTiltDegS,
+        speedMs: trajectory.peakSpeedMs,
+        yawDegS: trajectory.peakYawDegS,
+        tiltDegS: trajectory.peakTiltDegS,
       })
     : null;

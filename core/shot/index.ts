@@ -4,7 +4,7 @@ export { exposureTask, filtersFor, mainsIn, type OnLens, profileOf, schoolOf } f
 export { type ShotFacts, shotFacts } from './facts';
 export { explain, type FigureId } from './figures';
 export { frameOnGround } from './ground-frame';
-export { type Hands, handsOf, pilotOf, suggestedSticks } from './hands';
+export { type PilotSkill, pilotSkillOf, pilotOf, suggestedSticks } from './hands';
 export {
   aimOf,
   easingOf,
@@ -15,7 +15,7 @@ export {
   secondsOf,
   type ShotParts,
 } from './layout';
-export { conditionsOf, type LitPlace, readingsOf } from './location-light';
+export { conditionsOf, type LocationLight, readingsOf } from './location-light';
 export { shadowsOf } from './shadow';
 export { looksOf, type ShotLight, shotLight } from './shot-light';
 export { freeKnobs, solveShot, type Target, type TargetFigure, targetIn, TARGETS } from './solve';

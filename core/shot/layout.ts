@@ -19,7 +19,7 @@ import {
   reversed,
   type CameraMove,
   type Easing,
-  type FlownMove,
+  type Trajectory,
   type LayOut,
   type MoveContext,
   type MoveShape,
@@ -152,8 +152,10 @@ export const layoutOf = (parts: ShotParts): Layout => {
     const shape = move.shape(values, aim, context);
     if (!shape.ok) return shape;
     const whole = combined(shape.value, shot.move.added, aim);
-    const flown = shot.move.reversed && move.reversible ? reversed(whole) : whole;
-    return found(shot.overGround && parts.ground ? overGround(flown, parts.ground, aim.aim) : flown);
+    const trajectory = shot.move.reversed && move.reversible ? reversed(whole) : whole;
+    return found(
+      shot.overGround && parts.ground ? overGround(trajectory, parts.ground, aim.aim) : trajectory,
+    );
   };
   return {
     aim,
@@ -174,7 +176,7 @@ export const flyLayout = (
   parts: ShotParts,
   values: MoveValues = parts.shot.move.values,
   finest = 0,
-): Result<FlownMove> => {
+): Result<Trajectory> => {
   const shape = layout.lay(values);
   return shape.ok
     ? fly(shape.value, easingOf(parts.film), parts.shot.cutStyle, layout.wantedS, finest)

@@ -10,7 +10,7 @@ import {
 import type { Location, Reading, Shot } from '../model';
 
 /** A place on its day, as its light is worked out. */
-export interface LitPlace {
+export interface LocationLight {
   readonly location: Location;
   readonly day: LightDay;
   /** Readings of this place taken on its day. */
@@ -44,7 +44,7 @@ export const sunOver = (location: Location, utcMs: number): SunPosition => {
 
 /** What the light of a place hangs on; with a slate, what it asks for beyond the open scene. */
 export const conditionsOf = (
-  { location, day, readings }: LitPlace,
+  { location, day, readings }: LocationLight,
   shot?: Pick<Shot, 'offsetStops' | 'surface' | 'lit'>,
 ): SceneConditions => ({
   altitudeAt: (utcMs) => sunOver(location, utcMs).altitudeDeg,

@@ -14,7 +14,7 @@ import {
 import { blurPixels } from '../pace';
 import type { Result } from '../units';
 import type { ShotFacts } from './facts';
-import { conditionsOf, sunOver, type LitPlace } from './location-light';
+import { conditionsOf, sunOver, type LocationLight } from './location-light';
 import { exposureTask, type OnLens } from './exposure-task';
 
 /** Light and settings of a shot at the minute it is planned. */
@@ -43,8 +43,8 @@ export interface KnownScene {
 const SUN_EVERY = 2;
 
 /** Directions a move looks in, with their seconds. */
-export const looksOf = (facts: Pick<ShotFacts, 'flown'>): Look[] =>
-  facts.flown?.samples
+export const looksOf = (facts: Pick<ShotFacts, 'trajectory'>): Look[] =>
+  facts.trajectory?.samples
     .filter((_, i) => i % SUN_EVERY === 0)
     .map((s) => ({ timeS: s.timeS, headingDeg: s.pose.headingDeg, tiltDeg: s.pose.tiltDeg })) ?? [];
 
@@ -62,7 +62,7 @@ export const headingOf = (looks: readonly Look[]): number | null => {
 export const shotLight = (
   facts: ShotFacts,
   kit: Pick<Kit, 'filters'>,
-  lit: LitPlace,
+  lit: LocationLight,
   atMs: number,
   onLens: OnLens | undefined,
   known?: KnownScene,

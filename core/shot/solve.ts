@@ -1,5 +1,5 @@
 import { movePace } from '../pace';
-import { fly, knobsOf, LENGTH_KNOB, solveBy, timingOf, type FlownMove, type Knob } from '../moves';
+import { fly, knobsOf, LENGTH_KNOB, solveBy, timingOf, type Trajectory, type Knob } from '../moves';
 import type { MoveValues } from '../model';
 import { none, type Result } from '../units';
 import { easingOf, layoutOf, type Layout, type ShotParts } from './layout';
@@ -77,21 +77,21 @@ export const TARGETS: readonly TargetFigure[] = [
 ];
 
 /** A figure of a flown move. */
-const figureOf = (flown: FlownMove, target: Target, layout: Layout): number => {
+const figureOf = (trajectory: Trajectory, target: Target, layout: Layout): number => {
   switch (target) {
     case 'usableS':
-      return flown.usableS;
+      return trajectory.usableS;
     case 'totalS':
-      return flown.totalS;
+      return trajectory.totalS;
     case 'lengthM':
-      return flown.lengthM;
+      return trajectory.lengthM;
     case 'speedMs':
-      return flown.peakSpeedMs;
+      return trajectory.peakSpeedMs;
     case 'paceS':
-      return movePace(flown.samples, layout.fov.horizontalDeg, layout.fov.verticalDeg, layout.aim.aim)
+      return movePace(trajectory.samples, layout.fov.horizontalDeg, layout.fov.verticalDeg, layout.aim.aim)
         .edgeCrossingS;
     case 'fill':
-      return framingOf(flown, layout.aim, layout.fov).fill;
+      return framingOf(trajectory, layout.aim, layout.fov).fill;
   }
 };
 
@@ -106,18 +106,18 @@ const measureFor =
       const timing = timingOf(shape.value.extent, easing, layout.wantedS);
       return timing.ok ? timing.value.totalS : null;
     }
-    const flown = fly(shape.value, easing, parts.shot.cutStyle, layout.wantedS);
-    return flown.ok ? figureOf(flown.value, target, layout) : null;
+    const trajectory = fly(shape.value, easing, parts.shot.cutStyle, layout.wantedS);
+    return trajectory.ok ? figureOf(trajectory.value, target, layout) : null;
   };
 
 /** A target as it stands in facts already worked out; null without a path. */
-export const targetIn = ({ flown, pace, fill }: ShotFacts, target: Target): number | null => {
-  if (!flown) return null;
+export const targetIn = ({ trajectory, pace, fill }: ShotFacts, target: Target): number | null => {
+  if (!trajectory) return null;
   return {
-    usableS: flown.usableS,
-    totalS: flown.totalS,
-    lengthM: flown.lengthM,
-    speedMs: flown.peakSpeedMs,
+    usableS: trajectory.usableS,
+    totalS: trajectory.totalS,
+    lengthM: trajectory.lengthM,
+    speedMs: trajectory.peakSpeedMs,
     paceS: pace.edgeCrossingS,
     fill,
   }[target];

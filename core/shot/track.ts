@@ -73,41 +73,41 @@ const alongPath = ({ path, xM, yM }: Subject, z: number, onM: number): Vec3 => {
 
 /** Where a moving subject is at a second of the move: at its own place in the middle of it. */
 export const subjectAt = (
-  { aim, flown, direction, subject }: Pick<ShotFacts, 'aim' | 'flown' | 'direction' | 'subject'>,
+  { aim, trajectory, direction, subject }: Pick<ShotFacts, 'aim' | 'trajectory' | 'direction' | 'subject'>,
   timeS: number,
 ): Vec3 => {
-  if (!flown || !subject || aim.speedMs <= 0) return aim.aim;
-  const middle = timeS - flown.totalS / 2;
+  if (!trajectory || !subject || aim.speedMs <= 0) return aim.aim;
+  const middle = timeS - trajectory.totalS / 2;
   if (direction !== 'with' && subject.path.length > 1)
     return alongPath(subject, aim.aim.z, aim.speedMs * middle);
   if (direction !== 'with') return offset(aim.aim, aim.headingDeg, aim.speedMs * middle, aim.aim.z);
   // A move that goes along is flown as if the subject kept pace with it, ramps and all.
   const heading = (aim.headingDeg * Math.PI) / 180;
   const along = (p: Vec3): number => p.x * Math.sin(heading) + p.y * Math.cos(heading);
-  const run = along(flown.end.at) - along(flown.start.at);
+  const run = along(trajectory.end.at) - along(trajectory.start.at);
   const i = Math.min(
-    flown.samples.length - 1,
-    Math.max(0, Math.round((timeS / flown.totalS) * (flown.samples.length - 1))),
+    trajectory.samples.length - 1,
+    Math.max(0, Math.round((timeS / trajectory.totalS) * (trajectory.samples.length - 1))),
   );
-  const here = flown.samples[i];
+  const here = trajectory.samples[i];
   return here
-    ? offset(aim.aim, aim.headingDeg, along(here.pose.at) - along(flown.start.at) - run / 2, aim.aim.z)
+    ? offset(aim.aim, aim.headingDeg, along(here.pose.at) - along(trajectory.start.at) - run / 2, aim.aim.z)
     : aim.aim;
 };
 
 /** Samples a shot closely for seeing it: eight poses a second. Null without a path. */
 export const trackOf = (shot: ShotAtMinute): Track | null => {
   const { facts, light } = shot;
-  const coarse = facts.flown;
+  const coarse = facts.trajectory;
   if (!coarse) return null;
-  const flown = flyLayout(
+  const trajectory = flyLayout(
     layoutOf(facts),
     facts,
     facts.shot.move.values,
     Math.min(MOST, Math.ceil(coarse.totalS * PER_SECOND)),
   );
-  if (!flown.ok) return null;
-  const { samples, totalS, usableS, steadyFromS, marks } = flown.value;
+  if (!trajectory.ok) return null;
+  const { samples, totalS, usableS, steadyFromS, marks } = trajectory.value;
   const shutterS = light?.exposure.ok
     ? light.exposure.value.choice.shutterS
     : 1 / (2 * (facts.mode?.fps ?? 25));
@@ -128,7 +128,7 @@ export const trackOf = (shot: ShotAtMinute): Track | null => {
         timeS: s.timeS,
         pose: s.pose,
         speedMs: lengthOf(s.velocity),
-        distanceM: distance(s.pose.at, subjectAt({ ...facts, flown: flown.value }, s.timeS)),
+        distanceM: distance(s.pose.at, subjectAt({ ...facts, trajectory: trajectory.value }, s.timeS)),
         crossingS: edgeCrossingS,
         band: paceBand(edgeCrossingS),
         strobes: edgeCrossingS < STROBE_CROSSING_S && Math.abs(s.yawDegS) > 1,

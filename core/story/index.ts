@@ -1,5 +1,5 @@
 export { coverageSet, type CoverageShot } from './coverage';
-export { placeVariety } from './location-variety';
+export { locationVariety } from './location-variety';
 export { simplerMove } from './simpler';
 export { boardOf, type BoardPlace } from './storyboard';
 export { onlyUse, USE_WORDS, useOf } from './usage';

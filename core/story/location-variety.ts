@@ -3,12 +3,12 @@ import { heightClass, lensClass, readVariety, type VarietyReading } from './vari
 import type { PlannedShot } from '../day';
 
 /** Reads the shots of a place for variety; shots without a path do not count. */
-export const placeVariety = (shots: readonly PlannedShot[], kit: Pick<Kit, 'aircraft'>): VarietyReading =>
+export const locationVariety = (shots: readonly PlannedShot[], kit: Pick<Kit, 'aircraft'>): VarietyReading =>
   readVariety(
     shots.flatMap(({ facts }) => {
-      const { flown, move } = facts;
-      const middle = flown?.samples[Math.floor(flown.samples.length / 2)];
-      if (!flown || !move || !middle) return [];
+      const { trajectory, move } = facts;
+      const middle = trajectory?.samples[Math.floor(trajectory.samples.length / 2)];
+      if (!trajectory || !move || !middle) return [];
       return [
         {
           lens: lensClass((facts.camera?.equivalentMm ?? 24) * Math.max(1, facts.shot.zoom)),

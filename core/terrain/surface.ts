@@ -1,7 +1,7 @@
 import type { HeightGrid } from './grid';
 
 /** Something that stands on the ground, as its top over a place above sea level; −Infinity beside it. */
-export interface Standing {
+export interface CheckStatus {
   readonly box: {
     readonly west: number;
     readonly south: number;
@@ -12,7 +12,7 @@ export interface Standing {
 }
 
 /** The ground with what stands on it: each cell as high as the tallest thing over its middle. Holes stay holes. */
-export const surfaceOf = (grid: HeightGrid, standing: readonly Standing[]): HeightGrid => {
+export const surfaceOf = (grid: HeightGrid, standing: readonly CheckStatus[]): HeightGrid => {
   const heights = Float32Array.from(grid.heights);
   const cell = (m: number, from: number, most: number): number =>
     Math.min(most, Math.max(0, Math.round((m - from) / grid.cellM)));

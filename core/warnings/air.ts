@@ -5,11 +5,11 @@ import { onShot, type ShotRule } from './context';
 
 /** Gusts at the height of the shot against the aircraft's limit. */
 export const gusts: ShotRule = (c) => {
-  const { aircraft, flown, location, film } = c.facts;
-  if (!aircraft || !flown) return null;
+  const { aircraft, trajectory, location, film } = c.facts;
+  if (!aircraft || !trajectory) return null;
   const gust = windSpeedAt(
     Math.max(location.gustMs, location.windMs),
-    flown.highestM,
+    trajectory.highestM,
     SHEAR[location.terrain],
   );
   const share = gust / aircraft.windLimitMs;
@@ -19,7 +19,7 @@ export const gusts: ShotRule = (c) => {
     code: 'air.gusts',
     severity: grounded ? 'stop' : 'care',
     subject: onShot(c),
-    say: `Gusts of ${speedText(gust, undefined, film.units)} at ${flown.highestM.toFixed(0)} m are ${(share * 100).toFixed(0)} % of what ${aircraft.name} is rated for.`,
+    say: `Gusts of ${speedText(gust, undefined, film.units)} at ${trajectory.highestM.toFixed(0)} m are ${(share * 100).toFixed(0)} % of what ${aircraft.name} is rated for.`,
     why: grounded
       ? 'Above 70 % of the limit it stays on the ground.'
       : 'Above half of the limit the footage is rarely usable.',

@@ -22,15 +22,15 @@ const handlingCure = (c: ShotContext): Cure[] => {
 
 /** Faster or turned quicker than the sticks are set to allow. */
 export const beyondHandling: ShotRule = (c) => {
-  const { aircraft, flown, shot } = c.facts;
-  if (!aircraft || !flown) return null;
+  const { aircraft, trajectory, shot } = c.facts;
+  if (!aircraft || !trajectory) return null;
   const all: Beyond[] = [
-    { what: 'flies', unit: 'm/s', needs: flown.peakSpeedMs, has: (h) => h.maxSpeedMs },
-    { what: 'turns', unit: '\u00b0/s', needs: flown.peakYawDegS, has: (h) => h.maxYawDegS },
+    { what: 'flies', unit: 'm/s', needs: trajectory.peakSpeedMs, has: (h) => h.maxSpeedMs },
+    { what: 'turns', unit: '\u00b0/s', needs: trajectory.peakYawDegS, has: (h) => h.maxYawDegS },
     {
       what: 'tilts',
       unit: '\u00b0/s',
-      needs: flown.peakTiltDegS,
+      needs: trajectory.peakTiltDegS,
       has: (h) => Math.min(h.maxTiltDegS, aircraft.maxTiltDegS),
     },
   ];
@@ -52,9 +52,9 @@ export const beyondHandling: ShotRule = (c) => {
 
 /** The camera looks higher than it can, or so high that the propellers stand in the picture. */
 export const looksUp: ShotRule = (c) => {
-  const { flown, aircraft, camera } = c.facts;
-  if (!flown || !aircraft || !camera || camera.fixedTiltDeg !== null) return null;
-  const most = flown.samples.reduce((max, s) => Math.max(max, s.pose.tiltDeg), -90);
+  const { trajectory, aircraft, camera } = c.facts;
+  if (!trajectory || !aircraft || !camera || camera.fixedTiltDeg !== null) return null;
+  const most = trajectory.samples.reduce((max, s) => Math.max(max, s.pose.tiltDeg), -90);
   const beyond = most > aircraft.tiltUpDeg + 0.5;
   if (!beyond && most <= aircraft.propsFromDeg + 0.5) return null;
   return {
@@ -76,13 +76,13 @@ const LOW_M = 3;
 
 /** Fast sticks are for getting from place to place. */
 export const hastySticks: ShotRule = (c) => {
-  const { flown, shot, rangeM } = c.facts;
-  if (!flown || shot.handling !== 'fast' || (rangeM > NEAR_M && flown.lowestM > LOW_M)) return null;
+  const { trajectory, shot, rangeM } = c.facts;
+  if (!trajectory || shot.handling !== 'fast' || (rangeM > NEAR_M && trajectory.lowestM > LOW_M)) return null;
   return {
     code: 'move.hasty',
     severity: 'care',
     subject: onShot(c),
-    say: `Fast sticks ${flown.lowestM <= LOW_M ? `at ${flown.lowestM.toFixed(1)} m` : `${rangeM.toFixed(0)} m from the subject`}.`,
+    say: `Fast sticks ${trajectory.lowestM <= LOW_M ? `at ${trajectory.lowestM.toFixed(1)} m` : `${rangeM.toFixed(0)} m from the subject`}.`,
     why: 'Near the ground or the subject a twitch of the thumb is a metre; slow keeps it small.',
     cures: [setSticks(c, 'slow')],
   };
@@ -90,9 +90,9 @@ export const hastySticks: ShotRule = (c) => {
 
 /** The gap leaves less free air than is kept to each side. */
 export const tightGap: ShotRule = (c) => {
-  const { flown, aircraft, shot } = c.facts;
-  if (!flown?.gap || !aircraft) return null;
-  const { widthM, heightM, marginM } = flown.gap;
+  const { trajectory, aircraft, shot } = c.facts;
+  if (!trajectory?.gap || !aircraft) return null;
+  const { widthM, heightM, marginM } = trajectory.gap;
   const leastWidth = aircraft.spanM + 2 * marginM;
   const leastHeight = aircraft.heightM + 2 * marginM;
   if (widthM >= leastWidth && heightM >= leastHeight) return null;

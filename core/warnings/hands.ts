@@ -46,9 +46,10 @@ const STEADY = 3;
 
 /** More inputs at one moment than the pilot has practised. */
 export const manyInputs: ShotRule = (c) => {
-  const { flown, film, move } = c.facts;
+  const { trajectory, film, move } = c.facts;
   const practised = film.preferences.practisedInputs;
-  if (!flown || !move || flown.simultaneous <= practised || (c.hands && c.hands.level >= STEADY)) return null;
+  if (!trajectory || !move || trajectory.simultaneous <= practised || (c.hands && c.hands.level >= STEADY))
+    return null;
   const level = c.hands
     ? ` ${c.hands.pilot.name} has this move as \u201c${LEVEL_WORDS[c.hands.level] ?? LEVEL_WORDS[0]}\u201d.`
     : '';
@@ -56,7 +57,7 @@ export const manyInputs: ShotRule = (c) => {
     code: 'move.inputs',
     severity: 'note',
     subject: onShot(c),
-    say: `${flown.simultaneous} inputs at once; ${practised} are flown with ease.${level}`,
+    say: `${trajectory.simultaneous} inputs at once; ${practised} are flown with ease.${level}`,
     why: 'Each input more costs takes: ragged starts, corrections in mid-shot.',
     cures: [...simplerCure(c), { say: 'Or practise it high and slow first.' }],
   };

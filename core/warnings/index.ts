@@ -1,7 +1,7 @@
 export { filmWarnings } from './film';
-export { overWeightLine, placeLightWarnings } from './light-location';
+export { overWeightLine, locationLightWarnings } from './light-location';
 export { lightWarnings } from './light-over-time';
-export { placeWarnings, shotWarnings } from './registry';
-export { siteOfPlace } from './site-location';
+export { locationWarnings, shotWarnings } from './registry';
+export { locationSiteWarnings } from './site-location';
 export { siteWarnings } from './site';
 export { bySeverity, type Cure, type Severity, type Warning, worst } from './types';

@@ -1,7 +1,7 @@
 import { clockText } from '../time';
 import type { Aircraft, Kit, Film, Reading, Shot } from '../model';
 import type { Warning } from './types';
-import type { PlaceFacts } from '../day';
+import type { LocationPlan } from '../day';
 import { heaviestFilterKg } from '../payload';
 
 const MINUTE_MS = 60_000;
@@ -11,7 +11,7 @@ const WORTH_MIN = 10;
 const WAIT_MIN = 75;
 
 /** Leaving shortly before the lamps come on. */
-const beforeLamps = ({ location, light, windowToMs }: PlaceFacts): Warning | null => {
+const beforeLamps = ({ location, light, windowToMs }: LocationPlan): Warning | null => {
   const on = light?.lampsOnMs ?? null;
   if (location.lamps === 'none' || on === null || !Number.isFinite(windowToMs)) return null;
   const shortMin = (on + WORTH_MIN * MINUTE_MS - windowToMs) / MINUTE_MS;
@@ -33,7 +33,7 @@ const beforeLamps = ({ location, light, windowToMs }: PlaceFacts): Warning | nul
 };
 
 /** Readings that belong to another date. */
-const staleReadings = ({ location, light }: PlaceFacts, readings: readonly Reading[]): Warning | null => {
+const staleReadings = ({ location, light }: LocationPlan, readings: readonly Reading[]): Warning | null => {
   if (!light) return null;
   const stale = readings.filter(
     (r) =>
@@ -53,7 +53,7 @@ const staleReadings = ({ location, light }: PlaceFacts, readings: readonly Readi
 };
 
 /** Pinned minutes outside the window. */
-const pinsOutside = (place: PlaceFacts, shots: readonly Shot[]): Warning[] =>
+const pinsOutside = (place: LocationPlan, shots: readonly Shot[]): Warning[] =>
   shots.flatMap((shot) => {
     const { location, windowFromMs, windowToMs } = place;
     if (shot.notBefore === null || !Number.isFinite(windowFromMs)) return [];
@@ -97,8 +97,8 @@ export const overWeightLine = (film: Film, kit: Kit, aircraft: Aircraft): Warnin
 };
 
 /** Everything about the light of a place as a whole; by place and by shot. */
-export const placeLightWarnings = (
-  place: PlaceFacts,
+export const locationLightWarnings = (
+  place: LocationPlan,
   shots: readonly Shot[],
   readings: readonly Reading[],
 ): Warning[] =>

@@ -12,12 +12,12 @@ import { clockText } from '../time';
 import { projectPoint } from '../lens';
 import { offset, radians } from '../geometry';
 import type { Cure, Warning } from './types';
-import { conditionsOf, type LitPlace } from '../shot';
+import { conditionsOf, type LocationLight } from '../shot';
 import type { LightJob, ShotWindow, SunMinutes } from '../light-timeline';
 
 /** A slate with its place, its minutes and the sun at the minute it is planned. */
 export interface LightContext {
-  readonly lit: LitPlace;
+  readonly lit: LocationLight;
   readonly job: LightJob;
   readonly window: ShotWindow;
   readonly sky: SunMinutes;
@@ -222,7 +222,7 @@ export const LIGHT_RULES: readonly LightRule[] = [
 ];
 
 export const lightWarnings = (
-  lit: LitPlace,
+  lit: LocationLight,
   job: LightJob,
   window: ShotWindow,
   sky: SunMinutes,

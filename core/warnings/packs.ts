@@ -2,10 +2,10 @@ import { packFaults, calibrationOf } from '../energy';
 import type { Kit, FilmInput } from '../model';
 import type { Warning } from './types';
 import { contradiction, beforePairs } from '../day';
-import type { PlaceRule } from './context';
+import type { LocationRule } from './context';
 
 /** Flights a person laid down that ask more of their pack than it may give. */
-export const overPacks: PlaceRule = ({ flights, location }) => {
+export const overPacks: LocationRule = ({ flights, location }) => {
   const over = flights.map((f, i) => ({ f, n: i + 1 })).filter(({ f }) => f.overWh > 0);
   const [worst] = [...over].sort((a, b) => b.f.overWh - a.f.overWh);
   if (!worst) return null;
@@ -23,7 +23,7 @@ export const overPacks: PlaceRule = ({ flights, location }) => {
 };
 
 /** Flights a person laid down on a pack of another aircraft. */
-export const misfitPacks: PlaceRule = ({ flights, location }) => {
+export const misfitPacks: LocationRule = ({ flights, location }) => {
   const wrong = flights
     .map((f, i) => ({ f, n: i + 1 }))
     .filter(({ f }) => f.supply.fullWh > 0 && !f.supply.aircraftIds.includes(f.aircraftId));

@@ -57,13 +57,13 @@ const fitCure = (
 
 /** The steady part is shorter than the cut needs. */
 export const tooShort: ShotRule = (c) => {
-  const { flown, wantedS, shot } = c.facts;
-  if (!flown || flown.usableS >= wantedS - 0.05) return null;
+  const { trajectory, wantedS, shot } = c.facts;
+  if (!trajectory || trajectory.usableS >= wantedS - 0.05) return null;
   return {
     code: 'move.too-short',
     severity: 'care',
     subject: onShot(c),
-    say: `${secondsText(flown.usableS)} usable, ${secondsText(wantedS)} wanted.`,
+    say: `${secondsText(trajectory.usableS)} usable, ${secondsText(wantedS)} wanted.`,
     why:
       shot.cutStyle === 'in-motion'
         ? 'Cut in motion, only the part at full speed counts.'
@@ -81,10 +81,10 @@ export const tooShort: ShotRule = (c) => {
 
 /** The aircraft cannot fly that fast through the air of the day. */
 export const tooFast: ShotRule = (c) => {
-  const { aircraft, energy, flown, location, shot, film } = c.facts;
-  if (!aircraft || !energy || !flown || energy.path.peakAirspeedMs <= aircraft.maxSpeedMs) return null;
+  const { aircraft, energy, trajectory, location, shot, film } = c.facts;
+  if (!aircraft || !energy || !trajectory || energy.path.peakAirspeedMs <= aircraft.maxSpeedMs) return null;
   // Speed over ground plus all of the wind is never less than the airspeed, whichever way the path runs.
-  const wind = windSpeedAt(location.windMs, flown.highestM, SHEAR[location.terrain]);
+  const wind = windSpeedAt(location.windMs, trajectory.highestM, SHEAR[location.terrain]);
   const slower =
     shot.move.values['speedMs'] === undefined ? NaN : Math.floor((aircraft.maxSpeedMs - wind) * 10) / 10;
   return {
@@ -110,13 +110,13 @@ export const tooFast: ShotRule = (c) => {
 };
 
 export const yawTooFast: ShotRule = (c) => {
-  const { aircraft, flown } = c.facts;
-  if (!aircraft || !flown || flown.peakYawDegS <= aircraft.maxYawDegS) return null;
+  const { aircraft, trajectory } = c.facts;
+  if (!aircraft || !trajectory || trajectory.peakYawDegS <= aircraft.maxYawDegS) return null;
   return {
     code: 'move.yaw',
     severity: 'care',
     subject: onShot(c),
-    say: `Turns at ${flown.peakYawDegS.toFixed(0)}°/s; ${aircraft.name} is set to ${aircraft.maxYawDegS.toFixed(0)}°/s.`,
+    say: `Turns at ${trajectory.peakYawDegS.toFixed(0)}°/s; ${aircraft.name} is set to ${aircraft.maxYawDegS.toFixed(0)}°/s.`,
     why: 'The aircraft lags behind the circle and the subject leaves the frame.',
     cures: [{ say: 'Fly slower, or wider.' }],
   };
@@ -124,13 +124,13 @@ export const yawTooFast: ShotRule = (c) => {
 
 export const underGround: ShotRule = (c) => {
   const {
-    flown,
+    trajectory,
     aim,
     ground,
     overGround: { lowestM },
     film,
   } = c.facts;
-  if (!flown) return null;
+  if (!trajectory) return null;
   const under = lowestM <= 0.3;
   if (ground ? lowestM >= film.preferences.groundM : !under) return null;
   return {
@@ -169,11 +169,11 @@ const SUBJECT_CLEARANCE_M = 1;
 
 export const tooClose: ShotRule = (c) => {
   const { facts } = c;
-  const { flown, subject } = facts;
+  const { trajectory, subject } = facts;
   // A gap is flown through on purpose, and has a rule of its own.
-  if (!flown || !subject || flown.gap) return null;
+  if (!trajectory || !subject || trajectory.gap) return null;
   const clearance = clearanceOf(subject);
-  const free = flown.samples.reduce(
+  const free = trajectory.samples.reduce(
     (least, s) => Math.min(least, clearance(subjectAt(facts, s.timeS), s.pose.at)),
     Infinity,
   );
@@ -193,20 +193,20 @@ export const tooClose: ShotRule = (c) => {
 
 export const aboveCeiling: ShotRule = (c) => {
   const {
-    flown,
+    trajectory,
     location,
     ground,
     overGround: { highestM },
   } = c.facts;
-  if (!flown || highestM <= location.ceilingM) return null;
+  if (!trajectory || highestM <= location.ceilingM) return null;
   return {
     code: 'move.ceiling',
     severity: 'stop',
     subject: onShot(c),
     say: `${ground ? `Is up to ${highestM.toFixed(0)} m above the ground below` : `Climbs to ${highestM.toFixed(0)} m`}; the ceiling set for this place is ${location.ceilingM.toFixed(0)} m.`,
     why:
-      ground && flown.highestM <= location.ceilingM
-        ? `Only ${flown.highestM.toFixed(0)} m above launch, but the ground falls away under it. Ceilings differ by country: check the local rule.`
+      ground && trajectory.highestM <= location.ceilingM
+        ? `Only ${trajectory.highestM.toFixed(0)} m above launch, but the ground falls away under it. Ceilings differ by country: check the local rule.`
         : 'Ceilings are above the ground below and differ by country: check the local rule.',
     cures: [{ say: 'Lower the highest point of the move.' }],
   };

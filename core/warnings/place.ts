@@ -1,9 +1,9 @@
 import { isZone, minutesOf, zoneOffsetMinutes } from '../time';
 import { LIGHT_DEFINITIONS, sunAt } from '../light';
 import { detectionLimit } from '../clearance';
-import type { PlaceRule } from './context';
+import type { LocationRule } from './context';
 
-export const unusableZone: PlaceRule = (place) =>
+export const unusableZone: LocationRule = (place) =>
   isZone(place.location.zone)
     ? null
     : {
@@ -19,7 +19,7 @@ export const unusableZone: PlaceRule = (place) =>
 const ZONE_STRAYS_H = 3.5;
 
 /** Clock and coordinates do not belong together: every minute of light would be wrong. */
-export const strangeZone: PlaceRule = ({ location, light }) => {
+export const strangeZone: LocationRule = ({ location, light }) => {
   if (!light) return null;
   const clockH = zoneOffsetMinutes(location.zone, light.sun.startMs) / 60;
   const sunH = location.longitude / 15;
@@ -36,7 +36,7 @@ export const strangeZone: PlaceRule = ({ location, light }) => {
       };
 };
 
-export const noSunrise: PlaceRule = (place) =>
+export const noSunrise: LocationRule = (place) =>
   !place.light || place.light.sunriseMs !== null || place.light.sunsetMs !== null
     ? null
     : {
@@ -48,7 +48,7 @@ export const noSunrise: PlaceRule = (place) =>
         cures: [],
       };
 
-export const darkFlying: PlaceRule = (place) => {
+export const darkFlying: LocationRule = (place) => {
   const { location } = place;
   const dark = (utcMs: number): boolean =>
     sunAt(utcMs, location.latitude, location.longitude).altitudeDeg < LIGHT_DEFINITIONS.civilDeg;
@@ -65,7 +65,7 @@ export const darkFlying: PlaceRule = (place) => {
     : null;
 };
 
-export const emptyWindow: PlaceRule = (place) =>
+export const emptyWindow: LocationRule = (place) =>
   Number.isFinite(minutesOf(place.location.windowStart)) &&
   Number.isFinite(minutesOf(place.location.windowEnd))
     ? null
@@ -78,7 +78,7 @@ export const emptyWindow: PlaceRule = (place) =>
         cures: [{ say: 'Enter both as hours and minutes.' }],
       };
 
-export const lowVisibility: PlaceRule = (place) =>
+export const lowVisibility: LocationRule = (place) =>
   place.location.visibilityM >= 1500
     ? null
     : {

@@ -1,5 +1,5 @@
 import type { Warning } from './types';
-import type { PlaceFacts } from '../day';
+import type { LocationPlan } from '../day';
 import type { ShotFacts } from '../shot';
 import { cruiseUnknown, doesNotFit, gusts, noAircraft } from './air';
 import { exposureOff, filterChange, flicker, outsideWindow, wrongLight } from './light';
@@ -22,7 +22,7 @@ import { frantic } from './pace';
 import { darkFlying, emptyWindow, lowVisibility, noSunrise, strangeZone, unusableZone } from './place';
 import { misfitPacks, overPacks } from './packs';
 import { needsRelease, oneUseOnly, speedNote, wildSpeed } from './use';
-import type { PlaceRule, ShotContext, ShotRule } from './context';
+import type { LocationRule, ShotContext, ShotRule } from './context';
 
 /** Every rule that looks at a shot. A new one is a function and a line here. */
 export const SHOT_RULES: readonly ShotRule[] = [
@@ -60,7 +60,7 @@ export const SHOT_RULES: readonly ShotRule[] = [
 ];
 
 /** Every rule that looks at a location. */
-export const PLACE_RULES: readonly PlaceRule[] = [
+export const LOCATION_RULES: readonly LocationRule[] = [
   unusableZone,
   strangeZone,
   emptyWindow,
@@ -75,7 +75,7 @@ export const PLACE_RULES: readonly PlaceRule[] = [
 export const shotWarnings = (context: ShotContext): Warning[] =>
   SHOT_RULES.map((rule) => rule(context)).filter((w): w is Warning => w !== null);
 
-export const placeWarnings = (place: PlaceFacts, shots: readonly ShotFacts[]): Warning[] =>
-  PLACE_RULES.map((rule) => rule(place, shots)).filter((w): w is Warning => w !== null);
+export const locationWarnings = (place: LocationPlan, shots: readonly ShotFacts[]): Warning[] =>
+  LOCATION_RULES.map((rule) => rule(place, shots)).filter((w): w is Warning => w !== null);
 
 export { type ShotContext } from './context';

@@ -6,7 +6,7 @@ import type { Warning } from './types';
 import { launchOf, type Scene } from '../location';
 
 /** What is to be said of the launch points and the ground of a place by themselves. */
-export const siteOfPlace = (scene: Scene): Warning[] => {
+export const locationSiteWarnings = (scene: Scene): Warning[] => {
   const { location } = scene;
   const subject = { kind: 'location', id: location.id } as const;
   const warnings: Warning[] = [];

@@ -1,7 +1,7 @@
 import { onlyUse, USE_WORDS, useOf } from '../story';
 import { groupBy } from '../units';
 import { meanSpeedOf } from '../shot';
-import { onShot, type PlaceRule, type ShotRule } from './context';
+import { onShot, type LocationRule, type ShotRule } from './context';
 
 /** Recognisable people without a release. */
 export const needsRelease: ShotRule = (c) => {
@@ -27,7 +27,7 @@ export const needsRelease: ShotRule = (c) => {
 };
 
 /** A subject all of whose shots can be used in one way only. */
-export const oneUseOnly: PlaceRule = (place, shots) => {
+export const oneUseOnly: LocationRule = (place, shots) => {
   for (const [subjectId, group] of groupBy(shots, (f) => f.shot.subjectId)) {
     const use = onlyUse(group.map((f) => useOf(f.shot.usage)));
     const subject = group[0]?.subject;

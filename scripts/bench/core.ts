@@ -1,6 +1,6 @@
 import { demoFilm } from '../../demo';
 import { deriveFilm } from '../../core/film/derive';
-import { FilmReckoner } from '@core/film';
+import { FilmDeriver } from '@core/film';
 import { shotFacts, type ShotParts } from '@core/shot';
 import type { FilmInput } from '@core/model';
 import { ms, report, spread } from './figures';
@@ -61,7 +61,7 @@ export const run = async (): Promise<void> => {
       }),
     );
     report(`paths, costs and framing of ${count} shots`, `median ${ms(facts.median)}, p95 ${ms(facts.p95)}`);
-    const reckoner = new FilmReckoner();
+    const reckoner = new FilmDeriver();
     reckoner.derive(film);
     const drag = spread(
       timed(200, (i) => {

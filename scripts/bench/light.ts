@@ -1,16 +1,16 @@
 import { deriveFilm } from '../../core/film/derive';
 import { lightJob, shotWindow, sunMinutes, weighDates, type LightJob } from '@core/light-timeline';
 import { lightWarnings } from '@core/warnings';
-import { readingsOf, type LitPlace } from '@core/shot';
+import { readingsOf, type LocationLight } from '@core/shot';
 import type { FilmInput } from '@core/model';
-import type { PlaceFacts } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import { ms, report, spread } from './figures';
 
 /** Every slate of a film over the minutes of its window: the best setting, the light it wants, the sun against the lens. */
 export const runLight = (film: FilmInput, rounds: number): void => {
   const derived = deriveFilm(film);
   const places = [...derived.places.values()].flatMap(
-    (place): { place: PlaceFacts; lit: LitPlace; jobs: LightJob[] }[] => {
+    (place): { place: LocationPlan; lit: LocationLight; jobs: LightJob[] }[] => {
       if (!place.light) return [];
       const jobs = [...derived.shots.values()]
         .filter((s) => s.facts.location.id === place.location.id)

@@ -1,6 +1,6 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { problemOf, type WorkedProblem } from '../../core/scheduler/fixtures';
-import { FilmReckoner } from '@core/film';
+import { FilmDeriver } from '@core/film';
 import { moveShot } from '@core/day';
 import { withChanges } from '@core/scheduler';
 import type { FilmInput } from '@core/model';
@@ -154,7 +154,7 @@ const runRisk = (): void => {
 
 /** Moving a slate between flights of a film, tried as while it is dragged; only such moves as can be made. */
 export const runRail = (film: FilmInput, count: number): void => {
-  const reckoner = new FilmReckoner();
+  const reckoner = new FilmDeriver();
   const derived = reckoner.derive(film);
   const place = [...derived.places.values()].sort((a, b) => b.flights.length - a.flights.length)[0];
   const own = place?.flights.flatMap((f) => f.stops.map((s) => s.shotId)) ?? [];

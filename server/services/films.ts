@@ -3,7 +3,7 @@ import {
   EXCHANGE_VERSION,
   KIT_FORMAT,
   KIT_KINDS,
-  PLACE_KINDS,
+  LOCATION_KINDS,
   type EntityKind,
 } from '@core/model';
 import type { AnyRow, Batch, Change, FilmFile, KitFile, LoggedChange } from '@contract';
@@ -66,7 +66,7 @@ export class Films {
     if (!film) throw new HttpProblem(404, 'no-film', 'There is no such film; it may have been deleted.');
     const locations = await this.rows('location', 'filmId', [filmId]);
     const places = locations.map((l) => l.value.id);
-    const belongs = await Promise.all(PLACE_KINDS.map((kind) => this.rows(kind, 'locationId', places)));
+    const belongs = await Promise.all(LOCATION_KINDS.map((kind) => this.rows(kind, 'locationId', places)));
     return [film, ...locations, ...belongs.flat()];
   }
 

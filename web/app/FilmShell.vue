@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, useTemplateRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { useActs } from '../composables/useShotCommands';
+import { useShotCommands } from '../composables/useShotCommands';
 import { useFilm } from '../stores/film';
 import { whenIdle } from '../composables/idle';
-import { useLooking } from '../stores/selection';
+import { useSelection } from '../stores/selection';
 import ConflictBar from './ConflictBar.vue';
 import RejectedBar from './RejectedBar.vue';
 import SaveMark from './SaveMark.vue';
@@ -12,8 +12,8 @@ import { useKeys } from './useKeys';
 
 const props = defineProps<{ film: string }>();
 const store = useFilm();
-const looking = useLooking();
-const acts = useActs();
+const selection = useSelection();
+const acts = useShotCommands();
 const KeySheet = defineAsyncComponent(() => import('./KeySheet.vue'));
 useKeys();
 watch(
@@ -68,7 +68,7 @@ const rename = (event: Event): void => {
   if (store.film && store.edit('film', store.film.id, { name: field.value }, 'name').length > 0)
     field.value = store.film.name;
 };
-const other = (): string => (looking.theme === 'dusk' ? 'noon' : 'dusk');
+const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
 </script>
 
 <template>
@@ -108,11 +108,11 @@ const other = (): string => (looking.theme === 'dusk' ? 'noon' : 'dusk');
       <button
         class="btn bare wide"
         :title="`Change to ${other()} (T)`"
-        @click="looking.theme = looking.theme === 'dusk' ? 'noon' : 'dusk'"
+        @click="selection.theme = selection.theme === 'dusk' ? 'noon' : 'dusk'"
       >
-        {{ looking.theme === 'dusk' ? 'Noon' : 'Dusk' }}
+        {{ selection.theme === 'dusk' ? 'Noon' : 'Dusk' }}
       </button>
-      <button class="btn bare wide" title="Keys (?)" aria-label="Keys" @click="looking.keysShown = true">
+      <button class="btn bare wide" title="Keys (?)" aria-label="Keys" @click="selection.keysShown = true">
         ?
       </button>
     </header>
@@ -126,8 +126,8 @@ const other = (): string => (looking.theme === 'dusk' ? 'noon' : 'dusk');
     <RouterView v-else v-slot="{ Component }"
       ><component :is="Component" class="view-body" @vue:mounted="settled"
     /></RouterView>
-    <p class="sr" role="status" aria-live="polite">{{ looking.said }}</p>
-    <KeySheet v-if="looking.keysShown" @close="looking.keysShown = false" />
+    <p class="sr" role="status" aria-live="polite">{{ selection.said }}</p>
+    <KeySheet v-if="selection.keysShown" @close="selection.keysShown = false" />
   </div>
 </template>
 

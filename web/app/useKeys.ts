@@ -1,10 +1,10 @@
 import { onBeforeUnmount, onMounted } from 'vue';
 import { useRouter } from 'vue-router';
-import { useActs } from '../composables/useShotCommands';
-import { useBulk } from '../composables/useBulkEdit';
-import { useListing } from '../stores/list-filters';
-import { useLooking, type Facet } from '../stores/selection';
-import { useReckoning } from '../stores/derived-film';
+import { useShotCommands } from '../composables/useShotCommands';
+import { useBulkEdit } from '../composables/useBulkEdit';
+import { useListFilters } from '../stores/list-filters';
+import { useSelection, type Facet } from '../stores/selection';
+import { useDerivedFilm } from '../stores/derived-film';
 
 const FACETS: Readonly<Record<string, Facet>> = { 1: 'move', 2: 'cut', 3: 'exposure' };
 const GOES: Readonly<Record<string, string>> = {
@@ -29,52 +29,52 @@ const ownsKeys = (target: EventTarget | null): boolean =>
 /** The application's keys, alive while a film is open. */
 export const useKeys = (): void => {
   const router = useRouter();
-  const acts = useActs();
-  const looking = useLooking();
-  const listing = useListing();
-  const bulk = useBulk();
-  const reckoning = useReckoning();
+  const acts = useShotCommands();
+  const selection = useSelection();
+  const listing = useListFilters();
+  const bulk = useBulkEdit();
+  const derivedFilm = useDerivedFilm();
   let goingUntil = 0;
 
   const onBench = (): boolean => router.currentRoute.value.name === 'bench';
   const place = (by: number): void => {
-    const list = reckoning.locations;
-    const at = list.findIndex((l) => l.id === looking.place?.location.id);
+    const list = derivedFilm.locations;
+    const at = list.findIndex((l) => l.id === selection.place?.location.id);
     const next = list[at + by];
-    if (next) looking.pickPlace(next.id);
+    if (next) selection.pickPlace(next.id);
   };
   const newSlate = (): void => {
-    const id = looking.place?.location.id;
+    const id = selection.place?.location.id;
     if (id) acts.addShot(id);
   };
   const picked = (act: (id: string) => void) => (): void => {
-    if (looking.shotId) act(looking.shotId);
+    if (selection.shotId) act(selection.shotId);
   };
 
   const removeChosen = (): void => {
     if (listing.picked.length > 1) {
       bulk.remove(listing.picked);
       listing.clear();
-    } else if (looking.shotId) acts.deleteShot(looking.shotId);
+    } else if (selection.shotId) acts.deleteShot(selection.shotId);
   };
   const BENCH: Readonly<Record<string, () => void>> = {
     n: newSlate,
-    j: () => looking.step(1),
-    k: () => looking.step(-1),
-    arrowdown: () => looking.step(1),
-    arrowup: () => looking.step(-1),
+    j: () => selection.step(1),
+    k: () => selection.step(-1),
+    arrowdown: () => selection.step(1),
+    arrowup: () => selection.step(-1),
     p: () => {
-      looking.previewing = !looking.previewing;
+      selection.previewing = !selection.previewing;
     },
     x: picked((id) => listing.toggle(id)),
     f: () => {
       listing.toolsShown = !listing.toolsShown;
     },
     o: () => {
-      looking.coverageShown = !looking.coverageShown;
+      selection.coverageShown = !selection.coverageShown;
     },
     v: () => {
-      looking.varietyShown = !looking.varietyShown;
+      selection.varietyShown = !selection.varietyShown;
     },
     c: picked(acts.copyShot),
     delete: () => removeChosen(),
@@ -84,10 +84,10 @@ export const useKeys = (): void => {
   };
   const ANYWHERE: Readonly<Record<string, () => void>> = {
     '?': () => {
-      looking.keysShown = !looking.keysShown;
+      selection.keysShown = !selection.keysShown;
     },
     t: () => {
-      looking.theme = looking.theme === 'dusk' ? 'noon' : 'dusk';
+      selection.theme = selection.theme === 'dusk' ? 'noon' : 'dusk';
     },
     q: () => void router.push({ name: 'quick' }),
     '[': () => place(-1),
@@ -96,9 +96,9 @@ export const useKeys = (): void => {
       goingUntil = Date.now() + GO_MS;
     },
     escape: () => {
-      if (looking.keysShown) looking.keysShown = false;
+      if (selection.keysShown) selection.keysShown = false;
       else if (listing.picked.length > 0) listing.clear();
-      else looking.previewing = false;
+      else selection.previewing = false;
     },
   };
 
@@ -126,7 +126,7 @@ export const useKeys = (): void => {
     const facet = FACETS[event.key];
     if (facet && onBench())
       return () => {
-        looking.facet = facet;
+        selection.facet = facet;
       };
     return (
       (onBench() ? BENCH[(event.altKey ? 'alt+' : '') + key] : undefined) ??

@@ -4,7 +4,7 @@ import type { FilmInput, Entity } from '@core/model';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { lifeOf } from '@core/cards';
 import fc from 'fast-check';
-import { cardAsStored, cardsAsTold, footageFault, recordedBy, setOnCard, tellCard } from './card-log';
+import { cardAsStored, cardsNowOf, footageFault, recordedBy, setOnCard, logCard } from './card-log';
 import { numberIn } from '../../core/testing/numbers';
 
 let film: FilmInput;
@@ -88,16 +88,16 @@ describe('what is on a card', () => {
     expect(setOnCard(store, rows.card[0]!, 80)).toContain('cannot hold 80.0 GB');
     expect([setOnCard(store, rows.card[0]!, 30), setOnCard(store, rows.card[0]!, 20)]).toEqual(['', '']);
     expect([rows.card[0]!.usedGB, rows.cardMove.length]).toEqual([20, 0]);
-    expect(tellCard(store, 'c', 'put', { spot: 'case' })).toBe('');
+    expect(logCard(store, 'c', 'put', { spot: 'case' })).toBe('');
     expect(setOnCard(store, rows.card[0]!, 25)).toBe('');
-    expect([rows.card[0]!.usedGB, life().usedGB, cardsAsTold(store)[0]!.usedGB]).toEqual([20, 25, 25]);
+    expect([rows.card[0]!.usedGB, life().usedGB, cardsNowOf(store)[0]!.usedGB]).toEqual([20, 25, 25]);
     expect(setOnCard(store, rows.card[0]!, 5)).toContain('2 copies are wanted');
-    expect(tellCard(store, 'nobody', 'copy')).toContain('not there');
+    expect(logCard(store, 'nobody', 'copy')).toContain('not there');
   });
   it('does not change by a table once something was told of it', () => {
     const { store, rows, life } = shelf();
     expect(footageFault(store, { ...card, usedGB: 40 })).toBeNull();
-    tellCard(store, 'c', 'record', { gb: 12.34, spot: 'aircraft', aircraftId: null });
+    logCard(store, 'c', 'record', { gb: 12.34, spot: 'aircraft', aircraftId: null });
     expect(footageFault(store, { ...card, usedGB: 0 })).toContain('holds 12.3 GB');
     // As it was written out, rounded or not, it comes in again.
     for (const usedGB of [12.3, 12.34])
@@ -115,12 +115,12 @@ describe('what is on a card', () => {
     fc.assert(
       fc.property(fc.array(step, { maxLength: 30 }), (steps) => {
         const { store, rows, life } = shelf();
-        tellCard(store, 'c', 'put', { spot: 'bag' });
+        logCard(store, 'c', 'put', { spot: 'bag' });
         for (const s of steps) {
           const before = life();
-          if (s === 'copy' || s === 'format') tellCard(store, 'c', s);
+          if (s === 'copy' || s === 'format') logCard(store, 'c', s);
           else if ('set' in s) setOnCard(store, rows.card[0]!, s.set);
-          else tellCard(store, 'c', 'record', { gb: s.gb });
+          else logCard(store, 'c', 'record', { gb: s.gb });
           if (life().usedGB < before.usedGB - 1e-3) expect(before.copies).toBeGreaterThanOrEqual(2);
         }
       }),

@@ -31,7 +31,7 @@ const entryOf = (
 });
 
 /** Tells what happened to a card. @returns why that cannot have happened, and then it is not entered; '' where it was */
-export const tellCard = (
+export const logCard = (
   film: Pick<FilmStore, 'film' | 'get' | 'list' | 'commit'>,
   cardId: string,
   act: CardAct,
@@ -53,7 +53,7 @@ const toldOf = (film: Pick<FilmStore, 'list'>): ReadonlySet<string> =>
   new Set(film.list('cardMove').map((m) => m.cardId));
 
 /** Cards as they stand now, in the form of their records. */
-export const cardsAsTold = (film: Pick<FilmStore, 'list'>): Card[] => {
+export const cardsNowOf = (film: Pick<FilmStore, 'list'>): Card[] => {
   const now = new Map(cardsNow(film.list('card'), film.list('cardMove')).map((c) => [c.id, c.usedGB]));
   return film.list('card').map((c) => ({ ...c, usedGB: now.get(c.id) ?? c.usedGB }));
 };
@@ -69,7 +69,7 @@ const SAME_GB = 0.05;
 
 /** Says that the footage on a card does not change by its record; null where it may, or does not. */
 export const footageFault = (film: Pick<FilmStore, 'list'>, card: Card): string | null => {
-  const now = toldOf(film).has(card.id) ? cardsAsTold(film).find((c) => c.id === card.id) : undefined;
+  const now = toldOf(film).has(card.id) ? cardsNowOf(film).find((c) => c.id === card.id) : undefined;
   return now && Math.abs(now.usedGB - card.usedGB) > SAME_GB
     ? `${now.name} holds ${now.usedGB.toFixed(1)} GB. What is on it changes under Ready, Cards.`
     : null;
@@ -81,7 +81,7 @@ export const setOnCard = (
   card: Card,
   gb: number,
 ): string => {
-  if (toldOf(film).has(card.id)) return tellCard(film, card.id, 'correct', { gb });
+  if (toldOf(film).has(card.id)) return logCard(film, card.id, 'correct', { gb });
   return (
     moveFault(
       { ...lifeOf(card, []), usedGB: 0 },

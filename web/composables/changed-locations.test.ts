@@ -1,14 +1,15 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { FilmInput } from '@core/model';
-import { changedPlaces } from './changed-locations';
+import { changedLocations } from './changed-locations';
 
 let film: FilmInput;
 beforeAll(async () => {
   film = (await import('../../demo')).demoFilm() as unknown as FilmInput;
 });
 const all = (): string[] => film.locations.map((l) => l.id);
-const told = (before: FilmInput | null, now: FilmInput): string[] => [...changedPlaces(before, now)].sort();
+const told = (before: FilmInput | null, now: FilmInput): string[] =>
+  [...changedLocations(before, now)].sort();
 
 describe('which places are another', () => {
   it('all at first, and when something all of them share changed; none when nothing did', () => {

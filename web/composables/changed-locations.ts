@@ -1,7 +1,7 @@
 import type { FilmInput } from '@core/model';
 
 /** Places that are not as they were: something of theirs changed, or something all of them share. */
-export const changedPlaces = (before: FilmInput | null, now: FilmInput): Iterable<string> => {
+export const changedLocations = (before: FilmInput | null, now: FilmInput): Iterable<string> => {
   if (
     !before ||
     before.film !== now.film ||

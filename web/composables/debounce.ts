@@ -1,4 +1,4 @@
-import { inTurn } from './deferred';
+import { defer } from './deferred';
 
 /**
  * Runs work once changes rest, and now and then while they go on; never two runs at once. What is touched while it runs is
@@ -6,7 +6,11 @@ import { inTurn } from './deferred';
  * @param restMs without a change after which it runs
  * @param longestMs one waits while changes go on
  */
-export const whenResting = (work: () => Promise<void>, restMs: number, longestMs: number): (() => void) => {
+export const debounceWithMaxWait = (
+  work: () => Promise<void>,
+  restMs: number,
+  longestMs: number,
+): (() => void) => {
   const turn = {};
   let timer: ReturnType<typeof setTimeout> | undefined;
   let since = 0;
@@ -34,7 +38,7 @@ export const whenResting = (work: () => Promise<void>, restMs: number, longestMs
     timer = setTimeout(
       () => {
         timer = undefined;
-        inTurn(turn, () => void run());
+        defer(turn, () => void run());
       },
       Math.max(0, Math.min(restMs, since + longestMs - now)),
     );

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { effectScope, shallowRef } from 'vue';
-import { inTurn, useInTurn } from './deferred';
+import { defer, useDeferred } from './deferred';
 
 /** Frames as this test lets them come. */
 let frames: (() => void)[] = [];
@@ -26,26 +26,26 @@ describe('taking turns', () => {
   it('does one thing after each picture, each thing once, in the order asked', () => {
     const done: string[] = [];
     const [a, b] = [{}, {}];
-    inTurn(a, () => done.push('a'));
-    inTurn(b, () => done.push('b'));
-    inTurn(a, () => done.push('a again'));
+    defer(a, () => done.push('a'));
+    defer(b, () => done.push('b'));
+    defer(a, () => done.push('a again'));
     expect(done).toEqual([]);
     frame();
     expect(done).toEqual(['a']);
     frame();
     expect(done).toEqual(['a', 'b']);
     frame();
-    inTurn(a, () => done.push('a anew'));
+    defer(a, () => done.push('a anew'));
     frame();
     expect(done).toEqual(['a', 'b', 'a anew']);
   });
 
   it('goes on with the next when one of them fails', () => {
     let after = false;
-    inTurn({}, () => {
+    defer({}, () => {
       throw new Error('one pane');
     });
-    inTurn({}, () => {
+    defer({}, () => {
       after = true;
     });
     expect(frame).toThrow('one pane');
@@ -56,7 +56,7 @@ describe('taking turns', () => {
   it('shows the newest value when its turn comes, and nothing after its pane is gone', () => {
     const source = shallowRef(1);
     const scope = effectScope();
-    const shown = scope.run(() => useInTurn(() => source.value))!;
+    const shown = scope.run(() => useDeferred(() => source.value))!;
     expect(shown.value).toBe(1);
     source.value = 2;
     source.value = 3;

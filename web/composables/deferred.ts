@@ -20,7 +20,7 @@ const pump = (): void => {
 };
 
 /** Puts an act in the line of what may come a moment later: one of them after each picture, each only once at a time. */
-export const inTurn = (who: object, act: () => void): void => {
+export const defer = (who: object, act: () => void): void => {
   if (waiting.has(who)) return;
   waiting.set(who, act);
   if (!pumping) {
@@ -33,14 +33,14 @@ export const inTurn = (who: object, act: () => void): void => {
  * A value that follows its source when its turn comes. Panes that hang on the whole film take turns, so that no single frame
  * carries all of them; each then shows the newest there is.
  */
-export const useInTurn = <T>(source: () => T): Readonly<Ref<T>> => {
+export const useDeferred = <T>(source: () => T): Readonly<Ref<T>> => {
   const shown = shallowRef() as Ref<T>;
   const follow = new ReactiveEffect(() => {
     shown.value = source();
   });
   // Not a watcher: that would ask the source at each change, and asking it is what takes the time.
   follow.scheduler = () =>
-    inTurn(shown, () => {
+    defer(shown, () => {
       if (follow.dirty) follow.run();
     });
   follow.run();

@@ -22,7 +22,7 @@ const halved = (cut: Shot['cut'], half: 0 | 1): Shot['cut'] => ({
   }),
 });
 /** What is done to several slates at once, or makes one of several; each act is one step that can be taken back. */
-export const useBulk = () => {
+export const useBulkEdit = () => {
   const film = useFilm();
   const shotsOf = (locationId: string): Shot[] =>
     inOrder(film.list('shot').filter((s) => s.locationId === locationId));

@@ -4,7 +4,7 @@ import type { DerivedShot } from '@core/film';
 import { KeyedMemo } from '@core/units';
 import type { PlaceLightJob } from '../workers/light.worker';
 import { useFilm } from '../stores/film';
-import { useReckoning } from '../stores/derived-film';
+import { useDerivedFilm } from '../stores/derived-film';
 
 /** Rows of the film may be watched objects; what goes to a worker is plain. */
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
@@ -12,20 +12,20 @@ const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 /** Places of the open film as they are handed to the worker that looks at their light. */
 export const useLightJobs = () => {
   const film = useFilm();
-  const reckoning = useReckoning();
+  const derivedFilm = useDerivedFilm();
   /** Slates as they were last sent: of a place in work one slate changes and nineteen do not. */
   const sent = new KeyedMemo<LightJob | null>();
   const shotsAt = (id: string): DerivedShot[] =>
-    [...(reckoning.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === id);
+    [...(derivedFilm.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === id);
 
   /** A place as plain data; null where it has no light. */
   const of = (id: string): PlaceLightJob | null => {
-    const place = reckoning.derived?.places.get(id);
+    const place = derivedFilm.derived?.places.get(id);
     if (!place?.light || !film.film || !Number.isFinite(place.windowFromMs)) return null;
     const jobs = shotsAt(id).flatMap(
       (s) =>
-        sent.get(s.facts.shot.id, [s, reckoning.along.filters], () => {
-          const made = lightJob(s, reckoning.along);
+        sent.get(s.facts.shot.id, [s, derivedFilm.along.filters], () => {
+          const made = lightJob(s, derivedFilm.along);
           return made && plain(made);
         }) ?? [],
     );

@@ -1,6 +1,6 @@
 import { watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { useLooking } from '../stores/selection';
+import { useSelection } from '../stores/selection';
 
 /** The place in the address and the one being looked at follow each other. */
 export const usePlaceRoute = (
@@ -8,16 +8,16 @@ export const usePlaceRoute = (
   props: { readonly film: string; readonly place?: string },
 ): void => {
   const router = useRouter();
-  const looking = useLooking();
+  const selection = useSelection();
   watch(
     () => props.place,
     (id) => {
-      if (id && id !== looking.place?.location.id) looking.pickPlace(id);
+      if (id && id !== selection.place?.location.id) selection.pickPlace(id);
     },
     { immediate: true },
   );
   watch(
-    () => looking.place?.location.id,
+    () => selection.place?.location.id,
     (id) => {
       if (id && props.place !== id) void router.replace({ name, params: { film: props.film, place: id } });
     },

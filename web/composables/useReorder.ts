@@ -1,12 +1,12 @@
 import type { Entity } from '@core/model';
 import { useFilm } from '../stores/film';
 import { keyBetween } from './new-shot';
-import { useReckoning } from '../stores/derived-film';
+import { useDerivedFilm } from '../stores/derived-film';
 
 /** Moving slates along the list and between places; one move changes one row. */
 export const useReorder = (shotsOf: (locationId: string) => Entity<'shot'>[]) => {
   const film = useFilm();
-  const reckoning = useReckoning();
+  const derivedFilm = useDerivedFilm();
 
   /** Puts a slate before or after another one, also one of another place. */
   const placeShot = (id: string, targetId: string, edge: 'before' | 'after'): void => {
@@ -50,7 +50,7 @@ export const useReorder = (shotsOf: (locationId: string) => Entity<'shot'>[]) =>
 
   /** Moves a slate up or down by one, over the edge of a place into the next. */
   const shiftShot = (id: string, by: -1 | 1): void => {
-    const order = reckoning.derived?.order ?? [];
+    const order = derivedFilm.derived?.order ?? [];
     const shot = film.get('shot', id);
     if (!shot) return;
     const list = shotsOf(shot.locationId);
@@ -59,7 +59,7 @@ export const useReorder = (shotsOf: (locationId: string) => Entity<'shot'>[]) =>
       placeShot(id, neighbour.id, by < 0 ? 'before' : 'after');
       return;
     }
-    const places = reckoning.locations;
+    const places = derivedFilm.locations;
     const place = places[places.findIndex((l) => l.id === shot.locationId) + by];
     if (!place) return;
     const there = shotsOf(place.id);

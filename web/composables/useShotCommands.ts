@@ -4,19 +4,19 @@ import type { Cure } from '@core/warnings';
 import type { Lack } from '@core/story';
 import { moveOf } from '@core/moves';
 import { v4 as uuid } from 'uuid';
-import { useBulk } from './useBulkEdit';
+import { useBulkEdit } from './useBulkEdit';
 import { useFilm } from '../stores/film';
-import { useLooking } from '../stores/selection';
+import { useSelection } from '../stores/selection';
 import { keyBetween, newShot, plainMove } from './new-shot';
 import { useReorder } from './useReorder';
 
 type Shot = Entity<'shot'>;
 
 /** What a person does to the list, in one place: each act is one step that can be taken back. */
-export const useActs = () => {
+export const useShotCommands = () => {
   const film = useFilm();
-  const looking = useLooking();
-  const bulk = useBulk();
+  const selection = useSelection();
+  const bulk = useBulkEdit();
 
   const shotsOf = (locationId: string): Shot[] =>
     inOrder(film.list('shot').filter((s) => s.locationId === locationId));
@@ -24,10 +24,10 @@ export const useActs = () => {
   /** Adds a slate after the picked one, or at the end of a place. */
   const addShot = (locationId: string): void => {
     const list = shotsOf(locationId);
-    const at = list.findIndex((s) => s.id === looking.shotId);
+    const at = list.findIndex((s) => s.id === selection.shotId);
     const index = at === -1 ? list.length - 1 : at;
     const shot = newShot(film, locationId, keyBetween(list[index]?.position, list[index + 1]?.position));
-    if (film.create('shot', shot, 'new slate').length === 0) looking.pick(shot.id);
+    if (film.create('shot', shot, 'new slate').length === 0) selection.pick(shot.id);
   };
 
   /** Adds what a reading of the list found missing, at the end of the place. */
@@ -36,13 +36,13 @@ export const useActs = () => {
     const last = shotsOf(locationId).at(-1);
     const plain = newShot(film, locationId, keyBetween(last?.position, undefined));
     const shot = { ...plain, title: move?.name ?? '', move: plainMove(lack.move.kind, lack.move.values) };
-    if (film.create('shot', shot, 'add what is missing').length === 0) looking.pick(shot.id);
+    if (film.create('shot', shot, 'add what is missing').length === 0) selection.pick(shot.id);
   };
 
   /** What a new slate of a place starts from. */
   const templateFor = (locationId: string): Shot => {
     const fresh = newShot(film, locationId, keyBetween(shotsOf(locationId).at(-1)?.position, undefined));
-    const like = film.get('shot', looking.shotId);
+    const like = film.get('shot', selection.shotId);
     // Flown with what the slate in hand is flown with.
     return like
       ? { ...fresh, aircraftId: like.aircraftId, cameraId: like.cameraId, modeId: like.modeId }
@@ -58,14 +58,14 @@ export const useActs = () => {
       made.map((s) => ({ kind: 'shot' as const, id: s.id, after: s as never })),
     );
     if (faults.length === 0 && made[0]) {
-      looking.pick(made[0].id);
-      looking.say(`${counted(made.length, 'slate')} added.`);
+      selection.pick(made[0].id);
+      selection.say(`${counted(made.length, 'slate')} added.`);
     }
   };
 
   const splitShot = (id: string): void => {
     const second = bulk.split(id);
-    if (second) looking.say('Split in two; each has half of the cut.');
+    if (second) selection.say('Split in two; each has half of the cut.');
   };
 
   const copyShot = (id: string): void => {
@@ -79,7 +79,7 @@ export const useActs = () => {
       position: keyBetween(shot.position, list[at + 1]?.position),
       title: shot.title ? `${shot.title} 2`.slice(0, 10_000) : '',
     };
-    if (film.create('shot', copy, 'copy').length === 0) looking.pick(copy.id);
+    if (film.create('shot', copy, 'copy').length === 0) selection.pick(copy.id);
   };
 
   const deleteShot = (id: string): void => {
@@ -89,23 +89,23 @@ export const useActs = () => {
     const at = list.findIndex((s) => s.id === id);
     const next = list[at + 1] ?? list[at - 1];
     film.remove('delete slate', [{ kind: 'shot', id }]);
-    if (next) looking.pick(next.id);
-    looking.say(`Deleted “${shot.title || 'untitled'}”. Ctrl+Z brings it back.`);
+    if (next) selection.pick(next.id);
+    selection.say(`Deleted “${shot.title || 'untitled'}”. Ctrl+Z brings it back.`);
   };
 
   const applyCure = (cure: Cure): void => {
     if (!cure.set) return;
     const faults = film.edit(cure.set.entity, cure.set.id, cure.set.fields as never, 'cure');
-    looking.say(faults[0]?.say ?? cure.say);
+    selection.say(faults[0]?.say ?? cure.say);
   };
 
   const undo = (): void => {
     const what = film.undo();
-    looking.say(what ? `Taken back: ${what}.` : 'Nothing to take back.');
+    selection.say(what ? `Taken back: ${what}.` : 'Nothing to take back.');
   };
   const redo = (): void => {
     const what = film.redo();
-    looking.say(what ? `Done again: ${what}.` : 'Nothing to do again.');
+    selection.say(what ? `Done again: ${what}.` : 'Nothing to do again.');
   };
 
   return {

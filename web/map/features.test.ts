@@ -107,10 +107,10 @@ describe('paths on a plan', () => {
   it('begin and end where the move begins and ends; a hold is a point', () => {
     const shots: DerivedShot[] = [...derived.shots.values()];
     const drawn = shotFeatures(shots, '');
-    expect(drawn).toHaveLength(shots.filter((s) => s.facts.flown).length);
+    expect(drawn).toHaveLength(shots.filter((s) => s.facts.trajectory).length);
     for (const s of shots) {
       const line = lineOf(s);
-      const samples = s.facts.flown!.samples;
+      const samples = s.facts.trajectory!.samples;
       for (const [p, q] of [
         [line[0]!, samples[0]!.pose.at],
         [line.at(-1)!, samples.at(-1)!.pose.at],

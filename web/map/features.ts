@@ -93,7 +93,7 @@ const STILL_M = 0.5;
 
 export const shotFeatures = (shots: readonly DerivedShot[], held: string): Feature[] =>
   shots
-    .filter((s) => s.facts.flown && s.facts.shot.id !== held)
+    .filter((s) => s.facts.trajectory && s.facts.shot.id !== held)
     .map((s) => {
       const line = lineOf(s);
       const [first] = line;

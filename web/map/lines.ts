@@ -8,8 +8,8 @@ const known = new WeakMap<ShotFacts, number[][]>();
 export const lineOf = ({ facts }: DerivedShot): number[][] => {
   const held = known.get(facts);
   if (held) return held;
-  const fine = facts.flown ? flyLayout(layoutOf(facts), facts, facts.shot.move.values, FINE) : null;
-  const line = (fine?.ok ? fine.value.samples : (facts.flown?.samples ?? [])).map((s) => [
+  const fine = facts.trajectory ? flyLayout(layoutOf(facts), facts, facts.shot.move.values, FINE) : null;
+  const line = (fine?.ok ? fine.value.samples : (facts.trajectory?.samples ?? [])).map((s) => [
     s.pose.at.x,
     s.pose.at.y,
   ]);

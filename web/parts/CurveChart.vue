@@ -3,7 +3,7 @@ import 'apexcharts/dist/apexcharts.css';
 import type { ApexOptions } from 'apexcharts';
 import { computed } from 'vue';
 import VueApexCharts from 'vue3-apexcharts';
-import { useLooking } from '../stores/selection';
+import { useSelection } from '../stores/selection';
 
 /** A curve that answers a question, in this program's own colours. Series and options as the chart library takes them. */
 const props = defineProps<{
@@ -13,7 +13,7 @@ const props = defineProps<{
   type?: 'line' | 'rangeArea' | 'bar' | 'area';
   label: string;
 }>();
-const looking = useLooking();
+const selection = useSelection();
 // The library writes its style sheet into the page unless it finds it there; the page allows none written in.
 if (!document.getElementById('apexcharts-css')) {
   const mark = document.createElement('meta');
@@ -36,7 +36,7 @@ const resolved = <T,>(value: T): T => {
 };
 const themed = computed<ApexOptions>(() => {
   // Read when the theme changes.
-  void looking.theme;
+  void selection.theme;
   const [chalk, quiet, line] = [token('--chalk'), token('--chalk-2'), token('--line')];
   const text = { colors: quiet, fontSize: '11.5px', fontFamily: token('--font') };
   const o = resolved(props.options);

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { write, type Quantity } from '../format';
-import { useReckoning } from '../stores/derived-film';
+import { useDerivedFilm } from '../stores/derived-film';
 
 const props = defineProps<{ value: number; quantity: Quantity }>();
-const reckoning = useReckoning();
-const written = computed(() => write(props.value, props.quantity, reckoning.units));
+const derivedFilm = useDerivedFilm();
+const written = computed(() => write(props.value, props.quantity, derivedFilm.units));
 </script>
 
 <template>

@@ -60,9 +60,9 @@ const gridLines = (around: { x: number; y: number }, reach: number, step: number
 
 const picture = computed(() => {
   const { facts } = props;
-  const { flown, aim, fov } = facts;
-  if (!flown) return null;
-  const sample = flown.samples[Math.round(props.share * (flown.samples.length - 1))];
+  const { trajectory, aim, fov } = facts;
+  if (!trajectory) return null;
+  const sample = trajectory.samples[Math.round(props.share * (trajectory.samples.length - 1))];
   if (!sample) return null;
   const view = sample.pose;
   const f = frame.value;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue';
 import { fieldText, fromShown, readNumber, toShown, unitOf, type Quantity } from '../format';
-import { useReckoning } from '../stores/derived-film';
+import { useDerivedFilm } from '../stores/derived-film';
 import type { Fault } from '../sync/validation';
 import { ElInput } from './element';
 import FieldBox from './FieldBox.vue';
@@ -21,9 +21,11 @@ const props = withDefaults(
   { hint: '', unit: '', scale: 1, step: 1, bare: false },
 );
 const id = useId();
-const reckoning = useReckoning();
-const unit = computed(() => props.unit || unitOf(props.quantity, reckoning.units));
-const shown = computed(() => fieldText(toShown(props.value * props.scale, props.quantity, reckoning.units)));
+const derivedFilm = useDerivedFilm();
+const unit = computed(() => props.unit || unitOf(props.quantity, derivedFilm.units));
+const shown = computed(() =>
+  fieldText(toShown(props.value * props.scale, props.quantity, derivedFilm.units)),
+);
 const text = ref(shown.value);
 const faults = ref<readonly Fault[]>([]);
 /** A new value from outside is shown unless something else has been typed meanwhile. */
@@ -39,7 +41,7 @@ const commit = (): void => {
   const number = readNumber(text.value);
   faults.value = Number.isNaN(number)
     ? [{ path: '', say: `${props.label} needs a number.` }]
-    : (props.save(fromShown(number, props.quantity, reckoning.units) / props.scale) ?? []);
+    : (props.save(fromShown(number, props.quantity, derivedFilm.units) / props.scale) ?? []);
   if (faults.value.length === 0) text.value = shown.value;
 };
 const nudge = (event: KeyboardEvent | Event, by: number): void => {

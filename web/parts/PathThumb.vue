@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { FlownMove, MoveSubject } from '@core/moves';
+import type { Trajectory, MoveSubject } from '@core/moves';
 import { computed } from 'vue';
 import { thumb } from './drawing';
 
-const props = defineProps<{ flown: FlownMove | null; subject: MoveSubject | null }>();
+const props = defineProps<{ flown: Trajectory | null; subject: MoveSubject | null }>();
 const WIDTH = 58;
 const HEIGHT = 42;
 const drawn = computed(() =>

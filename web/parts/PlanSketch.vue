@@ -4,7 +4,7 @@ import type { DerivedShot } from '@core/film';
 import type { Subject } from '@core/model';
 import { writeText } from '@core/units';
 import { computed } from 'vue';
-import { useReckoning } from '../stores/derived-film';
+import { useDerivedFilm } from '../stores/derived-film';
 import { arrowHead, fit, line, roundStep } from './drawing';
 
 const props = defineProps<{
@@ -19,12 +19,12 @@ const props = defineProps<{
   launch?: { x: number; y: number };
 }>();
 const emit = defineEmits<{ pick: [id: string] }>();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 
 const home = computed(() => props.launch ?? { x: 0, y: 0 });
 /** Few points are enough to see the line; the figures use the real path. */
 const pathOf = (shot: DerivedShot) =>
-  shot.facts.flown?.samples.map((s) => ({ x: s.pose.at.x, y: s.pose.at.y })) ?? [];
+  shot.facts.trajectory?.samples.map((s) => ({ x: s.pose.at.x, y: s.pose.at.y })) ?? [];
 
 /** Room at the top for the arrows of north, wind and sun. */
 const HEAD = 34;
@@ -50,7 +50,7 @@ const frame = computed(() => {
   };
 });
 const step = computed(() => roundStep(props.width / frame.value.scale, 5));
-const stepText = computed(() => writeText(step.value, 'metres', reckoning.units).replace(/\.0(?=\D)/, ''));
+const stepText = computed(() => writeText(step.value, 'metres', derivedFilm.units).replace(/\.0(?=\D)/, ''));
 const homeSpot = computed(() => frame.value.at(home.value));
 /** Names that would lie over one another step down a line. */
 const blocks = computed(() => {
@@ -87,7 +87,7 @@ const lines = computed(() =>
 );
 const cone = computed(() => {
   const shot = props.shots.find((s) => s.facts.shot.id === props.picked);
-  const samples = shot?.facts.flown?.samples ?? [];
+  const samples = shot?.facts.trajectory?.samples ?? [];
   const sample = samples[Math.round((props.share ?? 0.5) * (samples.length - 1))];
   if (!shot || !sample || sample.pose.tiltDeg < -80) return '';
   const from = frame.value.at({ x: sample.pose.at.x, y: sample.pose.at.y });

@@ -2,7 +2,7 @@
 import type { MoveParameter } from '@core/moves';
 import { computed } from 'vue';
 import { digitsOf, toShown } from '../format';
-import { useReckoning } from '../stores/derived-film';
+import { useDerivedFilm } from '../stores/derived-film';
 import type { Fault } from '../sync/validation';
 import { ElSlider } from './element';
 import NumberField from './NumberField.vue';
@@ -15,11 +15,11 @@ const props = defineProps<{
   save: (value: number) => readonly Fault[] | void;
 }>();
 defineEmits<{ lock: [] }>();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 /** The slider runs to a practical top; the field takes anything up to the hard limit. */
 const max = computed(() => Math.min(props.parameter.max, Math.max(props.top, props.value)));
 const spoken = (value: number): string =>
-  `${toShown(value, props.parameter.quantity, reckoning.units).toFixed(digitsOf(props.parameter.quantity, reckoning.units))}`;
+  `${toShown(value, props.parameter.quantity, derivedFilm.units).toFixed(digitsOf(props.parameter.quantity, derivedFilm.units))}`;
 </script>
 
 <template>

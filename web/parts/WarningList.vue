@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { Warning } from '@core/warnings';
 import MarkSign from './MarkSign.vue';
-import { useActs } from '../composables/useShotCommands';
+import { useShotCommands } from '../composables/useShotCommands';
 
 defineProps<{ warnings: readonly Warning[] }>();
-const acts = useActs();
+const acts = useShotCommands();
 </script>
 
 <template>

@@ -1,4 +1,4 @@
-import type { FlownMove, MoveSubject } from '@core/moves';
+import type { Trajectory, MoveSubject } from '@core/moves';
 import type { Vec3 } from '@core/geometry';
 
 export interface Spot {
@@ -44,7 +44,7 @@ export const arrowHead = (spots: readonly Spot[], size: number): string => {
 const oblique = (p: Vec3): Spot => ({ x: p.x + 0.38 * p.y, y: 0.42 * p.y + p.z });
 
 /** A slate's drawing: the real path over its shadow on the ground, stems at both ends, the subject as a block. */
-export const thumb = (flown: FlownMove, subject: MoveSubject, width: number, height: number) => {
+export const thumb = (flown: Trajectory, subject: MoveSubject, width: number, height: number) => {
   const points = flown.samples.map((s) => s.pose.at);
   const base = subject.aim.z - subject.heightM / 2;
   const half = Math.min(subject.widthM, 40) / 2;

@@ -104,17 +104,17 @@ const stand = (object: Object3D, at: Vec3, headingDeg: number): Object3D => {
 
 /** What the numbers of a reveal or a fly-through put in the way. */
 const inTheWay = ({ facts }: DerivedShot): Object3D | null => {
-  const { flown, shot, aim } = facts;
-  if (!flown) return null;
-  if (flown.gap)
+  const { trajectory, shot, aim } = facts;
+  if (!trajectory) return null;
+  if (trajectory.gap)
     return stand(
-      gapFrame(flown.gap.widthM, flown.gap.heightM, flown.start.at.z),
+      gapFrame(trajectory.gap.widthM, trajectory.gap.heightM, trajectory.start.at.z),
       { ...aim.aim, z: 0 },
-      flown.start.headingDeg + 90,
+      trajectory.start.headingDeg + 90,
     );
   const { screenM, screenHeightM, edgeM } = shot.move.values;
   if (screenM === undefined) return null;
-  const { at, headingDeg } = flown.start;
+  const { at, headingDeg } = trajectory.start;
   const ahead = {
     x: at.x + screenM * Math.sin(radians(headingDeg)),
     y: at.y + screenM * Math.cos(radians(headingDeg)),

@@ -1,11 +1,11 @@
-import { FilmReckoner, type DerivedFilm, type DerivedShot } from '@core/film';
+import { FilmDeriver, type DerivedFilm, type DerivedShot } from '@core/film';
 import { inOrder } from '@core/units';
-import { kitAlong } from '@core/day';
+import { kitOnLocation } from '@core/day';
 import type { FilmInput, Kit } from '@core/model';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
 import { useFilm } from './film';
-import { inTurn } from '../composables/deferred';
+import { defer } from '../composables/deferred';
 
 /** What the sums over the film may take of one frame; a step that is longer runs over it. */
 const ROOM_MS = 3;
@@ -18,12 +18,12 @@ const sameRows = (a: FilmInput, b: FilmInput): boolean =>
  * Everything that is worked out from the open film. The reckoner remembers; a slider recomputes one shot and the sums. The
  * slate in hand is worked out with the change, the sums over the film after the picture with it is out, so that neither holds up a frame.
  */
-export const useReckoning = defineStore('reckoning', () => {
+export const useDerivedFilm = defineStore('derived-film', () => {
   const film = useFilm();
-  const reckoner = new FilmReckoner();
+  const reckoner = new FilmDeriver();
   const derived = shallowRef<DerivedFilm | null>(null);
   let reckoned: FilmInput | null = null;
-  let under: { readonly input: FilmInput; readonly steps: ReturnType<FilmReckoner['steps']> } | null = null;
+  let under: { readonly input: FilmInput; readonly steps: ReturnType<FilmDeriver['steps']> } | null = null;
 
   const settle = (): void => {
     under = null;
@@ -47,7 +47,7 @@ export const useReckoning = defineStore('reckoning', () => {
       reckoned = under.input;
       under = null;
     } while (under && performance.now() < until);
-    if (input !== reckoned) inTurn(reckoner, go);
+    if (input !== reckoned) defer(reckoner, go);
   };
   watch(
     () => film.input,
@@ -56,7 +56,7 @@ export const useReckoning = defineStore('reckoning', () => {
         settle();
         return;
       }
-      inTurn(reckoner, go);
+      defer(reckoner, go);
     },
     { immediate: true, flush: 'sync' },
   );
@@ -70,7 +70,7 @@ export const useReckoning = defineStore('reckoning', () => {
   };
   const locations = computed(() => inOrder(film.list('location')));
   /** The kit without what stays at home on this film: what every page about this film reckons with. */
-  const along = computed<Kit>(() => (film.film ? kitAlong(film.kit, film.film) : film.kit));
+  const along = computed<Kit>(() => (film.film ? kitOnLocation(film.kit, film.film) : film.kit));
   const units = computed(() => film.film?.units ?? 'metric');
   return { derived, shotNow, settle, locations, along, units };
 });

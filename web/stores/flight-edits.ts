@@ -1,23 +1,23 @@
-import { FilmReckoner, type DerivedFilm } from '@core/film';
-import { letGo, type FlightChange, type PlaceFacts } from '@core/day';
+import { FilmDeriver, type DerivedFilm } from '@core/film';
+import { letGo, type FlightChange, type LocationPlan } from '@core/day';
 import { withChanges } from '@core/scheduler';
 import { defineStore } from 'pinia';
 import { useFilm } from './film';
-import { useLooking } from './selection';
+import { useSelection } from './selection';
 
 /** Changes to flights: tried before they are made, made as one step. */
 export const useFlightEdits = defineStore('flightEdits', () => {
   const film = useFilm();
-  const looking = useLooking();
+  const selection = useSelection();
   /** Remembers what does not change between tries. */
-  const reckoner = new FilmReckoner();
+  const reckoner = new FilmDeriver();
 
   /** What the film would come to with some changes, worked out as it would be shown. */
   const tried = (some: readonly FlightChange[]): DerivedFilm | null =>
     film.input ? reckoner.derive(withChanges(film.input, some)) : null;
 
   /** The flights some changes would make, without their light: quick enough to be asked while something is dragged. */
-  const flightsWith = (some: readonly FlightChange[]): ReadonlyMap<string, PlaceFacts> | null =>
+  const flightsWith = (some: readonly FlightChange[]): ReadonlyMap<string, LocationPlan> | null =>
     film.input ? reckoner.flights(withChanges(film.input, some)) : null;
 
   /** Makes changes. @returns whether anything was changed; what kept it from being made is said */
@@ -27,7 +27,7 @@ export const useFlightEdits = defineStore('flightEdits', () => {
       label,
       some.map((c) => ({ kind: c.kind, id: c.id, after: c.after as never })),
     );
-    if (faults[0]) looking.say(faults[0].say);
+    if (faults[0]) selection.say(faults[0].say);
     return faults.length === 0;
   };
 
@@ -41,7 +41,7 @@ export const useFlightEdits = defineStore('flightEdits', () => {
         locationIds.flatMap((id) => letGo(input, id)),
       )
     )
-      looking.say('What was laid down is let go; locked flights stay.');
+      selection.say('What was laid down is let go; locked flights stay.');
   };
   return { tried, flightsWith, apply, release };
 });

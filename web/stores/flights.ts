@@ -7,11 +7,11 @@ import { proxy } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
-import { planWorker, type PlanBeside } from '../composables/plan-worker';
+import { planWorker, type PlanWorker } from '../composables/plan-worker';
 import { useFilm } from './film';
 import { useFlightEdits } from './flight-edits';
-import { useLooking } from './selection';
-import { useReckoning } from './derived-film';
+import { useSelection } from './selection';
+import { useDerivedFilm } from './derived-film';
 
 const SEARCH_MS = 3000;
 
@@ -34,8 +34,8 @@ const onlyGround = (a: FilmInput, b: FilmInput): boolean =>
 export const useFlights = defineStore('flights', () => {
   const film = useFilm();
   const edits = useFlightEdits();
-  const looking = useLooking();
-  const reckoning = useReckoning();
+  const selection = useSelection();
+  const derivedFilm = useDerivedFilm();
   const busy = ref(false);
   const progress = ref('');
   const failed = ref('');
@@ -45,10 +45,10 @@ export const useFlights = defineStore('flights', () => {
   const nowMs = ref(-Infinity);
   let from: FilmInput | null = null;
   let planning = '';
-  let worker: PlanBeside | null = null;
+  let worker: PlanWorker | null = null;
 
   const placeIds = (date: string): string[] =>
-    reckoning.locations.filter((l) => l.date === date).map((l) => l.id);
+    derivedFilm.locations.filter((l) => l.date === date).map((l) => l.id);
   const drop = (): void => {
     proposal.value = null;
     refused.value = new Set();
@@ -64,9 +64,9 @@ export const useFlights = defineStore('flights', () => {
 
   /** Has a date planned; what was found so far is kept when it is stopped. */
   const plan = async (date: string): Promise<void> => {
-    reckoning.settle();
+    derivedFilm.settle();
     const { input } = film;
-    const { derived } = reckoning;
+    const { derived } = derivedFilm;
     if (!input || !derived) return;
     stop();
     drop();
@@ -102,7 +102,7 @@ export const useFlights = defineStore('flights', () => {
     () => proposal.value?.flights.filter((f, i) => f.fixed || !refused.value.has(i)) ?? [],
   );
   const changes = computed<FlightChange[]>(() => {
-    const { derived } = reckoning;
+    const { derived } = derivedFilm;
     return from && derived && proposal.value
       ? adopt(from, derived, accepted.value, refused.value.size === 0, nowMs.value, uuid)
       : [];
@@ -112,8 +112,8 @@ export const useFlights = defineStore('flights', () => {
 
   const take = (): void => {
     if (edits.apply('plan of the day', changes.value))
-      looking.say('The day is laid down as ticked. Ctrl+Z takes it back.');
-    else looking.say('The day already is as proposed.');
+      selection.say('The day is laid down as ticked. Ctrl+Z takes it back.');
+    else selection.say('The day already is as proposed.');
     drop();
   };
   const refuse = (index: number): void => {

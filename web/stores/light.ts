@@ -1,4 +1,4 @@
-import { overWeightLine, placeLightWarnings, type Warning } from '@core/warnings';
+import { overWeightLine, locationLightWarnings, type Warning } from '@core/warnings';
 import type { DateWeighed, ShotWindow } from '@core/light-timeline';
 import { wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
@@ -7,8 +7,8 @@ import type { LightTold, LightWorker } from '../workers/light.worker';
 import { useFilm } from './film';
 import { useFindings } from './findings';
 import { useLightJobs } from '../composables/useLightJobs';
-import { useReckoning } from './derived-film';
-import { whenResting } from '../composables/debounce';
+import { useDerivedFilm } from './derived-film';
+import { debounceWithMaxWait } from '../composables/debounce';
 
 /** Milliseconds without a change after which the light is looked at, and the longest one waits while changes go on. */
 const REST_MS = 110;
@@ -17,18 +17,18 @@ const LONGEST_MS = 500;
 /** What is to be said of an aircraft's weight with the film's filters on, at each slate it flies. */
 const overWeight = (
   film: ReturnType<typeof useFilm>,
-  reckoning: ReturnType<typeof useReckoning>,
+  derivedFilm: ReturnType<typeof useDerivedFilm>,
 ): [shotId: string, told: Warning][] => {
   const { film: whole } = film;
   if (!whole) return [];
   const heavy = new Map(
     film.list('aircraft').flatMap((a) => {
-      const w = a.retired ? null : overWeightLine(whole, reckoning.along, a);
+      const w = a.retired ? null : overWeightLine(whole, derivedFilm.along, a);
       return w ? [[a.id, w] as const] : [];
     }),
   );
   if (heavy.size === 0) return [];
-  return [...(reckoning.derived?.shots.values() ?? [])].flatMap(({ facts }): [string, Warning][] => {
+  return [...(derivedFilm.derived?.shots.values() ?? [])].flatMap(({ facts }): [string, Warning][] => {
     const w = heavy.get(facts.aircraft?.id ?? '');
     return w ? [[facts.shot.id, w]] : [];
   });
@@ -38,7 +38,7 @@ const overWeight = (
 export const useLight = defineStore('light', () => {
   const film = useFilm();
   const findings = useFindings();
-  const reckoning = useReckoning();
+  const derivedFilm = useDerivedFilm();
   const windows = shallowRef<ReadonlyMap<string, ShotWindow>>(new Map());
   const jobs = useLightJobs();
   let worker: Remote<LightWorker> | null = null;
@@ -56,14 +56,14 @@ export const useLight = defineStore('light', () => {
 
   /** Places whose light could be another now. */
   const changed = (): string[] =>
-    [...(reckoning.derived?.places.values() ?? [])]
+    [...(derivedFilm.derived?.places.values() ?? [])]
       .filter((p) => {
         const parts = [
           p.location,
           p.light,
           p.windowFromMs,
           p.windowToMs,
-          reckoning.along,
+          derivedFilm.along,
           film.film?.preferences,
           ...film.list('reading'),
           ...jobs.shotsAt(p.location.id),
@@ -76,12 +76,12 @@ export const useLight = defineStore('light', () => {
       .map((p) => p.location.id);
 
   const publish = (): void => {
-    const here = reckoning.derived;
+    const here = derivedFilm.derived;
     for (const map of [told, found]) for (const id of map.keys()) if (!here?.shots.has(id)) map.delete(id);
     jobs.keep(new Set(here?.shots.keys()));
     for (const id of places.keys()) if (!here?.places.has(id)) places.delete(id);
     const shots = new Map(told);
-    for (const [shotId, w] of overWeight(film, reckoning))
+    for (const [shotId, w] of overWeight(film, derivedFilm))
       shots.set(shotId, [...(shots.get(shotId) ?? []), w]);
     findings.tell('light', { shots, places: new Map(places) });
   };
@@ -104,8 +104,8 @@ export const useLight = defineStore('light', () => {
     ))
       found.set(shotId, light);
     const shots = jobs.shotsAt(id).map((s) => s.facts.shot);
-    const place = reckoning.derived?.places.get(id);
-    const own = place ? placeLightWarnings(place, shots, film.list('reading')) : [];
+    const place = derivedFilm.derived?.places.get(id);
+    const own = place ? locationLightWarnings(place, shots, film.list('reading')) : [];
     places.set(
       id,
       own.filter((w) => w.subject.kind === 'location'),
@@ -125,13 +125,13 @@ export const useLight = defineStore('light', () => {
   const settle = async (): Promise<void> => {
     for (const id of changed()) await look(id);
   };
-  const touched = whenResting(settle, REST_MS, LONGEST_MS);
+  const touched = debounceWithMaxWait(settle, REST_MS, LONGEST_MS);
   let started = false;
   /** Begins to watch the film; asked for once the first view is there. */
   const start = (): void => {
     if (started) return;
     started = true;
-    watch(() => reckoning.derived, touched, { immediate: true });
+    watch(() => derivedFilm.derived, touched, { immediate: true });
     watch(
       () => film.filmId,
       () => {

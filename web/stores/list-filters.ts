@@ -8,7 +8,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { useFilm } from './film';
 import { useFindings } from './findings';
-import { useReckoning } from './derived-film';
+import { useDerivedFilm } from './derived-film';
 
 /** A figure a row may show. */
 export interface Column {
@@ -23,7 +23,7 @@ export const COLUMNS: readonly Column[] = [
     id: 'air',
     label: 'Seconds in the air',
     quantity: 'seconds',
-    of: ({ facts }) => (facts.flown ? facts.seconds.airS : NaN),
+    of: ({ facts }) => (facts.trajectory ? facts.seconds.airS : NaN),
   },
   { id: 'energy', label: 'Energy', quantity: 'wattHours', of: ({ facts }) => facts.energy?.totalWh ?? NaN },
   { id: 'card', label: 'Card space', quantity: 'gigabytes', of: ({ facts }) => facts.bytes / 1e9 },
@@ -40,7 +40,7 @@ export const COLUMNS: readonly Column[] = [
     id: 'height',
     label: 'Highest point',
     quantity: 'metres',
-    of: ({ facts }) => facts.flown?.highestM ?? NaN,
+    of: ({ facts }) => facts.trajectory?.highestM ?? NaN,
   },
   {
     id: 'lens',
@@ -65,7 +65,7 @@ export const COLUMNS: readonly Column[] = [
     id: 'inputs',
     label: 'Inputs at once',
     quantity: 'text',
-    of: ({ facts }) => `${facts.flown?.simultaneous ?? '\u2013'} inputs`,
+    of: ({ facts }) => `${facts.trajectory?.simultaneous ?? '\u2013'} inputs`,
   },
   { id: 'use', label: 'Use', quantity: 'text', of: ({ facts }) => USE_WORDS[useOf(facts.shot.usage)] },
 ];
@@ -111,9 +111,9 @@ const storedColumns = (): string[] => {
 };
 
 /** What the list shows and which of its rows are chosen for doing something with all of them. */
-export const useListing = defineStore('listing', () => {
+export const useListFilters = defineStore('list-filters', () => {
   const film = useFilm();
-  const reckoning = useReckoning();
+  const derivedFilm = useDerivedFilm();
   const findings = useFindings();
   const wanted = ref('');
   const sieves = ref<string[]>([]);
@@ -166,7 +166,7 @@ export const useListing = defineStore('listing', () => {
   });
   const matches = (shot: DerivedShot): boolean => test.value?.(shot) ?? true;
   const shown = computed(() => {
-    const all = [...(reckoning.derived?.shots.values() ?? [])];
+    const all = [...(derivedFilm.derived?.shots.values() ?? [])];
     return test.value ? all.filter(matches) : all;
   });
 
@@ -195,7 +195,7 @@ export const useListing = defineStore('listing', () => {
     anchor = '';
   };
   /** Chosen rows that still are there, in list order. */
-  const picked = computed(() => (reckoning.derived?.order ?? []).filter((id) => chosen.value.has(id)));
+  const picked = computed(() => (derivedFilm.derived?.order ?? []).filter((id) => chosen.value.has(id)));
   return {
     wanted,
     sieves,

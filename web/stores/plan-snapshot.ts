@@ -6,8 +6,8 @@ import { shallowRef, watch } from 'vue';
 import { useFilm } from './film';
 import { useFlightEdits } from './flight-edits';
 import { useFlights } from './flights';
-import { useLooking } from './selection';
-import { useReckoning } from './derived-film';
+import { useSelection } from './selection';
+import { useDerivedFilm } from './derived-film';
 
 /** A plan that was put aside to compare with: rows as they were. */
 interface Aside {
@@ -19,25 +19,25 @@ interface Aside {
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** One plan kept beside the one that holds, until the film is left. */
-export const useAside = defineStore('aside', () => {
+export const usePlanSnapshot = defineStore('plan-snapshot', () => {
   const film = useFilm();
   const edits = useFlightEdits();
   const flights = useFlights();
-  const looking = useLooking();
-  const reckoning = useReckoning();
+  const selection = useSelection();
+  const derivedFilm = useDerivedFilm();
   const kept = shallowRef<Aside | null>(null);
 
   const put = (date: string): void => {
-    reckoning.settle();
+    derivedFilm.settle();
     const { input } = film;
     const ids = flights.placeIds(date);
-    if (!input || !reckoning.derived) return;
+    if (!input || !derivedFilm.derived) return;
     kept.value = {
       flights: input.flights.filter((f) => ids.includes(f.locationId)),
       shots: input.shots.filter((s) => ids.includes(s.locationId)),
-      weighed: weighFlights(reckoning.derived, ids),
+      weighed: weighFlights(derivedFilm.derived, ids),
     };
-    looking.say('This plan is put aside. Change what you like, then compare.');
+    selection.say('This plan is put aside. Change what you like, then compare.');
   };
   /** Brings back the flights that were put aside, and the direction each slate was flown in. */
   const bringBack = (): void => {
@@ -69,7 +69,7 @@ export const useAside = defineStore('aside', () => {
         .map((f): FlightChange => ({ kind: 'flight', id: f.id, after: f })),
       ...turned,
     ]);
-    looking.say('The plan put aside is back.');
+    selection.say('The plan put aside is back.');
   };
   const forget = (): void => {
     kept.value = null;

@@ -1,16 +1,16 @@
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { useFilm } from './film';
-import { useReckoning } from './derived-film';
+import { useDerivedFilm } from './derived-film';
 
 export type Theme = 'dusk' | 'noon';
 export type Facet = 'move' | 'cut' | 'exposure';
 const THEME_KEY = 'dusk-theme';
 
 /** What the person is looking at: slate, place, facet, theme. Not stored with the film. */
-export const useLooking = defineStore('looking', () => {
+export const useSelection = defineStore('selection', () => {
   const film = useFilm();
-  const reckoning = useReckoning();
+  const derivedFilm = useDerivedFilm();
   const shotId = ref('');
   const placeId = ref('');
   const facet = ref<Facet>('move');
@@ -21,12 +21,12 @@ export const useLooking = defineStore('looking', () => {
   const previewing = ref(false);
   const said = ref('');
 
-  const shot = computed(() => reckoning.shotNow(shotId.value));
+  const shot = computed(() => derivedFilm.shotNow(shotId.value));
   const place = computed(() => {
     const wanted = shot.value?.facts.location.id ?? placeId.value;
     return (
-      reckoning.derived?.places.get(wanted) ??
-      reckoning.derived?.places.get(reckoning.locations[0]?.id ?? '') ??
+      derivedFilm.derived?.places.get(wanted) ??
+      derivedFilm.derived?.places.get(derivedFilm.locations[0]?.id ?? '') ??
       null
     );
   });
@@ -38,12 +38,12 @@ export const useLooking = defineStore('looking', () => {
   };
   const pickPlace = (id: string): void => {
     placeId.value = id;
-    const first = [...(reckoning.derived?.shots.values() ?? [])].find((s) => s.facts.location.id === id);
+    const first = [...(derivedFilm.derived?.shots.values() ?? [])].find((s) => s.facts.location.id === id);
     shotId.value = first?.facts.shot.id ?? '';
   };
   /** Goes along the list by some slates. */
   const step = (by: number): void => {
-    const order = reckoning.derived?.order ?? [];
+    const order = derivedFilm.derived?.order ?? [];
     const at = order.indexOf(shotId.value);
     const next = order[Math.min(order.length - 1, Math.max(0, at + by))];
     if (next) pick(next);
@@ -58,10 +58,10 @@ export const useLooking = defineStore('looking', () => {
     { immediate: true },
   );
   watch(
-    () => [reckoning.derived?.order.length, film.filmId],
+    () => [derivedFilm.derived?.order.length, film.filmId],
     () => {
-      if (!reckoning.derived?.shots.has(shotId.value)) {
-        const here = [...(reckoning.derived?.shots.values() ?? [])];
+      if (!derivedFilm.derived?.shots.has(shotId.value)) {
+        const here = [...(derivedFilm.derived?.shots.values() ?? [])];
         shotId.value =
           (
             here.find((s) => s.facts.location.id === placeId.value) ??

@@ -5,12 +5,12 @@ import type { Contour } from '@core/terrain';
 import type { Vec3 } from '@core/geometry';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
-import type { SiteAnswer, SiteTold } from '../workers/site.worker';
-import { changedPlaces } from '../composables/changed-locations';
+import type { SiteAnswer, SiteResult } from '../workers/site.worker';
+import { changedLocations } from '../composables/changed-locations';
 import { useFilm } from './film';
 import { useFindings } from './findings';
 import { useSiteJobs } from '../composables/useSiteJobs';
-import { whenResting } from '../composables/debounce';
+import { debounceWithMaxWait } from '../composables/debounce';
 
 /** Milliseconds without a change after which a place is looked at, and the longest one waits while changes go on. */
 const REST_MS = 90;
@@ -20,7 +20,7 @@ const LONGEST_MS = 300;
 export const useSite = defineStore('site', () => {
   const film = useFilm();
   const findings = useFindings();
-  const shots = shallowRef<ReadonlyMap<string, SiteTold>>(new Map());
+  const shots = shallowRef<ReadonlyMap<string, SiteResult>>(new Map());
   const busy = shallowRef(false);
   const dirty = new Set<string>();
   const places = new Map<string, readonly Warning[]>();
@@ -57,13 +57,13 @@ export const useSite = defineStore('site', () => {
     }
   };
 
-  const rested = whenResting(settle, REST_MS, LONGEST_MS);
+  const rested = debounceWithMaxWait(settle, REST_MS, LONGEST_MS);
   let before: FilmInput | null = null;
   /** Notes the places that could be another now; looks at them once the hand rests, and now and then while it does not. */
   const touched = (): void => {
     const { input } = film;
     if (!input) return;
-    for (const id of changedPlaces(before, input)) dirty.add(id);
+    for (const id of changedLocations(before, input)) dirty.add(id);
     before = input;
     if (dirty.size === 0) return;
     rested();

@@ -4,9 +4,15 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { AnyRow } from '@contract';
 import type { EntityKind, FilmInput } from '@core/model';
 import { deriveFilm } from '../../core/film/derive';
-import { kitAlong, placeDay } from '@core/day';
+import { kitOnLocation, locationDay } from '@core/day';
 import { lightJob, shotWindow, sunMinutes } from '@core/light-timeline';
-import { lightWarnings, placeLightWarnings, siteOfPlace, siteWarnings, type Warning } from '@core/warnings';
+import {
+  lightWarnings,
+  locationLightWarnings,
+  locationSiteWarnings,
+  siteWarnings,
+  type Warning,
+} from '@core/warnings';
 import { readingsOf } from '@core/shot';
 import { sceneOf, siteShot } from '@core/location';
 import { demoFilm } from '../../demo';
@@ -109,7 +115,7 @@ const siteAfresh = (input: FilmInput): { shots: Told; places: Told } => {
     const here = <T extends { readonly locationId: string }>(list: readonly T[]): T[] =>
       list.filter((t) => t.locationId === location.id);
     const scene = sceneOf(input.film, location, here(input.subjects), here(input.features), undefined);
-    places[location.id] = siteOfPlace(scene);
+    places[location.id] = locationSiteWarnings(scene);
     for (const shot of here(input.shots)) {
       const parts = {
         shot,
@@ -129,12 +135,12 @@ const siteAfresh = (input: FilmInput): { shots: Told; places: Told } => {
 /** The light of all slates, everything asked at once. */
 const lightAfresh = (input: FilmInput): { windows: Record<string, unknown>; shots: Told } => {
   const derived = deriveFilm(input);
-  const kit = kitAlong(input.kit, input.film);
+  const kit = kitOnLocation(input.kit, input.film);
   const windows: Record<string, unknown> = {};
   const told: Told = {};
   for (const place of derived.places.values()) {
     const shots = [...derived.shots.values()].filter((s) => s.facts.location.id === place.location.id);
-    const { light } = placeDay(place.location, input.film);
+    const { light } = locationDay(place.location, input.film);
     if (!light || !place.light) continue;
     const toMs = Math.max(place.windowToMs, ...place.flights.map((f) => f.endMs));
     const sky = sunMinutes({ location: place.location, day: light, readings: [] }, place.windowFromMs, toMs);
@@ -143,7 +149,7 @@ const lightAfresh = (input: FilmInput): { windows: Record<string, unknown>; shot
       day: light,
       readings: readingsOf(place.location, place.light, input.readings),
     };
-    const own = placeLightWarnings(
+    const own = locationLightWarnings(
       place,
       shots.map((s) => s.facts.shot),
       input.readings,

@@ -1,5 +1,5 @@
 import { lightWarnings, type Warning } from '@core/warnings';
-import { placeDay } from '@core/day';
+import { locationDay } from '@core/day';
 import {
   shotWindow,
   sunMinutes,
@@ -10,7 +10,7 @@ import {
   type SunMinutes,
 } from '@core/light-timeline';
 import type { Film, Location, Reading } from '@core/model';
-import type { LitPlace } from '@core/shot';
+import type { LocationLight } from '@core/shot';
 import { expose } from 'comlink';
 import { Answers } from './answers';
 
@@ -41,9 +41,9 @@ const light = {
     { preferences, location, readings, fromMs, toMs, jobs }: PlaceLightJob,
     held: readonly string[],
   ): LightAnswer {
-    const day = placeDay(location, preferences).light;
+    const day = locationDay(location, preferences).light;
     if (!day) return [];
-    const lit: LitPlace = { location, day, readings };
+    const lit: LocationLight = { location, day, readings };
     const about = JSON.stringify([preferences, location, readings, fromMs, toMs]);
     let sky: SunMinutes | null = null;
     return found.fresh(

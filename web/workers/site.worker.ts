@@ -7,7 +7,7 @@ import {
   type LaunchIdea,
   type SiteShot,
 } from '@core/location';
-import { siteOfPlace, siteWarnings, type Warning } from '@core/warnings';
+import { locationSiteWarnings, siteWarnings, type Warning } from '@core/warnings';
 import type { Film, Location, Shot, Subject, Aircraft, Feature } from '@core/model';
 import {
   contoursOf,
@@ -37,21 +37,21 @@ export interface PlaceJob {
 }
 
 /** What a place means to a slate. */
-export interface SiteTold {
+export interface SiteResult {
   readonly site: SiteShot;
   readonly warnings: readonly Warning[];
 }
 
 export interface SiteAnswer {
   /** Slates the page lacks the answer for; null where there is nothing to be said. */
-  readonly shots: readonly (readonly [shotId: string, told: SiteTold | null])[];
+  readonly shots: readonly (readonly [shotId: string, told: SiteResult | null])[];
   readonly place: readonly Warning[];
 }
 
 const grids = new Map<string, HeightGrid>();
-const found = new Answers<SiteTold | null>();
+const found = new Answers<SiteResult | null>();
 
-/** Standing five hundred things on the ground takes longer than everything a slider changes. */
+/** CheckStatus five hundred things on the ground takes longer than everything a slider changes. */
 const scenes = new KeyedMemo<Scene>();
 
 const groundFor = (job: Pick<PlaceJob, 'location' | 'groundKey'>): Ground | undefined => {
@@ -105,7 +105,7 @@ const site = {
       },
       new Set(held),
     );
-    return { shots, place: siteOfPlace(scene) };
+    return { shots, place: locationSiteWarnings(scene) };
   },
 
   launches(job: PlaceJob, about?: { x: number; y: number; halfM: number }): LaunchIdea[] {

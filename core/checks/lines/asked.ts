@@ -42,7 +42,7 @@ export const ASKED_CHECKS: readonly Check[] = [
       'Quarrels, and people who walk into the way.',
     ],
     ['cards-empty', 'Cards that may be formatted are formatted in the aircraft.', 'A full card on location.'],
-    ['offline', 'Maps and this sheet are on the phone, for no signal.', 'Standing there without a plan.'],
+    ['offline', 'Maps and this sheet are on the phone, for no signal.', 'CheckStatus there without a plan.'],
   ]),
   ...asks('leaving-home', 'day', [
     [

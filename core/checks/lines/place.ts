@@ -37,7 +37,7 @@ const wind: Check = {
   look: (c) => {
     const { location } = c.place;
     const crafts = aircraftOf(c, true);
-    const highest = Math.max(10, ...shotsOf(c, true).map((s) => s.facts.flown?.highestM ?? 0));
+    const highest = Math.max(10, ...shotsOf(c, true).map((s) => s.facts.trajectory?.highestM ?? 0));
     const gust = windSpeedAt(Math.max(location.gustMs, location.windMs), highest, SHEAR[location.terrain]);
     const weakest = [...crafts].sort((a, b) => a.windLimitMs - b.windLimitMs)[0];
     if (!weakest) return null;

@@ -8,11 +8,11 @@ import SwitchField from '../../parts/SwitchField.vue';
 import TextField from '../../parts/TextField.vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { SCHOOLS } from './schools';
 
 const store = useFilm();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 const film = computed(() => store.film);
 const p = computed(() => store.film?.preferences);
 const set = (fields: Parameters<typeof store.edit<'film'>>[2]) =>
@@ -33,7 +33,7 @@ const setLines = (text: string) => {
 };
 const ASPECTS = (['16:9', '9:16', '4:3', '1:1', '2.39:1'] as const).map((value) => ({ value, label: value }));
 const RATES = [24, 25, 30, 50, 60].map((value) => ({ value, label: `${value} fps` }));
-const planned = computed(() => reckoning.derived?.budget.timelineS ?? 0);
+const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
 </script>
 
 <template>
@@ -118,7 +118,7 @@ const planned = computed(() => reckoning.derived?.budget.timelineS ?? 0);
       </div>
     </section>
     <section class="sheet" aria-labelledby="figures-title">
-      <h2 id="figures-title">Figures the reckoning starts from</h2>
+      <h2 id="figures-title">Figures the derivedFilm starts from</h2>
       <div class="grid">
         <NumberField
           label="Land with"

@@ -18,12 +18,12 @@ import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 
 const film = useFilm();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const knobs = reactive<Record<Knob, number>>({
   ev100: 13,
   aperture: 2.8,
@@ -94,8 +94,8 @@ const equal = computed(() => equivalents(whole.value, APERTURES, ISOS, 1 / fps.v
 
 /** Filters of the kit against the light of the place over the next hour. */
 const here = computed(() => {
-  const place = looking.place;
-  const shot = looking.shot;
+  const place = selection.place;
+  const shot = selection.shot;
   if (!place?.light || !shot?.light || !Number.isFinite(place.windowFromMs)) return null;
   const lit = {
     location: place.location,
@@ -106,7 +106,7 @@ const here = computed(() => {
   const startMs = now > place.light.sun.startMs && now < place.light.sun.endMs ? now : place.windowFromMs;
   const hour = filterHours(
     shot.facts,
-    reckoning.along,
+    derivedFilm.along,
     lit,
     startMs,
     film.film?.preferences.cleanIsoStops ?? 2,

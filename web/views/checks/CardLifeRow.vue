@@ -5,9 +5,9 @@ import { computed, ref } from 'vue';
 import { whenText } from '../../format';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
-import { tellCard } from '../../composables/card-log';
+import { logCard } from '../../composables/card-log';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 
 /** One card: what is on it, how often that was copied, where it is; what happens to it is told here. */
 const props = defineProps<{
@@ -17,7 +17,7 @@ const props = defineProps<{
   planned: number;
 }>();
 const film = useFilm();
-const looking = useLooking();
+const selection = useSelection();
 const WORDS = {
   empty: 'empty',
   'in-aircraft': 'in the aircraft',
@@ -84,13 +84,13 @@ const logText = (m: Entity<'cardMove'>): string =>
 
 /** Enters what happened; what cannot have happened is said and not entered. */
 const tell = (act: CardAct, more: Partial<Entity<'cardMove'>> = {}): boolean => {
-  const fault = tellCard(film, props.card.id, act, more);
+  const fault = logCard(film, props.card.id, act, more);
   asking.value = fault;
   wanted.value = { act, gb: more.gb ?? 0 };
   if (fault === '') {
     reason.value = '';
     entering.value = '';
-    looking.say(`${props.card.name}: ${ACTS[act]}.`);
+    selection.say(`${props.card.name}: ${ACTS[act]}.`);
   }
   return fault === '';
 };

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { dateText } from '../../format';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import TabbedView from '../../parts/TabbedView.vue';
 import { usePlaceRoute } from '../../composables/useLocationRoute';
 import BagTab from './BagTab.vue';
@@ -12,8 +12,8 @@ import { useReady } from './useReady';
 
 /** What has to be there and looked at, from days before until the footage is safe. */
 const props = defineProps<{ film: string; place?: string }>();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const ready = useReady();
 const TABS = [
   { id: 'checks', label: 'Checks' },
@@ -23,7 +23,7 @@ const TABS = [
 const tab = ref<(typeof TABS)[number]['id']>('checks');
 usePlaceRoute('ready', props);
 watch(
-  () => looking.place?.location.id,
+  () => selection.place?.location.id,
   () => {
     ready.flightN.value = 0;
   },
@@ -39,7 +39,7 @@ const verdict = computed(() =>
     : undefined,
 );
 const choices = computed(() =>
-  reckoning.locations.map((l) => ({ id: l.id, label: l.name, note: dateText(l.date) })),
+  derivedFilm.locations.map((l) => ({ id: l.id, label: l.name, note: dateText(l.date) })),
 );
 </script>
 
@@ -59,7 +59,7 @@ const choices = computed(() =>
         tab = id;
       }
     "
-    @choose="looking.pickPlace"
+    @choose="selection.pickPlace"
   >
     <p v-if="!ready.context.value" class="quiet">
       Checks belong to a place and a date.

@@ -4,12 +4,12 @@ import { checksOf, checksOff, moveCheck, switchCheck } from '@core/checks';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 
 /** One's own checks of a moment, the order of all of them, and those that are switched off. */
 const props = defineProps<{ moment: CheckMoment }>();
 const film = useFilm();
-const looking = useLooking();
+const selection = useSelection();
 const own = computed(() => film.list('check'));
 const listed = computed(() =>
   checksOf(props.moment, own.value).map((k) => ({
@@ -40,7 +40,7 @@ const turn = (code: string, isOff: boolean): void => {
   const row = switchCheck(own.value, code, isOff, uuid);
   if (!row) return;
   put(isOff ? 'switch check off' : 'switch check on', [row]);
-  looking.say(
+  selection.say(
     isOff ? 'Switched off, on every film. It stands below to be switched on again.' : 'Switched on again.',
   );
 };

@@ -5,7 +5,7 @@ import { computed, ref } from 'vue';
 import PickField from '../../parts/PickField.vue';
 import { dateText } from '../../format';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 import AnswerLog from './AnswerLog.vue';
 import CheckLine from './CheckLine.vue';
 import GoPane from './GoPane.vue';
@@ -16,7 +16,7 @@ import type { Ready } from './useReady';
 /** One sheet for each moment of the day: read aloud, answered with a thumb. */
 const props = defineProps<{ ready: Ready }>();
 const film = useFilm();
-const looking = useLooking();
+const selection = useSelection();
 const editing = ref(false);
 const r = props.ready;
 const scope = computed(() => SCOPE_OF[r.moment.value]);
@@ -91,7 +91,7 @@ const along = (event: KeyboardEvent): void => {
             label="Slate"
             :value="r.context.value?.shot?.facts.shot.id ?? ''"
             :options="slates"
-            :save="(v) => looking.pick(v)"
+            :save="(v) => selection.pick(v)"
           />
           <button class="btn" @click="print">Print</button>
           <button class="btn" :aria-pressed="editing" @click="editing = !editing">

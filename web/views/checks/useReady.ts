@@ -12,8 +12,8 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 
 type Answer = Entity<'answer'>;
 export type Verdict = Answer['verdict'];
@@ -23,8 +23,8 @@ const TICK_MS = 20_000;
 export const useReady = () => {
   const film = useFilm();
   const findings = useFindings();
-  const looking = useLooking();
-  const reckoning = useReckoning();
+  const selection = useSelection();
+  const derivedFilm = useDerivedFilm();
   const moment = ref<CheckMoment>('evening-before');
   const flightN = ref(0);
   const nowMs = ref(Date.now());
@@ -36,29 +36,29 @@ export const useReady = () => {
   });
   onBeforeUnmount(() => clearInterval(timer));
 
-  const place = computed(() => looking.place);
+  const place = computed(() => selection.place);
   const flights = computed(() => place.value?.flights ?? []);
   const shots = computed(() =>
-    [...(reckoning.derived?.shots.values() ?? [])].filter(
+    [...(derivedFilm.derived?.shots.values() ?? [])].filter(
       (s) => s.facts.location.id === place.value?.location.id,
     ),
   );
   const context = computed<Context | null>(() => {
-    const [here, { derived }, { input }] = [place.value, reckoning, film];
+    const [here, { derived }, { input }] = [place.value, derivedFilm, film];
     if (!here || !derived || !input) return null;
-    const shot = shots.value.find((s) => s.facts.shot.id === looking.shotId) ?? shots.value[0] ?? null;
+    const shot = shots.value.find((s) => s.facts.shot.id === selection.shotId) ?? shots.value[0] ?? null;
     const { places: looked, shots: told } = findings.by('site');
     const about = looked.get(here.location.id);
     const site = about ? [...about, ...shots.value.flatMap((s) => told.get(s.facts.shot.id) ?? [])] : null;
     return {
-      input: { ...input, kit: reckoning.along },
+      input: { ...input, kit: derivedFilm.along },
       derived,
       date: here.location.date,
       place: here,
       site,
       nowMs: nowMs.value,
       shot,
-      places: reckoning.locations
+      places: derivedFilm.locations
         .filter((l) => l.date === here.location.date)
         .flatMap((l) => derived.places.get(l.id) ?? []),
       flight: here.flights[flightN.value] ?? here.flights[0] ?? null,

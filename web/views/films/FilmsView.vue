@@ -3,11 +3,11 @@ import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiProblem, type FilmSummary } from '../../sync/api';
 import { whenText } from '../../format';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 import { emptyFilm } from '../../composables/new-film';
 
 const router = useRouter();
-const looking = useLooking();
+const selection = useSelection();
 const films = ref<FilmSummary[] | null>(null);
 const fault = ref('');
 const name = ref('');
@@ -74,8 +74,8 @@ const when = (iso: string): string => whenText(Date.parse(iso));
     <header>
       <img src="/slate.svg" alt="" width="44" height="44" />
       <h1>Dusk Slate</h1>
-      <button class="btn bare" @click="looking.theme = looking.theme === 'dusk' ? 'noon' : 'dusk'">
-        {{ looking.theme === 'dusk' ? 'Noon' : 'Dusk' }}
+      <button class="btn bare" @click="selection.theme = selection.theme === 'dusk' ? 'noon' : 'dusk'">
+        {{ selection.theme === 'dusk' ? 'Noon' : 'Dusk' }}
       </button>
     </header>
     <p class="lead-in">

@@ -3,9 +3,9 @@ import { riskDay } from '@core/risk';
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
-import { planWorker, type PlanBeside } from '../../composables/plan-worker';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { planWorker, type PlanWorker } from '../../composables/plan-worker';
+import { useDerivedFilm } from '../../stores/derived-film';
 import type { Chances } from '../../workers/plan.worker';
 import type { Day } from './useDay';
 
@@ -13,12 +13,12 @@ const CurveChart = defineAsyncComponent(() => import('../../parts/CurveChart.vue
 /** The day thrown two thousand times: what comes home, and what would help. */
 const props = defineProps<{ day: Day }>();
 const film = useFilm();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const answer = shallowRef<Chances | null>(null);
 const busy = ref(false);
 const empty = ref(false);
-let beside: PlanBeside | null = null;
+let beside: PlanWorker | null = null;
 const end = (): void => {
   beside?.end();
   beside = null;
@@ -26,7 +26,7 @@ const end = (): void => {
 const ask = async (): Promise<void> => {
   end();
   const { input } = film;
-  const day = input && reckoning.derived && riskDay(input, reckoning.derived, props.day.date.value);
+  const day = input && derivedFilm.derived && riskDay(input, derivedFilm.derived, props.day.date.value);
   empty.value = !day;
   if (!day) {
     answer.value = null;
@@ -44,11 +44,11 @@ const ask = async (): Promise<void> => {
 onBeforeUnmount(end);
 onMounted(ask);
 watch(
-  () => [reckoning.derived, props.day.date.value],
+  () => [derivedFilm.derived, props.day.date.value],
   () => void ask(),
 );
 const percent = (share: number): string => `${(share * 100).toFixed(0)} %`;
-const shot = (id: string) => reckoning.derived?.shots.get(id);
+const shot = (id: string) => derivedFilm.derived?.shots.get(id);
 const naming = (id: string): string => {
   const s = shot(id);
   return s ? `${s.number} ${s.facts.shot.title || 'untitled'}` : 'a slate';
@@ -152,7 +152,7 @@ const missing = computed(
           <p v-if="missing.length === 0" class="quiet">Nothing worth naming.</p>
           <ol v-else class="missing">
             <li v-for="m in missing" :key="m.id">
-              <button class="name" @click="looking.pick(m.id)">{{ naming(m.id) }}</button>
+              <button class="name" @click="selection.pick(m.id)">{{ naming(m.id) }}</button>
               <span class="quiet">{{ m.must ? 'must' : '' }}</span>
               <i :style="{ width: `${m.chance * 100}%` }" /><b>{{ percent(m.chance) }}</b>
             </li>

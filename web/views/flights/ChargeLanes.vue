@@ -4,16 +4,16 @@ import { groupBy } from '@core/units';
 import { computed } from 'vue';
 import { roundTimes } from '../../format/ticks';
 import { useFilm } from '../../stores/film';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 import type { Day } from './useDay';
 
 /** The day as time: who is in the air, and which pack hangs on which charger. */
 const props = defineProps<{ day: Day }>();
 const film = useFilm();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 const zone = computed(() => props.day.places.value[0]?.location.zone ?? 'UTC');
 const runs = computed(
-  () => reckoning.derived?.charges.get(props.day.date.value)?.filter((r) => r.toS > r.fromS + 1) ?? [],
+  () => derivedFilm.derived?.charges.get(props.day.date.value)?.filter((r) => r.toS > r.fromS + 1) ?? [],
 );
 const flightEnds = computed(() => props.day.rows.value.flatMap((r) => [r.flight.startMs, r.flight.endMs]));
 const span = computed(() => {

@@ -7,14 +7,14 @@ import MarkSign from '../../parts/MarkSign.vue';
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import { useFilm } from '../../stores/film';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 import ChargeLanes from './ChargeLanes.vue';
 import type { Day } from './useDay';
 
 /** Packs through the day, and the evening before it. */
 const props = defineProps<{ day: Day }>();
 const film = useFilm();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 const DAY_MS = 86_400_000;
 const eve = computed(() =>
   new Date(Date.parse(`${props.day.date.value}T00:00:00Z`) - DAY_MS).toISOString().slice(0, 10),
@@ -22,7 +22,7 @@ const eve = computed(() =>
 const today = ref('eve');
 const from = computed(() => (today.value === 'eve' ? eve.value : today.value));
 const start = ref('20:00');
-const kit = computed(() => reckoning.along);
+const kit = computed(() => derivedFilm.along);
 const hours = computed(() => {
   // On from a quarter of an hour before the first flight of a place until one after the last.
   const spans = props.day.places.value

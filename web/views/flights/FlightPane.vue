@@ -8,8 +8,8 @@ import PickField from '../../parts/PickField.vue';
 import SumSheet from '../../parts/SumSheet.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import EnergyChart from './EnergyChart.vue';
 import type { Day } from './useDay';
 import type { FlightActs } from './useFlightActs';
@@ -18,8 +18,8 @@ import type { FlightActs } from './useFlightActs';
 const props = defineProps<{ day: Day; acts: FlightActs }>();
 const emit = defineEmits<{ log: [] }>();
 const film = useFilm();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const row = computed(() => props.day.row.value);
 const place = computed(
   () => props.day.places.value.find((p) => p.location.id === row.value?.locationId) ?? null,
@@ -28,8 +28,8 @@ const pack = computed(() => film.get('pack', row.value?.flight.packId ?? ''));
 const curve = computed(() => props.day.curve.value);
 const opened = ref(false);
 const sums = computed(() => {
-  const { derived } = reckoning;
-  const learned = reckoning.along.packs.find((p) => p.id === pack.value?.id);
+  const { derived } = derivedFilm;
+  const learned = derivedFilm.along.packs.find((p) => p.id === pack.value?.id);
   return opened.value && row.value && derived
     ? [
         explainFlight(row.value.flight, derived),
@@ -45,12 +45,12 @@ const stops = computed(
   () =>
     row.value?.flight.stops.map((s) => ({
       ...s,
-      shot: reckoning.derived?.shots.get(s.shotId) ?? null,
+      shot: derivedFilm.derived?.shots.get(s.shotId) ?? null,
       at: clock(row.value?.flight.shotMs[s.shotId] ?? NaN),
     })) ?? [],
 );
 const packs = computed(() =>
-  reckoning.along.packs
+  derivedFilm.along.packs
     .filter((p) => p.aircraftIds.includes(row.value?.flight.aircraftId ?? ''))
     .map((p) => ({ value: p.id as string | null, label: p.name, note: `${Math.round(p.charge * 100)} %` })),
 );
@@ -66,10 +66,12 @@ const TURNS = [
   { value: 'first' as const, label: 'first of its place' },
   { value: 'last' as const, label: 'last of its place' },
 ];
-const slate = computed(() => stops.value.find((s) => s.shotId === looking.shotId)?.shot?.facts.shot ?? null);
+const slate = computed(
+  () => stops.value.find((s) => s.shotId === selection.shotId)?.shot?.facts.shot ?? null,
+);
 const others = computed(() => [
   { value: null as string | null, label: 'none in particular' },
-  ...[...(reckoning.derived?.shots.values() ?? [])]
+  ...[...(derivedFilm.derived?.shots.values() ?? [])]
     .filter((s) => s.facts.location.id === row.value?.locationId && s.facts.shot.id !== slate.value?.id)
     .map((s) => ({
       value: s.facts.shot.id as string | null,
@@ -121,7 +123,7 @@ const onWay = computed(() => {
     </button>
     <SumSheet v-for="s in sums" :key="s.label" :sum="s" class="sum" @close="opened = false" />
     <ol class="stops">
-      <li v-for="s in stops" :key="s.shotId" :class="{ picked: s.shotId === looking.shotId }">
+      <li v-for="s in stops" :key="s.shotId" :class="{ picked: s.shotId === selection.shotId }">
         <button class="stop" @click="day.choose(row.key, s.shotId)">
           <b>{{ s.shot?.number }}</b> <span dir="auto">{{ s.shot?.facts.shot.title || 'untitled' }}</span>
           <span class="quiet">{{ s.at }}</span>

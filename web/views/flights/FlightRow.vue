@@ -4,7 +4,7 @@ import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { computed, onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 import { stopAt, type RailPiece, type RailRow } from './rail';
 import { draggedShot } from './useTryOut';
 
@@ -26,7 +26,7 @@ const emit = defineEmits<{
   put: [shotId: string, at: number];
   lock: [];
 }>();
-const looking = useLooking();
+const selection = useSelection();
 const bar = useTemplateRef<HTMLElement>('bar');
 const pieces = useTemplateRef<HTMLElement[]>('pieces');
 const percent = (share: number): string => `${(share * 100).toFixed(3)}%`;
@@ -119,7 +119,7 @@ onBeforeUnmount(() => {
           v-if="p.shotId"
           ref="pieces"
           class="piece shot"
-          :class="{ picked: p.shotId === looking.shotId, pinned: p.pinned }"
+          :class="{ picked: p.shotId === selection.shotId, pinned: p.pinned }"
           :style="style(p)"
           :data-shot="p.shotId"
           :title="name(p)"

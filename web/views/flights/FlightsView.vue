@@ -4,13 +4,13 @@ import { clockText, localToUtc, minutesOf } from '@core/time';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { dateText } from '../../format';
 import SwitchField from '../../parts/SwitchField.vue';
-import { useAside } from '../../stores/plan-snapshot';
+import { usePlanSnapshot } from '../../stores/plan-snapshot';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
 import { useFlightEdits } from '../../stores/flight-edits';
 import { useFlights } from '../../stores/flights';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import TabbedView from '../../parts/TabbedView.vue';
 import { usePlaceRoute } from '../../composables/useLocationRoute';
 import WarningList from '../../parts/WarningList.vue';
@@ -29,12 +29,12 @@ import { useFlightKeys } from './useFlightKeys';
 
 const props = defineProps<{ film: string; place?: string }>();
 const store = useFilm();
-const aside = useAside();
+const aside = usePlanSnapshot();
 const edits = useFlightEdits();
 const flights = useFlights();
 const findings = useFindings();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const day = useDay();
 const acts = useFlightActs(day);
 const TABS = [
@@ -51,7 +51,7 @@ useFlightKeys(
   acts,
   (n) => unfit.value?.apply(n),
   plan,
-  () => tab.value === 'flights' && !looking.keysShown,
+  () => tab.value === 'flights' && !selection.keysShown,
 );
 usePlaceRoute('flights', props);
 watch(day.date, () => {
@@ -70,7 +70,7 @@ const setNow = (text: string): void => {
 const verdict = computed(() => {
   const out = day.unfit.value.length;
   const over = day.rows.value.filter((r) => r.flight.overWh > 0).length;
-  const done = [...(reckoning.derived?.done ?? [])].length;
+  const done = [...(derivedFilm.derived?.done ?? [])].length;
   if (day.rows.value.length + out === 0) return done > 0 ? 'Everything is in the can' : 'Nothing planned yet';
   return [
     counted(day.rows.value.length, 'flight'),
@@ -85,11 +85,11 @@ const fits = computed(() => day.unfit.value.length === 0 && !day.rows.value.some
 const warnings = computed(() => [
   ...day.places.value.flatMap((p) =>
     [
-      ...(reckoning.derived?.placeWarnings.get(p.location.id) ?? []),
+      ...(derivedFilm.derived?.locationWarnings.get(p.location.id) ?? []),
       ...(findings.places.get(p.location.id) ?? []),
     ].filter((w) => w.code.startsWith('flight')),
   ),
-  ...(reckoning.derived?.budget.warnings.filter((w) => /^(flight|pack|card)/.test(w.code)) ?? []),
+  ...(derivedFilm.derived?.budget.warnings.filter((w) => /^(flight|pack|card)/.test(w.code)) ?? []),
 ]);
 const set = (fields: object) =>
   store.edit(
@@ -181,7 +181,7 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
         <ProposalPane :day="day" />
         <RailPane :day="day" :acts="acts" />
         <UnfitRows ref="unfit" :day="day" />
-        <LossLine v-if="reckoning.derived" :cards="reckoning.derived.budget.cards" />
+        <LossLine v-if="derivedFilm.derived" :cards="derivedFilm.derived.budget.cards" />
         <ChargeLanes :day="day" />
         <WarningList :warnings="warnings" />
       </div>

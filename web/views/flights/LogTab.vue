@@ -14,16 +14,16 @@ import SwitchField from '../../parts/SwitchField.vue';
 import TextField from '../../parts/TextField.vue';
 import { recordedBy } from '../../composables/card-log';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import type { Day } from './useDay';
 
 type Flown = Entity<'flown'>;
 /** What really happened: what a pack showed at take-off and landing, and what the plan learns from it. */
 const props = defineProps<{ day: Day }>();
 const film = useFilm();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const VERDICTS = [
   { value: 'as-planned' as const, label: 'as planned' },
   { value: 'cut-short' as const, label: 'cut short' },
@@ -59,7 +59,7 @@ const place = computed(
     null,
 );
 const factor = computed(
-  () => reckoning.along.aircraft.find((a) => a.id === row.value?.flight.aircraftId)?.energyFactor ?? 1,
+  () => derivedFilm.along.aircraft.find((a) => a.id === row.value?.flight.aircraftId)?.energyFactor ?? 1,
 );
 /** The form starts from the flight in hand, as it was planned. */
 watch(
@@ -88,7 +88,7 @@ const stops = computed(
   () =>
     row.value?.flight.stops.map((s) => ({
       id: s.shotId,
-      shot: reckoning.derived?.shots.get(s.shotId) ?? null,
+      shot: derivedFilm.derived?.shots.get(s.shotId) ?? null,
     })) ?? [],
 );
 const toggle = (id: string): void => {
@@ -104,8 +104,14 @@ const packs = computed(() =>
 );
 
 const onCard = (value: Flown) =>
-  row.value && reckoning.derived
-    ? recordedBy(film, reckoning.derived, row.value.flight, inCan.value, value.utcMs + value.minutes * 60_000)
+  row.value && derivedFilm.derived
+    ? recordedBy(
+        film,
+        derivedFilm.derived,
+        row.value.flight,
+        inCan.value,
+        value.utcMs + value.minutes * 60_000,
+      )
     : null;
 const enter = (): void => {
   const { location } = place.value ?? {};
@@ -150,13 +156,13 @@ const enter = (): void => {
   ]);
   fault.value = faults[0]?.say ?? '';
   if (faults.length === 0)
-    looking.say(
+    selection.say(
       `Logged: ${pack.name} down to ${Math.round(draft.endShare * 100)} %${recorded ? `, ${recorded.gb.toFixed(1)} GB on its card` : ''}.`,
     );
 };
 const forget = (f: Flown): void => {
   film.remove('delete log entry', [{ kind: 'flown', id: f.id }]);
-  looking.say('Taken out of the log. Ctrl+Z brings it back.');
+  selection.say('Taken out of the log. Ctrl+Z brings it back.');
 };
 
 const calibration = computed(() => calibrationOf(film.kit));

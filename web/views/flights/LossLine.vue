@@ -4,15 +4,15 @@ import { clockText } from '@core/time';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 
 /** How much footage would be lost with the aircraft at the worst moment, and what would lower it. */
 const props = defineProps<{ cards: CardFacts }>();
 const film = useFilm();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 const at = computed(() => {
   const flight = props.cards.aboardFlight;
-  const location = flight && reckoning.locations.find((l) => l.id === flight.locationId);
+  const location = flight && derivedFilm.locations.find((l) => l.id === flight.locationId);
   return flight && location ? `${clockText(flight.startMs, location.zone)} at ${location.name}` : '';
 });
 const WORDS = {
@@ -25,7 +25,7 @@ const now = computed(() => film.film?.preferences.cardPolicy ?? 'one');
 const better = computed(() =>
   props.cards.policies
     .filter((p) => p.policy !== now.value && p.aboardS < props.cards.aboardS * 0.98)
-    .map((p) => ({ ...p, say: WORDS[p.policy], enough: reckoning.along.cards.length >= p.cards })),
+    .map((p) => ({ ...p, say: WORDS[p.policy], enough: derivedFilm.along.cards.length >= p.cards })),
 );
 const take = (cardPolicy: keyof typeof WORDS): void => {
   film.edit(
@@ -50,7 +50,7 @@ const take = (cardPolicy: keyof typeof WORDS): void => {
       <button v-if="p.enough" class="btn" @click="take(p.policy)">{{ p.say }}</button><span
         v-else
         class="quiet"
-        >That takes {{ p.cards }} cards; {{ reckoning.along.cards.length }} come along.</span
+        >That takes {{ p.cards }} cards; {{ derivedFilm.along.cards.length }} come along.</span
       ></span
     >
   </p>

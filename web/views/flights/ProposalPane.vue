@@ -3,20 +3,20 @@ import { weighFlights, type FlightsWeighed } from '@core/proposals';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
-import { useAside } from '../../stores/plan-snapshot';
+import { usePlanSnapshot } from '../../stores/plan-snapshot';
 import { useFilm } from '../../stores/film';
 import { useFlights } from '../../stores/flights';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 import type { Day } from './useDay';
 
 /** What the planner proposes, beside what is there now and what was put aside; taken whole or flight by flight. */
 const props = defineProps<{ day: Day }>();
-const aside = useAside();
+const aside = usePlanSnapshot();
 const film = useFilm();
 const flights = useFlights();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 const ids = computed(() => flights.placeIds(props.day.date.value));
-const now = computed(() => (reckoning.derived ? weighFlights(reckoning.derived, ids.value) : null));
+const now = computed(() => (derivedFilm.derived ? weighFlights(derivedFilm.derived, ids.value) : null));
 const would = computed(() => (flights.would ? weighFlights(flights.would, ids.value) : null));
 const lines = computed(() => {
   const named: [string, FlightsWeighed | null][] = [
@@ -36,13 +36,14 @@ const rows = computed(
       place: film.get('location', f.locationId),
       turned: f.stops.filter((s) => s.turned).length,
       slates: f.stops
-        .map((s) => `${reckoning.derived?.shots.get(s.shotId)?.number ?? ''}${s.turned ? '\u21c4' : ''}`)
+        .map((s) => `${derivedFilm.derived?.shots.get(s.shotId)?.number ?? ''}${s.turned ? '\u21c4' : ''}`)
         .join(' '),
     })) ?? [],
 );
 const left = computed(
   () =>
-    flights.proposal?.left.map((id) => reckoning.derived?.shots.get(id)).filter((s) => s !== undefined) ?? [],
+    flights.proposal?.left.map((id) => derivedFilm.derived?.shots.get(id)).filter((s) => s !== undefined) ??
+    [],
 );
 const bound = computed(() => {
   const p = flights.proposal;

@@ -2,7 +2,7 @@
 import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { computed, onBeforeUnmount, useTemplateRef, watch } from 'vue';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 import FlightRow from './FlightRow.vue';
 import type { RailRow } from './rail';
 import type { Day } from './useDay';
@@ -11,7 +11,7 @@ import { draggedShot, useTryOut } from './useTryOut';
 
 /** Flights of a day by place, the packs left over, and what is in no flight: slates are dragged between all of them. */
 const props = defineProps<{ day: Day; acts: FlightActs }>();
-const looking = useLooking();
+const selection = useSelection();
 const spareBox = useTemplateRef<HTMLElement[]>('spareBox');
 const listBox = useTemplateRef<HTMLElement>('listBox');
 const { spares } = props.day;
@@ -124,7 +124,7 @@ onBeforeUnmount(() => stop());
       <span class="sw take" /> takes <span class="sw setup" /> set-up <span class="sw leg" /> take-off, legs
       <span class="sw home" /> way home <span class="sw ground" /> reserve and what is never planned; the sky
       above each piece
-      <template v-if="looking.shotId">· <kbd>Alt</kbd> and arrows move the slate in hand</template>
+      <template v-if="selection.shotId">· <kbd>Alt</kbd> and arrows move the slate in hand</template>
     </p>
   </section>
 </template>

@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { curesFor } from '@core/proposals';
-import { FilmReckoner } from '@core/film';
+import { FilmDeriver } from '@core/film';
 import type { Cure } from '@core/warnings';
 import { computed, ref, shallowRef, watch } from 'vue';
 import MarkSign from '../../parts/MarkSign.vue';
-import { useActs } from '../../composables/useShotCommands';
+import { useShotCommands } from '../../composables/useShotCommands';
 import { useFilm } from '../../stores/film';
-import { inTurn } from '../../composables/deferred';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { defer } from '../../composables/deferred';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import type { Day } from './useDay';
 
 /** Slates that are in no flight, with what would help: tried before it is offered, one key away for the one in hand. */
 const props = defineProps<{ day: Day }>();
-const acts = useActs();
+const acts = useShotCommands();
 const film = useFilm();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const WHY = {
   'no-pack': 'no pack is left for it',
   'over-pack': 'more than a full pack may give',
@@ -32,24 +32,24 @@ const rows = computed(() =>
     .flatMap((u) => (u.shot ? [{ ...u, shot: u.shot }] : []))
     .sort((a, b) => RANK[a.shot.facts.shot.priority] - RANK[b.shot.facts.shot.priority]),
 );
-const picked = computed(() => rows.value.find((r) => r.shotId === looking.shotId) ?? rows.value[0] ?? null);
+const picked = computed(() => rows.value.find((r) => r.shotId === selection.shotId) ?? rows.value[0] ?? null);
 const cures = shallowRef<readonly Cure[]>([]);
 const looked = ref(false);
-const reckoner = new FilmReckoner();
+const reckoner = new FilmDeriver();
 // After the picture: trying what would help takes as long as working the film out a few times.
 const look = (): void => {
   const { input } = film;
-  const { derived } = reckoning;
+  const { derived } = derivedFilm;
   const id = picked.value?.shotId;
   looked.value = true;
   cures.value = input && derived && id !== undefined ? curesFor(input, derived, id, reckoner) : [];
 };
 watch(
-  [() => picked.value?.shotId, () => reckoning.derived],
+  [() => picked.value?.shotId, () => derivedFilm.derived],
   () => {
     cures.value = [];
     looked.value = false;
-    inTurn(reckoner, look);
+    defer(reckoner, look);
   },
   { immediate: true },
 );
@@ -65,7 +65,7 @@ defineExpose({ apply });
     <h2>In no flight</h2>
     <ul>
       <li v-for="r in rows" :key="r.shotId" :class="{ picked: r.shotId === picked?.shotId }">
-        <button class="slate" @click="looking.pick(r.shotId)">
+        <button class="slate" @click="selection.pick(r.shotId)">
           <MarkSign :severity="r.shot.facts.shot.priority === 'could' ? 'care' : 'stop'" />
           <b>{{ r.shot.number }}</b> <span dir="auto">{{ r.shot.facts.shot.title || 'untitled' }}</span>
           <span class="quiet"

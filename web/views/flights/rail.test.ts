@@ -1,6 +1,6 @@
 import { deriveFilm } from '../../../core/film/derive';
-import { FilmReckoner, type DerivedFilm } from '@core/film';
-import { kitAlong, moveShot } from '@core/day';
+import { FilmDeriver, type DerivedFilm } from '@core/film';
+import { kitOnLocation, moveShot } from '@core/day';
 import { layDown } from '../../../core/day/manual-edits';
 import { withChanges } from '@core/scheduler';
 import type { FilmInput } from '@core/model';
@@ -16,7 +16,7 @@ let kit: FilmInput['kit'];
 beforeAll(async () => {
   film = (await import('../../../demo')).demoFilm() as FilmInput;
   derived = deriveFilm(film);
-  kit = kitAlong(film.kit, film.film);
+  kit = kitOnLocation(film.kit, film.film);
 });
 const rows = (scale: Scale) => railRows(derived, kit, [...derived.places.values()], scale);
 
@@ -104,7 +104,7 @@ describe('packs stood on end', () => {
     expect(new Set(columns.map((c) => c.key)).size).toBe(columns.length);
   });
   it('a slate let go on a column goes where it is held: what would be is what is, once it is let go', () => {
-    const reckoner = new FilmReckoner();
+    const reckoner = new FilmDeriver();
     const places = [...derived.places.values()];
     let moved = 0;
     for (const place of places) {

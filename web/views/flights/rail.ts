@@ -1,6 +1,6 @@
 import { CRITICAL_SHARE } from '@core/energy';
 import type { DerivedFilm } from '@core/film';
-import type { PlaceFacts, TimedFlight } from '@core/day';
+import type { LocationPlan, TimedFlight } from '@core/day';
 import { clockText } from '@core/time';
 import { skyColour, sunAt } from '@core/light';
 import type { Kit } from '@core/model';
@@ -52,12 +52,12 @@ export interface RailRow {
 const NO_ROOM = 'no room on the cards';
 export type Scale = 'energy' | 'minutes';
 
-const rgb = (place: PlaceFacts, ms: number): string =>
+const rgb = (place: LocationPlan, ms: number): string =>
   `rgb(${skyColour(sunAt(ms, place.location.latitude, place.location.longitude).altitudeDeg).join(' ')})`;
 
 const piecesOf = (
   derived: DerivedFilm,
-  place: PlaceFacts,
+  place: LocationPlan,
   flight: TimedFlight,
   key: string,
   shareOf: (wh: number, s: number) => number,
@@ -131,7 +131,7 @@ const filterText = (derived: DerivedFilm, kit: Kit, flight: TimedFlight): string
 export const railRows = (
   derived: DerivedFilm,
   kit: Kit,
-  places: readonly PlaceFacts[],
+  places: readonly LocationPlan[],
   scale: Scale,
 ): RailRow[] => {
   const flights = places.flatMap((p) => p.flights.map((flight, index) => ({ place: p, flight, index })));
@@ -210,7 +210,7 @@ export const comesTo = (flight: TimedFlight, packs: Kit['packs']): Would => {
  */
 export const wouldBe = (
   flight: TimedFlight,
-  places: ReadonlyMap<string, PlaceFacts>,
+  places: ReadonlyMap<string, LocationPlan>,
   packs: Kit['packs'],
   shotId: string,
   into: boolean,

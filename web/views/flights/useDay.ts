@@ -1,36 +1,36 @@
-import { energyCurve, type PlaceFacts } from '@core/day';
+import { energyCurve, type LocationPlan } from '@core/day';
 import { flyable } from '@core/energy';
 import { computed, ref } from 'vue';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { railRows, shareOnRow, type RailRow, type Scale } from './rail';
 
 /** The day in view: its places, its flights as rows, and the flight in hand. */
 export const useDay = () => {
   const film = useFilm();
-  const looking = useLooking();
-  const reckoning = useReckoning();
+  const selection = useSelection();
+  const derivedFilm = useDerivedFilm();
   const scale = ref<Scale>('energy');
-  const date = computed(() => looking.place?.location.date ?? '');
-  const dates = computed(() => [...new Set(reckoning.locations.map((l) => l.date))].sort());
-  const places = computed<PlaceFacts[]>(() =>
-    reckoning.locations
+  const date = computed(() => selection.place?.location.date ?? '');
+  const dates = computed(() => [...new Set(derivedFilm.locations.map((l) => l.date))].sort());
+  const places = computed<LocationPlan[]>(() =>
+    derivedFilm.locations
       .filter((l) => l.date === date.value)
       .flatMap((l) => {
-        const p = reckoning.derived?.places.get(l.id);
+        const p = derivedFilm.derived?.places.get(l.id);
         return p ? [p] : [];
       }),
   );
   const rows = computed<RailRow[]>(() =>
-    reckoning.derived ? railRows(reckoning.derived, reckoning.along, places.value, scale.value) : [],
+    derivedFilm.derived ? railRows(derivedFilm.derived, derivedFilm.along, places.value, scale.value) : [],
   );
   const chosen = ref('');
   /** The flight of the slate in hand, else the one chosen, else the first. */
   const row = computed(
     () =>
       rows.value.find((r) => r.key === chosen.value) ??
-      rows.value.find((r) => r.flight.stops.some((s) => s.shotId === looking.shotId)) ??
+      rows.value.find((r) => r.flight.stops.some((s) => s.shotId === selection.shotId)) ??
       rows.value[0] ??
       null,
   );
@@ -38,11 +38,11 @@ export const useDay = () => {
   const curve = computed(() => {
     const flight = row.value?.flight;
     const place = places.value.find((p) => p.location.id === row.value?.locationId);
-    if (!flight || !place || !reckoning.derived || !film.film || flight.supply.fullWh <= 0) return null;
+    if (!flight || !place || !derivedFilm.derived || !film.film || flight.supply.fullWh <= 0) return null;
     return energyCurve(
-      reckoning.derived,
+      derivedFilm.derived,
       film.film,
-      reckoning.along,
+      derivedFilm.along,
       place,
       flight,
       film.get('pack', flight.packId ?? '')?.ratedWh ?? flight.supply.fullWh,
@@ -61,20 +61,20 @@ export const useDay = () => {
   /** Sound packs no flight of the day is on. */
   const spares = computed(() => {
     const used = new Set(places.value.flatMap((p) => p.flights.map((f) => f.packId)));
-    return flyable(reckoning.along.packs).filter((p) => !used.has(p.id));
+    return flyable(derivedFilm.along.packs).filter((p) => !used.has(p.id));
   });
   const unfit = computed(() =>
     places.value.flatMap((p) =>
-      p.fill.unfit.map((u) => ({ ...u, place: p, shot: reckoning.derived?.shots.get(u.shotId) ?? null })),
+      p.fill.unfit.map((u) => ({ ...u, place: p, shot: derivedFilm.derived?.shots.get(u.shotId) ?? null })),
     ),
   );
   const go = (to: string): void => {
-    const first = reckoning.locations.find((l) => l.date === to);
-    if (first) looking.pickPlace(first.id);
+    const first = derivedFilm.locations.find((l) => l.date === to);
+    if (first) selection.pickPlace(first.id);
   };
   const choose = (key: string, shotId?: string): void => {
     chosen.value = key;
-    if (shotId) looking.pick(shotId);
+    if (shotId) selection.pick(shotId);
   };
   return { scale, date, dates, places, rows, row, curve, mark, chosen, spares, unfit, go, choose };
 };

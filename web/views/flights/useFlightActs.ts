@@ -3,8 +3,8 @@ import type { FlightPlan } from '@core/model';
 import { v4 as uuid } from 'uuid';
 import { useFilm } from '../../stores/film';
 import { useFlightEdits } from '../../stores/flight-edits';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import type { RailRow } from './rail';
 import type { Day } from './useDay';
 
@@ -12,12 +12,12 @@ import type { Day } from './useDay';
 export const useFlightActs = (day: Day) => {
   const film = useFilm();
   const edits = useFlightEdits();
-  const looking = useLooking();
-  const reckoning = useReckoning();
+  const selection = useSelection();
+  const derivedFilm = useDerivedFilm();
 
   const now = () => {
-    reckoning.settle();
-    return { input: film.input, derived: reckoning.derived };
+    derivedFilm.settle();
+    return { input: film.input, derived: derivedFilm.derived };
   };
   /** Changes a move would make, with ids that do not matter; null where it cannot be. */
   const wouldMove = (shotId: string, goal: Goal, newId: () => string = uuid): FlightChange[] | null => {
@@ -27,11 +27,11 @@ export const useFlightActs = (day: Day) => {
   const move = (shotId: string, goal: Goal): void => {
     const changes = wouldMove(shotId, goal);
     if (!changes) {
-      looking.say('It cannot go there: another aircraft, or a locked flight.');
+      selection.say('It cannot go there: another aircraft, or a locked flight.');
       return;
     }
     edits.apply('move slate', changes);
-    looking.pick(shotId);
+    selection.pick(shotId);
     day.chosen.value = '';
   };
   const edit = (row: RailRow, label: string, change: (f: FlightPlan) => FlightPlan): void => {
@@ -41,7 +41,7 @@ export const useFlightActs = (day: Day) => {
   };
   const lock = (row: RailRow): void => {
     edit(row, row.flight.locked ? 'unlock flight' : 'lock flight', (f) => ({ ...f, locked: !f.locked }));
-    looking.say(
+    selection.say(
       row.flight.locked ? 'Unlocked: the planner may change it.' : 'Locked: the planner leaves it as it is.',
     );
   };
@@ -61,40 +61,41 @@ export const useFlightActs = (day: Day) => {
       derived &&
       !edits.apply('move flight', moveFlight(input, derived, row.locationId, row.index, by, uuid))
     )
-      looking.say('There is no flight before or after it at this place.');
+      selection.say('There is no flight before or after it at this place.');
   };
   /** Moves the slate in hand along its flight. */
   const along = (by: -1 | 1): void => {
     const row = day.row.value;
-    const at = row?.flight.stops.findIndex((s) => s.shotId === looking.shotId) ?? -1;
+    const at = row?.flight.stops.findIndex((s) => s.shotId === selection.shotId) ?? -1;
     if (!row || at < 0) return;
     const goal = by < 0 ? at - 1 : at + 2;
     if (goal >= 0 && goal <= row.flight.stops.length)
-      move(looking.shotId, { to: 'flight', index: row.index, at: goal });
+      move(selection.shotId, { to: 'flight', index: row.index, at: goal });
   };
   /** Moves the slate in hand to the next or the previous flight of its place and aircraft. */
   const across = (by: -1 | 1): void => {
     const row = day.row.value;
-    if (!row?.flight.stops.some((s) => s.shotId === looking.shotId)) return;
+    if (!row?.flight.stops.some((s) => s.shotId === selection.shotId)) return;
     const mates = day.rows.value.filter(
       (r) =>
         r.locationId === row.locationId && r.flight.aircraftId === row.flight.aircraftId && !r.flight.locked,
     );
     const to = mates[mates.findIndex((r) => r.key === row.key) + by];
-    if (to) move(looking.shotId, { to: 'flight', index: to.index, at: by < 0 ? to.flight.stops.length : 0 });
-    else looking.say('There is no flight of that aircraft there.');
+    if (to)
+      move(selection.shotId, { to: 'flight', index: to.index, at: by < 0 ? to.flight.stops.length : 0 });
+    else selection.say('There is no flight of that aircraft there.');
   };
   /** Gives the slate in hand a flight of its own, on the first pack that is not flown. */
   const alone = (): void => {
-    const craft = reckoning.derived?.shots.get(looking.shotId)?.facts.aircraft?.id ?? '';
+    const craft = derivedFilm.derived?.shots.get(selection.shotId)?.facts.aircraft?.id ?? '';
     const pack = day.spares.value.find((p) => p.aircraftIds.includes(craft));
-    if (pack) move(looking.shotId, { to: 'pack', packId: pack.id });
-    else looking.say('No pack of that aircraft is left over.');
+    if (pack) move(selection.shotId, { to: 'pack', packId: pack.id });
+    else selection.say('No pack of that aircraft is left over.');
   };
   /** Lets the slate in hand fall onto a pack in list order again. */
   const toList = (): void => {
-    if (day.row.value?.flight.stops.some((s) => s.shotId === looking.shotId))
-      move(looking.shotId, { to: 'list' });
+    if (day.row.value?.flight.stops.some((s) => s.shotId === selection.shotId))
+      move(selection.shotId, { to: 'list' });
   };
   return { move, alone, toList, wouldMove, lock, pin, givePack, notBefore, swap, along, across };
 };

@@ -1,6 +1,6 @@
 import { onBeforeUnmount, onMounted } from 'vue';
 import { useFlights } from '../../stores/flights';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 import type { Day } from './useDay';
 import type { FlightActs } from './useFlightActs';
 
@@ -18,11 +18,11 @@ export const useFlightKeys = (
   active: () => boolean,
 ): void => {
   const flights = useFlights();
-  const looking = useLooking();
+  const selection = useSelection();
 
   const stepSlate = (by: -1 | 1): void => {
     const ids = day.row.value?.flight.stops.map((s) => s.shotId) ?? [];
-    const next = ids[Math.max(0, Math.min(ids.length - 1, ids.indexOf(looking.shotId) + by))];
+    const next = ids[Math.max(0, Math.min(ids.length - 1, ids.indexOf(selection.shotId) + by))];
     if (next && day.row.value) day.choose(day.row.value.key, next);
   };
   const stepFlight = (by: -1 | 1): void => {
@@ -46,7 +46,7 @@ export const useFlightKeys = (
     delete: acts.toList,
     backspace: acts.toList,
     x: onRow((r) => {
-      if (r.flight.stops.some((s) => s.shotId === looking.shotId)) acts.pin(r, looking.shotId);
+      if (r.flight.stops.some((s) => s.shotId === selection.shotId)) acts.pin(r, selection.shotId);
     }),
     l: onRow(acts.lock),
     '+': onRow((r) => acts.swap(r, -1)),

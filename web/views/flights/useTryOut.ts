@@ -1,7 +1,7 @@
-import type { Goal, PlaceFacts, TimedFlight } from '@core/day';
+import type { Goal, LocationPlan, TimedFlight } from '@core/day';
 import { shallowRef } from 'vue';
 import { useFlightEdits } from '../../stores/flight-edits';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { wouldBe, type Would } from './rail';
 import type { FlightActs } from './useFlightActs';
 
@@ -12,10 +12,10 @@ export const draggedShot = (data: Record<string | symbol, unknown>): string =>
 /** The day as it would be with what is dragged let go where it is; tried once for each gap that is passed. */
 export const useTryOut = (acts: FlightActs) => {
   const edits = useFlightEdits();
-  const reckoning = useReckoning();
+  const derivedFilm = useDerivedFilm();
   const tried = shallowRef<{
     readonly key: string;
-    readonly places: ReadonlyMap<string, PlaceFacts> | null;
+    readonly places: ReadonlyMap<string, LocationPlan> | null;
     readonly shotId: string;
     readonly put: string;
   } | null>(null);
@@ -29,7 +29,7 @@ export const useTryOut = (acts: FlightActs) => {
   };
   const would = (flight: TimedFlight, name: string): Would | null => {
     const t = tried.value;
-    return t?.places ? wouldBe(flight, t.places, reckoning.along.packs, t.shotId, t.put === name) : null;
+    return t?.places ? wouldBe(flight, t.places, derivedFilm.along.packs, t.shotId, t.put === name) : null;
   };
   const clear = (): void => {
     tried.value = null;

@@ -14,16 +14,16 @@ import {
   type TableRow,
 } from '../../exchange/tables';
 import PickField from '../../parts/PickField.vue';
-import { cardAsStored, cardsAsTold, footageFault } from '../../composables/card-log';
+import { cardAsStored, cardsNowOf, footageFault } from '../../composables/card-log';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 import { withCells } from '../../exchange/shotCells';
 import { newShot } from '../../composables/new-shot';
 import { faultsOf } from '../../sync/validation';
 
 /** Kit and checks as a file, packs, cards and slates as tables: out, and in with a look at what would change. */
 const film = useFilm();
-const looking = useLooking();
+const selection = useSelection();
 const kind = ref<TableKind>('pack');
 const KINDS = [
   { value: 'pack' as const, label: 'Packs' },
@@ -62,7 +62,7 @@ const inUse = (row: object): boolean => !('retired' in row) || row.retired !== t
 /** Cards go out as they stand; what is on them does not come in by a table once it was told otherwise. */
 const cardBase = {
   get rows() {
-    return cardsAsTold(film).filter(inUse);
+    return cardsNowOf(film).filter(inUse);
   },
   faults: ((of, value) => {
     const say = footageFault(film, value as Entity<'card'>);
@@ -168,7 +168,7 @@ const bringTable = (): void => {
     fault.value = faults[0].say;
     return;
   }
-  looking.say(`${changes.length} brought in. Ctrl+Z takes it back.`);
+  selection.say(`${changes.length} brought in. Ctrl+Z takes it back.`);
   clear();
 };
 const bringKit = (): void => {
@@ -178,7 +178,7 @@ const bringKit = (): void => {
     fault.value = faults[0].say;
     return;
   }
-  looking.say(`${changes.length} things brought in. Ctrl+Z takes it back.`);
+  selection.say(`${changes.length} things brought in. Ctrl+Z takes it back.`);
   clear();
 };
 </script>

@@ -2,13 +2,13 @@
 import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
-import { cardsAsTold, setOnCard } from '../../composables/card-log';
+import { cardsNowOf, setOnCard } from '../../composables/card-log';
 import type { Fault } from '../../sync/validation';
 import KitRow from './KitRow.vue';
 import { useKit } from './useKit';
 
 const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('card');
-const onIt = computed(() => new Map(cardsAsTold(store).map((c) => [c.id, c.usedGB])));
+const onIt = computed(() => new Map(cardsNowOf(store).map((c) => [c.id, c.usedGB])));
 const setOn = (card: (typeof all.value)[number], gb: number): readonly Fault[] => {
   const say = setOnCard(store, card, gb);
   return say === '' ? [] : [{ path: '/usedGB', say }];

@@ -7,14 +7,14 @@ import { v4 as uuid } from 'uuid';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 import KitRow from './KitRow.vue';
 import PracticeSheet from './PracticeSheet.vue';
 import { useKit } from './useKit';
 
 type Practice = Entity<'practice'>;
 const { store, all, set, add, copy, retire } = useKit('pilot');
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 const HOW = [
   { value: 'simulator', label: 'Simulator' },
   { value: 'slow', label: 'Slow sticks' },
@@ -33,7 +33,7 @@ const fly = (id: string | null): void => {
 const flying = computed(() => all.value.find((p) => p.id === store.film?.pilotId) ?? null);
 /** Moves of this film first: those are what there is to rehearse. */
 const inFilm = computed(
-  () => new Set([...(reckoning.derived?.shots.values() ?? [])].map((s) => s.facts.shot.move.kind)),
+  () => new Set([...(derivedFilm.derived?.shots.values() ?? [])].map((s) => s.facts.shot.move.kind)),
 );
 const onlyFilm = ref(true);
 const rows = computed(() => {

@@ -2,12 +2,12 @@
 import { practiceSheet } from '@core/proposals';
 import { computed } from 'vue';
 import { useFilm } from '../../stores/film';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 
 const film = useFilm();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 const rows = computed(() =>
-  reckoning.derived && film.film ? practiceSheet(reckoning.derived, film.film, film.kit) : [],
+  derivedFilm.derived && film.film ? practiceSheet(derivedFilm.derived, film.film, film.kit) : [],
 );
 const wanted = computed(() => rows.value.filter((r) => r.wanted));
 const HOW = {

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { v4 as uuid } from 'uuid';
 import type { Fields } from '../../sync/fields';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 
 /** Kit that has a name and can be retired. */
 export type GearKind = Exclude<KitKind, 'practice' | 'flown' | 'cardMove' | 'check'>;
@@ -20,7 +20,7 @@ export const TO_COME = [{ path: '', say: 'That day is still to come.' }];
 /** What can be done to any kind of kit. */
 export const useKit = <K extends GearKind>(kind: K) => {
   const store = useFilm();
-  const looking = useLooking();
+  const selection = useSelection();
   const all = computed(() =>
     [...store.list(kind)].sort(
       (a, b) =>
@@ -45,7 +45,7 @@ export const useKit = <K extends GearKind>(kind: K) => {
   };
   const retire = (thing: Entity<K>): void => {
     set(thing.id, { retired: !thing.retired } as Fields<K>);
-    looking.say(
+    selection.say(
       thing.retired ? `${thing.name} is in use again.` : `${thing.name} is retired. Past plans keep it.`,
     );
   };

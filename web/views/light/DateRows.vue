@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { bestDate, type DateWeighed } from '@core/light-timeline';
-import type { PlaceFacts } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { computed, shallowRef, watch } from 'vue';
 import { dateText } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useLight } from '../../stores/light';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 
-const props = defineProps<{ place: PlaceFacts; count: number }>();
+const props = defineProps<{ place: LocationPlan; count: number }>();
 const film = useFilm();
 const light = useLight();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 const dates = shallowRef<readonly DateWeighed[]>([]);
 let asked = 0;
 watch(
-  () => [props.place.location, reckoning.derived],
+  () => [props.place.location, derivedFilm.derived],
   async () => {
     const mine = (asked += 1);
     const answer = await light.weigh(props.place.location.id, 7);

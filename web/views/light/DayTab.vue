@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { DerivedFilm, DerivedShot } from '@core/film';
-import type { LitPlace } from '@core/shot';
-import type { PlaceFacts } from '@core/day';
+import type { LocationLight } from '@core/shot';
+import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { moonAt, moonPhase } from '@core/light';
 import { computed } from 'vue';
@@ -20,10 +20,10 @@ import LightLanes from './LightLanes.vue';
 import ReadingRows from './ReadingRows.vue';
 
 const props = defineProps<{
-  place: PlaceFacts;
+  place: LocationPlan;
   derived: DerivedFilm;
   shots: readonly DerivedShot[];
-  lit: LitPlace;
+  lit: LocationLight;
 }>();
 const film = useFilm();
 const light = useLight();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { conditionsOf, type LitPlace } from '@core/shot';
-import type { PlaceFacts } from '@core/day';
+import { conditionsOf, type LocationLight } from '@core/shot';
+import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { lightCurve } from '@core/light';
 import { computed, defineAsyncComponent } from 'vue';
@@ -9,8 +9,8 @@ import { roundBounds, roundTimes } from '../../format/ticks';
 
 const CurveChart = defineAsyncComponent(() => import('../../parts/CurveChart.vue'));
 const props = defineProps<{
-  place: PlaceFacts;
-  lit: LitPlace;
+  place: LocationPlan;
+  lit: LocationLight;
   fromMs: number;
   toMs: number;
   height: number;

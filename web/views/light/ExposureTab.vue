@@ -1,26 +1,26 @@
 <script setup lang="ts">
 import { counted } from '@core/units';
-import { conditionsOf, type LitPlace } from '@core/shot';
+import { conditionsOf, type LocationLight } from '@core/shot';
 import { exposurePlan, type FlightExposure, type SettingAt } from '@core/light-timeline';
 import type { DerivedFilm } from '@core/film';
-import type { PlaceFacts } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { computed, ref, watch } from 'vue';
 import { apertureText, MARK_WORDS, shutterText } from '../../format';
 import Fig from '../../parts/Fig.vue';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import FilterLine from './FilterLine.vue';
 import HoldCurve from './HoldCurve.vue';
 import { useLightPlace } from './useLightPlace';
 
-const props = defineProps<{ place: PlaceFacts; derived: DerivedFilm; lit: LitPlace }>();
-const reckoning = useReckoning();
-const looking = useLooking();
+const props = defineProps<{ place: LocationPlan; derived: DerivedFilm; lit: LocationLight }>();
+const derivedFilm = useDerivedFilm();
+const selection = useSelection();
 const { filterName, packName } = useLightPlace();
 const clock = (ms: number): string => clockText(ms, props.place.location.zone);
 const plan = computed<FlightExposure[]>(() =>
-  exposurePlan(props.place, props.derived.shots, reckoning.along, props.lit),
+  exposurePlan(props.place, props.derived.shots, derivedFilm.along, props.lit),
 );
 const open = ref(0);
 watch(
@@ -114,8 +114,8 @@ const print = (): void => window.print();
                 <RouterLink
                   :to="{ name: 'bench' }"
                   @click="
-                    looking.pick(r.shotId);
-                    looking.facet = 'exposure';
+                    selection.pick(r.shotId);
+                    selection.facet = 'exposure';
                   "
                   ><b>{{ numberOf(r.shotId) }}</b> {{ titleOf(r.shotId) }}</RouterLink
                 >

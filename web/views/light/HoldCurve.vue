@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { FlightExposure } from '@core/light-timeline';
 import type { OnLens } from '@core/shot';
-import type { PlaceFacts } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { lightCurve, type SceneConditions } from '@core/light';
 import { computed, defineAsyncComponent } from 'vue';
@@ -11,7 +11,7 @@ const CurveChart = defineAsyncComponent(() => import('../../parts/CurveChart.vue
 /** Light under a flight with the stretches its filters hold: where the curve leaves them, it is time to land. */
 const props = defineProps<{
   flight: FlightExposure;
-  place: PlaceFacts;
+  place: LocationPlan;
   conditions: SceneConditions;
   name: (id: string | null, stops: number) => string;
 }>();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { DerivedShot } from '@core/film';
-import type { PlaceFacts } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import type { ShotWindow } from '@core/light-timeline';
 import { clockText } from '@core/time';
 import type { Stretch } from '@core/light';
@@ -12,17 +12,17 @@ import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 
 const props = defineProps<{
-  place: PlaceFacts;
+  place: LocationPlan;
   shots: readonly DerivedShot[];
   windows: ReadonlyMap<string, ShotWindow>;
   fromMs: number;
   toMs: number;
 }>();
 const film = useFilm();
-const looking = useLooking();
+const selection = useSelection();
 const findings = useFindings();
 const WISHES = choices(WISH_WORDS);
 const clock = (ms: number): string => clockText(ms, props.place.location.zone);
@@ -67,9 +67,9 @@ const pin = (id: string, text: string) =>
       v-for="r in rows"
       :key="r.id"
       class="row"
-      :class="{ picked: r.id === looking.shotId }"
+      :class="{ picked: r.id === selection.shotId }"
       :data-shot="r.id"
-      @click="looking.pick(r.id)"
+      @click="selection.pick(r.id)"
     >
       <span class="name"
         ><b>{{ r.s.number }}</b> <span dir="auto">{{ r.s.facts.shot.title || 'no name yet' }}</span>

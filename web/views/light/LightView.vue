@@ -2,8 +2,8 @@
 import { computed, ref } from 'vue';
 import { dateText } from '../../format';
 import { useLight } from '../../stores/light';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import TabbedView from '../../parts/TabbedView.vue';
 import { usePlaceRoute } from '../../composables/useLocationRoute';
 import DayTab from './DayTab.vue';
@@ -12,8 +12,8 @@ import SetupTab from './SetupTab.vue';
 import { useLightPlace } from './useLightPlace';
 
 const props = defineProps<{ film: string; place?: string }>();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const { place: here, lit, shots } = useLightPlace();
 useLight().start();
 const TABS = [
@@ -28,7 +28,7 @@ const note = computed(() =>
     ? `${dateText(here.value.location.date)}, ${here.value.location.windowStart} to ${here.value.location.windowEnd}`
     : '',
 );
-const choices = computed(() => reckoning.locations.map((l) => ({ id: l.id, label: l.name })));
+const choices = computed(() => derivedFilm.locations.map((l) => ({ id: l.id, label: l.name })));
 </script>
 
 <template>
@@ -47,12 +47,12 @@ const choices = computed(() => reckoning.locations.map((l) => ({ id: l.id, label
         tab = id;
       }
     "
-    @choose="looking.pickPlace"
+    @choose="selection.pickPlace"
   >
-    <template v-if="here && lit && reckoning.derived">
-      <DayTab v-if="tab === 'day'" :place="here" :derived="reckoning.derived" :shots="shots" :lit="lit" />
-      <ExposureTab v-else-if="tab === 'exposure'" :place="here" :derived="reckoning.derived" :lit="lit" />
-      <SetupTab v-else :place="here" :derived="reckoning.derived" :lit="lit" />
+    <template v-if="here && lit && derivedFilm.derived">
+      <DayTab v-if="tab === 'day'" :place="here" :derived="derivedFilm.derived" :shots="shots" :lit="lit" />
+      <ExposureTab v-else-if="tab === 'exposure'" :place="here" :derived="derivedFilm.derived" :lit="lit" />
+      <SetupTab v-else :place="here" :derived="derivedFilm.derived" :lit="lit" />
     </template>
     <p v-else-if="here" class="quiet">
       The place needs a date, a zone and coordinates before its light can be worked out.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { LitPlace } from '@core/shot';
-import type { PlaceFacts } from '@core/day';
+import type { LocationLight } from '@core/shot';
+import type { LocationPlan } from '@core/day';
 import { clockText, localToUtc, minutesOf } from '@core/time';
 import { ref } from 'vue';
 import { v4 as uuid } from 'uuid';
@@ -10,7 +10,7 @@ import { ElInput } from '../../parts/element';
 import { useFilm } from '../../stores/film';
 import type { Fault } from '../../sync/validation';
 
-const props = defineProps<{ place: PlaceFacts; lit: LitPlace }>();
+const props = defineProps<{ place: LocationPlan; lit: LocationLight }>();
 const film = useFilm();
 const at = ref(props.place.location.windowStart);
 const ev = ref('');

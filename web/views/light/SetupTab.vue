@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import { exposurePlan, setupSheet, type SetupValue, type SheetLine } from '@core/light-timeline';
 import type { DerivedFilm } from '@core/film';
-import type { LitPlace } from '@core/shot';
-import type { PlaceFacts } from '@core/day';
+import type { LocationLight } from '@core/shot';
+import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { useLightPlace } from './useLightPlace';
 
-const props = defineProps<{ place: PlaceFacts; derived: DerivedFilm; lit: LitPlace }>();
-const reckoning = useReckoning();
+const props = defineProps<{ place: LocationPlan; derived: DerivedFilm; lit: LocationLight }>();
+const derivedFilm = useDerivedFilm();
 const { filterName, packName } = useLightPlace();
 const onlyChanges = ref(false);
 const clock = (ms: number): string => clockText(ms, props.place.location.zone);
 const sheets = computed(() => {
   const left = new Map<string, ReadonlyMap<string, SetupValue>>();
-  return exposurePlan(props.place, props.derived.shots, reckoning.along, props.lit).map((f) => {
+  return exposurePlan(props.place, props.derived.shots, derivedFilm.along, props.lit).map((f) => {
     const contexts = f.rows.flatMap((r) => {
       const shot = props.derived.shots.get(r.shotId);
       return shot
@@ -24,7 +24,7 @@ const sheets = computed(() => {
               shot,
               choice: r.start.choice,
               filterName: filterName(r.start.choice?.filterId ?? null, r.start.choice?.ndStops),
-              units: reckoning.units,
+              units: derivedFilm.units,
               driftStops: (r.stopsPerMinute * shot.facts.seconds.takeS) / 60,
             },
           ]

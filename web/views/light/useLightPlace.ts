@@ -1,19 +1,19 @@
-import { readingsOf, type LitPlace } from '@core/shot';
+import { readingsOf, type LocationLight } from '@core/shot';
 import type { DerivedShot } from '@core/film';
-import type { PlaceFacts } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import { computed } from 'vue';
 import { filterNameOf } from '../../format/names';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 
 /** The place in view with its light and its slates. */
 export const useLightPlace = () => {
   const film = useFilm();
-  const looking = useLooking();
-  const reckoning = useReckoning();
-  const place = computed<PlaceFacts | null>(() => looking.place);
-  const lit = computed<LitPlace | null>(() => {
+  const selection = useSelection();
+  const derivedFilm = useDerivedFilm();
+  const place = computed<LocationPlan | null>(() => selection.place);
+  const lit = computed<LocationLight | null>(() => {
     const here = place.value;
     return here?.light && Number.isFinite(here.windowFromMs)
       ? {
@@ -24,7 +24,7 @@ export const useLightPlace = () => {
       : null;
   });
   const shots = computed<DerivedShot[]>(() =>
-    [...(reckoning.derived?.shots.values() ?? [])].filter(
+    [...(derivedFilm.derived?.shots.values() ?? [])].filter(
       (s) => s.facts.location.id === place.value?.location.id,
     ),
   );

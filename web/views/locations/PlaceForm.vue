@@ -10,8 +10,8 @@ import PlanSketch from '../../parts/PlanSketch.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import type { Fault } from '../../sync/validation';
 import WarningList from '../../parts/WarningList.vue';
 import DayRows from './DayRows.vue';
@@ -21,9 +21,9 @@ import { readCoordinates } from './coordinates';
 const props = defineProps<{ place: Entity<'location'> }>();
 defineEmits<{ remove: [] }>();
 const store = useFilm();
-const looking = useLooking();
+const selection = useSelection();
 const findings = useFindings();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 const set = (fields: Partial<Entity<'location'>>) => store.edit('location', props.place.id, fields, 'place');
 
 const coordinates = computed(() => `${props.place.latitude.toFixed(5)}, ${props.place.longitude.toFixed(5)}`);
@@ -51,12 +51,12 @@ const launch = computed(
   () => launchOf(store.list('feature'), store.terrain.get(props.place.id), props.place, null).at,
 );
 const subjects = computed(() => store.list('subject').filter((s) => s.locationId === props.place.id));
-const facts = computed(() => reckoning.derived?.places.get(props.place.id) ?? null);
+const facts = computed(() => derivedFilm.derived?.places.get(props.place.id) ?? null);
 const shots = computed(() =>
-  [...(reckoning.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === props.place.id),
+  [...(derivedFilm.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === props.place.id),
 );
 const warnings = computed(() => [
-  ...(reckoning.derived?.placeWarnings.get(props.place.id) ?? []),
+  ...(derivedFilm.derived?.locationWarnings.get(props.place.id) ?? []),
   ...(findings.places.get(props.place.id) ?? []).filter((w) => w.code.startsWith('light.')),
 ]);
 const events = computed(() => {
@@ -237,12 +237,12 @@ const events = computed(() => {
         <PlanSketch
           :subjects="subjects"
           :shots="shots"
-          :picked="looking.shotId"
+          :picked="selection.shotId"
           :width="440"
           :height="340"
           :wind-from-deg="place.windFromDeg"
           :launch="launch"
-          @pick="looking.pick"
+          @pick="selection.pick"
         />
         <figcaption class="label">From above, to scale. North is up.</figcaption>
       </figure>

@@ -1,29 +1,29 @@
 <script setup lang="ts">
-import { PLACE_KINDS } from '@core/model';
+import { LOCATION_KINDS } from '@core/model';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { dateText } from '../../format';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import PlaceForm from './PlaceForm.vue';
 import { newPlace } from './newPlace';
 
 const props = defineProps<{ film: string; place?: string }>();
 const router = useRouter();
 const store = useFilm();
-const looking = useLooking();
-const reckoning = useReckoning();
-const places = computed(() => reckoning.locations);
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
+const places = computed(() => derivedFilm.locations);
 const picked = computed(
   () =>
     places.value.find((l) => l.id === props.place) ??
-    places.value.find((l) => l.id === looking.place?.location.id) ??
+    places.value.find((l) => l.id === selection.place?.location.id) ??
     places.value[0] ??
     null,
 );
 const go = (id: string): void => {
-  looking.pickPlace(id);
+  selection.pickPlace(id);
   void router.replace({ name: 'places', params: { film: props.film, place: id } });
 };
 
@@ -32,7 +32,7 @@ const add = (): void => {
   if (store.create('location', made, 'new place').length === 0) go(made.id);
 };
 const remove = (id: string): void => {
-  const belongs = PLACE_KINDS.flatMap((kind) =>
+  const belongs = LOCATION_KINDS.flatMap((kind) =>
     store
       .list(kind)
       .filter((t) => t.locationId === id)
@@ -41,7 +41,7 @@ const remove = (id: string): void => {
   store.remove('delete place', [...belongs, { kind: 'location', id }]);
   const next = places.value.find((l) => l.id !== id);
   if (next) go(next.id);
-  looking.say('Deleted the place with its slates. Ctrl+Z brings them back.');
+  selection.say('Deleted the place with its slates. Ctrl+Z brings them back.');
 };
 </script>
 

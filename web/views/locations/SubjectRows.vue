@@ -18,7 +18,7 @@ const ORIGIN = vec(0, 0, 0);
 const asked = ref<string | null>(null);
 const heir = ref<string | null>(null);
 
-const bearingOf = (s: Subject): number => Math.round(bearingTo(ORIGIN, vec(s.xM, s.yM, 0)) * 10) / 10;
+const filterFitOf = (s: Subject): number => Math.round(bearingTo(ORIGIN, vec(s.xM, s.yM, 0)) * 10) / 10;
 const distanceOf = (s: Subject): number => Math.round(Math.hypot(s.xM, s.yM) * 100) / 100;
 const set = (s: Subject, fields: Partial<Subject>) => store.edit('subject', s.id, fields, 'subject');
 const setPolar = (s: Subject, bearingDeg: number, distanceM: number): readonly Fault[] => {
@@ -104,8 +104,8 @@ const heirs = (s: Subject) => [
         :save="(v) => set(s, { kind: v })"
       />
       <NumberField
-        label="Bearing"
-        :value="bearingOf(s)"
+        label="FilterFit"
+        :value="filterFitOf(s)"
         quantity="degrees"
         :step="5"
         :save="(v) => setPolar(s, v, distanceOf(s))"
@@ -115,7 +115,7 @@ const heirs = (s: Subject) => [
         :value="distanceOf(s)"
         quantity="metres"
         :step="5"
-        :save="(v) => setPolar(s, bearingOf(s), v)"
+        :save="(v) => setPolar(s, filterFitOf(s), v)"
       />
       <TextField label="or coordinates" :value="coordinatesOf(s)" :save="(v) => setCoordinates(s, v)" />
       <NumberField
@@ -137,7 +137,7 @@ const heirs = (s: Subject) => [
         :value="s.headingDeg"
         quantity="degrees"
         :step="5"
-        hint="Bearing it moves on, or of its long side when it stands."
+        hint="FilterFit it moves on, or of its long side when it stands."
         :save="(v) => set(s, { headingDeg: v })"
       />
       <NumberField

@@ -5,14 +5,14 @@ import { writeText } from '@core/units';
 import { computed } from 'vue';
 import { arrowHead, fit, line, roundStep, type Spot } from '../../parts/drawing';
 import { useElementSize } from '../../parts/useElementSize';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 
 const props = defineProps<{ shot: DerivedShot; track: Track; index: number; from: 'side' | 'above' }>();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 const size = useElementSize(300, 330);
 const width = computed(() => Math.max(120, size.width.value));
 const height = computed(() => Math.max(120, size.height.value));
-const metres = (m: number): string => writeText(m, 'metres', reckoning.units);
+const metres = (m: number): string => writeText(m, 'metres', derivedFilm.units);
 
 const facts = computed(() => props.shot.facts);
 const now = computed(() => props.track.samples[props.index] ?? props.track.samples[0]);

@@ -5,8 +5,8 @@ import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch 
 import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { INPUT_WORDS } from '../../format';
 import EyePlain from './EyePlain.vue';
 import type { Eye } from './EyeCanvas.vue';
@@ -19,8 +19,8 @@ const EyeCanvas = defineAsyncComponent(() => import('./EyeCanvas.vue'));
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const plain = ref(document.createElement('canvas').getContext('webgl2') === null);
 const overlay = ref<'thirds' | 'centre' | 'none'>('thirds');
 const otherId = ref<string | null>(null);
@@ -33,7 +33,9 @@ interface Frame {
 const frames = ref<Frame[]>([]);
 
 const track = computed(() => trackOf(props.shot));
-const other = computed(() => (otherId.value ? (reckoning.derived?.shots.get(otherId.value) ?? null) : null));
+const other = computed(() =>
+  otherId.value ? (derivedFilm.derived?.shots.get(otherId.value) ?? null) : null,
+);
 const otherTrack = computed(() => (other.value ? trackOf(other.value) : null));
 const subjectsOf = (shot: DerivedShot) =>
   film.list('subject').filter((s) => s.locationId === shot.facts.location.id);
@@ -81,10 +83,10 @@ const told = computed(() => {
 });
 const others = computed(() => [
   { value: null as string | null, label: 'nothing' },
-  ...(reckoning.derived?.order ?? [])
+  ...(derivedFilm.derived?.order ?? [])
     .filter((id) => id !== props.shot.facts.shot.id)
     .map((id) => {
-      const s = reckoning.derived?.shots.get(id);
+      const s = derivedFilm.derived?.shots.get(id);
       return { value: id as string | null, label: `${s?.number ?? ''} ${s?.facts.shot.title || 'untitled'}` };
     }),
 ]);
@@ -93,7 +95,7 @@ const bySecond = (m: NonNullable<typeof moment.value>): string => m.pose.at.z.to
 const keys = (event: KeyboardEvent): void => {
   if (event.target instanceof HTMLElement && event.target.matches('input, textarea, [role="combobox"]'))
     return;
-  if (event.key === 'Escape') looking.previewing = false;
+  if (event.key === 'Escape') selection.previewing = false;
   if (event.key === ' ') {
     event.preventDefault();
     toggle();
@@ -138,7 +140,9 @@ const lines = (f: Frame): string =>
           }
         "
       />
-      <button class="btn" title="Back to the numbers (P)" @click="looking.previewing = false">Numbers</button>
+      <button class="btn" title="Back to the numbers (P)" @click="selection.previewing = false">
+        Numbers
+      </button>
     </header>
     <p v-if="!track" class="quiet none">{{ shot.facts.noPath }}</p>
     <template v-else>
@@ -257,7 +261,7 @@ const lines = (f: Frame): string =>
         <div>
           <dt class="label">sticks</dt>
           <dd class="inputs">
-            {{ shot.facts.flown?.inputs.map((i) => INPUT_WORDS[i]).join(', ') || 'none' }}
+            {{ shot.facts.trajectory?.inputs.map((i) => INPUT_WORDS[i]).join(', ') || 'none' }}
           </dd>
         </div>
         <div v-if="told.length > 0" class="told">{{ told.join(', ') }}</div>

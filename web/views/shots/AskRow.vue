@@ -4,14 +4,14 @@ import type { DerivedShot } from '@core/film';
 import { computed, shallowRef, watch } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import type { Fault } from '../../sync/validation';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const facts = computed(() => props.shot.facts);
 /** A derived figure is asked for in round numbers; the exact one is in its sum. */
 const rounded = (x: number): number => Number(x.toPrecision(x < 1 ? 2 : 3));
@@ -42,14 +42,14 @@ const figures = computed(() =>
 const ask = (target: Target, wanted: number): readonly Fault[] => {
   if (!(wanted > 0)) return [{ path: '', say: 'More than nothing is needed.' }];
   // What is shown here is a picture behind; what is changed is the slate as it stands.
-  const now = reckoning.shotNow(facts.value.shot.id)?.facts ?? facts.value;
+  const now = derivedFilm.shotNow(facts.value.shot.id)?.facts ?? facts.value;
   const solved = solveShot(now, target, wanted);
   if (!solved.ok) return [{ path: '', say: solved.reason }];
   const { shot } = now;
   const changed = Object.keys(solved.value)
     .filter((id) => solved.value[id] !== shot.move.values[id])
     .map((id) => now.move?.parameters.find((p) => p.id === id)?.label ?? id);
-  looking.say(`Reached by ${changed.join(' and ').toLowerCase()}.`);
+  selection.say(`Reached by ${changed.join(' and ').toLowerCase()}.`);
   return film.edit(
     'shot',
     shot.id,

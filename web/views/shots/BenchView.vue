@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
-import { useActs } from '../../composables/useShotCommands';
+import { useShotCommands } from '../../composables/useShotCommands';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 import { whenIdle } from '../../composables/idle';
-import { useInTurn } from '../../composables/deferred';
-import { useReckoning } from '../../stores/derived-film';
+import { useDeferred } from '../../composables/deferred';
+import { useDerivedFilm } from '../../stores/derived-film';
 import BudgetPane from './BudgetPane.vue';
 import { fetchAhead, PreviewStage } from './later';
 import LightRibbon from './LightRibbon.vue';
@@ -13,14 +13,14 @@ import SlateList from './SlateList.vue';
 import SlateWork from './SlateWork.vue';
 
 const film = useFilm();
-const looking = useLooking();
-const reckoning = useReckoning();
-const acts = useActs();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
+const acts = useShotCommands();
 /** Taken in turn: a slider in hand changes the slate at once, the sums a picture or two later. */
 const whole = () =>
-  reckoning.derived && looking.place ? { derived: reckoning.derived, place: looking.place } : null;
-const budget = useInTurn(whole);
-const ribbon = useInTurn(whole);
+  derivedFilm.derived && selection.place ? { derived: derivedFilm.derived, place: selection.place } : null;
+const budget = useDeferred(whole);
+const ribbon = useDeferred(whole);
 onMounted(() => {
   performance.mark('usable');
   whenIdle(fetchAhead);
@@ -35,7 +35,7 @@ const PANES: { id: Pane; label: string }[] = [
 </script>
 
 <template>
-  <div v-if="reckoning.derived" class="bench">
+  <div v-if="derivedFilm.derived" class="bench">
     <LightRibbon
       v-if="ribbon"
       :key="ribbon.place.location.id"
@@ -45,15 +45,15 @@ const PANES: { id: Pane; label: string }[] = [
     />
     <div class="panes" :data-pane="pane">
       <SlateList class="pane slates" @picked="pane = 'work'" />
-      <main v-if="looking.previewing && looking.shot" class="pane work preview" tabindex="-1">
-        <PreviewStage :shot="looking.shot" />
+      <main v-if="selection.previewing && selection.shot" class="pane work preview" tabindex="-1">
+        <PreviewStage :shot="selection.shot" />
       </main>
       <main v-else class="pane work scroll" tabindex="-1">
-        <SlateWork v-if="looking.shot" :shot="looking.shot" />
-        <div v-else-if="looking.place" class="teach">
-          <h1>{{ looking.place.location.name }}</h1>
+        <SlateWork v-if="selection.shot" :shot="selection.shot" />
+        <div v-else-if="selection.place" class="teach">
+          <h1>{{ selection.place.location.name }}</h1>
           <p>A slate is one camera move: what it looks at, how it flies, how long the cut needs it.</p>
-          <button class="btn lead" @click="acts.addShot(looking.place.location.id)">
+          <button class="btn lead" @click="acts.addShot(selection.place.location.id)">
             Add the first slate
           </button>
         </div>
@@ -67,7 +67,7 @@ const PANES: { id: Pane; label: string }[] = [
         </div>
       </main>
       <BudgetPane
-        v-if="budget && !(looking.previewing && looking.shot)"
+        v-if="budget && !(selection.previewing && selection.shot)"
         class="pane budgetpane"
         :derived="budget.derived"
         :place="budget.place"

@@ -1,23 +1,23 @@
 <script setup lang="ts">
 import { counted } from '@core/units';
 import type { DerivedFilm } from '@core/film';
-import type { PlaceFacts } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
-import { useInTurn } from '../../composables/deferred';
+import { useDeferred } from '../../composables/deferred';
 import CardStack from './CardStack.vue';
 import { FlightSheet } from './later';
 import PackRail from './PackRail.vue';
 import WarningList from '../../parts/WarningList.vue';
 
-const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
+const props = defineProps<{ derived: DerivedFilm; place: LocationPlan }>();
 const film = useFilm();
 const findings = useFindings();
 const opened = ref(false);
 /** The rail of a long day is much to draw: it has a picture of its own. */
-const rail = useInTurn(() => ({ derived: props.derived, place: props.place }));
+const rail = useDeferred(() => ({ derived: props.derived, place: props.place }));
 const b = computed(() => props.derived.budget);
 /** The answer in one line: does it fit, and if not, what gives. */
 const verdict = computed(() => {
@@ -35,7 +35,7 @@ const verdict = computed(() => {
   return { fits: false, say: parts.filter(Boolean).join(' · ') };
 });
 const warnings = computed(() => [
-  ...(props.derived.placeWarnings.get(props.place.location.id) ?? []),
+  ...(props.derived.locationWarnings.get(props.place.location.id) ?? []),
   ...(findings.places.get(props.place.location.id) ?? []),
   ...b.value.warnings,
 ]);

@@ -4,17 +4,17 @@ import type { Shot } from '@core/model';
 import { computed, ref } from 'vue';
 import { choices, HANDLING_WORDS, PRIORITY_WORDS, ROLE_WORDS, WISH_WORDS } from '../../format';
 import PickField from '../../parts/PickField.vue';
-import { useBulk } from '../../composables/useBulkEdit';
+import { useBulkEdit } from '../../composables/useBulkEdit';
 import { useFilm } from '../../stores/film';
-import { useListing } from '../../stores/list-filters';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useListFilters } from '../../stores/list-filters';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 
 const film = useFilm();
-const listing = useListing();
-const looking = useLooking();
-const reckoning = useReckoning();
-const bulk = useBulk();
+const listing = useListFilters();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
+const bulk = useBulkEdit();
 type Change =
   | ''
   | `role:${Shot['role']}`
@@ -50,7 +50,7 @@ const changes = computed(() => [
 ]);
 const places = computed(() => [
   { value: '', label: 'copy them to \u2026' },
-  ...reckoning.locations.map((l) => ({ value: l.id, label: l.name })),
+  ...derivedFilm.locations.map((l) => ({ value: l.id, label: l.name })),
 ]);
 const why = computed(() => bulk.whyNotJoined(listing.picked));
 const change = ref<Change>('');
@@ -62,7 +62,7 @@ const apply = (value: Change): void => {
   if (field === 'aircraft') bulk.changeAircraft(ids, word);
   else if (field === 'takes') bulk.change(ids, { takes: Number(word) }, 'takes of slates');
   else bulk.change(ids, { [field]: word }, `${field} of slates`);
-  looking.say(`${counted(ids.length, 'slate')} changed. Ctrl+Z takes it back.`);
+  selection.say(`${counted(ids.length, 'slate')} changed. Ctrl+Z takes it back.`);
   change.value = '';
 };
 const copyTo = (locationId: string): void => {
@@ -70,18 +70,18 @@ const copyTo = (locationId: string): void => {
   const made = bulk.copyTo(listing.picked, locationId);
   listing.clear();
   for (const id of made) listing.toggle(id);
-  looking.say(`${counted(made.length, 'slate')} copied.`);
+  selection.say(`${counted(made.length, 'slate')} copied.`);
 };
 const remove = (): void => {
   const n = listing.picked.length;
   bulk.remove(listing.picked);
   listing.clear();
-  looking.say(`Deleted ${counted(n, 'slate')}. Ctrl+Z brings them back.`);
+  selection.say(`Deleted ${counted(n, 'slate')}. Ctrl+Z brings them back.`);
 };
 const join = (): void => {
   const id = bulk.join(listing.picked);
   listing.clear();
-  if (id) looking.pick(id);
+  if (id) selection.pick(id);
 };
 </script>
 

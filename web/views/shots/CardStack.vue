@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { BudgetFacts } from '@core/film';
+import type { FilmTotals } from '@core/film';
 import type { Card } from '@core/model';
 import { computed } from 'vue';
 
-const props = defineProps<{ budget: BudgetFacts; cards: readonly Card[] }>();
+const props = defineProps<{ budget: FilmTotals; cards: readonly Card[] }>();
 const rows = computed(() =>
   props.budget.cardFills.map((fill) => {
     const card = props.cards.find((c) => c.id === fill.cardId);

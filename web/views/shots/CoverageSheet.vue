@@ -5,14 +5,14 @@ import { v4 as uuid } from 'uuid';
 import Fig from '../../parts/Fig.vue';
 import PathThumb from '../../parts/PathThumb.vue';
 import PickField from '../../parts/PickField.vue';
-import { useActs } from '../../composables/useShotCommands';
+import { useShotCommands } from '../../composables/useShotCommands';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 
 const props = defineProps<{ placeId: string }>();
 const film = useFilm();
-const acts = useActs();
-const looking = useLooking();
+const acts = useShotCommands();
+const selection = useSelection();
 const subjects = computed(() =>
   film
     .list('subject')
@@ -24,7 +24,7 @@ watch(
   () => [props.placeId, subjects.value.length],
   () => {
     if (!subjects.value.some((s) => s.value === subjectId.value))
-      subjectId.value = looking.shot?.facts.subject?.id ?? subjects.value[0]?.value ?? '';
+      subjectId.value = selection.shot?.facts.subject?.id ?? subjects.value[0]?.value ?? '';
   },
   { immediate: true },
 );
@@ -56,7 +56,7 @@ const add = (): void => {
     props.placeId,
     picked.value.map((p) => p.shot),
   );
-  looking.coverageShown = false;
+  selection.coverageShown = false;
 };
 const total = computed(() =>
   picked.value.reduce((sum, p) => sum + (p.derived?.facts.energy?.totalWh ?? 0), 0),
@@ -87,7 +87,7 @@ const total = computed(() =>
             :aria-pressed="!left.has(p.shot.id)"
             @click="toggle(p.shot.id)"
           >
-            <PathThumb :flown="p.derived?.facts.flown ?? null" :subject="p.derived?.facts.aim ?? null" />
+            <PathThumb :flown="p.derived?.facts.trajectory ?? null" :subject="p.derived?.facts.aim ?? null" />
             <span
               ><b>{{ p.like.title }}</b>
               <span class="quiet">{{ p.derived?.facts.move?.name.toLowerCase() }}</span><br /><span

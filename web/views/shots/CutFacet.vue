@@ -65,7 +65,7 @@ const setCamera = (id: string) =>
     modeId: craft.value?.cameras.find((c) => c.id === id)?.modes[0]?.id ?? '',
     exposure: { ...stored.value.exposure, aperture: null, iso: null },
   });
-const frames = computed(() => props.shot.facts.flown?.frames ?? null);
+const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
 </script>
 
 <template>
@@ -118,7 +118,7 @@ const frames = computed(() => props.shot.facts.flown?.frames ?? null);
     />
     <p class="wanted">
       Wants <Fig :value="shot.facts.wantedS" quantity="seconds" /> steady, gets
-      <Fig :value="shot.facts.flown?.usableS ?? NaN" quantity="seconds" />
+      <Fig :value="shot.facts.trajectory?.usableS ?? NaN" quantity="seconds" />
       <span class="quiet"
         >; {{ shot.facts.film.preferences.handleS }} s of handle at both ends, never under the minimum hold of
         {{ shot.facts.film.preferences.minimumHoldS }} s.</span

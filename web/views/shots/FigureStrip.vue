@@ -19,14 +19,19 @@ interface Shown {
 const figures = computed<Shown[]>(() => {
   const f = props.shot.facts;
   return [
-    { id: 'take', label: 'one take', value: f.flown ? f.seconds.takeS : NaN, quantity: 'seconds' },
-    { id: 'air', label: 'in the air', value: f.flown ? f.seconds.airS : NaN, quantity: 'seconds' },
+    { id: 'take', label: 'one take', value: f.trajectory ? f.seconds.takeS : NaN, quantity: 'seconds' },
+    { id: 'air', label: 'in the air', value: f.trajectory ? f.seconds.airS : NaN, quantity: 'seconds' },
     { id: 'energy', label: 'energy', value: f.energy?.totalWh ?? NaN, quantity: 'wattHours' },
-    { id: 'recorded', label: 'recorded', value: f.flown ? f.seconds.recordedS : NaN, quantity: 'seconds' },
+    {
+      id: 'recorded',
+      label: 'recorded',
+      value: f.trajectory ? f.seconds.recordedS : NaN,
+      quantity: 'seconds',
+    },
     { id: 'bytes', label: 'card', value: f.bytes / 1e9, quantity: 'gigabytes' },
     { id: 'pace', label: 'pace', value: f.pace.edgeCrossingS, quantity: 'seconds', word: f.band },
     { id: 'fill', label: 'subject', value: f.fill * 100, quantity: 'percent', word: f.framing },
-    { id: 'inputs', label: 'inputs', value: f.flown?.simultaneous ?? NaN, quantity: 'count' },
+    { id: 'inputs', label: 'inputs', value: f.trajectory?.simultaneous ?? NaN, quantity: 'count' },
   ];
 });
 const toggle = (id: FigureId): void => {

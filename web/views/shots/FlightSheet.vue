@@ -4,10 +4,10 @@ import type { Pack } from '@core/model';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 
 const props = defineProps<{ derived: DerivedFilm; packs: readonly Pack[] }>();
-const looking = useLooking();
+const selection = useSelection();
 const rows = computed(() =>
   [...props.derived.places.values()].flatMap((place) =>
     place.flights.map((f, i) => {
@@ -46,7 +46,7 @@ const total = computed(() => ({
         </tr>
       </thead>
       <tbody>
-        <tr v-for="r in rows" :key="r.key" :title="r.place" @click="looking.pick(r.first)">
+        <tr v-for="r in rows" :key="r.key" :title="r.place" @click="selection.pick(r.first)">
           <td>{{ r.at }}</td>
           <td>{{ r.pack }}</td>
           <td>{{ r.slates }}</td>

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import type { DerivedFilm } from '@core/film';
-import type { PlaceFacts } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { moonAt, moonPhase, skyColour, sunAt, type LightWindow } from '@core/light';
 import { computed } from 'vue';
 import { dateText } from '../../format';
 import { useElementSize } from '../../parts/useElementSize';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 import { useRibbonDrag } from './useRibbonDrag';
 
-const props = defineProps<{ place: PlaceFacts; derived: DerivedFilm }>();
-const looking = useLooking();
+const props = defineProps<{ place: LocationPlan; derived: DerivedFilm }>();
+const selection = useSelection();
 const size = useElementSize(1200, 90);
 const width = computed(() => Math.max(300, size.width.value));
 const DAY_H = 17;
@@ -101,7 +101,7 @@ const shots = computed(() =>
           3,
           ((s.airS * 1000) / ((glass.value?.to ?? 1) - (glass.value?.from ?? 0))) * width.value,
         ),
-        picked: s.shotId === looking.shotId,
+        picked: s.shotId === selection.shotId,
         title: `${shot?.number} ${shot?.facts.shot.title ?? ''}, ${clockText(start, props.place.location.zone)}`,
       };
     }),
@@ -241,7 +241,7 @@ const summary = computed(() => {
             class="shot"
             :class="{ picked: s.picked, held: s.held }"
             :data-piece="s.number"
-            @click="drag.moved.value || looking.pick(s.id)"
+            @click="drag.moved.value || selection.pick(s.id)"
             @pointerdown="drag.down($event, s.id)"
           >
             <title>{{ s.title }}</title>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { COLUMNS, SIEVES, useListing } from '../../stores/list-filters';
+import { COLUMNS, SIEVES, useListFilters } from '../../stores/list-filters';
 
-const listing = useListing();
+const listing = useListFilters();
 </script>
 
 <template>

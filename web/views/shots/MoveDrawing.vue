@@ -6,16 +6,16 @@ import Fig from '../../parts/Fig.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
 import { ElSlider } from '../../parts/element';
 import { useFilm } from '../../stores/film';
-import { useInTurn } from '../../composables/deferred';
-import { useLooking } from '../../stores/selection';
+import { useDeferred } from '../../composables/deferred';
+import { useSelection } from '../../stores/selection';
 import EyeView from '../../parts/EyeView.vue';
 import SideView from './SideView.vue';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
-const looking = useLooking();
+const selection = useSelection();
 /** The dearest of the three drawings, a picture later. */
-const eye = useInTurn(() => props.shot);
+const eye = useDeferred(() => props.shot);
 const share = ref(0.5);
 const subjects = computed(() =>
   film
@@ -31,7 +31,7 @@ const launch = computed(
       props.shot.facts.shot,
     ).at,
 );
-const seconds = computed(() => share.value * (props.shot.facts.flown?.totalS ?? 0));
+const seconds = computed(() => share.value * (props.shot.facts.trajectory?.totalS ?? 0));
 </script>
 
 <template>
@@ -56,13 +56,13 @@ const seconds = computed(() => share.value * (props.shot.facts.flown?.totalS ?? 
           :wind-from-deg="shot.facts.location.windFromDeg"
           :launch="launch"
           :sun-deg="shot.light && shot.light.sun.altitudeDeg > -6 ? shot.light.sun.azimuthDeg : undefined"
-          @pick="looking.pick"
+          @pick="selection.pick"
         />
         <figcaption class="label">From above</figcaption>
       </figure>
     </div>
-    <p v-for="m in shot.facts.flown?.marks ?? []" :key="m.say" class="mark label">
-      <button class="btn bare" @click="share = m.timeS / (shot.facts.flown?.totalS ?? 1)">
+    <p v-for="m in shot.facts.trajectory?.marks ?? []" :key="m.say" class="mark label">
+      <button class="btn bare" @click="share = m.timeS / (shot.facts.trajectory?.totalS ?? 1)">
         {{ m.say }} after <Fig :value="m.timeS" quantity="seconds" />
       </button>
     </p>

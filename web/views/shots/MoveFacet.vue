@@ -10,7 +10,7 @@ import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import SliderField from '../../parts/SliderField.vue';
 import { useFilm } from '../../stores/film';
-import { useInTurn } from '../../composables/deferred';
+import { useDeferred } from '../../composables/deferred';
 import AddedRow from './AddedRow.vue';
 import AskRow from './AskRow.vue';
 import { PointRows } from './later';
@@ -19,7 +19,7 @@ import { useStored } from './useStored';
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
 /** What only tells about the move follows a picture later than what is drawn of it. */
-const calm = useInTurn(() => props.shot);
+const calm = useDeferred(() => props.shot);
 const stored = useStored(() => props.shot);
 const kind = computed(() => stored.value.move.kind);
 const move = computed(() => moveOf(kind.value));
@@ -102,8 +102,8 @@ const STICKS = computed(() =>
 );
 
 const aids = computed(() => {
-  const { aircraft, flown, move: known, aim } = calm.value.facts;
-  return aircraft && flown && known ? aidsFor(aircraft.abilities, known, flown, aim) : [];
+  const { aircraft, trajectory, move: known, aim } = calm.value.facts;
+  return aircraft && trajectory && known ? aidsFor(aircraft.abilities, known, trajectory, aim) : [];
 });
 const able = computed(() => aids.value.filter((a) => a.could));
 const unable = computed(() => aids.value.filter((a) => !a.could));
@@ -158,13 +158,13 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
       :reversible="move?.reversible ?? false"
       :save="setMove"
     />
-    <p v-if="calm.facts.flown && calm.facts.flown.inputs.length > 0" class="says quiet">
-      Path <Fig :value="calm.facts.flown.lengthM" quantity="metres" /> in
-      <Fig :value="calm.facts.flown.totalS" quantity="seconds" />, between
-      <Fig :value="calm.facts.flown.lowestM" quantity="metres" /> and
-      <Fig :value="calm.facts.flown.highestM" quantity="metres" /> high; turns at up to
-      <Fig :value="calm.facts.flown.peakYawDegS" quantity="degreesPerSecond" />, tilts at up to
-      <Fig :value="calm.facts.flown.peakTiltDegS" quantity="degreesPerSecond" />.
+    <p v-if="calm.facts.trajectory && calm.facts.trajectory.inputs.length > 0" class="says quiet">
+      Path <Fig :value="calm.facts.trajectory.lengthM" quantity="metres" /> in
+      <Fig :value="calm.facts.trajectory.totalS" quantity="seconds" />, between
+      <Fig :value="calm.facts.trajectory.lowestM" quantity="metres" /> and
+      <Fig :value="calm.facts.trajectory.highestM" quantity="metres" /> high; turns at up to
+      <Fig :value="calm.facts.trajectory.peakYawDegS" quantity="degreesPerSecond" />, tilts at up to
+      <Fig :value="calm.facts.trajectory.peakTiltDegS" quantity="degreesPerSecond" />.
     </p>
     <p v-if="move" class="says">
       <b>{{ move.says }}</b> {{ move.sticks }} <span class="quiet">Needs: {{ move.needs }}</span>

@@ -2,19 +2,19 @@
 import { counted } from '@core/units';
 import { computed } from 'vue';
 import type { DerivedFilm } from '@core/film';
-import type { PlaceFacts } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import { dateText, writeText } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
-import { useInTurn } from '../../composables/deferred';
-import { useLooking } from '../../stores/selection';
+import { useDeferred } from '../../composables/deferred';
+import { useSelection } from '../../stores/selection';
 import { useElementSize } from '../../parts/useElementSize';
 import { RailHands } from './later';
 import { columnsOf, type Column, type Piece } from './packs';
 
-const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
+const props = defineProps<{ derived: DerivedFilm; place: LocationPlan }>();
 const film = useFilm();
-const looking = useLooking();
+const selection = useSelection();
 const { width, height } = useElementSize(290, 380);
 
 const FOOT = 34;
@@ -24,7 +24,7 @@ const reserveShare = computed(() => film.film?.preferences.reserveShare ?? 0.3);
 const packs = computed(() => film.kit.packs.filter((p) => !p.retired && !film.film?.leftHome.includes(p.id)));
 const columns = computed(() => columnsOf(props.derived, props.place, packs.value, reserveShare.value));
 /** What is taken hold of follows a picture after what is seen. */
-const held = useInTurn(() => columns.value);
+const held = useDeferred(() => columns.value);
 const unseen = computed(() => props.place.fill.wished.length - columns.value.filter((c) => c.ghost).length);
 const scale = computed(
   () => Math.max(0, height.value - FOOT - TOP) / Math.max(1, ...columns.value.map((c) => c.ratedWh)),
@@ -102,7 +102,7 @@ const spoken = (c: Column): string =>
             class="piece"
             :class="[
               p.kind,
-              { elsewhere: p.elsewhere, picked: p.shotId === looking.shotId && p.shotId !== null },
+              { elsewhere: p.elsewhere, picked: p.shotId === selection.shotId && p.shotId !== null },
             ]"
           >
             <title>{{ titleOf(p) }}</title>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import type { PlaceFacts } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import { onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 
-const props = defineProps<{ place: PlaceFacts; date: string }>();
+const props = defineProps<{ place: LocationPlan; date: string }>();
 const emit = defineEmits<{ drop: [id: string]; pick: [] }>();
 const row = useTemplateRef<HTMLElement>('row');
 const over = ref(false);

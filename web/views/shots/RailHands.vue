@@ -2,8 +2,8 @@
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { computed, onBeforeUnmount, useTemplateRef, watch } from 'vue';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { useDay } from '../flights/useDay';
 import { useFlightActs } from '../flights/useFlightActs';
 import { draggedShot, useTryOut } from '../flights/useTryOut';
@@ -18,8 +18,8 @@ const props = defineProps<{
   groundY: number;
   titles: (p: Piece) => string;
 }>();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const { over, clear, put, tried } = useTryOut(useFlightActs(useDay()));
 const stands = useTemplateRef<HTMLElement[]>('stands');
 const grips = useTemplateRef<HTMLElement[]>('grips');
@@ -38,13 +38,13 @@ const boxOf = (c: Column, p: Piece) => ({
   top: `${yAt(c, p.fromWh)}px`,
   height: `${Math.max(4, p.wattHours * props.scale)}px`,
 });
-const craftOf = (shotId: string): string => reckoning.derived?.shots.get(shotId)?.facts.aircraft?.id ?? '';
+const craftOf = (shotId: string): string => derivedFilm.derived?.shots.get(shotId)?.facts.aircraft?.id ?? '';
 const mayTake = (c: Column, shotId: string): boolean =>
-  (reckoning.along.packs.find((p) => p.id === c.packId)?.aircraftIds.includes(craftOf(shotId)) ?? false) &&
+  (derivedFilm.along.packs.find((p) => p.id === c.packId)?.aircraftIds.includes(craftOf(shotId)) ?? false) &&
   c.pieces.every((p) => !p.flight?.of.locked);
 const wouldOf = (c: Column): { text: string; not: boolean } | null => {
   const t = tried.value;
-  const w = t?.places ? columnWould(c, t.places, reckoning.along.packs, t.shotId, t.put === c.key) : null;
+  const w = t?.places ? columnWould(c, t.places, derivedFilm.along.packs, t.shotId, t.put === c.key) : null;
   return (
     w && {
       text: w.overWh > 0 ? `+${w.overWh.toFixed(1)} Wh` : `${w.landsWith.toFixed(0)} %`,
@@ -135,7 +135,7 @@ onBeforeUnmount(() => stop());
         :data-shot="p.shotId"
         :style="boxOf(c, p)"
         :title="titles(p)"
-        @click="p.shotId && looking.pick(p.shotId)"
+        @click="p.shotId && selection.pick(p.shotId)"
       />
     </div>
   </div>

@@ -2,17 +2,17 @@
 import type { ShotFacts } from '@core/shot';
 import { writeText } from '@core/units';
 import { computed } from 'vue';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { arrowHead, fit, line } from '../../parts/drawing';
 
 const props = defineProps<{ facts: ShotFacts; share: number; width: number; height: number }>();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 
 /** Distance from the subject, seen square to the line between it and the middle of the path; heights upright. */
 const side = computed(() => {
-  const { flown, aim } = props.facts;
-  if (!flown) return null;
-  const middle = flown.samples[Math.floor(flown.samples.length / 2)]?.pose.at ?? aim.aim;
+  const { trajectory, aim } = props.facts;
+  if (!trajectory) return null;
+  const middle = trajectory.samples[Math.floor(trajectory.samples.length / 2)]?.pose.at ?? aim.aim;
   const run = Math.hypot(middle.x - aim.aim.x, middle.y - aim.aim.y) || 1;
   const ux = (middle.x - aim.aim.x) / run;
   const uy = (middle.y - aim.aim.y) / run;
@@ -20,7 +20,7 @@ const side = computed(() => {
     x: (p.x - aim.aim.x) * ux + (p.y - aim.aim.y) * uy,
     y: p.z,
   });
-  const path = flown.samples.map((s) => along(s.pose.at));
+  const path = trajectory.samples.map((s) => along(s.pose.at));
   const half = Math.min(aim.widthM, 30) / 2;
   const base = aim.aim.z - aim.heightM / 2;
   const box = fit(
@@ -32,7 +32,7 @@ const side = computed(() => {
   const spots = path.map(box.at);
   const index = Math.round(props.share * (spots.length - 1));
   const now = spots[index] ?? spots[0] ?? { x: 0, y: 0 };
-  const pose = flown.samples[index]?.pose;
+  const pose = trajectory.samples[index]?.pose;
   const facing = pose
     ? Math.sign(
         -(
@@ -58,9 +58,9 @@ const side = computed(() => {
     cone: line([now, ray(v), ray(-v)], true),
     ground,
     subject: { x: corner.x, y: corner.y, width: 2 * half * box.scale, height: aim.heightM * box.scale },
-    startText: writeText(flown.start.at.z, 'metres', reckoning.units),
-    endText: writeText(flown.end.at.z, 'metres', reckoning.units),
-    moves: flown.lengthM > 0.2,
+    startText: writeText(trajectory.start.at.z, 'metres', derivedFilm.units),
+    endText: writeText(trajectory.end.at.z, 'metres', derivedFilm.units),
+    moves: trajectory.lengthM > 0.2,
   };
 });
 </script>

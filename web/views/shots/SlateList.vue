@@ -2,30 +2,30 @@
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import type { DerivedShot } from '@core/film';
-import type { PlaceFacts } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import { groupBy } from '@core/units';
 import { dateText } from '../../format';
-import { useActs } from '../../composables/useShotCommands';
-import { useInTurn } from '../../composables/deferred';
-import { useListing } from '../../stores/list-filters';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useShotCommands } from '../../composables/useShotCommands';
+import { useDeferred } from '../../composables/deferred';
+import { useListFilters } from '../../stores/list-filters';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { ElInput } from '../../parts/element';
 import { BulkBar, CoverageSheet, ListTools, VarietySheet } from './later';
 import PlaceRow from './PlaceRow.vue';
 import SlateRow from './SlateRow.vue';
 
-type Row = { key: string; place: PlaceFacts } | { key: string; shot: DerivedShot };
+type Row = { key: string; place: LocationPlan } | { key: string; shot: DerivedShot };
 
 const emit = defineEmits<{ picked: [] }>();
-const reckoning = useReckoning();
-const looking = useLooking();
-const acts = useActs();
-const listing = useListing();
+const derivedFilm = useDerivedFilm();
+const selection = useSelection();
+const acts = useShotCommands();
+const listing = useListFilters();
 const scroller = useTemplateRef<HTMLElement>('scroller');
 
 const rowsNow = computed<Row[]>(() => {
-  const derived = reckoning.derived;
+  const derived = derivedFilm.derived;
   if (!derived) return [];
   const listed = groupBy(listing.shown, (s) => s.facts.location.id);
   return [...derived.places.values()].flatMap((place) => [
@@ -33,19 +33,20 @@ const rowsNow = computed<Row[]>(() => {
     ...(listed.get(place.location.id) ?? []).map((shot) => ({ key: shot.facts.shot.id, shot })),
   ]);
 });
-const rows = useInTurn(() => rowsNow.value);
+const rows = useDeferred(() => rowsNow.value);
 const pick = (event: MouseEvent, id: string): void => {
   if (event.ctrlKey || event.metaKey) {
-    if (listing.chosen.size === 0 && looking.shotId && looking.shotId !== id) listing.toggle(looking.shotId);
+    if (listing.chosen.size === 0 && selection.shotId && selection.shotId !== id)
+      listing.toggle(selection.shotId);
     listing.toggle(id);
     return;
   }
   if (event.shiftKey) {
-    listing.reachTo(id, looking.shotId);
+    listing.reachTo(id, selection.shotId);
     return;
   }
   listing.clear();
-  looking.pick(id);
+  selection.pick(id);
   emit('picked');
 };
 
@@ -65,7 +66,7 @@ const shown = computed(() =>
 );
 
 watch(
-  () => looking.shotId,
+  () => selection.shotId,
   async (id) => {
     await nextTick();
     const index = rows.value.findIndex((r) => r.key === id);
@@ -77,7 +78,7 @@ watch(
   () => virtual.value.measure(),
 );
 const add = (): void => {
-  const id = looking.place?.location.id;
+  const id = selection.place?.location.id;
   if (id) acts.addShot(id);
 };
 </script>
@@ -96,32 +97,35 @@ const add = (): void => {
       >
         Show
       </button>
-      <button class="btn lead" title="New slate (N)" :disabled="!looking.place" @click="add">New</button>
+      <button class="btn lead" title="New slate (N)" :disabled="!selection.place" @click="add">New</button>
     </header>
     <nav class="asks" aria-label="Help with the list">
       <button
-        :aria-expanded="looking.varietyShown"
+        :aria-expanded="selection.varietyShown"
         title="What the list of this place has and lacks (V)"
-        :disabled="!looking.place"
-        @click="looking.varietyShown = !looking.varietyShown"
+        :disabled="!selection.place"
+        @click="selection.varietyShown = !selection.varietyShown"
       >
         What it lacks
       </button>
       <button
-        :aria-expanded="looking.coverageShown"
+        :aria-expanded="selection.coverageShown"
         title="A set of slates for one subject (O)"
-        :disabled="!looking.place"
-        @click="looking.coverageShown = !looking.coverageShown"
+        :disabled="!selection.place"
+        @click="selection.coverageShown = !selection.coverageShown"
       >
         Cover a subject
       </button>
     </nav>
     <ListTools v-if="listing.toolsShown" />
-    <CoverageSheet v-if="looking.coverageShown && looking.place" :place-id="looking.place.location.id" />
+    <CoverageSheet
+      v-if="selection.coverageShown && selection.place"
+      :place-id="selection.place.location.id"
+    />
     <VarietySheet
-      v-if="looking.varietyShown && looking.place && reckoning.derived"
-      :derived="reckoning.derived"
-      :place="looking.place"
+      v-if="selection.varietyShown && selection.place && derivedFilm.derived"
+      :derived="derivedFilm.derived"
+      :place="selection.place"
     />
     <div ref="scroller" class="scroll body" tabindex="-1">
       <div v-if="rows.length > 0" class="space" :style="{ height: `${virtual.getTotalSize()}px` }">
@@ -137,12 +141,12 @@ const add = (): void => {
               :place="row.place"
               :date="dateText(row.place.location.date)"
               @drop="(id) => acts.placeAtEnd(id, row.key)"
-              @pick="looking.pickPlace(row.key)"
+              @pick="selection.pickPlace(row.key)"
             />
             <SlateRow
               v-else
               :shot="row.shot"
-              :picked="row.key === looking.shotId"
+              :picked="row.key === selection.shotId"
               :chosen="listing.chosen.has(row.key)"
               :columns="listing.columns"
               @pick="(event) => pick(event, row.key)"
@@ -156,7 +160,7 @@ const add = (): void => {
         <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>: where, when, and what stands
         there.
       </p>
-      <p v-else-if="listing.shown.length === 0 && (reckoning.derived?.order.length ?? 0) > 0" class="empty">
+      <p v-else-if="listing.shown.length === 0 && (derivedFilm.derived?.order.length ?? 0) > 0" class="empty">
         Nothing on the list is like that.
         <button
           class="btn"
@@ -168,7 +172,7 @@ const add = (): void => {
           Show all
         </button>
       </p>
-      <p v-else-if="reckoning.derived?.order.length === 0" class="empty">
+      <p v-else-if="derivedFilm.derived?.order.length === 0" class="empty">
         No slates yet. <button class="btn lead" @click="add">Add the first one</button>
       </p>
     </div>

@@ -72,7 +72,7 @@ onBeforeUnmount(() => stop());
     @click="emit('pick', $event)"
   >
     <span class="number">{{ shot.number }}<span v-if="chosen" class="sr">, chosen</span></span>
-    <PathThumb :flown="facts.flown" :subject="facts.aim" />
+    <PathThumb :flown="facts.trajectory" :subject="facts.aim" />
     <span class="text">
       <span class="title" dir="auto">{{ facts.shot.title || 'untitled' }}</span>
       <span class="sub"

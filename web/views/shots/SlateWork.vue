@@ -2,11 +2,11 @@
 import { bySeverity } from '@core/warnings';
 import type { DerivedShot } from '@core/film';
 import { ElInput } from '../../parts/element';
-import { useActs } from '../../composables/useShotCommands';
+import { useShotCommands } from '../../composables/useShotCommands';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
-import { useInTurn } from '../../composables/deferred';
-import { useLooking, type Facet } from '../../stores/selection';
+import { useDeferred } from '../../composables/deferred';
+import { useSelection, type Facet } from '../../stores/selection';
 import { CutFacet, ExposureFacet } from './later';
 import FigureStrip from './FigureStrip.vue';
 import MoveDrawing from './MoveDrawing.vue';
@@ -15,10 +15,10 @@ import WarningList from '../../parts/WarningList.vue';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
-const looking = useLooking();
-const acts = useActs();
+const selection = useSelection();
+const acts = useShotCommands();
 const findings = useFindings();
-const warnings = useInTurn(() => bySeverity(findings.about(props.shot)));
+const warnings = useDeferred(() => bySeverity(findings.about(props.shot)));
 const FACETS: { id: Facet; label: string; key: string }[] = [
   { id: 'move', label: 'Move', key: '1' },
   { id: 'cut', label: 'Cut and takes', key: '2' },
@@ -42,7 +42,7 @@ const title = (value: string): void => {
         maxlength="10000"
         @update:model-value="title"
       />
-      <button class="btn" title="See the move (P)" @click="looking.previewing = true">See it</button>
+      <button class="btn" title="See the move (P)" @click="selection.previewing = true">See it</button>
       <button
         class="btn"
         title="Two slates with half of the cut each"
@@ -61,18 +61,18 @@ const title = (value: string): void => {
         :id="`facet-${f.id}`"
         :key="f.id"
         role="tab"
-        :aria-selected="looking.facet === f.id"
+        :aria-selected="selection.facet === f.id"
         aria-controls="facet-panel"
         :title="`${f.label} (${f.key})`"
-        :tabindex="looking.facet === f.id ? 0 : -1"
-        @click="looking.facet = f.id"
+        :tabindex="selection.facet === f.id ? 0 : -1"
+        @click="selection.facet = f.id"
       >
         {{ f.label }}
       </button>
     </div>
-    <div id="facet-panel" class="panel" role="tabpanel" :aria-labelledby="`facet-${looking.facet}`">
-      <MoveFacet v-if="looking.facet === 'move'" :key="shot.facts.shot.id" :shot="shot" />
-      <CutFacet v-else-if="looking.facet === 'cut'" :key="shot.facts.shot.id" :shot="shot" />
+    <div id="facet-panel" class="panel" role="tabpanel" :aria-labelledby="`facet-${selection.facet}`">
+      <MoveFacet v-if="selection.facet === 'move'" :key="shot.facts.shot.id" :shot="shot" />
+      <CutFacet v-else-if="selection.facet === 'cut'" :key="shot.facts.shot.id" :shot="shot" />
       <ExposureFacet v-else :key="shot.facts.shot.id" :shot="shot" />
       <WarningList :warnings="warnings" class="warn" />
     </div>

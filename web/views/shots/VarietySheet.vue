@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import { placeVariety } from '@core/story';
+import { locationVariety } from '@core/story';
 import type { DerivedFilm } from '@core/film';
-import type { PlaceFacts } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import { computed, ref } from 'vue';
-import { useActs } from '../../composables/useShotCommands';
+import { useShotCommands } from '../../composables/useShotCommands';
 import { useFilm } from '../../stores/film';
 
-const props = defineProps<{ derived: DerivedFilm; place: PlaceFacts }>();
-const acts = useActs();
+const props = defineProps<{ derived: DerivedFilm; place: LocationPlan }>();
+const acts = useShotCommands();
 const film = useFilm();
 const whole = ref(false);
 const reading = computed(() =>
-  placeVariety(
+  locationVariety(
     [...props.derived.shots.values()].filter(
       (s) => whole.value || s.facts.location.id === props.place.location.id,
     ),

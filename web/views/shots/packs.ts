@@ -1,6 +1,6 @@
 import { CRITICAL_SHARE } from '@core/energy';
 import type { DerivedFilm } from '@core/film';
-import type { Goal, PlaceFacts, TimedFlight } from '@core/day';
+import type { Goal, LocationPlan, TimedFlight } from '@core/day';
 import type { Flight } from '@core/budget';
 import type { Pack } from '@core/model';
 import { comesTo, wouldBe, type Would } from '../flights/rail';
@@ -87,7 +87,7 @@ const chargesOf = (flights: readonly TimedFlight[]): TimedFlight[][] => {
 /** Packs of the day a place is shot on, with every flight of that day laid into them. */
 export const columnsOf = (
   derived: DerivedFilm,
-  place: PlaceFacts,
+  place: LocationPlan,
   packs: readonly Pack[],
   reserveShare: number,
 ): Column[] => {
@@ -160,7 +160,7 @@ export const goalAt = (column: Column, spentWh: number): Goal | null => {
 /** What a column would land with, in percent, or how much too much it would be, Wh, with a slate moved; null where that does not touch it. */
 export const columnWould = (
   column: Column,
-  places: ReadonlyMap<string, PlaceFacts>,
+  places: ReadonlyMap<string, LocationPlan>,
   packs: readonly Pack[],
   shotId: string,
   into: boolean,

@@ -1,4 +1,4 @@
-import type { PlaceFacts } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { ref } from 'vue';
 import { useFilm } from '../../stores/film';
@@ -11,7 +11,7 @@ const MINUTE_MS = 60_000;
  * minute it would come at by itself it is let go again.
  * @param msOf how long a stretch of the glass stands for
  */
-export const useRibbonDrag = (place: () => PlaceFacts, msOf: (px: number) => number) => {
+export const useRibbonDrag = (place: () => LocationPlan, msOf: (px: number) => number) => {
   const film = useFilm();
   const held = ref('');
   const px = ref(0);

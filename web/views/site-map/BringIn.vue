@@ -15,13 +15,13 @@ import {
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 import type { Plan } from './usePlan';
 
 const props = defineProps<{ plan: Plan }>();
 const emit = defineEmits<{ close: [] }>();
 const film = useFilm();
-const looking = useLooking();
+const selection = useSelection();
 const fault = ref('');
 const content = ref('');
 const fileName = ref('');
@@ -91,16 +91,16 @@ const bring = (): void => {
     fault.value = faults[0].say;
     return;
   }
-  looking.say(`${made.length} shapes brought in. Ctrl+Z takes them back.`);
+  selection.say(`${made.length} shapes brought in. Ctrl+Z takes them back.`);
   emit('close');
 };
 
 const paths = computed<Outgoing[]>(() =>
   props.plan.shots.value
-    .filter((s) => s.facts.flown)
+    .filter((s) => s.facts.trajectory)
     .map((s) => ({
       shape: 'line',
-      points: s.facts.flown?.samples.map(({ pose: { at } }) => ({ xM: at.x, yM: at.y, zM: at.z })) ?? [],
+      points: s.facts.trajectory?.samples.map(({ pose: { at } }) => ({ xM: at.x, yM: at.y, zM: at.z })) ?? [],
       properties: { kind: 'path', name: `${s.number} ${s.facts.shot.title}`.trim() },
     })),
 );
@@ -153,7 +153,7 @@ const save = (format: ShapeFormat): void => {
               <th>Name</th>
               <th>Becomes</th>
               <th>Size</th>
-              <th>Away</th>
+              <th>LossRisk</th>
             </tr>
           </thead>
           <tbody>

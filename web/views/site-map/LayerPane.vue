@@ -5,7 +5,7 @@ import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import { useFilm } from '../../stores/film';
 import { useGrounds } from '../../stores/grounds';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { takeHeights, takePicture } from '../../exchange/bring';
 import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';
@@ -15,7 +15,7 @@ const props = defineProps<{ plan: Plan; layers: Layers }>();
 const emit = defineEmits<{ bring: [] }>();
 const film = useFilm();
 const grounds = useGrounds();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 const fault = ref('');
 const busy = ref('');
 const ground = computed(
@@ -25,7 +25,7 @@ const pictures = computed(() =>
   film.list('picture').filter((p) => p.locationId === props.plan.placeId.value),
 );
 const flights = computed(() => {
-  const count = reckoning.derived?.places.get(props.plan.placeId.value)?.flights.length ?? 0;
+  const count = derivedFilm.derived?.places.get(props.plan.placeId.value)?.flights.length ?? 0;
   return [
     { value: null as number | null, label: 'all slates' },
     ...Array.from({ length: count }, (_, i) => ({ value: i as number | null, label: `flight ${i + 1}` })),

@@ -5,8 +5,8 @@ import { computed, onBeforeUnmount, onMounted, shallowRef, useTemplateRef, watch
 import type { Spot } from '../../map/features';
 import { PlanMap } from '../../map/map';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { useSite } from '../../stores/site';
 import { extrasOf, handlesOf } from './extras';
 import type { Layers } from './useLayers';
@@ -27,8 +27,8 @@ const emit = defineEmits<{
 }>();
 const box = useTemplateRef<HTMLElement>('box');
 const film = useFilm();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const site = useSite();
 /** Not reactive: the map library keeps its own state. */
 const map = shallowRef<PlanMap | null>(null);
@@ -40,7 +40,7 @@ const launch = computed(() =>
     : null,
 );
 const sample = computed(() => {
-  const s = props.shot?.facts.flown?.samples ?? [];
+  const s = props.shot?.facts.trajectory?.samples ?? [];
   return s[Math.round(props.share * (s.length - 1))] ?? null;
 });
 const extras = computed(() =>
@@ -54,7 +54,7 @@ const extras = computed(() =>
     facts: props.shot ? site.factsOf(props.shot.facts.shot.id) : null,
     sun:
       props.shot?.light?.sun ??
-      reckoning.derived?.shots.get(plan.shots.value[0]?.facts.shot.id ?? '')?.light?.sun ??
+      derivedFilm.derived?.shots.get(plan.shots.value[0]?.facts.shot.id ?? '')?.light?.sun ??
       null,
   }),
 );
@@ -124,7 +124,7 @@ watch(
   (tool) => map.value?.setTool(tool),
 );
 watch(
-  () => looking.theme,
+  () => selection.theme,
   () => {
     requestAnimationFrame(() => {
       map.value?.repaint();

@@ -10,8 +10,8 @@ import type { Spot } from '../../map/features';
 import MarkSign from '../../parts/MarkSign.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { useSite } from '../../stores/site';
 import WarningList from '../../parts/WarningList.vue';
 import CornerSigns from './CornerSigns.vue';
@@ -30,12 +30,14 @@ const BringIn = defineAsyncComponent(() => import('./BringIn.vue'));
 const props = defineProps<{ film: string; place?: string }>();
 const router = useRouter();
 const store = useFilm();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const site = useSite();
 const told = useFindings();
 const plan = usePlan();
-const shot = computed(() => (looking.shot?.facts.location.id === plan.placeId.value ? looking.shot : null));
+const shot = computed(() =>
+  selection.shot?.facts.location.id === plan.placeId.value ? selection.shot : null,
+);
 const layers = useLayers(plan, shot);
 const canvas = useTemplateRef<InstanceType<typeof PlanCanvas>>('canvas');
 const share = ref(0.5);
@@ -52,7 +54,7 @@ site.start();
 watch(
   () => props.place,
   (id) => {
-    if (id && id !== looking.place?.location.id) looking.pickPlace(id);
+    if (id && id !== selection.place?.location.id) selection.pickPlace(id);
   },
   { immediate: true },
 );
@@ -83,11 +85,11 @@ const shown = computed(() =>
     .filter(
       (s) =>
         (layers.flight === null || s.flightIndex === layers.flight) &&
-        (!layers.onlyPicked || s.facts.shot.id === looking.shotId),
+        (!layers.onlyPicked || s.facts.shot.id === selection.shotId),
     )
-    .map((s) => (s.facts.shot.id === looking.shotId && shot.value ? shot.value : s)),
+    .map((s) => (s.facts.shot.id === selection.shotId && shot.value ? shot.value : s)),
 );
-const placeWarnings = computed(() => told.by('site').places.get(plan.placeId.value) ?? []);
+const locationWarnings = computed(() => told.by('site').places.get(plan.placeId.value) ?? []);
 const findings = computed(() =>
   plan.shots.value.flatMap((s) => {
     const warnings = told.by('site').shots.get(s.facts.shot.id) ?? [];
@@ -95,9 +97,9 @@ const findings = computed(() =>
   }),
 );
 const count = computed(
-  () => placeWarnings.value.length + findings.value.reduce((n, f) => n + f.warnings.length, 0),
+  () => locationWarnings.value.length + findings.value.reduce((n, f) => n + f.warnings.length, 0),
 );
-const m = (v: number): string => writeText(v, 'metres', reckoning.units);
+const m = (v: number): string => writeText(v, 'metres', derivedFilm.units);
 const pointed = computed(() => {
   const { value: p } = plan.place;
   if (!pointer.value || !p) return '';
@@ -120,7 +122,7 @@ const measure = computed(() => {
 const suggest = async (near: boolean): Promise<void> => {
   thinking.value = true;
   ideaKind.value = near ? 'stand' : 'launch';
-  const at = site.factsOf(looking.shotId)?.launch;
+  const at = site.factsOf(selection.shotId)?.launch;
   ideas.value = await site.launches(
     plan.placeId.value,
     near && at ? { x: at.x, y: at.y, halfM: 80 } : undefined,
@@ -138,7 +140,7 @@ const takeIdea = (index: number): void => {
   ideas.value = [];
 };
 const pickSlate = (id: string): void => {
-  looking.pick(id);
+  selection.pick(id);
   plan.picked.value = { what: 'shot', id };
   pane.value = 'picked';
 };
@@ -160,12 +162,12 @@ usePlanKeys({
     <div class="top no-print">
       <nav class="places" aria-label="Places">
         <button
-          v-for="l in reckoning.locations"
+          v-for="l in derivedFilm.locations"
           :key="l.id"
           class="btn bare"
           :class="{ here: l.id === plan.placeId.value }"
           :aria-current="l.id === plan.placeId.value"
-          @click="looking.pickPlace(l.id)"
+          @click="selection.pickPlace(l.id)"
         >
           <span dir="auto">{{ l.name }}</span>
         </button>
@@ -188,8 +190,8 @@ usePlanKeys({
           v-for="s in plan.shots.value"
           :key="s.facts.shot.id"
           class="row"
-          :class="{ on: s.facts.shot.id === looking.shotId }"
-          :aria-current="s.facts.shot.id === looking.shotId"
+          :class="{ on: s.facts.shot.id === selection.shotId }"
+          :aria-current="s.facts.shot.id === selection.shotId"
           @click="pickSlate(s.facts.shot.id)"
         >
           <b class="n">{{ s.number }}</b><span class="t" dir="auto">{{
@@ -285,7 +287,7 @@ usePlanKeys({
         </div>
         <LayerPane v-if="pane === 'layers'" :plan="plan" :layers="layers" @bring="bringing = true" />
         <section v-else-if="pane === 'findings'" class="findings">
-          <WarningList :warnings="placeWarnings" />
+          <WarningList :warnings="locationWarnings" />
           <div v-for="f in findings" :key="f.shot.facts.shot.id">
             <button class="btn bare who" @click="pickSlate(f.shot.facts.shot.id)">
               <b>{{ f.shot.number }}</b> {{ f.shot.facts.shot.title || 'untitled' }}</button

@@ -6,7 +6,7 @@ import { computed, ref } from 'vue';
 import { useElementSize } from '../../parts/useElementSize';
 import { roundStep } from '../../parts/drawing';
 import { useFilm } from '../../stores/film';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { useSite } from '../../stores/site';
 import type { Plan } from './usePlan';
 
@@ -14,7 +14,7 @@ const props = defineProps<{ plan: Plan; shot: DerivedShot; share: number }>();
 const emit = defineEmits<{ share: [share: number] }>();
 const film = useFilm();
 const site = useSite();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 const mode = ref<'path' | 'home'>('path');
 const { width, height } = useElementSize(900, 120);
 const PAD = { left: 46, right: 12, top: 10, bottom: 16 };
@@ -41,7 +41,7 @@ const launch = computed(() =>
     : { x: 0, y: 0, z: 0 },
 );
 const way = computed(() => {
-  const samples = props.shot.facts.flown?.samples.map((s) => s.pose.at) ?? [];
+  const samples = props.shot.facts.trajectory?.samples.map((s) => s.pose.at) ?? [];
   const last = samples.at(-1);
   return mode.value === 'home' && last
     ? homeWay(last, launch.value, props.plan.place.value?.returnHeightM ?? 0)
@@ -158,7 +158,7 @@ const scrub = (event: PointerEvent): void => {
     ),
   );
 };
-const text = (z: number): string => writeText(z, 'metres', reckoning.units).replace(/\.0(?=\D)/, '');
+const text = (z: number): string => writeText(z, 'metres', derivedFilm.units).replace(/\.0(?=\D)/, '');
 </script>
 
 <template>

@@ -9,7 +9,7 @@ import EyeView from '../../parts/EyeView.vue';
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import { useFilm } from '../../stores/film';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { useSite } from '../../stores/site';
 import PackRail from '../shots/PackRail.vue';
 import WarningList from '../../parts/WarningList.vue';
@@ -18,7 +18,7 @@ import type { Plan } from './usePlan';
 const props = defineProps<{ plan: Plan; shot: DerivedShot; share: number }>();
 const film = useFilm();
 const site = useSite();
-const reckoning = useReckoning();
+const derivedFilm = useDerivedFilm();
 const told = computed(() => site.shots.get(props.shot.facts.shot.id) ?? null);
 const facts = computed(() => told.value?.site ?? null);
 const GROUNDED = new Set(['move.ground', 'move.ceiling', 'move.subject']);
@@ -41,9 +41,9 @@ const actions = [
 ];
 const set = (fields: Record<string, unknown>) =>
   film.edit('shot', props.shot.facts.shot.id, fields, 'site of a slate');
-const placeFacts = computed(() => reckoning.derived?.places.get(props.shot.facts.location.id) ?? null);
+const locationPlan = computed(() => derivedFilm.derived?.places.get(props.shot.facts.location.id) ?? null);
 const flight = computed(() =>
-  props.shot.flightIndex === null ? null : (placeFacts.value?.flights[props.shot.flightIndex] ?? null),
+  props.shot.flightIndex === null ? null : (locationPlan.value?.flights[props.shot.flightIndex] ?? null),
 );
 const fixed = FIXED_RETURN_M.map(([a, b]) => (a === b ? `${a}` : `${a} to ${b}`)).join(' or ');
 const overGround = computed(() => props.shot.facts.overGround);
@@ -88,10 +88,10 @@ const overGround = computed(() => props.shot.facts.overGround);
       Nothing marked on this plan is in its way. What is not marked is not known; look before you fly.
     </p>
     <PackRail
-      v-if="reckoning.derived && placeFacts"
+      v-if="derivedFilm.derived && locationPlan"
       class="packs"
-      :derived="reckoning.derived"
-      :place="placeFacts"
+      :derived="derivedFilm.derived"
+      :place="locationPlan"
     />
     <dl v-if="facts" class="facts">
       <div>
@@ -104,8 +104,8 @@ const overGround = computed(() => props.shot.facts.overGround);
       <div>
         <dt>Over launch</dt>
         <dd>
-          <Fig :value="(shot.facts.flown?.lowestM ?? NaN) - facts.launch.z" quantity="metres" /> to
-          <Fig :value="(shot.facts.flown?.highestM ?? NaN) - facts.launch.z" quantity="metres" />
+          <Fig :value="(shot.facts.trajectory?.lowestM ?? NaN) - facts.launch.z" quantity="metres" /> to
+          <Fig :value="(shot.facts.trajectory?.highestM ?? NaN) - facts.launch.z" quantity="metres" />
         </dd>
       </div>
       <div v-if="facts.nearest">

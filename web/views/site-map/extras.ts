@@ -2,7 +2,7 @@ import { aimOf, frameOnGround, shadowsOf } from '@core/shot';
 import { homeWay, type LaunchIdea, type SiteShot } from '@core/location';
 import type { DerivedShot } from '@core/film';
 import type { SunPosition } from '@core/light';
-import { gripsOf, type PathSample } from '@core/moves';
+import { dragHandlesOf, type PathSample } from '@core/moves';
 import type { Vec3 } from '@core/geometry';
 import type { Entity } from '@core/model';
 import type { Spot } from '../../map/features';
@@ -31,8 +31,8 @@ export const extrasOf = ({ plan, shot, sample, launch, layers, facts, sun, ideas
       : [],
   moment: sample ? { at: xy(sample.pose.at), turnDeg: sample.pose.headingDeg } : null,
   home:
-    shot?.facts.flown && launch
-      ? homeWay(shot.facts.flown.end.at, launch, plan.place.value?.returnHeightM ?? 0).map(xy)
+    shot?.facts.trajectory && launch
+      ? homeWay(shot.facts.trajectory.end.at, launch, plan.place.value?.returnHeightM ?? 0).map(xy)
       : [],
   shadows:
     sun && layers.shadows
@@ -64,7 +64,7 @@ export const handlesOf = (
   if (!shot || !move || move.byPoints) return origin;
   const subject = plan.subjects.value.find((s) => s.id === shot.facts.shot.subjectId) ?? null;
   return [
-    ...gripsOf(move, shot.facts.shot.move.values, aimOf(subject)).map((g) => ({
+    ...dragHandlesOf(move, shot.facts.shot.move.values, aimOf(subject)).map((g) => ({
       part: g.part,
       shotId: shot.facts.shot.id,
       at: xy(g.at),

@@ -1,6 +1,6 @@
 import type { Entity } from '@core/model';
 import { aimOf } from '@core/shot';
-import { moveOf, withGrip } from '@core/moves';
+import { moveOf, withDragHandle } from '@core/moves';
 import { featureWords, pinned } from '@core/site';
 import { v4 as uuid } from 'uuid';
 import type { Spot } from '../../map/features';
@@ -57,7 +57,9 @@ export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
           {
             move: {
               ...shot.move,
-              values: { ...withGrip(kind, shot.move.values, aimOf(subjectOf), part, { x: at.xM, y: at.yM }) },
+              values: {
+                ...withDragHandle(kind, shot.move.values, aimOf(subjectOf), part, { x: at.xM, y: at.yM }),
+              },
             },
           },
           'drag on the plan',

@@ -3,7 +3,7 @@ import { featureWords, groundAt } from '@core/site';
 import { v4 as uuid } from 'uuid';
 import type { Spot } from '../../map/features';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 import type { PlanState } from './planState';
 
 type Thing = Entity<'feature'>;
@@ -14,7 +14,7 @@ const STANDS_M = 0.6;
 /** What a person does to the plan: each act is one step that can be taken back. */
 export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) => {
   const film = useFilm();
-  const looking = useLooking();
+  const selection = useSelection();
   /** @returns whether the act was taken; else it is said why not */
   const told = (faults: readonly { say: string }[]): boolean => {
     said.value = faults.map((f) => f.say).join(' ');
@@ -108,7 +108,7 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
       { kind: 'feature', id, after: null },
     ]);
     picked.value = { what: 'nothing', id: '' };
-    looking.say(`Deleted ${gone.name || featureWords(gone.kind).name}. Ctrl+Z brings it back.`);
+    selection.say(`Deleted ${gone.name || featureWords(gone.kind).name}. Ctrl+Z brings it back.`);
   };
 
   const drawWay = (subjectId: string): void => {

@@ -1,7 +1,7 @@
 import type { FeatureKind, FeatureShape } from '@core/model';
 import { onBeforeUnmount, onMounted, type Ref } from 'vue';
 import type { Spot } from '../../map/features';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 import type { Plan } from './usePlan';
 
 interface Canvas {
@@ -28,7 +28,7 @@ const DRAWS: Readonly<Record<string, readonly [FeatureKind, FeatureShape]>> = {
 
 /** Keys of the plan; fields and lists keep their own. */
 export const usePlanKeys = ({ plan, canvas, share, measured, bringing, seeLayers }: Parts): void => {
-  const looking = useLooking();
+  const selection = useSelection();
   let going = 0;
   const drop = (): void => {
     if (plan.tool.value) {
@@ -47,8 +47,8 @@ export const usePlanKeys = ({ plan, canvas, share, measured, bringing, seeLayers
       measured.value = null;
     },
     '0': () => canvas.value?.fit(),
-    j: () => looking.step(1),
-    k: () => looking.step(-1),
+    j: () => selection.step(1),
+    k: () => selection.step(-1),
     ',': () => {
       share.value = Math.max(0, share.value - 0.05);
     },

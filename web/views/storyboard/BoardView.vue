@@ -7,16 +7,16 @@ import { useRouter } from 'vue-router';
 import Fig from '../../parts/Fig.vue';
 import PathThumb from '../../parts/PathThumb.vue';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
-import { useReckoning } from '../../stores/derived-film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { useBoardActs } from './useBoardActs';
 
 const film = useFilm();
-const looking = useLooking();
-const reckoning = useReckoning();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
 const router = useRouter();
 const acts = useBoardActs();
-const board = computed(() => (reckoning.derived ? boardOf(reckoning.derived) : null));
+const board = computed(() => (derivedFilm.derived ? boardOf(derivedFilm.derived) : null));
 const own = computed(() => board.value?.places.some((p) => p.shot.facts.shot.cutPosition !== '') ?? false);
 const said = computed(
   () => new Map((board.value?.remarks ?? []).flatMap((r) => r.shots.map((id) => [id, r] as const))),
@@ -61,7 +61,7 @@ watch(
 );
 onBeforeUnmount(() => stop());
 const open = (id: string): void => {
-  looking.pick(id);
+  selection.pick(id);
   void router.push({ name: 'bench' });
 };
 const key = (event: KeyboardEvent, id: string): void => {
@@ -93,7 +93,7 @@ const key = (event: KeyboardEvent, id: string): void => {
         <span
           v-for="p in board.places"
           :key="p.shot.facts.shot.id"
-          :class="['bit', { picked: p.shot.facts.shot.id === looking.shotId }]"
+          :class="['bit', { picked: p.shot.facts.shot.id === selection.shotId }]"
           :style="{ width: shareOf(p) }"
           :title="`${p.shot.facts.shot.title}, ${p.timelineS.toFixed(1)} s`"
           >{{ p.timelineS / board.totalS > 0.035 ? p.shot.number : '' }}</span
@@ -109,13 +109,13 @@ const key = (event: KeyboardEvent, id: string): void => {
           <button
             class="card"
             :class="{
-              picked: p.shot.facts.shot.id === looking.shotId,
+              picked: p.shot.facts.shot.id === selection.shotId,
               over: over === p.shot.facts.shot.id,
               told: said.has(p.shot.facts.shot.id),
             }"
             :data-card="p.shot.facts.shot.id"
             title="Open it (Enter); Alt and arrows move it in the cut"
-            @click="looking.pick(p.shot.facts.shot.id)"
+            @click="selection.pick(p.shot.facts.shot.id)"
             @dblclick="open(p.shot.facts.shot.id)"
             @keydown.enter.prevent="open(p.shot.facts.shot.id)"
             @keydown="key($event, p.shot.facts.shot.id)"
@@ -127,7 +127,7 @@ const key = (event: KeyboardEvent, id: string): void => {
                 >air {{ p.shot.number }}</span
               ></span
             >
-            <PathThumb :flown="p.shot.facts.flown" :subject="p.shot.facts.aim" />
+            <PathThumb :flown="p.shot.facts.trajectory" :subject="p.shot.facts.aim" />
             <span class="title" dir="auto">{{ p.shot.facts.shot.title || 'untitled' }}</span>
             <span class="sub">{{ p.shot.facts.move?.name }} · {{ p.shot.facts.shot.role }}</span>
             <span class="feels">{{ p.feels }}</span>

@@ -2,18 +2,18 @@ import type { Entity } from '@core/model';
 import { boardOf } from '@core/story';
 import { generateNKeysBetween } from 'fractional-indexing';
 import { useFilm } from '../../stores/film';
-import { useLooking } from '../../stores/selection';
+import { useSelection } from '../../stores/selection';
 import { keyBetween } from '../../composables/new-shot';
-import { useReckoning } from '../../stores/derived-film';
+import { useDerivedFilm } from '../../stores/derived-film';
 
 /** Ordering the cut apart from the list. Each act is one step that can be taken back. */
 export const useBoardActs = () => {
   const film = useFilm();
-  const looking = useLooking();
-  const reckoning = useReckoning();
+  const selection = useSelection();
+  const derivedFilm = useDerivedFilm();
   const order = (): Entity<'shot'>[] => {
-    reckoning.settle();
-    return (reckoning.derived ? boardOf(reckoning.derived).places : []).flatMap((p) => {
+    derivedFilm.settle();
+    return (derivedFilm.derived ? boardOf(derivedFilm.derived).places : []).flatMap((p) => {
       const shot = film.get('shot', p.shot.facts.shot.id);
       return shot ? [shot] : [];
     });
@@ -42,7 +42,7 @@ export const useBoardActs = () => {
         next.map((s, i) => change(s, keys[i] ?? 'a0')),
       );
     }
-    looking.pick(id);
+    selection.pick(id);
   };
   const placeBefore = (id: string, beforeId: string): void => {
     const rest = order().filter((s) => s.id !== id);

@@ -16,7 +16,7 @@ export interface PathSample {
 }
 
 /** A move as it is flown: timed, sampled evenly in time, measured. */
-export interface FlownMove {
+export interface Trajectory {
   readonly totalS: number;
   readonly steadyS: number;
   /** Second from which the cut can use it. */
@@ -123,7 +123,7 @@ const pathLength = (samples: readonly PathSample[]): number =>
  * Times, samples and measures a laid-out move.
  * @param holdS seconds a hold lasts; other moves ignore it
  * @param finest intervals wanted at least, where the path is to be looked at closely
- * @returns the flown move, or the reason it cannot be timed
+ * @returns the trajectory, or the reason it cannot be timed
  */
 export const fly = (
   shape: MoveShape,
@@ -131,7 +131,7 @@ export const fly = (
   cut: CutStyle,
   holdS: number,
   finest = 0,
-): Result<FlownMove> => {
+): Result<Trajectory> => {
   const timing = timingOf(shape.extent, easing, holdS);
   if (!timing.ok) return timing;
   const { totalS, steadyS, steadyFromS, peakMs } = timing.value;
