@@ -20,7 +20,7 @@ const KitSchema = strict({
   practice: listOf(ENTITIES.practice, 20_000, { default: [] }),
   chargers: listOf(ENTITIES.charger, 100, { default: [] }),
   devices: listOf(ENTITIES.device, 100, { default: [] }),
-  flown: listOf(ENTITIES.flown, 20_000, { default: [] }),
+  flightLog: listOf(ENTITIES.flightLogEntry, 20_000, { default: [] }),
   gear: listOf(ENTITIES.gear, 1000, { default: [] }),
   cardMoves: listOf(ENTITIES.cardMove, 50_000, { default: [] }),
   checks: listOf(ENTITIES.check, 1000, { default: [] }),

@@ -11,4 +11,5 @@ export {
 } from './changes';
 export { FilmFileSchema, KitFileSchema, type FilmFile, type KitFile } from './exchange';
 export { sayFaults } from './faults';
+export { upgradeFile } from './upgrade';
 export { openApi } from './openapi';

@@ -358,7 +358,7 @@ const devices: DemoKit['devices'] = [
 ];
 
 /** Flights of the autumn before: the large aircraft takes a little more than reckoned, its third pack most of all. */
-const flown: DemoKit['flown'] = (
+const flown: DemoKit['flightLog'] = (
   [
     [1, 3, 1, 21, 14.6, 0.98, 0.44, 23.3],
     [2, 3, 2, 21, 15.1, 1, 0.42, 24.6],
@@ -381,7 +381,7 @@ const flown: DemoKit['flown'] = (
   endShare,
   plannedWh,
   temperatureC,
-  verdict: 'as-planned' as const,
+  outcome: 'as-planned' as const,
   condition: 'sound' as const,
   shotIds: [],
   notes: '',
@@ -566,7 +566,7 @@ export const demoKit: DemoKit = {
   practice,
   chargers,
   devices,
-  flown,
+  flightLog: flown,
   gear,
   cardMoves,
   checks,

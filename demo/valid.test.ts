@@ -19,7 +19,7 @@ import { Ajv } from 'ajv';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoFilm } from '.';
-import { numberIn } from '../core/testing/numbers';
+import { numberIn } from '../core/testing';
 
 /** As much of a JSON schema as the entities use. */
 interface Schema {
@@ -126,7 +126,7 @@ const LISTS = {
   charger: ['kit', 'chargers'],
   device: ['kit', 'devices'],
   pilot: ['kit', 'pilots'],
-  flown: ['kit', 'flown'],
+  flown: ['kit', 'flightLogEntry'],
   cardMove: ['kit', 'cardMoves'],
 } as const;
 const KINDS = ['film', 'shot', 'shot', 'shot', 'location', 'location', ...Object.keys(LISTS)] as EntityKind[];

@@ -40,7 +40,7 @@ const logOf = (file: FilmFile, n: number, more: object = {}) => ({
   endShare: 0.4,
   plannedWh: 20,
   temperatureC: 11,
-  verdict: 'as-planned',
+  outcome: 'as-planned',
   condition: 'sound',
   shotIds: [file.shots[0]!.id],
   notes: '',
@@ -52,7 +52,8 @@ describe('flights and their log', () => {
     const { id } = await openFirst(server.address);
     const file = await fileOf(id);
     expect(
-      (await send(change('flight', 0, flightOf(file, 1)), change('flown', 0, logOf(file, 2)))).status,
+      (await send(change('flight', 0, flightOf(file, 1)), change('flightLogEntry', 0, logOf(file, 2))))
+        .status,
     ).toBe(200);
     const out = await fileOf(id);
     expect(out.flights).toEqual([flightOf(file, 1)]);
@@ -70,7 +71,7 @@ describe('flights and their log', () => {
       stops.map((s) => f.shots.find((x) => x.id === s.shotId)?.title);
     expect(titles(copy, flight!.stops)).toEqual(titles(out, out.flights[0]!.stops));
     // The log is the owner's: it is here already, and stays with the film it was flown for.
-    expect(copy.kit.flown.filter((f) => f.id === uuid(2))).toHaveLength(1);
+    expect(copy.kit.flightLog.filter((f) => f.id === uuid(2))).toHaveLength(1);
   });
   it('a film that goes takes its flights along; what was flown stays', async () => {
     const { films } = await getJson<{ films: { id: string; name: string }[] }>(server.address, '/api/films');
@@ -82,7 +83,7 @@ describe('flights and their log', () => {
       server.address,
       '/api/kit',
     );
-    expect(rows.filter((r) => r.kind === 'flown').map((r) => r.value.id)).toContain(uuid(2));
+    expect(rows.filter((r) => r.kind === 'flightLogEntry').map((r) => r.value.id)).toContain(uuid(2));
   });
   it('refuses what cannot be: more at landing than at take-off, a power bank that holds nothing, a pack that is not there, a day that is none', async () => {
     const { id } = await openFirst(server.address);
@@ -92,9 +93,9 @@ describe('flights and their log', () => {
       expect(r.status).toBe(400);
       return ((await r.json()) as { detail: string }).detail;
     };
-    expect(await refused(change('flown', 0, logOf(file, 3, { startShare: 0.4, endShare: 0.8 })))).toContain(
-      'cannot land with 80 %',
-    );
+    expect(
+      await refused(change('flightLogEntry', 0, logOf(file, 3, { startShare: 0.4, endShare: 0.8 }))),
+    ).toContain('cannot land with 80 %');
     expect(
       await refused(
         change('charger', 0, {

@@ -18,7 +18,7 @@ declare module 'virtual:validators' {
   export const flight: Check;
   export const charger: Check;
   export const device: Check;
-  export const flown: Check;
+  export const flightLogEntry: Check;
   export const gear: Check;
   export const cardMove: Check;
   export const check: Check;

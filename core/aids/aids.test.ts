@@ -6,7 +6,7 @@ import { fly, initialValues, MOVES, moveOf, type Trajectory } from '../moves';
 import { PLAIN_CONTEXT } from '../moves/types';
 import { vec } from '../geometry';
 import { AIDS, aidsFor } from './registry';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const subject = (speedMs = 0) => ({ aim: vec(0, 100, 3), heightM: 6, widthM: 8, headingDeg: 90, speedMs });
 const flown = (kind: string, values: MoveValues = {}, speedMs = 0): Trajectory => {

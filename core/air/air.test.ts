@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { distance, radians } from '../geometry';
 import { airDensity, SEA_LEVEL_DENSITY } from './density';
 import { legSeconds, SHEAR, windSpeedAt, windVector, windVectors, type Wind } from './wind';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const winds = fc.record({
   speedAt10mMs: numberIn(0, 25),

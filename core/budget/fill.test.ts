@@ -5,7 +5,7 @@ import { powerModel } from '../energy';
 import type { Pack } from '../model';
 import { fillFlights, type DecidedFlight, type Recharge } from './fill';
 import { ORIGIN, type FlightRules, type PackSupply, type ShotCost } from './flight';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const craft = {
   massKg: 0.72,
@@ -136,15 +136,18 @@ describe('flights that were laid down', () => {
     expect(flights[0]!.overWh).toBeCloseTo(flights[0]!.usedWh, 9);
   });
   it('one for later in the day keeps its pack: what stands in the list is told so, and only a flight it was given to takes it', () => {
-    const held = new Set(['p']);
-    const bare = fillFlights([shot('a', 5)], [supply('p')], [supply('f')], rules({ held }));
+    const reservedPacks = new Set(['p']);
+    const bare = fillFlights([shot('a', 5)], [supply('p')], [supply('f')], rules({ reservedPacks }));
     expect([bare.flights, bare.unfit.map((u) => u.reason)]).toEqual([[], ['held']]);
     expect(
-      fillFlights([shot('a', 5)], [supply('p'), supply('q')], [supply('f')], rules({ held })).flights.map(
-        (f) => f.packId,
-      ),
+      fillFlights(
+        [shot('a', 5)],
+        [supply('p'), supply('q')],
+        [supply('f')],
+        rules({ reservedPacks }),
+      ).flights.map((f) => f.packId),
     ).toEqual(['q']);
-    const both = fillFlights([], [supply('p'), supply('q')], [], rules({ held }), [
+    const both = fillFlights([], [supply('p'), supply('q')], [], rules({ reservedPacks }), [
       laid('L', null, [shot('a', 5)]),
       laid('M', 'p', [shot('b', 5)]),
     ]);

@@ -105,7 +105,7 @@ class Filler {
 
   /** Whether a pack may be taken for a shot that stands in the list, or for a laid flight that takes what there is. */
   private free(supply: PackSupply, aircraftId: string): boolean {
-    return supply.aircraftIds.includes(aircraftId) && !this.rules.held?.has(supply.packId);
+    return supply.aircraftIds.includes(aircraftId) && !this.rules.reservedPacks?.has(supply.packId);
   }
 
   private crewOf(aircraftId: string): string {

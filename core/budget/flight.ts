@@ -90,7 +90,7 @@ export interface FlightRules {
   /** Length of the window, s: a pack is not waited for beyond it. */
   readonly windowS: number;
   /** Packs given to flights that were laid down for a later place of the day: what only stands in the list leaves them alone. */
-  readonly held?: ReadonlySet<string>;
+  readonly reservedPacks?: ReadonlySet<string>;
 }
 
 /** A flight being filled, and where its aircraft is. */

@@ -5,7 +5,7 @@ import type { Charger, Pack } from '../model';
 import { chargedShare, CHARGE_EFFICIENCY, fullMinutes } from './curve';
 import { ChargeDay } from './day';
 import { eveningBefore, shareOn } from './evening';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const pack = (id: string, more: Partial<Pack> = {}): Pack => ({
   id,

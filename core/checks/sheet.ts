@@ -40,29 +40,27 @@ export const SCOPE_OF: Readonly<Record<CheckMoment, CheckScope>> = {
   'at-home': 'day',
 };
 
-/** Rows a new answer of a scope belongs to: those of the day to its first place, those of a flight to the slate it flies first. */
-export const answerKey = (
-  c: Context,
-  scope: CheckScope,
-): { readonly locationId: string; readonly shotId: string | null } => ({
+/** What an answer is given about. */
+export type AnswerKey = Pick<Answer, 'locationId' | 'shotId' | 'flightId'>;
+
+/** What a new answer of a scope hangs on: those of the day on its first location, those of a flight on the flight. */
+export const answerKey = (c: Context, scope: CheckScope): AnswerKey => ({
   locationId: scope === 'day' ? (c.places[0]?.location.id ?? c.place.location.id) : c.place.location.id,
-  shotId:
-    scope === 'take'
-      ? (c.shot?.facts.shot.id ?? null)
-      : scope === 'flight'
-        ? (c.flight?.stops[0]?.shotId ?? null)
-        : null,
+  shotId: scope === 'take' ? (c.shot?.facts.shot.id ?? null) : null,
+  flightId: scope === 'flight' ? (c.flight?.id ?? null) : null,
 });
 
-/** A flight keeps its answers when its slates change their order: they are those given to any slate it flies. */
+const isAbout = (answer: Answer, key: AnswerKey, c: Context): boolean => {
+  if (answer.locationId !== key.locationId) return false;
+  // Answers given before flights had an identity hang on a shot of the flight.
+  if (key.flightId !== null && answer.flightId === null && answer.shotId !== null)
+    return c.flight?.stops.some((s) => s.shotId === answer.shotId) ?? false;
+  return answer.shotId === key.shotId && answer.flightId === key.flightId;
+};
+
 const newest = (answers: readonly Answer[], c: Context, scope: CheckScope, id: string): Answer | null => {
   const key = answerKey(c, scope);
-  const slates = new Set<string | null>(
-    scope === 'flight' ? c.flight?.stops.map((s) => s.shotId) : [key.shotId],
-  );
-  const mine = answers.filter(
-    (a) => a.checkId === id && a.locationId === key.locationId && slates.has(a.shotId),
-  );
+  const mine = answers.filter((a) => a.checkId === id && isAbout(a, key, c));
   const last = mine.reduce<Answer | null>(
     (best, a) => (!best || a.utcMs > best.utcMs || (a.utcMs === best.utcMs && a.id > best.id) ? a : best),
     null,

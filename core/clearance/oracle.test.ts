@@ -5,7 +5,7 @@ import { between, vec, type Vec3, toSegment } from '../geometry';
 import { areaSolid, lineSolid, topAt, type Solid } from './solid';
 import { hides } from './hidden';
 import { wayHomeOver } from './home';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 /** Hills by a few waves, so that every run has ridges and hollows. */
 const hilly = (seed: number, amp: number): Ground => {

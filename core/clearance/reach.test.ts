@@ -4,7 +4,7 @@ import vectors from '../vectors/reach.json';
 import { detectionLimit, sightLimit, type AirframeKind } from './sight';
 import { levelSpeed } from '../air';
 import { tiltForSpeed } from '../air/fixed-tilt';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 describe('sight', () => {
   it.each(vectors.sight)('$kind of $largestDimensionM m in $visibilityM m', (s) =>

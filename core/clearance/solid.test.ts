@@ -7,7 +7,7 @@ import { gustDrift } from './drift';
 import { hiddenAlong, hides } from './hidden';
 import { nearestAlong } from './clearance';
 import { wayHomeOver } from './home';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const part = numberIn(-80, 80);
 const high = numberIn(2, 40);

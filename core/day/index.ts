@@ -26,3 +26,4 @@ export { editFlight, type Goal, letGo, moveFlight, moveShot } from './manual-edi
 export { beforePairs, contradiction } from './order-of-flying';
 export { endOfFlown, loggedOn, PackDay } from './pack-day';
 export type { FilmPlan, PlannedShot } from './plan';
+export { continuedIds, flightIds, listFlightId } from './flight-identity';

@@ -1,3 +1,4 @@
+import { flightIds } from './flight-identity';
 import {
   fillFlights,
   type FillResult,
@@ -22,6 +23,8 @@ const DAY_MS = 86_400_000;
 
 /** A flight with the minutes it is planned at. */
 export interface TimedFlight extends Flight {
+  /** Stays when its shots change their order or the plan is applied again. */
+  readonly id: string;
   readonly locationId: string;
   readonly startMs: number;
   readonly endMs: number;
@@ -62,7 +65,7 @@ export const kitOnLocation = (kit: Kit, film: Film): Kit => {
     practice: kit.practice,
     chargers: kit.chargers.filter(comes),
     devices: kit.devices.filter(comes),
-    flown: kit.flown,
+    flightLog: kit.flightLog,
     gear: kit.gear.filter(comes),
     cardMoves: kit.cardMoves,
     checks: kit.checks,
@@ -176,14 +179,22 @@ export const costOf = (
       }
     : null;
 
-const timed = (flights: readonly Flight[], location: Location, fromMs: number): TimedFlight[] =>
-  flights.map((flight) => ({
+const timed = (
+  flights: readonly Flight[],
+  location: Location,
+  fromMs: number,
+  taken: ReadonlySet<string>,
+): TimedFlight[] => {
+  const ids = flightIds(flights, location.id, taken);
+  return flights.map((flight, i) => ({
     ...flight,
+    id: ids[i] ?? '',
     locationId: location.id,
     startMs: fromMs + flight.startS * 1000,
     endMs: fromMs + (flight.startS + flight.seconds) * 1000,
     shotMs: Object.fromEntries(flight.stops.map((s) => [s.shotId, fromMs + s.atS * 1000])),
   }));
+};
 
 /** What a place is flown with and from, and what was decided about it. */
 export interface LocationPlanParts {
@@ -201,7 +212,9 @@ export interface LocationPlanParts {
   /** Shots that are in the can. */
   readonly done: ReadonlySet<string>;
   /** Packs given to flights laid down for later places of the day. */
-  readonly held: ReadonlySet<string>;
+  readonly reservedPacks: ReadonlySet<string>;
+  /** Ids of all flights that were decided or logged. */
+  readonly flightIdsTaken: ReadonlySet<string>;
   readonly launchFor: (shot: Pick<Shot, 'launchId'>) => Launch;
 }
 
@@ -253,7 +266,7 @@ export const locationPlan = (parts: LocationPlanParts): LocationPlan => {
     atOnce: film.preferences.flyAtOnce,
     breaks: breaksOf(location, day),
     readyS,
-    held: parts.held,
+    reservedPacks: parts.reservedPacks,
     windowS: Number.isFinite(windowS) ? windowS : 0,
   };
   const open = shots.filter((f) => !parts.done.has(f.shot.id));
@@ -277,7 +290,7 @@ export const locationPlan = (parts: LocationPlanParts): LocationPlan => {
   return {
     location,
     ...day,
-    flights: timed(fill.flights, location, day.windowFromMs),
+    flights: timed(fill.flights, location, day.windowFromMs, parts.flightIdsTaken),
     fill: { ...fill, unfit: [...fill.unfit, ...lost] },
   };
 };

@@ -5,8 +5,8 @@ import type { FilmPlan } from './plan';
 import type { FilmInput, FlightPlan } from '../model';
 import type { FlightChange } from './flight-change';
 
-const planOf = (flight: TimedFlight, id: string, position: string): FlightPlan => ({
-  id,
+const planOf = (flight: TimedFlight, position: string): FlightPlan => ({
+  id: flight.id,
   locationId: flight.locationId,
   position,
   aircraftId: flight.aircraftId,
@@ -25,7 +25,6 @@ export const layDown = (
   input: FilmInput,
   derived: FilmPlan,
   locationId: string,
-  newId: () => string,
 ): { flights: FlightPlan[]; changes: FlightChange[] } => {
   const place = derived.places.get(locationId);
   const own = new Map(input.flights.map((f) => [f.id, f]));
@@ -33,7 +32,7 @@ export const layDown = (
   const keys = generateNKeysBetween(null, null, flown.length);
   const flights = flown.map((f, i) => {
     const known = f.planId === null ? undefined : own.get(f.planId);
-    return known ? { ...known, position: keys[i] ?? 'a0' } : planOf(f, newId(), keys[i] ?? 'a0');
+    return known ? { ...known, position: keys[i] ?? 'a0' } : planOf(f, keys[i] ?? 'a0');
   });
   return {
     flights,
@@ -97,7 +96,7 @@ export const moveShot = (
     aircraft,
     location: { id: locationId },
   } = facts;
-  const { flights } = layDown(input, derived, locationId, newId);
+  const { flights } = layDown(input, derived, locationId);
   const from = flights.find((f) => f.stops.some((s) => s.shotId === shotId));
   if (from?.locked) return null;
   const stop: Stop = from?.stops.find((s) => s.shotId === shotId) ?? { shotId, pinned: false };
@@ -137,9 +136,8 @@ export const editFlight = (
   locationId: string,
   index: number,
   edit: (flight: FlightPlan) => FlightPlan,
-  newId: () => string,
 ): FlightChange[] => {
-  const { flights } = layDown(input, derived, locationId, newId);
+  const { flights } = layDown(input, derived, locationId);
   const stored = inOrder(input.flights.filter((f) => f.locationId === locationId));
   return settled(
     stored,
@@ -154,9 +152,8 @@ export const moveFlight = (
   locationId: string,
   index: number,
   by: -1 | 1,
-  newId: () => string,
 ): FlightChange[] => {
-  const { flights } = layDown(input, derived, locationId, newId);
+  const { flights } = layDown(input, derived, locationId);
   const other = index + by;
   const [a, b] = [flights[index], flights[other]];
   if (!a || !b) return [];

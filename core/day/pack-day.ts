@@ -1,7 +1,7 @@
 import { ChargeDay, shareOn, type ChargeRun } from '../charge';
 import { packEnergy } from '../energy';
 import type { PackSupply, Recharge } from '../budget';
-import type { FlownFlight, Kit, Pack, Film, Location } from '../model';
+import type { FlightLogEntry, Kit, Pack, Film, Location } from '../model';
 import { dateIn } from '../time';
 
 /** What a pack gives at a share of its charge, in the temperature of a place. */
@@ -30,15 +30,15 @@ export const suppliesOf = (
 
 /** Flights of a film that were logged on the date of a place. */
 export const loggedOn = (
-  flown: readonly FlownFlight[],
+  flown: readonly FlightLogEntry[],
   film: Pick<Film, 'id'>,
   { date, zone }: Location,
-): FlownFlight[] =>
+): FlightLogEntry[] =>
   flown
     .filter((f) => f.filmId === film.id && dateIn(f.utcMs, zone) === date)
     .sort((a, b) => a.utcMs - b.utcMs);
 
-export const endOfFlown = (f: FlownFlight): number => f.utcMs + f.minutes * 60_000;
+export const endOfFlown = (f: FlightLogEntry): number => f.utcMs + f.minutes * 60_000;
 
 /**
  * Packs of one date, from place to place: what each holds, and which hang on a charger meanwhile. Its clock is UTC seconds.
@@ -57,7 +57,7 @@ export class PackDay {
     private readonly film: Film,
     date: string,
     full: boolean,
-    private readonly logged: readonly FlownFlight[],
+    private readonly logged: readonly FlightLogEntry[],
   ) {
     this.byId = new Map(packs.map((p) => [p.id, p]));
     this.order = packs.map((p) => p.id);

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { FlownFlight, Pack } from '../model';
+import type { FlightLogEntry, Pack } from '../model';
 import { calibrate, FLIGHTS_TO_COUNT, learned, packFaults, usedOf } from './calibrate';
 import { packEnergy } from './pack';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const pack = (id: string, more: Partial<Pack> = {}): Pack => ({
   id,
@@ -27,7 +27,7 @@ const pack = (id: string, more: Partial<Pack> = {}): Pack => ({
 });
 let n = 0;
 /** A flight that used so much for each watt-hour planned, at 25 °C where a pack gives all it has. */
-const flight = (packId: string, ratio: number, more: Partial<FlownFlight> = {}): FlownFlight => {
+const flight = (packId: string, ratio: number, more: Partial<FlightLogEntry> = {}): FlightLogEntry => {
   const plannedWh = 20;
   n += 1;
   return {
@@ -42,7 +42,7 @@ const flight = (packId: string, ratio: number, more: Partial<FlownFlight> = {}):
     endShare: 1 - (plannedWh * ratio) / 46,
     plannedWh,
     temperatureC: 25,
-    verdict: 'as-planned',
+    outcome: 'as-planned',
     condition: 'sound',
     notes: '',
     shotIds: [],

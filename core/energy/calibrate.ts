@@ -1,4 +1,4 @@
-import type { FlownFlight, Pack } from '../model';
+import type { FlightLogEntry, Pack } from '../model';
 import { groupBy } from '../units';
 import { temperatureFactor } from './pack';
 
@@ -11,7 +11,7 @@ export interface Factor {
 
 /** A logged flight as it is counted. */
 export interface CountedFlight {
-  readonly flown: FlownFlight;
+  readonly flown: FlightLogEntry;
   /** Energy it really took, Wh. */
   readonly usedWh: number;
   /** Real against reckoned; null where no plan was logged or the flight was too short to tell. */
@@ -52,14 +52,14 @@ const strays = (logs: readonly number[]): boolean[] => {
 };
 
 /** Energy a logged flight took: the share of its pack, worth what the pack holds in that temperature. */
-export const usedOf = (flown: FlownFlight, pack: Pick<Pack, 'ratedWh' | 'health'>): number =>
+export const usedOf = (flown: FlightLogEntry, pack: Pick<Pack, 'ratedWh' | 'health'>): number =>
   Math.max(0, flown.startShare - flown.endShare) *
   pack.ratedWh *
   pack.health *
   temperatureFactor(flown.temperatureC);
 
 interface Told {
-  readonly flown: FlownFlight;
+  readonly flown: FlightLogEntry;
   readonly usedWh: number;
   readonly log: number | null;
 }
@@ -76,7 +76,7 @@ const factorOf = (logs: readonly number[], base = 0): Factor => {
  * cancel. An aircraft's factor is the middle of its packs, so that one failing pack does not make the aircraft look hungry;
  * a pack's is what it strays from that. Both count from three flights on.
  */
-export const calibrate = (log: readonly FlownFlight[], packs: readonly Pack[]): Calibration => {
+export const calibrate = (log: readonly FlightLogEntry[], packs: readonly Pack[]): Calibration => {
   const byId = new Map(packs.map((p) => [p.id, p]));
   const told: Told[] = log.flatMap((flown) => {
     const pack = byId.get(flown.packId);

@@ -8,7 +8,7 @@ import { chargeMinutes, packEnergy, selfDischarged, temperatureFactor } from './
 import { hoverCost, legCost, wayHome } from './leg';
 import { pathEnergy } from './path';
 import { powerModel } from './power';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const craft = new Map(vectors.craft.map((c) => [c.name, c as AirframeFigures & { name: string }]));
 const plover = craft.get('Plover 720')!;

@@ -13,11 +13,11 @@ const alike = (a: readonly Pack[], b: readonly Pack[]): boolean =>
     }));
 
 /** What the log teaches about aircraft and packs, worked out once for a log. */
-export const calibrationOf = ({ flown, packs }: Pick<Kit, 'flown' | 'packs'>): Calibration => {
-  const before = known.get(flown);
+export const calibrationOf = ({ flightLog, packs }: Pick<Kit, 'flightLog' | 'packs'>): Calibration => {
+  const before = known.get(flightLog);
   if (before && alike(before.packs, packs)) return before.calibration;
-  const calibration = calibrate(flown, packs);
-  known.set(flown, { packs, calibration });
+  const calibration = calibrate(flightLog, packs);
+  known.set(flightLog, { packs, calibration });
   return calibration;
 };
 

@@ -8,7 +8,7 @@ import { isoSteps, LONG_SHUTTERS, SHUTTERS } from './series';
 import { prepareExposure, runnerUpOf, solveExposure } from './solve';
 import { regretOf, type ExposureTask } from './regret';
 import { shortfallOf } from './missing';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const base: ExposureTask = {
   sceneEv100: 14,

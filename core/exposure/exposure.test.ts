@@ -6,7 +6,7 @@ import { isoSteps, SHUTTERS } from './series';
 import { reasonsFor } from './tell';
 import { regretOf, type ExposureTask } from './regret';
 import { runnerUpOf, solveExposure, whyFor } from './solve';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 describe('exposure equation', () => {
   it.each(vectors.settings)('f/$aperture ISO $iso ND $ndStops', (s) => {

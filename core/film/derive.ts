@@ -48,7 +48,7 @@ const toEnd = <T>(steps: Generator<undefined, T>): T => {
 };
 
 /** Packs that flights laid down for later places of a day were given. */
-const heldLater = (
+const reservedLater = (
   locations: readonly Location[],
   at: Location,
   laid: ReadonlyMap<string, readonly FlightPlan[]>,
@@ -218,9 +218,13 @@ export class FilmDeriver {
     const packs = packsToFly(kit, film);
     const { goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin } = film.preferences;
     const definitions = [goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin];
-    const own = kit.flown.filter((f) => f.filmId === film.id);
+    const own = kit.flightLog.filter((f) => f.filmId === film.id);
     const done = new Set(own.flatMap((f) => f.shotIds));
     const flownPlans = new Set(own.map((f) => f.flightId));
+    const flightIdsTaken = new Set([
+      ...input.flights.map((f) => f.id),
+      ...kit.flightLog.flatMap((f) => f.flightId ?? []),
+    ]);
     const laid = groupBy(inOrder(input.flights.filter((f) => !flownPlans.has(f.id))), (f) => f.locationId);
     const dates = locations.map((l) => l.date).sort();
     const days = new Map<string, { packs: PackDay; readyMs: number }>();
@@ -265,7 +269,8 @@ export class FilmDeriver {
         readyS: (readyMs - fromMs) / 1000,
         laid: laid.get(location.id) ?? [],
         done,
-        held: heldLater(locations, location, laid),
+        reservedPacks: reservedLater(locations, location, laid),
+        flightIdsTaken,
         launchFor: (shot) => launchOf(input.features, input.terrain?.get(location.id), location, shot),
       });
       const endMs = place.flights.reduce((end, f) => Math.max(end, f.endMs), readyMs);

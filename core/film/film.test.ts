@@ -7,7 +7,7 @@ import { deriveFilm, FilmDeriver } from './derive';
 import { explain } from '../shot';
 import { FIGURES } from '../shot/figures';
 import type { FilmInput, Shot } from '../model';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 /** The made-up film, loaded at run time: the core itself imports nobody. */
 let film: FilmInput;
@@ -221,7 +221,7 @@ describe('a derived film', () => {
         practice: [],
         chargers: [],
         devices: [],
-        flown: [],
+        flightLog: [],
         gear: [],
         cardMoves: [],
         checks: [],

@@ -5,7 +5,7 @@ import { layDown } from '../day/manual-edits';
 import { riskDay, withPackMore, withTakeLess, simulate } from '../risk';
 import type { FilmInput } from '../model';
 import { deriveFilm } from './derive';
-import { DAY, dayPlaces, few, newId, proposed, seeded, taken } from './planning-fixtures';
+import { DAY, dayPlaces, few, proposed, seeded, taken } from './planning-fixtures';
 
 let film: FilmInput;
 beforeAll(async () => {
@@ -174,7 +174,7 @@ describe('what cannot be', () => {
   });
   it('a flight laid down on a pack that is not along, or on an aircraft its slates left, is told and loses nothing', () => {
     const place = dayPlaces(film)[0]!;
-    const laid = taken(film, layDown(film, deriveFilm(film), place, newId).changes);
+    const laid = taken(film, layDown(film, deriveFilm(film), place).changes);
     const packId = laid.flights[0]!.packId!;
     const gone = deriveFilm({ ...laid, film: { ...laid.film, leftHome: [packId] } });
     expect(gone.locationWarnings.get(place)!.find((w) => w.code === 'flight.over')?.say).toContain(

@@ -94,14 +94,7 @@ describe('planning a day', () => {
     const derived = deriveFilm(film);
     const locked = taken(
       film,
-      editFlight(
-        film,
-        derived,
-        place,
-        0,
-        (f) => ({ ...f, locked: true, stops: [...f.stops].reverse() }),
-        newId,
-      ),
+      editFlight(film, derived, place, 0, (f) => ({ ...f, locked: true, stops: [...f.stops].reverse() })),
     );
     const before = deriveFilm(locked).places.get(place)!.flights[0]!;
     const after = deriveFilm(
@@ -129,7 +122,7 @@ describe('planning a day', () => {
       endShare: 0.4,
       plannedWh: first!.usedWh,
       temperatureC: 11,
-      verdict: 'as-planned' as const,
+      outcome: 'as-planned' as const,
       condition: 'sound' as const,
       notes: '',
       shotIds: done,
@@ -138,7 +131,7 @@ describe('planning a day', () => {
     const now: FilmInput = {
       ...film,
       film: { ...film.film, leftHome: [lost] },
-      kit: { ...film.kit, flown: [...film.kit.flown, log] },
+      kit: { ...film.kit, flightLog: [...film.kit.flightLog, log] },
     };
     const derivedNow = deriveFilm(now);
     expect([...derivedNow.shots.values()].filter((s) => s.done).map((s) => s.facts.shot.id)).toEqual(done);
@@ -217,11 +210,47 @@ describe('turns that are wanted', () => {
   });
 });
 
+describe('a flight', () => {
+  const idsOf = (input: FilmInput, place: string) =>
+    deriveFilm(input)
+      .places.get(place)!
+      .flights.map((f) => f.id);
+  it('keeps its id when its shots change order, when it is decided, and when the plan is applied again', () => {
+    for (const { id: place } of film.locations) {
+      const ids = idsOf(film, place);
+      expect(new Set(ids).size).toBe(ids.length);
+      const first = deriveFilm(film).places.get(place)!.flights[0]!;
+      const [a, b] = first.stops.map((s) => s.shotId);
+      if (a && b) {
+        const at = (id: string) => film.shots.find((s) => s.id === id)!.position;
+        const swapped = film.shots.map((s) =>
+          s.id === a ? { ...s, position: at(b) } : s.id === b ? { ...s, position: at(a) } : s,
+        );
+        expect(idsOf({ ...film, shots: swapped }, place)).toContain(first.id);
+      }
+      const decided = taken(film, layDown(film, deriveFilm(film), place).changes);
+      expect(idsOf(decided, place)).toEqual(ids);
+    }
+    const planned = taken(
+      film,
+      adopt(film, deriveFilm(film), proposed(film).flights, true, -Infinity, newId),
+    );
+    const again = taken(
+      planned,
+      adopt(planned, deriveFilm(planned), proposed(planned).flights, true, -Infinity, newId),
+    );
+    const place = dayPlaces(film)[0]!;
+    expect(idsOf(again, place).sort()).toEqual(idsOf(planned, place).sort());
+    const kept = idsOf(planned, place).filter((id) => idsOf(film, place).includes(id));
+    expect(kept.length).toBeGreaterThan(0);
+  });
+});
+
 describe('by hand', () => {
   it('laying down changes no flight, and letting go brings the list back', () => {
     for (const place of film.locations) {
       const derived = deriveFilm(film);
-      const laid = taken(film, layDown(film, derived, place.id, newId).changes);
+      const laid = taken(film, layDown(film, derived, place.id).changes);
       const flown = (input: FilmInput) =>
         deriveFilm(input)
           .places.get(place.id)!
@@ -273,7 +302,7 @@ describe('by hand', () => {
     const place = film.locations[0]!.id;
     const locked = taken(
       film,
-      editFlight(film, deriveFilm(film), place, 0, (f) => ({ ...f, locked: true }), newId),
+      editFlight(film, deriveFilm(film), place, 0, (f) => ({ ...f, locked: true })),
     );
     const derived = deriveFilm(locked);
     const { flights } = derived.places.get(place)!;
@@ -293,11 +322,9 @@ describe('by hand', () => {
     const place = film.locations[0]!.id;
     const derived = deriveFilm(film);
     const before = derived.places.get(place)!.flights;
-    const after = deriveFilm(taken(film, moveFlight(film, derived, place, 1, -1, newId))).places.get(
-      place,
-    )!.flights;
+    const after = deriveFilm(taken(film, moveFlight(film, derived, place, 1, -1))).places.get(place)!.flights;
     expect(after.map((f) => f.packId).sort()).toEqual(before.map((f) => f.packId).sort());
     expect(after[0]!.stops.map((s) => s.shotId)).toEqual(before[1]!.stops.map((s) => s.shotId));
-    expect(moveFlight(film, derived, place, 0, -1, newId)).toEqual([]);
+    expect(moveFlight(film, derived, place, 0, -1)).toEqual([]);
   });
 });

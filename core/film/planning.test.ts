@@ -23,7 +23,7 @@ import { practiceSheet, proposeCoverage } from '../proposals';
 import { targetNow } from '../shot/solve';
 import type { FilmInput, Shot } from '../model';
 import { deriveFilm } from './derive';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 let film: FilmInput;
 beforeAll(async () => {

@@ -9,7 +9,7 @@ import { deriveFilm } from './derive';
 import { flyLayout, layoutOf, type ShotParts, frameOnGround, shadowsOf, subjectAt } from '../shot';
 import { homeWay, sceneOf, sideOf, siteShot, suggestLaunches, type Scene } from '../location';
 import { locationSiteWarnings, siteWarnings } from '../warnings';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 let film: FilmInput;
 const grounds = new Map<string, Ground>();

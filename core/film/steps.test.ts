@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveFilm, FilmDeriver, type DerivedFilm } from './derive';
 import type { FilmInput, Shot } from '../model';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const film = demoFilm() as unknown as FilmInput;
 const changed = (input: FilmInput, at: number, speedMs: number): FilmInput => ({

@@ -15,7 +15,7 @@ import { takeSeconds } from './takes';
 import type { CutStyle, Aspect } from '../model';
 import { fieldOfView } from '../lens';
 import cards from '../vectors/cards.json';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const value = <T>(r: { ok: true; value: T } | { ok: false; reason: string }): T => {
   if (!r.ok) throw new Error(r.reason);

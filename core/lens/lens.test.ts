@@ -4,7 +4,7 @@ import vectors from '../vectors/lens.json';
 import { fieldOfView } from './view';
 import { frameFill, radiusAndHeight, rangeForFill, depression, distanceClass } from './framing';
 import type { Aspect } from '../model';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 describe('field of view', () => {
   it.each(vectors.cases)('$equivalentMm mm at $aspect', (c) => {

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { offset, vec } from '../geometry';
 import { fieldOfView } from './view';
 import { horizonInFrame, projectLine, projectPoint, type View } from './project';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const fov = fieldOfView(24, '16:9');
 const project = (view: View, x: number, y: number, z: number) =>

@@ -11,7 +11,7 @@ import type { DerivedFilm } from '../film';
 import { exposurePlan } from './plan';
 import { lightJob } from './job';
 import { shotWindow, sunMinutes, type ShotWindow } from './window';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 let film: FilmInput;
 beforeAll(async () => {

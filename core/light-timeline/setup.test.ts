@@ -7,7 +7,7 @@ import { overWeightLine } from '../warnings';
 import type { DerivedFilm } from '../film';
 import type { FilmInput, Shot } from '../model';
 import { SETUP_LINES, setupSheet } from './setup';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 let film: FilmInput;
 beforeAll(async () => {

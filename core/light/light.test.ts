@@ -9,7 +9,7 @@ import { utcToLocal } from '../time/clock';
 import { lightDay } from './windows';
 import { skyColour } from './sky';
 import { sunAt } from './sun';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 describe('sun', () => {
   it.each(vectors.positions)('$lat, $lon at $utc', (p) => {

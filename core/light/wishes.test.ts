@@ -8,7 +8,7 @@ import { lightCurve, modelEv, sceneLight, sceneSpread, type SceneConditions } fr
 import { localToUtc, minutesOf } from '../time';
 import { moonAt, moonPhase } from './moon';
 import { sunAt } from './sun';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const MINUTE = 60_000;
 const [LAT, LON, ZONE, DATE] = [43.18, -4.83, 'Europe/Madrid', '2027-05-14'];

@@ -47,6 +47,11 @@ export const AnswerSchema = strict({
   checkId: text(60, { minLength: 1, title: 'Check' }),
   moment: oneOf(CHECK_MOMENTS, { title: 'When' }),
   shotId: nullable(uuid(), { title: 'Shot', initial: null }),
+  flightId: nullable(uuid(), {
+    title: 'Flight',
+    default: null,
+    description: 'Flight it was asked about; empty for a location, a day or a take.',
+  }),
   verdict: oneOf(ANSWER_VERDICTS, { title: 'Result' }),
   reason: shortText({ title: 'Reason', initial: '' }),
   found: text(1000, {

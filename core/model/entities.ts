@@ -6,7 +6,7 @@ import { AnswerSchema, CheckSchema } from './check';
 import { FeatureSchema } from './feature';
 import { FilmSchema } from './film';
 import { FilterSchema } from './filter';
-import { FlightSchema, FlownSchema } from './flight';
+import { FlightSchema, FlightLogEntrySchema } from './flight';
 import { GearSchema } from './gear';
 import { GroundSchema, PictureSchema } from './ground';
 import type { EntityKind } from './kinds';
@@ -36,7 +36,7 @@ export const SCHEMAS = {
   flight: FlightSchema,
   charger: ChargerSchema,
   device: DeviceSchema,
-  flown: FlownSchema,
+  flightLogEntry: FlightLogEntrySchema,
   gear: GearSchema,
   cardMove: CardMoveSchema,
   check: CheckSchema,

@@ -43,10 +43,10 @@ export const FlightSchema = strict({
 });
 export type FlightPlan = Stored<typeof FlightSchema>;
 
-export const FLIGHT_VERDICTS = ['as-planned', 'cut-short', 'longer', 'trouble'] as const;
+export const FLIGHT_OUTCOMES = ['as-planned', 'cut-short', 'longer', 'incident'] as const;
 
 /** A flight that happened. A correction is another entry. */
-export const FlownSchema = strict({
+export const FlightLogEntrySchema = strict({
   id: uuid(),
   filmId: nullable(uuid(), { title: 'Film', initial: null }),
   flightId: nullable(uuid(), { title: 'Flight', initial: null }),
@@ -63,9 +63,9 @@ export const FlownSchema = strict({
     description: 'Before it was corrected by earlier flights; empty where it was flown without a plan.',
   }),
   temperatureC: between(-50, 60, { title: 'Temperature', unit: '°C', initial: 15 }),
-  verdict: oneOf(FLIGHT_VERDICTS, { title: 'Outcome', initial: 'as-planned' }),
+  outcome: oneOf(FLIGHT_OUTCOMES, { title: 'Outcome', initial: 'as-planned' }),
   condition: oneOf(PACK_STATES, { title: 'Condition of the pack', initial: 'sound' }),
   shotIds: listOf(uuid(), 500, { title: 'Shots done', initial: [] }),
   notes: notes(),
 });
-export type FlownFlight = Stored<typeof FlownSchema>;
+export type FlightLogEntry = Stored<typeof FlightLogEntrySchema>;

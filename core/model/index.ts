@@ -26,7 +26,7 @@ export type { Feature, FeatureKind, FeatureShape } from './feature';
 export type { FilmInput } from './film-input';
 export type { Aspect, Film } from './film';
 export { type Filter, filterFits, marksOf } from './filter';
-export type { FlightPlan, FlownFlight } from './flight';
+export type { FlightPlan, FlightLogEntry } from './flight';
 export type { Gear, GearRole } from './gear';
 export { ASSET_LIMIT, ASSET_MIMES, type AssetMime, AssetSchema } from './ground';
 export {

@@ -17,7 +17,7 @@ export const ENTITY_KINDS = [
   'flight',
   'charger',
   'device',
-  'flown',
+  'flightLogEntry',
   'gear',
   'cardMove',
   'check',
@@ -35,7 +35,7 @@ export const KIT_KINDS = [
   'practice',
   'charger',
   'device',
-  'flown',
+  'flightLogEntry',
   'gear',
   'cardMove',
   'check',
@@ -57,6 +57,6 @@ export const isKit = (kind: EntityKind): kind is KitKind => (KIT_KINDS as readon
 
 /** Name and version of the film file. */
 export const EXCHANGE_FORMAT = 'dusk-slate-film';
-export const EXCHANGE_VERSION = 1;
+export const EXCHANGE_VERSION = 2;
 /** Name of the file that holds kit and checks alone. */
 export const KIT_FORMAT = 'dusk-slate-kit';

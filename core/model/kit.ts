@@ -3,7 +3,7 @@ import type { Card, CardMove } from './card';
 import type { Charger, Device } from './charger';
 import type { OwnCheck } from './check';
 import type { Filter } from './filter';
-import type { FlownFlight } from './flight';
+import type { FlightLogEntry } from './flight';
 import type { Gear } from './gear';
 import type { Pack } from './pack';
 import type { Pilot, Practice } from './pilot';
@@ -18,7 +18,7 @@ export interface Kit {
   readonly practice: readonly Practice[];
   readonly chargers: readonly Charger[];
   readonly devices: readonly Device[];
-  readonly flown: readonly FlownFlight[];
+  readonly flightLog: readonly FlightLogEntry[];
   readonly gear: readonly Gear[];
   readonly cardMoves: readonly CardMove[];
   readonly checks: readonly OwnCheck[];

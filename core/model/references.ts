@@ -20,8 +20,8 @@ export const REFERENCES: readonly {
   { from: 'flight', field: 'locationId', to: 'location' },
   { from: 'flight', field: 'aircraftId', to: 'aircraft' },
   { from: 'flight', field: 'packId', to: 'pack' },
-  { from: 'flown', field: 'aircraftId', to: 'aircraft' },
-  { from: 'flown', field: 'packId', to: 'pack' },
+  { from: 'flightLogEntry', field: 'aircraftId', to: 'aircraft' },
+  { from: 'flightLogEntry', field: 'packId', to: 'pack' },
   { from: 'cardMove', field: 'cardId', to: 'card' },
   { from: 'answer', field: 'locationId', to: 'location' },
 ];

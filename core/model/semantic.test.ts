@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { validateSemantics } from './semantic';
 import { ENTITY_KINDS, isKit, LOCATION_KINDS } from './kinds';
 import { REFERENCES } from './references';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const place = (more: object) =>
   validateSemantics('location', { zone: 'Europe/Madrid', date: '2027-05-14', ...more });

@@ -104,7 +104,7 @@ const check: Check = ({ builtIn, moment, name }) =>
     ? [{ path: '/name', say: 'Say what is to be looked at.' }]
     : [];
 
-const flown: Check = ({ startShare, endShare }) =>
+const flightLogEntry: Check = ({ startShare, endShare }) =>
   Number(endShare) > Number(startShare)
     ? [
         {
@@ -125,7 +125,7 @@ const BEYOND: Partial<Record<EntityKind, Check>> = {
   aircraft,
   filter,
   pack,
-  flown,
+  flightLogEntry,
   charger,
   device,
   answer,

@@ -12,7 +12,7 @@ import { MOVES, moveOf } from './registry';
 import { PLAIN_CONTEXT, type MoveContext, type MoveShape } from './types';
 import { timingOf } from './timing';
 import type { MoveValues } from '../model';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 describe('combined moves', () => {
   const added = fc.record({

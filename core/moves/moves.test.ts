@@ -9,7 +9,7 @@ import { dragHandlesOf, withDragHandle } from './grips';
 import { initialValues } from './parameters';
 import { MOVES, moveOf } from './registry';
 import type { CameraMove } from './types';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 /** Values of a move drawn from a practical part of its own limits; those that describe no path are thrown back. */
 const valuesOf = (move: CameraMove) =>

@@ -7,7 +7,7 @@ import type { PathSample } from '../moves';
 import { blurPixels, paceBand } from './band';
 import { edgeRates } from './moving';
 import { groundPace, speedForEdgeCrossing, type FlightDirection } from './ground';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const of = (c: (typeof vectors.cases)[number]) => {
   const fov = fieldOfView(c.equivalentMm, c.aspect as Aspect);

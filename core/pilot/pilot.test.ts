@@ -10,7 +10,7 @@ import {
   TRIES_COUNTED,
   WANTED_CHANCE,
 } from './level';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const pilot = { id: 'a', name: 'A', levels: { orbit: 2 }, notes: '', retired: false };
 const drill = (

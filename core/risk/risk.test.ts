@@ -3,7 +3,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { describe, expect, it } from 'vitest';
 import { simulate } from './simulate';
 import type { RiskDay, RiskShot } from './types';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const seeded = (seed: number): (() => number) => {
   const rng = xoroshiro128plus(seed);

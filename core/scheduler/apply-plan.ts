@@ -1,4 +1,4 @@
-import type { FlightChange, FilmPlan } from '../day';
+import { continuedIds, type FlightChange, type FilmPlan } from '../day';
 import { generateNKeysBetween } from 'fractional-indexing';
 import { clockText } from '../time';
 import type { DayAnswer } from './day';
@@ -113,7 +113,7 @@ const staying = (
   locationId: string,
 ): { ranked: Ranked[]; gone: FlightChange[] } => {
   const taken = new Set(fresh.flatMap((f) => f.stops.map((s) => s.shotId)));
-  const flownPlans = new Set(input.kit.flown.map((f) => f.flightId));
+  const flownPlans = new Set(input.kit.flightLog.map((f) => f.flightId));
   const place = derived.places.get(locationId);
   const ranked: Ranked[] = [];
   const gone: FlightChange[] = [];
@@ -130,27 +130,34 @@ const staying = (
   return { ranked, gone };
 };
 
-/** Rows of the proposed flights of a place. */
-const arriving = ({ input, derived, fresh, nowMs, newId }: Taking, locationId: string): Ranked[] => {
+/** Rows of the proposed flights of a location. One that flies shots of a flight there was continues it, under its id. */
+const arriving = (
+  { input, derived, fresh, nowMs, newId }: Taking,
+  locationId: string,
+  staying: ReadonlySet<string>,
+): Ranked[] => {
   const pinned = new Set(input.flights.flatMap((f) => f.stops.filter((s) => s.pinned).map((s) => s.shotId)));
   const place = derived.places.get(locationId);
   const late = place && nowMs > place.windowFromMs ? clockText(nowMs, place.location.zone) : null;
-  return fresh
-    .filter((f) => f.locationId === locationId)
-    .map((f) => ({
-      atMs: f.launchMs,
-      plan: {
-        id: newId(),
-        locationId,
-        position: '',
-        aircraftId: f.aircraftId,
-        launchId: f.launchId,
-        packId: f.packId,
-        stops: f.stops.map((s) => ({ shotId: s.shotId, pinned: pinned.has(s.shotId) })),
-        locked: false,
-        notBefore: late,
-      },
-    }));
+  const here = fresh.filter((f) => f.locationId === locationId);
+  const ids = continuedIds(
+    (place?.flights ?? []).filter((f) => !staying.has(f.id)),
+    here,
+  );
+  return here.map((f, i) => ({
+    atMs: f.launchMs,
+    plan: {
+      id: ids[i] ?? newId(),
+      locationId,
+      position: '',
+      aircraftId: f.aircraftId,
+      launchId: f.launchId,
+      packId: f.packId,
+      stops: f.stops.map((s) => ({ shotId: s.shotId, pinned: pinned.has(s.shotId) })),
+      locked: false,
+      notBefore: late,
+    },
+  }));
 };
 
 /** Slates that are to be flown the other way round. */
@@ -183,10 +190,13 @@ export const adopt = (
   const changes = [...new Set(accepted.map((f) => f.locationId))].flatMap((locationId) => {
     const own = inOrder(input.flights.filter((f) => f.locationId === locationId));
     const { ranked, gone } = staying(taking, own, locationId);
-    const order = [...ranked, ...arriving(taking, locationId)]
-      .sort((a, b) => a.atMs - b.atMs)
-      .map((r) => r.plan);
-    return [...gone, ...rekeyed(order, new Map(own.map((f) => [f.id, f])))];
+    const fresh = arriving(taking, locationId, new Set(ranked.map((r) => r.plan.id)));
+    const continued = new Set(fresh.map((r) => r.plan.id));
+    const order = [...ranked, ...fresh].sort((a, b) => a.atMs - b.atMs).map((r) => r.plan);
+    return [
+      ...gone.filter((g) => !continued.has(g.id)),
+      ...rekeyed(order, new Map(own.map((f) => [f.id, f]))),
+    ];
   });
   return [...changes, ...turning(input, taking.fresh)];
 };

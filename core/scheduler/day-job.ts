@@ -212,7 +212,7 @@ const packsOf = (
 ): DayJob['packs'] => {
   const { input, places } = day;
   const [first] = places;
-  const log = first ? loggedOn(input.kit.flown, input.film, first.location) : [];
+  const log = first ? loggedOn(input.kit.flightLog, input.film, first.location) : [];
   const today = new PackDay(packs, input.kit, input.film, first?.location.date ?? '', full, log);
   const held = places.map(
     (p) =>
@@ -308,7 +308,7 @@ export const dayJob = (
   const chargers = slotsOf(input.kit.chargers, places, film.preferences.chargeBetween);
   const packs = packsToFly(input.kit, film);
   const cards = input.kit.cards;
-  const lastLog = loggedOn(input.kit.flown, film, first.location).at(-1);
+  const lastLog = loggedOn(input.kit.flightLog, film, first.location).at(-1);
   const readyS = lastLog
     ? (endOfFlown(lastLog) - first.windowFromMs) / 1000 + film.preferences.swapMinutes * 60
     : 0;

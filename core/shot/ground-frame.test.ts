@@ -4,7 +4,7 @@ import { projectPoint } from '../lens';
 import { groundOf, type HeightGrid } from '../terrain';
 import { vec } from '../geometry';
 import { frameOnGround } from './ground-frame';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const fov = { horizontalDeg: 62, verticalDeg: 38, diagonalDeg: 70 };
 

@@ -4,7 +4,7 @@ import { LEVEL_GROUND, packHeights, unpackHeights } from '../terrain';
 import { FEATURE_KINDS, featureWords, isFeatureKind } from './kinds';
 import { measureOf } from './measure';
 import { pinned } from './pins';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const metre = numberIn(-500, 500);
 

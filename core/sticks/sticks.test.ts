@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Handling } from '../model';
 import { AT_REST, calmestSticks, curveAt, held, lagOf } from './stick-profile';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const share = numberIn(0, 1);
 const stick = numberIn(-1, 1);

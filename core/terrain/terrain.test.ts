@@ -9,7 +9,7 @@ import { hillshade, slopeAt } from './shade';
 import { readAsciiGrid } from './ascii';
 import { SEEN, seenFrom } from './seen';
 import { toLocalGrid } from './resample';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 /** A raster from a formula. */
 const gridOf = (

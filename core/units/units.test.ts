@@ -4,7 +4,7 @@ import { bearing, bearingTo, fromLocal, offset, toLocal, turnBetween, vec } from
 import { fromShown, toShown, write, writeClock, writeShutter, writeText } from './format';
 import { KeyedMemo } from './memo';
 import type { Quantity } from './figure';
-import { numberIn } from '../testing/numbers';
+import { numberIn } from '../testing';
 
 const number = numberIn(-1e5, 1e5);
 

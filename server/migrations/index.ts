@@ -7,6 +7,7 @@ import { light } from './0004-light';
 import { flights } from './0005-flights';
 import { cardsAndChecks } from './0006-cards-and-checks';
 import { frozenDefaults } from './0007-frozen-defaults';
+import { flightLogAndFlightIds } from './0008-flight-log-and-flight-ids';
 
 /** Every schema change, in order, forward only. */
 const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] =
@@ -18,6 +19,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Seq
     { name: '0005-flights', up: flights },
     { name: '0006-cards-and-checks', up: cardsAndChecks },
     { name: '0007-frozen-defaults', up: frozenDefaults },
+    { name: '0008-flight-log-and-flight-ids', up: flightLogAndFlightIds },
   ];
 
 /** Names of the schema changes, oldest first. */

@@ -10,6 +10,7 @@ import { faultsOf } from '../services/checks';
 import { filledWith } from './fill';
 import { migrate, MIGRATION_NAMES } from '.';
 
+type Row = Readonly<Record<string, unknown>>;
 const FIXTURES = join(import.meta.dirname, 'fixtures');
 let dataDir = '';
 let sequelize: Sequelize;
@@ -95,6 +96,20 @@ describe('a stored database of an earlier schema', () => {
     await migrate(fresh);
     expect(await shapeOf(sequelize)).toEqual(await shapeOf(fresh));
     await fresh.close();
+  });
+
+  it('hangs answers about a flight on the flight, and says how logged flights went', async () => {
+    await load('0007.sql');
+    await migrate(sequelize);
+    const [flight] = await readRows(sequelize, 'flight', 'id', null);
+    const answers = (await readRows(sequelize, 'answer', 'id', null)).map((r) => r.value as Row);
+    expect(answers.find((a) => a['checkId'] === 'pack-after')).toMatchObject({
+      flightId: flight!.value.id,
+      shotId: null,
+    });
+    expect(answers.find((a) => a['checkId'] !== 'pack-after')).toMatchObject({ flightId: null });
+    const log = (await readRows(sequelize, 'flightLogEntry', 'id', null)).map((r) => r.value as Row);
+    expect(log.map((e) => e['outcome'])).toEqual(['as-planned', 'as-planned']);
   });
 
   it('is refused by the checks where a migration is missing: a field nobody fills in is named', async () => {

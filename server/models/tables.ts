@@ -21,7 +21,7 @@ export const TABLES: Readonly<
   flight: { table: 'flights', columns: ['locationId', 'aircraftId', 'packId', 'position'] },
   charger: { table: 'chargers', columns: ['name', 'retired'] },
   device: { table: 'devices', columns: ['name', 'retired'] },
-  flown: { table: 'flown', columns: ['aircraftId', 'packId', 'filmId'] },
+  flightLogEntry: { table: 'flight_log', columns: ['aircraftId', 'packId', 'filmId'] },
   gear: { table: 'gear', columns: ['name', 'retired'] },
   cardMove: { table: 'card_moves', columns: ['cardId'] },
   check: { table: 'own_checks', columns: ['name', 'retired'] },

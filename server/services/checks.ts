@@ -3,6 +3,7 @@ import {
   ENTITIES,
   FilmFileSchema,
   sayFaults,
+  upgradeFile,
   type Batch,
   type FieldFault,
   type FilmFile,
@@ -51,7 +52,7 @@ export const checkBatch = (body: unknown): Batch => {
 
 /** A film file with defaults for what it lacks, or a problem that names the fields at fault. */
 export const checkFilmFile = (body: unknown): FilmFile => {
-  const file = withDefaults(FilmFileSchema, body);
+  const file = withDefaults(FilmFileSchema, upgradeFile(body));
   if (!checkFile(file))
     return refuse(
       sayFaults(checkFile.errors)

@@ -7,6 +7,7 @@ import {
   type EntityKind,
 } from '@core/model';
 import type { AnyRow, Batch, Change, FilmFile, KitFile, LoggedChange } from '@contract';
+import { listFlightId } from '@core/day';
 import { v4 as uuid } from 'uuid';
 import { read } from '../database';
 import { HttpProblem } from '../http/problem';
@@ -166,19 +167,33 @@ const kitOf = (values: (kind: EntityKind) => never[]): KitFile['kit'] => ({
   practice: values('practice'),
   chargers: values('charger'),
   devices: values('device'),
-  flown: values('flown'),
+  flightLog: values('flightLogEntry'),
   gear: values('gear'),
   cardMoves: values('cardMove'),
   checks: values('check'),
 });
 
-const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: string; changes: Change[] } => {
+/** More flights of one aircraft at one location than anybody flies in a day. */
+const LIST_FLIGHTS = 40;
+
+/** New ids for the things of a film that is taken in, the same one each time it is asked for a thing. */
+const newIds = (file: FilmFile) => {
   const fresh = new Map<string, string>();
   const renew = (id: string): string => {
     const known = fresh.get(id) ?? uuid();
     fresh.set(id, known);
     return known;
   };
+  // Flights that follow from list order have ids made from their location.
+  for (const { id } of file.locations)
+    for (const { id: aircraftId } of file.kit.aircraft)
+      for (let n = 0; n < LIST_FLIGHTS; n += 1)
+        fresh.set(listFlightId(id, aircraftId, n), listFlightId(renew(id), aircraftId, n));
+  return { renew, renewed: (id: string | null): string | null => (id === null ? null : renew(id)) };
+};
+
+const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: string; changes: Change[] } => {
+  const { renew, renewed } = newIds(file);
   const create = (kind: EntityKind, value: Record<string, unknown>): Change => ({
     kind,
     id: String(value['id']),
@@ -186,7 +201,6 @@ const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: strin
     value,
   });
   const film = renew(file.film.id);
-  const renewed = (id: string | null): string | null => (id === null ? null : renew(id));
   const shots = file.shots.map((s) => ({
     ...s,
     id: renew(s.id),
@@ -214,8 +228,8 @@ const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: strin
     ['charger', file.kit.chargers],
     ['device', file.kit.devices],
     [
-      'flown',
-      file.kit.flown.map((f) => ({
+      'flightLogEntry',
+      file.kit.flightLog.map((f) => ({
         ...f,
         filmId: f.filmId === file.film.id ? film : f.filmId,
         flightId: renewed(f.flightId),
@@ -245,7 +259,7 @@ const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: strin
       ...ofPlace('flight', flights),
       ...ofPlace(
         'answer',
-        file.answers.map((a) => ({ ...a, shotId: renewed(a.shotId) })),
+        file.answers.map((a) => ({ ...a, shotId: renewed(a.shotId), flightId: renewed(a.flightId) })),
       ),
     ],
   };

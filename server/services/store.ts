@@ -245,7 +245,7 @@ export class Store {
 /** Kinds that have no word of their own in a sentence. */
 const WORDS: Partial<Record<EntityKind, readonly [one: string, many: string]>> = {
   cardMove: ['entry', 'entries'],
-  flown: ['logged flight', 'logged flights'],
+  flightLogEntry: ['logged flight', 'logged flights'],
   practice: ['practice', 'practices'],
 };
 

@@ -5,7 +5,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { lifeOf } from '@core/cards';
 import fc from 'fast-check';
 import { cardAsStored, cardsNowOf, footageFault, recordedBy, setOnCard, logCard } from './card-log';
-import { numberIn } from '../../core/testing/numbers';
+import { numberIn } from '../../core/testing';
 
 let film: FilmInput;
 let derived: DerivedFilm;

@@ -26,7 +26,7 @@ export const emptyFilm = (name: string): FilmFile => ({
     practice: [],
     chargers: [],
     devices: [],
-    flown: [],
+    flightLog: [],
     gear: [],
     cardMoves: [],
     checks: [],

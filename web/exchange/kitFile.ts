@@ -8,7 +8,7 @@ import {
   type EntityKind,
   type KitKind,
 } from '@core/model';
-import type { KitFile } from '@contract';
+import { upgradeFile, type KitFile } from '@contract';
 import { found, none, type Result } from '@core/units';
 
 type KitLists = KitFile['kit'];
@@ -22,7 +22,7 @@ export const KIT_LISTS: Readonly<Record<KitKind, keyof KitLists>> = {
   practice: 'practice',
   charger: 'chargers',
   device: 'devices',
-  flown: 'flown',
+  flightLogEntry: 'flightLog',
   gear: 'gear',
   cardMove: 'cardMoves',
   check: 'checks',
@@ -79,7 +79,7 @@ const fileFault = (file: unknown): string | null => {
 export const readKitFile = (text: string, rows: Rows, faultsOf: Faults): Result<KitReading> => {
   let file: unknown;
   try {
-    file = JSON.parse(text);
+    file = upgradeFile(JSON.parse(text));
   } catch {
     return none('That is no JSON: the file is cut off, or of another kind.');
   }

@@ -22,7 +22,7 @@ import {
 import { lineOf } from './lines';
 import { localProjection } from './projection';
 import { drawnOf } from './styles';
-import { numberIn } from '../../core/testing/numbers';
+import { numberIn } from '../../core/testing';
 
 const film = demoFilm() as FilmInput;
 const derived = deriveFilm(film);

@@ -10,7 +10,7 @@ import { SUBJECT_WORDS } from '../format';
 import { relief } from './relief';
 import { gapFrame, solidOf, wall } from './solids';
 import { standing } from './standing';
-import { numberIn } from '../../core/testing/numbers';
+import { numberIn } from '../../core/testing';
 
 const film = demoFilm();
 const KINDS = Object.keys(SUBJECT_WORDS) as SubjectKind[];

@@ -49,7 +49,7 @@ export const useFilm = defineStore('film', () => {
     practice: list('practice'),
     chargers: list('charger'),
     devices: list('device'),
-    flown: list('flown'),
+    flightLog: list('flightLogEntry'),
     gear: list('gear'),
     cardMoves: list('cardMove'),
     checks: list('check'),

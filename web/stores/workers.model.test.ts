@@ -20,7 +20,7 @@ import { useFilm } from './film';
 import { useFindings } from './findings';
 import { useLight } from './light';
 import { useSite } from './site';
-import { numberIn } from '../../core/testing/numbers';
+import { numberIn } from '../../core/testing';
 
 /** What the workers show to the page, by name. */
 const shown = new Map<string, Record<string, (...args: unknown[]) => unknown>>();
@@ -94,7 +94,7 @@ const rowsOf = (): AnyRow[] => {
     ['practice', kit.practice],
     ['charger', kit.chargers],
     ['device', kit.devices],
-    ['flown', kit.flown],
+    ['flightLogEntry', kit.flightLog],
     ['gear', kit.gear],
     ['cardMove', kit.cardMoves],
     ['check', kit.checks],

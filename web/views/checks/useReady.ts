@@ -102,7 +102,10 @@ export const useReady = () => {
       .list('answer')
       .reduce(
         (max, a) =>
-          a.checkId === id && a.locationId === key.locationId && a.shotId === key.shotId
+          a.checkId === id &&
+          a.locationId === key.locationId &&
+          a.shotId === key.shotId &&
+          a.flightId === key.flightId
             ? Math.max(max, a.utcMs)
             : max,
         0,

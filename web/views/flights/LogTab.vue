@@ -18,7 +18,7 @@ import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import type { Day } from './useDay';
 
-type Flown = Entity<'flown'>;
+type Flown = Entity<'flightLogEntry'>;
 /** What really happened: what a pack showed at take-off and landing, and what the plan learns from it. */
 const props = defineProps<{ day: Day }>();
 const film = useFilm();
@@ -28,7 +28,7 @@ const VERDICTS = [
   { value: 'as-planned' as const, label: 'as planned' },
   { value: 'cut-short' as const, label: 'cut short' },
   { value: 'longer' as const, label: 'longer' },
-  { value: 'trouble' as const, label: 'trouble' },
+  { value: 'incident' as const, label: 'incident' },
 ];
 const STATES = [
   { value: 'sound' as const, label: 'sound' },
@@ -45,7 +45,7 @@ const draft = reactive({
   endShare: 0.4,
   plannedWh: null as number | null,
   temperatureC: 15,
-  verdict: 'as-planned' as Flown['verdict'],
+  verdict: 'as-planned' as Flown['outcome'],
   condition: 'sound' as Flown['condition'],
   notes: '',
 });
@@ -124,7 +124,7 @@ const enter = (): void => {
   const value: Flown = {
     id: uuid(),
     filmId: film.filmId,
-    flightId: row.value?.flight.planId ?? null,
+    flightId: row.value?.flight.id ?? null,
     aircraftId,
     packId: draft.packId,
     utcMs: Math.round(localToUtc(location.date, minutesOf(draft.at), location.zone)),
@@ -133,7 +133,7 @@ const enter = (): void => {
     endShare: draft.endShare,
     plannedWh: draft.plannedWh,
     temperatureC: draft.temperatureC,
-    verdict: draft.verdict,
+    outcome: draft.verdict,
     condition: draft.condition,
     shotIds: [...inCan.value],
     notes: draft.notes,
@@ -141,7 +141,7 @@ const enter = (): void => {
   const recorded = onCard(value);
   const faults = film.commit('log flight', [
     ...(recorded ? [{ kind: 'cardMove' as const, id: recorded.id, after: recorded as never }] : []),
-    { kind: 'flown', id: value.id, after: value as never },
+    { kind: 'flightLogEntry', id: value.id, after: value as never },
     {
       kind: 'pack',
       id: pack.id,
@@ -161,7 +161,7 @@ const enter = (): void => {
     );
 };
 const forget = (f: Flown): void => {
-  film.remove('delete log entry', [{ kind: 'flown', id: f.id }]);
+  film.remove('delete log entry', [{ kind: 'flightLogEntry', id: f.id }]);
   selection.say('Taken out of the log. Ctrl+Z brings it back.');
 };
 
@@ -175,7 +175,7 @@ const log = computed(() =>
       pack: film.get('pack', c.flown.packId)?.name ?? '',
       craft: film.get('aircraft', c.flown.aircraftId)?.name ?? '',
       date: dateText(dateIn(c.flown.utcMs, place.value?.location.zone ?? 'UTC')),
-      entry: film.get('flown', c.flown.id),
+      entry: film.get('flightLogEntry', c.flown.id),
     })),
 );
 const craft = computed(() =>

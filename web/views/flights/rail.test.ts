@@ -8,7 +8,7 @@ import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { columnsOf, columnWould, goalAt } from '../shots/packs';
 import { railRows, stopAt, wouldBe, type Scale } from './rail';
-import { numberIn } from '../../../core/testing/numbers';
+import { numberIn } from '../../../core/testing';
 
 let film: FilmInput;
 let derived: DerivedFilm;
@@ -64,20 +64,14 @@ describe('the rail on its side', () => {
     expect(stopAt(row!, 1)).toBe(row!.flight.stops.length);
   });
   it('keeps the key of a flight that is laid down, so that it stays in hand', () => {
-    let n = 0;
     const place = film.locations[0]!.id;
-    const laid = withChanges(
-      film,
-      layDown(film, derived, place, () => {
-        n += 1;
-        return `id${n}`;
-      }).changes,
-    );
-    const after = deriveFilm(laid);
-    const keys = railRows(after, kit, [...after.places.values()], 'energy')
-      .filter((r) => r.locationId === place)
-      .map((r) => r.key);
-    expect(keys).toEqual(laid.flights.map((f) => `${place}|${f.id}`));
+    const keysOf = (whole: typeof derived) =>
+      railRows(whole, kit, [...whole.places.values()], 'energy')
+        .filter((r) => r.locationId === place)
+        .map((r) => r.key);
+    const laid = withChanges(film, layDown(film, derived, place).changes);
+    expect(laid.flights.length).toBeGreaterThan(0);
+    expect(keysOf(deriveFilm(laid))).toEqual(keysOf(derived));
   });
 });
 

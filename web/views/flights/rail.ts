@@ -160,7 +160,7 @@ export const railRows = (
     const rated = ratedOf(flight);
     const { availableWh, reserveWh } = flight.supply;
     const pack = packOf.get(flight.packId ?? '');
-    const key = `${place.location.id}|${flight.planId ?? `${flight.packId}${flight.startMs}`}`;
+    const key = flight.id;
     const n = order.get(flight) ?? 0;
     return {
       key,

@@ -36,8 +36,7 @@ export const useFlightActs = (day: Day) => {
   };
   const edit = (row: RailRow, label: string, change: (f: FlightPlan) => FlightPlan): void => {
     const { input, derived } = now();
-    if (input && derived)
-      edits.apply(label, editFlight(input, derived, row.locationId, row.index, change, uuid));
+    if (input && derived) edits.apply(label, editFlight(input, derived, row.locationId, row.index, change));
   };
   const lock = (row: RailRow): void => {
     edit(row, row.flight.locked ? 'unlock flight' : 'lock flight', (f) => ({ ...f, locked: !f.locked }));
@@ -59,7 +58,7 @@ export const useFlightActs = (day: Day) => {
     if (
       input &&
       derived &&
-      !edits.apply('move flight', moveFlight(input, derived, row.locationId, row.index, by, uuid))
+      !edits.apply('move flight', moveFlight(input, derived, row.locationId, row.index, by))
     )
       selection.say('There is no flight before or after it at this place.');
   };

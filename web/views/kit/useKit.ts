@@ -6,7 +6,7 @@ import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 
 /** Kit that has a name and can be retired. */
-export type GearKind = Exclude<KitKind, 'practice' | 'flown' | 'cardMove' | 'check'>;
+export type GearKind = Exclude<KitKind, 'practice' | 'flightLogEntry' | 'cardMove' | 'check'>;
 
 /** Somewhere it is tomorrow already. */
 const DAY_MS = 86_400_000;

@@ -1,0 +1,1 @@
+export { numberIn, Reached } from './numbers';
