@@ -10,7 +10,8 @@ const CORE = {
   units: [],
   time: [],
   geometry: [],
-  testing: [],
+  messages: ['units'],
+  testing: ['messages'],
   terrain: ['geometry', 'units'],
   // What is stored.
   model: ['geometry', 'terrain', 'time', 'units'],
@@ -27,7 +28,7 @@ const CORE = {
   // How it is flown.
   moves: ['air', 'footage', 'geometry', 'model', 'units'],
   pace: ['geometry', 'moves'],
-  energy: ['air', 'geometry', 'model', 'moves', 'units'],
+  energy: ['air', 'geometry', 'model', 'moves', 'units', 'messages'],
   charge: ['energy', 'model'],
   budget: ['air', 'charge', 'energy', 'geometry', 'model'],
   aids: ['geometry', 'model', 'moves'],
@@ -52,7 +53,7 @@ const CORE = {
     'terrain',
     'units',
   ],
-  location: ['air', 'clearance', 'geometry', 'model', 'shot', 'site', 'terrain'],
+  location: ['air', 'clearance', 'geometry', 'model', 'shot', 'site', 'terrain', 'messages'],
   day: [
     'budget',
     'cards',
@@ -85,7 +86,7 @@ const CORE = {
   ],
   risk: ['budget', 'day', 'energy', 'model', 'payload', 'shot'],
   // What it says, what is wrong, what would help.
-  story: ['day', 'lens', 'model', 'moves', 'shot'],
+  story: ['day', 'lens', 'model', 'moves', 'shot', 'messages'],
   warnings: [
     'air',
     'budget',
@@ -110,9 +111,22 @@ const CORE = {
     'terrain',
     'time',
     'units',
+    'messages',
   ],
   film: ['cards', 'day', 'location', 'model', 'payload', 'shot', 'units', 'warnings'],
-  proposals: ['day', 'film', 'geometry', 'model', 'moves', 'pilot', 'shot', 'story', 'units', 'warnings'],
+  proposals: [
+    'day',
+    'film',
+    'geometry',
+    'model',
+    'moves',
+    'pilot',
+    'shot',
+    'story',
+    'units',
+    'warnings',
+    'messages',
+  ],
   checks: [
     'air',
     'cards',
@@ -127,6 +141,7 @@ const CORE = {
     'time',
     'units',
     'warnings',
+    'messages',
   ],
 };
 const rooms = Object.keys(CORE);

@@ -19,7 +19,7 @@ import { Ajv } from 'ajv';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoFilm } from '.';
-import { numberIn } from '../core/testing';
+import { numberIn, said } from '../core/testing';
 
 /** As much of a JSON schema as the entities use. */
 interface Schema {
@@ -126,7 +126,7 @@ const LISTS = {
   charger: ['kit', 'chargers'],
   device: ['kit', 'devices'],
   pilot: ['kit', 'pilots'],
-  flown: ['kit', 'flightLogEntry'],
+  flightLogEntry: ['kit', 'flightLog'],
   cardMove: ['kit', 'cardMoves'],
 } as const;
 const KINDS = ['film', 'shot', 'shot', 'shot', 'location', 'location', ...Object.keys(LISTS)] as EntityKind[];
@@ -206,7 +206,7 @@ const saidBy = (film: FilmInput, derived: DerivedFilm): string[] => {
     [...derived.shots.values()].map((s) => [s.warnings, FIGURES.map((f) => explain(f, s.facts))]),
     [...derived.locationWarnings.values()],
     derived.budget.warnings,
-    sheets.map((s) => s.lines.map((l) => [l.asks, l.look])),
+    sheets.map((s) => s.lines.map((l) => [said(l.asks), l.look])),
     boardOf(derived).remarks,
     bagOf(input, film.kit, derived, places).items,
     places.map((p) => [p.flights.map((f) => explainFlight(f, derived)), lightSaid(film, derived, p)]),

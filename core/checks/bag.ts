@@ -1,9 +1,9 @@
+import { measured, message, plainText, type Message } from '../messages';
 import { lifeOf } from '../cards';
 import type { DerivedFilm } from '../film';
 import type { FilmInput } from '../model';
 import type { LocationPlan, TimedFlight } from '../day';
 import { takeOffMass } from '../payload';
-import { counted } from '../units';
 
 export const BAG_GROUPS = ['aircraft', 'packs', 'cards', 'filters', 'power', 'other'] as const;
 export type BagGroup = (typeof BAG_GROUPS)[number];
@@ -12,13 +12,13 @@ export type BagGroup = (typeof BAG_GROUPS)[number];
 export interface BagItem {
   readonly id: string;
   readonly group: BagGroup;
-  readonly name: string;
-  readonly why: string;
+  readonly name: Message;
+  readonly why: Message;
   readonly count: number;
   /** Of all of them, g; 0 where nobody weighed it. */
   readonly massG: number;
-  /** Why it is not there; empty where it is. */
-  readonly missing: string;
+  /** Why it is not there; null where it is. */
+  readonly missing: Message | null;
 }
 
 export interface Bag {
@@ -42,20 +42,29 @@ const CARD_G = 2;
 const item = (
   id: string,
   group: BagGroup,
-  name: string,
-  why: string,
+  name: string | Message,
+  why: Message,
   more: Partial<BagItem> = {},
-): BagItem => ({ id, group, name, why, count: 1, massG: 0, missing: '', ...more });
-const lack = (id: string, group: BagGroup, name: string, why: string, missing: string): BagItem =>
+): BagItem => ({
+  id,
+  group,
+  name: typeof name === 'string' ? plainText(name) : name,
+  why,
+  count: 1,
+  massG: 0,
+  missing: null,
+  ...more,
+});
+const lack = (id: string, group: BagGroup, name: Message, why: Message, missing: Message): BagItem =>
   item(id, group, name, why, { count: 0, missing });
 
 /** Out of the kit that is owned: retired, left at home on this film, or not there. */
-const homeFault = (need: Need, thing: { readonly id: string; readonly retired: boolean }): string =>
+const homeFault = (need: Need, thing: { readonly id: string; readonly retired: boolean }): Message | null =>
   thing.retired
-    ? 'It is retired.'
+    ? message('bag.retired')
     : need.input.film.leftHome.includes(thing.id)
-      ? 'It is left at home on this film.'
-      : '';
+      ? message('bag.left-home')
+      : null;
 
 const aircraftItems = (need: Need): BagItem[] =>
   need.whole.aircraft
@@ -64,7 +73,7 @@ const aircraftItems = (need: Need): BagItem[] =>
       const flights = need.flights.filter((f) => f.aircraftId === a.id).length;
       // Packs are weighed by themselves.
       const bare = takeOffMass(a, null, null, []).totalG - a.usualPackG;
-      return item(a.id, 'aircraft', a.name, counted(flights, 'flight'), {
+      return item(a.id, 'aircraft', a.name, message('bag.flights', { flights }), {
         massG: Math.max(0, bare),
         missing: homeFault(need, a),
       });
@@ -79,7 +88,7 @@ const packItems = (need: Need): BagItem[] => {
         p.id,
         'packs',
         p.name,
-        `${need.flights.filter((f) => f.packId === p.id).length} flights`.replace(/^1 flights/, '1 flight'),
+        message('bag.flights', { flights: need.flights.filter((f) => f.packId === p.id).length }),
         { massG: p.massG, missing: homeFault(need, p) },
       ),
     );
@@ -89,13 +98,15 @@ const packItems = (need: Need): BagItem[] => {
       .sort((x, y) => y.charge * y.health - x.charge * x.health)[0];
     return [
       left
-        ? item(left.id, 'packs', left.name, `Spare for ${a.name}`, { massG: left.massG })
+        ? item(left.id, 'packs', left.name, message('bag.spare-for', { aircraft: a.name }), {
+            massG: left.massG,
+          })
         : lack(
             `spare-${a.id}`,
             'packs',
-            `Spare pack for ${a.name}`,
-            'One more than planned, for luck and for the cold',
-            'No further pack of it is sound and along.',
+            message('bag.spare-pack', { aircraft: a.name }),
+            message('bag.spare-pack.why'),
+            message('bag.spare-pack.missing'),
           ),
     ];
   });
@@ -106,10 +117,12 @@ const cardItems = (need: Need): BagItem[] => {
   const placeIds = new Set(need.places.map((p) => p.location.id));
   const loads = need.derived.budget.cards.byFlight.filter((l) => placeIds.has(l.flight.locationId));
   const used = new Set(loads.map((l) => l.cardId));
-  const spotFault = (id: string): string => {
+  const spotFault = (id: string): Message | null => {
     const card = need.whole.cards.find((c) => c.id === id);
     const life = card && lifeOf(card, need.whole.cardMoves);
-    return life && (life.spot === 'computer' || life.spot === 'reader') ? `It is in the ${life.spot}.` : '';
+    return life && (life.spot === 'computer' || life.spot === 'reader')
+      ? message('bag.spot', { spot: life.spot })
+      : null;
   };
   const mine = need.whole.cards
     .filter((c) => used.has(c.id))
@@ -118,16 +131,28 @@ const cardItems = (need: Need): BagItem[] => {
         c.id,
         'cards',
         c.name,
-        `${(loads.filter((l) => l.cardId === c.id).reduce((sum, l) => sum + l.bytes, 0) / 1e9).toFixed(1)} GB planned`,
-        { massG: CARD_G, missing: homeFault(need, c) || spotFault(c.id) },
+        message('bag.card-planned', {
+          footage: measured(
+            loads.filter((l) => l.cardId === c.id).reduce((sum, l) => sum + l.bytes, 0) / 1e9,
+            'gigabytes',
+            1,
+          ),
+        }),
+        { massG: CARD_G, missing: homeFault(need, c) ?? spotFault(c.id) },
       ),
     );
-  const left = need.input.kit.cards.find((c) => !used.has(c.id) && spotFault(c.id) === '');
+  const left = need.input.kit.cards.find((c) => !used.has(c.id) && spotFault(c.id) === null);
   return [
     ...mine,
     left
-      ? item(left.id, 'cards', left.name, 'Spare', { massG: CARD_G })
-      : lack('spare-card', 'cards', 'Spare card', 'One more than planned', 'No further card is along.'),
+      ? item(left.id, 'cards', left.name, message('bag.spare'), { massG: CARD_G })
+      : lack(
+          'spare-card',
+          'cards',
+          message('bag.spare-card'),
+          message('bag.spare-card.why'),
+          message('bag.spare-card.missing'),
+        ),
   ];
 };
 
@@ -142,7 +167,7 @@ const filterItems = (need: Need): BagItem[] => {
     .filter((f) => used.has(f.id))
     .map((f) => {
       const n = used.get(f.id) ?? 0;
-      return item(f.id, 'filters', f.name, counted(n, 'slate'), {
+      return item(f.id, 'filters', f.name, message('bag.shots', { n }), {
         massG: f.massG,
         missing: homeFault(need, f),
       });
@@ -166,40 +191,54 @@ const powerItems = (need: Need): BagItem[] => {
         'power',
         c.name,
         runs.some((r) => r.chargerId === c.id)
-          ? `Charges between flights${c.source === 'wall' && !wall ? ', where there is a socket' : ''}`
-          : 'For the evening between the days',
+          ? c.source === 'wall' && !wall
+            ? message('bag.charges-socket')
+            : message('bag.charges')
+          : message('bag.charges-evening'),
         { massG: c.massG },
       ),
     ),
     ...need.input.kit.devices.map((d) =>
-      item(d.id, 'power', d.name, 'Full the evening before', { massG: d.massG }),
+      item(d.id, 'power', d.name, message('bag.device'), { massG: d.massG }),
     ),
     ...(need.input.kit.devices.some((d) => d.role === 'controller') || need.flights.length === 0
       ? []
-      : [lack('controller', 'power', 'Controller', 'Nothing flies without', 'No controller is in the kit.')]),
+      : [
+          lack(
+            'controller',
+            'power',
+            message('bag.controller'),
+            message('bag.controller.why'),
+            message('bag.controller.missing'),
+          ),
+        ]),
   ];
 };
 
 /** What is always along, whatever is planned. */
 const ALWAYS: readonly {
   readonly role: FilmInput['kit']['gear'][number]['role'];
-  readonly name: string;
-  readonly why: string;
+  readonly name: Message;
+  readonly why: Message;
 }[] = [
-  { role: 'reader', name: 'Card reader', why: 'Footage is copied in the evening' },
-  { role: 'landing-pad', name: 'Landing pad', why: 'Dust and grass stay out of motors' },
-  { role: 'case', name: 'Card case', why: 'Cards with footage have one place' },
+  { role: 'reader', name: message('bag.always.reader'), why: message('bag.always.reader.why') },
+  {
+    role: 'landing-pad',
+    name: message('bag.always.landing-pad'),
+    why: message('bag.always.landing-pad.why'),
+  },
+  { role: 'case', name: message('bag.always.case'), why: message('bag.always.case.why') },
 ];
 
-const ROLE_WHY: Readonly<Record<FilmInput['kit']['gear'][number]['role'], string>> = {
-  reader: 'Copies in the evening',
-  cable: 'For charger, reader and firmware',
-  'landing-pad': 'Keeps dust and grass out',
-  propellers: 'A nick ends the day',
-  guards: 'For close work',
-  case: 'One place for each thing',
-  tool: 'For propellers and screws',
-  other: 'Always along',
+const ROLE_WHY: Readonly<Record<FilmInput['kit']['gear'][number]['role'], Message>> = {
+  reader: message('bag.role.reader'),
+  cable: message('bag.role.cable'),
+  'landing-pad': message('bag.role.landing-pad'),
+  propellers: message('bag.role.propellers'),
+  guards: message('bag.role.guards'),
+  case: message('bag.role.case'),
+  tool: message('bag.role.tool'),
+  other: message('bag.role.other'),
 };
 
 const gearItems = (need: Need): BagItem[] => {
@@ -214,9 +253,9 @@ const gearItems = (need: Need): BagItem[] => {
           lack(
             `props-${a.id}`,
             'other',
-            `Spare propellers for ${a.name}`,
-            'A nick ends the day',
-            'None are in the kit.',
+            message('bag.spare-propellers', { aircraft: a.name }),
+            message('bag.role.propellers'),
+            message('bag.spare-propellers.missing'),
           ),
         ],
   );
@@ -227,7 +266,7 @@ const gearItems = (need: Need): BagItem[] => {
     need.flights.length === 0
       ? []
       : ALWAYS.filter((x) => !gear.some((g) => g.role === x.role && g.count > 0)).map((x) =>
-          lack(x.role, 'other', x.name, x.why, 'None is in the kit.'),
+          lack(x.role, 'other', x.name, x.why, message('bag.always.missing')),
         );
   return [
     ...wanted.map((g) =>
@@ -260,8 +299,8 @@ export const bagOf = (
   ];
   return {
     items,
-    massG: items.filter((i) => i.missing === '').reduce((sum, i) => sum + i.massG, 0),
-    missing: items.filter((i) => i.missing !== '').length,
-    unweighed: items.filter((i) => i.missing === '' && i.massG === 0).length,
+    massG: items.filter((i) => i.missing === null).reduce((sum, i) => sum + i.massG, 0),
+    missing: items.filter((i) => i.missing !== null).length,
+    unweighed: items.filter((i) => i.missing === null && i.massG === 0).length,
   };
 };

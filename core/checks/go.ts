@@ -1,3 +1,4 @@
+import { measured, message, messageKey, yesNo, type Message } from '../messages';
 import { clockText } from '../time';
 import { bySeverity, type Warning } from '../warnings';
 import { sheetOf } from './sheet';
@@ -8,7 +9,7 @@ export type Go = 'go' | 'wait' | 'no-go';
 
 export interface GoFigure {
   readonly go: Go;
-  readonly reasons: readonly { readonly weight: Go; readonly say: string }[];
+  readonly reasons: readonly { readonly weight: Go; readonly say: Message }[];
 }
 
 type Reason = GoFigure['reasons'][number];
@@ -16,16 +17,23 @@ const RANK: Readonly<Record<Go, number>> = { 'no-go': 0, wait: 1, go: 2 };
 
 const clock = (c: Context): Reason[] => {
   const { windowFromMs, windowToMs, location } = c.place;
-  if (!Number.isFinite(windowFromMs))
-    return [{ weight: 'no-go', say: 'The window of this place is not known.' }];
+  if (!Number.isFinite(windowFromMs)) return [{ weight: 'no-go', say: message('check.clock.say') }];
   if (c.nowMs > windowToMs)
-    return [{ weight: 'no-go', say: `The window closed at ${clockText(windowToMs, location.zone)}.` }];
+    return [
+      {
+        weight: 'no-go',
+        say: message('check.clock.say.2', { windowTo: clockText(windowToMs, location.zone) }),
+      },
+    ];
   const opens = c.flight ? Math.max(windowFromMs, c.flight.startMs) : windowFromMs;
   return c.nowMs < opens
     ? [
         {
           weight: 'wait',
-          say: `${c.flight ? 'Planned for' : 'The window opens at'} ${clockText(opens, location.zone)}.`,
+          say: message('check.clock.say.3', {
+            isFlight: yesNo(Boolean(c.flight)),
+            opens: clockText(opens, location.zone),
+          }),
         },
       ]
     : [];
@@ -40,14 +48,15 @@ const lines = (c: Context): Reason[] =>
   sheetOf('launch-point', c, c.flight !== null).lines.flatMap((l): Reason[] => {
     const say = l.look?.say ?? l.asks;
     if (l.standing === 'failed') return [{ weight: l.safety ? 'no-go' : 'wait', say }];
-    if (l.standing === 'open' && l.safety) return [{ weight: 'wait', say: `Not looked at yet: ${l.asks}` }];
+    if (l.standing === 'open' && l.safety)
+      return [{ weight: 'wait', say: message('check.lines.say', { asks: l.asks }) }];
     return l.standing === 'care' && l.safety ? [{ weight: 'wait', say }] : [];
   });
 
 const figure = (reasons: readonly Reason[]): GoFigure => {
   const sorted = [...reasons]
     .sort((a, b) => RANK[a.weight] - RANK[b.weight])
-    .filter((r, i, all) => all.findIndex((x) => x.say === r.say) === i);
+    .filter((r, i, all) => all.findIndex((x) => messageKey(x.say) === messageKey(r.say)) === i);
   return { go: sorted[0]?.weight ?? 'go', reasons: sorted };
 };
 
@@ -75,7 +84,7 @@ export const goOfFlight = (c: Context): GoFigure => {
       ? [
           {
             weight: 'no-go' as const,
-            say: `It asks for ${c.flight.overWh.toFixed(1)} Wh more than its pack may give.`,
+            say: message('check.go-of-flight.say', { over: measured(c.flight.overWh, 'wattHours', 1) }),
           },
         ]
       : [];

@@ -3,5 +3,5 @@ export { type Go, type GoFigure, goOfFlight, goOfPlace } from './go';
 export { livingCards, readerMBs, toCopy } from './lines/cards';
 export { checksOff, moveCheck, switchCheck } from './order';
 export { CHECKS } from './registry';
-export { answerKey, checksOf, SCOPE_OF, type SheetLine, sheetsOf } from './sheet';
+export { answerKey, checksOf, foundKey, SCOPE_OF, type SheetLine, sheetsOf } from './sheet';
 export type { Context } from './types';

@@ -12,9 +12,9 @@ const builtInRow = (code: string, own: readonly OwnCheck[], newId: () => string)
       ? {
           id: newId(),
           builtIn: code,
-          name: typeof check.asks === 'string' ? check.asks.slice(0, 200) : code,
+          name: code,
           moment: check.moment,
-          protects: check.protects,
+          protects: '',
           position: '',
           off: false,
           notes: '',

@@ -1,3 +1,4 @@
+import { messageKey, plainText, type Message } from '../messages';
 import { type Answer, CHECK_MOMENTS, type CheckMoment, type OwnCheck } from '../model';
 import { CHECKS } from './registry';
 import type { Check, CheckScope, Context, Look } from './types';
@@ -10,8 +11,8 @@ export interface SheetLine {
   /** Code of one that comes along, or id of one's own. */
   readonly id: string;
   readonly scope: CheckScope;
-  readonly asks: string;
-  readonly protects: string;
+  readonly asks: Message;
+  readonly protects: Message;
   readonly safety: boolean;
   readonly own: boolean;
   /** What it found by itself; null where a person is asked. */
@@ -81,9 +82,12 @@ const FOUND: Readonly<Record<Look['verdict'], CheckStatus>> = {
   fail: 'failed',
 };
 
+/** What a check found, apart from any wording: an answer counts while this stays the same. */
+export const foundKey = (look: Look): string => messageKey(look.say).slice(0, 1000);
+
 const foundStanding = (look: Look, answer: Answer | null): CheckStatus => {
   if (answer?.verdict === 'failed') return 'failed';
-  const same = answer?.found === look.say;
+  const same = answer?.found === foundKey(look);
   if (look.verdict === 'fail' && same && answer?.verdict === 'waived') return 'waived';
   if (look.verdict === 'care' && same) return answer?.verdict === 'waived' ? 'waived' : 'passed';
   return FOUND[look.verdict];
@@ -93,8 +97,8 @@ const asOwn = (own: OwnCheck): Check => ({
   code: own.id,
   moment: own.moment,
   scope: SCOPE_OF[own.moment],
-  asks: own.name,
-  protects: own.protects,
+  asks: plainText(own.name),
+  protects: plainText(own.protects),
   safety: false,
 });
 
@@ -130,7 +134,7 @@ const lineOf = (whole: Context, { check, scope, own }: Listed, ofFlight: boolean
   return {
     id: check.code,
     scope,
-    asks: typeof check.asks === 'string' ? check.asks : check.asks(c),
+    asks: typeof check.asks === 'function' ? check.asks(c) : check.asks,
     protects: check.protects,
     safety: check.safety,
     own,

@@ -1,3 +1,4 @@
+import { listed, type ListValue, type Message, type MessageValue } from '../messages';
 import type { DerivedFilm, DerivedShot } from '../film';
 import type { FilmInput, CheckMoment } from '../model';
 import type { LocationPlan, TimedFlight } from '../day';
@@ -25,7 +26,7 @@ export interface Context {
 /** What a check found by itself. 'care' is to be known and does not hold anybody up. */
 export interface Look {
   readonly verdict: 'pass' | 'care' | 'fail';
-  readonly say: string;
+  readonly say: Message;
 }
 
 /** Something that is looked at at a moment. With `look` it works itself out; without, a person is asked. */
@@ -34,9 +35,9 @@ export interface Check {
   readonly moment: CheckMoment;
   readonly scope: CheckScope;
   /** What is to be looked at, as one reads it aloud; may name what is planned. */
-  readonly asks: string | ((c: Context) => string);
+  readonly asks: Message | ((c: Context) => Message);
   /** What it keeps from happening. */
-  readonly protects: string;
+  readonly protects: Message;
   /** A person, an aircraft or footage is at stake. */
   readonly safety: boolean;
   /** null where there is nothing to look at here: the check is left out. */
@@ -45,15 +46,12 @@ export interface Check {
   readonly applies?: (c: Context) => boolean;
 }
 
-export const pass = (say: string): Look => ({ verdict: 'pass', say });
-export const care = (say: string): Look => ({ verdict: 'care', say });
-export const fail = (say: string): Look => ({ verdict: 'fail', say });
+export const pass = (say: Message): Look => ({ verdict: 'pass', say });
+export const care = (say: Message): Look => ({ verdict: 'care', say });
+export const fail = (say: Message): Look => ({ verdict: 'fail', say });
 
 /** Names in a row, the first few of many. */
-export const some = (names: readonly string[], most = 4): string =>
-  names.length <= most
-    ? names.join(', ')
-    : `${names.slice(0, most).join(', ')} and ${names.length - most} more`;
+export const some = (names: readonly MessageValue[], most = 4): ListValue => listed(names, most);
 
 /** Flights of the day. */
 export const flightsOf = (c: Context): TimedFlight[] => c.places.flatMap((p) => [...p.flights]);

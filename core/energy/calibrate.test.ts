@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { FlightLogEntry, Pack } from '../model';
 import { calibrate, FLIGHTS_TO_COUNT, learned, packFaults, usedOf } from './calibrate';
 import { packEnergy } from './pack';
-import { numberIn } from '../testing';
+import { numberIn, said } from '../testing';
 
 const pack = (id: string, more: Partial<Pack> = {}): Pack => ({
   id,
@@ -101,7 +101,7 @@ describe('calibration from logged flights', () => {
     const found = calibrate(log, packs);
     expect(found.craft.get('A')!.factor).toBeCloseTo(1, 1);
     expect(found.packs.get('weak')!.factor).toBeCloseTo(1.25, 1);
-    expect(packFaults(packs[2]!, found)[0]).toContain('faster than its sisters');
+    expect(said(packFaults(packs[2]!, found)[0])).toContain('faster than its sisters');
     expect(packFaults(packs[0]!, found)).toEqual([]);
     const { packs: wiser, aircraft } = learned<{ id: string; energyFactor?: number }, Pack>(
       [{ id: 'A' }, { id: 'B' }],
@@ -125,7 +125,7 @@ describe('calibration from logged flights', () => {
   });
   it('swollen, hot or past its cycles is told', () => {
     const none = calibrate([], []);
-    expect(packFaults(pack('p', { condition: 'swollen' }), none)).toEqual(['it is swollen']);
+    expect(packFaults(pack('p', { condition: 'swollen' }), none).map(said)).toEqual(['it is swollen']);
     expect(packFaults(pack('p', { condition: 'hot', cycles: 201 }), none)).toHaveLength(2);
   });
 });

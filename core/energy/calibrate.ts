@@ -1,3 +1,4 @@
+import { measured, message, type Message } from '../messages';
 import type { FlightLogEntry, Pack } from '../model';
 import { groupBy } from '../units';
 import { temperatureFactor } from './pack';
@@ -145,17 +146,20 @@ export const calibrate = (log: readonly FlightLogEntry[], packs: readonly Pack[]
 /** A pack needing this much more than its sisters is failing. Own estimate. */
 export const FAILING_FACTOR = 1.12;
 
-/** Why a pack should be retired, in words; empty for one that is trusted. */
-export const packFaults = (pack: Pack, calibration: Calibration): string[] => {
+/** Why a pack should be retired; empty for one that is trusted. */
+export const packFaults = (pack: Pack, calibration: Calibration): Message[] => {
   const against = calibration.packs.get(pack.id);
   return [
-    ...(pack.condition === 'sound'
-      ? []
-      : [pack.condition === 'hot' ? 'it came down hot' : `it is ${pack.condition}`]),
-    ...(pack.cycles > pack.mostCycles ? [`${pack.cycles} cycles, trusted for ${pack.mostCycles}`] : []),
+    ...(pack.condition === 'sound' ? [] : [message(`pack.fault.${pack.condition}`)]),
+    ...(pack.cycles > pack.mostCycles
+      ? [message('pack.fault.cycles', { cycles: pack.cycles, trusted: pack.mostCycles })]
+      : []),
     ...(against && against.factor > FAILING_FACTOR
       ? [
-          `it drains ${Math.round((against.factor - 1) * 100)} % faster than its sisters over ${against.flights} flights`,
+          message('pack.fault.drains', {
+            faster: measured((against.factor - 1) * 100, 'percent'),
+            flights: against.flights,
+          }),
         ]
       : []),
   ];

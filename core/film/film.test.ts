@@ -7,7 +7,7 @@ import { deriveFilm, FilmDeriver } from './derive';
 import { explain } from '../shot';
 import { FIGURES } from '../shot/figures';
 import type { FilmInput, Shot } from '../model';
-import { numberIn } from '../testing';
+import { numberIn, said } from '../testing';
 
 /** The made-up film, loaded at run time: the core itself imports nobody. */
 let film: FilmInput;
@@ -388,9 +388,9 @@ describe('warnings', () => {
   it('always come with a sentence, a reason and, where they stop, a cure or a cause', () => {
     for (const shot of deriveFilm(withShots((s) => ({ ...s, takes: 40 }))).shots.values())
       for (const w of shot.warnings) {
-        expect(w.say).toMatch(/\S.*[.]$/);
-        expect(w.why).toMatch(/\S/);
-        expect(`${w.say}${w.why}`).not.toMatch(/NaN|undefined|Infinity/);
+        expect(said(w.say)).toMatch(/\S.*[.]$/);
+        expect(said(w.why)).toMatch(/\S/);
+        expect(`${said(w.say)}${said(w.why)}`).not.toMatch(/NaN|undefined|Infinity/);
       }
   });
 });

@@ -1,3 +1,4 @@
+import { said } from '../testing';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { curesFor } from '../proposals';
 import { energyCurve, explainFlight, explainSupply } from '../day';
@@ -85,7 +86,7 @@ describe('what would help', () => {
                 ? { ...tight, kit: { ...tight.kit, packs: put(tight.kit.packs) } }
                 : { ...tight, locations: put(tight.locations) };
         const would = deriveFilm(cured);
-        expect(would.shots.get(s.facts.shot.id)!.flightIndex, cure.say).not.toBeNull();
+        expect(would.shots.get(s.facts.shot.id)!.flightIndex, said(cure.say)).not.toBeNull();
         expect(would.budget.mustsUnfit).toBeLessThanOrEqual(derived.budget.mustsUnfit);
       }
     expect(offered).toBeGreaterThan(0);
@@ -146,7 +147,7 @@ describe('what cannot be', () => {
     expect(first.flights).toEqual([]);
     expect(new Set(first.fill.unfit.map((u) => u.reason))).toEqual(new Set(['no-charge']));
     expect(proposed(empty).flights).toEqual([]);
-    expect(curesFor(empty, derived, first.fill.unfit[0]!.shotId)[0]?.say).toMatch(/^Charge P1/);
+    expect(said(curesFor(empty, derived, first.fill.unfit[0]!.shotId)[0]?.say)).toMatch(/^Charge P1/);
   });
   it('swollen or hurt packs are never planned with, whatever they hold, and are named with their caution', () => {
     for (const condition of ['swollen', 'damaged'] as const) {
@@ -154,7 +155,7 @@ describe('what cannot be', () => {
       expect([...derived.places.values()].flatMap((p) => p.flights)).toEqual([]);
       const warning = derived.budget.warnings.find((w) => w.code === 'pack.failing')!;
       expect(warning.severity).toBe('stop');
-      expect(warning.why).toContain('Do not charge or fly it');
+      expect(said(warning.why)).toContain('Do not charge or fly it');
       expect(proposed(withPacks({ condition })).flights).toEqual([]);
     }
   });
@@ -177,7 +178,7 @@ describe('what cannot be', () => {
     const laid = taken(film, layDown(film, deriveFilm(film), place).changes);
     const packId = laid.flights[0]!.packId!;
     const gone = deriveFilm({ ...laid, film: { ...laid.film, leftHome: [packId] } });
-    expect(gone.locationWarnings.get(place)!.find((w) => w.code === 'flight.over')?.say).toContain(
+    expect(said(gone.locationWarnings.get(place)!.find((w) => w.code === 'flight.over')?.say)).toContain(
       'has no pack',
     );
     const other = film.kit.aircraft[1]!.id;

@@ -9,7 +9,7 @@ import { deriveFilm } from './derive';
 import { flyLayout, layoutOf, type ShotParts, frameOnGround, shadowsOf, subjectAt } from '../shot';
 import { homeWay, sceneOf, sideOf, siteShot, suggestLaunches, type Scene } from '../location';
 import { locationSiteWarnings, siteWarnings } from '../warnings';
-import { numberIn } from '../testing';
+import { numberIn, said } from '../testing';
 
 let film: FilmInput;
 const grounds = new Map<string, Ground>();
@@ -81,7 +81,7 @@ describe('clearance', () => {
     const site = siteShot(parts, scene);
     const warning = site && siteWarnings({ parts, scene, site }).find((w) => w.code === 'site.clearance');
     expect(warning?.severity).toBe('stop');
-    expect(warning?.say).toContain('Line to the hut');
+    expect(said(warning?.say)).toContain('Line to the hut');
     const cures = warning?.cures.filter((c) => c.set) ?? [];
     expect(cures.length).toBeGreaterThan(0);
     for (const cure of cures)
@@ -196,7 +196,7 @@ describe('zones and lost signals', () => {
         const parts = partsOf(title);
         const site = siteShot(parts, scene);
         for (const w of site ? siteWarnings({ parts, scene, site }) : [])
-          expect(`${w.say} ${w.why} ${w.cures.map((c) => c.say).join(' ')}`).not.toMatch(
+          expect(`${said(w.say)} ${said(w.why)} ${w.cures.map((c) => said(c.say)).join(' ')}`).not.toMatch(
             /\b(legal|safe|allowed)\b/i,
           );
       }

@@ -7,7 +7,7 @@ import { overWeightLine } from '../warnings';
 import type { DerivedFilm } from '../film';
 import type { FilmInput, Shot } from '../model';
 import { SETUP_LINES, setupSheet } from './setup';
-import { numberIn } from '../testing';
+import { numberIn, said } from '../testing';
 
 let film: FilmInput;
 beforeAll(async () => {
@@ -105,7 +105,7 @@ describe('what a filter weighs', () => {
       ).facts.energy!.totalWh;
     expect(energy(6)).toBeGreaterThan(energy(0));
     const wren = film.kit.aircraft.find((a) => a.name === 'Wren 246')!;
-    expect(overWeightLine(film.film, film.kit, wren)?.say).toMatch(/250 g: over the 249 g line/);
+    expect(said(overWeightLine(film.film, film.kit, wren)?.say)).toMatch(/250 g: over the 249 g line/);
     expect(
       overWeightLine(
         { ...film.film, preferences: { ...film.film.preferences, weightLinesKg: [] } },

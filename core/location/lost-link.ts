@@ -1,3 +1,4 @@
+import { measured, message, type Message } from '../messages';
 import { toShape, type Vec3 } from '../geometry';
 import { topAt, wayHomeOver, type Solid } from '../clearance';
 import { featureWords, spotsOf } from '../site';
@@ -23,12 +24,13 @@ const below = (scene: Scene, solids: readonly Solid[], p: Vec3): string | null =
   return zone ? zone.name || featureWords(zone.kind).name : null;
 };
 
-const metres = (m: number): string => `${Math.max(0, m).toFixed(0)} m`;
-
 /** What a return at the set height would meet from the worst place of a path. */
-const returning = (scene: Scene, { overhead, home, launch }: Along): string => {
-  if (overhead) return `climbs into ${overhead} first`;
-  if (!home) return 'nothing known on the way';
+const returning = (
+  scene: Scene,
+  { overhead, home, launch }: Along,
+): { readonly meets: Message; readonly shut: boolean } => {
+  if (overhead) return { meets: message('lost-link.climbs-into', { overhead }), shut: false };
+  if (!home) return { meets: message('lost-link.unknown'), shut: false };
   const { corridorM } = scene.film.preferences;
   const heightM = Math.max(home.from.z, launch.z + scene.location.returnHeightM);
   const { tallestM } = wayHomeOver(
@@ -40,7 +42,12 @@ const returning = (scene: Scene, { overhead, home, launch }: Along): string => {
     scene.location.ceilingM,
   );
   const over = heightM - tallestM;
-  return over <= 0 ? `flies into ${home.by}` : `passes ${home.by} with ${metres(over)} over it`;
+  return over <= 0
+    ? { meets: message('lost-link.flies-into', { obstacle: home.by }), shut: true }
+    : {
+        meets: message('lost-link.passes', { obstacle: home.by, over: measured(over, 'metres', 0) }),
+        shut: false,
+      };
 };
 
 /**
@@ -52,20 +59,24 @@ export const lossOf = (scene: Scene, shot: Shot, along: Along): SiteShot['loss']
   const underneath =
     along.points.map((p) => below(scene, along.solids, p)).find((name) => name !== null) ?? null;
   const back = returning(scene, along);
-  const shut = back.startsWith('flies into');
   const meets = {
-    return: back,
-    hover: 'stays until the pack asks for a landing, then comes down on the spot',
-    land: underneath ? `comes down on ${underneath}` : 'comes down on open ground',
+    return: back.meets,
+    hover: message('lost-link.hovers'),
+    land: underneath ? message('lost-link.lands-on', { underneath }) : message('lost-link.lands'),
   };
   if (along.overhead)
-    return { chosen, advice: 'hover', why: `Under ${along.overhead} a return climbs into it.`, meets };
-  if (shut)
     return {
       chosen,
       advice: 'hover',
-      why: `At the return height set, the way home meets ${along.home?.by ?? 'something'}.`,
+      why: message('location.loss-of.why', { overhead: along.overhead }),
       meets,
     };
-  return { chosen, advice: 'return', why: 'The sky over the path is open.', meets };
+  if (back.shut)
+    return {
+      chosen,
+      advice: 'hover',
+      why: message('location.loss-of.why.2', { by: along.home?.by ?? 'something' }),
+      meets,
+    };
+  return { chosen, advice: 'return', why: message('location.loss-of.why.3'), meets };
 };

@@ -1,3 +1,4 @@
+import type { Message } from '../messages';
 import type { LossAction } from '../model';
 import type { Vec3 } from '../geometry';
 
@@ -68,8 +69,8 @@ export interface SiteShot {
   readonly loss: {
     readonly chosen: LossAction;
     readonly advice: LossAction;
-    readonly why: string;
-    readonly meets: Readonly<Record<LossAction, string>>;
+    readonly why: Message;
+    readonly meets: Readonly<Record<LossAction, Message>>;
   };
   /** From the pilot to start and end: bearing, distance over the ground. */
   readonly fromPilot: readonly { readonly bearingDeg: number; readonly distanceM: number }[];

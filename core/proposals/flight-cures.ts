@@ -1,3 +1,4 @@
+import { measured, message, type Message } from '../messages';
 import type { Cure } from '../warnings';
 import { FilmDeriver, type DerivedFilm } from '../film';
 import { takesOf } from '../shot';
@@ -8,12 +9,12 @@ interface Idea {
   readonly input: FilmInput;
 }
 
-const shotIdea = (input: FilmInput, shot: Shot, fields: Partial<Shot>, say: string): Idea => ({
+const shotIdea = (input: FilmInput, shot: Shot, fields: Partial<Shot>, say: Message): Idea => ({
   cure: { say, set: { entity: 'shot', id: shot.id, fields } },
   input: { ...input, shots: input.shots.map((s) => (s.id === shot.id ? { ...s, ...fields } : s)) },
 });
 
-const placeIdea = (input: FilmInput, location: Location, fields: Partial<Location>, say: string): Idea => ({
+const placeIdea = (input: FilmInput, location: Location, fields: Partial<Location>, say: Message): Idea => ({
   cure: { say, set: { entity: 'location', id: location.id, fields } },
   input: {
     ...input,
@@ -31,7 +32,7 @@ const packIdeas = (input: FilmInput, shot: Shot): Idea[] => {
       const leftHome = input.film.leftHome.filter((id) => id !== p.id);
       return {
         cure: {
-          say: `Take ${p.name} along.`,
+          say: message('cure.pack-ideas.say', { pack: p.name }),
           set: { entity: 'film', id: input.film.id, fields: { leftHome } },
         },
         input: { ...input, film: { ...input.film, leftHome } },
@@ -41,7 +42,7 @@ const packIdeas = (input: FilmInput, shot: Shot): Idea[] => {
     .filter((p) => p.charge < 0.97)
     .map((p): Idea => ({
       cure: {
-        say: `Charge ${p.name} to the full: it holds ${Math.round(p.charge * 100)} %.`,
+        say: message('cure.pack-ideas.say.2', { pack: p.name, charge: Math.round(p.charge * 100) }),
         set: { entity: 'pack', id: p.id, fields: { charge: 1 } },
       },
       input: {
@@ -67,10 +68,24 @@ const windowIdeas = (input: FilmInput, location: Location): Idea[] =>
     return [
       ...(windowEnd === null
         ? []
-        : [placeIdea(input, location, { windowEnd }, `Stay ${by} min longer, until ${windowEnd}.`)]),
+        : [
+            placeIdea(
+              input,
+              location,
+              { windowEnd },
+              message('cure.stay', { by: measured(by, 'minutes', 0), until: windowEnd }),
+            ),
+          ]),
       ...(windowStart === null
         ? []
-        : [placeIdea(input, location, { windowStart }, `Begin ${by} min earlier, at ${windowStart}.`)]),
+        : [
+            placeIdea(
+              input,
+              location,
+              { windowStart },
+              message('cure.begin', { by: measured(by, 'minutes', 0), start: windowStart }),
+            ),
+          ]),
     ];
   });
 
@@ -78,7 +93,14 @@ const windowIdeas = (input: FilmInput, location: Location): Idea[] =>
 const ideasFor = (input: FilmInput, shot: Shot, location: Location): Idea[] => {
   const fewer =
     takesOf(shot) > 1
-      ? [shotIdea(input, shot, { takes: shot.takes - 1 }, `One take less of it: ${shot.takes - 1}.`)]
+      ? [
+          shotIdea(
+            input,
+            shot,
+            { takes: shot.takes - 1 },
+            message('cure.fewer-takes', { takes: shot.takes - 1 }),
+          ),
+        ]
       : [];
   const others = input.shots
     .filter(
@@ -89,21 +111,36 @@ const ideasFor = (input: FilmInput, shot: Shot, location: Location): Idea[] => {
         takesOf(s) > 1 &&
         s.priority !== 'must',
     )
-    .map((s) => shotIdea(input, s, { takes: s.takes - 1 }, `One take less of “${s.title || 'untitled'}”.`));
+    .map((s) =>
+      shotIdea(
+        input,
+        s,
+        { takes: s.takes - 1 },
+        message('cure.fewer-takes-of', { shot: s.title || 'untitled' }),
+      ),
+    );
   const launches = input.features
     .filter(
       (f) =>
         f.locationId === location.id && f.kind === 'launch' && f.id !== (shot.launchId ?? location.launchId),
     )
     .map((f) =>
-      shotIdea(input, shot, { launchId: f.id }, `Launch for it from ${f.name || 'the other launch point'}.`),
+      shotIdea(
+        input,
+        shot,
+        { launchId: f.id },
+        message('cure.launch-from', { launch: f.name || 'the other launch point' }),
+      ),
     );
   const { preferences } = input.film;
   const reserve = [0.25, 0.2]
     .filter((r) => r < preferences.reserveShare - 1e-9)
     .map((reserveShare): Idea => ({
       cure: {
-        say: `Land with ${Math.round(reserveShare * 100)} % instead of ${Math.round(preferences.reserveShare * 100)} %: less margin for wind and mishaps.`,
+        say: message('cure.reserve.say', {
+          round: Math.round(reserveShare * 100),
+          round2: Math.round(preferences.reserveShare * 100),
+        }),
         set: { entity: 'film', id: input.film.id, fields: { preferences: { ...preferences, reserveShare } } },
       },
       input: { ...input, film: { ...input.film, preferences: { ...preferences, reserveShare } } },

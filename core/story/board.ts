@@ -1,3 +1,4 @@
+import { message, yesNo, type Message } from '../messages';
 export { directionFlown } from '../moves';
 import type { MoveDirection } from '../moves';
 import type { StoryRole } from '../model';
@@ -26,8 +27,8 @@ export interface Remark {
   readonly code: string;
   /** Shots it is about, in the order of the cut. */
   readonly shots: readonly string[];
-  readonly say: string;
-  readonly why: string;
+  readonly say: Message;
+  readonly why: Message;
 }
 
 const SAME_IN_A_ROW = 3;
@@ -43,8 +44,12 @@ const runs = (shots: readonly BoardShot[]): Remark[] => {
       found.push({
         code: 'board.run',
         shots: shots.slice(from, i).map((s) => s.id),
-        say: `${i - from} in a row that ${first.direction === 'still' ? 'stand still' : `go the same way (${FEELS[first.direction]})`}.`,
-        why: 'A cut breathes when direction changes; three alike read as one long shot.',
+        say: message('board.run.say', {
+          from: i - from,
+          isDirection: yesNo(first.direction === 'still'),
+          feel: FEELS[first.direction],
+        }),
+        why: message('board.run.why'),
       });
     from = i;
   }
@@ -59,15 +64,15 @@ const ends = (shots: readonly BoardShot[]): Remark[] => {
     found.push({
       code: 'board.opens-away',
       shots: [first.id],
-      say: 'The film opens on a pull-away.',
-      why: 'Going away says goodbye; as a first shot it can be just that, if it is meant.',
+      say: message('board.opens-away.say'),
+      why: message('board.opens-away.why'),
     });
   if (last && last !== first && last.direction === 'toward')
     found.push({
       code: 'board.ends-toward',
       shots: [last.id],
-      say: 'The film ends on a push-in.',
-      why: 'Going in promises that something follows; as a last shot it leaves the viewer waiting.',
+      say: message('board.ends-toward.say'),
+      why: message('board.ends-toward.why'),
     });
   return found;
 };
@@ -79,15 +84,15 @@ const roles = (shots: readonly BoardShot[]): Remark[] => {
     found.push({
       code: 'board.no-open',
       shots: [],
-      say: 'Nothing opens the film.',
-      why: 'One shot that says where we are lets all others be closer.',
+      say: message('board.no-open.say'),
+      why: message('board.no-open.why'),
     });
   if (!has('close'))
     found.push({
       code: 'board.no-close',
       shots: [],
-      say: 'Nothing closes it.',
-      why: 'Backwards, or up and away, is how a viewer is let go.',
+      say: message('board.no-close.say'),
+      why: message('board.no-close.why'),
     });
   const exciting = shots.findIndex((s) => s.role === 'excite');
   const calm = shots.findIndex((s) => s.role === 'calm');
@@ -95,8 +100,8 @@ const roles = (shots: readonly BoardShot[]): Remark[] => {
     found.push({
       code: 'board.no-calm',
       shots: [],
-      say: 'It excites and never calms.',
-      why: 'Fast shots look fast beside a slow one.',
+      say: message('board.no-calm.say'),
+      why: message('board.no-calm.why'),
     });
   return found;
 };

@@ -1,1 +1,2 @@
 export { numberIn, Reached } from './numbers';
+export { said } from './said';

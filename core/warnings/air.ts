@@ -1,11 +1,11 @@
+import { measured, message } from '../messages';
 import { windSpeedAt, SHEAR } from '../air';
 import { WIND_SHARES } from '../shot';
-import { speedText } from './say';
 import { onShot, type ShotRule } from './context';
 
 /** Gusts at the height of the shot against the aircraft's limit. */
 export const gusts: ShotRule = (c) => {
-  const { aircraft, trajectory, location, film } = c.facts;
+  const { aircraft, trajectory, location } = c.facts;
   if (!aircraft || !trajectory) return null;
   const gust = windSpeedAt(
     Math.max(location.gustMs, location.windMs),
@@ -19,11 +19,14 @@ export const gusts: ShotRule = (c) => {
     code: 'air.gusts',
     severity: grounded ? 'stop' : 'care',
     subject: onShot(c),
-    say: `Gusts of ${speedText(gust, undefined, film.units)} at ${trajectory.highestM.toFixed(0)} m are ${(share * 100).toFixed(0)} % of what ${aircraft.name} is rated for.`,
-    why: grounded
-      ? 'Above 70 % of the limit it stays on the ground.'
-      : 'Above half of the limit the footage is rarely usable.',
-    cures: [{ say: 'Fly it lower, with a heavier aircraft, or in a calmer hour.' }],
+    say: message('air.gusts.say', {
+      gust: measured(gust, 'speed'),
+      highest: measured(trajectory.highestM, 'metres', 0),
+      share: measured(share * 100, 'percent', 0),
+      aircraft: aircraft.name,
+    }),
+    why: grounded ? message('air.gusts.why') : message('air.gusts.why.else'),
+    cures: [{ say: message('air.gusts.cure') }],
   };
 };
 
@@ -34,9 +37,11 @@ export const noAircraft: ShotRule = (c) =>
         code: 'kit.no-aircraft',
         severity: 'stop',
         subject: onShot(c),
-        say: c.facts.aircraft ? `${c.facts.aircraft.name} is retired.` : 'No aircraft chosen.',
-        why: 'Energy, framing and card space follow from the aircraft and its camera.',
-        cures: [{ say: 'Choose an aircraft from the kit.' }],
+        say: c.facts.aircraft
+          ? message('kit.no-aircraft.say', { aircraft: c.facts.aircraft.name })
+          : message('kit.no-aircraft.say.else'),
+        why: message('kit.no-aircraft.why'),
+        cures: [{ say: message('kit.no-aircraft.cure') }],
       };
 
 export const cruiseUnknown: ShotRule = (c) => {
@@ -49,19 +54,11 @@ export const cruiseUnknown: ShotRule = (c) => {
         code: 'kit.cruise-unknown',
         severity: 'note',
         subject: { kind: 'aircraft', id: aircraft.id },
-        say: `${aircraft.name}: cruise figures unknown.`,
-        why: 'Its power at speed is reckoned without drag, so fast legs look too cheap.',
-        cures: [{ say: 'Enter its cruise minutes and speed, or its drag area.' }],
+        say: message('kit.cruise-unknown.say', { aircraft: aircraft.name }),
+        why: message('kit.cruise-unknown.why'),
+        cures: [{ say: message('kit.cruise-unknown.cure') }],
       };
 };
-
-const UNFIT_SAY = {
-  'no-charge': () => 'The packs that are left hold too little for it.',
-  held: () => 'The packs that are left are given to flights laid down for later in the day.',
-  'no-pack': () => 'No charged pack is left for it.',
-  'over-pack': (shortWh: number) => `Needs ${shortWh.toFixed(1)} Wh more than a full pack may give.`,
-  wind: () => 'The wind is stronger than the aircraft on the way there or home.',
-} as const;
 
 /** The shot is in no flight. */
 export const doesNotFit: ShotRule = (c) => {
@@ -71,7 +68,9 @@ export const doesNotFit: ShotRule = (c) => {
     facts.shot.takes > 1
       ? [
           {
-            say: `One take less saves ${(facts.seconds.takeS + facts.seconds.betweenS).toFixed(0)} s in the air.`,
+            say: message('does-not-fit.say', {
+              take: measured(facts.seconds.takeS + facts.seconds.betweenS, 'seconds', 0),
+            }),
             set: { entity: 'shot' as const, id: facts.shot.id, fields: { takes: facts.shot.takes - 1 } },
           },
         ]
@@ -80,17 +79,14 @@ export const doesNotFit: ShotRule = (c) => {
     code: `budget.${unfit.reason}`,
     severity: facts.shot.priority === 'could' ? 'care' : 'stop',
     subject: onShot(c),
-    say: UNFIT_SAY[unfit.reason](unfit.shortWh),
-    why: 'Flights are filled in list order until the next shot and the way home would eat the reserve.',
+    say: message(`budget.${unfit.reason}.say`, { short: measured(unfit.shortWh, 'wattHours', 1) }),
+    why: message('does-not-fit.why'),
     cures: [
       ...fewer,
       unfit.reason === 'wind'
-        ? { say: 'Bring the shot closer, or wait for less wind.' }
+        ? { say: message('does-not-fit.cure') }
         : {
-            say:
-              unfit.reason === 'held'
-                ? 'One charged pack more, or plan the day anew.'
-                : 'One charged pack more, or move the shot up the list.',
+            say: unfit.reason === 'held' ? message('does-not-fit.cure.2') : message('does-not-fit.cure.else'),
           },
     ],
   };

@@ -1,9 +1,11 @@
+import { measured, message } from '../messages';
 import { writesFastEnough, writeNeeded } from '../cards';
 import type { Card, FilmInput } from '../model';
 import type { Warning } from './types';
 import { shotsIn, type CardFacts, type ShotsById } from '../day';
 
-const subject = (card: Card) => ({ kind: 'card' as const, id: card.id });
+const onCard = (card: Card) => ({ kind: 'card' as const, id: card.id });
+const onFilm = { kind: 'film' } as const;
 
 /** Highest rate that is recorded onto a card, Mbit/s. */
 const peakOn = (facts: CardFacts, cardId: string, shots: ShotsById): number =>
@@ -14,80 +16,87 @@ const peakOn = (facts: CardFacts, cardId: string, shots: ShotsById): number =>
       .flatMap((f) => shotsIn(f.flight, shots).map((s) => s.facts.mode?.megabitsPerS ?? 0)),
   );
 
+/** More on a card than its size. */
+const impossible = (card: Card): Warning | null =>
+  card.usedGB <= card.nominalGB
+    ? null
+    : {
+        code: 'card.impossible',
+        severity: 'care',
+        subject: onCard(card),
+        say: message('card.impossible.say', { card: card.name }),
+        why: message('card.impossible.why'),
+        cures: [{ say: message('card.impossible.cure') }],
+      };
+
+/** A card that falls behind the bitrate of what is recorded onto it. */
+const slow = (card: Card, peakMbits: number): Warning | null =>
+  peakMbits <= 0 || writesFastEnough(card, peakMbits)
+    ? null
+    : {
+        code: 'card.slow',
+        severity: 'care',
+        subject: onCard(card),
+        say: message('card.slow.say', {
+          card: card.name,
+          write: measured(card.writeMBs, 'megabytesPerSecond', 0),
+          peak: measured(peakMbits, 'megabits', 0),
+          peak2: measured(writeNeeded(peakMbits), 'megabytesPerSecond', 0),
+        }),
+        why: message('card.slow.why'),
+        cures: [{ say: message('card.slow.cure') }],
+      };
+
+/** Flights over water or far away that carry earlier footage. */
+const shared = ({ byFlight }: CardFacts): Warning | null => {
+  const flights = byFlight.filter((f) => f.shares).length;
+  return flights === 0
+    ? null
+    : {
+        code: 'card.shared',
+        severity: 'note',
+        subject: onFilm,
+        say: message('card.shared.say', { shared: flights }),
+        why: message('card.shared.why'),
+        cures: [{ say: message('card.shared.cure') }],
+      };
+};
+
+/** Footage that goes into the memory of the aircraft. */
+const internal = ({ internalBytes }: CardFacts): Warning | null =>
+  internalBytes <= 0
+    ? null
+    : {
+        code: 'card.internal',
+        severity: 'note',
+        subject: onFilm,
+        say: message('card.internal.say', { internalBytes: measured(internalBytes / 1e9, 'gigabytes', 1) }),
+        why: message('card.internal.why'),
+        cures: [{ say: message('card.internal.cure') }],
+      };
+
+/** Footage that has no room at all. */
+const full = ({ overBytes }: CardFacts): Warning | null =>
+  overBytes <= 0
+    ? null
+    : {
+        code: 'card.full',
+        severity: 'stop',
+        subject: onFilm,
+        say: message('card.full.say', { overBytes: measured(overBytes / 1e9, 'gigabytes', 1) }),
+        why: message('card.full.why'),
+        cures: [{ say: message('card.full.cure') }],
+      };
+
 /** What is wrong with cards as they are planned: sizes that cannot be, cards that are too slow, footage without room. */
 export const cardWarnings = (
   { kit }: Pick<FilmInput, 'kit'>,
   facts: CardFacts,
   shots: ShotsById,
-): Warning[] => {
-  const { overBytes, internalBytes } = facts;
-  const own = kit.cards.flatMap((card): Warning[] => {
-    const peak = peakOn(facts, card.id, shots);
-    return [
-      ...(card.usedGB > card.nominalGB
-        ? [
-            {
-              code: 'card.impossible',
-              severity: 'care' as const,
-              subject: subject(card),
-              say: `${card.name} holds more than its size.`,
-              why: 'Used space cannot be larger than the card.',
-              cures: [{ say: 'Correct its size or what is on it.' }],
-            },
-          ]
-        : []),
-      ...(peak > 0 && !writesFastEnough(card, peak)
-        ? [
-            {
-              code: 'card.slow',
-              severity: 'care' as const,
-              subject: subject(card),
-              say: `${card.name} is rated ${card.writeMBs.toFixed(0)} MB/s; ${peak.toFixed(0)} Mbit/s wants ${writeNeeded(peak).toFixed(0)} MB/s.`,
-              why: 'Recording can stop by itself when the card falls behind.',
-              cures: [{ say: 'Use a faster card, or a mode with a lower rate.' }],
-            },
-          ]
-        : []),
-    ];
-  });
-  const shared = facts.byFlight.filter((f) => f.shares).length;
-  return [
-    ...own,
-    ...(shared > 0
-      ? [
-          {
-            code: 'card.shared',
-            severity: 'note' as const,
-            subject: { kind: 'film' as const },
-            say: `${shared === 1 ? 'A flight' : `${shared} flights`} over water or far away carr${shared === 1 ? 'ies' : 'y'} earlier footage along: no fresh card is left.`,
-            why: 'An aircraft that comes down there is gone with all that is on its card.',
-            cures: [{ say: 'Copy and empty a card, or bring another.' }],
-          },
-        ]
-      : []),
-    ...(internalBytes > 0
-      ? [
-          {
-            code: 'card.internal',
-            severity: 'note' as const,
-            subject: { kind: 'film' as const },
-            say: `${(internalBytes / 1e9).toFixed(1)} GB go into the memory of the aircraft.`,
-            why: 'No card has room. It cannot be taken out: it is lost with the aircraft, and copied slowly by cable.',
-            cures: [{ say: 'Bring another card.' }],
-          },
-        ]
-      : []),
-    ...(overBytes > 0
-      ? [
-          {
-            code: 'card.full',
-            severity: 'stop' as const,
-            subject: { kind: 'film' as const },
-            say: `${(overBytes / 1e9).toFixed(1)} GB find no room on the cards.`,
-            why: '10 % of each card is kept free, and what is on them counts.',
-            cures: [{ say: 'Copy and empty a card, bring another, or take fewer takes.' }],
-          },
-        ]
-      : []),
-  ];
-};
+): Warning[] =>
+  [
+    ...kit.cards.flatMap((card) => [impossible(card), slow(card, peakOn(facts, card.id, shots))]),
+    shared(facts),
+    internal(facts),
+    full(facts),
+  ].filter((w): w is Warning => w !== null);

@@ -1,5 +1,5 @@
+import { measured, message, type Message } from '../messages';
 import { nearestAlong, type Solid } from '../clearance';
-import { writeText } from '../units';
 import type { Cure } from './types';
 import { flyLayout, layoutOf, type Layout, type ShotParts } from '../shot';
 
@@ -27,7 +27,7 @@ const changed = (parts: ShotParts, of: ReadonlySet<string>, by: (value: number) 
     : null;
 };
 
-const cure = (parts: ShotParts, say: string, values: Values): Cure => ({
+const cure = (parts: ShotParts, say: Message, values: Values): Cure => ({
   say,
   set: { entity: 'shot', id: parts.shot.id, fields: { move: { ...parts.shot.move, values } } },
 });
@@ -39,8 +39,7 @@ const cure = (parts: ShotParts, say: string, values: Values): Cure => ({
  */
 export const clearing = (parts: ShotParts, solids: readonly Solid[], wantedM: number): Cure[] => {
   const layout = layoutOf(parts);
-  const { units } = parts.film;
-  const first = <T>(tries: readonly T[], make: (t: T) => Values | null, words: (t: T) => string): Cure[] => {
+  const first = <T>(tries: readonly T[], make: (t: T) => Values | null, words: (t: T) => Message): Cure[] => {
     for (const t of tries) {
       const values = make(t);
       if (values && freeWith(layout, parts, values, solids) >= wantedM)
@@ -61,17 +60,17 @@ export const clearing = (parts: ShotParts, solids: readonly Solid[], wantedM: nu
     ...first(
       [3, 5, 8, 12, 16, 20, 30, 40, 60],
       (m) => within(changed(parts, HEIGHTS, (v) => v + m)),
-      (m) => `Fly it ${writeText(m, 'metres', units)} higher.`,
+      (m) => message('clearing.higher', { by: measured(m, 'metres') }),
     ),
     ...first(
       [0.9, 0.8, 0.7, 0.6, 0.5, 0.4],
       (k) => within(changed(parts, DISTANCES, (v) => v * k)),
-      (k) => `Fly it ${((1 - k) * 100).toFixed(0)} % closer in.`,
+      (k) => message('clearing.closer', { by: measured((1 - k) * 100, 'percent') }),
     ),
     ...first(
       [1.1, 1.25, 1.5, 2],
       (k) => within(changed(parts, DISTANCES, (v) => v * k)),
-      (k) => `Fly it ${((k - 1) * 100).toFixed(0)} % farther out.`,
+      (k) => message('clearing.farther', { by: measured((k - 1) * 100, 'percent') }),
     ),
   ].slice(0, 2);
 };

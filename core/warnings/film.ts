@@ -1,3 +1,4 @@
+import { message } from '../messages';
 import { bySeverity, type Warning } from './types';
 import { cardWarnings } from './cards';
 import type { CardFacts, ShotsById } from '../day';
@@ -12,9 +13,9 @@ const packWarnings = (input: FilmInput, packsShort: number, unfit: number): Warn
         code: 'pack.none',
         severity: 'stop',
         subject: { kind: 'film' },
-        say: 'No pack comes along.',
-        why: 'Flights are made of packs.',
-        cures: [{ say: 'Add the packs you own to the kit, or take them along on this film.' }],
+        say: message('pack.none.say'),
+        why: message('pack.none.why'),
+        cures: [{ say: message('pack.none.cure') }],
       },
     ];
   if (packsShort > 0)
@@ -23,9 +24,9 @@ const packWarnings = (input: FilmInput, packsShort: number, unfit: number): Warn
         code: 'pack.short',
         severity: 'stop',
         subject: { kind: 'film' },
-        say: `${packsShort} pack${packsShort > 1 ? 's' : ''} short: ${unfit} shot${unfit > 1 ? 's do' : ' does'} not fit.`,
-        why: 'Counted with full packs of the kind you have, in list order, reserve kept.',
-        cures: [{ say: 'Bring or charge more packs, take fewer takes, or drop what only could be.' }],
+        say: message('pack.short.say', { packsShort, unfit }),
+        why: message('pack.short.why'),
+        cures: [{ say: message('pack.short.cure') }],
       },
     ];
   return [];
@@ -40,9 +41,9 @@ const stillsNote = (input: FilmInput): Warning[] =>
           code: 'film.stills',
           severity: 'note',
           subject: { kind: 'film' },
-          say: 'Stills are wanted too, and take time over the same spots.',
-          why: 'The slates budget video only.',
-          cures: [{ say: 'Give the slates that carry a still a longer set-up, or add a hold for it.' }],
+          say: message('film.stills.say'),
+          why: message('film.stills.why'),
+          cures: [{ say: message('film.stills.cure') }],
         },
       ];
 

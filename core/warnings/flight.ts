@@ -1,3 +1,4 @@
+import { measured, message, yesNo } from '../messages';
 import type { Handling, HandlingName } from '../model';
 import type { Cure } from './types';
 import { suggestedSticks } from '../shot';
@@ -11,7 +12,7 @@ interface Beyond {
 }
 
 const setSticks = (c: ShotContext, handling: HandlingName): Cure => ({
-  say: `Set the sticks to ${handling}.`,
+  say: message('set-sticks.say', { handling }),
   set: { entity: 'shot', id: c.facts.shot.id, fields: { handling } },
 });
 
@@ -44,9 +45,9 @@ export const beyondHandling: ShotRule = (c) => {
     code: 'move.handling',
     severity: 'care',
     subject: onShot(c),
-    say: `With ${shot.handling} sticks: ${lists.join('; ')}.`,
-    why: 'The sticks cannot ask for more than they are set to; the move comes out slower or lags behind.',
-    cures: [...handlingCure(c), { say: 'Or fly it slower, or wider.' }],
+    say: message('move.handling.say', { handling: shot.handling, join: lists.join('; ') }),
+    why: message('move.handling.why'),
+    cures: [...handlingCure(c), { say: message('move.handling.cure') }],
   };
 };
 
@@ -62,12 +63,18 @@ export const looksUp: ShotRule = (c) => {
     severity: beyond ? 'stop' : 'care',
     subject: onShot(c),
     say: beyond
-      ? `Looks up ${most.toFixed(0)}°; ${aircraft.name} tilts its camera up to ${aircraft.tiltUpDeg.toFixed(0)}°.`
-      : `Looks up ${most.toFixed(0)}°; from ${aircraft.propsFromDeg.toFixed(0)}° on the propellers of ${aircraft.name} stand in the picture.`,
-    why: beyond
-      ? 'The picture stays lower than it is planned.'
-      : 'Blades flicker along the upper edge, most of all flying forward.',
-    cures: [{ say: 'Fly it from higher, from farther away, or with a longer lens.' }],
+      ? message('move.tilt-up.say', {
+          most: measured(most, 'degrees', 0),
+          aircraft: aircraft.name,
+          tiltUp: measured(aircraft.tiltUpDeg, 'degrees', 0),
+        })
+      : message('move.tilt-up.say.else', {
+          most: measured(most, 'degrees', 0),
+          propsFrom: measured(aircraft.propsFromDeg, 'degrees', 0),
+          aircraft: aircraft.name,
+        }),
+    why: beyond ? message('move.tilt-up.why') : message('move.tilt-up.why.else'),
+    cures: [{ say: message('move.tilt-up.cure') }],
   };
 };
 
@@ -82,8 +89,12 @@ export const hastySticks: ShotRule = (c) => {
     code: 'move.hasty',
     severity: 'care',
     subject: onShot(c),
-    say: `Fast sticks ${trajectory.lowestM <= LOW_M ? `at ${trajectory.lowestM.toFixed(1)} m` : `${rangeM.toFixed(0)} m from the subject`}.`,
-    why: 'Near the ground or the subject a twitch of the thumb is a metre; slow keeps it small.',
+    say: message('move.hasty.say', {
+      isLowest: yesNo(trajectory.lowestM <= LOW_M),
+      lowest: measured(trajectory.lowestM, 'metres', 1),
+      range: measured(rangeM, 'metres', 0),
+    }),
+    why: message('move.hasty.why'),
     cures: [setSticks(c, 'slow')],
   };
 };
@@ -101,16 +112,26 @@ export const tightGap: ShotRule = (c) => {
     code: 'move.gap',
     severity: 'stop',
     subject: onShot(c),
-    say: `The gap leaves ${free.toFixed(1)} m to each side; ${marginM.toFixed(1)} m is kept.`,
-    why: `${aircraft.name} is ${aircraft.spanM.toFixed(2)} m tip to tip and ${aircraft.heightM.toFixed(2)} m high.`,
+    say: message('move.gap.say', {
+      free: measured(free, 'metres', 1),
+      margin: measured(marginM, 'metres', 1),
+    }),
+    why: message('move.gap.why', {
+      aircraft: aircraft.name,
+      span: measured(aircraft.spanM, 'metres', 2),
+      height: measured(aircraft.heightM, 'metres', 2),
+    }),
     cures: [
       {
-        say: `Find a gap of ${leastWidth.toFixed(1)} \u00d7 ${leastHeight.toFixed(1)} m at least, or a smaller aircraft.`,
+        say: message('move.gap.cure', {
+          leastWidth: measured(leastWidth, 'count', 1),
+          leastHeight: measured(leastHeight, 'metres', 1),
+        }),
       },
       ...(free >= 0.2
         ? [
             {
-              say: `Keep ${free.toFixed(1)} m free instead, if you have flown it slowly before.`,
+              say: message('move.gap.cure.2', { free: measured(free, 'metres', 1) }),
               set: {
                 entity: 'shot' as const,
                 id: shot.id,
@@ -136,8 +157,13 @@ export const outrun: ShotRule = (c) => {
     code: 'move.outrun',
     severity: 'stop',
     subject: onShot(c),
-    say: `${subject.name} goes ${aim.speedMs.toFixed(1)} m/s; ${aircraft.name} manages ${aircraft.maxSpeedMs.toFixed(1)}.`,
-    why: 'It would be left behind.',
-    cures: [{ say: 'Let it pass: hold, or arrive and turn; or slow it down for the take.' }],
+    say: message('move.outrun.say', {
+      subject: subject.name,
+      speed: measured(aim.speedMs, 'speed', 1),
+      aircraft: aircraft.name,
+      maxSpeed: measured(aircraft.maxSpeedMs, 'count', 1),
+    }),
+    why: message('move.outrun.why'),
+    cures: [{ say: message('move.outrun.cure') }],
   };
 };

@@ -1,3 +1,4 @@
+import { measured, message } from '../messages';
 import { addsNothing, initialValues, moveOf, NOTHING_ADDED } from '../moves';
 import { LEVEL_WORDS } from '../pilot';
 import { simplerMove } from '../story';
@@ -10,7 +11,7 @@ const simplerCure = (c: ShotContext): Cure[] => {
   if (!addsNothing(shot.move.added))
     return [
       {
-        say: 'Fly it without what is added.',
+        say: message('simpler-cure.say'),
         set: { entity: 'shot', id: shot.id, fields: { move: { ...shot.move, added: NOTHING_ADDED } } },
       },
     ];
@@ -24,7 +25,7 @@ const simplerCure = (c: ShotContext): Cure[] => {
   );
   return [
     {
-      say: `Fly it as a ${simpler.name.toLowerCase()}.`,
+      say: message('simpler-cure.say.2', { toLowerCase: simpler.name.toLowerCase() }),
       set: {
         entity: 'shot',
         id: shot.id,
@@ -57,9 +58,9 @@ export const manyInputs: ShotRule = (c) => {
     code: 'move.inputs',
     severity: 'note',
     subject: onShot(c),
-    say: `${trajectory.simultaneous} inputs at once; ${practised} are flown with ease.${level}`,
-    why: 'Each input more costs takes: ragged starts, corrections in mid-shot.',
-    cures: [...simplerCure(c), { say: 'Or practise it high and slow first.' }],
+    say: message('move.inputs.say', { simultaneous: trajectory.simultaneous, practised, level }),
+    why: message('move.inputs.why'),
+    cures: [...simplerCure(c), { say: message('move.inputs.cure') }],
   };
 };
 
@@ -73,11 +74,16 @@ export const fewTakes: ShotRule = (c) => {
     code: 'takes.few',
     severity: 'note',
     subject: onShot(c),
-    say: `${shot.takes} take${shot.takes > 1 ? 's' : ''} planned; at ${hands.pilot.name}\u2019s ${(hands.rate * 100).toFixed(0)} % keepers, ${hands.takes} give nine chances in ten of one that serves.`,
-    why: 'From the level of the move, its inputs and the takes logged so far.',
+    say: message('takes.few.say', {
+      takes: shot.takes,
+      pilot: hands.pilot.name,
+      rate: measured(hands.rate * 100, 'percent', 0),
+      takes2: hands.takes,
+    }),
+    why: message('takes.few.why'),
     cures: [
       {
-        say: `Plan ${hands.takes} takes.`,
+        say: message('takes.few.cure', { takes: hands.takes }),
         set: { entity: 'shot', id: shot.id, fields: { takes: hands.takes } },
       },
     ],

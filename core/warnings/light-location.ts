@@ -1,3 +1,4 @@
+import { measured, message } from '../messages';
 import { clockText } from '../time';
 import type { Aircraft, Kit, Film, Reading, Shot } from '../model';
 import type { Warning } from './types';
@@ -21,11 +22,14 @@ const beforeLamps = ({ location, light, windowToMs }: LocationPlan): Warning | n
     code: 'light.before-lamps',
     severity: 'care',
     subject: { kind: 'location', id: location.id },
-    say: `The lamps come on about ${clockText(on, location.zone)}; the window closes at ${clockText(windowToMs, location.zone)}.`,
-    why: 'Lamps under a sky that still glows last for minutes, and are easily left behind.',
+    say: message('light.before-lamps.say', {
+      on: clockText(on, location.zone),
+      windowTo: clockText(windowToMs, location.zone),
+    }),
+    why: message('light.before-lamps.why'),
     cures: [
       {
-        say: `Stay until ${clockText(until, location.zone)}.`,
+        say: message('light.before-lamps.cure', { until: clockText(until, location.zone) }),
         set: { entity: 'location', id: location.id, fields: { windowEnd: clockText(until, location.zone) } },
       },
     ],
@@ -46,8 +50,8 @@ const staleReadings = ({ location, light }: LocationPlan, readings: readonly Rea
         code: 'light.stale-reading',
         severity: 'note',
         subject: { kind: 'location', id: location.id },
-        say: `${stale.length} meter reading${stale.length > 1 ? 's are' : ' is'} of another date and not used.`,
-        why: 'A reading holds for its own day.',
+        say: message('light.stale-reading.say', { stale: stale.length }),
+        why: message('light.stale-reading.why'),
         cures: [],
       };
 };
@@ -66,11 +70,14 @@ const pinsOutside = (place: LocationPlan, shots: readonly Shot[]): Warning[] =>
         code: 'light.pin',
         severity: 'care',
         subject: { kind: 'shot', id: shot.id },
-        say: `Held back until ${shot.notBefore}, after the window closes at ${clockText(windowToMs, location.zone)}.`,
-        why: 'A minute fixed by hand is kept, even outside the window.',
+        say: message('light.pin.say', {
+          notBefore: shot.notBefore,
+          windowTo: clockText(windowToMs, location.zone),
+        }),
+        why: message('light.pin.why'),
         cures: [
           {
-            say: 'Let it go when it comes.',
+            say: message('light.pin.cure'),
             set: { entity: 'shot', id: shot.id, fields: { notBefore: null } },
           },
         ],
@@ -90,9 +97,14 @@ export const overWeightLine = (film: Film, kit: Kit, aircraft: Aircraft): Warnin
         code: 'kit.weight-line',
         severity: 'care',
         subject: { kind: 'aircraft', id: aircraft.id },
-        say: `${aircraft.name} weighs ${(aircraft.massKg * 1000).toFixed(0)} g, with its heaviest filter ${((aircraft.massKg + added) * 1000).toFixed(0)} g: over the ${(line * 1000).toFixed(0)} g line.`,
-        why: 'Another class often means other duties: check the local rule.',
-        cures: [{ say: 'Leave that filter at home, or take a lighter one.' }],
+        say: message('kit.weight-line.say', {
+          aircraft: aircraft.name,
+          mass: measured(aircraft.massKg * 1000, 'grams', 0),
+          mass2: measured((aircraft.massKg + added) * 1000, 'grams', 0),
+          line: measured(line * 1000, 'grams', 0),
+        }),
+        why: message('kit.weight-line.why'),
+        cures: [{ say: message('kit.weight-line.cure') }],
       };
 };
 

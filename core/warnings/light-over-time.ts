@@ -1,3 +1,4 @@
+import { measured, message, yesNo, type Message } from '../messages';
 import {
   angleToSun,
   BLACK_SKY_DEG,
@@ -44,10 +45,10 @@ const minuteWhen = (c: LightContext, holds: (ms: number, sun: SunPosition) => bo
   return now < 0 ? at(0, minutes.length) : (at(now, minutes.length) ?? at(0, now));
 };
 
-const pinTo = (c: LightContext, ms: number, say: string): Cure =>
+const pinTo = (c: LightContext, ms: number, say: Message): Cure =>
   ms > c.job.atMs
     ? { say, set: { entity: 'shot', id: c.job.shotId, fields: { notBefore: clock(c, ms) } } }
-    : { say: `${say.replace(/\.$/, '')}: move it up the list.` };
+    : { say: message('light.earlier-on-list', { advice: say }) };
 
 /** The sun comes into the lens; what would keep it out is tried before it is offered. */
 export const sunInLens: LightRule = (c) => {
@@ -65,13 +66,17 @@ export const sunInLens: LightRule = (c) => {
     code: 'light.sun-in-lens',
     severity: 'care',
     subject: onShot(c),
-    say: `The sun comes within ${along.nearestDeg.toFixed(0)}° of the lens axis ${along.nearestAtS.toFixed(0)} s into the move, and is in the picture or flares for ${(along.inLens * 100).toFixed(0)} % of it.`,
-    why: 'Flare and a clipped sky ruin the pass unless that is what you want.',
+    say: message('light.sun-in-lens.say', {
+      nearest: measured(along.nearestDeg, 'degrees', 0),
+      nearestAt: measured(along.nearestAtS, 'seconds', 0),
+      inLens: measured(along.inLens * 100, 'percent', 0),
+    }),
+    why: message('light.sun-in-lens.why'),
     cures: [
       ...(reversed
         ? [
             {
-              say: 'Fly it reversed: the sun stays out.',
+              say: message('light.sun-in-lens.cure'),
               set: {
                 entity: 'shot' as const,
                 id: job.shotId,
@@ -80,11 +85,12 @@ export const sunInLens: LightRule = (c) => {
             },
           ]
         : []),
-      ...(good === null
-        ? []
-        : [pinTo(c, good, `From ${clock(c, good)} it is out of the lens, in the light wanted.`)]),
-      ...(reversed || good !== null ? [] : [{ say: 'Fly it from the other side, or lower the camera.' }]),
-      { say: 'Or want it so.', set: { entity: 'shot', id: job.shotId, fields: { wants: 'backlit' } } },
+      ...(good === null ? [] : [pinTo(c, good, message('light.wait.1', { time: clock(c, good) }))]),
+      ...(reversed || good !== null ? [] : [{ say: message('light.sun-in-lens.cure.2') }]),
+      {
+        say: message('light.sun-in-lens.cure.3'),
+        set: { entity: 'shot', id: job.shotId, fields: { wants: 'backlit' } },
+      },
     ],
   };
 };
@@ -115,9 +121,12 @@ export const ownShadow: LightRule = (c) => {
         code: 'light.own-shadow',
         severity: 'care',
         subject: onShot(c),
-        say: 'The shadow of the aircraft lies in the picture.',
-        why: `The sun stands ${sun.altitudeDeg.toFixed(0)}° high; below about ${seenTo.toFixed(0)} m of air its shadow is dark enough to be seen.`,
-        cures: [{ say: 'Fly it with the sun lower, higher up, or frame the shadow out.' }],
+        say: message('light.own-shadow.say'),
+        why: message('light.own-shadow.why', {
+          altitude: measured(sun.altitudeDeg, 'degrees', 0),
+          seenTo: measured(seenTo, 'metres', 0),
+        }),
+        cures: [{ say: message('light.own-shadow.cure') }],
       };
 };
 
@@ -139,12 +148,12 @@ export const noonGlare: LightRule = (c) => {
     code: 'light.noon',
     severity: 'note',
     subject: onShot(c),
-    say: `The sun stands ${sun.altitudeDeg.toFixed(0)}° high: short shadows, glare, little shape.`,
-    why: 'High sun flattens what is seen from above.',
+    say: message('light.noon.say', { altitude: measured(sun.altitudeDeg, 'degrees', 0) }),
+    why: message('light.noon.why'),
     cures:
       kinder === null
-        ? [{ say: 'Earlier or later in the day it is kinder, outside this window; or want it hard.' }]
-        : [pinTo(c, kinder, `Kinder from ${clock(c, kinder)}.`)],
+        ? [{ say: message('light.noon.cure') }]
+        : [pinTo(c, kinder, message('light.wait.2', { time: clock(c, kinder) }))],
   };
 };
 
@@ -158,9 +167,9 @@ export const glitter: LightRule = (c) => {
     code: 'light.glitter',
     severity: 'note',
     subject: onShot(c),
-    say: 'The sun mirrors in the water, in the picture.',
-    why: 'Glitter clips and cannot be won back.',
-    cures: [{ say: 'A polariser takes some of it; another heading or a higher camera takes it out.' }],
+    say: message('light.glitter.say'),
+    why: message('light.glitter.why'),
+    cures: [{ say: message('light.glitter.cure') }],
   };
 };
 
@@ -182,12 +191,12 @@ export const blackSky: LightRule = (c) => {
     code: 'light.black-sky',
     severity: 'note',
     subject: onShot(c),
-    say: `At ${clock(c, job.atMs)} the sky is black.`,
-    why: 'Lamps against a sky that still holds light have shape around them; against black they are dots.',
+    say: message('light.black-sky.say', { at: clock(c, job.atMs) }),
+    why: message('light.black-sky.why'),
     cures: [
       colour === null
-        ? { say: 'Start the window earlier, or want it at night.' }
-        : pinTo(c, colour, `At ${clock(c, colour)} it still holds colour.`),
+        ? { say: message('light.black-sky.cure') }
+        : pinTo(c, colour, message('light.wait.3', { time: clock(c, colour) })),
     ],
   };
 };
@@ -205,9 +214,12 @@ export const drifting: LightRule = (c) => {
         code: 'exposure.drift',
         severity: 'note',
         subject: onShot(c),
-        say: `The light ${moved > 0 ? 'grows' : 'falls'} by ${Math.abs(moved).toFixed(1)} stops while one take lasts.`,
-        why: 'A locked exposure is right only in the middle of it.',
-        cures: [{ say: 'Set it for the middle, or fly a shorter take.' }],
+        say: message('exposure.drift.say', {
+          isMoved: yesNo(moved > 0),
+          moved: measured(Math.abs(moved), 'stops', 1),
+        }),
+        why: message('exposure.drift.why'),
+        cures: [{ say: message('exposure.drift.cure') }],
       };
 };
 

@@ -1,3 +1,4 @@
+import { measured, message, yesNo, plainText } from '../messages';
 import { clockText } from '../time';
 import { lampsBurn, wishMet, type LightMoment } from '../light';
 import { shortfallOf } from '../exposure';
@@ -36,11 +37,11 @@ export const wrongLight: ShotRule = (c) => {
       code: 'light.no-lamps',
       severity: 'care',
       subject: onShot(c),
-      say: 'Wants lamps; none are noted at this place.',
-      why: 'Without them it is only dark.',
+      say: message('light.no-lamps.say'),
+      why: message('light.no-lamps.why'),
       cures: [
         {
-          say: 'Note the lamps of the place, or ask for blue light instead.',
+          say: message('light.no-lamps.cure'),
           set: { entity: 'shot', id: shot.id, fields: { wants: 'blue' } },
         },
       ],
@@ -56,18 +57,18 @@ export const wrongLight: ShotRule = (c) => {
     code: 'light.wish',
     severity: 'care',
     subject: onShot(c),
-    say: `Planned at ${clockText(c.light.atMs, location.zone)}, wants ${WANTS[shot.wants] ?? `${shot.wants} light`}.`,
+    say: message('light.wish.say', {
+      at: clockText(c.light.atMs, location.zone),
+      want: WANTS[shot.wants] ?? `${shot.wants} light`,
+    }),
     why: when
-      ? `That day it is there ${when}.`
+      ? message('light.wish.why', { when })
       : TIMED.has(shot.wants)
-        ? 'That light does not come on this date.'
-        : 'At that minute it is not so; the light page shows when it is.',
+        ? message('light.wish.why.else')
+        : message('light.wish.why.else.else'),
     cures: [
       {
-        say:
-          when || !TIMED.has(shot.wants)
-            ? 'Move the shot along the list, or the start of the window.'
-            : 'Choose another date or another light.',
+        say: when || !TIMED.has(shot.wants) ? message('light.wish.cure') : message('light.wish.cure.else'),
       },
     ],
   };
@@ -82,9 +83,12 @@ export const outsideWindow: ShotRule = (c) => {
     code: 'light.window',
     severity: 'care',
     subject: onShot(c),
-    say: `Ends ${minutes.toFixed(0)} min after the window closes at ${clockText(c.place.windowToMs, c.facts.location.zone)}.`,
-    why: 'Flights before it, pack changes and its own takes do not fit in the window.',
-    cures: [{ say: 'Start earlier, drop a take, or move it up the list.' }],
+    say: message('light.window.say', {
+      minutes: measured(minutes, 'minutes', 0),
+      windowTo: clockText(c.place.windowToMs, c.facts.location.zone),
+    }),
+    why: message('light.window.why'),
+    cures: [{ say: message('light.window.cure') }],
   };
 };
 
@@ -95,9 +99,9 @@ export const exposureOff: ShotRule = (c) => {
       code: 'exposure.none',
       severity: 'care',
       subject: onShot(c),
-      say: c.light.exposure.reason,
-      why: 'No setting can be proposed.',
-      cures: [{ say: 'Check the camera and the filters in the kit.' }],
+      say: plainText(c.light.exposure.reason),
+      why: message('exposure.none.why'),
+      cures: [{ say: message('exposure.none.cure') }],
     };
   }
   const { choice } = c.light.exposure.value;
@@ -108,9 +112,12 @@ export const exposureOff: ShotRule = (c) => {
       code: over ? 'exposure.over' : 'exposure.under',
       severity: 'care',
       subject: onShot(c),
-      say: `${Math.abs(choice.errorStops).toFixed(1)} stops ${choice.errorStops > 0 ? 'over' : 'under'} with the best setting found.`,
-      why: over ? 'No filter in the kit is strong enough with these choices.' : 'Too dark for these choices.',
-      cures: short.workable.slice(0, 3).map(({ say }) => ({ say })),
+      say: message('exposure.over.say', {
+        errorStops: measured(Math.abs(choice.errorStops), 'stops', 1),
+        isErrorStops: yesNo(choice.errorStops > 0),
+      }),
+      why: over ? message('exposure.over.why') : message('exposure.over.why.else'),
+      cures: short.workable.slice(0, 3).map(({ say }) => ({ say: plainText(say) })),
     };
   }
   if (choice.inBand) return null;
@@ -118,9 +125,9 @@ export const exposureOff: ShotRule = (c) => {
     code: 'exposure.shutter',
     severity: 'note',
     subject: onShot(c),
-    say: `Shutter at ${choice.shutterAngleDeg.toFixed(0)}°, outside the wanted band.`,
-    why: 'The filters at hand do not reach the band at this light.',
-    cures: [{ say: 'A filter one step stronger or weaker would.' }],
+    say: message('exposure.shutter.say', { shutterAngle: measured(choice.shutterAngleDeg, 'degrees', 0) }),
+    why: message('exposure.shutter.why'),
+    cures: [{ say: message('exposure.shutter.cure') }],
   };
 };
 
@@ -131,17 +138,17 @@ export const filterChange: ShotRule = (c) =>
         code: 'exposure.filter-change',
         severity: 'care',
         subject: onShot(c),
-        say: 'Needs another filter than the slate before it in the same flight.',
+        say: message('exposure.filter-change.say'),
         why:
           c.facts.shot.exposure.filterId === null
-            ? 'No filter at hand bears the light of both; one can only be changed on the ground.'
-            : 'It is fixed to another one, and a filter can only be changed on the ground.',
+            ? message('exposure.filter-change.why')
+            : message('exposure.filter-change.why.else'),
         cures: [
           {
             say:
               c.facts.shot.exposure.filterId === null
-                ? 'Land to change it, or put it at the start of a flight.'
-                : 'Free the filter choice.',
+                ? message('exposure.filter-change.cure')
+                : message('exposure.filter-change.cure.else'),
             ...(c.facts.shot.exposure.filterId === null
               ? {}
               : {
@@ -163,7 +170,7 @@ export const flicker: ShotRule = (c) =>
         code: 'exposure.flicker',
         severity: 'care',
         subject: onShot(c),
-        say: `Lamps on ${c.facts.location.mainsHz} Hz will flicker at this shutter.`,
-        why: 'The shutter does not catch whole pulses of the lamps.',
-        cures: [{ say: 'Free the shutter, or pick one that is a whole number of half mains periods.' }],
+        say: message('exposure.flicker.say', { mainsHz: c.facts.location.mainsHz }),
+        why: message('exposure.flicker.why'),
+        cures: [{ say: message('exposure.flicker.cure') }],
       };

@@ -1,19 +1,21 @@
+import { measured, message } from '../messages';
 import { STROBE_CROSSING_S } from '../pace';
 import type { Cure } from './types';
-import { speedText } from './say';
 import { onShot, type ShotContext, type ShotRule } from './context';
 
 /** The edge rate is linear in the speed, so the speed for a wanted crossing follows at once. */
 const slowerCure = (c: ShotContext, wantedS: number): Cure[] => {
-  const { shot, pace, film } = c.facts;
+  const { shot, pace } = c.facts;
   const id = shot.move.values['speedMs'] !== undefined ? 'speedMs' : 'rateDegS';
   const now = shot.move.values[id];
   if (now === undefined) return [];
   const value = Math.floor(((now * pace.edgeCrossingS) / wantedS) * 100) / 100;
-  if (value < 0.1) return [{ say: 'Fly higher or tilt the camera up a little.' }];
+  if (value < 0.1) return [{ say: message('slower-cure.say') }];
   return [
     {
-      say: `Fly it at ${speedText(value, id === 'rateDegS' ? value : undefined, film.units)} for a gentle pace.`,
+      say: message('slower-cure.say.2', {
+        speed: measured(value, id === 'rateDegS' ? 'degreesPerSecond' : 'speed'),
+      }),
       set: {
         entity: 'shot',
         id: shot.id,
@@ -30,7 +32,7 @@ export const frantic: ShotRule = (c) =>
         code: 'pace.fast',
         severity: c.facts.band === 'frantic' ? 'care' : 'note',
         subject: onShot(c),
-        say: `The near ground crosses the frame in ${c.facts.pace.edgeCrossingS.toFixed(1)} s at the fastest moment.`,
-        why: `Under ${STROBE_CROSSING_S} s a pan or slide begins to strobe at 24–30 frames a second; low and fast reads as frantic.`,
+        say: message('pace.fast.say', { edgeCrossing: measured(c.facts.pace.edgeCrossingS, 'seconds', 1) }),
+        why: message('pace.fast.why', { guide: STROBE_CROSSING_S }),
         cures: slowerCure(c, STROBE_CROSSING_S),
       };

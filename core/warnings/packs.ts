@@ -1,3 +1,4 @@
+import { listed, measured, message } from '../messages';
 import { packFaults, calibrationOf } from '../energy';
 import type { Kit, FilmInput } from '../model';
 import type { Warning } from './types';
@@ -15,10 +16,15 @@ export const overPacks: LocationRule = ({ flights, location }) => {
     severity: 'stop',
     subject: { kind: 'location', id: location.id },
     say: gone
-      ? `Flight ${worst.n} has no pack: the one it was given is not along.`
-      : `Flight ${worst.n} asks for ${worst.f.overWh.toFixed(1)} Wh more than its pack may give${over.length > 1 ? `; ${over.length - 1} more flights ask too much` : ''}.`,
-    why: 'It was laid down so; the reserve is never planned into.',
-    cures: [{ say: 'Take a shot out of it, give it another pack, or have the day planned anew.' }],
+      ? message('flight.over.say', { n: worst.n })
+      : message('flight.over.say.else', {
+          n: worst.n,
+          over: measured(worst.f.overWh, 'wattHours', 1),
+          over2: over.length,
+          over3: over.length - 1,
+        }),
+    why: message('flight.over.why'),
+    cures: [{ say: message('flight.over.cure') }],
   };
 };
 
@@ -33,9 +39,9 @@ export const misfitPacks: LocationRule = ({ flights, location }) => {
         code: 'flight.misfit',
         severity: 'stop',
         subject: { kind: 'location', id: location.id },
-        say: `Flight${wrong.length > 1 ? 's' : ''} ${wrong.map((w) => w.n).join(', ')}: the pack does not fit the aircraft.`,
-        why: 'It was laid down so, or the pack was entered for another aircraft since.',
-        cures: [{ say: 'Give it another pack, or look at what the pack fits in the kit.' }],
+        say: message('flight.misfit.say', { wrong: wrong.length, join: wrong.map((w) => w.n).join(', ') }),
+        why: message('flight.misfit.why'),
+        cures: [{ say: message('flight.misfit.cure') }],
       };
 };
 
@@ -50,12 +56,13 @@ export const failingPacks = (kit: Kit): Warning[] =>
         code: 'pack.failing',
         severity: hurt ? 'stop' : 'care',
         subject: { kind: 'pack', id: pack.id },
-        say: `${pack.name}: ${faults.join('; ')}. Retire it.`,
-        why: hurt
-          ? 'It is not planned with. Do not charge or fly it; store it outside, away from anything that burns, and hand it in as the local rule says.'
-          : 'Weak cells sag without warning under load; land it early and do not count on it.',
+        say: message('pack.failing.say', { pack: pack.name, faults: listed(faults) }),
+        why: hurt ? message('pack.failing.why') : message('pack.failing.why.else'),
         cures: [
-          { say: `Retire ${pack.name}.`, set: { entity: 'pack', id: pack.id, fields: { retired: true } } },
+          {
+            say: message('pack.failing.cure', { pack: pack.name }),
+            set: { entity: 'pack', id: pack.id, fields: { retired: true } },
+          },
         ],
       },
     ];
@@ -72,13 +79,15 @@ export const contradictingTurns = ({ shots }: FilmInput): Warning[] => {
       code: 'flight.turns',
       severity: 'stop',
       subject: { kind: 'film' },
-      say: `These cannot all have their turn: ${ring.map((s) => `\u201c${s?.title || 'untitled'}\u201d`).join(' before ')} before the first again.`,
-      why: 'Each is wanted before the next; no order has that, and nothing is planned until it is resolved.',
+      say: message('flight.turns.say', {
+        join: ring.map((s) => `\u201c${s?.title || 'untitled'}\u201d`).join(' before '),
+      }),
+      why: message('flight.turns.why'),
       cures: ring.flatMap((s) =>
         s
           ? [
               {
-                say: `Let \u201c${s.title || 'untitled'}\u201d come whenever it suits.`,
+                say: message('flight.turns.cure', { title: s.title || 'untitled' }),
                 set: { entity: 'shot' as const, id: s.id, fields: { turn: 'any', afterId: null } },
               },
             ]

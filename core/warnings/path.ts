@@ -1,6 +1,6 @@
+import { measured, message, yesNo, plainText, type Message } from '../messages';
 import { SHEAR, windSpeedAt } from '../air';
 import { fitSeconds } from '../moves';
-import { speedText, secondsText } from './say';
 import { easingOf, layoutOf, clearanceOf, depthOf, subjectAt } from '../shot';
 import { onShot, type ShotContext, type ShotRule } from './context';
 import type { Cure } from './types';
@@ -13,8 +13,8 @@ export const noPath: ShotRule = (c) =>
         code: 'move.no-path',
         severity: 'stop',
         subject: onShot(c),
-        say: c.facts.noPath,
-        why: 'Without a path there is nothing to time, fly or budget.',
+        say: plainText(c.facts.noPath),
+        why: message('move.no-path.why'),
         cures: [],
       };
 
@@ -25,15 +25,15 @@ export const noSubject: ShotRule = (c) =>
         code: 'shot.no-subject',
         severity: 'note',
         subject: onShot(c),
-        say: 'No subject chosen: the move is laid out 60 m north of the launch point.',
-        why: 'Path, framing and pace all follow from what the camera aims at.',
-        cures: [{ say: 'Choose a subject, or add one to the location.' }],
+        say: message('shot.no-subject.say'),
+        why: message('shot.no-subject.why'),
+        cures: [{ say: message('shot.no-subject.cure') }],
       };
 
 const fitCure = (
   c: ShotContext,
   by: 'speed' | 'length',
-  say: (values: Readonly<Record<string, number>>) => string,
+  say: (values: Readonly<Record<string, number>>) => Message,
 ): Cure[] => {
   const { facts } = c;
   if (!facts.move) return [];
@@ -63,25 +63,28 @@ export const tooShort: ShotRule = (c) => {
     code: 'move.too-short',
     severity: 'care',
     subject: onShot(c),
-    say: `${secondsText(trajectory.usableS)} usable, ${secondsText(wantedS)} wanted.`,
-    why:
-      shot.cutStyle === 'in-motion'
-        ? 'Cut in motion, only the part at full speed counts.'
-        : 'The whole move is shorter than the cut and the minimum hold ask for.',
+    say: message('move.too-short.say', {
+      usable: measured(trajectory.usableS, 'seconds', trajectory.usableS < 10 ? 1 : 0),
+      wanted: measured(wantedS, 'seconds', wantedS < 10 ? 1 : 0),
+    }),
+    why: shot.cutStyle === 'in-motion' ? message('move.too-short.why') : message('move.too-short.why.else'),
     cures: [
-      ...fitCure(
-        c,
-        'speed',
-        (v) => `Fly it at ${speedText(v['speedMs'] ?? NaN, v['rateDegS'], c.facts.film.units)}.`,
+      ...fitCure(c, 'speed', (v) =>
+        message('move.too-short.cure', {
+          speed:
+            v['rateDegS'] === undefined
+              ? measured(v['speedMs'] ?? NaN, 'speed')
+              : measured(v['rateDegS'], 'degreesPerSecond'),
+        }),
       ),
-      ...fitCure(c, 'length', () => 'Make the path longer to fit.'),
+      ...fitCure(c, 'length', () => message('move.too-short.cure.length')),
     ],
   };
 };
 
 /** The aircraft cannot fly that fast through the air of the day. */
 export const tooFast: ShotRule = (c) => {
-  const { aircraft, energy, trajectory, location, shot, film } = c.facts;
+  const { aircraft, energy, trajectory, location, shot } = c.facts;
   if (!aircraft || !energy || !trajectory || energy.path.peakAirspeedMs <= aircraft.maxSpeedMs) return null;
   // Speed over ground plus all of the wind is never less than the airspeed, whichever way the path runs.
   const wind = windSpeedAt(location.windMs, trajectory.highestM, SHEAR[location.terrain]);
@@ -91,13 +94,17 @@ export const tooFast: ShotRule = (c) => {
     code: 'move.too-fast',
     severity: 'stop',
     subject: onShot(c),
-    say: `Needs ${speedText(energy.path.peakAirspeedMs, undefined, film.units)} through the air; ${aircraft.name} manages ${speedText(aircraft.maxSpeedMs, undefined, film.units)}.`,
-    why: 'Speed over ground and the wind add up.',
+    say: message('move.too-fast.say', {
+      peakAirspeed: measured(energy.path.peakAirspeedMs, 'speed'),
+      aircraft: aircraft.name,
+      maxSpeed: measured(aircraft.maxSpeedMs, 'speed'),
+    }),
+    why: message('move.too-fast.why'),
     cures:
       slower > 0.1
         ? [
             {
-              say: `Fly it at ${speedText(slower, undefined, film.units)}.`,
+              say: message('move.too-fast.cure', { slower: measured(slower, 'speed') }),
               set: {
                 entity: 'shot',
                 id: shot.id,
@@ -105,7 +112,7 @@ export const tooFast: ShotRule = (c) => {
               },
             },
           ]
-        : [{ say: 'Wait for less wind, or use a faster aircraft.' }],
+        : [{ say: message('move.too-fast.cure.2') }],
   };
 };
 
@@ -116,9 +123,13 @@ export const yawTooFast: ShotRule = (c) => {
     code: 'move.yaw',
     severity: 'care',
     subject: onShot(c),
-    say: `Turns at ${trajectory.peakYawDegS.toFixed(0)}°/s; ${aircraft.name} is set to ${aircraft.maxYawDegS.toFixed(0)}°/s.`,
-    why: 'The aircraft lags behind the circle and the subject leaves the frame.',
-    cures: [{ say: 'Fly slower, or wider.' }],
+    say: message('move.yaw.say', {
+      peakYaw: measured(trajectory.peakYawDegS, 'degreesPerSecond', 0),
+      aircraft: aircraft.name,
+      maxYaw: measured(aircraft.maxYawDegS, 'degreesPerSecond', 0),
+    }),
+    why: message('move.yaw.why'),
+    cures: [{ say: message('move.yaw.cure') }],
   };
 };
 
@@ -139,26 +150,23 @@ export const underGround: ShotRule = (c) => {
     subject: onShot(c),
     say: ground
       ? under
-        ? `The path meets the ground: ${lowestM.toFixed(1)} m above it at the lowest.`
-        : `The path comes down to ${lowestM.toFixed(1)} m above the ground below it.`
-      : `The path comes down to ${lowestM.toFixed(1)} m above the launch point.`,
+        ? message('move.ground.say', { lowest: measured(lowestM, 'metres', 1) })
+        : message('move.ground.say.else', { lowest: measured(lowestM, 'metres', 1) })
+      : message('move.ground.say.else.2', { lowest: measured(lowestM, 'metres', 1) }),
     why: ground
-      ? `From the height grid of the place; ${film.preferences.groundM.toFixed(1)} m are kept.`
-      : 'The ground is taken as level with the launch point here.',
+      ? message('move.ground.why', { ground: measured(film.preferences.groundM, 'metres', 1) })
+      : message('move.ground.why.else'),
     cures: [
       ...(ground
         ? [
             {
-              say: 'Keep the height over ground: it climbs with it.',
+              say: message('move.ground.cure'),
               set: { entity: 'shot' as const, id: c.facts.shot.id, fields: { overGround: true } },
             },
           ].filter(() => !c.facts.shot.overGround)
         : []),
       {
-        say:
-          aim.aim.z < 0
-            ? 'The subject lies lower than the launch point: check its foot.'
-            : 'Raise the lowest height of the move.',
+        say: aim.aim.z < 0 ? message('move.ground.cure.2') : message('move.ground.cure.else'),
       },
     ],
   };
@@ -184,10 +192,15 @@ export const tooClose: ShotRule = (c) => {
     subject: onShot(c),
     say:
       free <= 0
-        ? `The path goes through ${subject.name}.`
-        : `Comes within ${free.toFixed(1)} m of ${subject.name}.`,
-    why: `It is taken as ${subject.widthM.toFixed(1)} m long, ${depthOf(subject).toFixed(1)} m deep and ${subject.heightM.toFixed(1)} m high, lying along ${subject.headingDeg.toFixed(0)}°.`,
-    cures: [{ say: 'Keep a larger distance or radius, or fly above it.' }],
+        ? message('move.subject.say', { subject: subject.name })
+        : message('move.subject.say.else', { free: measured(free, 'metres', 1), subject: subject.name }),
+    why: message('move.subject.why', {
+      width: measured(subject.widthM, 'metres', 1),
+      subject: measured(depthOf(subject), 'metres', 1),
+      height: measured(subject.heightM, 'metres', 1),
+      heading: measured(subject.headingDeg, 'degrees', 0),
+    }),
+    cures: [{ say: message('move.subject.cure') }],
   };
 };
 
@@ -203,12 +216,16 @@ export const aboveCeiling: ShotRule = (c) => {
     code: 'move.ceiling',
     severity: 'stop',
     subject: onShot(c),
-    say: `${ground ? `Is up to ${highestM.toFixed(0)} m above the ground below` : `Climbs to ${highestM.toFixed(0)} m`}; the ceiling set for this place is ${location.ceilingM.toFixed(0)} m.`,
+    say: message('move.ceiling.say', {
+      isGround: yesNo(Boolean(ground)),
+      highest: measured(highestM, 'metres', 0),
+      ceiling: measured(location.ceilingM, 'metres', 0),
+    }),
     why:
       ground && trajectory.highestM <= location.ceilingM
-        ? `Only ${trajectory.highestM.toFixed(0)} m above launch, but the ground falls away under it. Ceilings differ by country: check the local rule.`
-        : 'Ceilings are above the ground below and differ by country: check the local rule.',
-    cures: [{ say: 'Lower the highest point of the move.' }],
+        ? message('move.ceiling.why', { highest: measured(trajectory.highestM, 'metres', 0) })
+        : message('move.ceiling.why.else'),
+    cures: [{ say: message('move.ceiling.cure') }],
   };
 };
 
@@ -220,11 +237,11 @@ export const noTempo: ShotRule = (c) =>
         code: 'cut.no-tempo',
         severity: 'care',
         subject: onShot(c),
-        say: 'Measured in beats, but the film has no tempo.',
-        why: 'Beats become seconds only with a tempo; the minimum hold is planned instead.',
+        say: message('cut.no-tempo.say'),
+        why: message('cut.no-tempo.why'),
         cures: [
           {
-            say: 'Set the tempo on the job, or measure in seconds.',
+            say: message('cut.no-tempo.cure'),
             set: {
               entity: 'shot',
               id: c.facts.shot.id,
@@ -244,12 +261,18 @@ export const zoomLoss: ShotRule = (c) => {
     severity: beyond ? 'stop' : 'note',
     subject: onShot(c),
     say: beyond
-      ? `${camera.name} zooms to ×${camera.maxZoom}; ×${shot.zoom} is asked.`
-      : `×${shot.zoom} leaves ${Math.round(mode.widthPx / shot.zoom)} × ${Math.round(mode.heightPx / shot.zoom)} pixels of picture.`,
-    why: 'Digital zoom cuts out the middle of the sensor: the resolution is divided by it.',
+      ? message('lens.zoom-beyond.say', { camera: camera.name, maxZoom: camera.maxZoom, zoom: shot.zoom })
+      : message('lens.zoom-beyond.say.else', {
+          zoom: shot.zoom,
+          round: Math.round(mode.widthPx / shot.zoom),
+          round2: Math.round(mode.heightPx / shot.zoom),
+        }),
+    why: message('lens.zoom-beyond.why'),
     cures: [
       {
-        say: beyond ? `Zoom ×${camera.maxZoom}.` : 'Fly nearer, or take a longer lens.',
+        say: beyond
+          ? message('lens.zoom-beyond.cure', { maxZoom: camera.maxZoom })
+          : message('lens.zoom-beyond.cure.else'),
         ...(beyond
           ? { set: { entity: 'shot' as const, id: shot.id, fields: { zoom: camera.maxZoom } } }
           : {}),
@@ -262,7 +285,7 @@ const SPEED_TOLERANCE = 0.1;
 
 /** A move with a moving subject is flown at the subject's speed, or it drifts out of the frame. */
 export const subjectSpeed: ShotRule = (c) => {
-  const { move, shot, aim, subject, film } = c.facts;
+  const { move, shot, aim, subject } = c.facts;
   if (c.facts.direction !== 'with' || !move || !subject) return null;
   const speed = shot.move.values['speedMs'] ?? move.parameters.find((p) => p.id === 'speedMs')?.initial;
   if (speed === undefined) return null;
@@ -271,20 +294,24 @@ export const subjectSpeed: ShotRule = (c) => {
       code: 'move.subject-stands',
       severity: 'care',
       subject: onShot(c),
-      say: `${subject.name} stands still, and this move goes along with it.`,
-      why: 'Line and speed of the move come from the subject\u2019s own.',
-      cures: [{ say: 'Give the subject a heading and a speed on its place.' }],
+      say: message('move.subject-stands.say', { subject: subject.name }),
+      why: message('move.subject-stands.why'),
+      cures: [{ say: message('move.subject-stands.cure') }],
     };
   if (Math.abs(speed / aim.speedMs - 1) <= SPEED_TOLERANCE) return null;
   return {
     code: 'move.subject-speed',
     severity: 'care',
     subject: onShot(c),
-    say: `Flown at ${speedText(speed, undefined, film.units)}; ${subject.name} goes ${speedText(aim.speedMs, undefined, film.units)}.`,
-    why: 'At another speed than the subject\u2019s it drifts out of the frame.',
+    say: message('move.subject-speed.say', {
+      speed: measured(speed, 'speed'),
+      subject: subject.name,
+      speed2: measured(aim.speedMs, 'speed'),
+    }),
+    why: message('move.subject-speed.why'),
     cures: [
       {
-        say: `Fly it at ${speedText(aim.speedMs, undefined, film.units)}.`,
+        say: message('move.subject-speed.cure', { speed: measured(aim.speedMs, 'speed') }),
         set: {
           entity: 'shot',
           id: shot.id,

@@ -1,3 +1,4 @@
+import { measured, message, yesNo } from '../messages';
 import { isZone, minutesOf, zoneOffsetMinutes } from '../time';
 import { LIGHT_DEFINITIONS, sunAt } from '../light';
 import { detectionLimit } from '../clearance';
@@ -10,9 +11,9 @@ export const unusableZone: LocationRule = (place) =>
         code: 'place.zone',
         severity: 'stop',
         subject: { kind: 'location', id: place.location.id },
-        say: `“${place.location.zone}” is not a time zone known here.`,
-        why: 'Without it no minute can be placed.',
-        cures: [{ say: 'Choose a zone such as Europe/Madrid.' }],
+        say: message('place.zone.say', { zone: place.location.zone }),
+        why: message('place.zone.why'),
+        cures: [{ say: message('place.zone.cure') }],
       };
 
 /** Zones follow borders and not the sun, but none strays further than this from it, h. */
@@ -30,9 +31,15 @@ export const strangeZone: LocationRule = ({ location, light }) => {
         code: 'place.zone-apart',
         severity: 'care',
         subject: { kind: 'location', id: location.id },
-        say: `${location.zone} is ${clockH >= 0 ? '+' : ''}${clockH} h from UTC; the sun at these coordinates runs near ${sunH >= 0 ? '+' : ''}${sunH.toFixed(1)} h.`,
-        why: 'One of the two is wrong, and all minutes of light with it.',
-        cures: [{ say: 'Check the longitude and its sign, then the zone.' }],
+        say: message('place.zone-apart.say', {
+          zone: location.zone,
+          isClockH: yesNo(clockH >= 0),
+          clockH,
+          isSunH: yesNo(sunH >= 0),
+          sunH: measured(sunH, 'count', 1),
+        }),
+        why: message('place.zone-apart.why'),
+        cures: [{ say: message('place.zone-apart.cure') }],
       };
 };
 
@@ -43,8 +50,8 @@ export const noSunrise: LocationRule = (place) =>
         code: 'place.no-sunrise',
         severity: 'note',
         subject: { kind: 'location', id: place.location.id },
-        say: `The sun neither rises nor sets here on ${place.location.date}.`,
-        why: 'Polar day or night: the windows that need a sunrise are empty.',
+        say: message('place.no-sunrise.say', { date: place.location.date }),
+        why: message('place.no-sunrise.why'),
         cures: [],
       };
 
@@ -58,9 +65,9 @@ export const darkFlying: LocationRule = (place) => {
         code: 'place.night',
         severity: 'care',
         subject: { kind: 'location', id: place.location.id },
-        say: 'A flight is planned with the sun more than 6° below the horizon.',
-        why: 'Many places have rules of their own for flying in the dark: check the local rule.',
-        cures: [{ say: 'Move the window into the light, or prepare for night flying.' }],
+        say: message('place.night.say'),
+        why: message('place.night.why'),
+        cures: [{ say: message('place.night.cure') }],
       }
     : null;
 };
@@ -73,9 +80,9 @@ export const emptyWindow: LocationRule = (place) =>
         code: 'place.window',
         severity: 'stop',
         subject: { kind: 'location', id: place.location.id },
-        say: 'The window has no start or end time.',
-        why: 'Shots are timed from its start.',
-        cures: [{ say: 'Enter both as hours and minutes.' }],
+        say: message('place.window.say'),
+        why: message('place.window.why'),
+        cures: [{ say: message('place.window.cure') }],
       };
 
 export const lowVisibility: LocationRule = (place) =>
@@ -85,7 +92,10 @@ export const lowVisibility: LocationRule = (place) =>
         code: 'place.visibility',
         severity: 'care',
         subject: { kind: 'location', id: place.location.id },
-        say: `Visibility ${place.location.visibilityM.toFixed(0)} m: you would see the aircraft to about ${detectionLimit(place.location.visibilityM).toFixed(0)} m.`,
-        why: 'Detection by eye ends near 0.3 of the ground visibility.',
-        cures: [{ say: 'Stay near, or wait until it clears.' }],
+        say: message('place.visibility.say', {
+          visibility: measured(place.location.visibilityM, 'metres', 0),
+          visibility2: measured(detectionLimit(place.location.visibilityM), 'metres', 0),
+        }),
+        why: message('place.visibility.why'),
+        cures: [{ say: message('place.visibility.cure') }],
       };

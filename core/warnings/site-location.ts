@@ -1,3 +1,4 @@
+import { measured, message, yesNo } from '../messages';
 import { inRing } from '../geometry';
 import { topAt } from '../clearance';
 import { featureWords, spotsOf } from '../site';
@@ -34,12 +35,18 @@ export const locationSiteWarnings = (scene: Scene): Warning[] => {
         code: `site.launch-${zone.kind}`,
         severity: 'stop',
         subject,
-        say: `${spot.name} lies inside ${zone.name || featureWords(zone.kind).name}.`,
+        say: message('location-site-warnings.say', {
+          spot: spot.name,
+          zone: zone.name || featureWords(zone.kind).name,
+        }),
         why:
           zone.kind === 'water'
-            ? 'Nobody launches from water.'
-            : `${zone.source ? `Noted from: ${zone.source}. ` : ''}Check the local rule.`,
-        cures: [{ say: 'Launch from outside of it, or ask first.' }],
+            ? message('location-site-warnings.why')
+            : message('location-site-warnings.why.else', {
+                isSource: yesNo(Boolean(zone.source)),
+                source: zone.source,
+              }),
+        cures: [{ say: message('location-site-warnings.cure') }],
       });
     const under = scene.solids.find((s) => s.ring && topAt(s, spot.x, spot.y) > -Infinity);
     if (under)
@@ -47,9 +54,9 @@ export const locationSiteWarnings = (scene: Scene): Warning[] => {
         code: 'site.launch-under',
         severity: 'stop',
         subject,
-        say: `${spot.name} lies under ${under.name}.`,
-        why: 'A launch point needs open sky above it.',
-        cures: [{ say: 'Move it into the open.' }],
+        say: message('site.launch-under.say', { spot: spot.name, under: under.name }),
+        why: message('site.launch-under.why'),
+        cures: [{ say: message('site.launch-under.cure') }],
       });
   }
   const { grid } = scene.ground;
@@ -61,17 +68,17 @@ export const locationSiteWarnings = (scene: Scene): Warning[] => {
         code: 'site.grid-away',
         severity: 'care',
         subject,
-        say: 'The height grid does not cover the launch point.',
-        why: 'Heights count from the ground there.',
-        cures: [{ say: 'Bring a grid of this place.' }],
+        say: message('site.grid-away.say'),
+        why: message('site.grid-away.why'),
+        cures: [{ say: message('site.grid-away.cure') }],
       });
     else if (holes > 0.02)
       warnings.push({
         code: 'site.grid-holes',
         severity: 'note',
         subject,
-        say: `${(holes * 100).toFixed(0)} % of the height grid is unknown.`,
-        why: 'Where nothing is known, nothing is checked.',
+        say: message('site.grid-holes.say', { holes: measured(holes * 100, 'percent', 0) }),
+        why: message('site.grid-holes.why'),
         cures: [],
       });
   }

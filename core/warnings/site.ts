@@ -1,6 +1,6 @@
+import { measured, message, yesNo, type Message, type MessageValue } from '../messages';
 import { featureWords } from '../site';
 import type { Feature } from '../model';
-import { writeText, type UnitSystem } from '../units';
 import type { Warning } from './types';
 import type { ShotParts } from '../shot';
 import { clearing } from './clearing';
@@ -15,11 +15,10 @@ export interface SiteContext {
 export type SiteRule = (context: SiteContext) => Warning | readonly Warning[] | null;
 
 const on = (c: SiteContext): { kind: 'shot'; id: string } => ({ kind: 'shot', id: c.parts.shot.id });
-const m = (c: SiteContext, value: number): string => metres(value, c.scene.film.units);
-const metres = (value: number, units: UnitSystem): string => writeText(value, 'metres', units);
-const at = (timeS: number): string => `${timeS.toFixed(0)} s into the move`;
+const at = (timeS: number): Message => message('site.at', { time: measured(timeS, 'seconds', 0) });
 /** Height of a place as the controller shows it. */
-const above = (c: SiteContext, z: number): string => `${m(c, z - c.site.launch.z)} above launch`;
+const above = (c: SiteContext, z: number): Message =>
+  message('site.above-launch', { height: measured(z - c.site.launch.z, 'metres') });
 
 const clearance: SiteRule = (c) => {
   const { nearest, driftM } = c.site;
@@ -32,15 +31,27 @@ const clearance: SiteRule = (c) => {
     severity: hit || nearest.freeM < driftM ? 'stop' : 'care',
     subject: on(c),
     say: hit
-      ? `Meets ${nearest.name} ${at(nearest.timeS)}, ${above(c, nearest.at.z)}.`
-      : `Comes within ${m(c, nearest.freeM)} of ${nearest.name} ${at(nearest.timeS)}, ${above(c, nearest.at.z)}.`,
+      ? message('site.clearance.say', {
+          nearest: nearest.name,
+          time: at(nearest.timeS),
+          z: above(c, nearest.at.z),
+        })
+      : message('site.clearance.say.else', {
+          free: measured(nearest.freeM, 'metres'),
+          nearest: nearest.name,
+          time: at(nearest.timeS),
+          z: above(c, nearest.at.z),
+        }),
     why:
       nearest.freeM < driftM && !hit
-        ? `A gust could carry it ${m(c, driftM)} before it is held.`
-        : `${m(c, clearanceM)} are kept free; a gust could carry it ${m(c, driftM)}.`,
+        ? message('site.clearance.why', { drift: measured(driftM, 'metres') })
+        : message('site.clearance.why.else', {
+            clearance: measured(clearanceM, 'metres'),
+            drift: measured(driftM, 'metres'),
+          }),
     cures: [
       ...clearing(c.parts, solidsFor(c.scene, c.parts.shot), Math.max(clearanceM, driftM) + craftM),
-      { say: 'Move the path on the plan.' },
+      { say: message('site.clearance.cure') },
     ],
   };
 };
@@ -51,9 +62,9 @@ const unknownGround: SiteRule = (c) =>
         code: 'site.ground-unknown',
         severity: 'care',
         subject: on(c),
-        say: 'Part of the path lies where the height grid knows nothing.',
-        why: 'Height over ground is not known there; the grid ends or has a hole.',
-        cures: [{ say: 'Bring a grid that covers the path, or look at the ground yourself.' }],
+        say: message('site.ground-unknown.say'),
+        why: message('site.ground-unknown.why'),
+        cures: [{ say: message('site.ground-unknown.cure') }],
       }
     : null;
 
@@ -64,9 +75,13 @@ const tooFar: SiteRule = (c) => {
     code: 'site.sight-limit',
     severity: 'care',
     subject: on(c),
-    say: `${m(c, farthestM)} from the pilot ${at(farthestS)}; one makes out how it lies to about ${m(c, limitM)}.`,
-    why: 'From the size of the aircraft and the visibility, by the usual guidance on keeping it in sight. Check the local rule.',
-    cures: [{ say: 'Launch or stand nearer.' }],
+    say: message('site.sight-limit.say', {
+      farthest2: measured(farthestM, 'metres'),
+      farthest: at(farthestS),
+      limit: measured(limitM, 'metres'),
+    }),
+    why: message('site.sight-limit.why'),
+    cures: [{ say: message('site.sight-limit.cure') }],
   };
 };
 
@@ -78,9 +93,13 @@ const hidden: SiteRule = (c) => {
     code: 'site.hidden',
     severity: 'care',
     subject: on(c),
-    say: `Behind ${first.by} for ${Math.max(1, seconds).toFixed(0)} s, from ${at(first.fromS)}.`,
-    why: 'What the pilot\u2019s eye does not see, the signal often does not reach.',
-    cures: [{ say: 'Stand where the whole path is seen, or fly it higher.' }],
+    say: message('site.hidden.say', {
+      by: first.by,
+      max: measured(Math.max(1, seconds), 'seconds', 0),
+      from: at(first.fromS),
+    }),
+    why: message('site.hidden.why'),
+    cures: [{ say: message('site.hidden.cure') }],
   };
 };
 
@@ -95,30 +114,45 @@ const ZONE_WORDS: Partial<
 > = {
   'no-fly': (_c, f, meet, stale) => ({
     severity: 'stop',
-    say: `Crosses ${nameOf(f)} ${when(meet)}.`,
-    why: `${stale ? `Marked as valid until ${f.until}: look again.` : 'Marked as not to be flown into.'}${noted(f)}`,
-    cures: [{ say: 'Move the path or launch elsewhere; check the local rule.' }],
+    say: message('site.zone.say', { zone: nameOf(f), meet: when(meet) }),
+    why: message('site.zone.why', {
+      isStale: yesNo(Boolean(stale)),
+      until: f.until,
+      note: noted(f),
+    }),
+    cures: [{ say: message('site.zone.cure') }],
   }),
   permission: (_c, f, meet, stale) =>
     f.granted && !stale
       ? null
       : {
           severity: f.granted ? 'care' : 'stop',
-          say: `Crosses ${nameOf(f)} ${when(meet)}, and ${f.granted ? `the permission ends ${f.until}` : 'no permission is noted'}.`,
-          why: `Who says yes decides, not this plan.${noted(f)}`,
-          cures: [{ say: 'Ask, and note the answer with the area.' }],
+          say: message('site.zone.say.2', {
+            zone: nameOf(f),
+            meet: when(meet),
+            isGranted: yesNo(Boolean(f.granted)),
+            until: f.until,
+          }),
+          why: message('site.zone.why.2', { note: noted(f) }),
+          cures: [{ say: message('site.zone.cure.2') }],
         },
-  people: (c, f, meet) => nearBeings(c, f, meet, 'stop'),
-  animals: (c, f, meet) => nearBeings(c, f, meet, 'care'),
+  people: (_, f, meet) => nearBeings(f, meet, 'stop'),
+  animals: (_, f, meet) => nearBeings(f, meet, 'care'),
 };
 
-const when = (meet: ZoneMeet): string => (meet.onWayHome ? 'on the way home' : `from ${at(meet.fromS)}`);
-const noted = (f: Feature): string => (f.source ? ` Noted from: ${f.source}.` : '');
-const nearBeings = (c: SiteContext, f: Feature, meet: ZoneMeet, severity: 'stop' | 'care') => ({
+const when = (meet: ZoneMeet): Message =>
+  meet.onWayHome ? message('site.on-way-home') : message('site.from', { time: at(meet.fromS) });
+const noted = (f: Feature): MessageValue => (f.source ? message('site.noted', { source: f.source }) : '');
+const nearBeings = (f: Feature, meet: ZoneMeet, severity: 'stop' | 'care') => ({
   severity,
-  say: `${meet.nearM <= 0 ? 'Over' : `Within ${m(c, meet.nearM)} of`} ${nameOf(f)} ${when(meet)}.`,
-  why: `${m(c, f.keepM)} are to be kept, as noted with it.${noted(f)} Check the local rule.`,
-  cures: [{ say: 'Keep the distance, or wait until nobody is there.' }],
+  say: message('site.near-beings.say', {
+    isNear: yesNo(meet.nearM <= 0),
+    near: measured(meet.nearM, 'metres'),
+    zone: nameOf(f),
+    meet: when(meet),
+  }),
+  why: message('site.near-beings.why', { keep: measured(f.keepM, 'metres'), note: noted(f) }),
+  cures: [{ say: message('site.near-beings.cure') }],
 });
 
 const zoneWarning = (c: SiteContext, meet: ZoneMeet): Warning | null => {
@@ -139,9 +173,13 @@ const overWater: SiteRule = (c) => {
     code: 'site.water',
     severity: 'care',
     subject: on(c),
-    say: `Over water for ${overWaterS.toFixed(0)} s, ${planBM === null ? 'with no plan-B landing marked' : `${m(c, planBM)} from the nearest plan-B landing`}.`,
-    why: 'What comes down there is gone, and what it filmed with it.',
-    cures: [{ say: 'Mark a landing on the near shore, and copy the card before this flight.' }],
+    say: message('site.water.say', {
+      overWater: measured(overWaterS, 'seconds', 0),
+      isPlanB: yesNo(planBM === null),
+      planB: measured(planBM ?? NaN, 'metres'),
+    }),
+    why: message('site.water.why'),
+    cures: [{ say: message('site.water.cure') }],
   };
 };
 
@@ -156,20 +194,32 @@ const returnHeight: SiteRule = (c) => {
       code: 'site.return-shut',
       severity: 'stop',
       subject: on(c),
-      say: `The way home asks for ${m(c, need)} over ${home.by}, and the ceiling allows ${m(c, home.mostM)} where the ground is lowest.`,
-      why: 'A return flies one level height above launch; the ceiling counts from the ground below.',
-      cures: [{ say: 'Launch from another side, or come back by hand the way it went out.' }],
+      say: message('site.return-shut.say', {
+        need: measured(need, 'metres'),
+        by: home.by,
+        most: measured(home.mostM, 'metres'),
+      }),
+      why: message('site.return-shut.why'),
+      cures: [{ say: message('site.return-shut.cure') }],
     };
   if (set < need)
     return {
       code: 'site.return-height',
       severity: 'stop',
       subject: on(c),
-      say: `A return at ${m(c, set)} comes home with ${m(c, set - (home.needM - film.preferences.returnMarginM))} over ${home.by}; ${m(c, need)} keeps the margin.`,
-      why: `Tallest thing within ${m(c, film.preferences.corridorM)} of the straight way home, and ${m(c, film.preferences.returnMarginM)} more.`,
+      say: message('site.return-height.say', {
+        set: measured(set, 'metres'),
+        returnMargin: measured(set - (home.needM - film.preferences.returnMarginM), 'metres'),
+        by: home.by,
+        need: measured(need, 'metres'),
+      }),
+      why: message('site.return-height.why', {
+        corridor: measured(film.preferences.corridorM, 'metres'),
+        returnMargin: measured(film.preferences.returnMarginM, 'metres'),
+      }),
       cures: [
         {
-          say: `Set the return height to ${m(c, need)}.`,
+          say: message('site.return-height.cure', { need: measured(need, 'metres') }),
           set: { entity: 'location', id: location.id, fields: { returnHeightM: need } },
         },
       ],
@@ -179,13 +229,18 @@ const returnHeight: SiteRule = (c) => {
       code: 'site.return-ceiling',
       severity: 'care',
       subject: on(c),
-      say: `A return at ${m(c, set)} above launch is up to ${m(c, set - home.mostM)} over the ceiling where the ground falls away.`,
-      why: 'The ceiling counts from the ground below, the return height from the launch point. Check the local rule.',
+      say: message('site.return-ceiling.say', {
+        set: measured(set, 'metres'),
+        most: measured(set - home.mostM, 'metres'),
+      }),
+      why: message('site.return-ceiling.why'),
       cures:
         need <= home.mostM
           ? [
               {
-                say: `Set the return height to ${m(c, Math.floor(home.mostM))}.`,
+                say: message('site.return-ceiling.cure', {
+                  most: measured(Math.floor(home.mostM), 'metres'),
+                }),
                 set: {
                   entity: 'location',
                   id: location.id,
@@ -208,11 +263,11 @@ const signalLoss: SiteRule = (c) => {
     code: 'site.loss',
     severity: advice === 'hover' ? 'stop' : 'care',
     subject: on(c),
-    say: `Set to ${chosen} when the signal is lost: it ${meets[chosen]}.`,
-    why: `${why} ${capital(advice)} is advised; you confirm it.`,
+    say: message('site.loss.say', { chosen, meets: meets[chosen] }),
+    why: message('site.loss.why', { why, advice: capital(advice) }),
     cures: [
       {
-        say: `Set this slate to ${advice}.`,
+        say: message('site.loss.cure', { advice }),
         set: { entity: 'shot', id: c.parts.shot.id, fields: { lossAction: advice } },
       },
     ],

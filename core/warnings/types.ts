@@ -1,3 +1,5 @@
+import type { Message } from '../messages';
+
 /** How much a warning asks: stop – it cannot or must not be flown so; care – it will cost; note – worth knowing. */
 export type Severity = 'stop' | 'care' | 'note';
 
@@ -7,7 +9,7 @@ export type WarningSubject =
 
 /** Something that would help. With `set`, one key applies it: the fields and their new values. */
 export interface Cure {
-  readonly say: string;
+  readonly say: Message;
   readonly set?: {
     readonly entity: 'shot' | 'location' | 'film' | 'pack' | 'flight';
     readonly id: string;
@@ -20,8 +22,8 @@ export interface Warning {
   readonly code: string;
   readonly severity: Severity;
   readonly subject: WarningSubject;
-  readonly say: string;
-  readonly why: string;
+  readonly say: Message;
+  readonly why: Message;
   readonly cures: readonly Cure[];
 }
 

@@ -1,3 +1,4 @@
+import { measured, message } from '../messages';
 import { onlyUse, USE_WORDS, useOf } from '../story';
 import { groupBy } from '../units';
 import { meanSpeedOf } from '../shot';
@@ -11,15 +12,15 @@ export const needsRelease: ShotRule = (c) => {
     code: 'use.release',
     severity: 'note',
     subject: onShot(c),
-    say: 'People can be recognised, and no release is signed.',
-    why: 'Buyers and clients ask for one; laws differ from place to place.',
+    say: message('use.release.say'),
+    why: message('use.release.why'),
     cures: [
       {
-        say: 'The release is signed.',
+        say: message('use.release.cure'),
         set: { entity: 'shot', id: shot.id, fields: { usage: { ...shot.usage, people: 'release-signed' } } },
       },
       {
-        say: 'Or fly farther off, so that nobody can be told.',
+        say: message('use.release.cure.2'),
         set: { entity: 'shot', id: shot.id, fields: { usage: { ...shot.usage, people: 'unrecognisable' } } },
       },
     ],
@@ -37,15 +38,15 @@ export const oneUseOnly: LocationRule = (place, shots) => {
       code: 'use.one-kind',
       severity: 'note',
       subject: { kind: 'location', id: place.location.id },
-      say: `All ${group.length} slates of ${subject.name} are ${USE_WORDS[use]}.`,
-      why:
-        use === 'editorial'
-          ? 'A single property that fills the frame cannot be sold for advertising; a wide view of it among others usually can.'
-          : 'Until the release is there none of them can be used.',
+      say: message('use.one-kind.say', {
+        group: group.length,
+        subject: subject.name,
+        USE_WORD: USE_WORDS[use],
+      }),
+      why: use === 'editorial' ? message('use.one-kind.why') : message('use.one-kind.why.else'),
       cures: [
         {
-          say:
-            use === 'editorial' ? 'Add one wide view of it.' : 'Add one from so far that nobody can be told.',
+          say: use === 'editorial' ? message('use.one-kind.cure') : message('use.one-kind.cure.else'),
         },
       ],
     };
@@ -67,11 +68,19 @@ export const wildSpeed: ShotRule = (c) => {
       code: 'cut.wild',
       severity: 'care',
       subject: onShot(c),
-      say: `Played ${fastest.toFixed(0)} times faster: ${c.facts.capturedS.toFixed(0)} s must be flown for ${segments.reduce((a, s) => a + s.timelineS, 0).toFixed(1)} s of film.`,
-      why: 'Longer than a pack lasts, mostly; a time-lapse gives the same with single frames.',
+      say: message('cut.wild.say', {
+        fastest: measured(fastest, 'count', 0),
+        captured: measured(c.facts.capturedS, 'seconds', 0),
+        timeline: measured(
+          segments.reduce((a, s) => a + s.timelineS, 0),
+          'seconds',
+          1,
+        ),
+      }),
+      why: message('cut.wild.why'),
       cures: [
         {
-          say: 'Fly it as a moving time-lapse.',
+          say: message('cut.wild.cure'),
           set: {
             entity: 'shot',
             id: shot.id,
@@ -95,15 +104,24 @@ export const wildSpeed: ShotRule = (c) => {
     code: 'cut.slow-frames',
     severity: 'care',
     subject: onShot(c),
-    say: `Played at \u00d7${slowest.toFixed(2)}, ${mode.fps} frames a second give ${(mode.fps * slowest).toFixed(0)} for a timeline of ${film.timelineFps}.`,
-    why: 'Slow motion without doubled frames wants a capture rate above the timeline\u2019s by as much.',
+    say: message('cut.slow-frames.say', {
+      slowest: measured(slowest, 'count', 2),
+      fps: mode.fps,
+      fps2: measured(mode.fps * slowest, 'count', 0),
+      timelineFps: film.timelineFps,
+    }),
+    why: message('cut.slow-frames.why'),
     cures: [
       enough
         ? {
-            say: `Record ${enough.name}.`,
+            say: message('cut.slow-frames.cure', { enough: enough.name }),
             set: { entity: 'shot', id: shot.id, fields: { modeId: enough.id } },
           }
-        : { say: `Slow it to \u00d7${(film.timelineFps / mode.fps).toFixed(2)} at most.` },
+        : {
+            say: message('cut.slow-frames.cure.2', {
+              timelineFps: measured(film.timelineFps / mode.fps, 'count', 2),
+            }),
+          },
     ],
   };
 };
@@ -117,8 +135,11 @@ export const speedNote: ShotRule = (c) => {
         code: 'cut.fast',
         severity: 'note',
         subject: onShot(c),
-        say: `Played ${mean.toFixed(1)} times faster, ${c.facts.capturedS.toFixed(0)} s are flown.`,
-        why: 'Long footage for a short cut: the pack pays for all of it.',
-        cures: [{ say: 'Fly faster and play it less fast, where the move allows.' }],
+        say: message('cut.fast.say', {
+          mean: measured(mean, 'count', 1),
+          captured: measured(c.facts.capturedS, 'seconds', 0),
+        }),
+        why: message('cut.fast.why'),
+        cures: [{ say: message('cut.fast.cure') }],
       };
 };

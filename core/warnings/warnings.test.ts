@@ -1,3 +1,4 @@
+import { plainText } from '../messages';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bySeverity, worst, type Severity, type Warning } from './types';
@@ -6,8 +7,8 @@ const warning = (severity: Severity, n: number): Warning => ({
   code: `w${n}`,
   severity,
   subject: { kind: 'film' },
-  say: 'x.',
-  why: 'y',
+  say: plainText('x.'),
+  why: plainText('y'),
   cures: [],
 });
 const list = fc

@@ -6,6 +6,7 @@ import { moveOf } from '@core/moves';
 import { v4 as uuid } from 'uuid';
 import { useBulkEdit } from './useBulkEdit';
 import { useFilm } from '../stores/film';
+import { useMessages } from './useMessages';
 import { useSelection } from '../stores/selection';
 import { keyBetween, newShot, plainMove } from './new-shot';
 import { useReorder } from './useReorder';
@@ -16,6 +17,7 @@ type Shot = Entity<'shot'>;
 export const useShotCommands = () => {
   const film = useFilm();
   const selection = useSelection();
+  const { text } = useMessages();
   const bulk = useBulkEdit();
 
   const shotsOf = (locationId: string): Shot[] =>
@@ -96,7 +98,7 @@ export const useShotCommands = () => {
   const applyCure = (cure: Cure): void => {
     if (!cure.set) return;
     const faults = film.edit(cure.set.entity, cure.set.id, cure.set.fields as never, 'cure');
-    selection.say(faults[0]?.say ?? cure.say);
+    selection.say(faults[0]?.say ?? text(cure.say));
   };
 
   const undo = (): void => {

@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { useMessages } from '../composables/useMessages';
+import { messageKey } from '@core/messages';
 import type { Warning } from '@core/warnings';
 import MarkSign from './MarkSign.vue';
 import { useShotCommands } from '../composables/useShotCommands';
 
 defineProps<{ warnings: readonly Warning[] }>();
 const acts = useShotCommands();
+const { text } = useMessages();
 </script>
 
 <template>
@@ -13,12 +16,14 @@ const acts = useShotCommands();
       <MarkSign :severity="w.severity" />
       <div>
         <p>
-          {{ w.say }} <span class="quiet">{{ w.why }}</span>
+          {{ text(w.say) }} <span class="quiet">{{ text(w.why) }}</span>
         </p>
         <p v-if="w.cures.length > 0" class="cures">
-          <template v-for="cure in w.cures" :key="cure.say">
-            <button v-if="cure.set" class="btn cure" @click="acts.applyCure(cure)">{{ cure.say }}</button>
-            <span v-else class="faint">{{ cure.say }}</span>
+          <template v-for="cure in w.cures" :key="messageKey(cure.say)">
+            <button v-if="cure.set" class="btn cure" @click="acts.applyCure(cure)">
+              {{ text(cure.say) }}
+            </button>
+            <span v-else class="faint">{{ text(cure.say) }}</span>
           </template>
         </p>
       </div>

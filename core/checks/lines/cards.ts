@@ -1,3 +1,4 @@
+import { measured, message, yesNo } from '../../messages';
 import { atRiskGB, lifeOf, offload, PLAIN_READER_MBS, type CardLife, type ToCopy } from '../../cards';
 import type { FlightLoad } from '../../day';
 import type { Card } from '../../model';
@@ -59,15 +60,29 @@ const here: Check = {
   moment: 'evening-before',
   scope: 'day',
   safety: true,
-  asks: 'Every card of the day is out of reader and computer.',
-  protects: 'A card left in the computer, far from any shop.',
+  asks: message('check.cards-here.asks'),
+  protects: message('check.cards-here.protects'),
   look: (c) => {
     const cards = planned(c);
     if (cards.length === 0) return null;
     const left = cards.filter(({ life }) => life.spot === 'computer' || life.spot === 'reader');
     return left.length > 0
-      ? fail(`${some(left.map(({ card, life }) => `${card.name} is in the ${life.spot}`))}.`)
-      : pass(some(cards.map(({ card, life }) => `${card.name} in the ${life.spot}`)));
+      ? fail(
+          message('check.cards-here.fail', {
+            spot: some(
+              left.map(({ card, life }) => message('check.card-is-in', { card: card.name, spot: life.spot })),
+            ),
+          }),
+        )
+      : pass(
+          message('check.list', {
+            list: some(
+              cards.map(({ card, life }) =>
+                message('check.card-in-spot', { card: card.name, spot: life.spot }),
+              ),
+            ),
+          }),
+        );
   },
 };
 
@@ -76,8 +91,8 @@ const copied: Check = {
   moment: 'evening-before',
   scope: 'day',
   safety: true,
-  asks: 'What is still on the cards of the day has its copies.',
-  protects: 'The last job, flown over or lost with the aircraft.',
+  asks: message('check.cards-copied.asks'),
+  protects: message('check.cards-copied.protects'),
   look: (c) => {
     const { copiesWanted } = c.input.film.preferences;
     const cards = planned(c);
@@ -85,9 +100,16 @@ const copied: Check = {
     const open = cards.filter(({ life }) => atRiskGB(life, copiesWanted) > 0);
     return open.length > 0
       ? fail(
-          `${some(open.map(({ card, life }) => `${card.name} holds ${life.usedGB.toFixed(1)} GB, ${life.copies} of ${copiesWanted} copies`))}.`,
+          message('check.cards-copied.fail', {
+            copies: some(
+              open.map(
+                ({ card, life }) =>
+                  `${card.name} holds ${life.usedGB.toFixed(1)} GB, ${life.copies} of ${copiesWanted} copies`,
+              ),
+            ),
+          }),
         )
-      : pass('Nothing on them is without its copies.');
+      : pass(message('check.cards-copied.pass'));
   },
 };
 
@@ -96,16 +118,19 @@ const room: Check = {
   moment: 'evening-before',
   scope: 'day',
   safety: false,
-  asks: 'The cards hold all that is planned.',
-  protects: 'A full card in the best light.',
+  asks: message('check.cards-room.asks'),
+  protects: message('check.cards-room.protects'),
   look: (c) => {
     const { overBytes } = c.derived.budget.cards;
     return overBytes > 0
-      ? fail(`${(overBytes / 1e9).toFixed(1)} GB find no room.`)
+      ? fail(message('check.cards-room.fail', { overBytes: measured(overBytes / 1e9, 'gigabytes', 1) }))
       : loads(c).length === 0
         ? null
         : pass(
-            `${(loads(c).reduce((sum, l) => sum + l.bytes, 0) / 1e9).toFixed(1)} GB planned on ${new Set(loads(c).map((l) => l.cardId)).size} cards.`,
+            message('check.cards-room.pass', {
+              e9: measured(loads(c).reduce((sum, l) => sum + l.bytes, 0) / 1e9, 'gigabytes', 1),
+              size: new Set(loads(c).map((l) => l.cardId)).size,
+            }),
           );
   },
 };
@@ -115,22 +140,24 @@ const inAircraft: Check = {
   moment: 'launch-point',
   scope: 'flight',
   safety: true,
-  asks: (c) => `${nameOf(c, loadOf(c)?.cardId)} is in the aircraft.`,
-  protects: 'A flight that records nothing.',
+  asks: (c) => message('check.card-in.asks', { card: nameOf(c, loadOf(c)?.cardId) }),
+  protects: message('check.card-in.protects'),
   look: (c) => {
     const load = loadOf(c);
     if (!load) return null;
     if (load.cardId === null)
-      return load.internal
-        ? care('No card has room: it records into the memory of the aircraft.')
-        : fail('No card has room for this flight.');
+      return load.internal ? care(message('check.card-in.care')) : fail(message('check.card-in.fail'));
     const living = livingCards(c).find(({ card }) => card.id === load.cardId);
     if (!living) return null;
     const { card, life } = living;
     if (life.spot === 'aircraft' && (life.aircraftId === null || life.aircraftId === c.flight?.aircraftId))
-      return pass(`${card.name} is in it.`);
+      return pass(message('check.card-in.pass', { card: card.name }));
     return fail(
-      `${card.name} is ${life.spot === 'aircraft' ? 'in another aircraft' : `in the ${life.spot}`}.`,
+      message('check.card-in.fail.2', {
+        card: card.name,
+        isSpot: yesNo(life.spot === 'aircraft'),
+        spot: life.spot,
+      }),
     );
   },
 };
@@ -140,8 +167,8 @@ const changed: Check = {
   moment: 'after-landing',
   scope: 'flight',
   safety: true,
-  asks: (c) => `${nameOf(c, loadOf(c)?.cardId)} is taken out and in its case.`,
-  protects: 'Footage that flies on over water, or far away, and is gone with the aircraft.',
+  asks: (c) => message('check.card-change.asks', { card: nameOf(c, loadOf(c)?.cardId) }),
+  protects: message('check.card-change.protects'),
   look: (c) => {
     const load = loadOf(c);
     if (!load || load.cardId === null) return null;
@@ -159,8 +186,8 @@ const changed: Check = {
     const told =
       life?.sinceMs !== null && life !== undefined && dateIn(life.sinceMs, c.place.location.zone) === c.date;
     return told && (life.spot === 'case' || life.spot === 'bag')
-      ? pass(`It is in the ${life.spot}.`)
-      : fail(`${where} Change it before the next flight.`);
+      ? pass(message('check.card-change.pass', { spot: life.spot }))
+      : fail(message('check.card-change.fail', { where }));
   },
 };
 
@@ -169,16 +196,20 @@ const inCase: Check = {
   moment: 'leaving-place',
   scope: 'place',
   safety: true,
-  asks: 'Cards with footage are in their case.',
-  protects: 'A card dropped in the grass.',
+  asks: message('check.cards-cased.asks'),
+  protects: message('check.cards-cased.protects'),
   look: (c) => {
     const full = livingCards(c).filter(({ life }) => life.usedGB > 0 && life.copies === 0);
     const loose = full.filter(({ life }) => life.spot !== 'case');
     return full.length === 0
       ? null
       : loose.length > 0
-        ? fail(`${some(loose.map(({ card, life }) => `${card.name} is in the ${life.spot}`))}.`)
-        : pass(`${some(full.map(({ card }) => card.name))} in the case.`);
+        ? fail(
+            message('check.cards-cased.fail', {
+              spot: some(loose.map(({ card, life }) => `${card.name} is in the ${life.spot}`)),
+            }),
+          )
+        : pass(message('check.cards-cased.pass', { full: some(full.map(({ card }) => card.name)) }));
   },
 };
 
@@ -187,12 +218,12 @@ const atHome: Check = {
   moment: 'at-home',
   scope: 'day',
   safety: true,
-  asks: (c) => `Footage is copied ${c.input.film.preferences.copiesWanted} times, and read back.`,
-  protects: 'The only copy of a day.',
+  asks: (c) => message('check.footage-copied.asks', { copies: c.input.film.preferences.copiesWanted }),
+  protects: message('check.footage-copied.protects'),
   look: (c) => {
     const { copiesWanted, eveningMinutes } = c.input.film.preferences;
     const open = livingCards(c).filter(({ life }) => atRiskGB(life, copiesWanted) > 0);
-    if (open.length === 0) return pass('Nothing is without its copies.');
+    if (open.length === 0) return pass(message('check.footage-copied.pass'));
     const minutes =
       offload(
         open.map(({ card, life }) => ({ cardId: card.id, bytes: life.usedGB * 1e9, copies: life.copies })),
@@ -201,7 +232,17 @@ const atHome: Check = {
         true,
       ).seconds / 60;
     return fail(
-      `${some(open.map(({ card, life }) => `${card.name} ${life.usedGB.toFixed(1)} GB, ${life.copies} of ${copiesWanted}`))}: ${minutes.toFixed(0)} min with reading back${minutes > eveningMinutes ? `, longer than the ${eveningMinutes} min of the evening` : ''}.`,
+      message('check.footage-copied.fail', {
+        copiesWanted: some(
+          open.map(
+            ({ card, life }) =>
+              `${card.name} ${life.usedGB.toFixed(1)} GB, ${life.copies} of ${copiesWanted}`,
+          ),
+        ),
+        minutes: measured(minutes, 'minutes', 0),
+        isMinutes2: yesNo(minutes > eveningMinutes),
+        eveningMinutes,
+      }),
     );
   },
 };
@@ -211,16 +252,26 @@ const evening: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: false,
-  asks: 'The evening is long enough to copy the day.',
-  protects: 'Going to bed with one copy, and flying on it the next day.',
+  asks: message('check.evening-long.asks'),
+  protects: message('check.evening-long.protects'),
   look: (c) => {
     const { copiesWanted, eveningMinutes } = c.input.film.preferences;
     const minutes = offload(toCopy(c), copiesWanted, readerMBs(c), true).seconds / 60;
     if (minutes === 0) return null;
     return minutes > eveningMinutes
-      ? fail(`${minutes.toFixed(0)} min at ${readerMBs(c).toFixed(0)} MB/s, of ${eveningMinutes}.`)
+      ? fail(
+          message('check.evening-long.fail', {
+            minutes: measured(minutes, 'minutes', 0),
+            reader: measured(readerMBs(c), 'megabytesPerSecond', 0),
+            eveningMinutes,
+          }),
+        )
       : pass(
-          `${minutes.toFixed(0)} min of ${eveningMinutes}, at ${readerMBs(c).toFixed(0)} MB/s with reading back.`,
+          message('check.evening-long.pass', {
+            minutes: measured(minutes, 'minutes', 0),
+            eveningMinutes,
+            reader: measured(readerMBs(c), 'megabytesPerSecond', 0),
+          }),
         );
   },
 };

@@ -1,8 +1,8 @@
+import { measured, message } from '../../messages';
 import { daysBetween, eveningBefore, STORAGE_DAYS } from '../../charge';
 import { packFaults, calibrationOf } from '../../energy';
 import { takeOffMass, weightClass } from '../../payload';
 import type { Aircraft, Pack } from '../../model';
-import { counted } from '../../units';
 import { aircraftOf, care, fail, flightsOf, pass, some, type Check, type Context } from '../types';
 
 /** Firmware that was looked at within so many days counts as looked at. */
@@ -18,8 +18,8 @@ const firmwareLooked: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: false,
-  asks: 'Newer firmware is looked for on aircraft, packs and controller.',
-  protects: 'An update that wants to be done on location, where there is no network and no time.',
+  asks: message('check.firmware.asks'),
+  protects: message('check.firmware.protects'),
   look: (c) => {
     const things = [
       ...aircraftOf(c),
@@ -31,8 +31,10 @@ const firmwareLooked: Check = {
       (t) => t.firmwareOn === null || daysBetween(t.firmwareOn, c.date) > FIRMWARE_DAYS,
     );
     return late.length === 0
-      ? pass(`All ${things.length} looked at within ${FIRMWARE_DAYS} days.`)
-      : fail(`Not within ${FIRMWARE_DAYS} days: ${some(late.map((t) => t.name))}.`);
+      ? pass(message('check.firmware.pass', { things: things.length, FIRMWARE_DAY: FIRMWARE_DAYS }))
+      : fail(
+          message('check.firmware.fail', { FIRMWARE_DAY: FIRMWARE_DAYS, t: some(late.map((t) => t.name)) }),
+        );
   },
 };
 
@@ -41,8 +43,8 @@ const firmwareParity: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: true,
-  asks: 'Every pack runs the firmware of its aircraft.',
-  protects: 'A pack the aircraft refuses, or reads wrongly; each pack is updated on its own.',
+  asks: message('check.firmware-parity.asks'),
+  protects: message('check.firmware-parity.protects'),
   look: (c) => {
     const odd = flownPacks(c).flatMap((p) => {
       const craft = c.input.kit.aircraft.find((a) => p.aircraftIds.includes(a.id));
@@ -51,7 +53,11 @@ const firmwareParity: Check = {
         : [];
     });
     const told = flownPacks(c).some((p) => p.firmware !== '');
-    return odd.length > 0 ? fail(`${some(odd)}.`) : told ? pass('Packs and aircraft run the same.') : null;
+    return odd.length > 0
+      ? fail(message('check.firmware-parity.fail', { odd: some(odd) }))
+      : told
+        ? pass(message('check.firmware-parity.pass'))
+        : null;
   },
 };
 
@@ -60,8 +66,8 @@ const papers: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: false,
-  asks: 'Each aircraft carries its mark and is insured on the day.',
-  protects: 'A question at the fence that ends the day. What is asked for differs: check the local rule.',
+  asks: message('check.papers.asks'),
+  protects: message('check.papers.protects'),
   look: (c) => {
     const crafts = aircraftOf(c);
     if (crafts.length === 0) return null;
@@ -74,8 +80,10 @@ const papers: Check = {
           : []),
     ]);
     return wrong.length > 0
-      ? fail(`${some(wrong)}.`)
-      : pass(`Insured until ${crafts.map((a) => a.insuredUntil).sort()[0] ?? ''} at least.`);
+      ? fail(message('check.papers.fail', { wrong: some(wrong) }))
+      : pass(
+          message('check.papers.pass', { insuredUntil: crafts.map((a) => a.insuredUntil).sort()[0] ?? '' }),
+        );
   },
 };
 
@@ -97,8 +105,8 @@ const weight: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: false,
-  asks: 'Each aircraft stays in its weight class with pack, filter and what is fitted.',
-  protects: 'Duties of a heavier class that nobody thought of. Check the local rule.',
+  asks: message('check.weight.asks'),
+  protects: message('check.weight.protects'),
   look: (c) => {
     const crafts = aircraftOf(c);
     if (crafts.length === 0) return null;
@@ -108,11 +116,15 @@ const weight: Check = {
       const [bare, loaded] = [mass.aircraftG, mass.totalG].map((g) => weightClass(g, lines).underG);
       return bare !== loaded;
     });
-    const say = (list: typeof all): string =>
-      some(list.map(({ craft, mass }) => `${craft.name} ${mass.totalG.toFixed(0)} g`));
+    const masses = (list: typeof all) =>
+      some(
+        list.map(({ craft, mass }) =>
+          message('check.mass', { aircraft: craft.name, mass: measured(mass.totalG, 'grams', 0) }),
+        ),
+      );
     return lifted.length > 0
-      ? fail(`Over a line with what is on it: ${say(lifted)}. Check the local rule.`)
-      : pass(`${say(all)}.`);
+      ? fail(message('check.weight.fail', { lifted: masses(lifted) }))
+      : pass(message('check.weight.pass', { all: masses(all) }));
   },
 };
 
@@ -121,18 +133,18 @@ const packsSound: Check = {
   moment: 'evening-before',
   scope: 'day',
   safety: true,
-  asks: 'No pack of the day is swollen, hurt, over its cycles or behind its sisters.',
-  protects: 'A pack that sags or burns in the air.',
+  asks: message('check.packs-sound.asks'),
+  protects: message('check.packs-sound.protects'),
   look: (c) => {
     const packs = flownPacks(c);
     if (packs.length === 0) return null;
     const bad = packs.flatMap((p) => {
       const [fault] = packFaults(p, calibrationOf(c.input.kit));
-      return fault ? [`${p.name}: ${fault}`] : [];
+      return fault ? [message('check.named-fault', { pack: p.name, fault })] : [];
     });
     return bad.length > 0
-      ? fail(`${some(bad)}.`)
-      : pass(`${counted(packs.length, 'pack')}, nothing against any.`);
+      ? fail(message('check.packs-sound.fail', { bad: some(bad) }))
+      : pass(message('check.packs-sound.pass', { packs: packs.length }));
   },
 };
 
@@ -144,17 +156,24 @@ const packsCharged: Check = {
   moment: 'evening-before',
   scope: 'day',
   safety: false,
-  asks: 'Every pack of the day is full.',
-  protects: 'A charged pack that has drained itself since, noticed on location.',
+  asks: message('check.packs-charged.asks'),
+  protects: message('check.packs-charged.protects'),
   look: (c) => {
     const packs = flownPacks(c);
     if (packs.length === 0) return null;
     const { topUp } = eveningBefore(packs, [], c.input.kit.chargers, dayBefore(c.date), c.date, 0);
     return topUp.length > 0
       ? fail(
-          `Would hold less: ${some(topUp.map((t) => `${t.pack.name} ${Math.round(t.share * 100)} %${t.drained ? ', drained by itself' : ''}`))}.`,
+          message('check.packs-charged.fail', {
+            itself: some(
+              topUp.map(
+                (t) =>
+                  `${t.pack.name} ${Math.round(t.share * 100)} %${t.drained ? ', drained by itself' : ''}`,
+              ),
+            ),
+          }),
         )
-      : pass(`${counted(packs.length, 'pack')} full on the day.`);
+      : pass(message('check.packs-charged.pass', { packs: packs.length }));
   },
 };
 
@@ -166,15 +185,37 @@ const devicesCharged: Check = {
   moment: 'evening-before',
   scope: 'day',
   safety: true,
-  asks: 'Controller, phone and goggles are full.',
-  protects: 'A dead controller with the aircraft in the air. Cold shortens phones most.',
+  asks: message('check.devices-charged.asks'),
+  protects: message('check.devices-charged.protects'),
   look: (c) => {
     const { devices } = c.input.kit;
     if (devices.length === 0) return null;
     const low = devices.filter((d) => d.charge < DEVICE_SHARE);
     return low.length > 0
-      ? fail(`${some(low.map((d) => `${d.name} ${Math.round(d.charge * 100)} %`))}.`)
-      : pass(some(devices.map((d) => `${d.name} ${Math.round(d.charge * 100)} %`)));
+      ? fail(
+          message('check.devices-charged.fail', {
+            percent: some(
+              low.map((d) =>
+                message('check.device-charge', {
+                  device: d.name,
+                  charge: measured(d.charge * 100, 'percent', 0),
+                }),
+              ),
+            ),
+          }),
+        )
+      : pass(
+          message('check.list', {
+            list: some(
+              devices.map((d) =>
+                message('check.device-charge', {
+                  device: d.name,
+                  charge: measured(d.charge * 100, 'percent', 0),
+                }),
+              ),
+            ),
+          }),
+        );
   },
 };
 
@@ -184,8 +225,10 @@ const afterPack: Check = {
   scope: 'flight',
   safety: true,
   asks: (c) =>
-    `${c.input.kit.packs.find((p) => p.id === c.flight?.packId)?.name ?? 'The pack'} is neither hot nor swollen, and put aside to cool.`,
-  protects: 'Charging or flying a pack that is about to fail.',
+    message('check.pack-after.asks', {
+      pack: c.input.kit.packs.find((p) => p.id === c.flight?.packId)?.name ?? 'The pack',
+    }),
+  protects: message('check.pack-after.protects'),
   applies: (c) => c.flight !== null,
 };
 
@@ -194,14 +237,14 @@ const logged: Check = {
   moment: 'after-landing',
   scope: 'flight',
   safety: false,
-  asks: 'The flight is in the log.',
-  protects: 'A plan that never learns, and slates flown twice.',
+  asks: message('check.logged.asks'),
+  protects: message('check.logged.protects'),
   look: (c) => {
     if (!c.flight) return null;
     const done = c.flight.stops.filter((s) => c.derived.done.has(s.shotId)).length;
     return done > 0
-      ? pass(`${done} of its ${counted(c.flight.stops.length, 'slate')} are in the can.`)
-      : care('Not yet. The log of the flights page takes half a minute.');
+      ? pass(message('check.logged.pass', { done, stops: c.flight.stops.length }))
+      : care(message('check.logged.care'));
   },
 };
 
@@ -210,19 +253,23 @@ const storage: Check = {
   moment: 'at-home',
   scope: 'day',
   safety: true,
-  asks: 'Packs that rest for days are brought to around 50 to 60 %.',
-  protects: 'Packs that age full, and swell.',
+  asks: message('check.storage.asks'),
+  protects: message('check.storage.protects'),
   look: (c) => {
     const next = c.input.locations
       .map((l) => l.date)
       .filter((d) => d > c.date)
       .sort()[0];
     if (next !== undefined && daysBetween(c.date, next) < STORAGE_DAYS)
-      return pass(`The next shoot is on ${next}.`);
+      return pass(message('check.storage.pass', { next }));
     const high = c.input.kit.packs.filter((p) => p.charge > 0.65);
     return high.length > 0
-      ? care(`Fuller than that: ${some(high.map((p) => `${p.name} ${Math.round(p.charge * 100)} %`))}.`)
-      : pass('None is fuller than that.');
+      ? care(
+          message('check.storage.care', {
+            charge: some(high.map((p) => `${p.name} ${Math.round(p.charge * 100)} %`)),
+          }),
+        )
+      : pass(message('check.storage.pass.2'));
   },
 };
 

@@ -1,3 +1,4 @@
+import { measured, message, type Message } from '../../messages';
 import { SHEAR, windSpeedAt } from '../../air';
 import { WIND_SHARES } from '../../shot';
 import { clockText } from '../../time';
@@ -32,8 +33,8 @@ const wind: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: true,
-  asks: 'The wind is one the aircraft come home in.',
-  protects: 'An aircraft that is blown away.',
+  asks: message('check.wind.asks'),
+  protects: message('check.wind.protects'),
   look: (c) => {
     const { location } = c.place;
     const crafts = aircraftOf(c, true);
@@ -42,11 +43,16 @@ const wind: Check = {
     const weakest = [...crafts].sort((a, b) => a.windLimitMs - b.windLimitMs)[0];
     if (!weakest) return null;
     const share = gust / weakest.windLimitMs;
-    const say = `Gusts of ${gust.toFixed(1)} m/s at ${highest.toFixed(0)} m are ${(share * 100).toFixed(0)} % of what ${weakest.name} is rated for.`;
+    const say = message('check.wind.found', {
+      gust: measured(gust, 'speed', 1),
+      height: measured(highest, 'metres', 0),
+      share: measured(share * 100, 'percent', 0),
+      aircraft: weakest.name,
+    });
     return share > WIND_SHARES.flyable
       ? fail(say)
       : share > WIND_SHARES.usable
-        ? care(`${say} Above half the footage is rarely usable.`)
+        ? care(message('check.wind.care', { say }))
         : pass(say);
   },
 };
@@ -56,17 +62,16 @@ const window: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: false,
-  asks: 'The light window is open.',
-  protects: 'A pack flown before the light.',
+  asks: message('check.window.asks'),
+  protects: message('check.window.protects'),
   look: (c) => {
     const { windowFromMs, windowToMs, location } = c.place;
-    if (!Number.isFinite(windowFromMs))
-      return fail('The window of this place is not known: look at its zone and date.');
+    if (!Number.isFinite(windowFromMs)) return fail(message('check.window.fail'));
     const at = (ms: number): string => clockText(ms, location.zone);
-    if (c.nowMs < windowFromMs) return care(`It opens at ${at(windowFromMs)}.`);
+    if (c.nowMs < windowFromMs) return care(message('check.window.care', { windowFrom: at(windowFromMs) }));
     return c.nowMs > windowToMs
-      ? fail(`It closed at ${at(windowToMs)}.`)
-      : pass(`Open until ${at(windowToMs)}.`);
+      ? fail(message('check.window.fail.2', { windowTo: at(windowToMs) }))
+      : pass(message('check.window.pass', { windowTo: at(windowToMs) }));
   },
 };
 
@@ -75,8 +80,8 @@ const wanted: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: false,
-  asks: 'Every slate has the light it wants at its minute.',
-  protects: 'The right move at the wrong minute.',
+  asks: message('check.light-wanted.asks'),
+  protects: message('check.light-wanted.protects'),
   look: (c) => {
     const off = shotsOf(c, true).filter((s) =>
       s.warnings.some((w) => w.code === 'light.wish' || w.code === 'light.window'),
@@ -84,14 +89,18 @@ const wanted: Check = {
     return shotsOf(c, true).length === 0
       ? null
       : off.length > 0
-        ? care(`Not so: ${some(off.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`))}.`)
-        : pass('All as planned.');
+        ? care(
+            message('check.light-wanted.care', {
+              untitled: some(off.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`)),
+            }),
+          )
+        : pass(message('check.light-wanted.pass'));
   },
 };
 
 /** What was found about the site with some of its codes. Nothing holds before it was looked at. */
-const siteLook = (c: Context, codes: readonly string[], clear: string): Look => {
-  if (c.site === null) return care('The site is still being looked at.');
+const siteLook = (c: Context, codes: readonly string[], clear: Message): Look => {
+  if (c.site === null) return care(message('check.site-look.care'));
   const found = c.site.filter((w) => codes.includes(w.code));
   const worst = found.find((w) => w.severity === 'stop') ?? found[0];
   return worst ? (worst.severity === 'note' ? care(worst.say) : fail(worst.say)) : pass(clear);
@@ -102,13 +111,17 @@ const returnHeight: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: true,
-  asks: (c) => `Return height is set to ${c.place.location.returnHeightM.toFixed(0)} m.`,
-  protects: 'A way home through trees, or above the ceiling.',
+  asks: (c) =>
+    message('check.return-height.asks', { height: measured(c.place.location.returnHeightM, 'metres', 0) }),
+  protects: message('check.return-height.protects'),
   look: (c) =>
     siteLook(
       c,
       ['site.return-height', 'site.return-ceiling', 'site.return-shut', 'site.loss'],
-      `${c.place.location.returnHeightM.toFixed(0)} m clears what is drawn, under the ceiling of ${c.place.location.ceilingM.toFixed(0)} m noted here. Check the local rule.`,
+      message('check.return-height.pass', {
+        height: measured(c.place.location.returnHeightM, 'metres', 0),
+        ceiling: measured(c.place.location.ceilingM, 'metres', 0),
+      }),
     ),
 };
 
@@ -117,12 +130,12 @@ const clearance: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: true,
-  asks: 'Every way keeps free of what stands there.',
-  protects: 'Wires and branches that are not seen from the ground.',
+  asks: message('check.clearance.asks'),
+  protects: message('check.clearance.protects'),
   look: (c) =>
     c.input.features.some((f) => f.locationId === c.place.location.id)
-      ? siteLook(c, ['site.clearance', 'site.launch-under'], 'Nothing drawn on the plan comes near a way.')
-      : care('Nothing is drawn on the plan here: walk the ways first.'),
+      ? siteLook(c, ['site.clearance', 'site.launch-under'], message('check.clearance.pass'))
+      : care(message('check.clearance.care')),
 };
 
 const flicker: Check = {
@@ -130,14 +143,18 @@ const flicker: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: false,
-  asks: (c) => `Shutters suit lamps on ${c.place.location.mainsHz} Hz.`,
-  protects: 'Lamps and screens that flicker in every clip.',
+  asks: (c) => message('check.mains.asks', { hertz: c.place.location.mainsHz }),
+  protects: message('check.mains.protects'),
   look: (c) => {
     if (c.place.location.lamps === 'none') return null;
     const bad = shotsOf(c, true).filter((s) => s.warnings.some((w) => w.code === 'exposure.flicker'));
     return bad.length > 0
-      ? fail(`Flickers: ${some(bad.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`))}.`)
-      : pass(`No planned shutter flickers on ${c.place.location.mainsHz} Hz.`);
+      ? fail(
+          message('check.mains.fail', {
+            untitled: some(bad.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`)),
+          }),
+        )
+      : pass(message('check.mains.pass', { mainsHz: c.place.location.mainsHz }));
   },
 };
 
@@ -146,8 +163,8 @@ const compass: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: true,
-  asks: 'The compass is taught this place, away from metal.',
-  protects: 'A flight that bends away by itself.',
+  asks: message('check.compass.asks'),
+  protects: message('check.compass.protects'),
   applies: (c) => {
     const before = placeBefore(c);
     return before === null || distanceKm(before.location, c.place.location) > COMPASS_KM;
@@ -175,20 +192,26 @@ const whiteBalance: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: false,
-  protects: 'A day in the colours of the place before.',
+  protects: message('check.white-balance.protects'),
   asks: (c) => {
     const now = kelvinOf(c, c.place.location.id);
-    return now === null ? 'White balance is on automatic.' : `White balance is set to ${now} K.`;
+    return now === null
+      ? message('check.white-balance.asks')
+      : message('check.white-balance.asks-kelvin', { kelvin: now });
   },
   look: (c) => {
     if (shotsOf(c, true).length === 0) return null;
     const [now, before] = [kelvinOf(c, c.place.location.id), placeBefore(c)];
     const was = before ? kelvinOf(c, before.location.id) : null;
     const auto = c.input.film.preferences.whiteBalance === 'automatic';
-    if (auto) return care('Locked for a take, it is set back to automatic before the next.');
+    if (auto) return care(message('check.white-balance.care'));
     return before === null || was === now
-      ? pass(before ? `As at ${before.location.name}.` : 'The first place of the film.')
-      : care(`At ${before.location.name} it was ${was ?? 0} K: set it anew.`);
+      ? pass(
+          before
+            ? message('check.white-balance.pass', { location: before.location.name })
+            : message('check.white-balance.pass.else'),
+        )
+      : care(message('check.white-balance.care.2', { location: before.location.name, was: was ?? 0 }));
   },
 };
 
@@ -197,16 +220,23 @@ const focus: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: false,
-  asks: 'Focus is where the slates want it, and locked.',
-  protects: 'A whole flight a little soft.',
+  asks: message('check.focus.asks'),
+  protects: message('check.focus.protects'),
   look: (c) => {
     const shots = shotsOf(c, true).filter((s) => s.facts.camera?.focus === 'adjustable');
     if (shots.length === 0) return null;
     const near = shots.filter((s) => s.facts.shot.focusM !== null);
     return near.length === 0
-      ? pass('Far for every slate.')
+      ? pass(message('check.focus.pass'))
       : care(
-          `By hand: ${some(near.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'} at ${s.facts.shot.focusM?.toFixed(1) ?? ''} m`))}.`,
+          message('check.focus.care', {
+            m: some(
+              near.map(
+                (s) =>
+                  `${s.number} ${s.facts.shot.title || 'untitled'} at ${s.facts.shot.focusM?.toFixed(1) ?? ''} m`,
+              ),
+            ),
+          }),
         );
   },
 };
@@ -216,15 +246,19 @@ const musts: Check = {
   moment: 'leaving-place',
   scope: 'place',
   safety: false,
-  asks: 'Every must of this place is in the can.',
-  protects: 'Driving home without it.',
+  asks: message('check.musts.asks'),
+  protects: message('check.musts.protects'),
   look: (c) => {
     const open = shotsOf(c, true).filter((s) => s.facts.shot.priority === 'must' && !s.done);
     return shotsOf(c, true).length === 0
       ? null
       : open.length > 0
-        ? fail(`Missing: ${some(open.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`))}.`)
-        : pass('All musts are in the can.');
+        ? fail(
+            message('check.musts.fail', {
+              untitled: some(open.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`)),
+            }),
+          )
+        : pass(message('check.musts.pass'));
   },
 };
 
@@ -233,12 +267,16 @@ const smallOnes: Check = {
   moment: 'leaving-place',
   scope: 'place',
   safety: false,
-  asks: 'The small things are shot, too.',
-  protects: 'The detail forgotten because the big thing was so pretty.',
+  asks: message('check.small-ones.asks'),
+  protects: message('check.small-ones.protects'),
   look: (c) => {
     const open = shotsOf(c, true).filter((s) => s.facts.shot.priority !== 'must' && !s.done);
     return open.length > 0
-      ? care(`Still open: ${some(open.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`))}.`)
+      ? care(
+          message('check.small-ones.care', {
+            untitled: some(open.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`)),
+          }),
+        )
       : null;
   },
 };
@@ -248,16 +286,20 @@ const release: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: false,
-  asks: 'Everybody who will be known in a picture has signed.',
-  protects: 'A clip that cannot be used.',
+  asks: message('check.release.asks'),
+  protects: message('check.release.protects'),
   look: (c) => {
     const people = shotsOf(c).filter((s) => s.facts.shot.usage.people !== 'none');
     const open = people.filter((s) => s.facts.shot.usage.people === 'release-wanted');
     return people.length === 0
       ? null
       : open.length > 0
-        ? fail(`Not signed: ${some(open.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`))}.`)
-        : pass('Signed, or nobody can be known.');
+        ? fail(
+            message('check.release.fail', {
+              untitled: some(open.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`)),
+            }),
+          )
+        : pass(message('check.release.pass'));
   },
 };
 
@@ -266,8 +308,8 @@ const permission: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: false,
-  asks: 'Who owns or looks after the place has said yes.',
-  protects: 'Being sent away with the light just right.',
+  asks: message('check.permission.asks'),
+  protects: message('check.permission.protects'),
   look: (c) => {
     const ids = new Set(c.places.map((p) => p.location.id));
     const zones = c.input.features.filter((f) => f.kind === 'permission' && ids.has(f.locationId));
@@ -275,8 +317,16 @@ const permission: Check = {
     return zones.length === 0
       ? null
       : open.length > 0
-        ? fail(`Not granted yet: ${some(open.map((f) => f.name || 'an area without a name'))}.`)
-        : pass(`Granted: ${some(zones.map((f) => f.name || 'an area without a name'))}.`);
+        ? fail(
+            message('check.permission.fail', {
+              a: some(open.map((f) => f.name || 'an area without a name')),
+            }),
+          )
+        : pass(
+            message('check.permission.pass', {
+              a: some(zones.map((f) => f.name || 'an area without a name')),
+            }),
+          );
   },
 };
 

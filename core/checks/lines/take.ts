@@ -1,3 +1,4 @@
+import { measured, message } from '../../messages';
 import { aircraftOf, care, fail, pass, type Check, type Context } from '../types';
 
 const filterName = (c: Context): string => {
@@ -10,16 +11,20 @@ const fits: Check = {
   moment: 'before-take',
   scope: 'take',
   safety: true,
-  asks: 'The pack gives it and the way home.',
-  protects: 'A landing where there is no pad.',
+  asks: message('check.take-fits.asks'),
+  protects: message('check.take-fits.protects'),
   look: (c) => {
     if (!c.shot) return null;
     const { unfit, flightIndex } = c.shot;
-    if (unfit) return fail('No pack has room for it.');
+    if (unfit) return fail(message('check.take-fits.fail'));
     const over = flightIndex === null ? 0 : (c.place.flights[flightIndex]?.overWh ?? 0);
     return over > 0
-      ? fail(`Its flight asks for ${over.toFixed(1)} Wh more than the pack may give.`)
-      : pass(`Takes ${c.shot.facts.energy?.totalWh.toFixed(1) ?? '0'} Wh; the reserve is kept.`);
+      ? fail(message('check.take-fits.fail.2', { over: measured(over, 'wattHours', 1) }))
+      : pass(
+          message('check.take-fits.pass', {
+            energy: measured(c.shot.facts.energy?.totalWh ?? 0, 'wattHours', 1),
+          }),
+        );
   },
 };
 
@@ -28,14 +33,13 @@ const holds: Check = {
   moment: 'before-take',
   scope: 'take',
   safety: false,
-  asks: (c) => `On the lens: ${filterName(c)}.`,
-  protects: 'Stuttering in bright sun, mush in the dark.',
+  asks: (c) => message('check.filter-holds.asks', { filter: filterName(c) }),
+  protects: message('check.filter-holds.protects'),
   look: (c) => {
     if (!c.shot?.light) return null;
-    if (c.shot.filter?.lands)
-      return fail(`It wants ${filterName(c)}, another than the slate before it: land and change.`);
+    if (c.shot.filter?.lands) return fail(message('check.filter-holds.fail', { filter: filterName(c) }));
     const off = c.shot.warnings.find((w) => w.code === 'exposure.over' || w.code === 'exposure.under');
-    return off ? care(off.say) : pass(`${filterName(c)} holds at its minute.`);
+    return off ? care(off.say) : pass(message('check.filter-holds.pass', { filter: filterName(c) }));
   },
 };
 
@@ -44,11 +48,11 @@ const grave: Check = {
   moment: 'before-take',
   scope: 'take',
   safety: true,
-  asks: 'Nothing speaks against it.',
-  protects: 'Finding out in the air.',
+  asks: message('check.take-stops.asks'),
+  protects: message('check.take-stops.protects'),
   look: (c) => {
     const stop = c.shot?.warnings.find((w) => w.severity === 'stop');
-    return c.shot ? (stop ? fail(stop.say) : pass('Nothing worked out speaks against it.')) : null;
+    return c.shot ? (stop ? fail(stop.say) : pass(message('check.take-stops.pass'))) : null;
   },
 };
 
@@ -57,23 +61,23 @@ const sensing: Check = {
   moment: 'before-take',
   scope: 'take',
   safety: true,
-  protects: 'Flying into what the aircraft would have seen.',
+  protects: message('check.sensing.protects'),
   asks: (c) => {
     const [craft] = c.shot?.facts.aircraft ? [c.shot.facts.aircraft] : aircraftOf(c);
     return craft && craft.senses.length > 0
-      ? `Obstacle sensing is on; ${craft.name} looks ${craft.senses.join(', ')}, and nowhere else.`
-      : 'This aircraft senses nothing: the way is walked, slow and in sight.';
+      ? message('check.sensing.asks', { aircraft: craft.name, sides: craft.senses.join(', ') })
+      : message('check.sensing.asks-none');
   },
   applies: (c) => c.shot !== null,
 };
 
-const asked = (code: string, asks: Check['asks'], protects: string, more: Partial<Check> = {}): Check => ({
+const asked = (code: string, more: Partial<Check> = {}): Check => ({
   code,
   moment: 'before-take',
   scope: 'take',
   safety: false,
-  asks,
-  protects,
+  asks: message(`check.${code}.asks`),
+  protects: message(`check.${code}.protects`),
   applies: (c) => c.shot !== null,
   ...more,
 });
@@ -83,17 +87,7 @@ export const TAKE_CHECKS: readonly Check[] = [
   grave,
   holds,
   sensing,
-  asked(
-    'way-clear',
-    'The way is free; nobody is under it.',
-    'People. Never over anybody who is not part of it.',
-    { safety: true },
-  ),
-  asked('record', 'The recording lamp is lit. Look again.', 'The best take, not recorded.'),
-  asked(
-    'in-shot',
-    'Recording runs before the pilot walks into the shot; the aircraft hovers clear of people.',
-    'Both hands busy, and nothing recorded.',
-    { safety: true, applies: (c) => c.shot !== null && c.shot.facts.shot.walkS !== null },
-  ),
+  asked('way-clear', { safety: true }),
+  asked('record'),
+  asked('in-shot', { safety: true, applies: (c) => c.shot !== null && c.shot.facts.shot.walkS !== null }),
 ];

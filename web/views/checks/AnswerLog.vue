@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMessages } from '../../composables/useMessages';
 import { CHECKS } from '@core/checks';
 import { computed } from 'vue';
 import { whenText } from '../../format';
@@ -11,15 +12,16 @@ const props = defineProps<{ ready: Ready }>();
 const film = useFilm();
 const WORDS = { passed: 'holds', failed: 'does not hold', waived: 'waived', open: 'opened again' } as const;
 const MOST = 60;
+const { text } = useMessages();
 const names = computed(
   () =>
     new Map([
       ...CHECKS.map((k): [string, string] => [
         k.code,
-        typeof k.asks === 'string' ? k.asks : k.code.replace(/-/g, ' '),
+        typeof k.asks === 'function' ? k.code.replace(/-/g, ' ') : text(k.asks),
       ]),
       ...film.list('check').map((o): [string, string] => [o.id, o.name]),
-      ...props.ready.sheets.value.flatMap((s) => s.lines.map((l): [string, string] => [l.id, l.asks])),
+      ...props.ready.sheets.value.flatMap((s) => s.lines.map((l): [string, string] => [l.id, text(l.asks)])),
     ]),
 );
 const log = computed(() => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMessages } from '../../composables/useMessages';
 import { BAG_GROUPS, bagOf, type BagItem } from '@core/checks';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
@@ -49,8 +50,9 @@ const tick = (item: BagItem): void => {
     'leaving-home',
   );
 };
-const there = computed(() => bag.value?.items.filter((i) => i.missing === '') ?? []);
+const there = computed(() => bag.value?.items.filter((i) => i.missing === null) ?? []);
 const done = computed(() => there.value.filter((i) => packed.value.has(idOf(i))).length);
+const { text } = useMessages();
 const print = (): void => window.print();
 </script>
 
@@ -75,16 +77,22 @@ const print = (): void => window.print();
       <section v-for="g in groups" :key="g.group" :aria-label="WORDS[g.group]">
         <h3>{{ WORDS[g.group] }}</h3>
         <ul>
-          <li v-for="i in g.items" :key="i.id" :class="{ missing: i.missing !== '' }" :data-bag="i.name">
-            <label v-if="i.missing === ''"
+          <li
+            v-for="i in g.items"
+            :key="i.id"
+            :class="{ missing: i.missing !== null }"
+            :data-bag="text(i.name)"
+          >
+            <label v-if="i.missing === null"
               ><input type="checkbox" :checked="packed.has(idOf(i))" @change="tick(i)" /><span
-                ><b dir="auto">{{ i.name }}</b
-                ><span v-if="i.count > 1"> × {{ i.count }}</span> <span class="quiet">{{ i.why }}</span></span
+                ><b dir="auto">{{ text(i.name) }}</b
+                ><span v-if="i.count > 1"> × {{ i.count }}</span>
+                <span class="quiet">{{ text(i.why) }}</span></span
               ><span class="mass"><Fig v-if="i.massG > 0" :value="i.massG" quantity="grams" /></span
             ></label>
             <p v-else>
-              <b dir="auto">{{ i.name }}</b> <span class="stop">{{ i.missing }}</span>
-              <span class="quiet">{{ i.why }}</span>
+              <b dir="auto">{{ text(i.name) }}</b> <span class="stop">{{ text(i.missing) }}</span>
+              <span class="quiet">{{ text(i.why) }}</span>
             </p>
           </li>
         </ul>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useMessages } from '../../composables/useMessages';
 import type { SheetLine } from '@core/checks';
-import { nextTick, ref, useTemplateRef, watch } from 'vue';
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { whenText } from '../../format';
 import MarkSign from '../../parts/MarkSign.vue';
 import type { Verdict } from './useReady';
@@ -14,6 +15,8 @@ const WORDS = {
   waived: 'waived',
   open: 'open',
 } as const;
+const { text } = useMessages();
+const protects = computed(() => text(props.line.protects));
 const waiving = ref(false);
 const reason = ref('');
 const fault = ref('');
@@ -68,14 +71,14 @@ const pressed = (event: KeyboardEvent): void => {
       <p class="asks">
         <MarkSign v-if="line.standing === 'failed'" :severity="line.safety ? 'stop' : 'care'" /><span
           dir="auto"
-          >{{ line.asks }}</span
+          >{{ text(line.asks) }}</span
         >
       </p>
       <p v-if="line.look" class="found">
-        <b v-if="line.standing !== 'passed'">{{ WORDS[line.standing] }}:</b> {{ line.look.say }}
+        <b v-if="line.standing !== 'passed'">{{ WORDS[line.standing] }}:</b> {{ text(line.look.say) }}
       </p>
       <p class="more">
-        <span v-if="line.protects" class="faint">Against: {{ line.protects }}</span>
+        <span v-if="protects" class="faint">Against: {{ protects }}</span>
         <span v-if="line.answer" class="log"
           >{{
             WORDS[

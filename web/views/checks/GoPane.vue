@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { useMessages } from '../../composables/useMessages';
 import type { Go, GoFigure } from '@core/checks';
+import { messageKey } from '@core/messages';
 
 /** What is written here comes to; the pilot decides. */
 defineProps<{
@@ -16,6 +18,7 @@ defineProps<{
 defineEmits<{ pick: [index: number] }>();
 const WORDS = { go: 'go', wait: 'wait', 'no-go': 'no-go' } as const;
 const MOST = 7;
+const { text } = useMessages();
 </script>
 
 <template>
@@ -23,8 +26,8 @@ const MOST = 7;
     <p class="label">the {{ of }}, by what is written here</p>
     <p class="word" role="status">{{ WORDS[go.go] }}</p>
     <ul>
-      <li v-for="r in go.reasons.slice(0, MOST)" :key="r.say" :class="r.weight">
-        <b>{{ WORDS[r.weight] }}</b> {{ r.say }}
+      <li v-for="r in go.reasons.slice(0, MOST)" :key="messageKey(r.say)" :class="r.weight">
+        <b>{{ WORDS[r.weight] }}</b> {{ text(r.say) }}
       </li>
     </ul>
     <p v-if="go.reasons.length > MOST" class="quiet">and {{ go.reasons.length - MOST }} more</p>
@@ -36,7 +39,7 @@ const MOST = 7;
         class="btn"
         :class="`of-${f.go}`"
         :aria-pressed="picked === f.index"
-        :title="f.reasons[0]?.say ?? ''"
+        :title="f.reasons[0] ? text(f.reasons[0].say) : ''"
         @click="$emit('pick', f.index)"
       >
         {{ f.index + 1 }} <span class="unit">{{ f.pack }}</span> <b>{{ WORDS[f.go] }}</b>

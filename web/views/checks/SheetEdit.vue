@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMessages } from '../../composables/useMessages';
 import type { Entity, CheckMoment, OwnCheck } from '@core/model';
 import { checksOf, checksOff, moveCheck, switchCheck } from '@core/checks';
 import { computed, ref } from 'vue';
@@ -10,21 +11,19 @@ import { useSelection } from '../../stores/selection';
 const props = defineProps<{ moment: CheckMoment }>();
 const film = useFilm();
 const selection = useSelection();
+const { text } = useMessages();
 const own = computed(() => film.list('check'));
 const listed = computed(() =>
   checksOf(props.moment, own.value).map((k) => ({
     code: k.check.code,
     own: k.own,
     safety: k.check.safety,
-    protects: k.check.protects,
-    asks:
-      typeof k.check.asks === 'string'
-        ? k.check.asks
-        : (own.value.find((o) => o.builtIn === k.check.code)?.name ?? k.check.code.replace(/-/g, ' ')),
+    protects: text(k.check.protects),
+    asks: typeof k.check.asks === 'function' ? k.check.code.replace(/-/g, ' ') : text(k.check.asks),
   })),
 );
 const off = computed(() => checksOff(props.moment, own.value));
-const text = ref('');
+const draft = ref('');
 const protects = ref('');
 const fault = ref('');
 const put = (label: string, rows: readonly OwnCheck[]): void => {
@@ -45,14 +44,14 @@ const turn = (code: string, isOff: boolean): void => {
   );
 };
 const add = (): void => {
-  if (text.value.trim() === '') {
+  if (draft.value.trim() === '') {
     fault.value = 'Say what is to be looked at.';
     return;
   }
   const value: Entity<'check'> = {
     id: uuid(),
     builtIn: '',
-    name: text.value.trim(),
+    name: draft.value.trim(),
     moment: props.moment,
     protects: protects.value.trim(),
     position: '',
@@ -62,7 +61,7 @@ const add = (): void => {
   };
   put('new check', [value]);
   if (fault.value === '') {
-    text.value = '';
+    draft.value = '';
     protects.value = '';
   }
 };
@@ -111,7 +110,7 @@ const remove = (code: string): void => {
     </ul>
     <form @submit.prevent="add">
       <input
-        v-model="text"
+        v-model="draft"
         maxlength="200"
         aria-label="New check"
         placeholder="A check of your own, as you would read it aloud"

@@ -1,6 +1,7 @@
 import type { Entity, CheckMoment } from '@core/model';
 import {
   answerKey,
+  foundKey,
   goOfFlight,
   goOfPlace,
   sheetsOf,
@@ -117,7 +118,7 @@ export const useReady = () => {
       moment: at,
       verdict,
       reason,
-      found: look?.say.slice(0, 1000) ?? '',
+      found: look ? foundKey(look) : '',
       who: who.value,
       utcMs: Math.max(Date.now(), last + 1),
     };

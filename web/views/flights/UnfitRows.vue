@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { useMessages } from '../../composables/useMessages';
 import { curesFor } from '@core/proposals';
 import { FilmDeriver } from '@core/film';
+import { messageKey } from '@core/messages';
 import type { Cure } from '@core/warnings';
 import { computed, ref, shallowRef, watch } from 'vue';
 import MarkSign from '../../parts/MarkSign.vue';
@@ -14,6 +16,7 @@ import type { Day } from './useDay';
 /** Slates that are in no flight, with what would help: tried before it is offered, one key away for the one in hand. */
 const props = defineProps<{ day: Day }>();
 const acts = useShotCommands();
+const { text } = useMessages();
 const film = useFilm();
 const selection = useSelection();
 const derivedFilm = useDerivedFilm();
@@ -74,8 +77,14 @@ defineExpose({ apply });
           >
         </button>
         <p v-if="r.shotId === picked?.shotId" class="cures">
-          <button v-for="(c, i) in cures" :key="c.say" class="btn" :title="`Key ${i + 1}`" @click="apply(i)">
-            <span class="unit">{{ i + 1 }}</span> {{ c.say }}
+          <button
+            v-for="(c, i) in cures"
+            :key="messageKey(c.say)"
+            class="btn"
+            :title="`Key ${i + 1}`"
+            @click="apply(i)"
+          >
+            <span class="unit">{{ i + 1 }}</span> {{ text(c.say) }}
           </button>
           <span v-if="looked && cures.length === 0" class="faint"
             >Nothing small would bring it in: another pack, another day, or leave it.</span

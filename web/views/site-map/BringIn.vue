@@ -153,7 +153,7 @@ const save = (format: ShapeFormat): void => {
               <th>Name</th>
               <th>Becomes</th>
               <th>Size</th>
-              <th>LossRisk</th>
+              <th>Away</th>
             </tr>
           </thead>
           <tbody>

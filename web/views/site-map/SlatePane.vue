@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMessages } from '../../composables/useMessages';
 import type { DerivedShot } from '@core/film';
 import type { LossAction } from '@core/model';
 import { FIXED_RETURN_M } from '@core/clearance';
@@ -18,6 +19,7 @@ import type { Plan } from './usePlan';
 const props = defineProps<{ plan: Plan; shot: DerivedShot; share: number }>();
 const film = useFilm();
 const site = useSite();
+const { text } = useMessages();
 const derivedFilm = useDerivedFilm();
 const told = computed(() => site.shots.get(props.shot.facts.shot.id) ?? null);
 const facts = computed(() => told.value?.site ?? null);
@@ -174,12 +176,12 @@ const overGround = computed(() => props.shot.facts.overGround);
     </div>
     <ul v-if="facts" class="loss">
       <li v-for="a in ['return', 'hover', 'land'] as const" :key="a" :class="{ on: facts.loss.chosen === a }">
-        <b>{{ ACTIONS[a] }}</b> {{ facts.loss.meets[a]
+        <b>{{ ACTIONS[a] }}</b> {{ text(facts.loss.meets[a])
         }}<span v-if="facts.loss.advice === a" class="advice"> – advised</span>
       </li>
     </ul>
     <p v-if="facts" class="quiet small">
-      {{ facts.loss.why }} You confirm it; check what your aircraft really does.
+      {{ text(facts.loss.why) }} You confirm it; check what your aircraft really does.
     </p>
   </section>
 </template>

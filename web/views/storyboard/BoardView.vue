@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMessages } from '../../composables/useMessages';
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { boardOf, type BoardPlace, useOf, USE_WORDS } from '@core/story';
@@ -12,6 +13,7 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import { useBoardActs } from './useBoardActs';
 
 const film = useFilm();
+const { text } = useMessages();
 const selection = useSelection();
 const derivedFilm = useDerivedFilm();
 const router = useRouter();
@@ -101,7 +103,7 @@ const key = (event: KeyboardEvent, id: string): void => {
       </div>
       <ul v-if="board.remarks.length > 0" class="remarks" aria-label="Remarks on the cut">
         <li v-for="r in board.remarks" :key="r.code + r.shots.join()">
-          <b>{{ r.say }}</b> <span class="quiet">{{ r.why }}</span>
+          <b>{{ text(r.say) }}</b> <span class="quiet">{{ text(r.why) }}</span>
         </li>
       </ul>
       <ol ref="list" class="cards">

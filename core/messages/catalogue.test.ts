@@ -1,0 +1,137 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { IntlMessageFormat } from 'intl-messageformat';
+import ts from 'typescript';
+import { describe, expect, it } from 'vitest';
+import { createFormatter, EN, listed, measured, message, messageKey, plainText, yesNo } from '.';
+
+const CORE = join(import.meta.dirname, '..');
+const sources = readdirSync(CORE, { recursive: true, encoding: 'utf8' }).filter(
+  (f) => f.endsWith('.ts') && !f.endsWith('.test.ts') && !f.startsWith('messages'),
+);
+
+interface Use {
+  readonly file: string;
+  /** Code, or the pattern of one that is put together. */
+  readonly code: RegExp;
+  /** Names of what is filled in; null where they are not spelled out. */
+  readonly names: readonly string[] | null;
+}
+
+const patternOf = (node: ts.Expression): RegExp | null => {
+  if (ts.isStringLiteral(node)) return new RegExp(`^${escape(node.text)}$`);
+  if (!ts.isTemplateExpression(node)) return null;
+  const parts = [node.head.text, ...node.templateSpans.map((s) => s.literal.text)];
+  return new RegExp(`^${parts.map(escape).join('.+')}$`);
+};
+const escape = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+const usesIn = (file: string): Use[] => {
+  const source = ts.createSourceFile(
+    file,
+    readFileSync(join(CORE, file), 'utf8'),
+    ts.ScriptTarget.Latest,
+    true,
+  );
+  const uses: Use[] = [];
+  const visit = (node: ts.Node): void => {
+    ts.forEachChild(node, visit);
+    if (!ts.isCallExpression(node) || node.expression.getText() !== 'message') return;
+    const [first, second] = node.arguments;
+    const code = first && patternOf(first);
+    if (!code) throw new Error(`${file}: a message without a code that can be read: ${node.getText()}`);
+    const names =
+      second === undefined
+        ? []
+        : ts.isObjectLiteralExpression(second)
+          ? second.properties.map((p) => p.name?.getText() ?? '')
+          : null;
+    uses.push({ file, code, names });
+  };
+  visit(source);
+  return uses;
+};
+const uses = sources.flatMap(usesIn);
+
+/** Names a sentence is filled with. */
+const wantedBy = (template: string): string[] => {
+  const names = new Set<string>();
+  const walk = (nodes: readonly unknown[]): void => {
+    for (const node of nodes as readonly {
+      type: number;
+      value: string;
+      options?: Record<string, { value: unknown[] }>;
+    }[]) {
+      if (node.type !== 0 && node.type !== 7) names.add(node.value);
+      for (const option of Object.values(node.options ?? {})) walk(option.value);
+    }
+  };
+  walk(new IntlMessageFormat(template, 'en').getAst());
+  return [...names].sort();
+};
+
+describe('the catalogue', () => {
+  it('has the sentence of every message, filled with what it wants', () => {
+    expect(uses.length).toBeGreaterThan(400);
+    for (const { file, code, names } of uses) {
+      const codes = Object.keys(EN).filter((c) => code.test(c));
+      expect(codes, `${file} says ${code.source}`).not.toEqual([]);
+      if (names && codes.length === 1)
+        for (const c of codes)
+          for (const name of wantedBy(EN[c]!))
+            expect([c, ...names], `${file}: ${c} wants ${name}`).toContain(name);
+    }
+  });
+
+  it('has no sentence that nobody says', () => {
+    const spoken = new Set(['plain', 'list.more']);
+    const silent = Object.keys(EN).filter((c) => !spoken.has(c) && !uses.some((u) => u.code.test(c)));
+    expect(silent).toEqual([]);
+  });
+
+  it('says nothing that is legal, allowed or safe', () => {
+    for (const [code, text] of Object.entries(EN))
+      expect(text, code).not.toMatch(/\b(is|are|it’s) (legal|allowed|safe|permitted)\b/i);
+  });
+});
+
+describe('a message', () => {
+  const metric = createFormatter(EN, 'en', 'metric');
+  const imperial = createFormatter(EN, 'en', 'imperial');
+  const gusts = message('air.gusts.say', {
+    gust: measured(11.38, 'speed'),
+    highest: measured(57.6, 'metres', 0),
+    share: measured(94.6, 'percent', 0),
+    aircraft: 'A',
+  });
+  it('is written in the units asked for', () => {
+    expect(metric.text(gusts)).toContain('11.4 m/s at 58 m are 95 %');
+    expect(imperial.text(gusts)).toContain('25.5 mph at 189 ft are 95 %');
+    expect(metric.quantity(measured(NaN, 'metres'))).toBe('–');
+    expect(metric.quantity(measured(-0.001, 'metres', 1))).toBe('0.0 m');
+    expect(metric.quantity(measured(12, 'degrees'))).toBe('12°');
+  });
+  it('writes decimals and plurals as its language does', () => {
+    const german = createFormatter({ a: '{n, plural, one {# Akku} other {# Akkus}}, {m}' }, 'de', 'metric');
+    expect(german.text(message('a', { n: 1, m: measured(1.25, 'metres', 2) }))).toBe('1 Akku, 1,25 m');
+    expect(german.text(message('a', { n: 2, m: measured(3, 'seconds') }))).toBe('2 Akkus, 3 s');
+    expect(() => german.text(message('b'))).toThrow('There is no sentence “b” in de.');
+  });
+  it('holds lists, other messages and what a person wrote', () => {
+    const list = message('check.list', { list: listed(['A', plainText('B {x}'), measured(2, 'grams')], 2) });
+    expect(metric.text(list)).toContain('A, B {x} and 1 more');
+    expect(yesNo(true)).not.toBe(yesNo(false));
+  });
+  it('is known again by what it tells, not by its words or the last bit of a figure', () => {
+    const other = (gust: number) =>
+      messageKey({ ...gusts, values: { ...gusts.values, gust: measured(gust, 'speed') } });
+    expect(other(11.384)).toBe(messageKey(gusts));
+    expect(other(12)).not.toBe(messageKey(gusts));
+    expect(messageKey(message('air.gusts.why'))).not.toBe(messageKey(message('air.gusts.why.else')));
+    const turned = Object.fromEntries(Object.entries(gusts.values).reverse());
+    expect(messageKey({ code: gusts.code, values: turned })).toBe(messageKey(gusts));
+    expect(messageKey(message('x', { l: listed(['a', 'b'], 1) }))).not.toBe(
+      messageKey(message('x', { l: listed(['a'], 1) })),
+    );
+  });
+});

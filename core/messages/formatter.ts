@@ -1,0 +1,84 @@
+import { IntlMessageFormat } from 'intl-messageformat';
+import { digitsOf, toShown, unitOf, type Quantity, type UnitSystem } from '../units';
+import type { ListValue, Message, MessageValue, QuantityValue } from './message';
+
+/** Sentences of a language by code, in ICU message syntax. */
+export type Catalogue = Readonly<Record<string, string>>;
+
+/** Writes messages in one language and one system of units. */
+export interface Formatter {
+  readonly text: (message: Message) => string;
+  readonly quantity: (value: QuantityValue) => string;
+}
+
+/** Units that stand at their number without a space. */
+const CLOSE = /^[°×]/;
+
+const numbers = (locale: string) => {
+  const formats = new Map<number, Intl.NumberFormat>();
+  return (value: number, digits: number): string => {
+    let format = formats.get(digits);
+    if (!format) {
+      format = new Intl.NumberFormat(locale, {
+        minimumFractionDigits: digits,
+        maximumFractionDigits: digits,
+        useGrouping: false,
+      });
+      formats.set(digits, format);
+    }
+    const text = format.format(value);
+    return /^[-−]0([.,]0*)?$/.test(text) ? text.slice(1) : text;
+  };
+};
+
+/** Decimals of a measured number: those its sentence wants in metric units, its quantity's own in others. */
+const digitsFor = ({ quantity, digits }: QuantityValue, units: UnitSystem): number => {
+  const same = units === 'metric' || unitOf(quantity, units) === unitOf(quantity, 'metric');
+  return same && digits !== undefined ? digits : digitsOf(quantity, units);
+};
+
+const unitText = (quantity: Quantity, units: UnitSystem): string => {
+  const unit = unitOf(quantity, units);
+  return unit === '' || CLOSE.test(unit) ? unit : ` ${unit}`;
+};
+
+/**
+ * A formatter for a catalogue.
+ * @param locale BCP 47 tag of the language, for plurals and numbers
+ * @throws RangeError where the catalogue lacks a sentence
+ */
+export const createFormatter = (catalogue: Catalogue, locale: string, units: UnitSystem): Formatter => {
+  const parsed = new Map<string, IntlMessageFormat>();
+  const number = numbers(locale);
+  const quantity = (value: QuantityValue): string =>
+    Number.isFinite(value.value)
+      ? number(toShown(value.value, value.quantity, units), digitsFor(value, units)) +
+        unitText(value.quantity, units)
+      : '–';
+  const sentence = (code: string): IntlMessageFormat => {
+    const known = parsed.get(code);
+    if (known) return known;
+    const template = catalogue[code];
+    if (template === undefined) throw new RangeError(`There is no sentence “${code}” in ${locale}.`);
+    const format = new IntlMessageFormat(template, locale);
+    parsed.set(code, format);
+    return format;
+  };
+  const listText = ({ list, more }: ListValue): string => {
+    const texts = list.map((v) => String(valueOf(v)));
+    const rest = more > 0 ? [text({ code: 'list.more', values: { more } })] : [];
+    return more > 0 ? `${texts.join(', ')} ${rest.join('')}` : texts.join(', ');
+  };
+  const valueOf = (value: MessageValue): string | number => {
+    if (typeof value !== 'object') return value;
+    if ('quantity' in value) return quantity(value);
+    return 'list' in value ? listText(value) : text(value);
+  };
+  const text = ({ code, values }: Message): string =>
+    String(
+      sentence(code).format(
+        Object.fromEntries(Object.entries(values).map(([name, value]) => [name, valueOf(value)])),
+      ),
+    );
+  return { text, quantity };
+};

@@ -1,0 +1,14 @@
+export { EN } from './en';
+export { createFormatter, type Catalogue, type Formatter } from './formatter';
+export {
+  listed,
+  measured,
+  message,
+  messageKey,
+  plainText,
+  yesNo,
+  type ListValue,
+  type Message,
+  type MessageValue,
+  type QuantityValue,
+} from './message';
