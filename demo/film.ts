@@ -258,7 +258,7 @@ const viaduct: Sketch[] = [
     priority: 'could',
   },
   {
-    title: 'LossRisk from the arches',
+    title: 'Away from the arches',
     about: 1,
     move: 'pull-back',
     values: { startM: 75, endM: 160, heightM: 45, speedMs: 4.5, fromBearingDeg: 200 },

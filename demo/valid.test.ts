@@ -206,7 +206,7 @@ const saidBy = (film: FilmInput, derived: DerivedFilm): string[] => {
     [...derived.shots.values()].map((s) => [s.warnings, FIGURES.map((f) => explain(f, s.facts))]),
     [...derived.locationWarnings.values()],
     derived.budget.warnings,
-    sheets.map((s) => s.lines.map((l) => [said(l.asks), l.look])),
+    sheets.map((s) => s.lines.map((l) => [said(l.prompt), l.result])),
     boardOf(derived).remarks,
     bagOf(input, film.kit, derived, places).items,
     places.map((p) => [p.flights.map((f) => explainFlight(f, derived)), lightSaid(film, derived, p)]),

@@ -63,7 +63,7 @@ test('the schools change the plan: one pack one shot needs a pack for each slate
   const { derived } = await bench.stored();
   for (const place of derived.places.values())
     for (const flight of place.flights) expect(flight.stops).toHaveLength(1);
-  await expect(page.locator('.ghost')).toHaveCount([...derived.places.values()][0]!.fill.wished.length);
+  await expect(page.locator('.ghost')).toHaveCount([...derived.places.values()][0]!.fill.hypothetical.length);
 });
 
 test('the job’s tempo and rates reach the slates measured in beats', async ({ page, bench }) => {

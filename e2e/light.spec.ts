@@ -138,7 +138,7 @@ test('wishes, pins and dates: the window of a slate, held back by hand and by dr
   await expect(page.locator('.says')).toContainText('not before 07:');
   await page.mouse.up();
   await expect
-    .poll(async () => (await shots()).find((s) => s.title === 'LossRisk from the arches')?.notBefore ?? '')
+    .poll(async () => (await shots()).find((s) => s.title === 'Away from the arches')?.notBefore ?? '')
     .toMatch(/^07:\d\d$/);
 
   const dates = page.getByRole('region', { name: 'Dates compared' }).locator('tbody tr');

@@ -45,7 +45,7 @@ test('inputs are added to a move, and it is flown backwards; costs follow as the
   bench,
 }) => {
   await bench.open();
-  await bench.pick('LossRisk from the arches');
+  await bench.pick('Away from the arches');
   const before = await bench.figure('inputs').textContent();
   await page.getByRole('button', { name: 'Add to the move' }).click();
   const added = page.getByRole('region', { name: 'Added on top of the move' });
@@ -56,13 +56,13 @@ test('inputs are added to a move, and it is flown backwards; costs follow as the
     await added.getByLabel(label).fill(value);
     await added.getByLabel(label).press('Enter');
   }
-  const now = await stored(bench, 'LossRisk from the arches');
+  const now = await stored(bench, 'Away from the arches');
   expect(now.shot.move.added).toMatchObject({ riseM: 25, aroundDeg: 40 });
   expect(now.facts.trajectory!.end.at.z).toBeCloseTo(70, 1);
   expect(Number(await bench.figure('inputs').textContent())).toBeGreaterThan(Number(before));
   await expect(bench.figure('inputs')).toHaveText(String(now.facts.trajectory!.simultaneous));
   await page.getByRole('button', { name: 'Reversed' }).click();
-  const back = await stored(bench, 'LossRisk from the arches');
+  const back = await stored(bench, 'Away from the arches');
   expect(back.facts.trajectory!.start.at.z).toBeCloseTo(70, 1);
   expect(back.facts.direction).toBe('toward');
   expect(back.facts.trajectory!.lengthM).toBeCloseTo(now.facts.trajectory!.lengthM, 3);

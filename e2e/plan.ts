@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 
-/** PilotSkill on the plan: where a place of the ground lies on the screen is read off the plan's own pointer, as a person would. */
+/** Hands on the plan: where a place of the ground lies on the screen is read off the plan's own pointer, as a person would. */
 export class PlanHands {
   private constructor(
     private readonly page: Page,

@@ -86,7 +86,7 @@ test('numbers a move cannot have are refused at the field, and what was typed st
 
 test('too fast for the aircraft is told, with the speed it could fly', async ({ page, bench }) => {
   await bench.open();
-  await bench.pick('LossRisk from the arches');
+  await bench.pick('Away from the arches');
   const end = page.getByLabel('Ends at', { exact: true }).last();
   await end.fill('900');
   await end.press('Enter');

@@ -9,7 +9,7 @@ export interface Wind {
   /** Mean wind at 10 m above ground, m/s. */
   readonly speedAt10mMs: number;
   readonly gustAt10mMs: number;
-  /** FilterFit the wind comes from, deg. */
+  /** Bearing the wind comes from, deg. */
   readonly fromDeg: number;
   readonly shear: number;
 }

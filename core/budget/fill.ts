@@ -48,12 +48,12 @@ export interface Recharge {
 export interface FillResult {
   readonly flights: readonly Flight[];
   /** Flights that packs which are not there would make. */
-  readonly wished: readonly Flight[];
+  readonly hypothetical: readonly Flight[];
   readonly unfit: readonly Unfit[];
   /** Packs left over with what they still hold, untouched or part used, in order. */
-  readonly left: readonly PackSupply[];
+  readonly remainingPacks: readonly PackSupply[];
   /** Packs that flew and were not put on for another aircraft or launch point. */
-  readonly spent: readonly PackSupply[];
+  readonly landedPacks: readonly PackSupply[];
 }
 
 /** Whether a shot can go along on a flight: same aircraft, same launch point. */
@@ -77,7 +77,7 @@ const begin = (
 };
 
 /** What a pack still holds after a flight. */
-const rest = (flight: Flight): PackSupply => ({
+const remaining = (flight: Flight): PackSupply => ({
   ...flight.supply,
   usableWh: flight.supply.usableWh - flight.usedWh,
   availableWh: flight.supply.availableWh - flight.usedWh,
@@ -86,21 +86,21 @@ const rest = (flight: Flight): PackSupply => ({
 class Filler {
   readonly flights: Flight[] = [];
   readonly unfit: Unfit[] = [];
-  private readonly wished: OpenFlight[] = [];
+  private readonly hypothetical: OpenFlight[] = [];
   /** Flight being filled, for each pilot. */
   private readonly open = new Map<string, OpenFlight>();
   private readonly clocks = new Map<string, number>();
-  private left: PackSupply[];
-  private spent: PackSupply[] = [];
+  private remainingPacks: PackSupply[];
+  private landedPacks: PackSupply[] = [];
 
   constructor(
     packs: readonly PackSupply[],
-    private readonly fresh: readonly PackSupply[],
+    private readonly fullPacks: readonly PackSupply[],
     private readonly rules: FlightRules,
     private readonly recharge: Recharge | null,
   ) {
-    this.left = packs.filter((p) => !recharge?.day.charging(p.packId, recharge.zeroS));
-    this.spent = packs.filter((p) => !this.left.includes(p));
+    this.remainingPacks = packs.filter((p) => !recharge?.day.charging(p.packId, recharge.zeroS));
+    this.landedPacks = packs.filter((p) => !this.remainingPacks.includes(p));
   }
 
   /** Whether a pack may be taken for a shot that stands in the list, or for a laid flight that takes what there is. */
@@ -118,12 +118,12 @@ class Filler {
   private land(flight: Flight, keepRest: boolean): void {
     this.flights.push(flight);
     this.clocks.set(this.crewOf(flight.aircraftId), endS(flight) + this.rules.swapS);
-    const supply = rest(flight);
+    const supply = remaining(flight);
     if (keepRest) {
-      this.left = [supply, ...this.left];
+      this.remainingPacks = [supply, ...this.remainingPacks];
       return;
     }
-    this.spent.push(supply);
+    this.landedPacks.push(supply);
     const pack = flight.packId === null ? undefined : this.recharge?.packOf(flight.packId);
     if (pack && this.recharge)
       this.recharge.day.put(
@@ -150,8 +150,8 @@ class Filler {
     for (const cost of windy) this.reject(cost, 'wind');
     if (flight.stops.length === 0) return;
     const startS = clearOfBreaks(chosen.startS, flight.seconds, this.rules.breaks);
-    this.left = this.left.filter((s) => s.packId !== flight.packId);
-    this.spent = this.spent.filter((s) => s.packId !== flight.packId);
+    this.remainingPacks = this.remainingPacks.filter((s) => s.packId !== flight.packId);
+    this.landedPacks = this.landedPacks.filter((s) => s.packId !== flight.packId);
     if (flight.packId !== null) this.recharge?.day.take(flight.packId, this.recharge.zeroS + startS);
     this.land({ ...startedAt(flight, startS), planId: laid.id, locked: laid.locked }, false);
   }
@@ -190,9 +190,9 @@ class Filler {
   private suppliesFor(laid: DecidedFlight, clockS: number): { supply: PackSupply; fromS: number }[] {
     const own =
       laid.packId === null
-        ? this.left.find((s) => this.free(s, laid.aircraftId))
-        : (this.left.find((s) => s.packId === laid.packId) ??
-          this.spent.find((s) => s.packId === laid.packId));
+        ? this.remainingPacks.find((s) => this.free(s, laid.aircraftId))
+        : (this.remainingPacks.find((s) => s.packId === laid.packId) ??
+          this.landedPacks.find((s) => s.packId === laid.packId));
     if (!own)
       return [
         {
@@ -207,7 +207,7 @@ class Filler {
           fromS: 0,
         },
       ];
-    if (!this.spent.includes(own)) return [{ supply: own, fromS: 0 }];
+    if (!this.landedPacks.includes(own)) return [{ supply: own, fromS: 0 }];
     // It flew before: on what it has left and the charger gave it meanwhile; waiting for it to be full only where that is too little, and within the window.
     const now = { supply: this.asOf(own, clockS), fromS: 0 };
     const full = this.chargedBy(own, 1);
@@ -253,7 +253,8 @@ class Filler {
   /** @param keepRest whether the flight before ends with energy to spare, so that its pack can fly again */
   private startNew(shot: ShotCost, flyer: LegFlyer, open: OpenFlight | undefined, keepRest: boolean): void {
     const clockS = open ? endS(open.flight) + this.rules.swapS : this.clockOf(this.crewOf(shot.aircraftId));
-    const supplies = open && keepRest ? [rest(open.flight), ...this.left] : this.left;
+    const supplies =
+      open && keepRest ? [remaining(open.flight), ...this.remainingPacks] : this.remainingPacks;
     for (const supply of supplies.filter((s) => this.free(s, shot.aircraftId))) {
       const tried = this.tryOn(supply, shot, flyer, clockS);
       if (!tried) {
@@ -295,7 +296,7 @@ class Filler {
 
   /** A pack that flew and has been charged since, or the first that will be full while the window is open. */
   private onRecharged(shot: ShotCost, flyer: LegFlyer, clockS: number): OpenFlight | null {
-    const options = this.spent
+    const options = this.landedPacks
       .filter((s) => this.free(s, shot.aircraftId))
       .flatMap((s) => {
         const full = this.chargedBy(s, 1);
@@ -316,16 +317,16 @@ class Filler {
   private takeOff(next: OpenFlight, before: OpenFlight | undefined, keepRest: boolean): void {
     if (before) this.land(before.flight, keepRest);
     const { packId, startS } = next.flight;
-    this.left = this.left.filter((s) => s.packId !== packId);
-    if (packId !== null && this.spent.some((s) => s.packId === packId))
+    this.remainingPacks = this.remainingPacks.filter((s) => s.packId !== packId);
+    if (packId !== null && this.landedPacks.some((s) => s.packId === packId))
       this.recharge?.day.take(packId, this.recharge.zeroS + startS);
-    this.spent = this.spent.filter((s) => s.packId !== packId);
+    this.landedPacks = this.landedPacks.filter((s) => s.packId !== packId);
     this.open.set(this.crewOf(next.flight.aircraftId), next);
   }
 
   /** Reckons what a full pack of the kind the kit knows would do for a shot that found none. */
   private wish(shot: ShotCost, flyer: LegFlyer, clockS: number): void {
-    const mine = this.fresh.filter((s) => s.aircraftIds.includes(shot.aircraftId));
+    const mine = this.fullPacks.filter((s) => s.aircraftIds.includes(shot.aircraftId));
     const model = mine.reduce<PackSupply | undefined>(
       (best, s) => (best && best.usableWh >= s.usableWh ? best : s),
       undefined,
@@ -344,18 +345,18 @@ class Filler {
       this.reject(shot, 'over-pack', alone.next.flight.overWh);
       return;
     }
-    const there = this.left.filter((s) => s.aircraftIds.includes(shot.aircraftId));
+    const there = this.remainingPacks.filter((s) => s.aircraftIds.includes(shot.aircraftId));
     this.reject(
       shot,
       there.some((s) => this.free(s, shot.aircraftId)) ? 'no-charge' : there.length > 0 ? 'held' : 'no-pack',
     );
-    const last = this.wished.at(-1);
+    const last = this.hypothetical.at(-1);
     const more =
       last && together(last.flight, shot) && !this.rules.onePackOneShot
         ? append(last, shot, flyer, this.rules)
         : undefined;
-    if (more?.fits && !more.early) this.wished[this.wished.length - 1] = more.next;
-    else this.wished.push(alone.next);
+    if (more?.fits && !more.early) this.hypothetical[this.hypothetical.length - 1] = more.next;
+    else this.hypothetical.push(alone.next);
   }
 
   private reject(shot: ShotCost, reason: UnfitReason, shortWh = 0): void {
@@ -363,19 +364,19 @@ class Filler {
   }
 
   finish(): FillResult {
-    const left = [...this.left];
+    const left = [...this.remainingPacks];
     for (const { flight } of this.open.values()) {
       this.land(flight, true);
     }
     // Whoever ends the day with energy to spare may fly on at the next place.
-    this.left = this.left.filter((s) => !left.includes(s));
+    this.remainingPacks = this.remainingPacks.filter((s) => !left.includes(s));
     const flights = this.flights.sort((a, b) => a.startS - b.startS);
     return {
       flights,
-      wished: this.wished.map((w) => w.flight),
+      hypothetical: this.hypothetical.map((w) => w.flight),
       unfit: this.unfit,
-      left: [...this.left, ...left],
-      spent: this.spent,
+      remainingPacks: [...this.remainingPacks, ...left],
+      landedPacks: this.landedPacks,
     };
   }
 }

@@ -46,11 +46,11 @@ const grave = (warnings: readonly Warning[]): Reason[] =>
 
 const lines = (c: Context): Reason[] =>
   sheetOf('launch-point', c, c.flight !== null).lines.flatMap((l): Reason[] => {
-    const say = l.look?.say ?? l.asks;
-    if (l.standing === 'failed') return [{ weight: l.safety ? 'no-go' : 'wait', say }];
-    if (l.standing === 'open' && l.safety)
-      return [{ weight: 'wait', say: message('check.lines.say', { asks: l.asks }) }];
-    return l.standing === 'care' && l.safety ? [{ weight: 'wait', say }] : [];
+    const say = l.result?.say ?? l.prompt;
+    if (l.status === 'failed') return [{ weight: l.safety ? 'no-go' : 'wait', say }];
+    if (l.status === 'open' && l.safety)
+      return [{ weight: 'wait', say: message('check.lines.say', { asks: l.prompt }) }];
+    return l.status === 'care' && l.safety ? [{ weight: 'wait', say }] : [];
   });
 
 const figure = (reasons: readonly Reason[]): GoFigure => {

@@ -87,15 +87,15 @@ describe('checks', () => {
         k.scope === 'flight' && k.moment === 'launch-point' ? 'flight' : SCOPE_OF[k.moment],
         k.code,
       ).toBe(k.scope);
-      if (k.look) expect(k.applies, k.code).toBeUndefined();
+      if (k.evaluate) expect(k.applies, k.code).toBeUndefined();
     }
-    expect(CHECKS.filter((k) => k.look).length).toBeGreaterThan(20);
+    expect(CHECKS.filter((k) => k.evaluate).length).toBeGreaterThan(20);
     expect(new Set(CHECKS.map((k) => k.moment))).toEqual(new Set(CHECK_MOMENTS));
   });
   it('never say that something is legal, allowed or safe', () => {
     const texts = [0, 1, 2].flatMap((p) =>
       sheetsOf(contextOf(film, p, { flight: 0, shot: 0 })).flatMap((s) =>
-        s.lines.flatMap((l) => [said(l.asks), said(l.protects), said(l.look?.say)]),
+        s.lines.flatMap((l) => [said(l.prompt), said(l.protects), said(l.result?.say)]),
       ),
     );
     for (const say of texts) {
@@ -106,9 +106,9 @@ describe('checks', () => {
   it('the evening before names the card left in the computer and the devices that are low', () => {
     const sheet = sheetOf('evening-before', contextOf(film));
     const by = new Map(sheet.lines.map((l) => [l.id, l]));
-    expect(said(by.get('cards-here')!.look!.say)).toContain('Card A is in the computer');
-    expect(said(by.get('devices-charged')!.look!.say)).toContain('Phone 64 %');
-    expect(sheet.failed).toBe(sheet.lines.filter((l) => l.standing === 'failed').length);
+    expect(said(by.get('cards-here')!.result!.say)).toContain('Card A is in the computer');
+    expect(said(by.get('devices-charged')!.result!.say)).toContain('Phone 64 %');
+    expect(sheet.failed).toBe(sheet.lines.filter((l) => l.status === 'failed').length);
     const put = {
       ...film,
       kit: {
@@ -119,7 +119,7 @@ describe('checks', () => {
         ],
       },
     };
-    expect(sheetOf('evening-before', contextOf(put)).lines.find((l) => l.id === 'cards-here')!.standing).toBe(
+    expect(sheetOf('evening-before', contextOf(put)).lines.find((l) => l.id === 'cards-here')!.status).toBe(
       'passed',
     );
   });
@@ -130,11 +130,11 @@ describe('checks', () => {
       ...film,
       kit: { ...film.kit, aircraft: film.kit.aircraft.map((a) => ({ ...a, ...more })) },
     });
-    expect(at(film, 'firmware').look!.verdict).toBe('fail');
-    expect(said(at(craft({ insuredUntil: '2027-05-13' }), 'papers').look!.say)).toContain(
+    expect(at(film, 'firmware').result!.verdict).toBe('fail');
+    expect(said(at(craft({ insuredUntil: '2027-05-13' }), 'papers').result!.say)).toContain(
       'is insured until 2027-05-13',
     );
-    expect(at(craft({ firmware: '09' }), 'firmware-parity').look!.verdict).toBe('fail');
+    expect(at(craft({ firmware: '09' }), 'firmware-parity').result!.verdict).toBe('fail');
     expect(
       at(
         {
@@ -142,18 +142,18 @@ describe('checks', () => {
           film: { ...film.film, preferences: { ...film.film.preferences, weightLinesKg: [0.7201] } },
         },
         'weight',
-      ).look!.verdict,
+      ).result!.verdict,
     ).toBe('fail');
     expect(
       at(
         { ...film, film: { ...film.film, preferences: { ...film.film.preferences, weightLinesKg: [2] } } },
         'weight',
-      ).look!.verdict,
+      ).result!.verdict,
     ).toBe('pass');
   });
   it('nothing about the site holds before it was looked at', () => {
     const at = (site: Context['site']) =>
-      new Map(sheetOf('launch-point', contextOf(film, 0, {}, { site })).lines.map((l) => [l.id, l.standing]));
+      new Map(sheetOf('launch-point', contextOf(film, 0, {}, { site })).lines.map((l) => [l.id, l.status]));
     for (const code of ['return-height', 'clearance']) {
       expect(at(null).get(code)).toBe('care');
       expect(at([]).get(code)).toBe('passed');
@@ -178,7 +178,7 @@ describe('checks', () => {
     const c = contextOf(film, 2, { flight: 0 });
     const line = sheetOf('after-landing', c).lines.find((l) => l.id === 'card-change')!;
     expect(line).toMatchObject({ standing: 'failed', safety: true });
-    expect(said(line.look!.say)).toContain('over water');
+    expect(said(line.result!.say)).toContain('over water');
     const load = c.derived.budget.cards.byFlight.find((l) => l.flight === c.flight)!;
     const out = {
       ...film,
@@ -202,7 +202,7 @@ describe('checks', () => {
     };
     expect(
       sheetOf('after-landing', contextOf(out, 2, { flight: 0 })).lines.find((l) => l.id === 'card-change')!
-        .standing,
+        .status,
     ).toBe('passed');
   });
 });
@@ -261,8 +261,8 @@ describe('how a check stands', () => {
               input: { ...c.input, answers: turned ? [...answers].reverse() : answers },
             }).lines.find((l) => l.id === 'propellers')!;
           const last = verdicts.at(-1)!;
-          expect(line(1).standing).toBe(last);
-          expect(line(0).standing).toBe('open');
+          expect(line(1).status).toBe(last);
+          expect(line(0).status).toBe('open');
         },
       ),
       { numRuns: 15 },
@@ -282,7 +282,7 @@ describe('how a check stands', () => {
     const at = (flight: number) =>
       contextOf({ ...film, shots: turned, answers: [...film.answers, said] }, 0, { flight });
     const standing = (c: Context) =>
-      sheetOf('after-landing', c).lines.find((l) => l.id === 'pack-after')!.standing;
+      sheetOf('after-landing', c).lines.find((l) => l.id === 'pack-after')!.status;
     expect(at(0).flight!.stops[0]!.shotId).not.toBe(said.shotId);
     expect([standing(at(0)), standing(at(1))]).toEqual(['passed', 'open']);
   });
@@ -305,8 +305,8 @@ describe('go, wait or no-go', () => {
     input: {
       ...c.input,
       answers: sheetOf('launch-point', c)
-        .lines.filter((l) => l.look === null || l.look.verdict === 'care')
-        .map((l) => answer(c, l.id, 'passed', { found: l.look ? foundKey(l.look) : '' })),
+        .lines.filter((l) => l.result === null || l.result.verdict === 'care')
+        .map((l) => answer(c, l.id, 'passed', { found: l.result ? foundKey(l.result) : '' })),
     },
   });
   it('waits for what nobody looked at, and goes when all is looked at and nothing speaks against it', () => {
@@ -343,7 +343,7 @@ describe('go, wait or no-go', () => {
   it('one more thing that was passed never makes it worse', () => {
     const c = contextOf(film, 1, { flight: 1 });
     const asked = sheetOf('launch-point', c)
-      .lines.filter((l) => l.look === null)
+      .lines.filter((l) => l.result === null)
       .map((l) => l.id);
     fc.assert(
       fc.property(fc.subarray(asked), fc.constantFrom(...asked), (some, more) => {

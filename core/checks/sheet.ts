@@ -1,7 +1,7 @@
 import { messageKey, plainText, type Message } from '../messages';
 import { type Answer, CHECK_MOMENTS, type CheckMoment, type OwnCheck } from '../model';
 import { CHECKS } from './registry';
-import type { Check, CheckScope, Context, Look } from './types';
+import type { Check, CheckScope, Context, CheckResult } from './types';
 
 /** How a check stands: what it found, what a person said, or nothing yet. */
 export type CheckStatus = 'passed' | 'care' | 'failed' | 'waived' | 'open';
@@ -11,13 +11,13 @@ export interface SheetLine {
   /** Code of one that comes along, or id of one's own. */
   readonly id: string;
   readonly scope: CheckScope;
-  readonly asks: Message;
+  readonly prompt: Message;
   readonly protects: Message;
   readonly safety: boolean;
   readonly own: boolean;
   /** What it found by itself; null where a person is asked. */
-  readonly look: Look | null;
-  readonly standing: CheckStatus;
+  readonly result: CheckResult | null;
+  readonly status: CheckStatus;
   /** The newest answer; null where nobody has given one, or it was taken back. */
   readonly answer: Answer | null;
 }
@@ -73,19 +73,19 @@ const newest = (answers: readonly Answer[], c: Context, scope: CheckScope, id: s
  * What a check found decides, unless it is waived with a reason; what a person is asked, the person decides. What was waived or
  * seen counts while the check finds the same: a waiver of one fault says nothing of the next.
  */
-export const statusOf = (look: Look | null, given: Answer | null): CheckStatus =>
-  look ? foundStanding(look, given) : given && given.verdict !== 'open' ? given.verdict : 'open';
+export const statusOf = (look: CheckResult | null, given: Answer | null): CheckStatus =>
+  look ? statusFound(look, given) : given && given.verdict !== 'open' ? given.verdict : 'open';
 
-const FOUND: Readonly<Record<Look['verdict'], CheckStatus>> = {
+const FOUND: Readonly<Record<CheckResult['verdict'], CheckStatus>> = {
   pass: 'passed',
   care: 'care',
   fail: 'failed',
 };
 
 /** What a check found, apart from any wording: an answer counts while this stays the same. */
-export const foundKey = (look: Look): string => messageKey(look.say).slice(0, 1000);
+export const foundKey = (look: CheckResult): string => messageKey(look.say).slice(0, 1000);
 
-const foundStanding = (look: Look, answer: Answer | null): CheckStatus => {
+const statusFound = (look: CheckResult, answer: Answer | null): CheckStatus => {
   if (answer?.verdict === 'failed') return 'failed';
   const same = answer?.found === foundKey(look);
   if (look.verdict === 'fail' && same && answer?.verdict === 'waived') return 'waived';
@@ -97,7 +97,7 @@ const asOwn = (own: OwnCheck): Check => ({
   code: own.id,
   moment: own.moment,
   scope: SCOPE_OF[own.moment],
-  asks: plainText(own.name),
+  prompt: plainText(own.name),
   protects: plainText(own.protects),
   safety: false,
 });
@@ -127,19 +127,19 @@ export const checksOf = (moment: CheckMoment, own: readonly OwnCheck[]): Listed[
 const lineOf = (whole: Context, { check, scope, own }: Listed, ofFlight: boolean): SheetLine | null => {
   // What is asked about a day or a place is asked about all that flies there, unless it is asked for one flight.
   const c = scope === 'day' || (scope === 'place' && !ofFlight) ? { ...whole, flight: null } : whole;
-  const look = check.look ? check.look(c) : null;
-  if (check.look ? look === null : !(check.applies?.(c) ?? true)) return null;
+  const look = check.evaluate ? check.evaluate(c) : null;
+  if (check.evaluate ? look === null : !(check.applies?.(c) ?? true)) return null;
   if ((scope === 'flight' && !c.flight) || (scope === 'take' && !c.shot)) return null;
   const answer = newest(c.input.answers, c, scope, check.code);
   return {
     id: check.code,
     scope,
-    asks: typeof check.asks === 'function' ? check.asks(c) : check.asks,
+    prompt: typeof check.prompt === 'function' ? check.prompt(c) : check.prompt,
     protects: check.protects,
     safety: check.safety,
     own,
-    look,
-    standing: statusOf(look, answer),
+    result: look,
+    status: statusOf(look, answer),
     answer,
   };
 };
@@ -153,8 +153,8 @@ export const sheetOf = (moment: CheckMoment, c: Context, ofFlight = false): Shee
   return {
     moment,
     lines,
-    open: lines.filter((l) => l.standing === 'open').length,
-    failed: lines.filter((l) => l.standing === 'failed').length,
+    open: lines.filter((l) => l.status === 'open').length,
+    failed: lines.filter((l) => l.status === 'failed').length,
   };
 };
 

@@ -24,7 +24,7 @@ export interface Context {
 }
 
 /** What a check found by itself. 'care' is to be known and does not hold anybody up. */
-export interface Look {
+export interface CheckResult {
   readonly verdict: 'pass' | 'care' | 'fail';
   readonly say: Message;
 }
@@ -35,20 +35,20 @@ export interface Check {
   readonly moment: CheckMoment;
   readonly scope: CheckScope;
   /** What is to be looked at, as one reads it aloud; may name what is planned. */
-  readonly asks: Message | ((c: Context) => Message);
+  readonly prompt: Message | ((c: Context) => Message);
   /** What it keeps from happening. */
   readonly protects: Message;
   /** A person, an aircraft or footage is at stake. */
   readonly safety: boolean;
   /** null where there is nothing to look at here: the check is left out. */
-  readonly look?: (c: Context) => Look | null;
+  readonly evaluate?: (c: Context) => CheckResult | null;
   /** Left out where it says no; for what a person is asked. */
   readonly applies?: (c: Context) => boolean;
 }
 
-export const pass = (say: Message): Look => ({ verdict: 'pass', say });
-export const care = (say: Message): Look => ({ verdict: 'care', say });
-export const fail = (say: Message): Look => ({ verdict: 'fail', say });
+export const pass = (say: Message): CheckResult => ({ verdict: 'pass', say });
+export const care = (say: Message): CheckResult => ({ verdict: 'care', say });
+export const fail = (say: Message): CheckResult => ({ verdict: 'fail', say });
 
 /** Names in a row, the first few of many. */
 export const some = (names: readonly MessageValue[], most = 4): ListValue => listed(names, most);

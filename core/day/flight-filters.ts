@@ -19,9 +19,9 @@ export interface Candidate extends OnLens {
 /** Which filters bear the light of a slate from its first second in the air to its last, and how well each sits. */
 export interface FilterFit {
   /** Regret of each filter by its key, stops; a filter that does not bear the light is not in it. */
-  readonly fits: ReadonlyMap<string, number>;
+  readonly fitCosts: ReadonlyMap<string, number>;
   /** How badly the others miss it, stops of regret: what is taken where nothing bears the light. */
-  readonly strays: ReadonlyMap<string, number>;
+  readonly missCosts: ReadonlyMap<string, number>;
   readonly candidates: readonly Candidate[];
   /** A filter fixed by hand: nothing else is looked at. */
   readonly fixed: boolean;
@@ -34,7 +34,7 @@ const ISO_REGRET = 0.55;
 const NARROW_REGRET = 0.2;
 
 /** How far a light behind a filter lies from where base ISO, a good aperture and 180° put it, in stops of regret. */
-const sits = (span: ExposureSpan, ev: number, cleanStops: number): number => {
+const fitCost = (span: ExposureSpan, ev: number, cleanStops: number): number => {
   const base = span.lowEv + cleanStops;
   return ev < base ? (base - ev) * ISO_REGRET : (ev - base) * NARROW_REGRET;
 };
@@ -91,9 +91,19 @@ export const filterFitOf = (
         strays.set(c.key, c.cost + Math.max(...ends.map((ev) => missBy(span, ev - c.stops))) * MISS_REGRET);
         continue;
       }
-      fits.set(c.key, c.cost + ends.reduce((sum, ev) => sum + sits(span, ev - c.stops, cleanStops), 0) / 2);
+      fits.set(
+        c.key,
+        c.cost + ends.reduce((sum, ev) => sum + fitCost(span, ev - c.stops, cleanStops), 0) / 2,
+      );
     }
-  return { fits, strays, candidates, fixed: task.fixed.filterId !== undefined, scene, task };
+  return {
+    fitCosts: fits,
+    missCosts: strays,
+    candidates,
+    fixed: task.fixed.filterId !== undefined,
+    scene,
+    task,
+  };
 };
 
 /** What a slate is flown with in its flight. */
@@ -111,12 +121,12 @@ const shared = (a: ReadonlySet<string>, b: ReadonlySet<string>): Set<string> =>
 
 /** Keys a slate can live with: what bears its light, what was fixed, or anything where nothing does. */
 const wishes = (b: FilterFit): ReadonlySet<string> =>
-  new Set(b.fixed || b.fits.size === 0 ? b.candidates.map((c) => c.key) : b.fits.keys());
+  new Set(b.fixed || b.fitCosts.size === 0 ? b.candidates.map((c) => c.key) : b.fitCosts.keys());
 
 const bestOf = (keys: ReadonlySet<string>, members: readonly FilterFit[]): string | undefined => {
   let [best, least] = ['', Infinity];
   for (const key of keys) {
-    const total = members.reduce((sum, m) => sum + (m.fits.get(key) ?? m.strays.get(key) ?? 0), 0);
+    const total = members.reduce((sum, m) => sum + (m.fitCosts.get(key) ?? m.missCosts.get(key) ?? 0), 0);
     if (total < least) {
       best = key;
       least = total;
@@ -148,7 +158,7 @@ export const flightFilters = (bearings: readonly FilterFit[]): FlightFilter[] =>
       stops: candidate?.stops ?? 0,
       part,
       lands: part > 0 && i === 0,
-      holds: key !== undefined && m.fits.has(key),
+      holds: key !== undefined && m.fitCosts.has(key),
     }));
   });
 };

@@ -27,3 +27,4 @@ export { beforePairs, contradiction } from './order-of-flying';
 export { endOfFlown, loggedOn, PackDay } from './pack-day';
 export type { FilmPlan, PlannedShot } from './plan';
 export { continuedIds, flightIds, listFlightId } from './flight-identity';
+export { landedMs, logFlight, type FlightReport } from './log-flight';

@@ -276,8 +276,8 @@ export class FilmDeriver {
       const endMs = place.flights.reduce((end, f) => Math.max(end, f.endMs), readyMs);
       today.packs.leave(
         new Set(place.flights.map((f) => f.packId)),
-        place.fill.left,
-        place.fill.spent,
+        place.fill.remainingPacks,
+        place.fill.landedPacks,
         endMs / 1000,
       );
       today.readyMs = place.flights.length > 0 ? endMs : today.readyMs;

@@ -482,7 +482,7 @@ describe('filling packs in list order', () => {
         expect(none.unfit).toHaveLength(shots.length);
         const all = fillFlights(
           shots,
-          none.wished.map((_, i) => pack(i, 30)),
+          none.hypothetical.map((_, i) => pack(i, 30)),
           [pack(99, 30)],
           rules,
         );

@@ -52,7 +52,7 @@ export const totalsOf = (
   const cards = cardFacts(input, places, shots);
   const { fills, overBytes } = cards;
   const all = [...shots.values()];
-  const packsShort = places.reduce((sum, p) => sum + p.fill.wished.length, 0);
+  const packsShort = places.reduce((sum, p) => sum + p.fill.hypothetical.length, 0);
   const sum = (of: (s: DerivedShot) => number): number => all.reduce((total, s) => total + of(s), 0);
   return {
     airborneS: flights.reduce((total, f) => total + f.seconds, 0),

@@ -18,7 +18,7 @@ export interface Scene {
   readonly zones: readonly Feature[];
 }
 
-/** CheckStatus subjects are things to hit, too; moving ones are where nobody knows, and a field is ground. */
+/** Standing subjects are things to hit, too; moving ones are where nobody knows, and a field is ground. */
 const subjectSolid = (subject: Subject): Solid =>
   areaSolid(
     subject.id,

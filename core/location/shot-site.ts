@@ -198,7 +198,7 @@ export const siteShot = (parts: ShotParts, scene: Scene): SiteShot | null => {
     home,
     overWaterS: (wet.length / way.points.length) * way.totalS,
     planBM,
-    overhead,
+    overhead: overhead,
     loss: lossOf(scene, shot, { points: way.points, overhead, home, launch: launch.at, solids }),
     fromPilot: [first, last].map((p) => ({
       bearingDeg: bearingTo(eye, p),

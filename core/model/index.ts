@@ -72,3 +72,4 @@ export {
   WISH_KINDS,
 } from './shot';
 export type { Subject, SubjectKind } from './subject';
+export { type RowChange } from './change';

@@ -56,7 +56,7 @@ export const SubjectSchema = strict({
     title: 'Heading',
     unit: 'deg',
     default: 90,
-    description: 'FilterFit it moves on, or of its long side when it stands.',
+    description: 'Bearing it moves on, or of its long side when it stands.',
   }),
   speedMs: between(0, 60, { title: 'Speed', unit: 'm/s', default: 0 }),
   path: listOf(strict({ xM: metres(), yM: metres() }), 200, {

@@ -30,7 +30,7 @@ export const stillsBracket: CameraMove = {
   kind: 'bracket',
   name: 'Stills bracket',
   says: 'One frame with all of the light in it.',
-  sticks: 'PilotSkill off; one press.',
+  sticks: 'Hands off; one press.',
   needs: 'A still scene: what moves between the stills shows twice.',
   caution: 'Drift spoils the stack: wait until the hover has settled.',
   direction: 'still',

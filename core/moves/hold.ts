@@ -10,7 +10,7 @@ export const hold: CameraMove = {
   kind: 'hold',
   name: 'Hold',
   says: 'Lets the place breathe; the subject does the moving.',
-  sticks: 'PilotSkill off once the frame is set.',
+  sticks: 'Hands off once the frame is set.',
   needs: 'Something that moves in the frame, or light worth watching.',
   caution: 'Drift shows in a still frame: wait until the hover has settled.',
   direction: 'still',

@@ -2,7 +2,7 @@ export { addsNothing, combined, NOTHING_ADDED, reversed } from './combine';
 export { directionFlown } from './direction';
 export { fitSeconds, type LayOut } from './fit';
 export { type Trajectory, fly, type PathSample } from './trajectory';
-export { dragHandlesOf, withDragHandle } from './grips';
+export { dragHandlesOf, withDragHandle } from './drag-handles';
 export { initialValues } from './parameters';
 export { lookAt, type Pose, tiltTo } from './pose';
 export { moveOf, MOVES } from './registry';
@@ -17,3 +17,4 @@ export type {
   MoveShape,
   MoveSubject,
 } from './types';
+export { changeMoveKind } from './change-kind';

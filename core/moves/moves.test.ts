@@ -5,7 +5,7 @@ import footage from '../vectors/footage.json';
 import { context, EASING, flown, subject, value } from './fixtures';
 import { fitSeconds } from './fit';
 import { fly } from './trajectory';
-import { dragHandlesOf, withDragHandle } from './grips';
+import { dragHandlesOf, withDragHandle } from './drag-handles';
 import { initialValues } from './parameters';
 import { MOVES, moveOf } from './registry';
 import type { CameraMove } from './types';

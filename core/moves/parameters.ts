@@ -19,7 +19,7 @@ export const fromBearing: MoveParameter = {
   max: 359,
   step: 1,
   initial: 180,
-  hint: 'FilterFit from the subject to the camera: 180 stands south of it and looks north.',
+  hint: 'Bearing from the subject to the camera: 180 stands south of it and looks north.',
 };
 
 export const height = (initial: number, label = 'Height', id = 'heightM'): MoveParameter => ({
@@ -28,6 +28,7 @@ export const height = (initial: number, label = 'Height', id = 'heightM'): MoveP
   quantity: 'metres',
   min: 0.3,
   max: 500,
+  usualMax: 120,
   step: 0.5,
   initial,
   hint: 'Above the launch point.',

@@ -11,7 +11,7 @@ export interface MoveSubject {
   readonly aim: Vec3;
   readonly heightM: number;
   readonly widthM: number;
-  /** FilterFit it moves on and how fast; a standing subject has speed 0. */
+  /** Bearing it moves on and how fast; a standing subject has speed 0. */
   readonly headingDeg: number;
   readonly speedMs: number;
 }
@@ -35,6 +35,8 @@ export interface MoveParameter {
   readonly max: number;
   readonly step: number;
   readonly initial: number;
+  /** Where a slider usually ends; a field takes more. The limit itself where left out. */
+  readonly usualMax?: number;
   /** A yes/no choice stored as 1 or 0, with its two words. */
   readonly choice?: readonly [off: string, on: string];
   readonly hint?: string;

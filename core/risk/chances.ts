@@ -60,7 +60,7 @@ const sparesOf = (input: FilmInput, places: readonly LocationPlan[]): RiskSpare[
   if (!place) return [];
   const used = new Set(places.flatMap((p) => p.flights.map((f) => f.packId)));
   const wind = windOf(place.location);
-  return place.fill.left
+  return place.fill.remainingPacks
     .filter((s) => !used.has(s.packId))
     .flatMap((s): RiskSpare[] => {
       const aircraft = kit.aircraft.find((a) => s.aircraftIds.includes(a.id));

@@ -45,9 +45,9 @@ export const filterWindows = (
     const ms = fromMs + (span.earliestS + i * step) * 1000;
     const bearing = filterFitOf(facts, kit, lit, ms, ms + airS * 1000);
     const keys =
-      bearing.fixed || bearing.fits.size === 0
+      bearing.fixed || bearing.fitCosts.size === 0
         ? bearing.candidates.map((c) => c.key)
-        : [...bearing.fits.keys()];
+        : [...bearing.fitCosts.keys()];
     for (const key of keys) {
       const row = holds.get(key) ?? Array.from({ length: count }, () => false);
       row[i] = true;

@@ -5,7 +5,7 @@ export interface CoverageSubject {
   readonly heightM: number;
   readonly widthM: number;
   readonly verticalFovDeg: number;
-  /** FilterFit from the subject to where the pilot stands: moves start on the near side. */
+  /** Bearing from the subject to where the pilot stands: moves start on the near side. */
   readonly fromBearingDeg: number;
   readonly moves: boolean;
 }

@@ -6,7 +6,7 @@ import type { Sequelize } from 'sequelize';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase, read } from '../database';
 import { readRows } from '../models';
-import { faultsOf } from '../services/checks';
+import { validateRow } from '../services/checks';
 import { filledWith } from './fill';
 import { migrate, MIGRATION_NAMES } from '.';
 
@@ -75,7 +75,7 @@ describe('a stored database of an earlier schema', () => {
     const found = new Map<EntityKind, number>();
     for (const kind of ENTITY_KINDS)
       for (const row of await readRows(sequelize, kind, 'id', null)) {
-        expect(faultsOf(kind, row.value), `${kind} ${row.value.id}`).toEqual([]);
+        expect(validateRow(kind, row.value), `${kind} ${row.value.id}`).toEqual([]);
         found.set(kind, (found.get(kind) ?? 0) + 1);
       }
     for (const kind of ['film', 'location', 'subject', 'shot', 'aircraft', 'pack', 'card', 'filter'] as const)
@@ -90,7 +90,9 @@ describe('a stored database of an earlier schema', () => {
     for (const { kind, before: was, after } of log)
       for (const text of [was, after])
         if (text !== null)
-          expect(faultsOf(kind, JSON.parse(text) as Record<string, unknown>), `log of a ${kind}`).toEqual([]);
+          expect(validateRow(kind, JSON.parse(text) as Record<string, unknown>), `log of a ${kind}`).toEqual(
+            [],
+          );
 
     const fresh = await openDatabase(join(dataDir, 'fresh'));
     await migrate(fresh);
@@ -117,7 +119,7 @@ describe('a stored database of an earlier schema', () => {
     await migrate(sequelize);
     await sequelize.query("UPDATE packs SET body = json_remove(body, '$.chargeMinutes')");
     const [pack] = await readRows(sequelize, 'pack', 'id', null);
-    expect(faultsOf('pack', pack!.value as Record<string, unknown>)[0]?.say).toContain('Charging time');
+    expect(validateRow('pack', pack!.value as Record<string, unknown>)[0]?.say).toContain('Charging time');
   });
 
   it('keeps what a row says already, also inside lists', () => {

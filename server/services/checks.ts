@@ -21,7 +21,7 @@ const checks = Object.fromEntries(ENTITY_KINDS.map((kind) => [kind, ajv.compile(
 const checkBatchShape = ajv.compile<Batch>(BatchSchema);
 const checkFile = ajv.compile<FilmFile>(FilmFileSchema);
 
-export const faultsOf = (
+export const validateRow = (
   kind: EntityKind,
   value: Record<string, unknown>,
 ): { path: string; say: string }[] => {
@@ -45,7 +45,7 @@ export const checkBatch = (body: unknown): Batch => {
     if (value === null) return [];
     const faults =
       value['id'] === id ? [] : [{ path: '/id', say: 'The id of the change and of its value differ.' }];
-    return [...faults, ...faultsOf(kind, value)].map((f) => ({ index, ...f }));
+    return [...faults, ...validateRow(kind, value)].map((f) => ({ index, ...f }));
   });
   return fields.length > 0 ? refuse(fields) : { ...body, changes };
 };

@@ -77,9 +77,9 @@ describe('packs stood on end', () => {
       ...film,
       film: { ...film.film, leftHome: film.kit.packs.slice(1).map((p) => p.id) },
     });
-    const first = [...none.places.values()].find((p) => p.fill.wished.length > 0)!;
+    const first = [...none.places.values()].find((p) => p.fill.hypothetical.length > 0)!;
     expect(columnsOf(none, first, film.kit.packs.slice(0, 1), 0.3).filter((c) => c.ghost)).toHaveLength(
-      first.fill.wished.length,
+      first.fill.hypothetical.length,
     );
   });
 });

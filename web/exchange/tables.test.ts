@@ -3,8 +3,8 @@ import { newValidator } from '../../contract/validator';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { ENTITIES, KitFileSchema, sayFaults, type FilmFile } from '@contract';
-import { kitFile, KIT_LISTS, readKitFile } from './kitFile';
-import { secondsIn, withCells } from './shotCells';
+import { kitFile, KIT_LISTS, readKitFile } from './kit-file';
+import { secondsIn, withCells } from './shot-cells';
 import { MOST_ROWS, readTable, writeTable, type Names, type TableBase } from './tables';
 
 const ajv = newValidator();

@@ -2,7 +2,7 @@ import { PRIORITIES, SCHEMAS, STORY_ROLES, type Entity, type EntityKind } from '
 import { MOVES } from '@core/moves';
 import { found, none, type Result } from '@core/units';
 import Papa from 'papaparse';
-import { secondsIn } from './shotCells';
+import { secondsIn } from './shot-cells';
 
 /** What can be kept as a table. */
 export const TABLE_KINDS = ['pack', 'card', 'shot'] as const;

@@ -16,7 +16,7 @@ import type ImageCanvas from 'ol/source/ImageCanvas.js';
 import VectorSource from 'ol/source/Vector.js';
 import { Circle, Fill, Stroke, Style, Text } from 'ol/style.js';
 import { inksNow, thin, type Inks } from './colours';
-import { drawWith, type DrawHands, type Tool } from './drawTool';
+import { drawWith, type DrawHands, type Tool } from './draw-tool';
 import {
   contourFeatures,
   extraFeatures,

@@ -14,7 +14,7 @@ import { storePending } from '../sync/pending-storage';
 import { heldPress } from '../sync/press';
 import { RowCollection } from '../sync/row-collection';
 import { SyncSession, type SyncState, type WantedChange } from '../sync/sync-session';
-import { faultsOf, loadChecks, type Fault } from '../sync/validation';
+import { validateRow, loadChecks, type Fault } from '../sync/validation';
 
 /** The open film as the pages read it, and the one way to change it. */
 export const useFilm = defineStore('film', () => {
@@ -27,7 +27,7 @@ export const useFilm = defineStore('film', () => {
     apply: api.apply,
     storePending,
     subscribe: subscribeToChanges,
-    validate: faultsOf,
+    validate: validateRow,
     heldPress,
     changed: (next) => {
       state.value = next;
@@ -73,7 +73,7 @@ export const useFilm = defineStore('film', () => {
 
   /** Runs the checks once before they are needed, so that the first step of a slider does not wait for their compiling. */
   const warmChecks = (): void => {
-    for (const shot of list('shot').slice(0, 20)) faultsOf('shot', shot);
+    for (const shot of list('shot').slice(0, 20)) validateRow('shot', shot);
   };
   const open = async (id: string): Promise<void> => {
     filmId.value = id;

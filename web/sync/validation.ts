@@ -18,7 +18,7 @@ export const loadChecks = async (): Promise<void> => {
 };
 
 /** Faults of a thing before it is saved. Until the checks are there the server, which checks everything, has the word. */
-export const faultsOf = (kind: EntityKind, value: unknown): Fault[] => {
+export const validateRow = (kind: EntityKind, value: unknown): Fault[] => {
   if (!checks) return [];
   const check = checks.schemas[kind];
   return check(value) ? checks.validateSemantics(kind, value) : checks.sayFaults(check.errors);

@@ -51,7 +51,7 @@ export interface SiteAnswer {
 const grids = new Map<string, HeightGrid>();
 const found = new Answers<SiteResult | null>();
 
-/** CheckStatus five hundred things on the ground takes longer than everything a slider changes. */
+/** Putting five hundred things on the ground takes longer than everything a slider changes. */
 const scenes = new KeyedMemo<Scene>();
 
 const groundFor = (job: Pick<PlaceJob, 'location' | 'groundKey'>): Ground | undefined => {

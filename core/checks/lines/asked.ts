@@ -1,7 +1,7 @@
 import { message } from '../../messages';
 import type { Check } from '../types';
 
-const asks = (
+const askedChecks = (
   moment: Check['moment'],
   scope: Check['scope'],
   list: readonly (readonly [code: string, safety: boolean])[],
@@ -11,28 +11,28 @@ const asks = (
     moment,
     scope,
     safety,
-    asks: message(`check.${code}.asks`),
+    prompt: message(`check.${code}.asks`),
     protects: message(`check.${code}.protects`),
   }));
 
 /** What only a person can know. In the order one does it. */
 export const ASKED_CHECKS: readonly Check[] = [
-  ...asks('days-before', 'day', [
+  ...askedChecks('days-before', 'day', [
     ['rule', true],
     ['weather', false],
     ['crewed', true],
   ]),
-  ...asks('evening-before', 'day', [
+  ...askedChecks('evening-before', 'day', [
     ['informed', false],
     ['cards-empty', false],
     ['offline', false],
   ]),
-  ...asks('leaving-home', 'day', [
+  ...askedChecks('leaving-home', 'day', [
     ['packs-case', true],
     ['cards-case', false],
     ['bag', false],
   ]),
-  ...asks('launch-point', 'place', [
+  ...askedChecks('launch-point', 'place', [
     ['propellers', true],
     ['gimbal', false],
     ['home-point', true],
@@ -43,12 +43,12 @@ export const ASKED_CHECKS: readonly Check[] = [
     ['listen', true],
     ['wind-felt', true],
   ]),
-  ...asks('after-landing', 'flight', [['aircraft-after', true]]),
-  ...asks('leaving-place', 'place', [
+  ...askedChecks('after-landing', 'flight', [['aircraft-after', true]]),
+  ...askedChecks('leaving-place', 'place', [
     ['ground-clear', false],
     ['thanks', false],
   ]),
-  ...asks('at-home', 'day', [
+  ...askedChecks('at-home', 'day', [
     ['looked-through', true],
     ['reset', false],
     ['packs-out', true],

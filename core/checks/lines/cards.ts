@@ -60,9 +60,9 @@ const here: Check = {
   moment: 'evening-before',
   scope: 'day',
   safety: true,
-  asks: message('check.cards-here.asks'),
+  prompt: message('check.cards-here.asks'),
   protects: message('check.cards-here.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const cards = planned(c);
     if (cards.length === 0) return null;
     const left = cards.filter(({ life }) => life.spot === 'computer' || life.spot === 'reader');
@@ -91,9 +91,9 @@ const copied: Check = {
   moment: 'evening-before',
   scope: 'day',
   safety: true,
-  asks: message('check.cards-copied.asks'),
+  prompt: message('check.cards-copied.asks'),
   protects: message('check.cards-copied.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const { copiesWanted } = c.input.film.preferences;
     const cards = planned(c);
     if (cards.length === 0) return null;
@@ -118,9 +118,9 @@ const room: Check = {
   moment: 'evening-before',
   scope: 'day',
   safety: false,
-  asks: message('check.cards-room.asks'),
+  prompt: message('check.cards-room.asks'),
   protects: message('check.cards-room.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const { overBytes } = c.derived.budget.cards;
     return overBytes > 0
       ? fail(message('check.cards-room.fail', { overBytes: measured(overBytes / 1e9, 'gigabytes', 1) }))
@@ -140,9 +140,9 @@ const inAircraft: Check = {
   moment: 'launch-point',
   scope: 'flight',
   safety: true,
-  asks: (c) => message('check.card-in.asks', { card: nameOf(c, loadOf(c)?.cardId) }),
+  prompt: (c) => message('check.card-in.asks', { card: nameOf(c, loadOf(c)?.cardId) }),
   protects: message('check.card-in.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const load = loadOf(c);
     if (!load) return null;
     if (load.cardId === null)
@@ -167,9 +167,9 @@ const changed: Check = {
   moment: 'after-landing',
   scope: 'flight',
   safety: true,
-  asks: (c) => message('check.card-change.asks', { card: nameOf(c, loadOf(c)?.cardId) }),
+  prompt: (c) => message('check.card-change.asks', { card: nameOf(c, loadOf(c)?.cardId) }),
   protects: message('check.card-change.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const load = loadOf(c);
     if (!load || load.cardId === null) return null;
     const { byFlight } = c.derived.budget.cards;
@@ -196,9 +196,9 @@ const inCase: Check = {
   moment: 'leaving-place',
   scope: 'place',
   safety: true,
-  asks: message('check.cards-cased.asks'),
+  prompt: message('check.cards-cased.asks'),
   protects: message('check.cards-cased.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const full = livingCards(c).filter(({ life }) => life.usedGB > 0 && life.copies === 0);
     const loose = full.filter(({ life }) => life.spot !== 'case');
     return full.length === 0
@@ -218,9 +218,9 @@ const atHome: Check = {
   moment: 'at-home',
   scope: 'day',
   safety: true,
-  asks: (c) => message('check.footage-copied.asks', { copies: c.input.film.preferences.copiesWanted }),
+  prompt: (c) => message('check.footage-copied.asks', { copies: c.input.film.preferences.copiesWanted }),
   protects: message('check.footage-copied.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const { copiesWanted, eveningMinutes } = c.input.film.preferences;
     const open = livingCards(c).filter(({ life }) => atRiskGB(life, copiesWanted) > 0);
     if (open.length === 0) return pass(message('check.footage-copied.pass'));
@@ -252,9 +252,9 @@ const evening: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: false,
-  asks: message('check.evening-long.asks'),
+  prompt: message('check.evening-long.asks'),
   protects: message('check.evening-long.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const { copiesWanted, eveningMinutes } = c.input.film.preferences;
     const minutes = offload(toCopy(c), copiesWanted, readerMBs(c), true).seconds / 60;
     if (minutes === 0) return null;

@@ -18,9 +18,9 @@ const firmwareLooked: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: false,
-  asks: message('check.firmware.asks'),
+  prompt: message('check.firmware.asks'),
   protects: message('check.firmware.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const things = [
       ...aircraftOf(c),
       ...flownPacks(c).filter((p) => p.firmware !== ''),
@@ -43,9 +43,9 @@ const firmwareParity: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: true,
-  asks: message('check.firmware-parity.asks'),
+  prompt: message('check.firmware-parity.asks'),
   protects: message('check.firmware-parity.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const odd = flownPacks(c).flatMap((p) => {
       const craft = c.input.kit.aircraft.find((a) => p.aircraftIds.includes(a.id));
       return craft && p.firmware !== '' && craft.firmware !== '' && p.firmware !== craft.firmware
@@ -66,9 +66,9 @@ const papers: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: false,
-  asks: message('check.papers.asks'),
+  prompt: message('check.papers.asks'),
   protects: message('check.papers.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const crafts = aircraftOf(c);
     if (crafts.length === 0) return null;
     const wrong = crafts.flatMap((a) => [
@@ -105,9 +105,9 @@ const weight: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: false,
-  asks: message('check.weight.asks'),
+  prompt: message('check.weight.asks'),
   protects: message('check.weight.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const crafts = aircraftOf(c);
     if (crafts.length === 0) return null;
     const lines = c.input.film.preferences.weightLinesKg;
@@ -133,9 +133,9 @@ const packsSound: Check = {
   moment: 'evening-before',
   scope: 'day',
   safety: true,
-  asks: message('check.packs-sound.asks'),
+  prompt: message('check.packs-sound.asks'),
   protects: message('check.packs-sound.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const packs = flownPacks(c);
     if (packs.length === 0) return null;
     const bad = packs.flatMap((p) => {
@@ -156,9 +156,9 @@ const packsCharged: Check = {
   moment: 'evening-before',
   scope: 'day',
   safety: false,
-  asks: message('check.packs-charged.asks'),
+  prompt: message('check.packs-charged.asks'),
   protects: message('check.packs-charged.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const packs = flownPacks(c);
     if (packs.length === 0) return null;
     const { topUp } = eveningBefore(packs, [], c.input.kit.chargers, dayBefore(c.date), c.date, 0);
@@ -185,9 +185,9 @@ const devicesCharged: Check = {
   moment: 'evening-before',
   scope: 'day',
   safety: true,
-  asks: message('check.devices-charged.asks'),
+  prompt: message('check.devices-charged.asks'),
   protects: message('check.devices-charged.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const { devices } = c.input.kit;
     if (devices.length === 0) return null;
     const low = devices.filter((d) => d.charge < DEVICE_SHARE);
@@ -224,7 +224,7 @@ const afterPack: Check = {
   moment: 'after-landing',
   scope: 'flight',
   safety: true,
-  asks: (c) =>
+  prompt: (c) =>
     message('check.pack-after.asks', {
       pack: c.input.kit.packs.find((p) => p.id === c.flight?.packId)?.name ?? 'The pack',
     }),
@@ -237,9 +237,9 @@ const logged: Check = {
   moment: 'after-landing',
   scope: 'flight',
   safety: false,
-  asks: message('check.logged.asks'),
+  prompt: message('check.logged.asks'),
   protects: message('check.logged.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     if (!c.flight) return null;
     const done = c.flight.stops.filter((s) => c.derived.done.has(s.shotId)).length;
     return done > 0
@@ -253,9 +253,9 @@ const storage: Check = {
   moment: 'at-home',
   scope: 'day',
   safety: true,
-  asks: message('check.storage.asks'),
+  prompt: message('check.storage.asks'),
   protects: message('check.storage.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const next = c.input.locations
       .map((l) => l.date)
       .filter((d) => d > c.date)

@@ -3,7 +3,17 @@ import { SHEAR, windSpeedAt } from '../../air';
 import { WIND_SHARES } from '../../shot';
 import { clockText } from '../../time';
 import { kelvinFor, sunAt } from '../../light';
-import { aircraftOf, care, fail, pass, shotsOf, some, type Check, type Context, type Look } from '../types';
+import {
+  aircraftOf,
+  care,
+  fail,
+  pass,
+  shotsOf,
+  some,
+  type Check,
+  type Context,
+  type CheckResult,
+} from '../types';
 
 const EARTH_KM = 6371;
 /** From here on a compass is taught the new place. Usual practice. */
@@ -33,9 +43,9 @@ const wind: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: true,
-  asks: message('check.wind.asks'),
+  prompt: message('check.wind.asks'),
   protects: message('check.wind.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const { location } = c.place;
     const crafts = aircraftOf(c, true);
     const highest = Math.max(10, ...shotsOf(c, true).map((s) => s.facts.trajectory?.highestM ?? 0));
@@ -62,9 +72,9 @@ const window: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: false,
-  asks: message('check.window.asks'),
+  prompt: message('check.window.asks'),
   protects: message('check.window.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const { windowFromMs, windowToMs, location } = c.place;
     if (!Number.isFinite(windowFromMs)) return fail(message('check.window.fail'));
     const at = (ms: number): string => clockText(ms, location.zone);
@@ -80,9 +90,9 @@ const wanted: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: false,
-  asks: message('check.light-wanted.asks'),
+  prompt: message('check.light-wanted.asks'),
   protects: message('check.light-wanted.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const off = shotsOf(c, true).filter((s) =>
       s.warnings.some((w) => w.code === 'light.wish' || w.code === 'light.window'),
     );
@@ -99,7 +109,7 @@ const wanted: Check = {
 };
 
 /** What was found about the site with some of its codes. Nothing holds before it was looked at. */
-const siteLook = (c: Context, codes: readonly string[], clear: Message): Look => {
+const siteLook = (c: Context, codes: readonly string[], clear: Message): CheckResult => {
   if (c.site === null) return care(message('check.site-look.care'));
   const found = c.site.filter((w) => codes.includes(w.code));
   const worst = found.find((w) => w.severity === 'stop') ?? found[0];
@@ -111,10 +121,10 @@ const returnHeight: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: true,
-  asks: (c) =>
+  prompt: (c) =>
     message('check.return-height.asks', { height: measured(c.place.location.returnHeightM, 'metres', 0) }),
   protects: message('check.return-height.protects'),
-  look: (c) =>
+  evaluate: (c) =>
     siteLook(
       c,
       ['site.return-height', 'site.return-ceiling', 'site.return-shut', 'site.loss'],
@@ -130,9 +140,9 @@ const clearance: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: true,
-  asks: message('check.clearance.asks'),
+  prompt: message('check.clearance.asks'),
   protects: message('check.clearance.protects'),
-  look: (c) =>
+  evaluate: (c) =>
     c.input.features.some((f) => f.locationId === c.place.location.id)
       ? siteLook(c, ['site.clearance', 'site.launch-under'], message('check.clearance.pass'))
       : care(message('check.clearance.care')),
@@ -143,9 +153,9 @@ const flicker: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: false,
-  asks: (c) => message('check.mains.asks', { hertz: c.place.location.mainsHz }),
+  prompt: (c) => message('check.mains.asks', { hertz: c.place.location.mainsHz }),
   protects: message('check.mains.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     if (c.place.location.lamps === 'none') return null;
     const bad = shotsOf(c, true).filter((s) => s.warnings.some((w) => w.code === 'exposure.flicker'));
     return bad.length > 0
@@ -163,7 +173,7 @@ const compass: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: true,
-  asks: message('check.compass.asks'),
+  prompt: message('check.compass.asks'),
   protects: message('check.compass.protects'),
   applies: (c) => {
     const before = placeBefore(c);
@@ -193,13 +203,13 @@ const whiteBalance: Check = {
   scope: 'place',
   safety: false,
   protects: message('check.white-balance.protects'),
-  asks: (c) => {
+  prompt: (c) => {
     const now = kelvinOf(c, c.place.location.id);
     return now === null
       ? message('check.white-balance.asks')
       : message('check.white-balance.asks-kelvin', { kelvin: now });
   },
-  look: (c) => {
+  evaluate: (c) => {
     if (shotsOf(c, true).length === 0) return null;
     const [now, before] = [kelvinOf(c, c.place.location.id), placeBefore(c)];
     const was = before ? kelvinOf(c, before.location.id) : null;
@@ -220,9 +230,9 @@ const focus: Check = {
   moment: 'launch-point',
   scope: 'place',
   safety: false,
-  asks: message('check.focus.asks'),
+  prompt: message('check.focus.asks'),
   protects: message('check.focus.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const shots = shotsOf(c, true).filter((s) => s.facts.camera?.focus === 'adjustable');
     if (shots.length === 0) return null;
     const near = shots.filter((s) => s.facts.shot.focusM !== null);
@@ -246,9 +256,9 @@ const musts: Check = {
   moment: 'leaving-place',
   scope: 'place',
   safety: false,
-  asks: message('check.musts.asks'),
+  prompt: message('check.musts.asks'),
   protects: message('check.musts.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const open = shotsOf(c, true).filter((s) => s.facts.shot.priority === 'must' && !s.done);
     return shotsOf(c, true).length === 0
       ? null
@@ -267,9 +277,9 @@ const smallOnes: Check = {
   moment: 'leaving-place',
   scope: 'place',
   safety: false,
-  asks: message('check.small-ones.asks'),
+  prompt: message('check.small-ones.asks'),
   protects: message('check.small-ones.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const open = shotsOf(c, true).filter((s) => s.facts.shot.priority !== 'must' && !s.done);
     return open.length > 0
       ? care(
@@ -286,9 +296,9 @@ const release: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: false,
-  asks: message('check.release.asks'),
+  prompt: message('check.release.asks'),
   protects: message('check.release.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const people = shotsOf(c).filter((s) => s.facts.shot.usage.people !== 'none');
     const open = people.filter((s) => s.facts.shot.usage.people === 'release-wanted');
     return people.length === 0
@@ -308,9 +318,9 @@ const permission: Check = {
   moment: 'days-before',
   scope: 'day',
   safety: false,
-  asks: message('check.permission.asks'),
+  prompt: message('check.permission.asks'),
   protects: message('check.permission.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const ids = new Set(c.places.map((p) => p.location.id));
     const zones = c.input.features.filter((f) => f.kind === 'permission' && ids.has(f.locationId));
     const open = zones.filter((f) => !f.granted);

@@ -11,9 +11,9 @@ const fits: Check = {
   moment: 'before-take',
   scope: 'take',
   safety: true,
-  asks: message('check.take-fits.asks'),
+  prompt: message('check.take-fits.asks'),
   protects: message('check.take-fits.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     if (!c.shot) return null;
     const { unfit, flightIndex } = c.shot;
     if (unfit) return fail(message('check.take-fits.fail'));
@@ -33,9 +33,9 @@ const holds: Check = {
   moment: 'before-take',
   scope: 'take',
   safety: false,
-  asks: (c) => message('check.filter-holds.asks', { filter: filterName(c) }),
+  prompt: (c) => message('check.filter-holds.asks', { filter: filterName(c) }),
   protects: message('check.filter-holds.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     if (!c.shot?.light) return null;
     if (c.shot.filter?.lands) return fail(message('check.filter-holds.fail', { filter: filterName(c) }));
     const off = c.shot.warnings.find((w) => w.code === 'exposure.over' || w.code === 'exposure.under');
@@ -48,9 +48,9 @@ const grave: Check = {
   moment: 'before-take',
   scope: 'take',
   safety: true,
-  asks: message('check.take-stops.asks'),
+  prompt: message('check.take-stops.asks'),
   protects: message('check.take-stops.protects'),
-  look: (c) => {
+  evaluate: (c) => {
     const stop = c.shot?.warnings.find((w) => w.severity === 'stop');
     return c.shot ? (stop ? fail(stop.say) : pass(message('check.take-stops.pass'))) : null;
   },
@@ -62,7 +62,7 @@ const sensing: Check = {
   scope: 'take',
   safety: true,
   protects: message('check.sensing.protects'),
-  asks: (c) => {
+  prompt: (c) => {
     const [craft] = c.shot?.facts.aircraft ? [c.shot.facts.aircraft] : aircraftOf(c);
     return craft && craft.senses.length > 0
       ? message('check.sensing.asks', { aircraft: craft.name, sides: craft.senses.join(', ') })
@@ -76,7 +76,7 @@ const asked = (code: string, more: Partial<Check> = {}): Check => ({
   moment: 'before-take',
   scope: 'take',
   safety: false,
-  asks: message(`check.${code}.asks`),
+  prompt: message(`check.${code}.asks`),
   protects: message(`check.${code}.protects`),
   applies: (c) => c.shot !== null,
   ...more,

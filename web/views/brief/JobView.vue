@@ -118,7 +118,7 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
       </div>
     </section>
     <section class="sheet" aria-labelledby="figures-title">
-      <h2 id="figures-title">Figures the derivedFilm starts from</h2>
+      <h2 id="figures-title">Figures the plan starts from</h2>
       <div class="grid">
         <NumberField
           label="Land with"

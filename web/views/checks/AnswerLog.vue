@@ -18,10 +18,12 @@ const names = computed(
     new Map([
       ...CHECKS.map((k): [string, string] => [
         k.code,
-        typeof k.asks === 'function' ? k.code.replace(/-/g, ' ') : text(k.asks),
+        typeof k.prompt === 'function' ? k.code.replace(/-/g, ' ') : text(k.prompt),
       ]),
       ...film.list('check').map((o): [string, string] => [o.id, o.name]),
-      ...props.ready.sheets.value.flatMap((s) => s.lines.map((l): [string, string] => [l.id, text(l.asks)])),
+      ...props.ready.sheets.value.flatMap((s) =>
+        s.lines.map((l): [string, string] => [l.id, text(l.prompt)]),
+      ),
     ]),
 );
 const log = computed(() => {

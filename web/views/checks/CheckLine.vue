@@ -22,7 +22,7 @@ const reason = ref('');
 const fault = ref('');
 const field = useTemplateRef<HTMLInputElement>('field');
 watch(
-  () => props.line.standing,
+  () => props.line.status,
   () => {
     waiving.value = false;
     fault.value = '';
@@ -50,7 +50,7 @@ const pressed = (event: KeyboardEvent): void => {
   const act = event.ctrlKey || event.metaKey || event.altKey ? undefined : KEYS[event.key.toLowerCase()];
   if (!act || (event.target as HTMLElement).matches('input')) return;
   // What found its answer by itself is not passed by hand.
-  if (event.key.toLowerCase() === 'p' && props.line.look?.verdict === 'fail') return;
+  if (event.key.toLowerCase() === 'p' && props.line.result?.verdict === 'fail') return;
   event.preventDefault();
   event.stopPropagation();
   act();
@@ -60,22 +60,22 @@ const pressed = (event: KeyboardEvent): void => {
 <template>
   <li
     class="line"
-    :class="line.standing"
+    :class="line.status"
     :data-check="line.id"
-    :data-standing="line.standing"
+    :data-standing="line.status"
     tabindex="0"
     @keydown="pressed"
   >
     <span class="state" aria-hidden="true" />
     <div class="what">
       <p class="asks">
-        <MarkSign v-if="line.standing === 'failed'" :severity="line.safety ? 'stop' : 'care'" /><span
+        <MarkSign v-if="line.status === 'failed'" :severity="line.safety ? 'stop' : 'care'" /><span
           dir="auto"
-          >{{ text(line.asks) }}</span
+          >{{ text(line.prompt) }}</span
         >
       </p>
-      <p v-if="line.look" class="found">
-        <b v-if="line.standing !== 'passed'">{{ WORDS[line.standing] }}:</b> {{ text(line.look.say) }}
+      <p v-if="line.result" class="found">
+        <b v-if="line.status !== 'passed'">{{ WORDS[line.status] }}:</b> {{ text(line.result.say) }}
       </p>
       <p class="more">
         <span v-if="protects" class="faint">Against: {{ protects }}</span>
@@ -108,34 +108,34 @@ const pressed = (event: KeyboardEvent): void => {
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     </div>
     <span class="do no-print">
-      <template v-if="!line.look || line.look.verdict === 'care'">
+      <template v-if="!line.result || line.result.verdict === 'care'">
         <button
           class="btn yes"
-          :aria-pressed="line.standing === 'passed'"
+          :aria-pressed="line.status === 'passed'"
           title="P"
-          @click="say(line.standing === 'passed' ? 'open' : 'passed')"
+          @click="say(line.status === 'passed' ? 'open' : 'passed')"
         >
-          {{ line.look ? 'Seen' : 'Holds' }}
+          {{ line.result ? 'Seen' : 'Holds' }}
         </button>
         <button
-          v-if="!line.look"
+          v-if="!line.result"
           class="btn"
-          :aria-pressed="line.standing === 'failed'"
+          :aria-pressed="line.status === 'failed'"
           title="F"
-          @click="say(line.standing === 'failed' ? 'open' : 'failed')"
+          @click="say(line.status === 'failed' ? 'open' : 'failed')"
         >
           Does not
         </button>
       </template>
       <button
-        v-if="line.standing === 'failed' || (line.standing === 'open' && !line.look)"
+        v-if="line.status === 'failed' || (line.status === 'open' && !line.result)"
         class="btn"
         title="W"
         @click="ask"
       >
         Waive
       </button>
-      <button v-if="line.standing === 'waived'" class="btn" title="O" @click="say('open')">Take back</button>
+      <button v-if="line.status === 'waived'" class="btn" title="O" @click="say('open')">Take back</button>
     </span>
   </li>
 </template>

@@ -19,7 +19,7 @@ const listed = computed(() =>
     own: k.own,
     safety: k.check.safety,
     protects: text(k.check.protects),
-    asks: typeof k.check.asks === 'function' ? k.check.code.replace(/-/g, ' ') : text(k.check.asks),
+    asks: typeof k.check.prompt === 'function' ? k.check.code.replace(/-/g, ' ') : text(k.check.prompt),
   })),
 );
 const off = computed(() => checksOff(props.moment, own.value));

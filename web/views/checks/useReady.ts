@@ -90,7 +90,7 @@ export const useReady = () => {
 
   /** Enters an answer; the log keeps who, when and why. @returns what kept it from being entered */
   const answer = (
-    { id, scope, look }: Pick<SheetLine, 'id' | 'scope'> & { readonly look?: SheetLine['look'] },
+    { id, scope, look }: Pick<SheetLine, 'id' | 'scope'> & { readonly look?: SheetLine['result'] },
     verdict: Verdict,
     reason = '',
     at: CheckMoment = moment.value,

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { landedMs, logFlight } from '@core/day';
 import { counted } from '@core/units';
 import type { Entity } from '@core/model';
 import { calibrationOf } from '@core/energy';
-import { dateIn, localToUtc, minutesOf, clockText } from '@core/time';
+import { dateIn, clockText } from '@core/time';
 import { computed, reactive, ref, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { dateText } from '../../format';
@@ -103,16 +104,6 @@ const packs = computed(() =>
     .map((p) => ({ value: p.id, label: p.name })),
 );
 
-const onCard = (value: Flown) =>
-  row.value && derivedFilm.derived
-    ? recordedBy(
-        film,
-        derivedFilm.derived,
-        row.value.flight,
-        inCan.value,
-        value.utcMs + value.minutes * 60_000,
-      )
-    : null;
 const enter = (): void => {
   const { location } = place.value ?? {};
   const pack = film.get('pack', draft.packId);
@@ -120,40 +111,29 @@ const enter = (): void => {
     fault.value = 'Choose the pack it was flown on.';
     return;
   }
-  const aircraftId = row.value?.flight.aircraftId ?? pack.aircraftIds[0] ?? '';
-  const value: Flown = {
-    id: uuid(),
-    filmId: film.filmId,
-    flightId: row.value?.flight.id ?? null,
-    aircraftId,
-    packId: draft.packId,
-    utcMs: Math.round(localToUtc(location.date, minutesOf(draft.at), location.zone)),
-    minutes: draft.minutes,
-    startShare: draft.startShare,
-    endShare: draft.endShare,
-    plannedWh: draft.plannedWh,
-    temperatureC: draft.temperatureC,
-    outcome: draft.verdict,
-    condition: draft.condition,
-    shotIds: [...inCan.value],
-    notes: draft.notes,
-  };
-  const recorded = onCard(value);
-  const faults = film.commit('log flight', [
-    ...(recorded ? [{ kind: 'cardMove' as const, id: recorded.id, after: recorded as never }] : []),
-    { kind: 'flightLogEntry', id: value.id, after: value as never },
+  const { minutes, startShare, endShare, plannedWh, temperatureC, condition, notes, verdict, at } = draft;
+  const report = { minutes, startShare, endShare, plannedWh, temperatureC, condition, notes };
+  const flight = row.value?.flight ?? null;
+  const recorded =
+    flight && derivedFilm.derived
+      ? recordedBy(film, derivedFilm.derived, flight, inCan.value, landedMs(location, at, draft.minutes))
+      : null;
+  const changes = logFlight(
     {
-      kind: 'pack',
-      id: pack.id,
-      after: {
-        ...pack,
-        charge: draft.endShare,
-        chargedOn: location.date,
-        cycles: pack.cycles + 1,
-        condition: draft.condition === 'sound' ? pack.condition : draft.condition,
-      } as never,
+      ...report,
+      takeOff: at,
+      outcome: verdict,
+      filmId: film.filmId,
+      flightId: flight?.id ?? null,
+      aircraftId: flight?.aircraftId ?? null,
+      shotIds: [...inCan.value],
     },
-  ]);
+    pack,
+    location,
+    recorded,
+    uuid(),
+  );
+  const faults = film.commit('log flight', changes);
   fault.value = faults[0]?.say ?? '';
   if (faults.length === 0)
     selection.say(

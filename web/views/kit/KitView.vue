@@ -10,7 +10,7 @@ import FilterRows from './FilterRows.vue';
 import GearRows from './GearRows.vue';
 import PilotRows from './PilotRows.vue';
 
-const BringSheet = defineAsyncComponent(() => import('./BringSheet.vue'));
+const ImportSheet = defineAsyncComponent(() => import('./ImportSheet.vue'));
 const bringing = ref(false);
 const store = useFilm();
 const kind = ref<GearKind>('aircraft');
@@ -42,7 +42,7 @@ const counts = computed(() =>
         </button>
       </nav>
     </header>
-    <BringSheet v-if="bringing" />
+    <ImportSheet v-if="bringing" />
     <AircraftForm v-if="kind === 'aircraft'" />
     <PackRows v-else-if="kind === 'pack'" />
     <CardRows v-else-if="kind === 'card'" />

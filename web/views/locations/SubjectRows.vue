@@ -104,7 +104,7 @@ const heirs = (s: Subject) => [
         :save="(v) => set(s, { kind: v })"
       />
       <NumberField
-        label="FilterFit"
+        label="Bearing"
         :value="filterFitOf(s)"
         quantity="degrees"
         :step="5"
@@ -137,7 +137,7 @@ const heirs = (s: Subject) => [
         :value="s.headingDeg"
         quantity="degrees"
         :step="5"
-        hint="FilterFit it moves on, or of its long side when it stands."
+        hint="Bearing it moves on, or of its long side when it stands."
         :save="(v) => set(s, { headingDeg: v })"
       />
       <NumberField

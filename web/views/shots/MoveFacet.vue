@@ -3,7 +3,7 @@ import { aidsFor } from '@core/aids';
 import { suggestedSticks } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import type { Shot } from '@core/model';
-import { initialValues, MOVES, moveOf, type MoveParameter } from '@core/moves';
+import { changeMoveKind, MOVES, moveOf, type MoveParameter } from '@core/moves';
 import { computed } from 'vue';
 import { choices, HANDLING_WORDS, ROLE_WORDS, PRIORITY_WORDS, WISH_WORDS } from '../../format';
 import Fig from '../../parts/Fig.vue';
@@ -44,8 +44,7 @@ const TOPS: Readonly<Record<string, number>> = {
   degrees: 360,
   factor: 5,
 };
-const topOf = (p: MoveParameter): number =>
-  p.id.toLowerCase().includes('height') ? 120 : (TOPS[p.quantity] ?? p.max);
+const topOf = (p: MoveParameter): number => p.usualMax ?? TOPS[p.quantity] ?? p.max;
 
 type ShotFields = Parameters<typeof film.edit<'shot'>>[2];
 const set = (fields: ShotFields, label = 'change') => film.edit('shot', stored.value.id, fields, label);
@@ -57,26 +56,9 @@ const lock = (id: string): void => {
   const { locked } = stored.value.move;
   setMove({ locked: locked.includes(id) ? locked.filter((l) => l !== id) : [...locked, id] }, 'given');
 };
-/** Another move keeps every number that means the same in both: the same name under the same id. */
 const setKind = (next: string) => {
-  const to = moveOf(next);
-  if (!to) return [];
-  const labelOf = (list: readonly MoveParameter[] | undefined, id: string): string | undefined =>
-    list?.find((p) => p.id === id)?.label;
-  const kept = Object.entries(stored.value.move.values).filter(([id, v]) =>
-    to.parameters.some(
-      (p) => p.id === id && v >= p.min && v <= p.max && p.label === labelOf(move.value?.parameters, id),
-    ),
-  );
-  return setMove(
-    {
-      kind: next,
-      values: { ...initialValues(to.parameters), ...Object.fromEntries(kept) },
-      locked: [],
-      reversed: stored.value.move.reversed && to.reversible,
-    },
-    'another move',
-  );
+  const changed = changeMoveKind(stored.value.move, next);
+  return changed ? set({ move: changed }, 'another move') : [];
 };
 // Handed down as they are: a function made anew in the template would redraw every field at each step of a slider.
 const savers = computed(

@@ -25,7 +25,9 @@ const packs = computed(() => film.kit.packs.filter((p) => !p.retired && !film.fi
 const columns = computed(() => columnsOf(props.derived, props.place, packs.value, reserveShare.value));
 /** What is taken hold of follows a picture after what is seen. */
 const held = useDeferred(() => columns.value);
-const unseen = computed(() => props.place.fill.wished.length - columns.value.filter((c) => c.ghost).length);
+const unseen = computed(
+  () => props.place.fill.hypothetical.length - columns.value.filter((c) => c.ghost).length,
+);
 const scale = computed(
   () => Math.max(0, height.value - FOOT - TOP) / Math.max(1, ...columns.value.map((c) => c.ratedWh)),
 );

@@ -111,7 +111,9 @@ export const columnsOf = (
         return made;
       });
       const held =
-        own[0]?.supply.availableWh ?? place.fill.left.find((s) => s.packId === pack.id)?.availableWh ?? 0;
+        own[0]?.supply.availableWh ??
+        place.fill.remainingPacks.find((s) => s.packId === pack.id)?.availableWh ??
+        0;
       return {
         key: `${pack.id}${n}`,
         packId: pack.id,
@@ -127,7 +129,7 @@ export const columnsOf = (
       };
     });
   });
-  const ghosts = place.fill.wished.slice(0, GHOSTS_SHOWN).map((f, i): Column => ({
+  const ghosts = place.fill.hypothetical.slice(0, GHOSTS_SHOWN).map((f, i): Column => ({
     key: `missing${i}`,
     packId: null,
     name: 'missing',

@@ -2,7 +2,7 @@
 import { FEATURE_KINDS, featureWords } from '@core/site';
 import type { FeatureKind, FeatureShape } from '@core/model';
 import { computed } from 'vue';
-import type { Tool } from '../../map/drawTool';
+import type { Tool } from '../../map/draw-tool';
 import { ElOption, ElSelect } from '../../parts/element';
 import { ElOptionGroup } from '../../parts/element-more';
 

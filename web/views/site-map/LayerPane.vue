@@ -6,7 +6,7 @@ import SwitchField from '../../parts/SwitchField.vue';
 import { useFilm } from '../../stores/film';
 import { useGrounds } from '../../stores/grounds';
 import { useDerivedFilm } from '../../stores/derived-film';
-import { takeHeights, takePicture } from '../../exchange/bring';
+import { takeHeights, takePicture } from '../../exchange/site-files';
 import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';
 import PictureRow from './PictureRow.vue';

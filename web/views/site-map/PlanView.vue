@@ -26,7 +26,7 @@ import { useLayers } from './useLayers';
 import { usePlan } from './usePlan';
 import { usePlanKeys } from './usePlanKeys';
 
-const BringIn = defineAsyncComponent(() => import('./BringIn.vue'));
+const ImportShapes = defineAsyncComponent(() => import('./ImportShapes.vue'));
 const props = defineProps<{ film: string; place?: string }>();
 const router = useRouter();
 const store = useFilm();
@@ -347,7 +347,7 @@ usePlanKeys({
         {{ t[1] }}
       </button>
     </nav>
-    <BringIn v-if="bringing" :plan="plan" @close="bringing = false" />
+    <ImportShapes v-if="bringing" :plan="plan" @close="bringing = false" />
   </div>
   <main v-else class="teach">
     <h1>No place yet</h1>

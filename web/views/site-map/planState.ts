@@ -1,7 +1,7 @@
 import type { Entity, Location } from '@core/model';
 import type { Ground } from '@core/terrain';
 import type { Ref } from 'vue';
-import type { Tool } from '../../map/drawTool';
+import type { Tool } from '../../map/draw-tool';
 
 /** What is picked on the plan. */
 export interface Picked {

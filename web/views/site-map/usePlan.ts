@@ -2,7 +2,7 @@ import type { Entity } from '@core/model';
 import type { DerivedShot } from '@core/film';
 import { LEVEL_GROUND } from '@core/terrain';
 import { computed, ref } from 'vue';
-import type { Tool } from '../../map/drawTool';
+import type { Tool } from '../../map/draw-tool';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';

@@ -4,7 +4,7 @@ import { generateKeyBetween } from 'fractional-indexing';
 import { inOrder } from '@core/units';
 import { computed, ref, shallowRef } from 'vue';
 import { v4 as uuid } from 'uuid';
-import { kitFile, readKitFile, type KitReading } from '../../exchange/kitFile';
+import { kitFile, readKitFile, type KitReading } from '../../exchange/kit-file';
 import {
   MOST_ROWS,
   readTable,
@@ -17,9 +17,9 @@ import PickField from '../../parts/PickField.vue';
 import { cardAsStored, cardsNowOf, footageFault } from '../../composables/card-log';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
-import { withCells } from '../../exchange/shotCells';
+import { withCells } from '../../exchange/shot-cells';
 import { newShot } from '../../composables/new-shot';
-import { faultsOf } from '../../sync/validation';
+import { validateRow } from '../../sync/validation';
 
 /** Kit and checks as a file, packs, cards and slates as tables: out, and in with a look at what would change. */
 const film = useFilm();
@@ -66,7 +66,7 @@ const cardBase = {
   },
   faults: ((of, value) => {
     const say = footageFault(film, value as Entity<'card'>);
-    return say === null ? faultsOf(of, cardAsStored(film, value as Entity<'card'>)) : [{ say }];
+    return say === null ? validateRow(of, cardAsStored(film, value as Entity<'card'>)) : [{ say }];
   }) as TableBase['faults'],
 };
 const base = (of: TableKind): TableBase => {
@@ -74,7 +74,7 @@ const base = (of: TableKind): TableBase => {
     kind: of,
     rows: film.list(of).filter(inUse),
     names: names.value,
-    faults: faultsOf as TableBase['faults'],
+    faults: validateRow as TableBase['faults'],
     changed: (was: object, fields: object) => ({ ...was, ...fields }),
   };
   if (of === 'shot')
@@ -129,7 +129,7 @@ const open = async (event: Event, as: 'table' | 'kit'): Promise<void> => {
     else fault.value = read.reason;
     return;
   }
-  const read = readKitFile(text, (k) => film.list(k), faultsOf as TableBase['faults']);
+  const read = readKitFile(text, (k) => film.list(k), validateRow as TableBase['faults']);
   if (read.ok) kit.value = read.value;
   else fault.value = read.reason;
 };

@@ -3,7 +3,7 @@ import type { CameraMove, MoveSubject } from './types';
 import type { MoveValues } from '../model';
 
 /** A place on the map by which a move's distance and side can be dragged. */
-export interface Grip {
+export interface DragHandle {
   readonly part: 'near' | 'end';
   readonly at: Vec3;
 }
@@ -21,7 +21,7 @@ const limited = (move: CameraMove, id: string, value: number): number => {
 };
 
 /** Grips of a move about its subject; none where bearing and distance are not its own numbers. */
-export const dragHandlesOf = (move: CameraMove, values: MoveValues, { aim }: MoveSubject): Grip[] => {
+export const dragHandlesOf = (move: CameraMove, values: MoveValues, { aim }: MoveSubject): DragHandle[] => {
   const near = nearId(move);
   const has = (id: string): boolean => move.parameters.some((p) => p.id === id);
   if (!near || !has('fromBearingDeg')) return [];
@@ -40,7 +40,7 @@ export const withDragHandle = (
   move: CameraMove,
   values: MoveValues,
   { aim }: MoveSubject,
-  part: Grip['part'],
+  part: DragHandle['part'],
   to: { readonly x: number; readonly y: number },
 ): MoveValues => {
   const near = nearId(move);

@@ -1,0 +1,64 @@
+import { minutesOf, localToUtc } from '../time';
+import type { CardMove, FlightLogEntry, Location, Pack, RowChange } from '../model';
+
+/** What a person says of a flight after landing. */
+export interface FlightReport extends Pick<
+  FlightLogEntry,
+  | 'filmId'
+  | 'flightId'
+  | 'minutes'
+  | 'startShare'
+  | 'endShare'
+  | 'plannedWh'
+  | 'temperatureC'
+  | 'outcome'
+  | 'condition'
+  | 'shotIds'
+  | 'notes'
+> {
+  /** Aircraft it was planned for; null takes the first one the pack fits. */
+  readonly aircraftId: string | null;
+  /** Take-off, clock time at the location. */
+  readonly takeOff: string;
+}
+
+/**
+ * The log entry of a flight, and what it does to its pack: the charge it landed with, one cycle more, charged last on that day.
+ * A pack that came down hot, swollen or damaged is noted; a sound landing does not take such a note back.
+ * @param recorded what it recorded onto its card, where that is known
+ * @param id of the new entry
+ */
+export const logFlight = (
+  { takeOff, aircraftId, ...report }: FlightReport,
+  pack: Pack,
+  location: Pick<Location, 'date' | 'zone'>,
+  recorded: CardMove | null,
+  id: string,
+): RowChange<'flightLogEntry' | 'pack' | 'cardMove'>[] => {
+  const entry: FlightLogEntry = {
+    ...report,
+    id,
+    aircraftId: aircraftId ?? pack.aircraftIds[0] ?? '',
+    packId: pack.id,
+    utcMs: Math.round(localToUtc(location.date, minutesOf(takeOff), location.zone)),
+  };
+  const landed: Pack = {
+    ...pack,
+    charge: report.endShare,
+    chargedOn: location.date,
+    cycles: pack.cycles + 1,
+    condition: report.condition === 'sound' ? pack.condition : report.condition,
+  };
+  return [
+    ...(recorded ? [{ kind: 'cardMove' as const, id: recorded.id, after: recorded }] : []),
+    { kind: 'flightLogEntry', id, after: entry },
+    { kind: 'pack', id: pack.id, after: landed },
+  ];
+};
+
+/** Instant a logged flight was down. */
+export const landedMs = (
+  location: Pick<Location, 'date' | 'zone'>,
+  takeOff: string,
+  minutes: number,
+): number => localToUtc(location.date, minutesOf(takeOff), location.zone) + minutes * 60_000;
