@@ -113,7 +113,7 @@ const CORE = {
     'units',
     'messages',
   ],
-  film: ['cards', 'day', 'location', 'model', 'payload', 'shot', 'units', 'warnings'],
+  film: ['budget', 'cards', 'day', 'light', 'location', 'model', 'payload', 'shot', 'units', 'warnings'],
   proposals: [
     'day',
     'film',

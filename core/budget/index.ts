@@ -1,4 +1,11 @@
-export { fillFlights, type FillResult, type DecidedFlight, type Recharge, type Unfit } from './fill';
+export {
+  fillFlights,
+  type FillResult,
+  type DecidedFlight,
+  type Recharge,
+  type Unfit,
+  type UnfitReason,
+} from './fill';
 export {
   type Flight,
   type FlightRules,

@@ -6,9 +6,8 @@ import {
   type ExposureTask,
   type FilterChoice,
 } from '../exposure';
-import type { Kit } from '../model';
-import { sceneLight, type SceneLight } from '../light';
-import { type ShotFacts, conditionsOf, type LocationLight, exposureTask, type OnLens } from '../shot';
+import { sceneLight } from '../light';
+import { type ShotFacts, conditionsOf, type KnownScene, type LocationLight, type OnLens } from '../shot';
 
 /** A filter a flight may be flown with, set to one of its marks. */
 export interface Candidate extends OnLens {
@@ -25,9 +24,6 @@ export interface FilterFit {
   readonly candidates: readonly Candidate[];
   /** A filter fixed by hand: nothing else is looked at. */
   readonly fixed: boolean;
-  /** Light of its first second and what it asks of the solver in it, with no filter laid down. */
-  readonly scene: SceneLight;
-  readonly task: ExposureTask;
 }
 
 const ISO_REGRET = 0.55;
@@ -66,18 +62,18 @@ const candidatesOf = (task: ExposureTask): readonly Candidate[] => {
   return filterId === undefined ? all : all.filter((c) => c.filterId === filterId);
 };
 
-/** What bears the light of a slate between two instants. */
+/**
+ * What bears the light of a shot between two instants.
+ * @param known its scene at the first of them
+ * @param toMs the second, UTC
+ */
 export const filterFitOf = (
   facts: ShotFacts,
-  kit: Pick<Kit, 'filters'>,
+  { scene, task }: KnownScene,
   lit: LocationLight,
-  fromMs: number,
   toMs: number,
 ): FilterFit => {
-  const conditions = conditionsOf(lit, facts.shot);
-  const scene = sceneLight(fromMs, conditions);
-  const ends = [scene.ev100, sceneLight(toMs, conditions).ev100];
-  const task = exposureTask(facts, kit, scene, conditions.altitudeAt(fromMs), undefined);
+  const ends = [scene.ev100, sceneLight(toMs, conditionsOf(lit, facts.shot)).ev100];
   const clean = facts.film.preferences.cleanIsoStops;
   // Lamps carry the scene at night: no filter, and the whole range of the camera.
   const cleanStops = task.mainsHz === null ? clean : Math.log2(task.isoCeiling / task.isoBase);
@@ -101,8 +97,6 @@ export const filterFitOf = (
     missCosts: strays,
     candidates,
     fixed: task.fixed.filterId !== undefined,
-    scene,
-    task,
   };
 };
 

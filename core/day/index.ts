@@ -17,6 +17,8 @@ export {
   packsToFly,
   pinnedMs,
   locationDay,
+  type DayPlace,
+  type LightPreferences,
   type LocationDay,
   type LocationPlan,
   locationPlan,

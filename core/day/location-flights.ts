@@ -43,7 +43,7 @@ export interface LocationPlan {
 }
 
 const comesAlong =
-  (film: Film) =>
+  (film: Pick<Film, 'leftHome'>) =>
   (thing: { readonly id: string; readonly retired: boolean }): boolean =>
     !thing.retired && !film.leftHome.includes(thing.id);
 
@@ -51,7 +51,10 @@ const comesAlong =
  * The kit without what is retired or stays at home on this film, its aircraft and packs with what logged flights have taught,
  * where the film learns. Aircraft stay: shots refer to them.
  */
-export const kitOnLocation = (kit: Kit, film: Film): Kit => {
+export const kitOnLocation = (
+  kit: Kit,
+  film: Pick<Film, 'leftHome'> & { readonly preferences: Pick<Film['preferences'], 'learn'> },
+): Kit => {
   const comes = comesAlong(film);
   const { aircraft, packs } = film.preferences.learn
     ? learned(kit.aircraft, kit.packs, calibrationOf(kit))
@@ -92,10 +95,21 @@ export interface LocationDay {
   readonly windowToMs: number;
 }
 
+/** What the day of a location hangs on. */
+export type DayPlace = Pick<
+  Location,
+  'date' | 'zone' | 'latitude' | 'longitude' | 'windowStart' | 'windowEnd'
+>;
+/** What a film counts as golden and blue light, and when lamps come on. */
+export type LightPreferences = Pick<
+  Film['preferences'],
+  'goldenTopDeg' | 'goldenBottomDeg' | 'civilDeg' | 'lampsDelayMin'
+>;
+
 /** Light and window of a location's day; no light when zone, date or coordinates are unusable. */
 export const locationDay = (
-  location: Location,
-  { preferences: p }: Pick<Film, 'preferences'>,
+  location: DayPlace,
+  { preferences: p }: { readonly preferences: LightPreferences },
 ): LocationDay => {
   const usable =
     isZone(location.zone) &&

@@ -1,6 +1,8 @@
 import type { Aircraft, Kit, FilmInput, FlightPlan, Location, Shot, Subject } from '../model';
 import { groupBy, inOrder, KeyedMemo } from '../units';
-import { type Warning, locationWarnings, shotWarnings } from '../warnings';
+import type { UnfitReason } from '../budget';
+import type { LightDay } from '../light';
+import { type ShotContext, type Warning, locationWarnings, shotWarnings } from '../warnings';
 import { totalsOf, type FilmTotals } from './totals';
 import type { DerivedShot } from './derived';
 import {
@@ -10,22 +12,24 @@ import {
   PackDay,
   filterFitOf,
   flightFilters,
-  type FilterFit,
   type FlightFilter,
   kitOnLocation,
   locationDay,
   locationPlan,
   packsToFly,
-  type LocationDay,
+  type DayPlace,
+  type LightPreferences,
   type LocationPlan,
 } from '../day';
 import {
   pilotSkillOf,
-  type PilotSkill,
+  knownScene,
   readingsOf,
   shotLight,
+  type KnownScene,
   type LocationLight,
   type ShotLight,
+  type ShotParts,
   shotFacts,
   type ShotFacts,
 } from '../shot';
@@ -64,21 +68,79 @@ const reservedLater = (
 const LIGHT_STEP_MS = 30_000;
 const stepped = (utcMs: number): number => Math.ceil(utcMs / LIGHT_STEP_MS) * LIGHT_STEP_MS;
 
+interface KitInputs {
+  readonly kit: Kit;
+  readonly leftHome: readonly string[];
+  readonly learn: boolean;
+}
+interface SceneInputs {
+  readonly facts: ShotFacts;
+  readonly filters: Kit['filters'];
+  readonly lit: LocationLight;
+  readonly atMs: number;
+}
+interface LightInputs {
+  readonly facts: ShotFacts;
+  readonly scene: KnownScene;
+  readonly atMs: number;
+  readonly filter: FlightFilter | null;
+}
+interface FilterFitInputs {
+  readonly facts: ShotFacts;
+  readonly scene: KnownScene;
+  readonly lit: LocationLight;
+  readonly toMs: number;
+}
+interface LitInputs {
+  readonly location: Location;
+  readonly day: LightDay;
+  readonly readings: FilmInput['readings'];
+}
+interface SkillInputs {
+  readonly facts: ShotFacts;
+  readonly pilots: Kit['pilots'];
+  readonly practice: Kit['practice'];
+}
+type WholeInputs = Omit<DerivedShot, 'unfit'> & {
+  readonly unfitReason: UnfitReason | null;
+  readonly shortWh: number;
+};
+
 /**
  * Works a film out: everything on screen follows from this. Keep one and feed it each new state; what did not change is
  * remembered by the identity of its parts, so a slider recomputes one shot and the sums above it.
  */
 export class FilmDeriver {
-  private readonly kits = new KeyedMemo<Kit>();
-  private readonly facts = new KeyedMemo<ShotFacts>();
-  private readonly lights = new KeyedMemo<ShotLight>();
-  private readonly bearings = new KeyedMemo<FilterFit>();
-  private readonly lit = new KeyedMemo<LocationLight | null>();
-  private readonly filters = new KeyedMemo<FlightFilter>();
-  private readonly days = new KeyedMemo<LocationDay>();
-  private readonly warned = new KeyedMemo<readonly Warning[]>();
-  private readonly hands = new KeyedMemo<PilotSkill | null>();
-  private readonly whole = new KeyedMemo<DerivedShot>();
+  private readonly kits = new KeyedMemo(({ kit, ...film }: KitInputs) =>
+    kitOnLocation(kit, { leftHome: film.leftHome, preferences: film }),
+  );
+  private readonly facts = new KeyedMemo<ShotParts, ShotFacts>(shotFacts);
+  private readonly scenes = new KeyedMemo(({ facts, filters, lit, atMs }: SceneInputs) =>
+    knownScene(facts, { filters }, lit, atMs),
+  );
+  private readonly lights = new KeyedMemo(({ facts, scene, atMs, filter }: LightInputs) =>
+    shotLight(facts, scene, atMs, filter ?? undefined),
+  );
+  private readonly filterFits = new KeyedMemo(({ facts, scene, lit, toMs }: FilterFitInputs) =>
+    filterFitOf(facts, scene, lit, toMs),
+  );
+  private readonly lit = new KeyedMemo<LitInputs, LocationLight>(({ location, day, readings }) => ({
+    location,
+    day,
+    readings: readingsOf(location, day, readings),
+  }));
+  private readonly filters = new KeyedMemo<FlightFilter, FlightFilter>((filter) => filter);
+  private readonly days = new KeyedMemo((inputs: DayPlace & LightPreferences) =>
+    locationDay(inputs, { preferences: inputs }),
+  );
+  private readonly warned = new KeyedMemo<ShotContext, readonly Warning[]>(shotWarnings);
+  private readonly skills = new KeyedMemo(({ facts, pilots, practice }: SkillInputs) =>
+    pilotSkillOf(facts, { pilots, practice }),
+  );
+  private readonly whole = new KeyedMemo(({ unfitReason, shortWh, ...parts }: WholeInputs): DerivedShot => ({
+    ...parts,
+    unfit: unfitReason === null ? null : { shotId: parts.facts.shot.id, reason: unfitReason, shortWh },
+  }));
 
   derive(whole: FilmInput): DerivedFilm {
     return toEnd(this.steps(whole));
@@ -98,9 +160,10 @@ export class FilmDeriver {
     for (const memo of [
       this.facts,
       this.lights,
-      this.bearings,
+      this.scenes,
+      this.filterFits,
       this.filters,
-      this.hands,
+      this.skills,
       this.warned,
       this.whole,
     ])
@@ -167,9 +230,11 @@ export class FilmDeriver {
   private along(whole: FilmInput): FilmInput {
     return {
       ...whole,
-      kit: this.kits.get('kit', [whole.kit, whole.film.leftHome, whole.film.preferences.learn], () =>
-        kitOnLocation(whole.kit, whole.film),
-      ),
+      kit: this.kits.get('kit', {
+        kit: whole.kit,
+        leftHome: whole.film.leftHome,
+        learn: whole.film.preferences.learn,
+      }),
     };
   }
 
@@ -182,9 +247,7 @@ export class FilmDeriver {
   ): ShotFacts {
     const ground = terrain?.get(location.id);
     const addedKg = heaviestFilterKg(kit.filters, shot.aircraftId, shot.exposure.filterId);
-    return this.facts.get(shot.id, [shot, film, location, subject, aircraft, ground, addedKg], () =>
-      shotFacts({ shot, film, location, subject, aircraft, ground, addedKg }),
-    );
+    return this.facts.get(shot.id, { shot, film, location, subject, aircraft, ground, addedKg });
   }
 
   private *shotsOf(
@@ -217,7 +280,7 @@ export class FilmDeriver {
     const { film, kit } = input;
     const packs = packsToFly(kit, film);
     const { goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin } = film.preferences;
-    const definitions = [goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin];
+    const definitions = { goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin };
     const own = kit.flightLog.filter((f) => f.filmId === film.id);
     const done = new Set(own.flatMap((f) => f.shotIds));
     const flownPlans = new Set(own.map((f) => f.flightId));
@@ -230,19 +293,16 @@ export class FilmDeriver {
     const days = new Map<string, { packs: PackDay; readyMs: number }>();
     const places = new Map<string, LocationPlan>();
     for (const location of locations) {
-      const day = this.days.get(
-        location.id,
-        [
-          location.date,
-          location.zone,
-          location.latitude,
-          location.longitude,
-          location.windowStart,
-          location.windowEnd,
-          ...definitions,
-        ],
-        () => locationDay(location, film),
-      );
+      const { date, zone, latitude, longitude, windowStart, windowEnd } = location;
+      const day = this.days.get(location.id, {
+        date,
+        zone,
+        latitude,
+        longitude,
+        windowStart,
+        windowEnd,
+        ...definitions,
+      });
       let today = days.get(location.date);
       const travelMs = today ? location.travelMin * 60_000 : 0;
       if (!today) {
@@ -326,11 +386,7 @@ export class FilmDeriver {
 
   private locationLight(input: FilmInput, { location, light }: LocationPlan): LocationLight | null {
     if (!light) return null;
-    return this.lit.get(location.id, [location, light, input.readings], () => ({
-      location,
-      day: light,
-      readings: readingsOf(location, light, input.readings),
-    }));
+    return this.lit.get(location.id, { location, day: light, readings: input.readings });
   }
 
   /** One filter for each flight, or as few changes as its light allows. */
@@ -347,20 +403,15 @@ export class FilmDeriver {
         const facts = byShot.get(s.shotId);
         return facts ? [{ facts, airS: s.airS }] : [];
       });
-      const bearings = flown.map(({ facts, airS }) => {
+      const fits = flown.map(({ facts, airS }) => {
         const fromMs = stepped(flight.shotMs[facts.shot.id] ?? flight.startMs);
         const toMs = stepped(fromMs + airS * 1000);
-        return this.bearings.get(facts.shot.id, [facts, input.kit.filters, lit, fromMs, toMs], () =>
-          filterFitOf(facts, input.kit, lit, fromMs, toMs),
-        );
+        const scene = this.sceneOf(input, facts, lit, fromMs);
+        return this.filterFits.get(facts.shot.id, { facts, scene, lit, toMs });
       });
-      flightFilters(bearings).forEach((filter, i) => {
+      flightFilters(fits).forEach((filter, i) => {
         const id = flown[i]?.facts.shot.id;
-        if (id !== undefined)
-          chosen.set(
-            id,
-            this.filters.get(id, Object.values(filter), () => filter),
-          );
+        if (id !== undefined) chosen.set(id, this.filters.get(id, filter));
       });
     }
     return chosen;
@@ -376,16 +427,12 @@ export class FilmDeriver {
   ): ShotLight | null {
     if (!lit || !Number.isFinite(place.windowFromMs)) return null;
     const atMs = stepped(place.flights[index]?.shotMs[facts.shot.id] ?? place.windowFromMs);
-    return this.lights.get(facts.shot.id, [facts, input.kit.filters, lit, atMs, filter], () =>
-      shotLight(
-        facts,
-        input.kit,
-        lit,
-        atMs,
-        filter ?? undefined,
-        filter ? this.bearings.last(facts.shot.id, [facts, input.kit.filters, lit, atMs]) : undefined,
-      ),
-    );
+    const scene = this.sceneOf(input, facts, lit, atMs);
+    return this.lights.get(facts.shot.id, { facts, scene, atMs, filter });
+  }
+
+  private sceneOf({ kit }: FilmInput, facts: ShotFacts, lit: LocationLight, atMs: number): KnownScene {
+    return this.scenes.get(facts.shot.id, { facts, filters: kit.filters, lit, atMs });
   }
 
   private assemble(
@@ -396,17 +443,23 @@ export class FilmDeriver {
     const { number, facts, light, filter, unfit, flightIndex, done } = parts;
     const { id } = facts.shot;
     const shortWh = unfit?.shortWh ?? 0;
-    const hands = this.hands.get(id, [facts, kit.pilots, kit.practice], () => pilotSkillOf(facts, kit));
-    const warnings = this.warned.get(
-      id,
-      [facts, light, filter, hands, unfit?.reason, shortWh, place.windowToMs, place.light],
-      () => shotWarnings({ facts, place, light, filter, unfit, hands }),
-    );
-    return this.whole.get(
-      id,
-      [number, facts, light, filter, unfit?.reason, shortWh, flightIndex, done, warnings],
-      () => ({ number, facts, light, filter, unfit, flightIndex, done, hands, warnings }),
-    );
+    const unfitReason = unfit?.reason ?? null;
+    const hands = this.skills.get(id, { facts, pilots: kit.pilots, practice: kit.practice });
+    const { windowToMs, light: dayLight } = place;
+    const context = { facts, dayLight, windowToMs, light, filter, unfitReason, shortWh, hands };
+    const warnings = this.warned.get(id, context);
+    return this.whole.get(id, {
+      number,
+      facts,
+      light,
+      filter,
+      unfitReason,
+      shortWh,
+      flightIndex,
+      done,
+      hands,
+      warnings,
+    });
   }
 }
 

@@ -1,7 +1,7 @@
 import type { Kit } from '../model';
 import type { Span } from './types';
 import { filterFitOf } from '../day';
-import type { LocationLight, ShotFacts } from '../shot';
+import { knownScene, type LocationLight, type ShotFacts } from '../shot';
 
 /** Light is looked at this often when a day is planned, s. */
 const STEP_S = 600;
@@ -43,7 +43,7 @@ export const filterWindows = (
   const holds = new Map<string, boolean[]>();
   for (let i = 0; i < count; i += 1) {
     const ms = fromMs + (span.earliestS + i * step) * 1000;
-    const bearing = filterFitOf(facts, kit, lit, ms, ms + airS * 1000);
+    const bearing = filterFitOf(facts, knownScene(facts, kit, lit, ms), lit, ms + airS * 1000);
     const keys =
       bearing.fixed || bearing.fitCosts.size === 0
         ? bearing.candidates.map((c) => c.key)

@@ -14,11 +14,11 @@ export interface PilotSkill {
   readonly takes: number;
 }
 
-export const pilotOf = (film: Film, kit: Kit): Pilot | null =>
+export const pilotOf = (film: Film, kit: Pick<Kit, 'pilots'>): Pilot | null =>
   kit.pilots.find((p) => p.id === film.pilotId) ?? null;
 
 /** Level, keeper rate and takes of a shot for the film's pilot; null without one. */
-export const pilotSkillOf = (facts: ShotFacts, kit: Kit): PilotSkill | null => {
+export const pilotSkillOf = (facts: ShotFacts, kit: Pick<Kit, 'pilots' | 'practice'>): PilotSkill | null => {
   const pilot = pilotOf(facts.film, kit);
   if (!pilot || !facts.trajectory) return null;
   const { kind } = facts.shot.move;

@@ -17,7 +17,7 @@ export {
 } from './layout';
 export { conditionsOf, type LocationLight, readingsOf } from './location-light';
 export { shadowsOf } from './shadow';
-export { looksOf, type ShotLight, shotLight } from './shot-light';
+export { type KnownScene, knownScene, looksOf, type ShotLight, shotLight } from './shot-light';
 export { freeKnobs, solveShot, type Target, type TargetFigure, targetIn, TARGETS } from './solve';
 export { clearanceOf, depthOf, footprint } from './subject';
 export { bandsOf, BLUR_SHARE, momentAt, subjectAt, type Track, trackOf } from './track';

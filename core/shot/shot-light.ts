@@ -39,6 +39,18 @@ export interface KnownScene {
   readonly task: ExposureTask;
 }
 
+/** The scene of a shot at an instant and what it asks of the solver, with no filter decided. */
+export const knownScene = (
+  facts: ShotFacts,
+  kit: Pick<Kit, 'filters'>,
+  lit: LocationLight,
+  atMs: number,
+): KnownScene => {
+  const conditions = conditionsOf(lit, facts.shot);
+  const scene = sceneLight(atMs, conditions);
+  return { scene, task: exposureTask(facts, kit, scene, conditions.altitudeAt(atMs), undefined) };
+};
+
 /** The sun's angle changes slowly along a path: every second pose is looked at, both ends among them. */
 const SUN_EVERY = 2;
 
@@ -56,28 +68,24 @@ export const headingOf = (looks: readonly Look[]): number | null => {
 
 /**
  * Light, sun side and exposure of a shot at an instant.
+ * @param known its scene at that instant
  * @param onLens filter its flight is flown with; undefined leaves it free
- * @param known its scene and task at that instant, where they are worked out already
  */
 export const shotLight = (
   facts: ShotFacts,
-  kit: Pick<Kit, 'filters'>,
-  lit: LocationLight,
+  { scene, task }: KnownScene,
   atMs: number,
   onLens: OnLens | undefined,
-  known?: KnownScene,
 ): ShotLight => {
-  const { location, shot } = facts;
-  const sun = sunOver(location, atMs);
-  const scene = known?.scene ?? sceneLight(atMs, conditionsOf(lit, shot));
+  const sun = sunOver(facts.location, atMs);
   const looks = looksOf(facts);
   const along = sunAlong(looks, facts.fov.horizontalDeg, sun);
   const heading = headingOf(looks);
-  const exposure = solveExposure(
-    known
-      ? { ...known.task, flightFilterId: onLens?.filterId, flightStops: onLens?.stops }
-      : exposureTask(facts, kit, scene, sun.altitudeDeg, onLens),
-  );
+  const exposure = solveExposure({
+    ...task,
+    flightFilterId: onLens?.filterId,
+    flightStops: onLens?.stops,
+  });
   return {
     atMs,
     sun,

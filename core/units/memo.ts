@@ -1,31 +1,28 @@
 /**
- * Remembers the last answer for each key and gives it again while every input is the same object or value.
- * Dropping keys no longer used is the caller's act (`keep`).
+ * Remembers the last answer for each key and gives it again while every input is the same object or value. What it works out
+ * depends on its inputs alone: the work is given once, and receives nothing but them.
  */
-export class KeyedMemo<T> {
-  private readonly held = new Map<string, { inputs: readonly unknown[]; value: T }>();
+export class KeyedMemo<I extends object, T> {
+  private readonly entries = new Map<string, { readonly inputs: I; readonly value: T }>();
 
-  get(key: string, inputs: readonly unknown[], work: () => T): T {
-    const entry = this.held.get(key);
-    if (
-      entry &&
-      entry.inputs.length === inputs.length &&
-      entry.inputs.every((input, i) => Object.is(input, inputs[i]))
-    ) {
-      return entry.value;
-    }
-    const value = work();
-    this.held.set(key, { inputs, value });
+  constructor(private readonly work: (inputs: I) => T) {}
+
+  get(key: string, inputs: I): T {
+    const entry = this.entries.get(key);
+    if (entry && sameInputs(entry.inputs, inputs)) return entry.value;
+    const value = this.work(inputs);
+    this.entries.set(key, { inputs, value });
     return value;
   }
 
-  /** The last answer for a key, if it was given for inputs that begin with these. */
-  last(key: string, inputs: readonly unknown[]): T | undefined {
-    const entry = this.held.get(key);
-    return entry && inputs.every((input, i) => Object.is(input, entry.inputs[i])) ? entry.value : undefined;
-  }
-
+  /** Forgets what no key asks for any more. */
   keep(keys: ReadonlySet<string>): void {
-    for (const key of this.held.keys()) if (!keys.has(key)) this.held.delete(key);
+    for (const key of this.entries.keys()) if (!keys.has(key)) this.entries.delete(key);
   }
 }
+
+/** Whether two inputs have the same value in every field. Both have the fields of one type. */
+const sameInputs = <I extends object>(a: I, b: I): boolean => {
+  for (const field in b) if (!Object.is(a[field], b[field])) return false;
+  return true;
+};

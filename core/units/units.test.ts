@@ -68,14 +68,13 @@ describe('writing quantities', () => {
 
 describe('remembering', () => {
   it('works once for the same parts and again when one is another', () => {
-    const memo = new KeyedMemo<number>();
     let worked = 0;
+    const memo = new KeyedMemo(({ part, n }: { part: object; n: number }) => {
+      worked += n;
+      return [part, worked] as const;
+    });
     const part = {};
-    const get = (p: object) =>
-      memo.get('k', [p, 1], () => {
-        worked += 1;
-        return worked;
-      });
+    const get = (p: object) => memo.get('k', { part: p, n: 1 })[1];
     expect([get(part), get(part), get({}), get(part)]).toEqual([1, 1, 2, 3]);
     memo.keep(new Set());
     get(part);

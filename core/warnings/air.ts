@@ -62,8 +62,8 @@ export const cruiseUnknown: ShotRule = (c) => {
 
 /** The shot is in no flight. */
 export const doesNotFit: ShotRule = (c) => {
-  const { unfit, facts } = c;
-  if (!unfit || unfit.reason === 'no-aircraft' || unfit.reason === 'no-path') return null;
+  const { unfitReason: reason, shortWh, facts } = c;
+  if (reason === null || reason === 'no-aircraft' || reason === 'no-path') return null;
   const fewer =
     facts.shot.takes > 1
       ? [
@@ -76,17 +76,17 @@ export const doesNotFit: ShotRule = (c) => {
         ]
       : [];
   return {
-    code: `budget.${unfit.reason}`,
+    code: `budget.${reason}`,
     severity: facts.shot.priority === 'could' ? 'care' : 'stop',
     subject: onShot(c),
-    say: message(`budget.${unfit.reason}.say`, { short: measured(unfit.shortWh, 'wattHours', 1) }),
+    say: message(`budget.${reason}.say`, { short: measured(shortWh, 'wattHours', 1) }),
     why: message('does-not-fit.why'),
     cures: [
       ...fewer,
-      unfit.reason === 'wind'
+      reason === 'wind'
         ? { say: message('does-not-fit.cure') }
         : {
-            say: unfit.reason === 'held' ? message('does-not-fit.cure.2') : message('does-not-fit.cure.else'),
+            say: reason === 'held' ? message('does-not-fit.cure.2') : message('does-not-fit.cure.else'),
           },
     ],
   };

@@ -1,4 +1,5 @@
-import type { Unfit } from '../budget';
+import type { UnfitReason } from '../budget';
+import type { LightDay } from '../light';
 import type { Warning } from './types';
 import type { PilotSkill, ShotLight, ShotFacts } from '../shot';
 import type { FlightFilter, LocationPlan } from '../day';
@@ -6,10 +7,14 @@ import type { FlightFilter, LocationPlan } from '../day';
 /** A shot with its place in the day: what a rule looks at. */
 export interface ShotContext {
   readonly facts: ShotFacts;
-  readonly place: LocationPlan;
+  /** Light of the location's day, and when its window closes, UTC ms. */
+  readonly dayLight: LightDay | null;
+  readonly windowToMs: number;
   readonly light: ShotLight | null;
   readonly filter: FlightFilter | null;
-  readonly unfit: Unfit | null;
+  /** Why it is in no flight, and how much energy it lacks, Wh; null where it is in one. */
+  readonly unfitReason: UnfitReason | null;
+  readonly shortWh: number;
   readonly hands: PilotSkill | null;
 }
 

@@ -6,10 +6,10 @@ import { onShot, type ShotContext, type ShotRule } from './context';
 
 const momentOf = (c: ShotContext): LightMoment | null =>
   c.light &&
-  c.place.light && {
+  c.dayLight && {
     utcMs: c.light.atMs,
     sun: c.light.sun,
-    day: c.place.light,
+    day: c.dayLight,
     sky: c.facts.location.sky,
     hasLamps: c.facts.location.lamps !== 'none',
     headingDeg: c.light.headingDeg,
@@ -77,15 +77,15 @@ export const wrongLight: ShotRule = (c) => {
 export const outsideWindow: ShotRule = (c) => {
   if (!c.light) return null;
   const endMs = c.light.atMs + c.facts.seconds.airS * 1000;
-  if (endMs <= c.place.windowToMs) return null;
-  const minutes = (endMs - c.place.windowToMs) / 60_000;
+  if (endMs <= c.windowToMs) return null;
+  const minutes = (endMs - c.windowToMs) / 60_000;
   return {
     code: 'light.window',
     severity: 'care',
     subject: onShot(c),
     say: message('light.window.say', {
       minutes: measured(minutes, 'minutes', 0),
-      windowTo: clockText(c.place.windowToMs, c.facts.location.zone),
+      windowTo: clockText(c.windowToMs, c.facts.location.zone),
     }),
     why: message('light.window.why'),
     cures: [{ say: message('light.window.cure') }],

@@ -1,6 +1,7 @@
 import { lightJob, type LightJob } from '@core/light-timeline';
 import { readingsOf } from '@core/shot';
 import type { DerivedShot } from '@core/film';
+import type { Kit } from '@core/model';
 import { KeyedMemo } from '@core/units';
 import type { PlaceLightJob } from '../workers/light.worker';
 import { useFilm } from '../stores/film';
@@ -14,7 +15,10 @@ export const useLightJobs = () => {
   const film = useFilm();
   const derivedFilm = useDerivedFilm();
   /** Slates as they were last sent: of a place in work one slate changes and nineteen do not. */
-  const sent = new KeyedMemo<LightJob | null>();
+  const sent = new KeyedMemo(({ shot, filters }: { shot: DerivedShot; filters: Kit['filters'] }) => {
+    const made: LightJob | null = lightJob(shot, { filters });
+    return made && plain(made);
+  });
   const shotsAt = (id: string): DerivedShot[] =>
     [...(derivedFilm.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === id);
 
@@ -22,13 +26,8 @@ export const useLightJobs = () => {
   const of = (id: string): PlaceLightJob | null => {
     const place = derivedFilm.derived?.places.get(id);
     if (!place?.light || !film.film || !Number.isFinite(place.windowFromMs)) return null;
-    const jobs = shotsAt(id).flatMap(
-      (s) =>
-        sent.get(s.facts.shot.id, [s, derivedFilm.along.filters], () => {
-          const made = lightJob(s, derivedFilm.along);
-          return made && plain(made);
-        }) ?? [],
-    );
+    const { filters } = derivedFilm.along;
+    const jobs = shotsAt(id).flatMap((shot) => sent.get(shot.facts.shot.id, { shot, filters }) ?? []);
     const toMs = Math.max(place.windowToMs, ...place.flights.map((f) => f.endMs));
     const readings = readingsOf(place.location, place.light, film.list('reading'));
     return {

@@ -23,7 +23,7 @@ describe('answers told as far as they are lacking', () => {
           const fresh = answers.fresh(
             questions,
             (q: Asked) => q.id,
-            (q) => [q.about],
+            (q) => String(q.about),
             (q) => ({ of: q.about }),
             new Set(page.keys()),
           );
@@ -44,7 +44,7 @@ describe('answers told as far as they are lacking', () => {
           { id: 'b', about: 7 },
         ],
         (q) => q.id,
-        (q) => [q.about],
+        (q) => String(q.about),
         (q) => {
           worked.push(q.id);
           return `${q.id}${q.about}`;

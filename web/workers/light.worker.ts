@@ -49,7 +49,7 @@ const light = {
     return found.fresh(
       jobs,
       (job) => job.shotId,
-      (job) => [about, JSON.stringify(job)],
+      (job) => about + JSON.stringify(job),
       (job) => {
         sky ??= sunMinutes(lit, fromMs, toMs);
         const window = shotWindow(lit, job, sky);

@@ -19,7 +19,6 @@ import {
   type Ground,
   type HeightGrid,
 } from '@core/terrain';
-import { KeyedMemo } from '@core/units';
 import type { Vec3 } from '@core/geometry';
 import { topAt } from '@core/clearance';
 import { expose, transfer } from 'comlink';
@@ -52,7 +51,7 @@ const grids = new Map<string, HeightGrid>();
 const found = new Answers<SiteResult | null>();
 
 /** Putting five hundred things on the ground takes longer than everything a slider changes. */
-const scenes = new KeyedMemo<Scene>();
+const scenes = new Map<string, { readonly about: string; readonly scene: Scene }>();
 
 const groundFor = (job: Pick<PlaceJob, 'location' | 'groundKey'>): Ground | undefined => {
   const grid = grids.get(job.groundKey);
@@ -92,13 +91,16 @@ const site = {
       job.subjects,
       job.groundKey,
     ]);
-    const scene = scenes.get(job.location.id, [about], () =>
-      sceneOf(job.film, job.location, job.subjects, job.features, ground),
-    );
+    const known = scenes.get(job.location.id);
+    const scene =
+      known?.about === about
+        ? known.scene
+        : sceneOf(job.film, job.location, job.subjects, job.features, ground);
+    scenes.set(job.location.id, { about, scene });
     const shots = found.fresh(
       partsOf(job, ground),
       ({ shot }) => shot.id,
-      ({ shot, aircraft }) => [about, JSON.stringify([shot, aircraft])],
+      ({ shot, aircraft }) => about + JSON.stringify([shot, aircraft]),
       (parts) => {
         const facts = siteShot(parts, scene);
         return facts && { site: facts, warnings: siteWarnings({ parts, scene, site: facts }) };

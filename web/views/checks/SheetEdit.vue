@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useMessages } from '../../composables/useMessages';
 import type { Entity, CheckMoment, OwnCheck } from '@core/model';
-import { checksOf, checksOff, moveCheck, switchCheck } from '@core/checks';
+import { CHECKS, checksOf, checksOff, moveCheck, switchCheck } from '@core/checks';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { useFilm } from '../../stores/film';
@@ -22,7 +22,14 @@ const listed = computed(() =>
     asks: typeof k.check.prompt === 'function' ? k.check.code.replace(/-/g, ' ') : text(k.check.prompt),
   })),
 );
-const off = computed(() => checksOff(props.moment, own.value));
+const off = computed(() =>
+  checksOff(props.moment, own.value).map((o) => {
+    const check = CHECKS.find((k) => k.code === o.builtIn);
+    if (!check) return { id: o.id, code: o.id, name: o.name, protects: o.protects };
+    const name = typeof check.prompt === 'function' ? check.code.replace(/-/g, ' ') : text(check.prompt);
+    return { id: o.id, code: check.code, name, protects: text(check.protects) };
+  }),
+);
 const draft = ref('');
 const protects = ref('');
 const fault = ref('');
@@ -129,7 +136,7 @@ const remove = (code: string): void => {
           <span dir="auto"
             >{{ o.name }} <span class="faint">{{ o.protects }}</span></span
           ><span class="do"
-            ><button class="btn" :aria-label="`Switch on: ${o.name}`" @click="turn(o.builtIn || o.id, false)">
+            ><button class="btn" :aria-label="`Switch on: ${o.name}`" @click="turn(o.code, false)">
               Switch on
             </button></span
           >
