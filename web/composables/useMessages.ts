@@ -1,20 +1,17 @@
-import { createFormatter, EN, type Formatter, type Message } from '@core/messages';
-import type { UnitSystem } from '@core/units';
+import type { Message } from '@core/messages';
+import { shallowRef } from 'vue';
 import { useFilm } from '../stores/film';
+import type * as Engine from './message-engine';
 
-const formatters = new Map<UnitSystem, Formatter>();
+const engine = shallowRef<typeof Engine | null>(null);
 
-const formatterFor = (units: UnitSystem): Formatter => {
-  let formatter = formatters.get(units);
-  if (!formatter) {
-    formatter = createFormatter(EN, 'en', units);
-    formatters.set(units, formatter);
-  }
-  return formatter;
+/** Loads sentences and formatter; the first view comes before them, and shows them as soon as they are there. */
+export const loadMessages = async (): Promise<void> => {
+  engine.value ??= await import('./message-engine');
 };
 
-/** Writes messages of the core in the units of the open film; follows them when they change. */
+/** Writes messages of the core in the units of the open film, and follows them when they change; empty until loaded. */
 export const useMessages = (): { text: (message: Message) => string } => {
   const film = useFilm();
-  return { text: (message) => formatterFor(film.film?.units ?? 'metric').text(message) };
+  return { text: (message) => engine.value?.formatterFor(film.film?.units ?? 'metric').text(message) ?? '' };
 };

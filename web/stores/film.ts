@@ -3,6 +3,7 @@ import type { Ground } from '@core/terrain';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { whenIdle } from '../composables/idle';
+import { loadMessages } from '../composables/useMessages';
 import { api } from '../sync/api';
 import { subscribeToChanges } from '../sync/change-feed';
 import { claimDevice } from '../sync/device';
@@ -78,8 +79,9 @@ export const useFilm = defineStore('film', () => {
   const open = async (id: string): Promise<void> => {
     filmId.value = id;
     await session.open(id);
-    if (!state.value.loading && state.value.missing === '')
-      whenIdle(() => void loadChecks().then(() => whenIdle(warmChecks)));
+    if (state.value.loading || state.value.missing !== '') return;
+    whenIdle(() => void loadMessages());
+    whenIdle(() => void loadChecks().then(() => whenIdle(warmChecks)));
   };
 
   const commit = (label: string, changes: readonly WantedChange[], gesture = ''): Fault[] =>
