@@ -186,4 +186,14 @@ describe('names of clips', () => {
       ),
     );
   });
+
+  it('new footage has no copies, whatever was copied before', () => {
+    const life = (acts: readonly CardMove['act'][]) =>
+      lifeOf(
+        card,
+        acts.map((act, n) => move(act, act === 'record' ? { gb: 5 } : {}, n)),
+      );
+    expect(life(['record', 'copy', 'copy']).copies).toBe(2);
+    expect(life(['record', 'copy', 'copy', 'record'])).toMatchObject({ copies: 0, usedGB: 10 });
+  });
 });

@@ -146,3 +146,23 @@ describe('stills', () => {
     ).toBe(p.frames),
   );
 });
+
+describe('a take with somebody in the frame', () => {
+  it('is recorded a margin longer before and after, in the air as on the card', () => {
+    const plan = {
+      takes: 3,
+      style: 'there-and-back' as const,
+      moveS: 10,
+      preRollS: 2,
+      postRollS: 2,
+      subjectMarginS: 0,
+      setupS: 20,
+      settleS: 4,
+      resetLegS: 15,
+    };
+    const [without, withMargin] = [takeSeconds(plan), takeSeconds({ ...plan, subjectMarginS: 3 })];
+    expect(withMargin.takeS).toBe(without.takeS + 6);
+    expect(withMargin.recordedS).toBe(without.recordedS + 18);
+    expect(withMargin.airS).toBe(without.airS + 18);
+  });
+});

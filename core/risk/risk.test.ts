@@ -134,3 +134,23 @@ describe('the dice', () => {
     expect(with2!).toBeGreaterThanOrEqual(with1! - 0.03);
   });
 });
+
+describe('what was missed', () => {
+  const spare = { kind: 'A', usableWh: 30, heldWh: 40, takeoffS: 30, takeoffWh: 0.7 };
+  const never = shot('lost', { keeperRate: 0, must: false });
+  const again = (latestS: number) =>
+    simulate(day([never, shot('b', { latestS })], { spares: [spare] }), 1, seeded(1));
+  it('is tried again on a spare pack only after the flight has landed and the pack is changed', () => {
+    // Take-off, two legs with set-up and take, home, change of packs, take-off: 30 + 2 x 60 + 30 + 180 + 30 s.
+    const late = day([shot('a', { keeperRate: 0, must: false, latestS: 449 })], { spares: [spare] });
+    const flights = (d: RiskDay) => simulate(d, 1, seeded(2)).packs.p50;
+    expect(flights(late)).toBe(2);
+    expect(flights({ ...late, swapS: 400 })).toBe(1);
+    expect(again(9999).missing.map((m) => m.id)).toEqual(['lost']);
+  });
+  it('is missed to the second: light is not waited for and not stretched', () => {
+    // Take-off 30 s, leg 10 s, set-up 30 s, take 20 s.
+    const chance = (latestS: number) => simulate(day([shot('a', { latestS })]), 20, seeded(3)).allMusts;
+    expect([chance(90), chance(89)]).toEqual([1, 0]);
+  });
+});
