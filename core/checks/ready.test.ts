@@ -177,7 +177,7 @@ describe('checks', () => {
   it('over water the card is changed after landing', () => {
     const c = contextOf(film, 2, { flight: 0 });
     const line = sheetOf('after-landing', c).lines.find((l) => l.id === 'card-change')!;
-    expect(line).toMatchObject({ standing: 'failed', safety: true });
+    expect(line).toMatchObject({ status: 'failed', safety: true });
     expect(said(line.result!.say)).toContain('over water');
     const load = c.derived.budget.cards.byFlight.find((l) => l.flight === c.flight)!;
     const out = {

@@ -164,6 +164,8 @@ export const EN: Catalogue = {
   'check.footage-copied.protects': 'The only copy of a day.',
   'check.gimbal.asks': 'Gimbal guard off, lens clean, camera moves freely.',
   'check.gimbal.protects': 'A day behind a thumbprint.',
+  'check.glass-after.asks': 'Lens and filter are clean, above all near salt water and dust.',
+  'check.glass-after.protects': 'A smear that shows only against the light, on every later shot.',
   'check.go-of-flight.say': 'It asks for {over} more than its pack may give.',
   'check.ground-clear.asks': 'Pad, propellers, filters, markers: nothing is left lying.',
   'check.ground-clear.protects': 'Things lost, and places closed to the next.',

@@ -23,6 +23,7 @@ import { riseReveal } from './rise-reveal';
 import { sideReveal } from './side-reveal';
 import { slide } from './slide';
 import { slideTurn } from './slide-turn';
+import { spiralDown } from './spiral-down';
 import { spiralOut } from './spiral-out';
 import { tiltReveal } from './tilt-reveal';
 import { movingTimelapse } from './time-lapse';
@@ -56,6 +57,7 @@ export const MOVES: readonly CameraMove[] = [
   orbit,
   partOrbit,
   spiralOut,
+  spiralDown,
   longLensOrbit,
   topDownLine,
   topDownTurn,

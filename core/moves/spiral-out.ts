@@ -3,7 +3,7 @@ import { offset, type Vec3 } from '../geometry';
 import { alongCurve } from './curve';
 import { distanceOf, fromBearing, height, reader, speed, turnSense, turns } from './parameters';
 import { lookAt } from './pose';
-import type { CameraMove } from './types';
+import type { CameraMove, MoveParameter } from './types';
 
 const parameters = [
   distanceOf(15, 'Radius at the start', 'startM'),
@@ -16,18 +16,10 @@ const parameters = [
   turnSense('anticlockwise', 'clockwise'),
 ];
 
-export const spiralOut: CameraMove = {
-  kind: 'spiral-out',
-  name: 'Spiral out',
-  says: 'The world opens round the subject: from it alone to all that surrounds it.',
-  sticks: 'Sideways and yaw against each other, with throttle up and a little backward.',
-  needs: 'Clear air all round, to the widest turn and the highest point.',
-  caution: 'Four inputs at once: fly the orbit first, add the climb, then the widening.',
-  direction: 'around',
-  roles: ['reveal', 'close', 'excite'],
-  reversible: true,
-  parameters,
-  shape: (values, subject) => {
+/** A path round a subject whose radius and height change evenly from start to end. */
+export const spiralShape =
+  (parameters: readonly MoveParameter[]): CameraMove['shape'] =>
+  (values, subject) => {
     const get = reader(parameters, values);
     const mix = (a: string, b: string, share: number): number => get(a) + (get(b) - get(a)) * share;
     const arc = 360 * get('turns') * (get('sense') === 1 ? 1 : -1);
@@ -44,5 +36,18 @@ export const spiralOut: CameraMove = {
       intervals: 2 * Math.ceil(Math.abs(arc) / 30),
       poseAt: (share) => lookAt(at(curve.parameterAt(share)), subject.aim),
     });
-  },
+  };
+
+export const spiralOut: CameraMove = {
+  kind: 'spiral-out',
+  name: 'Spiral out',
+  says: 'The world opens round the subject: from it alone to all that surrounds it.',
+  sticks: 'Sideways and yaw against each other, with throttle up and a little backward.',
+  needs: 'Clear air all round, to the widest turn and the highest point.',
+  caution: 'Four inputs at once: fly the orbit first, add the climb, then the widening.',
+  direction: 'around',
+  roles: ['reveal', 'close', 'excite'],
+  reversible: true,
+  parameters,
+  shape: spiralShape(parameters),
 };

@@ -6,6 +6,7 @@ const SIMPLER: Readonly<Record<string, string>> = {
   'fly-over': 'push-in',
   'slide-turn': 'slide',
   'spiral-out': 'part-orbit',
+  'spiral-down': 'part-orbit',
   orbit: 'part-orbit',
   'part-orbit': 'slide',
   'long-lens': 'slide',

@@ -43,7 +43,10 @@ export const ASKED_CHECKS: readonly Check[] = [
     ['listen', true],
     ['wind-felt', true],
   ]),
-  ...askedChecks('after-landing', 'flight', [['aircraft-after', true]]),
+  ...askedChecks('after-landing', 'flight', [
+    ['aircraft-after', true],
+    ['glass-after', false],
+  ]),
   ...askedChecks('leaving-place', 'place', [
     ['ground-clear', false],
     ['thanks', false],
