@@ -1,3 +1,4 @@
+import { newRow } from '@core/model';
 import type { FilmFile } from '@contract';
 import { demoId } from './ids';
 
@@ -269,25 +270,21 @@ const pack = (
   charge: number,
   health: number,
   cycles: number,
-): DemoKit['packs'][number] => ({
-  id: demoId(2, n),
-  name,
-  aircraftIds: [aircraftId],
-  ratedWh,
-  charge,
-  health,
-  cycles,
-  chargedOn: null,
-  drainDelayDays: 3,
-  chargeMinutes: aircraftId === PLOVER ? 72 : 48,
-  mostCycles: 200,
-  condition: 'sound',
-  massG: { [PLOVER]: 247, [WREN]: 80, [SWIFTLET]: 118 }[aircraftId] ?? 0,
-  firmware: aircraftId === PLOVER ? (n === 3 ? '02.03' : '02.04') : '',
-  firmwareOn: aircraftId === PLOVER ? (n === 3 ? '2026-08-12' : '2026-10-20') : null,
-  notes: '',
-  retired: false,
-});
+): DemoKit['packs'][number] =>
+  newRow('pack', {
+    id: demoId(2, n),
+    name,
+    aircraftIds: [aircraftId],
+    ratedWh,
+    charge,
+    health,
+    cycles,
+    chargeMinutes: aircraftId === PLOVER ? 72 : 48,
+    massG: { [PLOVER]: 247, [WREN]: 80, [SWIFTLET]: 118 }[aircraftId] ?? 0,
+    ...(aircraftId === PLOVER
+      ? { firmware: n === 3 ? '02.03' : '02.04', firmwareOn: n === 3 ? '2026-08-12' : '2026-10-20' }
+      : {}),
+  });
 
 const packs: DemoKit['packs'] = [
   pack(1, 'P1', PLOVER, 46, 1, 0.97, 41),
@@ -300,7 +297,7 @@ const packs: DemoKit['packs'] = [
 ];
 
 const chargers: DemoKit['chargers'] = [
-  {
+  newRow('charger', {
     id: demoId(12, 1),
     name: 'Hub at the wall',
     source: 'wall',
@@ -311,9 +308,8 @@ const chargers: DemoKit['chargers'] = [
     aircraftIds: [PLOVER],
     massG: 430,
     notes: 'Fullest first, one at a time.',
-    retired: false,
-  },
-  {
+  }),
+  newRow('charger', {
     id: demoId(12, 2),
     name: 'Small twin',
     source: 'vehicle',
@@ -323,13 +319,11 @@ const chargers: DemoKit['chargers'] = [
     slotW: 25,
     aircraftIds: [WREN, SWIFTLET],
     massG: 210,
-    notes: '',
-    retired: false,
-  },
+  }),
 ];
 
 const devices: DemoKit['devices'] = [
-  {
+  newRow('device', {
     id: demoId(13, 1),
     name: 'Controller',
     role: 'controller',
@@ -339,10 +333,8 @@ const devices: DemoKit['devices'] = [
     massG: 390,
     firmware: '02.04',
     firmwareOn: '2026-10-20',
-    notes: '',
-    retired: false,
-  },
-  {
+  }),
+  newRow('device', {
     id: demoId(13, 2),
     name: 'Phone',
     role: 'phone',
@@ -353,8 +345,7 @@ const devices: DemoKit['devices'] = [
     firmware: '',
     firmwareOn: null,
     notes: 'Flight mode on, screen bright.',
-    retired: false,
-  },
+  }),
 ];
 
 /** Flights of the autumn before: the large aircraft takes a little more than reckoned, its third pack most of all. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ChargeDay } from '../charge';
 import { powerModel } from '../energy';
-import type { Pack } from '../model';
+import { newRow, type Pack } from '../model';
 import { fillFlights, type DecidedFlight, type Recharge } from './fill';
 import { ORIGIN, type FlightRules, type PackSupply, type ShotCost } from './flight';
 import { numberIn } from '../testing';
@@ -65,25 +65,8 @@ const laid = (
   stops: shots.map((cost) => ({ cost, pinned: false })),
   ...more,
 });
-const packOf = (id: string): Pack => ({
-  id,
-  name: id,
-  aircraftIds: ['A', 'B'],
-  ratedWh: 46,
-  charge: 1,
-  health: 1,
-  cycles: 0,
-  chargedOn: null,
-  drainDelayDays: 3,
-  chargeMinutes: 60,
-  mostCycles: 200,
-  condition: 'sound',
-  massG: 0,
-  firmware: '',
-  firmwareOn: null,
-  notes: '',
-  retired: false,
-});
+const packOf = (id: string): Pack =>
+  newRow('pack', { id, name: id, aircraftIds: ['A', 'B'], ratedWh: 46, chargeMinutes: 60 });
 const charger = (): Recharge => ({
   day: new ChargeDay(
     [

@@ -1,32 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { chargeMinutes } from '../energy';
-import type { Charger, Pack } from '../model';
+import { newRow, type Charger, type Pack } from '../model';
 import { chargedShare, CHARGE_EFFICIENCY, fullMinutes } from './curve';
 import { ChargeDay } from './day';
 import { eveningBefore, shareOn } from './evening';
 import { numberIn } from '../testing';
 
-const pack = (id: string, more: Partial<Pack> = {}): Pack => ({
-  id,
-  name: id,
-  aircraftIds: ['A'],
-  ratedWh: 40,
-  charge: 0.3,
-  health: 1,
-  cycles: 10,
-  chargedOn: null,
-  drainDelayDays: 3,
-  chargeMinutes: 60,
-  mostCycles: 200,
-  condition: 'sound',
-  massG: 0,
-  firmware: '',
-  firmwareOn: null,
-  notes: '',
-  retired: false,
-  ...more,
-});
+const pack = (id: string, more: Partial<Pack> = {}): Pack =>
+  newRow('pack', { id, name: id, aircraftIds: ['A'], charge: 0.3, cycles: 10, chargeMinutes: 60, ...more });
 const charger = (more: Partial<Charger> = {}): Charger => ({
   id: 'c',
   name: 'c',

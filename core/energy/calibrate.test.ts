@@ -1,30 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { FlightLogEntry, Pack } from '../model';
+import { newRow, type FlightLogEntry, type Pack } from '../model';
 import { calibrate, FLIGHTS_TO_COUNT, learned, packFaults, usedOf } from './calibrate';
 import { packEnergy } from './pack';
 import { numberIn, said } from '../testing';
 
-const pack = (id: string, more: Partial<Pack> = {}): Pack => ({
-  id,
-  name: id,
-  aircraftIds: ['A'],
-  ratedWh: 46,
-  charge: 1,
-  health: 1,
-  cycles: 10,
-  chargedOn: null,
-  drainDelayDays: 3,
-  chargeMinutes: 70,
-  mostCycles: 200,
-  condition: 'sound',
-  massG: 0,
-  firmware: '',
-  firmwareOn: null,
-  notes: '',
-  retired: false,
-  ...more,
-});
+const pack = (id: string, more: Partial<Pack> = {}): Pack =>
+  newRow('pack', { id, name: id, aircraftIds: ['A'], ratedWh: 46, cycles: 10, ...more });
 let n = 0;
 /** A flight that used so much for each watt-hour planned, at 25 °C where a pack gives all it has. */
 const flight = (packId: string, ratio: number, more: Partial<FlightLogEntry> = {}): FlightLogEntry => {
