@@ -10,7 +10,8 @@ const here = (path: string): string => fileURLToPath(new URL(path, import.meta.u
 export default defineConfig({
   root: here('web'),
   plugins: [
-    vue(),
+    // White space in templates counts as in HTML: the formatter may break a line wherever there is some.
+    vue({ template: { compilerOptions: { whitespace: 'preserve' } } }),
     validators(),
     compression({
       include: /\.(js|css|svg)$/,

@@ -192,7 +192,10 @@ const run = async (): Promise<void> => {
       .first()
       .waitFor();
     await page.evaluate(() => document.fonts.ready);
+    // Sentences come after the first view; a picture without them would show empty lines.
+    await page.waitForFunction(() => performance.getEntriesByName('messages').length > 0);
     if (shot.act) await shot.act(page);
+    await page.waitForLoadState('networkidle');
     await page.mouse.move(0, 0);
     await page.evaluate(
       () =>

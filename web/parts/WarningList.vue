@@ -7,11 +7,11 @@ import { useShotCommands } from '../composables/useShotCommands';
 
 defineProps<{ warnings: readonly Warning[] }>();
 const acts = useShotCommands();
-const { text } = useMessages();
+const { text, loaded } = useMessages();
 </script>
 
 <template>
-  <ul v-if="warnings.length > 0" class="warnings">
+  <ul v-if="loaded && warnings.length > 0" class="warnings">
     <li v-for="w in warnings" :key="w.code + JSON.stringify(w.subject)" :data-code="w.code">
       <MarkSign :severity="w.severity" />
       <div>
