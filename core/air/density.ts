@@ -1,3 +1,6 @@
+/** Standard acceleration of free fall, m/s² (ISO 80000-3). */
+export const GRAVITY = 9.80665;
+
 /** Density of the standard atmosphere at sea level, kg/m³. */
 export const SEA_LEVEL_DENSITY = 1.225;
 

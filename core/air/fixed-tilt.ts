@@ -1,6 +1,5 @@
 import { radians } from '../geometry';
-
-const GRAVITY = 9.80665;
+import { GRAVITY } from './density';
 
 /**
  * Level airspeed at which a camera fixed at a tilt looks along the horizon, m/s: v = √(2 m g tanθ / (ρ CdA)), from the

@@ -1,3 +1,3 @@
-export { airDensity, SEA_LEVEL_DENSITY } from './density';
+export { airDensity, GRAVITY, SEA_LEVEL_DENSITY } from './density';
 export { levelSpeed } from './fixed-tilt';
 export { legSeconds, SHEAR, type Wind, windSpeedAt, windVector, windVectors } from './wind';

@@ -1,3 +1,4 @@
+import { daysBetween } from '../time';
 import { chargeMinutes, selfDischarged } from '../energy';
 import type { Charger, Device, Pack } from '../model';
 import { ChargeDay, type ChargeRun } from './day';
@@ -7,11 +8,6 @@ const WORTH_TOPPING = 0.97;
 /** Share at which packs keep best for weeks, and the days without a shoot from which on that matters. Usual practice. */
 export const STORAGE_SHARES = [0.5, 0.6] as const;
 export const STORAGE_DAYS = 5;
-const DAY_MS = 86_400_000;
-
-/** Days between two local dates, whole. */
-export const daysBetween = (from: string, to: string): number =>
-  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
 
 /** Share of a pack on a date: what it was charged to, less what it has drained by itself since. */
 export const shareOn = (

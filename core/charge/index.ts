@@ -1,3 +1,3 @@
 export { fullMinutes } from './curve';
 export { ChargeDay, type ChargeRun } from './day';
-export { daysBetween, eveningBefore, PACK_CAUTIONS, shareOn, STORAGE_DAYS, STORAGE_SHARES } from './evening';
+export { eveningBefore, PACK_CAUTIONS, shareOn, STORAGE_DAYS, STORAGE_SHARES } from './evening';

@@ -14,12 +14,10 @@ import { cardsNow } from '../cards';
 import { learned, calibrationOf, flyable } from '../energy';
 import type { Kit, Pack, LightWish, Film, FlightPlan, Location, Shot } from '../model';
 import { suppliesOf } from './pack-day';
-import { isZone, localToUtc, minutesOf } from '../time';
+import { isZone, localToUtc, minutesOf, DAY_MS } from '../time';
 import { LIGHT_DEFINITIONS, lightDay, type LightDay } from '../light';
 import { heaviestFilterKg } from '../payload';
 import { type ShotFacts, flyerOf, windOf } from '../shot';
-
-const DAY_MS = 86_400_000;
 
 /** A flight with the minutes it is planned at. */
 export interface TimedFlight extends Flight {

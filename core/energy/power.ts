@@ -1,8 +1,8 @@
-import { SEA_LEVEL_DENSITY } from '../air';
+import { SEA_LEVEL_DENSITY, GRAVITY } from '../air';
 import type { AirframeFigures } from '../model';
 
 /** Constants of the power model. */
-export const POWER = { inducedShare: 0.65, tipSpeedMs: 70, climbEfficiency: 0.55, gravity: 9.80665 } as const;
+export const POWER = { inducedShare: 0.65, tipSpeedMs: 70, climbEfficiency: 0.55 } as const;
 
 /** Where the parasite drag figure came from. */
 export type CruiseBasis = 'rated-cruise' | 'drag-area' | 'unknown';
@@ -15,7 +15,7 @@ export interface PowerModel {
 }
 
 const inducedVelocity = (massKg: number, rotors: number, diameterM: number, density: number): number =>
-  Math.sqrt((massKg * POWER.gravity) / (2 * density * ((rotors * Math.PI * diameterM * diameterM) / 4)));
+  Math.sqrt((massKg * GRAVITY) / (2 * density * ((rotors * Math.PI * diameterM * diameterM) / 4)));
 
 /** Power against hover at an airspeed, without parasite drag: blade profile and induced parts. */
 const shape = (airspeedMs: number, inducedMs: number): number => {
@@ -71,7 +71,7 @@ export const powerModel = (
   const ratedInducedMs = inducedVelocity(craft.massKg, craft.rotors, craft.rotorDiameterM, SEA_LEVEL_DENSITY);
   const { k, basis } = parasite(craft, ratedHoverW, ratedInducedMs);
   const drag = (factor * ratedHoverW * k * density) / SEA_LEVEL_DENSITY;
-  const climb = (factor * massKg * POWER.gravity) / POWER.climbEfficiency;
+  const climb = (factor * massKg * GRAVITY) / POWER.climbEfficiency;
   return {
     watts: (airspeedMs, climbMs) =>
       hoverW * shape(airspeedMs, inducedMs) +

@@ -1,7 +1,7 @@
 import { radians } from './angle';
 
 /** Mean radius of the earth, m (IUGG). */
-const EARTH_M = 6_371_008.8;
+export const EARTH_M = 6_371_008.8;
 
 /**
  * Local metres east and north of an origin, on a tangent plane: right to a centimetre within a kilometre.
@@ -27,3 +27,16 @@ export const fromLocal = (
   latitude: originLat + (yM / EARTH_M) * (180 / Math.PI),
   longitude: originLon + (xM / (EARTH_M * Math.cos(radians(originLat)))) * (180 / Math.PI),
 });
+
+/** Great-circle distance of two places, m; the haversine formula on a sphere of the mean radius. */
+export const greatCircle = (
+  a: { readonly latitude: number; readonly longitude: number },
+  b: { readonly latitude: number; readonly longitude: number },
+): number => {
+  const h =
+    Math.sin(radians(b.latitude - a.latitude) / 2) ** 2 +
+    Math.cos(radians(a.latitude)) *
+      Math.cos(radians(b.latitude)) *
+      Math.sin(radians(b.longitude - a.longitude) / 2) ** 2;
+  return 2 * EARTH_M * Math.asin(Math.min(1, Math.sqrt(h)));
+};

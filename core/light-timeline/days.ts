@@ -1,10 +1,9 @@
+import { addDays } from '../time';
 import { moonAt, moonPhase, sunAt, type LightDay, type MoonPhase } from '../light';
 import { locationDay } from '../day';
 import type { Film, Location } from '../model';
 import type { LightJob } from './job';
 import { sunMinutes, wishedIn } from './window';
-
-const DAY_MS = 86_400_000;
 
 /** A date weighed for a place's slates. */
 export interface DateWeighed {
@@ -22,9 +21,6 @@ export interface DateWeighed {
   readonly sunToDeg: number;
 }
 
-const later = (date: string, days: number): string =>
-  new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
-
 /** Weighs a date and those after it for the slates of a place: same hours on the clock, same sky. Readings do not carry over. */
 export const weighDates = (
   film: Pick<Film, 'preferences'>,
@@ -33,7 +29,7 @@ export const weighDates = (
   count: number,
 ): DateWeighed[] =>
   Array.from({ length: count }, (_, i) => {
-    const at = { ...location, date: later(location.date, i) };
+    const at = { ...location, date: addDays(location.date, i) };
     const { light, windowFromMs, windowToMs } = locationDay(at, film);
     if (!light) return [];
     const lit = { location: at, day: light, readings: [] };

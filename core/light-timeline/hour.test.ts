@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../time';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { solveExposure } from '../exposure';
 import { sceneLight } from '../light';
@@ -13,8 +14,6 @@ beforeAll(async () => {
   film = (await import('../../demo')).demoFilm() as FilmInput;
   derived = deriveFilm(film);
 });
-
-const MINUTE_MS = 60_000;
 
 describe('what a filter is good for over an hour', () => {
   it('is as long as the exposure solver, asked at each minute with that filter on, comes out in light', () => {

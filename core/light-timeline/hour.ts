@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../time';
 import { exposureSpan, filterStops, spanHolds } from '../exposure';
 import type { Kit } from '../model';
 import { sceneLight } from '../light';
@@ -14,8 +15,6 @@ export interface FilterHour {
   readonly fromMs: number;
   readonly toMs: number;
 }
-
-const MINUTE_MS = 60_000;
 
 /**
  * What each filter of the kit is good for over the hour that begins at an instant: the longest first, those that hold for a

@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../time';
 import {
   exposureSpan,
   filterStops,
@@ -11,7 +12,6 @@ import { lightCurve, sceneLight, type LightPoint, type SceneConditions } from '.
 import type { PlannedShot, LocationPlan, TimedFlight } from '../day';
 import { conditionsOf, type LocationLight, exposureTask, filtersFor, type OnLens } from '../shot';
 
-const MINUTE_MS = 60_000;
 /** How far before and after a flight a filter's hold is followed. */
 const FOLLOW_MS = 4 * 3_600_000;
 

@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../time';
 import { prepareExposure, type ExposureChoice } from '../exposure';
 import {
   axesOf,
@@ -11,8 +12,6 @@ import {
 } from '../light';
 import { conditionsOf, type LocationLight, mainsIn } from '../shot';
 import type { LightJob } from './job';
-
-export const MINUTE_MS = 60_000;
 
 /** A slate over the minutes of a window. */
 export interface ShotWindow {

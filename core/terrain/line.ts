@@ -1,8 +1,8 @@
-import { vec, type Vec3 } from '../geometry';
+import { EARTH_M, vec, type Vec3 } from '../geometry';
 import { stepOver, type Ground } from './ground';
 
 /** Radius of the earth over 1 less the usual bending of light, m: a line of sight rises by d²/(2R) over the ground. */
-const SIGHT_RADIUS_M = 6_371_008.8 / (1 - 0.13);
+const SIGHT_RADIUS_M = EARTH_M / (1 - 0.13);
 
 /** How far the ground has sunk under a level line of sight, m. Radius and refraction 0.13 as in levelling. */
 export const sunkM = (distanceM: number): number => (distanceM * distanceM) / (2 * SIGHT_RADIUS_M);

@@ -1,6 +1,8 @@
 import { tzOffset } from '@date-fns/tz';
 
-const MINUTE_MS = 60_000;
+/** A minute and a day of 24 hours, ms. */
+export const MINUTE_MS = 60_000;
+export const DAY_MS = 86_400_000;
 const QUARTER_MS = 15 * MINUTE_MS;
 const offsets = new Map<string, number>();
 const zones = new Map<string, boolean>();
@@ -36,8 +38,8 @@ export const zoneOffsetMinutes = (zone: string, utcMs: number): number => {
  */
 export const localToUtc = (date: string, minutes: number, zone: string): number => {
   const face = Date.parse(`${date}T00:00:00Z`) + minutes * MINUTE_MS;
-  const earlier = face - zoneOffsetMinutes(zone, face - 24 * 60 * MINUTE_MS) * MINUTE_MS;
-  const later = face - zoneOffsetMinutes(zone, face + 24 * 60 * MINUTE_MS) * MINUTE_MS;
+  const earlier = face - zoneOffsetMinutes(zone, face - DAY_MS) * MINUTE_MS;
+  const later = face - zoneOffsetMinutes(zone, face + DAY_MS) * MINUTE_MS;
   const fits = (utc: number): boolean => utc + zoneOffsetMinutes(zone, utc) * MINUTE_MS === face;
   if (fits(earlier)) return earlier;
   return fits(later) ? later : earlier;
@@ -69,8 +71,15 @@ export const minutesOf = (text: string): number => {
   return match ? Number(match[1]) * 60 + Number(match[2]) : NaN;
 };
 
+/** The calendar date some days after another (before it when negative), both YYYY-MM-DD. Throws a RangeError when it is no date. */
+export const addDays = (date: string, days: number): string =>
+  new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
+
+/** Whole days from one calendar date to another, both YYYY-MM-DD. */
+export const daysBetween = (from: string, to: string): number =>
+  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
+
 /** Start and end of a local calendar day, UTC ms; 23 or 25 hours apart on days the clocks change. */
 export const localDay = (date: string, zone: string): { startMs: number; endMs: number } => {
-  const next = new Date(Date.parse(`${date}T00:00:00Z`) + 24 * 60 * MINUTE_MS).toISOString().slice(0, 10);
-  return { startMs: localToUtc(date, 0, zone), endMs: localToUtc(next, 0, zone) };
+  return { startMs: localToUtc(date, 0, zone), endMs: localToUtc(addDays(date, 1), 0, zone) };
 };

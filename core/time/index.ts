@@ -1,1 +1,13 @@
-export { clockText, dateIn, isZone, localDay, localToUtc, minutesOf, zoneOffsetMinutes } from './clock';
+export {
+  addDays,
+  clockText,
+  dateIn,
+  DAY_MS,
+  daysBetween,
+  isZone,
+  localDay,
+  localToUtc,
+  MINUTE_MS,
+  minutesOf,
+  zoneOffsetMinutes,
+} from './clock';

@@ -1,11 +1,10 @@
 import { measured, message } from '../messages';
-import { clockText } from '../time';
+import { clockText, MINUTE_MS } from '../time';
 import type { Aircraft, Kit, Film, Reading, Shot } from '../model';
 import type { Warning } from './types';
 import type { LocationPlan } from '../day';
 import { heaviestFilterKg } from '../payload';
 
-const MINUTE_MS = 60_000;
 /** So long lamps must burn in the window to be worth staying for. */
 const WORTH_MIN = 10;
 /** Later than this after the window nobody is asked to wait. */

@@ -1,3 +1,4 @@
+import { DAY_MS } from '@core/time';
 import { readdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
@@ -5,7 +6,6 @@ import type { Sequelize } from 'sequelize';
 import { BACKUP_DIR } from '../database';
 
 const KEPT = 7;
-const DAY_MS = 86_400_000;
 
 const stamp = (date: Date): string =>
   date.toISOString().replace(/[-:]/g, '').replace(/\..*/, '').replace('T', '-');

@@ -1,4 +1,5 @@
-const MINUTE_MS = 60_000;
+import { MINUTE_MS } from '@core/time';
+
 const STEPS_MIN = [1, 2, 5, 10, 15, 20, 30, 60, 120, 180, 360];
 
 /** A stretch of time widened to round minutes, with so many even steps that its ticks are round as well. */

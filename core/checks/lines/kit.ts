@@ -1,5 +1,6 @@
+import { addDays, daysBetween } from '../../time';
 import { measured, message } from '../../messages';
-import { daysBetween, eveningBefore, STORAGE_DAYS } from '../../charge';
+import { eveningBefore, STORAGE_DAYS } from '../../charge';
 import { packFaults, calibrationOf } from '../../energy';
 import { takeOffMass, weightClass } from '../../payload';
 import type { Aircraft, Pack } from '../../model';
@@ -148,9 +149,6 @@ const packsSound: Check = {
   },
 };
 
-const dayBefore = (date: string): string =>
-  new Date(Date.parse(`${date}T00:00:00Z`) - 86_400_000).toJSON().slice(0, 10);
-
 const packsCharged: Check = {
   code: 'packs-charged',
   moment: 'evening-before',
@@ -161,7 +159,7 @@ const packsCharged: Check = {
   evaluate: (c) => {
     const packs = flownPacks(c);
     if (packs.length === 0) return null;
-    const { topUp } = eveningBefore(packs, [], c.input.kit.chargers, dayBefore(c.date), c.date, 0);
+    const { topUp } = eveningBefore(packs, [], c.input.kit.chargers, addDays(c.date, -1), c.date, 0);
     return topUp.length > 0
       ? fail(
           message('check.packs-charged.fail', {

@@ -1,3 +1,4 @@
+import { greatCircle } from '../../geometry';
 import { measured, message, type Message } from '../../messages';
 import { SHEAR, windSpeedAt } from '../../air';
 import { WIND_SHARES } from '../../shot';
@@ -15,22 +16,8 @@ import {
   type CheckResult,
 } from '../types';
 
-const EARTH_KM = 6371;
 /** From here on a compass is taught the new place. Usual practice. */
 export const COMPASS_KM = 50;
-
-const distanceKm = (
-  a: { readonly latitude: number; readonly longitude: number },
-  b: { readonly latitude: number; readonly longitude: number },
-): number => {
-  const rad = Math.PI / 180;
-  const h =
-    Math.sin(((b.latitude - a.latitude) * rad) / 2) ** 2 +
-    Math.cos(a.latitude * rad) *
-      Math.cos(b.latitude * rad) *
-      Math.sin(((b.longitude - a.longitude) * rad) / 2) ** 2;
-  return 2 * EARTH_KM * Math.asin(Math.min(1, Math.sqrt(h)));
-};
 
 /** Place that is flown before this one in the film; null for the first. */
 const placeBefore = (c: Context) => {
@@ -177,7 +164,7 @@ const compass: Check = {
   protects: message('check.compass.protects'),
   applies: (c) => {
     const before = placeBefore(c);
-    return before === null || distanceKm(before.location, c.place.location) > COMPASS_KM;
+    return before === null || greatCircle(before.location, c.place.location) > COMPASS_KM * 1000;
   },
 };
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { daysBetween, eveningBefore, PACK_CAUTIONS, STORAGE_SHARES } from '@core/charge';
+import { addDays, daysBetween } from '@core/time';
+import { eveningBefore, PACK_CAUTIONS, STORAGE_SHARES } from '@core/charge';
 import { computed, ref } from 'vue';
 import { dateText, write } from '../../format';
 import Fig from '../../parts/Fig.vue';
@@ -15,10 +16,7 @@ import type { Day } from './useDay';
 const props = defineProps<{ day: Day }>();
 const film = useFilm();
 const derivedFilm = useDerivedFilm();
-const DAY_MS = 86_400_000;
-const eve = computed(() =>
-  new Date(Date.parse(`${props.day.date.value}T00:00:00Z`) - DAY_MS).toISOString().slice(0, 10),
-);
+const eve = computed(() => addDays(props.day.date.value, -1));
 const today = ref('eve');
 const from = computed(() => (today.value === 'eve' ? eve.value : today.value));
 const start = ref('20:00');
@@ -69,12 +67,7 @@ const STARTS = ['17:00', '18:00', '19:00', '20:00', '21:00', '22:00', '23:00'].m
 }));
 const whens = computed(() => [
   { value: 'eve', label: 'the evening before' },
-  ...[2, 3, 5, 7, 14].map((n) => {
-    const d = new Date(Date.parse(`${props.day.date.value}T00:00:00Z`) - n * DAY_MS)
-      .toISOString()
-      .slice(0, 10);
-    return { value: d, label: `${n} days before` };
-  }),
+  ...[2, 3, 5, 7, 14].map((n) => ({ value: addDays(props.day.date.value, -n), label: `${n} days before` })),
 ]);
 const days = computed(() => daysBetween(from.value, props.day.date.value));
 const percent = (share: number): string => write(share * 100, 'percent').number;

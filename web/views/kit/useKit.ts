@@ -1,3 +1,4 @@
+import { DAY_MS } from '@core/time';
 import { newRow, type Entity, type KitKind } from '@core/model';
 import { computed } from 'vue';
 import { v4 as uuid } from 'uuid';
@@ -9,7 +10,6 @@ import { useSelection } from '../../stores/selection';
 export type GearKind = Exclude<KitKind, 'practice' | 'flightLogEntry' | 'cardMove' | 'check'>;
 
 /** Somewhere it is tomorrow already. */
-const DAY_MS = 86_400_000;
 /** A date that lies behind, or none; null where it is one to come. */
 export const pastDate = (text: string): { readonly date: string | null } | null =>
   text !== '' && text > new Date(Date.now() + DAY_MS).toJSON().slice(0, 10)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LocationLight } from '@core/shot';
 import type { LocationPlan } from '@core/day';
-import { clockText, localToUtc, minutesOf } from '@core/time';
+import { clockText, localToUtc, minutesOf, DAY_MS } from '@core/time';
 import { ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { readNumber } from '../../format';
@@ -16,7 +16,6 @@ const at = ref(props.place.location.windowStart);
 const ev = ref('');
 const faults = ref<readonly Fault[]>([]);
 const clock = (ms: number): string => clockText(ms, props.place.location.zone);
-const DAY_MS = 86_400_000;
 const add = (): void => {
   const minutes = minutesOf(at.value);
   const ev100 = readNumber(ev.value);

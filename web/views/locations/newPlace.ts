@@ -1,10 +1,10 @@
+import { DAY_MS } from '@core/time';
 import { newRow, type Entity } from '@core/model';
 import { generateKeyBetween } from 'fractional-indexing';
 import { v4 as uuid } from 'uuid';
 
 type Location = Entity<'location'>;
 
-const DAY_MS = 86_400_000;
 const tomorrow = (): string => new Date(Date.now() + DAY_MS).toISOString().slice(0, 10);
 
 const nowhere = () => ({

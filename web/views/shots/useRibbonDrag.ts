@@ -1,10 +1,9 @@
 import type { LocationPlan } from '@core/day';
-import { clockText } from '@core/time';
+import { clockText, MINUTE_MS } from '@core/time';
 import { ref } from 'vue';
 import { useFilm } from '../../stores/film';
 
 const START_PX = 3;
-const MINUTE_MS = 60_000;
 
 /**
  * Drags a slate, or a flight by its first slate, along the light: where it is let go is the minute it is held back to. Before the
