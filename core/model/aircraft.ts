@@ -32,7 +32,6 @@ export type AidKind = (typeof AID_KINDS)[number];
 export const HANDLING_NAMES = ['slow', 'normal', 'fast'] as const;
 export type HandlingName = (typeof HANDLING_NAMES)[number];
 export const SENSE_SIDES = ['front', 'back', 'left', 'right', 'up', 'down'] as const;
-export type SenseSide = (typeof SENSE_SIDES)[number];
 
 /** What runs inside a thing, and the day somebody last looked for a newer version. */
 export const firmware = {

@@ -1,4 +1,4 @@
-import type { Static, TSchema } from '@sinclair/typebox';
+import type { TSchema } from '@sinclair/typebox';
 import { AircraftSchema } from './aircraft';
 import { CardMoveSchema, CardSchema } from './card';
 import { ChargerSchema, DeviceSchema } from './charger';
@@ -45,5 +45,3 @@ export const SCHEMAS = {
 
 /** A stored thing of some kind. */
 export type Entity<K extends EntityKind = EntityKind> = Stored<(typeof SCHEMAS)[K]>;
-/** The same while it is being made. */
-export type MutableEntity<K extends EntityKind = EntityKind> = Static<(typeof SCHEMAS)[K]>;

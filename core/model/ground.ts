@@ -23,7 +23,6 @@ export const GroundSchema = strict({
   lowM: between(-12_000, 10_000, { title: 'Lowest', unit: 'm' }),
   highM: between(-12_000, 10_000, { title: 'Highest', unit: 'm' }),
 });
-export type GroundRow = Stored<typeof GroundSchema>;
 
 /** A picture laid under the map, pinned at two or three places. */
 export const PictureSchema = strict({

@@ -52,7 +52,6 @@ export const LOCATION_KINDS = [
   'flight',
   'answer',
 ] as const;
-export type LocationKind = (typeof LOCATION_KINDS)[number];
 export const isKit = (kind: EntityKind): kind is KitKind => (KIT_KINDS as readonly string[]).includes(kind);
 
 /** Name and version of the film file. */

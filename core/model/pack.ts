@@ -17,7 +17,6 @@ import {
 
 /** What a pack looked and felt like when it was last in the hand. */
 export const PACK_STATES = ['sound', 'hot', 'swollen', 'damaged'] as const;
-export type PackState = (typeof PACK_STATES)[number];
 
 export const PackSchema = strict({
   id: uuid(),

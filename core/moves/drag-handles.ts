@@ -35,7 +35,7 @@ export const dragHandlesOf = (move: CameraMove, values: MoveValues, { aim }: Mov
   ];
 };
 
-/** Numbers of a move with a grip dragged to a place on the map: the near one sets side and distance, the far one its distance. */
+/** Numbers of a move with a handle dragged to a place on the map: the near one sets side and distance, the far one its distance. */
 export const withDragHandle = (
   move: CameraMove,
   values: MoveValues,

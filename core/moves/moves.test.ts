@@ -323,24 +323,24 @@ describe('numbers that describe no path', () => {
   it('an unknown kind is no move', () => expect(moveOf('loop')).toBeUndefined());
 });
 
-describe('grips on the plan', () => {
+describe('drag handles on the plan', () => {
   const about = { aim: vec(30, 80, 4), heightM: 8, widthM: 10, headingDeg: 90, speedMs: 0 };
-  it('a grip dragged somewhere lies there, as far as its numbers go', () => {
+  it('a handle dragged somewhere lies there, as far as its numbers go', () => {
     for (const move of MOVES) {
       const values = initialValues(move.parameters);
-      for (const grip of dragHandlesOf(move, values, about))
+      for (const handle of dragHandlesOf(move, values, about))
         fc.assert(
           fc.property(numberIn(0, 359), numberIn(20, 90), (deg, m) => {
             const to =
-              grip.part === 'near'
+              handle.part === 'near'
                 ? offset(about.aim, Math.round(deg), m, 0)
                 : offset(about.aim, 180 + (move.kind === 'fly-through' ? 180 : 0), m, 0);
             const again =
-              dragHandlesOf(move, withDragHandle(move, values, about, grip.part, to), about).find(
-                (g) => g.part === grip.part,
+              dragHandlesOf(move, withDragHandle(move, values, about, handle.part, to), about).find(
+                (g) => g.part === handle.part,
               )?.at ?? vec(0, 0, 0);
-            expect(Math.hypot(again.x - to.x, again.y - to.y), `${move.kind} ${grip.part}`).toBeLessThan(
-              grip.part === 'near' ? 1.2 : 0.1,
+            expect(Math.hypot(again.x - to.x, again.y - to.y), `${move.kind} ${handle.part}`).toBeLessThan(
+              handle.part === 'near' ? 1.2 : 0.1,
             );
           }),
           { numRuns: 8 },

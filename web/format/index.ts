@@ -41,8 +41,6 @@ export const shutterText = writeShutter;
 
 export const apertureText = (n: number): string => `f/${n}`;
 
-/** Fractions that are written as whole per cent in fields. */
-export type FieldQuantity = Quantity | 'text';
 export type { Quantity, UnitSystem };
 
 export const ROLE_WORDS = {

@@ -130,7 +130,7 @@ describe('paths on a plan', () => {
   });
 });
 
-describe('grips and what explains', () => {
+describe('drag handles and what explains', () => {
   const handles: Handle[] = [
     { part: 'near', shotId: 's', at: { xM: 1, yM: 2 } },
     { part: 'end', shotId: 's', at: { xM: 3, yM: 4 } },

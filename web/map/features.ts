@@ -129,11 +129,11 @@ export const extraFeatures = ({
   ],
 });
 
-/** Grips, but for the one in hand: that stays the feature it is. */
-export const handleFeatures = (handles: readonly Handle[], grip: Feature | null): Feature[] => {
-  const held = grip && drawnOf(grip);
+/** Handles, but for the one being dragged: that stays the feature it is. */
+export const handleFeatures = (handles: readonly Handle[], dragged: Feature | null): Feature[] => {
+  const held = dragged && drawnOf(dragged);
   return [
-    ...(grip ? [grip] : []),
+    ...(dragged ? [dragged] : []),
     ...handles
       .filter((h) => held?.what !== 'handle' || held.part !== h.part || held.shotId !== h.shotId)
       .map((h) => feature(new Point(xy(h.at)), { what: 'handle', part: h.part, shotId: h.shotId })),

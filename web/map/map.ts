@@ -64,7 +64,7 @@ export class PlanMap {
   private pickedId = '';
   /** Being dragged: what comes back from the store does not pull it from the hand. */
   private held = '';
-  private grip: Feature | null = null;
+  private dragged: Feature | null = null;
 
   constructor(
     target: HTMLElement,
@@ -107,7 +107,7 @@ export class PlanMap {
     const hold = (f: Feature | undefined): void => {
       const d = f && drawnOf(f);
       this.held = d && 'id' in d ? d.id : '';
-      this.grip = d?.what === 'handle' ? (f ?? null) : null;
+      this.dragged = d?.what === 'handle' ? (f ?? null) : null;
     };
     modify.on('modifystart', (e) => hold(e.features.item(0)));
     modify.on('modifyend', (e) => {
@@ -123,7 +123,7 @@ export class PlanMap {
     });
     translate.on('translateend', (e) => {
       this.held = '';
-      this.grip = null;
+      this.dragged = null;
       for (const f of e.features.getArray()) this.changed(f);
     });
     this.map.on('click', (e) => this.clicked(e));
@@ -203,7 +203,7 @@ export class PlanMap {
 
   /** Grips of the picked shot, and the launch point at the origin where there is no other. */
   setHandles(handles: readonly Handle[]): void {
-    this.fill(this.handles, handleFeatures(handles, this.grip));
+    this.fill(this.handles, handleFeatures(handles, this.dragged));
     this.armPicked();
   }
 
@@ -213,7 +213,7 @@ export class PlanMap {
     this.armPicked();
   }
 
-  /** What is picked can be dragged; points, subjects and grips always. */
+  /** What is picked can be dragged; points, subjects and handles always. */
   private armPicked(): void {
     const all = [...this.zones.getFeatures(), ...this.standing.getFeatures()];
     const picked = all.filter((f) => {

@@ -1,15 +1,6 @@
 import { WebGLRenderer } from 'three';
 import type { PreviewScene } from './scene';
 
-/** Whether this browser draws in three dimensions at all. */
-export const hasWebGl = (): boolean => {
-  try {
-    return document.createElement('canvas').getContext('webgl2') !== null;
-  } catch {
-    return false;
-  }
-};
-
 const KEPT = 120;
 
 /** Draws one or two scenes side by side on one canvas. */

@@ -74,15 +74,15 @@ const MOST_COLUMNS = 4;
 const COLUMNS_KEY = 'dusk-columns';
 
 /** Something a row may be picked out by. */
-export interface Sieve {
+export interface ListFilter {
   readonly id: string;
   readonly label: string;
   readonly group: string;
   readonly keeps: (shot: DerivedShot, told: readonly Warning[]) => boolean;
 }
 
-export const SIEVES: readonly Sieve[] = [
-  ...(['must', 'should', 'could'] as const).map((p): Sieve => ({
+export const LIST_FILTERS: readonly ListFilter[] = [
+  ...(['must', 'should', 'could'] as const).map((p): ListFilter => ({
     id: p,
     label: p,
     group: 'priority',
@@ -91,7 +91,7 @@ export const SIEVES: readonly Sieve[] = [
   { id: 'stop', label: 'with a stop', group: 'mark', keeps: (_s, told) => worst(told) === 'stop' },
   { id: 'care', label: 'with a care', group: 'mark', keeps: (_s, told) => worst(told) === 'care' },
   { id: 'unfit', label: 'not fitting', group: 'mark', keeps: (s) => s.unfit !== null },
-  ...WISH_KINDS.map((w): Sieve => ({
+  ...WISH_KINDS.map((w): ListFilter => ({
     id: `light-${w}`,
     label: w === 'any' ? 'any light' : w,
     group: 'light',
@@ -116,7 +116,7 @@ export const useListFilters = defineStore('list-filters', () => {
   const derivedFilm = useDerivedFilm();
   const findings = useFindings();
   const wanted = ref('');
-  const sieves = ref<string[]>([]);
+  const activeFilters = ref<string[]>([]);
   const columnIds = ref(storedColumns());
   const chosen = ref(new Set<string>());
   const toolsShown = ref(false);
@@ -126,7 +126,7 @@ export const useListFilters = defineStore('list-filters', () => {
     () => film.filmId,
     () => {
       wanted.value = '';
-      sieves.value = [];
+      activeFilters.value = [];
       chosen.value = new Set();
     },
   );
@@ -137,12 +137,14 @@ export const useListFilters = defineStore('list-filters', () => {
       ? columnIds.value.filter((c) => c !== id)
       : [...columnIds.value, id].slice(-MOST_COLUMNS);
   };
-  const toggleSieve = (id: string): void => {
-    sieves.value = sieves.value.includes(id) ? sieves.value.filter((s) => s !== id) : [...sieves.value, id];
+  const toggleFilter = (id: string): void => {
+    activeFilters.value = activeFilters.value.includes(id)
+      ? activeFilters.value.filter((s) => s !== id)
+      : [...activeFilters.value, id];
   };
-  /** What the list holds back; null while it shows everything. Of one group of sieves any may hold, of several groups all must. */
+  /** What the list holds back; null while it shows everything. Of one group of filters any may hold, of several groups all must. */
   const test = computed<((shot: DerivedShot) => boolean) | null>(() => {
-    const active = SIEVES.filter((s) => sieves.value.includes(s.id));
+    const active = LIST_FILTERS.filter((s) => activeFilters.value.includes(s.id));
     const groups = [...groupBy(active, (s) => s.group).values()];
     const words = wanted.value.trim().toLowerCase();
     if (active.length === 0 && words === '') return null;
@@ -198,7 +200,7 @@ export const useListFilters = defineStore('list-filters', () => {
   const picked = computed(() => (derivedFilm.derived?.order ?? []).filter((id) => chosen.value.has(id)));
   return {
     wanted,
-    sieves,
+    activeFilters,
     columnIds,
     columns,
     chosen,
@@ -207,7 +209,7 @@ export const useListFilters = defineStore('list-filters', () => {
     toolsShown,
     matches,
     toggleColumn,
-    toggleSieve,
+    toggleFilter,
     toggle,
     reachTo,
     chooseAll,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { COLUMNS, SIEVES, useListFilters } from '../../stores/list-filters';
+import { COLUMNS, LIST_FILTERS, useListFilters } from '../../stores/list-filters';
 
 const listing = useListFilters();
 </script>
@@ -9,12 +9,12 @@ const listing = useListFilters();
     <p class="label">Only</p>
     <p>
       <button
-        v-for="s in SIEVES"
+        v-for="s in LIST_FILTERS"
         :key="s.id"
         class="chip"
-        :class="{ on: listing.sieves.includes(s.id) }"
-        :aria-pressed="listing.sieves.includes(s.id)"
-        @click="listing.toggleSieve(s.id)"
+        :class="{ on: listing.activeFilters.includes(s.id) }"
+        :aria-pressed="listing.activeFilters.includes(s.id)"
+        @click="listing.toggleFilter(s.id)"
       >
         {{ s.label }}
       </button>

@@ -90,7 +90,7 @@ const add = (): void => {
       <ElInput v-model="listing.wanted" class="find" placeholder="find" aria-label="Find slates" clearable />
       <button
         class="btn"
-        :class="{ on: listing.sieves.length > 0 }"
+        :class="{ on: listing.activeFilters.length > 0 }"
         :aria-expanded="listing.toolsShown"
         title="Which slates, and what each row tells (F)"
         @click="listing.toolsShown = !listing.toolsShown"
@@ -166,7 +166,7 @@ const add = (): void => {
           class="btn"
           @click="
             listing.wanted = '';
-            listing.sieves = [];
+            listing.activeFilters = [];
           "
         >
           Show all

@@ -45,7 +45,7 @@ export const extrasOf = ({ plan, shot, sample, launch, layers, facts, sun, ideas
   })),
 });
 
-/** Pins of a picture being laid; else grips of the picked shot and the launch point at the origin, where the place has no other. */
+/** Pins of a picture being laid; else drag handles of the picked shot and the launch point at the origin, where the place has no other. */
 export const handlesOf = (
   plan: Plan,
   shot: DerivedShot | null,

@@ -44,7 +44,7 @@ export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
         ]),
       );
   };
-  /** Distance and side of the picked shot, dragged by a grip; seen at once wherever the shot is. */
+  /** Distance and side of the picked shot, dragged by a handle; seen at once wherever the shot is. */
   const dragShot = (part: 'near' | 'end', shotId: string, at: Spot): void => {
     const shot = film.get('shot', shotId);
     const subjectOf = subjects.value.find((s) => s.id === shot?.subjectId) ?? null;
