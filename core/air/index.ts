@@ -1,3 +1,3 @@
 export { airDensity, GRAVITY, SEA_LEVEL_DENSITY } from './density';
 export { levelSpeed } from './fixed-tilt';
-export { legSeconds, SHEAR, type Wind, windSpeedAt, windVector, windVectors } from './wind';
+export { gustedWind, legSeconds, SHEAR, type Wind, windSpeedAt, windVector, windVectors } from './wind';

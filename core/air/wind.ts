@@ -57,3 +57,9 @@ export const legSeconds = (
     ? found(lengthM / ground)
     : none('The wind is stronger than the aircraft on this leg.');
 };
+
+/** The wind with a share of what its gusts blow above it, m/s: 0 the mean wind, 1 the gust. */
+export const gustedWind = (wind: Wind, share: number): Wind => ({
+  ...wind,
+  speedAt10mMs: wind.speedAt10mMs + share * Math.max(0, wind.gustAt10mMs - wind.speedAt10mMs),
+});

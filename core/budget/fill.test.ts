@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ChargeDay } from '../charge';
-import { powerModel } from '../energy';
+import { legFlyer, powerModel } from '../energy';
 import { newRow, type Pack } from '../model';
 import { fillFlights, type DecidedFlight, type Recharge } from './fill';
 import { ORIGIN, type FlightRules, type PackSupply, type ShotCost } from './flight';
@@ -18,7 +18,14 @@ const craft = {
   maxSpeedMs: 19,
   windLimitMs: 11.5,
 };
-const flyer = { power: powerModel(craft, 1.225), airspeedMs: 9, maxClimbMs: 6, maxDescentMs: 4 };
+const flyer = legFlyer({
+  power: powerModel(craft, 1.225),
+  repositionMs: 9,
+  topAirspeedMs: 0.8 * craft.maxSpeedMs,
+  maxClimbMs: 6,
+  maxDescentMs: 4,
+  homeGustShare: 0.5,
+});
 const rules = (more: Partial<FlightRules> = {}): FlightRules => ({
   wind: { speedAt10mMs: 0, gustAt10mMs: 0, fromDeg: 0, shear: 0.14 },
   returnHeightM: 40,

@@ -1,8 +1,10 @@
-import { legCost, type LegFlyer } from '../energy';
+import { legCost, type LegFlyer, type WindTooStrong } from '../energy';
+import { found, type Result } from '../units';
 import type { ChargeDay } from '../charge';
 import type { Pack } from '../model';
 import {
   append,
+  type Appended,
   clearOfBreaks,
   endS,
   onGround,
@@ -34,6 +36,8 @@ export interface Unfit {
   readonly reason: UnfitReason;
   /** Energy lacking on the largest pack, Wh; 0 where energy is not what lacks. */
   readonly shortWh: number;
+  /** What the wind is too strong by, where it forbids the way there or home. */
+  readonly wind?: WindTooStrong;
 }
 
 /** Chargers of the day; its clock is in seconds from `zeroS` before the window opens. */
@@ -67,13 +71,13 @@ const begin = (
   flyer: LegFlyer,
   rules: FlightRules,
   clockS: number,
-): OpenFlight | undefined => {
+): Result<OpenFlight, WindTooStrong> => {
   const open = onGround(supply, packId, shot.aircraftId, shot.launch ?? ORIGIN, flyer, rules, 0);
   const leg = legCost(flyer, rules.wind, open.at, shot.from);
-  if (!leg.ok) return undefined;
+  if (!leg.ok) return leg;
   // Nobody waits in the air: the launch is put off until the first shot's light is there.
   const startS = Math.max(clockS, shot.notBeforeS - open.flight.takeoff.seconds - leg.value.seconds);
-  return { flight: { ...open.flight, startS }, at: open.at };
+  return found({ flight: { ...open.flight, startS }, at: open.at });
 };
 
 /** What a pack still holds after a flight. */
@@ -82,6 +86,12 @@ const remaining = (flight: Flight): PackSupply => ({
   usableWh: flight.supply.usableWh - flight.usedWh,
   availableWh: flight.supply.availableWh - flight.usedWh,
 });
+
+/** A shot of a flight that was laid down, which the wind keeps out of it. */
+interface Windy {
+  readonly cost: ShotCost;
+  readonly wind: WindTooStrong;
+}
 
 class Filler {
   readonly flights: Flight[] = [];
@@ -147,7 +157,7 @@ class Filler {
     const chosen = made.find(({ flight }) => flight.overWh <= 0) ?? made.at(-1);
     if (!chosen) return;
     const { flight, windy } = chosen;
-    for (const cost of windy) this.reject(cost, 'wind');
+    for (const { cost, wind } of windy) this.reject(cost, 'wind', 0, wind);
     if (flight.stops.length === 0) return;
     const startS = clearOfBreaks(chosen.startS, flight.seconds, this.rules.breaks);
     this.remainingPacks = this.remainingPacks.filter((s) => s.packId !== flight.packId);
@@ -162,7 +172,7 @@ class Filler {
     { supply, fromS }: { supply: PackSupply; fromS: number },
     flyer: LegFlyer,
     clockS: number,
-  ): { flight: Flight; startS: number; windy: ShotCost[] } {
+  ): { flight: Flight; startS: number; windy: readonly Windy[] } {
     let open: OpenFlight = onGround(
       supply,
       laid.packId ?? (supply.packId === '' ? null : supply.packId),
@@ -173,14 +183,14 @@ class Filler {
       0,
     );
     let startS = Math.max(clockS, fromS);
-    const windy: ShotCost[] = [];
+    const windy: Windy[] = [];
     for (const { cost, pinned } of laid.stops) {
       const tried = append(open, cost, flyer, this.rules, pinned);
-      if (!tried) {
-        windy.push(cost);
+      if (!tried.ok) {
+        windy.push({ cost, wind: tried.reason });
         continue;
       }
-      open = tried.next;
+      open = tried.value.next;
       startS = Math.max(startS, cost.notBeforeS - (open.flight.stops.at(-1)?.atS ?? 0));
     }
     return { flight: open.flight, startS, windy };
@@ -246,8 +256,9 @@ class Filler {
       return;
     }
     const tried = append(open, shot, flyer, this.rules);
-    if (tried?.fits && !tried.early && !tried.broken) this.open.set(this.crewOf(shot.aircraftId), tried.next);
-    else this.startNew(shot, flyer, open, tried !== undefined && (tried.early || tried.broken));
+    const on = tried.ok ? tried.value : null;
+    if (on?.fits && !on.early && !on.broken) this.open.set(this.crewOf(shot.aircraftId), on.next);
+    else this.startNew(shot, flyer, open, on !== null && (on.early || on.broken));
   }
 
   /** @param keepRest whether the flight before ends with energy to spare, so that its pack can fly again */
@@ -257,12 +268,12 @@ class Filler {
       open && keepRest ? [remaining(open.flight), ...this.remainingPacks] : this.remainingPacks;
     for (const supply of supplies.filter((s) => this.free(s, shot.aircraftId))) {
       const tried = this.tryOn(supply, shot, flyer, clockS);
-      if (!tried) {
-        this.reject(shot, 'wind');
+      if (!tried.ok) {
+        this.reject(shot, 'wind', 0, tried.reason);
         return;
       }
-      if (tried.fits) {
-        this.takeOff(tried.next, open, keepRest);
+      if (tried.value.fits) {
+        this.takeOff(tried.value.next, open, keepRest);
         return;
       }
     }
@@ -286,12 +297,13 @@ class Filler {
     shot: ShotCost,
     flyer: LegFlyer,
     clockS: number,
-  ): { next: OpenFlight; fits: boolean } | undefined {
+  ): Result<Appended, WindTooStrong> {
     const started = begin(supply, supply.packId, shot, flyer, this.rules, clockS);
-    const tried = started && append(started, shot, flyer, this.rules);
-    if (!tried?.broken || !started) return tried;
-    const startS = clearOfBreaks(started.flight.startS, tried.next.flight.seconds, this.rules.breaks);
-    return { ...tried, next: { ...tried.next, flight: startedAt(tried.next.flight, startS) } };
+    const tried = started.ok ? append(started.value, shot, flyer, this.rules) : started;
+    if (!tried.ok || !tried.value.broken) return tried;
+    const { next } = tried.value;
+    const startS = clearOfBreaks(next.flight.startS, next.flight.seconds, this.rules.breaks);
+    return found({ ...tried.value, next: { ...next, flight: startedAt(next.flight, startS) } });
   }
 
   /** A pack that flew and has been charged since, or the first that will be full while the window is open. */
@@ -309,7 +321,8 @@ class Filler {
       .sort((a, b) => a.fromS - b.fromS);
     for (const { supply, fromS } of options) {
       const tried = this.tryOn(supply, shot, flyer, fromS);
-      if (tried?.fits && endS(tried.next.flight) <= this.rules.windowS) return tried.next;
+      if (tried.ok && tried.value.fits && endS(tried.value.next.flight) <= this.rules.windowS)
+        return tried.value.next;
     }
     return null;
   }
@@ -336,13 +349,13 @@ class Filler {
       return;
     }
     const started = begin(model, null, shot, flyer, this.rules, clockS);
-    const alone = started && append(started, shot, flyer, this.rules);
-    if (!alone) {
-      this.reject(shot, 'wind');
+    const alone = started.ok ? append(started.value, shot, flyer, this.rules) : started;
+    if (!alone.ok) {
+      this.reject(shot, 'wind', 0, alone.reason);
       return;
     }
-    if (!alone.fits) {
-      this.reject(shot, 'over-pack', alone.next.flight.overWh);
+    if (!alone.value.fits) {
+      this.reject(shot, 'over-pack', alone.value.next.flight.overWh);
       return;
     }
     const there = this.remainingPacks.filter((s) => s.aircraftIds.includes(shot.aircraftId));
@@ -354,13 +367,14 @@ class Filler {
     const more =
       last && together(last.flight, shot) && !this.rules.onePackOneShot
         ? append(last, shot, flyer, this.rules)
-        : undefined;
-    if (more?.fits && !more.early) this.hypothetical[this.hypothetical.length - 1] = more.next;
-    else this.hypothetical.push(alone.next);
+        : null;
+    if (more?.ok && more.value.fits && !more.value.early)
+      this.hypothetical[this.hypothetical.length - 1] = more.value.next;
+    else this.hypothetical.push(alone.value.next);
   }
 
-  private reject(shot: ShotCost, reason: UnfitReason, shortWh = 0): void {
-    this.unfit.push({ shotId: shot.shotId, reason, shortWh });
+  private reject(shot: ShotCost, reason: UnfitReason, shortWh = 0, wind?: WindTooStrong): void {
+    this.unfit.push({ shotId: shot.shotId, reason, shortWh, ...(wind ? { wind } : {}) });
   }
 
   finish(): FillResult {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { powerModel } from '../energy';
+import { legFlyer, powerModel } from '../energy';
 import { append, onGround, type FlightRules, type PackSupply } from './flight';
 
 const craft = {
@@ -13,7 +13,14 @@ const craft = {
   maxSpeedMs: 19,
   windLimitMs: 11.5,
 };
-const flyer = { power: powerModel(craft, 1.225), airspeedMs: 9, maxClimbMs: 6, maxDescentMs: 4 };
+const flyer = legFlyer({
+  power: powerModel(craft, 1.225),
+  repositionMs: 9,
+  topAirspeedMs: 0.8 * craft.maxSpeedMs,
+  maxClimbMs: 6,
+  maxDescentMs: 4,
+  homeGustShare: 0.5,
+});
 const rules: FlightRules = {
   wind: { speedAt10mMs: 3, gustAt10mMs: 6, fromDeg: 0, shear: 0.14 },
   returnHeightM: 40,
@@ -45,7 +52,8 @@ const homeFrom = (launchZ: number, returnHeightM: number): number => {
     wattHours: 2,
     notBeforeS: 0,
   };
-  return append(open, shot, flyer, { ...rules, returnHeightM })!.next.flight.home.wattHours;
+  const tried = append(open, shot, flyer, { ...rules, returnHeightM });
+  return tried.ok ? tried.value.next.flight.home.wattHours : NaN;
 };
 
 describe('the way home of a flight', () => {

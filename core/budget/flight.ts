@@ -1,6 +1,7 @@
 import type { Wind } from '../air';
-import { hoverCost, legCost, wayHome, type LegCost, type LegFlyer } from '../energy';
+import { hoverCost, legCost, wayHome, type LegCost, type LegFlyer, type WindTooStrong } from '../energy';
 import type { Vec3 } from '../geometry';
+import { found, type Result } from '../units';
 
 /** Seconds hovered after take-off before flying off, and before touching down. */
 export const TAKEOFF_S = 30;
@@ -150,18 +151,19 @@ export interface Appended {
   readonly broken: boolean;
 }
 
-/** Puts a shot at the end of a flight; undefined when the wind forbids it. */
+/** Puts a shot at the end of a flight. @returns what is lacking when the wind forbids it */
 export const append = (
   open: OpenFlight,
   shot: ShotCost,
   flyer: LegFlyer,
   rules: FlightRules,
   pinned = false,
-): Appended | undefined => {
+): Result<Appended, WindTooStrong> => {
   const { flight } = open;
   const leg = legCost(flyer, rules.wind, open.at, shot.from);
   const way = wayHome(flyer, rules.wind, shot.to, rules.returnHeightM, flight.launch.at);
-  if (!leg.ok || !way.ok) return undefined;
+  if (!leg.ok) return leg;
+  if (!way.ok) return way;
   const landing = hoverCost(flyer.power, rules.wind, LOW_HOVER_M, LANDING_S);
   const home = {
     seconds: way.value.seconds + landing.seconds,
@@ -184,7 +186,7 @@ export const append = (
   const usedWh = spentWh + home.wattHours;
   const overWh = usedWh - flight.supply.usableWh;
   const fits = overWh <= 1e-9;
-  return {
+  return found({
     // Spelled out: spreading a flight for every shot costs as much as reckoning it.
     next: {
       flight: {
@@ -207,7 +209,7 @@ export const append = (
     fits,
     early: atS < shot.notBeforeS - 1,
     broken: rules.breaks.length > 0 && clearOfBreaks(flight.startS, seconds, rules.breaks) > flight.startS,
-  };
+  });
 };
 
 /** The same flight begun at another second. */

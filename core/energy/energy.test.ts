@@ -5,9 +5,11 @@ import type { AirframeFigures } from '../model';
 import { fly, moveOf, initialValues } from '../moves';
 import vectors from '../vectors/power.json';
 import { chargeMinutes, packEnergy, selfDischarged, temperatureFactor } from './pack';
-import { hoverCost, legCost, wayHome } from './leg';
+import { bestAirspeed } from './best-airspeed';
+import { hoverCost, legCost, legFlyer, wayHome } from './leg';
 import { pathEnergy } from './path';
 import { powerModel } from './power';
+import { Reached } from '../testing';
 import { numberIn } from '../testing';
 
 const craft = new Map(vectors.craft.map((c) => [c.name, c as AirframeFigures & { name: string }]));
@@ -58,7 +60,15 @@ describe('power', () => {
   });
 });
 
-const flyer = { power: powerModel(plover, 1.225), airspeedMs: 10, maxClimbMs: 5, maxDescentMs: 3 };
+const figures = {
+  power: powerModel(plover, 1.225),
+  repositionMs: 10,
+  topAirspeedMs: 0.8 * plover.maxSpeedMs,
+  maxClimbMs: 5,
+  maxDescentMs: 3,
+  homeGustShare: 0.5,
+};
+const flyer = legFlyer(figures);
 const wind = (speedAt10mMs: number, fromDeg = 0): Wind => ({
   speedAt10mMs,
   gustAt10mMs: speedAt10mMs,
@@ -81,7 +91,7 @@ describe('legs', () => {
       }),
     );
   });
-  it('in still air a level leg is distance over speed', () => {
+  it('in still air a level leg is distance over the speed wished for', () => {
     const leg = legCost(flyer, wind(0), { x: 0, y: 0, z: 20 }, { x: 300, y: 0, z: 20 });
     expect(leg.ok && leg.value.seconds).toBeCloseTo(30, 9);
   });
@@ -89,11 +99,114 @@ describe('legs', () => {
     const leg = legCost(flyer, wind(0), { x: 0, y: 0, z: 0 }, { x: 10, y: 0, z: 100 });
     expect(leg.ok && leg.value.seconds).toBeCloseTo(20, 9);
   });
-  it('has no way home when the wind wins', () =>
-    expect(wayHome(flyer, wind(14), { x: 0, y: -500, z: 60 }, 60).ok).toBe(false));
+  it('has no way home when the wind wins, and says by how much and at which height', () => {
+    const home = wayHome(flyer, wind(15), { x: 0, y: -500, z: 60 }, 60);
+    expect(home).toMatchObject({ ok: false, reason: { heightM: 60 } });
+    const felt = windSpeedAt(15, 60, 0.14);
+    if (!home.ok) expect(home.reason.lackingMs).toBeCloseTo(felt - 0.8 * plover.maxSpeedMs, 9);
+  });
   it('the way home climbs to the return height first', () => {
     const low = wayHome(flyer, wind(0), { x: 100, y: 0, z: 10 }, 60);
-    expect(low.ok && low.value.seconds).toBeCloseTo(50 / 5 + 10 + 60 / 3, 6);
+    expect(low.ok && low.value.seconds).toBeCloseTo(50 / 5 + 100 / flyer.thriftyMs + 60 / 3, 6);
+  });
+  it('gusts count in the way home as far as is chosen', () => {
+    const gusty = { ...wind(5), gustAt10mMs: 9 };
+    const at = { x: 0, y: -400, z: 60 };
+    const counted = (homeGustShare: number): unknown =>
+      wayHome(legFlyer({ ...figures, homeGustShare }), gusty, at, 60);
+    expect(counted(0)).toEqual(wayHome(flyer, wind(5), at, 60));
+    expect(counted(0.5)).toEqual(wayHome(flyer, wind(7), at, 60));
+    expect(counted(1)).toEqual(wayHome(flyer, wind(9), at, 60));
+  });
+});
+
+/** Least energy a metre by trying every speed: what the search must find. */
+const denseSearch = (watts: (v: number) => number, head: number, cross: number, top: number): number => {
+  let least = Infinity;
+  for (let v = Math.abs(cross); v <= top; v += 0.002) {
+    const ground = Math.sqrt(v * v - cross * cross) - head;
+    if (ground > 1e-3) least = Math.min(least, watts(v) / ground);
+  }
+  return least;
+};
+
+describe('airspeed of least energy over ground', () => {
+  it.each(vectors.bestLegs)('$craft, $windMs m/s from $windFromDeg° on $bearingDeg°', (l) => {
+    const figures = craft.get(l.craft)!;
+    const { watts } = powerModel(figures, 1.225);
+    const angle = ((l.windFromDeg - l.bearingDeg) * Math.PI) / 180;
+    const [head, cross] = [l.windMs * Math.cos(angle), l.windMs * Math.sin(angle)];
+    const best = bestAirspeed((v) => watts(v, 0), head, cross, l.topSpeedShare * figures.maxSpeedMs);
+    if (l.airspeedMs === null) {
+      expect(best).toBeNull();
+      return;
+    }
+    const seconds = l.lengthM / (Math.sqrt(best! * best! - cross * cross) - head);
+    expect(best).toBeCloseTo(l.airspeedMs, 1);
+    near(seconds, l.seconds);
+    near((watts(best!, 0) * seconds) / 3600, l.wattHours);
+  });
+  it('is as good as the best of a dense search, in any wind', () => {
+    const met = new Reached();
+    fc.assert(
+      fc.property(numberIn(-14, 16), numberIn(-12, 12), numberIn(4, 18), (head, cross, top) => {
+        for (const figures of craft.values()) {
+          const { watts } = powerModel(figures, 1.1);
+          const level = (v: number): number => watts(v, 0);
+          const best = bestAirspeed(level, head, cross, top);
+          const least = denseSearch(level, head, cross, top);
+          met.when(best === null ? 'no headway' : best === top ? 'the fastest' : 'between', true);
+          if (best === null) expect(least).toBe(Infinity);
+          else
+            expect(level(best) / (Math.sqrt(best * best - cross * cross) - head)).toBeLessThan(
+              least * 1.0005,
+            );
+        }
+      }),
+      { numRuns: 60 },
+    );
+    for (const found of ['no headway', 'the fastest', 'between']) met.atLeast(found, 10);
+  });
+  it('more top speed never makes a way home costlier or impossible', () => {
+    const met = new Reached();
+    fc.assert(
+      fc.property(
+        numberIn(6, 25),
+        numberIn(0, 6),
+        numberIn(0, 16),
+        numberIn(0, 360),
+        numberIn(5, 110),
+        (top, more, speed, fromDeg, z) => {
+          const at = { x: 120, y: -300, z };
+          const slow = wayHome(legFlyer({ ...figures, topAirspeedMs: top }), wind(speed, fromDeg), at, 60);
+          const fast = wayHome(
+            legFlyer({ ...figures, topAirspeedMs: top + more }),
+            wind(speed, fromDeg),
+            at,
+            60,
+          );
+          met.when(slow.ok ? 'home' : 'never', true);
+          if (!slow.ok) return;
+          expect(fast.ok && fast.value.wattHours).toBeLessThanOrEqual(slow.value.wattHours * 1.0002);
+        },
+      ),
+    );
+    for (const found of ['home', 'never']) met.atLeast(found, 10);
+  });
+  it('a leg changes smoothly with the wind until it cannot be flown', () => {
+    const [a, b] = [
+      { x: 0, y: 0, z: 30 },
+      { x: 0, y: 300, z: 30 },
+    ];
+    let before: number | null = null;
+    for (let speed = 0; speed < 16; speed += 0.01) {
+      const leg = legCost(flyer, wind(speed), a, b);
+      if (!leg.ok) break;
+      if (before !== null) expect(Math.abs(leg.value.wattHours / before - 1)).toBeLessThan(0.05);
+      before = leg.value.seconds > 600 ? null : leg.value.wattHours;
+    }
+    expect(legCost(flyer, wind(8), a, b)).toMatchObject({ ok: true });
+    expect(legCost(flyer, wind(4, 180), a, b)).toMatchObject({ ok: true, value: { seconds: 30 } });
   });
 });
 

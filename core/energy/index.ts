@@ -1,6 +1,16 @@
 export { learned, packFaults } from './calibrate';
 export { calibrationOf, flyable } from './learn';
-export { hoverCost, legCost, type LegCost, type LegFlyer, NO_LEG, wayHome } from './leg';
+export { bestAirspeed } from './best-airspeed';
+export {
+  hoverCost,
+  legCost,
+  type LegCost,
+  legFlyer,
+  type LegFlyer,
+  NO_LEG,
+  wayHome,
+  type WindTooStrong,
+} from './leg';
 export { chargeMinutes, CRITICAL_SHARE, packEnergy, selfDischarged, temperatureFactor } from './pack';
 export { pathEnergy, type PathEnergy } from './path';
 export { powerModel } from './power';

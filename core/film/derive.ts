@@ -1,6 +1,7 @@
 import type { Aircraft, Kit, FilmInput, FlightPlan, Location, Shot, Subject } from '../model';
 import { groupBy, inOrder, KeyedMemo } from '../units';
 import type { UnfitReason } from '../budget';
+import type { WindTooStrong } from '../energy';
 import type { LightDay } from '../light';
 import { type ShotContext, type Warning, locationWarnings, shotWarnings } from '../warnings';
 import { totalsOf, type FilmTotals } from './totals';
@@ -104,6 +105,7 @@ interface SkillInputs {
 type WholeInputs = Omit<DerivedShot, 'unfit'> & {
   readonly unfitReason: UnfitReason | null;
   readonly shortWh: number;
+  readonly unfitWind: WindTooStrong | null;
 };
 
 /**
@@ -137,10 +139,20 @@ export class FilmDeriver {
   private readonly skills = new KeyedMemo(({ facts, pilots, practice }: SkillInputs) =>
     pilotSkillOf(facts, { pilots, practice }),
   );
-  private readonly whole = new KeyedMemo(({ unfitReason, shortWh, ...parts }: WholeInputs): DerivedShot => ({
-    ...parts,
-    unfit: unfitReason === null ? null : { shotId: parts.facts.shot.id, reason: unfitReason, shortWh },
-  }));
+  private readonly whole = new KeyedMemo(
+    ({ unfitReason, shortWh, unfitWind, ...parts }: WholeInputs): DerivedShot => ({
+      ...parts,
+      unfit:
+        unfitReason === null
+          ? null
+          : {
+              shotId: parts.facts.shot.id,
+              reason: unfitReason,
+              shortWh,
+              ...(unfitWind ? { wind: unfitWind } : {}),
+            },
+    }),
+  );
 
   derive(whole: FilmInput): DerivedFilm {
     return toEnd(this.steps(whole));
@@ -444,9 +456,10 @@ export class FilmDeriver {
     const { id } = facts.shot;
     const shortWh = unfit?.shortWh ?? 0;
     const unfitReason = unfit?.reason ?? null;
+    const unfitWind = unfit?.wind ?? null;
     const hands = this.skills.get(id, { facts, pilots: kit.pilots, practice: kit.practice });
     const { windowToMs, light: dayLight } = place;
-    const context = { facts, dayLight, windowToMs, light, filter, unfitReason, shortWh, hands };
+    const context = { facts, dayLight, windowToMs, light, filter, unfitReason, shortWh, unfitWind, hands };
     const warnings = this.warned.get(id, context);
     return this.whole.get(id, {
       number,
@@ -455,6 +468,7 @@ export class FilmDeriver {
       filter,
       unfitReason,
       shortWh,
+      unfitWind,
       flightIndex,
       done,
       hands,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { fillFlights, type FlightRules, type PackSupply, type ShotCost } from '../budget';
-import { powerModel } from '../energy';
+import { legFlyer, powerModel } from '../energy';
 import { NOTHING_ADDED } from '../moves';
 import { deriveFilm, FilmDeriver } from './derive';
 import { explain } from '../shot';
@@ -426,7 +426,14 @@ describe('filling packs in list order', () => {
     maxSpeedMs: 19,
     windLimitMs: 11.5,
   };
-  const flyer = { power: powerModel(craft, 1.225), airspeedMs: 9, maxClimbMs: 6, maxDescentMs: 4 };
+  const flyer = legFlyer({
+    power: powerModel(craft, 1.225),
+    repositionMs: 9,
+    topAirspeedMs: 0.8 * craft.maxSpeedMs,
+    maxClimbMs: 6,
+    maxDescentMs: 4,
+    homeGustShare: 0.5,
+  });
   const rules: FlightRules = {
     wind: { speedAt10mMs: 0, gustAt10mMs: 0, fromDeg: 0, shear: 0.14 },
     returnHeightM: 40,

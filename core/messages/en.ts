@@ -2,6 +2,10 @@ import type { Catalogue } from './formatter';
 
 /** English. ICU message syntax; figures come with their unit. */
 export const EN: Catalogue = {
+  'air.slow-leg.cure': 'Wait for less wind, or fly first what lies upwind.',
+  'air.slow-leg.say':
+    '{isHome, select, yes {A way home} other {The leg to “{shot}”}} of {length} takes {slower} times as long as in still air{legs, plural, one {} other {, and # legs take at least twice as long}}.',
+  'air.slow-leg.why': 'Into the wind the aircraft flies faster through the air and slower over ground.',
   'air.gusts.cure': 'Fly it lower, with a heavier aircraft, or in a calmer hour.',
   'air.gusts.say': 'Gusts of {gust} at {highest} are {share} of what {aircraft} is rated for.',
   'air.gusts.why': 'Above 70 % of the limit it stays on the ground.',
@@ -62,7 +66,8 @@ export const EN: Catalogue = {
   'budget.no-charge.say': 'The packs that are left hold too little for it.',
   'budget.no-pack.say': 'No charged pack is left for it.',
   'budget.over-pack.say': 'Needs {short} more than a full pack may give.',
-  'budget.wind.say': 'The wind is stronger than the aircraft on the way there or home.',
+  'budget.wind.say':
+    'The wind at {height} is too strong on the way there or home: {lacking} more airspeed would be needed.',
   'card.full.cure': 'Copy and empty a card, bring another, or take fewer takes.',
   'card.full.say': '{overBytes} find no room on the cards.',
   'card.full.why': '10 % of each card is kept free, and what is on them counts.',
@@ -325,7 +330,7 @@ export const EN: Catalogue = {
   'cut.wild.cure': 'Fly it as a moving time-lapse.',
   'cut.wild.say': 'Played {fastest} times faster: {captured} must be flown for {timeline} of film.',
   'cut.wild.why': 'Longer than a pack lasts, mostly; a time-lapse gives the same with single frames.',
-  'does-not-fit.cure': 'Bring the shot closer, or wait for less wind.',
+  'does-not-fit.cure': 'Wait for less wind, fly lower, or raise the share of the top speed in the brief.',
   'does-not-fit.cure.2': 'One charged pack more, or plan the day anew.',
   'does-not-fit.cure.else': 'One charged pack more, or move the shot up the list.',
   'does-not-fit.say': 'One take less saves {take} in the air.',

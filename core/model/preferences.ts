@@ -75,7 +75,19 @@ export const PreferencesSchema = strict({
     title: 'Reposition speed',
     unit: 'm/s',
     default: 8,
-    description: 'Speed flown from shot to shot.',
+    description: 'Speed over ground wished for from shot to shot.',
+  }),
+  topSpeedShare: between(0.3, 1, {
+    title: 'Fastest leg',
+    unit: 'share',
+    default: 0.8,
+    description: 'Share of the top speed a leg or the way home may take against the wind.',
+  }),
+  homeGustShare: between(0, 1, {
+    title: 'Gusts on the way home',
+    unit: 'share',
+    default: 0.5,
+    description: 'How far the way home counts gusts: 0 the mean wind, 1 the gust all the way.',
   }),
   swapMinutes: between(0, 60, {
     title: 'Pack change',

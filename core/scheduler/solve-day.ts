@@ -8,7 +8,7 @@ import type { Film } from '../model';
 import { refillS, type DayJob, type JobGroup } from './day-job';
 
 const NEVER: LegCost = { seconds: Infinity, wattHours: Infinity };
-const orNever = (r: Result<LegCost>): LegCost => (r.ok ? r.value : NEVER);
+const orNever = (r: Result<LegCost, unknown>): LegCost => (r.ok ? r.value : NEVER);
 
 const groupOf = (job: DayJob, g: JobGroup): DayGroup => {
   const flyer = flyerOf(g.aircraft, g.location, { preferences: job.preferences } as Film, g.addedKg);

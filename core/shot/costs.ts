@@ -3,6 +3,7 @@ import { videoBytes } from '../cards';
 import {
   hoverCost,
   legCost,
+  legFlyer,
   NO_LEG,
   pathEnergy,
   powerModel,
@@ -33,17 +34,20 @@ export const windOf = (location: Location): Wind => ({
 });
 
 /** What flies between shots: the aircraft's power in the air of the place, at the film's reposition speed. */
-export const flyerOf = (aircraft: Aircraft, location: Location, film: Film, addedKg = 0): LegFlyer => ({
-  power: powerModel(
-    aircraft,
-    airDensity(location.elevationM, location.temperatureC),
-    addedKg,
-    aircraft.energyFactor,
-  ),
-  airspeedMs: Math.min(film.preferences.repositionMs, aircraft.maxSpeedMs),
-  maxClimbMs: aircraft.maxClimbMs,
-  maxDescentMs: aircraft.maxDescentMs,
-});
+export const flyerOf = (aircraft: Aircraft, location: Location, film: Film, addedKg = 0): LegFlyer =>
+  legFlyer({
+    power: powerModel(
+      aircraft,
+      airDensity(location.elevationM, location.temperatureC),
+      addedKg,
+      aircraft.energyFactor,
+    ),
+    repositionMs: film.preferences.repositionMs,
+    topAirspeedMs: film.preferences.topSpeedShare * aircraft.maxSpeedMs,
+    homeGustShare: film.preferences.homeGustShare,
+    maxClimbMs: aircraft.maxClimbMs,
+    maxDescentMs: aircraft.maxDescentMs,
+  });
 
 /** Passes flown for video; none where only stills are wanted. */
 export const takesOf = (shot: Shot): number => (shot.records === 'stills' ? 0 : shot.takes);

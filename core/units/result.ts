@@ -1,10 +1,7 @@
-/** An answer, or the reason in words a pilot understands why there is none. */
-export type Result<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly reason: string };
+/** An answer, or the reason why there is none: words a pilot understands, or data a message is made from. */
+export type Result<T, R = string> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly reason: R };
 
-export const found = <T>(value: T): Result<T> => ({ ok: true, value });
+export const found = <T>(value: T): { readonly ok: true; readonly value: T } => ({ ok: true, value });
 
-export const none = (reason: string): { readonly ok: false; readonly reason: string } => ({
-  ok: false,
-  reason,
-});
+export const none = <R>(reason: R): { readonly ok: false; readonly reason: R } => ({ ok: false, reason });

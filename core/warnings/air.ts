@@ -1,7 +1,7 @@
-import { measured, message } from '../messages';
+import { measured, message, yesNo } from '../messages';
 import { windSpeedAt, SHEAR } from '../air';
 import { WIND_SHARES } from '../shot';
-import { onShot, type ShotRule } from './context';
+import { onShot, type LocationRule, type ShotRule } from './context';
 
 /** Gusts at the height of the shot against the aircraft's limit. */
 export const gusts: ShotRule = (c) => {
@@ -62,7 +62,7 @@ export const cruiseUnknown: ShotRule = (c) => {
 
 /** The shot is in no flight. */
 export const doesNotFit: ShotRule = (c) => {
-  const { unfitReason: reason, shortWh, facts } = c;
+  const { unfitReason: reason, shortWh, unfitWind, facts } = c;
   if (reason === null || reason === 'no-aircraft' || reason === 'no-path') return null;
   const fewer =
     facts.shot.takes > 1
@@ -79,7 +79,11 @@ export const doesNotFit: ShotRule = (c) => {
     code: `budget.${reason}`,
     severity: facts.shot.priority === 'could' ? 'care' : 'stop',
     subject: onShot(c),
-    say: message(`budget.${reason}.say`, { short: measured(shortWh, 'wattHours', 1) }),
+    say: message(`budget.${reason}.say`, {
+      short: measured(shortWh, 'wattHours', 1),
+      lacking: measured(unfitWind?.lackingMs ?? 0, 'speed', 1),
+      height: measured(unfitWind?.heightM ?? 0, 'metres', 0),
+    }),
     why: message('does-not-fit.why'),
     cures: [
       ...fewer,
@@ -89,5 +93,37 @@ export const doesNotFit: ShotRule = (c) => {
             say: reason === 'held' ? message('does-not-fit.cure.2') : message('does-not-fit.cure.else'),
           },
     ],
+  };
+};
+
+/** A leg that takes this many times the seconds of still air is told. */
+const SLOW_LEG = 2;
+
+/** The wind makes a leg, or a way home, twice as long or longer. */
+export const slowLegs: LocationRule = (place, shots) => {
+  const titles = new Map(shots.map((f) => [f.shot.id, f.shot.title]));
+  const legs = place.flights.flatMap((flight) => [
+    ...flight.stops.map((s) => ({ to: titles.get(s.shotId) ?? '', leg: s.leg })),
+    { to: '', leg: flight.home },
+  ]);
+  const slow = legs.filter(({ leg }) => (leg.level?.slower ?? 1) >= SLOW_LEG);
+  const slowest = slow.reduce<(typeof slow)[number] | null>(
+    (most, next) => ((next.leg.level?.slower ?? 1) > (most?.leg.level?.slower ?? 1) ? next : most),
+    null,
+  );
+  if (!slowest) return null;
+  return {
+    code: 'air.slow-leg',
+    severity: 'care',
+    subject: { kind: 'location', id: place.location.id },
+    say: message('air.slow-leg.say', {
+      legs: slow.length,
+      isHome: yesNo(slowest.to === ''),
+      shot: slowest.to,
+      slower: measured(slowest.leg.level?.slower ?? 1, 'count', 1),
+      length: measured(slowest.leg.level?.lengthM ?? 0, 'metres', 0),
+    }),
+    why: message('air.slow-leg.why'),
+    cures: [{ say: message('air.slow-leg.cure') }],
   };
 };

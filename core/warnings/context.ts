@@ -1,4 +1,5 @@
 import type { UnfitReason } from '../budget';
+import type { WindTooStrong } from '../energy';
 import type { LightDay } from '../light';
 import type { Warning } from './types';
 import type { PilotSkill, ShotLight, ShotFacts } from '../shot';
@@ -15,6 +16,8 @@ export interface ShotContext {
   /** Why it is in no flight, and how much energy it lacks, Wh; null where it is in one. */
   readonly unfitReason: UnfitReason | null;
   readonly shortWh: number;
+  /** What the wind is too strong by, where it keeps the shot out. */
+  readonly unfitWind: WindTooStrong | null;
   readonly hands: PilotSkill | null;
 }
 

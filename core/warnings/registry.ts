@@ -1,7 +1,7 @@
 import type { Warning } from './types';
 import type { LocationPlan } from '../day';
 import type { ShotFacts } from '../shot';
-import { cruiseUnknown, doesNotFit, gusts, noAircraft } from './air';
+import { cruiseUnknown, doesNotFit, gusts, noAircraft, slowLegs } from './air';
 import { exposureOff, filterChange, flicker, outsideWindow, wrongLight } from './light';
 import {
   aboveCeiling,
@@ -66,6 +66,7 @@ export const LOCATION_RULES: readonly LocationRule[] = [
   emptyWindow,
   lowVisibility,
   darkFlying,
+  slowLegs,
   noSunrise,
   oneUseOnly,
   overPacks,

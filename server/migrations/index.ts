@@ -8,6 +8,7 @@ import { flights } from './0005-flights';
 import { cardsAndChecks } from './0006-cards-and-checks';
 import { frozenDefaults } from './0007-frozen-defaults';
 import { flightLogAndFlightIds } from './0008-flight-log-and-flight-ids';
+import { windAndLight } from './0009-wind-and-light';
 
 /** Every schema change, in order, forward only. */
 const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] =
@@ -20,6 +21,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Seq
     { name: '0006-cards-and-checks', up: cardsAndChecks },
     { name: '0007-frozen-defaults', up: frozenDefaults },
     { name: '0008-flight-log-and-flight-ids', up: flightLogAndFlightIds },
+    { name: '0009-wind-and-light', up: windAndLight },
   ];
 
 /** Names of the schema changes, oldest first. */

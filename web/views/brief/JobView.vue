@@ -175,6 +175,24 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           :save="(v) => prefer({ repositionMs: v })"
         />
         <NumberField
+          label="Fastest leg"
+          :value="p.topSpeedShare"
+          :scale="100"
+          quantity="percent"
+          :step="5"
+          hint="Share of the top speed a leg or the way home may take against the wind."
+          :save="(v) => prefer({ topSpeedShare: v })"
+        />
+        <NumberField
+          label="Gusts on the way home"
+          :value="p.homeGustShare"
+          :scale="100"
+          quantity="percent"
+          :step="10"
+          hint="How far the way home counts gusts: 0 % the mean wind, 100 % the gust all the way."
+          :save="(v) => prefer({ homeGustShare: v })"
+        />
+        <NumberField
           label="Pack change takes"
           :value="p.swapMinutes"
           quantity="minutes"
