@@ -44,6 +44,7 @@ const CORE = {
     'geometry',
     'lens',
     'light',
+    'messages',
     'model',
     'moves',
     'pace',

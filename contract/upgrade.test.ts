@@ -20,7 +20,18 @@ const version1 = (file: FilmFile): Row => {
   const answers = file.answers.map((answer) =>
     Object.fromEntries(Object.entries(answer).filter(([key]) => key !== 'flightId')),
   );
-  return { ...file, formatVersion: 1, answers, kit: { ...kit, flown } };
+  // Twice the frames a second counted twice: a factor was frame for frame.
+  const shots = file.shots.map((shot) => ({
+    ...shot,
+    cut: {
+      ...shot.cut,
+      segments: shot.cut.segments.map((s) => ({
+        ...s,
+        speedFactor: shot.modeId === '50' ? s.speedFactor * 2 : s.speedFactor,
+      })),
+    },
+  }));
+  return { ...file, formatVersion: 1, answers, shots, kit: { ...kit, flown } };
 };
 
 describe('a file of an earlier version', () => {
@@ -36,11 +47,28 @@ describe('a file of an earlier version', () => {
     expect(file.shots).toEqual(film.shots);
   });
 
+  it('of version 2 keeps the seconds of every cut, whatever its frame rate', () => {
+    const slow = film.shots.find((s) => s.modeId === '50')!;
+    const doubled = {
+      ...film,
+      formatVersion: 2,
+      shots: film.shots.map((s) => ({
+        ...s,
+        cut: { ...s.cut, segments: s.cut.segments.map((g) => ({ ...g, speedFactor: 1, endFactor: 2 })) },
+      })),
+    };
+    const file = upgradeFile(doubled) as FilmFile;
+    const cutOf = (id: string) => file.shots.find((s) => s.id === id)!.cut.segments[0];
+    expect(cutOf(slow.id)).toMatchObject({ speedFactor: 0.5, endFactor: 1 });
+    for (const { id } of film.shots.filter((s) => s.modeId === '25'))
+      expect(cutOf(id)).toMatchObject({ speedFactor: 1, endFactor: 2 });
+  });
+
   it('of the kit opens too, and what is no file of ours stays as it is', () => {
     const old = { format: 'dusk-slate-kit', formatVersion: 1, kit: version1(film)['kit'] };
     const kit = withDefaults(KitFileSchema, upgradeFile(old));
     expect(newValidator().compile(KitFileSchema)(kit)).toBe(true);
-    for (const other of [null, 7, [], { formatVersion: 2, kit: {} }, film])
+    for (const other of [null, 7, [], { formatVersion: 3, kit: {} }, film])
       expect(upgradeFile(other)).toBe(other);
     expect(upgradeFile({ formatVersion: 1, kit: 'none' })).toMatchObject({ kit: 'none' });
   });

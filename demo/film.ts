@@ -137,7 +137,7 @@ interface Sketch extends Partial<Omit<Shot, 'move'>> {
   seconds?: number;
   beats?: number;
   /** Speed at the start and at the end of the clip. */
-  ramp?: [number, number];
+  ramp?: [number, number | null];
   added?: Partial<Shot['move']['added']>;
   points?: Shot['move']['points'];
 }
@@ -338,6 +338,7 @@ const terraces: Sketch[] = [
     priority: 'could',
     aircraftId: SWIFTLET,
     modeId: '50',
+    ramp: [0.5, null],
     takes: 3,
   },
 ];

@@ -12,14 +12,19 @@ export const beatsToSeconds = (beats: number, bpm: number): Result<number> => {
 };
 
 /**
- * Seconds that must be captured for a cut: Σ(c·k)·timelineFps/captureFps, k the mean of a ramp.
- * @param segments stretches of the cut; speed factor 16 plays sixteen times faster than real
+ * Seconds that must be captured for a cut: Σ(c·k), k the mean of a ramp, whatever the capture rate.
+ * @param segments stretches of the cut; speed factor against real time: 16 plays sixteen times faster, 0.5 at half speed
  */
-export const capturedSeconds = (
-  segments: readonly CutSegment[],
-  timelineFps: number,
-  captureFps: number,
-): number => (segments.reduce((sum, s) => sum + s.timelineS * meanFactor(s), 0) * timelineFps) / captureFps;
+export const capturedSeconds = (segments: readonly CutSegment[]): number =>
+  segments.reduce((sum, s) => sum + s.timelineS * meanFactor(s), 0);
+
+/** Slowest speed factor that plays without doubled frames: timeline fps / capture fps. */
+export const slowestCleanFactor = (timelineFps: number, captureFps: number): number =>
+  timelineFps / captureFps;
+
+/** Captured frames for one frame of the timeline at a speed factor: 1 plays frame for frame, under 1 doubles frames. */
+export const framesPerFrame = (speedFactor: number, timelineFps: number, captureFps: number): number =>
+  (speedFactor * captureFps) / timelineFps;
 
 /** Steady seconds a take must offer: what the cut needs and a handle at both ends, but never under the minimum hold. */
 export const steadySecondsWanted = (capturedS: number, minimumHoldS: number, handleS = 0): number =>

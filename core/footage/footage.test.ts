@@ -1,7 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/footage.json';
-import { beatsToSeconds, capturedSeconds, steadySecondsWanted } from './captured';
+import {
+  beatsToSeconds,
+  capturedSeconds,
+  framesPerFrame,
+  slowestCleanFactor,
+  steadySecondsWanted,
+} from './captured';
 import {
   lengthForSeconds,
   rampProgress,
@@ -31,7 +37,10 @@ describe('seconds of the cut', () => {
       speedFactor,
       endFactor: null,
     }));
-    expect(capturedSeconds(segments, c.timelineFps, c.captureFps)).toBeCloseTo(c.capturedSeconds, 3);
+    expect(capturedSeconds(segments)).toBeCloseTo(c.capturedSeconds, 3);
+    expect(slowestCleanFactor(c.timelineFps, c.captureFps)).toBeCloseTo(c.slowestCleanFactor, 4);
+    const slowest = Math.min(...segments.map((s) => s.speedFactor));
+    expect(framesPerFrame(slowest, c.timelineFps, c.captureFps) >= 1 - 1e-9).toBe(c.clean);
   });
   it.each(vectors.beats)('$beats beats at $bpm', (c) =>
     expect(value(beatsToSeconds(c.beats, c.bpm))).toBeCloseTo(c.seconds, 3),

@@ -1,4 +1,11 @@
-export { beatsToSeconds, capturedSeconds, meanFactor, steadySecondsWanted } from './captured';
+export {
+  beatsToSeconds,
+  capturedSeconds,
+  framesPerFrame,
+  meanFactor,
+  slowestCleanFactor,
+  steadySecondsWanted,
+} from './captured';
 export {
   lengthForSeconds,
   rampProgress,

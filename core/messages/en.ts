@@ -321,8 +321,10 @@ export const EN: Catalogue = {
   'cut.no-tempo.cure': 'Set the tempo on the job, or measure in seconds.',
   'cut.no-tempo.say': 'Measured in beats, but the film has no tempo.',
   'cut.no-tempo.why': 'Beats become seconds only with a tempo; the minimum hold is planned instead.',
+  'cut.frames.say':
+    '{captured} recorded for {cut} of the cut: {use, select, each {each frame is used once.} some {1 of {ratio} captured frames is used.} other {frames are doubled, {ratio} captured for one shown. Slowest without doubled frames: ×{slowest}.}}',
   'cut.slow-frames.cure': 'Record {enough}.',
-  'cut.slow-frames.cure.2': 'Slow it to ×{timelineFps} at most.',
+  'cut.slow-frames.cure.2': 'Slow it to ×{slowest} at most.',
   'cut.slow-frames.say':
     'Played at ×{slowest}, {fps} frames a second give {fps2} for a timeline of {timelineFps}.',
   'cut.slow-frames.why':

@@ -56,6 +56,6 @@ export const isKit = (kind: EntityKind): kind is KitKind => (KIT_KINDS as readon
 
 /** Name and version of the film file. */
 export const EXCHANGE_FORMAT = 'dusk-slate-film';
-export const EXCHANGE_VERSION = 2;
+export const EXCHANGE_VERSION = 3;
 /** Name of the file that holds kit and checks alone. */
 export const KIT_FORMAT = 'dusk-slate-kit';

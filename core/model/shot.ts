@@ -109,7 +109,12 @@ export const MoveSchema = strict({
 
 const SegmentSchema = strict({
   timelineS: between(0, 3600, { title: 'Seconds on the timeline', unit: 's', initial: 6 }),
-  speedFactor: above(0, 100, { title: 'Speed factor', unit: '×', initial: 1 }),
+  speedFactor: above(0, 100, {
+    title: 'Speed factor',
+    unit: '×',
+    initial: 1,
+    description: 'Against real time: 2 plays twice as fast, 0.5 at half speed.',
+  }),
   endFactor: nullable(above(0, 100), {
     title: 'Speed factor at the end',
     unit: '×',

@@ -1,5 +1,6 @@
 import { term, type Sum, type Term } from '../units';
-import { STILL_S } from '../footage';
+import { framesPerFrame, slowestCleanFactor, STILL_S } from '../footage';
+import { measured, message, type Message } from '../messages';
 import { PACE_BANDS } from '../pace';
 import { stillMBOf, stillsOf, takesOf } from './costs';
 import { meanSpeedOf, secondsOf } from './layout';
@@ -106,6 +107,19 @@ const energy = (f: ShotFacts): Sum => ({
   formula: '∫ P(airspeed, climb) dt along the path, wind taken at each height',
   source: `Power shape after Zeng, Xu & Zhang, IEEE Trans. Wireless Comm. 18(4), 2019, set by the aircraft’s rated hover and cruise minutes${f.aircraft?.energyFactor ? `; times ${f.aircraft.energyFactor.toFixed(2)}, which is what its logged flights took` : ''}.`,
 });
+
+/** What is recorded for the cut, and which of the captured frames it uses; null where single frames are taken. */
+export const framesUsed = (f: ShotFacts): Message | null => {
+  if (f.trajectory?.frames || !f.mode) return null;
+  const ratio = framesPerFrame(meanSpeedOf(f.segments), f.film.timelineFps, f.mode.fps);
+  return message('cut.frames.say', {
+    captured: measured(f.capturedS, 'seconds', 1),
+    cut: measured(secondsOf(f.segments), 'seconds', 1),
+    use: Math.abs(ratio - 1) < 1e-3 ? 'each' : ratio > 1 ? 'some' : 'few',
+    ratio: measured(ratio, 'count', Number.isInteger(ratio) ? 0 : 2),
+    slowest: measured(slowestCleanFactor(f.film.timelineFps, f.mode.fps), 'count', 2),
+  });
+};
 
 const wanted = (f: ShotFacts): Term =>
   term(

@@ -143,7 +143,7 @@ export const layoutOf = (parts: ShotParts): Layout => {
   const { shot, film } = parts;
   const { camera, mode, fov } = lensOf(parts);
   const segments = cutOf(shot, film);
-  const capturedS = capturedSeconds(segments, film.timelineFps, mode?.fps ?? film.timelineFps);
+  const capturedS = capturedSeconds(segments);
   const aim = aimOf(parts.subject);
   const move = moveOf(shot.move.kind) ?? null;
   const context = contextOf(parts, fov, camera, segments);

@@ -1,3 +1,4 @@
+import { framesPerFrame, slowestCleanFactor } from '../footage';
 import { measured, message } from '../messages';
 import { onlyUse, USE_WORDS, useOf } from '../story';
 import { groupBy } from '../units';
@@ -54,7 +55,6 @@ export const oneUseOnly: LocationRule = (place, shots) => {
   return null;
 };
 
-const SAFE_FRAMES = 1;
 /** Faster than this, a steady move becomes a flicker of single frames. */
 const WILD_FACTOR = 100;
 
@@ -95,10 +95,9 @@ export const wildSpeed: ShotRule = (c) => {
         },
       ],
     };
-  const frames = (slowest * (mode?.fps ?? film.timelineFps)) / film.timelineFps;
-  if (!mode || slowest >= 1 || frames >= SAFE_FRAMES - 1e-9) return null;
+  if (!mode || framesPerFrame(slowest, film.timelineFps, mode.fps) >= 1 - 1e-6) return null;
   const enough = c.facts.camera?.modes
-    .filter((m) => m.fps * slowest >= film.timelineFps - 1e-9)
+    .filter((m) => framesPerFrame(slowest, film.timelineFps, m.fps) >= 1 - 1e-6)
     .sort((a, b) => a.fps - b.fps)[0];
   return {
     code: 'cut.slow-frames',
@@ -119,7 +118,7 @@ export const wildSpeed: ShotRule = (c) => {
           }
         : {
             say: message('cut.slow-frames.cure.2', {
-              timelineFps: measured(film.timelineFps / mode.fps, 'count', 2),
+              slowest: measured(slowestCleanFactor(film.timelineFps, mode.fps), 'count', 2),
             }),
           },
     ],

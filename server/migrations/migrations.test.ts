@@ -114,6 +114,29 @@ describe('a stored database of an earlier schema', () => {
     expect(log.map((e) => e['outcome'])).toEqual(['as-planned', 'as-planned']);
   });
 
+  it('counts speed factors against real time, and leaves the seconds of each shot as they were', async () => {
+    await load('0008.sql');
+    const [shot] = await read<{ id: string; aircraft: string }>(
+      sequelize,
+      'SELECT id, aircraft_id AS aircraft FROM shots WHERE aircraft_id IS NOT NULL LIMIT 1',
+      {},
+    );
+    const cameras = `json('[{"id":"c","modes":[{"id":"m","fps":25},{"id":"slow","fps":50}]}]')`;
+    await sequelize.query(`UPDATE aircraft SET body = json_set(body, '$.cameras', ${cameras})`);
+    await sequelize.query(
+      `UPDATE shots SET body = json_set(body, '$.cameraId', 'c', '$.modeId', 'slow', '$.cut.segments',
+       json('[{"timelineS":6,"speedFactor":1,"endFactor":3},{"timelineS":2,"speedFactor":4,"endFactor":null}]'))
+       WHERE id = '${shot!.id}'`,
+    );
+    await migrate(sequelize);
+    const rows = await readRows(sequelize, 'shot', 'id', null);
+    const cut = rows.find((r) => r.value.id === shot!.id)!.value as Row;
+    expect((cut['cut'] as Row)['segments']).toEqual([
+      { timelineS: 6, speedFactor: 0.5, endFactor: 1.5 },
+      { timelineS: 2, speedFactor: 2, endFactor: null },
+    ]);
+  });
+
   it('is refused by the checks where a migration is missing: a field nobody fills in is named', async () => {
     await load('0001.sql');
     await migrate(sequelize);

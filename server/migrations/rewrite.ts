@@ -7,11 +7,11 @@ type Row = Record<string, unknown>;
 export const rewriteBodies = async (
   sequelize: Sequelize,
   table: string,
-  change: (body: Row) => Row,
+  change: (body: Row, id: string) => Row,
 ): Promise<void> => {
   const rows = await read<{ id: string; body: string }>(sequelize, `SELECT id, body FROM ${table}`, {});
   for (const { id, body } of rows) {
-    const next = JSON.stringify(change(JSON.parse(body) as Row));
+    const next = JSON.stringify(change(JSON.parse(body) as Row, id));
     if (next === body) continue;
     await sequelize.query(`UPDATE ${table} SET body = $1 WHERE id = $2`, {
       bind: [next, id],

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import type { DerivedShot } from '@core/film';
 import type { Shot } from '@core/model';
+import { framesUsed } from '@core/shot';
 import { computed } from 'vue';
 import { choices, RECORD_WORDS } from '../../format';
+import { useMessages } from '../../composables/useMessages';
 import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
@@ -15,6 +17,7 @@ import { useStored } from './useStored';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
+const { text } = useMessages();
 const stored = useStored(() => props.shot);
 const set = (fields: Parameters<typeof film.edit<'shot'>>[2]) => film.edit('shot', stored.value.id, fields);
 const setCut = (fields: Partial<Shot['cut']>) => set({ cut: { ...stored.value.cut, ...fields } });
@@ -65,6 +68,7 @@ const setCamera = (id: string) =>
     modeId: craft.value?.cameras.find((c) => c.id === id)?.modes[0]?.id ?? '',
     exposure: { ...stored.value.exposure, aperture: null, iso: null },
   });
+const used = computed(() => framesUsed(props.shot.facts));
 const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
 </script>
 
@@ -116,6 +120,7 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
       :by-seconds="stored.cut.by === 'seconds'"
       :save="setSegments"
     />
+    <p v-if="used" class="wanted">{{ text(used) }}</p>
     <p class="wanted">
       Wants <Fig :value="shot.facts.wantedS" quantity="seconds" /> steady, gets
       <Fig :value="shot.facts.trajectory?.usableS ?? NaN" quantity="seconds" />

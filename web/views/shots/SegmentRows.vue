@@ -94,7 +94,7 @@ const curve = computed(() => {
         :value="s.speedFactor"
         quantity="factor"
         :step="0.5"
-        hint="16 plays sixteen times faster than real, so it needs long footage."
+        hint="Against real time: 16 plays sixteen times faster, so it needs long footage; 0.5 is half speed."
         :save="(v) => set(i, { speedFactor: v })"
       />
       <NumberField
