@@ -172,6 +172,7 @@ const shot = (n: number, locationId: string, position: string, sketch: Sketch): 
     exposure: { aperture: null, shutterS: null, iso: null, filterId: null },
     offsetStops: 0,
     notes: '',
+    alsoAspect: null,
     records: 'video',
     stills: 3,
     stillAs: 'compressed',
@@ -346,6 +347,7 @@ const terraces: Sketch[] = [
 const pans: Sketch[] = [
   {
     title: 'Mirror at dusk',
+    alsoAspect: '9:16',
     about: 7,
     move: 'rise',
     values: { startM: 3, endM: 60, distanceM: 120, speedMs: 2.5, fromBearingDeg: 100 },

@@ -35,6 +35,8 @@ import {
   type ShotFacts,
 } from '../shot';
 import { launchOf } from '../location';
+import { surfaceOver } from '../site';
+import type { Ground } from '../terrain';
 import { heaviestFilterKg } from '../payload';
 
 export interface DerivedFilm extends FilmPlan<DerivedShot> {
@@ -73,6 +75,11 @@ interface KitInputs {
   readonly kit: Kit;
   readonly leftHome: readonly string[];
   readonly learn: boolean;
+}
+interface SurfaceInputs {
+  readonly features: FilmInput['features'];
+  readonly ground: Ground | undefined;
+  readonly locationId: string;
 }
 interface SceneInputs {
   readonly facts: ShotFacts;
@@ -115,6 +122,12 @@ type WholeInputs = Omit<DerivedShot, 'unfit'> & {
 export class FilmDeriver {
   private readonly kits = new KeyedMemo(({ kit, ...film }: KitInputs) =>
     kitOnLocation(kit, { leftHome: film.leftHome, preferences: film }),
+  );
+  private readonly surfaces = new KeyedMemo(({ features, ground, locationId }: SurfaceInputs) =>
+    surfaceOver(
+      features.filter((f) => f.locationId === locationId),
+      ground,
+    ),
   );
   private readonly facts = new KeyedMemo<ShotParts, ShotFacts>(shotFacts);
   private readonly scenes = new KeyedMemo(({ facts, filters, lit, atMs }: SceneInputs) =>
@@ -252,14 +265,15 @@ export class FilmDeriver {
 
   private factsOf(
     shot: Shot,
-    { film, kit, terrain }: FilmInput,
+    { film, kit, terrain, features }: FilmInput,
     location: Location,
     subject: Subject | null,
     aircraft: Aircraft | null,
   ): ShotFacts {
     const ground = terrain?.get(location.id);
     const addedKg = heaviestFilterKg(kit.filters, shot.aircraftId, shot.exposure.filterId);
-    return this.facts.get(shot.id, { shot, film, location, subject, aircraft, ground, addedKg });
+    const surfaceAt = this.surfaces.get(location.id, { features, ground, locationId: location.id });
+    return this.facts.get(shot.id, { shot, film, location, subject, aircraft, ground, surfaceAt, addedKg });
   }
 
   private *shotsOf(

@@ -104,7 +104,8 @@ describe('a derived film', () => {
           const whole = reckoner.derive(input).shots.get(id)!;
           expect(ahead.facts).toBe(whole.facts);
           expect(ahead.number).toBe(whole.number);
-          expect(deriveFilm(input).shots.get(id)!.facts).toEqual(ahead.facts);
+          const afresh = deriveFilm(input).shots.get(id)!.facts;
+          expect({ ...afresh, surfaceAt: null }).toEqual({ ...ahead.facts, surfaceAt: null });
         },
       ),
       { numRuns: 30 },

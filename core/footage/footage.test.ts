@@ -19,7 +19,7 @@ import {
 import { panoramaColumns, timelapse } from './still';
 import { takeSeconds } from './takes';
 import type { CutStyle, Aspect } from '../model';
-import { fieldOfView } from '../lens';
+import { fieldOfView, frameShape } from '../lens';
 import cards from '../vectors/cards.json';
 import { numberIn } from '../testing';
 
@@ -151,7 +151,11 @@ describe('stills', () => {
   );
   it.each(cards.panorama)('panorama over $sweepDeg°', (p) =>
     expect(
-      panoramaColumns(p.sweepDeg, fieldOfView(p.equivalentMm, p.aspect as Aspect).horizontalDeg, p.overlap),
+      panoramaColumns(
+        p.sweepDeg,
+        fieldOfView(p.equivalentMm, frameShape(p.aspect as Aspect)).horizontalDeg,
+        p.overlap,
+      ),
     ).toBe(p.frames),
   );
 });

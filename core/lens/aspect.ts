@@ -1,13 +1,17 @@
 import type { Aspect } from '../model';
 
-/** Frame shapes a film can be cut in, width : height. */
-export const ASPECT_SIZES: Readonly<Record<Aspect, readonly [width: number, height: number]>> = {
+/** Width and height of a frame, in any one unit. */
+export type FrameShape = readonly [width: number, height: number];
+
+const SIZES: Readonly<Record<Aspect, FrameShape>> = {
   '16:9': [16, 9],
   '9:16': [9, 16],
   '4:3': [4, 3],
+  '3:2': [3, 2],
   '1:1': [1, 1],
+  '4:5': [4, 5],
   '2.39:1': [2.39, 1],
 };
 
-/** Width over height. */
-export const aspectRatio = (aspect: Aspect): number => ASPECT_SIZES[aspect][0] / ASPECT_SIZES[aspect][1];
+/** Shape of a frame by the name of its aspect. */
+export const frameShape = (aspect: Aspect): FrameShape => SIZES[aspect];

@@ -1,4 +1,5 @@
-export { aspectRatio } from './aspect';
+export { frameShape, type FrameShape } from './aspect';
+export { type Crop, cropTo } from './crop';
 export { depthOfField } from './focus';
 export { distanceClass, type DistanceClass, frameFill } from './framing';
 export { type FramePoint, horizonInFrame, projectLine, projectPoint } from './project';

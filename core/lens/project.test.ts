@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { offset, vec } from '../geometry';
+import { frameShape } from './aspect';
 import { fieldOfView } from './view';
 import { horizonInFrame, projectLine, projectPoint, type View } from './project';
 import { numberIn } from '../testing';
 
-const fov = fieldOfView(24, '16:9');
+const fov = fieldOfView(24, frameShape('16:9'));
 const project = (view: View, x: number, y: number, z: number) =>
   projectPoint(view, fov.horizontalDeg, fov.verticalDeg, vec(x, y, z));
 const view = fc.record({

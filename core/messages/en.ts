@@ -361,6 +361,10 @@ export const EN: Catalogue = {
   'exposure.shutter.cure': 'A filter one step stronger or weaker would.',
   'exposure.shutter.say': 'Shutter at {shutterAngle}, outside the wanted band.',
   'exposure.shutter.why': 'The filters at hand do not reach the band at this light.',
+  'frame.second-aspect.cure': 'Fly it farther away, or keep the subject in the middle.',
+  'frame.second-aspect.say':
+    'In {aspect} the subject is cut off for {share} of the move. {pixels} of the recorded pixels remain there.',
+  'frame.second-aspect.why': 'A shot that must work in two aspects has to hold its subject in both.',
   'film.stills.cure': 'Give the slates that carry a still a longer set-up, or add a hold for it.',
   'film.stills.say': 'Stills are wanted too, and take time over the same spots.',
   'film.stills.why': 'The slates budget video only.',
@@ -513,7 +517,8 @@ export const EN: Catalogue = {
   'move.yaw.cure': 'Fly slower, or wider.',
   'move.yaw.say': 'Turns at {peakYaw}; {aircraft} is set to {maxYaw}.',
   'move.yaw.why': 'The aircraft lags behind the circle and the subject leaves the frame.',
-  'pace.fast.say': 'The near ground crosses the frame in {edgeCrossing} at the fastest moment.',
+  'pace.fast.say':
+    '{of, select, subject {The subject} background {The background} other {The near ground}} crosses the frame in {crossing} at the fastest moment.',
   'pace.fast.why':
     'Under {guide} s a pan or slide begins to strobe at 24–30 frames a second; low and fast reads as frantic.',
   'pack.failing.cure': 'Retire {pack}.',

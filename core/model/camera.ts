@@ -17,6 +17,9 @@ import {
 export const PROFILE_SCHOOLS = ['standard', 'flat', 'high-dynamic'] as const;
 export type ProfileSchool = (typeof PROFILE_SCHOOLS)[number];
 
+/** Shapes a camera's stills may have. */
+export const STILL_ASPECTS = ['4:3', '3:2', '16:9', '1:1'] as const;
+
 const partId = () => text(60, { minLength: 1 });
 
 /** A way a camera records. */
@@ -80,6 +83,11 @@ export const CameraSchema = strict({
     unit: 'deg',
     default: null,
     description: 'Tilt it is screwed on at; empty where a gimbal tilts it.',
+  }),
+  stillAspect: oneOf(STILL_ASPECTS, {
+    title: 'Still aspect',
+    default: '4:3',
+    description: 'Shape of the whole still, before any crop.',
   }),
   stillMB: above(0, 1000, { title: 'Still size', unit: 'MB', default: 20 }),
   rawMB: between(0, 2000, {

@@ -15,7 +15,7 @@ import {
   type Stored,
 } from './schema';
 
-export const ASPECTS = ['16:9', '9:16', '4:3', '1:1', '2.39:1'] as const;
+export const ASPECTS = ['16:9', '9:16', '4:3', '3:2', '1:1', '4:5', '2.39:1'] as const;
 export type Aspect = (typeof ASPECTS)[number];
 
 export const FilmSchema = strict({

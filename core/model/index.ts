@@ -13,6 +13,7 @@ export {
   newCamera,
   type Profile,
   PROFILE_SCHOOLS,
+  STILL_ASPECTS,
   type ProfileSchool,
   type RecordingMode,
 } from './camera';
@@ -24,7 +25,7 @@ export { newRow, withDefaults } from './defaults';
 export { type Entity, SCHEMAS } from './entities';
 export type { Feature, FeatureKind, FeatureShape } from './feature';
 export type { FilmInput } from './film-input';
-export type { Aspect, Film } from './film';
+export { type Aspect, ASPECTS, type Film } from './film';
 export { type Filter, filterFits, marksOf } from './filter';
 export type { FlightPlan, FlightLogEntry } from './flight';
 export type { Gear, GearRole } from './gear';

@@ -1,6 +1,7 @@
 import { Literal, Number as Num, Record, String as Str, Union } from '@sinclair/typebox';
 import { HANDLING_NAMES } from './aircraft';
 import { PROFILE_SCHOOLS } from './camera';
+import { ASPECTS } from './film';
 import { LOSS_ACTIONS } from './location';
 import { CUT_STYLES, TAKE_STYLES } from './preferences';
 import {
@@ -224,6 +225,11 @@ export const ShotSchema = strict({
     title: 'Not before',
     default: null,
     description: 'Not flown before this time of the location’s date.',
+  }),
+  alsoAspect: nullable(oneOf(ASPECTS), {
+    title: 'Also cut in',
+    default: null,
+    description: 'A second aspect the shot must work in.',
   }),
   records: oneOf(RECORDS, { title: 'Records', default: 'video' }),
   stills: whole(0, 500, { title: 'Stills', default: 3 }),

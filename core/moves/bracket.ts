@@ -36,6 +36,7 @@ export const stillsBracket: CameraMove = {
   direction: 'still',
   roles: ['detail', 'calm'],
   reversible: true,
+  frames: 'stills',
   parameters,
   shape: (values, subject) => {
     const get = reader(parameters, values);

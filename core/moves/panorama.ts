@@ -57,6 +57,7 @@ export const panorama: CameraMove = {
   direction: 'still',
   roles: ['open', 'calm', 'bridge'],
   reversible: true,
+  frames: 'stills',
   parameters,
   shape: (values, subject, { horizontalFovDeg, verticalFovDeg } = PLAIN_CONTEXT) => {
     const get = reader(parameters, values);

@@ -36,6 +36,7 @@ export const movingTimelapse: CameraMove = {
   direction: 'across',
   roles: ['bridge', 'calm', 'open'],
   reversible: true,
+  frames: 'interval',
   parameters,
   shape: (values, subject, { clipS, timelineFps } = PLAIN_CONTEXT) => {
     const get = reader(parameters, values);

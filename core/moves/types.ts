@@ -135,6 +135,8 @@ export interface CameraMove {
   readonly parameters: readonly MoveParameter[];
   /** Lays the move out about a subject; the reason when the numbers describe no path. */
   readonly shape: (values: MoveValues, subject: MoveSubject, context?: MoveContext) => Result<MoveShape>;
+  /** Takes single frames instead of video: a few stills, or one at each interval. */
+  readonly frames?: Frames['by'];
   /** The path is a list of points instead of numbers. */
   readonly byPoints?: boolean;
   /** Values changed so that the path gets a length (m); absent where length means nothing. */

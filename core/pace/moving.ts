@@ -1,5 +1,5 @@
 import type { PathSample } from '../moves';
-import { degrees, flatLength, radians, type Vec3 } from '../geometry';
+import { degrees, flatLength, radians, turnBetween, type Vec3 } from '../geometry';
 import { edgeDepression } from './ground';
 
 const cross = (a: Vec3, b: Vec3): Vec3 => ({
@@ -9,87 +9,211 @@ const cross = (a: Vec3, b: Vec3): Vec3 => ({
 });
 const dot = (a: Vec3, b: Vec3): number => a.x * b.x + a.y * b.y + a.z * b.z;
 
+/** How fast something moves across and along the frame, °/s. */
+export interface Rates {
+  readonly acrossDegS: number;
+  readonly alongDegS: number;
+}
+
 /**
- * Rates (°/s) at which the nearest ground in frame moves across and along it, for any movement of the camera:
- * the direction d to the ground point changes by −(v − (v·d)d)/R − Ω×d in the camera's own frame.
- * For straight level flight this is exactly v sin²δ/h (along) and v sinδ/h (across).
- * @returns undefined when no ground is in the lower frame or the camera is at or below the ground
+ * Rates of what lies in a direction d at 1/R a metre, for any movement of the camera: d changes by −(v − (v·d)d)/R − Ω×d in the
+ * camera's own frame, v the camera's velocity less that of the thing. For straight level flight over level ground this is
+ * exactly v sin²δ/h (along) and v sinδ/h (across); far away (1/R = 0) only the turning is left.
  */
-export const edgeRates = (
-  sample: PathSample,
-  verticalFovDeg: number,
-  groundM: number,
-): { acrossDegS: number; alongDegS: number } | undefined => {
-  const heightM = sample.pose.at.z - groundM;
-  const down = edgeDepression(-sample.pose.tiltDeg, verticalFovDeg);
-  if (!(heightM > 0) || down <= 0) return undefined;
+const ratesOf = (sample: PathSample, d: Vec3, perMetre: number, velocity = sample.velocity): Rates => {
   const heading = radians(sample.pose.headingDeg);
-  const δ = radians(down);
   const right: Vec3 = { x: Math.cos(heading), y: -Math.sin(heading), z: 0 };
-  const d: Vec3 = { x: Math.sin(heading) * Math.cos(δ), y: Math.cos(heading) * Math.cos(δ), z: -Math.sin(δ) };
-  const range = heightM / Math.sin(δ);
-  const v = sample.velocity;
-  const radial = dot(v, d);
+  const radial = dot(velocity, d);
   const yaw = radians(sample.yawDegS);
   const tilt = radians(sample.tiltDegS);
-  const spin: Vec3 = { x: tilt * right.x, y: tilt * right.y, z: -yaw };
-  const turned = cross(spin, d);
+  const turned = cross({ x: tilt * right.x, y: tilt * right.y, z: -yaw }, d);
   const drift: Vec3 = {
-    x: -(v.x - radial * d.x) / range - turned.x,
-    y: -(v.y - radial * d.y) / range - turned.y,
-    z: -(v.z - radial * d.z) / range - turned.z,
+    x: -(velocity.x - radial * d.x) * perMetre - turned.x,
+    y: -(velocity.y - radial * d.y) * perMetre - turned.y,
+    z: -(velocity.z - radial * d.z) * perMetre - turned.z,
   };
   return { acrossDegS: degrees(dot(drift, right)), alongDegS: degrees(dot(drift, cross(right, d))) };
 };
 
-export interface MovePace {
-  /** Seconds the nearest ground needs across the frame at the fastest moment; Infinity when nothing moves. */
-  readonly edgeCrossingS: number;
-  /** Seconds the surroundings at the subject's range need across the frame at that moment. */
-  readonly subjectCrossingS: number;
-  /** Fastest angular rate of the nearest ground, °/s. */
-  readonly edgeRateDegS: number;
-  /** Height of the camera above the ground at that moment, m. */
-  readonly heightM: number;
-  readonly speedMs: number;
-  readonly edgeDepressionDeg: number;
-}
-
-const STILL: MovePace = {
-  edgeCrossingS: Infinity,
-  subjectCrossingS: Infinity,
-  edgeRateDegS: 0,
-  heightM: 0,
-  speedMs: 0,
-  edgeDepressionDeg: 0,
+const lookedDown = (sample: PathSample, depressionDeg: number): Vec3 => {
+  const [heading, down] = [radians(sample.pose.headingDeg), radians(depressionDeg)];
+  return {
+    x: Math.sin(heading) * Math.cos(down),
+    y: Math.cos(heading) * Math.cos(down),
+    z: -Math.sin(down),
+  };
 };
 
-/** Pace of a flown move at its fastest moment. */
+/** What the camera flies over and looks at. Local metres. */
+export interface PaceScene {
+  /** Height of the ground, or of what stands on it below the camera, over a place; NaN where nothing is known. */
+  readonly surfaceAt: (x: number, y: number, belowM: number) => number;
+  /** The subject at a second of the move; null where there is none, or the move goes along with it. */
+  readonly subjectAt: ((timeS: number) => { readonly at: Vec3; readonly velocity: Vec3 }) | null;
+  readonly subjectHeightM: number;
+}
+
+/** Level ground at the height of the launch point, and no subject. */
+export const LEVEL_SCENE: PaceScene = { surfaceAt: () => 0, subjectAt: null, subjectHeightM: 0 };
+
+export interface PaceFrame {
+  readonly horizontalDeg: number;
+  readonly verticalDeg: number;
+}
+
+/** The camera is never taken to be nearer to the ground than this, m. */
+const LEAST_HEIGHT_M = 0.2;
+/** How often a line of sight is carried on to the ground it meets. */
+const ROUNDS = 3;
+/** Ground beyond this is looked up here, m. */
+const FAR_M = 3000;
+
+/** Height of the camera over what a line of sight meets, m. */
+const heightOver = ({ pose: { at } }: PathSample, d: Vec3, { surfaceAt }: PaceScene): number => {
+  const over = (x: number, y: number): number => {
+    const below = surfaceAt(x, y, at.z);
+    return Math.max(LEAST_HEIGHT_M, at.z - (Number.isNaN(below) ? 0 : below));
+  };
+  let heightM = over(at.x, at.y);
+  for (let round = 0; round < ROUNDS && d.z > -1; round += 1) {
+    const range = Math.min(FAR_M, heightM / -d.z);
+    heightM = over(at.x + d.x * range, at.y + d.y * range);
+  }
+  return heightM;
+};
+
+/** What crosses the frame the fastest: the near ground, the subject, or what is far. */
+export type PaceOf = 'ground' | 'subject' | 'background';
+
+interface Crossing extends Rates {
+  readonly of: PaceOf;
+  readonly heightM: number;
+  readonly depressionDeg: number;
+}
+
+/** The near ground: what the lowest line of the frame meets. None where the whole frame looks above level. */
+const nearGround = (sample: PathSample, frame: PaceFrame, scene: PaceScene): Crossing | null => {
+  const depressionDeg = edgeDepression(-sample.pose.tiltDeg, frame.verticalDeg);
+  if (depressionDeg <= 0) return null;
+  const d = lookedDown(sample, depressionDeg);
+  const heightM = heightOver(sample, d, scene);
+  return { of: 'ground', ...ratesOf(sample, d, -d.z / heightM), heightM, depressionDeg };
+};
+
+/** What is far: ground at the highest line of the frame, or the horizon where that looks above it. */
+const background = (sample: PathSample, frame: PaceFrame, scene: PaceScene): Crossing => {
+  const lowest = -sample.pose.tiltDeg + frame.verticalDeg / 2;
+  const depressionDeg = lowest < 0 ? lowest : Math.max(0, -sample.pose.tiltDeg - frame.verticalDeg / 2);
+  const d = lookedDown(sample, depressionDeg);
+  const heightM = depressionDeg > 0 ? heightOver(sample, d, scene) : sample.pose.at.z;
+  return { of: 'background', ...ratesOf(sample, d, Math.max(0, -d.z) / heightM), heightM, depressionDeg };
+};
+
+/** A subject this large in the frame counts fully; a smaller one by its share. */
+const NOTICED_FILL = 0.15;
+/** Over this share of half the frame beyond its edge a subject fades out of what counts. */
+const FADE = 0.25;
+const within = (offDeg: number, fovDeg: number): number =>
+  Math.min(1, Math.max(0, (1 + FADE - Math.abs(offDeg) / (fovDeg / 2)) / FADE));
+
+/** The subject, counted by how much of the frame it takes up and whether it is in it. */
+const subjectCrossing = (sample: PathSample, frame: PaceFrame, scene: PaceScene): Crossing | null => {
+  const subject = scene.subjectAt?.(sample.timeS);
+  if (!subject) return null;
+  const { at, headingDeg, tiltDeg } = sample.pose;
+  const to: Vec3 = { x: subject.at.x - at.x, y: subject.at.y - at.y, z: subject.at.z - at.z };
+  const flat = flatLength(to.x, to.y);
+  const rangeM = Math.max(0.5, flatLength(flat, to.z));
+  const d: Vec3 = { x: to.x / rangeM, y: to.y / rangeM, z: to.z / rangeM };
+  const fill = scene.subjectHeightM / (2 * rangeM * Math.tan(radians(frame.verticalDeg) / 2));
+  const elevationDeg = degrees(Math.atan2(to.z, flat));
+  const seen =
+    Math.min(1, fill / NOTICED_FILL) *
+    within(turnBetween(headingDeg, degrees(Math.atan2(to.x, to.y))), frame.horizontalDeg) *
+    within(elevationDeg - tiltDeg, frame.verticalDeg);
+  if (seen <= 0) return null;
+  const v = sample.velocity;
+  const s = subject.velocity;
+  const rates = ratesOf(sample, d, 1 / rangeM, { x: v.x - s.x, y: v.y - s.y, z: v.z - s.z });
+  return {
+    of: 'subject',
+    acrossDegS: rates.acrossDegS * seen,
+    alongDegS: rates.alongDegS * seen,
+    heightM: Math.max(0, -to.z),
+    depressionDeg: -elevationDeg,
+  };
+};
+
+/** Rates of the near ground over level ground; undefined where no ground is in the lower frame. */
+export const edgeRates = (sample: PathSample, verticalDeg: number, groundM: number): Rates | undefined =>
+  sample.pose.at.z > groundM
+    ? (nearGround(
+        sample,
+        { horizontalDeg: verticalDeg, verticalDeg },
+        { ...LEVEL_SCENE, surfaceAt: () => groundM },
+      ) ?? undefined)
+    : undefined;
+
+export interface MovePace {
+  /** Seconds the fastest thing in the frame needs to cross it, at the fastest moment; Infinity when nothing moves. */
+  readonly crossingS: number;
+  readonly of: PaceOf;
+  /** Frame widths and frame heights it moves in a second. */
+  readonly widthsPerS: number;
+  readonly heightsPerS: number;
+  /** Its angular rate, °/s. */
+  readonly rateDegS: number;
+  /** Height of the camera above it, m. */
+  readonly heightM: number;
+  readonly speedMs: number;
+  readonly depressionDeg: number;
+}
+
+/** Nothing moves. */
+export const NO_PACE: MovePace = {
+  crossingS: Infinity,
+  of: 'ground',
+  widthsPerS: 0,
+  heightsPerS: 0,
+  rateDegS: 0,
+  heightM: 0,
+  speedMs: 0,
+  depressionDeg: 0,
+};
+
+/** Slower than this share of the frame a second nothing is seen to move. */
+const LEAST_SHARE = 1e-6;
+
+/**
+ * Pace of a flown move: the fastest crossing of what fills a noticeable part of the frame, at its fastest moment. Looked at
+ * are the lowest line of the frame, the subject, and the highest line or the horizon.
+ */
 export const movePace = (
   samples: readonly PathSample[],
-  horizontalFovDeg: number,
-  verticalFovDeg: number,
-  aim: Vec3,
-  groundM = 0,
-): MovePace =>
-  samples.reduce<MovePace>((fastest, sample) => {
-    const rates = edgeRates(sample, verticalFovDeg, groundM);
-    if (!rates) return fastest;
-    const share = flatLength(rates.acrossDegS / horizontalFovDeg, rates.alongDegS / verticalFovDeg);
-    if (share < 1e-6 || 1 / share >= fastest.edgeCrossingS) return fastest;
-    const { at } = sample.pose;
-    const toAim: Vec3 = { x: aim.x - at.x, y: aim.y - at.y, z: aim.z - at.z };
-    const range = Math.hypot(toAim.x, toAim.y, toAim.z);
-    const speedMs = Math.hypot(sample.velocity.x, sample.velocity.y, sample.velocity.z);
-    const along = range > 0 ? dot(sample.velocity, toAim) / range : 0;
-    const transverse = Math.sqrt(Math.max(0, speedMs * speedMs - along * along));
-    return {
-      edgeCrossingS: 1 / share,
-      subjectCrossingS:
-        transverse > 1e-6 ? (2 * range * Math.tan(radians(horizontalFovDeg) / 2)) / transverse : Infinity,
-      edgeRateDegS: Math.hypot(rates.acrossDegS, rates.alongDegS),
-      heightM: at.z - groundM,
-      speedMs,
-      edgeDepressionDeg: edgeDepression(-sample.pose.tiltDeg, verticalFovDeg),
-    };
-  }, STILL);
+  frame: PaceFrame,
+  scene: PaceScene = LEVEL_SCENE,
+): MovePace => {
+  let fastest = NO_PACE;
+  let most = LEAST_SHARE;
+  for (const sample of samples)
+    for (const look of [nearGround, subjectCrossing, background]) {
+      const seen = look(sample, frame, scene);
+      if (!seen) continue;
+      const widthsPerS = Math.abs(seen.acrossDegS) / frame.horizontalDeg;
+      const heightsPerS = Math.abs(seen.alongDegS) / frame.verticalDeg;
+      const share = flatLength(widthsPerS, heightsPerS);
+      if (share <= most) continue;
+      most = share;
+      fastest = {
+        crossingS: 1 / share,
+        of: seen.of,
+        widthsPerS,
+        heightsPerS,
+        rateDegS: flatLength(seen.acrossDegS, seen.alongDegS),
+        heightM: seen.heightM,
+        speedMs: Math.hypot(sample.velocity.x, sample.velocity.y, sample.velocity.z),
+        depressionDeg: seen.depressionDeg,
+      };
+    }
+  return fastest;
+};

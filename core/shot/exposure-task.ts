@@ -70,7 +70,7 @@ export const profileOf = (camera: Camera | null, school: ProfileSchool): Profile
 /** Share of the frame at a shutter of 360° that would not show. */
 const standsStill = (facts: ShotFacts): boolean => {
   const fps = facts.mode?.fps ?? 25;
-  return blurPixels(facts.pace.edgeCrossingS, facts.mode?.widthPx ?? 3840, 1 / fps) < STILL_BLUR_PX;
+  return blurPixels(facts.pace, facts.frame.cutPx, 1 / fps) < STILL_BLUR_PX;
 };
 
 const aimOf = ({ trajectory, camera, shot }: ShotFacts): ShutterAim | undefined => {

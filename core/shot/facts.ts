@@ -2,18 +2,14 @@ import type { LegCost } from '../energy';
 import type { CutSegment, Aircraft, Camera, RecordingMode, Film, Location, Shot, Subject } from '../model';
 import type { TakeSeconds } from '../footage';
 import { distanceClass, frameFill, type DistanceClass, type FieldOfView } from '../lens';
-import {
-  type CameraMove,
-  type Trajectory,
-  type MoveDirection,
-  type MoveSubject,
-  directionFlown,
-} from '../moves';
-import { movePace, paceBand, type MovePace, type PaceBand } from '../pace';
+import { type CameraMove, type Trajectory, type MoveDirection, type MoveSubject } from '../moves';
+import { paceBand, type MovePace, type PaceBand } from '../pace';
 import { distance, vec, type Vec3 } from '../geometry';
 import { costsOf, takesOf, type ShotEnergy } from './costs';
 import type { Ground } from '../terrain';
-import { flyLayout, layoutOf, type ShotParts } from './layout';
+import { flyLayout, type Frame, layoutOf, type ShotParts } from './layout';
+import { paceAlong } from './pace-along';
+import type { SurfaceAt } from '../site';
 
 /** Everything worked out about one shot by itself, before it is put into a flight. */
 export interface ShotFacts {
@@ -28,7 +24,9 @@ export interface ShotFacts {
   readonly aircraft: Aircraft | null;
   readonly camera: Camera | null;
   readonly mode: RecordingMode | null;
+  /** What the cut sees. */
   readonly fov: FieldOfView;
+  readonly frame: Frame;
   readonly segments: readonly CutSegment[];
   readonly capturedS: number;
   readonly wantedS: number;
@@ -48,6 +46,7 @@ export interface ShotFacts {
   readonly fromPoint: Vec3;
   readonly toPoint: Vec3;
   readonly ground: Ground | undefined;
+  readonly surfaceAt: SurfaceAt | undefined;
   /** Lowest and highest of the path above the ground below it, m; above the origin where none is known. */
   readonly overGround: HeightsOver;
 }
@@ -97,11 +96,11 @@ export const framingOf = (trajectory: Trajectory | null, aim: MoveSubject, fov: 
 export const shotFacts = (parts: ShotParts): ShotFacts => {
   const { shot, film, location, aircraft, subject } = parts;
   const layout = layoutOf(parts);
-  const { aim, move, camera, mode, fov, segments, capturedS, wantedS } = layout;
+  const { aim, move, direction, camera, mode, fov, frame, segments, capturedS, wantedS } = layout;
   const path = flyLayout(layout, parts);
   const trajectory = path.ok ? path.value : null;
   const costs = costsOf(parts, trajectory, camera, mode);
-  const pace = movePace(trajectory?.samples ?? [], fov.horizontalDeg, fov.verticalDeg, aim.aim);
+  const pace = paceAlong({ trajectory, fov, aim, direction, subject, surfaceAt: parts.surfaceAt });
   const { rangeM, fill, framing } = framingOf(trajectory, aim, fov);
   const { fromPoint, toPoint } = endsOf(shot, trajectory);
   // Spelled out: spreading parts into it costs as much as working half of them out.
@@ -112,11 +111,12 @@ export const shotFacts = (parts: ShotParts): ShotFacts => {
     subject,
     aim,
     move,
-    direction: directionFlown(move?.direction ?? 'still', shot.move.reversed),
+    direction,
     aircraft,
     camera,
     mode,
     fov,
+    frame,
     segments,
     capturedS,
     wantedS,
@@ -127,13 +127,14 @@ export const shotFacts = (parts: ShotParts): ShotFacts => {
     energy: costs.energy,
     bytes: costs.bytes,
     pace,
-    band: paceBand(pace.edgeCrossingS),
+    band: paceBand(pace.crossingS),
     rangeM,
     fill,
     framing,
     fromPoint,
     toPoint,
     ground: parts.ground,
+    surfaceAt: parts.surfaceAt,
     overGround: heightsOver(trajectory, parts.ground),
   };
 };

@@ -1,7 +1,7 @@
 import { term, type Sum, type Term } from '../units';
 import { framesPerFrame, slowestCleanFactor, STILL_S } from '../footage';
 import { measured, message, type Message } from '../messages';
-import { PACE_BANDS } from '../pace';
+import { PACE_BANDS, type PaceOf } from '../pace';
 import { stillMBOf, stillsOf, takesOf } from './costs';
 import { meanSpeedOf, secondsOf } from './layout';
 import type { ShotFacts } from './facts';
@@ -196,25 +196,26 @@ const bytes = (f: ShotFacts): Sum => {
   };
 };
 
+const PACE_WORDS: Readonly<Record<PaceOf, string>> = {
+  ground: 'the near ground',
+  subject: 'the subject',
+  background: 'the background',
+};
+
 const pace = (f: ShotFacts): Sum => ({
   label: 'Pace',
-  value: f.pace.edgeCrossingS,
+  value: f.pace.crossingS,
   quantity: 'seconds',
   terms: [
-    term('height over ground', f.pace.heightM, 'metres', 'at the fastest moment'),
+    term('height above it', f.pace.heightM, 'metres', `fastest is ${PACE_WORDS[f.pace.of]}`),
     term('speed', f.pace.speedMs, 'speed'),
-    term(
-      'nearest ground seen at',
-      f.pace.edgeDepressionDeg,
-      'degrees',
-      'below level, lowest line of the frame',
-    ),
-    term('its rate', f.pace.edgeRateDegS, 'degreesPerSecond'),
-    term('field of view', f.fov.horizontalDeg, 'degrees', `${f.fov.verticalDeg.toFixed(0)}° high`),
-    term('surroundings of the subject', f.pace.subjectCrossingS, 'seconds', 'to cross at its range'),
+    term('seen at', f.pace.depressionDeg, 'degrees', 'below level'),
+    term('its rate', f.pace.rateDegS, 'degreesPerSecond'),
+    term('field of view of the cut', f.fov.horizontalDeg, 'degrees', `${f.fov.verticalDeg.toFixed(0)}° high`),
   ],
-  formula: 'crossing = field of view / rate; level flight: v sin²δ/h forward, v sin δ/h sideways',
-  source: `Bands by the near ground: ${PACE_BANDS.map((b) => `${b.band} over ${b.fromS} s`).join(', ')}. Seven seconds is the long-used strobe guide of cinematography manuals.`,
+  formula:
+    'crossing = field of view / rate; level flight: v sin²δ/h forward, v sin δ/h sideways; far away the rate of turning',
+  source: `Fastest of the near ground, the subject and the background. Bands: ${PACE_BANDS.map((b) => `${b.band} over ${b.fromS} s`).join(', ')}. Seven seconds is the long-used strobe guide of cinematography manuals.`,
 });
 
 const fill = (f: ShotFacts): Sum => ({

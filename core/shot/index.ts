@@ -20,4 +20,5 @@ export { shadowsOf } from './shadow';
 export { type KnownScene, knownScene, looksOf, type ShotLight, shotLight } from './shot-light';
 export { freeKnobs, solveShot, type Target, type TargetFigure, targetIn, TARGETS } from './solve';
 export { clearanceOf, depthOf, footprint } from './subject';
-export { bandsOf, BLUR_SHARE, momentAt, subjectAt, type Track, trackOf } from './track';
+export { subjectAt } from './subject-at';
+export { bandsOf, BLUR_SHARE, momentAt, type Track, trackOf } from './track';

@@ -11,8 +11,10 @@ import type {
   Shot,
   Subject,
 } from '../model';
-import { fieldOfView, type FieldOfView } from '../lens';
+import { type Crop, cropTo, fieldOfView, type FieldOfView, frameShape, type FrameShape } from '../lens';
 import {
+  directionFlown,
+  type MoveDirection,
   combined,
   fly,
   moveOf,
@@ -25,6 +27,7 @@ import {
   type MoveShape,
   type MoveSubject,
 } from '../moves';
+import type { SurfaceAt } from '../site';
 import type { Ground } from '../terrain';
 import { found, none, type Result } from '../units';
 import { vec } from '../geometry';
@@ -40,6 +43,8 @@ export interface ShotParts {
   readonly aircraft: Aircraft | null;
   /** Ground of the location; level where left out. */
   readonly ground?: Ground | undefined;
+  /** Ground with what stands on it, for what passes under the camera; the ground alone where left out. */
+  readonly surfaceAt?: SurfaceAt | undefined;
   /** Mass on top of the aircraft's own, kg; none where left out. */
   readonly addedKg?: number | undefined;
 }
@@ -63,15 +68,66 @@ export const easingOf = (film: Film): Easing => ({
   turnAccelDegS2: TURN_ACCEL_DEG_S2,
 });
 
-/** Camera, mode and field of view of a shot; the first there are where the chosen ones are gone. */
-export const lensOf = ({
-  shot,
-  aircraft,
-  film,
-}: ShotParts): { camera: Camera | null; mode: RecordingMode | null; fov: FieldOfView } => {
+/** What a camera records, and what the cut uses of it. */
+export interface Frame {
+  /** Whole recorded frame: of the mode for video, of the stills for single frames. */
+  readonly fov: FieldOfView;
+  readonly shape: FrameShape;
+  /** Pixels of the cut's crop; of the whole frame for stills. */
+  readonly cutPx: readonly [number, number];
+  /** Share of the pixels the cut uses. */
+  readonly pixelShare: number;
+  readonly widthShare: number;
+  readonly heightShare: number;
+  /** Crop in the second aspect the shot is wanted in. */
+  readonly also: Crop | null;
+}
+
+export interface Lens {
+  readonly camera: Camera | null;
+  readonly mode: RecordingMode | null;
+  /** What the cut sees: the crop of the recorded frame for video, the whole frame for stills. */
+  readonly fov: FieldOfView;
+  readonly frame: Frame;
+}
+
+const PLAIN_MM = 24;
+const PLAIN_PX: FrameShape = [3840, 2160];
+
+/** Whether a shot ends as single stills and not as a clip. */
+const endsAsStills = (shot: Shot): boolean =>
+  shot.records === 'stills' || moveOf(shot.move.kind)?.frames === 'stills';
+
+/** Camera and mode of a shot; the first there are where the chosen ones are gone. */
+const recorderOf = (
+  shot: Shot,
+  aircraft: Aircraft | null,
+): { camera: Camera | null; mode: RecordingMode | null } => {
   const camera = aircraft?.cameras.find((c) => c.id === shot.cameraId) ?? aircraft?.cameras[0] ?? null;
-  const mode = camera?.modes.find((m) => m.id === shot.modeId) ?? camera?.modes[0] ?? null;
-  return { camera, mode, fov: fieldOfView(camera?.equivalentMm ?? 24, film.aspect, Math.max(1, shot.zoom)) };
+  return { camera, mode: camera?.modes.find((m) => m.id === shot.modeId) ?? camera?.modes[0] ?? null };
+};
+
+/** Camera, mode and frame of a shot. */
+export const lensOf = ({ shot, aircraft, film }: Pick<ShotParts, 'shot' | 'aircraft' | 'film'>): Lens => {
+  const { camera, mode } = recorderOf(shot, aircraft);
+  const px: FrameShape = mode ? [mode.widthPx, mode.heightPx] : PLAIN_PX;
+  const stills = endsAsStills(shot);
+  const single = stills || moveOf(shot.move.kind)?.frames === 'interval';
+  const shape = single && camera ? frameShape(camera.stillAspect) : px;
+  const fov = fieldOfView(camera?.equivalentMm ?? PLAIN_MM, shape, Math.max(1, shot.zoom));
+  const { fov: seen, ...crop } = cropTo(fov, shape, stills ? shape : frameShape(film.aspect));
+  return {
+    camera,
+    mode,
+    fov: seen,
+    frame: {
+      fov,
+      shape,
+      cutPx: [px[0] * crop.widthShare, px[1] * crop.heightShare],
+      ...crop,
+      also: shot.alsoAspect === null || stills ? null : cropTo(fov, shape, frameShape(shot.alsoAspect)),
+    },
+  };
 };
 
 /** Stretches of the cut in seconds: beats and counts become one through the tempo. */
@@ -129,9 +185,12 @@ const contextOf = (
 export interface Layout {
   readonly aim: MoveSubject;
   readonly move: CameraMove | null;
+  /** Way it goes as flown, reversed or not. */
+  readonly direction: MoveDirection;
   readonly camera: Camera | null;
   readonly mode: RecordingMode | null;
   readonly fov: FieldOfView;
+  readonly frame: Frame;
   readonly segments: readonly CutSegment[];
   readonly capturedS: number;
   readonly wantedS: number;
@@ -141,7 +200,7 @@ export interface Layout {
 
 export const layoutOf = (parts: ShotParts): Layout => {
   const { shot, film } = parts;
-  const { camera, mode, fov } = lensOf(parts);
+  const { camera, mode, fov, frame } = lensOf(parts);
   const segments = cutOf(shot, film);
   const capturedS = capturedSeconds(segments);
   const aim = aimOf(parts.subject);
@@ -160,9 +219,11 @@ export const layoutOf = (parts: ShotParts): Layout => {
   return {
     aim,
     move,
+    direction: directionFlown(move?.direction ?? 'still', shot.move.reversed),
     camera,
     mode,
     fov,
+    frame,
     segments,
     capturedS,
     wantedS: steadySecondsWanted(capturedS, film.preferences.minimumHoldS, film.preferences.handleS),

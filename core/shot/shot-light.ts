@@ -95,9 +95,6 @@ export const shotLight = (
     headingDeg: heading,
     side: heading === null ? 'none' : sunSide(heading, sun),
     sunInLens: along.inLens > 0,
-    blurPx:
-      exposure.ok && Number.isFinite(facts.pace.edgeCrossingS)
-        ? blurPixels(facts.pace.edgeCrossingS, facts.mode?.widthPx ?? 0, exposure.value.choice.shutterS)
-        : 0,
+    blurPx: exposure.ok ? blurPixels(facts.pace, facts.frame.cutPx, exposure.value.choice.shutterS) : 0,
   };
 };

@@ -1,4 +1,4 @@
-import { movePace } from '../pace';
+import { paceAlong } from './pace-along';
 import { fly, knobsOf, LENGTH_KNOB, solveBy, timingOf, type Trajectory, type Knob } from '../moves';
 import type { MoveValues } from '../model';
 import { none, type Result } from '../units';
@@ -77,7 +77,7 @@ export const TARGETS: readonly TargetFigure[] = [
 ];
 
 /** A figure of a flown move. */
-const figureOf = (trajectory: Trajectory, target: Target, layout: Layout): number => {
+const figureOf = (trajectory: Trajectory, target: Target, layout: Layout, parts: ShotParts): number => {
   switch (target) {
     case 'usableS':
       return trajectory.usableS;
@@ -88,8 +88,8 @@ const figureOf = (trajectory: Trajectory, target: Target, layout: Layout): numbe
     case 'speedMs':
       return trajectory.peakSpeedMs;
     case 'paceS':
-      return movePace(trajectory.samples, layout.fov.horizontalDeg, layout.fov.verticalDeg, layout.aim.aim)
-        .edgeCrossingS;
+      return paceAlong({ ...layout, subject: parts.subject, surfaceAt: parts.surfaceAt, trajectory })
+        .crossingS;
     case 'fill':
       return framingOf(trajectory, layout.aim, layout.fov).fill;
   }
@@ -107,7 +107,7 @@ const measureFor =
       return timing.ok ? timing.value.totalS : null;
     }
     const trajectory = fly(shape.value, easing, parts.shot.cutStyle, layout.wantedS);
-    return trajectory.ok ? figureOf(trajectory.value, target, layout) : null;
+    return trajectory.ok ? figureOf(trajectory.value, target, layout, parts) : null;
   };
 
 /** A target as it stands in facts already worked out; null without a path. */
@@ -118,7 +118,7 @@ export const targetIn = ({ trajectory, pace, fill }: ShotFacts, target: Target):
     totalS: trajectory.totalS,
     lengthM: trajectory.lengthM,
     speedMs: trajectory.peakSpeedMs,
-    paceS: pace.edgeCrossingS,
+    paceS: pace.crossingS,
     fill,
   }[target];
 };

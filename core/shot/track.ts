@@ -1,12 +1,13 @@
 import { angleToSun, FLARE_MARGIN_DEG, type SunPosition } from '../light';
 import { SHEAR, windSpeedAt } from '../air';
 import type { Pose } from '../moves';
-import { blurPixels, movePace, paceBand, STROBE_CROSSING_S, type PaceBand } from '../pace';
-import { nearestShare, between, distance, lengthOf, offset, turnBetween, vec, type Vec3 } from '../geometry';
+import { blurPixels, paceBand, STROBE_CROSSING_S, type PaceBand } from '../pace';
+import { between, distance, lengthOf, turnBetween } from '../geometry';
 import { flyLayout, layoutOf } from './layout';
+import { paceAlong } from './pace-along';
+import { subjectAt } from './subject-at';
 import type { ShotLight } from './shot-light';
 import type { ShotFacts } from './facts';
-import type { Subject } from '../model';
 
 /** A moment of a move, with what is worth knowing about it. */
 export interface TrackSample {
@@ -14,11 +15,11 @@ export interface TrackSample {
   readonly pose: Pose;
   readonly speedMs: number;
   readonly distanceM: number;
-  /** Seconds the nearest ground needs across the frame; Infinity when nothing moves. */
+  /** Seconds the fastest thing in the frame needs to cross it; Infinity when nothing moves. */
   readonly crossingS: number;
   readonly band: PaceBand;
   readonly strobes: boolean;
-  /** Blur of the nearest ground at the chosen shutter, pixels. */
+  /** Blur of it at the chosen shutter, pixels. */
   readonly blurPx: number;
   readonly sunInLens: boolean;
 }
@@ -47,54 +48,6 @@ const MOST = 1600;
 /** Blur beyond which edges are seen to smear, as a share of the frame's width. */
 export const BLUR_SHARE = 1 / 40;
 
-/** Place on a drawn way, metres on from the spot of it that is nearest to where the subject stands; it waits at the ends. */
-const alongPath = ({ path, xM, yM }: Subject, z: number, onM: number): Vec3 => {
-  let [gone, best, start] = [0, Infinity, 0];
-  const parts = path.slice(1).flatMap((b, i) => {
-    const a = path[i];
-    if (!a) return [];
-    const length = Math.hypot(b.xM - a.xM, b.yM - a.yM);
-    const u = nearestShare(a.xM, a.yM, b.xM, b.yM, xM, yM);
-    const off = Math.hypot(xM - a.xM - (b.xM - a.xM) * u, yM - a.yM - (b.yM - a.yM) * u);
-    if (off < best) {
-      best = off;
-      start = gone + length * u;
-    }
-    gone += length;
-    return [{ a, b, length, from: gone - length }];
-  });
-  const at = Math.min(gone, Math.max(0, start + onM));
-  const part = parts.find((p) => at <= p.from + p.length) ?? parts.at(-1);
-  const u = part && part.length > 0 ? (at - part.from) / part.length : 0;
-  return part
-    ? vec(part.a.xM + (part.b.xM - part.a.xM) * u, part.a.yM + (part.b.yM - part.a.yM) * u, z)
-    : vec(xM, yM, z);
-};
-
-/** Where a moving subject is at a second of the move: at its own place in the middle of it. */
-export const subjectAt = (
-  { aim, trajectory, direction, subject }: Pick<ShotFacts, 'aim' | 'trajectory' | 'direction' | 'subject'>,
-  timeS: number,
-): Vec3 => {
-  if (!trajectory || !subject || aim.speedMs <= 0) return aim.aim;
-  const middle = timeS - trajectory.totalS / 2;
-  if (direction !== 'with' && subject.path.length > 1)
-    return alongPath(subject, aim.aim.z, aim.speedMs * middle);
-  if (direction !== 'with') return offset(aim.aim, aim.headingDeg, aim.speedMs * middle, aim.aim.z);
-  // A move that goes along is flown as if the subject kept pace with it, ramps and all.
-  const heading = (aim.headingDeg * Math.PI) / 180;
-  const along = (p: Vec3): number => p.x * Math.sin(heading) + p.y * Math.cos(heading);
-  const run = along(trajectory.end.at) - along(trajectory.start.at);
-  const i = Math.min(
-    trajectory.samples.length - 1,
-    Math.max(0, Math.round((timeS / trajectory.totalS) * (trajectory.samples.length - 1))),
-  );
-  const here = trajectory.samples[i];
-  return here
-    ? offset(aim.aim, aim.headingDeg, along(here.pose.at) - along(trajectory.start.at) - run / 2, aim.aim.z)
-    : aim.aim;
-};
-
 /** Samples a shot closely for seeing it: eight poses a second. Null without a path. */
 export const trackOf = (shot: ShotAtMinute): Track | null => {
   const { facts, light } = shot;
@@ -111,7 +64,6 @@ export const trackOf = (shot: ShotAtMinute): Track | null => {
   const shutterS = light?.exposure.ok
     ? light.exposure.value.choice.shutterS
     : 1 / (2 * (facts.mode?.fps ?? 25));
-  const widthPx = facts.mode?.widthPx ?? 3840;
   const sun: SunPosition | null = light && light.sun.altitudeDeg > -0.833 ? light.sun : null;
   const { preRollS, postRollS, handleS } = facts.film.preferences;
   return {
@@ -123,16 +75,16 @@ export const trackOf = (shot: ShotAtMinute): Track | null => {
     usableFromS: steadyFromS,
     usableToS: Math.min(totalS, steadyFromS + usableS),
     samples: samples.map((s): TrackSample => {
-      const { edgeCrossingS } = movePace([s], facts.fov.horizontalDeg, facts.fov.verticalDeg, facts.aim.aim);
+      const pace = paceAlong({ ...facts, trajectory: trajectory.value }, [s]);
       return {
         timeS: s.timeS,
         pose: s.pose,
         speedMs: lengthOf(s.velocity),
         distanceM: distance(s.pose.at, subjectAt({ ...facts, trajectory: trajectory.value }, s.timeS)),
-        crossingS: edgeCrossingS,
-        band: paceBand(edgeCrossingS),
-        strobes: edgeCrossingS < STROBE_CROSSING_S && Math.abs(s.yawDegS) > 1,
-        blurPx: Number.isFinite(edgeCrossingS) ? blurPixels(edgeCrossingS, widthPx, shutterS) : 0,
+        crossingS: pace.crossingS,
+        band: paceBand(pace.crossingS),
+        strobes: pace.widthsPerS * STROBE_CROSSING_S > 1,
+        blurPx: blurPixels(pace, facts.frame.cutPx, shutterS),
         sunInLens:
           sun !== null &&
           angleToSun(s.pose.headingDeg, s.pose.tiltDeg, sun) < facts.fov.horizontalDeg / 2 + FLARE_MARGIN_DEG,

@@ -3,3 +3,4 @@ export { FEATURE_KINDS, featureWords, isFeatureKind } from './kinds';
 export { lengthAlong, measureOf } from './measure';
 export { type Pin, pinned } from './pins';
 export { groundAt, onGround, spotsOf } from './spots';
+export { type SurfaceAt, surfaceOver } from './surface';

@@ -2,6 +2,7 @@ import type { Warning } from './types';
 import type { LocationPlan } from '../day';
 import type { ShotFacts } from '../shot';
 import { cruiseUnknown, doesNotFit, gusts, noAircraft, slowLegs } from './air';
+import { secondAspect } from './crop';
 import { exposureOff, filterChange, flicker, outsideWindow, wrongLight } from './light';
 import {
   aboveCeiling,
@@ -51,6 +52,7 @@ export const SHOT_RULES: readonly ShotRule[] = [
   flicker,
   noTempo,
   zoomLoss,
+  secondAspect,
   manyInputs,
   fewTakes,
   speedNote,

@@ -11,9 +11,11 @@ const FIELDS_0009: Readonly<Record<string, readonly (readonly [path: string, val
     ['preferences.topSpeedShare', 0.8],
     ['preferences.homeGustShare', 0.5],
   ],
+  aircraft: [['cameras.*.stillAspect', '4:3']],
+  shot: [['alsoAspect', null]],
 };
 
-const TABLES_0009: Readonly<Record<string, string>> = { film: 'films' };
+const TABLES_0009: Readonly<Record<string, string>> = { film: 'films', aircraft: 'aircraft', shot: 'shots' };
 
 interface Craft {
   readonly cameras: readonly {
@@ -76,9 +78,10 @@ export const windAndLight = (sequelize: Sequelize): Promise<void> =>
       shots.map(({ id, body, ...row }) => [id, ratioOf({ ...(JSON.parse(body) as Row), ...row })]),
     );
     await rewriteBodies(sequelize, 'shots', (body, id) => inRealTime(body, ratios.get(id) ?? 1));
-    const grown = (kind: string, row: Row): Row =>
-      kind === 'shot' ? inRealTime(row, ratioOf(row)) : filledWith(FIELDS_0009[kind] ?? [], row);
+    const grown = (kind: string, row: Row): Row => filledWith(FIELDS_0009[kind] ?? [], row);
     for (const [kind, table] of Object.entries(TABLES_0009))
       await rewriteBodies(sequelize, table, (body) => grown(kind, body));
-    await rewriteLog(sequelize, [...Object.keys(TABLES_0009), 'shot'], grown);
+    await rewriteLog(sequelize, Object.keys(TABLES_0009), (kind, row) =>
+      grown(kind, kind === 'shot' ? inRealTime(row, ratioOf(row)) : row),
+    );
   });

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { footprint, type ShotFacts } from '@core/shot';
 import type { Subject } from '@core/model';
-import { aspectRatio, horizonInFrame, projectLine, projectPoint, type FramePoint } from '@core/lens';
+import { horizonInFrame, projectLine, projectPoint, type FramePoint } from '@core/lens';
 import { computed } from 'vue';
+import { cropped, outline, thirdLines } from './crop-lines';
 import { line } from './drawing';
 
 const props = defineProps<{
@@ -16,11 +17,18 @@ const props = defineProps<{
 }>();
 
 const frame = computed(() => {
-  const ratio = aspectRatio(props.facts.film.aspect);
+  const [wide, high] = props.facts.frame.shape;
+  const ratio = wide / high;
   const width = Math.min(props.width, props.height * ratio);
   const height = width / ratio;
   return { width, height, x: (props.width - width) / 2, y: (props.height - height) / 2 };
 });
+
+/** What the cut uses of it, and the second aspect where one is wanted. */
+const cut = computed(() =>
+  props.facts.frame.pixelShare < 0.999 ? cropped(frame.value, props.facts.frame) : frame.value,
+);
+const also = computed(() => (props.facts.frame.also ? cropped(frame.value, props.facts.frame.also) : null));
 
 /** What stands for the subject where none is chosen. */
 const PLAIN: Subject = {
@@ -60,7 +68,8 @@ const gridLines = (around: { x: number; y: number }, reach: number, step: number
 
 const picture = computed(() => {
   const { facts } = props;
-  const { trajectory, aim, fov } = facts;
+  const { trajectory, aim } = facts;
+  const { fov } = facts.frame;
   if (!trajectory) return null;
   const sample = trajectory.samples[Math.round(props.share * (trajectory.samples.length - 1))];
   if (!sample) return null;
@@ -126,17 +135,10 @@ const picture = computed(() => {
       <path v-for="(face, i) in picture.faces" :key="i" class="body" :d="face" />
     </g>
     <rect class="edge" v-bind="frame" />
-    <path
-      class="thirds"
-      :d="
-        [1, 2]
-          .map(
-            (n) =>
-              `M${frame.x + (frame.width * n) / 3} ${frame.y}v${frame.height}M${frame.x} ${frame.y + (frame.height * n) / 3}h${frame.width}`,
-          )
-          .join('')
-      "
-    />
+    <path v-if="cut !== frame" class="outside" :d="outline(frame) + outline(cut)" />
+    <path v-if="cut !== frame" class="cut" :d="outline(cut)" />
+    <path v-if="also" class="cut also" :d="outline(also)" />
+    <path class="thirds" :d="thirdLines(cut)" />
   </svg>
 </template>
 
@@ -163,6 +165,19 @@ const picture = computed(() => {
 .edge {
   fill: none;
   stroke: var(--chalk-3);
+}
+.outside {
+  fill: #0d0b10;
+  fill-opacity: 0.55;
+  fill-rule: evenodd;
+}
+.cut {
+  fill: none;
+  stroke: #fff;
+  stroke-width: 1.2;
+}
+.also {
+  stroke-dasharray: 5 4;
 }
 .thirds {
   stroke: #fff;

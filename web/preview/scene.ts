@@ -1,6 +1,5 @@
 import type { DerivedShot } from '@core/film';
 import type { Subject, Feature } from '@core/model';
-import { aspectRatio } from '@core/lens';
 import { skyColour, type SunPosition } from '@core/light';
 import type { Pose } from '@core/moves';
 import { LEVEL_GROUND } from '@core/terrain';
@@ -139,8 +138,9 @@ export class PreviewScene {
 
   constructor(shot: DerivedShot, subjects: readonly Subject[], things: readonly Feature[] = []) {
     const { facts, light } = shot;
-    this.aspect = aspectRatio(facts.film.aspect);
-    this.camera = new PerspectiveCamera(facts.fov.verticalDeg, this.aspect, 0.3, REACH_M);
+    const [wide, high] = facts.frame.shape;
+    this.aspect = wide / high;
+    this.camera = new PerspectiveCamera(facts.frame.fov.verticalDeg, this.aspect, 0.3, REACH_M);
     const sunDeg = light?.sun.altitudeDeg ?? 35;
     const horizon = colour(sunDeg);
     this.dome = skyDome(sunDeg);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Preferences } from '@core/model';
+import { ASPECTS, type Preferences } from '@core/model';
 import { computed } from 'vue';
 import { readNumber } from '../../format';
 import NumberField from '../../parts/NumberField.vue';
@@ -31,7 +31,7 @@ const setLines = (text: string) => {
     return [{ path: '', say: 'Grams, up to ten of them, such as 249 899 3999.' }];
   return prefer({ weightLinesKg: grams.sort((a, b) => a - b).map((g) => g / 1000) });
 };
-const ASPECTS = (['16:9', '9:16', '4:3', '1:1', '2.39:1'] as const).map((value) => ({ value, label: value }));
+const ASPECT_CHOICES = ASPECTS.map((value) => ({ value, label: value }));
 const RATES = [24, 25, 30, 50, 60].map((value) => ({ value, label: `${value} fps` }));
 const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
 </script>
@@ -77,7 +77,12 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           hint="For slates measured in counts: 8 for counts of eight, 4 for bars."
           :save="(v) => set({ beatsPerCount: v })"
         />
-        <PickField label="Aspect" :value="film.aspect" :options="ASPECTS" :save="(v) => set({ aspect: v })" />
+        <PickField
+          label="Aspect"
+          :value="film.aspect"
+          :options="ASPECT_CHOICES"
+          :save="(v) => set({ aspect: v })"
+        />
         <PickField
           label="Units"
           :value="film.units"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Entity, PROFILE_SCHOOLS } from '@core/model';
+import { type Entity, PROFILE_SCHOOLS, STILL_ASPECTS } from '@core/model';
 import { computed } from 'vue';
 import { readNumber } from '../../format';
 import NumberField from '../../parts/NumberField.vue';
@@ -8,6 +8,7 @@ import TextField from '../../parts/TextField.vue';
 import type { Fault } from '../../sync/validation';
 
 type Camera = Entity<'aircraft'>['cameras'][number];
+const STILLS = STILL_ASPECTS.map((value) => ({ value, label: value }));
 const props = defineProps<{ camera: Camera; only: boolean; save: (camera: Camera) => readonly Fault[] }>();
 defineEmits<{ remove: [] }>();
 const set = (fields: Partial<Camera>) => props.save({ ...props.camera, ...fields });
@@ -105,6 +106,12 @@ const addMode = (): void => {
         unit="MB"
         hint="0 where it keeps none."
         :save="(v) => set({ rawMB: v })"
+      />
+      <PickField
+        label="Still aspect"
+        :value="camera.stillAspect"
+        :options="STILLS"
+        :save="(v) => set({ stillAspect: v })"
       />
       <NumberField
         label="One still"

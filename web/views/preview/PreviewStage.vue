@@ -2,6 +2,7 @@
 import { BLUR_SHARE, momentAt, trackOf, type Track } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { cropped, outline, thirdLines, type ScreenFrame } from '../../parts/crop-lines';
 import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import { useFilm } from '../../stores/film';
@@ -24,13 +25,7 @@ const derivedFilm = useDerivedFilm();
 const plain = ref(document.createElement('canvas').getContext('webgl2') === null);
 const overlay = ref<'thirds' | 'centre' | 'none'>('thirds');
 const otherId = ref<string | null>(null);
-interface Frame {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-}
-const frames = ref<Frame[]>([]);
+const frames = ref<ScreenFrame[]>([]);
 
 const track = computed(() => trackOf(props.shot));
 const other = computed(() =>
@@ -78,7 +73,7 @@ const told = computed(() => {
     rolling,
     m.strobes ? 'strobes' : '',
     m.sunInLens ? 'sun in the lens' : '',
-    m.blurPx > (props.shot.facts.mode?.widthPx ?? 3840) * BLUR_SHARE ? 'near ground smears' : '',
+    m.blurPx > props.shot.facts.frame.cutPx[0] * BLUR_SHARE ? 'edges smear' : '',
   ].filter(Boolean);
 });
 const others = computed(() => [
@@ -105,14 +100,19 @@ const keys = (event: KeyboardEvent): void => {
 };
 onMounted(() => window.addEventListener('keydown', keys));
 onBeforeUnmount(() => window.removeEventListener('keydown', keys));
-const lines = (f: Frame): string =>
+const framing = (i: number) => (i === 0 ? props.shot : other.value)?.facts.frame;
+const cutOf = (f: ScreenFrame, i: number): ScreenFrame => {
+  const frame = framing(i);
+  return frame ? cropped(f, frame) : f;
+};
+const isCropped = (i: number): boolean => (framing(i)?.pixelShare ?? 1) < 0.999;
+const alsoOf = (f: ScreenFrame, i: number): string => {
+  const also = framing(i)?.also;
+  return also ? outline(cropped(f, also)) : '';
+};
+const lines = (f: ScreenFrame): string =>
   overlay.value === 'thirds'
-    ? [1, 2]
-        .map(
-          (n) =>
-            `M${f.x + (f.width * n) / 3} ${f.y}v${f.height}M${f.x} ${f.y + (f.height * n) / 3}h${f.width}`,
-        )
-        .join('')
+    ? thirdLines(f)
     : overlay.value === 'centre'
       ? `M${f.x + f.width / 2 - 14} ${f.y + f.height / 2}h28M${f.x + f.width / 2} ${f.y + f.height / 2 - 14}v28`
       : '';
@@ -154,14 +154,19 @@ const lines = (f: Frame): string =>
               :eyes="eyes"
               :time-s="timeS"
               @frames="
-                (f: Frame[]) => {
+                (f: ScreenFrame[]) => {
                   frames = f;
                 }
               "
               @lost="plain = true"
             />
             <svg class="over" aria-hidden="true">
-              <path v-for="(f, i) in frames" :key="i" :d="lines(f)" />
+              <g v-for="(f, i) in frames" :key="i">
+                <path v-if="isCropped(i)" class="outside" :d="outline(f) + outline(cutOf(f, i))" />
+                <path v-if="isCropped(i)" class="cut" :d="outline(cutOf(f, i))" />
+                <path class="cut also" :d="alsoOf(f, i)" />
+                <path :d="lines(cutOf(f, i))" />
+              </g>
             </svg>
           </template>
         </div>
@@ -327,6 +332,18 @@ h2 {
   stroke: #fff;
   stroke-opacity: 0.4;
   fill: none;
+}
+.over .outside {
+  fill: #0d0b10;
+  fill-opacity: 0.55;
+  fill-rule: evenodd;
+  stroke: none;
+}
+.over .cut {
+  stroke-opacity: 0.9;
+}
+.over .also {
+  stroke-dasharray: 5 4;
 }
 .way {
   display: grid;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { DerivedShot } from '@core/film';
-import type { Shot } from '@core/model';
+import { ASPECTS, type Shot } from '@core/model';
 import { framesUsed } from '@core/shot';
 import { computed } from 'vue';
 import { choices, RECORD_WORDS } from '../../format';
@@ -33,6 +33,11 @@ const STILLS_AS = [
   { value: 'raw' as const, label: 'Raw' },
   { value: 'both' as const, label: 'Both' },
 ];
+
+const ALSO = computed(() => [
+  { value: null, label: 'nothing else' },
+  ...ASPECTS.filter((a) => a !== props.shot.facts.film.aspect).map((value) => ({ value, label: value })),
+]);
 
 const aircraft = computed(() =>
   film
@@ -95,6 +100,12 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
         :save="(v) => set({ cutStyle: v })"
       />
       <PickField
+        label="Also cut in"
+        :value="stored.alsoAspect"
+        :options="ALSO"
+        :save="(v) => set({ alsoAspect: v })"
+      />
+      <PickField
         label="Takes down"
         :value="stored.records"
         :options="RECORDS"
@@ -121,6 +132,10 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
       :save="setSegments"
     />
     <p v-if="used" class="wanted">{{ text(used) }}</p>
+    <p v-if="shot.facts.frame.pixelShare < 0.999" class="wanted quiet">
+      The cut uses {{ Math.round(shot.facts.frame.pixelShare * 100) }} % of the recorded pixels:
+      {{ shot.facts.frame.cutPx.map((px) => Math.round(px)).join(' × ') }}.
+    </p>
     <p class="wanted">
       Wants <Fig :value="shot.facts.wantedS" quantity="seconds" /> steady, gets
       <Fig :value="shot.facts.trajectory?.usableS ?? NaN" quantity="seconds" />

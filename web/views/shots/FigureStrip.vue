@@ -29,7 +29,7 @@ const figures = computed<Shown[]>(() => {
       quantity: 'seconds',
     },
     { id: 'bytes', label: 'card', value: f.bytes / 1e9, quantity: 'gigabytes' },
-    { id: 'pace', label: 'pace', value: f.pace.edgeCrossingS, quantity: 'seconds', word: f.band },
+    { id: 'pace', label: 'pace', value: f.pace.crossingS, quantity: 'seconds', word: f.band },
     { id: 'fill', label: 'subject', value: f.fill * 100, quantity: 'percent', word: f.framing },
     { id: 'inputs', label: 'inputs', value: f.trajectory?.simultaneous ?? NaN, quantity: 'count' },
   ];
