@@ -173,6 +173,8 @@ const shot = (n: number, locationId: string, position: string, sketch: Sketch): 
     offsetStops: 0,
     notes: '',
     alsoAspect: null,
+    litShare: 0.3,
+    notAfter: null,
     records: 'video',
     stills: 3,
     stillAs: 'compressed',

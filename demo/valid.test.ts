@@ -5,7 +5,7 @@ import { boardOf } from '@core/story';
 import { compareFlights } from '../core/proposals/weigh';
 import { dayProblem } from '../core/scheduler/solve-day';
 import { deriveFilm } from '../core/film/derive';
-import { explain, readingsOf } from '@core/shot';
+import { explain, locationLight } from '@core/shot';
 import { explainFlight, kitOnLocation, type LocationPlan } from '@core/day';
 import { FIGURES } from '../core/shot/figures';
 import { lightJob, shotWindow, sunMinutes } from '@core/light-timeline';
@@ -167,11 +167,7 @@ const wordsIn = (value: unknown): string[] =>
 /** What the light of a place says of its slates. */
 const lightSaid = (film: FilmInput, derived: DerivedFilm, place: LocationPlan): unknown[] => {
   if (!place.light || !Number.isFinite(place.windowFromMs)) return [];
-  const lit = {
-    location: place.location,
-    day: place.light,
-    readings: readingsOf(place.location, place.light, film.readings),
-  };
+  const lit = locationLight(place.location, place.light, film.readings, film.film.preferences);
   const sky = sunMinutes(
     lit,
     place.windowFromMs,

@@ -62,7 +62,7 @@ test.describe('seeing a move', () => {
     expect(await strip.getAttribute('aria-valuenow')).toBe(held);
     const one = await page.locator('canvas').screenshot();
     await bench.choose('Beside it', /Along the parapet/);
-    await expect(page.locator('.over path')).toHaveCount(2);
+    await expect(page.locator('.over g')).toHaveCount(2);
     expect((await page.locator('canvas').screenshot()).equals(one)).toBe(false);
     await bench.accessible();
   });

@@ -73,7 +73,7 @@ export const filterFitOf = (
   lit: LocationLight,
   toMs: number,
 ): FilterFit => {
-  const ends = [scene.ev100, sceneLight(toMs, conditionsOf(lit, facts.shot)).ev100];
+  const ends = [scene.ev100, sceneLight(toMs, conditionsOf(lit, facts)).ev100];
   const clean = facts.film.preferences.cleanIsoStops;
   // Lamps carry the scene at night: no filter, and the whole range of the camera.
   const cleanStops = task.mainsHz === null ? clean : Math.log2(task.isoCeiling / task.isoBase);

@@ -18,6 +18,7 @@ export {
   pinnedMs,
   locationDay,
   type DayPlace,
+  lightPreferences,
   type LightPreferences,
   type LocationDay,
   type LocationPlan,

@@ -14,7 +14,7 @@ import { cardsNow } from '../cards';
 import { learned, calibrationOf, flyable } from '../energy';
 import type { Kit, Pack, LightWish, Film, FlightPlan, Location, Shot } from '../model';
 import { suppliesOf } from './pack-day';
-import { isZone, localToUtc, minutesOf, DAY_MS } from '../time';
+import { addDays, isZone, localToUtc, minutesOf } from '../time';
 import { LIGHT_DEFINITIONS, lightDay, type LightDay } from '../light';
 import { heaviestFilterKg } from '../payload';
 import { type ShotFacts, flyerOf, windOf } from '../shot';
@@ -101,8 +101,25 @@ export type DayPlace = Pick<
 /** What a film counts as golden and blue light, and when lamps come on. */
 export type LightPreferences = Pick<
   Film['preferences'],
-  'goldenTopDeg' | 'goldenBottomDeg' | 'civilDeg' | 'lampsDelayMin'
+  | 'goldenTopDeg'
+  | 'goldenBottomDeg'
+  | 'civilDeg'
+  | 'sunBandTopDeg'
+  | 'sunBandBottomDeg'
+  | 'lampsDelayMin'
+  | 'lampsRampMin'
 >;
+
+/** What of a film's preferences the light of a day hangs on. */
+export const lightPreferences = (p: Film['preferences']): LightPreferences => ({
+  goldenTopDeg: p.goldenTopDeg,
+  goldenBottomDeg: p.goldenBottomDeg,
+  civilDeg: p.civilDeg,
+  sunBandTopDeg: p.sunBandTopDeg,
+  sunBandBottomDeg: p.sunBandBottomDeg,
+  lampsDelayMin: p.lampsDelayMin,
+  lampsRampMin: p.lampsRampMin,
+});
 
 /** Light and window of a location's day; no light when zone, date or coordinates are unusable. */
 export const locationDay = (
@@ -115,7 +132,7 @@ export const locationDay = (
     Math.abs(location.latitude) <= 90 &&
     Math.abs(location.longitude) <= 180;
   if (!usable) return { light: null, windowFromMs: NaN, windowToMs: NaN };
-  const at = (text: string): number => localToUtc(location.date, minutesOf(text), location.zone);
+  const at = (text: string, date = location.date): number => localToUtc(date, minutesOf(text), location.zone);
   const windowFromMs = at(location.windowStart);
   const end = at(location.windowEnd);
   return {
@@ -129,39 +146,57 @@ export const locationDay = (
         goldenTopDeg: p.goldenTopDeg,
         goldenBottomDeg: p.goldenBottomDeg,
         civilDeg: p.civilDeg,
+        sunBandTopDeg: p.sunBandTopDeg,
+        sunBandBottomDeg: p.sunBandBottomDeg,
+        lampsRampMin: p.lampsRampMin,
       },
       p.lampsDelayMin,
     ),
     windowFromMs,
-    windowToMs: end > windowFromMs ? end : end + DAY_MS,
+    // On the clock of the next day, which may be an hour off after a change.
+    windowToMs: end > windowFromMs ? end : at(location.windowEnd, addDays(location.date, 1)),
   };
 };
 
-/** Seconds after the window opens at which the light a shot wants begins; 0 when it is there already or never comes in the window. */
-const wishFrom = (wish: LightWish, day: LocationDay): number => {
-  if (!day.light) return 0;
-  const reached =
-    wish === 'lamps'
-      ? day.light.lampsOnMs
-      : (day.light.windows.find(
-          (w) => w.kind === wish && w.toMs > day.windowFromMs && w.fromMs < day.windowToMs,
-        )?.fromMs ?? null);
-  return reached !== null && reached < day.windowToMs ? Math.max(0, (reached - day.windowFromMs) / 1000) : 0;
+/** Stretches of the day that have the light a shot wants, as far as they follow from the sun; none for the other wishes. */
+const wishedStretches = (wish: LightWish, { light }: LocationDay): { fromMs: number; toMs: number }[] => {
+  if (!light) return [];
+  if (wish === 'lamps') return [...light.lampSpans];
+  if (wish === 'before-lamps')
+    return light.lampSpans.map(({ fromMs }) => ({ fromMs: -Infinity, toMs: fromMs }));
+  return light.windows.filter((w) => w.kind === wish);
 };
 
-/** Instant by which a shot should be done: while the light it wants lasts, else while the window is open. */
-export const lightEndMs = (day: LocationDay, wants: LightWish): number => {
-  const ends =
-    day.light?.windows
-      .filter((w) => w.kind === wants && w.toMs > day.windowFromMs && w.fromMs < day.windowToMs)
-      .map((w) => w.toMs) ?? [];
-  return ends.length > 0 ? Math.min(day.windowToMs, Math.max(...ends)) : day.windowToMs;
+const inWindow = (wish: LightWish, day: LocationDay): { fromMs: number; toMs: number }[] =>
+  wishedStretches(wish, day).filter((w) => w.toMs > day.windowFromMs && w.fromMs < day.windowToMs);
+
+/** Seconds after the window opens at which the light a shot wants begins; 0 when it is there already or never comes in the window. */
+const wishFrom = (wish: LightWish, day: LocationDay): number => {
+  const reached = inWindow(wish, day)[0]?.fromMs ?? -Infinity;
+  return Math.max(0, (reached - day.windowFromMs) / 1000);
+};
+
+/** Instant by which a shot should be done: its own latest time, the light it wants, the end of the window. */
+export const lightEndMs = (
+  day: LocationDay,
+  location: Location,
+  { wants, notAfter }: Pick<Shot, 'wants' | 'notAfter'>,
+): number => {
+  const ends = inWindow(wants, day).map((w) => w.toMs);
+  const pinned = notAfter === null ? Infinity : pinnedMs(notAfter, location, day);
+  return Math.min(
+    day.windowToMs,
+    ends.length > 0 ? Math.max(...ends) : Infinity,
+    Number.isFinite(pinned) ? pinned : Infinity,
+  );
 };
 
 /** Instant a clock face stands for in a place's window: past midnight where the window is. */
 export const pinnedMs = (clock: string, location: Location, day: LocationDay): number => {
   const ms = localToUtc(location.date, minutesOf(clock), location.zone);
-  return ms < day.windowFromMs && ms + DAY_MS <= day.windowToMs ? ms + DAY_MS : ms;
+  if (ms >= day.windowFromMs || !Number.isFinite(ms)) return ms;
+  const next = localToUtc(addDays(location.date, 1), minutesOf(clock), location.zone);
+  return next <= day.windowToMs ? next : ms;
 };
 
 /** Seconds after the window opens before which a shot is not flown: for its light, or because a person wants it so. */

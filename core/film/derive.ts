@@ -1,4 +1,4 @@
-import type { Aircraft, Kit, FilmInput, FlightPlan, Location, Shot, Subject } from '../model';
+import type { Aircraft, ExposeFor, Kit, FilmInput, FlightPlan, Location, Shot, Subject } from '../model';
 import { groupBy, inOrder, KeyedMemo } from '../units';
 import type { UnfitReason } from '../budget';
 import type { WindTooStrong } from '../energy';
@@ -19,15 +19,16 @@ import {
   locationPlan,
   packsToFly,
   type DayPlace,
+  lightPreferences,
   type LightPreferences,
   type LocationPlan,
 } from '../day';
 import {
   pilotSkillOf,
   knownScene,
-  readingsOf,
   shotLight,
   type KnownScene,
+  locationLight,
   type LocationLight,
   type ShotLight,
   type ShotParts,
@@ -103,6 +104,8 @@ interface LitInputs {
   readonly location: Location;
   readonly day: LightDay;
   readonly readings: FilmInput['readings'];
+  readonly meterFadeMin: number;
+  readonly exposeFor: ExposeFor;
 }
 interface SkillInputs {
   readonly facts: ShotFacts;
@@ -139,11 +142,9 @@ export class FilmDeriver {
   private readonly filterFits = new KeyedMemo(({ facts, scene, lit, toMs }: FilterFitInputs) =>
     filterFitOf(facts, scene, lit, toMs),
   );
-  private readonly lit = new KeyedMemo<LitInputs, LocationLight>(({ location, day, readings }) => ({
-    location,
-    day,
-    readings: readingsOf(location, day, readings),
-  }));
+  private readonly lit = new KeyedMemo(({ location, day, readings, ...preferences }: LitInputs) =>
+    locationLight(location, day, readings, preferences),
+  );
   private readonly filters = new KeyedMemo<FlightFilter, FlightFilter>((filter) => filter);
   private readonly days = new KeyedMemo((inputs: DayPlace & LightPreferences) =>
     locationDay(inputs, { preferences: inputs }),
@@ -305,8 +306,7 @@ export class FilmDeriver {
   ) {
     const { film, kit } = input;
     const packs = packsToFly(kit, film);
-    const { goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin } = film.preferences;
-    const definitions = { goldenTopDeg, goldenBottomDeg, civilDeg, lampsDelayMin };
+    const definitions = lightPreferences(film.preferences);
     const own = kit.flightLog.filter((f) => f.filmId === film.id);
     const done = new Set(own.flatMap((f) => f.shotIds));
     const flownPlans = new Set(own.map((f) => f.flightId));
@@ -412,7 +412,14 @@ export class FilmDeriver {
 
   private locationLight(input: FilmInput, { location, light }: LocationPlan): LocationLight | null {
     if (!light) return null;
-    return this.lit.get(location.id, { location, day: light, readings: input.readings });
+    const { meterFadeMin, exposeFor } = input.film.preferences;
+    return this.lit.get(location.id, {
+      location,
+      day: light,
+      readings: input.readings,
+      meterFadeMin,
+      exposeFor,
+    });
   }
 
   /** One filter for each flight, or as few changes as its light allows. */

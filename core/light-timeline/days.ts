@@ -2,6 +2,7 @@ import { addDays } from '../time';
 import { moonAt, moonPhase, sunAt, type LightDay, type MoonPhase } from '../light';
 import { locationDay } from '../day';
 import type { Film, Location } from '../model';
+import { locationLight } from '../shot';
 import type { LightJob } from './job';
 import { sunMinutes, wishedIn } from './window';
 
@@ -32,7 +33,7 @@ export const weighDates = (
     const at = { ...location, date: addDays(location.date, i) };
     const { light, windowFromMs, windowToMs } = locationDay(at, film);
     if (!light) return [];
-    const lit = { location: at, day: light, readings: [] };
+    const lit = locationLight(at, light, [], film.preferences);
     const sky = sunMinutes(lit, windowFromMs, windowToMs);
     const wished = jobs.map((job) => {
       const lengths = wishedIn(lit, job, sky).map((s) => s.toMs - s.fromMs);

@@ -2,7 +2,7 @@ import { MINUTE_MS } from '../time';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { solveExposure } from '../exposure';
 import { sceneLight } from '../light';
-import { conditionsOf, exposureTask, readingsOf } from '../shot';
+import { conditionsOf, exposureTask, locationLight } from '../shot';
 import { deriveFilm } from '../film/derive';
 import type { DerivedFilm } from '../film';
 import type { FilmInput } from '../model';
@@ -19,11 +19,7 @@ describe('what a filter is good for over an hour', () => {
   it('is as long as the exposure solver, asked at each minute with that filter on, comes out in light', () => {
     let seen = 0;
     for (const place of derived.places.values()) {
-      const lit = {
-        location: place.location,
-        day: place.light!,
-        readings: readingsOf(place.location, place.light!, film.readings),
-      };
+      const lit = locationLight(place.location, place.light!, film.readings, film.film.preferences);
       const { facts } = [...derived.shots.values()].find(
         (s) => s.facts.location.id === place.location.id && s.facts.camera,
       )!;
@@ -35,7 +31,7 @@ describe('what a filter is good for over an hour', () => {
           startMs,
           film.film.preferences.cleanIsoStops,
         );
-        const conditions = conditionsOf(lit, facts.shot);
+        const conditions = conditionsOf(lit, facts);
         expect([ev100, endEv100]).toEqual(
           [startMs, startMs + 60 * MINUTE_MS].map((ms) => sceneLight(ms, conditions).ev100),
         );

@@ -28,7 +28,7 @@ export const filterHours = (
   startMs: number,
   cleanStops: number,
 ): { readonly ev100: number; readonly endEv100: number; readonly filters: readonly FilterHour[] } => {
-  const conditions = conditionsOf(lit, facts.shot);
+  const conditions = conditionsOf(lit, facts);
   const scene = sceneLight(startMs, conditions);
   const evs = Array.from({ length: 61 }, (_, i) => sceneLight(startMs + i * MINUTE_MS, conditions).ev100);
   const task = exposureTask(facts, kit, scene, conditions.altitudeAt(startMs), undefined);

@@ -1,6 +1,6 @@
 import type { ExposureTask } from '../exposure';
 import type { Kit, LightWish, Shot } from '../model';
-import type { Look } from '../light';
+import type { Look, SkySeen } from '../light';
 import type { Vec3 } from '../geometry';
 import type { PlannedShot } from '../day';
 import { flyLayout, layoutOf, looksOf, exposureTask } from '../shot';
@@ -9,7 +9,11 @@ import { flyLayout, layoutOf, looksOf, exposureTask } from '../shot';
 export interface LightJob {
   readonly shotId: string;
   readonly wants: LightWish;
-  readonly shot: Pick<Shot, 'offsetStops' | 'surface' | 'lit' | 'notBefore' | 'move'>;
+  readonly shot: Pick<
+    Shot,
+    'offsetStops' | 'surface' | 'lit' | 'litShare' | 'notBefore' | 'notAfter' | 'move'
+  >;
+  readonly skySeen: SkySeen | null;
   readonly atMs: number;
   readonly airS: number;
   /** What a single take lasts, s. */
@@ -42,11 +46,12 @@ export const lightJob = (shot: PlannedShot, kit: Pick<Kit, 'filters'>): LightJob
   const { facts, light, filter } = shot;
   if (!light || !facts.trajectory) return null;
   const looks = looksOf(facts);
-  const { offsetStops, surface, lit, notBefore, move } = facts.shot;
+  const { offsetStops, surface, lit, litShare, notBefore, notAfter, move } = facts.shot;
   return {
     shotId: facts.shot.id,
     wants: facts.shot.wants,
-    shot: { offsetStops, surface, lit, notBefore, move },
+    shot: { offsetStops, surface, lit, litShare, notBefore, notAfter, move },
+    skySeen: facts.skySeen,
     atMs: light.atMs,
     airS: facts.seconds.airS,
     takeS: facts.seconds.takeS,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { clockText, localToUtc, minutesOf } from '../time';
 import { bestDate, weighDates } from './days';
-import { conditionsOf, readingsOf, type LocationLight } from '../shot';
+import { conditionsOf, locationLight, type LocationLight } from '../shot';
 import { deriveFilm } from '../film/derive';
 import { flightFilters, type FilterFit } from '../day';
 import { lightWarnings, locationLightWarnings, type Warning } from '../warnings';
@@ -30,7 +30,7 @@ const shotOf = (derived: DerivedFilm, title: string) =>
   [...derived.shots.values()].find((s) => s.facts.shot.title === title)!;
 const litOf = (input: FilmInput, derived: DerivedFilm, locationId: string): LocationLight => {
   const p = derived.places.get(locationId)!;
-  return { location: p.location, day: p.light!, readings: readingsOf(p.location, p.light!, input.readings) };
+  return locationLight(p.location, p.light!, input.readings, input.film.preferences);
 };
 
 const looked = (input: FilmInput, title: string): { warnings: Warning[]; window: ShotWindow } => {
@@ -289,7 +289,7 @@ describe('places and their light', () => {
     const at = (date: string): number => localToUtc(date, minutesOf('07:00'), location.zone);
     const read = (utcMs: number): FilmInput => ({
       ...film,
-      readings: [{ id: 'r', locationId: location.id, utcMs, ev100: 4 }],
+      readings: [{ id: 'r', locationId: location.id, utcMs, ev100: 4, of: null }],
     });
     expect(codes(told(read(at('2027-05-10')), /viaduct/))).toContain('light.stale-reading');
     const light = (input: FilmInput): number => shotOf(deriveFilm(input), 'Valley wakes').light!.scene.ev100;
@@ -378,13 +378,15 @@ describe('readings', () => {
       locationId: place.location.id,
       utcMs,
       ev100: 3,
+      of: null,
     }));
-    expect(readingsOf(place.location, place.light!, made).map((r) => r.id)).toEqual(['1', '2']);
+    const lit = locationLight(place.location, place.light!, made, film.film.preferences);
+    expect(lit.readings.map((r) => r.id)).toEqual(['1', '2']);
     expect(
-      conditionsOf(
-        { location: place.location, day: place.light!, readings: [] },
-        { offsetStops: 1, surface: 'snow', lit: 'shaded' },
-      ).offsetStops,
+      conditionsOf(lit, {
+        shot: { offsetStops: 1, surface: 'snow', lit: 'shaded', litShare: 0 },
+        skySeen: null,
+      }).offsetStops,
     ).toBe(0);
   });
 });

@@ -71,7 +71,7 @@ interface Member {
 
 const memberOf = (shot: PlannedShot, lit: LocationLight, kit: Kit, flight: TimedFlight): Member => {
   const { facts, light } = shot;
-  const conditions = conditionsOf(lit, facts.shot);
+  const conditions = conditionsOf(lit, facts);
   const fromMs = flight.shotMs[facts.shot.id] ?? flight.startMs;
   const task = light && exposureTask(facts, kit, light.scene, light.sun.altitudeDeg, undefined);
   const clean =

@@ -85,7 +85,7 @@ export const wishedIn = (lit: LocationLight, job: LightJob, sky: SunMinutes): St
 
 /** Works a slate through every minute: the wish, the sun against the lens, and the best setting. */
 export const shotWindow = (lit: LocationLight, job: LightJob, { minutes, suns }: SunMinutes): ShotWindow => {
-  const conditions = conditionsOf(lit, job.shot);
+  const conditions = conditionsOf(lit, job);
   let [nowMs, nowDeg] = [NaN, 0];
   const cached = {
     ...conditions,

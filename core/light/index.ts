@@ -19,9 +19,18 @@ export {
   type SceneConditions,
   sceneLight,
   type SceneLight,
+  type SkySeen,
   SURFACE_STOPS,
 } from './scene';
 export { skyColour } from './sky';
+export { SKY_LUMINANCE_SPREAD } from './sky-luminance';
 export { sunAt, type SunPosition } from './sun';
-export { lampsBurn, LIGHT_DEFINITIONS, lightDay, type LightDay, type LightWindow } from './windows';
+export {
+  lampsBelow,
+  lampsBurn,
+  LIGHT_DEFINITIONS,
+  lightDay,
+  type LightDay,
+  type LightWindow,
+} from './windows';
 export { BLACK_SKY_DEG, type LightMoment, type Stretch, WISHES, wishMet } from './wishes';

@@ -1,41 +1,6 @@
 import type { Lamps, Lit, Sky, Surface } from '../model';
-/** Clear-sky horizontal illuminance: coefficients of log10 E in x = altitude/90, by altitude. */
-const ILLUMINANCE: readonly {
-  readonly fromDeg: number;
-  readonly l: readonly [number, number, number, number];
-}[] = [
-  { fromDeg: 20, l: [3.74, 3.97, -4.07, 1.47] },
-  { fromDeg: 5, l: [3.05, 13.28, -45.98, 64.33] },
-  { fromDeg: -0.8, l: [2.88, 22.26, -207.64, 1034.3] },
-  { fromDeg: -5, l: [2.88, 21.81, -258.11, -858.36] },
-  { fromDeg: -12, l: [2.7, 12.17, -431.69, -1899.83] },
-  { fromDeg: -18, l: [13.84, 262.72, 1447.42, 2797.93] },
-];
-
-/**
- * Horizontal illuminance under a clear sky from the sun's geometric altitude, lx.
- * Seidelmann (ed.), Explanatory Supplement to the Astronomical Almanac, 1992; Janiczek & DeYoung, USNO Circular 171.
- * Below −18° the value at −18° is held: what is left is starlight and lamps.
- */
-export const clearSkyLux = (altitudeDeg: number): number => {
-  const a = Math.min(90, Math.max(-18, altitudeDeg));
-  const row = ILLUMINANCE.find((r) => a >= r.fromDeg) ?? ILLUMINANCE[ILLUMINANCE.length - 1];
-  if (!row) return 0;
-  const x = a / 90;
-  const [l0, l1, l2, l3] = row.l;
-  return 10 ** (l0 + l1 * x + l2 * x * x + l3 * x * x * x);
-};
-
-/** EV at ISO 100 of an incident illuminance: log2(E/2.5). */
-export const luxToEv = (lux: number): number => Math.log2(lux / 2.5);
-
-/** What a sky takes from the clear-sky light, stops. */
-export const SKY_STOPS: Readonly<Record<Sky, number>> = {
-  clear: 0,
-  'thin-cloud': -1,
-  overcast: -2.5,
-  heavy: -3.5,
-};
+import { skyPatchEv, type SkyPatch } from './sky-luminance';
+import { clearSkyLux, luxToEv, SKY_STOPS } from './illuminance';
 
 /** Half the range a sky state covers, stops: a clear sky is known best. */
 const SKY_SPREAD: Readonly<Record<Sky, number>> = { clear: 0.3, 'thin-cloud': 0.5, overcast: 0.8, heavy: 1 };
@@ -67,88 +32,167 @@ export const lampEv = (lamps: Lamps): number => (lamps === 'none' ? -Infinity : 
 export interface MeterReading {
   readonly utcMs: number;
   readonly ev100: number;
+  /** What it was taken of; null for whichever was stronger. */
+  readonly of?: 'sky' | 'lamps' | null;
 }
 
 export interface SceneLight {
   /** Scene EV100 to expose for. */
   readonly ev100: number;
-  /** What the sky alone gives by the model. */
-  readonly skyEv100: number;
-  /** Shift the newest meter reading puts on the model, stops; 0 without one. */
+  /** Light on level ground: sky light and lamps together. */
+  readonly groundEv100: number;
+  /** What sky light alone gives there. */
+  readonly ambientEv100: number;
+  /** The sky in the frame; null where none is in it. */
+  readonly sky: { readonly ev100: number; readonly share: number } | null;
+  /** Shift the meter readings put on the model, stops; 0 without one. */
   readonly meterShift: number;
 }
 
-/** Model EV of sky and lamps together: log2(2^sky + 2^lamps). */
+/** Sky in a frame, as far as it is exposed for. */
+export interface SkySeen extends SkyPatch {
+  /** Share of the frame that is sky, 0–1. */
+  readonly share: number;
+  /** Stops over middle grey the recording holds. */
+  readonly headroomStops: number;
+}
+
+/** Model EV of sky light and lamps together: log2(2^sky + q·2^lamps). @param litShare share q of the frame lamps light */
 export const modelEv = (
   altitudeDeg: number,
   sky: Sky,
   lamps: Lamps,
   offsetStops: number,
+  litShare = 1,
 ): { ev100: number; skyEv100: number } => {
   const skyEv100 = luxToEv(clearSkyLux(altitudeDeg)) + SKY_STOPS[sky] + offsetStops;
-  return { skyEv100, ev100: lamps === 'none' ? skyEv100 : Math.log2(2 ** skyEv100 + 2 ** lampEv(lamps)) };
+  return { skyEv100, ev100: Math.log2(2 ** skyEv100 + litShare * 2 ** lampEv(lamps)) };
 };
 
 /** What a scene's light hangs on besides the moment. */
 export interface SceneConditions {
   /** Sun altitude (deg) at an instant. */
   readonly altitudeAt: (utcMs: number) => number;
+  /** Sun azimuth (deg) at an instant; only asked for where sky is in the frame. */
+  readonly azimuthAt: (utcMs: number) => number;
   readonly sky: Sky;
   readonly lamps: Lamps;
-  /** Whether the lamps burn at an instant. */
-  readonly lampsBurnAt: (utcMs: number) => boolean;
+  /** Stops the lamps are below all of them at an instant; Infinity where none burn. */
+  readonly lampsBelowAt: (utcMs: number) => number;
+  /** Share of the frame lamps light. */
+  readonly litShare: number;
   /** Subject and surface against the open scene, stops. */
   readonly offsetStops: number;
   /** Readings of the open scene. */
   readonly readings: readonly MeterReading[];
+  /** Minutes over which a reading fades back to the model. */
+  readonly fadeMin: number;
+  readonly skySeen: SkySeen | null;
+  /** How far a sky that would clip is given way to: 0 not at all, 1 all the way. */
+  readonly skyWeight: number;
 }
 
-const modelAt = (utcMs: number, c: SceneConditions, offsetStops: number) =>
-  modelEv(
-    c.altitudeAt(utcMs),
-    c.sky,
-    c.lamps !== 'none' && c.lampsBurnAt(utcMs) ? c.lamps : 'none',
-    offsetStops,
-  );
+interface Parts {
+  readonly skyEv: number;
+  readonly lampsEv: number;
+}
 
-/** The newest reading taken at or before an instant. */
-export const readingAt = (readings: readonly MeterReading[], utcMs: number): MeterReading | null =>
-  readings.reduce<MeterReading | null>(
-    (best, r) => (r.utcMs <= utcMs && (!best || r.utcMs > best.utcMs) ? r : best),
-    null,
-  );
+/** Sky light and lamps of the open scene by the model. */
+const partsAt = (utcMs: number, c: SceneConditions): Parts => ({
+  skyEv: luxToEv(clearSkyLux(c.altitudeAt(utcMs))) + SKY_STOPS[c.sky],
+  lampsEv: lampEv(c.lamps) - c.lampsBelowAt(utcMs),
+});
 
-/**
- * Scene EV100 at a moment. The newest meter reading taken at or before it (or, before the first, none) shifts the model
- * by what it differed from it.
- */
-export const sceneLight = (utcMs: number, conditions: SceneConditions): SceneLight => {
-  const now = modelAt(utcMs, conditions, conditions.offsetStops);
-  const reading = readingAt(conditions.readings, utcMs);
-  if (!reading) return { ...now, meterShift: 0 };
-  const meterShift = reading.ev100 - modelAt(reading.utcMs, conditions, 0).ev100;
-  return { ev100: now.ev100 + meterShift, skyEv100: now.skyEv100, meterShift };
+const sumEv = (a: number, b: number): number => Math.log2(2 ** a + 2 ** b);
+
+/** What a reading was taken of. */
+const takenOf = (reading: MeterReading, c: SceneConditions): 'sky' | 'lamps' => {
+  if (reading.of) return reading.of;
+  const { skyEv, lampsEv } = partsAt(reading.utcMs, c);
+  return lampsEv > skyEv ? 'lamps' : 'sky';
 };
 
-/** Error of a good reading, and how it grows while the sky may change, stops and stops per hour. */
-const METER_SPREAD = { own: 0.2, perHour: 0.5 } as const;
+/** The newest reading of one kind taken at or before an instant that has not faded, and how much of it is left. */
+const readingOf = (
+  kind: 'sky' | 'lamps',
+  utcMs: number,
+  c: SceneConditions,
+): { readonly reading: MeterReading; readonly left: number } | null => {
+  let newest: MeterReading | null = null;
+  for (const r of c.readings)
+    if (r.utcMs <= utcMs && (!newest || r.utcMs > newest.utcMs) && takenOf(r, c) === kind) newest = r;
+  const left = newest ? 1 - (utcMs - newest.utcMs) / (c.fadeMin * 60_000) : 0;
+  return newest && left > 0 ? { reading: newest, left } : null;
+};
+
+/** Stops the newest reading of one kind shifts what it measured by, fading. */
+const shiftOf = (kind: 'sky' | 'lamps', utcMs: number, c: SceneConditions): number => {
+  const held = readingOf(kind, utcMs, c);
+  if (!held) return 0;
+  const then = partsAt(held.reading.utcMs, c);
+  return held.left * (held.reading.ev100 - (kind === 'sky' ? then.skyEv : then.lampsEv));
+};
+
+/** Shares of the frame from which on sky counts fully. */
+const SKY_COUNTS_FROM = 0.15;
+
+/** Stops the exposure gives way to a sky that would clip. */
+const givenWay = (
+  groundEv: number,
+  skyEv: number,
+  { share, headroomStops }: SkySeen,
+  weight: number,
+): number => weight * Math.min(1, share / SKY_COUNTS_FROM) * Math.max(0, skyEv - headroomStops - groundEv);
+
+/**
+ * Scene EV100 at a moment: sky light and the lit share of the lamps add, each shifted by the newest meter reading of it, which
+ * fades back to the model. Where sky is in the frame and would clip, the exposure gives way to it as far as is chosen.
+ */
+export const sceneLight = (utcMs: number, c: SceneConditions): SceneLight => {
+  const { skyEv, lampsEv } = partsAt(utcMs, c);
+  const lit = Math.log2(c.litShare);
+  const [skyShift, lampShift] =
+    c.readings.length === 0 ? [0, 0] : [shiftOf('sky', utcMs, c), shiftOf('lamps', utcMs, c)];
+  const ambientEv100 = skyEv + skyShift + c.offsetStops;
+  const groundEv100 = sumEv(ambientEv100, lampsEv + lampShift + lit);
+  const meterShift =
+    skyShift === 0 && lampShift === 0 ? 0 : groundEv100 - sumEv(skyEv + c.offsetStops, lampsEv + lit);
+  const seen = c.skySeen;
+  if (!seen || seen.share <= 0)
+    return { ev100: groundEv100, groundEv100, ambientEv100, sky: null, meterShift };
+  const sun = { altitudeDeg: c.altitudeAt(utcMs), azimuthDeg: c.azimuthAt(utcMs) };
+  const patch = skyPatchEv(sun, c.sky, seen) + skyShift;
+  return {
+    ev100: groundEv100 + givenWay(groundEv100, patch, seen, c.skyWeight),
+    groundEv100,
+    ambientEv100,
+    sky: { ev100: patch, share: seen.share },
+    meterShift,
+  };
+};
+
+/** Error of a good reading, stops. */
+const METER_SPREAD = 0.2;
 /** More in twilight, where a degree is half a stop. */
 const TWILIGHT_SPREAD = 0.4;
 
 /**
- * Half the range the scene EV may lie in, stops: sky and lamps each by their share of the light; a reading narrows it and
- * ages. Usual ranges of practice, no statistics.
+ * Half the range the scene EV may lie in, stops: sky and lamps each by their share of the light; a reading narrows its part and
+ * fades. Usual ranges of practice, no statistics.
  */
 export const sceneSpread = (utcMs: number, c: SceneConditions): number => {
   const altitude = c.altitudeAt(utcMs);
-  const { ev100, skyEv100 } = modelAt(utcMs, c, 0);
-  const skyShare = 2 ** (skyEv100 - ev100);
+  const { groundEv100, ambientEv100 } = sceneLight(utcMs, { ...c, skySeen: null });
+  const skyShare = 2 ** (ambientEv100 - groundEv100);
+  const narrowed = (kind: 'sky' | 'lamps', half: number): number => {
+    const left = readingOf(kind, utcMs, c)?.left ?? 0;
+    return left * Math.min(half, METER_SPREAD) + (1 - left) * half;
+  };
   const lampHalf = c.lamps === 'none' ? 0 : LAMP_RANGE[c.lamps][1];
-  const model =
-    skyShare * (SKY_SPREAD[c.sky] + (altitude < 0 ? TWILIGHT_SPREAD : 0)) + (1 - skyShare) * lampHalf;
-  const reading = readingAt(c.readings, utcMs);
-  if (!reading) return model;
-  return Math.min(model, METER_SPREAD.own + (METER_SPREAD.perHour * (utcMs - reading.utcMs)) / 3_600_000);
+  return (
+    skyShare * narrowed('sky', SKY_SPREAD[c.sky] + (altitude < 0 ? TWILIGHT_SPREAD : 0)) +
+    (1 - skyShare) * narrowed('lamps', lampHalf)
+  );
 };
 
 /** A moment of a light curve. */

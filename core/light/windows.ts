@@ -1,4 +1,4 @@
-import { localDay } from '../time';
+import { localDay, MINUTE_MS } from '../time';
 import { sunAt } from './sun';
 
 /** Sun altitudes that bound each window, deg. Definitions people differ on; a film may change them. */
@@ -7,6 +7,11 @@ export interface LightDefinitions {
   readonly goldenTopDeg: number;
   readonly goldenBottomDeg: number;
   readonly civilDeg: number;
+  /** Band about the horizon in which the sun counts as rising or setting. */
+  readonly sunBandTopDeg: number;
+  readonly sunBandBottomDeg: number;
+  /** Minutes over which lamps come up. */
+  readonly lampsRampMin: number;
 }
 
 /** Minutes between sunset and the lamps coming on; 15 to 30 is usual. */
@@ -17,6 +22,9 @@ export const LIGHT_DEFINITIONS: LightDefinitions = {
   goldenTopDeg: 6,
   goldenBottomDeg: -4,
   civilDeg: -6,
+  sunBandTopDeg: 3,
+  sunBandBottomDeg: -1.5,
+  lampsRampMin: 12,
 };
 
 /** A moment at which the sun passes an altitude. */
@@ -34,9 +42,8 @@ export interface SunDay {
 
 export const SUN_STEP_MS = 900_000;
 
-/** Sun altitudes over a local calendar day. */
-export const sunDay = (date: string, zone: string, latitude: number, longitude: number): SunDay => {
-  const { startMs, endMs } = localDay(date, zone);
+/** Sun altitudes over a stretch of time. */
+const sunSpan = (startMs: number, endMs: number, latitude: number, longitude: number): SunDay => {
   const count = Math.ceil((endMs - startMs) / SUN_STEP_MS) + 1;
   const altitudesDeg = Array.from(
     { length: Math.max(0, count) },
@@ -45,8 +52,14 @@ export const sunDay = (date: string, zone: string, latitude: number, longitude: 
   return { startMs, endMs, altitudesDeg };
 };
 
+/** Sun altitudes over a local calendar day. */
+export const sunDay = (date: string, zone: string, latitude: number, longitude: number): SunDay => {
+  const { startMs, endMs } = localDay(date, zone);
+  return sunSpan(startMs, endMs, latitude, longitude);
+};
+
 /**
- * Moments in a local day at which the sun passes an altitude, to a second, by bisection between the samples of the day.
+ * Moments in a stretch of time at which the sun passes an altitude, to a second, by bisection between its samples.
  * An empty list where it does not: no guess, no NaN.
  */
 export const crossings = (
@@ -74,7 +87,7 @@ export const crossings = (
   return result;
 };
 
-export type WindowKind = 'golden' | 'blue';
+export type WindowKind = 'golden' | 'blue' | 'sunrise' | 'sunset';
 
 export interface LightWindow {
   readonly kind: WindowKind;
@@ -97,18 +110,49 @@ export interface LightDay {
   /** When lamps go off in the morning and come on in the evening. */
   readonly lampsOffMs: number | null;
   readonly lampsOnMs: number | null;
+  /** Stretches in which lamps burn, the night before and the night after among them. */
+  readonly lampSpans: readonly { readonly fromMs: number; readonly toMs: number }[];
+  readonly lampsRampMin: number;
   /** The sun stays down all day, so that lamps never go off. */
   readonly neverUp: boolean;
+  /** The sun never sets, or sets and never leaves civil twilight. */
+  readonly whiteNight: boolean;
 }
 
-/** Whether street lamps burn at an instant of a day: from some minutes after sunset until as long before sunrise. */
-export const lampsBurn = (day: LightDay, utcMs: number): boolean => {
-  if (day.neverUp) return true;
-  const { lampsOffMs, lampsOnMs } = day;
-  // A window past midnight belongs to the evening before: what came on stays on.
-  if (lampsOffMs !== null && lampsOnMs !== null && lampsOffMs > lampsOnMs)
-    return utcMs >= lampsOnMs && utcMs < lampsOffMs;
-  return (lampsOffMs !== null && utcMs < lampsOffMs) || (lampsOnMs !== null && utcMs >= lampsOnMs);
+/** Whether street lamps burn at an instant: from some minutes after sunset until as long before sunrise. */
+export const lampsBurn = ({ lampSpans }: LightDay, utcMs: number): boolean =>
+  lampSpans.some((s) => utcMs >= s.fromMs && utcMs < s.toMs);
+
+/** Stops lamps come up by while they ramp: the first of them are this far below all of them. */
+const RAMP_STOPS = 3.6;
+
+/**
+ * Stops the lamps are below all of them at an instant: 0 where all burn; they come up and go down by so many stops in so many
+ * minutes, evenly, and the same slope leads to where they count no more.
+ */
+export const lampsBelow = ({ lampSpans, lampsRampMin }: LightDay, utcMs: number): number => {
+  const slope = RAMP_STOPS / (lampsRampMin * MINUTE_MS);
+  return lampSpans.reduce((least, { fromMs, toMs }) => {
+    const inMs = Math.min(utcMs - fromMs, toMs - utcMs);
+    return Math.min(least, Math.max(0, RAMP_STOPS - slope * inMs));
+  }, Infinity);
+};
+
+/** Stretches in which lamps burn, from the moments the sun sets and rises. */
+const spansOfLamps = (sun: SunDay, horizon: readonly Crossing[], delayMs: number): LightDay['lampSpans'] => {
+  const first = horizon[0];
+  const startsDown = first ? first.rising : (sun.altitudesDeg[0] ?? 0) < 0;
+  const spans: { fromMs: number; toMs: number }[] = [];
+  let fromMs: number | null = startsDown ? -Infinity : null;
+  for (const { utcMs, rising } of horizon) {
+    if (!rising) fromMs = utcMs + delayMs;
+    else if (fromMs !== null) {
+      if (utcMs - delayMs > fromMs) spans.push({ fromMs, toMs: utcMs - delayMs });
+      fromMs = null;
+    }
+  }
+  if (fromMs !== null) spans.push({ fromMs, toMs: Infinity });
+  return spans;
 };
 
 const bandWindows = (
@@ -150,7 +194,42 @@ const bandWindows = (
   return result;
 };
 
-/** Events and windows of a local date at a place. Definitions: golden −4° to +6°, blue −6° to −4°, civil −6°, rise and set −0.833°. */
+const HALF_DAY_MS = 12 * 60 * MINUTE_MS;
+/** Events are looked for from the noon before to the midnight after the next. */
+const AROUND_MS = 3 * HALF_DAY_MS;
+
+/** Upper transit of the sun on a calendar day, to a quarter of an hour. */
+const noonOf = (day: SunDay): number => {
+  const highest = day.altitudesDeg.reduce(
+    (best, a, i) => (a > (day.altitudesDeg[best] ?? -91) ? i : best),
+    0,
+  );
+  return Math.min(day.endMs, day.startMs + highest * SUN_STEP_MS);
+};
+
+/** Windows of a stretch of time, cut to the solar day and the night after it. */
+const windowsAround = (sun: SunDay, noonMs: number, d: LightDefinitions, at: (deg: number) => Crossing[]) => {
+  const first = sun.altitudesDeg[0] ?? -90;
+  const band = (kind: WindowKind, bottom: number, top: number): LightWindow[] =>
+    bandWindows(kind, sun, at(bottom), at(top), first > bottom && first < top);
+  const rising = band('sunrise', d.sunBandBottomDeg, d.sunBandTopDeg);
+  const [fromMs, toMs] = [noonMs - HALF_DAY_MS, noonMs + 2 * HALF_DAY_MS];
+  return [
+    ...band('blue', d.civilDeg, d.goldenBottomDeg),
+    ...band('golden', d.goldenBottomDeg, d.goldenTopDeg),
+    ...rising.filter((w) => w.part !== 'evening'),
+    ...rising.filter((w) => w.part !== 'morning').map((w) => ({ ...w, kind: 'sunset' as const })),
+  ]
+    .filter((w) => w.toMs > fromMs && w.fromMs < toMs)
+    .map((w) => ({ ...w, fromMs: Math.max(fromMs, w.fromMs), toMs: Math.min(toMs, w.toMs) }))
+    .sort((a, b) => a.fromMs - b.fromMs);
+};
+
+/**
+ * Events and windows of a local date at a place. They belong to the solar day about the date's noon, so that at high latitudes
+ * an evening may end after midnight; windows go on through the night after it. Definitions: golden −4° to +6°, blue −6° to −4°,
+ * civil −6°, rise and set −0.833°.
+ */
 export const lightDay = (
   date: string,
   zone: string,
@@ -160,16 +239,19 @@ export const lightDay = (
   lampsDelayMin = LAMPS_DELAY_MIN,
 ): LightDay => {
   const sun = sunDay(date, zone, latitude, longitude);
-  const at = (deg: number): Crossing[] => crossings(sun, deg, latitude, longitude);
-  const civil = at(d.civilDeg);
-  const blueTop = at(d.goldenBottomDeg);
-  const goldenTop = at(d.goldenTopDeg);
+  const noonMs = noonOf(sun);
+  const around = sunSpan(noonMs - AROUND_MS, noonMs + AROUND_MS, latitude, longitude);
+  const at = (deg: number): Crossing[] => crossings(around, deg, latitude, longitude);
   const horizon = at(d.riseSetDeg);
-  const up = (list: readonly Crossing[]): number | null => list.find((c) => c.rising)?.utcMs ?? null;
-  const down = (list: readonly Crossing[]): number | null => list.findLast((c) => !c.rising)?.utcMs ?? null;
-  const first = sun.altitudesDeg[0] ?? -90;
-  const delayMs = lampsDelayMin * 60_000;
+  const up = (list: readonly Crossing[]): number | null =>
+    list.findLast((c) => c.rising && c.utcMs <= noonMs && c.utcMs > noonMs - HALF_DAY_MS)?.utcMs ?? null;
+  const down = (list: readonly Crossing[]): number | null =>
+    list.find((c) => !c.rising && c.utcMs >= noonMs && c.utcMs < noonMs + HALF_DAY_MS)?.utcMs ?? null;
+  const civil = at(d.civilDeg);
+  const goldenTop = at(d.goldenTopDeg);
+  const delayMs = lampsDelayMin * MINUTE_MS;
   const [sunriseMs, sunsetMs] = [up(horizon), down(horizon)];
+  const noonDeg = sunAt(noonMs, latitude, longitude).altitudeDeg;
   return {
     sun,
     civilDawnMs: up(civil),
@@ -177,14 +259,14 @@ export const lightDay = (
     goldenMorningEndMs: up(goldenTop),
     goldenEveningStartMs: down(goldenTop),
     sunsetMs,
-    blueEveningStartMs: down(blueTop),
+    blueEveningStartMs: down(at(d.goldenBottomDeg)),
     civilDuskMs: down(civil),
-    windows: [
-      ...bandWindows('blue', sun, civil, blueTop, first > d.civilDeg && first < d.goldenBottomDeg),
-      ...bandWindows('golden', sun, blueTop, goldenTop, first > d.goldenBottomDeg && first < d.goldenTopDeg),
-    ].sort((a, b) => a.fromMs - b.fromMs),
+    windows: windowsAround(around, noonMs, d, at),
     lampsOffMs: sunriseMs === null ? null : sunriseMs - delayMs,
     lampsOnMs: sunsetMs === null ? null : sunsetMs + delayMs,
-    neverUp: horizon.length === 0 && first < d.riseSetDeg,
+    lampSpans: spansOfLamps(around, horizon, delayMs),
+    lampsRampMin: d.lampsRampMin,
+    neverUp: sunriseMs === null && sunsetMs === null && noonDeg < d.riseSetDeg,
+    whiteNight: up(civil) === null && down(civil) === null && noonDeg > d.riseSetDeg,
   };
 };

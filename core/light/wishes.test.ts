@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { angleToSun, axesOf, flares, sunAlong } from './against';
 import { BLACK_SKY_DEG, wishMet, WISHES, type LightMoment } from './wishes';
 import { kelvinFor } from './kelvin';
-import { lampsBurn, lightDay } from './windows';
-import { lightCurve, modelEv, sceneLight, sceneSpread, type SceneConditions } from './scene';
+import { lampsBelow, lampsBurn, LIGHT_DEFINITIONS, lightDay } from './windows';
+import { lampEv, lightCurve, modelEv, sceneLight, sceneSpread, type SceneConditions } from './scene';
 import { localToUtc, minutesOf } from '../time';
 import { moonAt, moonPhase } from './moon';
 import { sunAt } from './sun';
@@ -42,6 +42,24 @@ describe('moon', () => {
   });
 });
 
+/** The open scene of the day, with what a case changes. */
+function conditions(more: Partial<SceneConditions> = {}): SceneConditions {
+  return {
+    altitudeAt: (ms) => sunAt(ms, LAT, LON).altitudeDeg,
+    azimuthAt: (ms) => sunAt(ms, LAT, LON).azimuthDeg,
+    sky: 'clear',
+    lamps: 'none',
+    lampsBelowAt: () => 0,
+    litShare: 1,
+    offsetStops: 0,
+    readings: [],
+    fadeMin: 60,
+    skySeen: null,
+    skyWeight: 0.5,
+    ...more,
+  };
+}
+
 describe('lamps', () => {
   it('come on some minutes after sunset and go off as long before sunrise', () => {
     const later = lightDay(DATE, ZONE, LAT, LON, undefined, 30);
@@ -61,19 +79,62 @@ describe('lamps', () => {
       expect(lampsBurn(bright, bright.sun.startMs + h * 3_600_000)).toBe(false);
     }
   });
-  it('light the scene only while they burn', () => {
-    const c: SceneConditions = {
-      altitudeAt: (ms) => sunAt(ms, LAT, LON).altitudeDeg,
-      sky: 'clear',
-      lamps: 'stage',
-      lampsBurnAt: (ms) => lampsBurn(day, ms),
-      offsetStops: 0,
-      readings: [],
-    };
-    const before = sceneLight(day.lampsOnMs! - MINUTE, c);
-    const after = sceneLight(day.lampsOnMs! + MINUTE, c);
-    expect(before.ev100).toBe(before.skyEv100);
-    expect(after.ev100).toBeGreaterThan(after.skyEv100 + 2);
+  it('come up over minutes, and no minute of a night jumps by more than 0.3 stops', () => {
+    for (const lamps of ['lit-street', 'signs', 'stage'] as const)
+      for (const delay of [0, 20, 60])
+        for (const litShare of [0.05, 0.3, 1]) {
+          const night = lightDay(DATE, ZONE, LAT, LON, undefined, delay);
+          const c = conditions({ lamps, litShare, lampsBelowAt: (ms) => lampsBelow(night, ms) });
+          let before: number | null = null;
+          for (let ms = night.sunsetMs! - 60 * MINUTE; ms < night.sunsetMs! + 600 * MINUTE; ms += MINUTE) {
+            const { ev100 } = sceneLight(ms, c);
+            if (before !== null) expect(Math.abs(ev100 - before)).toBeLessThanOrEqual(0.3 + 1e-9);
+            before = ev100;
+          }
+          const { ev100, ambientEv100 } = sceneLight(night.lampsOnMs! + 12 * MINUTE, c);
+          expect(2 ** ev100 - 2 ** ambientEv100).toBeCloseTo(litShare * 2 ** lampEv(lamps), 6);
+        }
+  });
+  it('add what the lit share of the frame gives: none lit is the sky alone', () => {
+    fc.assert(
+      fc.property(numberIn(0, 1), numberIn(-12, 10), (litShare, deg) => {
+        const c = conditions({ lamps: 'signs', litShare, altitudeAt: () => deg });
+        const { ev100, ambientEv100 } = sceneLight(0, c);
+        expect(2 ** ev100).toBeCloseTo(2 ** ambientEv100 + litShare * 2 ** 8, 6);
+      }),
+    );
+  });
+});
+
+describe('meter readings', () => {
+  const readings = [{ utcMs: 0, ev100: 11, of: 'sky' as const }];
+  const c = conditions({ altitudeAt: () => 8, lamps: 'lit-street', lampsBelowAt: () => 0, readings });
+  const plain = sceneLight(0, { ...c, readings: [] });
+  it('are met at their moment, fade evenly to the model, and count for nothing before', () => {
+    const shift = 11 - plain.ambientEv100;
+    for (const [minutes, left] of [
+      [-1, 0],
+      [0, 1],
+      [15, 0.75],
+      [30, 0.5],
+      [60, 0],
+      [90, 0],
+    ] as const)
+      expect(sceneLight(minutes * MINUTE, c).ambientEv100 - plain.ambientEv100).toBeCloseTo(shift * left, 9);
+  });
+  it('of the sky leave the lamps alone, of the lamps the sky', () => {
+    const lampsOf = (s: { ev100: number; ambientEv100: number }) => 2 ** s.ev100 - 2 ** s.ambientEv100;
+    expect(lampsOf(sceneLight(MINUTE, c))).toBeCloseTo(lampsOf(plain), 6);
+    const lamps = sceneLight(MINUTE, { ...c, readings: [{ utcMs: 0, ev100: 9, of: 'lamps' }] });
+    expect(lamps.ambientEv100).toBe(plain.ambientEv100);
+    expect(lampsOf(lamps)).toBeGreaterThan(lampsOf(plain));
+  });
+  it('left open are of whichever was stronger', () => {
+    const open = [{ utcMs: 0, ev100: 4, of: null }];
+    expect(sceneLight(0, { ...c, altitudeAt: () => -14, readings: open }).ambientEv100).toBe(
+      sceneLight(0, { ...c, altitudeAt: () => -14, readings: [] }).ambientEv100,
+    );
+    expect(sceneLight(0, { ...c, readings: open }).ambientEv100).toBeCloseTo(4, 9);
   });
 });
 
@@ -106,10 +167,9 @@ describe('days everywhere', () => {
   });
   it('definitions move the windows with them', () => {
     const wide = lightDay(DATE, ZONE, LAT, LON, {
-      riseSetDeg: -0.833,
+      ...LIGHT_DEFINITIONS,
       goldenTopDeg: 10,
       goldenBottomDeg: -2,
-      civilDeg: -6,
     });
     expect(wide.goldenMorningEndMs!).toBeGreaterThan(day.goldenMorningEndMs!);
     const blue = (d: typeof day): number =>
@@ -170,17 +230,9 @@ describe('wishes', () => {
 });
 
 describe('how sure the light is', () => {
-  const c = (more: Partial<SceneConditions> = {}): SceneConditions => ({
-    altitudeAt: (ms) => sunAt(ms, LAT, LON).altitudeDeg,
-    sky: 'clear',
-    lamps: 'none',
-    lampsBurnAt: () => true,
-    offsetStops: 0,
-    readings: [],
-    ...more,
-  });
+  const c = conditions;
   it('a reading narrows it and ages; it is never wider than without', () => {
-    const readings = [{ utcMs: at('08:00'), ev100: 12 }];
+    const readings = [{ utcMs: at('08:00'), ev100: 12, of: null }];
     for (const sky of ['clear', 'overcast', 'heavy'] as const)
       for (const clock of ['08:00', '08:30', '11:00', '19:00']) {
         expect(sceneSpread(at(clock), c({ sky, readings }))).toBeLessThanOrEqual(

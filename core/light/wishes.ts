@@ -37,6 +37,18 @@ export const BLACK_SKY_DEG = -9;
 
 const WISH_LIST = [
   { kind: 'any', name: 'Any light', says: 'Takes what there is.', met: () => true },
+  {
+    kind: 'sunrise',
+    name: 'Sunrise',
+    says: 'The sun comes over the horizon.',
+    met: (m) => within(m, 'sunrise'),
+  },
+  {
+    kind: 'sunset',
+    name: 'Sunset',
+    says: 'The sun goes down behind the horizon.',
+    met: (m) => within(m, 'sunset'),
+  },
   { kind: 'golden', name: 'Golden', says: 'Low sun, long shadows, warm.', met: (m) => within(m, 'golden') },
   {
     kind: 'blue',
@@ -46,6 +58,12 @@ const WISH_LIST = [
   },
   { kind: 'day', name: 'Daylight', says: 'Sun above the horizon.', met: (m) => m.sun.altitudeDeg > 0 },
   { kind: 'night', name: 'Night', says: 'Sun far down.', met: (m) => m.sun.altitudeDeg < -6 },
+  {
+    kind: 'before-lamps',
+    name: 'Before lamps',
+    says: 'The sun is down or low, and no lamp burns yet.',
+    met: (m) => !lampsBurn(m.day, m.utcMs) && m.sun.altitudeDeg < 2,
+  },
   {
     kind: 'lamps',
     name: 'Lamps on',

@@ -358,6 +358,12 @@ export const EN: Catalogue = {
     '{errorStops} {isErrorStops, select, yes {over} other {under}} with the best setting found.',
   'exposure.over.why': 'No filter in the kit is strong enough with these choices.',
   'exposure.over.why.else': 'Too dark for these choices.',
+  'exposure.sky-clips.cure':
+    'Turn away from the sun, tilt down, record a profile that holds more, or expose for the sky.',
+  'exposure.sky-clips.say':
+    'The sky in the frame ({share}) is {brighter} brighter than the ground: it clips by {clips} at this setting.',
+  'exposure.sky-clips.why':
+    'This profile holds about {headroom} over middle grey. The sky is worked out from the sun and may be off by a stop.',
   'exposure.shutter.cure': 'A filter one step stronger or weaker would.',
   'exposure.shutter.say': 'Shutter at {shutterAngle}, outside the wanted band.',
   'exposure.shutter.why': 'The filters at hand do not reach the band at this light.',

@@ -47,6 +47,8 @@ export type { Pack } from './pack';
 export type { Pilot, Practice } from './pilot';
 export {
   CARD_POLICIES,
+  EXPOSE_FOR,
+  type ExposeFor,
   type CardPolicy,
   type CutStyle,
   type Preferences,

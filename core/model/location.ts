@@ -7,6 +7,7 @@ import {
   localDate,
   longText,
   name,
+  nullable,
   nullableId,
   oneNumberOf,
   oneOf,
@@ -116,12 +117,20 @@ export const LocationSchema = strict({
 
 export type Location = Stored<typeof LocationSchema>;
 
+/** What a reading was taken of. */
+export const READING_OF = ['sky', 'lamps'] as const;
+
 /** A light meter's reading at a location. */
 export const ReadingSchema = strict({
   id: uuid(),
   locationId: uuid(),
   utcMs: instant({ title: 'Time' }),
   ev100: between(-10, 20, { title: 'EV', unit: 'EV at ISO 100' }),
+  of: nullable(oneOf(READING_OF), {
+    title: 'Measured',
+    default: null,
+    description: 'Sky light or lamps; empty takes whichever was stronger.',
+  }),
 });
 
 export type Reading = Stored<typeof ReadingSchema>;

@@ -5,6 +5,9 @@ export const TAKE_STYLES = ['same-way', 'there-and-back'] as const;
 export type TakeStyle = (typeof TAKE_STYLES)[number];
 export const CUT_STYLES = ['in-motion', 'whole'] as const;
 export type CutStyle = (typeof CUT_STYLES)[number];
+/** What gives way where sky and ground do not fit into one exposure. */
+export const EXPOSE_FOR = ['ground', 'between', 'sky'] as const;
+export type ExposeFor = (typeof EXPOSE_FOR)[number];
 export const CARD_POLICIES = ['one', 'fresh-away', 'fresh'] as const;
 export type CardPolicy = (typeof CARD_POLICIES)[number];
 
@@ -177,6 +180,35 @@ export const PreferencesSchema = strict({
     unit: 'min',
     default: 20,
     description: 'Minutes after sunset at which lamps come on.',
+  }),
+  lampsRampMin: between(1, 60, {
+    title: 'Lamps come up over',
+    unit: 'min',
+    default: 12,
+    description: 'Minutes from the first lamps to all of them.',
+  }),
+  sunBandTopDeg: between(0, 10, {
+    title: 'Sunrise and sunset from sun height',
+    unit: 'deg',
+    default: 3,
+    description: 'Sun height below which the sun counts as rising or setting.',
+  }),
+  sunBandBottomDeg: between(-6, 0, {
+    title: 'Sunrise and sunset to sun height',
+    unit: 'deg',
+    default: -1.5,
+    description: 'Sun height above which the sun still counts as rising or setting.',
+  }),
+  meterFadeMin: between(5, 600, {
+    title: 'Meter readings hold for',
+    unit: 'min',
+    default: 60,
+    description: 'Minutes over which a reading fades back to the model.',
+  }),
+  exposeFor: oneOf(EXPOSE_FOR, {
+    title: 'Expose for',
+    default: 'between',
+    description: 'Ground, sky, or between, where sky in the frame would clip.',
   }),
   cleanIsoStops: between(0, 8, {
     title: 'ISO by day',

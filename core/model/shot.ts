@@ -39,10 +39,13 @@ export type Priority = (typeof PRIORITIES)[number];
 /** Light a shot may be wanted in. */
 export const WISH_KINDS = [
   'any',
+  'sunrise',
+  'sunset',
   'golden',
   'blue',
   'day',
   'night',
+  'before-lamps',
   'lamps',
   'flat',
   'hard',
@@ -204,6 +207,12 @@ export const ShotSchema = strict({
   }),
   surface: oneOf(SURFACES, { title: 'Surface', default: 'mixed', description: 'What fills the picture.' }),
   lit: oneOf(LIT, { title: 'Light on the subject', default: 'open' }),
+  litShare: between(0, 1, {
+    title: 'Lit by lamps',
+    unit: 'share',
+    default: 0.3,
+    description: 'Share of the frame that lamps light: 0 none, 1 a lit street that fills it.',
+  }),
   profile: nullable(oneOf(PROFILE_SCHOOLS), {
     title: 'Picture profile',
     default: null,
@@ -230,6 +239,11 @@ export const ShotSchema = strict({
     title: 'Also cut in',
     default: null,
     description: 'A second aspect the shot must work in.',
+  }),
+  notAfter: nullable(clockTime(), {
+    title: 'Not after',
+    default: null,
+    description: 'Flown before this time of the location’s date.',
   }),
   records: oneOf(RECORDS, { title: 'Records', default: 'video' }),
   stills: whole(0, 500, { title: 'Stills', default: 3 }),

@@ -49,7 +49,7 @@ const riskShot = (
     betweenWh: takes > 1 ? energy.betweenWh / (takes - 1) : energy.setupWh / 4,
     homeS: flight.home.seconds,
     homeWh: stop.homeWh,
-    latestS: (lightEndMs(place, facts.shot.wants) - zeroMs) / 1000,
+    latestS: (lightEndMs(place, place.location, facts.shot) - zeroMs) / 1000,
   };
 };
 

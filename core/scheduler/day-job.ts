@@ -29,7 +29,7 @@ import {
   type LocationPlan,
   beforePairs,
 } from '../day';
-import { takesOf, readingsOf, shotFacts, type ShotFacts } from '../shot';
+import { takesOf, locationLight, shotFacts, type ShotFacts } from '../shot';
 import { launchOf } from '../location';
 import { heaviestFilterKg } from '../payload';
 import { filterWindows } from './filter-windows';
@@ -121,14 +121,13 @@ const planShot = ({ input, zeroMs, pinned }: Day, place: LocationPlan, facts: Sh
   const offS = (place.windowFromMs - zeroMs) / 1000;
   const span = {
     earliestS: cost.notBeforeS,
-    latestS: Math.max((lightEndMs(place, facts.shot.wants) - place.windowFromMs) / 1000, cost.notBeforeS),
+    latestS: Math.max(
+      (lightEndMs(place, place.location, facts.shot) - place.windowFromMs) / 1000,
+      cost.notBeforeS,
+    ),
   };
   const lit = place.light
-    ? {
-        location: place.location,
-        day: place.light,
-        readings: readingsOf(place.location, place.light, input.readings),
-      }
+    ? locationLight(place.location, place.light, input.readings, input.film.preferences)
     : null;
   const light = lit ? filterWindows(facts, input.kit, lit, place.windowFromMs, span) : null;
   const shifted = (s: Span): Span => ({ earliestS: s.earliestS + offS, latestS: s.latestS + offS });

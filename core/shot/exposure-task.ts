@@ -111,7 +111,8 @@ const fixedPart = ({ aperture, shutterS, iso, filterId }: Shot['exposure']) => (
 export const mainsIn = (
   scene: SceneLight,
   { lamps, mainsHz }: Pick<Location, 'lamps' | 'mainsHz'>,
-): number | null => (lamps === 'none' || scene.skyEv100 > scene.ev100 - LAMPS_COUNT_STOPS ? null : mainsHz);
+): number | null =>
+  lamps === 'none' || scene.ambientEv100 > scene.groundEv100 - LAMPS_COUNT_STOPS ? null : mainsHz;
 
 /** What a slate asks of the exposure solver, in a light. @param onLens filter the flight is flown with; undefined leaves it free */
 export const exposureTask = (

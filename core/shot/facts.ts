@@ -9,6 +9,8 @@ import { costsOf, takesOf, type ShotEnergy } from './costs';
 import type { Ground } from '../terrain';
 import { flyLayout, type Frame, layoutOf, type ShotParts } from './layout';
 import { paceAlong } from './pace-along';
+import { skyInFrame } from './sky-in-frame';
+import type { SkySeen } from '../light';
 import type { SurfaceAt } from '../site';
 
 /** Everything worked out about one shot by itself, before it is put into a flight. */
@@ -43,6 +45,8 @@ export interface ShotFacts {
   readonly fill: number;
   readonly rangeM: number;
   readonly framing: DistanceClass;
+  /** Sky the move shows; null where it shows none. */
+  readonly skySeen: SkySeen | null;
   readonly fromPoint: Vec3;
   readonly toPoint: Vec3;
   readonly ground: Ground | undefined;
@@ -131,6 +135,7 @@ export const shotFacts = (parts: ShotParts): ShotFacts => {
     rangeM,
     fill,
     framing,
+    skySeen: skyInFrame(trajectory, fov, shot.profile ?? film.preferences.profile),
     fromPoint,
     toPoint,
     ground: parts.ground,

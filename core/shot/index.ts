@@ -15,7 +15,8 @@ export {
   secondsOf,
   type ShotParts,
 } from './layout';
-export { conditionsOf, type LocationLight, readingsOf } from './location-light';
+export { conditionsOf, locationLight, type LocationLight } from './location-light';
+export { HEADROOM_STOPS } from './sky-in-frame';
 export { shadowsOf } from './shadow';
 export { type KnownScene, knownScene, looksOf, type ShotLight, shotLight } from './shot-light';
 export { freeKnobs, solveShot, type Target, type TargetFigure, targetIn, TARGETS } from './solve';

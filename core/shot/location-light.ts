@@ -1,13 +1,14 @@
 import {
-  lampsBurn,
+  lampsBelow,
   LIT_STOPS,
   sunAt,
   SURFACE_STOPS,
   type LightDay,
   type SceneConditions,
+  type SkySeen,
   type SunPosition,
 } from '../light';
-import type { Location, Reading, Shot } from '../model';
+import type { ExposeFor, Location, Preferences, Reading, Shot } from '../model';
 
 /** A place on its day, as its light is worked out. */
 export interface LocationLight {
@@ -15,16 +16,30 @@ export interface LocationLight {
   readonly day: LightDay;
   /** Readings of this place taken on its day. */
   readonly readings: readonly Reading[];
+  readonly preferences: Pick<Preferences, 'meterFadeMin' | 'exposeFor'>;
 }
 
 const NIGHT_AFTER_MS = 12 * 3_600_000;
 
 /** Readings belong to the day they were taken on, with the night after it. */
-export const readingsOf = (location: Location, day: LightDay, readings: readonly Reading[]): Reading[] =>
+const readingsOf = (location: Location, day: LightDay, readings: readonly Reading[]): Reading[] =>
   readings.filter(
     (r) =>
       r.locationId === location.id && r.utcMs >= day.sun.startMs && r.utcMs < day.sun.endMs + NIGHT_AFTER_MS,
   );
+
+/** What a place's light hangs on, from its day, its readings and how the film takes them. */
+export const locationLight = (
+  location: Location,
+  day: LightDay,
+  readings: readonly Reading[],
+  { meterFadeMin, exposeFor }: LocationLight['preferences'],
+): LocationLight => ({
+  location,
+  day,
+  readings: readingsOf(location, day, readings),
+  preferences: { meterFadeMin, exposeFor },
+});
 
 /** Stops a slate's subject and surroundings lie off the open scene. */
 export const offsetOf = (shot: Pick<Shot, 'offsetStops' | 'surface' | 'lit'>): number =>
@@ -42,15 +57,30 @@ export const sunOver = (location: Location, utcMs: number): SunPosition => {
   return sun;
 };
 
-/** What the light of a place hangs on; with a slate, what it asks for beyond the open scene. */
+/** How far a sky that would clip is given way to. */
+const SKY_WEIGHT: Readonly<Record<ExposeFor, number>> = { ground: 0, between: 0.5, sky: 1 };
+
+/** A shot as its light is looked at. */
+export interface SeenShot {
+  readonly shot: Pick<Shot, 'offsetStops' | 'surface' | 'lit' | 'litShare'>;
+  /** Sky in its frame; null where none is. */
+  readonly skySeen: SkySeen | null;
+}
+
+/** What the light of a place hangs on; with a shot, what it asks for beyond the open scene. */
 export const conditionsOf = (
-  { location, day, readings }: LocationLight,
-  shot?: Pick<Shot, 'offsetStops' | 'surface' | 'lit'>,
+  { location, day, readings, preferences }: LocationLight,
+  seen?: SeenShot,
 ): SceneConditions => ({
   altitudeAt: (utcMs) => sunOver(location, utcMs).altitudeDeg,
+  azimuthAt: (utcMs) => sunOver(location, utcMs).azimuthDeg,
   sky: location.sky,
   lamps: location.lamps,
-  lampsBurnAt: (utcMs) => lampsBurn(day, utcMs),
-  offsetStops: shot ? offsetOf(shot) : 0,
+  lampsBelowAt: (utcMs) => lampsBelow(day, utcMs),
+  litShare: seen?.shot.litShare ?? 1,
+  offsetStops: seen ? offsetOf(seen.shot) : 0,
   readings,
+  fadeMin: preferences.meterFadeMin,
+  skySeen: seen?.skySeen ?? null,
+  skyWeight: SKY_WEIGHT[preferences.exposeFor],
 });

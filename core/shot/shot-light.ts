@@ -46,7 +46,7 @@ export const knownScene = (
   lit: LocationLight,
   atMs: number,
 ): KnownScene => {
-  const conditions = conditionsOf(lit, facts.shot);
+  const conditions = conditionsOf(lit, facts);
   const scene = sceneLight(atMs, conditions);
   return { scene, task: exposureTask(facts, kit, scene, conditions.altitudeAt(atMs), undefined) };
 };

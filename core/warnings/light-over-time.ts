@@ -205,7 +205,7 @@ const DRIFT_STOPS = 0.5;
 
 /** The light moves under a take whose exposure is locked. */
 export const drifting: LightRule = (c) => {
-  const conditions = conditionsOf(c.lit, c.job.shot);
+  const conditions = conditionsOf(c.lit, c.job);
   const [from, to] = [0, c.job.takeS * 1000].map((ms) => sceneLight(c.job.atMs + ms, conditions).ev100);
   const moved = (to ?? 0) - (from ?? 0);
   return Math.abs(moved) < DRIFT_STOPS

@@ -18,13 +18,16 @@ const momentOf = (c: ShotContext): LightMoment | null =>
 /** How a wish reads in a sentence, where it is not simply so much light. */
 const WANTS: Readonly<Record<string, string>> = {
   lamps: 'lamps on',
+  'before-lamps': 'lamps still off',
+  sunrise: 'sunrise',
+  sunset: 'sunset',
   backlit: 'back light',
   sidelit: 'side light',
   frontlit: 'front light',
   day: 'daylight',
   night: 'night',
 };
-const TIMED: ReadonlySet<string> = new Set(['golden', 'blue', 'day', 'night']);
+const TIMED: ReadonlySet<string> = new Set(['golden', 'blue', 'sunrise', 'sunset', 'day', 'night']);
 
 /** The planned minute is not in the light the shot wants. */
 export const wrongLight: ShotRule = (c) => {
@@ -131,6 +134,11 @@ export const exposureOff: ShotRule = (c) => {
   };
 };
 
+/** Less sky than this in the frame is not told, nor a smaller clip; from so many stops on it matters. */
+const SKY_NOTICED = 0.1;
+const SKY_TOLERANCE_STOPS = 0.5;
+const SKY_CARE_STOPS = 1.5;
+
 /** A filter is changed on the ground: what cannot share one with the slate before it costs a landing. */
 export const filterChange: ShotRule = (c) =>
   c.filter?.lands
@@ -174,3 +182,26 @@ export const flicker: ShotRule = (c) =>
         why: message('exposure.flicker.why'),
         cures: [{ say: message('exposure.flicker.cure') }],
       };
+
+/** The sky in the frame clips at the setting, or the ground drowns under it. */
+export const skyClips: ShotRule = (c) => {
+  const sky = c.light?.scene.sky;
+  const seen = c.facts.skySeen;
+  if (!c.light?.exposure.ok || !sky || !seen || sky.share < SKY_NOTICED) return null;
+  const { scene } = c.light;
+  const settingEv = scene.ev100 - c.light.exposure.value.choice.errorStops;
+  const clips = sky.ev100 - settingEv - seen.headroomStops;
+  if (clips <= SKY_TOLERANCE_STOPS) return null;
+  return {
+    code: 'exposure.sky-clips',
+    severity: clips > SKY_CARE_STOPS ? 'care' : 'note',
+    subject: onShot(c),
+    say: message('exposure.sky-clips.say', {
+      brighter: measured(sky.ev100 - scene.groundEv100, 'stops', 1),
+      clips: measured(clips, 'stops', 1),
+      share: measured(sky.share * 100, 'percent', 0),
+    }),
+    why: message('exposure.sky-clips.why', { headroom: measured(seen.headroomStops, 'stops', 1) }),
+    cures: [{ say: message('exposure.sky-clips.cure') }],
+  };
+};

@@ -3,7 +3,7 @@ import type { LocationPlan } from '../day';
 import type { ShotFacts } from '../shot';
 import { cruiseUnknown, doesNotFit, gusts, noAircraft, slowLegs } from './air';
 import { secondAspect } from './crop';
-import { exposureOff, filterChange, flicker, outsideWindow, wrongLight } from './light';
+import { exposureOff, filterChange, flicker, outsideWindow, skyClips, wrongLight } from './light';
 import {
   aboveCeiling,
   noPath,
@@ -50,6 +50,7 @@ export const SHOT_RULES: readonly ShotRule[] = [
   exposureOff,
   filterChange,
   flicker,
+  skyClips,
   noTempo,
   zoomLoss,
   secondAspect,

@@ -10,12 +10,27 @@ const FIELDS_0009: Readonly<Record<string, readonly (readonly [path: string, val
   film: [
     ['preferences.topSpeedShare', 0.8],
     ['preferences.homeGustShare', 0.5],
+    ['preferences.lampsRampMin', 12],
+    ['preferences.sunBandTopDeg', 3],
+    ['preferences.sunBandBottomDeg', -1.5],
+    ['preferences.meterFadeMin', 60],
+    ['preferences.exposeFor', 'between'],
   ],
   aircraft: [['cameras.*.stillAspect', '4:3']],
-  shot: [['alsoAspect', null]],
+  shot: [
+    ['alsoAspect', null],
+    ['litShare', 0.3],
+    ['notAfter', null],
+  ],
+  reading: [['of', null]],
 };
 
-const TABLES_0009: Readonly<Record<string, string>> = { film: 'films', aircraft: 'aircraft', shot: 'shots' };
+const TABLES_0009: Readonly<Record<string, string>> = {
+  film: 'films',
+  aircraft: 'aircraft',
+  shot: 'shots',
+  reading: 'readings',
+};
 
 interface Craft {
   readonly cameras: readonly {

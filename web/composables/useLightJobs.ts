@@ -1,5 +1,5 @@
 import { lightJob, type LightJob } from '@core/light-timeline';
-import { readingsOf } from '@core/shot';
+import { locationLight } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import type { Kit } from '@core/model';
 import { KeyedMemo } from '@core/units';
@@ -29,7 +29,12 @@ export const useLightJobs = () => {
     const { filters } = derivedFilm.along;
     const jobs = shotsAt(id).flatMap((shot) => sent.get(shot.facts.shot.id, { shot, filters }) ?? []);
     const toMs = Math.max(place.windowToMs, ...place.flights.map((f) => f.endMs));
-    const readings = readingsOf(place.location, place.light, film.list('reading'));
+    const { readings } = locationLight(
+      place.location,
+      place.light,
+      film.list('reading'),
+      film.film.preferences,
+    );
     return {
       ...plain({
         preferences: { preferences: film.film.preferences },

@@ -13,7 +13,7 @@ import {
   siteWarnings,
   type Warning,
 } from '@core/warnings';
-import { readingsOf } from '@core/shot';
+import { locationLight } from '@core/shot';
 import { sceneOf, siteShot } from '@core/location';
 import { demoFilm } from '../../demo';
 import { useFilm } from './film';
@@ -143,12 +143,8 @@ const lightAfresh = (input: FilmInput): { windows: Record<string, unknown>; shot
     const { light } = locationDay(place.location, input.film);
     if (!light || !place.light) continue;
     const toMs = Math.max(place.windowToMs, ...place.flights.map((f) => f.endMs));
-    const sky = sunMinutes({ location: place.location, day: light, readings: [] }, place.windowFromMs, toMs);
-    const lit = {
-      location: place.location,
-      day: light,
-      readings: readingsOf(place.location, place.light, input.readings),
-    };
+    const lit = locationLight(place.location, light, input.readings, input.film.preferences);
+    const sky = sunMinutes(lit, place.windowFromMs, toMs);
     const own = locationLightWarnings(
       place,
       shots.map((s) => s.facts.shot),

@@ -10,7 +10,7 @@ import {
   type SunMinutes,
 } from '@core/light-timeline';
 import type { Film, Location, Reading } from '@core/model';
-import type { LocationLight } from '@core/shot';
+import { locationLight } from '@core/shot';
 import { expose } from 'comlink';
 import { Answers } from './answers';
 
@@ -43,7 +43,7 @@ const light = {
   ): LightAnswer {
     const day = locationDay(location, preferences).light;
     if (!day) return [];
-    const lit: LocationLight = { location, day, readings };
+    const lit = locationLight(location, day, readings, preferences.preferences);
     const about = JSON.stringify([preferences, location, readings, fromMs, toMs]);
     let sky: SunMinutes | null = null;
     return found.fresh(

@@ -31,6 +31,11 @@ const setLines = (text: string) => {
     return [{ path: '', say: 'Grams, up to ten of them, such as 249 899 3999.' }];
   return prefer({ weightLinesKg: grams.sort((a, b) => a - b).map((g) => g / 1000) });
 };
+const EXPOSE = [
+  { value: 'ground' as const, label: 'Ground' },
+  { value: 'between' as const, label: 'Between' },
+  { value: 'sky' as const, label: 'Sky' },
+];
 const ASPECT_CHOICES = ASPECTS.map((value) => ({ value, label: value }));
 const RATES = [24, 25, 30, 50, 60].map((value) => ({ value, label: `${value} fps` }));
 const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
@@ -224,6 +229,40 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           :step="0.1"
           hint="Negative keeps highlights: a small sensor cannot win back a clipped sky."
           :save="(v) => prefer({ highlightBiasStops: v })"
+        />
+        <PickField
+          label="Expose for"
+          :value="p.exposeFor"
+          :options="EXPOSE"
+          :save="(v) => prefer({ exposeFor: v })"
+        />
+        <NumberField
+          label="Meter readings hold for"
+          :value="p.meterFadeMin"
+          quantity="minutes"
+          hint="Minutes over which a reading fades back to the model."
+          :save="(v) => prefer({ meterFadeMin: v })"
+        />
+        <NumberField
+          label="Lamps come up over"
+          :value="p.lampsRampMin"
+          quantity="minutes"
+          hint="From the first lamps to all of them."
+          :save="(v) => prefer({ lampsRampMin: v })"
+        />
+        <NumberField
+          label="Sunrise, sunset: sun below"
+          :value="p.sunBandTopDeg"
+          quantity="degrees"
+          :step="0.5"
+          :save="(v) => prefer({ sunBandTopDeg: v })"
+        />
+        <NumberField
+          label="Sunrise, sunset: sun above"
+          :value="p.sunBandBottomDeg"
+          quantity="degrees"
+          :step="0.5"
+          :save="(v) => prefer({ sunBandBottomDeg: v })"
         />
         <NumberField
           label="Cleanest ISO: stops"

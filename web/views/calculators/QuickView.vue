@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { filterHours } from '@core/light-timeline';
-import { readingsOf } from '@core/shot';
+import { locationLight } from '@core/shot';
 import {
   equivalents,
   isoSteps,
@@ -97,11 +97,8 @@ const here = computed(() => {
   const place = selection.place;
   const shot = selection.shot;
   if (!place?.light || !shot?.light || !Number.isFinite(place.windowFromMs)) return null;
-  const lit = {
-    location: place.location,
-    day: place.light,
-    readings: readingsOf(place.location, place.light, film.list('reading')),
-  };
+  if (!film.film) return null;
+  const lit = locationLight(place.location, place.light, film.list('reading'), film.film.preferences);
   const now = Date.now();
   const startMs = now > place.light.sun.startMs && now < place.light.sun.endMs ? now : place.windowFromMs;
   const hour = filterHours(

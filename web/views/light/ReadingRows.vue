@@ -6,6 +6,7 @@ import { ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { readNumber } from '../../format';
 import Fig from '../../parts/Fig.vue';
+import PickField from '../../parts/PickField.vue';
 import { ElInput } from '../../parts/element';
 import { useFilm } from '../../stores/film';
 import type { Fault } from '../../sync/validation';
@@ -14,6 +15,12 @@ const props = defineProps<{ place: LocationPlan; lit: LocationLight }>();
 const film = useFilm();
 const at = ref(props.place.location.windowStart);
 const ev = ref('');
+const of = ref<'sky' | 'lamps' | null>(null);
+const OF = [
+  { value: null, label: 'the stronger' },
+  { value: 'sky' as const, label: 'daylight' },
+  { value: 'lamps' as const, label: 'lamps' },
+];
 const faults = ref<readonly Fault[]>([]);
 const clock = (ms: number): string => clockText(ms, props.place.location.zone);
 const add = (): void => {
@@ -30,7 +37,11 @@ const add = (): void => {
   const { date, zone, id } = props.place.location;
   const ms = localToUtc(date, minutes, zone);
   const utcMs = props.place.windowToMs - ms > DAY_MS ? ms + DAY_MS : ms;
-  faults.value = film.create('reading', { id: uuid(), locationId: id, utcMs, ev100 }, 'meter reading');
+  faults.value = film.create(
+    'reading',
+    { id: uuid(), locationId: id, utcMs, ev100, of: of.value },
+    'meter reading',
+  );
   if (faults.value.length === 0) ev.value = '';
 };
 </script>
@@ -39,7 +50,9 @@ const add = (): void => {
   <section class="readings" aria-label="Meter readings">
     <h2>Your meter</h2>
     <p class="quiet">
-      A reading of the open scene at ISO 100 overrides the model and shifts the rest of the window.
+      A reading of the open scene at ISO 100 overrides the model of what it measured, and fades back to it
+      over
+      {{ lit.preferences.meterFadeMin }} minutes.
     </p>
     <div class="line" :class="{ 'is-faulty': faults.length > 0 }">
       <ElInput v-model="at" type="time" aria-label="Read at" /><ElInput
@@ -48,6 +61,16 @@ const add = (): void => {
         placeholder="EV"
         aria-label="Meter reading, EV"
         @keydown.enter="add"
+      /><PickField
+        v-if="place.location.lamps !== 'none'"
+        label="of"
+        :value="of"
+        :options="OF"
+        :save="
+          (v) => {
+            of = v;
+          }
+        "
       /><button class="btn" @click="add">Set</button>
     </div>
     <p v-for="f in faults" :key="f.say" class="fault" role="alert">{{ f.say }}</p>

@@ -1,4 +1,4 @@
-import { readingsOf, type LocationLight } from '@core/shot';
+import { locationLight, type LocationLight } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import type { LocationPlan } from '@core/day';
 import { computed } from 'vue';
@@ -15,12 +15,8 @@ export const useLightPlace = () => {
   const place = computed<LocationPlan | null>(() => selection.place);
   const lit = computed<LocationLight | null>(() => {
     const here = place.value;
-    return here?.light && Number.isFinite(here.windowFromMs)
-      ? {
-          location: here.location,
-          day: here.light,
-          readings: readingsOf(here.location, here.light, film.list('reading')),
-        }
+    return here?.light && film.film && Number.isFinite(here.windowFromMs)
+      ? locationLight(here.location, here.light, film.list('reading'), film.film.preferences)
       : null;
   });
   const shots = computed<DerivedShot[]>(() =>

@@ -164,7 +164,7 @@ const lines = (f: ScreenFrame): string =>
               <g v-for="(f, i) in frames" :key="i">
                 <path v-if="isCropped(i)" class="outside" :d="outline(f) + outline(cutOf(f, i))" />
                 <path v-if="isCropped(i)" class="cut" :d="outline(cutOf(f, i))" />
-                <path class="cut also" :d="alsoOf(f, i)" />
+                <path v-if="alsoOf(f, i)" class="cut also" :d="alsoOf(f, i)" />
                 <path :d="lines(cutOf(f, i))" />
               </g>
             </svg>

@@ -131,8 +131,8 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
       :by-seconds="stored.cut.by === 'seconds'"
       :save="setSegments"
     />
-    <p v-if="used" class="wanted">{{ text(used) }}</p>
-    <p v-if="shot.facts.frame.pixelShare < 0.999" class="wanted quiet">
+    <p v-if="used" class="frames quiet">{{ text(used) }}</p>
+    <p v-if="shot.facts.frame.pixelShare < 0.999" class="frames quiet">
       The cut uses {{ Math.round(shot.facts.frame.pixelShare * 100) }} % of the recorded pixels:
       {{ shot.facts.frame.cutPx.map((px) => Math.round(px)).join(' × ') }}.
     </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { SKY_LUMINANCE_SPREAD } from '@core/light';
 import { BARE_LENS } from '@core/model';
 import type { DerivedShot } from '@core/film';
 import { isoSteps, reasonsFor, runnerUpOf, SHUTTERS, shortfallOf, whyFor } from '@core/exposure';
@@ -86,7 +87,7 @@ const addReading = (): void => {
   }
   faults.value = film.create(
     'reading',
-    { id: uuid(), locationId: stored.value.locationId, utcMs: light.value?.atMs ?? 0, ev100 },
+    { id: uuid(), locationId: stored.value.locationId, utcMs: light.value?.atMs ?? 0, ev100, of: null },
     'meter reading',
   );
   if (faults.value.length === 0) reading.value = '';
@@ -220,6 +221,16 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         :options="choices(LIT_WORDS)"
         :save="(v) => film.edit('shot', stored.id, { lit: v }, 'light')"
       />
+      <NumberField
+        v-if="shot.facts.location.lamps !== 'none'"
+        label="Lit by lamps"
+        :value="stored.litShare"
+        :scale="100"
+        quantity="percent"
+        :step="10"
+        hint="Share of the frame that lamps light: 0 none, 100 a lit street that fills it."
+        :save="(v) => film.edit('shot', stored.id, { litShare: v })"
+      />
       <PickField
         label="Profile"
         :value="stored.profile"
@@ -245,6 +256,12 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         :value="stored.notBefore ?? ''"
         :save="(v) => film.edit('shot', stored.id, { notBefore: v === '' ? null : v }, 'minute')"
       />
+      <TextField
+        label="Not after"
+        type="time"
+        :value="stored.notAfter ?? ''"
+        :save="(v) => film.edit('shot', stored.id, { notAfter: v === '' ? null : v }, 'minute')"
+      />
       <div class="meter" :class="{ 'is-faulty': faults.length > 0 }">
         <label class="label" for="meter-reading">Your meter at {{ clockText(light.atMs, place.zone) }}</label>
         <div>
@@ -263,8 +280,11 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
       At {{ clockText(light.atMs, place.zone) }} the scene is at
       <b><Fig :value="light.scene.ev100" quantity="ev" /></b>{{ ' ' }}
       <span class="quiet"
-        >(sky by model <Fig :value="light.scene.skyEv100" quantity="ev" /><template
-          v-if="light.scene.meterShift !== 0"
+        >(daylight alone <Fig :value="light.scene.ambientEv100" quantity="ev" /><template
+          v-if="light.scene.sky"
+          >, sky in the frame <Fig :value="light.scene.sky.ev100" quantity="ev" /> ±
+          {{ SKY_LUMINANCE_SPREAD }}, {{ Math.round(light.scene.sky.share * 100) }} % of it</template
+        ><template v-if="light.scene.meterShift !== 0"
           >, your meter shifts it by <Fig :value="light.scene.meterShift" quantity="stops" /></template
         >). Sun <Fig :value="light.sun.altitudeDeg" quantity="degrees" /> high at
         <Fig :value="light.sun.azimuthDeg" quantity="degrees" /><template v-if="sides"

@@ -64,12 +64,16 @@ const ticks = computed(() => {
   }));
 });
 
-const WINDOW_WORDS: Readonly<Record<LightWindow['kind'], string>> = { golden: 'golden', blue: 'blue' };
+/** Windows that are told on the ribbon; the others would lie on top of them. */
+const WINDOW_WORDS: Partial<Readonly<Record<LightWindow['kind'], string>>> = {
+  golden: 'golden',
+  blue: 'blue',
+};
 const windows = computed(() => {
   const g = glass.value;
   if (!g) return [];
   return (props.place.light?.windows ?? [])
-    .filter((w) => w.toMs > g.from && w.fromMs < g.to)
+    .filter((w) => WINDOW_WORDS[w.kind] && w.toMs > g.from && w.fromMs < g.to)
     .map((w) => ({
       key: `${w.kind}${w.fromMs}`,
       x: Math.max(0, g.x(w.fromMs)),
