@@ -85,6 +85,8 @@ const charger = (): Recharge => ({
         slots: 2,
         manner: 'side-by-side',
         slotW: 200,
+        totalW: 0,
+        efficiency: 0.85,
         aircraftIds: [],
         massG: 0,
         notes: '',

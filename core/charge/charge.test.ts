@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { chargeMinutes } from '../energy';
 import { newRow, type Charger, type Pack } from '../model';
-import { chargedShare, CHARGE_EFFICIENCY, fullMinutes } from './curve';
+import { chargeCurve, chargedShare, slotMinutes } from './curve';
+import vectors from '../vectors/power.json';
 import { ChargeDay } from './day';
 import { eveningBefore, shareOn } from './evening';
 import { numberIn } from '../testing';
@@ -17,6 +18,8 @@ const charger = (more: Partial<Charger> = {}): Charger => ({
   slots: 3,
   manner: 'in-turn',
   slotW: 100,
+  totalW: 0,
+  efficiency: 0.85,
   aircraftIds: [],
   massG: 0,
   notes: '',
@@ -26,17 +29,49 @@ const charger = (more: Partial<Charger> = {}): Charger => ({
 const share = numberIn(0, 1);
 
 describe('the charge curve', () => {
-  it('is the other way round of the minutes', () => {
+  it.each(vectors.slots)('$packWh Wh on $slotWatts W from $fromFraction to $toFraction', (v) => {
+    const curve = { wh: v.packWh, cellMinutes: v.fullMinutes, slotW: v.slotWatts };
+    expect(slotMinutes(curve, v.fromFraction, v.toFraction)).toBeCloseTo(v.minutes, 0);
+  });
+  it('on a strong slot is that of the cells', () => {
+    for (const { fullMinutes, fromFraction, toFraction } of vectors.charge)
+      expect(
+        slotMinutes({ wh: 46, cellMinutes: fullMinutes, slotW: 5000 }, fromFraction, toFraction),
+      ).toBeCloseTo(chargeMinutes(fullMinutes, fromFraction, toFraction), 9);
+  });
+  it('is the other way round of the minutes, on any slot', () => {
     fc.assert(
-      fc.property(share, share, numberIn(20, 120), (from, to, full) => {
+      fc.property(share, share, numberIn(20, 120), numberIn(5, 120), (from, to, cellMinutes, slotW) => {
         fc.pre(to >= from);
-        expect(chargedShare(full, from, chargeMinutes(full, from, to))).toBeCloseTo(to, 6);
+        const curve = { wh: 46, cellMinutes, slotW };
+        expect(chargedShare(curve, from, slotMinutes(curve, from, to))).toBeCloseTo(to, 6);
       }),
     );
   });
-  it('a weak slot charges longer, a strong one no faster than the pack takes it', () => {
-    expect(fullMinutes(pack('p'), { slotW: 20 })).toBeCloseTo((40 / (20 * CHARGE_EFFICIENCY)) * 60, 6);
-    expect(fullMinutes(pack('p'), { slotW: 500 })).toBe(60);
+  it('never puts in more than the slot gives, at no moment, and a stronger slot is never slower', () => {
+    fc.assert(
+      fc.property(
+        share,
+        numberIn(0.1, 30),
+        numberIn(20, 120),
+        numberIn(5, 120),
+        (from, minutes, cells, slotW) => {
+          const curve = { wh: 46, cellMinutes: cells, slotW };
+          const gained = (chargedShare(curve, from, minutes) - from) * 46;
+          expect(gained).toBeLessThanOrEqual((slotW * minutes) / 60 + 1e-6);
+          expect(slotMinutes({ ...curve, slotW: slotW + 5 }, 0, 1)).toBeLessThanOrEqual(
+            slotMinutes(curve, 0, 1),
+          );
+        },
+      ),
+    );
+  });
+  it('slots side by side share what the charger has in all; in turn one has it', () => {
+    const power = (more: Partial<Charger>): number => chargeCurve(pack('p'), charger(more)).slotW;
+    expect(power({ slotW: 60 })).toBe(60);
+    expect(power({ slotW: 60, totalW: 90, manner: 'side-by-side' })).toBe(30);
+    expect(power({ slotW: 60, totalW: 90, manner: 'in-turn' })).toBe(60);
+    expect(power({ slotW: 60, totalW: 45, manner: 'in-turn' })).toBe(45);
   });
 });
 
@@ -73,10 +108,7 @@ describe('a day of charging', () => {
         (shares, sourceWh, manner) => {
           const d = new ChargeDay([charger({ source: 'bank', sourceWh, manner })], 0);
           shares.forEach((s, i) => d.put(pack(`p${i}`), s, i * 300));
-          const drawn = d.runs.reduce(
-            (sum, r) => sum + ((r.toShare - r.fromShare) * 40) / CHARGE_EFFICIENCY,
-            0,
-          );
+          const drawn = d.runs.reduce((sum, r) => sum + ((r.toShare - r.fromShare) * 40) / 0.85, 0);
           expect(drawn).toBeLessThanOrEqual(sourceWh + 1e-6);
           for (const r of d.runs) {
             expect(r.toShare).toBeGreaterThanOrEqual(r.fromShare);

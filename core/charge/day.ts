@@ -1,6 +1,5 @@
-import { chargeMinutes } from '../energy';
 import type { Charger, Pack } from '../model';
-import { CHARGE_EFFICIENCY, chargedShare, fullMinutes } from './curve';
+import { chargeCurve, chargedShare, slotMinutes, type ChargeCurve } from './curve';
 
 /** A pack on a charger, seconds of whatever clock the day is told by. */
 export interface ChargeRun {
@@ -17,7 +16,9 @@ export interface ChargeRun {
 
 interface Job {
   readonly pack: Pack;
-  readonly full: number;
+  readonly curve: ChargeCurve;
+  /** Share of what the charger draws that arrives in the battery. */
+  readonly efficiency: number;
   readonly readyS: number;
   readonly fromShare: number;
   fromS: number;
@@ -32,7 +33,7 @@ interface Slot {
 }
 
 const whOf = (pack: Pack): number => pack.ratedWh * pack.health;
-const drawOf = (job: Job): number => ((job.toShare - job.fromShare) * whOf(job.pack)) / CHARGE_EFFICIENCY;
+const drawOf = (job: Job): number => ((job.toShare - job.fromShare) * whOf(job.pack)) / job.efficiency;
 
 /**
  * Packs through a day: put on a charger when they come down, taken off when they fly. In turn, one slot of a charger gives at
@@ -85,9 +86,9 @@ export class ChargeDay {
 
   private timed(job: Job, before: Job | undefined, leftWh: number): void {
     job.fromS = Math.max(job.readyS, before?.toS ?? -Infinity);
-    job.toShare = Math.min(1, job.fromShare + Math.max(0, leftWh * CHARGE_EFFICIENCY) / whOf(job.pack));
+    job.toShare = Math.min(1, job.fromShare + Math.max(0, leftWh * job.efficiency) / whOf(job.pack));
     job.dry = job.toShare < 1;
-    job.toS = job.fromS + chargeMinutes(job.full, job.fromShare, job.toShare) * 60;
+    job.toS = job.fromS + slotMinutes(job.curve, job.fromShare, job.toShare) * 60;
   }
 
   /** A pack comes down with a share left: it goes to the slot that would have it full first, or lies where there is none. */
@@ -103,7 +104,8 @@ export class ChargeDay {
         continue;
       const job: Job = {
         pack,
-        full: fullMinutes(pack, slot.charger),
+        curve: chargeCurve(pack, slot.charger),
+        efficiency: slot.charger.efficiency,
         readyS: atS + this.coolS,
         fromShare: share,
         fromS: 0,
@@ -132,7 +134,7 @@ export class ChargeDay {
   }
 
   private at(job: Job, atS: number): number {
-    return atS >= job.toS ? job.toShare : chargedShare(job.full, job.fromShare, (atS - job.fromS) / 60);
+    return atS >= job.toS ? job.toShare : chargedShare(job.curve, job.fromShare, (atS - job.fromS) / 60);
   }
 
   /** Share of a pack at a second: what it came down with, or has been given since. */
@@ -147,7 +149,7 @@ export class ChargeDay {
     if ((this.held.get(packId) ?? 0) >= share - 1e-9) return -Infinity;
     const on = this.jobOf(packId);
     if (!on || on.job.toShare < share - 1e-9) return Infinity;
-    return on.job.fromS + chargeMinutes(on.job.full, on.job.fromShare, share) * 60;
+    return on.job.fromS + slotMinutes(on.job.curve, on.job.fromShare, share) * 60;
   }
 
   /** Takes a pack off its charger; what waits behind it moves up. @returns its share */

@@ -1,3 +1,3 @@
-export { fullMinutes } from './curve';
+export { chargeCurve, type ChargeCurve, slotMinutes } from './curve';
 export { ChargeDay, type ChargeRun } from './day';
 export { eveningBefore, PACK_CAUTIONS, shareOn, STORAGE_DAYS, STORAGE_SHARES } from './evening';

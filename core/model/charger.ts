@@ -27,6 +27,18 @@ export const ChargerSchema = strict({
     initial: 60,
     description: 'Into the battery.',
   }),
+  totalW: between(0, 20_000, {
+    title: 'Power in all',
+    unit: 'W',
+    default: 0,
+    description: 'Into all batteries together; 0 where each slot has its own.',
+  }),
+  efficiency: between(0.3, 1, {
+    title: 'Efficiency',
+    unit: 'share',
+    default: 0.85,
+    description: 'Share of what is drawn from the source that arrives in the battery.',
+  }),
   aircraftIds: listOf(uuid(), 50, {
     title: 'Takes packs of',
     initial: [],

@@ -1,5 +1,4 @@
-import { chargeMinutes } from '../energy';
-import { fullMinutes } from '../charge';
+import { chargeCurve, slotMinutes, type ChargeCurve } from '../charge';
 import { plannableBytes } from '../cards';
 import type {
   Aircraft,
@@ -62,7 +61,7 @@ export interface DayJob {
     readonly id: string;
     readonly usableWh: readonly number[];
     readonly slots: readonly number[];
-    readonly fullS: number;
+    readonly curve: ChargeCurve | null;
     readonly fullWh: number;
     /** Full, in the cold of each group. */ readonly fullWhOf: readonly number[];
   }[];
@@ -227,7 +226,7 @@ const packsOf = (
     return {
       id: pack.id,
       slots,
-      fullS: charger ? fullMinutes(pack, charger) * 60 : 0,
+      curve: charger ? chargeCurve(pack, charger) : null,
       fullWh: held[0]?.get(pack.id)?.fullWh ?? 0,
       usableWh: groups.map((g) =>
         pack.aircraftIds.includes(g.aircraft.id) ? (held[g.place]?.get(pack.id)?.usableWh ?? 0) : 0,
@@ -342,4 +341,4 @@ export const dayJob = (
 
 /** Seconds to bring a pack back to full after a flight took so much of it. */
 export const refillS = (pack: DayJob['packs'][number], usedWh: number): number =>
-  chargeMinutes(pack.fullS / 60, Math.max(0, 1 - usedWh / Math.max(1, pack.fullWh)), 1) * 60;
+  pack.curve ? slotMinutes(pack.curve, Math.max(0, 1 - usedWh / Math.max(1, pack.fullWh)), 1) * 60 : 0;

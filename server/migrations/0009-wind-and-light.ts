@@ -23,6 +23,10 @@ const FIELDS_0009: Readonly<Record<string, readonly (readonly [path: string, val
     ['notAfter', null],
   ],
   reading: [['of', null]],
+  charger: [
+    ['totalW', 0],
+    ['efficiency', 0.85],
+  ],
 };
 
 const TABLES_0009: Readonly<Record<string, string>> = {
@@ -30,6 +34,7 @@ const TABLES_0009: Readonly<Record<string, string>> = {
   aircraft: 'aircraft',
   shot: 'shots',
   reading: 'readings',
+  charger: 'chargers',
 };
 
 interface Craft {

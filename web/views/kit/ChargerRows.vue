@@ -111,6 +111,21 @@ const freshDevice = (): void => {
           :save="(v) => chargers.set(c.id, { slotW: v })"
         />
         <NumberField
+          label="Power in all"
+          :value="c.totalW"
+          quantity="watts"
+          hint="Into all batteries together; 0 where each slot has its own."
+          :save="(v) => chargers.set(c.id, { totalW: v })"
+        />
+        <NumberField
+          label="Efficiency"
+          :value="c.efficiency"
+          :scale="100"
+          quantity="percent"
+          hint="Share of what is drawn from the source that arrives in the battery."
+          :save="(v) => chargers.set(c.id, { efficiency: v })"
+        />
+        <NumberField
           label="Weighs"
           :value="c.massG"
           quantity="grams"
