@@ -115,6 +115,7 @@ const CORE = {
     'units',
     'messages',
   ],
+  verdict: ['messages', 'warnings'],
   film: [
     'budget',
     'cards',

@@ -22,15 +22,22 @@ const simpson = (i: number, last: number): number => (i === 0 || i === last ? 1 
 /**
  * Energy of a flown move both ways: power at the airspeed and climb of each sample, in the wind at its height, integrated
  * over time by Simpson's rule.
+ * @param groundAt height of the ground over a place, m; level where left out or unknown
  */
-export const pathEnergy = (move: Trajectory, power: PowerModel, wind: Wind): BothWays => {
+export const pathEnergy = (
+  move: Trajectory,
+  power: PowerModel,
+  wind: Wind,
+  groundAt?: (x: number, y: number) => number,
+): BothWays => {
   const { samples, totalS } = move;
   const last = samples.length - 1;
   const windAt = windVectors(wind);
   const sum = { there: 0, back: 0 };
   const peak = { there: 0, back: 0 };
   samples.forEach(({ pose, velocity }, i) => {
-    const air = windAt(pose.at.z);
+    const ground = groundAt?.(pose.at.x, pose.at.y) ?? 0;
+    const air = windAt(Number.isNaN(ground) ? pose.at.z : pose.at.z - ground);
     const weight = simpson(i, last);
     const there = flatLength(velocity.x - air.x, velocity.y - air.y);
     const back = flatLength(velocity.x + air.x, velocity.y + air.y);

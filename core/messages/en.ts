@@ -647,4 +647,12 @@ export const EN: Catalogue = {
   'use.release.cure.2': 'Or fly farther off, so that nobody can be told.',
   'use.release.say': 'People can be recognised, and no release is signed.',
   'use.release.why': 'Buyers and clients ask for one; laws differ from place to place.',
+  'verdict.done': 'Every shot is done',
+  'verdict.fits': '{shots, plural, one {The shot fits} other {All # shots fit}}',
+  'verdict.not':
+    '{failing, plural, =0 {Does not fit} one {# of {shots} shots does not fit} other {# of {shots} shots do not fit}}',
+  'verdict.nothing': 'Nothing planned yet',
+  'verdict.unknown': 'Not known yet',
+  'verdict.warnings':
+    '{shots, plural, one {The shot fits} other {All # shots fit}}, {warnings, plural, one {# warning} other {# warnings}}',
 };

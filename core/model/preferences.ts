@@ -86,6 +86,18 @@ export const PreferencesSchema = strict({
     default: 0.8,
     description: 'Share of the top speed a leg or the way home may take against the wind.',
   }),
+  gustCareShare: between(0.2, 1, {
+    title: 'Gusts: footage suffers from',
+    unit: 'share',
+    default: 0.5,
+    description: 'Share of the rated wind from which footage is rarely usable.',
+  }),
+  gustStopShare: between(0.3, 1, {
+    title: 'Gusts: stay on the ground from',
+    unit: 'share',
+    default: 0.7,
+    description: 'Share of the rated wind above which a shot is not flown.',
+  }),
   homeGustShare: between(0, 1, {
     title: 'Gusts on the way home',
     unit: 'share',

@@ -64,9 +64,10 @@ const energyOf = (
   flyer: LegFlyer,
   wind: Wind,
   reset: LegCost,
+  groundAt: ((x: number, y: number) => number) | undefined,
 ): ShotEnergy => {
   const { preRollS, postRollS, settleS } = film.preferences;
-  const ways = pathEnergy(trajectory, flyer.power, wind);
+  const ways = pathEnergy(trajectory, flyer.power, wind, groundAt);
   const takes = takesOf(shot);
   const both = alternates(shot);
   const path =
@@ -151,7 +152,8 @@ export const costsOf = (
   return {
     resetLeg,
     seconds: told,
-    energy: trajectory && flyer ? energyOf(shot, film, trajectory, flyer, wind, resetLeg) : null,
+    energy:
+      trajectory && flyer ? energyOf(shot, film, trajectory, flyer, wind, resetLeg, parts.ground?.at) : null,
     bytes: trajectory ? bytesOf(shot, trajectory, seconds, camera, mode) : 0,
   };
 };

@@ -1,4 +1,4 @@
-export { WIND_SHARES } from './constants';
+export { gustsOn } from './gusts';
 export { flyerOf, takesOf, windOf } from './costs';
 export { exposureTask, filtersFor, mainsIn, type OnLens, profileOf, schoolOf } from './exposure-task';
 export { type ShotFacts, shotFacts } from './facts';

@@ -1,31 +1,29 @@
 import { measured, message, yesNo } from '../messages';
-import { windSpeedAt, SHEAR } from '../air';
-import { WIND_SHARES } from '../shot';
+import { gustsOn } from '../shot';
 import { onShot, type LocationRule, type ShotRule } from './context';
 
-/** Gusts at the height of the shot against the aircraft's limit. */
+/** Gusts at the height of the shot over the ground against the aircraft's limit. */
 export const gusts: ShotRule = (c) => {
-  const { aircraft, trajectory, location } = c.facts;
+  const { aircraft, trajectory, location, overGround, film } = c.facts;
   if (!aircraft || !trajectory) return null;
-  const gust = windSpeedAt(
-    Math.max(location.gustMs, location.windMs),
-    trajectory.highestM,
-    SHEAR[location.terrain],
+  const { gustMs, heightM, share, weight } = gustsOn(
+    aircraft,
+    location,
+    overGround.highestM,
+    film.preferences,
   );
-  const share = gust / aircraft.windLimitMs;
-  if (share <= WIND_SHARES.usable) return null;
-  const grounded = share > WIND_SHARES.flyable;
+  if (weight === 'none') return null;
   return {
     code: 'air.gusts',
-    severity: grounded ? 'stop' : 'care',
+    severity: weight,
     subject: onShot(c),
     say: message('air.gusts.say', {
-      gust: measured(gust, 'speed'),
-      highest: measured(trajectory.highestM, 'metres', 0),
+      gust: measured(gustMs, 'speed'),
+      highest: measured(heightM, 'metres', 0),
       share: measured(share * 100, 'percent', 0),
       aircraft: aircraft.name,
     }),
-    why: grounded ? message('air.gusts.why') : message('air.gusts.why.else'),
+    why: weight === 'stop' ? message('air.gusts.why') : message('air.gusts.why.else'),
     cures: [{ say: message('air.gusts.cure') }],
   };
 };

@@ -5,4 +5,4 @@ export { type ShotContext } from './context';
 export { locationWarnings, shotWarnings } from './registry';
 export { locationSiteWarnings } from './site-location';
 export { siteWarnings } from './site';
-export { bySeverity, type Cure, type Severity, type Warning, worst } from './types';
+export { bySeverity, type Cure, type Severity, type Warning, type WarningSubject, worst } from './types';

@@ -84,7 +84,7 @@ export const outsideWindow: ShotRule = (c) => {
   const minutes = (endMs - c.windowToMs) / 60_000;
   return {
     code: 'light.window',
-    severity: 'care',
+    severity: 'stop',
     subject: onShot(c),
     say: message('light.window.say', {
       minutes: measured(minutes, 'minutes', 0),

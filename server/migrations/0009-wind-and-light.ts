@@ -10,6 +10,8 @@ const FIELDS_0009: Readonly<Record<string, readonly (readonly [path: string, val
   film: [
     ['preferences.topSpeedShare', 0.8],
     ['preferences.homeGustShare', 0.5],
+    ['preferences.gustCareShare', 0.5],
+    ['preferences.gustStopShare', 0.7],
     ['preferences.lampsRampMin', 12],
     ['preferences.sunBandTopDeg', 3],
     ['preferences.sunBandBottomDeg', -1.5],

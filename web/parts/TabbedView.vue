@@ -1,5 +1,7 @@
 <script setup lang="ts" generic="T extends string">
+import type { Verdict } from '@core/verdict';
 import TabRow from './TabRow.vue';
+import VerdictLine from './VerdictLine.vue';
 
 interface Choice {
   readonly id: string;
@@ -17,7 +19,9 @@ defineProps<{
   choices: readonly Choice[];
   chosen: string | undefined;
   choicesLabel: string;
-  verdict?: { readonly say: string; readonly not: boolean };
+  verdict?: Verdict;
+  /** What there is, in a few words. */
+  counts?: string;
 }>();
 defineEmits<{ tab: [id: T]; choose: [id: string] }>();
 </script>
@@ -39,7 +43,8 @@ defineEmits<{ tab: [id: T]; choose: [id: string] }>();
           <span dir="auto">{{ c.label }}</span><span v-if="c.note" class="unit">{{ c.note }}</span>
         </button>
       </nav>
-      <p v-if="verdict" class="verdict" :class="{ not: verdict.not }" role="status">{{ verdict.say }}</p>
+      <VerdictLine v-if="verdict" class="verdict-line" :verdict="verdict" />
+      <p v-if="counts" class="counts quiet">{{ counts }}</p>
     </header>
     <TabRow :name="name" :label="tabsLabel" :tabs="tabs" :value="tab" @pick="(id) => $emit('tab', id)" />
     <div :id="`${name}-panel`" role="tabpanel" :aria-labelledby="`${name}-${tab}`"><slot /></div>
@@ -75,23 +80,17 @@ header {
 .on .unit {
   color: var(--chalk);
 }
-.verdict {
+
+.verdict-line {
   margin-left: auto;
-  font-size: 15px;
-  font-weight: 620;
-  border-left: 5px solid var(--chalk);
-  padding-left: 9px;
-}
-.verdict.not {
-  color: var(--stop);
-  border-left-color: var(--stop);
+  max-width: 46ch;
 }
 @media (max-width: 1099px) {
+  .verdict-line {
+    margin-left: 0;
+  }
   .parted {
     padding: 8px 12px 24px;
-  }
-  .verdict {
-    margin-left: 0;
   }
 }
 </style>

@@ -1,7 +1,6 @@
 import { greatCircle } from '../../geometry';
 import { measured, message, type Message } from '../../messages';
-import { SHEAR, windSpeedAt } from '../../air';
-import { WIND_SHARES } from '../../shot';
+import { gustsOn } from '../../shot';
 import { clockText } from '../../time';
 import { kelvinFor, sunAt } from '../../light';
 import {
@@ -25,6 +24,9 @@ const placeBefore = (c: Context) => {
   return all[all.findIndex((p) => p.location.id === c.place.location.id) - 1] ?? null;
 };
 
+/** Height winds are given for. */
+const LOWEST_WIND_M = 10;
+
 const wind: Check = {
   code: 'wind',
   moment: 'launch-point',
@@ -33,24 +35,27 @@ const wind: Check = {
   prompt: message('check.wind.asks'),
   protects: message('check.wind.protects'),
   evaluate: (c) => {
-    const { location } = c.place;
-    const crafts = aircraftOf(c, true);
-    const highest = Math.max(10, ...shotsOf(c, true).map((s) => s.facts.trajectory?.highestM ?? 0));
-    const gust = windSpeedAt(Math.max(location.gustMs, location.windMs), highest, SHEAR[location.terrain]);
-    const weakest = [...crafts].sort((a, b) => a.windLimitMs - b.windLimitMs)[0];
-    if (!weakest) return null;
-    const share = gust / weakest.windLimitMs;
+    const shots = shotsOf(c, true);
+    // Each aircraft at the height of its own shots: a sentence never mixes the height of one with the limit of another.
+    const worst = aircraftOf(c, true)
+      .map((aircraft) => {
+        const heights = shots
+          .filter((s) => s.facts.aircraft?.id === aircraft.id)
+          .map((s) => s.facts.overGround.highestM);
+        const highest = Math.max(LOWEST_WIND_M, ...heights.filter(Number.isFinite));
+        return { aircraft, ...gustsOn(aircraft, c.place.location, highest, c.input.film.preferences) };
+      })
+      .sort((x, y) => y.share - x.share)[0];
+    if (!worst) return null;
     const say = message('check.wind.found', {
-      gust: measured(gust, 'speed', 1),
-      height: measured(highest, 'metres', 0),
-      share: measured(share * 100, 'percent', 0),
-      aircraft: weakest.name,
+      gust: measured(worst.gustMs, 'speed', 1),
+      height: measured(worst.heightM, 'metres', 0),
+      share: measured(worst.share * 100, 'percent', 0),
+      aircraft: worst.aircraft.name,
     });
-    return share > WIND_SHARES.flyable
-      ? fail(say)
-      : share > WIND_SHARES.usable
-        ? care(message('check.wind.care', { say }))
-        : pass(say);
+    return { none: pass, care: (m: Message) => care(message('check.wind.care', { say: m })), stop: fail }[
+      worst.weight
+    ](say);
   },
 };
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { counted } from '@core/units';
+import { useVerdict } from '../../composables/useVerdict';
 import { computed, ref, watch } from 'vue';
 import { dateText } from '../../format';
 import { useSelection } from '../../stores/selection';
@@ -30,13 +32,12 @@ watch(
 );
 const failed = computed(() => ready.sheets.value.reduce((sum, s) => sum + s.failed, 0));
 const open = computed(() => ready.sheets.value.reduce((sum, s) => sum + s.open, 0));
-const verdict = computed(() =>
+const { ofPlaces } = useVerdict();
+const verdict = computed(() => (ready.place.value ? ofPlaces([ready.place.value.location.id]) : undefined));
+const counts = computed(() =>
   ready.context.value
-    ? {
-        say: `${failed.value > 0 ? `${failed.value} do not hold · ` : ''}${open.value} to be looked at`,
-        not: failed.value > 0,
-      }
-    : undefined,
+    ? `${failed.value > 0 ? `${counted(failed.value, 'check')} failed · ` : ''}${counted(open.value, 'check')} open`
+    : '',
 );
 const choices = computed(() =>
   derivedFilm.locations.map((l) => ({ id: l.id, label: l.name, note: dateText(l.date) })),
@@ -54,6 +55,7 @@ const choices = computed(() =>
     :choices="choices"
     :chosen="ready.place.value?.location.id"
     :verdict="verdict"
+    :counts="counts"
     @tab="
       (id) => {
         tab = id;

@@ -23,6 +23,7 @@ import LossLine from './LossLine.vue';
 import ProposalPane from './ProposalPane.vue';
 import RailPane from './RailPane.vue';
 import UnfitRows from './UnfitRows.vue';
+import { useVerdict } from '../../composables/useVerdict';
 import { useDay } from './useDay';
 import { useFlightActs } from './useFlightActs';
 import { useFlightKeys } from './useFlightKeys';
@@ -67,21 +68,14 @@ const now = computed(() => (Number.isFinite(flights.nowMs) ? clockText(flights.n
 const setNow = (text: string): void => {
   flights.nowMs = text === '' ? -Infinity : localToUtc(day.date.value, minutesOf(text), zone.value);
 };
-const verdict = computed(() => {
-  const out = day.unfit.value.length;
-  const over = day.rows.value.filter((r) => r.flight.overWh > 0).length;
-  const done = [...(derivedFilm.derived?.done ?? [])].length;
-  if (day.rows.value.length + out === 0) return done > 0 ? 'Everything is in the can' : 'Nothing planned yet';
-  return [
-    counted(day.rows.value.length, 'flight'),
-    over > 0 ? `${over} ask too much of their pack` : '',
-    out > 0 ? `${counted(out, 'slate')} in no flight` : over > 0 ? '' : 'everything fits',
-    done > 0 ? `${done} in the can` : '',
-  ]
+const { ofPlaces } = useVerdict();
+const verdict = computed(() => ofPlaces(day.places.value.map((p) => p.location.id)));
+const counts = computed(() => {
+  const done = derivedFilm.derived?.done.size ?? 0;
+  return [counted(day.rows.value.length, 'flight'), done > 0 ? `${counted(done, 'shot')} done` : '']
     .filter(Boolean)
     .join(' · ');
 });
-const fits = computed(() => day.unfit.value.length === 0 && !day.rows.value.some((r) => r.flight.overWh > 0));
 const warnings = computed(() => [
   ...day.places.value.flatMap((p) =>
     [
@@ -112,7 +106,8 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
     choices-label="Days"
     :choices="choices"
     :chosen="day.date.value"
-    :verdict="{ say: verdict, not: !fits }"
+    :verdict="verdict"
+    :counts="counts"
     @tab="
       (id) => {
         tab = id;

@@ -10,7 +10,9 @@ import { useDeferred } from '../../composables/deferred';
 import CardStack from './CardStack.vue';
 import { FlightSheet } from './later';
 import PackRail from './PackRail.vue';
+import VerdictLine from '../../parts/VerdictLine.vue';
 import WarningList from '../../parts/WarningList.vue';
+import { useVerdict } from '../../composables/useVerdict';
 
 const props = defineProps<{ derived: DerivedFilm; place: LocationPlan }>();
 const film = useFilm();
@@ -19,20 +21,18 @@ const opened = ref(false);
 /** The rail of a long day is much to draw: it has a picture of its own. */
 const rail = useDeferred(() => ({ derived: props.derived, place: props.place }));
 const b = computed(() => props.derived.budget);
-/** The answer in one line: does it fit, and if not, what gives. */
-const verdict = computed(() => {
-  const { packsShort, cardOverBytes, shotsUnfit, shotsFitting, packsSpare, mustsUnfit } = b.value;
-  if (shotsFitting + shotsUnfit === 0) return { fits: true, say: 'Nothing planned yet' };
-  if (shotsUnfit === 0 && cardOverBytes === 0)
-    return { fits: true, say: `All ${shotsFitting} fit, ${counted(packsSpare, 'pack')} to spare` };
-  const parts = [
-    shotsUnfit > 0
-      ? `${shotsUnfit} of ${shotsFitting + shotsUnfit} do not fit${mustsUnfit > 0 ? `, ${counted(mustsUnfit, 'must')} among them` : ''}`
-      : '',
+const { film: verdict } = useVerdict();
+/** What there is more than is needed, or less. */
+const supply = computed(() => {
+  const { packsShort, cardOverBytes, shotsUnfit, shotsFitting, packsSpare } = b.value;
+  if (shotsFitting + shotsUnfit === 0) return '';
+  if (packsShort === 0 && cardOverBytes === 0) return `${counted(packsSpare, 'pack')} to spare`;
+  return [
     packsShort > 0 ? `${counted(packsShort, 'pack')} short` : '',
     cardOverBytes > 0 ? `cards ${(cardOverBytes / 1e9).toFixed(1)} GB short` : '',
-  ];
-  return { fits: false, say: parts.filter(Boolean).join(' · ') };
+  ]
+    .filter(Boolean)
+    .join(' · ');
 });
 const warnings = computed(() => [
   ...(props.derived.locationWarnings.get(props.place.location.id) ?? []),
@@ -43,7 +43,8 @@ const warnings = computed(() => [
 
 <template>
   <aside class="budget" aria-label="Budget">
-    <p class="verdict" :class="{ not: !verdict.fits }" role="status">{{ verdict.say }}</p>
+    <VerdictLine :verdict="verdict" :most="2" />
+    <p class="supply quiet">{{ supply }}</p>
     <button class="sums" :aria-expanded="opened" title="How these come about" @click="opened = !opened">
       <span class="sum"
         ><span class="label">in the air</span><b><Fig :value="b.airborneS / 60" quantity="minutes" /></b
@@ -86,17 +87,8 @@ const warnings = computed(() => [
   overflow: auto;
   scrollbar-width: thin;
 }
-.verdict {
-  font-size: 16px;
-  font-stretch: 104%;
-  font-weight: 640;
-  line-height: 1.2;
-  border-left: 5px solid var(--chalk);
-  padding-left: 9px;
-}
-.verdict.not {
-  border-left-color: var(--stop);
-  color: var(--stop);
+.supply {
+  margin: 4px 0 0 14px;
 }
 .sums {
   display: grid;

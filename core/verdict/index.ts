@@ -1,0 +1,1 @@
+export { type JudgedShot, type Verdict, type VerdictReason, verdictOf, verdictText } from './verdict';
