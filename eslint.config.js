@@ -17,10 +17,11 @@ const CORE = {
   model: ['geometry', 'terrain', 'time', 'units'],
   // Physics, each alone.
   payload: ['model'],
+  weather: ['geometry', 'model', 'time'],
   air: ['geometry', 'model', 'units'],
   lens: ['geometry', 'model'],
   footage: ['model', 'units'],
-  light: ['geometry', 'model', 'time'],
+  light: ['geometry', 'model', 'time', 'weather'],
   exposure: ['units'],
   cards: ['model', 'units'],
   clearance: ['geometry', 'terrain'],
@@ -36,6 +37,7 @@ const CORE = {
   sticks: ['model'],
   // One shot, its location, the day.
   shot: [
+    'weather',
     'air',
     'cards',
     'energy',
@@ -56,6 +58,7 @@ const CORE = {
   ],
   location: ['air', 'clearance', 'geometry', 'model', 'shot', 'site', 'terrain', 'messages'],
   day: [
+    'weather',
     'budget',
     'cards',
     'charge',
@@ -70,8 +73,20 @@ const CORE = {
     'time',
     'units',
   ],
-  'light-timeline': ['day', 'exposure', 'geometry', 'lens', 'light', 'model', 'shot', 'time', 'units'],
+  'light-timeline': [
+    'weather',
+    'day',
+    'exposure',
+    'geometry',
+    'lens',
+    'light',
+    'model',
+    'shot',
+    'time',
+    'units',
+  ],
   scheduler: [
+    'weather',
     'budget',
     'cards',
     'charge',
@@ -85,10 +100,11 @@ const CORE = {
     'time',
     'units',
   ],
-  risk: ['budget', 'day', 'energy', 'model', 'payload', 'shot'],
+  risk: ['weather', 'budget', 'day', 'energy', 'model', 'payload', 'shot'],
   // What it says, what is wrong, what would help.
   story: ['day', 'lens', 'model', 'moves', 'shot', 'messages'],
   warnings: [
+    'weather',
     'air',
     'budget',
     'cards',
@@ -130,6 +146,7 @@ const CORE = {
     'terrain',
     'units',
     'warnings',
+    'weather',
   ],
   proposals: [
     'day',

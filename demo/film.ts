@@ -1,4 +1,4 @@
-import { EXCHANGE_FORMAT, EXCHANGE_VERSION, DEFAULT_PREFERENCES } from '@core/model';
+import { EXCHANGE_FORMAT, EXCHANGE_VERSION, DEFAULT_PREFERENCES, type HourWeather } from '@core/model';
 import type { FilmFile } from '@contract';
 import { initialValues, moveOf } from '@core/moves';
 import { generateNKeysBetween } from 'fractional-indexing';
@@ -43,9 +43,21 @@ const place = (
   travelMin: 0,
   wallPower: false,
   breaks: [],
+  hours: [],
+  weatherFrom: null,
   notes: '',
   ...more,
 });
+
+const hour = (
+  at: string,
+  windMs: number,
+  gustMs: number,
+  windFromDeg: number,
+  temperatureC: number,
+  sky: HourWeather['sky'],
+  sure: number,
+): HourWeather => ({ at, windMs, gustMs, windFromDeg, temperatureC, sky, visibilityM: 12_000, sure });
 
 const locations: Location[] = [
   place(1, 'a0', {
@@ -56,6 +68,14 @@ const locations: Location[] = [
     windowStart: '07:05',
     windowEnd: '08:25',
     notes: 'First train up at 07:40. Launch from the meadow below the third arch.',
+    hours: [
+      hour('06:00', 1.8, 3, 245, 8, 'clear', 0.9),
+      hour('07:00', 2.5, 4, 250, 9, 'clear', 0.9),
+      hour('08:00', 3.4, 5.6, 255, 11, 'clear', 0.8),
+      hour('09:00', 5.2, 8.4, 262, 13, 'thin-cloud', 0.7),
+      hour('10:00', 6.4, 10.1, 268, 15, 'thin-cloud', 0.6),
+    ],
+    weatherFrom: { source: 'hand', fetchedMs: Date.UTC(2027, 4, 13, 18, 30) },
   }),
   place(2, 'a1', {
     name: 'Slate terraces',

@@ -1,5 +1,5 @@
 import { exposurePlan } from '@core/light-timeline';
-import { readingsOf } from '@core/shot';
+import { locationLight } from '@core/shot';
 import { expect, test } from './app';
 
 test('a sunrise shoot: filters hold over their flights, a slate fixed to another lands before it, and freeing it cures that', async ({
@@ -11,11 +11,12 @@ test('a sunrise shoot: filters hold over their flights, a slate fixed to another
   await expect(page.locator('.sum')).toHaveText('2 flights, each with one filter from take-off to landing.');
   const { derived, file } = await bench.stored();
   const place = [...derived.places.values()][0]!;
-  const plan = exposurePlan(place, derived.shots, file.kit, {
-    location: place.location,
-    day: place.light!,
-    readings: readingsOf(place.location, place.light!, file.readings),
-  });
+  const plan = exposurePlan(
+    place,
+    derived.shots,
+    file.kit,
+    locationLight(place.location, place.light!, file.readings, file.film.preferences),
+  );
   const first = plan[0]!.rows[0]!;
   const row = page.locator('[data-row="1"]');
   await expect(row).toContainText(`f/${first.start.choice!.aperture}`);

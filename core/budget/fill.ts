@@ -10,6 +10,7 @@ import {
   onGround,
   ORIGIN,
   startedAt,
+  windIn,
   type Flight,
   type FlightRules,
   type Launch,
@@ -72,8 +73,9 @@ const begin = (
   rules: FlightRules,
   clockS: number,
 ): Result<OpenFlight, WindTooStrong> => {
-  const open = onGround(supply, packId, shot.aircraftId, shot.launch ?? ORIGIN, flyer, rules, 0);
-  const leg = legCost(flyer, rules.wind, open.at, shot.from);
+  const fromS = Math.max(clockS, shot.notBeforeS);
+  const open = onGround(supply, packId, shot.aircraftId, shot.launch ?? ORIGIN, flyer, rules, fromS);
+  const leg = legCost(flyer, windIn(rules, fromS), open.at, shot.from);
   if (!leg.ok) return leg;
   // Nobody waits in the air: the launch is put off until the first shot's light is there.
   const startS = Math.max(clockS, shot.notBeforeS - open.flight.takeoff.seconds - leg.value.seconds);
@@ -86,6 +88,9 @@ const remaining = (flight: Flight): PackSupply => ({
   usableWh: flight.supply.usableWh - flight.usedWh,
   availableWh: flight.supply.availableWh - flight.usedWh,
 });
+
+/** Times a laid flight is worked out anew when it is put off; each time it comes to rest further. */
+const LAID_ROUNDS = 3;
 
 /** A shot of a flight that was laid down, which the wind keeps out of it. */
 interface Windy {
@@ -153,7 +158,7 @@ class Filler {
     }
     const crew = this.crewOf(laid.aircraftId);
     const clockS = Math.max(this.clockOf(crew), laid.notBeforeS);
-    const made = this.suppliesFor(laid, clockS).map((s) => this.laidOn(laid, s, flyer, clockS));
+    const made = this.suppliesFor(laid, clockS).map((s) => this.laidInWind(laid, s, flyer, clockS));
     const chosen = made.find(({ flight }) => flight.overWh <= 0) ?? made.at(-1);
     if (!chosen) return;
     const { flight, windy } = chosen;
@@ -166,6 +171,23 @@ class Filler {
     this.land({ ...startedAt(flight, startS), planId: laid.id, locked: laid.locked }, false);
   }
 
+  /** A laid flight in the wind of the time it is flown at: where it is put off, it is worked out for then. */
+  private laidInWind(
+    laid: DecidedFlight,
+    on: { supply: PackSupply; fromS: number },
+    flyer: LegFlyer,
+    clockS: number,
+  ): { flight: Flight; startS: number; windy: readonly Windy[] } {
+    let made = this.laidOn(laid, on, flyer, clockS);
+    if (!this.rules.windAt) return made;
+    for (let round = 0; round < LAID_ROUNDS; round += 1) {
+      const startS = clearOfBreaks(made.startS, made.flight.seconds, this.rules.breaks);
+      if (startS === made.flight.startS) break;
+      made = this.laidOn(laid, on, flyer, startS);
+    }
+    return made;
+  }
+
   /** A laid flight on a supply, with what the wind keeps out of it. */
   private laidOn(
     laid: DecidedFlight,
@@ -173,6 +195,7 @@ class Filler {
     flyer: LegFlyer,
     clockS: number,
   ): { flight: Flight; startS: number; windy: readonly Windy[] } {
+    let startS = Math.max(clockS, fromS);
     let open: OpenFlight = onGround(
       supply,
       laid.packId ?? (supply.packId === '' ? null : supply.packId),
@@ -180,9 +203,8 @@ class Filler {
       laid.launch,
       flyer,
       this.rules,
-      0,
+      startS,
     );
-    let startS = Math.max(clockS, fromS);
     const windy: Windy[] = [];
     for (const { cost, pinned } of laid.stops) {
       const tried = append(open, cost, flyer, this.rules, pinned);
@@ -191,7 +213,8 @@ class Filler {
         continue;
       }
       open = tried.value.next;
-      startS = Math.max(startS, cost.notBeforeS - (open.flight.stops.at(-1)?.atS ?? 0));
+      const late = cost.notBeforeS - (open.flight.stops.at(-1)?.atS ?? open.flight.startS);
+      startS = Math.max(startS, open.flight.startS + late);
     }
     return { flight: open.flight, startS, windy };
   }
@@ -303,6 +326,8 @@ class Filler {
     if (!tried.ok || !tried.value.broken) return tried;
     const { next } = tried.value;
     const startS = clearOfBreaks(next.flight.startS, next.flight.seconds, this.rules.breaks);
+    // Flown later, in the wind of then.
+    if (this.rules.windAt && startS > clockS) return this.tryOn(supply, shot, flyer, startS);
     return found({ ...tried.value, next: { ...next, flight: startedAt(next.flight, startS) } });
   }
 

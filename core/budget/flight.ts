@@ -29,6 +29,8 @@ export interface ShotCost {
   readonly notBeforeS: number;
   /** Launch point it is flown from; the origin where left out. */
   readonly launch?: Launch;
+  /** What it costs when begun at a second of the window, where that changes. */
+  readonly costAt?: (atS: number) => { readonly airS: number; readonly wattHours: number };
 }
 
 export interface PackSupply {
@@ -78,6 +80,8 @@ export interface Flight {
 
 export interface FlightRules {
   readonly wind: Wind;
+  /** The wind at a second of the window, where it changes; that of the rules all day where left out. */
+  readonly windAt?: (atS: number) => Wind;
   readonly returnHeightM: number;
   readonly onePackOneShot: boolean;
   readonly swapS: number;
@@ -102,6 +106,9 @@ export interface OpenFlight {
 
 export const endS = (flight: Flight): number => flight.startS + flight.seconds;
 
+/** The wind at a second of the window. */
+export const windIn = (rules: FlightRules, atS: number): Wind => rules.windAt?.(atS) ?? rules.wind;
+
 const readyS = (flight: Flight): number => {
   const last = flight.stops.at(-1);
   return last ? last.atS + last.airS : flight.startS + flight.takeoff.seconds;
@@ -123,7 +130,7 @@ export const onGround = (
   rules: FlightRules,
   startS: number,
 ): OpenFlight => {
-  const takeoff = hoverCost(flyer.power, rules.wind, LOW_HOVER_M, TAKEOFF_S);
+  const takeoff = hoverCost(flyer.power, windIn(rules, startS), LOW_HOVER_M, TAKEOFF_S);
   return {
     flight: {
       planId: null,
@@ -160,29 +167,32 @@ export const append = (
   pinned = false,
 ): Result<Appended, WindTooStrong> => {
   const { flight } = open;
-  const leg = legCost(flyer, rules.wind, open.at, shot.from);
-  const way = wayHome(flyer, rules.wind, shot.to, rules.returnHeightM, flight.launch.at);
+  const fromS = readyS(flight);
+  const leg = legCost(flyer, windIn(rules, fromS), open.at, shot.from);
   if (!leg.ok) return leg;
+  const atS = fromS + leg.value.seconds;
+  const { airS, wattHours } = shot.costAt?.(atS) ?? shot;
+  const homeWind = windIn(rules, atS + airS);
+  const way = wayHome(flyer, homeWind, shot.to, rules.returnHeightM, flight.launch.at);
   if (!way.ok) return way;
-  const landing = hoverCost(flyer.power, rules.wind, LOW_HOVER_M, LANDING_S);
+  const landing = hoverCost(flyer.power, homeWind, LOW_HOVER_M, LANDING_S);
   const home = {
     seconds: way.value.seconds + landing.seconds,
     wattHours: way.value.wattHours + landing.wattHours,
+    ...(way.value.level ? { level: way.value.level } : {}),
   };
-  const atS = readyS(flight) + leg.value.seconds;
-  const spentWh =
-    (flight.stops.at(-1)?.usedWh ?? flight.takeoff.wattHours) + leg.value.wattHours + shot.wattHours;
+  const spentWh = (flight.stops.at(-1)?.usedWh ?? flight.takeoff.wattHours) + leg.value.wattHours + wattHours;
   const stop: FlightStop = {
     shotId: shot.shotId,
     atS,
     leg: leg.value,
-    airS: shot.airS,
-    wattHours: shot.wattHours,
+    airS,
+    wattHours,
     usedWh: spentWh,
     homeWh: home.wattHours,
     pinned,
   };
-  const seconds = atS + shot.airS + home.seconds - flight.startS;
+  const seconds = atS + airS + home.seconds - flight.startS;
   const usedWh = spentWh + home.wattHours;
   const overWh = usedWh - flight.supply.usableWh;
   const fits = overWh <= 1e-9;

@@ -320,7 +320,10 @@ describe('go, wait or no-go', () => {
     expect(goOfPlace({ ...answered(c), nowMs: c.place.windowToMs + 1 }).go).toBe('no-go');
   });
   it('wind over the limit, a grave finding and a flight over its pack are no-go', () => {
-    const windy = { ...film, locations: film.locations.map((l) => ({ ...l, windMs: 9, gustMs: 13 })) };
+    const windy = {
+      ...film,
+      locations: film.locations.map((l) => ({ ...l, hours: [], windMs: 9, gustMs: 13 })),
+    };
     expect(goOfPlace(contextOf(windy, 1)).go).toBe('no-go');
     const stop: Warning = {
       code: 'site.return-height',

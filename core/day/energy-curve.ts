@@ -1,6 +1,8 @@
 import { CRITICAL_SHARE, hoverCost, wayHome, type LegFlyer } from '../energy';
 import { LANDING_S, LOW_HOVER_M, TAKEOFF_S, type Flight } from '../budget';
+import type { Wind } from '../air';
 import { distance, type Vec3 } from '../geometry';
+import { locationAt } from '../weather';
 import { flyerOf, takesOf, windOf, type ShotFacts } from '../shot';
 import type { FilmPlan } from './plan';
 import { heaviestFilterKg } from '../payload';
@@ -153,12 +155,15 @@ export const energyCurve = (
     film,
     heaviestFilterKg(kit.filters, aircraft.id, null),
   );
-  const wind = windOf(place.location);
-  const landing = hoverCost(flyer.power, wind, LOW_HOVER_M, LANDING_S).wattHours;
-  const homeWh = (at: Vec3): number => {
+  const windAt = (tS: number): Wind =>
+    windOf(locationAt(place.location, place.windowFromMs + (flight.startS + tS) * 1000));
+  const landingWh = (wind: Wind): number => hoverCost(flyer.power, wind, LOW_HOVER_M, LANDING_S).wattHours;
+  const homeWh = (at: Vec3, tS: number): number => {
+    const wind = windAt(tS);
     const way = wayHome(flyer, wind, at, place.location.returnHeightM, flight.launch.at);
-    return way.ok ? way.value.wattHours + landing : Infinity;
+    return way.ok ? way.value.wattHours + landingWh(wind) : Infinity;
   };
+  const landing = landingWh(windAt(0));
   const steps: EnergyStep[] = [];
   let [tS, leftWh] = [0, flight.supply.availableWh];
   steps.push({ tS, leftWh, homeWh: landing, phase: 'takeoff', shotId: null });
@@ -166,10 +171,11 @@ export const energyCurve = (
     const n = span.path ? STEPS_PER_TAKE : distance(span.from, span.to) > 1 ? 4 : 1;
     for (let i = 1; i <= n; i += 1) {
       const at = (span.path && along(span.path, i / n)) ?? between(span.from, span.to, i / n);
+      const atS = tS + (span.seconds * i) / n;
       steps.push({
-        tS: tS + (span.seconds * i) / n,
+        tS: atS,
         leftWh: leftWh - (span.wattHours * i) / n,
-        homeWh: span.phase === 'takeoff' ? landing : homeWh(at),
+        homeWh: span.phase === 'takeoff' ? landing : homeWh(at, atS),
         phase: span.phase,
         shotId: span.shotId,
       });

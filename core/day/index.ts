@@ -31,3 +31,4 @@ export { endOfFlown, loggedOn, PackDay } from './pack-day';
 export type { FilmPlan, PlannedShot } from './plan';
 export { continuedIds, flightIds, listFlightId } from './flight-identity';
 export { landedMs, logFlight, type FlightReport } from './log-flight';
+export { windHoldsUntil } from './wind-holds';

@@ -14,6 +14,7 @@ import { cardsNow } from '../cards';
 import { learned, calibrationOf, flyable } from '../energy';
 import type { Kit, Pack, LightWish, Film, FlightPlan, Location, Shot } from '../model';
 import { suppliesOf } from './pack-day';
+import { hardestWeather, locationAt } from '../weather';
 import { addDays, isZone, localToUtc, minutesOf } from '../time';
 import { LIGHT_DEFINITIONS, lightDay, type LightDay } from '../light';
 import { heaviestFilterKg } from '../payload';
@@ -33,6 +34,8 @@ export interface TimedFlight extends Flight {
 /** What is worked out for one location: its day's light, its flights, its window. */
 export interface LocationPlan {
   readonly location: Location;
+  /** The location in the hardest weather of its window: what packs give in its cold, what a plan must hold. */
+  readonly hardest: Location;
   readonly light: LightDay | null;
   readonly windowFromMs: number;
   readonly windowToMs: number;
@@ -206,6 +209,12 @@ const notBefore = (shot: Shot, location: Location, day: LocationDay): number => 
   return Math.max(wishFrom(shot.wants, day), Number.isFinite(pinned) ? pinned : 0);
 };
 
+/** Seconds and energy of a shot in some weather. */
+const flownCost = (facts: ShotFacts): { airS: number; wattHours: number } => ({
+  airS: facts.seconds.airS,
+  wattHours: facts.energy?.totalWh ?? 0,
+});
+
 /** A shot as the budget sees it; null where it has no path or no aircraft. */
 export const costOf = (
   facts: ShotFacts,
@@ -263,6 +272,8 @@ export interface LocationPlanParts {
   /** Ids of all flights that were decided or logged. */
   readonly flightIdsTaken: ReadonlySet<string>;
   readonly launchFor: (shot: Pick<Shot, 'launchId'>) => Launch;
+  /** A shot in the weather of an instant; as it is where left out. */
+  readonly factsAt?: (facts: ShotFacts, utcMs: number) => ShotFacts;
 }
 
 const breaksOf = (location: Location, day: LocationDay): FlightRules['breaks'] =>
@@ -304,8 +315,12 @@ export const locationPlan = (parts: LocationPlanParts): LocationPlan => {
     kit.aircraft.map((a) => [a.id, flyerOf(a, location, film, heaviestFilterKg(kit.filters, a.id, null))]),
   );
   const windowS = (day.windowToMs - day.windowFromMs) / 1000;
+  const changes = location.hours.length > 0 && Number.isFinite(day.windowFromMs);
+  const utcAt = (atS: number): number => day.windowFromMs + atS * 1000;
+  const hardest = hardestWeather(location, day.windowFromMs, day.windowToMs);
   const rules: FlightRules = {
     wind: windOf(location),
+    ...(changes ? { windAt: (atS: number) => windOf(locationAt(location, utcAt(atS))) } : {}),
     returnHeightM: location.returnHeightM,
     onePackOneShot: film.preferences.packUse === 'one-shot',
     swapS: film.preferences.swapMinutes * 60,
@@ -320,13 +335,16 @@ export const locationPlan = (parts: LocationPlanParts): LocationPlan => {
   const costs = new Map(
     open.flatMap((f) => {
       const cost = costOf(f, location, day, launchFor(f.shot));
-      return cost ? [[f.shot.id, cost] as const] : [];
+      if (!cost) return [];
+      const { factsAt } = parts;
+      const costAt = changes && factsAt ? { costAt: (atS: number) => flownCost(factsAt(f, utcAt(atS))) } : {};
+      return [[f.shot.id, { ...cost, ...costAt }] as const];
     }),
   );
   const laid = parts.laid.length > 0 ? decidedFlights(parts, costs) : [];
   const inFlights = new Set(laid.flatMap((f) => f.stops.map((s) => s.cost.shotId)));
   const loose = [...costs.values()].filter((c) => !inFlights.has(c.shotId));
-  const fill = fillFlights(loose, packs, suppliesOf(kit.packs, location, film, true), rules, laid, recharge);
+  const fill = fillFlights(loose, packs, suppliesOf(kit.packs, hardest, film, true), rules, laid, recharge);
   const lost = open
     .filter((f) => !costs.has(f.shot.id))
     .map((f) => ({
@@ -336,6 +354,7 @@ export const locationPlan = (parts: LocationPlanParts): LocationPlan => {
     }));
   return {
     location,
+    hardest,
     ...day,
     flights: timed(fill.flights, location, day.windowFromMs, parts.flightIdsTaken),
     fill: { ...fill, unfit: [...fill.unfit, ...lost] },

@@ -37,6 +37,7 @@ import {
 } from '../shot';
 import { launchOf } from '../location';
 import { surfaceOver } from '../site';
+import { hardestWeather, locationAt, WEATHER_STEP_MS } from '../weather';
 import type { Ground } from '../terrain';
 import { heaviestFilterKg } from '../payload';
 
@@ -67,6 +68,10 @@ const reservedLater = (
       .filter((l) => l.date === at.date)
       .flatMap((l) => (laid.get(l.id) ?? []).flatMap((f) => f.packId ?? [])),
   );
+
+/** When a shot is flown; the start of the window where it is in no flight. */
+const plannedMs = (place: LocationPlan, flightOf: ReadonlyMap<string, number>, id: string): number =>
+  place.flights[flightOf.get(id) ?? -1]?.shotMs[id] ?? place.windowFromMs;
 
 /** Minutes an exposure is reckoned for are rounded to this, so that a moving budget does not re-solve every shot. */
 const LIGHT_STEP_MS = 30_000;
@@ -132,7 +137,15 @@ export class FilmDeriver {
       ground,
     ),
   );
-  private readonly facts = new KeyedMemo<ShotParts, ShotFacts>(shotFacts);
+  private readonly facts = new KeyedMemo((parts: ShotParts): ShotFacts => {
+    const facts = shotFacts(parts);
+    this.partsOf.set(facts, parts);
+    return facts;
+  });
+  private readonly partsOf = new WeakMap<ShotFacts, ShotParts>();
+  /** The same in the weather of other hours, by shot and step of the weather. */
+  private readonly hourFacts = new KeyedMemo<ShotParts, ShotFacts>(shotFacts);
+  private hourKeys = new Set<string>();
   private readonly scenes = new KeyedMemo(({ facts, filters, lit, atMs }: SceneInputs) =>
     knownScene(facts, { filters }, lit, atMs),
   );
@@ -174,6 +187,7 @@ export class FilmDeriver {
 
   /** The same in small steps, for who must not be kept waiting: each of them is one shot or one place. Other questions may be asked in between. */
   *steps(whole: FilmInput): Generator<undefined, DerivedFilm> {
+    this.hourKeys = new Set();
     const input = this.along(whole);
     const locations = inOrder(input.locations);
     const shots = yield* this.shotsOf(input, locations);
@@ -194,6 +208,7 @@ export class FilmDeriver {
       this.whole,
     ])
       memo.keep(keep);
+    this.hourFacts.keep(this.hourKeys);
     const here = new Set(locations.map((l) => l.id));
     this.days.keep(here);
     this.lit.keep(here);
@@ -235,13 +250,15 @@ export class FilmDeriver {
     const place = location && before.places.get(location.id);
     if (!known || !shot || !location || !place || place.location !== location) return known;
     const input = this.along(whole);
-    const facts = this.factsOf(
+    const base = this.factsOf(
       shot,
       input,
       location,
       byId(input.subjects, shot.subjectId),
       byId(input.kit.aircraft, shot.aircraftId),
     );
+    const flightOf = new Map(known.flightIndex === null ? [] : [[id, known.flightIndex] as const]);
+    const facts = this.factsAt(base, plannedMs(place, flightOf, id));
     const light = this.lightOf(
       input,
       facts,
@@ -274,7 +291,26 @@ export class FilmDeriver {
     const ground = terrain?.get(location.id);
     const addedKg = heaviestFilterKg(kit.filters, shot.aircraftId, shot.exposure.filterId);
     const surfaceAt = this.surfaces.get(location.id, { features, ground, locationId: location.id });
-    return this.facts.get(shot.id, { shot, film, location, subject, aircraft, ground, surfaceAt, addedKg });
+    return this.facts.get(shot.id, {
+      shot,
+      film,
+      location,
+      subject,
+      aircraft,
+      ground,
+      surfaceAt,
+      addedKg,
+    });
+  }
+
+  /** A shot in the weather of an instant; in that of its location where it has no hours, or for no instant. */
+  private factsAt(base: ShotFacts, utcMs: number): ShotFacts {
+    const parts = this.partsOf.get(base);
+    const location = parts && Number.isFinite(utcMs) ? locationAt(parts.location, utcMs) : undefined;
+    if (!parts || !location || location === parts.location) return base;
+    const key = `${base.shot.id}|${Math.floor(utcMs / WEATHER_STEP_MS)}`;
+    this.hourKeys.add(key);
+    return this.hourFacts.get(key, { ...parts, location });
   }
 
   private *shotsOf(
@@ -350,7 +386,7 @@ export class FilmDeriver {
         film,
         kit,
         shots: shots.get(location.id) ?? [],
-        ...today.packs.arrive(location, fromMs / 1000),
+        ...today.packs.arrive(hardestWeather(location, day.windowFromMs, day.windowToMs), fromMs / 1000),
         day,
         readyS: (readyMs - fromMs) / 1000,
         laid: laid.get(location.id) ?? [],
@@ -358,6 +394,7 @@ export class FilmDeriver {
         reservedPacks: reservedLater(locations, location, laid),
         flightIdsTaken,
         launchFor: (shot) => launchOf(input.features, input.terrain?.get(location.id), location, shot),
+        factsAt: (facts, utcMs) => this.factsAt(facts, utcMs),
       });
       const endMs = place.flights.reduce((end, f) => Math.max(end, f.endMs), readyMs);
       today.packs.leave(
@@ -384,8 +421,10 @@ export class FilmDeriver {
     const lit = this.locationLight(input, place);
     const flightOf = new Map(place.flights.flatMap((f, i) => f.stops.map((s) => [s.shotId, i] as const)));
     const unfitOf = new Map(place.fill.unfit.map((u) => [u.shotId, u]));
-    const filters = lit ? this.filtersOf(input, shots, place, lit) : new Map<string, FlightFilter>();
-    for (const facts of shots) {
+    // In the weather of the hour each is flown in.
+    const flown = shots.map((f) => this.factsAt(f, plannedMs(place, flightOf, f.shot.id)));
+    const filters = lit ? this.filtersOf(input, flown, place, lit) : new Map<string, FlightFilter>();
+    for (const facts of flown) {
       const { id } = facts.shot;
       const flightIndex = flightOf.get(id) ?? null;
       const filter = filters.get(id) ?? null;

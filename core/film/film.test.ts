@@ -70,7 +70,7 @@ describe('a derived film', () => {
     const energy = (windMs: number): number => {
       const derived = deriveFilm({
         ...film,
-        locations: film.locations.map((l) => ({ ...l, windMs, gustMs: windMs })),
+        locations: film.locations.map((l) => ({ ...l, hours: [], windMs, gustMs: windMs })),
       });
       return [...derived.shots.values()]
         .filter(
@@ -133,7 +133,7 @@ describe('a derived film', () => {
             ...film,
             shots: film.shots.map((s, n) => (n === i ? { ...s, takes } : s)),
             locations: film.locations.map((l, n) =>
-              n === i % 3 ? { ...l, sky: sky as 'clear', windMs } : l,
+              n === i % 3 ? { ...l, hours: [], sky: sky as 'clear', windMs } : l,
             ),
           };
           const mine = reckoner.derive(input);
@@ -252,7 +252,7 @@ describe('a derived film', () => {
     ).toContain('place.no-sunrise');
     expect(codes({ visibilityM: 400 })).toContain('place.visibility');
     expect(codes({ windowStart: '23:10', windowEnd: '23:50' })).toContain('place.night');
-    const stormy = odd({ windMs: 25, gustMs: 30 });
+    const stormy = odd({ hours: [], windMs: 25, gustMs: 30 });
     expect([...stormy.shots.values()][0]!.warnings.map((w) => w.code)).toContain('budget.wind');
   });
 });

@@ -168,7 +168,10 @@ describe('what cannot be', () => {
     const lacking = deriveFilm(long).shots.get(must.id)!.unfit!;
     expect(lacking.reason).toBe('over-pack');
     expect(lacking.shortWh).toBeGreaterThan(5);
-    const stormy = { ...film, locations: film.locations.map((l) => ({ ...l, windMs: 40, gustMs: 45 })) };
+    const stormy = {
+      ...film,
+      locations: film.locations.map((l) => ({ ...l, hours: [], windMs: 40, gustMs: 45 })),
+    };
     const derived = deriveFilm(stormy);
     expect([...derived.places.values()].flatMap((p) => p.flights)).toEqual([]);
     expect(proposed(stormy).flights).toEqual([]);

@@ -26,8 +26,14 @@ describe('planning a day', () => {
       expect(job.groups.flatMap((g) => g.shots.map((s) => s.id)).sort()).toEqual(
         own.map((s) => s.facts.shot.id).sort(),
       );
-      for (const s of job.groups.flatMap((g) => g.shots))
-        expect(s.performWh).toBe(derived.shots.get(s.id)!.facts.energy!.totalWh);
+      for (const s of job.groups.flatMap((g) => g.shots)) {
+        // Without weather by the hour the very energy of the budget; with it the most of the window.
+        const { facts } = derived.shots.get(s.id)!;
+        const { totalWh } = facts.energy!;
+        if (film.locations.find((l) => l.id === facts.location.id)!.hours.length === 0)
+          expect(s.performWh).toBe(totalWh);
+        else expect(s.performWh).toBeGreaterThanOrEqual(totalWh);
+      }
       const problem = dayProblem(job);
       expect(faultsOfDay(problem, searchDay(problem, seeded(1)).next().value.plan)).toEqual([]);
       // It can be sent beside the page.

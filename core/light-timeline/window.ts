@@ -11,6 +11,7 @@ import {
   type SunPosition,
 } from '../light';
 import { conditionsOf, type LocationLight, mainsIn } from '../shot';
+import { locationAt } from '../weather';
 import type { LightJob } from './job';
 
 /** A slate over the minutes of a window. */
@@ -68,7 +69,7 @@ export const momentOf = (
   utcMs,
   sun,
   day: lit.day,
-  sky: lit.location.sky,
+  sky: locationAt(lit.location, utcMs).sky,
   hasLamps: lit.location.lamps !== 'none',
   headingDeg,
 });

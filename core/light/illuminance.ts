@@ -1,4 +1,5 @@
 import type { Sky } from '../model';
+import type { SkyMix } from '../weather';
 
 /** Clear-sky horizontal illuminance: coefficients of log10 E in x = altitude/90, by altitude. */
 const ILLUMINANCE: readonly {
@@ -37,3 +38,7 @@ export const SKY_STOPS: Readonly<Record<Sky, number>> = {
   overcast: -2.5,
   heavy: -3.5,
 };
+
+/** What a sky on its way from one state to another takes from the clear-sky light, stops. */
+export const skyStops = ({ from, to, share }: SkyMix): number =>
+  SKY_STOPS[from] + (SKY_STOPS[to] - SKY_STOPS[from]) * share;

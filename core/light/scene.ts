@@ -1,6 +1,7 @@
 import type { Lamps, Lit, Sky, Surface } from '../model';
-import { skyPatchEv, type SkyPatch } from './sky-luminance';
-import { clearSkyLux, luxToEv, SKY_STOPS } from './illuminance';
+import type { SkyMix } from '../weather';
+import { mixedPatchEv, type SkyPatch } from './sky-luminance';
+import { clearSkyLux, luxToEv, SKY_STOPS, skyStops } from './illuminance';
 
 /** Half the range a sky state covers, stops: a clear sky is known best. */
 const SKY_SPREAD: Readonly<Record<Sky, number>> = { clear: 0.3, 'thin-cloud': 0.5, overcast: 0.8, heavy: 1 };
@@ -75,7 +76,7 @@ export interface SceneConditions {
   readonly altitudeAt: (utcMs: number) => number;
   /** Sun azimuth (deg) at an instant; only asked for where sky is in the frame. */
   readonly azimuthAt: (utcMs: number) => number;
-  readonly sky: Sky;
+  readonly skyAt: (utcMs: number) => SkyMix;
   readonly lamps: Lamps;
   /** Stops the lamps are below all of them at an instant; Infinity where none burn. */
   readonly lampsBelowAt: (utcMs: number) => number;
@@ -99,7 +100,7 @@ interface Parts {
 
 /** Sky light and lamps of the open scene by the model. */
 const partsAt = (utcMs: number, c: SceneConditions): Parts => ({
-  skyEv: luxToEv(clearSkyLux(c.altitudeAt(utcMs))) + SKY_STOPS[c.sky],
+  skyEv: luxToEv(clearSkyLux(c.altitudeAt(utcMs))) + skyStops(c.skyAt(utcMs)),
   lampsEv: lampEv(c.lamps) - c.lampsBelowAt(utcMs),
 });
 
@@ -161,7 +162,7 @@ export const sceneLight = (utcMs: number, c: SceneConditions): SceneLight => {
   if (!seen || seen.share <= 0)
     return { ev100: groundEv100, groundEv100, ambientEv100, sky: null, meterShift };
   const sun = { altitudeDeg: c.altitudeAt(utcMs), azimuthDeg: c.azimuthAt(utcMs) };
-  const patch = skyPatchEv(sun, c.sky, seen) + skyShift;
+  const patch = mixedPatchEv(sun, c.skyAt(utcMs), seen) + skyShift;
   return {
     ev100: groundEv100 + givenWay(groundEv100, patch, seen, c.skyWeight),
     groundEv100,
@@ -188,9 +189,11 @@ export const sceneSpread = (utcMs: number, c: SceneConditions): number => {
     const left = readingOf(kind, utcMs, c)?.left ?? 0;
     return left * Math.min(half, METER_SPREAD) + (1 - left) * half;
   };
+  const { from, to, share } = c.skyAt(utcMs);
+  const skyHalf = SKY_SPREAD[from] + (SKY_SPREAD[to] - SKY_SPREAD[from]) * share;
   const lampHalf = c.lamps === 'none' ? 0 : LAMP_RANGE[c.lamps][1];
   return (
-    skyShare * narrowed('sky', SKY_SPREAD[c.sky] + (altitude < 0 ? TWILIGHT_SPREAD : 0)) +
+    skyShare * narrowed('sky', skyHalf + (altitude < 0 ? TWILIGHT_SPREAD : 0)) +
     (1 - skyShare) * narrowed('lamps', lampHalf)
   );
 };

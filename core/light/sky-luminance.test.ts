@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import type { Sky } from '../model';
 import { describe, expect, it } from 'vitest';
 import { numberIn } from '../testing';
 import { clearSkyLux, luxToEv } from './illuminance';
@@ -8,6 +9,9 @@ import { luminanceToEv, skyPatchEv } from './sky-luminance';
 const SKIES = ['clear', 'thin-cloud', 'overcast', 'heavy'] as const;
 const sunAtHeight = (altitudeDeg: number) => ({ altitudeDeg, azimuthDeg: 120 });
 const luminance = (ev: number): number => (2 ** ev * 12.5) / 100;
+
+/** A sky that stays as it is. */
+const plain = (sky: Sky) => ({ from: sky, to: sky, share: 0 });
 
 describe('luminance of the sky', () => {
   it('put together over the whole sky gives the diffuse light on level ground', () => {
@@ -68,7 +72,7 @@ describe('sky in the frame', () => {
   const c = (more: Partial<SceneConditions>): SceneConditions => ({
     altitudeAt: () => 1,
     azimuthAt: () => 120,
-    sky: 'clear',
+    skyAt: () => plain('clear'),
     lamps: 'none',
     lampsBelowAt: () => Infinity,
     litShare: 0,

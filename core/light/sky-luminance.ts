@@ -1,5 +1,6 @@
 import { radians } from '../geometry';
 import type { Sky } from '../model';
+import type { SkyMix } from '../weather';
 import { clearSkyLux, SKY_STOPS } from './illuminance';
 
 /** Horizontal illuminance of a clear sky without the sun: A + B √sin h, lx (IES RP-21, Gillette, Pierpoint & Treado 1984). */
@@ -82,6 +83,16 @@ export interface SkyPatch {
 
 /** How far the sky in a frame may be off, stops: within what measured clear skies differ by. */
 export const SKY_LUMINANCE_SPREAD = 1;
+
+/** EV100 of a patch of sky on its way from one state to another. */
+export const mixedPatchEv = (
+  sun: { readonly altitudeDeg: number; readonly azimuthDeg: number },
+  { from, to, share }: SkyMix,
+  patch: SkyPatch,
+): number => {
+  const start = skyPatchEv(sun, from, patch);
+  return share === 0 || from === to ? start : start + (skyPatchEv(sun, to, patch) - start) * share;
+};
 
 /**
  * EV100 of a patch of sky: the diffuse part of the light on level ground, spread over the sky as ISO 15469 does. Below the

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import type { Sky } from '../model';
 import { describe, expect, it } from 'vitest';
 import { angleToSun, axesOf, flares, sunAlong } from './against';
 import { BLACK_SKY_DEG, wishMet, WISHES, type LightMoment } from './wishes';
@@ -24,6 +25,9 @@ const moment = (clock: string, more: Partial<LightMoment> = {}): LightMoment => 
   ...more,
 });
 
+/** A sky that stays as it is. */
+const plain = (sky: Sky) => ({ from: sky, to: sky, share: 0 });
+
 describe('moon', () => {
   // Known phases: full 2027-05-20 11:00 UTC, new 2027-06-04 19:41 UTC, first quarter 2027-05-13 06:45 UTC (ephemeris).
   it.each([
@@ -47,7 +51,7 @@ function conditions(more: Partial<SceneConditions> = {}): SceneConditions {
   return {
     altitudeAt: (ms) => sunAt(ms, LAT, LON).altitudeDeg,
     azimuthAt: (ms) => sunAt(ms, LAT, LON).azimuthDeg,
-    sky: 'clear',
+    skyAt: () => plain('clear'),
     lamps: 'none',
     lampsBelowAt: () => 0,
     litShare: 1,
@@ -235,17 +239,19 @@ describe('how sure the light is', () => {
     const readings = [{ utcMs: at('08:00'), ev100: 12, of: null }];
     for (const sky of ['clear', 'overcast', 'heavy'] as const)
       for (const clock of ['08:00', '08:30', '11:00', '19:00']) {
-        expect(sceneSpread(at(clock), c({ sky, readings }))).toBeLessThanOrEqual(
-          sceneSpread(at(clock), c({ sky })) + 1e-9,
+        expect(sceneSpread(at(clock), c({ skyAt: () => plain(sky), readings }))).toBeLessThanOrEqual(
+          sceneSpread(at(clock), c({ skyAt: () => plain(sky) })) + 1e-9,
         );
       }
-    expect(sceneSpread(at('08:00'), c({ sky: 'heavy', readings }))).toBeCloseTo(0.2, 9);
-    expect(sceneSpread(at('07:30'), c({ sky: 'heavy', readings }))).toBe(
-      sceneSpread(at('07:30'), c({ sky: 'heavy' })),
+    expect(sceneSpread(at('08:00'), c({ skyAt: () => plain('heavy'), readings }))).toBeCloseTo(0.2, 9);
+    expect(sceneSpread(at('07:30'), c({ skyAt: () => plain('heavy'), readings }))).toBe(
+      sceneSpread(at('07:30'), c({ skyAt: () => plain('heavy') })),
     );
   });
   it('clouds and lamps make it wider', () => {
-    expect(sceneSpread(at('12:00'), c({ sky: 'heavy' }))).toBeGreaterThan(sceneSpread(at('12:00'), c()));
+    expect(sceneSpread(at('12:00'), c({ skyAt: () => plain('heavy') }))).toBeGreaterThan(
+      sceneSpread(at('12:00'), c()),
+    );
     expect(sceneSpread(at('23:30'), c({ lamps: 'lit-street' }))).toBeCloseTo(1.5, 1);
   });
   it('a curve has both its ends and is the scene at each of its minutes', () => {

@@ -25,6 +25,7 @@ export { newRow, withDefaults } from './defaults';
 export { type Entity, SCHEMAS } from './entities';
 export type { Feature, FeatureKind, FeatureShape } from './feature';
 export type { FilmInput } from './film-input';
+export { type HourWeather, HourWeatherSchema, SKIES, WEATHER_SOURCES } from './location';
 export { type Aspect, ASPECTS, type Film } from './film';
 export { type Filter, filterFits, marksOf } from './filter';
 export type { FlightPlan, FlightLogEntry } from './flight';

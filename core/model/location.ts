@@ -29,6 +29,30 @@ export const LOSS_ACTIONS = ['return', 'hover', 'land'] as const;
 /** What the aircraft does when the signal is lost. */
 export type LossAction = (typeof LOSS_ACTIONS)[number];
 
+/** Where the weather of a location came from. */
+export const WEATHER_SOURCES = ['hand', 'file', 'simulated'] as const;
+
+/** Weather at an hour of a location's window, at 10 m. */
+export const HourWeatherSchema = strict({
+  at: clockTime({
+    title: 'Time',
+    description: 'On the clock of the location; after midnight where the window is.',
+  }),
+  windMs: between(0, 60, { title: 'Wind', unit: 'm/s', initial: 2 }),
+  gustMs: between(0, 80, { title: 'Gusts', unit: 'm/s', initial: 4 }),
+  windFromDeg: between(0, 360, { title: 'Wind from', unit: 'deg', initial: 270 }),
+  temperatureC: between(-50, 60, { title: 'Temperature', unit: '°C', initial: 15 }),
+  sky: oneOf(SKIES, { title: 'Sky', initial: 'clear' }),
+  visibilityM: between(0, 100_000, { title: 'Visibility', unit: 'm', initial: 10_000 }),
+  sure: between(0, 1, {
+    title: 'How sure',
+    unit: 'share',
+    initial: 0.8,
+    description: '1 certain, 0 a guess.',
+  }),
+});
+export type HourWeather = Stored<typeof HourWeatherSchema>;
+
 export const LocationSchema = strict({
   id: uuid(),
   filmId: uuid(),
@@ -112,6 +136,18 @@ export const LocationSchema = strict({
     default: [],
     description: 'Times of the day at which nobody flies.',
   }),
+  hours: listOf(HourWeatherSchema, 72, {
+    title: 'Weather by the hour',
+    default: [],
+    description: 'Empty: the figures of the location hold all day.',
+  }),
+  weatherFrom: nullable(
+    strict({
+      source: oneOf(WEATHER_SOURCES, { title: 'Source' }),
+      fetchedMs: instant({ title: 'Fetched' }),
+    }),
+    { title: 'Weather from', default: null },
+  ),
   notes: longText({ title: 'Notes', initial: '' }),
 });
 

@@ -59,7 +59,7 @@ const sparesOf = (input: FilmInput, places: readonly LocationPlan[]): RiskSpare[
   const kit = kitOnLocation(input.kit, input.film);
   if (!place) return [];
   const used = new Set(places.flatMap((p) => p.flights.map((f) => f.packId)));
-  const wind = windOf(place.location);
+  const wind = windOf(place.hardest);
   return place.fill.remainingPacks
     .filter((s) => !used.has(s.packId))
     .flatMap((s): RiskSpare[] => {
@@ -87,7 +87,7 @@ const spreadsOf = (input: FilmInput, places: readonly LocationPlan[]) => {
   const { craft } = calibrationOf(input.kit);
   const flown = new Set(places.flatMap((p) => p.flights.map((f) => f.aircraftId)));
   const known = [...craft].filter(([id]) => flown.has(id)).map(([, f]) => f.spread);
-  const gusts = Math.max(0, ...places.map((p) => p.location.gustMs - p.location.windMs));
+  const gusts = Math.max(0, ...places.map((p) => p.hardest.gustMs - p.hardest.windMs));
   return {
     packSpread: PACK_SPREAD,
     airSpread: (known.length > 0 ? Math.max(...known) : AIR_SPREAD) + GUST_SPREAD * gusts,

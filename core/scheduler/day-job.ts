@@ -28,6 +28,7 @@ import {
   type LocationPlan,
   beforePairs,
 } from '../day';
+import { weatherStates } from '../weather';
 import { takesOf, locationLight, shotFacts, type ShotFacts } from '../shot';
 import { launchOf } from '../location';
 import { heaviestFilterKg } from '../payload';
@@ -40,6 +41,8 @@ export const WEIGHTS: Readonly<Record<Priority, number>> = { must: 1_000_000, sh
 export interface JobGroup {
   readonly id: string;
   readonly location: Location;
+  /** The location in the weather it goes through over its window. */
+  readonly weathers: readonly Location[];
   readonly place: number;
   readonly aircraft: Aircraft;
   readonly launchId: string | null;
@@ -113,7 +116,21 @@ interface Day {
   readonly pinned: ReadonlyMap<string, string>;
 }
 
-const planShot = ({ input, zeroMs, pinned }: Day, place: LocationPlan, facts: ShotFacts): PlanShot | null => {
+/** What a shot costs at the most over the weather of its window: a plan made of that holds whenever it is flown. */
+const costliest = ({ input }: Day, place: LocationPlan, facts: ShotFacts): ShotFacts => {
+  if (place.location.hours.length === 0) return facts;
+  const addedKg = heaviestFilterKg(input.kit.filters, facts.shot.aircraftId, facts.shot.exposure.filterId);
+  const all = weatherStates(place.location, place.windowFromMs, place.windowToMs).map((location) =>
+    shotFacts({ ...facts, location, addedKg }),
+  );
+  const most = all.reduce((a, b) => ((b.energy?.totalWh ?? 0) > (a.energy?.totalWh ?? 0) ? b : a), facts);
+  const airS = Math.max(...all.map((f) => f.seconds.airS), facts.seconds.airS);
+  return { ...most, seconds: { ...most.seconds, airS } };
+};
+
+const planShot = (day: Day, place: LocationPlan, flown: ShotFacts): PlanShot | null => {
+  const { input, zeroMs, pinned } = day;
+  const facts = costliest(day, place, flown);
   const launch = launchOf(input.features, input.terrain?.get(place.location.id), place.location, facts.shot);
   const cost = costOf(facts, place.location, place, launch);
   if (!cost) return null;
@@ -175,6 +192,7 @@ const groupsOf = (day: Day): JobGroup[] =>
             {
               id,
               location,
+              weathers: weatherStates(location, place.windowFromMs, place.windowToMs),
               place: n,
               aircraft,
               launchId: first.launch.id,
@@ -215,7 +233,7 @@ const packsOf = (
   const held = places.map(
     (p) =>
       new Map(
-        today.arrive(p.location, Math.max(p.windowFromMs, day.nowMs) / 1000).packs.map((s) => [s.packId, s]),
+        today.arrive(p.hardest, Math.max(p.windowFromMs, day.nowMs) / 1000).packs.map((s) => [s.packId, s]),
       ),
   );
   return packs.map((pack) => {

@@ -10,10 +10,25 @@ import { refillS, type DayJob, type JobGroup } from './day-job';
 const NEVER: LegCost = { seconds: Infinity, wattHours: Infinity };
 const orNever = (r: Result<LegCost, unknown>): LegCost => (r.ok ? r.value : NEVER);
 
+/** The costlier of two legs, in energy and in seconds. */
+const dearer = (a: LegCost, b: LegCost): LegCost => ({
+  seconds: Math.max(a.seconds, b.seconds),
+  wattHours: Math.max(a.wattHours, b.wattHours),
+});
+
 const groupOf = (job: DayJob, g: JobGroup): DayGroup => {
-  const flyer = flyerOf(g.aircraft, g.location, { preferences: job.preferences } as Film, g.addedKg);
-  const wind = windOf(g.location);
-  const hover = (s: number): LegCost => hoverCost(flyer.power, wind, LOW_HOVER_M, s);
+  const film = { preferences: job.preferences } as Film;
+  const airs = g.weathers.map((at) => ({
+    wind: windOf(at),
+    flyer: flyerOf(g.aircraft, at, film, g.addedKg),
+  }));
+  /** What something costs at the most over the weather of the window. */
+  const most = (of: (air: (typeof airs)[number]) => LegCost): LegCost => {
+    const [first, ...rest] = airs;
+    return first ? rest.reduce((worst, air) => dearer(worst, of(air)), of(first)) : NEVER;
+  };
+  const hover = (s: number): LegCost =>
+    most(({ flyer, wind }) => hoverCost(flyer.power, wind, LOW_HOVER_M, s));
   return {
     id: g.id,
     place: g.place,
@@ -24,8 +39,9 @@ const groupOf = (job: DayJob, g: JobGroup): DayGroup => {
     takeoff: hover(TAKEOFF_S),
     landing: hover(LANDING_S),
     ...(job.preferences.packUse === 'one-shot' ? { mostStops: 1 } : {}),
-    leg: (from, to) => orNever(legCost(flyer, wind, from ?? g.launch, to)),
-    home: (from) => orNever(wayHome(flyer, wind, from, g.location.returnHeightM, g.launch)),
+    leg: (from, to) => most(({ flyer, wind }) => orNever(legCost(flyer, wind, from ?? g.launch, to))),
+    home: (from) =>
+      most(({ flyer, wind }) => orNever(wayHome(flyer, wind, from, g.location.returnHeightM, g.launch))),
   };
 };
 

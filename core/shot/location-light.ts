@@ -8,6 +8,7 @@ import {
   type SkySeen,
   type SunPosition,
 } from '../light';
+import { skyMixAt } from '../weather';
 import type { ExposeFor, Location, Preferences, Reading, Shot } from '../model';
 
 /** A place on its day, as its light is worked out. */
@@ -74,7 +75,7 @@ export const conditionsOf = (
 ): SceneConditions => ({
   altitudeAt: (utcMs) => sunOver(location, utcMs).altitudeDeg,
   azimuthAt: (utcMs) => sunOver(location, utcMs).azimuthDeg,
-  sky: location.sky,
+  skyAt: (utcMs) => skyMixAt(location, utcMs),
   lamps: location.lamps,
   lampsBelowAt: (utcMs) => lampsBelow(day, utcMs),
   litShare: seen?.shot.litShare ?? 1,

@@ -1,7 +1,7 @@
 import { deriveFilm } from '../../core/film/derive';
 import { lightJob, shotWindow, sunMinutes, weighDates, type LightJob } from '@core/light-timeline';
 import { lightWarnings } from '@core/warnings';
-import { readingsOf, type LocationLight } from '@core/shot';
+import { locationLight, type LocationLight } from '@core/shot';
 import type { FilmInput } from '@core/model';
 import type { LocationPlan } from '@core/day';
 import { ms, report, spread } from './figures';
@@ -21,11 +21,7 @@ export const runLight = (film: FilmInput, rounds: number): void => {
       return [
         {
           place,
-          lit: {
-            location: place.location,
-            day: place.light,
-            readings: readingsOf(place.location, place.light, film.readings),
-          },
+          lit: locationLight(place.location, place.light, film.readings, film.film.preferences),
           jobs,
         },
       ];

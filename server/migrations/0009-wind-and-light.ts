@@ -24,6 +24,10 @@ const FIELDS_0009: Readonly<Record<string, readonly (readonly [path: string, val
     ['litShare', 0.3],
     ['notAfter', null],
   ],
+  location: [
+    ['hours', []],
+    ['weatherFrom', null],
+  ],
   reading: [['of', null]],
   charger: [
     ['totalW', 0],
@@ -35,6 +39,7 @@ const TABLES_0009: Readonly<Record<string, string>> = {
   film: 'films',
   aircraft: 'aircraft',
   shot: 'shots',
+  location: 'locations',
   reading: 'readings',
   charger: 'chargers',
 };

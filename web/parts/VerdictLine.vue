@@ -38,7 +38,7 @@ const named = computed(() =>
   border-color: var(--care);
 }
 .verdict.unknown {
-  border-color: var(--slab-3, var(--chalk-3));
+  border-color: var(--line);
 }
 .headline {
   font-size: 16px;

@@ -230,6 +230,24 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           hint="Negative keeps highlights: a small sensor cannot win back a clipped sky."
           :save="(v) => prefer({ highlightBiasStops: v })"
         />
+        <NumberField
+          label="Gusts: footage suffers from"
+          :value="p.gustCareShare"
+          :scale="100"
+          quantity="percent"
+          :step="5"
+          hint="Share of the rated wind from which footage is rarely usable."
+          :save="(v) => prefer({ gustCareShare: v })"
+        />
+        <NumberField
+          label="Gusts: not flown from"
+          :value="p.gustStopShare"
+          :scale="100"
+          quantity="percent"
+          :step="5"
+          hint="Share of the rated wind above which a shot is stopped: control and the way home need what is left."
+          :save="(v) => prefer({ gustStopShare: v })"
+        />
         <PickField
           label="Expose for"
           :value="p.exposeFor"

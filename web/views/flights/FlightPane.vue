@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { explainFlight, explainSupply } from '@core/day';
+import { explainFlight, explainSupply, windHoldsUntil } from '@core/day';
 import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
@@ -34,10 +34,22 @@ const sums = computed(() => {
     ? [
         explainFlight(row.value.flight, derived),
         ...(learned && film.film && place.value
-          ? [explainSupply(row.value.flight, learned, film.film, place.value.location)]
+          ? [explainSupply(row.value.flight, learned, film.film, place.value.hardest)]
           : []),
       ]
     : [];
+});
+const windUntil = computed(() => {
+  const { derived } = derivedFilm;
+  if (!row.value || !place.value || !film.film || !derived) return null;
+  const { flight } = row.value;
+  return windHoldsUntil(
+    place.value,
+    flight,
+    flight.stops.flatMap((s) => derived.shots.get(s.shotId)?.facts ?? []),
+    derivedFilm.along.aircraft.find((a) => a.id === flight.aircraftId),
+    film.film.preferences,
+  );
 });
 const zone = computed(() => place.value?.location.zone ?? 'UTC');
 const clock = (ms: number): string => clockText(ms, zone.value);
@@ -110,6 +122,7 @@ const onWay = computed(() => {
           {{ Math.max(...curve.steps.map((s) => s.homeWh)).toFixed(1) }} Wh. Lands with
           <Fig :value="row.landsWith" quantity="percent" />.</template
         >
+        <b v-if="windUntil !== null" class="wind">Its wind holds until {{ clock(windUntil) }}.</b>
         <span class="faint">
           Dashed: way home against the wind with what is never planned under it. Go by what the aircraft
           shows; turn back early in doubt.</span

@@ -16,6 +16,7 @@ import type { Fault } from '../../sync/validation';
 import WarningList from '../../parts/WarningList.vue';
 import DayRows from './DayRows.vue';
 import SubjectRows from './SubjectRows.vue';
+import WeatherHours from './WeatherHours.vue';
 import { readCoordinates } from './coordinates';
 
 const props = defineProps<{ place: Entity<'location'> }>();
@@ -246,6 +247,9 @@ const events = computed(() => {
         />
         <figcaption class="label">From above, to scale. North is up.</figcaption>
       </figure>
+    </section>
+    <section class="sheet">
+      <WeatherHours :place="place" />
     </section>
     <SubjectRows :place="place" :subjects="subjects" />
   </main>

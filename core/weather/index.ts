@@ -1,0 +1,10 @@
+export {
+  hardestWeather,
+  hoursOf,
+  locationAt,
+  type SkyMix,
+  skyMixAt,
+  WEATHER_STEP_MS,
+  weatherStates,
+} from './hours';
+export { type ForecastService, SIMULATED_SERVICE, simulatedHours } from './simulated';

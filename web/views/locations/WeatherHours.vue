@@ -1,0 +1,231 @@
+<script setup lang="ts">
+import { SKIES, type Entity, type HourWeather } from '@core/model';
+import { SIMULATED_SERVICE } from '@core/weather';
+import { ElInputNumber, ElTable, ElTableColumn } from 'element-plus';
+import 'element-plus/es/components/input-number/style/css';
+import 'element-plus/es/components/table/style/css';
+import 'element-plus/es/components/table-column/style/css';
+import { computed, ref } from 'vue';
+import { SKY_WORDS } from '../../format';
+import PickField from '../../parts/PickField.vue';
+import { useFilm } from '../../stores/film';
+
+const props = defineProps<{ place: Entity<'location'> }>();
+const film = useFilm();
+const faults = ref<readonly string[]>([]);
+const busy = ref(false);
+
+/** Rows of the table are hours; the table itself does not know. */
+const of = (row: object): HourWeather => row as HourWeather;
+
+const sorted = computed(() => [...props.place.hours].sort((a, b) => a.at.localeCompare(b.at)));
+const save = (hours: readonly HourWeather[], source: 'hand' | 'file' | 'simulated'): void => {
+  const found = film.edit(
+    'location',
+    props.place.id,
+    {
+      hours: [...hours].sort((a, b) => a.at.localeCompare(b.at)),
+      weatherFrom: hours.length === 0 ? null : { source, fetchedMs: Date.now() },
+    },
+    'weather',
+  );
+  faults.value = found.map((f) => f.say);
+};
+const change = (row: HourWeather, fields: Partial<HourWeather>): void =>
+  save(
+    sorted.value.map((h) => (h.at === row.at ? { ...h, ...fields } : h)),
+    'hand',
+  );
+const remove = (row: HourWeather): void =>
+  save(
+    sorted.value.filter((h) => h.at !== row.at),
+    'hand',
+  );
+/** The hour after the last one, as that one is. */
+const add = (): void => {
+  const last = sorted.value.at(-1);
+  const hour = last ? (Number(last.at.slice(0, 2)) + 1) % 24 : Number(props.place.windowStart.slice(0, 2));
+  const at = `${String(hour).padStart(2, '0')}:00`;
+  if (sorted.value.some((h) => h.at === at)) return;
+  const { windMs, gustMs, windFromDeg, temperatureC, sky, visibilityM } = last ?? props.place;
+  save(
+    [...sorted.value, { at, windMs, gustMs, windFromDeg, temperatureC, sky, visibilityM, sure: 0.8 }],
+    'hand',
+  );
+};
+const fetchHours = async (): Promise<void> => {
+  busy.value = true;
+  try {
+    save(await SIMULATED_SERVICE.fetch(props.place, Date.now()), 'simulated');
+  } finally {
+    busy.value = false;
+  }
+};
+const open = async (event: Event): Promise<void> => {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (!file) return;
+  const { readHours } = await import('../../exchange/weather');
+  const read = readHours(await file.text());
+  if (read.ok) save(read.value, 'file');
+  else faults.value = [read.reason];
+};
+const SKY_CHOICES = SKIES.map((value) => ({ value, label: SKY_WORDS[value] }));
+const COLUMNS = [
+  { field: 'windMs', label: 'Wind', unit: 'm/s', step: 0.5, most: 60 },
+  { field: 'gustMs', label: 'Gusts', unit: 'm/s', step: 0.5, most: 80 },
+  { field: 'windFromDeg', label: 'From', unit: '°', step: 5, most: 360 },
+  { field: 'temperatureC', label: 'Temp.', unit: '°C', step: 1, most: 60 },
+  { field: 'visibilityM', label: 'Visibility', unit: 'm', step: 500, most: 100_000 },
+] as const;
+const inWindow = (row: HourWeather): boolean => {
+  const { windowStart, windowEnd } = props.place;
+  const at = row.at.slice(0, 2);
+  const [from, to] = [windowStart.slice(0, 2), windowEnd.slice(0, 2)];
+  return from <= to ? at >= from && at <= to : at >= from || at <= to;
+};
+const rowClass = ({ row }: { row: object }): string => (inWindow(of(row)) ? 'in-window' : '');
+const source = computed(() => {
+  const from = props.place.weatherFrom;
+  return from === null
+    ? ''
+    : { hand: 'Entered by hand.', file: 'From a file.', simulated: 'Simulated: made up, not a forecast.' }[
+        from.source
+      ];
+});
+</script>
+
+<template>
+  <section class="hours" aria-label="Weather by the hour">
+    <header>
+      <h2>Weather by the hour</h2>
+      <span v-if="source" class="quiet" :class="{ made: place.weatherFrom?.source === 'simulated' }">{{
+        source
+      }}</span>
+      <span class="gap" />
+      <button class="btn" @click="add">Add hour</button>
+      <label class="btn file">
+        Open file
+        <input type="file" accept=".csv,.json,text/csv,application/json" @change="open" />
+      </label>
+      <button class="btn" :disabled="busy" @click="fetchHours">Simulate forecast</button>
+      <button v-if="sorted.length > 0" class="btn" @click="save([], 'hand')">Clear</button>
+    </header>
+    <p v-if="sorted.length === 0" class="quiet">
+      None entered: the figures above hold all day. Flights, the way home, exposure and cold batteries use the
+      hour they fall into.
+    </p>
+    <p v-for="f in faults" :key="f" class="fault" role="alert">{{ f }}</p>
+    <ElTable v-if="sorted.length > 0" :data="sorted" :row-class-name="rowClass" row-key="at" max-height="420">
+      <ElTableColumn label="Time" width="72">
+        <template #default="scope">
+          <b class="at">{{ of(scope.row).at }}</b>
+        </template>
+      </ElTableColumn>
+      <ElTableColumn v-for="c in COLUMNS" :key="c.field" :label="`${c.label}, ${c.unit}`" min-width="92">
+        <template #default="scope">
+          <ElInputNumber
+            :model-value="of(scope.row)[c.field]"
+            :aria-label="`${c.label} at ${of(scope.row).at}, ${c.unit}`"
+            :controls="false"
+            :step="c.step"
+            :min="c.field === 'temperatureC' ? -50 : 0"
+            :max="c.most"
+            @change="(v: number | undefined) => v !== undefined && change(of(scope.row), { [c.field]: v })"
+          />
+        </template>
+      </ElTableColumn>
+      <ElTableColumn label="Sky" min-width="120">
+        <template #default="scope">
+          <PickField
+            :label="`Sky at ${of(scope.row).at}`"
+            bare
+            :value="of(scope.row).sky"
+            :options="SKY_CHOICES"
+            :save="(v) => change(of(scope.row), { sky: v })"
+          />
+        </template>
+      </ElTableColumn>
+      <ElTableColumn label="Sure, %" min-width="84">
+        <template #default="scope">
+          <ElInputNumber
+            :model-value="Math.round(of(scope.row).sure * 100)"
+            :aria-label="`How sure at ${of(scope.row).at}, percent`"
+            :controls="false"
+            :min="0"
+            :max="100"
+            @change="(v: number | undefined) => v !== undefined && change(of(scope.row), { sure: v / 100 })"
+          />
+        </template>
+      </ElTableColumn>
+      <ElTableColumn width="84">
+        <template #default="scope">
+          <button class="btn bare" :aria-label="`Remove ${of(scope.row).at}`" @click="remove(of(scope.row))">
+            remove
+          </button>
+        </template>
+      </ElTableColumn>
+    </ElTable>
+  </section>
+</template>
+
+<style scoped>
+.hours {
+  display: grid;
+  gap: 8px;
+  min-width: 0;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: baseline;
+}
+.gap {
+  flex: 1;
+}
+.made {
+  color: var(--care);
+}
+.file {
+  position: relative;
+  overflow: hidden;
+}
+.file input {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  cursor: pointer;
+}
+.file:focus-within {
+  outline: 2px solid var(--pick);
+  outline-offset: 2px;
+}
+.at {
+  font-variant-numeric: tabular-nums;
+}
+.hours :deep(.el-table) {
+  --el-table-bg-color: transparent;
+  --el-table-tr-bg-color: transparent;
+  --el-table-header-bg-color: transparent;
+  --el-table-row-hover-bg-color: var(--bench);
+  --el-table-border-color: var(--line);
+  --el-table-text-color: var(--chalk);
+  --el-table-header-text-color: var(--chalk-2);
+  background: transparent;
+  font-size: 14px;
+}
+.hours :deep(.el-table .cell) {
+  padding: 0 6px;
+}
+.hours :deep(.el-table__cell) {
+  padding: 3px 0;
+}
+.hours :deep(.in-window) {
+  box-shadow: inset 4px 0 0 var(--pick);
+}
+.hours :deep(.el-input-number) {
+  width: 100%;
+}
+</style>
