@@ -58,6 +58,7 @@ const CORE = {
   ],
   location: ['air', 'clearance', 'geometry', 'model', 'shot', 'site', 'terrain', 'messages'],
   day: [
+    'air',
     'weather',
     'budget',
     'cards',

@@ -1,10 +1,12 @@
 import { ENTITY_KINDS, type Entity, type EntityKind } from '@core/model';
-import { shallowRef, triggerRef, type ShallowRef } from 'vue';
+import { shallowRef, type ShallowRef } from 'vue';
 import type { Thing } from './history';
 
 interface KindRows {
   readonly byId: Map<string, Thing>;
-  readonly list: ShallowRef<readonly Thing[]>;
+  list: readonly Thing[];
+  /** Counts how often the list was shown anew. */
+  readonly shown: ShallowRef<number>;
   dirty: boolean;
 }
 
@@ -14,7 +16,7 @@ interface KindRows {
  */
 export class RowCollection {
   private kinds = new Map<EntityKind, KindRows>(
-    ENTITY_KINDS.map((kind) => [kind, { byId: new Map(), list: shallowRef([]), dirty: false }]),
+    ENTITY_KINDS.map((kind) => [kind, { byId: new Map(), list: [], shown: shallowRef(0), dirty: false }]),
   );
 
   private rows(kind: EntityKind): KindRows {
@@ -39,22 +41,25 @@ export class RowCollection {
   }
 
   refresh(): void {
-    for (const rows of this.kinds.values()) {
-      if (!rows.dirty) continue;
+    const changed = [...this.kinds.values()].filter((rows) => rows.dirty);
+    for (const rows of changed) {
       rows.dirty = false;
-      rows.list.value = [...rows.byId.values()];
-      triggerRef(rows.list);
+      rows.list = [...rows.byId.values()];
     }
+    // Only once all lists are those of one moment: who looks at the first change must not find a film without its kit.
+    for (const rows of changed) rows.shown.value += 1;
   }
 
   list<K extends EntityKind>(kind: K): readonly Entity<K>[] {
-    return this.rows(kind).list.value as unknown as readonly Entity<K>[];
+    const rows = this.rows(kind);
+    void rows.shown.value;
+    return rows.list as unknown as readonly Entity<K>[];
   }
 
   /** The thing as shown; whoever asks inside a computed is told when its kind changes. */
   get<K extends EntityKind>(kind: K, id: string): Entity<K> | undefined {
     const rows = this.rows(kind);
-    void rows.list.value;
+    void rows.shown.value;
     return rows.byId.get(id) as unknown as Entity<K> | undefined;
   }
 
