@@ -1,3 +1,4 @@
+export { type ExposureMoment, fewestChanges } from './few-changes';
 export { filterStops, shutterAngle } from './equation';
 export { shortfallOf } from './missing';
 export { equivalents, type Exposure, type Knob, shutterOfAngle, solveKnob, stackOf } from './quick';

@@ -20,7 +20,7 @@ import { describeChoice, whyNot, type Found } from './tell';
 const LONGEST_STILL_S = 0.5;
 
 /** A value of one dial with the stops it adds to the setting's EV and its own regret. */
-interface Notch<T> {
+export interface Notch<T> {
   readonly value: T;
   readonly stops: number;
   readonly regret: number;
@@ -76,7 +76,7 @@ const isoNotches = (task: ExposureTask): readonly Notch<number>[] => {
 };
 
 /** The dials of a task, each cheapest first, hand choices leaving one notch. */
-const dials = (task: ExposureTask) => {
+export const dials = (task: ExposureTask) => {
   const { fixed } = task;
   const filters = [{ id: null, factor: 1 } as FilterChoice, ...task.filters];
   return {

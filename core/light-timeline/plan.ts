@@ -1,13 +1,14 @@
 import { MINUTE_MS } from '../time';
 import {
   exposureSpan,
+  fewestChanges,
   filterStops,
-  solveExposure,
   spanHolds,
   type ExposureChoice,
   type ExposureSpan,
 } from '../exposure';
 import type { Kit } from '../model';
+import { groupBy } from '../units';
 import { lightCurve, sceneLight, type LightPoint, type SceneConditions } from '../light';
 import type { PlannedShot, LocationPlan, TimedFlight } from '../day';
 import { conditionsOf, type LocationLight, exposureTask, filtersFor, type OnLens } from '../shot';
@@ -142,26 +143,50 @@ const partsOf = (members: readonly Member[], kit: Kit): FilterPart[] => {
   });
 };
 
-const rowOf = (m: Member, kit: Kit, lit: LocationLight): ExposureRow => {
+/** Moments of a shot its settings are given for. */
+const momentsOf = ({ fromMs, toMs }: Member): readonly number[] => [fromMs, (fromMs + toMs) / 2, toMs];
+
+/** Settings of a flight's shots at their start, middle and end: as few dials moved as can be, camera by camera. */
+const settingsOf = (members: readonly Member[], kit: Kit, lit: LocationLight): SettingAt[][] => {
+  const rows = members.map((m) =>
+    momentsOf(m).map((utcMs) => {
+      const { facts, filter } = m.shot;
+      const scene = sceneLight(utcMs, m.conditions);
+      const altitudeDeg = conditionsOf(lit).altitudeAt(utcMs);
+      const task = exposureTask(facts, kit, scene, altitudeDeg, filter ?? undefined);
+      return { utcMs, ev100: scene.ev100, task, take: facts.shot.id };
+    }),
+  );
+  const choices = new Map<object, ExposureChoice | null>();
+  const cameras = groupBy(
+    rows.map((moments, i) => ({ moments, facts: members[i]?.shot.facts })),
+    ({ facts }) => `${facts?.camera?.id ?? ''}|${facts?.mode?.fps ?? ''}`,
+  );
+  for (const [, own] of cameras) {
+    const moments = own.flatMap((o) => o.moments);
+    const tolerance = own[0]?.facts?.film.preferences.settingRegretStops ?? 0;
+    fewestChanges(moments, tolerance).forEach((choice, i) => choices.set(moments[i] ?? {}, choice));
+  }
+  return rows.map((row) =>
+    row.map((m) => ({ utcMs: m.utcMs, ev100: m.ev100, choice: choices.get(m) ?? null })),
+  );
+};
+
+const rowOf = (m: Member, [start, middle, end]: readonly SettingAt[]): ExposureRow[] => {
   const { facts, filter } = m.shot;
-  const at = (utcMs: number): SettingAt => {
-    const scene = sceneLight(utcMs, m.conditions);
-    const answer = solveExposure(
-      exposureTask(facts, kit, scene, conditionsOf(lit).altitudeAt(utcMs), filter ?? undefined),
-    );
-    return { utcMs, ev100: scene.ev100, choice: answer.ok ? answer.value.choice : null };
-  };
-  const [start, middle, end] = [at(m.fromMs), at((m.fromMs + m.toMs) / 2), at(m.toMs)];
-  return {
-    shotId: facts.shot.id,
-    start,
-    middle,
-    end,
-    stopsPerMinute: (end.ev100 - start.ev100) / Math.max(1 / 60, (m.toMs - m.fromMs) / MINUTE_MS),
-    part: filter?.part ?? 0,
-    lands: filter?.lands ?? false,
-    holds: filter?.holds ?? false,
-  };
+  if (!start || !middle || !end) return [];
+  return [
+    {
+      shotId: facts.shot.id,
+      start,
+      middle,
+      end,
+      stopsPerMinute: (end.ev100 - start.ev100) / Math.max(1 / 60, (m.toMs - m.fromMs) / MINUTE_MS),
+      part: filter?.part ?? 0,
+      lands: filter?.lands ?? false,
+      holds: filter?.holds ?? false,
+    },
+  ];
 };
 
 /** Exposure of a place's flights over time: filters and how long they hold, settings slate by slate, the light under them. */
@@ -176,11 +201,12 @@ export const exposurePlan = (
       const shot = shots.get(s.shotId);
       return shot ? [memberOf(shot, lit, kit, flight)] : [];
     });
+    const settings = settingsOf(members, kit, lit);
     return {
       flight,
       index,
       parts: partsOf(members, kit),
-      rows: members.map((m) => rowOf(m, kit, lit)),
+      rows: members.flatMap((m, i) => rowOf(m, settings[i] ?? [])),
       curve: lightCurve(flight.startMs, flight.endMs, MINUTE_MS, conditionsOf(lit)),
     };
   });

@@ -222,6 +222,12 @@ export const PreferencesSchema = strict({
     default: 'between',
     description: 'Ground, sky, or between, where sky in the frame would clip.',
   }),
+  settingRegretStops: between(0, 2, {
+    title: 'Settings stay for',
+    unit: 'stops',
+    default: 0.33,
+    description: 'Stops of regret a setting may cost before a dial is moved.',
+  }),
   cleanIsoStops: between(0, 8, {
     title: 'ISO by day',
     unit: 'stops',

@@ -17,6 +17,7 @@ const FIELDS_0009: Readonly<Record<string, readonly (readonly [path: string, val
     ['preferences.sunBandBottomDeg', -1.5],
     ['preferences.meterFadeMin', 60],
     ['preferences.exposeFor', 'between'],
+    ['preferences.settingRegretStops', 0.33],
   ],
   aircraft: [['cameras.*.stillAspect', '4:3']],
   shot: [

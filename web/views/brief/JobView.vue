@@ -283,6 +283,14 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           :save="(v) => prefer({ sunBandBottomDeg: v })"
         />
         <NumberField
+          label="Settings stay for"
+          :value="p.settingRegretStops"
+          quantity="stops"
+          :step="0.1"
+          hint="Stops of regret a setting may cost through a flight before a dial is moved."
+          :save="(v) => prefer({ settingRegretStops: v })"
+        />
+        <NumberField
           label="Cleanest ISO: stops"
           :value="p.cleanIsoStops"
           quantity="stops"
