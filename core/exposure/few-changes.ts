@@ -192,13 +192,12 @@ class Table {
     let state = costs.reduce((best, cost, i) => (cost < (costs[best] ?? Infinity) ? i : best), 0);
     const states = [state];
     for (let m = rest.length - 1; m >= 0; m -= 1) states.unshift((state = this.from[m]?.[state] ?? 0));
-    let held: number | null = null;
+    let held = -1;
     return states.map((at, m) => {
       const [a, s, i] = this.parts(at);
       // What counts as one shutter is dialled as one, where the moment has it.
-      const had = this.s.values[held ?? s];
-      const keeps = held !== null && this.s.same[held] === this.s.same[s];
-      if (!keeps || !this.moments[m]?.shutters.some((n) => n.value === had)) held = s;
+      const keeps = this.s.same[held] === this.s.same[s];
+      if (!keeps || !this.moments[m]?.shutters.some((n) => n.value === this.s.values[held])) held = s;
       return [this.a.values[a] ?? 0, this.s.values[held] ?? 0, this.i.values[i] ?? 0] as const;
     });
   }

@@ -3,6 +3,7 @@ import { initialValues } from './parameters';
 import { MOVES, moveOf } from './registry';
 import { changeMoveKind } from './change-kind';
 import { newRow } from '../model';
+import { PLAIN_CONTEXT } from './types';
 
 const move = (kind: string, values: Record<string, number> = {}, reversed = false) => ({
   ...newRow('shot', { id: 's' }).move,
@@ -12,26 +13,58 @@ const move = (kind: string, values: Record<string, number> = {}, reversed = fals
   locked: ['speedMs'],
 });
 
+const subject = { aim: { x: 0, y: 80, z: 5 }, heightM: 10, widthM: 12, headingDeg: 90, speedMs: 2 };
+const context = {
+  ...PLAIN_CONTEXT,
+  craft: {
+    name: 'A',
+    spanM: 0.4,
+    heightM: 0.15,
+    massKg: 0.7,
+    dragAreaM2: 0.02,
+    fixedTiltDeg: 15,
+    densityKgM3: 1.2,
+    maxYawDegS: 60,
+  },
+};
+const change = (from: Parameters<typeof changeMoveKind>[0], to: string) =>
+  changeMoveKind(from, to, subject, context);
+
 describe('a move changed to another kind', () => {
-  it('keeps every number that means the same, and starts the others from the new kind, for every pair', () => {
+  it('is flyable at once, for every pair of kinds, with numbers within the limits', () => {
+    let kept = 0;
     for (const from of MOVES)
       for (const to of MOVES) {
-        const next = changeMoveKind(move(from.kind), to.kind)!;
+        const next = change(move(from.kind), to.kind)!;
         expect(Object.keys(next.values).sort()).toEqual(to.parameters.map((p) => p.id).sort());
         for (const p of to.parameters) {
           expect(next.values[p.id]).toBeGreaterThanOrEqual(p.min);
           expect(next.values[p.id]).toBeLessThanOrEqual(p.max);
-          const same = from.parameters.find((q) => q.id === p.id && q.label === p.label);
-          if (same && same.initial >= p.min && same.initial <= p.max)
-            expect(next.values[p.id]).toBe(same.initial);
+          if (next.values[p.id] !== p.initial) kept += 1;
         }
+        const shape = to.shape(next.values, subject, { ...context, points: next.points });
+        expect(shape.ok, `${from.kind} to ${to.kind}: ${shape.ok ? '' : shape.reason}`).toBe(true);
         expect(next.locked).toEqual([]);
       }
+    expect(kept).toBeGreaterThan(50);
+  });
+  it('takes over distance, height and side, also where the new kind calls the distance a radius', () => {
+    const from = move('push-in', { startM: 90, heightM: 22, fromBearingDeg: 200 });
+    expect(change(from, 'orbit')!.values).toMatchObject({ heightM: 22 });
+    const orbit = move('orbit', { radiusM: 47, heightM: 18 });
+    const hold = change(orbit, 'hold')!;
+    expect(hold.values).toMatchObject({ distanceM: 47, heightM: 18 });
+    expect(change(hold, 'orbit')!.values).toMatchObject({ radiusM: 47, heightM: 18 });
+  });
+  it('drops only what makes the path impossible: a rise that would end lower than it starts', () => {
+    const high = move('descend', { startM: 100, endM: 60 });
+    const rise = change(high, 'rise')!;
+    expect(rise.values['endM']!).toBeGreaterThan(rise.values['startM']!);
   });
   it('turns round only what can be turned, and knows no other kinds', () => {
     const fixed = MOVES.find((m) => !m.reversible)!;
-    expect(changeMoveKind(move('push-in', {}, true), fixed.kind)!.reversed).toBe(false);
-    expect(changeMoveKind(move('push-in', {}, true), 'pull-back')!.reversed).toBe(true);
-    expect(changeMoveKind(move('push-in'), 'loop the loop')).toBeNull();
+    expect(change(move('push-in', {}, true), fixed.kind)!.reversed).toBe(false);
+    expect(change(move('push-in', {}, true), 'pull-back')!.reversed).toBe(true);
+    expect(change(move('push-in'), 'loop the loop')).toBeNull();
   });
 });

@@ -23,7 +23,8 @@ const lensLike = (
   const aircraft = usable.find((a) => a.id === last?.aircraftId) ?? usable[0];
   if (!aircraft) return { aircraftId: null, cameraId: '', modeId: '' };
   const camera = aircraft.cameras.find((c) => c.id === last?.cameraId) ?? aircraft.cameras[0];
-  return { aircraftId: aircraft.id, cameraId: camera?.id ?? '', modeId: camera?.modes[0]?.id ?? '' };
+  const mode = camera?.modes.find((m) => m.id === last?.modeId) ?? camera?.modes[0];
+  return { aircraftId: aircraft.id, cameraId: camera?.id ?? '', modeId: mode?.id ?? '' };
 };
 
 /** A move with its initial numbers, some of them given, and nothing on top. */

@@ -57,7 +57,7 @@ const lock = (id: string): void => {
   setMove({ locked: locked.includes(id) ? locked.filter((l) => l !== id) : [...locked, id] }, 'given');
 };
 const setKind = (next: string) => {
-  const changed = changeMoveKind(stored.value.move, next);
+  const changed = changeMoveKind(stored.value.move, next, props.shot.facts.aim);
   return changed ? set({ move: changed }, 'another move') : [];
 };
 // Handed down as they are: a function made anew in the template would redraw every field at each step of a slider.
