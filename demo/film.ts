@@ -410,6 +410,7 @@ const pans: Sketch[] = [
   },
   {
     title: 'Leave it to the blue',
+    litShare: 0.9,
     about: 8,
     move: 'pull-back',
     values: { startM: 30, endM: 130, heightM: 30, speedMs: 4, fromBearingDeg: 110 },

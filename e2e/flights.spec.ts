@@ -279,7 +279,7 @@ test('flights are logged, the plan learns from them, a pack is lost and the rest
   ).toEqual([...first].sort());
   // Two more flights far hungrier than planned: from three on the aircraft counts as hungry.
   const appetite = (d: DerivedFilm): number =>
-    [...d.shots.values()].find((s) => s.facts.aircraft?.name === 'Wren 246')!.facts.energy!.totalWh;
+    [...d.shots.values()].find((s) => s.facts.shot.title === 'Quarryman walks in')!.facts.energy!.totalWh;
   for (let i = 0; i < 3; i += 1) {
     await page.getByRole('tab', { name: 'Flights', exact: true }).click();
     const wren = page.locator('.railpane .row', { hasText: 'Wren 246' }).first();

@@ -21,7 +21,7 @@ const named = computed(() =>
 <template>
   <div class="verdict" :class="verdict.state" role="status">
     <p v-if="loaded && verdict.state !== 'unknown'" class="headline">{{ text(verdictText(verdict)) }}</p>
-    <p v-else class="headline waiting" aria-label="Not known yet" />
+    <p v-else class="headline waiting"><span class="sr">Not known yet</span></p>
     <p v-for="(r, i) in named" :key="i" class="reason">{{ r.about }}{{ r.say }}</p>
   </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { counted } from '@core/units';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import type { DerivedFilm } from '@core/film';
 import type { LocationPlan } from '@core/day';
 import { dateText, writeText } from '../../format';
@@ -9,10 +9,16 @@ import { useFilm } from '../../stores/film';
 import { useDeferred } from '../../composables/deferred';
 import { useSelection } from '../../stores/selection';
 import { useElementSize } from '../../parts/useElementSize';
+import { whenIdle } from '../../composables/idle';
 import { RailHands } from './later';
 import { columnsOf, type Column, type Piece } from './packs';
 
 const props = defineProps<{ derived: DerivedFilm; place: LocationPlan }>();
+/** What the rail is held by comes after the first view. */
+const settled = ref(false);
+whenIdle(() => {
+  settled.value = true;
+});
 const film = useFilm();
 const selection = useSelection();
 const { width, height } = useElementSize(290, 380);
@@ -128,6 +134,7 @@ const spoken = (c: Column): string =>
         </g>
       </svg>
       <RailHands
+        v-if="settled"
         :columns="held"
         :column-width="columnWidth"
         :gap="GAP"

@@ -1,31 +1,33 @@
 <script setup lang="ts">
-import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import type { LocationPlan } from '@core/day';
-import { onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
+import { onMounted, ref, useTemplateRef } from 'vue';
+import { useDragging } from '../../composables/useDragging';
 
 const props = defineProps<{ place: LocationPlan; date: string }>();
 const emit = defineEmits<{ drop: [id: string]; pick: [] }>();
 const row = useTemplateRef<HTMLElement>('row');
 const over = ref(false);
-let stop = (): void => undefined;
+const dragging = useDragging();
 onMounted(() => {
-  if (!row.value) return;
-  stop = dropTargetForElements({
-    element: row.value,
-    canDrop: ({ source }) => typeof source.data['shot'] === 'string',
-    onDragEnter: () => {
-      over.value = true;
-    },
-    onDragLeave: () => {
-      over.value = false;
-    },
-    onDrop: ({ source }) => {
-      over.value = false;
-      emit('drop', String(source.data['shot']));
-    },
-  });
+  const element = row.value;
+  if (!element) return;
+  dragging(({ dropTargetForElements }) =>
+    dropTargetForElements({
+      element,
+      canDrop: ({ source }) => typeof source.data['shot'] === 'string',
+      onDragEnter: () => {
+        over.value = true;
+      },
+      onDragLeave: () => {
+        over.value = false;
+      },
+      onDrop: ({ source }) => {
+        over.value = false;
+        emit('drop', String(source.data['shot']));
+      },
+    }),
+  );
 });
-onBeforeUnmount(() => stop());
 </script>
 
 <template>

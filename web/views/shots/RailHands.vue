@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
-import { computed, onBeforeUnmount, useTemplateRef, watch } from 'vue';
+import { useDragging } from '../../composables/useDragging';
+import { computed, useTemplateRef, watch } from 'vue';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useDay } from '../flights/useDay';
@@ -53,9 +52,8 @@ const wouldOf = (c: Column): { text: string; not: boolean } | null => {
   );
 };
 
-let stop = (): void => undefined;
+const dragging = useDragging();
 const hang = (): void => {
-  stop();
   const goal = (element: HTMLElement, clientY: number) => {
     const c = props.columns[Number(element.dataset['at'])];
     return c
@@ -68,35 +66,37 @@ const hang = (): void => {
         }
       : null;
   };
-  stop = combine(
-    ...(grips.value ?? []).map((element) =>
-      draggable({
-        element,
-        canDrag: () => !lockedShots.value.has(element.dataset['shot'] ?? ''),
-        getInitialData: () => ({
-          flightShot: element.dataset['shot'],
-          craft: craftOf(element.dataset['shot'] ?? ''),
+  dragging(({ combine, draggable, dropTargetForElements }) =>
+    combine(
+      ...(grips.value ?? []).map((element) =>
+        draggable({
+          element,
+          canDrag: () => !lockedShots.value.has(element.dataset['shot'] ?? ''),
+          getInitialData: () => ({
+            flightShot: element.dataset['shot'],
+            craft: craftOf(element.dataset['shot'] ?? ''),
+          }),
         }),
-      }),
-    ),
-    ...(stands.value ?? []).map((element) =>
-      dropTargetForElements({
-        element,
-        canDrop: ({ source }) => {
-          const c = props.columns[Number(element.dataset['at'])];
-          return draggedShot(source.data) !== '' && c !== undefined && mayTake(c, draggedShot(source.data));
-        },
-        onDrag: ({ source, location }) => {
-          const g = goal(element, location.current.input.clientY);
-          if (g?.goal) over(draggedShot(source.data), g.goal, g.c.key);
-        },
-        onDragLeave: clear,
-        onDrop: ({ source, location }) => {
-          const g = goal(element, location.current.input.clientY);
-          if (g?.goal) put(draggedShot(source.data), g.goal);
-          else clear();
-        },
-      }),
+      ),
+      ...(stands.value ?? []).map((element) =>
+        dropTargetForElements({
+          element,
+          canDrop: ({ source }) => {
+            const c = props.columns[Number(element.dataset['at'])];
+            return draggedShot(source.data) !== '' && c !== undefined && mayTake(c, draggedShot(source.data));
+          },
+          onDrag: ({ source, location }) => {
+            const g = goal(element, location.current.input.clientY);
+            if (g?.goal) over(draggedShot(source.data), g.goal, g.c.key);
+          },
+          onDragLeave: clear,
+          onDrop: ({ source, location }) => {
+            const g = goal(element, location.current.input.clientY);
+            if (g?.goal) put(draggedShot(source.data), g.goal);
+            else clear();
+          },
+        }),
+      ),
     ),
   );
 };
@@ -105,7 +105,6 @@ watch(
   hang,
   { flush: 'post', immediate: true },
 );
-onBeforeUnmount(() => stop());
 </script>
 
 <template>

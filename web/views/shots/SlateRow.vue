@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { worst } from '@core/warnings';
 import type { DerivedShot } from '@core/film';
-import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
+import { computed, onMounted, ref, useTemplateRef } from 'vue';
+import { useDragging } from '../../composables/useDragging';
 import { useFindings } from '../../stores/findings';
 import type { Column } from '../../stores/list-filters';
 import Fig from '../../parts/Fig.vue';
@@ -29,37 +28,38 @@ const edgeAt = (clientY: number): 'before' | 'after' => {
   return box && clientY > box.top + box.height / 2 ? 'after' : 'before';
 };
 
-let stop = (): void => undefined;
+const dragging = useDragging();
 onMounted(() => {
   const element = row.value;
   if (!element) return;
-  stop = combine(
-    draggable({
-      element,
-      getInitialData: () => ({
-        shot: facts.value.shot.id,
-        flightShot: facts.value.shot.id,
-        craft: facts.value.aircraft?.id ?? '',
+  dragging(({ combine, draggable, dropTargetForElements }) =>
+    combine(
+      draggable({
+        element,
+        getInitialData: () => ({
+          shot: facts.value.shot.id,
+          flightShot: facts.value.shot.id,
+          craft: facts.value.aircraft?.id ?? '',
+        }),
       }),
-    }),
-    dropTargetForElements({
-      element,
-      canDrop: ({ source }) =>
-        typeof source.data['shot'] === 'string' && source.data['shot'] !== facts.value.shot.id,
-      onDrag: ({ location }) => {
-        edge.value = edgeAt(location.current.input.clientY);
-      },
-      onDragLeave: () => {
-        edge.value = null;
-      },
-      onDrop: ({ source, location }) => {
-        edge.value = null;
-        emit('drop', String(source.data['shot']), edgeAt(location.current.input.clientY));
-      },
-    }),
+      dropTargetForElements({
+        element,
+        canDrop: ({ source }) =>
+          typeof source.data['shot'] === 'string' && source.data['shot'] !== facts.value.shot.id,
+        onDrag: ({ location }) => {
+          edge.value = edgeAt(location.current.input.clientY);
+        },
+        onDragLeave: () => {
+          edge.value = null;
+        },
+        onDrop: ({ source, location }) => {
+          edge.value = null;
+          emit('drop', String(source.data['shot']), edgeAt(location.current.input.clientY));
+        },
+      }),
+    ),
   );
 });
-onBeforeUnmount(() => stop());
 </script>
 
 <template>
