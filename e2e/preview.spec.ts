@@ -97,8 +97,12 @@ test.describe('seeing a move', () => {
   test('a slate without a path says why instead of a picture', async ({ page, bench }) => {
     await bench.open();
     await bench.pick('Signal hut, smoke');
-    await bench.choose('Move', 'Free route');
+    const end = page.getByLabel('Ends at', { exact: true }).last();
+    await end.fill('80');
+    await end.press('Enter');
     await page.getByRole('button', { name: 'See it' }).click();
-    await expect(page.getByText('A route needs at least two points.')).toBeVisible();
+    await expect(
+      page.getByRole('region', { name: 'The move as it will look' }).getByText('must end nearer'),
+    ).toBeVisible();
   });
 });

@@ -1,4 +1,4 @@
-import { daysBetween } from '../time';
+import { addDays, daysBetween } from '../time';
 import { chargeMinutes, selfDischarged } from '../energy';
 import type { Charger, Device, Pack } from '../model';
 import { ChargeDay, type ChargeRun } from './day';
@@ -86,6 +86,22 @@ export const eveningBefore = (
     })),
     storage: far ? packs.filter((p) => shareOn(p, today) > STORAGE_SHARES[1] + 0.05) : [],
   };
+};
+
+/**
+ * Share of each pack on the morning of a shoot when what the evening before plans is charged: what it reaches on its charger,
+ * or what it has by itself.
+ */
+export const sharesAfterEvening = (
+  packs: readonly Pack[],
+  chargers: readonly Charger[],
+  date: string,
+): ReadonlyMap<string, number> => {
+  const reached = new Map(packs.map((p) => [p.id, shareOn(p, date)]));
+  if (packs.length === 0) return reached;
+  for (const { packId, toShare } of eveningBefore(packs, [], chargers, addDays(date, -1), date, 0).runs)
+    reached.set(packId, Math.max(reached.get(packId) ?? 0, toShare));
+  return reached;
 };
 
 /** What to mind about packs. */

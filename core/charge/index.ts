@@ -1,3 +1,10 @@
 export { chargeCurve, type ChargeCurve, slotMinutes } from './curve';
 export { ChargeDay, type ChargeRun } from './day';
-export { eveningBefore, PACK_CAUTIONS, shareOn, STORAGE_DAYS, STORAGE_SHARES } from './evening';
+export {
+  eveningBefore,
+  PACK_CAUTIONS,
+  shareOn,
+  sharesAfterEvening,
+  STORAGE_DAYS,
+  STORAGE_SHARES,
+} from './evening';

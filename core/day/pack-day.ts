@@ -1,4 +1,4 @@
-import { ChargeDay, shareOn, type ChargeRun } from '../charge';
+import { ChargeDay, shareOn, sharesAfterEvening, type ChargeRun } from '../charge';
 import { packEnergy } from '../energy';
 import type { PackSupply, Recharge } from '../budget';
 import type { FlightLogEntry, Kit, Pack, Film, Location } from '../model';
@@ -61,8 +61,9 @@ export class PackDay {
   ) {
     this.byId = new Map(packs.map((p) => [p.id, p]));
     this.order = packs.map((p) => p.id);
-    this.shares = new Map(packs.map((p) => [p.id, full ? 1 : shareOn(p, date)]));
-    const { chargeBetween, coolMinutes } = film.preferences;
+    const { chargeBetween, coolMinutes, topUpBefore } = film.preferences;
+    const topped = topUpBefore && !full ? sharesAfterEvening(packs, kit.chargers, date) : null;
+    this.shares = new Map(packs.map((p) => [p.id, full ? 1 : (topped?.get(p.id) ?? shareOn(p, date))]));
     this.charge = new ChargeDay(chargeBetween ? kit.chargers : [], coolMinutes * 60);
     // What was flown today stands at what it shows now: the log wrote that down, a charge since then may have raised it.
     for (const f of logged) {

@@ -1,3 +1,4 @@
+import { sharesAfterEvening } from '../charge';
 import { said } from '../testing';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { curesFor } from '../proposals';
@@ -141,13 +142,34 @@ describe('what cannot be', () => {
     kit: { ...film.kit, packs: film.kit.packs.map((p) => ({ ...p, ...change })) },
   });
   it('no pack charged: every slate says so, and charging is what helps', () => {
-    const empty = withPacks({ charge: 0 });
+    const whole = withPacks({ charge: 0 });
+    const empty = { ...whole, kit: { ...whole.kit, chargers: [] } };
     const derived = deriveFilm(empty);
     const first = [...derived.places.values()][0]!;
     expect(first.flights).toEqual([]);
     expect(new Set(first.fill.unfit.map((u) => u.reason))).toEqual(new Set(['no-charge']));
     expect(proposed(empty).flights).toEqual([]);
     expect(said(curesFor(empty, derived, first.fill.unfit[0]!.shotId)[0]?.say)).toMatch(/^Charge P1/);
+  });
+  it('what the evening before charges is in the plan, as far as its chargers and their sources go', () => {
+    const low = withPacks({ charge: 0.3, chargedOn: null });
+    const usable = (input: FilmInput): number[] => {
+      const { flights, fill } = [...deriveFilm(input).places.values()][0]!;
+      const untouched = fill.remainingPacks.filter((p) => flights.every((f) => f.packId !== p.packId));
+      return [...flights.slice(0, 1).map((f) => f.supply), ...untouched].map((p) => p.availableWh / p.fullWh);
+    };
+    expect(Math.min(...usable(low))).toBeGreaterThan(0.99);
+    const { preferences } = low.film;
+    const without = { ...low, film: { ...low.film, preferences: { ...preferences, topUpBefore: false } } };
+    for (const share of usable(without)) expect(share).toBeLessThan(0.31);
+    const bank = { ...low.kit.chargers[0]!, source: 'bank' as const, sourceWh: 10 };
+    const few = { ...low, kit: { ...low.kit, chargers: [bank] } };
+    const full = low.kit.packs.reduce((sum, p) => sum + p.ratedWh * p.health, 0);
+    const after = sharesAfterEvening(low.kit.packs, [bank], '2027-05-14');
+    const gained = low.kit.packs.reduce((sum, p) => sum + (after.get(p.id)! - 0.3) * p.ratedWh * p.health, 0);
+    expect(gained).toBeLessThanOrEqual(10 * bank.efficiency + 1e-6);
+    expect(gained).toBeLessThan(full * 0.7);
+    expect(Math.min(...usable(few))).toBeLessThan(0.5);
   });
   it('swollen or hurt packs are never planned with, whatever they hold, and are named with their caution', () => {
     for (const condition of ['swollen', 'damaged'] as const) {

@@ -270,6 +270,11 @@ export const PreferencesSchema = strict({
     default: true,
     description: 'Packs are charged again on the chargers that come along.',
   }),
+  topUpBefore: flag({
+    title: 'Top up the evening before',
+    default: true,
+    description: 'Packs are planned as the charging of the evening before leaves them.',
+  }),
   coolMinutes: between(0, 240, {
     title: 'Cooling before charging',
     unit: 'min',

@@ -18,6 +18,7 @@ const FIELDS_0009: Readonly<Record<string, readonly (readonly [path: string, val
     ['preferences.meterFadeMin', 60],
     ['preferences.exposeFor', 'between'],
     ['preferences.settingRegretStops', 0.33],
+    ['preferences.topUpBefore', true],
   ],
   aircraft: [['cameras.*.stillAspect', '4:3']],
   shot: [

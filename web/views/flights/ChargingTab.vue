@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addDays, daysBetween } from '@core/time';
+import { addDays, clockText, daysBetween } from '@core/time';
 import { eveningBefore, PACK_CAUTIONS, STORAGE_SHARES } from '@core/charge';
 import { computed, ref } from 'vue';
 import { dateText, write } from '../../format';
@@ -69,6 +69,14 @@ const whens = computed(() => [
   { value: 'eve', label: 'the evening before' },
   ...[2, 3, 5, 7, 14].map((n) => ({ value: addDays(props.day.date.value, -n), label: `${n} days before` })),
 ]);
+/** Latest start of charging that is over an hour before the first flight of the day. */
+const latest = computed(() => {
+  const [first] = props.day.places.value;
+  const startsMs = Math.min(...props.day.places.value.flatMap((p) => p.flights.map((f) => f.startMs)));
+  return first && Number.isFinite(startsMs)
+    ? clockText(startsMs - evening.value.doneS * 1000 - 3_600_000, first.location.zone)
+    : '';
+});
 const days = computed(() => daysBetween(from.value, props.day.date.value));
 const percent = (share: number): string => write(share * 100, 'percent').number;
 </script>
@@ -116,6 +124,12 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
           "
         />
       </div>
+      <SwitchField
+        label="The plan counts on it"
+        :value="film.film?.preferences.topUpBefore ?? true"
+        :save="(v) => set({ topUpBefore: v })"
+        hint="Packs are planned as this charging leaves them; switched off, as they are without it."
+      />
       <p v-if="order.length === 0">Every pack that comes along is full for that day.</p>
       <table v-else>
         <thead>
@@ -148,7 +162,10 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
         </tbody>
       </table>
       <p v-if="order.length > 0">
-        <b>All full by {{ at(evening.doneS) }}.</b>
+        <b>All full by {{ at(evening.doneS) }}.</b> They take
+        <Fig :value="evening.doneS / 60" quantity="minutes" />{{
+          latest === '' ? '' : `: start by ${latest} to be done an hour before the first flight`
+        }}.
         <span v-if="evening.notFull.length > 0" class="fault"
           ><MarkSign severity="stop" /> Not full: {{ evening.notFull.map((p) => p.name).join(', ') }}. Find a
           charger with power for them, or plan with what they hold.</span

@@ -61,7 +61,15 @@ export const useDay = () => {
   /** Sound packs no flight of the day is on. */
   const spares = computed(() => {
     const used = new Set(places.value.flatMap((p) => p.flights.map((f) => f.packId)));
-    return flyable(derivedFilm.along.packs).filter((p) => !used.has(p.id));
+    // What each holds by the plan, topped up the evening before where that is planned.
+    const held = new Map(
+      places.value.flatMap((p) =>
+        p.fill.remainingPacks.map((s) => [s.packId, s.fullWh > 0 ? s.availableWh / s.fullWh : 0] as const),
+      ),
+    );
+    return flyable(derivedFilm.along.packs)
+      .filter((p) => !used.has(p.id))
+      .map((p) => ({ ...p, charge: held.get(p.id) ?? p.charge }));
   });
   const unfit = computed(() =>
     places.value.flatMap((p) =>
