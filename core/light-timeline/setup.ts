@@ -76,10 +76,12 @@ const profile: SetupLine = {
 const exposure: SetupLine = {
   id: 'exposure',
   label: 'Exposure',
-  of: ({ choice }) =>
+  of: ({ choice, shot: { facts } }) =>
     choice && {
       text: `f/${choice.aperture}, ${writeShutter(choice.shutterS)}, ISO ${choice.iso}`,
-      why: `For its first minute: shutter ${choice.shutterAngleDeg.toFixed(0)}°.`,
+      why: facts.trajectory?.frames
+        ? 'For its first frame.'
+        : `For its first minute: shutter ${choice.shutterAngleDeg.toFixed(0)}°.`,
     },
 };
 

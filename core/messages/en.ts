@@ -364,7 +364,10 @@ export const EN: Catalogue = {
     'The sky in the frame ({share}) is {brighter} brighter than the ground: it clips by {clips} at this setting.',
   'exposure.sky-clips.why':
     'This profile holds about {headroom} over middle grey. The sky is worked out from the sun and may be off by a stop.',
-  'exposure.shutter.cure': 'A filter one step stronger or weaker would.',
+  'exposure.shutter.cure': 'A filter one step stronger brings it back.',
+  'exposure.shutter.cure.dark':
+    'No filter is on: raise the ISO, open the aperture, or fly while there is more light.',
+  'exposure.shutter.cure.weaker': 'A filter one step weaker brings it back.',
   'exposure.shutter.say': 'Shutter at {shutterAngle}, outside the wanted band.',
   'exposure.shutter.why': 'The filters at hand do not reach the band at this light.',
   'frame.second-aspect.cure': 'Fly it farther away, or keep the subject in the middle.',

@@ -130,7 +130,16 @@ export const exposureOff: ShotRule = (c) => {
     subject: onShot(c),
     say: message('exposure.shutter.say', { shutterAngle: measured(choice.shutterAngleDeg, 'degrees', 0) }),
     why: message('exposure.shutter.why'),
-    cures: [{ say: message('exposure.shutter.cure') }],
+    cures: [
+      {
+        say:
+          choice.shutterAngleDeg < c.facts.film.preferences.shutterLowDeg
+            ? message('exposure.shutter.cure')
+            : choice.filterId === null
+              ? message('exposure.shutter.cure.dark')
+              : message('exposure.shutter.cure.weaker'),
+      },
+    ],
   };
 };
 

@@ -58,7 +58,8 @@ const fitCure = (
 /** The steady part is shorter than the cut needs. */
 export const tooShort: ShotRule = (c) => {
   const { trajectory, wantedS, shot } = c.facts;
-  if (!trajectory || trajectory.usableS >= wantedS - 0.05) return null;
+  // Stills are counted, not timed.
+  if (!trajectory || trajectory.frames?.by === 'stills' || trajectory.usableS >= wantedS - 0.05) return null;
   return {
     code: 'move.too-short',
     severity: 'care',

@@ -25,7 +25,13 @@ const print = (): void => window.print();
       <h2 id="practice-title">To rehearse for this film</h2>
       <button class="btn no-print" @click="print">Print</button>
     </header>
-    <p v-if="wanted.length === 0" class="quiet">Every move on the list is practised well enough.</p>
+    <p v-if="wanted.length === 0" class="quiet">
+      {{
+        derivedFilm.derived?.order.length
+          ? 'Every move on the list is practised well enough.'
+          : 'No shot is on the list yet: what it needs practised shows here.'
+      }}
+    </p>
     <table v-else>
       <thead>
         <tr>

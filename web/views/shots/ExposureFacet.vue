@@ -99,6 +99,8 @@ const profiles = computed(() => [
   { value: null, label: 'as the film has it' } as { value: typeof stored.value.profile; label: string },
   ...choices(PROFILE_WORDS),
 ]);
+/** A shutter angle means something for video only. */
+const byAngle = computed(() => !answer.value?.task.aim || answer.value.task.aim.by === 'angle');
 const kelvin = computed(() =>
   kelvinFor(light.value?.sun.altitudeDeg ?? 40, place.value.sky, place.value.lamps),
 );
@@ -148,8 +150,9 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
       ><b>{{ filterName(answer.choice.filterId) }}</b>
       <span v-for="m in answer.choice.marks" :key="m" class="mark">{{ MARK_WORDS[m] }}</span>
       <span class="quiet"
-        >shutter <Fig :value="answer.choice.shutterAngleDeg" quantity="degrees" /> ·
-        <Fig :value="answer.choice.errorStops" quantity="stops" /> · blur
+        ><template v-if="byAngle"
+          >shutter <Fig :value="answer.choice.shutterAngleDeg" quantity="degrees" /> · </template
+        ><Fig :value="answer.choice.errorStops" quantity="stops" /> · blur
         <Fig :value="light.blurPx" quantity="pixels" /> ·
         <span title="What shutter, ISO, aperture and filter give up of the look, on one scale of stops"
           >look cost {{ answer.choice.lookCost.toFixed(1) }}</span
@@ -286,7 +289,8 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
           {{ SKY_LUMINANCE_SPREAD }}, {{ Math.round(light.scene.sky.share * 100) }} % of it</template
         ><template v-if="light.scene.meterShift !== 0"
           >, your meter shifts it by <Fig :value="light.scene.meterShift" quantity="stops" /></template
-        >). Sun <Fig :value="light.sun.altitudeDeg" quantity="degrees" /> high at
+        >). Sun <Fig :value="Math.abs(light.sun.altitudeDeg)" quantity="degrees" />
+        {{ light.sun.altitudeDeg < 0 ? 'below the horizon' : 'high' }} at
         <Fig :value="light.sun.azimuthDeg" quantity="degrees" /><template v-if="sides"
           >; over the move {{ sides }}</template
         >.</span

@@ -30,7 +30,13 @@ const figures = computed<Shown[]>(() => {
     },
     { id: 'bytes', label: 'card', value: f.bytes / 1e9, quantity: 'gigabytes' },
     { id: 'pace', label: 'pace', value: f.pace.crossingS, quantity: 'seconds', word: f.band },
-    { id: 'fill', label: 'subject', value: f.fill * 100, quantity: 'percent', word: f.framing },
+    {
+      id: 'fill',
+      label: 'subject',
+      value: Math.min(1, f.fill) * 100,
+      quantity: 'percent',
+      word: f.fill > 1 ? 'fills it' : f.framing,
+    },
     { id: 'inputs', label: 'inputs', value: f.trajectory?.simultaneous ?? NaN, quantity: 'count' },
   ];
 });

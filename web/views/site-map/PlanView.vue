@@ -106,7 +106,7 @@ const pointed = computed(() => {
   const { xM, yM } = pointer.value;
   const { latitude, longitude } = fromLocal(p.latitude, p.longitude, xM, yM);
   const z = plan.ground.value.at(xM, yM);
-  return `${latitude.toFixed(5)}, ${longitude.toFixed(5)}  ·  ${m(xM)} east, ${m(yM)} north  ·  ${plan.ground.value.grid ? (Number.isNaN(z) ? 'ground unknown' : `ground ${z >= 0 ? '+' : ''}${m(z)}`) : 'ground level'}`;
+  return `${latitude.toFixed(5)}, ${longitude.toFixed(5)}  ·  ${m(Math.abs(xM))} ${xM < 0 ? 'west' : 'east'}, ${m(Math.abs(yM))} ${yM < 0 ? 'south' : 'north'}  ·  ${plan.ground.value.grid ? (Number.isNaN(z) ? 'ground unknown' : `ground ${z >= 0 ? '+' : ''}${m(z)}`) : 'ground level'}`;
 });
 const measure = computed(() => {
   const told = measureOf(
