@@ -14,3 +14,4 @@ export {
 export { chargeMinutes, CRITICAL_SHARE, packEnergy, selfDischarged, temperatureFactor } from './pack';
 export { pathEnergy, type PathEnergy } from './path';
 export { powerModel } from './power';
+export { airframeFaults } from './plausible';

@@ -49,6 +49,14 @@ const parasite = (
   return { k: 0, basis: 'unknown' };
 };
 
+/** Parasite power against the rated hover at 1 m/s: k of P = P_h0·k·v³; 0 where the cruise is unknown. */
+export const parasiteFactor = (craft: AirframeFigures): number =>
+  parasite(
+    craft,
+    craft.packWh / (craft.hoverMinutes / 60),
+    inducedVelocity(craft.massKg, craft.rotors, craft.rotorDiameterM, SEA_LEVEL_DENSITY),
+  ).k;
+
 /**
  * Electrical power of a multirotor, W, from its rated hover and cruise times.
  * Shape after Zeng, Xu & Zhang, "Energy minimization for wireless communication with rotary-wing UAV",

@@ -10,6 +10,10 @@ export const EN: Catalogue = {
   'air.gusts.say': 'Gusts of {gust} at {highest} are {share} of what {aircraft} is rated for.',
   'air.gusts.why': 'Above 70 % of the limit it stays on the ground.',
   'air.gusts.why.else': 'Above half of the limit the footage is rarely usable.',
+  'airframe.hover':
+    'No rotors of this size hover this mass for longer than {most} on that pack. Look at mass, rotor diameter, pack energy and time.',
+  'airframe.speed':
+    'At this speed its drag leans it by {lean}; it could hold {most} at 60°. Look at the top speed, the cruise figures and the drag area.',
   'bag.always.case': 'Card case',
   'bag.always.case.why': 'Cards with footage have one place',
   'bag.always.landing-pad': 'Landing pad',

@@ -6,6 +6,8 @@ defineProps<{
   id: string;
   hint?: string | undefined;
   faults?: readonly Fault[];
+  /** What is doubtful about the value, though it is taken. */
+  warn?: readonly string[] | undefined;
   wide?: boolean;
 }>();
 </script>
@@ -17,6 +19,7 @@ defineProps<{
     <p v-if="faults && faults.length > 0" class="fault" role="alert">
       {{ faults.map((f) => f.say).join(' ') }}
     </p>
+    <p v-if="warn && warn.length > 0" class="doubt" role="status">{{ warn.join(' ') }}</p>
   </div>
 </template>
 
@@ -29,6 +32,11 @@ defineProps<{
 }
 .field.wide {
   grid-column: 1 / -1;
+}
+
+.doubt {
+  color: var(--care);
+  font-size: 13.5px;
 }
 label {
   white-space: nowrap;

@@ -17,8 +17,9 @@ const props = withDefaults(
     scale?: number;
     step?: number;
     bare?: boolean;
+    warn?: readonly string[];
   }>(),
-  { hint: '', unit: '', scale: 1, step: 1, bare: false },
+  { hint: '', unit: '', scale: 1, step: 1, bare: false, warn: () => [] },
 );
 const id = useId();
 const derivedFilm = useDerivedFilm();
@@ -56,7 +57,7 @@ const nudge = (event: KeyboardEvent | Event, by: number): void => {
 </script>
 
 <template>
-  <FieldBox v-if="!bare" :id="id" :label="label" :hint="hint" :faults="faults">
+  <FieldBox v-if="!bare" :id="id" :label="label" :hint="hint" :faults="faults" :warn="warn">
     <ElInput
       :id="id"
       v-model="text"

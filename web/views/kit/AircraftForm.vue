@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { newCamera } from '@core/model';
-import { powerModel } from '@core/energy';
+import { airframeFaults, powerModel } from '@core/energy';
+import { useMessages } from '../../composables/useMessages';
 import { SEA_LEVEL_DENSITY } from '@core/air';
 import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
@@ -15,6 +16,8 @@ const { all, set, add, copy, retire } = useKit('aircraft');
 const pickedId = ref('');
 const picked = computed(() => all.value.find((a) => a.id === pickedId.value) ?? all.value[0] ?? null);
 const model = computed(() => (picked.value ? powerModel(picked.value, SEA_LEVEL_DENSITY) : null));
+const { text } = useMessages();
+const impossible = computed(() => (picked.value ? airframeFaults(picked.value) : []));
 const BASIS = {
   'rated-cruise': 'from its rated cruise',
   'drag-area': 'from its drag area',
@@ -95,6 +98,7 @@ const removeCamera = (index: number): void => {
         <NumberField
           label="Rated hover"
           :value="picked.hoverMinutes"
+          :warn="impossible.filter((f) => f.field === 'hoverMinutes').map((f) => text(f.say))"
           quantity="minutes"
           :save="(v) => set(picked!.id, { hoverMinutes: v })"
         />
@@ -113,6 +117,7 @@ const removeCamera = (index: number): void => {
         <NumberField
           label="Top speed"
           :value="picked.maxSpeedMs"
+          :warn="impossible.filter((f) => f.field === 'maxSpeedMs').map((f) => text(f.say))"
           quantity="speed"
           :save="(v) => set(picked!.id, { maxSpeedMs: v })"
         />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { bestDate, type DateWeighed } from '@core/light-timeline';
 import type { LocationPlan } from '@core/day';
-import { clockText } from '@core/time';
+import { clockText, MINUTE_MS } from '@core/time';
 import { computed, shallowRef, watch } from 'vue';
 import { dateText } from '../../format';
 import Fig from '../../parts/Fig.vue';
@@ -27,9 +27,11 @@ watch(
 const best = computed(() => bestDate(dates.value)?.date ?? '');
 const clock = (ms: number | null): string =>
   ms === null ? 'none' : clockText(ms, props.place.location.zone);
+const HOUR_MS = 60 * MINUTE_MS;
 const span = (d: DateWeighed, kind: 'golden' | 'blue'): string =>
   d.day.windows
-    .filter((w) => w.kind === kind)
+    // The windows of the next morning are told with the next date.
+    .filter((w) => w.kind === kind && w.fromMs < d.day.sun.endMs + 2 * HOUR_MS)
     .map((w) => `${clock(w.fromMs)}–${clock(w.toMs)}`)
     .join(' · ') || 'none';
 const take = (date: string): void => {

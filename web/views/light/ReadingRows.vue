@@ -17,7 +17,7 @@ const at = ref(props.place.location.windowStart);
 const ev = ref('');
 const of = ref<'sky' | 'lamps' | null>(null);
 const OF = [
-  { value: null, label: 'the stronger' },
+  { value: null, label: 'either' },
   { value: 'sky' as const, label: 'daylight' },
   { value: 'lamps' as const, label: 'lamps' },
 ];
