@@ -59,7 +59,8 @@ export const flightsOf = (c: Context): TimedFlight[] => c.places.flatMap((p) => 
 /** Slates of the day, or of the place. */
 export const shotsOf = (c: Context, here = false): DerivedShot[] => {
   const ids = new Set(here ? [c.place.location.id] : c.places.map((p) => p.location.id));
-  return [...c.derived.shots.values()].filter((s) => ids.has(s.facts.location.id));
+  // What is done asks for nothing more.
+  return [...c.derived.shots.values()].filter((s) => ids.has(s.facts.location.id) && !s.done);
 };
 
 /** Aircraft of the flight, or of the slates of the day; of those of the place alone where `here`. */

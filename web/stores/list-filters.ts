@@ -91,6 +91,8 @@ export const LIST_FILTERS: readonly ListFilter[] = [
   { id: 'stop', label: 'with a stop', group: 'mark', keeps: (_s, told) => worst(told) === 'stop' },
   { id: 'care', label: 'with a care', group: 'mark', keeps: (_s, told) => worst(told) === 'care' },
   { id: 'unfit', label: 'not fitting', group: 'mark', keeps: (s) => s.unfit !== null },
+  { id: 'left', label: 'still to fly', group: 'flown', keeps: (s) => !s.done },
+  { id: 'done', label: 'done', group: 'flown', keeps: (s) => s.done },
   ...WISH_KINDS.map((w): ListFilter => ({
     id: `light-${w}`,
     label: w === 'any' ? 'any light' : w,

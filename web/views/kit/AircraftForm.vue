@@ -10,6 +10,7 @@ import TextField from '../../parts/TextField.vue';
 import CameraForm from './CameraForm.vue';
 import AbilityRows from './AbilityRows.vue';
 import PaperRows from './PaperRows.vue';
+import { useFilm } from '../../stores/film';
 import { useKit } from './useKit';
 
 const { all, set, add, copy, retire } = useKit('aircraft');
@@ -23,8 +24,23 @@ const BASIS = {
   'drag-area': 'from its drag area',
   unknown: 'cruise figures unknown: fast legs look too cheap',
 } as const;
+const film = useFilm();
+/** The first aircraft of a kit is taken by the shots that wait for one. */
 const fresh = (): void => {
-  pickedId.value = add({ name: `Aircraft ${all.value.length + 1}`, cameras: [newCamera('main', 'Main')] });
+  const first = all.value.filter((a) => !a.retired).length === 0;
+  const camera = newCamera('main', 'Main');
+  pickedId.value = add({ name: `Aircraft ${all.value.length + 1}`, cameras: [camera] });
+  if (!first) return;
+  const waiting = film.list('shot').filter((s) => s.aircraftId === null);
+  if (waiting.length === 0) return;
+  film.commit(
+    'first aircraft',
+    waiting.map((s) => ({
+      kind: 'shot',
+      id: s.id,
+      after: { ...s, aircraftId: pickedId.value, cameraId: camera.id, modeId: camera.modes[0]?.id ?? '' },
+    })),
+  );
 };
 const setCamera = (index: number, camera: NonNullable<typeof picked.value>['cameras'][number]) =>
   picked.value

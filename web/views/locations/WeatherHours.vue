@@ -6,12 +6,14 @@ import 'element-plus/es/components/input-number/style/css';
 import 'element-plus/es/components/table/style/css';
 import 'element-plus/es/components/table-column/style/css';
 import { computed, ref } from 'vue';
-import { SKY_WORDS } from '../../format';
+import { fromShown, SKY_WORDS, toShown, unitOf, type Quantity } from '../../format';
 import PickField from '../../parts/PickField.vue';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 
 const props = defineProps<{ place: Entity<'location'> }>();
 const film = useFilm();
+const derivedFilm = useDerivedFilm();
 const faults = ref<readonly string[]>([]);
 const busy = ref(false);
 
@@ -73,12 +75,17 @@ const open = async (event: Event): Promise<void> => {
 };
 const SKY_CHOICES = SKIES.map((value) => ({ value, label: SKY_WORDS[value] }));
 const COLUMNS = [
-  { field: 'windMs', label: 'Wind', unit: 'm/s', step: 0.5, most: 60 },
-  { field: 'gustMs', label: 'Gusts', unit: 'm/s', step: 0.5, most: 80 },
-  { field: 'windFromDeg', label: 'From', unit: '°', step: 5, most: 360 },
-  { field: 'temperatureC', label: 'Temp.', unit: '°C', step: 1, most: 60 },
-  { field: 'visibilityM', label: 'Visibility', unit: 'm', step: 500, most: 100_000 },
+  { field: 'windMs', label: 'Wind', quantity: 'speed', step: 0.5, least: 0, most: 60 },
+  { field: 'gustMs', label: 'Gusts', quantity: 'speed', step: 0.5, least: 0, most: 80 },
+  { field: 'windFromDeg', label: 'From', quantity: 'degrees', step: 5, least: 0, most: 360 },
+  { field: 'temperatureC', label: 'Temp.', quantity: 'celsius', step: 1, least: -50, most: 60 },
+  { field: 'visibilityM', label: 'Visibility', quantity: 'metres', step: 500, least: 0, most: 100_000 },
 ] as const;
+/** In the person's units, without the tail a conversion leaves. */
+const shown = (value: number, quantity: Quantity): number =>
+  Number(toShown(value, quantity, derivedFilm.units).toPrecision(6));
+const stored = (value: number, quantity: Quantity): number => fromShown(value, quantity, derivedFilm.units);
+const unit = (quantity: Quantity): string => unitOf(quantity, derivedFilm.units);
 const inWindow = (row: HourWeather): boolean => {
   const { windowStart, windowEnd } = props.place;
   const at = row.at.slice(0, 2);
@@ -123,16 +130,24 @@ const source = computed(() => {
           <b class="at">{{ of(scope.row).at }}</b>
         </template>
       </ElTableColumn>
-      <ElTableColumn v-for="c in COLUMNS" :key="c.field" :label="`${c.label}, ${c.unit}`" min-width="92">
+      <ElTableColumn
+        v-for="c in COLUMNS"
+        :key="c.field"
+        :label="`${c.label}, ${unit(c.quantity)}`"
+        min-width="92"
+      >
         <template #default="scope">
           <ElInputNumber
-            :model-value="of(scope.row)[c.field]"
-            :aria-label="`${c.label} at ${of(scope.row).at}, ${c.unit}`"
+            :model-value="shown(of(scope.row)[c.field], c.quantity)"
+            :aria-label="`${c.label} at ${of(scope.row).at}, ${unit(c.quantity)}`"
             :controls="false"
             :step="c.step"
-            :min="c.field === 'temperatureC' ? -50 : 0"
-            :max="c.most"
-            @change="(v: number | undefined) => v !== undefined && change(of(scope.row), { [c.field]: v })"
+            :min="shown(c.least, c.quantity)"
+            :max="shown(c.most, c.quantity)"
+            @change="
+              (v: number | undefined) =>
+                v !== undefined && change(of(scope.row), { [c.field]: stored(v, c.quantity) })
+            "
           />
         </template>
       </ElTableColumn>

@@ -66,7 +66,14 @@ onMounted(() => {
   <button
     ref="row"
     class="slate"
-    :class="{ picked, chosen, over: edge === 'before', under: edge === 'after', unfit: shot.unfit }"
+    :class="{
+      picked,
+      chosen,
+      over: edge === 'before',
+      under: edge === 'after',
+      unfit: shot.unfit,
+      done: shot.done,
+    }"
     :aria-current="picked"
     :data-shot="facts.shot.id"
     @click="emit('pick', $event)"
@@ -89,11 +96,27 @@ onMounted(() => {
           ><Fig v-else :value="Number(c.value)" :quantity="c.quantity" /></span
       ></span>
     </span>
-    <MarkSign :severity="severity" />
+    <svg v-if="shot.done" class="tick" viewBox="0 0 14 14" role="img" aria-label="done">
+      <path d="M2 7.5L5.5 11L12 3.5" />
+    </svg>
+    <MarkSign v-else :severity="severity" />
   </button>
 </template>
 
 <style scoped>
+.tick {
+  width: 14px;
+  height: 14px;
+}
+.tick path {
+  fill: none;
+  stroke: var(--verdigris);
+  stroke-width: 2.4;
+}
+.done .title,
+.done .number {
+  color: var(--chalk-3);
+}
 .slate {
   position: relative;
   display: grid;
