@@ -61,6 +61,7 @@ test('a shot wanted in two aspects shows both crops, and says when one cuts the 
   await bench.pick('Round the incline house');
   await page.keyboard.press('2');
   await bench.choose('Also cut in', '9:16');
+  await bench.saved();
   const { derived, file } = await bench.stored();
   const shot = [...derived.shots.values()].find((s) => s.facts.shot.title === 'Round the incline house')!;
   expect(file.shots.find((s) => s.id === shot.facts.shot.id)!.alsoAspect).toBe('9:16');

@@ -22,15 +22,17 @@ const of = (row: object): HourWeather => row as HourWeather;
 
 const sorted = computed(() => [...props.place.hours].sort((a, b) => a.at.localeCompare(b.at)));
 const save = (hours: readonly HourWeather[], source: 'hand' | 'file' | 'simulated'): void => {
-  const found = film.edit(
-    'location',
-    props.place.id,
-    {
-      hours: [...hours].sort((a, b) => a.at.localeCompare(b.at)),
-      weatherFrom: hours.length === 0 ? null : { source, fetchedMs: Date.now() },
-    },
-    'weather',
-  );
+  const fields = {
+    hours: [...hours].sort((a, b) => a.at.localeCompare(b.at)),
+    weatherFrom: hours.length === 0 ? null : { source, fetchedMs: Date.now() },
+  };
+  // What comes in as a whole is a step of its own; what is typed quickly is one.
+  const found =
+    source === 'hand'
+      ? film.edit('location', props.place.id, fields, 'weather')
+      : film.commit('weather', [
+          { kind: 'location', id: props.place.id, after: { ...props.place, ...fields } },
+        ]);
   faults.value = found.map((f) => f.say);
 };
 const change = (row: HourWeather, fields: Partial<HourWeather>): void =>
