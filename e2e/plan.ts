@@ -16,13 +16,13 @@ export class PlanHands {
     const read = async (x: number, y: number): Promise<[number, number]> => {
       await page.mouse.move(x - 3, y);
       await page.mouse.move(x, y);
-      const told = page.locator('.told').filter({ hasText: 'east' });
+      const told = page.locator('.told').filter({ hasText: /m (east|west)/ });
       await expect(told).toBeVisible();
-      const [, east, north] =
-        /([−-]?[\d.]+) m east, ([−-]?[\d.]+) m north/.exec(
+      const [, across, side, up, way] =
+        /([\d.]+) m (east|west), ([\d.]+) m (north|south)/.exec(
           (await told.textContent())?.replaceAll('\u2009', ' ').replaceAll('\u202f', ' ') ?? '',
         ) ?? [];
-      return [Number(east?.replace('−', '-')), Number(north?.replace('−', '-'))];
+      return [Number(across) * (side === 'west' ? -1 : 1), Number(up) * (way === 'south' ? -1 : 1)];
     };
     const [ax, ay] = [box.x + 150, box.y + 120];
     const [bx, by] = [box.x + box.width - 150, box.y + box.height - 120];
