@@ -1,6 +1,5 @@
 export { learned, packFaults } from './calibrate';
 export { calibrationOf, flyable } from './learn';
-export { bestAirspeed } from './best-airspeed';
 export {
   hoverCost,
   legCost,

@@ -16,7 +16,6 @@ export {
   type ShotParts,
 } from './layout';
 export { conditionsOf, locationLight, type LocationLight } from './location-light';
-export { HEADROOM_STOPS } from './sky-in-frame';
 export { shadowsOf } from './shadow';
 export { type KnownScene, knownScene, looksOf, type ShotLight, shotLight } from './shot-light';
 export { freeKnobs, solveShot, type Target, type TargetFigure, targetIn, TARGETS } from './solve';

@@ -1,10 +1,2 @@
-export {
-  hardestWeather,
-  hoursOf,
-  locationAt,
-  type SkyMix,
-  skyMixAt,
-  WEATHER_STEP_MS,
-  weatherStates,
-} from './hours';
-export { type ForecastService, SIMULATED_SERVICE, simulatedHours } from './simulated';
+export { hardestWeather, locationAt, type SkyMix, skyMixAt, WEATHER_STEP_MS, weatherStates } from './hours';
+export { type ForecastService, SIMULATED_SERVICE } from './simulated';

@@ -70,6 +70,8 @@ const warnings = computed(() =>
       <li v-for="[name, ms] in events.filter(([n, m]) => n !== 'lamps on' || m !== null)" :key="name">
         <span class="label">{{ name }}</span> {{ clock(ms) }}
       </li>
+      <li v-if="place.light?.whiteNight">White night: the sky keeps its twilight until morning.</li>
+      <li v-if="place.light?.neverUp">Polar night: the sun stays down all day.</li>
       <li>
         <span class="label">moon</span> {{ moon.name }},
         <Fig :value="moon.lit * 100" quantity="percent" /> lit,
