@@ -164,7 +164,7 @@ const wordsIn = (value: unknown): string[] =>
         ? Object.values(value).flatMap(wordsIn)
         : [];
 
-/** What the light of a place says of its slates. */
+/** What the light of a place says of its shots. */
 const lightSaid = (film: FilmInput, derived: DerivedFilm, place: LocationPlan): unknown[] => {
   if (!place.light || !Number.isFinite(place.windowFromMs)) return [];
   const lit = locationLight(place.location, place.light, film.readings, film.film.preferences);

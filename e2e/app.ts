@@ -56,7 +56,17 @@ export class Bench {
   ) {}
 
   async open(
-    view: '' | 'board' | 'job' | 'places' | 'plan' | 'light' | 'flights' | 'ready' | 'quick' | 'kit' = '',
+    view:
+      | ''
+      | 'storyboard'
+      | 'brief'
+      | 'locations'
+      | 'map'
+      | 'light'
+      | 'flights'
+      | 'checks'
+      | 'calculators'
+      | 'kit' = '',
   ): Promise<void> {
     await this.page.goto(`${this.app.address}/film/${this.film}${view ? `/${view}` : ''}`);
     await expect(this.page.locator('main').first()).toBeVisible();
@@ -64,11 +74,11 @@ export class Bench {
     await this.page.waitForFunction(() => performance.getEntriesByName('checks').length > 0);
   }
 
-  slate(title: string | RegExp): Locator {
-    return this.page.locator('.slate', { hasText: title });
+  shot(title: string | RegExp): Locator {
+    return this.page.locator('.shot', { hasText: title });
   }
   async pick(title: string): Promise<void> {
-    await this.slate(title).click();
+    await this.shot(title).click();
     await expect(this.title).toHaveValue(title);
   }
   get title(): Locator {
@@ -78,7 +88,7 @@ export class Bench {
     return this.page.locator('.verdict');
   }
   get titles(): Locator {
-    return this.page.locator('.slate .title');
+    return this.page.locator('.shot .title');
   }
   figure(id: string): Locator {
     return this.page.locator(`[data-figure=${id}] .value`);

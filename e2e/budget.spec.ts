@@ -1,10 +1,7 @@
 import { clockText } from '@core/time';
 import { expect, test } from './app';
 
-test('the light ribbon names the day’s events and seats each slate at its minute', async ({
-  page,
-  bench,
-}) => {
+test('the light ribbon names the day’s events and seats each shot at its minute', async ({ page, bench }) => {
   await bench.open();
   const ribbon = page.getByRole('region', { name: 'Light of the day' });
   const { derived } = await bench.stored();
@@ -51,11 +48,8 @@ test('packs left at home show what does not fit, and by how many packs', async (
   expect(derived.budget.shotsUnfit).toBeGreaterThan(0);
 });
 
-test('the schools change the plan: one pack one shot needs a pack for each slate', async ({
-  page,
-  bench,
-}) => {
-  await bench.open('job');
+test('the schools change the plan: one pack one shot needs a pack for each shot', async ({ page, bench }) => {
+  await bench.open('brief');
   await page.getByRole('button', { name: /One pack, one shot/ }).click();
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(page.locator('.supply')).toContainText('packs short');
@@ -66,8 +60,8 @@ test('the schools change the plan: one pack one shot needs a pack for each slate
   await expect(page.locator('.ghost')).toHaveCount([...derived.places.values()][0]!.fill.hypothetical.length);
 });
 
-test('the job’s tempo and rates reach the slates measured in beats', async ({ page, bench }) => {
-  await bench.open('job');
+test('the job’s tempo and rates reach the shots measured in beats', async ({ page, bench }) => {
+  await bench.open('brief');
   await page.getByLabel('Music tempo').fill('46');
   await page.keyboard.press('Enter');
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
@@ -111,10 +105,10 @@ test('kit is edited, copied, retired; a card fuller than its size is refused', a
 });
 
 test('a place takes its subject away only after saying what takes its place', async ({ page, bench }) => {
-  await bench.open('places');
+  await bench.open('locations');
   const rows = page.locator('section', { has: page.getByRole('heading', { name: 'What stands there' }) });
   await rows.getByRole('button', { name: 'Delete', exact: true }).first().click();
-  await expect(rows).toContainText('slates look at it. What takes its place?');
+  await expect(rows).toContainText('shots look at it. What takes its place?');
   await bench.choose('In its place', 'Signal hut');
   await rows.getByRole('button', { name: 'Delete it' }).click();
   await bench.saved();
@@ -128,7 +122,7 @@ test('a place takes its subject away only after saying what takes its place', as
 });
 
 test('a date without a sunrise is told, not guessed', async ({ page, bench }) => {
-  await bench.open('places');
+  await bench.open('locations');
   await page.getByLabel('Coordinates of the launch point').fill('78.2, 15.6');
   await expect(page.getByLabel('Time zone')).toHaveValue('Arctic/Longyearbyen');
   await page.getByLabel('Date').fill('2027-06-20');

@@ -1,6 +1,6 @@
 import { expect, test } from './app';
 
-const VIEWS = ['', 'job', 'places', 'plan', 'kit'] as const;
+const VIEWS = ['', 'brief', 'locations', 'map', 'kit'] as const;
 
 for (const theme of ['dusk', 'noon'] as const) {
   test(`main views are accessible by ${theme}`, async ({ page, bench, app }) => {
@@ -32,7 +32,7 @@ test('three panes and the rail fit 1280×800 without the page scrolling', async 
     y: document.documentElement.scrollHeight <= 800,
   }));
   expect(fits).toEqual({ x: true, y: true });
-  for (const part of ['.slates', '.work', '.budgetpane', '.ribbon', '.rail svg', '.strip'])
+  for (const part of ['.shots', '.work', '.budgetpane', '.ribbon', '.rail svg', '.strip'])
     await expect(page.locator(part).first()).toBeInViewport();
 });
 
@@ -62,18 +62,18 @@ const cutOff = (): string[] =>
 test('at 1280 nothing is wider than its box, in any view or part of one', async ({ page, bench }) => {
   for (const view of [
     '',
-    'board',
-    'job',
-    'places',
-    'plan',
+    'storyboard',
+    'brief',
+    'locations',
+    'map',
     'light',
     'flights',
-    'ready',
-    'quick',
+    'checks',
+    'calculators',
     'kit',
   ] as const) {
     await bench.open(view);
-    if (view === 'plan') {
+    if (view === 'map') {
       await page
         .locator('.list')
         .getByRole('button', { name: /Signal hut, smoke/ })
@@ -98,7 +98,7 @@ test('what is chosen and what is filled in can be read: hiding the words changes
   bench,
 }) => {
   await bench.open();
-  await bench.slate('Along the parapet').click();
+  await bench.shot('Along the parapet').click();
   for (const [box, words] of [
     ['.work .el-select', '.el-select__placeholder'],
     ['.work .slide .el-input', 'input'],
@@ -115,7 +115,7 @@ test('what is chosen and what is filled in can be read: hiding the words changes
 test('on a phone the bench is three parts with large targets, nothing cut off', async ({ page, bench }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${bench.app.address}/film/${bench.film}`);
-  await bench.slate('Along the parapet').click();
+  await bench.shot('Along the parapet').click();
   await expect(bench.title).toBeVisible();
   await page.getByRole('button', { name: 'Packs', exact: true }).click();
   await expect(bench.verdict).toBeVisible();
@@ -187,7 +187,7 @@ test('without motion wanted nothing moves by itself', async ({ page, bench }) =>
 });
 
 test('every field that refuses says so to a screen reader and keeps its label', async ({ page, bench }) => {
-  await bench.open('job');
+  await bench.open('brief');
   const reserve = page.getByLabel('Land with');
   await reserve.fill('70');
   await reserve.press('Enter');

@@ -6,7 +6,7 @@ import { expect, type Bench, test } from './app';
 
 const rows = (page: Page) => page.locator('.railpane .row');
 const row = (page: Page, n: number) => page.locator(`.railpane .row[data-flight="${n}"]`);
-const slates = async (page: Page, n: number): Promise<string[]> =>
+const shots = async (page: Page, n: number): Promise<string[]> =>
   row(page, n)
     .locator('.piece.shot')
     .evaluateAll((list) => list.map((e) => e.getAttribute('data-shot') ?? ''));
@@ -85,7 +85,7 @@ test('a proposal is taken flight by flight, beside the plan that was put aside',
   expect((await bench.stored()).file.flights).toEqual([]);
 });
 
-test('slates are dragged between flights, with what would come of it shown before they are let go', async ({
+test('shots are dragged between flights, with what would come of it shown before they are let go', async ({
   page,
   bench,
 }) => {
@@ -95,8 +95,8 @@ test('slates are dragged between flights, with what would come of it shown befor
     .getByRole('button', { name: /14 May/ })
     .click();
   const [from, to] = [6, 3];
-  const mine = await slates(page, from);
-  const theirs = await slates(page, to);
+  const mine = await shots(page, from);
+  const theirs = await shots(page, to);
   const piece = row(page, from).locator('.piece.shot').first();
   const target = row(page, to).locator('.bar');
   const [a, b] = [(await piece.boundingBox())!, (await target.boundingBox())!];
@@ -126,10 +126,10 @@ test('everything on the rail is done by keys: along, across, pin, lock, earlier;
   bench,
 }) => {
   await bench.open('flights');
-  const first = await slates(page, 1);
+  const first = await shots(page, 1);
   await row(page, 1).locator('.piece.shot').first().click();
   await page.keyboard.press('Alt+ArrowRight');
-  await expect.poll(() => slates(page, 1)).toEqual([first[1], first[0], ...first.slice(2)]);
+  await expect.poll(() => shots(page, 1)).toEqual([first[1], first[0], ...first.slice(2)]);
   const before = await rows(page).count();
   await page.keyboard.press('n');
   await expect(rows(page)).toHaveCount(before + 1);
@@ -141,7 +141,7 @@ test('everything on the rail is done by keys: along, across, pin, lock, earlier;
   await expect(row(page, 1).getByRole('button', { name: 'Lock flight 1' })).toHaveText('locked');
   await page.keyboard.press('Alt+ArrowRight');
   await expect(page.getByText('It cannot go there', { exact: false }).first()).toBeAttached();
-  const locked = await slates(page, 1);
+  const locked = await shots(page, 1);
   await expect(page.locator('main[data-grounds]')).toHaveAttribute('data-grounds', '2');
   await page.keyboard.press('r');
   await expect(page.getByRole('button', { name: TAKE })).toBeVisible();
@@ -166,7 +166,7 @@ test('turns that contradict each other are named, keep the day from being planne
   bench,
 }) => {
   await bench.open('flights');
-  const [a, b] = await slates(page, 1);
+  const [a, b] = await shots(page, 1);
   const titles = (await bench.stored()).file.shots;
   const title = (id: string | undefined): string => titles.find((s) => s.id === id)!.title;
   for (const [one, other] of [
@@ -174,7 +174,7 @@ test('turns that contradict each other are named, keep the day from being planne
     [b, a],
   ] as const) {
     await row(page, 1).locator(`[data-shot="${one}"]`).click();
-    await bench.choose('Not before slate', new RegExp(title(other)));
+    await bench.choose('Not before shot', new RegExp(title(other)));
   }
   await expect(page.locator('[data-code="flight.turns"]')).toContainText(title(a));
   await page.getByRole('button', { name: 'Plan the day' }).click();
@@ -188,7 +188,7 @@ test('turns that contradict each other are named, keep the day from being planne
   await expect(page.getByRole('button', { name: 'Take it' })).toHaveCount(0);
 });
 
-test('a slate that does not fit says what would help, and one key does it', async ({ page, bench }) => {
+test('a shot that does not fit says what would help, and one key does it', async ({ page, bench }) => {
   await leave(page, bench, ['P2', 'P3', 'W2', 'S2']);
   await bench.open('flights');
   await page
@@ -257,7 +257,7 @@ test('flights are logged, the plan learns from them, a pack is lost and the rest
     .getByRole('button', { name: /14 May/ })
     .click();
   const before = await bench.stored();
-  const first = await slates(page, 1);
+  const first = await shots(page, 1);
   await row(page, 1).locator('.who').click();
   await page.getByRole('button', { name: 'Log it' }).click();
   // More at landing than at take-off cannot be.

@@ -96,7 +96,7 @@ test('what could not be saved outlives the tab and is saved by the next one', as
   expect((await bench.stored()).file.shots.some((s) => s.title === 'Kept over the crash')).toBe(true);
 });
 
-test('a slate deleted in one tab and changed in another is asked about', async ({ bench, context }) => {
+test('a shot deleted in one tab and changed in another is asked about', async ({ bench, context }) => {
   await bench.open();
   const other = new Bench(await context.newPage(), bench.app, bench.film);
   await other.open();
@@ -115,26 +115,26 @@ test('a slate deleted in one tab and changed in another is asked about', async (
     .getByRole('button', { name: loser === bench ? 'Keep mine' : 'Take theirs', exact: true })
     .click();
   await loser.saved();
-  await expect(bench.slate('Wanted after all')).toHaveCount(1);
-  await expect(other.slate('Wanted after all')).toHaveCount(1);
+  await expect(bench.shot('Wanted after all')).toHaveCount(1);
+  await expect(other.shot('Wanted after all')).toHaveCount(1);
 });
 
-test('back on the line, one slate of a place that is gone is refused by name; all else of that hour is saved', async ({
+test('back on the line, one shot of a place that is gone is refused by name; all else of that hour is saved', async ({
   bench,
   app,
   film,
   context,
 }) => {
   await bench.open();
-  const find = bench.page.getByLabel('Find slates');
+  const find = bench.page.getByLabel('Find shots');
   await find.fill('Grid of pans');
-  await bench.slate('Grid of pans').click();
+  await bench.shot('Grid of pans').click();
   await expect(bench.title).toHaveValue('Grid of pans');
   await context.setOffline(true);
   await bench.page.keyboard.press('n');
   await bench.title.fill('One more of the pans');
   await find.fill('Valley wakes');
-  await bench.slate('Valley wakes').click();
+  await bench.shot('Valley wakes').click();
   await bench.title.fill('Valley wakes early');
   await find.fill('');
   await expect(bench.page.locator('[data-save]')).toHaveText('offline, kept here');
@@ -162,8 +162,8 @@ test('back on the line, one slate of a place that is gone is refused by name; al
   const notice = bench.page.getByRole('alert').filter({ hasText: 'could not be added' });
   await expect(notice).toContainText('One more of the pans');
   await bench.saved();
-  await expect(bench.slate('Valley wakes early')).toHaveCount(1);
-  await expect(bench.slate('One more of the pans')).toHaveCount(0);
+  await expect(bench.shot('Valley wakes early')).toHaveCount(1);
+  await expect(bench.shot('One more of the pans')).toHaveCount(0);
   expect((await bench.stored()).file.shots.map((s) => s.title)).toContain('Valley wakes early');
   await bench.accessible();
   await notice.getByRole('button', { name: 'Seen' }).click();

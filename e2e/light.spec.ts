@@ -2,7 +2,7 @@ import { exposurePlan } from '@core/light-timeline';
 import { locationLight } from '@core/shot';
 import { expect, test } from './app';
 
-test('a sunrise shoot: filters hold over their flights, a slate fixed to another lands before it, and freeing it cures that', async ({
+test('a sunrise shoot: filters hold over their flights, a shot fixed to another lands before it, and freeing it cures that', async ({
   page,
   bench,
 }) => {
@@ -113,7 +113,7 @@ test('a filter that stays at home is offered nowhere', async ({ page, bench }) =
   await expect(page.locator('.part', { hasText: /ND 4\b/ })).toHaveCount(0);
 });
 
-test('wishes, pins and dates: the window of a slate, held back by hand and by dragging, taken back again', async ({
+test('wishes, pins and dates: the window of a shot, held back by hand and by dragging, taken back again', async ({
   page,
   bench,
 }) => {
@@ -213,11 +213,11 @@ test('the light page is accessible, part by part, and fits a phone', async ({ pa
   }
 });
 
-test('a place with no slates, no light and no flights says what it needs', async ({ page, bench }) => {
-  await bench.open('places');
+test('a place with no shots, no light and no flights says what it needs', async ({ page, bench }) => {
+  await bench.open('locations');
   await page.getByRole('button', { name: 'New', exact: true }).click();
   await page.getByRole('link', { name: 'Light', exact: true }).click();
-  await expect(page.getByText('No slates here yet')).toBeVisible();
+  await expect(page.getByText('No shots here yet')).toBeVisible();
   await page.getByRole('tab', { name: 'Exposure' }).click();
   await expect(page.getByText('No flights here yet')).toBeVisible();
   await page.getByRole('tab', { name: 'Set-up' }).click();

@@ -14,13 +14,13 @@ test('the list is worked by keyboard alone: new, copy, move, delete, undo, redo'
   await page.keyboard.press('c');
   await expect(bench.title).toHaveValue('Meadow to arches 2');
   await page.keyboard.press('Delete');
-  await expect(bench.slate('Meadow to arches 2')).toHaveCount(0);
+  await expect(bench.shot('Meadow to arches 2')).toHaveCount(0);
   await page.keyboard.press('Control+z');
-  await expect(bench.slate('Meadow to arches 2')).toHaveCount(1);
+  await expect(bench.shot('Meadow to arches 2')).toHaveCount(1);
   await page.keyboard.press('Control+z');
-  await expect(bench.slate('Meadow to arches 2')).toHaveCount(0);
+  await expect(bench.shot('Meadow to arches 2')).toHaveCount(0);
   await page.keyboard.press('Control+Shift+z');
-  await expect(bench.slate('Meadow to arches 2')).toHaveCount(1);
+  await expect(bench.shot('Meadow to arches 2')).toHaveCount(1);
   await page.keyboard.press('n');
   await expect(bench.title).toHaveValue('');
   await bench.saved();
@@ -42,15 +42,15 @@ test('undo outlives a reload', async ({ page, bench }) => {
   await expect(bench.title).toHaveValue('Valley wakes');
 });
 
-test('a slate is dragged to another place in the list, and numbers and flights follow', async ({
+test('a shot is dragged to another place in the list, and numbers and flights follow', async ({
   page,
   bench,
 }) => {
   await bench.open();
   await expect(bench.titles.first()).toHaveText('Valley wakes');
   await bench
-    .slate('Train takes the bridge')
-    .dragTo(bench.slate('Meadow to arches'), { targetPosition: { x: 120, y: 8 } });
+    .shot('Train takes the bridge')
+    .dragTo(bench.shot('Meadow to arches'), { targetPosition: { x: 120, y: 8 } });
   await expect(bench.titles.nth(1)).toHaveText('Train takes the bridge');
   await bench.saved();
   await page.reload();
@@ -62,34 +62,34 @@ test('a slate is dragged to another place in the list, and numbers and flights f
 
 test('finding narrows the list and loses nothing', async ({ page, bench }) => {
   await bench.open();
-  await page.getByLabel('Find slates').fill('orbit');
+  await page.getByLabel('Find shots').fill('orbit');
   await expect(bench.titles).toHaveText([
     'Train takes the bridge',
     'Round the incline house',
     'Wagon, last light',
   ]);
-  await page.getByLabel('Find slates').fill('');
+  await page.getByLabel('Find shots').fill('');
   await expect(bench.titles.first()).toHaveText('Valley wakes');
 });
 
-test('500 slates stay usable: few rows in the page, keys and edits at once', async ({ page, app }) => {
+test('500 shots stay usable: few rows in the page, keys and edits at once', async ({ page, app }) => {
   const file = demoFilm();
   const shots = Array.from({ length: 500 }, (_, i) => ({
     ...file.shots[i % 7]!,
     id: `e0000000-0000-4000-8000-${String(i).padStart(12, '0')}`,
     position: `a${String(i).padStart(4, '0')}x`,
-    title: `Slate ${i + 1}`,
+    title: `Shot ${i + 1}`,
   }));
   const film = await app.films.importFile({ ...file, shots }, 'e2e');
   await page.goto(`${app.address}/film/${film}`);
-  await expect(page.locator('.slate').first()).toBeVisible();
-  expect(await page.locator('.slate').count()).toBeLessThan(40);
+  await expect(page.locator('.shot').first()).toBeVisible();
+  expect(await page.locator('.shot').count()).toBeLessThan(40);
   for (let i = 0; i < 30; i += 1) await page.keyboard.press('j');
-  await expect(page.getByLabel('Title')).toHaveValue('Slate 31');
-  await expect(page.locator('.slate.picked')).toBeVisible();
-  await page.getByLabel('Find slates').fill('Slate 500');
-  await page.locator('.slate').first().click();
-  await expect(page.getByLabel('Title')).toHaveValue('Slate 500');
+  await expect(page.getByLabel('Title')).toHaveValue('Shot 31');
+  await expect(page.locator('.shot.picked')).toBeVisible();
+  await page.getByLabel('Find shots').fill('Shot 500');
+  await page.locator('.shot').first().click();
+  await expect(page.getByLabel('Title')).toHaveValue('Shot 500');
 });
 
 test('what people type stays what they typed', async ({ page, bench }) => {
@@ -122,16 +122,16 @@ test('the list is read for variety, and what it lacks is one key away', async ({
   expect((await bench.stored()).file.shots).toHaveLength(18);
 });
 
-test('several slates are changed, copied, joined and deleted at once, each in one step', async ({
+test('several shots are changed, copied, joined and deleted at once, each in one step', async ({
   page,
   bench,
 }) => {
   await bench.open();
   await bench.pick('Valley wakes');
-  await bench.slate('Along the parapet').click({ modifiers: ['Control'] });
-  const bulk = page.getByRole('region', { name: 'Chosen slates' });
+  await bench.shot('Along the parapet').click({ modifiers: ['Control'] });
+  const bulk = page.getByRole('region', { name: 'Chosen shots' });
   await expect(bulk).toContainText('2 chosen');
-  await bench.slate('Signal hut, smoke').click({ modifiers: ['Shift'] });
+  await bench.shot('Signal hut, smoke').click({ modifiers: ['Shift'] });
   await expect(bulk).toContainText('4 chosen');
   await bench.choose('Change them', 'priority: could');
   await bench.saved();
@@ -157,7 +157,7 @@ test('several slates are changed, copied, joined and deleted at once, each in on
   expect((await bench.stored()).file.shots).toHaveLength(18);
 });
 
-test('a slate is split in two and joined again with nothing of the cut lost', async ({ page, bench }) => {
+test('a shot is split in two and joined again with nothing of the cut lost', async ({ page, bench }) => {
   await bench.open();
   await bench.pick('Along the parapet');
   await page.getByRole('button', { name: 'Split' }).click();
@@ -168,9 +168,9 @@ test('a slate is split in two and joined again with nothing of the cut lost', as
     ['Along the parapet a', 3.5],
     ['Along the parapet b', 3.5],
   ]);
-  await bench.slate('Along the parapet a').click();
-  await bench.slate('Along the parapet b').click({ modifiers: ['Control'] });
-  await page.getByRole('region', { name: 'Chosen slates' }).getByRole('button', { name: 'Join' }).click();
+  await bench.shot('Along the parapet a').click();
+  await bench.shot('Along the parapet b').click({ modifiers: ['Control'] });
+  await page.getByRole('region', { name: 'Chosen shots' }).getByRole('button', { name: 'Join' }).click();
   await bench.saved();
   ({ file } = await bench.stored());
   expect(
@@ -190,17 +190,17 @@ test('the list shows what is wanted, and rows tell what was picked, also after a
   const tools = page.getByRole('region', { name: 'What the list shows' });
   await tools.getByRole('button', { name: 'must', exact: true }).click();
   await expect(bench.titles.first()).toHaveText('Valley wakes');
-  await expect(bench.slate('Along the parapet')).toHaveCount(0);
+  await expect(bench.shot('Along the parapet')).toHaveCount(0);
   await tools.getByRole('button', { name: 'could', exact: true }).click();
-  await expect(bench.slate('Signal hut, smoke')).toHaveCount(1);
+  await expect(bench.shot('Signal hut, smoke')).toHaveCount(1);
   await tools.getByRole('button', { name: 'blue', exact: true }).click();
   await expect(bench.titles).toHaveCount(1);
   await tools.getByRole('button', { name: 'blue', exact: true }).click();
   await tools.getByRole('button', { name: 'Lens' }).click();
-  await expect(bench.slate('Valley wakes')).toContainText('24 mm');
+  await expect(bench.shot('Valley wakes')).toContainText('24 mm');
   await page.reload();
-  await expect(bench.slate('Valley wakes')).toContainText('24 mm');
-  await expect(bench.slate('Along the parapet')).toHaveCount(1);
+  await expect(bench.shot('Valley wakes')).toContainText('24 mm');
+  await expect(bench.shot('Along the parapet')).toHaveCount(1);
 });
 
 test('a subject is covered with a set; what no pack carries is left out unless wanted', async ({

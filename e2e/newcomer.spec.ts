@@ -1,6 +1,6 @@
 import { expect, test } from './app';
 
-test('from an empty film, a place with four slates shows whether two packs and one card are enough, and why not', async ({
+test('from an empty film, a place with four shots shows whether two packs and one card are enough, and why not', async ({
   page,
   app,
   bench,
@@ -42,7 +42,7 @@ test('from an empty film, a place with four slates shows whether two packs and o
   }
 
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
-  await page.getByRole('button', { name: 'Add the first slate' }).click();
+  await page.getByRole('button', { name: 'Add the first shot' }).click();
   await bench.title.fill('One');
   await bench.title.press('Escape');
   for (const name of ['Two', 'Three', 'Four']) {
@@ -68,7 +68,7 @@ test('from an empty film, a place with four slates shows whether two packs and o
   await expect(page.locator('.supply')).toHaveText('0 packs to spare');
   await page.keyboard.press('Escape');
   for (const name of ['Three', 'One']) {
-    await bench.slate(name).click();
+    await bench.shot(name).click();
     await setUp.fill('900');
     await setUp.press('Enter');
   }

@@ -6,7 +6,7 @@ test('what is drawn goes out in three formats and comes back the same; what is n
   bench,
   page,
 }) => {
-  await bench.open('plan');
+  await bench.open('map');
   await expect(page.locator('.list').getByRole('button', { name: /Alder wood/ })).toBeVisible();
   await page.keyboard.press('y');
   await page.getByRole('button', { name: 'Bring or save shapes' }).click();
@@ -27,7 +27,7 @@ test('what is drawn goes out in three formats and comes back the same; what is n
       })),
     );
     await expect(page.getByRole('button', { name: `Bring ${here.length} in` })).toBeVisible();
-    // Paths of slates went out and are told to be worked out here.
+    // Paths of shots went out and are told to be worked out here.
     await expect(page.locator('.skipped li')).toHaveCount(7);
   }
   await page.getByRole('button', { name: `Bring ${here.length} in` }).click();
@@ -60,9 +60,9 @@ test('two tabs draw on one plan: each sees the other, and a corner moved in both
   app,
   film,
 }) => {
-  await bench.open('plan');
+  await bench.open('map');
   const other = await context.newPage();
-  await other.goto(`${app.address}/film/${film}/plan`);
+  await other.goto(`${app.address}/film/${film}/map`);
   await expect(other.locator('.list').getByRole('button', { name: /Picnic field/ })).toBeVisible();
   const hands = await PlanHands.on(page);
   await page.locator('.canvas').focus();
@@ -99,7 +99,7 @@ test('the plan is worked by keyboard alone: a thing is found, moved by numbers, 
   bench,
   page,
 }) => {
-  await bench.open('plan');
+  await bench.open('map');
   await page
     .locator('.list')
     .getByRole('button', { name: /East meadow/ })
@@ -127,7 +127,7 @@ test('a place deleted takes its drawings and its ground along, and one step brin
   bench,
   page,
 }) => {
-  await bench.open('places');
+  await bench.open('locations');
   const before = (await bench.stored()).file;
   await page.getByRole('button', { name: 'Delete place' }).click();
   await bench.saved();
@@ -155,7 +155,7 @@ test('a zone with its source, a permission given, a launch point inside: the pla
   bench,
   page,
 }) => {
-  await bench.open('plan');
+  await bench.open('map');
   const hands = await PlanHands.on(page);
   await page.getByRole('button', { name: 'No-fly area' }).click();
   await hands.draw([-20, -15], [20, -15], [20, 15], [-20, 15]);
@@ -173,7 +173,7 @@ test('a zone with its source, a permission given, a launch point inside: the pla
 });
 
 test('units are a way of showing on the plan, too', async ({ bench, page }) => {
-  await bench.open('job');
+  await bench.open('brief');
   await bench.choose('Units', 'Imperial');
   await bench.saved();
   await page.getByRole('link', { name: 'Plan', exact: true }).click();
@@ -195,7 +195,7 @@ test('an outline dragged across itself is refused with a sentence, and lies agai
   bench,
   page,
 }) => {
-  await bench.open('plan');
+  await bench.open('map');
   await page
     .locator('.list')
     .getByRole('button', { name: /Railway land/ })

@@ -9,7 +9,7 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
   bench,
   page,
 }) => {
-  await bench.open('places');
+  await bench.open('locations');
   await page.getByRole('button', { name: 'New', exact: true }).click();
   await page.getByLabel('Name', { exact: true }).first().fill('Empty meadow');
   await bench.saved();
@@ -45,7 +45,7 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
 
   // An orbit about it, made on the bench.
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
-  await page.getByRole('button', { name: 'Add the first slate' }).click();
+  await page.getByRole('button', { name: 'Add the first shot' }).click();
   await bench.title.fill('Round the barn');
   await bench.choose('Move', /Orbit/);
   await bench.saved();
@@ -97,7 +97,7 @@ test('a grip dragged on the plan changes the shot, its costs and its flight at o
   bench,
   page,
 }) => {
-  await bench.open('plan');
+  await bench.open('map');
   await page
     .locator('.list')
     .getByRole('button', { name: /Train takes the bridge/ })
@@ -135,7 +135,7 @@ test('the launch point, a corner and a subject are dragged; what stands on the g
   bench,
   page,
 }) => {
-  await bench.open('plan');
+  await bench.open('map');
   const hands = await PlanHands.on(page);
   await hands.drag([0, 0], [40, -50]);
   await expect(page.locator('.list').getByRole('button', { name: /^Launch/ })).toBeVisible();
@@ -176,7 +176,7 @@ test('what is seen from the launch point, where to launch from, and a measured w
   bench,
   page,
 }) => {
-  await bench.open('plan');
+  await bench.open('map');
   await page.getByRole('button', { name: 'Slate terraces' }).click();
   await page.getByRole('tab', { name: 'Ground, layers' }).click();
   await page.getByText('What is seen from the launch point').click();
@@ -202,7 +202,7 @@ test('heights come in from a text grid and from nowhere else; a picture is laid 
   bench,
   page,
 }) => {
-  await bench.open('plan');
+  await bench.open('map');
   await page.getByRole('button', { name: 'Salt pans' }).click();
   await page.getByRole('tab', { name: 'Ground, layers' }).click();
   const heights = page.locator('input[accept*=".asc"]');
@@ -253,7 +253,7 @@ test('heights come in from a text grid and from nowhere else; a picture is laid 
   await page.locator('input[accept*="image/png"]').setInputFiles({
     name: 'air.png',
     mimeType: 'image/png',
-    buffer: await readFile('docs/screenshots/job.png'),
+    buffer: await readFile('docs/screenshots/brief.png'),
   });
   await expect(page.getByRole('button', { name: 'Pins' })).toBeVisible();
   await bench.saved();
@@ -291,7 +291,7 @@ test('findings reach the bench, and the plan is accessible in both themes and on
   await bench.open();
   await bench.pick('Signal hut, smoke');
   await expect(page.locator('[data-code="site.clearance"]')).toContainText('Line to the hut');
-  await bench.open('plan');
+  await bench.open('map');
   await expect(page.locator('.canvas canvas').first()).toBeVisible();
   await bench.accessible();
   await page.keyboard.press('t');

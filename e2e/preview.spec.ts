@@ -94,7 +94,7 @@ test.describe('seeing a move', () => {
     await expect.poll(() => eye.innerHTML()).not.toBe(before);
   });
 
-  test('a slate without a path says why instead of a picture', async ({ page, bench }) => {
+  test('a shot without a path says why instead of a picture', async ({ page, bench }) => {
     await bench.open();
     await bench.pick('Signal hut, smoke');
     const end = page.getByLabel('Ends at', { exact: true }).last();

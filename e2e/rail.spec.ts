@@ -1,6 +1,6 @@
 import { expect, test } from './app';
 
-test('on the bench, too, a slate is dragged from its pack onto another, with what that pack would land with shown', async ({
+test('on the bench, too, a shot is dragged from its pack onto another, with what that pack would land with shown', async ({
   page,
   bench,
 }) => {

@@ -14,7 +14,7 @@ test('the evening before, two faults are found and mended: a card in the compute
   page,
   bench,
 }) => {
-  await bench.open('ready');
+  await bench.open('checks');
   await moment(page, 'The evening before').click();
   await expect(line(page, 'cards-here')).toHaveAttribute('data-standing', 'failed');
   await expect(line(page, 'cards-here')).toContainText('Card A is in the computer');
@@ -32,7 +32,7 @@ test('the evening before, two faults are found and mended: a card in the compute
     .fill('100');
   await page.getByLabel('Charge now').last().blur();
   await bench.saved();
-  await bench.open('ready');
+  await bench.open('checks');
   await moment(page, 'The evening before').click();
   await expect(line(page, 'devices-charged')).toHaveAttribute('data-standing', 'passed');
 });
@@ -41,7 +41,7 @@ test('at the launch point all is answered by keys, one thing is waived with a re
   page,
   bench,
 }) => {
-  await bench.open('ready');
+  await bench.open('checks');
   await page
     .getByRole('navigation', { name: 'Places' })
     .getByRole('button', { name: /Slate terraces/ })
@@ -82,14 +82,14 @@ test('at the launch point all is answered by keys, one thing is waived with a re
   );
   // A check of one's own, in its place, and one that is switched off and on again.
   await page.getByRole('button', { name: 'Change this sheet' }).click();
-  await page.getByLabel('New check').fill('The slate hut is empty.');
+  await page.getByLabel('New check').fill('The shot hut is empty.');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Earlier: The slate hut is empty.' }).click();
+  await page.getByRole('button', { name: 'Earlier: The shot hut is empty.' }).click();
   await page.getByRole('button', { name: /^Switch off: Gimbal guard/ }).click();
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(line(page, 'gimbal')).toHaveCount(0);
   const texts = await page.locator('.line .asks').allTextContents();
-  expect(texts.at(-2)).toContain('The slate hut is empty.');
+  expect(texts.at(-2)).toContain('The shot hut is empty.');
   await page.getByRole('button', { name: 'Change this sheet' }).click();
   await page.getByRole('button', { name: /^Switch on: Gimbal guard/ }).click();
   await page.getByRole('button', { name: 'Done' }).click();
@@ -112,7 +112,7 @@ test('after landing over water the card is changed; formatting it uncopied takes
   const { file } = await bench.stored();
   const move = file.kit.cardMoves.find((m) => m.act === 'record' && m.spot === 'aircraft')!;
   const name = file.kit.cards.find((c) => c.id === move.cardId)!.name;
-  await bench.open('ready');
+  await bench.open('checks');
   await page
     .getByRole('navigation', { name: 'Places' })
     .getByRole('button', { name: /Salt pans/ })
@@ -145,7 +145,7 @@ test('after landing over water the card is changed; formatting it uncopied takes
 });
 
 test('the bag is ticked as it is packed, stays ticked, and is read on a phone', async ({ page, bench }) => {
-  await bench.open('ready');
+  await bench.open('checks');
   await page.getByRole('tab', { name: 'Bag' }).click();
   await page.locator('[data-bag="Controller"] input').check();
   await page.locator('[data-bag="Landing pad"] input').check();

@@ -66,7 +66,7 @@ test('numbers a move cannot have are refused at the field, and what was typed st
   bench,
 }) => {
   await bench.open();
-  await page.locator('.slate', { hasText: 'Round the incline house' }).scrollIntoViewIfNeeded();
+  await page.locator('.shot', { hasText: 'Round the incline house' }).scrollIntoViewIfNeeded();
   await bench.pick('Round the incline house');
   const radius = page.getByLabel('Radius', { exact: true }).last();
   await radius.fill('0');
@@ -129,7 +129,7 @@ test('units are a way of showing: imperial and back leaves every stored number a
   page,
   bench,
 }) => {
-  await bench.open('job');
+  await bench.open('brief');
   const before = (await bench.stored()).file.shots;
   await bench.choose('Units', 'Imperial');
   await page.getByRole('link', { name: 'Bench', exact: true }).click();

@@ -4,7 +4,7 @@ test('wind that rises through the morning stops what is flown in it, and says un
   page,
   bench,
 }) => {
-  await bench.open('places');
+  await bench.open('locations');
   const hours = page.getByRole('region', { name: 'Weather by the hour' });
   await expect(hours).toContainText('Entered by hand.');
   for (const [label, value] of [
@@ -35,7 +35,7 @@ test('weather comes in from a table, or simulated and said to be; what is no tab
   page,
   bench,
 }) => {
-  await bench.open('places');
+  await bench.open('locations');
   const hours = page.getByRole('region', { name: 'Weather by the hour' });
   const file = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
   const input = hours.locator('input[type="file"]');

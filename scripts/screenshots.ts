@@ -24,7 +24,7 @@ const pick =
       .click();
   };
 
-/** Opens the preview of a slate at a share of its move. */
+/** Opens the preview of a shot at a share of its move. */
 const seeing =
   (title: string, share: number) =>
   async (page: Page): Promise<void> => {
@@ -38,14 +38,14 @@ const seeing =
   };
 
 const SHOTS: readonly Shot[] = [
-  { name: 'bench', path: '', act: pick('Meadow to arches') },
+  { name: 'shots', path: '', act: pick('Meadow to arches') },
   { name: 'preview', path: '', act: seeing('Meadow to arches', 0.62) },
-  { name: 'board', path: '/board' },
-  { name: 'job', path: '/job' },
-  { name: 'places', path: '/places' },
+  { name: 'storyboard', path: '/storyboard' },
+  { name: 'brief', path: '/brief' },
+  { name: 'locations', path: '/locations' },
   {
-    name: 'plan',
-    path: '/plan',
+    name: 'map',
+    path: '/map',
     act: async (page) => {
       await page
         .locator('.list')
@@ -105,7 +105,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'checks',
-    path: '/ready',
+    path: '/checks',
     act: async (page) => {
       await page.getByRole('button', { name: /At the launch point/ }).click();
       await page.getByText('still being looked at').first().waitFor({ state: 'hidden' });
@@ -116,7 +116,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'phone-checks',
-    path: '/ready',
+    path: '/checks',
     width: 390,
     height: 844,
     act: async (page) => {
@@ -125,7 +125,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'bag',
-    path: '/ready',
+    path: '/checks',
     act: async (page) => {
       await page.getByRole('tab', { name: 'Bag' }).click();
       for (const name of ['Plover 720', 'P1', 'Controller'])
@@ -135,7 +135,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'cards',
-    path: '/ready',
+    path: '/checks',
     act: async (page) => {
       await page.getByRole('tab', { name: 'Cards' }).click();
     },
@@ -152,7 +152,7 @@ const SHOTS: readonly Shot[] = [
       await page.waitForFunction(() => Number(document.querySelector('[data-yaw]')?.textContent) > 8);
     },
   },
-  { name: 'phone-slates', path: '', width: 390, height: 844 },
+  { name: 'phone-shots', path: '', width: 390, height: 844 },
 ];
 
 /** Pictures of the main views from the made-up film. Names on the command line choose some; --to puts them elsewhere, --phone takes them at its size. */
@@ -188,7 +188,7 @@ const run = async (): Promise<void> => {
     await page.addInitScript((theme) => localStorage.setItem('dusk-theme', theme), shot.theme ?? 'dusk');
     await page.goto(running.address + (shot.path === '/' ? '/' : `/film/${film}${shot.path}`));
     await page
-      .locator(shot.path === '' ? '.slate' : 'main')
+      .locator(shot.path === '' ? '.shot' : 'main')
       .first()
       .waitFor();
     await page.evaluate(() => document.fonts.ready);

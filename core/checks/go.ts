@@ -73,7 +73,7 @@ export const goOfPlace = (c: Context): GoFigure => {
   ]);
 };
 
-/** A flight: what its slates are warned of, its pack, its card, the sheet at the launch point. */
+/** A flight: what its shots are warned of, its pack, its card, the sheet at the launch point. */
 export const goOfFlight = (c: Context): GoFigure => {
   if (!c.flight) return figure([]);
   const ids = new Set(c.flight.stops.map((s) => s.shotId));

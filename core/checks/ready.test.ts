@@ -19,7 +19,7 @@ beforeAll(async () => {
   film = (await import('../../demo')).demoFilm() as FilmInput;
 });
 
-/** Everything a check may look at, for a place of the film; `at` names its flight and its slate. */
+/** Everything a check may look at, for a place of the film; `at` names its flight and its shot. */
 const contextOf = (
   whole: FilmInput,
   placeN = 0,
@@ -268,7 +268,7 @@ describe('how a check stands', () => {
       { numRuns: 15 },
     );
   });
-  it('a flight keeps its answers when its slates change their order, and gives none to the next', () => {
+  it('a flight keeps its answers when its shots change their order, and gives none to the next', () => {
     const before = contextOf(film, 0, { flight: 0 });
     const said = answer(before, 'pack-after', 'passed');
     const [first, second] = before.flight!.stops.map((s) => film.shots.find((x) => x.id === s.shotId)!);

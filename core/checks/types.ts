@@ -4,7 +4,7 @@ import type { FilmInput, CheckMoment } from '../model';
 import type { LocationPlan, TimedFlight } from '../day';
 import type { Warning } from '../warnings';
 
-/** What a check is asked about: a day, a place of it, a flight, a slate before its take. */
+/** What a check is asked about: a day, a place of it, a flight, a shot before its take. */
 export type CheckScope = 'day' | 'place' | 'flight' | 'take';
 
 /** Everything a check may look at. The kit is what comes along. */
@@ -17,7 +17,7 @@ export interface Context {
   readonly place: LocationPlan;
   readonly flight: TimedFlight | null;
   readonly shot: DerivedShot | null;
-  /** What was found about the site of the place and its slates, beside the reckoning; null until it was looked at. */
+  /** What was found about the site of the place and its shots, beside the reckoning; null until it was looked at. */
   readonly site: readonly Warning[] | null;
   /** Now; checks that tell the time of day need it. */
   readonly nowMs: number;
@@ -56,14 +56,14 @@ export const some = (names: readonly MessageValue[], most = 4): ListValue => lis
 /** Flights of the day. */
 export const flightsOf = (c: Context): TimedFlight[] => c.places.flatMap((p) => [...p.flights]);
 
-/** Slates of the day, or of the place. */
+/** Shots of the day, or of the place. */
 export const shotsOf = (c: Context, here = false): DerivedShot[] => {
   const ids = new Set(here ? [c.place.location.id] : c.places.map((p) => p.location.id));
   // What is done asks for nothing more.
   return [...c.derived.shots.values()].filter((s) => ids.has(s.facts.location.id) && !s.done);
 };
 
-/** Aircraft of the flight, or of the slates of the day; of those of the place alone where `here`. */
+/** Aircraft of the flight, or of the shots of the day; of those of the place alone where `here`. */
 export const aircraftOf = (c: Context, here = false): FilmInput['kit']['aircraft'] => {
   const ids = new Set(c.flight ? [c.flight.aircraftId] : shotsOf(c, here).map((s) => s.facts.aircraft?.id));
   return c.input.kit.aircraft.filter((a) => ids.has(a.id) && !a.retired);

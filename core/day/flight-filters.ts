@@ -15,7 +15,7 @@ export interface Candidate extends OnLens {
   readonly key: string;
 }
 
-/** Which filters bear the light of a slate from its first second in the air to its last, and how well each sits. */
+/** Which filters bear the light of a shot from its first second in the air to its last, and how well each sits. */
 export interface FilterFit {
   /** Regret of each filter by its key, stops; a filter that does not bear the light is not in it. */
   readonly fitCosts: ReadonlyMap<string, number>;
@@ -100,7 +100,7 @@ export const filterFitOf = (
   };
 };
 
-/** What a slate is flown with in its flight. */
+/** What a shot is flown with in its flight. */
 export interface FlightFilter extends OnLens {
   /** Which stretch of the flight it belongs to, from 0: between two there is a landing. */
   readonly part: number;
@@ -113,7 +113,7 @@ export interface FlightFilter extends OnLens {
 const shared = (a: ReadonlySet<string>, b: ReadonlySet<string>): Set<string> =>
   new Set([...a].filter((k) => b.has(k)));
 
-/** Keys a slate can live with: what bears its light, what was fixed, or anything where nothing does. */
+/** Keys a shot can live with: what bears its light, what was fixed, or anything where nothing does. */
 const wishes = (b: FilterFit): ReadonlySet<string> =>
   new Set(b.fixed || b.fitCosts.size === 0 ? b.candidates.map((c) => c.key) : b.fitCosts.keys());
 
@@ -130,7 +130,7 @@ const bestOf = (keys: ReadonlySet<string>, members: readonly FilterFit[]): strin
 };
 
 /**
- * One filter for a whole flight, since none is changed in the air: slates in flight order are kept together as long as some
+ * One filter for a whole flight, since none is changed in the air: shots in flight order are kept together as long as some
  * filter bears the light of all of them, which gives the fewest landings; among those filters the one that sits best is taken.
  */
 export const flightFilters = (bearings: readonly FilterFit[]): FlightFilter[] => {

@@ -11,7 +11,7 @@ export interface ExposureSpan {
 
 const known = new Map<string, readonly number[]>();
 
-/** Shutters that cost nothing of the look; the same for many slates. */
+/** Shutters that cost nothing of the look; the same for many shots. */
 const goodShutters = (task: ExposureTask): readonly number[] => {
   const key = shutterKey(task);
   const before = known.get(key);

@@ -232,7 +232,7 @@ export class FilmDeriver {
     };
   }
 
-  /** The flights of every place and nothing else: what a move of a slate is judged by while it is still in the hand. */
+  /** The flights of every place and nothing else: what a move of a shot is judged by while it is still in the hand. */
   flights(whole: FilmInput): ReadonlyMap<string, LocationPlan> {
     const input = this.along(whole);
     const locations = inOrder(input.locations);

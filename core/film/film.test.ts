@@ -378,7 +378,7 @@ describe('warnings', () => {
     expect(cured.warnings.map((w) => w.code)).not.toContain('move.subject-speed');
   });
 
-  it('beats without a tempo and stills without a slate are told', () => {
+  it('beats without a tempo and stills without a shot are told', () => {
     const derived = deriveFilm({ ...film, film: { ...film.film, tempoBpm: 0, stillsWanted: true } });
     const inBeats = [...derived.shots.values()].filter((s) => s.facts.shot.cut.by === 'beats');
     expect(inBeats.length).toBeGreaterThan(0);

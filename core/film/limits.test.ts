@@ -141,7 +141,7 @@ describe('what cannot be', () => {
     ...film,
     kit: { ...film.kit, packs: film.kit.packs.map((p) => ({ ...p, ...change })) },
   });
-  it('no pack charged: every slate says so, and charging is what helps', () => {
+  it('no pack charged: every shot says so, and charging is what helps', () => {
     const whole = withPacks({ charge: 0 });
     const empty = { ...whole, kit: { ...whole.kit, chargers: [] } };
     const derived = deriveFilm(empty);
@@ -198,7 +198,7 @@ describe('what cannot be', () => {
     expect([...derived.places.values()].flatMap((p) => p.flights)).toEqual([]);
     expect(proposed(stormy).flights).toEqual([]);
   });
-  it('a flight laid down on a pack that is not along, or on an aircraft its slates left, is told and loses nothing', () => {
+  it('a flight laid down on a pack that is not along, or on an aircraft its shots left, is told and loses nothing', () => {
     const place = dayPlaces(film)[0]!;
     const laid = taken(film, layDown(film, deriveFilm(film), place).changes);
     const packId = laid.flights[0]!.packId!;

@@ -170,7 +170,7 @@ describe('what is recorded', () => {
 });
 
 describe('sums', () => {
-  it('add up whatever a slate asks for', () => {
+  it('add up whatever a shot asks for', () => {
     fc.assert(
       fc.property(
         fc.constantFrom('slide', 'hold', 'panorama', 'time-lapse', 'bracket', 'four-pass', 'orbit'),
@@ -329,10 +329,10 @@ describe('free air to a subject', () => {
 });
 
 describe('practice sheet', () => {
-  it('lists the moves below steady, least practised first, each with the slates that ask for it', () => {
+  it('lists the moves below steady, least practised first, each with the shots that ask for it', () => {
     const derived = deriveFilm(film);
     const sheet = practiceSheet(derived, film.film, film.kit);
-    expect(sheet.flatMap((r) => r.slates).sort((a, b) => a - b)).toEqual(derived.order.map((_, i) => i + 1));
+    expect(sheet.flatMap((r) => r.shots).sort((a, b) => a - b)).toEqual(derived.order.map((_, i) => i + 1));
     const wanted = sheet.filter((r) => r.wanted);
     expect(wanted.every((r) => r.level < 3)).toBe(true);
     expect(wanted.map((r) => r.level)).toEqual([...wanted.map((r) => r.level)].sort());

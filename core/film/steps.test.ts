@@ -57,7 +57,7 @@ describe('a film worked out in steps', () => {
                 whole = step.value;
                 break;
               }
-              // Newer than what is under way: the slate in hand, and the flights a dragged one would make.
+              // Newer than what is under way: the shot in hand, and the flights a dragged one would make.
               n += 1;
               if (n % pause === 0) {
                 reckoner.shot(input, whole, input.shots[at % input.shots.length]?.id ?? '');

@@ -6,13 +6,13 @@ import { locationLight } from '../shot';
 import type { LightJob } from './job';
 import { sunMinutes, wishedIn } from './window';
 
-/** A date weighed for a place's slates. */
+/** A date weighed for a place's shots. */
 export interface DateWeighed {
   readonly date: string;
   readonly day: LightDay;
-  /** Slates whose light comes in the window for as long as they take. */
+  /** Shots whose light comes in the window for as long as they take. */
   readonly served: number;
-  /** Minutes of wanted light in the window, over all slates. */
+  /** Minutes of wanted light in the window, over all shots. */
   readonly wantedMin: number;
   readonly moon: MoonPhase;
   /** Moon height in the middle of the window, deg. */
@@ -22,7 +22,7 @@ export interface DateWeighed {
   readonly sunToDeg: number;
 }
 
-/** Weighs a date and those after it for the slates of a place: same hours on the clock, same sky. Readings do not carry over. */
+/** Weighs a date and those after it for the shots of a place: same hours on the clock, same sky. Readings do not carry over. */
 export const weighDates = (
   film: Pick<Film, 'preferences'>,
   location: Location,
@@ -55,7 +55,7 @@ export const weighDates = (
     ];
   }).flat();
 
-/** The date that serves most slates, then has most minutes of their light; the earliest of equals. */
+/** The date that serves most shots, then has most minutes of their light; the earliest of equals. */
 export const bestDate = (dates: readonly DateWeighed[]): DateWeighed | null =>
   dates.reduce<DateWeighed | null>(
     (best, d) =>

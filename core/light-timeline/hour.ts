@@ -4,7 +4,7 @@ import type { Kit } from '../model';
 import { sceneLight } from '../light';
 import { conditionsOf, exposureTask, filtersFor, type LocationLight, type ShotFacts } from '../shot';
 
-/** Minutes of an hour in which a filter, or the bare lens, keeps a slate within its exposure. */
+/** Minutes of an hour in which a filter, or the bare lens, keeps a shot within its exposure. */
 export interface FilterHour {
   /** Null for the bare lens. */
   readonly filterId: string | null;

@@ -5,7 +5,7 @@ import type { Vec3 } from '../geometry';
 import type { PlannedShot } from '../day';
 import { flyLayout, layoutOf, looksOf, exposureTask } from '../shot';
 
-/** A slate as its light is looked at minute by minute: plain data, so that it can be sent beside the page. */
+/** A shot as its light is looked at minute by minute: plain data, so that it can be sent beside the page. */
 export interface LightJob {
   readonly shotId: string;
   readonly wants: LightWish;
@@ -41,7 +41,7 @@ const reversedLooks = ({ facts, light }: PlannedShot): Look[] | null => {
   return trajectory.ok ? looksOf({ trajectory: trajectory.value }) : null;
 };
 
-/** What is sent of a slate; null where its light is not known. */
+/** What is sent of a shot; null where its light is not known. */
 export const lightJob = (shot: PlannedShot, kit: Pick<Kit, 'filters'>): LightJob | null => {
   const { facts, light, filter } = shot;
   if (!light || !facts.trajectory) return null;

@@ -57,7 +57,7 @@ const applied = (input: FilmInput, warning: Warning, say: RegExp): FilmInput => 
 };
 
 describe('one filter for a flight', () => {
-  it('slates of one part share it, what holds has no mark, and none is changed without a landing', () => {
+  it('shots of one part share it, what holds has no mark, and none is changed without a landing', () => {
     const derived = deriveFilm(film);
     let flights = 0;
     for (const place of derived.places.values())
@@ -97,7 +97,7 @@ describe('one filter for a flight', () => {
       fc.property(bearings, (list) => {
         const filters = flightFilters(made(list));
         const landings = filters.filter((f) => f.lands).length;
-        // Every choice of a filter for each slate that its light allows, by dynamic programming over the last one on.
+        // Every choice of a filter for each shot that its light allows, by dynamic programming over the last one on.
         let least = new Map(['a', 'b', 'c', 'd'].map((k) => [k, 0]));
         list.forEach(({ keys }, i) => {
           const allowed = keys.length > 0 ? keys : ['a', 'b', 'c', 'd'];
@@ -154,7 +154,7 @@ describe('one filter for a flight', () => {
 });
 
 describe('exposure over a flight', () => {
-  it('a filter holds over its slates, and neither a minute longer nor shorter than it says', () => {
+  it('a filter holds over its shots, and neither a minute longer nor shorter than it says', () => {
     const derived = deriveFilm(film);
     for (const place of derived.places.values()) {
       const lit = litOf(film, derived, place.location.id);
@@ -190,7 +190,7 @@ describe('exposure over a flight', () => {
   });
 });
 
-describe('the light of a slate over its window', () => {
+describe('the light of a shot over its window', () => {
   it('what is offered against the sun in the lens keeps it out', () => {
     let tried = 0;
     for (const { title } of film.shots) {
@@ -296,7 +296,7 @@ describe('places and their light', () => {
     expect(light(read(at('2027-05-10')))).toBe(light(film));
     expect(light(read(at('2027-05-14')))).toBeLessThan(light(film));
   });
-  it('a slate is held back to its minute, and what follows it comes later', () => {
+  it('a shot is held back to its minute, and what follows it comes later', () => {
     const held = deriveFilm(withShot('Along the parapet', { notBefore: '07:40' }));
     const zone = 'Europe/Madrid';
     expect(clockText(shotOf(held, 'Along the parapet').light!.atMs, zone)).toBe('07:40');

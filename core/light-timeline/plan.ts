@@ -16,18 +16,18 @@ import { conditionsOf, type LocationLight, exposureTask, filtersFor, type OnLens
 /** How far before and after a flight a filter's hold is followed. */
 const FOLLOW_MS = 4 * 3_600_000;
 
-/** A filter with the stretch of time it bears the light of a flight's slates in. */
+/** A filter with the stretch of time it bears the light of a flight's shots in. */
 export interface Hold extends OnLens {
   readonly fromMs: number;
   readonly toMs: number;
 }
 
-/** Slates of a flight that share a filter; between two such parts there is a landing. */
+/** Shots of a flight that share a filter; between two such parts there is a landing. */
 export interface FilterPart extends OnLens {
   readonly shotIds: readonly string[];
   readonly fromMs: number;
   readonly toMs: number;
-  /** From when to when it bears these slates; null where it does not even at their own minutes. */
+  /** From when to when it bears these shots; null where it does not even at their own minutes. */
   readonly holds: Hold | null;
   /** The filter of the kit that would bear them longest about their minutes. */
   readonly longest: Hold | null;
@@ -40,7 +40,7 @@ export interface SettingAt {
   readonly choice: ExposureChoice | null;
 }
 
-/** What to dial in for a slate, and how it runs on. */
+/** What to dial in for a shot, and how it runs on. */
 export interface ExposureRow {
   readonly shotId: string;
   readonly start: SettingAt;
@@ -189,7 +189,7 @@ const rowOf = (m: Member, [start, middle, end]: readonly SettingAt[]): ExposureR
   ];
 };
 
-/** Exposure of a place's flights over time: filters and how long they hold, settings slate by slate, the light under them. */
+/** Exposure of a place's flights over time: filters and how long they hold, settings shot by shot, the light under them. */
 export const exposurePlan = (
   place: LocationPlan,
   shots: ReadonlyMap<string, PlannedShot>,

@@ -46,7 +46,7 @@ describe('set-up sheets', () => {
         .map((l) => l.id),
     ).toEqual(expect.arrayContaining(['profile', 'white-balance', 'focus', 'zebra']));
   });
-  it('every line has words, for every slate of the film', () => {
+  it('every line has words, for every shot of the film', () => {
     const derived = deriveFilm(film);
     for (const s of derived.shots.values())
       for (const l of setupSheet(contexts(derived, [s.facts.shot.title]), null).lines) {

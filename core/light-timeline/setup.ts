@@ -263,7 +263,7 @@ export const SETUP_LINES: readonly SetupLine[] = [
   sticks,
 ];
 
-/** A line of a sheet: for the first slate, and where a later slate of the flight wants something else. */
+/** A line of a sheet: for the first shot, and where a later shot of the flight wants something else. */
 export interface SheetLine extends SetupValue {
   readonly id: string;
   readonly label: string;
@@ -282,8 +282,8 @@ const linesOf = (c: SetupContext): Map<string, SetupValue> =>
 
 /**
  * Set-up sheet of a flight.
- * @param contexts its slates in flight order
- * @param before what the last slate flown with this aircraft left dialled in; null for the first flight
+ * @param contexts its shots in flight order
+ * @param before what the last shot flown with this aircraft left dialled in; null for the first flight
  */
 export const setupSheet = (
   contexts: readonly SetupContext[],

@@ -14,7 +14,7 @@ import { conditionsOf, type LocationLight, mainsIn } from '../shot';
 import { locationAt } from '../weather';
 import type { LightJob } from './job';
 
-/** A slate over the minutes of a window. */
+/** A shot over the minutes of a window. */
 export interface ShotWindow {
   readonly shotId: string;
   /** The light it wants is there. */
@@ -44,7 +44,7 @@ const runs = (minutes: readonly number[], on: readonly boolean[]): Stretch[] => 
   return found;
 };
 
-/** The sun at each minute of a stretch of time; worked out once for all slates of a place. */
+/** The sun at each minute of a stretch of time; worked out once for all shots of a place. */
 export interface SunMinutes {
   readonly minutes: readonly number[];
   readonly suns: readonly SunPosition[];
@@ -59,7 +59,7 @@ export const sunMinutes = ({ location }: LocationLight, fromMs: number, toMs: nu
   return { minutes, suns: minutes.map((ms) => sunAt(ms, location.latitude, location.longitude)) };
 };
 
-/** A moment as a slate's wish looks at it. */
+/** A moment as a shot's wish looks at it. */
 export const momentOf = (
   lit: LocationLight,
   headingDeg: number | null,
@@ -80,11 +80,11 @@ const wishedMinutes = (lit: LocationLight, job: LightJob, { minutes, suns }: Sun
     return sun !== undefined && wishMet(job.wants, momentOf(lit, job.headingDeg, ms, sun));
   });
 
-/** When the light a slate wants is there, without asking for settings. */
+/** When the light a shot wants is there, without asking for settings. */
 export const wishedIn = (lit: LocationLight, job: LightJob, sky: SunMinutes): Stretch[] =>
   runs(sky.minutes, wishedMinutes(lit, job, sky));
 
-/** Works a slate through every minute: the wish, the sun against the lens, and the best setting. */
+/** Works a shot through every minute: the wish, the sun against the lens, and the best setting. */
 export const shotWindow = (lit: LocationLight, job: LightJob, { minutes, suns }: SunMinutes): ShotWindow => {
   const conditions = conditionsOf(lit, job);
   let [nowMs, nowDeg] = [NaN, 0];

@@ -6,7 +6,7 @@ import { clearSkyLux, luxToEv, SKY_STOPS, skyStops } from './illuminance';
 /** Half the range a sky state covers, stops: a clear sky is known best. */
 const SKY_SPREAD: Readonly<Record<Sky, number>> = { clear: 0.3, 'thin-cloud': 0.5, overcast: 0.8, heavy: 1 };
 
-/** Stops a bright or dark surface moves the exposure by. Usual practice, editable by the slate's own offset. */
+/** Stops a bright or dark surface moves the exposure by. Usual practice, editable by the shot's own offset. */
 export const SURFACE_STOPS: Readonly<Record<Surface, number>> = {
   mixed: 0,
   snow: 1,

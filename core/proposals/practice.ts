@@ -8,8 +8,8 @@ import { pilotOf } from '../shot';
 export interface Rehearsal {
   readonly kind: string;
   readonly name: string;
-  /** Numbers of the slates that ask for it. */
-  readonly slates: readonly number[];
+  /** Numbers of the shots that ask for it. */
+  readonly shots: readonly number[];
   readonly level: number;
   readonly word: string;
   readonly inputs: number;
@@ -53,7 +53,7 @@ export const practiceSheet = (derived: FilmPlan, film: Film, kit: Kit): Rehearsa
         {
           kind,
           name: first.move.name,
-          slates: shots.map((s) => s.number),
+          shots: shots.map((s) => s.number),
           level,
           word: LEVEL_WORDS[level] ?? LEVEL_WORDS[0],
           inputs,

@@ -160,7 +160,7 @@ const arriving = (
   }));
 };
 
-/** Slates that are to be flown the other way round. */
+/** Shots that are to be flown the other way round. */
 const turning = (input: FilmInput, fresh: readonly ProposedFlight[]): FlightChange[] => {
   const turned = new Set(fresh.flatMap((f) => f.stops.filter((s) => s.turned).map((s) => s.shotId)));
   return input.shots

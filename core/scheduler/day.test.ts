@@ -252,7 +252,7 @@ describe('a day of places, pilots, packs and cards', () => {
       fixed: [],
     });
     const [once, twice] = [found(day(false)).plan, found(day(true)).plan];
-    // One filter a flight: the slates of the other wait for a second one.
+    // One filter a flight: the shots of the other wait for a second one.
     expect([once.flights.length, new Set(twice.flights.map((f) => f.setting)).size]).toEqual([1, 2]);
     expect(twice.weight).toBeGreaterThan(once.weight);
     expect(twice.flights.reduce((sum, f) => sum + f.wattHours, 0)).toBeLessThanOrEqual(30 + 1e-9);

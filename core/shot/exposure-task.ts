@@ -39,7 +39,7 @@ const costOf = (filter: Filter, shot: Shot): number => {
 
 const choices = new WeakMap<readonly Filter[], Map<string, readonly FilterChoice[]>>();
 
-/** Filters a slate may be flown with; the bare lens is always a choice besides. */
+/** Filters a shot may be flown with; the bare lens is always a choice besides. */
 export const filtersFor = (
   { aircraft, shot }: Pick<ShotFacts, 'aircraft' | 'shot'>,
   kit: Pick<Kit, 'filters'>,
@@ -59,7 +59,7 @@ export const filtersFor = (
   return list;
 };
 
-/** Profile a slate is recorded in. */
+/** Profile a shot is recorded in. */
 export const schoolOf = (film: Film, shot: Shot, altitudeDeg: number): ProfileSchool =>
   shot.profile ??
   (film.preferences.flatAtNight && altitudeDeg < NIGHT_DEG ? 'flat' : film.preferences.profile);
@@ -114,7 +114,7 @@ export const mainsIn = (
 ): number | null =>
   lamps === 'none' || scene.ambientEv100 > scene.groundEv100 - LAMPS_COUNT_STOPS ? null : mainsHz;
 
-/** What a slate asks of the exposure solver, in a light. @param onLens filter the flight is flown with; undefined leaves it free */
+/** What a shot asks of the exposure solver, in a light. @param onLens filter the flight is flown with; undefined leaves it free */
 export const exposureTask = (
   facts: ShotFacts,
   kit: Pick<Kit, 'filters'>,

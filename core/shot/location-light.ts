@@ -42,14 +42,14 @@ export const locationLight = (
   preferences: { meterFadeMin, exposeFor },
 });
 
-/** Stops a slate's subject and surroundings lie off the open scene. */
+/** Stops a shot's subject and surroundings lie off the open scene. */
 export const offsetOf = (shot: Pick<Shot, 'offsetStops' | 'surface' | 'lit'>): number =>
   shot.offsetStops + SURFACE_STOPS[shot.surface] + LIT_STOPS[shot.lit];
 
 const suns = new WeakMap<Location, Map<number, SunPosition>>();
 const MOST_SUNS = 2000;
 
-/** The sun over a place, remembered: several slates and rules ask for the same minutes. */
+/** The sun over a place, remembered: several shots and rules ask for the same minutes. */
 export const sunOver = (location: Location, utcMs: number): SunPosition => {
   let known = suns.get(location);
   if (!known || known.size > MOST_SUNS) suns.set(location, (known = new Map()));

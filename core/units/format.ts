@@ -100,5 +100,5 @@ export const writeClock = (seconds: number): string => {
 export const writeShutter = (seconds: number): string =>
   seconds < 0.3 ? `1/${Math.round(1 / seconds)}` : `${seconds.toFixed(1)} s`;
 
-/** So many of a thing: “1 slate”, “3 slates”. */
+/** So many of a thing: “1 shot”, “3 shots”. */
 export const counted = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;

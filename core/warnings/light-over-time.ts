@@ -16,7 +16,7 @@ import type { Cure, Warning } from './types';
 import { conditionsOf, type LocationLight } from '../shot';
 import type { LightJob, ShotWindow, SunMinutes } from '../light-timeline';
 
-/** A slate with its place, its minutes and the sun at the minute it is planned. */
+/** A shot with its place, its minutes and the sun at the minute it is planned. */
 export interface LightContext {
   readonly lit: LocationLight;
   readonly job: LightJob;
@@ -25,7 +25,7 @@ export interface LightContext {
   readonly sun: SunPosition;
 }
 
-/** Something about the light of a slate that takes looking at more than its minute. One function each, registered in one list. */
+/** Something about the light of a shot that takes looking at more than its minute. One function each, registered in one list. */
 export type LightRule = (c: LightContext) => Warning | null;
 
 const onShot = (c: LightContext): { kind: 'shot'; id: string } => ({ kind: 'shot', id: c.job.shotId });

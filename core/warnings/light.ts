@@ -148,7 +148,7 @@ const SKY_NOTICED = 0.1;
 const SKY_TOLERANCE_STOPS = 0.5;
 const SKY_CARE_STOPS = 1.5;
 
-/** A filter is changed on the ground: what cannot share one with the slate before it costs a landing. */
+/** A filter is changed on the ground: what cannot share one with the shot before it costs a landing. */
 export const filterChange: ShotRule = (c) =>
   c.filter?.lands
     ? {

@@ -50,7 +50,7 @@ const recorded = async (browser: Browser, act: () => Promise<void>): Promise<Tol
   return told;
 };
 
-/** Drags the focused slider to and fro, a step with every picture, once what picking the slate led to is over. */
+/** Drags the focused slider to and fro, a step with every picture, once what picking the shot led to is over. */
 const drag = async (steps: number): Promise<void> => {
   for (let i = 0; i < 60; i += 1) await new Promise(requestAnimationFrame);
   const handle = document.activeElement;

@@ -6,7 +6,7 @@ import type { FilmInput } from '@core/model';
 import type { LocationPlan } from '@core/day';
 import { ms, report, spread } from './figures';
 
-/** Every slate of a film over the minutes of its window: the best setting, the light it wants, the sun against the lens. */
+/** Every shot of a film over the minutes of its window: the best setting, the light it wants, the sun against the lens. */
 export const runLight = (film: FilmInput, rounds: number): void => {
   const derived = deriveFilm(film);
   const places = [...derived.places.values()].flatMap(

@@ -16,7 +16,7 @@ const COLD = 20;
 
 /** Script time of a frame while a move plays; the picture itself is drawn in software here. */
 const preview = async (page: Page): Promise<void> => {
-  await page.locator('.slate', { hasText: 'Meadow to arches' }).first().click();
+  await page.locator('.shot', { hasText: 'Meadow to arches' }).first().click();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'See it' }).click();
   await page.locator('canvas').waitFor();
@@ -36,7 +36,7 @@ const preview = async (page: Page): Promise<void> => {
 
 /** Own script while the plan is panned, with many things on it: what the map's own frames cost. */
 const panned = async (page: Page, address: string, film: string): Promise<void> => {
-  await page.goto(`${address}/film/${film}/plan`);
+  await page.goto(`${address}/film/${film}/map`);
   await page.locator('.canvas canvas').first().waitFor();
   await page.waitForFunction(() => document.querySelector('.list .row'));
   const box = await page.locator('.canvas').boundingBox();
@@ -70,7 +70,7 @@ const panned = async (page: Page, address: string, film: string): Promise<void> 
   );
   const size = await page.evaluate(() =>
     (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
-      .filter((r) => /PlanView|site\.worker|raster|outline/.test(r.name))
+      .filter((r) => /SiteMapView|site\.worker|raster|outline/.test(r.name))
       .reduce((sum, r) => sum + r.encodedBodySize, 0),
   );
   report('plan: loaded when opened', `${(size / 1000).toFixed(0)} kB`);
@@ -106,7 +106,7 @@ const run = async (): Promise<void> => {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     const began = performance.now();
     await page.goto(`${app.address}/film/${film}`);
-    await page.locator('.slate').first().waitFor();
+    await page.locator('.shot').first().waitFor();
     const usable = performance.now() - began;
     const sizes = await page.evaluate(() =>
       (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
@@ -117,14 +117,14 @@ const run = async (): Promise<void> => {
         )
         .reduce((sum, r) => sum + r.encodedBodySize, 0),
     );
-    await page.locator('.slate', { hasText: 'Along the parapet' }).first().click();
+    await page.locator('.shot', { hasText: 'Along the parapet' }).first().click();
     await page.getByRole('slider', { name: 'Length' }).focus();
     const held = await dragged(browser, page, STEPS);
     report(
-      `${count} slates: usable after`,
+      `${count} shots: usable after`,
       `${ms(usable)}, ${(sizes / 1000).toFixed(0)} kB of script and style`,
     );
-    reportDragged(`${count} slates, slider held`, held, COLD);
+    reportDragged(`${count} shots, slider held`, held, COLD);
     if (count === 18) await preview(page);
     if (count === 60)
       await panned(

@@ -152,7 +152,7 @@ const runRisk = (): void => {
   );
 };
 
-/** Moving a slate between flights of a film, tried as while it is dragged; only such moves as can be made. */
+/** Moving a shot between flights of a film, tried as while it is dragged; only such moves as can be made. */
 export const runRail = (film: FilmInput, count: number): void => {
   const reckoner = new FilmDeriver();
   const derived = reckoner.derive(film);
@@ -177,7 +177,7 @@ export const runRail = (film: FilmInput, count: number): void => {
   }).filter((t) => t !== null);
   const s = spread(times.slice(20));
   report(
-    `a slate tried in another flight, ${count} shots`,
+    `a shot tried in another flight, ${count} shots`,
     `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)} of ${times.length} tries`,
   );
 };

@@ -9,6 +9,7 @@ import ConflictBar from './ConflictBar.vue';
 import RejectedBar from './RejectedBar.vue';
 import SaveMark from './SaveMark.vue';
 import { useKeys } from './useKeys';
+import { entryOf, VIEWS } from './views';
 
 const props = defineProps<{ film: string }>();
 const store = useFilm();
@@ -28,32 +29,22 @@ watch(
   },
 );
 onBeforeUnmount(() => store.close());
-/** What the places mean to the slates is worked out beside the page, once a view stands. */
+/** What the places mean to the shots is worked out beside the page, once a view stands. */
 const settled = (): void =>
   whenIdle(() => {
     import('../stores/site').then(({ useSite }) => useSite().start()).catch(() => undefined);
     import('../stores/light').then(({ useLight }) => useLight().start()).catch(() => undefined);
   });
-const VIEWS = [
-  { name: 'bench', label: 'Bench', key: 'G B' },
-  { name: 'board', label: 'Board', key: 'G S' },
-  { name: 'job', label: 'Job', key: 'G J' },
-  { name: 'places', label: 'Places', key: 'G P' },
-  { name: 'plan', label: 'Plan', key: 'G L' },
-  { name: 'light', label: 'Light', key: 'G I' },
-  { name: 'flights', label: 'Flights', key: 'G F' },
-  { name: 'ready', label: 'Ready', key: 'G R' },
-  { name: 'kit', label: 'Kit', key: 'G K' },
-  { name: 'quick', label: 'Quick', key: 'Q' },
-];
+
 /** On a narrow screen the row of views is longer than the bar: the one that is open stays in it. */
 const views = useTemplateRef<HTMLElement>('views');
 const route = useRoute();
+const entry = computed(() => entryOf(String(route.name)));
 watch(
   () => route.name,
   () =>
     void nextTick(() =>
-      views.value?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' }),
+      views.value?.querySelector('.part.here, .here')?.scrollIntoView({ inline: 'center', block: 'nearest' }),
     ),
   { immediate: true },
 );
@@ -75,7 +66,7 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
   <div class="shell">
     <header class="bar no-print">
       <RouterLink to="/" class="home" aria-label="Dusk Slate, all films" title="All films"
-        ><img src="/slate.svg" alt="" width="24" height="24"
+        ><img src="/mark.svg" alt="" width="24" height="24"
       /></RouterLink>
       <input
         v-if="name !== null"
@@ -87,15 +78,26 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
         @change="rename"
       />
       <nav ref="views" aria-label="Views">
-        <RouterLink
-          v-for="v in VIEWS"
-          :key="v.name"
-          :to="{ name: v.name, params: { film } }"
-          class="view"
-          :class="{ here: $route.name === v.name }"
-          :title="`${v.label} (${v.key})`"
-          >{{ v.label }}</RouterLink
-        >
+        <template v-for="v in VIEWS" :key="v.name">
+          <RouterLink
+            :to="{ name: v.name, params: { film } }"
+            class="view"
+            :class="{ here: entry === v, aside: v.aside }"
+            :aria-current="$route.name === v.name ? 'page' : undefined"
+            :title="`${v.label} (${v.key})`"
+            >{{ v.label }}</RouterLink
+          >
+          <RouterLink
+            v-for="part in entry === v ? (v.parts ?? []) : []"
+            :key="part.name"
+            :to="{ name: part.name, params: { film } }"
+            class="view part"
+            :class="{ here: $route.name === part.name }"
+            :aria-current="$route.name === part.name ? 'page' : undefined"
+            :title="`${part.label} (${part.key})`"
+            >{{ part.label }}</RouterLink
+          >
+        </template>
       </nav>
       <span class="gap" />
       <SaveMark />
@@ -183,6 +185,18 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
   color: var(--chalk);
   border-bottom-color: var(--pick);
   font-weight: 620;
+}
+.view.part {
+  padding: 0 9px;
+  font-size: 13px;
+  background: var(--slab);
+  border-bottom-color: var(--slab);
+}
+.view.part.here {
+  border-bottom-color: var(--pick);
+}
+.view:not(.aside, .part) + .aside {
+  margin-left: 12px;
 }
 nav {
   display: flex;

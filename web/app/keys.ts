@@ -1,3 +1,5 @@
+import { GO_LINE } from './views';
+
 /** A key and what it does, for the sheet and for tooltips. */
 export interface KeyLine {
   readonly keys: string;
@@ -6,20 +8,20 @@ export interface KeyLine {
 
 export const KEY_LINES: readonly { readonly group: string; readonly lines: readonly KeyLine[] }[] = [
   {
-    group: 'Slates',
+    group: 'Shots',
     lines: [
-      { keys: 'N', does: 'new slate after the picked one' },
-      { keys: 'J / K', does: 'next, previous slate' },
-      { keys: '↓ / ↑', does: 'next, previous slate' },
-      { keys: 'Alt ↑ / Alt ↓', does: 'move the slate up, down' },
-      { keys: 'C', does: 'copy the slate' },
+      { keys: 'N', does: 'new shot after the picked one' },
+      { keys: 'J / K', does: 'next, previous shot' },
+      { keys: '↓ / ↑', does: 'next, previous shot' },
+      { keys: 'Alt ↑ / Alt ↓', does: 'move the shot up, down' },
+      { keys: 'C', does: 'copy the shot' },
       { keys: 'V', does: 'read the list for variety' },
       { keys: 'O', does: 'cover a subject with a set' },
-      { keys: 'F', does: 'which slates, and what rows tell' },
+      { keys: 'F', does: 'which shots, and what rows tell' },
       { keys: 'X', does: 'choose for doing something with several (or Ctrl click, Shift click)' },
       { keys: 'P', does: 'see the move, and back to its numbers' },
       { keys: 'Space , .', does: 'play, quarter seconds back and on, while seeing it' },
-      { keys: 'Del', does: 'delete the slate' },
+      { keys: 'Del', does: 'delete the shot' },
       { keys: '1 2 3', does: 'move, cut and takes, exposure' },
     ],
   },
@@ -31,7 +33,7 @@ export const KEY_LINES: readonly { readonly group: string; readonly lines: reado
       { keys: 'M', does: 'measure a way' },
       { keys: 'Enter / Esc', does: 'end, drop what is being drawn' },
       { keys: 'Del', does: 'delete what is picked' },
-      { keys: 'J / K', does: 'next, previous slate' },
+      { keys: 'J / K', does: 'next, previous shot' },
       { keys: '0', does: 'all of the place in view' },
       { keys: ', .', does: 'back and on along the move' },
     ],
@@ -39,18 +41,18 @@ export const KEY_LINES: readonly { readonly group: string; readonly lines: reado
   {
     group: 'Flights',
     lines: [
-      { keys: '→ ←', does: 'next, previous slate of a flight' },
+      { keys: '→ ←', does: 'next, previous shot of a flight' },
       { keys: '↓ ↑', does: 'next, previous flight' },
-      { keys: 'Alt → / Alt ←', does: 'move the slate along its flight' },
-      { keys: 'Alt ↓ / Alt ↑', does: 'move the slate to the next, previous flight' },
-      { keys: 'N / Del', does: 'a flight of its own for the slate, back to the list' },
-      { keys: 'X', does: 'pin the slate to its flight, or let it go' },
+      { keys: 'Alt → / Alt ←', does: 'move the shot along its flight' },
+      { keys: 'Alt ↓ / Alt ↑', does: 'move the shot to the next, previous flight' },
+      { keys: 'N / Del', does: 'a flight of its own for the shot, back to the list' },
+      { keys: 'X', does: 'pin the shot to its flight, or let it go' },
       { keys: 'L', does: 'lock the flight, or unlock it' },
       { keys: '+ / −', does: 'fly it earlier, later' },
       { keys: 'R', does: 'plan the day' },
       { keys: 'Enter', does: 'take what is proposed' },
       { keys: 'Esc', does: 'stop, or leave it' },
-      { keys: '1 to 4', does: 'apply a cure of the slate that does not fit' },
+      { keys: '1 to 4', does: 'apply a cure of the shot that does not fit' },
     ],
   },
   {
@@ -68,10 +70,7 @@ export const KEY_LINES: readonly { readonly group: string; readonly lines: reado
       { keys: 'Ctrl Z', does: 'take back' },
       { keys: 'Ctrl Shift Z', does: 'do again' },
       { keys: '[ / ]', does: 'previous, next place' },
-      {
-        keys: 'G then B, S, J, P, L, I, F, R, K',
-        does: 'bench, story board, job, places, plan, light, flights, ready, kit',
-      },
+      GO_LINE,
       { keys: 'Q', does: 'quick sums: light, aperture, shutter, ISO, filter' },
       { keys: 'T', does: 'dusk or noon' },
       { keys: '?', does: 'this sheet' },

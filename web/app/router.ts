@@ -1,4 +1,8 @@
-import { createRouter, createWebHistory } from 'vue-router';
+import { createRouter, createWebHistory, type RouteRecordRaw } from 'vue-router';
+
+/** A view of one location of the film; without one in the address it is the one looked at last. */
+const byLocation = (name: string, component: RouteRecordRaw['component']): RouteRecordRaw =>
+  ({ path: `${name}/:location?`, name, component, props: true }) as RouteRecordRaw;
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -9,41 +13,25 @@ export const router = createRouter({
       component: () => import('./FilmShell.vue'),
       props: true,
       children: [
-        { path: '', name: 'bench', component: () => import('../views/shots/BenchView.vue') },
-        { path: 'board', name: 'board', component: () => import('../views/storyboard/BoardView.vue') },
-        { path: 'job', name: 'job', component: () => import('../views/brief/JobView.vue') },
+        { path: '', redirect: (to) => ({ name: 'shots', params: to.params }) },
+        { path: 'brief', name: 'brief', component: () => import('../views/brief/BriefView.vue') },
+        byLocation('locations', () => import('../views/locations/LocationsView.vue')),
+        byLocation('map', () => import('../views/site-map/SiteMapView.vue')),
+        { path: 'shots', name: 'shots', component: () => import('../views/shots/ShotsView.vue') },
         {
-          path: 'places/:place?',
-          name: 'places',
-          component: () => import('../views/locations/PlacesView.vue'),
-          props: true,
+          path: 'storyboard',
+          name: 'storyboard',
+          component: () => import('../views/storyboard/StoryboardView.vue'),
         },
-        {
-          path: 'plan/:place?',
-          name: 'plan',
-          component: () => import('../views/site-map/PlanView.vue'),
-          props: true,
-        },
-        {
-          path: 'light/:place?',
-          name: 'light',
-          component: () => import('../views/light/LightView.vue'),
-          props: true,
-        },
-        {
-          path: 'flights/:place?',
-          name: 'flights',
-          component: () => import('../views/flights/FlightsView.vue'),
-          props: true,
-        },
-        {
-          path: 'ready/:place?',
-          name: 'ready',
-          component: () => import('../views/checks/ReadyView.vue'),
-          props: true,
-        },
-        { path: 'quick', name: 'quick', component: () => import('../views/calculators/QuickView.vue') },
+        byLocation('light', () => import('../views/light/LightView.vue')),
+        byLocation('flights', () => import('../views/flights/FlightsView.vue')),
+        byLocation('checks', () => import('../views/checks/ChecksView.vue')),
         { path: 'kit', name: 'kit', component: () => import('../views/kit/KitView.vue') },
+        {
+          path: 'calculators',
+          name: 'calculators',
+          component: () => import('../views/calculators/CalculatorsView.vue'),
+        },
       ],
     },
     { path: '/:rest(.*)', redirect: '/' },

@@ -5,19 +5,9 @@ import { useBulkEdit } from '../composables/useBulkEdit';
 import { useListFilters } from '../stores/list-filters';
 import { useSelection, type Facet } from '../stores/selection';
 import { useDerivedFilm } from '../stores/derived-film';
+import { viewAfterG } from './views';
 
 const FACETS: Readonly<Record<string, Facet>> = { 1: 'move', 2: 'cut', 3: 'exposure' };
-const GOES: Readonly<Record<string, string>> = {
-  b: 'bench',
-  s: 'board',
-  j: 'job',
-  p: 'places',
-  l: 'plan',
-  i: 'light',
-  f: 'flights',
-  r: 'ready',
-  k: 'kit',
-};
 const GO_MS = 1500;
 
 /** A place where keys are typed or belong to the control itself. */
@@ -36,14 +26,14 @@ export const useKeys = (): void => {
   const derivedFilm = useDerivedFilm();
   let goingUntil = 0;
 
-  const onBench = (): boolean => router.currentRoute.value.name === 'bench';
+  const onShots = (): boolean => router.currentRoute.value.name === 'shots';
   const place = (by: number): void => {
     const list = derivedFilm.locations;
     const at = list.findIndex((l) => l.id === selection.place?.location.id);
     const next = list[at + by];
     if (next) selection.pickPlace(next.id);
   };
-  const newSlate = (): void => {
+  const newShot = (): void => {
     const id = selection.place?.location.id;
     if (id) acts.addShot(id);
   };
@@ -57,8 +47,8 @@ export const useKeys = (): void => {
       listing.clear();
     } else if (selection.shotId) acts.deleteShot(selection.shotId);
   };
-  const BENCH: Readonly<Record<string, () => void>> = {
-    n: newSlate,
+  const SHOTS: Readonly<Record<string, () => void>> = {
+    n: newShot,
     j: () => selection.step(1),
     k: () => selection.step(-1),
     arrowdown: () => selection.step(1),
@@ -89,7 +79,7 @@ export const useKeys = (): void => {
     t: () => {
       selection.theme = selection.theme === 'dusk' ? 'noon' : 'dusk';
     },
-    q: () => void router.push({ name: 'quick' }),
+    q: () => void router.push({ name: 'calculators' }),
     '[': () => place(-1),
     ']': () => place(1),
     g: () => {
@@ -118,18 +108,18 @@ export const useKeys = (): void => {
   };
   const actFor = (event: KeyboardEvent): (() => void) | undefined => {
     const key = event.key.toLowerCase();
-    const goal = Date.now() < goingUntil ? GOES[key] : undefined;
+    const goal = Date.now() < goingUntil ? viewAfterG(key) : undefined;
     if (goal) {
       goingUntil = 0;
       return () => void router.push({ name: goal });
     }
     const facet = FACETS[event.key];
-    if (facet && onBench())
+    if (facet && onShots())
       return () => {
         selection.facet = facet;
       };
     return (
-      (onBench() ? BENCH[(event.altKey ? 'alt+' : '') + key] : undefined) ??
+      (onShots() ? SHOTS[(event.altKey ? 'alt+' : '') + key] : undefined) ??
       (event.altKey ? undefined : ANYWHERE[key])
     );
   };

@@ -14,7 +14,7 @@ export const keyBetween = (before: string | undefined, after: string | undefined
     after !== undefined && (before === undefined || before < after) ? after : null,
   );
 
-/** Aircraft, lens and mode of the slate before, as long as they are in use. */
+/** Aircraft, lens and mode of the shot before, as long as they are in use. */
 const lensLike = (
   film: ReturnType<typeof useFilm>,
   last: Shot | undefined,
@@ -37,7 +37,7 @@ export const plainMove = (kind: string, values: Readonly<Record<string, number>>
   locked: [],
 });
 
-/** A new slate: a push in to the first subject of the place, flown as the film prefers. */
+/** A new shot: a push in to the first subject of the place, flown as the film prefers. */
 export const newShot = (film: ReturnType<typeof useFilm>, locationId: string, position: string): Shot => {
   const preferences = film.film?.preferences ?? DEFAULT_PREFERENCES;
   const last =

@@ -21,7 +21,7 @@ const halved = (cut: Shot['cut'], half: 0 | 1): Shot['cut'] => ({
     };
   }),
 });
-/** What is done to several slates at once, or makes one of several; each act is one step that can be taken back. */
+/** What is done to several shots at once, or makes one of several; each act is one step that can be taken back. */
 export const useBulkEdit = () => {
   const film = useFilm();
   const shotsOf = (locationId: string): Shot[] =>
@@ -45,11 +45,11 @@ export const useBulkEdit = () => {
     return change(
       ids,
       { aircraftId, cameraId: camera?.id ?? '', modeId: camera?.modes[0]?.id ?? '' },
-      'aircraft of slates',
+      'aircraft of shots',
     );
   };
   const remove = (ids: readonly string[]) =>
-    film.commit(`delete ${counted(ids.length, 'slate')}`, ids.map(gone));
+    film.commit(`delete ${counted(ids.length, 'shot')}`, ids.map(gone));
 
   /** Keys behind the last of a place, one for each. */
   const keysBehind = (locationId: string, count: number): string[] => {
@@ -71,11 +71,11 @@ export const useBulkEdit = () => {
           : ((there.find((s) => s.kind === kind) ?? there[0])?.id ?? null);
       return { ...shot, id: uuid(), locationId, subjectId, position: keys[i] ?? 'a0', cutPosition: '' };
     });
-    film.commit(`copy ${counted(copies.length, 'slate')}`, copies.map(put));
+    film.commit(`copy ${counted(copies.length, 'shot')}`, copies.map(put));
     return copies.map((c) => c.id);
   };
 
-  /** One slate becomes two, each with half of the cut. @returns the second's id */
+  /** One shot becomes two, each with half of the cut. @returns the second's id */
   const split = (id: string): string | null => {
     const shot = film.get('shot', id);
     if (!shot) return null;
@@ -89,24 +89,24 @@ export const useBulkEdit = () => {
       cutPosition: '',
       cut: halved(shot.cut, 1),
     };
-    film.commit('split slate', [
+    film.commit('split shot', [
       put({ ...shot, title: shot.title ? `${shot.title} a`.slice(0, 10_000) : '', cut: halved(shot.cut, 0) }),
       put(second),
     ]);
     return second.id;
   };
-  /** Why some slates cannot become one; null when they can. */
+  /** Why some shots cannot become one; null when they can. */
   const whyNotJoined = (ids: readonly string[]): string | null => {
     const shots = all(ids);
-    if (shots.length < 2) return 'Two slates are the least to join.';
+    if (shots.length < 2) return 'Two shots are the least to join.';
     if (new Set(shots.map((s) => s.locationId)).size > 1) return 'They are flown at different places.';
     if (new Set(shots.map((s) => s.cut.by)).size > 1)
       return 'Some are measured in seconds, some in beats or counts.';
     return shots.reduce((n, s) => n + s.cut.segments.length, 0) > 40
-      ? 'Together they have more stretches than a slate may.'
+      ? 'Together they have more stretches than a shot may.'
       : null;
   };
-  /** Several slates become the first of them, with all of the cut one after another. */
+  /** Several shots become the first of them, with all of the cut one after another. */
   const join = (ids: readonly string[]): string | null => {
     const [first, ...rest] = all(ids);
     if (!first || whyNotJoined(ids) !== null) return null;
@@ -124,7 +124,7 @@ export const useBulkEdit = () => {
         segments: parts.flatMap((s) => s.cut.segments),
       },
     };
-    film.commit('join slates', [put(joined), ...rest.map((s) => gone(s.id))]);
+    film.commit('join shots', [put(joined), ...rest.map((s) => gone(s.id))]);
     return first.id;
   };
   return { change, changeAircraft, remove, copyTo, split, join, whyNotJoined, keysBehind };

@@ -14,7 +14,7 @@ const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 export const useLightJobs = () => {
   const film = useFilm();
   const derivedFilm = useDerivedFilm();
-  /** Slates as they were last sent: of a place in work one slate changes and nineteen do not. */
+  /** Shots as they were last sent: of a place in work one shot changes and nineteen do not. */
   const sent = new KeyedMemo(({ shot, filters }: { shot: DerivedShot; filters: Kit['filters'] }) => {
     const made: LightJob | null = lightJob(shot, { filters });
     return made && plain(made);
@@ -46,7 +46,7 @@ export const useLightJobs = () => {
       jobs,
     };
   };
-  /** Lets go of slates that are gone. */
+  /** Lets go of shots that are gone. */
   const keep = (ids: ReadonlySet<string>): void => {
     sent.keep(ids);
   };

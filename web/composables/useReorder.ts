@@ -3,12 +3,12 @@ import { useFilm } from '../stores/film';
 import { keyBetween } from './new-shot';
 import { useDerivedFilm } from '../stores/derived-film';
 
-/** Moving slates along the list and between places; one move changes one row. */
+/** Moving shots along the list and between places; one move changes one row. */
 export const useReorder = (shotsOf: (locationId: string) => Entity<'shot'>[]) => {
   const film = useFilm();
   const derivedFilm = useDerivedFilm();
 
-  /** Puts a slate before or after another one, also one of another place. */
+  /** Puts a shot before or after another one, also one of another place. */
   const placeShot = (id: string, targetId: string, edge: 'before' | 'after'): void => {
     const target = film.get('shot', targetId);
     if (!target || id === targetId) return;
@@ -33,11 +33,11 @@ export const useReorder = (shotsOf: (locationId: string) => Entity<'shot'>[]) =>
       'shot',
       id,
       { position: keyBetween(before, after), locationId, subjectId: sameSubject },
-      'move slate',
+      'move shot',
     );
   };
 
-  /** Puts a slate at the end of a place. */
+  /** Puts a shot at the end of a place. */
   const placeAtEnd = (id: string, locationId: string): void =>
     moveTo(
       id,
@@ -48,7 +48,7 @@ export const useReorder = (shotsOf: (locationId: string) => Entity<'shot'>[]) =>
       undefined,
     );
 
-  /** Moves a slate up or down by one, over the edge of a place into the next. */
+  /** Moves a shot up or down by one, over the edge of a place into the next. */
   const shiftShot = (id: string, by: -1 | 1): void => {
     const order = derivedFilm.derived?.order ?? [];
     const shot = film.get('shot', id);

@@ -23,13 +23,13 @@ export const useShotCommands = () => {
   const shotsOf = (locationId: string): Shot[] =>
     inOrder(film.list('shot').filter((s) => s.locationId === locationId));
 
-  /** Adds a slate after the picked one, or at the end of a place. */
+  /** Adds a shot after the picked one, or at the end of a place. */
   const addShot = (locationId: string): void => {
     const list = shotsOf(locationId);
     const at = list.findIndex((s) => s.id === selection.shotId);
     const index = at === -1 ? list.length - 1 : at;
     const shot = newShot(film, locationId, keyBetween(list[index]?.position, list[index + 1]?.position));
-    if (film.create('shot', shot, 'new slate').length === 0) selection.pick(shot.id);
+    if (film.create('shot', shot, 'new shot').length === 0) selection.pick(shot.id);
   };
 
   /** Adds what a reading of the list found missing, at the end of the place. */
@@ -41,27 +41,27 @@ export const useShotCommands = () => {
     if (film.create('shot', shot, 'add what is missing').length === 0) selection.pick(shot.id);
   };
 
-  /** What a new slate of a place starts from. */
+  /** What a new shot of a place starts from. */
   const templateFor = (locationId: string): Shot => {
     const fresh = newShot(film, locationId, keyBetween(shotsOf(locationId).at(-1)?.position, undefined));
     const like = film.get('shot', selection.shotId);
-    // Flown with what the slate in hand is flown with.
+    // Flown with what the shot in hand is flown with.
     return like
       ? { ...fresh, aircraftId: like.aircraftId, cameraId: like.cameraId, modeId: like.modeId }
       : fresh;
   };
 
-  /** Adds several slates behind the last of a place. */
+  /** Adds several shots behind the last of a place. */
   const addMany = (locationId: string, shots: readonly CoreShot[]): void => {
     const keys = bulk.keysBehind(locationId, shots.length);
     const made = shots.map((s, i) => ({ ...s, locationId, position: keys[i] ?? 'a0', cutPosition: '' }));
     const faults = film.commit(
-      `add ${counted(made.length, 'slate')}`,
+      `add ${counted(made.length, 'shot')}`,
       made.map((s) => ({ kind: 'shot' as const, id: s.id, after: s as never })),
     );
     if (faults.length === 0 && made[0]) {
       selection.pick(made[0].id);
-      selection.say(`${counted(made.length, 'slate')} added.`);
+      selection.say(`${counted(made.length, 'shot')} added.`);
     }
   };
 
@@ -90,7 +90,7 @@ export const useShotCommands = () => {
     const list = shotsOf(shot.locationId);
     const at = list.findIndex((s) => s.id === id);
     const next = list[at + 1] ?? list[at - 1];
-    film.remove('delete slate', [{ kind: 'shot', id }]);
+    film.remove('delete shot', [{ kind: 'shot', id }]);
     if (next) selection.pick(next.id);
     selection.say(`Deleted “${shot.title || 'untitled'}”. Ctrl+Z brings it back.`);
   };

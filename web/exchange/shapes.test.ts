@@ -159,7 +159,7 @@ describe('what is wrong with a file is said, and nothing half of it is taken', (
     ]);
     expect(read.value.things[0]?.points.length).toBeLessThanOrEqual(2000);
   });
-  it('paths of slates go out with their heights and are not taken back in as ways', () => {
+  it('paths of shots go out with their heights and are not taken back in as ways', () => {
     const text = writeShapes(
       [
         {
@@ -178,7 +178,7 @@ describe('what is wrong with a file is said, and nothing half of it is taken', (
     expect(text).toContain('650');
     expect(readShapes(text, HERE)).toMatchObject({
       ok: true,
-      value: { things: [], skipped: [{ why: expect.stringMatching(/path of a slate/) as string }] },
+      value: { things: [], skipped: [{ why: expect.stringMatching(/path of a shot/) as string }] },
     });
   });
 });

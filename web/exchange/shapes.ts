@@ -206,7 +206,7 @@ const incoming = (
   if (raw.some((c) => !Number.isFinite(c[0]) || !Number.isFinite(c[1])))
     return { name, why: 'a coordinate is not a number' };
   const kind = text(f.get('kind')) || text(f.get('type'));
-  if (kind === 'path') return { name, why: 'the path of a slate: it is worked out from the slate' };
+  if (kind === 'path') return { name, why: 'the path of a shot: it is worked out from the shot' };
   const shape = shapeOf(g, kind);
   const metres = withoutRepeats(raw.map(toMetres));
   const open =

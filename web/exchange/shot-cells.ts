@@ -5,7 +5,7 @@ type Shot = Entity<'shot'>;
 export const secondsIn = (shot: Pick<Shot, 'cut'>): number =>
   shot.cut.segments.reduce((sum, s) => sum + s.timelineS, 0);
 
-/** A slate with what the cells of a table say of it: another move begins with its own numbers, other seconds become one even stretch. */
+/** A shot with what the cells of a table say of it: another move begins with its own numbers, other seconds become one even stretch. */
 export const withCells = (
   was: Shot,
   { seconds, moveKind, ...fields }: Readonly<Record<string, unknown>>,

@@ -10,7 +10,7 @@ export type TableKind = (typeof TABLE_KINDS)[number];
 
 /** Rows that are taken in at once: one step that can be taken back. */
 export const MOST_ROWS = 1000;
-/** A table longer than this is none of packs, cards or slates. */
+/** A table longer than this is none of packs, cards or shots. */
 const LONGEST_TEXT = 20_000_000;
 
 export interface Names {

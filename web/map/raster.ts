@@ -76,7 +76,7 @@ const canvasOf = (
   return canvas;
 };
 
-/** The ground by its shade, in the tones of the theme: warm slate by dusk, paper by noon. */
+/** The ground by its shade, in the tones of the theme: warm shot by dusk, paper by noon. */
 export const shadeLayer = (grid: HeightGrid, shade: Float32Array, noon: boolean): ImageLayer<ImageCanvas> => {
   const [dark, light] = noon
     ? ([

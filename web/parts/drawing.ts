@@ -40,10 +40,10 @@ export const arrowHead = (spots: readonly Spot[], size: number): string => {
   return line([tip, side(0.45), side(-0.45)], true);
 };
 
-/** The oblique view a slate's small drawing is made in: from the south-west and above, heights upright. */
+/** The oblique view a shot's small drawing is made in: from the south-west and above, heights upright. */
 const oblique = (p: Vec3): Spot => ({ x: p.x + 0.38 * p.y, y: 0.42 * p.y + p.z });
 
-/** A slate's drawing: the real path over its shadow on the ground, stems at both ends, the subject as a block. */
+/** A shot's drawing: the real path over its shadow on the ground, stems at both ends, the subject as a block. */
 export const thumb = (flown: Trajectory, subject: MoveSubject, width: number, height: number) => {
   const points = flown.samples.map((s) => s.pose.at);
   const base = subject.aim.z - subject.heightM / 2;

@@ -16,7 +16,7 @@ const sameRows = (a: FilmInput, b: FilmInput): boolean =>
 
 /**
  * Everything that is worked out from the open film. The reckoner remembers; a slider recomputes one shot and the sums. The
- * slate in hand is worked out with the change, the sums over the film after the picture with it is out, so that neither holds up a frame.
+ * shot in hand is worked out with the change, the sums over the film after the picture with it is out, so that neither holds up a frame.
  */
 export const useDerivedFilm = defineStore('derived-film', () => {
   const film = useFilm();

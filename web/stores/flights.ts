@@ -18,12 +18,12 @@ const SEARCH_MS = 3000;
 /** What the planner is asked for a date, or in words why it cannot be. */
 const jobFor = (input: FilmInput, derived: DerivedFilm, date: string, nowMs: number): DayJob | string => {
   if (contradiction(beforePairs(input.shots)).length > 0)
-    return 'Some slates are to come before each other in a ring; see the warning on which. Nothing can be planned until one of them gives way.';
+    return 'Some shots are to come before each other in a ring; see the warning on which. Nothing can be planned until one of them gives way.';
   const job = dayJob(input, derived, date, nowMs);
   if (!job) return 'That day has no place whose window is known.';
   return job.groups.length > 0
     ? job
-    : 'Nothing is left to plan: the windows of that day are past, or no slate has an aircraft and a path.';
+    : 'Nothing is left to plan: the windows of that day are past, or no shot has an aircraft and a path.';
 };
 
 /** Whether two states of a film differ in nothing but the ground that has been fetched. */

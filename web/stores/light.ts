@@ -14,7 +14,7 @@ import { debounceWithMaxWait } from '../composables/debounce';
 const REST_MS = 110;
 const LONGEST_MS = 500;
 
-/** What is to be said of an aircraft's weight with the film's filters on, at each slate it flies. */
+/** What is to be said of an aircraft's weight with the film's filters on, at each shot it flies. */
 const overWeight = (
   film: ReturnType<typeof useFilm>,
   derivedFilm: ReturnType<typeof useDerivedFilm>,
@@ -34,7 +34,7 @@ const overWeight = (
   });
 };
 
-/** Light of the slates over the minutes of their windows, worked out beside the page; answers come a moment after a change. */
+/** Light of the shots over the minutes of their windows, worked out beside the page; answers come a moment after a change. */
 export const useLight = defineStore('light', () => {
   const film = useFilm();
   const findings = useFindings();
@@ -47,7 +47,7 @@ export const useLight = defineStore('light', () => {
       new Worker(new URL('../workers/light.worker.ts', import.meta.url), { type: 'module', name: 'light' }),
     ));
 
-  /** Answers from beside the page, and what is said of each slate with what its place says. */
+  /** Answers from beside the page, and what is said of each shot with what its place says. */
   const found = new Map<string, LightTold>();
   const told = new Map<string, readonly Warning[]>();
   const places = new Map<string, readonly Warning[]>();
@@ -111,7 +111,7 @@ export const useLight = defineStore('light', () => {
       own.filter((w) => w.subject.kind === 'location'),
     );
     for (const shot of shots) {
-      // A slate that cannot be flown any more has no light that could be spoken of.
+      // A shot that cannot be flown any more has no light that could be spoken of.
       if (!lit.has(shot.id)) found.delete(shot.id);
       told.set(shot.id, [
         ...(found.get(shot.id)?.warnings ?? []),
@@ -144,7 +144,7 @@ export const useLight = defineStore('light', () => {
     );
   };
 
-  /** A place's date and those after it, weighed for its slates. */
+  /** A place's date and those after it, weighed for its shots. */
   const weigh = async (id: string, count: number): Promise<DateWeighed[]> => {
     const job = jobs.of(id);
     return job ? remote().weigh(job, count) : [];

@@ -39,7 +39,7 @@ export const usePlanSnapshot = defineStore('plan-snapshot', () => {
     };
     selection.say('This plan is put aside. Change what you like, then compare.');
   };
-  /** Brings back the flights that were put aside, and the direction each slate was flown in. */
+  /** Brings back the flights that were put aside, and the direction each shot was flown in. */
   const bringBack = (): void => {
     const { input } = film;
     const aside = kept.value;

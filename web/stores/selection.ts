@@ -7,7 +7,7 @@ export type Theme = 'dusk' | 'noon';
 export type Facet = 'move' | 'cut' | 'exposure';
 const THEME_KEY = 'dusk-theme';
 
-/** What the person is looking at: slate, place, facet, theme. Not stored with the film. */
+/** What the person is looking at: shot, place, facet, theme. Not stored with the film. */
 export const useSelection = defineStore('selection', () => {
   const film = useFilm();
   const derivedFilm = useDerivedFilm();
@@ -41,7 +41,7 @@ export const useSelection = defineStore('selection', () => {
     const first = [...(derivedFilm.derived?.shots.values() ?? [])].find((s) => s.facts.location.id === id);
     shotId.value = first?.facts.shot.id ?? '';
   };
-  /** Goes along the list by some slates. */
+  /** Goes along the list by some shots. */
   const step = (by: number): void => {
     const order = derivedFilm.derived?.order ?? [];
     const at = order.indexOf(shotId.value);

@@ -107,7 +107,7 @@ const rowsOf = (): AnyRow[] => {
 type Told = Record<string, readonly Warning[]>;
 const RUNS = Number(process.env['DUSK_RUNS'] ?? 14);
 
-/** What a place means to its slates, everything asked at once. */
+/** What a place means to its shots, everything asked at once. */
 const siteAfresh = (input: FilmInput): { shots: Told; places: Told } => {
   const shots: Told = {};
   const places: Told = {};
@@ -132,7 +132,7 @@ const siteAfresh = (input: FilmInput): { shots: Told; places: Told } => {
   return { shots, places };
 };
 
-/** The light of all slates, everything asked at once. */
+/** The light of all shots, everything asked at once. */
 const lightAfresh = (input: FilmInput): { windows: Record<string, unknown>; shots: Told } => {
   const derived = deriveFilm(input);
   const kit = kitOnLocation(input.kit, input.film);

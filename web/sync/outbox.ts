@@ -134,7 +134,7 @@ export class Outbox {
 
   /**
    * The server will never take what was flying as it is. Of several things it may be one, so each is sent alone, in turn for as
-   * long as any of them goes through: an hour of work must not be lost over one slate.
+   * long as any of them goes through: an hour of work must not be lost over one shot.
    * @returns what is given up; nothing while there is still something to try
    */
   refused(): PendingChange[] {

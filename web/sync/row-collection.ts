@@ -12,7 +12,7 @@ interface KindRows {
 
 /**
  * Things as shown, by kind. Each kind has a list of its own that stays the same object until something of that kind changes,
- * so that a slate's slider makes nobody look at the kit again.
+ * so that a shot's slider makes nobody look at the kit again.
  */
 export class RowCollection {
   private kinds = new Map<EntityKind, KindRows>(

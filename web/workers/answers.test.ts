@@ -34,7 +34,7 @@ describe('answers told as far as they are lacking', () => {
     );
   });
 
-  it('work out and tell only the slate that changed', () => {
+  it('work out and tell only the shot that changed', () => {
     const answers = new Answers<string>();
     const worked: string[] = [];
     const ask = (a: number, held: string[]): readonly (readonly [string, string])[] =>

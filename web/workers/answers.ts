@@ -1,6 +1,6 @@
 /**
  * Answers by the thing asked about: worked out when the question is another than the last one, told when the page does not
- * hold what it was told last. Of a place in work one slate changes; the others need neither be reckoned nor copied again.
+ * hold what it was told last. Of a place in work one shot changes; the others need neither be reckoned nor copied again.
  */
 export class Answers<T> {
   private readonly known = new Map<string, { readonly about: string; readonly answer: T }>();

@@ -14,7 +14,7 @@ import { locationLight } from '@core/shot';
 import { expose } from 'comlink';
 import { Answers } from './answers';
 
-/** A place with its slates as plain data. */
+/** A place with its shots as plain data. */
 export interface PlaceLightJob {
   readonly preferences: Pick<Film, 'preferences'>;
   readonly location: Location;
@@ -24,13 +24,13 @@ export interface PlaceLightJob {
   readonly jobs: readonly LightJob[];
 }
 
-/** Light of a slate over the minutes of its place. */
+/** Light of a shot over the minutes of its place. */
 export interface LightTold {
   readonly window: ShotWindow;
   readonly warnings: readonly Warning[];
 }
 
-/** Slates the page lacks the answer for. */
+/** Shots the page lacks the answer for. */
 export type LightAnswer = readonly (readonly [shotId: string, told: LightTold])[];
 
 const found = new Answers<LightTold>();

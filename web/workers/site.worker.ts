@@ -35,14 +35,14 @@ export interface PlaceJob {
   readonly groundKey: string;
 }
 
-/** What a place means to a slate. */
+/** What a place means to a shot. */
 export interface SiteResult {
   readonly site: SiteShot;
   readonly warnings: readonly Warning[];
 }
 
 export interface SiteAnswer {
-  /** Slates the page lacks the answer for; null where there is nothing to be said. */
+  /** Shots the page lacks the answer for; null where there is nothing to be said. */
   readonly shots: readonly (readonly [shotId: string, told: SiteResult | null])[];
   readonly place: readonly Warning[];
 }

@@ -173,7 +173,7 @@ const compass: Check = {
   },
 };
 
-/** White balance of the first slate of a place, K; null where it is left to the camera. */
+/** White balance of the first shot of a place, K; null where it is left to the camera. */
 const kelvinOf = (c: Context, placeId: string): number | null => {
   const place = c.derived.places.get(placeId);
   if (!place || c.input.film.preferences.whiteBalance === 'automatic') return null;

@@ -5,7 +5,7 @@ import { computed } from 'vue';
 import { whenText } from '../../format';
 import { useFilm } from '../../stores/film';
 import { MOMENT_WORDS } from './moments';
-import type { Ready } from './useReady';
+import type { Ready } from './useChecks';
 
 /** Everything that was answered about the places of a day, newest first: who, when, why. */
 const props = defineProps<{ ready: Ready }>();
@@ -35,7 +35,7 @@ const log = computed(() => {
     .map((a) => ({
       ...a,
       asks: names.value.get(a.checkId) ?? a.checkId,
-      slate: film.get('shot', a.shotId ?? '')?.title ?? '',
+      shot: film.get('shot', a.shotId ?? '')?.title ?? '',
     }));
 });
 </script>
@@ -48,7 +48,7 @@ const log = computed(() => {
     <ul>
       <li v-for="a in log.slice(0, MOST)" :key="a.id">
         <span class="quiet"
-          >{{ whenText(a.utcMs) }}, {{ MOMENT_WORDS[a.moment] }}{{ a.slate ? `, ${a.slate}` : '' }}:</span
+          >{{ whenText(a.utcMs) }}, {{ MOMENT_WORDS[a.moment] }}{{ a.shot ? `, ${a.shot}` : '' }}:</span
         >
         <span dir="auto">{{ a.asks }}</span> <b>{{ WORDS[a.verdict] }}</b><template v-if="a.reason"
           >: “{{ a.reason }}”</template

@@ -5,7 +5,7 @@ import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { dateText } from '../../format';
 import { useFilm } from '../../stores/film';
-import type { Ready } from './useReady';
+import type { Ready } from './useChecks';
 
 /** The bag of a day, worked out from its flights; ticked as it is packed. */
 const props = defineProps<{ ready: Ready }>();

@@ -9,7 +9,7 @@ import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import LossLine from '../flights/LossLine.vue';
 import CardLifeRow from './CardLifeRow.vue';
-import type { Ready } from './useReady';
+import type { Ready } from './useChecks';
 
 /** Cards as they stand and what is planned onto them, until everything is copied. */
 const props = defineProps<{ ready: Ready }>();

@@ -4,7 +4,7 @@ import type { SheetLine } from '@core/checks';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { whenText } from '../../format';
 import MarkSign from '../../parts/MarkSign.vue';
-import type { Verdict } from './useReady';
+import type { Verdict } from './useChecks';
 
 /** A line of a sheet: what is looked at, what was found, and what somebody says to it. */
 const props = defineProps<{ line: SheetLine; answer: (verdict: Verdict, reason?: string) => string }>();

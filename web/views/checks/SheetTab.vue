@@ -11,7 +11,7 @@ import CheckLine from './CheckLine.vue';
 import GoPane from './GoPane.vue';
 import { MOMENT_WORDS } from './moments';
 import SheetEdit from './SheetEdit.vue';
-import type { Ready } from './useReady';
+import type { Ready } from './useChecks';
 
 /** One sheet for each moment of the day: read aloud, answered with a thumb. */
 const props = defineProps<{ ready: Ready }>();
@@ -27,7 +27,7 @@ const flights = computed(() =>
     label: `${i + 1}: ${film.get('pack', f.packId ?? '')?.name ?? 'no pack'} at ${clockText(f.startMs, place.value?.zone ?? 'UTC')}`,
   })),
 );
-const slates = computed(() =>
+const shots = computed(() =>
   r.shots.value.map((s) => ({
     value: s.facts.shot.id,
     label: `${s.number} ${s.facts.shot.title || 'untitled'}`,
@@ -87,10 +87,10 @@ const along = (event: KeyboardEvent): void => {
             "
           />
           <PickField
-            v-if="scope === 'take' && slates.length > 0"
-            label="Slate"
+            v-if="scope === 'take' && shots.length > 0"
+            label="Shot"
             :value="r.context.value?.shot?.facts.shot.id ?? ''"
-            :options="slates"
+            :options="shots"
             :save="(v) => selection.pick(v)"
           />
           <button class="btn" @click="print">Print</button>
@@ -112,7 +112,7 @@ const along = (event: KeyboardEvent): void => {
             scope === 'flight'
               ? ': no flight is planned at this place'
               : scope === 'take'
-                ? ': no slate is at this place'
+                ? ': no shot is at this place'
                 : ''
           }}.
         </li>

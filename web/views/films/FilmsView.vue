@@ -30,7 +30,7 @@ onMounted(refresh);
 const takeIn = async (file: unknown): Promise<void> => {
   fault.value = '';
   try {
-    await router.push({ name: 'bench', params: { film: (await api.importFilm(file)).id } });
+    await router.push({ name: 'shots', params: { film: (await api.importFilm(file)).id } });
   } catch (error) {
     fault.value = why(error);
   }
@@ -72,7 +72,7 @@ const when = (iso: string): string => whenText(Date.parse(iso));
 <template>
   <main class="films">
     <header>
-      <img src="/slate.svg" alt="" width="44" height="44" />
+      <img src="/mark.svg" alt="" width="44" height="44" />
       <h1>Dusk Slate</h1>
       <button class="btn bare" @click="selection.theme = selection.theme === 'dusk' ? 'noon' : 'dusk'">
         {{ selection.theme === 'dusk' ? 'Noon' : 'Dusk' }}
@@ -93,16 +93,16 @@ const when = (iso: string): string => whenText(Date.parse(iso));
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <ul v-if="films && films.length > 0" class="list">
       <li v-for="f in films" :key="f.id">
-        <RouterLink :to="{ name: 'bench', params: { film: f.id } }" class="film"
+        <RouterLink :to="{ name: 'shots', params: { film: f.id } }" class="film"
           ><b dir="auto">{{ f.name }}</b
           ><span class="quiet"
-            >{{ f.shots }} slates at {{ f.locations }} places · changed {{ when(f.updatedAt) }}</span
+            >{{ f.shots }} shots at {{ f.locations }} places · changed {{ when(f.updatedAt) }}</span
           ></RouterLink
         >
         <a class="btn" :href="`/api/films/${f.id}/file`" download>Save as file</a>
         <button v-if="going?.id !== f.id" class="btn" @click="going = f">Delete</button>
         <template v-else
-          ><span class="fault">Gone for good, with all its slates?</span
+          ><span class="fault">Gone for good, with all its shots?</span
           ><button class="btn" @click="remove(f)">Yes, delete</button
           ><button class="btn" @click="going = null">Keep</button></template
         >

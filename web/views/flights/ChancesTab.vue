@@ -51,7 +51,7 @@ const percent = (share: number): string => `${(share * 100).toFixed(0)} %`;
 const shot = (id: string) => derivedFilm.derived?.shots.get(id);
 const naming = (id: string): string => {
   const s = shot(id);
-  return s ? `${s.number} ${s.facts.shot.title || 'untitled'}` : 'a slate';
+  return s ? `${s.number} ${s.facts.shot.title || 'untitled'}` : 'a shot';
 };
 const first = computed(() => answer.value?.plain.missing[0] ?? null);
 const odds = computed(() => {
@@ -62,7 +62,7 @@ const odds = computed(() => {
       ? 'Every must is in the can on almost every such day.'
       : `On ${percent(a.plain.allMusts)} of such days every must is in the can.`;
   return first.value
-    ? `${said} ${naming(first.value.id)} is the ${first.value.must ? 'must' : 'slate'} that falls out first, on ${percent(first.value.chance)} of them.`
+    ? `${said} ${naming(first.value.id)} is the ${first.value.must ? 'must' : 'shot'} that falls out first, on ${percent(first.value.chance)} of them.`
     : `${said} Nothing falls out.`;
 });
 const gains = computed(() => {
@@ -160,7 +160,7 @@ const missing = computed(
         </section>
       </div>
       <p class="faint">
-        A slate counts when one take is kept before its light goes and before its pack is at the reserve; a
+        A shot counts when one take is kept before its light goes and before its pack is at the reserve; a
         must is tried up to twice its takes, and what fell out is flown on packs to spare. Takes are kept as
         {{ hands ?? 'an average pilot' }} keeps them; packs, air and set-ups stray as logged flights do, or by
         4, 6 and 35 % until there are some, more with gusts. The same plan gives the same figures.

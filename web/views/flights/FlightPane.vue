@@ -78,13 +78,11 @@ const TURNS = [
   { value: 'first' as const, label: 'first of its place' },
   { value: 'last' as const, label: 'last of its place' },
 ];
-const slate = computed(
-  () => stops.value.find((s) => s.shotId === selection.shotId)?.shot?.facts.shot ?? null,
-);
+const shot = computed(() => stops.value.find((s) => s.shotId === selection.shotId)?.shot?.facts.shot ?? null);
 const others = computed(() => [
   { value: null as string | null, label: 'none in particular' },
   ...[...(derivedFilm.derived?.shots.values() ?? [])]
-    .filter((s) => s.facts.location.id === row.value?.locationId && s.facts.shot.id !== slate.value?.id)
+    .filter((s) => s.facts.location.id === row.value?.locationId && s.facts.shot.id !== shot.value?.id)
     .map((s) => ({
       value: s.facts.shot.id as string | null,
       label: `${s.number} ${s.facts.shot.title || 'untitled'}`,
@@ -146,7 +144,7 @@ const onWay = computed(() => {
         <button
           class="btn pin"
           :aria-pressed="s.pinned"
-          :aria-label="`Pin ${s.shot?.facts.shot.title || 'the slate'} to this flight`"
+          :aria-label="`Pin ${s.shot?.facts.shot.title || 'the shot'} to this flight`"
           title="The planner keeps it in this flight (X)"
           @click="acts.pin(row, s.shotId)"
         >
@@ -154,18 +152,18 @@ const onWay = computed(() => {
         </button>
       </li>
     </ol>
-    <div v-if="slate" class="turn">
+    <div v-if="shot" class="turn">
       <PickField
-        label="Slate comes"
-        :value="slate.turn"
+        label="Shot comes"
+        :value="shot.turn"
         :options="TURNS"
-        :save="(v) => film.edit('shot', slate?.id ?? '', { turn: v }, 'turn')"
+        :save="(v) => film.edit('shot', shot?.id ?? '', { turn: v }, 'turn')"
       />
       <PickField
-        label="Not before slate"
-        :value="slate.afterId"
+        label="Not before shot"
+        :value="shot.afterId"
         :options="others"
-        :save="(v) => film.edit('shot', slate?.id ?? '', { afterId: v }, 'turn')"
+        :save="(v) => film.edit('shot', shot?.id ?? '', { afterId: v }, 'turn')"
       />
     </div>
     <div class="turn">

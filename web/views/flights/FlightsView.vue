@@ -12,7 +12,7 @@ import { useFlights } from '../../stores/flights';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import TabbedView from '../../parts/TabbedView.vue';
-import { usePlaceRoute } from '../../composables/useLocationRoute';
+import { useLocationRoute } from '../../composables/useLocationRoute';
 import WarningList from '../../parts/WarningList.vue';
 import ChancesTab from './ChancesTab.vue';
 import ChargeLanes from './ChargeLanes.vue';
@@ -28,7 +28,7 @@ import { useDay } from './useDay';
 import { useFlightActs } from './useFlightActs';
 import { useFlightKeys } from './useFlightKeys';
 
-const props = defineProps<{ film: string; place?: string }>();
+const props = defineProps<{ film: string; location?: string }>();
 const store = useFilm();
 const aside = usePlanSnapshot();
 const edits = useFlightEdits();
@@ -54,7 +54,7 @@ useFlightKeys(
   plan,
   () => tab.value === 'flights' && !selection.keysShown,
 );
-usePlaceRoute('flights', props);
+useLocationRoute('flights', props);
 watch(day.date, () => {
   flights.stop();
   flights.drop();
@@ -117,14 +117,14 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
   >
     <p v-if="day.places.value.length === 0" class="quiet">
       Flights belong to a place and a date.
-      <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>.
+      <RouterLink :to="{ name: 'locations' }">Add the first location</RouterLink>.
     </p>
     <div v-else-if="tab === 'flights'" class="cols">
       <div class="main">
         <div class="do no-print">
           <button
             class="btn lead"
-            title="Which slates, on which pack, in which order and minute (R)"
+            title="Which shots, on which pack, in which order and minute (R)"
             :disabled="flights.busy"
             @click="plan"
           >
@@ -144,7 +144,7 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
           <button
             class="btn"
             :disabled="!laid"
-            title="Let slates fall onto packs in list order again; locked flights stay"
+            title="Let shots fall onto packs in list order again; locked flights stay"
             @click="edits.release(flights.placeIds(day.date.value))"
           >
             Let go

@@ -183,7 +183,7 @@ const learn = (v: boolean) =>
       <h2>
         Log a flight
         <span class="quiet">{{
-          row ? `flight ${row.number}, ${counted(row.flight.stops.length, 'slate')}` : 'without a plan'
+          row ? `flight ${row.number}, ${counted(row.flight.stops.length, 'shot')}` : 'without a plan'
         }}</span>
       </h2>
       <div class="form">

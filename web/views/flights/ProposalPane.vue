@@ -35,7 +35,7 @@ const rows = computed(
       pack: film.get('pack', f.packId)?.name ?? '',
       place: film.get('location', f.locationId),
       turned: f.stops.filter((s) => s.turned).length,
-      slates: f.stops
+      shots: f.stops
         .map((s) => `${derivedFilm.derived?.shots.get(s.shotId)?.number ?? ''}${s.turned ? '\u21c4' : ''}`)
         .join(' '),
     })) ?? [],
@@ -62,7 +62,7 @@ const bound = computed(() => {
     .join(', ');
   return gain
     ? `The best that was found; at the very most ${gain} more could be had.`
-    : 'Every slate it could be worth is in it; fewer flights or less time may still be possible.';
+    : 'Every shot it could be worth is in it; fewer flights or less time may still be possible.';
 });
 </script>
 
@@ -117,7 +117,7 @@ const bound = computed(() => {
               :disabled="r.f.fixed"
               @change="flights.refuse(r.i)" />
             <b>{{ clockText(r.f.launchMs, r.place?.zone ?? 'UTC') }} {{ r.pack }}</b>
-            <span>{{ r.slates }}</span>
+            <span>{{ r.shots }}</span>
             <span class="quiet" dir="auto">{{ r.place?.name }}{{ r.f.fixed ? ', locked' : '' }}</span>
             <Fig :value="r.f.airborneS / 60" quantity="minutes"
           /></label>

@@ -9,7 +9,7 @@ import type { Day } from './useDay';
 import type { FlightActs } from './useFlightActs';
 import { draggedShot, useTryOut } from './useTryOut';
 
-/** Flights of a day by place, the packs left over, and what is in no flight: slates are dragged between all of them. */
+/** Flights of a day by place, the packs left over, and what is in no flight: shots are dragged between all of them. */
 const props = defineProps<{ day: Day; acts: FlightActs }>();
 const selection = useSelection();
 const spareBox = useTemplateRef<HTMLElement[]>('spareBox');
@@ -102,8 +102,8 @@ onBeforeUnmount(() => stop());
       <p v-else class="quiet">
         No flight here.
         <template v-if="place.fill.unfit.length > 0"
-          >Its slates find no pack; see below what would help.</template
-        ><template v-else>Add slates on the bench.</template>
+          >Its shots find no pack; see below what would help.</template
+        ><template v-else>Add shots on the bench.</template>
       </p>
     </template>
     <div class="drops">
@@ -113,7 +113,7 @@ onBeforeUnmount(() => stop());
           >{{ p.name }} <span class="unit">{{ Math.round(p.charge * 100) }} %</span></span
         >
       </p>
-      <p ref="listBox" class="list" title="Drop a slate here to let it fall onto a pack in list order again">
+      <p ref="listBox" class="list" title="Drop a shot here to let it fall onto a pack in list order again">
         back to the list
       </p>
     </div>
@@ -124,7 +124,7 @@ onBeforeUnmount(() => stop());
       <span class="sw take" /> takes <span class="sw setup" /> set-up <span class="sw leg" /> take-off, legs
       <span class="sw home" /> way home <span class="sw ground" /> reserve and what is never planned; the sky
       above each piece
-      <template v-if="selection.shotId">· <kbd>Alt</kbd> and arrows move the slate in hand</template>
+      <template v-if="selection.shotId">· <kbd>Alt</kbd> and arrows move the shot in hand</template>
     </p>
   </section>
 </template>

@@ -13,7 +13,7 @@ import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import type { Day } from './useDay';
 
-/** Slates that are in no flight, with what would help: tried before it is offered, one key away for the one in hand. */
+/** Shots that are in no flight, with what would help: tried before it is offered, one key away for the one in hand. */
 const props = defineProps<{ day: Day }>();
 const acts = useShotCommands();
 const { text } = useMessages();
@@ -68,7 +68,7 @@ defineExpose({ apply });
     <h2>In no flight</h2>
     <ul>
       <li v-for="r in rows" :key="r.shotId" :class="{ picked: r.shotId === picked?.shotId }">
-        <button class="slate" @click="selection.pick(r.shotId)">
+        <button class="shot" @click="selection.pick(r.shotId)">
           <MarkSign :severity="r.shot.facts.shot.priority === 'could' ? 'care' : 'stop'" />
           <b>{{ r.shot.number }}</b> <span dir="auto">{{ r.shot.facts.shot.title || 'untitled' }}</span>
           <span class="quiet"
@@ -115,7 +115,7 @@ li {
 .picked {
   background: var(--slab-2);
 }
-.slate {
+.shot {
   border: 0;
   background: none;
   cursor: pointer;
@@ -138,7 +138,7 @@ li {
 }
 @media (max-width: 1099px) {
   .cures .btn,
-  .slate {
+  .shot {
     min-height: var(--touch);
   }
 }

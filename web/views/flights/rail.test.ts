@@ -97,7 +97,7 @@ describe('packs stood on end', () => {
     expect(columns.some((c) => c.name.endsWith('\u21bb'))).toBe(true);
     expect(new Set(columns.map((c) => c.key)).size).toBe(columns.length);
   });
-  it('a slate let go on a column goes where it is held: what would be is what is, once it is let go', () => {
+  it('a shot let go on a column goes where it is held: what would be is what is, once it is let go', () => {
     const reckoner = new FilmDeriver();
     const places = [...derived.places.values()];
     let moved = 0;

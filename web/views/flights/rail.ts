@@ -205,8 +205,8 @@ export const comesTo = (flight: TimedFlight, packs: Kit['packs']): Would => {
 };
 
 /**
- * A flight as it would be with a slate moved; null where the move does not touch it.
- * @param into the slate would come into it
+ * A flight as it would be with a shot moved; null where the move does not touch it.
+ * @param into the shot would come into it
  */
 export const wouldBe = (
   flight: TimedFlight,

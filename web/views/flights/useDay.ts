@@ -26,7 +26,7 @@ export const useDay = () => {
     derivedFilm.derived ? railRows(derivedFilm.derived, derivedFilm.along, places.value, scale.value) : [],
   );
   const chosen = ref('');
-  /** The flight of the slate in hand, else the one chosen, else the first. */
+  /** The flight of the shot in hand, else the one chosen, else the first. */
   const row = computed(
     () =>
       rows.value.find((r) => r.key === chosen.value) ??

@@ -30,7 +30,7 @@ export const useFlightActs = (day: Day) => {
       selection.say('It cannot go there: another aircraft, or a locked flight.');
       return;
     }
-    edits.apply('move slate', changes);
+    edits.apply('move shot', changes);
     selection.pick(shotId);
     day.chosen.value = '';
   };
@@ -45,7 +45,7 @@ export const useFlightActs = (day: Day) => {
     );
   };
   const pin = (row: RailRow, shotId: string): void =>
-    edit(row, 'pin slate', (f) => ({
+    edit(row, 'pin shot', (f) => ({
       ...f,
       stops: f.stops.map((s) => (s.shotId === shotId ? { ...s, pinned: !s.pinned } : s)),
     }));
@@ -62,7 +62,7 @@ export const useFlightActs = (day: Day) => {
     )
       selection.say('There is no flight before or after it at this place.');
   };
-  /** Moves the slate in hand along its flight. */
+  /** Moves the shot in hand along its flight. */
   const along = (by: -1 | 1): void => {
     const row = day.row.value;
     const at = row?.flight.stops.findIndex((s) => s.shotId === selection.shotId) ?? -1;
@@ -71,7 +71,7 @@ export const useFlightActs = (day: Day) => {
     if (goal >= 0 && goal <= row.flight.stops.length)
       move(selection.shotId, { to: 'flight', index: row.index, at: goal });
   };
-  /** Moves the slate in hand to the next or the previous flight of its place and aircraft. */
+  /** Moves the shot in hand to the next or the previous flight of its place and aircraft. */
   const across = (by: -1 | 1): void => {
     const row = day.row.value;
     if (!row?.flight.stops.some((s) => s.shotId === selection.shotId)) return;
@@ -84,14 +84,14 @@ export const useFlightActs = (day: Day) => {
       move(selection.shotId, { to: 'flight', index: to.index, at: by < 0 ? to.flight.stops.length : 0 });
     else selection.say('There is no flight of that aircraft there.');
   };
-  /** Gives the slate in hand a flight of its own, on the first pack that is not flown. */
+  /** Gives the shot in hand a flight of its own, on the first pack that is not flown. */
   const alone = (): void => {
     const craft = derivedFilm.derived?.shots.get(selection.shotId)?.facts.aircraft?.id ?? '';
     const pack = day.spares.value.find((p) => p.aircraftIds.includes(craft));
     if (pack) move(selection.shotId, { to: 'pack', packId: pack.id });
     else selection.say('No pack of that aircraft is left over.');
   };
-  /** Lets the slate in hand fall onto a pack in list order again. */
+  /** Lets the shot in hand fall onto a pack in list order again. */
   const toList = (): void => {
     if (day.row.value?.flight.stops.some((s) => s.shotId === selection.shotId))
       move(selection.shotId, { to: 'list' });

@@ -20,7 +20,7 @@ export const useFlightKeys = (
   const flights = useFlights();
   const selection = useSelection();
 
-  const stepSlate = (by: -1 | 1): void => {
+  const stepShot = (by: -1 | 1): void => {
     const ids = day.row.value?.flight.stops.map((s) => s.shotId) ?? [];
     const next = ids[Math.max(0, Math.min(ids.length - 1, ids.indexOf(selection.shotId) + by))];
     if (next && day.row.value) day.choose(day.row.value.key, next);
@@ -34,8 +34,8 @@ export const useFlightKeys = (
     if (day.row.value) act(day.row.value);
   };
   const ACTS: Readonly<Record<string, () => void>> = {
-    arrowright: () => stepSlate(1),
-    arrowleft: () => stepSlate(-1),
+    arrowright: () => stepShot(1),
+    arrowleft: () => stepShot(-1),
     arrowdown: () => stepFlight(1),
     arrowup: () => stepFlight(-1),
     'alt+arrowright': () => acts.along(1),

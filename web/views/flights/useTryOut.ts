@@ -5,7 +5,7 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import { wouldBe, type Would } from './rail';
 import type { FlightActs } from './useFlightActs';
 
-/** Id of the slate that is dragged; empty for anything else. */
+/** Id of the shot that is dragged; empty for anything else. */
 export const draggedShot = (data: Record<string | symbol, unknown>): string =>
   typeof data['flightShot'] === 'string' ? data['flightShot'] : '';
 
@@ -20,7 +20,7 @@ export const useTryOut = (acts: FlightActs) => {
     readonly put: string;
   } | null>(null);
   let ids = 0;
-  /** @param put what the slate is held over */
+  /** @param put what the shot is held over */
   const over = (shotId: string, goal: Goal, put: string): void => {
     const key = `${shotId}|${JSON.stringify(goal)}`;
     if (tried.value?.key === key) return;

@@ -21,14 +21,14 @@ import { withCells } from '../../exchange/shot-cells';
 import { newShot } from '../../composables/new-shot';
 import { validateRow } from '../../sync/validation';
 
-/** Kit and checks as a file, packs, cards and slates as tables: out, and in with a look at what would change. */
+/** Kit and checks as a file, packs, cards and shots as tables: out, and in with a look at what would change. */
 const film = useFilm();
 const selection = useSelection();
 const kind = ref<TableKind>('pack');
 const KINDS = [
   { value: 'pack' as const, label: 'Packs' },
   { value: 'card' as const, label: 'Cards' },
-  { value: 'shot' as const, label: 'Slates of this film' },
+  { value: 'shot' as const, label: 'Shots of this film' },
 ];
 const rows = shallowRef<TableRow[] | null>(null);
 const kit = shallowRef<KitReading | null>(null);
@@ -46,7 +46,7 @@ const names = computed(() => ({
   subjects: new Map(film.list('subject').map((s) => [s.id, s.name])),
 }));
 type Shot = Entity<'shot'>;
-/** Keys of slates that come in, each after the one before. */
+/** Keys of shots that come in, each after the one before. */
 let last = new Map<string, string>();
 const freshShot = (fields: Record<string, unknown>): Shot => {
   const placeId = String(fields['locationId']);
@@ -272,7 +272,7 @@ const bringKit = (): void => {
       </p>
     </div>
     <p class="faint">
-      Tables are CSV with the names above their columns; things are known by their name, slates by place and
+      Tables are CSV with the names above their columns; things are known by their name, shots by place and
       title, at most {{ MOST_ROWS.toLocaleString('en') }} lines. The form of the kit file is published at
       <a href="/api/schemas/kit-file">/api/schemas/kit-file</a>.
     </p>

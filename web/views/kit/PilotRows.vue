@@ -97,7 +97,7 @@ const forget = (id: string): void => {
   <section class="pilots">
     <p><button class="btn lead" @click="fresh">New pilot</button></p>
     <p v-if="all.length === 0" class="quiet">
-      No pilot yet. With one, every slate knows how well its move is practised, and how many takes it wants.
+      No pilot yet. With one, every shot knows how well its move is practised, and how many takes it wants.
     </p>
     <ul>
       <KitRow

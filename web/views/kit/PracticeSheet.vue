@@ -36,7 +36,7 @@ const print = (): void => window.print();
       <thead>
         <tr>
           <th>Move</th>
-          <th>For slates</th>
+          <th>For shots</th>
           <th>Inputs</th>
           <th>Now</th>
           <th>With</th>
@@ -49,7 +49,7 @@ const print = (): void => window.print();
           <td>
             <b>{{ r.name }}</b>
           </td>
-          <td>{{ r.slates.join(', ') }}</td>
+          <td>{{ r.shots.join(', ') }}</td>
           <td>{{ r.inputs }}</td>
           <td>{{ r.word }}</td>
           <td>{{ HOW[r.how] }}</td>

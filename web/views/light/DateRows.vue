@@ -53,7 +53,7 @@ const take = (date: string): void => {
             <th scope="col">blue</th>
             <th scope="col">sun in the window</th>
             <th scope="col">moon</th>
-            <th scope="col">slates served</th>
+            <th scope="col">shots served</th>
             <th scope="col">wanted light</th>
             <th />
           </tr>

@@ -57,7 +57,7 @@ const print = (): void => window.print();
       <button class="btn no-print" @click="print">Print</button>
     </header>
     <p v-if="plan.length === 0" class="quiet">
-      No flights here yet. Slates with an aircraft and a charged pack make some; their settings show here.
+      No flights here yet. Shots with an aircraft and a charged pack make some; their settings show here.
     </p>
     <section v-for="f in plan" :key="f.index" class="flight" :aria-label="`Flight ${f.index + 1}`">
       <header>
@@ -92,7 +92,7 @@ const print = (): void => window.print();
         <table>
           <thead>
             <tr>
-              <th scope="col">slate</th>
+              <th scope="col">shot</th>
               <th scope="col">from</th>
               <th scope="col">scene</th>
               <th scope="col">start</th>
@@ -112,7 +112,7 @@ const print = (): void => window.print();
             >
               <th scope="row">
                 <RouterLink
-                  :to="{ name: 'bench' }"
+                  :to="{ name: 'shots' }"
                   @click="
                     selection.pick(r.shotId);
                     selection.facet = 'exposure';

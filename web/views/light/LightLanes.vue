@@ -55,9 +55,9 @@ const pin = (id: string, text: string) =>
 </script>
 
 <template>
-  <section class="lanes" aria-label="Slates over the window">
+  <section class="lanes" aria-label="Shots over the window">
     <header class="row head label">
-      <span>slate</span><span>wants</span><span>not before</span
+      <span>shot</span><span>wants</span><span>not before</span
       ><span class="key"
         ><i class="wish" /> the light wanted <i class="good" /> all of it right
         <i class="now" /> planned</span
@@ -109,7 +109,7 @@ const pin = (id: string, text: string) =>
         />
       </span>
     </div>
-    <p v-if="rows.length === 0" class="quiet">No slates here yet: what they want of the light shows here.</p>
+    <p v-if="rows.length === 0" class="quiet">No shots here yet: what they want of the light shows here.</p>
   </section>
 </template>
 

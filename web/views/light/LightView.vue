@@ -5,13 +5,13 @@ import { useLight } from '../../stores/light';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import TabbedView from '../../parts/TabbedView.vue';
-import { usePlaceRoute } from '../../composables/useLocationRoute';
+import { useLocationRoute } from '../../composables/useLocationRoute';
 import DayTab from './DayTab.vue';
 import ExposureTab from './ExposureTab.vue';
 import SetupTab from './SetupTab.vue';
 import { useLightPlace } from './useLightPlace';
 
-const props = defineProps<{ film: string; place?: string }>();
+const props = defineProps<{ film: string; location?: string }>();
 const selection = useSelection();
 const derivedFilm = useDerivedFilm();
 const { place: here, lit, shots } = useLightPlace();
@@ -22,7 +22,7 @@ const TABS = [
   { id: 'setup', label: 'Set-up' },
 ] as const;
 const tab = ref<(typeof TABS)[number]['id']>('day');
-usePlaceRoute('light', props);
+useLocationRoute('light', props);
 const note = computed(() =>
   here.value
     ? `${dateText(here.value.location.date)}, ${here.value.location.windowStart} to ${here.value.location.windowEnd}`
@@ -56,11 +56,11 @@ const choices = computed(() => derivedFilm.locations.map((l) => ({ id: l.id, lab
     </template>
     <p v-else-if="here" class="quiet">
       The place needs a date, a zone and coordinates before its light can be worked out.
-      <RouterLink :to="{ name: 'places' }">Enter them</RouterLink>.
+      <RouterLink :to="{ name: 'locations' }">Enter them</RouterLink>.
     </p>
     <p v-else class="quiet">
       Light belongs to a place and a date.
-      <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>.
+      <RouterLink :to="{ name: 'locations' }">Add the first location</RouterLink>.
     </p>
   </TabbedView>
 </template>

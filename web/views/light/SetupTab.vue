@@ -72,7 +72,7 @@ const print = (): void => window.print();
           <h2>
             {{ s.at }} <span class="quiet">{{ s.craft }}, {{ s.camera }}</span>
           </h2>
-          <p class="label">{{ s.pack }} · slates {{ s.numbers.join(' ') }}</p>
+          <p class="label">{{ s.pack }} · shots {{ s.numbers.join(' ') }}</p>
         </header>
         <dl>
           <template v-for="l in shown(s.lines, s.first)" :key="l.id">

@@ -7,7 +7,7 @@ import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 
-/** The place in view with its light and its slates. */
+/** The place in view with its light and its shots. */
 export const useLightPlace = () => {
   const film = useFilm();
   const selection = useSelection();

@@ -55,7 +55,7 @@ const add = (): void => {
   );
 };
 const usedBy = (s: Subject): number => store.list('shot').filter((x) => x.subjectId === s.id).length;
-/** Slates that look at it get another subject, or none, in the same step. */
+/** Shots that look at it get another subject, or none, in the same step. */
 const remove = (s: Subject): void => {
   const shots = store.list('shot').filter((x) => x.subjectId === s.id);
   store.commit('delete subject', [
@@ -92,7 +92,7 @@ const heirs = (s: Subject) => [
       <button class="btn lead" @click="add">New subject</button>
     </header>
     <p v-if="subjects.length === 0" class="quiet">
-      Slates aim at a subject: a bridge, a person, a row of trees. Give it a size and a place, and framing and
+      Shots aim at a subject: a bridge, a person, a row of trees. Give it a size and a place, and framing and
       pace follow.
     </p>
     <div v-for="s in subjects" :key="s.id" class="row">
@@ -157,7 +157,7 @@ const heirs = (s: Subject) => [
       />
       <button class="btn" @click="ask(s)">Delete</button>
       <div v-if="asked === s.id" class="asked">
-        <span>{{ usedBy(s) }} slates look at it. What takes its place?</span>
+        <span>{{ usedBy(s) }} shots look at it. What takes its place?</span>
         <PickField
           label="In its place"
           :value="heir"

@@ -41,7 +41,7 @@ const figures = computed(() =>
 /** Asks for a figure; the first free number that reaches it gives way. */
 const ask = (target: Target, wanted: number): readonly Fault[] => {
   if (!(wanted > 0)) return [{ path: '', say: 'More than nothing is needed.' }];
-  // What is shown here is a picture behind; what is changed is the slate as it stands.
+  // What is shown here is a picture behind; what is changed is the shot as it stands.
   const now = derivedFilm.shotNow(facts.value.shot.id)?.facts ?? facts.value;
   const solved = solveShot(now, target, wanted);
   if (!solved.ok) return [{ path: '', say: solved.reason }];

@@ -66,7 +66,7 @@ const warnings = computed(() => [
     <FlightSheet v-if="opened" :derived="derived" :packs="film.kit.packs" />
     <RouterLink
       class="btn ask"
-      :to="{ name: 'flights', params: { film: film.filmId, place: place.location.id } }"
+      :to="{ name: 'flights', params: { film: film.filmId, location: place.location.id } }"
       title="Flights of the day: by hand or planned (G F)"
       >Flights of the day</RouterLink
     >

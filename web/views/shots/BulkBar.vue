@@ -23,7 +23,7 @@ type Change =
   | `handling:${Shot['handling']}`
   | `takes:${number}`
   | `aircraft:${string}`;
-/** Everything that can be set on several slates, as one list. */
+/** Everything that can be set on several shots, as one list. */
 const changes = computed(() => [
   { value: '' as Change, label: 'change them to \u2026' },
   ...choices(PRIORITY_WORDS).map((c) => ({
@@ -60,9 +60,9 @@ const apply = (value: Change): void => {
   const ids = listing.picked;
   if (!field) return;
   if (field === 'aircraft') bulk.changeAircraft(ids, word);
-  else if (field === 'takes') bulk.change(ids, { takes: Number(word) }, 'takes of slates');
-  else bulk.change(ids, { [field]: word }, `${field} of slates`);
-  selection.say(`${counted(ids.length, 'slate')} changed. Ctrl+Z takes it back.`);
+  else if (field === 'takes') bulk.change(ids, { takes: Number(word) }, 'takes of shots');
+  else bulk.change(ids, { [field]: word }, `${field} of shots`);
+  selection.say(`${counted(ids.length, 'shot')} changed. Ctrl+Z takes it back.`);
   change.value = '';
 };
 const copyTo = (locationId: string): void => {
@@ -70,13 +70,13 @@ const copyTo = (locationId: string): void => {
   const made = bulk.copyTo(listing.picked, locationId);
   listing.clear();
   for (const id of made) listing.toggle(id);
-  selection.say(`${counted(made.length, 'slate')} copied.`);
+  selection.say(`${counted(made.length, 'shot')} copied.`);
 };
 const remove = (): void => {
   const n = listing.picked.length;
   bulk.remove(listing.picked);
   listing.clear();
-  selection.say(`Deleted ${counted(n, 'slate')}. Ctrl+Z brings them back.`);
+  selection.say(`Deleted ${counted(n, 'shot')}. Ctrl+Z brings them back.`);
 };
 const join = (): void => {
   const id = bulk.join(listing.picked);
@@ -86,7 +86,7 @@ const join = (): void => {
 </script>
 
 <template>
-  <section class="bulk" aria-label="Chosen slates">
+  <section class="bulk" aria-label="Chosen shots">
     <p>
       <b>{{ listing.picked.length }} chosen</b
       ><button class="btn bare" title="All that are shown" @click="listing.chooseAll">All shown</button
@@ -112,7 +112,7 @@ const join = (): void => {
       <button
         class="btn"
         :disabled="why !== null"
-        :title="why ?? 'One slate with all of the cut'"
+        :title="why ?? 'One shot with all of the cut'"
         @click="join"
       >
         Join</button

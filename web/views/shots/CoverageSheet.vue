@@ -66,7 +66,8 @@ const total = computed(() =>
 <template>
   <section class="coverage" aria-label="Cover a subject">
     <p v-if="subjects.length === 0" class="quiet">
-      A set covers a subject. <RouterLink :to="{ name: 'places' }">Add what stands there</RouterLink> first.
+      A set covers a subject.
+      <RouterLink :to="{ name: 'locations' }">Add what stands there</RouterLink> first.
     </p>
     <template v-else>
       <PickField

@@ -18,7 +18,7 @@ const rows = computed(() =>
         pack: pack?.name ?? '',
         at: clockText(f.startMs, place.location.zone),
         first: f.stops[0]?.shotId ?? '',
-        slates: f.stops.map((s) => props.derived.shots.get(s.shotId)?.number ?? 0).join(' '),
+        shots: f.stops.map((s) => props.derived.shots.get(s.shotId)?.number ?? 0).join(' '),
         minutes: f.seconds / 60,
         wattHours: f.usedWh,
         left: pack ? ((f.supply.availableWh - f.usedWh) / pack.ratedWh) * 100 : NaN,
@@ -39,7 +39,7 @@ const total = computed(() => ({
         <tr>
           <th scope="col">off</th>
           <th scope="col">pack</th>
-          <th scope="col">slates</th>
+          <th scope="col">shots</th>
           <th scope="col">time</th>
           <th scope="col">energy</th>
           <th scope="col">lands with</th>
@@ -49,7 +49,7 @@ const total = computed(() => ({
         <tr v-for="r in rows" :key="r.key" :title="r.place" @click="selection.pick(r.first)">
           <td>{{ r.at }}</td>
           <td>{{ r.pack }}</td>
-          <td>{{ r.slates }}</td>
+          <td>{{ r.shots }}</td>
           <td><Fig :value="r.minutes" quantity="minutes" /></td>
           <td><Fig :value="r.wattHours" quantity="wattHours" /></td>
           <td><Fig :value="r.left" quantity="percent" /></td>

@@ -8,7 +8,7 @@ import { useFlightActs } from '../flights/useFlightActs';
 import { draggedShot, useTryOut } from '../flights/useTryOut';
 import { columnWould, goalAt, type Column, type Piece } from './packs';
 
-/** What is taken hold of on the pack rail: slates are picked, and dragged along their pack and onto another. */
+/** What is taken hold of on the pack rail: shots are picked, and dragged along their pack and onto another. */
 const props = defineProps<{
   columns: readonly Column[];
   columnWidth: number;
@@ -23,7 +23,7 @@ const { over, clear, put, tried } = useTryOut(useFlightActs(useDay()));
 const stands = useTemplateRef<HTMLElement[]>('stands');
 const grips = useTemplateRef<HTMLElement[]>('grips');
 
-const slates = (c: Column): readonly Piece[] => c.pieces.filter((p) => p.shotId !== null);
+const shots = (c: Column): readonly Piece[] => c.pieces.filter((p) => p.shotId !== null);
 const lockedShots = computed(
   () =>
     new Set(
@@ -126,7 +126,7 @@ watch(
         >{{ wouldOf(c)?.text }}</b
       >
       <span
-        v-for="p in slates(c)"
+        v-for="p in shots(c)"
         :key="p.key"
         ref="grips"
         class="grip"

@@ -146,7 +146,7 @@ export const columnsOf = (
 };
 
 /**
- * Where a slate goes that is let go on a column at a height: before the piece it is held over the upper half of, at the end of
+ * Where a shot goes that is let go on a column at a height: before the piece it is held over the upper half of, at the end of
  * the last flight below it, or as a flight of its own on a pack that is not flown at this place.
  * @param spentWh energy spent from the pack down to there, Wh
  */
@@ -159,7 +159,7 @@ export const goalAt = (column: Column, spentWh: number): Goal | null => {
   return last ? { to: 'flight', index: last.index, at: last.stop + 1 } : null;
 };
 
-/** What a column would land with, in percent, or how much too much it would be, Wh, with a slate moved; null where that does not touch it. */
+/** What a column would land with, in percent, or how much too much it would be, Wh, with a shot moved; null where that does not touch it. */
 export const columnWould = (
   column: Column,
   places: ReadonlyMap<string, LocationPlan>,

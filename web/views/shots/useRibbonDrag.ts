@@ -6,7 +6,7 @@ import { useFilm } from '../../stores/film';
 const START_PX = 3;
 
 /**
- * Drags a slate, or a flight by its first slate, along the light: where it is let go is the minute it is held back to. Before the
+ * Drags a shot, or a flight by its first shot, along the light: where it is let go is the minute it is held back to. Before the
  * minute it would come at by itself it is let go again.
  * @param msOf how long a stretch of the glass stands for
  */

@@ -3,7 +3,7 @@ import type { DerivedShot } from '@core/film';
 import { computed, type ComputedRef } from 'vue';
 import { useFilm } from '../../stores/film';
 
-/** The slate as it is kept now: what is changed is changed on this, since what is worked out of it may be a picture behind. */
+/** The shot as it is kept now: what is changed is changed on this, since what is worked out of it may be a picture behind. */
 export const useStored = (shot: () => DerivedShot): ComputedRef<Entity<'shot'>> => {
   const film = useFilm();
   return computed(() => {

@@ -196,7 +196,7 @@ const save = (format: ShapeFormat): void => {
       <div>
         <h3>Save what is on the plan</h3>
         <SwitchField
-          label="Paths of the slates, too"
+          label="Paths of the shots, too"
           :value="withPaths"
           :save="
             (v: boolean) => {

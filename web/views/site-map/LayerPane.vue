@@ -27,7 +27,7 @@ const pictures = computed(() =>
 const flights = computed(() => {
   const count = derivedFilm.derived?.places.get(props.plan.placeId.value)?.flights.length ?? 0;
   return [
-    { value: null as number | null, label: 'all slates' },
+    { value: null as number | null, label: 'all shots' },
     ...Array.from({ length: count }, (_, i) => ({ value: i as number | null, label: `flight ${i + 1}` })),
   ];
 });
@@ -138,7 +138,7 @@ const dropGround = (): void => {
     </p>
     <h2>Shown</h2>
     <PickField
-      label="Slates of"
+      label="Shots of"
       :value="layers.flight"
       :options="flights"
       :save="
@@ -148,7 +148,7 @@ const dropGround = (): void => {
       "
     />
     <SwitchField
-      label="Only the picked slate"
+      label="Only the picked shot"
       :value="layers.onlyPicked"
       :save="
         (v: boolean) => {

@@ -8,7 +8,7 @@ test('the cut is ordered apart from the list, by keyboard and by mouse, and foll
   page,
   bench,
 }) => {
-  await bench.open('board');
+  await bench.open('storyboard');
   await expect(cards(page)).toHaveCount(18);
   const first = page.locator('[data-card]').first();
   await first.focus();
@@ -36,8 +36,8 @@ test('the cut is ordered apart from the list, by keyboard and by mouse, and foll
   await expect(page.getByRole('button', { name: 'As flown' })).toBeDisabled();
 });
 
-test('remarks on how it ends, forbids nothing, and opens the slate it is about', async ({ page, bench }) => {
-  await bench.open('board');
+test('remarks on how it ends, forbids nothing, and opens the shot it is about', async ({ page, bench }) => {
+  await bench.open('storyboard');
   await expect(page.getByText('The film ends on a push-in.')).toHaveCount(0);
   await page.locator('[data-card]').last().press('Enter');
   await expect(bench.title).toHaveValue('Leave it to the blue');
@@ -53,5 +53,5 @@ test('an empty film has a board that says what it waits for', async ({ page, app
   await page.getByLabel('Name of the new film').fill('Nothing yet');
   await page.getByRole('button', { name: 'Make it' }).click();
   await page.getByRole('link', { name: 'Board', exact: true }).click();
-  await expect(page.getByText('The board shows the cut once there are slates.')).toBeVisible();
+  await expect(page.getByText('The board shows the cut once there are shots.')).toBeVisible();
 });

@@ -30,13 +30,13 @@ const title = (value: string): void => {
 </script>
 
 <template>
-  <section class="work" aria-label="The slate being worked on">
+  <section class="work" aria-label="The shot being worked on">
     <header class="head">
       <span class="number">{{ shot.number }}</span>
       <ElInput
         class="title"
         :model-value="shot.facts.shot.title"
-        placeholder="Name this slate"
+        placeholder="Name this shot"
         aria-label="Title"
         dir="auto"
         maxlength="10000"
@@ -45,7 +45,7 @@ const title = (value: string): void => {
       <button class="btn" title="See the move (P)" @click="selection.previewing = true">See it</button>
       <button
         class="btn"
-        title="Two slates with half of the cut each"
+        title="Two shots with half of the cut each"
         @click="acts.splitShot(shot.facts.shot.id)"
       >
         Split
@@ -55,7 +55,7 @@ const title = (value: string): void => {
     </header>
     <MoveDrawing :key="shot.facts.shot.id" :shot="shot" />
     <FigureStrip :shot="shot" />
-    <div class="facets" role="tablist" aria-label="Facets of the slate">
+    <div class="facets" role="tablist" aria-label="Facets of the shot">
       <button
         v-for="f in FACETS"
         :id="`facet-${f.id}`"

@@ -6,10 +6,10 @@ import { dateText } from '../../format';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
-import PlaceForm from './PlaceForm.vue';
+import LocationForm from './LocationForm.vue';
 import { newPlace } from './newPlace';
 
-const props = defineProps<{ film: string; place?: string }>();
+const props = defineProps<{ film: string; location?: string }>();
 const router = useRouter();
 const store = useFilm();
 const selection = useSelection();
@@ -17,14 +17,14 @@ const derivedFilm = useDerivedFilm();
 const places = computed(() => derivedFilm.locations);
 const picked = computed(
   () =>
-    places.value.find((l) => l.id === props.place) ??
+    places.value.find((l) => l.id === props.location) ??
     places.value.find((l) => l.id === selection.place?.location.id) ??
     places.value[0] ??
     null,
 );
 const go = (id: string): void => {
   selection.pickPlace(id);
-  void router.replace({ name: 'places', params: { film: props.film, place: id } });
+  void router.replace({ name: 'locations', params: { film: props.film, location: id } });
 };
 
 const add = (): void => {
@@ -41,7 +41,7 @@ const remove = (id: string): void => {
   store.remove('delete place', [...belongs, { kind: 'location', id }]);
   const next = places.value.find((l) => l.id !== id);
   if (next) go(next.id);
-  selection.say('Deleted the place with its slates. Ctrl+Z brings them back.');
+  selection.say('Deleted the place with its shots. Ctrl+Z brings them back.');
 };
 </script>
 
@@ -68,7 +68,7 @@ const remove = (id: string): void => {
         A place is where you launch: coordinates, a day, a window of time, the wind.
       </p>
     </nav>
-    <PlaceForm v-if="picked" :key="picked.id" :place="picked" @remove="remove(picked.id)" />
+    <LocationForm v-if="picked" :key="picked.id" :place="picked" @remove="remove(picked.id)" />
     <main v-else class="teach">
       <h1>Where will you fly?</h1>
       <button class="btn lead" @click="add">Add the first location</button>

@@ -64,7 +64,7 @@ watch(
 onBeforeUnmount(() => stop());
 const open = (id: string): void => {
   selection.pick(id);
-  void router.push({ name: 'bench' });
+  void router.push({ name: 'shots' });
 };
 const key = (event: KeyboardEvent, id: string): void => {
   if (!event.altKey) return;
@@ -81,7 +81,7 @@ const key = (event: KeyboardEvent, id: string): void => {
     <header>
       <h1>Story board</h1>
       <p v-if="board" class="quiet">
-        {{ board.places.length }} slates fill <b><Fig :value="board.totalS" quantity="seconds" /></b> of
+        {{ board.places.length }} shots fill <b><Fig :value="board.totalS" quantity="seconds" /></b> of
         <Fig :value="film.film?.cutLengthS ?? 0" quantity="seconds" />. The cut runs from left to right; the
         number is the order in the air.
       </p>
@@ -141,8 +141,8 @@ const key = (event: KeyboardEvent, id: string): void => {
       </ol>
     </template>
     <p v-else class="quiet">
-      The board shows the cut once there are slates.
-      <RouterLink :to="{ name: 'bench' }">Add some on the bench</RouterLink>.
+      The board shows the cut once there are shots.
+      <RouterLink :to="{ name: 'shots' }">Add some on the bench</RouterLink>.
     </p>
   </main>
 </template>

@@ -72,14 +72,14 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           :value="film.tempoBpm"
           quantity="count"
           unit="bpm"
-          hint="Slates measured in beats follow it."
+          hint="Shots measured in beats follow it."
           :save="(v) => set({ tempoBpm: v })"
         />
         <NumberField
           label="Beats in a count"
           :value="film.beatsPerCount"
           quantity="count"
-          hint="For slates measured in counts: 8 for counts of eight, 4 for bars."
+          hint="For shots measured in counts: 8 for counts of eight, 4 for bars."
           :save="(v) => set({ beatsPerCount: v })"
         />
         <PickField
@@ -104,7 +104,7 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
         />
       </div>
       <p class="quiet">
-        The slates on the list fill <b><Fig :value="planned" quantity="seconds" /></b> of
+        The shots on the list fill <b><Fig :value="planned" quantity="seconds" /></b> of
         <Fig :value="film.cutLengthS" quantity="seconds" /> of the cut. The mains frequency belongs to each
         place.
       </p>

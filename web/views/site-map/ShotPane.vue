@@ -42,7 +42,7 @@ const actions = [
   })),
 ];
 const set = (fields: Record<string, unknown>) =>
-  film.edit('shot', props.shot.facts.shot.id, fields, 'site of a slate');
+  film.edit('shot', props.shot.facts.shot.id, fields, 'site of a shot');
 const locationPlan = computed(() => derivedFilm.derived?.places.get(props.shot.facts.location.id) ?? null);
 const flight = computed(() =>
   props.shot.flightIndex === null ? null : (locationPlan.value?.flights[props.shot.flightIndex] ?? null),
@@ -52,7 +52,7 @@ const overGround = computed(() => props.shot.facts.overGround);
 </script>
 
 <template>
-  <section class="pane" aria-label="The picked slate on its site">
+  <section class="pane" aria-label="The picked shot on its site">
     <header>
       <h2>
         <span class="number">{{ shot.number }}</span>

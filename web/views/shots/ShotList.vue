@@ -12,8 +12,8 @@ import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { ElInput } from '../../parts/element';
 import { BulkBar, CoverageSheet, ListTools, VarietySheet } from './later';
-import PlaceRow from './PlaceRow.vue';
-import SlateRow from './SlateRow.vue';
+import LocationRow from './LocationRow.vue';
+import ShotRow from './ShotRow.vue';
 
 type Row = { key: string; place: LocationPlan } | { key: string; shot: DerivedShot };
 
@@ -86,18 +86,18 @@ const add = (): void => {
 <template>
   <section class="list" aria-label="Shot list">
     <header>
-      <h2>Slates</h2>
-      <ElInput v-model="listing.wanted" class="find" placeholder="find" aria-label="Find slates" clearable />
+      <h2>Shots</h2>
+      <ElInput v-model="listing.wanted" class="find" placeholder="find" aria-label="Find shots" clearable />
       <button
         class="btn"
         :class="{ on: listing.activeFilters.length > 0 }"
         :aria-expanded="listing.toolsShown"
-        title="Which slates, and what each row tells (F)"
+        title="Which shots, and what each row tells (F)"
         @click="listing.toolsShown = !listing.toolsShown"
       >
         Show
       </button>
-      <button class="btn lead" title="New slate (N)" :disabled="!selection.place" @click="add">New</button>
+      <button class="btn lead" title="New shot (N)" :disabled="!selection.place" @click="add">New</button>
     </header>
     <nav class="asks" aria-label="Help with the list">
       <button
@@ -110,7 +110,7 @@ const add = (): void => {
       </button>
       <button
         :aria-expanded="selection.coverageShown"
-        title="A set of slates for one subject (O)"
+        title="A set of shots for one subject (O)"
         :disabled="!selection.place"
         @click="selection.coverageShown = !selection.coverageShown"
       >
@@ -136,14 +136,14 @@ const add = (): void => {
           :style="{ transform: `translateY(${item.start}px)` }"
         >
           <template v-if="row">
-            <PlaceRow
+            <LocationRow
               v-if="'place' in row"
               :place="row.place"
               :date="dateText(row.place.location.date)"
               @drop="(id) => acts.placeAtEnd(id, row.key)"
               @pick="selection.pickPlace(row.key)"
             />
-            <SlateRow
+            <ShotRow
               v-else
               :shot="row.shot"
               :picked="row.key === selection.shotId"
@@ -157,8 +157,8 @@ const add = (): void => {
       </div>
       <p v-if="rows.length === 0" class="empty">
         A shot list belongs to a place.
-        <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>: where, when, and what stands
-        there.
+        <RouterLink :to="{ name: 'locations' }">Add the first location</RouterLink>: where, when, and what
+        stands there.
       </p>
       <p v-else-if="listing.shown.length === 0 && (derivedFilm.derived?.order.length ?? 0) > 0" class="empty">
         Nothing on the list is like that.
@@ -173,7 +173,7 @@ const add = (): void => {
         </button>
       </p>
       <p v-else-if="derivedFilm.derived?.order.length === 0" class="empty">
-        No slates yet. <button class="btn lead" @click="add">Add the first one</button>
+        No shots yet. <button class="btn lead" @click="add">Add the first one</button>
       </p>
     </div>
     <BulkBar v-if="listing.picked.length > 1" />

@@ -9,14 +9,14 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import BudgetPane from './BudgetPane.vue';
 import { fetchAhead, PreviewStage } from './later';
 import LightRibbon from './LightRibbon.vue';
-import SlateList from './SlateList.vue';
-import SlateWork from './SlateWork.vue';
+import ShotList from './ShotList.vue';
+import ShotWork from './ShotWork.vue';
 
 const film = useFilm();
 const selection = useSelection();
 const derivedFilm = useDerivedFilm();
 const acts = useShotCommands();
-/** Taken in turn: a slider in hand changes the slate at once, the sums a picture or two later. */
+/** Taken in turn: a slider in hand changes the shot at once, the sums a picture or two later. */
 const whole = () =>
   derivedFilm.derived && selection.place ? { derived: derivedFilm.derived, place: selection.place } : null;
 const budget = useDeferred(whole);
@@ -25,11 +25,11 @@ onMounted(() => {
   performance.mark('usable');
   whenIdle(fetchAhead);
 });
-type Pane = 'slates' | 'work' | 'budget';
-const pane = ref<Pane>('slates');
+type Pane = 'shots' | 'work' | 'budget';
+const pane = ref<Pane>('shots');
 const PANES: { id: Pane; label: string }[] = [
-  { id: 'slates', label: 'Slates' },
-  { id: 'work', label: 'Slate' },
+  { id: 'shots', label: 'Shots' },
+  { id: 'work', label: 'Shot' },
   { id: 'budget', label: 'Packs' },
 ];
 </script>
@@ -44,17 +44,17 @@ const PANES: { id: Pane; label: string }[] = [
       :derived="ribbon.derived"
     />
     <div class="panes" :data-pane="pane">
-      <SlateList class="pane slates" @picked="pane = 'work'" />
+      <ShotList class="pane shots" @picked="pane = 'work'" />
       <main v-if="selection.previewing && selection.shot" class="pane work preview" tabindex="-1">
         <PreviewStage :shot="selection.shot" />
       </main>
       <main v-else class="pane work scroll" tabindex="-1">
-        <SlateWork v-if="selection.shot" :shot="selection.shot" />
+        <ShotWork v-if="selection.shot" :shot="selection.shot" />
         <div v-else-if="selection.place" class="teach">
           <h1>{{ selection.place.location.name }}</h1>
-          <p>A slate is one camera move: what it looks at, how it flies, how long the cut needs it.</p>
+          <p>A shot is one camera move: what it looks at, how it flies, how long the cut needs it.</p>
           <button class="btn lead" @click="acts.addShot(selection.place.location.id)">
-            Add the first slate
+            Add the first shot
           </button>
         </div>
         <div v-else class="teach">
@@ -63,7 +63,7 @@ const PANES: { id: Pane; label: string }[] = [
             Start with a place: where you launch from, on which day, and what stands there. The light and the
             budget follow from it.
           </p>
-          <RouterLink class="btn lead" :to="{ name: 'places' }">Add the first location</RouterLink>
+          <RouterLink class="btn lead" :to="{ name: 'locations' }">Add the first location</RouterLink>
         </div>
       </main>
       <BudgetPane
@@ -136,7 +136,7 @@ const PANES: { id: Pane; label: string }[] = [
   .panes > .pane {
     display: none;
   }
-  [data-pane='slates'] > .slates,
+  [data-pane='shots'] > .shots,
   [data-pane='work'] > .work,
   [data-pane='budget'] > .budgetpane {
     display: flex;

@@ -65,7 +65,7 @@ onMounted(() => {
 <template>
   <button
     ref="row"
-    class="slate"
+    class="shot"
     :class="{
       picked,
       chosen,
@@ -117,7 +117,7 @@ onMounted(() => {
 .done .number {
   color: var(--chalk-3);
 }
-.slate {
+.shot {
   position: relative;
   display: grid;
   grid-template-columns: 25px 58px 1fr 14px;
@@ -132,16 +132,16 @@ onMounted(() => {
   cursor: grab;
   clip-path: polygon(0 0, calc(100% - var(--cut)) 0, 100% var(--cut), 100% 100%, 0 100%);
 }
-.slate:hover {
+.shot:hover {
   background: var(--slab-2);
 }
-.slate.picked {
+.shot.picked {
   background: var(--pick-dim);
 }
-.slate.chosen {
+.shot.chosen {
   box-shadow: inset 5px 0 var(--pick);
 }
-.slate:focus-visible {
+.shot:focus-visible {
   outline-offset: -2px;
 }
 .number {

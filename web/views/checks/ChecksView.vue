@@ -6,24 +6,24 @@ import { dateText } from '../../format';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import TabbedView from '../../parts/TabbedView.vue';
-import { usePlaceRoute } from '../../composables/useLocationRoute';
+import { useLocationRoute } from '../../composables/useLocationRoute';
 import BagTab from './BagTab.vue';
 import CardsTab from './CardsTab.vue';
 import SheetTab from './SheetTab.vue';
-import { useReady } from './useReady';
+import { useChecks } from './useChecks';
 
 /** What has to be there and looked at, from days before until the footage is safe. */
-const props = defineProps<{ film: string; place?: string }>();
+const props = defineProps<{ film: string; location?: string }>();
 const selection = useSelection();
 const derivedFilm = useDerivedFilm();
-const ready = useReady();
+const ready = useChecks();
 const TABS = [
   { id: 'checks', label: 'Checks' },
   { id: 'bag', label: 'Bag' },
   { id: 'cards', label: 'Cards' },
 ] as const;
 const tab = ref<(typeof TABS)[number]['id']>('checks');
-usePlaceRoute('ready', props);
+useLocationRoute('checks', props);
 watch(
   () => selection.place?.location.id,
   () => {
@@ -65,7 +65,7 @@ const choices = computed(() =>
   >
     <p v-if="!ready.context.value" class="quiet">
       Checks belong to a place and a date.
-      <RouterLink :to="{ name: 'places' }">Add the first location</RouterLink>.
+      <RouterLink :to="{ name: 'locations' }">Add the first location</RouterLink>.
     </p>
     <SheetTab v-else-if="tab === 'checks'" :ready="ready" />
     <BagTab v-else-if="tab === 'bag'" :ready="ready" />

@@ -20,8 +20,8 @@ type Answer = Entity<'answer'>;
 export type Verdict = Answer['verdict'];
 const TICK_MS = 20_000;
 
-/** The place, the flight and the slate in hand, with the sheets of the day and what they come to. */
-export const useReady = () => {
+/** The place, the flight and the shot in hand, with the sheets of the day and what they come to. */
+export const useChecks = () => {
   const film = useFilm();
   const findings = useFindings();
   const selection = useSelection();
@@ -129,4 +129,4 @@ export const useReady = () => {
   return { moment, flightN, flights, shots, place, context, sheets, sheet, go, flightGo, who, answer };
 };
 
-export type Ready = ReturnType<typeof useReady>;
+export type Ready = ReturnType<typeof useChecks>;

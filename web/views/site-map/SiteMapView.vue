@@ -17,9 +17,9 @@ import WarningList from '../../parts/WarningList.vue';
 import CornerSigns from './CornerSigns.vue';
 import DrawBar from './DrawBar.vue';
 import LayerPane from './LayerPane.vue';
-import PlanCanvas from './PlanCanvas.vue';
+import SiteMapCanvas from './SiteMapCanvas.vue';
 import SidePane from './SidePane.vue';
-import SlatePane from './SlatePane.vue';
+import ShotPane from './ShotPane.vue';
 import SubjectPane from './SubjectPane.vue';
 import ThingPane from './ThingPane.vue';
 import { useLayers } from './useLayers';
@@ -27,7 +27,7 @@ import { usePlan } from './usePlan';
 import { usePlanKeys } from './usePlanKeys';
 
 const ImportShapes = defineAsyncComponent(() => import('./ImportShapes.vue'));
-const props = defineProps<{ film: string; place?: string }>();
+const props = defineProps<{ film: string; location?: string }>();
 const router = useRouter();
 const store = useFilm();
 const selection = useSelection();
@@ -39,7 +39,7 @@ const shot = computed(() =>
   selection.shot?.facts.location.id === plan.placeId.value ? selection.shot : null,
 );
 const layers = useLayers(plan, shot);
-const canvas = useTemplateRef<InstanceType<typeof PlanCanvas>>('canvas');
+const canvas = useTemplateRef<InstanceType<typeof SiteMapCanvas>>('canvas');
 const share = ref(0.5);
 const pointer = ref<Spot | null>(null);
 const measured = ref<{ points: Spot[]; closed: boolean } | null>(null);
@@ -52,7 +52,7 @@ const tab = ref<'list' | 'map' | 'pane'>('map');
 
 site.start();
 watch(
-  () => props.place,
+  () => props.location,
   (id) => {
     if (id && id !== selection.place?.location.id) selection.pickPlace(id);
   },
@@ -65,8 +65,8 @@ watch(
     ideas.value = [];
     measured.value = null;
     plan.tool.value = null;
-    if (id && props.place !== id)
-      void router.replace({ name: 'plan', params: { film: props.film, place: id } });
+    if (id && props.location !== id)
+      void router.replace({ name: 'map', params: { film: props.film, location: id } });
   },
 );
 watch(
@@ -79,7 +79,7 @@ watch(
   },
 );
 
-/** The slate in hand as it stands while it is dragged, among those the layers show. */
+/** The shot in hand as it stands while it is dragged, among those the layers show. */
 const shown = computed(() =>
   plan.shots.value
     .filter(
@@ -139,7 +139,7 @@ const takeIdea = (index: number): void => {
   ]);
   ideas.value = [];
 };
-const pickSlate = (id: string): void => {
+const pickShot = (id: string): void => {
   selection.pick(id);
   plan.picked.value = { what: 'shot', id };
   pane.value = 'picked';
@@ -184,15 +184,15 @@ usePlanKeys({
       />
     </div>
     <div class="panes">
-      <aside class="list scroll" aria-label="Slates and things">
-        <h3>Slates</h3>
+      <aside class="list scroll" aria-label="Shots and things">
+        <h3>Shots</h3>
         <button
           v-for="s in plan.shots.value"
           :key="s.facts.shot.id"
           class="row"
           :class="{ on: s.facts.shot.id === selection.shotId }"
           :aria-current="s.facts.shot.id === selection.shotId"
-          @click="pickSlate(s.facts.shot.id)"
+          @click="pickShot(s.facts.shot.id)"
         >
           <b class="n">{{ s.number }}</b><span class="t" dir="auto">{{
             s.facts.shot.title || 'untitled'
@@ -229,7 +229,7 @@ usePlanKeys({
       </aside>
       <main class="middle" tabindex="-1">
         <div class="mapbox">
-          <PlanCanvas
+          <SiteMapCanvas
             ref="canvas"
             :plan="plan"
             :layers="layers"
@@ -289,12 +289,12 @@ usePlanKeys({
         <section v-else-if="pane === 'findings'" class="findings">
           <WarningList :warnings="locationWarnings" />
           <div v-for="f in findings" :key="f.shot.facts.shot.id">
-            <button class="btn bare who" @click="pickSlate(f.shot.facts.shot.id)">
+            <button class="btn bare who" @click="pickShot(f.shot.facts.shot.id)">
               <b>{{ f.shot.number }}</b> {{ f.shot.facts.shot.title || 'untitled' }}</button
             ><WarningList :warnings="f.warnings" />
           </div>
           <p v-if="count === 0" class="quiet">
-            Nothing marked on this plan is in the way of any slate. What is not marked is not known.
+            Nothing marked on this plan is in the way of any shot. What is not marked is not known.
           </p>
           <p class="suggest">
             <button class="btn" :disabled="thinking" @click="suggest(false)">Where to launch from</button
@@ -329,8 +329,8 @@ usePlanKeys({
           :plan="plan"
           :subject="plan.subject.value"
         />
-        <SlatePane v-else-if="shot" :plan="plan" :shot="shot" :share="share" />
-        <p v-else class="quiet">Pick a slate or a thing, here or on the plan.</p>
+        <ShotPane v-else-if="shot" :plan="plan" :shot="shot" :share="share" />
+        <p v-else class="quiet">Pick a shot or a thing, here or on the plan.</p>
       </aside>
     </div>
     <nav class="tabs no-print" aria-label="Parts of the plan">
@@ -352,7 +352,7 @@ usePlanKeys({
   <main v-else class="teach">
     <h1>No place yet</h1>
     <p>A plan belongs to a place: coordinates, a day, what stands there.</p>
-    <RouterLink class="btn lead" :to="{ name: 'places', params: { film: store.filmId } }"
+    <RouterLink class="btn lead" :to="{ name: 'locations', params: { film: store.filmId } }"
       >Add the first location</RouterLink
     >
   </main>
