@@ -133,7 +133,7 @@ const paths = {
 /** Description of the API, built from the schemas that check it. */
 export const openApi = (version: string) => ({
   openapi: '3.1.0',
-  info: { title: 'Dusk Slate', version, description: 'Planning bench for drone videographers.' },
+  info: { title: 'Dusk Slate', version, description: 'Shoot planning for drone videographers.' },
   paths,
   components: {
     schemas: {

@@ -27,19 +27,19 @@ test('packs left at home show what does not fit, and by how many packs', async (
   for (const name of ['P1', 'P2', 'P3', 'W1', 'W2', 'S1', 'S2']) {
     await page
       .locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) })
-      .getByText('Comes along')
+      .getByText('On this film')
       .click();
   }
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await expect(bench.verdict).toHaveText(/18 of 18 shots do not fit/);
   await expect(page.getByRole('complementary', { name: 'Budget' })).toContainText('No pack comes along');
   await page.getByRole('link', { name: 'Kit', exact: true }).click();
   await page.getByRole('button', { name: /^Packs/ }).click();
   await page
     .locator('li', { has: page.getByRole('button', { name: 'Retire P3', exact: true }) })
-    .getByText('Comes along')
+    .getByText('On this film')
     .click();
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
   const { derived } = await bench.stored().then(async (s) => {
     await bench.saved();
     return bench.stored().catch(() => s);
@@ -51,7 +51,7 @@ test('packs left at home show what does not fit, and by how many packs', async (
 test('the schools change the plan: one pack one shot needs a pack for each shot', async ({ page, bench }) => {
   await bench.open('brief');
   await page.getByRole('button', { name: /One pack, one shot/ }).click();
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await expect(page.locator('.supply')).toContainText('packs short');
   await bench.saved();
   const { derived } = await bench.stored();
@@ -64,7 +64,7 @@ test('the job’s tempo and rates reach the shots measured in beats', async ({ p
   await bench.open('brief');
   await page.getByLabel('Music tempo').fill('46');
   await page.keyboard.press('Enter');
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await bench.pick('Meadow to arches');
   await page.keyboard.press('2');
   await expect(page.locator('.wanted')).toContainText('Wants 17s');
@@ -74,11 +74,11 @@ test('kit is edited, copied, retired; a card fuller than its size is refused', a
   await bench.open('kit');
   await page.getByRole('button', { name: /^Cards/ }).click();
   const row = page.locator('li', { has: page.getByRole('button', { name: 'Retire Card A', exact: true }) });
-  await row.getByLabel('Already on it').fill('80');
-  await row.getByLabel('Already on it').press('Enter');
+  await row.getByLabel('Space used').fill('80');
+  await row.getByLabel('Space used').press('Enter');
   await expect(row.getByRole('alert')).toHaveText('A card of 64 GB cannot hold 80.0 GB.');
-  await row.getByLabel('Already on it').fill('50');
-  await row.getByLabel('Already on it').press('Enter');
+  await row.getByLabel('Space used').fill('50');
+  await row.getByLabel('Space used').press('Enter');
   await page.getByRole('button', { name: 'Copy Card A', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Retire Card A copy', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Retire Card A copy', exact: true }).click();
@@ -91,8 +91,8 @@ test('kit is edited, copied, retired; a card fuller than its size is refused', a
     gb: 50,
   });
   // Footage does not go by typing a number over it.
-  await row.getByLabel('Already on it').fill('0');
-  await row.getByLabel('Already on it').press('Enter');
+  await row.getByLabel('Space used').fill('0');
+  await row.getByLabel('Space used').press('Enter');
   await expect(row.getByRole('alert')).toContainText(
     'Card A holds 50.0 GB copied nowhere; 2 copies are wanted.',
   );
@@ -100,7 +100,7 @@ test('kit is edited, copied, retired; a card fuller than its size is refused', a
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(row.getByLabel('Already on it')).toHaveValue('0');
+  await expect(row.getByLabel('Space used')).toHaveValue('0');
   await bench.saved();
 });
 

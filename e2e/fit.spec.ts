@@ -188,7 +188,7 @@ test('without motion wanted nothing moves by itself', async ({ page, bench }) =>
 
 test('every field that refuses says so to a screen reader and keeps its label', async ({ page, bench }) => {
   await bench.open('brief');
-  const reserve = page.getByLabel('Land with');
+  const reserve = page.getByLabel('Landing reserve');
   await reserve.fill('70');
   await reserve.press('Enter');
   await expect(page.getByRole('alert').filter({ hasText: 'Reserve must be 0.4 or less.' })).toBeVisible();

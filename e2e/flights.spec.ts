@@ -27,7 +27,7 @@ const leave = async (page: Page, bench: Bench, names: readonly string[]): Promis
     const kept = page.locator('li.row', {
       has: page.getByRole('button', { name: `Retire ${name}`, exact: true }),
     });
-    await kept.getByText('Comes along').click();
+    await kept.getByText('On this film').click();
   }
   await bench.saved();
 };
@@ -46,7 +46,7 @@ test('a day at three places with four packs is planned, proven no worse than the
       .click();
     await planned(page);
     await expect(page.getByText(/Proven|best that was found|worth is in it/)).toBeVisible();
-    await page.getByRole('button', { name: 'Take it' }).click();
+    await page.getByRole('button', { name: 'Apply plan' }).click();
     await bench.saved();
   }
   const after = await bench.stored();
@@ -69,7 +69,7 @@ test('a day at three places with four packs is planned, proven no worse than the
 
 test('a proposal is taken flight by flight, beside the plan that was put aside', async ({ page, bench }) => {
   await bench.open('flights');
-  await page.getByRole('button', { name: 'Put aside' }).click();
+  await page.getByRole('button', { name: 'Keep for comparison' }).click();
   await planned(page);
   const sheet = page.getByRole('region', { name: 'Planned day' });
   await expect(sheet.getByRole('row', { name: /put aside/ })).toBeVisible();
@@ -80,7 +80,7 @@ test('a proposal is taken flight by flight, beside the plan that was put aside',
   await sheet.getByRole('button', { name: 'Take what is ticked' }).click();
   await bench.saved();
   expect((await bench.stored()).file.flights).toHaveLength(1);
-  await sheet.getByRole('button', { name: 'Bring back what was put aside' }).click();
+  await sheet.getByRole('button', { name: 'Restore the kept plan' }).click();
   await bench.saved();
   expect((await bench.stored()).file.flights).toEqual([]);
 });
@@ -156,7 +156,7 @@ test('everything on the rail is done by keys: along, across, pin, lock, earlier;
       .flights.find((f) => f.planId === kept.id)!
       .stops.map((s) => s.shotId),
   ).toEqual(locked);
-  await page.getByRole('button', { name: 'Let go' }).click();
+  await page.getByRole('button', { name: 'Revert to list order' }).click();
   await bench.saved();
   expect((await bench.stored()).file.flights.map((f) => f.locked)).toEqual([true]);
 });
@@ -185,7 +185,7 @@ test('turns that contradict each other are named, keep the day from being planne
   await expect(page.locator('[data-code="flight.turns"]')).toHaveCount(0);
   await planned(page);
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('button', { name: 'Take it' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Apply plan' })).toHaveCount(0);
 });
 
 test('a shot that does not fit says what would help, and one key does it', async ({ page, bench }) => {
@@ -214,7 +214,7 @@ test('the evening before says what to charge until when; the dice say what falls
   const evening = page.getByRole('region', { name: 'The evening before' });
   await expect(evening.getByRole('row', { name: /P3/ })).toContainText('Hub at the wall');
   await expect(evening.getByText(/All full by 20:/)).toBeVisible();
-  await bench.choose('Begin at', '23:00');
+  await bench.choose('Charging starts', '23:00');
   await expect(evening.getByText(/All full by 23:/)).toBeVisible();
   await expect(evening.getByText('not near a flame', { exact: false })).toBeVisible();
   await bench.accessible();
@@ -261,17 +261,17 @@ test('flights are logged, the plan learns from them, a pack is lost and the rest
   await row(page, 1).locator('.who').click();
   await page.getByRole('button', { name: 'Log it' }).click();
   // More at landing than at take-off cannot be.
-  await page.getByLabel('At take-off').fill('40');
-  await page.getByLabel('At landing').fill('80');
-  await page.getByLabel('At landing').blur();
-  await page.getByRole('button', { name: 'Enter in the log' }).click();
+  await page.getByLabel('Charge at take-off').fill('40');
+  await page.getByLabel('Charge at landing').fill('80');
+  await page.getByLabel('Charge at landing').blur();
+  await page.getByRole('button', { name: 'Log flight' }).click();
   await expect(page.getByRole('region', { name: 'Log a flight' }).getByRole('alert')).toContainText(
     'cannot land with 80 %',
   );
-  await page.getByLabel('At take-off').fill('100');
-  await page.getByLabel('At landing').fill('31');
-  await page.getByLabel('At landing').blur();
-  await page.getByRole('button', { name: 'Enter in the log' }).click();
+  await page.getByLabel('Charge at take-off').fill('100');
+  await page.getByLabel('Charge at landing').fill('31');
+  await page.getByLabel('Charge at landing').blur();
+  await page.getByRole('button', { name: 'Log flight' }).click();
   await bench.saved();
   const logged = await bench.stored();
   expect(
@@ -288,12 +288,12 @@ test('flights are logged, the plan learns from them, a pack is lost and the rest
     const wren = page.locator('.railpane .row', { hasText: 'Wren 246' }).first();
     await wren.locator('.who').click();
     await page.getByRole('button', { name: 'Log it' }).click();
-    for (const box of await page.getByRole('group', { name: 'In the can' }).getByRole('checkbox').all())
+    for (const box of await page.getByRole('group', { name: 'Shots done' }).getByRole('checkbox').all())
       await box.uncheck();
-    await page.getByLabel('At take-off').fill('100');
-    await page.getByLabel('At landing').fill('62');
-    await page.getByLabel('At landing').blur();
-    await page.getByRole('button', { name: 'Enter in the log' }).click();
+    await page.getByLabel('Charge at take-off').fill('100');
+    await page.getByLabel('Charge at landing').fill('62');
+    await page.getByLabel('Charge at landing').blur();
+    await page.getByRole('button', { name: 'Log flight' }).click();
     await bench.saved();
   }
   await expect(page.getByRole('region', { name: 'What the log teaches' })).toContainText(/Wren 246 takes \+/);
@@ -314,7 +314,7 @@ test('flights are logged, the plan learns from them, a pack is lost and the rest
   await page.getByLabel('Plan from').fill('18:40');
   await page.getByLabel('Plan from').blur();
   await planned(page);
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Apply plan' }).click();
   await bench.saved();
   const { file } = await bench.stored();
   const lost = file.kit.packs.find((p) => p.name === 'P2')!.id;

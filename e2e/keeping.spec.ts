@@ -166,7 +166,7 @@ test('back on the line, one shot of a place that is gone is refused by name; all
   await expect(bench.shot('One more of the pans')).toHaveCount(0);
   expect((await bench.stored()).file.shots.map((s) => s.title)).toContain('Valley wakes early');
   await bench.accessible();
-  await notice.getByRole('button', { name: 'Seen' }).click();
+  await notice.getByRole('button', { name: 'Dismiss' }).click();
   await expect(notice).toHaveCount(0);
 });
 

@@ -33,7 +33,7 @@ test('a sunrise shoot: filters hold over their flights, a shot fixed to another 
   await page.getByRole('tab', { name: 'Exposure' }).click();
   await expect(page.locator('[data-row="3"]')).toContainText('land before it');
   await expect(page.locator('.sum')).toContainText('landings to change a filter');
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await warning.getByRole('button', { name: 'Free the filter choice.' }).click();
   await expect(warning).toHaveCount(0);
 });
@@ -52,9 +52,9 @@ test('a night street: a shutter that flickers is marked, follows the mains of th
   await bench.choose('Shutter', '1/60');
   await expect(page.locator('[data-proposal] .mark', { hasText: 'flickers' })).toBeVisible();
   await expect(page.locator('[data-code="exposure.flicker"]')).toContainText('50 Hz');
-  await page.getByRole('link', { name: 'Places', exact: true }).click();
-  await bench.choose('Mains of the place', '60 Hz');
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('link', { name: 'Locations', exact: true }).click();
+  await bench.choose('Mains frequency', '60 Hz');
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await expect(page.locator('[data-code="exposure.flicker"]')).toHaveCount(0);
   await page.getByRole('link', { name: 'Light', exact: true }).click();
   await page.getByRole('tab', { name: 'Set-up' }).click();
@@ -70,10 +70,10 @@ test('noon with too weak a filter set: stops over, the factor that would do, and
   await page.getByRole('button', { name: /^Filters/ }).click();
   for (const name of ['ND 64', 'ND 128', 'Vario 4–32'])
     await page.getByRole('button', { name: `Retire ${name}` }).click();
-  await page.getByRole('link', { name: 'Places', exact: true }).click();
+  await page.getByRole('link', { name: 'Locations', exact: true }).click();
   await page.getByLabel('Window from').fill('13:30');
   await page.getByLabel('Window to').fill('15:00');
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await bench.pick('Sleepers from above');
   const over = page.locator('[data-code="exposure.over"]');
   await expect(over).toContainText('stops over');
@@ -94,7 +94,7 @@ test('noon with too weak a filter set: stops over, the factor that would do, and
   await expect(page.getByRole('alert')).toContainText('must be 1 or more');
   await field.fill(String(factor));
   await field.press('Enter');
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await expect(over).toHaveCount(0);
 });
 
@@ -104,7 +104,7 @@ test('a filter that stays at home is offered nowhere', async ({ page, bench }) =
   await page
     .getByRole('listitem')
     .filter({ has: page.getByRole('button', { name: 'Copy ND 4', exact: true }) })
-    .getByText('Comes along')
+    .getByText('On this film')
     .click();
   await bench.saved();
   await page.getByRole('link', { name: 'Light', exact: true }).click();
@@ -144,7 +144,7 @@ test('wishes, pins and dates: the window of a shot, held back by hand and by dra
 
   const dates = page.getByRole('region', { name: 'Dates compared' }).locator('tbody tr');
   await expect(dates).toHaveCount(7);
-  await dates.nth(2).getByRole('button', { name: 'Take it' }).click();
+  await dates.nth(2).getByRole('button', { name: 'Apply plan' }).click();
   await expect.poll(async () => (await bench.stored()).file.locations[0]?.date).toBe('2027-05-16');
 });
 
@@ -174,7 +174,7 @@ test('quick sums: any four give the fifth, with a key of its own, on a phone as 
 }) => {
   await bench.open();
   await page.keyboard.press('q');
-  await expect(page.getByRole('heading', { name: 'Quick sums' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Calculators' })).toBeVisible();
   await expect(page.locator('[data-out=ndStops]')).toHaveText(/4\.4 stops/);
   await page.getByRole('button', { name: 'ISO', exact: true }).click();
   await expect(page.locator('[data-out=iso]')).toHaveText('ISO 5');

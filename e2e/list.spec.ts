@@ -142,7 +142,7 @@ test('several shots are changed, copied, joined and deleted at once, each in one
   await bench.saved();
   ({ file } = await bench.stored());
   expect(file.shots.find((s) => s.title === 'Valley wakes')?.priority).toBe('must');
-  await bench.choose('Copy them to a place', 'Slate terraces');
+  await bench.choose('Copy them to a location', 'Slate terraces');
   await bench.saved();
   ({ file } = await bench.stored());
   const terraces = file.locations.find((l) => l.name === 'Slate terraces')!;
@@ -210,7 +210,7 @@ test('a subject is covered with a set; what no pack carries is left out unless w
   await bench.open();
   await bench.pick('Signal hut, smoke');
   await page.keyboard.press('o');
-  const sheet = page.getByRole('region', { name: 'Cover a subject' });
+  const sheet = page.getByRole('region', { name: 'Coverage' });
   await expect(sheet.getByRole('listitem')).toHaveCount(7);
   await sheet.getByRole('button', { name: /^Still/ }).click();
   await sheet.getByRole('button', { name: /^Add \d/ }).click();

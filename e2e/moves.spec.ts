@@ -146,7 +146,7 @@ test('stills, the pilot in the shot and a time-lapse are budgeted as the core ha
   await bench.pick('Along the parapet');
   await page.getByRole('tab', { name: 'Cut and takes' }).click();
   const before = (await stored(bench, 'Along the parapet')).facts;
-  await bench.choose('Takes down', 'Video and stills');
+  await bench.choose('Records', 'Video and stills');
   await page.getByText('Pilot in the shot').click();
   let now = await stored(bench, 'Along the parapet');
   expect(now.facts.seconds.airS - before.seconds.airS).toBeCloseTo(3 * 4 + 2 * 15 * now.shot.takes, 6);

@@ -7,7 +7,7 @@ test('from an empty film, a place with four shots shows whether two packs and on
 }) => {
   await page.goto(app.address);
   await page.getByLabel('Name of the new film').fill('Two packs');
-  await page.getByRole('button', { name: 'Make it' }).click();
+  await page.getByRole('button', { name: 'Create film' }).click();
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
   await page.getByRole('link', { name: 'Add the first location' }).first().click();
   await page.getByRole('button', { name: 'Add the first location' }).click();
@@ -30,18 +30,18 @@ test('from an empty film, a place with four shots shows whether two packs and on
   for (const name of ['P3', 'W1', 'W2', 'S1', 'S2']) {
     await page
       .locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) })
-      .getByText('Comes along')
+      .getByText('On this film')
       .click();
   }
   await page.getByRole('button', { name: /^Cards/ }).click();
   for (const name of ['Card B', 'Card C', 'Card D']) {
     await page
       .locator('li', { has: page.getByRole('button', { name: `Retire ${name}`, exact: true }) })
-      .getByText('Comes along')
+      .getByText('On this film')
       .click();
   }
 
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await page.getByRole('button', { name: 'Add the first shot' }).click();
   await bench.title.fill('One');
   await bench.title.press('Escape');

@@ -129,7 +129,7 @@ test('a place deleted takes its drawings and its ground along, and one step brin
 }) => {
   await bench.open('locations');
   const before = (await bench.stored()).file;
-  await page.getByRole('button', { name: 'Delete place' }).click();
+  await page.getByRole('button', { name: 'Delete location' }).click();
   await bench.saved();
   const without = (await bench.stored()).file;
   expect([without.locations.length, without.grounds.length]).toEqual([2, 1]);
@@ -145,7 +145,7 @@ test('a place deleted takes its drawings and its ground along, and one step brin
   ]);
   await page.getByRole('link', { name: 'Plan', exact: true }).click();
   await page
-    .getByRole('navigation', { name: 'Places' })
+    .getByRole('navigation', { name: 'Locations' })
     .getByRole('button', { name: 'Valdegris viaduct' })
     .click();
   await expect(page.locator('.list').getByRole('button', { name: /Alder wood/ })).toBeVisible();

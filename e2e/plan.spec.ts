@@ -44,7 +44,7 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
   await bench.saved();
 
   // An orbit about it, made on the bench.
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await page.getByRole('button', { name: 'Add the first shot' }).click();
   await bench.title.fill('Round the barn');
   await bench.choose('Move', /Orbit/);

@@ -50,7 +50,7 @@ test.describe('seeing a move', () => {
   test('plays, holds, goes slow, and two moves stand side by side', async ({ page, bench }) => {
     await bench.open();
     await bench.pick('Train takes the bridge');
-    await page.getByRole('button', { name: 'See it' }).click();
+    await page.getByRole('button', { name: 'Preview' }).click();
     const strip = page.getByRole('slider', { name: 'Second of the move' });
     await expect(page.locator('canvas')).toBeVisible();
     await page.getByRole('button', { name: '4×' }).click();
@@ -100,7 +100,7 @@ test.describe('seeing a move', () => {
     const end = page.getByLabel('Ends at', { exact: true }).last();
     await end.fill('80');
     await end.press('Enter');
-    await page.getByRole('button', { name: 'See it' }).click();
+    await page.getByRole('button', { name: 'Preview' }).click();
     await expect(
       page.getByRole('region', { name: 'The move as it will look' }).getByText('must end nearer'),
     ).toBeVisible();

@@ -43,7 +43,7 @@ test('at the launch point all is answered by keys, one thing is waived with a re
 }) => {
   await bench.open('checks');
   await page
-    .getByRole('navigation', { name: 'Places' })
+    .getByRole('navigation', { name: 'Locations' })
     .getByRole('button', { name: /Slate terraces/ })
     .click();
   await moment(page, 'At the launch point').click();
@@ -55,7 +55,7 @@ test('at the launch point all is answered by keys, one thing is waived with a re
     await page.keyboard.press('p');
     await expect(asked).toHaveCount(left - 1);
   }
-  await expect(line(page, 'propellers')).toContainText(/holds, Iria/);
+  await expect(line(page, 'propellers')).toContainText(/pass, Iria/);
   await line(page, 'home-point').focus();
   await page.keyboard.press('f');
   await expect(line(page, 'home-point')).toHaveAttribute('data-standing', 'failed');
@@ -107,17 +107,17 @@ test('after landing over water the card is changed; formatting it uncopied takes
     .click();
   await page.locator('.railpane .row').first().locator('.who').click();
   await page.getByRole('button', { name: 'Log it' }).click();
-  await page.getByRole('button', { name: 'Enter in the log' }).click();
+  await page.getByRole('button', { name: 'Log flight' }).click();
   await bench.saved();
   const { file } = await bench.stored();
   const move = file.kit.cardMoves.find((m) => m.act === 'record' && m.spot === 'aircraft')!;
   const name = file.kit.cards.find((c) => c.id === move.cardId)!.name;
   await bench.open('checks');
   await page
-    .getByRole('navigation', { name: 'Places' })
+    .getByRole('navigation', { name: 'Locations' })
     .getByRole('button', { name: /Salt pans/ })
     .click();
-  await moment(page, 'Leaving the place').click();
+  await moment(page, 'Leaving the location').click();
   await expect(line(page, 'cards-cased')).toContainText(`${name} is in the aircraft`);
   await moment(page, 'After landing').click();
   await expect(line(page, 'card-change')).toHaveAttribute('data-standing', 'failed');

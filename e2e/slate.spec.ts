@@ -132,7 +132,7 @@ test('units are a way of showing: imperial and back leaves every stored number a
   await bench.open('brief');
   const before = (await bench.stored()).file.shots;
   await bench.choose('Units', 'Imperial');
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await bench.pick('Along the parapet');
   await expect(page.getByLabel('Speed', { exact: true }).last()).toHaveValue(
     String(Number((3.5 / 0.44704).toPrecision(7))),

@@ -24,7 +24,7 @@ test('wind that rises through the morning stops what is flown in it, and says un
       (s.unfit || s.warnings.some((w) => w.code === 'air.gusts')),
   );
   expect(late.length).toBeGreaterThan(0);
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await expect(bench.verdict).toHaveText(/of 18 shots do not fit/);
   await page.getByRole('link', { name: 'Flights', exact: true }).click();
   await expect(page.getByText(/Its wind holds until 07:/)).toBeVisible();
@@ -66,6 +66,6 @@ test('a shot wanted in two aspects shows both crops, and says when one cuts the 
   const shot = [...derived.shots.values()].find((s) => s.facts.shot.title === 'Round the incline house')!;
   expect(file.shots.find((s) => s.id === shot.facts.shot.id)!.alsoAspect).toBe('9:16');
   expect(shot.facts.frame.also!.pixelShare).toBeCloseTo(81 / 256, 6);
-  await page.getByRole('button', { name: 'See it' }).click();
+  await page.getByRole('button', { name: 'Preview' }).click();
   await expect(page.locator('.over path.also')).toBeVisible();
 });

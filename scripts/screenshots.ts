@@ -75,7 +75,7 @@ const SHOTS: readonly Shot[] = [
     path: '/flights',
     act: async (page) => {
       await page.getByRole('button', { name: 'Plan the day' }).click();
-      await page.getByRole('button', { name: 'Take it' }).waitFor();
+      await page.getByRole('button', { name: 'Apply plan' }).waitFor();
       await page.locator('.apexcharts-series path').first().waitFor();
     },
   },
@@ -110,7 +110,7 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('button', { name: /At the launch point/ }).click();
       await page.getByText('still being looked at').first().waitFor({ state: 'hidden' });
       for (let i = 0; i < 4; i += 1)
-        await page.getByRole('button', { name: 'Holds', exact: true }).nth(i).click();
+        await page.getByRole('button', { name: 'Pass', exact: true }).nth(i).click();
       await page.locator('main').evaluate((e) => e.scrollTo(0, 0));
     },
   },

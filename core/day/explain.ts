@@ -40,7 +40,7 @@ export const explainFlight = (flight: TimedFlight, derived: FilmPlan): Sum => {
     ],
     formula: 'take-off + Σ (leg + shot) + way home',
     source:
-      'Power at each airspeed and climb; wind and air of the place. Click a figure of a shot on the bench for its own sum.',
+      'Power at each airspeed and climb; wind and air of the location. Click a figure of a shot on the Shots page for its own sum.',
   };
 };
 

@@ -54,7 +54,7 @@ const HandlingSchema = strict({
   maxYawDegS: above(0, 720, { title: 'Yaw rate', unit: 'deg/s' }),
   maxTiltDegS: above(0, 720, { title: 'Gimbal tilt rate', unit: 'deg/s' }),
   smoothing: between(0, 1, { title: 'Yaw smoothing', unit: 'share' }),
-  tiltSmoothing: between(0, 1, { title: 'Tilt smoothing', unit: 'share', default: 0.4 }),
+  tiltSmoothing: between(0, 1, { title: 'Gimbal smoothing', unit: 'share', default: 0.4 }),
   expo: between(0, 1, { title: 'Expo', unit: 'share' }),
 });
 export type Handling = Stored<typeof HandlingSchema>;

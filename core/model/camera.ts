@@ -51,7 +51,7 @@ const ProfileSchema = strict({
   school: oneOf(PROFILE_SCHOOLS, { title: 'Kind', initial: 'standard' }),
   name: name(),
   isoBase: between(1, 100_000, { title: 'Base ISO', initial: 100 }),
-  isoCeiling: between(1, 1_000_000, { title: 'ISO ceiling', initial: 3200 }),
+  isoCeiling: between(1, 1_000_000, { title: 'Highest ISO', initial: 3200 }),
 });
 export type Profile = Stored<typeof ProfileSchema>;
 
@@ -73,7 +73,7 @@ export const CameraSchema = strict({
   }),
   isoBase: between(1, 100_000, { title: 'Base ISO', initial: 100 }),
   isoCeiling: between(1, 1_000_000, {
-    title: 'ISO ceiling',
+    title: 'Highest ISO',
     initial: 3200,
     description: 'Highest ISO you accept.',
   }),

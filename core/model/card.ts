@@ -30,7 +30,7 @@ export const CardSchema = strict({
     initial: 128,
     description: 'Printed on its label.',
   }),
-  usedGB: between(0, 100_000, { title: 'Already on it', column: 'on_it_GB', unit: 'GB', initial: 0 }),
+  usedGB: between(0, 100_000, { title: 'Space used', column: 'on_it_GB', unit: 'GB', initial: 0 }),
   writeMBs: above(0, 10_000, {
     title: 'Write speed',
     column: 'write_MBs',

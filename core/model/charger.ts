@@ -28,7 +28,7 @@ export const ChargerSchema = strict({
     description: 'Into the battery.',
   }),
   totalW: between(0, 20_000, {
-    title: 'Power in all',
+    title: 'Total power',
     unit: 'W',
     default: 0,
     description: 'Into all batteries together; 0 where each slot has its own.',
@@ -40,7 +40,7 @@ export const ChargerSchema = strict({
     description: 'Share of what is drawn from the source that arrives in the battery.',
   }),
   aircraftIds: listOf(uuid(), 50, {
-    title: 'Takes packs of',
+    title: 'Charges packs of',
     initial: [],
     description: 'None named stands for all.',
   }),

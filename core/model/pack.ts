@@ -69,7 +69,7 @@ export const PackSchema = strict({
     description: 'From empty to full on its own charger.',
   }),
   mostCycles: whole(1, 10_000, {
-    title: 'Trusted for',
+    title: 'Use up to',
     column: 'trusted_cycles',
     unit: 'cycles',
     default: 200,

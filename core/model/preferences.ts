@@ -81,7 +81,7 @@ export const PreferencesSchema = strict({
     description: 'Speed over ground wished for from shot to shot.',
   }),
   topSpeedShare: between(0.3, 1, {
-    title: 'Fastest leg',
+    title: 'Speed limit against wind',
     unit: 'share',
     default: 0.8,
     description: 'Share of the top speed a leg or the way home may take against the wind.',
@@ -194,7 +194,7 @@ export const PreferencesSchema = strict({
     description: 'Minutes after sunset at which lamps come on.',
   }),
   lampsRampMin: between(1, 60, {
-    title: 'Lamps come up over',
+    title: 'Lamps: minutes to full',
     unit: 'min',
     default: 12,
     description: 'Minutes from the first lamps to all of them.',
@@ -223,7 +223,7 @@ export const PreferencesSchema = strict({
     description: 'Ground, sky, or between, where sky in the frame would clip.',
   }),
   settingRegretStops: between(0, 2, {
-    title: 'Settings stay for',
+    title: 'Setting tolerance',
     unit: 'stops',
     default: 0.33,
     description: 'Stops of regret a setting may cost before a dial is moved.',

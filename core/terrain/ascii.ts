@@ -55,7 +55,7 @@ const readHead = (
   if (!(cell > 0)) return none('The grid names no cellsize above 0.');
   if (columns * rows > MOST_CELLS)
     return none(
-      `The grid has ${((columns * rows) / 1e6).toFixed(0)} million cells; ${MOST_CELLS / 1e6} million are taken at most. Cut it to the place.`,
+      `The grid has ${((columns * rows) / 1e6).toFixed(0)} million cells; ${MOST_CELLS / 1e6} million are taken at most. Cut it to the location.`,
     );
   const west = fields.get('xllcenter') ?? (fields.get('xllcorner') ?? NaN) + cell / 2;
   const south = fields.get('yllcenter') ?? (fields.get('yllcorner') ?? NaN) + cell / 2;

@@ -18,7 +18,7 @@ const COLD = 20;
 const preview = async (page: Page): Promise<void> => {
   await page.locator('.shot', { hasText: 'Meadow to arches' }).first().click();
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'See it' }).click();
+  await page.getByRole('button', { name: 'Preview' }).click();
   await page.locator('canvas').waitFor();
   await page.getByRole('button', { name: 'Play' }).click();
   await page.waitForFunction(() => document.querySelector('canvas')?.dataset['frameMs']);

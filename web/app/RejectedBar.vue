@@ -21,7 +21,7 @@ const rows = computed(() =>
         ><b dir="auto">{{ r.name }}</b> {{ r.what }}: {{ r.say }}
       </template>
     </p>
-    <button class="btn" @click="store.dismissRejected()">Seen</button>
+    <button class="btn" @click="store.dismissRejected()">Dismiss</button>
   </div>
 </template>
 

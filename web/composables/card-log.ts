@@ -71,7 +71,7 @@ const SAME_GB = 0.05;
 export const footageFault = (film: Pick<FilmStore, 'list'>, card: Card): string | null => {
   const now = toldOf(film).has(card.id) ? cardsNowOf(film).find((c) => c.id === card.id) : undefined;
   return now && Math.abs(now.usedGB - card.usedGB) > SAME_GB
-    ? `${now.name} holds ${now.usedGB.toFixed(1)} GB. What is on it changes under Ready, Cards.`
+    ? `${now.name} holds ${now.usedGB.toFixed(1)} GB. What is on it changes under Checks, Cards.`
     : null;
 };
 

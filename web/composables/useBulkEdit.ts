@@ -99,7 +99,7 @@ export const useBulkEdit = () => {
   const whyNotJoined = (ids: readonly string[]): string | null => {
     const shots = all(ids);
     if (shots.length < 2) return 'Two shots are the least to join.';
-    if (new Set(shots.map((s) => s.locationId)).size > 1) return 'They are flown at different places.';
+    if (new Set(shots.map((s) => s.locationId)).size > 1) return 'They are flown at different locations.';
     if (new Set(shots.map((s) => s.cut.by)).size > 1)
       return 'Some are measured in seconds, some in beats or counts.';
     return shots.reduce((n, s) => n + s.cut.segments.length, 0) > 40

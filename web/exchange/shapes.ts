@@ -249,7 +249,7 @@ const FIT_NAMES: Readonly<Record<ShapeFormat, string>> = { geojson: 'GeoJSON', k
 export const readShapes = (content: string, origin: Origin, swap = false): Result<Read> => {
   if (content.length > MOST_TEXT)
     return none(
-      `The file has ${(content.length / 1e6).toFixed(0)} MB; ${MOST_TEXT / 1e6} MB are read at most. Cut it to the place.`,
+      `The file has ${(content.length / 1e6).toFixed(0)} MB; ${MOST_TEXT / 1e6} MB are read at most. Cut it to the location.`,
     );
   const format = formatOf(content);
   if (!format) return none('This is none of GeoJSON, KML and GPX. A KMZ must be unpacked first.');

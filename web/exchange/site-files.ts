@@ -22,7 +22,7 @@ const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(0)} MB`;
 const keepAsset = async (blob: Blob, mime: string): Promise<Result<string>> => {
   if (blob.size > ASSET_LIMIT)
     return none(
-      `It comes to ${megabytes(blob.size)} packed; ${megabytes(ASSET_LIMIT)} are kept at most. Cut it to the place.`,
+      `It comes to ${megabytes(blob.size)} packed; ${megabytes(ASSET_LIMIT)} are kept at most. Cut it to the location.`,
     );
   const response = await fetch('/api/assets', {
     method: 'POST',
@@ -49,7 +49,7 @@ export const takeHeights = async (
 ): Promise<Result<true>> => {
   if (file.size > HEIGHTS_LIMIT)
     return none(
-      `${file.name} has ${megabytes(file.size)}; at most ${megabytes(HEIGHTS_LIMIT)} are read. Cut it to the place.`,
+      `${file.name} has ${megabytes(file.size)}; at most ${megabytes(HEIGHTS_LIMIT)} are read. Cut it to the location.`,
     );
   const worker = new Worker(new URL('../workers/heights.worker.ts', import.meta.url), {
     type: 'module',

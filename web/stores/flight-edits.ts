@@ -41,7 +41,7 @@ export const useFlightEdits = defineStore('flightEdits', () => {
         locationIds.flatMap((id) => letGo(input, id)),
       )
     )
-      selection.say('What was laid down is let go; locked flights stay.');
+      selection.say('Back to list order; locked flights stay.');
   };
   return { tried, flightsWith, apply, release };
 });

@@ -20,7 +20,7 @@ const jobFor = (input: FilmInput, derived: DerivedFilm, date: string, nowMs: num
   if (contradiction(beforePairs(input.shots)).length > 0)
     return 'Some shots are to come before each other in a ring; see the warning on which. Nothing can be planned until one of them gives way.';
   const job = dayJob(input, derived, date, nowMs);
-  if (!job) return 'That day has no place whose window is known.';
+  if (!job) return 'That day has no location whose window is known.';
   return job.groups.length > 0
     ? job
     : 'Nothing is left to plan: the windows of that day are past, or no shot has an aircraft and a path.';

@@ -37,7 +37,7 @@ export const usePlanSnapshot = defineStore('plan-snapshot', () => {
       shots: input.shots.filter((s) => ids.includes(s.locationId)),
       weighed: weighFlights(derivedFilm.derived, ids),
     };
-    selection.say('This plan is put aside. Change what you like, then compare.');
+    selection.say('This plan is kept. Change what you like, then compare.');
   };
   /** Brings back the flights that were put aside, and the direction each shot was flown in. */
   const bringBack = (): void => {
@@ -54,7 +54,7 @@ export const usePlanSnapshot = defineStore('plan-snapshot', () => {
         id: s.id,
         after: { ...s, move: { ...s.move, reversed: !s.move.reversed } },
       }));
-    edits.apply('plan put aside', [
+    edits.apply('keep plan', [
       ...now
         .filter((f) => !aside.flights.some((k) => k.id === f.id))
         .map((f): FlightChange => ({ kind: 'flight', id: f.id, after: null })),
@@ -69,7 +69,7 @@ export const usePlanSnapshot = defineStore('plan-snapshot', () => {
         .map((f): FlightChange => ({ kind: 'flight', id: f.id, after: f })),
       ...turned,
     ]);
-    selection.say('The plan put aside is back.');
+    selection.say('The kept plan is back.');
   };
   const forget = (): void => {
     kept.value = null;

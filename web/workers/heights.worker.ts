@@ -72,11 +72,12 @@ const fromText = (text: string, where: Where): Result<{ grid: HeightGrid; note: 
     const west = raw.value.west + raw.value.columns * raw.value.cellX;
     if (guess === DEGREES && (Math.abs(raw.value.west) > 360 || Math.abs(west) > 360)) continue;
     const grid = inPlace(raw.value, guess, where);
-    if (grid.ok) return found({ grid: grid.value, note: `Taken as ${guess.name}, which covers the place.` });
+    if (grid.ok)
+      return found({ grid: grid.value, note: `Taken as ${guess.name}, which covers the location.` });
     if (guess.name !== 'web Mercator') last = grid.reason;
   }
   return none(
-    `${last} An ASCII grid does not say its projection; degrees, the UTM zone of the place and web Mercator were tried.`,
+    `${last} An ASCII grid does not say its projection; degrees, the UTM zone of the location and web Mercator were tried.`,
   );
 };
 
@@ -144,7 +145,7 @@ const fromTiff = async (
   const [columns, rows] = [image.getWidth(), image.getHeight()];
   if (columns * rows > MOST_CELLS)
     return none(
-      `The file has ${((columns * rows) / 1e6).toFixed(0)} million cells; ${MOST_CELLS / 1e6} million are taken at most. Cut it to the place.`,
+      `The file has ${((columns * rows) / 1e6).toFixed(0)} million cells; ${MOST_CELLS / 1e6} million are taken at most. Cut it to the location.`,
     );
   const definition = await projectionOf(image);
   if (!definition.ok) return definition;

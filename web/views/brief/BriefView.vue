@@ -44,17 +44,11 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
 <template>
   <main v-if="film && p" class="job scroll" tabindex="-1">
     <section class="sheet" aria-labelledby="job-title">
-      <h1 id="job-title">The job</h1>
+      <h1 id="job-title">Brief</h1>
       <div class="grid">
         <TextField label="Film" :value="film.name" :save="(v) => set({ name: v })" />
-        <TextField label="Who it goes to" :value="film.audience" :save="(v) => set({ audience: v })" />
-        <TextField
-          label="What it is for"
-          :value="film.purpose"
-          :lines="3"
-          wide
-          :save="(v) => set({ purpose: v })"
-        />
+        <TextField label="Audience" :value="film.audience" :save="(v) => set({ audience: v })" />
+        <TextField label="Purpose" :value="film.purpose" :lines="3" wide :save="(v) => set({ purpose: v })" />
         <NumberField
           label="Length of the cut"
           :value="film.cutLengthS"
@@ -131,7 +125,7 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
       <h2 id="figures-title">Figures the plan starts from</h2>
       <div class="grid">
         <NumberField
-          label="Land with"
+          label="Landing reserve"
           :value="p.reserveShare"
           :scale="100"
           quantity="percent"
@@ -171,7 +165,7 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           :save="(v) => prefer({ settleS: v })"
         />
         <NumberField
-          label="Starts and stops"
+          label="Start and stop acceleration"
           :value="p.easeAccelMs2"
           quantity="accel"
           :step="0.1"
@@ -179,13 +173,13 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           :save="(v) => prefer({ easeAccelMs2: v })"
         />
         <NumberField
-          label="Repositioning at"
+          label="Repositioning speed"
           :value="p.repositionMs"
           quantity="speed"
           :save="(v) => prefer({ repositionMs: v })"
         />
         <NumberField
-          label="Fastest leg"
+          label="Speed limit against wind"
           :value="p.topSpeedShare"
           :scale="100"
           quantity="percent"
@@ -203,7 +197,7 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           :save="(v) => prefer({ homeGustShare: v })"
         />
         <NumberField
-          label="Pack change takes"
+          label="Pack change time"
           :value="p.swapMinutes"
           quantity="minutes"
           :save="(v) => prefer({ swapMinutes: v })"
@@ -262,7 +256,7 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           :save="(v) => prefer({ meterFadeMin: v })"
         />
         <NumberField
-          label="Lamps come up over"
+          label="Lamps: minutes to full"
           :value="p.lampsRampMin"
           quantity="minutes"
           hint="From the first lamps to all of them."
@@ -283,7 +277,7 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           :save="(v) => prefer({ sunBandBottomDeg: v })"
         />
         <NumberField
-          label="Settings stay for"
+          label="Setting tolerance"
           :value="p.settingRegretStops"
           quantity="stops"
           :step="0.1"
@@ -291,7 +285,7 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           :save="(v) => prefer({ settingRegretStops: v })"
         />
         <NumberField
-          label="Cleanest ISO: stops"
+          label="Clean ISO range"
           :value="p.cleanIsoStops"
           quantity="stops"
           :step="1"
@@ -299,20 +293,20 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           :save="(v) => prefer({ cleanIsoStops: v })"
         />
         <NumberField
-          label="Golden light: sun below"
+          label="Golden hour: sun below"
           :value="p.goldenTopDeg"
           quantity="degrees"
           :save="(v) => prefer({ goldenTopDeg: v })"
         />
         <NumberField
-          label="and above"
+          label="Golden hour: sun above"
           :value="p.goldenBottomDeg"
           quantity="degrees"
           hint="There blue light begins."
           :save="(v) => prefer({ goldenBottomDeg: v })"
         />
         <NumberField
-          label="Blue light: down to"
+          label="Blue hour: sun above"
           :value="p.civilDeg"
           quantity="degrees"
           :save="(v) => prefer({ civilDeg: v })"
@@ -326,20 +320,20 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           :save="(v) => prefer({ lampsDelayMin: v })"
         />
         <TextField
-          label="Weight lines"
+          label="Weight classes"
           :value="lines"
           hint="Take-off masses at which rules tend to change, grams. Check the local rule."
           :save="setLines"
         />
         <NumberField
-          label="Kept free of obstacles"
+          label="Clearance to obstacles"
           :value="p.clearanceM"
           quantity="metres"
           hint="Free air about the aircraft; a gust may ask for more."
           :save="(v) => prefer({ clearanceM: v })"
         />
         <NumberField
-          label="Kept over the ground"
+          label="Clearance over ground"
           :value="p.groundM"
           quantity="metres"
           :step="0.5"
@@ -347,27 +341,27 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
           :save="(v) => prefer({ groundM: v })"
         />
         <NumberField
-          label="Held against a gust in"
+          label="Reaction time to a gust"
           :value="p.reactionS"
           quantity="seconds"
           :step="0.5"
           :save="(v) => prefer({ reactionS: v })"
         />
         <NumberField
-          label="Way home looked at, each side"
+          label="Way-home corridor, each side"
           :value="p.corridorM"
           quantity="metres"
           :save="(v) => prefer({ corridorM: v })"
         />
         <NumberField
-          label="Return height: margin"
+          label="Return-to-home height: margin"
           :value="p.returnMarginM"
           quantity="metres"
           hint="Added to the tallest thing on the way home."
           :save="(v) => prefer({ returnMarginM: v })"
         />
         <NumberField
-          label="Inputs you fly with ease"
+          label="Practised inputs at once"
           :value="p.practisedInputs"
           quantity="count"
           :save="(v) => prefer({ practisedInputs: v })"

@@ -92,7 +92,7 @@ const APERTURES = [1.7, 2, 2.8, 4, 5.6, 8, 11];
 const ISOS = isoSteps(100, 6400).filter((iso) => [100, 200, 400, 800, 1600, 3200, 6400].includes(iso));
 const equal = computed(() => equivalents(whole.value, APERTURES, ISOS, 1 / fps.value).slice(0, 14));
 
-/** Filters of the kit against the light of the place over the next hour. */
+/** Filters of the kit against the light of the location over the next hour. */
 const here = computed(() => {
   const place = selection.place;
   const shot = selection.shot;
@@ -138,7 +138,7 @@ const clock = (ms: number | null): string =>
 <template>
   <main class="quick scroll" tabindex="-1">
     <section class="sheet" aria-labelledby="quick-title">
-      <h1 id="quick-title">Quick sums</h1>
+      <h1 id="quick-title">Calculators</h1>
       <p class="quiet">Give four, get the fifth. Press what you want worked out.</p>
       <div class="knobs">
         <div v-for="k in KNOBS" :key="k.id" class="knob" :class="{ on: wanted === k.id }">

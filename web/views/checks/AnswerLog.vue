@@ -10,7 +10,7 @@ import type { Ready } from './useChecks';
 /** Everything that was answered about the places of a day, newest first: who, when, why. */
 const props = defineProps<{ ready: Ready }>();
 const film = useFilm();
-const WORDS = { passed: 'holds', failed: 'does not hold', waived: 'waived', open: 'opened again' } as const;
+const WORDS = { passed: 'holds', failed: 'fail', waived: 'waived', open: 'opened again' } as const;
 const MOST = 60;
 const { text } = useMessages();
 const names = computed(

@@ -174,7 +174,7 @@ const enter = (kind: 'record' | 'correct'): void => {
       >
     </form>
     <p v-if="life.waived" class="waived">
-      Let go {{ life.waived.gb.toFixed(1) }} GB short of its copies, {{ whenText(life.waived.utcMs) }}: “{{
+      Given up {{ life.waived.gb.toFixed(1) }} GB short of its copies, {{ whenText(life.waived.utcMs) }}: “{{
         life.waived.reason
       }}”.
     </p>

@@ -9,9 +9,9 @@ import type { Verdict } from './useChecks';
 /** A line of a sheet: what is looked at, what was found, and what somebody says to it. */
 const props = defineProps<{ line: SheetLine; answer: (verdict: Verdict, reason?: string) => string }>();
 const WORDS = {
-  passed: 'holds',
-  care: 'to be known',
-  failed: 'does not hold',
+  passed: 'pass',
+  care: 'care',
+  failed: 'fail',
   waived: 'waived',
   open: 'open',
 } as const;
@@ -102,8 +102,8 @@ const pressed = (event: KeyboardEvent): void => {
           aria-label="Why it is waived"
           placeholder="Why it may go on all the same"
           @keydown.esc.stop="waiving = false"
-        /><button class="btn lead" type="submit">Waive it</button
-        ><button class="btn" type="button" @click="waiving = false">Leave it</button>
+        /><button class="btn lead" type="submit">Waive</button
+        ><button class="btn" type="button" @click="waiving = false">Cancel</button>
       </form>
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     </div>
@@ -115,7 +115,7 @@ const pressed = (event: KeyboardEvent): void => {
           title="P"
           @click="say(line.status === 'passed' ? 'open' : 'passed')"
         >
-          {{ line.result ? 'Seen' : 'Holds' }}
+          Pass
         </button>
         <button
           v-if="!line.result"
@@ -124,7 +124,7 @@ const pressed = (event: KeyboardEvent): void => {
           title="F"
           @click="say(line.status === 'failed' ? 'open' : 'failed')"
         >
-          Does not
+          Fail
         </button>
       </template>
       <button
@@ -135,7 +135,7 @@ const pressed = (event: KeyboardEvent): void => {
       >
         Waive
       </button>
-      <button v-if="line.status === 'waived'" class="btn" title="O" @click="say('open')">Take back</button>
+      <button v-if="line.status === 'waived'" class="btn" title="O" @click="say('open')">Reopen</button>
     </span>
   </li>
 </template>

@@ -51,7 +51,7 @@ const choices = computed(() =>
     tabs-label="Parts of being ready"
     :tabs="TABS"
     :tab="tab"
-    choices-label="Places"
+    choices-label="Locations"
     :choices="choices"
     :chosen="ready.place.value?.location.id"
     :verdict="verdict"
@@ -64,7 +64,7 @@ const choices = computed(() =>
     @choose="selection.pickPlace"
   >
     <p v-if="!ready.context.value" class="quiet">
-      Checks belong to a place and a date.
+      Checks belong to a location and a date.
       <RouterLink :to="{ name: 'locations' }">Add the first location</RouterLink>.
     </p>
     <SheetTab v-else-if="tab === 'checks'" :ready="ready" />

@@ -110,9 +110,9 @@ const along = (event: KeyboardEvent): void => {
         <li v-if="(r.sheet.value?.lines.length ?? 0) === 0" class="quiet none">
           Nothing to look at here{{
             scope === 'flight'
-              ? ': no flight is planned at this place'
+              ? ': no flight is planned at this location'
               : scope === 'take'
-                ? ': no shot is at this place'
+                ? ': no shot is at this location'
                 : ''
           }}.
         </li>

@@ -7,6 +7,6 @@ export const MOMENT_WORDS: Readonly<Record<CheckMoment, string>> = {
   'launch-point': 'At the launch point',
   'before-take': 'Before each take',
   'after-landing': 'After landing',
-  'leaving-place': 'Leaving the place',
+  'leaving-place': 'Leaving the location',
   'at-home': 'Back home',
 };

@@ -75,7 +75,7 @@ export const useChecks = () => {
       ...(alone && context.value.flight ? goOfFlight(context.value) : goOfPlace(context.value)),
     };
   });
-  /** Every flight of the place by itself, for the list beside the figure. */
+  /** Every flight of the location by itself, for the list beside the figure. */
   const flightGo = computed(() => {
     const c = context.value;
     return c

@@ -85,7 +85,7 @@ const when = (iso: string): string => whenText(Date.parse(iso));
     <form class="make" @submit.prevent="make">
       <label class="sr" for="film-name">Name of the new film</label>
       <input id="film-name" v-model="name" placeholder="Name of a new film" maxlength="200" dir="auto" />
-      <button class="btn lead" type="submit">Make it</button>
+      <button class="btn lead" type="submit">Create film</button>
       <label class="btn file"
         >Open a film file<input type="file" accept="application/json,.json" @change="chosen"
       /></label>
@@ -96,7 +96,7 @@ const when = (iso: string): string => whenText(Date.parse(iso));
         <RouterLink :to="{ name: 'shots', params: { film: f.id } }" class="film"
           ><b dir="auto">{{ f.name }}</b
           ><span class="quiet"
-            >{{ f.shots }} shots at {{ f.locations }} places · changed {{ when(f.updatedAt) }}</span
+            >{{ f.shots }} shots at {{ f.locations }} locations · changed {{ when(f.updatedAt) }}</span
           ></RouterLink
         >
         <a class="btn" :href="`/api/films/${f.id}/file`" download>Save as file</a>

@@ -59,8 +59,8 @@ const odds = computed(() => {
   if (!a) return '';
   const said =
     a.plain.allMusts > 0.995
-      ? 'Every must is in the can on almost every such day.'
-      : `On ${percent(a.plain.allMusts)} of such days every must is in the can.`;
+      ? 'Every must shot is done on almost every such day.'
+      : `On ${percent(a.plain.allMusts)} of such days every must shot is done.`;
   return first.value
     ? `${said} ${naming(first.value.id)} is the ${first.value.must ? 'must' : 'shot'} that falls out first, on ${percent(first.value.chance)} of them.`
     : `${said} Nothing falls out.`;

@@ -95,7 +95,7 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
           label="Packs are charged between flights"
           :value="film.film?.preferences.chargeBetween ?? true"
           :save="(v) => set({ chargeBetween: v })"
-          hint="On chargers in a vehicle or on a power bank; at the wall only where the place says there is one."
+          hint="On chargers in a vehicle or on a power bank; at the wall only where the location says there is one."
         />
       </div>
     </section>
@@ -114,7 +114,7 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
             }
           "
         /><PickField
-          label="Begin at"
+          label="Charging starts"
           :value="start"
           :options="STARTS"
           :save="
@@ -125,7 +125,7 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
         />
       </div>
       <SwitchField
-        label="The plan counts on it"
+        label="Plan with this charge"
         :value="film.film?.preferences.topUpBefore ?? true"
         :save="(v) => set({ topUpBefore: v })"
         hint="Packs are planned as this charging leaves them; switched off, as they are without it."

@@ -75,8 +75,8 @@ const setNotBefore = (text: string) => {
 };
 const TURNS = [
   { value: 'any' as const, label: 'whenever it suits' },
-  { value: 'first' as const, label: 'first of its place' },
-  { value: 'last' as const, label: 'last of its place' },
+  { value: 'first' as const, label: 'first of its location' },
+  { value: 'last' as const, label: 'last of its location' },
 ];
 const shot = computed(() => stops.value.find((s) => s.shotId === selection.shotId)?.shot?.facts.shot ?? null);
 const others = computed(() => [

@@ -116,7 +116,7 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
     @choose="day.go"
   >
     <p v-if="day.places.value.length === 0" class="quiet">
-      Flights belong to a place and a date.
+      Flights belong to a location and a date.
       <RouterLink :to="{ name: 'locations' }">Add the first location</RouterLink>.
     </p>
     <div v-else-if="tab === 'flights'" class="cols">
@@ -139,7 +139,7 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
               @change="setNow(($event.target as HTMLInputElement).value)"
           /></label>
           <button class="btn" title="Keep this plan to compare with" @click="aside.put(day.date.value)">
-            Put aside
+            Keep for comparison
           </button>
           <button
             class="btn"
@@ -147,7 +147,7 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
             title="Let shots fall onto packs in list order again; locked flights stay"
             @click="edits.release(flights.placeIds(day.date.value))"
           >
-            Let go
+            Revert to list order
           </button>
           <SwitchField
             label="Two pilots"

@@ -198,7 +198,7 @@ const learn = (v: boolean) =>
           "
         />
         <TextField
-          label="Off at"
+          label="Take-off time"
           type="time"
           :value="draft.at"
           :save="
@@ -208,7 +208,7 @@ const learn = (v: boolean) =>
           "
         />
         <NumberField
-          label="In the air"
+          label="Minutes in the air"
           :value="draft.minutes"
           quantity="minutes"
           :save="
@@ -218,7 +218,7 @@ const learn = (v: boolean) =>
           "
         />
         <NumberField
-          label="At take-off"
+          label="Charge at take-off"
           :value="draft.startShare"
           :scale="100"
           quantity="percent"
@@ -230,7 +230,7 @@ const learn = (v: boolean) =>
           "
         />
         <NumberField
-          label="At landing"
+          label="Charge at landing"
           :value="draft.endShare"
           :scale="100"
           quantity="percent"
@@ -252,7 +252,7 @@ const learn = (v: boolean) =>
           "
         />
         <PickField
-          label="It went"
+          label="Outcome"
           :value="draft.verdict"
           :options="VERDICTS"
           :save="
@@ -262,7 +262,7 @@ const learn = (v: boolean) =>
           "
         />
         <PickField
-          label="The pack is"
+          label="Pack condition"
           :value="draft.condition"
           :options="STATES"
           :save="
@@ -273,7 +273,7 @@ const learn = (v: boolean) =>
         />
       </div>
       <fieldset v-if="stops.length > 0">
-        <legend>In the can</legend>
+        <legend>Shots done</legend>
         <label v-for="s in stops" :key="s.id"
           ><input type="checkbox" :checked="inCan.has(s.id)" @change="toggle(s.id)" /> {{ s.shot?.number }}
           <span dir="auto">{{ s.shot?.facts.shot.title || 'untitled' }}</span></label
@@ -281,9 +281,9 @@ const learn = (v: boolean) =>
       </fieldset>
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
       <p class="do">
-        <button class="btn lead" @click="enter">Enter in the log</button>
+        <button class="btn lead" @click="enter">Log flight</button>
         <span class="faint"
-          >What is in the can is left out of the plan from then on; the pack stands at what it showed.</span
+          >A shot that is done is left out of the plan from then on; the pack stands at what it showed.</span
         >
       </p>
     </section>

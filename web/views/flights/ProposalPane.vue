@@ -21,7 +21,7 @@ const would = computed(() => (flights.would ? weighFlights(flights.would, ids.va
 const lines = computed(() => {
   const named: [string, FlightsWeighed | null][] = [
     ['as it is', now.value],
-    ['put aside', aside.kept?.weighed ?? null],
+    ['kept plan', aside.kept?.weighed ?? null],
     [flights.refused.size > 0 ? 'as ticked' : 'as proposed', would.value],
   ];
   return named.flatMap(([name, w]): [string, FlightsWeighed][] => (w ? [[name, w]] : []));
@@ -49,7 +49,7 @@ const bound = computed(() => {
   const p = flights.proposal;
   if (!p) return '';
   if (p.proven)
-    return 'Proven: no order, pack or minute does better, for musts first, then shoulds and coulds, then fewest flights, then least time.';
+    return 'Proven: no order, pack or minute does better, for must shots first, then should and could shots, then fewest flights, then least time.';
   const more = Math.floor(p.weightBound - p.weight + 0.001);
   const [musts, rest] = [Math.floor(more / 1_000_000), more % 1_000_000];
   const shoulds = Math.floor(rest / 1000);
@@ -82,7 +82,7 @@ const bound = computed(() => {
         <tr>
           <th />
           <th scope="col">flown</th>
-          <th scope="col">musts</th>
+          <th scope="col">must shots</th>
           <th scope="col">flights</th>
           <th scope="col">packs</th>
           <th scope="col">in the air</th>
@@ -128,12 +128,12 @@ const bound = computed(() => {
       </p>
       <p class="do">
         <button class="btn lead" title="Enter" @click="flights.take">
-          {{ flights.refused.size > 0 ? 'Take what is ticked' : 'Take it' }}</button><button
+          {{ flights.refused.size > 0 ? 'Take what is ticked' : 'Apply plan' }}</button><button
           class="btn"
           title="Esc"
           @click="flights.drop"
         >
-          Leave it
+          Discard plan
         </button>
         <span class="faint"
           >{{ bound }}
@@ -142,8 +142,8 @@ const bound = computed(() => {
       </p>
     </template>
     <p v-if="aside.kept && !flights.proposal && !flights.busy" class="do">
-      <button class="btn" @click="aside.bringBack">Bring back what was put aside</button
-      ><button class="btn bare" @click="aside.forget">Forget it</button>
+      <button class="btn" @click="aside.bringBack">Restore the kept plan</button
+      ><button class="btn bare" @click="aside.forget">Drop the kept plan</button>
     </p>
   </section>
 </template>

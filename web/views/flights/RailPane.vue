@@ -103,7 +103,7 @@ onBeforeUnmount(() => stop());
         No flight here.
         <template v-if="place.fill.unfit.length > 0"
           >Its shots find no pack; see below what would help.</template
-        ><template v-else>Add shots on the bench.</template>
+        ><template v-else>Add shots on the Shots page.</template>
       </p>
     </template>
     <div class="drops">

@@ -60,7 +60,7 @@ export const useFlightActs = (day: Day) => {
       derived &&
       !edits.apply('move flight', moveFlight(input, derived, row.locationId, row.index, by))
     )
-      selection.say('There is no flight before or after it at this place.');
+      selection.say('There is no flight before or after it at this location.');
   };
   /** Moves the shot in hand along its flight. */
   const along = (by: -1 | 1): void => {

@@ -37,27 +37,27 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
     <div v-for="s in STICKS" :key="s.id" class="grid" role="group" :aria-label="s.label">
       <b>{{ s.label }}</b>
       <NumberField
-        label="Flies at most"
+        label="Speed limit"
         :value="craft.handling[s.id].maxSpeedMs"
         quantity="speed"
         :save="(v) => setStick(s.id, { maxSpeedMs: v })"
       />
       <NumberField
-        label="Turns"
+        label="Yaw rate"
         :value="craft.handling[s.id].maxYawDegS"
         quantity="degreesPerSecond"
         :step="5"
         :save="(v) => setStick(s.id, { maxYawDegS: v })"
       />
       <NumberField
-        label="Tilts"
+        label="Gimbal tilt rate"
         :value="craft.handling[s.id].maxTiltDegS"
         quantity="degreesPerSecond"
         :step="5"
         :save="(v) => setStick(s.id, { maxTiltDegS: v })"
       />
       <NumberField
-        label="Turn smoothing"
+        label="Yaw smoothing"
         :value="craft.handling[s.id].smoothing"
         :scale="100"
         quantity="percent"
@@ -66,7 +66,7 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
         :save="(v) => setStick(s.id, { smoothing: v })"
       />
       <NumberField
-        label="Tilt smoothing"
+        label="Gimbal smoothing"
         :value="craft.handling[s.id].tiltSmoothing"
         :scale="100"
         quantity="percent"
@@ -99,7 +99,7 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
       </button>
       <template v-if="abilityOf(a.kind)">
         <NumberField
-          label="to"
+          label="up to"
           :value="abilityOf(a.kind)?.maxSpeedMs ?? 0"
           quantity="speed"
           :save="(v) => setAbility(a.kind, { maxSpeedMs: v })"

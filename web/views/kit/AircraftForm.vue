@@ -105,27 +105,27 @@ const removeCamera = (index: number): void => {
           :save="(v) => set(picked!.id, { rotorDiameterM: v })"
         />
         <NumberField
-          label="Pack energy"
+          label="Energy of the rated pack"
           :value="picked.packWh"
           quantity="wattHours"
           hint="Of the pack the rated times were flown with."
           :save="(v) => set(picked!.id, { packWh: v })"
         />
         <NumberField
-          label="Rated hover"
+          label="Rated hover time"
           :value="picked.hoverMinutes"
           :warn="impossible.filter((f) => f.field === 'hoverMinutes').map((f) => text(f.say))"
           quantity="minutes"
           :save="(v) => set(picked!.id, { hoverMinutes: v })"
         />
         <NumberField
-          label="Rated cruise"
+          label="Rated cruise time"
           :value="picked.cruiseMinutes"
           quantity="minutes"
           :save="(v) => set(picked!.id, { cruiseMinutes: v })"
         />
         <NumberField
-          label="at"
+          label="Cruise speed"
           :value="picked.cruiseSpeedMs"
           quantity="speed"
           :save="(v) => set(picked!.id, { cruiseSpeedMs: v })"
@@ -144,33 +144,33 @@ const removeCamera = (index: number): void => {
           :save="(v) => set(picked!.id, { windLimitMs: v })"
         />
         <NumberField
-          label="Climbs at"
+          label="Climb speed"
           :value="picked.maxClimbMs"
           quantity="speed"
           :save="(v) => set(picked!.id, { maxClimbMs: v })"
         />
         <NumberField
-          label="Descends at"
+          label="Descent speed"
           :value="picked.maxDescentMs"
           quantity="speed"
           :save="(v) => set(picked!.id, { maxDescentMs: v })"
         />
         <NumberField
-          label="Turns at"
+          label="Yaw rate"
           :value="picked.maxYawDegS"
           quantity="degreesPerSecond"
           :step="5"
           :save="(v) => set(picked!.id, { maxYawDegS: v })"
         />
         <NumberField
-          label="Camera tilts at"
+          label="Gimbal tilt rate"
           :value="picked.maxTiltDegS"
           quantity="degreesPerSecond"
           :step="5"
           :save="(v) => set(picked!.id, { maxTiltDegS: v })"
         />
         <NumberField
-          label="Tip to tip"
+          label="Overall width"
           :value="picked.spanM"
           :scale="1000"
           quantity="millimetres"

@@ -78,7 +78,7 @@ const addMode = (): void => {
     <div class="grid">
       <TextField label="Camera" :value="camera.name" :save="(v) => set({ name: v })" />
       <NumberField
-        label="Equivalent"
+        label="Equivalent focal length"
         :value="camera.equivalentMm"
         quantity="millimetres"
         hint="35 mm equivalent focal length, on the diagonal."
@@ -93,14 +93,14 @@ const addMode = (): void => {
         :save="(v) => setIso(v, camera.isoCeiling)"
       />
       <NumberField
-        label="ISO ceiling"
+        label="Highest ISO"
         :value="camera.isoCeiling"
         quantity="count"
         :step="100"
         :save="(v) => setIso(camera.isoBase, v)"
       />
       <NumberField
-        label="One raw still"
+        label="Raw still size"
         :value="camera.rawMB"
         quantity="count"
         unit="MB"
@@ -114,7 +114,7 @@ const addMode = (): void => {
         :save="(v) => set({ stillAspect: v })"
       />
       <NumberField
-        label="One still"
+        label="Still size"
         :value="camera.stillMB"
         quantity="count"
         unit="MB"
@@ -137,7 +137,7 @@ const addMode = (): void => {
       <PickField label="Focus" :value="camera.focus" :options="FOCUS" :save="(v) => set({ focus: v })" />
       <NumberField
         v-if="camera.apertures.length > 1"
-        label="Sharp from f/"
+        label="Sharpest from f/"
         :value="camera.sharpFromF"
         quantity="count"
         :step="0.1"
@@ -145,7 +145,7 @@ const addMode = (): void => {
       />
       <NumberField
         v-if="camera.apertures.length > 1"
-        label="Sharp to f/"
+        label="Sharpest to f/"
         :value="camera.sharpToF"
         quantity="count"
         :step="0.1"
@@ -161,20 +161,20 @@ const addMode = (): void => {
     <div v-for="(p, i) in camera.profiles" :key="i" class="grid mode">
       <TextField label="Profile" :value="p.name" :save="(v) => setProfile(i, { name: v })" />
       <PickField
-        label="School"
+        label="Profile type"
         :value="p.school"
         :options="SCHOOLS"
         :save="(v) => setProfile(i, { school: v })"
       />
       <NumberField
-        label="Its base ISO"
+        label="Base ISO of the profile"
         :value="p.isoBase"
         quantity="count"
         :step="50"
         :save="(v) => setProfile(i, { isoBase: v })"
       />
       <NumberField
-        label="Its ceiling"
+        label="Highest ISO"
         :value="p.isoCeiling"
         quantity="count"
         :step="100"
@@ -216,14 +216,14 @@ const addMode = (): void => {
       />
       <TextField label="Codec" :value="m.codec" :save="(v) => setMode(i, { codec: v })" />
       <NumberField
-        label="Zoom to (0 as camera)"
+        label="Zoom limit (0: as camera)"
         :value="m.maxZoom"
         quantity="factor"
         :step="0.5"
         :save="(v) => setMode(i, { maxZoom: v })"
       />
       <NumberField
-        label="without loss to"
+        label="Lossless zoom to"
         :value="m.losslessZoom"
         quantity="factor"
         :step="0.1"

@@ -42,14 +42,14 @@ const fresh = (): void => {
           :save="(v) => set(c.id, { nominalGB: v })"
         />
         <NumberField
-          label="Already on it"
+          label="Space used"
           :value="onIt.get(c.id) ?? c.usedGB"
           quantity="gigabytes"
-          hint="How often it was copied is told under Ready, Cards."
+          hint="How often it was copied is told under Checks, Cards."
           :save="(v) => setOn(c, v)"
         />
         <NumberField
-          label="Rated write"
+          label="Rated write speed"
           :value="c.writeMBs"
           quantity="megabytesPerSecond"
           :step="10"

@@ -76,7 +76,7 @@ const freshDevice = (): void => {
       >
         <TextField label="Name" :value="c.name" :save="(v) => chargers.set(c.id, { name: v })" />
         <PickField
-          label="Power from"
+          label="Power source"
           :value="c.source"
           :options="SOURCES"
           :save="
@@ -85,7 +85,7 @@ const freshDevice = (): void => {
           "
         />
         <NumberField
-          label="Source holds"
+          label="Source capacity"
           :value="c.sourceWh"
           quantity="wattHours"
           hint="0 where it does not run dry."
@@ -98,20 +98,20 @@ const freshDevice = (): void => {
           :save="(v) => chargers.set(c.id, { slots: v })"
         />
         <PickField
-          label="Charges"
+          label="Charging order"
           :value="c.manner"
           :options="MANNERS"
           :save="(v) => chargers.set(c.id, { manner: v })"
         />
         <NumberField
-          label="A slot gives"
+          label="Power per slot"
           :value="c.slotW"
           quantity="watts"
           :step="5"
           :save="(v) => chargers.set(c.id, { slotW: v })"
         />
         <NumberField
-          label="Power in all"
+          label="Total power"
           :value="c.totalW"
           quantity="watts"
           hint="Into all batteries together; 0 where each slot has its own."
@@ -126,13 +126,13 @@ const freshDevice = (): void => {
           :save="(v) => chargers.set(c.id, { efficiency: v })"
         />
         <NumberField
-          label="Weighs"
+          label="Mass"
           :value="c.massG"
           quantity="grams"
           :save="(v) => chargers.set(c.id, { massG: v })"
         />
         <PickField
-          label="Takes packs of"
+          label="Charges packs of"
           :value="c.aircraftIds.length === 0 ? ALL : c.aircraftIds.join()"
           :options="fits(c.aircraftIds)"
           :save="(v) => setFits(c.id, v)"
@@ -154,7 +154,7 @@ const freshDevice = (): void => {
       >
         <TextField label="Name" :value="d.name" :save="(v) => devices.set(d.id, { name: v })" />
         <PickField
-          label="It is a"
+          label="Type"
           :value="d.role"
           :options="ROLES"
           :save="(v) => devices.set(d.id, { role: v })"
@@ -168,7 +168,7 @@ const freshDevice = (): void => {
           :save="(v) => devices.set(d.id, { charge: v })"
         />
         <NumberField
-          label="Lasts, full"
+          label="Runtime, full"
           :value="d.hours"
           quantity="count"
           unit="h"
@@ -176,14 +176,14 @@ const freshDevice = (): void => {
           :save="(v) => devices.set(d.id, { hours: v })"
         />
         <NumberField
-          label="Weighs"
+          label="Mass"
           :value="d.massG"
           quantity="grams"
           :save="(v) => devices.set(d.id, { massG: v })"
         />
         <TextField label="Firmware" :value="d.firmware" :save="(v) => devices.set(d.id, { firmware: v })" />
         <TextField
-          label="Looked for newer on"
+          label="Update checked on"
           type="date"
           :value="d.firmwareOn ?? ''"
           :save="
@@ -194,7 +194,7 @@ const freshDevice = (): void => {
           "
         />
         <NumberField
-          label="Charges in"
+          label="Charging time"
           :value="d.chargeMinutes"
           quantity="minutes"
           :step="5"

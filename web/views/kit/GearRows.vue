@@ -52,15 +52,15 @@ const fresh = (): void => {
         @along="(v) => setAlong(g.id, v)"
       >
         <TextField label="Name" :value="g.name" :save="(v) => set(g.id, { name: v })" />
-        <PickField label="It is a" :value="g.role" :options="ROLES" :save="(v) => set(g.id, { role: v })" />
+        <PickField label="Type" :value="g.role" :options="ROLES" :save="(v) => set(g.id, { role: v })" />
         <NumberField
-          label="How many"
+          label="Quantity"
           :value="g.count"
           quantity="count"
           :save="(v) => set(g.id, { count: v })"
         />
         <NumberField
-          label="One weighs"
+          label="Mass each"
           :value="g.massG"
           quantity="grams"
           :save="(v) => set(g.id, { massG: v })"
@@ -81,7 +81,7 @@ const fresh = (): void => {
           :save="(v) => set(g.id, { aircraftIds: v ? [v] : [] })"
         />
         <SwitchField
-          label="Flies with it"
+          label="Carried in flight"
           :value="g.fitted"
           :save="(v) => set(g.id, { fitted: v })"
           hint="Counts in the take-off mass against the weight lines."

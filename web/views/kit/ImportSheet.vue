@@ -242,7 +242,7 @@ const bringKit = (): void => {
           @click="bringTable"
         >
           Bring in {{ counts.new + counts.change }}</button
-        ><button class="btn" @click="clear">Leave it</button>
+        ><button class="btn" @click="clear">Cancel</button>
       </p>
     </div>
     <div v-if="kit" class="look" role="status">
@@ -268,7 +268,7 @@ const bringKit = (): void => {
           @click="bringKit"
         >
           Bring in {{ kit.changes.length }}</button
-        ><button class="btn" @click="clear">Leave it</button>
+        ><button class="btn" @click="clear">Cancel</button>
       </p>
     </div>
     <p class="faint">

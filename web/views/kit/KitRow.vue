@@ -13,7 +13,7 @@ defineEmits<{ copy: []; retire: []; along: [value: boolean] }>();
     <slot />
     <SwitchField
       v-if="along !== undefined"
-      label="Comes along"
+      label="On this film"
       :value="along && !retired"
       :save="(v) => $emit('along', v)"
     />

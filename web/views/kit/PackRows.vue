@@ -52,7 +52,7 @@ const fresh = (): void => {
           :save="(v) => set(p.id, { aircraftIds: v ? [v] : [] })"
         />
         <NumberField
-          label="Rated"
+          label="Rated energy"
           :value="p.ratedWh"
           quantity="wattHours"
           :save="(v) => set(p.id, { ratedWh: v })"
@@ -86,7 +86,7 @@ const fresh = (): void => {
           "
         />
         <NumberField
-          label="Holds full for"
+          label="Self-discharge after"
           :value="p.drainDelayDays"
           quantity="count"
           unit="days"
@@ -94,7 +94,7 @@ const fresh = (): void => {
           :save="(v) => set(p.id, { drainDelayDays: v })"
         />
         <NumberField
-          label="Charges in"
+          label="Charging time"
           :value="p.chargeMinutes"
           quantity="minutes"
           :step="5"
@@ -108,7 +108,7 @@ const fresh = (): void => {
           :save="(v) => set(p.id, { cycles: v })"
         />
         <NumberField
-          label="Trusted for"
+          label="Use up to"
           :value="p.mostCycles"
           quantity="count"
           unit="cycles"
@@ -116,7 +116,7 @@ const fresh = (): void => {
           :save="(v) => set(p.id, { mostCycles: v })"
         />
         <NumberField
-          label="Weighs"
+          label="Mass"
           :value="p.massG"
           quantity="grams"
           hint="0 if nobody weighed it."
@@ -129,7 +129,7 @@ const fresh = (): void => {
           :save="(v) => set(p.id, { firmware: v })"
         />
         <TextField
-          label="Looked for newer on"
+          label="Update checked on"
           type="date"
           :value="p.firmwareOn ?? ''"
           :save="
@@ -140,7 +140,7 @@ const fresh = (): void => {
           "
         />
         <PickField
-          label="It is"
+          label="Condition"
           :value="p.condition"
           :options="STATES"
           :save="(v) => set(p.id, { condition: v })"

@@ -40,11 +40,7 @@ const masses = computed(() => {
   <section class="papers" aria-label="Papers, program and mass">
     <h3>Papers, program, mass</h3>
     <div class="grid">
-      <TextField
-        label="Mark it carries"
-        :value="craft.registration"
-        :save="(v) => save({ registration: v })"
-      />
+      <TextField label="Registration" :value="craft.registration" :save="(v) => save({ registration: v })" />
       <TextField label="Insurance" :value="craft.insurance" :save="(v) => save({ insurance: v })" />
       <TextField
         label="Insured until"
@@ -54,7 +50,7 @@ const masses = computed(() => {
       />
       <TextField label="Firmware" :value="craft.firmware" :save="(v) => save({ firmware: v })" />
       <TextField
-        label="Looked for newer on"
+        label="Update checked on"
         type="date"
         :value="craft.firmwareOn ?? ''"
         :save="
@@ -65,21 +61,21 @@ const masses = computed(() => {
         "
       />
       <NumberField
-        label="Its pack weighs"
+        label="Mass of the usual pack"
         :value="craft.usualPackG"
         quantity="grams"
         hint="The pack its mass above is stated with. 0 if nobody weighed it."
         :save="(v) => save({ usualPackG: v })"
       />
       <NumberField
-        label="Memory inside"
+        label="Internal memory"
         :value="craft.internalGB"
         quantity="gigabytes"
         hint="Where no card has room. It cannot be taken out."
         :save="(v) => save({ internalGB: v })"
       />
       <NumberField
-        label="Camera tilts up to"
+        label="Gimbal tilt up to"
         :value="craft.tiltUpDeg"
         quantity="degrees"
         :step="5"
@@ -95,7 +91,7 @@ const masses = computed(() => {
       />
     </div>
     <div class="senses" role="group" aria-label="Sides it senses on">
-      <span class="label">Senses</span
+      <span class="label">Obstacle sensing</span
       ><button
         v-for="s in SENSE_SIDES"
         :key="s"

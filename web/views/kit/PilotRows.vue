@@ -132,8 +132,8 @@ const forget = (id: string): void => {
         <thead>
           <tr>
             <th>Move</th>
-            <th>As you see it</th>
-            <th>With the record</th>
+            <th>Own estimate</th>
+            <th>From the record</th>
             <th>Kept of the last {{ 20 }}</th>
             <th>Keepers</th>
             <th>Takes to plan</th>

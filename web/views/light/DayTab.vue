@@ -29,7 +29,7 @@ const film = useFilm();
 const light = useLight();
 const findings = useFindings();
 const set = (fields: Parameters<typeof film.edit<'location'>>[2]) =>
-  film.edit('location', props.place.location.id, fields, 'light of the place');
+  film.edit('location', props.place.location.id, fields, 'light of the location');
 const lastMs = computed(() => Math.max(props.place.windowToMs, ...props.place.flights.map((f) => f.endMs)));
 const span = computed(() => {
   const margin = Math.max(10 * 60_000, (lastMs.value - props.place.windowFromMs) * 0.06);

@@ -80,8 +80,7 @@ const options = computed(() => {
 const spoken = computed(() =>
   props.flight.parts
     .map(
-      (p) =>
-        `${nameOf(p)} ${p.holds ? `holds ${clock(p.holds.fromMs)} to ${clock(p.holds.toMs)}` : 'does not hold'}`,
+      (p) => `${nameOf(p)} ${p.holds ? `holds ${clock(p.holds.fromMs)} to ${clock(p.holds.toMs)}` : 'fail'}`,
     )
     .join('; '),
 );

@@ -39,7 +39,7 @@ const choices = computed(() => derivedFilm.locations.map((l) => ({ id: l.id, lab
     tabs-label="Parts of the light"
     :tabs="TABS"
     :tab="tab"
-    choices-label="Places"
+    choices-label="Locations"
     :choices="choices"
     :chosen="here?.location.id"
     @tab="
@@ -55,11 +55,11 @@ const choices = computed(() => derivedFilm.locations.map((l) => ({ id: l.id, lab
       <SetupTab v-else :place="here" :derived="derivedFilm.derived" :lit="lit" />
     </template>
     <p v-else-if="here" class="quiet">
-      The place needs a date, a zone and coordinates before its light can be worked out.
+      The location needs a date, a zone and coordinates before its light can be worked out.
       <RouterLink :to="{ name: 'locations' }">Enter them</RouterLink>.
     </p>
     <p v-else class="quiet">
-      Light belongs to a place and a date.
+      Light belongs to a location and a date.
       <RouterLink :to="{ name: 'locations' }">Add the first location</RouterLink>.
     </p>
   </TabbedView>

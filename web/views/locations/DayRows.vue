@@ -23,7 +23,7 @@ const add = (): void => {
     <h2>The day here</h2>
     <div class="line">
       <NumberField
-        label="From the place before"
+        label="Travel from the previous location"
         :value="place.travelMin"
         quantity="minutes"
         :step="5"
@@ -38,14 +38,9 @@ const add = (): void => {
       <button class="btn" :disabled="breaks.length >= 10" @click="add">Add a break</button>
     </div>
     <div v-for="(b, i) in breaks" :key="i" class="line">
-      <TextField
-        label="Nobody flies from"
-        type="time"
-        :value="b.from"
-        :save="(v) => change(i, { from: v })"
-      />
+      <TextField label="No flying from" type="time" :value="b.from" :save="(v) => change(i, { from: v })" />
       <NumberField
-        label="For"
+        label="Duration"
         :value="b.minutes"
         quantity="minutes"
         :step="5"

@@ -82,7 +82,7 @@ const events = computed(() => {
     <section class="sheet">
       <header>
         <h1 dir="auto">{{ place.name }}</h1>
-        <button class="btn" @click="$emit('remove')">Delete place</button>
+        <button class="btn" @click="$emit('remove')">Delete location</button>
       </header>
       <div class="grid">
         <TextField label="Name" :value="place.name" :save="(v) => set({ name: v })" />
@@ -120,7 +120,7 @@ const events = computed(() => {
           :save="(v) => set({ windowEnd: v })"
         />
         <PickField
-          label="Mains of the place"
+          label="Mains frequency"
           :value="place.mainsHz"
           :options="[
             { value: 50, label: '50 Hz' },
@@ -154,14 +154,14 @@ const events = computed(() => {
             :save="(v) => set({ gustMs: v })"
           />
           <NumberField
-            label="From"
+            label="Wind from"
             :value="place.windFromDeg"
             quantity="degrees"
             :step="5"
             :save="(v) => set({ windFromDeg: v })"
           />
           <PickField
-            label="Ground"
+            label="Terrain"
             :value="place.terrain"
             :options="[
               { value: 'open', label: 'Open' },
@@ -195,21 +195,21 @@ const events = computed(() => {
             :save="(v) => set({ lamps: v })"
           />
           <NumberField
-            label="Return height"
+            label="Return-to-home height"
             :value="place.returnHeightM"
             quantity="metres"
             hint="Tallest thing on the way home, and a margin."
             :save="(v) => set({ returnHeightM: v })"
           />
           <NumberField
-            label="Ceiling"
+            label="Height ceiling"
             :value="place.ceilingM"
             quantity="metres"
             hint="Above the ground below. Check the local rule."
             :save="(v) => set({ ceilingM: v })"
           />
           <PickField
-            label="Signal lost"
+            label="Lost-link action"
             :value="place.lossAction"
             :options="[
               { value: 'return', label: 'Return' },

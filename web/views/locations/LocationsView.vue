@@ -29,7 +29,7 @@ const go = (id: string): void => {
 
 const add = (): void => {
   const made = newPlace(store.filmId, places.value.at(-1));
-  if (store.create('location', made, 'new place').length === 0) go(made.id);
+  if (store.create('location', made, 'new location').length === 0) go(made.id);
 };
 const remove = (id: string): void => {
   const belongs = LOCATION_KINDS.flatMap((kind) =>
@@ -38,18 +38,18 @@ const remove = (id: string): void => {
       .filter((t) => t.locationId === id)
       .map((t) => ({ kind, id: t.id })),
   );
-  store.remove('delete place', [...belongs, { kind: 'location', id }]);
+  store.remove('delete location', [...belongs, { kind: 'location', id }]);
   const next = places.value.find((l) => l.id !== id);
   if (next) go(next.id);
-  selection.say('Deleted the place with its shots. Ctrl+Z brings them back.');
+  selection.say('Deleted the location with its shots. Ctrl+Z brings them back.');
 };
 </script>
 
 <template>
   <div class="places">
-    <nav class="list scroll" aria-label="Places">
+    <nav class="list scroll" aria-label="Locations">
       <header>
-        <h2>Places</h2>
+        <h2>Locations</h2>
         <button class="btn lead" @click="add">New</button>
       </header>
       <button
@@ -65,7 +65,7 @@ const remove = (id: string): void => {
         >
       </button>
       <p v-if="places.length === 0" class="quiet none">
-        A place is where you launch: coordinates, a day, a window of time, the wind.
+        A location is where you launch: coordinates, a day, a window of time, the wind.
       </p>
     </nav>
     <LocationForm v-if="picked" :key="picked.id" :place="picked" @remove="remove(picked.id)" />

@@ -117,7 +117,7 @@ const heirs = (s: Subject) => [
         :step="5"
         :save="(v) => setPolar(s, filterFitOf(s), v)"
       />
-      <TextField label="or coordinates" :value="coordinatesOf(s)" :save="(v) => setCoordinates(s, v)" />
+      <TextField label="Coordinates" :value="coordinatesOf(s)" :save="(v) => setCoordinates(s, v)" />
       <NumberField
         label="Height"
         :value="s.heightM"
@@ -133,7 +133,7 @@ const heirs = (s: Subject) => [
         :save="(v) => set(s, { depthM: v })"
       />
       <NumberField
-        label="Faces, goes"
+        label="Heading"
         :value="s.headingDeg"
         quantity="degrees"
         :step="5"
@@ -141,7 +141,7 @@ const heirs = (s: Subject) => [
         :save="(v) => set(s, { headingDeg: v })"
       />
       <NumberField
-        label="at"
+        label="Speed"
         :value="s.speedMs"
         quantity="speed"
         :step="0.5"
@@ -149,7 +149,7 @@ const heirs = (s: Subject) => [
         :save="(v) => set(s, { speedMs: v })"
       />
       <NumberField
-        label="Foot"
+        label="Base height"
         :value="s.baseM"
         quantity="metres"
         hint="Above (+) or below (−) the launch point."

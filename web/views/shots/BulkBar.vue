@@ -90,7 +90,7 @@ const join = (): void => {
     <p>
       <b>{{ listing.picked.length }} chosen</b
       ><button class="btn bare" title="All that are shown" @click="listing.chooseAll">All shown</button
-      ><button class="btn bare" title="Let go of them (Esc)" @click="listing.clear">None</button>
+      ><button class="btn bare" title="Clear the choice (Esc)" @click="listing.clear">None</button>
     </p>
     <PickField
       label="Change them"
@@ -101,7 +101,7 @@ const join = (): void => {
       :save="apply"
     />
     <PickField
-      label="Copy them to a place"
+      label="Copy them to a location"
       bare
       :value="''"
       placeholder="copy them to …"

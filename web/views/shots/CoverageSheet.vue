@@ -64,7 +64,7 @@ const total = computed(() =>
 </script>
 
 <template>
-  <section class="coverage" aria-label="Cover a subject">
+  <section class="coverage" aria-label="Coverage">
     <p v-if="subjects.length === 0" class="quiet">
       A set covers a subject.
       <RouterLink :to="{ name: 'locations' }">Add what stands there</RouterLink> first.

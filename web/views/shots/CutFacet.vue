@@ -106,14 +106,14 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
         :save="(v) => set({ alsoAspect: v })"
       />
       <PickField
-        label="Takes down"
+        label="Records"
         :value="stored.records"
         :options="RECORDS"
         :save="(v) => set({ records: v })"
       />
       <PickField
         v-if="stored.records !== 'video' || frames"
-        label="Kept as"
+        label="Still format"
         :value="stored.stillAs"
         :options="STILLS_AS"
         :save="(v) => set({ stillAs: v })"
@@ -137,7 +137,7 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
       {{ shot.facts.frame.cutPx.map((px) => Math.round(px)).join(' × ') }}.
     </p>
     <p class="wanted">
-      Wants <Fig :value="shot.facts.wantedS" quantity="seconds" /> steady, gets
+      Light wanted <Fig :value="shot.facts.wantedS" quantity="seconds" /> steady, gets
       <Fig :value="shot.facts.trajectory?.usableS ?? NaN" quantity="seconds" />
       <span class="quiet"
         >; {{ shot.facts.film.preferences.handleS }} s of handle at both ends, never under the minimum hold of

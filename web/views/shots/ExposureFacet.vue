@@ -94,7 +94,7 @@ const addReading = (): void => {
 };
 const place = computed(() => props.shot.facts.location);
 const setPlace = (fields: Parameters<typeof film.edit<'location'>>[2]) =>
-  film.edit('location', place.value.id, fields, 'light of the place');
+  film.edit('location', place.value.id, fields, 'light of the location');
 const profiles = computed(() => [
   { value: null, label: 'as the film has it' } as { value: typeof stored.value.profile; label: string },
   ...choices(PROFILE_WORDS),
@@ -193,13 +193,13 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         :save="(v) => set({ filterId: v })"
       />
       <PickField
-        label="Sky at the place"
+        label="Sky at the location"
         :value="place.sky"
         :options="choices(SKY_WORDS)"
         :save="(v) => setPlace({ sky: v })"
       />
       <PickField
-        label="Lamps at the place"
+        label="Lamps at the location"
         :value="place.lamps"
         :options="choices(LAMP_WORDS)"
         :save="(v) => setPlace({ lamps: v })"
@@ -310,7 +310,7 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
     </ul>
   </div>
   <p v-else class="quiet">
-    The place needs a date, a zone and coordinates before its light can be worked out.
+    The location needs a date, a zone and coordinates before its light can be worked out.
   </p>
 </template>
 

@@ -170,7 +170,7 @@ const drag = useRibbonDrag(
 );
 const summary = computed(() => {
   const light = skyOfDay.value;
-  if (!light) return 'No light: the place needs a date, a zone and coordinates.';
+  if (!light) return 'No light: the location needs a date, a zone and coordinates.';
   const zone = props.place.location.zone;
   const parts = light.windows.map(
     (w) => `${w.kind} ${clockText(w.fromMs, zone)} to ${clockText(w.toMs, zone)}`,

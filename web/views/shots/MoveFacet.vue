@@ -96,9 +96,9 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
     <div class="row">
       <PickField label="Move" :value="stored.move.kind" :options="kinds" :save="setKind" />
       <PickField label="Subject" :value="stored.subjectId" :options="subjects" :save="setSubject" />
-      <PickField label="In the story" :value="stored.role" :options="ROLES" :save="setRole" />
+      <PickField label="Role in the story" :value="stored.role" :options="ROLES" :save="setRole" />
       <PickField label="Priority" :value="stored.priority" :options="PRIORITIES" :save="setPriority" />
-      <PickField label="Wants" :value="stored.wants" :options="WISHES" :save="setWants" />
+      <PickField label="Light wanted" :value="stored.wants" :options="WISHES" :save="setWants" />
       <PickField label="Sticks" :value="stored.handling" :options="STICKS" :save="setHandling" />
     </div>
     <PointRows

@@ -102,11 +102,11 @@ const add = (): void => {
     <nav class="asks" aria-label="Help with the list">
       <button
         :aria-expanded="selection.varietyShown"
-        title="What the list of this place has and lacks (V)"
+        title="What the list of this location has and lacks (V)"
         :disabled="!selection.place"
         @click="selection.varietyShown = !selection.varietyShown"
       >
-        What it lacks
+        Variety
       </button>
       <button
         :aria-expanded="selection.coverageShown"
@@ -114,7 +114,7 @@ const add = (): void => {
         :disabled="!selection.place"
         @click="selection.coverageShown = !selection.coverageShown"
       >
-        Cover a subject
+        Coverage
       </button>
     </nav>
     <ListTools v-if="listing.toolsShown" />
@@ -156,7 +156,7 @@ const add = (): void => {
         </div>
       </div>
       <p v-if="rows.length === 0" class="empty">
-        A shot list belongs to a place.
+        A shot list belongs to a location.
         <RouterLink :to="{ name: 'locations' }">Add the first location</RouterLink>: where, when, and what
         stands there.
       </p>

@@ -42,7 +42,7 @@ const title = (value: string): void => {
         maxlength="10000"
         @update:model-value="title"
       />
-      <button class="btn" title="See the move (P)" @click="selection.previewing = true">See it</button>
+      <button class="btn" title="See the move (P)" @click="selection.previewing = true">Preview</button>
       <button
         class="btn"
         title="Two shots with half of the cut each"

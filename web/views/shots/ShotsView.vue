@@ -60,8 +60,8 @@ const PANES: { id: Pane; label: string }[] = [
         <div v-else class="teach">
           <h1>{{ film.film?.name }}</h1>
           <p>
-            Start with a place: where you launch from, on which day, and what stands there. The light and the
-            budget follow from it.
+            Start with a location: where you launch from, on which day, and what stands there. The light and
+            the budget follow from it.
           </p>
           <RouterLink class="btn lead" :to="{ name: 'locations' }">Add the first location</RouterLink>
         </div>
@@ -73,10 +73,10 @@ const PANES: { id: Pane; label: string }[] = [
         :place="budget.place"
       />
       <div v-else-if="!budget" class="pane budgetpane teach">
-        <p class="quiet">Packs and cards show here once there is a place to fly.</p>
+        <p class="quiet">Packs and cards show here once there is a location.</p>
       </div>
     </div>
-    <nav class="tabs no-print" aria-label="Parts of the bench">
+    <nav class="tabs no-print" aria-label="Parts of the view">
       <button v-for="p in PANES" :key="p.id" :aria-current="pane === p.id" @click="pane = p.id">
         {{ p.label }}
       </button>

@@ -37,7 +37,7 @@ const rows = computed(() => [
         :aria-pressed="whole === w"
         @click="whole = w"
       >
-        {{ w ? 'Whole film' : 'This place' }}
+        {{ w ? 'Whole film' : 'This location' }}
       </button>
     </p>
     <dl>

@@ -105,9 +105,9 @@ const hint = computed(() => {
       class="btn"
       @click="emit('finish')"
     >
-      End it
+      Finish
     </button>
-    <button v-if="tool" class="btn" @click="emit('tool', null)">Drop it</button>
+    <button v-if="tool" class="btn" @click="emit('tool', null)">Discard</button>
   </div>
 </template>
 

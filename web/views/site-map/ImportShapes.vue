@@ -55,7 +55,7 @@ const take = async (event: Event): Promise<void> => {
   read.value = null;
   rows.value = [];
   if (file.size > LIMIT) {
-    fault.value = `${file.name} has ${(file.size / 1e6).toFixed(0)} MB; 25 MB are read at most. Cut it to the place.`;
+    fault.value = `${file.name} has ${(file.size / 1e6).toFixed(0)} MB; 25 MB are read at most. Cut it to the location.`;
     return;
   }
   content.value = await file.text();

@@ -28,14 +28,14 @@ const warnings = computed(() =>
   bySeverity([...(told.value?.warnings ?? []), ...props.shot.warnings.filter((w) => GROUNDED.has(w.code))]),
 );
 const launches = computed(() => [
-  { value: null as string | null, label: 'as the place has it' },
+  { value: null as string | null, label: 'as the location has it' },
   ...props.plan.things.value
     .filter((t) => t.kind === 'launch')
     .map((t) => ({ value: t.id as string | null, label: t.name || 'Launch point' })),
 ]);
 const ACTIONS: Readonly<Record<LossAction, string>> = { return: 'Return', hover: 'Hover', land: 'Land' };
 const actions = [
-  { value: null as LossAction | null, label: 'as the place has it' },
+  { value: null as LossAction | null, label: 'as the location has it' },
   ...(Object.keys(ACTIONS) as LossAction[]).map((a) => ({
     value: a as LossAction | null,
     label: ACTIONS[a],
@@ -158,7 +158,7 @@ const overGround = computed(() => props.shot.facts.overGround);
         :save="(v) => set({ launchId: v })"
       />
       <PickField
-        label="When the signal is lost"
+        label="Lost-link action"
         :value="shot.facts.shot.lossAction"
         :options="actions"
         :save="(v) => set({ lossAction: v })"

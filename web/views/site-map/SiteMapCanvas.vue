@@ -146,7 +146,7 @@ defineExpose({
     class="canvas"
     role="application"
     tabindex="0"
-    aria-label="Plan of the place. Arrow keys pan, plus and minus zoom; everything on it is also in the list beside it."
+    aria-label="Site map. Arrow keys pan, plus and minus zoom; everything on it is also in the list beside it."
   />
 </template>
 

@@ -160,7 +160,7 @@ usePlanKeys({
 <template>
   <div v-if="plan.place.value" class="planview" :data-tab="tab">
     <div class="top no-print">
-      <nav class="places" aria-label="Places">
+      <nav class="places" aria-label="Locations">
         <button
           v-for="l in derivedFilm.locations"
           :key="l.id"
@@ -255,7 +255,7 @@ usePlanKeys({
             <button class="btn" aria-label="Nearer" title="Nearer (+)" @click="canvas?.zoom(1.5)">+</button
             ><button class="btn" aria-label="Farther" title="Farther (−)" @click="canvas?.zoom(1 / 1.5)">
               −</button
-            ><button class="btn" title="All of the place (0)" @click="canvas?.fit()">All</button>
+            ><button class="btn" title="Whole location (0)" @click="canvas?.fit()">All</button>
           </div>
         </div>
         <SidePane
@@ -350,8 +350,8 @@ usePlanKeys({
     <ImportShapes v-if="bringing" :plan="plan" @close="bringing = false" />
   </div>
   <main v-else class="teach">
-    <h1>No place yet</h1>
-    <p>A plan belongs to a place: coordinates, a day, what stands there.</p>
+    <h1>No location yet</h1>
+    <p>A site map belongs to a location: coordinates, a day, what stands there.</p>
     <RouterLink class="btn lead" :to="{ name: 'locations', params: { film: store.filmId } }"
       >Add the first location</RouterLink
     >

@@ -48,14 +48,14 @@ const off = computed(() => props.subject.baseM - groundM.value);
         :save="(v) => set({ depthM: v })"
       />
       <NumberField
-        label="Faces, goes"
+        label="Heading"
         :value="subject.headingDeg"
         quantity="degrees"
         :step="5"
         :save="(v) => set({ headingDeg: v })"
       />
       <NumberField
-        label="at"
+        label="Speed"
         :value="subject.speedMs"
         quantity="speed"
         :step="0.5"
@@ -63,7 +63,7 @@ const off = computed(() => props.subject.baseM - groundM.value);
         :save="(v) => set({ speedMs: v })"
       />
       <NumberField
-        label="Foot"
+        label="Base height"
         :value="subject.baseM"
         quantity="metres"
         hint="Above (+) or below (−) the origin."

@@ -79,7 +79,7 @@ const key = (event: KeyboardEvent, id: string): void => {
 <template>
   <main class="board scroll" tabindex="-1">
     <header>
-      <h1>Story board</h1>
+      <h1>Storyboard</h1>
       <p v-if="board" class="quiet">
         {{ board.places.length }} shots fill <b><Fig :value="board.totalS" quantity="seconds" /></b> of
         <Fig :value="film.film?.cutLengthS ?? 0" quantity="seconds" />. The cut runs from left to right; the
@@ -142,7 +142,7 @@ const key = (event: KeyboardEvent, id: string): void => {
     </template>
     <p v-else class="quiet">
       The board shows the cut once there are shots.
-      <RouterLink :to="{ name: 'shots' }">Add some on the bench</RouterLink>.
+      <RouterLink :to="{ name: 'shots' }">Add some on the Shots page</RouterLink>.
     </p>
   </main>
 </template>
