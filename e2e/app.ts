@@ -75,7 +75,7 @@ export class Bench {
   }
 
   shot(title: string | RegExp): Locator {
-    return this.page.locator('.shot', { hasText: title });
+    return this.page.locator('.shot-card', { hasText: title });
   }
   async pick(title: string): Promise<void> {
     await this.shot(title).click();
@@ -88,7 +88,7 @@ export class Bench {
     return this.page.locator('.verdict');
   }
   get titles(): Locator {
-    return this.page.locator('.shot .title');
+    return this.page.locator('.shot-card .title');
   }
   figure(id: string): Locator {
     return this.page.locator(`[data-figure=${id}] .value`);
@@ -109,6 +109,19 @@ export class Bench {
         await this.page.getByRole('combobox', { name: label, exact: true }).click({ force: true });
       await wanted.click({ timeout: 5_000 });
     }).toPass();
+  }
+
+  /** Types a day (YYYY-MM-DD) or a minute (HH:mm) into a picker, as it is shown there. */
+  async setWhen(label: string, value: string): Promise<void> {
+    const field = this.page.getByLabel(label, { exact: true });
+    const [y, m, d] = value.split('-').map(Number);
+    const day = d ? new Date(Date.UTC(y!, m! - 1, d)) : null;
+    const part = (options: Intl.DateTimeFormatOptions): string =>
+      day!.toLocaleDateString('en-GB', { timeZone: 'UTC', ...options });
+    await field.fill(
+      day ? `${part({ weekday: 'short' })} ${d} ${part({ month: 'short' }).slice(0, 3)} ${y}` : value,
+    );
+    await field.press('Enter');
   }
 
   /** The film as stored, and everything the core works out from it. */

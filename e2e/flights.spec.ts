@@ -12,7 +12,7 @@ const shots = async (page: Page, n: number): Promise<string[]> =>
     .evaluateAll((list) => list.map((e) => e.getAttribute('data-shot') ?? ''));
 const flown = (d: DerivedFilm, placeId: string): string[][] =>
   d.places.get(placeId)!.flights.map((f) => f.stops.map((s) => s.shotId));
-const TAKE = /^Take (it|what)/;
+const TAKE = /^Apply (plan|what)/;
 /** Has the day planned once the ground is in: it would be planned anew with it. */
 const planned = async (page: Page): Promise<void> => {
   await expect(page.locator('main[data-grounds]')).toHaveAttribute('data-grounds', '2');
@@ -77,7 +77,7 @@ test('a proposal is taken flight by flight, beside the plan that was put aside',
   const all = await boxes.count();
   for (let i = 1; i < all; i += 1) await boxes.nth(i).uncheck();
   await expect(sheet.getByRole('row', { name: /as ticked/ })).toBeVisible();
-  await sheet.getByRole('button', { name: 'Take what is ticked' }).click();
+  await sheet.getByRole('button', { name: 'Apply what is ticked' }).click();
   await bench.saved();
   expect((await bench.stored()).file.flights).toHaveLength(1);
   await sheet.getByRole('button', { name: 'Restore the kept plan' }).click();
@@ -219,7 +219,7 @@ test('the evening before says what to charge until when; the dice say what falls
   await expect(evening.getByText('not near a flame', { exact: false })).toBeVisible();
   await bench.accessible();
   await page.getByRole('tab', { name: 'Chances' }).click();
-  await expect(page.locator('.big')).toContainText(/every must is in the can/);
+  await expect(page.locator('.big')).toContainText(/every must shot is done/);
   const told = await page.locator('.big').textContent();
   await page.getByRole('tab', { name: 'Flights', exact: true }).click();
   await page.getByRole('tab', { name: 'Chances' }).click();
@@ -311,7 +311,7 @@ test('flights are logged, the plan learns from them, a pack is lost and the rest
     .getByRole('navigation', { name: 'Days' })
     .getByRole('button', { name: /14 May/ })
     .click();
-  await page.getByLabel('Plan from').fill('18:40');
+  await bench.setWhen('Plan from', '18:40');
   await page.getByLabel('Plan from').blur();
   await planned(page);
   await page.getByRole('button', { name: 'Apply plan' }).click();

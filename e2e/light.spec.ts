@@ -71,8 +71,8 @@ test('noon with too weak a filter set: stops over, the factor that would do, and
   for (const name of ['ND 64', 'ND 128', 'Vario 4–32'])
     await page.getByRole('button', { name: `Retire ${name}` }).click();
   await page.getByRole('link', { name: 'Locations', exact: true }).click();
-  await page.getByLabel('Window from').fill('13:30');
-  await page.getByLabel('Window to').fill('15:00');
+  await bench.setWhen('Window from', '13:30');
+  await bench.setWhen('Window to', '15:00');
   await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await bench.pick('Sleepers from above');
   const over = page.locator('[data-code="exposure.over"]');
@@ -120,8 +120,10 @@ test('wishes, pins and dates: the window of a shot, held back by hand and by dra
   await bench.open('light');
   const lane = page.locator('.lanes .row', { hasText: 'Along the parapet' });
   await expect(lane.locator('.lane .wish').first()).toBeVisible();
-  const field = lane.getByLabel('3 not before');
+  await lane.getByRole('button', { name: '3 not before' }).click();
+  const field = lane.getByRole('combobox', { name: '3 not before' });
   await field.fill('07:50');
+  await field.press('Enter');
   await bench.saved();
   const shots = async () => (await bench.stored()).file.shots;
   expect((await shots()).find((s) => s.title === 'Along the parapet')?.notBefore).toBe('07:50');
@@ -144,7 +146,7 @@ test('wishes, pins and dates: the window of a shot, held back by hand and by dra
 
   const dates = page.getByRole('region', { name: 'Dates compared' }).locator('tbody tr');
   await expect(dates).toHaveCount(7);
-  await dates.nth(2).getByRole('button', { name: 'Apply plan' }).click();
+  await dates.nth(2).getByRole('button', { name: 'Use this date' }).click();
   await expect.poll(async () => (await bench.stored()).file.locations[0]?.date).toBe('2027-05-16');
 });
 
@@ -153,7 +155,7 @@ test('a meter reading shifts the rest of the window; what is no reading is said 
   bench,
 }) => {
   await bench.open('light');
-  await page.getByLabel('Read at').fill('07:10');
+  await bench.setWhen('Read at', '07:10');
   await page.getByLabel('Meter reading, EV').fill('seven');
   await page.getByRole('button', { name: 'Set', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('number of EV');

@@ -82,13 +82,13 @@ test('500 shots stay usable: few rows in the page, keys and edits at once', asyn
   }));
   const film = await app.films.importFile({ ...file, shots }, 'e2e');
   await page.goto(`${app.address}/film/${film}`);
-  await expect(page.locator('.shot').first()).toBeVisible();
-  expect(await page.locator('.shot').count()).toBeLessThan(40);
+  await expect(page.locator('.shot-card').first()).toBeVisible();
+  expect(await page.locator('.shot-card').count()).toBeLessThan(40);
   for (let i = 0; i < 30; i += 1) await page.keyboard.press('j');
   await expect(page.getByLabel('Title')).toHaveValue('Shot 31');
-  await expect(page.locator('.shot.picked')).toBeVisible();
+  await expect(page.locator('.shot-card.picked')).toBeVisible();
   await page.getByLabel('Find shots').fill('Shot 500');
-  await page.locator('.shot').first().click();
+  await page.locator('.shot-card').first().click();
   await expect(page.getByLabel('Title')).toHaveValue('Shot 500');
 });
 

@@ -18,9 +18,9 @@ test('from an empty film, a place with four shots shows whether two packs and on
   await expect(page.getByRole('alert').filter({ hasText: 'beyond the pole' })).toBeVisible();
   await coordinates.fill('43°10\u203248\u2033N 4°49\u203248\u2033W');
   await expect(page.getByLabel('Time zone')).toHaveValue('Europe/Madrid');
-  await page.getByLabel('Date').fill('2027-06-01');
-  await page.getByLabel('Window from').fill('07:00');
-  await page.getByLabel('Window to').fill('08:00');
+  await bench.setWhen('Date', '2027-06-01');
+  await bench.setWhen('Window from', '07:00');
+  await bench.setWhen('Window to', '08:00');
   await page.getByRole('button', { name: 'New subject' }).click();
   await expect(page.getByRole('img', { name: /Plan to scale/ })).toContainText('New subject');
 

@@ -167,7 +167,7 @@ test('a zone with its source, a permission given, a launch point inside: the pla
     .locator('.list')
     .getByRole('button', { name: /Railway land/ })
     .click();
-  await page.getByLabel('Valid until').fill('2020-01-01');
+  await bench.setWhen('Valid until', '2020-01-01');
   await page.getByRole('tab', { name: /Findings/ }).click();
   await expect(page.locator('[data-code="site.permission"]').first()).toContainText('ends 2020-01-01');
 });

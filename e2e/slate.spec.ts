@@ -66,7 +66,7 @@ test('numbers a move cannot have are refused at the field, and what was typed st
   bench,
 }) => {
   await bench.open();
-  await page.locator('.shot', { hasText: 'Round the incline house' }).scrollIntoViewIfNeeded();
+  await page.locator('.shot-card', { hasText: 'Round the incline house' }).scrollIntoViewIfNeeded();
   await bench.pick('Round the incline house');
   const radius = page.getByLabel('Radius', { exact: true }).last();
   await radius.fill('0');

@@ -188,7 +188,7 @@ const run = async (): Promise<void> => {
     await page.addInitScript((theme) => localStorage.setItem('dusk-theme', theme), shot.theme ?? 'dusk');
     await page.goto(running.address + (shot.path === '/' ? '/' : `/film/${film}${shot.path}`));
     await page
-      .locator(shot.path === '' ? '.shot' : 'main')
+      .locator(shot.path === '' ? '.shot-card' : 'main')
       .first()
       .waitFor();
     await page.evaluate(() => document.fonts.ready);

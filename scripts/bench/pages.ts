@@ -16,7 +16,7 @@ const COLD = 20;
 
 /** Script time of a frame while a move plays; the picture itself is drawn in software here. */
 const preview = async (page: Page): Promise<void> => {
-  await page.locator('.shot', { hasText: 'Meadow to arches' }).first().click();
+  await page.locator('.shot-card', { hasText: 'Meadow to arches' }).first().click();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Preview' }).click();
   await page.locator('canvas').waitFor();
@@ -106,7 +106,7 @@ const run = async (): Promise<void> => {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     const began = performance.now();
     await page.goto(`${app.address}/film/${film}`);
-    await page.locator('.shot').first().waitFor();
+    await page.locator('.shot-card').first().waitFor();
     const usable = performance.now() - began;
     const sizes = await page.evaluate(() =>
       (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
@@ -117,7 +117,7 @@ const run = async (): Promise<void> => {
         )
         .reduce((sum, r) => sum + r.encodedBodySize, 0),
     );
-    await page.locator('.shot', { hasText: 'Along the parapet' }).first().click();
+    await page.locator('.shot-card', { hasText: 'Along the parapet' }).first().click();
     await page.getByRole('slider', { name: 'Length' }).focus();
     const held = await dragged(browser, page, STEPS);
     report(

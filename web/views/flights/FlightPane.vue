@@ -6,7 +6,7 @@ import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import PickField from '../../parts/PickField.vue';
 import SumSheet from '../../parts/SumSheet.vue';
-import TextField from '../../parts/TextField.vue';
+import TimeField from '../../parts/TimeField.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
@@ -177,12 +177,12 @@ const onWay = computed(() => {
           }
         "
       />
-      <TextField
+      <TimeField
         label="Not before"
-        type="time"
         :value="laid?.notBefore ?? ''"
         :save="setNotBefore"
         hint="Nobody takes off before this minute."
+        clearable
       />
     </div>
     <p class="do">

@@ -3,6 +3,7 @@ import { counted } from '@core/units';
 import { clockText, localToUtc, minutesOf } from '@core/time';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { dateText } from '../../format';
+import TimeField from '../../parts/TimeField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import { usePlanSnapshot } from '../../stores/plan-snapshot';
 import { useFilm } from '../../stores/film';
@@ -131,12 +132,7 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
             Plan the day
           </button>
           <label class="now" title="Nothing is launched before; for a day that has begun."
-            >from
-            <input
-              type="time"
-              :value="now"
-              aria-label="Plan from"
-              @change="setNow(($event.target as HTMLInputElement).value)"
+            >from <TimeField bare clearable label="Plan from" :value="now" :save="setNow"
           /></label>
           <button class="btn" title="Keep this plan to compare with" @click="aside.put(day.date.value)">
             Keep for comparison

@@ -12,7 +12,7 @@ import MarkSign from '../../parts/MarkSign.vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
-import TextField from '../../parts/TextField.vue';
+import TimeField from '../../parts/TimeField.vue';
 import { recordedBy } from '../../composables/card-log';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
@@ -197,9 +197,8 @@ const learn = (v: boolean) =>
             }
           "
         />
-        <TextField
+        <TimeField
           label="Take-off time"
-          type="time"
           :value="draft.at"
           :save="
             (v) => {

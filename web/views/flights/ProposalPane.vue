@@ -128,7 +128,7 @@ const bound = computed(() => {
       </p>
       <p class="do">
         <button class="btn lead" title="Enter" @click="flights.take">
-          {{ flights.refused.size > 0 ? 'Take what is ticked' : 'Apply plan' }}</button><button
+          {{ flights.refused.size > 0 ? 'Apply what is ticked' : 'Apply plan' }}</button><button
           class="btn"
           title="Esc"
           @click="flights.drop"

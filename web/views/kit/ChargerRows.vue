@@ -2,6 +2,7 @@
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
+import DateField from '../../parts/DateField.vue';
 import { useFilm } from '../../stores/film';
 import KitRow from './KitRow.vue';
 import { pastDate, TO_COME, useKit } from './useKit';
@@ -182,9 +183,8 @@ const freshDevice = (): void => {
           :save="(v) => devices.set(d.id, { massG: v })"
         />
         <TextField label="Firmware" :value="d.firmware" :save="(v) => devices.set(d.id, { firmware: v })" />
-        <TextField
+        <DateField
           label="Update checked on"
-          type="date"
           :value="d.firmwareOn ?? ''"
           :save="
             (v) => {
@@ -192,6 +192,7 @@ const freshDevice = (): void => {
               return on ? devices.set(d.id, { firmwareOn: on.date }) : TO_COME;
             }
           "
+          clearable
         />
         <NumberField
           label="Charging time"

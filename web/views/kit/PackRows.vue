@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
+import DateField from '../../parts/DateField.vue';
 import KitRow from './KitRow.vue';
 import { pastDate, TO_COME, useKit } from './useKit';
 
@@ -73,9 +74,8 @@ const fresh = (): void => {
           hint="Share of the rated energy it still holds when full."
           :save="(v) => set(p.id, { health: v })"
         />
-        <TextField
+        <DateField
           label="Charged on"
-          type="date"
           :value="p.chargedOn ?? ''"
           hint="It drains by itself some days after."
           :save="
@@ -84,6 +84,7 @@ const fresh = (): void => {
               return d ? set(p.id, { chargedOn: d.date }) : TO_COME;
             }
           "
+          clearable
         />
         <NumberField
           label="Self-discharge after"
@@ -128,9 +129,8 @@ const fresh = (): void => {
           hint="Each pack is updated on its own."
           :save="(v) => set(p.id, { firmware: v })"
         />
-        <TextField
+        <DateField
           label="Update checked on"
-          type="date"
           :value="p.firmwareOn ?? ''"
           :save="
             (v) => {
@@ -138,6 +138,7 @@ const fresh = (): void => {
               return d ? set(p.id, { firmwareOn: d.date }) : TO_COME;
             }
           "
+          clearable
         />
         <PickField
           label="Condition"

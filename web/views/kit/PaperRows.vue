@@ -5,6 +5,7 @@ import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
+import DateField from '../../parts/DateField.vue';
 import { useFilm } from '../../stores/film';
 import { pastDate, TO_COME } from './useKit';
 import type { Fault } from '../../sync/validation';
@@ -42,16 +43,15 @@ const masses = computed(() => {
     <div class="grid">
       <TextField label="Registration" :value="craft.registration" :save="(v) => save({ registration: v })" />
       <TextField label="Insurance" :value="craft.insurance" :save="(v) => save({ insurance: v })" />
-      <TextField
+      <DateField
         label="Insured until"
-        type="date"
         :value="craft.insuredUntil ?? ''"
         :save="(v) => save({ insuredUntil: v === '' ? null : v })"
+        clearable
       />
       <TextField label="Firmware" :value="craft.firmware" :save="(v) => save({ firmware: v })" />
-      <TextField
+      <DateField
         label="Update checked on"
-        type="date"
         :value="craft.firmwareOn ?? ''"
         :save="
           (v) => {
@@ -59,6 +59,7 @@ const masses = computed(() => {
             return on ? save({ firmwareOn: on.date }) : TO_COME;
           }
         "
+        clearable
       />
       <NumberField
         label="Mass of the usual pack"

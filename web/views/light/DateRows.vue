@@ -77,7 +77,7 @@ const take = (date: string): void => {
             <td><Fig :value="d.wantedMin" quantity="minutes" /></td>
             <td class="do">
               <span v-if="d.date === place.location.date" class="quiet">planned</span
-              ><button v-else class="btn" @click="take(d.date)">Apply plan</button>
+              ><button v-else class="btn" @click="take(d.date)">Use this date</button>
               <b v-if="d.date === best" class="best">best</b>
             </td>
           </tr>

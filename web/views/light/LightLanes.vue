@@ -5,11 +5,10 @@ import type { ShotWindow } from '@core/light-timeline';
 import { clockText } from '@core/time';
 import type { Stretch } from '@core/light';
 import { worst } from '@core/warnings';
-import { computed } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { choices, WISH_WORDS } from '../../format';
 import MarkSign from '../../parts/MarkSign.vue';
 import PickField from '../../parts/PickField.vue';
-import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
 import { useSelection } from '../../stores/selection';
@@ -21,6 +20,7 @@ const props = defineProps<{
   fromMs: number;
   toMs: number;
 }>();
+const TimeField = defineAsyncComponent(() => import('../../parts/TimeField.vue'));
 const film = useFilm();
 const selection = useSelection();
 const findings = useFindings();
@@ -36,6 +36,8 @@ const spoken = (list: readonly Stretch[]): string =>
   list.length === 0
     ? 'never in the window'
     : list.map((s) => `${clock(s.fromMs)} to ${clock(s.toMs)}`).join(', ');
+/** The row whose minute is being set: a picker for each of many shots would weigh the page down. */
+const timed = ref('');
 const rows = computed(() =>
   props.shots.map((s) => {
     const window = props.windows.get(s.facts.shot.id);
@@ -82,12 +84,21 @@ const pin = (id: string, text: string) =>
         :options="WISHES"
         :save="(v) => film.edit('shot', r.id, { wants: v }, 'light')"
       />
-      <TextField
+      <button
+        v-if="timed !== r.id"
+        class="btn bare when"
+        :aria-label="`${r.s.number} not before`"
+        @click="timed = r.id"
+      >
+        {{ r.s.facts.shot.notBefore ?? '–:–' }}
+      </button>
+      <TimeField
+        v-else
         bare
         :label="`${r.s.number} not before`"
-        type="time"
         :value="r.s.facts.shot.notBefore ?? ''"
         :save="(v) => pin(r.id, v)"
+        clearable
       />
       <span class="lane">
         <span class="sr">{{ r.says }}; planned {{ clock(r.atMs) }}</span>

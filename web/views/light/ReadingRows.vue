@@ -6,6 +6,7 @@ import { ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { readNumber } from '../../format';
 import Fig from '../../parts/Fig.vue';
+import TimeField from '../../parts/TimeField.vue';
 import PickField from '../../parts/PickField.vue';
 import { ElInput } from '../../parts/element';
 import { useFilm } from '../../stores/film';
@@ -55,7 +56,16 @@ const add = (): void => {
       {{ lit.preferences.meterFadeMin }} minutes.
     </p>
     <div class="line" :class="{ 'is-faulty': faults.length > 0 }">
-      <ElInput v-model="at" type="time" aria-label="Read at" /><ElInput
+      <TimeField
+        bare
+        label="Read at"
+        :value="at"
+        :save="
+          (v) => {
+            at = v;
+          }
+        "
+      /><ElInput
         v-model="ev"
         inputmode="decimal"
         placeholder="EV"

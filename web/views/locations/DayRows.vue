@@ -3,7 +3,7 @@ import type { Entity } from '@core/model';
 import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
-import TextField from '../../parts/TextField.vue';
+import TimeField from '../../parts/TimeField.vue';
 import { useFilm } from '../../stores/film';
 
 /** How the place sits in its day: the way there, power, and when nobody flies. */
@@ -38,7 +38,7 @@ const add = (): void => {
       <button class="btn" :disabled="breaks.length >= 10" @click="add">Add a break</button>
     </div>
     <div v-for="(b, i) in breaks" :key="i" class="line">
-      <TextField label="No flying from" type="time" :value="b.from" :save="(v) => change(i, { from: v })" />
+      <TimeField label="No flying from" :value="b.from" :save="(v) => change(i, { from: v })" />
       <NumberField
         label="Duration"
         :value="b.minutes"

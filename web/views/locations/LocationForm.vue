@@ -8,6 +8,8 @@ import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
 import TextField from '../../parts/TextField.vue';
+import TimeField from '../../parts/TimeField.vue';
+import DateField from '../../parts/DateField.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
 import { useSelection } from '../../stores/selection';
@@ -106,19 +108,9 @@ const events = computed(() => {
           quantity="metres"
           :save="(v) => set({ elevationM: v })"
         />
-        <TextField label="Date" type="date" :value="place.date" :save="(v) => set({ date: v })" />
-        <TextField
-          label="Window from"
-          type="time"
-          :value="place.windowStart"
-          :save="(v) => set({ windowStart: v })"
-        />
-        <TextField
-          label="Window to"
-          type="time"
-          :value="place.windowEnd"
-          :save="(v) => set({ windowEnd: v })"
-        />
+        <DateField label="Date" :value="place.date" :save="(v) => set({ date: v })" />
+        <TimeField label="Window from" :value="place.windowStart" :save="(v) => set({ windowStart: v })" />
+        <TimeField label="Window to" :value="place.windowEnd" :save="(v) => set({ windowEnd: v })" />
         <PickField
           label="Mains frequency"
           :value="place.mainsHz"

@@ -5,7 +5,7 @@ import type { DerivedShot } from '@core/film';
 import { isoSteps, reasonsFor, runnerUpOf, SHUTTERS, shortfallOf, whyFor } from '@core/exposure';
 import { clockText } from '@core/time';
 import { kelvinFor } from '@core/light';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import {
   apertureText,
@@ -28,6 +28,7 @@ import { useFilm } from '../../stores/film';
 import type { Fault } from '../../sync/validation';
 import { useStored } from './useStored';
 
+const TimeField = defineAsyncComponent(() => import('../../parts/TimeField.vue'));
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
 const stored = useStored(() => props.shot);
@@ -253,17 +254,17 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         placeholder="far"
         :save="setFocus"
       />
-      <TextField
+      <TimeField
         label="Not before"
-        type="time"
         :value="stored.notBefore ?? ''"
         :save="(v) => film.edit('shot', stored.id, { notBefore: v === '' ? null : v }, 'minute')"
+        clearable
       />
-      <TextField
+      <TimeField
         label="Not after"
-        type="time"
         :value="stored.notAfter ?? ''"
         :save="(v) => film.edit('shot', stored.id, { notAfter: v === '' ? null : v }, 'minute')"
+        clearable
       />
       <div class="meter" :class="{ 'is-faulty': faults.length > 0 }">
         <label class="label" for="meter-reading">Your meter at {{ clockText(light.atMs, place.zone) }}</label>

@@ -65,7 +65,7 @@ onMounted(() => {
 <template>
   <button
     ref="row"
-    class="shot"
+    class="shot-card"
     :class="{
       picked,
       chosen,
@@ -117,7 +117,7 @@ onMounted(() => {
 .done .number {
   color: var(--chalk-3);
 }
-.shot {
+.shot-card {
   position: relative;
   display: grid;
   grid-template-columns: 25px 58px 1fr 14px;
@@ -132,16 +132,16 @@ onMounted(() => {
   cursor: grab;
   clip-path: polygon(0 0, calc(100% - var(--cut)) 0, 100% var(--cut), 100% 100%, 0 100%);
 }
-.shot:hover {
+.shot-card:hover {
   background: var(--slab-2);
 }
-.shot.picked {
+.shot-card.picked {
   background: var(--pick-dim);
 }
-.shot.chosen {
+.shot-card.chosen {
   box-shadow: inset 5px 0 var(--pick);
 }
-.shot:focus-visible {
+.shot-card:focus-visible {
   outline-offset: -2px;
 }
 .number {

@@ -6,6 +6,7 @@ import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import TextField from '../../parts/TextField.vue';
+import DateField from '../../parts/DateField.vue';
 import type { Fields } from '../../sync/fields';
 import { useFilm } from '../../stores/film';
 import type { Fault } from '../../sync/validation';
@@ -91,7 +92,7 @@ const makeMain = (): void => {
         placeholder="chart, notice, call"
         :save="(v) => set({ source: v })"
       />
-      <TextField label="Valid until" type="date" :value="thing.until" :save="(v) => set({ until: v })" />
+      <DateField label="Valid until" :value="thing.until" :save="(v) => set({ until: v })" clearable />
       <SwitchField
         v-if="thing.kind === 'permission'"
         label="Permission given"

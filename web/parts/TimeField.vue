@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { ref, useId } from 'vue';
+import type { Fault } from '../sync/validation';
+import { DATE_LOCALE, ElConfigProvider, ElTimePicker } from './element-dates';
+import FieldBox from './FieldBox.vue';
+
+/** A minute on the 24-hour clock, stored as HH:mm; empty where there is none. */
+const props = defineProps<{
+  label: string;
+  value: string;
+  save: (value: string) => readonly Fault[] | void;
+  hint?: string;
+  bare?: boolean;
+  clearable?: boolean;
+}>();
+const id = useId();
+const faults = ref<readonly Fault[]>([]);
+const picked = (value: string | null): void => {
+  faults.value = props.save(value ?? '') ?? [];
+};
+</script>
+
+<template>
+  <FieldBox :id="id" :label="bare ? '' : label" :hint="hint" :faults="faults">
+    <ElConfigProvider :locale="DATE_LOCALE">
+      <ElTimePicker
+        :id="id"
+        format="HH:mm"
+        value-format="HH:mm"
+        :aria-label="bare ? label : undefined"
+        :model-value="value || null"
+        :clearable="clearable ?? false"
+        placeholder="–:–"
+        @update:model-value="picked"
+      />
+    </ElConfigProvider>
+  </FieldBox>
+</template>
