@@ -2,7 +2,7 @@ import { newValidator } from './validator';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { initialValues, MOVES } from '../core/moves';
-import { ENTITY_KINDS, isKit, REFERENCES, withDefaults, type EntityKind } from '../core/model';
+import { ENTITY_KINDS, isKit, newRow, REFERENCES, withDefaults, type EntityKind } from '../core/model';
 import { ENTITIES, FilmFileSchema, openApi, sayFaults, type FilmFile } from '.';
 
 const ajv = newValidator();
@@ -40,6 +40,16 @@ const rows = async (): Promise<[EntityKind, Record<string, unknown>][]> => {
     ...of('cardMove', f.kit.cardMoves),
     ...of('check', f.kit.checks),
     ...of('answer', f.answers),
+    ...of('take', [
+      newRow('take', {
+        id: f.film.id,
+        locationId: f.locations[0]!.id,
+        shotId: f.shots[0]!.id,
+        utcMs: 1_800_000_000_000,
+        rating: 'no-good',
+        reason: 'drifted',
+      }),
+    ]),
     ...of('flight', [
       {
         id: f.film.id,

@@ -40,6 +40,7 @@ export const FilmFileSchema = strict({
   pictures: listOf(ENTITIES.picture, 500, { default: [] }),
   flights: listOf(ENTITIES.flight, 2000, { default: [] }),
   answers: listOf(ENTITIES.answer, 50_000, { default: [] }),
+  takes: listOf(ENTITIES.take, 50_000, { default: [] }),
   /** Files the grounds and pictures refer to. */
   assets: listOf(AssetSchema, 1000, { default: [] }),
   kit: KitSchema,

@@ -112,6 +112,7 @@ const aircraft: DemoKit['aircraft'] = [
     spanM: 0.62,
     heightM: 0.11,
     notes: 'The one with two lenses.',
+    typical: [],
     retired: false,
     ...papers('02.04', '2026-10-20', 'VG-0720-A'),
     senses: ['front', 'back', 'left', 'right', 'up', 'down'],
@@ -190,6 +191,7 @@ const aircraft: DemoKit['aircraft'] = [
     handling: sticks([2, 20], [8, 60], [15, 75]),
     abilities: [can('orbit', 5, 5, 200), can('slow-sticks', 2, 0, 1000)],
     notes: 'Under the 249 g line with the standard pack; check the local rule.',
+    typical: [],
     retired: false,
     ...papers('01.11', '2026-09-02', 'VG-0246-B'),
     senses: ['front', 'down'],
@@ -237,6 +239,7 @@ const aircraft: DemoKit['aircraft'] = [
     handling: sticks([6, 60], [14, 120], [22, 180]),
     abilities: [],
     notes: 'Guards on; short packs.',
+    typical: [],
     retired: false,
     ...papers('4.5.1', null, 'VG-0420-C'),
     senses: [],
@@ -399,6 +402,7 @@ const card = (
   usedGB,
   writeMBs,
   notes: '',
+  typical: [],
   retired: false,
 });
 
@@ -423,6 +427,7 @@ const filter = (
   massG: 2,
   aircraftIds: [],
   notes: '',
+  typical: [],
   retired: false,
   ...more,
 });

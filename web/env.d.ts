@@ -23,6 +23,7 @@ declare module 'virtual:validators' {
   export const cardMove: Check;
   export const check: Check;
   export const answer: Check;
+  export const take: Check;
 }
 
 declare module 'tz-lookup' {

@@ -7,7 +7,16 @@ import { CARD_CHANGE_S, offload } from './offload';
 import { clipName, CLIP_WORDS, wordsOf, type ClipParts } from './naming';
 import { numberIn } from '../testing';
 
-const card = { id: 'c', name: 'Card C', nominalGB: 64, usedGB: 0, writeMBs: 30, notes: '', retired: false };
+const card = {
+  id: 'c',
+  name: 'Card C',
+  nominalGB: 64,
+  usedGB: 0,
+  writeMBs: 30,
+  notes: '',
+  typical: [],
+  retired: false,
+};
 const move = (act: CardMove['act'], more: Partial<CardMove> = {}, n = 0): CardMove => ({
   id: `m${n}`,
   cardId: 'c',

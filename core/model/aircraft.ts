@@ -13,6 +13,7 @@ import {
   text,
   uuid,
   whole,
+  typicalFields,
   type Stored,
 } from './schema';
 
@@ -163,6 +164,7 @@ export const AircraftSchema = strict({
   internalGB: between(0, 100_000, { title: 'Internal memory', unit: 'GB', default: 0 }),
   ...firmware,
   notes: notes(),
+  typical: typicalFields(),
   retired: flag({ title: 'Retired', initial: false }),
 });
 

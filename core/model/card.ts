@@ -12,6 +12,7 @@ import {
   strict,
   uuid,
   whole,
+  typicalFields,
   type Stored,
 } from './schema';
 
@@ -39,6 +40,7 @@ export const CardSchema = strict({
     description: 'Rated minimum sustained write.',
   }),
   notes: notes(),
+  typical: typicalFields(),
   retired: flag({ title: 'Retired', initial: false }),
 });
 

@@ -16,6 +16,7 @@ import { PilotSchema, PracticeSchema } from './pilot';
 import type { Stored } from './schema';
 import { ShotSchema } from './shot';
 import { SubjectSchema } from './subject';
+import { TakeSchema } from './take';
 
 /** Every kind of row that can be stored, with the schema that types, checks and describes it. */
 export const SCHEMAS = {
@@ -41,6 +42,7 @@ export const SCHEMAS = {
   cardMove: CardMoveSchema,
   check: CheckSchema,
   answer: AnswerSchema,
+  take: TakeSchema,
 } as const satisfies Record<EntityKind, TSchema>;
 
 /** A stored thing of some kind. */

@@ -7,6 +7,7 @@ import type { Kit } from './kit';
 import type { Location, Reading } from './location';
 import type { Shot } from './shot';
 import type { Subject } from './subject';
+import type { Take } from './take';
 
 /** A film with everything its plan is worked out from. */
 export interface FilmInput {
@@ -20,6 +21,7 @@ export interface FilmInput {
   /** Flights a person decided; shots in none are put on packs in list order after them. */
   readonly flights: readonly FlightPlan[];
   readonly answers: readonly Answer[];
+  readonly takes: readonly Take[];
   /** Ground by location, where a height grid is known; elsewhere it is taken as level. */
   readonly terrain?: ReadonlyMap<string, Ground>;
   readonly kit: Kit;

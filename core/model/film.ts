@@ -4,12 +4,15 @@ import {
   between,
   flag,
   listOf,
+  localDate,
   longText,
   name,
+  nullable,
   nullableId,
   oneOf,
   shortText,
   strict,
+  text,
   uuid,
   whole,
   type Stored,
@@ -17,6 +20,14 @@ import {
 
 export const ASPECTS = ['16:9', '9:16', '4:3', '3:2', '1:1', '4:5', '2.39:1'] as const;
 export type Aspect = (typeof ASPECTS)[number];
+
+/** A version of the film that is delivered beside the main cut. */
+const VersionSchema = strict({
+  name: name({ initial: 'Short version' }),
+  lengthS: between(0, 36_000, { title: 'Length', unit: 's', initial: 30 }),
+  aspect: oneOf(ASPECTS, { title: 'Aspect', initial: '9:16' }),
+  fps: between(1, 240, { title: 'Frame rate', unit: 'fps', initial: 25 }),
+});
 
 export const FilmSchema = strict({
   id: uuid(),
@@ -51,6 +62,22 @@ export const FilmSchema = strict({
     description: 'Kit that does not come along on this film.',
   }),
   pilotId: nullableId({ title: 'Pilot' }),
+  deadline: nullable(localDate(), {
+    title: 'Deadline',
+    default: null,
+    description: 'Day the finished film is due; empty where none is set.',
+  }),
+  signedOffBy: text(200, { title: 'Signed off by', default: '', description: 'Who accepts the film.' }),
+  stillsCount: whole(0, 1000, {
+    title: 'Stills to deliver',
+    default: 0,
+    description: 'Number of finished stills; 0 where none are asked for.',
+  }),
+  versions: listOf(VersionSchema, 20, {
+    title: 'Further versions',
+    default: [],
+    description: 'Cuts delivered beside the main one.',
+  }),
 });
 
 export type Film = Stored<typeof FilmSchema>;

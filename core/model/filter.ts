@@ -1,4 +1,15 @@
-import { between, flag, listOf, name, notes, oneOf, strict, uuid, type Stored } from './schema';
+import {
+  between,
+  flag,
+  listOf,
+  name,
+  notes,
+  oneOf,
+  strict,
+  uuid,
+  typicalFields,
+  type Stored,
+} from './schema';
 
 export const FILTER_KINDS = ['nd', 'variable', 'polariser'] as const;
 
@@ -19,6 +30,7 @@ export const FilterSchema = strict({
   massG: between(0, 1000, { title: 'Mass', unit: 'g', default: 0 }),
   aircraftIds: listOf(uuid(), 50, { title: 'Fits', initial: [] }),
   notes: notes(),
+  typical: typicalFields(),
   retired: flag({ title: 'Retired', initial: false }),
 });
 

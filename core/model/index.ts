@@ -57,6 +57,7 @@ export {
 } from './preferences';
 export { REFERENCES } from './references';
 export { DESCRIBING_KEYWORDS, listOf, oneOf, type Stored, strict, uuid, whole } from './schema';
+export { type Take, TAKE_RATINGS, TAKE_REASONS, type TakeRating, type TakeReason } from './take';
 export { validateSemantics } from './semantic';
 export {
   type Added,

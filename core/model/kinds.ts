@@ -22,6 +22,7 @@ export const ENTITY_KINDS = [
   'cardMove',
   'check',
   'answer',
+  'take',
 ] as const;
 export type EntityKind = (typeof ENTITY_KINDS)[number];
 
@@ -51,6 +52,7 @@ export const LOCATION_KINDS = [
   'picture',
   'flight',
   'answer',
+  'take',
 ] as const;
 export const isKit = (kind: EntityKind): kind is KitKind => (KIT_KINDS as readonly string[]).includes(kind);
 

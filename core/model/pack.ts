@@ -12,6 +12,7 @@ import {
   strict,
   uuid,
   whole,
+  typicalFields,
   type Stored,
 } from './schema';
 
@@ -84,6 +85,7 @@ export const PackSchema = strict({
   }),
   ...firmware,
   notes: notes(),
+  typical: typicalFields(),
   retired: flag({ title: 'Retired', initial: false }),
 });
 

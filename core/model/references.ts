@@ -24,4 +24,5 @@ export const REFERENCES: readonly {
   { from: 'flightLogEntry', field: 'packId', to: 'pack' },
   { from: 'cardMove', field: 'cardId', to: 'card' },
   { from: 'answer', field: 'locationId', to: 'location' },
+  { from: 'take', field: 'locationId', to: 'location' },
 ];

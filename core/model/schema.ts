@@ -63,7 +63,15 @@ export const nullableId = (about: About = {}) => nullable(uuid(), { default: nul
 export const name = (about: About = {}) =>
   Str({ minLength: 1, maxLength: 200, title: 'Name', column: 'name', ...about });
 export const shortText = (about: About = {}) => Str({ maxLength: 500, ...about });
+export const clipName = (about: About = {}) => Str({ maxLength: 120, ...about });
 export const longText = (about: About = {}) => Str({ maxLength: 10_000, ...about });
+/** Fields of a piece of kit that still hold a class's usual figure instead of its owner's. */
+export const typicalFields = () =>
+  listOf(text(40, { minLength: 1 }), 60, {
+    title: 'Typical figures',
+    default: [],
+    description: 'Names of fields that hold the usual figure of a class; replace them with your own.',
+  });
 export const notes = () => shortText({ title: 'Notes', column: 'notes', initial: '' });
 /** Key that orders rows; a reorder changes one row. */
 export const position = () =>

@@ -245,6 +245,11 @@ export const ShotSchema = strict({
     default: null,
     description: 'Flown before this time of the location’s date.',
   }),
+  chance: flag({
+    title: 'Unplanned',
+    default: false,
+    description: 'Begun on location as the chance came, not planned before.',
+  }),
   records: oneOf(RECORDS, { title: 'Records', default: 'video' }),
   stills: whole(0, 500, { title: 'Stills', default: 3 }),
   stillAs: oneOf(STILL_FORMATS, { title: 'Still format', default: 'compressed' }),

@@ -9,6 +9,7 @@ import { cardsAndChecks } from './0006-cards-and-checks';
 import { frozenDefaults } from './0007-frozen-defaults';
 import { flightLogAndFlightIds } from './0008-flight-log-and-flight-ids';
 import { windAndLight } from './0009-wind-and-light';
+import { takesAndDelivery } from './0010-takes-and-delivery';
 
 /** Every schema change, in order, forward only. */
 const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] =
@@ -22,6 +23,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Seq
     { name: '0007-frozen-defaults', up: frozenDefaults },
     { name: '0008-flight-log-and-flight-ids', up: flightLogAndFlightIds },
     { name: '0009-wind-and-light', up: windAndLight },
+    { name: '0010-takes-and-delivery', up: takesAndDelivery },
   ];
 
 /** Names of the schema changes, oldest first. */

@@ -26,4 +26,5 @@ export const TABLES: Readonly<
   cardMove: { table: 'card_moves', columns: ['cardId'] },
   check: { table: 'own_checks', columns: ['name', 'retired'] },
   answer: { table: 'answers', columns: ['locationId'] },
+  take: { table: 'takes', columns: ['locationId'] },
 };

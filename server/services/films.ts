@@ -117,6 +117,7 @@ export class Films {
       pictures,
       flights: values('flight'),
       answers: values('answer'),
+      takes: values('take'),
       assets: assets.map(({ id, mime, bytes }) => ({ id, mime, data: bytes.toString('base64') })),
       kit: kitOf(values),
     };
@@ -260,6 +261,10 @@ const importChanges = (file: FilmFile, here: ReadonlySet<string>): { film: strin
       ...ofPlace(
         'answer',
         file.answers.map((a) => ({ ...a, shotId: renewed(a.shotId), flightId: renewed(a.flightId) })),
+      ),
+      ...ofPlace(
+        'take',
+        file.takes.map((t) => ({ ...t, shotId: renewed(t.shotId) ?? t.shotId })),
       ),
     ],
   };

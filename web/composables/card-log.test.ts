@@ -66,6 +66,7 @@ describe('what is on a card', () => {
     usedGB: 0,
     writeMBs: 30,
     notes: '',
+    typical: [],
     retired: false,
   };
   /** One card with what is told of it, kept as the open film keeps it. */

@@ -16,6 +16,7 @@ export const emptyFilm = (name: string): FilmFile => ({
   pictures: [],
   flights: [],
   answers: [],
+  takes: [],
   assets: [],
   kit: {
     aircraft: [],

@@ -66,6 +66,7 @@ export const useFilm = defineStore('film', () => {
           features: list('feature'),
           flights: list('flight'),
           answers: list('answer'),
+          takes: list('take'),
           terrain: terrain.value,
           kit: kit.value,
         }
