@@ -116,10 +116,10 @@ export class Bench {
     const field = this.page.getByLabel(label, { exact: true });
     const [y, m, d] = value.split('-').map(Number);
     const day = d ? new Date(Date.UTC(y!, m! - 1, d)) : null;
-    const part = (options: Intl.DateTimeFormatOptions): string =>
-      day!.toLocaleDateString('en-GB', { timeZone: 'UTC', ...options });
     await field.fill(
-      day ? `${part({ weekday: 'short' })} ${d} ${part({ month: 'short' }).slice(0, 3)} ${y}` : value,
+      day
+        ? `${d} ${day.toLocaleDateString('en-GB', { month: 'short', timeZone: 'UTC' }).slice(0, 3)} ${y}`
+        : value,
     );
     await field.press('Enter');
   }

@@ -67,7 +67,7 @@ test('the job’s tempo and rates reach the shots measured in beats', async ({ p
   await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await bench.pick('Meadow to arches');
   await page.keyboard.press('2');
-  await expect(page.locator('.wanted')).toContainText('Wants 17s');
+  await expect(page.locator('.wanted')).toContainText('The cut needs 17s');
 });
 
 test('kit is edited, copied, retired; a card fuller than its size is refused', async ({ page, bench }) => {

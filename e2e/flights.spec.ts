@@ -72,7 +72,7 @@ test('a proposal is taken flight by flight, beside the plan that was put aside',
   await page.getByRole('button', { name: 'Keep for comparison' }).click();
   await planned(page);
   const sheet = page.getByRole('region', { name: 'Planned day' });
-  await expect(sheet.getByRole('row', { name: /put aside/ })).toBeVisible();
+  await expect(sheet.getByRole('row', { name: /kept plan/ })).toBeVisible();
   const boxes = sheet.getByRole('checkbox');
   const all = await boxes.count();
   for (let i = 1; i < all; i += 1) await boxes.nth(i).uncheck();

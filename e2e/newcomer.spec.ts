@@ -117,7 +117,7 @@ test('a film file goes out and comes in again; what is no film is refused with a
 
 test('deleting a film asks first, since it cannot be taken back', async ({ page, app, film }) => {
   await page.goto(app.address);
-  const row = page.locator('li').filter({ has: page.locator(`a[href="/film/${film}"]`) });
+  const row = page.locator('li').filter({ has: page.locator(`a[href^="/film/${film}/"]`) });
   await row.getByRole('button', { name: 'Delete' }).click();
   await row.getByRole('button', { name: 'Keep' }).click();
   await row.getByRole('button', { name: 'Delete' }).click();

@@ -119,7 +119,7 @@ test('the plan is worked by keyboard alone: a thing is found, moved by numbers, 
   await page.keyboard.press('j');
   await expect(page.locator('.list .row.on').first()).toContainText('Meadow to arches');
   await page.keyboard.press('g');
-  await page.keyboard.press('b');
+  await page.keyboard.press('s');
   await expect(bench.title).toHaveValue('Meadow to arches');
 });
 
@@ -143,7 +143,8 @@ test('a place deleted takes its drawings and its ground along, and one step brin
     before.features.length,
     2,
   ]);
-  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByRole('link', { name: 'Locations', exact: true }).click();
+  await page.getByRole('link', { name: 'Site map', exact: true }).click();
   await page
     .getByRole('navigation', { name: 'Locations' })
     .getByRole('button', { name: 'Valdegris viaduct' })
@@ -176,7 +177,8 @@ test('units are a way of showing on the plan, too', async ({ bench, page }) => {
   await bench.open('brief');
   await bench.choose('Units', 'Imperial');
   await bench.saved();
-  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByRole('link', { name: 'Locations', exact: true }).click();
+  await page.getByRole('link', { name: 'Site map', exact: true }).click();
   await page
     .locator('.list')
     .getByRole('button', { name: /Alder wood/ })

@@ -13,7 +13,8 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
   await page.getByRole('button', { name: 'New', exact: true }).click();
   await page.getByLabel('Name', { exact: true }).first().fill('Empty meadow');
   await bench.saved();
-  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByRole('link', { name: 'Locations', exact: true }).click();
+  await page.getByRole('link', { name: 'Site map', exact: true }).click();
   await expect(page.getByText('Nothing is marked yet')).toBeVisible();
 
   // The new place lies where the last one does, so the track is written for there.
@@ -49,7 +50,8 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
   await bench.title.fill('Round the barn');
   await bench.choose('Move', /Orbit/);
   await bench.saved();
-  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByRole('link', { name: 'Locations', exact: true }).click();
+  await page.getByRole('link', { name: 'Site map', exact: true }).click();
   await page
     .locator('.list')
     .getByRole('button', { name: /Round the barn/ })

@@ -142,7 +142,7 @@ test('units are a way of showing: imperial and back leaves every stored number a
     before.find((s) => s.title === 'Along the parapet')!.id,
   )!.facts;
   await expect(page.locator('.sheet')).toContainText(`${write(facts.rangeM, 'metres', 'imperial').number}ft`);
-  await page.getByRole('link', { name: 'Job', exact: true }).click();
+  await page.getByRole('link', { name: 'Brief', exact: true }).click();
   await bench.choose('Units', 'Metric');
   await bench.saved();
   expect((await bench.stored()).file.shots).toEqual(before);

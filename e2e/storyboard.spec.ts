@@ -43,7 +43,7 @@ test('remarks on how it ends, forbids nothing, and opens the shot it is about', 
   await expect(bench.title).toHaveValue('Leave it to the blue');
   await bench.choose('Move', 'Push in');
   await page.keyboard.press('Escape');
-  await page.getByRole('link', { name: 'Board', exact: true }).click();
+  await page.getByRole('link', { name: 'Storyboard', exact: true }).click();
   await expect(page.getByText('The film ends on a push-in.')).toBeVisible();
   await bench.accessible();
 });
@@ -52,6 +52,6 @@ test('an empty film has a board that says what it waits for', async ({ page, app
   await page.goto(app.address);
   await page.getByLabel('Name of the new film').fill('Nothing yet');
   await page.getByRole('button', { name: 'Create film' }).click();
-  await page.getByRole('link', { name: 'Board', exact: true }).click();
+  await page.getByRole('link', { name: 'Storyboard', exact: true }).click();
   await expect(page.getByText('The board shows the cut once there are shots.')).toBeVisible();
 });

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, useId } from 'vue';
+import { computed, ref, useId } from 'vue';
 import type { Fault } from '../sync/validation';
 import { DATE_LOCALE, ElConfigProvider, ElDatePicker } from './element-dates';
 import FieldBox from './FieldBox.vue';
@@ -14,6 +14,12 @@ const props = defineProps<{
 }>();
 const id = useId();
 const faults = ref<readonly Fault[]>([]);
+/** The picker reads back only what it can parse, and no weekday; that stands before it. */
+const weekday = computed(() =>
+  props.value
+    ? new Date(`${props.value}T12:00:00Z`).toLocaleDateString('en-GB', { weekday: 'short', timeZone: 'UTC' })
+    : '',
+);
 const picked = (value: string | null): void => {
   faults.value = props.save(value ?? '') ?? [];
 };
@@ -22,17 +28,31 @@ const picked = (value: string | null): void => {
 <template>
   <FieldBox :id="id" :label="label" :hint="hint" :faults="faults">
     <ElConfigProvider :locale="DATE_LOCALE">
-      <ElDatePicker
-        :id="id"
-        type="date"
-        format="ddd D MMM YYYY"
-        value-format="YYYY-MM-DD"
-        :model-value="value || null"
-        :clearable="clearable ?? false"
-        :editable="true"
-        placeholder="no date"
-        @update:model-value="picked"
-      />
+      <span class="day"
+        ><span class="unit">{{ weekday }}</span
+        ><ElDatePicker
+          :id="id"
+          type="date"
+          format="D MMM YYYY"
+          value-format="YYYY-MM-DD"
+          :model-value="value || null"
+          :clearable="clearable ?? false"
+          :editable="true"
+          placeholder="no date"
+          @update:model-value="picked"
+      /></span>
     </ElConfigProvider>
   </FieldBox>
 </template>
+
+<style scoped>
+.day {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+.day .unit {
+  flex: none;
+  width: 2.2em;
+}
+</style>

@@ -208,14 +208,8 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
   gap: 6px;
   color: var(--chalk-2);
 }
-.now input {
-  background: var(--bench);
-  color: var(--chalk);
-  border: 0;
-  border-bottom: 1px solid var(--chalk-3);
-  min-height: var(--touch);
-  padding: 0 8px;
-  font: inherit;
+.now :deep(.field) {
+  width: 92px;
 }
 @media (max-width: 1099px) {
   .cols {

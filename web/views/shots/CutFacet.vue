@@ -137,7 +137,7 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
       {{ shot.facts.frame.cutPx.map((px) => Math.round(px)).join(' × ') }}.
     </p>
     <p class="wanted">
-      Light wanted <Fig :value="shot.facts.wantedS" quantity="seconds" /> steady, gets
+      The cut needs <Fig :value="shot.facts.wantedS" quantity="seconds" /> steady, gets
       <Fig :value="shot.facts.trajectory?.usableS ?? NaN" quantity="seconds" />
       <span class="quiet"
         >; {{ shot.facts.film.preferences.handleS }} s of handle at both ends, never under the minimum hold of
