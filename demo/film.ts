@@ -25,6 +25,7 @@ const place = (
   id: demoId(6, n),
   filmId: FILM,
   position,
+  placed: true,
   zone: 'Europe/Madrid',
   elevationM: 640,
   windMs: 2.5,

@@ -32,3 +32,4 @@ export type { FilmPlan, PlannedShot } from './plan';
 export { continuedIds, flightIds, listFlightId } from './flight-identity';
 export { landedMs, logFlight, type FlightReport } from './log-flight';
 export { windHoldsUntil } from './wind-holds';
+export { shotsDone, type TakeCount, takesOf } from './shots-done';

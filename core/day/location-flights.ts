@@ -99,7 +99,7 @@ export interface LocationDay {
 /** What the day of a location hangs on. */
 export type DayPlace = Pick<
   Location,
-  'date' | 'zone' | 'latitude' | 'longitude' | 'windowStart' | 'windowEnd'
+  'date' | 'zone' | 'placed' | 'latitude' | 'longitude' | 'windowStart' | 'windowEnd'
 >;
 /** What a film counts as golden and blue light, and when lamps come on. */
 export type LightPreferences = Pick<
@@ -124,7 +124,7 @@ export const lightPreferences = (p: Film['preferences']): LightPreferences => ({
   lampsRampMin: p.lampsRampMin,
 });
 
-/** Light and window of a location's day; no light when zone, date or coordinates are unusable. */
+/** Light and window of a location's day; no light where nobody said where it lies, neither when zone or date are unusable. */
 export const locationDay = (
   location: DayPlace,
   { preferences: p }: { readonly preferences: LightPreferences },
@@ -139,22 +139,24 @@ export const locationDay = (
   const windowFromMs = at(location.windowStart);
   const end = at(location.windowEnd);
   return {
-    light: lightDay(
-      location.date,
-      location.zone,
-      location.latitude,
-      location.longitude,
-      {
-        ...LIGHT_DEFINITIONS,
-        goldenTopDeg: p.goldenTopDeg,
-        goldenBottomDeg: p.goldenBottomDeg,
-        civilDeg: p.civilDeg,
-        sunBandTopDeg: p.sunBandTopDeg,
-        sunBandBottomDeg: p.sunBandBottomDeg,
-        lampsRampMin: p.lampsRampMin,
-      },
-      p.lampsDelayMin,
-    ),
+    light: location.placed
+      ? lightDay(
+          location.date,
+          location.zone,
+          location.latitude,
+          location.longitude,
+          {
+            ...LIGHT_DEFINITIONS,
+            goldenTopDeg: p.goldenTopDeg,
+            goldenBottomDeg: p.goldenBottomDeg,
+            civilDeg: p.civilDeg,
+            sunBandTopDeg: p.sunBandTopDeg,
+            sunBandBottomDeg: p.sunBandBottomDeg,
+            lampsRampMin: p.lampsRampMin,
+          },
+          p.lampsDelayMin,
+        )
+      : null,
     windowFromMs,
     // On the clock of the next day, which may be an hour off after a change.
     windowToMs: end > windowFromMs ? end : at(location.windowEnd, addDays(location.date, 1)),

@@ -22,6 +22,7 @@ import {
   lightPreferences,
   type LightPreferences,
   type LocationPlan,
+  shotsDone,
 } from '../day';
 import {
   pilotSkillOf,
@@ -344,7 +345,7 @@ export class FilmDeriver {
     const packs = packsToFly(kit, film);
     const definitions = lightPreferences(film.preferences);
     const own = kit.flightLog.filter((f) => f.filmId === film.id);
-    const done = new Set(own.flatMap((f) => f.shotIds));
+    const done = shotsDone(own, input.takes);
     const flownPlans = new Set(own.map((f) => f.flightId));
     const flightIdsTaken = new Set([
       ...input.flights.map((f) => f.id),
@@ -355,10 +356,11 @@ export class FilmDeriver {
     const days = new Map<string, { packs: PackDay; readyMs: number }>();
     const places = new Map<string, LocationPlan>();
     for (const location of locations) {
-      const { date, zone, latitude, longitude, windowStart, windowEnd } = location;
+      const { date, zone, placed, latitude, longitude, windowStart, windowEnd } = location;
       const day = this.days.get(location.id, {
         date,
         zone,
+        placed,
         latitude,
         longitude,
         windowStart,

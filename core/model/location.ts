@@ -58,6 +58,12 @@ export const LocationSchema = strict({
   filmId: uuid(),
   position: position(),
   name: name({ initial: 'New location' }),
+  placed: flag({
+    title: 'Coordinates known',
+    initial: true,
+    default: true,
+    description: 'Off until somebody has said where it lies: no light and no sun is worked out for it.',
+  }),
   latitude: between(-90, 90, {
     title: 'Latitude',
     unit: 'deg',

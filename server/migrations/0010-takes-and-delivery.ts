@@ -17,6 +17,7 @@ const FIELDS_0010: Readonly<Record<string, Fields>> = {
     ['versions', []],
   ],
   shot: [['chance', false]],
+  location: [['placed', true]],
   aircraft: TYPICAL,
   pack: TYPICAL,
   card: TYPICAL,
@@ -26,6 +27,7 @@ const FIELDS_0010: Readonly<Record<string, Fields>> = {
 const TABLES_0010: Readonly<Record<string, string>> = {
   film: 'films',
   shot: 'shots',
+  location: 'locations',
   aircraft: 'aircraft',
   pack: 'packs',
   card: 'cards',

@@ -29,14 +29,16 @@ const findings = useFindings();
 const derivedFilm = useDerivedFilm();
 const set = (fields: Partial<Entity<'location'>>) => store.edit('location', props.place.id, fields, 'place');
 
-const coordinates = computed(() => `${props.place.latitude.toFixed(5)}, ${props.place.longitude.toFixed(5)}`);
+const coordinates = computed(() =>
+  props.place.placed ? `${props.place.latitude.toFixed(5)}, ${props.place.longitude.toFixed(5)}` : '',
+);
 const suggested = ref('');
 /** Coordinates bring a zone with them; it can be changed afterwards. */
 const setCoordinates = (text: string): readonly Fault[] => {
   if (text === coordinates.value) return [];
   const read = readCoordinates(text);
   if (!read.ok) return [{ path: '/latitude', say: read.reason }];
-  const faults = set(read.value);
+  const faults = set({ ...read.value, placed: true });
   void import('tz-lookup').then(({ default: zoneAt }) => {
     suggested.value = zoneAt(read.value.latitude, read.value.longitude);
     if (suggested.value !== props.place.zone) set({ zone: suggested.value });
@@ -92,7 +94,8 @@ const events = computed(() => {
           label="Coordinates of the launch point"
           :value="coordinates"
           :save="setCoordinates"
-          hint="Decimal or degrees, minutes, seconds."
+          placeholder="43.18, -4.83"
+          hint="Decimal or degrees, minutes, seconds. Light, sun and flight times need them."
         />
         <TextField
           label="Time zone"

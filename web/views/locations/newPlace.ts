@@ -7,7 +7,9 @@ type Location = Entity<'location'>;
 
 const tomorrow = (): string => new Date(Date.now() + DAY_MS).toISOString().slice(0, 10);
 
+/** Where nobody has said yet: no light is worked out for it until they do. */
 const nowhere = () => ({
+  placed: false,
   latitude: 0,
   longitude: 0,
   zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
@@ -18,11 +20,12 @@ const nowhere = () => ({
 
 /** A new place: near the last one, on its day, in calm mild air. */
 export const newPlace = (filmId: string, last: Location | undefined): Location => {
-  const { latitude, longitude, zone, elevationM, date, mainsHz } = last ?? nowhere();
+  const { placed, latitude, longitude, zone, elevationM, date, mainsHz } = last ?? nowhere();
   return newRow('location', {
     id: uuid(),
     filmId,
     position: generateKeyBetween(last?.position ?? null, null),
+    placed,
     latitude,
     longitude,
     zone,

@@ -1,0 +1,3 @@
+export { AIRCRAFT_CLASSES, type AircraftClass } from './classes';
+export { starterFilm, type StarterChoice, type StarterFilm } from './starter-film';
+export { FILM_TEMPLATES, type FilmTemplate } from './templates';
