@@ -66,6 +66,12 @@ const paths = {
       responses: { 201: ok('The new film'), 400: problem('Not a film file') },
     },
   },
+  '/api/films/demo': {
+    post: {
+      summary: 'Makes a fresh copy of the made-up demo film, its kit added where it is missing',
+      responses: { 201: ok('The new film') },
+    },
+  },
   '/api/assets': {
     post: {
       summary: 'Keeps a picture or a raster of heights; the same content gets the same id',

@@ -117,7 +117,9 @@ const cameraOf = (
   timelineFps: number,
 ): Camera => {
   const camera = newCamera(name.toLowerCase(), name);
-  const mode = { ...camera.modes[0]!, widthPx: 3840, heightPx: 2160, megabitsPerS: 100 };
+  const [first] = camera.modes;
+  if (!first) return camera;
+  const mode = { ...first, widthPx: 3840, heightPx: 2160, megabitsPerS: 100 };
   return {
     ...camera,
     equivalentMm: mm,
@@ -159,7 +161,7 @@ export const kitOfClass = (c: AircraftClass, timelineFps: number, newId: () => s
   const { maxSpeedMs, windLimitMs, spanM, heightM } = c;
   const aircraft = newRow('aircraft', {
     id: newId(),
-    name: c.name.split(',')[0]!,
+    name: c.name.split(',')[0] ?? c.name,
     massKg: massG / 1000,
     ...{ rotorDiameterM, packWh, hoverMinutes, cruiseMinutes, cruiseSpeedMs },
     ...{ maxSpeedMs, windLimitMs, spanM, heightM },

@@ -1,4 +1,5 @@
 import { ASSET_LIMIT, ASSET_MIMES } from '@core/model';
+import { demoFilm } from '@demo';
 import { FilmFileSchema, KitFileSchema, openApi } from '@contract';
 import express, { Router } from 'express';
 import { checkBatch, checkFilmFile } from '../services/checks';
@@ -54,6 +55,11 @@ export const api = (
   });
   router.post('/films/import', express.json({ limit: FILE_LIMIT }), async (request, response) => {
     const id = await films.importFile(checkFilmFile(request.body), WHOLE_FILMS);
+    response.status(201).location(`/api/films/${id}`).json({ id });
+  });
+  // A fresh copy each time: beside one's own films, and as it was.
+  router.post('/films/demo', async (_request, response) => {
+    const id = await films.importFile(demoFilm(), WHOLE_FILMS);
     response.status(201).location(`/api/films/${id}`).json({ id });
   });
   router.get('/films/:id', async (request, response) => {

@@ -59,6 +59,7 @@ export const api = {
   apply: (batch: Batch) =>
     json<{ rows: AnyRow[]; gone: { kind: EntityKind; id: string }[] }>('/api/changes', posting(batch)),
   importFilm: (file: unknown) => json<{ id: string }>('/api/films/import', posting(file)),
+  openDemo: () => json<{ id: string }>('/api/films/demo', { method: 'POST' }),
   removeFilm: async (id: string): Promise<void> => {
     await ask(`/api/films/${id}`, { method: 'DELETE' });
   },

@@ -1,16 +1,14 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue';
+import { defineAsyncComponent, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiProblem, type FilmSummary } from '../../sync/api';
 import { whenText } from '../../format';
 import { useSelection } from '../../stores/selection';
-import { emptyFilm } from '../../composables/new-film';
 
 const router = useRouter();
 const selection = useSelection();
 const films = ref<FilmSummary[] | null>(null);
 const fault = ref('');
-const name = ref('');
 const going = ref<FilmSummary | null>(null);
 
 const why = (error: unknown): string =>
@@ -35,12 +33,13 @@ const takeIn = async (file: unknown): Promise<void> => {
     fault.value = why(error);
   }
 };
-const make = (): void => {
-  if (name.value.trim() === '') {
-    fault.value = 'Give the film a name first.';
-    return;
+const NewFilm = defineAsyncComponent(() => import('./NewFilm.vue'));
+const openDemo = async (): Promise<void> => {
+  try {
+    await router.push({ name: 'shots', params: { film: (await api.openDemo()).id } });
+  } catch (error) {
+    fault.value = why(error);
   }
-  void takeIn(emptyFilm(name.value.trim().slice(0, 200)));
 };
 const chosen = async (event: Event): Promise<void> => {
   const field = event.target as HTMLInputElement;
@@ -82,14 +81,14 @@ const when = (iso: string): string => whenText(Date.parse(iso));
       Plan the shots, the light, the packs and the cards of a day in the air, and leave home knowing that it
       fits.
     </p>
-    <form class="make" @submit.prevent="make">
-      <label class="sr" for="film-name">Name of the new film</label>
-      <input id="film-name" v-model="name" placeholder="Name of a new film" maxlength="200" dir="auto" />
-      <button class="btn lead" type="submit">Create film</button>
+    <div class="make">
       <label class="btn file"
         >Open a film file<input type="file" accept="application/json,.json" @change="chosen"
       /></label>
-    </form>
+      <button class="btn" title="A fresh copy of the made-up film, beside yours" @click="openDemo">
+        Open the demo film
+      </button>
+    </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <ul v-if="films && films.length > 0" class="list">
       <li v-for="f in films" :key="f.id">
@@ -108,16 +107,19 @@ const when = (iso: string): string => whenText(Date.parse(iso));
         >
       </li>
     </ul>
-    <p v-else-if="films" class="quiet">No film yet. Name one above, or open a film file.</p>
+    <p v-else-if="films" class="quiet">
+      No film yet. Choose a kind of film below, or look at the demo film first.
+    </p>
     <ul v-else class="list" aria-label="Loading">
       <li v-for="n in 3" :key="n" class="ghost" />
     </ul>
+    <NewFilm @made="takeIn" />
   </main>
 </template>
 
 <style scoped>
 .films {
-  max-width: 860px;
+  max-width: 1120px;
   margin: 0 auto;
   padding: 40px 20px;
   display: grid;
@@ -141,18 +143,6 @@ header h1 {
   display: flex;
   gap: 8px;
   flex-wrap: wrap;
-}
-.make input[type='text'],
-.make #film-name {
-  flex: 1;
-  min-width: 200px;
-  background: var(--slab);
-  border: 0;
-  border-bottom: 2px solid var(--line);
-  color: var(--chalk);
-  font: inherit;
-  padding: 6px 10px;
-  min-height: 36px;
 }
 .file {
   position: relative;

@@ -99,20 +99,23 @@ const hint = computed(() => {
     >
       Area
     </button>
-    <span v-if="hint" class="hint" role="status">{{ hint }}</span>
-    <button
-      v-if="tool && tool.what !== 'subject' && !(tool.what === 'draw' && tool.shape === 'point')"
-      class="btn"
-      @click="emit('finish')"
-    >
-      Finish
-    </button>
-    <button v-if="tool" class="btn" @click="emit('tool', null)">Discard</button>
+    <p v-if="tool" class="doing">
+      <span class="hint" role="status">{{ hint }}</span>
+      <button
+        v-if="tool && tool.what !== 'subject' && !(tool.what === 'draw' && tool.shape === 'point')"
+        class="btn"
+        @click="emit('finish')"
+      >
+        Finish
+      </button>
+      <button v-if="tool" class="btn" @click="emit('tool', null)">Discard</button>
+    </p>
   </div>
 </template>
 
 <style scoped>
 .tools {
+  position: relative;
   display: flex;
   gap: 6px;
   align-items: center;
@@ -124,6 +127,18 @@ const hint = computed(() => {
 .on {
   background: var(--pick-dim);
   border-color: var(--pick);
+}
+/* Over the map, so that nothing under it moves when drawing begins. */
+.doing {
+  position: absolute;
+  top: calc(100% + 14px);
+  left: 0;
+  z-index: 3;
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding: 4px 6px 4px 10px;
+  background: var(--slab-2);
 }
 .hint {
   color: var(--pick);

@@ -1,0 +1,230 @@
+<script setup lang="ts">
+import { AIRCRAFT_CLASSES, FILM_TEMPLATES, starterFilm, type FilmTemplate } from '@core/starters';
+import { FilmDeriver } from '@core/film';
+import type { Aircraft } from '@core/model';
+import { DAY_MS } from '@core/time';
+import { computed, onMounted, ref } from 'vue';
+import { v4 as uuid } from 'uuid';
+import { emptyFilm } from '../../composables/new-film';
+import { counted } from '@core/units';
+import PathThumb from '../../parts/PathThumb.vue';
+import PickField from '../../parts/PickField.vue';
+import TextField from '../../parts/TextField.vue';
+import { api } from '../../sync/api';
+import type { Fault } from '../../sync/validation';
+import { readCoordinates } from '../locations/coordinates';
+
+/** Begins a film: what it is about, what it is flown with, where. All but the first choice may be left as it stands. */
+const emit = defineEmits<{ made: [file: unknown] }>();
+const RATES = [23.976, 24, 25, 29.97, 30, 50, 59.94, 60].map((fps) => ({ value: fps, label: `${fps} fps` }));
+const OWN = 'own';
+const name = ref('');
+const code = ref(FILM_TEMPLATES[0]?.code ?? '');
+const craft = ref('medium');
+const fps = ref(25);
+const at = ref<{ latitude: number; longitude: number } | null>(null);
+const where = ref('');
+const owned = ref<readonly Aircraft[]>([]);
+onMounted(async () => {
+  const rows = await api.kit().catch(() => ({ rows: [] }));
+  owned.value = rows.rows
+    .filter((r) => r.kind === 'aircraft')
+    .map((r) => r.value as Aircraft)
+    .filter((a) => !a.retired);
+  if (owned.value.length > 0) craft.value = OWN;
+});
+const crafts = computed(() => [
+  ...(owned.value.length > 0 ? [{ value: OWN, label: `Your kit (${owned.value[0]?.name ?? ''})` }] : []),
+  ...AIRCRAFT_CLASSES.map((c) => ({ value: c.code, label: c.name, note: 'typical' })),
+]);
+const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
+const begun = (template: FilmTemplate, newId: () => string, zone = zoneHere()) =>
+  starterFilm(
+    {
+      name: name.value.trim().slice(0, 200) || template.name,
+      template,
+      craft: AIRCRAFT_CLASSES.find((c) => c.code === craft.value) ?? null,
+      timelineFps: fps.value,
+      owned: owned.value,
+      at: at.value,
+      zone,
+      date: new Date(Date.now() + DAY_MS).toISOString().slice(0, 10),
+    },
+    newId,
+  );
+/** Paths of a template's shots, from the moves themselves as a usual aircraft flies them. */
+const paths = FILM_TEMPLATES.map((template) => {
+  let n = 0;
+  const { kit, ...rows } = starterFilm(
+    {
+      name: '',
+      template,
+      craft: AIRCRAFT_CLASSES[1] ?? null,
+      timelineFps: 25,
+      owned: [],
+      at: null,
+      zone: 'UTC',
+      date: '2027-05-14',
+    },
+    () => String((n += 1)),
+  );
+  const empty = emptyFilm('');
+  const derived = new FilmDeriver().derive({ ...empty, ...rows, kit: { ...empty.kit, ...kit } });
+  return { template, shots: [...derived.shots.values()].map((s) => s.facts) };
+});
+const setWhere = (text: string): readonly Fault[] | void => {
+  where.value = text;
+  at.value = null;
+  if (text.trim() === '') return;
+  const read = readCoordinates(text);
+  if (!read.ok) return [{ path: '', say: read.reason }];
+  at.value = read.value;
+};
+const make = async (): Promise<void> => {
+  const template = FILM_TEMPLATES.find((t) => t.code === code.value);
+  if (!template) return;
+  const zone = at.value
+    ? (await import('tz-lookup')).default(at.value.latitude, at.value.longitude)
+    : zoneHere();
+  const { kit, ...rows } = begun(template, uuid, zone);
+  const empty = emptyFilm('');
+  emit('made', { ...empty, ...rows, kit: { ...empty.kit, ...kit } });
+};
+</script>
+
+<template>
+  <form class="new" aria-label="New film" @submit.prevent="make">
+    <h2>New film</h2>
+    <fieldset class="templates">
+      <legend class="label">What it is about</legend>
+      <label
+        v-for="p in paths"
+        :key="p.template.code"
+        class="template"
+        :class="{ on: code === p.template.code }"
+      >
+        <input v-model="code" class="sr" type="radio" name="template" :value="p.template.code" />
+        <b>{{ p.template.name }}</b>
+        <span class="quiet">{{ p.template.about }}</span>
+        <span v-if="p.shots.length > 0" class="paths" aria-hidden="true"
+          ><PathThumb
+            v-for="f in p.shots.slice(0, 4)"
+            :key="f.shot.id"
+            :flown="f.trajectory"
+            :subject="f.aim" /></span
+        ><span v-if="p.shots.length > 0" class="unit">{{ counted(p.shots.length, 'shot') }}</span>
+      </label>
+    </fieldset>
+    <div class="fields">
+      <TextField
+        label="Name"
+        :value="name"
+        placeholder="as the kind of film"
+        :save="
+          (v) => {
+            name = v;
+          }
+        "
+      />
+      <PickField
+        label="Flown with"
+        :value="craft"
+        :options="crafts"
+        hint="Typical figures are marked in the kit until you replace them with your own."
+        :save="
+          (v) => {
+            craft = v;
+          }
+        "
+      />
+      <PickField
+        label="Timeline frame rate"
+        :value="fps"
+        :options="RATES"
+        :save="
+          (v) => {
+            fps = v;
+          }
+        "
+      />
+      <TextField
+        label="Coordinates"
+        :value="where"
+        placeholder="43.18, -4.83 – or later"
+        hint="Decimal or degrees, minutes, seconds. Light and sun need them."
+        :save="setWhere"
+      />
+      <button class="btn lead" type="submit">Create film</button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.new {
+  display: grid;
+  gap: 10px;
+}
+.templates {
+  border: 0;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 6px;
+}
+.templates legend {
+  margin-bottom: 4px;
+}
+.template {
+  background: var(--slab);
+  padding: 9px 12px;
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 2px 8px;
+  align-content: start;
+  cursor: pointer;
+  border: 1px solid transparent;
+  clip-path: polygon(0 0, calc(100% - var(--cut)) 0, 100% var(--cut), 100% 100%, 0 100%);
+}
+.template b,
+.template .quiet {
+  grid-column: 1 / -1;
+}
+.template .quiet {
+  font-size: 13px;
+  min-height: 3.9em;
+}
+.template .unit {
+  align-self: end;
+}
+.template.on {
+  background: var(--pick-dim);
+  border-color: var(--pick);
+}
+.template.on .quiet,
+.template.on .unit {
+  color: var(--chalk);
+}
+.template:focus-within {
+  outline: 2px solid var(--pick);
+  outline-offset: -2px;
+}
+.paths {
+  display: flex;
+  overflow: hidden;
+}
+.paths :deep(.thumb) {
+  width: 46px;
+}
+.fields {
+  display: grid;
+  grid-template-columns: 1.2fr 1.6fr 0.8fr 1.2fr auto;
+  gap: 8px 12px;
+  align-items: end;
+}
+@media (max-width: 900px) {
+  .fields {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
