@@ -1,3 +1,4 @@
+import type { Locator } from '@playwright/test';
 import { expect, test } from './app';
 
 test('from an empty film, a place with four shots shows whether two packs and one card are enough, and why not', async ({
@@ -6,7 +7,8 @@ test('from an empty film, a place with four shots shows whether two packs and on
   bench,
 }) => {
   await page.goto(app.address);
-  await page.getByLabel('Name of the new film').fill('Two packs');
+  await page.getByText('Empty', { exact: true }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Two packs');
   await page.getByRole('button', { name: 'Create film' }).click();
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
   await page.getByRole('link', { name: 'Add the first location' }).first().click();
@@ -74,6 +76,54 @@ test('from an empty film, a place with four shots shows whether two packs and on
   }
   await expect(bench.verdict).toHaveText(/of 4 shots do(es)? not fit/);
   await expect(page.locator('.supply')).toHaveText(/1 pack short/);
+});
+
+test('from an empty database two clicks lead to a first cost, six to a proven plan, and typical figures are named', async ({
+  page,
+  app,
+}) => {
+  let clicks = 0;
+  const click = async (target: Locator): Promise<void> => {
+    clicks += 1;
+    await target.click();
+  };
+  const began = Date.now();
+  await page.goto(app.address);
+  await click(page.getByText('Property', { exact: true }));
+  await click(page.getByRole('button', { name: 'Create film' }));
+  await expect(page.locator('[data-figure=energy] .value')).toHaveText(/\d\.\d+/);
+  const first = { clicks, s: (Date.now() - began) / 1000 };
+  // Nobody said where it is: no light is made up for nowhere.
+  await expect(page.getByText('No light yet')).toBeVisible();
+  await click(page.getByRole('link', { name: 'Enter the coordinates' }));
+  const coordinates = page.getByLabel('Coordinates of the launch point');
+  await expect(coordinates).toHaveValue('');
+  await coordinates.fill('43.18, -4.83');
+  await expect(page.getByLabel('Time zone')).toHaveValue('Europe/Madrid');
+  await click(page.getByRole('link', { name: 'Flights', exact: true }));
+  await click(page.getByRole('button', { name: 'Plan the day' }));
+  await expect(page.getByText(/^Proven/)).toBeVisible();
+  await click(page.getByRole('button', { name: 'Apply plan' }));
+  console.log(
+    `first cost: ${first.clicks} clicks, ${first.s.toFixed(1)} s; proven plan: ${clicks} clicks, ${((Date.now() - began) / 1000).toFixed(1)} s`,
+  );
+  expect([first.clicks <= 3, clicks <= 8]).toEqual([true, true]);
+
+  await page.getByRole('link', { name: 'Kit', exact: true }).click();
+  await expect(page.getByText(/10 typical figures/)).toBeVisible();
+  await page.getByLabel('Rated hover time').fill('26');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/9 typical figures/)).toBeVisible();
+});
+
+test('the demo film is opened beside one’s own, fresh each time', async ({ page, app }) => {
+  await page.goto(app.address);
+  for (const n of [1, 2]) {
+    await page.getByRole('button', { name: 'Open the demo film' }).click();
+    await expect(page.locator('.shot-card').first()).toBeVisible();
+    await page.goto(app.address);
+    await expect(page.getByRole('link', { name: /The Valdegris line/ })).toHaveCount(n);
+  }
 });
 
 test('the made-up film comes up with everything it is said to have', async ({ bench, page }) => {

@@ -50,7 +50,8 @@ test('remarks on how it ends, forbids nothing, and opens the shot it is about', 
 
 test('an empty film has a board that says what it waits for', async ({ page, app }) => {
   await page.goto(app.address);
-  await page.getByLabel('Name of the new film').fill('Nothing yet');
+  await page.getByText('Empty', { exact: true }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Nothing yet');
   await page.getByRole('button', { name: 'Create film' }).click();
   await page.getByRole('link', { name: 'Storyboard', exact: true }).click();
   await expect(page.getByText('The board shows the cut once there are shots.')).toBeVisible();

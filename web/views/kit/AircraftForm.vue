@@ -7,6 +7,7 @@ import { SEA_LEVEL_DENSITY } from '@core/air';
 import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
+import TypicalNote from './TypicalNote.vue';
 import CameraForm from './CameraForm.vue';
 import AbilityRows from './AbilityRows.vue';
 import PaperRows from './PaperRows.vue';
@@ -81,6 +82,7 @@ const removeCamera = (index: number): void => {
     </nav>
     <div v-if="picked" :key="picked.id" class="form">
       <div class="grid">
+        <TypicalNote class="wide" kind="aircraft" :thing="picked" />
         <TextField label="Name" :value="picked.name" :save="(v) => set(picked!.id, { name: v })" />
         <NumberField
           label="Mass"
@@ -217,6 +219,9 @@ const removeCamera = (index: number): void => {
 </template>
 
 <style scoped>
+.wide {
+  grid-column: 1 / -1;
+}
 .craft {
   display: grid;
   grid-template-columns: 210px minmax(0, 1fr);

@@ -5,6 +5,7 @@ import TextField from '../../parts/TextField.vue';
 import { cardsNowOf, setOnCard } from '../../composables/card-log';
 import type { Fault } from '../../sync/validation';
 import KitRow from './KitRow.vue';
+import TypicalNote from './TypicalNote.vue';
 import { useKit } from './useKit';
 
 const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('card');
@@ -56,6 +57,7 @@ const fresh = (): void => {
           hint="Rated minimum sustained write."
           :save="(v) => set(c.id, { writeMBs: v })"
         />
+        <TypicalNote kind="card" :thing="c" short />
       </KitRow>
     </ul>
   </section>

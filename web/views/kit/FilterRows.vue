@@ -4,6 +4,7 @@ import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import KitRow from './KitRow.vue';
+import TypicalNote from './TypicalNote.vue';
 import { useKit } from './useKit';
 
 const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('filter');
@@ -85,6 +86,7 @@ const stops = (f: Filter): string =>
           :options="aircraft"
           :save="(v) => set(f.id, { aircraftIds: v ? [v] : [] })"
         />
+        <TypicalNote kind="filter" :thing="f" short />
       </KitRow>
     </ul>
   </section>

@@ -43,7 +43,7 @@ defineEmits<{ copy: []; retire: []; along: [value: boolean] }>();
   flex: 1 1 100px;
   max-width: 190px;
 }
-.row > :deep(.field:has(input[type='date'])) {
+.row > :deep(.field:has(.el-date-editor)) {
   flex-basis: 142px;
 }
 .row > :deep(.switch) {

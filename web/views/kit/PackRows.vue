@@ -5,6 +5,7 @@ import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import DateField from '../../parts/DateField.vue';
 import KitRow from './KitRow.vue';
+import TypicalNote from './TypicalNote.vue';
 import { pastDate, TO_COME, useKit } from './useKit';
 
 const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('pack');
@@ -146,6 +147,7 @@ const fresh = (): void => {
           :options="STATES"
           :save="(v) => set(p.id, { condition: v })"
         />
+        <TypicalNote kind="pack" :thing="p" short />
       </KitRow>
     </ul>
     <p class="quiet">

@@ -17,6 +17,10 @@ export const pastDate = (text: string): { readonly date: string | null } | null 
     : { date: text === '' ? null : text };
 export const TO_COME = [{ path: '', say: 'That day is still to come.' }];
 
+/** Names of the fields of a piece of kit that still hold the usual figure of a class. */
+export const typicalOf = (thing: object | null | undefined): readonly string[] =>
+  thing && 'typical' in thing ? (thing.typical as readonly string[]) : [];
+
 /** What can be done to any kind of kit. */
 export const useKit = <K extends GearKind>(kind: K) => {
   const store = useFilm();
@@ -27,7 +31,12 @@ export const useKit = <K extends GearKind>(kind: K) => {
         Number(a.retired) - Number(b.retired) || a.name.localeCompare(b.name, 'en', { numeric: true }),
     ),
   );
-  const set = (id: string, fields: Fields<K>) => store.edit(kind, id, fields, 'kit');
+  /** A figure that is entered is the owner's own and no longer typical of a class. */
+  const set = (id: string, fields: Fields<K>) => {
+    const typical: readonly string[] = typicalOf(store.get(kind, id));
+    const left = typical.filter((field) => !(field in fields));
+    return store.edit(kind, id, left.length < typical.length ? { ...fields, typical: left } : fields, 'kit');
+  };
   const add = (given: Partial<Entity<K>>): string => {
     const made = newRow(kind, { ...given, id: uuid() } as Partial<Entity<K>> & { id: string });
     store.create(kind, made, 'new kit');

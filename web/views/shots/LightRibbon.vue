@@ -170,7 +170,7 @@ const drag = useRibbonDrag(
 );
 const summary = computed(() => {
   const light = skyOfDay.value;
-  if (!light) return 'No light: the location needs a date, a zone and coordinates.';
+  if (!light) return '';
   const zone = props.place.location.zone;
   const parts = light.windows.map(
     (w) => `${w.kind} ${clockText(w.fromMs, zone)} to ${clockText(w.toMs, zone)}`,
@@ -261,7 +261,12 @@ const summary = computed(() => {
           </g>
         </g>
       </svg>
-      <p v-else class="none quiet">{{ summary }}</p>
+      <p v-else class="none quiet">
+        No light yet: it follows from where the location lies and its day.
+        <RouterLink :to="{ name: 'locations', params: { location: place.location.id } }"
+          >Enter the coordinates</RouterLink
+        >.
+      </p>
       <p v-if="drag.says.value" class="says" role="status">{{ drag.says.value }}</p>
     </div>
   </section>
