@@ -87,6 +87,7 @@ const CORE = {
     'time',
     'units',
   ],
+  field: ['day', 'geometry', 'messages', 'shot'],
   scheduler: [
     'weather',
     'budget',

@@ -6,7 +6,7 @@ export {
   type ShotsById,
   shotsIn,
 } from './cards-on-board';
-export { type EnergyCurve, energyCurve } from './energy-curve';
+export { type EnergyCurve, energyCurve, type EnergyStep } from './energy-curve';
 export { explainFlight, explainSupply } from './explain';
 export type { FlightChange } from './flight-change';
 export { type FilterFit, filterFitOf, type FlightFilter, flightFilters } from './flight-filters';

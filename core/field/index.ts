@@ -1,0 +1,3 @@
+export { type AirState, inTheAir, type ShownCharge } from './in-the-air';
+export { fieldOrder, type FieldStop, nextStop } from './order';
+export { flyingSteps } from './steps';

@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import type { AirState } from '@core/field';
+import { computed, ref } from 'vue';
+
+/** Minutes and charge since take-off by the plan, and when to turn back. */
+const props = defineProps<{ state: AirState | null; elapsedS: number; flying: boolean; label: string }>();
+const emit = defineEmits<{ takeOff: []; landed: []; correct: [share: number] }>();
+const clock = (s: number): string => {
+  const whole = Math.max(0, Math.floor(s));
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+};
+const percent = computed(() => Math.round((props.state?.share ?? 0) * 100));
+const shown = ref('');
+const correct = (): void => {
+  const value = Number(shown.value.replace(',', '.'));
+  if (value >= 0 && value <= 100 && shown.value.trim() !== '') emit('correct', value / 100);
+  shown.value = '';
+};
+const PHASES = { fly: '', 'turn-back': 'Turn back', reserve: 'Land: reserve' } as const;
+</script>
+
+<template>
+  <section class="air" :class="state?.phase ?? 'ground'" aria-label="In the air">
+    <template v-if="flying && state">
+      <p class="big">
+        <span class="figure">{{ clock(elapsedS) }}</span><span class="label">since take-off</span>
+      </p>
+      <p class="big">
+        <span class="figure">{{ percent }}<span class="unit">%</span></span><span class="label">by the plan</span>
+      </p>
+      <p class="big" role="status">
+        <template v-if="state.phase === 'fly'"
+          ><span class="figure">{{ state.turnBackInS === null ? '–' : clock(state.turnBackInS) }}</span
+          ><span class="label">to turn back</span></template
+        >
+        <b v-else class="figure">{{ PHASES[state.phase] }}</b>
+      </p>
+      <form class="shown" @submit.prevent="correct">
+        <label class="label" for="shown">Display shows</label>
+        <input id="shown" v-model="shown" inputmode="decimal" placeholder="%" />
+        <button class="btn" type="submit">Correct</button>
+      </form>
+      <button class="btn" @click="emit('landed')">Landed</button>
+    </template>
+    <template v-else>
+      <p class="quiet">{{ label }}</p>
+      <button class="btn lead" @click="emit('takeOff')">Take off</button>
+    </template>
+    <p class="faint note">What the aircraft itself shows counts.</p>
+  </section>
+</template>
+
+<style scoped>
+.air {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: center;
+  background: var(--slab-2);
+  padding: 8px 14px;
+  border-left: 6px solid var(--line);
+}
+.air.fly {
+  border-left-color: var(--verdigris);
+}
+.air.turn-back {
+  border-left-color: var(--care);
+  outline: 3px dashed var(--care);
+}
+.air.reserve {
+  border-left-color: var(--stop);
+  background: var(--stop);
+  color: var(--bench);
+}
+.air.reserve .label,
+.air.reserve .note {
+  color: inherit;
+}
+.big {
+  display: grid;
+  margin: 0;
+}
+.figure {
+  font-size: 30px;
+  font-weight: 640;
+  line-height: 1.1;
+}
+.shown {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.shown input {
+  width: 64px;
+  min-height: 44px;
+  font: inherit;
+  font-size: 18px;
+  background: var(--bench);
+  color: var(--chalk);
+  border: 0;
+  border-bottom: 1px solid var(--chalk-3);
+  padding: 0 8px;
+}
+.air .btn {
+  min-height: 48px;
+  font-size: 17px;
+}
+.note {
+  flex: 1 1 100%;
+  margin: 0;
+  font-size: 14px;
+}
+</style>

@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { TAKE_RATINGS, TAKE_REASONS, type Take, type TakeRating, type TakeReason } from '@core/model';
+import { clockText } from '@core/time';
+import { ref, watch } from 'vue';
+
+/** Judges takes with a thumb. Nothing is judged before somebody has said that it was recording. */
+const props = defineProps<{
+  shotId: string;
+  zone: string;
+  takes: readonly Take[];
+  wanted: number;
+  good: number;
+}>();
+const emit = defineEmits<{
+  add: [rating: TakeRating];
+  because: [id: string, reason: TakeReason | null];
+  remove: [id: string];
+}>();
+const RATING_WORDS: Readonly<Record<TakeRating, string>> = { good: 'Good', maybe: 'Maybe', 'no-good': 'No good' };
+const REASON_WORDS: Readonly<Record<TakeReason, string>> = {
+  drifted: 'drifted',
+  corrected: 'corrected',
+  exposure: 'exposure',
+  people: 'people',
+  focus: 'focus',
+  'not-recording': 'not recording',
+};
+const recording = ref(false);
+watch(
+  () => props.shotId,
+  () => {
+    recording.value = false;
+  },
+);
+const judge = (rating: TakeRating): void => {
+  emit('add', rating);
+  recording.value = false;
+};
+</script>
+
+<template>
+  <section class="takes" aria-label="Takes">
+    <p class="count">
+      Take <b>{{ takes.length + 1 }}</b> of {{ wanted
+      }}<span class="quiet">, {{ good === 0 ? 'none good yet' : `${good} good` }}</span>
+    </p>
+    <button
+      class="btn big rec"
+      :class="{ on: recording }"
+      :aria-pressed="recording"
+      @click="recording = !recording"
+    >
+      {{ recording ? 'Recording' : 'Recording?' }}
+    </button>
+    <div class="rate">
+      <button
+        v-for="r in TAKE_RATINGS"
+        :key="r"
+        class="btn big"
+        :class="r"
+        :disabled="!recording && r !== 'no-good'"
+        @click="judge(r)"
+      >
+        {{ RATING_WORDS[r] }}
+      </button>
+    </div>
+    <ul v-if="takes.length > 0" class="list" aria-label="Takes so far">
+      <li v-for="(t, i) in takes" :key="t.id">
+        <b>{{ i + 1 }}</b>
+        <span class="rated" :class="t.rating">{{ RATING_WORDS[t.rating].toLowerCase() }}</span>
+        <span class="quiet">{{ clockText(t.utcMs, zone) }}{{ t.reversed ? ', reversed' : '' }}</span>
+        <span v-if="t.rating !== 'good'" class="why"
+          ><button
+            v-for="r in TAKE_REASONS"
+            :key="r"
+            class="btn"
+            :class="{ on: t.reason === r }"
+            :aria-pressed="t.reason === r"
+            @click="emit('because', t.id, t.reason === r ? null : r)"
+          >
+            {{ REASON_WORDS[r] }}
+          </button></span
+        >
+        <button class="btn bare" :aria-label="`Delete take ${i + 1}`" @click="emit('remove', t.id)">
+          Delete
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.takes {
+  display: grid;
+  gap: 8px;
+}
+.count {
+  font-size: 18px;
+  margin: 0;
+}
+.count b {
+  font-size: 26px;
+}
+.big {
+  min-height: 60px;
+  font-size: 20px;
+  font-weight: 620;
+}
+.rec.on {
+  background: var(--stop);
+  border-color: var(--stop);
+  color: var(--bench);
+}
+.rate {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px;
+}
+.rate .good:not(:disabled) {
+  background: var(--verdigris);
+  color: var(--bench);
+  border-color: var(--verdigris);
+}
+.list {
+  display: grid;
+  gap: 4px;
+}
+.list li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+  border-top: 1px solid var(--line);
+  padding: 4px 0;
+}
+.rated.good {
+  color: var(--verdigris);
+}
+.rated.no-good {
+  text-decoration: line-through;
+}
+.why {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  flex: 1 1 100%;
+}
+.why .btn {
+  min-height: 44px;
+}
+.why .on {
+  background: var(--pick-dim);
+  border-color: var(--pick);
+}
+.list > li > .btn {
+  margin-left: auto;
+}
+</style>

@@ -1,0 +1,43 @@
+import { takesOf } from '@core/day';
+import { newRow, type Take, type TakeRating, type TakeReason } from '@core/model';
+import { computed, type Ref } from 'vue';
+import { v4 as uuid } from 'uuid';
+import type { DerivedShot } from '@core/film';
+import { useFilm } from '../../stores/film';
+
+/** Takes of the shot in hand: judged with one touch, told why with a second. */
+export const useTakes = (
+  shot: Ref<DerivedShot | null>,
+  flown: Ref<{ readonly packId: string | null; readonly cardId: string | null } | null>,
+) => {
+  const film = useFilm();
+  const own = computed<Take[]>(() =>
+    film
+      .list('take')
+      .filter((t) => t.shotId === shot.value?.facts.shot.id)
+      .sort((a, b) => a.utcMs - b.utcMs),
+  );
+  const count = computed(() => takesOf(own.value, shot.value?.facts.shot.id ?? ''));
+  const add = (rating: TakeRating): void => {
+    const facts = shot.value?.facts;
+    if (!facts) return;
+    const both = facts.shot.takeStyle === 'there-and-back';
+    const take = newRow('take', {
+      id: uuid(),
+      locationId: facts.location.id,
+      shotId: facts.shot.id,
+      utcMs: Date.now(),
+      rating,
+      reversed: both && own.value.length % 2 === 1,
+      aircraftId: facts.aircraft?.id ?? null,
+      packId: flown.value?.packId ?? null,
+      cardId: flown.value?.cardId ?? null,
+    });
+    film.create('take', take, 'take');
+  };
+  const because = (id: string, reason: TakeReason | null) => film.edit('take', id, { reason }, 'take');
+  const rate = (id: string, rating: TakeRating) =>
+    film.edit('take', id, { rating, ...(rating === 'no-good' ? {} : { reason: null }) }, 'take');
+  const remove = (id: string) => film.remove('delete take', [{ kind: 'take', id }]);
+  return { own, count, add, because, rate, remove };
+};
