@@ -1,5 +1,5 @@
 import { bearingTo, distance, vec, type Vec3 } from '../geometry';
-import { measured, message, type Message } from '../messages';
+import { measured, message, yesNo, type Message } from '../messages';
 import { takesOf, type ShotFacts } from '../shot';
 
 const level = (v: Vec3): Vec3 => vec(v.x, v.y, 0);
@@ -21,6 +21,7 @@ export const flyingSteps = (facts: ShotFacts, launch: Vec3): Message[] => {
   if (!trajectory) return [];
   const { start, end } = trajectory;
   const takes = takesOf(shot);
+  const to = seenFrom(launch, end.at);
   return [
     message('field.start', seenFrom(launch, start.at)),
     message('field.camera', {
@@ -33,9 +34,11 @@ export const flyingSteps = (facts: ShotFacts, launch: Vec3): Message[] => {
       sticks: shot.handling,
     }),
     message('field.end', {
-      ...seenFrom(launch, end.at),
+      distance: to.distance,
+      bearing: to.bearing,
+      height: to.height,
       postRoll: measured(film.preferences.postRollS, 'seconds', 0),
     }),
-    message('field.takes', { takes, style: shot.takeStyle }),
+    message('field.takes', { takes, both: yesNo(shot.takeStyle === 'there-and-back') }),
   ];
 };

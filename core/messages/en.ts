@@ -379,11 +379,12 @@ export const EN: Catalogue = {
     'In {aspect} the subject is cut off for {share} of the move. {pixels} of the recorded pixels remain there.',
   'frame.second-aspect.why': 'A shot that must work in two aspects has to hold its subject in both.',
   'field.camera': 'Camera: heading {heading}, tilt {tilt}.',
-  'field.end': 'End: {height} above launch, {distance} from you at {bearing}; keep recording {postRoll} more.',
+  'field.end':
+    'End: {height} above launch, {distance} from you at {bearing}; keep recording {postRoll} more.',
   'field.fly': 'Fly it in {seconds}, {speed} at most, with {sticks} sticks.',
   'field.start': 'Start: {height} above launch, {distance} from you at {bearing}.',
   'field.takes':
-    '{takes, plural, one {# take} other {# takes, {style, select, same-way {each from the start} other {there and back}}}}.',
+    '{takes, plural, one {# take} other {# takes, {both, select, yes {there and back} other {each from the start}}}}.',
   'film.stills.cure': 'Give the shots that carry a still a longer set-up, or add a hold for it.',
   'film.stills.say': 'Stills are wanted too, and take time over the same spots.',
   'film.stills.why': 'The shots budget video only.',

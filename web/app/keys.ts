@@ -65,6 +65,13 @@ export const KEY_LINES: readonly { readonly group: string; readonly lines: reado
     ],
   },
   {
+    group: 'Field',
+    lines: [
+      { keys: '→ ←', does: 'next, previous shot in the order of flying' },
+      { keys: '1 2 3', does: 'take good, maybe, no good' },
+    ],
+  },
+  {
     group: 'Anywhere',
     lines: [
       { keys: 'Ctrl Z', does: 'take back' },

@@ -26,6 +26,7 @@ export const router = createRouter({
         byLocation('light', () => import('../views/light/LightView.vue')),
         byLocation('flights', () => import('../views/flights/FlightsView.vue')),
         byLocation('checks', () => import('../views/checks/ChecksView.vue')),
+        byLocation('field', () => import('../views/field/FieldView.vue')),
         { path: 'kit', name: 'kit', component: () => import('../views/kit/KitView.vue') },
         {
           path: 'calculators',

@@ -29,6 +29,7 @@ export const VIEWS: readonly Entry[] = [
   { name: 'light', label: 'Light', key: 'G I' },
   { name: 'flights', label: 'Flights', key: 'G F' },
   { name: 'checks', label: 'Checks', key: 'G C' },
+  { name: 'field', label: 'Field', key: 'G D' },
   { name: 'kit', label: 'Kit', key: 'G K', aside: true },
   { name: 'calculators', label: 'Calculators', key: 'Q', aside: true },
 ];

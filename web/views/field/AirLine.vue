@@ -3,7 +3,13 @@ import type { AirState } from '@core/field';
 import { computed, ref } from 'vue';
 
 /** Minutes and charge since take-off by the plan, and when to turn back. */
-const props = defineProps<{ state: AirState | null; elapsedS: number; flying: boolean; label: string }>();
+const props = defineProps<{
+  state: AirState | null;
+  elapsedS: number;
+  flying: boolean;
+  may: boolean;
+  label: string;
+}>();
 const emit = defineEmits<{ takeOff: []; landed: []; correct: [share: number] }>();
 const clock = (s: number): string => {
   const whole = Math.max(0, Math.floor(s));
@@ -26,7 +32,8 @@ const PHASES = { fly: '', 'turn-back': 'Turn back', reserve: 'Land: reserve' } a
         <span class="figure">{{ clock(elapsedS) }}</span><span class="label">since take-off</span>
       </p>
       <p class="big">
-        <span class="figure">{{ percent }}<span class="unit">%</span></span><span class="label">by the plan</span>
+        <span class="figure">{{ percent }}<span class="unit">%</span></span
+        ><span class="label">by the plan</span>
       </p>
       <p class="big" role="status">
         <template v-if="state.phase === 'fly'"
@@ -44,7 +51,7 @@ const PHASES = { fly: '', 'turn-back': 'Turn back', reserve: 'Land: reserve' } a
     </template>
     <template v-else>
       <p class="quiet">{{ label }}</p>
-      <button class="btn lead" @click="emit('takeOff')">Take off</button>
+      <button class="btn lead" :disabled="!may" @click="emit('takeOff')">Take off</button>
     </template>
     <p class="faint note">What the aircraft itself shows counts.</p>
   </section>

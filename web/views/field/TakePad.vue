@@ -16,7 +16,11 @@ const emit = defineEmits<{
   because: [id: string, reason: TakeReason | null];
   remove: [id: string];
 }>();
-const RATING_WORDS: Readonly<Record<TakeRating, string>> = { good: 'Good', maybe: 'Maybe', 'no-good': 'No good' };
+const RATING_WORDS: Readonly<Record<TakeRating, string>> = {
+  good: 'Good',
+  maybe: 'Maybe',
+  'no-good': 'No good',
+};
 const REASON_WORDS: Readonly<Record<TakeReason, string>> = {
   drifted: 'drifted',
   corrected: 'corrected',

@@ -1,15 +1,19 @@
 import { inTheAir, type AirState, type ShownCharge } from '@core/field';
-import type { EnergyCurve } from '@core/day';
+import type { EnergyCurve, TimedFlight } from '@core/day';
 import { computed, onBeforeUnmount, ref, watch, type Ref } from 'vue';
 
-interface Aloft {
+/** A flight in the air as it was planned at take-off: what is recorded meanwhile must not change it. */
+export interface Aloft {
   readonly tookOffMs: number;
+  readonly flight: TimedFlight;
+  readonly number: number;
+  readonly curve: EnergyCurve;
   readonly shown: ShownCharge | null;
 }
-const keyOf = (flightId: string): string => `dusk-air:${flightId}`;
-const read = (flightId: string): Aloft | null => {
+const keyOf = (filmId: string): string => `dusk-air:${filmId}`;
+const read = (filmId: string): Aloft | null => {
   try {
-    return JSON.parse(localStorage.getItem(keyOf(flightId)) ?? 'null') as Aloft | null;
+    return JSON.parse(localStorage.getItem(keyOf(filmId)) ?? 'null') as Aloft | null;
   } catch {
     return null;
   }
@@ -27,34 +31,29 @@ export const useNow = (): Ref<number> => {
   return now;
 };
 
-/** A flight from its take-off on: kept on this device, so that a closed page does not forget that something is in the air. */
-export const useAir = (
-  flightId: Ref<string | null>,
-  curve: Ref<EnergyCurve | null>,
-  fullWh: Ref<number>,
-  now: Ref<number>,
-) => {
+/** The flight in the air, kept on this device, so that a closed page does not forget it. */
+export const useAir = (filmId: Ref<string>, now: Ref<number>) => {
   const aloft = ref<Aloft | null>(null);
   watch(
-    flightId,
+    filmId,
     (id) => {
-      aloft.value = id ? read(id) : null;
+      aloft.value = read(id);
     },
     { immediate: true },
   );
   const keep = (state: Aloft | null): void => {
     aloft.value = state;
-    if (!flightId.value) return;
-    if (state) localStorage.setItem(keyOf(flightId.value), JSON.stringify(state));
-    else localStorage.removeItem(keyOf(flightId.value));
+    if (state) localStorage.setItem(keyOf(filmId.value), JSON.stringify(state));
+    else localStorage.removeItem(keyOf(filmId.value));
   };
-  const elapsedS = computed(() => (aloft.value ? Math.max(0, (now.value - aloft.value.tookOffMs) / 1000) : 0));
-  const state = computed<AirState | null>(() =>
-    aloft.value && curve.value
-      ? inTheAir(curve.value, fullWh.value, elapsedS.value, aloft.value.shown)
-      : null,
+  const elapsedS = computed(() =>
+    aloft.value ? Math.max(0, (now.value - aloft.value.tookOffMs) / 1000) : 0,
   );
-  /** One step for the hand where the device has it: turning back must not be missed in the sun. */
+  const state = computed<AirState | null>(() => {
+    const a = aloft.value;
+    return a && inTheAir(a.curve, a.flight.supply.fullWh, elapsedS.value, a.shown);
+  });
+  /** Something for the hand where the device has it: turning back must not be missed in the sun. */
   watch(
     () => state.value?.phase,
     (phase, before) => {
@@ -66,14 +65,14 @@ export const useAir = (
     aloft,
     elapsedS,
     state,
-    takeOff: () => {
-      keep({ tookOffMs: Date.now(), shown: null });
+    takeOff: (flight: TimedFlight, number: number, curve: EnergyCurve) => {
+      keep({ tookOffMs: Date.now(), flight, number, curve, shown: null });
     },
     /** What the display of the aircraft shows now, 0 to 1. */
     correct: (share: number) => {
       if (aloft.value) keep({ ...aloft.value, shown: { atS: elapsedS.value, share } });
     },
-    landed: () => {
+    clear: () => {
       keep(null);
     },
   };

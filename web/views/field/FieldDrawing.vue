@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { LocationPlan } from '@core/day';
+import type { DerivedShot } from '@core/film';
+import { launchOf } from '@core/location';
+import { computed } from 'vue';
+import EyeView from '../../parts/EyeView.vue';
+import PlanSketch from '../../parts/PlanSketch.vue';
+import { useFilm } from '../../stores/film';
+
+/** First and last frame, and the path from above with you, north, wind and sun. */
+const props = defineProps<{ shot: DerivedShot; place: LocationPlan }>();
+const film = useFilm();
+const facts = computed(() => props.shot.facts);
+const subjects = computed(() =>
+  film
+    .list('subject')
+    .filter((s) => s.locationId === facts.value.location.id && s.id === facts.value.shot.subjectId),
+);
+const launch = computed(
+  () =>
+    launchOf(
+      film.list('feature'),
+      film.terrain.get(facts.value.location.id),
+      facts.value.location,
+      facts.value.shot,
+    ).at,
+);
+</script>
+
+<template>
+  <section class="drawing" aria-label="Pictures of the shot">
+    <figure>
+      <EyeView :shot="shot" :share="0" :width="290" :height="164" />
+      <figcaption class="label">First frame</figcaption>
+    </figure>
+    <figure>
+      <EyeView :shot="shot" :share="1" :width="290" :height="164" />
+      <figcaption class="label">Last frame</figcaption>
+    </figure>
+    <figure class="above">
+      <PlanSketch
+        :subjects="subjects"
+        :shots="[shot]"
+        :picked="facts.shot.id"
+        :width="590"
+        :height="230"
+        :wind-from-deg="place.location.windFromDeg"
+        :launch="launch"
+        :sun-deg="shot.light && shot.light.sun.altitudeDeg > -6 ? shot.light.sun.azimuthDeg : undefined"
+      />
+      <figcaption class="label">From above</figcaption>
+    </figure>
+  </section>
+</template>
+
+<style scoped>
+.drawing {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+  align-content: start;
+}
+figure {
+  margin: 0;
+}
+.above {
+  grid-column: 1 / -1;
+}
+</style>

@@ -1,0 +1,379 @@
+<script setup lang="ts">
+import { fieldOrder, flyingSteps, nextStop } from '@core/field';
+import { logFlight } from '@core/day';
+import { exposurePlan, type SettingAt } from '@core/light-timeline';
+import { clockText, dateIn } from '@core/time';
+import { computed, ref, watch } from 'vue';
+import { v4 as uuid } from 'uuid';
+import { keyBetween, newShot } from '../../composables/new-shot';
+import { recordedBy } from '../../composables/card-log';
+import { useLocationRoute } from '../../composables/useLocationRoute';
+import { useMessages } from '../../composables/useMessages';
+import { apertureText, dateText, INPUT_WORDS, shutterText } from '../../format';
+import MarkSign from '../../parts/MarkSign.vue';
+import { useFilm } from '../../stores/film';
+import { useFindings } from '../../stores/findings';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
+import { useDay } from '../flights/useDay';
+import { useLightPlace } from '../light/useLightPlace';
+import AirLine from './AirLine.vue';
+import FieldDrawing from './FieldDrawing.vue';
+import LandingForm from './LandingForm.vue';
+import TakePad from './TakePad.vue';
+import { useAir, useNow } from './useAir';
+import { useFieldKeys } from './useFieldKeys';
+import { useTakes } from './useTakes';
+
+/** One shot fills the screen: what to do, with which settings, how long the battery lasts, and whether it was good. */
+const props = defineProps<{ film: string; location?: string }>();
+useLocationRoute('field', props);
+const store = useFilm();
+const selection = useSelection();
+const derivedFilm = useDerivedFilm();
+const findings = useFindings();
+const { text } = useMessages();
+const day = useDay();
+const { lit, filterName, packName } = useLightPlace();
+const now = useNow();
+const { aloft, elapsedS, state, takeOff, correct, clear } = useAir(
+  computed(() => store.filmId),
+  now,
+);
+
+const order = computed(() => fieldOrder(day.places.value));
+const done = computed<ReadonlySet<string>>(() => derivedFilm.derived?.done ?? new Set());
+const shot = computed(() => derivedFilm.derived?.shots.get(selection.shotId) ?? null);
+const place = computed(() => selection.place);
+const zone = computed(() => place.value?.location.zone ?? 'UTC');
+const stop = computed(() => order.value.find((s) => s.shotId === selection.shotId) ?? null);
+const flight = computed(() => place.value?.flights[stop.value?.flightIndex ?? -1] ?? null);
+const card = computed(
+  () => derivedFilm.derived?.budget.cards.byFlight.find((l) => l.flight === flight.value)?.cardId ?? null,
+);
+const { own, count, add, because, remove } = useTakes(
+  shot,
+  computed(() => ({
+    packId: (aloft.value?.flight ?? flight.value)?.packId ?? null,
+    cardId: card.value,
+  })),
+);
+const steps = computed(() =>
+  shot.value ? flyingSteps(shot.value.facts, flight.value?.launch.at ?? { x: 0, y: 0, z: 0 }) : [],
+);
+const watched = computed(() =>
+  shot.value
+    ? findings
+        .about(shot.value)
+        .filter((w) => w.severity !== 'note')
+        .slice(0, 3)
+    : [],
+);
+const exposure = computed(() => {
+  const derived = derivedFilm.derived;
+  if (!derived || !place.value || !lit.value || !flight.value) return null;
+  const flights = exposurePlan(place.value, derived.shots, derivedFilm.along, lit.value);
+  const f = flights.find((x) => x.flight === flight.value);
+  const row = f?.rows.find((r) => r.shotId === selection.shotId);
+  const said = ({ choice }: SettingAt): string | null =>
+    choice ? `${apertureText(choice.aperture)} · ${shutterText(choice.shutterS)} · ISO ${choice.iso}` : null;
+  if (!row) return null;
+  const [start, end] = [said(row.start), said(row.end)];
+  return { at: clockText(row.start.utcMs, zone.value), start, end: end !== start ? end : null };
+});
+const filter = computed(() => shot.value?.filter ?? null);
+const go = (id: string | undefined): void => {
+  if (id) selection.pick(id);
+};
+const by = (n: number): void => {
+  const all = order.value;
+  const at = all.findIndex((s) => s.shotId === selection.shotId);
+  go(all[at === -1 ? 0 : Math.min(all.length - 1, Math.max(0, at + n))]?.shotId);
+};
+const next = computed(() => nextStop(order.value, done.value, selection.shotId));
+const after = computed(() =>
+  next.value ? nextStop(order.value, new Set([...done.value, selection.shotId]), next.value.shotId) : null,
+);
+const nameOf = (id: string | undefined): string => {
+  const s = id ? derivedFilm.derived?.shots.get(id) : undefined;
+  return s ? `${s.number} ${s.facts.shot.title || 'untitled'}` : '';
+};
+const launch = (): void => {
+  if (flight.value && day.curve.value && stop.value)
+    takeOff(flight.value, (stop.value.flightIndex ?? 0) + 1, day.curve.value);
+};
+const landing = ref(false);
+watch(aloft, (a) => {
+  if (!a) landing.value = false;
+});
+const logged = (endShare: number): void => {
+  const a = aloft.value;
+  const pack = store.get('pack', a?.flight.packId ?? '');
+  const here = place.value?.location;
+  if (!a || !pack || !here || !derivedFilm.derived) return;
+  const full = Math.max(1, a.flight.supply.fullWh);
+  const kept = a.flight.stops.map((s) => s.shotId).filter((id) => done.value.has(id));
+  const moved = recordedBy(store, derivedFilm.derived, a.flight, new Set(kept), Date.now());
+  const faults = store.commit(
+    'log flight',
+    logFlight(
+      {
+        minutes: Math.max(0.1, Math.round(elapsedS.value / 6) / 10),
+        startShare: Math.min(1, a.flight.supply.availableWh / full),
+        endShare,
+        plannedWh: Math.round(a.flight.usedWh * 100) / 100,
+        temperatureC: here.temperatureC,
+        outcome: 'as-planned',
+        condition: 'sound',
+        notes: '',
+        takeOff: clockText(a.tookOffMs, here.zone),
+        filmId: store.filmId,
+        flightId: a.flight.id,
+        aircraftId: a.flight.aircraftId,
+        shotIds: kept,
+      },
+      pack,
+      { date: dateIn(a.tookOffMs, here.zone), zone: here.zone },
+      moved,
+      uuid(),
+    ),
+  );
+  selection.say(faults[0]?.say ?? `Logged: ${pack.name} landed with ${Math.round(endShare * 100)} %.`);
+  if (faults.length === 0) clear();
+};
+/** A subject that was not planned: a shot at once, named later; it counts from now on. */
+const chance = (): void => {
+  const here = place.value?.location;
+  if (!here) return;
+  const last = store
+    .list('shot')
+    .filter((s) => s.locationId === here.id)
+    .map((s) => s.position)
+    .sort()
+    .at(-1);
+  const made = {
+    ...newShot(store, here.id, keyBetween(last, undefined)),
+    chance: true,
+    takes: 1,
+    title: `Chance ${clockText(Date.now(), here.zone)}`,
+  };
+  if (store.create('shot', made, 'chance shot').length === 0) selection.pick(made.id);
+};
+useFieldKeys({ by, add });
+const touch = ref<{ x: number; y: number } | null>(null);
+const swiped = (event: TouchEvent): void => {
+  const end = event.changedTouches[0];
+  const from = touch.value;
+  touch.value = null;
+  if (!end || !from) return;
+  const [dx, dy] = [end.clientX - from.x, end.clientY - from.y];
+  if (Math.abs(dx) > 70 && Math.abs(dy) < 50) by(dx < 0 ? 1 : -1);
+};
+const touched = (event: TouchEvent): void => {
+  const at = event.touches[0];
+  touch.value = at ? { x: at.clientX, y: at.clientY } : null;
+};
+const inputs = computed(
+  () => shot.value?.facts.trajectory?.inputs.map((i) => INPUT_WORDS[i]).join(', ') ?? '',
+);
+</script>
+
+<template>
+  <main class="field scroll" tabindex="-1" @touchstart.passive="touched" @touchend.passive="swiped">
+    <template v-if="shot && place">
+      <header class="top">
+        <button class="btn" aria-label="Previous shot" @click="by(-1)">◂</button>
+        <h1 dir="auto">
+          <span class="number">{{ shot.number }}</span> {{ shot.facts.shot.title || 'untitled' }}
+        </h1>
+        <button class="btn" aria-label="Next shot" @click="by(1)">▸</button>
+      </header>
+      <p class="where quiet">
+        <template v-if="flight && stop?.startMs"
+          >Flight {{ (stop.flightIndex ?? 0) + 1 }} on {{ packName(flight.packId) }}, planned
+          {{ clockText(stop.startMs, zone) }}</template
+        ><template v-else-if="shot.done">Done</template><template v-else>In no flight</template>,
+        {{ place.location.name }}, {{ dateText(place.location.date) }}
+      </p>
+      <AirLine
+        :state="state"
+        :elapsed-s="elapsedS"
+        :flying="aloft !== null"
+        :may="flight !== null && day.curve.value !== null"
+        :label="
+          flight
+            ? `${packName(flight.packId)}: ${Math.round((flight.supply.availableWh / Math.max(1, flight.supply.fullWh)) * 100)} % at take-off, lands by plan with ${Math.round(((flight.supply.availableWh - flight.usedWh) / Math.max(1, flight.supply.fullWh)) * 100)} %`
+            : 'This shot is in no flight.'
+        "
+        @take-off="launch"
+        @landed="landing = true"
+        @correct="correct"
+      />
+      <LandingForm
+        v-if="landing && aloft"
+        :planned="state?.share ?? 0"
+        :number="aloft.number"
+        @log="logged"
+        @cancel="landing = false"
+      />
+      <div class="cols">
+        <section class="do" aria-label="What to do">
+          <ol class="steps">
+            <li v-for="(s, i) in steps" :key="i">{{ text(s) }}</li>
+          </ol>
+          <p v-if="steps.length === 0" class="fault">{{ shot.facts.noPath }}</p>
+          <p v-if="inputs" class="quiet">Inputs: {{ inputs }}.</p>
+          <dl class="dial">
+            <dt>Exposure</dt>
+            <dd>
+              <b>{{ exposure?.start ?? 'no setting' }}</b><span v-if="exposure?.end" class="quiet">
+                to {{ exposure.end }} at the end</span
+              ><span v-if="exposure" class="quiet"> from {{ exposure.at }}</span>
+            </dd>
+            <dt>Filter</dt>
+            <dd>
+              <b>{{ filter ? filterName(filter.filterId, filter.stops) : 'none planned' }}</b>
+            </dd>
+            <dt>Card</dt>
+            <dd>
+              <b>{{ store.get('card', card ?? '')?.name ?? 'none planned' }}</b>
+            </dd>
+          </dl>
+          <ul v-if="watched.length > 0" class="watch" aria-label="What to watch">
+            <li v-for="w in watched" :key="w.code"><MarkSign :severity="w.severity" /> {{ text(w.say) }}</li>
+          </ul>
+        </section>
+        <FieldDrawing :shot="shot" :place="place" />
+      </div>
+      <TakePad
+        :shot-id="shot.facts.shot.id"
+        :zone="zone"
+        :takes="own"
+        :wanted="shot.facts.shot.takes"
+        :good="count.good"
+        @add="add"
+        @because="because"
+        @remove="remove"
+      />
+      <footer class="next">
+        <button v-if="next" class="btn lead" @click="go(next.shotId)">
+          {{ shot.done ? 'Done. Next' : 'Next' }}: {{ nameOf(next.shotId) }}
+        </button>
+        <p v-else class="quiet">Every shot of the day is done.</p>
+        <p v-if="after" class="quiet">After that: {{ nameOf(after.shotId) }}</p>
+        <button class="btn chance" @click="chance">Chance shot</button>
+      </footer>
+    </template>
+    <div v-else class="empty">
+      <h1>Field</h1>
+      <p class="quiet">
+        The flying card shows one shot at a time.
+        <RouterLink :to="{ name: 'shots' }">Add the first shot</RouterLink>.
+      </p>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.field {
+  background: var(--slab);
+  padding: 10px 16px 24px;
+  display: grid;
+  gap: 10px;
+  align-content: start;
+  font-size: 18px;
+}
+.top {
+  display: grid;
+  grid-template-columns: auto 1fr auto;
+  gap: 12px;
+  align-items: center;
+}
+.top .btn {
+  min-width: 56px;
+  min-height: 52px;
+  font-size: 22px;
+}
+.top h1 {
+  font-size: 26px;
+  line-height: 1.15;
+}
+.number {
+  font-size: 40px;
+  font-weight: 700;
+  margin-right: 6px;
+}
+.where {
+  margin: 0;
+}
+.cols {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 16px;
+}
+.steps {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  display: grid;
+  gap: 6px;
+  font-size: 21px;
+  line-height: 1.25;
+}
+.steps li:first-child {
+  font-size: 24px;
+  font-weight: 620;
+}
+.dial {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px 14px;
+  margin: 12px 0;
+  align-items: baseline;
+}
+.dial dt {
+  color: var(--chalk-2);
+}
+.dial dd {
+  margin: 0;
+}
+.dial b {
+  font-size: 24px;
+  font-weight: 640;
+}
+.watch {
+  display: grid;
+  gap: 6px;
+}
+.watch li {
+  display: grid;
+  grid-template-columns: 18px 1fr;
+  gap: 8px;
+}
+.next {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+}
+.next .btn {
+  min-height: 52px;
+  font-size: 18px;
+}
+.next p {
+  margin: 0;
+}
+.chance {
+  margin-left: auto;
+  border-color: var(--ember);
+}
+.empty {
+  display: grid;
+  gap: 10px;
+}
+@media (max-width: 800px) {
+  .cols {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
