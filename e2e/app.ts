@@ -66,6 +66,7 @@ export class Bench {
       | 'flights'
       | 'checks'
       | 'calculators'
+      | 'field'
       | 'kit' = '',
   ): Promise<void> {
     await this.page.goto(`${this.app.address}/film/${this.film}${view ? `/${view}` : ''}`);

@@ -2,6 +2,9 @@ import { bearingTo, distance, vec, type Vec3 } from '../geometry';
 import { measured, message, yesNo, type Message } from '../messages';
 import { takesOf, type ShotFacts } from '../shot';
 
+/** Slower than this a move is a hover, m/s. */
+const STILL_MS = 0.1;
+
 const level = (v: Vec3): Vec3 => vec(v.x, v.y, 0);
 
 /** Where a point of the path is from who flies it: distance over the ground, bearing, height above launch. */
@@ -21,18 +24,22 @@ export const flyingSteps = (facts: ShotFacts, launch: Vec3): Message[] => {
   if (!trajectory) return [];
   const { start, end } = trajectory;
   const takes = takesOf(shot);
+  const seconds = measured(trajectory.totalS, 'seconds', 0);
   const to = seenFrom(launch, end.at);
   return [
     message('field.start', seenFrom(launch, start.at)),
     message('field.camera', {
       heading: measured(start.headingDeg, 'degrees', 0),
-      tilt: measured(start.tiltDeg, 'degrees', 0),
+      tilt: measured(Math.abs(start.tiltDeg), 'degrees', 0),
+      up: yesNo(start.tiltDeg > 0),
     }),
-    message('field.fly', {
-      seconds: measured(trajectory.totalS, 'seconds', 0),
-      speed: measured(trajectory.peakSpeedMs, 'speed', 1),
-      sticks: shot.handling,
-    }),
+    trajectory.peakSpeedMs < STILL_MS
+      ? message('field.hold', { seconds, sticks: shot.handling })
+      : message('field.fly', {
+          seconds,
+          speed: measured(trajectory.peakSpeedMs, 'speed', 1),
+          sticks: shot.handling,
+        }),
     message('field.end', {
       distance: to.distance,
       bearing: to.bearing,

@@ -378,11 +378,12 @@ export const EN: Catalogue = {
   'frame.second-aspect.say':
     'In {aspect} the subject is cut off for {share} of the move. {pixels} of the recorded pixels remain there.',
   'frame.second-aspect.why': 'A shot that must work in two aspects has to hold its subject in both.',
-  'field.camera': 'Camera: heading {heading}, tilt {tilt}.',
+  'field.camera': 'Camera: heading {heading}, tilted {tilt} {up, select, yes {up} other {down}}.',
   'field.end':
-    'End: {height} above launch, {distance} from you at {bearing}; keep recording {postRoll} more.',
+    'End: {height} above launch, {distance} from you, bearing {bearing}; keep recording {postRoll} more.',
   'field.fly': 'Fly it in {seconds}, {speed} at most, with {sticks} sticks.',
-  'field.start': 'Start: {height} above launch, {distance} from you at {bearing}.',
+  'field.hold': 'Hold still for {seconds}, with {sticks} sticks.',
+  'field.start': 'Start: {height} above launch, {distance} from you, bearing {bearing}.',
   'field.takes':
     '{takes, plural, one {# take} other {# takes, {both, select, yes {there and back} other {each from the start}}}}.',
   'film.stills.cure': 'Give the shots that carry a still a longer set-up, or add a hold for it.',

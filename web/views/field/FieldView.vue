@@ -242,19 +242,19 @@ const inputs = computed(
           <ul v-if="watched.length > 0" class="watch" aria-label="What to watch">
             <li v-for="w in watched" :key="w.code"><MarkSign :severity="w.severity" /> {{ text(w.say) }}</li>
           </ul>
+          <TakePad
+            :shot-id="shot.facts.shot.id"
+            :zone="zone"
+            :takes="own"
+            :wanted="shot.facts.shot.takes"
+            :good="count.good"
+            @add="add"
+            @because="because"
+            @remove="remove"
+          />
         </section>
         <FieldDrawing :shot="shot" :place="place" />
       </div>
-      <TakePad
-        :shot-id="shot.facts.shot.id"
-        :zone="zone"
-        :takes="own"
-        :wanted="shot.facts.shot.takes"
-        :good="count.good"
-        @add="add"
-        @because="because"
-        @remove="remove"
-      />
       <footer class="next">
         <button v-if="next" class="btn lead" @click="go(next.shotId)">
           {{ shot.done ? 'Done. Next' : 'Next' }}: {{ nameOf(next.shotId) }}
@@ -288,6 +288,11 @@ const inputs = computed(
   grid-template-columns: auto 1fr auto;
   gap: 12px;
   align-items: center;
+}
+/* Pressed with a thumb: words in the middle. */
+.field :deep(.btn) {
+  justify-content: center;
+  text-align: center;
 }
 .top .btn {
   min-width: 56px;

@@ -45,7 +45,7 @@ const judge = (rating: TakeRating): void => {
 <template>
   <section class="takes" aria-label="Takes">
     <p class="count">
-      Take <b>{{ takes.length + 1 }}</b> of {{ wanted
+      Take <b>{{ takes.length + 1 }}</b>{{ takes.length < wanted ? ` of ${wanted}` : ''
       }}<span class="quiet">, {{ good === 0 ? 'none good yet' : `${good} good` }}</span>
     </p>
     <button
