@@ -117,12 +117,17 @@ export class Bench {
     const field = this.page.getByLabel(label, { exact: true });
     const [y, m, d] = value.split('-').map(Number);
     const day = d ? new Date(Date.UTC(y!, m! - 1, d)) : null;
+    const panel = this.page.locator('.el-picker-panel, .el-time-panel').locator('visible=true');
+    // What is typed is read by the panel, which comes a moment after the field is entered.
+    await field.click();
+    await expect(panel).toHaveCount(1);
     await field.fill(
       day
         ? `${d} ${day.toLocaleDateString('en-GB', { month: 'short', timeZone: 'UTC' }).slice(0, 3)} ${y}`
         : value,
     );
     await field.press('Enter');
+    await expect(panel).toHaveCount(0);
   }
 
   /** The film as stored, and everything the core works out from it. */

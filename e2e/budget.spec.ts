@@ -48,6 +48,24 @@ test('packs left at home show what does not fit, and by how many packs', async (
   expect(derived.budget.shotsUnfit).toBeGreaterThan(0);
 });
 
+test('what is delivered is written in the brief: a deadline before the shoot is named, a version is added and taken back', async ({
+  page,
+  bench,
+}) => {
+  await bench.open('brief');
+  const delivery = page.getByRole('region', { name: 'Delivery' });
+  await expect(delivery).toContainText('28 days from the last day of the shoot');
+  await bench.setWhen('Deadline', '2027-05-13');
+  await expect(delivery).toContainText('before the last day of the shoot');
+  await delivery.getByRole('button', { name: 'Add version' }).click();
+  await bench.saved();
+  const { film } = (await bench.stored()).file;
+  expect([film.deadline, film.versions.map((v) => v.aspect)]).toEqual(['2027-05-13', ['9:16', '9:16']]);
+  await page.keyboard.press('Control+z');
+  await bench.saved();
+  expect((await bench.stored()).file.film.versions).toHaveLength(1);
+});
+
 test('the schools change the plan: one pack one shot needs a pack for each shot', async ({ page, bench }) => {
   await bench.open('brief');
   await page.getByRole('button', { name: /One pack, one shot/ }).click();

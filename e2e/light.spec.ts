@@ -121,9 +121,8 @@ test('wishes, pins and dates: the window of a shot, held back by hand and by dra
   const lane = page.locator('.lanes .row', { hasText: 'Along the parapet' });
   await expect(lane.locator('.lane .wish').first()).toBeVisible();
   await lane.getByRole('button', { name: '3 not before' }).click();
-  const field = lane.getByRole('combobox', { name: '3 not before' });
-  await field.fill('07:50');
-  await field.press('Enter');
+  await expect(lane.getByRole('combobox', { name: '3 not before' })).toBeVisible();
+  await bench.setWhen('3 not before', '07:50');
   await bench.saved();
   const shots = async () => (await bench.stored()).file.shots;
   expect((await shots()).find((s) => s.title === 'Along the parapet')?.notBefore).toBe('07:50');

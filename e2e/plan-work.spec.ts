@@ -145,6 +145,7 @@ test('a place deleted takes its drawings and its ground along, and one step brin
   ]);
   await page.getByRole('link', { name: 'Locations', exact: true }).click();
   await page.getByRole('link', { name: 'Site map', exact: true }).click();
+  await expect(page.locator('.canvas')).toBeVisible();
   await page
     .getByRole('navigation', { name: 'Locations' })
     .getByRole('button', { name: 'Valdegris viaduct' })

@@ -21,6 +21,9 @@ import {
 export const ASPECTS = ['16:9', '9:16', '4:3', '3:2', '1:1', '4:5', '2.39:1'] as const;
 export type Aspect = (typeof ASPECTS)[number];
 
+/** Frame rates films are delivered at, Hz. */
+export const TIMELINE_RATES = [23.976, 24, 25, 29.97, 30, 50, 59.94, 60] as const;
+
 /** A version of the film that is delivered beside the main cut. */
 const VersionSchema = strict({
   name: name({ initial: 'Short version' }),

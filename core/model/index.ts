@@ -26,7 +26,7 @@ export { type Entity, SCHEMAS } from './entities';
 export type { Feature, FeatureKind, FeatureShape } from './feature';
 export type { FilmInput } from './film-input';
 export { type HourWeather, HourWeatherSchema, SKIES, WEATHER_SOURCES } from './location';
-export { type Aspect, ASPECTS, type Film } from './film';
+export { type Aspect, ASPECTS, type Film, TIMELINE_RATES } from './film';
 export { type Filter, filterFits, marksOf } from './filter';
 export type { FlightPlan, FlightLogEntry } from './flight';
 export type { Gear, GearRole } from './gear';

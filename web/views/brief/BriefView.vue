@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ASPECTS, type Preferences } from '@core/model';
+import { ASPECTS, TIMELINE_RATES, type Preferences } from '@core/model';
 import { computed } from 'vue';
 import { readNumber } from '../../format';
 import NumberField from '../../parts/NumberField.vue';
@@ -9,6 +9,7 @@ import TextField from '../../parts/TextField.vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useDerivedFilm } from '../../stores/derived-film';
+import DeliveryRows from './DeliveryRows.vue';
 import { SCHOOLS } from './schools';
 
 const store = useFilm();
@@ -16,7 +17,7 @@ const derivedFilm = useDerivedFilm();
 const film = computed(() => store.film);
 const p = computed(() => store.film?.preferences);
 const set = (fields: Parameters<typeof store.edit<'film'>>[2]) =>
-  store.edit('film', store.filmId, fields, 'job');
+  store.edit('film', store.filmId, fields, 'brief');
 const prefer = (fields: Partial<Preferences>) =>
   p.value ? set({ preferences: { ...p.value, ...fields } as NonNullable<typeof p.value> }) : [];
 const lines = computed(() =>
@@ -37,14 +38,14 @@ const EXPOSE = [
   { value: 'sky' as const, label: 'Sky' },
 ];
 const ASPECT_CHOICES = ASPECTS.map((value) => ({ value, label: value }));
-const RATES = [24, 25, 30, 50, 60].map((value) => ({ value, label: `${value} fps` }));
+const RATES = TIMELINE_RATES.map((value: number) => ({ value, label: `${value} fps` }));
 const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
 </script>
 
 <template>
-  <main v-if="film && p" class="job scroll" tabindex="-1">
-    <section class="sheet" aria-labelledby="job-title">
-      <h1 id="job-title">Brief</h1>
+  <main v-if="film && p" class="brief scroll" tabindex="-1">
+    <section class="sheet" aria-labelledby="brief-title">
+      <h1 id="brief-title">Brief</h1>
       <div class="grid">
         <TextField label="Film" :value="film.name" :save="(v) => set({ name: v })" />
         <TextField label="Audience" :value="film.audience" :save="(v) => set({ audience: v })" />
@@ -100,9 +101,10 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
       <p class="quiet">
         The shots on the list fill <b><Fig :value="planned" quantity="seconds" /></b> of
         <Fig :value="film.cutLengthS" quantity="seconds" /> of the cut. The mains frequency belongs to each
-        place.
+        location.
       </p>
     </section>
+    <DeliveryRows :film="film" :rates="RATES" />
     <section class="sheet" aria-labelledby="schools-title">
       <h2 id="schools-title">Where good people disagree</h2>
       <div class="schools">
@@ -372,7 +374,7 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
 </template>
 
 <style scoped>
-.job {
+.brief {
   display: grid;
   gap: 1px;
   align-content: start;

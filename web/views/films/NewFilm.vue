@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { AIRCRAFT_CLASSES, FILM_TEMPLATES, starterFilm, type FilmTemplate } from '@core/starters';
 import { FilmDeriver } from '@core/film';
-import type { Aircraft } from '@core/model';
+import { TIMELINE_RATES, type Aircraft } from '@core/model';
 import { DAY_MS } from '@core/time';
 import { computed, onMounted, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
@@ -16,7 +16,7 @@ import { readCoordinates } from '../locations/coordinates';
 
 /** Begins a film: what it is about, what it is flown with, where. All but the first choice may be left as it stands. */
 const emit = defineEmits<{ made: [file: unknown] }>();
-const RATES = [23.976, 24, 25, 29.97, 30, 50, 59.94, 60].map((fps) => ({ value: fps, label: `${fps} fps` }));
+const RATES = TIMELINE_RATES.map((value: number) => ({ value, label: `${value} fps` }));
 const OWN = 'own';
 const name = ref('');
 const code = ref(FILM_TEMPLATES[0]?.code ?? '');
