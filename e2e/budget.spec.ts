@@ -54,7 +54,7 @@ test('what is delivered is written in the brief: a deadline before the shoot is 
 }) => {
   await bench.open('brief');
   const delivery = page.getByRole('region', { name: 'Delivery' });
-  await expect(delivery).toContainText('28 days from the last day of the shoot');
+  await expect(delivery).toContainText('27 days from the last day of the shoot');
   await bench.setWhen('Deadline', '2027-05-13');
   await expect(delivery).toContainText('before the last day of the shoot');
   await delivery.getByRole('button', { name: 'Add version' }).click();
