@@ -37,7 +37,25 @@ const seeing =
     if (box) await page.mouse.click(box.x + box.width * share, box.y + 30);
   };
 
+/** The flying card of a shot, in the air. */
+const flyingOf =
+  (title: string) =>
+  async (page: Page): Promise<void> => {
+    const card = page.getByRole('heading', { level: 1 });
+    while (!(await card.textContent())?.includes(title))
+      await page.getByRole('button', { name: 'Next shot' }).click();
+    await page.getByRole('button', { name: 'Take off' }).click();
+    await page.getByRole('button', { name: 'Recording?' }).click();
+  };
+
 const SHOTS: readonly Shot[] = [
+  {
+    name: 'start',
+    path: '/',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Create film' }).waitFor();
+    },
+  },
   { name: 'shots', path: '', act: pick('Meadow to arches') },
   { name: 'preview', path: '', act: seeing('Meadow to arches', 0.62) },
   { name: 'storyboard', path: '/storyboard' },
@@ -95,15 +113,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'phone-flights',
-    path: '/flights',
-    width: 390,
-    height: 844,
-    act: async (page) => {
-      await page.locator('.railpane .row').first().waitFor();
-    },
-  },
-  {
     name: 'checks',
     path: '/checks',
     act: async (page) => {
@@ -121,16 +130,6 @@ const SHOTS: readonly Shot[] = [
     height: 844,
     act: async (page) => {
       await page.getByText('still being looked at').first().waitFor({ state: 'hidden' });
-    },
-  },
-  {
-    name: 'bag',
-    path: '/checks',
-    act: async (page) => {
-      await page.getByRole('tab', { name: 'Bag' }).click();
-      for (const name of ['Plover 720', 'P1', 'Controller'])
-        await page.locator(`[data-bag="${name}"] input`).click();
-      await page.locator('main').evaluate((e) => e.scrollTo(0, 0));
     },
   },
   {
@@ -152,6 +151,8 @@ const SHOTS: readonly Shot[] = [
       await page.waitForFunction(() => Number(document.querySelector('[data-yaw]')?.textContent) > 8);
     },
   },
+  { name: 'field', path: '/field', theme: 'noon', act: flyingOf('Meadow to arches') },
+  { name: 'phone-field', path: '/field', width: 390, height: 844, act: flyingOf('Meadow to arches') },
   { name: 'phone-shots', path: '', width: 390, height: 844 },
 ];
 
@@ -193,9 +194,12 @@ const run = async (): Promise<void> => {
       .waitFor();
     await page.evaluate(() => document.fonts.ready);
     // Sentences come after the first view; a picture without them would show empty lines.
-    await page.waitForFunction(() => performance.getEntriesByName('messages').length > 0);
+    if (shot.path !== '/')
+      await page.waitForFunction(() => performance.getEntriesByName('messages').length > 0);
     if (shot.act) await shot.act(page);
     await page.waitForLoadState('networkidle');
+    // A verdict is looked for beside the page; the picture shows what a person sees once it is there.
+    await page.waitForFunction(() => !document.body.innerText.includes('Not known yet'));
     await page.mouse.move(0, 0);
     await page.evaluate(
       () =>

@@ -82,7 +82,7 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
           <RouterLink
             :to="{ name: v.name, params: { film } }"
             class="view"
-            :class="{ here: entry === v, aside: v.aside }"
+            :class="{ here: entry === v, aside: v.aside, day: v.onTheDay }"
             :aria-current="$route.name === v.name ? 'page' : undefined"
             :title="`${v.label} (${v.key})`"
             >{{ v.label }}</RouterLink
@@ -128,6 +128,17 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
     <RouterView v-else v-slot="{ Component }"
       ><component :is="Component" class="view-body" @vue:mounted="settled"
     /></RouterView>
+    <nav class="foot no-print" aria-label="On the day">
+      <RouterLink
+        v-for="v in VIEWS.filter((e) => e.onTheDay)"
+        :key="v.name"
+        :to="{ name: v.name, params: { film } }"
+        class="view"
+        :class="{ here: entry === v }"
+        :aria-current="$route.name === v.name ? 'page' : undefined"
+        >{{ v.label }}</RouterLink
+      >
+    </nav>
     <p class="sr" role="status" aria-live="polite">{{ selection.said }}</p>
     <KeySheet v-if="selection.keysShown" @close="selection.keysShown = false" />
   </div>
@@ -208,6 +219,9 @@ nav {
   flex: 1;
   min-height: 0;
 }
+.foot {
+  display: none;
+}
 .missing {
   padding: 60px;
   display: grid;
@@ -231,6 +245,21 @@ nav {
   }
   .view {
     padding: 0 8px;
+  }
+  .bar .day {
+    display: none;
+  }
+  .foot {
+    display: grid;
+    grid-template-columns: repeat(5, 1fr);
+    flex: none;
+    border-top: 1px solid var(--line);
+    background: var(--bench);
+  }
+  .foot .view {
+    justify-content: center;
+    height: 50px;
+    padding: 0;
   }
   .bar {
     padding: 0 4px;

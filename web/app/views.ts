@@ -7,6 +7,8 @@ interface View {
 /** An entry of the bar, with the views that open inside it. */
 interface Entry extends View {
   readonly parts?: readonly View[];
+  /** Wanted on the day itself: on a phone it stands at the foot, under the thumb. */
+  readonly onTheDay?: boolean;
   /** Stands beside the day's work. */
   readonly aside?: boolean;
 }
@@ -24,12 +26,13 @@ export const VIEWS: readonly Entry[] = [
     name: 'shots',
     label: 'Shots',
     key: 'G S',
+    onTheDay: true,
     parts: [{ name: 'storyboard', label: 'Storyboard', key: 'G O' }],
   },
-  { name: 'light', label: 'Light', key: 'G I' },
-  { name: 'flights', label: 'Flights', key: 'G F' },
-  { name: 'checks', label: 'Checks', key: 'G C' },
-  { name: 'field', label: 'Field', key: 'G D' },
+  { name: 'light', label: 'Light', key: 'G I', onTheDay: true },
+  { name: 'flights', label: 'Flights', key: 'G F', onTheDay: true },
+  { name: 'checks', label: 'Checks', key: 'G C', onTheDay: true },
+  { name: 'field', label: 'Field', key: 'G D', onTheDay: true },
   { name: 'kit', label: 'Kit', key: 'G K', aside: true },
   { name: 'calculators', label: 'Calculators', key: 'Q', aside: true },
 ];

@@ -3,7 +3,7 @@ import { AIRCRAFT_CLASSES, FILM_TEMPLATES, starterFilm, type FilmTemplate } from
 import { FilmDeriver } from '@core/film';
 import { TIMELINE_RATES, type Aircraft } from '@core/model';
 import { DAY_MS } from '@core/time';
-import { computed, onMounted, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { emptyFilm } from '../../composables/new-film';
 import { counted } from '@core/units';
@@ -20,19 +20,22 @@ const RATES = TIMELINE_RATES.map((value: number) => ({ value, label: `${value} f
 const OWN = 'own';
 const name = ref('');
 const code = ref(FILM_TEMPLATES[0]?.code ?? '');
-const craft = ref('medium');
+/** What somebody chose; until then their own kit, or a usual aircraft where they have none. */
+const chosen = ref<string | null>(null);
 const fps = ref(25);
 const at = ref<{ latitude: number; longitude: number } | null>(null);
 const where = ref('');
 const owned = ref<readonly Aircraft[]>([]);
-onMounted(async () => {
-  const rows = await api.kit().catch(() => ({ rows: [] }));
-  owned.value = rows.rows
-    .filter((r) => r.kind === 'aircraft')
-    .map((r) => r.value as Aircraft)
-    .filter((a) => !a.retired);
-  if (owned.value.length > 0) craft.value = OWN;
-});
+const kitKnown = api
+  .kit()
+  .then(({ rows }) => {
+    owned.value = rows
+      .filter((r) => r.kind === 'aircraft')
+      .map((r) => r.value as Aircraft)
+      .filter((a) => !a.retired);
+  })
+  .catch(() => undefined);
+const craft = computed(() => chosen.value ?? (owned.value.length > 0 ? OWN : 'medium'));
 const crafts = computed(() => [
   ...(owned.value.length > 0 ? [{ value: OWN, label: `Your kit (${owned.value[0]?.name ?? ''})` }] : []),
   ...AIRCRAFT_CLASSES.map((c) => ({ value: c.code, label: c.name, note: 'typical' })),
@@ -83,6 +86,8 @@ const setWhere = (text: string): readonly Fault[] | void => {
 const make = async (): Promise<void> => {
   const template = FILM_TEMPLATES.find((t) => t.code === code.value);
   if (!template) return;
+  // Who is quicker than the kit must not get a second one.
+  await kitKnown;
   const zone = at.value
     ? (await import('tz-lookup')).default(at.value.latitude, at.value.longitude)
     : zoneHere();
@@ -133,7 +138,7 @@ const make = async (): Promise<void> => {
         hint="Typical figures are marked in the kit until you replace them with your own."
         :save="
           (v) => {
-            craft = v;
+            chosen = v;
           }
         "
       />
