@@ -477,7 +477,7 @@ export const demoFilm = (): FilmFile => {
       beatsPerCount: 8,
       deadline: '2027-06-11',
       signedOffBy: 'Railway society, press desk',
-      stillsCount: 6,
+      stillsCount: 0,
       versions: [{ name: 'Upright teaser', lengthS: 30, aspect: '9:16', fps: 25 }],
       pilotId: demoId(9, 1),
     },

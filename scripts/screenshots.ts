@@ -140,17 +140,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'kit', path: '/kit' },
-  {
-    name: 'handling',
-    path: '/kit',
-    act: async (page) => {
-      const pad = page.locator('.pad');
-      await pad.scrollIntoViewIfNeeded();
-      await pad.focus();
-      await page.keyboard.down('ArrowRight');
-      await page.waitForFunction(() => Number(document.querySelector('[data-yaw]')?.textContent) > 8);
-    },
-  },
   { name: 'field', path: '/field', theme: 'noon', act: flyingOf('Meadow to arches') },
   { name: 'phone-field', path: '/field', width: 390, height: 844, act: flyingOf('Meadow to arches') },
   { name: 'phone-shots', path: '', width: 390, height: 844 },

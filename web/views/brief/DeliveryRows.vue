@@ -89,7 +89,16 @@ const daysLeft = computed(() => {
 </template>
 
 <style scoped>
+.sheet > .btn {
+  justify-self: start;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 260px));
+  gap: 8px 14px;
+}
 .version {
+  max-width: 1080px;
   display: grid;
   grid-template-columns: 2fr 1fr 1fr 1fr auto;
   gap: 8px 12px;

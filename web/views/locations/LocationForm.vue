@@ -46,7 +46,7 @@ const setCoordinates = (text: string): readonly Fault[] => {
   return faults;
 };
 const launches = computed(() => [
-  { value: null as string | null, label: 'the coordinates above' },
+  { value: null as string | null, label: 'origin' },
   ...store
     .list('feature')
     .filter((f) => f.locationId === props.place.id && f.kind === 'launch')
