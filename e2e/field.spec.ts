@@ -87,6 +87,13 @@ test('the flying card is accessible in both themes and sizes, and goes along by 
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Valley wakes');
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('heading', { level: 1 })).not.toContainText('Valley wakes');
+  // A key judges no more than the thumb may: first somebody says that it is recording.
+  const takes = page.getByRole('region', { name: 'Takes', exact: true });
+  await page.keyboard.press('1');
+  await expect(takes).toContainText('none good yet');
+  await page.keyboard.press('r');
+  await page.keyboard.press('1');
+  await expect(takes).toContainText('1 good');
   await bench.accessible();
   await page.keyboard.press('t');
   await bench.accessible();

@@ -68,6 +68,7 @@ export const KEY_LINES: readonly { readonly group: string; readonly lines: reado
     group: 'Field',
     lines: [
       { keys: '→ ←', does: 'next, previous shot in the order of flying' },
+      { keys: 'R', does: 'it is recording' },
       { keys: '1 2 3', does: 'take good, maybe, no good' },
     ],
   },

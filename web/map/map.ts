@@ -94,13 +94,18 @@ export class PlanMap {
     this.listen(target);
   }
 
+  private metresPerPixel(): number {
+    return this.map.getView().getResolution() ?? 1;
+  }
+
   private listen(target: HTMLElement): void {
     const modify = new Modify({ features: this.modifying, pixelTolerance: 12 });
     // Given a collection it would move all of it together; one thing at a time is in hand.
     const translate = new Translate({
       layers: this.layers,
       hitTolerance: HIT_PX,
-      filter: (f) => this.movable.has(f as Feature),
+      // What lies under a corner being drawn stays where it is.
+      filter: (f) => this.draw === null && this.movable.has(f as Feature),
     });
     this.map.addInteraction(translate);
     this.map.addInteraction(modify);
@@ -124,7 +129,11 @@ export class PlanMap {
     translate.on('translateend', (e) => {
       this.held = '';
       this.dragged = null;
-      for (const f of e.features.getArray()) this.changed(f);
+      // Pressed and let go without a move is a click: nothing was dragged anywhere.
+      const [x = 0, y = 0] = e.startCoordinate;
+      const [toX = 0, toY = 0] = e.coordinate;
+      if (Math.hypot(toX - x, toY - y) > this.metresPerPixel())
+        for (const f of e.features.getArray()) this.changed(f);
     });
     this.map.on('click', (e) => this.clicked(e));
     this.map.on('pointermove', (e) => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { fieldOrder, flyingSteps, nextStop } from '@core/field';
 import { logFlight } from '@core/day';
+import type { TakeRating } from '@core/model';
 import { exposurePlan, type SettingAt } from '@core/light-timeline';
 import { clockText, dateIn } from '@core/time';
 import { computed, ref, watch } from 'vue';
@@ -159,7 +160,26 @@ const chance = (): void => {
   };
   if (store.create('shot', made, 'chance shot').length === 0) selection.pick(made.id);
 };
-useFieldKeys({ by, add });
+const recording = ref(false);
+watch(
+  () => selection.shotId,
+  () => {
+    recording.value = false;
+  },
+);
+/** Nothing but a failed take is judged before somebody has said that it was recording. */
+const judge = (rating: TakeRating): void => {
+  if (!recording.value && rating !== 'no-good') return;
+  add(rating);
+  recording.value = false;
+};
+useFieldKeys({
+  by,
+  judge,
+  record: () => {
+    recording.value = !recording.value;
+  },
+});
 const touch = ref<{ x: number; y: number } | null>(null);
 const swiped = (event: TouchEvent): void => {
   const end = event.changedTouches[0];
@@ -243,12 +263,12 @@ const inputs = computed(
             <li v-for="w in watched" :key="w.code"><MarkSign :severity="w.severity" /> {{ text(w.say) }}</li>
           </ul>
           <TakePad
-            :shot-id="shot.facts.shot.id"
+            v-model:recording="recording"
             :zone="zone"
             :takes="own"
             :wanted="shot.facts.shot.takes"
             :good="count.good"
-            @add="add"
+            @add="judge"
             @because="because"
             @remove="remove"
           />

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { TAKE_RATINGS, TAKE_REASONS, type Take, type TakeRating, type TakeReason } from '@core/model';
 import { clockText } from '@core/time';
-import { ref, watch } from 'vue';
 
 /** Judges takes with a thumb. Nothing is judged before somebody has said that it was recording. */
-const props = defineProps<{
-  shotId: string;
+defineProps<{
   zone: string;
   takes: readonly Take[];
   wanted: number;
   good: number;
 }>();
+/** Somebody has said that the camera is recording. */
+const recording = defineModel<boolean>('recording', { required: true });
 const emit = defineEmits<{
   add: [rating: TakeRating];
   because: [id: string, reason: TakeReason | null];
@@ -29,16 +29,8 @@ const REASON_WORDS: Readonly<Record<TakeReason, string>> = {
   focus: 'focus',
   'not-recording': 'not recording',
 };
-const recording = ref(false);
-watch(
-  () => props.shotId,
-  () => {
-    recording.value = false;
-  },
-);
 const judge = (rating: TakeRating): void => {
   emit('add', rating);
-  recording.value = false;
 };
 </script>
 

@@ -85,7 +85,8 @@ const setWhere = (text: string): readonly Fault[] | void => {
 };
 const make = async (): Promise<void> => {
   const template = FILM_TEMPLATES.find((t) => t.code === code.value);
-  if (!template) return;
+  // Coordinates that cannot be read are mended first; left empty they come later.
+  if (!template || (where.value.trim() !== '' && !at.value)) return;
   // Who is quicker than the kit must not get a second one.
   await kitKnown;
   const zone = at.value
