@@ -17,6 +17,7 @@ test('on the bench, too, a shot is dragged from its pack onto another, with what
   const grip = rail.locator(`[data-shot="${shotId}"]`);
   const stand = rail.locator('[data-stand="P1 \u21bb"]');
   // Dragging comes after the first view, and the rail is drawn anew when the location changes: it is taken hold of when it rests.
+  await expect(bench.verdict).not.toContainText('Not known yet');
   await expect(grip).toHaveAttribute('draggable', 'true');
   await grip.hover();
   const [a, b] = [(await grip.boundingBox())!, (await stand.boundingBox())!];

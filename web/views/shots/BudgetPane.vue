@@ -87,6 +87,11 @@ const warnings = computed(() => [
   overflow: auto;
   scrollbar-width: thin;
 }
+/* As high as its reasons before they are there: nothing below may move under a hand. */
+.budget > .verdict {
+  flex: none;
+  min-height: 66px;
+}
 .supply {
   margin: 4px 0 0 14px;
 }

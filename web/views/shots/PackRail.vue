@@ -157,6 +157,7 @@ const spoken = (c: Column): string =>
   min-height: 270px;
   flex: 1 0 auto;
   gap: 4px;
+  user-select: none;
 }
 header {
   display: flex;
