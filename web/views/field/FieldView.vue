@@ -113,6 +113,7 @@ const logged = (endShare: number): void => {
   const here = place.value?.location;
   if (!a || !pack || !here || !derivedFilm.derived) return;
   const full = Math.max(1, a.flight.supply.fullWh);
+  const appetite = derivedFilm.along.aircraft.find((c) => c.id === a.flight.aircraftId)?.energyFactor ?? 1;
   const kept = a.flight.stops.map((s) => s.shotId).filter((id) => done.value.has(id));
   const moved = recordedBy(store, derivedFilm.derived, a.flight, new Set(kept), Date.now());
   const faults = store.commit(
@@ -122,7 +123,8 @@ const logged = (endShare: number): void => {
         minutes: Math.max(0.1, Math.round(elapsedS.value / 6) / 10),
         startShare: Math.min(1, a.flight.supply.availableWh / full),
         endShare,
-        plannedWh: Math.round(a.flight.usedWh * 100) / 100,
+        // As rated: what the log has taught is learned from it again.
+        plannedWh: Math.round((a.flight.usedWh / appetite) * 100) / 100,
         temperatureC: here.temperatureC,
         outcome: 'as-planned',
         condition: 'sound',
