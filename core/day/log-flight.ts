@@ -1,5 +1,6 @@
 import { minutesOf, localToUtc } from '../time';
-import type { CardMove, FlightLogEntry, Location, Pack, RowChange } from '../model';
+import type { TimedFlight } from './location-flights';
+import type { Aircraft, CardMove, FlightLogEntry, Location, Pack, RowChange } from '../model';
 
 /** What a person says of a flight after landing. */
 export interface FlightReport extends Pick<
@@ -21,6 +22,24 @@ export interface FlightReport extends Pick<
   /** Take-off, clock time at the location. */
   readonly takeOff: string;
 }
+
+/** Charge of a pack at take-off and at landing by the plan, 0 to 1. */
+export const plannedShares = ({ supply, usedWh }: Pick<TimedFlight, 'supply' | 'usedWh'>) => {
+  const full = Math.max(1, supply.fullWh);
+  return {
+    startShare: Math.min(1, supply.availableWh / full),
+    endShare: Math.max(0, supply.availableWh - usedWh) / full,
+  };
+};
+
+/** Planned energy as rated, Wh: what the log has taught of the aircraft is learned from it again. */
+export const ratedPlanWh = (
+  flight: Pick<TimedFlight, 'usedWh' | 'aircraftId'>,
+  aircraft: readonly Pick<Aircraft, 'id' | 'energyFactor'>[],
+): number => {
+  const factor = aircraft.find((a) => a.id === flight.aircraftId)?.energyFactor ?? 1;
+  return Math.round((flight.usedWh / factor) * 100) / 100;
+};
 
 /**
  * The log entry of a flight, and what it does to its pack: the charge it landed with, one cycle more, charged last on that day.

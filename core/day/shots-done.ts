@@ -8,7 +8,7 @@ export interface TakeCount {
 }
 
 /** Counts the takes of one shot. */
-export const takesOf = (takes: readonly Take[], shotId: string): TakeCount => {
+export const countTakes = (takes: readonly Take[], shotId: string): TakeCount => {
   const own = takes.filter((t) => t.shotId === shotId);
   const rated = (rating: Take['rating']): number => own.filter((t) => t.rating === rating).length;
   return { good: rated('good'), maybe: rated('maybe'), all: own.length };

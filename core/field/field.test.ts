@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoFilm } from '../../demo';
-import { energyCurve, shotsDone, takesOf, type EnergyCurve } from '../day';
+import { energyCurve, shotsDone, countTakes, type EnergyCurve } from '../day';
 import { FilmDeriver } from '../film';
 import { newRow, type FilmInput } from '../model';
 import { distance, vec } from '../geometry';
@@ -90,7 +90,7 @@ describe('takes', () => {
   it('make a shot done once one is good, and no sooner', () => {
     const takes = [take('a', 'maybe'), take('a', 'no-good'), take('b', 'good')];
     expect([...shotsDone([{ shotIds: ['c'] }], takes)].sort()).toEqual(['b', 'c']);
-    expect(takesOf(takes, 'a')).toEqual({ good: 0, maybe: 1, all: 2 });
+    expect(countTakes(takes, 'a')).toEqual({ good: 0, maybe: 1, all: 2 });
   });
   it('take a done shot out of the flights of the day, and nothing else', () => {
     const id = place!.flights[0]!.stops[0]!.shotId;

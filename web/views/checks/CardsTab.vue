@@ -149,7 +149,7 @@ const example = computed(() => {
           <thead>
             <tr>
               <th scope="col">day, off at</th>
-              <th scope="col">place</th>
+              <th scope="col">location</th>
               <th scope="col">pack</th>
               <th scope="col">card</th>
               <th scope="col">recorded</th>

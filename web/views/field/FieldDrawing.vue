@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { LocationPlan } from '@core/day';
 import type { DerivedShot } from '@core/film';
-import { launchOf } from '@core/location';
 import { computed } from 'vue';
 import EyeView from '../../parts/EyeView.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
+import { launchOfShot } from '../../composables/shot-launch';
 import { useFilm } from '../../stores/film';
 
 /** First and last frame, and the path from above with you, north, wind and sun. */
@@ -16,15 +16,7 @@ const subjects = computed(() =>
     .list('subject')
     .filter((s) => s.locationId === facts.value.location.id && s.id === facts.value.shot.subjectId),
 );
-const launch = computed(
-  () =>
-    launchOf(
-      film.list('feature'),
-      film.terrain.get(facts.value.location.id),
-      facts.value.location,
-      facts.value.shot,
-    ).at,
-);
+const launch = computed(() => launchOfShot(film, facts.value));
 </script>
 
 <template>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { fieldOrder, flyingSteps, nextStop } from '@core/field';
-import { logFlight } from '@core/day';
+import { logFlight, plannedShares, ratedPlanWh } from '@core/day';
 import type { TakeRating } from '@core/model';
 import { exposurePlan, type SettingAt } from '@core/light-timeline';
 import { clockText, dateIn } from '@core/time';
 import { computed, ref, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { keyBetween, newShot } from '../../composables/new-shot';
+import { launchOfShot } from '../../composables/shot-launch';
 import { recordedBy } from '../../composables/card-log';
 import { useLocationRoute } from '../../composables/useLocationRoute';
 import { useMessages } from '../../composables/useMessages';
@@ -60,7 +61,9 @@ const { own, count, add, because, remove } = useTakes(
   })),
 );
 const steps = computed(() =>
-  shot.value ? flyingSteps(shot.value.facts, flight.value?.launch.at ?? { x: 0, y: 0, z: 0 }) : [],
+  shot.value
+    ? flyingSteps(shot.value.facts, flight.value?.launch.at ?? launchOfShot(store, shot.value.facts))
+    : [],
 );
 const watched = computed(() =>
   shot.value
@@ -83,6 +86,7 @@ const exposure = computed(() => {
   return { at: clockText(row.start.utcMs, zone.value), start, end: end !== start ? end : null };
 });
 const filter = computed(() => shot.value?.filter ?? null);
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
 const go = (id: string | undefined): void => {
   if (id) selection.pick(id);
 };
@@ -111,9 +115,11 @@ const logged = (endShare: number): void => {
   const a = aloft.value;
   const pack = store.get('pack', a?.flight.packId ?? '');
   const here = place.value?.location;
-  if (!a || !pack || !here || !derivedFilm.derived) return;
-  const full = Math.max(1, a.flight.supply.fullWh);
-  const appetite = derivedFilm.along.aircraft.find((c) => c.id === a.flight.aircraftId)?.energyFactor ?? 1;
+  if (!a || !here || !derivedFilm.derived) return;
+  if (!pack) {
+    selection.say('The pack of this flight is not in the kit: log the flight under Flights, Log.');
+    return;
+  }
   const kept = a.flight.stops.map((s) => s.shotId).filter((id) => done.value.has(id));
   const moved = recordedBy(store, derivedFilm.derived, a.flight, new Set(kept), Date.now());
   const faults = store.commit(
@@ -121,10 +127,9 @@ const logged = (endShare: number): void => {
     logFlight(
       {
         minutes: Math.max(0.1, Math.round(elapsedS.value / 6) / 10),
-        startShare: Math.min(1, a.flight.supply.availableWh / full),
+        startShare: plannedShares(a.flight).startShare,
         endShare,
-        // As rated: what the log has taught is learned from it again.
-        plannedWh: Math.round((a.flight.usedWh / appetite) * 100) / 100,
+        plannedWh: ratedPlanWh(a.flight, derivedFilm.along.aircraft),
         temperatureC: here.temperatureC,
         outcome: 'as-planned',
         condition: 'sound',
@@ -224,7 +229,7 @@ const inputs = computed(
         :may="flight !== null && day.curve.value !== null"
         :label="
           flight
-            ? `${packName(flight.packId)}: ${Math.round((flight.supply.availableWh / Math.max(1, flight.supply.fullWh)) * 100)} % at take-off, lands by plan with ${Math.round(((flight.supply.availableWh - flight.usedWh) / Math.max(1, flight.supply.fullWh)) * 100)} %`
+            ? `${packName(flight.packId)}: ${percent(plannedShares(flight).startShare)} at take-off, lands by plan with ${percent(plannedShares(flight).endShare)}`
             : 'This shot is in no flight.'
         "
         @take-off="launch"

@@ -1,4 +1,4 @@
-import { takesOf } from '@core/day';
+import { countTakes } from '@core/day';
 import { newRow, type Take, type TakeRating, type TakeReason } from '@core/model';
 import { computed, type Ref } from 'vue';
 import { v4 as uuid } from 'uuid';
@@ -17,7 +17,7 @@ export const useTakes = (
       .filter((t) => t.shotId === shot.value?.facts.shot.id)
       .sort((a, b) => a.utcMs - b.utcMs),
   );
-  const count = computed(() => takesOf(own.value, shot.value?.facts.shot.id ?? ''));
+  const count = computed(() => countTakes(own.value, shot.value?.facts.shot.id ?? ''));
   const add = (rating: TakeRating): void => {
     const facts = shot.value?.facts;
     if (!facts) return;
@@ -36,8 +36,6 @@ export const useTakes = (
     film.create('take', take, 'take');
   };
   const because = (id: string, reason: TakeReason | null) => film.edit('take', id, { reason }, 'take');
-  const rate = (id: string, rating: TakeRating) =>
-    film.edit('take', id, { rating, ...(rating === 'no-good' ? {} : { reason: null }) }, 'take');
   const remove = (id: string) => film.remove('delete take', [{ kind: 'take', id }]);
-  return { own, count, add, because, rate, remove };
+  return { own, count, add, because, remove };
 };

@@ -2,7 +2,6 @@
 import { AIRCRAFT_CLASSES, FILM_TEMPLATES, starterFilm, type FilmTemplate } from '@core/starters';
 import { FilmDeriver } from '@core/film';
 import { TIMELINE_RATES, type Aircraft } from '@core/model';
-import { DAY_MS } from '@core/time';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { emptyFilm } from '../../composables/new-film';
@@ -13,6 +12,7 @@ import TextField from '../../parts/TextField.vue';
 import { api } from '../../sync/api';
 import type { Fault } from '../../sync/validation';
 import { readCoordinates } from '../locations/coordinates';
+import { tomorrow } from '../locations/newPlace';
 
 /** Begins a film: what it is about, what it is flown with, where. All but the first choice may be left as it stands. */
 const emit = defineEmits<{ made: [file: unknown] }>();
@@ -51,7 +51,7 @@ const begun = (template: FilmTemplate, newId: () => string, zone = zoneHere()) =
       owned: owned.value,
       at: at.value,
       zone,
-      date: new Date(Date.now() + DAY_MS).toISOString().slice(0, 10),
+      date: tomorrow(),
     },
     newId,
   );

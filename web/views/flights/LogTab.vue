@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { landedMs, logFlight } from '@core/day';
+import { landedMs, logFlight, plannedShares, ratedPlanWh } from '@core/day';
 import { counted } from '@core/units';
 import type { Entity } from '@core/model';
 import { calibrationOf } from '@core/energy';
@@ -59,23 +59,20 @@ const place = computed(
     props.day.places.value[0] ??
     null,
 );
-const factor = computed(
-  () => derivedFilm.along.aircraft.find((a) => a.id === row.value?.flight.aircraftId)?.energyFactor ?? 1,
-);
 /** The form starts from the flight in hand, as it was planned. */
 watch(
   row,
   (r) => {
     if (!r || !place.value) return;
     const { flight } = r;
-    const full = Math.max(1, flight.supply.fullWh);
+    const { startShare, endShare } = plannedShares(flight);
     Object.assign(draft, {
       packId: flight.packId ?? '',
       at: clockText(flight.startMs, place.value.location.zone),
       minutes: Math.round(flight.seconds / 6) / 10,
-      startShare: Math.round((flight.supply.availableWh / full) * 100) / 100,
-      endShare: Math.round((Math.max(0, flight.supply.availableWh - flight.usedWh) / full) * 100) / 100,
-      plannedWh: Math.round((flight.usedWh / factor.value) * 100) / 100,
+      startShare: Math.round(startShare * 100) / 100,
+      endShare: Math.round(endShare * 100) / 100,
+      plannedWh: ratedPlanWh(flight, derivedFilm.along.aircraft),
       temperatureC: place.value.location.temperatureC,
       verdict: 'as-planned',
       condition: 'sound',

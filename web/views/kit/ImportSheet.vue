@@ -272,7 +272,7 @@ const bringKit = (): void => {
       </p>
     </div>
     <p class="faint">
-      Tables are CSV with the names above their columns; things are known by their name, shots by place and
+      Tables are CSV with the names above their columns; things are known by their name, shots by location and
       title, at most {{ MOST_ROWS.toLocaleString('en') }} lines. The form of the kit file is published at
       <a href="/api/schemas/kit-file">/api/schemas/kit-file</a>.
     </p>

@@ -5,7 +5,8 @@ import { v4 as uuid } from 'uuid';
 
 type Location = Entity<'location'>;
 
-const tomorrow = (): string => new Date(Date.now() + DAY_MS).toISOString().slice(0, 10);
+/** The day after today, YYYY-MM-DD. */
+export const tomorrow = (): string => new Date(Date.now() + DAY_MS).toISOString().slice(0, 10);
 
 /** Where nobody has said yet: no light is worked out for it until they do. */
 const nowhere = () => ({

@@ -170,7 +170,7 @@ const drag = useRibbonDrag(
 );
 const summary = computed(() => {
   const light = skyOfDay.value;
-  if (!light) return '';
+  if (!light) return 'no light yet';
   const zone = props.place.location.zone;
   const parts = light.windows.map(
     (w) => `${w.kind} ${clockText(w.fromMs, zone)} to ${clockText(w.toMs, zone)}`,

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { launchOf } from '@core/location';
 import type { DerivedShot } from '@core/film';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
 import { ElSlider } from '../../parts/element';
+import { launchOfShot } from '../../composables/shot-launch';
 import { useFilm } from '../../stores/film';
 import { useDeferred } from '../../composables/deferred';
 import { useSelection } from '../../stores/selection';
@@ -22,15 +22,7 @@ const subjects = computed(() =>
     .list('subject')
     .filter((s) => s.locationId === props.shot.facts.location.id && s.id === props.shot.facts.shot.subjectId),
 );
-const launch = computed(
-  () =>
-    launchOf(
-      film.list('feature'),
-      film.terrain.get(props.shot.facts.location.id),
-      props.shot.facts.location,
-      props.shot.facts.shot,
-    ).at,
-);
+const launch = computed(() => launchOfShot(film, props.shot.facts));
 const seconds = computed(() => share.value * (props.shot.facts.trajectory?.totalS ?? 0));
 </script>
 

@@ -129,7 +129,7 @@ const suggest = async (near: boolean): Promise<void> => {
   );
   thinking.value = false;
   if (ideas.value.length === 0)
-    plan.said.value = 'No place found: there is no path yet, or nowhere level and free to stand.';
+    plan.said.value = 'No launch point found: there is no path yet, or nowhere level and free to stand.';
 };
 const takeIdea = (index: number): void => {
   const idea = ideas.value[index];
