@@ -170,7 +170,7 @@ const drag = useRibbonDrag(
 );
 const summary = computed(() => {
   const light = skyOfDay.value;
-  if (!light) return 'no light yet';
+  if (!light) return '';
   const zone = props.place.location.zone;
   const parts = light.windows.map(
     (w) => `${w.kind} ${clockText(w.fromMs, zone)} to ${clockText(w.toMs, zone)}`,
@@ -185,7 +185,9 @@ const summary = computed(() => {
 
 <template>
   <section class="ribbon" aria-label="Light of the day">
-    <p class="sr">{{ place.location.name }}, {{ dateText(place.location.date) }}: {{ summary }}.</p>
+    <p v-if="summary" class="sr">
+      {{ place.location.name }}, {{ dateText(place.location.date) }}: {{ summary }}.
+    </p>
     <div ref="target" class="box">
       <svg v-if="day && glass" :width="width" :height="DAY_H + GLASS_H + 22" aria-hidden="true">
         <defs>
