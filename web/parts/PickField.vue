@@ -1,8 +1,8 @@
 <script setup lang="ts" generic="T extends string | number | null">
-import { ref, useId } from 'vue';
+import { computed, ref, useId } from 'vue';
 import type { Fault } from '../sync/validation';
-import { ElOption, ElSelect } from './element';
 import FieldBox from './FieldBox.vue';
+import { PickControl } from './pick-control';
 
 const props = defineProps<{
   label: string;
@@ -18,6 +18,9 @@ const faults = ref<readonly Fault[]>([]);
 /** Element's select takes no null; a word stands for it. */
 const NONE = '\u2205';
 const out = (value: T): string | number => value ?? NONE;
+const choices = computed(() =>
+  props.options.map((o) => ({ value: out(o.value), label: o.label, note: o.note })),
+);
 const pick = (value: string | number): void => {
   faults.value = props.save((value === NONE ? null : value) as T) ?? [];
 };
@@ -25,16 +28,13 @@ const pick = (value: string | number): void => {
 
 <template>
   <FieldBox :id="id" :label="bare ? '' : label" :hint="hint" :faults="faults">
-    <ElSelect
+    <PickControl
       :id="id"
-      :model-value="out(value)"
+      :label="label"
+      :value="out(value)"
+      :options="choices"
       :placeholder="placeholder ?? 'choose'"
-      :aria-label="label"
-      @update:model-value="pick"
-    >
-      <ElOption v-for="o in options" :key="String(o.value)" :value="out(o.value)" :label="o.label">
-        {{ o.label }}<span v-if="o.note" class="unit">&ensp;{{ o.note }}</span>
-      </ElOption>
-    </ElSelect>
+      @pick="pick"
+    />
   </FieldBox>
 </template>
