@@ -135,6 +135,7 @@ const CORE = {
     'messages',
   ],
   verdict: ['messages', 'warnings'],
+  overview: ['day', 'film', 'model', 'verdict', 'warnings'],
   film: [
     'budget',
     'cards',

@@ -59,6 +59,7 @@ export class Bench {
     view:
       | ''
       | 'storyboard'
+      | 'overview'
       | 'brief'
       | 'locations'
       | 'map'

@@ -1,6 +1,6 @@
 import { expect, test } from './app';
 
-const VIEWS = ['', 'brief', 'locations', 'map', 'kit'] as const;
+const VIEWS = ['', 'overview', 'brief', 'locations', 'map', 'kit'] as const;
 
 for (const theme of ['dusk', 'noon'] as const) {
   test(`main views are accessible by ${theme}`, async ({ page, bench, app }) => {
@@ -21,6 +21,11 @@ for (const theme of ['dusk', 'noon'] as const) {
     await page.locator('[data-figure=energy]').click();
     await page.keyboard.press('?');
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await bench.accessible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    await page.keyboard.press('m');
+    await expect(page.getByRole('searchbox', { name: 'Search moves' })).toBeFocused();
     await bench.accessible();
   });
 }

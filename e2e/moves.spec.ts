@@ -184,3 +184,67 @@ test('practice raises the level of a move, and with it the takes asked for', asy
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toContainText('learning');
 });
+
+test('a move is chosen from its pictures by keyboard: search, arrows, enter, and the focus comes back', async ({
+  page,
+  bench,
+}) => {
+  await bench.open();
+  await bench.pick('Along the parapet');
+  const button = page.getByRole('button', { name: 'Pictures' });
+  await button.focus();
+  await page.keyboard.press('Enter');
+  const sheet = page.getByRole('dialog', { name: 'Choose a move' });
+  await expect(sheet.getByRole('searchbox')).toBeFocused();
+  await page.keyboard.type('orbit');
+  await expect(sheet.getByRole('status')).toHaveText('3 moves');
+  await sheet
+    .getByRole('button', { name: /^Part orbit|^Orbit/ })
+    .first()
+    .focus();
+  const first = await page.evaluate(() => document.activeElement?.querySelector('b')?.textContent);
+  await page.keyboard.press('ArrowRight');
+  const second = await page.evaluate(() => document.activeElement?.querySelector('b')?.textContent);
+  expect(second).not.toBe(first);
+  await page.keyboard.press('Enter');
+  await expect(sheet).toHaveCount(0);
+  await expect(button).toBeFocused();
+  const { facts } = await stored(bench, 'Along the parapet');
+  expect(facts.move?.name).toBe(second);
+});
+
+test('the pictures name what goes beyond pilot and aircraft, and leave it out when asked', async ({
+  page,
+  bench,
+}) => {
+  await bench.open();
+  await bench.pick('Along the parapet');
+  await page.keyboard.press('m');
+  const sheet = page.getByRole('dialog', { name: 'Choose a move' });
+  const hard = sheet.locator('.move.hard');
+  await expect(hard.first()).toContainText(/inputs at once|No path|Faster|tilts/);
+  const all = await sheet.locator('.move').count();
+  const beyond = await hard.count();
+  await sheet.getByText('Only what pilot and aircraft can fly').click();
+  await expect(sheet.locator('.move')).toHaveCount(all - beyond);
+  await sheet.getByRole('searchbox').fill('xylophone');
+  await expect(sheet.getByText('No move matches.')).toBeVisible();
+});
+
+test('the overview says what is wanted, whether it fits and what is next, and leads there', async ({
+  page,
+  bench,
+}) => {
+  await bench.open('overview');
+  const { derived } = await bench.stored();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The Valdegris line');
+  await expect(bench.verdict).toContainText('1 of 18 shots does not fit');
+  const days = page.locator('.day');
+  await expect(days).toHaveCount(2);
+  await expect(days.locator('tbody tr')).toHaveCount(derived.places.size);
+  await expect(
+    page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: /^Shots/ }),
+  ).toContainText('something does not fit');
+  await page.getByRole('link', { name: 'Shot 5:' }).click();
+  await expect(bench.title).toHaveValue(derived.shots.get(derived.order[4]!)!.facts.shot.title);
+});

@@ -29,6 +29,7 @@ export const arriveAndTurn: CameraMove = {
   needs: 'A subject that moves on a line past the aircraft.',
   caution: 'It passes close: stand clear of its way, and agree on the line first.',
   direction: 'still',
+  purpose: 'open',
   roles: ['bridge', 'excite', 'close'],
   reversible: false,
   parameters,

@@ -34,6 +34,7 @@ export const stillsBracket: CameraMove = {
   needs: 'A still scene: what moves between the stills shows twice.',
   caution: 'Drift spoils the stack: wait until the hover has settled.',
   direction: 'still',
+  purpose: 'still',
   roles: ['detail', 'calm'],
   reversible: true,
   frames: 'stills',

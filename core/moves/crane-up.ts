@@ -21,6 +21,7 @@ export const craneUp: CameraMove = {
   needs: 'A subject you may come this near to, and still air.',
   caution: 'Near a person, only with their consent and a clear way out; prop guards, slow mode.',
   direction: 'up',
+  purpose: 'open',
   roles: ['detail', 'develop', 'close'],
   reversible: true,
   parameters,

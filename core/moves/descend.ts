@@ -22,6 +22,7 @@ export const descend: CameraMove = {
   caution:
     'Sinking fast through your own downwash shakes the aircraft: stay slow, and stop well above the ground.',
   direction: 'down',
+  purpose: 'detail',
   roles: ['detail', 'close', 'develop'],
   reversible: true,
   parameters,

@@ -22,6 +22,7 @@ export const dropIn: CameraMove = {
   needs: 'An open slope of air to the subject, and an end point you have seen from the ground.',
   caution: 'Speed builds on the way down: know where you stop, well before the subject.',
   direction: 'toward',
+  purpose: 'open',
   roles: ['develop', 'detail', 'excite'],
   reversible: true,
   parameters,

@@ -38,6 +38,7 @@ export const fixedTiltLine: CameraMove = {
   caution:
     'At this speed nothing can be avoided: no people, no animals, no wires, and a spotter who sees the aircraft. Check the local rule for goggles.',
   direction: 'across',
+  purpose: 'pass',
   roles: ['excite', 'develop'],
   reversible: false,
   parameters,

@@ -14,6 +14,7 @@ export const flyOver: CameraMove = {
   needs: 'An open line over the subject.',
   caution: 'The tilt runs away at the end: slow down before it, and never over people.',
   direction: 'toward',
+  purpose: 'open',
   roles: ['develop', 'excite', 'open'],
   reversible: true,
   parameters,

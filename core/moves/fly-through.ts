@@ -35,6 +35,7 @@ export const flyThrough: CameraMove = {
   caution:
     'No people near the gap or behind it. Sensing may brake in front of it: know what yours does, and stop rather than correct.',
   direction: 'toward',
+  purpose: 'pass',
   roles: ['reveal', 'excite', 'bridge'],
   reversible: false,
   parameters,

@@ -25,6 +25,7 @@ export const follow: CameraMove = {
   needs: 'A subject that moves on a line with its speed known.',
   caution: 'In front you fly backwards ahead of someone: keep a wide gap and a way out upwards.',
   direction: 'with',
+  purpose: 'follow',
   roles: ['develop', 'excite', 'open'],
   reversible: false,
   parameters,

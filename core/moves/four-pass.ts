@@ -25,6 +25,7 @@ export const fourPass: CameraMove = {
   needs: 'A line beside the subject that is free at both ends.',
   caution: 'Half of it is flown backwards or sideways: walk the line first.',
   direction: 'across',
+  purpose: 'pass',
   roles: ['develop', 'detail', 'bridge'],
   reversible: false,
   parameters,

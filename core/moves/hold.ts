@@ -14,6 +14,7 @@ export const hold: CameraMove = {
   needs: 'Something that moves in the frame, or light worth watching.',
   caution: 'Drift shows in a still frame: wait until the hover has settled.',
   direction: 'still',
+  purpose: 'still',
   roles: ['calm', 'detail', 'bridge'],
   reversible: true,
   parameters,

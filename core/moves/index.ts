@@ -14,6 +14,7 @@ export type {
   MoveContext,
   MoveDirection,
   MoveParameter,
+  MovePurpose,
   MoveShape,
   MoveSubject,
 } from './types';

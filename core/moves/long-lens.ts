@@ -31,6 +31,7 @@ export const longLensOrbit: CameraMove = {
   caution:
     'At this distance you may lose sight of the aircraft: mind the sight limit and the way home against the wind.',
   direction: 'around',
+  purpose: 'detail',
   roles: ['calm', 'reveal', 'develop'],
   reversible: true,
   parameters,

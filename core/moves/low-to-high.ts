@@ -33,6 +33,7 @@ export const lowToHigh: CameraMove = {
   needs: 'A foreground worth starting in, then an open line over it.',
   caution: 'Three inputs at once close to the ground: practise the line at height first.',
   direction: 'toward',
+  purpose: 'reveal',
   roles: ['open', 'reveal', 'excite'],
   reversible: true,
   parameters,

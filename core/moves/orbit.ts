@@ -19,6 +19,7 @@ export const orbit: CameraMove = {
   needs: 'A subject that stands out from what is behind it, and clear air all round.',
   caution: 'Half of the circle is flown behind the subject, where you may not see the aircraft.',
   direction: 'around',
+  purpose: 'detail',
   roles: ['develop', 'reveal', 'excite'],
   reversible: true,
   parameters,

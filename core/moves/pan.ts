@@ -40,6 +40,7 @@ export const pan: CameraMove = {
   needs: 'Something to start on and something to end on.',
   caution: 'Under seven seconds across the frame it strobes: turn slowly.',
   direction: 'still',
+  purpose: 'still',
   roles: ['bridge', 'develop', 'reveal'],
   reversible: true,
   parameters,

@@ -55,6 +55,7 @@ export const panorama: CameraMove = {
   needs: 'Exposure, focus and white balance locked; nothing near that shifts between the stills.',
   caution: 'Wind moves the aircraft between stills: wait for a lull.',
   direction: 'still',
+  purpose: 'open',
   roles: ['open', 'calm', 'bridge'],
   reversible: true,
   frames: 'stills',

@@ -30,6 +30,7 @@ export const partOrbit: CameraMove = {
   needs: 'A background with depth, so that the turn reads.',
   caution: 'Know where the arc ends before it starts.',
   direction: 'around',
+  purpose: 'detail',
   roles: ['develop', 'detail', 'calm'],
   reversible: true,
   parameters,

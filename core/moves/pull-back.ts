@@ -21,6 +21,7 @@ export const pullBack: CameraMove = {
   needs: 'A line behind you that you have looked at from the ground.',
   caution: 'You fly into what you cannot see: walk or fly the line forward first, or have someone watch it.',
   direction: 'away',
+  purpose: 'leave',
   roles: ['close', 'reveal'],
   reversible: true,
   parameters,

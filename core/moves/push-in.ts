@@ -21,6 +21,7 @@ export const pushIn: CameraMove = {
   needs: 'An open line to the subject, better with something to pass close by.',
   caution: 'You look where you fly, but not at what is beside you: keep a margin to both sides.',
   direction: 'toward',
+  purpose: 'detail',
   roles: ['open', 'develop'],
   reversible: true,
   parameters,

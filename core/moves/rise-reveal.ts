@@ -23,6 +23,7 @@ export const riseReveal: CameraMove = {
   needs: 'Something in front to hide behind: a wall, a hedge, a ridge.',
   caution: 'You start close to what hides the view: keep a safe gap, look up first.',
   direction: 'up',
+  purpose: 'reveal',
   roles: ['reveal', 'open'],
   reversible: true,
   parameters,

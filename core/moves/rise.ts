@@ -21,6 +21,7 @@ export const rise: CameraMove = {
   needs: 'Clear air above; something near at the start gives it depth.',
   caution: 'Look up before you start: wires and branches are not in the frame.',
   direction: 'up',
+  purpose: 'open',
   roles: ['open', 'reveal', 'develop'],
   reversible: true,
   parameters,

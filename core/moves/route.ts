@@ -39,6 +39,7 @@ export const freeRoute: CameraMove = {
   needs: 'Every point seen from where you stand, and the air between them free.',
   caution: 'Between two points the line bends: check it on the plan, not only at its points.',
   direction: 'across',
+  purpose: 'pass',
   roles: ['develop', 'reveal', 'excite'],
   reversible: true,
   byPoints: true,

@@ -44,6 +44,7 @@ export const sideReveal: CameraMove = {
   needs: 'A near edge to come from: a wall, a trunk, a rock.',
   caution: 'The start is close to the edge: keep a safe gap and clear the side you fly to.',
   direction: 'across',
+  purpose: 'reveal',
   roles: ['reveal', 'open'],
   reversible: true,
   parameters,

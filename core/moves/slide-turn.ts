@@ -21,6 +21,7 @@ export const slideTurn: CameraMove = {
   needs: 'A subject that stands free, something near to pass.',
   caution: 'The yaw is slow at the ends and fast in the middle: feed it in gently.',
   direction: 'across',
+  purpose: 'reveal',
   roles: ['develop', 'reveal', 'bridge'],
   reversible: true,
   parameters,

@@ -21,6 +21,7 @@ export const slide: CameraMove = {
   needs: 'Something near in the frame that the far can slide behind.',
   caution: 'The aircraft flies to where nobody looks: clear that side first.',
   direction: 'across',
+  purpose: 'pass',
   roles: ['develop', 'calm', 'bridge', 'detail'],
   reversible: true,
   parameters,

@@ -21,6 +21,7 @@ export const spiralDown: CameraMove = {
   needs: 'Clear air all round, and a last turn that stays above everything near.',
   caution: 'Descend slowly: an aircraft that sinks into its own downwash drops. Land at once if it does.',
   direction: 'around',
+  purpose: 'detail',
   roles: ['open', 'develop', 'detail'],
   reversible: true,
   parameters,

@@ -46,6 +46,7 @@ export const spiralOut: CameraMove = {
   needs: 'Clear air all round, to the widest turn and the highest point.',
   caution: 'Four inputs at once: fly the orbit first, add the climb, then the widening.',
   direction: 'around',
+  purpose: 'leave',
   roles: ['reveal', 'close', 'excite'],
   reversible: true,
   parameters,

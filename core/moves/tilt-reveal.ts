@@ -33,6 +33,7 @@ export const tiltReveal: CameraMove = {
   needs: 'Something worth starting on: ground, water, the sky.',
   caution: 'Set the tilt speed low before the take; most start too fast.',
   direction: 'still',
+  purpose: 'reveal',
   roles: ['reveal', 'open'],
   reversible: true,
   parameters,

@@ -34,6 +34,7 @@ export const movingTimelapse: CameraMove = {
   caution:
     'It hangs in the air for minutes: watch the wind, the pack and the sky, and keep the aircraft in sight.',
   direction: 'across',
+  purpose: 'still',
   roles: ['bridge', 'calm', 'open'],
   reversible: true,
   frames: 'interval',

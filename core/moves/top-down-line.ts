@@ -14,6 +14,7 @@ export const topDownLine: CameraMove = {
   needs: 'A pattern that carries: rails, rows, a shore.',
   caution: 'You do not see ahead: clear the line before, and never fly over people.',
   direction: 'down',
+  purpose: 'top-down',
   roles: ['bridge', 'detail', 'calm'],
   reversible: true,
   parameters,

@@ -31,6 +31,7 @@ export const topDownSpin: CameraMove = {
   needs: 'A pattern on the ground, clear air down to the lowest point.',
   caution: 'Sink slowly: falling into your own downwash shakes the aircraft. Never over people.',
   direction: 'down',
+  purpose: 'top-down',
   roles: ['open', 'close', 'bridge'],
   reversible: true,
   parameters,

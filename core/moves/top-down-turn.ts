@@ -39,6 +39,7 @@ export const topDownTurn: CameraMove = {
   needs: 'A pattern on the ground: rows, tracks, a crossing.',
   caution: 'Near noon the aircraft\u2019s own shadow is in the frame; never hover over people.',
   direction: 'down',
+  purpose: 'top-down',
   roles: ['detail', 'calm', 'bridge'],
   reversible: true,
   parameters,

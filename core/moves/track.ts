@@ -22,6 +22,7 @@ export const trackAlongside: CameraMove = {
   needs: 'A subject that moves on a line with its speed known, and a free line beside it.',
   caution: 'Everything comes at the aircraft from the side: walk the line first, keep well off people.',
   direction: 'with',
+  purpose: 'follow',
   roles: ['develop', 'excite', 'bridge'],
   reversible: false,
   parameters,

@@ -19,6 +19,9 @@ export interface MoveSubject {
 /** Which way a move goes, seen from the subject: what makes a list varied. */
 export type MoveDirection = 'still' | 'toward' | 'away' | 'across' | 'around' | 'up' | 'down' | 'with';
 
+/** What a move is mostly chosen for in a cut: how moves are grouped when one is looked for. */
+export type MovePurpose = 'open' | 'reveal' | 'follow' | 'pass' | 'detail' | 'leave' | 'top-down' | 'still';
+
 /** A moment along a move worth knowing beforehand. */
 export interface MoveMark {
   /** Share of the path, 0 start to 1 end. */
@@ -130,6 +133,7 @@ export interface CameraMove {
   readonly needs: string;
   readonly caution: string;
   readonly direction: MoveDirection;
+  readonly purpose: MovePurpose;
   readonly roles: readonly StoryRole[];
   readonly reversible: boolean;
   readonly parameters: readonly MoveParameter[];

@@ -22,6 +22,7 @@ export const upAndAway: CameraMove = {
   needs: 'Clear air behind and above, looked at before the take.',
   caution: 'You fly backwards into what you cannot see: have someone watch, or fly the line forward first.',
   direction: 'away',
+  purpose: 'leave',
   roles: ['close', 'reveal'],
   reversible: true,
   parameters,

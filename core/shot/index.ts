@@ -15,6 +15,7 @@ export {
   secondsOf,
   type ShotParts,
 } from './layout';
+export { type MovePreview, movePreviews } from './move-previews';
 export { conditionsOf, locationLight, type LocationLight } from './location-light';
 export { shadowsOf } from './shadow';
 export { type KnownScene, knownScene, looksOf, type ShotLight, shotLight } from './shot-light';

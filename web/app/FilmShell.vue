@@ -1,9 +1,18 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, useTemplateRef, watch } from 'vue';
+import {
+  computed,
+  defineAsyncComponent,
+  nextTick,
+  onBeforeUnmount,
+  shallowRef,
+  useTemplateRef,
+  watch,
+} from 'vue';
 import { useRoute } from 'vue-router';
 import { useShotCommands } from '../composables/useShotCommands';
 import { useFilm } from '../stores/film';
 import { whenIdle } from '../composables/idle';
+import type { Marks } from '../stores/part-states';
 import { useSelection } from '../stores/selection';
 import ConflictBar from './ConflictBar.vue';
 import RejectedBar from './RejectedBar.vue';
@@ -29,11 +38,16 @@ watch(
   },
 );
 onBeforeUnmount(() => store.close());
+/** How far each part of the work is; its words come with it, after the first view. */
+const states = shallowRef<{ readonly marks: Marks } | null>(null);
 /** What the places mean to the shots is worked out beside the page, once a view stands. */
 const settled = (): void =>
   whenIdle(() => {
     import('../stores/site').then(({ useSite }) => useSite().start()).catch(() => undefined);
     import('../stores/light').then(({ useLight }) => useLight().start()).catch(() => undefined);
+    import('../stores/part-states')
+      .then(({ usePartStates }) => (states.value = usePartStates()))
+      .catch(() => undefined);
   });
 
 /** On a narrow screen the row of views is longer than the bar: the one that is open stays in it. */
@@ -84,8 +98,13 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
             class="view"
             :class="{ here: entry === v, aside: v.aside, day: v.onTheDay }"
             :aria-current="$route.name === v.name ? 'page' : undefined"
-            :title="`${v.label} (${v.key})`"
-            >{{ v.label }}</RouterLink
+            :title="`${v.label} (${v.key})${states?.marks[v.name]?.say ?? ''}`"
+            >{{ v.label
+            }}<i v-if="states?.marks[v.name]" class="state" :class="states.marks[v.name]?.state" /><span
+              v-if="states?.marks[v.name]"
+              class="sr"
+              >{{ states.marks[v.name]?.say }}</span
+            ></RouterLink
           >
           <RouterLink
             v-for="part in entry === v ? (v.parts ?? []) : []"
@@ -208,6 +227,29 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
 }
 .view:not(.aside, .part) + .aside {
   margin-left: 12px;
+}
+/* A ring where nothing stands yet, a wedge where something is to be minded, a bar where it stops, nothing where it fits. */
+.state {
+  width: 7px;
+  height: 7px;
+  margin: 0 -4px 9px 5px;
+}
+.state.empty {
+  border: 1.5px solid var(--chalk-3);
+  border-radius: 50%;
+}
+.state.care {
+  background: var(--care);
+  clip-path: polygon(0 100%, 100% 100%, 100% 0);
+}
+.state.stop {
+  background: var(--stop);
+  height: 4px;
+}
+.state.fits {
+  width: 3px;
+  height: 3px;
+  background: var(--chalk-3);
 }
 nav {
   display: flex;

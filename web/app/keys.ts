@@ -15,6 +15,7 @@ export const KEY_LINES: readonly { readonly group: string; readonly lines: reado
       { keys: '↓ / ↑', does: 'next, previous shot' },
       { keys: 'Alt ↑ / Alt ↓', does: 'move the shot up, down' },
       { keys: 'C', does: 'copy the shot' },
+      { keys: 'M', does: 'choose a move from pictures' },
       { keys: 'V', does: 'read the list for variety' },
       { keys: 'O', does: 'cover a subject with a set' },
       { keys: 'F', does: 'which shots, and what rows tell' },

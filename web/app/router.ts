@@ -14,6 +14,11 @@ export const router = createRouter({
       props: true,
       children: [
         { path: '', redirect: (to) => ({ name: 'shots', params: to.params }) },
+        {
+          path: 'overview',
+          name: 'overview',
+          component: () => import('../views/overview/OverviewView.vue'),
+        },
         { path: 'brief', name: 'brief', component: () => import('../views/brief/BriefView.vue') },
         byLocation('locations', () => import('../views/locations/LocationsView.vue')),
         byLocation('map', () => import('../views/site-map/SiteMapView.vue')),

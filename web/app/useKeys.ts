@@ -14,7 +14,7 @@ const GO_MS = 1500;
 const ownsKeys = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.matches('input, textarea, select, [role="slider"], [role="combobox"], [contenteditable]') ||
-    target.closest('.el-select, .el-slider') !== null);
+    target.closest('.el-select, .el-slider, .el-dialog') !== null);
 
 /** The application's keys, alive while a film is open. */
 export const useKeys = (): void => {
@@ -56,6 +56,11 @@ export const useKeys = (): void => {
     p: () => {
       selection.previewing = !selection.previewing;
     },
+    m: picked(() => {
+      selection.previewing = false;
+      selection.facet = 'move';
+      selection.movesShown = true;
+    }),
     x: picked((id) => listing.toggle(id)),
     f: () => {
       listing.toolsShown = !listing.toolsShown;

@@ -15,7 +15,12 @@ interface Entry extends View {
 
 /** In the order in which a film is prepared and shot. */
 export const VIEWS: readonly Entry[] = [
-  { name: 'brief', label: 'Brief', key: 'G B' },
+  {
+    name: 'brief',
+    label: 'Brief',
+    key: 'G B',
+    parts: [{ name: 'overview', label: 'Overview', key: 'G V' }],
+  },
   {
     name: 'locations',
     label: 'Locations',

@@ -19,6 +19,7 @@ export const useSelection = defineStore('selection', () => {
   const varietyShown = ref(false);
   const coverageShown = ref(false);
   const previewing = ref(false);
+  const movesShown = ref(false);
   const said = ref('');
 
   const shot = computed(() => derivedFilm.shotNow(shotId.value));
@@ -86,6 +87,7 @@ export const useSelection = defineStore('selection', () => {
     varietyShown,
     coverageShown,
     previewing,
+    movesShown,
     said,
     shot,
     place,

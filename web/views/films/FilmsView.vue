@@ -92,7 +92,7 @@ const when = (iso: string): string => whenText(Date.parse(iso));
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <ul v-if="films && films.length > 0" class="list">
       <li v-for="f in films" :key="f.id">
-        <RouterLink :to="{ name: 'shots', params: { film: f.id } }" class="film"
+        <RouterLink :to="{ name: 'overview', params: { film: f.id } }" class="film"
           ><b dir="auto">{{ f.name }}</b
           ><span class="quiet"
             >{{ f.shots }} shots at {{ f.locations }} locations · changed {{ when(f.updatedAt) }}</span

@@ -10,14 +10,16 @@ import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import SliderField from '../../parts/SliderField.vue';
 import { useFilm } from '../../stores/film';
+import { useSelection } from '../../stores/selection';
 import { useDeferred } from '../../composables/deferred';
 import AddedRow from './AddedRow.vue';
 import AskRow from './AskRow.vue';
-import { PointRows } from './later';
+import { MoveSheet, PointRows } from './later';
 import { useStored } from './useStored';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
+const selection = useSelection();
 /** What only tells about the move follows a picture later than what is drawn of it. */
 const calm = useDeferred(() => props.shot);
 const stored = useStored(() => props.shot);
@@ -94,13 +96,24 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
 <template>
   <div class="facet">
     <div class="row">
-      <PickField label="Move" :value="stored.move.kind" :options="kinds" :save="setKind" />
+      <div class="kind">
+        <PickField label="Move" :value="stored.move.kind" :options="kinds" :save="setKind" />
+        <button class="btn" title="Choose a move from pictures (M)" @click="selection.movesShown = true">
+          Pictures
+        </button>
+      </div>
       <PickField label="Subject" :value="stored.subjectId" :options="subjects" :save="setSubject" />
       <PickField label="Role in the story" :value="stored.role" :options="ROLES" :save="setRole" />
       <PickField label="Priority" :value="stored.priority" :options="PRIORITIES" :save="setPriority" />
       <PickField label="Light wanted" :value="stored.wants" :options="WISHES" :save="setWants" />
       <PickField label="Sticks" :value="stored.handling" :options="STICKS" :save="setHandling" />
     </div>
+    <MoveSheet
+      v-if="selection.movesShown"
+      :shot="shot"
+      @pick="setKind"
+      @close="selection.movesShown = false"
+    />
     <PointRows
       v-if="move?.byPoints"
       :points="stored.move.points"
@@ -175,6 +188,17 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
   grid-template-columns: repeat(auto-fit, minmax(92px, 1fr));
   gap: 6px;
   margin-bottom: 6px;
+}
+.kind {
+  display: flex;
+  align-items: end;
+  gap: 4px;
+}
+.kind > :first-child {
+  flex: 1;
+}
+.kind .btn {
+  padding-inline: 7px;
 }
 .sliders {
   display: grid;

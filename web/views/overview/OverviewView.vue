@@ -1,0 +1,268 @@
+<script setup lang="ts">
+import type { DerivedShot } from '@core/film';
+import { daysOf, nextSteps, type DayOverview, type NextStep } from '@core/overview';
+import { bySeverity } from '@core/warnings';
+import { counted } from '@core/units';
+import { clockText } from '@core/time';
+import { computed } from 'vue';
+import { useDeferred } from '../../composables/deferred';
+import { useVerdict } from '../../composables/useVerdict';
+import { dateText } from '../../format';
+import Fig from '../../parts/Fig.vue';
+import MarkSign from '../../parts/MarkSign.vue';
+import PathThumb from '../../parts/PathThumb.vue';
+import VerdictLine from '../../parts/VerdictLine.vue';
+import { useDerivedFilm } from '../../stores/derived-film';
+import { useFilm } from '../../stores/film';
+import { useFindings } from '../../stores/findings';
+import { useSelection } from '../../stores/selection';
+
+const store = useFilm();
+const derivedFilm = useDerivedFilm();
+const findings = useFindings();
+const selection = useSelection();
+const verdicts = useVerdict();
+const film = computed(() => store.film);
+const verdict = useDeferred(() => verdicts.film.value);
+const days = useDeferred(() => (derivedFilm.derived ? daysOf(derivedFilm.derived) : []));
+const budget = useDeferred(() => derivedFilm.derived?.budget ?? null);
+
+/** What to do for a step, and the view to do it in. */
+const STEPS: Readonly<Record<NextStep['code'], { view: string; say: (n: number) => string }>> = {
+  brief: { view: 'brief', say: () => 'Write down what the film is for and who gets it.' },
+  aircraft: { view: 'kit', say: () => 'Enter an aircraft with its camera.' },
+  pack: { view: 'kit', say: () => 'Enter the battery packs.' },
+  location: { view: 'locations', say: () => 'Add the first location.' },
+  coordinates: {
+    view: 'locations',
+    say: (n) => `Give ${counted(n, 'location')} coordinates: sun, wind and map wait for them.`,
+  },
+  shots: { view: 'shots', say: () => 'Add the first shot.' },
+  mend: { view: 'shots', say: (n) => `Make ${counted(n, 'shot')} fit.` },
+  typical: {
+    view: 'kit',
+    say: (n) => `Replace ${counted(n, 'typical figure')} of the kit with your own.`,
+  },
+  warnings: { view: 'shots', say: (n) => `Read ${counted(n, 'warning')}.` },
+  checks: { view: 'checks', say: () => 'Go through the checks of the evening before.' },
+  copy: { view: 'checks', say: () => 'Copy the cards and read the flight log over.' },
+};
+const steps = computed(() =>
+  store.input && verdict.value && verdict.value.state !== 'unknown'
+    ? nextSteps(store.input, verdict.value).slice(0, 3)
+    : [],
+);
+/** Shots of a day in the order of its locations. */
+const shotsOn = (day: DayOverview): readonly DerivedShot[] =>
+  day.locations.flatMap((l) =>
+    [...(derivedFilm.derived?.shots.values() ?? [])].filter((s) => s.facts.location.id === l.id),
+  );
+const worstOf = (shot: DerivedShot) => bySeverity(findings.about(shot))[0]?.severity ?? null;
+const zoneOf = (id: string): string => store.get('location', id)?.zone ?? 'UTC';
+const clock = (ms: number, id: string): string => clockText(ms, zoneOf(id));
+</script>
+
+<template>
+  <main v-if="film" class="overview scroll" tabindex="-1">
+    <section class="sheet lead" aria-labelledby="overview-title">
+      <h1 id="overview-title" dir="auto">{{ film.name }}</h1>
+      <p v-if="film.purpose" class="purpose" dir="auto">{{ film.purpose }}</p>
+      <dl class="facts">
+        <template v-if="film.audience"
+          ><dt>Client</dt>
+          <dd dir="auto">{{ film.audience }}</dd></template
+        >
+        <template v-if="film.deadline"
+          ><dt>Deadline</dt>
+          <dd>{{ dateText(film.deadline) }}</dd></template
+        >
+        <dt>Main cut</dt>
+        <dd>
+          <Fig :value="film.cutLengthS" quantity="seconds" />, {{ film.aspect }}, {{ film.timelineFps }} fps
+        </dd>
+        <template v-for="v in film.versions" :key="v.name"
+          ><dt dir="auto">{{ v.name }}</dt>
+          <dd><Fig :value="v.lengthS" quantity="seconds" />, {{ v.aspect }}, {{ v.fps }} fps</dd></template
+        >
+        <template v-if="film.stillsCount > 0"
+          ><dt>Stills</dt>
+          <dd>{{ film.stillsCount }}</dd></template
+        >
+        <template v-if="budget"
+          ><dt>Planned for the cut</dt>
+          <dd><Fig :value="budget.timelineS" quantity="seconds" /></dd
+        ></template>
+      </dl>
+    </section>
+    <section class="sheet now" aria-labelledby="verdict-title">
+      <h2 id="verdict-title">Verdict</h2>
+      <VerdictLine v-if="verdict" :verdict="verdict" :most="3" />
+      <h2 v-if="steps.length > 0">Next</h2>
+      <ol class="steps">
+        <li v-for="s in steps" :key="s.code">
+          <RouterLink :to="{ name: STEPS[s.code].view, params: { film: film.id } }">{{
+            STEPS[s.code].say(s.count)
+          }}</RouterLink>
+        </li>
+      </ol>
+    </section>
+    <section v-for="d in days" :key="d.date" class="sheet day" :aria-label="dateText(d.date)">
+      <header>
+        <h2>{{ dateText(d.date) }}</h2>
+        <span class="sums"
+          >{{ counted(d.flights, 'flight') }} · <Fig :value="d.airborneS / 60" quantity="minutes" /> ·
+          {{ counted(d.packs, 'pack') }} · <Fig :value="d.bytes / 1e9" quantity="gigabytes"
+        /></span>
+      </header>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Location</th>
+            <th scope="col">Flown</th>
+            <th scope="col" class="n">Shots</th>
+            <th scope="col" class="n">Must</th>
+            <th scope="col" class="n">Done</th>
+            <th scope="col" class="n">Flights</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="l in d.locations" :key="l.id">
+            <th scope="row" dir="auto">
+              <RouterLink :to="{ name: 'flights', params: { film: film.id, location: l.id } }">{{
+                l.name
+              }}</RouterLink>
+            </th>
+            <td class="when">{{ clock(l.fromMs, l.id) }}–{{ clock(l.toMs, l.id) }}</td>
+            <td class="n">{{ l.shots }}</td>
+            <td class="n">{{ l.musts }}</td>
+            <td class="n">{{ l.done }}</td>
+            <td class="n">{{ l.flights }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <div class="paths">
+        <RouterLink
+          v-for="s in shotsOn(d)"
+          :key="s.facts.shot.id"
+          :to="{ name: 'shots', params: { film: film.id } }"
+          class="shot"
+          :title="s.facts.shot.title"
+          :aria-label="`Shot ${s.number}: ${s.facts.shot.title}`"
+          @click="selection.pick(s.facts.shot.id)"
+          ><b>{{ s.number }}</b
+          ><PathThumb :flown="s.facts.trajectory" :subject="s.facts.aim" /><MarkSign :severity="worstOf(s)"
+        /></RouterLink>
+      </div>
+    </section>
+    <p v-if="days.length === 0" class="sheet quiet">
+      No location yet.
+      <RouterLink :to="{ name: 'locations', params: { film: film.id } }">Add one</RouterLink> to see the days
+      of the shoot here.
+    </p>
+  </main>
+</template>
+
+<style scoped>
+.overview {
+  padding: 20px 24px 40px;
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 460px), 1fr));
+  gap: 16px;
+  align-content: start;
+}
+.sheet {
+  background: var(--slab);
+  padding: 14px 18px 16px;
+  min-width: 0;
+}
+.purpose {
+  margin: 4px 0 10px;
+  max-width: 70ch;
+}
+.facts {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 3px 18px;
+  margin: 0;
+}
+.facts dt {
+  color: var(--chalk-2);
+}
+.facts dd {
+  margin: 0;
+}
+.steps {
+  margin: 6px 0 0;
+  padding-left: 22px;
+  list-style: decimal;
+}
+.steps li {
+  padding: 3px 0;
+}
+.now h2:not(:first-child) {
+  margin-top: 16px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 4px 16px;
+  margin-bottom: 6px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  text-align: start;
+  font-weight: 400;
+  padding: 4px 10px 4px 0;
+  border-top: 1px solid var(--line);
+}
+thead th {
+  color: var(--chalk-2);
+  font-size: 13px;
+  border-top: 0;
+}
+.when {
+  white-space: nowrap;
+}
+.paths {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 12px;
+}
+.shot {
+  position: relative;
+  display: grid;
+  grid-auto-flow: column;
+  gap: 2px;
+  padding: 3px 8px 4px 6px;
+  background: var(--slab-2);
+  text-decoration: none;
+  clip-path: polygon(0 0, calc(100% - 9px) 0, 100% 9px, 100% 100%, 0 100%);
+}
+.shot:hover {
+  background: var(--slab-3);
+}
+.shot b {
+  min-width: 17px;
+  font-size: 13px;
+}
+.shot .mark {
+  position: absolute;
+  right: 5px;
+  bottom: 5px;
+}
+.n {
+  text-align: end;
+  padding-right: 0;
+  width: 62px;
+}
+a {
+  color: var(--chalk);
+}
+</style>
