@@ -239,12 +239,12 @@ test('the overview says what is wanted, whether it fits and what is next, and le
   const { derived } = await bench.stored();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('The Valdegris line');
   await expect(bench.verdict).toContainText('1 of 18 shots does not fit');
-  const days = page.locator('.day');
+  const days = page.locator('.overview .day');
   await expect(days).toHaveCount(2);
   await expect(days.locator('tbody tr')).toHaveCount(derived.places.size);
   await expect(
-    page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: /^Shots/ }),
-  ).toContainText('something does not fit');
+    page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Shots' }),
+  ).toHaveAccessibleDescription(/something does not fit/);
   await page.getByRole('link', { name: 'Shot 5:' }).click();
   await expect(bench.title).toHaveValue(derived.shots.get(derived.order[4]!)!.facts.shot.title);
 });
