@@ -99,13 +99,8 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
             :class="{ here: entry === v, aside: v.aside, day: v.onTheDay }"
             :aria-current="$route.name === v.name ? 'page' : undefined"
             :title="`${v.label} (${v.key})${states?.marks[v.name]?.say ?? ''}`"
-            >{{ v.label
-            }}<i v-if="states?.marks[v.name]" class="state" :class="states.marks[v.name]?.state" /><span
-              v-if="states?.marks[v.name]"
-              class="sr"
-              >{{ states.marks[v.name]?.say }}</span
-            ></RouterLink
-          >
+            >{{ v.label }}<i v-if="states?.marks[v.name]" class="state" :class="states.marks[v.name]?.state"
+          /></RouterLink>
           <RouterLink
             v-for="part in entry === v ? (v.parts ?? []) : []"
             :key="part.name"

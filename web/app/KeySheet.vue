@@ -7,21 +7,27 @@ defineEmits<{ close: [] }>();
 
 <template>
   <DialogBox title="Keys" @close="$emit('close')">
-    <div v-for="g in KEY_LINES" :key="g.group">
-      <h3>{{ g.group }}</h3>
-      <dl>
-        <template v-for="l in g.lines" :key="l.keys"
-          ><dt>
-            <span class="key">{{ l.keys }}</span>
-          </dt>
-          <dd>{{ l.does }}</dd></template
-        >
-      </dl>
+    <div class="scrolled" tabindex="0" role="group" aria-label="List of keys">
+      <div v-for="g in KEY_LINES" :key="g.group">
+        <h3>{{ g.group }}</h3>
+        <dl>
+          <template v-for="l in g.lines" :key="l.keys"
+            ><dt>
+              <span class="key">{{ l.keys }}</span>
+            </dt>
+            <dd>{{ l.does }}</dd></template
+          >
+        </dl>
+      </div>
     </div>
   </DialogBox>
 </template>
 
 <style scoped>
+.scrolled {
+  max-height: 70dvh;
+  overflow: auto;
+}
 dl {
   display: grid;
   grid-template-columns: auto 1fr;
