@@ -14,6 +14,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    // Only journeys without a network have one: installing it in each would fetch every view each time.
+    serviceWorkers: 'block',
     timezoneId: 'Europe/Madrid',
     screenshot: 'only-on-failure',
     launchOptions: {

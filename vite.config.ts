@@ -3,6 +3,7 @@ import { constants } from 'node:zlib';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
+import { VitePWA } from 'vite-plugin-pwa';
 import { validators } from './scripts/validators';
 
 const here = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
@@ -13,6 +14,43 @@ export default defineConfig({
     // White space in templates counts as in HTML: the formatter may break a line wherever there is some.
     vue({ template: { compilerOptions: { whitespace: 'preserve' } } }),
     validators(),
+    VitePWA({
+      // A new version waits until the person takes it: never in the middle of a flight.
+      registerType: 'prompt',
+      injectRegister: false,
+      manifest: {
+        id: '/',
+        name: 'Dusk Slate',
+        short_name: 'Dusk Slate',
+        description: 'Shots, light, packs and cards of a day in the air.',
+        start_url: '/last',
+        display: 'standalone',
+        background_color: '#19171d',
+        theme_color: '#19171d',
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/icon-maskable-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm,json}'],
+        maximumFileSizeToCacheInBytes: 12_000_000,
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        cleanupOutdatedCaches: true,
+        inlineWorkboxRuntime: true,
+        sourcemap: false,
+        runtimeCaching: [
+          {
+            // Height grids and pictures never change under their name.
+            urlPattern: ({ url }) => url.pathname.startsWith('/api/assets/'),
+            handler: 'CacheFirst',
+            options: { cacheName: 'files', expiration: { maxEntries: 400, purgeOnQuotaError: true } },
+          },
+        ],
+      },
+    }),
     compression({
       include: /\.(js|css|svg)$/,
       threshold: 1000,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '@core/units';
 import { computed } from 'vue';
 import { useFilm } from '../stores/film';
 
@@ -7,10 +8,14 @@ const WORDS = {
   saved: 'saved',
   saving: 'saving',
   waiting: 'saving',
-  offline: 'offline, kept here',
+  offline: 'offline',
   refused: 'not saved',
 } as const;
-const word = computed(() => WORDS[store.saveState]);
+const word = computed(() =>
+  store.saveState === 'offline' && store.unsent > 0
+    ? `offline, ${counted(store.unsent, 'change')} kept here`
+    : WORDS[store.saveState],
+);
 </script>
 
 <template>

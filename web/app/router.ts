@@ -40,6 +40,14 @@ export const router = createRouter({
         },
       ],
     },
+    {
+      // Where the installed application begins: in the film that was open last.
+      path: '/last',
+      redirect: () => {
+        const film = localStorage.getItem('dusk-last-film');
+        return film ? { name: 'overview', params: { film } } : { name: 'films' };
+      },
+    },
     { path: '/:rest(.*)', redirect: '/' },
   ],
 });

@@ -15,7 +15,11 @@ import { storePending } from '../sync/pending-storage';
 import { heldPress } from '../sync/press';
 import { RowCollection } from '../sync/row-collection';
 import { SyncSession, type SyncState, type WantedChange } from '../sync/sync-session';
+import { storeSnapshot } from '../sync/snapshots';
 import { validateRow, loadChecks, type Fault } from '../sync/validation';
+
+/** Where the film that was open last is named. */
+export const LAST_FILM = 'dusk-last-film';
 
 /** The open film as the pages read it, and the one way to change it. */
 export const useFilm = defineStore('film', () => {
@@ -27,6 +31,7 @@ export const useFilm = defineStore('film', () => {
     openFilm,
     apply: api.apply,
     storePending,
+    storeSnapshot: (snapshot) => storeSnapshot({ ...snapshot, atMs: Date.now() }),
     subscribe: subscribeToChanges,
     validate: validateRow,
     heldPress,
@@ -81,6 +86,7 @@ export const useFilm = defineStore('film', () => {
     filmId.value = id;
     await session.open(id);
     if (state.value.loading || state.value.missing !== '') return;
+    localStorage.setItem(LAST_FILM, id);
     whenIdle(() => void loadMessages());
     whenIdle(() => void loadChecks().then(() => whenIdle(warmChecks)));
   };
@@ -139,6 +145,7 @@ export const useFilm = defineStore('film', () => {
     loading: computed(() => state.value.loading),
     missing: computed(() => state.value.missing),
     saveState: computed(() => state.value.saving),
+    unsent: computed(() => state.value.unsent),
     trouble: computed(() => state.value.trouble),
     conflicts: computed(() => state.value.conflicts),
     rejected: computed(() => state.value.rejected),

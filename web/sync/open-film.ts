@@ -1,7 +1,8 @@
 import type { AnyRow, LoggedChange } from '@contract';
-import { api } from './api';
+import { api, Unreachable } from './api';
 import { storePending, pendingOfClosedTabs } from './pending-storage';
 import type { PendingChange } from './outbox';
+import { snapshotOf, storeSnapshot, type Snapshot } from './snapshots';
 
 /** A film as it is read when it is opened. */
 export interface OpenedFilm {
@@ -10,7 +11,46 @@ export interface OpenedFilm {
   readonly sequence: number;
   /** What an earlier page could not save of it. */
   readonly left: readonly PendingChange[];
+  /** It is what this device had stored, since the server does not answer. */
+  readonly offline: boolean;
 }
+
+/** How long the server may take to answer while the device has the film itself. */
+const PATIENCE_MS = 2500;
+
+type Read = Omit<OpenedFilm, 'left'>;
+
+const fromServer = async (id: string): Promise<Read> => {
+  const [film, kit, log] = await Promise.all([api.film(id), api.kit(), api.changes(id)]);
+  return { rows: [...film.rows, ...kit.rows], changes: log.changes, sequence: film.sequence, offline: false };
+};
+
+const fromDevice = ({ rows, changes, sequence }: Snapshot): Read => ({
+  rows,
+  changes,
+  sequence,
+  offline: true,
+});
+
+/** The film from the server; what the device has of it where the server does not answer, or not soon. */
+const read = async (id: string): Promise<Read> => {
+  const asked = fromServer(id);
+  const known = snapshotOf(id);
+  const soon = new Promise<null>((resolve) => {
+    setTimeout(() => {
+      resolve(null);
+    }, PATIENCE_MS);
+  });
+  const first = await Promise.race([
+    asked.catch((error: unknown) => {
+      if (error instanceof Unreachable) return null;
+      throw error;
+    }),
+    known.then((snapshot) => (snapshot ? soon : new Promise<never>(() => undefined))),
+  ]);
+  const snapshot = first ? undefined : await known;
+  return snapshot ? fromDevice(snapshot) : (first ?? asked);
+};
 
 /**
  * Reads a film with the kit, its log and what was left behind.
@@ -22,11 +62,14 @@ export const openFilm = async (
   device: string,
   wanted: () => boolean,
 ): Promise<OpenedFilm | null> => {
-  const [film, kit, log] = await Promise.all([api.film(id), api.kit(), api.changes(id)]);
+  const found = await read(id);
   if (!wanted()) return null;
   const left = await pendingOfClosedTabs(device, id);
-  if (wanted())
-    return { rows: [...film.rows, ...kit.rows], changes: log.changes, sequence: film.sequence, left };
+  if (wanted()) {
+    const { rows, changes, sequence, offline } = found;
+    if (!offline) void storeSnapshot({ filmId: id, rows, changes, sequence, atMs: Date.now() });
+    return { ...found, left };
+  }
   if (left.length > 0) await storePending(device, id, left);
   return null;
 };

@@ -1,10 +1,11 @@
-import { createStore, del, entries, set } from 'idb-keyval';
+import { del, entries, set, type UseStore } from 'idb-keyval';
 import { tabLock } from './device';
+import { durableStore } from './device-store';
 import type { PendingChange } from './outbox';
 
-let opened: ReturnType<typeof createStore> | undefined;
-const store = (): ReturnType<typeof createStore> => {
-  opened ??= createStore('dusk-slate', 'outbox');
+let opened: UseStore | undefined;
+const store = (): UseStore => {
+  opened ??= durableStore('dusk-slate', 'outbox');
   return opened;
 };
 
@@ -13,16 +14,24 @@ interface StoredPending {
   readonly pending: PendingChange[];
 }
 
-/** Stores what waits to be saved beyond the life of this tab. */
-export const storePending = async (
-  device: string,
-  filmId: string,
-  pending: PendingChange[],
-): Promise<void> => {
-  const key = `${device}|${filmId}`;
-  await (
-    pending.length === 0 ? del(key, store()) : set(key, { filmId, pending } satisfies StoredPending, store())
-  ).catch(() => undefined);
+/** What is still to be written, by key, and the writing under way: a newer state of a film takes the place of an older one. */
+const unwritten = new Map<string, StoredPending>();
+let writing: Promise<void> | null = null;
+
+const writeAll = async (): Promise<void> => {
+  for (let next = unwritten.entries().next().value; next; next = unwritten.entries().next().value) {
+    const [key, value] = next;
+    unwritten.delete(key);
+    await (value.pending.length === 0 ? del(key, store()) : set(key, value, store())).catch(() => undefined);
+  }
+  writing = null;
+};
+
+/** Stores what waits to be saved beyond the life of this tab, at once. */
+export const storePending = (device: string, filmId: string, pending: PendingChange[]): Promise<void> => {
+  unwritten.set(`${device}|${filmId}`, { filmId, pending });
+  writing ??= writeAll();
+  return writing;
 };
 
 /** Runs something if the tab of that name is gone; a living tab holds a lock under its name. */

@@ -28,7 +28,9 @@ describe('rows as the server told them', () => {
           const told = new ServerState();
           for (const change of heard) told.receive(change);
           const last = all.at(-1)!;
-          expect(told.at(KEY)).toEqual(last.after ? { version: last.version, value: last.after } : null);
+          expect(told.at(KEY)).toEqual(
+            last.after ? { kind: 'shot', version: last.version, value: last.after } : null,
+          );
         },
       ),
     );

@@ -4,6 +4,7 @@ import type { Thing } from './history';
 import { keyOf } from './outbox';
 
 export interface StoredRow {
+  readonly kind: EntityKind;
   readonly version: number;
   readonly value: Thing;
 }
@@ -18,6 +19,11 @@ export class ServerState {
     for (const row of rows) this.set(row);
   }
 
+  /** Every row, as an answer of the server would have it; the times are not known here. */
+  get all(): readonly AnyRow[] {
+    return [...this.rows.values()].map((r) => ({ ...r, createdAt: '', updatedAt: '' }) as unknown as AnyRow);
+  }
+
   at(key: string): StoredRow | null {
     return this.rows.get(key) ?? null;
   }
@@ -26,7 +32,7 @@ export class ServerState {
   receive({ kind, id, version, after }: LoggedChange): boolean {
     const key = keyOf(kind, id);
     if (version <= this.known(key)) return false;
-    if (after) this.rows.set(key, { version, value: after as Thing });
+    if (after) this.rows.set(key, { kind, version, value: after as Thing });
     else this.markDeleted(key, version);
     return true;
   }
@@ -52,7 +58,11 @@ export class ServerState {
   }
 
   private set(row: AnyRow): void {
-    this.rows.set(keyOf(row.kind, row.value.id), { version: row.version, value: row.value as Thing });
+    this.rows.set(keyOf(row.kind, row.value.id), {
+      kind: row.kind,
+      version: row.version,
+      value: row.value as Thing,
+    });
   }
   private known(key: string): number {
     return Math.max(this.rows.get(key)?.version ?? 0, this.deletions.get(key) ?? 0);

@@ -5,6 +5,7 @@ import { ApiProblem, Unreachable } from './api';
 import { subscribeToChanges } from './change-feed';
 import { openFilm } from './open-film';
 import { storePending } from './pending-storage';
+import { storeSnapshot, type Snapshot } from './snapshots';
 import { RowCollection } from './row-collection';
 import { SyncSession, type WantedChange } from './sync-session';
 import type { EntityKind } from '@core/model';
@@ -21,6 +22,8 @@ class Memory {
   readonly log: LoggedChange[] = [];
   /** What becomes of the next requests of a tab. */
   readonly losses = new Map<string, Loss[]>();
+  /** Tabs that have no network. */
+  readonly down = new Set<string>();
   /** Batches still on their way when their page was gone. */
   readonly late: Batch[] = [];
 
@@ -99,6 +102,7 @@ class Memory {
 
   /** A request over a line that may lose it, or its answer. */
   answer(batch: Batch): ReturnType<Memory['take']> {
+    if (this.down.has(batch.device)) throw new Unreachable('no network');
     const loss = this.losses.get(batch.device)?.shift();
     if (loss === 'late') this.late.push(structuredClone(batch));
     if (loss === 'request' || loss === 'late') throw new Unreachable('lost');
@@ -128,6 +132,7 @@ vi.mock('./api', async (original) => ({
   api: {
     film: async (id: string) => {
       if (id === SLOW) await slow.opened;
+      if (server.down.has(device)) throw new Unreachable('no network');
       return structuredClone({
         rows: [...server.rows.values()].map((r) =>
           r.kind === 'film' ? { ...r, value: { ...r.value, id } } : r,
@@ -151,6 +156,14 @@ vi.mock('./pending-storage', () => ({
   },
 }));
 
+const onDevice = new Map<string, Snapshot>();
+vi.mock('./snapshots', () => ({
+  storeSnapshot: async (snapshot: Snapshot) => {
+    if (!page.gone) onDevice.set(device, structuredClone(snapshot));
+  },
+  snapshotOf: async () => structuredClone(onDevice.get(device)),
+}));
+
 /** The line on which changes are told, read as far as the test lets it. */
 class Line extends EventTarget {
   static readonly open = new Set<Line>();
@@ -168,6 +181,7 @@ class Line extends EventTarget {
     this.dispatchEvent(new Event('reset'));
   }
   tell(): void {
+    if (server.down.has(this.device)) return;
     for (const change of server.log.slice(this.at))
       this.dispatchEvent(new MessageEvent('change', { data: JSON.stringify(change) }));
     this.at = server.log.length;
@@ -195,6 +209,7 @@ class OpenFilm {
     openFilm,
     apply: async (batch) => server.answer(batch),
     storePending,
+    storeSnapshot: async (snapshot) => storeSnapshot({ ...snapshot, atMs: 0 }),
     subscribe: subscribeToChanges,
     validate: () => [],
     heldPress: () => 0,
@@ -285,6 +300,13 @@ class Tab {
     this.turn();
     for (const line of Line.open) if (line.device === this.name) line.tell();
   }
+  /** The network goes, or comes back. */
+  network(there: boolean): void {
+    this.turn();
+    if (!there) server.down.add(this.name);
+    else if (server.down.delete(this.name))
+      for (const line of Line.open) if (line.device === this.name) line.dispatchEvent(new Event('open'));
+  }
   /** The server asks to read everything anew. */
   async afresh(): Promise<void> {
     for (const line of [...Line.open])
@@ -323,6 +345,9 @@ const act = fc.oneof(
         'redo' as const,
         'reload' as const,
         'reload late' as const,
+        'network goes' as const,
+        'network goes' as const,
+        'network comes' as const,
         'afresh' as const,
       ),
       tab: tabN,
@@ -370,6 +395,12 @@ const DO: Readonly<Record<string, (tab: Tab, act: Act) => unknown>> = {
   undo: (tab) => tab.film.undo(),
   redo: (tab) => tab.film.redo(),
   reload: (tab) => tab.open(),
+  'network goes': (tab) => {
+    tab.network(false);
+  },
+  'network comes': (tab) => {
+    tab.network(true);
+  },
   afresh: (tab) => tab.afresh(),
   'reload late': (tab) => tab.open(true),
   lose: (tab, { loss }) =>
@@ -379,6 +410,7 @@ const DO: Readonly<Record<string, (tab: Tab, act: Act) => unknown>> = {
 /** Lets everything come to rest, held clashes decided one way. @returns how often each tab asked */
 const rest = async (tabs: readonly Tab[], keep: 'mine' | 'theirs'): Promise<number[]> => {
   server.losses.clear();
+  for (const tab of tabs) tab.network(true);
   const asked = tabs.map(() => 0);
   for (let round = 0; round < 8; round += 1) {
     await vi.advanceTimersByTimeAsync(40_000);
@@ -401,6 +433,7 @@ const play = async (
 ) => {
   server = new Memory();
   kept.clear();
+  onDevice.clear();
   Line.open.clear();
   const tabs = [new Tab('t0'), new Tab('t1')] as const;
   for (const tab of tabs) await tab.open();
@@ -455,6 +488,42 @@ describe('two tabs on one film, over a line that loses requests and answers', ()
       ),
       { numRuns: RUNS },
     );
+  });
+
+  it('a film opened without a network is the one this device had, with what it could not send', async () => {
+    const reached = new Set<string>();
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(shotN, { minLength: 1, maxLength: 6 }),
+        fc.boolean(),
+        async (shots, elsewhere) => {
+          server = new Memory();
+          kept.clear();
+          onDevice.clear();
+          Line.open.clear();
+          const tabs = [new Tab('t0'), new Tab('t1')] as const;
+          for (const tab of tabs) await tab.open();
+          tabs[0].network(false);
+          for (const [n, shot] of shots.entries()) tabs[0].film.edit('shot', shot, { title: `field-${n}` });
+          const before = tabs[0].shots;
+          if (elsewhere) {
+            tabs[1].turn();
+            tabs[1].film.edit('shot', shots[0]!, { notes: 'desk' });
+            await vi.advanceTimersByTimeAsync(1000);
+            reached.add('elsewhere');
+          }
+          await tabs[0].open();
+          expect([tabs[0].film.saveState, tabs[0].shots]).toEqual(['offline', before]);
+          await rest(tabs, 'mine');
+          for (const [shot, value] of Object.entries(before))
+            expect(stored()[shot]!['title']).toBe(value['title']);
+          if (elsewhere) expect(stored()[shots[0]!]!['notes']).toBe('desk');
+          expect(tabs[0].shots).toEqual(stored());
+        },
+      ),
+      { numRuns: RUNS / 4 },
+    );
+    expect(reached.size).toBe(1);
   });
 
   it('a film asked for last is the one that is shown, and what waited of the other waits on', async () => {

@@ -8,6 +8,7 @@ import { patched } from './merge';
 import type { OpenedFilm } from './open-film';
 import { keyOf, Outbox, type Conflict, type PendingChange } from './outbox';
 import { ServerState } from './server-state';
+import type { Snapshot } from './snapshots';
 import type { Fault } from './validation';
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'refused';
@@ -27,6 +28,8 @@ export interface SyncState {
   /** Why there is no film to show; empty where there is one. */
   readonly missing: string;
   readonly loading: boolean;
+  /** Changes that are on this device alone. */
+  readonly unsent: number;
 }
 
 /** Rows as a page shows them. */
@@ -46,6 +49,8 @@ export interface SyncPorts {
   readonly apply: (
     batch: Batch,
   ) => Promise<{ rows: AnyRow[]; gone: { readonly kind: EntityKind; readonly id: string }[] }>;
+  /** Stores rows as the server has them on this device. */
+  readonly storeSnapshot: (snapshot: Omit<Snapshot, 'atMs'>) => Promise<void>;
   readonly storePending: (device: string, filmId: string, pending: PendingChange[]) => Promise<void>;
   readonly subscribe: (since: number, handlers: ChangeHandlers) => { close: () => void };
   readonly validate: (kind: EntityKind, value: unknown) => Fault[];
@@ -62,6 +67,8 @@ export interface WantedChange {
 }
 
 const SAVE_DELAY_MS = 350;
+/** Rest after news from the server before the film is stored on this device again. */
+const SNAPSHOT_DELAY_MS = 3000;
 const RETRY_MS = [1000, 2000, 4000, 8000, 15_000];
 
 /**
@@ -84,6 +91,10 @@ export class SyncSession {
   private trouble = '';
   private missing = '';
   private loading = true;
+  /** Newest change of the server that is known here. */
+  private sequence = 0;
+  private changes: readonly LoggedChange[] = [];
+  private snapshotTimer: ReturnType<typeof setTimeout> | undefined;
   private rejected: readonly RejectedChange[] = [];
 
   constructor(private readonly ports: SyncPorts) {}
@@ -102,6 +113,7 @@ export class SyncSession {
       canRedo: this.history.canRedo,
       missing: this.missing,
       loading: this.loading,
+      unsent: this.outbox.size,
     };
   }
 
@@ -131,6 +143,8 @@ export class SyncSession {
     this.server = new ServerState(opened.rows);
     this.ports.rows.clear();
     for (const row of opened.rows) this.show(row.kind, row.value.id, row.value as Thing);
+    this.sequence = opened.sequence;
+    this.changes = opened.changes;
     this.history = History.fromLog(opened.changes, this.device);
     this.outbox = new Outbox();
     this.rejected = [];
@@ -140,6 +154,7 @@ export class SyncSession {
     this.trouble = '';
     this.loading = false;
     this.settle();
+    if (opened.offline) this.saving = 'offline';
     this.ports.rows.refresh();
     this.report();
     this.feed = this.ports.subscribe(opened.sequence, {
@@ -156,6 +171,7 @@ export class SyncSession {
 
   /** Sends what waits, and listens no more. */
   close(): void {
+    if (this.snapshotTimer !== undefined) this.snapshot();
     this.feed?.close();
     this.feed = null;
     if (this.outbox.waiting > 0) void this.flush();
@@ -164,6 +180,7 @@ export class SyncSession {
   /** The connection is back: what waits goes out at once. */
   online(): void {
     if (this.saving !== 'offline') return;
+    this.failures = 0;
     this.settle();
     this.report();
     this.schedule(0);
@@ -250,6 +267,21 @@ export class SyncSession {
     this.report();
   }
 
+  /** Stores the film on this device a moment after the last news. */
+  private snapshotSoon(): void {
+    clearTimeout(this.snapshotTimer);
+    this.snapshotTimer = setTimeout(() => {
+      this.snapshot();
+    }, SNAPSHOT_DELAY_MS);
+  }
+
+  private snapshot(): void {
+    clearTimeout(this.snapshotTimer);
+    this.snapshotTimer = undefined;
+    const { film: filmId, sequence, changes } = this;
+    void this.ports.storeSnapshot({ filmId, rows: this.server.all, sequence, changes });
+  }
+
   private store(box: Outbox, film: string): void {
     void this.ports.storePending(this.device, film, box.toJSON());
   }
@@ -266,6 +298,8 @@ export class SyncSession {
     const key = keyOf(change.kind, change.id);
     // The answer to what is in flight says it as well; what this tab sent before a reload has no other way to arrive.
     if (change.device === this.device && this.outbox.isInFlight(key)) return;
+    this.sequence = Math.max(this.sequence, change.sequence);
+    this.snapshotSoon();
     if (!this.server.receive(change)) return;
     if (this.outbox.has(key)) {
       this.rebase(change);
@@ -312,6 +346,7 @@ export class SyncSession {
       if (newer) this.show(row.kind, row.value.id, this.outbox.waitingValue(key) ?? newer.value);
     }
     for (const { kind, id } of gone) this.server.deleted(kind, id);
+    this.snapshotSoon();
     this.outbox.acknowledge(new Map(rows.map((r) => [keyOf(r.kind, r.value.id), r.version])));
     this.failures = 0;
     this.trouble = '';
@@ -363,6 +398,7 @@ export class SyncSession {
     }
     if (this.saving !== 'offline' && this.saving !== 'saving') this.settle();
     this.refresh();
+    this.store(this.outbox, this.film);
     this.schedule();
   }
 

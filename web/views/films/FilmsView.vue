@@ -2,6 +2,9 @@
 import { defineAsyncComponent, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiProblem, type FilmSummary } from '../../sync/api';
+import { forgetSnapshot } from '../../sync/snapshots';
+import { filmsOnDevice } from '../../sync/films-on-device';
+import UpdateBar from '../../app/UpdateBar.vue';
 import { whenText } from '../../format';
 import { useSelection } from '../../stores/selection';
 
@@ -15,12 +18,16 @@ const why = (error: unknown): string =>
   error instanceof ApiProblem
     ? [error.message, ...error.fields.slice(1, 4).map((f) => f.say)].join(' ')
     : 'The application does not answer. Is it running?';
+/** The server does not answer: these are the films this device has. */
+const offline = ref(false);
 const refresh = async (): Promise<void> => {
   try {
     films.value = (await api.films()).films;
+    offline.value = false;
   } catch (error) {
-    fault.value = why(error);
-    films.value = [];
+    films.value = await filmsOnDevice();
+    offline.value = films.value.length > 0;
+    if (!offline.value) fault.value = why(error);
   }
 };
 onMounted(refresh);
@@ -59,6 +66,7 @@ const chosen = async (event: Event): Promise<void> => {
 const remove = async (film: FilmSummary): Promise<void> => {
   try {
     await api.removeFilm(film.id);
+    await forgetSnapshot(film.id);
     going.value = null;
     await refresh();
   } catch (error) {
@@ -90,6 +98,10 @@ const when = (iso: string): string => whenText(Date.parse(iso));
       </button>
     </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+    <p v-if="offline" class="away" role="status">
+      Offline. These films are on this device; what you change is kept here and sent when the application
+      answers again.
+    </p>
     <ul v-if="films && films.length > 0" class="list">
       <li v-for="f in films" :key="f.id">
         <RouterLink :to="{ name: 'overview', params: { film: f.id } }" class="film"
@@ -98,9 +110,9 @@ const when = (iso: string): string => whenText(Date.parse(iso));
             >{{ f.shots }} shots at {{ f.locations }} locations · changed {{ when(f.updatedAt) }}</span
           ></RouterLink
         >
-        <a class="btn" :href="`/api/films/${f.id}/file`" download>Save as file</a>
-        <button v-if="going?.id !== f.id" class="btn" @click="going = f">Delete</button>
-        <template v-else
+        <a v-if="!offline" class="btn" :href="`/api/films/${f.id}/file`" download>Save as file</a>
+        <button v-if="!offline && going?.id !== f.id" class="btn" @click="going = f">Delete</button>
+        <template v-else-if="!offline"
           ><span class="fault">Gone for good, with all its shots?</span
           ><button class="btn" @click="remove(f)">Yes, delete</button
           ><button class="btn" @click="going = null">Keep</button></template
@@ -113,11 +125,16 @@ const when = (iso: string): string => whenText(Date.parse(iso));
     <ul v-else class="list" aria-label="Loading">
       <li v-for="n in 3" :key="n" class="ghost" />
     </ul>
-    <NewFilm @made="takeIn" />
+    <NewFilm v-if="!offline" @made="takeIn" />
+    <UpdateBar />
   </main>
 </template>
 
 <style scoped>
+.away {
+  border-left: 4px solid var(--care);
+  padding-left: 10px;
+}
 .films {
   max-width: 1120px;
   margin: 0 auto;

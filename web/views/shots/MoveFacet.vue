@@ -185,17 +185,19 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(92px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(84px, 1fr));
   gap: 6px;
   margin-bottom: 6px;
 }
 .kind {
+  grid-column: span 2;
   display: flex;
   align-items: end;
   gap: 4px;
 }
 .kind > :first-child {
   flex: 1;
+  min-width: 0;
 }
 .kind .btn {
   padding-inline: 7px;
