@@ -87,6 +87,8 @@ const CORE = {
     'time',
     'units',
   ],
+  drawing: ['geometry', 'lens', 'moves', 'shot'],
+  handover: ['cards', 'day', 'film', 'footage', 'model', 'shot', 'story', 'time', 'units'],
   field: ['day', 'geometry', 'messages', 'shot'],
   scheduler: [
     'weather',

@@ -68,6 +68,7 @@ export class Bench {
       | 'checks'
       | 'calculators'
       | 'field'
+      | 'footage'
       | 'kit' = '',
   ): Promise<void> {
     await this.page.goto(`${this.app.address}/film/${this.film}${view ? `/${view}` : ''}`);

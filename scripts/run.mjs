@@ -57,6 +57,7 @@ const build = (force = false) => {
   if (fresh && !force) return;
   console.log('Building.');
   must(process.execPath, ['scripts/bundle.mjs', 'server/main.ts', 'dist/server/main.mjs']);
+  must(process.execPath, ['scripts/bundle.mjs', 'server/documents/worker.ts', 'dist/server/documents.mjs']);
   must(bin('vite'), ['build', '--logLevel', 'warn']);
 };
 

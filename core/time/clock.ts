@@ -54,6 +54,21 @@ export const utcToLocal = (utcMs: number, zone: string): { date: string; minutes
   };
 };
 
+// Asking the platform for a formatter costs more than everything else in a line of text.
+const days = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
+
+/** A date (YYYY-MM-DD) as it is written everywhere: Fri 14 May 2027. What is no date stays as it is. */
+export const dayText = (date: string): string => {
+  const at = new Date(`${date}T12:00:00Z`);
+  return Number.isNaN(at.getTime()) ? date : days.format(at).replace(',', '');
+};
+
 /** Local date of an instant. */
 export const dateIn = (utcMs: number, zone: string): string =>
   utcToLocal(utcMs, isZone(zone) ? zone : 'UTC').date;

@@ -3,6 +3,7 @@ export {
   clockText,
   dateIn,
   DAY_MS,
+  dayText,
   daysBetween,
   isZone,
   localDay,

@@ -9,12 +9,20 @@ import type { Films } from '../services/films';
 import { projectionOf } from '../services/projections';
 import type { Store } from '../services/store';
 import type { Feed } from '../services/feed';
+import { documentOf, makeBeside, PAPERS } from '../documents';
 import { events } from './events';
 
 const BATCH_LIMIT = '2mb';
 const FILE_LIMIT = '120mb';
 /** Whole films that come and go are nobody's step: no tab takes them back by an undo. */
 const WHOLE_FILMS = 'whole-films';
+
+/** A film's name as a file may have it. */
+const fileNameOf = (name: string): string =>
+  name
+    .replace(/[^\p{L}\p{N} _-]+/gu, '')
+    .trim()
+    .slice(0, 60) || 'film';
 
 /** Every route of the API. */
 export const api = (
@@ -74,12 +82,22 @@ export const api = (
   });
   router.get('/films/:id/file', async (request, response) => {
     const file = await films.exportFile(request.params.id);
-    const name =
-      file.film.name
-        .replace(/[^\p{L}\p{N} _-]+/gu, '')
-        .trim()
-        .slice(0, 60) || 'film';
-    response.attachment(`${name}.json`).send(JSON.stringify(file, null, 1));
+    response.attachment(`${fileNameOf(file.film.name)}.json`).send(JSON.stringify(file, null, 1));
+  });
+  router.get('/films/:id/documents/:name', async (request, response) => {
+    const kind = documentOf(request.params.name);
+    if (!kind) throw new HttpProblem(404, 'no-document', 'There is no such document.');
+    const paper = PAPERS.find((p) => p === request.query['paper']) ?? 'A4';
+    const file = await films.exportFile(request.params.id);
+    const given = new AbortController();
+    response.once('close', () => {
+      if (!response.writableEnded) given.abort();
+    });
+    const made = await makeBeside(file, kind.file, { paper, atMs: Date.now() }, given.signal);
+    response
+      .attachment(`${fileNameOf(file.film.name)} ${kind.file}`)
+      .type(kind.mime)
+      .send(Buffer.from(made));
   });
   router.post('/changes', express.json({ limit: BATCH_LIMIT }), async (request, response) => {
     response.json(await store.apply(checkBatch(request.body)));

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { deriveFilm } from '../../core/film/derive';
 import type { FilmInput } from '@core/model';
 import { fieldText, readNumber } from '../format';
-import { arrowHead, fit, roundStep } from '../parts/drawing';
+import { arrowHead, fit, roundStep } from '@core/drawing';
 import { columnsOf } from '../views/shots/packs';
 import { readCoordinates } from '../views/locations/coordinates';
 

@@ -32,6 +32,7 @@ export const router = createRouter({
         byLocation('flights', () => import('../views/flights/FlightsView.vue')),
         byLocation('checks', () => import('../views/checks/ChecksView.vue')),
         byLocation('field', () => import('../views/field/FieldView.vue')),
+        { path: 'footage', name: 'footage', component: () => import('../views/footage/FootageView.vue') },
         { path: 'kit', name: 'kit', component: () => import('../views/kit/KitView.vue') },
         {
           path: 'calculators',

@@ -78,7 +78,7 @@ describe('numbers in fields', () => {
 
 describe('days and instants', () => {
   it('are the day that was meant, wherever the machine stands; what is none stays as it is', () => {
-    expect(dateText('2027-05-14')).toBe('Fri, 14 May 2027');
+    expect(dateText('2027-05-14')).toBe('Fri 14 May 2027');
     expect(dateText('2028-02-29')).toContain('29 Feb 2028');
     expect(dateText('soon')).toBe('soon');
     expect(whenText(NaN)).toBe('');

@@ -23,19 +23,7 @@ export const readNumber = (text: string): number => {
   return clean === '' ? NaN : Number(clean);
 };
 
-// Asking the platform for a formatter costs more than everything else in a line of text.
-const dates = new Intl.DateTimeFormat('en-GB', {
-  weekday: 'short',
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-  timeZone: 'UTC',
-});
-
-export const dateText = (date: string): string => {
-  const at = new Date(`${date}T12:00:00Z`);
-  return Number.isNaN(at.getTime()) ? date : dates.format(at);
-};
+export { dayText as dateText } from '@core/time';
 
 export const shutterText = writeShutter;
 

@@ -4,7 +4,7 @@ import type { Subject } from '@core/model';
 import { horizonInFrame, projectLine, projectPoint, type FramePoint } from '@core/lens';
 import { computed } from 'vue';
 import { cropped, outline, thirdLines } from './crop-lines';
-import { line } from './drawing';
+import { line } from '@core/drawing';
 
 const props = defineProps<{
   facts: ShotFacts;

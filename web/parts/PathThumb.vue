@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Trajectory, MoveSubject } from '@core/moves';
 import { computed } from 'vue';
-import { thumb } from './drawing';
+import { thumb } from '@core/drawing';
 
 const props = defineProps<{ flown: Trajectory | null; subject: MoveSubject | null }>();
 const WIDTH = 58;

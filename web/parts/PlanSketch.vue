@@ -5,7 +5,7 @@ import type { Subject } from '@core/model';
 import { writeText } from '@core/units';
 import { computed } from 'vue';
 import { useDerivedFilm } from '../stores/derived-film';
-import { arrowHead, fit, line, roundStep } from './drawing';
+import { arrowHead, fit, line, roundStep } from '@core/drawing';
 
 const props = defineProps<{
   subjects: readonly Subject[];

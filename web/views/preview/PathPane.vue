@@ -3,7 +3,7 @@ import { footprint, subjectAt, type Track } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import { writeText } from '@core/units';
 import { computed } from 'vue';
-import { arrowHead, fit, line, roundStep, type Spot } from '../../parts/drawing';
+import { arrowHead, fit, line, roundStep, type Spot } from '@core/drawing';
 import { useElementSize } from '../../parts/useElementSize';
 import { useDerivedFilm } from '../../stores/derived-film';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { MoveSubject, Trajectory } from '@core/moves';
 import { computed } from 'vue';
-import { thumb } from '../../parts/drawing';
+import { thumb } from '@core/drawing';
 
 /** The path of a move with the aircraft running along it, again and again. */
 const props = defineProps<{ flown: Trajectory | null; subject: MoveSubject }>();

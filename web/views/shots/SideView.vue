@@ -3,7 +3,7 @@ import type { ShotFacts } from '@core/shot';
 import { writeText } from '@core/units';
 import { computed } from 'vue';
 import { useDerivedFilm } from '../../stores/derived-film';
-import { arrowHead, fit, line } from '../../parts/drawing';
+import { arrowHead, fit, line } from '@core/drawing';
 
 const props = defineProps<{ facts: ShotFacts; share: number; width: number; height: number }>();
 const derivedFilm = useDerivedFilm();

@@ -4,7 +4,7 @@ import type { DerivedShot } from '@core/film';
 import { writeText } from '@core/units';
 import { computed, ref } from 'vue';
 import { useElementSize } from '../../parts/useElementSize';
-import { roundStep } from '../../parts/drawing';
+import { roundStep } from '@core/drawing';
 import { useFilm } from '../../stores/film';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useSite } from '../../stores/site';

@@ -1,5 +1,5 @@
-import type { Trajectory, MoveSubject } from '@core/moves';
-import type { Vec3 } from '@core/geometry';
+import type { Trajectory, MoveSubject } from '../moves';
+import type { Vec3 } from '../geometry';
 
 export interface Spot {
   readonly x: number;

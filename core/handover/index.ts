@@ -1,0 +1,5 @@
+export { type CalendarEvent, calendarEvents } from './events';
+export { type CutClip, type EditTimeline, editTimeline } from './edit-timeline';
+export { edlOf, otioOf, subtitlesOf, timecode } from './timeline-files';
+export { type Handover, inCutOrder, inFlyingOrder, type ShotLine, shotLines, type ShotStatus } from './lines';
+export { HANDOVER_TABLES, type HandoverTable, type TableCell } from './tables';

@@ -1,0 +1,151 @@
+import type { DerivedFilm, DerivedShot } from '../film';
+import type { FilmInput, Take } from '../model';
+import { boardOf, useOf, USE_WORDS } from '../story';
+import { secondsOf, takesOf } from '../shot';
+
+/** A film with everything worked out about it: what every sheet and table is made of. */
+export interface Handover {
+  readonly input: FilmInput;
+  readonly derived: DerivedFilm;
+}
+
+/** How far a shot is. */
+export type ShotStatus = 'done' | 'planned' | 'unfit';
+
+/** A shot as sheets and tables tell it. Seconds, watt-hours and bytes are those of the plan. */
+export interface ShotLine {
+  readonly shot: DerivedShot;
+  readonly id: string;
+  readonly number: number;
+  /** Place in the cut, from 1. */
+  readonly cut: number;
+  readonly title: string;
+  readonly location: string;
+  readonly zone: string;
+  readonly date: string;
+  /** Number of its flight at the location, from 1; null where it is in none. */
+  readonly flight: number | null;
+  readonly takeOffMs: number | null;
+  readonly startMs: number | null;
+  readonly pack: string;
+  readonly card: string;
+  readonly aircraft: string;
+  readonly camera: string;
+  /** Focal length as on a full frame, with its zoom, mm. */
+  readonly lensMm: number | null;
+  readonly resolution: string;
+  readonly captureFps: number | null;
+  readonly move: string;
+  readonly takes: number;
+  readonly timelineS: number;
+  /** Where it starts in the cut, s. */
+  readonly cutFromS: number;
+  readonly takeS: number;
+  readonly airS: number;
+  readonly energyWh: number;
+  readonly bytes: number;
+  readonly exposure: { readonly aperture: number; readonly shutterS: number; readonly iso: number } | null;
+  readonly filter: string;
+  readonly usage: string;
+  readonly status: ShotStatus;
+  /** Takes of it, in the order they were flown. */
+  readonly flown: readonly Take[];
+}
+
+const named = (list: readonly { readonly id: string; readonly name: string }[], id: string | null): string =>
+  list.find((x) => x.id === id)?.name ?? '';
+
+/** When, on what pack and on what card it is flown. */
+const flown = (
+  { input, derived }: Handover,
+  shot: DerivedShot,
+  cards: ReadonlyMap<unknown, string | null>,
+) => {
+  const { facts } = shot;
+  const flight = derived.places.get(facts.location.id)?.flights[shot.flightIndex ?? -1];
+  if (!flight) return { flight: null, takeOffMs: null, startMs: null, pack: '', card: '' };
+  return {
+    flight: (shot.flightIndex ?? 0) + 1,
+    takeOffMs: flight.startMs,
+    startMs: flight.shotMs[facts.shot.id] ?? null,
+    pack: named(input.kit.packs, flight.packId),
+    card: named(input.kit.cards, cards.get(flight) ?? null),
+  };
+};
+
+/** What it is recorded with. */
+const recordedWith = ({ facts }: DerivedShot) => {
+  const { camera, mode, shot, aircraft } = facts;
+  return {
+    aircraft: aircraft?.name ?? '',
+    camera: camera?.name ?? '',
+    lensMm: camera ? Math.round(camera.equivalentMm * Math.max(1, shot.zoom)) : null,
+    resolution: mode ? `${mode.widthPx}×${mode.heightPx}` : '',
+    captureFps: mode?.fps ?? null,
+  };
+};
+
+/** Settings of its planned minute. */
+const exposed = ({ input }: Handover, { light }: DerivedShot) => {
+  const choice = light?.exposure.ok ? light.exposure.value.choice : null;
+  if (!choice) return { exposure: null, filter: '' };
+  const { aperture, shutterS, iso, filterId } = choice;
+  return { exposure: { aperture, shutterS, iso }, filter: named(input.kit.filters, filterId) };
+};
+
+const asked = ({ facts }: DerivedShot) => ({
+  title: facts.shot.title,
+  location: facts.location.name,
+  zone: facts.location.zone,
+  date: facts.location.date,
+  move: facts.move?.name ?? '',
+  takes: takesOf(facts.shot),
+  timelineS: secondsOf(facts.segments),
+  takeS: facts.trajectory?.totalS ?? NaN,
+  airS: facts.seconds.airS,
+  energyWh: facts.energy?.totalWh ?? NaN,
+  bytes: facts.bytes,
+  usage: USE_WORDS[useOf(facts.shot.usage)],
+});
+
+const statusOf = ({ done, unfit }: DerivedShot): ShotStatus => (done ? 'done' : unfit ? 'unfit' : 'planned');
+
+/** Every shot in list order. */
+export const shotLines = (whole: Handover): readonly ShotLine[] => {
+  const { input, derived } = whole;
+  const board = new Map(boardOf(derived).places.map((p) => [p.shot.facts.shot.id, p]));
+  const cards = new Map<unknown, string | null>(
+    derived.budget.cards.byFlight.map((l) => [l.flight, l.cardId ?? null]),
+  );
+  return derived.order.flatMap((id): ShotLine[] => {
+    const shot = derived.shots.get(id);
+    const cut = board.get(id);
+    if (!shot || !cut) return [];
+    return [
+      {
+        shot,
+        id,
+        number: shot.number,
+        cut: cut.cut,
+        cutFromS: cut.fromS,
+        ...asked(shot),
+        ...flown(whole, shot, cards),
+        ...recordedWith(shot),
+        ...exposed(whole, shot),
+        status: statusOf(shot),
+        flown: input.takes.filter((t) => t.shotId === id).sort((a, b) => a.utcMs - b.utcMs),
+      },
+    ];
+  });
+};
+
+/** Sorts behind every instant; a difference of two is still a number. */
+const LAST = Number.MAX_SAFE_INTEGER;
+
+/** Lines in the order they are flown; what is in no flight comes last, in list order. */
+export const inFlyingOrder = (lines: readonly ShotLine[]): readonly ShotLine[] =>
+  [...lines].sort((a, b) => (a.startMs ?? LAST) - (b.startMs ?? LAST) || a.number - b.number);
+
+/** Lines in the order of the cut. */
+export const inCutOrder = (lines: readonly ShotLine[]): readonly ShotLine[] =>
+  [...lines].sort((a, b) => a.cut - b.cut);

@@ -1,0 +1,162 @@
+import { lifeOf } from '../cards';
+import { clockText, dateIn } from '../time';
+import { writeShutter } from '../units';
+import { inCutOrder, inFlyingOrder, shotLines, type Handover, type ShotLine } from './lines';
+
+/** What stands in a cell; null for what is not known. */
+export type TableCell = string | number | null;
+
+/** A table that leaves the application. Figures are in SI or in the unit their heading names. */
+export interface HandoverTable {
+  readonly id: string;
+  readonly name: string;
+  readonly heads: readonly string[];
+  readonly rows: (whole: Handover) => readonly (readonly TableCell[])[];
+}
+
+interface Column<T> {
+  readonly head: string;
+  readonly cell: (row: T, whole: Handover) => TableCell;
+}
+
+const rounded = (value: number, digits: number): number | null =>
+  Number.isFinite(value) ? Number(value.toFixed(digits)) : null;
+const clock = (ms: number | null, zone: string): string => (ms === null ? '' : clockText(ms, zone));
+
+const STATUS = { done: 'done', planned: 'planned', unfit: 'does not fit' } as const;
+
+const SHOT: readonly Column<ShotLine>[] = [
+  { head: 'Shot', cell: (l) => l.number },
+  { head: 'Place in the cut', cell: (l) => l.cut },
+  { head: 'Title', cell: (l) => l.title },
+  { head: 'Location', cell: (l) => l.location },
+  { head: 'Date', cell: (l) => l.date },
+  { head: 'Flight', cell: (l) => l.flight },
+  { head: 'Take-off', cell: (l) => clock(l.takeOffMs, l.zone) },
+  { head: 'Begins', cell: (l) => clock(l.startMs, l.zone) },
+  { head: 'Move', cell: (l) => l.move },
+  { head: 'Role', cell: (l) => l.shot.facts.shot.role },
+  { head: 'Priority', cell: (l) => l.shot.facts.shot.priority },
+  { head: 'Light wanted', cell: (l) => l.shot.facts.shot.wants },
+  { head: 'Takes', cell: (l) => l.takes },
+  { head: 'Seconds in the cut', cell: (l) => rounded(l.timelineS, 2) },
+  { head: 'Seconds a take', cell: (l) => rounded(l.takeS, 1) },
+  { head: 'Seconds in the air', cell: (l) => rounded(l.airS, 1) },
+  { head: 'Energy Wh', cell: (l) => rounded(l.energyWh, 2) },
+  { head: 'Recorded GB', cell: (l) => rounded(l.bytes / 1e9, 3) },
+  { head: 'Aircraft', cell: (l) => l.aircraft },
+  { head: 'Pack', cell: (l) => l.pack },
+  { head: 'Card', cell: (l) => l.card },
+  { head: 'Lens mm', cell: (l) => l.lensMm },
+  { head: 'Resolution', cell: (l) => l.resolution },
+  { head: 'Capture fps', cell: (l) => l.captureFps },
+  { head: 'Aperture', cell: (l) => (l.exposure ? `f/${l.exposure.aperture}` : '') },
+  { head: 'Shutter', cell: (l) => (l.exposure ? writeShutter(l.exposure.shutterS) : '') },
+  { head: 'ISO', cell: (l) => l.exposure?.iso ?? null },
+  { head: 'Filter', cell: (l) => l.filter },
+  { head: 'Usage', cell: (l) => l.usage },
+  { head: 'Clips', cell: (l) => l.flown.flatMap((t) => t.clip || []).join(' ') },
+  { head: 'Status', cell: (l) => STATUS[l.status] },
+  { head: 'Notes', cell: (l) => l.shot.facts.shot.notes },
+];
+
+const table = <T>(
+  id: string,
+  name: string,
+  columns: readonly Column<T>[],
+  rowsOf: (whole: Handover) => readonly T[],
+): HandoverTable => ({
+  id,
+  name,
+  heads: columns.map((c) => c.head),
+  rows: (whole) => rowsOf(whole).map((row) => columns.map((c) => c.cell(row, whole))),
+});
+
+type TakeRow = Handover['input']['takes'][number];
+const takeTime = (t: TakeRow, { input }: Handover): { date: string; clock: string } => {
+  const zone = input.locations.find((l) => l.id === t.locationId)?.zone ?? 'UTC';
+  return { date: dateIn(t.utcMs, zone), clock: clockText(t.utcMs, zone) };
+};
+const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string | null): string =>
+  list.find((x) => x.id === id)?.name ?? '';
+
+const TAKE: readonly Column<TakeRow>[] = [
+  { head: 'Date', cell: (t, w) => takeTime(t, w).date },
+  { head: 'Time', cell: (t, w) => takeTime(t, w).clock },
+  { head: 'Shot', cell: (t, w) => w.derived.shots.get(t.shotId)?.number ?? null },
+  { head: 'Title', cell: (t, w) => w.derived.shots.get(t.shotId)?.facts.shot.title ?? '' },
+  { head: 'Rating', cell: (t) => t.rating },
+  { head: 'Reason', cell: (t) => t.reason ?? '' },
+  { head: 'Reversed', cell: (t) => (t.reversed ? 'yes' : 'no') },
+  { head: 'Pack', cell: (t, w) => nameIn(w.input.kit.packs, t.packId) },
+  { head: 'Card', cell: (t, w) => nameIn(w.input.kit.cards, t.cardId) },
+  { head: 'Clip', cell: (t) => t.clip },
+  { head: 'Notes', cell: (t) => t.notes },
+];
+
+interface FlightRow {
+  readonly place: NonNullable<ReturnType<Handover['derived']['places']['get']>>;
+  readonly index: number;
+}
+const flightOf = ({ place, index }: FlightRow) => {
+  const flight = place.flights[index];
+  if (!flight) throw new Error('a row without its flight');
+  return flight;
+};
+const FLIGHT: readonly Column<FlightRow>[] = [
+  { head: 'Date', cell: (r) => r.place.location.date },
+  { head: 'Location', cell: (r) => r.place.location.name },
+  { head: 'Flight', cell: (r) => r.index + 1 },
+  { head: 'Take-off', cell: (r) => clock(flightOf(r).startMs, r.place.location.zone) },
+  { head: 'Landing', cell: (r) => clock(flightOf(r).endMs, r.place.location.zone) },
+  { head: 'Minutes', cell: (r) => rounded(flightOf(r).seconds / 60, 1) },
+  { head: 'Energy Wh', cell: (r) => rounded(flightOf(r).usedWh, 2) },
+  { head: 'Aircraft', cell: (r, w) => nameIn(w.input.kit.aircraft, flightOf(r).aircraftId) },
+  { head: 'Pack', cell: (r, w) => nameIn(w.input.kit.packs, flightOf(r).packId) },
+  {
+    head: 'Card',
+    cell: (r, w) =>
+      nameIn(
+        w.input.kit.cards,
+        w.derived.budget.cards.byFlight.find((l) => l.flight === flightOf(r))?.cardId ?? null,
+      ),
+  },
+  {
+    head: 'Shots',
+    cell: (r, w) =>
+      flightOf(r)
+        .stops.map((s) => w.derived.shots.get(s.shotId)?.number ?? '')
+        .join(' '),
+  },
+];
+
+type PackRow = Handover['input']['kit']['packs'][number];
+const PACK: readonly Column<PackRow>[] = [
+  { head: 'Pack', cell: (p) => p.name },
+  { head: 'Aircraft', cell: (p, w) => p.aircraftIds.map((id) => nameIn(w.input.kit.aircraft, id)).join(' ') },
+  { head: 'Rated Wh', cell: (p) => rounded(p.ratedWh, 1) },
+  { head: 'Health %', cell: (p) => rounded(p.health * 100, 0) },
+  { head: 'Cycles', cell: (p) => p.cycles },
+  { head: 'Retired', cell: (p) => (p.retired ? 'yes' : 'no') },
+];
+
+type CardRow = Handover['input']['kit']['cards'][number];
+const CARD: readonly Column<CardRow>[] = [
+  { head: 'Card', cell: (c) => c.name },
+  { head: 'Size GB', cell: (c) => rounded(c.nominalGB, 1) },
+  { head: 'On it GB', cell: (c, w) => rounded(lifeOf(c, w.input.kit.cardMoves).usedGB, 2) },
+  { head: 'Copies', cell: (c, w) => lifeOf(c, w.input.kit.cardMoves).copies },
+  { head: 'Retired', cell: (c) => (c.retired ? 'yes' : 'no') },
+];
+
+/** Every table there is. A new one is one entry here. */
+export const HANDOVER_TABLES: readonly HandoverTable[] = [
+  table('shots-flying', 'Shots in flying order', SHOT, (w) => inFlyingOrder(shotLines(w))),
+  table('shots-cut', 'Shots in cut order', SHOT, (w) => inCutOrder(shotLines(w))),
+  table('takes', 'Takes', TAKE, (w) => [...w.input.takes].sort((a, b) => a.utcMs - b.utcMs)),
+  table('flights', 'Flights', FLIGHT, (w) =>
+    [...w.derived.places.values()].flatMap((place) => place.flights.map((_, index) => ({ place, index }))),
+  ),
+  table('packs', 'Battery packs', PACK, (w) => w.input.kit.packs),
+  table('cards', 'Cards', CARD, (w) => w.input.kit.cards),
+];

@@ -1,0 +1,95 @@
+import { describe, expect, it, beforeAll } from 'vitest';
+import { unzipSync, strFromU8 } from 'fflate';
+import { createHash } from 'node:crypto';
+import Papa from 'papaparse';
+import { HANDOVER_TABLES } from '@core/handover';
+import type { FilmFile } from '@contract';
+import { demoFilm } from '@demo';
+import { makeDocument, wholeOf } from './make';
+import { DOCUMENT_NAMES } from './names';
+import { MAKERS } from './registry';
+
+const AT = Date.UTC(2027, 4, 1, 12);
+const OPTIONS = { paper: 'A4', atMs: AT } as const;
+let film: FilmFile;
+beforeAll(() => {
+  film = demoFilm() as FilmFile;
+});
+const made = async (name: string, of: FilmFile = film): Promise<string> =>
+  Buffer.from(await makeDocument(of, name, OPTIONS)).toString('utf8');
+
+describe('documents', () => {
+  it('are made for every name there is, and for no other', async () => {
+    expect(Object.keys(MAKERS).sort()).toEqual(DOCUMENT_NAMES.map((d) => d.file).sort());
+    await expect(makeDocument(film, 'secret.pdf', OPTIONS)).rejects.toThrow('no document');
+  });
+  it('are all in the one folder, with checksums that hold', async () => {
+    const files = unzipSync(await makeDocument(film, 'everything.zip', OPTIONS));
+    expect(Object.keys(files).sort()).toEqual(
+      [...Object.keys(MAKERS).filter((n) => n !== 'everything.zip'), 'README.txt', 'checksums.txt'].sort(),
+    );
+    for (const line of strFromU8(files['checksums.txt']!).trim().split('\n')) {
+      const [sum, name] = line.split('  ');
+      expect(createHash('sha256').update(files[name!]!).digest('hex'), name).toBe(sum);
+    }
+  });
+  it('of an empty film are made too', async () => {
+    const empty: FilmFile = {
+      ...film,
+      locations: [],
+      subjects: [],
+      shots: [],
+      readings: [],
+      features: [],
+      grounds: [],
+      pictures: [],
+      flights: [],
+      answers: [],
+      takes: [],
+      assets: [],
+    };
+    expect((await makeDocument(empty, 'everything.zip', OPTIONS)).length).toBeGreaterThan(1000);
+  });
+});
+
+describe('tables as CSV', () => {
+  it('come back cell by cell through a reader, formulas made text, letters of any script whole', async () => {
+    const odd = structuredClone(film) as unknown as { shots: { title: string }[] };
+    odd.shots[0]!.title = '=SUM(A1)';
+    odd.shots[1]!.title = 'Zug, „Nacht“\nשקיעה';
+    const whole = wholeOf(odd as unknown as FilmFile);
+    for (const table of HANDOVER_TABLES) {
+      const text = await made(`${table.id}.csv`, odd as unknown as FilmFile);
+      expect(text.charCodeAt(0)).toBe(0xfeff);
+      const { data, errors } = Papa.parse<string[]>(text.slice(1).trimEnd());
+      expect(errors.filter((e) => e.type !== 'Delimiter')).toEqual([]);
+      expect(data[0]).toEqual(table.heads);
+      const rows = table.rows(whole);
+      expect(data.length - 1).toBe(rows.length);
+      for (const [i, row] of rows.entries())
+        expect(data[i + 1]).toEqual(
+          row.map((c) => (/^[=+\-@]/.test(String(c ?? '')) ? `'${c}` : String(c ?? ''))),
+        );
+    }
+  });
+});
+
+describe('the calendar', () => {
+  it('has an event for each location and flight, with ids that stay and instants that are right', async () => {
+    const text = await made('calendar.ics');
+    const again = await made('calendar.ics');
+    const whole = wholeOf(film);
+    const places = [...whole.derived.places.values()];
+    const ids = (of: string): string[] => [...of.matchAll(/^UID:(.*)$/gm)].map((m) => m[1]!.trim());
+    expect(ids(text)).toEqual(ids(again));
+    expect(ids(text)).toHaveLength(places.length + places.reduce((n, p) => n + p.flights.length, 0));
+    const utc = (ms: number): string => new Date(ms).toISOString().replace(/[-:]|\.\d+/g, '');
+    for (const p of places) {
+      expect(text).toContain(`DTSTART:${utc(p.windowFromMs)}`);
+      for (const f of p.flights)
+        expect(text).toContain(`DTSTART:${utc(Math.floor(f.startMs / 1000) * 1000)}`);
+    }
+    expect(text.match(/BEGIN:VALARM/g)).toHaveLength(3 * places.length);
+    for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
+  });
+});

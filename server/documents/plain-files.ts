@@ -1,0 +1,58 @@
+import { calendarEvents, HANDOVER_TABLES, type Handover, type HandoverTable } from '@core/handover';
+import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
+import Papa from 'papaparse';
+import writeXlsxFile, { type SheetData } from 'write-excel-file/node';
+
+/** A table as CSV in UTF-8 with its mark, so that a spreadsheet reads the letters; what begins like a formula is made text. */
+export const csvOf = (table: HandoverTable, whole: Handover): string =>
+  `\ufeff${Papa.unparse(
+    { fields: [...table.heads], data: table.rows(whole).map((r) => r.map((c) => c ?? '')) },
+    { escapeFormulae: true },
+  )}\r\n`;
+
+/** Every table as a sheet of one workbook. */
+export const workbookOf = async (whole: Handover): Promise<Buffer> => {
+  const sheets = HANDOVER_TABLES.map((table) => ({
+    sheet: table.name.slice(0, 31),
+    data: [
+      table.heads.map((value) => ({ value, fontWeight: 'bold' as const })),
+      ...table
+        .rows(whole)
+        .map((row) =>
+          row.map((value) =>
+            value === null || value === ''
+              ? null
+              : typeof value === 'number'
+                ? { value, type: Number as NumberConstructor }
+                : { value, type: String as StringConstructor },
+          ),
+        ),
+    ] as SheetData,
+  }));
+  return writeXlsxFile(sheets).toBuffer();
+};
+
+/** Flights and locations as a calendar; the ids stay, so that bringing it in again updates. */
+export const calendarOf = (whole: Handover, stampMs: number): string => {
+  const calendar = ical({
+    name: whole.input.film.name,
+    prodId: { company: 'Dusk Slate', product: 'Dusk Slate', language: 'EN' },
+    method: ICalCalendarMethod.PUBLISH,
+  });
+  for (const e of calendarEvents(whole)) {
+    const event = calendar.createEvent({
+      id: e.uid,
+      stamp: new Date(stampMs),
+      start: new Date(e.startMs),
+      end: new Date(e.endMs),
+      summary: e.title,
+      description: `${e.text}\n\n${e.zone}`.trim(),
+      location: e.at
+        ? { title: e.place, geo: { lat: e.at.latitude, lon: e.at.longitude } }
+        : { title: e.place },
+    });
+    for (const r of e.reminders)
+      event.createAlarm({ type: ICalAlarmType.display, triggerBefore: r.minutes * 60, description: r.say });
+  }
+  return calendar.toString();
+};

@@ -1,0 +1,68 @@
+import { createHash } from 'node:crypto';
+import { edlOf, editTimeline, HANDOVER_TABLES, otioOf, subtitlesOf, type Handover } from '@core/handover';
+import { strToU8, zipSync } from 'fflate';
+import type { TDocumentDefinitions } from 'pdfmake/interfaces';
+import { callSheet } from './call-sheet';
+import type { Paper } from './names';
+import { pdfOf } from './pdf';
+import { calendarOf, csvOf, workbookOf } from './plain-files';
+import { shotList, storyboard } from './shot-list';
+
+export interface DocumentOptions {
+  readonly paper: Paper;
+  /** When it is made, UTC ms. */
+  readonly atMs: number;
+}
+
+/** Makes the bytes of a document. */
+type Maker = (whole: Handover, options: DocumentOptions) => Promise<Uint8Array> | Uint8Array;
+
+const pdf =
+  (define: (whole: Handover, paper: Paper) => TDocumentDefinitions): Maker =>
+  (whole, { paper }) =>
+    pdfOf(define(whole, paper));
+const text =
+  (write: (whole: Handover, atMs: number) => string): Maker =>
+  (whole, { atMs }) =>
+    Buffer.from(write(whole, atMs));
+
+/** How each single file is made, by its name. */
+const FILES: Readonly<Record<string, Maker>> = {
+  'call-sheet.pdf': pdf(callSheet),
+  'shot-list.pdf': pdf(shotList),
+  'storyboard.pdf': pdf(storyboard),
+  ...Object.fromEntries(
+    HANDOVER_TABLES.map((table) => [`${table.id}.csv`, text((whole) => csvOf(table, whole))]),
+  ),
+  'tables.xlsx': (whole) => workbookOf(whole),
+  'calendar.ics': text(calendarOf),
+  'timeline.otio': text((whole) => otioOf(editTimeline(whole))),
+  'timeline.edl': text((whole) => edlOf(editTimeline(whole))),
+  'shot-numbers.srt': text((whole) => subtitlesOf(editTimeline(whole))),
+};
+
+const README = [
+  'Everything this film hands over, made by Dusk Slate.',
+  '',
+  'call-sheet.pdf, shot-list.pdf, storyboard.pdf   on paper',
+  '*.csv, tables.xlsx                              tables, UTF-8; figures in the units their headings name',
+  'calendar.ics                                    flights and locations; importing again updates',
+  'timeline.otio, timeline.edl                     the planned cut for an editor',
+  'shot-numbers.srt                                shot numbers as subtitles',
+  'checksums.txt                                   SHA-256 of every file',
+  '',
+].join('\r\n');
+
+const everything: Maker = async (whole, options) => {
+  const made: Record<string, Uint8Array> = {};
+  for (const [name, make] of Object.entries(FILES)) made[name] = await make(whole, options);
+  made['README.txt'] = strToU8(README);
+  const sums = Object.entries(made).map(
+    ([name, bytes]) => `${createHash('sha256').update(bytes).digest('hex')}  ${name}`,
+  );
+  made['checksums.txt'] = strToU8(`${sums.join('\n')}\n`);
+  return zipSync(made, { mtime: options.atMs });
+};
+
+/** How every document is made, by its name. */
+export const MAKERS: Readonly<Record<string, Maker>> = { ...FILES, 'everything.zip': everything };

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import PickField from '../../parts/PickField.vue';
+import { Unreachable, ApiProblem } from '../../sync/api';
+import { DOCUMENT_GROUPS, fetchDocument } from './documents';
+
+const props = defineProps<{ film: string }>();
+const paper = ref<'A4' | 'LETTER'>('A4');
+const PAPERS = [
+  { value: 'A4' as const, label: 'A4' },
+  { value: 'LETTER' as const, label: 'US Letter' },
+];
+/** The document that is being made, and how to give it up. */
+const making = ref<{ readonly file: string; readonly stop: AbortController } | null>(null);
+const fault = ref('');
+const done = ref('');
+
+const save = async (file: string): Promise<void> => {
+  making.value?.stop.abort();
+  const stop = new AbortController();
+  making.value = { file, stop };
+  fault.value = '';
+  done.value = '';
+  try {
+    const { name, blob } = await fetchDocument(props.film, file, paper.value, stop.signal);
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(blob);
+    link.download = name;
+    link.click();
+    setTimeout(() => {
+      URL.revokeObjectURL(link.href);
+    }, 60_000);
+    done.value = `${name} is saved.`;
+  } catch (error) {
+    if (stop.signal.aborted) return;
+    fault.value =
+      error instanceof ApiProblem || error instanceof Unreachable
+        ? `${error.message} Documents are made by the application on the computer; connect to it and try again.`
+        : String(error);
+  } finally {
+    if (making.value?.stop === stop) making.value = null;
+  }
+};
+</script>
+
+<template>
+  <section class="sheet" aria-labelledby="documents-title">
+    <header>
+      <h2 id="documents-title">Hand over</h2>
+      <PickField label="Paper" bare :value="paper" :options="PAPERS" :save="(v) => void (paper = v)" />
+    </header>
+    <div v-for="g in DOCUMENT_GROUPS" :key="g.name" role="group" :aria-label="g.name">
+      <h3>{{ g.name }}</h3>
+      <div v-for="d in g.documents" :key="d.file" class="document">
+        <span
+          ><b>{{ d.name }}</b
+          ><span class="quiet">{{ d.tells }}</span></span
+        >
+        <button v-if="making?.file === d.file" class="btn" @click="making.stop.abort()">
+          Cancel<span class="sr"> {{ d.name }}</span>
+        </button>
+        <button v-else class="btn" :aria-label="`Save ${d.name}`" @click="save(d.file)">Save</button>
+        <i v-if="making?.file === d.file" class="busy" />
+      </div>
+    </div>
+    <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+    <p class="sr" role="status">{{ making ? 'Being made' : done }}</p>
+  </section>
+</template>
+
+<style scoped>
+.sheet {
+  background: var(--slab);
+  padding: 14px 18px 16px;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+}
+header > :last-child {
+  width: 120px;
+}
+h3 {
+  margin: 12px 0 2px;
+}
+.document {
+  position: relative;
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 10px;
+  padding: 5px 0;
+  border-top: 1px solid var(--line);
+}
+.document .quiet {
+  display: block;
+  font-size: 13px;
+}
+.busy {
+  position: absolute;
+  left: 0;
+  bottom: -1px;
+  height: 2px;
+  width: 30%;
+  background: var(--pick);
+  animation: go 1.2s linear infinite alternate;
+}
+@keyframes go {
+  to {
+    left: 70%;
+  }
+}
+@media (prefers-reduced-motion: reduce) {
+  .busy {
+    animation: none;
+    width: 100%;
+  }
+}
+</style>

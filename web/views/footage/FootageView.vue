@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { inCutOrder, shotLines, type ShotLine } from '@core/handover';
+import { clockText } from '@core/time';
+import { counted } from '@core/units';
+import { computed } from 'vue';
+import { useDeferred } from '../../composables/deferred';
+import Fig from '../../parts/Fig.vue';
+import TextField from '../../parts/TextField.vue';
+import { useDerivedFilm } from '../../stores/derived-film';
+import { useFilm } from '../../stores/film';
+import DocumentList from './DocumentList.vue';
+
+/** What leaves the application, and which clip on the card is which shot. */
+const store = useFilm();
+const derivedFilm = useDerivedFilm();
+const lines = useDeferred(() =>
+  store.input && derivedFilm.derived
+    ? inCutOrder(shotLines({ input: store.input, derived: derivedFilm.derived }))
+    : [],
+);
+const RATINGS = { good: 'good', maybe: 'maybe', 'no-good': 'no good' } as const;
+const missing = computed(() => lines.value.filter((l) => !l.flown.some((t) => t.rating === 'good')));
+const stateOf = (l: ShotLine): string => {
+  if (l.flown.some((t) => t.rating === 'good')) return 'kept';
+  if (l.flown.length > 0) return 'no good take yet';
+  return l.status === 'done' ? 'logged, no take noted' : 'not flown';
+};
+const takes = computed(() => lines.value.reduce((n, l) => n + l.flown.length, 0));
+</script>
+
+<template>
+  <main class="footage scroll" tabindex="-1">
+    <h1 class="sr">Footage</h1>
+    <DocumentList :film="store.filmId" />
+    <section class="sheet" aria-labelledby="takes-title">
+      <header>
+        <h2 id="takes-title">Clips by shot</h2>
+        <span class="quiet"
+          >{{ counted(takes, 'take') }} · {{ counted(missing.length, 'shot') }} without a good one</span
+        >
+      </header>
+      <p v-if="lines.length === 0" class="quiet">
+        No shot yet. What is noted in the field stands here, by shot, in the order of the cut.
+      </p>
+      <table v-else>
+        <thead>
+          <tr>
+            <th scope="col" class="n">Cut</th>
+            <th scope="col">Shot</th>
+            <th scope="col" class="n">In the cut</th>
+            <th scope="col">Takes and clips</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="l in lines" :key="l.id" :class="{ kept: l.flown.some((t) => t.rating === 'good') }">
+            <td class="n">{{ l.cut }}</td>
+            <th scope="row">
+              <b>{{ l.number }}</b> <span dir="auto">{{ l.title || 'untitled' }}</span>
+              <span class="quiet state">{{ stateOf(l) }}</span>
+            </th>
+            <td class="n"><Fig :value="l.timelineS" quantity="seconds" /></td>
+            <td>
+              <div v-for="(t, i) in l.flown" :key="t.id" class="take">
+                <span class="which"
+                  ><b>{{ i + 1 }}</b> {{ clockText(t.utcMs, l.zone) }} {{ RATINGS[t.rating]
+                  }}{{ t.reversed ? ', reversed' : '' }}{{ t.reason ? `, ${t.reason}` : '' }}</span
+                >
+                <TextField
+                  :label="`Clip of take ${i + 1} of shot ${l.number}`"
+                  :value="t.clip"
+                  bare
+                  placeholder="clip name on the card"
+                  :save="(clip) => store.edit('take', t.id, { clip }, 'clip name')"
+                />
+                <TextField
+                  :label="`Notes on take ${i + 1} of shot ${l.number}`"
+                  :value="t.notes"
+                  bare
+                  placeholder="notes for the edit"
+                  :save="(notes) => store.edit('take', t.id, { notes }, 'notes')"
+                />
+              </div>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+.footage {
+  padding: 18px 20px 40px;
+  display: grid;
+  grid-template-columns: minmax(300px, 380px) 1fr;
+  gap: 16px;
+  align-items: start;
+}
+.sheet {
+  background: var(--slab);
+  padding: 14px 18px 16px;
+  min-width: 0;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 4px 16px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin-top: 8px;
+}
+th,
+td {
+  text-align: start;
+  vertical-align: top;
+  font-weight: 400;
+  padding: 6px 12px 6px 0;
+  border-top: 1px solid var(--line);
+}
+thead th {
+  color: var(--chalk-2);
+  font-size: 13px;
+  border-top: 0;
+  white-space: nowrap;
+}
+.n {
+  text-align: end;
+  white-space: nowrap;
+}
+.state {
+  display: block;
+  font-size: 13px;
+}
+.take {
+  display: grid;
+  grid-template-columns: minmax(130px, auto) 1fr 1fr;
+  gap: 8px;
+  align-items: center;
+}
+.which {
+  font-size: 13.5px;
+}
+@media (max-width: 1000px) {
+  .footage {
+    grid-template-columns: 1fr;
+    padding: 10px;
+  }
+  .take {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
