@@ -89,7 +89,7 @@ const CORE = {
   ],
   drawing: ['geometry', 'lens', 'moves', 'shot'],
   handover: ['cards', 'day', 'film', 'footage', 'model', 'shot', 'story', 'time', 'units'],
-  field: ['day', 'geometry', 'messages', 'shot'],
+  field: ['day', 'film', 'geometry', 'messages', 'model', 'shot', 'time'],
   scheduler: [
     'weather',
     'budget',

@@ -101,3 +101,31 @@ test('the flying card is accessible in both themes and sizes, and goes along by 
   await bench.accessible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test('three taps change the day: the difference is shown first, applied as one step, and undone', async ({
+  page,
+  bench,
+}) => {
+  await bench.open('field');
+  await page.getByRole('button', { name: 'Day changed' }).click();
+  const sheet = page.getByRole('dialog', { name: 'What changed' });
+  await sheet.getByRole('button', { name: '+4 m/s' }).click();
+  await expect(sheet.getByRole('status')).toContainText(/Dropped|Lands with/);
+  await bench.accessible();
+  await sheet.getByRole('button', { name: 'Leave as it was' }).click();
+  await sheet.getByRole('button', { name: '10 min lost' }).click();
+  await expect(sheet.getByRole('status')).toContainText('by 10 min');
+  const before = (await bench.stored()).file.locations;
+  await sheet.getByRole('button', { name: 'Apply' }).click();
+  await expect(sheet).toHaveCount(0);
+  await bench.saved();
+  const after = (await bench.stored()).file.locations;
+  expect(after.filter((l, i) => l.windowStart !== before[i]!.windowStart).map((l) => l.date)).toEqual(
+    before.filter((l) => l.date === before[0]!.date).map((l) => l.date),
+  );
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await bench.saved();
+  expect((await bench.stored()).file.locations.map((l) => l.windowStart)).toEqual(
+    before.map((l) => l.windowStart),
+  );
+});

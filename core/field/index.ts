@@ -1,3 +1,11 @@
 export { type AirState, inTheAir, type ShownCharge } from './in-the-air';
 export { fieldOrder, type FieldStop, nextStop } from './order';
 export { flyingSteps } from './steps';
+export {
+  type DayChange,
+  dayDifference,
+  type DayDifference,
+  dayEdits,
+  type RowEdit,
+  withEdits,
+} from './day-changes';

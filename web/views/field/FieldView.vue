@@ -4,7 +4,7 @@ import { logFlight, plannedShares, ratedPlanWh } from '@core/day';
 import type { TakeRating } from '@core/model';
 import { exposurePlan, type SettingAt } from '@core/light-timeline';
 import { clockText, dateIn } from '@core/time';
-import { computed, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { keyBetween, newShot } from '../../composables/new-shot';
 import { launchOfShot } from '../../composables/shot-launch';
@@ -27,6 +27,7 @@ import { useAir, useNow } from './useAir';
 import { useFieldKeys } from './useFieldKeys';
 import { useTakes } from './useTakes';
 
+const DayChangeSheet = defineAsyncComponent(() => import('./DayChangeSheet.vue'));
 /** One shot fills the screen: what to do, with which settings, how long the battery lasts, and whether it was good. */
 const props = defineProps<{ film: string; location?: string }>();
 useLocationRoute('field', props);
@@ -107,6 +108,16 @@ const launch = (): void => {
   if (flight.value && day.curve.value && stop.value)
     takeOff(flight.value, (stop.value.flightIndex ?? 0) + 1, day.curve.value);
 };
+const changing = ref(false);
+/** Locations of the day from the one at hand on. */
+const stillToCome = computed(() => {
+  const here = place.value?.location.id;
+  const all = day.places.value.map((p) => p.location.id);
+  return new Set(all.slice(Math.max(0, all.indexOf(here ?? ''))));
+});
+const packsOfDay = computed(() => [
+  ...new Set(day.places.value.flatMap((p) => p.flights.flatMap((f) => f.packId ?? []))),
+]);
 const landing = ref(false);
 watch(aloft, (a) => {
   if (!a) landing.value = false;
@@ -289,7 +300,14 @@ const inputs = computed(
         <p v-else class="quiet">Every shot of the day is done.</p>
         <p v-if="after" class="quiet">After that: {{ nameOf(after.shotId) }}</p>
         <button class="btn chance" @click="chance">Chance shot</button>
+        <button class="btn" @click="changing = true">Day changed</button>
       </footer>
+      <DayChangeSheet
+        v-if="changing"
+        :location-ids="stillToCome"
+        :pack-ids="packsOfDay"
+        @close="changing = false"
+      />
     </template>
     <div v-else class="empty">
       <h1>Field</h1>
