@@ -6,8 +6,8 @@ test('documents are saved under the film’s name, a clip name reaches the timel
   bench,
   app,
 }) => {
-  const file = await app.films.exportFile(bench.film);
-  const [first] = file.shots;
+  const { derived } = await bench.stored();
+  const { shot: first } = derived.shots.get(derived.order[0]!)!.facts;
   await bench.open('field');
   // A take is noted as a phone would send it.
   await app.store.apply({
@@ -20,8 +20,8 @@ test('documents are saved under the film’s name, a clip name reaches the timel
         version: 0,
         value: {
           id: '22222222-2222-4222-8222-222222222222',
-          locationId: first!.locationId,
-          shotId: first!.id,
+          locationId: first.locationId,
+          shotId: first.id,
           utcMs: Date.UTC(2027, 4, 14, 5, 10),
           rating: 'good',
           reason: null,

@@ -176,3 +176,22 @@ test('deleting a film asks first, since it cannot be taken back', async ({ page,
   await page.goto(`${app.address}/film/${film}`);
   await expect(page.getByRole('heading', { name: /no such film/ })).toBeVisible();
 });
+
+test('a film that was deleted comes back from a backup, chosen by its date and its films', async ({
+  page,
+  bench,
+  app,
+}) => {
+  await app.backUp();
+  await page.goto(app.address);
+  await page.getByRole('button', { name: 'Delete', exact: true }).click();
+  await page.getByRole('button', { name: 'Yes, delete' }).click();
+  await expect(page.getByText('No film yet.')).toBeVisible();
+  await page.getByText('Backups', { exact: true }).click();
+  await page.getByRole('button', { name: 'Restore beside The Valdegris line' }).first().click();
+  await expect(page.getByText('is back beside today’s film')).toBeVisible();
+  await bench.accessible();
+  await page.getByRole('link', { name: /The Valdegris line \(backup\)/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The Valdegris line (backup)');
+  await expect(page.locator('.overview .shot')).toHaveCount(18);
+});

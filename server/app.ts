@@ -9,6 +9,7 @@ import { guard, headers } from './http/guard';
 import { notFound, problems } from './http/problem';
 import { api } from './routes/api';
 import type { Assets } from './services/assets';
+import type { Backups } from './services/backup';
 import type { Feed } from './services/feed';
 import type { Films } from './services/films';
 import type { Store } from './services/store';
@@ -18,6 +19,7 @@ export interface Parts {
   readonly films: Films;
   readonly assets: Assets;
   readonly feed: Feed;
+  readonly backups: Backups;
   readonly log: Logger;
   readonly names: readonly string[];
   readonly tiles: string;
@@ -65,7 +67,10 @@ export const createApp = (parts: Parts): Express => {
   });
   app.use(
     '/api',
-    api(parts.store, parts.films, parts.assets, parts.feed, { version: parts.version, tiles: parts.tiles }),
+    api(parts.store, parts.films, parts.assets, parts.feed, parts.backups, {
+      version: parts.version,
+      tiles: parts.tiles,
+    }),
   );
   app.use('/api', notFound);
   if (existsSync(join(parts.webDir, 'index.html'))) serveWeb(app, parts.webDir);

@@ -8,6 +8,8 @@ export interface Config {
   readonly names: readonly string[];
   /** Address of map tiles with {z}, {x} and {y}, or empty: then nothing is ever fetched from elsewhere. */
   readonly tiles?: string;
+  /** Off where a developer starts it over and over; on where left out. */
+  readonly backups?: boolean;
   readonly demo: boolean;
   readonly webDir: string;
 }
@@ -36,6 +38,7 @@ export const readConfig = (env: NodeJS.ProcessEnv, args: readonly string[]): Con
       .map((n) => n.trim().toLowerCase())
       .filter(Boolean),
     tiles: readTiles((env['DUSK_TILES'] ?? '').trim()),
+    backups: env['DUSK_BACKUPS'] !== 'off',
     demo: args.includes('--demo'),
     webDir: resolve(env['DUSK_WEB'] ?? 'dist/web'),
   };

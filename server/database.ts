@@ -2,6 +2,7 @@ import { access, constants, mkdir, readdir, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { QueryTypes, Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
+import { backupsIn } from './services/backup-names';
 
 /** Why the application cannot start, in words for the person at the terminal. */
 export class StartError extends Error {}
@@ -14,9 +15,9 @@ const quietDriver = { ...sqlite3, verbose: () => sqlite3 };
 
 const backupsText = async (dataDir: string): Promise<string> => {
   const dir = join(dataDir, BACKUP_DIR);
-  const files = (await readdir(dir).catch(() => [])).filter((f) => f.endsWith('.db')).sort();
-  return files.length > 0
-    ? `Backups are in ${dir}; the newest is ${files.at(-1)}. To go back to it: stop, copy it over ${DATABASE_FILE}, remove ${DATABASE_FILE}-wal and ${DATABASE_FILE}-shm, start again.`
+  const newest = backupsIn(await readdir(dir).catch(() => [])).at(-1);
+  return newest
+    ? `Backups are in ${dir}; the newest is ${newest.file}. To go back to it: stop, copy it over ${DATABASE_FILE}, remove ${DATABASE_FILE}-wal and ${DATABASE_FILE}-shm, start again.`
     : `No backup was found in ${dir}.`;
 };
 
@@ -37,14 +38,22 @@ const checkWritable = async (dataDir: string, file: string): Promise<void> => {
     );
 };
 
+/** An empty start beside backups is a loss that nobody noticed: the person chooses. */
+const checkThere = async (dataDir: string, file: string): Promise<void> => {
+  const size = (await stat(file).catch(() => null))?.size ?? 0;
+  const backups = backupsIn(await readdir(join(dataDir, BACKUP_DIR)).catch(() => []));
+  if (size > 0 || backups.length === 0) return;
+  throw new StartError(
+    `The database ${file} is missing or empty, but there are ${backups.length} backups of it. ${await backupsText(dataDir)} To begin anew instead, move the folder ${join(dataDir, BACKUP_DIR)} elsewhere.`,
+  );
+};
+
+/** A connection of its own to a database file. */
+export const connectFile = (storage: string): Sequelize =>
+  new Sequelize({ dialect: 'sqlite', storage, logging: false, dialectModule: quietDriver });
+
 /** A connection of its own to the database in a folder. */
-export const connect = (dataDir: string): Sequelize =>
-  new Sequelize({
-    dialect: 'sqlite',
-    storage: join(dataDir, DATABASE_FILE),
-    logging: false,
-    dialectModule: quietDriver,
-  });
+export const connect = (dataDir: string): Sequelize => connectFile(join(dataDir, DATABASE_FILE));
 
 /**
  * Runs work in one transaction on a connection that nobody else uses meanwhile. Sequelize's own transactions open a new
@@ -72,6 +81,7 @@ export const openDatabase = async (dataDir: string): Promise<Sequelize> => {
   });
   const file = join(dataDir, DATABASE_FILE);
   await checkWritable(dataDir, file);
+  await checkThere(dataDir, file);
   const sequelize = connect(dataDir);
   try {
     const rows = await sequelize.query<{ quick_check: string }>('PRAGMA quick_check', {

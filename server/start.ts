@@ -1,12 +1,14 @@
 import { createServer, type Server } from 'node:http';
+import { mkdir } from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
 import pino, { type Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
 import { createApp } from './app';
 import type { Config } from './config';
 import { connect, openDatabase, StartError } from './database';
-import { migrate } from './migrations';
-import { backUp, keepBackingUp } from './services/backup';
+import { isBehind, migrate, unknownMigrations } from './migrations';
+import { Backups, backUp, keepBackingUp, restoreStaged, tidyBackups } from './services/backup';
+import { takeFolder } from './services/lock';
 import { Assets } from './services/assets';
 import { Feed } from './services/feed';
 import { Films } from './services/films';
@@ -40,11 +42,17 @@ const listen = (server: Server, config: Config): Promise<string> =>
     });
   });
 
-const prepare = async (sequelize: Sequelize, config: Config, log: Logger): Promise<() => void> => {
-  const stopBackups = await keepBackingUp(sequelize, config.dataDir, log);
+/** Checks that the database is of this version or an earlier one, and brings it up to date, backed up first. */
+const prepare = async (sequelize: Sequelize, config: Config, log: Logger): Promise<void> => {
+  const unknown = await unknownMigrations(sequelize);
+  if (unknown.length > 0)
+    throw new StartError(
+      `The database in ${config.dataDir} was written by a newer version (it has ${unknown.join(', ')}). Nothing was changed. Start that version, or set DUSK_DATA to another folder.`,
+    );
+  if (await isBehind(sequelize))
+    log.info({ file: await backUp(sequelize, config.dataDir) }, 'backup written');
   const ran = await migrate(sequelize);
   if (ran.length > 0) log.info({ ran }, 'schema brought up to date');
-  return stopBackups;
 };
 
 /**
@@ -57,8 +65,31 @@ export const start = async (
   log: Logger = pino({ level: 'info' }),
   seed?: (films: Films) => Promise<void>,
 ): Promise<Running> => {
+  await mkdir(config.dataDir, { recursive: true }).catch(() => undefined);
+  const giveBack = await takeFolder(config.dataDir).catch((error: unknown) => {
+    throw error instanceof StartError
+      ? error
+      : new StartError(`The data folder ${config.dataDir} cannot be written to: ${String(error)}`);
+  });
+  try {
+    return await run(config, log, giveBack, seed);
+  } catch (error) {
+    await giveBack();
+    throw error;
+  }
+};
+
+const run = async (
+  config: Config,
+  log: Logger,
+  giveBack: () => Promise<void>,
+  seed?: (films: Films) => Promise<void>,
+): Promise<Running> => {
+  const restored = await restoreStaged(config.dataDir);
+  if (restored) log.info({ backup: restored }, 'backup restored');
   const sequelize = await openDatabase(config.dataDir);
-  const stopBackups = await prepare(sequelize, config, log).catch(async (error: unknown) => {
+  await tidyBackups(config.dataDir);
+  await prepare(sequelize, config, log).catch(async (error: unknown) => {
     await sequelize.close();
     throw error instanceof Error && /readonly|READONLY/.test(error.message)
       ? new StartError(`The database in ${config.dataDir} cannot be written to: ${error.message}`)
@@ -69,6 +100,7 @@ export const start = async (
   const store = new Store(writer, feed);
   const assets = new Assets(sequelize, store);
   const films = new Films(sequelize, store, assets);
+  const backups = new Backups(sequelize, config.dataDir);
   await assets.tidy();
   if (seed) await seed(films);
   const server = createServer(
@@ -77,6 +109,7 @@ export const start = async (
       films,
       assets,
       feed,
+      backups,
       log,
       names: config.names,
       tiles: config.tiles ?? '',
@@ -85,8 +118,10 @@ export const start = async (
     }),
   );
   const address = await listen(server, config);
+  // In the background: a large database takes seconds to copy.
+  const stopBackups = config.backups === false ? null : keepBackingUp(sequelize, config.dataDir, log);
   const stop = async (): Promise<void> => {
-    stopBackups();
+    await stopBackups?.();
     await new Promise<void>((resolve) => {
       server.close(() => resolve());
       server.closeAllConnections();
@@ -95,6 +130,7 @@ export const start = async (
     await writer.close();
     await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
     await sequelize.close();
+    await giveBack();
   };
   return { address, films, assets, store, backUp: (at) => backUp(sequelize, config.dataDir, at), stop };
 };

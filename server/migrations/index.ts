@@ -1,4 +1,4 @@
-import type { Sequelize } from 'sequelize';
+import { QueryTypes, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { first } from './0001-first';
 import { pilotsAndFields } from './0002-pilots-and-fields';
@@ -28,6 +28,23 @@ const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Seq
 
 /** Names of the schema changes, oldest first. */
 export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map((m) => m.name);
+
+/** Changes a database has behind it that this version does not know: a newer version wrote it. */
+export const unknownMigrations = async (sequelize: Sequelize): Promise<string[]> =>
+  (await ran(sequelize)).filter((name) => !MIGRATION_NAMES.includes(name));
+
+/** Whether a database has data of an earlier schema, so that a migration is about to change it. */
+export const isBehind = async (sequelize: Sequelize): Promise<boolean> => {
+  const done = await ran(sequelize);
+  return done.length > 0 && done.length < MIGRATION_NAMES.length;
+};
+
+const ran = async (sequelize: Sequelize): Promise<string[]> => {
+  const rows = await sequelize
+    .query<{ name: string }>('SELECT name FROM migrations', { type: QueryTypes.SELECT })
+    .catch(() => []);
+  return rows.map((r) => r.name);
+};
 
 /** Brings a database to the newest schema, or to the one named. @returns names of the migrations that ran */
 export const migrate = async (sequelize: Sequelize, to?: string): Promise<string[]> => {

@@ -5,6 +5,7 @@ import express, { Router } from 'express';
 import { checkBatch, checkFilmFile } from '../services/checks';
 import { HttpProblem } from '../http/problem';
 import type { Assets } from '../services/assets';
+import type { Backups } from '../services/backup';
 import type { Films } from '../services/films';
 import { projectionOf } from '../services/projections';
 import type { Store } from '../services/store';
@@ -30,6 +31,7 @@ export const api = (
   films: Films,
   assets: Assets,
   feed: Feed,
+  backups: Backups,
   about: { readonly version: string; readonly tiles: string },
 ): Router => {
   const router = Router();
@@ -123,6 +125,24 @@ export const api = (
   });
   router.get('/projections/:code', async (request, response) => {
     response.json(await projectionOf(request.params.code));
+  });
+  router.get('/backups', async (_request, response) => {
+    response.json({ backups: await backups.list() });
+  });
+  router.post('/backups', async (_request, response) => {
+    response.status(201).json({ name: await backups.make() });
+  });
+  // Beside today's film, never in its place.
+  router.post('/backups/:name/films/:film', async (request, response) => {
+    const file = await backups.film(request.params.name, request.params.film);
+    const id = await films.importFile(
+      { ...file, film: { ...file.film, name: `${file.film.name} (backup)`.slice(0, 200) } },
+      WHOLE_FILMS,
+    );
+    response.status(201).location(`/api/films/${id}`).json({ id });
+  });
+  router.post('/backups/:name/restore', async (request, response) => {
+    response.status(202).json({ before: await backups.stage(request.params.name) });
   });
   router.get('/events', events(feed, films));
   return router;

@@ -51,7 +51,22 @@ export interface FilmSummary {
   readonly updatedAt: string;
 }
 
+/** A copy of everything, as the server lists it. */
+export interface BackupSummary {
+  readonly name: string;
+  readonly at: string;
+  readonly bytes: number;
+  readonly sound: boolean;
+  readonly films: readonly { readonly id: string; readonly name: string; readonly shots: number }[];
+}
+
 export const api = {
+  backups: () => json<{ backups: BackupSummary[] }>('/api/backups'),
+  makeBackup: () => json<{ name: string }>('/api/backups', { method: 'POST' }),
+  restoreFilm: (backup: string, film: string) =>
+    json<{ id: string }>(`/api/backups/${backup}/films/${film}`, { method: 'POST' }),
+  restoreAll: (backup: string) =>
+    json<{ before: string }>(`/api/backups/${backup}/restore`, { method: 'POST' }),
   films: () => json<{ films: FilmSummary[] }>('/api/films'),
   kit: () => json<{ rows: AnyRow[] }>('/api/kit'),
   film: (id: string) => json<{ rows: AnyRow[]; sequence: number }>(`/api/films/${id}`),

@@ -148,10 +148,12 @@ const apply = (): void => {
     </div>
     <div v-else class="outcome">
       <h3>{{ chosen.label }}</h3>
-      <ul v-if="lines.length > 0" role="status">
-        <li v-for="l in lines" :key="l.say" :class="l.sign">{{ l.say }}</li>
-      </ul>
-      <p v-else role="status">Every shot that fits still fits, at the same minute.</p>
+      <div role="status">
+        <ul v-if="lines.length > 0">
+          <li v-for="l in lines" :key="l.say" :class="l.sign">{{ l.say }}</li>
+        </ul>
+        <p v-else>Every shot that fits still fits, at the same minute.</p>
+      </div>
       <p v-if="difference && difference.dropped.length > 0" class="quiet">
         {{ counted(difference.dropped.length, 'shot') }} would need another plan: apply, then plan the day
         anew under Flights.

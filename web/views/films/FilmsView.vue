@@ -40,6 +40,8 @@ const takeIn = async (file: unknown): Promise<void> => {
     fault.value = why(error);
   }
 };
+const BackupList = defineAsyncComponent(() => import('./BackupList.vue'));
+const backupsShown = ref(false);
 const NewFilm = defineAsyncComponent(() => import('./NewFilm.vue'));
 const openDemo = async (): Promise<void> => {
   try {
@@ -126,11 +128,24 @@ const when = (iso: string): string => whenText(Date.parse(iso));
       <li v-for="n in 3" :key="n" class="ghost" />
     </ul>
     <NewFilm v-if="!offline" @made="takeIn" />
+    <details
+      v-if="!offline"
+      class="backups"
+      @toggle="backupsShown = ($event.target as HTMLDetailsElement).open"
+    >
+      <summary>Backups</summary>
+      <BackupList v-if="backupsShown" @restored="refresh" />
+    </details>
     <UpdateBar />
   </main>
 </template>
 
 <style scoped>
+.backups summary {
+  cursor: pointer;
+  padding: 8px 0;
+  font-weight: 620;
+}
 .away {
   border-left: 4px solid var(--care);
   padding-left: 10px;
