@@ -87,6 +87,7 @@ const CORE = {
     'time',
     'units',
   ],
+  'card-match': [],
   drawing: ['geometry', 'lens', 'moves', 'shot'],
   handover: ['cards', 'day', 'film', 'footage', 'model', 'shot', 'story', 'time', 'units'],
   field: ['day', 'film', 'geometry', 'messages', 'model', 'shot', 'time'],

@@ -1,5 +1,35 @@
-import { readFile } from 'node:fs/promises';
+import { copyFile, mkdtemp, readFile, rm, utimes } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { v4 as uuid } from 'uuid';
+import type { Shot } from '@core/model';
+import type { Running } from '../server/start';
 import { expect, test } from './app';
+
+/** Takes are noted as a phone would send them. */
+const note = (app: Running, shot: Pick<Shot, 'id' | 'locationId'>, utcMs: readonly number[]) =>
+  app.store.apply({
+    batch: uuid(),
+    device: 'e2e',
+    changes: utcMs.map((ms) => {
+      const id = uuid();
+      const value = {
+        id,
+        locationId: shot.locationId,
+        shotId: shot.id,
+        utcMs: ms,
+        rating: 'good',
+        reason: null,
+        reversed: false,
+        aircraftId: null,
+        packId: null,
+        cardId: null,
+        clip: '',
+        notes: '',
+      };
+      return { kind: 'take', id, version: 0, value };
+    }),
+  });
 
 test('documents are saved under the film’s name, a clip name reaches the timeline, and the view is accessible', async ({
   page,
@@ -9,32 +39,7 @@ test('documents are saved under the film’s name, a clip name reaches the timel
   const { derived } = await bench.stored();
   const { shot: first } = derived.shots.get(derived.order[0]!)!.facts;
   await bench.open('field');
-  // A take is noted as a phone would send it.
-  await app.store.apply({
-    batch: '11111111-1111-4111-8111-111111111111',
-    device: 'e2e',
-    changes: [
-      {
-        kind: 'take',
-        id: '22222222-2222-4222-8222-222222222222',
-        version: 0,
-        value: {
-          id: '22222222-2222-4222-8222-222222222222',
-          locationId: first.locationId,
-          shotId: first.id,
-          utcMs: Date.UTC(2027, 4, 14, 5, 10),
-          rating: 'good',
-          reason: null,
-          reversed: false,
-          aircraftId: null,
-          packId: null,
-          cardId: null,
-          clip: '',
-          notes: '',
-        },
-      },
-    ],
-  });
+  await note(app, first, [Date.UTC(2027, 4, 14, 5, 10)]);
   await bench.open('footage');
   await expect(page.getByRole('heading', { name: 'Clips by shot' })).toBeVisible();
   await page.getByLabel('Clip of take 1 of shot 1').fill('DUSK_0042.MP4');
@@ -55,4 +60,54 @@ test('documents are saved under the film’s name, a clip name reaches the timel
   await page.route('**/documents/**', (route) => route.abort());
   await page.getByRole('button', { name: 'Save Shot list' }).click();
   await expect(page.getByRole('alert')).toContainText('No answer from the application.');
+});
+
+test('a card’s clips find their takes: the clock that is off, the one missing, too short, at another rate, unplanned', async ({
+  page,
+  bench,
+  app,
+}) => {
+  const { derived } = await bench.stored();
+  const shots = derived.order.slice(0, 4).map((id) => derived.shots.get(id)!.facts.shot);
+  const at = shots.map((_, i) => Date.UTC(2027, 4, 14, 5, 10 + 7 * i + i * i));
+  for (const [i, shot] of shots.entries()) await note(app, shot, [at[i]!]);
+  const card = await mkdtemp(join(tmpdir(), 'dusk-card-'));
+  // Made by another program; the camera's clock is 37 s slow, the second take has no clip.
+  const clips = [
+    ['clip-a.mp4', at[0]!],
+    ['clip-short.mp4', at[2]!],
+    ['clip-b.mp4', at[2]! + 260_000],
+    ['clip-rate.mov', at[3]!],
+  ] as const;
+  for (const [name, endMs] of clips) {
+    await copyFile(join('e2e', 'fixtures', name), join(card, name));
+    await utimes(join(card, name), new Date(), new Date(endMs - 37_000 - 4000));
+  }
+  await bench.open('footage');
+  await page.getByLabel('Choose clips').setInputFiles(clips.map(([name]) => join(card, name)));
+  const pane = page.getByRole('region', { name: 'Card to shots' });
+  await expect(pane.getByRole('status')).toHaveText(
+    /4 clips, 3 matched · 1 take without a clip · 14 shots never recorded · camera clock 41 s slow/,
+  );
+  const row = (name: string) => pane.getByRole('listitem').filter({ hasText: name });
+  await expect(row('clip-a.mp4')).toContainText('14 s');
+  await expect(row('clip-a.mp4')).toContainText('25 fps');
+  await expect(row('clip-short.mp4')).toContainText('shorter than the cut needs');
+  await expect(row('clip-rate.mov')).toContainText('other frame rate than planned');
+  await expect(row('clip-b.mp4')).toHaveClass(/none/);
+  await expect(pane).toContainText(`No clip for shot 2, take 1: ${shots[1]!.title}.`);
+  await bench.accessible();
+  // The pilot knows better: the stray one is the second take.
+  await bench.choose('Take of clip-b.mp4', `shot 2, take 1: ${shots[1]!.title}`);
+  await pane.getByRole('button', { name: 'Name the takes' }).click();
+  await bench.saved();
+  const { file } = await bench.stored();
+  const named = (id: string): string | undefined => file.takes.find((t) => t.shotId === id)?.clip;
+  expect(shots.map((s) => named(s.id))).toEqual([
+    'clip-a.mp4',
+    'clip-b.mp4',
+    'clip-short.mp4',
+    'clip-rate.mov',
+  ]);
+  await rm(card, { recursive: true, force: true });
 });

@@ -8,6 +8,7 @@ import Fig from '../../parts/Fig.vue';
 import TextField from '../../parts/TextField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
+import CardPane from './CardPane.vue';
 import DocumentList from './DocumentList.vue';
 
 /** What leaves the application, and which clip on the card is which shot. */
@@ -32,59 +33,64 @@ const takes = computed(() => lines.value.reduce((n, l) => n + l.flown.length, 0)
   <main class="footage scroll" tabindex="-1">
     <h1 class="sr">Footage</h1>
     <DocumentList :film="store.filmId" />
-    <section class="sheet" aria-labelledby="takes-title">
-      <header>
-        <h2 id="takes-title">Clips by shot</h2>
-        <span class="quiet"
-          >{{ counted(takes, 'take') }} · {{ counted(missing.length, 'shot') }} without a good one</span
-        >
-      </header>
-      <p v-if="lines.length === 0" class="quiet">
-        No shot yet. What is noted in the field stands here, by shot, in the order of the cut.
-      </p>
-      <table v-else>
-        <thead>
-          <tr>
-            <th scope="col" class="n">Cut</th>
-            <th scope="col">Shot</th>
-            <th scope="col" class="n">In the cut</th>
-            <th scope="col">Takes and clips</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="l in lines" :key="l.id" :class="{ kept: l.flown.some((t) => t.rating === 'good') }">
-            <td class="n">{{ l.cut }}</td>
-            <th scope="row">
-              <b>{{ l.number }}</b> <span dir="auto">{{ l.title || 'untitled' }}</span>
-              <span class="quiet state">{{ stateOf(l) }}</span>
-            </th>
-            <td class="n"><Fig :value="l.timelineS" quantity="seconds" /></td>
-            <td>
-              <div v-for="(t, i) in l.flown" :key="t.id" class="take">
-                <span class="which"
-                  ><b>{{ i + 1 }}</b> {{ clockText(t.utcMs, l.zone) }} {{ RATINGS[t.rating]
-                  }}{{ t.reversed ? ', reversed' : '' }}{{ t.reason ? `, ${t.reason}` : '' }}</span
-                >
-                <TextField
-                  :label="`Clip of take ${i + 1} of shot ${l.number}`"
-                  :value="t.clip"
-                  bare
-                  placeholder="clip name on the card"
-                  :save="(clip) => store.edit('take', t.id, { clip }, 'clip name')"
-                />
-                <TextField
-                  :label="`Notes on take ${i + 1} of shot ${l.number}`"
-                  :value="t.notes"
-                  bare
-                  placeholder="notes for the edit"
-                  :save="(notes) => store.edit('take', t.id, { notes }, 'notes')"
-                />
-              </div>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
+    <div class="clips">
+      <CardPane :lines="lines" />
+      <section class="sheet" aria-labelledby="takes-title">
+        <header>
+          <h2 id="takes-title">Clips by shot</h2>
+          <span class="quiet"
+            >{{ counted(takes, 'take') }} · {{ counted(missing.length, 'shot') }} without a good one</span
+          >
+        </header>
+        <p v-if="lines.length === 0" class="quiet">
+          No shot yet. What is noted in the field stands here, by shot, in the order of the cut.
+        </p>
+        <table v-else>
+          <thead>
+            <tr>
+              <th scope="col" class="n">Cut</th>
+              <th scope="col">Shot</th>
+              <th scope="col" class="n">In the cut</th>
+              <th scope="col">Takes and clips</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="l in lines" :key="l.id" :class="{ kept: l.flown.some((t) => t.rating === 'good') }">
+              <td class="n">{{ l.cut }}</td>
+              <th scope="row">
+                <b>{{ l.number }}</b> <span dir="auto">{{ l.title || 'untitled' }}</span>
+              </th>
+              <td class="n"><Fig :value="l.timelineS" quantity="seconds" /></td>
+              <td>
+                <span v-if="l.flown.length === 0 || stateOf(l) !== 'kept'" class="quiet state">{{
+                  stateOf(l)
+                }}</span>
+                <div v-for="(t, i) in l.flown" :key="t.id" class="take">
+                  <span class="which"
+                    ><b>{{ i + 1 }}</b> {{ clockText(t.utcMs, l.zone) }} {{ RATINGS[t.rating]
+                    }}{{ t.reversed ? ', reversed' : '' }}{{ t.reason ? `, ${t.reason}` : '' }}</span
+                  >
+                  <TextField
+                    :label="`Clip of take ${i + 1} of shot ${l.number}`"
+                    :value="t.clip"
+                    bare
+                    placeholder="clip name on the card"
+                    :save="(clip) => store.edit('take', t.id, { clip }, 'clip name')"
+                  />
+                  <TextField
+                    :label="`Notes on take ${i + 1} of shot ${l.number}`"
+                    :value="t.notes"
+                    bare
+                    placeholder="notes for the edit"
+                    :save="(notes) => store.edit('take', t.id, { notes }, 'notes')"
+                  />
+                </div>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+    </div>
   </main>
 </template>
 

@@ -1,0 +1,75 @@
+import type { ClipFile } from '@core/card-match';
+import { createFile, MP4BoxBuffer } from 'mp4box';
+
+/** Enough for most headers; one that stands at the end is found by its place. */
+const SLICE_BYTES = 256 * 1024;
+/** A header that is not found after so many slices is none. */
+const MOST_SLICES = 40;
+
+interface Header {
+  readonly lengthS: number;
+  readonly fps: number | null;
+  readonly widthPx: number | null;
+}
+
+/** Length, rate and width from the header of an MP4 or MOV file; null where there is none. The footage itself is not read. */
+const headerOf = async (file: Blob): Promise<Header | null> => {
+  const parsed = createFile();
+  let header: Header | null = null;
+  parsed.onReady = (info) => {
+    const [track] = info.videoTracks;
+    const lengthS = info.duration / info.timescale;
+    const trackS = track ? track.duration / track.timescale : 0;
+    header = {
+      lengthS,
+      fps: track && trackS > 0 ? track.nb_samples / trackS : null,
+      widthPx: track?.video?.width ?? null,
+    };
+  };
+  let failed = false;
+  parsed.onError = () => {
+    failed = true;
+  };
+  let at = 0;
+  for (let n = 0; n < MOST_SLICES && at < file.size && !failed; n += 1) {
+    const bytes = await file.slice(at, at + SLICE_BYTES).arrayBuffer();
+    const next = parsed.appendBuffer(MP4BoxBuffer.fromArrayBuffer(bytes, at));
+    if (header) break;
+    at = next > at ? next : at + SLICE_BYTES;
+  }
+  return header;
+};
+
+const VIDEO = /\.(mp4|mov|m4v)$/i;
+/** Files read at the same time. */
+const AT_ONCE = 4;
+
+/**
+ * The clips among the files of a card, each by its header.
+ * @param told how many are read so far
+ * @param given ends it early
+ */
+export const readClips = async (
+  files: readonly File[],
+  told: (done: number, all: number) => void,
+  given: AbortSignal,
+): Promise<ClipFile[]> => {
+  const videos = files.filter((f) => VIDEO.test(f.name) && !f.name.startsWith('.'));
+  const clips: ClipFile[] = [];
+  let next = 0;
+  const work = async (): Promise<void> => {
+    for (let file = videos[next++]; file && !given.aborted; file = videos[next++]) {
+      const header = await headerOf(file).catch(() => null);
+      clips.push({
+        name: file.name,
+        endMs: file.lastModified,
+        lengthS: header?.lengthS ?? null,
+        fps: header?.fps ?? null,
+        widthPx: header?.widthPx ?? null,
+      });
+      told(clips.length, videos.length);
+    }
+  };
+  await Promise.all(Array.from({ length: AT_ONCE }, work));
+  return clips;
+};
