@@ -1,5 +1,10 @@
 import type { ClipFile } from '@core/card-match';
-import { createFile, MP4BoxBuffer } from 'mp4box';
+import { createFile, Log, MP4BoxBuffer } from 'mp4box';
+
+// Boxes it does not know are usual on a card and no fault: only the file hears of its own.
+Log.error = (module, text, file) => {
+  file?.onError?.(module, text ?? '');
+};
 
 /** Enough for most headers; one that stands at the end is found by its place. */
 const SLICE_BYTES = 256 * 1024;
