@@ -90,7 +90,7 @@ test('a card’s clips find their takes: the clock that is off, the one missing,
     '4 clips, 3 matched · 1 take without a clip · 14 shots never recorded · camera clock 41 s slow',
   );
   const row = (name: string) => pane.getByRole('listitem').filter({ hasText: name });
-  await expect(row('clip-a.mp4')).toContainText('14 s');
+  await expect(row('clip-a.mp4')).toContainText('14s');
   await expect(row('clip-a.mp4')).toContainText('25 fps');
   await expect(row('clip-short.mp4')).toContainText('shorter than the cut needs');
   await expect(row('clip-rate.mov')).toContainText('other frame rate than planned');

@@ -1,4 +1,5 @@
-import { mkdir, mkdtemp, rm } from 'node:fs/promises';
+import { randomUUID } from 'node:crypto';
+import { copyFile, mkdir, mkdtemp, rm, utimes } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
@@ -48,6 +49,54 @@ const flyingOf =
     await page.getByRole('button', { name: 'Recording?' }).click();
   };
 
+/** Takes of the first shots, noted as a phone would, and a card whose clips are read. */
+const cardRead = async (page: Page): Promise<void> => {
+  const film = new URL(page.url()).pathname.split('/')[2] ?? '';
+  const opened = (await (await page.request.get(new URL(`/api/films/${film}`, page.url()).href)).json()) as {
+    rows: { kind: string; value: { id: string; locationId: string; position: string } }[];
+  };
+  const shots = opened.rows.filter((r) => r.kind === 'shot').map((r) => r.value);
+  const [place] = shots.map((s) => s.locationId);
+  const first = shots
+    .filter((s) => s.locationId === place)
+    .sort((a, b) => (a.position < b.position ? -1 : 1))
+    .slice(0, 3);
+  const at = (i: number): number => Date.UTC(2027, 4, 14, 5, 10 + 6 * i);
+  await page.request.post(new URL('/api/changes', page.url()).href, {
+    data: {
+      batch: randomUUID(),
+      device: 'pictures',
+      changes: first.map((s, i) => {
+        const value = {
+          id: randomUUID(),
+          locationId: s.locationId,
+          shotId: s.id,
+          utcMs: at(i),
+          rating: i === 1 ? 'maybe' : 'good',
+          reason: null,
+          reversed: false,
+          aircraftId: null,
+          packId: null,
+          cardId: null,
+          clip: '',
+          notes: i === 1 ? 'gust at the end' : '',
+        };
+        return { kind: 'take', id: value.id, version: 0, value };
+      }),
+    },
+  });
+  await page.reload();
+  const clips = ['clip-a.mp4', 'clip-b.mp4', 'clip-short.mp4'];
+  const card = await mkdtemp(join(tmpdir(), 'dusk-card-'));
+  for (const [i, name] of clips.entries()) {
+    await copyFile(join('e2e', 'fixtures', name), join(card, name));
+    await utimes(join(card, name), new Date(), new Date(at(i) - 41_000));
+  }
+  await page.getByLabel('Choose clips').setInputFiles(clips.map((name) => join(card, name)));
+  await page.getByText('camera clock').waitFor();
+  await rm(card, { recursive: true, force: true });
+};
+
 const SHOTS: readonly Shot[] = [
   {
     name: 'start',
@@ -56,10 +105,19 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('button', { name: 'Create film' }).waitFor();
     },
   },
+  { name: 'overview', path: '/overview' },
   { name: 'shots', path: '', act: pick('Meadow to arches') },
+  {
+    name: 'moves',
+    path: '',
+    act: async (page) => {
+      await pick('Round the incline house')(page);
+      await page.keyboard.press('m');
+      await page.getByRole('dialog').getByRole('searchbox').waitFor();
+    },
+  },
   { name: 'preview', path: '', act: seeing('Meadow to arches', 0.62) },
   { name: 'storyboard', path: '/storyboard' },
-  { name: 'brief', path: '/brief' },
   { name: 'locations', path: '/locations' },
   {
     name: 'map',
@@ -98,13 +156,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'charging',
-    path: '/flights',
-    act: async (page) => {
-      await page.getByRole('tab', { name: 'Charging' }).click();
-    },
-  },
-  {
     name: 'chances',
     path: '/flights',
     act: async (page) => {
@@ -132,16 +183,10 @@ const SHOTS: readonly Shot[] = [
       await page.getByText('still being looked at').first().waitFor({ state: 'hidden' });
     },
   },
-  {
-    name: 'cards',
-    path: '/checks',
-    act: async (page) => {
-      await page.getByRole('tab', { name: 'Cards' }).click();
-    },
-  },
   { name: 'kit', path: '/kit' },
   { name: 'field', path: '/field', theme: 'noon', act: flyingOf('Meadow to arches') },
   { name: 'phone-field', path: '/field', width: 390, height: 844, act: flyingOf('Meadow to arches') },
+  { name: 'footage', path: '/footage', act: cardRead },
   { name: 'phone-shots', path: '', width: 390, height: 844 },
 ];
 
