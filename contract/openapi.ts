@@ -10,6 +10,21 @@ const problem = (description: string) => ({
   content: { 'application/problem+json': { schema: ref('problem') } },
 });
 const idParameter = { name: 'id', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } };
+const nameParameter = { name: 'name', in: 'path', required: true, schema: { type: 'string' } };
+const listOf = (items: object) => ({ type: 'array', items });
+const backupSchema = {
+  type: 'object',
+  properties: {
+    name: { type: 'string' },
+    at: { type: 'string', format: 'date-time' },
+    bytes: { type: 'integer' },
+    sound: { type: 'boolean', description: 'It opens and its pages hold together.' },
+    films: listOf({
+      type: 'object',
+      properties: { id: { type: 'string' }, name: { type: 'string' }, shots: { type: 'integer' } },
+    }),
+  },
+};
 const ok = (description: string, schema: object = { type: 'object' }) => ({ description, ...json(schema) });
 
 const rowSchema = (kind: string) => ({
@@ -50,6 +65,52 @@ const paths = {
       summary: 'The film as one file',
       parameters: [idParameter],
       responses: { 200: ok('File', ref('film-file')), 404: problem('No such film') },
+    },
+  },
+  '/api/films/{id}/documents/{name}': {
+    get: {
+      summary:
+        'A document of the film: call sheet, shot list, storyboard, tables, calendar, timeline, or all of them',
+      parameters: [
+        idParameter,
+        { ...nameParameter, description: 'File name, such as call-sheet.pdf or everything.zip.' },
+        { name: 'paper', in: 'query', schema: { enum: ['A4', 'LETTER'], default: 'A4' } },
+      ],
+      responses: {
+        200: {
+          description: 'The file',
+          content: { '*/*': { schema: { type: 'string', format: 'binary' } } },
+        },
+        404: problem('No such film or document'),
+      },
+    },
+  },
+  '/api/backups': {
+    get: {
+      summary: 'Backups, newest first, each opened and checked',
+      responses: { 200: ok('Backups', { type: 'object', properties: { backups: listOf(backupSchema) } }) },
+    },
+    post: {
+      summary: 'Writes a backup now',
+      responses: { 201: ok('Its name', { type: 'object', properties: { name: { type: 'string' } } }) },
+    },
+  },
+  '/api/backups/{name}/films/{film}': {
+    post: {
+      summary: 'Brings a film back from a backup, beside the film of today',
+      parameters: [
+        nameParameter,
+        { name: 'film', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } },
+      ],
+      responses: { 201: ok('Id of the new film'), 404: problem('No such backup or film') },
+    },
+  },
+  '/api/backups/{name}/restore': {
+    post: {
+      summary:
+        'Has a backup take the place of everything at the next start; the state now is backed up first',
+      parameters: [nameParameter],
+      responses: { 202: ok('Name of that backup'), 404: problem('No such backup') },
     },
   },
   '/api/films/{id}/changes': {

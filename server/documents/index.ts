@@ -41,5 +41,9 @@ export const makeBeside = async (
       void worker.terminate();
     });
     worker.once('error', reject);
+    // One that ends without a word ran out of memory.
+    worker.once('exit', (code) => {
+      reject(new Error(`The document could not be made (${code}).`));
+    });
   });
 };

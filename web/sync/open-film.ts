@@ -1,8 +1,8 @@
 import type { AnyRow, LoggedChange } from '@contract';
-import { api, Unreachable } from './api';
+import { api, ApiProblem, Unreachable } from './api';
 import { storePending, pendingOfClosedTabs } from './pending-storage';
 import type { PendingChange } from './outbox';
-import { snapshotOf, storeSnapshot, type Snapshot } from './snapshots';
+import { forgetSnapshot, snapshotOf, storeSnapshot, type Snapshot } from './snapshots';
 
 /** A film as it is read when it is opened. */
 export interface OpenedFilm {
@@ -42,8 +42,10 @@ const read = async (id: string): Promise<Read> => {
     }, PATIENCE_MS);
   });
   const first = await Promise.race([
-    asked.catch((error: unknown) => {
+    asked.catch(async (error: unknown) => {
       if (error instanceof Unreachable) return null;
+      // Deleted elsewhere: this device has no use for it either.
+      if (error instanceof ApiProblem && error.problem.status === 404) await forgetSnapshot(id);
       throw error;
     }),
     known.then((snapshot) => (snapshot ? soon : new Promise<never>(() => undefined))),

@@ -161,6 +161,9 @@ vi.mock('./snapshots', () => ({
   storeSnapshot: async (snapshot: Snapshot) => {
     if (!page.gone) onDevice.set(device, structuredClone(snapshot));
   },
+  forgetSnapshot: async () => {
+    onDevice.delete(device);
+  },
   snapshotOf: async () => structuredClone(onDevice.get(device)),
 }));
 
