@@ -111,3 +111,52 @@ test('a card’s clips find their takes: the clock that is off, the one missing,
   ]);
   await rm(card, { recursive: true, force: true });
 });
+
+test('the day is taken along as one page, takes are noted on it without a server, and come back as a file', async ({
+  page,
+  bench,
+  browser,
+}) => {
+  await bench.open('footage');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save Take along', exact: true }).click(),
+  ]);
+  const dir = await mkdtemp(join(tmpdir(), 'dusk-along-'));
+  const path = join(dir, 'day.html');
+  await copyFile(await download.path(), path);
+  const phone = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 }, offline: true })
+  ).newPage();
+  const asked: string[] = [];
+  phone.on('request', (r) => asked.push(r.url()));
+  await phone.goto(`file://${path}`);
+  const card = phone.locator('article').filter({ hasText: 'Along the parapet' });
+  await expect(card.getByRole('listitem').first()).toContainText('Start');
+  await card.getByRole('button', { name: 'Good', exact: true }).click();
+  await card.getByRole('button', { name: 'No good' }).click();
+  await card.getByRole('button', { name: 'Maybe', exact: true }).click();
+  await card.getByTitle('Take this one back').last().click();
+  await expect(phone.locator('#count')).toHaveText('2 takes');
+  expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  expect(asked).toEqual([`file://${path}`]);
+  const [log] = await Promise.all([
+    phone.waitForEvent('download'),
+    phone.getByRole('button', { name: 'Save log' }).click(),
+  ]);
+  const file = join(dir, 'takes.json');
+  await log.saveAs(file);
+  for (const said of ['2 takes brought in, 0 there already.', '0 takes brought in, 2 there already.']) {
+    await page.getByLabel('Bring in a log').setInputFiles(file);
+    await expect(page.getByText(said)).toBeAttached();
+  }
+  await bench.saved();
+  const { file: stored, derived } = await bench.stored();
+  const shot = stored.shots.find((s) => s.title === 'Along the parapet')!;
+  expect(stored.takes.map((t) => [t.shotId, t.rating])).toEqual([
+    [shot.id, 'good'],
+    [shot.id, 'no-good'],
+  ]);
+  expect(derived.done.has(shot.id)).toBe(shot.takes <= 1);
+  await rm(dir, { recursive: true, force: true });
+});

@@ -93,3 +93,17 @@ describe('the calendar', () => {
     for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
   });
 });
+
+describe('the page that is taken along', () => {
+  it('stands alone: nothing fetched, every shot in flying order, and no title breaks out of its place', async () => {
+    const odd = structuredClone(film) as unknown as { shots: { title: string }[] };
+    odd.shots[0]!.title = '</h2><script>alert(1)</script>';
+    const page = await made('take-along.html', odd as unknown as FilmFile);
+    expect(page).not.toMatch(/(src|href)=["']?(https?:)?\/\//);
+    expect(page).not.toContain('<script>alert');
+    expect(page.match(/<script>/g)).toHaveLength(1);
+    const shots = [...page.matchAll(/data-shot="([^"]+)"/g)].map((m) => m[1]);
+    expect(shots.toSorted()).toEqual(film.shots.map((s) => s.id).toSorted());
+    expect(page.match(/first frame/g)).toHaveLength(film.shots.length);
+  });
+});

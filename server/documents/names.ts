@@ -25,5 +25,6 @@ export const DOCUMENT_NAMES: readonly DocumentName[] = [
   { file: 'timeline.otio', mime: 'application/json; charset=utf-8' },
   { file: 'timeline.edl', mime: 'text/plain; charset=utf-8' },
   { file: 'shot-numbers.srt', mime: 'application/x-subrip; charset=utf-8' },
+  { file: 'take-along.html', mime: 'text/html; charset=utf-8' },
   { file: 'everything.zip', mime: 'application/zip' },
 ];

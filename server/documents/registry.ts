@@ -7,6 +7,7 @@ import type { Paper } from './names';
 import { pdfOf } from './pdf';
 import { calendarOf, csvOf, workbookOf } from './plain-files';
 import { shotList, storyboard } from './shot-list';
+import { takeAlong } from './take-along';
 
 export interface DocumentOptions {
   readonly paper: Paper;
@@ -38,6 +39,7 @@ const FILES: Readonly<Record<string, Maker>> = {
   'calendar.ics': text(calendarOf),
   'timeline.otio': text((whole) => otioOf(editTimeline(whole))),
   'timeline.edl': text((whole) => edlOf(editTimeline(whole))),
+  'take-along.html': text(takeAlong),
   'shot-numbers.srt': text((whole) => subtitlesOf(editTimeline(whole))),
 };
 
@@ -49,6 +51,7 @@ const README = [
   'calendar.ics                                    flights and locations; importing again updates',
   'timeline.otio, timeline.edl                     the planned cut for an editor',
   'shot-numbers.srt                                shot numbers as subtitles',
+  'take-along.html                                 the day for a phone without the application; its log comes back under Footage',
   'checksums.txt                                   SHA-256 of every file',
   '',
 ].join('\r\n');

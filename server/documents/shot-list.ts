@@ -1,4 +1,5 @@
 import { aboveDrawing, frameDrawing } from '@core/drawing';
+import { vec } from '@core/geometry';
 import { inCutOrder, inFlyingOrder, shotLines, type Handover, type ShotLine } from '@core/handover';
 import { clockText, dayText } from '@core/time';
 import { writeShutter, writeText, type Quantity } from '@core/units';
@@ -26,9 +27,10 @@ const boxes = (count: number): Content => ({
   columns: Array.from({ length: Math.min(count, 12) }, (): Content => ({ svg: BOX, width: 13 })),
 });
 
-const launchOf = (whole: Handover, l: ShotLine) => {
+/** Launch point of the flight a shot is in; the origin of its location where it is in none. */
+export const launchOf = (whole: Handover, l: ShotLine) => {
   const place = whole.derived.places.get(l.shot.facts.location.id);
-  return place?.flights[l.shot.flightIndex ?? -1]?.launch.at ?? { x: 0, y: 0 };
+  return place?.flights[l.shot.flightIndex ?? -1]?.launch.at ?? vec(0, 0, 0);
 };
 
 const pictures = (whole: Handover, l: ShotLine): Content => {

@@ -14,6 +14,7 @@ import { useFilm } from '../stores/film';
 import { idle, whenIdle } from '../composables/idle';
 import type { Marks } from '../stores/part-states';
 import { useSelection } from '../stores/selection';
+import { rememberFilm } from './last-film';
 import ConflictBar from './ConflictBar.vue';
 import RejectedBar from './RejectedBar.vue';
 import SaveMark from './SaveMark.vue';
@@ -36,6 +37,12 @@ watch(
   () => store.film?.name,
   (title) => {
     document.title = title ? `${title} – Dusk Slate` : 'Dusk Slate';
+  },
+);
+watch(
+  () => store.film?.id,
+  (id) => {
+    if (id) rememberFilm(id);
   },
 );
 onBeforeUnmount(() => store.close());

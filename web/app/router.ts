@@ -1,3 +1,4 @@
+import { lastFilm } from './last-film';
 import { createRouter, createWebHistory, type RouteRecordRaw } from 'vue-router';
 
 /** A view of one location of the film; without one in the address it is the one looked at last. */
@@ -45,7 +46,7 @@ export const router = createRouter({
       // Where the installed application begins: in the film that was open last.
       path: '/last',
       redirect: () => {
-        const film = localStorage.getItem('dusk-last-film');
+        const film = lastFilm();
         return film ? { name: 'overview', params: { film } } : { name: 'films' };
       },
     },

@@ -18,9 +18,6 @@ import { SyncSession, type SyncState, type WantedChange } from '../sync/sync-ses
 import { storeSnapshot } from '../sync/snapshots';
 import { validateRow, loadChecks, type Fault } from '../sync/validation';
 
-/** Where the film that was open last is named. */
-export const LAST_FILM = 'dusk-last-film';
-
 /** The open film as the pages read it, and the one way to change it. */
 export const useFilm = defineStore('film', () => {
   const rows = new RowCollection();
@@ -86,7 +83,6 @@ export const useFilm = defineStore('film', () => {
     filmId.value = id;
     await session.open(id);
     if (state.value.loading || state.value.missing !== '') return;
-    localStorage.setItem(LAST_FILM, id);
     whenIdle(() => void loadMessages());
     whenIdle(() => void loadChecks().then(() => whenIdle(warmChecks)));
   };

@@ -2,18 +2,22 @@
 import { inCutOrder, shotLines, type ShotLine } from '@core/handover';
 import { clockText } from '@core/time';
 import { counted } from '@core/units';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { useDeferred } from '../../composables/deferred';
+import { readTakeLog } from '../../exchange/take-log';
 import Fig from '../../parts/Fig.vue';
 import TextField from '../../parts/TextField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
+import { useSelection } from '../../stores/selection';
+import type { Thing } from '../../sync/history';
 import CardPane from './CardPane.vue';
 import DocumentList from './DocumentList.vue';
 
 /** What leaves the application, and which clip on the card is which shot. */
 const store = useFilm();
 const derivedFilm = useDerivedFilm();
+const selection = useSelection();
 const lines = useDeferred(() =>
   store.input && derivedFilm.derived
     ? inCutOrder(shotLines({ input: store.input, derived: derivedFilm.derived }))
@@ -27,6 +31,29 @@ const stateOf = (l: ShotLine): string => {
   return l.status === 'done' ? 'logged, no take noted' : 'not flown';
 };
 const takes = computed(() => lines.value.reduce((n, l) => n + l.flown.length, 0));
+const fault = ref('');
+/** The log of a page that was taken along: what is new in it becomes takes, as one step. */
+const bringIn = async (event: Event): Promise<void> => {
+  const field = event.target as HTMLInputElement;
+  const file = field.files?.[0];
+  field.value = '';
+  if (!file) return;
+  const log = readTakeLog(await file.text(), store.filmId, store.list('shot'), store.list('take'));
+  fault.value = log.ok ? '' : `“${file.name}” is not brought in. ${log.reason}`;
+  if (!log.ok) return;
+  const { takes: fresh, known, strange } = log.value;
+  const faults =
+    fresh.length > 0
+      ? store.commit(
+          'log of takes',
+          fresh.map((t) => ({ kind: 'take' as const, id: t.id, after: t as Thing })),
+        )
+      : [];
+  fault.value = faults[0]?.say ?? '';
+  selection.say(
+    `${counted(fresh.length, 'take')} brought in, ${known} there already${strange > 0 ? `, ${strange} of shots that are gone` : ''}.`,
+  );
+};
 </script>
 
 <template>
@@ -38,10 +65,14 @@ const takes = computed(() => lines.value.reduce((n, l) => n + l.flown.length, 0)
       <section class="sheet" aria-labelledby="takes-title">
         <header>
           <h2 id="takes-title">Clips by shot</h2>
+          <label class="btn file"
+            >Bring in a log<input type="file" accept="application/json,.json" @change="bringIn"
+          /></label>
           <span class="quiet"
             >{{ counted(takes, 'take') }} · {{ counted(missing.length, 'shot') }} without a good one</span
           >
         </header>
+        <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
         <p v-if="lines.length === 0" class="quiet">
           No shot yet. What is noted in the field stands here, by shot, in the order of the cut.
         </p>
@@ -95,6 +126,14 @@ const takes = computed(() => lines.value.reduce((n, l) => n + l.flown.length, 0)
 </template>
 
 <style scoped>
+.file input {
+  position: absolute;
+  opacity: 0;
+  width: 1px;
+}
+.file:focus-within {
+  outline: 2px solid var(--pick);
+}
 .footage {
   padding: 18px 20px 40px;
   display: grid;

@@ -18,6 +18,16 @@ export const DOCUMENT_GROUPS: readonly { readonly name: string; readonly documen
     ],
   },
   {
+    name: 'For a phone without the application',
+    documents: [
+      {
+        file: 'take-along.html',
+        name: 'Take along',
+        tells: 'the day in one page, with a log of takes (HTML)',
+      },
+    ],
+  },
+  {
     name: 'For the calendar',
     documents: [
       {
