@@ -99,6 +99,9 @@ test('shots are dragged between flights, with what would come of it shown before
   const theirs = await shots(page, to);
   const piece = row(page, from).locator('.piece.shot').first();
   const target = row(page, to).locator('.bar');
+  // Dragging comes after the view, and the rows are drawn anew with the verdict: it is taken hold of when they rest.
+  await expect(bench.verdict.first()).not.toContainText('Not known yet');
+  await expect(piece).toHaveAttribute('draggable', 'true');
   const [a, b] = [(await piece.boundingBox())!, (await target.boundingBox())!];
   await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
   await page.mouse.down();
