@@ -255,7 +255,7 @@ test('heights come in from a text grid and from nowhere else; a picture is laid 
   await page.locator('input[accept*="image/png"]').setInputFiles({
     name: 'air.png',
     mimeType: 'image/png',
-    buffer: await readFile('web/public/icon-512.png'),
+    buffer: await readFile('docs/screenshots/shots.png'),
   });
   await expect(page.getByRole('button', { name: 'Pins' })).toBeVisible();
   await bench.saved();
