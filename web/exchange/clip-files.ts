@@ -60,13 +60,19 @@ export const readClips = async (
   given: AbortSignal,
 ): Promise<ClipFile[]> => {
   const videos = files.filter((f) => VIDEO.test(f.name) && !f.name.startsWith('.'));
+  const twice = new Set(videos.map((f) => f.name).filter((name, i, all) => all.indexOf(name) !== i));
+  /** Cameras begin to count anew in each folder: then the folder belongs to the name. */
+  const nameOf = (f: File): string =>
+    twice.has(f.name) && f.webkitRelativePath !== ''
+      ? f.webkitRelativePath.split('/').slice(1).join('/')
+      : f.name;
   const clips: ClipFile[] = [];
   let next = 0;
   const work = async (): Promise<void> => {
     for (let file = videos[next++]; file && !given.aborted; file = videos[next++]) {
       const header = await headerOf(file).catch(() => null);
       clips.push({
-        name: file.name,
+        name: nameOf(file),
         endMs: file.lastModified,
         lengthS: header?.lengthS ?? null,
         fps: header?.fps ?? null,

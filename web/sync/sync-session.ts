@@ -269,6 +269,8 @@ export class SyncSession {
 
   /** Stores the film on this device a moment after the last news. */
   private snapshotSoon(): void {
+    // While another film is being read the rows are still those of the one before.
+    if (this.loading || this.missing !== '') return;
     clearTimeout(this.snapshotTimer);
     this.snapshotTimer = setTimeout(() => {
       this.snapshot();
