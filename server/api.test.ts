@@ -373,3 +373,66 @@ describe('many at once', () => {
     expect(((await answer.json()) as Problem).fields?.[0]?.say).toMatch(/id/);
   });
 });
+
+describe('odd requests', () => {
+  const code = async (path: string, body?: unknown): Promise<[number, string]> => {
+    const answer =
+      body === undefined ? await fetch(`${server.address}${path}`) : await post(server.address, path, body);
+    return [answer.status, ((await answer.json()) as Problem).detail];
+  };
+  it('the same thing twice in a batch is refused and nothing of it is stored', async () => {
+    const { id, rows } = await openFirst(server.address);
+    const shot = shotOf(rows);
+    const twice = batchOf(
+      change('shot', shot.version, { ...shot.value, takes: 7 }),
+      change('shot', shot.version, { ...shot.value, takes: 8 }),
+    );
+    const [status, say] = await code('/api/changes', twice);
+    expect([status, say]).toEqual([400, 'The same thing is changed twice in one batch.']);
+    expect((await server.films.exportFile(id)).shots.find((s) => s.id === shot.value.id)?.takes).toBe(
+      shot.value.takes,
+    );
+  });
+  it('a batch sent again after its row was deleted elsewhere does not bring it back', async () => {
+    const { id, rows } = await openFirst(server.address);
+    const { value } = shotOf(rows);
+    const made = { ...value, id: uuid(), title: 'Once only' };
+    const create = batchOf(change('shot', 0, made));
+    expect((await post(server.address, '/api/changes', create)).status).toBe(200);
+    expect(
+      (
+        await post(
+          server.address,
+          '/api/changes',
+          batchOf({ kind: 'shot', id: made.id, version: 1, value: null }),
+        )
+      ).status,
+    ).toBe(200);
+    expect((await post(server.address, '/api/changes', create)).status).toBe(200);
+    expect((await server.films.exportFile(id)).shots.map((s) => s.title)).not.toContain('Once only');
+  });
+  it('a batch’s name used for other changes, and an id of another kind, are each a clear refusal', async () => {
+    const { rows } = await openFirst(server.address);
+    const shot = shotOf(rows);
+    const first = batchOf(change('shot', 0, { ...shot.value, id: uuid() }));
+    expect((await post(server.address, '/api/changes', first)).status).toBe(200);
+    const other = { ...batchOf(change('shot', 0, { ...shot.value, id: uuid() })), batch: first.batch };
+    expect(await code('/api/changes', other)).toEqual([
+      409,
+      'A batch of that name was taken before, with other changes.',
+    ]);
+    const subject = rows.find((r) => r.kind === 'subject')!;
+    const wrong = batchOf(change('subject', 0, { ...subject.value, id: shot.value.id }));
+    expect((await code('/api/changes', wrong))[0]).toBe(409);
+  });
+  it('names that are none are not found, whatever they are called', async () => {
+    for (const path of [
+      '/api/schemas/constructor',
+      '/api/films/%00',
+      '/api/films/%00/file',
+      '/api/assets/%00',
+      '/api/films/x/documents/constructor',
+    ])
+      expect([path, (await code(path))[0]]).toEqual([path, 404]);
+  });
+});

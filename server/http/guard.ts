@@ -27,6 +27,8 @@ const checkBody = (request: Request): void => {
 export const guard = (names: readonly string[]): RequestHandler => {
   const allowed = new Set(['localhost', ...names]);
   return (request, _response, next) => {
+    // No name has one, and the database would end a text there.
+    if (/%00/.test(request.url)) throw new HttpProblem(404, 'not-found', 'There is nothing at that address.');
     const header = request.headers.host ?? '';
     const name = hostName(header);
     if (!allowed.has(name) && isIP(name) === 0)

@@ -18,6 +18,12 @@ const FILE_LIMIT = '120mb';
 /** Whole films that come and go are nobody's step: no tab takes them back by an undo. */
 const WHOLE_FILMS = 'whole-films';
 
+/** Schemas that are published, by name. */
+const SCHEMA_FILES: ReadonlyMap<string, object> = new Map<string, object>([
+  ['film-file', FilmFileSchema],
+  ['kit-file', KitFileSchema],
+]);
+
 /** A film's name as a file may have it. */
 const fileNameOf = (name: string): string =>
   name
@@ -51,7 +57,7 @@ export const api = (
     response.attachment('kit.json').send(JSON.stringify(await films.kitFile(), null, 1));
   });
   router.get('/schemas/:name', (request, response) => {
-    const schema = { 'film-file': FilmFileSchema, 'kit-file': KitFileSchema }[request.params.name];
+    const schema = SCHEMA_FILES.get(request.params.name);
     if (!schema)
       throw new HttpProblem(
         404,

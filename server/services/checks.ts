@@ -37,6 +37,12 @@ const refuse = (fields: readonly FieldFault[]): never => {
 export const checkBatch = (body: unknown): Batch => {
   if (!checkBatchShape(body))
     return refuse(sayFaults(checkBatchShape.errors).map((f) => ({ index: 0, ...f })));
+  const seen = new Set<string>();
+  for (const [index, { id }] of body.changes.entries()) {
+    if (seen.has(id))
+      return refuse([{ index, path: '/id', say: 'The same thing is changed twice in one batch.' }]);
+    seen.add(id);
+  }
   const changes = body.changes.map((c) => ({
     ...c,
     value: withDefaults(ENTITIES[c.kind], c.value) as Record<string, unknown> | null,

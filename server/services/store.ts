@@ -70,7 +70,44 @@ export class Store {
     return new Map(rows.map((r) => [r.value.id, r]));
   }
 
+  /**
+   * What a batch made when it was taken before: the rows as it made them, whatever came after. Null for a new one.
+   * @throws HttpProblem 409 when its name was used for something else
+   */
+  private async takenBefore(batch: Batch): Promise<AnyRow[] | null> {
+    const known = await readChanges(this.writer, 'batch = :batch', { batch: batch.batch });
+    if (known.length === 0) return null;
+    const ids = new Set(batch.changes.map((c) => `${c.kind}:${c.id}`));
+    if (known.some((c) => !ids.has(`${c.kind}:${c.id}`)))
+      throw new HttpProblem(
+        409,
+        'batch-reused',
+        'A batch of that name was taken before, with other changes.',
+      );
+    return known.flatMap((c) => (c.after ? [asMade(c)] : []));
+  }
+
+  /** An id names one thing only, also after that was deleted. */
+  private async checkKinds(changes: readonly Change[], before: ReadonlyMap<string, AnyRow>): Promise<void> {
+    for (const change of changes) {
+      if (before.has(change.id)) continue;
+      const [other] = await read<{ kind: string }>(
+        this.writer,
+        'SELECT kind FROM change_log WHERE entity_id = :id AND kind <> :kind LIMIT 1',
+        { id: change.id, kind: change.kind },
+      );
+      if (other)
+        throw new HttpProblem(
+          409,
+          'id-taken',
+          `The id ${change.id} is that of a ${other.kind}, not of a ${change.kind}.`,
+        );
+    }
+  }
+
   private async write(batch: Batch): Promise<{ rows: AnyRow[]; changes: LoggedChange[] }> {
+    const again = await this.takenBefore(batch);
+    if (again) return { rows: again, changes: [] };
     const before = await this.stored(batch.changes);
     const conflicts = batch.changes.flatMap((change): Conflict[] => {
       const theirs = before.get(change.id) ?? null;
@@ -78,12 +115,9 @@ export class Store {
         ? []
         : [{ kind: change.kind, id: change.id, yours: change, theirs }];
     });
-    if (conflicts.length > 0) {
-      const known = await readChanges(this.writer, 'batch = :batch', { batch: batch.batch });
-      // Taken already, only the answer was lost: the rows as this batch made them, whatever came after.
-      if (known.length > 0) return { rows: known.flatMap((c) => (c.after ? [asMade(c)] : [])), changes: [] };
+    if (conflicts.length > 0)
       throw new HttpProblem(409, 'conflict', 'Somebody changed the same thing meanwhile.', { conflicts });
-    }
+    await this.checkKinds(batch.changes, before);
     const filmOf = await this.filmsOf(batch.changes, before);
     const rows: AnyRow[] = [];
     const changes: LoggedChange[] = [];
