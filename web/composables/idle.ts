@@ -1,6 +1,9 @@
+/** A busy page, or one that is not drawn, may never be idle: then it runs all the same. */
+const LATEST_MS = 1000;
+
 /** Runs when the page has nothing else to do. */
 export const whenIdle = (act: () => void): void => {
-  if ('requestIdleCallback' in window) requestIdleCallback(act);
+  if ('requestIdleCallback' in window) requestIdleCallback(act, { timeout: LATEST_MS });
   else setTimeout(act, 200);
 };
 
