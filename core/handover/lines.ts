@@ -1,7 +1,10 @@
+import { kitOnLocation } from '../day';
+import type { ExposureChoice } from '../exposure';
 import type { DerivedFilm, DerivedShot } from '../film';
 import type { FilmInput, Take } from '../model';
 import { boardOf, useOf, USE_WORDS } from '../story';
-import { secondsOf, takesOf } from '../shot';
+import { exposurePlan } from '../light-timeline';
+import { filterNameOf, locationLight, secondsOf, takesOf } from '../shot';
 
 /** A film with everything worked out about it: what every sheet and table is made of. */
 export interface Handover {
@@ -85,12 +88,32 @@ const recordedWith = ({ facts }: DerivedShot) => {
   };
 };
 
-/** Settings of its planned minute. */
-const exposed = ({ input }: Handover, { light }: DerivedShot) => {
-  const choice = light?.exposure.ok ? light.exposure.value.choice : null;
-  if (!choice) return { exposure: null, filter: '' };
-  const { aperture, shutterS, iso, filterId } = choice;
-  return { exposure: { aperture, shutterS, iso }, filter: named(input.kit.filters, filterId) };
+type Exposed = Pick<ShotLine, 'exposure' | 'filter'>;
+
+const settingOf = (choice: ExposureChoice | null): ShotLine['exposure'] =>
+  choice && { aperture: choice.aperture, shutterS: choice.shutterS, iso: choice.iso };
+
+/** Settings to dial in for each flown shot: the same plan of exposure the card in the field goes by, with the flight's filter. */
+const exposures = ({ input, derived }: Handover): ReadonlyMap<string, Exposed> => {
+  const along = kitOnLocation(input.kit, input.film);
+  return new Map(
+    [...derived.places.values()].flatMap((place) => {
+      if (!place.light || !Number.isFinite(place.windowFromMs)) return [];
+      const lit = locationLight(place.location, place.light, input.readings, input.film.preferences);
+      return exposurePlan(place, derived.shots, along, lit).flatMap((f) =>
+        f.rows.map(({ shotId, start: { choice } }): [string, Exposed] => {
+          const filter = derived.shots.get(shotId)?.filter;
+          return [
+            shotId,
+            {
+              exposure: settingOf(choice),
+              filter: filter ? filterNameOf(input.kit.filters, filter.filterId, filter.stops) : '',
+            },
+          ];
+        }),
+      );
+    }),
+  );
 };
 
 const asked = ({ facts }: DerivedShot) => ({
@@ -117,6 +140,7 @@ export const shotLines = (whole: Handover): readonly ShotLine[] => {
   const cards = new Map<unknown, string | null>(
     derived.budget.cards.byFlight.map((l) => [l.flight, l.cardId ?? null]),
   );
+  const settings = exposures(whole);
   return derived.order.flatMap((id): ShotLine[] => {
     const shot = derived.shots.get(id);
     const cut = board.get(id);
@@ -131,7 +155,7 @@ export const shotLines = (whole: Handover): readonly ShotLine[] => {
         ...asked(shot),
         ...flown(whole, shot, cards),
         ...recordedWith(shot),
-        ...exposed(whole, shot),
+        ...(settings.get(id) ?? { exposure: null, filter: '' }),
         status: statusOf(shot),
         flown: input.takes.filter((t) => t.shotId === id).sort((a, b) => a.utcMs - b.utcMs),
       },

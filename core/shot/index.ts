@@ -1,3 +1,4 @@
+export { filterNameOf } from './filter-name';
 export { gustsOn } from './gusts';
 export { flyerOf, takesOf, windOf } from './costs';
 export { exposureTask, filtersFor, mainsIn, type OnLens, profileOf, schoolOf } from './exposure-task';

@@ -16,7 +16,7 @@ export const writer =
 /** Settings as one line. */
 export const settingsOf = (l: ShotLine): string =>
   l.exposure
-    ? `f/${l.exposure.aperture}, ${writeShutter(l.exposure.shutterS)}, ISO ${l.exposure.iso}, ${l.filter || 'no filter'}`
+    ? `f/${l.exposure.aperture}, ${writeShutter(l.exposure.shutterS)}, ISO ${l.exposure.iso}, ${l.filter}`
     : '';
 
 const BOX =
