@@ -1,5 +1,6 @@
 import { aboveDrawing, frameDrawing } from '@core/drawing';
-import { vec } from '@core/geometry';
+import type { Vec3 } from '@core/geometry';
+import { launchOf as launchPoint } from '@core/location';
 import { inCutOrder, inFlyingOrder, shotLines, type Handover, type ShotLine } from '@core/handover';
 import { clockText, dayText } from '@core/time';
 import { writeShutter, writeText, type Quantity } from '@core/units';
@@ -27,10 +28,14 @@ const boxes = (count: number): Content => ({
   columns: Array.from({ length: Math.min(count, 12) }, (): Content => ({ svg: BOX, width: 13 })),
 });
 
-/** Launch point of the flight a shot is in; the origin of its location where it is in none. */
-export const launchOf = (whole: Handover, l: ShotLine) => {
-  const place = whole.derived.places.get(l.shot.facts.location.id);
-  return place?.flights[l.shot.flightIndex ?? -1]?.launch.at ?? vec(0, 0, 0);
+/** Launch point of the flight a shot is in; its own, or the location's, where it is in none. */
+export const launchOf = ({ input, derived }: Handover, { shot }: ShotLine): Vec3 => {
+  const { location } = shot.facts;
+  const flight = derived.places.get(location.id)?.flights[shot.flightIndex ?? -1];
+  return (
+    flight?.launch.at ??
+    launchPoint(input.features, input.terrain?.get(location.id), location, shot.facts.shot).at
+  );
 };
 
 const pictures = (whole: Handover, l: ShotLine): Content => {
