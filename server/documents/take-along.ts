@@ -58,7 +58,7 @@ export const takeAlong = (whole: Handover): string => {
 <title>${escape(film.name)}</title><style>${TAKE_ALONG_STYLE}</style></head>
 <body data-film="${film.id}">
 <header><b dir="auto">${escape(film.name)}</b><button id="save">Save log</button><span id="count" role="status"></span></header>
-<p class="quiet">The aircraft’s own display counts. Rules differ: check the local rule before every flight.</p>
+<p class="quiet">The aircraft’s own display counts. Rules differ: check the local rule before every flight. Obstacles and clearance are not checked on this page: read the site map before you leave.</p>
 ${sections.join('\n')}
 <script>${TAKE_ALONG_SCRIPT}</script>
 </body></html>`;
