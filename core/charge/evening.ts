@@ -99,7 +99,9 @@ export const sharesAfterEvening = (
 ): ReadonlyMap<string, number> => {
   const reached = new Map(packs.map((p) => [p.id, shareOn(p, date)]));
   if (packs.length === 0) return reached;
-  for (const { packId, toShare } of eveningBefore(packs, [], chargers, addDays(date, -1), date, 0).runs)
+  // What was read off a pack on the day itself holds: the evening that could have topped it up is over.
+  const before = packs.filter((p) => p.chargedOn !== date);
+  for (const { packId, toShare } of eveningBefore(before, [], chargers, addDays(date, -1), date, 0).runs)
     reached.set(packId, Math.max(reached.get(packId) ?? 0, toShare));
   return reached;
 };

@@ -63,10 +63,7 @@ export class PackDay {
     this.order = packs.map((p) => p.id);
     const { chargeBetween, coolMinutes, topUpBefore } = film.preferences;
     const topped = topUpBefore && !full ? sharesAfterEvening(packs, kit.chargers, date) : null;
-    // What was read off a pack on the day itself holds: the evening that could have topped it up is over.
-    const share = (p: Pack): number =>
-      p.chargedOn === date ? p.charge : (topped?.get(p.id) ?? shareOn(p, date));
-    this.shares = new Map(packs.map((p) => [p.id, full ? 1 : share(p)]));
+    this.shares = new Map(packs.map((p) => [p.id, full ? 1 : (topped?.get(p.id) ?? shareOn(p, date))]));
     this.charge = new ChargeDay(chargeBetween ? kit.chargers : [], coolMinutes * 60);
     // What was flown today stands at what it shows now: the log wrote that down, a charge since then may have raised it.
     for (const f of logged) {
