@@ -118,7 +118,7 @@ const clock = (ms: number, id: string): string => clockText(ms, zoneOf(id));
         <thead>
           <tr>
             <th scope="col">Location</th>
-            <th scope="col">Flown</th>
+            <th scope="col">Time</th>
             <th scope="col" class="n">Shots</th>
             <th scope="col" class="n">Must</th>
             <th scope="col" class="n">Done</th>
