@@ -4,7 +4,7 @@ import type { Charger, Device, Pack } from '../model';
 import { ChargeDay, type ChargeRun } from './day';
 
 /** Below this a pack is worth topping up for a shoot. */
-const WORTH_TOPPING = 0.97;
+export const WORTH_TOPPING = 0.97;
 /** Share at which packs keep best for weeks, and the days without a shoot from which on that matters. Usual practice. */
 export const STORAGE_SHARES = [0.5, 0.6] as const;
 export const STORAGE_DAYS = 5;

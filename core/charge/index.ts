@@ -7,4 +7,5 @@ export {
   sharesAfterEvening,
   STORAGE_DAYS,
   STORAGE_SHARES,
+  WORTH_TOPPING,
 } from './evening';

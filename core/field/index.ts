@@ -1,3 +1,6 @@
+export { beforeNextFlight, type FlightSetup, flightSetup, type GroundStep } from './before-next';
+export { type EveningWork, eveningWork } from './evening';
+export { missingAt, type MissingShot } from './leaving';
 export { type AirState, inTheAir, type ShownCharge } from './in-the-air';
 export { fieldOrder, type FieldStop, nextStop } from './order';
 export { flyingSteps } from './steps';

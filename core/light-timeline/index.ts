@@ -3,4 +3,4 @@ export { filterHours } from './hour';
 export { type LightJob, lightJob } from './job';
 export { exposurePlan, type FilterPart, type FlightExposure, type SettingAt } from './plan';
 export { setupSheet, type SetupValue, type SheetLine } from './setup';
-export { type ShotWindow, shotWindow, type SunMinutes, sunMinutes } from './window';
+export { type ShotWindow, shotWindow, type SunMinutes, sunMinutes, wishedIn } from './window';

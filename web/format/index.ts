@@ -41,6 +41,18 @@ export const ROLE_WORDS = {
   close: 'Close',
   bridge: 'Bridge',
 } as const;
+export const OUTCOME_WORDS = {
+  'as-planned': 'as planned',
+  'cut-short': 'cut short',
+  longer: 'longer',
+  incident: 'incident',
+} as const;
+export const PACK_STATE_WORDS = {
+  sound: 'sound',
+  hot: 'hot',
+  swollen: 'swollen',
+  damaged: 'damaged',
+} as const;
 export const PRIORITY_WORDS = { must: 'Must', should: 'Should', could: 'Could' } as const;
 export const WISH_WORDS = Object.fromEntries(WISHES.map((w) => [w.kind, w.name])) as Readonly<
   Record<LightWish, string>

@@ -1,14 +1,11 @@
 <script setup lang="ts">
 import { fieldOrder, flyingSteps, nextStop } from '@core/field';
-import { logFlight, plannedShares, ratedPlanWh } from '@core/day';
+import { plannedShares } from '@core/day';
 import type { TakeRating } from '@core/model';
 import { exposurePlan, type SettingAt } from '@core/light-timeline';
-import { clockText, dateIn } from '@core/time';
+import { clockText } from '@core/time';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
-import { v4 as uuid } from 'uuid';
-import { keyBetween, newShot } from '../../composables/new-shot';
 import { launchOfShot } from '../../composables/shot-launch';
-import { recordedBy } from '../../composables/card-log';
 import { useLocationRoute } from '../../composables/useLocationRoute';
 import { useMessages } from '../../composables/useMessages';
 import { apertureText, dateText, INPUT_WORDS, shutterText } from '../../format';
@@ -21,12 +18,18 @@ import { useDay } from '../flights/useDay';
 import { useLightPlace } from '../light/useLightPlace';
 import AirLine from './AirLine.vue';
 import FieldDrawing from './FieldDrawing.vue';
+import GroundSteps from './GroundSteps.vue';
 import LandingForm from './LandingForm.vue';
 import TakePad from './TakePad.vue';
 import { useAir, useNow } from './useAir';
 import { useFieldKeys } from './useFieldKeys';
+import { useChanceShot } from './useChanceShot';
+import { useLanding } from './useLanding';
+import { useSwipe } from './useSwipe';
 import { useTakes } from './useTakes';
 
+const LeavingSheet = defineAsyncComponent(() => import('./LeavingSheet.vue'));
+const EveningSheet = defineAsyncComponent(() => import('./EveningSheet.vue'));
 const DayChangeSheet = defineAsyncComponent(() => import('./DayChangeSheet.vue'));
 /** One shot fills the screen: what to do, with which settings, how long the battery lasts, and whether it was good. */
 const props = defineProps<{ film: string; location?: string }>();
@@ -118,65 +121,30 @@ const stillToCome = computed(() => {
 const packsOfDay = computed(() => [
   ...new Set(day.places.value.flatMap((p) => p.flights.flatMap((f) => f.packId ?? []))),
 ]);
-const landing = ref(false);
-watch(aloft, (a) => {
-  if (!a) landing.value = false;
+const {
+  landing,
+  next: nextFlight,
+  groundSteps,
+  cardName,
+  log,
+  forget,
+} = useLanding(day, aloft, elapsedS, clear);
+const nextNumber = computed(() => {
+  const flights = derivedFilm.derived?.places.get(nextFlight.value?.locationId ?? '')?.flights ?? [];
+  return flights.findIndex((f) => f.id === nextFlight.value?.id) + 1;
 });
-const logged = (endShare: number): void => {
-  const a = aloft.value;
-  const pack = store.get('pack', a?.flight.packId ?? '');
-  const here = place.value?.location;
-  if (!a || !here || !derivedFilm.derived) return;
-  if (!pack) {
-    selection.say('The pack of this flight is not in the kit: log the flight under Flights, Log.');
-    return;
-  }
-  const kept = a.flight.stops.map((s) => s.shotId).filter((id) => done.value.has(id));
-  const moved = recordedBy(store, derivedFilm.derived, a.flight, new Set(kept), Date.now());
-  const faults = store.commit(
-    'log flight',
-    logFlight(
-      {
-        minutes: Math.max(0.1, Math.round(elapsedS.value / 6) / 10),
-        startShare: plannedShares(a.flight).startShare,
-        endShare,
-        plannedWh: ratedPlanWh(a.flight, derivedFilm.along.aircraft),
-        temperatureC: here.temperatureC,
-        outcome: 'as-planned',
-        condition: 'sound',
-        notes: '',
-        takeOff: clockText(a.tookOffMs, here.zone),
-        filmId: store.filmId,
-        flightId: a.flight.id,
-        aircraftId: a.flight.aircraftId,
-        shotIds: kept,
-      },
-      pack,
-      { date: dateIn(a.tookOffMs, here.zone), zone: here.zone },
-      moved,
-      uuid(),
-    ),
-  );
-  selection.say(faults[0]?.say ?? `Logged: ${pack.name} landed with ${Math.round(endShare * 100)} %.`);
-  if (faults.length === 0) clear();
-};
-/** A subject that was not planned: a shot at once, named later; it counts from now on. */
-const chance = (): void => {
-  const here = place.value?.location;
-  if (!here) return;
-  const last = store
-    .list('shot')
-    .filter((s) => s.locationId === here.id)
-    .map((s) => s.position)
-    .sort()
-    .at(-1);
-  const made = {
-    ...newShot(store, here.id, keyBetween(last, undefined)),
-    chance: true,
-    takes: 1,
-    title: `Chance ${clockText(Date.now(), here.zone)}`,
-  };
-  if (store.create('shot', made, 'chance shot').length === 0) selection.pick(made.id);
+const chance = useChanceShot(place);
+const leaving = ref(false);
+const evening = ref(false);
+/** The location of the day after this one. */
+const nextLocation = computed(() => {
+  const all = day.places.value;
+  return all[all.findIndex((p) => p.location.id === place.value?.location.id) + 1] ?? null;
+});
+const leave = (): void => {
+  leaving.value = false;
+  if (nextLocation.value) selection.pickPlace(nextLocation.value.location.id);
+  else evening.value = true;
 };
 const recording = ref(false);
 watch(
@@ -198,19 +166,7 @@ useFieldKeys({
     recording.value = !recording.value;
   },
 });
-const touch = ref<{ x: number; y: number } | null>(null);
-const swiped = (event: TouchEvent): void => {
-  const end = event.changedTouches[0];
-  const from = touch.value;
-  touch.value = null;
-  if (!end || !from) return;
-  const [dx, dy] = [end.clientX - from.x, end.clientY - from.y];
-  if (Math.abs(dx) > 70 && Math.abs(dy) < 50) by(dx < 0 ? 1 : -1);
-};
-const touched = (event: TouchEvent): void => {
-  const at = event.touches[0];
-  touch.value = at ? { x: at.clientX, y: at.clientY } : null;
-};
+const { begin: touched, end: swiped } = useSwipe(by);
 const inputs = computed(
   () => shot.value?.facts.trajectory?.inputs.map((i) => INPUT_WORDS[i]).join(', ') ?? '',
 );
@@ -251,8 +207,15 @@ const inputs = computed(
         v-if="landing && aloft"
         :planned="state?.share ?? 0"
         :number="aloft.number"
-        @log="logged"
+        :card="cardName"
+        @log="log"
         @cancel="landing = false"
+      />
+      <GroundSteps
+        v-if="!aloft && groundSteps.length > 0"
+        :number="nextNumber"
+        :steps="groundSteps"
+        @close="forget"
       />
       <div class="cols">
         <section class="do" aria-label="What to do">
@@ -301,7 +264,17 @@ const inputs = computed(
         <p v-if="after" class="quiet">After that: {{ nameOf(after.shotId) }}</p>
         <button class="btn chance" @click="chance">Chance shot</button>
         <button class="btn" @click="changing = true">Day changed</button>
+        <button class="btn" @click="leaving = true">Leave location</button>
       </footer>
+      <LeavingSheet
+        v-if="leaving"
+        :now-ms="now"
+        :next-location="nextLocation?.location.name ?? ''"
+        @go="((leaving = false), go($event))"
+        @leave="leave"
+        @close="leaving = false"
+      />
+      <EveningSheet v-if="evening" :date="place.location.date" :zone="zone" @close="evening = false" />
       <DayChangeSheet
         v-if="changing"
         :location-ids="stillToCome"

@@ -1,37 +1,105 @@
 <script setup lang="ts">
 import { ref } from 'vue';
+import { choices, OUTCOME_WORDS, PACK_STATE_WORDS } from '../../format';
+import type { Landing } from './useLanding';
 
-/** What the display showed at landing; the plan's own figure stands there until somebody knows better. */
-const props = defineProps<{ planned: number; number: number }>();
-const emit = defineEmits<{ log: [endShare: number]; cancel: [] }>();
+/** What is entered at landing, with a thumb; the plan's own charge stands there until somebody knows better. */
+const props = defineProps<{ planned: number; number: number; card: string }>();
+const emit = defineEmits<{ log: [landing: Landing]; cancel: [] }>();
 const percent = ref(String(Math.round(props.planned * 100)));
+const outcome = ref<Landing['outcome']>('as-planned');
+const condition = ref<Landing['condition']>('sound');
+const cardOut = ref(false);
 const fault = ref('');
 const enter = (): void => {
   const value = Number(percent.value.replace(',', '.'));
-  fault.value = value >= 0 && value <= 100 ? '' : 'Enter the charge in percent, 0 to 100.';
-  if (fault.value === '') emit('log', value / 100);
+  fault.value =
+    percent.value.trim() !== '' && value >= 0 && value <= 100
+      ? ''
+      : 'Enter the charge in percent, from 0 to 100.';
+  if (fault.value !== '') return;
+  emit('log', {
+    endShare: value / 100,
+    outcome: outcome.value,
+    condition: condition.value,
+    cardOut: cardOut.value,
+  });
 };
 </script>
 
 <template>
   <form class="landing" aria-label="Landing" @submit.prevent="enter">
-    <label for="landed">Charge at landing of flight {{ number }}</label>
-    <input id="landed" v-model="percent" inputmode="decimal" />
-    <span class="unit">%</span>
-    <button class="btn lead" type="submit">Log flight</button>
-    <button class="btn" type="button" @click="emit('cancel')">Still flying</button>
+    <p class="charge">
+      <label for="landed">Charge at landing of flight {{ number }}</label>
+      <input id="landed" v-model="percent" inputmode="decimal" /><span class="unit">%</span>
+    </p>
+    <div class="row" role="group" aria-label="Outcome">
+      <button
+        v-for="o in choices(OUTCOME_WORDS)"
+        :key="o.value"
+        type="button"
+        class="btn"
+        :class="{ on: outcome === o.value }"
+        :aria-pressed="outcome === o.value"
+        @click="outcome = o.value"
+      >
+        {{ o.label }}
+      </button>
+    </div>
+    <div class="row" role="group" aria-label="State of the pack">
+      <button
+        v-for="s in choices(PACK_STATE_WORDS)"
+        :key="s.value"
+        type="button"
+        class="btn"
+        :class="{ on: condition === s.value }"
+        :aria-pressed="condition === s.value"
+        @click="condition = s.value"
+      >
+        Pack {{ s.label }}
+      </button>
+    </div>
+    <div v-if="card" class="row" role="group" aria-label="Card">
+      <button
+        v-for="out in [false, true]"
+        :key="String(out)"
+        type="button"
+        class="btn"
+        :class="{ on: cardOut === out }"
+        :aria-pressed="cardOut === out"
+        @click="cardOut = out"
+      >
+        {{ card }} {{ out ? 'comes out' : 'stays in' }}
+      </button>
+    </div>
+    <p v-if="condition === 'swollen' || condition === 'damaged'" class="fault">
+      Do not fly or charge this pack. Lay it outside on something that does not burn.
+    </p>
+    <div class="row">
+      <button class="btn lead" type="submit">Log flight</button>
+      <button class="btn" type="button" @click="emit('cancel')">Still flying</button>
+    </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
   </form>
 </template>
 
 <style scoped>
 .landing {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 12px;
-  align-items: center;
+  display: grid;
+  gap: 8px;
   background: var(--slab-2);
   padding: 10px 14px;
+}
+.charge,
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  margin: 0;
+}
+.charge {
+  gap: 12px;
 }
 .landing input {
   width: 76px;
@@ -47,5 +115,9 @@ const enter = (): void => {
 .landing .btn {
   min-height: 48px;
   font-size: 17px;
+}
+.on {
+  background: var(--pick-dim);
+  border-color: var(--pick);
 }
 </style>

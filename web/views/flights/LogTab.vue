@@ -6,7 +6,7 @@ import { calibrationOf } from '@core/energy';
 import { dateIn, clockText } from '@core/time';
 import { computed, reactive, ref, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
-import { dateText } from '../../format';
+import { choices, dateText, OUTCOME_WORDS, PACK_STATE_WORDS } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import NumberField from '../../parts/NumberField.vue';
@@ -25,18 +25,8 @@ const props = defineProps<{ day: Day }>();
 const film = useFilm();
 const selection = useSelection();
 const derivedFilm = useDerivedFilm();
-const VERDICTS = [
-  { value: 'as-planned' as const, label: 'as planned' },
-  { value: 'cut-short' as const, label: 'cut short' },
-  { value: 'longer' as const, label: 'longer' },
-  { value: 'incident' as const, label: 'incident' },
-];
-const STATES = [
-  { value: 'sound' as const, label: 'sound' },
-  { value: 'hot' as const, label: 'hot' },
-  { value: 'swollen' as const, label: 'swollen' },
-  { value: 'damaged' as const, label: 'damaged' },
-];
+const VERDICTS = choices(OUTCOME_WORDS);
+const STATES = choices(PACK_STATE_WORDS);
 
 const draft = reactive({
   packId: '',

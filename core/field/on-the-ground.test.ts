@@ -1,0 +1,173 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoFilm } from '../../demo';
+import { FilmDeriver, type DerivedFilm } from '../film';
+import { exposurePlan } from '../light-timeline';
+import { newRow, type FilmInput } from '../model';
+import { locationLight } from '../shot';
+import { Reached, said } from '../testing';
+import { beforeNextFlight, eveningWork, flightSetup, missingAt } from '.';
+
+const input = demoFilm() as unknown as FilmInput;
+const derive = (film: FilmInput): DerivedFilm => new FilmDeriver().derive(film);
+const derived = derive(input);
+const places = [...derived.places.values()];
+const exposures = places.flatMap((p) =>
+  p.light
+    ? exposurePlan(
+        p,
+        derived.shots,
+        input.kit,
+        locationLight(p.location, p.light, input.readings, input.film.preferences),
+      )
+    : [],
+);
+const setups = places.flatMap((p) =>
+  p.flights.map((f) => flightSetup(f, derived.budget.cards.byFlight, exposures)),
+);
+const change = (film: FilmInput, a: number, b: number, what: string) =>
+  beforeNextFlight(film, setups[a]!, setups[b]!).find((s) => s.what === what);
+
+describe('before the next flight', () => {
+  it('confirms everything and changes nothing when the same flight is flown again', () => {
+    for (const setup of setups) {
+      const steps = beforeNextFlight(input, setup, { ...setup, last: setup.first, filters: setup.filters });
+      const moved = steps.filter((s) => !s.same).map((s) => s.what);
+      // Light moves along a flight, and a landing in it may have changed the filter.
+      expect(moved.filter((w) => w !== 'setting' && w !== 'filter')).toEqual([]);
+    }
+  });
+
+  it('names the pack, card, filter and setting that come next, and says so only where they change', () => {
+    const reached = new Reached();
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: setups.length - 1 }),
+        fc.integer({ min: 0, max: setups.length - 1 }),
+        (a, b) => {
+          const [before, next] = [setups[a]!, setups[b]!];
+          const pack = change(input, a, b, 'pack')!;
+          const name = input.kit.packs.find((p) => p.id === next.flight.packId)?.name;
+          expect(said(pack.say)).toContain(name ?? 'No pack');
+          expect(pack.same).toBe(next.flight.packId === before.flight.packId);
+          reached.when('another pack', !pack.same);
+          const card = change(input, a, b, 'card')!;
+          expect(card.same).toBe(next.load?.cardId !== null && next.load?.cardId === before.load?.cardId);
+          reached.when('another card', !card.same);
+          const setting = change(input, a, b, 'setting');
+          if (next.first) expect(said(setting!.say)).toContain(`ISO ${next.first.iso}`);
+          else expect(setting).toBeUndefined();
+          reached.when('another setting', setting?.same === false);
+          reached.when('moved', change(input, a, b, 'launch') !== undefined);
+          if (next.flight.locationId !== before.flight.locationId)
+            expect(change(input, a, b, 'launch')).toBeDefined();
+        },
+      ),
+      { numRuns: 200 },
+    );
+    for (const what of ['another pack', 'another card', 'another setting', 'moved']) reached.atLeast(what, 5);
+  });
+
+  it('keeps packs from the cold below 10 °C', () => {
+    const at = (temperatureC: number): FilmInput => ({
+      ...input,
+      locations: input.locations.map((l) => ({ ...l, temperatureC })),
+    });
+    expect(change(at(9), 0, 1, 'cold')).toBeDefined();
+    expect(change(at(10), 0, 1, 'cold')).toBeUndefined();
+  });
+});
+
+describe('leaving a location', () => {
+  const place = places[0]!;
+  const at = (nowMs: number, film = input) => missingAt(film, derive(film), place, nowMs);
+
+  it('lists every shot that is not done, musts first, and none once all are', () => {
+    const missing = at(place.windowFromMs);
+    const own = [...derived.shots.values()].filter((s) => s.facts.location.id === place.location.id);
+    expect(missing.map((m) => m.shotId).sort()).toEqual(own.map((s) => s.facts.shot.id).sort());
+    const ranks = missing.map((m) => derived.shots.get(m.shotId)!.facts.shot.priority);
+    expect(ranks.lastIndexOf('must')).toBeLessThan(
+      ranks.findIndex((p) => p !== 'must') === -1 ? Infinity : ranks.findIndex((p) => p !== 'must'),
+    );
+    const takes = own.map(({ facts }) =>
+      newRow('take', {
+        id: facts.shot.id,
+        locationId: place.location.id,
+        shotId: facts.shot.id,
+        utcMs: 1,
+        rating: 'good',
+      }),
+    );
+    const done = { ...input, takes };
+    expect(missingAt(done, derive(done), derive(done).places.get(place.location.id)!, 0)).toEqual([]);
+  });
+
+  it('loses light as the window runs out, never gains it, and has none after it', () => {
+    const length = place.windowToMs - place.windowFromMs;
+    let before = Infinity;
+    for (let i = 0; i <= 12; i += 1) {
+      const lit = at(place.windowFromMs + (length * i) / 12).filter((m) => m.lightFromMs !== null).length;
+      expect(lit).toBeLessThanOrEqual(before);
+      before = lit;
+    }
+    const late = at(place.windowToMs + 1);
+    expect(late.every((m) => m.lightFromMs === null)).toBe(true);
+    expect(said(late[0]!.say)).toContain('does not come again');
+  });
+
+  it('finds no pack where none is along', () => {
+    const bare = { ...input, kit: { ...input.kit, packs: [] } };
+    const left = missingAt(
+      bare,
+      derive(bare),
+      derive(bare).places.get(place.location.id)!,
+      place.windowFromMs,
+    );
+    expect(left.length).toBeGreaterThan(0);
+    expect(left.every((m) => m.packIds.length === 0)).toBe(true);
+  });
+});
+
+describe('the evening', () => {
+  const [date] = input.locations.map((l) => l.date).sort();
+  const pack = input.kit.packs[0]!;
+  const withPack = (charge: number, more: Partial<FilmInput> = {}): FilmInput => ({
+    ...input,
+    ...more,
+    kit: { ...input.kit, packs: [{ ...pack, charge, chargedOn: date! }] },
+  });
+  it('charges for a next day that is near, and brings to storage where none follows', () => {
+    const alone = { locations: input.locations.map((l) => ({ ...l, date: date! })) };
+    const near = {
+      locations: [
+        { ...input.locations[0]!, date: date! },
+        { ...input.locations[0]!, id: 'x', date: '2099-01-01' },
+      ],
+    };
+    const goal = (film: FilmInput): string => eveningWork(film, date!).packs[0]!.goal;
+    expect(goal(withPack(0.3, alone))).toBe('storage');
+    expect(goal(withPack(1, alone))).toBe('storage');
+    expect(goal(withPack(0.55, alone))).toBe('leave');
+    expect(goal(withPack(1, near))).toBe('storage');
+    const [d, m, y] = [Number(date!.slice(8)), date!.slice(0, 8), eveningWork(input, date!).nextDate];
+    const tomorrow = `${m}${String(d + 1).padStart(2, '0')}`;
+    expect(y === null || y > date!).toBe(true);
+    const next = { locations: [...alone.locations, { ...input.locations[0]!, id: 'y', date: tomorrow }] };
+    expect(goal(withPack(0.3, next))).toBe('charge');
+    expect(goal(withPack(1, next))).toBe('leave');
+  });
+  it('asks for copies until a card has them all', () => {
+    const card = { ...input.kit.cards[0]!, usedGB: 0 };
+    const move = (utcMs: number, act: 'record' | 'copy') =>
+      newRow('cardMove', { id: String(utcMs), cardId: card.id, utcMs, act, gb: act === 'record' ? 8 : 0 });
+    const wanted = input.film.preferences.copiesWanted;
+    const moves = [move(1, 'record'), ...Array.from({ length: wanted }, (_, i) => move(i + 2, 'copy'))];
+    moves.forEach((_, i) => {
+      const film = { ...input, kit: { ...input.kit, cards: [card], cardMoves: moves.slice(0, i + 1) } };
+      const { cards } = eveningWork(film, date!);
+      if (i < wanted) expect(cards[0]).toMatchObject({ cardId: card.id, gb: 8, copies: i, wanted });
+      else expect(cards).toEqual([]);
+    });
+  });
+});

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import type { GroundStep } from '@core/field';
+import { ref, watch } from 'vue';
+import { useMessages } from '../../composables/useMessages';
+
+/** What to do on the ground before the next take-off, ticked with a thumb; what stays as it is stands quieter. */
+const props = defineProps<{ number: number; steps: readonly GroundStep[] }>();
+defineEmits<{ close: [] }>();
+const { text } = useMessages();
+const ticked = ref<ReadonlySet<GroundStep['what']>>(new Set());
+watch(
+  () => props.number,
+  () => {
+    ticked.value = new Set();
+  },
+);
+const tick = (what: GroundStep['what']): void => {
+  const now = new Set(ticked.value);
+  if (!now.delete(what)) now.add(what);
+  ticked.value = now;
+};
+</script>
+
+<template>
+  <section class="ground" :aria-label="`Before flight ${number}`">
+    <h2>Before flight {{ number }}</h2>
+    <ul>
+      <li v-for="s in steps" :key="s.what">
+        <button
+          class="step"
+          :class="{ same: s.same, on: ticked.has(s.what) }"
+          role="checkbox"
+          :aria-checked="ticked.has(s.what)"
+          @click="tick(s.what)"
+        >
+          <span class="box" aria-hidden="true" />{{ text(s.say) }}
+        </button>
+      </li>
+    </ul>
+    <button class="btn" @click="$emit('close')">Hide list</button>
+  </section>
+</template>
+
+<style scoped>
+.ground {
+  background: var(--slab-2);
+  padding: 10px 14px;
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+h2 {
+  font-size: 18px;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
+  gap: 4px 20px;
+  width: 100%;
+}
+.step {
+  display: grid;
+  grid-template-columns: 22px 1fr;
+  gap: 10px;
+  align-items: center;
+  width: 100%;
+  min-height: 44px;
+  font: inherit;
+  font-size: 19px;
+  font-weight: 600;
+  text-align: start;
+  color: var(--chalk);
+  background: none;
+  border: 0;
+  cursor: pointer;
+}
+.step.same {
+  font-weight: 400;
+  color: var(--chalk-2);
+}
+.box {
+  width: 20px;
+  height: 20px;
+  border: 2px solid var(--chalk-2);
+}
+.step.on .box {
+  background: var(--verdigris);
+  border-color: var(--verdigris);
+}
+.step.on {
+  text-decoration: line-through;
+  color: var(--chalk-2);
+}
+.btn {
+  min-height: 44px;
+}
+</style>

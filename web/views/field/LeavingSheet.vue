@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { missingAt } from '@core/field';
+import { counted } from '@core/units';
+import { computed } from 'vue';
+import { useMessages } from '../../composables/useMessages';
+import { PRIORITY_WORDS } from '../../format';
+import DialogBox from '../../parts/DialogBox.vue';
+import { useDerivedFilm } from '../../stores/derived-film';
+import { useFilm } from '../../stores/film';
+import { useSelection } from '../../stores/selection';
+
+/** What is still missing at the location, and whether it could still be flown, before anyone drives off. */
+const props = defineProps<{ nowMs: number; nextLocation: string }>();
+const emit = defineEmits<{ close: []; go: [shotId: string]; leave: [] }>();
+const store = useFilm();
+const derivedFilm = useDerivedFilm();
+const selection = useSelection();
+const { text } = useMessages();
+const missing = computed(() =>
+  store.input && derivedFilm.derived && selection.place
+    ? missingAt(store.input, derivedFilm.derived, selection.place, props.nowMs).map((m) => ({
+        ...m,
+        shot: derivedFilm.derived?.shots.get(m.shotId) ?? null,
+        packs: m.packIds.map((id) => store.get('pack', id)?.name ?? '').join(', '),
+      }))
+    : [],
+);
+const possible = computed(() => missing.value.filter((m) => m.lightFromMs !== null && m.packIds.length > 0));
+</script>
+
+<template>
+  <DialogBox
+    :title="`Leaving ${selection.place?.location.name ?? ''}`"
+    width="min(640px, 96vw)"
+    @close="emit('close')"
+  >
+    <p v-if="missing.length === 0" class="lead">Every shot here is done.</p>
+    <template v-else>
+      <p class="lead">
+        {{ counted(missing.length, 'shot') }} not done,
+        {{
+          possible.length === 0
+            ? 'none can be flown any more today'
+            : `${possible.length} can still be flown`
+        }}.
+      </p>
+      <ul>
+        <li v-for="m in missing" :key="m.shotId" :class="{ open: possible.includes(m) }">
+          <button class="btn" @click="emit('go', m.shotId)">
+            {{ m.shot?.number }} {{ m.shot?.facts.shot.title || 'untitled' }}
+          </button>
+          <span class="quiet">{{ m.shot ? PRIORITY_WORDS[m.shot.facts.shot.priority] : '' }}</span>
+          <p>
+            {{ text(m.say)
+            }}<template v-if="m.packs && m.lightFromMs !== null"> Packs: {{ m.packs }}.</template>
+          </p>
+        </li>
+      </ul>
+    </template>
+    <p class="quiet">
+      The list for leaving is under <RouterLink :to="{ name: 'checks' }">Checks</RouterLink>.
+    </p>
+    <div class="acts">
+      <button class="btn lead" @click="emit('leave')">
+        {{ nextLocation ? `Go on to ${nextLocation}` : 'End the day' }}
+      </button>
+      <button class="btn" @click="emit('close')">Stay here</button>
+    </div>
+  </DialogBox>
+</template>
+
+<style scoped>
+.lead {
+  font-size: 19px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  gap: 10px;
+}
+li {
+  border-left: 4px solid var(--line);
+  padding-left: 10px;
+}
+li.open {
+  border-color: var(--verdigris);
+}
+li p {
+  margin: 2px 0 0;
+}
+.btn {
+  min-height: 46px;
+  font-size: 16px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 14px;
+}
+</style>

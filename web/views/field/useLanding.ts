@@ -1,0 +1,140 @@
+import { beforeNextFlight, flightSetup, type FlightSetup, type GroundStep } from '@core/field';
+import { logFlight, plannedShares, ratedPlanWh, type TimedFlight } from '@core/day';
+import { exposurePlan, type FlightExposure } from '@core/light-timeline';
+import type { FlightLogEntry } from '@core/model';
+import { locationLight } from '@core/shot';
+import { clockText, dateIn } from '@core/time';
+import { computed, ref, shallowRef, type Ref } from 'vue';
+import { v4 as uuid } from 'uuid';
+import { logCard, recordedBy } from '../../composables/card-log';
+import { useDerivedFilm } from '../../stores/derived-film';
+import { useFilm } from '../../stores/film';
+import { useSelection } from '../../stores/selection';
+import type { Day } from '../flights/useDay';
+import type { Aloft } from './useAir';
+
+/** What is entered after landing. */
+export interface Landing extends Pick<FlightLogEntry, 'endShare' | 'outcome' | 'condition'> {
+  /** The card is taken out of the aircraft. */
+  readonly cardOut: boolean;
+}
+
+const SETUP_KEY = (filmId: string): string => `dusk-landed:${filmId}`;
+const readSetup = (filmId: string): FlightSetup | null => {
+  try {
+    return JSON.parse(localStorage.getItem(SETUP_KEY(filmId)) ?? 'null') as FlightSetup | null;
+  } catch {
+    return null;
+  }
+};
+
+/** Logging a flight that landed, and what has to be done before the next one. */
+export const useLanding = (day: Day, flying: Ref<Aloft | null>, elapsedS: Ref<number>, ended: () => void) => {
+  const store = useFilm();
+  const selection = useSelection();
+  const derivedFilm = useDerivedFilm();
+  const landing = ref(false);
+  /** The flight that landed last as it was set up; kept on this device for a page that closes between flights. */
+  const landed = shallowRef<FlightSetup | null>(readSetup(store.filmId));
+  const keep = (setup: FlightSetup | null): void => {
+    landed.value = setup;
+    if (setup) localStorage.setItem(SETUP_KEY(store.filmId), JSON.stringify(setup));
+    else localStorage.removeItem(SETUP_KEY(store.filmId));
+  };
+
+  const exposures = (): readonly FlightExposure[] => {
+    const { derived } = derivedFilm;
+    if (!derived || !store.film) return [];
+    const { preferences } = store.film;
+    return day.places.value.flatMap((p) =>
+      p.light && Number.isFinite(p.windowFromMs)
+        ? exposurePlan(
+            p,
+            derived.shots,
+            derivedFilm.along,
+            locationLight(p.location, p.light, store.list('reading'), preferences),
+          )
+        : [],
+    );
+  };
+  const setupOf = (flight: TimedFlight): FlightSetup =>
+    flightSetup(flight, derivedFilm.derived?.budget.cards.byFlight ?? [], exposures());
+
+  const next = computed<TimedFlight | null>(
+    () =>
+      day.places.value
+        .flatMap((p) => [...p.flights])
+        .filter((f) => f.id !== landed.value?.flight.id)
+        .sort((a, b) => a.startMs - b.startMs)
+        .find((f) => f.stops.some((s) => derivedFilm.derived?.shots.get(s.shotId)?.done === false)) ?? null,
+  );
+  const groundSteps = computed<readonly GroundStep[]>(() =>
+    landed.value && next.value && store.input
+      ? beforeNextFlight(store.input, landed.value, setupOf(next.value))
+      : [],
+  );
+
+  const log = ({ cardOut, ...report }: Landing): void => {
+    const a = flying.value;
+    const { derived } = derivedFilm;
+    const pack = store.get('pack', a?.flight.packId ?? '');
+    const location = a && derived?.places.get(a.flight.locationId)?.location;
+    if (!a || !derived || !location) return;
+    if (!pack) {
+      selection.say('The pack of this flight is not in the kit. Log the flight under Flights, Log.');
+      return;
+    }
+    const setup = setupOf(a.flight);
+    const kept = a.flight.stops
+      .map((s) => s.shotId)
+      .filter((id) => derived.shots.get(id)?.done ?? derived.done.has(id));
+    const moved = recordedBy(store, derived, a.flight, new Set(kept), Date.now());
+    const faults = store.commit(
+      'log flight',
+      logFlight(
+        {
+          ...report,
+          minutes: Math.max(0.1, Math.round(elapsedS.value / 6) / 10),
+          startShare: plannedShares(a.flight).startShare,
+          plannedWh: ratedPlanWh(a.flight, derivedFilm.along.aircraft),
+          temperatureC: location.temperatureC,
+          notes: '',
+          takeOff: clockText(a.tookOffMs, location.zone),
+          filmId: store.filmId,
+          flightId: a.flight.id,
+          aircraftId: a.flight.aircraftId,
+          shotIds: kept,
+        },
+        pack,
+        { date: dateIn(a.tookOffMs, location.zone), zone: location.zone },
+        moved,
+        uuid(),
+      ),
+    );
+    if (faults[0]) {
+      selection.say(faults[0].say);
+      return;
+    }
+    const out =
+      cardOut && setup.load?.cardId ? logCard(store, setup.load.cardId, 'put', { spot: 'case' }) : '';
+    selection.say(out || `Logged: ${pack.name} landed with ${Math.round(report.endShare * 100)} %.`);
+    keep(setup);
+    landing.value = false;
+    ended();
+  };
+  /** Card the flight in the air records to, where one is planned. */
+  const cardName = computed(() => {
+    const id = flying.value && setupOf(flying.value.flight).load?.cardId;
+    return id ? (store.get('card', id)?.name ?? '') : '';
+  });
+  return {
+    landing,
+    next,
+    groundSteps,
+    cardName,
+    log,
+    forget: () => {
+      keep(null);
+    },
+  };
+};
