@@ -53,6 +53,10 @@ test('a shot is flown from its card on a phone: take-off, takes, a reason, done,
   await page.getByLabel(/Charge at landing/).fill('55');
   await page.getByRole('button', { name: 'Log flight' }).click();
   await expect(page.getByRole('button', { name: 'Take off' })).toBeVisible();
+  const ground = page.getByRole('region', { name: 'Before the next flight' });
+  await expect(ground).toContainText('Take-off planned at');
+  await ground.getByRole('checkbox', { name: /at take-off/ }).click();
+  await expect(ground.getByRole('checkbox', { name: /at take-off/ })).toBeChecked();
   await bench.saved();
   const log = (await bench.stored()).file.kit.flightLog.filter((f) => f.filmId === file.film.id);
   const entry = log.find((f) => f.flightId === flight.id)!;
@@ -109,14 +113,14 @@ test('three taps change the day: the difference is shown first, applied as one s
   await bench.open('field');
   await page.getByRole('button', { name: 'Day changed' }).click();
   const sheet = page.getByRole('dialog', { name: 'What changed' });
-  await sheet.getByRole('button', { name: '+4 m/s' }).click();
+  await sheet.getByRole('region', { name: 'Wind' }).getByRole('button', { name: '+4 m/s' }).click();
   await expect(sheet.getByRole('status')).toContainText(/Dropped|Lands with/);
   await bench.accessible();
   await sheet.getByRole('button', { name: 'Leave as it was' }).click();
   await sheet.getByRole('button', { name: '10 min lost' }).click();
   await expect(sheet.getByRole('status')).toContainText('by 10 min');
   const before = (await bench.stored()).file.locations;
-  await sheet.getByRole('button', { name: 'Apply' }).click();
+  await sheet.getByRole('button', { name: 'Apply', exact: true }).click();
   await expect(sheet).toHaveCount(0);
   await bench.saved();
   const after = (await bench.stored()).file.locations;
@@ -127,5 +131,57 @@ test('three taps change the day: the difference is shown first, applied as one s
   await bench.saved();
   expect((await bench.stored()).file.locations.map((l) => l.windowStart)).toEqual(
     before.map((l) => l.windowStart),
+  );
+});
+
+test('the day changes, is planned anew, and the plan is applied', async ({ page, bench }) => {
+  await bench.open('field');
+  await page.getByRole('button', { name: 'Day changed' }).click();
+  const sheet = page.getByRole('dialog', { name: 'What changed' });
+  const { derived } = await bench.stored();
+  const packId = [...derived.places.values()][0]!.flights[0]!.packId!;
+  const name = (await bench.stored()).file.kit.packs.find((p) => p.id === packId)!.name;
+  await sheet.getByRole('region', { name: 'Battery out' }).getByRole('button', { name }).click();
+  await sheet.getByRole('button', { name: 'Apply and plan the day' }).click();
+  await sheet.getByRole('button', { name: 'Apply plan' }).click({ timeout: 60_000 });
+  await expect(sheet).toHaveCount(0);
+  await bench.saved();
+  const after = await bench.stored();
+  expect(after.file.film.leftHome).toContain(packId);
+  const packs = [...after.derived.places.values()].flatMap((p) => p.flights.map((f) => f.packId));
+  expect(packs.length).toBeGreaterThan(0);
+  expect(packs).not.toContain(packId);
+});
+
+test('leaving a location says what is missing there, and the evening logs copies', async ({
+  page,
+  bench,
+}) => {
+  await bench.open('field');
+  await page.getByRole('button', { name: 'Leave location' }).click();
+  const { derived, file } = await bench.stored();
+  const [first, second] = [...derived.places.values()];
+  const leaving = page.getByRole('dialog', { name: `Leaving ${first!.location.name}` });
+  const open = [...derived.shots.values()].filter((s) => s.facts.location.id === first!.location.id);
+  await expect(leaving.getByRole('listitem')).toHaveCount(open.length);
+  await leaving.getByRole('button', { name: 'Go on to' }).click();
+  await expect(page.locator('.where')).toContainText(second!.location.name);
+  await page.getByRole('button', { name: 'Leave location' }).click();
+  await page.getByRole('button', { name: 'End the day' }).click();
+  const evening = page.getByRole('dialog', { name: /^Evening of/ });
+  await bench.accessible();
+  const copies = evening.getByRole('region', { name: 'Copies' });
+  const held = copies.getByRole('listitem');
+  const before = await held.count();
+  expect(before).toBeGreaterThan(0);
+  while ((await held.count()) > 0) {
+    const text = await held.first().innerText();
+    await held.first().getByRole('button', { name: 'Log copy' }).click();
+    await expect(held.filter({ hasText: text })).toHaveCount(0);
+  }
+  await bench.saved();
+  const moves = (await bench.stored()).file.kit.cardMoves;
+  expect(moves.filter((m) => m.act === 'copy').length).toBeGreaterThan(
+    file.kit.cardMoves.filter((m) => m.act === 'copy').length,
   );
 });

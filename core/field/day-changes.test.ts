@@ -45,6 +45,29 @@ describe('when the day changes', () => {
     expect(gale.dropped.length).toBeGreaterThan(0);
     expect(gale.gained).toEqual([]);
   });
+  it('gusts alone change no mean wind and are never below it', () => {
+    for (const byMs of [-100, 3]) {
+      for (const [i, l] of after({ kind: 'gusts', byMs }).locations.entries()) {
+        const was = film.locations[i]!;
+        expect(l.windMs).toBe(was.windMs);
+        if (!first.has(l.id)) continue;
+        expect(l.gustMs).toBe(byMs < 0 ? l.windMs : was.gustMs + byMs);
+        for (const h of l.hours) expect(h.gustMs).toBeGreaterThanOrEqual(h.windMs);
+      }
+    }
+  });
+  it('a location that is closed flies on the day after, and leaves its packs to the others', () => {
+    const [id] = first;
+    const was = derive(film);
+    const is = derive(after({ kind: 'location-closed', locationId: id! }));
+    const stops = (d: typeof was, at: string): number =>
+      d.places.get(at)!.flights.reduce((sum, f) => sum + f.stops.length, 0);
+    expect(stops(was, id!)).toBeGreaterThan(0);
+    for (const f of is.places.get(id!)!.flights)
+      expect(f.startMs - was.places.get(id!)!.windowFromMs).toBeGreaterThan(20 * 3_600_000);
+    for (const l of film.locations)
+      if (first.has(l.id) && l.id !== id) expect(stops(is, l.id)).toBeGreaterThanOrEqual(stops(was, l.id));
+  });
   it('lost minutes move the flights by as much; a window never opens after it closes', () => {
     const { moved } = difference({ kind: 'minutes', lost: 10 });
     expect(moved.length).toBeGreaterThan(0);

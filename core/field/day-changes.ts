@@ -6,6 +6,8 @@ import { addDays, minutesOf } from '../time';
 /** Something that turns out differently on the day. */
 export type DayChange =
   | { readonly kind: 'wind'; readonly byMs: number }
+  | { readonly kind: 'gusts'; readonly byMs: number }
+  | { readonly kind: 'location-closed'; readonly locationId: string }
   | { readonly kind: 'minutes'; readonly lost: number }
   | { readonly kind: 'sky'; readonly sky: Sky }
   | { readonly kind: 'pack-charge'; readonly packId: string; readonly share: number }
@@ -70,6 +72,20 @@ export const dayEdits = (
   switch (change.kind) {
     case 'wind':
       return each((l) => windier(l, change.byMs));
+    case 'gusts':
+      return each((l) => ({
+        gustMs: Math.max(l.windMs, atLeast0(l.gustMs + change.byMs)),
+        hours: l.hours.map((h) => ({ ...h, gustMs: Math.max(h.windMs, atLeast0(h.gustMs + change.byMs)) })),
+      }));
+    case 'location-closed':
+      // It goes on to the day after: nothing that was entered is lost.
+      return here
+        .filter((l) => l.id === change.locationId)
+        .map((l) => ({
+          kind: 'location',
+          id: l.id,
+          fields: { date: addDays(l.date, 1) },
+        }));
     case 'minutes':
       return each((l) => later(l, change.lost));
     case 'sky':

@@ -45,12 +45,13 @@ const lightFrom = (
 ): number | null => {
   const toMs = place.windowToMs;
   if (!place.light || !(toMs > nowMs)) return null;
-  if (shot.facts.shot.wants === 'any') return toMs - nowMs >= seconds * 1000 ? nowMs : null;
+  const fromMs = Math.max(nowMs, place.windowFromMs);
+  if (shot.facts.shot.wants === 'any') return toMs - fromMs >= seconds * 1000 ? fromMs : null;
   const job = lightJob(shot, input.kit);
   if (!job) return null;
   const { readings, film } = input;
   const lit = locationLight(place.location, place.light, readings, film.preferences);
-  const stretch = wishedIn(lit, job, sunMinutes(lit, Math.max(nowMs, place.windowFromMs), toMs)).find(
+  const stretch = wishedIn(lit, job, sunMinutes(lit, fromMs, toMs)).find(
     (s) => s.toMs - Math.max(s.fromMs, nowMs) >= Math.min(seconds * 1000, s.toMs - s.fromMs),
   );
   return stretch ? Math.max(stretch.fromMs, nowMs) : null;

@@ -383,7 +383,7 @@ export const EN: Catalogue = {
     'End: {height} above launch, {distance} from you, bearing {bearing}; keep recording {postRoll} more.',
   'field.fly': 'Fly it in {seconds}, {speed} at most, with {sticks} sticks.',
   'field.hold': 'Hold still for {seconds}, with {sticks} sticks.',
-  'field.missing.later': 'Needs {minutes}. Its light comes at {from}.',
+  'field.missing.later': 'Needs {minutes}. Can begin at {from}.',
   'field.missing.no-light': 'Needs {minutes}. The light it wants does not come again in this window.',
   'field.missing.no-pack': 'Needs {minutes}. No pack of the day holds enough for it.',
   'field.missing.now': 'Needs {minutes}. Light and packs allow it now.',

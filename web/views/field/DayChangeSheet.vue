@@ -1,20 +1,27 @@
 <script setup lang="ts">
 import { dayDifference, dayEdits, withEdits, type DayChange } from '@core/field';
 import { FilmDeriver } from '@core/film';
-import { counted } from '@core/units';
-import { computed, shallowRef } from 'vue';
-import { choices, SKY_WORDS } from '../../format';
+import { dateIn } from '@core/time';
+import { computed, nextTick, ref, shallowRef } from 'vue';
+import { choices, SKY_WORDS, write } from '../../format';
 import DialogBox from '../../parts/DialogBox.vue';
+import DayDifferenceList from './DayDifferenceList.vue';
 import type { Thing } from '../../sync/history';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
+import { useFlights } from '../../stores/flights';
 import { useSelection } from '../../stores/selection';
 
 /** What turned out differently: chosen with one touch, seen as a difference, then applied or left. */
-const props = defineProps<{ locationIds: ReadonlySet<string>; packIds: readonly string[] }>();
+const props = defineProps<{
+  locationIds: ReadonlySet<string>;
+  packIds: readonly string[];
+  nowMs: number;
+}>();
 const emit = defineEmits<{ close: [] }>();
 const store = useFilm();
 const derivedFilm = useDerivedFilm();
+const flights = useFlights();
 const selection = useSelection();
 
 interface Choice {
@@ -23,13 +30,21 @@ interface Choice {
 }
 const packs = computed(() => store.list('pack').filter((p) => props.packIds.includes(p.id)));
 const shotId = computed(() => selection.shotId);
+/** Charges a pack is found with; the nearest is near enough for a plan of the day. */
+const SHARES = [0.8, 0.6, 0.5, 0.4, 0.3] as const;
+const share = ref<number>(0.5);
+const step = (byMs: number): string => {
+  const w = write(Math.abs(byMs), 'speed', derivedFilm.units);
+  return `${byMs > 0 ? '+' : '−'}${Number(w.number)} ${w.unit}`;
+};
 const groups = computed<{ name: string; choices: Choice[] }[]>(() => [
   {
     name: 'Wind',
-    choices: [-2, 2, 4].map((byMs) => ({
-      label: `${byMs > 0 ? '+' : '−'}${Math.abs(byMs)} m/s`,
-      change: { kind: 'wind', byMs },
-    })),
+    choices: [-2, 2, 4].map((byMs) => ({ label: step(byMs), change: { kind: 'wind', byMs } })),
+  },
+  {
+    name: 'Gusts',
+    choices: [-2, 2, 4].map((byMs) => ({ label: step(byMs), change: { kind: 'gusts', byMs } })),
   },
   {
     name: 'Time',
@@ -44,10 +59,10 @@ const groups = computed<{ name: string; choices: Choice[] }[]>(() => [
     choices: choices(SKY_WORDS).map((c) => ({ label: c.label, change: { kind: 'sky', sky: c.value } })),
   },
   {
-    name: 'Battery at half',
+    name: 'Battery at',
     choices: packs.value.map((p) => ({
-      label: p.name,
-      change: { kind: 'pack-charge', packId: p.id, share: 0.5 },
+      label: `${p.name} at ${Math.round(100 * share.value)} %`,
+      change: { kind: 'pack-charge', packId: p.id, share: share.value },
     })),
   },
   {
@@ -69,6 +84,12 @@ const groups = computed<{ name: string; choices: Choice[] }[]>(() => [
       .map((a) => ({ label: a.name, change: { kind: 'aircraft-out', aircraftId: a.id } })),
   },
   {
+    name: 'Location closed',
+    choices: derivedFilm.locations
+      .filter((l) => props.locationIds.has(l.id))
+      .map((l) => ({ label: l.name, change: { kind: 'location-closed', locationId: l.id } })),
+  },
+  {
     name: 'This shot',
     choices: shotId.value
       ? [{ label: 'Cannot be flown', change: { kind: 'shot-out', shotId: shotId.value } }]
@@ -84,43 +105,16 @@ const difference = computed(() => {
   if (!store.input || !derivedFilm.derived || edits.value.length === 0) return null;
   return dayDifference(derivedFilm.derived, new FilmDeriver().derive(withEdits(store.input, edits.value)));
 });
-const numbered = (ids: readonly string[]): string =>
-  ids
-    .flatMap((id) => {
-      const shot = derivedFilm.derived?.shots.get(id);
-      return shot ? [`${shot.number} ${shot.facts.shot.title}`.trim()] : [];
-    })
-    .join(', ');
-const lines = computed(() => {
-  const d = difference.value;
-  if (!d) return [];
-  const riskier = d.charge.filter((c) => c.points < 0);
-  const safer = d.charge.filter((c) => c.points > 0);
-  const most = (list: typeof riskier): number => Math.max(...list.map((c) => Math.abs(c.points)));
-  return [
-    d.dropped.length > 0 ? { sign: 'stop', say: `Dropped: ${numbered(d.dropped)}` } : null,
-    d.gained.length > 0 ? { sign: 'good', say: `Fits now: ${numbered(d.gained)}` } : null,
-    d.moved.length > 0
-      ? {
-          sign: 'note',
-          say: `Moved: ${d.moved.map((m) => `${numbered([m.id])} by ${m.minutes} min`).join(', ')}`,
-        }
-      : null,
-    riskier.length > 0
-      ? {
-          sign: 'care',
-          say: `Lands with up to ${most(riskier)} points less: ${numbered(riskier.map((c) => c.id))}`,
-        }
-      : null,
-    safer.length > 0
-      ? {
-          sign: 'good',
-          say: `Lands with up to ${most(safer)} points more: ${numbered(safer.map((c) => c.id))}`,
-        }
-      : null,
-  ].filter((l) => l !== null);
-});
-const apply = (): void => {
+const date = computed(() => selection.place?.location.date ?? '');
+/** The change is made; what follows is about another plan for it. */
+const applied = ref(false);
+/** What the plan that is proposed would change against the day as it is now. */
+const proposed = computed(() =>
+  applied.value && flights.would && derivedFilm.derived
+    ? dayDifference(derivedFilm.derived, flights.would)
+    : null,
+);
+const apply = (): boolean => {
   const faults = store.commit(
     `day changed: ${chosen.value?.label ?? ''}`,
     edits.value.flatMap((e) => {
@@ -131,35 +125,87 @@ const apply = (): void => {
       ];
     }),
   );
-  selection.say(faults[0]?.say ?? 'The day is changed. Undo brings it back.');
-  if (faults.length === 0) emit('close');
+  if (faults[0]) {
+    selection.say(faults[0].say);
+    return false;
+  }
+  selection.say('The day is changed. Undo brings it back.');
+  return true;
+};
+const applyAndClose = (): void => {
+  if (apply()) emit('close');
+};
+/** Makes the change, then has the rest of the day planned beside the page. */
+const applyAndPlan = async (): Promise<void> => {
+  if (!apply()) return;
+  applied.value = true;
+  await nextTick();
+  const today = dateIn(props.nowMs, selection.place?.location.zone ?? 'UTC') === date.value;
+  flights.nowMs = today ? props.nowMs : -Infinity;
+  await flights.plan(date.value);
+};
+const takePlan = (): void => {
+  flights.take();
+  emit('close');
+};
+const close = (): void => {
+  if (applied.value) flights.stop();
+  flights.drop();
+  emit('close');
 };
 </script>
 
 <template>
-  <DialogBox title="What changed" width="min(720px, 96vw)" @close="emit('close')">
+  <DialogBox title="What changed" width="min(720px, 96vw)" @close="close">
     <div v-if="!chosen" class="groups">
       <section v-for="g in groups.filter((x) => x.choices.length > 0)" :key="g.name" :aria-label="g.name">
         <h3>{{ g.name }}</h3>
+        <div v-if="g.name === 'Battery at'" class="choices shares" role="group" aria-label="Charge">
+          <button
+            v-for="s in SHARES"
+            :key="s"
+            class="btn"
+            :class="{ on: s === share }"
+            :aria-pressed="s === share"
+            @click="share = s"
+          >
+            {{ Math.round(100 * s) }} %
+          </button>
+        </div>
         <div class="choices">
           <button v-for="c in g.choices" :key="c.label" class="btn" @click="chosen = c">{{ c.label }}</button>
         </div>
       </section>
     </div>
+    <div v-else-if="applied" class="outcome">
+      <h3>{{ chosen.label }}</h3>
+      <div role="status" :aria-busy="flights.busy">
+        <p v-if="flights.busy">Planning the rest of the day: {{ flights.progress }}</p>
+        <p v-else-if="flights.failed" class="fault">{{ flights.failed }}</p>
+        <DayDifferenceList
+          v-else-if="proposed"
+          :difference="proposed"
+          none="The planner finds no better day."
+        />
+      </div>
+      <div class="acts">
+        <button v-if="flights.busy" class="btn" @click="flights.stop()">Stop planning</button>
+        <button v-else-if="proposed" class="btn lead" @click="takePlan">Apply plan</button>
+        <button class="btn" @click="close">Keep the order as it is</button>
+      </div>
+    </div>
     <div v-else class="outcome">
       <h3>{{ chosen.label }}</h3>
       <div role="status">
-        <ul v-if="lines.length > 0">
-          <li v-for="l in lines" :key="l.say" :class="l.sign">{{ l.say }}</li>
-        </ul>
-        <p v-else>Every shot that fits still fits, at the same minute.</p>
+        <DayDifferenceList
+          v-if="difference"
+          :difference="difference"
+          none="Every shot that fits still fits, at the same minute."
+        />
       </div>
-      <p v-if="difference && difference.dropped.length > 0" class="quiet">
-        {{ counted(difference.dropped.length, 'shot') }} would need another plan: apply, then plan the day
-        anew under Flights.
-      </p>
       <div class="acts">
-        <button class="btn lead" @click="apply">Apply</button>
+        <button class="btn lead" @click="applyAndClose">Apply</button>
+        <button class="btn" @click="applyAndPlan">Apply and plan the day</button>
         <button class="btn" @click="chosen = null">Leave as it was</button>
       </div>
     </div>
@@ -186,21 +232,12 @@ h3 {
 .outcome {
   font-size: 18px;
 }
-ul {
-  list-style: none;
-  padding: 0;
-  display: grid;
-  gap: 8px;
+.on {
+  background: var(--pick-dim);
+  border-color: var(--pick);
 }
-li {
-  border-left: 4px solid var(--chalk-3);
-  padding-left: 10px;
-}
-li.stop {
-  border-color: var(--stop);
-}
-li.care {
-  border-color: var(--care);
+.shares {
+  margin-bottom: 8px;
 }
 .acts {
   margin-top: 16px;

@@ -129,10 +129,6 @@ const {
   log,
   forget,
 } = useLanding(day, aloft, elapsedS, clear);
-const nextNumber = computed(() => {
-  const flights = derivedFilm.derived?.places.get(nextFlight.value?.locationId ?? '')?.flights ?? [];
-  return flights.findIndex((f) => f.id === nextFlight.value?.id) + 1;
-});
 const chance = useChanceShot(place);
 const leaving = ref(false);
 const evening = ref(false);
@@ -213,7 +209,7 @@ const inputs = computed(
       />
       <GroundSteps
         v-if="!aloft && groundSteps.length > 0"
-        :number="nextNumber"
+        :flight-id="nextFlight?.id ?? ''"
         :steps="groundSteps"
         @close="forget"
       />
@@ -279,6 +275,7 @@ const inputs = computed(
         v-if="changing"
         :location-ids="stillToCome"
         :pack-ids="packsOfDay"
+        :now-ms="now"
         @close="changing = false"
       />
     </template>

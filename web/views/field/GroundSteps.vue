@@ -4,12 +4,12 @@ import { ref, watch } from 'vue';
 import { useMessages } from '../../composables/useMessages';
 
 /** What to do on the ground before the next take-off, ticked with a thumb; what stays as it is stands quieter. */
-const props = defineProps<{ number: number; steps: readonly GroundStep[] }>();
+const props = defineProps<{ flightId: string; steps: readonly GroundStep[] }>();
 defineEmits<{ close: [] }>();
 const { text } = useMessages();
 const ticked = ref<ReadonlySet<GroundStep['what']>>(new Set());
 watch(
-  () => props.number,
+  () => props.flightId,
   () => {
     ticked.value = new Set();
   },
@@ -22,8 +22,8 @@ const tick = (what: GroundStep['what']): void => {
 </script>
 
 <template>
-  <section class="ground" :aria-label="`Before flight ${number}`">
-    <h2>Before flight {{ number }}</h2>
+  <section class="ground" aria-label="Before the next flight">
+    <h2>Before the next flight</h2>
     <ul>
       <li v-for="s in steps" :key="s.what">
         <button

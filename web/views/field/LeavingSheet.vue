@@ -75,6 +75,7 @@ const possible = computed(() => missing.value.filter((m) => m.lightFromMs !== nu
 }
 ul {
   list-style: none;
+  margin: 12px 0;
   padding: 0;
   display: grid;
   gap: 10px;
