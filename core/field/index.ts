@@ -1,4 +1,6 @@
 export { beforeNextFlight, type FlightSetup, flightSetup, type GroundStep } from './before-next';
+export { nextClip } from './clip-names';
+export { type LightLeft, lightLeft } from './light-left';
 export { type EveningWork, eveningWork } from './evening';
 export { missingAt, type MissingShot } from './leaving';
 export { type AirState, inTheAir, type ShownCharge } from './in-the-air';

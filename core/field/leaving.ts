@@ -1,10 +1,9 @@
 import type { LocationPlan } from '../day';
 import type { DerivedFilm, DerivedShot } from '../film';
-import { lightJob, wishedIn, sunMinutes } from '../light-timeline';
 import { measured, message, type Message } from '../messages';
 import type { FilmInput } from '../model';
-import { locationLight } from '../shot';
 import { clockText, MINUTE_MS } from '../time';
+import { lightLeft } from './light-left';
 
 /** A shot of a location that is not done, and whether it could still be flown today. */
 export interface MissingShot {
@@ -35,7 +34,7 @@ const cheapestFlight = (shot: DerivedShot, place: LocationPlan) => {
   };
 };
 
-/** First instant from now on, to the end of the window, at which the light a shot wants lasts long enough to fly it. */
+/** First instant from now on at which the light a shot wants is there long enough to fly it, or lasts as long as it ever does. */
 const lightFrom = (
   input: FilmInput,
   place: LocationPlan,
@@ -43,18 +42,12 @@ const lightFrom = (
   nowMs: number,
   seconds: number,
 ): number | null => {
-  const toMs = place.windowToMs;
-  if (!place.light || !(toMs > nowMs)) return null;
   const fromMs = Math.max(nowMs, place.windowFromMs);
-  if (shot.facts.shot.wants === 'any') return toMs - fromMs >= seconds * 1000 ? fromMs : null;
-  const job = lightJob(shot, input.kit);
-  if (!job) return null;
-  const { readings, film } = input;
-  const lit = locationLight(place.location, place.light, readings, film.preferences);
-  const stretch = wishedIn(lit, job, sunMinutes(lit, fromMs, toMs)).find(
-    (s) => s.toMs - Math.max(s.fromMs, nowMs) >= Math.min(seconds * 1000, s.toMs - s.fromMs),
-  );
-  return stretch ? Math.max(stretch.fromMs, nowMs) : null;
+  if (!place.light || place.windowToMs - fromMs < seconds * 1000) return null;
+  if (shot.facts.shot.wants === 'any') return fromMs;
+  const light = lightLeft(input, place, shot, fromMs);
+  if (light?.state === 'later') return light.fromMs;
+  return light?.state === 'now' && light.toMs - fromMs >= seconds * 1000 ? fromMs : null;
 };
 
 const sayOf = (m: Omit<MissingShot, 'say'>, zone: string, nowMs: number): Message => {

@@ -6,7 +6,7 @@ import { exposurePlan } from '../light-timeline';
 import { newRow, type FilmInput } from '../model';
 import { locationLight } from '../shot';
 import { Reached, said } from '../testing';
-import { beforeNextFlight, eveningWork, flightSetup, missingAt } from '.';
+import { beforeNextFlight, eveningWork, flightSetup, lightLeft, missingAt, nextClip } from '.';
 
 const input = demoFilm() as unknown as FilmInput;
 const derive = (film: FilmInput): DerivedFilm => new FilmDeriver().derive(film);
@@ -126,6 +126,58 @@ describe('leaving a location', () => {
     );
     expect(left.length).toBeGreaterThan(0);
     expect(left.every((m) => m.packIds.length === 0)).toBe(true);
+  });
+});
+
+describe('light left for a shot', () => {
+  const own = [...derived.shots.values()].filter((s) => s.facts.shot.wants !== 'any');
+  it('counts down to its end, comes when it said, and is gone after the last of it', () => {
+    const reached = new Reached();
+    expect(own.length).toBeGreaterThan(0);
+    for (const shot of own) {
+      const place = derived.places.get(shot.facts.location.id)!;
+      for (let ms = place.windowFromMs; ms <= place.windowToMs; ms += 300_000) {
+        const now = lightLeft(input, place, shot, ms)!;
+        reached.when(now.state, true);
+        if (now.state === 'later') {
+          expect(now.fromMs).toBeGreaterThan(ms);
+          expect(lightLeft(input, place, shot, now.fromMs)!.state).toBe('now');
+        }
+        if (now.state === 'now') {
+          expect(now.toMs).toBeGreaterThan(ms);
+          expect(lightLeft(input, place, shot, now.toMs - 1)).toEqual(now);
+          const after = lightLeft(input, place, shot, now.toMs)!;
+          expect(after.state === 'now' && after.toMs === now.toMs).toBe(false);
+        }
+      }
+    }
+    for (const state of ['now', 'later', 'gone']) reached.atLeast(state, 3);
+    const any = [...derived.shots.values()].find((s) => s.facts.shot.wants === 'any')!;
+    expect(lightLeft(input, places[0]!, any, places[0]!.windowFromMs)).toBeNull();
+  });
+});
+
+describe('the name of the next clip', () => {
+  const take = (utcMs: number, clip: string, more: object = {}) =>
+    newRow('take', {
+      id: `${utcMs}`,
+      locationId: 'l',
+      shotId: 's',
+      utcMs,
+      rating: 'good',
+      cardId: 'a',
+      clip,
+      ...more,
+    });
+  it('counts on from the last that was named, by card, keeping its digits', () => {
+    expect(nextClip([take(1, 'C0007.MP4')], 'a')).toBe('C0008.MP4');
+    expect(nextClip([take(1, 'C0009'), take(2, ''), take(3, '')], 'a')).toBe('C0012');
+    expect(nextClip([take(1, 'C0009'), take(2, '', { reason: 'not-recording' })], 'a')).toBe('C0010');
+    expect(nextClip([take(2, 'B0001'), take(1, 'B0099')], 'a')).toBe('B0002');
+    expect(nextClip([take(1, 'C0007')], 'b')).toBe('');
+    expect(nextClip([take(1, 'no number')], 'a')).toBe('');
+    expect(nextClip([], null)).toBe('');
+    expect(nextClip([take(1, 'C9999')], 'a')).toBe('C10000');
   });
 });
 

@@ -11,6 +11,9 @@ const props = defineProps<{
   label: string;
 }>();
 const emit = defineEmits<{ takeOff: []; landed: []; correct: [share: number] }>();
+/** Speaks when it is time to turn back. */
+const sound = defineModel<boolean>('sound', { required: true });
+const canSpeak = 'speechSynthesis' in window;
 const clock = (s: number): string => {
   const whole = Math.max(0, Math.floor(s));
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
@@ -53,6 +56,9 @@ const PHASES = { fly: '', 'turn-back': 'Turn back', reserve: 'Land: reserve' } a
       <p class="quiet">{{ label }}</p>
       <button class="btn lead" :disabled="!may" @click="emit('takeOff')">Take off</button>
     </template>
+    <button v-if="canSpeak" class="btn sound" :aria-pressed="sound" @click="sound = !sound">
+      Sound {{ sound ? 'on' : 'off' }}
+    </button>
     <p class="faint note">What the aircraft itself shows counts.</p>
   </section>
 </template>
@@ -111,6 +117,9 @@ const PHASES = { fly: '', 'turn-back': 'Turn back', reserve: 'Land: reserve' } a
 .air .btn {
   min-height: 48px;
   font-size: 17px;
+}
+.sound {
+  margin-inline-start: auto;
 }
 .note {
   flex: 1 1 100%;

@@ -2,13 +2,12 @@
 import { fieldOrder, flyingSteps, nextStop } from '@core/field';
 import { plannedShares } from '@core/day';
 import type { TakeRating } from '@core/model';
-import { exposurePlan, type SettingAt } from '@core/light-timeline';
 import { clockText } from '@core/time';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { launchOfShot } from '../../composables/shot-launch';
 import { useLocationRoute } from '../../composables/useLocationRoute';
 import { useMessages } from '../../composables/useMessages';
-import { apertureText, dateText, INPUT_WORDS, shutterText } from '../../format';
+import { dateText, INPUT_WORDS } from '../../format';
 import MarkSign from '../../parts/MarkSign.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
@@ -17,6 +16,7 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import { useDay } from '../flights/useDay';
 import { useLightPlace } from '../light/useLightPlace';
 import AirLine from './AirLine.vue';
+import FlyingDial from './FlyingDial.vue';
 import FieldDrawing from './FieldDrawing.vue';
 import GroundSteps from './GroundSteps.vue';
 import LandingForm from './LandingForm.vue';
@@ -40,9 +40,9 @@ const derivedFilm = useDerivedFilm();
 const findings = useFindings();
 const { text } = useMessages();
 const day = useDay();
-const { lit, filterName, packName } = useLightPlace();
+const { packName } = useLightPlace();
 const now = useNow();
-const { aloft, elapsedS, state, takeOff, correct, clear } = useAir(
+const { aloft, elapsedS, state, sound, takeOff, correct, clear } = useAir(
   computed(() => store.filmId),
   now,
 );
@@ -57,7 +57,7 @@ const flight = computed(() => place.value?.flights[stop.value?.flightIndex ?? -1
 const card = computed(
   () => derivedFilm.derived?.budget.cards.byFlight.find((l) => l.flight === flight.value)?.cardId ?? null,
 );
-const { own, count, add, because, remove } = useTakes(
+const { own, count, add, because, describe, remove } = useTakes(
   shot,
   computed(() => ({
     packId: (aloft.value?.flight ?? flight.value)?.packId ?? null,
@@ -77,19 +77,6 @@ const watched = computed(() =>
         .slice(0, 3)
     : [],
 );
-const exposure = computed(() => {
-  const derived = derivedFilm.derived;
-  if (!derived || !place.value || !lit.value || !flight.value) return null;
-  const flights = exposurePlan(place.value, derived.shots, derivedFilm.along, lit.value);
-  const f = flights.find((x) => x.flight === flight.value);
-  const row = f?.rows.find((r) => r.shotId === selection.shotId);
-  const said = ({ choice }: SettingAt): string | null =>
-    choice ? `${apertureText(choice.aperture)} · ${shutterText(choice.shutterS)} · ISO ${choice.iso}` : null;
-  if (!row) return null;
-  const [start, end] = [said(row.start), said(row.end)];
-  return { at: clockText(row.start.utcMs, zone.value), start, end: end !== start ? end : null };
-});
-const filter = computed(() => shot.value?.filter ?? null);
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 const go = (id: string | undefined): void => {
   if (id) selection.pick(id);
@@ -186,6 +173,7 @@ const inputs = computed(
         {{ place.location.name }}, {{ dateText(place.location.date) }}
       </p>
       <AirLine
+        v-model:sound="sound"
         :state="state"
         :elapsed-s="elapsedS"
         :flying="aloft !== null"
@@ -220,22 +208,7 @@ const inputs = computed(
           </ol>
           <p v-if="steps.length === 0" class="fault">{{ shot.facts.noPath }}</p>
           <p v-if="inputs" class="quiet">Inputs: {{ inputs }}.</p>
-          <dl class="dial">
-            <dt>Exposure</dt>
-            <dd>
-              <b>{{ exposure?.start ?? 'no setting' }}</b><span v-if="exposure?.end" class="quiet">
-                to {{ exposure.end }} at the end</span
-              ><span v-if="exposure" class="quiet"> from {{ exposure.at }}</span>
-            </dd>
-            <dt>Filter</dt>
-            <dd>
-              <b>{{ filter ? filterName(filter.filterId, filter.stops) : 'none planned' }}</b>
-            </dd>
-            <dt>Card</dt>
-            <dd>
-              <b>{{ store.get('card', card ?? '')?.name ?? 'none planned' }}</b>
-            </dd>
-          </dl>
+          <FlyingDial :shot="shot" :place="place" :flight="flight" :card="card" :now-ms="now" />
           <ul v-if="watched.length > 0" class="watch" aria-label="What to watch">
             <li v-for="w in watched" :key="w.code"><MarkSign :severity="w.severity" /> {{ text(w.say) }}</li>
           </ul>
@@ -247,6 +220,7 @@ const inputs = computed(
             :good="count.good"
             @add="judge"
             @because="because"
+            @describe="describe"
             @remove="remove"
           />
         </section>
@@ -343,23 +317,6 @@ const inputs = computed(
 .steps li:first-child {
   font-size: 24px;
   font-weight: 620;
-}
-.dial {
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 4px 14px;
-  margin: 12px 0;
-  align-items: baseline;
-}
-.dial dt {
-  color: var(--chalk-2);
-}
-.dial dd {
-  margin: 0;
-}
-.dial b {
-  font-size: 24px;
-  font-weight: 640;
 }
 .watch {
   display: grid;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { TAKE_RATINGS, TAKE_REASONS, type Take, type TakeRating, type TakeReason } from '@core/model';
 import { clockText } from '@core/time';
+import { ref } from 'vue';
 
 /** Judges takes with a thumb. Nothing is judged before somebody has said that it was recording. */
 defineProps<{
@@ -14,8 +15,12 @@ const recording = defineModel<boolean>('recording', { required: true });
 const emit = defineEmits<{
   add: [rating: TakeRating];
   because: [id: string, reason: TakeReason | null];
+  describe: [id: string, fields: Partial<Pick<Take, 'clip' | 'notes'>>];
   remove: [id: string];
 }>();
+/** The take whose clip and note are being entered. */
+const opened = ref('');
+const entered = (event: Event): string => (event.target as HTMLInputElement).value.trim();
 const RATING_WORDS: Readonly<Record<TakeRating, string>> = {
   good: 'Good',
   maybe: 'Maybe',
@@ -77,6 +82,32 @@ const judge = (rating: TakeRating): void => {
             {{ REASON_WORDS[r] }}
           </button></span
         >
+        <span v-if="t.clip && opened !== t.id" class="quiet">{{ t.clip }}</span>
+        <span v-if="t.notes && opened !== t.id" class="note" dir="auto">{{ t.notes }}</span>
+        <span v-if="opened === t.id" class="more">
+          <label
+            >Clip
+            <input
+              :value="t.clip"
+              maxlength="200"
+              @change="emit('describe', t.id, { clip: entered($event) })"
+          /></label>
+          <label
+            >Note
+            <input
+              :value="t.notes"
+              maxlength="1000"
+              @change="emit('describe', t.id, { notes: entered($event) })"
+          /></label>
+        </span>
+        <button
+          class="btn bare"
+          :aria-expanded="opened === t.id"
+          :aria-label="`Clip and note of take ${i + 1}`"
+          @click="opened = opened === t.id ? '' : t.id"
+        >
+          Note
+        </button>
         <button class="btn bare" :aria-label="`Delete take ${i + 1}`" @click="emit('remove', t.id)">
           Delete
         </button>
@@ -148,7 +179,37 @@ const judge = (rating: TakeRating): void => {
   background: var(--pick-dim);
   border-color: var(--pick);
 }
-.list > li > .btn {
-  margin-left: auto;
+.list > li > .btn:nth-last-of-type(2) {
+  margin-inline-start: auto;
+}
+.list .btn {
+  min-height: 44px;
+}
+.more {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+  gap: 8px;
+  flex: 1 1 100%;
+}
+.more label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  color: var(--chalk-2);
+}
+.more input {
+  flex: 1;
+  min-width: 0;
+  min-height: 44px;
+  font: inherit;
+  background: var(--bench);
+  color: var(--chalk);
+  border: 0;
+  border-bottom: 1px solid var(--chalk-3);
+  padding: 0 8px;
+}
+.note {
+  flex: 1 1 100%;
+  color: var(--chalk-2);
 }
 </style>

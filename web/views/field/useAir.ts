@@ -10,6 +10,16 @@ export interface Aloft {
   readonly curve: EnergyCurve;
   readonly shown: ShownCharge | null;
 }
+const SOUND_KEY = 'dusk-sound';
+const SPOKEN = { 'turn-back': 'Turn back now.', reserve: 'Reserve. Land now.' } as const;
+/** Says a sentence aloud where the device has a voice. */
+const speak = (text: string): void => {
+  if (!('speechSynthesis' in window)) return;
+  const said = new SpeechSynthesisUtterance(text);
+  said.lang = 'en';
+  window.speechSynthesis.cancel();
+  window.speechSynthesis.speak(said);
+};
 const keyOf = (filmId: string): string => `dusk-air:${filmId}`;
 const read = (filmId: string): Aloft | null => {
   try {
@@ -53,17 +63,24 @@ export const useAir = (filmId: Ref<string>, now: Ref<number>) => {
     const a = aloft.value;
     return a && inTheAir(a.curve, a.flight.supply.fullWh, elapsedS.value, a.shown);
   });
-  /** Something for the hand where the device has it: turning back must not be missed in the sun. */
+  const sound = ref(localStorage.getItem(SOUND_KEY) === 'on');
+  watch(sound, (on) => {
+    localStorage.setItem(SOUND_KEY, on ? 'on' : 'off');
+    if (on) speak('Sound is on.');
+  });
+  /** Something for hand and ear where the device has it: turning back must not be missed in the sun. */
   watch(
     () => state.value?.phase,
     (phase, before) => {
-      if (before && phase && phase !== before && phase !== 'fly' && 'vibrate' in navigator)
-        navigator.vibrate([300, 120, 300]);
+      if (!before || !phase || phase === before || phase === 'fly') return;
+      if ('vibrate' in navigator) navigator.vibrate([300, 120, 300]);
+      if (sound.value) speak(SPOKEN[phase]);
     },
   );
   return {
     aloft,
     elapsedS,
+    sound,
     state,
     takeOff: (flight: TimedFlight, number: number, curve: EnergyCurve) => {
       keep({ tookOffMs: Date.now(), flight, number, curve, shown: null });

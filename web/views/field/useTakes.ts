@@ -1,4 +1,5 @@
 import { countTakes } from '@core/day';
+import { nextClip } from '@core/field';
 import { newRow, type Take, type TakeRating, type TakeReason } from '@core/model';
 import { computed, type Ref } from 'vue';
 import { v4 as uuid } from 'uuid';
@@ -32,10 +33,13 @@ export const useTakes = (
       aircraftId: facts.aircraft?.id ?? null,
       packId: flown.value?.packId ?? null,
       cardId: flown.value?.cardId ?? null,
+      clip: nextClip(film.list('take'), flown.value?.cardId ?? null),
     });
     film.create('take', take, 'take');
   };
   const because = (id: string, reason: TakeReason | null) => film.edit('take', id, { reason }, 'take');
+  const describe = (id: string, fields: Partial<Pick<Take, 'clip' | 'notes'>>) =>
+    film.edit('take', id, fields, 'take');
   const remove = (id: string) => film.remove('delete take', [{ kind: 'take', id }]);
-  return { own, count, add, because, remove };
+  return { own, count, add, because, describe, remove };
 };

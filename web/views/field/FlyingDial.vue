@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { lightLeft } from '@core/field';
+import type { LocationPlan, TimedFlight } from '@core/day';
+import type { DerivedShot } from '@core/film';
+import { exposurePlan, type SettingAt } from '@core/light-timeline';
+import { clockText, dateIn, MINUTE_MS } from '@core/time';
+import { computed } from 'vue';
+import { apertureText, shutterText, WISH_WORDS } from '../../format';
+import { useDerivedFilm } from '../../stores/derived-film';
+import { useFilm } from '../../stores/film';
+import { useLightPlace } from '../light/useLightPlace';
+
+/** What is dialled in for this shot: setting of its minute, light that is left, filter, card. */
+const props = defineProps<{
+  shot: DerivedShot;
+  place: LocationPlan;
+  flight: TimedFlight | null;
+  card: string | null;
+  nowMs: number;
+}>();
+const store = useFilm();
+const derivedFilm = useDerivedFilm();
+const { lit, filterName } = useLightPlace();
+const zone = computed(() => props.place.location.zone);
+const exposure = computed(() => {
+  const derived = derivedFilm.derived;
+  if (!derived || !lit.value || !props.flight) return null;
+  const flights = exposurePlan(props.place, derived.shots, derivedFilm.along, lit.value);
+  const f = flights.find((x) => x.flight === props.flight);
+  const row = f?.rows.find((r) => r.shotId === props.shot.facts.shot.id);
+  const said = ({ choice }: SettingAt): string | null =>
+    choice ? `${apertureText(choice.aperture)} · ${shutterText(choice.shutterS)} · ISO ${choice.iso}` : null;
+  if (!row) return null;
+  const [start, end] = [said(row.start), said(row.end)];
+  return { at: clockText(row.start.utcMs, zone.value), start, end: end !== start ? end : null };
+});
+/** Light for this shot, to the minute; on the day itself only. */
+const light = computed(() => {
+  const { place, shot, nowMs } = props;
+  if (!store.input || dateIn(nowMs, zone.value) !== place.location.date) return '';
+  const left = lightLeft(store.input, place, shot, Math.floor(nowMs / MINUTE_MS) * MINUTE_MS);
+  if (!left) return '';
+  if (left.state === 'now') return `${Math.floor((left.toMs - nowMs) / MINUTE_MS)} min left`;
+  return left.state === 'later' ? `from ${clockText(left.fromMs, zone.value)}` : 'gone';
+});
+</script>
+
+<template>
+  <dl class="dial">
+    <dt>Exposure</dt>
+    <dd>
+      <b>{{ exposure?.start ?? 'no setting' }}</b><span v-if="exposure?.end" class="quiet">
+        to {{ exposure.end }} at the end</span
+      ><span v-if="exposure" class="quiet"> from {{ exposure.at }}</span>
+    </dd>
+    <template v-if="light">
+      <dt>{{ WISH_WORDS[shot.facts.shot.wants] }}</dt>
+      <dd :class="{ fault: light === 'gone' }">
+        <b>{{ light }}</b>
+      </dd>
+    </template>
+    <dt>Filter</dt>
+    <dd>
+      <b>{{ shot.filter ? filterName(shot.filter.filterId, shot.filter.stops) : 'none planned' }}</b>
+    </dd>
+    <dt>Card</dt>
+    <dd>
+      <b>{{ store.get('card', card ?? '')?.name ?? 'none planned' }}</b>
+    </dd>
+  </dl>
+</template>
+
+<style scoped>
+.dial {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px 14px;
+  margin: 12px 0;
+  align-items: baseline;
+}
+.dial dt {
+  color: var(--chalk-2);
+}
+.dial dd {
+  margin: 0;
+}
+.dial b {
+  font-size: 24px;
+  font-weight: 640;
+}
+</style>
