@@ -33,7 +33,7 @@ const CORE = {
   charge: ['energy', 'model', 'time'],
   budget: ['air', 'charge', 'energy', 'geometry', 'model', 'units'],
   aids: ['geometry', 'model', 'moves'],
-  pilot: ['model'],
+  pilot: ['model', 'units'],
   starters: ['model', 'moves'],
   sticks: ['model'],
   // One shot, its location, the day.
@@ -102,6 +102,9 @@ const CORE = {
     'time',
     'units',
   ],
+  'simulated-flight': ['day', 'geometry'],
+  'flight-record': ['day', 'geometry', 'model', 'simulated-flight'],
+  debrief: ['energy', 'film', 'model', 'shot', 'time', 'units', 'weather'],
   field: [
     'cards',
     'charge',

@@ -207,6 +207,7 @@ const shot = (n: number, locationId: string, position: string, sketch: Sketch): 
     cutPosition: '',
     launchId: null,
     lossAction: null,
+    sensing: null,
     overGround: false,
     surface: 'mixed',
     lit: 'open',

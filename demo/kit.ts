@@ -382,6 +382,8 @@ const flown: DemoKit['flightLog'] = (
   startShare,
   endShare,
   plannedWh,
+  plannedMinutes: null,
+  windMs: null,
   temperatureC,
   outcome: 'as-planned' as const,
   condition: 'sound' as const,
@@ -481,6 +483,8 @@ const drill = (
   handling,
   tries,
   keepers,
+  shotId: null,
+  mark: null,
   notes: '',
 });
 

@@ -60,6 +60,7 @@ export class Bench {
       | ''
       | 'storyboard'
       | 'overview'
+      | 'debrief'
       | 'brief'
       | 'locations'
       | 'map'

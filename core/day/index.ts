@@ -7,6 +7,7 @@ export {
   shotsIn,
 } from './cards-on-board';
 export { type EnergyCurve, energyCurve, type EnergyStep } from './energy-curve';
+export { type FlightPhase, type FlightSpan, flightSpans } from './flight-spans';
 export { explainFlight, explainSupply } from './explain';
 export type { FlightChange } from './flight-change';
 export { type FilterFit, filterFitOf, type FlightFilter, flightFilters } from './flight-filters';

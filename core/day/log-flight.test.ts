@@ -12,6 +12,8 @@ const report: FlightReport = {
   minutes: 14.5,
   startShare: 0.98,
   endShare: 0.41,
+  plannedMinutes: 12,
+  windMs: null,
   plannedWh: 21,
   temperatureC: 14,
   outcome: 'as-planned',

@@ -11,6 +11,8 @@ export interface FlightReport extends Pick<
   | 'startShare'
   | 'endShare'
   | 'plannedWh'
+  | 'plannedMinutes'
+  | 'windMs'
   | 'temperatureC'
   | 'outcome'
   | 'condition'

@@ -12,10 +12,8 @@ let n = 0;
 const flight = (packId: string, ratio: number, more: Partial<FlightLogEntry> = {}): FlightLogEntry => {
   const plannedWh = 20;
   n += 1;
-  return {
+  return newRow('flightLogEntry', {
     id: `f${n}`,
-    filmId: null,
-    flightId: null,
     aircraftId: 'A',
     packId,
     utcMs: n,
@@ -24,12 +22,8 @@ const flight = (packId: string, ratio: number, more: Partial<FlightLogEntry> = {
     endShare: 1 - (plannedWh * ratio) / 46,
     plannedWh,
     temperatureC: 25,
-    outcome: 'as-planned',
-    condition: 'sound',
-    notes: '',
-    shotIds: [],
     ...more,
-  };
+  });
 };
 const ratios = fc.array(numberIn(0.94, 1.06), {
   minLength: FLIGHTS_TO_COUNT,

@@ -6,7 +6,7 @@ import { compareFlights } from '../proposals/weigh';
 import { dayProblem } from '../scheduler/solve-day';
 import { layDown } from '../day/manual-edits';
 import { weighFlights } from '../proposals';
-import type { FilmInput } from '../model';
+import { newRow, type FilmInput } from '../model';
 import { deriveFilm } from './derive';
 import { faultsOfDay } from '../scheduler/check';
 import { searchDay } from '../scheduler/search';
@@ -116,10 +116,9 @@ describe('planning a day', () => {
     const [first] = derived.places.get(place.id)!.flights;
     const nowMs = first!.endMs + 20 * 60_000;
     const done = first!.stops.map((s) => s.shotId);
-    const log = {
+    const log = newRow('flightLogEntry', {
       id: newId(),
       filmId: film.film.id,
-      flightId: null,
       aircraftId: first!.aircraftId,
       packId: first!.packId!,
       utcMs: first!.startMs,
@@ -128,11 +127,8 @@ describe('planning a day', () => {
       endShare: 0.4,
       plannedWh: first!.usedWh,
       temperatureC: 11,
-      outcome: 'as-planned' as const,
-      condition: 'sound' as const,
-      notes: '',
       shotIds: done,
-    };
+    });
     const lost = derived.places.get(place.id)!.flights[1]!.packId!;
     const now: FilmInput = {
       ...film,

@@ -1,10 +1,13 @@
 import { Record, String as Str } from '@sinclair/typebox';
 import { HANDLING_NAMES } from './aircraft';
 import {
+  between,
   flag,
   instant,
   name,
   notes,
+  nullable,
+  nullableId,
   oneOf,
   shortText,
   strict,
@@ -36,6 +39,13 @@ export const PracticeSchema = strict({
   handling: oneOf(['simulator', ...HANDLING_NAMES], { title: 'Stick profile', initial: 'normal' }),
   tries: whole(1, 500, { title: 'Tries', initial: 1 }),
   keepers: whole(0, 500, { title: 'Keepers', initial: 0 }),
+  shotId: nullableId({ title: 'Shot', description: 'The shot that was rehearsed, where it was one.' }),
+  mark: nullable(between(0, 100), {
+    title: 'Mark',
+    initial: null,
+    default: null,
+    description: 'Best mark of a rehearsal, 0 to 100.',
+  }),
   notes: shortText({ title: 'Notes', initial: '' }),
 });
 export type Practice = Stored<typeof PracticeSchema>;

@@ -146,6 +146,10 @@ const UsageSchema = strict(
 );
 export type Usage = Stored<typeof UsageSchema>;
 
+/** What the aircraft does when it senses an obstacle. */
+export const SENSING = ['stop', 'around', 'off'] as const;
+export type Sensing = (typeof SENSING)[number];
+
 export const ShotSchema = strict({
   id: uuid(),
   locationId: uuid(),
@@ -273,6 +277,11 @@ export const ShotSchema = strict({
     title: 'Lost-link action',
     default: null,
     description: 'Empty takes the location’s.',
+  }),
+  sensing: nullable(oneOf(SENSING), {
+    title: 'Obstacle sensing',
+    default: null,
+    description: 'Empty takes what fits the location, the speed and the sides the aircraft senses.',
   }),
   overGround: flag({
     title: 'Hold height over ground',

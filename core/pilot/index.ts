@@ -1,1 +1,10 @@
-export { EXPECTED_RATE, keeperRate, LEVEL_WORDS, levelOf, recordOf, takesFor } from './level';
+export { practiceFrom } from './practice-from-takes';
+export {
+  SIMULATOR_WEIGHT,
+  EXPECTED_RATE,
+  keeperRate,
+  LEVEL_WORDS,
+  levelOf,
+  recordOf,
+  takesFor,
+} from './level';

@@ -3,6 +3,9 @@ import type { Pilot, Practice } from '../model';
 /** Words for the practised level of a move. */
 export const LEVEL_WORDS = ['never flown', 'tried', 'learning', 'steady', 'sure'] as const;
 
+/** What a try in a simulator is worth beside one in the air. Own estimate: it teaches sticks and timing, not wind and nerves. */
+export const SIMULATOR_WEIGHT = 1 / 3;
+
 /** Newest tries that count; hands change. */
 export const TRIES_COUNTED = 20;
 
@@ -22,14 +25,15 @@ export interface Record20 {
   readonly keepers: number;
 }
 
-/** The newest tries of a move, at most twenty of them; a practice cut by the limit counts in proportion. */
+/** The newest tries of a move, at most twenty of them; a practice cut by the limit counts in proportion, one in a simulator for a part. */
 export const recordOf = (practice: readonly Practice[], pilotId: string, moveKind: string): Record20 => {
   let [tries, keepers] = [0, 0];
   const mine = practice
     .filter((p) => p.pilotId === pilotId && p.moveKind === moveKind)
     .sort((a, b) => b.utcMs - a.utcMs);
   for (const p of mine) {
-    const take = Math.min(p.tries, TRIES_COUNTED - tries);
+    const worth = p.tries * (p.handling === 'simulator' ? SIMULATOR_WEIGHT : 1);
+    const take = Math.min(worth, TRIES_COUNTED - tries);
     if (take <= 0) break;
     tries += take;
     keepers += (Math.min(p.keepers, p.tries) * take) / p.tries;

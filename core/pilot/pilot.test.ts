@@ -1,11 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Practice } from '../model';
+import { newRow, type Practice, type Take } from '../model';
+import { practiceFrom } from './practice-from-takes';
 import {
   EXPECTED_RATE,
   keeperRate,
   levelOf,
   recordOf,
+  SIMULATOR_WEIGHT,
   takesFor,
   TRIES_COUNTED,
   WANTED_CHANCE,
@@ -13,13 +15,8 @@ import {
 import { numberIn } from '../testing';
 
 const pilot = { id: 'a', name: 'A', levels: { orbit: 2 }, notes: '', retired: false };
-const drill = (
-  utcMs: number,
-  tries: number,
-  keepers: number,
-  moveKind = 'orbit',
-  pilotId = 'a',
-): Practice => ({ id: `${utcMs}`, pilotId, moveKind, utcMs, handling: 'slow', tries, keepers, notes: '' });
+const drill = (utcMs: number, tries: number, keepers: number, moveKind = 'orbit', pilotId = 'a'): Practice =>
+  newRow('practice', { id: `${utcMs}`, pilotId, moveKind, utcMs, handling: 'slow', tries, keepers });
 
 describe('record', () => {
   it('counts the newest twenty tries, a practice cut by that in proportion', () => {
@@ -44,6 +41,39 @@ describe('record', () => {
         },
       ),
     );
+  });
+});
+
+describe('takes as practice', () => {
+  const shot = (id: string, kind: string) =>
+    ({ id, handling: 'slow', move: { kind } }) as unknown as Parameters<typeof practiceFrom>[1][number];
+  const take = (shotId: string, utcMs: number, more: Partial<Take>) =>
+    newRow('take', { id: `${utcMs}`, locationId: 'l', shotId, utcMs, rating: 'good', ...more });
+  it('counts every recorded take of a shot once, the good ones as keepers', () => {
+    let n = 0;
+    const rows = practiceFrom(
+      [
+        take('s', 1, {}),
+        take('s', 3, { rating: 'no-good', reason: 'drifted' }),
+        take('s', 2, { rating: 'no-good', reason: 'not-recording' }),
+        take('t', 4, { rating: 'maybe' }),
+        take('gone', 5, {}),
+      ],
+      [shot('s', 'orbit'), shot('t', 'slide')],
+      'a',
+      () => `${(n += 1)}`,
+    );
+    expect(rows.map((r) => [r.moveKind, r.tries, r.keepers, r.utcMs, r.shotId])).toEqual([
+      ['orbit', 2, 1, 3, 's'],
+      ['slide', 1, 0, 4, 't'],
+    ]);
+  });
+  it('is worth three times what a simulator teaches', () => {
+    const real = recordOf([drill(1, 6, 3)], 'a', 'orbit');
+    const rehearsed = recordOf([{ ...drill(1, 6, 3), handling: 'simulator' }], 'a', 'orbit');
+    expect([real.tries, real.keepers]).toEqual([6, 3]);
+    expect(rehearsed.tries).toBeCloseTo(6 * SIMULATOR_WEIGHT, 9);
+    expect(rehearsed.keepers).toBeCloseTo(3 * SIMULATOR_WEIGHT, 9);
   });
 });
 

@@ -17,3 +17,7 @@ export const inOrder = <T extends { readonly position: string; readonly id: stri
   [...list].sort((a, b) =>
     a.position < b.position ? -1 : a.position > b.position ? 1 : a.id < b.id ? -1 : 1,
   );
+
+/** Arithmetic mean; 0 of nothing. */
+export const mean = (list: readonly number[]): number =>
+  list.length === 0 ? 0 : list.reduce((sum, x) => sum + x, 0) / list.length;

@@ -12,6 +12,6 @@ export {
   writeShutter,
   writeText,
 } from './format';
-export { groupBy, inOrder } from './group';
+export { groupBy, inOrder, mean } from './group';
 export { KeyedMemo } from './memo';
 export { found, none, type Result } from './result';

@@ -10,6 +10,7 @@ import { frozenDefaults } from './0007-frozen-defaults';
 import { flightLogAndFlightIds } from './0008-flight-log-and-flight-ids';
 import { windAndLight } from './0009-wind-and-light';
 import { takesAndDelivery } from './0010-takes-and-delivery';
+import { rehearsalsAndPlansFlown } from './0011-rehearsals-and-plans-flown';
 
 /** Every schema change, in order, forward only. */
 const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] =
@@ -24,6 +25,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Seq
     { name: '0008-flight-log-and-flight-ids', up: flightLogAndFlightIds },
     { name: '0009-wind-and-light', up: windAndLight },
     { name: '0010-takes-and-delivery', up: takesAndDelivery },
+    { name: '0011-rehearsals-and-plans-flown', up: rehearsalsAndPlansFlown },
   ];
 
 /** Names of the schema changes, oldest first. */

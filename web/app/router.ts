@@ -34,6 +34,7 @@ export const router = createRouter({
         byLocation('checks', () => import('../views/checks/ChecksView.vue')),
         byLocation('field', () => import('../views/field/FieldView.vue')),
         { path: 'footage', name: 'footage', component: () => import('../views/footage/FootageView.vue') },
+        { path: 'debrief', name: 'debrief', component: () => import('../views/debrief/DebriefView.vue') },
         { path: 'kit', name: 'kit', component: () => import('../views/kit/KitView.vue') },
         {
           path: 'calculators',

@@ -38,7 +38,12 @@ export const VIEWS: readonly Entry[] = [
   { name: 'flights', label: 'Flights', key: 'G F', onTheDay: true },
   { name: 'checks', label: 'Checks', key: 'G C', onTheDay: true },
   { name: 'field', label: 'Field', key: 'G D', onTheDay: true },
-  { name: 'footage', label: 'Footage', key: 'G A' },
+  {
+    name: 'footage',
+    label: 'Footage',
+    key: 'G A',
+    parts: [{ name: 'debrief', label: 'Debrief', key: 'G E' }],
+  },
   { name: 'kit', label: 'Kit', key: 'G K', aside: true },
   { name: 'calculators', label: 'Calculators', key: 'Q', aside: true },
 ];

@@ -41,6 +41,15 @@ export const ROLE_WORDS = {
   close: 'Close',
   bridge: 'Bridge',
 } as const;
+export const RATING_WORDS = { good: 'good', maybe: 'maybe', 'no-good': 'no good' } as const;
+export const REASON_WORDS = {
+  drifted: 'drifted',
+  corrected: 'corrected',
+  exposure: 'exposure',
+  people: 'people',
+  focus: 'focus',
+  'not-recording': 'not recording',
+} as const;
 export const OUTCOME_WORDS = {
   'as-planned': 'as planned',
   'cut-short': 'cut short',

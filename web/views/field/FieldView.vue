@@ -3,6 +3,7 @@ import { fieldOrder, flyingSteps, nextStop } from '@core/field';
 import { plannedShares } from '@core/day';
 import type { TakeRating } from '@core/model';
 import { clockText } from '@core/time';
+import { locationAt } from '@core/weather';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { launchOfShot } from '../../composables/shot-launch';
 import { useLocationRoute } from '../../composables/useLocationRoute';
@@ -116,6 +117,9 @@ const {
   log,
   forget,
 } = useLanding(day, aloft, elapsedS, clear);
+const plannedWindMs = computed(() =>
+  place.value && aloft.value ? locationAt(place.value.location, aloft.value.tookOffMs).windMs : 0,
+);
 const chance = useChanceShot(place);
 const leaving = ref(false);
 const evening = ref(false);
@@ -192,6 +196,7 @@ const inputs = computed(
         :planned="state?.share ?? 0"
         :number="aloft.number"
         :card="cardName"
+        :wind-ms="plannedWindMs"
         @log="log"
         @cancel="landing = false"
       />

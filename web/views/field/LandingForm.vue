@@ -1,14 +1,23 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { choices, OUTCOME_WORDS, PACK_STATE_WORDS } from '../../format';
+import { choices, OUTCOME_WORDS, PACK_STATE_WORDS, write } from '../../format';
+import { useDerivedFilm } from '../../stores/derived-film';
 import type { Landing } from './useLanding';
 
 /** What is entered at landing, with a thumb; the plan's own charge stands there until somebody knows better. */
-const props = defineProps<{ planned: number; number: number; card: string }>();
+const props = defineProps<{ planned: number; number: number; card: string; windMs: number }>();
 const emit = defineEmits<{ log: [landing: Landing]; cancel: [] }>();
+const derivedFilm = useDerivedFilm();
 const percent = ref(String(Math.round(props.planned * 100)));
 const outcome = ref<Landing['outcome']>('as-planned');
 const condition = ref<Landing['condition']>('sound');
+/** Wind that was met against the one the plan reckoned with, m/s. */
+const WIND_STEPS = [-2, 0, 2, 4] as const;
+const windBy = ref<number>(0);
+const windText = (by: number): string => {
+  const w = write(Math.max(0, props.windMs + by), 'speed', derivedFilm.units);
+  return `Wind ${w.number} ${w.unit}${by === 0 ? ', as planned' : ''}`;
+};
 const cardOut = ref(false);
 const fault = ref('');
 const enter = (): void => {
@@ -22,6 +31,7 @@ const enter = (): void => {
     endShare: value / 100,
     outcome: outcome.value,
     condition: condition.value,
+    windMs: Math.max(0, Math.round((props.windMs + windBy.value) * 10) / 10),
     cardOut: cardOut.value,
   });
 };
@@ -57,6 +67,19 @@ const enter = (): void => {
         @click="condition = s.value"
       >
         Pack {{ s.label }}
+      </button>
+    </div>
+    <div class="row" role="group" aria-label="Wind met">
+      <button
+        v-for="by in WIND_STEPS"
+        :key="by"
+        type="button"
+        class="btn"
+        :class="{ on: windBy === by }"
+        :aria-pressed="windBy === by"
+        @click="windBy = by"
+      >
+        {{ windText(by) }}
       </button>
     </div>
     <div v-if="card" class="row" role="group" aria-label="Card">

@@ -2,6 +2,7 @@
 import { TAKE_RATINGS, TAKE_REASONS, type Take, type TakeRating, type TakeReason } from '@core/model';
 import { clockText } from '@core/time';
 import { ref } from 'vue';
+import { REASON_WORDS } from '../../format';
 
 /** Judges takes with a thumb. Nothing is judged before somebody has said that it was recording. */
 defineProps<{
@@ -25,14 +26,6 @@ const RATING_WORDS: Readonly<Record<TakeRating, string>> = {
   good: 'Good',
   maybe: 'Maybe',
   'no-good': 'No good',
-};
-const REASON_WORDS: Readonly<Record<TakeReason, string>> = {
-  drifted: 'drifted',
-  corrected: 'corrected',
-  exposure: 'exposure',
-  people: 'people',
-  focus: 'focus',
-  'not-recording': 'not recording',
 };
 const judge = (rating: TakeRating): void => {
   emit('add', rating);

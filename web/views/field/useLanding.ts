@@ -1,8 +1,9 @@
 import { beforeNextFlight, flightSetup, type FlightSetup, type GroundStep } from '@core/field';
 import { logFlight, plannedShares, ratedPlanWh, type TimedFlight } from '@core/day';
 import { exposurePlan, type FlightExposure } from '@core/light-timeline';
-import type { FlightLogEntry } from '@core/model';
+import type { FlightLogEntry, Location, Pack } from '@core/model';
 import { locationLight } from '@core/shot';
+import { practiceFrom } from '@core/pilot';
 import { clockText, dateIn } from '@core/time';
 import { computed, ref, shallowRef, type Ref } from 'vue';
 import { v4 as uuid } from 'uuid';
@@ -14,7 +15,7 @@ import type { Day } from '../flights/useDay';
 import type { Aloft } from './useAir';
 
 /** What is entered after landing. */
-export interface Landing extends Pick<FlightLogEntry, 'endShare' | 'outcome' | 'condition'> {
+export interface Landing extends Pick<FlightLogEntry, 'endShare' | 'outcome' | 'condition' | 'windMs'> {
   /** The card is taken out of the aircraft. */
   readonly cardOut: boolean;
 }
@@ -74,29 +75,25 @@ export const useLanding = (day: Day, flying: Ref<Aloft | null>, elapsedS: Ref<nu
       : [],
   );
 
-  const log = ({ cardOut, ...report }: Landing): void => {
-    const a = flying.value;
+  /** The log entry, what it did to its pack and card, and what it taught about the pilot, as one step. */
+  const changesOf = (a: Aloft, pack: Pack, location: Location, report: Omit<Landing, 'cardOut'>) => {
     const { derived } = derivedFilm;
-    const pack = store.get('pack', a?.flight.packId ?? '');
-    const location = a && derived?.places.get(a.flight.locationId)?.location;
-    if (!a || !derived || !location) return;
-    if (!pack) {
-      selection.say('The pack of this flight is not in the kit. Log the flight under Flights, Log.');
-      return;
-    }
-    const setup = setupOf(a.flight);
+    if (!derived) return [];
     const kept = a.flight.stops
       .map((s) => s.shotId)
       .filter((id) => derived.shots.get(id)?.done ?? derived.done.has(id));
-    const moved = recordedBy(store, derived, a.flight, new Set(kept), Date.now());
-    const faults = store.commit(
-      'log flight',
-      logFlight(
+    const takes = store.list('take').filter((t) => t.utcMs >= a.tookOffMs);
+    const pilotId = store.film?.pilotId ?? null;
+    const practice = pilotId === null ? [] : practiceFrom(takes, store.list('shot'), pilotId, uuid);
+    return [
+      ...practice.map((p) => ({ kind: 'practice' as const, id: p.id, after: p })),
+      ...logFlight(
         {
           ...report,
           minutes: Math.max(0.1, Math.round(elapsedS.value / 6) / 10),
           startShare: plannedShares(a.flight).startShare,
           plannedWh: ratedPlanWh(a.flight, derivedFilm.along.aircraft),
+          plannedMinutes: Math.round(a.flight.seconds / 6) / 10,
           temperatureC: location.temperatureC,
           notes: '',
           takeOff: clockText(a.tookOffMs, location.zone),
@@ -107,12 +104,25 @@ export const useLanding = (day: Day, flying: Ref<Aloft | null>, elapsedS: Ref<nu
         },
         pack,
         { date: dateIn(a.tookOffMs, location.zone), zone: location.zone },
-        moved,
+        recordedBy(store, derived, a.flight, new Set(kept), Date.now()),
         uuid(),
       ),
-    );
-    if (faults[0]) {
-      selection.say(faults[0].say);
+    ];
+  };
+
+  const log = ({ cardOut, ...report }: Landing): void => {
+    const a = flying.value;
+    const pack = store.get('pack', a?.flight.packId ?? '');
+    const location = a && derivedFilm.derived?.places.get(a.flight.locationId)?.location;
+    if (!a || !location) return;
+    if (!pack) {
+      selection.say('The pack of this flight is not in the kit. Log the flight under Flights, Log.');
+      return;
+    }
+    const setup = setupOf(a.flight);
+    const [fault] = store.commit('log flight', changesOf(a, pack, location, report));
+    if (fault) {
+      selection.say(fault.say);
       return;
     }
     const out =

@@ -35,6 +35,7 @@ const draft = reactive({
   startShare: 1,
   endShare: 0.4,
   plannedWh: null as number | null,
+  plannedMinutes: null as number | null,
   temperatureC: 15,
   verdict: 'as-planned' as Flown['outcome'],
   condition: 'sound' as Flown['condition'],
@@ -62,6 +63,7 @@ watch(
       minutes: Math.round(flight.seconds / 6) / 10,
       startShare: Math.round(startShare * 100) / 100,
       endShare: Math.round(endShare * 100) / 100,
+      plannedMinutes: Math.round(flight.seconds / 6) / 10,
       plannedWh: ratedPlanWh(flight, derivedFilm.along.aircraft),
       temperatureC: place.value.location.temperatureC,
       verdict: 'as-planned',
@@ -98,8 +100,29 @@ const enter = (): void => {
     fault.value = 'Choose the pack it was flown on.';
     return;
   }
-  const { minutes, startShare, endShare, plannedWh, temperatureC, condition, notes, verdict, at } = draft;
-  const report = { minutes, startShare, endShare, plannedWh, temperatureC, condition, notes };
+  const {
+    minutes,
+    startShare,
+    endShare,
+    plannedWh,
+    plannedMinutes,
+    temperatureC,
+    condition,
+    notes,
+    verdict,
+    at,
+  } = draft;
+  const report = {
+    minutes,
+    startShare,
+    endShare,
+    plannedWh,
+    plannedMinutes,
+    windMs: null,
+    temperatureC,
+    condition,
+    notes,
+  };
   const flight = row.value?.flight ?? null;
   const recorded =
     flight && derivedFilm.derived

@@ -5,6 +5,7 @@ import { counted } from '@core/units';
 import { computed, ref } from 'vue';
 import { useDeferred } from '../../composables/deferred';
 import { readTakeLog } from '../../exchange/take-log';
+import { RATING_WORDS } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import TextField from '../../parts/TextField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
@@ -23,7 +24,6 @@ const lines = useDeferred(() =>
     ? inCutOrder(shotLines({ input: store.input, derived: derivedFilm.derived }))
     : [],
 );
-const RATINGS = { good: 'good', maybe: 'maybe', 'no-good': 'no good' } as const;
 const missing = computed(() => lines.value.filter((l) => !l.flown.some((t) => t.rating === 'good')));
 const stateOf = (l: ShotLine): string => {
   if (l.flown.some((t) => t.rating === 'good')) return 'kept';
@@ -98,7 +98,7 @@ const bringIn = async (event: Event): Promise<void> => {
                 }}</span>
                 <div v-for="(t, i) in l.flown" :key="t.id" class="take">
                   <span class="which"
-                    ><b>{{ i + 1 }}</b> {{ clockText(t.utcMs, l.zone) }} {{ RATINGS[t.rating]
+                    ><b>{{ i + 1 }}</b> {{ clockText(t.utcMs, l.zone) }} {{ RATING_WORDS[t.rating]
                     }}{{ t.reversed ? ', reversed' : '' }}{{ t.reason ? `, ${t.reason}` : '' }}</span
                   >
                   <TextField

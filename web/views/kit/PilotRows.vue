@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Entity } from '@core/model';
+import { newRow, type Entity } from '@core/model';
 import { MOVES } from '@core/moves';
 import { EXPECTED_RATE, keeperRate, LEVEL_WORDS, levelOf, recordOf, takesFor } from '@core/pilot';
 import { computed, ref } from 'vue';
@@ -68,14 +68,13 @@ const log = (): void => {
   if (!pilot) return;
   store.create(
     'practice',
-    {
+    newRow('practice', {
       id: uuid(),
       pilotId: pilot.id,
       utcMs: Date.now(),
-      notes: '',
       ...drill.value,
       keepers: Math.min(drill.value.keepers, drill.value.tries),
-    },
+    }),
     'practice',
   );
 };

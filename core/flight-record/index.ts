@@ -1,0 +1,10 @@
+export { type PathDeviation, pathDeviation } from './deviation';
+export { type MatchCandidates, matchRecord, type RecordMatch } from './match';
+export {
+  type FlightRecord,
+  recordFigures,
+  type RecordFigures,
+  recordInMetres,
+  recordOfFlight,
+  type RecordPoint,
+} from './record';

@@ -1,0 +1,8 @@
+export {
+  type FlightSample,
+  metresFlown,
+  type Nature,
+  simulateFlight,
+  type SimulatedFlight,
+  type SimulatedTake,
+} from './simulate';

@@ -1,0 +1,142 @@
+import fc from 'fast-check';
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { describe, expect, it } from 'vitest';
+import { demoFilm } from '../../demo';
+import { calibrationOf } from '../energy';
+import { FilmDeriver } from '../film';
+import { matchRecord, pathDeviation, recordFigures, recordInMetres, recordOfFlight } from '../flight-record';
+import { newRow, type FilmInput, type FlightLogEntry } from '../model';
+import { numberIn } from '../testing';
+import { metresFlown, simulateFlight, type Nature } from '.';
+
+const input = demoFilm() as unknown as FilmInput;
+const derived = new FilmDeriver().derive(input);
+const flights = [...derived.places.values()].flatMap((p) => [...p.flights]);
+const locationOf = (id: string) => input.locations.find((l) => l.id === id)!;
+const seeded = (seed: number) => {
+  const rng = xoroshiro128plus(seed);
+  // The first draws of small seeds are all small.
+  for (let i = 0; i < 20; i += 1) rng.next();
+  return () => (rng.next() >>> 0) / 2 ** 32;
+};
+const EXACT: Nature = { appetite: 1, pace: 1, spread: 0, wanderM: 0, keeperRate: 1 };
+
+describe('a simulated flight', () => {
+  it('with no nature of its own is the plan: minutes, energy, takes', () => {
+    for (const flight of flights) {
+      const flown = simulateFlight(derived, flight, EXACT, seeded(1));
+      expect(flown.usedWh).toBeCloseTo(flight.usedWh, 6);
+      expect(Math.abs(flown.seconds - flight.seconds)).toBeLessThan(1e-6);
+      const takes = flight.stops.map((s) => derived.shots.get(s.shotId)!.facts.shot.takes);
+      expect(flown.takes.length).toBe(takes.reduce((a, b) => a + b, 0));
+      expect(flown.takes.every((t) => t.good)).toBe(true);
+      expect(flown.samples.at(-1)!.at).toEqual(flight.launch.at);
+      const shares = flown.samples.map((s) => s.share);
+      expect([...shares].sort((a, b) => b - a)).toEqual(shares);
+      expect(metresFlown(flown)).toBeGreaterThan(0);
+    }
+  });
+
+  it('takes as much more as its appetite, and as much longer as its pilot', () => {
+    const flight = flights[0]!;
+    fc.assert(
+      fc.property(numberIn(0.7, 1.5), numberIn(0.8, 1.6), fc.nat(), (appetite, pace, seed) => {
+        const hungry = simulateFlight(derived, flight, { ...EXACT, appetite }, seeded(seed));
+        expect(hungry.usedWh / flight.usedWh).toBeCloseTo(appetite, 6);
+        const slow = simulateFlight(derived, flight, { ...EXACT, pace }, seeded(seed));
+        if (Math.abs(pace - 1) > 0.01)
+          expect(Math.sign(slow.seconds - flight.seconds)).toBe(Math.sign(pace - 1));
+      }),
+    );
+  });
+
+  it('teaches the plan its appetite from its log', () => {
+    const nature: Nature = { appetite: 1.12, pace: 1.05, spread: 0.08, wanderM: 0.5, keeperRate: 0.6 };
+    const aircraftId = flights[0]!.aircraftId;
+    const own = flights.filter((f) => f.aircraftId === aircraftId && f.packId !== null);
+    const log: FlightLogEntry[] = Array.from({ length: 24 }, (_, i) => {
+      const flight = own[i % own.length]!;
+      const flown = simulateFlight(derived, flight, nature, seeded(i + 1));
+      const pack = input.kit.packs.find((p) => p.id === flight.packId)!;
+      return newRow('flightLogEntry', {
+        id: `${i}`,
+        aircraftId,
+        packId: pack.id,
+        utcMs: i,
+        minutes: flown.seconds / 60,
+        startShare: 1,
+        endShare: 1 - flown.usedWh / (pack.ratedWh * pack.health),
+        plannedWh: flight.usedWh,
+        temperatureC: 25,
+      });
+    });
+    const factor = calibrationOf({ flightLog: log, packs: input.kit.packs }).craft.get(aircraftId)!.factor;
+    // Set-ups that last longer draw more with them.
+    expect(factor).toBeGreaterThan(1.1);
+    expect(factor).toBeLessThan(1.2);
+  });
+});
+
+describe('a flight record', () => {
+  const candidates = { locations: input.locations, flights, log: [] };
+  const nature: Nature = { ...EXACT, wanderM: 0.6, spread: 0.05 };
+
+  it('of a simulated flight comes back as that flight: place, plan, minutes, charge', () => {
+    for (const [i, flight] of flights.entries()) {
+      const flown = simulateFlight(derived, flight, nature, seeded(i));
+      const location = locationOf(flight.locationId);
+      const record = recordOfFlight(flown.samples, location, flight.startMs);
+      const match = matchRecord(record, candidates)!;
+      expect(match.location?.id).toBe(location.id);
+      expect(match.flight?.id).toBe(flight.id);
+      expect(match.figures.minutes).toBeCloseTo(flown.seconds / 60, 0);
+      expect(match.figures.endShare).toBe(flown.endShare);
+      expect(match.figures.metres).toBeCloseTo(metresFlown(flown), -2);
+      const logged = newRow('flightLogEntry', {
+        id: 'x',
+        aircraftId: flight.aircraftId,
+        packId: flight.packId ?? '',
+        utcMs: flight.startMs + 60_000,
+        minutes: 5,
+        startShare: 1,
+        endShare: 0.5,
+      });
+      const again = matchRecord(record, { ...candidates, log: [logged] })!;
+      expect([again.entry?.id, again.flight]).toEqual(['x', null]);
+    }
+  });
+
+  it('strays from its planned path by what it wandered, and not at all where it did not', () => {
+    const flight = flights[0]!;
+    const exact = simulateFlight(derived, flight, EXACT, seeded(3)).samples;
+    const takes = exact.filter((s) => s.phase === 'take').map((s) => s.at);
+    const location = locationOf(flight.locationId);
+    const there = recordInMetres(recordOfFlight(exact, location, 0), location);
+    for (const [i, at] of there.entries()) {
+      expect(at.x).toBeCloseTo(exact[i]!.at.x, 3);
+      expect(at.y).toBeCloseTo(exact[i]!.at.y, 3);
+    }
+    expect(pathDeviation(takes, takes)!.farthestM).toBeCloseTo(0, 6);
+    const loose = simulateFlight(derived, flight, { ...EXACT, wanderM: 3 }, seeded(3)).samples;
+    const off = pathDeviation(
+      loose.filter((s) => s.phase === 'take').map((s) => s.at),
+      takes,
+    )!;
+    expect(off.farthestM).toBeGreaterThan(1);
+    expect(off.farthestM).toBeLessThan(20);
+    expect(off.meanM).toBeLessThan(off.farthestM);
+    expect(pathDeviation([], takes)).toBeNull();
+  });
+
+  it('without heights or charge still has its minutes; one moment is none', () => {
+    const point = { utcMs: 0, latitude: 43, longitude: 4, heightM: null, share: null };
+    const far = matchRecord(
+      { points: [point, { ...point, utcMs: 120_000 }] },
+      { ...candidates, locations: [] },
+    )!;
+    expect([far.figures.minutes, far.figures.highestM, far.figures.endShare]).toEqual([2, null, null]);
+    expect([far.location, far.flight]).toEqual([null, null]);
+    expect(recordFigures({ points: [point] })).toBeNull();
+    expect(recordFigures({ points: [] })).toBeNull();
+  });
+});

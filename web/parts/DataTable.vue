@@ -1,0 +1,39 @@
+<script setup lang="ts" generic="T, K extends string">
+import { ElTable, ElTableColumn } from 'element-plus';
+import 'element-plus/es/components/table/style/css';
+import 'element-plus/es/components/table-column/style/css';
+import '../design/table.css';
+import { computed } from 'vue';
+import type { TableColumn } from './table-column';
+
+/** The library's table in the look of this application: one slot a column, with its row. */
+const props = defineProps<{
+  rows: readonly T[];
+  columns: readonly TableColumn<K>[];
+  keyOf: (row: T) => string;
+  classOf?: (row: T) => string;
+}>();
+defineSlots<Record<K, (props: { row: T }) => unknown>>();
+/** The library asks for plain records. */
+const data = computed(() => [...props.rows] as unknown as Record<PropertyKey, unknown>[]);
+const rowOf = (scope: { row: unknown }): T => scope.row as T;
+</script>
+
+<template>
+  <ElTable
+    :data="data"
+    :row-key="(row: unknown) => props.keyOf(row as T)"
+    :row-class-name="(scope: { row: unknown }) => props.classOf?.(rowOf(scope)) ?? ''"
+  >
+    <ElTableColumn
+      v-for="c in columns"
+      :key="c.key"
+      :label="c.label"
+      :width="c.width"
+      :min-width="c.minWidth"
+      :align="c.figure ? 'right' : 'left'"
+    >
+      <template #default="scope"><slot :name="c.key" :row="rowOf(scope)" /></template>
+    </ElTableColumn>
+  </ElTable>
+</template>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import type { SecondDay } from '@core/debrief';
+import { addDays } from '@core/time';
+import { counted } from '@core/units';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { dateText } from '../../format';
+import DateField from '../../parts/DateField.vue';
+import type { Thing } from '../../sync/history';
+import { useDerivedFilm } from '../../stores/derived-film';
+import { useFilm } from '../../stores/film';
+import { useSelection } from '../../stores/selection';
+
+/** What is still missing, and a day for only that. */
+const props = defineProps<{ missing: readonly SecondDay[] }>();
+const store = useFilm();
+const derivedFilm = useDerivedFilm();
+const selection = useSelection();
+const router = useRouter();
+const last = computed(
+  () =>
+    derivedFilm.locations
+      .map((l) => l.date)
+      .sort()
+      .at(-1) ?? '',
+);
+const chosen = ref('');
+const date = computed(() => chosen.value || (last.value ? addDays(last.value, 1) : ''));
+const rows = computed(() =>
+  props.missing.map((m) => ({ ...m, location: store.get('location', m.locationId) })),
+);
+const sum = computed(() => ({
+  shots: props.missing.reduce((n, m) => n + m.shotIds.length, 0),
+  musts: props.missing.reduce((n, m) => n + m.musts, 0),
+  minutes: props.missing.reduce((n, m) => n + m.minutes, 0),
+}));
+/** Locations with something missing move to the day; what is done stays done and needs no flight. */
+const plan = async (): Promise<void> => {
+  const faults = store.commit(
+    'second day',
+    rows.value.flatMap(({ location }) =>
+      location
+        ? [{ kind: 'location' as const, id: location.id, after: { ...location, date: date.value } as Thing }]
+        : [],
+    ),
+  );
+  selection.say(
+    faults[0]?.say ?? `What is missing is planned for ${dateText(date.value)}. Undo takes it back.`,
+  );
+  if (faults.length === 0) await router.push({ name: 'flights' });
+};
+</script>
+
+<template>
+  <section aria-labelledby="second-day">
+    <h2 id="second-day">Still missing</h2>
+    <p>
+      {{ counted(sum.shots, 'shot') }}, {{ sum.musts }} of them must, {{ Math.ceil(sum.minutes) }} min in the
+      air.
+    </p>
+    <ul>
+      <li v-for="r in rows" :key="r.locationId">
+        <b dir="auto">{{ r.location?.name }}</b>
+        <span>{{ counted(r.shotIds.length, 'shot') }}, {{ Math.ceil(r.minutes) }} min</span>
+        <span class="quiet">{{ r.location ? dateText(r.location.date) : '' }}</span>
+      </li>
+    </ul>
+    <div class="day">
+      <DateField
+        label="Second day"
+        :value="date"
+        :save="
+          (v) => {
+            chosen = v;
+          }
+        "
+      />
+      <button class="btn lead" :disabled="!date" @click="plan">Plan second day</button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 6px 0 10px;
+  padding: 0;
+  display: grid;
+  gap: 4px;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+}
+.day {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+}
+</style>

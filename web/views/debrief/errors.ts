@@ -1,0 +1,9 @@
+/** A share as how much more or less than planned: “6 % more”, “as many” where it rounds to nothing. */
+export const errorText = (share: number): string => {
+  const percent = Math.round(Math.abs(share) * 100);
+  return percent === 0 ? '0 % more' : `${percent} % ${share > 0 ? 'more' : 'less'}`;
+};
+
+/** A share with its sign, for a column. */
+export const signed = (share: number | null): string =>
+  share === null ? '–' : `${share < 0 ? '−' : '+'}${Math.round(Math.abs(share) * 100)} %`;
