@@ -102,7 +102,7 @@ const CORE = {
     'time',
     'units',
   ],
-  'simulated-flight': ['day', 'geometry'],
+  'simulated-flight': ['day', 'geometry', 'model', 'time'],
   'flight-record': ['day', 'geometry', 'model', 'simulated-flight'],
   debrief: ['energy', 'film', 'model', 'shot', 'time', 'units', 'weather'],
   field: [

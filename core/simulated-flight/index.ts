@@ -1,3 +1,4 @@
+export { simulateDay, type SimulatedDay } from './day';
 export {
   type FlightSample,
   metresFlown,
