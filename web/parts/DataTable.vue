@@ -16,6 +16,7 @@ const props = defineProps<{
 defineSlots<Record<K, (props: { row: T }) => unknown>>();
 /** The library asks for plain records. */
 const data = computed(() => [...props.rows] as unknown as Record<PropertyKey, unknown>[]);
+/** A column is drawn once without a row, at index −1, where the library looks for columns inside it. */
 const rowOf = (scope: { row: unknown }): T => scope.row as T;
 </script>
 
@@ -33,7 +34,9 @@ const rowOf = (scope: { row: unknown }): T => scope.row as T;
       :min-width="c.minWidth"
       :align="c.figure ? 'right' : 'left'"
     >
-      <template #default="scope"><slot :name="c.key" :row="rowOf(scope)" /></template>
+      <template #default="scope"
+        ><slot v-if="scope.$index >= 0" :name="c.key" :row="rowOf(scope)"
+      /></template>
     </ElTableColumn>
   </ElTable>
 </template>
