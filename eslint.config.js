@@ -102,6 +102,7 @@ const CORE = {
     'time',
     'units',
   ],
+  rehearsal: ['air', 'energy', 'geometry', 'messages', 'model', 'moves', 'sticks'],
   'simulated-flight': ['day', 'geometry', 'model', 'time'],
   'flight-record': ['day', 'geometry', 'model', 'simulated-flight'],
   debrief: ['energy', 'film', 'model', 'shot', 'time', 'units', 'weather'],

@@ -4,6 +4,7 @@ import 'element-plus/es/components/table/style/css';
 import 'element-plus/es/components/table-column/style/css';
 import '../design/table.css';
 import { computed } from 'vue';
+import { useElementSize } from './useElementSize';
 import type { TableColumn } from './table-column';
 
 /** The library's table in the look of this application: one slot a column, with its row. */
@@ -16,27 +17,35 @@ const props = defineProps<{
 defineSlots<Record<K, (props: { row: T }) => unknown>>();
 /** The library asks for plain records. */
 const data = computed(() => [...props.rows] as unknown as Record<PropertyKey, unknown>[]);
+
+const { width } = useElementSize(0, 0);
+/** Narrower than this the columns that can be missed are left out, px. */
+const NARROW_PX = 480;
+const narrow = computed(() => width.value > 0 && width.value < NARROW_PX);
+const shown = computed(() => props.columns.filter((c) => !(narrow.value && c.wideOnly)));
 /** A column is drawn once without a row, at index −1, where the library looks for columns inside it. */
 const rowOf = (scope: { row: unknown }): T => scope.row as T;
 </script>
 
 <template>
-  <ElTable
-    :data="data"
-    :row-key="(row: unknown) => props.keyOf(row as T)"
-    :row-class-name="(scope: { row: unknown }) => props.classOf?.(rowOf(scope)) ?? ''"
-  >
-    <ElTableColumn
-      v-for="c in columns"
-      :key="c.key"
-      :label="c.label"
-      :width="c.width"
-      :min-width="c.minWidth"
-      :align="c.figure ? 'right' : 'left'"
+  <div ref="target">
+    <ElTable
+      :data="data"
+      :row-key="(row: unknown) => props.keyOf(row as T)"
+      :row-class-name="(scope: { row: unknown }) => props.classOf?.(rowOf(scope)) ?? ''"
     >
-      <template #default="scope"
-        ><slot v-if="scope.$index >= 0" :name="c.key" :row="rowOf(scope)"
-      /></template>
-    </ElTableColumn>
-  </ElTable>
+      <ElTableColumn
+        v-for="c in shown"
+        :key="c.key"
+        :label="c.label"
+        :width="c.width"
+        :min-width="c.minWidth"
+        :align="c.figure ? 'right' : 'left'"
+      >
+        <template #default="scope"
+          ><slot v-if="scope.$index >= 0" :name="c.key" :row="rowOf(scope)"
+        /></template>
+      </ElTableColumn>
+    </ElTable>
+  </div>
 </template>

@@ -6,6 +6,8 @@ export interface TableColumn<K extends string = string> {
   readonly width?: number;
   /** At least, px; takes what is left over. */
   readonly minWidth?: number;
+  /** Left out where the window is narrow. */
+  readonly wideOnly?: boolean;
   /** Figures stand at the end. */
   readonly figure?: boolean;
 }

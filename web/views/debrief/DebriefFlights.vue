@@ -22,12 +22,12 @@ const zone = computed(() => derivedFilm.locations[0]?.zone ?? 'UTC');
 const packs = computed(() => packsFlown(props.flights).filter((p) => p.bias !== null));
 const COLUMNS = [
   { key: 'takeOff', label: 'Take-off', width: 72 },
-  { key: 'pack', label: 'Pack', minWidth: 60 },
+  { key: 'pack', label: 'Pack', minWidth: 50 },
   { key: 'minutes', label: 'Minutes', width: 108, figure: true },
-  { key: 'energy', label: 'Energy', width: 84, figure: true },
+  { key: 'energy', label: 'Energy', width: 84, figure: true, wideOnly: true },
   { key: 'error', label: 'Plan', width: 64, figure: true },
   { key: 'landed', label: 'Landed', width: 68, figure: true },
-  { key: 'outcome', label: 'Outcome', minWidth: 84 },
+  { key: 'outcome', label: 'Outcome', minWidth: 84, wideOnly: true },
 ] as const;
 const trend = (e: ForecastError): string => {
   const percent = (share: number): string => `${Math.round(share * 100)} %`;

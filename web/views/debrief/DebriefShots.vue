@@ -12,8 +12,8 @@ const why = (s: ShotFlown): string =>
   s.reasons.map((r) => `${REASON_WORDS[r.reason]}${r.takes > 1 ? ` ×${r.takes}` : ''}`).join(', ');
 const COLUMNS = [
   { key: 'shot', label: 'Shot', minWidth: 170 },
-  { key: 'priority', label: 'Priority', width: 74 },
-  { key: 'planned', label: 'Planned', width: 76, figure: true },
+  { key: 'priority', label: 'Priority', width: 74, wideOnly: true },
+  { key: 'planned', label: 'Planned', width: 76, figure: true, wideOnly: true },
   { key: 'takes', label: 'Takes', width: 62, figure: true },
   { key: 'good', label: 'Good', width: 60, figure: true },
   { key: 'result', label: 'Result', minWidth: 130 },
@@ -47,7 +47,7 @@ const COLUMNS = [
       <template #good="{ row }">{{ row.good }}</template>
       <template #result="{ row }">
         <span class="status">{{ WORDS[row.status] }}</span>
-        <span v-if="row.reasons.length > 0" class="quiet">: {{ why(row) }}</span>
+        <div v-if="row.reasons.length > 0" class="quiet">{{ why(row) }}</div>
       </template>
     </DataTable>
   </section>

@@ -1,0 +1,168 @@
+import { GRAVITY, windVectors, type Wind } from '../air';
+import type { PowerModel } from '../energy';
+import { radians, vec, type Vec3 } from '../geometry';
+import type { Handling } from '../model';
+import type { Pose } from '../moves';
+import { AT_REST, curveAt, held, type StickState } from '../sticks';
+import { CALM, nextGust, type Gust } from './gusts';
+import type { Controls } from './sticks';
+
+/** An aircraft as it is rehearsed with: the kit's figures, its stick profile, its power. */
+export interface RehearsedCraft {
+  readonly profile: Handling;
+  readonly topSpeedMs: number;
+  readonly maxClimbMs: number;
+  readonly maxDescentMs: number;
+  readonly power: PowerModel;
+  /** Tilt its camera is screwed on at; null where a gimbal tilts it. */
+  readonly fixedTiltDeg: number | null;
+}
+
+/** The air and the ground it is flown in. */
+export interface RehearsedPlace {
+  readonly wind: Wind;
+  /** Height of the ground, m in the frame of the location. */
+  readonly groundAt: (x: number, y: number) => number;
+  /** Even draws from 0 to 1; the same ones give the same flight. */
+  readonly random: () => number;
+}
+
+/** A moment of a flight by hand. */
+export interface FlownState {
+  readonly tS: number;
+  readonly at: Vec3;
+  /** Over ground, m/s. */
+  readonly velocity: Vec3;
+  readonly startHeadingDeg: number;
+  readonly startTiltDeg: number;
+  readonly sticks: StickState;
+  readonly gust: Gust;
+  /** The part of the gust the position hold has caught up with, m/s. */
+  readonly caught: Gust;
+  readonly usedWh: number;
+  /** It came down onto the ground, or into it. */
+  readonly touched: boolean;
+}
+
+/** Seconds of one step; short enough that a finer one changes nothing that is seen. */
+export const STEP_S = 1 / 120;
+/** How far it leans at most, by how fast its profile is, deg. Own estimate: a calm profile leans little. */
+const LEAN_DEG = { calm: 14, fast: 34 } as const;
+const CALM_MS = 3;
+const FAST_MS = 18;
+/** Within this time speed comes to what is asked, where lean allows, s. */
+const FOLLOW_S = 0.35;
+const CLIMB_ACCEL = 4;
+/** The position hold catches up with a gust in this time, and until then it is pushed by this share of it each second. */
+const CATCH_S = 0.8;
+const PUSH_PER_S = 0.6;
+const CLEAR_M = 0.25;
+/** A gimbal tilts from here to here, deg. */
+const TILT_DEG = [-90, 30] as const;
+
+/** Level acceleration an aircraft gives with a profile, m/s²: g·tan(lean). */
+export const levelAccel = ({ maxSpeedMs }: Handling): number => {
+  const share = Math.max(0, Math.min(1, (maxSpeedMs - CALM_MS) / (FAST_MS - CALM_MS)));
+  return GRAVITY * Math.tan(radians(LEAN_DEG.calm + share * (LEAN_DEG.fast - LEAN_DEG.calm)));
+};
+
+const headingOf = (s: FlownState): number => s.startHeadingDeg + s.sticks.yawDeg;
+
+/** Tilt of the camera, between its stops. */
+const tiltOf = (s: FlownState, fixed: number | null): number =>
+  fixed ?? Math.max(TILT_DEG[0], Math.min(TILT_DEG[1], s.startTiltDeg + s.sticks.tiltDeg));
+
+/** Where the aircraft is and where its camera looks. */
+export const poseOf = (s: FlownState, craft: Pick<RehearsedCraft, 'fixedTiltDeg'>): Pose => ({
+  at: s.at,
+  headingDeg: ((headingOf(s) % 360) + 360) % 360,
+  tiltDeg: tiltOf(s, craft.fixedTiltDeg),
+});
+
+/** An aircraft that hovers at a pose. */
+export const hovering = (pose: Pose): FlownState => ({
+  tS: 0,
+  at: pose.at,
+  velocity: vec(0, 0, 0),
+  startHeadingDeg: pose.headingDeg,
+  startTiltDeg: pose.tiltDeg,
+  sticks: AT_REST,
+  gust: CALM,
+  caught: CALM,
+  usedWh: 0,
+  touched: false,
+});
+
+/** Velocity over ground that is asked for, no faster through the air than the aircraft flies. */
+const asked = (s: FlownState, c: Controls, craft: RehearsedCraft, wind: Vec3): Vec3 => {
+  const { profile } = craft;
+  const [f, r] = [curveAt(profile.expo, c.forward), curveAt(profile.expo, c.right)];
+  // Both sticks in a corner are no faster than one of them full.
+  const scale = profile.maxSpeedMs / Math.max(1, Math.hypot(f, r));
+  const h = radians(headingOf(s));
+  const [x, y] = [scale * (f * Math.sin(h) + r * Math.cos(h)), scale * (f * Math.cos(h) - r * Math.sin(h))];
+  const through = Math.hypot(x - wind.x, y - wind.y);
+  const over = through > craft.topSpeedMs ? craft.topSpeedMs / through : 1;
+  const up = curveAt(profile.expo, c.up);
+  return vec(
+    wind.x + (x - wind.x) * over,
+    wind.y + (y - wind.y) * over,
+    up > 0 ? up * craft.maxClimbMs : up * craft.maxDescentMs,
+  );
+};
+
+const within = (x: number, y: number, most: number): readonly [number, number] => {
+  const length = Math.hypot(x, y);
+  return length > most ? [(x / length) * most, (y / length) * most] : [x, y];
+};
+
+/**
+ * The flight one step later with the sticks held. Position-hold flying: sticks ask for speed over ground, acceleration is limited
+ * by how far the aircraft leans, the camera follows its profile (core/sticks), the hold catches up with gusts after a moment.
+ * It teaches timing and sticks; it knows no propeller wash, no satellites lost, no battery that sags.
+ */
+export const stepFlight = (
+  s: FlownState,
+  c: Controls,
+  craft: RehearsedCraft,
+  place: RehearsedPlace,
+): FlownState => {
+  const groundM = place.groundAt(s.at.x, s.at.y);
+  const heightM = Math.max(0, s.at.z - groundM);
+  const mean = windVectors(place.wind)(heightM);
+  const air = Math.hypot(s.velocity.x - mean.x, s.velocity.y - mean.y);
+  const gust = nextGust(s.gust, place.wind, heightM, air, STEP_S, place.random);
+  const share = 1 - Math.exp(-STEP_S / CATCH_S);
+  const caught = vec(
+    s.caught.x + (gust.x - s.caught.x) * share,
+    s.caught.y + (gust.y - s.caught.y) * share,
+    s.caught.z + (gust.z - s.caught.z) * share,
+  );
+  const want = asked(s, c, craft, mean);
+  const [ax, ay] = within(
+    (want.x - s.velocity.x) / FOLLOW_S,
+    (want.y - s.velocity.y) / FOLLOW_S,
+    levelAccel(craft.profile),
+  );
+  const az = Math.max(-CLIMB_ACCEL, Math.min(CLIMB_ACCEL, (want.z - s.velocity.z) / FOLLOW_S));
+  const pushed = (now: number, held0: number): number => (now - held0) * PUSH_PER_S * STEP_S;
+  const velocity = vec(
+    s.velocity.x + ax * STEP_S + pushed(gust.x, caught.x),
+    s.velocity.y + ay * STEP_S + pushed(gust.y, caught.y),
+    s.velocity.z + az * STEP_S + pushed(gust.z, caught.z),
+  );
+  const z = s.at.z + velocity.z * STEP_S;
+  const low = z < groundM + CLEAR_M;
+  const watts = craft.power.watts(air, velocity.z);
+  return {
+    ...s,
+    tS: s.tS + STEP_S,
+    at: vec(s.at.x + velocity.x * STEP_S, s.at.y + velocity.y * STEP_S, low ? groundM + CLEAR_M : z),
+    velocity: low ? vec(0, 0, Math.max(0, velocity.z)) : velocity,
+    sticks: held(s.sticks, craft.profile, c.yaw, c.tilt, STEP_S),
+    gust,
+    caught,
+    usedWh: s.usedWh + (watts * STEP_S) / 3600,
+    touched: s.touched || low,
+  };
+};

@@ -1,0 +1,24 @@
+export { callAt, type CallOut, callOuts } from './call-outs';
+export { ghostControls, plannedAt, profileGives } from './ghost';
+export {
+  type FlownState,
+  hovering,
+  levelAccel,
+  poseOf,
+  type RehearsedCraft,
+  type RehearsedPlace,
+  STEP_S,
+  stepFlight,
+} from './flight';
+export { CALM, type Gust, nextGust, turbulence } from './gusts';
+export { correctionsIn, type ErrorSample, type Mark, type MarkKind, markTry, type TryMarks } from './marks';
+export {
+  type Controls,
+  controlsFrom,
+  HANDS_OFF,
+  MODE_AXES,
+  STICK_MODES,
+  type StickMode,
+  type Thumbs,
+} from './sticks';
+export { type Recorded, replay, stepsIn, Try, type TrySample } from './try';
