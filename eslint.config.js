@@ -102,7 +102,7 @@ const CORE = {
     'time',
     'units',
   ],
-  rehearsal: ['air', 'energy', 'geometry', 'messages', 'model', 'moves', 'sticks'],
+  rehearsal: ['air', 'energy', 'geometry', 'messages', 'model', 'moves', 'shot', 'site', 'sticks', 'weather'],
   'simulated-flight': ['day', 'geometry', 'model', 'time'],
   'flight-record': ['day', 'geometry', 'model', 'simulated-flight'],
   debrief: ['energy', 'film', 'model', 'shot', 'time', 'units', 'weather'],

@@ -61,6 +61,7 @@ export class Bench {
       | 'storyboard'
       | 'overview'
       | 'debrief'
+      | 'rehearse'
       | 'brief'
       | 'locations'
       | 'map'

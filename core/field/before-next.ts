@@ -111,7 +111,12 @@ const pack: StepOf = ({ input, before, next: { flight } }) => {
   const charge = measured(100 * plannedShares(flight).startShare, 'percent', 0);
   const same = flight.packId === before.flight.packId;
   if (name === '') return { same: false, say: message('field.next.pack-none') };
-  return { same, say: message(same ? 'field.next.pack-stays' : 'field.next.pack', { pack: name, charge }) };
+  return {
+    same,
+    say: same
+      ? message('field.next.pack-stays', { pack: name, charge })
+      : message('field.next.pack', { pack: name, charge }),
+  };
 };
 
 const cold: StepOf = ({ location }) =>
@@ -128,7 +133,7 @@ const card: StepOf = ({ input, before, next }) => {
   if (name === '')
     return {
       same: false,
-      say: message(next.load?.internal ? 'field.next.card-memory' : 'field.next.card-none'),
+      say: next.load?.internal ? message('field.next.card-memory') : message('field.next.card-none'),
     };
   if (now === then) return { same: true, say: message('field.next.card-stays', { card: name }) };
   return {

@@ -21,4 +21,5 @@ export {
   type StickMode,
   type Thumbs,
 } from './sticks';
+export { rehearsalOf, type RehearsedShot } from './of-shot';
 export { type Recorded, replay, stepsIn, Try, type TrySample } from './try';

@@ -186,6 +186,26 @@ describe('the aircraft by hand', () => {
   });
 });
 
+describe('going back', () => {
+  it('stands where it was, forgets what came after, and flies on the same from there', () => {
+    const craft = craftOf(input.kit.aircraft[0]!);
+    const t = flown(craft, { ...HANDS_OFF, forward: 0.8, yaw: 0.3 }, 3);
+    const then = t.state;
+    t.fly({ ...HANDS_OFF, right: 1 }, stepsIn(5));
+    t.rewind(5);
+    expect(t.rewound).toBe(true);
+    expect(t.state.tS).toBeCloseTo(then.tS, 9);
+    expect(t.state.at).toEqual(then.at);
+    expect(t.samples.every((s) => s.tS < then.tS)).toBe(true);
+    expect(t.recorded.reduce((sum, r) => sum + r.steps, 0)).toBe(stepsIn(3));
+    t.rewind(100);
+    expect(t.state.tS).toBe(0);
+    expect(t.samples).toEqual([]);
+    t.fly(HANDS_OFF, 8);
+    expect(t.samples.map((s) => s.tS)).toEqual([0, expect.closeTo(4 * STEP_S)]);
+  });
+});
+
 describe('turbulence', () => {
   it('has the strength of its forecast, and no mean', () => {
     const wind = { ...STILL, speedAt10mMs: 6, gustAt10mMs: 11 };

@@ -27,6 +27,8 @@ export interface Recorded {
 
 /** Every so many steps a sample is kept: 30 a second. */
 const KEEP = 4;
+/** So often a state is kept to go back to: twice a second. */
+const SNAPSHOT = 60;
 
 const sameControls = (a: Controls, b: Controls): boolean =>
   a.forward === b.forward && a.right === b.right && a.up === b.up && a.yaw === b.yaw && a.tilt === b.tilt;
@@ -35,8 +37,11 @@ const sameControls = (a: Controls, b: Controls): boolean =>
 export class Try {
   private now: FlownState;
   private steps = 0;
-  private readonly kept: TrySample[] = [];
-  private readonly inputs: { steps: number; controls: Controls }[] = [];
+  private kept: TrySample[] = [];
+  private inputs: { steps: number; controls: Controls }[] = [];
+  private snapshots: { readonly steps: number; readonly state: FlownState }[] = [];
+  /** It was taken back and flown on from there: it teaches, but it is no try. */
+  rewound = false;
 
   constructor(
     start: Pose,
@@ -66,11 +71,32 @@ export class Try {
     if (last && sameControls(last.controls, controls)) last.steps += steps;
     else this.inputs.push({ steps, controls });
     for (let i = 0; i < steps; i += 1) {
+      if (this.steps % SNAPSHOT === 0) this.snapshots.push({ steps: this.steps, state: this.now });
       if (this.steps % KEEP === 0)
         this.kept.push({ tS: this.now.tS, pose: this.pose, velocity: this.now.velocity, controls });
       this.now = stepFlight(this.now, controls, this.craft, this.place);
       this.steps += 1;
     }
+  }
+
+  /** Goes back by some seconds, to the beginning at most; what was flown since then is forgotten. */
+  rewind(seconds: number): void {
+    const to = Math.max(0, this.steps - stepsIn(seconds));
+    const snapshot = this.snapshots.findLast((s) => s.steps <= to);
+    if (!snapshot) return;
+    this.rewound = true;
+    this.now = snapshot.state;
+    this.steps = snapshot.steps;
+    this.snapshots = this.snapshots.filter((s) => s.steps < snapshot.steps);
+    this.kept = this.kept.slice(0, Math.ceil(snapshot.steps / KEEP));
+    const inputs: typeof this.inputs = [];
+    let left = snapshot.steps;
+    for (const run of this.inputs) {
+      if (left <= 0) break;
+      inputs.push({ ...run, steps: Math.min(left, run.steps) });
+      left -= run.steps;
+    }
+    this.inputs = inputs;
   }
 }
 

@@ -29,6 +29,11 @@ export const router = createRouter({
           name: 'storyboard',
           component: () => import('../views/storyboard/StoryboardView.vue'),
         },
+        {
+          path: 'rehearse',
+          name: 'rehearse',
+          component: () => import('../views/rehearse/RehearseView.vue'),
+        },
         byLocation('light', () => import('../views/light/LightView.vue')),
         byLocation('flights', () => import('../views/flights/FlightsView.vue')),
         byLocation('checks', () => import('../views/checks/ChecksView.vue')),

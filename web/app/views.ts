@@ -32,7 +32,10 @@ export const VIEWS: readonly Entry[] = [
     label: 'Shots',
     key: 'G S',
     onTheDay: true,
-    parts: [{ name: 'storyboard', label: 'Storyboard', key: 'G O' }],
+    parts: [
+      { name: 'storyboard', label: 'Storyboard', key: 'G O' },
+      { name: 'rehearse', label: 'Rehearse', key: 'G R' },
+    ],
   },
   { name: 'light', label: 'Light', key: 'G I', onTheDay: true },
   { name: 'flights', label: 'Flights', key: 'G F', onTheDay: true },

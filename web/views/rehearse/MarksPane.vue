@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import type { ErrorSample, MarkKind, TryMarks } from '@core/rehearsal';
+import { computed } from 'vue';
+import { useMessages } from '../../composables/useMessages';
+import Fig from '../../parts/Fig.vue';
+
+/** What a try was worth, each mark with the curve it comes from, and what to change first. */
+const props = defineProps<{ marks: TryMarks; totalS: number; counted: string }>();
+const { text } = useMessages();
+const NAMES: Readonly<Record<MarkKind, string>> = {
+  framing: 'Framing',
+  path: 'Line',
+  speed: 'Evenness of speed',
+  softness: 'Start and stop',
+  corrections: 'Corrections',
+};
+const [WIDE, HIGH] = [150, 26];
+const OF: Readonly<Partial<Record<MarkKind, (e: ErrorSample) => number>>> = {
+  framing: (e) => e.framingDeg,
+  path: (e) => e.pathM,
+  speed: (e) => Math.abs(e.speedMs - e.plannedSpeedMs),
+};
+const curveOf = (kind: MarkKind): string => {
+  const of = OF[kind];
+  if (!of) return '';
+  const { errors } = props.marks;
+  const most = errors.reduce((m, e) => Math.max(m, of(e)), 1e-6);
+  const end = errors.at(-1)?.tS ?? 1;
+  const every = Math.max(1, Math.floor(errors.length / WIDE));
+  return errors
+    .filter((_, i) => i % every === 0)
+    .map(
+      (e, i) =>
+        `${i === 0 ? 'M' : 'L'}${((e.tS / end) * WIDE).toFixed(1)} ${(HIGH - (of(e) / most) * (HIGH - 2)).toFixed(1)}`,
+    )
+    .join('');
+};
+const rows = computed(() => props.marks.marks.map((m) => ({ ...m, curve: curveOf(m.kind) })));
+</script>
+
+<template>
+  <section class="marks" aria-label="Marks">
+    <p class="mark" role="status">
+      <b>{{ marks.mark }}</b> of 100
+    </p>
+    <p class="first">{{ text(marks.first) }}</p>
+    <p class="quiet">
+      Usable <Fig :value="marks.usableS" quantity="seconds" /> of <Fig :value="totalS" quantity="seconds" />
+      planned.
+    </p>
+    <ul>
+      <li v-for="m in rows" :key="m.kind">
+        <span class="name">{{ NAMES[m.kind] }}</span><b class="n">{{ m.mark }}</b>
+        <span class="say quiet">{{ text(m.say) }}</span>
+        <svg v-if="m.curve" :width="WIDE" :height="HIGH" aria-hidden="true"><path :d="m.curve" /></svg>
+      </li>
+    </ul>
+    <p class="quiet">{{ counted }}</p>
+  </section>
+</template>
+
+<style scoped>
+.marks {
+  display: grid;
+  gap: 8px;
+}
+.mark {
+  margin: 0;
+}
+.mark b {
+  font-size: 44px;
+  font-weight: 680;
+}
+.first {
+  font-size: 17px;
+  margin: 0;
+}
+p {
+  margin: 0;
+}
+ul {
+  list-style: none;
+  margin: 4px 0;
+  padding: 0;
+  display: grid;
+  gap: 6px;
+}
+li {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 0 10px;
+  border-top: 1px solid var(--line);
+  padding-top: 4px;
+}
+.say {
+  font-size: 13.5px;
+}
+.n {
+  text-align: end;
+}
+path {
+  fill: none;
+  stroke: var(--ember);
+  stroke-width: 1.5;
+}
+</style>

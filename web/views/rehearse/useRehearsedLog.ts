@@ -1,0 +1,83 @@
+import { newRow, type Practice } from '@core/model';
+import { computed, ref, watch, type Ref } from 'vue';
+import { v4 as uuid } from 'uuid';
+import type { DerivedShot } from '@core/film';
+import { useFilm } from '../../stores/film';
+import type { KeptTry } from './useRehearsal';
+
+/** A try with this mark or more counts as a keeper. Own choice. */
+export const KEEPER_MARK = 70;
+
+const keyOf = (shotId: string): string => `dusk-best-try:${shotId}`;
+const readBest = (shotId: string): KeptTry | null => {
+  try {
+    return JSON.parse(localStorage.getItem(keyOf(shotId)) ?? 'null') as KeptTry | null;
+  } catch {
+    return null;
+  }
+};
+
+/** Tries of a shot as practice of its move: one entry a visit, the best try kept on this device so that it can be seen again. */
+export const useRehearsedLog = (shot: Ref<DerivedShot | null>) => {
+  const store = useFilm();
+  const best = ref<KeptTry | null>(null);
+  let entryId = '';
+  const shotId = computed(() => shot.value?.facts.shot.id ?? '');
+  watch(
+    shotId,
+    (id) => {
+      entryId = '';
+      best.value = readBest(id);
+    },
+    { immediate: true },
+  );
+  const rows = computed<Practice[]>(() =>
+    store.list('practice').filter((p) => p.shotId === shotId.value && p.handling === 'simulator'),
+  );
+  const sum = computed(() => ({
+    tries: rows.value.reduce((n, p) => n + p.tries, 0),
+    best: rows.value.reduce<number | null>(
+      (most, p) => (p.mark === null ? most : Math.max(most ?? 0, p.mark)),
+      null,
+    ),
+  }));
+  /** Counts a try. @returns why it is not counted; '' where it is */
+  const add = (kept: KeptTry): string => {
+    if (!best.value || kept.mark > best.value.mark) {
+      best.value = kept;
+      try {
+        localStorage.setItem(keyOf(shotId.value), JSON.stringify(kept));
+      } catch {
+        // A full device keeps the mark, not the flight.
+      }
+    }
+    const pilotId = store.film?.pilotId;
+    const own = shot.value?.facts.shot;
+    if (!pilotId || !own) return 'Choose a pilot in the brief, so that tries count.';
+    const now = store.get('practice', entryId);
+    const keeper = kept.mark >= KEEPER_MARK ? 1 : 0;
+    if (now) {
+      const fields = {
+        tries: now.tries + 1,
+        keepers: now.keepers + keeper,
+        mark: Math.max(now.mark ?? 0, kept.mark),
+        utcMs: Date.now(),
+      };
+      return store.edit('practice', now.id, fields, 'rehearsal')[0]?.say ?? '';
+    }
+    entryId = uuid();
+    const row = newRow('practice', {
+      id: entryId,
+      pilotId,
+      moveKind: own.move.kind,
+      utcMs: Date.now(),
+      handling: 'simulator',
+      tries: 1,
+      keepers: keeper,
+      shotId: own.id,
+      mark: kept.mark,
+    });
+    return store.create('practice', row, 'rehearsal')[0]?.say ?? '';
+  };
+  return { best, sum, add };
+};
