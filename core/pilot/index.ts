@@ -1,4 +1,4 @@
-export { practiceFrom } from './practice-from-takes';
+export { practiceFrom, rehearsedOf } from './practice-from-takes';
 export {
   SIMULATOR_WEIGHT,
   EXPECTED_RATE,

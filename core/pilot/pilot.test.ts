@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { newRow, type Practice, type Take } from '../model';
-import { practiceFrom } from './practice-from-takes';
+import { practiceFrom, rehearsedOf } from './practice-from-takes';
 import {
   EXPECTED_RATE,
   keeperRate,
@@ -67,6 +67,28 @@ describe('takes as practice', () => {
       ['orbit', 2, 1, 3, 's'],
       ['slide', 1, 0, 4, 't'],
     ]);
+  });
+  it('of a shot in a simulator are added up, its best mark kept', () => {
+    const row = (
+      utcMs: number,
+      mark: number | null,
+      shotId: string | null,
+      handling: Practice['handling'],
+    ) => ({
+      ...drill(utcMs, 2, 1),
+      mark,
+      shotId,
+      handling,
+    });
+    const rows = [
+      row(1, 60, 's', 'simulator'),
+      row(2, 86, 's', 'simulator'),
+      row(3, null, 's', 'simulator'),
+      row(4, 99, 't', 'simulator'),
+      row(5, null, 's', 'slow'),
+    ];
+    expect(rehearsedOf(rows, 's')).toEqual({ tries: 6, best: 86 });
+    expect(rehearsedOf(rows, 'u')).toEqual({ tries: 0, best: null });
   });
   it('is worth three times what a simulator teaches', () => {
     const real = recordOf([drill(1, 6, 3)], 'a', 'orbit');

@@ -198,6 +198,7 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
   font-stretch: 112%;
   font-weight: 640;
   font-size: 15px;
+  text-overflow: ellipsis;
   width: 250px;
   min-width: 90px;
   padding: 4px 6px;

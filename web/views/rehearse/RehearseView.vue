@@ -65,17 +65,20 @@ const pad = useGamepad(() => {
   lost.value = 'The controller is gone. The flight is frozen.';
 });
 const { name: padName, ask } = pad;
+/** Where the sticks stand. */
+const stand = ref<StickValues>({ ...touch });
 /** Keys, thumbs and controller add up; whichever is moved is followed. */
 const sticks = (s: number): StickValues => {
   const [k, p] = [keys.after(s), pad.read()];
-  const sum = (axis: keyof StickValues): number => k[axis] + touch[axis] + (p?.[axis] ?? 0);
-  return {
+  const sum = (axis: keyof StickValues): number =>
+    Math.max(-1, Math.min(1, k[axis] + touch[axis] + (p?.[axis] ?? 0)));
+  return (stand.value = {
     leftX: sum('leftX'),
     leftY: sum('leftY'),
     rightX: sum('rightX'),
     rightY: sum('rightY'),
     tilt: sum('tilt'),
-  };
+  });
 };
 const draw = (): void => {
   const t = flight.value;
@@ -215,6 +218,8 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
       <div class="thumbs">
         <ThumbPad
           label="Left stick"
+          :x="stand.leftX"
+          :y="stand.leftY"
           @move="
             (x, y) => {
               touch.leftX = x;
@@ -224,6 +229,8 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
         />
         <ThumbPad
           label="Camera tilt"
+          :x="0"
+          :y="stand.tilt"
           upright
           @move="
             (_, y) => {
@@ -233,6 +240,8 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
         />
         <ThumbPad
           label="Right stick"
+          :x="stand.rightX"
+          :y="stand.rightY"
           @move="
             (x, y) => {
               touch.rightX = x;

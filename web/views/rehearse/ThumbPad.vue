@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import { ref, useTemplateRef } from 'vue';
+import { useTemplateRef } from 'vue';
 
-/** A stick under the thumb: goes where it is pulled, back to its middle when it is let go. */
-const props = defineProps<{ label: string; upright?: boolean }>();
+/** A stick under the thumb, back in its middle when it is let go; shows where the stick stands, whoever moves it. */
+const props = defineProps<{ label: string; x: number; y: number; upright?: boolean }>();
 const emit = defineEmits<{ move: [x: number, y: number] }>();
 const pad = useTemplateRef<HTMLElement>('pad');
-const at = ref({ x: 0, y: 0 });
 const set = (x: number, y: number): void => {
-  at.value = { x, y };
   emit('move', x, y);
 };
 const pulled = (event: PointerEvent): void => {
@@ -42,7 +40,7 @@ const letGo = (): void => {
     @pointercancel="letGo"
     @lostpointercapture="letGo"
   >
-    <span class="knob" :style="{ left: `${50 + 38 * at.x}%`, top: `${50 - 38 * at.y}%` }" />
+    <span class="knob" :style="{ left: `${50 + 38 * x}%`, top: `${50 - 38 * y}%` }" />
   </div>
 </template>
 

@@ -1,4 +1,5 @@
-import { newRow, type Practice } from '@core/model';
+import { newRow } from '@core/model';
+import { rehearsedOf } from '@core/pilot';
 import { computed, ref, watch, type Ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import type { DerivedShot } from '@core/film';
@@ -31,16 +32,7 @@ export const useRehearsedLog = (shot: Ref<DerivedShot | null>) => {
     },
     { immediate: true },
   );
-  const rows = computed<Practice[]>(() =>
-    store.list('practice').filter((p) => p.shotId === shotId.value && p.handling === 'simulator'),
-  );
-  const sum = computed(() => ({
-    tries: rows.value.reduce((n, p) => n + p.tries, 0),
-    best: rows.value.reduce<number | null>(
-      (most, p) => (p.mark === null ? most : Math.max(most ?? 0, p.mark)),
-      null,
-    ),
-  }));
+  const sum = computed(() => rehearsedOf(store.list('practice'), shotId.value));
   /** Counts a try. @returns why it is not counted; '' where it is */
   const add = (kept: KeptTry): string => {
     if (!best.value || kept.mark > best.value.mark) {

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { bySeverity } from '@core/warnings';
 import type { DerivedShot } from '@core/film';
+import { rehearsedOf } from '@core/pilot';
+import { computed } from 'vue';
 import { ElInput } from '../../parts/element';
 import { useShotCommands } from '../../composables/useShotCommands';
 import { useFilm } from '../../stores/film';
@@ -24,6 +26,12 @@ const FACETS: { id: Facet; label: string; key: string }[] = [
   { id: 'cut', label: 'Cut and takes', key: '2' },
   { id: 'exposure', label: 'Exposure', key: '3' },
 ];
+const rehearsedText = computed(() => {
+  const { tries, best } = rehearsedOf(film.list('practice'), props.shot.facts.shot.id);
+  if (tries === 0) return 'Fly the shot by hand (G R)';
+  const often = `Rehearsed ${tries} ${tries === 1 ? 'time' : 'times'}`;
+  return best === null ? often : `${often}, best ${Math.round(best)} (G R)`;
+});
 const title = (value: string): void => {
   film.edit('shot', props.shot.facts.shot.id, { title: value }, 'title');
 };
@@ -43,6 +51,7 @@ const title = (value: string): void => {
         @update:model-value="title"
       />
       <button class="btn" title="See the move (P)" @click="selection.previewing = true">Preview</button>
+      <RouterLink class="btn" :to="{ name: 'rehearse' }" :title="rehearsedText">Rehearse</RouterLink>
       <button
         class="btn"
         title="Two shots with half of the cut each"

@@ -1,0 +1,125 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './app';
+
+const marked = async (page: Page): Promise<number> => {
+  const mark = page.getByRole('region', { name: 'Marks' }).locator('.mark b');
+  await expect(mark).toBeVisible({ timeout: 60_000 });
+  return Number(await mark.innerText());
+};
+
+test('a hover flown with quiet hands is marked better than one with restless hands, and both count as practice', async ({
+  page,
+  bench,
+}) => {
+  await bench.open();
+  await bench.pick('Valley wakes');
+  await page.getByRole('link', { name: 'Rehearse' }).last().click();
+  const panel = page.getByRole('complementary', { name: 'Rehearsal' });
+  await panel.getByText('No wind').click();
+  await panel.getByRole('button', { name: 'Fly shot' }).click();
+  const quiet = await marked(page);
+  expect(quiet).toBeGreaterThan(90);
+  await expect(page.getByText('Counted as practice: try 1 of this shot.')).toBeVisible();
+
+  await panel.getByRole('button', { name: 'Fly again' }).click();
+  await expect(panel.getByRole('button', { name: 'End try' })).toBeVisible({ timeout: 15_000 });
+  for (const key of ['ArrowUp', 'd', 'ArrowLeft', 'a', 'ArrowDown', 'r'])
+    await page.keyboard.press(key, { delay: 700 });
+  await panel.getByRole('button', { name: 'End try' }).click();
+  const restless = await marked(page);
+  expect(restless).toBeLessThan(quiet - 10);
+  await expect(page.getByText('Counted as practice: try 2 of this shot.')).toBeVisible();
+  await bench.saved();
+  const { file } = await bench.stored();
+  const shot = file.shots.find((s) => s.title === 'Valley wakes')!;
+  const rows = file.kit.practice.filter((p) => p.shotId === shot.id);
+  expect(rows.map((p) => [p.handling, p.moveKind, p.tries, p.mark])).toEqual([
+    ['simulator', shot.move.kind, 2, quiet],
+  ]);
+
+  // The best is kept on the device, and seen again it is the same flight.
+  await page.reload();
+  await panel.getByRole('button', { name: `Watch best (${quiet})` }).click();
+  expect(await marked(page)).toBe(quiet);
+  await expect(page.getByText('Watched, not counted as a try.')).toBeVisible();
+  await bench.accessible();
+});
+
+test('a controller flies the shot, is learned, and freezes the flight when it goes', async ({
+  page,
+  bench,
+}) => {
+  await page.addInitScript(() => {
+    const pad = {
+      id: 'test controller',
+      connected: true,
+      mapping: '',
+      axes: [0, 0, 0, 0, 0],
+      buttons: Array.from({ length: 16 }, () => ({ value: 0, pressed: false })),
+    };
+    Object.assign(window, { pad });
+    navigator.getGamepads = () => (pad.connected ? [pad as unknown as Gamepad] : []);
+  });
+  const axes = (values: number[]) =>
+    page.evaluate((v) => {
+      (window as unknown as { pad: { axes: number[] } }).pad.axes = v;
+    }, values);
+  await bench.open();
+  await bench.pick('Meadow to arches');
+  await page.getByRole('link', { name: 'Rehearse' }).last().click();
+  const panel = page.getByRole('complementary', { name: 'Rehearsal' });
+  await panel.getByRole('button', { name: 'Learn sticks' }).click();
+  // Its axes lie in another order than usual, and one is turned round.
+  for (const values of [
+    [0, 0, 0, 1, 0],
+    [0, 0, 1, 0, 0],
+    [0, 1, 0, 0, 0],
+    [-1, 0, 0, 0, 0],
+  ]) {
+    const asked = await panel.locator('.learn').innerText();
+    await axes(values);
+    await expect(panel.locator('.learn')).not.toHaveText(asked);
+    await axes([0, 0, 0, 0, 0]);
+  }
+  await panel.getByRole('button', { name: 'Skip' }).click();
+  await expect(panel.getByRole('button', { name: 'Learn sticks' })).toBeVisible();
+
+  await panel.getByRole('button', { name: 'Fly shot' }).click();
+  await expect(panel.getByRole('button', { name: 'End try' })).toBeVisible({ timeout: 15_000 });
+  await axes([0, 1, 0, 0, 0]);
+  const speed = page.locator('.figures .fig').first();
+  await expect(async () => {
+    expect(Number.parseFloat(await speed.innerText())).toBeGreaterThan(2);
+  }).toPass();
+  await page.evaluate(() => {
+    (window as unknown as { pad: { connected: boolean } }).pad.connected = false;
+    window.dispatchEvent(new Event('gamepaddisconnected'));
+  });
+  await expect(page.getByText('The controller is gone. The flight is frozen.')).toBeVisible();
+  await panel.getByRole('button', { name: 'Back 5 s' }).click();
+  await panel.getByRole('button', { name: 'End try' }).click();
+});
+
+test('on a phone two thumbs fly it', async ({ page, bench }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await bench.open();
+  await bench.pick('Meadow to arches');
+  await page.getByRole('link', { name: 'Rehearse' }).last().click();
+  const panel = page.getByRole('complementary', { name: 'Rehearsal' });
+  await bench.accessible();
+  await panel.getByRole('button', { name: 'Fly shot' }).click();
+  await expect(panel.getByRole('button', { name: 'End try' })).toBeVisible({ timeout: 15_000 });
+  const stick = (await page.getByLabel('Right stick').boundingBox())!;
+  const [x, y] = [stick.x + stick.width / 2, stick.y + stick.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x, y - 60);
+  const speed = page.locator('.figures .fig').first();
+  await expect(async () => {
+    expect(Number.parseFloat(await speed.innerText())).toBeGreaterThan(1);
+  }).toPass();
+  await page.mouse.up();
+  await expect(async () => {
+    expect(Number.parseFloat(await speed.innerText())).toBeLessThan(0.5);
+  }).toPass();
+});
