@@ -1,18 +1,15 @@
 <script setup lang="ts">
 import { controlsFrom, profileGives, STICK_MODES, type StickMode } from '@core/rehearsal';
-import { HANDLING_NAMES, type HandlingName } from '@core/model';
-import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue';
-import { useMessages } from '../../composables/useMessages';
+import type { HandlingName } from '@core/model';
+import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { choices, HANDLING_WORDS } from '../../format';
-import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
-import LineMap from './LineMap.vue';
+import CockpitHud from './CockpitHud.vue';
 import MarksPane from './MarksPane.vue';
-import ThumbPad from './ThumbPad.vue';
 import { useGamepad } from './useGamepad';
 import { useKeySticks, type StickValues } from './useKeySticks';
 import { useRehearsal } from './useRehearsal';
@@ -23,7 +20,6 @@ const CockpitCanvas = defineAsyncComponent(() => import('./CockpitCanvas.vue'));
 const store = useFilm();
 const selection = useSelection();
 const derivedFilm = useDerivedFilm();
-const { text } = useMessages();
 
 const shot = computed(() => derivedFilm.derived?.shots.get(selection.shotId) ?? null);
 const shots = computed(() =>
@@ -44,6 +40,8 @@ watch(
   },
   { immediate: true },
 );
+const PROFILES = choices(HANDLING_WORDS);
+const MODES = STICK_MODES.map((m) => ({ value: m, label: `Mode ${m}` }));
 const MODE_KEY = 'dusk-stick-mode';
 const mode = ref<StickMode>((Number(localStorage.getItem(MODE_KEY)) || 2) as StickMode);
 watch(mode, (m) => {
@@ -65,8 +63,11 @@ const pad = useGamepad(() => {
   lost.value = 'The controller is gone. The flight is frozen.';
 });
 const { name: padName, ask } = pad;
+const thumbed = (axis: keyof StickValues, value: number): void => {
+  touch[axis] = value;
+};
 /** Where the sticks stand. */
-const stand = ref<StickValues>({ ...touch });
+const stand = shallowRef<StickValues>({ ...touch });
 /** Keys, thumbs and controller add up; whichever is moved is followed. */
 const sticks = (s: number): StickValues => {
   const [k, p] = [keys.after(s), pad.read()];
@@ -114,6 +115,7 @@ const {
   },
   draw,
 );
+const cockpit = { flight, tick, count, stand };
 const { best, sum, add } = useRehearsedLog(shot);
 const counted = ref('');
 watch(phase, (now, was) => {
@@ -126,33 +128,7 @@ watch(phase, (now, was) => {
   else counted.value = add(ended.value) || `Counted as practice: try ${sum.value.tries} of this shot.`;
 });
 
-/** Read anew with every picture. */
-const now = computed(() => {
-  void tick.value;
-  const t = flight.value;
-  if (!t) return null;
-  const { state, pose } = t;
-  return {
-    tS: state.tS,
-    speedMs: Math.hypot(state.velocity.x, state.velocity.y, state.velocity.z),
-    heightM: pose.at.z,
-    headingDeg: pose.headingDeg,
-    at: pose.at,
-    usedWh: state.usedWh,
-    touched: state.touched,
-  };
-});
-const call = computed(() =>
-  calling.value && now.value && (phase.value === 'flying' || phase.value === 'watching')
-    ? callNow(now.value.tS)
-    : null,
-);
 const planned = computed(() => rehearsed.value?.trajectory.samples.map((s) => s.pose.at) ?? []);
-const flown = computed(() => {
-  void tick.value;
-  const samples = flight.value?.samples ?? [];
-  return samples.filter((_, i) => i % 6 === 0).map((s) => s.pose.at);
-});
 const tooSlow = computed(
   () => rehearsed.value !== null && !profileGives(rehearsed.value.craft.profile, rehearsed.value.trajectory),
 );
@@ -172,84 +148,17 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
         :ghost="ghost"
         @lost="plain = true"
       />
-      <LineMap
-        v-else-if="rehearsed"
-        class="whole"
+      <CockpitHud
+        v-if="rehearsed"
+        :cockpit="cockpit"
+        :total-s="rehearsed.trajectory.totalS"
         :planned="planned"
-        :flown="flown"
-        :now="now?.at ?? null"
-        :heading-deg="now?.headingDeg ?? 0"
-        from="above"
-        :width="720"
-        :height="420"
+        :plain="plain"
+        :call="calling ? callNow : null"
+        :phase="phase"
+        :notice="lost"
+        @thumb="thumbed"
       />
-      <div v-if="now && rehearsed" class="figures">
-        <span
-          ><b>{{ now.tS.toFixed(1) }}</b> of {{ rehearsed.trajectory.totalS.toFixed(1) }} s</span
-        >
-        <span><Fig :value="now.speedMs" quantity="speed" /></span>
-        <span><Fig :value="now.heightM" quantity="metres" /> high</span>
-        <span><Fig :value="now.usedWh" quantity="wattHours" /></span>
-      </div>
-      <div v-if="rehearsed" class="maps">
-        <LineMap
-          :planned="planned"
-          :flown="flown"
-          :now="now?.at ?? null"
-          :heading-deg="now?.headingDeg ?? 0"
-          from="above"
-          :width="150"
-          :height="120"
-        />
-        <LineMap
-          :planned="planned"
-          :flown="flown"
-          :now="now?.at ?? null"
-          :heading-deg="0"
-          from="side"
-          :width="150"
-          :height="80"
-        />
-      </div>
-      <p v-if="phase === 'count'" class="call big" role="status">{{ Math.ceil(count) }}</p>
-      <p v-else-if="phase === 'frozen'" class="call" role="status">{{ lost || 'Frozen' }}</p>
-      <p v-else-if="call" class="call" role="status">{{ text(call.say) }}</p>
-      <p v-if="now?.touched" class="touched" role="status">Touched the ground</p>
-      <div class="thumbs">
-        <ThumbPad
-          label="Left stick"
-          :x="stand.leftX"
-          :y="stand.leftY"
-          @move="
-            (x, y) => {
-              touch.leftX = x;
-              touch.leftY = y;
-            }
-          "
-        />
-        <ThumbPad
-          label="Camera tilt"
-          :x="0"
-          :y="stand.tilt"
-          upright
-          @move="
-            (_, y) => {
-              touch.tilt = y;
-            }
-          "
-        />
-        <ThumbPad
-          label="Right stick"
-          :x="stand.rightX"
-          :y="stand.rightY"
-          @move="
-            (x, y) => {
-              touch.rightX = x;
-              touch.rightY = y;
-            }
-          "
-        />
-      </div>
     </section>
     <aside class="panel scroll" aria-label="Rehearsal">
       <h1>Rehearse</h1>
@@ -344,7 +253,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
         <PickField
           label="Stick profile"
           :value="handling"
-          :options="choices(HANDLING_WORDS).filter((c) => HANDLING_NAMES.includes(c.value))"
+          :options="PROFILES"
           :save="
             (v) => {
               handling = v;
@@ -354,7 +263,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
         <PickField
           label="Stick mode"
           :value="mode"
-          :options="STICK_MODES.map((m) => ({ value: m, label: `Mode ${m}` }))"
+          :options="MODES"
           :save="
             (v) => {
               mode = v;
@@ -389,61 +298,6 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
   min-height: 300px;
   background: #0d0b10;
   overflow: hidden;
-}
-.whole {
-  width: 100%;
-  height: 100%;
-}
-.figures {
-  position: absolute;
-  top: 10px;
-  left: 10px;
-  display: flex;
-  gap: 16px;
-  padding: 4px 10px;
-  background: color-mix(in srgb, var(--slab) 78%, transparent);
-  font-variant-numeric: tabular-nums;
-  font-size: 17px;
-}
-.maps {
-  position: absolute;
-  top: 10px;
-  right: 10px;
-  display: grid;
-  gap: 6px;
-}
-.call {
-  position: absolute;
-  left: 50%;
-  bottom: 170px;
-  transform: translateX(-50%);
-  margin: 0;
-  padding: 4px 16px;
-  font-size: 24px;
-  font-weight: 640;
-  background: color-mix(in srgb, var(--slab) 82%, transparent);
-}
-.call.big {
-  font-size: 60px;
-}
-.touched {
-  position: absolute;
-  left: 10px;
-  top: 54px;
-  margin: 0;
-  padding: 4px 10px;
-  background: var(--stop);
-  color: var(--bench);
-  font-weight: 640;
-}
-.thumbs {
-  position: absolute;
-  left: 14px;
-  right: 14px;
-  bottom: 14px;
-  display: flex;
-  justify-content: space-between;
-  align-items: end;
 }
 .panel {
   background: var(--slab);
@@ -483,9 +337,6 @@ kbd {
     grid-template-rows: minmax(420px, 62vh) auto;
     height: auto;
     overflow: auto;
-  }
-  .maps {
-    top: 50px;
   }
 }
 </style>
