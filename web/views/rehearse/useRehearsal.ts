@@ -2,15 +2,16 @@ import {
   callAt,
   callOuts,
   ghostControls,
+  HANDS_OFF,
   markTry,
   plannedAt,
   rehearsalOf,
-  replay,
   STEP_S,
   stepsIn,
   Try,
   type Controls,
   type Recorded,
+  type RehearsedShot,
   type TryMarks,
 } from '@core/rehearsal';
 import type { DerivedShot } from '@core/film';
@@ -70,6 +71,8 @@ export const useRehearsal = (
   const flight = shallowRef<Try | null>(null);
   const ended = shallowRef<KeptTry | null>(null);
   const rehearsed = computed(() => shot.value && rehearsalOf(shot.value, handling.value, calm.value));
+  /** What is flown now: a kept try brings its own profile and wind. */
+  let active: RehearsedShot | null = null;
   let seed = 1;
   let before = 0;
   let owed = 0;
@@ -79,12 +82,12 @@ export const useRehearsal = (
   let controlling: ((t: Try) => Controls) | null = null;
 
   const begin = (with0: number): Try | null => {
-    const r = rehearsed.value;
-    if (!r) return null;
+    if (!active) return null;
     seed = with0;
-    return new Try(r.trajectory.start, r.craft, { ...r.place, random: drawsOf(with0) });
+    return new Try(active.trajectory.start, active.craft, { ...active.place, random: drawsOf(with0) });
   };
   const reset = (): void => {
+    active = rehearsed.value;
     phase.value = 'ready';
     marks.value = null;
     controlling = null;
@@ -93,7 +96,7 @@ export const useRehearsal = (
     drawn();
   };
   const finish = (): void => {
-    const [t, r] = [flight.value, rehearsed.value];
+    const [t, r] = [flight.value, active];
     if (!t || !r) return;
     const watched = phase.value === 'watching';
     phase.value = 'marked';
@@ -115,7 +118,7 @@ export const useRehearsal = (
       if (count.value <= 0) phase.value = 'flying';
       return;
     }
-    const [t, r] = [flight.value, rehearsed.value];
+    const [t, r] = [flight.value, active];
     if (!t || !r || (phase.value !== 'flying' && phase.value !== 'watching')) return;
     owed += Math.min(MOST_STEP_S, s) * (half.value ? 0.5 : 1);
     const steps = Math.floor(owed / STEP_S);
@@ -186,18 +189,13 @@ export const useRehearsal = (
     },
     /** Flies a kept try again, exactly. */
     watchKept: (kept: KeptTry) => {
-      const r = rehearsed.value;
-      if (!r) return;
       reset();
+      const r = shot.value && rehearsalOf(shot.value, kept.handling, kept.calm);
+      if (!r) return;
+      active = r;
       flight.value = begin(kept.seed);
-      const whole = replay(
-        r.trajectory.start,
-        r.craft,
-        { ...r.place, random: drawsOf(kept.seed) },
-        kept.recorded,
-      );
-      const inputs = whole.recorded.flatMap((x) => Array.from({ length: x.steps }, () => x.controls));
-      controlling = (t) => inputs[stepsIn(t.state.tS)] ?? { forward: 0, right: 0, up: 0, yaw: 0, tilt: 0 };
+      const inputs = kept.recorded.flatMap((x) => Array.from({ length: x.steps }, () => x.controls));
+      controlling = (t) => inputs[stepsIn(t.state.tS)] ?? HANDS_OFF;
       owed = 0;
       phase.value = 'watching';
     },
