@@ -608,6 +608,7 @@ export const EN: Catalogue = {
     '{count, plural, =0 {No correction} one {# correction} other {# corrections}} in the middle of the take',
   'rehearsal.first.corrections':
     'Let the line go once it is begun. Correct in the next take, not in this one.',
+  'rehearsal.first.end': 'Fly it to the end. {share} of the move was flown.',
   'rehearsal.first.framing': 'Keep the subject where the plan has it. Turn and tilt earlier and more slowly.',
   'rehearsal.first.none': 'Nothing to change. Fly it once more with gusts or with fewer aids.',
   'rehearsal.first.path': 'Stay on the line. Look at the view from above while you fly it.',

@@ -30,9 +30,11 @@ export interface ErrorSample {
 }
 
 export interface TryMarks {
-  /** 0 to 100, the mean of the marks by their weight. */
+  /** 0 to 100: the mean of the marks by their weight, for the part of the move that was flown. */
   readonly mark: number;
   readonly marks: readonly Mark[];
+  /** How much of the planned move was flown, 0 to 1. */
+  readonly flownShare: number;
   /** Longest stretch the cut could use, s. */
   readonly usableS: number;
   readonly errors: readonly ErrorSample[];
@@ -56,6 +58,8 @@ const SPEED_LIMIT = 0.6;
 const JERK_LIMIT = 14;
 const CORRECTIONS_LIMIT = 6;
 const LEAST_SPEED_MS = 0.5;
+/** A try that leaves more of the move than this unflown is told so first. */
+const WHOLE = 0.85;
 
 const speedOf = (v: Vec3): number => Math.hypot(v.x, v.y, v.z);
 
@@ -73,10 +77,13 @@ const RATES = [0, 0.5, 1, 1.5, 2.5] as const;
  * The plan beside a try: at each sample the planned moment that is nearest in place and direction, never going back, so that a
  * pilot who begins late or flies slower is not marked as being elsewhere.
  */
-const beside = (samples: readonly TrySample[], trajectory: Trajectory): PlannedMoment[] => {
+const beside = (
+  samples: readonly TrySample[],
+  trajectory: Trajectory,
+): { readonly plan: readonly PlannedMoment[]; readonly reachedS: number } => {
   let planS = 0;
   let before = 0;
-  return samples.flatMap(({ tS, pose }) => {
+  const plan = samples.flatMap(({ tS, pose }) => {
     const step = Math.max(0, tS - before);
     before = tS;
     const off = (s: number): number => {
@@ -92,6 +99,7 @@ const beside = (samples: readonly TrySample[], trajectory: Trajectory): PlannedM
     planS = best;
     return plannedAt(trajectory, planS) ?? [];
   });
+  return { plan, reachedS: planS };
 };
 
 const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / Math.max(1, list.length);
@@ -166,7 +174,8 @@ export const markTry = (
   aimM: number,
 ): TryMarks | null => {
   if (samples.length < 10) return null;
-  const plan = beside(samples, trajectory);
+  const { plan, reachedS } = beside(samples, trajectory);
+  const flownShare = Math.min(1, reachedS / Math.max(1e-6, trajectory.totalS));
   const errors = samples.map((s, i): ErrorSample => {
     const p = plan[i];
     return {
@@ -203,9 +212,15 @@ export const markTry = (
   return {
     marks,
     errors,
-    mark: Math.round(marks.reduce((sum, m) => sum + m.mark * WEIGHT[m.kind], 0)),
+    flownShare,
+    mark: Math.round(flownShare * marks.reduce((sum, m) => sum + m.mark * WEIGHT[m.kind], 0)),
     usableS: usableIn(errors, framingLimit, pathLimit),
-    first: worst.mark >= 90 ? message('rehearsal.first.none') : message(`rehearsal.first.${worst.kind}`),
+    first:
+      flownShare < WHOLE
+        ? message('rehearsal.first.end', { share: measured(100 * flownShare, 'percent', 0) })
+        : worst.mark >= 90
+          ? message('rehearsal.first.none')
+          : message(`rehearsal.first.${worst.kind}`),
   };
 };
 

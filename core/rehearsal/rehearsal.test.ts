@@ -306,6 +306,19 @@ describe('marks', () => {
     expect(correctionsIn(way(wave))).toBeGreaterThanOrEqual(6);
     expect(correctionsIn(way(wave.map((x) => x * 0.1)))).toBe(0);
   });
+  it('count for the part that was flown: a try broken off is worth less, and is told so first', () => {
+    const { facts } = shots.find((s) => s.facts.trajectory!.peakSpeedMs > 1 && !s.facts.trajectory!.frames)!;
+    const whole = tried(
+      shots.find((s) => s.facts === facts)!,
+      0,
+    ).samples;
+    const of = (share: number) =>
+      markTry(whole.slice(0, Math.ceil(share * whole.length)), facts.trajectory!, 40, 40)!;
+    expect(of(1).flownShare).toBeGreaterThan(0.95);
+    expect(of(0.4).flownShare).toBeCloseTo(0.4, 1);
+    expect(of(0.4).mark).toBeLessThan(0.5 * of(1).mark);
+    expect(said(of(0.4).first)).toContain('to the end');
+  });
   it('say nothing of a try that has hardly begun', () => {
     expect(markTry([], shots[0]!.facts.trajectory!, 40, 30)).toBeNull();
   });

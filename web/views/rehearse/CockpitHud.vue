@@ -177,7 +177,13 @@ const [left, right, wheel] = [pull('leftX', 'leftY'), pull('rightX', 'rightY'), 
 }
 @media (max-width: 800px) {
   .maps {
-    top: 50px;
+    top: 48px;
+    grid-auto-flow: column;
+    align-items: start;
+  }
+  .maps svg {
+    width: 96px;
+    height: auto;
   }
 }
 </style>
