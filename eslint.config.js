@@ -90,6 +90,7 @@ const CORE = {
   'card-match': [],
   drawing: ['geometry', 'lens', 'moves', 'shot'],
   handover: [
+    'geometry',
     'cards',
     'day',
     'exposure',

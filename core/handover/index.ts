@@ -1,3 +1,4 @@
+export { geoJsonOf, gpxOf, kmlOf } from './map-files';
 export { type CalendarEvent, calendarEvents } from './events';
 export { type CutClip, type EditTimeline, editTimeline } from './edit-timeline';
 export { edlOf, otioOf, subtitlesOf, timecode } from './timeline-files';

@@ -25,6 +25,9 @@ export const DOCUMENT_NAMES: readonly DocumentName[] = [
   { file: 'timeline.otio', mime: 'application/json; charset=utf-8' },
   { file: 'timeline.edl', mime: 'text/plain; charset=utf-8' },
   { file: 'shot-numbers.srt', mime: 'application/x-subrip; charset=utf-8' },
+  { file: 'paths.geojson', mime: 'application/geo+json; charset=utf-8' },
+  { file: 'paths.kml', mime: 'application/xml; charset=utf-8' },
+  { file: 'paths.gpx', mime: 'application/gpx+xml; charset=utf-8' },
   { file: 'take-along.html', mime: 'text/html; charset=utf-8' },
   { file: 'everything.zip', mime: 'application/zip' },
 ];

@@ -1,5 +1,15 @@
 import { createHash } from 'node:crypto';
-import { edlOf, editTimeline, HANDOVER_TABLES, otioOf, subtitlesOf, type Handover } from '@core/handover';
+import {
+  edlOf,
+  editTimeline,
+  geoJsonOf,
+  gpxOf,
+  HANDOVER_TABLES,
+  kmlOf,
+  otioOf,
+  subtitlesOf,
+  type Handover,
+} from '@core/handover';
 import { strToU8, zipSync } from 'fflate';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
 import { callSheet } from './call-sheet';
@@ -39,6 +49,9 @@ const FILES: Readonly<Record<string, Maker>> = {
   'calendar.ics': text(calendarOf),
   'timeline.otio': text((whole) => otioOf(editTimeline(whole))),
   'timeline.edl': text((whole) => edlOf(editTimeline(whole))),
+  'paths.geojson': text((whole) => geoJsonOf(whole)),
+  'paths.kml': text((whole) => kmlOf(whole)),
+  'paths.gpx': text((whole) => gpxOf(whole)),
   'take-along.html': text(takeAlong),
   'shot-numbers.srt': text((whole) => subtitlesOf(editTimeline(whole))),
 };
@@ -51,6 +64,7 @@ const README = [
   'calendar.ics                                    flights and locations; importing again updates',
   'timeline.otio, timeline.edl                     the planned cut for an editor',
   'shot-numbers.srt                                shot numbers as subtitles',
+  'paths.geojson, paths.kml, paths.gpx             paths with heights above sea level, site maps',
   'take-along.html                                 the day for a phone without the application; its log comes back under Footage',
   'checksums.txt                                   SHA-256 of every file',
   '',

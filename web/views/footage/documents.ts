@@ -46,6 +46,14 @@ export const DOCUMENT_GROUPS: readonly { readonly name: string; readonly documen
     ],
   },
   {
+    name: 'For a map',
+    documents: [
+      { file: 'paths.kml', name: 'Paths and site maps', tells: 'heights above sea level (KML)' },
+      { file: 'paths.geojson', name: 'Paths and site maps', tells: 'GeoJSON' },
+      { file: 'paths.gpx', name: 'Routes', tells: 'paths as routes, launch points (GPX)' },
+    ],
+  },
+  {
     name: 'Tables',
     documents: [
       { file: 'tables.xlsx', name: 'All tables', tells: 'one workbook (XLSX)' },
