@@ -16,6 +16,8 @@ export const DOCUMENT_NAMES: readonly DocumentName[] = [
   { file: 'call-sheet.pdf', mime: PDF },
   { file: 'shot-list.pdf', mime: PDF },
   { file: 'storyboard.pdf', mime: PDF },
+  { file: 'exposure.pdf', mime: PDF },
+  { file: 'debrief.pdf', mime: PDF },
   ...HANDOVER_TABLES.map((t) => ({ file: `${t.id}.csv`, mime: 'text/csv; charset=utf-8' })),
   {
     file: 'tables.xlsx',

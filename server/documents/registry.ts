@@ -13,6 +13,8 @@ import {
 import { strToU8, zipSync } from 'fflate';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
 import { callSheet } from './call-sheet';
+import { debriefSheet } from './debrief-sheet';
+import { exposureSheet } from './exposure-sheet';
 import type { Paper } from './names';
 import { pdfOf } from './pdf';
 import { calendarOf, csvOf, workbookOf } from './plain-files';
@@ -42,6 +44,8 @@ const FILES: Readonly<Record<string, Maker>> = {
   'call-sheet.pdf': pdf(callSheet),
   'shot-list.pdf': pdf(shotList),
   'storyboard.pdf': pdf(storyboard),
+  'exposure.pdf': pdf(exposureSheet),
+  'debrief.pdf': pdf(debriefSheet),
   ...Object.fromEntries(
     HANDOVER_TABLES.map((table) => [`${table.id}.csv`, text((whole) => csvOf(table, whole))]),
   ),
@@ -60,6 +64,7 @@ const README = [
   'Everything this film hands over, made by Dusk Slate.',
   '',
   'call-sheet.pdf, shot-list.pdf, storyboard.pdf   on paper',
+  'exposure.pdf, debrief.pdf                       settings by shot; plan against what was flown',
   '*.csv, tables.xlsx                              tables, UTF-8; figures in the units their headings name',
   'calendar.ics                                    flights and locations; importing again updates',
   'timeline.otio, timeline.edl                     the planned cut for an editor',

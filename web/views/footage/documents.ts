@@ -14,7 +14,9 @@ export const DOCUMENT_GROUPS: readonly { readonly name: string; readonly documen
     documents: [
       { file: 'call-sheet.pdf', name: 'Call sheet', tells: 'where, when, sun, wind, flights (PDF)' },
       { file: 'shot-list.pdf', name: 'Shot list', tells: 'first and last frame, path, boxes to tick (PDF)' },
+      { file: 'exposure.pdf', name: 'Exposure', tells: 'settings and filters by shot (PDF)' },
       { file: 'storyboard.pdf', name: 'Storyboard', tells: 'pictures in cut order with seconds (PDF)' },
+      { file: 'debrief.pdf', name: 'Debrief', tells: 'plan against what was flown (PDF)' },
     ],
   },
   {
