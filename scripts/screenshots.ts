@@ -5,6 +5,7 @@ import { join, resolve } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import pino from 'pino';
 import { demoFilm } from '../demo';
+import { flownDemoFilm } from '../demo/flown';
 import { start } from '../server/start';
 
 interface Shot {
@@ -12,6 +13,8 @@ interface Shot {
   readonly path: string;
   readonly width?: number;
   readonly height?: number;
+  /** The film after its first day. */
+  readonly flown?: boolean;
   readonly theme?: 'dusk' | 'noon';
   readonly act?: (page: Page) => Promise<void>;
 }
@@ -53,14 +56,12 @@ const flyingOf =
 const cardRead = async (page: Page): Promise<void> => {
   const film = new URL(page.url()).pathname.split('/')[2] ?? '';
   const opened = (await (await page.request.get(new URL(`/api/films/${film}`, page.url()).href)).json()) as {
-    rows: { kind: string; value: { id: string; locationId: string; position: string } }[];
+    rows: { kind: string; value: { id: string; locationId: string; title: string } }[];
   };
   const shots = opened.rows.filter((r) => r.kind === 'shot').map((r) => r.value);
-  const [place] = shots.map((s) => s.locationId);
-  const first = shots
-    .filter((s) => s.locationId === place)
-    .sort((a, b) => (a.position < b.position ? -1 : 1))
-    .slice(0, 3);
+  const first = ['Steps of slate', 'Quarryman walks in', 'Round the incline house'].flatMap(
+    (title) => shots.find((s) => s.title === title) ?? [],
+  );
   const at = (i: number): number => Date.UTC(2027, 4, 14, 5, 10 + 6 * i);
   await page.request.post(new URL('/api/changes', page.url()).href, {
     data: {
@@ -97,6 +98,18 @@ const cardRead = async (page: Page): Promise<void> => {
   await rm(card, { recursive: true, force: true });
 };
 
+/** A shot that is flown along its line in the cockpit. */
+const rehearsed = async (page: Page): Promise<void> => {
+  await pick('Round the incline house')(page);
+  await page.getByRole('link', { name: 'Rehearse' }).last().click();
+  await page.locator('canvas').waitFor();
+  await page.getByText('Ghost on the line').click();
+  await page.getByRole('button', { name: 'Watch the line' }).click();
+  await page.waitForFunction(
+    () => Number.parseFloat(document.querySelector('.figures b')?.textContent ?? '') > 4,
+  );
+};
+
 const SHOTS: readonly Shot[] = [
   {
     name: 'start',
@@ -118,7 +131,6 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'preview', path: '', act: seeing('Meadow to arches', 0.62) },
   { name: 'storyboard', path: '/storyboard' },
-  { name: 'locations', path: '/locations' },
   {
     name: 'map',
     path: '/map',
@@ -174,20 +186,13 @@ const SHOTS: readonly Shot[] = [
       await page.locator('main').evaluate((e) => e.scrollTo(0, 0));
     },
   },
-  {
-    name: 'phone-checks',
-    path: '/checks',
-    width: 390,
-    height: 844,
-    act: async (page) => {
-      await page.getByText('still being looked at').first().waitFor({ state: 'hidden' });
-    },
-  },
   { name: 'kit', path: '/kit' },
   { name: 'field', path: '/field', theme: 'noon', act: flyingOf('Meadow to arches') },
   { name: 'phone-field', path: '/field', width: 390, height: 844, act: flyingOf('Meadow to arches') },
   { name: 'footage', path: '/footage', act: cardRead },
+  { name: 'rehearse', path: '', act: rehearsed },
   { name: 'phone-shots', path: '', width: 390, height: 844 },
+  { name: 'debrief', path: '/debrief', flown: true },
 ];
 
 /** Pictures of the main views from the made-up film. Names on the command line choose some; --to puts them elsewhere, --phone takes them at its size. */
@@ -221,7 +226,9 @@ const run = async (): Promise<void> => {
     });
     page.on('pageerror', (e) => console.error(`${shot.name}: ${e.message}`));
     await page.addInitScript((theme) => localStorage.setItem('dusk-theme', theme), shot.theme ?? 'dusk');
-    await page.goto(running.address + (shot.path === '/' ? '/' : `/film/${film}${shot.path}`));
+    // What was flown teaches the kit: it comes only when its picture is taken, after all others.
+    const id = shot.flown ? await running.films.importFile(flownDemoFilm(), 'demo') : film;
+    await page.goto(running.address + (shot.path === '/' ? '/' : `/film/${id}${shot.path}`));
     await page
       .locator(shot.path === '' ? '.shot-card' : 'main')
       .first()

@@ -1,4 +1,5 @@
 export { beforeNextFlight, type FlightSetup, flightSetup, type GroundStep } from './before-next';
+export { practiceFrom } from './practice-from-takes';
 export { nextClip } from './clip-names';
 export { type LightLeft, lightLeft } from './light-left';
 export { type EveningWork, eveningWork } from './evening';

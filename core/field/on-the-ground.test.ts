@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { demoFilm } from '../../demo';
 import { FilmDeriver, type DerivedFilm } from '../film';
 import { exposurePlan } from '../light-timeline';
-import { newRow, type FilmInput } from '../model';
+import { newRow, type FilmInput, type Take } from '../model';
 import { locationLight } from '../shot';
 import { Reached, said } from '../testing';
-import { beforeNextFlight, eveningWork, flightSetup, lightLeft, missingAt, nextClip } from '.';
+import { beforeNextFlight, eveningWork, flightSetup, lightLeft, missingAt, nextClip, practiceFrom } from '.';
 
 const input = demoFilm() as unknown as FilmInput;
 const derive = (film: FilmInput): DerivedFilm => new FilmDeriver().derive(film);
@@ -178,6 +178,32 @@ describe('the name of the next clip', () => {
     expect(nextClip([take(1, 'no number')], 'a')).toBe('');
     expect(nextClip([], null)).toBe('');
     expect(nextClip([take(1, 'C9999')], 'a')).toBe('C10000');
+  });
+});
+
+describe('takes as practice', () => {
+  const shot = (id: string, kind: string) =>
+    ({ id, handling: 'slow', move: { kind } }) as unknown as Parameters<typeof practiceFrom>[1][number];
+  const take = (shotId: string, utcMs: number, more: Partial<Take>) =>
+    newRow('take', { id: `${utcMs}`, locationId: 'l', shotId, utcMs, rating: 'good', ...more });
+  it('counts every recorded take of a shot once, the good ones as keepers', () => {
+    let n = 0;
+    const rows = practiceFrom(
+      [
+        take('s', 1, {}),
+        take('s', 3, { rating: 'no-good', reason: 'drifted' }),
+        take('s', 2, { rating: 'no-good', reason: 'not-recording' }),
+        take('t', 4, { rating: 'maybe' }),
+        take('gone', 5, {}),
+      ],
+      [shot('s', 'orbit'), shot('t', 'slide')],
+      'a',
+      () => `${(n += 1)}`,
+    );
+    expect(rows.map((r) => [r.moveKind, r.tries, r.keepers, r.utcMs, r.shotId])).toEqual([
+      ['orbit', 2, 1, 3, 's'],
+      ['slide', 1, 0, 4, 't'],
+    ]);
   });
 });
 

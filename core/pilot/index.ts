@@ -1,4 +1,4 @@
-export { practiceFrom, rehearsedOf } from './practice-from-takes';
+export { rehearsedOf } from './rehearsed';
 export {
   SIMULATOR_WEIGHT,
   EXPECTED_RATE,

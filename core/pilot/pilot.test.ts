@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { newRow, type Practice, type Take } from '../model';
-import { practiceFrom, rehearsedOf } from './practice-from-takes';
+import { newRow, type Practice } from '../model';
+import { rehearsedOf } from './rehearsed';
 import {
   EXPECTED_RATE,
   keeperRate,
@@ -44,30 +44,7 @@ describe('record', () => {
   });
 });
 
-describe('takes as practice', () => {
-  const shot = (id: string, kind: string) =>
-    ({ id, handling: 'slow', move: { kind } }) as unknown as Parameters<typeof practiceFrom>[1][number];
-  const take = (shotId: string, utcMs: number, more: Partial<Take>) =>
-    newRow('take', { id: `${utcMs}`, locationId: 'l', shotId, utcMs, rating: 'good', ...more });
-  it('counts every recorded take of a shot once, the good ones as keepers', () => {
-    let n = 0;
-    const rows = practiceFrom(
-      [
-        take('s', 1, {}),
-        take('s', 3, { rating: 'no-good', reason: 'drifted' }),
-        take('s', 2, { rating: 'no-good', reason: 'not-recording' }),
-        take('t', 4, { rating: 'maybe' }),
-        take('gone', 5, {}),
-      ],
-      [shot('s', 'orbit'), shot('t', 'slide')],
-      'a',
-      () => `${(n += 1)}`,
-    );
-    expect(rows.map((r) => [r.moveKind, r.tries, r.keepers, r.utcMs, r.shotId])).toEqual([
-      ['orbit', 2, 1, 3, 's'],
-      ['slide', 1, 0, 4, 't'],
-    ]);
-  });
+describe('rehearsals', () => {
   it('of a shot in a simulator are added up, its best mark kept', () => {
     const row = (
       utcMs: number,

@@ -1,9 +1,8 @@
-import { beforeNextFlight, flightSetup, type FlightSetup, type GroundStep } from '@core/field';
+import { beforeNextFlight, flightSetup, practiceFrom, type FlightSetup, type GroundStep } from '@core/field';
 import { logFlight, plannedShares, ratedPlanWh, type TimedFlight } from '@core/day';
 import { exposurePlan, type FlightExposure } from '@core/light-timeline';
 import type { FlightLogEntry, Location, Pack } from '@core/model';
 import { locationLight } from '@core/shot';
-import { practiceFrom } from '@core/pilot';
 import { clockText, dateIn } from '@core/time';
 import { computed, ref, shallowRef, type Ref } from 'vue';
 import { v4 as uuid } from 'uuid';

@@ -81,11 +81,13 @@ const sticks = (s: number): StickValues => {
     tilt: sum('tilt'),
   });
 };
+/** The ghost flies ahead, where it can be seen, s. */
+const GHOST_AHEAD_S = 1.5;
 const draw = (): void => {
   const t = flight.value;
   if (!t) return;
   const view = canvas.value as { draw: (pose: object, tS: number, ghostAt: object) => void } | null;
-  view?.draw(t.pose, t.state.tS, ghostAt(t.state.tS));
+  view?.draw(t.pose, t.state.tS, ghostAt(t.state.tS + GHOST_AHEAD_S));
   if (ask.value) pad.read();
 };
 const {
