@@ -436,3 +436,24 @@ describe('odd requests', () => {
       expect([path, (await code(path))[0]]).toEqual([path, 404]);
   });
 });
+
+describe('a wrong method', () => {
+  it('is answered with what is allowed there, and an unknown path still is not found', async () => {
+    const { id } = await openFirst(server.address);
+    for (const [path, method, allowed] of [
+      ['/api/films', 'PUT', 'GET, HEAD'],
+      [`/api/films/${id}`, 'PATCH', 'GET, DELETE, HEAD'],
+      ['/api/changes', 'GET', 'POST'],
+      ['/api/backups', 'DELETE', 'GET, POST, HEAD'],
+      [`/api/films/${id}/documents/calendar.ics`, 'POST', 'GET, HEAD'],
+    ] as const) {
+      const answer = await fetch(server.address + path, { method });
+      expect([path, answer.status, answer.headers.get('allow')]).toEqual([path, 405, allowed]);
+      const problem = (await answer.json()) as Problem;
+      expect(problem.detail).toContain(method);
+      expect(problem.type).toBe('urn:dusk-slate:method');
+    }
+    expect((await fetch(`${server.address}/api/nothing`, { method: 'PUT' })).status).toBe(404);
+    expect((await fetch(`${server.address}/api/films`, { method: 'HEAD' })).status).toBe(200);
+  });
+});

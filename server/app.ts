@@ -7,6 +7,7 @@ import expressStaticGzip from 'express-static-gzip';
 import { pinoHttp } from 'pino-http';
 import { guard, headers } from './http/guard';
 import { notFound, problems } from './http/problem';
+import { wrongMethod } from './http/wrong-method';
 import { api } from './routes/api';
 import type { Assets } from './services/assets';
 import type { Backups } from './services/backup';
@@ -65,14 +66,12 @@ export const createApp = (parts: Parts): Express => {
     response.set('cache-control', 'no-store');
     next();
   });
-  app.use(
-    '/api',
-    api(parts.store, parts.films, parts.assets, parts.feed, parts.backups, {
-      version: parts.version,
-      tiles: parts.tiles,
-    }),
-  );
-  app.use('/api', notFound);
+  const routes = api(parts.store, parts.films, parts.assets, parts.feed, parts.backups, {
+    version: parts.version,
+    tiles: parts.tiles,
+  });
+  app.use('/api', routes);
+  app.use('/api', wrongMethod(routes), notFound);
   if (existsSync(join(parts.webDir, 'index.html'))) serveWeb(app, parts.webDir);
   app.use(notFound, problems(parts.log));
   return app;

@@ -6,6 +6,7 @@ const TITLES: Readonly<Record<number, string>> = {
   400: 'Something is not right with what was sent',
   403: 'Not allowed from there',
   404: 'Not found',
+  405: 'Method not allowed',
   409: 'Changed meanwhile',
   413: 'Too large',
   415: 'Not JSON',
