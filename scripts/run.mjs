@@ -1,5 +1,5 @@
 // One door for every command. Plain Node, so that it works before anything is installed.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -80,12 +80,14 @@ const chromium = () => {
   );
 };
 
+/** Runs the server until it ends; what asks this process to stop asks the server. */
 const serve = (args) => {
-  const child = spawnSync(process.execPath, ['dist/server/main.mjs', ...args], {
+  const child = spawn(process.execPath, ['dist/server/main.mjs', ...args], {
     stdio: 'inherit',
     env: { DUSK_LOG: 'warn', ...process.env },
   });
-  process.exit(child.status ?? 0);
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => child.kill(signal));
+  child.on('exit', (code) => process.exit(code ?? 1));
 };
 
 /** What failed and why, from either runner's report: shown once more at the end, where it is looked for. */
@@ -168,7 +170,7 @@ const test = () => {
 const commands = {
   demo: () => {
     build();
-    serve(['--demo']);
+    serve(['--demo', ...rest]);
   },
   start: () => {
     build();

@@ -1,4 +1,5 @@
 import { resolve } from 'node:path';
+import { parseArgs } from 'node:util';
 
 export interface Config {
   readonly host: string;
@@ -18,28 +19,69 @@ const readTiles = (text: string): string => {
   if (text === '') return '';
   const url = URL.parse(text.replaceAll(/\{(z|x|y|-y)\}/g, '0'));
   if (!url || !/^https?:$/.test(url.protocol) || !['{z}', '{x}'].every((part) => text.includes(part)))
-    throw new Error(
+    throw new SettingError(
       `DUSK_TILES must be an address such as https://tiles.example/{z}/{x}/{y}.png, not “${text}”.`,
     );
   return text;
 };
 
-/** Reads DUSK_HOST, DUSK_PORT, DUSK_DATA, DUSK_NAMES and DUSK_TILES. @throws Error naming the variable that makes no sense */
+/** A setting that makes no sense; its message is one line for whoever starts the application. */
+export class SettingError extends Error {}
+
+/** What `--help` says. */
+export const HELP = `Dusk Slate plans a shoot with a drone.
+
+  --port <number>   port to listen on (DUSK_PORT, 4780)
+  --host <address>  address to listen on (DUSK_HOST, 127.0.0.1)
+  --data <folder>   folder of database and backups (DUSK_DATA, data)
+  --demo            puts in a made-up film where there is none
+  --help            says this
+`;
+
+const OPTIONS = {
+  port: { type: 'string' },
+  host: { type: 'string' },
+  data: { type: 'string' },
+  demo: { type: 'boolean', default: false },
+  help: { type: 'boolean', default: false },
+} as const;
+
+const optionsOf = (args: readonly string[]) => {
+  try {
+    return parseArgs({ args: [...args], options: OPTIONS }).values;
+  } catch (error) {
+    throw new SettingError(`${error instanceof Error ? error.message : String(error)} See --help.`);
+  }
+};
+
+/** Whether somebody only asks what the settings are. */
+export const asksForHelp = (args: readonly string[]): boolean => optionsOf(args).help;
+
+/**
+ * Reads the options of the command line, then DUSK_HOST, DUSK_PORT, DUSK_DATA, DUSK_NAMES and DUSK_TILES. A folder that is not
+ * absolute counts from where the person stands, which npm names in INIT_CWD.
+ * @throws SettingError naming the setting that makes no sense
+ */
 export const readConfig = (env: NodeJS.ProcessEnv, args: readonly string[]): Config => {
-  const port = Number(env['DUSK_PORT'] ?? 4780);
-  if (!Number.isInteger(port) || port < 0 || port > 65_535)
-    throw new Error(`DUSK_PORT must be a port number, not “${env['DUSK_PORT']}”.`);
+  const options = optionsOf(args);
+  const asked = options.port ?? env['DUSK_PORT'] ?? '4780';
+  const port = /^\d+$/.test(asked) ? Number(asked) : NaN;
+  if (!Number.isInteger(port) || port > 65_535)
+    throw new SettingError(
+      `${options.port === undefined ? 'DUSK_PORT' : '--port'} must be a port number, not “${asked}”.`,
+    );
+  const folder = options.data ?? env['DUSK_DATA'];
   return {
-    host: env['DUSK_HOST'] ?? '127.0.0.1',
+    host: options.host ?? env['DUSK_HOST'] ?? '127.0.0.1',
     port,
-    dataDir: resolve(env['DUSK_DATA'] ?? 'data'),
+    dataDir: folder === undefined ? resolve('data') : resolve(env['INIT_CWD'] ?? process.cwd(), folder),
     names: (env['DUSK_NAMES'] ?? '')
       .split(',')
       .map((n) => n.trim().toLowerCase())
       .filter(Boolean),
     tiles: readTiles((env['DUSK_TILES'] ?? '').trim()),
     backups: env['DUSK_BACKUPS'] !== 'off',
-    demo: args.includes('--demo'),
+    demo: options.demo,
     webDir: resolve(env['DUSK_WEB'] ?? 'dist/web'),
   };
 };

@@ -166,3 +166,37 @@ describe('migrations', () => {
     await sequelize.close();
   });
 });
+
+describe('settings', () => {
+  const ran = (args: string[], env: NodeJS.ProcessEnv = {}): Promise<{ code: number | null; text: string }> =>
+    output(spawn(process.execPath, [BUNDLE, ...args], { env: { ...process.env, ...env } }));
+  it.each([
+    [['--port', 'ninety'], {}, '--port must be a port number, not “ninety”'],
+    [[], { DUSK_PORT: '99999' }, 'DUSK_PORT must be a port number'],
+    [['--prot', '5000'], {}, '--prot'],
+  ] as const)('that make no sense end with one clear line: %s', async (args, env, said) => {
+    const { code, text } = await ran([...args], { ...env, DUSK_DATA: dataDir });
+    expect(code).toBe(1);
+    expect(text).toContain(said);
+    expect(text).not.toMatch(/\n\s+at /);
+  });
+  it('that name a folder count it from where the person stands', async () => {
+    const child = spawn(process.execPath, [BUNDLE, '--data', 'films', '--port', '0'], {
+      env: { ...process.env, INIT_CWD: dataDir, DUSK_LOG: 'silent' },
+    });
+    const text = output(child);
+    await new Promise((resolve) => child.stdout.once('data', resolve));
+    // Twice, as a key in a terminal reaches it: the second does not cut the first off.
+    child.kill('SIGINT');
+    child.kill('SIGINT');
+    const { code, text: said } = await text;
+    expect(code).toBe(0);
+    expect(said).toContain(`Data: ${join(dataDir, 'films')}`);
+  });
+  it('are listed by --help, and nothing is started', async () => {
+    const { code, text } = await ran(['--help']);
+    expect(code).toBe(0);
+    expect(text).toContain('--data <folder>');
+    expect(text).not.toContain('http://');
+  });
+});

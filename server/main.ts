@@ -1,20 +1,28 @@
 import pino from 'pino';
 import { demoFilm } from '@demo';
-import { readConfig } from './config';
+import { asksForHelp, HELP, readConfig, SettingError } from './config';
 import { StartError } from './database';
 import { start } from './start';
 
 const run = async (): Promise<void> => {
-  const config = readConfig(process.env, process.argv.slice(2));
+  const args = process.argv.slice(2);
+  if (asksForHelp(args)) {
+    process.stdout.write(HELP);
+    return;
+  }
+  const config = readConfig(process.env, args);
   const log = pino({ level: process.env['DUSK_LOG'] ?? 'info' }, pino.destination(2));
   const running = await start(config, log, async (films) => {
     if (config.demo && (await films.list()).length === 0) await films.importFile(demoFilm(), 'demo');
   });
+  let leaving = false;
+  // A key in the terminal reaches this process twice, by itself and through its starter: the second must not cut the first off.
   const leave = (): void => {
+    if (leaving) return;
+    leaving = true;
     void running.stop().then(() => process.exit(0));
   };
-  process.once('SIGINT', leave);
-  process.once('SIGTERM', leave);
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, leave);
   process.stdout.write(
     `\n  Dusk Slate is at ${running.address}\n  Data: ${config.dataDir}\n  Stop with Ctrl+C.\n\n`,
   );
@@ -22,7 +30,7 @@ const run = async (): Promise<void> => {
 
 run().catch((error: unknown) => {
   process.stderr.write(
-    error instanceof StartError
+    error instanceof StartError || error instanceof SettingError
       ? `\nDusk Slate cannot start.\n${error.message}\n\n`
       : `${error instanceof Error ? error.stack : String(error)}\n`,
   );
