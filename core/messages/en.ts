@@ -618,6 +618,13 @@ export const EN: Catalogue = {
   'rehearsal.path': 'Off the line by {off} on average',
   'rehearsal.softness': 'Hardest start or stop {jerk} m/s³',
   'rehearsal.speed': 'Speed off by {off} of the planned peak',
+  'sensing.off.cure': 'Leave sensing on for this shot.',
+  'sensing.off.fast': 'Obstacle sensing is off and it flies {speed}. Fly it at walking pace, {walk} at most.',
+  'sensing.off.people': 'Obstacle sensing is off and people are in the shot. Leave it on near people.',
+  'sensing.off.say': 'Obstacle sensing is off. Walk the line first and fly it in sight.',
+  'sensing.off.unpractised':
+    'Obstacle sensing is off and this move is not practised yet. Practise it in the open first.',
+  'sensing.off.why': 'Without sensing nothing stops the aircraft but the pilot.',
   'set-sticks.say': 'Set the sticks to {handling}.',
   'shot.no-subject.cure': 'Choose a subject, or add one to the location.',
   'shot.no-subject.say': 'No subject chosen: the move is laid out 60 m north of the launch point.',

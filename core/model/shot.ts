@@ -281,7 +281,7 @@ export const ShotSchema = strict({
   sensing: nullable(oneOf(SENSING), {
     title: 'Obstacle sensing',
     default: null,
-    description: 'Empty takes what fits the location, the speed and the sides the aircraft senses.',
+    description: 'What it does at an obstacle; empty leaves it as it is set in the aircraft.',
   }),
   overGround: flag({
     title: 'Hold height over ground',

@@ -22,6 +22,7 @@ import { fewTakes, manyInputs } from './hands';
 import { frantic } from './pace';
 import { darkFlying, emptyWindow, lowVisibility, noSunrise, strangeZone, unusableZone } from './place';
 import { misfitPacks, overPacks } from './packs';
+import { sensingOff } from './sensing';
 import { needsRelease, oneUseOnly, speedNote, wildSpeed } from './use';
 import type { LocationRule, ShotContext, ShotRule } from './context';
 
@@ -55,6 +56,7 @@ export const SHOT_RULES: readonly ShotRule[] = [
   zoomLoss,
   secondAspect,
   manyInputs,
+  sensingOff,
   fewTakes,
   speedNote,
   needsRelease,

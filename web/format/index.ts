@@ -41,6 +41,13 @@ export const ROLE_WORDS = {
   close: 'Close',
   bridge: 'Bridge',
 } as const;
+/** What the aircraft does at an obstacle; what stands for nothing is what it is set to. */
+export const SENSING_CHOICES = [
+  { value: null, label: 'As set in the aircraft' },
+  { value: 'stop' as const, label: 'Stop' },
+  { value: 'around' as const, label: 'Go round' },
+  { value: 'off' as const, label: 'Off' },
+];
 export const RATING_WORDS = { good: 'good', maybe: 'maybe', 'no-good': 'no good' } as const;
 export const REASON_WORDS = {
   drifted: 'drifted',

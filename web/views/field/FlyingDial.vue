@@ -5,7 +5,7 @@ import type { DerivedShot } from '@core/film';
 import { exposurePlan, type SettingAt } from '@core/light-timeline';
 import { clockText, dateIn, MINUTE_MS } from '@core/time';
 import { computed } from 'vue';
-import { apertureText, shutterText, WISH_WORDS } from '../../format';
+import { apertureText, SENSING_CHOICES, shutterText, WISH_WORDS } from '../../format';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useLightPlace } from '../light/useLightPlace';
@@ -63,6 +63,12 @@ const light = computed(() => {
     <dd>
       <b>{{ shot.filter ? filterName(shot.filter.filterId, shot.filter.stops) : 'none planned' }}</b>
     </dd>
+    <template v-if="shot.facts.shot.sensing">
+      <dt>Sensing</dt>
+      <dd :class="{ fault: shot.facts.shot.sensing === 'off' }">
+        <b>{{ SENSING_CHOICES.find((s) => s.value === shot.facts.shot.sensing)?.label }}</b>
+      </dd>
+    </template>
     <dt>Card</dt>
     <dd>
       <b>{{ store.get('card', card ?? '')?.name ?? 'none planned' }}</b>

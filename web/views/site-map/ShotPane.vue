@@ -5,6 +5,7 @@ import type { LossAction } from '@core/model';
 import { FIXED_RETURN_M } from '@core/clearance';
 import { bySeverity } from '@core/warnings';
 import { computed } from 'vue';
+import { SENSING_CHOICES } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import EyeView from '../../parts/EyeView.vue';
 import PickField from '../../parts/PickField.vue';
@@ -162,6 +163,12 @@ const overGround = computed(() => props.shot.facts.overGround);
         :value="shot.facts.shot.lossAction"
         :options="actions"
         :save="(v) => set({ lossAction: v })"
+      />
+      <PickField
+        label="Obstacle sensing"
+        :value="shot.facts.shot.sensing"
+        :options="SENSING_CHOICES"
+        :save="(v) => set({ sensing: v })"
       />
       <SwitchField
         v-if="plan.ground.value.grid"
