@@ -56,3 +56,35 @@ base('a film nobody has flown yet says where its debrief will come from', async 
   await expect(page.getByText('Nothing is flown yet.')).toBeVisible();
   await bench.accessible();
 });
+
+base('a flight record finds its planned flight, and goes into the log once', async ({ page, bench }) => {
+  await bench.open('debrief');
+  const { derived, file } = await bench.stored();
+  const place = [...derived.places.values()][0]!;
+  const flight = place.flights[0]!;
+  const { latitude, longitude } = place.location;
+  const rows = Array.from({ length: 300 }, (_, i) => {
+    const at = new Date(flight.startMs + i * 1000).toISOString();
+    const up = i === 0 || i === 299 ? 0 : 20;
+    return `${at};${latitude + 0.0005 * Math.sin(i / 50)};${longitude};${up};${99 - Math.floor(i / 10)}`;
+  });
+  const pane = page.getByRole('region', { name: 'Flight record' });
+  await pane.getByLabel('Choose a file').setInputFiles({
+    name: 'flight.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`when;lat;lon;height;battery\n${rows.join('\n')}\n`),
+  });
+  // Its times stand under a heading nobody could guess: asked once, kept for this kind of file.
+  await expect(pane.getByRole('alert')).toContainText('time, latitude and longitude');
+  await bench.choose('Time', 'when');
+  await expect(pane).toContainText(`${place.location.name}, planned`);
+  await expect(pane).toContainText('99 % to 70 %');
+  await bench.accessible();
+  await pane.getByRole('button', { name: 'Add to log' }).click();
+  await expect(pane).toContainText('in the log already');
+  await bench.saved();
+  const log = (await bench.stored()).file.kit.flightLog.filter((f) => f.filmId === file.film.id);
+  expect(log.map((f) => [f.flightId, f.packId, f.minutes, f.startShare, f.endShare])).toEqual([
+    [flight.id, flight.packId, 5, 0.99, 0.7],
+  ]);
+});

@@ -7,6 +7,7 @@ import { useFilm } from '../../stores/film';
 import DebriefFlights from './DebriefFlights.vue';
 import DebriefShots from './DebriefShots.vue';
 import DebriefTries from './DebriefTries.vue';
+import RecordPane from './RecordPane.vue';
 import SecondDay from './SecondDay.vue';
 import { errorText } from './errors';
 
@@ -48,6 +49,7 @@ const energy = computed(() => forecastError(flights.value.map((f) => f.energyErr
           <DebriefFlights :flights="flights" :minutes="minutes" :energy="energy" />
           <DebriefTries :shots="shots" />
         </template>
+        <RecordPane v-if="shots.length > 0" />
       </div>
     </div>
   </main>
