@@ -1,3 +1,11 @@
-<script setup lang="ts"></script>
+<script setup lang="ts">
+import { defineAsyncComponent } from 'vue';
+import { idle } from '../composables/idle';
 
-<template><RouterView /></template>
+const UpdateBar = defineAsyncComponent(() => idle().then(() => import('./UpdateBar.vue')));
+</script>
+
+<template>
+  <RouterView />
+  <UpdateBar />
+</template>

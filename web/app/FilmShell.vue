@@ -11,7 +11,7 @@ import {
 import { useRoute } from 'vue-router';
 import { useShotCommands } from '../composables/useShotCommands';
 import { useFilm } from '../stores/film';
-import { idle, whenIdle } from '../composables/idle';
+import { whenIdle } from '../composables/idle';
 import type { Marks } from '../stores/part-states';
 import { useSelection } from '../stores/selection';
 import { rememberFilm } from './last-film';
@@ -25,7 +25,6 @@ const props = defineProps<{ film: string }>();
 const store = useFilm();
 const selection = useSelection();
 const acts = useShotCommands();
-const UpdateBar = defineAsyncComponent(() => idle().then(() => import('./UpdateBar.vue')));
 const KeySheet = defineAsyncComponent(() => import('./KeySheet.vue'));
 useKeys();
 watch(
@@ -142,7 +141,6 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
     </header>
     <ConflictBar v-if="clashed" />
     <RejectedBar v-if="refused" />
-    <UpdateBar />
     <div v-if="store.missing" class="missing">
       <h1>{{ store.missing }}</h1>
       <RouterLink class="btn lead" to="/">All films</RouterLink>

@@ -2,6 +2,7 @@
 import { counted } from '@core/units';
 import { onMounted, ref } from 'vue';
 import { whenText } from '../../format';
+import DataTable from '../../parts/DataTable.vue';
 import Fig from '../../parts/Fig.vue';
 import { api, type BackupSummary } from '../../sync/api';
 
@@ -10,7 +11,15 @@ const backups = ref<readonly BackupSummary[] | null>(null);
 const fault = ref('');
 const done = ref('');
 const busy = ref('');
-const asked = ref('');
+/** The backup whose restoring is being confirmed. */
+const confirming = ref('');
+const COLUMNS = [
+  { key: 'at', label: 'Written', width: 150 },
+  { key: 'size', label: 'Size', width: 80, figure: true },
+  { key: 'check', label: 'Check', width: 80 },
+  { key: 'films', label: 'Films in it', minWidth: 240 },
+  { key: 'restore', label: 'All films', minWidth: 170 },
+] as const;
 
 /** Does one thing at a time and says what came of it. */
 const act = async (name: string, what: () => Promise<string>): Promise<void> => {
@@ -40,7 +49,7 @@ const restoreFilm = (b: BackupSummary, film: BackupSummary['films'][number]): Pr
 const restoreAll = (b: BackupSummary): Promise<void> =>
   act(b.name, async () => {
     const { before } = await api.restoreAll(b.name);
-    asked.value = '';
+    confirming.value = '';
     return `At the next start everything is as it was then. The state now is kept as ${before}. Stop and start the application.`;
   });
 </script>
@@ -55,52 +64,43 @@ const restoreAll = (b: BackupSummary): Promise<void> =>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <p role="status" :class="{ sr: done === '' }">{{ done }}</p>
     <div v-if="backups" class="scrolled" tabindex="0" role="group" aria-label="Backups">
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Written</th>
-            <th scope="col">Size</th>
-            <th scope="col">Check</th>
-            <th scope="col">Films in it</th>
-            <th scope="col"><span class="sr">Restore</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="b in backups" :key="b.name">
-            <th scope="row">{{ whenText(Date.parse(b.at)) }}</th>
-            <td class="n"><Fig :value="b.bytes / 1e6" quantity="count" /><span class="unit"> MB</span></td>
-            <td :class="{ fault: !b.sound }">{{ b.sound ? 'sound' : 'damaged' }}</td>
-            <td>
-              <div v-for="f in b.films" :key="f.id" class="film">
-                <span dir="auto">{{ f.name }}, {{ counted(f.shots, 'shot') }}</span>
-                <button class="btn" :disabled="busy !== ''" @click="restoreFilm(b, f)">
-                  Restore beside<span class="sr"> {{ f.name }}</span>
-                </button>
-              </div>
-            </td>
-            <td>
-              <button
-                v-if="b.sound && asked !== b.name"
-                class="btn"
-                :disabled="busy !== ''"
-                @click="asked = b.name"
-              >
-                Restore all
-              </button>
-              <template v-else-if="asked === b.name">
-                <span class="fault">Everything goes back to then?</span>
-                <button class="btn" :disabled="busy !== ''" @click="restoreAll(b)">
-                  Yes, at the next start
-                </button>
-                <button class="btn" @click="asked = ''">Keep today’s</button>
-              </template>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable :rows="backups" :columns="COLUMNS" :key-of="(b) => b.name">
+        <template #at="{ row }">{{ whenText(Date.parse(row.at)) }}</template>
+        <template #size="{ row }"
+          ><Fig :value="row.bytes / 1e6" quantity="count" /><span class="unit"> MB</span></template
+        >
+        <template #check="{ row }"
+          ><span :class="{ fault: !row.sound }">{{ row.sound ? 'passed' : 'damaged' }}</span></template
+        >
+        <template #films="{ row }">
+          <div v-for="f in row.films" :key="f.id" class="film">
+            <span dir="auto">{{ f.name }}, {{ counted(f.shots, 'shot') }}</span>
+            <button class="btn" :disabled="busy !== ''" @click="restoreFilm(row, f)">
+              Restore beside<span class="sr"> {{ f.name }}</span>
+            </button>
+          </div>
+        </template>
+        <template #restore="{ row }">
+          <button
+            v-if="row.sound && confirming !== row.name"
+            class="btn"
+            :disabled="busy !== ''"
+            @click="confirming = row.name"
+          >
+            Restore all
+          </button>
+          <template v-else-if="confirming === row.name">
+            <span class="fault">Everything goes back to that time.</span>
+            <button class="btn" :disabled="busy !== ''" @click="restoreAll(row)">
+              Restore at the next start
+            </button>
+            <button class="btn" @click="confirming = ''">Keep today’s</button>
+          </template>
+        </template>
+      </DataTable>
       <p v-if="backups.length === 0" class="quiet">No backup yet.</p>
     </div>
-    <p v-else class="quiet">Looking at the backups.</p>
+    <p v-else class="quiet">Reading the list of backups.</p>
   </div>
 </template>
 
@@ -108,25 +108,6 @@ const restoreAll = (b: BackupSummary): Promise<void> =>
 .scrolled {
   overflow: auto;
   max-height: 60dvh;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: start;
-  vertical-align: top;
-  font-weight: 400;
-  padding: 6px 14px 6px 0;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  color: var(--chalk-2);
-  font-size: 13px;
-}
-.n {
-  white-space: nowrap;
 }
 .film {
   display: flex;

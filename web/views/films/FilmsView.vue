@@ -4,7 +4,6 @@ import { useRouter } from 'vue-router';
 import { api, ApiProblem, type FilmSummary } from '../../sync/api';
 import { forgetSnapshot } from '../../sync/snapshots';
 import { filmsOnDevice } from '../../sync/films-on-device';
-import UpdateBar from '../../app/UpdateBar.vue';
 import { whenText } from '../../format';
 import { useSelection } from '../../stores/selection';
 
@@ -136,7 +135,6 @@ const when = (iso: string): string => whenText(Date.parse(iso));
       <summary>Backups</summary>
       <BackupList v-if="backupsShown" @restored="refresh" />
     </details>
-    <UpdateBar />
   </main>
 </template>
 
