@@ -103,8 +103,20 @@ const CORE = {
     'time',
     'units',
   ],
-  rehearsal: ['air', 'energy', 'geometry', 'messages', 'model', 'moves', 'shot', 'site', 'sticks', 'weather'],
-  'simulated-flight': ['day', 'geometry', 'model', 'time'],
+  rehearsal: [
+    'air',
+    'energy',
+    'geometry',
+    'messages',
+    'model',
+    'moves',
+    'shot',
+    'site',
+    'sticks',
+    'units',
+    'weather',
+  ],
+  'simulated-flight': ['day', 'geometry', 'model', 'time', 'units'],
   'flight-record': ['day', 'geometry', 'model', 'simulated-flight'],
   debrief: ['energy', 'film', 'model', 'shot', 'time', 'units', 'weather'],
   field: [
@@ -136,7 +148,7 @@ const CORE = {
     'time',
     'units',
   ],
-  risk: ['weather', 'budget', 'day', 'energy', 'model', 'payload', 'shot'],
+  risk: ['weather', 'budget', 'day', 'energy', 'model', 'payload', 'shot', 'units'],
   // What it says, what is wrong, what would help.
   story: ['day', 'lens', 'model', 'moves', 'shot', 'messages'],
   warnings: [

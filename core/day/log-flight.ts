@@ -43,6 +43,15 @@ export const ratedPlanWh = (
   return Math.round((flight.usedWh / factor) * 100) / 100;
 };
 
+/** What a log entry keeps of the plan of its flight: minutes to a tenth, energy as rated. */
+export const plannedFigures = (
+  flight: Pick<TimedFlight, 'usedWh' | 'aircraftId' | 'seconds'>,
+  aircraft: readonly Pick<Aircraft, 'id' | 'energyFactor'>[],
+): Pick<FlightReport, 'plannedMinutes' | 'plannedWh'> => ({
+  plannedMinutes: Math.round(flight.seconds / 6) / 10,
+  plannedWh: ratedPlanWh(flight, aircraft),
+});
+
 /**
  * The log entry of a flight, and what it does to its pack: the charge it landed with, one cycle more, charged last on that day.
  * A pack that came down hot, swollen or damaged is noted; a sound landing does not take such a note back.

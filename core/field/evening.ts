@@ -1,4 +1,4 @@
-import { atRiskGB, lifeOf, stateOf, type CardState } from '../cards';
+import { atRiskGB, lifeOf } from '../cards';
 import { shareOn, STORAGE_DAYS, STORAGE_SHARES, WORTH_TOPPING } from '../charge';
 import { loggedOn } from '../day';
 import type { FilmInput, FlightLogEntry } from '../model';
@@ -10,7 +10,6 @@ export interface CardToCopy {
   readonly gb: number;
   readonly copies: number;
   readonly wanted: number;
-  readonly state: CardState;
 }
 
 /** A pack in the evening: charged for the next day of the film, brought to storage, or left. */
@@ -67,7 +66,6 @@ export const eveningWork = (input: FilmInput, date: string): EveningWork => {
               gb: life.usedGB,
               copies: life.copies,
               wanted: copiesWanted,
-              state: stateOf(life, copiesWanted),
             },
           ]
         : [];

@@ -14,8 +14,6 @@ export interface MissingShot {
   readonly lightFromMs: number | null;
   /** Packs of the day that hold enough for it, by id. */
   readonly packIds: readonly string[];
-  /** Its flight of the plan that is still to come. */
-  readonly flightId: string | null;
   readonly say: Message;
 }
 
@@ -26,7 +24,6 @@ const cheapestFlight = (shot: DerivedShot, place: LocationPlan) => {
   const flight = place.flights.find((f) => f.stops.some((s) => s.shotId === shot.facts.shot.id));
   const stop = flight?.stops.find((s) => s.shotId === shot.facts.shot.id);
   return {
-    flight: flight ?? null,
     wattHours: stop
       ? stop.wattHours + stop.leg.wattHours + stop.homeWh
       : (shot.facts.energy?.totalWh ?? Infinity),
@@ -77,7 +74,7 @@ export const missingAt = (
   return open
     .sort((a, b) => RANK[a.facts.shot.priority] - RANK[b.facts.shot.priority] || a.number - b.number)
     .map((shot) => {
-      const { flight, wattHours, seconds } = cheapestFlight(shot, place);
+      const { wattHours, seconds } = cheapestFlight(shot, place);
       const supplies = new Map(
         [...place.fill.remainingPacks, ...place.flights.map((f) => f.supply)].map((s) => [s.packId, s]),
       );
@@ -88,7 +85,6 @@ export const missingAt = (
         packIds: [...supplies.values()]
           .filter((s) => s.usableWh >= wattHours && s.aircraftIds.includes(shot.facts.aircraft?.id ?? ''))
           .map((s) => s.packId),
-        flightId: flight?.id ?? null,
       };
       return { ...missing, say: sayOf(missing, place.location.zone, nowMs) };
     });

@@ -1,5 +1,6 @@
 import type { Wind } from '../air';
 import type { Vec3 } from '../geometry';
+import { normal } from '../units';
 
 /** Turbulence about the mean wind at a moment, m/s, east, north and up. */
 export type Gust = Vec3;
@@ -30,10 +31,6 @@ export const turbulence = (wind: Wind, heightM: number) => {
     lengthW: feet * FEET,
   };
 };
-
-/** Two normal draws from two even ones (Box & Muller 1958); one is used. */
-const normal = (random: () => number): number =>
-  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 
 /** Turbulence some seconds later: first-order shaping of white noise with the length and strength of its height. */
 export const nextGust = (

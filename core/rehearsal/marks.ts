@@ -1,6 +1,7 @@
 import { distance, turnBetween, type Vec3 } from '../geometry';
 import { measured, message, type Message } from '../messages';
 import type { Pose, Trajectory } from '../moves';
+import { mean } from '../units';
 import type { Controls } from './sticks';
 import { plannedAt, type PlannedMoment } from './ghost';
 import type { TrySample } from './try';
@@ -101,8 +102,6 @@ const beside = (
   });
   return { plan, reachedS: planS };
 };
-
-const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / Math.max(1, list.length);
 
 /** Largest change of acceleration, from speeds smoothed over a fifth of a second, m/s³. */
 const jerkOf = (samples: readonly TrySample[]): number => {

@@ -1,8 +1,6 @@
+import { normal } from '../units';
 import type { Percentiles, RiskAnswer, RiskDay, RiskFlight, RiskShot } from './types';
 
-/** Two normal draws from two even ones (Box & Muller 1958); one is used. */
-const normal = (random: () => number): number =>
-  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 const around = (random: () => number, spread: number): number =>
   spread > 0 ? Math.exp(spread * normal(random)) : 1;
 

@@ -1,4 +1,4 @@
-import { logFlight, ratedPlanWh, type FilmPlan, type LocationPlan } from '../day';
+import { logFlight, plannedFigures, type FilmPlan, type LocationPlan } from '../day';
 import { newRow, TAKE_REASONS, type FlightLogEntry, type Kit, type Take } from '../model';
 import { clockText } from '../time';
 import { simulateFlight, type Nature } from './simulate';
@@ -52,8 +52,7 @@ export const simulateDay = (
         aircraftId: flight.aircraftId,
         takeOff: clockText(flight.startMs, place.location.zone),
         minutes: Math.round(flown.seconds / 6) / 10,
-        plannedMinutes: Math.round(flight.seconds / 6) / 10,
-        plannedWh: ratedPlanWh(flight, kit.aircraft),
+        ...plannedFigures(flight, kit.aircraft),
         windMs: null,
         startShare: flown.startShare,
         endShare: flown.endShare,

@@ -1,5 +1,6 @@
 import { type FilmPlan, flightSpans, type FlightPhase, type FlightSpan, type TimedFlight } from '../day';
 import { between, distance, vec, type Vec3 } from '../geometry';
+import { normal } from '../units';
 
 /** What a simulated aircraft, its pack and its pilot are like, which the plan does not know. */
 export interface Nature {
@@ -46,10 +47,6 @@ const HOVER_M = 1.5;
 
 /** How much of the way it has wandered is left a second later (Ornstein–Uhlenbeck, about 5 s). */
 const WANDER_KEPT = Math.exp(-1 / 5);
-
-/** Two normal draws from two even ones (Box & Muller 1958); one is used. */
-const normal = (random: () => number): number =>
-  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 
 const placeOn = (span: FlightSpan, share: number): Vec3 => {
   const { path } = span;

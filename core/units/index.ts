@@ -13,5 +13,6 @@ export {
   writeText,
 } from './format';
 export { groupBy, inOrder, mean } from './group';
+export { normal } from './normal';
 export { KeyedMemo } from './memo';
 export { found, none, type Result } from './result';

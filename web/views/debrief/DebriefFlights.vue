@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { packsFlown, type FlownFlight, type ForecastError } from '@core/debrief';
 import { clockText } from '@core/time';
-import { counted } from '@core/units';
+import { counted, mean } from '@core/units';
 import { computed } from 'vue';
 import { OUTCOME_WORDS } from '../../format';
 import Fig from '../../parts/Fig.vue';
@@ -19,6 +19,11 @@ const props = defineProps<{
 const store = useFilm();
 const derivedFilm = useDerivedFilm();
 const zone = computed(() => derivedFilm.locations[0]?.zone ?? 'UTC');
+/** Wind that was met less the wind of the plan, on average, m/s. */
+const windError = computed(() => {
+  const known = props.flights.flatMap((f) => f.windErrorMs ?? []);
+  return known.length > 0 ? mean(known) : null;
+});
 const packs = computed(() => packsFlown(props.flights).filter((p) => p.bias !== null));
 const COLUMNS = [
   { key: 'takeOff', label: 'Take-off', width: 72 },
@@ -61,6 +66,13 @@ const trend = (e: ForecastError): string => {
         <template v-if="energy">
           <dt>Energy</dt>
           <dd>{{ trend(energy) }}</dd>
+        </template>
+        <template v-if="windError !== null">
+          <dt>Wind</dt>
+          <dd>
+            {{ windError < 0 ? 'weaker' : 'stronger' }} than planned by
+            <Fig :value="Math.abs(windError)" quantity="speed" /> on average
+          </dd>
         </template>
         <template v-for="p in packs" :key="p.packId">
           <dt>{{ store.get('pack', p.packId)?.name ?? 'a pack' }}</dt>

@@ -8,7 +8,6 @@ import {
   type TryBy,
 } from '@core/debrief';
 import { MOVES } from '@core/moves';
-import { counted } from '@core/units';
 import { computed, ref } from 'vue';
 import { write } from '../../format';
 import TabRow from '../../parts/TabRow.vue';
@@ -63,11 +62,7 @@ const practise = computed(() =>
     </div>
     <p v-if="practise.length > 0">
       Practise before the next day:
-      {{
-        practise
-          .map((g) => `${moveName(g.key)} (${g.good} of ${counted(g.tries, 'try').replace('trys', 'tries')})`)
-          .join(', ')
-      }}.
+      {{ practise.map((g) => `${moveName(g.key)} (${g.good} of ${g.tries} tries)`).join(', ') }}.
     </p>
   </section>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { flightSpans, logFlight, plannedShares, ratedPlanWh } from '@core/day';
+import { flightSpans, logFlight, plannedFigures, plannedShares } from '@core/day';
 import { matchRecord, pathDeviation, recordInMetres, type FlightRecord } from '@core/flight-record';
 import { clockText, dateIn, dayText } from '@core/time';
 import { computed, ref, shallowRef } from 'vue';
@@ -131,8 +131,7 @@ const add = (): void => {
         aircraftId: flight.aircraftId,
         takeOff: clockText(m.figures.takeOffMs, location.zone),
         minutes: Math.max(0.1, Math.round(m.figures.minutes * 10) / 10),
-        plannedMinutes: Math.round(flight.seconds / 6) / 10,
-        plannedWh: ratedPlanWh(flight, derivedFilm.along.aircraft),
+        ...plannedFigures(flight, derivedFilm.along.aircraft),
         windMs: null,
         startShare: m.figures.startShare ?? planned.startShare,
         endShare: m.figures.endShare ?? planned.endShare,

@@ -1,4 +1,4 @@
-/** A share as how much more or less than planned: “6 % more”, “as many” where it rounds to nothing. */
+/** A share as how much more or less than planned: “6 % more”. */
 export const errorText = (share: number): string => {
   const percent = Math.round(Math.abs(share) * 100);
   return percent === 0 ? '0 % more' : `${percent} % ${share > 0 ? 'more' : 'less'}`;

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { choices, OUTCOME_WORDS, PACK_STATE_WORDS, write } from '../../format';
 import { useDerivedFilm } from '../../stores/derived-film';
+import ChoiceRow from './ChoiceRow.vue';
 import type { Landing } from './useLanding';
 
 /** What is entered at landing, with a thumb; the plan's own charge stands there until somebody knows better. */
@@ -18,7 +19,13 @@ const windText = (by: number): string => {
   const w = write(Math.max(0, props.windMs + by), 'speed', derivedFilm.units);
   return `Wind ${w.number} ${w.unit}${by === 0 ? ', as planned' : ''}`;
 };
-const cardOut = ref(false);
+const cardGoes = ref<'in' | 'out'>('in');
+const cardWays = computed(() => [
+  { value: 'in' as const, label: `${props.card} stays in` },
+  { value: 'out' as const, label: `${props.card} comes out` },
+]);
+const STATES = choices(PACK_STATE_WORDS).map((s) => ({ ...s, label: `Pack ${s.label}` }));
+const winds = computed(() => WIND_STEPS.map((by) => ({ value: by as number, label: windText(by) })));
 const fault = ref('');
 const enter = (): void => {
   const value = Number(percent.value.replace(',', '.'));
@@ -32,7 +39,7 @@ const enter = (): void => {
     outcome: outcome.value,
     condition: condition.value,
     windMs: Math.max(0, Math.round((props.windMs + windBy.value) * 10) / 10),
-    cardOut: cardOut.value,
+    cardOut: cardGoes.value === 'out',
   });
 };
 </script>
@@ -43,58 +50,10 @@ const enter = (): void => {
       <label for="landed">Charge at landing of flight {{ number }}</label>
       <input id="landed" v-model="percent" inputmode="decimal" /><span class="unit">%</span>
     </p>
-    <div class="row" role="group" aria-label="Outcome">
-      <button
-        v-for="o in choices(OUTCOME_WORDS)"
-        :key="o.value"
-        type="button"
-        class="btn"
-        :class="{ on: outcome === o.value }"
-        :aria-pressed="outcome === o.value"
-        @click="outcome = o.value"
-      >
-        {{ o.label }}
-      </button>
-    </div>
-    <div class="row" role="group" aria-label="State of the pack">
-      <button
-        v-for="s in choices(PACK_STATE_WORDS)"
-        :key="s.value"
-        type="button"
-        class="btn"
-        :class="{ on: condition === s.value }"
-        :aria-pressed="condition === s.value"
-        @click="condition = s.value"
-      >
-        Pack {{ s.label }}
-      </button>
-    </div>
-    <div class="row" role="group" aria-label="Wind met">
-      <button
-        v-for="by in WIND_STEPS"
-        :key="by"
-        type="button"
-        class="btn"
-        :class="{ on: windBy === by }"
-        :aria-pressed="windBy === by"
-        @click="windBy = by"
-      >
-        {{ windText(by) }}
-      </button>
-    </div>
-    <div v-if="card" class="row" role="group" aria-label="Card">
-      <button
-        v-for="out in [false, true]"
-        :key="String(out)"
-        type="button"
-        class="btn"
-        :class="{ on: cardOut === out }"
-        :aria-pressed="cardOut === out"
-        @click="cardOut = out"
-      >
-        {{ card }} {{ out ? 'comes out' : 'stays in' }}
-      </button>
-    </div>
+    <ChoiceRow label="Outcome" :value="outcome" :options="choices(OUTCOME_WORDS)" @pick="outcome = $event" />
+    <ChoiceRow label="State of the pack" :value="condition" :options="STATES" @pick="condition = $event" />
+    <ChoiceRow label="Wind met" :value="windBy" :options="winds" @pick="windBy = $event" />
+    <ChoiceRow v-if="card" label="Card" :value="cardGoes" :options="cardWays" @pick="cardGoes = $event" />
     <p v-if="condition === 'swollen' || condition === 'damaged'" class="fault">
       Do not fly or charge this pack. Lay it outside on something that does not burn.
     </p>
@@ -138,9 +97,5 @@ const enter = (): void => {
 .landing .btn {
   min-height: 48px;
   font-size: 17px;
-}
-.on {
-  background: var(--pick-dim);
-  border-color: var(--pick);
 }
 </style>

@@ -1,5 +1,5 @@
 import { beforeNextFlight, flightSetup, practiceFrom, type FlightSetup, type GroundStep } from '@core/field';
-import { logFlight, plannedShares, ratedPlanWh, type TimedFlight } from '@core/day';
+import { logFlight, plannedFigures, plannedShares, type TimedFlight } from '@core/day';
 import { exposurePlan, type FlightExposure } from '@core/light-timeline';
 import type { FlightLogEntry, Location, Pack } from '@core/model';
 import { locationLight } from '@core/shot';
@@ -91,8 +91,7 @@ export const useLanding = (day: Day, flying: Ref<Aloft | null>, elapsedS: Ref<nu
           ...report,
           minutes: Math.max(0.1, Math.round(elapsedS.value / 6) / 10),
           startShare: plannedShares(a.flight).startShare,
-          plannedWh: ratedPlanWh(a.flight, derivedFilm.along.aircraft),
-          plannedMinutes: Math.round(a.flight.seconds / 6) / 10,
+          ...plannedFigures(a.flight, derivedFilm.along.aircraft),
           temperatureC: location.temperatureC,
           notes: '',
           takeOff: clockText(a.tookOffMs, location.zone),

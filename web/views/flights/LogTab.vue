@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { landedMs, logFlight, plannedShares, ratedPlanWh } from '@core/day';
+import { landedMs, logFlight, plannedFigures, plannedShares } from '@core/day';
 import { counted } from '@core/units';
 import type { Entity } from '@core/model';
 import { calibrationOf } from '@core/energy';
@@ -63,8 +63,7 @@ watch(
       minutes: Math.round(flight.seconds / 6) / 10,
       startShare: Math.round(startShare * 100) / 100,
       endShare: Math.round(endShare * 100) / 100,
-      plannedMinutes: Math.round(flight.seconds / 6) / 10,
-      plannedWh: ratedPlanWh(flight, derivedFilm.along.aircraft),
+      ...plannedFigures(flight, derivedFilm.along.aircraft),
       temperatureC: place.value.location.temperatureC,
       verdict: 'as-planned',
       condition: 'sound',
