@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { said } from '../testing';
 import { describe, expect, it } from 'vitest';
 import { CARD_ACTS } from '../model/card';
 import { CARD_SPOTS, type CardMove } from '../model';
@@ -100,12 +101,14 @@ describe('the life of a card', () => {
   });
   it('says what cannot be', () => {
     const full = lifeOf({ ...card, usedGB: 60 }, []);
-    expect(moveFault(full, move('format'), card)).toMatch(/Card C holds 60\.0 GB copied nowhere; 2 copies/);
+    expect(said(moveFault(full, move('format'), card))).toMatch(
+      /Card C holds 60\.0 GB copied nowhere; 2 copies/,
+    );
     expect(moveFault(full, move('format', { waiver: 'test shots' }), card)).toBeNull();
-    expect(moveFault(full, move('record', { gb: 5 }), card)).toMatch(/4\.0 GB left/);
-    expect(moveFault(lifeOf(card, []), move('copy'), card)).toMatch(/nothing on Card C/);
-    expect(moveFault(lifeOf(card, []), move('record'), card)).toMatch(/how much/);
-    expect(moveFault(full, move('correct', { gb: 65 }), card)).toMatch(/cannot hold/);
+    expect(said(moveFault(full, move('record', { gb: 5 }), card))).toMatch(/4\.0 GB left/);
+    expect(said(moveFault(lifeOf(card, []), move('copy'), card))).toMatch(/nothing on Card C/);
+    expect(said(moveFault(lifeOf(card, []), move('record'), card))).toMatch(/how much/);
+    expect(said(moveFault(full, move('correct', { gb: 65 }), card))).toMatch(/cannot hold/);
   });
 });
 

@@ -1,3 +1,4 @@
+import { measured, message, type Message } from '../messages';
 import type { Card, CardMove, CardSpot } from '../model';
 
 /** What is on a card, how often it was copied, and where it is. */
@@ -40,22 +41,42 @@ const inTime = (moves: readonly CardMove[]): CardMove[] =>
 const goneGB = (life: CardLife, { act, gb }: Pick<CardMove, 'act' | 'gb'>): number =>
   act === 'format' ? life.usedGB : act === 'correct' ? Math.max(0, life.usedGB - gb) : 0;
 
+/** Whether something takes footage off a card that has fewer copies than are wanted: it takes a reason. */
+export const wantsReason = (
+  life: CardLife,
+  move: Pick<CardMove, 'act' | 'gb' | 'copiesWanted' | 'waiver'>,
+): boolean => goneGB(life, move) > NOTHING_GB && life.copies < move.copiesWanted && move.waiver.trim() === '';
+
+const gigabytes = (gb: number) => measured(gb, 'gigabytes', 1);
+
 /** Why something cannot happen to a card as it stands; null where it can. */
 export const moveFault = (
   life: CardLife,
   move: Pick<CardMove, 'act' | 'gb' | 'copiesWanted' | 'waiver'>,
   card: Pick<Card, 'name' | 'nominalGB'>,
-): string | null => {
+): Message | null => {
+  const { name } = card;
   const holds = life.usedGB > NOTHING_GB;
-  if (goneGB(life, move) > NOTHING_GB && life.copies < move.copiesWanted && move.waiver.trim() === '') {
-    return `${card.name} holds ${life.usedGB.toFixed(1)} GB copied ${life.copies === 0 ? 'nowhere' : life.copies === 1 ? 'once' : `${life.copies} times`}; ${move.copiesWanted} ${move.copiesWanted === 1 ? 'copy is' : 'copies are'} wanted. Copy it, or say why it may go.`;
-  }
-  if (move.act === 'copy' && !holds) return `There is nothing on ${card.name} to copy.`;
-  if (move.act === 'record' && !(move.gb > 0)) return 'Enter how much was recorded.';
+  if (wantsReason(life, move))
+    return message('card.move.copies', {
+      name,
+      holds: gigabytes(life.usedGB),
+      copies: life.copies,
+      wanted: move.copiesWanted,
+    });
+  if (move.act === 'copy' && !holds) return message('card.move.nothing', { name });
+  if (move.act === 'record' && !(move.gb > 0)) return message('card.move.how-much');
   if (move.act === 'record' && life.usedGB + move.gb > card.nominalGB)
-    return `${card.name} has ${Math.max(0, card.nominalGB - life.usedGB).toFixed(1)} GB left; ${move.gb.toFixed(1)} GB cannot have gone onto it.`;
+    return message('card.move.left', {
+      name,
+      left: gigabytes(Math.max(0, card.nominalGB - life.usedGB)),
+      recorded: gigabytes(move.gb),
+    });
   if (move.act === 'correct' && move.gb > card.nominalGB)
-    return `A card of ${card.nominalGB} GB cannot hold ${move.gb.toFixed(1)} GB.`;
+    return message('card.move.size', {
+      size: measured(card.nominalGB, 'gigabytes', 0),
+      holds: gigabytes(move.gb),
+    });
   return null;
 };
 

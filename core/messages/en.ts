@@ -72,6 +72,12 @@ export const EN: Catalogue = {
   'budget.over-pack.say': 'Needs {short} more than a full pack may give.',
   'budget.wind.say':
     'The wind at {height} is too strong on the way there or home: {lacking} more airspeed would be needed.',
+  'card.move.copies':
+    '{name} holds {holds} copied {copies, plural, =0 {nowhere} one {once} other {# times}}; {wanted, plural, one {# copy is} other {# copies are}} wanted. Copy it, or say why it may go.',
+  'card.move.how-much': 'Enter how much was recorded.',
+  'card.move.left': '{name} has {left} left; {recorded} cannot have gone onto it.',
+  'card.move.nothing': 'There is nothing on {name} to copy.',
+  'card.move.size': 'A card of {size} cannot hold {holds}.',
   'card.full.cure': 'Copy and empty a card, bring another, or take fewer takes.',
   'card.full.say': '{overBytes} find no room on the cards.',
   'card.full.why': '10 % of each card is kept free, and what is on them counts.',

@@ -14,6 +14,9 @@ export interface Formatter {
 /** Units that stand at their number without a space. */
 const CLOSE = /^[°×]/;
 
+/** What makes a sentence more than its own text. */
+const SYNTAX = /[{}']/;
+
 const numbers = (locale: string) => {
   const formats = new Map<number, Intl.NumberFormat>();
   return (value: number, digits: number): string => {
@@ -55,12 +58,13 @@ export const createFormatter = (catalogue: Catalogue, locale: string, units: Uni
       ? number(toShown(value.value, value.quantity, units), digitsFor(value, units)) +
         unitText(value.quantity, units)
       : '–';
-  const sentence = (code: string): IntlMessageFormat => {
+  const sentence = (code: string): IntlMessageFormat | string => {
     const known = parsed.get(code);
     if (known) return known;
     const template = catalogue[code];
     if (template === undefined) throw new RangeError(`There is no sentence “${code}” in ${locale}.`);
-    const format = new IntlMessageFormat(template, locale);
+    if (!SYNTAX.test(template)) return template;
+    const format = new IntlMessageFormat(template, locale, undefined, { ignoreTag: true });
     parsed.set(code, format);
     return format;
   };
@@ -74,11 +78,11 @@ export const createFormatter = (catalogue: Catalogue, locale: string, units: Uni
     if ('quantity' in value) return quantity(value);
     return 'list' in value ? listText(value) : text(value);
   };
-  const text = ({ code, values }: Message): string =>
-    String(
-      sentence(code).format(
-        Object.fromEntries(Object.entries(values).map(([name, value]) => [name, valueOf(value)])),
-      ),
-    );
+  const text = ({ code, values }: Message): string => {
+    const known = sentence(code);
+    if (typeof known === 'string') return known;
+    const filled = Object.entries(values).map(([name, value]) => [name, valueOf(value)] as const);
+    return String(known.format(Object.fromEntries(filled)));
+  };
   return { text, quantity };
 };

@@ -55,18 +55,28 @@ export const utcToLocal = (utcMs: number, zone: string): { date: string; minutes
 };
 
 // Asking the platform for a formatter costs more than everything else in a line of text.
-const days = new Intl.DateTimeFormat('en-GB', {
-  weekday: 'short',
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-  timeZone: 'UTC',
-});
+const days = new Map<string, Intl.DateTimeFormat>();
+const daysIn = (language: string): Intl.DateTimeFormat => {
+  const known = days.get(language);
+  if (known) return known;
+  const made = new Intl.DateTimeFormat(language === 'en' ? 'en-GB' : language, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    timeZone: 'UTC',
+  });
+  days.set(language, made);
+  return made;
+};
 
-/** A date (YYYY-MM-DD) as it is written everywhere: Fri 14 May 2027. What is no date stays as it is. */
-export const dayText = (date: string): string => {
+/**
+ * A date (YYYY-MM-DD) as it is written everywhere: Fri 14 May 2027. What is no date stays as it is.
+ * @param language BCP 47 tag
+ */
+export const dayText = (date: string, language = 'en'): string => {
   const at = new Date(`${date}T12:00:00Z`);
-  return Number.isNaN(at.getTime()) ? date : days.format(at).replace(',', '');
+  return Number.isNaN(at.getTime()) ? date : daysIn(language).format(at).replace(',', '');
 };
 
 /** Local date of an instant. */

@@ -71,18 +71,33 @@ export const unitOf = (quantity: Quantity, system: UnitSystem): string => styleO
 
 export const digitsOf = (quantity: Quantity, system: UnitSystem): number => styleOf(quantity, system).digits;
 
+/** A number with so many decimals. @param point what stands before the decimals in the language of the reader */
+export const writeFixed = (value: number, digits = 0, point = '.'): string => {
+  const fixed = value.toFixed(digits);
+  const unsigned = /^-0(\.0*)?$/.test(fixed) ? fixed.slice(1) : fixed;
+  return point === '.' ? unsigned : unsigned.replace('.', point);
+};
+
 /** Writes a quantity at the one precision it always has. Not-a-number and infinity are written as a dash. */
-export const write = (value: number, quantity: Quantity, system: UnitSystem = 'metric'): Written => {
+export const write = (
+  value: number,
+  quantity: Quantity,
+  system: UnitSystem = 'metric',
+  point = '.',
+): Written => {
   const style = styleOf(quantity, system);
   if (!Number.isFinite(value)) return { number: '–', unit: style.unit };
-  const shown = toShown(value, quantity, system);
-  const fixed = shown.toFixed(style.digits);
-  return { number: /^-0(\.0*)?$/.test(fixed) ? fixed.slice(1) : fixed, unit: style.unit };
+  return { number: writeFixed(toShown(value, quantity, system), style.digits, point), unit: style.unit };
 };
 
 /** Number and unit in one string, with a thin space where a unit wants one. */
-export const writeText = (value: number, quantity: Quantity, system: UnitSystem = 'metric'): string => {
-  const written = write(value, quantity, system);
+export const writeText = (
+  value: number,
+  quantity: Quantity,
+  system: UnitSystem = 'metric',
+  point = '.',
+): string => {
+  const written = write(value, quantity, system, point);
   if (written.unit === '') return written.number;
   return /^[°%×]$/.test(written.unit)
     ? `${written.number}${written.unit}`

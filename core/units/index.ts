@@ -9,6 +9,7 @@ export {
   type UnitSystem,
   write,
   writeClock,
+  writeFixed,
   writeShutter,
   writeText,
 } from './format';

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { defineAsyncComponent } from 'vue';
 import { idle } from '../composables/idle';
+import { language } from '../language';
 
 const UpdateBar = defineAsyncComponent(() => idle().then(() => import('./UpdateBar.vue')));
 </script>
 
 <template>
-  <RouterView />
+  <!-- Another language begins every view anew: what it worked out in words is worked out again. -->
+  <RouterView :key="language" />
   <UpdateBar />
 </template>

@@ -3,11 +3,12 @@ import { computed } from 'vue';
 import { thingNameOf } from '../format/names';
 import { useFilm } from '../stores/film';
 import type { Conflict } from '../sync/outbox';
+import { tr } from './messages';
 
 const store = useFilm();
 const nameOf = (c: Conflict): string => thingNameOf(c.mine, c.theirs) || c.kind;
 const short = (value: unknown): string => {
-  const text = typeof value === 'string' ? `“${value}”` : JSON.stringify(value);
+  const text = typeof value === 'string' ? tr('value', { value }) : JSON.stringify(value);
   return text.length > 60 ? `${text.slice(0, 57)}…` : text;
 };
 const rows = computed(() =>
@@ -16,10 +17,10 @@ const rows = computed(() =>
     name: nameOf(conflict),
     what:
       conflict.theirs === null
-        ? 'was deleted elsewhere while you changed it'
+        ? tr('wasDeletedElsewhereWhileYou')
         : conflict.mine === null
-          ? 'was changed elsewhere while you deleted it'
-          : 'was changed elsewhere at the same time',
+          ? tr('wasChangedElsewhereWhileYou')
+          : tr('wasChangedElsewhereAtThe'),
     fields: conflict.fields.map((f) => ({
       field: f,
       mine: short(conflict.mine?.[f]),
@@ -30,16 +31,16 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section class="conflict" role="alert" aria-label="Changed in two places">
+  <section class="conflict" role="alert" :aria-label="tr('changedInTwoPlaces')">
     <div v-for="r in rows" :key="r.conflict.id" class="row">
       <p>
         <b dir="auto">{{ r.name }}</b> {{ r.what }}.
         <span v-for="f in r.fields" :key="f.field" class="quiet">
-          {{ f.field }}: yours {{ f.mine }}, theirs {{ f.theirs }}.</span
+          {{ tr('fieldYoursMineTheirsTheirs', { field: f.field, mine: f.mine, theirs: f.theirs }) }}</span
         >
       </p>
-      <button class="btn lead" @click="store.resolve(r.conflict, 'mine')">Keep mine</button>
-      <button class="btn" @click="store.resolve(r.conflict, 'theirs')">Take theirs</button>
+      <button class="btn lead" @click="store.resolve(r.conflict, 'mine')">{{ tr('keepMine') }}</button>
+      <button class="btn" @click="store.resolve(r.conflict, 'theirs')">{{ tr('takeTheirs') }}</button>
     </div>
   </section>
 </template>

@@ -20,6 +20,7 @@ import RejectedBar from './RejectedBar.vue';
 import SaveMark from './SaveMark.vue';
 import { useKeys } from './useKeys';
 import { entryOf, VIEWS } from './views';
+import { tr } from './messages';
 
 const props = defineProps<{ film: string }>();
 const store = useFilm();
@@ -35,7 +36,7 @@ watch(
 watch(
   () => store.film?.name,
   (title) => {
-    document.title = title ? `${title} – Dusk Slate` : 'Dusk Slate';
+    document.title = title ? tr('titleDuskSlate', { title }) : 'Dusk Slate';
   },
 );
 watch(
@@ -77,7 +78,7 @@ const name = computed(() => store.film?.name ?? null);
 const refused = computed(() => store.rejected.length > 0);
 const rename = (event: Event): void => {
   const field = event.target as HTMLInputElement;
-  if (store.film && store.edit('film', store.film.id, { name: field.value }, 'name').length > 0)
+  if (store.film && store.edit('film', store.film.id, { name: field.value }, tr('name')).length > 0)
     field.value = store.film.name;
 };
 const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
@@ -86,19 +87,19 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
 <template>
   <div class="shell">
     <header class="bar no-print">
-      <RouterLink to="/" class="home" aria-label="Dusk Slate, all films" title="All films"
+      <RouterLink to="/" class="home" :aria-label="tr('duskSlateAllFilms')" :title="tr('allFilms')"
         ><img src="/mark.svg" alt="" width="24" height="24"
       /></RouterLink>
       <input
         v-if="name !== null"
         class="name"
         :value="name"
-        aria-label="Film"
+        :aria-label="tr('film')"
         dir="auto"
         maxlength="200"
         @change="rename"
       />
-      <nav ref="views" aria-label="Views">
+      <nav ref="views" :aria-label="tr('views')">
         <template v-for="v in VIEWS" :key="v.name">
           <RouterLink
             :to="{ name: v.name, params: { film } }"
@@ -122,20 +123,25 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
       </nav>
       <span class="gap" />
       <SaveMark />
-      <button class="btn bare" :disabled="!canUndo" title="Take back (Ctrl Z)" @click="acts.undo">
-        Undo
+      <button class="btn bare" :disabled="!canUndo" :title="tr('takeBackCtrlZ')" @click="acts.undo">
+        {{ tr('undo') }}
       </button>
-      <button class="btn bare wide" :disabled="!canRedo" title="Do again (Ctrl Shift Z)" @click="acts.redo">
-        Redo
+      <button class="btn bare wide" :disabled="!canRedo" :title="tr('doAgainCtrlShiftZ')" @click="acts.redo">
+        {{ tr('redo') }}
       </button>
       <button
         class="btn bare wide"
-        :title="`Change to ${other()} (T)`"
+        :title="tr('changeToOtherT', { other: other() })"
         @click="selection.theme = selection.theme === 'dusk' ? 'noon' : 'dusk'"
       >
-        {{ selection.theme === 'dusk' ? 'Noon' : 'Dusk' }}
+        {{ selection.theme === 'dusk' ? tr('noon') : tr('dusk') }}
       </button>
-      <button class="btn bare wide" title="Keys (?)" aria-label="Keys" @click="selection.keysShown = true">
+      <button
+        class="btn bare wide"
+        :title="tr('keys')"
+        :aria-label="tr('keys2')"
+        @click="selection.keysShown = true"
+      >
         ?
       </button>
     </header>
@@ -143,13 +149,15 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
     <RejectedBar v-if="refused" />
     <div v-if="store.missing" class="missing">
       <h1>{{ store.missing }}</h1>
-      <RouterLink class="btn lead" to="/">All films</RouterLink>
+      <RouterLink class="btn lead" to="/">{{ tr('allFilms') }}</RouterLink>
     </div>
-    <div v-else-if="store.loading" class="shape" aria-label="Loading" role="status"><i /><i /><i /></div>
+    <div v-else-if="store.loading" class="shape" :aria-label="tr('loading')" role="status">
+      <i /><i /><i />
+    </div>
     <RouterView v-else v-slot="{ Component }"
       ><component :is="Component" class="view-body" @vue:mounted="settled"
     /></RouterView>
-    <nav class="foot no-print" aria-label="On the day">
+    <nav class="foot no-print" :aria-label="tr('onTheDay')">
       <RouterLink
         v-for="v in VIEWS.filter((e) => e.onTheDay)"
         :key="v.name"

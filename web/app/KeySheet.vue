@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import DialogBox from '../parts/DialogBox.vue';
 import { KEY_LINES } from './keys';
+import { tr } from './messages';
 
 defineEmits<{ close: [] }>();
 </script>
 
 <template>
-  <DialogBox title="Keys" @close="$emit('close')">
-    <div class="scrolled" tabindex="0" role="group" aria-label="List of keys">
+  <DialogBox :title="tr('keys2')" @close="$emit('close')">
+    <div class="scrolled" tabindex="0" role="group" :aria-label="tr('listOfKeys')">
       <div v-for="g in KEY_LINES" :key="g.group">
         <h3>{{ g.group }}</h3>
         <dl>

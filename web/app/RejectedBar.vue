@@ -2,13 +2,14 @@
 import { computed } from 'vue';
 import { thingNameOf } from '../format/names';
 import { useFilm } from '../stores/film';
+import { tr } from './messages';
 
 const store = useFilm();
 const rows = computed(() =>
   store.rejected.map((r) => ({
     id: r.id,
-    name: thingNameOf(r.value, r.base) || 'A change',
-    what: r.base === null ? 'could not be added' : 'could not be saved and stands as it was',
+    name: thingNameOf(r.value, r.base) || tr('aChange'),
+    what: r.base === null ? tr('couldNotBeAdded') : tr('couldNotBeSavedAnd'),
     say: r.say,
   })),
 );
@@ -21,7 +22,7 @@ const rows = computed(() =>
         ><b dir="auto">{{ r.name }}</b> {{ r.what }}: {{ r.say }}
       </template>
     </p>
-    <button class="btn" @click="store.dismissRejected()">Dismiss</button>
+    <button class="btn" @click="store.dismissRejected()">{{ tr('dismiss') }}</button>
   </div>
 </template>
 

@@ -1,19 +1,30 @@
 <script setup lang="ts">
-import { counted } from '@core/units';
+import { counted } from '../format';
 import { computed } from 'vue';
 import { useFilm } from '../stores/film';
+import { tr } from './messages';
 
 const store = useFilm();
 const WORDS = {
-  saved: 'saved',
-  saving: 'saving',
-  waiting: 'saving',
-  offline: 'offline',
-  refused: 'not saved',
+  get saved() {
+    return tr('saved');
+  },
+  get saving() {
+    return tr('saving');
+  },
+  get waiting() {
+    return tr('saving');
+  },
+  get offline() {
+    return tr('offline');
+  },
+  get refused() {
+    return tr('notSaved');
+  },
 } as const;
 const word = computed(() =>
   store.saveState === 'offline' && store.unsent > 0
-    ? `offline, ${counted(store.unsent, 'change')} kept here`
+    ? tr('offlineChangesKeptHere', { changes: counted(store.unsent, 'change') })
     : WORDS[store.saveState],
 );
 </script>

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { useServiceWorker } from './service-worker';
+import { tr } from './messages';
 
 const { ready, take, later } = useServiceWorker();
 </script>
 
 <template>
   <div v-if="ready" class="update no-print" role="status">
-    <span>A new version is ready.</span>
-    <button class="btn lead" @click="take">Load it now</button>
-    <button class="btn" @click="later">Not now</button>
+    <span>{{ tr('aNewVersionIsReady') }}</span>
+    <button class="btn lead" @click="take">{{ tr('loadItNow') }}</button>
+    <button class="btn" @click="later">{{ tr('notNow') }}</button>
   </div>
 </template>
 

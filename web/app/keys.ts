@@ -1,4 +1,5 @@
 import { GO_LINE } from './views';
+import { tr } from './messages';
 
 /** A key and what it does, for the sheet and for tooltips. */
 export interface KeyLine {
@@ -8,82 +9,356 @@ export interface KeyLine {
 
 export const KEY_LINES: readonly { readonly group: string; readonly lines: readonly KeyLine[] }[] = [
   {
-    group: 'Shots',
+    get group() {
+      return tr('shots');
+    },
     lines: [
-      { keys: 'N', does: 'new shot after the picked one' },
-      { keys: 'J / K', does: 'next, previous shot' },
-      { keys: '↓ / ↑', does: 'next, previous shot' },
-      { keys: 'Alt ↑ / Alt ↓', does: 'move the shot up, down' },
-      { keys: 'C', does: 'copy the shot' },
-      { keys: 'M', does: 'choose a move from pictures' },
-      { keys: 'V', does: 'read the list for variety' },
-      { keys: 'O', does: 'cover a subject with a set' },
-      { keys: 'F', does: 'which shots, and what rows tell' },
-      { keys: 'X', does: 'choose for doing something with several (or Ctrl click, Shift click)' },
-      { keys: 'P', does: 'see the move, and back to its numbers' },
-      { keys: 'Space , .', does: 'play, quarter seconds back and on, while seeing it' },
-      { keys: 'Del', does: 'delete the shot' },
-      { keys: '1 2 3', does: 'move, cut and takes, exposure' },
+      {
+        keys: 'N',
+        get does() {
+          return tr('newShotAfterThePicked');
+        },
+      },
+      {
+        keys: 'J / K',
+        get does() {
+          return tr('nextPreviousShot');
+        },
+      },
+      {
+        keys: '↓ / ↑',
+        get does() {
+          return tr('nextPreviousShot');
+        },
+      },
+      {
+        get keys() {
+          return tr('altAlt');
+        },
+        get does() {
+          return tr('moveTheShotUpDown');
+        },
+      },
+      {
+        keys: 'C',
+        get does() {
+          return tr('copyTheShot');
+        },
+      },
+      {
+        keys: 'M',
+        get does() {
+          return tr('chooseAMoveFromPictures');
+        },
+      },
+      {
+        keys: 'V',
+        get does() {
+          return tr('readTheListForVariety');
+        },
+      },
+      {
+        keys: 'O',
+        get does() {
+          return tr('coverASubjectWithA');
+        },
+      },
+      {
+        keys: 'F',
+        get does() {
+          return tr('whichShotsAndWhatRows');
+        },
+      },
+      {
+        keys: 'X',
+        get does() {
+          return tr('chooseForDoingSomethingWith');
+        },
+      },
+      {
+        keys: 'P',
+        get does() {
+          return tr('seeTheMoveAndBack');
+        },
+      },
+      {
+        get keys() {
+          return tr('space');
+        },
+        get does() {
+          return tr('playQuarterSecondsBackAnd');
+        },
+      },
+      {
+        get keys() {
+          return tr('del');
+        },
+        get does() {
+          return tr('deleteTheShot');
+        },
+      },
+      {
+        keys: '1 2 3',
+        get does() {
+          return tr('moveCutAndTakesExposure');
+        },
+      },
     ],
   },
   {
-    group: 'Plan',
+    get group() {
+      return tr('plan');
+    },
     lines: [
-      { keys: 'S / L / W / E / H', does: 'draw a subject, a launch point, a wood, a wire, a house' },
-      { keys: 'Y', does: 'ground and layers' },
-      { keys: 'M', does: 'measure a way' },
-      { keys: 'Enter / Esc', does: 'end, drop what is being drawn' },
-      { keys: 'Del', does: 'delete what is picked' },
-      { keys: 'J / K', does: 'next, previous shot' },
-      { keys: '0', does: 'whole location in view' },
-      { keys: ', .', does: 'back and on along the move' },
+      {
+        keys: 'S / L / W / E / H',
+        get does() {
+          return tr('drawASubjectALaunch');
+        },
+      },
+      {
+        keys: 'Y',
+        get does() {
+          return tr('groundAndLayers');
+        },
+      },
+      {
+        keys: 'M',
+        get does() {
+          return tr('measureAWay');
+        },
+      },
+      {
+        get keys() {
+          return tr('enterEsc');
+        },
+        get does() {
+          return tr('endDropWhatIsBeing');
+        },
+      },
+      {
+        get keys() {
+          return tr('del');
+        },
+        get does() {
+          return tr('deleteWhatIsPicked');
+        },
+      },
+      {
+        keys: 'J / K',
+        get does() {
+          return tr('nextPreviousShot');
+        },
+      },
+      {
+        keys: '0',
+        get does() {
+          return tr('wholeLocationInView');
+        },
+      },
+      {
+        keys: ', .',
+        get does() {
+          return tr('backAndOnAlongThe');
+        },
+      },
     ],
   },
   {
-    group: 'Flights',
+    get group() {
+      return tr('flights');
+    },
     lines: [
-      { keys: '→ ←', does: 'next, previous shot of a flight' },
-      { keys: '↓ ↑', does: 'next, previous flight' },
-      { keys: 'Alt → / Alt ←', does: 'move the shot along its flight' },
-      { keys: 'Alt ↓ / Alt ↑', does: 'move the shot to the next, previous flight' },
-      { keys: 'N / Del', does: 'a flight of its own for the shot, back to the list' },
-      { keys: 'X', does: 'pin the shot to its flight, or let it go' },
-      { keys: 'L', does: 'lock the flight, or unlock it' },
-      { keys: '+ / −', does: 'fly it earlier, later' },
-      { keys: 'R', does: 'plan the day' },
-      { keys: 'Enter', does: 'apply the plan' },
-      { keys: 'Esc', does: 'stop, or discard the plan' },
-      { keys: '1 to 4', does: 'apply a cure of the shot that does not fit' },
+      {
+        keys: '→ ←',
+        get does() {
+          return tr('nextPreviousShotOfA');
+        },
+      },
+      {
+        keys: '↓ ↑',
+        get does() {
+          return tr('nextPreviousFlight');
+        },
+      },
+      {
+        get keys() {
+          return tr('altAlt2');
+        },
+        get does() {
+          return tr('moveTheShotAlongIts');
+        },
+      },
+      {
+        get keys() {
+          return tr('altAlt3');
+        },
+        get does() {
+          return tr('moveTheShotToThe');
+        },
+      },
+      {
+        keys: 'N / Del',
+        get does() {
+          return tr('aFlightOfItsOwn');
+        },
+      },
+      {
+        keys: 'X',
+        get does() {
+          return tr('pinTheShotToIts');
+        },
+      },
+      {
+        keys: 'L',
+        get does() {
+          return tr('lockTheFlightOrUnlock');
+        },
+      },
+      {
+        keys: '+ / −',
+        get does() {
+          return tr('flyItEarlierLater');
+        },
+      },
+      {
+        keys: 'R',
+        get does() {
+          return tr('planTheDay');
+        },
+      },
+      {
+        keys: 'Enter',
+        get does() {
+          return tr('applyThePlan');
+        },
+      },
+      {
+        get keys() {
+          return tr('esc');
+        },
+        get does() {
+          return tr('stopOrDiscardThePlan');
+        },
+      },
+      {
+        keys: '1 to 4',
+        get does() {
+          return tr('applyACureOfThe');
+        },
+      },
     ],
   },
   {
-    group: 'Checks',
+    get group() {
+      return tr('checks');
+    },
     lines: [
-      { keys: '↓ ↑', does: 'next, previous line of a sheet' },
-      { keys: 'P / F', does: 'pass, fail' },
-      { keys: 'W', does: 'waive it, with a reason' },
-      { keys: 'O', does: 'open again' },
+      {
+        keys: '↓ ↑',
+        get does() {
+          return tr('nextPreviousLineOfA');
+        },
+      },
+      {
+        keys: 'P / F',
+        get does() {
+          return tr('passFail');
+        },
+      },
+      {
+        keys: 'W',
+        get does() {
+          return tr('waiveItWithAReason');
+        },
+      },
+      {
+        keys: 'O',
+        get does() {
+          return tr('openAgain');
+        },
+      },
     ],
   },
   {
-    group: 'Field',
+    get group() {
+      return tr('field');
+    },
     lines: [
-      { keys: '→ ←', does: 'next, previous shot in the order of flying' },
-      { keys: 'R', does: 'it is recording' },
-      { keys: '1 2 3', does: 'take good, maybe, no good' },
+      {
+        keys: '→ ←',
+        get does() {
+          return tr('nextPreviousShotInThe');
+        },
+      },
+      {
+        keys: 'R',
+        get does() {
+          return tr('itIsRecording');
+        },
+      },
+      {
+        keys: '1 2 3',
+        get does() {
+          return tr('takeGoodMaybeNoGood');
+        },
+      },
     ],
   },
   {
-    group: 'Anywhere',
+    get group() {
+      return tr('anywhere');
+    },
     lines: [
-      { keys: 'Ctrl Z', does: 'take back' },
-      { keys: 'Ctrl Shift Z', does: 'do again' },
-      { keys: '[ / ]', does: 'previous, next location' },
+      {
+        get keys() {
+          return tr('ctrlZ');
+        },
+        get does() {
+          return tr('takeBack');
+        },
+      },
+      {
+        get keys() {
+          return tr('ctrlShiftZ');
+        },
+        get does() {
+          return tr('doAgain');
+        },
+      },
+      {
+        keys: '[ / ]',
+        get does() {
+          return tr('previousNextLocation');
+        },
+      },
       GO_LINE,
-      { keys: 'Q', does: 'calculators: light, aperture, shutter, ISO, filter' },
-      { keys: 'T', does: 'theme: theme: dusk or noon' },
-      { keys: '?', does: 'this sheet' },
-      { keys: 'Esc', does: 'leave a field, close a sheet' },
+      {
+        keys: 'Q',
+        get does() {
+          return tr('calculatorsLightApertureShutterISO');
+        },
+      },
+      {
+        keys: 'T',
+        get does() {
+          return tr('themeThemeDuskOrNoon');
+        },
+      },
+      {
+        keys: '?',
+        get does() {
+          return tr('thisSheet');
+        },
+      },
+      {
+        get keys() {
+          return tr('esc');
+        },
+        get does() {
+          return tr('leaveAFieldCloseA');
+        },
+      },
     ],
   },
 ];

@@ -1,3 +1,5 @@
+import { inSentence } from '../format';
+import { tr } from './messages';
 /** A view of a film: how it is named in the bar, and its key. */
 interface View {
   readonly name: string;
@@ -17,38 +19,124 @@ interface Entry extends View {
 export const VIEWS: readonly Entry[] = [
   {
     name: 'brief',
-    label: 'Brief',
+    get label() {
+      return tr('brief');
+    },
     key: 'G B',
-    parts: [{ name: 'overview', label: 'Overview', key: 'G V' }],
+    parts: [
+      {
+        name: 'overview',
+        get label() {
+          return tr('overview');
+        },
+        key: 'G V',
+      },
+    ],
   },
   {
     name: 'locations',
-    label: 'Locations',
+    get label() {
+      return tr('locations');
+    },
     key: 'G L',
-    parts: [{ name: 'map', label: 'Site map', key: 'G M' }],
+    parts: [
+      {
+        name: 'map',
+        get label() {
+          return tr('siteMap');
+        },
+        key: 'G M',
+      },
+    ],
   },
   {
     name: 'shots',
-    label: 'Shots',
+    get label() {
+      return tr('shots');
+    },
     key: 'G S',
     onTheDay: true,
     parts: [
-      { name: 'storyboard', label: 'Storyboard', key: 'G O' },
-      { name: 'rehearse', label: 'Rehearse', key: 'G R' },
+      {
+        name: 'storyboard',
+        get label() {
+          return tr('storyboard');
+        },
+        key: 'G O',
+      },
+      {
+        name: 'rehearse',
+        get label() {
+          return tr('rehearse');
+        },
+        key: 'G R',
+      },
     ],
   },
-  { name: 'light', label: 'Light', key: 'G I', onTheDay: true },
-  { name: 'flights', label: 'Flights', key: 'G F', onTheDay: true },
-  { name: 'checks', label: 'Checks', key: 'G C', onTheDay: true },
-  { name: 'field', label: 'Field', key: 'G D', onTheDay: true },
+  {
+    name: 'light',
+    get label() {
+      return tr('light');
+    },
+    key: 'G I',
+    onTheDay: true,
+  },
+  {
+    name: 'flights',
+    get label() {
+      return tr('flights');
+    },
+    key: 'G F',
+    onTheDay: true,
+  },
+  {
+    name: 'checks',
+    get label() {
+      return tr('checks');
+    },
+    key: 'G C',
+    onTheDay: true,
+  },
+  {
+    name: 'field',
+    get label() {
+      return tr('field');
+    },
+    key: 'G D',
+    onTheDay: true,
+  },
   {
     name: 'footage',
-    label: 'Footage',
+    get label() {
+      return tr('footage');
+    },
     key: 'G A',
-    parts: [{ name: 'debrief', label: 'Debrief', key: 'G E' }],
+    parts: [
+      {
+        name: 'debrief',
+        get label() {
+          return tr('debrief');
+        },
+        key: 'G E',
+      },
+    ],
   },
-  { name: 'kit', label: 'Kit', key: 'G K', aside: true },
-  { name: 'calculators', label: 'Calculators', key: 'Q', aside: true },
+  {
+    name: 'kit',
+    get label() {
+      return tr('kit');
+    },
+    key: 'G K',
+    aside: true,
+  },
+  {
+    name: 'calculators',
+    get label() {
+      return tr('calculators');
+    },
+    key: 'Q',
+    aside: true,
+  },
 ];
 
 /** Every view with a key of its own after G, entries and parts. */
@@ -64,10 +152,14 @@ export const viewAfterG = (key: string): string | undefined =>
 
 /** Keys and views as the sheet of keys lists them. */
 export const GO_LINE = {
-  keys: `G then ${ALL.filter((v) => v.key.startsWith('G '))
-    .map((v) => v.key.slice(2))
-    .join(', ')}`,
+  get keys() {
+    return tr('gThenALL', {
+      ALL: ALL.filter((v) => v.key.startsWith('G '))
+        .map((v) => v.key.slice(2))
+        .join(', '),
+    });
+  },
   does: ALL.filter((v) => v.key.startsWith('G '))
-    .map((v) => v.label.toLowerCase())
+    .map((v) => inSentence(v.label))
     .join(', '),
 };

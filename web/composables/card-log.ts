@@ -1,9 +1,13 @@
 import type { Entity, CardAct } from '@core/model';
-import { cardsNow, lifeOf, moveFault } from '@core/cards';
+import { cardsNow, lifeOf, moveFault, wantsReason } from '@core/cards';
+import type { Message } from '@core/messages';
 import type { DerivedFilm } from '@core/film';
 import type { TimedFlight } from '@core/day';
 import { v4 as uuid } from 'uuid';
 import type { useFilm } from '../stores/film';
+import { formatterFor } from './message-engine';
+import { tr } from './messages';
+import { fixed } from '../format';
 
 type FilmStore = ReturnType<typeof useFilm>;
 type Card = Entity<'card'>;
@@ -30,6 +34,22 @@ const entryOf = (
   ...more,
 });
 
+const textOf = (film: Pick<FilmStore, 'film'>, fault: Message): string =>
+  formatterFor(film.film?.units ?? 'metric').text(fault);
+
+/** Whether an act takes a reason: it takes footage off a card that has fewer copies than are wanted. */
+export const takesReason = (
+  film: Pick<FilmStore, 'film' | 'get' | 'list'>,
+  cardId: string,
+  act: CardAct,
+  gb: number,
+): boolean => {
+  const card = film.get('card', cardId);
+  if (!card) return false;
+  const life = lifeOf(card, film.list('cardMove'));
+  return wantsReason(life, entryOf(film, cardId, life.sinceMs, Date.now(), act, { gb }));
+};
+
 /** Tells what happened to a card. @returns why that cannot have happened, and then it is not entered; '' where it was */
 export const logCard = (
   film: Pick<FilmStore, 'film' | 'get' | 'list' | 'commit'>,
@@ -38,12 +58,13 @@ export const logCard = (
   more: Partial<Entry> = {},
 ): string => {
   const card = film.get('card', cardId);
-  if (!card) return 'That card is not there any more.';
+  if (!card) return tr('thatCardIsNotThere');
   const life = lifeOf(card, film.list('cardMove'));
   const entry = entryOf(film, card.id, life.sinceMs, Date.now(), act, more);
+  const fault = moveFault(life, entry, card);
   return (
-    moveFault(life, entry, card) ??
-    film.commit('card', [{ kind: 'cardMove', id: entry.id, after: entry as never }])[0]?.say ??
+    (fault && textOf(film, fault)) ??
+    film.commit(tr('card'), [{ kind: 'cardMove', id: entry.id, after: entry as never }])[0]?.say ??
     ''
   );
 };
@@ -71,7 +92,7 @@ const SAME_GB = 0.05;
 export const footageFault = (film: Pick<FilmStore, 'list'>, card: Card): string | null => {
   const now = toldOf(film).has(card.id) ? cardsNowOf(film).find((c) => c.id === card.id) : undefined;
   return now && Math.abs(now.usedGB - card.usedGB) > SAME_GB
-    ? `${now.name} holds ${now.usedGB.toFixed(1)} GB. What is on it changes under Checks, Cards.`
+    ? tr('nameHoldsUsedGBGBWhat', { name: now.name, usedGB: fixed(now.usedGB, 1) })
     : null;
 };
 
@@ -82,13 +103,12 @@ export const setOnCard = (
   gb: number,
 ): string => {
   if (toldOf(film).has(card.id)) return logCard(film, card.id, 'correct', { gb });
+  const emptied = { ...lifeOf(card, []), usedGB: 0 };
+  const fault = moveFault(emptied, { act: 'correct', gb, copiesWanted: 0, waiver: '' }, card);
   return (
-    moveFault(
-      { ...lifeOf(card, []), usedGB: 0 },
-      { act: 'correct', gb, copiesWanted: 0, waiver: '' },
-      card,
-    ) ??
-    film.commit('kit', [{ kind: 'card', id: card.id, after: { ...card, usedGB: gb } as never }])[0]?.say ??
+    (fault && textOf(film, fault)) ??
+    film.commit(tr('kit'), [{ kind: 'card', id: card.id, after: { ...card, usedGB: gb } as never }])[0]
+      ?.say ??
     ''
   );
 };

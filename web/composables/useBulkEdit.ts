@@ -1,10 +1,12 @@
-import { counted, inOrder } from '@core/units';
+import { inOrder } from '@core/units';
+import { counted } from '../format';
 import type { Entity } from '@core/model';
 import { v4 as uuid } from 'uuid';
 import type { Fields } from '../sync/fields';
 import { useFilm } from '../stores/film';
 import { keyBetween } from './new-shot';
 import type { Thing } from '../sync/history';
+import { tr } from './messages';
 
 type Shot = Entity<'shot'>;
 
@@ -45,11 +47,11 @@ export const useBulkEdit = () => {
     return change(
       ids,
       { aircraftId, cameraId: camera?.id ?? '', modeId: camera?.modes[0]?.id ?? '' },
-      'aircraft of shots',
+      tr('aircraftOfShots'),
     );
   };
   const remove = (ids: readonly string[]) =>
-    film.commit(`delete ${counted(ids.length, 'shot')}`, ids.map(gone));
+    film.commit(tr('deleteShots', { shots: counted(ids.length, 'shot') }), ids.map(gone));
 
   /** Keys behind the last of a place, one for each. */
   const keysBehind = (locationId: string, count: number): string[] => {
@@ -71,7 +73,7 @@ export const useBulkEdit = () => {
           : ((there.find((s) => s.kind === kind) ?? there[0])?.id ?? null);
       return { ...shot, id: uuid(), locationId, subjectId, position: keys[i] ?? 'a0', cutPosition: '' };
     });
-    film.commit(`copy ${counted(copies.length, 'shot')}`, copies.map(put));
+    film.commit(tr('copyShots', { shots: counted(copies.length, 'shot') }), copies.map(put));
     return copies.map((c) => c.id);
   };
 
@@ -89,7 +91,7 @@ export const useBulkEdit = () => {
       cutPosition: '',
       cut: halved(shot.cut, 1),
     };
-    film.commit('split shot', [
+    film.commit(tr('splitShot'), [
       put({ ...shot, title: shot.title ? `${shot.title} a`.slice(0, 10_000) : '', cut: halved(shot.cut, 0) }),
       put(second),
     ]);
@@ -98,12 +100,11 @@ export const useBulkEdit = () => {
   /** Why some shots cannot become one; null when they can. */
   const whyNotJoined = (ids: readonly string[]): string | null => {
     const shots = all(ids);
-    if (shots.length < 2) return 'Two shots are the least to join.';
-    if (new Set(shots.map((s) => s.locationId)).size > 1) return 'They are flown at different locations.';
-    if (new Set(shots.map((s) => s.cut.by)).size > 1)
-      return 'Some are measured in seconds, some in beats or counts.';
+    if (shots.length < 2) return tr('twoShotsAreTheLeast');
+    if (new Set(shots.map((s) => s.locationId)).size > 1) return tr('theyAreFlownAtDifferent');
+    if (new Set(shots.map((s) => s.cut.by)).size > 1) return tr('someAreMeasuredInSeconds');
     return shots.reduce((n, s) => n + s.cut.segments.length, 0) > 40
-      ? 'Together they have more stretches than a shot may.'
+      ? tr('togetherTheyHaveMoreStretches')
       : null;
   };
   /** Several shots become the first of them, with all of the cut one after another. */
@@ -124,7 +125,7 @@ export const useBulkEdit = () => {
         segments: parts.flatMap((s) => s.cut.segments),
       },
     };
-    film.commit('join shots', [put(joined), ...rest.map((s) => gone(s.id))]);
+    film.commit(tr('joinShots'), [put(joined), ...rest.map((s) => gone(s.id))]);
     return first.id;
   };
   return { change, changeAircraft, remove, copyTo, split, join, whyNotJoined, keysBehind };

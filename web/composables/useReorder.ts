@@ -2,6 +2,7 @@ import type { Entity } from '@core/model';
 import { useFilm } from '../stores/film';
 import { keyBetween } from './new-shot';
 import { useDerivedFilm } from '../stores/derived-film';
+import { tr } from './messages';
 
 /** Moving shots along the list and between places; one move changes one row. */
 export const useReorder = (shotsOf: (locationId: string) => Entity<'shot'>[]) => {
@@ -33,7 +34,7 @@ export const useReorder = (shotsOf: (locationId: string) => Entity<'shot'>[]) =>
       'shot',
       id,
       { position: keyBetween(before, after), locationId, subjectId: sameSubject },
-      'move shot',
+      tr('moveShot'),
     );
   };
 

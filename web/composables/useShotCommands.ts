@@ -1,4 +1,5 @@
-import { counted, inOrder } from '@core/units';
+import { inOrder } from '@core/units';
+import { counted } from '../format';
 import type { Entity, Shot as CoreShot } from '@core/model';
 import type { Cure } from '@core/warnings';
 import type { Lack } from '@core/story';
@@ -10,6 +11,7 @@ import { useMessages } from './useMessages';
 import { useSelection } from '../stores/selection';
 import { keyBetween, newShot, plainMove } from './new-shot';
 import { useReorder } from './useReorder';
+import { tr } from './messages';
 
 type Shot = Entity<'shot'>;
 
@@ -29,7 +31,7 @@ export const useShotCommands = () => {
     const at = list.findIndex((s) => s.id === selection.shotId);
     const index = at === -1 ? list.length - 1 : at;
     const shot = newShot(film, locationId, keyBetween(list[index]?.position, list[index + 1]?.position));
-    if (film.create('shot', shot, 'new shot').length === 0) selection.pick(shot.id);
+    if (film.create('shot', shot, tr('newShot')).length === 0) selection.pick(shot.id);
   };
 
   /** Adds what a reading of the list found missing, at the end of the place. */
@@ -38,7 +40,7 @@ export const useShotCommands = () => {
     const last = shotsOf(locationId).at(-1);
     const plain = newShot(film, locationId, keyBetween(last?.position, undefined));
     const shot = { ...plain, title: move?.name ?? '', move: plainMove(lack.move.kind, lack.move.values) };
-    if (film.create('shot', shot, 'add what is missing').length === 0) selection.pick(shot.id);
+    if (film.create('shot', shot, tr('addWhatIsMissing')).length === 0) selection.pick(shot.id);
   };
 
   /** What a new shot of a place starts from. */
@@ -56,18 +58,18 @@ export const useShotCommands = () => {
     const keys = bulk.keysBehind(locationId, shots.length);
     const made = shots.map((s, i) => ({ ...s, locationId, position: keys[i] ?? 'a0', cutPosition: '' }));
     const faults = film.commit(
-      `add ${counted(made.length, 'shot')}`,
+      tr('addShots', { shots: counted(made.length, 'shot') }),
       made.map((s) => ({ kind: 'shot' as const, id: s.id, after: s as never })),
     );
     if (faults.length === 0 && made[0]) {
       selection.pick(made[0].id);
-      selection.say(`${counted(made.length, 'shot')} added.`);
+      selection.say(tr('shotsAdded', { shots: counted(made.length, 'shot') }));
     }
   };
 
   const splitShot = (id: string): void => {
     const second = bulk.split(id);
-    if (second) selection.say('Split in two; each has half of the cut.');
+    if (second) selection.say(tr('splitInTwoEachHas'));
   };
 
   const copyShot = (id: string): void => {
@@ -81,7 +83,7 @@ export const useShotCommands = () => {
       position: keyBetween(shot.position, list[at + 1]?.position),
       title: shot.title ? `${shot.title} 2`.slice(0, 10_000) : '',
     };
-    if (film.create('shot', copy, 'copy').length === 0) selection.pick(copy.id);
+    if (film.create('shot', copy, tr('copy')).length === 0) selection.pick(copy.id);
   };
 
   const deleteShot = (id: string): void => {
@@ -90,24 +92,24 @@ export const useShotCommands = () => {
     const list = shotsOf(shot.locationId);
     const at = list.findIndex((s) => s.id === id);
     const next = list[at + 1] ?? list[at - 1];
-    film.remove('delete shot', [{ kind: 'shot', id }]);
+    film.remove(tr('deleteShot'), [{ kind: 'shot', id }]);
     if (next) selection.pick(next.id);
-    selection.say(`Deleted “${shot.title || 'untitled'}”. Ctrl+Z brings it back.`);
+    selection.say(tr('deletedTitleCtrlZBrings', { title: shot.title || tr('untitled') }));
   };
 
   const applyCure = (cure: Cure): void => {
     if (!cure.set) return;
-    const faults = film.edit(cure.set.entity, cure.set.id, cure.set.fields as never, 'cure');
+    const faults = film.edit(cure.set.entity, cure.set.id, cure.set.fields as never, tr('cure'));
     selection.say(faults[0]?.say ?? text(cure.say));
   };
 
   const undo = (): void => {
     const what = film.undo();
-    selection.say(what ? `Taken back: ${what}.` : 'Nothing to take back.');
+    selection.say(what ? tr('takenBackWhat', { what }) : tr('nothingToTakeBack'));
   };
   const redo = (): void => {
     const what = film.redo();
-    selection.say(what ? `Done again: ${what}.` : 'Nothing to do again.');
+    selection.say(what ? tr('doneAgainWhat', { what }) : tr('nothingToDoAgain'));
   };
 
   return {

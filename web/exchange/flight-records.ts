@@ -4,6 +4,7 @@ import { found, none, type Result } from '@core/units';
 import GPX from 'ol/format/GPX.js';
 import { LineString, MultiLineString } from 'ol/geom.js';
 import Papa from 'papaparse';
+import { tr } from './messages';
 
 /** What a column of a flight record can be. */
 export const RECORD_FIELDS = ['time', 'latitude', 'longitude', 'height', 'share'] as const;
@@ -66,12 +67,12 @@ const overFirst = (points: readonly RecordPoint[]): RecordPoint[] => {
 
 const ordered = (points: readonly RecordPoint[]): Result<FlightRecord> =>
   points.length < 2
-    ? none('No points with place and time were found in it.')
+    ? none(tr('noPointsWithPlaceAnd'))
     : found({ points: overFirst([...points].sort((a, b) => a.utcMs - b.utcMs)) });
 
 /** Reads a table, whatever its separator; its first line are its headings. */
 export const readTable = (text: string): Result<RecordTable> => {
-  if (text.length > MOST_TEXT) return none('The file is too large to be a flight record.');
+  if (text.length > MOST_TEXT) return none(tr('theFileIsTooLarge'));
   const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\ufeff?(sep=.\r?\n)?/i, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -79,7 +80,7 @@ export const readTable = (text: string): Result<RecordTable> => {
   const headings = meta.fields?.filter((h) => h.trim() !== '') ?? [];
   return headings.length > 1 && data.length > 0
     ? found({ headings, rows: data })
-    : none('It is no table with headings.');
+    : none(tr('itIsNoTableWith'));
 };
 
 /** A flight from a table. @param zone of the location, for times that name none */
@@ -89,8 +90,7 @@ export const recordFromTable = (
   zone: string,
 ): Result<FlightRecord> => {
   const { time, latitude, longitude, height, share } = columns;
-  if (time === null || latitude === null || longitude === null)
-    return none('Say which columns hold time, latitude and longitude.');
+  if (time === null || latitude === null || longitude === null) return none(tr('sayWhichColumnsHoldTime'));
   const feet = height !== null && /\b(ft|feet)\b|\[ft\]/i.test(height);
   const points = rows.flatMap((row): RecordPoint[] => {
     const utcMs = instantIn(row[time] ?? '', zone);
@@ -125,7 +125,7 @@ export const recordFromTable = (
 
 /** A flight from a GPX track; its heights are those above the sea. */
 export const recordFromGpx = (text: string): Result<FlightRecord> => {
-  if (text.length > MOST_TEXT) return none('The file is too large to be a flight record.');
+  if (text.length > MOST_TEXT) return none(tr('theFileIsTooLarge'));
   const points = new GPX().readFeatures(text).flatMap((f): RecordPoint[] => {
     const g = f.getGeometry();
     const lines = g instanceof MultiLineString ? g.getLineStrings() : g instanceof LineString ? [g] : [];

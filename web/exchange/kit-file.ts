@@ -10,6 +10,7 @@ import {
 } from '@core/model';
 import { upgradeFile, type KitFile } from '@contract';
 import { found, none, type Result } from '@core/units';
+import { tr } from './messages';
 
 type KitLists = KitFile['kit'];
 /** Where rows of a kind stand in the file; in the order they refer to each other. */
@@ -64,12 +65,10 @@ const fileFault = (file: unknown): string | null => {
     kit?: unknown;
   };
   if (format !== KIT_FORMAT)
-    return format === 'dusk-slate-film'
-      ? 'That is a film file: open it on the page of all films. A kit file is wanted.'
-      : 'That is no kit file.';
+    return format === 'dusk-slate-film' ? tr('thatIsAFilmFile') : tr('thatIsNoKitFile');
   if (formatVersion !== EXCHANGE_VERSION)
-    return `The file is of version ${String(formatVersion)}; ${EXCHANGE_VERSION} is read.`;
-  return typeof kit === 'object' && kit !== null ? null : 'The file has no kit in it.';
+    return tr('theFileIsOfVersion', { formatVersion: String(formatVersion), EXCHANGE_VERSION });
+  return typeof kit === 'object' && kit !== null ? null : tr('theFileHasNoKit');
 };
 
 /**
@@ -81,32 +80,36 @@ export const readKitFile = (text: string, rows: Rows, faultsOf: Faults): Result<
   try {
     file = upgradeFile(JSON.parse(text));
   } catch {
-    return none('That is no JSON: the file is cut off, or of another kind.');
+    return none(tr('thatIsNoJSONThe'));
   }
   const fault = fileFault(file);
   if (fault !== null) return none(fault);
   const lists = (file as { kit: Record<string, unknown> }).kit;
   const strange = Object.keys(lists).filter((key) => !Object.values<string>(KIT_LISTS).includes(key));
-  if (strange.length > 0)
-    return none(`“${strange[0]?.slice(0, 40) ?? ''}” is not a part of the kit known here.`);
+  if (strange.length > 0) return none(tr('strangeIsNotAPart', { strange: strange[0]?.slice(0, 40) ?? '' }));
   const told = new Set(rows('cardMove').map((m) => m.cardId));
   const changes: KitChange[] = [];
   const faults: string[] = [];
   let same = 0;
   for (const kind of KIT_KINDS) {
     const list = lists[KIT_LISTS[kind]] ?? [];
-    if (!Array.isArray(list)) return none(`“${KIT_LISTS[kind]}” is not a list.`);
+    if (!Array.isArray(list)) return none(tr('kitLISTSIsNotA', { KIT_LISTS: KIT_LISTS[kind] }));
     const known = new Map(rows(kind).map((r) => [r.id, r as object]));
     list.forEach((value: unknown, i) => {
       if (typeof value !== 'object' || value === null) {
-        faults.push(`${KIT_LISTS[kind]}, number ${i + 1}: it is no thing.`);
+        faults.push(tr('kitLISTSNumberValueIt', { KIT_LISTS: KIT_LISTS[kind], value: i + 1 }));
         return;
       }
       const after = { ...(withDefaults(SCHEMAS[kind], value) as object) } as { id: string; name?: unknown };
       const [wrong] = faultsOf(kind, after);
       if (wrong) {
         faults.push(
-          `${KIT_LISTS[kind]}, number ${i + 1}${typeof after.name === 'string' ? ` (${after.name.slice(0, 40)})` : ''}: ${wrong.say}`,
+          tr('kitLISTSNumberValueName', {
+            KIT_LISTS: KIT_LISTS[kind],
+            value: i + 1,
+            name: typeof after.name === 'string' ? ` (${after.name.slice(0, 40)})` : '',
+            say: wrong.say,
+          }),
         );
         return;
       }
@@ -119,7 +122,7 @@ export const readKitFile = (text: string, rows: Rows, faultsOf: Faults): Result<
     });
   }
   return changes.length > MOST_CHANGES
-    ? none(`It would change ${changes.length} things; ${MOST_CHANGES} go in at once.`)
+    ? none(tr('itWouldChangeChangesThings', { changes: changes.length, MOST_CHANGES }))
     : found({ changes, same, faults });
 };
 

@@ -16,6 +16,8 @@ import {
   type MultiPoint,
   type MultiPolygon,
 } from 'ol/geom.js';
+import { tr } from './messages';
+import { fixed } from '../format';
 
 export type ShapeFormat = 'geojson' | 'kml' | 'gpx';
 type Thing = Entity<'feature'>;
@@ -64,19 +66,16 @@ export const formatOf = (text: string): ShapeFormat | null => {
 };
 
 const parse = (text: string, format: ShapeFormat): Result<Feature[]> => {
-  if (format !== 'geojson' && /<!(DOCTYPE|ENTITY)/i.test(text))
-    return none(
-      'The file declares entities of its own. Such files are not read: they can be made to blow up.',
-    );
+  if (format !== 'geojson' && /<!(DOCTYPE|ENTITY)/i.test(text)) return none(tr('theFileDeclaresEntitiesOf'));
   try {
     const options = { dataProjection: 'EPSG:4326', featureProjection: 'EPSG:4326' };
     if (format === 'geojson') {
       const json = JSON.parse(text) as { type?: string };
-      if (typeof json.type !== 'string') return none('This is JSON, but no GeoJSON: it names no type.');
+      if (typeof json.type !== 'string') return none(tr('thisIsJSONButNo'));
       return found(new GeoJSON().readFeatures(json, options) as Feature[]);
     }
     if (new DOMParser().parseFromString(text, 'text/xml').getElementsByTagName('parsererror').length > 0)
-      return none('The file is not well-formed XML; it may have been cut off.');
+      return none(tr('theFileIsNotWell'));
     return found(
       (format === 'kml'
         ? new KML({ extractStyles: false, showPointNames: false }).readFeatures(text, options)
@@ -84,7 +83,10 @@ const parse = (text: string, format: ShapeFormat): Result<Feature[]> => {
     );
   } catch (error) {
     return none(
-      `The file could not be read as ${format === 'geojson' ? 'GeoJSON' : format.toUpperCase()}: ${error instanceof Error ? error.message : String(error)}`,
+      tr('theFileCouldNotBe', {
+        toUpperCase: format === 'geojson' ? 'GeoJSON' : format.toUpperCase(),
+        message: error instanceof Error ? error.message : String(error),
+      }),
     );
   }
 };
@@ -187,12 +189,12 @@ const shapeOf = (g: Geometry, kind: string): FeatureShape => {
 
 /** Why points cannot come in; empty when they can. */
 const refusal = (shape: FeatureShape, points: Incoming['points']): string => {
-  if (points.length < FEWEST[shape]) return 'all of its corners lie on one another';
+  if (points.length < FEWEST[shape]) return tr('allOfItsCornersLie');
   const awayM = Math.min(...points.map((p) => Math.hypot(p.xM, p.yM)));
   if (points.some((p) => Math.max(Math.abs(p.xM), Math.abs(p.yM)) > FARTHEST_M))
-    return `${(awayM / 1000).toFixed(0)} km away, more than ${FARTHEST_M / 1000} km`;
+    return tr('awayMKmAwayMoreThan', { awayM: fixed(awayM / 1000, 0), FARTHEST_M: FARTHEST_M / 1000 });
   return shape === 'area' && crossesItself(points.map((p) => ({ x: p.xM, y: p.yM })))
-    ? 'its outline crosses itself'
+    ? tr('itsOutlineCrossesItself')
     : '';
 };
 
@@ -204,9 +206,9 @@ const incoming = (
 ): Incoming | Skipped => {
   const raw = coordinatesOf(g);
   if (raw.some((c) => !Number.isFinite(c[0]) || !Number.isFinite(c[1])))
-    return { name, why: 'a coordinate is not a number' };
+    return { name, why: tr('aCoordinateIsNotA') };
   const kind = text(f.get('kind')) || text(f.get('type'));
-  if (kind === 'path') return { name, why: 'the path of a shot: it is worked out from the shot' };
+  if (kind === 'path') return { name, why: tr('thePathOfAShot') };
   const shape = shapeOf(g, kind);
   const metres = withoutRepeats(raw.map(toMetres));
   const open =
@@ -221,8 +223,8 @@ const incoming = (
   const why = refusal(shape, points);
   if (why) return { name, why };
   const note = [
-    g instanceof Polygon && g.getLinearRingCount() > 1 ? 'its holes are filled' : '',
-    strayM > 0 ? `thinned, strays by ${strayM} m at most` : '',
+    g instanceof Polygon && g.getLinearRingCount() > 1 ? tr('itsHolesAreFilled') : '',
+    strayM > 0 ? tr('thinnedStraysByStrayMM', { strayM }) : '',
   ]
     .filter(Boolean)
     .join(', ');
@@ -249,13 +251,13 @@ const FIT_NAMES: Readonly<Record<ShapeFormat, string>> = { geojson: 'GeoJSON', k
 export const readShapes = (content: string, origin: Origin, swap = false): Result<Read> => {
   if (content.length > MOST_TEXT)
     return none(
-      `The file has ${(content.length / 1e6).toFixed(0)} MB; ${MOST_TEXT / 1e6} MB are read at most. Cut it to the location.`,
+      tr('theFileHasContentMB', { content: fixed(content.length / 1e6, 0), MOST_TEXT: MOST_TEXT / 1e6 }),
     );
   const format = formatOf(content);
-  if (!format) return none('This is none of GeoJSON, KML and GPX. A KMZ must be unpacked first.');
+  if (!format) return none(tr('thisIsNoneOfGeoJSON'));
   const features = parse(content, format);
   if (!features.ok) return features;
-  if (features.value.length === 0) return none(`The ${FIT_NAMES[format]} file holds no shapes.`);
+  if (features.value.length === 0) return none(tr('theFITNAMESFileHolds', { FIT_NAMES: FIT_NAMES[format] }));
   const metres =
     (swapped: boolean) =>
     (c: readonly number[]): number[] => {
@@ -265,18 +267,20 @@ export const readShapes = (content: string, origin: Origin, swap = false): Resul
     };
   const read = (swapped: boolean): Read => {
     const all = features.value.slice(0, MOST_THINGS).flatMap((f, i) => {
-      const name = text(f.get('name')) || `shape ${i + 1}`;
+      const name = text(f.get('name')) || tr('shapeValue', { value: i + 1 });
       const parts = partsOf(f.getGeometry());
       return parts.length > 0
         ? parts.map((g) => incoming(g, f, name, metres(swapped)))
-        : [{ name, why: 'it has no place' }];
+        : [{ name, why: tr('itHasNoPlace') }];
     });
     const more = features.value.length - MOST_THINGS;
     return {
       things: all.filter((x): x is Incoming => !isSkipped(x)),
       skipped: [
         ...all.filter(isSkipped),
-        ...(more > 0 ? [{ name: `${more} more`, why: `only ${MOST_THINGS} are read` }] : []),
+        ...(more > 0
+          ? [{ name: tr('moreMore', { more }), why: tr('onlyMOSTTHINGSAreRead', { MOST_THINGS }) }]
+          : []),
       ],
       swapped: false,
     };

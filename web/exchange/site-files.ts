@@ -6,6 +6,8 @@ import { imageSize } from 'image-size';
 import { v4 as uuid } from 'uuid';
 import type { useFilm } from '../stores/film';
 import type { HeightsWorker } from '../workers/heights.worker';
+import { tr } from './messages';
+import { fixed } from '../format';
 
 type Place = Pick<Entity<'location'>, 'id' | 'latitude' | 'longitude'>;
 type Act = ReturnType<typeof useFilm>['commit'];
@@ -22,18 +24,16 @@ const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(0)} MB`;
 const keepAsset = async (blob: Blob, mime: string): Promise<Result<string>> => {
   if (blob.size > ASSET_LIMIT)
     return none(
-      `It comes to ${megabytes(blob.size)} packed; ${megabytes(ASSET_LIMIT)} are kept at most. Cut it to the location.`,
+      tr('itComesToMegabytesPacked', { megabytes: megabytes(blob.size), megabytes2: megabytes(ASSET_LIMIT) }),
     );
   const response = await fetch('/api/assets', {
     method: 'POST',
     body: blob,
     headers: { 'content-type': mime },
   }).catch(() => null);
-  if (!response) return none('No answer from the application: files can only be brought in while it runs.');
+  if (!response) return none(tr('noAnswerFromTheApplication'));
   const body = (await response.json().catch(() => null)) as { id?: string; detail?: string } | null;
-  return response.ok && body?.id
-    ? found(body.id)
-    : none(body?.detail ?? 'The application did not take the file.');
+  return response.ok && body?.id ? found(body.id) : none(body?.detail ?? tr('theApplicationDidNotTake'));
 };
 
 const first = (faults: readonly { say: string }[]): Result<true> =>
@@ -49,7 +49,11 @@ export const takeHeights = async (
 ): Promise<Result<true>> => {
   if (file.size > HEIGHTS_LIMIT)
     return none(
-      `${file.name} has ${megabytes(file.size)}; at most ${megabytes(HEIGHTS_LIMIT)} are read. Cut it to the location.`,
+      tr('nameHasMegabytesAtMost', {
+        name: file.name,
+        megabytes: megabytes(file.size),
+        megabytes2: megabytes(HEIGHTS_LIMIT),
+      }),
     );
   const worker = new Worker(new URL('../workers/heights.worker.ts', import.meta.url), {
     type: 'module',
@@ -77,7 +81,7 @@ export const takeHeights = async (
       ...head,
     };
     return first(
-      act('bring heights', [
+      act(tr('bringHeights'), [
         ...(before ? [{ kind: 'ground' as const, id: before.id, after: null }] : []),
         { kind: 'ground', id: row.id, after: row as never },
       ]),
@@ -106,22 +110,32 @@ const shrunk = async (file: File, width: number, height: number): Promise<{ blob
 
 /** Takes a picture in, laid under the plan north up and 200 m wide until its pins say better. */
 export const takePicture = async (file: File, place: Place, act: Act): Promise<Result<true>> => {
-  if (!MIMES.has(file.type)) return none(`${file.name} is no PNG, JPEG or WebP picture.`);
+  if (!MIMES.has(file.type)) return none(tr('nameIsNoPNGJPEG', { name: file.name }));
   if (file.size > PICTURE_LIMIT)
-    return none(`${file.name} has ${megabytes(file.size)}; at most ${megabytes(PICTURE_LIMIT)} are read.`);
+    return none(
+      tr('nameHasMegabytesAtMostMegabytes2', {
+        name: file.name,
+        megabytes: megabytes(file.size),
+        megabytes2: megabytes(PICTURE_LIMIT),
+      }),
+    );
   let size: { width: number; height: number };
   try {
     size = imageSize(new Uint8Array(await file.slice(0, 600_000).arrayBuffer()));
   } catch {
-    return none(`${file.name} could not be read as a picture.`);
+    return none(tr('nameCouldNotBeRead', { name: file.name }));
   }
   const { width, height } = size;
   if (width * height > MOST_PIXELS)
     return none(
-      `${file.name} has ${((width * height) / 1e6).toFixed(0)} million pixels; ${MOST_PIXELS / 1e6} million are taken at most. Make it smaller first.`,
+      tr('nameHasWidthMillionPixels', {
+        name: file.name,
+        width: fixed((width * height) / 1e6, 0),
+        MOST_PIXELS: MOST_PIXELS / 1e6,
+      }),
     );
   const { blob, mime } = await shrunk(file, width, height).catch(() => ({ blob: null, mime: '' }));
-  if (!blob) return none(`${file.name} could not be decoded as a picture.`);
+  if (!blob) return none(tr('nameCouldNotBeDecoded', { name: file.name }));
   const kept = await keepAsset(blob, mime);
   if (!kept.ok) return kept;
   const cell = 200 / width;
@@ -139,5 +153,5 @@ export const takePicture = async (file: File, place: Place, act: Act): Promise<R
       { px: width, py: height, xM: 100, yM: 60 - (height * cell) / 2 },
     ],
   };
-  return first(act('bring a picture', [{ kind: 'picture', id: row.id, after: row as never }]));
+  return first(act(tr('bringAPicture'), [{ kind: 'picture', id: row.id, after: row as never }]));
 };

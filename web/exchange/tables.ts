@@ -3,6 +3,8 @@ import { MOVES } from '@core/moves';
 import { found, none, type Result } from '@core/units';
 import Papa from 'papaparse';
 import { secondsIn } from './shot-cells';
+import { tr } from './messages';
+import { fixed, grouped } from '../format';
 
 /** What can be kept as a table. */
 export const TABLE_KINDS = ['pack', 'card', 'shot'] as const;
@@ -34,7 +36,7 @@ const number = (head: string, key: string, scale = 1): Column => ({
   read: (text) => {
     const value = Number(text.replace(',', '.'));
     return text.trim() === '' || !Number.isFinite(value)
-      ? none(`“${text.slice(0, 30)}” is no number.`)
+      ? none(tr('textIsNoNumber', { text: text.slice(0, 30) }))
       : found({ [key]: value / scale });
   },
 });
@@ -50,7 +52,7 @@ const choice = (head: string, key: string, of: readonly string[]): Column => ({
     const word = text.trim().toLowerCase();
     return of.includes(word)
       ? found({ [key]: word })
-      : none(`“${text.slice(0, 30)}” is none of ${of.join(', ')}.`);
+      : none(tr('textIsNoneOfOf', { text: text.slice(0, 30), of: of.join(', ') }));
   },
 });
 /** Somewhere it is tomorrow already. */
@@ -64,9 +66,9 @@ const day = (head: string, key: string): Column => ({
     return t === ''
       ? found({ [key]: null })
       : !ISO_DAY.test(t)
-        ? none(`“${t.slice(0, 30)}” is no date such as 2027-05-14.`)
+        ? none(tr('valueIsNoDateSuch', { value: t.slice(0, 30) }))
         : t > latestDay()
-          ? none(`${t} lies in the future.`)
+          ? none(tr('valueLiesInTheFuture', { value: t }))
           : found({ [key]: t });
   },
 });
@@ -92,8 +94,8 @@ const byName = (
       (n) => [...of(names)].find(([, name]) => name.toLowerCase() === n.toLowerCase())?.[0],
     );
     const lost = wanted[ids.indexOf(undefined)];
-    if (lost !== undefined) return none(`There is no “${lost.slice(0, 40)}” here.`);
-    if (!many && !may && ids.length !== 1) return none('One of them is wanted.');
+    if (lost !== undefined) return none(tr('thereIsNoLostHere', { lost: lost.slice(0, 40) }));
+    if (!many && !may && ids.length !== 1) return none(tr('oneOfThemIsWanted'));
     return found({ [key]: many ? ids : (ids[0] ?? null) });
   },
 });
@@ -127,7 +129,7 @@ const seconds: Column = {
     const value = Number(text.replace(',', '.'));
     return text.trim() !== '' && value >= 0 && Number.isFinite(value)
       ? found({ seconds: value })
-      : none(`“${text.slice(0, 30)}” is no number of seconds.`);
+      : none(tr('textIsNoNumberOf', { text: text.slice(0, 30) }));
   },
 };
 const move: Column = {
@@ -137,7 +139,7 @@ const move: Column = {
     const kind = MOVES.find(
       (m) => m.name.toLowerCase() === text.trim().toLowerCase() || m.kind === text.trim(),
     )?.kind;
-    return kind ? found({ moveKind: kind }) : none(`“${text.slice(0, 30)}” is no move known here.`);
+    return kind ? found({ moveKind: kind }) : none(tr('textIsNoMoveKnown', { text: text.slice(0, 30) }));
   },
 };
 const SHOT: readonly Column[] = [
@@ -241,10 +243,10 @@ const rowOf = (
   const named = base.kind === 'shot' ? 'title' : 'name';
   const { fields, faults } = cellsOf(base, cells);
   const name = unquoted(cells[named] ?? '');
-  if (name.trim() === '') faults.push(`${named}: it must not be empty.`);
+  if (name.trim() === '') faults.push(tr('namedItMustNotBe', { named }));
   const key = keyOf(base.kind, fields);
   if (faults.length === 0 && seen.has(key))
-    faults.push(`“${name.slice(0, 60)}” stands in an earlier line already.`);
+    faults.push(tr('nameStandsInAnEarlier', { name: name.slice(0, 60) }));
   seen.add(key);
   const was = known.get(key);
   const after = faults.length > 0 ? null : was ? base.changed(was, fields) : base.fresh(fields);
@@ -267,7 +269,7 @@ const rowOf = (
  */
 export const readTable = (base: TableBase, text: string): Result<TableRow[]> => {
   if (text.length > LONGEST_TEXT)
-    return none(`The file has ${(text.length / 1e6).toFixed(0)} MB: that is no table of ${base.kind}s.`);
+    return none(tr('theFileHasTextMB', { text: fixed(text.length / 1e6, 0), kind: base.kind }));
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -280,18 +282,26 @@ export const readTable = (base: TableBase, text: string): Result<TableRow[]> => 
   const missing = NEEDED[base.kind].filter((h) => !heads.includes(h));
   if (missing.length > 0)
     return none(
-      `The heading lacks ${missing.join(' and ')}. A table of ${base.kind}s has: ${known.join(', ')}.`,
+      tr('theHeadingLacksMissingA', {
+        missing: missing.join(' and '),
+        kind: base.kind,
+        known: known.join(', '),
+      }),
     );
   if (strange.length > 0)
     return none(
-      `The heading has ${strange
-        .slice(0, 4)
-        .map((h) => `“${h.slice(0, 30)}”`)
-        .join(', ')}, which is not known. A table of ${base.kind}s has: ${known.join(', ')}.`,
+      tr('theHeadingHasStrangeWhich', {
+        strange: strange
+          .slice(0, 4)
+          .map((h) => `“${h.slice(0, 30)}”`)
+          .join(', '),
+        kind: base.kind,
+        known: known.join(', '),
+      }),
     );
-  if (parsed.data.length === 0) return none('There is no line under the heading.');
+  if (parsed.data.length === 0) return none(tr('thereIsNoLineUnder'));
   if (parsed.data.length > MOST_ROWS)
-    return none(`More than ${MOST_ROWS.toLocaleString('en')} lines: split the table.`);
+    return none(tr('moreThanMOSTROWSLines', { MOST_ROWS: grouped(MOST_ROWS) }));
   const there = new Map(base.rows.map((r) => [keyOf(base.kind, r as Row), r]));
   const seen = new Set<string>();
   const broken = new Map(
@@ -307,7 +317,7 @@ export const readTable = (base: TableBase, text: string): Result<TableRow[]> => 
             ...row,
             act: 'fault' as const,
             after: null,
-            faults: [`The line does not fit the heading: ${fault}.`, ...row.faults],
+            faults: [tr('theLineDoesNotFit', { fault }), ...row.faults],
           };
     }),
   );

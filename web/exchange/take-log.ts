@@ -1,5 +1,6 @@
 import { newRow, type Take, type TakeRating, TAKE_RATINGS } from '@core/model';
 import { found, none, type Result } from '@core/units';
+import { tr } from './messages';
 
 /** A take as the page that was taken along wrote it. */
 interface Noted {
@@ -47,13 +48,13 @@ export const readTakeLog = (
   try {
     file = JSON.parse(text) as typeof file;
   } catch {
-    return none('It holds no readable JSON.');
+    return none(tr('itHoldsNoReadableJSON'));
   }
   if (typeof file !== 'object' || file === null || file.format !== 'dusk-slate-takes')
-    return none('It is no log of takes.');
-  if (file.formatVersion !== 1) return none('It was written by a newer version.');
-  if (file.filmId !== filmId) return none('It belongs to another film.');
-  if (!Array.isArray(file.takes) || !file.takes.every(isNoted)) return none('Its takes cannot be read.');
+    return none(tr('itIsNoLogOf'));
+  if (file.formatVersion !== 1) return none(tr('itWasWrittenByA'));
+  if (file.filmId !== filmId) return none(tr('itBelongsToAnotherFilm'));
+  if (!Array.isArray(file.takes) || !file.takes.every(isNoted)) return none(tr('itsTakesCannotBeRead'));
   const placeOf = new Map(shots.map((s) => [s.id, s.locationId]));
   const have = new Set(there.map((t) => t.id));
   const own = file.takes.filter((t) => placeOf.has(t.shotId));

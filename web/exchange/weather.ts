@@ -1,6 +1,7 @@
 import { SKIES, type HourWeather, type Sky } from '@core/model';
 import { found, none, type Result } from '@core/units';
 import Papa from 'papaparse';
+import { tr } from './messages';
 
 /** Headings a column of weather may have, in lower case. */
 const HEADINGS: Readonly<Record<keyof HourWeather, readonly string[]>> = {
@@ -41,20 +42,20 @@ const isSky = (value: unknown): value is Sky => (SKIES as readonly unknown[]).in
 
 const hourOf = (row: Row, line: number): Result<HourWeather> => {
   const at = clockOf(cellOf(row, 'at'));
-  if (at === null) return none(`Row ${line} has no time such as 07:00.`);
+  if (at === null) return none(tr('rowLineHasNoTime', { line }));
   const numbers = { windMs: 0, gustMs: 0, windFromDeg: 0, temperatureC: 0, visibilityM: 0, sure: 0 };
   for (const field of Object.keys(numbers) as (keyof typeof numbers)[]) {
     const cell = cellOf(row, field);
     const missing = cell === undefined || cell === '';
     const usual = field in USUAL ? USUAL[field as keyof typeof USUAL & typeof field] : undefined;
     const value = missing && usual !== undefined ? Number(usual) : numberOf(cell);
-    if (Number.isNaN(value)) return none(`Row ${line} (${at}): ${field} is no number.`);
+    if (Number.isNaN(value)) return none(tr('rowLineAtFieldIs', { line, at, field }));
     numbers[field] = value;
   }
   // A share written in percent.
   if (numbers.sure > 1) numbers.sure /= 100;
   const sky = cellOf(row, 'sky') || USUAL.sky;
-  if (!isSky(sky)) return none(`Row ${line} (${at}): the sky is one of ${SKIES.join(', ')}.`);
+  if (!isSky(sky)) return none(tr('rowLineAtTheSky', { line, at, SKIES: SKIES.join(', ') }));
   return found({ at, sky, ...numbers });
 };
 
@@ -75,9 +76,9 @@ export const readHours = (text: string): Result<HourWeather[]> => {
   try {
     rows = rowsOf(text);
   } catch {
-    return none('This is neither readable JSON nor a table.');
+    return none(tr('thisIsNeitherReadableJSON'));
   }
-  if (rows.length === 0) return none('There is no row in it.');
+  if (rows.length === 0) return none(tr('thereIsNoRowIn'));
   const hours: HourWeather[] = [];
   for (const [i, row] of rows.entries()) {
     const hour = hourOf(row, i + 1);

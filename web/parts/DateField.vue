@@ -3,6 +3,7 @@ import { computed, ref, useId } from 'vue';
 import type { Fault } from '../sync/validation';
 import { DATE_LOCALE, ElConfigProvider, ElDatePicker } from './element-dates';
 import FieldBox from './FieldBox.vue';
+import { tr } from './messages';
 
 /** A day, stored as YYYY-MM-DD, shown as Fri 14 May 2027; empty where there is none. */
 const props = defineProps<{
@@ -38,7 +39,7 @@ const picked = (value: string | null): void => {
           :model-value="value || null"
           :clearable="clearable ?? false"
           :editable="true"
-          placeholder="no date"
+          :placeholder="tr('noDate')"
           @update:model-value="picked"
       /></span>
     </ElConfigProvider>

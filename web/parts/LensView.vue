@@ -5,6 +5,7 @@ import { horizonInFrame, projectLine, projectPoint, type FramePoint } from '@cor
 import { computed } from 'vue';
 import { cropped, outline, thirdLines } from './crop-lines';
 import { line } from '@core/drawing';
+import { tr } from './messages';
 
 const props = defineProps<{
   facts: ShotFacts;
@@ -109,12 +110,7 @@ const picture = computed(() => {
 </script>
 
 <template>
-  <svg
-    class="lens"
-    :viewBox="`0 0 ${width} ${height}`"
-    role="img"
-    aria-label="The frame as the camera sees it"
-  >
+  <svg class="lens" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="tr('theFrameAsTheCamera')">
     <defs>
       <clipPath id="lens-frame"><rect v-bind="frame" /></clipPath>
       <linearGradient id="lens-sky" x1="0" x2="0" y1="0" y2="1">

@@ -1,8 +1,19 @@
 <script setup lang="ts">
 import type { Severity } from '@core/warnings';
+import { tr } from './messages';
 
 defineProps<{ severity: Severity | null }>();
-const WORDS = { stop: 'Stop', care: 'Take care', note: 'Note' } as const;
+const WORDS = {
+  get stop() {
+    return tr('stop');
+  },
+  get care() {
+    return tr('takeCare');
+  },
+  get note() {
+    return tr('note');
+  },
+} as const;
 </script>
 
 <template>

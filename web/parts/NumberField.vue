@@ -5,6 +5,7 @@ import { useDerivedFilm } from '../stores/derived-film';
 import type { Fault } from '../sync/validation';
 import { ElInput } from './element';
 import FieldBox from './FieldBox.vue';
+import { tr } from './messages';
 
 const props = withDefaults(
   defineProps<{
@@ -41,7 +42,7 @@ const commit = (): void => {
   }
   const number = readNumber(text.value);
   faults.value = Number.isNaN(number)
-    ? [{ path: '', say: `${props.label} needs a number.` }]
+    ? [{ path: '', say: tr('labelNeedsANumber', { label: props.label }) }]
     : (props.save(fromShown(number, props.quantity, derivedFilm.units) / props.scale) ?? []);
   if (faults.value.length === 0) text.value = shown.value;
 };

@@ -3,6 +3,7 @@ import { computed, ref, useId } from 'vue';
 import type { Fault } from '../sync/validation';
 import FieldBox from './FieldBox.vue';
 import { PickControl } from './pick-control';
+import { tr } from './messages';
 
 const props = defineProps<{
   label: string;
@@ -33,7 +34,7 @@ const pick = (value: string | number): void => {
       :label="label"
       :value="out(value)"
       :options="choices"
-      :placeholder="placeholder ?? 'choose'"
+      :placeholder="placeholder ?? tr('choose')"
       @pick="pick"
     />
   </FieldBox>

@@ -2,10 +2,11 @@
 import { footprint } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import type { Subject } from '@core/model';
-import { writeText } from '@core/units';
+import { writeText } from '../format';
 import { computed } from 'vue';
 import { useDerivedFilm } from '../stores/derived-film';
 import { arrowHead, fit, line, roundStep } from '@core/drawing';
+import { tr } from './messages';
 
 const props = defineProps<{
   subjects: readonly Subject[];
@@ -100,12 +101,7 @@ const cone = computed(() => {
 </script>
 
 <template>
-  <svg
-    class="plan"
-    :viewBox="`0 0 ${width} ${height}`"
-    role="img"
-    aria-label="Plan to scale: launch point, subjects and paths"
-  >
+  <svg class="plan" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="tr('planToScaleLaunchPoint')">
     <path v-if="cone" class="cone" :d="cone" />
     <g v-for="b in blocks" :key="b.id">
       <path class="subject" :d="b.d" />
@@ -127,20 +123,22 @@ const cone = computed(() => {
       </template>
     </g>
     <path class="launch" :d="`M${homeSpot.x - 6} ${homeSpot.y + 5}h12l-6 -11z`" />
-    <text class="name" :x="homeSpot.x + 9" :y="homeSpot.y + 5">launch</text>
+    <text class="name" :x="homeSpot.x + 9" :y="homeSpot.y + 5">{{ tr('launch') }}</text>
     <g :transform="`translate(${width - 22} 24)`" class="north">
       <path d="M0 -14L5 8L0 4L-5 8z" />
-      <text y="20" text-anchor="middle">N</text>
+      <text y="20" text-anchor="middle">{{ tr('n') }}</text>
     </g>
     <g :transform="`translate(${width - 52} 22) rotate(${windFromDeg + 180})`" class="wind">
       <path d="M0 12V-10M-4 -5L0 -11L4 -5" />
     </g>
-    <text class="name" :x="width - 52" y="44" text-anchor="middle">wind</text>
+    <text class="name" :x="width - 52" y="44" text-anchor="middle">{{ tr('wind') }}</text>
     <g v-if="sunDeg !== undefined" :transform="`translate(${width - 84} 22) rotate(${sunDeg})`" class="sun">
       <circle r="4" cy="-9" />
       <path d="M0 10V-3" />
     </g>
-    <text v-if="sunDeg !== undefined" class="name" :x="width - 84" y="44" text-anchor="middle">sun</text>
+    <text v-if="sunDeg !== undefined" class="name" :x="width - 84" y="44" text-anchor="middle">
+      {{ tr('sun') }}
+    </text>
     <g class="scale" :transform="`translate(10 ${height - 7})`">
       <path :d="`M0 -5V0H${step * frame.scale}V-5`" />
       <text :x="step * frame.scale + 6" y="0">{{ stepText }}</text>

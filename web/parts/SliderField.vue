@@ -6,6 +6,7 @@ import { useDerivedFilm } from '../stores/derived-film';
 import type { Fault } from '../sync/validation';
 import { ElSlider } from './element';
 import NumberField from './NumberField.vue';
+import { tr } from './messages';
 
 const props = defineProps<{
   parameter: MoveParameter;
@@ -47,11 +48,11 @@ const spoken = (value: number): string =>
       class="lock"
       :class="{ locked }"
       :aria-pressed="locked"
-      :aria-label="`${parameter.label} is given`"
-      title="Given: stays as it is when something is asked for"
+      :aria-label="tr('labelIsGiven', { label: parameter.label })"
+      :title="tr('givenStaysAsItIs')"
       @click="$emit('lock')"
     >
-      {{ locked ? 'given' : 'free' }}
+      {{ locked ? tr('given') : tr('free') }}
     </button>
   </div>
 </template>

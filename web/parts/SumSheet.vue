@@ -1,16 +1,20 @@
 <script setup lang="ts">
+import { inSentence } from '../format';
 import type { Sum } from '@core/units';
 import Fig from './Fig.vue';
+import { tr } from './messages';
 
 defineProps<{ sum: Sum }>();
 defineEmits<{ close: [] }>();
 </script>
 
 <template>
-  <section class="sheet" :aria-label="`How ${sum.label.toLowerCase()} comes about`">
+  <section class="sheet" :aria-label="tr('howLabelComesAbout', { label: inSentence(sum.label) })">
     <header>
       <h3>{{ sum.label }}</h3>
-      <button class="btn bare" aria-label="Close" @click="$emit('close')">close</button>
+      <button class="btn bare" :aria-label="tr('close')" @click="$emit('close')">
+        {{ tr('closeLower') }}
+      </button>
     </header>
     <table>
       <tbody>

@@ -3,6 +3,7 @@ import { verdictText, type Verdict } from '@core/verdict';
 import { computed } from 'vue';
 import { useMessages } from '../composables/useMessages';
 import { useDerivedFilm } from '../stores/derived-film';
+import { tr } from './messages';
 
 const props = defineProps<{ verdict: Verdict; most?: number }>();
 const { text, loaded } = useMessages();
@@ -21,7 +22,9 @@ const named = computed(() =>
 <template>
   <div class="verdict" :class="verdict.state" role="status">
     <p v-if="loaded && verdict.state !== 'unknown'" class="headline">{{ text(verdictText(verdict)) }}</p>
-    <p v-else class="headline waiting"><span class="sr">Not known yet</span></p>
+    <p v-else class="headline waiting">
+      <span class="sr">{{ tr('notKnownYet') }}</span>
+    </p>
     <p v-for="(r, i) in named" :key="i" class="reason">{{ r.about }}{{ r.say }}</p>
   </div>
 </template>

@@ -17,6 +17,7 @@ import { RowCollection } from '../sync/row-collection';
 import { SyncSession, type SyncState, type WantedChange } from '../sync/sync-session';
 import { storeSnapshot } from '../sync/snapshots';
 import { validateRow, loadChecks, type Fault } from '../sync/validation';
+import { tr } from './messages';
 
 /** The open film as the pages read it, and the one way to change it. */
 export const useFilm = defineStore('film', () => {
@@ -92,7 +93,7 @@ export const useFilm = defineStore('film', () => {
   /** Changes fields of a row. Quick changes of the same fields become one step. */
   const edit = <K extends EntityKind>(kind: K, id: string, fields: Fields<K>, label = 'change'): Fault[] => {
     const now = rows.at(kind, id);
-    if (!now) return [{ path: '', say: 'It is not there any more.' }];
+    if (!now) return [{ path: '', say: tr('itIsNotThereAny') }];
     const gesture = `${kind}:${id}:${Object.keys(fields).join()}`;
     return commit(label, [{ kind, id, after: { ...now, ...fields } }], gesture);
   };

@@ -4,6 +4,7 @@ import { withChanges } from '@core/scheduler';
 import { defineStore } from 'pinia';
 import { useFilm } from './film';
 import { useSelection } from './selection';
+import { tr } from './messages';
 
 /** Changes to flights: tried before they are made, made as one step. */
 export const useFlightEdits = defineStore('flightEdits', () => {
@@ -37,11 +38,11 @@ export const useFlightEdits = defineStore('flightEdits', () => {
     if (
       input &&
       apply(
-        'let flights go',
+        tr('letFlightsGo'),
         locationIds.flatMap((id) => letGo(input, id)),
       )
     )
-      selection.say('Back to list order; locked flights stay.');
+      selection.say(tr('backToListOrderLocked'));
   };
   return { tried, flightsWith, apply, release };
 });

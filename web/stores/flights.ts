@@ -1,4 +1,4 @@
-import { counted } from '@core/units';
+import { counted } from '../format';
 import { adopt, dayJob, proposalOf, type DayJob, type DayProposal } from '@core/scheduler';
 import { contradiction, beforePairs, type FlightChange } from '@core/day';
 import type { DerivedFilm } from '@core/film';
@@ -12,18 +12,16 @@ import { useFilm } from './film';
 import { useFlightEdits } from './flight-edits';
 import { useSelection } from './selection';
 import { useDerivedFilm } from './derived-film';
+import { tr } from './messages';
 
 const SEARCH_MS = 3000;
 
 /** What the planner is asked for a date, or in words why it cannot be. */
 const jobFor = (input: FilmInput, derived: DerivedFilm, date: string, nowMs: number): DayJob | string => {
-  if (contradiction(beforePairs(input.shots)).length > 0)
-    return 'Some shots are to come before each other in a ring; see the warning on which. Nothing can be planned until one of them gives way.';
+  if (contradiction(beforePairs(input.shots)).length > 0) return tr('someShotsAreToCome');
   const job = dayJob(input, derived, date, nowMs);
-  if (!job) return 'That day has no location whose window is known.';
-  return job.groups.length > 0
-    ? job
-    : 'Nothing is left to plan: the windows of that day are past, or no shot has an aircraft and a path.';
+  if (!job) return tr('thatDayHasNoLocation');
+  return job.groups.length > 0 ? job : tr('nothingIsLeftToPlan');
 };
 
 /** Whether two states of a film differ in nothing but the ground that has been fetched. */
@@ -78,7 +76,7 @@ export const useFlights = defineStore('flights', () => {
     from = input;
     planning = date;
     busy.value = true;
-    progress.value = 'first plan';
+    progress.value = tr('firstPlan');
     const mine = (worker = planWorker());
     try {
       const answer = await mine.remote.day(
@@ -87,12 +85,17 @@ export const useFlights = defineStore('flights', () => {
         proxy((best) => {
           if (from !== input) return;
           proposal.value = proposalOf(job, best);
-          progress.value = `${counted(best.plan.flights.length, 'flight')}, ${best.plan.left.length} left out`;
+          progress.value = tr('flightsLeftLeftOut', {
+            flights: counted(best.plan.flights.length, 'flight'),
+            left: best.plan.left.length,
+          });
         }),
       );
       if (from === input) proposal.value = proposalOf(job, answer);
     } catch (error) {
-      failed.value = `The planner stopped: ${error instanceof Error ? error.message : 'no reason given'}.`;
+      failed.value = tr('thePlannerStoppedMessage', {
+        message: error instanceof Error ? error.message : tr('noReasonGiven'),
+      });
     } finally {
       if (worker === mine) stop();
     }
@@ -111,9 +114,8 @@ export const useFlights = defineStore('flights', () => {
   const would = computed(() => (proposal.value && !busy.value ? edits.tried(changes.value) : null));
 
   const take = (): void => {
-    if (edits.apply('plan of the day', changes.value))
-      selection.say('The day is laid down as ticked. Ctrl+Z takes it back.');
-    else selection.say('The day already is as proposed.');
+    if (edits.apply(tr('planOfTheDay'), changes.value)) selection.say(tr('theDayIsLaidDown'));
+    else selection.say(tr('theDayAlreadyIsAs'));
     drop();
   };
   const refuse = (index: number): void => {
@@ -132,7 +134,7 @@ export const useFlights = defineStore('flights', () => {
       stop();
       drop();
       if (again) void plan(planning);
-      else failed.value = 'Something changed meanwhile. Plan the day again.';
+      else failed.value = tr('somethingChangedMeanwhilePlanThe');
     },
   );
   watch(

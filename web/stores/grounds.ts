@@ -3,6 +3,7 @@ import type { Entity } from '@core/model';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
 import { useFilm } from './film';
+import { tr } from './messages';
 
 /** Bytes unpacked by the platform. */
 const unpacked = async (packed: ArrayBuffer): Promise<Uint8Array> =>
@@ -14,7 +15,7 @@ const unpacked = async (packed: ArrayBuffer): Promise<Uint8Array> =>
 
 const fetchGrid = async (row: Entity<'ground'>): Promise<HeightGrid> => {
   const response = await fetch(`/api/assets/${row.assetId}`);
-  if (!response.ok) throw new Error(`The heights of “${row.name}” are not there any more.`);
+  if (!response.ok) throw new Error(tr('theHeightsOfNameAre', { name: row.name }));
   const grid = unpackHeights(row, await unpacked(await response.arrayBuffer()));
   if (!grid.ok) throw new Error(grid.reason);
   return grid.value;

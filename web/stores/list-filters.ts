@@ -1,4 +1,5 @@
-import { counted, groupBy } from '@core/units';
+import { groupBy } from '@core/units';
+import { counted } from '../format';
 import type { DerivedShot } from '@core/film';
 import { type Warning, worst } from '@core/warnings';
 import { USE_WORDS, useOf } from '@core/story';
@@ -9,6 +10,7 @@ import { computed, ref, watch } from 'vue';
 import { useFilm } from './film';
 import { useFindings } from './findings';
 import { useDerivedFilm } from './derived-film';
+import { tr } from './messages';
 
 /** A figure a row may show. */
 export interface Column {
@@ -21,53 +23,111 @@ export interface Column {
 export const COLUMNS: readonly Column[] = [
   {
     id: 'air',
-    label: 'Seconds in the air',
+    get label() {
+      return tr('secondsInTheAir');
+    },
     quantity: 'seconds',
     of: ({ facts }) => (facts.trajectory ? facts.seconds.airS : NaN),
   },
-  { id: 'energy', label: 'Energy', quantity: 'wattHours', of: ({ facts }) => facts.energy?.totalWh ?? NaN },
-  { id: 'card', label: 'Card space', quantity: 'gigabytes', of: ({ facts }) => facts.bytes / 1e9 },
+  {
+    id: 'energy',
+    get label() {
+      return tr('energy');
+    },
+    quantity: 'wattHours',
+    of: ({ facts }) => facts.energy?.totalWh ?? NaN,
+  },
+  {
+    id: 'card',
+    get label() {
+      return tr('cardSpace');
+    },
+    quantity: 'gigabytes',
+    of: ({ facts }) => facts.bytes / 1e9,
+  },
   {
     id: 'cut',
-    label: 'Seconds in the cut',
+    get label() {
+      return tr('secondsInTheCut');
+    },
     quantity: 'seconds',
     of: ({ facts }) => facts.segments.reduce((sum, s) => sum + s.timelineS, 0),
   },
-  { id: 'takes', label: 'Takes', quantity: 'text', of: ({ facts }) => counted(facts.shot.takes, 'take') },
-  { id: 'pace', label: 'Pace', quantity: 'text', of: ({ facts }) => facts.band },
-  { id: 'fill', label: 'Subject in frame', quantity: 'percent', of: ({ facts }) => facts.fill * 100 },
+  {
+    id: 'takes',
+    get label() {
+      return tr('takes');
+    },
+    quantity: 'text',
+    of: ({ facts }) => counted(facts.shot.takes, 'take'),
+  },
+  {
+    id: 'pace',
+    get label() {
+      return tr('pace');
+    },
+    quantity: 'text',
+    of: ({ facts }) => facts.band,
+  },
+  {
+    id: 'fill',
+    get label() {
+      return tr('subjectInFrame');
+    },
+    quantity: 'percent',
+    of: ({ facts }) => facts.fill * 100,
+  },
   {
     id: 'height',
-    label: 'Highest point',
+    get label() {
+      return tr('highestPoint');
+    },
     quantity: 'metres',
     of: ({ facts }) => facts.trajectory?.highestM ?? NaN,
   },
   {
     id: 'lens',
-    label: 'Lens',
+    get label() {
+      return tr('lens');
+    },
     quantity: 'text',
     of: ({ facts }) =>
-      facts.camera ? `${Math.round(facts.camera.equivalentMm * facts.shot.zoom)} mm` : '\u2013',
+      facts.camera
+        ? tr('equivalentMmMm', { equivalentMm: Math.round(facts.camera.equivalentMm * facts.shot.zoom) })
+        : '\u2013',
   },
   {
     id: 'craft',
-    label: 'Aircraft',
+    get label() {
+      return tr('aircraft');
+    },
     quantity: 'text',
-    of: ({ facts }) => facts.aircraft?.name ?? 'no aircraft',
+    of: ({ facts }) => facts.aircraft?.name ?? tr('noAircraft'),
   },
   {
     id: 'minute',
-    label: 'Planned minute',
+    get label() {
+      return tr('plannedMinute');
+    },
     quantity: 'text',
     of: ({ facts, light }) => (light ? clockText(light.atMs, facts.location.zone) : '\u2013'),
   },
   {
     id: 'inputs',
-    label: 'Inputs at once',
+    get label() {
+      return tr('inputsAtOnce');
+    },
     quantity: 'text',
-    of: ({ facts }) => `${facts.trajectory?.simultaneous ?? '\u2013'} inputs`,
+    of: ({ facts }) => tr('simultaneousInputs', { simultaneous: facts.trajectory?.simultaneous ?? '\u2013' }),
   },
-  { id: 'use', label: 'Use', quantity: 'text', of: ({ facts }) => USE_WORDS[useOf(facts.shot.usage)] },
+  {
+    id: 'use',
+    get label() {
+      return tr('use');
+    },
+    quantity: 'text',
+    of: ({ facts }) => USE_WORDS[useOf(facts.shot.usage)],
+  },
 ];
 const USUAL = ['air', 'energy', 'card'];
 const MOST_COLUMNS = 4;
@@ -88,14 +148,49 @@ export const LIST_FILTERS: readonly ListFilter[] = [
     group: 'priority',
     keeps: ({ facts }) => facts.shot.priority === p,
   })),
-  { id: 'stop', label: 'with a stop', group: 'mark', keeps: (_s, told) => worst(told) === 'stop' },
-  { id: 'care', label: 'with a care', group: 'mark', keeps: (_s, told) => worst(told) === 'care' },
-  { id: 'unfit', label: 'not fitting', group: 'mark', keeps: (s) => s.unfit !== null },
-  { id: 'left', label: 'still to fly', group: 'flown', keeps: (s) => !s.done },
-  { id: 'done', label: 'done', group: 'flown', keeps: (s) => s.done },
+  {
+    id: 'stop',
+    get label() {
+      return tr('withAStop');
+    },
+    group: 'mark',
+    keeps: (_s, told) => worst(told) === 'stop',
+  },
+  {
+    id: 'care',
+    get label() {
+      return tr('withACare');
+    },
+    group: 'mark',
+    keeps: (_s, told) => worst(told) === 'care',
+  },
+  {
+    id: 'unfit',
+    get label() {
+      return tr('notFitting');
+    },
+    group: 'mark',
+    keeps: (s) => s.unfit !== null,
+  },
+  {
+    id: 'left',
+    get label() {
+      return tr('stillToFly');
+    },
+    group: 'flown',
+    keeps: (s) => !s.done,
+  },
+  {
+    id: 'done',
+    get label() {
+      return tr('done');
+    },
+    group: 'flown',
+    keeps: (s) => s.done,
+  },
   ...WISH_KINDS.map((w): ListFilter => ({
     id: `light-${w}`,
-    label: w === 'any' ? 'any light' : w,
+    label: w === 'any' ? tr('anyLight') : w,
     group: 'light',
     keeps: ({ facts }) => facts.shot.wants === w,
   })),

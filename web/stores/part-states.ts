@@ -5,6 +5,7 @@ import { useVerdict } from '../composables/useVerdict';
 import { useDerivedFilm } from './derived-film';
 import { useFilm } from './film';
 import { useFindings } from './findings';
+import { tr } from './messages';
 
 export interface Mark {
   readonly state: PartState;
@@ -14,10 +15,14 @@ export interface Mark {
 export type Marks = Readonly<Record<string, Mark | undefined>>;
 
 const WORDS: Readonly<Record<PartState, string>> = {
-  empty: ': nothing entered yet',
-  stop: ': something does not fit',
-  care: ': warnings',
-  fits: ': fits',
+  get empty() {
+    return tr('nothingEnteredYet');
+  },
+  get stop() {
+    return tr('somethingDoesNotFit');
+  },
+  care: tr('warnings'),
+  fits: tr('fits'),
 };
 
 /** How far each part of the work is, for the marks beside the names of the views. */

@@ -8,6 +8,7 @@ import { useFlightEdits } from './flight-edits';
 import { useFlights } from './flights';
 import { useSelection } from './selection';
 import { useDerivedFilm } from './derived-film';
+import { tr } from './messages';
 
 /** A plan that was put aside to compare with: rows as they were. */
 interface Aside {
@@ -37,7 +38,7 @@ export const usePlanSnapshot = defineStore('plan-snapshot', () => {
       shots: input.shots.filter((s) => ids.includes(s.locationId)),
       weighed: weighFlights(derivedFilm.derived, ids),
     };
-    selection.say('This plan is kept. Change what you like, then compare.');
+    selection.say(tr('thisPlanIsKeptChange'));
   };
   /** Brings back the flights that were put aside, and the direction each shot was flown in. */
   const bringBack = (): void => {
@@ -54,7 +55,7 @@ export const usePlanSnapshot = defineStore('plan-snapshot', () => {
         id: s.id,
         after: { ...s, move: { ...s.move, reversed: !s.move.reversed } },
       }));
-    edits.apply('keep plan', [
+    edits.apply(tr('keepPlan'), [
       ...now
         .filter((f) => !aside.flights.some((k) => k.id === f.id))
         .map((f): FlightChange => ({ kind: 'flight', id: f.id, after: null })),
@@ -69,7 +70,7 @@ export const usePlanSnapshot = defineStore('plan-snapshot', () => {
         .map((f): FlightChange => ({ kind: 'flight', id: f.id, after: f })),
       ...turned,
     ]);
-    selection.say('The kept plan is back.');
+    selection.say(tr('theKeptPlanIsBack'));
   };
   const forget = (): void => {
     kept.value = null;

@@ -1,5 +1,6 @@
 import type { AnyRow, Batch, Conflict, FieldFault, LoggedChange, Problem } from '@contract';
 import type { EntityKind } from '@core/model';
+import { tr } from './messages';
 
 /** The server answered with a problem document. */
 export class ApiProblem extends Error {
@@ -19,12 +20,12 @@ export class Unreachable extends Error {}
 
 const ask = async (path: string, init?: RequestInit): Promise<Response> => {
   const response = await fetch(path, init).catch(() => {
-    throw new Unreachable('No answer from the application.');
+    throw new Unreachable(tr('noAnswerFromTheApplication'));
   });
   if (response.ok) return response;
   const problem = (await response.json().catch(() => null)) as Problem | null;
   if (!problem || response.status >= 500)
-    throw new Unreachable(problem?.detail ?? `The application answered ${response.status}.`);
+    throw new Unreachable(problem?.detail ?? tr('theApplicationAnsweredStatus', { status: response.status }));
   throw new ApiProblem(problem);
 };
 

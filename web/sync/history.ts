@@ -1,5 +1,6 @@
 import type { EntityKind } from '@core/model';
 import type { LoggedChange } from '@contract';
+import { tr } from './messages';
 
 export type Thing = Readonly<Record<string, unknown>> & { readonly id: string };
 
@@ -87,7 +88,7 @@ export class History {
         before: c.before as Thing | null,
         after: c.after as Thing | null,
       }));
-      history.done.push({ label: 'change', changes: steps, at: 0, gesture: '', press: 0 });
+      history.done.push({ label: tr('change'), changes: steps, at: 0, gesture: '', press: 0 });
     }
     return history;
   }

@@ -10,6 +10,7 @@ import { keyOf, Outbox, type Conflict, type PendingChange } from './outbox';
 import { ServerState } from './server-state';
 import type { Snapshot } from './snapshots';
 import type { Fault } from './validation';
+import { tr } from './messages';
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'refused';
 
@@ -133,8 +134,7 @@ export class SyncSession {
     } catch (error) {
       if (turn !== this.opens) return;
       this.loading = false;
-      this.missing =
-        error instanceof ApiProblem ? error.message : 'The application does not answer. Is it running?';
+      this.missing = error instanceof ApiProblem ? error.message : tr('theApplicationDoesNotAnswer');
       this.report();
     }
   }
@@ -308,7 +308,7 @@ export class SyncSession {
       return;
     }
     this.show(change.kind, change.id, change.after as Thing | null);
-    if (change.kind === 'film' && !change.after) this.missing = 'This film was deleted in another tab.';
+    if (change.kind === 'film' && !change.after) this.missing = tr('thisFilmWasDeletedIn');
     this.refresh();
   }
 

@@ -11,13 +11,14 @@ import { useFilm } from '../../stores/film';
 import { useDerivedFilm } from '../../stores/derived-film';
 import DeliveryRows from './DeliveryRows.vue';
 import { SCHOOLS } from './schools';
+import { tr } from './messages';
 
 const store = useFilm();
 const derivedFilm = useDerivedFilm();
 const film = computed(() => store.film);
 const p = computed(() => store.film?.preferences);
 const set = (fields: Parameters<typeof store.edit<'film'>>[2]) =>
-  store.edit('film', store.filmId, fields, 'brief');
+  store.edit('film', store.filmId, fields, tr('brief'));
 const prefer = (fields: Partial<Preferences>) =>
   p.value ? set({ preferences: { ...p.value, ...fields } as NonNullable<typeof p.value> }) : [];
 const lines = computed(() =>
@@ -28,85 +29,104 @@ const setLines = (text: string) => {
     .split(/[\s;]+/)
     .filter((t) => t !== '')
     .map(readNumber);
-  if (grams.some((g) => !(g > 0)) || grams.length > 10)
-    return [{ path: '', say: 'Grams, up to ten of them, such as 249 899 3999.' }];
+  if (grams.some((g) => !(g > 0)) || grams.length > 10) return [{ path: '', say: tr('gramsUpToTenOf') }];
   return prefer({ weightLinesKg: grams.sort((a, b) => a - b).map((g) => g / 1000) });
 };
 const EXPOSE = [
-  { value: 'ground' as const, label: 'Ground' },
-  { value: 'between' as const, label: 'Between' },
-  { value: 'sky' as const, label: 'Sky' },
+  {
+    value: 'ground' as const,
+    get label() {
+      return tr('ground');
+    },
+  },
+  {
+    value: 'between' as const,
+    get label() {
+      return tr('between');
+    },
+  },
+  {
+    value: 'sky' as const,
+    get label() {
+      return tr('sky');
+    },
+  },
 ];
 const ASPECT_CHOICES = ASPECTS.map((value) => ({ value, label: value }));
-const RATES = TIMELINE_RATES.map((value: number) => ({ value, label: `${value} fps` }));
+const RATES = TIMELINE_RATES.map((value: number) => ({ value, label: tr('valueFps', { value }) }));
 const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
 </script>
 
 <template>
   <main v-if="film && p" class="brief scroll" tabindex="-1">
     <section class="sheet" aria-labelledby="brief-title">
-      <h1 id="brief-title">Brief</h1>
+      <h1 id="brief-title">{{ tr('briefUpper') }}</h1>
       <div class="grid">
-        <TextField label="Film" :value="film.name" :save="(v) => set({ name: v })" />
-        <TextField label="Audience" :value="film.audience" :save="(v) => set({ audience: v })" />
-        <TextField label="Purpose" :value="film.purpose" :lines="3" wide :save="(v) => set({ purpose: v })" />
+        <TextField :label="tr('film')" :value="film.name" :save="(v) => set({ name: v })" />
+        <TextField :label="tr('audience')" :value="film.audience" :save="(v) => set({ audience: v })" />
+        <TextField
+          :label="tr('purpose')"
+          :value="film.purpose"
+          :lines="3"
+          wide
+          :save="(v) => set({ purpose: v })"
+        />
         <NumberField
-          label="Length of the cut"
+          :label="tr('lengthOfTheCut')"
           :value="film.cutLengthS"
           quantity="seconds"
           :save="(v) => set({ cutLengthS: v })"
         />
         <PickField
-          label="Timeline rate"
+          :label="tr('timelineRate')"
           :value="film.timelineFps"
           :options="RATES"
           :save="(v) => set({ timelineFps: v })"
         />
         <NumberField
-          label="Music tempo"
+          :label="tr('musicTempo')"
           :value="film.tempoBpm"
           quantity="count"
           unit="bpm"
-          hint="Shots measured in beats follow it."
+          :hint="tr('shotsMeasuredInBeatsFollow')"
           :save="(v) => set({ tempoBpm: v })"
         />
         <NumberField
-          label="Beats in a count"
+          :label="tr('beatsInACount')"
           :value="film.beatsPerCount"
           quantity="count"
-          hint="For shots measured in counts: 8 for counts of eight, 4 for bars."
+          :hint="tr('forShotsMeasuredInCounts')"
           :save="(v) => set({ beatsPerCount: v })"
         />
         <PickField
-          label="Aspect"
+          :label="tr('aspect')"
           :value="film.aspect"
           :options="ASPECT_CHOICES"
           :save="(v) => set({ aspect: v })"
         />
         <PickField
-          label="Units"
+          :label="tr('units')"
           :value="film.units"
           :options="[
-            { value: 'metric', label: 'Metric' },
-            { value: 'imperial', label: 'Imperial' },
+            { value: 'metric', label: tr('metric') },
+            { value: 'imperial', label: tr('imperial') },
           ]"
           :save="(v) => set({ units: v })"
         />
         <SwitchField
-          label="Stills wanted too"
+          :label="tr('stillsWantedToo')"
           :value="film.stillsWanted"
           :save="(v) => set({ stillsWanted: v })"
         />
       </div>
       <p class="quiet">
-        The shots on the list fill <b><Fig :value="planned" quantity="seconds" /></b> of
-        <Fig :value="film.cutLengthS" quantity="seconds" /> of the cut. The mains frequency belongs to each
-        location.
+        {{ tr('theShotsOnTheList') }} <b><Fig :value="planned" quantity="seconds" /></b> {{ tr('of') }}
+        <Fig :value="film.cutLengthS" quantity="seconds" /> {{ tr('ofTheCutTheMains') }}
       </p>
     </section>
     <DeliveryRows :film="film" :rates="RATES" />
     <section class="sheet" aria-labelledby="schools-title">
-      <h2 id="schools-title">Where good people disagree</h2>
+      <h2 id="schools-title">{{ tr('whereGoodPeopleDisagree') }}</h2>
       <div class="schools">
         <div v-for="s in SCHOOLS" :key="s.key" class="school" role="group" :aria-label="s.asks">
           <h3>{{ s.asks }}</h3>
@@ -124,246 +144,246 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
       </div>
     </section>
     <section class="sheet" aria-labelledby="figures-title">
-      <h2 id="figures-title">Figures the plan starts from</h2>
+      <h2 id="figures-title">{{ tr('figuresThePlanStartsFrom') }}</h2>
       <div class="grid">
         <NumberField
-          label="Landing reserve"
+          :label="tr('landingReserve')"
           :value="p.reserveShare"
           :scale="100"
           quantity="percent"
-          hint="Of the rated energy: 20 to 40. Below 10 % nothing is ever planned."
+          :hint="tr('ofTheRatedEnergy20')"
           :save="(v) => prefer({ reserveShare: v })"
         />
         <NumberField
-          label="Minimum hold"
+          :label="tr('minimumHold')"
           :value="p.minimumHoldS"
           quantity="seconds"
           :save="(v) => prefer({ minimumHoldS: v })"
         />
         <NumberField
-          label="Handles"
+          :label="tr('handles')"
           :value="p.handleS"
           quantity="seconds"
           :step="0.5"
-          hint="At both ends of what the cut uses."
+          :hint="tr('atBothEndsOfWhat')"
           :save="(v) => prefer({ handleS: v })"
         />
         <NumberField
-          label="Pre-roll"
+          :label="tr('preRoll')"
           :value="p.preRollS"
           quantity="seconds"
           :save="(v) => prefer({ preRollS: v })"
         />
         <NumberField
-          label="Post-roll"
+          :label="tr('postRoll')"
           :value="p.postRollS"
           quantity="seconds"
           :save="(v) => prefer({ postRollS: v })"
         />
         <NumberField
-          label="Settle between takes"
+          :label="tr('settleBetweenTakes')"
           :value="p.settleS"
           quantity="seconds"
           :save="(v) => prefer({ settleS: v })"
         />
         <NumberField
-          label="Start and stop acceleration"
+          :label="tr('startAndStopAcceleration')"
           :value="p.easeAccelMs2"
           quantity="accel"
           :step="0.1"
-          hint="Mean acceleration of a gentle start."
+          :hint="tr('meanAccelerationOfAGentle')"
           :save="(v) => prefer({ easeAccelMs2: v })"
         />
         <NumberField
-          label="Repositioning speed"
+          :label="tr('repositioningSpeed')"
           :value="p.repositionMs"
           quantity="speed"
           :save="(v) => prefer({ repositionMs: v })"
         />
         <NumberField
-          label="Speed limit against wind"
+          :label="tr('speedLimitAgainstWind')"
           :value="p.topSpeedShare"
           :scale="100"
           quantity="percent"
           :step="5"
-          hint="Share of the top speed a leg or the way home may take against the wind."
+          :hint="tr('shareOfTheTopSpeed')"
           :save="(v) => prefer({ topSpeedShare: v })"
         />
         <NumberField
-          label="Gusts on the way home"
+          :label="tr('gustsOnTheWayHome')"
           :value="p.homeGustShare"
           :scale="100"
           quantity="percent"
           :step="10"
-          hint="How far the way home counts gusts: 0 % the mean wind, 100 % the gust all the way."
+          :hint="tr('howFarTheWayHome')"
           :save="(v) => prefer({ homeGustShare: v })"
         />
         <NumberField
-          label="Pack change time"
+          :label="tr('packChangeTime')"
           :value="p.swapMinutes"
           quantity="minutes"
           :save="(v) => prefer({ swapMinutes: v })"
         />
         <NumberField
-          label="Shutter from"
+          :label="tr('shutterFrom')"
           :value="p.shutterLowDeg"
           quantity="degrees"
           :step="5"
           :save="(v) => prefer({ shutterLowDeg: v })"
         />
         <NumberField
-          label="Shutter to"
+          :label="tr('shutterTo')"
           :value="p.shutterHighDeg"
           quantity="degrees"
           :step="5"
           :save="(v) => prefer({ shutterHighDeg: v })"
         />
         <NumberField
-          label="Expose by"
+          :label="tr('exposeBy')"
           :value="p.highlightBiasStops"
           quantity="stops"
           :step="0.1"
-          hint="Negative keeps highlights: a small sensor cannot win back a clipped sky."
+          :hint="tr('negativeKeepsHighlightsASmall')"
           :save="(v) => prefer({ highlightBiasStops: v })"
         />
         <NumberField
-          label="Gusts: footage suffers from"
+          :label="tr('gustsFootageSuffersFrom')"
           :value="p.gustCareShare"
           :scale="100"
           quantity="percent"
           :step="5"
-          hint="Share of the rated wind from which footage is rarely usable."
+          :hint="tr('shareOfTheRatedWind')"
           :save="(v) => prefer({ gustCareShare: v })"
         />
         <NumberField
-          label="Gusts: not flown from"
+          :label="tr('gustsNotFlownFrom')"
           :value="p.gustStopShare"
           :scale="100"
           quantity="percent"
           :step="5"
-          hint="Share of the rated wind above which a shot is stopped: control and the way home need what is left."
+          :hint="tr('shareOfTheRatedWindAbove')"
           :save="(v) => prefer({ gustStopShare: v })"
         />
         <PickField
-          label="Expose for"
+          :label="tr('exposeFor')"
           :value="p.exposeFor"
           :options="EXPOSE"
           :save="(v) => prefer({ exposeFor: v })"
         />
         <NumberField
-          label="Meter readings hold for"
+          :label="tr('meterReadingsHoldFor')"
           :value="p.meterFadeMin"
           quantity="minutes"
-          hint="Minutes over which a reading fades back to the model."
+          :hint="tr('minutesOverWhichAReading')"
           :save="(v) => prefer({ meterFadeMin: v })"
         />
         <NumberField
-          label="Lamps: minutes to full"
+          :label="tr('lampsMinutesToFull')"
           :value="p.lampsRampMin"
           quantity="minutes"
-          hint="From the first lamps to all of them."
+          :hint="tr('fromTheFirstLampsTo')"
           :save="(v) => prefer({ lampsRampMin: v })"
         />
         <NumberField
-          label="Sunrise, sunset: sun below"
+          :label="tr('sunriseSunsetSunBelow')"
           :value="p.sunBandTopDeg"
           quantity="degrees"
           :step="0.5"
           :save="(v) => prefer({ sunBandTopDeg: v })"
         />
         <NumberField
-          label="Sunrise, sunset: sun above"
+          :label="tr('sunriseSunsetSunAbove')"
           :value="p.sunBandBottomDeg"
           quantity="degrees"
           :step="0.5"
           :save="(v) => prefer({ sunBandBottomDeg: v })"
         />
         <NumberField
-          label="Setting tolerance"
+          :label="tr('settingTolerance')"
           :value="p.settingRegretStops"
           quantity="stops"
           :step="0.1"
-          hint="Stops of regret a setting may cost through a flight before a dial is moved."
+          :hint="tr('stopsOfRegretASetting')"
           :save="(v) => prefer({ settingRegretStops: v })"
         />
         <NumberField
-          label="Clean ISO range"
+          :label="tr('cleanISORange')"
           :value="p.cleanIsoStops"
           quantity="stops"
           :step="1"
-          hint="So far the ISO may be raised by day before a filter counts as used up."
+          :hint="tr('soFarTheISOMay')"
           :save="(v) => prefer({ cleanIsoStops: v })"
         />
         <NumberField
-          label="Golden hour: sun below"
+          :label="tr('goldenHourSunBelow')"
           :value="p.goldenTopDeg"
           quantity="degrees"
           :save="(v) => prefer({ goldenTopDeg: v })"
         />
         <NumberField
-          label="Golden hour: sun above"
+          :label="tr('goldenHourSunAbove')"
           :value="p.goldenBottomDeg"
           quantity="degrees"
-          hint="There blue light begins."
+          :hint="tr('thereBlueLightBegins')"
           :save="(v) => prefer({ goldenBottomDeg: v })"
         />
         <NumberField
-          label="Blue hour: sun above"
+          :label="tr('blueHourSunAbove')"
           :value="p.civilDeg"
           quantity="degrees"
           :save="(v) => prefer({ civilDeg: v })"
         />
         <NumberField
-          label="Lamps on after sunset"
+          :label="tr('lampsOnAfterSunset')"
           :value="p.lampsDelayMin"
           quantity="minutes"
           :step="5"
-          hint="15 to 30 is usual."
+          :hint="tr('figure15To30IsUsual')"
           :save="(v) => prefer({ lampsDelayMin: v })"
         />
         <TextField
-          label="Weight classes"
+          :label="tr('weightClasses')"
           :value="lines"
-          hint="Take-off masses at which rules tend to change, grams. Check the local rule."
+          :hint="tr('takeOffMassesAtWhich')"
           :save="setLines"
         />
         <NumberField
-          label="Clearance to obstacles"
+          :label="tr('clearanceToObstacles')"
           :value="p.clearanceM"
           quantity="metres"
-          hint="Free air about the aircraft; a gust may ask for more."
+          :hint="tr('freeAirAboutTheAircraft')"
           :save="(v) => prefer({ clearanceM: v })"
         />
         <NumberField
-          label="Clearance over ground"
+          :label="tr('clearanceOverGround')"
           :value="p.groundM"
           quantity="metres"
           :step="0.5"
-          hint="Where a height grid is known."
+          :hint="tr('whereAHeightGridIs')"
           :save="(v) => prefer({ groundM: v })"
         />
         <NumberField
-          label="Reaction time to a gust"
+          :label="tr('reactionTimeToAGust')"
           :value="p.reactionS"
           quantity="seconds"
           :step="0.5"
           :save="(v) => prefer({ reactionS: v })"
         />
         <NumberField
-          label="Way-home corridor, each side"
+          :label="tr('wayHomeCorridorEachSide')"
           :value="p.corridorM"
           quantity="metres"
           :save="(v) => prefer({ corridorM: v })"
         />
         <NumberField
-          label="Return-to-home height: margin"
+          :label="tr('returnToHomeHeightMargin')"
           :value="p.returnMarginM"
           quantity="metres"
-          hint="Added to the tallest thing on the way home."
+          :hint="tr('addedToTheTallestThing')"
           :save="(v) => prefer({ returnMarginM: v })"
         />
         <NumberField
-          label="Practised inputs at once"
+          :label="tr('practisedInputsAtOnce')"
           :value="p.practisedInputs"
           quantity="count"
           :save="(v) => prefer({ practisedInputs: v })"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ASPECTS, type Film } from '@core/model';
-import { counted } from '@core/units';
+import { counted } from '../../format';
 import { DAY_MS } from '@core/time';
 import { computed } from 'vue';
 import DateField from '../../parts/DateField.vue';
@@ -9,6 +9,7 @@ import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { tr } from './messages';
 
 /** What is delivered, until when, and who accepts it. */
 const props = defineProps<{
@@ -18,7 +19,7 @@ const props = defineProps<{
 const store = useFilm();
 const derivedFilm = useDerivedFilm();
 const ASPECT_CHOICES = ASPECTS.map((value) => ({ value, label: value }));
-const set = (fields: Partial<Film>) => store.edit('film', props.film.id, fields, 'delivery');
+const set = (fields: Partial<Film>) => store.edit('film', props.film.id, fields, tr('delivery'));
 type Version = Film['versions'][number];
 const change = (at: number, fields: Partial<Version>) =>
   set({ versions: props.film.versions.map((v, i) => (i === at ? { ...v, ...fields } : v)) });
@@ -26,7 +27,7 @@ const add = () =>
   set({
     versions: [
       ...props.film.versions,
-      { name: 'Short version', lengthS: 30, aspect: '9:16', fps: props.film.timelineFps },
+      { name: tr('shortVersion'), lengthS: 30, aspect: '9:16', fps: props.film.timelineFps },
     ],
   });
 const remove = (at: number) => set({ versions: props.film.versions.filter((_, i) => i !== at) });
@@ -44,17 +45,21 @@ const daysLeft = computed(() => {
 
 <template>
   <section class="sheet" aria-labelledby="delivery-title">
-    <h2 id="delivery-title">Delivery</h2>
+    <h2 id="delivery-title">{{ tr('deliveryUpper') }}</h2>
     <div class="grid">
       <DateField
-        label="Deadline"
+        :label="tr('deadline')"
         :value="film.deadline ?? ''"
         clearable
         :save="(v) => set({ deadline: v === '' ? null : v })"
       />
-      <TextField label="Signed off by" :value="film.signedOffBy" :save="(v) => set({ signedOffBy: v })" />
+      <TextField
+        :label="tr('signedOffBy')"
+        :value="film.signedOffBy"
+        :save="(v) => set({ signedOffBy: v })"
+      />
       <NumberField
-        label="Stills to deliver"
+        :label="tr('stillsToDeliver')"
         :value="film.stillsCount"
         quantity="count"
         :save="(v) => set({ stillsCount: v })"
@@ -63,28 +68,35 @@ const daysLeft = computed(() => {
     <p v-if="daysLeft !== null" :class="daysLeft < 0 ? 'fault' : 'quiet'">
       {{
         daysLeft < 0
-          ? `The deadline is ${counted(-daysLeft, 'day')} before the last day of the shoot.`
-          : `${counted(daysLeft, 'day')} from the last day of the shoot to the deadline.`
+          ? tr('theDeadlineIsDaysBefore', { days: counted(-daysLeft, 'day') })
+          : tr('daysFromTheLastDay', { days: counted(daysLeft, 'day') })
       }}
     </p>
     <div v-for="(v, i) in film.versions" :key="i" class="version" role="group" :aria-label="v.name">
-      <TextField label="Version" :value="v.name" :save="(x) => change(i, { name: x })" />
+      <TextField :label="tr('version')" :value="v.name" :save="(x) => change(i, { name: x })" />
       <NumberField
-        label="Length"
+        :label="tr('length')"
         :value="v.lengthS"
         quantity="seconds"
         :save="(x) => change(i, { lengthS: x })"
       />
       <PickField
-        label="Aspect of it"
+        :label="tr('aspectOfIt')"
         :value="v.aspect"
         :options="ASPECT_CHOICES"
         :save="(x) => change(i, { aspect: x })"
       />
-      <PickField label="Frame rate" :value="v.fps" :options="rates" :save="(x) => change(i, { fps: x })" />
-      <button class="btn" :aria-label="`Remove ${v.name}`" @click="remove(i)">Remove</button>
+      <PickField
+        :label="tr('frameRate')"
+        :value="v.fps"
+        :options="rates"
+        :save="(x) => change(i, { fps: x })"
+      />
+      <button class="btn" :aria-label="tr('removeName', { name: v.name })" @click="remove(i)">
+        {{ tr('remove') }}
+      </button>
     </div>
-    <button class="btn" :disabled="film.versions.length >= 20" @click="add">Add version</button>
+    <button class="btn" :disabled="film.versions.length >= 20" @click="add">{{ tr('addVersion') }}</button>
   </section>
 </template>
 

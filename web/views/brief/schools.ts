@@ -1,4 +1,5 @@
 import type { Preferences } from '@core/model';
+import { tr } from './messages';
 
 /** A question good people answer differently, with both answers and what each costs. */
 export interface School {
@@ -14,130 +15,296 @@ export interface School {
 export const SCHOOLS: readonly School[] = [
   {
     key: 'packUse',
-    asks: 'Packs and shots',
+    get asks() {
+      return tr('packsAndShots');
+    },
     answers: [
       {
         value: 'several',
-        label: 'Several shots a pack',
-        why: 'As long as the reserve holds; fewest landings.',
+        get label() {
+          return tr('severalShotsAPack');
+        },
+        get why() {
+          return tr('asLongAsTheReserve');
+        },
       },
       {
         value: 'one-shot',
-        label: 'One pack, one shot',
-        why: 'Always a full pack under you; needs many packs.',
+        get label() {
+          return tr('onePackOneShot');
+        },
+        get why() {
+          return tr('alwaysAFullPackUnder');
+        },
       },
     ],
   },
   {
     key: 'holdBackSpare',
-    asks: 'Spare pack',
+    get asks() {
+      return tr('sparePack');
+    },
     answers: [
-      { value: false, label: 'Fly everything', why: 'The most shots from the packs you carry.' },
-      { value: true, label: 'Hold one back', why: 'For the chance subject at the end of the day.' },
+      {
+        value: false,
+        get label() {
+          return tr('flyEverything');
+        },
+        get why() {
+          return tr('theMostShotsFromThe');
+        },
+      },
+      {
+        value: true,
+        get label() {
+          return tr('holdOneBack');
+        },
+        get why() {
+          return tr('forTheChanceSubjectAt');
+        },
+      },
     ],
   },
   {
     key: 'flyAtOnce',
-    asks: 'Pilots',
+    get asks() {
+      return tr('pilots');
+    },
     answers: [
-      { value: false, label: 'One after another', why: 'One person flies all aircraft.' },
+      {
+        value: false,
+        get label() {
+          return tr('oneAfterAnother');
+        },
+        get why() {
+          return tr('onePersonFliesAllAircraft');
+        },
+      },
       {
         value: true,
-        label: 'Two at the same time',
-        why: 'Each aircraft has its own pilot and packs; keep apart in height and place.',
+        get label() {
+          return tr('twoAtTheSameTime');
+        },
+        get why() {
+          return tr('eachAircraftHasItsOwn');
+        },
       },
     ],
   },
   {
     key: 'chargeBetween',
-    asks: 'Packs on the day',
+    get asks() {
+      return tr('packsOnTheDay');
+    },
     answers: [
       {
         value: true,
-        label: 'Charged between',
-        why: 'On what comes along; a pack flies again once it is full.',
+        get label() {
+          return tr('chargedBetween');
+        },
+        get why() {
+          return tr('onWhatComesAlongA');
+        },
       },
-      { value: false, label: 'Flown once', why: 'What was charged the evening before is all there is.' },
+      {
+        value: false,
+        get label() {
+          return tr('flownOnce');
+        },
+        get why() {
+          return tr('whatWasChargedTheEvening');
+        },
+      },
     ],
   },
   {
     key: 'learn',
-    asks: 'Logged flights',
+    get asks() {
+      return tr('loggedFlights');
+    },
     answers: [
       {
         value: true,
-        label: 'Correct the plan',
-        why: 'From three flights on, real appetite instead of rated figures.',
+        get label() {
+          return tr('correctThePlan');
+        },
+        get why() {
+          return tr('fromThreeFlightsOnReal');
+        },
       },
-      { value: false, label: 'Are only kept', why: 'Rated figures, as the maker states them.' },
+      {
+        value: false,
+        get label() {
+          return tr('areOnlyKept');
+        },
+        get why() {
+          return tr('ratedFiguresAsTheMaker');
+        },
+      },
     ],
   },
   {
     key: 'takeStyle',
-    asks: 'Takes',
+    get asks() {
+      return tr('takes');
+    },
     answers: [
       {
         value: 'there-and-back',
-        label: 'There and back',
-        why: 'Saves the flight back to the start; every second take runs reversed.',
+        get label() {
+          return tr('thereAndBack');
+        },
+        get why() {
+          return tr('savesTheFlightBackTo');
+        },
       },
-      { value: 'same-way', label: 'Same way each time', why: 'Takes match; pays a reset leg between them.' },
+      {
+        value: 'same-way',
+        get label() {
+          return tr('sameWayEachTime');
+        },
+        get why() {
+          return tr('takesMatchPaysAReset');
+        },
+      },
     ],
   },
   {
     key: 'cutStyle',
-    asks: 'Cutting',
+    get asks() {
+      return tr('cutting');
+    },
     answers: [
-      { value: 'in-motion', label: 'In motion', why: 'Only the steady part counts; cuts feel seamless.' },
+      {
+        value: 'in-motion',
+        get label() {
+          return tr('inMotion');
+        },
+        get why() {
+          return tr('onlyTheSteadyPartCounts');
+        },
+      },
       {
         value: 'whole',
-        label: 'Starts and stops in shot',
-        why: 'The whole move counts; calmer, needs gentle hands.',
+        get label() {
+          return tr('startsAndStopsInShot');
+        },
+        get why() {
+          return tr('theWholeMoveCountsCalmer');
+        },
       },
     ],
   },
   {
     key: 'cardPolicy',
-    asks: 'Cards',
+    get asks() {
+      return tr('cards');
+    },
     answers: [
       {
         value: 'fresh-away',
-        label: 'Fresh over water, or far',
-        why: 'One card on land; a card of its own where an aircraft that comes down is gone.',
+        get label() {
+          return tr('freshOverWaterOrFar');
+        },
+        get why() {
+          return tr('oneCardOnLandA');
+        },
       },
-      { value: 'one', label: 'One card, then the next', why: 'Nothing to change on location.' },
+      {
+        value: 'one',
+        get label() {
+          return tr('oneCardThenTheNext');
+        },
+        get why() {
+          return tr('nothingToChangeOnLocation');
+        },
+      },
       {
         value: 'fresh',
-        label: 'Fresh card each flight',
-        why: 'A lost aircraft loses one flight of footage; takes many cards.',
+        get label() {
+          return tr('freshCardEachFlight');
+        },
+        get why() {
+          return tr('aLostAircraftLosesOne');
+        },
       },
     ],
   },
   {
     key: 'profile',
-    asks: 'Profile',
+    get asks() {
+      return tr('profile');
+    },
     answers: [
-      { value: 'standard', label: 'Standard', why: 'As it will be seen; little work after.' },
-      { value: 'flat', label: 'Flat', why: 'For grading: keeps shadows and highlights, wants work.' },
+      {
+        value: 'standard',
+        get label() {
+          return tr('standard');
+        },
+        get why() {
+          return tr('asItWillBeSeen');
+        },
+      },
+      {
+        value: 'flat',
+        get label() {
+          return tr('flat');
+        },
+        get why() {
+          return tr('forGradingKeepsShadowsAnd');
+        },
+      },
     ],
   },
   {
     key: 'flatAtNight',
-    asks: 'Profile at night',
+    get asks() {
+      return tr('profileAtNight');
+    },
     answers: [
-      { value: false, label: 'As by day', why: 'Cuts match.' },
-      { value: true, label: 'Flat at night', why: 'Where shadows matter.' },
+      {
+        value: false,
+        get label() {
+          return tr('asByDay');
+        },
+        get why() {
+          return tr('cutsMatch');
+        },
+      },
+      {
+        value: true,
+        get label() {
+          return tr('flatAtNight');
+        },
+        get why() {
+          return tr('whereShadowsMatter');
+        },
+      },
     ],
   },
   {
     key: 'whiteBalance',
-    asks: 'White balance',
+    get asks() {
+      return tr('whiteBalance');
+    },
     answers: [
-      { value: 'locked', label: 'Locked', why: 'So that cuts match; a figure is suggested for each flight.' },
+      {
+        value: 'locked',
+        get label() {
+          return tr('locked');
+        },
+        get why() {
+          return tr('soThatCutsMatchA');
+        },
+      },
       {
         value: 'automatic',
-        label: 'Automatic',
-        why: 'When light changes fast within a take; set it back the next day.',
+        get label() {
+          return tr('automatic');
+        },
+        get why() {
+          return tr('whenLightChangesFastWithin');
+        },
       },
     ],
   },

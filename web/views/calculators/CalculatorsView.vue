@@ -13,13 +13,14 @@ import {
 } from '@core/exposure';
 import { clockText } from '@core/time';
 import { computed, reactive, ref } from 'vue';
-import { apertureText, readNumber, shutterText } from '../../format';
+import { apertureText, fixed, readNumber, shutterText } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { tr } from './messages';
 
 const film = useFilm();
 const selection = useSelection();
@@ -33,11 +34,36 @@ const knobs = reactive<Record<Knob, number>>({
 });
 const wanted = ref<Knob>('ndStops');
 const KNOBS: { id: Knob; label: string }[] = [
-  { id: 'ev100', label: 'Light' },
-  { id: 'aperture', label: 'Aperture' },
-  { id: 'shutterS', label: 'Shutter' },
-  { id: 'iso', label: 'ISO' },
-  { id: 'ndStops', label: 'Filter' },
+  {
+    id: 'ev100',
+    get label() {
+      return tr('light');
+    },
+  },
+  {
+    id: 'aperture',
+    get label() {
+      return tr('aperture');
+    },
+  },
+  {
+    id: 'shutterS',
+    get label() {
+      return tr('shutter');
+    },
+  },
+  {
+    id: 'iso',
+    get label() {
+      return tr('iso');
+    },
+  },
+  {
+    id: 'ndStops',
+    get label() {
+      return tr('filter');
+    },
+  },
 ];
 const answer = computed(() => solveKnob(knobs, wanted.value));
 const whole = computed<Exposure>(() =>
@@ -45,8 +71,8 @@ const whole = computed<Exposure>(() =>
 );
 const set = (id: Knob, value: number) => {
   const least = id === 'ev100' || id === 'ndStops' ? -20 : 1e-6;
-  if (id === 'ndStops' && value < 0) return [{ path: '', say: 'A filter takes light: 0 stops or more.' }];
-  if (!(value >= least)) return [{ path: '', say: 'More than nothing is needed.' }];
+  if (id === 'ndStops' && value < 0) return [{ path: '', say: tr('aFilterTakesLight0') }];
+  if (!(value >= least)) return [{ path: '', say: tr('moreThanNothingIsNeeded') }];
   knobs[id] = value;
   return [];
 };
@@ -54,18 +80,21 @@ const set = (id: Knob, value: number) => {
 const setShutter = (text: string) => {
   const clean = text.replace('1/', '').replace(/["s\s]/g, '');
   const n = readNumber(clean);
-  if (!(n > 0)) return [{ path: '', say: 'A shutter such as 1/50, or seconds such as 0.5 s.' }];
+  if (!(n > 0)) return [{ path: '', say: tr('aShutterSuchAs1') }];
   return set('shutterS', /1\//.test(text) || (n >= 2 && !/["s]/.test(text)) ? 1 / n : n);
 };
 const texts = computed<Record<Knob, string>>(() => ({
-  ev100: `${whole.value.ev100.toFixed(1)} EV`,
-  aperture: `f/${whole.value.aperture.toFixed(1)}`,
+  ev100: `${fixed(whole.value.ev100, 1)} EV`,
+  aperture: `f/${fixed(whole.value.aperture, 1)}`,
   shutterS: shutterText(whole.value.shutterS),
-  iso: `ISO ${Math.round(whole.value.iso)}`,
+  iso: tr('isoIso', { iso: Math.round(whole.value.iso) }),
   ndStops:
     whole.value.ndStops < 0.05
-      ? 'no filter'
-      : `${whole.value.ndStops.toFixed(1)} stops, factor ${Math.round(2 ** whole.value.ndStops)}`,
+      ? tr('noFilter')
+      : tr('ndStopsStopsFactorNdStops2', {
+          ndStops: fixed(whole.value.ndStops, 1),
+          ndStops2: Math.round(2 ** whole.value.ndStops),
+        }),
 }));
 
 const fps = ref(25);
@@ -110,7 +139,7 @@ const here = computed(() => {
   );
   const rows = hour.filters.slice(0, 5).map((f) => ({
     key: `${f.filterId}${f.factor}`,
-    name: f.filterId === null ? 'no filter' : (film.get('filter', f.filterId)?.name ?? ''),
+    name: f.filterId === null ? tr('noFilter') : (film.get('filter', f.filterId)?.name ?? ''),
     stops: f.stops,
     minutes: f.minutes,
     from: f.fromMs,
@@ -138,8 +167,8 @@ const clock = (ms: number | null): string =>
 <template>
   <main class="quick scroll" tabindex="-1">
     <section class="sheet" aria-labelledby="quick-title">
-      <h1 id="quick-title">Calculators</h1>
-      <p class="quiet">Give four, get the fifth. Press what you want worked out.</p>
+      <h1 id="quick-title">{{ tr('calculators') }}</h1>
+      <p class="quiet">{{ tr('giveFourGetTheFifth') }}</p>
       <div class="knobs">
         <div v-for="k in KNOBS" :key="k.id" class="knob" :class="{ on: wanted === k.id }">
           <button class="pick" :aria-pressed="wanted === k.id" @click="wanted = k.id">{{ k.label }}</button>
@@ -167,15 +196,15 @@ const clock = (ms: number | null): string =>
       </div>
       <p v-if="!answer.ok" class="fault" role="alert">{{ answer.reason }}</p>
       <p v-else class="quiet">
-        Shutter angle at <Fig :value="fps" quantity="count" /> fps:
+        {{ tr('shutterAngleAt') }} <Fig :value="fps" quantity="count" /> {{ tr('fps') }}
         <b><Fig :value="shutterAngle(whole.shutterS, fps)" quantity="degrees" /></b>
       </p>
     </section>
     <section class="sheet" aria-labelledby="angle-title">
-      <h2 id="angle-title">Filter for a shutter angle</h2>
+      <h2 id="angle-title">{{ tr('filterForAShutterAngle') }}</h2>
       <div class="pair">
         <NumberField
-          label="Angle"
+          :label="tr('angle')"
           :value="angle"
           quantity="degrees"
           :step="10"
@@ -189,7 +218,7 @@ const clock = (ms: number | null): string =>
             }
           "
         /><NumberField
-          label="Rate"
+          :label="tr('rate')"
           :value="fps"
           quantity="count"
           unit="fps"
@@ -207,50 +236,73 @@ const clock = (ms: number | null): string =>
       <p class="big" data-angle>
         <template v-if="forAngle.ok">{{
           forAngle.value < 0.05
-            ? 'No filter needed'
-            : `${forAngle.value.toFixed(1)} stops: factor ${Math.round(2 ** forAngle.value)}`
+            ? tr('noFilterNeeded')
+            : tr('forAngleStopsFactorForAngle2', {
+                forAngle: fixed(forAngle.value, 1),
+                forAngle2: Math.round(2 ** forAngle.value),
+              })
         }}</template><template v-else>{{ forAngle.reason }}</template>
       </p>
     </section>
     <section class="sheet" aria-labelledby="stack-title">
-      <h2 id="stack-title">Filters on top of each other</h2>
-      <TextField label="Factors" :value="stackText" hint="Each filter's factor: 8 16" :save="setStack" />
+      <h2 id="stack-title">{{ tr('filtersOnTopOfEach') }}</h2>
+      <TextField
+        :label="tr('factors')"
+        :value="stackText"
+        :hint="tr('eachFiltersFactor816')"
+        :save="setStack"
+      />
       <p class="big" data-stack>
         <template v-if="stack.ok"
-          >{{ stack.value.stops.toFixed(1) }}<span class="unit">stops</span> · factor
-          {{ Math.round(stack.value.factor) }} · density {{ stack.value.density.toFixed(1) }}</template
+          >{{ fixed(stack.value.stops, 1) }}<span class="unit">{{ tr('stops') }}</span>
+          {{
+            tr('factorFactorDensityDensity', {
+              factor: Math.round(stack.value.factor),
+              density: fixed(stack.value.density, 1),
+            })
+          }}</template
         ><template v-else>{{ stack.reason }}</template>
       </p>
       <p class="faint">
-        Stops and densities add, factors multiply. Two filters show the frame's corners on wide lenses and
-        weigh twice.
+        {{ tr('stopsAndDensitiesAddFactors') }}
       </p>
     </section>
     <section class="sheet" aria-labelledby="equal-title">
-      <h2 id="equal-title">The same exposure otherwise</h2>
+      <h2 id="equal-title">{{ tr('theSameExposureOtherwise') }}</h2>
       <ul class="equal">
         <li v-for="(e, i) in equal" :key="i">
-          {{ shutterText(e.shutterS) }} · {{ apertureText(e.aperture) }} · ISO {{ e.iso }}
+          {{
+            tr('shutterSApertureISOIso', {
+              shutterS: shutterText(e.shutterS),
+              aperture: apertureText(e.aperture),
+              iso: e.iso,
+            })
+          }}
         </li>
       </ul>
-      <p v-if="equal.length === 0" class="quiet">None on the usual dials.</p>
+      <p v-if="equal.length === 0" class="quiet">{{ tr('noneOnTheUsualDials') }}</p>
     </section>
     <section v-if="here" class="sheet" aria-labelledby="hour-title">
-      <h2 id="hour-title">The hour from {{ clock(here.startMs) }} at {{ here.place.name }}</h2>
+      <h2 id="hour-title">
+        {{ tr('theHourFromClockAt', { clock: clock(here.startMs), name: here.place.name }) }}
+      </h2>
       <p class="quiet">
-        Light <Fig :value="here.ev" quantity="ev" /> to <Fig :value="here.endEv" quantity="ev" />, with
-        {{ here.camera }}. <button class="btn" @click="useHere">Take this light</button>
+        {{ tr('light') }} <Fig :value="here.ev" quantity="ev" /> {{ tr('to') }}
+        <Fig :value="here.endEv" quantity="ev" />{{ tr('withCamera', { camera: here.camera }) }}
+        <button class="btn" @click="useHere">{{ tr('takeThisLight') }}</button>
       </p>
       <ul class="hour">
         <li v-for="r in here.rows" :key="r.key">
           <b>{{ r.name }}</b>
-          <span class="quiet">{{ r.stops > 0.05 ? `${r.stops.toFixed(1)} stops` : '' }}</span>
-          <span>{{ clock(r.from) }} to {{ clock(r.to) }}</span>
+          <span class="quiet">{{
+            r.stops > 0.05 ? tr('stopsStops', { stops: fixed(r.stops, 1) }) : ''
+          }}</span>
+          <span>{{ tr('clockToClock2', { clock: clock(r.from), clock2: clock(r.to) }) }}</span>
           <span class="bar"><i :style="{ width: `${(r.minutes / 61) * 100}%` }" /></span>
         </li>
       </ul>
       <p v-if="here.rows.length === 0" class="quiet">
-        No filter of the kit bears this light at a good shutter and clean ISO.
+        {{ tr('noFilterOfTheKit') }}
       </p>
     </section>
   </main>

@@ -6,11 +6,25 @@ import { whenText } from '../../format';
 import { useFilm } from '../../stores/film';
 import { MOMENT_WORDS } from './moments';
 import type { Ready } from './useChecks';
+import { tr } from './messages';
 
 /** Everything that was answered about the places of a day, newest first: who, when, why. */
 const props = defineProps<{ ready: Ready }>();
 const film = useFilm();
-const WORDS = { passed: 'holds', failed: 'fail', waived: 'waived', open: 'opened again' } as const;
+const WORDS = {
+  get passed() {
+    return tr('passed');
+  },
+  get failed() {
+    return tr('failed');
+  },
+  get waived() {
+    return tr('waived');
+  },
+  get open() {
+    return tr('openedAgain');
+  },
+} as const;
 const MOST = 60;
 const { text } = useMessages();
 const names = computed(
@@ -43,7 +57,7 @@ const log = computed(() => {
 <template>
   <details v-if="log.length > 0" class="log no-print">
     <summary>
-      What was answered <span class="unit">{{ log.length }}</span>
+      {{ tr('whatWasAnswered') }} <span class="unit">{{ log.length }}</span>
     </summary>
     <ul>
       <li v-for="a in log.slice(0, MOST)" :key="a.id">
@@ -55,7 +69,7 @@ const log = computed(() => {
         ><template v-if="a.who"> · {{ a.who }}</template>
       </li>
     </ul>
-    <p v-if="log.length > MOST" class="quiet">and {{ log.length - MOST }} before</p>
+    <p v-if="log.length > MOST" class="quiet">{{ tr('andLogBefore', { log: log.length - MOST }) }}</p>
   </details>
 </template>
 

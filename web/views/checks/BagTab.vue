@@ -6,17 +6,30 @@ import Fig from '../../parts/Fig.vue';
 import { dateText } from '../../format';
 import { useFilm } from '../../stores/film';
 import type { Ready } from './useChecks';
+import { tr } from './messages';
 
 /** The bag of a day, worked out from its flights; ticked as it is packed. */
 const props = defineProps<{ ready: Ready }>();
 const film = useFilm();
 const WORDS = {
-  aircraft: 'Aircraft',
-  packs: 'Packs',
-  cards: 'Cards',
-  filters: 'Filters',
-  power: 'Power and control',
-  other: 'What else',
+  get aircraft() {
+    return tr('aircraft');
+  },
+  get packs() {
+    return tr('packs');
+  },
+  get cards() {
+    return tr('cards');
+  },
+  get filters() {
+    return tr('filters');
+  },
+  get power() {
+    return tr('powerAndControl');
+  },
+  get other() {
+    return tr('whatElse');
+  },
 } as const;
 const bag = computed(() => {
   const c = props.ready.context.value;
@@ -57,22 +70,24 @@ const print = (): void => window.print();
 </script>
 
 <template>
-  <section v-if="bag" class="bag" aria-label="Bag">
+  <section v-if="bag" class="bag" :aria-label="tr('bag')">
     <header>
       <h2>
-        Bag <span class="quiet">{{ dateText(ready.context.value?.date ?? '') }}</span>
+        {{ tr('bag') }} <span class="quiet">{{ dateText(ready.context.value?.date ?? '') }}</span>
       </h2>
       <p class="sums">
         <span
-          ><b>{{ done }}</b> of {{ there.length }} packed</span
+          ><b>{{ done }}</b> {{ tr('ofTherePacked', { there: there.length }) }}</span
         ><span
           ><b><Fig :value="bag.massG / 1000" quantity="kilograms" /></b
-          ><template v-if="bag.unweighed > 0"> and {{ bag.unweighed }} things nobody weighed</template></span
-        ><span v-if="bag.missing > 0" class="stop">{{ bag.missing }} missing</span>
+          ><template v-if="bag.unweighed > 0">
+            {{ tr('andUnweighedThingsNobodyWeighed', { unweighed: bag.unweighed }) }}</template
+          ></span
+        ><span v-if="bag.missing > 0" class="stop">{{ tr('missingMissing', { missing: bag.missing }) }}</span>
       </p>
-      <button class="btn no-print" @click="print">Print</button>
+      <button class="btn no-print" @click="print">{{ tr('print') }}</button>
     </header>
-    <p v-if="bag.items.length === 0" class="quiet">Nothing is planned on this day yet.</p>
+    <p v-if="bag.items.length === 0" class="quiet">{{ tr('nothingIsPlannedOnThis') }}</p>
     <div class="groups">
       <section v-for="g in groups" :key="g.group" :aria-label="WORDS[g.group]">
         <h3>{{ WORDS[g.group] }}</h3>
@@ -99,10 +114,8 @@ const print = (): void => window.print();
       </section>
     </div>
     <p class="faint">
-      What the flights of the day use, one pack and one card more than planned, spare propellers, and what is
-      always along. What stays at home on this film is set in the
-      <RouterLink :to="{ name: 'kit' }">kit</RouterLink>. On an airline packs have their own carry rules: ask
-      it.
+      {{ tr('whatTheFlightsOfThe') }}
+      <RouterLink :to="{ name: 'kit' }">{{ tr('kit') }}</RouterLink>{{ tr('onAnAirlinePacksHave') }}
     </p>
   </section>
 </template>

@@ -2,12 +2,13 @@
 import { type Entity, CARD_SPOTS, type CardAct, type CardSpot } from '@core/model';
 import type { CardLife, CardState } from '@core/cards';
 import { computed, ref } from 'vue';
-import { whenText } from '../../format';
+import { fixed, inSentence, whenText } from '../../format';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
-import { logCard } from '../../composables/card-log';
+import { logCard, takesReason } from '../../composables/card-log';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 /** One card: what is on it, how often that was copied, where it is; what happens to it is told here. */
 const props = defineProps<{
@@ -19,19 +20,41 @@ const props = defineProps<{
 const film = useFilm();
 const selection = useSelection();
 const WORDS = {
-  empty: 'empty',
-  'in-aircraft': 'in the aircraft',
-  holds: 'not copied',
-  copied: 'copied once',
-  safe: 'copied',
-  formatted: 'formatted',
+  get empty() {
+    return tr('empty');
+  },
+  get 'in-aircraft'() {
+    return tr('inTheAircraft');
+  },
+  get holds() {
+    return tr('notCopied');
+  },
+  get copied() {
+    return tr('copiedOnce');
+  },
+  get safe() {
+    return tr('copied');
+  },
+  get formatted() {
+    return tr('formattedLower');
+  },
 } as const;
 const SPOTS: Readonly<Record<CardSpot, string>> = {
-  bag: 'In the bag',
-  aircraft: 'In an aircraft',
-  case: 'In the card case',
-  reader: 'In the reader',
-  computer: 'In the computer',
+  get bag() {
+    return tr('inTheBag');
+  },
+  get aircraft() {
+    return tr('inAnAircraft');
+  },
+  get case() {
+    return tr('inTheCardCase');
+  },
+  get reader() {
+    return tr('inTheReader');
+  },
+  get computer() {
+    return tr('inTheComputer');
+  },
 };
 /** Each aircraft is a place of its own. */
 const spots = computed(() =>
@@ -40,7 +63,7 @@ const spots = computed(() =>
       ? film
           .list('aircraft')
           .filter((a) => !a.retired || a.id === props.life.aircraftId)
-          .map((a) => ({ value: a.id, label: `In ${a.name}` }))
+          .map((a) => ({ value: a.id, label: tr('inName', { name: a.name }) }))
       : [{ value: s, label: SPOTS[s] }],
   ),
 );
@@ -51,18 +74,24 @@ const spot = computed(() =>
 );
 const ACTS: Readonly<Record<CardAct, string>> = {
   put: 'put',
-  record: 'recorded',
-  copy: 'copied',
+  get record() {
+    return tr('recordedLower');
+  },
+  get copy() {
+    return tr('copied');
+  },
   format: 'formatted',
-  correct: 'set right',
+  get correct() {
+    return tr('setRight');
+  },
 };
 const word = computed(() =>
   props.state === 'copied' && props.life.copies > 1
-    ? `copied ${props.life.copies} times`
+    ? tr('copiedCopiesTimes', { copies: props.life.copies })
     : props.state === 'safe'
-      ? `copied ${props.life.copies} times`
+      ? tr('copiedCopiesTimes', { copies: props.life.copies })
       : props.state === 'in-aircraft' && props.life.usedGB > 0
-        ? 'in the aircraft, not copied'
+        ? tr('inTheAircraftNotCopied')
         : WORDS[props.state],
 );
 const share = (gb: number): string => `${Math.min(100, (gb / props.card.nominalGB) * 100).toFixed(2)}%`;
@@ -80,7 +109,7 @@ const log = computed(() =>
     .slice(0, 4),
 );
 const logText = (m: Entity<'cardMove'>): string =>
-  `${whenText(m.utcMs)}: ${m.act === 'put' ? (m.aircraftId ? `in ${film.get('aircraft', m.aircraftId)?.name ?? 'an aircraft'}` : m.spot ? SPOTS[m.spot].toLowerCase() : '') : ACTS[m.act]}${m.act === 'record' || m.act === 'correct' ? ` ${m.gb.toFixed(1)} GB` : ''}${m.waiver ? `, “${m.waiver}”` : ''}`;
+  `${whenText(m.utcMs)}: ${m.act === 'put' ? (m.aircraftId ? tr('inNameLower', { name: film.get('aircraft', m.aircraftId)?.name ?? tr('anAircraft') }) : m.spot ? inSentence(SPOTS[m.spot]) : '') : ACTS[m.act]}${m.act === 'record' || m.act === 'correct' ? ` ${fixed(m.gb, 1)} GB` : ''}${m.waiver ? `, “${m.waiver}”` : ''}`;
 
 /** Enters what happened; what cannot have happened is said and not entered. */
 const tell = (act: CardAct, more: Partial<Entity<'cardMove'>> = {}): boolean => {
@@ -98,7 +127,9 @@ const put = (value: string): void => {
   const own = CARD_SPOTS.find((s) => s === value);
   tell('put', own ? { spot: own } : { spot: 'aircraft', aircraftId: value });
 };
-const canWaive = computed(() => asking.value.endsWith('say why it may go.'));
+const canWaive = computed(
+  () => asking.value !== '' && takesReason(film, props.card.id, wanted.value.act, wanted.value.gb),
+);
 const enter = (kind: 'record' | 'correct'): void => {
   entering.value = entering.value === kind ? '' : kind;
   gb.value = kind === 'correct' ? props.life.usedGB : 0;
@@ -112,13 +143,13 @@ const enter = (kind: 'record' | 'correct'): void => {
       <b class="name" dir="auto">{{ card.name }}</b>
       <span class="state" :class="state">{{ word }}</span>
       <span class="figures"
-        ><b>{{ life.usedGB.toFixed(1) }}</b
-        ><span class="unit">GB on it</span
+        ><b>{{ fixed(life.usedGB, 1) }}</b
+        ><span class="unit">{{ tr('gbOnIt') }}</span
         ><template v-if="planned > 0">
-          <b class="plan">+{{ (planned / 1e9).toFixed(1) }}</b
-          ><span class="unit">planned</span></template
+          <b class="plan">+{{ fixed(planned / 1e9, 1) }}</b
+          ><span class="unit">{{ tr('planned') }}</span></template
         >
-        <span class="quiet">of {{ card.nominalGB }}</span></span
+        <span class="quiet">{{ tr('ofNominalGB', { nominalGB: card.nominalGB }) }}</span></span
       >
     </div>
     <span class="bar" aria-hidden="true"
@@ -127,26 +158,38 @@ const enter = (kind: 'record' | 'correct'): void => {
         :style="{ width: share(planned / 1e9) }" /><i class="free"
     /></span>
     <div class="do no-print">
-      <PickField :label="`Where ${card.name} is`" bare :value="spot" :options="spots" :save="put" />
-      <button class="btn" :aria-label="`Recorded onto ${card.name}`" @click="enter('record')">
-        Recorded
+      <PickField
+        :label="tr('whereNameIs', { name: card.name })"
+        bare
+        :value="spot"
+        :options="spots"
+        :save="put"
+      />
+      <button class="btn" :aria-label="tr('recordedOntoName', { name: card.name })" @click="enter('record')">
+        {{ tr('recorded') }}
       </button>
       <button
         class="btn"
-        :aria-label="`${card.name} copied once more`"
+        :aria-label="tr('nameCopiedOnceMore', { name: card.name })"
         :disabled="life.usedGB === 0"
         @click="tell('copy')"
       >
-        Copied once more
+        {{ tr('copiedOnceMore') }}
       </button>
-      <button class="btn" :aria-label="`${card.name} formatted`" @click="tell('format')">Formatted</button>
-      <button class="btn bare" :aria-label="`Set right what is on ${card.name}`" @click="enter('correct')">
-        Set right
+      <button class="btn" :aria-label="tr('nameFormatted', { name: card.name })" @click="tell('format')">
+        {{ tr('formatted') }}
+      </button>
+      <button
+        class="btn bare"
+        :aria-label="tr('setRightWhatIsOn', { name: card.name })"
+        @click="enter('correct')"
+      >
+        {{ tr('setRightUpper') }}
       </button>
     </div>
     <form v-if="entering" class="ask" @submit.prevent="tell(entering, { gb })">
       <NumberField
-        :label="entering === 'record' ? 'Recorded onto it' : 'On it now'"
+        :label="entering === 'record' ? tr('recordedOntoIt') : tr('onItNow')"
         :value="gb"
         quantity="gigabytes"
         :save="
@@ -154,7 +197,7 @@ const enter = (kind: 'record' | 'correct'): void => {
             gb = v;
           }
         "
-      /><button class="btn lead" type="submit">Enter</button>
+      /><button class="btn lead" type="submit">{{ tr('enter') }}</button>
     </form>
     <form v-if="asking" class="ask" @submit.prevent="tell(wanted.act, { gb: wanted.gb, waiver: reason })">
       <p class="fault" role="alert">{{ asking }}</p>
@@ -164,19 +207,23 @@ const enter = (kind: 'record' | 'correct'): void => {
           maxlength="500"
           :aria-label="
             wanted.act === 'format'
-              ? `Why ${card.name} may be formatted`
-              : `Why footage on ${card.name} may go`
+              ? tr('whyNameMayBeFormatted', { name: card.name })
+              : tr('whyFootageOnNameMay', { name: card.name })
           "
-          placeholder="Why it may go all the same"
+          :placeholder="tr('whyItMayGoAll')"
         /><button class="btn" type="submit" :disabled="reason.trim() === ''">
-          {{ wanted.act === 'format' ? 'Formatted all the same' : 'Set right all the same' }}
+          {{ wanted.act === 'format' ? tr('formattedAllTheSame') : tr('setRightAllTheSame') }}
         </button></template
       >
     </form>
     <p v-if="life.waived" class="waived">
-      Given up {{ life.waived.gb.toFixed(1) }} GB short of its copies, {{ whenText(life.waived.utcMs) }}: “{{
-        life.waived.reason
-      }}”.
+      {{
+        tr('givenUpGbGBShort', {
+          gb: fixed(life.waived.gb, 1),
+          utcMs: whenText(life.waived.utcMs),
+          reason: life.waived.reason,
+        })
+      }}
     </p>
     <p v-if="log.length > 0" class="faint">{{ log.map(logText).join(' · ') }}</p>
   </li>

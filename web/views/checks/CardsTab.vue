@@ -10,6 +10,7 @@ import { useFilm } from '../../stores/film';
 import LossLine from '../flights/LossLine.vue';
 import CardLifeRow from './CardLifeRow.vue';
 import type { Ready } from './useChecks';
+import { tr } from './messages';
 
 /** Cards as they stand and what is planned onto them, until everything is copied. */
 const props = defineProps<{ ready: Ready }>();
@@ -17,7 +18,7 @@ const film = useFilm();
 const c = computed(() => props.ready.context.value);
 const p = computed(() => film.film?.preferences);
 const prefer = (fields: object) =>
-  film.edit('film', film.filmId, { preferences: { ...p.value, ...fields } as never }, 'cards');
+  film.edit('film', film.filmId, { preferences: { ...p.value, ...fields } as never }, tr('cardsLower'));
 const facts = computed(() => c.value?.derived.budget.cards ?? null);
 const cards = computed(() => {
   const now = c.value;
@@ -34,7 +35,14 @@ const evening = computed(() =>
 );
 const long = computed(() => (evening.value?.seconds ?? 0) / 60 > (p.value?.eveningMinutes ?? 0));
 const nameOf = (id: string | null): string => film.get('card', id ?? '')?.name ?? '';
-const AWAY = { water: 'over water', far: 'far away' } as const;
+const AWAY = {
+  get water() {
+    return tr('overWater');
+  },
+  get far() {
+    return tr('farAway');
+  },
+} as const;
 const flights = computed(() =>
   (facts.value?.byFlight ?? []).map((l) => {
     const place = c.value?.derived.places.get(l.flight.locationId)?.location;
@@ -77,65 +85,67 @@ const example = computed(() => {
 
 <template>
   <div class="cards">
-    <section aria-label="Cards as they stand">
-      <h2>Cards as they stand</h2>
+    <section :aria-label="tr('cardsAsTheyStand')">
+      <h2>{{ tr('cardsAsTheyStand') }}</h2>
       <p v-if="cards.length === 0" class="quiet">
-        No card comes along. <RouterLink :to="{ name: 'kit' }">Add the cards you own</RouterLink>.
+        {{ tr('noCardComesAlong') }}
+        <RouterLink :to="{ name: 'kit' }">{{ tr('addTheCardsYouOwn') }}</RouterLink>.
       </p>
       <ul>
         <CardLifeRow v-for="x in cards" :key="x.card.id" v-bind="x" />
       </ul>
     </section>
-    <section class="side" aria-label="The evening, and what is at stake">
-      <h2>The evening</h2>
+    <section class="side" :aria-label="tr('theEveningAndWhatIs')">
+      <h2>{{ tr('theEvening') }}</h2>
       <p v-if="evening" :class="{ stop: long }">
-        <b class="big"><Fig :value="evening.seconds / 60" quantity="minutes" /></b> to copy what is on the
-        cards and what the day will add, {{ p?.copiesWanted }} times with reading back<template v-if="c">
-          at <Fig :value="readerMBs(c)" quantity="megabytesPerSecond" /></template
-        >{{ long ? ': longer than the evening is.' : '.' }}
+        <b class="big"><Fig :value="evening.seconds / 60" quantity="minutes" /></b>
+        {{ tr('toCopyWhatIsOn', { copiesWanted: p?.copiesWanted })
+        }}<template v-if="c">
+          {{ tr('at') }} <Fig :value="readerMBs(c)" quantity="megabytesPerSecond" /></template
+        >{{ long ? tr('longerThanTheEveningIs') : '.' }}
       </p>
       <div class="fields">
         <NumberField
-          label="Copies before a format"
+          :label="tr('copiesBeforeAFormat')"
           :value="p?.copiesWanted ?? 2"
           quantity="count"
           :save="(v) => prefer({ copiesWanted: v })"
         />
         <NumberField
-          label="Minutes of an evening"
+          :label="tr('minutesOfAnEvening')"
           :value="p?.eveningMinutes ?? 120"
           quantity="minutes"
           :step="10"
           :save="(v) => prefer({ eveningMinutes: v })"
         />
         <NumberField
-          label="Far from"
+          :label="tr('farFrom')"
           :value="p?.awayM ?? 400"
           quantity="metres"
           :step="50"
-          hint="From this distance an aircraft that comes down is far from help: a flight there wants a card of its own, like one over water."
+          :hint="tr('fromThisDistanceAnAircraft')"
           :save="(v) => prefer({ awayM: v })"
         />
       </div>
       <LossLine v-if="facts" :cards="facts" />
-      <h2>Names of clips</h2>
+      <h2>{{ tr('namesOfClips') }}</h2>
       <TextField
-        label="Template"
+        :label="tr('template')"
         :value="p?.clipTemplate ?? ''"
-        :hint="`Words in braces: ${CLIP_WORDS.join(', ')}.`"
+        :hint="tr('wordsInBracesCLIPWORDS', { CLIP_WORDS: CLIP_WORDS.join(', ') })"
         :save="saveTemplate"
       />
       <p class="example">{{ example }}</p>
     </section>
-    <section class="wide" aria-label="Flights and their cards">
-      <h2>Flights and their cards</h2>
-      <p v-if="flights.length === 0" class="quiet">No flight is planned yet.</p>
+    <section class="wide" :aria-label="tr('flightsAndTheirCards')">
+      <h2>{{ tr('flightsAndTheirCards') }}</h2>
+      <p v-if="flights.length === 0" class="quiet">{{ tr('noFlightIsPlannedYet') }}</p>
       <p v-else class="sums">
         <span v-for="x in byPlace" :key="x.id"
           ><span dir="auto">{{ x.name }}</span>
           <b><Fig :value="x.bytes / 1e9" quantity="gigabytes" /></b></span
         ><span
-          >the film <b><Fig :value="whole / 1e9" quantity="gigabytes" /></b
+          >{{ tr('theFilm') }} <b><Fig :value="whole / 1e9" quantity="gigabytes" /></b
         ></span>
       </p>
       <div
@@ -143,17 +153,17 @@ const example = computed(() => {
         class="scroll"
         tabindex="0"
         role="region"
-        aria-label="Flights and their cards, table"
+        :aria-label="tr('flightsAndTheirCardsTable')"
       >
         <table>
           <thead>
             <tr>
-              <th scope="col">day, off at</th>
-              <th scope="col">location</th>
-              <th scope="col">pack</th>
-              <th scope="col">card</th>
-              <th scope="col">recorded</th>
-              <th scope="col">on it</th>
+              <th scope="col">{{ tr('dayOffAt') }}</th>
+              <th scope="col">{{ tr('location') }}</th>
+              <th scope="col">{{ tr('pack') }}</th>
+              <th scope="col">{{ tr('card') }}</th>
+              <th scope="col">{{ tr('recordedLower') }}</th>
+              <th scope="col">{{ tr('onIt') }}</th>
               <th scope="col" />
             </tr>
           </thead>
@@ -163,11 +173,11 @@ const example = computed(() => {
               <td dir="auto">{{ f.place }}</td>
               <td>{{ f.pack }}</td>
               <td :class="{ stop: f.cardId === null && !f.internal }">
-                {{ f.cardId ? nameOf(f.cardId) : f.internal ? 'memory of the aircraft' : 'no room' }}
+                {{ f.cardId ? nameOf(f.cardId) : f.internal ? tr('memoryOfTheAircraft') : tr('noRoom') }}
               </td>
               <td><Fig :value="f.recordedS" quantity="seconds" /></td>
               <td><Fig :value="f.bytes / 1e9" quantity="gigabytes" /></td>
-              <td>{{ f.away ? AWAY[f.away] : '' }}{{ f.shares ? ', shares its card' : '' }}</td>
+              <td>{{ f.away ? AWAY[f.away] : '' }}{{ f.shares ? tr('sharesItsCard') : '' }}</td>
             </tr>
           </tbody>
         </table>

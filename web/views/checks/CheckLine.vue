@@ -5,15 +5,26 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { whenText } from '../../format';
 import MarkSign from '../../parts/MarkSign.vue';
 import type { Verdict } from './useChecks';
+import { tr } from './messages';
 
 /** A line of a sheet: what is looked at, what was found, and what somebody says to it. */
 const props = defineProps<{ line: SheetLine; answer: (verdict: Verdict, reason?: string) => string }>();
 const WORDS = {
-  passed: 'pass',
-  care: 'care',
-  failed: 'fail',
-  waived: 'waived',
-  open: 'open',
+  get passed() {
+    return tr('passLower');
+  },
+  get care() {
+    return tr('care');
+  },
+  get failed() {
+    return tr('failLower');
+  },
+  get waived() {
+    return tr('waived');
+  },
+  get open() {
+    return tr('open');
+  },
 } as const;
 const { text } = useMessages();
 const protects = computed(() => text(props.line.protects));
@@ -78,7 +89,7 @@ const pressed = (event: KeyboardEvent): void => {
         <b v-if="line.status !== 'passed'">{{ WORDS[line.status] }}:</b> {{ text(line.result.say) }}
       </p>
       <p class="more">
-        <span v-if="protects" class="faint">Against: {{ protects }}</span>
+        <span v-if="protects" class="faint">{{ tr('againstProtects', { protects }) }}</span>
         <span v-if="line.answer" class="log"
           >{{
             WORDS[
@@ -99,11 +110,11 @@ const pressed = (event: KeyboardEvent): void => {
           v-model="reason"
           type="text"
           maxlength="500"
-          aria-label="Why it is waived"
-          placeholder="Why it may go on all the same"
+          :aria-label="tr('whyItIsWaived')"
+          :placeholder="tr('whyItMayGoOn')"
           @keydown.esc.stop="waiving = false"
-        /><button class="btn lead" type="submit">Waive</button
-        ><button class="btn" type="button" @click="waiving = false">Cancel</button>
+        /><button class="btn lead" type="submit">{{ tr('waive') }}</button
+        ><button class="btn" type="button" @click="waiving = false">{{ tr('cancel') }}</button>
       </form>
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     </div>
@@ -112,19 +123,19 @@ const pressed = (event: KeyboardEvent): void => {
         <button
           class="btn yes"
           :aria-pressed="line.status === 'passed'"
-          title="P"
+          :title="'P'"
           @click="say(line.status === 'passed' ? 'open' : 'passed')"
         >
-          Pass
+          {{ tr('pass') }}
         </button>
         <button
           v-if="!line.result"
           class="btn"
           :aria-pressed="line.status === 'failed'"
-          title="F"
+          :title="'F'"
           @click="say(line.status === 'failed' ? 'open' : 'failed')"
         >
-          Fail
+          {{ tr('fail') }}
         </button>
       </template>
       <button
@@ -133,9 +144,11 @@ const pressed = (event: KeyboardEvent): void => {
         title="W"
         @click="ask"
       >
-        Waive
+        {{ tr('waive') }}
       </button>
-      <button v-if="line.status === 'waived'" class="btn" title="O" @click="say('open')">Reopen</button>
+      <button v-if="line.status === 'waived'" class="btn" :title="'O'" @click="say('open')">
+        {{ tr('reopen') }}
+      </button>
     </span>
   </li>
 </template>

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { counted } from '@core/units';
 import { useVerdict } from '../../composables/useVerdict';
 import { computed, ref, watch } from 'vue';
-import { dateText } from '../../format';
+import { counted, dateText } from '../../format';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import TabbedView from '../../parts/TabbedView.vue';
@@ -11,6 +10,7 @@ import BagTab from './BagTab.vue';
 import CardsTab from './CardsTab.vue';
 import SheetTab from './SheetTab.vue';
 import { useChecks } from './useChecks';
+import { tr } from './messages';
 
 /** What has to be there and looked at, from days before until the footage is safe. */
 const props = defineProps<{ film: string; location?: string }>();
@@ -18,9 +18,24 @@ const selection = useSelection();
 const derivedFilm = useDerivedFilm();
 const ready = useChecks();
 const TABS = [
-  { id: 'checks', label: 'Checks' },
-  { id: 'bag', label: 'Bag' },
-  { id: 'cards', label: 'Cards' },
+  {
+    id: 'checks',
+    get label() {
+      return tr('checks');
+    },
+  },
+  {
+    id: 'bag',
+    get label() {
+      return tr('bag');
+    },
+  },
+  {
+    id: 'cards',
+    get label() {
+      return tr('cards');
+    },
+  },
 ] as const;
 const tab = ref<(typeof TABS)[number]['id']>('checks');
 useLocationRoute('checks', props);
@@ -36,7 +51,10 @@ const { ofPlaces } = useVerdict();
 const verdict = computed(() => (ready.place.value ? ofPlaces([ready.place.value.location.id]) : undefined));
 const counts = computed(() =>
   ready.context.value
-    ? `${failed.value > 0 ? `${counted(failed.value, 'check')} failed · ` : ''}${counted(open.value, 'check')} open`
+    ? tr('checksChecks2Open', {
+        checks: failed.value > 0 ? `${tr('checksFailed', { checks: counted(failed.value, 'check') })} ` : '',
+        checks2: counted(open.value, 'check'),
+      })
     : '',
 );
 const choices = computed(() =>
@@ -47,11 +65,11 @@ const choices = computed(() =>
 <template>
   <TabbedView
     name="ready"
-    title="Ready"
-    tabs-label="Parts of being ready"
+    :title="tr('ready')"
+    :tabs-label="tr('partsOfBeingReady')"
     :tabs="TABS"
     :tab="tab"
-    choices-label="Locations"
+    :choices-label="tr('locations')"
     :choices="choices"
     :chosen="ready.place.value?.location.id"
     :verdict="verdict"
@@ -64,8 +82,8 @@ const choices = computed(() =>
     @choose="selection.pickPlace"
   >
     <p v-if="!ready.context.value" class="quiet">
-      Checks belong to a location and a date.
-      <RouterLink :to="{ name: 'locations' }">Add the first location</RouterLink>.
+      {{ tr('checksBelongToALocation') }}
+      <RouterLink :to="{ name: 'locations' }">{{ tr('addTheFirstLocation') }}</RouterLink>.
     </p>
     <SheetTab v-else-if="tab === 'checks'" :ready="ready" />
     <BagTab v-else-if="tab === 'bag'" :ready="ready" />

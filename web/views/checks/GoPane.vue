@@ -2,6 +2,7 @@
 import { useMessages } from '../../composables/useMessages';
 import type { Go, GoFigure } from '@core/checks';
 import { messageKey } from '@core/messages';
+import { tr } from './messages';
 
 /** What is written here comes to; the pilot decides. */
 defineProps<{
@@ -16,23 +17,35 @@ defineProps<{
   picked: number;
 }>();
 defineEmits<{ pick: [index: number] }>();
-const WORDS = { go: 'go', wait: 'wait', 'no-go': 'no-go' } as const;
+const WORDS = {
+  get go() {
+    return tr('go');
+  },
+  get wait() {
+    return tr('wait');
+  },
+  get 'no-go'() {
+    return tr('noGo');
+  },
+} as const;
 const MOST = 7;
 const { text } = useMessages();
 </script>
 
 <template>
-  <aside class="figure" :class="`is-${go.go}`" :aria-label="`Go, wait or no-go for the ${of}`">
-    <p class="label">the {{ of }}, by what is written here</p>
+  <aside class="figure" :class="`is-${go.go}`" :aria-label="tr('goWaitOrNoGo', { of })">
+    <p class="label">{{ tr('theOfByWhatIs', { of }) }}</p>
     <p class="word" role="status">{{ WORDS[go.go] }}</p>
     <ul>
       <li v-for="r in go.reasons.slice(0, MOST)" :key="messageKey(r.say)" :class="r.weight">
         <b>{{ WORDS[r.weight] }}</b> {{ text(r.say) }}
       </li>
     </ul>
-    <p v-if="go.reasons.length > MOST" class="quiet">and {{ go.reasons.length - MOST }} more</p>
-    <p v-if="go.reasons.length === 0" class="quiet">Nothing that was looked at speaks against it.</p>
-    <div v-if="flights.length > 0" class="flights" role="group" aria-label="Flights here">
+    <p v-if="go.reasons.length > MOST" class="quiet">
+      {{ tr('andReasonsMore', { reasons: go.reasons.length - MOST }) }}
+    </p>
+    <p v-if="go.reasons.length === 0" class="quiet">{{ tr('nothingThatWasLookedAt') }}</p>
+    <div v-if="flights.length > 0" class="flights" role="group" :aria-label="tr('flightsHere')">
       <button
         v-for="f in flights"
         :key="f.index"
@@ -46,8 +59,7 @@ const { text } = useMessages();
       </button>
     </div>
     <p class="faint">
-      It counts what was entered and answered, and knows no rule. The pilot decides, under the local rule and
-      what the sky looks like.
+      {{ tr('itCountsWhatWasEntered') }}
     </p>
   </aside>
 </template>

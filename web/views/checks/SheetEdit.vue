@@ -6,6 +6,7 @@ import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 /** One's own checks of a moment, the order of all of them, and those that are switched off. */
 const props = defineProps<{ moment: CheckMoment }>();
@@ -41,18 +42,16 @@ const put = (label: string, rows: readonly OwnCheck[]): void => {
   fault.value = faults[0]?.say ?? '';
 };
 const move = (code: string, by: -1 | 1): void =>
-  put('order of checks', moveCheck(props.moment, own.value, code, by, uuid));
+  put(tr('orderOfChecks'), moveCheck(props.moment, own.value, code, by, uuid));
 const turn = (code: string, isOff: boolean): void => {
   const row = switchCheck(own.value, code, isOff, uuid);
   if (!row) return;
-  put(isOff ? 'switch check off' : 'switch check on', [row]);
-  selection.say(
-    isOff ? 'Switched off, on every film. It stands below to be switched on again.' : 'Switched on again.',
-  );
+  put(isOff ? tr('switchCheckOff') : tr('switchCheckOn'), [row]);
+  selection.say(isOff ? tr('switchedOffOnEveryFilm') : tr('switchedOnAgain'));
 };
 const add = (): void => {
   if (draft.value.trim() === '') {
-    fault.value = 'Say what is to be looked at.';
+    fault.value = tr('sayWhatIsToBe');
     return;
   }
   const value: Entity<'check'> = {
@@ -66,14 +65,14 @@ const add = (): void => {
     notes: '',
     retired: false,
   };
-  put('new check', [value]);
+  put(tr('newCheckLower'), [value]);
   if (fault.value === '') {
     draft.value = '';
     protects.value = '';
   }
 };
 const remove = (code: string): void => {
-  film.remove('delete check', [{ kind: 'check', id: code }]);
+  film.remove(tr('deleteCheck'), [{ kind: 'check', id: code }]);
 };
 </script>
 
@@ -88,29 +87,33 @@ const remove = (code: string): void => {
           <button
             class="btn"
             :disabled="i === 0"
-            :aria-label="`Earlier: ${l.asks}`"
+            :aria-label="tr('earlierAsks', { asks: l.asks })"
             @click="move(l.code, -1)"
           >
-            Earlier</button
-          ><button
+            {{ tr('earlier') }}</button><button
             class="btn"
             :disabled="i === listed.length - 1"
-            :aria-label="`Later: ${l.asks}`"
+            :aria-label="tr('laterAsks', { asks: l.asks })"
             @click="move(l.code, 1)"
           >
-            Later
+            {{ tr('later') }}
           </button>
-          <button v-if="l.own" class="btn" :aria-label="`Delete: ${l.asks}`" @click="remove(l.code)">
-            Delete
+          <button
+            v-if="l.own"
+            class="btn"
+            :aria-label="tr('deleteAsks', { asks: l.asks })"
+            @click="remove(l.code)"
+          >
+            {{ tr('delete') }}
           </button>
           <button
             v-else
             class="btn"
-            :aria-label="`Switch off: ${l.asks}`"
-            :title="l.safety ? `It protects: ${l.protects}` : ''"
+            :aria-label="tr('switchOffAsks', { asks: l.asks })"
+            :title="l.safety ? tr('itProtectsProtects', { protects: l.protects }) : ''"
             @click="turn(l.code, true)"
           >
-            {{ l.safety ? 'Switch off (it protects)' : 'Switch off' }}
+            {{ l.safety ? tr('switchOffItProtects') : tr('switchOff') }}
           </button>
         </span>
       </li>
@@ -119,31 +122,35 @@ const remove = (code: string): void => {
       <input
         v-model="draft"
         maxlength="200"
-        aria-label="New check"
-        placeholder="A check of your own, as you would read it aloud"
+        :aria-label="tr('newCheck')"
+        :placeholder="tr('aCheckOfYourOwn')"
       /><input
         v-model="protects"
         maxlength="500"
-        aria-label="Against what"
-        placeholder="Against what (may stay empty)"
-      /><button class="btn lead" type="submit">Add it</button>
+        :aria-label="tr('againstWhat')"
+        :placeholder="tr('againstWhatMayStayEmpty')"
+      /><button class="btn lead" type="submit">{{ tr('addIt') }}</button>
     </form>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <template v-if="off.length > 0"
-      ><h3>Switched off</h3>
+      ><h3>{{ tr('switchedOff') }}</h3>
       <ul>
         <li v-for="o in off" :key="o.id">
           <span dir="auto"
             >{{ o.name }} <span class="faint">{{ o.protects }}</span></span
           ><span class="do"
-            ><button class="btn" :aria-label="`Switch on: ${o.name}`" @click="turn(o.code, false)">
-              Switch on
+            ><button
+              class="btn"
+              :aria-label="tr('switchOnName', { name: o.name })"
+              @click="turn(o.code, false)"
+            >
+              {{ tr('switchOn') }}
             </button></span
           >
         </li>
       </ul></template
     >
-    <p class="quiet">Order, own checks and what is off are yours across all films.</p>
+    <p class="quiet">{{ tr('orderOwnChecksAndWhat') }}</p>
   </div>
 </template>
 

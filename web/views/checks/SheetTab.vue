@@ -12,6 +12,7 @@ import GoPane from './GoPane.vue';
 import { MOMENT_WORDS } from './moments';
 import SheetEdit from './SheetEdit.vue';
 import type { Ready } from './useChecks';
+import { tr } from './messages';
 
 /** One sheet for each moment of the day: read aloud, answered with a thumb. */
 const props = defineProps<{ ready: Ready }>();
@@ -24,13 +25,17 @@ const place = computed(() => r.place.value?.location ?? null);
 const flights = computed(() =>
   r.flights.value.map((f, i) => ({
     value: i,
-    label: `${i + 1}: ${film.get('pack', f.packId ?? '')?.name ?? 'no pack'} at ${clockText(f.startMs, place.value?.zone ?? 'UTC')}`,
+    label: tr('valueNameAtStartMs', {
+      value: i + 1,
+      name: film.get('pack', f.packId ?? '')?.name ?? tr('noPack'),
+      startMs: clockText(f.startMs, place.value?.zone ?? 'UTC'),
+    }),
   })),
 );
 const shots = computed(() =>
   r.shots.value.map((s) => ({
     value: s.facts.shot.id,
-    label: `${s.number} ${s.facts.shot.title || 'untitled'}`,
+    label: `${s.number} ${s.facts.shot.title || tr('untitled')}`,
   })),
 );
 const about = computed(() =>
@@ -53,7 +58,7 @@ const along = (event: KeyboardEvent): void => {
 
 <template>
   <div class="cols">
-    <nav class="moments no-print" aria-label="Moments">
+    <nav class="moments no-print" :aria-label="tr('moments')">
       <button
         v-for="s in r.sheets.value"
         :key="s.moment"
@@ -63,10 +68,11 @@ const along = (event: KeyboardEvent): void => {
           editing = false;
         "
       >
-        <span>{{ MOMENT_WORDS[s.moment] }}</span><span v-if="s.failed > 0" class="count not"
-          >{{ s.failed }} fail{{ s.failed === 1 ? 's' : '' }}</span
-        ><span v-else-if="s.open > 0" class="count">{{ s.open }} open</span
-        ><span v-else class="count">done</span>
+        <span>{{ MOMENT_WORDS[s.moment] }}</span><span v-if="s.failed > 0" class="count not">{{
+          tr('failedFailFailed2', { failed: s.failed, failed2: s.failed === 1 ? 's' : '' })
+        }}</span
+        ><span v-else-if="s.open > 0" class="count">{{ tr('openOpen', { open: s.open }) }}</span
+        ><span v-else class="count">{{ tr('done') }}</span>
       </button>
     </nav>
     <section class="sheet" :aria-label="MOMENT_WORDS[r.moment.value]">
@@ -77,7 +83,7 @@ const along = (event: KeyboardEvent): void => {
         <span class="do no-print">
           <PickField
             v-if="(scope === 'flight' || r.moment.value === 'launch-point') && flights.length > 0"
-            label="Flight"
+            :label="tr('flight')"
             :value="r.flightN.value"
             :options="flights"
             :save="
@@ -88,14 +94,14 @@ const along = (event: KeyboardEvent): void => {
           />
           <PickField
             v-if="scope === 'take' && shots.length > 0"
-            label="Shot"
+            :label="tr('shot')"
             :value="r.context.value?.shot?.facts.shot.id ?? ''"
             :options="shots"
             :save="(v) => selection.pick(v)"
           />
-          <button class="btn" @click="print">Print</button>
+          <button class="btn" @click="print">{{ tr('print') }}</button>
           <button class="btn" :aria-pressed="editing" @click="editing = !editing">
-            {{ editing ? 'Done' : 'Change this sheet' }}
+            {{ editing ? tr('doneUpper') : tr('changeThisSheet') }}
           </button>
         </span>
       </header>
@@ -108,13 +114,12 @@ const along = (event: KeyboardEvent): void => {
           :answer="(verdict, reason) => r.answer(l, verdict, reason)"
         />
         <li v-if="(r.sheet.value?.lines.length ?? 0) === 0" class="quiet none">
-          Nothing to look at here{{
-            scope === 'flight'
-              ? ': no flight is planned at this location'
-              : scope === 'take'
-                ? ': no shot is at this location'
-                : ''
-          }}.
+          {{
+            tr('nothingToLookAtHere', {
+              scope:
+                scope === 'flight' ? tr('noFlightIsPlannedAt') : scope === 'take' ? tr('noShotIsAtThis') : '',
+            })
+          }}
         </li>
       </ul>
       <AnswerLog :ready="ready" />

@@ -1,12 +1,29 @@
 import type { CheckMoment } from '@core/model';
+import { tr } from './messages';
 
 export const MOMENT_WORDS: Readonly<Record<CheckMoment, string>> = {
-  'days-before': 'Days before',
-  'evening-before': 'The evening before',
-  'leaving-home': 'Leaving home',
-  'launch-point': 'At the launch point',
-  'before-take': 'Before each take',
-  'after-landing': 'After landing',
-  'leaving-place': 'Leaving the location',
-  'at-home': 'Back home',
+  get 'days-before'() {
+    return tr('daysBefore');
+  },
+  get 'evening-before'() {
+    return tr('theEveningBefore');
+  },
+  get 'leaving-home'() {
+    return tr('leavingHome');
+  },
+  get 'launch-point'() {
+    return tr('atTheLaunchPoint');
+  },
+  get 'before-take'() {
+    return tr('beforeEachTake');
+  },
+  get 'after-landing'() {
+    return tr('afterLanding');
+  },
+  get 'leaving-place'() {
+    return tr('leavingTheLocation');
+  },
+  get 'at-home'() {
+    return tr('backHome');
+  },
 };

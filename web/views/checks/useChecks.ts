@@ -15,6 +15,7 @@ import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { tr } from './messages';
 
 type Answer = Entity<'answer'>;
 export type Verdict = Answer['verdict'];
@@ -81,7 +82,7 @@ export const useChecks = () => {
     return c
       ? flights.value.map((flight, index) => ({
           index,
-          pack: film.get('pack', flight.packId ?? '')?.name ?? 'no pack',
+          pack: film.get('pack', flight.packId ?? '')?.name ?? tr('noPack'),
           ...goOfFlight({ ...c, flight }),
         }))
       : [];
@@ -122,7 +123,7 @@ export const useChecks = () => {
       who: who.value,
       utcMs: Math.max(Date.now(), last + 1),
     };
-    const faults = film.commit('check', [{ kind: 'answer', id: value.id, after: value as never }]);
+    const faults = film.commit(tr('check'), [{ kind: 'answer', id: value.id, after: value as never }]);
     nowMs.value = Date.now();
     return faults[0]?.say ?? '';
   };

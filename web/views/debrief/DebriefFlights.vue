@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { packsFlown, type FlownFlight, type ForecastError } from '@core/debrief';
 import { clockText } from '@core/time';
-import { counted, mean } from '@core/units';
+import { mean } from '@core/units';
 import { computed } from 'vue';
-import { OUTCOME_WORDS } from '../../format';
+import { counted, fixed, OUTCOME_WORDS } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import DataTable from '../../parts/DataTable.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { signed } from './errors';
+import { tr } from './messages';
 
 /** Logged flights beside their plan, and how far the forecasts were off. */
 const props = defineProps<{
@@ -26,32 +27,84 @@ const windError = computed(() => {
 });
 const packs = computed(() => packsFlown(props.flights).filter((p) => p.bias !== null));
 const COLUMNS = [
-  { key: 'takeOff', label: 'Take-off', width: 72 },
-  { key: 'pack', label: 'Pack', minWidth: 50 },
-  { key: 'minutes', label: 'Minutes', width: 108, figure: true },
-  { key: 'energy', label: 'Energy', width: 84, figure: true, wideOnly: true },
-  { key: 'error', label: 'Plan', width: 64, figure: true },
-  { key: 'landed', label: 'Landed', width: 68, figure: true },
-  { key: 'outcome', label: 'Outcome', minWidth: 84, wideOnly: true },
+  {
+    key: 'takeOff',
+    get label() {
+      return tr('takeOff');
+    },
+    width: 72,
+  },
+  {
+    key: 'pack',
+    get label() {
+      return tr('pack');
+    },
+    minWidth: 50,
+  },
+  {
+    key: 'minutes',
+    get label() {
+      return tr('minutes');
+    },
+    width: 108,
+    figure: true,
+  },
+  {
+    key: 'energy',
+    get label() {
+      return tr('energy');
+    },
+    width: 84,
+    figure: true,
+    wideOnly: true,
+  },
+  {
+    key: 'error',
+    get label() {
+      return tr('plan');
+    },
+    width: 64,
+    figure: true,
+  },
+  {
+    key: 'landed',
+    get label() {
+      return tr('landed');
+    },
+    width: 68,
+    figure: true,
+  },
+  {
+    key: 'outcome',
+    get label() {
+      return tr('outcome');
+    },
+    minWidth: 84,
+    wideOnly: true,
+  },
 ] as const;
 const trend = (e: ForecastError): string => {
   const percent = (share: number): string => `${Math.round(share * 100)} %`;
-  const off = `off by ${percent(e.off)} on average over ${counted(e.flights, 'flight')}`;
-  return e.halves ? `${off}, ${percent(e.halves[0])} at first, ${percent(e.halves[1])} lately` : off;
+  const off = tr('offByPercentOnAverage', { percent: percent(e.off), flights: counted(e.flights, 'flight') });
+  return e.halves
+    ? tr('offPercentAtFirstPercent2', { off, percent: percent(e.halves[0]), percent2: percent(e.halves[1]) })
+    : off;
 };
 </script>
 
 <template>
   <section aria-labelledby="debrief-flights">
-    <h2 id="debrief-flights">Flights</h2>
-    <p v-if="flights.length === 0" class="quiet">No flight of this film is in the log.</p>
+    <h2 id="debrief-flights">{{ tr('flights') }}</h2>
+    <p v-if="flights.length === 0" class="quiet">{{ tr('noFlightOfThisFilm') }}</p>
     <template v-else>
       <DataTable :rows="flights" :columns="COLUMNS" :key-of="(row) => row.entry.id">
         <template #takeOff="{ row }">{{ clockText(row.entry.utcMs, zone) }}</template>
         <template #pack="{ row }">{{ store.get('pack', row.entry.packId)?.name ?? '–' }}</template>
         <template #minutes="{ row }"
-          >{{ row.entry.minutes.toFixed(1)
-          }}<span class="quiet"> of {{ row.entry.plannedMinutes?.toFixed(1) ?? '–' }}</span></template
+          >{{ fixed(row.entry.minutes, 1)
+          }}<span class="quiet">
+            {{ tr('ofPlannedMinutes', { plannedMinutes: fixed(row.entry.plannedMinutes, 1) }) }}</span
+          ></template
         >
         <template #energy="{ row }"><Fig :value="row.usedWh" quantity="wattHours" /></template>
         <template #error="{ row }">{{ signed(row.energyError) }}</template>
@@ -60,32 +113,37 @@ const trend = (e: ForecastError): string => {
       </DataTable>
       <dl>
         <template v-if="minutes">
-          <dt>Minutes</dt>
+          <dt>{{ tr('minutes') }}</dt>
           <dd>{{ trend(minutes) }}</dd>
         </template>
         <template v-if="energy">
-          <dt>Energy</dt>
+          <dt>{{ tr('energy') }}</dt>
           <dd>{{ trend(energy) }}</dd>
         </template>
         <template v-if="windError !== null">
-          <dt>Wind</dt>
+          <dt>{{ tr('wind') }}</dt>
           <dd>
-            {{ windError < 0 ? 'weaker' : 'stronger' }} than planned by
-            <Fig :value="Math.abs(windError)" quantity="speed" /> on average
+            {{ tr('windErrorThanPlannedBy', { windError: windError < 0 ? tr('weaker') : tr('stronger') }) }}
+            <Fig :value="Math.abs(windError)" quantity="speed" /> {{ tr('onAverage') }}
           </dd>
         </template>
         <template v-for="p in packs" :key="p.packId">
-          <dt>{{ store.get('pack', p.packId)?.name ?? 'a pack' }}</dt>
-          <dd>{{ signed(p.bias) }} energy against plan, {{ counted(p.flights, 'flight') }}</dd>
+          <dt>{{ store.get('pack', p.packId)?.name ?? tr('aPack') }}</dt>
+          <dd>
+            {{
+              tr('signedEnergyAgainstPlanFlights', {
+                signed: signed(p.bias),
+                flights: counted(p.flights, 'flight'),
+              })
+            }}
+          </dd>
         </template>
       </dl>
       <p class="quiet">
         {{
-          store.film?.preferences.learn
-            ? 'Logged flights correct the plan from three flights of an aircraft on.'
-            : 'Logged flights do not correct the plan.'
+          store.film?.preferences.learn ? tr('loggedFlightsCorrectThePlan') : tr('loggedFlightsDoNotCorrect')
         }}
-        <RouterLink :to="{ name: 'flights' }">Flights, Log</RouterLink>
+        <RouterLink :to="{ name: 'flights' }">{{ tr('flightsLog') }}</RouterLink>
       </p>
     </template>
   </section>

@@ -10,6 +10,7 @@ import DebriefTries from './DebriefTries.vue';
 import RecordPane from './RecordPane.vue';
 import SecondDay from './SecondDay.vue';
 import { errorText } from './errors';
+import { tr } from './messages';
 
 /** Plan against what happened: shots, flights, forecasts, tries, and what a second day would have to bring. */
 const store = useFilm();
@@ -28,18 +29,26 @@ const energy = computed(() => forecastError(flights.value.map((f) => f.energyErr
 <template>
   <main class="debrief scroll" tabindex="-1">
     <header>
-      <h1>Debrief</h1>
+      <h1>{{ tr('debrief') }}</h1>
       <p v-if="shots.length > 0" class="sum">
-        <b>{{ count('kept') }}</b> of {{ shots.length }} shots kept, {{ count('tried') }} tried,
-        {{ count('missing') }} not flown.
-        <template v-if="minutes">Flights took {{ errorText(minutes.bias) }} minutes than planned</template
-        ><template v-if="minutes && energy"> and {{ errorText(energy.bias) }} energy</template
+        <b>{{ count('kept') }}</b>
+        {{
+          tr('ofShotsShotsKeptCount', {
+            shots: shots.length,
+            count: count('tried'),
+            count2: count('missing'),
+          })
+        }}
+        <template v-if="minutes">{{
+          tr('flightsTookBiasMinutesThan', { bias: errorText(minutes.bias) })
+        }}</template><template v-if="minutes && energy">
+          {{ tr('andBiasEnergy', { bias: errorText(energy.bias) }) }}</template
         ><template v-if="minutes">.</template>
       </p>
     </header>
     <p v-if="!begun" class="empty quiet">
-      Nothing is flown yet. Takes are noted and flights are logged in the
-      <RouterLink :to="{ name: 'field' }">Field</RouterLink>; here they stand beside their plan.
+      {{ tr('nothingIsFlownYetTakes') }}
+      <RouterLink :to="{ name: 'field' }">{{ tr('field') }}</RouterLink>{{ tr('hereTheyStandBesideTheir') }}
     </p>
     <div class="columns">
       <DebriefShots :shots="shots" />

@@ -21,6 +21,8 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import LineMap from '../rehearse/LineMap.vue';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 /** A flight as a track or a table tells it: which flight it was, what it says, how far it was off the plan. */
 const store = useFilm();
@@ -33,11 +35,21 @@ const record = shallowRef<FlightRecord | null>(null);
 const table = shallowRef<RecordTable | null>(null);
 const columns = shallowRef<RecordColumns | null>(null);
 const FIELD_WORDS: Readonly<Record<RecordField, string>> = {
-  time: 'Time',
-  latitude: 'Latitude',
-  longitude: 'Longitude',
-  height: 'Height',
-  share: 'Charge',
+  get time() {
+    return tr('time');
+  },
+  get latitude() {
+    return tr('latitude');
+  },
+  get longitude() {
+    return tr('longitude');
+  },
+  get height() {
+    return tr('height');
+  },
+  get share() {
+    return tr('charge');
+  },
 };
 const zone = computed(() => derivedFilm.locations[0]?.zone ?? 'UTC');
 const keyOf = (headings: readonly string[]): string => `dusk-record-columns:${headings.join('|')}`;
@@ -52,7 +64,7 @@ const columnsKnown = (headings: readonly string[]): RecordColumns => {
 
 const take = (result: ReturnType<typeof recordFromTable>): void => {
   record.value = result.ok ? result.value : null;
-  fault.value = result.ok ? '' : `“${file.value}”: ${result.reason}`;
+  fault.value = result.ok ? '' : tr('fileReason', { file: file.value, reason: result.reason });
 };
 const reread = (): void => {
   if (table.value && columns.value) take(recordFromTable(table.value, columns.value, zone.value));
@@ -85,7 +97,7 @@ const column = (field: RecordField, heading: string | null): void => {
   reread();
 };
 const headings = computed(() => [
-  { value: null as string | null, label: 'not in the file' },
+  { value: null as string | null, label: tr('notInTheFile') },
   ...(table.value?.headings ?? []).map((h) => ({ value: h as string | null, label: h })),
 ]);
 
@@ -123,7 +135,7 @@ const add = (): void => {
   if (!m || !flight || !location || !pack) return;
   const planned = plannedShares(flight);
   const [fault0] = store.commit(
-    'flight record',
+    tr('flightRecord'),
     logFlight(
       {
         filmId: store.filmId,
@@ -139,7 +151,7 @@ const add = (): void => {
         outcome: 'as-planned',
         condition: 'sound',
         shotIds: flight.stops.map((s) => s.shotId).filter((id) => derivedFilm.derived?.done.has(id)),
-        notes: `From ${file.value}`.slice(0, 200),
+        notes: tr('fromFile', { file: file.value }).slice(0, 200),
       },
       pack,
       { date: dateIn(m.figures.takeOffMs, location.zone), zone: location.zone },
@@ -147,19 +159,19 @@ const add = (): void => {
       uuid(),
     ),
   );
-  selection.say(fault0?.say ?? `Logged from ${file.value}. Undo takes it back.`);
+  selection.say(fault0?.say ?? tr('loggedFromFileUndoTakes', { file: file.value }));
 };
 </script>
 
 <template>
   <section aria-labelledby="record-title">
     <header class="head">
-      <h2 id="record-title">Flight record</h2>
+      <h2 id="record-title">{{ tr('flightRecordUpper') }}</h2>
       <label class="btn file"
-        >Choose a file<input type="file" accept=".gpx,.csv,.txt,.tsv" @change="bringIn"
+        >{{ tr('chooseAFile') }}<input type="file" accept=".gpx,.csv,.txt,.tsv" @change="bringIn"
       /></label>
     </header>
-    <p v-if="!file" class="quiet">A track (GPX) or a table (CSV) of a flight, read here on this device.</p>
+    <p v-if="!file" class="quiet">{{ tr('aTrackGPXOrA') }}</p>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <div v-if="table && columns && (fault || !match)" class="columns-of">
       <PickField
@@ -173,39 +185,49 @@ const add = (): void => {
     </div>
     <div v-if="match" class="found">
       <dl>
-        <dt>Take-off</dt>
+        <dt>{{ tr('takeOff') }}</dt>
         <dd>
           {{ dayText(dateIn(match.figures.takeOffMs, match.location?.zone ?? zone)) }},
           {{ clockText(match.figures.takeOffMs, match.location?.zone ?? zone) }}
         </dd>
-        <dt>In the air</dt>
+        <dt>{{ tr('inTheAir') }}</dt>
         <dd>
-          {{ match.figures.minutes.toFixed(1) }} min, <Fig :value="match.figures.metres" quantity="metres" />
+          {{ tr('minutesMin', { minutes: fixed(match.figures.minutes, 1) }) }}
+          <Fig :value="match.figures.metres" quantity="metres" />
         </dd>
-        <dt>Farthest, highest</dt>
+        <dt>{{ tr('farthestHighest') }}</dt>
         <dd>
           <Fig :value="match.figures.farthestM" quantity="metres" />,
           <Fig
             v-if="match.figures.highestM !== null"
             :value="match.figures.highestM"
             quantity="metres"
-          /><template v-else>height not in the file</template>
+          /><template v-else>{{ tr('heightNotInTheFile') }}</template>
         </dd>
-        <dt>Charge</dt>
-        <dd>{{ percent(match.figures.startShare) }} to {{ percent(match.figures.endShare) }}</dd>
-        <dt>Flight</dt>
+        <dt>{{ tr('charge') }}</dt>
         <dd>
-          <template v-if="match.entry">in the log already</template>
-          <template v-else-if="match.flight && match.location"
-            >{{ match.location.name }}, planned
-            {{ clockText(match.flight.startMs, match.location.zone) }}</template
-          >
-          <template v-else>no planned flight is near it in place and time</template>
+          {{
+            tr('percentToPercent2', {
+              percent: percent(match.figures.startShare),
+              percent2: percent(match.figures.endShare),
+            })
+          }}
+        </dd>
+        <dt>{{ tr('flight') }}</dt>
+        <dd>
+          <template v-if="match.entry">{{ tr('inTheLogAlready') }}</template>
+          <template v-else-if="match.flight && match.location">{{
+            tr('namePlannedStartMs', {
+              name: match.location.name,
+              startMs: clockText(match.flight.startMs, match.location.zone),
+            })
+          }}</template>
+          <template v-else>{{ tr('noPlannedFlightIsNear') }}</template>
         </dd>
         <template v-if="lines?.off && match.flight">
-          <dt>Off the plan</dt>
+          <dt>{{ tr('offThePlan') }}</dt>
           <dd>
-            <Fig :value="lines.off.meanM" quantity="metres" /> on average, at most
+            <Fig :value="lines.off.meanM" quantity="metres" /> {{ tr('onAverageAtMost') }}
             <Fig :value="lines.off.farthestM" quantity="metres" />
           </dd>
         </template>
@@ -221,7 +243,7 @@ const add = (): void => {
         :height="170"
       />
     </div>
-    <button v-if="match?.flight" class="btn lead" @click="add">Add to log</button>
+    <button v-if="match?.flight" class="btn lead" @click="add">{{ tr('addToLog') }}</button>
   </section>
 </template>
 

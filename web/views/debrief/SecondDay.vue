@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import type { SecondDay } from '@core/debrief';
 import { addDays } from '@core/time';
-import { counted } from '@core/units';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { dateText } from '../../format';
+import { counted, dateText } from '../../format';
 import DateField from '../../parts/DateField.vue';
 import type { Thing } from '../../sync/history';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 /** What is still missing, and a day for only that. */
 const props = defineProps<{ missing: readonly SecondDay[] }>();
@@ -37,37 +37,42 @@ const sum = computed(() => ({
 /** Locations with something missing move to the day; what is done stays done and needs no flight. */
 const plan = async (): Promise<void> => {
   const faults = store.commit(
-    'second day',
+    tr('secondDay'),
     rows.value.flatMap(({ location }) =>
       location
         ? [{ kind: 'location' as const, id: location.id, after: { ...location, date: date.value } as Thing }]
         : [],
     ),
   );
-  selection.say(
-    faults[0]?.say ?? `What is missing is planned for ${dateText(date.value)}. Undo takes it back.`,
-  );
+  selection.say(faults[0]?.say ?? tr('whatIsMissingIsPlanned', { date: dateText(date.value) }));
   if (faults.length === 0) await router.push({ name: 'flights' });
 };
 </script>
 
 <template>
   <section aria-labelledby="second-day">
-    <h2 id="second-day">Still missing</h2>
+    <h2 id="second-day">{{ tr('stillMissing') }}</h2>
     <p>
-      {{ counted(sum.shots, 'shot') }}, {{ sum.musts }} of them must, {{ Math.ceil(sum.minutes) }} min in the
-      air.
+      {{
+        tr('shotsMustsOfThemMust', {
+          shots: counted(sum.shots, 'shot'),
+          musts: sum.musts,
+          ceil: Math.ceil(sum.minutes),
+        })
+      }}
     </p>
     <ul>
       <li v-for="r in rows" :key="r.locationId">
         <b dir="auto">{{ r.location?.name }}</b>
-        <span>{{ counted(r.shotIds.length, 'shot') }}, {{ Math.ceil(r.minutes) }} min</span>
+        <span>{{
+          tr('shotsCeilMin', { shots: counted(r.shotIds.length, 'shot'), ceil: Math.ceil(r.minutes) })
+        }}</span>
         <span class="quiet">{{ r.location ? dateText(r.location.date) : '' }}</span>
       </li>
     </ul>
     <div class="day">
       <DateField
-        label="Second day"
+        :label="tr('secondDayUpper')"
         :value="date"
         :save="
           (v) => {
@@ -75,7 +80,7 @@ const plan = async (): Promise<void> => {
           }
         "
       />
-      <button class="btn lead" :disabled="!date" @click="plan">Plan second day</button>
+      <button class="btn lead" :disabled="!date" @click="plan">{{ tr('planSecondDay') }}</button>
     </div>
   </section>
 </template>

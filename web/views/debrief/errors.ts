@@ -1,7 +1,9 @@
+import { tr } from './messages';
+
 /** A share as how much more or less than planned: “6 % more”. */
 export const errorText = (share: number): string => {
   const percent = Math.round(Math.abs(share) * 100);
-  return percent === 0 ? '0 % more' : `${percent} % ${share > 0 ? 'more' : 'less'}`;
+  return share > 0 || percent === 0 ? tr('percentMore', { percent }) : tr('percentLess', { percent });
 };
 
 /** A share with its sign, for a column. */

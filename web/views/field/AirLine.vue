@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { AirState } from '@core/field';
 import { computed, ref } from 'vue';
+import { tr } from './messages';
 
 /** Minutes and charge since take-off by the plan, and when to turn back. */
 const props = defineProps<{
@@ -25,41 +26,49 @@ const correct = (): void => {
   if (value >= 0 && value <= 100 && shown.value.trim() !== '') emit('correct', value / 100);
   shown.value = '';
 };
-const PHASES = { fly: '', 'turn-back': 'Turn back', reserve: 'Land: reserve' } as const;
+const PHASES = {
+  fly: '',
+  get 'turn-back'() {
+    return tr('turnBack');
+  },
+  get reserve() {
+    return tr('landReserve');
+  },
+} as const;
 </script>
 
 <template>
-  <section class="air" :class="state?.phase ?? 'ground'" aria-label="In the air">
+  <section class="air" :class="state?.phase ?? 'ground'" :aria-label="tr('inTheAir')">
     <template v-if="flying && state">
       <p class="big">
-        <span class="figure">{{ clock(elapsedS) }}</span><span class="label">since take-off</span>
+        <span class="figure">{{ clock(elapsedS) }}</span><span class="label">{{ tr('sinceTakeOff') }}</span>
       </p>
       <p class="big">
         <span class="figure">{{ percent }}<span class="unit">%</span></span
-        ><span class="label">by the plan</span>
+        ><span class="label">{{ tr('byThePlan') }}</span>
       </p>
       <p class="big" role="status">
         <template v-if="state.phase === 'fly'"
           ><span class="figure">{{ state.turnBackInS === null ? '–' : clock(state.turnBackInS) }}</span
-          ><span class="label">to turn back</span></template
+          ><span class="label">{{ tr('toTurnBack') }}</span></template
         >
         <b v-else class="figure">{{ PHASES[state.phase] }}</b>
       </p>
       <form class="shown" @submit.prevent="correct">
-        <label class="label" for="shown">Display shows</label>
+        <label class="label" for="shown">{{ tr('displayShows') }}</label>
         <input id="shown" v-model="shown" inputmode="decimal" placeholder="%" />
-        <button class="btn" type="submit">Correct</button>
+        <button class="btn" type="submit">{{ tr('correct') }}</button>
       </form>
-      <button class="btn" @click="emit('landed')">Landed</button>
+      <button class="btn" @click="emit('landed')">{{ tr('landed') }}</button>
     </template>
     <template v-else>
       <p class="quiet">{{ label }}</p>
-      <button class="btn lead" :disabled="!may" @click="emit('takeOff')">Take off</button>
+      <button class="btn lead" :disabled="!may" @click="emit('takeOff')">{{ tr('takeOff') }}</button>
     </template>
     <button v-if="canSpeak" class="btn sound" :aria-pressed="sound" @click="sound = !sound">
-      Sound {{ sound ? 'on' : 'off' }}
+      {{ tr('soundSound', { sound: sound ? tr('on') : tr('off') }) }}
     </button>
-    <p class="faint note">What the aircraft itself shows counts.</p>
+    <p class="faint note">{{ tr('whatTheAircraftItselfShows') }}</p>
   </section>
 </template>
 

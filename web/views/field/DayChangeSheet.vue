@@ -11,6 +11,7 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useFlights } from '../../stores/flights';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 /** What turned out differently: chosen with one touch, seen as a difference, then applied or left. */
 const props = defineProps<{
@@ -39,60 +40,60 @@ const step = (byMs: number): string => {
 };
 const groups = computed<{ name: string; choices: Choice[] }[]>(() => [
   {
-    name: 'Wind',
+    name: tr('wind'),
     choices: [-2, 2, 4].map((byMs) => ({ label: step(byMs), change: { kind: 'wind', byMs } })),
   },
   {
-    name: 'Gusts',
+    name: tr('gusts'),
     choices: [-2, 2, 4].map((byMs) => ({ label: step(byMs), change: { kind: 'gusts', byMs } })),
   },
   {
-    name: 'Time',
+    name: tr('time'),
     choices: [
-      { label: '10 min lost', change: { kind: 'minutes', lost: 10 } },
-      { label: '30 min lost', change: { kind: 'minutes', lost: 30 } },
-      { label: '10 min gained', change: { kind: 'minutes', lost: -10 } },
+      { label: tr('figure10MinLost'), change: { kind: 'minutes', lost: 10 } },
+      { label: tr('figure30MinLost'), change: { kind: 'minutes', lost: 30 } },
+      { label: tr('figure10MinGained'), change: { kind: 'minutes', lost: -10 } },
     ],
   },
   {
-    name: 'Sky',
+    name: tr('sky'),
     choices: choices(SKY_WORDS).map((c) => ({ label: c.label, change: { kind: 'sky', sky: c.value } })),
   },
   {
-    name: 'Battery at',
+    name: tr('batteryAt'),
     choices: packs.value.map((p) => ({
-      label: `${p.name} at ${Math.round(100 * share.value)} %`,
+      label: tr('nameAtShare', { name: p.name, share: Math.round(100 * share.value) }),
       change: { kind: 'pack-charge', packId: p.id, share: share.value },
     })),
   },
   {
-    name: 'Battery out',
+    name: tr('batteryOut'),
     choices: packs.value.map((p) => ({ label: p.name, change: { kind: 'pack-out', packId: p.id } })),
   },
   {
-    name: 'Card full or lost',
+    name: tr('cardFullOrLost'),
     choices: derivedFilm.along.cards.map((c) => ({
       label: c.name,
       change: { kind: 'card-out', cardId: c.id },
     })),
   },
   {
-    name: 'Aircraft down',
+    name: tr('aircraftDown'),
     choices: store
       .list('aircraft')
       .filter((a) => !a.retired)
       .map((a) => ({ label: a.name, change: { kind: 'aircraft-out', aircraftId: a.id } })),
   },
   {
-    name: 'Location closed',
+    name: tr('locationClosed'),
     choices: derivedFilm.locations
       .filter((l) => props.locationIds.has(l.id))
       .map((l) => ({ label: l.name, change: { kind: 'location-closed', locationId: l.id } })),
   },
   {
-    name: 'This shot',
+    name: tr('thisShot'),
     choices: shotId.value
-      ? [{ label: 'Cannot be flown', change: { kind: 'shot-out', shotId: shotId.value } }]
+      ? [{ label: tr('cannotBeFlown'), change: { kind: 'shot-out', shotId: shotId.value } }]
       : [],
   },
 ]);
@@ -116,7 +117,7 @@ const proposed = computed(() =>
 );
 const apply = (): boolean => {
   const faults = store.commit(
-    `day changed: ${chosen.value?.label ?? ''}`,
+    tr('dayChangedLabel', { label: chosen.value?.label ?? '' }),
     edits.value.flatMap((e) => {
       const now = store.get(e.kind, e.id);
       if (!now) return [];
@@ -129,7 +130,7 @@ const apply = (): boolean => {
     selection.say(faults[0].say);
     return false;
   }
-  selection.say('The day is changed. Undo brings it back.');
+  selection.say(tr('theDayIsChangedUndo'));
   return true;
 };
 const applyAndClose = (): void => {
@@ -156,11 +157,11 @@ const close = (): void => {
 </script>
 
 <template>
-  <DialogBox title="What changed" width="min(720px, 96vw)" @close="close">
+  <DialogBox :title="tr('whatChanged')" width="min(720px, 96vw)" @close="close">
     <div v-if="!chosen" class="groups">
       <section v-for="g in groups.filter((x) => x.choices.length > 0)" :key="g.name" :aria-label="g.name">
         <h3>{{ g.name }}</h3>
-        <div v-if="g.name === 'Battery at'" class="choices shares" role="group" aria-label="Charge">
+        <div v-if="g.name === 'Battery at'" class="choices shares" role="group" :aria-label="tr('charge')">
           <button
             v-for="s in SHARES"
             :key="s"
@@ -180,33 +181,29 @@ const close = (): void => {
     <div v-else-if="applied" class="outcome">
       <h3>{{ chosen.label }}</h3>
       <div role="status" :aria-busy="flights.busy">
-        <p v-if="flights.busy">Planning the rest of the day: {{ flights.progress }}</p>
+        <p v-if="flights.busy">{{ tr('planningTheRestOfThe', { progress: flights.progress }) }}</p>
         <p v-else-if="flights.failed" class="fault">{{ flights.failed }}</p>
         <DayDifferenceList
           v-else-if="proposed"
           :difference="proposed"
-          none="The planner finds no better day."
+          :none="tr('thePlannerFindsNoBetter')"
         />
       </div>
       <div class="acts">
-        <button v-if="flights.busy" class="btn" @click="flights.stop()">Stop planning</button>
-        <button v-else-if="proposed" class="btn lead" @click="takePlan">Apply plan</button>
-        <button class="btn" @click="close">Keep the order as it is</button>
+        <button v-if="flights.busy" class="btn" @click="flights.stop()">{{ tr('stopPlanning') }}</button>
+        <button v-else-if="proposed" class="btn lead" @click="takePlan">{{ tr('applyPlan') }}</button>
+        <button class="btn" @click="close">{{ tr('keepTheOrderAsIt') }}</button>
       </div>
     </div>
     <div v-else class="outcome">
       <h3>{{ chosen.label }}</h3>
       <div role="status">
-        <DayDifferenceList
-          v-if="difference"
-          :difference="difference"
-          none="Every shot that fits still fits, at the same minute."
-        />
+        <DayDifferenceList v-if="difference" :difference="difference" :none="tr('everyShotThatFitsStill')" />
       </div>
       <div class="acts">
-        <button class="btn lead" @click="applyAndClose">Apply</button>
-        <button class="btn" @click="applyAndPlan">Apply and plan the day</button>
-        <button class="btn" @click="chosen = null">Leave as it was</button>
+        <button class="btn lead" @click="applyAndClose">{{ tr('apply') }}</button>
+        <button class="btn" @click="applyAndPlan">{{ tr('applyAndPlanTheDay') }}</button>
+        <button class="btn" @click="chosen = null">{{ tr('leaveAsItWas') }}</button>
       </div>
     </div>
   </DialogBox>

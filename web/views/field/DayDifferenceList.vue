@@ -2,6 +2,7 @@
 import type { DayDifference } from '@core/field';
 import { computed } from 'vue';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { tr } from './messages';
 
 /** How a day differs from another: what drops out, what fits now, what moves, what lands with more or less. */
 const props = defineProps<{ difference: DayDifference; none: string }>();
@@ -16,29 +17,34 @@ const numbered = (ids: readonly string[]): string =>
 /** Minutes from which on a shot is flown on another day. */
 const ANOTHER_DAY = 720;
 const by = (minutes: number): string =>
-  Math.abs(minutes) >= ANOTHER_DAY ? 'to another day' : `by ${minutes} min`;
+  Math.abs(minutes) >= ANOTHER_DAY ? tr('toAnotherDay') : tr('byMinutesMin', { minutes });
 const lines = computed(() => {
   const { dropped, gained, moved, charge } = props.difference;
   const riskier = charge.filter((c) => c.points < 0);
   const safer = charge.filter((c) => c.points > 0);
   const most = (list: typeof riskier): number => Math.max(...list.map((c) => Math.abs(c.points)));
   return [
-    dropped.length > 0 ? { sign: 'stop', say: `Dropped: ${numbered(dropped)}` } : null,
-    gained.length > 0 ? { sign: 'good', say: `Fits now: ${numbered(gained)}` } : null,
+    dropped.length > 0 ? { sign: 'stop', say: tr('droppedNumbered', { numbered: numbered(dropped) }) } : null,
+    gained.length > 0 ? { sign: 'good', say: tr('fitsNowNumbered', { numbered: numbered(gained) }) } : null,
     moved.length > 0
       ? {
           sign: 'note',
-          say: `Moved: ${moved.map((m) => `${numbered([m.id])} ${by(m.minutes)}`).join(', ')}`,
+          say: tr('movedMoved', {
+            moved: moved.map((m) => `${numbered([m.id])} ${by(m.minutes)}`).join(', '),
+          }),
         }
       : null,
     riskier.length > 0
       ? {
           sign: 'care',
-          say: `Lands with up to ${most(riskier)} % less: ${numbered(riskier.map((c) => c.id))}`,
+          say: tr('landsWithUpToMost', { most: most(riskier), numbered: numbered(riskier.map((c) => c.id)) }),
         }
       : null,
     safer.length > 0
-      ? { sign: 'good', say: `Lands with up to ${most(safer)} % more: ${numbered(safer.map((c) => c.id))}` }
+      ? {
+          sign: 'good',
+          say: tr('landsWithUpToMostMore', { most: most(safer), numbered: numbered(safer.map((c) => c.id)) }),
+        }
       : null,
   ].filter((l) => l !== null);
 });

@@ -3,10 +3,11 @@ import { eveningWork } from '@core/field';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
 import { logCard } from '../../composables/card-log';
-import { dateText, OUTCOME_WORDS } from '../../format';
+import { dateText, fixed, OUTCOME_WORDS } from '../../format';
 import DialogBox from '../../parts/DialogBox.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 /** The evening of a day: copies, packs, and the flights read over once while they are remembered. */
 const props = defineProps<{ date: string; zone: string }>();
@@ -17,9 +18,15 @@ const work = computed(() => (store.input ? eveningWork(store.input, props.date) 
 const nameOf = (kind: 'pack' | 'card', id: string): string => store.get(kind, id)?.name ?? '';
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 const GOALS = {
-  charge: 'charge to full',
-  storage: 'bring to storage charge, 50 to 60 %',
-  leave: 'leave as it is',
+  get charge() {
+    return tr('chargeToFull');
+  },
+  get storage() {
+    return tr('bringToStorageCharge50');
+  },
+  get leave() {
+    return tr('leaveAsItIs');
+  },
 };
 const packs = computed(() => work.value?.packs.filter((p) => p.goal !== 'leave') ?? []);
 const copy = (id: string): void => {
@@ -29,22 +36,28 @@ const copy = (id: string): void => {
 </script>
 
 <template>
-  <DialogBox :title="`Evening of ${dateText(date)}`" width="min(640px, 96vw)" @close="$emit('close')">
+  <DialogBox
+    :title="tr('eveningOfDate', { date: dateText(date) })"
+    width="min(640px, 96vw)"
+    @close="$emit('close')"
+  >
     <template v-if="work">
-      <section aria-label="Copies">
-        <h3>Copies</h3>
-        <p v-if="work.cards.length === 0" class="good">No card holds footage that still wants a copy.</p>
+      <section :aria-label="tr('copies')">
+        <h3>{{ tr('copies') }}</h3>
+        <p v-if="work.cards.length === 0" class="good">{{ tr('noCardHoldsFootageThat') }}</p>
         <ul>
           <li v-for="c in work.cards" :key="c.cardId">
             <b>{{ nameOf('card', c.cardId) }}</b>
-            <span>{{ c.gb.toFixed(1) }} GB, {{ c.copies }} of {{ c.wanted }} copies</span>
-            <button class="btn" @click="copy(c.cardId)">Log copy</button>
+            <span>{{
+              tr('gbGBCopiesOfWanted', { gb: fixed(c.gb, 1), copies: c.copies, wanted: c.wanted })
+            }}</span>
+            <button class="btn" @click="copy(c.cardId)">{{ tr('logCopy') }}</button>
           </li>
         </ul>
       </section>
-      <section aria-label="Packs">
-        <h3>Packs</h3>
-        <p v-if="packs.length === 0" class="good">Every pack is charged as it should be.</p>
+      <section :aria-label="tr('packs')">
+        <h3>{{ tr('packs') }}</h3>
+        <p v-if="packs.length === 0" class="good">{{ tr('everyPackIsChargedAs') }}</p>
         <ul>
           <li v-for="p in packs" :key="p.packId">
             <b>{{ nameOf('pack', p.packId) }}</b>
@@ -52,26 +65,34 @@ const copy = (id: string): void => {
           </li>
         </ul>
         <p class="quiet">
-          <template v-if="work.nextDate">Next day of the film: {{ dateText(work.nextDate) }}.</template>
-          <template v-else>No further day is planned.</template>
-          Let packs cool first, and stay near while they charge.
+          <template v-if="work.nextDate">{{
+            tr('nextDayOfTheFilm', { nextDate: dateText(work.nextDate) })
+          }}</template>
+          <template v-else>{{ tr('noFurtherDayIsPlanned') }}</template>
+          {{ tr('letPacksCoolFirstAnd') }}
         </p>
       </section>
-      <section aria-label="Flights">
-        <h3>Flights</h3>
-        <p v-if="work.flights.length === 0" class="quiet">No flight of the day is in the log.</p>
+      <section :aria-label="tr('flights')">
+        <h3>{{ tr('flights') }}</h3>
+        <p v-if="work.flights.length === 0" class="quiet">{{ tr('noFlightOfTheDay') }}</p>
         <ul>
           <li v-for="f in work.flights" :key="f.id">
             <b>{{ clockText(f.utcMs, zone) }}</b>
             <span>
-              {{ nameOf('pack', f.packId) }}, {{ f.minutes.toFixed(1) }} min, landed with
-              {{ percent(f.endShare) }}, {{ OUTCOME_WORDS[f.outcome] }}
+              {{
+                tr('nameOfMinutesMinLandedWith', {
+                  nameOf: nameOf('pack', f.packId),
+                  minutes: fixed(f.minutes, 1),
+                  percent: percent(f.endShare),
+                  OUTCOME_WORDS: OUTCOME_WORDS[f.outcome],
+                })
+              }}
             </span>
           </li>
         </ul>
         <p class="quiet">
-          Corrections and notes are entered under
-          <RouterLink :to="{ name: 'flights' }">Flights, Log</RouterLink>.
+          {{ tr('correctionsAndNotesAreEntered') }}
+          <RouterLink :to="{ name: 'flights' }">{{ tr('flightsLog') }}</RouterLink>.
         </p>
       </section>
     </template>

@@ -6,6 +6,7 @@ import EyeView from '../../parts/EyeView.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
 import { launchOfShot } from '../../composables/shot-launch';
 import { useFilm } from '../../stores/film';
+import { tr } from './messages';
 
 /** First and last frame, and the path from above with you, north, wind and sun. */
 const props = defineProps<{ shot: DerivedShot; place: LocationPlan }>();
@@ -20,14 +21,14 @@ const launch = computed(() => launchOfShot(film, facts.value));
 </script>
 
 <template>
-  <section class="drawing" aria-label="Pictures of the shot">
+  <section class="drawing" :aria-label="tr('picturesOfTheShot')">
     <figure>
       <EyeView :shot="shot" :share="0" :width="290" :height="164" />
-      <figcaption class="label">First frame</figcaption>
+      <figcaption class="label">{{ tr('firstFrame') }}</figcaption>
     </figure>
     <figure>
       <EyeView :shot="shot" :share="1" :width="290" :height="164" />
-      <figcaption class="label">Last frame</figcaption>
+      <figcaption class="label">{{ tr('lastFrame') }}</figcaption>
     </figure>
     <figure class="above">
       <PlanSketch
@@ -40,7 +41,7 @@ const launch = computed(() => launchOfShot(film, facts.value));
         :launch="launch"
         :sun-deg="shot.light && shot.light.sun.altitudeDeg > -6 ? shot.light.sun.azimuthDeg : undefined"
       />
-      <figcaption class="label">From above</figcaption>
+      <figcaption class="label">{{ tr('fromAbove') }}</figcaption>
     </figure>
   </section>
 </template>

@@ -28,6 +28,7 @@ import { useChanceShot } from './useChanceShot';
 import { useLanding } from './useLanding';
 import { useSwipe } from './useSwipe';
 import { useTakes } from './useTakes';
+import { tr } from './messages';
 
 const LeavingSheet = defineAsyncComponent(() => import('./LeavingSheet.vue'));
 const EveningSheet = defineAsyncComponent(() => import('./EveningSheet.vue'));
@@ -93,7 +94,7 @@ const after = computed(() =>
 );
 const nameOf = (id: string | undefined): string => {
   const s = id ? derivedFilm.derived?.shots.get(id) : undefined;
-  return s ? `${s.number} ${s.facts.shot.title || 'untitled'}` : '';
+  return s ? `${s.number} ${s.facts.shot.title || tr('untitled')}` : '';
 };
 const launch = (): void => {
   if (flight.value && day.curve.value && stop.value)
@@ -163,18 +164,22 @@ const inputs = computed(
   <main class="field scroll" tabindex="-1" @touchstart.passive="touched" @touchend.passive="swiped">
     <template v-if="shot && place">
       <header class="top">
-        <button class="btn" aria-label="Previous shot" @click="by(-1)">◂</button>
+        <button class="btn" :aria-label="tr('previousShot')" @click="by(-1)">◂</button>
         <h1 dir="auto">
-          <span class="number">{{ shot.number }}</span> {{ shot.facts.shot.title || 'untitled' }}
+          <span class="number">{{ shot.number }}</span> {{ shot.facts.shot.title || tr('untitled') }}
         </h1>
-        <button class="btn" aria-label="Next shot" @click="by(1)">▸</button>
+        <button class="btn" :aria-label="tr('nextShot')" @click="by(1)">▸</button>
       </header>
       <p class="where quiet">
-        <template v-if="flight && stop?.startMs"
-          >Flight {{ (stop.flightIndex ?? 0) + 1 }} on {{ packName(flight.packId) }}, planned
-          {{ clockText(stop.startMs, zone) }}</template
-        ><template v-else-if="shot.done">Done</template><template v-else>In no flight</template>,
-        {{ place.location.name }}, {{ dateText(place.location.date) }}
+        <template v-if="flight && stop?.startMs">{{
+          tr('flightFlightIndexOnPackNamePlanned', {
+            flightIndex: (stop.flightIndex ?? 0) + 1,
+            packName: packName(flight.packId),
+            startMs: clockText(stop.startMs, zone),
+          })
+        }}</template><template v-else-if="shot.done">{{ tr('done') }}</template
+        ><template v-else>{{ tr('inNoFlight') }}</template
+        >, {{ place.location.name }}, {{ dateText(place.location.date) }}
       </p>
       <AirLine
         v-model:sound="sound"
@@ -184,8 +189,12 @@ const inputs = computed(
         :may="flight !== null && day.curve.value !== null"
         :label="
           flight
-            ? `${packName(flight.packId)}: ${percent(plannedShares(flight).startShare)} at take-off, lands by plan with ${percent(plannedShares(flight).endShare)}`
-            : 'This shot is in no flight.'
+            ? tr('packNamePercentAtTakeOff', {
+                packName: packName(flight.packId),
+                percent: percent(plannedShares(flight).startShare),
+                percent2: percent(plannedShares(flight).endShare),
+              })
+            : tr('thisShotIsInNo')
         "
         @take-off="launch"
         @landed="landing = true"
@@ -207,14 +216,14 @@ const inputs = computed(
         @close="forget"
       />
       <div class="cols">
-        <section class="do" aria-label="What to do">
+        <section class="do" :aria-label="tr('whatToDo')">
           <ol class="steps">
             <li v-for="(s, i) in steps" :key="i">{{ text(s) }}</li>
           </ol>
           <p v-if="steps.length === 0" class="fault">{{ shot.facts.noPath }}</p>
-          <p v-if="inputs" class="quiet">Inputs: {{ inputs }}.</p>
+          <p v-if="inputs" class="quiet">{{ tr('inputsInputs', { inputs }) }}</p>
           <FlyingDial :shot="shot" :place="place" :flight="flight" :card="card" :now-ms="now" />
-          <ul v-if="watched.length > 0" class="watch" aria-label="What to watch">
+          <ul v-if="watched.length > 0" class="watch" :aria-label="tr('whatToWatch')">
             <li v-for="w in watched" :key="w.code"><MarkSign :severity="w.severity" /> {{ text(w.say) }}</li>
           </ul>
           <TakePad
@@ -233,13 +242,13 @@ const inputs = computed(
       </div>
       <footer class="next">
         <button v-if="next" class="btn lead" @click="go(next.shotId)">
-          {{ shot.done ? 'Done. Next' : 'Next' }}: {{ nameOf(next.shotId) }}
+          {{ shot.done ? tr('doneNext') : tr('next') }}: {{ nameOf(next.shotId) }}
         </button>
-        <p v-else class="quiet">Every shot of the day is done.</p>
-        <p v-if="after" class="quiet">After that: {{ nameOf(after.shotId) }}</p>
-        <button class="btn chance" @click="chance">Chance shot</button>
-        <button class="btn" @click="changing = true">Day changed</button>
-        <button class="btn" @click="leaving = true">Leave location</button>
+        <p v-else class="quiet">{{ tr('everyShotOfTheDay') }}</p>
+        <p v-if="after" class="quiet">{{ tr('afterThatNameOf', { nameOf: nameOf(after.shotId) }) }}</p>
+        <button class="btn chance" @click="chance">{{ tr('chanceShot') }}</button>
+        <button class="btn" @click="changing = true">{{ tr('dayChanged') }}</button>
+        <button class="btn" @click="leaving = true">{{ tr('leaveLocation') }}</button>
       </footer>
       <LeavingSheet
         v-if="leaving"
@@ -259,10 +268,10 @@ const inputs = computed(
       />
     </template>
     <div v-else class="empty">
-      <h1>Field</h1>
+      <h1>{{ tr('field') }}</h1>
       <p class="quiet">
-        The flying card shows one shot at a time.
-        <RouterLink :to="{ name: 'shots' }">Add the first shot</RouterLink>.
+        {{ tr('theFlyingCardShowsOne') }}
+        <RouterLink :to="{ name: 'shots' }">{{ tr('addTheFirstShot') }}</RouterLink>.
       </p>
     </div>
   </main>

@@ -5,10 +5,11 @@ import type { DerivedShot } from '@core/film';
 import { exposurePlan, type SettingAt } from '@core/light-timeline';
 import { clockText, dateIn, MINUTE_MS } from '@core/time';
 import { computed } from 'vue';
-import { apertureText, SENSING_CHOICES, shutterText, WISH_WORDS } from '../../format';
+import { apertureText, sensingChoices, shutterText, WISH_WORDS } from '../../format';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useLightPlace } from '../light/useLightPlace';
+import { tr } from './messages';
 
 /** What is dialled in for this shot: setting of its minute, light that is left, filter, card. */
 const props = defineProps<{
@@ -29,7 +30,13 @@ const exposure = computed(() => {
   const f = flights.find((x) => x.flight === props.flight);
   const row = f?.rows.find((r) => r.shotId === props.shot.facts.shot.id);
   const said = ({ choice }: SettingAt): string | null =>
-    choice ? `${apertureText(choice.aperture)} · ${shutterText(choice.shutterS)} · ISO ${choice.iso}` : null;
+    choice
+      ? tr('apertureShutterSISOIso', {
+          aperture: apertureText(choice.aperture),
+          shutterS: shutterText(choice.shutterS),
+          iso: choice.iso,
+        })
+      : null;
   if (!row) return null;
   const [start, end] = [said(row.start), said(row.end)];
   return { at: clockText(row.start.utcMs, zone.value), start, end: end !== start ? end : null };
@@ -40,18 +47,18 @@ const light = computed(() => {
   if (!store.input || dateIn(nowMs, zone.value) !== place.location.date) return '';
   const left = lightLeft(store.input, place, shot, Math.floor(nowMs / MINUTE_MS) * MINUTE_MS);
   if (!left) return '';
-  if (left.state === 'now') return `${Math.floor((left.toMs - nowMs) / MINUTE_MS)} min left`;
-  return left.state === 'later' ? `from ${clockText(left.fromMs, zone.value)}` : 'gone';
+  if (left.state === 'now') return tr('floorMinLeft', { floor: Math.floor((left.toMs - nowMs) / MINUTE_MS) });
+  return left.state === 'later' ? tr('fromFromMs', { fromMs: clockText(left.fromMs, zone.value) }) : 'gone';
 });
 </script>
 
 <template>
   <dl class="dial">
-    <dt>Exposure</dt>
+    <dt>{{ tr('exposure') }}</dt>
     <dd>
-      <b>{{ exposure?.start ?? 'no setting' }}</b><span v-if="exposure?.end" class="quiet">
-        to {{ exposure.end }} at the end</span
-      ><span v-if="exposure" class="quiet"> from {{ exposure.at }}</span>
+      <b>{{ exposure?.start ?? tr('noSetting') }}</b><span v-if="exposure?.end" class="quiet">
+        {{ tr('toEndAtTheEnd', { end: exposure.end }) }}</span
+      ><span v-if="exposure" class="quiet"> {{ tr('fromAt', { at: exposure.at }) }}</span>
     </dd>
     <template v-if="light">
       <dt>{{ WISH_WORDS[shot.facts.shot.wants] }}</dt>
@@ -59,19 +66,19 @@ const light = computed(() => {
         <b>{{ light }}</b>
       </dd>
     </template>
-    <dt>Filter</dt>
+    <dt>{{ tr('filter') }}</dt>
     <dd>
-      <b>{{ shot.filter ? filterName(shot.filter.filterId, shot.filter.stops) : 'none planned' }}</b>
+      <b>{{ shot.filter ? filterName(shot.filter.filterId, shot.filter.stops) : tr('nonePlanned') }}</b>
     </dd>
     <template v-if="shot.facts.shot.sensing">
-      <dt>Sensing</dt>
+      <dt>{{ tr('sensing') }}</dt>
       <dd :class="{ fault: shot.facts.shot.sensing === 'off' }">
-        <b>{{ SENSING_CHOICES.find((s) => s.value === shot.facts.shot.sensing)?.label }}</b>
+        <b>{{ sensingChoices().find((s) => s.value === shot.facts.shot.sensing)?.label }}</b>
       </dd>
     </template>
-    <dt>Card</dt>
+    <dt>{{ tr('card') }}</dt>
     <dd>
-      <b>{{ store.get('card', card ?? '')?.name ?? 'none planned' }}</b>
+      <b>{{ store.get('card', card ?? '')?.name ?? tr('nonePlanned') }}</b>
     </dd>
   </dl>
 </template>

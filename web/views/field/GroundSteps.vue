@@ -2,6 +2,7 @@
 import type { GroundStep } from '@core/field';
 import { ref, watch } from 'vue';
 import { useMessages } from '../../composables/useMessages';
+import { tr } from './messages';
 
 /** What to do on the ground before the next take-off, ticked with a thumb; what stays as it is stands quieter. */
 const props = defineProps<{ flightId: string; steps: readonly GroundStep[] }>();
@@ -22,8 +23,8 @@ const tick = (what: GroundStep['what']): void => {
 </script>
 
 <template>
-  <section class="ground" aria-label="Before the next flight">
-    <h2>Before the next flight</h2>
+  <section class="ground" :aria-label="tr('beforeTheNextFlight')">
+    <h2>{{ tr('beforeTheNextFlight') }}</h2>
     <ul>
       <li v-for="s in steps" :key="s.what">
         <button
@@ -37,7 +38,7 @@ const tick = (what: GroundStep['what']): void => {
         </button>
       </li>
     </ul>
-    <button class="btn" @click="$emit('close')">Hide list</button>
+    <button class="btn" @click="$emit('close')">{{ tr('hideList') }}</button>
   </section>
 </template>
 

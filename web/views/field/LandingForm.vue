@@ -4,6 +4,7 @@ import { choices, OUTCOME_WORDS, PACK_STATE_WORDS, write } from '../../format';
 import { useDerivedFilm } from '../../stores/derived-film';
 import ChoiceRow from './ChoiceRow.vue';
 import type { Landing } from './useLanding';
+import { tr } from './messages';
 
 /** What is entered at landing, with a thumb; the plan's own charge stands there until somebody knows better. */
 const props = defineProps<{ planned: number; number: number; card: string; windMs: number }>();
@@ -17,22 +18,20 @@ const WIND_STEPS = [-2, 0, 2, 4] as const;
 const windBy = ref<number>(0);
 const windText = (by: number): string => {
   const w = write(Math.max(0, props.windMs + by), 'speed', derivedFilm.units);
-  return `Wind ${w.number} ${w.unit}${by === 0 ? ', as planned' : ''}`;
+  return tr('windNumberUnitBy', { number: w.number, unit: w.unit, by: by === 0 ? tr('asPlanned') : '' });
 };
 const cardGoes = ref<'in' | 'out'>('in');
 const cardWays = computed(() => [
-  { value: 'in' as const, label: `${props.card} stays in` },
-  { value: 'out' as const, label: `${props.card} comes out` },
+  { value: 'in' as const, label: tr('cardStaysIn', { card: props.card }) },
+  { value: 'out' as const, label: tr('cardComesOut', { card: props.card }) },
 ]);
-const STATES = choices(PACK_STATE_WORDS).map((s) => ({ ...s, label: `Pack ${s.label}` }));
+const STATES = choices(PACK_STATE_WORDS).map((s) => ({ ...s, label: tr('packLabel', { label: s.label }) }));
 const winds = computed(() => WIND_STEPS.map((by) => ({ value: by as number, label: windText(by) })));
 const fault = ref('');
 const enter = (): void => {
   const value = Number(percent.value.replace(',', '.'));
   fault.value =
-    percent.value.trim() !== '' && value >= 0 && value <= 100
-      ? ''
-      : 'Enter the charge in percent, from 0 to 100.';
+    percent.value.trim() !== '' && value >= 0 && value <= 100 ? '' : tr('enterTheChargeInPercent');
   if (fault.value !== '') return;
   emit('log', {
     endShare: value / 100,
@@ -45,21 +44,37 @@ const enter = (): void => {
 </script>
 
 <template>
-  <form class="landing" aria-label="Landing" @submit.prevent="enter">
+  <form class="landing" :aria-label="tr('landing')" @submit.prevent="enter">
     <p class="charge">
-      <label for="landed">Charge at landing of flight {{ number }}</label>
+      <label for="landed">{{ tr('chargeAtLandingOfFlight', { number }) }}</label>
       <input id="landed" v-model="percent" inputmode="decimal" /><span class="unit">%</span>
     </p>
-    <ChoiceRow label="Outcome" :value="outcome" :options="choices(OUTCOME_WORDS)" @pick="outcome = $event" />
-    <ChoiceRow label="State of the pack" :value="condition" :options="STATES" @pick="condition = $event" />
-    <ChoiceRow label="Wind met" :value="windBy" :options="winds" @pick="windBy = $event" />
-    <ChoiceRow v-if="card" label="Card" :value="cardGoes" :options="cardWays" @pick="cardGoes = $event" />
+    <ChoiceRow
+      :label="tr('outcome')"
+      :value="outcome"
+      :options="choices(OUTCOME_WORDS)"
+      @pick="outcome = $event"
+    />
+    <ChoiceRow
+      :label="tr('stateOfThePack')"
+      :value="condition"
+      :options="STATES"
+      @pick="condition = $event"
+    />
+    <ChoiceRow :label="tr('windMet')" :value="windBy" :options="winds" @pick="windBy = $event" />
+    <ChoiceRow
+      v-if="card"
+      :label="tr('card')"
+      :value="cardGoes"
+      :options="cardWays"
+      @pick="cardGoes = $event"
+    />
     <p v-if="condition === 'swollen' || condition === 'damaged'" class="fault">
-      Do not fly or charge this pack. Lay it outside on something that does not burn.
+      {{ tr('doNotFlyOrCharge') }}
     </p>
     <div class="row">
-      <button class="btn lead" type="submit">Log flight</button>
-      <button class="btn" type="button" @click="emit('cancel')">Still flying</button>
+      <button class="btn lead" type="submit">{{ tr('logFlight') }}</button>
+      <button class="btn" type="button" @click="emit('cancel')">{{ tr('stillFlying') }}</button>
     </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
   </form>

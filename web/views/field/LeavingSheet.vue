@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { missingAt } from '@core/field';
-import { counted } from '@core/units';
 import { computed } from 'vue';
 import { useMessages } from '../../composables/useMessages';
-import { PRIORITY_WORDS } from '../../format';
+import { counted, PRIORITY_WORDS } from '../../format';
 import DialogBox from '../../parts/DialogBox.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 /** What is still missing at the location, and whether it could still be flown, before anyone drives off. */
 const props = defineProps<{ nowMs: number; nextLocation: string }>();
@@ -30,41 +30,46 @@ const possible = computed(() => missing.value.filter((m) => m.lightFromMs !== nu
 
 <template>
   <DialogBox
-    :title="`Leaving ${selection.place?.location.name ?? ''}`"
+    :title="tr('leavingName', { name: selection.place?.location.name ?? '' })"
     width="min(640px, 96vw)"
     @close="emit('close')"
   >
-    <p v-if="missing.length === 0" class="lead">Every shot here is done.</p>
+    <p v-if="missing.length === 0" class="lead">{{ tr('everyShotHereIsDone') }}</p>
     <template v-else>
       <p class="lead">
-        {{ counted(missing.length, 'shot') }} not done,
         {{
-          possible.length === 0
-            ? 'none can be flown any more today'
-            : `${possible.length} can still be flown`
-        }}.
+          tr('shotsNotDonePossible', {
+            shots: counted(missing.length, 'shot'),
+            possible:
+              possible.length === 0
+                ? tr('noneCanBeFlownAny')
+                : tr('possibleCanStillBeFlown', { possible: possible.length }),
+          })
+        }}
       </p>
       <ul>
         <li v-for="m in missing" :key="m.shotId" :class="{ open: possible.includes(m) }">
           <button class="btn" @click="emit('go', m.shotId)">
-            {{ m.shot?.number }} {{ m.shot?.facts.shot.title || 'untitled' }}
+            {{ m.shot?.number }} {{ m.shot?.facts.shot.title || tr('untitled') }}
           </button>
           <span class="quiet">{{ m.shot ? PRIORITY_WORDS[m.shot.facts.shot.priority] : '' }}</span>
           <p>
             {{ text(m.say)
-            }}<template v-if="m.packs && m.lightFromMs !== null"> Packs: {{ m.packs }}.</template>
+            }}<template v-if="m.packs && m.lightFromMs !== null">
+              {{ tr('packsPacks', { packs: m.packs }) }}</template
+            >
           </p>
         </li>
       </ul>
     </template>
     <p class="quiet">
-      The list for leaving is under <RouterLink :to="{ name: 'checks' }">Checks</RouterLink>.
+      {{ tr('theListForLeavingIs') }} <RouterLink :to="{ name: 'checks' }">{{ tr('checks') }}</RouterLink>.
     </p>
     <div class="acts">
       <button class="btn lead" @click="emit('leave')">
-        {{ nextLocation ? `Go on to ${nextLocation}` : 'End the day' }}
+        {{ nextLocation ? tr('goOnToNextLocation', { nextLocation }) : tr('endTheDay') }}
       </button>
-      <button class="btn" @click="emit('close')">Stay here</button>
+      <button class="btn" @click="emit('close')">{{ tr('stayHere') }}</button>
     </div>
   </DialogBox>
 </template>

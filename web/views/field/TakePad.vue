@@ -2,7 +2,8 @@
 import { TAKE_RATINGS, TAKE_REASONS, type Take, type TakeRating, type TakeReason } from '@core/model';
 import { clockText } from '@core/time';
 import { ref } from 'vue';
-import { REASON_WORDS } from '../../format';
+import { inSentence, REASON_WORDS } from '../../format';
+import { tr } from './messages';
 
 /** Judges takes with a thumb. Nothing is judged before somebody has said that it was recording. */
 defineProps<{
@@ -23,9 +24,15 @@ const emit = defineEmits<{
 const opened = ref('');
 const entered = (event: Event): string => (event.target as HTMLInputElement).value.trim();
 const RATING_WORDS: Readonly<Record<TakeRating, string>> = {
-  good: 'Good',
-  maybe: 'Maybe',
-  'no-good': 'No good',
+  get good() {
+    return tr('good');
+  },
+  get maybe() {
+    return tr('maybe');
+  },
+  get 'no-good'() {
+    return tr('noGood');
+  },
 };
 const judge = (rating: TakeRating): void => {
   emit('add', rating);
@@ -33,10 +40,11 @@ const judge = (rating: TakeRating): void => {
 </script>
 
 <template>
-  <section class="takes" aria-label="Takes">
+  <section class="takes" :aria-label="tr('takes')">
     <p class="count">
-      Take <b>{{ takes.length + 1 }}</b>{{ takes.length < wanted ? ` of ${wanted}` : ''
-      }}<span class="quiet">, {{ good === 0 ? 'none good yet' : `${good} good` }}</span>
+      {{ tr('take') }} <b>{{ takes.length + 1 }}</b>{{
+        takes.length < wanted ? ` ${tr('ofWanted', { wanted })}` : ''
+      }}<span class="quiet">, {{ good === 0 ? tr('noneGoodYet') : tr('goodGood', { good }) }}</span>
     </p>
     <button
       class="btn big rec"
@@ -44,7 +52,7 @@ const judge = (rating: TakeRating): void => {
       :aria-pressed="recording"
       @click="recording = !recording"
     >
-      {{ recording ? 'Recording' : 'Recording?' }}
+      {{ recording ? tr('recording') : tr('recording2') }}
     </button>
     <div class="rate">
       <button
@@ -58,11 +66,11 @@ const judge = (rating: TakeRating): void => {
         {{ RATING_WORDS[r] }}
       </button>
     </div>
-    <ul v-if="takes.length > 0" class="list" aria-label="Takes so far">
+    <ul v-if="takes.length > 0" class="list" :aria-label="tr('takesSoFar')">
       <li v-for="(t, i) in takes" :key="t.id">
         <b>{{ i + 1 }}</b>
-        <span class="rated" :class="t.rating">{{ RATING_WORDS[t.rating].toLowerCase() }}</span>
-        <span class="quiet">{{ clockText(t.utcMs, zone) }}{{ t.reversed ? ', reversed' : '' }}</span>
+        <span class="rated" :class="t.rating">{{ inSentence(RATING_WORDS[t.rating]) }}</span>
+        <span class="quiet">{{ clockText(t.utcMs, zone) }}{{ t.reversed ? tr('reversed') : '' }}</span>
         <span v-if="t.rating !== 'good'" class="why"
           ><button
             v-for="r in TAKE_REASONS"
@@ -79,14 +87,14 @@ const judge = (rating: TakeRating): void => {
         <span v-if="t.notes && opened !== t.id" class="note" dir="auto">{{ t.notes }}</span>
         <span v-if="opened === t.id" class="more">
           <label
-            >Clip
+            >{{ tr('clip') }}
             <input
               :value="t.clip"
               maxlength="200"
               @change="emit('describe', t.id, { clip: entered($event) })"
           /></label>
           <label
-            >Note
+            >{{ tr('note') }}
             <input
               :value="t.notes"
               maxlength="1000"
@@ -96,13 +104,17 @@ const judge = (rating: TakeRating): void => {
         <button
           class="btn bare"
           :aria-expanded="opened === t.id"
-          :aria-label="`Clip and note of take ${i + 1}`"
+          :aria-label="tr('clipAndNoteOfTake', { value: i + 1 })"
           @click="opened = opened === t.id ? '' : t.id"
         >
-          Note
+          {{ tr('note') }}
         </button>
-        <button class="btn bare" :aria-label="`Delete take ${i + 1}`" @click="emit('remove', t.id)">
-          Delete
+        <button
+          class="btn bare"
+          :aria-label="tr('deleteTakeValue', { value: i + 1 })"
+          @click="emit('remove', t.id)"
+        >
+          {{ tr('delete') }}
         </button>
       </li>
     </ul>

@@ -1,6 +1,8 @@
+import { language } from '../../language';
 import { inTheAir, type AirState, type ShownCharge } from '@core/field';
 import type { EnergyCurve, TimedFlight } from '@core/day';
 import { computed, onBeforeUnmount, ref, watch, type Ref } from 'vue';
+import { tr } from './messages';
 
 /** A flight in the air as it was planned at take-off: what is recorded meanwhile must not change it. */
 export interface Aloft {
@@ -11,12 +13,19 @@ export interface Aloft {
   readonly shown: ShownCharge | null;
 }
 const SOUND_KEY = 'dusk-sound';
-const SPOKEN = { 'turn-back': 'Turn back now.', reserve: 'Reserve. Land now.' } as const;
+const SPOKEN = {
+  get 'turn-back'() {
+    return tr('turnBackNow');
+  },
+  get reserve() {
+    return tr('reserveLandNow');
+  },
+} as const;
 /** Says a sentence aloud where the device has a voice. */
 const speak = (text: string): void => {
   if (!('speechSynthesis' in window)) return;
   const said = new SpeechSynthesisUtterance(text);
-  said.lang = 'en';
+  said.lang = language.value;
   window.speechSynthesis.cancel();
   window.speechSynthesis.speak(said);
 };
@@ -66,7 +75,7 @@ export const useAir = (filmId: Ref<string>, now: Ref<number>) => {
   const sound = ref(localStorage.getItem(SOUND_KEY) === 'on');
   watch(sound, (on) => {
     localStorage.setItem(SOUND_KEY, on ? 'on' : 'off');
-    if (on) speak('Sound is on.');
+    if (on) speak(tr('soundIsOn'));
   });
   /** Something for hand and ear where the device has it: turning back must not be missed in the sun. */
   watch(

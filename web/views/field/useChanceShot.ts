@@ -4,6 +4,7 @@ import type { LocationPlan } from '@core/day';
 import { keyBetween, newShot } from '../../composables/new-shot';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 /** A subject that was not planned: a shot at once, named later; it counts from now on. */
 export const useChanceShot = (place: Ref<LocationPlan | null>): (() => void) => {
@@ -22,8 +23,8 @@ export const useChanceShot = (place: Ref<LocationPlan | null>): (() => void) => 
       ...newShot(store, here.id, keyBetween(last, undefined)),
       chance: true,
       takes: 1,
-      title: `Chance ${clockText(Date.now(), here.zone)}`,
+      title: tr('chanceNow', { now: clockText(Date.now(), here.zone) }),
     };
-    if (store.create('shot', made, 'chance shot').length === 0) selection.pick(made.id);
+    if (store.create('shot', made, tr('chanceShotLower')).length === 0) selection.pick(made.id);
   };
 };

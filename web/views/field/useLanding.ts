@@ -12,6 +12,7 @@ import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import type { Day } from '../flights/useDay';
 import type { Aloft } from './useAir';
+import { tr } from './messages';
 
 /** What is entered after landing. */
 export interface Landing extends Pick<FlightLogEntry, 'endShare' | 'outcome' | 'condition' | 'windMs'> {
@@ -114,18 +115,21 @@ export const useLanding = (day: Day, flying: Ref<Aloft | null>, elapsedS: Ref<nu
     const location = a && derivedFilm.derived?.places.get(a.flight.locationId)?.location;
     if (!a || !location) return;
     if (!pack) {
-      selection.say('The pack of this flight is not in the kit. Log the flight under Flights, Log.');
+      selection.say(tr('thePackOfThisFlight'));
       return;
     }
     const setup = setupOf(a.flight);
-    const [fault] = store.commit('log flight', changesOf(a, pack, location, report));
+    const [fault] = store.commit(tr('logFlightLower'), changesOf(a, pack, location, report));
     if (fault) {
       selection.say(fault.say);
       return;
     }
     const out =
       cardOut && setup.load?.cardId ? logCard(store, setup.load.cardId, 'put', { spot: 'case' }) : '';
-    selection.say(out || `Logged: ${pack.name} landed with ${Math.round(report.endShare * 100)} %.`);
+    selection.say(
+      out ||
+        tr('loggedNameLandedWithEndShare', { name: pack.name, endShare: Math.round(report.endShare * 100) }),
+    );
     keep(setup);
     landing.value = false;
     ended();

@@ -5,6 +5,7 @@ import { computed, type Ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import type { DerivedShot } from '@core/film';
 import { useFilm } from '../../stores/film';
+import { tr } from './messages';
 
 /** Takes of the shot in hand: judged with one touch, told why with a second. */
 export const useTakes = (
@@ -35,11 +36,12 @@ export const useTakes = (
       cardId: flown.value?.cardId ?? null,
       clip: nextClip(film.list('take'), flown.value?.cardId ?? null),
     });
-    film.create('take', take, 'take');
+    film.create('take', take, tr('takeLower'));
   };
-  const because = (id: string, reason: TakeReason | null) => film.edit('take', id, { reason }, 'take');
+  const because = (id: string, reason: TakeReason | null) =>
+    film.edit('take', id, { reason }, tr('takeLower'));
   const describe = (id: string, fields: Partial<Pick<Take, 'clip' | 'notes'>>) =>
-    film.edit('take', id, fields, 'take');
-  const remove = (id: string) => film.remove('delete take', [{ kind: 'take', id }]);
+    film.edit('take', id, fields, tr('takeLower'));
+  const remove = (id: string) => film.remove(tr('deleteTake'), [{ kind: 'take', id }]);
   return { own, count, add, because, describe, remove };
 };

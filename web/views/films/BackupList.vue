@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { counted } from '@core/units';
 import { onMounted, ref } from 'vue';
-import { whenText } from '../../format';
+import { counted, whenText } from '../../format';
 import DataTable from '../../parts/DataTable.vue';
 import Fig from '../../parts/Fig.vue';
 import { api, type BackupSummary } from '../../sync/api';
+import { tr } from './messages';
 
 const emit = defineEmits<{ restored: [] }>();
 const backups = ref<readonly BackupSummary[] | null>(null);
@@ -14,11 +14,42 @@ const busy = ref('');
 /** The backup whose restoring is being confirmed. */
 const confirming = ref('');
 const COLUMNS = [
-  { key: 'at', label: 'Written', width: 150 },
-  { key: 'size', label: 'Size', width: 80, figure: true },
-  { key: 'check', label: 'Check', width: 80 },
-  { key: 'films', label: 'Films in it', minWidth: 240 },
-  { key: 'restore', label: 'All films', minWidth: 170 },
+  {
+    key: 'at',
+    get label() {
+      return tr('written');
+    },
+    width: 150,
+  },
+  {
+    key: 'size',
+    get label() {
+      return tr('size');
+    },
+    width: 80,
+    figure: true,
+  },
+  {
+    key: 'check',
+    get label() {
+      return tr('check');
+    },
+    width: 80,
+  },
+  {
+    key: 'films',
+    get label() {
+      return tr('filmsInIt');
+    },
+    minWidth: 240,
+  },
+  {
+    key: 'restore',
+    get label() {
+      return tr('allFilms');
+    },
+    minWidth: 170,
+  },
 ] as const;
 
 /** Does one thing at a time and says what came of it. */
@@ -38,45 +69,48 @@ onMounted(() => act('list', () => Promise.resolve('')));
 const make = (): Promise<void> =>
   act('make', async () => {
     await api.makeBackup();
-    return 'A backup is written and checked.';
+    return tr('aBackupIsWrittenAnd');
   });
 const restoreFilm = (b: BackupSummary, film: BackupSummary['films'][number]): Promise<void> =>
   act(b.name, async () => {
     await api.restoreFilm(b.name, film.id);
     emit('restored');
-    return `“${film.name}” is back beside today’s film, named as a backup.`;
+    return tr('nameIsBackBesideTodays', { name: film.name });
   });
 const restoreAll = (b: BackupSummary): Promise<void> =>
   act(b.name, async () => {
     const { before } = await api.restoreAll(b.name);
     confirming.value = '';
-    return `At the next start everything is as it was then. The state now is kept as ${before}. Stop and start the application.`;
+    return tr('atTheNextStartEverything', { before });
   });
 </script>
 
 <template>
   <div class="list">
     <p class="quiet">
-      Copies of everything, each opened and checked: the newest three, one a day for 14 days, one a week for 8
-      weeks.
-      <button class="btn" :disabled="busy !== ''" @click="make">Back up now</button>
+      {{ tr('copiesOfEverythingEachOpened') }}
+      <button class="btn" :disabled="busy !== ''" @click="make">{{ tr('backUpNow') }}</button>
     </p>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <p role="status" :class="{ sr: done === '' }">{{ done }}</p>
-    <div v-if="backups" class="scrolled" tabindex="0" role="group" aria-label="Backups">
+    <div v-if="backups" class="scrolled" tabindex="0" role="group" :aria-label="tr('backups')">
       <DataTable :rows="backups" :columns="COLUMNS" :key-of="(b) => b.name">
         <template #at="{ row }">{{ whenText(Date.parse(row.at)) }}</template>
         <template #size="{ row }"
-          ><Fig :value="row.bytes / 1e6" quantity="count" /><span class="unit"> MB</span></template
+          ><Fig :value="row.bytes / 1e6" quantity="count" /><span class="unit">
+            {{ tr('mb') }}</span
+          ></template
         >
         <template #check="{ row }"
-          ><span :class="{ fault: !row.sound }">{{ row.sound ? 'passed' : 'damaged' }}</span></template
+          ><span :class="{ fault: !row.sound }">{{
+            row.sound ? tr('passed') : tr('damaged')
+          }}</span></template
         >
         <template #films="{ row }">
           <div v-for="f in row.films" :key="f.id" class="film">
             <span dir="auto">{{ f.name }}, {{ counted(f.shots, 'shot') }}</span>
             <button class="btn" :disabled="busy !== ''" @click="restoreFilm(row, f)">
-              Restore beside<span class="sr"> {{ f.name }}</span>
+              {{ tr('restoreBeside') }}<span class="sr"> {{ f.name }}</span>
             </button>
           </div>
         </template>
@@ -87,20 +121,20 @@ const restoreAll = (b: BackupSummary): Promise<void> =>
             :disabled="busy !== ''"
             @click="confirming = row.name"
           >
-            Restore all
+            {{ tr('restoreAll') }}
           </button>
           <template v-else-if="confirming === row.name">
-            <span class="fault">Everything goes back to that time.</span>
+            <span class="fault">{{ tr('everythingGoesBackToThat') }}</span>
             <button class="btn" :disabled="busy !== ''" @click="restoreAll(row)">
-              Restore at the next start
+              {{ tr('restoreAtTheNextStart') }}
             </button>
-            <button class="btn" @click="confirming = ''">Keep today’s</button>
+            <button class="btn" @click="confirming = ''">{{ tr('keepTodays') }}</button>
           </template>
         </template>
       </DataTable>
-      <p v-if="backups.length === 0" class="quiet">No backup yet.</p>
+      <p v-if="backups.length === 0" class="quiet">{{ tr('noBackupYet') }}</p>
     </div>
-    <p v-else class="quiet">Reading the list of backups.</p>
+    <p v-else class="quiet">{{ tr('readingTheListOfBackups') }}</p>
   </div>
 </template>
 

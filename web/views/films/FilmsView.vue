@@ -6,6 +6,7 @@ import { forgetSnapshot } from '../../sync/snapshots';
 import { filmsOnDevice } from '../../sync/films-on-device';
 import { whenText } from '../../format';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 const router = useRouter();
 const selection = useSelection();
@@ -16,7 +17,7 @@ const going = ref<FilmSummary | null>(null);
 const why = (error: unknown): string =>
   error instanceof ApiProblem
     ? [error.message, ...error.fields.slice(1, 4).map((f) => f.say)].join(' ')
-    : 'The application does not answer. Is it running?';
+    : tr('theApplicationDoesNotAnswer');
 /** The server does not answer: these are the films this device has. */
 const offline = ref(false);
 const refresh = async (): Promise<void> => {
@@ -55,13 +56,13 @@ const chosen = async (event: Event): Promise<void> => {
   field.value = '';
   if (!file) return;
   if (file.size > 20_000_000) {
-    fault.value = `“${file.name}” is larger than a film file can be (20 MB).`;
+    fault.value = tr('nameIsLargerThanA', { name: file.name });
     return;
   }
   try {
     await takeIn(JSON.parse(await file.text()));
   } catch {
-    fault.value = `“${file.name}” is not a film file: it holds no readable JSON.`;
+    fault.value = tr('nameIsNotAFilm', { name: file.name });
   }
 };
 const remove = async (film: FilmSummary): Promise<void> => {
@@ -81,49 +82,53 @@ const when = (iso: string): string => whenText(Date.parse(iso));
   <main class="films">
     <header>
       <img src="/mark.svg" alt="" width="44" height="44" />
-      <h1>Dusk Slate</h1>
+      <h1>{{ tr('duskSlate') }}</h1>
       <button class="btn bare" @click="selection.theme = selection.theme === 'dusk' ? 'noon' : 'dusk'">
-        {{ selection.theme === 'dusk' ? 'Noon' : 'Dusk' }}
+        {{ selection.theme === 'dusk' ? tr('noon') : tr('dusk') }}
       </button>
     </header>
     <p class="lead-in">
-      Plan the shots, the light, the packs and the cards of a day in the air, and leave home knowing that it
-      fits.
+      {{ tr('planTheShotsTheLight') }}
     </p>
     <div class="make">
       <label class="btn file"
-        >Open a film file<input type="file" accept="application/json,.json" @change="chosen"
+        >{{ tr('openAFilmFile') }}<input type="file" accept="application/json,.json" @change="chosen"
       /></label>
-      <button class="btn" title="A fresh copy of the made-up film, beside yours" @click="openDemo">
-        Open the demo film
+      <button class="btn" :title="tr('aFreshCopyOfThe')" @click="openDemo">
+        {{ tr('openTheDemoFilm') }}
       </button>
     </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <p v-if="offline" class="away" role="status">
-      Offline. These films are on this device; what you change is kept here and sent when the application
-      answers again.
+      {{ tr('offlineTheseFilmsAreOn') }}
     </p>
     <ul v-if="films && films.length > 0" class="list">
       <li v-for="f in films" :key="f.id">
         <RouterLink :to="{ name: 'overview', params: { film: f.id } }" class="film"
           ><b dir="auto">{{ f.name }}</b
-          ><span class="quiet"
-            >{{ f.shots }} shots at {{ f.locations }} locations · changed {{ when(f.updatedAt) }}</span
-          ></RouterLink
+          ><span class="quiet">{{
+            tr('shotsShotsAtLocationsLocations', {
+              shots: f.shots,
+              locations: f.locations,
+              when: when(f.updatedAt),
+            })
+          }}</span></RouterLink
         >
-        <a v-if="!offline" class="btn" :href="`/api/films/${f.id}/file`" download>Save as file</a>
-        <button v-if="!offline && going?.id !== f.id" class="btn" @click="going = f">Delete</button>
+        <a v-if="!offline" class="btn" :href="`/api/films/${f.id}/file`" download>{{ tr('saveAsFile') }}</a>
+        <button v-if="!offline && going?.id !== f.id" class="btn" @click="going = f">
+          {{ tr('delete') }}
+        </button>
         <template v-else-if="!offline"
-          ><span class="fault">Gone for good, with all its shots?</span
-          ><button class="btn" @click="remove(f)">Yes, delete</button
-          ><button class="btn" @click="going = null">Keep</button></template
+          ><span class="fault">{{ tr('goneForGoodWithAll') }}</span
+          ><button class="btn" @click="remove(f)">{{ tr('yesDelete') }}</button
+          ><button class="btn" @click="going = null">{{ tr('keep') }}</button></template
         >
       </li>
     </ul>
     <p v-else-if="films" class="quiet">
-      No film yet. Choose a kind of film below, or look at the demo film first.
+      {{ tr('noFilmYetChooseA') }}
     </p>
-    <ul v-else class="list" aria-label="Loading">
+    <ul v-else class="list" :aria-label="tr('loading')">
       <li v-for="n in 3" :key="n" class="ghost" />
     </ul>
     <NewFilm v-if="!offline" @made="takeIn" />
@@ -132,7 +137,7 @@ const when = (iso: string): string => whenText(Date.parse(iso));
       class="backups"
       @toggle="backupsShown = ($event.target as HTMLDetailsElement).open"
     >
-      <summary>Backups</summary>
+      <summary>{{ tr('backups') }}</summary>
       <BackupList v-if="backupsShown" @restored="refresh" />
     </details>
   </main>

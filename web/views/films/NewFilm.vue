@@ -5,7 +5,7 @@ import { TIMELINE_RATES, type Aircraft } from '@core/model';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { emptyFilm } from '../../composables/new-film';
-import { counted } from '@core/units';
+import { counted } from '../../format';
 import PathThumb from '../../parts/PathThumb.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -13,10 +13,11 @@ import { api } from '../../sync/api';
 import type { Fault } from '../../sync/validation';
 import { readCoordinates } from '../locations/coordinates';
 import { tomorrow } from '../locations/newPlace';
+import { tr } from './messages';
 
 /** Begins a film: what it is about, what it is flown with, where. All but the first choice may be left as it stands. */
 const emit = defineEmits<{ made: [file: unknown] }>();
-const RATES = TIMELINE_RATES.map((value: number) => ({ value, label: `${value} fps` }));
+const RATES = TIMELINE_RATES.map((value: number) => ({ value, label: tr('valueFps', { value }) }));
 const OWN = 'own';
 const name = ref('');
 const code = ref(FILM_TEMPLATES[0]?.code ?? '');
@@ -37,8 +38,10 @@ const kitKnown = api
   .catch(() => undefined);
 const craft = computed(() => chosen.value ?? (owned.value.length > 0 ? OWN : 'medium'));
 const crafts = computed(() => [
-  ...(owned.value.length > 0 ? [{ value: OWN, label: `Your kit (${owned.value[0]?.name ?? ''})` }] : []),
-  ...AIRCRAFT_CLASSES.map((c) => ({ value: c.code, label: c.name, note: 'typical' })),
+  ...(owned.value.length > 0
+    ? [{ value: OWN, label: tr('yourKitName', { name: owned.value[0]?.name ?? '' }) }]
+    : []),
+  ...AIRCRAFT_CLASSES.map((c) => ({ value: c.code, label: c.name, note: tr('typical') })),
 ]);
 const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 const begun = (template: FilmTemplate, newId: () => string, zone = zoneHere()) =>
@@ -99,10 +102,10 @@ const make = async (): Promise<void> => {
 </script>
 
 <template>
-  <form class="new" aria-label="New film" @submit.prevent="make">
-    <h2>New film</h2>
+  <form class="new" :aria-label="tr('newFilm')" @submit.prevent="make">
+    <h2>{{ tr('newFilm') }}</h2>
     <fieldset class="templates">
-      <legend class="label">What it is about</legend>
+      <legend class="label">{{ tr('whatItIsAbout') }}</legend>
       <label
         v-for="p in paths"
         :key="p.template.code"
@@ -123,9 +126,9 @@ const make = async (): Promise<void> => {
     </fieldset>
     <div class="fields">
       <TextField
-        label="Name"
+        :label="tr('name')"
         :value="name"
-        placeholder="as the kind of film"
+        :placeholder="tr('asTheKindOfFilm')"
         :save="
           (v) => {
             name = v;
@@ -133,10 +136,10 @@ const make = async (): Promise<void> => {
         "
       />
       <PickField
-        label="Flown with"
+        :label="tr('flownWith')"
         :value="craft"
         :options="crafts"
-        hint="Typical figures are marked in the kit until you replace them with your own."
+        :hint="tr('typicalFiguresAreMarkedIn')"
         :save="
           (v) => {
             chosen = v;
@@ -144,7 +147,7 @@ const make = async (): Promise<void> => {
         "
       />
       <PickField
-        label="Timeline frame rate"
+        :label="tr('timelineFrameRate')"
         :value="fps"
         :options="RATES"
         :save="
@@ -154,13 +157,13 @@ const make = async (): Promise<void> => {
         "
       />
       <TextField
-        label="Coordinates"
+        :label="tr('coordinates')"
         :value="where"
-        placeholder="43.18, -4.83 – or later"
-        hint="Decimal or degrees, minutes, seconds. Light and sun need them."
+        :placeholder="tr('figure4318483Or')"
+        :hint="tr('decimalOrDegreesMinutesSeconds')"
         :save="setWhere"
       />
-      <button class="btn lead" type="submit">Create film</button>
+      <button class="btn lead" type="submit">{{ tr('createFilm') }}</button>
     </div>
   </form>
 </template>

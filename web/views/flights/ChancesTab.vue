@@ -8,6 +8,8 @@ import { planWorker, type PlanWorker } from '../../composables/plan-worker';
 import { useDerivedFilm } from '../../stores/derived-film';
 import type { Chances } from '../../workers/plan.worker';
 import type { Day } from './useDay';
+import { tr } from './messages';
+import { fixed, grouped } from '../../format';
 
 const CurveChart = defineAsyncComponent(() => import('../../parts/CurveChart.vue'));
 /** The day thrown two thousand times: what comes home, and what would help. */
@@ -51,7 +53,7 @@ const percent = (share: number): string => `${(share * 100).toFixed(0)} %`;
 const shot = (id: string) => derivedFilm.derived?.shots.get(id);
 const naming = (id: string): string => {
   const s = shot(id);
-  return s ? `${s.number} ${s.facts.shot.title || 'untitled'}` : 'a shot';
+  return s ? `${s.number} ${s.facts.shot.title || tr('untitled')}` : tr('aShot');
 };
 const first = computed(() => answer.value?.plain.missing[0] ?? null);
 const odds = computed(() => {
@@ -59,21 +61,37 @@ const odds = computed(() => {
   if (!a) return '';
   const said =
     a.plain.allMusts > 0.995
-      ? 'Every must shot is done on almost every such day.'
-      : `On ${percent(a.plain.allMusts)} of such days every must shot is done.`;
+      ? tr('everyMustShotIsDone')
+      : tr('onPercentOfSuchDays', { percent: percent(a.plain.allMusts) });
   return first.value
-    ? `${said} ${naming(first.value.id)} is the ${first.value.must ? 'must' : 'shot'} that falls out first, on ${percent(first.value.chance)} of them.`
-    : `${said} Nothing falls out.`;
+    ? tr('saidNamingIsTheMust', {
+        said,
+        naming: naming(first.value.id),
+        must: first.value.must ? tr('must') : tr('shot'),
+        percent: percent(first.value.chance),
+      })
+    : tr('saidNothingFallsOut', { said });
 });
 const gains = computed(() => {
   const a = answer.value;
   if (!a) return [];
   const better = (chance: number): string =>
-    chance > a.plain.allMusts + 0.005 ? `raises that to ${percent(chance)}` : 'changes next to nothing';
+    chance > a.plain.allMusts + 0.005
+      ? tr('raisesThatToPercent', { percent: percent(chance) })
+      : tr('changesNextToNothing');
   return [
-    `One full pack more ${better(a.packMore.allMusts)}; everything then comes home on ${percent(a.packMore.all)} instead of ${percent(a.plain.all)}.`,
+    tr('oneFullPackMoreBetter', {
+      better: better(a.packMore.allMusts),
+      percent: percent(a.packMore.all),
+      percent2: percent(a.plain.all),
+    }),
     ...(a.takeLess
-      ? [`One take less of ${naming(a.takeLess.id)} ${better(a.takeLess.answer.allMusts)}.`]
+      ? [
+          tr('oneTakeLessOfNaming', {
+            naming: naming(a.takeLess.id),
+            better: better(a.takeLess.answer.allMusts),
+          }),
+        ]
       : []),
   ];
 });
@@ -91,7 +109,9 @@ const options = {
     type: 'category' as const,
     labels: { rotate: 0, hideOverlappingLabels: true },
     title: {
-      text: 'minutes in the air',
+      get text() {
+        return tr('minutesInTheAir');
+      },
       style: { fontWeight: 400, fontSize: '11.5px', color: 'var(--chalk-3)' },
     },
   },
@@ -105,31 +125,36 @@ const missing = computed(
 
 <template>
   <div class="chances" :aria-busy="busy">
-    <p v-if="empty" class="quiet">Nothing is planned on this day, so there is nothing to chance.</p>
+    <p v-if="empty" class="quiet">{{ tr('nothingIsPlannedOnThis') }}</p>
     <template v-else-if="answer">
       <p class="big">{{ odds }}</p>
       <ul class="gains">
         <li v-for="g in gains" :key="g">{{ g }}</li>
       </ul>
       <div class="two">
-        <section aria-label="Minutes in the air">
-          <h2>{{ answer.plain.runs.toLocaleString('en') }} such days, by minutes in the air</h2>
+        <section :aria-label="tr('minutesInTheAirUpper')">
+          <h2>{{ tr('runsSuchDaysByMinutes', { runs: grouped(answer.plain.runs) }) }}</h2>
           <CurveChart
             type="bar"
             :series="series"
             :options="options"
             :height="220"
-            :label="`Minutes in the air: nine of ten days below ${answer.plain.minutes.p90.toFixed(0)}, one of ten below ${answer.plain.minutes.p10.toFixed(0)}`"
+            :label="
+              tr('minutesInTheAirNine', {
+                p90: fixed(answer.plain.minutes.p90, 0),
+                p10: fixed(answer.plain.minutes.p10, 0),
+              })
+            "
           />
         </section>
-        <section aria-label="Figures">
+        <section :aria-label="tr('figures')">
           <table>
             <thead>
               <tr>
                 <th />
-                <th scope="col">1 of 10 below</th>
-                <th scope="col">half below</th>
-                <th scope="col">9 of 10 below</th>
+                <th scope="col">{{ tr('figure1Of10Below') }}</th>
+                <th scope="col">{{ tr('halfBelow') }}</th>
+                <th scope="col">{{ tr('figure9Of10Below') }}</th>
               </tr>
             </thead>
             <tbody>
@@ -148,25 +173,22 @@ const missing = computed(
               </tr>
             </tbody>
           </table>
-          <h2>What falls out</h2>
-          <p v-if="missing.length === 0" class="quiet">Nothing worth naming.</p>
+          <h2>{{ tr('whatFallsOut') }}</h2>
+          <p v-if="missing.length === 0" class="quiet">{{ tr('nothingWorthNaming') }}</p>
           <ol v-else class="missing">
             <li v-for="m in missing" :key="m.id">
               <button class="name" @click="selection.pick(m.id)">{{ naming(m.id) }}</button>
-              <span class="quiet">{{ m.must ? 'must' : '' }}</span>
+              <span class="quiet">{{ m.must ? tr('must') : '' }}</span>
               <i :style="{ width: `${m.chance * 100}%` }" /><b>{{ percent(m.chance) }}</b>
             </li>
           </ol>
         </section>
       </div>
       <p class="faint">
-        A shot counts when one take is kept before its light goes and before its pack is at the reserve; a
-        must is tried up to twice its takes, and what fell out is flown on packs to spare. Takes are kept as
-        {{ hands ?? 'an average pilot' }} keeps them; packs, air and set-ups stray as logged flights do, or by
-        4, 6 and 35 % until there are some, more with gusts. The same plan gives the same figures.
+        {{ tr('aShotCountsWhenOne', { hands: hands ?? tr('anAveragePilot') }) }}
       </p>
     </template>
-    <p v-else class="quiet" role="status">Throwing the dice …</p>
+    <p v-else class="quiet" role="status">{{ tr('throwingTheDice') }}</p>
   </div>
 </template>
 

@@ -6,6 +6,7 @@ import { roundTimes } from '../../format/ticks';
 import { useFilm } from '../../stores/film';
 import { useDerivedFilm } from '../../stores/derived-film';
 import type { Day } from './useDay';
+import { tr } from './messages';
 
 /** The day as time: who is in the air, and which pack hangs on which charger. */
 const props = defineProps<{ day: Day }>();
@@ -42,7 +43,7 @@ const lanes = computed(() => [
       to: r.flight.endMs,
       text: r.packName,
       more: '',
-      title: `${r.packName} in the air ${r.at}`,
+      title: tr('packNameInTheAirAt', { packName: r.packName, at: r.at }),
     })),
   })),
   ...[...groupBy(runs.value, (r) => `${r.chargerId}|${r.slot}`)].map(([key, list]) => ({
@@ -56,7 +57,13 @@ const lanes = computed(() => [
         to: r.toS * 1000,
         text: pack,
         more: `${Math.round(r.toShare * 100)} %`,
-        title: `${pack} from ${Math.round(r.fromShare * 100)} to ${Math.round(r.toShare * 100)} %, ready ${clockText(r.toS * 1000, zone.value)}${r.dry ? ', the source is empty then' : ''}`,
+        title: tr('packFromFromShareToToShare', {
+          pack,
+          fromShare: Math.round(r.fromShare * 100),
+          toShare: Math.round(r.toShare * 100),
+          toS: clockText(r.toS * 1000, zone.value),
+          dry: r.dry ? tr('theSourceIsEmptyThen') : '',
+        }),
       };
     }),
   })),
@@ -64,7 +71,7 @@ const lanes = computed(() => [
 </script>
 
 <template>
-  <section v-if="span && lanes.length > 0" class="lanes" aria-label="The day as time">
+  <section v-if="span && lanes.length > 0" class="lanes" :aria-label="tr('theDayAsTime')">
     <div v-for="l in lanes" :key="l.kind + l.name" class="lane" :class="l.kind">
       <span class="name">{{ l.name }}</span>
       <div class="track">

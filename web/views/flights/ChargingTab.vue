@@ -2,7 +2,7 @@
 import { addDays, clockText, daysBetween } from '@core/time';
 import { eveningBefore, PACK_CAUTIONS, STORAGE_SHARES } from '@core/charge';
 import { computed, ref } from 'vue';
-import { dateText, write } from '../../format';
+import { dateText, fixed, write } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import PickField from '../../parts/PickField.vue';
@@ -11,6 +11,7 @@ import { useFilm } from '../../stores/film';
 import { useDerivedFilm } from '../../stores/derived-film';
 import ChargeLanes from './ChargeLanes.vue';
 import type { Day } from './useDay';
+import { tr } from './messages';
 
 /** Packs through the day, and the evening before it. */
 const props = defineProps<{ day: Day }>();
@@ -45,9 +46,9 @@ const evening = computed(() =>
 const at = (s: number): string => {
   const [h, m] = start.value.split(':').map(Number);
   const total = Math.round((h ?? 0) * 60 + (m ?? 0) + s / 60);
-  return `${String(Math.floor(total / 60) % 24).padStart(2, '0')}:${String(total % 60).padStart(2, '0')}${total >= 1440 ? ' next day' : ''}`;
+  return `${String(Math.floor(total / 60) % 24).padStart(2, '0')}:${String(total % 60).padStart(2, '0')}${total >= 1440 ? ` ${tr('nextDay')}` : ''}`;
 };
-const charger = (id: string): string => film.get('charger', id)?.name ?? 'a charger';
+const charger = (id: string): string => film.get('charger', id)?.name ?? tr('aCharger');
 const order = computed(() =>
   evening.value.topUp.map((t) => ({
     ...t,
@@ -59,15 +60,18 @@ const set = (fields: object) =>
     'film',
     film.filmId,
     { preferences: { ...film.film?.preferences, ...fields } as never },
-    'charging',
+    tr('charging'),
   );
 const STARTS = ['17:00', '18:00', '19:00', '20:00', '21:00', '22:00', '23:00'].map((value) => ({
   value,
   label: value,
 }));
 const whens = computed(() => [
-  { value: 'eve', label: 'the evening before' },
-  ...[2, 3, 5, 7, 14].map((n) => ({ value: addDays(props.day.date.value, -n), label: `${n} days before` })),
+  { value: 'eve', label: tr('theEveningBefore') },
+  ...[2, 3, 5, 7, 14].map((n) => ({
+    value: addDays(props.day.date.value, -n),
+    label: tr('valueDaysBefore', { value: n }),
+  })),
 ]);
 /** Latest start of charging that is over an hour before the first flight of the day. */
 const latest = computed(() => {
@@ -83,29 +87,32 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
 
 <template>
   <div class="charging">
-    <section aria-label="Charging on the day">
-      <h2>On the day</h2>
+    <section :aria-label="tr('chargingOnTheDay')">
+      <h2>{{ tr('onTheDay') }}</h2>
       <ChargeLanes :day="day" />
       <p v-if="kit.chargers.length === 0" class="quiet">
-        No charger comes along. <RouterLink :to="{ name: 'kit' }">Enter those you own</RouterLink>: a pack
-        that comes back during the day flies again.
+        {{ tr('noChargerComesAlong') }}
+        <RouterLink :to="{ name: 'kit' }">{{ tr('enterThoseYouOwn') }}</RouterLink>{{
+          tr('aPackThatComesBack')
+        }}
       </p>
       <div class="opts">
         <SwitchField
-          label="Packs are charged between flights"
+          :label="tr('packsAreChargedBetweenFlights')"
           :value="film.film?.preferences.chargeBetween ?? true"
           :save="(v) => set({ chargeBetween: v })"
-          hint="On chargers in a vehicle or on a power bank; at the wall only where the location says there is one."
+          :hint="tr('onChargersInAVehicle')"
         />
       </div>
     </section>
-    <section aria-label="The evening before">
+    <section :aria-label="tr('theEveningBeforeUpper')">
       <h2>
-        Before the shoot <span class="quiet">on {{ dateText(day.date.value) }}</span>
+        {{ tr('beforeTheShoot') }}
+        <span class="quiet">{{ tr('onDate', { date: dateText(day.date.value) }) }}</span>
       </h2>
       <div class="opts">
         <PickField
-          label="Charged on"
+          :label="tr('chargedOn')"
           :value="today"
           :options="whens"
           :save="
@@ -114,7 +121,7 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
             }
           "
         /><PickField
-          label="Charging starts"
+          :label="tr('chargingStarts')"
           :value="start"
           :options="STARTS"
           :save="
@@ -125,35 +132,35 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
         />
       </div>
       <SwitchField
-        label="Plan with this charge"
+        :label="tr('planWithThisCharge')"
         :value="film.film?.preferences.topUpBefore ?? true"
         :save="(v) => set({ topUpBefore: v })"
-        hint="Packs are planned as this charging leaves them; switched off, as they are without it."
+        :hint="tr('packsArePlannedAsThis')"
       />
-      <p v-if="order.length === 0">Every pack that comes along is full for that day.</p>
+      <p v-if="order.length === 0">{{ tr('everyPackThatComesAlong') }}</p>
       <table v-else>
         <thead>
           <tr>
-            <th scope="col">in this order</th>
-            <th scope="col">would hold</th>
-            <th scope="col">on</th>
-            <th scope="col">from</th>
-            <th scope="col">full at</th>
+            <th scope="col">{{ tr('inThisOrder') }}</th>
+            <th scope="col">{{ tr('wouldHold') }}</th>
+            <th scope="col">{{ tr('on') }}</th>
+            <th scope="col">{{ tr('from') }}</th>
+            <th scope="col">{{ tr('fullAt') }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="t in order" :key="t.pack.id">
             <th scope="row">
-              {{ t.pack.name }}<span v-if="t.drained" class="drained"> drained by itself</span>
+              {{ t.pack.name }}<span v-if="t.drained" class="drained"> {{ tr('drainedByItself') }}</span>
             </th>
             <td><Fig :value="t.share * 100" quantity="percent" /></td>
-            <td>{{ t.run ? charger(t.run.chargerId) : 'no charger takes it' }}</td>
+            <td>{{ t.run ? charger(t.run.chargerId) : tr('noChargerTakesIt') }}</td>
             <td>{{ t.run ? at(t.run.fromS) : '' }}</td>
             <td>
               {{
                 t.run
                   ? t.run.dry
-                    ? `ends at ${percent(t.run.toShare)} %: the source is empty`
+                    ? tr('endsAtPercentTheSource', { percent: percent(t.run.toShare) })
                     : at(t.run.toS)
                   : ''
               }}
@@ -162,31 +169,42 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
         </tbody>
       </table>
       <p v-if="order.length > 0">
-        <b>All full by {{ at(evening.doneS) }}.</b> They take
+        <b>{{ tr('allFullByAt', { at: at(evening.doneS) }) }}</b> {{ tr('theyTake') }}
         <Fig :value="evening.doneS / 60" quantity="minutes" />{{
-          latest === '' ? '' : `: start by ${latest} to be done an hour before the first flight`
+          latest === '' ? '' : tr('startByLatestToBe', { latest })
         }}.
         <span v-if="evening.notFull.length > 0" class="fault"
-          ><MarkSign severity="stop" /> Not full: {{ evening.notFull.map((p) => p.name).join(', ') }}. Find a
-          charger with power for them, or plan with what they hold.</span
+          ><MarkSign severity="stop" />
+          {{ tr('notFullNotFullFindA', { notFull: evening.notFull.map((p) => p.name).join(', ') }) }}</span
         >
       </p>
       <ul v-if="evening.devices.length > 0" class="devices">
         <li v-for="d in evening.devices" :key="d.device.id">
           <MarkSign v-if="!d.lasts" severity="care" /><span
-            >{{ d.device.name }}: <Fig :value="d.device.charge * 100" quantity="percent" />,
-            {{
-              d.lasts
-                ? 'lasts the day'
-                : `lasts ${(d.device.charge * d.device.hours).toFixed(1)} of ${hours.toFixed(1)} h`
-            }}; full in {{ Math.round(d.minutes) }} min</span
+            >{{ d.device.name }}: <Fig :value="d.device.charge * 100" quantity="percent" />{{
+              tr('chargeFullInMinutesMin', {
+                charge: d.lasts
+                  ? tr('lastsTheDay')
+                  : tr('lastsChargeOfHoursH', {
+                      charge: fixed(d.device.charge * d.device.hours, 1),
+                      hours: fixed(hours, 1),
+                    }),
+                minutes: Math.round(d.minutes),
+              })
+            }}</span
           >
         </li>
       </ul>
       <p v-if="evening.storage.length > 0">
-        <MarkSign severity="note" /> {{ days }} days until the shoot: bring
-        {{ evening.storage.map((p) => p.name).join(', ') }} to {{ STORAGE_SHARES[0] * 100 }} to
-        {{ STORAGE_SHARES[1] * 100 }} % for storage, and charge the evening before.
+        <MarkSign severity="note" />
+        {{
+          tr('daysDaysUntilTheShoot', {
+            days,
+            storage: evening.storage.map((p) => p.name).join(', '),
+            STORAGE_SHARES: STORAGE_SHARES[0] * 100,
+            STORAGE_SHARES2: STORAGE_SHARES[1] * 100,
+          })
+        }}
       </p>
       <ul class="cautions">
         <li v-for="c in PACK_CAUTIONS" :key="c">{{ c }}</li>

@@ -2,18 +2,20 @@
 import type { EnergyCurve } from '@core/day';
 import { computed, defineAsyncComponent } from 'vue';
 import { roundBounds } from '../../format/ticks';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 const CurveChart = defineAsyncComponent(() => import('../../parts/CurveChart.vue'));
 /** Energy left along a flight, over what the way home would take from each moment. */
 const props = defineProps<{ curve: EnergyCurve; key2: string }>();
 const series = computed(() => [
   {
-    name: 'energy left',
+    name: tr('energyLeft'),
     type: 'line',
     data: props.curve.steps.map((s) => ({ x: s.tS / 60, y: Number(s.leftWh.toFixed(2)) })),
   },
   {
-    name: 'way home',
+    name: tr('wayHome'),
     type: 'line',
     data: props.curve.steps.map((s) => ({
       x: s.tS / 60,
@@ -61,21 +63,25 @@ const options = computed(() => {
       min: 0,
       max: end,
       tickAmount: Math.min(5, Math.max(1, end)),
-      labels: { rotate: 0, formatter: (v: string) => `${Number(v).toFixed(0)} min` },
+      labels: { rotate: 0, formatter: (v: string) => tr('numberMin', { number: fixed(Number(v), 0) }) },
     },
     yaxis: { ...bounds, min: 0, labels: { formatter: (v: number) => `${v.toFixed(0)} Wh` } },
     annotations: {
-      yaxis: [line(reserveWh, 'reserve'), line(criticalWh, 'never planned', true)],
+      yaxis: [line(reserveWh, tr('reserve')), line(criticalWh, tr('neverPlanned'), true)],
       xaxis: [
-        ...(noReturn ? [mark(noReturn.tS / 60, 'no return', 'var(--stop)')] : []),
-        ...(turnBackS !== null ? [mark(turnBackS / 60, 'turn back', 'var(--care)')] : []),
+        ...(noReturn ? [mark(noReturn.tS / 60, tr('noReturn'), 'var(--stop)')] : []),
+        ...(turnBackS !== null ? [mark(turnBackS / 60, tr('turnBack'), 'var(--care)')] : []),
       ],
     },
   };
 });
 const spoken = computed(() => {
   const [first, last] = [props.curve.steps[0], props.curve.steps.at(-1)];
-  return `Energy from ${first?.leftWh.toFixed(1) ?? ''} to ${last?.leftWh.toFixed(1) ?? ''} watt-hours; the way home takes ${Math.max(...props.curve.steps.map((s) => s.homeWh)).toFixed(1)} at the most`;
+  return tr('energyFromLeftWhToLeftWh2', {
+    leftWh: fixed(first?.leftWh, 1),
+    leftWh2: fixed(last?.leftWh, 1),
+    max: fixed(Math.max(...props.curve.steps.map((s) => s.homeWh)), 1),
+  });
 });
 </script>
 

@@ -13,6 +13,8 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import EnergyChart from './EnergyChart.vue';
 import type { Day } from './useDay';
 import type { FlightActs } from './useFlightActs';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 /** The flight in hand: its energy, its stops, what was decided about it. */
 const props = defineProps<{ day: Day; acts: FlightActs }>();
@@ -70,22 +72,37 @@ const laid = computed(() => film.get('flight', row.value?.flight.planId ?? ''));
 const setNotBefore = (text: string) => {
   const clean = text.trim();
   if (clean !== '' && !/^([01]\d|2[0-3]):[0-5]\d$/.test(clean))
-    return [{ path: '', say: 'A time such as 07:40, or nothing.' }];
+    return [{ path: '', say: tr('aTimeSuchAs07') }];
   if (row.value) props.acts.notBefore(row.value, clean === '' ? null : clean);
 };
 const TURNS = [
-  { value: 'any' as const, label: 'whenever it suits' },
-  { value: 'first' as const, label: 'first of its location' },
-  { value: 'last' as const, label: 'last of its location' },
+  {
+    value: 'any' as const,
+    get label() {
+      return tr('wheneverItSuits');
+    },
+  },
+  {
+    value: 'first' as const,
+    get label() {
+      return tr('firstOfItsLocation');
+    },
+  },
+  {
+    value: 'last' as const,
+    get label() {
+      return tr('lastOfItsLocation');
+    },
+  },
 ];
 const shot = computed(() => stops.value.find((s) => s.shotId === selection.shotId)?.shot?.facts.shot ?? null);
 const others = computed(() => [
-  { value: null as string | null, label: 'none in particular' },
+  { value: null as string | null, label: tr('noneInParticular') },
   ...[...(derivedFilm.derived?.shots.values() ?? [])]
     .filter((s) => s.facts.location.id === row.value?.locationId && s.facts.shot.id !== shot.value?.id)
     .map((s) => ({
       value: s.facts.shot.id as string | null,
-      label: `${s.number} ${s.facts.shot.title || 'untitled'}`,
+      label: `${s.number} ${s.facts.shot.title || tr('untitled')}`,
     })),
 ]);
 /** The last stop lies on the way home: coming from the stop before, nothing of it is flown twice. */
@@ -97,70 +114,75 @@ const onWay = computed(() => {
 </script>
 
 <template>
-  <aside v-if="row" class="flight" aria-label="The flight in hand">
+  <aside v-if="row" class="flight" :aria-label="tr('theFlightInHand')">
     <header>
-      <h2>Flight {{ row.number }} on {{ row.packName }}</h2>
+      <h2>{{ tr('flightNumberOnPackName', { number: row.number, packName: row.packName }) }}</h2>
       <p class="quiet">
-        {{ clock(row.flight.startMs) }} to {{ clock(row.flight.endMs) }} · {{ row.craftName }}
+        {{
+          tr('clockToClock2CraftName', {
+            clock: clock(row.flight.startMs),
+            clock2: clock(row.flight.endMs),
+            craftName: row.craftName,
+          })
+        }}
       </p>
     </header>
     <template v-if="curve">
       <EnergyChart :curve="curve" :key2="row.key" />
       <p class="say">
         <template v-if="curve.noReturn"
-          ><MarkSign severity="stop" /> From {{ (curve.noReturn.tS / 60).toFixed(1) }} min on the way home
-          would eat into the 10 % that is never planned: the point of no return.</template
+          ><MarkSign severity="stop" />
+          {{ tr('fromTSMinOnThe', { tS: fixed(curve.noReturn.tS / 60, 1) }) }}</template
         >
         <template v-else-if="row.flight.overWh > 0"
-          ><MarkSign severity="stop" /> It would land {{ row.flight.overWh.toFixed(1) }} Wh under the
-          reserve.</template
+          ><MarkSign severity="stop" />
+          {{ tr('itWouldLandOverWhWh', { overWh: fixed(row.flight.overWh, 1) }) }}</template
         >
         <template v-else
-          >The way home never takes more than what is left: at most
-          {{ Math.max(...curve.steps.map((s) => s.homeWh)).toFixed(1) }} Wh. Lands with
+          >{{ tr('theWayHomeNeverTakes', { max: fixed(Math.max(...curve.steps.map((s) => s.homeWh)), 1) }) }}
           <Fig :value="row.landsWith" quantity="percent" />.</template
         >
-        <b v-if="windUntil !== null" class="wind">Its wind holds until {{ clock(windUntil) }}.</b>
-        <span class="faint">
-          Dashed: way home against the wind with what is never planned under it. Go by what the aircraft
-          shows; turn back early in doubt.</span
-        >
+        <b v-if="windUntil !== null" class="wind">{{
+          tr('itsWindHoldsUntilClock', { clock: clock(windUntil) })
+        }}</b>
+        <span class="faint"> {{ tr('dashedWayHomeAgainstThe') }}</span>
       </p>
     </template>
-    <p v-else class="fault">Its pack is not along: give it another.</p>
+    <p v-else class="fault">{{ tr('itsPackIsNotAlong') }}</p>
     <button class="btn bare open" :aria-expanded="opened" @click="opened = !opened">
-      Takes <Fig :value="row.flight.usedWh" quantity="wattHours" /> of
-      <Fig :value="row.flight.supply.usableWh" quantity="wattHours" /> it may
+      {{ tr('takes') }} <Fig :value="row.flight.usedWh" quantity="wattHours" /> {{ tr('of') }}
+      <Fig :value="row.flight.supply.usableWh" quantity="wattHours" /> {{ tr('itMay') }}
     </button>
     <SumSheet v-for="s in sums" :key="s.label" :sum="s" class="sum" @close="opened = false" />
     <ol class="stops">
       <li v-for="s in stops" :key="s.shotId" :class="{ picked: s.shotId === selection.shotId }">
         <button class="stop" @click="day.choose(row.key, s.shotId)">
-          <b>{{ s.shot?.number }}</b> <span dir="auto">{{ s.shot?.facts.shot.title || 'untitled' }}</span>
+          <b>{{ s.shot?.number }}</b>
+          <span dir="auto">{{ s.shot?.facts.shot.title || tr('untitled') }}</span>
           <span class="quiet">{{ s.at }}</span>
-          <span v-if="s.shotId === onWay" class="way">on the way home</span>
+          <span v-if="s.shotId === onWay" class="way">{{ tr('onTheWayHome') }}</span>
         </button>
         <Fig :value="s.wattHours" quantity="wattHours" />
         <button
           class="btn pin"
           :aria-pressed="s.pinned"
-          :aria-label="`Pin ${s.shot?.facts.shot.title || 'the shot'} to this flight`"
-          title="The planner keeps it in this flight (X)"
+          :aria-label="tr('pinTitleToThisFlight', { title: s.shot?.facts.shot.title || tr('theShot') })"
+          :title="tr('thePlannerKeepsItIn')"
           @click="acts.pin(row, s.shotId)"
         >
-          {{ s.pinned ? 'pinned' : 'pin' }}
+          {{ s.pinned ? tr('pinned') : tr('pin') }}
         </button>
       </li>
     </ol>
     <div v-if="shot" class="turn">
       <PickField
-        label="Shot comes"
+        :label="tr('shotComes')"
         :value="shot.turn"
         :options="TURNS"
         :save="(v) => film.edit('shot', shot?.id ?? '', { turn: v }, 'turn')"
       />
       <PickField
-        label="Not before shot"
+        :label="tr('notBeforeShot')"
         :value="shot.afterId"
         :options="others"
         :save="(v) => film.edit('shot', shot?.id ?? '', { afterId: v }, 'turn')"
@@ -168,7 +190,7 @@ const onWay = computed(() => {
     </div>
     <div class="turn">
       <PickField
-        label="Pack"
+        :label="tr('pack')"
         :value="row.flight.packId"
         :options="packs"
         :save="
@@ -178,28 +200,33 @@ const onWay = computed(() => {
         "
       />
       <TimeField
-        label="Not before"
+        :label="tr('notBefore')"
         :value="laid?.notBefore ?? ''"
         :save="setNotBefore"
-        hint="Nobody takes off before this minute."
+        :hint="tr('nobodyTakesOffBeforeThis')"
         clearable
       />
     </div>
     <p class="do">
-      <button class="btn" title="Fly it before the flight before (+)" @click="acts.swap(row, -1)">
-        Earlier</button
-      ><button class="btn" title="Fly it after the next (−)" @click="acts.swap(row, 1)">Later</button>
+      <button class="btn" :title="tr('flyItBeforeTheFlight')" @click="acts.swap(row, -1)">
+        {{ tr('earlier') }}</button><button
+        class="btn"
+        :title="tr('flyItAfterTheNext')"
+        @click="acts.swap(row, 1)"
+      >
+        {{ tr('later') }}
+      </button>
       <button class="btn" :aria-pressed="row.flight.locked" @click="acts.lock(row)">
-        {{ row.flight.locked ? 'Unlock' : 'Lock' }}</button><button
+        {{ row.flight.locked ? tr('unlock') : tr('lock') }}</button><button
         class="btn lead"
-        title="Enter what the pack showed"
+        :title="tr('enterWhatThePackShowed')"
         @click="emit('log')"
       >
-        Log it
+        {{ tr('logIt') }}
       </button>
     </p>
   </aside>
-  <aside v-else class="flight quiet">Nothing flies on this day yet.</aside>
+  <aside v-else class="flight quiet">{{ tr('nothingFliesOnThisDay') }}</aside>
 </template>
 
 <style scoped>

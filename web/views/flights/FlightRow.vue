@@ -7,6 +7,8 @@ import MarkSign from '../../parts/MarkSign.vue';
 import { useSelection } from '../../stores/selection';
 import { stopAt, type RailPiece, type RailRow } from './rail';
 import { draggedShot } from './useTryOut';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 /** A flight on its side: what it takes from its pack, what is left, and the ground that is not built on. */
 const props = defineProps<{
@@ -33,13 +35,23 @@ const percent = (share: number): string => `${(share * 100).toFixed(3)}%`;
 const style = (p: RailPiece) => ({ left: percent(p.from), width: percent(p.size), '--sky': p.sky });
 const over = computed(() => props.row.flight.overWh > 0);
 const name = (p: RailPiece): string =>
-  `${p.number} ${p.title}, ${p.wattHours.toFixed(1)} Wh, ${(p.seconds / 60).toFixed(1)} min${p.pinned ? ', pinned' : ''}`;
-const spoken = computed(
-  () =>
-    `Flight ${props.row.number} on ${props.row.packName} at ${props.row.at}: ${props.row.pieces
+  tr('numberTitleWattHoursWhSeconds', {
+    number: p.number,
+    title: p.title,
+    wattHours: fixed(p.wattHours, 1),
+    seconds: fixed(p.seconds / 60, 1),
+    pinned: p.pinned ? tr('pinned2') : '',
+  });
+const spoken = computed(() =>
+  tr('flightNumberOnPackNameAt', {
+    number: props.row.number,
+    packName: props.row.packName,
+    at: props.row.at,
+    pieces: props.row.pieces
       .filter((p) => p.shotId)
       .map(name)
-      .join('; ')}`,
+      .join('; '),
+  }),
 );
 const marks = (p: RailPiece): number[] =>
   Array.from(
@@ -140,7 +152,17 @@ onBeforeUnmount(() => {
           class="piece"
           :class="p.kind"
           :style="style(p)"
-          :title="`${p.kind === 'home' ? 'way home and landing' : p.kind === 'leg' ? 'reposition leg' : 'take-off'}, ${p.wattHours.toFixed(1)} Wh`"
+          :title="
+            tr('kindWattHoursWh', {
+              kind:
+                p.kind === 'home'
+                  ? tr('wayHomeAndLanding')
+                  : p.kind === 'leg'
+                    ? tr('repositionLeg')
+                    : tr('takeOff'),
+              wattHours: fixed(p.wattHours, 1),
+            })
+          "
         />
       </template>
       <div class="line" :style="{ left: percent(row.reserveFrom) }" />
@@ -157,24 +179,26 @@ onBeforeUnmount(() => {
     <button
       class="lock"
       :aria-pressed="row.flight.locked"
-      :title="row.flight.locked ? 'Locked: the planner leaves it (L)' : 'Lock it against the planner (L)'"
-      :aria-label="`Lock flight ${row.number}`"
+      :title="row.flight.locked ? tr('lockedThePlannerLeavesIt') : tr('lockItAgainstThePlanner')"
+      :aria-label="tr('lockFlightNumber', { number: row.number })"
       @click="emit('lock')"
     >
-      {{ row.flight.locked ? 'locked' : row.flight.planId ? 'laid down' : 'listed' }}
+      {{ row.flight.locked ? tr('locked') : row.flight.planId ? tr('laidDown') : tr('listed') }}
     </button>
     <span class="end">
       <template v-if="would"
         ><b :class="{ stop: would.overWh > 0 }">{{
           would.overWh > 0
-            ? `${would.overWh.toFixed(1)} Wh too much`
-            : `would land with ${would.landsWith.toFixed(0)} %`
+            ? tr('overWhWhTooMuch', { overWh: fixed(would.overWh, 1) })
+            : tr('wouldLandWithLandsWith', { landsWith: fixed(would.landsWith, 0) })
         }}</b></template
       >
       <template v-else
         ><Fig :value="row.minutes" quantity="minutes" />
-        <b v-if="over" class="stop">{{ row.flight.overWh.toFixed(1) }} Wh too much</b
-        ><template v-else>lands with <Fig :value="row.landsWith" quantity="percent" /></template
+        <b v-if="over" class="stop">{{
+          tr('overWhWhTooMuch', { overWh: fixed(row.flight.overWh, 1) })
+        }}</b><template v-else
+          >{{ tr('landsWith') }} <Fig :value="row.landsWith" quantity="percent" /></template
       ></template>
       <span class="sub">{{ row.filter }} · {{ row.card }}</span>
     </span>

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { counted } from '@core/units';
 import { clockText, localToUtc, minutesOf } from '@core/time';
 import { computed, ref, useTemplateRef, watch } from 'vue';
-import { dateText } from '../../format';
+import { counted, dateText } from '../../format';
 import TimeField from '../../parts/TimeField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import { usePlanSnapshot } from '../../stores/plan-snapshot';
@@ -28,6 +27,7 @@ import { useVerdict } from '../../composables/useVerdict';
 import { useDay } from './useDay';
 import { useFlightActs } from './useFlightActs';
 import { useFlightKeys } from './useFlightKeys';
+import { tr } from './messages';
 
 const props = defineProps<{ film: string; location?: string }>();
 const store = useFilm();
@@ -40,10 +40,30 @@ const derivedFilm = useDerivedFilm();
 const day = useDay();
 const acts = useFlightActs(day);
 const TABS = [
-  { id: 'flights', label: 'Flights' },
-  { id: 'charging', label: 'Charging' },
-  { id: 'chances', label: 'Chances' },
-  { id: 'log', label: 'Log' },
+  {
+    id: 'flights',
+    get label() {
+      return tr('flights');
+    },
+  },
+  {
+    id: 'charging',
+    get label() {
+      return tr('chargingUpper');
+    },
+  },
+  {
+    id: 'chances',
+    get label() {
+      return tr('chances');
+    },
+  },
+  {
+    id: 'log',
+    get label() {
+      return tr('log');
+    },
+  },
 ] as const;
 const tab = ref<(typeof TABS)[number]['id']>('flights');
 const unfit = useTemplateRef<{ apply: (n: number) => void }>('unfit');
@@ -73,7 +93,10 @@ const { ofPlaces } = useVerdict();
 const verdict = computed(() => ofPlaces(day.places.value.map((p) => p.location.id)));
 const counts = computed(() => {
   const done = derivedFilm.derived?.done.size ?? 0;
-  return [counted(day.rows.value.length, 'flight'), done > 0 ? `${counted(done, 'shot')} done` : '']
+  return [
+    counted(day.rows.value.length, 'flight'),
+    done > 0 ? tr('shotsDone2', { shots: counted(done, 'shot') }) : '',
+  ]
     .filter(Boolean)
     .join(' · ');
 });
@@ -91,7 +114,7 @@ const set = (fields: object) =>
     'film',
     store.filmId,
     { preferences: { ...store.film?.preferences, ...fields } as never },
-    'flying',
+    tr('flying'),
   );
 const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateText(d) })));
 </script>
@@ -99,12 +122,12 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
 <template>
   <TabbedView
     name="flights"
-    title="Flights"
+    :title="tr('flights')"
     :data-grounds="store.terrain.size"
-    tabs-label="Parts of the flights"
+    :tabs-label="tr('partsOfTheFlights')"
     :tabs="TABS"
     :tab="tab"
-    choices-label="Days"
+    :choices-label="tr('days')"
     :choices="choices"
     :chosen="day.date.value"
     :verdict="verdict"
@@ -117,56 +140,56 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
     @choose="day.go"
   >
     <p v-if="day.places.value.length === 0" class="quiet">
-      Flights belong to a location and a date.
-      <RouterLink :to="{ name: 'locations' }">Add the first location</RouterLink>.
+      {{ tr('flightsBelongToALocation') }}
+      <RouterLink :to="{ name: 'locations' }">{{ tr('addTheFirstLocation') }}</RouterLink>.
     </p>
     <div v-else-if="tab === 'flights'" class="cols">
       <div class="main">
         <div class="do no-print">
           <button
             class="btn lead"
-            title="Which shots, on which pack, in which order and minute (R)"
+            :title="tr('whichShotsOnWhichPack')"
             :disabled="flights.busy"
             @click="plan"
           >
-            Plan the day
+            {{ tr('planTheDay') }}
           </button>
-          <label class="now" title="Nothing is launched before; for a day that has begun."
-            >from <TimeField bare clearable label="Plan from" :value="now" :save="setNow"
+          <label class="now" :title="tr('nothingIsLaunchedBeforeFor')"
+            >{{ tr('from') }} <TimeField bare clearable :label="tr('planFrom')" :value="now" :save="setNow"
           /></label>
-          <button class="btn" title="Keep this plan to compare with" @click="aside.put(day.date.value)">
-            Keep for comparison
+          <button class="btn" :title="tr('keepThisPlanToCompare')" @click="aside.put(day.date.value)">
+            {{ tr('keepForComparison') }}
           </button>
           <button
             class="btn"
             :disabled="!laid"
-            title="Let shots fall onto packs in list order again; locked flights stay"
+            :title="tr('letShotsFallOntoPacks')"
             @click="edits.release(flights.placeIds(day.date.value))"
           >
-            Revert to list order
+            {{ tr('revertToListOrder') }}
           </button>
           <SwitchField
-            label="Two pilots"
+            :label="tr('twoPilots')"
             :value="store.film?.preferences.flyAtOnce ?? false"
             :save="(v) => set({ flyAtOnce: v })"
-            hint="Each aircraft has its own pilot: they fly at the same time."
+            :hint="tr('eachAircraftHasItsOwn')"
           />
           <SwitchField
-            label="Keep a spare"
+            :label="tr('keepASpare')"
             :value="store.film?.preferences.holdBackSpare ?? false"
             :save="(v) => set({ holdBackSpare: v })"
-            hint="One pack of each aircraft is held back for luck."
+            :hint="tr('onePackOfEachAircraft')"
           />
           <button
             class="btn bare"
             :title="
               day.scale.value === 'energy'
-                ? 'Lengths are energy: show minutes'
-                : 'Lengths are minutes: show energy'
+                ? tr('lengthsAreEnergyShowMinutes')
+                : tr('lengthsAreMinutesShowEnergy')
             "
             @click="day.scale.value = day.scale.value === 'energy' ? 'minutes' : 'energy'"
           >
-            {{ day.scale.value === 'energy' ? 'Lengths in energy' : 'Lengths in minutes' }}
+            {{ day.scale.value === 'energy' ? tr('lengthsInEnergy') : tr('lengthsInMinutes') }}
           </button>
         </div>
         <ProposalPane :day="day" />

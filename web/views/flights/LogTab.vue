@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { landedMs, logFlight, plannedFigures, plannedShares } from '@core/day';
-import { counted } from '@core/units';
 import type { Entity } from '@core/model';
 import { calibrationOf } from '@core/energy';
 import { dateIn, clockText } from '@core/time';
 import { computed, reactive, ref, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
-import { choices, dateText, OUTCOME_WORDS, PACK_STATE_WORDS } from '../../format';
+import { choices, counted, dateText, fixed, OUTCOME_WORDS, PACK_STATE_WORDS } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import NumberField from '../../parts/NumberField.vue';
@@ -18,6 +17,7 @@ import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import type { Day } from './useDay';
+import { tr } from './messages';
 
 type Flown = Entity<'flightLogEntry'>;
 /** What really happened: what a pack showed at take-off and landing, and what the plan learns from it. */
@@ -96,7 +96,7 @@ const enter = (): void => {
   const { location } = place.value ?? {};
   const pack = film.get('pack', draft.packId);
   if (!location || !pack) {
-    fault.value = 'Choose the pack it was flown on.';
+    fault.value = tr('chooseThePackItWas');
     return;
   }
   const {
@@ -142,16 +142,20 @@ const enter = (): void => {
     recorded,
     uuid(),
   );
-  const faults = film.commit('log flight', changes);
+  const faults = film.commit(tr('logFlight'), changes);
   fault.value = faults[0]?.say ?? '';
   if (faults.length === 0)
     selection.say(
-      `Logged: ${pack.name} down to ${Math.round(draft.endShare * 100)} %${recorded ? `, ${recorded.gb.toFixed(1)} GB on its card` : ''}.`,
+      tr('loggedNameDownToEndShare', {
+        name: pack.name,
+        endShare: Math.round(draft.endShare * 100),
+        gb: recorded ? tr('gbGBOnItsCard', { gb: fixed(recorded.gb, 1) }) : '',
+      }),
     );
 };
 const forget = (f: Flown): void => {
-  film.remove('delete log entry', [{ kind: 'flightLogEntry', id: f.id }]);
-  selection.say('Taken out of the log. Ctrl+Z brings it back.');
+  film.remove(tr('deleteLogEntry'), [{ kind: 'flightLogEntry', id: f.id }]);
+  selection.say(tr('takenOutOfTheLog'));
 };
 
 const calibration = computed(() => calibrationOf(film.kit));
@@ -182,22 +186,24 @@ const learn = (v: boolean) =>
     'film',
     film.filmId,
     { preferences: { ...film.film?.preferences, learn: v } as never },
-    'learning',
+    tr('learning'),
   );
 </script>
 
 <template>
   <div class="log">
-    <section aria-label="Log a flight">
+    <section :aria-label="tr('logAFlight')">
       <h2>
-        Log a flight
+        {{ tr('logAFlight') }}
         <span class="quiet">{{
-          row ? `flight ${row.number}, ${counted(row.flight.stops.length, 'shot')}` : 'without a plan'
+          row
+            ? tr('flightNumberShots', { number: row.number, shots: counted(row.flight.stops.length, 'shot') })
+            : tr('withoutAPlan')
         }}</span>
       </h2>
       <div class="form">
         <PickField
-          label="Pack"
+          :label="tr('pack')"
           :value="draft.packId"
           :options="packs"
           :save="
@@ -207,7 +213,7 @@ const learn = (v: boolean) =>
           "
         />
         <TimeField
-          label="Take-off time"
+          :label="tr('takeOffTime')"
           :value="draft.at"
           :save="
             (v) => {
@@ -216,7 +222,7 @@ const learn = (v: boolean) =>
           "
         />
         <NumberField
-          label="Minutes in the air"
+          :label="tr('minutesInTheAirUpper')"
           :value="draft.minutes"
           quantity="minutes"
           :save="
@@ -226,7 +232,7 @@ const learn = (v: boolean) =>
           "
         />
         <NumberField
-          label="Charge at take-off"
+          :label="tr('chargeAtTakeOff')"
           :value="draft.startShare"
           :scale="100"
           quantity="percent"
@@ -238,7 +244,7 @@ const learn = (v: boolean) =>
           "
         />
         <NumberField
-          label="Charge at landing"
+          :label="tr('chargeAtLanding')"
           :value="draft.endShare"
           :scale="100"
           quantity="percent"
@@ -250,7 +256,7 @@ const learn = (v: boolean) =>
           "
         />
         <NumberField
-          label="Air"
+          :label="tr('air')"
           :value="draft.temperatureC"
           quantity="celsius"
           :save="
@@ -260,7 +266,7 @@ const learn = (v: boolean) =>
           "
         />
         <PickField
-          label="Outcome"
+          :label="tr('outcome')"
           :value="draft.verdict"
           :options="VERDICTS"
           :save="
@@ -270,7 +276,7 @@ const learn = (v: boolean) =>
           "
         />
         <PickField
-          label="Pack condition"
+          :label="tr('packCondition')"
           :value="draft.condition"
           :options="STATES"
           :save="
@@ -281,56 +287,61 @@ const learn = (v: boolean) =>
         />
       </div>
       <fieldset v-if="stops.length > 0">
-        <legend>Shots done</legend>
+        <legend>{{ tr('shotsDone') }}</legend>
         <label v-for="s in stops" :key="s.id"
           ><input type="checkbox" :checked="inCan.has(s.id)" @change="toggle(s.id)" /> {{ s.shot?.number }}
-          <span dir="auto">{{ s.shot?.facts.shot.title || 'untitled' }}</span></label
+          <span dir="auto">{{ s.shot?.facts.shot.title || tr('untitled') }}</span></label
         >
       </fieldset>
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
       <p class="do">
-        <button class="btn lead" @click="enter">Log flight</button>
-        <span class="faint"
-          >A shot that is done is left out of the plan from then on; the pack stands at what it showed.</span
-        >
+        <button class="btn lead" @click="enter">{{ tr('logFlightUpper') }}</button>
+        <span class="faint">{{ tr('aShotThatIsDone') }}</span>
       </p>
     </section>
-    <section aria-label="What the log teaches">
-      <h2>What it teaches</h2>
+    <section :aria-label="tr('whatTheLogTeaches')">
+      <h2>{{ tr('whatItTeaches') }}</h2>
       <SwitchField
-        label="Logged flights correct the plan"
+        :label="tr('loggedFlightsCorrectThePlan')"
         :value="film.film?.preferences.learn ?? true"
         :save="learn"
       />
       <p v-if="craft.length === 0" class="quiet">
-        From three logged flights of an aircraft on, its real appetite is used.
+        {{ tr('fromThreeLoggedFlightsOf') }}
       </p>
       <ul v-else class="teach">
         <li v-for="c in craft" :key="c.name">
           <span
-            ><b>{{ c.name }}</b> takes {{ more(c.factor) }} against its rated figures, ±
-            {{ (c.spread * 100).toFixed(0) }} %, from {{ c.flights }} flights</span
+            ><b>{{ c.name }}</b>
+            {{
+              tr('takesMoreAgainstItsRated', {
+                more: more(c.factor),
+                spread: fixed(c.spread * 100, 0),
+                flights: c.flights,
+              })
+            }}</span
           >
         </li>
         <li v-for="p in against" :key="p.name">
           <MarkSign v-if="p.factor > 1.12" severity="care" /><span
-            ><b>{{ p.name }}</b> {{ more(p.factor) }} against its sisters, from {{ p.flights }} flights</span
+            ><b>{{ p.name }}</b>
+            {{ tr('moreAgainstItsSistersFrom', { more: more(p.factor), flights: p.flights }) }}</span
           >
         </li>
       </ul>
-      <div class="scroll" tabindex="0" role="region" aria-label="Logged flights">
+      <div class="scroll" tabindex="0" role="region" :aria-label="tr('loggedFlights')">
         <table>
           <thead>
             <tr>
-              <th scope="col">day</th>
-              <th scope="col">pack</th>
-              <th scope="col">aircraft</th>
-              <th scope="col">min</th>
-              <th scope="col">from</th>
-              <th scope="col">to</th>
-              <th scope="col">planned</th>
-              <th scope="col">took</th>
-              <th scope="col">against plan</th>
+              <th scope="col">{{ tr('day') }}</th>
+              <th scope="col">{{ tr('packLower') }}</th>
+              <th scope="col">{{ tr('aircraft') }}</th>
+              <th scope="col">{{ tr('min') }}</th>
+              <th scope="col">{{ tr('from') }}</th>
+              <th scope="col">{{ tr('to') }}</th>
+              <th scope="col">{{ tr('planned') }}</th>
+              <th scope="col">{{ tr('took') }}</th>
+              <th scope="col">{{ tr('againstPlan') }}</th>
               <th />
             </tr>
           </thead>
@@ -339,7 +350,7 @@ const learn = (v: boolean) =>
               <td>{{ c.date }}</td>
               <td>{{ c.pack }}</td>
               <td>{{ c.craft }}</td>
-              <td>{{ c.flown.minutes.toFixed(1) }}</td>
+              <td>{{ fixed(c.flown.minutes, 1) }}</td>
               <td><Fig :value="c.flown.startShare * 100" quantity="percent" /></td>
               <td><Fig :value="c.flown.endShare * 100" quantity="percent" /></td>
               <td>
@@ -349,9 +360,9 @@ const learn = (v: boolean) =>
               <td>
                 {{
                   c.ratio === null
-                    ? 'not counted'
+                    ? tr('notCounted')
                     : c.outlier
-                      ? `${more(c.ratio)}, far off: not counted`
+                      ? tr('moreFarOffNotCounted', { more: more(c.ratio) })
                       : more(c.ratio)
                 }}
               </td>
@@ -359,10 +370,10 @@ const learn = (v: boolean) =>
                 <button
                   v-if="c.entry"
                   class="btn bare"
-                  :aria-label="`Delete the entry of ${c.date}, ${c.pack}`"
+                  :aria-label="tr('deleteTheEntryOfDate', { date: c.date, pack: c.pack })"
                   @click="c.entry && forget(c.entry)"
                 >
-                  delete
+                  {{ tr('delete') }}
                 </button>
               </td>
             </tr>

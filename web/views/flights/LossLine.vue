@@ -5,6 +5,7 @@ import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { tr } from './messages';
 
 /** How much footage would be lost with the aircraft at the worst moment, and what would lower it. */
 const props = defineProps<{ cards: CardFacts }>();
@@ -13,12 +14,20 @@ const derivedFilm = useDerivedFilm();
 const at = computed(() => {
   const flight = props.cards.aboardFlight;
   const location = flight && derivedFilm.locations.find((l) => l.id === flight.locationId);
-  return flight && location ? `${clockText(flight.startMs, location.zone)} at ${location.name}` : '';
+  return flight && location
+    ? tr('startMsAtName', { startMs: clockText(flight.startMs, location.zone), name: location.name })
+    : '';
 });
 const WORDS = {
-  one: 'One card after another',
-  'fresh-away': 'A fresh card over water and far away',
-  fresh: 'A fresh card each flight',
+  get one() {
+    return tr('oneCardAfterAnother');
+  },
+  get 'fresh-away'() {
+    return tr('aFreshCardOverWater');
+  },
+  get fresh() {
+    return tr('aFreshCardEachFlight');
+  },
 } as const;
 const now = computed(() => film.film?.preferences.cardPolicy ?? 'one');
 /** Habits that put less at stake than this one, and whether there are cards for them. */
@@ -32,25 +41,27 @@ const take = (cardPolicy: keyof typeof WORDS): void => {
     'film',
     film.filmId,
     { preferences: { ...film.film?.preferences, cardPolicy } as never },
-    'cards',
+    tr('cards'),
   );
 };
 </script>
 
 <template>
   <p v-if="cards.aboardS > 0" class="loss">
-    At the worst moment, the flight of <span dir="auto">{{ at }}</span>,
-    <b><Fig :value="cards.aboardS / 60" quantity="minutes" /></b> of footage that exists nowhere else are in
-    the air, copied each evening<template v-if="cards.aboardOldGB > 0"
-      >, besides <Fig :value="cards.aboardOldGB" quantity="gigabytes" /> that are on that card already and
-      nowhere else</template
+    {{ tr('atTheWorstMomentThe') }} <span dir="auto">{{ at }}</span>,
+    <b><Fig :value="cards.aboardS / 60" quantity="minutes" /></b> {{ tr('ofFootageThatExistsNowhere')
+    }}<template v-if="cards.aboardOldGB > 0"
+      >{{ tr('besides') }} <Fig :value="cards.aboardOldGB" quantity="gigabytes" />
+      {{ tr('thatAreOnThatCard') }}</template
     >.
     <span v-for="p in better" :key="p.policy">
-      {{ p.say }} would make it <Fig :value="p.aboardS / 60" quantity="minutes" />.
+      {{ tr('sayWouldMakeIt', { say: p.say }) }} <Fig :value="p.aboardS / 60" quantity="minutes" />.
       <button v-if="p.enough" class="btn" @click="take(p.policy)">{{ p.say }}</button><span
         v-else
         class="quiet"
-        >That takes {{ p.cards }} cards; {{ derivedFilm.along.cards.length }} come along.</span
+        >{{
+          tr('thatTakesCardsCardsCards2', { cards: p.cards, cards2: derivedFilm.along.cards.length })
+        }}</span
       ></span
     >
   </p>

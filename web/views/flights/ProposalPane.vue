@@ -8,6 +8,7 @@ import { useFilm } from '../../stores/film';
 import { useFlights } from '../../stores/flights';
 import { useDerivedFilm } from '../../stores/derived-film';
 import type { Day } from './useDay';
+import { tr } from './messages';
 
 /** What the planner proposes, beside what is there now and what was put aside; taken whole or flight by flight. */
 const props = defineProps<{ day: Day }>();
@@ -20,9 +21,9 @@ const now = computed(() => (derivedFilm.derived ? weighFlights(derivedFilm.deriv
 const would = computed(() => (flights.would ? weighFlights(flights.would, ids.value) : null));
 const lines = computed(() => {
   const named: [string, FlightsWeighed | null][] = [
-    ['as it is', now.value],
-    ['kept plan', aside.kept?.weighed ?? null],
-    [flights.refused.size > 0 ? 'as ticked' : 'as proposed', would.value],
+    [tr('asItIs'), now.value],
+    [tr('keptPlan'), aside.kept?.weighed ?? null],
+    [flights.refused.size > 0 ? tr('asTicked') : tr('asProposed'), would.value],
   ];
   return named.flatMap(([name, w]): [string, FlightsWeighed][] => (w ? [[name, w]] : []));
 });
@@ -48,8 +49,7 @@ const left = computed(
 const bound = computed(() => {
   const p = flights.proposal;
   if (!p) return '';
-  if (p.proven)
-    return 'Proven: no order, pack or minute does better, for must shots first, then should and could shots, then fewest flights, then least time.';
+  if (p.proven) return tr('provenNoOrderPackOr');
   const more = Math.floor(p.weightBound - p.weight + 0.001);
   const [musts, rest] = [Math.floor(more / 1_000_000), more % 1_000_000];
   const shoulds = Math.floor(rest / 1000);
@@ -60,9 +60,7 @@ const bound = computed(() => {
   ]
     .filter(Boolean)
     .join(', ');
-  return gain
-    ? `The best that was found; at the very most ${gain} more could be had.`
-    : 'Every shot it could be worth is in it; fewer flights or less time may still be possible.';
+  return gain ? tr('theBestThatWasFound', { gain }) : tr('everyShotItCouldBe');
 });
 </script>
 
@@ -70,32 +68,32 @@ const bound = computed(() => {
   <section
     v-if="flights.busy || flights.proposal || flights.failed || aside.kept"
     class="proposal"
-    aria-label="Planned day"
+    :aria-label="tr('plannedDay')"
   >
     <p v-if="flights.failed" class="fault" role="alert">{{ flights.failed }}</p>
     <p v-if="flights.busy" role="status">
-      Planning … {{ flights.progress }}
-      <button class="btn" @click="flights.stop">Stop, keep the best so far</button>
+      {{ tr('planningProgress', { progress: flights.progress }) }}
+      <button class="btn" @click="flights.stop">{{ tr('stopKeepTheBestSo') }}</button>
     </p>
     <table v-if="lines.length > 1">
       <thead>
         <tr>
           <th />
-          <th scope="col">flown</th>
-          <th scope="col">must shots</th>
-          <th scope="col">flights</th>
-          <th scope="col">packs</th>
-          <th scope="col">in the air</th>
-          <th scope="col">energy</th>
-          <th scope="col">late</th>
-          <th scope="col">over</th>
+          <th scope="col">{{ tr('flown') }}</th>
+          <th scope="col">{{ tr('mustShots') }}</th>
+          <th scope="col">{{ tr('flightsLower') }}</th>
+          <th scope="col">{{ tr('packs') }}</th>
+          <th scope="col">{{ tr('inTheAir') }}</th>
+          <th scope="col">{{ tr('energy') }}</th>
+          <th scope="col">{{ tr('late') }}</th>
+          <th scope="col">{{ tr('over') }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="[name, w] in lines" :key="name">
           <th scope="row">{{ name }}</th>
           <td>
-            {{ flown(w) }}<span class="unit">of {{ flown(w) + w.unflown }}</span>
+            {{ flown(w) }}<span class="unit">{{ tr('ofFlown', { flown: flown(w) + w.unflown }) }}</span>
           </td>
           <td>{{ w.flown.must }}</td>
           <td>{{ w.flights }}</td>
@@ -118,32 +116,40 @@ const bound = computed(() => {
               @change="flights.refuse(r.i)" />
             <b>{{ clockText(r.f.launchMs, r.place?.zone ?? 'UTC') }} {{ r.pack }}</b>
             <span>{{ r.shots }}</span>
-            <span class="quiet" dir="auto">{{ r.place?.name }}{{ r.f.fixed ? ', locked' : '' }}</span>
+            <span class="quiet" dir="auto">{{ r.place?.name }}{{ r.f.fixed ? tr('locked2') : '' }}</span>
             <Fig :value="r.f.airborneS / 60" quantity="minutes"
           /></label>
         </li>
       </ul>
       <p v-if="left.length > 0" class="quiet">
-        Left out: {{ left.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`).join(', ') }}.
+        {{
+          tr('leftOutLeft', {
+            left: left.map((s) => `${s.number} ${s.facts.shot.title || tr('untitled')}`).join(', '),
+          })
+        }}
       </p>
       <p class="do">
-        <button class="btn lead" title="Enter" @click="flights.take">
-          {{ flights.refused.size > 0 ? 'Apply what is ticked' : 'Apply plan' }}</button><button
+        <button class="btn lead" :title="'Enter'" @click="flights.take">
+          {{ flights.refused.size > 0 ? tr('applyWhatIsTicked') : tr('applyPlan') }}</button><button
           class="btn"
-          title="Esc"
+          :title="tr('esc')"
           @click="flights.drop"
         >
-          Discard plan
+          {{ tr('discardPlan') }}
         </button>
         <span class="faint"
           >{{ bound }}
-          <template v-if="rows.some((r) => r.turned > 0)">⇄ flown the other way round.</template></span
+          <template v-if="rows.some((r) => r.turned > 0)">{{ tr('flownTheOtherWayRound') }}</template></span
         >
       </p>
     </template>
     <p v-if="aside.kept && !flights.proposal && !flights.busy" class="do">
-      <button class="btn" @click="aside.bringBack">Restore the kept plan</button
-      ><button class="btn bare" @click="aside.forget">Drop the kept plan</button>
+      <button class="btn" @click="aside.bringBack">{{ tr('restoreTheKeptPlan') }}</button><button
+        class="btn bare"
+        @click="aside.forget"
+      >
+        {{ tr('dropTheKeptPlan') }}
+      </button>
     </p>
   </section>
 </template>

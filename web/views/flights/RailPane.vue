@@ -8,6 +8,7 @@ import type { RailRow } from './rail';
 import type { Day } from './useDay';
 import type { FlightActs } from './useFlightActs';
 import { draggedShot, useTryOut } from './useTryOut';
+import { tr } from './messages';
 
 /** Flights of a day by place, the packs left over, and what is in no flight: shots are dragged between all of them. */
 const props = defineProps<{ day: Day; acts: FlightActs }>();
@@ -78,11 +79,16 @@ onBeforeUnmount(() => stop());
 </script>
 
 <template>
-  <section class="railpane" aria-label="Flights of the day">
+  <section class="railpane" :aria-label="tr('flightsOfTheDay')">
     <template v-for="{ place, rows } in byPlace" :key="place.location.id">
       <h2 dir="auto">
         {{ place.location.name }}
-        <span class="quiet">{{ place.location.windowStart }} to {{ place.location.windowEnd }}</span>
+        <span class="quiet">{{
+          tr('windowStartToWindowEnd', {
+            windowStart: place.location.windowStart,
+            windowEnd: place.location.windowEnd,
+          })
+        }}</span>
       </h2>
       <ul v-if="rows.length > 0">
         <FlightRow
@@ -100,31 +106,34 @@ onBeforeUnmount(() => stop());
         />
       </ul>
       <p v-else class="quiet">
-        No flight here.
-        <template v-if="place.fill.unfit.length > 0"
-          >Its shots find no pack; see below what would help.</template
-        ><template v-else>Add shots on the Shots page.</template>
+        {{ tr('noFlightHere') }}
+        <template v-if="place.fill.unfit.length > 0">{{ tr('itsShotsFindNoPack') }}</template><template
+          v-else
+          >{{ tr('addShotsOnTheShots') }}</template
+        >
       </p>
     </template>
     <div class="drops">
       <p v-if="spares.length > 0" class="spares">
-        <span class="label">not flown</span>
+        <span class="label">{{ tr('notFlown') }}</span>
         <span v-for="p in spares" :key="p.id" ref="spareBox" class="spare" :data-spare="p.id"
           >{{ p.name }} <span class="unit">{{ Math.round(p.charge * 100) }} %</span></span
         >
       </p>
-      <p ref="listBox" class="list" title="Drop a shot here to let it fall onto a pack in list order again">
-        back to the list
+      <p ref="listBox" class="list" :title="tr('dropAShotHereTo')">
+        {{ tr('backToTheList') }}
       </p>
     </div>
     <p v-if="tried && !tried.places" class="fault">
-      It cannot go there: another aircraft, or a locked flight.
+      {{ tr('itCannotGoThereAnother') }}
     </p>
     <p class="legend">
-      <span class="sw take" /> takes <span class="sw setup" /> set-up <span class="sw leg" /> take-off, legs
-      <span class="sw home" /> way home <span class="sw ground" /> reserve and what is never planned; the sky
-      above each piece
-      <template v-if="selection.shotId">· <kbd>Alt</kbd> and arrows move the shot in hand</template>
+      <span class="sw take" /> {{ tr('takesLower') }} <span class="sw setup" /> {{ tr('setUp') }}
+      <span class="sw leg" /> {{ tr('takeOffLegs') }} <span class="sw home" /> {{ tr('wayHome') }}
+      <span class="sw ground" /> {{ tr('reserveAndWhatIsNever') }}
+      <template v-if="selection.shotId"
+        >· <kbd>{{ tr('alt') }}</kbd> {{ tr('andArrowsMoveTheShot') }}</template
+      >
     </p>
   </section>
 </template>

@@ -12,6 +12,8 @@ import { defer } from '../../composables/deferred';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import type { Day } from './useDay';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 /** Shots that are in no flight, with what would help: tried before it is offered, one key away for the one in hand. */
 const props = defineProps<{ day: Day }>();
@@ -21,13 +23,27 @@ const film = useFilm();
 const selection = useSelection();
 const derivedFilm = useDerivedFilm();
 const WHY = {
-  'no-pack': 'no pack is left for it',
-  'over-pack': 'more than a full pack may give',
-  wind: 'the wind is too strong on the way',
-  'no-aircraft': 'no aircraft in use',
-  'no-path': 'its move has no path',
-  'no-charge': 'what is left holds too little',
-  held: 'the packs left are given to later flights',
+  get 'no-pack'() {
+    return tr('noPackIsLeftFor');
+  },
+  get 'over-pack'() {
+    return tr('moreThanAFullPack');
+  },
+  get wind() {
+    return tr('theWindIsTooStrong');
+  },
+  get 'no-aircraft'() {
+    return tr('noAircraftInUse');
+  },
+  get 'no-path'() {
+    return tr('itsMoveHasNoPath');
+  },
+  get 'no-charge'() {
+    return tr('whatIsLeftHoldsToo');
+  },
+  get held() {
+    return tr('thePacksLeftAreGiven');
+  },
 } as const;
 const RANK = { must: 0, should: 1, could: 2 } as const;
 const rows = computed(() =>
@@ -64,16 +80,16 @@ defineExpose({ apply });
 </script>
 
 <template>
-  <section v-if="rows.length > 0" class="unfit" aria-label="In no flight">
-    <h2>In no flight</h2>
+  <section v-if="rows.length > 0" class="unfit" :aria-label="tr('inNoFlight')">
+    <h2>{{ tr('inNoFlight') }}</h2>
     <ul>
       <li v-for="r in rows" :key="r.shotId" :class="{ picked: r.shotId === picked?.shotId }">
         <button class="shot" @click="selection.pick(r.shotId)">
           <MarkSign :severity="r.shot.facts.shot.priority === 'could' ? 'care' : 'stop'" />
-          <b>{{ r.shot.number }}</b> <span dir="auto">{{ r.shot.facts.shot.title || 'untitled' }}</span>
+          <b>{{ r.shot.number }}</b> <span dir="auto">{{ r.shot.facts.shot.title || tr('untitled') }}</span>
           <span class="quiet"
             >{{ r.shot.facts.shot.priority }}, {{ WHY[r.reason]
-            }}{{ r.shortWh > 0 ? ` (${r.shortWh.toFixed(1)} Wh)` : '' }}</span
+            }}{{ r.shortWh > 0 ? ` ${tr('shortWhWh', { shortWh: fixed(r.shortWh, 1) })}` : '' }}</span
           >
         </button>
         <p v-if="r.shotId === picked?.shotId" class="cures">
@@ -81,14 +97,12 @@ defineExpose({ apply });
             v-for="(c, i) in cures"
             :key="messageKey(c.say)"
             class="btn"
-            :title="`Key ${i + 1}`"
+            :title="tr('keyValue', { value: i + 1 })"
             @click="apply(i)"
           >
             <span class="unit">{{ i + 1 }}</span> {{ text(c.say) }}
           </button>
-          <span v-if="looked && cures.length === 0" class="faint"
-            >Nothing small would bring it in: another pack, another day, or leave it.</span
-          >
+          <span v-if="looked && cures.length === 0" class="faint">{{ tr('nothingSmallWouldBringIt') }}</span>
         </p>
       </li>
     </ul>

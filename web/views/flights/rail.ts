@@ -5,6 +5,7 @@ import { clockText } from '@core/time';
 import { skyColour, sunAt } from '@core/light';
 import type { Kit } from '@core/model';
 import { filterNameOf } from '../../format/names';
+import { tr } from './messages';
 
 export type PieceKind = 'takeoff' | 'leg' | 'shot' | 'home';
 
@@ -107,7 +108,7 @@ const piecesOf = (
           {
             shotId: s.shotId,
             number: shot?.number ?? 0,
-            title: shot?.facts.shot.title || 'untitled',
+            title: shot?.facts.shot.title || tr('untitled'),
             pinned: s.pinned,
             setupShare: Math.max(0, Math.min(1, setup)),
             takes,
@@ -122,7 +123,7 @@ const piecesOf = (
 const filterText = (derived: DerivedFilm, kit: Kit, flight: TimedFlight): string => {
   const names = flight.stops.map((s) => {
     const f = derived.shots.get(s.shotId)?.filter;
-    return f ? filterNameOf(kit.filters, f.filterId, f.stops) : 'no light';
+    return f ? filterNameOf(kit.filters, f.filterId, f.stops) : tr('noLight');
   });
   return [...new Set(names)].join(' then ');
 };
@@ -168,7 +169,7 @@ export const railRows = (
       index,
       number: n + 1,
       flight,
-      packName: pack?.name ?? 'no pack',
+      packName: pack?.name ?? tr('noPack'),
       craftName: kit.aircraft.find((a) => a.id === flight.aircraftId)?.name ?? '',
       at: clockText(flight.startMs, place.location.zone),
       pieces: piecesOf(derived, place, flight, key, shareOf),

@@ -5,6 +5,7 @@ import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { railRows, shareOnRow, type RailRow, type Scale } from './rail';
+import { tr } from './messages';
 
 /** The day in view: its places, its flights as rows, and the flight in hand. */
 export const useDay = () => {
@@ -55,7 +56,7 @@ export const useDay = () => {
     if (!at || !row.value || !curve.value) return null;
     return {
       share: shareOnRow(row.value, scale.value, at),
-      text: curve.value.noReturn ? 'point of no return' : 'turn back',
+      text: curve.value.noReturn ? tr('pointOfNoReturn') : tr('turnBack'),
     };
   });
   /** Sound packs no flight of the day is on. */

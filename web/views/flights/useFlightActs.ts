@@ -7,6 +7,7 @@ import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import type { RailRow } from './rail';
 import type { Day } from './useDay';
+import { tr } from './messages';
 
 /** What a person does to the flights of a day; each act is one step that can be taken back. */
 export const useFlightActs = (day: Day) => {
@@ -27,10 +28,10 @@ export const useFlightActs = (day: Day) => {
   const move = (shotId: string, goal: Goal): void => {
     const changes = wouldMove(shotId, goal);
     if (!changes) {
-      selection.say('It cannot go there: another aircraft, or a locked flight.');
+      selection.say(tr('itCannotGoThereAnother'));
       return;
     }
-    edits.apply('move shot', changes);
+    edits.apply(tr('moveShot'), changes);
     selection.pick(shotId);
     day.chosen.value = '';
   };
@@ -39,28 +40,29 @@ export const useFlightActs = (day: Day) => {
     if (input && derived) edits.apply(label, editFlight(input, derived, row.locationId, row.index, change));
   };
   const lock = (row: RailRow): void => {
-    edit(row, row.flight.locked ? 'unlock flight' : 'lock flight', (f) => ({ ...f, locked: !f.locked }));
-    selection.say(
-      row.flight.locked ? 'Unlocked: the planner may change it.' : 'Locked: the planner leaves it as it is.',
-    );
+    edit(row, row.flight.locked ? tr('unlockFlight') : tr('lockFlight'), (f) => ({
+      ...f,
+      locked: !f.locked,
+    }));
+    selection.say(row.flight.locked ? tr('unlockedThePlannerMayChange') : tr('lockedThePlannerLeavesItAs'));
   };
   const pin = (row: RailRow, shotId: string): void =>
-    edit(row, 'pin shot', (f) => ({
+    edit(row, tr('pinShot'), (f) => ({
       ...f,
       stops: f.stops.map((s) => (s.shotId === shotId ? { ...s, pinned: !s.pinned } : s)),
     }));
   const givePack = (row: RailRow, packId: string | null): void =>
-    edit(row, 'give a pack', (f) => ({ ...f, packId }));
+    edit(row, tr('giveAPack'), (f) => ({ ...f, packId }));
   const notBefore = (row: RailRow, clock: string | null): void =>
-    edit(row, 'not before', (f) => ({ ...f, notBefore: clock }));
+    edit(row, tr('notBeforeLower'), (f) => ({ ...f, notBefore: clock }));
   const swap = (row: RailRow, by: -1 | 1): void => {
     const { input, derived } = now();
     if (
       input &&
       derived &&
-      !edits.apply('move flight', moveFlight(input, derived, row.locationId, row.index, by))
+      !edits.apply(tr('moveFlight'), moveFlight(input, derived, row.locationId, row.index, by))
     )
-      selection.say('There is no flight before or after it at this location.');
+      selection.say(tr('thereIsNoFlightBefore'));
   };
   /** Moves the shot in hand along its flight. */
   const along = (by: -1 | 1): void => {
@@ -82,14 +84,14 @@ export const useFlightActs = (day: Day) => {
     const to = mates[mates.findIndex((r) => r.key === row.key) + by];
     if (to)
       move(selection.shotId, { to: 'flight', index: to.index, at: by < 0 ? to.flight.stops.length : 0 });
-    else selection.say('There is no flight of that aircraft there.');
+    else selection.say(tr('thereIsNoFlightOf'));
   };
   /** Gives the shot in hand a flight of its own, on the first pack that is not flown. */
   const alone = (): void => {
     const craft = derivedFilm.derived?.shots.get(selection.shotId)?.facts.aircraft?.id ?? '';
     const pack = day.spares.value.find((p) => p.aircraftIds.includes(craft));
     if (pack) move(selection.shotId, { to: 'pack', packId: pack.id });
-    else selection.say('No pack of that aircraft is left over.');
+    else selection.say(tr('noPackOfThatAircraft'));
   };
   /** Lets the shot in hand fall onto a pack in list order again. */
   const toList = (): void => {

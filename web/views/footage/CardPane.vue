@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { clipFaults, matchClips, type CardMatch, type ClipFile, type ClipMatch } from '@core/card-match';
 import type { ShotLine } from '@core/handover';
-import { counted } from '@core/units';
+import { counted } from '../../format';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { readClips } from '../../exchange/clip-files';
 import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 /** The clips of a card beside the takes that were noted: which is which, what is missing, what nobody planned. */
 const props = defineProps<{ lines: readonly ShotLine[] }>();
@@ -56,16 +57,26 @@ const lineOf = (takeId: string): ShotLine | undefined =>
 const nameOf = (takeId: string): string => {
   const line = lineOf(takeId);
   if (!line) return '';
-  return `shot ${line.number}, take ${line.flown.findIndex((t) => t.id === takeId) + 1}: ${line.title}`;
+  return tr('shotNumberTakeFindIndexTitle', {
+    number: line.number,
+    findIndex: line.flown.findIndex((t) => t.id === takeId) + 1,
+    title: line.title,
+  });
 };
 const options = computed(() => [
-  { value: null, label: 'no take' },
+  { value: null, label: tr('noTake') },
   ...takes.value.map((t) => ({ value: t.id as string | null, label: nameOf(t.id) })),
 ]);
 const FAULTS = {
-  'too-short': 'shorter than the cut needs',
-  'wrong-rate': 'other frame rate than planned',
-  'wrong-size': 'other size than planned',
+  get 'too-short'() {
+    return tr('shorterThanTheCutNeeds');
+  },
+  get 'wrong-rate'() {
+    return tr('otherFrameRateThanPlanned');
+  },
+  get 'wrong-size'() {
+    return tr('otherSizeThanPlanned');
+  },
 } as const;
 const rows = computed(() => {
   const m = match.value;
@@ -103,51 +114,51 @@ const never = computed(() => props.lines.filter((l) => l.flown.length === 0));
 const apply = (): void => {
   const named = rows.value.flatMap((r) => (r.takeId ? [[r.takeId, r.clip.name] as const] : []));
   const faults = store.commit(
-    'clip names',
+    tr('clipNames'),
     named.flatMap(([id, clip]) => {
       const now = store.get('take', id);
       return now && now.clip !== clip ? [{ kind: 'take' as const, id, after: { ...now, clip } }] : [];
     }),
   );
-  selection.say(faults[0]?.say ?? `${counted(named.length, 'take')} named.`);
+  selection.say(faults[0]?.say ?? tr('takesNamed', { takes: counted(named.length, 'take') }));
 };
 </script>
 
 <template>
   <section class="sheet" aria-labelledby="card-title">
     <header>
-      <h2 id="card-title">Card to shots</h2>
+      <h2 id="card-title">{{ tr('cardToShots') }}</h2>
       <span class="acts">
         <label class="btn file"
-          >Choose the card’s folder<input type="file" webkitdirectory multiple @change="read"
+          >{{ tr('chooseTheCardsFolder') }}<input type="file" webkitdirectory multiple @change="read"
         /></label>
         <label class="btn file"
-          >Choose clips<input
-            type="file"
-            multiple
-            accept="video/mp4,video/quicktime,.mp4,.mov,.m4v"
-            @change="read"
+          >{{ tr('chooseClips')
+          }}<input type="file" multiple accept="video/mp4,video/quicktime,.mp4,.mov,.m4v" @change="read"
         /></label>
       </span>
     </header>
     <p class="quiet">
-      Only headers are read, here on this device: time, length, frame rate, size. Nothing is copied or
-      renamed.
+      {{ tr('onlyHeadersAreReadHere') }}
     </p>
     <p v-if="progress" class="progress">
-      <progress :value="progress.done" :max="Math.max(1, progress.all)" aria-label="Clips read" />
-      {{ progress.done }} of {{ progress.all }}
-      <button class="btn" @click="stop?.abort()">Cancel</button>
+      <progress :value="progress.done" :max="Math.max(1, progress.all)" :aria-label="tr('clipsRead')" />
+      {{ tr('doneOfAll', { done: progress.done, all: progress.all }) }}
+      <button class="btn" @click="stop?.abort()">{{ tr('cancel') }}</button>
     </p>
     <template v-if="match && rows.length > 0">
       <p role="status">
-        {{ counted(rows.length, 'clip') }}, {{ rows.filter((r) => r.takeId).length }} matched ·
-        {{ counted(missing.length, 'take') }} without a clip · {{ counted(never.length, 'shot') }} never
-        recorded · camera clock
         {{
-          Math.abs(match.clockOffsetS) < 1
-            ? 'right'
-            : `${Math.abs(match.clockOffsetS).toFixed(0)} s ${match.clockOffsetS > 0 ? 'slow' : 'fast'}`
+          tr('clipsRowsMatchedTakesWithout', {
+            clips: counted(rows.length, 'clip'),
+            rows: rows.filter((r) => r.takeId).length,
+            takes: counted(missing.length, 'take'),
+            shots: counted(never.length, 'shot'),
+            clockOffsetS:
+              Math.abs(match.clockOffsetS) < 1
+                ? tr('right')
+                : `${Math.abs(match.clockOffsetS).toFixed(0)} s ${match.clockOffsetS > 0 ? tr('slow') : tr('fast')}`,
+          })
         }}
       </p>
       <ul class="rows">
@@ -157,29 +168,37 @@ const apply = (): void => {
             <span class="quiet"
               ><Fig v-if="r.clip.lengthS !== null" :value="r.clip.lengthS" quantity="seconds" /><template
                 v-else
-                >length unknown</template
-              ><template v-if="r.clip.fps !== null"
-                >, {{ r.clip.fps.toFixed(2).replace(/\.?0+$/, '') }} fps</template
-              ></span
+                >{{ tr('lengthUnknown') }}</template
+              ><template v-if="r.clip.fps !== null">{{
+                tr('replaceFps', { replace: r.clip.fps.toFixed(2).replace(/\.?0+$/, '') })
+              }}</template></span
             ></span
           >
           <PickField
-            :label="`Take of ${r.clip.name}`"
+            :label="tr('takeOfName', { name: r.clip.name })"
             bare
             :value="r.takeId"
             :options="options"
             :save="(v) => pick(r.clip.name, v)"
           />
           <span class="sure quiet">{{
-            r.confidence === null ? (r.takeId ? 'by hand' : '') : `${Math.round(r.confidence * 100)} % sure`
+            r.confidence === null
+              ? r.takeId
+                ? tr('byHand')
+                : ''
+              : tr('confidenceSure', { confidence: Math.round(r.confidence * 100) })
           }}</span>
           <span v-if="r.faults.length > 0" class="why">{{ r.faults.join(', ') }}</span>
         </li>
       </ul>
-      <p v-for="t in missing" :key="t.id" class="why">No clip for {{ nameOf(t.id) }}.</p>
-      <button class="btn lead" :disabled="rows.every((r) => !r.takeId)" @click="apply">Name the takes</button>
+      <p v-for="t in missing" :key="t.id" class="why">
+        {{ tr('noClipForNameOf', { nameOf: nameOf(t.id) }) }}
+      </p>
+      <button class="btn lead" :disabled="rows.every((r) => !r.takeId)" @click="apply">
+        {{ tr('nameTheTakes') }}
+      </button>
     </template>
-    <p v-else-if="clips && !progress" role="status">No clip in there: MP4 and MOV files are read.</p>
+    <p v-else-if="clips && !progress" role="status">{{ tr('noClipInThereMP4') }}</p>
   </section>
 </template>
 

@@ -3,12 +3,18 @@ import { ref } from 'vue';
 import PickField from '../../parts/PickField.vue';
 import { Unreachable, ApiProblem } from '../../sync/api';
 import { DOCUMENT_GROUPS, fetchDocument } from './documents';
+import { tr } from './messages';
 
 const props = defineProps<{ film: string }>();
 const paper = ref<'A4' | 'LETTER'>('A4');
 const PAPERS = [
   { value: 'A4' as const, label: 'A4' },
-  { value: 'LETTER' as const, label: 'US Letter' },
+  {
+    value: 'LETTER' as const,
+    get label() {
+      return tr('usLetter');
+    },
+  },
 ];
 /** The document that is being made, and how to give it up. */
 const making = ref<{ readonly file: string; readonly stop: AbortController } | null>(null);
@@ -30,12 +36,12 @@ const save = async (file: string): Promise<void> => {
     setTimeout(() => {
       URL.revokeObjectURL(link.href);
     }, 60_000);
-    done.value = `${name} is saved.`;
+    done.value = tr('nameIsSaved', { name });
   } catch (error) {
     if (stop.signal.aborted) return;
     fault.value =
       error instanceof ApiProblem || error instanceof Unreachable
-        ? `${error.message} Documents are made by the application on the computer; connect to it and try again.`
+        ? tr('messageDocumentsAreMadeBy', { message: error.message })
         : String(error);
   } finally {
     if (making.value?.stop === stop) making.value = null;
@@ -46,8 +52,8 @@ const save = async (file: string): Promise<void> => {
 <template>
   <section class="sheet" aria-labelledby="documents-title">
     <header>
-      <h2 id="documents-title">Hand over</h2>
-      <PickField label="Paper" bare :value="paper" :options="PAPERS" :save="(v) => void (paper = v)" />
+      <h2 id="documents-title">{{ tr('handOver') }}</h2>
+      <PickField :label="tr('paper')" bare :value="paper" :options="PAPERS" :save="(v) => void (paper = v)" />
     </header>
     <div v-for="g in DOCUMENT_GROUPS" :key="g.name" role="group" :aria-label="g.name">
       <h3>{{ g.name }}</h3>
@@ -57,14 +63,16 @@ const save = async (file: string): Promise<void> => {
           ><span class="quiet">{{ d.tells }}</span></span
         >
         <button v-if="making?.file === d.file" class="btn" @click="making.stop.abort()">
-          Cancel<span class="sr"> {{ d.name }}</span>
+          {{ tr('cancel') }}<span class="sr"> {{ d.name }}</span>
         </button>
-        <button v-else class="btn" :aria-label="`Save ${d.name}`" @click="save(d.file)">Save</button>
+        <button v-else class="btn" :aria-label="tr('saveName', { name: d.name })" @click="save(d.file)">
+          {{ tr('save') }}
+        </button>
         <i v-if="making?.file === d.file" class="busy" />
       </div>
     </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
-    <p class="sr" role="status">{{ making ? 'Being made' : done }}</p>
+    <p class="sr" role="status">{{ making ? tr('beingMade') : done }}</p>
   </section>
 </template>
 

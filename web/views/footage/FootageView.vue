@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { inCutOrder, shotLines, type ShotLine } from '@core/handover';
 import { clockText } from '@core/time';
-import { counted } from '@core/units';
 import { computed, ref } from 'vue';
 import { useDeferred } from '../../composables/deferred';
 import { readTakeLog } from '../../exchange/take-log';
-import { RATING_WORDS } from '../../format';
+import { counted, RATING_WORDS } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import TextField from '../../parts/TextField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
@@ -14,6 +13,7 @@ import { useSelection } from '../../stores/selection';
 import type { Thing } from '../../sync/history';
 import CardPane from './CardPane.vue';
 import DocumentList from './DocumentList.vue';
+import { tr } from './messages';
 
 /** What leaves the application, and which clip on the card is which shot. */
 const store = useFilm();
@@ -27,8 +27,8 @@ const lines = useDeferred(() =>
 const missing = computed(() => lines.value.filter((l) => !l.flown.some((t) => t.rating === 'good')));
 const stateOf = (l: ShotLine): string => {
   if (l.flown.some((t) => t.rating === 'good')) return 'kept';
-  if (l.flown.length > 0) return 'no good take yet';
-  return l.status === 'done' ? 'logged, no take noted' : 'not flown';
+  if (l.flown.length > 0) return tr('noGoodTakeYet');
+  return l.status === 'done' ? tr('loggedNoTakeNoted') : tr('notFlown');
 };
 const takes = computed(() => lines.value.reduce((n, l) => n + l.flown.length, 0));
 const fault = ref('');
@@ -39,57 +39,64 @@ const bringIn = async (event: Event): Promise<void> => {
   field.value = '';
   if (!file) return;
   const log = readTakeLog(await file.text(), store.filmId, store.list('shot'), store.list('take'));
-  fault.value = log.ok ? '' : `“${file.name}” is not brought in. ${log.reason}`;
+  fault.value = log.ok ? '' : tr('nameIsNotBroughtIn', { name: file.name, reason: log.reason });
   if (!log.ok) return;
   const { takes: fresh, known, strange } = log.value;
   const faults =
     fresh.length > 0
       ? store.commit(
-          'log of takes',
+          tr('logOfTakes'),
           fresh.map((t) => ({ kind: 'take' as const, id: t.id, after: t as Thing })),
         )
       : [];
   fault.value = faults[0]?.say ?? '';
   selection.say(
-    `${counted(fresh.length, 'take')} brought in, ${known} there already${strange > 0 ? `, ${strange} of shots that are gone` : ''}.`,
+    tr('takesBroughtInKnownThere', {
+      takes: counted(fresh.length, 'take'),
+      known,
+      strange: strange > 0 ? tr('strangeOfShotsThatAre', { strange }) : '',
+    }),
   );
 };
 </script>
 
 <template>
   <main class="footage scroll" tabindex="-1">
-    <h1 class="sr">Footage</h1>
+    <h1 class="sr">{{ tr('footage') }}</h1>
     <DocumentList :film="store.filmId" />
     <div class="clips">
       <CardPane :lines="lines" />
       <section class="sheet" aria-labelledby="takes-title">
         <header>
-          <h2 id="takes-title">Clips by shot</h2>
+          <h2 id="takes-title">{{ tr('clipsByShot') }}</h2>
           <label class="btn file"
-            >Bring in a log<input type="file" accept="application/json,.json" @change="bringIn"
+            >{{ tr('bringInALog') }}<input type="file" accept="application/json,.json" @change="bringIn"
           /></label>
-          <span class="quiet"
-            >{{ counted(takes, 'take') }} · {{ counted(missing.length, 'shot') }} without a good one</span
-          >
+          <span class="quiet">{{
+            tr('takesShotsWithoutAGood', {
+              takes: counted(takes, 'take'),
+              shots: counted(missing.length, 'shot'),
+            })
+          }}</span>
         </header>
         <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
         <p v-if="lines.length === 0" class="quiet">
-          No shot yet. What is noted in the field stands here, by shot, in the order of the cut.
+          {{ tr('noShotYetWhatIs') }}
         </p>
         <table v-else>
           <thead>
             <tr>
-              <th scope="col" class="n">Cut</th>
-              <th scope="col">Shot</th>
-              <th scope="col" class="n">In the cut</th>
-              <th scope="col">Takes and clips</th>
+              <th scope="col" class="n">{{ tr('cut') }}</th>
+              <th scope="col">{{ tr('shot') }}</th>
+              <th scope="col" class="n">{{ tr('inTheCut') }}</th>
+              <th scope="col">{{ tr('takesAndClips') }}</th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="l in lines" :key="l.id" :class="{ kept: l.flown.some((t) => t.rating === 'good') }">
               <td class="n">{{ l.cut }}</td>
               <th scope="row">
-                <b>{{ l.number }}</b> <span dir="auto">{{ l.title || 'untitled' }}</span>
+                <b>{{ l.number }}</b> <span dir="auto">{{ l.title || tr('untitled') }}</span>
               </th>
               <td class="n"><Fig :value="l.timelineS" quantity="seconds" /></td>
               <td>
@@ -99,20 +106,20 @@ const bringIn = async (event: Event): Promise<void> => {
                 <div v-for="(t, i) in l.flown" :key="t.id" class="take">
                   <span class="which"
                     ><b>{{ i + 1 }}</b> {{ clockText(t.utcMs, l.zone) }} {{ RATING_WORDS[t.rating]
-                    }}{{ t.reversed ? ', reversed' : '' }}{{ t.reason ? `, ${t.reason}` : '' }}</span
+                    }}{{ t.reversed ? tr('reversed') : '' }}{{ t.reason ? `, ${t.reason}` : '' }}</span
                   >
                   <TextField
-                    :label="`Clip of take ${i + 1} of shot ${l.number}`"
+                    :label="tr('clipOfTakeValueOf', { value: i + 1, number: l.number })"
                     :value="t.clip"
                     bare
-                    placeholder="clip name on the card"
+                    :placeholder="tr('clipNameOnTheCard')"
                     :save="(clip) => store.edit('take', t.id, { clip }, 'clip name')"
                   />
                   <TextField
-                    :label="`Notes on take ${i + 1} of shot ${l.number}`"
+                    :label="tr('notesOnTakeValueOf', { value: i + 1, number: l.number })"
                     :value="t.notes"
                     bare
-                    placeholder="notes for the edit"
+                    :placeholder="tr('notesForTheEdit')"
                     :save="(notes) => store.edit('take', t.id, { notes }, 'notes')"
                   />
                 </div>

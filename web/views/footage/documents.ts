@@ -1,5 +1,6 @@
 import { ApiProblem, Unreachable } from '../../sync/api';
 import type { Problem } from '@contract';
+import { tr } from './messages';
 
 interface Listed {
   readonly file: string;
@@ -10,66 +11,226 @@ interface Listed {
 /** What can be handed over, by who wants it. */
 export const DOCUMENT_GROUPS: readonly { readonly name: string; readonly documents: readonly Listed[] }[] = [
   {
-    name: 'On paper',
+    get name() {
+      return tr('onPaper');
+    },
     documents: [
-      { file: 'call-sheet.pdf', name: 'Call sheet', tells: 'where, when, sun, wind, flights (PDF)' },
-      { file: 'shot-list.pdf', name: 'Shot list', tells: 'first and last frame, path, boxes to tick (PDF)' },
-      { file: 'exposure.pdf', name: 'Exposure', tells: 'settings and filters by shot (PDF)' },
-      { file: 'storyboard.pdf', name: 'Storyboard', tells: 'pictures in cut order with seconds (PDF)' },
-      { file: 'debrief.pdf', name: 'Debrief', tells: 'plan against what was flown (PDF)' },
+      {
+        file: 'call-sheet.pdf',
+        get name() {
+          return tr('callSheet');
+        },
+        get tells() {
+          return tr('whereWhenSunWindFlights');
+        },
+      },
+      {
+        file: 'shot-list.pdf',
+        get name() {
+          return tr('shotList');
+        },
+        get tells() {
+          return tr('firstAndLastFramePath');
+        },
+      },
+      {
+        file: 'exposure.pdf',
+        get name() {
+          return tr('exposure');
+        },
+        get tells() {
+          return tr('settingsAndFiltersByShot');
+        },
+      },
+      {
+        file: 'storyboard.pdf',
+        get name() {
+          return tr('storyboard');
+        },
+        get tells() {
+          return tr('picturesInCutOrderWith');
+        },
+      },
+      {
+        file: 'debrief.pdf',
+        get name() {
+          return tr('debrief');
+        },
+        get tells() {
+          return tr('planAgainstWhatWasFlown');
+        },
+      },
     ],
   },
   {
-    name: 'For a phone without the application',
+    get name() {
+      return tr('forAPhoneWithoutThe');
+    },
     documents: [
       {
         file: 'take-along.html',
-        name: 'Take along',
-        tells: 'the day in one page, with a log of takes (HTML)',
+        get name() {
+          return tr('takeAlong');
+        },
+        get tells() {
+          return tr('theDayInOnePage');
+        },
       },
     ],
   },
   {
-    name: 'For the calendar',
+    get name() {
+      return tr('forTheCalendar');
+    },
     documents: [
       {
         file: 'calendar.ics',
-        name: 'Flights and locations',
-        tells: 'with reminders; importing again updates',
+        get name() {
+          return tr('flightsAndLocations');
+        },
+        get tells() {
+          return tr('withRemindersImportingAgainUpdates');
+        },
       },
     ],
   },
   {
-    name: 'For the edit',
+    get name() {
+      return tr('forTheEdit');
+    },
     documents: [
-      { file: 'timeline.otio', name: 'Timeline', tells: 'OpenTimelineIO, with clips, speed and notes' },
-      { file: 'timeline.edl', name: 'Edit decision list', tells: 'CMX 3600' },
-      { file: 'shot-numbers.srt', name: 'Shot numbers', tells: 'as subtitles, for an animatic' },
+      {
+        file: 'timeline.otio',
+        get name() {
+          return tr('timeline');
+        },
+        get tells() {
+          return tr('openTimelineIOWithClipsSpeedAnd');
+        },
+      },
+      {
+        file: 'timeline.edl',
+        get name() {
+          return tr('editDecisionList');
+        },
+        tells: 'CMX 3600',
+      },
+      {
+        file: 'shot-numbers.srt',
+        get name() {
+          return tr('shotNumbers');
+        },
+        get tells() {
+          return tr('asSubtitlesForAnAnimatic');
+        },
+      },
     ],
   },
   {
-    name: 'For a map',
+    get name() {
+      return tr('forAMap');
+    },
     documents: [
-      { file: 'paths.kml', name: 'Paths and site maps', tells: 'heights above sea level (KML)' },
-      { file: 'paths.geojson', name: 'Paths and site maps', tells: 'GeoJSON' },
-      { file: 'paths.gpx', name: 'Routes', tells: 'paths as routes, launch points (GPX)' },
+      {
+        file: 'paths.kml',
+        get name() {
+          return tr('pathsAndSiteMaps');
+        },
+        get tells() {
+          return tr('heightsAboveSeaLevelKML');
+        },
+      },
+      {
+        file: 'paths.geojson',
+        get name() {
+          return tr('pathsAndSiteMaps');
+        },
+        tells: 'GeoJSON',
+      },
+      {
+        file: 'paths.gpx',
+        get name() {
+          return tr('routes');
+        },
+        get tells() {
+          return tr('pathsAsRoutesLaunchPoints');
+        },
+      },
     ],
   },
   {
-    name: 'Tables',
+    get name() {
+      return tr('tables');
+    },
     documents: [
-      { file: 'tables.xlsx', name: 'All tables', tells: 'one workbook (XLSX)' },
-      { file: 'shots-flying.csv', name: 'Shots in flying order', tells: 'CSV' },
-      { file: 'shots-cut.csv', name: 'Shots in cut order', tells: 'CSV' },
-      { file: 'takes.csv', name: 'Takes', tells: 'CSV' },
-      { file: 'flights.csv', name: 'Flights', tells: 'CSV' },
-      { file: 'packs.csv', name: 'Battery packs', tells: 'CSV' },
-      { file: 'cards.csv', name: 'Cards', tells: 'CSV' },
+      {
+        file: 'tables.xlsx',
+        get name() {
+          return tr('allTables');
+        },
+        get tells() {
+          return tr('oneWorkbookXLSX');
+        },
+      },
+      {
+        file: 'shots-flying.csv',
+        get name() {
+          return tr('shotsInFlyingOrder');
+        },
+        tells: 'CSV',
+      },
+      {
+        file: 'shots-cut.csv',
+        get name() {
+          return tr('shotsInCutOrder');
+        },
+        tells: 'CSV',
+      },
+      {
+        file: 'takes.csv',
+        get name() {
+          return tr('takes');
+        },
+        tells: 'CSV',
+      },
+      {
+        file: 'flights.csv',
+        get name() {
+          return tr('flights');
+        },
+        tells: 'CSV',
+      },
+      {
+        file: 'packs.csv',
+        get name() {
+          return tr('batteryPacks');
+        },
+        tells: 'CSV',
+      },
+      {
+        file: 'cards.csv',
+        get name() {
+          return tr('cards');
+        },
+        tells: 'CSV',
+      },
     ],
   },
   {
-    name: 'Everything',
-    documents: [{ file: 'everything.zip', name: 'One folder', tells: 'all of it, with checksums (ZIP)' }],
+    get name() {
+      return tr('everything');
+    },
+    documents: [
+      {
+        file: 'everything.zip',
+        get name() {
+          return tr('oneFolder');
+        },
+        get tells() {
+          return tr('allOfItWithChecksums');
+        },
+      },
+    ],
   },
 ];
 
@@ -92,12 +253,14 @@ export const fetchDocument = async (
   const answer = await fetch(`/api/films/${film}/documents/${file}?paper=${paper}`, { signal }).catch(
     (error: unknown) => {
       if (signal.aborted) throw error;
-      throw new Unreachable('No answer from the application.');
+      throw new Unreachable(tr('noAnswerFromTheApplication'));
     },
   );
   if (!answer.ok) {
     const problem = (await answer.json().catch(() => null)) as Problem | null;
-    throw problem ? new ApiProblem(problem) : new Unreachable(`The application answered ${answer.status}.`);
+    throw problem
+      ? new ApiProblem(problem)
+      : new Unreachable(tr('theApplicationAnsweredStatus', { status: answer.status }));
   }
   return { name: nameIn(answer.headers.get('content-disposition')) ?? file, blob: await answer.blob() };
 };

@@ -4,14 +4,30 @@ import { AIDS } from '@core/aids';
 import NumberField from '../../parts/NumberField.vue';
 import type { Fault } from '../../sync/validation';
 import HandlingPad from './HandlingPad.vue';
+import { tr } from './messages';
 
 type Craft = Entity<'aircraft'>;
 type Ability = Craft['abilities'][number];
 const props = defineProps<{ craft: Craft; save: (fields: Partial<Craft>) => readonly Fault[] }>();
 const STICKS: { id: HandlingName; label: string }[] = [
-  { id: 'slow', label: 'Slow sticks' },
-  { id: 'normal', label: 'Normal' },
-  { id: 'fast', label: 'Fast' },
+  {
+    id: 'slow',
+    get label() {
+      return tr('slowSticks');
+    },
+  },
+  {
+    id: 'normal',
+    get label() {
+      return tr('normal');
+    },
+  },
+  {
+    id: 'fast',
+    get label() {
+      return tr('fast');
+    },
+  },
 ];
 const setStick = (name: HandlingName, fields: Partial<Craft['handling']['slow']>) =>
   props.save({ handling: { ...props.craft.handling, [name]: { ...props.craft.handling[name], ...fields } } });
@@ -32,41 +48,41 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
 </script>
 
 <template>
-  <section class="sticks" aria-label="Stick settings">
-    <h3>Sticks</h3>
+  <section class="sticks" :aria-label="tr('stickSettings')">
+    <h3>{{ tr('sticks') }}</h3>
     <div v-for="s in STICKS" :key="s.id" class="grid" role="group" :aria-label="s.label">
       <b>{{ s.label }}</b>
       <NumberField
-        label="Speed limit"
+        :label="tr('speedLimit')"
         :value="craft.handling[s.id].maxSpeedMs"
         quantity="speed"
         :save="(v) => setStick(s.id, { maxSpeedMs: v })"
       />
       <NumberField
-        label="Yaw rate"
+        :label="tr('yawRate')"
         :value="craft.handling[s.id].maxYawDegS"
         quantity="degreesPerSecond"
         :step="5"
         :save="(v) => setStick(s.id, { maxYawDegS: v })"
       />
       <NumberField
-        label="Gimbal tilt rate"
+        :label="tr('gimbalTiltRate')"
         :value="craft.handling[s.id].maxTiltDegS"
         quantity="degreesPerSecond"
         :step="5"
         :save="(v) => setStick(s.id, { maxTiltDegS: v })"
       />
       <NumberField
-        label="Yaw smoothing"
+        :label="tr('yawSmoothing')"
         :value="craft.handling[s.id].smoothing"
         :scale="100"
         quantity="percent"
         :step="5"
-        hint="0 starts hard, 100 softly."
+        :hint="tr('figure0StartsHard100Softly')"
         :save="(v) => setStick(s.id, { smoothing: v })"
       />
       <NumberField
-        label="Gimbal smoothing"
+        :label="tr('gimbalSmoothing')"
         :value="craft.handling[s.id].tiltSmoothing"
         :scale="100"
         quantity="percent"
@@ -74,19 +90,19 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
         :save="(v) => setStick(s.id, { tiltSmoothing: v })"
       />
       <NumberField
-        label="Expo"
+        :label="tr('expo')"
         :value="craft.handling[s.id].expo"
         :scale="100"
         quantity="percent"
         :step="5"
-        hint="How flat the middle of the stick is."
+        :hint="tr('howFlatTheMiddleOf')"
         :save="(v) => setStick(s.id, { expo: v })"
       />
     </div>
     <HandlingPad :handling="craft.handling" />
   </section>
-  <section class="aids" aria-label="What it can fly by itself">
-    <h3>Flies by itself</h3>
+  <section class="aids" :aria-label="tr('whatItCanFlyBy')">
+    <h3>{{ tr('fliesByItself') }}</h3>
     <div v-for="a in AIDS" :key="a.kind" class="aid">
       <button
         class="btn"
@@ -99,19 +115,19 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
       </button>
       <template v-if="abilityOf(a.kind)">
         <NumberField
-          label="up to"
+          :label="tr('upTo')"
           :value="abilityOf(a.kind)?.maxSpeedMs ?? 0"
           quantity="speed"
           :save="(v) => setAbility(a.kind, { maxSpeedMs: v })"
         />
         <NumberField
-          label="no nearer than"
+          :label="tr('noNearerThan')"
           :value="abilityOf(a.kind)?.minDistanceM ?? 0"
           quantity="metres"
           :save="(v) => setAbility(a.kind, { minDistanceM: v })"
         />
         <NumberField
-          label="no farther than"
+          :label="tr('noFartherThan')"
           :value="abilityOf(a.kind)?.maxDistanceM ?? 0"
           quantity="metres"
           :step="10"

@@ -13,6 +13,7 @@ import AbilityRows from './AbilityRows.vue';
 import PaperRows from './PaperRows.vue';
 import { useFilm } from '../../stores/film';
 import { useKit } from './useKit';
+import { tr } from './messages';
 
 const { all, set, add, copy, retire } = useKit('aircraft');
 const pickedId = ref('');
@@ -21,21 +22,27 @@ const model = computed(() => (picked.value ? powerModel(picked.value, SEA_LEVEL_
 const { text } = useMessages();
 const impossible = computed(() => (picked.value ? airframeFaults(picked.value) : []));
 const BASIS = {
-  'rated-cruise': 'from its rated cruise',
-  'drag-area': 'from its drag area',
-  unknown: 'cruise figures unknown: fast legs look too cheap',
+  get 'rated-cruise'() {
+    return tr('fromItsRatedCruise');
+  },
+  get 'drag-area'() {
+    return tr('fromItsDragArea');
+  },
+  get unknown() {
+    return tr('cruiseFiguresUnknownFastLegs');
+  },
 } as const;
 const film = useFilm();
 /** The first aircraft of a kit is taken by the shots that wait for one. */
 const fresh = (): void => {
   const first = all.value.filter((a) => !a.retired).length === 0;
-  const camera = newCamera('main', 'Main');
-  pickedId.value = add({ name: `Aircraft ${all.value.length + 1}`, cameras: [camera] });
+  const camera = newCamera('main', tr('main'));
+  pickedId.value = add({ name: tr('aircraftAll', { all: all.value.length + 1 }), cameras: [camera] });
   if (!first) return;
   const waiting = film.list('shot').filter((s) => s.aircraftId === null);
   if (waiting.length === 0) return;
   film.commit(
-    'first aircraft',
+    tr('firstAircraft'),
     waiting.map((s) => ({
       kind: 'shot',
       id: s.id,
@@ -50,7 +57,7 @@ const setCamera = (index: number, camera: NonNullable<typeof picked.value>['came
 const addCamera = (): void => {
   if (!picked.value) return;
   set(picked.value.id, {
-    cameras: [...picked.value.cameras, { ...newCamera(`c${Date.now()}`, 'Second'), equivalentMm: 70 }],
+    cameras: [...picked.value.cameras, { ...newCamera(`c${Date.now()}`, tr('second')), equivalentMm: 70 }],
   });
 };
 const removeCamera = (index: number): void => {
@@ -61,8 +68,8 @@ const removeCamera = (index: number): void => {
 
 <template>
   <section class="craft">
-    <nav aria-label="Aircraft">
-      <button class="btn lead" @click="fresh">New aircraft</button>
+    <nav :aria-label="tr('aircraft')">
+      <button class="btn lead" @click="fresh">{{ tr('newAircraft') }}</button>
       <button
         v-for="a in all"
         :key="a.id"
@@ -72,20 +79,20 @@ const removeCamera = (index: number): void => {
         @click="pickedId = a.id"
       >
         <b>{{ a.name }}</b><span class="quiet"
-          >{{ a.cameras.length }} {{ a.cameras.length === 1 ? 'camera' : 'cameras'
-          }}{{ a.retired ? ', retired' : '' }}</span
+          >{{ a.cameras.length }} {{ a.cameras.length === 1 ? tr('camera') : tr('cameras')
+          }}{{ a.retired ? tr('retired') : '' }}</span
         >
       </button>
       <p v-if="all.length === 0" class="quiet">
-        No aircraft yet. Its rated hover and cruise times set the energy of every shot.
+        {{ tr('noAircraftYetItsRated') }}
       </p>
     </nav>
     <div v-if="picked" :key="picked.id" class="form">
       <div class="grid">
         <TypicalNote class="wide" kind="aircraft" :thing="picked" />
-        <TextField label="Name" :value="picked.name" :save="(v) => set(picked!.id, { name: v })" />
+        <TextField :label="tr('name')" :value="picked.name" :save="(v) => set(picked!.id, { name: v })" />
         <NumberField
-          label="Mass"
+          :label="tr('mass')"
           :value="picked.massKg"
           :scale="1000"
           quantity="count"
@@ -94,94 +101,94 @@ const removeCamera = (index: number): void => {
           :save="(v) => set(picked!.id, { massKg: v })"
         />
         <NumberField
-          label="Rotors"
+          :label="tr('rotors')"
           :value="picked.rotors"
           quantity="count"
           :save="(v) => set(picked!.id, { rotors: v })"
         />
         <NumberField
-          label="Rotor diameter"
+          :label="tr('rotorDiameter')"
           :value="picked.rotorDiameterM"
           :scale="1000"
           quantity="millimetres"
           :save="(v) => set(picked!.id, { rotorDiameterM: v })"
         />
         <NumberField
-          label="Energy of the rated pack"
+          :label="tr('energyOfTheRatedPack')"
           :value="picked.packWh"
           quantity="wattHours"
-          hint="Of the pack the rated times were flown with."
+          :hint="tr('ofThePackTheRated')"
           :save="(v) => set(picked!.id, { packWh: v })"
         />
         <NumberField
-          label="Rated hover time"
+          :label="tr('ratedHoverTime')"
           :value="picked.hoverMinutes"
           :warn="impossible.filter((f) => f.field === 'hoverMinutes').map((f) => text(f.say))"
           quantity="minutes"
           :save="(v) => set(picked!.id, { hoverMinutes: v })"
         />
         <NumberField
-          label="Rated cruise time"
+          :label="tr('ratedCruiseTime')"
           :value="picked.cruiseMinutes"
           quantity="minutes"
           :save="(v) => set(picked!.id, { cruiseMinutes: v })"
         />
         <NumberField
-          label="Cruise speed"
+          :label="tr('cruiseSpeed')"
           :value="picked.cruiseSpeedMs"
           quantity="speed"
           :save="(v) => set(picked!.id, { cruiseSpeedMs: v })"
         />
         <NumberField
-          label="Top speed"
+          :label="tr('topSpeed')"
           :value="picked.maxSpeedMs"
           :warn="impossible.filter((f) => f.field === 'maxSpeedMs').map((f) => text(f.say))"
           quantity="speed"
           :save="(v) => set(picked!.id, { maxSpeedMs: v })"
         />
         <NumberField
-          label="Wind limit"
+          :label="tr('windLimit')"
           :value="picked.windLimitMs"
           quantity="speed"
           :save="(v) => set(picked!.id, { windLimitMs: v })"
         />
         <NumberField
-          label="Climb speed"
+          :label="tr('climbSpeed')"
           :value="picked.maxClimbMs"
           quantity="speed"
           :save="(v) => set(picked!.id, { maxClimbMs: v })"
         />
         <NumberField
-          label="Descent speed"
+          :label="tr('descentSpeed')"
           :value="picked.maxDescentMs"
           quantity="speed"
           :save="(v) => set(picked!.id, { maxDescentMs: v })"
         />
         <NumberField
-          label="Yaw rate"
+          :label="tr('yawRate')"
           :value="picked.maxYawDegS"
           quantity="degreesPerSecond"
           :step="5"
           :save="(v) => set(picked!.id, { maxYawDegS: v })"
         />
         <NumberField
-          label="Gimbal tilt rate"
+          :label="tr('gimbalTiltRate')"
           :value="picked.maxTiltDegS"
           quantity="degreesPerSecond"
           :step="5"
           :save="(v) => set(picked!.id, { maxTiltDegS: v })"
         />
         <NumberField
-          label="Overall width"
+          :label="tr('overallWidth')"
           :value="picked.spanM"
           :scale="1000"
           quantity="millimetres"
           :step="10"
-          hint="Largest width with propellers turning: what has to go through a gap."
+          :hint="tr('largestWidthWithPropellersTurning')"
           :save="(v) => set(picked!.id, { spanM: v })"
         />
         <NumberField
-          label="Height"
+          :label="tr('height')"
           :value="picked.heightM"
           :scale="1000"
           quantity="millimetres"
@@ -189,19 +196,22 @@ const removeCamera = (index: number): void => {
           :save="(v) => set(picked!.id, { heightM: v })"
         />
         <NumberField
-          label="Drag area"
+          :label="tr('dragArea')"
           :value="picked.dragAreaM2"
           quantity="count"
           unit="m²"
           :step="0.001"
-          hint="Where the rated cruise says nothing, and for lines with a fixed camera; 0 if unknown."
+          :hint="tr('whereTheRatedCruiseSays')"
           :save="(v) => set(picked!.id, { dragAreaM2: v })"
         />
       </div>
       <p class="quiet">
-        Hovers on <b><Fig :value="model?.hoverW ?? NaN" quantity="watts" /></b> at sea level; drag
-        {{ BASIS[model?.basis ?? 'unknown'] }}. <button class="btn" @click="copy(picked)">Copy</button>
-        <button class="btn" @click="retire(picked)">{{ picked.retired ? 'Use again' : 'Retire' }}</button>
+        {{ tr('hoversOn') }} <b><Fig :value="model?.hoverW ?? NaN" quantity="watts" /></b>
+        {{ tr('atSeaLevelDragBASIS', { BASIS: BASIS[model?.basis ?? 'unknown'] }) }}
+        <button class="btn" @click="copy(picked)">{{ tr('copy') }}</button>
+        <button class="btn" @click="retire(picked)">
+          {{ picked.retired ? tr('useAgain') : tr('retire') }}
+        </button>
       </p>
       <PaperRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
       <AbilityRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
@@ -213,7 +223,7 @@ const removeCamera = (index: number): void => {
         :save="(v) => setCamera(i, v)"
         @remove="removeCamera(i)"
       />
-      <button class="btn more" @click="addCamera">Add a camera</button>
+      <button class="btn more" @click="addCamera">{{ tr('addACamera') }}</button>
     </div>
   </section>
 </template>

@@ -6,6 +6,7 @@ import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import type { Fault } from '../../sync/validation';
+import { tr } from './messages';
 
 type Camera = Entity<'aircraft'>['cameras'][number];
 const STILLS = STILL_ASPECTS.map((value) => ({ value, label: value }));
@@ -20,21 +21,18 @@ const setApertures = (text: string): readonly Fault[] => {
     .split(/[\s/;]+/)
     .filter((t) => t !== '' && t !== 'f')
     .map(readNumber);
-  if (list.length === 0 || list.some((n) => !(n > 0)))
-    return [{ path: '', say: 'One f-number or several, such as 2.8 4 5.6.' }];
+  if (list.length === 0 || list.some((n) => !(n > 0))) return [{ path: '', say: tr('oneFNumberOrSeveral') }];
   return set({ apertures: list });
 };
 const tilt = computed(() => (props.camera.fixedTiltDeg === null ? '' : String(props.camera.fixedTiltDeg)));
 const setTilt = (text: string): readonly Fault[] => {
   if (text.trim() === '') return set({ fixedTiltDeg: null });
   const deg = readNumber(text);
-  return Number.isNaN(deg)
-    ? [{ path: '', say: 'Degrees, or empty for a gimbal.' }]
-    : set({ fixedTiltDeg: deg });
+  return Number.isNaN(deg) ? [{ path: '', say: tr('degreesOrEmptyForA') }] : set({ fixedTiltDeg: deg });
 };
 const setIso = (base: number, ceiling: number): readonly Fault[] =>
   ceiling < base
-    ? [{ path: '', say: 'The ISO ceiling must not be under the base.' }]
+    ? [{ path: '', say: tr('theISOCeilingMustNot') }]
     : set({ isoBase: base, isoCeiling: ceiling });
 const sensor = computed(() =>
   props.camera.sensorDiagonalMm === null ? '' : String(props.camera.sensorDiagonalMm),
@@ -42,27 +40,39 @@ const sensor = computed(() =>
 const setSensor = (text: string): readonly Fault[] => {
   if (text.trim() === '') return set({ sensorDiagonalMm: null });
   const mm = readNumber(text);
-  return mm > 0
-    ? set({ sensorDiagonalMm: mm })
-    : [{ path: '', say: 'Millimetres across the corners, or empty.' }];
+  return mm > 0 ? set({ sensorDiagonalMm: mm }) : [{ path: '', say: tr('millimetresAcrossTheCornersOr') }];
 };
 const FOCUS = [
-  { value: 'adjustable' as const, label: 'can be set' },
-  { value: 'fixed' as const, label: 'fixed lens' },
+  {
+    value: 'adjustable' as const,
+    get label() {
+      return tr('canBeSet');
+    },
+  },
+  {
+    value: 'fixed' as const,
+    get label() {
+      return tr('fixedLens');
+    },
+  },
 ];
 const SCHOOLS = PROFILE_SCHOOLS.map((value) => ({ value, label: value }));
 type Profile = Camera['profiles'][number];
 const setProfile = (i: number, fields: Partial<Profile>): readonly Fault[] => {
   const next = { ...props.camera.profiles[i], ...fields } as Profile;
-  if (next.isoCeiling < next.isoBase)
-    return [{ path: '', say: 'The ISO ceiling must not be under the base.' }];
+  if (next.isoCeiling < next.isoBase) return [{ path: '', say: tr('theISOCeilingMustNot') }];
   return set({ profiles: props.camera.profiles.map((p, n) => (n === i ? next : p)) });
 };
 const addProfile = (): void => {
   set({
     profiles: [
       ...props.camera.profiles,
-      { school: 'flat', name: 'Flat', isoBase: props.camera.isoBase, isoCeiling: props.camera.isoCeiling },
+      {
+        school: 'flat',
+        name: tr('flat'),
+        isoBase: props.camera.isoBase,
+        isoCeiling: props.camera.isoCeiling,
+      },
     ],
   });
 };
@@ -76,68 +86,73 @@ const addMode = (): void => {
 <template>
   <section class="camera">
     <div class="grid">
-      <TextField label="Camera" :value="camera.name" :save="(v) => set({ name: v })" />
+      <TextField :label="tr('cameraUpper')" :value="camera.name" :save="(v) => set({ name: v })" />
       <NumberField
-        label="Equivalent focal length"
+        :label="tr('equivalentFocalLength')"
         :value="camera.equivalentMm"
         quantity="millimetres"
-        hint="35 mm equivalent focal length, on the diagonal."
+        :hint="tr('figure35MmEquivalentFocalLength')"
         :save="(v) => set({ equivalentMm: v })"
       />
-      <TextField label="Apertures" :value="apertures" :save="setApertures" />
+      <TextField :label="tr('apertures')" :value="apertures" :save="setApertures" />
       <NumberField
-        label="Base ISO"
+        :label="tr('baseISO')"
         :value="camera.isoBase"
         quantity="count"
         :step="50"
         :save="(v) => setIso(v, camera.isoCeiling)"
       />
       <NumberField
-        label="Highest ISO"
+        :label="tr('highestISO')"
         :value="camera.isoCeiling"
         quantity="count"
         :step="100"
         :save="(v) => setIso(camera.isoBase, v)"
       />
       <NumberField
-        label="Raw still size"
+        :label="tr('rawStillSize')"
         :value="camera.rawMB"
         quantity="count"
         unit="MB"
-        hint="0 where it keeps none."
+        :hint="tr('figure0WhereItKeepsNone')"
         :save="(v) => set({ rawMB: v })"
       />
       <PickField
-        label="Still aspect"
+        :label="tr('stillAspect')"
         :value="camera.stillAspect"
         :options="STILLS"
         :save="(v) => set({ stillAspect: v })"
       />
       <NumberField
-        label="Still size"
+        :label="tr('stillSize')"
         :value="camera.stillMB"
         quantity="count"
         unit="MB"
         :save="(v) => set({ stillMB: v })"
       />
       <TextField
-        label="Fixed tilt"
+        :label="tr('fixedTilt')"
         :value="tilt"
-        hint="Degrees it is screwed on at; empty where a gimbal tilts it."
-        placeholder="gimbal"
+        :hint="tr('degreesItIsScrewedOn')"
+        :placeholder="tr('gimbal')"
         :save="setTilt"
       />
       <TextField
-        label="Sensor diagonal, mm"
+        :label="tr('sensorDiagonalMm')"
         :value="sensor"
-        hint="For depth of field; empty where unknown."
-        placeholder="unknown"
+        :hint="tr('forDepthOfFieldEmpty')"
+        :placeholder="tr('unknown')"
         :save="setSensor"
       />
-      <PickField label="Focus" :value="camera.focus" :options="FOCUS" :save="(v) => set({ focus: v })" />
+      <PickField
+        :label="tr('focus')"
+        :value="camera.focus"
+        :options="FOCUS"
+        :save="(v) => set({ focus: v })"
+      />
       <NumberField
         v-if="camera.apertures.length > 1"
-        label="Sharpest from f/"
+        :label="tr('sharpestFromF')"
         :value="camera.sharpFromF"
         quantity="count"
         :step="0.1"
@@ -145,85 +160,85 @@ const addMode = (): void => {
       />
       <NumberField
         v-if="camera.apertures.length > 1"
-        label="Sharpest to f/"
+        :label="tr('sharpestToF')"
         :value="camera.sharpToF"
         quantity="count"
         :step="0.1"
         :save="(v) => set({ sharpToF: v })"
       />
       <NumberField
-        label="Digital zoom to"
+        :label="tr('digitalZoomTo')"
         :value="camera.maxZoom"
         quantity="factor"
         :save="(v) => set({ maxZoom: v })"
       />
     </div>
     <div v-for="(p, i) in camera.profiles" :key="i" class="grid mode">
-      <TextField label="Profile" :value="p.name" :save="(v) => setProfile(i, { name: v })" />
+      <TextField :label="tr('profile')" :value="p.name" :save="(v) => setProfile(i, { name: v })" />
       <PickField
-        label="Profile type"
+        :label="tr('profileType')"
         :value="p.school"
         :options="SCHOOLS"
         :save="(v) => setProfile(i, { school: v })"
       />
       <NumberField
-        label="Base ISO of the profile"
+        :label="tr('baseISOOfTheProfile')"
         :value="p.isoBase"
         quantity="count"
         :step="50"
         :save="(v) => setProfile(i, { isoBase: v })"
       />
       <NumberField
-        label="Highest ISO"
+        :label="tr('highestISO')"
         :value="p.isoCeiling"
         quantity="count"
         :step="100"
         :save="(v) => setProfile(i, { isoCeiling: v })"
       />
       <button class="btn" @click="set({ profiles: camera.profiles.filter((_, n) => n !== i) })">
-        Remove profile
+        {{ tr('removeProfile') }}
       </button>
     </div>
     <div v-for="(m, i) in camera.modes" :key="m.id" class="grid mode">
-      <TextField label="Recording mode" :value="m.name" :save="(v) => setMode(i, { name: v })" />
+      <TextField :label="tr('recordingMode')" :value="m.name" :save="(v) => setMode(i, { name: v })" />
       <NumberField
-        label="Width"
+        :label="tr('width')"
         :value="m.widthPx"
         quantity="pixels"
         :step="16"
         :save="(v) => setMode(i, { widthPx: v })"
       />
       <NumberField
-        label="Height"
+        :label="tr('height')"
         :value="m.heightPx"
         quantity="pixels"
         :step="16"
         :save="(v) => setMode(i, { heightPx: v })"
       />
       <NumberField
-        label="Rate"
+        :label="tr('rate')"
         :value="m.fps"
         quantity="count"
         unit="fps"
         :save="(v) => setMode(i, { fps: v })"
       />
       <NumberField
-        label="Bit rate"
+        :label="tr('bitRate')"
         :value="m.megabitsPerS"
         quantity="megabits"
         :step="10"
         :save="(v) => setMode(i, { megabitsPerS: v })"
       />
-      <TextField label="Codec" :value="m.codec" :save="(v) => setMode(i, { codec: v })" />
+      <TextField :label="tr('codec')" :value="m.codec" :save="(v) => setMode(i, { codec: v })" />
       <NumberField
-        label="Zoom limit (0: as camera)"
+        :label="tr('zoomLimit0AsCamera')"
         :value="m.maxZoom"
         quantity="factor"
         :step="0.5"
         :save="(v) => setMode(i, { maxZoom: v })"
       />
       <NumberField
-        label="Lossless zoom to"
+        :label="tr('losslessZoomTo')"
         :value="m.losslessZoom"
         quantity="factor"
         :step="0.1"
@@ -234,13 +249,13 @@ const addMode = (): void => {
         :disabled="camera.modes.length === 1"
         @click="set({ modes: camera.modes.filter((_, n) => n !== i) })"
       >
-        Remove mode
+        {{ tr('removeMode') }}
       </button>
     </div>
     <p>
-      <button class="btn" @click="addMode">Add a mode</button>
-      <button class="btn" @click="addProfile">Add a profile</button>
-      <button class="btn" :disabled="only" @click="$emit('remove')">Remove camera</button>
+      <button class="btn" @click="addMode">{{ tr('addAMode') }}</button>
+      <button class="btn" @click="addProfile">{{ tr('addAProfile') }}</button>
+      <button class="btn" :disabled="only" @click="$emit('remove')">{{ tr('removeCamera') }}</button>
     </p>
   </section>
 </template>

@@ -7,6 +7,7 @@ import type { Fault } from '../../sync/validation';
 import KitRow from './KitRow.vue';
 import TypicalNote from './TypicalNote.vue';
 import { useKit } from './useKit';
+import { tr } from './messages';
 
 const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('card');
 const onIt = computed(() => new Map(cardsNowOf(store).map((c) => [c.id, c.usedGB])));
@@ -15,14 +16,14 @@ const setOn = (card: (typeof all.value)[number], gb: number): readonly Fault[] =
   return say === '' ? [] : [{ path: '/usedGB', say }];
 };
 const fresh = (): void => {
-  add({ name: `Card ${all.value.length + 1}` });
+  add({ name: tr('cardAll', { all: all.value.length + 1 }) });
 };
 </script>
 
 <template>
   <section>
-    <button class="btn lead" @click="fresh">New card</button>
-    <p v-if="all.length === 0" class="quiet">No cards yet. What is still on a card counts against it.</p>
+    <button class="btn lead" @click="fresh">{{ tr('newCard') }}</button>
+    <p v-if="all.length === 0" class="quiet">{{ tr('noCardsYetWhatIs') }}</p>
     <ul>
       <KitRow
         v-for="c in all"
@@ -34,27 +35,27 @@ const fresh = (): void => {
         @retire="retire(c)"
         @along="(v) => setAlong(c.id, v)"
       >
-        <TextField label="Name" :value="c.name" :save="(v) => set(c.id, { name: v })" />
+        <TextField :label="tr('name')" :value="c.name" :save="(v) => set(c.id, { name: v })" />
         <NumberField
-          label="Size"
+          :label="tr('size')"
           :value="c.nominalGB"
           quantity="gigabytes"
           :step="32"
           :save="(v) => set(c.id, { nominalGB: v })"
         />
         <NumberField
-          label="Space used"
+          :label="tr('spaceUsed')"
           :value="onIt.get(c.id) ?? c.usedGB"
           quantity="gigabytes"
-          hint="How often it was copied is told under Checks, Cards."
+          :hint="tr('howOftenItWasCopied')"
           :save="(v) => setOn(c, v)"
         />
         <NumberField
-          label="Rated write speed"
+          :label="tr('ratedWriteSpeed')"
           :value="c.writeMBs"
           quantity="megabytesPerSecond"
           :step="10"
-          hint="Rated minimum sustained write."
+          :hint="tr('ratedMinimumSustainedWrite')"
           :save="(v) => set(c.id, { writeMBs: v })"
         />
         <TypicalNote kind="card" :thing="c" short />

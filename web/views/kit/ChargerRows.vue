@@ -6,24 +6,70 @@ import DateField from '../../parts/DateField.vue';
 import { useFilm } from '../../stores/film';
 import KitRow from './KitRow.vue';
 import { pastDate, TO_COME, useKit } from './useKit';
+import { tr } from './messages';
 
 const chargers = useKit('charger');
 const devices = useKit('device');
 const store = useFilm();
 const SOURCES = [
-  { value: 'wall' as const, label: 'Wall' },
-  { value: 'vehicle' as const, label: 'Vehicle' },
-  { value: 'bank' as const, label: 'Power bank' },
+  {
+    value: 'wall' as const,
+    get label() {
+      return tr('wall');
+    },
+  },
+  {
+    value: 'vehicle' as const,
+    get label() {
+      return tr('vehicle');
+    },
+  },
+  {
+    value: 'bank' as const,
+    get label() {
+      return tr('powerBank');
+    },
+  },
 ];
 const MANNERS = [
-  { value: 'in-turn' as const, label: 'One after another' },
-  { value: 'side-by-side' as const, label: 'Side by side' },
+  {
+    value: 'in-turn' as const,
+    get label() {
+      return tr('oneAfterAnother');
+    },
+  },
+  {
+    value: 'side-by-side' as const,
+    get label() {
+      return tr('sideBySide');
+    },
+  },
 ];
 const ROLES = [
-  { value: 'controller' as const, label: 'Controller' },
-  { value: 'phone' as const, label: 'Phone' },
-  { value: 'goggles' as const, label: 'Goggles' },
-  { value: 'other' as const, label: 'Other' },
+  {
+    value: 'controller' as const,
+    get label() {
+      return tr('controller');
+    },
+  },
+  {
+    value: 'phone' as const,
+    get label() {
+      return tr('phone');
+    },
+  },
+  {
+    value: 'goggles' as const,
+    get label() {
+      return tr('goggles');
+    },
+  },
+  {
+    value: 'other' as const,
+    get label() {
+      return tr('other');
+    },
+  },
 ];
 /** Element's select shows nothing for an empty word. */
 const ALL = 'all';
@@ -43,7 +89,7 @@ const fits = (ids: readonly string[]) => {
         ]
       : [];
   return [
-    { value: ALL, label: 'every pack' },
+    { value: ALL, label: tr('everyPack') },
     ...several,
     ...own.map((a) => ({ value: a.id as string, label: a.name })),
   ];
@@ -51,18 +97,18 @@ const fits = (ids: readonly string[]) => {
 const setFits = (id: string, value: string) =>
   chargers.set(id, { aircraftIds: value === ALL ? [] : value.split(',') });
 const freshCharger = (): void => {
-  chargers.add({ name: `Charger ${chargers.all.value.length + 1}` });
+  chargers.add({ name: tr('chargerAll', { all: chargers.all.value.length + 1 }) });
 };
 const freshDevice = (): void => {
-  devices.add({ name: `Device ${devices.all.value.length + 1}` });
+  devices.add({ name: tr('deviceAll', { all: devices.all.value.length + 1 }) });
 };
 </script>
 
 <template>
   <section>
-    <button class="btn lead" @click="freshCharger">New charger</button>
+    <button class="btn lead" @click="freshCharger">{{ tr('newCharger') }}</button>
     <p v-if="chargers.all.value.length === 0" class="quiet">
-      No chargers yet. With them the plan knows when a pack is back, and the evening before when all is full.
+      {{ tr('noChargersYetWithThem') }}
     </p>
     <ul>
       <KitRow
@@ -75,9 +121,9 @@ const freshDevice = (): void => {
         @retire="chargers.retire(c)"
         @along="(v) => chargers.setAlong(c.id, v)"
       >
-        <TextField label="Name" :value="c.name" :save="(v) => chargers.set(c.id, { name: v })" />
+        <TextField :label="tr('name')" :value="c.name" :save="(v) => chargers.set(c.id, { name: v })" />
         <PickField
-          label="Power source"
+          :label="tr('powerSource')"
           :value="c.source"
           :options="SOURCES"
           :save="
@@ -86,62 +132,62 @@ const freshDevice = (): void => {
           "
         />
         <NumberField
-          label="Source capacity"
+          :label="tr('sourceCapacity')"
           :value="c.sourceWh"
           quantity="wattHours"
-          hint="0 where it does not run dry."
+          :hint="tr('figure0WhereItDoesNot')"
           :save="(v) => chargers.set(c.id, { sourceWh: v })"
         />
         <NumberField
-          label="Slots"
+          :label="tr('slots')"
           :value="c.slots"
           quantity="count"
           :save="(v) => chargers.set(c.id, { slots: v })"
         />
         <PickField
-          label="Charging order"
+          :label="tr('chargingOrder')"
           :value="c.manner"
           :options="MANNERS"
           :save="(v) => chargers.set(c.id, { manner: v })"
         />
         <NumberField
-          label="Power per slot"
+          :label="tr('powerPerSlot')"
           :value="c.slotW"
           quantity="watts"
           :step="5"
           :save="(v) => chargers.set(c.id, { slotW: v })"
         />
         <NumberField
-          label="Total power"
+          :label="tr('totalPower')"
           :value="c.totalW"
           quantity="watts"
-          hint="Into all batteries together; 0 where each slot has its own."
+          :hint="tr('intoAllBatteriesTogether0')"
           :save="(v) => chargers.set(c.id, { totalW: v })"
         />
         <NumberField
-          label="Efficiency"
+          :label="tr('efficiency')"
           :value="c.efficiency"
           :scale="100"
           quantity="percent"
-          hint="Share of what is drawn from the source that arrives in the battery."
+          :hint="tr('shareOfWhatIsDrawn')"
           :save="(v) => chargers.set(c.id, { efficiency: v })"
         />
         <NumberField
-          label="Mass"
+          :label="tr('mass')"
           :value="c.massG"
           quantity="grams"
           :save="(v) => chargers.set(c.id, { massG: v })"
         />
         <PickField
-          label="Charges packs of"
+          :label="tr('chargesPacksOf')"
           :value="c.aircraftIds.length === 0 ? ALL : c.aircraftIds.join()"
           :options="fits(c.aircraftIds)"
           :save="(v) => setFits(c.id, v)"
         />
       </KitRow>
     </ul>
-    <h2>Controllers, phones, goggles</h2>
-    <button class="btn" @click="freshDevice">New device</button>
+    <h2>{{ tr('controllersPhonesGoggles') }}</h2>
+    <button class="btn" @click="freshDevice">{{ tr('newDevice') }}</button>
     <ul>
       <KitRow
         v-for="d in devices.all.value"
@@ -153,15 +199,15 @@ const freshDevice = (): void => {
         @retire="devices.retire(d)"
         @along="(v) => devices.setAlong(d.id, v)"
       >
-        <TextField label="Name" :value="d.name" :save="(v) => devices.set(d.id, { name: v })" />
+        <TextField :label="tr('name')" :value="d.name" :save="(v) => devices.set(d.id, { name: v })" />
         <PickField
-          label="Type"
+          :label="tr('type')"
           :value="d.role"
           :options="ROLES"
           :save="(v) => devices.set(d.id, { role: v })"
         />
         <NumberField
-          label="Charge now"
+          :label="tr('chargeNow')"
           :value="d.charge"
           :scale="100"
           quantity="percent"
@@ -169,7 +215,7 @@ const freshDevice = (): void => {
           :save="(v) => devices.set(d.id, { charge: v })"
         />
         <NumberField
-          label="Runtime, full"
+          :label="tr('runtimeFull')"
           :value="d.hours"
           quantity="count"
           unit="h"
@@ -177,14 +223,18 @@ const freshDevice = (): void => {
           :save="(v) => devices.set(d.id, { hours: v })"
         />
         <NumberField
-          label="Mass"
+          :label="tr('mass')"
           :value="d.massG"
           quantity="grams"
           :save="(v) => devices.set(d.id, { massG: v })"
         />
-        <TextField label="Firmware" :value="d.firmware" :save="(v) => devices.set(d.id, { firmware: v })" />
+        <TextField
+          :label="tr('firmware')"
+          :value="d.firmware"
+          :save="(v) => devices.set(d.id, { firmware: v })"
+        />
         <DateField
-          label="Update checked on"
+          :label="tr('updateCheckedOn')"
           :value="d.firmwareOn ?? ''"
           :save="
             (v) => {
@@ -195,7 +245,7 @@ const freshDevice = (): void => {
           clearable
         />
         <NumberField
-          label="Charging time"
+          :label="tr('chargingTime')"
           :value="d.chargeMinutes"
           quantity="minutes"
           :step="5"
@@ -204,8 +254,7 @@ const freshDevice = (): void => {
       </KitRow>
     </ul>
     <p class="quiet">
-      Charge attended, on something that does not burn; let packs cool first. The cold shortens phones more
-      than packs.
+      {{ tr('chargeAttendedOnSomethingThat') }}
     </p>
   </section>
 </template>

@@ -6,10 +6,12 @@ import TextField from '../../parts/TextField.vue';
 import KitRow from './KitRow.vue';
 import TypicalNote from './TypicalNote.vue';
 import { useKit } from './useKit';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('filter');
 const aircraft = computed(() => [
-  { value: null as string | null, label: 'any aircraft' },
+  { value: null as string | null, label: tr('anyAircraft') },
   ...store
     .list('aircraft')
     .filter((a) => !a.retired)
@@ -19,9 +21,24 @@ const fresh = (): void => {
   add({});
 };
 const KINDS = [
-  { value: 'nd' as const, label: 'Grey' },
-  { value: 'variable' as const, label: 'Variable grey' },
-  { value: 'polariser' as const, label: 'Polariser' },
+  {
+    value: 'nd' as const,
+    get label() {
+      return tr('grey');
+    },
+  },
+  {
+    value: 'variable' as const,
+    get label() {
+      return tr('variableGrey');
+    },
+  },
+  {
+    value: 'polariser' as const,
+    get label() {
+      return tr('polariser');
+    },
+  },
 ];
 type Filter = (typeof all.value)[number];
 const setKind = (f: Filter, kind: Filter['kind']) =>
@@ -32,15 +49,15 @@ const setKind = (f: Filter, kind: Filter['kind']) =>
   });
 const stops = (f: Filter): string =>
   f.kind === 'variable'
-    ? `${Math.log2(f.factor).toFixed(1)} to ${Math.log2(f.strongest).toFixed(1)} stops`
-    : `${Math.log2(f.factor).toFixed(1)} stops`;
+    ? tr('log2ToLog22Stops', { log2: fixed(Math.log2(f.factor), 1), log22: fixed(Math.log2(f.strongest), 1) })
+    : tr('log2Stops', { log2: fixed(Math.log2(f.factor), 1) });
 </script>
 
 <template>
   <section>
-    <button class="btn lead" @click="fresh">New filter</button>
+    <button class="btn lead" @click="fresh">{{ tr('newFilter') }}</button>
     <p v-if="all.length === 0" class="quiet">
-      No filters yet. Without one, the shutter gets short in bright sun.
+      {{ tr('noFiltersYetWithoutOne') }}
     </p>
     <ul>
       <KitRow
@@ -53,35 +70,35 @@ const stops = (f: Filter): string =>
         @retire="retire(f)"
         @along="(v) => setAlong(f.id, v)"
       >
-        <TextField label="Name" :value="f.name" :save="(v) => set(f.id, { name: v })" />
-        <PickField label="Kind" :value="f.kind" :options="KINDS" :save="(v) => setKind(f, v)" />
+        <TextField :label="tr('name')" :value="f.name" :save="(v) => set(f.id, { name: v })" />
+        <PickField :label="tr('kind')" :value="f.kind" :options="KINDS" :save="(v) => setKind(f, v)" />
         <NumberField
-          :label="f.kind === 'variable' ? 'Weakest factor' : 'Factor'"
+          :label="f.kind === 'variable' ? tr('weakestFactor') : tr('factor')"
           :value="f.factor"
           quantity="factor"
-          hint="Light is divided by it: 2, 4, 8, 16 …"
+          :hint="tr('lightIsDividedByIt')"
           :save="(v) => set(f.id, { factor: v })"
         />
         <NumberField
           v-if="f.kind === 'variable'"
-          label="Strongest factor"
+          :label="tr('strongestFactor')"
           :value="f.strongest"
           quantity="factor"
           :save="(v) => set(f.id, { strongest: v })"
         />
         <div class="field">
-          <span class="label">Takes</span><span class="stops">{{ stops(f) }}</span>
+          <span class="label">{{ tr('takes') }}</span><span class="stops">{{ stops(f) }}</span>
         </div>
         <NumberField
-          label="Mass"
+          :label="tr('mass')"
           :value="f.massG"
           quantity="count"
           unit="g"
-          hint="Counts in the aircraft's power and against its weight line."
+          :hint="tr('countsInTheAircraftsPower')"
           :save="(v) => set(f.id, { massG: v })"
         />
         <PickField
-          label="Fits"
+          :label="tr('fits')"
           :value="f.aircraftIds[0] ?? null"
           :options="aircraft"
           :save="(v) => set(f.id, { aircraftIds: v ? [v] : [] })"

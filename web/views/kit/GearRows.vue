@@ -8,37 +8,53 @@ import SwitchField from '../../parts/SwitchField.vue';
 import TextField from '../../parts/TextField.vue';
 import KitRow from './KitRow.vue';
 import { useKit } from './useKit';
+import { tr } from './messages';
 
 const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('gear');
 const ROLE_WORDS: Readonly<Record<GearRole, string>> = {
-  reader: 'Card reader',
-  cable: 'Cable',
-  'landing-pad': 'Landing pad',
-  propellers: 'Propellers',
-  guards: 'Guards',
-  case: 'Case',
-  tool: 'Tool',
-  other: 'Something else',
+  get reader() {
+    return tr('cardReader');
+  },
+  get cable() {
+    return tr('cable');
+  },
+  get 'landing-pad'() {
+    return tr('landingPad');
+  },
+  get propellers() {
+    return tr('propellers');
+  },
+  get guards() {
+    return tr('guards');
+  },
+  get case() {
+    return tr('case');
+  },
+  get tool() {
+    return tr('tool');
+  },
+  get other() {
+    return tr('somethingElse');
+  },
 };
 const ROLES = choices(ROLE_WORDS);
 const aircraft = computed(() => [
-  { value: null as string | null, label: 'any aircraft' },
+  { value: null as string | null, label: tr('anyAircraft') },
   ...store
     .list('aircraft')
     .filter((a) => !a.retired)
     .map((a) => ({ value: a.id as string | null, label: a.name })),
 ]);
 const fresh = (): void => {
-  add({ name: `Spare propellers ${all.value.length + 1}` });
+  add({ name: tr('sparePropellersAll', { all: all.value.length + 1 }) });
 };
 </script>
 
 <template>
   <section>
-    <button class="btn lead" @click="fresh">New thing</button>
+    <button class="btn lead" @click="fresh">{{ tr('newThing') }}</button>
     <p v-if="all.length === 0" class="quiet">
-      Nothing yet. Readers, cables, a landing pad, propellers, guards and cases: the bag counts and weighs
-      them.
+      {{ tr('nothingYetReadersCablesA') }}
     </p>
     <ul>
       <KitRow
@@ -51,40 +67,45 @@ const fresh = (): void => {
         @retire="retire(g)"
         @along="(v) => setAlong(g.id, v)"
       >
-        <TextField label="Name" :value="g.name" :save="(v) => set(g.id, { name: v })" />
-        <PickField label="Type" :value="g.role" :options="ROLES" :save="(v) => set(g.id, { role: v })" />
+        <TextField :label="tr('name')" :value="g.name" :save="(v) => set(g.id, { name: v })" />
+        <PickField
+          :label="tr('type')"
+          :value="g.role"
+          :options="ROLES"
+          :save="(v) => set(g.id, { role: v })"
+        />
         <NumberField
-          label="Quantity"
+          :label="tr('quantity')"
           :value="g.count"
           quantity="count"
           :save="(v) => set(g.id, { count: v })"
         />
         <NumberField
-          label="Mass each"
+          :label="tr('massEach')"
           :value="g.massG"
           quantity="grams"
           :save="(v) => set(g.id, { massG: v })"
         />
         <NumberField
           v-if="g.role === 'reader'"
-          label="Copies"
+          :label="tr('copies')"
           :value="g.readMBs"
           quantity="megabytesPerSecond"
           :step="10"
-          hint="Sets how long the evening takes."
+          :hint="tr('setsHowLongTheEvening')"
           :save="(v) => set(g.id, { readMBs: v })"
         />
         <PickField
-          label="For"
+          :label="tr('for')"
           :value="g.aircraftIds[0] ?? null"
           :options="aircraft"
           :save="(v) => set(g.id, { aircraftIds: v ? [v] : [] })"
         />
         <SwitchField
-          label="Carried in flight"
+          :label="tr('carriedInFlight')"
           :value="g.fitted"
           :save="(v) => set(g.id, { fitted: v })"
-          hint="Counts in the take-off mass against the weight lines."
+          :hint="tr('countsInTheTakeOff')"
         />
       </KitRow>
     </ul>

@@ -2,13 +2,30 @@
 import type { Handling, HandlingName } from '@core/model';
 import { AT_REST, curveAt, held, lagOf, type StickState } from '@core/sticks';
 import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef } from 'vue';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 /** A stick setting drawn and felt: the stick under the thumb, the keys or a game controller, and how the picture follows it. */
 const props = defineProps<{ handling: Readonly<Record<HandlingName, Handling>> }>();
 const NAMES: { id: HandlingName; label: string }[] = [
-  { id: 'slow', label: 'Slow' },
-  { id: 'normal', label: 'Normal' },
-  { id: 'fast', label: 'Fast' },
+  {
+    id: 'slow',
+    get label() {
+      return tr('slow');
+    },
+  },
+  {
+    id: 'normal',
+    get label() {
+      return tr('normal');
+    },
+  },
+  {
+    id: 'fast',
+    get label() {
+      return tr('fast');
+    },
+  },
 ];
 const picked = ref<HandlingName>('normal');
 const profile = computed(() => props.handling[picked.value]);
@@ -115,9 +132,9 @@ onBeforeUnmount(() => cancelAnimationFrame(frame));
 </script>
 
 <template>
-  <section class="feel" aria-label="Sticks, drawn and felt">
-    <h3>How it feels</h3>
-    <div class="pick" role="group" aria-label="Setting">
+  <section class="feel" :aria-label="tr('sticksDrawnAndFelt')">
+    <h3>{{ tr('howItFeels') }}</h3>
+    <div class="pick" role="group" :aria-label="tr('setting')">
       <button
         v-for="n in NAMES"
         :key="n.id"
@@ -138,13 +155,18 @@ onBeforeUnmount(() => cancelAnimationFrame(frame));
           :height="SIZE"
           viewBox="0 0 120 120"
           role="img"
-          :aria-label="`Curve: half stick asks for ${(curveAt(profile.expo, 0.5) * 100).toFixed(0)} % of ${profile.maxYawDegS} degrees a second`"
+          :aria-label="
+            tr('curveHalfStickAsksFor', {
+              curveAt: fixed(curveAt(profile.expo, 0.5) * 100, 0),
+              maxYawDegS: profile.maxYawDegS,
+            })
+          "
         >
           <path class="axis" d="M0 60H120M60 0V120" />
           <path class="line" :d="line" />
           <circle :cx="60 + stick.x * 60" :cy="60 - curveAt(profile.expo, stick.x) * 56" r="4" />
         </svg>
-        <figcaption>stick to rate</figcaption>
+        <figcaption>{{ tr('stickToRate') }}</figcaption>
       </figure>
       <figure>
         <div
@@ -152,7 +174,7 @@ onBeforeUnmount(() => cancelAnimationFrame(frame));
           class="pad"
           tabindex="0"
           role="application"
-          aria-label="Stick: drag it, or hold the arrow keys"
+          :aria-label="tr('stickDragItOrHold')"
           @pointerdown="down"
           @pointermove="moved"
           @pointerup="up"
@@ -164,7 +186,7 @@ onBeforeUnmount(() => cancelAnimationFrame(frame));
         >
           <i :style="{ left: `${50 + stick.x * 42}%`, top: `${50 - stick.y * 42}%` }" />
         </div>
-        <figcaption>drag, arrow keys, or a controller</figcaption>
+        <figcaption>{{ tr('dragArrowKeysOrA') }}</figcaption>
       </figure>
       <figure class="eye">
         <div class="view" aria-hidden="true">
@@ -176,9 +198,9 @@ onBeforeUnmount(() => cancelAnimationFrame(frame));
           />
         </div>
         <figcaption>
-          <span data-yaw>{{ state.yawDegS.toFixed(0) }}</span> °/s turn,
-          <span>{{ state.tiltDegS.toFixed(0) }}</span> °/s tilt; after letting go it glides on
-          {{ lag.yaw.toFixed(1) }} s in turn, {{ lag.tilt.toFixed(1) }} s in tilt
+          <span data-yaw>{{ state.yawDegS.toFixed(0) }}</span> {{ tr('sTurn') }}
+          <span>{{ state.tiltDegS.toFixed(0) }}</span>
+          {{ tr('sTiltAfterLettingGo', { yaw: fixed(lag.yaw, 1), tilt: fixed(lag.tilt, 1) }) }}
         </figcaption>
       </figure>
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { grouped } from '../../format';
 import { newRow, type Entity } from '@core/model';
 import { generateKeyBetween } from 'fractional-indexing';
 import { inOrder } from '@core/units';
@@ -20,15 +21,31 @@ import { useSelection } from '../../stores/selection';
 import { withCells } from '../../exchange/shot-cells';
 import { newShot } from '../../composables/new-shot';
 import { validateRow } from '../../sync/validation';
+import { tr } from './messages';
 
 /** Kit and checks as a file, packs, cards and shots as tables: out, and in with a look at what would change. */
 const film = useFilm();
 const selection = useSelection();
 const kind = ref<TableKind>('pack');
 const KINDS = [
-  { value: 'pack' as const, label: 'Packs' },
-  { value: 'card' as const, label: 'Cards' },
-  { value: 'shot' as const, label: 'Shots of this film' },
+  {
+    value: 'pack' as const,
+    get label() {
+      return tr('packs');
+    },
+  },
+  {
+    value: 'card' as const,
+    get label() {
+      return tr('cards');
+    },
+  },
+  {
+    value: 'shot' as const,
+    get label() {
+      return tr('shotsOfThisFilm');
+    },
+  },
 ];
 const rows = shallowRef<TableRow[] | null>(null);
 const kit = shallowRef<KitReading | null>(null);
@@ -163,31 +180,31 @@ const bringTable = (): void => {
         ]
       : [],
   );
-  const faults = film.commit('bring in a table', changes);
+  const faults = film.commit(tr('bringInATable'), changes);
   if (faults[0]) {
     fault.value = faults[0].say;
     return;
   }
-  selection.say(`${changes.length} brought in. Ctrl+Z takes it back.`);
+  selection.say(tr('changesBroughtInCtrlZ', { changes: changes.length }));
   clear();
 };
 const bringKit = (): void => {
   const changes = kit.value?.changes.map((c) => ({ kind: c.kind, id: c.id, after: c.after as never })) ?? [];
-  const faults = film.commit('bring in kit', changes);
+  const faults = film.commit(tr('bringInKit'), changes);
   if (faults[0]) {
     fault.value = faults[0].say;
     return;
   }
-  selection.say(`${changes.length} things brought in. Ctrl+Z takes it back.`);
+  selection.say(tr('changesThingsBroughtInCtrl', { changes: changes.length }));
   clear();
 };
 </script>
 
 <template>
-  <section class="bring" aria-label="Tables and files">
+  <section class="bring" :aria-label="tr('tablesAndFiles')">
     <div class="do">
       <PickField
-        label="Table of"
+        :label="tr('tableOf')"
         :value="kind"
         :options="KINDS"
         :save="
@@ -197,41 +214,46 @@ const bringKit = (): void => {
           }
         "
       />
-      <button class="btn" @click="saveTable">Save as a table</button>
+      <button class="btn" @click="saveTable">{{ tr('saveAsATable') }}</button>
       <label class="btn"
-        >Bring in a table<input
+        >{{ tr('bringInATableUpper')
+        }}<input
           class="sr"
           type="file"
           accept=".csv,text/csv,text/plain"
-          aria-label="Bring in a table"
+          :aria-label="tr('bringInATableUpper')"
           @change="open($event, 'table')"
       /></label>
       <span class="gap" />
-      <button class="btn" @click="saveKit">Save kit and checks</button>
+      <button class="btn" @click="saveKit">{{ tr('saveKitAndChecks') }}</button>
       <label class="btn"
-        >Bring in a kit file<input
+        >{{ tr('bringInAKitFile')
+        }}<input
           class="sr"
           type="file"
           accept=".json,application/json"
-          aria-label="Bring in a kit file"
+          :aria-label="tr('bringInAKitFile')"
           @change="open($event, 'kit')"
       /></label>
     </div>
     <p v-if="fault" class="fault" role="alert">
-      <b>{{ from }}:</b> {{ fault }} Nothing was changed.
+      <b>{{ from }}:</b> {{ tr('faultNothingWasChanged', { fault }) }}
     </p>
     <div v-if="rows" class="look" role="status">
       <p>
-        <b>{{ from }}</b>: {{ counts.new }} new, {{ counts.change }} changed, {{ counts.same }} as they
-        are<template v-if="counts.fault > 0"
-          >, <b class="stop">{{ counts.fault }} with something wrong</b>. Mend those lines first: all of it
-          comes in, or nothing</template
+        <b>{{ from }}</b>{{
+          tr('newNewChangeChangedSame', { new: counts.new, change: counts.change, same: counts.same })
+        }}<template v-if="counts.fault > 0"
+          >, <b class="stop">{{ tr('faultWithSomethingWrong', { fault: counts.fault }) }}</b>{{
+            tr('mendThoseLinesFirstAll')
+          }}</template
         >.
       </p>
       <ul class="lines">
         <li v-for="r in shown" :key="r.line" :class="r.act">
-          <span class="line">line {{ r.line }}</span> <b dir="auto">{{ r.name || 'without a name' }}</b>
-          <span v-if="r.act === 'new'">new</span>
+          <span class="line">{{ tr('lineLine', { line: r.line }) }}</span>
+          <b dir="auto">{{ r.name || tr('withoutAName') }}</b>
+          <span v-if="r.act === 'new'">{{ tr('new') }}</span>
           <span>{{ (r.faults.length > 0 ? r.faults : r.changes).join(' · ') }}</span>
         </li>
       </ul>
@@ -241,24 +263,33 @@ const bringKit = (): void => {
           :disabled="counts.fault > 0 || counts.new + counts.change === 0"
           @click="bringTable"
         >
-          Bring in {{ counts.new + counts.change }}</button
-        ><button class="btn" @click="clear">Cancel</button>
+          {{ tr('bringInNew', { new: counts.new + counts.change }) }}</button><button
+          class="btn"
+          @click="clear"
+        >
+          {{ tr('cancel') }}
+        </button>
       </p>
     </div>
     <div v-if="kit" class="look" role="status">
       <p>
-        <b>{{ from }}</b>: {{ kit.changes.filter((c) => c.act === 'new').length }} new,
-        {{ kit.changes.filter((c) => c.act === 'change').length }} changed, {{ kit.same }} as they
-        are<template v-if="kit.faults.length > 0"
-          >, <b class="stop">{{ kit.faults.length }} with something wrong</b>: all of it comes in, or
-          nothing</template
+        <b>{{ from }}</b>{{
+          tr('changesNewChanges2ChangedSame', {
+            changes: kit.changes.filter((c) => c.act === 'new').length,
+            changes2: kit.changes.filter((c) => c.act === 'change').length,
+            same: kit.same,
+          })
+        }}<template v-if="kit.faults.length > 0"
+          >, <b class="stop">{{ tr('faultsWithSomethingWrong', { faults: kit.faults.length }) }}</b>{{
+            tr('allOfItComesIn')
+          }}</template
         >.
       </p>
       <ul class="lines">
         <li v-for="f in kit.faults.slice(0, 20)" :key="f" class="fault">{{ f }}</li>
         <li v-for="c in kit.changes.slice(0, 40)" :key="c.id">
           <span class="line">{{ c.kind }}</span> <b dir="auto">{{ c.name }}</b>
-          {{ c.act === 'new' ? 'new' : 'changed' }}
+          {{ c.act === 'new' ? tr('new') : tr('changed') }}
         </li>
       </ul>
       <p class="do">
@@ -267,14 +298,17 @@ const bringKit = (): void => {
           :disabled="kit.faults.length > 0 || kit.changes.length === 0"
           @click="bringKit"
         >
-          Bring in {{ kit.changes.length }}</button
-        ><button class="btn" @click="clear">Cancel</button>
+          {{ tr('bringInChanges', { changes: kit.changes.length }) }}</button><button
+          class="btn"
+          @click="clear"
+        >
+          {{ tr('cancel') }}
+        </button>
       </p>
     </div>
     <p class="faint">
-      Tables are CSV with the names above their columns; things are known by their name, shots by location and
-      title, at most {{ MOST_ROWS.toLocaleString('en') }} lines. The form of the kit file is published at
-      <a href="/api/schemas/kit-file">/api/schemas/kit-file</a>.
+      {{ tr('tablesAreCSVWithThe', { MOST_ROWS: grouped(MOST_ROWS) }) }}
+      <a href="/api/schemas/kit-file">{{ tr('apiSchemasKitFile') }}</a>.
     </p>
   </section>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import SwitchField from '../../parts/SwitchField.vue';
+import { tr } from './messages';
 
 // A boolean that is left out would else be false.
 withDefaults(defineProps<{ name: string; retired: boolean; along?: boolean | undefined }>(), {
@@ -13,18 +14,19 @@ defineEmits<{ copy: []; retire: []; along: [value: boolean] }>();
     <slot />
     <SwitchField
       v-if="along !== undefined"
-      label="On this film"
+      :label="tr('onThisFilm')"
       :value="along && !retired"
       :save="(v) => $emit('along', v)"
     />
     <span class="acts"
-      ><button class="btn" :aria-label="`Copy ${name}`" @click="$emit('copy')">Copy</button
+      ><button class="btn" :aria-label="tr('copyName', { name })" @click="$emit('copy')">
+        {{ tr('copy') }}</button
       ><button
         class="btn"
-        :aria-label="`${retired ? 'Use again' : 'Retire'} ${name}`"
+        :aria-label="`${retired ? tr('useAgain') : tr('retire')} ${name}`"
         @click="$emit('retire')"
       >
-        {{ retired ? 'Use again' : 'Retire' }}
+        {{ retired ? tr('useAgain') : tr('retire') }}
       </button></span
     >
   </li>

@@ -9,19 +9,55 @@ import ChargerRows from './ChargerRows.vue';
 import FilterRows from './FilterRows.vue';
 import GearRows from './GearRows.vue';
 import PilotRows from './PilotRows.vue';
+import { tr } from './messages';
 
 const ImportSheet = defineAsyncComponent(() => import('./ImportSheet.vue'));
 const bringing = ref(false);
 const store = useFilm();
 const kind = ref<GearKind>('aircraft');
 const KINDS: { id: GearKind; label: string }[] = [
-  { id: 'aircraft', label: 'Aircraft' },
-  { id: 'pack', label: 'Packs' },
-  { id: 'card', label: 'Cards' },
-  { id: 'filter', label: 'Filters' },
-  { id: 'charger', label: 'Chargers' },
-  { id: 'gear', label: 'Other' },
-  { id: 'pilot', label: 'Pilots' },
+  {
+    id: 'aircraft',
+    get label() {
+      return tr('aircraft');
+    },
+  },
+  {
+    id: 'pack',
+    get label() {
+      return tr('packs');
+    },
+  },
+  {
+    id: 'card',
+    get label() {
+      return tr('cards');
+    },
+  },
+  {
+    id: 'filter',
+    get label() {
+      return tr('filters');
+    },
+  },
+  {
+    id: 'charger',
+    get label() {
+      return tr('chargers');
+    },
+  },
+  {
+    id: 'gear',
+    get label() {
+      return tr('other');
+    },
+  },
+  {
+    id: 'pilot',
+    get label() {
+      return tr('pilots');
+    },
+  },
 ];
 const counts = computed(() =>
   Object.fromEntries(KINDS.map((k) => [k.id, store.list(k.id).filter((t) => !t.retired).length])),
@@ -31,12 +67,12 @@ const counts = computed(() =>
 <template>
   <main class="kit scroll" tabindex="-1">
     <header>
-      <h1>Kit</h1>
-      <p class="quiet">Yours across all films. What stays at home on this film is left out of its budget.</p>
+      <h1>{{ tr('kit') }}</h1>
+      <p class="quiet">{{ tr('yoursAcrossAllFilmsWhat') }}</p>
       <button class="btn files" :aria-expanded="bringing" @click="bringing = !bringing">
-        Tables and files
+        {{ tr('tablesAndFiles') }}
       </button>
-      <nav aria-label="Kinds of kit">
+      <nav :aria-label="tr('kindsOfKit')">
         <button v-for="k in KINDS" :key="k.id" :aria-current="kind === k.id" @click="kind = k.id">
           {{ k.label }} <span class="unit">{{ counts[k.id] }}</span>
         </button>

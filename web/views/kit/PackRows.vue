@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { choices, PACK_STATE_WORDS } from '../../format';
 import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
@@ -7,6 +8,7 @@ import DateField from '../../parts/DateField.vue';
 import KitRow from './KitRow.vue';
 import TypicalNote from './TypicalNote.vue';
 import { pastDate, TO_COME, useKit } from './useKit';
+import { tr } from './messages';
 
 const { store, all, set, add, copy, retire, alongOf, setAlong } = useKit('pack');
 const aircraft = computed(() =>
@@ -15,16 +17,11 @@ const aircraft = computed(() =>
     .filter((a) => !a.retired)
     .map((a) => ({ value: a.id as string | null, label: a.name })),
 );
-const STATES = [
-  { value: 'sound' as const, label: 'sound' },
-  { value: 'hot' as const, label: 'hot' },
-  { value: 'swollen' as const, label: 'swollen' },
-  { value: 'damaged' as const, label: 'damaged' },
-];
+const STATES = choices(PACK_STATE_WORDS);
 const fresh = (): void => {
   const craft = store.list('aircraft').find((a) => !a.retired);
   add({
-    name: `Pack ${all.value.length + 1}`,
+    name: tr('packAll', { all: all.value.length + 1 }),
     aircraftIds: craft ? [craft.id] : [],
     ...(craft ? { ratedWh: craft.packWh } : {}),
   });
@@ -33,8 +30,8 @@ const fresh = (): void => {
 
 <template>
   <section>
-    <button class="btn lead" @click="fresh">New pack</button>
-    <p v-if="all.length === 0" class="quiet">No packs yet. Enter the ones you own with what they hold now.</p>
+    <button class="btn lead" @click="fresh">{{ tr('newPack') }}</button>
+    <p v-if="all.length === 0" class="quiet">{{ tr('noPacksYetEnterThe') }}</p>
     <ul>
       <KitRow
         v-for="p in all"
@@ -46,21 +43,21 @@ const fresh = (): void => {
         @retire="retire(p)"
         @along="(v) => setAlong(p.id, v)"
       >
-        <TextField label="Name" :value="p.name" :save="(v) => set(p.id, { name: v })" />
+        <TextField :label="tr('name')" :value="p.name" :save="(v) => set(p.id, { name: v })" />
         <PickField
-          label="Fits"
+          :label="tr('fits')"
           :value="p.aircraftIds[0] ?? null"
           :options="aircraft"
           :save="(v) => set(p.id, { aircraftIds: v ? [v] : [] })"
         />
         <NumberField
-          label="Rated energy"
+          :label="tr('ratedEnergy')"
           :value="p.ratedWh"
           quantity="wattHours"
           :save="(v) => set(p.id, { ratedWh: v })"
         />
         <NumberField
-          label="Charge now"
+          :label="tr('chargeNow')"
           :value="p.charge"
           :scale="100"
           quantity="percent"
@@ -68,17 +65,17 @@ const fresh = (): void => {
           :save="(v) => set(p.id, { charge: v })"
         />
         <NumberField
-          label="Health"
+          :label="tr('health')"
           :value="p.health"
           :scale="100"
           quantity="percent"
-          hint="Share of the rated energy it still holds when full."
+          :hint="tr('shareOfTheRatedEnergy')"
           :save="(v) => set(p.id, { health: v })"
         />
         <DateField
-          label="Charged on"
+          :label="tr('chargedOn')"
           :value="p.chargedOn ?? ''"
-          hint="It drains by itself some days after."
+          :hint="tr('itDrainsByItselfSome')"
           :save="
             (v) => {
               const d = pastDate(v);
@@ -88,29 +85,29 @@ const fresh = (): void => {
           clearable
         />
         <NumberField
-          label="Self-discharge after"
+          :label="tr('selfDischargeAfter')"
           :value="p.drainDelayDays"
           quantity="count"
           unit="days"
-          hint="Days until it drains itself towards 60 %."
+          :hint="tr('daysUntilItDrainsItself')"
           :save="(v) => set(p.id, { drainDelayDays: v })"
         />
         <NumberField
-          label="Charging time"
+          :label="tr('chargingTime')"
           :value="p.chargeMinutes"
           quantity="minutes"
           :step="5"
-          hint="From empty to full on its own charger."
+          :hint="tr('fromEmptyToFullOn')"
           :save="(v) => set(p.id, { chargeMinutes: v })"
         />
         <NumberField
-          label="Cycles"
+          :label="tr('cycles')"
           :value="p.cycles"
           quantity="count"
           :save="(v) => set(p.id, { cycles: v })"
         />
         <NumberField
-          label="Use up to"
+          :label="tr('useUpTo')"
           :value="p.mostCycles"
           quantity="count"
           unit="cycles"
@@ -118,20 +115,20 @@ const fresh = (): void => {
           :save="(v) => set(p.id, { mostCycles: v })"
         />
         <NumberField
-          label="Mass"
+          :label="tr('mass')"
           :value="p.massG"
           quantity="grams"
-          hint="0 if nobody weighed it."
+          :hint="tr('figure0IfNobodyWeighedIt')"
           :save="(v) => set(p.id, { massG: v })"
         />
         <TextField
-          label="Firmware"
+          :label="tr('firmware')"
           :value="p.firmware"
-          hint="Each pack is updated on its own."
+          :hint="tr('eachPackIsUpdatedOn')"
           :save="(v) => set(p.id, { firmware: v })"
         />
         <DateField
-          label="Update checked on"
+          :label="tr('updateCheckedOn')"
           :value="p.firmwareOn ?? ''"
           :save="
             (v) => {
@@ -142,7 +139,7 @@ const fresh = (): void => {
           clearable
         />
         <PickField
-          label="Condition"
+          :label="tr('condition')"
           :value="p.condition"
           :options="STATES"
           :save="(v) => set(p.id, { condition: v })"
@@ -151,8 +148,7 @@ const fresh = (): void => {
       </KitRow>
     </ul>
     <p class="quiet">
-      Swollen, hot or falling behind its sisters: retire it. Charge attended, let packs cool first, and never
-      warm them on the body or near a flame.
+      {{ tr('swollenHotOrFallingBehind') }}
     </p>
   </section>
 </template>

@@ -9,6 +9,8 @@ import DateField from '../../parts/DateField.vue';
 import { useFilm } from '../../stores/film';
 import { pastDate, TO_COME } from './useKit';
 import type { Fault } from '../../sync/validation';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 /** What an aircraft carries in papers, program, eyes and mass. */
 type Craft = Entity<'aircraft'>;
@@ -38,20 +40,24 @@ const masses = computed(() => {
 </script>
 
 <template>
-  <section class="papers" aria-label="Papers, program and mass">
-    <h3>Papers, program, mass</h3>
+  <section class="papers" :aria-label="tr('papersProgramAndMass')">
+    <h3>{{ tr('papersProgramMass') }}</h3>
     <div class="grid">
-      <TextField label="Registration" :value="craft.registration" :save="(v) => save({ registration: v })" />
-      <TextField label="Insurance" :value="craft.insurance" :save="(v) => save({ insurance: v })" />
+      <TextField
+        :label="tr('registration')"
+        :value="craft.registration"
+        :save="(v) => save({ registration: v })"
+      />
+      <TextField :label="tr('insurance')" :value="craft.insurance" :save="(v) => save({ insurance: v })" />
       <DateField
-        label="Insured until"
+        :label="tr('insuredUntil')"
         :value="craft.insuredUntil ?? ''"
         :save="(v) => save({ insuredUntil: v === '' ? null : v })"
         clearable
       />
-      <TextField label="Firmware" :value="craft.firmware" :save="(v) => save({ firmware: v })" />
+      <TextField :label="tr('firmware')" :value="craft.firmware" :save="(v) => save({ firmware: v })" />
       <DateField
-        label="Update checked on"
+        :label="tr('updateCheckedOn')"
         :value="craft.firmwareOn ?? ''"
         :save="
           (v) => {
@@ -62,38 +68,37 @@ const masses = computed(() => {
         clearable
       />
       <NumberField
-        label="Mass of the usual pack"
+        :label="tr('massOfTheUsualPack')"
         :value="craft.usualPackG"
         quantity="grams"
-        hint="The pack its mass above is stated with. 0 if nobody weighed it."
+        :hint="tr('thePackItsMassAbove')"
         :save="(v) => save({ usualPackG: v })"
       />
       <NumberField
-        label="Internal memory"
+        :label="tr('internalMemory')"
         :value="craft.internalGB"
         quantity="gigabytes"
-        hint="Where no card has room. It cannot be taken out."
+        :hint="tr('whereNoCardHasRoom')"
         :save="(v) => save({ internalGB: v })"
       />
       <NumberField
-        label="Gimbal tilt up to"
+        :label="tr('gimbalTiltUpTo')"
         :value="craft.tiltUpDeg"
         quantity="degrees"
         :step="5"
         :save="(v) => save({ tiltUpDeg: v })"
       />
       <NumberField
-        label="Propellers in view from"
+        :label="tr('propellersInViewFrom')"
         :value="craft.propsFromDeg"
         quantity="degrees"
         :step="5"
-        hint="Tilt up from which they stand in the picture."
+        :hint="tr('tiltUpFromWhichThey')"
         :save="(v) => save({ propsFromDeg: v })"
       />
     </div>
-    <div class="senses" role="group" aria-label="Sides it senses on">
-      <span class="label">Obstacle sensing</span
-      ><button
+    <div class="senses" role="group" :aria-label="tr('sidesItSensesOn')">
+      <span class="label">{{ tr('obstacleSensing') }}</span><button
         v-for="s in SENSE_SIDES"
         :key="s"
         class="btn"
@@ -104,11 +109,17 @@ const masses = computed(() => {
       </button>
     </div>
     <p v-for="m in masses" :key="m.pack" class="quiet">
-      With {{ m.pack }}{{ m.filter ? ` and ${m.filter}` : '' }} it takes off with
+      {{
+        tr('withPackFilterItTakes', {
+          pack: m.pack,
+          filter: m.filter ? ` ${tr('andFilter', { filter: m.filter })}` : '',
+        })
+      }}
       <b><Fig :value="m.mass.totalG" quantity="grams" /></b
-      ><template v-if="m.underG">, under the {{ m.underG.toFixed(0) }} g line</template
-      ><template v-else-if="m.overG">, over the {{ m.overG.toFixed(0) }} g line</template>. Check the local
-      rule.<template v-if="m.mass.unweighed"> Pack or usual pack is not weighed.</template>
+      ><template v-if="m.underG">{{ tr('underTheUnderGGLine', { underG: fixed(m.underG, 0) }) }}</template
+      ><template v-else-if="m.overG">{{ tr('overTheOverGGLine', { overG: fixed(m.overG, 0) }) }}</template
+      >{{ tr('checkTheLocalRule')
+      }}<template v-if="m.mass.unweighed"> {{ tr('packOrUsualPackIs') }}</template>
     </p>
   </section>
 </template>

@@ -11,24 +11,46 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import KitRow from './KitRow.vue';
 import PracticeSheet from './PracticeSheet.vue';
 import { useKit } from './useKit';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 type Practice = Entity<'practice'>;
 const { store, all, set, add, copy, retire } = useKit('pilot');
 const derivedFilm = useDerivedFilm();
 const HOW = [
-  { value: 'simulator', label: 'Simulator' },
-  { value: 'slow', label: 'Slow sticks' },
-  { value: 'normal', label: 'Normal' },
-  { value: 'fast', label: 'Fast' },
+  {
+    value: 'simulator',
+    get label() {
+      return tr('simulator');
+    },
+  },
+  {
+    value: 'slow',
+    get label() {
+      return tr('slowSticks');
+    },
+  },
+  {
+    value: 'normal',
+    get label() {
+      return tr('normal');
+    },
+  },
+  {
+    value: 'fast',
+    get label() {
+      return tr('fast');
+    },
+  },
 ] as const;
 const LEVELS = LEVEL_WORDS.map((label, value) => ({ value, label }));
 const kinds = MOVES.map((m) => ({ value: m.kind, label: m.name }));
 const fresh = (): void => {
-  const id = add({ name: `Pilot ${all.value.length + 1}` });
+  const id = add({ name: tr('pilotAll', { all: all.value.length + 1 }) });
   if (all.value.length === 1) fly(id);
 };
 const fly = (id: string | null): void => {
-  store.edit('film', store.filmId, { pilotId: id }, 'pilot');
+  store.edit('film', store.filmId, { pilotId: id }, tr('pilot'));
 };
 const flying = computed(() => all.value.find((p) => p.id === store.film?.pilotId) ?? null);
 /** Moves of this film first: those are what there is to rehearse. */
@@ -75,7 +97,7 @@ const log = (): void => {
       ...drill.value,
       keepers: Math.min(drill.value.keepers, drill.value.tries),
     }),
-    'practice',
+    tr('practice'),
   );
 };
 const logged = computed(() =>
@@ -88,15 +110,17 @@ const logged = computed(() =>
 const dayOf = (utcMs: number): string => new Date(utcMs).toISOString().slice(0, 10);
 const nameOf = (kind: string): string => MOVES.find((m) => m.kind === kind)?.name ?? kind;
 const forget = (id: string): void => {
-  store.remove('delete practice', [{ kind: 'practice', id }]);
+  store.remove(tr('deletePractice'), [{ kind: 'practice', id }]);
 };
 </script>
 
 <template>
   <section class="pilots">
-    <p><button class="btn lead" @click="fresh">New pilot</button></p>
+    <p>
+      <button class="btn lead" @click="fresh">{{ tr('newPilot') }}</button>
+    </p>
     <p v-if="all.length === 0" class="quiet">
-      No pilot yet. With one, every shot knows how well its move is practised, and how many takes it wants.
+      {{ tr('noPilotYetWithOne') }}
     </p>
     <ul>
       <KitRow
@@ -107,35 +131,35 @@ const forget = (id: string): void => {
         @copy="copy(p)"
         @retire="retire(p)"
       >
-        <TextField label="Name" :value="p.name" :save="(v) => set(p.id, { name: v })" />
-        <TextField label="Notes" :value="p.notes" :save="(v) => set(p.id, { notes: v })" />
+        <TextField :label="tr('name')" :value="p.name" :save="(v) => set(p.id, { name: v })" />
+        <TextField :label="tr('notes')" :value="p.notes" :save="(v) => set(p.id, { notes: v })" />
         <button
           class="btn"
           :class="{ on: p.id === flying?.id }"
           :aria-pressed="p.id === flying?.id"
           @click="fly(p.id === flying?.id ? null : p.id)"
         >
-          {{ p.id === flying?.id ? 'Flies this film' : 'Let fly this film' }}
+          {{ p.id === flying?.id ? tr('fliesThisFilm') : tr('letFlyThisFilm') }}
         </button>
       </KitRow>
     </ul>
     <template v-if="flying">
       <PracticeSheet />
       <header>
-        <h2>{{ flying.name }}: practised moves</h2>
+        <h2>{{ tr('namePractisedMoves', { name: flying.name }) }}</h2>
         <button class="btn" :aria-pressed="onlyFilm" @click="onlyFilm = !onlyFilm">
-          {{ onlyFilm ? 'Show all moves' : 'Only this film\u2019s moves' }}
+          {{ onlyFilm ? tr('showAllMoves') : tr('onlyThisFilmsMoves') }}
         </button>
       </header>
       <table>
         <thead>
           <tr>
-            <th>Move</th>
-            <th>Own estimate</th>
-            <th>From the record</th>
-            <th>Kept of the last {{ 20 }}</th>
-            <th>Keepers</th>
-            <th>Takes to plan</th>
+            <th>{{ tr('move') }}</th>
+            <th>{{ tr('ownEstimate') }}</th>
+            <th>{{ tr('fromTheRecord') }}</th>
+            <th>{{ tr('keptOfTheLastValue', { value: 20 }) }}</th>
+            <th>{{ tr('keepers') }}</th>
+            <th>{{ tr('takesToPlan') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -143,7 +167,7 @@ const forget = (id: string): void => {
             <td>{{ r.name }}</td>
             <td>
               <PickField
-                :label="`Level of ${r.name}`"
+                :label="tr('levelOfName', { name: r.name })"
                 bare
                 :value="r.stated"
                 :options="LEVELS"
@@ -152,7 +176,11 @@ const forget = (id: string): void => {
             </td>
             <td>{{ LEVEL_WORDS[r.level] }}</td>
             <td>
-              {{ r.record.tries > 0 ? `${r.record.keepers.toFixed(0)} of ${r.record.tries}` : '\u2013' }}
+              {{
+                r.record.tries > 0
+                  ? tr('keepersOfTries', { keepers: fixed(r.record.keepers, 0), tries: r.record.tries })
+                  : '\u2013'
+              }}
             </td>
             <td>{{ (r.rate * 100).toFixed(0) }}<span class="sign">%</span></td>
             <td>{{ r.takes }}</td>
@@ -160,14 +188,14 @@ const forget = (id: string): void => {
         </tbody>
       </table>
       <p class="quiet">
-        Before there is a record, a level is taken to keep
-        {{ EXPECTED_RATE.map((r) => `${r * 100} %`).join(', ') }} of its takes, from \u201cnever flown\u201d
-        to \u201csure\u201d. Takes to plan give nine chances in ten of one keeper.
+        {{
+          tr('beforeThereIsARecord', { EXPECTED_RATE: EXPECTED_RATE.map((r) => `${r * 100} %`).join(', ') })
+        }}
       </p>
-      <section class="drill" aria-label="Log practice">
-        <h3>Practised</h3>
+      <section class="drill" :aria-label="tr('logPractice')">
+        <h3>{{ tr('practised') }}</h3>
         <PickField
-          label="Move"
+          :label="tr('move')"
           :value="drill.moveKind"
           :options="kinds"
           :save="
@@ -177,7 +205,7 @@ const forget = (id: string): void => {
           "
         />
         <PickField
-          label="With"
+          :label="tr('with')"
           :value="drill.handling"
           :options="HOW"
           :save="
@@ -187,7 +215,7 @@ const forget = (id: string): void => {
           "
         />
         <NumberField
-          label="Tries"
+          :label="tr('tries')"
           :value="drill.tries"
           quantity="count"
           :save="
@@ -197,7 +225,7 @@ const forget = (id: string): void => {
           "
         />
         <NumberField
-          label="Kept"
+          :label="tr('kept')"
           :value="drill.keepers"
           quantity="count"
           :save="
@@ -206,19 +234,19 @@ const forget = (id: string): void => {
             }
           "
         />
-        <button class="btn lead" @click="log">Log it</button>
+        <button class="btn lead" @click="log">{{ tr('logIt') }}</button>
       </section>
       <ul class="logged">
         <li v-for="p in logged" :key="p.id">
           <span>{{ dayOf(p.utcMs) }}</span><b>{{ nameOf(p.moveKind) }}</b
           ><span>{{ p.handling }}</span
-          ><span>{{ p.keepers }} of {{ p.tries }} kept</span
+          ><span>{{ tr('keepersOfTriesKept', { keepers: p.keepers, tries: p.tries }) }}</span
           ><button
             class="btn bare"
-            :aria-label="`Delete practice of ${nameOf(p.moveKind)}`"
+            :aria-label="tr('deletePracticeOfNameOf', { nameOf: nameOf(p.moveKind) })"
             @click="forget(p.id)"
           >
-            Delete
+            {{ tr('delete') }}
           </button>
         </li>
       </ul>

@@ -3,6 +3,7 @@ import { practiceSheet } from '@core/proposals';
 import { computed } from 'vue';
 import { useFilm } from '../../stores/film';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { tr } from './messages';
 
 const film = useFilm();
 const derivedFilm = useDerivedFilm();
@@ -11,10 +12,18 @@ const rows = computed(() =>
 );
 const wanted = computed(() => rows.value.filter((r) => r.wanted));
 const HOW = {
-  simulator: 'simulator first',
-  slow: 'slow sticks',
-  normal: 'normal sticks',
-  fast: 'fast sticks',
+  get simulator() {
+    return tr('simulatorFirst');
+  },
+  get slow() {
+    return tr('slowSticksLower');
+  },
+  get normal() {
+    return tr('normalSticks');
+  },
+  get fast() {
+    return tr('fastSticks');
+  },
 } as const;
 const print = (): void => window.print();
 </script>
@@ -22,26 +31,22 @@ const print = (): void => window.print();
 <template>
   <section class="sheet" aria-labelledby="practice-title">
     <header>
-      <h2 id="practice-title">To rehearse for this film</h2>
-      <button class="btn no-print" @click="print">Print</button>
+      <h2 id="practice-title">{{ tr('toRehearseForThisFilm') }}</h2>
+      <button class="btn no-print" @click="print">{{ tr('print') }}</button>
     </header>
     <p v-if="wanted.length === 0" class="quiet">
-      {{
-        derivedFilm.derived?.order.length
-          ? 'Every move on the list is practised well enough.'
-          : 'No shot is on the list yet: what it needs practised shows here.'
-      }}
+      {{ derivedFilm.derived?.order.length ? tr('everyMoveOnTheList') : tr('noShotIsOnThe') }}
     </p>
     <table v-else>
       <thead>
         <tr>
-          <th>Move</th>
-          <th>For shots</th>
-          <th>Inputs</th>
-          <th>Now</th>
-          <th>With</th>
-          <th>Where</th>
-          <th class="box">Done</th>
+          <th>{{ tr('move') }}</th>
+          <th>{{ tr('forShots') }}</th>
+          <th>{{ tr('inputs') }}</th>
+          <th>{{ tr('now') }}</th>
+          <th>{{ tr('with') }}</th>
+          <th>{{ tr('where') }}</th>
+          <th class="box">{{ tr('done') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -58,7 +63,7 @@ const print = (): void => window.print();
         </tr>
       </tbody>
     </table>
-    <p class="quiet">Practise where the local rule lets you, in sight, with nobody under the path.</p>
+    <p class="quiet">{{ tr('practiseWhereTheLocalRule') }}</p>
   </section>
 </template>
 

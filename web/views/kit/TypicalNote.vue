@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { SCHEMAS } from '@core/model';
-import { counted } from '@core/units';
+import { counted } from '../../format';
 import { computed } from 'vue';
 import { typicalOf } from './useKit';
+import { tr } from './messages';
 
 /** Which figures of a piece of kit are still those of its class. */
 const props = defineProps<{
@@ -19,9 +20,9 @@ const count = computed(() => counted(titles.value.length, 'typical figure'));
 
 <template>
   <p v-if="titles.length > 0" class="typical" :title="titles.join(', ')">
-    <b>{{ count }}</b><template v-if="!short"
-      >: {{ titles.join(', ') }}. Replace them with those of your own.</template
-    >
+    <b>{{ count }}</b><template v-if="!short">{{
+      tr('titlesReplaceThemWithThose', { titles: titles.join(', ') })
+    }}</template>
   </p>
 </template>
 

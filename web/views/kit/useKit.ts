@@ -5,6 +5,7 @@ import { v4 as uuid } from 'uuid';
 import type { Fields } from '../../sync/fields';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 /** Kit that has a name and can be retired. */
 export type GearKind = Exclude<KitKind, 'practice' | 'flightLogEntry' | 'cardMove' | 'check'>;
@@ -15,7 +16,14 @@ export const pastDate = (text: string): { readonly date: string | null } | null 
   text !== '' && text > new Date(Date.now() + DAY_MS).toJSON().slice(0, 10)
     ? null
     : { date: text === '' ? null : text };
-export const TO_COME = [{ path: '', say: 'That day is still to come.' }];
+export const TO_COME = [
+  {
+    path: '',
+    get say() {
+      return tr('thatDayIsStillTo');
+    },
+  },
+];
 
 /** Names of the fields of a piece of kit that still hold the usual figure of a class. */
 export const typicalOf = (thing: object | null | undefined): readonly string[] =>
@@ -35,34 +43,46 @@ export const useKit = <K extends GearKind>(kind: K) => {
   const set = (id: string, fields: Fields<K>) => {
     const typical: readonly string[] = typicalOf(store.get(kind, id));
     const left = typical.filter((field) => !(field in fields));
-    return store.edit(kind, id, left.length < typical.length ? { ...fields, typical: left } : fields, 'kit');
+    return store.edit(
+      kind,
+      id,
+      left.length < typical.length ? { ...fields, typical: left } : fields,
+      tr('kitLower'),
+    );
   };
   const add = (given: Partial<Entity<K>>): string => {
     const made = newRow(kind, { ...given, id: uuid() } as Partial<Entity<K>> & { id: string });
-    store.create(kind, made, 'new kit');
+    store.create(kind, made, tr('newKit'));
     return made.id;
   };
   const copy = (thing: Entity<K>): string => {
     const made = {
       ...thing,
       id: uuid(),
-      name: `${thing.name} copy`.slice(0, 200),
+      name: tr('nameCopy', { name: thing.name }).slice(0, 200),
       retired: false,
     } as Entity<K>;
-    store.create(kind, made, 'copy');
+    store.create(kind, made, tr('copyLower'));
     return made.id;
   };
   const retire = (thing: Entity<K>): void => {
     set(thing.id, { retired: !thing.retired } as Fields<K>);
     selection.say(
-      thing.retired ? `${thing.name} is in use again.` : `${thing.name} is retired. Past plans keep it.`,
+      thing.retired
+        ? tr('nameIsInUseAgain', { name: thing.name })
+        : tr('nameIsRetiredPastPlans', { name: thing.name }),
     );
   };
   const alongOf = (id: string): boolean => !(store.film?.leftHome.includes(id) ?? false);
   /** Whether a thing comes along on the open film. */
   const setAlong = (id: string, along: boolean): void => {
     const now = store.film?.leftHome ?? [];
-    store.edit('film', store.filmId, { leftHome: along ? now.filter((x) => x !== id) : [...now, id] }, 'bag');
+    store.edit(
+      'film',
+      store.filmId,
+      { leftHome: along ? now.filter((x) => x !== id) : [...now, id] },
+      tr('bag'),
+    );
   };
   return { store, all, set, add, copy, retire, alongOf, setAlong };
 };

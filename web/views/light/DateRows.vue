@@ -8,6 +8,7 @@ import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useLight } from '../../stores/light';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { tr } from './messages';
 
 const props = defineProps<{ place: LocationPlan; count: number }>();
 const film = useFilm();
@@ -35,26 +36,26 @@ const span = (d: DateWeighed, kind: 'golden' | 'blue'): string =>
     .map((w) => `${clock(w.fromMs)}–${clock(w.toMs)}`)
     .join(' · ') || 'none';
 const take = (date: string): void => {
-  film.edit('location', props.place.location.id, { date }, 'date');
+  film.edit('location', props.place.location.id, { date }, tr('date'));
 };
 </script>
 
 <template>
-  <section aria-label="Seven dates">
-    <h2>The next seven dates</h2>
-    <div class="scroll" tabindex="0" role="region" aria-label="Dates compared">
+  <section :aria-label="tr('sevenDates')">
+    <h2>{{ tr('theNextSevenDates') }}</h2>
+    <div class="scroll" tabindex="0" role="region" :aria-label="tr('datesCompared')">
       <table>
         <thead>
           <tr>
-            <th scope="col">date</th>
-            <th scope="col">sunrise</th>
-            <th scope="col">sunset</th>
-            <th scope="col">golden</th>
-            <th scope="col">blue</th>
-            <th scope="col">sun in the window</th>
-            <th scope="col">moon</th>
-            <th scope="col">shots served</th>
-            <th scope="col">wanted light</th>
+            <th scope="col">{{ tr('date') }}</th>
+            <th scope="col">{{ tr('sunrise') }}</th>
+            <th scope="col">{{ tr('sunset') }}</th>
+            <th scope="col">{{ tr('golden') }}</th>
+            <th scope="col">{{ tr('blue') }}</th>
+            <th scope="col">{{ tr('sunInTheWindow') }}</th>
+            <th scope="col">{{ tr('moon') }}</th>
+            <th scope="col">{{ tr('shotsServed') }}</th>
+            <th scope="col">{{ tr('wantedLight') }}</th>
             <th />
           </tr>
         </thead>
@@ -66,25 +67,30 @@ const take = (date: string): void => {
             <td>{{ span(d, 'golden') }}</td>
             <td>{{ span(d, 'blue') }}</td>
             <td>
-              <Fig :value="d.sunFromDeg" quantity="degrees" /> to
+              <Fig :value="d.sunFromDeg" quantity="degrees" /> {{ tr('to') }}
               <Fig :value="d.sunToDeg" quantity="degrees" />
             </td>
             <td>
               {{ d.moon.name }}, <Fig :value="d.moon.lit * 100" quantity="percent" />,
-              {{ d.moonDeg > 0 ? 'up' : 'down' }}
+              {{ d.moonDeg > 0 ? tr('up') : tr('down') }}
             </td>
-            <td>{{ d.served }} of {{ count }}</td>
+            <td>{{ tr('servedOfCount', { served: d.served, count }) }}</td>
             <td><Fig :value="d.wantedMin" quantity="minutes" /></td>
             <td class="do">
-              <span v-if="d.date === place.location.date" class="quiet">planned</span
-              ><button v-else class="btn" @click="take(d.date)">Use this date</button>
-              <b v-if="d.date === best" class="best">best</b>
+              <span v-if="d.date === place.location.date" class="quiet">{{ tr('planned') }}</span><button
+                v-else
+                class="btn"
+                @click="take(d.date)"
+              >
+                {{ tr('useThisDate') }}
+              </button>
+              <b v-if="d.date === best" class="best">{{ tr('best') }}</b>
             </td>
           </tr>
         </tbody>
       </table>
     </div>
-    <p class="faint">Same hours on the clock, same sky. What the sky will really be, nobody here knows.</p>
+    <p class="faint">{{ tr('sameHoursOnTheClock') }}</p>
   </section>
 </template>
 

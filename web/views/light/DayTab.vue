@@ -18,6 +18,7 @@ import DateRows from './DateRows.vue';
 import EvCurve from './EvCurve.vue';
 import LightLanes from './LightLanes.vue';
 import ReadingRows from './ReadingRows.vue';
+import { tr } from './messages';
 
 const props = defineProps<{
   place: LocationPlan;
@@ -29,7 +30,7 @@ const film = useFilm();
 const light = useLight();
 const findings = useFindings();
 const set = (fields: Parameters<typeof film.edit<'location'>>[2]) =>
-  film.edit('location', props.place.location.id, fields, 'light of the location');
+  film.edit('location', props.place.location.id, fields, tr('lightOfTheLocation'));
 const lastMs = computed(() => Math.max(props.place.windowToMs, ...props.place.flights.map((f) => f.endMs)));
 const span = computed(() => {
   const margin = Math.max(10 * 60_000, (lastMs.value - props.place.windowFromMs) * 0.06);
@@ -49,13 +50,13 @@ const events = computed(() => {
     lit: { day },
   } = props;
   return [
-    ['civil dawn', day.civilDawnMs],
-    ['sunrise', day.sunriseMs],
-    ['golden until', day.goldenMorningEndMs],
-    ['golden from', day.goldenEveningStartMs],
-    ['sunset', day.sunsetMs],
-    ['lamps on', props.place.location.lamps === 'none' ? null : day.lampsOnMs],
-    ['civil dusk', day.civilDuskMs],
+    [tr('civilDawn'), day.civilDawnMs],
+    [tr('sunrise'), day.sunriseMs],
+    [tr('goldenUntil'), day.goldenMorningEndMs],
+    [tr('goldenFrom'), day.goldenEveningStartMs],
+    [tr('sunset'), day.sunsetMs],
+    ...(props.place.location.lamps === 'none' ? [] : [[tr('lampsOn'), day.lampsOnMs] as const]),
+    [tr('civilDusk'), day.civilDuskMs],
   ] as const;
 });
 const warnings = computed(() =>
@@ -67,33 +68,33 @@ const warnings = computed(() =>
   <div class="day">
     <LightRibbon :place="place" :derived="derived" />
     <ul class="events">
-      <li v-for="[name, ms] in events.filter(([n, m]) => n !== 'lamps on' || m !== null)" :key="name">
+      <li v-for="[name, ms] in events" :key="name">
         <span class="label">{{ name }}</span> {{ clock(ms) }}
       </li>
-      <li v-if="place.light?.whiteNight">White night: the sky keeps its twilight until morning.</li>
-      <li v-if="place.light?.neverUp">Polar night: the sun stays down all day.</li>
+      <li v-if="place.light?.whiteNight">{{ tr('whiteNightTheSkyKeeps') }}</li>
+      <li v-if="place.light?.neverUp">{{ tr('polarNightTheSunStays') }}</li>
       <li>
-        <span class="label">moon</span> {{ moon.name }},
-        <Fig :value="moon.lit * 100" quantity="percent" /> lit,
+        <span class="label">{{ tr('moon') }}</span> {{ moon.name }},
+        <Fig :value="moon.lit * 100" quantity="percent" /> {{ tr('lit') }}
         <template v-if="moon.altitudeDeg > 0"
-          ><Fig :value="moon.altitudeDeg" quantity="degrees" /> high</template
-        ><template v-else>down</template>
+          ><Fig :value="moon.altitudeDeg" quantity="degrees" /> {{ tr('high') }}</template
+        ><template v-else>{{ tr('down') }}</template>
       </li>
     </ul>
     <div class="two">
-      <section aria-label="Scene light over the window" class="curve">
-        <h2>Scene light</h2>
+      <section :aria-label="tr('sceneLightOverTheWindow')" class="curve">
+        <h2>{{ tr('sceneLight') }}</h2>
         <EvCurve :place="place" :lit="lit" :from-ms="span.fromMs" :to-ms="span.toMs" :height="210" />
       </section>
       <aside class="side">
         <div class="pair">
           <PickField
-            label="Sky"
+            :label="tr('sky')"
             :value="place.location.sky"
             :options="choices(SKY_WORDS)"
             :save="(v) => set({ sky: v })"
           /><PickField
-            label="Lamps"
+            :label="tr('lamps')"
             :value="place.location.lamps"
             :options="choices(LAMP_WORDS)"
             :save="(v) => set({ lamps: v })"

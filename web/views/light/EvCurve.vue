@@ -4,8 +4,9 @@ import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { lightCurve } from '@core/light';
 import { computed, defineAsyncComponent } from 'vue';
-import { write } from '../../format';
+import { fixed, write } from '../../format';
 import { roundBounds, roundTimes } from '../../format/ticks';
+import { tr } from './messages';
 
 const CurveChart = defineAsyncComponent(() => import('../../parts/CurveChart.vue'));
 const props = defineProps<{
@@ -28,10 +29,10 @@ const curve = computed(() =>
 const series = computed(() => [
   {
     type: 'rangeArea',
-    name: 'may be',
+    name: tr('mayBe'),
     data: curve.value.map((p) => ({ x: p.utcMs, y: [p.ev100 - p.spread, p.ev100 + p.spread] })),
   },
-  { type: 'line', name: 'scene EV', data: curve.value.map((p) => ({ x: p.utcMs, y: p.ev100 })) },
+  { type: 'line', name: tr('sceneEV'), data: curve.value.map((p) => ({ x: p.utcMs, y: p.ev100 })) },
 ]);
 const bounds = computed(() =>
   roundBounds(curve.value.flatMap((p) => [p.ev100 - p.spread, p.ev100 + p.spread])),
@@ -84,14 +85,14 @@ const options = computed(() => {
           })),
         ...(
           [
-            [windowFromMs, 'window'],
-            [windowToMs, 'closes'],
+            [windowFromMs, tr('window')],
+            [windowToMs, tr('closes')],
           ] as const
         )
           .filter(([ms]) => inside(ms))
           .map(([ms, text]) => mark(ms, text, 'var(--chalk-3)')),
         ...(inside(light?.lampsOnMs ?? null) && props.place.location.lamps !== 'none'
-          ? [mark(light?.lampsOnMs ?? 0, 'lamps on', 'var(--care)')]
+          ? [mark(light?.lampsOnMs ?? 0, tr('lampsOn'), 'var(--care)')]
           : []),
       ],
       points: props.lit.readings
@@ -101,7 +102,9 @@ const options = computed(() => {
           y: r.ev100,
           marker: { size: 5, fillColor: 'var(--verdigris)', strokeColor: 'var(--bench)' },
           label: {
-            text: 'meter',
+            get text() {
+              return tr('meter');
+            },
             borderWidth: 0,
             style: { background: 'transparent', color: 'var(--verdigris)' },
           },
@@ -112,8 +115,15 @@ const options = computed(() => {
 const spoken = computed(() => {
   const [first, last] = [curve.value[0], curve.value.at(-1)];
   return first && last
-    ? `Scene light from ${first.ev100.toFixed(1)} EV at ${clock(first.utcMs)} to ${last.ev100.toFixed(1)} EV at ${clock(last.utcMs)}, give or take ${first.spread.toFixed(1)} to ${last.spread.toFixed(1)}`
-    : 'No light';
+    ? tr('sceneLightFromEv100EV', {
+        ev100: fixed(first.ev100, 1),
+        clock: clock(first.utcMs),
+        ev1002: fixed(last.ev100, 1),
+        clock2: clock(last.utcMs),
+        spread: fixed(first.spread, 1),
+        spread2: fixed(last.spread, 1),
+      })
+    : tr('noLight');
 });
 </script>
 

@@ -1,18 +1,18 @@
 <script setup lang="ts">
-import { counted } from '@core/units';
 import { conditionsOf, type LocationLight } from '@core/shot';
 import { exposurePlan, type FlightExposure, type SettingAt } from '@core/light-timeline';
 import type { DerivedFilm } from '@core/film';
 import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { computed, ref, watch } from 'vue';
-import { apertureText, MARK_WORDS, shutterText } from '../../format';
+import { apertureText, counted, fixed, MARK_WORDS, shutterText } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import FilterLine from './FilterLine.vue';
 import HoldCurve from './HoldCurve.vue';
 import { useLightPlace } from './useLightPlace';
+import { tr } from './messages';
 
 const props = defineProps<{ place: LocationPlan; derived: DerivedFilm; lit: LocationLight }>();
 const derivedFilm = useDerivedFilm();
@@ -32,11 +32,11 @@ watch(
 const setting = (s: SettingAt): string =>
   s.choice
     ? `${apertureText(s.choice.aperture)} · ${shutterText(s.choice.shutterS)} · ${s.choice.iso}`
-    : 'no setting';
+    : tr('noSetting');
 const marks = (...list: SettingAt[]): string =>
   [...new Set(list.flatMap((s) => s.choice?.marks ?? []))].map((m) => MARK_WORDS[m]).join(', ');
 const same = (a: SettingAt, b: SettingAt): boolean => setting(a) === setting(b);
-const titleOf = (id: string): string => props.derived.shots.get(id)?.facts.shot.title || 'no name yet';
+const titleOf = (id: string): string => props.derived.shots.get(id)?.facts.shot.title || tr('noNameYet');
 const numberOf = (id: string): number => props.derived.shots.get(id)?.number ?? 0;
 /** Landings for a filter over the whole place. */
 const landings = computed(() => plan.value.reduce((n, f) => n + Math.max(0, f.parts.length - 1), 0));
@@ -50,20 +50,27 @@ const print = (): void => window.print();
         {{ counted(plan.length, 'flight') }},
         {{
           landings === 0
-            ? 'each with one filter from take-off to landing'
-            : `${counted(landings, 'landing')} to change a filter`
+            ? tr('eachWithOneFilterFrom')
+            : tr('landingsToChangeAFilter', { landings: counted(landings, 'landing') })
         }}.
       </p>
-      <button class="btn no-print" @click="print">Print</button>
+      <button class="btn no-print" @click="print">{{ tr('print') }}</button>
     </header>
     <p v-if="plan.length === 0" class="quiet">
-      No flights here yet. Shots with an aircraft and a charged pack make some; their settings show here.
+      {{ tr('noFlightsHereYetShots') }}
     </p>
-    <section v-for="f in plan" :key="f.index" class="flight" :aria-label="`Flight ${f.index + 1}`">
+    <section
+      v-for="f in plan"
+      :key="f.index"
+      class="flight"
+      :aria-label="tr('flightIndex', { index: f.index + 1 })"
+    >
       <header>
         <h2>
           {{ clock(f.flight.startMs) }}
-          <span class="quiet">to {{ clock(f.flight.endMs) }} on {{ packName(f.flight.packId) }}</span>
+          <span class="quiet">{{
+            tr('toClockOnPackName', { clock: clock(f.flight.endMs), packName: packName(f.flight.packId) })
+          }}</span>
         </h2>
         <FilterLine
           v-for="(p, i) in f.parts"
@@ -78,7 +85,7 @@ const print = (): void => window.print();
           :aria-expanded="open === f.index"
           @click="open = open === f.index ? -1 : f.index"
         >
-          {{ open === f.index ? 'Hide the curve' : 'Curve' }}
+          {{ open === f.index ? tr('hideTheCurve') : tr('curve') }}
         </button>
       </header>
       <HoldCurve
@@ -88,18 +95,23 @@ const print = (): void => window.print();
         :conditions="conditionsOf(lit)"
         :name="filterName"
       />
-      <div class="scroll" tabindex="0" role="region" :aria-label="`Settings of flight ${f.index + 1}`">
+      <div
+        class="scroll"
+        tabindex="0"
+        role="region"
+        :aria-label="tr('settingsOfFlightIndex', { index: f.index + 1 })"
+      >
         <table>
           <thead>
             <tr>
-              <th scope="col">shot</th>
-              <th scope="col">from</th>
-              <th scope="col">scene</th>
-              <th scope="col">start</th>
-              <th scope="col">middle</th>
-              <th scope="col">end</th>
-              <th scope="col">shutter</th>
-              <th scope="col">light moves</th>
+              <th scope="col">{{ tr('shot') }}</th>
+              <th scope="col">{{ tr('from') }}</th>
+              <th scope="col">{{ tr('scene') }}</th>
+              <th scope="col">{{ tr('start') }}</th>
+              <th scope="col">{{ tr('middle') }}</th>
+              <th scope="col">{{ tr('end') }}</th>
+              <th scope="col">{{ tr('shutter') }}</th>
+              <th scope="col">{{ tr('lightMoves') }}</th>
               <th scope="col" />
             </tr>
           </thead>
@@ -127,11 +139,11 @@ const print = (): void => window.print();
               <td class="set">{{ same(r.end, r.middle) ? '=' : setting(r.end) }}</td>
               <td><Fig :value="r.start.choice?.shutterAngleDeg ?? NaN" quantity="degrees" /></td>
               <td>
-                {{ r.stopsPerMinute >= 0 ? '+' : '−' }}{{ Math.abs(r.stopsPerMinute).toFixed(2)
-                }}<span class="unit">stops/min</span>
+                {{ r.stopsPerMinute >= 0 ? '+' : '−' }}{{ fixed(Math.abs(r.stopsPerMinute), 2)
+                }}<span class="unit">{{ tr('stopsMin') }}</span>
               </td>
               <td class="mark">
-                {{ r.lands ? 'land before it' : '' }} {{ marks(r.start, r.middle, r.end) }}
+                {{ r.lands ? tr('landBeforeIt') : '' }} {{ marks(r.start, r.middle, r.end) }}
               </td>
             </tr>
           </tbody>
@@ -139,8 +151,7 @@ const print = (): void => window.print();
       </div>
     </section>
     <p class="faint">
-      Aperture, shutter, ISO. A filter is only changed on the ground; “=” is as before. Follow the minutes
-      with the exposure locked between takes.
+      {{ tr('apertureShutterISOAFilter') }}
     </p>
   </div>
 </template>

@@ -3,6 +3,7 @@ import type { FilterPart } from '@core/light-timeline';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
 import MarkSign from '../../parts/MarkSign.vue';
+import { tr } from './messages';
 
 /** What a stretch of a flight is flown with, and how long that holds. */
 const props = defineProps<{
@@ -21,17 +22,21 @@ const longer = computed(() => {
     (holds && longest.toMs - longest.fromMs < holds.toMs - holds.fromMs + 5 * 60_000)
   )
     return '';
-  return `${props.name(longest.filterId, longest.stops)} would hold longest: ${clock(longest.fromMs)} to ${clock(longest.toMs)}, with more ISO.`;
+  return tr('nameWouldHoldLongestClock', {
+    name: props.name(longest.filterId, longest.stops),
+    clock: clock(longest.fromMs),
+    clock2: clock(longest.toMs),
+  });
 });
 </script>
 
 <template>
   <p class="part">
     <MarkSign v-if="!part.holds" severity="care" />
-    <span v-if="!first" class="land">Land, change to</span> <b>{{ own }}</b>
-    <span v-if="part.holds" class="quiet"
-      >holds {{ clock(part.holds.fromMs) }} to {{ clock(part.holds.toMs) }}</span
-    ><span v-else class="quiet">does not bear the light of all of it</span>
+    <span v-if="!first" class="land">{{ tr('landChangeTo') }}</span> <b>{{ own }}</b>
+    <span v-if="part.holds" class="quiet">{{
+      tr('holdsClockToClock2', { clock: clock(part.holds.fromMs), clock2: clock(part.holds.toMs) })
+    }}</span><span v-else class="quiet">{{ tr('doesNotBearTheLight') }}</span>
     <span v-if="longer" class="faint">{{ longer }}</span>
   </p>
 </template>

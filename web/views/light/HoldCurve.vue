@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed } from '../../format';
 import type { FlightExposure } from '@core/light-timeline';
 import type { OnLens } from '@core/shot';
 import type { LocationPlan } from '@core/day';
@@ -6,6 +7,7 @@ import { clockText } from '@core/time';
 import { lightCurve, type SceneConditions } from '@core/light';
 import { computed, defineAsyncComponent } from 'vue';
 import { roundBounds, roundTimes } from '../../format/ticks';
+import { tr } from './messages';
 
 const CurveChart = defineAsyncComponent(() => import('../../parts/CurveChart.vue'));
 /** Light under a flight with the stretches its filters hold: where the curve leaves them, it is time to land. */
@@ -25,7 +27,7 @@ const toMs = computed(() => span.value.toMs);
 const curve = computed(() => lightCurve(fromMs.value, toMs.value, 60_000, props.conditions));
 const series = computed(() => [
   {
-    name: 'scene EV',
+    name: tr('sceneEV'),
     type: 'line',
     data: curve.value.map((p) => ({ x: p.utcMs, y: Math.round(p.ev100 * 100) / 100 })),
   },
@@ -44,7 +46,7 @@ const options = computed(() => {
       tickAmount: span.value.ticks,
       labels: { formatter: (v: string) => clock(Number(v)) },
     },
-    yaxis: { ...roundBounds(all, 5), labels: { formatter: (v: number) => `${v.toFixed(1)} EV` } },
+    yaxis: { ...roundBounds(all, 5), labels: { formatter: (v: number) => `${fixed(v, 1)} EV` } },
     annotations: {
       xaxis: [
         ...props.flight.parts.flatMap((p) =>
@@ -80,7 +82,8 @@ const options = computed(() => {
 const spoken = computed(() =>
   props.flight.parts
     .map(
-      (p) => `${nameOf(p)} ${p.holds ? `holds ${clock(p.holds.fromMs)} to ${clock(p.holds.toMs)}` : 'fail'}`,
+      (p) =>
+        `${nameOf(p)} ${p.holds ? tr('holdsFromToTo', { from: clock(p.holds.fromMs), to: clock(p.holds.toMs) }) : tr('fail')}`,
     )
     .join('; '),
 );
@@ -91,6 +94,6 @@ const spoken = computed(() =>
     :series="series"
     :options="options"
     :height="150"
-    :label="`Light under the flight; ${spoken}`"
+    :label="tr('lightUnderTheFlightSpoken', { spoken })"
   />
 </template>

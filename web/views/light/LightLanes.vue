@@ -12,6 +12,7 @@ import PickField from '../../parts/PickField.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 const props = defineProps<{
   place: LocationPlan;
@@ -34,8 +35,8 @@ const bar = (s: Stretch) => ({
 });
 const spoken = (list: readonly Stretch[]): string =>
   list.length === 0
-    ? 'never in the window'
-    : list.map((s) => `${clock(s.fromMs)} to ${clock(s.toMs)}`).join(', ');
+    ? tr('neverInTheWindow')
+    : list.map((s) => tr('fromToTo', { from: clock(s.fromMs), to: clock(s.toMs) })).join(', ');
 /** The row whose minute is being set: a picker for each of many shots would weigh the page down. */
 const timed = ref('');
 const rows = computed(() =>
@@ -48,21 +49,24 @@ const rows = computed(() =>
       atMs: s.light?.atMs ?? 0,
       endMs: (s.light?.atMs ?? 0) + s.facts.seconds.airS * 1000,
       mark: worst(findings.about(s).filter((w) => /^(light|exposure)\./.test(w.code))),
-      says: window ? `wanted light ${spoken(window.wished)}; good ${spoken(window.good)}` : '',
+      says: window
+        ? tr('wantedLightSpokenGoodSpoken2', { spoken: spoken(window.wished), spoken2: spoken(window.good) })
+        : '',
     };
   }),
 );
 const pin = (id: string, text: string) =>
-  film.edit('shot', id, { notBefore: text.trim() === '' ? null : text.trim() }, 'minute');
+  film.edit('shot', id, { notBefore: text.trim() === '' ? null : text.trim() }, tr('minute'));
 </script>
 
 <template>
-  <section class="lanes" aria-label="Shots over the window">
+  <section class="lanes" :aria-label="tr('shotsOverTheWindow')">
     <header class="row head label">
-      <span>shot</span><span>wants</span><span>not before</span
+      <span>{{ tr('shot') }}</span><span>{{ tr('wants') }}</span
+      ><span>{{ tr('notBefore') }}</span
       ><span class="key"
-        ><i class="wish" /> the light wanted <i class="good" /> all of it right
-        <i class="now" /> planned</span
+        ><i class="wish" /> {{ tr('theLightWanted') }} <i class="good" /> {{ tr('allOfItRight') }}
+        <i class="now" /> {{ tr('planned') }}</span
       >
     </header>
     <div
@@ -74,12 +78,12 @@ const pin = (id: string, text: string) =>
       @click="selection.pick(r.id)"
     >
       <span class="name"
-        ><b>{{ r.s.number }}</b> <span dir="auto">{{ r.s.facts.shot.title || 'no name yet' }}</span>
+        ><b>{{ r.s.number }}</b> <span dir="auto">{{ r.s.facts.shot.title || tr('noNameYet') }}</span>
         <MarkSign v-if="r.mark" :severity="r.mark"
       /></span>
       <PickField
         bare
-        :label="`What ${r.s.number} wants`"
+        :label="tr('whatNumberWants', { number: r.s.number })"
         :value="r.s.facts.shot.wants"
         :options="WISHES"
         :save="(v) => film.edit('shot', r.id, { wants: v }, 'light')"
@@ -87,7 +91,7 @@ const pin = (id: string, text: string) =>
       <button
         v-if="timed !== r.id"
         class="btn bare when"
-        :aria-label="`${r.s.number} not before`"
+        :aria-label="tr('numberNotBefore', { number: r.s.number })"
         @click="timed = r.id"
       >
         {{ r.s.facts.shot.notBefore ?? '–:–' }}
@@ -95,13 +99,13 @@ const pin = (id: string, text: string) =>
       <TimeField
         v-else
         bare
-        :label="`${r.s.number} not before`"
+        :label="tr('numberNotBefore', { number: r.s.number })"
         :value="r.s.facts.shot.notBefore ?? ''"
         :save="(v) => pin(r.id, v)"
         clearable
       />
       <span class="lane">
-        <span class="sr">{{ r.says }}; planned {{ clock(r.atMs) }}</span>
+        <span class="sr">{{ tr('saysPlannedClock', { says: r.says, clock: clock(r.atMs) }) }}</span>
         <template v-if="r.window"
           ><i v-for="(w, i) in r.window.wished" :key="`w${i}`" class="wish" :style="bar(w)" /><i
             v-for="(w, i) in r.window.good"
@@ -116,11 +120,11 @@ const pin = (id: string, text: string) =>
             left: percent(r.atMs),
             width: `max(4px, calc(${percent(r.endMs)} - ${percent(r.atMs)}))`,
           }"
-          :title="`planned ${clock(r.atMs)}`"
+          :title="tr('plannedClock', { clock: clock(r.atMs) })"
         />
       </span>
     </div>
-    <p v-if="rows.length === 0" class="quiet">No shots here yet: what they want of the light shows here.</p>
+    <p v-if="rows.length === 0" class="quiet">{{ tr('noShotsHereYetWhat') }}</p>
   </section>
 </template>
 

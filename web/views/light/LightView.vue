@@ -10,6 +10,7 @@ import DayTab from './DayTab.vue';
 import ExposureTab from './ExposureTab.vue';
 import SetupTab from './SetupTab.vue';
 import { useLightPlace } from './useLightPlace';
+import { tr } from './messages';
 
 const props = defineProps<{ film: string; location?: string }>();
 const selection = useSelection();
@@ -17,15 +18,34 @@ const derivedFilm = useDerivedFilm();
 const { place: here, lit, shots } = useLightPlace();
 useLight().start();
 const TABS = [
-  { id: 'day', label: 'The day' },
-  { id: 'exposure', label: 'Exposure' },
-  { id: 'setup', label: 'Set-up' },
+  {
+    id: 'day',
+    get label() {
+      return tr('theDay');
+    },
+  },
+  {
+    id: 'exposure',
+    get label() {
+      return tr('exposure');
+    },
+  },
+  {
+    id: 'setup',
+    get label() {
+      return tr('setUp');
+    },
+  },
 ] as const;
 const tab = ref<(typeof TABS)[number]['id']>('day');
 useLocationRoute('light', props);
 const note = computed(() =>
   here.value
-    ? `${dateText(here.value.location.date)}, ${here.value.location.windowStart} to ${here.value.location.windowEnd}`
+    ? tr('dateWindowStartToWindowEnd', {
+        date: dateText(here.value.location.date),
+        windowStart: here.value.location.windowStart,
+        windowEnd: here.value.location.windowEnd,
+      })
     : '',
 );
 const choices = computed(() => derivedFilm.locations.map((l) => ({ id: l.id, label: l.name })));
@@ -34,12 +54,12 @@ const choices = computed(() => derivedFilm.locations.map((l) => ({ id: l.id, lab
 <template>
   <TabbedView
     name="light"
-    :title="here?.location.name ?? 'Light'"
+    :title="here?.location.name ?? tr('light')"
     :note="note"
-    tabs-label="Parts of the light"
+    :tabs-label="tr('partsOfTheLight')"
     :tabs="TABS"
     :tab="tab"
-    choices-label="Locations"
+    :choices-label="tr('locations')"
     :choices="choices"
     :chosen="here?.location.id"
     @tab="
@@ -55,12 +75,12 @@ const choices = computed(() => derivedFilm.locations.map((l) => ({ id: l.id, lab
       <SetupTab v-else :place="here" :derived="derivedFilm.derived" :lit="lit" />
     </template>
     <p v-else-if="here" class="quiet">
-      The location needs a date, a zone and coordinates before its light can be worked out.
-      <RouterLink :to="{ name: 'locations' }">Enter them</RouterLink>.
+      {{ tr('theLocationNeedsADate') }}
+      <RouterLink :to="{ name: 'locations' }">{{ tr('enterThem') }}</RouterLink>.
     </p>
     <p v-else class="quiet">
-      Light belongs to a location and a date.
-      <RouterLink :to="{ name: 'locations' }">Add the first location</RouterLink>.
+      {{ tr('lightBelongsToALocation') }}
+      <RouterLink :to="{ name: 'locations' }">{{ tr('addTheFirstLocation') }}</RouterLink>.
     </p>
   </TabbedView>
 </template>

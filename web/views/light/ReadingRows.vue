@@ -11,6 +11,7 @@ import PickField from '../../parts/PickField.vue';
 import { ElInput } from '../../parts/element';
 import { useFilm } from '../../stores/film';
 import type { Fault } from '../../sync/validation';
+import { tr } from './messages';
 
 const props = defineProps<{ place: LocationPlan; lit: LocationLight }>();
 const film = useFilm();
@@ -18,9 +19,24 @@ const at = ref(props.place.location.windowStart);
 const ev = ref('');
 const of = ref<'sky' | 'lamps' | null>(null);
 const OF = [
-  { value: null, label: 'either' },
-  { value: 'sky' as const, label: 'daylight' },
-  { value: 'lamps' as const, label: 'lamps' },
+  {
+    value: null,
+    get label() {
+      return tr('either');
+    },
+  },
+  {
+    value: 'sky' as const,
+    get label() {
+      return tr('daylight');
+    },
+  },
+  {
+    value: 'lamps' as const,
+    get label() {
+      return tr('lampsLower');
+    },
+  },
 ];
 const faults = ref<readonly Fault[]>([]);
 const clock = (ms: number): string => clockText(ms, props.place.location.zone);
@@ -28,11 +44,11 @@ const add = (): void => {
   const minutes = minutesOf(at.value);
   const ev100 = readNumber(ev.value);
   if (Number.isNaN(minutes)) {
-    faults.value = [{ path: '', say: 'When it was read: hours and minutes.' }];
+    faults.value = [{ path: '', say: tr('whenItWasReadHours') }];
     return;
   }
   if (Number.isNaN(ev100)) {
-    faults.value = [{ path: '', say: 'A meter reading is a number of EV, such as 12.3.' }];
+    faults.value = [{ path: '', say: tr('aMeterReadingIsA') }];
     return;
   }
   const { date, zone, id } = props.place.location;
@@ -41,24 +57,22 @@ const add = (): void => {
   faults.value = film.create(
     'reading',
     { id: uuid(), locationId: id, utcMs, ev100, of: of.value },
-    'meter reading',
+    tr('meterReading'),
   );
   if (faults.value.length === 0) ev.value = '';
 };
 </script>
 
 <template>
-  <section class="readings" aria-label="Meter readings">
-    <h2>Your meter</h2>
+  <section class="readings" :aria-label="tr('meterReadings')">
+    <h2>{{ tr('yourMeter') }}</h2>
     <p class="quiet">
-      A reading of the open scene at ISO 100 overrides the model of what it measured, and fades back to it
-      over
-      {{ lit.preferences.meterFadeMin }} minutes.
+      {{ tr('aReadingOfTheOpen', { meterFadeMin: lit.preferences.meterFadeMin }) }}
     </p>
     <div class="line" :class="{ 'is-faulty': faults.length > 0 }">
       <TimeField
         bare
-        label="Read at"
+        :label="tr('readAt')"
         :value="at"
         :save="
           (v) => {
@@ -68,12 +82,12 @@ const add = (): void => {
       /><ElInput
         v-model="ev"
         inputmode="decimal"
-        placeholder="EV"
-        aria-label="Meter reading, EV"
+        :placeholder="tr('ev')"
+        :aria-label="tr('meterReadingEV')"
         @keydown.enter="add"
       /><PickField
         v-if="place.location.lamps !== 'none'"
-        label="of"
+        :label="tr('of')"
         :value="of"
         :options="OF"
         :save="
@@ -81,7 +95,7 @@ const add = (): void => {
             of = v;
           }
         "
-      /><button class="btn" @click="add">Set</button>
+      /><button class="btn" @click="add">{{ tr('set') }}</button>
     </div>
     <p v-for="f in faults" :key="f.say" class="fault" role="alert">{{ f.say }}</p>
     <ul>
@@ -89,10 +103,10 @@ const add = (): void => {
         {{ clock(r.utcMs) }} <Fig :value="r.ev100" quantity="ev" />
         <button
           class="btn bare"
-          :aria-label="`Remove reading of ${clock(r.utcMs)}`"
+          :aria-label="tr('removeReadingOfClock', { clock: clock(r.utcMs) })"
           @click="film.remove('reading', [{ kind: 'reading', id: r.id }])"
         >
-          remove
+          {{ tr('remove') }}
         </button>
       </li>
     </ul>

@@ -7,6 +7,7 @@ import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useLightPlace } from './useLightPlace';
+import { tr } from './messages';
 
 const props = defineProps<{ place: LocationPlan; derived: DerivedFilm; lit: LocationLight }>();
 const derivedFilm = useDerivedFilm();
@@ -60,29 +61,33 @@ const print = (): void => window.print();
         :aria-pressed="onlyChanges"
         @click="onlyChanges = !onlyChanges"
       >
-        Only what changes</button
-      ><button class="btn" @click="print">Print</button>
+        {{ tr('onlyWhatChanges') }}</button><button class="btn" @click="print">{{ tr('print') }}</button>
     </header>
     <p v-if="sheets.length === 0" class="quiet">
-      No flights here yet: a sheet for each shows what to dial in before take-off.
+      {{ tr('noFlightsHereYetA') }}
     </p>
     <div class="sheets">
-      <section v-for="s in sheets" :key="s.key" class="sheet" :aria-label="`Set-up of flight ${s.key + 1}`">
+      <section
+        v-for="s in sheets"
+        :key="s.key"
+        class="sheet"
+        :aria-label="tr('setUpOfFlightKey', { key: s.key + 1 })"
+      >
         <header>
           <h2>
             {{ s.at }} <span class="quiet">{{ s.craft }}, {{ s.camera }}</span>
           </h2>
-          <p class="label">{{ s.pack }} · shots {{ s.numbers.join(' ') }}</p>
+          <p class="label">{{ tr('packShotsNumbers', { pack: s.pack, numbers: s.numbers.join(' ') }) }}</p>
         </header>
         <dl>
           <template v-for="l in shown(s.lines, s.first)" :key="l.id">
             <dt :class="{ differs: l.differs }">
-              {{ l.label }}<span v-if="l.differs" class="sr"> changes</span>
+              {{ l.label }}<span v-if="l.differs" class="sr"> {{ tr('changes') }}</span>
             </dt>
             <dd :class="{ differs: l.differs }" :data-line="l.id">
               <b>{{ l.text }}</b> <span class="quiet">{{ l.why }}</span>
               <span v-for="c in l.later" :key="c.number" class="later"
-                >from {{ c.number }} on <b>{{ c.text }}</b></span
+                >{{ tr('fromNumberOn', { number: c.number }) }} <b>{{ c.text }}</b></span
               >
             </dd>
           </template>
@@ -90,7 +95,7 @@ const print = (): void => window.print();
       </section>
     </div>
     <p v-if="sheets.length > 1" class="faint">
-      Lines with a bar differ from the flight before with the same aircraft: only they are dialled in anew.
+      {{ tr('linesWithABarDiffer') }}
     </p>
   </div>
 </template>

@@ -6,6 +6,7 @@ import { filterNameOf } from '../../format/names';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { tr } from './messages';
 
 /** The place in view with its light and its shots. */
 export const useLightPlace = () => {
@@ -27,6 +28,6 @@ export const useLightPlace = () => {
   const filterName = (id: string | null, stops?: number): string =>
     filterNameOf(film.list('filter'), id, stops);
   const packName = (id: string | null): string =>
-    id === null ? 'a pack that is missing' : (film.get('pack', id)?.name ?? 'a pack');
+    id === null ? tr('aPackThatIsMissing') : (film.get('pack', id)?.name ?? tr('aPack'));
   return { place, lit, shots, filterName, packName };
 };

@@ -5,11 +5,13 @@ import NumberField from '../../parts/NumberField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import TimeField from '../../parts/TimeField.vue';
 import { useFilm } from '../../stores/film';
+import { tr } from './messages';
 
 /** How the place sits in its day: the way there, power, and when nobody flies. */
 const props = defineProps<{ place: Entity<'location'> }>();
 const store = useFilm();
-const set = (fields: Partial<Entity<'location'>>) => store.edit('location', props.place.id, fields, 'place');
+const set = (fields: Partial<Entity<'location'>>) =>
+  store.edit('location', props.place.id, fields, tr('place'));
 const breaks = computed(() => props.place.breaks);
 const change = (i: number, fields: Partial<(typeof breaks.value)[number]>) =>
   set({ breaks: breaks.value.map((b, n) => (n === i ? { ...b, ...fields } : b)) });
@@ -19,28 +21,28 @@ const add = (): void => {
 </script>
 
 <template>
-  <section class="day" aria-label="The day here">
-    <h2>The day here</h2>
+  <section class="day" :aria-label="tr('theDayHere')">
+    <h2>{{ tr('theDayHere') }}</h2>
     <div class="line">
       <NumberField
-        label="Travel from the previous location"
+        :label="tr('travelFromThePreviousLocation')"
         :value="place.travelMin"
         quantity="minutes"
         :step="5"
-        hint="Travel and set-up until ready to fly, on the same day."
+        :hint="tr('travelAndSetUpUntil')"
         :save="(v) => set({ travelMin: v })"
       />
       <SwitchField
-        label="Wall power here or on the way"
+        :label="tr('wallPowerHereOrOn')"
         :value="place.wallPower"
         :save="(v) => set({ wallPower: v })"
       />
-      <button class="btn" :disabled="breaks.length >= 10" @click="add">Add a break</button>
+      <button class="btn" :disabled="breaks.length >= 10" @click="add">{{ tr('addABreak') }}</button>
     </div>
     <div v-for="(b, i) in breaks" :key="i" class="line">
-      <TimeField label="No flying from" :value="b.from" :save="(v) => change(i, { from: v })" />
+      <TimeField :label="tr('noFlyingFrom')" :value="b.from" :save="(v) => change(i, { from: v })" />
       <NumberField
-        label="Duration"
+        :label="tr('duration')"
         :value="b.minutes"
         quantity="minutes"
         :step="5"
@@ -48,10 +50,10 @@ const add = (): void => {
       />
       <button
         class="btn"
-        :aria-label="`Remove the break at ${b.from}`"
+        :aria-label="tr('removeTheBreakAtFrom', { from: b.from })"
         @click="set({ breaks: breaks.filter((_, n) => n !== i) })"
       >
-        Remove
+        {{ tr('remove') }}
       </button>
     </div>
   </section>

@@ -20,6 +20,7 @@ import DayRows from './DayRows.vue';
 import SubjectRows from './SubjectRows.vue';
 import WeatherHours from './WeatherHours.vue';
 import { readCoordinates } from './coordinates';
+import { tr } from './messages';
 
 const props = defineProps<{ place: Entity<'location'> }>();
 defineEmits<{ remove: [] }>();
@@ -27,7 +28,8 @@ const store = useFilm();
 const selection = useSelection();
 const findings = useFindings();
 const derivedFilm = useDerivedFilm();
-const set = (fields: Partial<Entity<'location'>>) => store.edit('location', props.place.id, fields, 'place');
+const set = (fields: Partial<Entity<'location'>>) =>
+  store.edit('location', props.place.id, fields, tr('place'));
 
 const coordinates = computed(() =>
   props.place.placed ? `${props.place.latitude.toFixed(5)}, ${props.place.longitude.toFixed(5)}` : '',
@@ -46,11 +48,11 @@ const setCoordinates = (text: string): readonly Fault[] => {
   return faults;
 };
 const launches = computed(() => [
-  { value: null as string | null, label: 'origin' },
+  { value: null as string | null, label: tr('origin') },
   ...store
     .list('feature')
     .filter((f) => f.locationId === props.place.id && f.kind === 'launch')
-    .map((f) => ({ value: f.id as string | null, label: f.name || 'Launch point' })),
+    .map((f) => ({ value: f.id as string | null, label: f.name || tr('launchPoint') })),
 ]);
 const launch = computed(
   () => launchOf(store.list('feature'), store.terrain.get(props.place.id), props.place, null).at,
@@ -69,13 +71,13 @@ const events = computed(() => {
   if (!light) return [];
   const { zone } = props.place;
   const named = [
-    ['civil dawn', light.civilDawnMs],
+    [tr('civilDawn'), light.civilDawnMs],
     ['sunrise', light.sunriseMs],
-    ['golden until', light.goldenMorningEndMs],
-    ['golden from', light.goldenEveningStartMs],
+    [tr('goldenUntil'), light.goldenMorningEndMs],
+    [tr('goldenFrom'), light.goldenEveningStartMs],
     ['sunset', light.sunsetMs],
-    ['blue from', light.blueEveningStartMs],
-    ['civil dusk', light.civilDuskMs],
+    [tr('blueFrom'), light.blueEveningStartMs],
+    [tr('civilDusk'), light.civilDuskMs],
   ] as const;
   return named.map(([name, ms]) => ({ name, text: ms === null ? 'none' : clockText(ms, zone) }));
 });
@@ -86,40 +88,44 @@ const events = computed(() => {
     <section class="sheet">
       <header>
         <h1 dir="auto">{{ place.name }}</h1>
-        <button class="btn" @click="$emit('remove')">Delete location</button>
+        <button class="btn" @click="$emit('remove')">{{ tr('deleteLocation') }}</button>
       </header>
       <div class="grid">
-        <TextField label="Name" :value="place.name" :save="(v) => set({ name: v })" />
+        <TextField :label="tr('name')" :value="place.name" :save="(v) => set({ name: v })" />
         <TextField
-          label="Coordinates of the launch point"
+          :label="tr('coordinatesOfTheLaunchPoint')"
           :value="coordinates"
           :save="setCoordinates"
-          placeholder="43.18, -4.83"
-          hint="Decimal or degrees, minutes, seconds. Light, sun and flight times need them."
+          :placeholder="'43.18, -4.83'"
+          :hint="tr('decimalOrDegreesMinutesSeconds')"
         />
         <TextField
-          label="Time zone"
+          :label="tr('timeZone')"
           :value="place.zone"
           :save="(v) => set({ zone: v.trim() })"
           :hint="
-            suggested ? `Suggested from the coordinates: ${suggested}` : 'An IANA zone such as Europe/Madrid.'
+            suggested ? tr('suggestedFromTheCoordinatesSuggested', { suggested }) : tr('anIANAZoneSuchAs')
           "
         />
         <NumberField
-          label="Elevation"
+          :label="tr('elevation')"
           :value="place.elevationM"
           quantity="metres"
           :save="(v) => set({ elevationM: v })"
         />
-        <DateField label="Date" :value="place.date" :save="(v) => set({ date: v })" />
-        <TimeField label="Window from" :value="place.windowStart" :save="(v) => set({ windowStart: v })" />
-        <TimeField label="Window to" :value="place.windowEnd" :save="(v) => set({ windowEnd: v })" />
+        <DateField :label="tr('date')" :value="place.date" :save="(v) => set({ date: v })" />
+        <TimeField
+          :label="tr('windowFrom')"
+          :value="place.windowStart"
+          :save="(v) => set({ windowStart: v })"
+        />
+        <TimeField :label="tr('windowTo')" :value="place.windowEnd" :save="(v) => set({ windowEnd: v })" />
         <PickField
-          label="Mains frequency"
+          :label="tr('mainsFrequency')"
           :value="place.mainsHz"
           :options="[
-            { value: 50, label: '50 Hz' },
-            { value: 60, label: '60 Hz' },
+            { value: 50, label: tr('figure50Hz') },
+            { value: 60, label: tr('figure60Hz') },
           ]"
           :save="(v) => set({ mainsHz: v })"
         />
@@ -132,101 +138,100 @@ const events = computed(() => {
     </section>
     <section class="sheet two">
       <div>
-        <h2>Air and light</h2>
+        <h2>{{ tr('airAndLight') }}</h2>
         <div class="grid three">
           <NumberField
-            label="Wind at 10 m"
+            :label="tr('windAt10M')"
             :value="place.windMs"
             quantity="speed"
             :step="0.5"
             :save="(v) => set({ windMs: v })"
           />
           <NumberField
-            label="Gusts"
+            :label="tr('gusts')"
             :value="place.gustMs"
             quantity="speed"
             :step="0.5"
             :save="(v) => set({ gustMs: v })"
           />
           <NumberField
-            label="Wind from"
+            :label="tr('windFrom')"
             :value="place.windFromDeg"
             quantity="degrees"
             :step="5"
             :save="(v) => set({ windFromDeg: v })"
           />
           <PickField
-            label="Terrain"
+            :label="tr('terrain')"
             :value="place.terrain"
             :options="[
-              { value: 'open', label: 'Open' },
-              { value: 'rough', label: 'Rough' },
+              { value: 'open', label: tr('open') },
+              { value: 'rough', label: tr('rough') },
             ]"
             :save="(v) => set({ terrain: v })"
           />
           <NumberField
-            label="Temperature"
+            :label="tr('temperature')"
             :value="place.temperatureC"
             quantity="celsius"
             :save="(v) => set({ temperatureC: v })"
           />
           <NumberField
-            label="Visibility"
+            :label="tr('visibility')"
             :value="place.visibilityM"
             quantity="metres"
             :step="500"
             :save="(v) => set({ visibilityM: v })"
           />
           <PickField
-            label="Sky"
+            :label="tr('sky')"
             :value="place.sky"
             :options="choices(SKY_WORDS)"
             :save="(v) => set({ sky: v })"
           />
           <PickField
-            label="Lamps"
+            :label="tr('lamps')"
             :value="place.lamps"
             :options="choices(LAMP_WORDS)"
             :save="(v) => set({ lamps: v })"
           />
           <NumberField
-            label="Return-to-home height"
+            :label="tr('returnToHomeHeight')"
             :value="place.returnHeightM"
             quantity="metres"
-            hint="Tallest thing on the way home, and a margin."
+            :hint="tr('tallestThingOnTheWay')"
             :save="(v) => set({ returnHeightM: v })"
           />
           <NumberField
-            label="Height ceiling"
+            :label="tr('heightCeiling')"
             :value="place.ceilingM"
             quantity="metres"
-            hint="Above the ground below. Check the local rule."
+            :hint="tr('aboveTheGroundBelowCheck')"
             :save="(v) => set({ ceilingM: v })"
           />
           <PickField
-            label="Lost-link action"
+            :label="tr('lostLinkAction')"
             :value="place.lossAction"
             :options="[
-              { value: 'return', label: 'Return' },
-              { value: 'hover', label: 'Hover' },
-              { value: 'land', label: 'Land' },
+              { value: 'return', label: tr('return') },
+              { value: 'hover', label: tr('hover') },
+              { value: 'land', label: tr('land') },
             ]"
-            hint="What the aircraft is set to do; the plan tells what each would meet."
+            :hint="tr('whatTheAircraftIsSet')"
             :save="(v) => set({ lossAction: v })"
           />
           <PickField
-            label="Launch point"
+            :label="tr('launchPoint')"
             :value="place.launchId"
             :options="launches"
             :save="(v) => set({ launchId: v })"
           />
         </div>
         <DayRows :place="place" />
-        <TextField label="Notes" :value="place.notes" :lines="3" :save="(v) => set({ notes: v })" />
+        <TextField :label="tr('notes')" :value="place.notes" :lines="3" :save="(v) => set({ notes: v })" />
         <WarningList :warnings="warnings" />
         <p class="quiet">
-          The ceiling and the return height are yours to set: check the local rule. Nothing here says that a
-          flight is allowed or safe.
+          {{ tr('theCeilingAndTheReturn') }}
         </p>
       </div>
       <figure>
@@ -240,7 +245,7 @@ const events = computed(() => {
           :launch="launch"
           @pick="selection.pick"
         />
-        <figcaption class="label">From above, to scale. North is up.</figcaption>
+        <figcaption class="label">{{ tr('fromAboveToScaleNorth') }}</figcaption>
       </figure>
     </section>
     <section class="sheet">

@@ -8,6 +8,7 @@ import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import LocationForm from './LocationForm.vue';
 import { newPlace } from './newPlace';
+import { tr } from './messages';
 
 const props = defineProps<{ film: string; location?: string }>();
 const router = useRouter();
@@ -29,7 +30,7 @@ const go = (id: string): void => {
 
 const add = (): void => {
   const made = newPlace(store.filmId, places.value.at(-1));
-  if (store.create('location', made, 'new location').length === 0) go(made.id);
+  if (store.create('location', made, tr('newLocation')).length === 0) go(made.id);
 };
 const remove = (id: string): void => {
   const belongs = LOCATION_KINDS.flatMap((kind) =>
@@ -38,19 +39,19 @@ const remove = (id: string): void => {
       .filter((t) => t.locationId === id)
       .map((t) => ({ kind, id: t.id })),
   );
-  store.remove('delete location', [...belongs, { kind: 'location', id }]);
+  store.remove(tr('deleteLocationLower'), [...belongs, { kind: 'location', id }]);
   const next = places.value.find((l) => l.id !== id);
   if (next) go(next.id);
-  selection.say('Deleted the location with its shots. Ctrl+Z brings them back.');
+  selection.say(tr('deletedTheLocationWithIts'));
 };
 </script>
 
 <template>
   <div class="places">
-    <nav class="list scroll" aria-label="Locations">
+    <nav class="list scroll" :aria-label="tr('locations')">
       <header>
-        <h2>Locations</h2>
-        <button class="btn lead" @click="add">New</button>
+        <h2>{{ tr('locations') }}</h2>
+        <button class="btn lead" @click="add">{{ tr('new') }}</button>
       </header>
       <button
         v-for="l in places"
@@ -65,13 +66,13 @@ const remove = (id: string): void => {
         >
       </button>
       <p v-if="places.length === 0" class="quiet none">
-        A location is where you launch: coordinates, a day, a window of time, the wind.
+        {{ tr('aLocationIsWhereYou') }}
       </p>
     </nav>
     <LocationForm v-if="picked" :key="picked.id" :place="picked" @remove="remove(picked.id)" />
     <main v-else class="teach">
-      <h1>Where will you fly?</h1>
-      <button class="btn lead" @click="add">Add the first location</button>
+      <h1>{{ tr('whereWillYouFly') }}</h1>
+      <button class="btn lead" @click="add">{{ tr('addTheFirstLocation') }}</button>
     </main>
   </div>
 </template>

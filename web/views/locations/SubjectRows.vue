@@ -3,13 +3,14 @@ import { newRow, type Entity } from '@core/model';
 import { bearingTo, fromLocal, offset, toLocal, vec } from '@core/geometry';
 import { ref } from 'vue';
 import { v4 as uuid } from 'uuid';
-import { choices, SUBJECT_WORDS } from '../../format';
+import { choices, fixed, SUBJECT_WORDS } from '../../format';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import type { Fault } from '../../sync/validation';
 import { readCoordinates } from './coordinates';
+import { tr } from './messages';
 
 type Subject = Entity<'subject'>;
 const props = defineProps<{ place: Entity<'location'>; subjects: readonly Subject[] }>();
@@ -20,9 +21,9 @@ const heir = ref<string | null>(null);
 
 const filterFitOf = (s: Subject): number => Math.round(bearingTo(ORIGIN, vec(s.xM, s.yM, 0)) * 10) / 10;
 const distanceOf = (s: Subject): number => Math.round(Math.hypot(s.xM, s.yM) * 100) / 100;
-const set = (s: Subject, fields: Partial<Subject>) => store.edit('subject', s.id, fields, 'subject');
+const set = (s: Subject, fields: Partial<Subject>) => store.edit('subject', s.id, fields, tr('subject'));
 const setPolar = (s: Subject, bearingDeg: number, distanceM: number): readonly Fault[] => {
-  if (distanceM < 0) return [{ path: '', say: 'The distance cannot be negative.' }];
+  if (distanceM < 0) return [{ path: '', say: tr('theDistanceCannotBeNegative') }];
   const at = offset(ORIGIN, bearingDeg, distanceM, 0);
   return set(s, { xM: at.x, yM: at.y });
 };
@@ -40,7 +41,7 @@ const setCoordinates = (s: Subject, text: string): readonly Fault[] => {
     return [
       {
         path: '',
-        say: `That is ${(away / 1000).toFixed(0)} km from the launch point: subjects stand within 5 km.`,
+        say: tr('thatIsAwayKmFrom', { away: fixed(away / 1000, 0) }),
       },
     ];
   return set(s, at);
@@ -51,14 +52,14 @@ const add = (): void => {
   store.create(
     'subject',
     newRow('subject', { id: uuid(), locationId: props.place.id, xM: at.x, yM: at.y }),
-    'new subject',
+    tr('newSubject'),
   );
 };
 const usedBy = (s: Subject): number => store.list('shot').filter((x) => x.subjectId === s.id).length;
 /** Shots that look at it get another subject, or none, in the same step. */
 const remove = (s: Subject): void => {
   const shots = store.list('shot').filter((x) => x.subjectId === s.id);
-  store.commit('delete subject', [
+  store.commit(tr('deleteSubject'), [
     ...shots.map((x) => ({
       kind: 'shot' as const,
       id: x.id,
@@ -78,7 +79,7 @@ const ask = (s: Subject): void => {
   }
 };
 const heirs = (s: Subject) => [
-  { value: null, label: 'nothing in its place' },
+  { value: null, label: tr('nothingInItsPlace') },
   ...props.subjects
     .filter((o) => o.id !== s.id)
     .map((o) => ({ value: o.id as string | null, label: o.name })),
@@ -88,78 +89,82 @@ const heirs = (s: Subject) => [
 <template>
   <section class="sheet" aria-labelledby="subjects-title">
     <header>
-      <h2 id="subjects-title">What stands there</h2>
-      <button class="btn lead" @click="add">New subject</button>
+      <h2 id="subjects-title">{{ tr('whatStandsThere') }}</h2>
+      <button class="btn lead" @click="add">{{ tr('newSubjectUpper') }}</button>
     </header>
     <p v-if="subjects.length === 0" class="quiet">
-      Shots aim at a subject: a bridge, a person, a row of trees. Give it a size and a place, and framing and
-      pace follow.
+      {{ tr('shotsAimAtASubject') }}
     </p>
     <div v-for="s in subjects" :key="s.id" class="row">
-      <TextField label="Name" :value="s.name" :save="(v) => set(s, { name: v })" />
+      <TextField :label="tr('name')" :value="s.name" :save="(v) => set(s, { name: v })" />
       <PickField
-        label="Kind"
+        :label="tr('kind')"
         :value="s.kind"
         :options="choices(SUBJECT_WORDS)"
         :save="(v) => set(s, { kind: v })"
       />
       <NumberField
-        label="Bearing"
+        :label="tr('bearing')"
         :value="filterFitOf(s)"
         quantity="degrees"
         :step="5"
         :save="(v) => setPolar(s, v, distanceOf(s))"
       />
       <NumberField
-        label="Distance"
+        :label="tr('distance')"
         :value="distanceOf(s)"
         quantity="metres"
         :step="5"
         :save="(v) => setPolar(s, filterFitOf(s), v)"
       />
-      <TextField label="Coordinates" :value="coordinatesOf(s)" :save="(v) => setCoordinates(s, v)" />
+      <TextField :label="tr('coordinates')" :value="coordinatesOf(s)" :save="(v) => setCoordinates(s, v)" />
       <NumberField
-        label="Height"
+        :label="tr('height')"
         :value="s.heightM"
         quantity="metres"
         :save="(v) => set(s, { heightM: v })"
       />
-      <NumberField label="Width" :value="s.widthM" quantity="metres" :save="(v) => set(s, { widthM: v })" />
       <NumberField
-        label="Depth"
+        :label="tr('width')"
+        :value="s.widthM"
+        quantity="metres"
+        :save="(v) => set(s, { widthM: v })"
+      />
+      <NumberField
+        :label="tr('depth')"
         :value="s.depthM"
         quantity="metres"
-        hint="Across its long side; 0 takes what is usual for its kind."
+        :hint="tr('acrossItsLongSide0')"
         :save="(v) => set(s, { depthM: v })"
       />
       <NumberField
-        label="Heading"
+        :label="tr('heading')"
         :value="s.headingDeg"
         quantity="degrees"
         :step="5"
-        hint="Bearing it moves on, or of its long side when it stands."
+        :hint="tr('bearingItMovesOnOr')"
         :save="(v) => set(s, { headingDeg: v })"
       />
       <NumberField
-        label="Speed"
+        :label="tr('speed')"
         :value="s.speedMs"
         quantity="speed"
         :step="0.5"
-        hint="0 when it stands."
+        :hint="tr('figure0WhenItStands')"
         :save="(v) => set(s, { speedMs: v })"
       />
       <NumberField
-        label="Base height"
+        :label="tr('baseHeight')"
         :value="s.baseM"
         quantity="metres"
-        hint="Above (+) or below (−) the launch point."
+        :hint="tr('aboveOrBelowTheLaunch')"
         :save="(v) => set(s, { baseM: v })"
       />
-      <button class="btn" @click="ask(s)">Delete</button>
+      <button class="btn" @click="ask(s)">{{ tr('delete') }}</button>
       <div v-if="asked === s.id" class="asked">
-        <span>{{ usedBy(s) }} shots look at it. What takes its place?</span>
+        <span>{{ tr('usedByShotsLookAtIt', { usedBy: usedBy(s) }) }}</span>
         <PickField
-          label="In its place"
+          :label="tr('inItsPlace')"
           :value="heir"
           :options="heirs(s)"
           :save="
@@ -168,8 +173,12 @@ const heirs = (s: Subject) => [
             }
           "
         />
-        <button class="btn lead" @click="remove(s)">Delete it</button
-        ><button class="btn" @click="asked = null">Keep it</button>
+        <button class="btn lead" @click="remove(s)">{{ tr('deleteIt') }}</button><button
+          class="btn"
+          @click="asked = null"
+        >
+          {{ tr('keepIt') }}
+        </button>
       </div>
     </div>
   </section>

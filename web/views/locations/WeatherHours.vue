@@ -10,6 +10,7 @@ import { fromShown, SKY_WORDS, toShown, unitOf, type Quantity } from '../../form
 import PickField from '../../parts/PickField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
+import { tr } from './messages';
 
 const props = defineProps<{ place: Entity<'location'> }>();
 const film = useFilm();
@@ -29,8 +30,8 @@ const save = (hours: readonly HourWeather[], source: 'hand' | 'file' | 'simulate
   // What comes in as a whole is a step of its own; what is typed quickly is one.
   const found =
     source === 'hand'
-      ? film.edit('location', props.place.id, fields, 'weather')
-      : film.commit('weather', [
+      ? film.edit('location', props.place.id, fields, tr('weather'))
+      : film.commit(tr('weather'), [
           { kind: 'location', id: props.place.id, after: { ...props.place, ...fields } },
         ]);
   faults.value = found.map((f) => f.say);
@@ -77,11 +78,56 @@ const open = async (event: Event): Promise<void> => {
 };
 const SKY_CHOICES = SKIES.map((value) => ({ value, label: SKY_WORDS[value] }));
 const COLUMNS = [
-  { field: 'windMs', label: 'Wind', quantity: 'speed', step: 0.5, least: 0, most: 60 },
-  { field: 'gustMs', label: 'Gusts', quantity: 'speed', step: 0.5, least: 0, most: 80 },
-  { field: 'windFromDeg', label: 'From', quantity: 'degrees', step: 5, least: 0, most: 360 },
-  { field: 'temperatureC', label: 'Temp.', quantity: 'celsius', step: 1, least: -50, most: 60 },
-  { field: 'visibilityM', label: 'Visibility', quantity: 'metres', step: 500, least: 0, most: 100_000 },
+  {
+    field: 'windMs',
+    get label() {
+      return tr('wind');
+    },
+    quantity: 'speed',
+    step: 0.5,
+    least: 0,
+    most: 60,
+  },
+  {
+    field: 'gustMs',
+    get label() {
+      return tr('gusts');
+    },
+    quantity: 'speed',
+    step: 0.5,
+    least: 0,
+    most: 80,
+  },
+  {
+    field: 'windFromDeg',
+    get label() {
+      return tr('from');
+    },
+    quantity: 'degrees',
+    step: 5,
+    least: 0,
+    most: 360,
+  },
+  {
+    field: 'temperatureC',
+    get label() {
+      return tr('temp');
+    },
+    quantity: 'celsius',
+    step: 1,
+    least: -50,
+    most: 60,
+  },
+  {
+    field: 'visibilityM',
+    get label() {
+      return tr('visibility');
+    },
+    quantity: 'metres',
+    step: 500,
+    least: 0,
+    most: 100_000,
+  },
 ] as const;
 /** In the person's units, without the tail a conversion leaves. */
 const shown = (value: number, quantity: Quantity): number =>
@@ -99,35 +145,32 @@ const source = computed(() => {
   const from = props.place.weatherFrom;
   return from === null
     ? ''
-    : { hand: 'Entered by hand.', file: 'From a file.', simulated: 'Simulated: made up, not a forecast.' }[
-        from.source
-      ];
+    : { hand: tr('enteredByHand'), file: tr('fromAFile'), simulated: tr('simulatedMadeUpNotA') }[from.source];
 });
 </script>
 
 <template>
-  <section class="hours" aria-label="Weather by the hour">
+  <section class="hours" :aria-label="tr('weatherByTheHour')">
     <header>
-      <h2>Weather by the hour</h2>
+      <h2>{{ tr('weatherByTheHour') }}</h2>
       <span v-if="source" class="quiet" :class="{ made: place.weatherFrom?.source === 'simulated' }">{{
         source
       }}</span>
       <span class="gap" />
-      <button class="btn" @click="add">Add hour</button>
+      <button class="btn" @click="add">{{ tr('addHour') }}</button>
       <label class="btn file">
-        Open file
+        {{ tr('openFile') }}
         <input type="file" accept=".csv,.json,text/csv,application/json" @change="open" />
       </label>
-      <button class="btn" :disabled="busy" @click="fetchHours">Simulate forecast</button>
-      <button v-if="sorted.length > 0" class="btn" @click="save([], 'hand')">Clear</button>
+      <button class="btn" :disabled="busy" @click="fetchHours">{{ tr('simulateForecast') }}</button>
+      <button v-if="sorted.length > 0" class="btn" @click="save([], 'hand')">{{ tr('clear') }}</button>
     </header>
     <p v-if="sorted.length === 0" class="quiet">
-      None entered: the figures above hold all day. Flights, the way home, exposure and cold batteries use the
-      hour they fall into.
+      {{ tr('noneEnteredTheFiguresAbove') }}
     </p>
     <p v-for="f in faults" :key="f" class="fault" role="alert">{{ f }}</p>
     <ElTable v-if="sorted.length > 0" :data="sorted" :row-class-name="rowClass" row-key="at" max-height="420">
-      <ElTableColumn label="Time" width="72">
+      <ElTableColumn :label="tr('time')" width="72">
         <template #default="scope">
           <b class="at">{{ of(scope.row).at }}</b>
         </template>
@@ -141,7 +184,9 @@ const source = computed(() => {
         <template #default="scope">
           <ElInputNumber
             :model-value="shown(of(scope.row)[c.field], c.quantity)"
-            :aria-label="`${c.label} at ${of(scope.row).at}, ${unit(c.quantity)}`"
+            :aria-label="
+              tr('labelAtAtUnit', { label: c.label, at: of(scope.row).at, unit: unit(c.quantity) })
+            "
             :controls="false"
             :step="c.step"
             :min="shown(c.least, c.quantity)"
@@ -153,10 +198,10 @@ const source = computed(() => {
           />
         </template>
       </ElTableColumn>
-      <ElTableColumn label="Sky" min-width="120">
+      <ElTableColumn :label="tr('sky')" min-width="120">
         <template #default="scope">
           <PickField
-            :label="`Sky at ${of(scope.row).at}`"
+            :label="tr('skyAtAt', { at: of(scope.row).at })"
             bare
             :value="of(scope.row).sky"
             :options="SKY_CHOICES"
@@ -164,11 +209,11 @@ const source = computed(() => {
           />
         </template>
       </ElTableColumn>
-      <ElTableColumn label="Sure, %" min-width="84">
+      <ElTableColumn :label="tr('sure')" min-width="84">
         <template #default="scope">
           <ElInputNumber
             :model-value="Math.round(of(scope.row).sure * 100)"
-            :aria-label="`How sure at ${of(scope.row).at}, percent`"
+            :aria-label="tr('howSureAtAtPercent', { at: of(scope.row).at })"
             :controls="false"
             :min="0"
             :max="100"
@@ -178,8 +223,12 @@ const source = computed(() => {
       </ElTableColumn>
       <ElTableColumn width="84">
         <template #default="scope">
-          <button class="btn bare" :aria-label="`Remove ${of(scope.row).at}`" @click="remove(of(scope.row))">
-            remove
+          <button
+            class="btn bare"
+            :aria-label="tr('removeAt', { at: of(scope.row).at })"
+            @click="remove(of(scope.row))"
+          >
+            {{ tr('removeLower') }}
           </button>
         </template>
       </ElTableColumn>

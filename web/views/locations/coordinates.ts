@@ -1,5 +1,6 @@
 import { convert } from 'geo-coordinates-parser';
 import type { Result } from '@core/units';
+import { tr } from './messages';
 
 const DECIMAL = /^\s*([+-]?\d{1,3}(?:\.\d+)?)\s*°?\s*[,;\s]\s*([+-]?\d{1,3}(?:\.\d+)?)\s*°?\s*$/;
 
@@ -10,12 +11,12 @@ export const readCoordinates = (text: string): Result<{ latitude: number; longit
   if (!found)
     return {
       ok: false,
-      reason: 'Not read as coordinates. Try 43.18, -4.83 or 43°10\u203248\u2033N 4°49\u203248\u2033W.',
+      reason: tr('notReadAsCoordinatesTry'),
     };
   if (Math.abs(found.latitude) > 90)
-    return { ok: false, reason: `Latitude ${found.latitude} is beyond the pole: it goes from −90 to 90.` };
+    return { ok: false, reason: tr('latitudeLatitudeIsBeyondThe', { latitude: found.latitude }) };
   if (Math.abs(found.longitude) > 180)
-    return { ok: false, reason: `Longitude ${found.longitude} is out of range: it goes from −180 to 180.` };
+    return { ok: false, reason: tr('longitudeLongitudeIsOutOf', { longitude: found.longitude }) };
   return { ok: true, value: found };
 };
 

@@ -2,12 +2,11 @@
 import type { DerivedShot } from '@core/film';
 import { daysOf, nextSteps, type DayOverview, type NextStep } from '@core/overview';
 import { bySeverity } from '@core/warnings';
-import { counted } from '@core/units';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
 import { useDeferred } from '../../composables/deferred';
 import { useVerdict } from '../../composables/useVerdict';
-import { dateText } from '../../format';
+import { counted, dateText } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import PathThumb from '../../parts/PathThumb.vue';
@@ -16,6 +15,7 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 const store = useFilm();
 const derivedFilm = useDerivedFilm();
@@ -29,23 +29,23 @@ const budget = useDeferred(() => derivedFilm.derived?.budget ?? null);
 
 /** What to do for a step, and the view to do it in. */
 const STEPS: Readonly<Record<NextStep['code'], { view: string; say: (n: number) => string }>> = {
-  brief: { view: 'brief', say: () => 'Write down what the film is for and who gets it.' },
-  aircraft: { view: 'kit', say: () => 'Enter an aircraft with its camera.' },
-  pack: { view: 'kit', say: () => 'Enter the battery packs.' },
-  location: { view: 'locations', say: () => 'Add the first location.' },
+  brief: { view: 'brief', say: () => tr('writeDownWhatTheFilm') },
+  aircraft: { view: 'kit', say: () => tr('enterAnAircraftWithIts') },
+  pack: { view: 'kit', say: () => tr('enterTheBatteryPacks') },
+  location: { view: 'locations', say: () => tr('addTheFirstLocation') },
   coordinates: {
     view: 'locations',
-    say: (n) => `Give ${counted(n, 'location')} coordinates: sun, wind and map wait for them.`,
+    say: (n) => tr('giveLocationsCoordinatesSunWind', { locations: counted(n, 'location') }),
   },
-  shots: { view: 'shots', say: () => 'Add the first shot.' },
-  mend: { view: 'shots', say: (n) => `Make ${counted(n, 'shot')} fit.` },
+  shots: { view: 'shots', say: () => tr('addTheFirstShot') },
+  mend: { view: 'shots', say: (n) => tr('makeShotsFit', { shots: counted(n, 'shot') }) },
   typical: {
     view: 'kit',
-    say: (n) => `Replace ${counted(n, 'typical figure')} of the kit with your own.`,
+    say: (n) => tr('replaceTypicalFiguresOfTheKit', { typicalFigures: counted(n, 'typical figure') }),
   },
-  warnings: { view: 'shots', say: (n) => `Read ${counted(n, 'warning')}.` },
-  checks: { view: 'checks', say: () => 'Go through the checks of the evening before.' },
-  copy: { view: 'checks', say: () => 'Copy the cards and read the flight log over.' },
+  warnings: { view: 'shots', say: (n) => tr('readWarnings', { warnings: counted(n, 'warning') }) },
+  checks: { view: 'checks', say: () => tr('goThroughTheChecksOf') },
+  copy: { view: 'checks', say: () => tr('copyTheCardsAndRead') },
 };
 const steps = computed(() =>
   store.input && verdict.value && verdict.value.state !== 'unknown'
@@ -69,35 +69,41 @@ const clock = (ms: number, id: string): string => clockText(ms, zoneOf(id));
       <p v-if="film.purpose" class="purpose" dir="auto">{{ film.purpose }}</p>
       <dl class="facts">
         <template v-if="film.audience"
-          ><dt>Client</dt>
+          ><dt>{{ tr('client') }}</dt>
           <dd dir="auto">{{ film.audience }}</dd></template
         >
         <template v-if="film.deadline"
-          ><dt>Deadline</dt>
+          ><dt>{{ tr('deadline') }}</dt>
           <dd>{{ dateText(film.deadline) }}</dd></template
         >
-        <dt>Main cut</dt>
+        <dt>{{ tr('mainCut') }}</dt>
         <dd>
-          <Fig :value="film.cutLengthS" quantity="seconds" />, {{ film.aspect }}, {{ film.timelineFps }} fps
+          <Fig :value="film.cutLengthS" quantity="seconds" />{{
+            tr('aspectTimelineFpsFps', { aspect: film.aspect, timelineFps: film.timelineFps })
+          }}
         </dd>
         <template v-for="v in film.versions" :key="v.name"
           ><dt dir="auto">{{ v.name }}</dt>
-          <dd><Fig :value="v.lengthS" quantity="seconds" />, {{ v.aspect }}, {{ v.fps }} fps</dd></template
+          <dd>
+            <Fig :value="v.lengthS" quantity="seconds" />{{
+              tr('aspectFpsFps', { aspect: v.aspect, fps: v.fps })
+            }}
+          </dd></template
         >
         <template v-if="film.stillsCount > 0"
-          ><dt>Stills</dt>
+          ><dt>{{ tr('stills') }}</dt>
           <dd>{{ film.stillsCount }}</dd></template
         >
         <template v-if="budget"
-          ><dt>Planned for the cut</dt>
+          ><dt>{{ tr('plannedForTheCut') }}</dt>
           <dd><Fig :value="budget.timelineS" quantity="seconds" /></dd
         ></template>
       </dl>
     </section>
     <section class="sheet now" aria-labelledby="verdict-title">
-      <h2 id="verdict-title">Verdict</h2>
+      <h2 id="verdict-title">{{ tr('verdict') }}</h2>
       <VerdictLine v-if="verdict" :verdict="verdict" :most="3" />
-      <h2 v-if="steps.length > 0">Next</h2>
+      <h2 v-if="steps.length > 0">{{ tr('next') }}</h2>
       <ol class="steps">
         <li v-for="s in steps" :key="s.code">
           <RouterLink :to="{ name: STEPS[s.code].view, params: { film: film.id } }">{{
@@ -117,12 +123,12 @@ const clock = (ms: number, id: string): string => clockText(ms, zoneOf(id));
       <table>
         <thead>
           <tr>
-            <th scope="col">Location</th>
-            <th scope="col">Time</th>
-            <th scope="col" class="n">Shots</th>
-            <th scope="col" class="n">Must</th>
-            <th scope="col" class="n">Done</th>
-            <th scope="col" class="n">Flights</th>
+            <th scope="col">{{ tr('location') }}</th>
+            <th scope="col">{{ tr('time') }}</th>
+            <th scope="col" class="n">{{ tr('shots') }}</th>
+            <th scope="col" class="n">{{ tr('must') }}</th>
+            <th scope="col" class="n">{{ tr('done') }}</th>
+            <th scope="col" class="n">{{ tr('flights') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -147,7 +153,7 @@ const clock = (ms: number, id: string): string => clockText(ms, zoneOf(id));
           :to="{ name: 'shots', params: { film: film.id } }"
           class="shot"
           :title="s.facts.shot.title"
-          :aria-label="`Shot ${s.number}: ${s.facts.shot.title}`"
+          :aria-label="tr('shotNumberTitle', { number: s.number, title: s.facts.shot.title })"
           @click="selection.pick(s.facts.shot.id)"
           ><b>{{ s.number }}</b
           ><PathThumb :flown="s.facts.trajectory" :subject="s.facts.aim" /><MarkSign :severity="worstOf(s)"
@@ -155,9 +161,9 @@ const clock = (ms: number, id: string): string => clockText(ms, zoneOf(id));
       </div>
     </section>
     <p v-if="days.length === 0" class="sheet quiet">
-      No location yet.
-      <RouterLink :to="{ name: 'locations', params: { film: film.id } }">Add one</RouterLink> to see the days
-      of the shoot here.
+      {{ tr('noLocationYet') }}
+      <RouterLink :to="{ name: 'locations', params: { film: film.id } }">{{ tr('addOne') }}</RouterLink>
+      {{ tr('toSeeTheDaysOf') }}
     </p>
   </main>
 </template>

@@ -5,6 +5,7 @@ import type { Subject, Feature } from '@core/model';
 import { onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { PreviewScene } from '../../preview/scene';
 import { Stage } from '../../preview/stage';
+import { tr } from './messages';
 
 export interface Eye {
   readonly shot: DerivedShot;
@@ -74,7 +75,7 @@ onBeforeUnmount(() => {
       ref="canvas"
       :data-frame-ms="medianMs"
       role="img"
-      aria-label="The move through the lens"
+      :aria-label="tr('theMoveThroughTheLens')"
       @webglcontextlost.prevent="$emit('lost')"
     />
   </div>

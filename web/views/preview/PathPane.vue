@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { footprint, subjectAt, type Track } from '@core/shot';
 import type { DerivedShot } from '@core/film';
-import { writeText } from '@core/units';
 import { computed } from 'vue';
 import { arrowHead, fit, line, roundStep, type Spot } from '@core/drawing';
 import { useElementSize } from '../../parts/useElementSize';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { tr } from './messages';
+import { fixed, writeText } from '../../format';
 
 const props = defineProps<{ shot: DerivedShot; track: Track; index: number; from: 'side' | 'above' }>();
 const derivedFilm = useDerivedFilm();
@@ -118,7 +119,7 @@ const ends = computed(() => {
   const [a, b] = [props.track.samples[0], props.track.samples.at(-1)];
   if (!a || !b) return [];
   const text = (s: typeof a): string =>
-    props.from === 'side' ? metres(s.pose.at.z) : `${metres(s.distanceM)} away`;
+    props.from === 'side' ? metres(s.pose.at.z) : tr('metresAway', { metres: metres(s.distanceM) });
   const first = drawing.value.spots[0];
   const last = drawing.value.spots.at(-1);
   return [
@@ -140,7 +141,7 @@ const sun = computed(() =>
       :width="width"
       :height="height"
       role="img"
-      :aria-label="from === 'side' ? 'The path from the side' : 'The path from above'"
+      :aria-label="from === 'side' ? tr('thePathFromTheSide') : tr('thePathFromAbove')"
     >
       <template v-if="drawing.groundY !== null">
         <rect class="earth" x="0" :y="drawing.groundY" :width="width" :height="height" />
@@ -167,14 +168,16 @@ const sun = computed(() =>
       </template>
       <g v-if="from === 'above'" :transform="`translate(${width - 18} 22)`" class="north">
         <path d="M0 -14L5 8L0 4L-5 8z" />
-        <text y="20" text-anchor="middle">N</text>
+        <text y="20" text-anchor="middle">{{ tr('n') }}</text>
       </g>
       <template v-if="from === 'above' && sun">
         <g :transform="`translate(${width - 50} 20) rotate(${sun.azimuthDeg})`" class="sun">
           <circle r="4" cy="-9" />
           <path d="M0 10V-3" />
         </g>
-        <text :x="width - 50" y="42" text-anchor="middle">sun {{ sun.altitudeDeg.toFixed(0) }}°</text>
+        <text :x="width - 50" y="42" text-anchor="middle">
+          {{ tr('sunAltitudeDeg', { altitudeDeg: fixed(sun.altitudeDeg, 0) }) }}
+        </text>
       </template>
       <g class="scale" :transform="`translate(10 ${height - 6})`">
         <path :d="`M0 -5V0H${drawing.step * drawing.scale}V-5`" />

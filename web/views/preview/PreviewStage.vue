@@ -8,12 +8,13 @@ import PickField from '../../parts/PickField.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
-import { INPUT_WORDS } from '../../format';
+import { fixed, INPUT_WORDS } from '../../format';
 import EyePlain from './EyePlain.vue';
 import type { Eye } from './EyeCanvas.vue';
 import PathPane from './PathPane.vue';
 import TimeStrip from './TimeStrip.vue';
 import { usePlayback } from './usePlayback';
+import { tr } from './messages';
 
 // The three-dimensional part comes only when somebody looks.
 const EyeCanvas = defineAsyncComponent(() => import('./EyeCanvas.vue'));
@@ -68,24 +69,27 @@ const told = computed(() => {
   const m = moment.value;
   if (!m) return [];
   const rolling =
-    timeS.value < 0 ? 'pre-roll' : track.value && timeS.value > track.value.totalS ? 'post-roll' : '';
+    timeS.value < 0 ? tr('preRoll') : track.value && timeS.value > track.value.totalS ? tr('postRoll') : '';
   return [
     rolling,
-    m.strobes ? 'strobes' : '',
-    m.sunInLens ? 'sun in the lens' : '',
-    m.blurPx > props.shot.facts.frame.cutPx[0] * BLUR_SHARE ? 'edges smear' : '',
+    m.strobes ? tr('strobes') : '',
+    m.sunInLens ? tr('sunInTheLens') : '',
+    m.blurPx > props.shot.facts.frame.cutPx[0] * BLUR_SHARE ? tr('edgesSmear') : '',
   ].filter(Boolean);
 });
 const others = computed(() => [
-  { value: null as string | null, label: 'nothing' },
+  { value: null as string | null, label: tr('nothing') },
   ...(derivedFilm.derived?.order ?? [])
     .filter((id) => id !== props.shot.facts.shot.id)
     .map((id) => {
       const s = derivedFilm.derived?.shots.get(id);
-      return { value: id as string | null, label: `${s?.number ?? ''} ${s?.facts.shot.title || 'untitled'}` };
+      return {
+        value: id as string | null,
+        label: `${s?.number ?? ''} ${s?.facts.shot.title || tr('untitled')}`,
+      };
     }),
 ]);
-const bySecond = (m: NonNullable<typeof moment.value>): string => m.pose.at.z.toFixed(1);
+const bySecond = (m: NonNullable<typeof moment.value>): string => fixed(m.pose.at.z, 1);
 
 const keys = (event: KeyboardEvent): void => {
   if (event.target instanceof HTMLElement && event.target.matches('input, textarea, [role="combobox"]'))
@@ -119,19 +123,23 @@ const lines = (f: ScreenFrame): string =>
 </script>
 
 <template>
-  <section class="stage" aria-label="The move as it will look">
+  <section class="stage" :aria-label="tr('theMoveAsItWill')">
     <header>
       <h2>
-        <span class="number">{{ shot.number }}</span> {{ shot.facts.shot.title || 'untitled' }}
+        <span class="number">{{ shot.number }}</span> {{ shot.facts.shot.title || tr('untitled') }}
       </h2>
-      <span class="quiet"
-        >{{ shot.facts.move?.name }}{{ shot.facts.shot.move.reversed ? ', reversed' : '' }} ·
-        {{ shot.facts.camera?.name }} · {{ shot.facts.fov.horizontalDeg.toFixed(0) }}° wide</span
-      >
+      <span class="quiet">{{
+        tr('nameReversedName2HorizontalDegWide', {
+          name: shot.facts.move?.name,
+          reversed: shot.facts.shot.move.reversed ? tr('reversed') : '',
+          name2: shot.facts.camera?.name,
+          horizontalDeg: fixed(shot.facts.fov.horizontalDeg, 0),
+        })
+      }}</span>
       <span class="gap" />
       <PickField
         class="beside"
-        label="Beside it"
+        :label="tr('besideIt')"
         :value="otherId"
         :options="others"
         :save="
@@ -140,8 +148,8 @@ const lines = (f: ScreenFrame): string =>
           }
         "
       />
-      <button class="btn" title="Back to the numbers (P)" @click="selection.previewing = false">
-        Numbers
+      <button class="btn" :title="tr('backToTheNumbersP')" @click="selection.previewing = false">
+        {{ tr('numbers') }}
       </button>
     </header>
     <p v-if="!track" class="quiet none">{{ shot.facts.noPath }}</p>
@@ -173,7 +181,7 @@ const lines = (f: ScreenFrame): string =>
         <div class="way">
           <figure v-for="f in ['above', 'side'] as const" :key="f">
             <PathPane :shot="shot" :track="track" :index="index" :from="f" />
-            <figcaption class="label">{{ f === 'above' ? 'From above' : 'From the side' }}</figcaption>
+            <figcaption class="label">{{ f === 'above' ? tr('fromAbove') : tr('fromTheSide') }}</figcaption>
           </figure>
         </div>
       </div>
@@ -188,21 +196,21 @@ const lines = (f: ScreenFrame): string =>
         "
       />
       <div class="controls">
-        <button class="btn lead play" title="Play or hold (Space)" @click="toggle">
-          {{ playing ? 'Hold' : 'Play' }}
+        <button class="btn lead play" :title="tr('playOrHoldSpace')" @click="toggle">
+          {{ playing ? tr('hold') : tr('play') }}
         </button>
         <button
           class="btn"
-          title="A quarter second back (,)"
-          aria-label="A quarter second back"
+          :title="tr('aQuarterSecondBack')"
+          :aria-label="tr('aQuarterSecondBack2')"
           @click="step(-0.25)"
         >
           −¼ s
         </button>
         <button
           class="btn"
-          title="A quarter second on (.)"
-          aria-label="A quarter second on"
+          :title="tr('aQuarterSecondOn')"
+          :aria-label="tr('aQuarterSecondOn2')"
           @click="step(0.25)"
         >
           +¼ s
@@ -218,7 +226,7 @@ const lines = (f: ScreenFrame): string =>
           {{ { 0.25: '¼', 0.5: '½', 1: '1', 4: '4' }[r] }}×
         </button>
         <button class="btn" :class="{ on: loops }" :aria-pressed="loops" @click="loops = !loops">
-          Again and again
+          {{ tr('againAndAgain') }}
         </button>
         <span class="gap" />
         <button
@@ -229,44 +237,44 @@ const lines = (f: ScreenFrame): string =>
           :aria-pressed="overlay === o"
           @click="overlay = o"
         >
-          {{ { thirds: 'Thirds', centre: 'Centre', none: 'Clear' }[o] }}
+          {{ { thirds: tr('thirds'), centre: tr('centre'), none: tr('clear') }[o] }}
         </button>
       </div>
       <dl v-if="moment" class="moment">
         <div>
-          <dt class="label">second</dt>
-          <dd data-moment="time">{{ timeS.toFixed(1) }}<span class="unit">s</span></dd>
+          <dt class="label">{{ tr('second') }}</dt>
+          <dd data-moment="time">{{ fixed(timeS, 1) }}<span class="unit">s</span></dd>
         </div>
         <div>
-          <dt class="label">height</dt>
+          <dt class="label">{{ tr('height') }}</dt>
           <dd data-moment="height" :data-raw="bySecond(moment)">
             <Fig :value="moment.pose.at.z" quantity="metres" />
           </dd>
         </div>
         <div>
-          <dt class="label">to the subject</dt>
+          <dt class="label">{{ tr('toTheSubject') }}</dt>
           <dd data-moment="distance"><Fig :value="moment.distanceM" quantity="metres" /></dd>
         </div>
         <div>
-          <dt class="label">speed</dt>
+          <dt class="label">{{ tr('speed') }}</dt>
           <dd data-moment="speed"><Fig :value="moment.speedMs" quantity="speed" /></dd>
         </div>
         <div>
-          <dt class="label">looks to</dt>
+          <dt class="label">{{ tr('looksTo') }}</dt>
           <dd><Fig :value="(moment.pose.headingDeg + 360) % 360" quantity="degrees" /></dd>
         </div>
         <div>
-          <dt class="label">tilt</dt>
+          <dt class="label">{{ tr('tilt') }}</dt>
           <dd><Fig :value="moment.pose.tiltDeg" quantity="degrees" /></dd>
         </div>
         <div>
-          <dt class="label">pace</dt>
+          <dt class="label">{{ tr('pace') }}</dt>
           <dd>{{ moment.band }}</dd>
         </div>
         <div>
-          <dt class="label">sticks</dt>
+          <dt class="label">{{ tr('sticks') }}</dt>
           <dd class="inputs">
-            {{ shot.facts.trajectory?.inputs.map((i) => INPUT_WORDS[i]).join(', ') || 'none' }}
+            {{ shot.facts.trajectory?.inputs.map((i) => INPUT_WORDS[i]).join(', ') || tr('none') }}
           </dd>
         </div>
         <div v-if="told.length > 0" class="told">{{ told.join(', ') }}</div>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { bandsOf, type Track } from '@core/shot';
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 const props = defineProps<{ track: Track; timeS: number }>();
 const emit = defineEmits<{ seek: [timeS: number] }>();
@@ -48,8 +50,8 @@ const runs = (test: (s: Track['samples'][number]) => boolean) => {
 };
 const cautions = computed(() =>
   [
-    { word: 'strobes', list: runs((s) => s.strobes) },
-    { word: 'sun in the lens', list: runs((s) => s.sunInLens) },
+    { word: tr('strobes'), list: runs((s) => s.strobes) },
+    { word: tr('sunInTheLens'), list: runs((s) => s.sunInLens) },
   ].filter((c) => c.list.length > 0),
 );
 const seekTo = (event: PointerEvent): void => {
@@ -71,11 +73,11 @@ const drag = (event: PointerEvent): void => {
     class="strip"
     role="slider"
     tabindex="0"
-    aria-label="Second of the move"
+    :aria-label="tr('secondOfTheMove')"
     :aria-valuemin="from.toFixed(1)"
     :aria-valuemax="to.toFixed(1)"
     :aria-valuenow="timeS.toFixed(1)"
-    :aria-valuetext="`${timeS.toFixed(1)} seconds`"
+    :aria-valuetext="tr('timeSSeconds', { timeS: fixed(timeS, 1) })"
     @pointerdown="down"
     @pointermove="drag"
     @keydown.left.prevent="emit('seek', timeS - ($event.shiftKey ? 1 : 0.25))"
@@ -92,7 +94,7 @@ const drag = (event: PointerEvent): void => {
         :width="Math.max(0, width - x(track.totalS))"
         height="24"
       />
-      <text class="faint" :x="4" y="31">{{ x(0) > 46 ? 'pre-roll' : '' }}</text>
+      <text class="faint" :x="4" y="31">{{ x(0) > 46 ? tr('preRoll') : '' }}</text>
       <g v-for="b in bands" :key="b.key">
         <rect
           class="band"
@@ -112,7 +114,7 @@ const drag = (event: PointerEvent): void => {
           :d="`M${x(track.usableFromS + track.handleS)} 4V10M${x(track.usableToS - track.handleS)} 4V10`"
         />
         <text :x="(x(track.usableFromS) + x(track.usableToS)) / 2" y="13" text-anchor="middle">
-          usable {{ (track.usableToS - track.usableFromS).toFixed(1) }} s
+          {{ tr('usableUsableToSS', { usableToS: fixed(track.usableToS - track.usableFromS, 1) }) }}
         </text>
       </g>
       <g v-for="(c, i) in cautions" :key="c.word">

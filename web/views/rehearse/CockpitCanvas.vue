@@ -8,6 +8,7 @@ import { onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue';
 import { RehearsalLine } from '../../preview/rehearsal-line';
 import { PreviewScene } from '../../preview/scene';
 import { Stage } from '../../preview/stage';
+import { tr } from './messages';
 
 /** Through the lens of the aircraft that is flown. Drawn when its owner says so, once a frame. */
 const props = defineProps<{
@@ -79,7 +80,12 @@ onBeforeUnmount(() => {
 
 <template>
   <div ref="box" class="box">
-    <canvas ref="canvas" role="img" aria-label="Through the lens" @webglcontextlost.prevent="emit('lost')" />
+    <canvas
+      ref="canvas"
+      role="img"
+      :aria-label="tr('throughTheLens')"
+      @webglcontextlost.prevent="emit('lost')"
+    />
   </div>
 </template>
 

@@ -8,6 +8,8 @@ import LineMap from './LineMap.vue';
 import ThumbPad from './ThumbPad.vue';
 import type { StickValues } from './useKeySticks';
 import type { Phase } from './useRehearsal';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 /** What lies over the picture and changes with every frame: figures, lines from above and the side, call-outs, sticks. */
 const props = defineProps<{
@@ -77,10 +79,10 @@ const [left, right, wheel] = [pull('leftX', 'leftY'), pull('rightX', 'rightY'), 
   />
   <div v-if="now" class="figures">
     <span
-      ><b>{{ now.tS.toFixed(1) }}</b> of {{ totalS.toFixed(1) }} s</span
+      ><b>{{ fixed(now.tS, 1) }}</b> {{ tr('ofTotalSS', { totalS: fixed(totalS, 1) }) }}</span
     >
     <span><Fig :value="now.speedMs" quantity="speed" /></span>
-    <span><Fig :value="now.heightM" quantity="metres" /> high</span>
+    <span><Fig :value="now.heightM" quantity="metres" /> {{ tr('high') }}</span>
     <span><Fig :value="now.usedWh" quantity="wattHours" /></span>
   </div>
   <div class="maps">
@@ -104,14 +106,19 @@ const [left, right, wheel] = [pull('leftX', 'leftY'), pull('rightX', 'rightY'), 
     />
   </div>
   <p v-if="phase === 'count'" class="call big" role="status">{{ Math.ceil(cockpit.count.value) }}</p>
-  <p v-else-if="phase === 'frozen'" class="call" role="status">{{ notice || 'Frozen' }}</p>
+  <p v-else-if="phase === 'frozen'" class="call" role="status">{{ notice || tr('frozen') }}</p>
   <p v-else-if="called" class="call" role="status">{{ text(called.say) }}</p>
-  <p v-if="now?.touched" class="touched" role="status">Touched the ground</p>
+  <p v-if="now?.touched" class="touched" role="status">{{ tr('touchedTheGround') }}</p>
   <div class="thumbs">
-    <ThumbPad label="Left stick" :x="cockpit.stand.value.leftX" :y="cockpit.stand.value.leftY" @move="left" />
-    <ThumbPad label="Camera tilt" :x="0" :y="cockpit.stand.value.tilt" upright @move="wheel" />
     <ThumbPad
-      label="Right stick"
+      :label="tr('leftStick')"
+      :x="cockpit.stand.value.leftX"
+      :y="cockpit.stand.value.leftY"
+      @move="left"
+    />
+    <ThumbPad :label="tr('cameraTilt')" :x="0" :y="cockpit.stand.value.tilt" upright @move="wheel" />
+    <ThumbPad
+      :label="tr('rightStick')"
       :x="cockpit.stand.value.rightX"
       :y="cockpit.stand.value.rightY"
       @move="right"

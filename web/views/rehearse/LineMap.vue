@@ -2,6 +2,7 @@
 import { fit, line, type Spot } from '@core/drawing';
 import type { Vec3 } from '@core/geometry';
 import { computed } from 'vue';
+import { tr } from './messages';
 
 /** The planned line and the one that is flown, from above or from the side; flown by it alone where there is no third dimension. */
 const props = defineProps<{
@@ -47,7 +48,7 @@ const drawing = computed(() => {
     :height="height"
     :viewBox="`0 0 ${width} ${height}`"
     role="img"
-    :aria-label="from === 'above' ? 'Line from above' : 'Line from the side'"
+    :aria-label="from === 'above' ? tr('lineFromAbove') : tr('lineFromTheSide')"
   >
     <path :d="drawing.plan" class="plan" />
     <path :d="drawing.flown" class="flown" />

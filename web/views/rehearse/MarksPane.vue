@@ -3,16 +3,27 @@ import type { ErrorSample, MarkKind, TryMarks } from '@core/rehearsal';
 import { computed } from 'vue';
 import { useMessages } from '../../composables/useMessages';
 import Fig from '../../parts/Fig.vue';
+import { tr } from './messages';
 
 /** What a try was worth, each mark with the curve it comes from, and what to change first. */
 const props = defineProps<{ marks: TryMarks; totalS: number; counted: string }>();
 const { text } = useMessages();
 const NAMES: Readonly<Record<MarkKind, string>> = {
-  framing: 'Framing',
-  path: 'Line',
-  speed: 'Evenness of speed',
-  softness: 'Start and stop',
-  corrections: 'Corrections',
+  get framing() {
+    return tr('framing');
+  },
+  get path() {
+    return tr('line');
+  },
+  get speed() {
+    return tr('evennessOfSpeed');
+  },
+  get softness() {
+    return tr('startAndStop');
+  },
+  get corrections() {
+    return tr('corrections');
+  },
 };
 const [WIDE, HIGH] = [150, 26];
 const OF: Readonly<Partial<Record<MarkKind, (e: ErrorSample) => number>>> = {
@@ -39,14 +50,15 @@ const rows = computed(() => props.marks.marks.map((m) => ({ ...m, curve: curveOf
 </script>
 
 <template>
-  <section class="marks" aria-label="Marks">
+  <section class="marks" :aria-label="tr('marks')">
     <p class="mark" role="status">
-      <b>{{ marks.mark }}</b> of 100
+      <b>{{ marks.mark }}</b> {{ tr('of100') }}
     </p>
     <p class="first">{{ text(marks.first) }}</p>
     <p class="quiet">
-      Usable <Fig :value="marks.usableS" quantity="seconds" /> of <Fig :value="totalS" quantity="seconds" />
-      planned.
+      {{ tr('usable') }} <Fig :value="marks.usableS" quantity="seconds" /> {{ tr('of') }}
+      <Fig :value="totalS" quantity="seconds" />
+      {{ tr('planned') }}
     </p>
     <ul>
       <li v-for="m in rows" :key="m.kind">

@@ -14,6 +14,7 @@ import { useGamepad } from './useGamepad';
 import { useKeySticks, type StickValues } from './useKeySticks';
 import { useRehearsal } from './useRehearsal';
 import { useRehearsedLog } from './useRehearsedLog';
+import { tr } from './messages';
 
 const CockpitCanvas = defineAsyncComponent(() => import('./CockpitCanvas.vue'));
 /** A shot flown by hand before a battery is on. */
@@ -25,7 +26,7 @@ const shot = computed(() => derivedFilm.derived?.shots.get(selection.shotId) ?? 
 const shots = computed(() =>
   (derivedFilm.derived?.order ?? []).flatMap((id) => {
     const s = derivedFilm.derived?.shots.get(id);
-    return s ? [{ value: id, label: `${s.number} ${s.facts.shot.title || 'untitled'}` }] : [];
+    return s ? [{ value: id, label: `${s.number} ${s.facts.shot.title || tr('untitled')}` }] : [];
   }),
 );
 const here = computed(() => shot.value?.facts.location.id);
@@ -41,7 +42,7 @@ watch(
   { immediate: true },
 );
 const PROFILES = choices(HANDLING_WORDS);
-const MODES = STICK_MODES.map((m) => ({ value: m, label: `Mode ${m}` }));
+const MODES = STICK_MODES.map((m) => ({ value: m, label: tr('modeValue', { value: m }) }));
 const MODE_KEY = 'dusk-stick-mode';
 const mode = ref<StickMode>((Number(localStorage.getItem(MODE_KEY)) || 2) as StickMode);
 watch(mode, (m) => {
@@ -60,7 +61,7 @@ const keys = useKeySticks(() => phase.value === 'flying' || phase.value === 'cou
 const pad = useGamepad(() => {
   if (phase.value !== 'flying') return;
   freeze();
-  lost.value = 'The controller is gone. The flight is frozen.';
+  lost.value = tr('theControllerIsGoneThe');
 });
 const { name: padName, ask } = pad;
 const thumbed = (axis: keyof StickValues, value: number): void => {
@@ -125,9 +126,9 @@ watch(phase, (now, was) => {
   if (now === 'flying') lost.value = '';
   if (now !== 'marked') return;
   keys.release();
-  if (was === 'watching') counted.value = 'Watched, not counted as a try.';
-  else if (!ended.value) counted.value = 'Taken back or slowed in between, not counted as a try.';
-  else counted.value = add(ended.value) || `Counted as practice: try ${sum.value.tries} of this shot.`;
+  if (was === 'watching') counted.value = tr('watchedNotCountedAsA');
+  else if (!ended.value) counted.value = tr('takenBackOrSlowedIn');
+  else counted.value = add(ended.value) || tr('countedAsPracticeTryTries', { tries: sum.value.tries });
 });
 
 const planned = computed(() => rehearsed.value?.trajectory.samples.map((s) => s.pose.at) ?? []);
@@ -139,7 +140,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
 
 <template>
   <main class="rehearse" tabindex="-1">
-    <section class="cockpit" aria-label="Cockpit">
+    <section class="cockpit" :aria-label="tr('cockpit')">
       <CockpitCanvas
         v-if="shot && rehearsed && !plain"
         ref="canvas"
@@ -162,10 +163,10 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
         @thumb="thumbed"
       />
     </section>
-    <aside class="panel scroll" aria-label="Rehearsal">
-      <h1>Rehearse</h1>
+    <aside class="panel scroll" :aria-label="tr('rehearsal')">
+      <h1>{{ tr('rehearse') }}</h1>
       <PickField
-        label="Shot"
+        :label="tr('shot')"
         :value="selection.shotId"
         :options="shots"
         :save="
@@ -174,40 +175,41 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
           }
         "
       />
-      <p v-if="!shot" class="quiet">Choose a shot.</p>
+      <p v-if="!shot" class="quiet">{{ tr('chooseAShot') }}</p>
       <p v-else-if="!rehearsed" class="quiet">
-        {{
-          shot.facts.noPath ||
-          'Only moves that are filmed can be flown here; choose a shot with an aircraft and a path.'
-        }}
+        {{ shot.facts.noPath || tr('onlyMovesThatAreFilmed') }}
       </p>
       <template v-else>
         <p v-if="sum.tries > 0" class="quiet">
-          Rehearsed {{ sum.tries }} {{ sum.tries === 1 ? 'time' : 'times'
-          }}<template v-if="sum.best !== null">, best {{ Math.round(sum.best) }}</template
+          {{
+            tr('rehearsedTriesTries2', {
+              tries: sum.tries,
+              tries2: sum.tries === 1 ? tr('time') : tr('times'),
+            })
+          }}<template v-if="sum.best !== null">{{ tr('bestBest', { best: Math.round(sum.best) }) }}</template
           >.
         </p>
         <div class="acts">
           <button v-if="!flyingNow" class="btn lead" @click="start">
-            {{ marks ? 'Fly again' : 'Fly shot' }}
+            {{ marks ? tr('flyAgain') : tr('flyShot') }}
           </button>
-          <button v-if="flyingNow" class="btn lead" @click="finish">End try</button>
+          <button v-if="flyingNow" class="btn lead" @click="finish">{{ tr('endTry') }}</button>
           <button v-if="flyingNow" class="btn" @click="freeze">
-            {{ phase === 'frozen' ? 'Fly on' : 'Freeze' }}
+            {{ phase === 'frozen' ? tr('flyOn') : tr('freeze') }}
           </button>
-          <button v-if="flyingNow" class="btn" @click="back(5)">Back 5 s</button>
-          <button v-if="!flyingNow" class="btn" @click="watchGhost">Watch the line</button>
+          <button v-if="flyingNow" class="btn" @click="back(5)">{{ tr('back5S') }}</button>
+          <button v-if="!flyingNow" class="btn" @click="watchGhost">{{ tr('watchTheLine') }}</button>
           <button v-if="best && !flyingNow" class="btn" @click="watchKept(best)">
-            Watch best ({{ best.mark }})
+            {{ tr('watchBestMark', { mark: best.mark }) }}
           </button>
         </div>
         <p v-if="tooSlow" class="care">
-          This stick profile is slower than the move asks. Choose a faster one, or plan the move slower.
+          {{ tr('thisStickProfileIsSlower') }}
         </p>
         <MarksPane v-if="marks" :marks="marks" :total-s="rehearsed.trajectory.totalS" :counted="counted" />
-        <section class="aids" aria-label="Aids">
+        <section class="aids" :aria-label="tr('aids')">
           <SwitchField
-            label="Frames along the line"
+            :label="tr('framesAlongTheLine')"
             :value="tunnel"
             :save="
               (v) => {
@@ -216,7 +218,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
             "
           />
           <SwitchField
-            label="Ghost on the line"
+            :label="tr('ghostOnTheLine')"
             :value="ghost"
             :save="
               (v) => {
@@ -225,7 +227,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
             "
           />
           <SwitchField
-            label="Call-outs"
+            :label="tr('callOuts')"
             :value="calling"
             :save="
               (v) => {
@@ -234,7 +236,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
             "
           />
           <SwitchField
-            label="Half speed"
+            :label="tr('halfSpeed')"
             :value="half"
             :save="
               (v) => {
@@ -243,7 +245,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
             "
           />
           <SwitchField
-            label="No wind"
+            :label="tr('noWind')"
             :value="calm"
             :save="
               (v) => {
@@ -253,7 +255,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
           />
         </section>
         <PickField
-          label="Stick profile"
+          :label="tr('stickProfile')"
           :value="handling"
           :options="PROFILES"
           :save="
@@ -263,7 +265,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
           "
         />
         <PickField
-          label="Stick mode"
+          :label="tr('stickMode')"
           :value="mode"
           :options="MODES"
           :save="
@@ -273,16 +275,19 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
           "
         />
         <p v-if="ask" class="learn" role="status">
-          {{ ask }} <button class="btn" @click="pad.skip()">Skip</button>
+          {{ ask }} <button class="btn" @click="pad.skip()">{{ tr('skip') }}</button>
         </p>
         <p v-else-if="padName" class="quiet">
-          Controller: {{ padName }}. <button class="btn" @click="pad.startLearning()">Learn sticks</button>
+          {{ tr('controllerPadName', { padName }) }}
+          <button class="btn" @click="pad.startLearning()">{{ tr('learnSticks') }}</button>
         </p>
         <p class="quiet">
-          Left stick <kbd>W</kbd> <kbd>A</kbd> <kbd>S</kbd> <kbd>D</kbd>, right stick the arrows, camera
-          <kbd>R</kbd> <kbd>F</kbd>; <kbd>Shift</kbd> for half. A game controller or two thumbs work as well.
+          {{ tr('leftStick') }} <kbd>{{ 'W' }}</kbd> <kbd>{{ 'A' }}</kbd> <kbd>{{ 'S' }}</kbd>
+          <kbd>{{ 'D' }}</kbd>{{ tr('rightStickTheArrowsCamera') }} <kbd>{{ 'R' }}</kbd> <kbd>{{ 'F' }}</kbd>;
+          <kbd>{{ tr('shift') }}</kbd>
+          {{ tr('forHalfAGameController') }}
         </p>
-        <p class="quiet">A rehearsal teaches timing and sticks, not judgement on location.</p>
+        <p class="quiet">{{ tr('aRehearsalTeachesTimingAnd') }}</p>
       </template>
     </aside>
   </main>

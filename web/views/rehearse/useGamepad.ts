@@ -1,5 +1,6 @@
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import type { StickValues } from './useKeySticks';
+import { tr } from './messages';
 
 export type StickAxis = keyof StickValues;
 /** An axis of a controller, and which way of it counts as up or right; null where nothing is learned. */
@@ -29,11 +30,36 @@ const readMap = (id: string): AxisMap => {
 
 /** What is asked of the pilot while a controller is learned, in order. */
 export const LEARN_STEPS: readonly { readonly axis: StickAxis; readonly ask: string }[] = [
-  { axis: 'leftY', ask: 'Push the left stick up.' },
-  { axis: 'leftX', ask: 'Push the left stick to the right.' },
-  { axis: 'rightY', ask: 'Push the right stick up.' },
-  { axis: 'rightX', ask: 'Push the right stick to the right.' },
-  { axis: 'tilt', ask: 'Turn the wheel for the camera up, or skip it.' },
+  {
+    axis: 'leftY',
+    get ask() {
+      return tr('pushTheLeftStickUp');
+    },
+  },
+  {
+    axis: 'leftX',
+    get ask() {
+      return tr('pushTheLeftStickTo');
+    },
+  },
+  {
+    axis: 'rightY',
+    get ask() {
+      return tr('pushTheRightStickUp');
+    },
+  },
+  {
+    axis: 'rightX',
+    get ask() {
+      return tr('pushTheRightStickTo');
+    },
+  },
+  {
+    axis: 'tilt',
+    get ask() {
+      return tr('turnTheWheelForThe');
+    },
+  },
 ];
 
 /** A game controller: found, learned once, kept by its name. */

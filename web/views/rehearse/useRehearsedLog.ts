@@ -5,6 +5,7 @@ import { v4 as uuid } from 'uuid';
 import type { DerivedShot } from '@core/film';
 import { useFilm } from '../../stores/film';
 import type { KeptTry } from './useRehearsal';
+import { tr } from './messages';
 
 /** A try with this mark or more counts as a keeper. Own choice. */
 export const KEEPER_MARK = 70;
@@ -45,7 +46,7 @@ export const useRehearsedLog = (shot: Ref<DerivedShot | null>) => {
     }
     const pilotId = store.film?.pilotId;
     const own = shot.value?.facts.shot;
-    if (!pilotId || !own) return 'Choose a pilot in the brief, so that tries count.';
+    if (!pilotId || !own) return tr('chooseAPilotInThe');
     const now = store.get('practice', entryId);
     const keeper = kept.mark >= KEEPER_MARK ? 1 : 0;
     if (now) {
@@ -55,7 +56,7 @@ export const useRehearsedLog = (shot: Ref<DerivedShot | null>) => {
         mark: Math.max(now.mark ?? 0, kept.mark),
         utcMs: Date.now(),
       };
-      return store.edit('practice', now.id, fields, 'rehearsal')[0]?.say ?? '';
+      return store.edit('practice', now.id, fields, tr('rehearsalLower'))[0]?.say ?? '';
     }
     entryId = uuid();
     const row = newRow('practice', {
@@ -69,7 +70,7 @@ export const useRehearsedLog = (shot: Ref<DerivedShot | null>) => {
       shotId: own.id,
       mark: kept.mark,
     });
-    return store.create('practice', row, 'rehearsal')[0]?.say ?? '';
+    return store.create('practice', row, tr('rehearsalLower'))[0]?.say ?? '';
   };
   return { best, sum, add };
 };

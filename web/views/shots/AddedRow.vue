@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { inSentence } from '../../format';
 import type { Shot } from '@core/model';
 import { addsNothing } from '@core/moves';
 import { computed, ref } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import type { Fault } from '../../sync/validation';
+import { tr } from './messages';
 
 type Move = Shot['move'];
 const props = defineProps<{
@@ -14,44 +16,79 @@ const props = defineProps<{
 }>();
 const opened = ref(!addsNothing(props.added));
 const INPUTS = [
-  { id: 'riseM', label: 'Rise', quantity: 'metres', hint: 'Below 0 sinks.' },
-  { id: 'awayM', label: 'Go away', quantity: 'metres', hint: 'From the subject; below 0 goes nearer.' },
+  {
+    id: 'riseM',
+    get label() {
+      return tr('rise');
+    },
+    quantity: 'metres',
+    get hint() {
+      return tr('below0Sinks');
+    },
+  },
+  {
+    id: 'awayM',
+    get label() {
+      return tr('goAway');
+    },
+    quantity: 'metres',
+    get hint() {
+      return tr('fromTheSubjectBelow0');
+    },
+  },
   {
     id: 'aroundDeg',
-    label: 'Go round',
+    get label() {
+      return tr('goRound');
+    },
     quantity: 'degrees',
-    hint: 'Clockwise seen from above; below 0 the other way.',
+    get hint() {
+      return tr('clockwiseSeenFromAboveBelow');
+    },
   },
   {
     id: 'yawDeg',
-    label: 'Turn off',
+    get label() {
+      return tr('turnOff');
+    },
     quantity: 'degrees',
-    hint: 'The camera leaves the subject to the right.',
+    get hint() {
+      return tr('theCameraLeavesTheSubject');
+    },
   },
-  { id: 'tiltDeg', label: 'Tilt off', quantity: 'degrees', hint: 'Up; below 0 down.' },
+  {
+    id: 'tiltDeg',
+    get label() {
+      return tr('tiltOff');
+    },
+    quantity: 'degrees',
+    get hint() {
+      return tr('upBelow0Down');
+    },
+  },
 ] as const;
 const savers = Object.fromEntries(
   INPUTS.map((i) => [i.id, (v: number) => props.save({ added: { ...props.added, [i.id]: v } })]),
 ) as Record<(typeof INPUTS)[number]['id'], (v: number) => readonly Fault[]>;
 const used = computed(() =>
-  INPUTS.filter((i) => Math.abs(props.added[i.id]) >= 0.01).map((i) => i.label.toLowerCase()),
+  INPUTS.filter((i) => Math.abs(props.added[i.id]) >= 0.01).map((i) => inSentence(i.label)),
 );
 </script>
 
 <template>
-  <section class="added" aria-label="Added on top of the move">
+  <section class="added" :aria-label="tr('addedOnTopOfThe')">
     <button class="btn" :class="{ on: used.length > 0 }" :aria-expanded="opened" @click="opened = !opened">
-      {{ used.length > 0 ? `With ${used.join(', ')}` : 'Add to the move' }}
+      {{ used.length > 0 ? tr('withUsed', { used: used.join(', ') }) : tr('addToTheMove') }}
     </button>
     <button
       v-if="reversible"
       class="btn"
       :class="{ on: reversed }"
       :aria-pressed="reversed"
-      title="Flown from its end to its start"
+      :title="tr('flownFromItsEndTo')"
       @click="save({ reversed: !reversed })"
     >
-      Reversed
+      {{ tr('reversed') }}
     </button>
     <div v-if="opened" class="inputs">
       <NumberField

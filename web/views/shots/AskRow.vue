@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inSentence } from '../../format';
 import { freeKnobs, solveShot, targetIn, TARGETS, type Target, type TargetFigure } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import { computed, shallowRef, watch } from 'vue';
@@ -7,6 +8,7 @@ import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import type { Fault } from '../../sync/validation';
+import { tr } from './messages';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
@@ -23,7 +25,7 @@ watch(
   () => `${facts.value.shot.id}|${facts.value.shot.move.kind}|${facts.value.shot.move.locked.join()}`,
   () => {
     gives.value = Object.fromEntries(
-      TARGETS.map((t) => [t.id, freeKnobs(facts.value, t.id)[0]?.label.toLowerCase() ?? '']),
+      TARGETS.map((t) => [t.id, inSentence(freeKnobs(facts.value, t.id)[0]?.label) ?? '']),
     );
   },
   { immediate: true },
@@ -40,7 +42,7 @@ const figures = computed(() =>
 );
 /** Asks for a figure; the first free number that reaches it gives way. */
 const ask = (target: Target, wanted: number): readonly Fault[] => {
-  if (!(wanted > 0)) return [{ path: '', say: 'More than nothing is needed.' }];
+  if (!(wanted > 0)) return [{ path: '', say: tr('moreThanNothingIsNeeded') }];
   // What is shown here is a picture behind; what is changed is the shot as it stands.
   const now = derivedFilm.shotNow(facts.value.shot.id)?.facts ?? facts.value;
   const solved = solveShot(now, target, wanted);
@@ -49,12 +51,12 @@ const ask = (target: Target, wanted: number): readonly Fault[] => {
   const changed = Object.keys(solved.value)
     .filter((id) => solved.value[id] !== shot.move.values[id])
     .map((id) => now.move?.parameters.find((p) => p.id === id)?.label ?? id);
-  selection.say(`Reached by ${changed.join(' and ').toLowerCase()}.`);
+  selection.say(tr('reachedByChanged', { changed: inSentence(changed.join(' and ')) }));
   return film.edit(
     'shot',
     shot.id,
     { move: { ...(film.get('shot', shot.id) ?? shot).move, values: solved.value } },
-    'ask for a figure',
+    tr('askForAFigure'),
   );
 };
 const asks = Object.fromEntries(TARGETS.map((t) => [t.id, (v: number) => ask(t.id, v)])) as Record<
@@ -64,12 +66,12 @@ const asks = Object.fromEntries(TARGETS.map((t) => [t.id, (v: number) => ask(t.i
 </script>
 
 <template>
-  <section v-if="figures.length > 0" class="ask" aria-label="Ask for a figure">
-    <h3>Ask for</h3>
+  <section v-if="figures.length > 0" class="ask" :aria-label="tr('askForAFigureUpper')">
+    <h3>{{ tr('askFor') }}</h3>
     <div
       v-for="f in figures"
       :key="f.id"
-      :title="f.gives ? `Changes ${f.gives}; what is given stays.` : 'Everything that bears on it is given.'"
+      :title="f.gives ? tr('changesGivesWhatIsGiven', { gives: f.gives }) : tr('everythingThatBearsOnIt')"
     >
       <NumberField
         :label="f.label"
@@ -78,7 +80,7 @@ const asks = Object.fromEntries(TARGETS.map((t) => [t.id, (v: number) => ask(t.i
         :quantity="f.quantity"
         :save="asks[f.id]"
       />
-      <span class="gives">{{ f.gives ? `by ${f.gives}` : 'all given' }}</span>
+      <span class="gives">{{ f.gives ? tr('byGives', { gives: f.gives }) : tr('allGiven') }}</span>
     </div>
   </section>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { counted } from '@core/units';
+import { counted, fixed } from '../../format';
 import type { DerivedFilm } from '@core/film';
 import type { LocationPlan } from '@core/day';
 import { computed, ref } from 'vue';
@@ -13,6 +13,7 @@ import PackRail from './PackRail.vue';
 import VerdictLine from '../../parts/VerdictLine.vue';
 import WarningList from '../../parts/WarningList.vue';
 import { useVerdict } from '../../composables/useVerdict';
+import { tr } from './messages';
 
 const props = defineProps<{ derived: DerivedFilm; place: LocationPlan }>();
 const film = useFilm();
@@ -26,10 +27,11 @@ const { film: verdict } = useVerdict();
 const supply = computed(() => {
   const { packsShort, cardOverBytes, shotsUnfit, shotsFitting, packsSpare } = b.value;
   if (shotsFitting + shotsUnfit === 0) return '';
-  if (packsShort === 0 && cardOverBytes === 0) return `${counted(packsSpare, 'pack')} to spare`;
+  if (packsShort === 0 && cardOverBytes === 0)
+    return tr('packsToSpare', { packs: counted(packsSpare, 'pack') });
   return [
-    packsShort > 0 ? `${counted(packsShort, 'pack')} short` : '',
-    cardOverBytes > 0 ? `cards ${(cardOverBytes / 1e9).toFixed(1)} GB short` : '',
+    packsShort > 0 ? tr('packsShort', { packs: counted(packsShort, 'pack') }) : '',
+    cardOverBytes > 0 ? tr('cardsOverGBShort', { over: fixed(cardOverBytes / 1e9, 1) }) : '',
   ]
     .filter(Boolean)
     .join(' · ');
@@ -42,24 +44,27 @@ const warnings = computed(() => [
 </script>
 
 <template>
-  <aside class="budget" aria-label="Budget">
+  <aside class="budget" :aria-label="tr('budget')">
     <VerdictLine :verdict="verdict" :most="2" />
     <p class="supply quiet">{{ supply }}</p>
-    <button class="sums" :aria-expanded="opened" title="How these come about" @click="opened = !opened">
+    <button class="sums" :aria-expanded="opened" :title="tr('howTheseComeAbout')" @click="opened = !opened">
       <span class="sum"
-        ><span class="label">in the air</span><b><Fig :value="b.airborneS / 60" quantity="minutes" /></b
+        ><span class="label">{{ tr('inTheAir') }}</span
+        ><b><Fig :value="b.airborneS / 60" quantity="minutes" /></b
       ></span>
       <span class="sum"
-        ><span class="label">energy</span><b class="ember"><Fig :value="b.usedWh" quantity="wattHours" /></b
+        ><span class="label">{{ tr('energy') }}</span
+        ><b class="ember"><Fig :value="b.usedWh" quantity="wattHours" /></b
       ></span>
       <span class="sum"
-        ><span class="label">packs</span
+        ><span class="label">{{ tr('packs') }}</span
         ><b
-          >{{ b.packsUsed }}<span class="unit">of {{ b.packsUsed + b.packsSpare }}</span></b
+          >{{ b.packsUsed
+          }}<span class="unit">{{ tr('ofPacksUsed', { packsUsed: b.packsUsed + b.packsSpare }) }}</span></b
         ></span
       >
       <span class="sum"
-        ><span class="label">on cards</span
+        ><span class="label">{{ tr('onCards') }}</span
         ><b class="verdigris"><Fig :value="b.bytes / 1e9" quantity="gigabytes" /></b
       ></span>
     </button>
@@ -67,8 +72,8 @@ const warnings = computed(() => [
     <RouterLink
       class="btn ask"
       :to="{ name: 'flights', params: { film: film.filmId, location: place.location.id } }"
-      title="Flights of the day: by hand or planned (G F)"
-      >Flights of the day</RouterLink
+      :title="tr('flightsOfTheDayBy')"
+      >{{ tr('flightsOfTheDay') }}</RouterLink
     >
     <PackRail :derived="rail.derived" :place="rail.place" />
     <CardStack :budget="b" :cards="film.kit.cards" />

@@ -1,14 +1,22 @@
 <script setup lang="ts">
-import { counted } from '@core/units';
 import type { Shot } from '@core/model';
 import { computed, ref } from 'vue';
-import { choices, HANDLING_WORDS, PRIORITY_WORDS, ROLE_WORDS, WISH_WORDS } from '../../format';
+import {
+  choices,
+  counted,
+  HANDLING_WORDS,
+  inSentence,
+  PRIORITY_WORDS,
+  ROLE_WORDS,
+  WISH_WORDS,
+} from '../../format';
 import PickField from '../../parts/PickField.vue';
 import { useBulkEdit } from '../../composables/useBulkEdit';
 import { useFilm } from '../../stores/film';
 import { useListFilters } from '../../stores/list-filters';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { tr } from './messages';
 
 const film = useFilm();
 const listing = useListFilters();
@@ -25,31 +33,34 @@ type Change =
   | `aircraft:${string}`;
 /** Everything that can be set on several shots, as one list. */
 const changes = computed(() => [
-  { value: '' as Change, label: 'change them to \u2026' },
+  { value: '' as Change, label: tr('changeThemTo') },
   ...choices(PRIORITY_WORDS).map((c) => ({
     value: `priority:${c.value}` as Change,
-    label: `priority: ${c.label.toLowerCase()}`,
+    label: tr('priorityLabel', { label: inSentence(c.label) }),
   })),
   ...choices(ROLE_WORDS).map((c) => ({
     value: `role:${c.value}` as Change,
-    label: `in the story: ${c.label.toLowerCase()}`,
+    label: tr('inTheStoryLabel', { label: inSentence(c.label) }),
   })),
   ...choices(WISH_WORDS).map((c) => ({
     value: `wants:${c.value}` as Change,
-    label: `wants: ${c.label.toLowerCase()}`,
+    label: tr('wantsLabel', { label: inSentence(c.label) }),
   })),
   ...choices(HANDLING_WORDS).map((c) => ({
     value: `handling:${c.value}` as Change,
-    label: `sticks: ${c.label.toLowerCase()}`,
+    label: tr('sticksLabel', { label: inSentence(c.label) }),
   })),
-  ...[1, 2, 3, 4, 6].map((n) => ({ value: `takes:${n}` as Change, label: `${n} take${n > 1 ? 's' : ''}` })),
+  ...[1, 2, 3, 4, 6].map((n) => ({
+    value: `takes:${n}` as Change,
+    label: tr('valueTakeValue2', { value: n, value2: n > 1 ? 's' : '' }),
+  })),
   ...film
     .list('aircraft')
     .filter((a) => !a.retired)
-    .map((a) => ({ value: `aircraft:${a.id}` as Change, label: `aircraft: ${a.name}` })),
+    .map((a) => ({ value: `aircraft:${a.id}` as Change, label: tr('aircraftName', { name: a.name }) })),
 ]);
 const places = computed(() => [
-  { value: '', label: 'copy them to \u2026' },
+  { value: '', label: tr('copyThemTo') },
   ...derivedFilm.locations.map((l) => ({ value: l.id, label: l.name })),
 ]);
 const why = computed(() => bulk.whyNotJoined(listing.picked));
@@ -60,9 +71,9 @@ const apply = (value: Change): void => {
   const ids = listing.picked;
   if (!field) return;
   if (field === 'aircraft') bulk.changeAircraft(ids, word);
-  else if (field === 'takes') bulk.change(ids, { takes: Number(word) }, 'takes of shots');
-  else bulk.change(ids, { [field]: word }, `${field} of shots`);
-  selection.say(`${counted(ids.length, 'shot')} changed. Ctrl+Z takes it back.`);
+  else if (field === 'takes') bulk.change(ids, { takes: Number(word) }, tr('takesOfShots'));
+  else bulk.change(ids, { [field]: word }, tr('fieldOfShots', { field }));
+  selection.say(tr('shotsChangedCtrlZTakes', { shots: counted(ids.length, 'shot') }));
   change.value = '';
 };
 const copyTo = (locationId: string): void => {
@@ -70,13 +81,13 @@ const copyTo = (locationId: string): void => {
   const made = bulk.copyTo(listing.picked, locationId);
   listing.clear();
   for (const id of made) listing.toggle(id);
-  selection.say(`${counted(made.length, 'shot')} copied.`);
+  selection.say(tr('shotsCopied', { shots: counted(made.length, 'shot') }));
 };
 const remove = (): void => {
   const n = listing.picked.length;
   bulk.remove(listing.picked);
   listing.clear();
-  selection.say(`Deleted ${counted(n, 'shot')}. Ctrl+Z brings them back.`);
+  selection.say(tr('deletedShotsCtrlZBrings', { shots: counted(n, 'shot') }));
 };
 const join = (): void => {
   const id = bulk.join(listing.picked);
@@ -86,37 +97,39 @@ const join = (): void => {
 </script>
 
 <template>
-  <section class="bulk" aria-label="Chosen shots">
+  <section class="bulk" :aria-label="tr('chosenShots')">
     <p>
-      <b>{{ listing.picked.length }} chosen</b
-      ><button class="btn bare" title="All that are shown" @click="listing.chooseAll">All shown</button
-      ><button class="btn bare" title="Clear the choice (Esc)" @click="listing.clear">None</button>
+      <b>{{ tr('pickedChosen', { picked: listing.picked.length }) }}</b><button
+        class="btn bare"
+        :title="tr('allThatAreShown')"
+        @click="listing.chooseAll"
+      >
+        {{ tr('allShown') }}</button
+      ><button class="btn bare" :title="tr('clearTheChoiceEsc')" @click="listing.clear">
+        {{ tr('none') }}
+      </button>
     </p>
     <PickField
-      label="Change them"
+      :label="tr('changeThem')"
       bare
       :value="change"
-      placeholder="change them to …"
+      :placeholder="tr('changeThemTo')"
       :options="changes"
       :save="apply"
     />
     <PickField
-      label="Copy them to a location"
+      :label="tr('copyThemToALocation')"
       bare
       :value="''"
-      placeholder="copy them to …"
+      :placeholder="tr('copyThemTo')"
       :options="places"
       :save="copyTo"
     />
     <p>
-      <button
-        class="btn"
-        :disabled="why !== null"
-        :title="why ?? 'One shot with all of the cut'"
-        @click="join"
-      >
-        Join</button
-      ><button class="btn" title="Delete them (Del)" @click="remove">Delete</button>
+      <button class="btn" :disabled="why !== null" :title="why ?? tr('oneShotWithAllOf')" @click="join">
+        {{ tr('join') }}</button><button class="btn" :title="tr('deleteThemDel')" @click="remove">
+        {{ tr('delete') }}
+      </button>
     </p>
   </section>
 </template>

@@ -2,6 +2,8 @@
 import type { FilmTotals } from '@core/film';
 import type { Card } from '@core/model';
 import { computed } from 'vue';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 const props = defineProps<{ budget: FilmTotals; cards: readonly Card[] }>();
 const rows = computed(() =>
@@ -13,7 +15,10 @@ const rows = computed(() =>
       name: card?.name ?? '',
       used: Math.min(1, ((card?.usedGB ?? 0) * 1e9) / size),
       planned: fill.bytes / size,
-      text: `${(fill.bytes / 1e9).toFixed(1)} of ${(fill.roomBytes / 1e9).toFixed(0)}`,
+      text: tr('bytesOfRoomBytes', {
+        bytes: fixed(fill.bytes / 1e9, 1),
+        roomBytes: fixed(fill.roomBytes / 1e9, 0),
+      }),
     };
   }),
 );
@@ -21,8 +26,8 @@ const percent = (share: number): string => `${(share * 100).toFixed(2)}%`;
 </script>
 
 <template>
-  <section aria-label="Cards">
-    <h2>Cards</h2>
+  <section :aria-label="tr('cards')">
+    <h2>{{ tr('cards') }}</h2>
     <ul>
       <li v-for="r in rows" :key="r.id">
         <span class="name">{{ r.name }}</span>
@@ -31,10 +36,12 @@ const percent = (share: number): string => `${(share * 100).toFixed(2)}%`;
             class="plan"
             :style="{ width: percent(r.planned) }" /><i class="free"
         /></span>
-        <span class="text">{{ r.text }}<span class="unit">GB</span></span>
+        <span class="text"
+          >{{ r.text }}<span class="unit">{{ tr('gb') }}</span></span
+        >
       </li>
       <li v-if="rows.length === 0" class="quiet">
-        No card comes along. <RouterLink :to="{ name: 'kit' }">Add one</RouterLink>.
+        {{ tr('noCardComesAlong') }} <RouterLink :to="{ name: 'kit' }">{{ tr('addOne') }}</RouterLink>.
       </li>
     </ul>
   </section>

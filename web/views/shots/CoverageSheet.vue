@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inSentence } from '../../format';
 import { proposeCoverage } from '@core/proposals';
 import { computed, ref, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
@@ -8,6 +9,7 @@ import PickField from '../../parts/PickField.vue';
 import { useShotCommands } from '../../composables/useShotCommands';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 const props = defineProps<{ placeId: string }>();
 const film = useFilm();
@@ -64,14 +66,14 @@ const total = computed(() =>
 </script>
 
 <template>
-  <section class="coverage" aria-label="Coverage">
+  <section class="coverage" :aria-label="tr('coverage')">
     <p v-if="subjects.length === 0" class="quiet">
-      A set covers a subject.
-      <RouterLink :to="{ name: 'locations' }">Add what stands there</RouterLink> first.
+      {{ tr('aSetCoversASubject') }}
+      <RouterLink :to="{ name: 'locations' }">{{ tr('addWhatStandsThere') }}</RouterLink> {{ tr('first') }}
     </p>
     <template v-else>
       <PickField
-        label="Cover"
+        :label="tr('cover')"
         :value="subjectId"
         :options="subjects"
         :save="
@@ -91,19 +93,20 @@ const total = computed(() =>
             <PathThumb :flown="p.derived?.facts.trajectory ?? null" :subject="p.derived?.facts.aim ?? null" />
             <span
               ><b>{{ p.like.title }}</b>
-              <span class="quiet">{{ p.derived?.facts.move?.name.toLowerCase() }}</span><br /><span
+              <span class="quiet">{{ inSentence(p.derived?.facts.move?.name) }}</span><br /><span
                 class="small"
                 ><Fig :value="p.derived?.facts.seconds.airS ?? NaN" quantity="seconds" />
                 <Fig :value="p.derived?.facts.energy?.totalWh ?? NaN" quantity="wattHours" />
-                {{ p.like.optional ? 'small, first' : '' }} <em v-if="!p.fits">no pack for it</em></span
+                {{ p.like.optional ? tr('smallFirst') : '' }}
+                <em v-if="!p.fits">{{ tr('noPackForIt') }}</em></span
               ></span
             >
-            <span class="tick">{{ left.has(p.shot.id) ? '' : 'in' }}</span>
+            <span class="tick">{{ left.has(p.shot.id) ? '' : tr('in') }}</span>
           </button>
         </li>
       </ul>
       <button class="btn lead" :disabled="picked.length === 0" @click="add">
-        Add {{ picked.length }}, <Fig :value="total" quantity="wattHours" />
+        {{ tr('addPicked', { picked: picked.length }) }} <Fig :value="total" quantity="wattHours" />
       </button>
     </template>
   </section>

@@ -14,6 +14,7 @@ import { useFilm } from '../../stores/film';
 import SegmentRows from './SegmentRows.vue';
 import UseRows from './UseRows.vue';
 import { useStored } from './useStored';
+import { tr } from './messages';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
@@ -23,19 +24,49 @@ const set = (fields: Parameters<typeof film.edit<'shot'>>[2]) => film.edit('shot
 const setCut = (fields: Partial<Shot['cut']>) => set({ cut: { ...stored.value.cut, ...fields } });
 const setSegments = (segments: Shot['cut']['segments'][number][]) => setCut({ segments });
 const BY = [
-  { value: 'seconds', label: 'Seconds' },
-  { value: 'beats', label: 'Beats' },
-  { value: 'counts', label: 'Counts' },
+  {
+    value: 'seconds',
+    get label() {
+      return tr('seconds');
+    },
+  },
+  {
+    value: 'beats',
+    get label() {
+      return tr('beats');
+    },
+  },
+  {
+    value: 'counts',
+    get label() {
+      return tr('counts');
+    },
+  },
 ] as const;
 const RECORDS = choices(RECORD_WORDS);
 const STILLS_AS = [
-  { value: 'compressed' as const, label: 'Compressed' },
-  { value: 'raw' as const, label: 'Raw' },
-  { value: 'both' as const, label: 'Both' },
+  {
+    value: 'compressed' as const,
+    get label() {
+      return tr('compressed');
+    },
+  },
+  {
+    value: 'raw' as const,
+    get label() {
+      return tr('raw');
+    },
+  },
+  {
+    value: 'both' as const,
+    get label() {
+      return tr('both');
+    },
+  },
 ];
 
 const ALSO = computed(() => [
-  { value: null, label: 'nothing else' },
+  { value: null, label: tr('nothingElse') },
   ...ASPECTS.filter((a) => a !== props.shot.facts.film.aspect).map((value) => ({ value, label: value })),
 ]);
 
@@ -47,7 +78,12 @@ const aircraft = computed(() =>
 );
 const craft = computed(() => props.shot.facts.aircraft);
 const cameras = computed(
-  () => craft.value?.cameras.map((c) => ({ value: c.id, label: c.name, note: `${c.equivalentMm} mm` })) ?? [],
+  () =>
+    craft.value?.cameras.map((c) => ({
+      value: c.id,
+      label: c.name,
+      note: tr('equivalentMmMm', { equivalentMm: c.equivalentMm }),
+    })) ?? [],
 );
 const modes = computed(
   () =>
@@ -80,47 +116,52 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
 <template>
   <div class="facet">
     <div class="grid">
-      <PickField label="Length by" :value="stored.cut.by" :options="BY" :save="(v) => setCut({ by: v })" />
+      <PickField
+        :label="tr('lengthBy')"
+        :value="stored.cut.by"
+        :options="BY"
+        :save="(v) => setCut({ by: v })"
+      />
       <NumberField
         v-if="stored.cut.by !== 'seconds'"
-        :label="stored.cut.by === 'beats' ? 'Beats' : 'Counts'"
+        :label="stored.cut.by === 'beats' ? tr('beats') : tr('counts')"
         :value="stored.cut.beats"
         quantity="count"
         :unit="stored.cut.by"
-        :hint="`A count is ${shot.facts.film.beatsPerCount} beats in this film.`"
+        :hint="tr('aCountIsBeatsPerCountBeats', { beatsPerCount: shot.facts.film.beatsPerCount })"
         :save="(v) => setCut({ beats: v })"
       />
       <PickField
-        label="Cut"
+        :label="tr('cut')"
         :value="stored.cutStyle"
         :options="[
-          { value: 'in-motion', label: 'In motion' },
-          { value: 'whole', label: 'Starts and stops in shot' },
+          { value: 'in-motion', label: tr('inMotion') },
+          { value: 'whole', label: tr('startsAndStopsInShot') },
         ]"
         :save="(v) => set({ cutStyle: v })"
       />
       <PickField
-        label="Also cut in"
+        :label="tr('alsoCutIn')"
         :value="stored.alsoAspect"
         :options="ALSO"
         :save="(v) => set({ alsoAspect: v })"
       />
       <PickField
-        label="Records"
+        :label="tr('records')"
         :value="stored.records"
         :options="RECORDS"
         :save="(v) => set({ records: v })"
       />
       <PickField
         v-if="stored.records !== 'video' || frames"
-        label="Still format"
+        :label="tr('stillFormat')"
         :value="stored.stillAs"
         :options="STILLS_AS"
         :save="(v) => set({ stillAs: v })"
       />
       <NumberField
         v-if="stored.records !== 'video'"
-        label="Stills"
+        :label="tr('stills')"
         :value="stored.stills"
         quantity="count"
         :save="(v) => set({ stills: v })"
@@ -133,79 +174,100 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
     />
     <p v-if="used" class="frames quiet">{{ text(used) }}</p>
     <p v-if="shot.facts.frame.pixelShare < 0.999" class="frames quiet">
-      The cut uses {{ Math.round(shot.facts.frame.pixelShare * 100) }} % of the recorded pixels:
-      {{ shot.facts.frame.cutPx.map((px) => Math.round(px)).join(' × ') }}.
+      {{
+        tr('theCutUsesPixelShareOf', {
+          pixelShare: Math.round(shot.facts.frame.pixelShare * 100),
+          cutPx: shot.facts.frame.cutPx.map((px) => Math.round(px)).join(' × '),
+        })
+      }}
     </p>
     <p class="wanted">
-      The cut needs <Fig :value="shot.facts.wantedS" quantity="seconds" /> steady, gets
+      {{ tr('theCutNeeds') }} <Fig :value="shot.facts.wantedS" quantity="seconds" /> {{ tr('steadyGets') }}
       <Fig :value="shot.facts.trajectory?.usableS ?? NaN" quantity="seconds" />
-      <span class="quiet"
-        >; {{ shot.facts.film.preferences.handleS }} s of handle at both ends, never under the minimum hold of
-        {{ shot.facts.film.preferences.minimumHoldS }} s.</span
-      >
+      <span class="quiet">{{
+        tr('handleSSOfHandleAt', {
+          handleS: shot.facts.film.preferences.handleS,
+          minimumHoldS: shot.facts.film.preferences.minimumHoldS,
+        })
+      }}</span>
       <template v-if="frames">
-        {{ frames.count }} {{ frames.by === 'interval' ? 'frames' : 'stills' }}, one every
+        {{
+          tr('countByOneEvery', {
+            count: frames.count,
+            by: frames.by === 'interval' ? tr('frames') : tr('stillsLower'),
+          })
+        }}
         <Fig :value="frames.everyS" quantity="seconds" />.</template
       >
     </p>
     <div class="grid">
-      <PickField label="Aircraft" :value="stored.aircraftId" :options="aircraft" :save="setAircraft" />
-      <PickField label="Lens" :value="shot.facts.camera?.id ?? ''" :options="cameras" :save="setCamera" />
+      <PickField :label="tr('aircraft')" :value="stored.aircraftId" :options="aircraft" :save="setAircraft" />
       <PickField
-        label="Recording"
+        :label="tr('lens')"
+        :value="shot.facts.camera?.id ?? ''"
+        :options="cameras"
+        :save="setCamera"
+      />
+      <PickField
+        :label="tr('recording')"
         :value="shot.facts.mode?.id ?? ''"
         :options="modes"
         :save="(v) => set({ modeId: v })"
       />
       <NumberField
-        label="Digital zoom"
+        :label="tr('digitalZoom')"
         :value="stored.zoom"
         quantity="factor"
         :step="0.1"
-        :hint="`Resolution is divided by the zoom. This camera goes to \u00d7${shot.facts.camera?.maxZoom ?? 1}.`"
+        :hint="tr('resolutionIsDividedByThe', { maxZoom: shot.facts.camera?.maxZoom ?? 1 })"
         :save="(v) => set({ zoom: v })"
       />
-      <NumberField label="Takes" :value="stored.takes" quantity="count" :save="(v) => set({ takes: v })" />
+      <NumberField
+        :label="tr('takes')"
+        :value="stored.takes"
+        quantity="count"
+        :save="(v) => set({ takes: v })"
+      />
       <PickField
-        label="Takes flown"
+        :label="tr('takesFlown')"
         :value="stored.takeStyle"
         :options="[
-          { value: 'there-and-back', label: 'There and back' },
-          { value: 'same-way', label: 'Same way each time' },
+          { value: 'there-and-back', label: tr('thereAndBack') },
+          { value: 'same-way', label: tr('sameWayEachTime') },
         ]"
         :save="(v) => set({ takeStyle: v })"
       />
       <NumberField
-        label="Set-up"
+        :label="tr('setUp')"
         :value="stored.setupS"
         quantity="seconds"
         :step="5"
-        hint="Hover to frame before the first take."
+        :hint="tr('hoverToFrameBeforeThe')"
         :save="(v) => set({ setupS: v })"
       />
       <NumberField
-        label="Subject margin"
+        :label="tr('subjectMargin')"
         :value="stored.subjectMarginS"
         quantity="seconds"
-        hint="Before and after, when someone moves through the frame."
+        :hint="tr('beforeAndAfterWhenSomeone')"
         :save="(v) => set({ subjectMarginS: v })"
       />
       <SwitchField
-        label="Pilot in the shot"
+        :label="tr('pilotInTheShot')"
         :value="stored.walkS !== null"
         :save="(v) => set({ walkS: v ? 15 : null })"
       />
       <NumberField
         v-if="stored.walkS !== null"
-        label="Walk to the mark"
+        :label="tr('walkToTheMark')"
         :value="stored.walkS"
         quantity="seconds"
-        hint="One way; it hovers and records meanwhile."
+        :hint="tr('oneWayItHoversAnd')"
         :save="(v) => set({ walkS: v })"
       />
     </div>
     <UseRows :shot="stored" :save="set" />
-    <TextField label="Notes" :value="stored.notes" :lines="3" wide :save="(v) => set({ notes: v })" />
+    <TextField :label="tr('notes')" :value="stored.notes" :lines="3" wide :save="(v) => set({ notes: v })" />
   </div>
 </template>
 

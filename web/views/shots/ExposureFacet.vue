@@ -10,6 +10,7 @@ import { v4 as uuid } from 'uuid';
 import {
   apertureText,
   choices,
+  fixed,
   LAMP_WORDS,
   LIT_WORDS,
   MARK_WORDS,
@@ -27,6 +28,7 @@ import { ElInput } from '../../parts/element';
 import { useFilm } from '../../stores/film';
 import type { Fault } from '../../sync/validation';
 import { useStored } from './useStored';
+import { tr } from './messages';
 
 const TimeField = defineAsyncComponent(() => import('../../parts/TimeField.vue'));
 const props = defineProps<{ shot: DerivedShot }>();
@@ -35,11 +37,13 @@ const stored = useStored(() => props.shot);
 const light = computed(() => props.shot.light);
 const answer = computed(() => (light.value?.exposure.ok ? light.value.exposure.value : null));
 const set = (fields: Partial<typeof stored.value.exposure>) =>
-  film.edit('shot', stored.value.id, { exposure: { ...stored.value.exposure, ...fields } }, 'exposure');
+  film.edit('shot', stored.value.id, { exposure: { ...stored.value.exposure, ...fields } }, tr('exposure'));
 const filterName = (id: string | null): string =>
-  id === null ? 'no filter' : (film.list('filter').find((f) => f.id === id)?.name ?? 'a filter that is gone');
+  id === null
+    ? tr('noFilter')
+    : (film.list('filter').find((f) => f.id === id)?.name ?? tr('aFilterThatIsGone'));
 
-const auto = (word: string) => ({ value: null, label: `worked out: ${word}` });
+const auto = (word: string) => ({ value: null, label: tr('workedOutWord', { word }) });
 const camera = computed(() => props.shot.facts.camera);
 const apertures = computed(() => [
   auto(answer.value ? apertureText(answer.value.choice.aperture) : '–'),
@@ -53,22 +57,22 @@ const shutters = computed(() => [
   })),
 ]);
 const isos = computed(() => [
-  auto(answer.value ? `ISO ${answer.value.choice.iso}` : '–'),
+  auto(answer.value ? tr('isoIso', { iso: answer.value.choice.iso }) : '–'),
   ...isoSteps(camera.value?.isoBase ?? 100, camera.value?.isoCeiling ?? 100).map((n) => ({
     value: n as number | null,
-    label: `ISO ${n}`,
+    label: tr('isoValue', { value: n }),
   })),
 ]);
 const filters = computed(() => [
   auto(answer.value ? filterName(answer.value.choice.filterId) : '–'),
-  { value: BARE_LENS as string | null, label: 'no filter' },
+  { value: BARE_LENS as string | null, label: tr('noFilter') },
   ...film
     .list('filter')
     .filter((f) => !f.retired)
     .map((f) => ({
       value: f.id as string | null,
       label: f.name,
-      note: `${Math.log2(f.factor).toFixed(1)} stops`,
+      note: tr('log2Stops', { log2: fixed(Math.log2(f.factor), 1) }),
     })),
 ]);
 
@@ -83,21 +87,21 @@ const faults = ref<readonly Fault[]>([]);
 const addReading = (): void => {
   const ev100 = readNumber(reading.value);
   if (Number.isNaN(ev100)) {
-    faults.value = [{ path: '', say: 'A meter reading is a number of EV, such as 12.3.' }];
+    faults.value = [{ path: '', say: tr('aMeterReadingIsA') }];
     return;
   }
   faults.value = film.create(
     'reading',
     { id: uuid(), locationId: stored.value.locationId, utcMs: light.value?.atMs ?? 0, ev100, of: null },
-    'meter reading',
+    tr('meterReading'),
   );
   if (faults.value.length === 0) reading.value = '';
 };
 const place = computed(() => props.shot.facts.location);
 const setPlace = (fields: Parameters<typeof film.edit<'location'>>[2]) =>
-  film.edit('location', place.value.id, fields, 'light of the location');
+  film.edit('location', place.value.id, fields, tr('lightOfTheLocation'));
 const profiles = computed(() => [
-  { value: null, label: 'as the film has it' } as { value: typeof stored.value.profile; label: string },
+  { value: null, label: tr('asTheFilmHasIt') } as { value: typeof stored.value.profile; label: string },
   ...choices(PROFILE_WORDS),
 ]);
 /** A shutter angle means something for video only. */
@@ -117,21 +121,22 @@ const optional = (
   return n >= least && n <= most ? save(n) : [{ path: '', say }];
 };
 const setKelvin = (text: string) =>
-  optional(text, 1000, 20_000, 'Kelvin between 1000 and 20000, or empty.', (kelvinNow) =>
-    film.edit('shot', stored.value.id, { kelvin: kelvinNow }, 'white balance'),
+  optional(text, 1000, 20_000, tr('kelvinBetween1000And20000'), (kelvinNow) =>
+    film.edit('shot', stored.value.id, { kelvin: kelvinNow }, tr('whiteBalance')),
   );
 const setFocus = (text: string) =>
-  optional(text, 0.1, 10_000, 'Metres, or empty for far.', (focusM) =>
-    film.edit('shot', stored.value.id, { focusM }, 'focus'),
+  optional(text, 0.1, 10_000, tr('metresOrEmptyForFar'), (focusM) =>
+    film.edit('shot', stored.value.id, { focusM }, tr('focus')),
   );
 const runnerUp = computed(() => answer.value && runnerUpOf(answer.value));
+const sideWord = (side: 'front' | 'side' | 'back'): string => tr(`${side}Light`);
 /** How the light falls over the whole move, in words. */
 const sides = computed(() => {
   const shares = light.value?.along.shares;
   if (!shares) return '';
   return (['front', 'side', 'back'] as const)
     .filter((s) => shares[s] > 0.05)
-    .map((s) => (shares[s] > 0.95 ? `${s} light` : `${s} light ${Math.round(shares[s] * 100)} %`))
+    .map((s) => (shares[s] > 0.95 ? sideWord(s) : `${sideWord(s)} ${Math.round(shares[s] * 100)} %`))
     .join(', ');
 });
 /** What the sentence above does not say already. */
@@ -147,17 +152,17 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
   <div v-if="light" class="facet">
     <p v-if="answer" class="proposal" data-proposal>
       <b>{{ apertureText(answer.choice.aperture) }}</b><b>{{ shutterText(answer.choice.shutterS) }}</b
-      ><b>ISO {{ answer.choice.iso }}</b
+      ><b>{{ tr('isoIso', { iso: answer.choice.iso }) }}</b
       ><b>{{ filterName(answer.choice.filterId) }}</b>
       <span v-for="m in answer.choice.marks" :key="m" class="mark">{{ MARK_WORDS[m] }}</span>
       <span class="quiet"
         ><template v-if="byAngle"
-          >shutter <Fig :value="answer.choice.shutterAngleDeg" quantity="degrees" /> · </template
-        ><Fig :value="answer.choice.errorStops" quantity="stops" /> · blur
+          >{{ tr('shutter') }} <Fig :value="answer.choice.shutterAngleDeg" quantity="degrees" /> · </template
+        ><Fig :value="answer.choice.errorStops" quantity="stops" /> {{ tr('blur') }}
         <Fig :value="light.blurPx" quantity="pixels" /> ·
-        <span title="What shutter, ISO, aperture and filter give up of the look, on one scale of stops"
-          >look cost {{ answer.choice.lookCost.toFixed(1) }}</span
-        ></span
+        <span :title="tr('whatShutterISOApertureAnd')">{{
+          tr('lookCostLookCost', { lookCost: fixed(answer.choice.lookCost, 1) })
+        }}</span></span
       >
     </p>
     <p v-else-if="!light.exposure.ok" class="fault">{{ light.exposure.reason }}</p>
@@ -165,9 +170,16 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
       <li>{{ whyFor(answer) }}</li>
       <li v-for="r in told" :key="r">{{ r }}</li>
       <li v-if="runnerUp">
-        Next best: {{ apertureText(runnerUp.aperture) }}, {{ shutterText(runnerUp.shutterS) }}, ISO
-        {{ runnerUp.iso }}, {{ filterName(runnerUp.filterId) }}, {{ runnerUp.errorStops.toFixed(1) }} stops,
-        look cost {{ runnerUp.lookCost.toFixed(1) }}.
+        {{
+          tr('nextBestApertureShutterSISO', {
+            aperture: apertureText(runnerUp.aperture),
+            shutterS: shutterText(runnerUp.shutterS),
+            iso: runnerUp.iso,
+            filterName: filterName(runnerUp.filterId),
+            errorStops: fixed(runnerUp.errorStops, 1),
+            lookCost: fixed(runnerUp.lookCost, 1),
+          })
+        }}
       </li>
     </ul>
     <ul v-if="short" class="short">
@@ -175,125 +187,140 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
     </ul>
     <div class="grid">
       <PickField
-        label="Aperture"
+        :label="tr('aperture')"
         :value="stored.exposure.aperture"
         :options="apertures"
         :save="(v) => set({ aperture: v })"
       />
       <PickField
-        label="Shutter"
+        :label="tr('shutterUpper')"
         :value="stored.exposure.shutterS"
         :options="shutters"
         :save="(v) => set({ shutterS: v })"
       />
-      <PickField label="ISO" :value="stored.exposure.iso" :options="isos" :save="(v) => set({ iso: v })" />
       <PickField
-        label="Filter"
+        :label="tr('iso')"
+        :value="stored.exposure.iso"
+        :options="isos"
+        :save="(v) => set({ iso: v })"
+      />
+      <PickField
+        :label="tr('filter')"
         :value="stored.exposure.filterId"
         :options="filters"
         :save="(v) => set({ filterId: v })"
       />
       <PickField
-        label="Sky at the location"
+        :label="tr('skyAtTheLocation')"
         :value="place.sky"
         :options="choices(SKY_WORDS)"
         :save="(v) => setPlace({ sky: v })"
       />
       <PickField
-        label="Lamps at the location"
+        :label="tr('lampsAtTheLocation')"
         :value="place.lamps"
         :options="choices(LAMP_WORDS)"
         :save="(v) => setPlace({ lamps: v })"
       />
       <NumberField
-        label="Subject against the scene"
+        :label="tr('subjectAgainstTheScene')"
         :value="stored.offsetStops"
         quantity="stops"
         :step="0.5"
-        hint="Shaded or backlit: minus. Snow, bright water: plus."
+        :hint="tr('shadedOrBacklitMinusSnow')"
         :save="(v) => film.edit('shot', stored.id, { offsetStops: v })"
       />
       <PickField
-        label="Fills the picture"
+        :label="tr('fillsThePicture')"
         :value="stored.surface"
         :options="choices(SURFACE_WORDS)"
         :save="(v) => film.edit('shot', stored.id, { surface: v }, 'light')"
       />
       <PickField
-        label="Subject lies"
+        :label="tr('subjectLies')"
         :value="stored.lit"
         :options="choices(LIT_WORDS)"
         :save="(v) => film.edit('shot', stored.id, { lit: v }, 'light')"
       />
       <NumberField
         v-if="shot.facts.location.lamps !== 'none'"
-        label="Lit by lamps"
+        :label="tr('litByLamps')"
         :value="stored.litShare"
         :scale="100"
         quantity="percent"
         :step="10"
-        hint="Share of the frame that lamps light: 0 none, 100 a lit street that fills it."
+        :hint="tr('shareOfTheFrameThat')"
         :save="(v) => film.edit('shot', stored.id, { litShare: v })"
       />
       <PickField
-        label="Profile"
+        :label="tr('profile')"
         :value="stored.profile"
         :options="profiles"
         :save="(v) => film.edit('shot', stored.id, { profile: v }, 'profile')"
       />
       <TextField
-        label="White balance, K"
+        :label="tr('whiteBalanceK')"
         :value="stored.kelvin === null ? '' : String(stored.kelvin)"
         :placeholder="`${kelvin.kelvin}`"
         :hint="kelvin.why"
         :save="setKelvin"
       />
       <TextField
-        label="Focused at, m"
+        :label="tr('focusedAtM')"
         :value="stored.focusM === null ? '' : String(stored.focusM)"
-        placeholder="far"
+        :placeholder="tr('far')"
         :save="setFocus"
       />
       <TimeField
-        label="Not before"
+        :label="tr('notBefore')"
         :value="stored.notBefore ?? ''"
         :save="(v) => film.edit('shot', stored.id, { notBefore: v === '' ? null : v }, 'minute')"
         clearable
       />
       <TimeField
-        label="Not after"
+        :label="tr('notAfter')"
         :value="stored.notAfter ?? ''"
         :save="(v) => film.edit('shot', stored.id, { notAfter: v === '' ? null : v }, 'minute')"
         clearable
       />
       <div class="meter" :class="{ 'is-faulty': faults.length > 0 }">
-        <label class="label" for="meter-reading">Your meter at {{ clockText(light.atMs, place.zone) }}</label>
+        <label class="label" for="meter-reading">{{
+          tr('yourMeterAtAtMs', { atMs: clockText(light.atMs, place.zone) })
+        }}</label>
         <div>
           <ElInput
             id="meter-reading"
             v-model="reading"
             inputmode="decimal"
-            placeholder="EV"
+            :placeholder="tr('ev')"
             @keydown.enter="addReading"
-          /><button class="btn" @click="addReading">Set</button>
+          /><button class="btn" @click="addReading">{{ tr('set') }}</button>
         </div>
         <p v-for="f in faults" :key="f.say" class="fault" role="alert">{{ f.say }}</p>
       </div>
     </div>
     <p class="light">
-      At {{ clockText(light.atMs, place.zone) }} the scene is at
+      {{ tr('atAtMsTheSceneIs', { atMs: clockText(light.atMs, place.zone) }) }}
       <b><Fig :value="light.scene.ev100" quantity="ev" /></b>{{ ' ' }}
       <span class="quiet"
-        >(daylight alone <Fig :value="light.scene.ambientEv100" quantity="ev" /><template
+        >{{ tr('daylightAlone') }} <Fig :value="light.scene.ambientEv100" quantity="ev" /><template
           v-if="light.scene.sky"
-          >, sky in the frame <Fig :value="light.scene.sky.ev100" quantity="ev" /> ±
-          {{ SKY_LUMINANCE_SPREAD }}, {{ Math.round(light.scene.sky.share * 100) }} % of it</template
+          >{{ tr('skyInTheFrame') }} <Fig :value="light.scene.sky.ev100" quantity="ev" />
+          {{
+            tr('skyLUMINANCESPREADShareOf', {
+              SKY_LUMINANCE_SPREAD,
+              share: Math.round(light.scene.sky.share * 100),
+            })
+          }}</template
         ><template v-if="light.scene.meterShift !== 0"
-          >, your meter shifts it by <Fig :value="light.scene.meterShift" quantity="stops" /></template
-        >). Sun <Fig :value="Math.abs(light.sun.altitudeDeg)" quantity="degrees" />
-        {{ light.sun.altitudeDeg < 0 ? 'below the horizon' : 'high' }} at
-        <Fig :value="light.sun.azimuthDeg" quantity="degrees" /><template v-if="sides"
-          >; over the move {{ sides }}</template
+          >{{ tr('yourMeterShiftsItBy') }} <Fig :value="light.scene.meterShift" quantity="stops" /></template
+        >{{ tr('sun') }} <Fig :value="Math.abs(light.sun.altitudeDeg)" quantity="degrees" />
+        {{
+          tr('altitudeDegAt', { altitudeDeg: light.sun.altitudeDeg < 0 ? tr('belowTheHorizon') : tr('high') })
+        }}
+        <Fig :value="light.sun.azimuthDeg" quantity="degrees" /><template v-if="sides">{{
+          tr('overTheMoveSides', { sides })
+        }}</template
         >.</span
       >
     </p>
@@ -302,16 +329,16 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         {{ clockText(r.utcMs, place.zone) }} <Fig :value="r.ev100" quantity="ev" />
         <button
           class="btn bare"
-          :aria-label="`Remove reading of ${clockText(r.utcMs, place.zone)}`"
+          :aria-label="tr('removeReadingOfUtcMs', { utcMs: clockText(r.utcMs, place.zone) })"
           @click="film.remove('reading', [{ kind: 'reading', id: r.id }])"
         >
-          remove
+          {{ tr('remove') }}
         </button>
       </li>
     </ul>
   </div>
   <p v-else class="quiet">
-    The location needs a date, a zone and coordinates before its light can be worked out.
+    {{ tr('theLocationNeedsADate') }}
   </p>
 </template>
 

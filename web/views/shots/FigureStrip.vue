@@ -5,6 +5,7 @@ import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import type { Quantity } from '../../format';
 import { SumSheet } from './later';
+import { tr } from './messages';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const open = ref<FigureId | null>(null);
@@ -19,25 +20,25 @@ interface Shown {
 const figures = computed<Shown[]>(() => {
   const f = props.shot.facts;
   return [
-    { id: 'take', label: 'one take', value: f.trajectory ? f.seconds.takeS : NaN, quantity: 'seconds' },
-    { id: 'air', label: 'in the air', value: f.trajectory ? f.seconds.airS : NaN, quantity: 'seconds' },
-    { id: 'energy', label: 'energy', value: f.energy?.totalWh ?? NaN, quantity: 'wattHours' },
+    { id: 'take', label: tr('oneTake'), value: f.trajectory ? f.seconds.takeS : NaN, quantity: 'seconds' },
+    { id: 'air', label: tr('inTheAir'), value: f.trajectory ? f.seconds.airS : NaN, quantity: 'seconds' },
+    { id: 'energy', label: tr('energy'), value: f.energy?.totalWh ?? NaN, quantity: 'wattHours' },
     {
       id: 'recorded',
-      label: 'recorded',
+      label: tr('recorded'),
       value: f.trajectory ? f.seconds.recordedS : NaN,
       quantity: 'seconds',
     },
-    { id: 'bytes', label: 'card', value: f.bytes / 1e9, quantity: 'gigabytes' },
-    { id: 'pace', label: 'pace', value: f.pace.crossingS, quantity: 'seconds', word: f.band },
+    { id: 'bytes', label: tr('card'), value: f.bytes / 1e9, quantity: 'gigabytes' },
+    { id: 'pace', label: tr('pace'), value: f.pace.crossingS, quantity: 'seconds', word: f.band },
     {
       id: 'fill',
-      label: 'subject',
+      label: tr('subject'),
       value: Math.min(1, f.fill) * 100,
       quantity: 'percent',
-      word: f.fill > 1 ? 'fills it' : f.framing,
+      word: f.fill > 1 ? tr('fillsIt') : f.framing,
     },
-    { id: 'inputs', label: 'inputs', value: f.trajectory?.simultaneous ?? NaN, quantity: 'count' },
+    { id: 'inputs', label: tr('inputs'), value: f.trajectory?.simultaneous ?? NaN, quantity: 'count' },
   ];
 });
 const toggle = (id: FigureId): void => {

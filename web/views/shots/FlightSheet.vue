@@ -5,6 +5,7 @@ import { clockText } from '@core/time';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useSelection } from '../../stores/selection';
+import { tr } from './messages';
 
 const props = defineProps<{ derived: DerivedFilm; packs: readonly Pack[] }>();
 const selection = useSelection();
@@ -33,16 +34,16 @@ const total = computed(() => ({
 </script>
 
 <template>
-  <section class="flights" aria-label="Flights">
+  <section class="flights" :aria-label="tr('flights')">
     <table>
       <thead>
         <tr>
-          <th scope="col">off</th>
-          <th scope="col">pack</th>
-          <th scope="col">shots</th>
-          <th scope="col">time</th>
-          <th scope="col">energy</th>
-          <th scope="col">lands with</th>
+          <th scope="col">{{ tr('off') }}</th>
+          <th scope="col">{{ tr('pack') }}</th>
+          <th scope="col">{{ tr('shots') }}</th>
+          <th scope="col">{{ tr('time') }}</th>
+          <th scope="col">{{ tr('energy') }}</th>
+          <th scope="col">{{ tr('landsWith') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -55,7 +56,7 @@ const total = computed(() => ({
           <td><Fig :value="r.left" quantity="percent" /></td>
         </tr>
         <tr class="total">
-          <td colspan="3">{{ rows.length }} flights</td>
+          <td colspan="3">{{ tr('rowsFlights', { rows: rows.length }) }}</td>
           <td><Fig :value="total.minutes" quantity="minutes" /></td>
           <td><Fig :value="total.wattHours" quantity="wattHours" /></td>
           <td />
@@ -63,8 +64,7 @@ const total = computed(() => ({
       </tbody>
     </table>
     <p class="faint">
-      Take-off and landing hover, legs against the wind, shots, way home at the return height. Card space is
-      what every take records, pre-roll to post-roll.
+      {{ tr('takeOffAndLandingHover') }}
     </p>
   </section>
 </template>

@@ -8,6 +8,7 @@ import { dateText } from '../../format';
 import { useElementSize } from '../../parts/useElementSize';
 import { useSelection } from '../../stores/selection';
 import { useRibbonDrag } from './useRibbonDrag';
+import { tr } from './messages';
 
 const props = defineProps<{ place: LocationPlan; derived: DerivedFilm }>();
 const selection = useSelection();
@@ -172,19 +173,23 @@ const summary = computed(() => {
   const light = skyOfDay.value;
   if (!light) return '';
   const zone = props.place.location.zone;
-  const parts = light.windows.map(
-    (w) => `${w.kind} ${clockText(w.fromMs, zone)} to ${clockText(w.toMs, zone)}`,
+  const parts = light.windows.map((w) =>
+    tr('kindFromMsToToMs', {
+      kind: w.kind,
+      fromMs: clockText(w.fromMs, zone),
+      toMs: clockText(w.toMs, zone),
+    }),
   );
   return [
-    light.sunriseMs === null ? 'no sunrise' : `sunrise ${clockText(light.sunriseMs, zone)}`,
-    light.sunsetMs === null ? 'no sunset' : `sunset ${clockText(light.sunsetMs, zone)}`,
+    light.sunriseMs === null ? tr('noSunrise') : tr('sunriseAt', { at: clockText(light.sunriseMs, zone) }),
+    light.sunsetMs === null ? tr('noSunset') : tr('sunsetAt', { at: clockText(light.sunsetMs, zone) }),
     ...parts,
   ].join(', ');
 });
 </script>
 
 <template>
-  <section class="ribbon" aria-label="Light of the day">
+  <section class="ribbon" :aria-label="tr('lightOfTheDay')">
     <p v-if="summary" class="sr">
       {{ place.location.name }}, {{ dateText(place.location.date) }}: {{ summary }}.
     </p>
@@ -235,10 +240,10 @@ const summary = computed(() => {
           </g>
           <g v-if="lampsX !== null" class="lamps">
             <path :d="`M${lampsX} 0v${GLASS_H}`" />
-            <text :x="lampsX - 4" y="10" text-anchor="end">lamps on</text>
+            <text :x="lampsX - 4" y="10" text-anchor="end">{{ tr('lampsOn') }}</text>
           </g>
           <g v-for="f in flights" :key="f.key" class="flight" @pointerdown="drag.down($event, f.first)">
-            <title>Drag the flight along the light</title>
+            <title>{{ tr('dragTheFlightAlongThe') }}</title>
             <rect :x="f.x + drag.by(f.first)" y="15" :width="f.width" height="28" />
           </g>
           <g
@@ -264,10 +269,10 @@ const summary = computed(() => {
         </g>
       </svg>
       <p v-else class="none quiet">
-        No light yet: it follows from where the location lies and its day.
-        <RouterLink :to="{ name: 'locations', params: { location: place.location.id } }"
-          >Enter the coordinates</RouterLink
-        >.
+        {{ tr('noLightYetItFollows') }}
+        <RouterLink :to="{ name: 'locations', params: { location: place.location.id } }">{{
+          tr('enterTheCoordinates')
+        }}</RouterLink>.
       </p>
       <p v-if="drag.says.value" class="says" role="status">{{ drag.says.value }}</p>
     </div>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { COLUMNS, LIST_FILTERS, useListFilters } from '../../stores/list-filters';
+import { tr } from './messages';
 
 const listing = useListFilters();
 </script>
 
 <template>
-  <section class="tools" aria-label="What the list shows">
-    <p class="label">Only</p>
+  <section class="tools" :aria-label="tr('whatTheListShows')">
+    <p class="label">{{ tr('only') }}</p>
     <p>
       <button
         v-for="s in LIST_FILTERS"
@@ -19,7 +20,7 @@ const listing = useListFilters();
         {{ s.label }}
       </button>
     </p>
-    <p class="label">Each row tells (four at most)</p>
+    <p class="label">{{ tr('eachRowTellsFourAt') }}</p>
     <p>
       <button
         v-for="c in COLUMNS"

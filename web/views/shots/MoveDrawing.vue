@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed } from '../../format';
 import type { DerivedShot } from '@core/film';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
@@ -10,6 +11,7 @@ import { useDeferred } from '../../composables/deferred';
 import { useSelection } from '../../stores/selection';
 import EyeView from '../../parts/EyeView.vue';
 import SideView from './SideView.vue';
+import { tr } from './messages';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
@@ -31,11 +33,11 @@ const seconds = computed(() => share.value * (props.shot.facts.trajectory?.total
     <div class="panes">
       <figure>
         <SideView :facts="shot.facts" :share="share" :width="230" :height="168" />
-        <figcaption class="label">From the side</figcaption>
+        <figcaption class="label">{{ tr('fromTheSide') }}</figcaption>
       </figure>
       <figure>
         <EyeView :shot="eye" :share="share" :width="290" :height="168" />
-        <figcaption class="label">Through the lens</figcaption>
+        <figcaption class="label">{{ tr('throughTheLens') }}</figcaption>
       </figure>
       <figure>
         <PlanSketch
@@ -50,25 +52,25 @@ const seconds = computed(() => share.value * (props.shot.facts.trajectory?.total
           :sun-deg="shot.light && shot.light.sun.altitudeDeg > -6 ? shot.light.sun.azimuthDeg : undefined"
           @pick="selection.pick"
         />
-        <figcaption class="label">From above</figcaption>
+        <figcaption class="label">{{ tr('fromAbove') }}</figcaption>
       </figure>
     </div>
     <p v-for="m in shot.facts.trajectory?.marks ?? []" :key="m.say" class="mark label">
       <button class="btn bare" @click="share = m.timeS / (shot.facts.trajectory?.totalS ?? 1)">
-        {{ m.say }} after <Fig :value="m.timeS" quantity="seconds" />
+        {{ tr('sayAfter', { say: m.say }) }} <Fig :value="m.timeS" quantity="seconds" />
       </button>
     </p>
     <div class="scrub">
-      <span class="label">Along the move</span>
+      <span class="label">{{ tr('alongTheMove') }}</span>
       <ElSlider
         v-model="share"
         :min="0"
         :max="1"
         :step="1 / 16"
         :show-tooltip="false"
-        aria-label="Along the move"
+        :aria-label="tr('alongTheMove')"
       />
-      <span class="label at">{{ seconds.toFixed(1) }}<span class="unit">s</span></span>
+      <span class="label at">{{ fixed(seconds, 1) }}<span class="unit">s</span></span>
     </div>
   </div>
 </template>

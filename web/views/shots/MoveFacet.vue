@@ -5,7 +5,7 @@ import type { DerivedShot } from '@core/film';
 import type { Shot } from '@core/model';
 import { changeMoveKind, MOVES, moveOf, type MoveParameter } from '@core/moves';
 import { computed } from 'vue';
-import { choices, HANDLING_WORDS, ROLE_WORDS, PRIORITY_WORDS, WISH_WORDS } from '../../format';
+import { choices, HANDLING_WORDS, inSentence, PRIORITY_WORDS, ROLE_WORDS, WISH_WORDS } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import SliderField from '../../parts/SliderField.vue';
@@ -16,6 +16,7 @@ import AddedRow from './AddedRow.vue';
 import AskRow from './AskRow.vue';
 import { MoveSheet, PointRows } from './later';
 import { useStored } from './useStored';
+import { tr } from './messages';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
@@ -28,7 +29,7 @@ const move = computed(() => moveOf(kind.value));
 const place = computed(() => stored.value.locationId);
 const kinds = MOVES.map((m) => ({ value: m.kind, label: m.name }));
 const subjects = computed(() => [
-  { value: null, label: 'none: ahead of the launch point' },
+  { value: null, label: tr('noneAheadOfTheLaunch') },
   ...film
     .list('subject')
     .filter((s) => s.locationId === place.value)
@@ -60,7 +61,7 @@ const lock = (id: string): void => {
 };
 const setKind = (next: string) => {
   const changed = changeMoveKind(stored.value.move, next, props.shot.facts.aim);
-  return changed ? set({ move: changed }, 'another move') : [];
+  return changed ? set({ move: changed }, tr('anotherMove')) : [];
 };
 // Handed down as they are: a function made anew in the template would redraw every field at each step of a slider.
 const savers = computed(
@@ -81,7 +82,7 @@ const WISHES = choices(WISH_WORDS);
 const calmest = computed(() => suggestedSticks(calm.value.facts));
 const STICKS = computed(() =>
   choices(HANDLING_WORDS).map((c) =>
-    c.value === calmest.value ? { ...c, note: 'calmest that does it' } : c,
+    c.value === calmest.value ? { ...c, note: tr('calmestThatDoesIt') } : c,
   ),
 );
 
@@ -97,16 +98,21 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
   <div class="facet">
     <div class="row">
       <div class="kind">
-        <PickField label="Move" :value="stored.move.kind" :options="kinds" :save="setKind" />
-        <button class="btn" title="Choose a move from pictures (M)" @click="selection.movesShown = true">
-          Pictures
+        <PickField :label="tr('move')" :value="stored.move.kind" :options="kinds" :save="setKind" />
+        <button class="btn" :title="tr('chooseAMoveFromPictures')" @click="selection.movesShown = true">
+          {{ tr('pictures') }}
         </button>
       </div>
-      <PickField label="Subject" :value="stored.subjectId" :options="subjects" :save="setSubject" />
-      <PickField label="Role in the story" :value="stored.role" :options="ROLES" :save="setRole" />
-      <PickField label="Priority" :value="stored.priority" :options="PRIORITIES" :save="setPriority" />
-      <PickField label="Light wanted" :value="stored.wants" :options="WISHES" :save="setWants" />
-      <PickField label="Sticks" :value="stored.handling" :options="STICKS" :save="setHandling" />
+      <PickField
+        :label="tr('subjectUpper')"
+        :value="stored.subjectId"
+        :options="subjects"
+        :save="setSubject"
+      />
+      <PickField :label="tr('roleInTheStory')" :value="stored.role" :options="ROLES" :save="setRole" />
+      <PickField :label="tr('priority')" :value="stored.priority" :options="PRIORITIES" :save="setPriority" />
+      <PickField :label="tr('lightWanted')" :value="stored.wants" :options="WISHES" :save="setWants" />
+      <PickField :label="tr('sticks')" :value="stored.handling" :options="STICKS" :save="setHandling" />
     </div>
     <MoveSheet
       v-if="selection.movesShown"
@@ -154,25 +160,26 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
       :save="setMove"
     />
     <p v-if="calm.facts.trajectory && calm.facts.trajectory.inputs.length > 0" class="says quiet">
-      Path <Fig :value="calm.facts.trajectory.lengthM" quantity="metres" /> in
-      <Fig :value="calm.facts.trajectory.totalS" quantity="seconds" />, between
-      <Fig :value="calm.facts.trajectory.lowestM" quantity="metres" /> and
-      <Fig :value="calm.facts.trajectory.highestM" quantity="metres" /> high; turns at up to
-      <Fig :value="calm.facts.trajectory.peakYawDegS" quantity="degreesPerSecond" />, tilts at up to
+      {{ tr('path') }} <Fig :value="calm.facts.trajectory.lengthM" quantity="metres" /> {{ tr('in') }}
+      <Fig :value="calm.facts.trajectory.totalS" quantity="seconds" />{{ tr('between') }}
+      <Fig :value="calm.facts.trajectory.lowestM" quantity="metres" /> {{ tr('and') }}
+      <Fig :value="calm.facts.trajectory.highestM" quantity="metres" /> {{ tr('highTurnsAtUpTo') }}
+      <Fig :value="calm.facts.trajectory.peakYawDegS" quantity="degreesPerSecond" />{{ tr('tiltsAtUpTo') }}
       <Fig :value="calm.facts.trajectory.peakTiltDegS" quantity="degreesPerSecond" />.
     </p>
     <p v-if="move" class="says">
-      <b>{{ move.says }}</b> {{ move.sticks }} <span class="quiet">Needs: {{ move.needs }}</span>
+      <b>{{ move.says }}</b> {{ move.sticks }}
+      <span class="quiet">{{ tr('needsNeeds', { needs: move.needs }) }}</span>
       <span class="caution">{{ move.caution }}</span>
     </p>
     <p v-if="able.length > 0" class="says">
-      By hand, or by itself with
+      {{ tr('byHandOrByItself') }}
       <b v-for="(a, i) in able" :key="a.aid.kind" :title="a.say"
-        >{{ i > 0 ? ', ' : '' }}{{ a.aid.name.toLowerCase() }}</b
+        >{{ i > 0 ? ', ' : '' }}{{ inSentence(a.aid.name) }}</b
       >. <span class="quiet">{{ able[0]?.say }}</span>
     </p>
     <details v-if="unable.length > 0" class="says">
-      <summary class="quiet">Why the other aids could not</summary>
+      <summary class="quiet">{{ tr('whyTheOtherAidsCould') }}</summary>
       <ul>
         <li v-for="a in unable" :key="a.aid.kind">
           <b>{{ a.aid.name }}</b>: {{ a.say }}

@@ -2,27 +2,51 @@
 import type { DerivedShot } from '@core/film';
 import type { MovePurpose } from '@core/moves';
 import { movePreviews, type MovePreview } from '@core/shot';
-import { counted } from '@core/units';
+import { counted } from '../../format';
 import { computed, ref, useTemplateRef } from 'vue';
 import { ElInput } from '../../parts/element';
 import { ElCheckbox } from '../../parts/element-checkbox';
 import DialogBox from '../../parts/DialogBox.vue';
 import MovePicture from './MovePicture.vue';
+import { tr } from './messages';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const emit = defineEmits<{ pick: [kind: string]; close: [] }>();
 
 const PURPOSES: Readonly<Record<MovePurpose, string>> = {
-  open: 'Open',
-  reveal: 'Reveal',
-  follow: 'Follow',
-  pass: 'Pass',
-  detail: 'Detail',
-  leave: 'Leave',
-  'top-down': 'Top-down',
-  still: 'Still frame',
+  get open() {
+    return tr('open');
+  },
+  get reveal() {
+    return tr('reveal');
+  },
+  get follow() {
+    return tr('follow');
+  },
+  get pass() {
+    return tr('pass');
+  },
+  get detail() {
+    return tr('detail');
+  },
+  get leave() {
+    return tr('leave');
+  },
+  get 'top-down'() {
+    return tr('topDown');
+  },
+  get still() {
+    return tr('stillFrame');
+  },
 };
-const BEYOND = { speed: 'Faster than this aircraft flies', tilt: 'Needs a camera that tilts' } as const;
+const BEYOND = {
+  get speed() {
+    return tr('fasterThanThisAircraftFlies');
+  },
+  get tilt() {
+    return tr('needsACameraThatTilts');
+  },
+} as const;
 const search = ref('');
 const find = useTemplateRef<{ focus: () => void }>('find');
 const ableOnly = ref(false);
@@ -32,9 +56,9 @@ const practised = props.shot.facts.film.preferences.practisedInputs;
 const current = props.shot.facts.shot.move.kind;
 
 const whyNot = (p: MovePreview): string | null => {
-  if (!p.trajectory) return 'No path with these numbers';
+  if (!p.trajectory) return tr('noPathWithTheseNumbers');
   if (p.beyond) return BEYOND[p.beyond];
-  return p.inputs > practised ? `${p.inputs} inputs at once, ${practised} practised` : null;
+  return p.inputs > practised ? tr('inputsInputsAtOncePractised', { inputs: p.inputs, practised }) : null;
 };
 const found = (p: MovePreview): boolean => {
   const text = `${p.move.name} ${p.move.says} ${PURPOSES[p.move.purpose]}`.toLowerCase();
@@ -65,17 +89,22 @@ const along = (event: KeyboardEvent): void => {
 </script>
 
 <template>
-  <DialogBox title="Choose a move" width="min(1120px, 96vw)" @opened="find?.focus()" @close="emit('close')">
+  <DialogBox
+    :title="tr('chooseAMove')"
+    width="min(1120px, 96vw)"
+    @opened="find?.focus()"
+    @close="emit('close')"
+  >
     <div class="tools">
       <ElInput
         ref="find"
         v-model="search"
         class="find"
         type="search"
-        placeholder="Search moves"
-        aria-label="Search moves"
+        :placeholder="tr('searchMoves')"
+        :aria-label="tr('searchMoves')"
       />
-      <ElCheckbox v-model="ableOnly">Only what pilot and aircraft can fly</ElCheckbox>
+      <ElCheckbox v-model="ableOnly">{{ tr('onlyWhatPilotAndAircraft') }}</ElCheckbox>
       <span class="quiet" role="status">{{ counted(shown.length, 'move') }}</span>
     </div>
     <div class="groups" @keydown="along">
@@ -98,7 +127,7 @@ const along = (event: KeyboardEvent): void => {
         </div>
       </section>
       <p v-if="groups.length === 0" class="quiet">
-        No move matches. Clear the search{{ ableOnly ? ' or show the moves beyond pilot and aircraft' : '' }}.
+        {{ tr('noMoveMatchesClearThe', { ableOnly: ableOnly ? ` ${tr('orShowTheMovesBeyond')}` : '' }) }}
       </p>
     </div>
   </DialogBox>

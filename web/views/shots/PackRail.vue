@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { counted } from '@core/units';
 import { computed, ref } from 'vue';
 import type { DerivedFilm } from '@core/film';
 import type { LocationPlan } from '@core/day';
-import { dateText, writeText } from '../../format';
+import { counted, dateText, fixed, writeText } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useDeferred } from '../../composables/deferred';
@@ -12,6 +11,7 @@ import { useElementSize } from '../../parts/useElementSize';
 import { whenIdle } from '../../composables/idle';
 import { RailHands } from './later';
 import { columnsOf, type Column, type Piece } from './packs';
+import { tr } from './messages';
 
 const props = defineProps<{ derived: DerivedFilm; place: LocationPlan }>();
 /** What the rail is held by comes after the first view. */
@@ -50,30 +50,43 @@ const boxOf = (c: Column, p: Piece) => ({
   height: Math.max(0.5, p.wattHours * scale.value),
 });
 const titleOf = (p: Piece): string => {
-  if (p.kind === 'takeoff') return `take-off, ${writeText(p.wattHours, 'wattHours')}`;
-  if (p.kind === 'leg') return `reposition leg, ${writeText(p.wattHours, 'wattHours')}`;
-  if (p.kind === 'home') return `way home and landing, ${writeText(p.wattHours, 'wattHours')}`;
+  if (p.kind === 'takeoff') return tr('takeOffWattHours', { wattHours: writeText(p.wattHours, 'wattHours') });
+  if (p.kind === 'leg')
+    return tr('repositionLegWattHours', { wattHours: writeText(p.wattHours, 'wattHours') });
+  if (p.kind === 'home')
+    return tr('wayHomeAndLandingWattHours', { wattHours: writeText(p.wattHours, 'wattHours') });
   return `${p.number} ${props.derived.shots.get(p.shotId ?? '')?.facts.shot.title ?? ''}, ${writeText(p.wattHours, 'wattHours')}`;
 };
 const spoken = (c: Column): string =>
-  `${c.name}: holds ${writeText(c.heldWh, 'wattHours')} of ${writeText(c.ratedWh, 'wattHours')}, ${counted(c.flights, 'flight')} on ${writeText(c.usedWh, 'wattHours')}, ${writeText(c.minutes, 'minutes')}`;
+  tr('nameHoldsHeldWhOfRatedWh', {
+    name: c.name,
+    heldWh: writeText(c.heldWh, 'wattHours'),
+    ratedWh: writeText(c.ratedWh, 'wattHours'),
+    flights: counted(c.flights, 'flight'),
+    usedWh: writeText(c.usedWh, 'wattHours'),
+    minutes: writeText(c.minutes, 'minutes'),
+  });
 </script>
 
 <template>
-  <section class="rail" aria-label="Pack rail">
+  <section class="rail" :aria-label="tr('packRail')">
     <header>
-      <h2>Packs</h2>
-      <span v-if="unseen > 0" class="stop">and {{ unseen }} more missing</span
-      ><span class="quiet">{{ dateText(place.location.date) }}</span>
+      <h2>{{ tr('packsUpper') }}</h2>
+      <span v-if="unseen > 0" class="stop">{{ tr('andUnseenMoreMissing', { unseen }) }}</span><span
+        class="quiet"
+        >{{ dateText(place.location.date) }}</span
+      >
     </header>
     <p v-if="columns.length === 0" class="quiet">
-      No pack comes along. <RouterLink :to="{ name: 'kit' }">Add the packs you own</RouterLink>, and this
-      shows what they can fly.
+      {{ tr('noPackComesAlong') }}
+      <RouterLink :to="{ name: 'kit' }">{{ tr('addThePacksYouOwn') }}</RouterLink>{{
+        tr('andThisShowsWhatThey')
+      }}
     </p>
     <ul class="sr">
       <li v-for="c in columns" :key="c.key">{{ spoken(c) }}</li>
     </ul>
-    <div ref="target" class="box scroll" tabindex="0" role="group" aria-label="Packs, drawn">
+    <div ref="target" class="box scroll" tabindex="0" role="group" :aria-label="tr('packsDrawn')">
       <svg :width="svgWidth" :height="height" aria-hidden="true">
         <defs>
           <pattern
@@ -129,7 +142,7 @@ const spoken = (c: Column): string =>
             {{ c.ghost ? '+1' : c.name }}
           </text>
           <text class="mins" :x="columnWidth / 2" :y="groundY + 28" text-anchor="middle">
-            {{ c.flights > 0 ? `${c.minutes.toFixed(0)} min` : 'spare' }}
+            {{ c.flights > 0 ? tr('minutesMin', { minutes: fixed(c.minutes, 0) }) : tr('spare') }}
           </text>
         </g>
       </svg>
@@ -144,8 +157,9 @@ const spoken = (c: Column): string =>
       />
     </div>
     <p class="legend">
-      <span class="sw shotsw" /> shot <span class="sw legsw" /> leg <span class="sw homesw" /> way home
-      <span class="sw groundsw" /> reserve <Fig :value="reserveShare * 100" quantity="percent" />
+      <span class="sw shotsw" /> {{ tr('shot') }} <span class="sw legsw" /> {{ tr('leg') }}
+      <span class="sw homesw" /> {{ tr('wayHome') }} <span class="sw groundsw" /> {{ tr('reserve') }}
+      <Fig :value="reserveShare * 100" quantity="percent" />
     </p>
   </section>
 </template>

@@ -2,6 +2,7 @@
 import type { Entity } from '@core/model';
 import NumberField from '../../parts/NumberField.vue';
 import type { Fault } from '../../sync/validation';
+import { tr } from './messages';
 
 type Point = Entity<'shot'>['move']['points'][number];
 const props = defineProps<{
@@ -41,35 +42,58 @@ const swap = (i: number): void => {
 </script>
 
 <template>
-  <section class="points" aria-label="Points of the route">
+  <section class="points" :aria-label="tr('pointsOfTheRoute')">
     <p v-if="points.length < 2" class="quiet">
-      A route goes through points, in metres from the launch point. Two are the least.
+      {{ tr('aRouteGoesThroughPoints') }}
     </p>
-    <div v-for="(p, i) in points" :key="i" class="row" role="group" :aria-label="`Point ${i + 1}`">
+    <div
+      v-for="(p, i) in points"
+      :key="i"
+      class="row"
+      role="group"
+      :aria-label="tr('pointValue', { value: i + 1 })"
+    >
       <b>{{ i + 1 }}</b>
-      <NumberField label="East" :value="p.xM" quantity="metres" :step="5" :save="(v) => set(i, { xM: v })" />
-      <NumberField label="North" :value="p.yM" quantity="metres" :step="5" :save="(v) => set(i, { yM: v })" />
-      <NumberField label="Height" :value="p.zM" quantity="metres" :save="(v) => set(i, { zM: v })" />
       <NumberField
-        label="Speed there"
+        :label="tr('east')"
+        :value="p.xM"
+        quantity="metres"
+        :step="5"
+        :save="(v) => set(i, { xM: v })"
+      />
+      <NumberField
+        :label="tr('north')"
+        :value="p.yM"
+        quantity="metres"
+        :step="5"
+        :save="(v) => set(i, { yM: v })"
+      />
+      <NumberField :label="tr('height')" :value="p.zM" quantity="metres" :save="(v) => set(i, { zM: v })" />
+      <NumberField
+        :label="tr('speedThere')"
         :value="p.speedMs"
         quantity="speed"
         :step="0.5"
         :save="(v) => set(i, { speedMs: v })"
       />
-      <button class="btn" :disabled="i === 0" :aria-label="`Point ${i + 1} earlier`" @click="swap(i)">
-        Earlier
+      <button
+        class="btn"
+        :disabled="i === 0"
+        :aria-label="tr('pointValueEarlier', { value: i + 1 })"
+        @click="swap(i)"
+      >
+        {{ tr('earlier') }}
       </button>
       <button
         class="btn"
-        :aria-label="`Take point ${i + 1} out`"
+        :aria-label="tr('takePointValueOut', { value: i + 1 })"
         @click="save(points.filter((_, n) => n !== i))"
       >
-        Out
+        {{ tr('out') }}
       </button>
     </div>
     <button class="btn" :class="{ lead: points.length < 2 }" :disabled="points.length >= 100" @click="add">
-      Add a point
+      {{ tr('addAPoint') }}
     </button>
   </section>
 </template>

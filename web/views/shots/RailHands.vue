@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed } from '../../format';
 import { useDragging } from '../../composables/useDragging';
 import { computed, useTemplateRef, watch } from 'vue';
 import { useSelection } from '../../stores/selection';
@@ -7,6 +8,7 @@ import { useDay } from '../flights/useDay';
 import { useFlightActs } from '../flights/useFlightActs';
 import { draggedShot, useTryOut } from '../flights/useTryOut';
 import { columnWould, goalAt, type Column, type Piece } from './packs';
+import { tr } from './messages';
 
 /** What is taken hold of on the pack rail: shots are picked, and dragged along their pack and onto another. */
 const props = defineProps<{
@@ -46,7 +48,7 @@ const wouldOf = (c: Column): { text: string; not: boolean } | null => {
   const w = t?.places ? columnWould(c, t.places, derivedFilm.along.packs, t.shotId, t.put === c.key) : null;
   return (
     w && {
-      text: w.overWh > 0 ? `+${w.overWh.toFixed(1)} Wh` : `${w.landsWith.toFixed(0)} %`,
+      text: w.overWh > 0 ? `+${fixed(w.overWh, 1)} Wh` : `${w.landsWith.toFixed(0)} %`,
       not: w.overWh > 0,
     }
   );
@@ -122,7 +124,7 @@ watch(
         v-if="wouldOf(c)"
         class="would"
         :class="{ stop: wouldOf(c)?.not }"
-        :title="wouldOf(c)?.not ? 'more than the pack gives' : 'would land with'"
+        :title="wouldOf(c)?.not ? tr('moreThanThePackGives') : tr('wouldLandWith')"
         >{{ wouldOf(c)?.text }}</b
       >
       <span

@@ -4,6 +4,8 @@ import { meanFactor } from '@core/footage';
 import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import type { Fault } from '../../sync/validation';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 type Segment = Shot['cut']['segments'][number];
 const props = defineProps<{
@@ -59,18 +61,18 @@ const curve = computed(() => {
       area: `${steps}L${to.toFixed(1)} ${HEIGHT - FOOT}L${from.toFixed(1)} ${HEIGHT - FOOT}Z`,
       from,
       to,
-      text: `\u00d7${meanFactor(s).toFixed(meanFactor(s) < 10 ? 1 : 0)}`,
+      text: `\u00d7${fixed(meanFactor(s), meanFactor(s) < 10 ? 1 : 0)}`,
     };
   });
 });
 </script>
 
 <template>
-  <section class="segments" aria-label="Speed along the clip">
+  <section class="segments" :aria-label="tr('speedAlongTheClip')">
     <svg
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
       role="img"
-      :aria-label="`Speed along ${total.toFixed(1)} seconds of the cut`"
+      :aria-label="tr('speedAlongTotalSecondsOf', { total: fixed(total, 1) })"
     >
       <g v-for="(c, i) in curve" :key="i">
         <path class="area" :d="c.area" />
@@ -80,9 +82,15 @@ const curve = computed(() => {
       </g>
       <path class="real" :d="`M0 ${y(1)}H${WIDTH}`" />
     </svg>
-    <div v-for="(s, i) in segments" :key="i" class="row" role="group" :aria-label="`Stretch ${i + 1}`">
+    <div
+      v-for="(s, i) in segments"
+      :key="i"
+      class="row"
+      role="group"
+      :aria-label="tr('stretchValue', { value: i + 1 })"
+    >
       <NumberField
-        :label="bySeconds ? 'In the cut' : 'Share of it'"
+        :label="bySeconds ? tr('inTheCut') : tr('shareOfIt')"
         :value="s.timelineS"
         quantity="seconds"
         :unit="bySeconds ? '' : 'parts'"
@@ -90,16 +98,16 @@ const curve = computed(() => {
         :save="(v) => set(i, { timelineS: v })"
       />
       <NumberField
-        label="Played at"
+        :label="tr('playedAt')"
         :value="s.speedFactor"
         quantity="factor"
         :step="0.5"
-        hint="Against real time: 16 plays sixteen times faster, so it needs long footage; 0.5 is half speed."
+        :hint="tr('againstRealTime16Plays')"
         :save="(v) => set(i, { speedFactor: v })"
       />
       <NumberField
         v-if="s.endFactor !== null"
-        label="to"
+        :label="tr('to')"
         :value="s.endFactor"
         quantity="factor"
         :step="0.5"
@@ -111,16 +119,16 @@ const curve = computed(() => {
         :aria-pressed="s.endFactor !== null"
         @click="set(i, { endFactor: s.endFactor === null ? s.speedFactor * 4 : null })"
       >
-        {{ s.endFactor === null ? 'Ramp' : 'Even' }}
+        {{ s.endFactor === null ? tr('ramp') : tr('even') }}
       </button>
-      <button class="btn" :disabled="segments.length >= 40" @click="split(i)">Split</button>
+      <button class="btn" :disabled="segments.length >= 40" @click="split(i)">{{ tr('split') }}</button>
       <button
         class="btn"
         :disabled="segments.length === 1"
-        :aria-label="`Take stretch ${i + 1} out`"
+        :aria-label="tr('takeStretchValueOut', { value: i + 1 })"
         @click="save(segments.filter((_, n) => n !== i))"
       >
-        Out
+        {{ tr('out') }}
       </button>
     </div>
   </section>

@@ -14,6 +14,7 @@ import { ElInput } from '../../parts/element';
 import { BulkBar, CoverageSheet, ListTools, VarietySheet } from './later';
 import LocationRow from './LocationRow.vue';
 import ShotRow from './ShotRow.vue';
+import { tr } from './messages';
 
 type Row = { key: string; place: LocationPlan } | { key: string; shot: DerivedShot };
 
@@ -84,37 +85,45 @@ const add = (): void => {
 </script>
 
 <template>
-  <section class="list" aria-label="Shot list">
+  <section class="list" :aria-label="tr('shotList')">
     <header>
-      <h2>Shots</h2>
-      <ElInput v-model="listing.wanted" class="find" placeholder="find" aria-label="Find shots" clearable />
+      <h2>{{ tr('shotsUpper') }}</h2>
+      <ElInput
+        v-model="listing.wanted"
+        class="find"
+        :placeholder="tr('find')"
+        :aria-label="tr('findShots')"
+        clearable
+      />
       <button
         class="btn"
         :class="{ on: listing.activeFilters.length > 0 }"
         :aria-expanded="listing.toolsShown"
-        title="Which shots, and what each row tells (F)"
+        :title="tr('whichShotsAndWhatEach')"
         @click="listing.toolsShown = !listing.toolsShown"
       >
-        Show
+        {{ tr('show') }}
       </button>
-      <button class="btn lead" title="New shot (N)" :disabled="!selection.place" @click="add">New</button>
+      <button class="btn lead" :title="tr('newShotN')" :disabled="!selection.place" @click="add">
+        {{ tr('new') }}
+      </button>
     </header>
-    <nav class="asks" aria-label="Help with the list">
+    <nav class="asks" :aria-label="tr('helpWithTheList')">
       <button
         :aria-expanded="selection.varietyShown"
-        title="What the list of this location has and lacks (V)"
+        :title="tr('whatTheListOfThis')"
         :disabled="!selection.place"
         @click="selection.varietyShown = !selection.varietyShown"
       >
-        Variety
+        {{ tr('variety') }}
       </button>
       <button
         :aria-expanded="selection.coverageShown"
-        title="A set of shots for one subject (O)"
+        :title="tr('aSetOfShotsFor')"
         :disabled="!selection.place"
         @click="selection.coverageShown = !selection.coverageShown"
       >
-        Coverage
+        {{ tr('coverage') }}
       </button>
     </nav>
     <ListTools v-if="listing.toolsShown" />
@@ -156,12 +165,13 @@ const add = (): void => {
         </div>
       </div>
       <p v-if="rows.length === 0" class="empty">
-        A shot list belongs to a location.
-        <RouterLink :to="{ name: 'locations' }">Add the first location</RouterLink>: where, when, and what
-        stands there.
+        {{ tr('aShotListBelongsTo') }}
+        <RouterLink :to="{ name: 'locations' }">{{ tr('addTheFirstLocation') }}</RouterLink>{{
+          tr('whereWhenAndWhatStands')
+        }}
       </p>
       <p v-else-if="listing.shown.length === 0 && (derivedFilm.derived?.order.length ?? 0) > 0" class="empty">
-        Nothing on the list is like that.
+        {{ tr('nothingOnTheListIs') }}
         <button
           class="btn"
           @click="
@@ -169,11 +179,11 @@ const add = (): void => {
             listing.activeFilters = [];
           "
         >
-          Show all
+          {{ tr('showAll') }}
         </button>
       </p>
       <p v-else-if="derivedFilm.derived?.order.length === 0" class="empty">
-        No shots yet. <button class="btn lead" @click="add">Add the first one</button>
+        {{ tr('noShotsYet') }} <button class="btn lead" @click="add">{{ tr('addTheFirstOne') }}</button>
       </p>
     </div>
     <BulkBar v-if="listing.picked.length > 1" />

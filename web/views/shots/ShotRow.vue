@@ -8,6 +8,7 @@ import type { Column } from '../../stores/list-filters';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import PathThumb from '../../parts/PathThumb.vue';
+import { tr } from './messages';
 
 const props = defineProps<{
   shot: DerivedShot;
@@ -78,10 +79,12 @@ onMounted(() => {
     :data-shot="facts.shot.id"
     @click="emit('pick', $event)"
   >
-    <span class="number">{{ shot.number }}<span v-if="chosen" class="sr">, chosen</span></span>
+    <span class="number"
+      >{{ shot.number }}<span v-if="chosen" class="sr">{{ tr('chosen') }}</span></span
+    >
     <PathThumb :flown="facts.trajectory" :subject="facts.aim" />
     <span class="text">
-      <span class="title" dir="auto">{{ facts.shot.title || 'untitled' }}</span>
+      <span class="title" dir="auto">{{ facts.shot.title || tr('untitled') }}</span>
       <span class="sub"
         ><span>{{ facts.move?.name ?? facts.shot.move.kind }}</span
         ><span class="prio">{{ facts.shot.priority }}</span
@@ -96,7 +99,7 @@ onMounted(() => {
           ><Fig v-else :value="Number(c.value)" :quantity="c.quantity" /></span
       ></span>
     </span>
-    <svg v-if="shot.done" class="tick" viewBox="0 0 14 14" role="img" aria-label="done">
+    <svg v-if="shot.done" class="tick" viewBox="0 0 14 14" role="img" :aria-label="tr('done')">
       <path d="M2 7.5L5.5 11L12 3.5" />
     </svg>
     <MarkSign v-else :severity="severity" />

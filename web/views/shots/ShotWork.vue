@@ -14,6 +14,7 @@ import FigureStrip from './FigureStrip.vue';
 import MoveDrawing from './MoveDrawing.vue';
 import MoveFacet from './MoveFacet.vue';
 import WarningList from '../../parts/WarningList.vue';
+import { tr } from './messages';
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
@@ -22,49 +23,71 @@ const acts = useShotCommands();
 const findings = useFindings();
 const warnings = useDeferred(() => bySeverity(findings.about(props.shot)));
 const FACETS: { id: Facet; label: string; key: string }[] = [
-  { id: 'move', label: 'Move', key: '1' },
-  { id: 'cut', label: 'Cut and takes', key: '2' },
-  { id: 'exposure', label: 'Exposure', key: '3' },
+  {
+    id: 'move',
+    get label() {
+      return tr('move');
+    },
+    key: '1',
+  },
+  {
+    id: 'cut',
+    get label() {
+      return tr('cutAndTakes');
+    },
+    key: '2',
+  },
+  {
+    id: 'exposure',
+    get label() {
+      return tr('exposureUpper');
+    },
+    key: '3',
+  },
 ];
 const rehearsedText = computed(() => {
   const { tries, best } = rehearsedOf(film.list('practice'), props.shot.facts.shot.id);
-  if (tries === 0) return 'Fly the shot by hand (G R)';
-  const often = `Rehearsed ${tries} ${tries === 1 ? 'time' : 'times'}`;
-  return best === null ? often : `${often}, best ${Math.round(best)} (G R)`;
+  if (tries === 0) return tr('flyTheShotByHand');
+  const often = tr('rehearsedTriesTries2', { tries, tries2: tries === 1 ? tr('time') : tr('times') });
+  return best === null ? often : tr('oftenBestBestGR', { often, best: Math.round(best) });
 });
 const title = (value: string): void => {
-  film.edit('shot', props.shot.facts.shot.id, { title: value }, 'title');
+  film.edit('shot', props.shot.facts.shot.id, { title: value }, tr('title'));
 };
 </script>
 
 <template>
-  <section class="work" aria-label="The shot being worked on">
+  <section class="work" :aria-label="tr('theShotBeingWorkedOn')">
     <header class="head">
       <span class="number">{{ shot.number }}</span>
       <ElInput
         class="title"
         :model-value="shot.facts.shot.title"
-        placeholder="Name this shot"
-        aria-label="Title"
+        :placeholder="tr('nameThisShot')"
+        :aria-label="tr('titleUpper')"
         dir="auto"
         maxlength="10000"
         @update:model-value="title"
       />
-      <button class="btn" title="See the move (P)" @click="selection.previewing = true">Preview</button>
-      <RouterLink class="btn" :to="{ name: 'rehearse' }" :title="rehearsedText">Rehearse</RouterLink>
-      <button
-        class="btn"
-        title="Two shots with half of the cut each"
-        @click="acts.splitShot(shot.facts.shot.id)"
-      >
-        Split
+      <button class="btn" :title="tr('seeTheMoveP')" @click="selection.previewing = true">
+        {{ tr('preview') }}
       </button>
-      <button class="btn" title="Copy (C)" @click="acts.copyShot(shot.facts.shot.id)">Copy</button>
-      <button class="btn" title="Delete (Del)" @click="acts.deleteShot(shot.facts.shot.id)">Delete</button>
+      <RouterLink class="btn" :to="{ name: 'rehearse' }" :title="rehearsedText">{{
+        tr('rehearse')
+      }}</RouterLink>
+      <button class="btn" :title="tr('twoShotsWithHalfOf')" @click="acts.splitShot(shot.facts.shot.id)">
+        {{ tr('split') }}
+      </button>
+      <button class="btn" :title="tr('copyC')" @click="acts.copyShot(shot.facts.shot.id)">
+        {{ tr('copy') }}
+      </button>
+      <button class="btn" :title="tr('deleteDel')" @click="acts.deleteShot(shot.facts.shot.id)">
+        {{ tr('delete') }}
+      </button>
     </header>
     <MoveDrawing :key="shot.facts.shot.id" :shot="shot" />
     <FigureStrip :shot="shot" />
-    <div class="facets" role="tablist" aria-label="Facets of the shot">
+    <div class="facets" role="tablist" :aria-label="tr('facetsOfTheShot')">
       <button
         v-for="f in FACETS"
         :id="`facet-${f.id}`"

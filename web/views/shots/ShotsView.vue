@@ -11,6 +11,7 @@ import { fetchAhead, PreviewStage } from './later';
 import LightRibbon from './LightRibbon.vue';
 import ShotList from './ShotList.vue';
 import ShotWork from './ShotWork.vue';
+import { tr } from './messages';
 
 const film = useFilm();
 const selection = useSelection();
@@ -28,9 +29,24 @@ onMounted(() => {
 type Pane = 'shots' | 'work' | 'budget';
 const pane = ref<Pane>('shots');
 const PANES: { id: Pane; label: string }[] = [
-  { id: 'shots', label: 'Shots' },
-  { id: 'work', label: 'Shot' },
-  { id: 'budget', label: 'Packs' },
+  {
+    id: 'shots',
+    get label() {
+      return tr('shotsUpper');
+    },
+  },
+  {
+    id: 'work',
+    get label() {
+      return tr('shotUpper');
+    },
+  },
+  {
+    id: 'budget',
+    get label() {
+      return tr('packsUpper');
+    },
+  },
 ];
 </script>
 
@@ -52,18 +68,19 @@ const PANES: { id: Pane; label: string }[] = [
         <ShotWork v-if="selection.shot" :shot="selection.shot" />
         <div v-else-if="selection.place" class="teach">
           <h1>{{ selection.place.location.name }}</h1>
-          <p>A shot is one camera move: what it looks at, how it flies, how long the cut needs it.</p>
+          <p>{{ tr('aShotIsOneCamera') }}</p>
           <button class="btn lead" @click="acts.addShot(selection.place.location.id)">
-            Add the first shot
+            {{ tr('addTheFirstShot') }}
           </button>
         </div>
         <div v-else class="teach">
           <h1>{{ film.film?.name }}</h1>
           <p>
-            Start with a location: where you launch from, on which day, and what stands there. The light and
-            the budget follow from it.
+            {{ tr('startWithALocationWhere') }}
           </p>
-          <RouterLink class="btn lead" :to="{ name: 'locations' }">Add the first location</RouterLink>
+          <RouterLink class="btn lead" :to="{ name: 'locations' }">{{
+            tr('addTheFirstLocation')
+          }}</RouterLink>
         </div>
       </main>
       <BudgetPane
@@ -73,10 +90,10 @@ const PANES: { id: Pane; label: string }[] = [
         :place="budget.place"
       />
       <div v-else-if="!budget" class="pane budgetpane teach">
-        <p class="quiet">Packs and cards show here once there is a location.</p>
+        <p class="quiet">{{ tr('packsAndCardsShowHere') }}</p>
       </div>
     </div>
-    <nav class="tabs no-print" aria-label="Parts of the view">
+    <nav class="tabs no-print" :aria-label="tr('partsOfTheView')">
       <button v-for="p in PANES" :key="p.id" :aria-current="pane === p.id" @click="pane = p.id">
         {{ p.label }}
       </button>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { ShotFacts } from '@core/shot';
-import { writeText } from '@core/units';
+import { writeText } from '../../format';
 import { computed } from 'vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { arrowHead, fit, line } from '@core/drawing';
+import { tr } from './messages';
 
 const props = defineProps<{ facts: ShotFacts; share: number; width: number; height: number }>();
 const derivedFilm = useDerivedFilm();
@@ -66,12 +67,7 @@ const side = computed(() => {
 </script>
 
 <template>
-  <svg
-    class="side"
-    :viewBox="`0 0 ${width} ${height}`"
-    role="img"
-    aria-label="The move from the side, to scale"
-  >
+  <svg class="side" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="tr('theMoveFromTheSide')">
     <template v-if="side">
       <rect class="earth" x="0" :y="side.ground" :width="width" :height="height - side.ground" />
       <line class="ground" x1="0" :x2="width" :y1="side.ground" :y2="side.ground" />

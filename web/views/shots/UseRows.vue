@@ -6,6 +6,7 @@ import { choices, PEOPLE_WORDS, PROPERTY_WORDS } from '../../format';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import type { Fault } from '../../sync/validation';
+import { tr } from './messages';
 
 const props = defineProps<{ shot: Shot; save: (fields: Partial<Shot>) => readonly Fault[] }>();
 const PEOPLE = choices(PEOPLE_WORDS);
@@ -18,27 +19,31 @@ const layer = (name: keyof Shot['layers'], text: string) =>
 <template>
   <div class="grid">
     <TextField
-      label="Foreground"
+      :label="tr('foreground')"
       :value="shot.layers.foreground"
-      placeholder="what passes close"
+      :placeholder="tr('whatPassesClose')"
       :save="(v) => layer('foreground', v)"
     />
-    <TextField label="Middle" :value="shot.layers.middle" :save="(v) => layer('middle', v)" />
-    <TextField label="Background" :value="shot.layers.background" :save="(v) => layer('background', v)" />
+    <TextField :label="tr('middle')" :value="shot.layers.middle" :save="(v) => layer('middle', v)" />
+    <TextField
+      :label="tr('background')"
+      :value="shot.layers.background"
+      :save="(v) => layer('background', v)"
+    />
     <PickField
-      label="People"
+      :label="tr('people')"
       :value="shot.usage.people"
       :options="PEOPLE"
       :save="(v) => save({ usage: { ...shot.usage, people: v } })"
     />
     <PickField
-      label="Property"
+      :label="tr('property')"
       :value="shot.usage.property"
       :options="PROPERTY"
       :save="(v) => save({ usage: { ...shot.usage, property: v } })"
     />
     <div class="field">
-      <span class="label">Can be used</span><span class="use">{{ use }}</span>
+      <span class="label">{{ tr('canBeUsed') }}</span><span class="use">{{ use }}</span>
     </div>
   </div>
 </template>

@@ -5,6 +5,7 @@ import type { LocationPlan } from '@core/day';
 import { computed, ref } from 'vue';
 import { useShotCommands } from '../../composables/useShotCommands';
 import { useFilm } from '../../stores/film';
+import { tr } from './messages';
 
 const props = defineProps<{ derived: DerivedFilm; place: LocationPlan }>();
 const acts = useShotCommands();
@@ -19,15 +20,15 @@ const reading = computed(() =>
   ),
 );
 const rows = computed(() => [
-  { name: 'How near', counts: Object.entries(reading.value.distance) },
-  { name: 'How high', counts: Object.entries(reading.value.height) },
-  { name: 'Lens', counts: Object.entries(reading.value.lens) },
-  { name: 'Which way', counts: Object.entries(reading.value.direction) },
+  { name: tr('howNear'), counts: Object.entries(reading.value.distance) },
+  { name: tr('howHigh'), counts: Object.entries(reading.value.height) },
+  { name: tr('lens'), counts: Object.entries(reading.value.lens) },
+  { name: tr('whichWay'), counts: Object.entries(reading.value.direction) },
 ]);
 </script>
 
 <template>
-  <section class="variety" aria-label="Variety of the list">
+  <section class="variety" :aria-label="tr('varietyOfTheList')">
     <p class="of">
       <button
         v-for="w in [false, true]"
@@ -37,7 +38,7 @@ const rows = computed(() => [
         :aria-pressed="whole === w"
         @click="whole = w"
       >
-        {{ w ? 'Whole film' : 'This location' }}
+        {{ w ? tr('wholeFilm') : tr('thisLocation') }}
       </button>
     </p>
     <dl>
@@ -55,10 +56,10 @@ const rows = computed(() => [
         <p>
           {{ l.say }} <span class="quiet">{{ l.why }}</span>
         </p>
-        <button class="btn" @click="acts.addLacking(place.location.id, l)">Add one</button>
+        <button class="btn" @click="acts.addLacking(place.location.id, l)">{{ tr('addOne') }}</button>
       </li>
     </ul>
-    <p v-else class="quiet">Nothing is missing that would be worth a remark.</p>
+    <p v-else class="quiet">{{ tr('nothingIsMissingThatWould') }}</p>
   </section>
 </template>
 

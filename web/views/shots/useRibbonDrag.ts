@@ -2,6 +2,7 @@ import type { LocationPlan } from '@core/day';
 import { clockText, MINUTE_MS } from '@core/time';
 import { ref } from 'vue';
 import { useFilm } from '../../stores/film';
+import { tr } from './messages';
 
 const START_PX = 3;
 
@@ -32,7 +33,7 @@ export const useRibbonDrag = (place: () => LocationPlan, msOf: (px: number) => n
           : byMs < -30 * MINUTE_MS
             ? null
             : clock(minuteOf(id) + byMs);
-    if (notBefore !== shot.notBefore) film.edit('shot', id, { notBefore }, 'minute');
+    if (notBefore !== shot.notBefore) film.edit('shot', id, { notBefore }, tr('minute'));
   };
 
   const down = (event: PointerEvent, id: string): void => {
@@ -45,7 +46,7 @@ export const useRibbonDrag = (place: () => LocationPlan, msOf: (px: number) => n
     const move = (e: PointerEvent): void => {
       px.value = e.clientX - start;
       if (Math.abs(px.value) > START_PX) moved.value = true;
-      says.value = moved.value ? `not before ${clock(minuteOf(id) + msOf(px.value))}` : '';
+      says.value = moved.value ? tr('notBeforeClock', { clock: clock(minuteOf(id) + msOf(px.value)) }) : '';
     };
     const end = (act: boolean) => (): void => {
       window.removeEventListener('pointermove', move);

@@ -2,6 +2,8 @@
 import type { DerivedShot } from '@core/film';
 import type { Location } from '@core/model';
 import { computed } from 'vue';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 /** North, wind and sun over the corner of the plan; the map itself is never turned. */
 const props = defineProps<{ place: Location; shot: DerivedShot | null }>();
@@ -18,11 +20,17 @@ const sun = computed(() => {
     height="56"
     viewBox="0 0 132 56"
     role="img"
-    :aria-label="`North is up. Wind from ${place.windFromDeg.toFixed(0)} degrees at ${place.windMs.toFixed(1)} metres a second.${sun ? ` Sun at bearing ${sun.azimuthDeg.toFixed(0)}.` : ''}`"
+    :aria-label="
+      tr('northIsUpWindFrom', {
+        windFromDeg: fixed(place.windFromDeg, 0),
+        windMs: fixed(place.windMs, 1),
+        azimuthDeg: sun ? ` ${tr('sunAtBearingAzimuthDeg', { azimuthDeg: fixed(sun.azimuthDeg, 0) })}` : '',
+      })
+    "
   >
     <g transform="translate(112 22)">
       <path class="north" d="M0 -14L5 8L0 4L-5 8z" />
-      <text y="28" text-anchor="middle">N</text>
+      <text y="28" text-anchor="middle">{{ tr('n') }}</text>
     </g>
     <g transform="translate(70 20)">
       <path class="arrow" :transform="`rotate(${place.windFromDeg + 180})`" d="M0 12V-10M-4 -5L0 -11L4 -5" />
@@ -33,7 +41,9 @@ const sun = computed(() => {
         <circle class="disc" r="4.5" cy="-10" />
         <path class="arrow" d="M0 12V-4" />
       </g>
-      <text y="30" text-anchor="middle">sun {{ sun.altitudeDeg.toFixed(0) }}°</text>
+      <text y="30" text-anchor="middle">
+        {{ tr('sunAltitudeDeg', { altitudeDeg: fixed(sun.altitudeDeg, 0) }) }}
+      </text>
     </g>
   </svg>
 </template>

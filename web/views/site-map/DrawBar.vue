@@ -1,17 +1,34 @@
 <script setup lang="ts">
+import { inSentence } from '../../format';
 import { FEATURE_KINDS, featureWords } from '@core/site';
 import type { FeatureKind, FeatureShape } from '@core/model';
 import { computed } from 'vue';
 import type { Tool } from '../../map/draw-tool';
 import { ElOption, ElSelect } from '../../parts/element';
 import { ElOptionGroup } from '../../parts/element-more';
+import { tr } from './messages';
 
 const props = defineProps<{ tool: Tool }>();
 const emit = defineEmits<{ tool: [tool: Tool]; finish: [] }>();
 const GROUPS = [
-  { id: 'flying', label: 'Flying' },
-  { id: 'standing', label: 'What stands there' },
-  { id: 'zone', label: 'Kept away from' },
+  {
+    id: 'flying',
+    get label() {
+      return tr('flying');
+    },
+  },
+  {
+    id: 'standing',
+    get label() {
+      return tr('whatStandsThere');
+    },
+  },
+  {
+    id: 'zone',
+    get label() {
+      return tr('keptAwayFrom');
+    },
+  },
 ] as const;
 const SHAPE_WORDS: Readonly<Record<FeatureShape, string>> = { point: 'spot', line: 'line', area: 'area' };
 const options = GROUPS.map((g) => ({
@@ -42,24 +59,24 @@ const measuring = (closed: boolean): boolean =>
   props.tool?.what === 'measure' && props.tool.closed === closed;
 const hint = computed(() => {
   if (!props.tool) return '';
-  if (props.tool.what === 'subject') return 'Click where it stands.';
-  if (props.tool.what !== 'draw') return 'Click along it; double click or Enter ends it.';
+  if (props.tool.what === 'subject') return tr('clickWhereItStands');
+  if (props.tool.what !== 'draw') return tr('clickAlongItDoubleClick');
   return props.tool.shape === 'point'
-    ? `Click where the ${featureWords(props.tool.kind).name.toLowerCase()} is.`
-    : 'Click its corners; double click or Enter ends it, Esc drops it.';
+    ? tr('clickWhereTheNameIs', { name: inSentence(featureWords(props.tool.kind).name) })
+    : tr('clickItsCornersDoubleClick');
 });
 </script>
 
 <template>
-  <div class="tools" role="toolbar" aria-label="Draw and measure">
-    <span class="label">Draw</span>
+  <div class="tools" role="toolbar" :aria-label="tr('drawAndMeasure')">
+    <span class="label">{{ tr('draw') }}</span>
     <button
       class="btn"
       :class="{ on: tool?.what === 'subject' }"
       :aria-pressed="tool?.what === 'subject'"
       @click="emit('tool', tool?.what === 'subject' ? null : { what: 'subject' })"
     >
-      Subject
+      {{ tr('subject') }}
     </button>
     <button
       v-for="q in quick"
@@ -74,22 +91,22 @@ const hint = computed(() => {
     <ElSelect
       class="more"
       :model-value="chosen"
-      placeholder="more"
-      aria-label="Draw something else"
+      :placeholder="tr('more')"
+      :aria-label="tr('drawSomethingElse')"
       @update:model-value="choose"
     >
       <ElOptionGroup v-for="g in options" :key="g.id" :label="g.label"
         ><ElOption v-for="k in g.kinds" :key="k.key" :value="k.key" :label="k.label"
       /></ElOptionGroup>
     </ElSelect>
-    <span class="label">Measure</span>
+    <span class="label">{{ tr('measure') }}</span>
     <button
       class="btn"
       :class="{ on: measuring(false) }"
       :aria-pressed="measuring(false)"
       @click="emit('tool', measuring(false) ? null : { what: 'measure', closed: false })"
     >
-      Way
+      {{ tr('way') }}
     </button>
     <button
       class="btn"
@@ -97,7 +114,7 @@ const hint = computed(() => {
       :aria-pressed="measuring(true)"
       @click="emit('tool', measuring(true) ? null : { what: 'measure', closed: true })"
     >
-      Area
+      {{ tr('area') }}
     </button>
     <p v-if="tool" class="doing">
       <span class="hint" role="status">{{ hint }}</span>
@@ -106,9 +123,9 @@ const hint = computed(() => {
         class="btn"
         @click="emit('finish')"
       >
-        Finish
+        {{ tr('finish') }}
       </button>
-      <button v-if="tool" class="btn" @click="emit('tool', null)">Discard</button>
+      <button v-if="tool" class="btn" @click="emit('tool', null)">{{ tr('discard') }}</button>
     </p>
   </div>
 </template>

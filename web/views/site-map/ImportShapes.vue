@@ -17,6 +17,8 @@ import SwitchField from '../../parts/SwitchField.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import type { Plan } from './usePlan';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 const props = defineProps<{ plan: Plan }>();
 const emit = defineEmits<{ close: [] }>();
@@ -55,7 +57,7 @@ const take = async (event: Event): Promise<void> => {
   read.value = null;
   rows.value = [];
   if (file.size > LIMIT) {
-    fault.value = `${file.name} has ${(file.size / 1e6).toFixed(0)} MB; 25 MB are read at most. Cut it to the location.`;
+    fault.value = tr('nameHasFileMB25', { name: file.name, file: fixed(file.size / 1e6, 0) });
     return;
   }
   content.value = await file.text();
@@ -84,14 +86,14 @@ const bring = (): void => {
     };
   });
   const faults = film.commit(
-    `bring ${made.length} shapes`,
+    tr('bringMadeShapes', { made: made.length }),
     made.map((f) => ({ kind: 'feature' as const, id: f.id, after: f as never })),
   );
   if (faults[0]) {
     fault.value = faults[0].say;
     return;
   }
-  selection.say(`${made.length} shapes brought in. Ctrl+Z takes them back.`);
+  selection.say(tr('madeShapesBroughtInCtrl', { made: made.length }));
   emit('close');
 };
 
@@ -124,48 +126,57 @@ const save = (format: ShapeFormat): void => {
 </script>
 
 <template>
-  <section class="sheet scroll" role="dialog" aria-label="Bring or save shapes">
+  <section class="sheet scroll" role="dialog" :aria-label="tr('bringOrSaveShapes')">
     <header>
-      <h2>Shapes in and out</h2>
-      <button class="btn" title="Close (Esc)" @click="emit('close')">Close</button>
+      <h2>{{ tr('shapesInAndOut') }}</h2>
+      <button class="btn" :title="tr('closeEsc')" @click="emit('close')">{{ tr('close') }}</button>
     </header>
     <div class="two">
       <div>
-        <h3>Bring in</h3>
+        <h3>{{ tr('bringIn') }}</h3>
         <label class="btn lead file"
-          >Choose a file<input type="file" class="sr" accept=".geojson,.json,.kml,.gpx,.xml" @change="take"
+          >{{ tr('chooseAFile')
+          }}<input type="file" class="sr" accept=".geojson,.json,.kml,.gpx,.xml" @change="take"
         /></label>
         <p class="quiet">
-          GeoJSON, KML or GPX, with tracks and waypoints. You see what comes in before it does.
+          {{ tr('geoJSONKMLOrGPXWith') }}
         </p>
         <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
         <p v-if="read?.swapped" class="care">
-          All of it lies far away, but near here with the coordinates the other way round.
-          <button class="btn" @click="show(true)">Take latitude first</button>
+          {{ tr('allOfItLiesFar') }}
+          <button class="btn" @click="show(true)">{{ tr('takeLatitudeFirst') }}</button>
         </p>
         <table v-if="rows.length > 0">
           <caption class="sr">
-            What the file holds
+            {{
+              tr('whatTheFileHolds')
+            }}
           </caption>
           <thead>
             <tr>
-              <th>Take</th>
-              <th>Name</th>
-              <th>Becomes</th>
-              <th>Size</th>
-              <th>Away</th>
+              <th>{{ tr('take') }}</th>
+              <th>{{ tr('name') }}</th>
+              <th>{{ tr('becomes') }}</th>
+              <th>{{ tr('size') }}</th>
+              <th>{{ tr('away') }}</th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="(r, i) in rows.slice(0, 200)" :key="i">
-              <td><input v-model="r.take" type="checkbox" :aria-label="`Take ${r.thing.name}`" /></td>
+              <td>
+                <input
+                  v-model="r.take"
+                  type="checkbox"
+                  :aria-label="tr('takeName', { name: r.thing.name })"
+                />
+              </td>
               <td dir="auto">
                 {{ r.thing.name }} <span class="quiet">{{ r.thing.note }}</span>
               </td>
               <td>
                 <PickField
                   bare
-                  label="Becomes"
+                  :label="tr('becomes')"
                   :value="r.kind"
                   :options="kindsFor(r.thing.shape)"
                   :save="
@@ -175,14 +186,16 @@ const save = (format: ShapeFormat): void => {
                   "
                 />
               </td>
-              <td>{{ r.thing.points.length }} {{ r.thing.shape === 'point' ? 'spot' : 'corners' }}</td>
+              <td>
+                {{ r.thing.points.length }} {{ r.thing.shape === 'point' ? tr('spot') : tr('corners') }}
+              </td>
               <td>{{ r.thing.awayM.toFixed(0) }} m</td>
             </tr>
           </tbody>
         </table>
-        <p v-if="rows.length > 200" class="quiet">and {{ rows.length - 200 }} more</p>
+        <p v-if="rows.length > 200" class="quiet">{{ tr('andRowsMore', { rows: rows.length - 200 }) }}</p>
         <template v-if="(read?.skipped.length ?? 0) > 0"
-          ><h3>Left out</h3>
+          ><h3>{{ tr('leftOut') }}</h3>
           <ul class="skipped">
             <li v-for="(s, i) in read?.skipped.slice(0, 50)" :key="i">
               <b dir="auto">{{ s.name }}</b>: {{ s.why }}
@@ -190,13 +203,13 @@ const save = (format: ShapeFormat): void => {
           </ul></template
         >
         <button v-if="rows.length > 0" class="btn lead" :disabled="taken.length === 0" @click="bring">
-          Bring {{ taken.length }} in
+          {{ tr('bringTakenIn', { taken: taken.length }) }}
         </button>
       </div>
       <div>
-        <h3>Save what is on the plan</h3>
+        <h3>{{ tr('saveWhatIsOnThe') }}</h3>
         <SwitchField
-          label="Paths of the shots, too"
+          :label="tr('pathsOfTheShotsToo')"
           :value="withPaths"
           :save="
             (v: boolean) => {
@@ -210,7 +223,7 @@ const save = (format: ShapeFormat): void => {
           </button>
         </p>
         <p class="quiet">
-          GPX knows no areas: outlines become tracks that close, and come back as areas here.
+          {{ tr('gpxKnowsNoAreasOutlines') }}
         </p>
       </div>
     </div>

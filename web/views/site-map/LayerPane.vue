@@ -10,6 +10,8 @@ import { takeHeights, takePicture } from '../../exchange/site-files';
 import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';
 import PictureRow from './PictureRow.vue';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 const props = defineProps<{ plan: Plan; layers: Layers }>();
 const emit = defineEmits<{ bring: [] }>();
@@ -27,8 +29,11 @@ const pictures = computed(() =>
 const flights = computed(() => {
   const count = derivedFilm.derived?.places.get(props.plan.placeId.value)?.flights.length ?? 0;
   return [
-    { value: null as number | null, label: 'all shots' },
-    ...Array.from({ length: count }, (_, i) => ({ value: i as number | null, label: `flight ${i + 1}` })),
+    { value: null as number | null, label: tr('allShots') },
+    ...Array.from({ length: count }, (_, i) => ({
+      value: i as number | null,
+      label: tr('flightValue', { value: i + 1 }),
+    })),
   ];
 });
 const take = async (event: Event, what: 'heights' | 'picture'): Promise<void> => {
@@ -37,7 +42,7 @@ const take = async (event: Event, what: 'heights' | 'picture'): Promise<void> =>
   field.value = '';
   const { value: place } = props.plan.place;
   if (!file || !place) return;
-  busy.value = `Reading ${file.name}`;
+  busy.value = tr('readingName', { name: file.name });
   fault.value = '';
   try {
     const done = await (what === 'heights'
@@ -50,24 +55,28 @@ const take = async (event: Event, what: 'heights' | 'picture'): Promise<void> =>
   busy.value = '';
 };
 const dropGround = (): void => {
-  if (ground.value) film.remove('take the ground away', [{ kind: 'ground', id: ground.value.id }]);
+  if (ground.value) film.remove(tr('takeTheGroundAway'), [{ kind: 'ground', id: ground.value.id }]);
 };
 </script>
 
 <template>
-  <section class="pane" aria-label="Layers">
-    <h2>Ground</h2>
+  <section class="pane" :aria-label="tr('layers')">
+    <h2>{{ tr('ground') }}</h2>
     <template v-if="ground">
       <p>
         <b dir="auto">{{ ground.name }}</b>
-        <span class="quiet"
-          >{{ ground.columns }} × {{ ground.rows }} cells of
-          {{ ground.cellM.toFixed(ground.cellM < 10 ? 1 : 0) }} m, {{ ground.lowM.toFixed(0) }} to
-          {{ ground.highM.toFixed(0) }} m above the sea</span
-        >
+        <span class="quiet">{{
+          tr('columns×RowsCellsOf', {
+            columns: ground.columns,
+            rows: ground.rows,
+            cellM: ground.cellM.toFixed(ground.cellM < 10 ? 1 : 0),
+            lowM: fixed(ground.lowM, 0),
+            highM: fixed(ground.highM, 0),
+          })
+        }}</span>
       </p>
       <SwitchField
-        label="Shade"
+        :label="tr('shade')"
         :value="layers.ground"
         :save="
           (v: boolean) => {
@@ -76,7 +85,7 @@ const dropGround = (): void => {
         "
       />
       <SwitchField
-        label="Lines of equal height"
+        :label="tr('linesOfEqualHeight')"
         :value="layers.contours"
         :save="
           (v: boolean) => {
@@ -85,7 +94,7 @@ const dropGround = (): void => {
         "
       />
       <SwitchField
-        label="What is seen from the launch point"
+        :label="tr('whatIsSeenFromThe')"
         :value="layers.seen"
         :save="
           (v: boolean) => {
@@ -95,7 +104,7 @@ const dropGround = (): void => {
       />
       <div v-if="layers.seen" class="row">
         <NumberField
-          label="flying at, above launch"
+          :label="tr('flyingAtAboveLaunch')"
           :value="layers.seenHeightM"
           quantity="metres"
           :step="5"
@@ -106,27 +115,24 @@ const dropGround = (): void => {
           "
         />
         <p v-if="layers.seenShare !== null" class="quiet" data-seen>
-          {{ (layers.seenShare * 100).toFixed(0) }} % of what is in reach is seen. Veiled: hidden by ground,
-          woods or houses.
+          {{ tr('seenShareOfWhatIsIn', { seenShare: fixed(layers.seenShare * 100, 0) }) }}
         </p>
       </div>
-      <button class="btn" @click="dropGround">Take the ground away</button>
+      <button class="btn" @click="dropGround">{{ tr('takeTheGroundAwayUpper') }}</button>
     </template>
     <p v-else class="quiet">
-      The ground counts as level with the origin. Bring heights and everything is checked against them.
+      {{ tr('theGroundCountsAsLevel') }}
     </p>
     <label class="btn file"
-      >Bring heights<input
-        type="file"
-        class="sr"
-        accept=".asc,.txt,.tif,.tiff,.grd"
-        @change="take($event, 'heights')"
+      >{{ tr('bringHeights')
+      }}<input type="file" class="sr" accept=".asc,.txt,.tif,.tiff,.grd" @change="take($event, 'heights')"
     /></label>
-    <p class="quiet small">GeoTIFF or ESRI ASCII grid, heights in metres.</p>
-    <h2>Pictures under the plan</h2>
+    <p class="quiet small">{{ tr('geoTIFFOrESRIASCIIGrid') }}</p>
+    <h2>{{ tr('picturesUnderThePlan') }}</h2>
     <PictureRow v-for="p in pictures" :key="p.id" :picture="p" :plan="plan" :layers="layers" />
     <label class="btn file"
-      >Bring a picture<input
+      >{{ tr('bringAPicture')
+      }}<input
         type="file"
         class="sr"
         accept="image/png,image/jpeg,image/webp"
@@ -136,9 +142,9 @@ const dropGround = (): void => {
     <p v-if="fault || layers.trouble || grounds.trouble" class="fault" role="alert">
       {{ fault || layers.trouble || grounds.trouble }}
     </p>
-    <h2>Shown</h2>
+    <h2>{{ tr('shown') }}</h2>
     <PickField
-      label="Shots of"
+      :label="tr('shotsOf')"
       :value="layers.flight"
       :options="flights"
       :save="
@@ -148,7 +154,7 @@ const dropGround = (): void => {
       "
     />
     <SwitchField
-      label="Only the picked shot"
+      :label="tr('onlyThePickedShot')"
       :value="layers.onlyPicked"
       :save="
         (v: boolean) => {
@@ -158,7 +164,7 @@ const dropGround = (): void => {
     />
     <SwitchField
       v-if="layers.tilesSet"
-      label="Map tiles from the address set"
+      :label="tr('mapTilesFromTheAddress')"
       :value="layers.tiles"
       :save="
         (v: boolean) => {
@@ -167,7 +173,7 @@ const dropGround = (): void => {
       "
     />
     <SwitchField
-      label="What the camera frames"
+      :label="tr('whatTheCameraFrames')"
       :value="layers.frame"
       :save="
         (v: boolean) => {
@@ -176,7 +182,7 @@ const dropGround = (): void => {
       "
     />
     <SwitchField
-      label="Shadows at the planned minute"
+      :label="tr('shadowsAtThePlannedMinute')"
       :value="layers.shadows"
       :save="
         (v: boolean) => {
@@ -184,8 +190,8 @@ const dropGround = (): void => {
         }
       "
     />
-    <h2>In and out</h2>
-    <button class="btn" @click="emit('bring')">Bring or save shapes</button>
+    <h2>{{ tr('inAndOut') }}</h2>
+    <button class="btn" @click="emit('bring')">{{ tr('bringOrSaveShapes') }}</button>
   </section>
 </template>
 

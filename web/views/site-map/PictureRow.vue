@@ -8,13 +8,16 @@ import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';
+import { tr } from './messages';
+import { fixed } from '../../format';
 
 const props = defineProps<{ picture: Entity<'picture'>; plan: Plan; layers: Layers }>();
 const film = useFilm();
 const open = computed(() => props.layers.pinningId === props.picture.id);
 const turn = (): void => props.layers.set('pinningId', open.value ? '' : props.picture.id);
 type Pin = Entity<'picture'>['pins'][number];
-const set = (fields: Partial<Entity<'picture'>>) => film.edit('picture', props.picture.id, fields, 'picture');
+const set = (fields: Partial<Entity<'picture'>>) =>
+  film.edit('picture', props.picture.id, fields, tr('picture'));
 const setPin = (i: number, fields: Partial<Pin>) => {
   const pins = props.picture.pins.map((p, n) => (n === i ? { ...p, ...fields } : p));
   const lies = pinned(pins);
@@ -37,21 +40,21 @@ const metresPerPixel = computed(() => {
 <template>
   <div class="picture">
     <div class="line">
-      <TextField label="Picture" :value="picture.name" :save="(v) => set({ name: v })" /><button
+      <TextField :label="tr('pictureUpper')" :value="picture.name" :save="(v) => set({ name: v })" /><button
         class="btn"
         @click="turn"
       >
-        {{ open ? 'Done' : 'Pins' }}</button
+        {{ open ? tr('done') : tr('pins') }}</button
       ><button
         class="btn"
         @click="film.remove('take the picture away', [{ kind: 'picture', id: picture.id }])"
       >
-        Delete
+        {{ tr('delete') }}
       </button>
     </div>
     <div class="line">
       <SwitchField
-        label="Shown"
+        :label="tr('shown')"
         :value="picture.shown"
         :save="
           (v: boolean) => {
@@ -60,7 +63,7 @@ const metresPerPixel = computed(() => {
         "
       />
       <NumberField
-        label="Opacity"
+        :label="tr('opacity')"
         :value="picture.opacity"
         quantity="percent"
         :scale="100"
@@ -71,30 +74,47 @@ const metresPerPixel = computed(() => {
     </div>
     <template v-if="open">
       <p class="quiet small">
-        {{ picture.widthPx }} × {{ picture.heightPx }} pixels, {{ metresPerPixel.toFixed(2) }} m each. A pin
-        names a pixel (from the upper left) and where it lies; drag it on the plan.
+        {{
+          tr('widthPx×HeightPxPixelsMetresPerPixel', {
+            widthPx: picture.widthPx,
+            heightPx: picture.heightPx,
+            metresPerPixel: fixed(metresPerPixel, 2),
+          })
+        }}
       </p>
       <div v-for="(pin, i) in picture.pins" :key="i" class="pin">
         <b>{{ i + 1 }}</b>
         <NumberField
-          label="Pixel across"
+          :label="tr('pixelAcross')"
           :value="pin.px"
           quantity="count"
           unit="px"
           :save="(v) => setPin(i, { px: v })"
         />
         <NumberField
-          label="Pixel down"
+          :label="tr('pixelDown')"
           :value="pin.py"
           quantity="count"
           unit="px"
           :save="(v) => setPin(i, { py: v })"
         />
-        <NumberField label="East" :value="pin.xM" quantity="metres" :save="(v) => setPin(i, { xM: v })" />
-        <NumberField label="North" :value="pin.yM" quantity="metres" :save="(v) => setPin(i, { yM: v })" />
+        <NumberField
+          :label="tr('east')"
+          :value="pin.xM"
+          quantity="metres"
+          :save="(v) => setPin(i, { xM: v })"
+        />
+        <NumberField
+          :label="tr('north')"
+          :value="pin.yM"
+          quantity="metres"
+          :save="(v) => setPin(i, { yM: v })"
+        />
       </div>
-      <button v-if="picture.pins.length < 3" class="btn" @click="third">Add a third pin</button>
-      <button v-else class="btn" @click="set({ pins: picture.pins.slice(0, 2) })">Take the third away</button>
+      <button v-if="picture.pins.length < 3" class="btn" @click="third">{{ tr('addAThirdPin') }}</button>
+      <button v-else class="btn" @click="set({ pins: picture.pins.slice(0, 2) })">
+        {{ tr('takeTheThirdAway') }}
+      </button>
     </template>
   </div>
 </template>

@@ -5,7 +5,7 @@ import type { LossAction } from '@core/model';
 import { FIXED_RETURN_M } from '@core/clearance';
 import { bySeverity } from '@core/warnings';
 import { computed } from 'vue';
-import { SENSING_CHOICES } from '../../format';
+import { fixed, sensingChoices } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import EyeView from '../../parts/EyeView.vue';
 import PickField from '../../parts/PickField.vue';
@@ -16,6 +16,7 @@ import { useSite } from '../../stores/site';
 import PackRail from '../shots/PackRail.vue';
 import WarningList from '../../parts/WarningList.vue';
 import type { Plan } from './usePlan';
+import { tr } from './messages';
 
 const props = defineProps<{ plan: Plan; shot: DerivedShot; share: number }>();
 const film = useFilm();
@@ -29,66 +30,81 @@ const warnings = computed(() =>
   bySeverity([...(told.value?.warnings ?? []), ...props.shot.warnings.filter((w) => GROUNDED.has(w.code))]),
 );
 const launches = computed(() => [
-  { value: null as string | null, label: 'as the location has it' },
+  { value: null as string | null, label: tr('asTheLocationHasIt') },
   ...props.plan.things.value
     .filter((t) => t.kind === 'launch')
-    .map((t) => ({ value: t.id as string | null, label: t.name || 'Launch point' })),
+    .map((t) => ({ value: t.id as string | null, label: t.name || tr('launchPoint') })),
 ]);
-const ACTIONS: Readonly<Record<LossAction, string>> = { return: 'Return', hover: 'Hover', land: 'Land' };
+const ACTIONS: Readonly<Record<LossAction, string>> = {
+  get return() {
+    return tr('return');
+  },
+  get hover() {
+    return tr('hover');
+  },
+  get land() {
+    return tr('land');
+  },
+};
 const actions = [
-  { value: null as LossAction | null, label: 'as the location has it' },
+  {
+    value: null as LossAction | null,
+    get label() {
+      return tr('asTheLocationHasIt');
+    },
+  },
   ...(Object.keys(ACTIONS) as LossAction[]).map((a) => ({
     value: a as LossAction | null,
     label: ACTIONS[a],
   })),
 ];
 const set = (fields: Record<string, unknown>) =>
-  film.edit('shot', props.shot.facts.shot.id, fields, 'site of a shot');
+  film.edit('shot', props.shot.facts.shot.id, fields, tr('siteOfAShot'));
 const locationPlan = computed(() => derivedFilm.derived?.places.get(props.shot.facts.location.id) ?? null);
 const flight = computed(() =>
   props.shot.flightIndex === null ? null : (locationPlan.value?.flights[props.shot.flightIndex] ?? null),
 );
-const fixed = FIXED_RETURN_M.map(([a, b]) => (a === b ? `${a}` : `${a} to ${b}`)).join(' or ');
+const fixedHeights = FIXED_RETURN_M.map(([a, b]) => (a === b ? `${a}` : `${a} to ${b}`)).join(' or ');
 const overGround = computed(() => props.shot.facts.overGround);
 </script>
 
 <template>
-  <section class="pane" aria-label="The picked shot on its site">
+  <section class="pane" :aria-label="tr('thePickedShotOnIts')">
     <header>
       <h2>
         <span class="number">{{ shot.number }}</span>
-        <span dir="auto">{{ shot.facts.shot.title || 'untitled' }}</span>
+        <span dir="auto">{{ shot.facts.shot.title || tr('untitled') }}</span>
       </h2>
       <span class="quiet">{{ shot.facts.move?.name }}</span>
     </header>
     <EyeView :shot="shot" :share="share" :width="296" :height="140" />
     <dl class="costs">
       <div>
-        <dt class="label">in the air</dt>
+        <dt class="label">{{ tr('inTheAir') }}</dt>
         <dd data-site="air"><Fig :value="shot.facts.seconds.airS" quantity="seconds" /></dd>
       </div>
       <div>
-        <dt class="label">energy</dt>
+        <dt class="label">{{ tr('energy') }}</dt>
         <dd class="wh" data-site="energy">
           <Fig :value="shot.facts.energy?.totalWh ?? NaN" quantity="wattHours" />
         </dd>
       </div>
       <div>
-        <dt class="label">card</dt>
+        <dt class="label">{{ tr('card') }}</dt>
         <dd class="gb"><Fig :value="shot.facts.bytes / 1e9" quantity="gigabytes" /></dd>
       </div>
       <div v-if="flight">
-        <dt class="label">flight {{ (shot.flightIndex ?? 0) + 1 }}</dt>
+        <dt class="label">{{ tr('flightFlightIndex', { flightIndex: (shot.flightIndex ?? 0) + 1 }) }}</dt>
         <dd data-site="flight">
-          <Fig :value="flight.usedWh" quantity="wattHours" /><span class="unit"
-            >of {{ flight.supply.usableWh.toFixed(0) }}</span
-          >
+          <Fig :value="flight.usedWh" quantity="wattHours" /><span class="unit">{{
+            tr('ofUsableWh', { usableWh: fixed(flight.supply.usableWh, 0) })
+          }}</span>
         </dd>
       </div>
     </dl>
     <WarningList :warnings="warnings" />
     <p v-if="facts && warnings.length === 0" class="quiet" data-site="clear">
-      Nothing marked on this plan is in its way. What is not marked is not known; look before you fly.
+      {{ tr('nothingMarkedOnThisPlan') }}
     </p>
     <PackRail
       v-if="derivedFilm.derived && locationPlan"
@@ -98,81 +114,83 @@ const overGround = computed(() => props.shot.facts.overGround);
     />
     <dl v-if="facts" class="facts">
       <div>
-        <dt>Over the ground</dt>
+        <dt>{{ tr('overTheGround') }}</dt>
         <dd>
-          <Fig :value="overGround.lowestM" quantity="metres" /> to
+          <Fig :value="overGround.lowestM" quantity="metres" /> {{ tr('to') }}
           <Fig :value="overGround.highestM" quantity="metres" />
         </dd>
       </div>
       <div>
-        <dt>Over launch</dt>
+        <dt>{{ tr('overLaunch') }}</dt>
         <dd>
-          <Fig :value="(shot.facts.trajectory?.lowestM ?? NaN) - facts.launch.z" quantity="metres" /> to
+          <Fig :value="(shot.facts.trajectory?.lowestM ?? NaN) - facts.launch.z" quantity="metres" />
+          {{ tr('to') }}
           <Fig :value="(shot.facts.trajectory?.highestM ?? NaN) - facts.launch.z" quantity="metres" />
         </dd>
       </div>
       <div v-if="facts.nearest">
-        <dt>Nearest</dt>
+        <dt>{{ tr('nearest') }}</dt>
         <dd data-site="nearest">
           {{ facts.nearest.name }}, <Fig :value="Math.max(0, facts.nearest.freeM)" quantity="metres" />
         </dd>
       </div>
       <div>
-        <dt>A gust carries it</dt>
+        <dt>{{ tr('aGustCarriesIt') }}</dt>
         <dd><Fig :value="facts.driftM" quantity="metres" /></dd>
       </div>
       <div v-for="(p, i) in facts.fromPilot" :key="i">
-        <dt>From the pilot, {{ i === 0 ? 'start' : 'end' }}</dt>
+        <dt>{{ tr('fromThePilotValue', { value: i === 0 ? tr('start') : tr('end') }) }}</dt>
         <dd>
-          <Fig :value="p.distanceM" quantity="metres" /> at <Fig :value="p.bearingDeg" quantity="degrees" />
+          <Fig :value="p.distanceM" quantity="metres" /> {{ tr('at') }}
+          <Fig :value="p.bearingDeg" quantity="degrees" />
         </dd>
       </div>
       <div>
-        <dt>Made out to about</dt>
+        <dt>{{ tr('madeOutToAbout') }}</dt>
         <dd>
-          <Fig :value="facts.sight.limitM" quantity="metres" />, farthest
+          <Fig :value="facts.sight.limitM" quantity="metres" />{{ tr('farthest') }}
           <Fig :value="facts.sight.farthestM" quantity="metres" />
         </dd>
       </div>
       <template v-if="facts.home">
         <div>
-          <dt>Way home asks</dt>
+          <dt>{{ tr('wayHomeAsks') }}</dt>
           <dd data-site="return">
             <Fig :value="facts.home.needM" quantity="metres" />
-            <span class="quiet">over {{ facts.home.by }}</span>
+            <span class="quiet">{{ tr('overBy', { by: facts.home.by }) }}</span>
           </dd>
         </div>
         <div>
-          <dt>Ceiling allows</dt>
+          <dt>{{ tr('ceilingAllows') }}</dt>
           <dd>
             <Fig :value="facts.home.mostM" quantity="metres" />
-            <span class="quiet">others set {{ fixed }} m</span>
+            <span class="quiet">{{ tr('othersSetFixedM', { fixed: fixedHeights }) }}</span>
           </dd>
         </div>
       </template>
     </dl>
     <div v-if="facts" class="grid">
       <PickField
-        label="Launch point"
+        :label="tr('launchPoint')"
         :value="shot.facts.shot.launchId"
         :options="launches"
         :save="(v) => set({ launchId: v })"
       />
       <PickField
-        label="Lost-link action"
+        :label="tr('lostLinkAction')"
         :value="shot.facts.shot.lossAction"
         :options="actions"
         :save="(v) => set({ lossAction: v })"
       />
       <PickField
-        label="Obstacle sensing"
+        :label="tr('obstacleSensing')"
         :value="shot.facts.shot.sensing"
-        :options="SENSING_CHOICES"
+        :options="sensingChoices()"
         :save="(v) => set({ sensing: v })"
       />
       <SwitchField
         v-if="plan.ground.value.grid"
-        label="Keep height over ground"
+        :label="tr('keepHeightOverGround')"
         :value="shot.facts.shot.overGround"
         :save="
           (v: boolean) => {
@@ -184,11 +202,11 @@ const overGround = computed(() => props.shot.facts.overGround);
     <ul v-if="facts" class="loss">
       <li v-for="a in ['return', 'hover', 'land'] as const" :key="a" :class="{ on: facts.loss.chosen === a }">
         <b>{{ ACTIONS[a] }}</b> {{ text(facts.loss.meets[a])
-        }}<span v-if="facts.loss.advice === a" class="advice"> – advised</span>
+        }}<span v-if="facts.loss.advice === a" class="advice"> {{ tr('advised') }}</span>
       </li>
     </ul>
     <p v-if="facts" class="quiet small">
-      {{ text(facts.loss.why) }} You confirm it; check what your aircraft really does.
+      {{ tr('whyYouConfirmItCheck', { why: text(facts.loss.why) }) }}
     </p>
   </section>
 </template>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { homeWay, sceneOf, sideOf, type SidePoint, launchOf } from '@core/location';
 import type { DerivedShot } from '@core/film';
-import { writeText } from '@core/units';
 import { computed, ref } from 'vue';
 import { useElementSize } from '../../parts/useElementSize';
 import { roundStep } from '@core/drawing';
@@ -9,6 +8,8 @@ import { useFilm } from '../../stores/film';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useSite } from '../../stores/site';
 import type { Plan } from './usePlan';
+import { tr } from './messages';
+import { fixed, writeText } from '../../format';
 
 const props = defineProps<{ plan: Plan; shot: DerivedShot; share: number }>();
 const emit = defineEmits<{ share: [share: number] }>();
@@ -162,7 +163,7 @@ const text = (z: number): string => writeText(z, 'metres', derivedFilm.units).re
 </script>
 
 <template>
-  <section class="side" aria-label="From the side">
+  <section class="side" :aria-label="tr('fromTheSide')">
     <header>
       <button
         v-for="m in ['path', 'home'] as const"
@@ -174,20 +175,22 @@ const text = (z: number): string => writeText(z, 'metres', derivedFilm.units).re
       >
         {{
           m === 'home'
-            ? 'Way home'
+            ? tr('wayHome')
             : still && mode === 'path'
-              ? 'Height over the seconds'
-              : 'Path from the side'
+              ? tr('heightOverTheSeconds')
+              : tr('pathFromTheSide')
         }}
       </button>
       <span v-if="now" class="figures"
-        ><span class="label">over the ground</span>
-        <b data-side="agl">{{ text(now.flownM - now.groundM) }}</b> <span class="label">over launch</span>
-        <b>{{ text(now.flownM - launch.z) }}</b></span
+        ><span class="label">{{ tr('overTheGroundLower') }}</span>
+        <b data-side="agl">{{ text(now.flownM - now.groundM) }}</b>
+        <span class="label">{{ tr('overLaunchLower') }}</span> <b>{{ text(now.flownM - launch.z) }}</b></span
       >
       <span v-if="worst" class="figures"
-        ><span class="label">least free air</span> <b>{{ text(Math.max(0, worst.freeM)) }}</b>
-        <span class="label">to {{ worst.name }}, {{ worst.timeS.toFixed(0) }} s in</span></span
+        ><span class="label">{{ tr('leastFreeAir') }}</span> <b>{{ text(Math.max(0, worst.freeM)) }}</b>
+        <span class="label">{{
+          tr('toNameTimeSSIn', { name: worst.name, timeS: fixed(worst.timeS, 0) })
+        }}</span></span
       >
     </header>
     <div ref="target" class="box">
@@ -196,7 +199,7 @@ const text = (z: number): string => writeText(z, 'metres', derivedFilm.units).re
         :viewBox="`0 0 ${width} ${height}`"
         role="slider"
         tabindex="0"
-        aria-label="Moment of the move"
+        :aria-label="tr('momentOfTheMove')"
         :aria-valuenow="Math.round(share * 100)"
         aria-valuemin="0"
         aria-valuemax="100"
@@ -234,7 +237,7 @@ const text = (z: number): string => writeText(z, 'metres', derivedFilm.units).re
           <rect class="craft" :x="x(now.distanceM) - 6" :y="y(now.flownM) - 3" width="12" height="6" />
         </g>
       </svg>
-      <p v-else class="quiet none">{{ shot.facts.noPath ?? 'There is no path to show.' }}</p>
+      <p v-else class="quiet none">{{ shot.facts.noPath ?? tr('thereIsNoPathTo') }}</p>
     </div>
   </section>
 </template>

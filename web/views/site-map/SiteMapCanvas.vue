@@ -11,6 +11,7 @@ import { useSite } from '../../stores/site';
 import { extrasOf, handlesOf } from './extras';
 import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';
+import { tr } from './messages';
 
 const props = defineProps<{
   plan: Plan;
@@ -141,13 +142,7 @@ defineExpose({
 </script>
 
 <template>
-  <div
-    ref="box"
-    class="canvas"
-    role="application"
-    tabindex="0"
-    aria-label="Site map. Arrow keys pan, plus and minus zoom; everything on it is also in the list beside it."
-  />
+  <div ref="box" class="canvas" role="application" tabindex="0" :aria-label="tr('siteMapArrowKeysPan')" />
 </template>
 
 <style scoped>

@@ -2,7 +2,6 @@
 import type { LaunchIdea } from '@core/location';
 import { worst } from '@core/warnings';
 import { fromLocal } from '@core/geometry';
-import { writeText } from '@core/units';
 import { featureWords, measureOf } from '@core/site';
 import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -25,6 +24,8 @@ import ThingPane from './ThingPane.vue';
 import { useLayers } from './useLayers';
 import { usePlan } from './usePlan';
 import { usePlanKeys } from './usePlanKeys';
+import { tr } from './messages';
+import { fixed, writeText } from '../../format';
 
 const ImportShapes = defineAsyncComponent(() => import('./ImportShapes.vue'));
 const props = defineProps<{ film: string; location?: string }>();
@@ -106,7 +107,7 @@ const pointed = computed(() => {
   const { xM, yM } = pointer.value;
   const { latitude, longitude } = fromLocal(p.latitude, p.longitude, xM, yM);
   const z = plan.ground.value.at(xM, yM);
-  return `${latitude.toFixed(5)}, ${longitude.toFixed(5)}  ·  ${m(Math.abs(xM))} ${xM < 0 ? 'west' : 'east'}, ${m(Math.abs(yM))} ${yM < 0 ? 'south' : 'north'}  ·  ${plan.ground.value.grid ? (Number.isNaN(z) ? 'ground unknown' : `ground ${z >= 0 ? '+' : ''}${m(z)}`) : 'ground level'}`;
+  return `${latitude.toFixed(5)}, ${longitude.toFixed(5)}  ·  ${m(Math.abs(xM))} ${xM < 0 ? tr('west') : tr('eastLower')}, ${m(Math.abs(yM))} ${yM < 0 ? tr('south') : tr('northLower')}  ·  ${plan.ground.value.grid ? (Number.isNaN(z) ? tr('groundUnknown') : tr('groundValueValue2', { value: z >= 0 ? '+' : '', value2: m(z) })) : tr('groundLevel')}`;
 });
 const measure = computed(() => {
   const told = measureOf(
@@ -115,8 +116,15 @@ const measure = computed(() => {
   );
   if (!told) return '';
   if (measured.value?.closed)
-    return told.areaM2 >= 10_000 ? `${(told.areaM2 / 10_000).toFixed(2)} ha` : `${told.areaM2.toFixed(0)} m²`;
-  return `${m(told.lengthM)}, ${told.bearingDeg.toFixed(0)}° from first to last, ground ${told.riseM >= 0 ? 'up' : 'down'} ${m(Math.abs(told.riseM))}`;
+    return told.areaM2 >= 10_000
+      ? tr('areaM2Ha', { areaM2: fixed(told.areaM2 / 10_000, 2) })
+      : `${told.areaM2.toFixed(0)} m²`;
+  return tr('valueBearingDegFromFirstTo', {
+    value: m(told.lengthM),
+    bearingDeg: fixed(told.bearingDeg, 0),
+    riseM: told.riseM >= 0 ? tr('up') : tr('down'),
+    value2: m(Math.abs(told.riseM)),
+  });
 });
 
 const suggest = async (near: boolean): Promise<void> => {
@@ -128,8 +136,7 @@ const suggest = async (near: boolean): Promise<void> => {
     near && at ? { x: at.x, y: at.y, halfM: 80 } : undefined,
   );
   thinking.value = false;
-  if (ideas.value.length === 0)
-    plan.said.value = 'No launch point found: there is no path yet, or nowhere level and free to stand.';
+  if (ideas.value.length === 0) plan.said.value = tr('noLaunchPointFoundThere');
 };
 const takeIdea = (index: number): void => {
   const idea = ideas.value[index];
@@ -160,7 +167,7 @@ usePlanKeys({
 <template>
   <div v-if="plan.place.value" class="planview" :data-tab="tab">
     <div class="top no-print">
-      <nav class="places" aria-label="Locations">
+      <nav class="places" :aria-label="tr('locations')">
         <button
           v-for="l in derivedFilm.locations"
           :key="l.id"
@@ -184,8 +191,8 @@ usePlanKeys({
       />
     </div>
     <div class="panes">
-      <aside class="list scroll" aria-label="Shots and things">
-        <h3>Shots</h3>
+      <aside class="list scroll" :aria-label="tr('shotsAndThings')">
+        <h3>{{ tr('shots') }}</h3>
         <button
           v-for="s in plan.shots.value"
           :key="s.facts.shot.id"
@@ -195,11 +202,11 @@ usePlanKeys({
           @click="pickShot(s.facts.shot.id)"
         >
           <b class="n">{{ s.number }}</b><span class="t" dir="auto">{{
-            s.facts.shot.title || 'untitled'
+            s.facts.shot.title || tr('untitled')
           }}</span
           ><MarkSign :severity="severity(s.facts.shot.id)" />
         </button>
-        <h3>Subjects</h3>
+        <h3>{{ tr('subjects') }}</h3>
         <button
           v-for="s in plan.subjects.value"
           :key="s.id"
@@ -211,7 +218,7 @@ usePlanKeys({
             >{{ s.heightM.toFixed(0) }} m</span
           >
         </button>
-        <h3>On the plan</h3>
+        <h3>{{ tr('onThePlan') }}</h3>
         <button
           v-for="t in plan.things.value"
           :key="t.id"
@@ -224,7 +231,7 @@ usePlanKeys({
           }}</span>
         </button>
         <p v-if="plan.things.value.length === 0" class="quiet small">
-          Nothing is marked yet. Draw what stands there: woods, wires, houses, and where not to fly.
+          {{ tr('nothingIsMarkedYetDraw') }}
         </p>
       </aside>
       <main class="middle" tabindex="-1">
@@ -252,10 +259,16 @@ usePlanKeys({
           <p v-else-if="pointed" class="told">{{ pointed }}</p>
           <p v-if="plan.said.value" class="told fault" role="alert">{{ plan.said.value }}</p>
           <div class="zoom no-print">
-            <button class="btn" aria-label="Nearer" title="Nearer (+)" @click="canvas?.zoom(1.5)">+</button
-            ><button class="btn" aria-label="Farther" title="Farther (−)" @click="canvas?.zoom(1 / 1.5)">
+            <button class="btn" :aria-label="tr('nearer')" :title="tr('nearer2')" @click="canvas?.zoom(1.5)">
+              +</button
+            ><button
+              class="btn"
+              :aria-label="tr('farther')"
+              :title="tr('farther2')"
+              @click="canvas?.zoom(1 / 1.5)"
+            >
               −</button
-            ><button class="btn" title="Whole location (0)" @click="canvas?.fit()">All</button>
+            ><button class="btn" :title="tr('wholeLocation0')" @click="canvas?.fit()">{{ tr('all') }}</button>
           </div>
         </div>
         <SidePane
@@ -267,7 +280,7 @@ usePlanKeys({
           @share="share = $event"
         />
       </main>
-      <aside class="right scroll" aria-label="What is picked">
+      <aside class="right scroll" :aria-label="tr('whatIsPicked')">
         <div class="tabs3" role="tablist">
           <button
             v-for="t in [
@@ -290,31 +303,39 @@ usePlanKeys({
           <WarningList :warnings="locationWarnings" />
           <div v-for="f in findings" :key="f.shot.facts.shot.id">
             <button class="btn bare who" @click="pickShot(f.shot.facts.shot.id)">
-              <b>{{ f.shot.number }}</b> {{ f.shot.facts.shot.title || 'untitled' }}</button
+              <b>{{ f.shot.number }}</b> {{ f.shot.facts.shot.title || tr('untitled') }}</button
             ><WarningList :warnings="f.warnings" />
           </div>
           <p v-if="count === 0" class="quiet">
-            Nothing marked on this plan is in the way of any shot. What is not marked is not known.
+            {{ tr('nothingMarkedOnThisPlanIs') }}
           </p>
           <p class="suggest">
-            <button class="btn" :disabled="thinking" @click="suggest(false)">Where to launch from</button
-            ><button class="btn" :disabled="thinking" @click="suggest(true)">
-              Where to stand near the launch
+            <button class="btn" :disabled="thinking" @click="suggest(false)">
+              {{ tr('whereToLaunchFrom') }}</button><button
+              class="btn"
+              :disabled="thinking"
+              @click="suggest(true)"
+            >
+              {{ tr('whereToStandNearThe') }}
             </button>
           </p>
           <ol v-if="ideas.length > 0" class="ideas">
             <li v-for="(i, n) in ideas" :key="n">
               <button class="btn" @click="takeIdea(n)">
-                {{ ideaKind === 'stand' ? 'Stand at' : 'Take' }} {{ n + 1 }}
+                {{ ideaKind === 'stand' ? tr('standAt') : tr('take') }} {{ n + 1 }}
               </button>
-              {{ (i.seenMusts * 100).toFixed(0) }} % of the must-haves seen,
-              {{ (i.seenAll * 100).toFixed(0) }} % of all, {{ m(i.flownM) }} flown out and home, ground
-              {{ i.slopeDeg.toFixed(0) }}° steep
+              {{
+                tr('seenMustsOfTheMustHaves', {
+                  seenMusts: fixed(i.seenMusts * 100, 0),
+                  seenAll: fixed(i.seenAll * 100, 0),
+                  value: m(i.flownM),
+                  slopeDeg: fixed(i.slopeDeg, 0),
+                })
+              }}
             </li>
           </ol>
           <p class="quiet small">
-            From what is marked and the ground known. Nothing here says that a flight is allowed or safe:
-            check the local rule and look around.
+            {{ tr('fromWhatIsMarkedAnd') }}
           </p>
         </section>
         <ThingPane
@@ -330,10 +351,10 @@ usePlanKeys({
           :subject="plan.subject.value"
         />
         <ShotPane v-else-if="shot" :plan="plan" :shot="shot" :share="share" />
-        <p v-else class="quiet">Pick a shot or a thing, here or on the plan.</p>
+        <p v-else class="quiet">{{ tr('pickAShotOrA') }}</p>
       </aside>
     </div>
-    <nav class="tabs no-print" aria-label="Parts of the plan">
+    <nav class="tabs no-print" :aria-label="tr('partsOfThePlan')">
       <button
         v-for="t in [
           ['list', 'List'],
@@ -350,11 +371,11 @@ usePlanKeys({
     <ImportShapes v-if="bringing" :plan="plan" @close="bringing = false" />
   </div>
   <main v-else class="teach">
-    <h1>No location yet</h1>
-    <p>A site map belongs to a location: coordinates, a day, what stands there.</p>
-    <RouterLink class="btn lead" :to="{ name: 'locations', params: { film: store.filmId } }"
-      >Add the first location</RouterLink
-    >
+    <h1>{{ tr('noLocationYet') }}</h1>
+    <p>{{ tr('aSiteMapBelongsTo') }}</p>
+    <RouterLink class="btn lead" :to="{ name: 'locations', params: { film: store.filmId } }">{{
+      tr('addTheFirstLocation')
+    }}</RouterLink>
   </main>
 </template>
 

@@ -2,81 +2,83 @@
 import type { Entity } from '@core/model';
 import { groundAt } from '@core/site';
 import { computed } from 'vue';
-import { choices, SUBJECT_WORDS } from '../../format';
+import { choices, fixed, SUBJECT_WORDS } from '../../format';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import type { Fields } from '../../sync/fields';
 import { useFilm } from '../../stores/film';
 import type { Plan } from './usePlan';
+import { tr } from './messages';
 
 const props = defineProps<{ plan: Plan; subject: Entity<'subject'> }>();
 const store = useFilm();
-const set = (fields: Fields<'subject'>) => store.edit('subject', props.subject.id, fields, 'subject');
+const set = (fields: Fields<'subject'>) =>
+  store.edit('subject', props.subject.id, fields, tr('subjectLower'));
 const groundM = computed(() => groundAt(props.plan.ground.value, props.subject.xM, props.subject.yM));
 const off = computed(() => props.subject.baseM - groundM.value);
 </script>
 
 <template>
-  <section class="pane" aria-label="Subject">
+  <section class="pane" :aria-label="tr('subject')">
     <h2 dir="auto">{{ subject.name }}</h2>
     <div class="grid">
-      <TextField label="Name" :value="subject.name" :save="(v) => set({ name: v })" />
+      <TextField :label="tr('name')" :value="subject.name" :save="(v) => set({ name: v })" />
       <PickField
-        label="Kind"
+        :label="tr('kind')"
         :value="subject.kind"
         :options="choices(SUBJECT_WORDS)"
         :save="(v) => set({ kind: v })"
       />
       <NumberField
-        label="Height"
+        :label="tr('height')"
         :value="subject.heightM"
         quantity="metres"
         :save="(v) => set({ heightM: v })"
       />
       <NumberField
-        label="Width"
+        :label="tr('width')"
         :value="subject.widthM"
         quantity="metres"
         :save="(v) => set({ widthM: v })"
       />
       <NumberField
-        label="Depth"
+        :label="tr('depth')"
         :value="subject.depthM"
         quantity="metres"
-        hint="Across its long side; 0 takes what is usual for its kind."
+        :hint="tr('acrossItsLongSide0')"
         :save="(v) => set({ depthM: v })"
       />
       <NumberField
-        label="Heading"
+        :label="tr('heading')"
         :value="subject.headingDeg"
         quantity="degrees"
         :step="5"
         :save="(v) => set({ headingDeg: v })"
       />
       <NumberField
-        label="Speed"
+        :label="tr('speed')"
         :value="subject.speedMs"
         quantity="speed"
         :step="0.5"
-        hint="0 when it stands."
+        :hint="tr('figure0WhenItStands')"
         :save="(v) => set({ speedMs: v })"
       />
       <NumberField
-        label="Base height"
+        :label="tr('baseHeight')"
         :value="subject.baseM"
         quantity="metres"
-        hint="Above (+) or below (−) the origin."
+        :hint="tr('aboveOrBelowTheOrigin')"
         :save="(v) => set({ baseM: v })"
       />
       <NumberField
-        label="East of the origin"
+        :label="tr('eastOfTheOrigin')"
         :value="subject.xM"
         quantity="metres"
         :save="(v) => plan.move(subject.id, { xM: v, yM: subject.yM })"
       />
       <NumberField
-        label="North of the origin"
+        :label="tr('northOfTheOrigin')"
         :value="subject.yM"
         quantity="metres"
         :save="(v) => plan.move(subject.id, { xM: subject.xM, yM: v })"
@@ -87,17 +89,17 @@ const off = computed(() => props.subject.baseM - groundM.value);
       class="btn"
       @click="set({ baseM: Math.round(groundM * 10) / 10 })"
     >
-      Stand it on the ground: {{ groundM.toFixed(1) }} m
+      {{ tr('standItOnTheGround', { groundM: fixed(groundM, 1) }) }}
     </button>
     <div v-if="subject.speedMs > 0" class="row">
       <button class="btn" @click="plan.drawWay(subject.id)">
-        {{ subject.path.length > 1 ? 'Draw its way anew' : 'Draw its way' }}
+        {{ subject.path.length > 1 ? tr('drawItsWayAnew') : tr('drawItsWay') }}
       </button>
       <button v-if="subject.path.length > 1" class="btn" @click="plan.way(subject.id, [])">
-        Straight on instead
+        {{ tr('straightOnInstead') }}
       </button>
     </div>
-    <p class="quiet small">Drag it on the plan. What stands on the ground stays on the ground.</p>
+    <p class="quiet small">{{ tr('dragItOnThePlan') }}</p>
   </section>
 </template>
 

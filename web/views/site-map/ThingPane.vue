@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed, inSentence } from '../../format';
 import { featureWords, lengthAlong, spotsOf } from '@core/site';
 import { areaOf, bearingTo, fromLocal, toLocal, vec } from '@core/geometry';
 import { computed } from 'vue';
@@ -12,12 +13,13 @@ import { useFilm } from '../../stores/film';
 import type { Fault } from '../../sync/validation';
 import { readCoordinates } from '../locations/coordinates';
 import type { Plan, Thing } from './usePlan';
+import { tr } from './messages';
 
 const props = defineProps<{ plan: Plan; thing: Thing }>();
 const store = useFilm();
 const words = computed(() => featureWords(props.thing.kind));
 const set = (fields: Fields<'feature'>) =>
-  store.edit('feature', props.thing.id, fields, words.value.name.toLowerCase());
+  store.edit('feature', props.thing.id, fields, inSentence(words.value.name));
 const first = computed(() => props.thing.points[0] ?? { xM: 0, yM: 0 });
 const coordinates = computed(() => {
   const p = props.plan.place.value;
@@ -46,7 +48,8 @@ const area = computed(() => areaOf(spotsOf(props.thing)));
 const isMain = computed(() => props.plan.place.value?.launchId === props.thing.id);
 const makeMain = (): void => {
   const p = props.plan.place.value;
-  if (p) store.edit('location', p.id, { launchId: isMain.value ? null : props.thing.id }, 'launch point');
+  if (p)
+    store.edit('location', p.id, { launchId: isMain.value ? null : props.thing.id }, tr('launchPointLower'));
 };
 </script>
 
@@ -54,21 +57,21 @@ const makeMain = (): void => {
   <section class="pane" :aria-label="words.name">
     <header>
       <h2>{{ words.name }}</h2>
-      <button class="btn" title="Delete (Del)" @click="plan.remove()">Delete</button>
+      <button class="btn" :title="tr('deleteDel')" @click="plan.remove()">{{ tr('delete') }}</button>
     </header>
     <p class="quiet">{{ words.says }}</p>
     <div class="grid">
-      <TextField class="wide" label="Name" :value="thing.name" :save="(v) => set({ name: v })" />
+      <TextField class="wide" :label="tr('name')" :value="thing.name" :save="(v) => set({ name: v })" />
       <NumberField
         v-if="words.stands"
-        label="Height above its ground"
+        :label="tr('heightAboveItsGround')"
         :value="thing.heightM"
         quantity="metres"
         :save="(v) => set({ heightM: v })"
       />
       <NumberField
         v-if="thing.shape !== 'area' && (words.radiusM > 0 || thing.radiusM > 0)"
-        :label="thing.shape === 'line' ? 'Half its width' : 'Radius'"
+        :label="thing.shape === 'line' ? tr('halfItsWidth') : tr('radius')"
         :value="thing.radiusM"
         quantity="metres"
         :step="0.5"
@@ -76,26 +79,26 @@ const makeMain = (): void => {
       />
       <NumberField
         v-if="words.keepM > 0"
-        label="Distance to keep"
+        :label="tr('distanceToKeep')"
         :value="thing.keepM"
         quantity="metres"
         :step="5"
-        hint="Check the local rule."
+        :hint="tr('checkTheLocalRule')"
         :save="(v) => set({ keepM: v })"
       />
     </div>
     <div v-if="words.group === 'zone' && thing.kind !== 'water'" class="grid">
       <TextField
         class="wide"
-        label="Known from"
+        :label="tr('knownFrom')"
         :value="thing.source"
-        placeholder="chart, notice, call"
+        :placeholder="tr('chartNoticeCall')"
         :save="(v) => set({ source: v })"
       />
-      <DateField label="Valid until" :value="thing.until" :save="(v) => set({ until: v })" clearable />
+      <DateField :label="tr('validUntil')" :value="thing.until" :save="(v) => set({ until: v })" clearable />
       <SwitchField
         v-if="thing.kind === 'permission'"
-        label="Permission given"
+        :label="tr('permissionGiven')"
         :value="thing.granted"
         :save="
           (v: boolean) => {
@@ -105,24 +108,24 @@ const makeMain = (): void => {
       />
     </div>
     <button v-if="thing.kind === 'launch'" class="btn" :class="{ lead: !isMain }" @click="makeMain">
-      {{ isMain ? 'Launch from the origin instead' : 'Launch from here' }}
+      {{ isMain ? tr('launchFromTheOriginInstead') : tr('launchFromHere') }}
     </button>
     <div class="grid">
       <TextField
         class="wide"
-        :label="thing.shape === 'point' ? 'Coordinates' : 'Coordinates of its first corner'"
+        :label="thing.shape === 'point' ? tr('coordinates') : tr('coordinatesOfItsFirstCorner')"
         :value="coordinates"
         :save="setCoordinates"
       />
       <NumberField
-        label="East of the origin"
+        :label="tr('eastOfTheOrigin')"
         :value="first.xM"
         quantity="metres"
         :step="1"
         :save="(v) => moveTo(v, first.yM)"
       />
       <NumberField
-        label="North of the origin"
+        :label="tr('northOfTheOrigin')"
         :value="first.yM"
         quantity="metres"
         :step="1"
@@ -131,20 +134,21 @@ const makeMain = (): void => {
     </div>
     <p class="sizes">
       <span
-        ><span class="label">away</span> <Fig :value="away.m" quantity="metres" />
-        <span class="label">at</span> <Fig :value="away.deg" quantity="degrees"
+        ><span class="label">{{ tr('awayLower') }}</span> <Fig :value="away.m" quantity="metres" />
+        <span class="label">{{ tr('at') }}</span> <Fig :value="away.deg" quantity="degrees"
       /></span>
       <span v-if="thing.shape === 'line'"
-        ><span class="label">long</span> <Fig :value="lengthM" quantity="metres"
+        ><span class="label">{{ tr('long') }}</span> <Fig :value="lengthM" quantity="metres"
       /></span>
       <span v-if="thing.shape === 'area'"
-        ><span class="label">covers</span> {{ area >= 10000 ? (area / 10000).toFixed(2) : area.toFixed(0)
-        }}<span class="unit">{{ area >= 10000 ? 'ha' : 'm²' }}</span></span
+        ><span class="label">{{ tr('covers') }}</span>
+        {{ area >= 10000 ? fixed(area / 10000, 2) : fixed(area)
+        }}<span class="unit">{{ area >= 10000 ? tr('ha') : 'm²' }}</span></span
       >
     </p>
-    <TextField label="Notes" :value="thing.notes" :lines="2" :save="(v) => set({ notes: v })" />
+    <TextField :label="tr('notes')" :value="thing.notes" :lines="2" :save="(v) => set({ notes: v })" />
     <p v-if="thing.shape !== 'point'" class="quiet small">
-      Drag a corner to move it, a side to add one; Alt and click takes one away.
+      {{ tr('dragACornerToMove') }}
     </p>
   </section>
 </template>

@@ -8,6 +8,7 @@ import { useFilm } from '../../stores/film';
 import { useSite } from '../../stores/site';
 import type { Plan } from './usePlan';
 import { showWorld } from './world';
+import { tr } from './messages';
 
 /** Pictures decoded once, by their file. */
 const decoded = new Map<string, Promise<ImageBitmap>>();
@@ -16,7 +17,7 @@ const pictureOf = (assetId: string): Promise<ImageBitmap> => {
     decoded.get(assetId) ??
     fetch(`/api/assets/${assetId}`)
       .then((r) => {
-        if (!r.ok) throw new Error('The picture is not there any more.');
+        if (!r.ok) throw new Error(tr('thePictureIsNotThere'));
         return r.blob();
       })
       .then((b) => createImageBitmap(b));
@@ -95,7 +96,7 @@ export const useLayers = (plan: Plan, shot: Ref<DerivedShot | null>) => {
     const on = map;
     if (!on) return;
     const rows = film.list('picture').filter((p) => p.locationId === plan.placeId.value && p.shown);
-    const next = new Set(rows.map((r) => `picture ${r.id}`));
+    const next = new Set(rows.map((r) => tr('pictureId', { id: r.id })));
     for (const gone of shown) if (!next.has(gone)) on.setRaster(gone, null);
     shown = next;
     layers.trouble = '';
@@ -105,7 +106,7 @@ export const useLayers = (plan: Plan, shot: Ref<DerivedShot | null>) => {
           const image = await pictureOf(row.assetId);
           if (on === map)
             on.setRaster(
-              `picture ${row.id}`,
+              tr('pictureRow', { row: row.id }),
               pinnedLayer(image, row.pins, row.opacity, row.widthPx / image.width),
             );
         } catch (error) {

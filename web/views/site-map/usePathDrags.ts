@@ -6,6 +6,7 @@ import { v4 as uuid } from 'uuid';
 import type { Spot } from '../../map/features';
 import { useFilm } from '../../stores/film';
 import type { PlanState } from './planState';
+import { tr } from './messages';
 
 type Thing = Entity<'feature'>;
 
@@ -38,7 +39,7 @@ export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
     const l = place.value;
     if (l)
       told(
-        film.commit('move launch point', [
+        film.commit(tr('moveLaunchPoint'), [
           { kind: 'feature', id, after: made as never },
           { kind: 'location', id: l.id, after: { ...l, launchId: id } as never },
         ]),
@@ -62,7 +63,7 @@ export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
               },
             },
           },
-          'drag on the plan',
+          tr('dragOnThePlan'),
         ),
       );
   };
@@ -74,7 +75,7 @@ export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
       ...(before[Math.min(i, before.length - 1)] ?? { zM: 10, speedMs: 4 }),
       ...p,
     }));
-    told(film.edit('shot', shotId, { move: { ...shot.move, points: made } }, 'route'));
+    told(film.edit('shot', shotId, { move: { ...shot.move, points: made } }, tr('route')));
   };
 
   /** A pin of a picture: “id number”. A place that would tell nothing is not taken. */
@@ -83,7 +84,7 @@ export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
     const picture = film.get('picture', id);
     if (!picture) return;
     const pins = picture.pins.map((p, i) => (i === Number(number) ? { ...p, ...at } : p));
-    if (pinned(pins).ok) told(film.edit('picture', id, { pins }, 'pin'));
+    if (pinned(pins).ok) told(film.edit('picture', id, { pins }, tr('pin')));
   };
   return { dragLaunch, dragShot, dragPin, route };
 };

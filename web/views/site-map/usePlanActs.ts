@@ -1,3 +1,4 @@
+import { inSentence } from '../../format';
 import { newRow, type Entity, type FeatureKind, type FeatureShape } from '@core/model';
 import { featureWords, groundAt } from '@core/site';
 import { v4 as uuid } from 'uuid';
@@ -5,6 +6,7 @@ import type { Spot } from '../../map/features';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import type { PlanState } from './planState';
+import { tr } from './messages';
 
 type Thing = Entity<'feature'>;
 
@@ -33,7 +35,7 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
       radiusM: words.radiusM,
       keepM: words.keepM,
     });
-    const faults = film.create('feature', made, `new ${words.name.toLowerCase()}`);
+    const faults = film.create('feature', made, tr('newName', { name: inSentence(words.name) }));
     told(faults);
     if (faults.length > 0) return;
     tool.value = null;
@@ -48,14 +50,14 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
       yM,
       baseM: Math.round(groundAt(ground.value, xM, yM) * 10) / 10,
     });
-    const faults = film.create('subject', made, 'new subject');
+    const faults = film.create('subject', made, tr('newSubject'));
     told(faults);
     if (faults.length > 0) return;
     tool.value = null;
     picked.value = { what: 'subject', id: made.id };
   };
   const reshape = (id: string, points: readonly Spot[]): boolean =>
-    told(film.edit('feature', id, { points }, 'move on the plan'));
+    told(film.edit('feature', id, { points }, tr('moveOnThePlan')));
   const moveSubject = (id: string, at: Spot): void => {
     const s = film.get('subject', id);
     if (!s) return;
@@ -65,7 +67,7 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
         'subject',
         id,
         { ...at, ...(stands ? { baseM: Math.round(groundAt(ground.value, at.xM, at.yM) * 10) / 10 } : {}) },
-        'move subject',
+        tr('moveSubject'),
       ),
     );
   };
@@ -76,7 +78,12 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
   /** Where a moving subject goes; no places take its way back to straight on. */
   const way = (subjectId: string, points: readonly Spot[]): void => {
     told(
-      film.edit('subject', subjectId, { path: points.map(({ xM, yM }) => ({ xM, yM })) }, 'way of a subject'),
+      film.edit(
+        'subject',
+        subjectId,
+        { path: points.map(({ xM, yM }) => ({ xM, yM })) },
+        tr('wayOfASubject'),
+      ),
     );
     tool.value = null;
     picked.value = { what: 'subject', id: subjectId };
@@ -103,12 +110,12 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
               .map((s) => ({ kind: 'shot' as const, id: s.id, after: { ...s, launchId: null } as never })),
           ]
         : [];
-    film.commit(`delete ${featureWords(gone.kind).name.toLowerCase()}`, [
+    film.commit(tr('deleteName', { name: inSentence(featureWords(gone.kind).name) }), [
       ...homes,
       { kind: 'feature', id, after: null },
     ]);
     picked.value = { what: 'nothing', id: '' };
-    selection.say(`Deleted ${gone.name || featureWords(gone.kind).name}. Ctrl+Z brings it back.`);
+    selection.say(tr('deletedNameCtrlZBrings', { name: gone.name || featureWords(gone.kind).name }));
   };
 
   const drawWay = (subjectId: string): void => {

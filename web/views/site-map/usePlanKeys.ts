@@ -3,6 +3,7 @@ import { onBeforeUnmount, onMounted, type Ref } from 'vue';
 import type { Spot } from '../../map/features';
 import { useSelection } from '../../stores/selection';
 import type { Plan } from './usePlan';
+import { tr } from './messages';
 
 interface Canvas {
   fit: () => void;
@@ -77,7 +78,7 @@ export const usePlanKeys = ({ plan, canvas, share, measured, bringing, seeLayers
       going = 0;
       return;
     }
-    if (key === 'enter' && target instanceof HTMLElement && target.matches('button, a')) return;
+    if (key === 'enter' && target instanceof HTMLElement && target.matches(tr('buttonA'))) return;
     const draws = DRAWS[key];
     const act = draws
       ? () => {

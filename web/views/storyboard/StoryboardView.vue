@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed } from '../../format';
 import { useMessages } from '../../composables/useMessages';
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
@@ -11,6 +12,7 @@ import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useBoardActs } from './useBoardActs';
+import { tr } from './messages';
 
 const film = useFilm();
 const { text } = useMessages();
@@ -79,29 +81,29 @@ const key = (event: KeyboardEvent, id: string): void => {
 <template>
   <main class="board scroll" tabindex="-1">
     <header>
-      <h1>Storyboard</h1>
+      <h1>{{ tr('storyboard') }}</h1>
       <p v-if="board" class="quiet">
-        {{ board.places.length }} shots fill <b><Fig :value="board.totalS" quantity="seconds" /></b> of
-        <Fig :value="film.film?.cutLengthS ?? 0" quantity="seconds" />. The cut runs from left to right; the
-        number is the order in the air.
+        {{ tr('placesShotsFill', { places: board.places.length }) }}
+        <b><Fig :value="board.totalS" quantity="seconds" /></b> {{ tr('of') }}
+        <Fig :value="film.film?.cutLengthS ?? 0" quantity="seconds" />{{ tr('theCutRunsFromLeft') }}
       </p>
       <span class="gap" />
-      <button class="btn" :disabled="!own" title="The cut follows the list again" @click="acts.follow">
-        As flown
+      <button class="btn" :disabled="!own" :title="tr('theCutFollowsTheList')" @click="acts.follow">
+        {{ tr('asFlown') }}
       </button>
     </header>
     <template v-if="board && board.places.length > 0">
-      <div class="run" role="img" aria-label="Lengths along the cut">
+      <div class="run" role="img" :aria-label="tr('lengthsAlongTheCut')">
         <span
           v-for="p in board.places"
           :key="p.shot.facts.shot.id"
           :class="['bit', { picked: p.shot.facts.shot.id === selection.shotId }]"
           :style="{ width: shareOf(p) }"
-          :title="`${p.shot.facts.shot.title}, ${p.timelineS.toFixed(1)} s`"
+          :title="`${p.shot.facts.shot.title}, ${fixed(p.timelineS, 1)} s`"
           >{{ p.timelineS / board.totalS > 0.035 ? p.shot.number : '' }}</span
         >
       </div>
-      <ul v-if="board.remarks.length > 0" class="remarks" aria-label="Remarks on the cut">
+      <ul v-if="board.remarks.length > 0" class="remarks" :aria-label="tr('remarksOnTheCut')">
         <li v-for="r in board.remarks" :key="r.code + r.shots.join()">
           <b>{{ text(r.say) }}</b> <span class="quiet">{{ text(r.why) }}</span>
         </li>
@@ -116,7 +118,7 @@ const key = (event: KeyboardEvent, id: string): void => {
               told: said.has(p.shot.facts.shot.id),
             }"
             :data-card="p.shot.facts.shot.id"
-            title="Open it (Enter); Alt and arrows move it in the cut"
+            :title="tr('openItEnterAltAnd')"
             @click="selection.pick(p.shot.facts.shot.id)"
             @dblclick="open(p.shot.facts.shot.id)"
             @keydown.enter.prevent="open(p.shot.facts.shot.id)"
@@ -125,24 +127,24 @@ const key = (event: KeyboardEvent, id: string): void => {
             <span class="top"
               ><b class="cut">{{ p.cut }}</b
               ><span class="at">{{ clock(p.fromS) }}</span
-              ><span class="air" :class="{ moved: p.cut !== p.shot.number }"
-                >air {{ p.shot.number }}</span
-              ></span
+              ><span class="air" :class="{ moved: p.cut !== p.shot.number }">{{
+                tr('airNumber', { number: p.shot.number })
+              }}</span></span
             >
             <PathThumb :flown="p.shot.facts.trajectory" :subject="p.shot.facts.aim" />
-            <span class="title" dir="auto">{{ p.shot.facts.shot.title || 'untitled' }}</span>
+            <span class="title" dir="auto">{{ p.shot.facts.shot.title || tr('untitled') }}</span>
             <span class="sub">{{ p.shot.facts.move?.name }} · {{ p.shot.facts.shot.role }}</span>
             <span class="feels">{{ p.feels }}</span>
             <span class="sub"
-              >{{ p.timelineS.toFixed(1) }} s · {{ USE_WORDS[useOf(p.shot.facts.shot.usage)] }}</span
+              >{{ fixed(p.timelineS, 1) }} s · {{ USE_WORDS[useOf(p.shot.facts.shot.usage)] }}</span
             >
           </button>
         </li>
       </ol>
     </template>
     <p v-else class="quiet">
-      The board shows the cut once there are shots.
-      <RouterLink :to="{ name: 'shots' }">Add some on the Shots page</RouterLink>.
+      {{ tr('theBoardShowsTheCut') }}
+      <RouterLink :to="{ name: 'shots' }">{{ tr('addSomeOnTheShots') }}</RouterLink>.
     </p>
   </main>
 </template>

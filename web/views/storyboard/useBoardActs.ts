@@ -5,6 +5,7 @@ import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { keyBetween } from '../../composables/new-shot';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { tr } from './messages';
 
 /** Ordering the cut apart from the list. Each act is one step that can be taken back. */
 export const useBoardActs = () => {
@@ -32,13 +33,13 @@ export const useBoardActs = () => {
       after: { ...shot, cutPosition } as never,
     });
     if (all.every((s) => s.cutPosition !== '')) {
-      film.commit('order of the cut', [
+      film.commit(tr('orderOfTheCut'), [
         change(moved, keyBetween(rest[index - 1]?.cutPosition, rest[index]?.cutPosition)),
       ]);
     } else {
       const keys = generateNKeysBetween(null, null, next.length);
       film.commit(
-        'order of the cut',
+        tr('orderOfTheCut'),
         next.map((s, i) => change(s, keys[i] ?? 'a0')),
       );
     }
@@ -57,7 +58,7 @@ export const useBoardActs = () => {
   /** The cut follows the list again. */
   const follow = (): void => {
     film.commit(
-      'cut as flown',
+      tr('cutAsFlown'),
       film
         .list('shot')
         .filter((s) => s.cutPosition !== '')

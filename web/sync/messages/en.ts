@@ -1,0 +1,7 @@
+export const EN = {
+  change: 'change',
+  noAnswerFromTheApplication: 'No answer from the application.',
+  theApplicationAnsweredStatus: 'The application answered {status}.',
+  theApplicationDoesNotAnswer: 'The application does not answer. Is it running?',
+  thisFilmWasDeletedIn: 'This film was deleted in another tab.',
+} as const;

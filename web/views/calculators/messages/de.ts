@@ -1,0 +1,43 @@
+import type { Texts } from '../../../language';
+import type { EN } from './en';
+
+const DE: Texts<typeof EN> = {
+  aFilterTakesLight0: 'A filter takes light: 0 stops or more.',
+  aShutterSuchAs1: 'A shutter such as 1/50, or seconds such as 0.5 s.',
+  angle: 'Angle',
+  aperture: 'Aperture',
+  calculators: 'Calculators',
+  clockToClock2: '{clock} to {clock2}',
+  eachFiltersFactor816: "Each filter's factor: 8 16",
+  factorFactorDensityDensity: '· factor {factor} · density {density}',
+  factors: 'Factors',
+  filter: 'Filter',
+  filterForAShutterAngle: 'Filter for a shutter angle',
+  filtersOnTopOfEach: 'Filters on top of each other',
+  forAngleStopsFactorForAngle2: '{forAngle} stops: factor {forAngle2}',
+  fps: 'fps:',
+  giveFourGetTheFifth: 'Give four, get the fifth. Press what you want worked out.',
+  iso: 'ISO',
+  isoIso: 'ISO {iso}',
+  light: 'Light',
+  moreThanNothingIsNeeded: 'More than nothing is needed.',
+  ndStopsStopsFactorNdStops2: '{ndStops} stops, factor {ndStops2}',
+  noFilter: 'no filter',
+  noFilterNeeded: 'No filter needed',
+  noFilterOfTheKit: 'No filter of the kit bears this light at a good shutter and clean ISO.',
+  noneOnTheUsualDials: 'None on the usual dials.',
+  rate: 'Rate',
+  shutter: 'Shutter',
+  shutterAngleAt: 'Shutter angle at',
+  shutterSApertureISOIso: '{shutterS} · {aperture} · ISO {iso}',
+  stops: 'stops',
+  stopsAndDensitiesAddFactors:
+    "Stops and densities add, factors multiply. Two filters show the frame's corners on wide lenses and weigh twice.",
+  stopsStops: '{stops} stops',
+  takeThisLight: 'Take this light',
+  theHourFromClockAt: 'The hour from {clock} at {name}',
+  theSameExposureOtherwise: 'The same exposure otherwise',
+  to: 'to',
+  withCamera: ', with {camera}.',
+};
+export default DE;

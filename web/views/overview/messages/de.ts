@@ -1,0 +1,36 @@
+import type { Texts } from '../../../language';
+import type { EN } from './en';
+
+const DE: Texts<typeof EN> = {
+  addOne: 'Add one',
+  addTheFirstLocation: 'Add the first location.',
+  addTheFirstShot: 'Add the first shot.',
+  aspectFpsFps: ', {aspect}, {fps} fps',
+  aspectTimelineFpsFps: ', {aspect}, {timelineFps} fps',
+  client: 'Client',
+  copyTheCardsAndRead: 'Copy the cards and read the flight log over.',
+  deadline: 'Deadline',
+  done: 'Done',
+  enterAnAircraftWithIts: 'Enter an aircraft with its camera.',
+  enterTheBatteryPacks: 'Enter the battery packs.',
+  flights: 'Flights',
+  giveLocationsCoordinatesSunWind: 'Give {locations} coordinates: sun, wind and map wait for them.',
+  goThroughTheChecksOf: 'Go through the checks of the evening before.',
+  location: 'Location',
+  mainCut: 'Main cut',
+  makeShotsFit: 'Make {shots} fit.',
+  must: 'Must',
+  next: 'Next',
+  noLocationYet: 'No location yet.',
+  plannedForTheCut: 'Planned for the cut',
+  readWarnings: 'Read {warnings}.',
+  replaceTypicalFiguresOfTheKit: 'Replace {typicalFigures} of the kit with your own.',
+  shotNumberTitle: 'Shot {number}: {title}',
+  shots: 'Shots',
+  stills: 'Stills',
+  time: 'Time',
+  toSeeTheDaysOf: 'to see the days of the shoot here.',
+  verdict: 'Verdict',
+  writeDownWhatTheFilm: 'Write down what the film is for and who gets it.',
+};
+export default DE;
