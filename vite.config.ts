@@ -4,6 +4,7 @@ import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
+import { icuMessages } from './scripts/icu-messages';
 import { validators } from './scripts/validators';
 
 const here = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
@@ -12,8 +13,13 @@ export default defineConfig({
   root: here('web'),
   plugins: [
     // White space in templates counts as in HTML: the formatter may break a line wherever there is some.
-    vue({ template: { compilerOptions: { whitespace: 'preserve' } } }),
+    vue({
+      template: { compilerOptions: { whitespace: 'preserve' } },
+      // No component here or in the library is written with options.
+      features: { optionsAPI: false },
+    }),
     validators(),
+    icuMessages(),
     VitePWA({
       // A new version waits until the person takes it: never in the middle of a flight.
       registerType: 'prompt',

@@ -1,7 +1,7 @@
-import type { Catalogue } from './formatter';
+import type { Sentences } from './formatter';
 
 /** English. ICU message syntax; figures come with their unit. */
-export const EN: Catalogue = {
+export const EN: Sentences = {
   'air.slow-leg.cure': 'Wait for less wind, or fly first what lies upwind.',
   'air.slow-leg.say':
     '{isHome, select, yes {A way home} other {The leg to “{shot}”}} of {length} takes {slower} times as long as in still air{legs, plural, one {} other {, and # legs take at least twice as long}}.',

@@ -2,8 +2,13 @@ import { IntlMessageFormat } from 'intl-messageformat';
 import { digitsOf, toShown, unitOf, type Quantity, type UnitSystem } from '../units';
 import type { ListValue, Message, MessageValue, QuantityValue } from './message';
 
-/** Sentences of a language by code, in ICU message syntax. */
-export type Catalogue = Readonly<Record<string, string>>;
+/** Sentences of a language as they are written. */
+export type Sentences = Readonly<Record<string, string>>;
+
+type Parsed = Exclude<ConstructorParameters<typeof IntlMessageFormat>[0], string>;
+
+/** Sentences of a language by code, in ICU message syntax; what is parsed already is taken as it is. */
+export type Catalogue = Readonly<Record<string, string | Parsed>>;
 
 /** Writes messages in one language and one system of units. */
 export interface Formatter {
@@ -63,7 +68,7 @@ export const createFormatter = (catalogue: Catalogue, locale: string, units: Uni
     if (known) return known;
     const template = catalogue[code];
     if (template === undefined) throw new RangeError(`There is no sentence “${code}” in ${locale}.`);
-    if (!SYNTAX.test(template)) return template;
+    if (typeof template === 'string' && !SYNTAX.test(template)) return template;
     const format = new IntlMessageFormat(template, locale, undefined, { ignoreTag: true });
     parsed.set(code, format);
     return format;

@@ -26,7 +26,7 @@ const props = defineProps<{ film: string }>();
 const store = useFilm();
 const selection = useSelection();
 const acts = useShotCommands();
-const KeySheet = defineAsyncComponent(() => import('./KeySheet.vue'));
+const KeySheet = defineAsyncComponent(() => import('./key-sheet/KeySheet.vue'));
 useKeys();
 watch(
   () => props.film,

@@ -1,7 +1,7 @@
-import { inSentence } from '../format';
 import { tr } from './messages';
+
 /** A view of a film: how it is named in the bar, and its key. */
-interface View {
+export interface View {
   readonly name: string;
   readonly label: string;
   readonly key: string;
@@ -15,128 +15,32 @@ interface Entry extends View {
   readonly aside?: boolean;
 }
 
+/** A view by its name, which is also the key of its label: written in the language of the moment. */
+const view = (
+  name: Parameters<typeof tr>[0],
+  key: string,
+  more: Omit<Entry, keyof View> & { readonly route?: string } = {},
+): Entry => ({
+  ...more,
+  name: more.route ?? name,
+  key,
+  get label() {
+    return tr(name);
+  },
+});
+
 /** In the order in which a film is prepared and shot. */
 export const VIEWS: readonly Entry[] = [
-  {
-    name: 'brief',
-    get label() {
-      return tr('brief');
-    },
-    key: 'G B',
-    parts: [
-      {
-        name: 'overview',
-        get label() {
-          return tr('overview');
-        },
-        key: 'G V',
-      },
-    ],
-  },
-  {
-    name: 'locations',
-    get label() {
-      return tr('locations');
-    },
-    key: 'G L',
-    parts: [
-      {
-        name: 'map',
-        get label() {
-          return tr('siteMap');
-        },
-        key: 'G M',
-      },
-    ],
-  },
-  {
-    name: 'shots',
-    get label() {
-      return tr('shots');
-    },
-    key: 'G S',
-    onTheDay: true,
-    parts: [
-      {
-        name: 'storyboard',
-        get label() {
-          return tr('storyboard');
-        },
-        key: 'G O',
-      },
-      {
-        name: 'rehearse',
-        get label() {
-          return tr('rehearse');
-        },
-        key: 'G R',
-      },
-    ],
-  },
-  {
-    name: 'light',
-    get label() {
-      return tr('light');
-    },
-    key: 'G I',
-    onTheDay: true,
-  },
-  {
-    name: 'flights',
-    get label() {
-      return tr('flights');
-    },
-    key: 'G F',
-    onTheDay: true,
-  },
-  {
-    name: 'checks',
-    get label() {
-      return tr('checks');
-    },
-    key: 'G C',
-    onTheDay: true,
-  },
-  {
-    name: 'field',
-    get label() {
-      return tr('field');
-    },
-    key: 'G D',
-    onTheDay: true,
-  },
-  {
-    name: 'footage',
-    get label() {
-      return tr('footage');
-    },
-    key: 'G A',
-    parts: [
-      {
-        name: 'debrief',
-        get label() {
-          return tr('debrief');
-        },
-        key: 'G E',
-      },
-    ],
-  },
-  {
-    name: 'kit',
-    get label() {
-      return tr('kit');
-    },
-    key: 'G K',
-    aside: true,
-  },
-  {
-    name: 'calculators',
-    get label() {
-      return tr('calculators');
-    },
-    key: 'Q',
-    aside: true,
-  },
+  view('brief', 'G B', { parts: [view('overview', 'G V')] }),
+  view('locations', 'G L', { parts: [view('siteMap', 'G M', { route: 'map' })] }),
+  view('shots', 'G S', { onTheDay: true, parts: [view('storyboard', 'G O'), view('rehearse', 'G R')] }),
+  view('light', 'G I', { onTheDay: true }),
+  view('flights', 'G F', { onTheDay: true }),
+  view('checks', 'G C', { onTheDay: true }),
+  view('field', 'G D', { onTheDay: true }),
+  view('footage', 'G A', { parts: [view('debrief', 'G E')] }),
+  view('kit', 'G K', { aside: true }),
+  view('calculators', 'Q', { aside: true }),
 ];
 
 /** Every view with a key of its own after G, entries and parts. */
@@ -150,16 +54,12 @@ export const entryOf = (name: string): Entry | undefined =>
 export const viewAfterG = (key: string): string | undefined =>
   ALL.find((v) => v.key === `G ${key.toUpperCase()}`)?.name;
 
-/** Keys and views as the sheet of keys lists them. */
-export const GO_LINE = {
-  get keys() {
-    return tr('gThenALL', {
-      ALL: ALL.filter((v) => v.key.startsWith('G '))
-        .map((v) => v.key.slice(2))
-        .join(', '),
-    });
+/** Views by the letter that leads to them after G. */
+export const VIEW_KEYS: readonly { readonly key: string; readonly label: string }[] = ALL.filter((v) =>
+  v.key.startsWith('G '),
+).map((v) => ({
+  key: v.key.slice(2),
+  get label() {
+    return v.label;
   },
-  does: ALL.filter((v) => v.key.startsWith('G '))
-    .map((v) => inSentence(v.label))
-    .join(', '),
-};
+}));

@@ -2,10 +2,10 @@ import type { Texts } from '../../language';
 import type { EN } from './en';
 
 const DE: Texts<typeof EN> = {
-  change: 'change',
-  noAnswerFromTheApplication: 'No answer from the application.',
-  theApplicationAnsweredStatus: 'The application answered {status}.',
-  theApplicationDoesNotAnswer: 'The application does not answer. Is it running?',
-  thisFilmWasDeletedIn: 'This film was deleted in another tab.',
+  change: 'Änderung',
+  noAnswerFromTheApplication: 'Keine Antwort von der Anwendung.',
+  theApplicationAnsweredStatus: 'Die Anwendung antwortete {status}.',
+  theApplicationDoesNotAnswer: 'Die Anwendung antwortet nicht. Läuft sie?',
+  thisFilmWasDeletedIn: 'Dieser Film wurde in einem anderen Tab gelöscht.',
 };
 export default DE;

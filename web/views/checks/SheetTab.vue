@@ -69,7 +69,7 @@ const along = (event: KeyboardEvent): void => {
         "
       >
         <span>{{ MOMENT_WORDS[s.moment] }}</span><span v-if="s.failed > 0" class="count not">{{
-          tr('failedFailFailed2', { failed: s.failed, failed2: s.failed === 1 ? 's' : '' })
+          tr('linesFail', { failed: s.failed })
         }}</span
         ><span v-else-if="s.open > 0" class="count">{{ tr('openOpen', { open: s.open }) }}</span
         ><span v-else class="count">{{ tr('done') }}</span>

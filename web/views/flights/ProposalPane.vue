@@ -54,9 +54,9 @@ const bound = computed(() => {
   const [musts, rest] = [Math.floor(more / 1_000_000), more % 1_000_000];
   const shoulds = Math.floor(rest / 1000);
   const gain = [
-    musts > 0 ? `${musts} must${musts > 1 ? 's' : ''}` : '',
-    shoulds > 0 ? `${shoulds} should${shoulds > 1 ? 's' : ''}` : '',
-    rest % 1000 > 0 ? `${rest % 1000} could` : '',
+    musts > 0 ? tr('musts', { n: musts }) : '',
+    shoulds > 0 ? tr('shoulds', { n: shoulds }) : '',
+    rest % 1000 > 0 ? tr('coulds', { n: rest % 1000 }) : '',
   ]
     .filter(Boolean)
     .join(', ');

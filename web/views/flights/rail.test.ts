@@ -7,7 +7,8 @@ import type { FilmInput } from '@core/model';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { columnsOf, columnWould, goalAt } from '../shots/packs';
-import { railRows, stopAt, wouldBe, type Scale } from './rail';
+import { railRows, stopAt, type Scale } from './rail';
+import { wouldBe } from './would-be';
 import { numberIn } from '../../../core/testing';
 
 let film: FilmInput;

@@ -2,7 +2,7 @@ import type { Goal, LocationPlan, TimedFlight } from '@core/day';
 import { shallowRef } from 'vue';
 import { useFlightEdits } from '../../stores/flight-edits';
 import { useDerivedFilm } from '../../stores/derived-film';
-import { wouldBe, type Would } from './rail';
+import { wouldBe, type Would } from './would-be';
 import type { FlightActs } from './useFlightActs';
 
 /** Id of the shot that is dragged; empty for anything else. */

@@ -52,7 +52,7 @@ const changes = computed(() => [
   })),
   ...[1, 2, 3, 4, 6].map((n) => ({
     value: `takes:${n}` as Change,
-    label: tr('valueTakeValue2', { value: n, value2: n > 1 ? 's' : '' }),
+    label: counted(n, 'take'),
   })),
   ...film
     .list('aircraft')

@@ -3,7 +3,7 @@ import type { DerivedFilm } from '@core/film';
 import type { Goal, LocationPlan, TimedFlight } from '@core/day';
 import type { Flight } from '@core/budget';
 import type { Pack } from '@core/model';
-import { comesTo, wouldBe, type Would } from '../flights/rail';
+import { comesTo, wouldBe, type Would } from '../flights/would-be';
 
 export type PieceKind = 'takeoff' | 'leg' | 'shot' | 'home';
 

@@ -40,6 +40,7 @@ export const EN = {
   chargingUpper: 'Charging',
   chooseThePackItWas: 'Choose the pack it was flown on.',
   clockToClock2CraftName: '{clock} to {clock2} · {craftName}',
+  coulds: '{n, plural, one {# could} other {# coulds}}',
   dashedWayHomeAgainstThe:
     'Dashed: way home against the wind with what is never planned under it. Go by what the aircraft shows; turn back early in doubt.',
   day: 'day',
@@ -149,6 +150,7 @@ export const EN = {
   moveShot: 'move shot',
   must: 'must',
   mustShots: 'must shots',
+  musts: '{n, plural, one {# must} other {# musts}}',
   neverPlanned: 'never planned',
   nextDay: 'next day',
   noAircraftInUse: 'no aircraft in use',
@@ -235,6 +237,7 @@ export const EN = {
   shotComes: 'Shot comes',
   shotsDone: 'Shots done',
   shotsDone2: '{shots} done',
+  shoulds: '{n, plural, one {# should} other {# shoulds}}',
   startByLatestToBe: ': start by {latest} to be done an hour before the first flight',
   startMsAtName: '{startMs} at {name}',
   stopKeepTheBestSo: 'Stop, keep the best so far',

@@ -14,7 +14,7 @@ export const EN = {
   baseISO: 'Base ISO',
   baseISOOfTheProfile: 'Base ISO of the profile',
   beforeThereIsARecord:
-    'Before there is a record, a level is taken to keep {EXPECTED_RATE} of its takes, from \\u201cnever flown\\u201d to \\u201csure\\u201d. Takes to plan give nine chances in ten of one keeper.',
+    'Before there is a record, a level is taken to keep {EXPECTED_RATE} of its takes, from “never flown” to “sure”. Takes to plan give nine chances in ten of one keeper.',
   bitRate: 'Bit rate',
   bringInAKitFile: 'Bring in a kit file',
   bringInATable: 'bring in a table',

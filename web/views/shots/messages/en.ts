@@ -330,7 +330,6 @@ export const EN = {
   twoShotsWithHalfOf: 'Two shots with half of the cut each',
   untitled: 'untitled',
   upBelow0Down: 'Up; below 0 down.',
-  valueTakeValue2: '{value} take{value2}',
   variety: 'Variety',
   varietyOfTheList: 'Variety of the list',
   walkToTheMark: 'Walk to the mark',

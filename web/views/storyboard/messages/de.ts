@@ -2,20 +2,21 @@ import type { Texts } from '../../../language';
 import type { EN } from './en';
 
 const DE: Texts<typeof EN> = {
-  addSomeOnTheShots: 'Add some on the Shots page',
-  airNumber: 'air {number}',
-  asFlown: 'As flown',
-  cutAsFlown: 'cut as flown',
-  lengthsAlongTheCut: 'Lengths along the cut',
-  of: 'of',
-  openItEnterAltAnd: 'Open it (Enter); Alt and arrows move it in the cut',
-  orderOfTheCut: 'order of the cut',
-  placesShotsFill: '{places} shots fill',
-  remarksOnTheCut: 'Remarks on the cut',
+  addSomeOnTheShots: 'Füge auf der Seite Einstellungen welche hinzu',
+  airNumber: 'Luft {number}',
+  asFlown: 'Wie geflogen',
+  cutAsFlown: 'Schnitt wie geflogen',
+  lengthsAlongTheCut: 'Längen entlang des Schnitts',
+  of: 'von',
+  openItEnterAltAnd: 'Öffnen (Eingabe); Alt und Pfeile verschieben im Schnitt',
+  orderOfTheCut: 'Reihenfolge des Schnitts',
+  placesShotsFill: '{places} füllen Einstellungen',
+  remarksOnTheCut: 'Anmerkungen zum Schnitt',
   storyboard: 'Storyboard',
-  theBoardShowsTheCut: 'The board shows the cut once there are shots.',
-  theCutFollowsTheList: 'The cut follows the list again',
-  theCutRunsFromLeft: '. The cut runs from left to right; the number is the order in the air.',
-  untitled: 'untitled',
+  theBoardShowsTheCut: 'Das Storyboard zeigt den Schnitt, sobald es Einstellungen gibt.',
+  theCutFollowsTheList: 'Der Schnitt folgt wieder der Liste',
+  theCutRunsFromLeft:
+    '. Der Schnitt läuft von links nach rechts; die Nummer ist die Reihenfolge in der Luft.',
+  untitled: 'ohne Titel',
 };
 export default DE;

@@ -1,22 +1,22 @@
 <script setup lang="ts">
-import DialogBox from '../parts/DialogBox.vue';
-import { KEY_LINES } from './keys';
+import DialogBox from '../../parts/DialogBox.vue';
+import { keyGroups } from './key-groups';
 import { tr } from './messages';
 
 defineEmits<{ close: [] }>();
 </script>
 
 <template>
-  <DialogBox :title="tr('keys2')" @close="$emit('close')">
+  <DialogBox :title="tr('keys')" @close="$emit('close')">
     <div class="scrolled" tabindex="0" role="group" :aria-label="tr('listOfKeys')">
-      <div v-for="g in KEY_LINES" :key="g.group">
+      <div v-for="g in keyGroups()" :key="g.group">
         <h3>{{ g.group }}</h3>
         <dl>
-          <template v-for="l in g.lines" :key="l.keys"
+          <template v-for="[keys, does] in g.lines" :key="does"
             ><dt>
-              <span class="key">{{ l.keys }}</span>
+              <span class="key">{{ keys }}</span>
             </dt>
-            <dd>{{ l.does }}</dd></template
+            <dd>{{ does }}</dd></template
           >
         </dl>
       </div>
