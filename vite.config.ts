@@ -5,6 +5,7 @@ import { defineConfig } from 'vite';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 import { icuMessages } from './scripts/icu-messages';
+import { leanSchemas } from './scripts/lean-schemas';
 import { validators } from './scripts/validators';
 
 const here = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
@@ -20,6 +21,7 @@ export default defineConfig({
     }),
     validators(),
     icuMessages(),
+    leanSchemas(),
     VitePWA({
       // A new version waits until the person takes it: never in the middle of a flight.
       registerType: 'prompt',

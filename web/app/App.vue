@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { defineAsyncComponent } from 'vue';
-import { idle } from '../composables/idle';
+import { afterFirstView } from '../composables/idle';
 import { language } from '../language';
 
-const UpdateBar = defineAsyncComponent(() => idle().then(() => import('./UpdateBar.vue')));
+const UpdateBar = defineAsyncComponent(() => afterFirstView().then(() => import('./UpdateBar.vue')));
 </script>
 
 <template>

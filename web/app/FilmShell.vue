@@ -15,8 +15,6 @@ import { whenIdle } from '../composables/idle';
 import type { Marks } from '../stores/part-states';
 import { useSelection } from '../stores/selection';
 import { rememberFilm } from './last-film';
-import ConflictBar from './ConflictBar.vue';
-import RejectedBar from './RejectedBar.vue';
 import SaveMark from './SaveMark.vue';
 import { useKeys } from './useKeys';
 import { entryOf, VIEWS } from './views';
@@ -26,7 +24,14 @@ const props = defineProps<{ film: string }>();
 const store = useFilm();
 const selection = useSelection();
 const acts = useShotCommands();
-const KeySheet = defineAsyncComponent(() => import('./key-sheet/KeySheet.vue'));
+const late = {
+  conflicts: () => import('./ConflictBar.vue'),
+  keys: () => import('./key-sheet/KeySheet.vue'),
+  rejected: () => import('./RejectedBar.vue'),
+};
+const ConflictBar = defineAsyncComponent(late.conflicts);
+const KeySheet = defineAsyncComponent(late.keys);
+const RejectedBar = defineAsyncComponent(late.rejected);
 useKeys();
 watch(
   () => props.film,
@@ -51,6 +56,8 @@ const states = shallowRef<{ readonly marks: Marks } | null>(null);
 /** What the places mean to the shots is worked out beside the page, once a view stands. */
 const settled = (): void =>
   whenIdle(() => {
+    // Fetched before they are asked for: by then there may be no network.
+    for (const part of Object.values(late)) part().catch(() => undefined);
     import('../stores/site').then(({ useSite }) => useSite().start()).catch(() => undefined);
     import('../stores/light').then(({ useLight }) => useLight().start()).catch(() => undefined);
     import('../stores/part-states')

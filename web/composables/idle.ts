@@ -9,3 +9,10 @@ export const whenIdle = (act: () => void): void => {
 
 /** Resolves when the page has nothing else to do. */
 export const idle = (): Promise<void> => new Promise((resolve) => whenIdle(resolve));
+
+/** By then the first view stands, or waits for the application; what nobody looks at may be fetched, ms. */
+const FIRST_VIEW_MS = 3000;
+
+/** Resolves when the first view stands and the page has nothing else to do. */
+export const afterFirstView = (): Promise<void> =>
+  new Promise((resolve) => setTimeout(() => whenIdle(resolve), FIRST_VIEW_MS));

@@ -22,7 +22,6 @@ const DE: Texts<typeof EN> = {
   film: 'Film',
   flights: 'Flüge',
   footage: 'Material',
-  gThenALL: 'G, dann {ALL}',
   keepMine: 'Meines behalten',
   keys: 'Tasten (?)',
   keys2: 'Tasten',

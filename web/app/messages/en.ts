@@ -19,7 +19,6 @@ export const EN = {
   film: 'Film',
   flights: 'Flights',
   footage: 'Footage',
-  gThenALL: 'G then {ALL}',
   keepMine: 'Keep mine',
   keys: 'Keys (?)',
   keys2: 'Keys',

@@ -7,7 +7,6 @@ const DE: Texts<typeof EN> = {
   awayMKmAwayMoreThan: '{awayM} km entfernt, mehr als {FARTHEST_M} km',
   bringAPicture: 'Bild einlesen',
   bringHeights: 'Höhen einlesen',
-  gustsMS: 'Böen m/s',
   itBelongsToAnotherFilm: 'Es gehört zu einem anderen Film.',
   itComesToMegabytesPacked:
     'Gepackt sind es {megabytes}; höchstens {megabytes2} werden aufgehoben. Schneide es auf den Drehort zu.',
@@ -80,7 +79,5 @@ const DE: Texts<typeof EN> = {
   thisIsNoneOfGeoJSON: 'Das ist weder GeoJSON noch KML noch GPX. Eine KMZ muss zuerst entpackt werden.',
   valueIsNoDateSuch: '„{value}“ ist kein Datum wie 2027-05-14.',
   valueLiesInTheFuture: '{value} liegt in der Zukunft.',
-  windFrom: 'Wind aus',
-  windMS: 'Wind m/s',
 };
 export default DE;

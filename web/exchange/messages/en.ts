@@ -4,7 +4,6 @@ export const EN = {
   awayMKmAwayMoreThan: '{awayM} km away, more than {FARTHEST_M} km',
   bringAPicture: 'bring a picture',
   bringHeights: 'bring heights',
-  gustsMS: 'gusts m/s',
   itBelongsToAnotherFilm: 'It belongs to another film.',
   itComesToMegabytesPacked:
     'It comes to {megabytes} packed; {megabytes2} are kept at most. Cut it to the location.',
@@ -73,6 +72,4 @@ export const EN = {
   thisIsNoneOfGeoJSON: 'This is none of GeoJSON, KML and GPX. A KMZ must be unpacked first.',
   valueIsNoDateSuch: '“{value}” is no date such as 2027-05-14.',
   valueLiesInTheFuture: '{value} lies in the future.',
-  windFrom: 'wind from',
-  windMS: 'wind m/s',
 } as const;

@@ -50,7 +50,6 @@ export interface RailRow {
   readonly noRoom: boolean;
 }
 
-const NO_ROOM = 'no room on the cards';
 export type Scale = 'energy' | 'minutes';
 
 const rgb = (place: LocationPlan, ms: number): string =>
@@ -149,7 +148,7 @@ export const railRows = (
   const cards = new Map(
     derived.budget.cards.byFlight.map(({ flight, cardId }) => [
       flight,
-      cardId === null ? NO_ROOM : (kit.cards.find((c) => c.id === cardId)?.name ?? ''),
+      cardId === null ? null : (kit.cards.find((c) => c.id === cardId)?.name ?? ''),
     ]),
   );
   const order = new Map(
@@ -163,6 +162,8 @@ export const railRows = (
     const pack = packOf.get(flight.packId ?? '');
     const key = flight.id;
     const n = order.get(flight) ?? 0;
+    const cardName = cards.get(flight);
+    const noRoom = cardName === null;
     return {
       key,
       locationId: place.location.id,
@@ -179,9 +180,9 @@ export const railRows = (
       criticalFrom: ofWh(Math.max(0, availableWh - rated * CRITICAL_SHARE)),
       landsWith: rated > 0 ? ((availableWh - flight.usedWh) / rated) * 100 : NaN,
       filter: filterText(derived, kit, flight),
-      card: cards.get(flight) ?? '',
+      card: noRoom ? tr('noRoomOnTheCards') : (cardName ?? ''),
       minutes: flight.seconds / 60,
-      noRoom: cards.get(flight) === NO_ROOM,
+      noRoom,
     };
   });
 };

@@ -12,9 +12,7 @@ import SliderField from '../../parts/SliderField.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDeferred } from '../../composables/deferred';
-import AddedRow from './AddedRow.vue';
-import AskRow from './AskRow.vue';
-import { MoveSheet, PointRows } from './later';
+import { AddedRow, AskRow, MoveSheet, PointRows } from './later';
 import { useStored } from './useStored';
 import { tr } from './messages';
 

@@ -1,21 +1,26 @@
 import { defineAsyncComponent } from 'vue';
+import { idle } from '../../composables/idle';
 
 // What nobody sees at first comes after the first view. It is fetched then, not when asked for: by then there may be no network.
 const parts = {
-  bulk: () => import('./BulkBar.vue'),
-  coverage: () => import('./CoverageSheet.vue'),
-  cut: () => import('./CutFacet.vue'),
-  exposure: () => import('./ExposureFacet.vue'),
-  moves: () => import('./MoveSheet.vue'),
-  points: () => import('./PointRows.vue'),
-  flights: () => import('./FlightSheet.vue'),
+  added: () => import('./AddedRow.vue'),
+  ask: () => import('./AskRow.vue'),
+  bulk: () => import('./sheets/BulkBar.vue'),
+  coverage: () => import('./sheets/CoverageSheet.vue'),
+  cut: () => import('./facets/CutFacet.vue'),
+  exposure: () => import('./facets/ExposureFacet.vue'),
+  moves: () => import('./sheets/MoveSheet.vue'),
+  points: () => import('./facets/PointRows.vue'),
+  flights: () => import('./sheets/FlightSheet.vue'),
   preview: () => import('../preview/PreviewStage.vue'),
   hands: () => import('./RailHands.vue'),
   sum: () => import('../../parts/SumSheet.vue'),
-  tools: () => import('./ListTools.vue'),
-  variety: () => import('./VarietySheet.vue'),
+  tools: () => import('./sheets/ListTools.vue'),
+  variety: () => import('./sheets/VarietySheet.vue'),
 };
 
+export const AddedRow = defineAsyncComponent(() => idle().then(parts.added));
+export const AskRow = defineAsyncComponent(() => idle().then(parts.ask));
 export const BulkBar = defineAsyncComponent(parts.bulk);
 export const CoverageSheet = defineAsyncComponent(parts.coverage);
 export const CutFacet = defineAsyncComponent(parts.cut);

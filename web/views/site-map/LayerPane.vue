@@ -66,7 +66,7 @@ const dropGround = (): void => {
       <p>
         <b dir="auto">{{ ground.name }}</b>
         <span class="quiet">{{
-          tr('columns×RowsCellsOf', {
+          tr('gridSize', {
             columns: ground.columns,
             rows: ground.rows,
             cellM: ground.cellM.toFixed(ground.cellM < 10 ? 1 : 0),

@@ -75,7 +75,7 @@ const metresPerPixel = computed(() => {
     <template v-if="open">
       <p class="quiet small">
         {{
-          tr('widthPx×HeightPxPixelsMetresPerPixel', {
+          tr('pictureSize', {
             widthPx: picture.widthPx,
             heightPx: picture.heightPx,
             metresPerPixel: fixed(metresPerPixel, 2),

@@ -39,7 +39,6 @@ const DE: Texts<typeof EN> = {
   clickWhereTheNameIs: 'Klick, wo es ist: {name}.',
   close: 'Schließen',
   closeEsc: 'Schließen (Esc)',
-  'columns×RowsCellsOf': '{columns} × {rows} Zellen von {cellM} m, {lowM} bis {highM} m über dem Meer',
   coordinates: 'Koordinaten',
   coordinatesOfItsFirstCorner: 'Koordinaten der ersten Ecke',
   corners: 'Ecken',
@@ -85,6 +84,7 @@ const DE: Texts<typeof EN> = {
   geoTIFFOrESRIASCIIGrid: 'GeoTIFF oder ESRI-ASCII-Raster, Höhen in Metern.',
   gpxKnowsNoAreasOutlines:
     'GPX kennt keine Flächen: Umrisse werden zu geschlossenen Tracks und kommen hier als Flächen zurück.',
+  gridSize: '{columns} × {rows} Zellen von {cellM} m, {lowM} bis {highM} m über dem Meer',
   ground: 'Boden',
   groundLevel: 'Boden eben',
   groundUnknown: 'Boden unbekannt',
@@ -165,6 +165,8 @@ const DE: Texts<typeof EN> = {
   picture: 'Bild',
   pictureId: 'Bild {id}',
   pictureRow: 'Bild {row}',
+  pictureSize:
+    '{widthPx} × {heightPx} Bildpunkte, je {metresPerPixel} m. Eine Nadel nennt einen Bildpunkt (von links oben) und seinen Ort; zieh sie auf dem Plan.',
   pictureUpper: 'Bild',
   picturesUnderThePlan: 'Bilder unter dem Plan',
   pin: 'Nadel',
@@ -235,7 +237,5 @@ const DE: Texts<typeof EN> = {
   wholeLocation0: 'Ganzer Drehort (0)',
   whyYouConfirmItCheck: '{why} Du bestätigst es; prüfe, was dein Fluggerät wirklich tut.',
   width: 'Breite',
-  'widthPx×HeightPxPixelsMetresPerPixel':
-    '{widthPx} × {heightPx} Bildpunkte, je {metresPerPixel} m. Eine Nadel nennt einen Bildpunkt (von links oben) und seinen Ort; zieh sie auf dem Plan.',
 };
 export default DE;

@@ -36,7 +36,6 @@ export const EN = {
   clickWhereTheNameIs: 'Click where the {name} is.',
   close: 'Close',
   closeEsc: 'Close (Esc)',
-  'columns×RowsCellsOf': '{columns} × {rows} cells of {cellM} m, {lowM} to {highM} m above the sea',
   coordinates: 'Coordinates',
   coordinatesOfItsFirstCorner: 'Coordinates of its first corner',
   corners: 'corners',
@@ -81,6 +80,7 @@ export const EN = {
   geoTIFFOrESRIASCIIGrid: 'GeoTIFF or ESRI ASCII grid, heights in metres.',
   gpxKnowsNoAreasOutlines:
     'GPX knows no areas: outlines become tracks that close, and come back as areas here.',
+  gridSize: '{columns} × {rows} cells of {cellM} m, {lowM} to {highM} m above the sea',
   ground: 'Ground',
   groundLevel: 'ground level',
   groundUnknown: 'ground unknown',
@@ -159,6 +159,8 @@ export const EN = {
   picture: 'picture',
   pictureId: 'picture {id}',
   pictureRow: 'picture {row}',
+  pictureSize:
+    '{widthPx} × {heightPx} pixels, {metresPerPixel} m each. A pin names a pixel (from the upper left) and where it lies; drag it on the plan.',
   pictureUpper: 'Picture',
   picturesUnderThePlan: 'Pictures under the plan',
   pin: 'pin',
@@ -229,6 +231,4 @@ export const EN = {
   wholeLocation0: 'Whole location (0)',
   whyYouConfirmItCheck: '{why} You confirm it; check what your aircraft really does.',
   width: 'Width',
-  'widthPx×HeightPxPixelsMetresPerPixel':
-    '{widthPx} × {heightPx} pixels, {metresPerPixel} m each. A pin names a pixel (from the upper left) and where it lies; drag it on the plan.',
 } as const;

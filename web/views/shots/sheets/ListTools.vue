@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { COLUMNS, LIST_FILTERS, useListFilters } from '../../stores/list-filters';
+import { COLUMNS, LIST_FILTERS, useListFilters } from '../../../stores/list-filters';
 import { tr } from './messages';
 
 const listing = useListFilters();

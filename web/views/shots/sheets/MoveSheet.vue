@@ -2,11 +2,11 @@
 import type { DerivedShot } from '@core/film';
 import type { MovePurpose } from '@core/moves';
 import { movePreviews, type MovePreview } from '@core/shot';
-import { counted } from '../../format';
+import { counted } from '../../../format';
 import { computed, ref, useTemplateRef } from 'vue';
-import { ElInput } from '../../parts/element';
-import { ElCheckbox } from '../../parts/element-checkbox';
-import DialogBox from '../../parts/DialogBox.vue';
+import { ElInput } from '../../../parts/element';
+import { ElCheckbox } from '../../../parts/element-checkbox';
+import DialogBox from '../../../parts/DialogBox.vue';
 import MovePicture from './MovePicture.vue';
 import { tr } from './messages';
 

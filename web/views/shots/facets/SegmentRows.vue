@@ -2,10 +2,10 @@
 import type { Shot } from '@core/model';
 import { meanFactor } from '@core/footage';
 import { computed } from 'vue';
-import NumberField from '../../parts/NumberField.vue';
-import type { Fault } from '../../sync/validation';
+import NumberField from '../../../parts/NumberField.vue';
+import type { Fault } from '../../../sync/validation';
 import { tr } from './messages';
-import { fixed } from '../../format';
+import { fixed } from '../../../format';
 
 type Segment = Shot['cut']['segments'][number];
 const props = defineProps<{

@@ -3,8 +3,8 @@ import type { DerivedFilm } from '@core/film';
 import type { Pack } from '@core/model';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
-import Fig from '../../parts/Fig.vue';
-import { useSelection } from '../../stores/selection';
+import Fig from '../../../parts/Fig.vue';
+import { useSelection } from '../../../stores/selection';
 import { tr } from './messages';
 
 const props = defineProps<{ derived: DerivedFilm; packs: readonly Pack[] }>();

@@ -9,13 +9,13 @@ import {
   PRIORITY_WORDS,
   ROLE_WORDS,
   WISH_WORDS,
-} from '../../format';
-import PickField from '../../parts/PickField.vue';
-import { useBulkEdit } from '../../composables/useBulkEdit';
-import { useFilm } from '../../stores/film';
-import { useListFilters } from '../../stores/list-filters';
-import { useSelection } from '../../stores/selection';
-import { useDerivedFilm } from '../../stores/derived-film';
+} from '../../../format';
+import PickField from '../../../parts/PickField.vue';
+import { useBulkEdit } from '../../../composables/useBulkEdit';
+import { useFilm } from '../../../stores/film';
+import { useListFilters } from '../../../stores/list-filters';
+import { useSelection } from '../../../stores/selection';
+import { useDerivedFilm } from '../../../stores/derived-film';
 import { tr } from './messages';
 
 const film = useFilm();

@@ -3,8 +3,8 @@ import { locationVariety } from '@core/story';
 import type { DerivedFilm } from '@core/film';
 import type { LocationPlan } from '@core/day';
 import { computed, ref } from 'vue';
-import { useShotCommands } from '../../composables/useShotCommands';
-import { useFilm } from '../../stores/film';
+import { useShotCommands } from '../../../composables/useShotCommands';
+import { useFilm } from '../../../stores/film';
 import { tr } from './messages';
 
 const props = defineProps<{ derived: DerivedFilm; place: LocationPlan }>();

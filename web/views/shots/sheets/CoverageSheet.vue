@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { inSentence } from '../../format';
+import { inSentence } from '../../../format';
 import { proposeCoverage } from '@core/proposals';
 import { computed, ref, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
-import Fig from '../../parts/Fig.vue';
-import PathThumb from '../../parts/PathThumb.vue';
-import PickField from '../../parts/PickField.vue';
-import { useShotCommands } from '../../composables/useShotCommands';
-import { useFilm } from '../../stores/film';
-import { useSelection } from '../../stores/selection';
+import Fig from '../../../parts/Fig.vue';
+import PathThumb from '../../../parts/PathThumb.vue';
+import PickField from '../../../parts/PickField.vue';
+import { useShotCommands } from '../../../composables/useShotCommands';
+import { useFilm } from '../../../stores/film';
+import { useSelection } from '../../../stores/selection';
 import { tr } from './messages';
 
 const props = defineProps<{ placeId: string }>();

@@ -2,10 +2,10 @@
 import type { Shot } from '@core/model';
 import { USE_WORDS, useOf } from '@core/story';
 import { computed } from 'vue';
-import { choices, PEOPLE_WORDS, PROPERTY_WORDS } from '../../format';
-import PickField from '../../parts/PickField.vue';
-import TextField from '../../parts/TextField.vue';
-import type { Fault } from '../../sync/validation';
+import { choices, PEOPLE_WORDS, PROPERTY_WORDS } from '../../../format';
+import PickField from '../../../parts/PickField.vue';
+import TextField from '../../../parts/TextField.vue';
+import type { Fault } from '../../../sync/validation';
 import { tr } from './messages';
 
 const props = defineProps<{ shot: Shot; save: (fields: Partial<Shot>) => readonly Fault[] }>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Entity } from '@core/model';
-import NumberField from '../../parts/NumberField.vue';
-import type { Fault } from '../../sync/validation';
+import NumberField from '../../../parts/NumberField.vue';
+import type { Fault } from '../../../sync/validation';
 import { tr } from './messages';
 
 type Point = Entity<'shot'>['move']['points'][number];

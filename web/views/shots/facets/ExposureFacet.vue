@@ -19,18 +19,18 @@ import {
   shutterText,
   SKY_WORDS,
   SURFACE_WORDS,
-} from '../../format';
-import Fig from '../../parts/Fig.vue';
-import NumberField from '../../parts/NumberField.vue';
-import PickField from '../../parts/PickField.vue';
-import TextField from '../../parts/TextField.vue';
-import { ElInput } from '../../parts/element';
-import { useFilm } from '../../stores/film';
-import type { Fault } from '../../sync/validation';
-import { useStored } from './useStored';
+} from '../../../format';
+import Fig from '../../../parts/Fig.vue';
+import NumberField from '../../../parts/NumberField.vue';
+import PickField from '../../../parts/PickField.vue';
+import TextField from '../../../parts/TextField.vue';
+import { ElInput } from '../../../parts/element';
+import { useFilm } from '../../../stores/film';
+import type { Fault } from '../../../sync/validation';
+import { useStored } from '../useStored';
 import { tr } from './messages';
 
-const TimeField = defineAsyncComponent(() => import('../../parts/TimeField.vue'));
+const TimeField = defineAsyncComponent(() => import('../../../parts/TimeField.vue'));
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
 const stored = useStored(() => props.shot);
