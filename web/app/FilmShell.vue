@@ -16,6 +16,7 @@ import type { Marks } from '../stores/part-states';
 import { useSelection } from '../stores/selection';
 import { rememberFilm } from './last-film';
 import SaveMark from './SaveMark.vue';
+import SettingsButton from '../parts/settings/SettingsButton.vue';
 import { useKeys } from './useKeys';
 import { entryOf, VIEWS } from './views';
 import { tr } from './messages';
@@ -88,7 +89,6 @@ const rename = (event: Event): void => {
   if (store.film && store.edit('film', store.film.id, { name: field.value }, tr('name')).length > 0)
     field.value = store.film.name;
 };
-const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
 </script>
 
 <template>
@@ -136,21 +136,7 @@ const other = (): string => (selection.theme === 'dusk' ? 'noon' : 'dusk');
       <button class="btn bare wide" :disabled="!canRedo" :title="tr('doAgainCtrlShiftZ')" @click="acts.redo">
         {{ tr('redo') }}
       </button>
-      <button
-        class="btn bare wide"
-        :title="tr('changeToOtherT', { other: other() })"
-        @click="selection.theme = selection.theme === 'dusk' ? 'noon' : 'dusk'"
-      >
-        {{ selection.theme === 'dusk' ? tr('noon') : tr('dusk') }}
-      </button>
-      <button
-        class="btn bare wide"
-        :title="tr('keys')"
-        :aria-label="tr('keys2')"
-        @click="selection.keysShown = true"
-      >
-        ?
-      </button>
+      <SettingsButton />
     </header>
     <ConflictBar v-if="clashed" />
     <RejectedBar v-if="refused" />

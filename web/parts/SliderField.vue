@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { MoveParameter } from '@core/moves';
 import { computed } from 'vue';
-import { digitsOf, toShown } from '../format';
+import { digitsOf, fixed, toShown } from '../format';
 import { useDerivedFilm } from '../stores/derived-film';
 import type { Fault } from '../sync/validation';
-import { ElSlider } from './element';
 import NumberField from './NumberField.vue';
+import { SliderControl } from './slider-control';
 import { tr } from './messages';
 
 const props = defineProps<{
@@ -20,21 +20,23 @@ const derivedFilm = useDerivedFilm();
 /** The slider runs to a practical top; the field takes anything up to the hard limit. */
 const max = computed(() => Math.min(props.parameter.max, Math.max(props.top, props.value)));
 const spoken = (value: number): string =>
-  `${toShown(value, props.parameter.quantity, derivedFilm.units).toFixed(digitsOf(props.parameter.quantity, derivedFilm.units))}`;
+  fixed(
+    toShown(value, props.parameter.quantity, derivedFilm.units),
+    digitsOf(props.parameter.quantity, derivedFilm.units),
+  );
 </script>
 
 <template>
   <div class="slide" :title="parameter.hint">
     <span class="label">{{ parameter.label }}</span>
-    <ElSlider
-      :model-value="value"
+    <SliderControl
+      :value="value"
       :min="parameter.min"
       :max="max"
       :step="parameter.step"
-      :show-tooltip="false"
-      :aria-label="parameter.label"
-      :format-value-text="spoken"
-      @update:model-value="(v: number | number[]) => save(Number(v))"
+      :label="parameter.label"
+      :spoken="spoken"
+      @slide="save"
     />
     <NumberField
       bare

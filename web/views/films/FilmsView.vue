@@ -6,10 +6,12 @@ import { forgetSnapshot } from '../../sync/snapshots';
 import { filmsOnDevice } from '../../sync/films-on-device';
 import { whenText } from '../../format';
 import { useSelection } from '../../stores/selection';
+import SettingsButton from '../../parts/settings/SettingsButton.vue';
 import { tr } from './messages';
 
 const router = useRouter();
-const selection = useSelection();
+// The theme is set before anything is drawn.
+useSelection();
 const films = ref<FilmSummary[] | null>(null);
 const fault = ref('');
 const going = ref<FilmSummary | null>(null);
@@ -83,9 +85,7 @@ const when = (iso: string): string => whenText(Date.parse(iso));
     <header>
       <img src="/mark.svg" alt="" width="44" height="44" />
       <h1>{{ tr('duskSlate') }}</h1>
-      <button class="btn bare" @click="selection.theme = selection.theme === 'dusk' ? 'noon' : 'dusk'">
-        {{ selection.theme === 'dusk' ? tr('noon') : tr('dusk') }}
-      </button>
+      <SettingsButton />
     </header>
     <p class="lead-in">
       {{ tr('planTheShotsTheLight') }}

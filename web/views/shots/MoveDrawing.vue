@@ -4,7 +4,7 @@ import type { DerivedShot } from '@core/film';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
-import { ElSlider } from '../../parts/element';
+import { SliderControl } from '../../parts/slider-control';
 import { launchOfShot } from '../../composables/shot-launch';
 import { useFilm } from '../../stores/film';
 import { useDeferred } from '../../composables/deferred';
@@ -62,13 +62,17 @@ const seconds = computed(() => share.value * (props.shot.facts.trajectory?.total
     </p>
     <div class="scrub">
       <span class="label">{{ tr('alongTheMove') }}</span>
-      <ElSlider
-        v-model="share"
+      <SliderControl
+        :value="share"
         :min="0"
         :max="1"
         :step="1 / 16"
-        :show-tooltip="false"
-        :aria-label="tr('alongTheMove')"
+        :label="tr('alongTheMove')"
+        @slide="
+          (v: number) => {
+            share = v;
+          }
+        "
       />
       <span class="label at">{{ fixed(seconds, 1) }}<span class="unit">s</span></span>
     </div>

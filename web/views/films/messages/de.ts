@@ -18,7 +18,6 @@ const DE: Texts<typeof EN> = {
   damaged: 'beschädigt',
   decimalOrDegreesMinutesSeconds: 'Dezimal oder Grad, Minuten, Sekunden. Licht und Sonne brauchen sie.',
   delete: 'Löschen',
-  dusk: 'Dämmerung',
   duskSlate: 'Dusk Slate',
   everythingGoesBackToThat: 'Alles geht zurück auf diesen Stand.',
   figure4318483Or: '43.18, -4.83 – oder später',
@@ -37,7 +36,6 @@ const DE: Texts<typeof EN> = {
   noBackupYet: 'Noch keine Sicherung.',
   noFilmYetChooseA:
     'Noch kein Film. Wähle unten eine Art von Film, oder sieh dir zuerst den Beispielfilm an.',
-  noon: 'Mittag',
   offlineTheseFilmsAreOn:
     'Offline. Diese Filme sind auf diesem Gerät; was du änderst, wird hier aufgehoben und gesendet, sobald die Anwendung wieder antwortet.',
   openAFilmFile: 'Filmdatei öffnen',

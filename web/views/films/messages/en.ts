@@ -15,7 +15,6 @@ export const EN = {
   damaged: 'damaged',
   decimalOrDegreesMinutesSeconds: 'Decimal or degrees, minutes, seconds. Light and sun need them.',
   delete: 'Delete',
-  dusk: 'Dusk',
   duskSlate: 'Dusk Slate',
   everythingGoesBackToThat: 'Everything goes back to that time.',
   figure4318483Or: '43.18, -4.83 – or later',
@@ -33,7 +32,6 @@ export const EN = {
   newFilm: 'New film',
   noBackupYet: 'No backup yet.',
   noFilmYetChooseA: 'No film yet. Choose a kind of film below, or look at the demo film first.',
-  noon: 'Noon',
   offlineTheseFilmsAreOn:
     'Offline. These films are on this device; what you change is kept here and sent when the application answers again.',
   openAFilmFile: 'Open a film file',
