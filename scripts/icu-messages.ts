@@ -2,7 +2,7 @@ import { parse } from '@formatjs/icu-messageformat-parser';
 import ts from 'typescript';
 import type { Plugin } from 'vite';
 
-const MESSAGES = /\/messages\/(en|de)(\/index)?\.ts$/;
+const MESSAGES = /\/messages\/(en|de|de\/sentences)\.ts$/;
 /** What makes a sentence more than its own text. */
 const SYNTAX = /[{}']/;
 

@@ -9,6 +9,7 @@ import {
   watch,
 } from 'vue';
 import { useRoute } from 'vue-router';
+import { RefreshLeft, RefreshRight } from '@element-plus/icons-vue';
 import { useShotCommands } from '../composables/useShotCommands';
 import { useFilm } from '../stores/film';
 import { whenIdle } from '../composables/idle';
@@ -130,11 +131,23 @@ const rename = (event: Event): void => {
       </nav>
       <span class="gap" />
       <SaveMark />
-      <button class="btn bare" :disabled="!canUndo" :title="tr('takeBackCtrlZ')" @click="acts.undo">
-        {{ tr('undo') }}
+      <button
+        class="btn bare"
+        :disabled="!canUndo"
+        :title="tr('takeBackCtrlZ')"
+        :aria-label="tr('undo')"
+        @click="acts.undo"
+      >
+        <RefreshLeft class="icon" />
       </button>
-      <button class="btn bare wide" :disabled="!canRedo" :title="tr('doAgainCtrlShiftZ')" @click="acts.redo">
-        {{ tr('redo') }}
+      <button
+        class="btn bare wide"
+        :disabled="!canRedo"
+        :title="tr('doAgainCtrlShiftZ')"
+        :aria-label="tr('redo')"
+        @click="acts.redo"
+      >
+        <RefreshRight class="icon" />
       </button>
       <SettingsButton />
     </header>
@@ -212,6 +225,7 @@ const rename = (event: Event): void => {
   height: var(--bar);
   display: inline-flex;
   align-items: center;
+  white-space: nowrap;
   border-bottom: 3px solid transparent;
   border-top: 3px solid transparent;
 }
@@ -260,6 +274,11 @@ nav {
 }
 .gap {
   flex: 1;
+}
+.icon {
+  width: 17px;
+  height: 17px;
+  display: block;
 }
 .view-body {
   flex: 1;

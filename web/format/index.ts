@@ -21,9 +21,12 @@ export {
   write,
   writeText,
 } from './numbers';
+export { phrase } from './phrases';
 export {
+  BAND_WORDS,
   choices,
   counted,
+  FRAMING_WORDS,
   HANDLING_WORDS,
   INPUT_WORDS,
   LAMP_WORDS,
@@ -43,5 +46,6 @@ export {
   SKY_WORDS,
   SUBJECT_WORDS,
   SURFACE_WORDS,
+  WINDOW_WORDS,
   WISH_WORDS,
 } from './words';

@@ -77,6 +77,10 @@ export const WISH_WORDS = words('wish', [
   'frontlit',
 ]);
 
+export const BAND_WORDS = words('band', ['still', 'calm', 'gentle', 'lively', 'fast', 'frantic']);
+export const FRAMING_WORDS = words('framing', ['near', 'medium', 'far']);
+export const WINDOW_WORDS = words('window', ['golden', 'blue', 'sunrise', 'sunset']);
+
 /** What the aircraft does at an obstacle; what stands for nothing is what it is set to. */
 export const sensingChoices = () => [
   { value: null, label: tr('sensing.set') },

@@ -1,3 +1,4 @@
+import { phrase } from '../format';
 import { featureWords } from '@core/site';
 import type { Feature } from '@core/model';
 import type { FeatureLike } from 'ol/Feature.js';
@@ -140,7 +141,7 @@ const wireStyles = (thing: Feature, inks: Inks, picked: boolean, named: boolean)
 const areaStyles = (thing: Feature, inks: Inks, picked: boolean, named: boolean): Style[] => {
   const look = AREA[thing.kind]?.(inks) ?? { fill: thin(inks.chalk, 0.1), stroke: inks.chalk };
   const height = featureWords(thing.kind).stands ? ` ${thing.heightM.toFixed(0)} m` : '';
-  const name = label(`${thing.name || featureWords(thing.kind).name}${height}`, inks, {
+  const name = label(`${thing.name || phrase(featureWords(thing.kind).name)}${height}`, inks, {
     bold: picked,
     offsetY: height ? 0 : 10,
   });
@@ -210,7 +211,7 @@ const featureStyles = (thing: Feature, inks: Inks, picked: boolean, named: boole
       image: pointShape(thing.kind, inks, picked),
       ...(named || picked
         ? {
-            text: label(`${thing.name || featureWords(thing.kind).name}${high}`, inks, {
+            text: label(`${thing.name || phrase(featureWords(thing.kind).name)}${high}`, inks, {
               offsetY: 17,
               bold: picked,
             }),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { MoveParameter } from '@core/moves';
 import { computed } from 'vue';
-import { digitsOf, fixed, toShown } from '../format';
+import { digitsOf, fixed, phrase, toShown } from '../format';
 import { useDerivedFilm } from '../stores/derived-film';
 import type { Fault } from '../sync/validation';
 import NumberField from './NumberField.vue';
@@ -27,20 +27,20 @@ const spoken = (value: number): string =>
 </script>
 
 <template>
-  <div class="slide" :title="parameter.hint">
-    <span class="label">{{ parameter.label }}</span>
+  <div class="slide" :title="phrase(parameter.hint)">
+    <span class="label">{{ phrase(parameter.label) }}</span>
     <SliderControl
       :value="value"
       :min="parameter.min"
       :max="max"
       :step="parameter.step"
-      :label="parameter.label"
+      :label="phrase(parameter.label)"
       :spoken="spoken"
       @slide="save"
     />
     <NumberField
       bare
-      :label="parameter.label"
+      :label="phrase(parameter.label)"
       :value="value"
       :quantity="parameter.quantity"
       :step="parameter.step"
@@ -50,7 +50,7 @@ const spoken = (value: number): string =>
       class="lock"
       :class="{ locked }"
       :aria-pressed="locked"
-      :aria-label="tr('labelIsGiven', { label: parameter.label })"
+      :aria-label="tr('labelIsGiven', { label: phrase(parameter.label) })"
       :title="tr('givenStaysAsItIs')"
       @click="$emit('lock')"
     >

@@ -1,5 +1,5 @@
 import { groupBy } from '@core/units';
-import { counted } from '../format';
+import { BAND_WORDS, counted, phrase } from '../format';
 import type { DerivedShot } from '@core/film';
 import { type Warning, worst } from '@core/warnings';
 import { USE_WORDS, useOf } from '@core/story';
@@ -67,7 +67,7 @@ export const COLUMNS: readonly Column[] = [
       return tr('pace');
     },
     quantity: 'text',
-    of: ({ facts }) => facts.band,
+    of: ({ facts }) => BAND_WORDS[facts.band],
   },
   {
     id: 'fill',
@@ -126,7 +126,7 @@ export const COLUMNS: readonly Column[] = [
       return tr('use');
     },
     quantity: 'text',
-    of: ({ facts }) => USE_WORDS[useOf(facts.shot.usage)],
+    of: ({ facts }) => phrase(USE_WORDS[useOf(facts.shot.usage)]),
   },
 ];
 const USUAL = ['air', 'energy', 'card'];
@@ -252,7 +252,7 @@ export const useListFilters = defineStore('list-filters', () => {
         words === '' ||
         [
           facts.shot.title,
-          facts.move?.name,
+          phrase(facts.move?.name),
           facts.shot.role,
           facts.shot.priority,
           facts.subject?.name,

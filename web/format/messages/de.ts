@@ -2,6 +2,12 @@ import type { Texts } from '../../language';
 import type { EN } from './en';
 
 const DE: Texts<typeof EN> = {
+  'band.calm': 'ruhig',
+  'band.fast': 'schnell',
+  'band.frantic': 'hektisch',
+  'band.gentle': 'sanft',
+  'band.lively': 'lebhaft',
+  'band.still': 'still',
   'count.change': '{n, plural, one {# Änderung} other {# Änderungen}}',
   'count.check': '{n, plural, one {# Check} other {# Checks}}',
   'count.clip': '{n, plural, one {# Clip} other {# Clips}}',
@@ -15,6 +21,9 @@ const DE: Texts<typeof EN> = {
   'count.take': '{n, plural, one {# Take} other {# Takes}}',
   'count.typical figure': '{n, plural, one {# typischer Wert} other {# typische Werte}}',
   'count.warning': '{n, plural, one {# Warnung} other {# Warnungen}}',
+  'framing.far': 'fern',
+  'framing.medium': 'halbnah',
+  'framing.near': 'nah',
   'handling.fast': 'Schnell',
   'handling.normal': 'Normal',
   'handling.slow': 'Langsam',
@@ -101,6 +110,10 @@ const DE: Texts<typeof EN> = {
   'surface.sand': 'Sand',
   'surface.snow': 'Schnee',
   'surface.water': 'Wasser',
+  'window.blue': 'blau',
+  'window.golden': 'golden',
+  'window.sunrise': 'Sonnenaufgang',
+  'window.sunset': 'Sonnenuntergang',
   'wish.any': 'Jedes Licht',
   'wish.backlit': 'Gegenlicht',
   'wish.before-lamps': 'Vor den Lampen',

@@ -5,7 +5,7 @@ import { TIMELINE_RATES, type Aircraft } from '@core/model';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { emptyFilm } from '../../composables/new-film';
-import { counted } from '../../format';
+import { counted, phrase } from '../../format';
 import PathThumb from '../../parts/PathThumb.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -41,13 +41,13 @@ const crafts = computed(() => [
   ...(owned.value.length > 0
     ? [{ value: OWN, label: tr('yourKitName', { name: owned.value[0]?.name ?? '' }) }]
     : []),
-  ...AIRCRAFT_CLASSES.map((c) => ({ value: c.code, label: c.name, note: tr('typical') })),
+  ...AIRCRAFT_CLASSES.map((c) => ({ value: c.code, label: phrase(c.name), note: tr('typical') })),
 ]);
 const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 const begun = (template: FilmTemplate, newId: () => string, zone = zoneHere()) =>
   starterFilm(
     {
-      name: name.value.trim().slice(0, 200) || template.name,
+      name: name.value.trim().slice(0, 200) || phrase(template.name),
       template,
       craft: AIRCRAFT_CLASSES.find((c) => c.code === craft.value) ?? null,
       timelineFps: fps.value,
@@ -113,7 +113,7 @@ const make = async (): Promise<void> => {
         :class="{ on: code === p.template.code }"
       >
         <input v-model="code" class="sr" type="radio" name="template" :value="p.template.code" />
-        <b>{{ p.template.name }}</b>
+        <b>{{ phrase(p.template.name) }}</b>
         <span class="quiet">{{ p.template.about }}</span>
         <span v-if="p.shots.length > 0" class="paths" aria-hidden="true"
           ><PathThumb

@@ -2,7 +2,7 @@
 import { addDays, clockText, daysBetween } from '@core/time';
 import { eveningBefore, PACK_CAUTIONS, STORAGE_SHARES } from '@core/charge';
 import { computed, ref } from 'vue';
-import { dateText, fixed, write } from '../../format';
+import { dateText, fixed, phrase, write } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import PickField from '../../parts/PickField.vue';
@@ -207,7 +207,7 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
         }}
       </p>
       <ul class="cautions">
-        <li v-for="c in PACK_CAUTIONS" :key="c">{{ c }}</li>
+        <li v-for="c in PACK_CAUTIONS" :key="c">{{ phrase(c) }}</li>
       </ul>
     </section>
   </div>

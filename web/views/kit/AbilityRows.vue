@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phrase } from '../../format';
 import type { Entity, HandlingName } from '@core/model';
 import { AIDS } from '@core/aids';
 import NumberField from '../../parts/NumberField.vue';
@@ -108,10 +109,10 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
         class="btn"
         :class="{ on: abilityOf(a.kind) }"
         :aria-pressed="abilityOf(a.kind) !== undefined"
-        :title="a.says"
+        :title="phrase(a.says)"
         @click="toggle(a.kind)"
       >
-        {{ a.name }}
+        {{ phrase(a.name) }}
       </button>
       <template v-if="abilityOf(a.kind)">
         <NumberField
@@ -134,7 +135,7 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
           :save="(v) => setAbility(a.kind, { maxDistanceM: v })"
         />
       </template>
-      <span v-else class="quiet">{{ a.says }}</span>
+      <span v-else class="quiet">{{ phrase(a.says) }}</span>
     </div>
   </section>
 </template>

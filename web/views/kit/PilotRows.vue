@@ -12,7 +12,7 @@ import KitRow from './KitRow.vue';
 import PracticeSheet from './PracticeSheet.vue';
 import { useKit } from './useKit';
 import { tr } from './messages';
-import { fixed } from '../../format';
+import { fixed, phrase } from '../../format';
 
 type Practice = Entity<'practice'>;
 const { store, all, set, add, copy, retire } = useKit('pilot');
@@ -43,8 +43,8 @@ const HOW = [
     },
   },
 ] as const;
-const LEVELS = LEVEL_WORDS.map((label, value) => ({ value, label }));
-const kinds = MOVES.map((m) => ({ value: m.kind, label: m.name }));
+const LEVELS = LEVEL_WORDS.map((label, value) => ({ value, label: phrase(label) }));
+const kinds = MOVES.map((m) => ({ value: m.kind, label: phrase(m.name) }));
 const fresh = (): void => {
   const id = add({ name: tr('pilotAll', { all: all.value.length + 1 }) });
   if (all.value.length === 1) fly(id);
@@ -68,7 +68,7 @@ const rows = computed(() => {
     const rate = keeperRate(level, record, 2);
     return {
       kind: m.kind,
-      name: m.name,
+      name: phrase(m.name),
       stated: pilot.levels[m.kind] ?? 0,
       level,
       record,
@@ -174,7 +174,7 @@ const forget = (id: string): void => {
                 :save="(v) => state(r.kind, v)"
               />
             </td>
-            <td>{{ LEVEL_WORDS[r.level] }}</td>
+            <td>{{ phrase(LEVEL_WORDS[r.level]) }}</td>
             <td>
               {{
                 r.record.tries > 0

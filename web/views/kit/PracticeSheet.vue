@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phrase } from '../../format';
 import { practiceSheet } from '@core/proposals';
 import { computed } from 'vue';
 import { useFilm } from '../../stores/film';
@@ -52,13 +53,13 @@ const print = (): void => window.print();
       <tbody>
         <tr v-for="r in wanted" :key="r.kind">
           <td>
-            <b>{{ r.name }}</b>
+            <b>{{ phrase(r.name) }}</b>
           </td>
           <td>{{ r.shots.join(', ') }}</td>
           <td>{{ r.inputs }}</td>
-          <td>{{ r.word }}</td>
+          <td>{{ phrase(r.word) }}</td>
           <td>{{ HOW[r.how] }}</td>
-          <td>{{ r.where }}</td>
+          <td>{{ phrase(r.where) }}</td>
           <td class="box" />
         </tr>
       </tbody>

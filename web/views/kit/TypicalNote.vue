@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { SCHEMAS } from '@core/model';
-import { counted } from '../../format';
+import { counted, phrase } from '../../format';
 import { computed } from 'vue';
 import { typicalOf } from './useKit';
 import { tr } from './messages';
@@ -13,7 +13,7 @@ const props = defineProps<{
 }>();
 const titles = computed(() => {
   const fields: Readonly<Record<string, { readonly title?: string }>> = SCHEMAS[props.kind].properties;
-  return typicalOf(props.thing).map((field) => fields[field]?.title ?? field);
+  return typicalOf(props.thing).map((field) => phrase(fields[field]?.title ?? field));
 });
 const count = computed(() => counted(titles.value.length, 'typical figure'));
 </script>

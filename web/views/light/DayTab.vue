@@ -5,7 +5,7 @@ import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { moonAt, moonPhase } from '@core/light';
 import { computed } from 'vue';
-import { choices, LAMP_WORDS, SKY_WORDS } from '../../format';
+import { choices, LAMP_WORDS, phrase, SKY_WORDS } from '../../format';
 import { roundTimes } from '../../format/ticks';
 import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
@@ -74,7 +74,7 @@ const warnings = computed(() =>
       <li v-if="place.light?.whiteNight">{{ tr('whiteNightTheSkyKeeps') }}</li>
       <li v-if="place.light?.neverUp">{{ tr('polarNightTheSunStays') }}</li>
       <li>
-        <span class="label">{{ tr('moon') }}</span> {{ moon.name }},
+        <span class="label">{{ tr('moon') }}</span> {{ phrase(moon.name) }},
         <Fig :value="moon.lit * 100" quantity="percent" /> {{ tr('lit') }}
         <template v-if="moon.altitudeDeg > 0"
           ><Fig :value="moon.altitudeDeg" quantity="degrees" /> {{ tr('high') }}</template

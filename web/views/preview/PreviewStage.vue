@@ -8,7 +8,7 @@ import PickField from '../../parts/PickField.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
-import { fixed, INPUT_WORDS } from '../../format';
+import { BAND_WORDS, fixed, INPUT_WORDS } from '../../format';
 import EyePlain from './EyePlain.vue';
 import type { Eye } from './EyeCanvas.vue';
 import PathPane from './PathPane.vue';
@@ -269,7 +269,7 @@ const lines = (f: ScreenFrame): string =>
         </div>
         <div>
           <dt class="label">{{ tr('pace') }}</dt>
-          <dd>{{ moment.band }}</dd>
+          <dd>{{ BAND_WORDS[moment.band] }}</dd>
         </div>
         <div>
           <dt class="label">{{ tr('sticks') }}</dt>

@@ -2,7 +2,7 @@
 import { bandsOf, type Track } from '@core/shot';
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 import { tr } from './messages';
-import { fixed } from '../../format';
+import { BAND_WORDS, fixed } from '../../format';
 
 const props = defineProps<{ track: Track; timeS: number }>();
 const emit = defineEmits<{ seek: [timeS: number] }>();
@@ -29,7 +29,7 @@ const bands = computed(() =>
     x: x(b.fromS),
     width: Math.max(0.5, x(b.toS) - x(b.fromS)),
     height: BAR * LEVEL[b.band],
-    word: b.band,
+    word: BAND_WORDS[b.band],
     hot: b.band === 'fast' || b.band === 'frantic',
   })),
 );

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { inSentence } from '../../format';
+import { inSentence, phrase } from '../../format';
 import type { Shot } from '@core/model';
 import { addsNothing } from '@core/moves';
 import { computed, ref } from 'vue';
@@ -97,7 +97,7 @@ const used = computed(() =>
         :label="i.label"
         :value="added[i.id]"
         :quantity="i.quantity"
-        :hint="i.hint"
+        :hint="phrase(i.hint)"
         :step="5"
         :save="savers[i.id]"
       />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { inSentence } from '../../format';
+import { inSentence, phrase } from '../../format';
 import { freeKnobs, solveShot, targetIn, TARGETS, type Target, type TargetFigure } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import { computed, shallowRef, watch } from 'vue';
@@ -25,7 +25,7 @@ watch(
   () => `${facts.value.shot.id}|${facts.value.shot.move.kind}|${facts.value.shot.move.locked.join()}`,
   () => {
     gives.value = Object.fromEntries(
-      TARGETS.map((t) => [t.id, inSentence(freeKnobs(facts.value, t.id)[0]?.label) ?? '']),
+      TARGETS.map((t) => [t.id, inSentence(phrase(freeKnobs(facts.value, t.id)[0]?.label)) ?? '']),
     );
   },
   { immediate: true },

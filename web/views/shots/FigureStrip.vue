@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BAND_WORDS, FRAMING_WORDS } from '../../format';
 import { explain, type FigureId } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import { computed, ref } from 'vue';
@@ -30,13 +31,13 @@ const figures = computed<Shown[]>(() => {
       quantity: 'seconds',
     },
     { id: 'bytes', label: tr('card'), value: f.bytes / 1e9, quantity: 'gigabytes' },
-    { id: 'pace', label: tr('pace'), value: f.pace.crossingS, quantity: 'seconds', word: f.band },
+    { id: 'pace', label: tr('pace'), value: f.pace.crossingS, quantity: 'seconds', word: BAND_WORDS[f.band] },
     {
       id: 'fill',
       label: tr('subject'),
       value: Math.min(1, f.fill) * 100,
       quantity: 'percent',
-      word: f.fill > 1 ? tr('fillsIt') : f.framing,
+      word: f.fill > 1 ? tr('fillsIt') : FRAMING_WORDS[f.framing],
     },
     { id: 'inputs', label: tr('inputs'), value: f.trajectory?.simultaneous ?? NaN, quantity: 'count' },
   ];

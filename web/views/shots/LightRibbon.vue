@@ -2,9 +2,9 @@
 import type { DerivedFilm } from '@core/film';
 import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
-import { moonAt, moonPhase, skyColour, sunAt, type LightWindow } from '@core/light';
+import { moonAt, moonPhase, skyColour, sunAt } from '@core/light';
 import { computed } from 'vue';
-import { dateText } from '../../format';
+import { dateText, phrase, WINDOW_WORDS } from '../../format';
 import { useElementSize } from '../../parts/useElementSize';
 import { useSelection } from '../../stores/selection';
 import { useRibbonDrag } from './useRibbonDrag';
@@ -66,15 +66,16 @@ const ticks = computed(() => {
 });
 
 /** Windows that are told on the ribbon; the others would lie on top of them. */
-const WINDOW_WORDS: Partial<Readonly<Record<LightWindow['kind'], string>>> = {
-  golden: 'golden',
-  blue: 'blue',
-};
+const TOLD = ['golden', 'blue'] as const;
 const windows = computed(() => {
   const g = glass.value;
   if (!g) return [];
   return (props.place.light?.windows ?? [])
-    .filter((w) => WINDOW_WORDS[w.kind] && w.toMs > g.from && w.fromMs < g.to)
+    .filter((w) => w.toMs > g.from && w.fromMs < g.to)
+    .flatMap((w) => {
+      const kind = TOLD.find((t) => t === w.kind);
+      return kind ? [{ ...w, kind }] : [];
+    })
     .map((w) => ({
       key: `${w.kind}${w.fromMs}`,
       x: Math.max(0, g.x(w.fromMs)),
@@ -119,13 +120,13 @@ const events = computed(() => {
   const zone = props.place.location.zone;
   return (
     [
-      ['sunrise', light.sunriseMs],
-      ['sunset', light.sunsetMs],
+      ['sunriseAt', light.sunriseMs],
+      ['sunsetAt', light.sunsetMs],
     ] as const
   ).flatMap(([name, ms]) =>
     ms === null
       ? []
-      : [{ name, x: d.x(ms), left: d.x(ms) > width.value - 90, text: `${name} ${clockText(ms, zone)}` }],
+      : [{ name, x: d.x(ms), left: d.x(ms) > width.value - 90, text: tr(name, { at: clockText(ms, zone) }) }],
   );
 });
 /** The moon's height over the day, where it is up, as a thread over the band; lit as far as it is. */
@@ -152,7 +153,7 @@ const moon = computed(() => {
   return {
     line,
     opacity: 0.25 + 0.75 * phase.lit,
-    name: `${phase.name}, ${(phase.lit * 100).toFixed(0)} % lit`,
+    name: tr('namePercentLit', { name: phrase(phase.name), percent: Math.round(phase.lit * 100) }),
   };
 });
 const lampsX = computed(() => {
@@ -175,7 +176,7 @@ const summary = computed(() => {
   const zone = props.place.location.zone;
   const parts = light.windows.map((w) =>
     tr('kindFromMsToToMs', {
-      kind: w.kind,
+      kind: WINDOW_WORDS[w.kind],
       fromMs: clockText(w.fromMs, zone),
       toMs: clockText(w.toMs, zone),
     }),

@@ -5,7 +5,15 @@ import type { DerivedShot } from '@core/film';
 import type { Shot } from '@core/model';
 import { changeMoveKind, MOVES, moveOf, type MoveParameter } from '@core/moves';
 import { computed } from 'vue';
-import { choices, HANDLING_WORDS, inSentence, PRIORITY_WORDS, ROLE_WORDS, WISH_WORDS } from '../../format';
+import {
+  choices,
+  HANDLING_WORDS,
+  inSentence,
+  phrase,
+  PRIORITY_WORDS,
+  ROLE_WORDS,
+  WISH_WORDS,
+} from '../../format';
 import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import SliderField from '../../parts/SliderField.vue';
@@ -25,7 +33,7 @@ const stored = useStored(() => props.shot);
 const kind = computed(() => stored.value.move.kind);
 const move = computed(() => moveOf(kind.value));
 const place = computed(() => stored.value.locationId);
-const kinds = MOVES.map((m) => ({ value: m.kind, label: m.name }));
+const kinds = MOVES.map((m) => ({ value: m.kind, label: phrase(m.name) }));
 const subjects = computed(() => [
   { value: null, label: tr('noneAheadOfTheLaunch') },
   ...film
@@ -135,8 +143,8 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
         :save="saverOf(p.id)"
         @lock="lock(p.id)"
       />
-      <div v-for="p in toggles" :key="p.id" class="toggle" role="group" :aria-label="p.label">
-        <span class="label">{{ p.label }}</span>
+      <div v-for="p in toggles" :key="p.id" class="toggle" role="group" :aria-label="phrase(p.label)">
+        <span class="label">{{ phrase(p.label) }}</span>
         <button
           v-for="(word, i) in p.choice"
           :key="word"
@@ -145,7 +153,7 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
           :aria-pressed="valueOf(p) === i"
           @click="setValue(p.id, i)"
         >
-          {{ word }}
+          {{ phrase(word) }}
         </button>
       </div>
     </div>
@@ -166,21 +174,21 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
       <Fig :value="calm.facts.trajectory.peakTiltDegS" quantity="degreesPerSecond" />.
     </p>
     <p v-if="move" class="says">
-      <b>{{ move.says }}</b> {{ move.sticks }}
-      <span class="quiet">{{ tr('needsNeeds', { needs: move.needs }) }}</span>
-      <span class="caution">{{ move.caution }}</span>
+      <b>{{ phrase(move.says) }}</b> {{ phrase(move.sticks) }}
+      <span class="quiet">{{ tr('needsNeeds', { needs: phrase(move.needs) }) }}</span>
+      <span class="caution">{{ phrase(move.caution) }}</span>
     </p>
     <p v-if="able.length > 0" class="says">
       {{ tr('byHandOrByItself') }}
       <b v-for="(a, i) in able" :key="a.aid.kind" :title="a.say"
-        >{{ i > 0 ? ', ' : '' }}{{ inSentence(a.aid.name) }}</b
+        >{{ i > 0 ? ', ' : '' }}{{ inSentence(phrase(a.aid.name)) }}</b
       >. <span class="quiet">{{ able[0]?.say }}</span>
     </p>
     <details v-if="unable.length > 0" class="says">
       <summary class="quiet">{{ tr('whyTheOtherAidsCould') }}</summary>
       <ul>
         <li v-for="a in unable" :key="a.aid.kind">
-          <b>{{ a.aid.name }}</b>: {{ a.say }}
+          <b>{{ phrase(a.aid.name) }}</b>: {{ phrase(a.say) }}
         </li>
       </ul>
     </details>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inSentence, phrase, PRIORITY_WORDS, ROLE_WORDS } from '../../format';
 import { worst } from '@core/warnings';
 import type { DerivedShot } from '@core/film';
 import { computed, onMounted, ref, useTemplateRef } from 'vue';
@@ -86,9 +87,9 @@ onMounted(() => {
     <span class="text">
       <span class="title" dir="auto">{{ facts.shot.title || tr('untitled') }}</span>
       <span class="sub"
-        ><span>{{ facts.move?.name ?? facts.shot.move.kind }}</span
-        ><span class="prio">{{ facts.shot.priority }}</span
-        ><span>{{ facts.shot.role }}</span></span
+        ><span>{{ phrase(facts.move?.name) || facts.shot.move.kind }}</span
+        ><span class="prio">{{ inSentence(PRIORITY_WORDS[facts.shot.priority]) }}</span
+        ><span>{{ inSentence(ROLE_WORDS[facts.shot.role]) }}</span></span
       >
       <span class="sub cost"
         ><span

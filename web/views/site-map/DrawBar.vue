@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { inSentence } from '../../format';
+import { inSentence, phrase } from '../../format';
 import { FEATURE_KINDS, featureWords } from '@core/site';
 import type { FeatureKind, FeatureShape } from '@core/model';
 import { computed } from 'vue';
@@ -36,7 +36,7 @@ const options = GROUPS.map((g) => ({
   kinds: FEATURE_KINDS.filter((k) => k.group === g.id).flatMap((k) =>
     k.shapes.map((shape) => ({
       key: `${k.kind} ${shape}`,
-      label: k.shapes.length > 1 ? `${k.name} (${SHAPE_WORDS[shape]})` : k.name,
+      label: k.shapes.length > 1 ? `${phrase(k.name)} (${SHAPE_WORDS[shape]})` : phrase(k.name),
     })),
   ),
 }));
@@ -62,7 +62,7 @@ const hint = computed(() => {
   if (props.tool.what === 'subject') return tr('clickWhereItStands');
   if (props.tool.what !== 'draw') return tr('clickAlongItDoubleClick');
   return props.tool.shape === 'point'
-    ? tr('clickWhereTheNameIs', { name: inSentence(featureWords(props.tool.kind).name) })
+    ? tr('clickWhereTheNameIs', { name: inSentence(phrase(featureWords(props.tool.kind).name)) })
     : tr('clickItsCornersDoubleClick');
 });
 </script>
@@ -86,7 +86,7 @@ const hint = computed(() => {
       :aria-pressed="isOn(q.kind)"
       @click="toggle(q.kind, q.shape)"
     >
-      {{ featureWords(q.kind).name }}
+      {{ phrase(featureWords(q.kind).name) }}
     </button>
     <ElSelect
       class="more"

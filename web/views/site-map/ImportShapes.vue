@@ -18,7 +18,7 @@ import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import type { Plan } from './usePlan';
 import { tr } from './messages';
-import { fixed } from '../../format';
+import { fixed, phrase } from '../../format';
 
 const props = defineProps<{ plan: Plan }>();
 const emit = defineEmits<{ close: [] }>();
@@ -64,7 +64,10 @@ const take = async (event: Event): Promise<void> => {
   show(false);
 };
 const kindsFor = (shape: FeatureShape) =>
-  FEATURE_KINDS.filter((k) => k.shapes.includes(shape)).map((k) => ({ value: k.kind, label: k.name }));
+  FEATURE_KINDS.filter((k) => k.shapes.includes(shape)).map((k) => ({
+    value: k.kind,
+    label: phrase(k.name),
+  }));
 const taken = computed(() => rows.value.filter((r) => r.take));
 const bring = (): void => {
   const made = taken.value.map(({ thing, kind }): Entity<'feature'> => {

@@ -5,7 +5,7 @@ import type { LossAction } from '@core/model';
 import { FIXED_RETURN_M } from '@core/clearance';
 import { bySeverity } from '@core/warnings';
 import { computed } from 'vue';
-import { fixed, sensingChoices } from '../../format';
+import { fixed, phrase, sensingChoices } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import EyeView from '../../parts/EyeView.vue';
 import PickField from '../../parts/PickField.vue';
@@ -75,7 +75,7 @@ const overGround = computed(() => props.shot.facts.overGround);
         <span class="number">{{ shot.number }}</span>
         <span dir="auto">{{ shot.facts.shot.title || tr('untitled') }}</span>
       </h2>
-      <span class="quiet">{{ shot.facts.move?.name }}</span>
+      <span class="quiet">{{ phrase(shot.facts.move?.name) }}</span>
     </header>
     <EyeView :shot="shot" :share="share" :width="296" :height="140" />
     <dl class="costs">

@@ -25,7 +25,7 @@ import { useLayers } from './useLayers';
 import { usePlan } from './usePlan';
 import { usePlanKeys } from './usePlanKeys';
 import { tr } from './messages';
-import { fixed, writeText } from '../../format';
+import { fixed, phrase, writeText } from '../../format';
 
 const ImportShapes = defineAsyncComponent(() => import('./ImportShapes.vue'));
 const props = defineProps<{ film: string; location?: string }>();
@@ -226,9 +226,10 @@ usePlanKeys({
           :class="{ on: plan.picked.value.id === t.id }"
           @click="plan.pick('feature', t.id)"
         >
-          <span class="t" dir="auto">{{ t.name || featureWords(t.kind).name }}</span><span class="quiet">{{
-            t.name ? featureWords(t.kind).name : ''
-          }}</span>
+          <span class="t" dir="auto">{{ t.name || phrase(featureWords(t.kind).name) }}</span><span
+            class="quiet"
+            >{{ t.name ? phrase(featureWords(t.kind).name) : '' }}</span
+          >
         </button>
         <p v-if="plan.things.value.length === 0" class="quiet small">
           {{ tr('nothingIsMarkedYetDraw') }}

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fixed, inSentence } from '../../format';
+import { fixed, inSentence, phrase } from '../../format';
 import { featureWords, lengthAlong, spotsOf } from '@core/site';
 import { areaOf, bearingTo, fromLocal, toLocal, vec } from '@core/geometry';
 import { computed } from 'vue';
@@ -19,7 +19,7 @@ const props = defineProps<{ plan: Plan; thing: Thing }>();
 const store = useFilm();
 const words = computed(() => featureWords(props.thing.kind));
 const set = (fields: Fields<'feature'>) =>
-  store.edit('feature', props.thing.id, fields, inSentence(words.value.name));
+  store.edit('feature', props.thing.id, fields, inSentence(phrase(words.value.name)));
 const first = computed(() => props.thing.points[0] ?? { xM: 0, yM: 0 });
 const coordinates = computed(() => {
   const p = props.plan.place.value;
@@ -54,12 +54,12 @@ const makeMain = (): void => {
 </script>
 
 <template>
-  <section class="pane" :aria-label="words.name">
+  <section class="pane" :aria-label="phrase(words.name)">
     <header>
-      <h2>{{ words.name }}</h2>
+      <h2>{{ phrase(words.name) }}</h2>
       <button class="btn" :title="tr('deleteDel')" @click="plan.remove()">{{ tr('delete') }}</button>
     </header>
-    <p class="quiet">{{ words.says }}</p>
+    <p class="quiet">{{ phrase(words.says) }}</p>
     <div class="grid">
       <TextField class="wide" :label="tr('name')" :value="thing.name" :save="(v) => set({ name: v })" />
       <NumberField

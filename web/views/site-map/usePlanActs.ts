@@ -1,4 +1,4 @@
-import { inSentence } from '../../format';
+import { inSentence, phrase } from '../../format';
 import { newRow, type Entity, type FeatureKind, type FeatureShape } from '@core/model';
 import { featureWords, groundAt } from '@core/site';
 import { v4 as uuid } from 'uuid';
@@ -35,7 +35,7 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
       radiusM: words.radiusM,
       keepM: words.keepM,
     });
-    const faults = film.create('feature', made, tr('newName', { name: inSentence(words.name) }));
+    const faults = film.create('feature', made, tr('newName', { name: inSentence(phrase(words.name)) }));
     told(faults);
     if (faults.length > 0) return;
     tool.value = null;
@@ -110,12 +110,12 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
               .map((s) => ({ kind: 'shot' as const, id: s.id, after: { ...s, launchId: null } as never })),
           ]
         : [];
-    film.commit(tr('deleteName', { name: inSentence(featureWords(gone.kind).name) }), [
+    film.commit(tr('deleteName', { name: inSentence(phrase(featureWords(gone.kind).name)) }), [
       ...homes,
       { kind: 'feature', id, after: null },
     ]);
     picked.value = { what: 'nothing', id: '' };
-    selection.say(tr('deletedNameCtrlZBrings', { name: gone.name || featureWords(gone.kind).name }));
+    selection.say(tr('deletedNameCtrlZBrings', { name: gone.name || phrase(featureWords(gone.kind).name) }));
   };
 
   const drawWay = (subjectId: string): void => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fixed } from '../../format';
+import { fixed, phrase, ROLE_WORDS } from '../../format';
 import { useMessages } from '../../composables/useMessages';
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
@@ -133,10 +133,12 @@ const key = (event: KeyboardEvent, id: string): void => {
             >
             <PathThumb :flown="p.shot.facts.trajectory" :subject="p.shot.facts.aim" />
             <span class="title" dir="auto">{{ p.shot.facts.shot.title || tr('untitled') }}</span>
-            <span class="sub">{{ p.shot.facts.move?.name }} · {{ p.shot.facts.shot.role }}</span>
+            <span class="sub"
+              >{{ phrase(p.shot.facts.move?.name) }} · {{ ROLE_WORDS[p.shot.facts.shot.role] }}</span
+            >
             <span class="feels">{{ p.feels }}</span>
             <span class="sub"
-              >{{ fixed(p.timelineS, 1) }} s · {{ USE_WORDS[useOf(p.shot.facts.shot.usage)] }}</span
+              >{{ fixed(p.timelineS, 1) }} s · {{ phrase(USE_WORDS[useOf(p.shot.facts.shot.usage)]) }}</span
             >
           </button>
         </li>

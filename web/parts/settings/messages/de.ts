@@ -9,7 +9,7 @@ const DE: Texts<typeof EN> = {
   language: 'Sprache',
   languageUnitsDisplayKeys: 'Sprache, Einheiten, Darstellung, Tasten',
   metric: 'Metrisch',
-  noon: 'Mittag, für helle Sonne',
+  noon: 'Mittag',
   settings: 'Einstellungen der Anwendung',
   units: 'Einheiten',
   unitsOfThisFilm: 'Einheiten dieses Films',

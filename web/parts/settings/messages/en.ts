@@ -6,7 +6,7 @@ export const EN = {
   language: 'Language',
   languageUnitsDisplayKeys: 'Language, units, display, keys',
   metric: 'Metric',
-  noon: 'Noon, for bright sun',
+  noon: 'Noon',
   settings: 'Settings',
   units: 'units',
   unitsOfThisFilm: 'Units of this film',

@@ -14,6 +14,7 @@ import {
   LAMP_WORDS,
   LIT_WORDS,
   MARK_WORDS,
+  phrase,
   PROFILE_WORDS,
   readNumber,
   shutterText,
@@ -262,7 +263,7 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         :label="tr('whiteBalanceK')"
         :value="stored.kelvin === null ? '' : String(stored.kelvin)"
         :placeholder="`${kelvin.kelvin}`"
-        :hint="kelvin.why"
+        :hint="phrase(kelvin.why)"
         :save="setKelvin"
       />
       <TextField

@@ -2,7 +2,7 @@
 import type { Shot } from '@core/model';
 import { USE_WORDS, useOf } from '@core/story';
 import { computed } from 'vue';
-import { choices, PEOPLE_WORDS, PROPERTY_WORDS } from '../../../format';
+import { choices, PEOPLE_WORDS, phrase, PROPERTY_WORDS } from '../../../format';
 import PickField from '../../../parts/PickField.vue';
 import TextField from '../../../parts/TextField.vue';
 import type { Fault } from '../../../sync/validation';
@@ -11,7 +11,7 @@ import { tr } from './messages';
 const props = defineProps<{ shot: Shot; save: (fields: Partial<Shot>) => readonly Fault[] }>();
 const PEOPLE = choices(PEOPLE_WORDS);
 const PROPERTY = choices(PROPERTY_WORDS);
-const use = computed(() => USE_WORDS[useOf(props.shot.usage)]);
+const use = computed(() => phrase(USE_WORDS[useOf(props.shot.usage)]));
 const layer = (name: keyof Shot['layers'], text: string) =>
   props.save({ layers: { ...props.shot.layers, [name]: text } });
 </script>

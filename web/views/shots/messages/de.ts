@@ -79,6 +79,7 @@ const DE: Texts<typeof EN> = {
   moreThanThePackGives: 'mehr, als der Akku gibt',
   move: 'Bewegung',
   nameHoldsHeldWhOfRatedWh: '{name}: hat {heldWh} von {ratedWh}, {flights} mit {usedWh}, {minutes}',
+  namePercentLit: '{name}, {percent} % beleuchtet',
   nameThisShot: 'Gib dieser Einstellung einen Namen',
   needsNeeds: 'Braucht: {needs}',
   new: 'Neu',

@@ -75,6 +75,7 @@ export const EN = {
   moreThanThePackGives: 'more than the pack gives',
   move: 'Move',
   nameHoldsHeldWhOfRatedWh: '{name}: holds {heldWh} of {ratedWh}, {flights} on {usedWh}, {minutes}',
+  namePercentLit: '{name}, {percent} % lit',
   nameThisShot: 'Name this shot',
   needsNeeds: 'Needs: {needs}',
   new: 'New',

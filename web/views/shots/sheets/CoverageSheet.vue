@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { inSentence } from '../../../format';
+import { inSentence, phrase } from '../../../format';
 import { proposeCoverage } from '@core/proposals';
 import { computed, ref, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
@@ -92,8 +92,8 @@ const total = computed(() =>
           >
             <PathThumb :flown="p.derived?.facts.trajectory ?? null" :subject="p.derived?.facts.aim ?? null" />
             <span
-              ><b>{{ p.like.title }}</b>
-              <span class="quiet">{{ inSentence(p.derived?.facts.move?.name) }}</span><br /><span
+              ><b>{{ phrase(p.like.title) }}</b>
+              <span class="quiet">{{ inSentence(phrase(p.derived?.facts.move?.name)) }}</span><br /><span
                 class="small"
                 ><Fig :value="p.derived?.facts.seconds.airS ?? NaN" quantity="seconds" />
                 <Fig :value="p.derived?.facts.energy?.totalWh ?? NaN" quantity="wattHours" />

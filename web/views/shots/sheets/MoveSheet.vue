@@ -2,7 +2,7 @@
 import type { DerivedShot } from '@core/film';
 import type { MovePurpose } from '@core/moves';
 import { movePreviews, type MovePreview } from '@core/shot';
-import { counted } from '../../../format';
+import { counted, phrase } from '../../../format';
 import { computed, ref, useTemplateRef } from 'vue';
 import { ElInput } from '../../../parts/element';
 import { ElCheckbox } from '../../../parts/element-checkbox';
@@ -61,7 +61,7 @@ const whyNot = (p: MovePreview): string | null => {
   return p.inputs > practised ? tr('inputsInputsAtOncePractised', { inputs: p.inputs, practised }) : null;
 };
 const found = (p: MovePreview): boolean => {
-  const text = `${p.move.name} ${p.move.says} ${PURPOSES[p.move.purpose]}`.toLowerCase();
+  const text = `${phrase(p.move.name)} ${phrase(p.move.says)} ${PURPOSES[p.move.purpose]}`.toLowerCase();
   return search.value
     .toLowerCase()
     .split(/\s+/)
@@ -120,8 +120,8 @@ const along = (event: KeyboardEvent): void => {
             @click="pick(p.move.kind)"
           >
             <MovePicture :flown="p.trajectory" :subject="shot.facts.aim" />
-            <b>{{ p.move.name }}</b>
-            <span class="says">{{ p.move.says }}</span>
+            <b>{{ phrase(p.move.name) }}</b>
+            <span class="says">{{ phrase(p.move.says) }}</span>
             <span v-if="whyNot(p)" class="why">{{ whyNot(p) }}</span>
           </button>
         </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phrase } from '../../../format';
 import { locationVariety } from '@core/story';
 import type { DerivedFilm } from '@core/film';
 import type { LocationPlan } from '@core/day';
@@ -54,7 +55,7 @@ const rows = computed(() => [
     <ul v-if="reading.lacks.length > 0">
       <li v-for="l in reading.lacks.slice(0, 3)" :key="l.say">
         <p>
-          {{ l.say }} <span class="quiet">{{ l.why }}</span>
+          {{ phrase(l.say) }} <span class="quiet">{{ phrase(l.why) }}</span>
         </p>
         <button class="btn" @click="acts.addLacking(place.location.id, l)">{{ tr('addOne') }}</button>
       </li>
