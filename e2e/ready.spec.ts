@@ -52,7 +52,7 @@ test('at the launch point all is answered by keys, one thing is waived with a re
     .getByRole('button', { name: /Slate terraces/ })
     .click();
   await moment(page, 'At the launch point').click();
-  const figure = page.getByLabel('Go, wait or no-go for the place');
+  const figure = page.getByLabel('Go, wait or no-go for the location');
   await expect(figure.locator('.word')).toHaveText(/wait|no-go/);
   const asked = page.locator('[data-standing="open"]');
   for (let left = await asked.count(); left > 0; left -= 1) {

@@ -3,6 +3,13 @@ import { join } from 'node:path';
 import { IntlMessageFormat } from 'intl-messageformat';
 import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
+import { MOVES } from '../moves';
+import { AIDS } from '../aids';
+import { WISHES } from '../light';
+import { FEATURE_KINDS } from '../site';
+import { AIRCRAFT_CLASSES, FILM_TEMPLATES } from '../starters';
+import { LEVEL_WORDS } from '../pilot';
+import { DE, PHRASES } from './de';
 import { createFormatter, EN, listed, measured, message, messageKey, plainText, yesNo } from '.';
 
 const CORE = join(import.meta.dirname, '..');
@@ -90,8 +97,32 @@ describe('the catalogue', () => {
   });
 
   it('says nothing that is legal, allowed or safe', () => {
-    for (const [code, text] of Object.entries(EN))
-      expect(text, code).not.toMatch(/\b(is|are|it’s) (legal|allowed|safe|permitted)\b/i);
+    for (const [code, text] of [...Object.entries(EN), ...Object.entries(DE)])
+      expect(text, code).not.toMatch(
+        /\b(is|are|it’s|ist|sind) (legal|allowed|safe|permitted|erlaubt|sicher|zulässig)\b/i,
+      );
+  });
+
+  it('has every sentence in German, filled with the same', () => {
+    expect(Object.keys(DE).sort()).toEqual(Object.keys(EN).sort());
+    for (const [code, text] of Object.entries(EN)) expect(wantedBy(DE[code]!), code).toEqual(wantedBy(text));
+  });
+
+  it('has moves, aids, lights, kinds of things and beginnings of films in German', () => {
+    const spoken = [
+      ...MOVES.flatMap((m) => [
+        ...[m.name, m.says, m.sticks, m.needs, m.caution],
+        ...m.parameters.flatMap((p) => [p.label, p.hint, ...(p.choice ?? [])]),
+      ]),
+      ...AIDS.flatMap((a) => [a.name, a.says]),
+      ...WISHES.map((w) => w.says),
+      ...FEATURE_KINDS.flatMap((k) => [k.name, k.says]),
+      ...AIRCRAFT_CLASSES.map((c) => c.name),
+      ...FILM_TEMPLATES.flatMap((t) => [t.name, ...t.shots.map((s) => s.title)]),
+      ...LEVEL_WORDS,
+    ].filter((text) => text !== undefined && text !== '');
+    expect(spoken.length).toBeGreaterThan(400);
+    expect(spoken.filter((text) => PHRASES[text!] === undefined)).toEqual([]);
   });
 });
 

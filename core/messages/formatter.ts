@@ -53,9 +53,15 @@ const unitText = (quantity: Quantity, units: UnitSystem): string => {
 /**
  * A formatter for a catalogue.
  * @param locale BCP 47 tag of the language, for plurals and numbers
+ * @param word what a text that fills a sentence is in this language, by the name it is filled in under
  * @throws RangeError where the catalogue lacks a sentence
  */
-export const createFormatter = (catalogue: Catalogue, locale: string, units: UnitSystem): Formatter => {
+export const createFormatter = (
+  catalogue: Catalogue,
+  locale: string,
+  units: UnitSystem,
+  word: (name: string, text: string) => string = (_, text) => text,
+): Formatter => {
   const parsed = new Map<string, IntlMessageFormat>();
   const number = numbers(locale);
   const quantity = (value: QuantityValue): string =>
@@ -86,7 +92,9 @@ export const createFormatter = (catalogue: Catalogue, locale: string, units: Uni
   const text = ({ code, values }: Message): string => {
     const known = sentence(code);
     if (typeof known === 'string') return known;
-    const filled = Object.entries(values).map(([name, value]) => [name, valueOf(value)] as const);
+    const filled = Object.entries(values).map(
+      ([name, value]) => [name, typeof value === 'string' ? word(name, value) : valueOf(value)] as const,
+    );
     return String(known.format(Object.fromEntries(filled)));
   };
   return { text, quantity };

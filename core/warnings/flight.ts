@@ -1,4 +1,5 @@
-import { measured, message, yesNo } from '../messages';
+import { listed, measured, message, yesNo } from '../messages';
+import type { Quantity } from '../units';
 import type { Handling, HandlingName } from '../model';
 import type { Cure } from './types';
 import { suggestedSticks } from '../shot';
@@ -6,7 +7,7 @@ import { onShot, type ShotContext, type ShotRule } from './context';
 
 interface Beyond {
   readonly what: string;
-  readonly unit: string;
+  readonly quantity: Quantity;
   readonly needs: number;
   readonly has: (h: Handling) => number;
 }
@@ -26,26 +27,29 @@ export const beyondHandling: ShotRule = (c) => {
   const { aircraft, trajectory, shot } = c.facts;
   if (!aircraft || !trajectory) return null;
   const all: Beyond[] = [
-    { what: 'flies', unit: 'm/s', needs: trajectory.peakSpeedMs, has: (h) => h.maxSpeedMs },
-    { what: 'turns', unit: '\u00b0/s', needs: trajectory.peakYawDegS, has: (h) => h.maxYawDegS },
+    { what: 'flies', quantity: 'speed', needs: trajectory.peakSpeedMs, has: (h) => h.maxSpeedMs },
+    { what: 'turns', quantity: 'degreesPerSecond', needs: trajectory.peakYawDegS, has: (h) => h.maxYawDegS },
     {
       what: 'tilts',
-      unit: '\u00b0/s',
+      quantity: 'degreesPerSecond',
       needs: trajectory.peakTiltDegS,
       has: (h) => Math.min(h.maxTiltDegS, aircraft.maxTiltDegS),
     },
   ];
   const beyond = all.filter((b) => b.needs > b.has(aircraft.handling[shot.handling]) * 1.001);
   if (beyond.length === 0) return null;
-  const lists = beyond.map(
-    (b) =>
-      `${b.what} at ${b.needs.toFixed(0)} ${b.unit}, set to ${b.has(aircraft.handling[shot.handling]).toFixed(0)}`,
+  const lists = beyond.map((b) =>
+    message('move.handling.of', {
+      what: b.what,
+      needs: measured(b.needs, b.quantity, 0),
+      has: measured(b.has(aircraft.handling[shot.handling]), b.quantity, 0),
+    }),
   );
   return {
     code: 'move.handling',
     severity: 'care',
     subject: onShot(c),
-    say: message('move.handling.say', { handling: shot.handling, join: lists.join('; ') }),
+    say: message('move.handling.say', { handling: shot.handling, join: listed(lists) }),
     why: message('move.handling.why'),
     cures: [...handlingCure(c), { say: message('move.handling.cure') }],
   };

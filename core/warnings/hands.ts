@@ -52,7 +52,10 @@ export const manyInputs: ShotRule = (c) => {
   if (!trajectory || !move || trajectory.simultaneous <= practised || (c.hands && c.hands.level >= STEADY))
     return null;
   const level = c.hands
-    ? ` ${c.hands.pilot.name} has this move as \u201c${LEVEL_WORDS[c.hands.level] ?? LEVEL_WORDS[0]}\u201d.`
+    ? message('move.inputs.level', {
+        pilot: c.hands.pilot.name,
+        practised: LEVEL_WORDS[c.hands.level] ?? LEVEL_WORDS[0],
+      })
     : '';
   return {
     code: 'move.inputs',

@@ -1,4 +1,5 @@
 import { createFormatter, EN, type Catalogue, type Formatter } from '@core/messages';
+import { phrase } from '../format';
 import type { UnitSystem } from '@core/units';
 import { shallowReactive } from 'vue';
 import { language, onLanguage, type Language } from '../language';
@@ -11,6 +12,25 @@ onLanguage(async (code) => {
   if (code !== 'en' && !catalogues.has(code)) catalogues.set(code, await LOADERS[code]());
 });
 
+/** Sentences are filled under these names with words of the core, not with what a person wrote. */
+const WORDS = new Set([
+  'advice',
+  'chosen',
+  'feel',
+  'handling',
+  'spot',
+  'sticks',
+  'toLowerCase',
+  'USE_WORD',
+  'want',
+]);
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const word = (name: string, text: string): string => {
+  if (!WORDS.has(name)) return text;
+  const said = phrase(text);
+  return said === text ? phrase(capital(text)) : said;
+};
+
 const formatters = new Map<string, Formatter>();
 
 /** The formatter for a system of units in the language of the interface, made once. */
@@ -19,7 +39,12 @@ export const formatterFor = (units: UnitSystem): Formatter => {
   const key = `${spoken} ${units}`;
   const known = formatters.get(key);
   if (known) return known;
-  const made = createFormatter(catalogues.get(spoken) ?? EN, spoken, units);
+  const made = createFormatter(
+    catalogues.get(spoken) ?? EN,
+    spoken,
+    units,
+    spoken === 'en' ? undefined : word,
+  );
   formatters.set(key, made);
   return made;
 };

@@ -14,6 +14,7 @@ export {
   fixed,
   grouped,
   inSentence,
+  listText,
   percentText,
   readNumber,
   shutterText,

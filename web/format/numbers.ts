@@ -61,3 +61,7 @@ export const grouped = (n: number): string => n.toLocaleString(language.value);
 /** A name as it stands within a sentence: some languages write nouns small there, others keep them. */
 export const inSentence = (name: string | null | undefined): string =>
   language.value === 'en' ? (name ?? '').toLowerCase() : (name ?? '');
+
+/** Things in a row, as the language joins them: “a, b and c”. */
+export const listText = (items: readonly string[]): string =>
+  new Intl.ListFormat(language.value).format(items);

@@ -7,6 +7,7 @@ import type ImageStyle from 'ol/style/Image.js';
 import { Circle, Fill, RegularShape, Stroke, Style, Text } from 'ol/style.js';
 import { thin, type Inks } from './colours';
 import { hatch } from './hatch';
+import { tr } from './messages';
 
 /** What a grip moves: side and distance of a shot, its far end, the launch point, a pin of a picture. */
 export type GripPart = 'near' | 'end' | 'launch' | 'pin';
@@ -123,7 +124,7 @@ const wireStyles = (thing: Feature, inks: Inks, picked: boolean, named: boolean)
   new Style({
     stroke: new Stroke({ color: picked ? inks.pick : inks.stop, width: 2, lineDash: [10, 3, 2, 3] }),
     ...(named
-      ? { text: label(`${thing.name || 'Wire'} ${thing.heightM.toFixed(0)} m`, inks, { line: true }) }
+      ? { text: label(`${thing.name || tr('wire')} ${thing.heightM.toFixed(0)} m`, inks, { line: true }) }
       : {}),
   }),
   new Style({
@@ -406,7 +407,7 @@ export const styleOf = (feature: FeatureLike, inks: Inks, pickedId: string, reso
                   stroke: new Stroke({ color: inks.pick, width: 3 }),
                 }),
           zIndex: 50,
-          ...(drawn.part === 'launch' ? { text: label('Launch', inks, { offsetY: 17 }) } : {}),
+          ...(drawn.part === 'launch' ? { text: label(tr('launch'), inks, { offsetY: 17 }) } : {}),
         }),
       ];
     default:

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue';
 import type { Fault } from '../sync/validation';
-import { DATE_LOCALE, ElConfigProvider, ElDatePicker } from './element-dates';
+import { dateLocale, ElConfigProvider, ElDatePicker } from './element-dates';
 import FieldBox from './FieldBox.vue';
+import { language } from '../language';
 import { tr } from './messages';
 
 /** A day, stored as YYYY-MM-DD, shown as Fri 14 May 2027; empty where there is none. */
@@ -18,7 +19,10 @@ const faults = ref<readonly Fault[]>([]);
 /** The picker reads back only what it can parse, and no weekday; that stands before it. */
 const weekday = computed(() =>
   props.value
-    ? new Date(`${props.value}T12:00:00Z`).toLocaleDateString('en-GB', { weekday: 'short', timeZone: 'UTC' })
+    ? new Date(`${props.value}T12:00:00Z`).toLocaleDateString(language.value, {
+        weekday: 'short',
+        timeZone: 'UTC',
+      })
     : '',
 );
 const picked = (value: string | null): void => {
@@ -28,13 +32,13 @@ const picked = (value: string | null): void => {
 
 <template>
   <FieldBox :id="id" :label="label" :hint="hint" :faults="faults">
-    <ElConfigProvider :locale="DATE_LOCALE">
+    <ElConfigProvider :locale="dateLocale()">
       <span class="day"
         ><span class="unit">{{ weekday }}</span
         ><ElDatePicker
           :id="id"
           type="date"
-          format="D MMM YYYY"
+          :format="tr('dateFormat')"
           value-format="YYYY-MM-DD"
           :model-value="value || null"
           :clearable="clearable ?? false"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, useId } from 'vue';
 import type { Fault } from '../sync/validation';
-import { DATE_LOCALE, ElConfigProvider, ElTimePicker } from './element-dates';
+import { dateLocale, ElConfigProvider, ElTimePicker } from './element-dates';
 import FieldBox from './FieldBox.vue';
 
 /** A minute on the 24-hour clock, stored as HH:mm; empty where there is none. */
@@ -22,7 +22,7 @@ const picked = (value: string | null): void => {
 
 <template>
   <FieldBox :id="id" :label="bare ? '' : label" :hint="hint" :faults="faults">
-    <ElConfigProvider :locale="DATE_LOCALE">
+    <ElConfigProvider :locale="dateLocale()">
       <ElTimePicker
         :id="id"
         format="HH:mm"

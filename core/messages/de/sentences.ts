@@ -401,8 +401,8 @@ export const DE: Sentences = {
   'field.camera': 'Kamera: Kurs {heading}, {tilt} {up, select, yes {nach oben} other {nach unten}} geneigt.',
   'field.end':
     'Ende: {height} über dem Start, {distance} von dir, Richtung {bearing}; {postRoll} weiter aufnehmen.',
-  'field.fly': 'Fliege es in {seconds}, höchstens {speed}, mit {sticks} Knüppeln.',
-  'field.hold': 'Halte {seconds} still, mit {sticks} Knüppeln.',
+  'field.fly': 'Fliege es in {seconds}, höchstens {speed}, Knüppel auf „{sticks}“.',
+  'field.hold': 'Halte {seconds} still, Knüppel auf „{sticks}“.',
   'field.missing.later': 'Braucht {minutes}. Kann um {from} beginnen.',
   'field.missing.no-light':
     'Braucht {minutes}. Das gewünschte Licht kommt in diesem Zeitfenster nicht wieder.',
@@ -549,12 +549,15 @@ export const DE: Sentences = {
   'move.ground.why': 'Aus dem Höhenraster des Drehorts; {ground} werden gehalten.',
   'move.ground.why.else': 'Der Boden gilt hier als eben mit dem Startpunkt.',
   'move.handling.cure': 'Oder fliege langsamer, oder weiter.',
-  'move.handling.say': 'Mit {handling} Knüppeln: {join}.',
+  'move.handling.of':
+    '{what, select, flies {fliegt} turns {dreht} other {neigt}} mit {needs}, eingestellt sind {has}',
+  'move.handling.say': 'Mit Knüppeln auf „{handling}“: {join}.',
   'move.handling.why':
     'Die Knüppel können nicht mehr verlangen, als eingestellt ist; die Bewegung wird langsamer oder hinkt nach.',
   'move.hasty.say': 'Schnelle Knüppel {isLowest, select, yes {in {lowest}} other {{range} vom Motiv}}.',
   'move.hasty.why': 'Nah am Boden oder Motiv ist ein Zucken des Daumens ein Meter; langsam hält es klein.',
   'move.inputs.cure': 'Oder übe sie zuerst hoch und langsam.',
+  'move.inputs.level': ' {pilot} hat diese Bewegung auf „{practised}“.',
   'move.inputs.say': '{simultaneous} Eingaben zugleich; {practised} werden mit Leichtigkeit geflogen.{level}',
   'move.inputs.why': 'Jede Eingabe mehr kostet Takes: unsaubere Anfänge, Korrekturen mitten im Bild.',
   'move.no-path.why': 'Ohne Weg gibt es nichts zu timen, zu fliegen oder zu budgetieren.',
@@ -661,7 +664,7 @@ export const DE: Sentences = {
   'sensing.off.unpractised':
     'Die Hinderniserkennung ist aus, und diese Bewegung ist noch nicht geübt. Übe sie zuerst im Freien.',
   'sensing.off.why': 'Ohne Sensoren hält nichts das Fluggerät auf außer dem Piloten.',
-  'set-sticks.say': 'Stell die Knüppel auf {handling}.',
+  'set-sticks.say': 'Stell die Knüppel auf „{handling}“.',
   'shot.no-subject.cure': 'Wähle ein Motiv, oder füge dem Drehort eines hinzu.',
   'shot.no-subject.say': 'Kein Motiv gewählt: die Bewegung liegt 60 m nördlich vom Startpunkt.',
   'shot.no-subject.why': 'Weg, Bildausschnitt und Tempo folgen alle daraus, worauf die Kamera zielt.',

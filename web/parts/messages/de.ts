@@ -5,6 +5,7 @@ const DE: Texts<typeof EN> = {
   choose: 'wählen',
   close: 'Schließen',
   closeLower: 'schließen',
+  dateFormat: 'D. MMM YYYY',
   free: 'frei',
   given: 'vorgegeben',
   givenStaysAsItIs: 'Vorgegeben: bleibt, wie es ist, wenn etwas verlangt wird',

@@ -2,6 +2,7 @@ export const EN = {
   choose: 'choose',
   close: 'Close',
   closeLower: 'close',
+  dateFormat: 'D MMM YYYY',
   free: 'free',
   given: 'given',
   givenStaysAsItIs: 'Given: stays as it is when something is asked for',

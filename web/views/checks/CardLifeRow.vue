@@ -73,14 +73,18 @@ const spot = computed(() =>
     : props.life.spot,
 );
 const ACTS: Readonly<Record<CardAct, string>> = {
-  put: 'put',
+  get put() {
+    return tr('put');
+  },
   get record() {
     return tr('recordedLower');
   },
   get copy() {
     return tr('copied');
   },
-  format: 'formatted',
+  get format() {
+    return tr('formattedLower');
+  },
   get correct() {
     return tr('setRight');
   },

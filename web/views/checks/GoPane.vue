@@ -7,7 +7,7 @@ import { tr } from './messages';
 /** What is written here comes to; the pilot decides. */
 defineProps<{
   go: GoFigure;
-  of: string;
+  of: 'flight' | 'place';
   flights: readonly {
     readonly index: number;
     readonly pack: string;
@@ -33,8 +33,8 @@ const { text } = useMessages();
 </script>
 
 <template>
-  <aside class="figure" :class="`is-${go.go}`" :aria-label="tr('goWaitOrNoGo', { of })">
-    <p class="label">{{ tr('theOfByWhatIs', { of }) }}</p>
+  <aside class="figure" :class="`is-${go.go}`" :aria-label="tr(`goOf.${of}`)">
+    <p class="label">{{ tr(`byWhatIsWritten.${of}`) }}</p>
     <p class="word" role="status">{{ WORDS[go.go] }}</p>
     <ul>
       <li v-for="r in go.reasons.slice(0, MOST)" :key="messageKey(r.say)" :class="r.weight">

@@ -72,7 +72,7 @@ export const useChecks = () => {
     if (!context.value) return null;
     const alone = SCOPE_OF[moment.value] === 'flight' || SCOPE_OF[moment.value] === 'take';
     return {
-      of: alone && context.value.flight ? 'flight' : 'place',
+      of: alone && context.value.flight ? ('flight' as const) : ('place' as const),
       ...(alone && context.value.flight ? goOfFlight(context.value) : goOfPlace(context.value)),
     };
   });

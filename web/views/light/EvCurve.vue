@@ -4,7 +4,7 @@ import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { lightCurve } from '@core/light';
 import { computed, defineAsyncComponent } from 'vue';
-import { fixed, write } from '../../format';
+import { fixed, WINDOW_WORDS, write } from '../../format';
 import { roundBounds, roundTimes } from '../../format/ticks';
 import { tr } from './messages';
 
@@ -75,7 +75,7 @@ const options = computed(() => {
             fillColor: w.kind === 'golden' ? '#e8a45f' : '#6f86d8',
             opacity: 0.16,
             label: {
-              text: w.kind,
+              text: WINDOW_WORDS[w.kind],
               borderWidth: 0,
               orientation: 'horizontal',
               offsetY: 12,

@@ -72,14 +72,14 @@ const events = computed(() => {
   const { zone } = props.place;
   const named = [
     [tr('civilDawn'), light.civilDawnMs],
-    ['sunrise', light.sunriseMs],
+    [tr('sunrise'), light.sunriseMs],
     [tr('goldenUntil'), light.goldenMorningEndMs],
     [tr('goldenFrom'), light.goldenEveningStartMs],
-    ['sunset', light.sunsetMs],
+    [tr('sunset'), light.sunsetMs],
     [tr('blueFrom'), light.blueEveningStartMs],
     [tr('civilDusk'), light.civilDuskMs],
   ] as const;
-  return named.map(([name, ms]) => ({ name, text: ms === null ? 'none' : clockText(ms, zone) }));
+  return named.map(([name, ms]) => ({ name, text: ms === null ? tr('noneLower') : clockText(ms, zone) }));
 });
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { inSentence, phrase } from '../../format';
+import { inSentence, listText, phrase } from '../../format';
 import { freeKnobs, solveShot, targetIn, TARGETS, type Target, type TargetFigure } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import { computed, shallowRef, watch } from 'vue';
@@ -51,7 +51,9 @@ const ask = (target: Target, wanted: number): readonly Fault[] => {
   const changed = Object.keys(solved.value)
     .filter((id) => solved.value[id] !== shot.move.values[id])
     .map((id) => now.move?.parameters.find((p) => p.id === id)?.label ?? id);
-  selection.say(tr('reachedByChanged', { changed: inSentence(changed.join(' and ')) }));
+  selection.say(
+    tr('reachedByChanged', { changed: listText(changed.map((name) => inSentence(phrase(name)))) }),
+  );
   return film.edit(
     'shot',
     shot.id,
@@ -74,7 +76,7 @@ const asks = Object.fromEntries(TARGETS.map((t) => [t.id, (v: number) => ask(t.i
       :title="f.gives ? tr('changesGivesWhatIsGiven', { gives: f.gives }) : tr('everythingThatBearsOnIt')"
     >
       <NumberField
-        :label="f.label"
+        :label="phrase(f.label)"
         :value="rounded(f.now)"
         :scale="scaleOf(f)"
         :quantity="f.quantity"

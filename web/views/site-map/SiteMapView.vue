@@ -24,6 +24,7 @@ import ThingPane from './ThingPane.vue';
 import { useLayers } from './useLayers';
 import { usePlan } from './usePlan';
 import { usePlanKeys } from './usePlanKeys';
+import TabRow from '../../parts/TabRow.vue';
 import { tr } from './messages';
 import { fixed, phrase, writeText } from '../../format';
 
@@ -48,6 +49,11 @@ const ideas = ref<LaunchIdea[]>([]);
 const ideaKind = ref<'launch' | 'stand'>('launch');
 const thinking = ref(false);
 const pane = ref<'picked' | 'layers' | 'findings'>('picked');
+const panes = computed(() => [
+  { id: 'picked' as const, label: tr('picked') },
+  { id: 'findings' as const, label: tr('findingsCount', { count: count.value || '' }).trim() },
+  { id: 'layers' as const, label: tr('groundLayers') },
+]);
 const bringing = ref(false);
 const tab = ref<'list' | 'map' | 'pane'>('map');
 
@@ -282,85 +288,71 @@ usePlanKeys({
         />
       </main>
       <aside class="right scroll" :aria-label="tr('whatIsPicked')">
-        <div class="tabs3" role="tablist">
-          <button
-            v-for="t in [
-              ['picked', 'Picked'],
-              ['findings', `Findings ${count || ''}`],
-              ['layers', 'Ground, layers'],
-            ] as const"
-            :key="t[0]"
-            role="tab"
-            class="btn bare"
-            :class="{ here: pane === t[0] }"
-            :aria-selected="pane === t[0]"
-            @click="pane = t[0]"
-          >
-            {{ t[1] }}
-          </button>
-        </div>
-        <LayerPane v-if="pane === 'layers'" :plan="plan" :layers="layers" @bring="bringing = true" />
-        <section v-else-if="pane === 'findings'" class="findings">
-          <WarningList :warnings="locationWarnings" />
-          <div v-for="f in findings" :key="f.shot.facts.shot.id">
-            <button class="btn bare who" @click="pickShot(f.shot.facts.shot.id)">
-              <b>{{ f.shot.number }}</b> {{ f.shot.facts.shot.title || tr('untitled') }}</button
-            ><WarningList :warnings="f.warnings" />
-          </div>
-          <p v-if="count === 0" class="quiet">
-            {{ tr('nothingMarkedOnThisPlanIs') }}
-          </p>
-          <p class="suggest">
-            <button class="btn" :disabled="thinking" @click="suggest(false)">
-              {{ tr('whereToLaunchFrom') }}</button><button
-              class="btn"
-              :disabled="thinking"
-              @click="suggest(true)"
-            >
-              {{ tr('whereToStandNearThe') }}
-            </button>
-          </p>
-          <ol v-if="ideas.length > 0" class="ideas">
-            <li v-for="(i, n) in ideas" :key="n">
-              <button class="btn" @click="takeIdea(n)">
-                {{ ideaKind === 'stand' ? tr('standAt') : tr('take') }} {{ n + 1 }}
+        <TabRow name="picked" :label="tr('whatIsPicked')" :tabs="panes" :value="pane" @pick="pane = $event" />
+        <div id="picked-panel" class="panel" role="tabpanel" :aria-labelledby="`picked-${pane}`">
+          <LayerPane v-if="pane === 'layers'" :plan="plan" :layers="layers" @bring="bringing = true" />
+          <section v-else-if="pane === 'findings'" class="findings">
+            <WarningList :warnings="locationWarnings" />
+            <div v-for="f in findings" :key="f.shot.facts.shot.id">
+              <button class="btn bare who" @click="pickShot(f.shot.facts.shot.id)">
+                <b>{{ f.shot.number }}</b> {{ f.shot.facts.shot.title || tr('untitled') }}</button
+              ><WarningList :warnings="f.warnings" />
+            </div>
+            <p v-if="count === 0" class="quiet">
+              {{ tr('nothingMarkedOnThisPlanIs') }}
+            </p>
+            <p class="suggest">
+              <button class="btn" :disabled="thinking" @click="suggest(false)">
+                {{ tr('whereToLaunchFrom') }}</button><button
+                class="btn"
+                :disabled="thinking"
+                @click="suggest(true)"
+              >
+                {{ tr('whereToStandNearThe') }}
               </button>
-              {{
-                tr('seenMustsOfTheMustHaves', {
-                  seenMusts: fixed(i.seenMusts * 100, 0),
-                  seenAll: fixed(i.seenAll * 100, 0),
-                  value: m(i.flownM),
-                  slopeDeg: fixed(i.slopeDeg, 0),
-                })
-              }}
-            </li>
-          </ol>
-          <p class="quiet small">
-            {{ tr('fromWhatIsMarkedAnd') }}
-          </p>
-        </section>
-        <ThingPane
-          v-else-if="plan.thing.value"
-          :key="plan.thing.value.id"
-          :plan="plan"
-          :thing="plan.thing.value"
-        />
-        <SubjectPane
-          v-else-if="plan.subject.value"
-          :key="plan.subject.value.id"
-          :plan="plan"
-          :subject="plan.subject.value"
-        />
-        <ShotPane v-else-if="shot" :plan="plan" :shot="shot" :share="share" />
-        <p v-else class="quiet">{{ tr('pickAShotOrA') }}</p>
+            </p>
+            <ol v-if="ideas.length > 0" class="ideas">
+              <li v-for="(i, n) in ideas" :key="n">
+                <button class="btn" @click="takeIdea(n)">
+                  {{ ideaKind === 'stand' ? tr('standAt') : tr('take') }} {{ n + 1 }}
+                </button>
+                {{
+                  tr('seenMustsOfTheMustHaves', {
+                    seenMusts: fixed(i.seenMusts * 100, 0),
+                    seenAll: fixed(i.seenAll * 100, 0),
+                    value: m(i.flownM),
+                    slopeDeg: fixed(i.slopeDeg, 0),
+                  })
+                }}
+              </li>
+            </ol>
+            <p class="quiet small">
+              {{ tr('fromWhatIsMarkedAnd') }}
+            </p>
+          </section>
+          <ThingPane
+            v-else-if="plan.thing.value"
+            :key="plan.thing.value.id"
+            :plan="plan"
+            :thing="plan.thing.value"
+          />
+          <SubjectPane
+            v-else-if="plan.subject.value"
+            :key="plan.subject.value.id"
+            :plan="plan"
+            :subject="plan.subject.value"
+          />
+          <ShotPane v-else-if="shot" :plan="plan" :shot="shot" :share="share" />
+          <p v-else class="quiet">{{ tr('pickAShotOrA') }}</p>
+        </div>
       </aside>
     </div>
-    <nav class="tabs no-print" :aria-label="tr('partsOfThePlan')">
+    <nav class="foot-tabs no-print" :aria-label="tr('partsOfThePlan')">
       <button
         v-for="t in [
-          ['list', 'List'],
-          ['map', 'Plan'],
-          ['pane', 'Picked'],
+          ['list', tr('list')],
+          ['map', tr('planTab')],
+          ['pane', tr('picked')],
         ] as const"
         :key="t[0]"
         :aria-current="tab === t[0]"
@@ -508,11 +500,8 @@ usePlanKeys({
   gap: 10px;
   align-content: start;
 }
-.tabs3 {
-  display: flex;
-  gap: 2px;
-  border-bottom: 1px solid var(--line);
-  margin: -2px 0 0;
+.panel {
+  display: contents;
 }
 .findings {
   display: grid;
@@ -544,7 +533,7 @@ usePlanKeys({
   justify-items: start;
   align-content: start;
 }
-.tabs {
+.foot-tabs {
   display: none;
 }
 @media (max-width: 1099px) {
@@ -559,19 +548,19 @@ usePlanKeys({
   .planview[data-tab='pane'] .list {
     display: none;
   }
-  .tabs {
+  .foot-tabs {
     display: grid;
     grid-template-columns: repeat(3, 1fr);
     border-top: 1px solid var(--line);
     flex: none;
   }
-  .tabs button {
+  .foot-tabs button {
     min-height: 52px;
     background: var(--bench);
     border: 0;
     border-top: 3px solid transparent;
   }
-  .tabs button[aria-current='true'] {
+  .foot-tabs button[aria-current='true'] {
     border-top-color: var(--pick);
     font-weight: 620;
   }

@@ -65,6 +65,7 @@ export const EN = {
   noFlyingFrom: 'No flying from',
   noneEnteredTheFiguresAbove:
     'None entered: the figures above hold all day. Flights, the way home, exposure and cold batteries use the hour they fall into.',
+  noneLower: 'none',
   notReadAsCoordinatesTry: 'Not read as coordinates. Try 43.18, -4.83 or 43°10′48″N 4°49′48″W.',
   notes: 'Notes',
   nothingInItsPlace: 'nothing in its place',
@@ -88,6 +89,8 @@ export const EN = {
   speed: 'Speed',
   subject: 'subject',
   suggestedFromTheCoordinatesSuggested: 'Suggested from the coordinates: {suggested}',
+  sunrise: 'sunrise',
+  sunset: 'sunset',
   sure: 'Sure, %',
   tallestThingOnTheWay: 'Tallest thing on the way home, and a margin.',
   temp: 'Temp.',

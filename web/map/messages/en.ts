@@ -1,0 +1,4 @@
+export const EN = {
+  launch: 'Launch',
+  wire: 'Wire',
+} as const;
