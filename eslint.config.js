@@ -22,7 +22,7 @@ const CORE = {
   lens: ['geometry', 'model'],
   footage: ['model', 'units'],
   light: ['geometry', 'model', 'time', 'weather'],
-  exposure: ['units'],
+  exposure: ['messages', 'units'],
   cards: ['messages', 'model', 'units'],
   clearance: ['geometry', 'terrain'],
   site: ['clearance', 'geometry', 'model', 'terrain', 'units'],
@@ -76,6 +76,7 @@ const CORE = {
     'units',
   ],
   'light-timeline': [
+    'messages',
     'weather',
     'day',
     'exposure',

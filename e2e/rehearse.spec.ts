@@ -93,6 +93,10 @@ test('a controller flies the shot, is learned, and freezes the flight when it go
     await axes(values);
     await expect(panel.locator('.learn')).not.toHaveText(asked);
     await axes([0, 0, 0, 0, 0]);
+    // The stick is seen back in its middle before it is pushed again.
+    await page.evaluate(
+      () => new Promise((seen) => requestAnimationFrame(() => requestAnimationFrame(() => seen(null)))),
+    );
   }
   await panel.getByRole('button', { name: 'Skip' }).click();
   await expect(panel.getByRole('button', { name: 'Learn sticks' })).toBeVisible();

@@ -1,3 +1,4 @@
+import { said } from '../testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import vectors from '../vectors/exposure.json';
@@ -105,9 +106,9 @@ describe('exposure solver', () => {
   it('says that it clips when no filter is strong enough', () => {
     const answer = solve({ ...base, filters: [], sceneEv100: 15, fixed: { shutterS: 1 / 50 } });
     expect(answer.choice.errorStops).toBeGreaterThan(4);
-    expect(reasonsFor(answer).join(' ')).toMatch(/clip/);
+    expect(reasonsFor(answer).map(said).join(' ')).toMatch(/clip/);
     expect(answer.choice.marks).toContain('clips');
-    expect(whyFor(answer)).toMatch(/clips the highlights/);
+    expect(said(whyFor(answer))).toMatch(/clips the highlights/);
   });
 
   it('opens the shutter towards 360° for a still frame in the dark before it gives up light', () => {

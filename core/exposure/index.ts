@@ -6,5 +6,5 @@ export type { ExposureAnswer, ExposureChoice, ExposureTask, FilterChoice, Shutte
 export { isoSteps, SHUTTERS } from './series';
 export { prepareExposure, runnerUpOf, solveExposure, whyFor } from './solve';
 export { exposureSpan, type ExposureSpan, spanHolds } from './span';
-export { bracketPlan, lapseShutter, LOCK_RULES, stillShutter } from './stills';
+export { bracketPlan, lapseShutter, lockRule, stillShutter } from './stills';
 export { reasonsFor } from './tell';

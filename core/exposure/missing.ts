@@ -1,3 +1,4 @@
+import { listed, measured, message, type Message } from '../messages';
 import { exposureError } from './equation';
 import {
   ERROR_TOLERANCE,
@@ -5,14 +6,13 @@ import {
   type ExposureAnswer,
   type ExposureChoice,
   type ExposureTask,
-  type FixedChoices,
 } from './regret';
 import { solveExposure } from './solve';
 import { exposureSpan } from './span';
 
 /** Something that would help where a setting does not reach the light. */
 export interface Workable {
-  readonly say: string;
+  readonly say: Message;
 }
 
 export interface Shortfall {
@@ -32,15 +32,14 @@ const freed = (task: ExposureTask): Workable[] => {
   if (held.length === 0) return [];
   const free = solveExposure({ ...task, fixed: {} });
   return free.ok && right(free.value.choice, task)
-    ? [{ say: `Free the hand choice: ${held.map(([k]) => NAMES[k as keyof FixedChoices]).join(' and ')}.` }]
+    ? [
+        {
+          say: message('exposure.free', {
+            held: listed(held.map(([knob]) => message('exposure.knob', { knob }))),
+          }),
+        },
+      ]
     : [];
-};
-
-const NAMES: Readonly<Record<keyof FixedChoices, string>> = {
-  aperture: 'aperture',
-  shutterS: 'shutter',
-  iso: 'ISO',
-  filterId: 'filter',
 };
 
 const brighter = (task: ExposureTask, { choice }: ExposureAnswer, off: number): Workable[] => {
@@ -51,13 +50,15 @@ const brighter = (task: ExposureTask, { choice }: ExposureAnswer, off: number): 
   );
   const shorter = solveExposure({ ...task, bandLowDeg: 1, fixed: { filterId: task.fixed.filterId } });
   return [
-    { say: `A filter of factor ${factor} (${Math.log2(factor).toFixed(0)} stops) would do.` },
+    { say: message('exposure.filter-would', { factor, stops: measured(Math.log2(factor), 'stops', 0) }) },
     ...(shorter.ok &&
     right(shorter.value.choice, task) &&
     shorter.value.choice.shutterAngleDeg < task.bandLowDeg
       ? [
           {
-            say: `Without it: a shutter of ${shorter.value.choice.shutterAngleDeg.toFixed(0)}°, and movement stutters.`,
+            say: message('exposure.without-it', {
+              angle: measured(shorter.value.choice.shutterAngleDeg, 'degrees', 0),
+            }),
           },
         ]
       : []),
@@ -70,13 +71,18 @@ const darker = (task: ExposureTask, off: number): Workable[] => {
     ...(!mayBeLong(task) && longer.ok && right(longer.value.choice, task)
       ? [
           {
-            say: `A shutter of ${longer.value.choice.shutterAngleDeg.toFixed(0)}°, if the frame stands nearly still.`,
+            say: message('exposure.longer', {
+              angle: measured(longer.value.choice.shutterAngleDeg, 'degrees', 0),
+            }),
           },
         ]
       : []),
-    { say: `Wait for ${Math.abs(off).toFixed(1)} stops more light, or bring lamps nearer.` },
+    { say: message('exposure.wait', { stops: measured(Math.abs(off), 'stops', 1) }) },
     {
-      say: `A lens ${Math.abs(off).toFixed(1)} stops wider, or a camera that bears ISO ${Math.round(task.isoCeiling * 2 ** Math.abs(off))}.`,
+      say: message('exposure.wider', {
+        stops: measured(Math.abs(off), 'stops', 1),
+        iso: Math.round(task.isoCeiling * 2 ** Math.abs(off)),
+      }),
     },
   ];
 };

@@ -1,3 +1,4 @@
+import type { Message } from '../messages';
 import { found, none, type Result } from '../units';
 import { filterStops } from './equation';
 import {
@@ -227,4 +228,4 @@ export const runnerUpOf = ({ task }: ExposureAnswer): ExposureChoice | null => {
 };
 
 /** Why this and not the next best, in one sentence. */
-export const whyFor = (answer: ExposureAnswer): string => whyNot(answer, runnerUpOf(answer));
+export const whyFor = (answer: ExposureAnswer): Message => whyNot(answer, runnerUpOf(answer));

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages';
 import type { ShutterAim } from './regret';
 
 /** Longest shutter of a sharp still from a hover: one over twice the equivalent focal length, s. The usual rule for a hand-held camera, halved for drift. */
@@ -22,7 +23,7 @@ export interface BracketPlan {
   readonly stepStops: number;
   /** What the bracket covers beyond a single frame, stops, both ways together. */
   readonly coversStops: number;
-  readonly why: string;
+  readonly why: Message;
 }
 
 /** Range from shadow to light that a frame holds by itself, stops. Usual figure for small sensors. */
@@ -42,27 +43,11 @@ export const bracketPlan = (stills: number, situation: keyof typeof CONTRAST): B
     coversStops: covers,
     why:
       covers + 0.01 < wanted
-        ? `The scene spans about ${CONTRAST[situation]} stops: more stills would hold more of it.`
-        : `Holds the about ${CONTRAST[situation]} stops of the scene.`,
+        ? message('exposure.bracket.more', { stops: CONTRAST[situation] })
+        : message('exposure.bracket.holds', { stops: CONTRAST[situation] }),
   };
 };
 
-/** What must not change while a panorama or a bracket is taken, and why. */
-export const LOCK_RULES: Readonly<Record<'panorama' | 'bracket' | 'time-lapse', readonly string[]>> = {
-  panorama: [
-    'Exposure locked on the brightest part: stills that differ show their seams.',
-    'White balance locked on one figure.',
-    'Focus fixed before the first still.',
-    'No polariser: it darkens the sky unevenly across the sweep.',
-  ],
-  bracket: [
-    'Only the shutter changes; aperture and ISO stay, or focus and grain differ.',
-    'White balance locked.',
-    'Focus fixed before the first still.',
-  ],
-  'time-lapse': [
-    'Exposure locked, or its steps flicker in the film; near sunrise or sunset ramp it in small steps.',
-    'White balance locked.',
-    'Focus fixed far.',
-  ],
-};
+/** What must not change while stills are taken, and why. */
+export const lockRule = (kind: 'panorama' | 'bracket' | 'time-lapse'): Message =>
+  message('exposure.locks', { kind: kind === 'time-lapse' ? 'lapse' : kind });

@@ -1,3 +1,4 @@
+import { listed, measured, message, type Message } from '../messages';
 import { exposureError, flickerSafe, shutterAngle, type Setting } from './equation';
 import {
   ERROR_TOLERANCE,
@@ -48,64 +49,66 @@ export const describeChoice = (task: ExposureTask, s: Found): ExposureChoice => 
   };
 };
 
-const lightSays = (task: ExposureTask, c: ExposureChoice): string => {
+const lightSays = (task: ExposureTask, c: ExposureChoice): Message => {
   const off = c.errorStops - task.biasStops;
-  if (off > ERROR_TOLERANCE)
-    return `Still ${c.errorStops.toFixed(1)} stops over: highlights clip. A stronger filter is missing.`;
-  if (off >= -ERROR_TOLERANCE) return 'Exposed for the light at the planned minute, highlights kept.';
-  return `${Math.abs(c.errorStops).toFixed(1)} stops under: ${c.iso >= task.isoCeiling ? 'the ISO ceiling is reached, it is too dark' : 'the hand choice darkens it'}.`;
+  const stops = measured(Math.abs(c.errorStops), 'stops', 1);
+  if (off > ERROR_TOLERANCE) return message('exposure.over', { stops });
+  if (off >= -ERROR_TOLERANCE) return message('exposure.right');
+  return c.iso >= task.isoCeiling
+    ? message('exposure.under.ceiling', { stops })
+    : message('exposure.under.hand', { stops });
 };
 
-const shutterSays = (task: ExposureTask, c: ExposureChoice): string => {
+const angleSays = (task: ExposureTask, c: ExposureChoice): Message => {
+  const angle = measured(c.shutterAngleDeg, 'degrees', 0);
+  if (c.inBand)
+    return message('exposure.angle.in', {
+      angle,
+      low: task.bandLowDeg,
+      high: measured(task.bandHighDeg, 'degrees', 0),
+    });
+  if (c.shutterAngleDeg < task.bandLowDeg) return message('exposure.angle.short', { angle });
+  return mayBeLong(task)
+    ? message('exposure.angle.long-still', { angle })
+    : message('exposure.angle.long', { angle });
+};
+
+const shutterSays = (task: ExposureTask, c: ExposureChoice): Message => {
   const { aim } = task;
   if (aim?.by === 'at-most')
     return c.shutterS <= aim.seconds * 1.01
-      ? 'Shutter short enough for a sharp still from a hover.'
-      : 'Shutter long for a still: wait for a lull, take several.';
-  if (aim?.by === 'about')
-    return `Shutter about half of what the interval leaves: movement flows from frame to frame.`;
-  const angle = `Shutter at ${c.shutterAngleDeg.toFixed(0)}°`;
-  if (c.inBand) return `${angle}, inside the wanted ${task.bandLowDeg}–${task.bandHighDeg}°.`;
-  if (c.shutterAngleDeg < task.bandLowDeg) return `${angle}: short, movement will stutter.`;
-  return `${angle}: long, ${mayBeLong(task) ? 'which a nearly still frame forgives' : 'movement will smear'}.`;
+      ? message('exposure.still.sharp')
+      : message('exposure.still.long');
+  return aim?.by === 'about' ? message('exposure.lapse') : angleSays(task, c);
 };
 
 /** Everything to be said about an answer, a sentence each. */
-export const reasonsFor = ({ task, choice: c }: ExposureAnswer): string[] => [
+export const reasonsFor = ({ task, choice: c }: ExposureAnswer): Message[] => [
   lightSays(task, c),
   shutterSays(task, c),
-  ...(c.iso > task.isoBase ? [`ISO raised to ${c.iso}: shadows get grainier.`] : []),
-  ...(c.flickers && task.mainsHz !== null
-    ? [`Lamps on ${task.mainsHz} Hz will flicker at this shutter.`]
-    : []),
+  ...(c.iso > task.isoBase ? [message('exposure.iso-raised', { iso: c.iso })] : []),
+  ...(c.flickers && task.mainsHz !== null ? [message('exposure.flickers', { hertz: task.mainsHz })] : []),
   ...(task.flightFilterId !== undefined && c.filterId !== task.flightFilterId
-    ? ['Needs another filter than the flight has on: land to change it.']
+    ? [message('exposure.other-filter')]
     : []),
 ];
 
+const markSays = (mark: ExposureMark): Message => message('exposure.mark', { mark });
+
 /** Why a choice and not another, in one sentence. */
-export const whyNot = ({ task, choice }: ExposureAnswer, runnerUp: ExposureChoice | null): string => {
+export const whyNot = ({ task, choice }: ExposureAnswer, runnerUp: ExposureChoice | null): Message => {
   const got =
     choice.marks.length > 0
-      ? `The least bad: ${choice.marks.map((m) => MARK_SAYS[m]).join(' and ')}`
-      : `${task.aim && task.aim.by !== 'angle' ? 'Shutter as it should be' : 'Shutter in the band'}, ${choice.iso === task.isoBase ? 'lowest ISO' : `ISO ${choice.iso}`}, highlights kept`;
-  if (!runnerUp) return `${got}.`;
+      ? message('exposure.least-bad', { marks: listed(choice.marks.map(markSays)) })
+      : message('exposure.best', {
+          aim: task.aim && task.aim.by !== 'angle' ? 'shutter' : 'band',
+          iso: choice.iso === task.isoBase ? 0 : choice.iso,
+        });
+  if (!runnerUp) return message('exposure.why', { got });
   const against = runnerUp.marks.find((m) => !choice.marks.includes(m));
-  const reason = against
-    ? MARK_SAYS[against]
-    : runnerUp.iso > choice.iso
-      ? 'needs more ISO'
-      : runnerUp.lookCost > choice.lookCost
-        ? 'costs more of the look'
-        : 'exposes less exactly';
-  return `${got}; the next best ${reason}.`;
-};
-
-/** What a mark means, as it is said of a setting. */
-export const MARK_SAYS: Readonly<Record<ExposureMark, string>> = {
-  clips: 'clips the highlights',
-  dark: 'stays too dark',
-  strobes: 'strobes',
-  smears: 'smears',
-  flickers: 'flickers under lamps',
+  const lacks = runnerUp.iso > choice.iso ? 'iso' : runnerUp.lookCost > choice.lookCost ? 'look' : 'exact';
+  return message('exposure.why.next', {
+    got,
+    reason: against ? markSays(against) : message('exposure.next', { lacks }),
+  });
 };

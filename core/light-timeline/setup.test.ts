@@ -29,7 +29,6 @@ describe('set-up sheets', () => {
         shot,
         choice: shot.light!.exposure.ok ? shot.light!.exposure.value.choice : null,
         filterName: 'ND',
-        units: 'metric' as const,
         driftStops: 0,
       };
     });
@@ -50,8 +49,8 @@ describe('set-up sheets', () => {
     const derived = deriveFilm(film);
     for (const s of derived.shots.values())
       for (const l of setupSheet(contexts(derived, [s.facts.shot.title]), null).lines) {
-        expect(l.text).not.toMatch(/undefined|NaN|null/);
-        expect(l.why).not.toMatch(/undefined|NaN|null/);
+        expect(said(l.text)).not.toMatch(/undefined|NaN|null/);
+        expect(said(l.why)).not.toMatch(/undefined|NaN|null/);
       }
     expect(new Set(SETUP_LINES.map((l) => l.id)).size).toBe(SETUP_LINES.length);
   });

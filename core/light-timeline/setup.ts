@@ -1,8 +1,9 @@
-import { bracketPlan, LOCK_RULES, type ExposureChoice } from '../exposure';
+import { bracketPlan, lockRule, type ExposureChoice } from '../exposure';
 import { kelvinFor } from '../light';
 import { depthOfField } from '../lens';
 import type { ProfileSchool } from '../model';
-import { write, writeShutter, type Quantity, type UnitSystem } from '../units';
+import { measured, message, messageKey, plainText, type Message } from '../messages';
+import { writeShutter } from '../units';
 import type { PlannedShot } from '../day';
 import { profileOf, schoolOf } from '../shot';
 
@@ -11,33 +12,40 @@ export interface SetupContext {
   readonly shot: PlannedShot;
   readonly choice: ExposureChoice | null;
   readonly filterName: string;
-  readonly units: UnitSystem;
   /** Stops the light moves while one take lasts. */
   readonly driftStops: number;
 }
 
 export interface SetupValue {
-  readonly text: string;
-  readonly why: string;
+  readonly text: Message;
+  readonly why: Message;
 }
+
+/** What is dialled in; how it is named is the interface's. */
+export type SetupId =
+  | 'mode'
+  | 'profile'
+  | 'exposure'
+  | 'filter'
+  | 'white-balance'
+  | 'focus'
+  | 'zoom'
+  | 'lock'
+  | 'bracket'
+  | 'zebra'
+  | 'histogram'
+  | 'mains'
+  | 'grid'
+  | 'sticks';
 
 /** One thing to dial in before take-off. One entry each, registered in one list. */
 export interface SetupLine {
-  readonly id: string;
-  readonly label: string;
+  readonly id: SetupId;
   readonly of: (c: SetupContext) => SetupValue | null;
 }
 
-const text = (value: number, quantity: Quantity, units: UnitSystem): string => {
-  const w = write(value, quantity, units);
-  return `${w.number} ${w.unit}`;
-};
+const metres = (value: number) => measured(value, 'metres', 1);
 
-const SCHOOL_SAYS: Readonly<Record<ProfileSchool, string>> = {
-  standard: 'As it will be seen; little work after.',
-  flat: 'For grading: shadows and highlights are kept, the picture is grey until it is graded. Expose it full, do not lift it later.',
-  'high-dynamic': 'For high-dynamic screens; wants a cut made for them.',
-};
 const ZEBRA: Readonly<Record<ProfileSchool, string>> = {
   standard: '95 %',
   flat: '80 %',
@@ -46,111 +54,140 @@ const ZEBRA: Readonly<Record<ProfileSchool, string>> = {
 
 const mode: SetupLine = {
   id: 'mode',
-  label: 'Recording',
   of: ({ shot: { facts } }) =>
     facts.mode && {
-      text: `${facts.mode.widthPx} × ${facts.mode.heightPx}, ${facts.mode.fps} fps, ${facts.mode.megabitsPerS} Mbit/s${facts.mode.codec ? `, ${facts.mode.codec}` : ''}`,
+      text: plainText(
+        `${facts.mode.widthPx} × ${facts.mode.heightPx}, ${facts.mode.fps} fps, ${facts.mode.megabitsPerS} Mbit/s${facts.mode.codec ? `, ${facts.mode.codec}` : ''}`,
+      ),
       why:
         facts.mode.fps > facts.film.timelineFps + 0.5
-          ? `Captured at ${facts.mode.fps}, the timeline runs at ${facts.film.timelineFps}: the shutter angle counts on the capture rate.`
-          : 'Runs at the timeline rate.',
+          ? message('setup.mode.slow', { fps: facts.mode.fps, timeline: facts.film.timelineFps })
+          : message('setup.mode.same'),
     },
 };
 
 const profile: SetupLine = {
   id: 'profile',
-  label: 'Profile',
   of: ({ shot: { facts, light } }) => {
     const school = schoolOf(facts.film, facts.shot, light?.sun.altitudeDeg ?? 0);
     const own = profileOf(facts.camera, school);
     const missing = facts.camera !== null && own === null && school !== 'standard';
     return {
-      text: missing ? `standard (no ${school} profile)` : (own?.name ?? 'Standard'),
+      text: missing
+        ? message('setup.profile.missing', { school })
+        : own
+          ? plainText(own.name)
+          : message('setup.profile.standard'),
       why: missing
-        ? `${facts.camera?.name ?? 'This camera'} has no ${school} profile entered.`
-        : SCHOOL_SAYS[school],
+        ? message('setup.profile.missing.why', { camera: facts.camera?.name ?? '', school })
+        : message('setup.profile.why', { school }),
     };
   },
 };
 
 const exposure: SetupLine = {
   id: 'exposure',
-  label: 'Exposure',
   of: ({ choice, shot: { facts } }) =>
     choice && {
-      text: `f/${choice.aperture}, ${writeShutter(choice.shutterS)}, ISO ${choice.iso}`,
+      text: plainText(`f/${choice.aperture}, ${writeShutter(choice.shutterS)}, ISO ${choice.iso}`),
       why: facts.trajectory?.frames
-        ? 'For its first frame.'
-        : `For its first minute: shutter ${choice.shutterAngleDeg.toFixed(0)}°.`,
+        ? message('setup.exposure.frame')
+        : message('setup.exposure.minute', { angle: measured(choice.shutterAngleDeg, 'degrees', 0) }),
     },
 };
 
 const filter: SetupLine = {
   id: 'filter',
-  label: 'Filter',
   of: ({ choice, filterName }) =>
-    choice && {
-      text: choice.filterId === null ? 'none' : `${filterName}`,
-      why: choice.filterId === null ? 'The bare lens.' : `Takes ${choice.ndStops.toFixed(1)} stops.`,
-    },
+    choice &&
+    (choice.filterId === null
+      ? { text: message('setup.filter.none'), why: message('setup.filter.none.why') }
+      : {
+          text: plainText(filterName),
+          why: message('setup.filter.why', { stops: measured(choice.ndStops, 'stops', 1) }),
+        }),
 };
 
 const whiteBalance: SetupLine = {
   id: 'white-balance',
-  label: 'White balance',
   of: ({ shot: { facts, light } }) => {
     if (facts.film.preferences.whiteBalance === 'automatic' && facts.shot.kelvin === null)
-      return { text: 'automatic', why: 'Set it back to a fixed figure the next day.' };
+      return { text: message('setup.white.automatic'), why: message('setup.white.automatic.why') };
     const advice = kelvinFor(light?.sun.altitudeDeg ?? 40, facts.location.sky, facts.location.lamps);
     return {
-      text: `locked at ${facts.shot.kelvin ?? advice.kelvin} K`,
-      why: facts.shot.kelvin === null ? advice.why : 'Fixed by hand.',
+      text: message('setup.white.locked', { kelvin: facts.shot.kelvin ?? advice.kelvin }),
+      why:
+        facts.shot.kelvin === null
+          ? message('setup.white.advice', { advice: advice.why })
+          : message('setup.white.hand'),
     };
   },
 };
 
+/** Where the lens is sharp with the focus at a distance; null where that cannot be known. */
+const sharpAt = ({ shot: { facts }, choice }: SetupContext, focusM: number) => {
+  const { camera } = facts;
+  return camera?.sensorDiagonalMm && choice
+    ? depthOfField(camera.equivalentMm, camera.sensorDiagonalMm, choice.aperture, focusM)
+    : null;
+};
+
+const focusFar = (c: SetupContext): SetupValue => {
+  const { rangeM } = c.shot.facts;
+  const sharp = sharpAt(c, Infinity);
+  return {
+    text: message('setup.focus.far'),
+    why: sharp
+      ? message('setup.focus.far.sharp', {
+          near: metres(sharp.nearM),
+          here: metres(rangeM),
+          enough: rangeM < sharp.nearM ? 'no' : 'yes',
+        })
+      : message('setup.focus.far.why'),
+  };
+};
+
+const focusAt = (c: SetupContext, atM: number): SetupValue => {
+  const sharp = sharpAt(c, atM);
+  return {
+    text: message('setup.focus.at', { at: metres(atM) }),
+    why: sharp
+      ? message('setup.focus.at.sharp', {
+          near: metres(sharp.nearM),
+          to: Number.isFinite(sharp.farM) ? metres(sharp.farM) : message('setup.focus.endless'),
+        })
+      : message('setup.focus.at.why'),
+  };
+};
+
 const focus: SetupLine = {
   id: 'focus',
-  label: 'Focus',
-  of: ({ shot: { facts }, choice, units }) => {
-    const { camera, shot } = facts;
+  of: (c) => {
+    const { camera, shot } = c.shot.facts;
     if (!camera) return null;
-    if (camera.focus === 'fixed') return { text: 'fixed lens', why: 'Nothing to set.' };
-    const at = shot.focusM;
-    const sharp =
-      camera.sensorDiagonalMm && choice
-        ? depthOfField(camera.equivalentMm, camera.sensorDiagonalMm, choice.aperture, at ?? Infinity)
-        : null;
-    if (at === null)
-      return {
-        text: 'fixed, far',
-        why: sharp
-          ? `Sharp from ${text(sharp.nearM, 'metres', units)} on; nearest here ${text(facts.rangeM, 'metres', units)}${facts.rangeM < sharp.nearM ? ': focus nearer' : ''}.`
-          : 'Set it once on something far, then leave it.',
-      };
-    return {
-      text: `fixed at ${text(at, 'metres', units)}`,
-      why: sharp
-        ? `Sharp from ${text(sharp.nearM, 'metres', units)} to ${Number.isFinite(sharp.farM) ? text(sharp.farM, 'metres', units) : 'far'}.`
-        : 'By hand.',
-    };
+    if (camera.focus === 'fixed')
+      return { text: message('setup.focus.fixed'), why: message('setup.focus.fixed.why') };
+    return shot.focusM === null ? focusFar(c) : focusAt(c, shot.focusM);
   },
 };
 
 const zoom: SetupLine = {
   id: 'zoom',
-  label: 'Zoom',
   of: ({ shot: { facts } }) => {
     const { camera, mode: m, shot } = facts;
     if (!camera || !m) return null;
     const most = m.maxZoom > 0 ? Math.min(m.maxZoom, camera.maxZoom) : camera.maxZoom;
-    const loss =
-      shot.zoom > m.losslessZoom
-        ? ` ×${shot.zoom} leaves ${Math.round((m.widthPx * m.losslessZoom) / shot.zoom)} pixels across.`
-        : '';
     return {
-      text: `×${shot.zoom}`,
-      why: `This mode zooms to ×${most}, up to ×${m.losslessZoom} without loss.${loss}`,
+      text: plainText(`×${shot.zoom}`),
+      why:
+        shot.zoom > m.losslessZoom
+          ? message('setup.zoom.loss', {
+              most,
+              lossless: m.losslessZoom,
+              zoom: shot.zoom,
+              pixels: Math.round((m.widthPx * m.losslessZoom) / shot.zoom),
+            })
+          : message('setup.zoom.why', { most, lossless: m.losslessZoom }),
     };
   },
 };
@@ -158,30 +195,30 @@ const zoom: SetupLine = {
 const MUCH_DRIFT = 0.3;
 const lock: SetupLine = {
   id: 'lock',
-  label: 'Exposure lock',
   of: ({ shot: { facts }, driftStops }) => {
     const frames = facts.trajectory?.frames;
-    if (frames) {
-      const rules =
-        facts.shot.move.kind === 'panorama'
-          ? LOCK_RULES.panorama
-          : frames.by === 'interval'
-            ? LOCK_RULES['time-lapse']
-            : LOCK_RULES.bracket;
-      return { text: 'locked, all of it', why: rules.join(' ') };
-    }
+    if (frames)
+      return {
+        text: message('setup.lock.all'),
+        why: lockRule(
+          facts.shot.move.kind === 'panorama'
+            ? 'panorama'
+            : frames.by === 'interval'
+              ? 'time-lapse'
+              : 'bracket',
+        ),
+      };
     return Math.abs(driftStops) > MUCH_DRIFT
       ? {
-          text: 'locked for each take',
-          why: `The light moves ${Math.abs(driftStops).toFixed(1)} stops in a take: set it anew before each.`,
+          text: message('setup.lock.each'),
+          why: message('setup.lock.each.why', { stops: measured(Math.abs(driftStops), 'stops', 1) }),
         }
-      : { text: 'locked', why: 'Lock it before recording.' };
+      : { text: message('setup.lock.once'), why: message('setup.lock.once.why') };
   },
 };
 
 const bracket: SetupLine = {
   id: 'bracket',
-  label: 'Bracket',
   of: ({ shot: { facts, light } }) => {
     if (facts.shot.move.kind !== 'bracket' || !facts.trajectory?.frames) return null;
     const low = (light?.sun.altitudeDeg ?? 40) < 10;
@@ -190,7 +227,10 @@ const bracket: SetupLine = {
       light?.sunInLens ? 'sunInFrame' : (light?.sun.altitudeDeg ?? 0) < -4 ? 'night' : low ? 'low' : 'plain',
     );
     return {
-      text: `${facts.trajectory.frames.count} stills, ${plan.stepStops.toFixed(1)} stops apart`,
+      text: message('setup.bracket', {
+        stills: facts.trajectory.frames.count,
+        step: measured(plan.stepStops, 'stops', 1),
+      }),
       why: plan.why,
     };
   },
@@ -198,51 +238,52 @@ const bracket: SetupLine = {
 
 const zebra: SetupLine = {
   id: 'zebra',
-  label: 'Zebra',
   of: ({ shot: { facts, light } }) => {
     const school = schoolOf(facts.film, facts.shot, light?.sun.altitudeDeg ?? 0);
     return {
-      text: ZEBRA[school],
-      why: school === 'flat' ? 'Flat profiles put white lower.' : 'Stripes only where it may clip.',
+      text: plainText(ZEBRA[school]),
+      why: school === 'flat' ? message('setup.zebra.flat') : message('setup.zebra.why'),
     };
   },
 };
 
 const histogram: SetupLine = {
   id: 'histogram',
-  label: 'Histogram',
   of: ({ shot: { facts } }) => {
     const bias = facts.film.preferences.highlightBiasStops;
     return {
-      text: bias < 0 ? `${Math.abs(bias).toFixed(1)} stops left of full` : 'up to the right edge',
-      why: 'A small sensor cannot win back clipped sky.',
+      text:
+        bias < 0
+          ? message('setup.histogram.left', { stops: measured(Math.abs(bias), 'stops', 1) })
+          : message('setup.histogram.right'),
+      why: message('setup.histogram.why'),
     };
   },
 };
 
 const mains: SetupLine = {
   id: 'mains',
-  label: 'Mains',
   of: ({ shot: { facts } }) => ({
-    text: `${facts.location.mainsHz} Hz`,
-    why:
-      facts.location.lamps === 'none'
-        ? 'Of this place, whatever the timeline rate.'
-        : 'Lamps here pulse at twice that.',
+    text: plainText(`${facts.location.mainsHz} Hz`),
+    why: facts.location.lamps === 'none' ? message('setup.mains.why') : message('setup.mains.lamps'),
   }),
 };
 const grid: SetupLine = {
   id: 'grid',
-  label: 'Grid',
   of: ({ shot: { facts } }) => ({
-    text: facts.film.aspect === '16:9' ? 'thirds' : `thirds, ${facts.film.aspect} marked`,
-    why: 'For level horizons and the crop of the cut.',
+    text:
+      facts.film.aspect === '16:9'
+        ? message('setup.grid')
+        : message('setup.grid.aspect', { aspect: facts.film.aspect }),
+    why: message('setup.grid.why'),
   }),
 };
 const sticks: SetupLine = {
   id: 'sticks',
-  label: 'Sticks',
-  of: ({ shot: { facts } }) => ({ text: facts.shot.handling, why: 'Of the aircraft’s three settings.' }),
+  of: ({ shot: { facts } }) => ({
+    text: message('setup.sticks', { handling: facts.shot.handling }),
+    why: message('setup.sticks.why'),
+  }),
 };
 
 /** Everything that is dialled in before a flight. A new one is an entry here. */
@@ -265,12 +306,14 @@ export const SETUP_LINES: readonly SetupLine[] = [
 
 /** A line of a sheet: for the first shot, and where a later shot of the flight wants something else. */
 export interface SheetLine extends SetupValue {
-  readonly id: string;
-  readonly label: string;
+  readonly id: SetupId;
   /** Another than on the flight before with this aircraft: to be dialled in anew. */
   readonly differs: boolean;
-  readonly later: readonly { readonly number: number; readonly text: string; readonly why: string }[];
+  readonly later: readonly (SetupValue & { readonly number: number })[];
 }
+
+const same = (a: Message | undefined, b: Message): boolean =>
+  a !== undefined && messageKey(a) === messageKey(b);
 
 const linesOf = (c: SetupContext): Map<string, SetupValue> =>
   new Map(
@@ -294,11 +337,11 @@ export const setupSheet = (
   const lines = SETUP_LINES.flatMap((line): SheetLine[] => {
     const first = all.find((a) => a.values.has(line.id))?.values.get(line.id);
     if (!first) return [];
-    const later: { number: number; text: string; why: string }[] = [];
+    const later: (SetupValue & { number: number })[] = [];
     let now = first.text;
     for (const { number, values } of all) {
       const value = values.get(line.id);
-      if (value && value.text !== now) {
+      if (value && messageKey(value.text) !== messageKey(now)) {
         later.push({ number, ...value });
         now = value.text;
       }
@@ -307,10 +350,9 @@ export const setupSheet = (
     return [
       {
         id: line.id,
-        label: line.label,
         ...first,
         later,
-        differs: before !== null && before.get(line.id)?.text !== first.text,
+        differs: before !== null && !same(before.get(line.id)?.text, first.text),
       },
     ];
   });

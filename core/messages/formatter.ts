@@ -1,5 +1,5 @@
 import { IntlMessageFormat } from 'intl-messageformat';
-import { digitsOf, toShown, unitOf, type Quantity, type UnitSystem } from '../units';
+import { digitsOf, toShown, unitOf, type UnitSystem } from '../units';
 import type { ListValue, Message, MessageValue, QuantityValue } from './message';
 
 /** Sentences of a language as they are written. */
@@ -45,10 +45,7 @@ const digitsFor = ({ quantity, digits }: QuantityValue, units: UnitSystem): numb
   return same && digits !== undefined ? digits : digitsOf(quantity, units);
 };
 
-const unitText = (quantity: Quantity, units: UnitSystem): string => {
-  const unit = unitOf(quantity, units);
-  return unit === '' || CLOSE.test(unit) ? unit : ` ${unit}`;
-};
+const unitText = (unit: string): string => (unit === '' || CLOSE.test(unit) ? unit : ` ${unit}`);
 
 /**
  * A formatter for a catalogue.
@@ -67,7 +64,7 @@ export const createFormatter = (
   const quantity = (value: QuantityValue): string =>
     Number.isFinite(value.value)
       ? number(toShown(value.value, value.quantity, units), digitsFor(value, units)) +
-        unitText(value.quantity, units)
+        unitText(word('unit', unitOf(value.quantity, units)))
       : '–';
   const sentence = (code: string): IntlMessageFormat | string => {
     const known = parsed.get(code);

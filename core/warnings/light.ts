@@ -120,7 +120,7 @@ export const exposureOff: ShotRule = (c) => {
         isErrorStops: yesNo(choice.errorStops > 0),
       }),
       why: over ? message('exposure.over.why') : message('exposure.over.why.else'),
-      cures: short.workable.slice(0, 3).map(({ say }) => ({ say: plainText(say) })),
+      cures: short.workable.slice(0, 3).map(({ say }) => ({ say })),
     };
   }
   if (choice.inBand) return null;

@@ -21,6 +21,7 @@ const WORDS = new Set([
   'spot',
   'sticks',
   'toLowerCase',
+  'unit',
   'USE_WORD',
   'want',
 ]);

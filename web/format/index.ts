@@ -1,12 +1,4 @@
-export {
-  digitsOf,
-  fromShown,
-  toShown,
-  unitOf,
-  writeClock,
-  type Quantity,
-  type UnitSystem,
-} from '@core/units';
+export { digitsOf, fromShown, toShown, writeClock, type Quantity, type UnitSystem } from '@core/units';
 export {
   apertureText,
   dateText,
@@ -18,6 +10,7 @@ export {
   percentText,
   readNumber,
   shutterText,
+  unitOf,
   whenText,
   write,
   writeText,

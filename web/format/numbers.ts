@@ -1,4 +1,5 @@
 import {
+  unitOf as unitIn,
   write as writeIn,
   writeFixed,
   writeShutter,
@@ -8,17 +9,23 @@ import {
 } from '@core/units';
 import { dayText } from '@core/time';
 import { language } from '../language';
+import { phrase } from './phrases';
 
 /** What stands before decimals in the language of the interface. */
 const point = (): string => (language.value === 'en' ? '.' : ',');
 
 /** Writes a quantity at the one precision it always has, in the person's units and language. */
-export const write = (value: number, quantity: Quantity, system: UnitSystem = 'metric') =>
-  writeIn(value, quantity, system, point());
+export const write = (value: number, quantity: Quantity, system: UnitSystem = 'metric') => {
+  const { number, unit } = writeIn(value, quantity, system, point());
+  return { number, unit: phrase(unit) };
+};
 
 /** Number and unit in one string. */
 export const writeText = (value: number, quantity: Quantity, system: UnitSystem = 'metric'): string =>
-  writeTextIn(value, quantity, system, point());
+  writeTextIn(value, quantity, system, point()).replace(/stops$/, phrase('stops'));
+
+/** The unit a quantity is written in. */
+export const unitOf = (quantity: Quantity, system: UnitSystem): string => phrase(unitIn(quantity, system));
 
 /** A bare number with so many decimals. Not for drawings, whose points are always points. */
 export const fixed = (value: number | null | undefined, digits = 0): string =>

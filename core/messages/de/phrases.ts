@@ -699,4 +699,5 @@ export const PHRASES: Readonly<Record<string, string>> = {
   'front light': 'Frontlicht',
   'day light': 'Tageslicht',
   'night light': 'Nachtlicht',
+  stops: 'Blenden',
 };

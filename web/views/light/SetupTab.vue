@@ -5,6 +5,7 @@ import type { LocationLight } from '@core/shot';
 import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
+import { useMessages } from '../../composables/useMessages';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useLightPlace } from './useLightPlace';
 import { tr } from './messages';
@@ -12,6 +13,7 @@ import { tr } from './messages';
 const props = defineProps<{ place: LocationPlan; derived: DerivedFilm; lit: LocationLight }>();
 const derivedFilm = useDerivedFilm();
 const { filterName, packName } = useLightPlace();
+const { text } = useMessages();
 const onlyChanges = ref(false);
 const clock = (ms: number): string => clockText(ms, props.place.location.zone);
 const sheets = computed(() => {
@@ -25,7 +27,6 @@ const sheets = computed(() => {
               shot,
               choice: r.start.choice,
               filterName: filterName(r.start.choice?.filterId ?? null, r.start.choice?.ndStops),
-              units: derivedFilm.units,
               driftStops: (r.stopsPerMinute * shot.facts.seconds.takeS) / 60,
             },
           ]
@@ -82,12 +83,12 @@ const print = (): void => window.print();
         <dl>
           <template v-for="l in shown(s.lines, s.first)" :key="l.id">
             <dt :class="{ differs: l.differs }">
-              {{ l.label }}<span v-if="l.differs" class="sr"> {{ tr('changes') }}</span>
+              {{ tr(`line.${l.id}`) }}<span v-if="l.differs" class="sr"> {{ tr('changes') }}</span>
             </dt>
             <dd :class="{ differs: l.differs }" :data-line="l.id">
-              <b>{{ l.text }}</b> <span class="quiet">{{ l.why }}</span>
+              <b>{{ text(l.text) }}</b> <span class="quiet">{{ text(l.why) }}</span>
               <span v-for="c in l.later" :key="c.number" class="later"
-                >{{ tr('fromNumberOn', { number: c.number }) }} <b>{{ c.text }}</b></span
+                >{{ tr('fromNumberOn', { number: c.number }) }} <b>{{ text(c.text) }}</b></span
               >
             </dd>
           </template>

@@ -29,10 +29,13 @@ import { ElInput } from '../../../parts/element';
 import { useFilm } from '../../../stores/film';
 import type { Fault } from '../../../sync/validation';
 import { useStored } from '../useStored';
+import { messageKey } from '@core/messages';
+import { useMessages } from '../../../composables/useMessages';
 import { tr } from './messages';
 
 const TimeField = defineAsyncComponent(() => import('../../../parts/TimeField.vue'));
 const props = defineProps<{ shot: DerivedShot }>();
+const { text } = useMessages();
 const film = useFilm();
 const stored = useStored(() => props.shot);
 const light = computed(() => props.shot.light);
@@ -168,8 +171,8 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
     </p>
     <p v-else-if="!light.exposure.ok" class="fault">{{ light.exposure.reason }}</p>
     <ul v-if="answer" class="reasons quiet">
-      <li>{{ whyFor(answer) }}</li>
-      <li v-for="r in told" :key="r">{{ r }}</li>
+      <li>{{ text(whyFor(answer)) }}</li>
+      <li v-for="r in told" :key="messageKey(r)">{{ text(r) }}</li>
       <li v-if="runnerUp">
         {{
           tr('nextBestApertureShutterSISO', {
@@ -184,7 +187,7 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
       </li>
     </ul>
     <ul v-if="short" class="short">
-      <li v-for="w in short.workable" :key="w.say">{{ w.say }}</li>
+      <li v-for="w in short.workable" :key="messageKey(w.say)">{{ text(w.say) }}</li>
     </ul>
     <div class="grid">
       <PickField
