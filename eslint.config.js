@@ -60,6 +60,7 @@ const CORE = {
   location: ['air', 'clearance', 'geometry', 'model', 'shot', 'site', 'terrain', 'messages'],
   day: [
     'air',
+    'messages',
     'weather',
     'budget',
     'cards',

@@ -1,7 +1,7 @@
 import { CRITICAL_SHARE, temperatureFactor } from '../energy';
 import { LANDING_S, TAKEOFF_S } from '../budget';
 import type { Pack, Film, Location } from '../model';
-import { term, type Sum, type Term } from '../units';
+import { measured, message, term, yesNo, type Sum, type Term } from '../messages';
 import type { FilmPlan } from './plan';
 import type { TimedFlight } from './location-flights';
 
@@ -11,36 +11,47 @@ export const explainFlight = (flight: TimedFlight, derived: FilmPlan): Sum => {
     const shot = derived.shots.get(s.shotId);
     return [
       term(
-        `leg to ${shot?.number ?? ''}`,
+        message('sum.leg', { number: shot?.number ?? '' }),
         s.leg.wattHours,
         'wattHours',
-        `${s.leg.seconds.toFixed(0)} s through the wind`,
+        message('sum.leg.note', { seconds: measured(s.leg.seconds, 'seconds', 0) }),
       ),
       term(
-        `${shot?.number ?? ''} ${shot?.facts.shot.title || 'untitled'}`,
+        message('sum.shot', {
+          number: shot?.number ?? '',
+          title: shot?.facts.shot.title ?? '',
+          named: yesNo(Boolean(shot?.facts.shot.title)),
+        }),
         s.wattHours,
         'wattHours',
-        `${s.airS.toFixed(0)} s, set-up to last take`,
+        message('sum.shot.note', { seconds: measured(s.airS, 'seconds', 0) }),
       ),
     ];
   });
   return {
-    label: 'What the flight takes',
+    label: message('sum.flight'),
     value: flight.usedWh,
     quantity: 'wattHours',
     terms: [
-      term('take-off', flight.takeoff.wattHours, 'wattHours', `${TAKEOFF_S} s of hover`),
+      term(
+        message('sum.take-off'),
+        flight.takeoff.wattHours,
+        'wattHours',
+        message('sum.take-off.note', { seconds: measured(TAKEOFF_S, 'seconds', 0) }),
+      ),
       ...stops,
       term(
-        'way home and landing',
+        message('sum.home'),
         flight.home.wattHours,
         'wattHours',
-        `up to the return height, against the wind, down, ${LANDING_S} s of hover; ${flight.home.seconds.toFixed(0)} s in all`,
+        message('sum.home.note', {
+          hover: measured(LANDING_S, 'seconds', 0),
+          seconds: measured(flight.home.seconds, 'seconds', 0),
+        }),
       ),
     ],
-    formula: 'take-off + Σ (leg + shot) + way home',
-    source:
-      'Power at each airspeed and climb; wind and air of the location. Click a figure of a shot on the Shots page for its own sum.',
+    formula: message('sum.flight.formula'),
+    source: message('sum.flight.source'),
   };
 };
 
@@ -49,29 +60,35 @@ export const explainSupply = (flight: TimedFlight, pack: Pack, film: Film, locat
   const { availableWh, reserveWh, usableWh, fullWh } = flight.supply;
   const share = fullWh > 0 ? availableWh / fullWh : 0;
   const factor = temperatureFactor(location.temperatureC);
-  const learned = pack.drawFactor
-    ? `, less what its logged flights took more than its sisters\u2019 (\u00f7 ${pack.drawFactor.toFixed(2)})`
-    : '';
   return {
-    label: `What ${pack.name} may give`,
+    label: message('sum.supply', { pack: pack.name }),
     value: usableWh,
     quantity: 'wattHours',
     terms: [
       term(
-        'holds',
+        message('sum.holds'),
         availableWh,
         'wattHours',
-        `${pack.ratedWh} Wh \u00d7 ${Math.round(share * 100)} % charge \u00d7 ${Math.round(pack.health * 100)} % health \u00d7 ${factor.toFixed(2)} at ${location.temperatureC} \u00b0C${learned}`,
+        message('sum.holds.note', {
+          rated: measured(pack.ratedWh, 'wattHours', 1),
+          charge: Math.round(share * 100),
+          health: Math.round(pack.health * 100),
+          factor: measured(factor, 'count', 2),
+          temperature: measured(location.temperatureC, 'celsius', 0),
+          learned: yesNo(Boolean(pack.drawFactor)),
+          draw: measured(pack.drawFactor ?? 1, 'count', 2),
+        }),
       ),
       term(
-        'reserve',
+        message('sum.reserve'),
         -reserveWh,
         'wattHours',
-        `${Math.round(Math.max(film.preferences.reserveShare, CRITICAL_SHARE) * 100)} % of the rated energy, never under 10 %`,
+        message('sum.reserve.note', {
+          share: Math.round(Math.max(film.preferences.reserveShare, CRITICAL_SHARE) * 100),
+        }),
       ),
     ],
-    formula: 'rated × charge × health × temperature − reserve',
-    source:
-      'Capacity by cell temperature, linear between −20 and 25 °C; charge as it stands at take-off, drained or charged meanwhile.',
+    formula: message('sum.supply.formula'),
+    source: message('sum.supply.source'),
   };
 };

@@ -401,8 +401,8 @@ describe('sums', () => {
     for (const { facts } of deriveFilm(film).shots.values()) {
       for (const id of FIGURES) {
         const sum = explain(id, facts);
-        expect(sum.formula).toMatch(/\S/);
-        expect(sum.source).toMatch(/\S/);
+        expect(said(sum.formula)).toMatch(/\S/);
+        expect(said(sum.source)).toMatch(/\S/);
       }
       const total = (id: 'take' | 'air' | 'energy'): void => {
         const sum = explain(id, facts);

@@ -12,3 +12,4 @@ export {
   type MessageValue,
   type QuantityValue,
 } from './message';
+export { type Sum, term, type Term } from './sum';

@@ -1,7 +1,6 @@
-import { term, type Sum, type Term } from '../units';
 import { framesPerFrame, slowestCleanFactor, STILL_S } from '../footage';
-import { measured, message, type Message } from '../messages';
-import { PACE_BANDS, type PaceOf } from '../pace';
+import { listed, measured, message, plainText, term, type Message, type Sum, type Term } from '../messages';
+import { PACE_BANDS } from '../pace';
 import { stillMBOf, stillsOf, takesOf } from './costs';
 import { meanSpeedOf, secondsOf } from './layout';
 import type { ShotFacts } from './facts';
@@ -12,27 +11,32 @@ export type FigureId = 'take' | 'air' | 'energy' | 'recorded' | 'bytes' | 'pace'
 const take = (f: ShotFacts): Sum => {
   const p = f.film.preferences;
   const terms: Term[] = [
-    term('pre-roll', p.preRollS, 'seconds'),
+    term(message('sum.pre-roll'), p.preRollS, 'seconds'),
     term(
-      'move',
+      message('sum.move'),
       f.trajectory?.totalS ?? NaN,
       'seconds',
       f.trajectory && f.trajectory.lengthM > 0.1
-        ? `${f.trajectory.lengthM.toFixed(1)} m at up to ${f.trajectory.peakSpeedMs.toFixed(1)} m/s, ${f.trajectory.steadyS.toFixed(1)} s of it steady`
+        ? message('sum.move.note', {
+            length: measured(f.trajectory.lengthM, 'metres', 1),
+            speed: measured(f.trajectory.peakSpeedMs, 'speed', 1),
+            steady: measured(f.trajectory.steadyS, 'seconds', 1),
+          })
         : undefined,
     ),
-    term('post-roll', p.postRollS, 'seconds'),
+    term(message('sum.post-roll'), p.postRollS, 'seconds'),
   ];
   if (f.shot.subjectMarginS > 0)
-    terms.push(term('subject margins', 2 * f.shot.subjectMarginS, 'seconds', 'before and after'));
+    terms.push(
+      term(message('sum.margins'), 2 * f.shot.subjectMarginS, 'seconds', message('sum.margins.note')),
+    );
   return {
-    label: 'One take',
+    label: message('sum.take'),
     value: f.seconds.takeS,
     quantity: 'seconds',
     terms,
-    formula:
-      'pre-roll + move + post-roll + 2 × margin; a move of length L at speed v with mean acceleration a lasts L/v + v/a',
-    source: 'Kinematics of an eased start and stop, mean acceleration from the film’s preferences.',
+    formula: message('sum.take.formula'),
+    source: message('sum.take.source'),
   };
 };
 
@@ -41,71 +45,74 @@ const air = (f: ShotFacts): Sum => {
   const between = Math.max(0, takes - 1);
   const stills = stillsOf(f.shot);
   return {
-    label: 'In the air for the shot',
+    label: message('sum.air'),
     value: f.seconds.airS,
     quantity: 'seconds',
     terms: [
-      term('set-up', f.shot.setupS, 'seconds', 'hover to frame'),
+      term(message('sum.set-up'), f.shot.setupS, 'seconds', message('sum.set-up.note')),
       ...(stills > 0
-        ? [term(`${stills} × still`, stills * STILL_S, 'seconds', 'frame, settle, take it')]
+        ? [term(message('sum.stills', { n: stills }), stills * STILL_S, 'seconds', message('sum.still.note'))]
         : []),
-      ...(takes > 0 ? [term(`${takes} × take`, takes * f.seconds.takeS, 'seconds')] : []),
+      ...(takes > 0 ? [term(message('sum.takes', { n: takes }), takes * f.seconds.takeS, 'seconds')] : []),
       ...(f.shot.walkS !== null
         ? [
             term(
-              `${takes} × walk there and back`,
+              message('sum.walks', { n: takes }),
               takes * 2 * f.shot.walkS,
               'seconds',
-              'the aircraft hovers and records',
+              message('sum.walk.note'),
             ),
           ]
         : []),
       ...(between > 0
         ? [
             term(
-              `${between} × between takes`,
+              message('sum.betweens', { n: between }),
               between * f.seconds.betweenS,
               'seconds',
-              f.shot.takeStyle === 'same-way'
-                ? 'fly back to the start and settle'
-                : 'settle; every second take runs the other way',
+              f.shot.takeStyle === 'same-way' ? message('sum.between.same') : message('sum.between.turn'),
             ),
           ]
         : []),
     ],
-    formula: 'set-up + stills + takes × (take + walk) + (takes − 1) × between',
-    source: 'Reposition legs and the way home are counted in the flight.',
+    formula: message('sum.air.formula'),
+    source: message('sum.air.source'),
   };
 };
 
 const energy = (f: ShotFacts): Sum => ({
-  label: 'Energy',
+  label: message('sum.energy'),
   value: f.energy?.totalWh ?? NaN,
   quantity: 'wattHours',
   terms: f.energy
     ? [
         term(
-          stillsOf(f.shot) > 0 ? 'set-up and stills, hovering' : 'set-up hover',
+          stillsOf(f.shot) > 0 ? message('sum.setup-stills') : message('sum.setup-hover'),
           f.energy.setupWh,
           'wattHours',
         ),
         term(
-          `${takesOf(f.shot)} × move`,
+          message('sum.moves', { n: takesOf(f.shot) }),
           f.energy.movesWh,
           'wattHours',
-          `mean ${f.energy.path.meanW.toFixed(0)} W, up to ${f.energy.path.peakAirspeedMs.toFixed(1)} m/s through the air`,
+          message('sum.moves.note', {
+            mean: measured(f.energy.path.meanW, 'watts', 0),
+            airspeed: measured(f.energy.path.peakAirspeedMs, 'speed', 1),
+          }),
         ),
         term(
-          f.shot.walkS === null ? 'rolls and margins' : 'rolls, margins and walks',
+          f.shot.walkS === null ? message('sum.rolls') : message('sum.rolls-walks'),
           f.energy.rollsWh,
           'wattHours',
-          'hover in the wind at that height',
+          message('sum.rolls.note'),
         ),
-        term('between takes', f.energy.betweenWh, 'wattHours'),
+        term(message('sum.between'), f.energy.betweenWh, 'wattHours'),
       ]
     : [],
-  formula: '∫ P(airspeed, climb) dt along the path, wind taken at each height',
-  source: `Power shape after Zeng, Xu & Zhang, IEEE Trans. Wireless Comm. 18(4), 2019, set by the aircraft’s rated hover and cruise minutes${f.aircraft?.energyFactor ? `; times ${f.aircraft.energyFactor.toFixed(2)}, which is what its logged flights took` : ''}.`,
+  formula: message('sum.energy.formula'),
+  source: f.aircraft?.energyFactor
+    ? message('sum.energy.source.learned', { factor: measured(f.aircraft.energyFactor, 'count', 2) })
+    : message('sum.energy.source'),
 });
 
 /** What is recorded for the cut, and which of the captured frames it uses; null where single frames are taken. */
@@ -123,49 +130,51 @@ export const framesUsed = (f: ShotFacts): Message | null => {
 
 const wanted = (f: ShotFacts): Term =>
   term(
-    'wanted in each',
+    message('sum.wanted'),
     f.wantedS,
     'seconds',
-    `cut of ${secondsOf(f.segments).toFixed(1)} s at ×${meanSpeedOf(f.segments).toFixed(2)} needs ${f.capturedS.toFixed(1)} s captured, ${f.film.preferences.handleS} s handle at both ends, minimum hold ${f.film.preferences.minimumHoldS} s`,
+    message('sum.wanted.note', {
+      cut: measured(secondsOf(f.segments), 'seconds', 1),
+      speed: measured(meanSpeedOf(f.segments), 'count', 2),
+      captured: measured(f.capturedS, 'seconds', 1),
+      handle: measured(f.film.preferences.handleS, 'seconds', 1),
+      hold: measured(f.film.preferences.minimumHoldS, 'seconds', 1),
+    }),
   );
 
 const recorded = (f: ShotFacts): Sum => {
   const frames = f.trajectory?.frames;
   if (frames)
     return {
-      label: 'Recorded',
+      label: message('sum.recorded'),
       value: f.seconds.recordedS,
       quantity: 'seconds',
       terms: [
         term(
-          frames.by === 'interval' ? 'frames' : 'stills',
+          frames.by === 'interval' ? message('sum.frames') : message('sum.single-stills'),
           frames.count,
           'count',
-          `one every ${frames.everyS} s`,
+          message('sum.every', { every: measured(frames.everyS, 'seconds', 1) }),
         ),
       ],
-      formula:
-        frames.by === 'interval'
-          ? 'frames = clip × timeline rate; capture = (frames − 1) × interval'
-          : 'columns = ⌈sweep / (field of view × (1 − overlap))⌉, or as many as the bracket has',
-      source: 'Single frames are on the card, no seconds.',
+      formula: frames.by === 'interval' ? message('sum.lapse.formula') : message('sum.stills.formula'),
+      source: message('sum.frames.source'),
     };
   const takes = takesOf(f.shot);
   return {
-    label: 'Recorded',
+    label: message('sum.recorded'),
     value: f.seconds.recordedS,
     quantity: 'seconds',
     terms: [
-      term('takes', takes, 'count'),
-      term('one take', f.seconds.takeS, 'seconds'),
+      term(message('sum.takes-count'), takes, 'count'),
+      term(message('sum.one-take'), f.seconds.takeS, 'seconds'),
       ...(f.shot.walkS !== null
-        ? [term('walk there and back', 2 * f.shot.walkS, 'seconds', 'each take')]
+        ? [term(message('sum.walk'), 2 * f.shot.walkS, 'seconds', message('sum.walk.each'))]
         : []),
       wanted(f),
     ],
-    formula:
-      'takes × (take + walk); wanted = max(Σ timeline × speed × timeline rate / capture rate + 2 × handle, minimum hold); a ramp counts its mean speed',
-    source: 'Everything from pre-roll to post-roll is on the card.',
+    formula: message('sum.recorded.formula'),
+    source: message('sum.recorded.source'),
   };
 };
 
@@ -173,71 +182,101 @@ const bytes = (f: ShotFacts): Sum => {
   const stills = stillsOf(f.shot) + (f.trajectory?.frames ? takesOf(f.shot) * f.trajectory.frames.count : 0);
   const stillMB = f.camera ? stillMBOf(f.shot, f.camera) : NaN;
   return {
-    label: 'Card space',
+    label: message('sum.bytes'),
     value: f.bytes / 1e9,
     quantity: 'gigabytes',
     terms: [
       ...(f.seconds.recordedS > 0
         ? [
             term(
-              'video',
+              message('sum.video'),
               f.bytes / 1e9 - (stills > 0 ? (stills * stillMB) / 1000 : 0),
               'gigabytes',
-              `${f.mode?.megabitsPerS ?? '–'} Mbit/s of ${f.mode?.name ?? 'no mode'} for ${f.seconds.recordedS.toFixed(0)} s`,
+              message('sum.video.note', {
+                rate: measured(f.mode?.megabitsPerS ?? NaN, 'megabits', 0),
+                mode: f.mode?.name ?? '–',
+                recorded: measured(f.seconds.recordedS, 'seconds', 0),
+              }),
             ),
           ]
         : []),
       ...(stills > 0
-        ? [term(`${stills} single frames`, (stills * stillMB) / 1000, 'gigabytes', `${stillMB} MB each`)]
+        ? [
+            term(
+              message('sum.single-frames', { n: stills }),
+              (stills * stillMB) / 1000,
+              'gigabytes',
+              message('sum.single-frames.note', { size: stillMB }),
+            ),
+          ]
         : []),
     ],
-    formula: 'Mbit/s × 10⁶ / 8 × seconds + frames × size of one',
-    source: 'Decimal gigabytes, as cards are sold.',
+    formula: message('sum.bytes.formula'),
+    source: message('sum.bytes.source'),
   };
 };
 
-const PACE_WORDS: Readonly<Record<PaceOf, string>> = {
-  ground: 'the near ground',
-  subject: 'the subject',
-  background: 'the background',
-};
-
 const pace = (f: ShotFacts): Sum => ({
-  label: 'Pace',
+  label: message('sum.pace'),
   value: f.pace.crossingS,
   quantity: 'seconds',
   terms: [
-    term('height above it', f.pace.heightM, 'metres', `fastest is ${PACE_WORDS[f.pace.of]}`),
-    term('speed', f.pace.speedMs, 'speed'),
-    term('seen at', f.pace.depressionDeg, 'degrees', 'below level'),
-    term('its rate', f.pace.rateDegS, 'degreesPerSecond'),
-    term('field of view of the cut', f.fov.horizontalDeg, 'degrees', `${f.fov.verticalDeg.toFixed(0)}° high`),
+    term(
+      message('sum.pace.height'),
+      f.pace.heightM,
+      'metres',
+      message('sum.pace.fastest', { of: f.pace.of }),
+    ),
+    term(message('sum.pace.speed'), f.pace.speedMs, 'speed'),
+    term(message('sum.pace.seen'), f.pace.depressionDeg, 'degrees', message('sum.below-level')),
+    term(message('sum.pace.rate'), f.pace.rateDegS, 'degreesPerSecond'),
+    term(
+      message('sum.pace.fov'),
+      f.fov.horizontalDeg,
+      'degrees',
+      message('sum.high', { angle: measured(f.fov.verticalDeg, 'degrees', 1) }),
+    ),
   ],
-  formula:
-    'crossing = field of view / rate; level flight: v sin²δ/h forward, v sin δ/h sideways; far away the rate of turning',
-  source: `Fastest of the near ground, the subject and the background. Bands: ${PACE_BANDS.map((b) => `${b.band} over ${b.fromS} s`).join(', ')}. Seven seconds is the long-used strobe guide of cinematography manuals.`,
+  formula: message('sum.pace.formula'),
+  source: message('sum.pace.source', {
+    bands: listed(
+      PACE_BANDS.map((b) =>
+        message('sum.pace.band', { band: b.band, from: measured(b.fromS, 'seconds', 0) }),
+      ),
+    ),
+  }),
 });
 
 const fill = (f: ShotFacts): Sum => ({
-  label: 'Subject in frame',
+  label: message('sum.fill'),
   value: f.fill * 100,
   quantity: 'percent',
   terms: [
-    term('subject height', f.aim.heightM, 'metres', f.subject?.name),
-    term('nearest range', f.rangeM, 'metres'),
-    term('frame height there', f.aim.heightM / f.fill, 'metres', `${f.fov.verticalDeg.toFixed(1)}° high`),
+    term(
+      message('sum.fill.height'),
+      f.aim.heightM,
+      'metres',
+      f.subject ? plainText(f.subject.name) : undefined,
+    ),
+    term(message('sum.fill.range'), f.rangeM, 'metres'),
+    term(
+      message('sum.fill.frame'),
+      f.aim.heightM / f.fill,
+      'metres',
+      message('sum.high', { angle: measured(f.fov.verticalDeg, 'degrees', 1) }),
+    ),
   ],
-  formula: 'size / (2 R tan(fov/2)); near from 50 %, medium from 15 %, far below',
-  source: 'Field of view from the 35 mm equivalent on the diagonal.',
+  formula: message('sum.fill.formula'),
+  source: message('sum.fill.source'),
 });
 
 const inputs = (f: ShotFacts): Sum => ({
-  label: 'Inputs at once',
+  label: message('sum.inputs'),
   value: f.trajectory?.simultaneous ?? NaN,
   quantity: 'count',
-  terms: (f.trajectory?.inputs ?? []).map((input) => term(input, 1, 'count')),
-  formula: 'most inputs in use at one moment along the path',
-  source: f.move?.sticks ?? '',
+  terms: (f.trajectory?.inputs ?? []).map((input) => term(message('sum.input', { input }), 1, 'count')),
+  formula: message('sum.inputs.formula'),
+  source: message('sum.inputs.source', { advice: f.move?.sticks ?? '' }),
 });
 
 const EXPLAIN: Readonly<Record<FigureId, (f: ShotFacts) => Sum>> = {

@@ -1,4 +1,4 @@
-export { type Quantity, type Sum, term, type Term } from './figure';
+export { type Quantity } from './figure';
 export {
   counted,
   digitsOf,

@@ -1,37 +1,39 @@
 <script setup lang="ts">
+import { messageKey, type Sum } from '@core/messages';
+import { useMessages } from '../composables/useMessages';
 import { inSentence } from '../format';
-import type { Sum } from '@core/units';
 import Fig from './Fig.vue';
 import { tr } from './messages';
 
 defineProps<{ sum: Sum }>();
 defineEmits<{ close: [] }>();
+const { text } = useMessages();
 </script>
 
 <template>
-  <section class="sheet" :aria-label="tr('howLabelComesAbout', { label: inSentence(sum.label) })">
+  <section class="sheet" :aria-label="tr('howLabelComesAbout', { label: inSentence(text(sum.label)) })">
     <header>
-      <h3>{{ sum.label }}</h3>
+      <h3>{{ text(sum.label) }}</h3>
       <button class="btn bare" :aria-label="tr('close')" @click="$emit('close')">
         {{ tr('closeLower') }}
       </button>
     </header>
     <table>
       <tbody>
-        <tr v-for="t in sum.terms" :key="t.label">
-          <th scope="row">{{ t.label }}</th>
+        <tr v-for="t in sum.terms" :key="messageKey(t.label)">
+          <th scope="row">{{ text(t.label) }}</th>
           <td><Fig :value="t.value" :quantity="t.quantity" /></td>
-          <td class="quiet">{{ t.note }}</td>
+          <td class="quiet">{{ t.note ? text(t.note) : '' }}</td>
         </tr>
         <tr class="total">
-          <th scope="row">{{ sum.label }}</th>
+          <th scope="row">{{ text(sum.label) }}</th>
           <td><Fig :value="sum.value" :quantity="sum.quantity" /></td>
           <td />
         </tr>
       </tbody>
     </table>
-    <p class="formula">{{ sum.formula }}</p>
-    <p class="faint source">{{ sum.source }}</p>
+    <p class="formula">{{ text(sum.formula) }}</p>
+    <p class="faint source">{{ text(sum.source) }}</p>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageKey } from '@core/messages';
 import { explainFlight, explainSupply, windHoldsUntil } from '@core/day';
 import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
@@ -153,7 +154,7 @@ const onWay = computed(() => {
       {{ tr('takes') }} <Fig :value="row.flight.usedWh" quantity="wattHours" /> {{ tr('of') }}
       <Fig :value="row.flight.supply.usableWh" quantity="wattHours" /> {{ tr('itMay') }}
     </button>
-    <SumSheet v-for="s in sums" :key="s.label" :sum="s" class="sum" @close="opened = false" />
+    <SumSheet v-for="s in sums" :key="messageKey(s.label)" :sum="s" class="sum" @close="opened = false" />
     <ol class="stops">
       <li v-for="s in stops" :key="s.shotId" :class="{ picked: s.shotId === selection.shotId }">
         <button class="stop" @click="day.choose(row.key, s.shotId)">
