@@ -918,4 +918,5 @@ export const EN: Sentences = {
     '{rated} × {charge} % charge × {health} % health × {factor} at {temperature}{learned, select, yes {, less what its logged flights took more than its sisters’ (÷ {draw})} other {}}',
   'sum.reserve': 'reserve',
   'sum.reserve.note': '{share} % of the rated energy, never under 10 %',
+  side: '{side, select, front {front} back {back} left {left} right {right} up {up} other {down}}',
 };

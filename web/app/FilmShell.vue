@@ -221,7 +221,7 @@ const rename = (event: Event): void => {
 .view {
   color: var(--chalk-2);
   text-decoration: none;
-  padding: 0 11px;
+  padding: 0 9px;
   height: var(--bar);
   display: inline-flex;
   align-items: center;

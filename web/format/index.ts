@@ -37,6 +37,7 @@ export {
   RECORD_WORDS,
   ROLE_WORDS,
   sensingChoices,
+  SIDE_WORDS,
   SKY_WORDS,
   SUBJECT_WORDS,
   SURFACE_WORDS,

@@ -77,6 +77,7 @@ export const WISH_WORDS = words('wish', [
   'frontlit',
 ]);
 
+export const SIDE_WORDS = words('side', ['front', 'back', 'left', 'right', 'up', 'down']);
 export const BAND_WORDS = words('band', ['still', 'calm', 'gentle', 'lively', 'fast', 'frantic']);
 export const FRAMING_WORDS = words('framing', ['near', 'medium', 'far']);
 export const WINDOW_WORDS = words('window', ['golden', 'blue', 'sunrise', 'sunset']);

@@ -1,4 +1,4 @@
-import { measured, message } from '../../messages';
+import { listed, measured, message } from '../../messages';
 import { aircraftOf, care, fail, pass, type Check, type Context } from '../types';
 
 const filterName = (c: Context): string => {
@@ -65,7 +65,10 @@ const sensing: Check = {
   prompt: (c) => {
     const [craft] = c.shot?.facts.aircraft ? [c.shot.facts.aircraft] : aircraftOf(c);
     return craft && craft.senses.length > 0
-      ? message('check.sensing.asks', { aircraft: craft.name, sides: craft.senses.join(', ') })
+      ? message('check.sensing.asks', {
+          aircraft: craft.name,
+          sides: listed(craft.senses.map((side) => message('side', { side }))),
+        })
       : message('check.sensing.asks-none');
   },
   applies: (c) => c.shot !== null,

@@ -952,4 +952,5 @@ export const DE: Sentences = {
     '{rated} × {charge} % Ladung × {health} % Zustand × {factor} bei {temperature}{learned, select, yes {, weniger, was seine geloggten Flüge mehr brauchten als die der Geschwister (÷ {draw})} other {}}',
   'sum.reserve': 'Reserve',
   'sum.reserve.note': '{share} % der Nennenergie, nie unter 10 %',
+  side: '{side, select, front {nach vorn} back {nach hinten} left {nach links} right {nach rechts} up {nach oben} other {nach unten}}',
 };

@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import { AIRCRAFT_CLASSES, FILM_TEMPLATES, starterFilm, type FilmTemplate } from '@core/starters';
+import {
+  AIRCRAFT_CLASSES,
+  FILM_TEMPLATES,
+  starterFilm,
+  type FilmTemplate,
+  type StarterFilm,
+} from '@core/starters';
 import { FilmDeriver } from '@core/film';
 import { TIMELINE_RATES, type Aircraft } from '@core/model';
 import { computed, ref } from 'vue';
@@ -86,6 +92,14 @@ const setWhere = (text: string): readonly Fault[] | void => {
   if (!read.ok) return [{ path: '', say: read.reason }];
   at.value = read.value;
 };
+/** What a template names is named in the language of the interface; from then on it is the person's own. */
+const inLanguage = <T extends Omit<StarterFilm, 'kit'>>(rows: T): T => ({
+  ...rows,
+  film: { ...rows.film, purpose: phrase(rows.film.purpose) },
+  locations: rows.locations.map((l) => ({ ...l, name: phrase(l.name) })),
+  subjects: rows.subjects.map((s) => ({ ...s, name: phrase(s.name) })),
+  shots: rows.shots.map((s) => ({ ...s, title: phrase(s.title) })),
+});
 const make = async (): Promise<void> => {
   const template = FILM_TEMPLATES.find((t) => t.code === code.value);
   // Coordinates that cannot be read are mended first; left empty they come later.
@@ -97,7 +111,7 @@ const make = async (): Promise<void> => {
     : zoneHere();
   const { kit, ...rows } = begun(template, uuid, zone);
   const empty = emptyFilm('');
-  emit('made', { ...empty, ...rows, kit: { ...empty.kit, ...kit } });
+  emit('made', { ...empty, ...inLanguage(rows), kit: { ...empty.kit, ...kit } });
 };
 </script>
 

@@ -10,7 +10,7 @@ import { useFilm } from '../../stores/film';
 import { pastDate, TO_COME } from './useKit';
 import type { Fault } from '../../sync/validation';
 import { tr } from './messages';
-import { fixed } from '../../format';
+import { fixed, SIDE_WORDS } from '../../format';
 
 /** What an aircraft carries in papers, program, eyes and mass. */
 type Craft = Entity<'aircraft'>;
@@ -105,7 +105,7 @@ const masses = computed(() => {
         :aria-pressed="craft.senses.includes(s)"
         @click="sense(s)"
       >
-        {{ s }}
+        {{ SIDE_WORDS[s] }}
       </button>
     </div>
     <p v-for="m in masses" :key="m.pack" class="quiet">
