@@ -194,8 +194,6 @@ const rename = (event: Event): void => {
   gap: 6px;
   padding: 0 10px 0 12px;
   border-bottom: 1px solid var(--line);
-  overflow-x: auto;
-  scrollbar-width: none;
 }
 .home {
   display: block;
@@ -212,6 +210,8 @@ const rename = (event: Event): void => {
   font-size: 15px;
   text-overflow: ellipsis;
   width: 250px;
+  /* Gives way before the views do. */
+  flex-shrink: 1000;
   min-width: 90px;
   padding: 4px 6px;
 }
@@ -269,8 +269,12 @@ const rename = (event: Event): void => {
   height: 3px;
   background: var(--chalk-3);
 }
+/* What does not fit scrolls within the row of views: undo and settings stay in reach. */
 nav {
   display: flex;
+  min-width: 0;
+  overflow-x: auto;
+  scrollbar-width: none;
 }
 .gap {
   flex: 1;
@@ -322,6 +326,7 @@ nav {
     background: var(--bench);
   }
   .foot .view {
+    font-stretch: 80%;
     justify-content: center;
     height: 50px;
     padding: 0;

@@ -29,7 +29,10 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 const word = (name: string, text: string): string => {
   if (!WORDS.has(name)) return text;
   const said = phrase(text);
-  return said === text ? phrase(capital(text)) : said;
+  if (said !== text) return said;
+  // A name that stands small within a sentence is kept as it begins one.
+  const begun = phrase(capital(text));
+  return begun === capital(text) ? text : begun;
 };
 
 const formatters = new Map<string, Formatter>();
