@@ -150,7 +150,7 @@ describe('faults in words', () => {
   it('says the limit and the field in its own words', () => {
     expect(
       sayFaults([{ keyword: 'maximum', instancePath: '/latitude', schemaPath: '', params: { limit: 90 } }]),
-    ).toEqual([{ path: '/latitude', say: 'Latitude must be 90 or less.' }]);
+    ).toEqual([{ path: '/latitude', say: 'Latitude must be 90° or less.' }]);
     expect(
       sayFaults([
         {

@@ -196,7 +196,7 @@ test('every field that refuses says so to a screen reader and keeps its label', 
   const reserve = page.getByLabel('Landing reserve');
   await reserve.fill('70');
   await reserve.press('Enter');
-  await expect(page.getByRole('alert').filter({ hasText: 'Reserve must be 0.4 or less.' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'Reserve must be 40 % or less.' })).toBeVisible();
   await expect(reserve).toHaveAttribute('aria-invalid', 'true');
   await expect(reserve).toHaveValue('70');
   await reserve.fill('25');

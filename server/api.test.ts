@@ -153,7 +153,7 @@ describe('changes', () => {
 
 describe('bad input', () => {
   const bad: [string, string, Record<string, unknown>, RegExp][] = [
-    ['a latitude that is none', 'location', { latitude: 143 }, /Latitude must be 90 or less/],
+    ['a latitude that is none', 'location', { latitude: 143 }, /Latitude must be 90° or less/],
     ['an unknown zone', 'location', { zone: 'Nowhere/Land' }, /not a time zone/],
     ['a date that is not in the calendar', 'location', { date: '2027-02-30' }, /calendar/],
     ['an unknown field', 'shot', { colour: 'red' }, /not a field known/],

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { IntlMessageFormat } from 'intl-messageformat';
 import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
+import { SCHEMAS } from '../model';
 import { MOVES } from '../moves';
 import { AIDS } from '../aids';
 import { WISHES } from '../light';
@@ -13,9 +14,13 @@ import { DE, PHRASES } from './de';
 import { createFormatter, EN, listed, measured, message, messageKey, plainText, yesNo } from '.';
 
 const CORE = join(import.meta.dirname, '..');
-const sources = readdirSync(CORE, { recursive: true, encoding: 'utf8' }).filter(
-  (f) => f.endsWith('.ts') && !f.endsWith('.test.ts') && !f.startsWith('messages'),
-);
+const sources = [
+  ...readdirSync(CORE, { recursive: true, encoding: 'utf8' }).filter(
+    (f) => f.endsWith('.ts') && !f.endsWith('.test.ts') && !f.startsWith('messages'),
+  ),
+  // What is wrong with a field is said by the contract.
+  '../contract/faults.ts',
+];
 
 interface Use {
   readonly file: string;
@@ -77,6 +82,18 @@ const wantedBy = (template: string): string[] => {
   return [...names].sort();
 };
 
+interface Titled {
+  readonly title?: string;
+  readonly properties?: Readonly<Record<string, Titled>>;
+  readonly items?: Titled;
+  readonly anyOf?: readonly Titled[];
+}
+const titlesIn = (schemas: readonly Titled[]): (string | undefined)[] =>
+  schemas.flatMap((s) => [
+    s.title,
+    ...titlesIn([...Object.values(s.properties ?? {}), ...(s.items ? [s.items] : []), ...(s.anyOf ?? [])]),
+  ]);
+
 describe('the catalogue', () => {
   it('has the sentence of every message, filled with what it wants', () => {
     expect(uses.length).toBeGreaterThan(400);
@@ -120,6 +137,7 @@ describe('the catalogue', () => {
       ...AIRCRAFT_CLASSES.map((c) => c.name),
       ...FILM_TEMPLATES.flatMap((t) => [t.name, ...t.shots.map((s) => s.title)]),
       ...LEVEL_WORDS,
+      ...titlesIn(Object.values(SCHEMAS)),
     ].filter((text) => text !== undefined && text !== '');
     expect(spoken.length).toBeGreaterThan(400);
     expect(spoken.filter((text) => PHRASES[text!] === undefined)).toEqual([]);

@@ -1,3 +1,4 @@
+import { sayFaults } from '@contract';
 import { measured, message } from '@core/messages';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { counted, dateText, fixed, inSentence, phrase, write } from '../format';
@@ -31,6 +32,16 @@ describe('what is said in German', () => {
     expect(say('site.launch-under.say', { spot: 'Golden', under: 'Stop' })).toBe('Golden liegt unter Stop.');
     expect(say('simpler-cure.say.2', { toLowerCase: 'push in' })).toContain('Heranfahrt');
     expect(phrase('A move nobody has translated')).toBe('A move nobody has translated');
+  });
+
+  it('says what is wrong with a field by its name, its limit in the units that are shown', () => {
+    const low = { keyword: 'minimum', instancePath: '/massG', schemaPath: '', params: { limit: 20 } };
+    const write = (units: 'metric' | 'imperial') => formatterFor(units).text;
+    expect(sayFaults([low], write('metric'))[0]?.say).toBe('Masse muss mindestens 20 g sein.');
+    expect(sayFaults([low], write('imperial'))[0]?.say).toBe('Masse muss mindestens 0,7 oz sein.');
+    expect(sayFaults([low])[0]?.say).toBe('Mass must be 20 g or more.');
+    const share = { ...low, keyword: 'maximum', instancePath: '/health', params: { limit: 1 } };
+    expect(sayFaults([share])[0]?.say).toBe('Health must be 100 % or less.');
   });
 
   it('writes numbers, days and what is counted as the language does', () => {

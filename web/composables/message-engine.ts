@@ -18,6 +18,7 @@ const WORDS = new Set([
   'chosen',
   'feel',
   'handling',
+  'label',
   'spot',
   'sticks',
   'toLowerCase',

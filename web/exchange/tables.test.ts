@@ -167,7 +167,7 @@ describe('a kit file', () => {
     ]);
     // What is on a card that was told of follows from that, and not from its record in a file.
     expect(read.value.changes[0]?.after).toMatchObject({ writeMBs: 31, usedGB: card?.usedGB });
-    expect(read.value.faults).toEqual(['cards, number 3 (Card B): Size must be more than 0.']);
+    expect(read.value.faults).toEqual(['cards, number 3 (Card B): Size must be more than 0 GB.']);
   });
   it('refuses what is none', () => {
     const refused = (text: string): string => {

@@ -31,7 +31,7 @@ export const useFilm = defineStore('film', () => {
     storePending,
     storeSnapshot: (snapshot) => storeSnapshot({ ...snapshot, atMs: Date.now() }),
     subscribe: subscribeToChanges,
-    validate: validateRow,
+    validate: (kind, value) => validateRow(kind, value, film.value?.units),
     heldPress,
     changed: (next) => {
       state.value = next;

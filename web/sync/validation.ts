@@ -1,4 +1,6 @@
 import type { EntityKind } from '@core/model';
+import type { UnitSystem } from '@core/units';
+import { phrase } from '../format';
 import type * as Checks from './validators';
 
 export interface Fault {
@@ -18,8 +20,9 @@ export const loadChecks = async (): Promise<void> => {
 };
 
 /** Faults of a thing before it is saved. Until the checks are there the server, which checks everything, has the word. */
-export const validateRow = (kind: EntityKind, value: unknown): Fault[] => {
+export const validateRow = (kind: EntityKind, value: unknown, units: UnitSystem = 'metric'): Fault[] => {
   if (!checks) return [];
   const check = checks.schemas[kind];
-  return check(value) ? checks.validateSemantics(kind, value) : checks.sayFaults(check.errors);
+  if (!check(value)) return checks.sayFaults(check.errors, checks.formatterFor(units).text);
+  return checks.validateSemantics(kind, value).map((fault) => ({ ...fault, say: phrase(fault.say) }));
 };
