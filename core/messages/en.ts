@@ -928,7 +928,7 @@ export const EN: Sentences = {
   'fault.minItems': '{label} needs at least {limit}.',
   'fault.maxItems': '{label} may have at most {limit}.',
   'fault.type': '{label} must be a {type}.',
-  'fault.enum': '{label} is none of the choices.',
+  'fault.enum': '{label} is not one of the choices.',
   'fault.const': '{label} must be {wanted}.',
   'fault.pattern': '{label} is not written as expected.',
   'fault.required': '{label} is missing.',

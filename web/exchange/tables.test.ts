@@ -175,7 +175,7 @@ describe('a kit file', () => {
       return read.ok ? '' : read.reason;
     };
     expect(refused('{')).toContain('no JSON');
-    expect(refused('{}')).toBe('That is no kit file.');
+    expect(refused('{}')).toBe('This is not a kit file.');
     expect(refused(JSON.stringify(film))).toContain('film file');
     expect(refused(JSON.stringify({ ...kitFile(rows), formatVersion: 9 }))).toContain('version 9');
     expect(refused(JSON.stringify({ ...kitFile(rows), kit: { boats: [] } }))).toContain('“boats”');

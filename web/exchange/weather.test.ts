@@ -37,7 +37,7 @@ describe('weather out of a file', () => {
   });
   it('names the row and what is wrong with it', () => {
     expect(refused('time,wind,gust\n07:00,3,6\nsoon,3,6')).toContain('Row 2');
-    expect(refused('time,wind,gust\n07:00,calm,6')).toContain('windMs is no number');
+    expect(refused('time,wind,gust\n07:00,calm,6')).toContain('windMs is not a number');
     expect(refused('time,wind\n07:00,3')).toContain('gustMs');
     expect(refused('time,wind,gust,sky\n07:00,3,5,pink')).toContain('the sky is one of');
     expect(refused('{"hours":')).toContain('neither');

@@ -13,7 +13,7 @@ export const EN = {
   filtersOnTopOfEach: 'Filters on top of each other',
   forAngleStopsFactorForAngle2: '{forAngle} stops: factor {forAngle2}',
   fps: 'fps:',
-  giveFourGetTheFifth: 'Give four, get the fifth. Press what you want worked out.',
+  giveFourGetTheFifth: 'Enter four values; the fifth is worked out. Press the one you want.',
   iso: 'ISO',
   isoIso: 'ISO {iso}',
   light: 'Light',

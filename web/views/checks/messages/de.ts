@@ -14,7 +14,7 @@ const DE: Texts<typeof EN> = {
   anAircraft: 'ein Fluggerät',
   andLogBefore: 'und {log} davor',
   andReasonsMore: 'und {reasons} weitere',
-  andUnweighedThingsNobodyWeighed: 'und {unweighed} Punkte, die niemand bewertet hat',
+  andUnweighedThingsNobodyWeighed: 'und {unweighed, plural, one {# Ding} other {# Dinge}} ohne Gewicht',
   at: 'um',
   atTheLaunchPoint: 'Am Startpunkt',
   backHome: 'Zu Hause',

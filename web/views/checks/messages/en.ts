@@ -11,7 +11,7 @@ export const EN = {
   anAircraft: 'an aircraft',
   andLogBefore: 'and {log} before',
   andReasonsMore: 'and {reasons} more',
-  andUnweighedThingsNobodyWeighed: 'and {unweighed} things nobody weighed',
+  andUnweighedThingsNobodyWeighed: 'and {unweighed, plural, one {# thing} other {# things}} without a weight',
   at: 'at',
   atTheLaunchPoint: 'At the launch point',
   backHome: 'Back home',

@@ -270,7 +270,7 @@ const DE: Texts<typeof EN> = {
   thereIsNoFlightBefore: 'Davor und danach gibt es an diesem Drehort keinen Flug.',
   thereIsNoFlightOf: 'Dort gibt es keinen Flug dieses Fluggeräts.',
   theyTake: 'Sie nehmen',
-  throwingTheDice: 'Die Würfel fallen …',
+  throwingTheDice: 'Die Chancen werden berechnet …',
   to: 'bis',
   took: 'nahm',
   turnBack: 'umkehren',
