@@ -164,7 +164,7 @@ describe('bad input', () => {
       { move: { kind: 'orbit', values: { radiusM: 0 } } },
       /Radius must be/,
     ],
-    ['a move nobody knows', 'shot', { move: { kind: 'loop', values: {} } }, /none of the choices/],
+    ['a move nobody knows', 'shot', { move: { kind: 'loop', values: {} } }, /not one of the choices/],
     ['notes of 10,001 characters', 'shot', { notes: 'x'.repeat(10_001) }, /too long: at most 10000/],
   ];
   it.each(bad)('%s is refused with a sentence at the field', async (_, kind, patch, say) => {

@@ -69,8 +69,8 @@ describe('a flight record as a table', () => {
       [null, null],
     ]);
     for (const [bad, why] of [
-      ['', 'no table'],
-      ['one heading\n1', 'no table'],
+      ['', 'not a table'],
+      ['one heading\n1', 'not a table'],
       ['a,b,c\n1,2,3', 'columns hold time'],
       ['time,lat,lon\n12,43,-4\n13,43,-4', 'No points'],
     ] as const) {

@@ -68,7 +68,7 @@ const point = (lon: number, lat: number) => ({ type: 'Point', coordinates: [lon,
 describe('what is wrong with a file is said, and nothing half of it is taken', () => {
   it.each([
     ['no shapes at all', json(), /holds no shapes/],
-    ['other text', 'hello', /none of GeoJSON/],
+    ['other text', 'hello', /not GeoJSON/],
     ['other JSON', '{"a":1}', /no GeoJSON/],
     ['JSON cut off', '{"type":"FeatureCollection","features":[', /could not be read/],
     ['XML cut off', '<gpx version="1.1"><trk><name>x', /well-formed/],

@@ -174,7 +174,7 @@ describe('a kit file', () => {
       const read = readKitFile(text, rows, faults);
       return read.ok ? '' : read.reason;
     };
-    expect(refused('{')).toContain('no JSON');
+    expect(refused('{')).toContain('not JSON');
     expect(refused('{}')).toBe('This is not a kit file.');
     expect(refused(JSON.stringify(film))).toContain('film file');
     expect(refused(JSON.stringify({ ...kitFile(rows), formatVersion: 9 }))).toContain('version 9');

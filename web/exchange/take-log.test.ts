@@ -43,8 +43,8 @@ describe('a log of takes that was taken along', () => {
   });
   it('is refused with a reason where it is none', () => {
     expect(reason('{')).toMatch('no readable JSON');
-    expect(reason('[]')).toMatch('no log of takes');
-    expect(reason('null')).toMatch('no log of takes');
+    expect(reason('[]')).toMatch('not a log of takes');
+    expect(reason('null')).toMatch('not a log of takes');
     expect(reason(log([], { filmId: SHOT.id }))).toMatch('another film');
     expect(reason(log([], { formatVersion: 2 }))).toMatch('newer version');
     for (const broken of [{ id: 'x' }, { utcMs: 'now' }, { rating: 'great' }, { shotId: null }])
