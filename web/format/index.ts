@@ -7,7 +7,6 @@ export {
   grouped,
   inSentence,
   listText,
-  percentText,
   readNumber,
   shutterText,
   unitOf,

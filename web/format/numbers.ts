@@ -31,9 +31,6 @@ export const unitOf = (quantity: Quantity, system: UnitSystem): string => phrase
 export const fixed = (value: number | null | undefined, digits = 0): string =>
   Number.isFinite(value) ? writeFixed(Number(value), digits, point()) : '–';
 
-/** A share as whole percent. */
-export const percentText = (share: number, digits = 0): string => `${fixed(share * 100, digits)} %`;
-
 /** A number for a field: in the person's units, without trailing noughts and without drift. */
 export const fieldText = (shown: number): string =>
   Number.isFinite(shown) ? String(Number(shown.toPrecision(7))).replace('.', point()) : '';

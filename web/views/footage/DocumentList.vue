@@ -2,7 +2,7 @@
 import { ref } from 'vue';
 import PickField from '../../parts/PickField.vue';
 import { Unreachable, ApiProblem } from '../../sync/api';
-import { DOCUMENT_GROUPS, fetchDocument } from './documents';
+import { documentGroups, fetchDocument } from './documents';
 import { tr } from './messages';
 
 const props = defineProps<{ film: string }>();
@@ -55,7 +55,7 @@ const save = async (file: string): Promise<void> => {
       <h2 id="documents-title">{{ tr('handOver') }}</h2>
       <PickField :label="tr('paper')" bare :value="paper" :options="PAPERS" :save="(v) => void (paper = v)" />
     </header>
-    <div v-for="g in DOCUMENT_GROUPS" :key="g.name" role="group" :aria-label="g.name">
+    <div v-for="g in documentGroups()" :key="g.name" role="group" :aria-label="g.name">
       <h3>{{ g.name }}</h3>
       <div v-for="d in g.documents" :key="d.file" class="document">
         <span

@@ -8,229 +8,62 @@ interface Listed {
   readonly tells: string;
 }
 
-/** What can be handed over, by who wants it. */
-export const DOCUMENT_GROUPS: readonly { readonly name: string; readonly documents: readonly Listed[] }[] = [
+const listed = (file: string, name: string, tells: string): Listed => ({ file, name, tells });
+
+/** What can be handed over, by who wants it, in the language of the interface. */
+export const documentGroups = (): readonly {
+  readonly name: string;
+  readonly documents: readonly Listed[];
+}[] => [
   {
-    get name() {
-      return tr('onPaper');
-    },
+    name: tr('onPaper'),
     documents: [
-      {
-        file: 'call-sheet.pdf',
-        get name() {
-          return tr('callSheet');
-        },
-        get tells() {
-          return tr('whereWhenSunWindFlights');
-        },
-      },
-      {
-        file: 'shot-list.pdf',
-        get name() {
-          return tr('shotList');
-        },
-        get tells() {
-          return tr('firstAndLastFramePath');
-        },
-      },
-      {
-        file: 'exposure.pdf',
-        get name() {
-          return tr('exposure');
-        },
-        get tells() {
-          return tr('settingsAndFiltersByShot');
-        },
-      },
-      {
-        file: 'storyboard.pdf',
-        get name() {
-          return tr('storyboard');
-        },
-        get tells() {
-          return tr('picturesInCutOrderWith');
-        },
-      },
-      {
-        file: 'debrief.pdf',
-        get name() {
-          return tr('debrief');
-        },
-        get tells() {
-          return tr('planAgainstWhatWasFlown');
-        },
-      },
+      listed('call-sheet.pdf', tr('callSheet'), tr('whereWhenSunWindFlights')),
+      listed('shot-list.pdf', tr('shotList'), tr('firstAndLastFramePath')),
+      listed('exposure.pdf', tr('exposure'), tr('settingsAndFiltersByShot')),
+      listed('storyboard.pdf', tr('storyboard'), tr('picturesInCutOrderWith')),
+      listed('debrief.pdf', tr('debrief'), tr('planAgainstWhatWasFlown')),
     ],
   },
   {
-    get name() {
-      return tr('forAPhoneWithoutThe');
-    },
+    name: tr('forAPhoneWithoutThe'),
+    documents: [listed('take-along.html', tr('takeAlong'), tr('theDayInOnePage'))],
+  },
+  {
+    name: tr('forTheCalendar'),
+    documents: [listed('calendar.ics', tr('flightsAndLocations'), tr('withRemindersImportingAgainUpdates'))],
+  },
+  {
+    name: tr('forTheEdit'),
     documents: [
-      {
-        file: 'take-along.html',
-        get name() {
-          return tr('takeAlong');
-        },
-        get tells() {
-          return tr('theDayInOnePage');
-        },
-      },
+      listed('timeline.otio', tr('timeline'), tr('openTimelineIOWithClipsSpeedAnd')),
+      listed('timeline.edl', tr('editDecisionList'), 'CMX 3600'),
+      listed('shot-numbers.srt', tr('shotNumbers'), tr('asSubtitlesForAnAnimatic')),
     ],
   },
   {
-    get name() {
-      return tr('forTheCalendar');
-    },
+    name: tr('forAMap'),
     documents: [
-      {
-        file: 'calendar.ics',
-        get name() {
-          return tr('flightsAndLocations');
-        },
-        get tells() {
-          return tr('withRemindersImportingAgainUpdates');
-        },
-      },
+      listed('paths.kml', tr('pathsAndSiteMaps'), tr('heightsAboveSeaLevelKML')),
+      listed('paths.geojson', tr('pathsAndSiteMaps'), 'GeoJSON'),
+      listed('paths.gpx', tr('routes'), tr('pathsAsRoutesLaunchPoints')),
     ],
   },
   {
-    get name() {
-      return tr('forTheEdit');
-    },
+    name: tr('tables'),
     documents: [
-      {
-        file: 'timeline.otio',
-        get name() {
-          return tr('timeline');
-        },
-        get tells() {
-          return tr('openTimelineIOWithClipsSpeedAnd');
-        },
-      },
-      {
-        file: 'timeline.edl',
-        get name() {
-          return tr('editDecisionList');
-        },
-        tells: 'CMX 3600',
-      },
-      {
-        file: 'shot-numbers.srt',
-        get name() {
-          return tr('shotNumbers');
-        },
-        get tells() {
-          return tr('asSubtitlesForAnAnimatic');
-        },
-      },
+      listed('tables.xlsx', tr('allTables'), tr('oneWorkbookXLSX')),
+      listed('shots-flying.csv', tr('shotsInFlyingOrder'), 'CSV'),
+      listed('shots-cut.csv', tr('shotsInCutOrder'), 'CSV'),
+      listed('takes.csv', tr('takes'), 'CSV'),
+      listed('flights.csv', tr('flights'), 'CSV'),
+      listed('packs.csv', tr('batteryPacks'), 'CSV'),
+      listed('cards.csv', tr('cards'), 'CSV'),
     ],
   },
   {
-    get name() {
-      return tr('forAMap');
-    },
-    documents: [
-      {
-        file: 'paths.kml',
-        get name() {
-          return tr('pathsAndSiteMaps');
-        },
-        get tells() {
-          return tr('heightsAboveSeaLevelKML');
-        },
-      },
-      {
-        file: 'paths.geojson',
-        get name() {
-          return tr('pathsAndSiteMaps');
-        },
-        tells: 'GeoJSON',
-      },
-      {
-        file: 'paths.gpx',
-        get name() {
-          return tr('routes');
-        },
-        get tells() {
-          return tr('pathsAsRoutesLaunchPoints');
-        },
-      },
-    ],
-  },
-  {
-    get name() {
-      return tr('tables');
-    },
-    documents: [
-      {
-        file: 'tables.xlsx',
-        get name() {
-          return tr('allTables');
-        },
-        get tells() {
-          return tr('oneWorkbookXLSX');
-        },
-      },
-      {
-        file: 'shots-flying.csv',
-        get name() {
-          return tr('shotsInFlyingOrder');
-        },
-        tells: 'CSV',
-      },
-      {
-        file: 'shots-cut.csv',
-        get name() {
-          return tr('shotsInCutOrder');
-        },
-        tells: 'CSV',
-      },
-      {
-        file: 'takes.csv',
-        get name() {
-          return tr('takes');
-        },
-        tells: 'CSV',
-      },
-      {
-        file: 'flights.csv',
-        get name() {
-          return tr('flights');
-        },
-        tells: 'CSV',
-      },
-      {
-        file: 'packs.csv',
-        get name() {
-          return tr('batteryPacks');
-        },
-        tells: 'CSV',
-      },
-      {
-        file: 'cards.csv',
-        get name() {
-          return tr('cards');
-        },
-        tells: 'CSV',
-      },
-    ],
-  },
-  {
-    get name() {
-      return tr('everything');
-    },
-    documents: [
-      {
-        file: 'everything.zip',
-        get name() {
-          return tr('oneFolder');
-        },
-        get tells() {
-          return tr('allOfItWithChecksums');
-        },
-      },
-    ],
+    name: tr('everything'),
+    documents: [listed('everything.zip', tr('oneFolder'), tr('allOfItWithChecksums'))],
   },
 ];
 
