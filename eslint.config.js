@@ -12,7 +12,7 @@ const CORE = {
   geometry: [],
   messages: ['units'],
   testing: ['messages'],
-  terrain: ['geometry', 'units'],
+  terrain: ['geometry', 'messages', 'units'],
   // What is stored.
   model: ['geometry', 'terrain', 'time', 'units'],
   // Physics, each alone.

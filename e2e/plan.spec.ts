@@ -209,15 +209,22 @@ test('heights come in from a text grid and from nowhere else; a picture is laid 
   await page.getByRole('tab', { name: 'Ground, layers' }).click();
   const heights = page.locator('input[accept*=".asc"]');
   await heights.setInputFiles({ name: 'no.asc', mimeType: 'text/plain', buffer: Buffer.from('hello') });
-  await expect(page.getByRole('alert')).toContainText('no ASCII grid');
+  const sheet = page.getByRole('dialog');
+  const use = sheet.getByRole('button', { name: /Use heights/ });
+  await expect(sheet.getByRole('alert')).toContainText('not an ASCII grid');
+  await expect(use).toBeDisabled();
+  await sheet.getByRole('button', { name: 'Cancel' }).click();
   const grid = (west: number): Buffer =>
     Buffer.from(
       `ncols 40\nnrows 40\nxllcorner ${west}\nyllcorner 43.3985\ncellsize 0.00018\nNODATA_value -9999\n${Array.from({ length: 40 }, (_, r) => Array.from({ length: 40 }, (_, c) => (4 + (r + c) / 8).toFixed(2)).join(' ')).join('\n')}\n`,
     );
   await heights.setInputFiles({ name: 'far.asc', mimeType: 'text/plain', buffer: grid(-3) });
-  await expect(page.getByRole('alert')).toContainText('does not cover the location');
+  await expect(sheet.getByRole('alert')).toContainText('does not cover the location');
   expect((await bench.stored()).file.grounds).toHaveLength(2);
+  await sheet.getByRole('button', { name: 'Cancel' }).click();
   await heights.setInputFiles({ name: 'pans.asc', mimeType: 'text/plain', buffer: grid(-4.7136) });
+  await expect(sheet).toContainText('not named by the file');
+  await use.click();
   await expect(page.locator('b', { hasText: 'pans.asc' })).toBeVisible();
   await bench.saved();
   expect((await bench.stored()).file.grounds).toHaveLength(3);
@@ -243,13 +250,20 @@ test('heights come in from a text grid and from nowhere else; a picture is laid 
     mimeType: 'image/tiff',
     buffer: await tiff(32_111, 361_000, 4_807_000),
   });
-  await expect(page.getByRole('alert')).toBeVisible();
+  await expect(sheet.getByRole('alert')).toContainText('EPSG:32111');
+  await sheet.getByRole('button', { name: 'Cancel' }).click();
+  // Packed with Zstandard, of a place far from here: unpacked in the page, then put where a person says it lies.
+  await heights.setInputFiles('web/exchange/heights/fixtures/zstd.tif');
+  await expect(sheet.getByRole('alert')).toContainText('does not cover the location');
+  await sheet.getByRole('button', { name: 'Cancel' }).click();
   // Salt pans in UTM zone 30N.
   await heights.setInputFiles({
     name: 'pans.tif',
     mimeType: 'image/tiff',
     buffer: await tiff(25_830, 361_200, 4_807_000),
   });
+  await expect(sheet).toContainText('EPSG:25830');
+  await use.click();
   await expect(page.locator('b', { hasText: 'pans.tif' })).toBeVisible();
   await page.getByRole('button', { name: 'Take the ground away' }).click();
   await page.locator('input[accept*="image/png"]').setInputFiles({

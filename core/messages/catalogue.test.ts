@@ -18,8 +18,10 @@ const sources = [
   ...readdirSync(CORE, { recursive: true, encoding: 'utf8' }).filter(
     (f) => f.endsWith('.ts') && !f.endsWith('.test.ts') && !f.startsWith('messages'),
   ),
-  // What is wrong with a field is said by the contract.
+  // What is wrong with a field is said by the contract, with a file of heights by who reads it.
   '../contract/faults.ts',
+  '../web/exchange/heights/read.ts',
+  '../web/exchange/heights/tiff.ts',
 ];
 
 interface Use {

@@ -428,6 +428,37 @@ export const EN: Sentences = {
   'flight.turns.say': 'These cannot all have their turn: {join} before the first again.',
   'flight.turns.why':
     'Each is wanted before the next; no order has that, and nothing is planned until it is resolved.',
+  'heights.bytes': 'It holds whole steps of 8 bits, as pictures do. Check that it is heights.',
+  'heights.elsewhere': 'The file does not cover the location: its nearest edge is {away} away.',
+  'heights.ends-early':
+    'The grid ends early: {expected, number} heights are announced, {read, number} are there.',
+  'heights.feet': 'Its heights are in feet; they are turned into metres.',
+  'heights.goes-on': 'The grid goes on after the {expected, number} heights it announces.',
+  'heights.no-cell': 'The grid names no cellsize above 0.',
+  'heights.no-corner': 'The grid does not say where it lies: xllcorner and yllcorner are missing.',
+  'heights.no-grid': 'This is not an ASCII grid: it must start with ncols and nrows, each 2 or more.',
+  'heights.no-guess':
+    '{last} The file does not name its projection; degrees, the UTM zone of the location and web Mercator were tried.',
+  'heights.no-place': 'The file does not say where it lies: it is a picture without a place.',
+  'heights.no-tile':
+    'A tile of a degree is named by its south-west corner, such as N43W005.hgt, and has 1201 or 3601 cells a side.',
+  'heights.not-a-number': '“{text}” in the grid is not a number.',
+  'heights.not-a-point': 'Line {line} is not a point with its height: “{text}”.',
+  'heights.not-regular': 'The points do not stand on a regular raster.',
+  'heights.nowhere': 'The corners of the file lie nowhere on earth in this projection.',
+  'heights.only-holes': 'The file holds no heights here, only holes.',
+  'heights.picture': 'The file is a picture in colours, not heights.',
+  'heights.scaled':
+    'Its stored figures are taken times {factor, number} plus {offset, number}, as the file says.',
+  'heights.too-many':
+    'The file has {millions} million cells; {most} million are read at most. Cut it to the location.',
+  'heights.too-small': 'The file has fewer than two cells here.',
+  'heights.turned': 'The file is turned or mirrored. Save it with north up.',
+  'heights.unit': 'Its heights are in a unit that is not known here ({unit}). Save them in metres.',
+  'heights.unknown-projection':
+    'Projection EPSG:{code} is not known here. Enter another number, or save the file in degrees.',
+  'heights.unnamed': 'The file does not name its projection by a number. Enter its EPSG number.',
+  'heights.unreadable': 'The file could not be read: {why}',
   'kit.cruise-unknown.cure': 'Enter its cruise minutes and speed, or its drag area.',
   'kit.cruise-unknown.say': '{aircraft}: cruise figures unknown.',
   'kit.cruise-unknown.why': 'Its power at speed is reckoned without drag, so fast legs look too cheap.',

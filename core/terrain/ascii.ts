@@ -1,104 +1,80 @@
+import { message, type Message } from '../messages';
 import { found, none, type Result } from '../units';
-
-/** A raster of heights in the coordinates it came in: rows from south to north, middles of cells. */
-export interface RawGrid {
-  readonly columns: number;
-  readonly rows: number;
-  readonly cellX: number;
-  readonly cellY: number;
-  readonly west: number;
-  readonly south: number;
-  readonly heights: Float32Array;
-}
-
-/** Most cells taken in: a place of 5 km at a metre is more than anybody flies over. */
-export const MOST_CELLS = 16_000_000;
+import { fromTheNorth, MOST_CELLS, type RawGrid, tooManyCells } from './raw';
 
 const HEADER = /^\s*([A-Za-z_]+)\s+(\S+)\s*$/;
+/** Lines a header has at the most. */
+const HEADER_LINES = 10;
 
-const readHeader = (lines: readonly string[]): { fields: Map<string, number>; used: number } => {
+const decimal = (text: string): number => Number(text.replace(',', '.'));
+
+const readHeader = (text: string): { fields: Map<string, number>; end: number } => {
   const fields = new Map<string, number>();
-  let used = 0;
-  for (const line of lines.slice(0, 8)) {
-    const match = HEADER.exec(line);
-    if (!match?.[1] || !/^[A-Za-z]/.test(match[1])) break;
-    fields.set(match[1].toLowerCase(), Number(match[2]));
-    used += 1;
+  let end = 0;
+  for (let line = 0; line < HEADER_LINES; line += 1) {
+    const next = text.indexOf('\n', end);
+    const match = HEADER.exec(text.slice(end, next < 0 ? undefined : next));
+    if (!match?.[1] || next < 0) break;
+    fields.set(match[1].toLowerCase(), decimal(match[2] ?? ''));
+    end = next + 1;
   }
-  return { fields, used };
+  return { fields, end };
 };
 
-/** Every number in the rest of the text, without making a string of each line first. */
-const readNumbers = (text: string, from: number, count: number): Float32Array | null => {
-  const out = new Float32Array(count);
-  const number = /[^\s,;]+/g;
-  number.lastIndex = from;
-  for (let i = 0; i < count; i += 1) {
-    const match = number.exec(text);
-    if (!match) return null;
-    out[i] = Number(match[0]);
-  }
-  return out;
+const cellsOf = (fields: ReadonlyMap<string, number>): readonly [number, number] => {
+  const square = fields.get('cellsize');
+  return [square ?? fields.get('dx') ?? NaN, square ?? fields.get('dy') ?? NaN];
 };
 
-/** Columns, rows, cell and the middle of the south-west cell from the header. */
-const readHead = (
-  fields: ReadonlyMap<string, number>,
-): Result<{ columns: number; rows: number; cell: number; west: number; south: number }> => {
-  const [columns, rows, cell] = [
-    fields.get('ncols') ?? NaN,
-    fields.get('nrows') ?? NaN,
-    fields.get('cellsize') ?? NaN,
-  ];
-  if (![columns, rows].every((n) => Number.isInteger(n) && n >= 2))
-    return none('This is no ASCII grid: it must start with ncols and nrows, each 2 or more.');
-  if (!(cell > 0)) return none('The grid names no cellsize above 0.');
-  if (columns * rows > MOST_CELLS)
-    return none(
-      `The grid has ${((columns * rows) / 1e6).toFixed(0)} million cells; ${MOST_CELLS / 1e6} million are taken at most. Cut it to the location.`,
-    );
-  const west = fields.get('xllcenter') ?? (fields.get('xllcorner') ?? NaN) + cell / 2;
-  const south = fields.get('yllcenter') ?? (fields.get('yllcorner') ?? NaN) + cell / 2;
+/** Columns, rows, cells and the middle of the south-west cell from the header. */
+const readHead = (fields: ReadonlyMap<string, number>): Result<Omit<RawGrid, 'heights'>, Message> => {
+  const [columns, rows] = [fields.get('ncols') ?? NaN, fields.get('nrows') ?? NaN];
+  const [cellX, cellY] = cellsOf(fields);
+  if (![columns, rows].every((n) => Number.isInteger(n) && n >= 2)) return none(message('heights.no-grid'));
+  if (!(cellX > 0 && cellY > 0)) return none(message('heights.no-cell'));
+  if (columns * rows > MOST_CELLS) return tooManyCells(columns * rows);
+  const west = fields.get('xllcenter') ?? (fields.get('xllcorner') ?? NaN) + cellX / 2;
+  const south = fields.get('yllcenter') ?? (fields.get('yllcorner') ?? NaN) + cellY / 2;
   return Number.isFinite(west) && Number.isFinite(south)
-    ? found({ columns, rows, cell, west, south })
-    : none('The grid does not say where it lies: xllcorner and yllcorner are missing.');
+    ? found({ columns, rows, cellX, cellY, west, south })
+    : none(message('heights.no-corner'));
 };
 
-/** Rows turned over; what no ground on earth can be counts as unknown. */
-const fromTheSouth = (read: Float32Array, columns: number, rows: number, noData: number): Float32Array => {
-  const heights = new Float32Array(columns * rows);
-  for (let row = 0; row < rows; row += 1)
-    for (let column = 0; column < columns; column += 1) {
-      const h = read[row * columns + column] ?? NaN;
-      heights[(rows - 1 - row) * columns + column] =
-        h === Math.fround(noData) || !(Math.abs(h) < 20_000) ? NaN : h;
-    }
-  return heights;
+/** Numbers of the body one by one, without making a string of each line first. */
+const readNumbers = (
+  text: string,
+  from: number,
+  count: number,
+  separators: RegExp,
+): Result<Float64Array, Message> => {
+  const out = new Float64Array(count);
+  separators.lastIndex = from;
+  for (let i = 0; i < count; i += 1) {
+    const match = separators.exec(text);
+    if (!match) return none(message('heights.ends-early', { expected: count, read: i }));
+    const value = decimal(match[0]);
+    if (Number.isNaN(value) && !/^[-+]?nan$/i.test(match[0]))
+      return none(message('heights.not-a-number', { text: match[0].slice(0, 20) }));
+    out[i] = value;
+  }
+  return separators.exec(text) ? none(message('heights.goes-on', { expected: count })) : found(out);
 };
 
 /**
  * Reads an ESRI ASCII grid (format as described by the Library of Congress, fdd000421): a header of columns, rows, corner and
- * cell size, then heights row by row from the north.
+ * cell size (`cellsize`, or `dx` and `dy` where cells are no squares), then heights row by row from the north. A comma is a
+ * decimal comma where blanks separate the heights, and a separator where they do not.
  * @returns the raster, or what is wrong with the file
  */
-export const readAsciiGrid = (text: string): Result<RawGrid> => {
-  const lines = text.slice(0, 2000).split(/\r?\n/);
-  const { fields, used } = readHeader(lines);
+export const readAsciiGrid = (text: string): Result<RawGrid, Message> => {
+  const { fields, end } = readHeader(text);
   const head = readHead(fields);
   if (!head.ok) return head;
-  const { columns, rows, cell, west, south } = head.value;
-  const start =
-    lines.slice(0, used).reduce((sum, line) => sum + line.length + 1, 0) +
-    (text.slice(0, 2000).includes('\r\n') ? used : 0);
-  const read = readNumbers(text, start, columns * rows);
-  if (!read) return none(`The grid ends early: ${columns} × ${rows} heights were announced.`);
-  return found({
-    columns,
-    rows,
-    cellX: cell,
-    cellY: cell,
-    west,
-    south,
-    heights: fromTheSouth(read, columns, rows, fields.get('nodata_value') ?? -9999),
-  });
+  const { columns, rows } = head.value;
+  const byBlanks = readNumbers(text, end, columns * rows, /[^\s;]+/g);
+  const read = byBlanks.ok ? byBlanks : readNumbers(text, end, columns * rows, /[^\s,;]+/g);
+  if (!read.ok) return byBlanks.ok ? read : text.includes(',', end) ? read : byBlanks;
+  const { value } = read;
+  const heights = fromTheNorth(columns, rows, (i) => value[i] ?? NaN, fields.get('nodata_value') ?? -9999);
+  return found({ ...head.value, heights });
 };

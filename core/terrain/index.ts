@@ -1,10 +1,13 @@
-export { MOST_CELLS, type RawGrid, readAsciiGrid } from './ascii';
+export { readAsciiGrid } from './ascii';
 export { type Contour, contoursOf } from './contours';
 export { extentOf, type HeightGrid, heightIn, rangeOf } from './grid';
 export { type Ground, groundOf, LEVEL_GROUND, stepOver } from './ground';
+export { isTileName, readTile } from './hgt';
 export { groundHides, profileOf } from './line';
 export { packHeights, unpackHeights } from './pack';
+export { fromTheNorth, MOST_CELLS, type RawGrid, tooManyCells } from './raw';
 export { toLocalGrid } from './resample';
 export { SEEN, seenFrom } from './seen';
 export { hillshade, slopeAt } from './shade';
 export { surfaceOf } from './surface';
+export { isPointList, readPointList } from './xyz';

@@ -1,6 +1,7 @@
+import { measured, message, type Message } from '../messages';
 import { found, none, type Result } from '../units';
-import type { RawGrid } from './ascii';
 import type { HeightGrid } from './grid';
+import type { RawGrid } from './raw';
 
 /** Largest side of a stored grid, cells. */
 export const MOST_SIDE = 1000;
@@ -43,15 +44,12 @@ export const toLocalGrid = (
   raw: RawGrid,
   toLocalM: (x: number, y: number) => readonly [number, number],
   fromLocalM: (xM: number, yM: number) => readonly [number, number],
-): Result<HeightGrid> => {
+): Result<HeightGrid, Message> => {
   const bounds = boundsOf(raw, toLocalM);
-  if (!Object.values(bounds).every(Number.isFinite))
-    return none('The grid\u2019s corners lie nowhere on earth in the projection it names.');
+  if (!Object.values(bounds).every(Number.isFinite)) return none(message('heights.nowhere'));
   if (bounds.west > 0 || bounds.east < 0 || bounds.south > 0 || bounds.north < 0) {
     const away = Math.hypot(Math.max(bounds.west, -bounds.east, 0), Math.max(bounds.south, -bounds.north, 0));
-    return none(
-      `The grid does not cover the location: its nearest edge is ${away < 2000 ? `${away.toFixed(0)} m` : `${(away / 1000).toFixed(0)} km`} away.`,
-    );
+    return none(message('heights.elsewhere', { away: measured(away, 'metres', 0) }));
   }
   const west = Math.max(bounds.west, -FARTHEST_M);
   const south = Math.max(bounds.south, -FARTHEST_M);
@@ -63,7 +61,7 @@ export const toLocalGrid = (
   );
   const cellM = Math.max(own, width / (MOST_SIDE - 1), height / (MOST_SIDE - 1));
   const [columns, rows] = [Math.floor(width / cellM + 1e-6) + 1, Math.floor(height / cellM + 1e-6) + 1];
-  if (columns < 2 || rows < 2) return none('The grid is smaller than two of its cells here.');
+  if (columns < 2 || rows < 2) return none(message('heights.too-small'));
   const heights = new Float32Array(columns * rows);
   let known = 0;
   for (let row = 0, i = 0; row < rows; row += 1)
@@ -75,5 +73,5 @@ export const toLocalGrid = (
     }
   return known > 0
     ? found({ columns, rows, cellM, westM: west, southM: south, heights })
-    : none('The grid holds no heights here, only holes.');
+    : none(message('heights.only-holes'));
 };

@@ -9,6 +9,7 @@ import { hillshade, slopeAt } from './shade';
 import { readAsciiGrid } from './ascii';
 import { SEEN, seenFrom } from './seen';
 import { toLocalGrid } from './resample';
+import { isPointList, readPointList } from './xyz';
 import { numberIn } from '../testing';
 
 /** A raster from a formula. */
@@ -178,20 +179,54 @@ describe('rasters brought in', () => {
   ].join('\n');
   it('reads an ASCII grid from the north down', () => {
     const read = readAsciiGrid(text);
-    if (!read.ok) throw new Error(read.reason);
+    if (!read.ok) throw new Error(read.reason.code);
     expect([...read.value.heights]).toEqual([9, 10, 11, 12, 5, 6, NaN, 8, 1, 2, 3, 4]);
     expect([read.value.west, read.value.south]).toEqual([105, 205]);
     expect(readAsciiGrid(text.replaceAll('\n', '\r\n'))).toEqual(read);
   });
   it.each([
-    ['nonsense', 'hello', /no ASCII grid/],
-    ['short', text.slice(0, -6), /ends early/],
-    ['placeless', text.replace(/xllcorner.*\n/, ''), /where it lies/],
-    ['huge', text.replace('ncols 4', 'ncols 9000000'), /million cells/],
-    ['cellless', text.replace('cellsize 10', 'cellsize 0'), /cellsize/],
+    ['nonsense', 'hello', 'no-grid'],
+    ['short', text.slice(0, -6), 'ends-early'],
+    ['long', `${text} 13`, 'goes-on'],
+    ['of words', text.replace('-9999 8', 'sea 8'), 'not-a-number'],
+    ['placeless', text.replace(/xllcorner.*\n/, ''), 'no-corner'],
+    ['huge', text.replace('ncols 4', 'ncols 9000000'), 'too-many'],
+    ['cellless', text.replace('cellsize 10', 'cellsize 0'), 'no-cell'],
   ])('says what is wrong with a file that is %s', (_, bad, why) =>
-    expect(readAsciiGrid(bad)).toMatchObject({ ok: false, reason: expect.stringMatching(why) as string }),
+    expect(readAsciiGrid(bad)).toMatchObject({ ok: false, reason: { code: `heights.${why}` } }),
   );
+  it('takes a comma for a decimal comma between blanks, and for a separator without them', () => {
+    const plain = readAsciiGrid(text.replace('5 6', '5.5 6.25'));
+    expect(readAsciiGrid(text.replace('5 6', '5,5 6,25').replace('cellsize 10', 'cellsize 10,0'))).toEqual(
+      plain,
+    );
+    const [head, body] = [text.slice(0, text.indexOf('1 2 3')), text.slice(text.indexOf('1 2 3'))];
+    expect(readAsciiGrid(head + body.replaceAll(' ', ','))).toEqual(readAsciiGrid(text));
+  });
+  it('lays a list of points in any order on its raster, and leaves what is missing open', () => {
+    const points = [
+      [100, 200, 1],
+      [110, 200, 2],
+      [120, 200, 3],
+      [100, 220, 7],
+      [110, 220, 8],
+      [120, 220, -9999],
+      [100, 210, 4],
+      [120, 210, 6],
+    ];
+    const list = `X;Y;Z\n${points.map((p) => p.join(';')).join('\r\n')}\n`;
+    expect(isPointList(list)).toBe(true);
+    expect(isPointList(text)).toBe(false);
+    const read = readPointList(list);
+    if (!read.ok) throw new Error(read.reason.code);
+    expect(read.value).toMatchObject({ columns: 3, rows: 3, cellX: 10, cellY: 10, west: 100, south: 200 });
+    expect([...read.value.heights]).toEqual([1, 2, 3, 4, NaN, 6, 7, 8, NaN]);
+    const odd = readPointList(list.replace('110;220', '113;221'));
+    expect(odd).toMatchObject({ ok: false, reason: { code: 'heights.not-regular' } });
+    expect(readPointList(list.replace('110;220;8', 'a;b'))).toMatchObject({
+      reason: { code: 'heights.not-a-point' },
+    });
+  });
   it('brings a raster to local metres, and refuses one of somewhere else', () => {
     const heights = Float32Array.from({ length: 2500 }, (_, i) => i % 50);
     const raw = { columns: 50, rows: 50, cellX: 10, cellY: 10, west: 1000, south: 2000, heights };
@@ -200,7 +235,7 @@ describe('rasters brought in', () => {
       (x: number, y: number) => [x + 1250, y + 2250] as const,
     ];
     const local = toLocalGrid(raw, to, from);
-    if (!local.ok) throw new Error(local.reason);
+    if (!local.ok) throw new Error(local.reason.code);
     expect(heightIn(local.value, 0, 0)).toBeCloseTo(25, 3);
     expect(
       toLocalGrid(
@@ -208,6 +243,6 @@ describe('rasters brought in', () => {
         (x, y) => [x, y],
         (x, y) => [x, y],
       ),
-    ).toMatchObject({ ok: false, reason: expect.stringMatching(/does not cover/) as string });
+    ).toMatchObject({ ok: false, reason: { code: 'heights.elsewhere' } });
   });
 });

@@ -59,7 +59,8 @@ export const headers = (tiles: string): RequestHandler =>
       useDefaults: false,
       directives: {
         defaultSrc: ["'none'"],
-        scriptSrc: ["'self'"],
+        // Packed rasters of heights are unpacked by WebAssembly that comes with the page, as a data address.
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
         styleSrc: ["'self'", CHART_STYLE],
         fontSrc: ["'self'"],
         imgSrc: [
@@ -68,7 +69,7 @@ export const headers = (tiles: string): RequestHandler =>
           'blob:',
           ...(tiles ? [new URL(tiles.replaceAll(/[{}]/g, '')).origin] : []),
         ],
-        connectSrc: ["'self'"],
+        connectSrc: ["'self'", 'data:'],
         workerSrc: ["'self'"],
         manifestSrc: ["'self'"],
         baseUri: ["'none'"],

@@ -1,3 +1,4 @@
+import type { Message } from '@core/messages';
 import { ASSET_LIMIT, type Entity } from '@core/model';
 import { packHeights, type HeightGrid } from '@core/terrain';
 import { found, none, type Result } from '@core/units';
@@ -6,6 +7,7 @@ import { imageSize } from 'image-size';
 import { v4 as uuid } from 'uuid';
 import type { useFilm } from '../stores/film';
 import type { HeightsWorker } from '../workers/heights.worker';
+import type { HeightReading } from './heights/read';
 import { tr } from './messages';
 import { fixed } from '../format';
 
@@ -39,14 +41,15 @@ const keepAsset = async (blob: Blob, mime: string): Promise<Result<string>> => {
 const first = (faults: readonly { say: string }[]): Result<true> =>
   faults[0] ? none(faults[0].say) : found(true);
 
-/** Reads a file of heights, keeps it, and makes it the ground of a place; nothing is changed unless all of it went well. */
-export const takeHeights = async (
+/**
+ * Reads a file of heights beside the page; nothing is changed by it.
+ * @param chosen EPSG number of its projection where a person says so
+ */
+export const readHeightsFile = async (
   file: File,
   place: Place,
-  before: Entity<'ground'> | null,
-  remember: (assetId: string, grid: HeightGrid) => void,
-  act: Act,
-): Promise<Result<true>> => {
+  chosen: number | null,
+): Promise<Result<HeightReading, Message | string>> => {
   if (file.size > HEIGHTS_LIMIT)
     return none(
       tr('nameHasMegabytesAtMost', {
@@ -61,34 +64,42 @@ export const takeHeights = async (
   });
   try {
     const buffer = await file.arrayBuffer();
-    const read = await wrap<HeightsWorker>(worker).read(transfer(buffer, [buffer]), {
-      latitude: place.latitude,
-      longitude: place.longitude,
-    });
-    if (!read.ok) return read;
-    const { head, bytes } = packHeights(read.value.grid);
-    const packed = await new Response(
-      new Blob([bytes as Uint8Array<ArrayBuffer>]).stream().pipeThrough(new CompressionStream('gzip')),
-    ).blob();
-    const kept = await keepAsset(packed, 'application/x-heights');
-    if (!kept.ok) return kept;
-    remember(kept.value, read.value.grid);
-    const row: Entity<'ground'> = {
-      id: uuid(),
-      locationId: place.id,
-      assetId: kept.value,
-      name: file.name.slice(0, 200),
-      ...head,
-    };
-    return first(
-      act(tr('bringHeights'), [
-        ...(before ? [{ kind: 'ground' as const, id: before.id, after: null }] : []),
-        { kind: 'ground', id: row.id, after: row as never },
-      ]),
-    );
+    const where = { latitude: place.latitude, longitude: place.longitude };
+    return await wrap<HeightsWorker>(worker).read(transfer(buffer, [buffer]), file.name, where, chosen);
   } finally {
     worker.terminate();
   }
+};
+
+/** Keeps heights that were read and makes them the ground of a place; nothing is changed unless all of it went well. */
+export const keepHeights = async (
+  grid: HeightGrid,
+  name: string,
+  place: Place,
+  before: Entity<'ground'> | null,
+  remember: (assetId: string, grid: HeightGrid) => void,
+  act: Act,
+): Promise<Result<true>> => {
+  const { head, bytes } = packHeights(grid);
+  const packed = await new Response(
+    new Blob([bytes as Uint8Array<ArrayBuffer>]).stream().pipeThrough(new CompressionStream('gzip')),
+  ).blob();
+  const kept = await keepAsset(packed, 'application/x-heights');
+  if (!kept.ok) return kept;
+  remember(kept.value, grid);
+  const row: Entity<'ground'> = {
+    id: uuid(),
+    locationId: place.id,
+    assetId: kept.value,
+    name: name.slice(0, 200),
+    ...head,
+  };
+  return first(
+    act(tr('bringHeights'), [
+      ...(before ? [{ kind: 'ground' as const, id: before.id, after: null }] : []),
+      { kind: 'ground', id: row.id, after: row as never },
+    ]),
+  );
 };
 
 const MIMES = new Set(['image/png', 'image/jpeg', 'image/webp']);

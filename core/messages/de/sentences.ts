@@ -446,6 +446,37 @@ export const DE: Sentences = {
   'flight.turns.say': 'Diese können nicht alle drankommen: {join} vor der ersten noch einmal.',
   'flight.turns.why':
     'Jede soll vor der nächsten kommen; keine Reihenfolge kann das, und nichts wird geplant, bis es gelöst ist.',
+  'heights.bytes': 'Sie enthält ganze Stufen von 8 Bit, wie Bilder. Prüfe, ob es Höhen sind.',
+  'heights.elsewhere': 'Die Datei deckt den Drehort nicht ab: Ihr nächster Rand ist {away} entfernt.',
+  'heights.ends-early':
+    'Das Raster endet zu früh: {expected, number} Höhen sind angekündigt, {read, number} sind da.',
+  'heights.feet': 'Die Höhen sind in Fuß; sie werden in Meter umgerechnet.',
+  'heights.goes-on': 'Das Raster geht nach den {expected, number} angekündigten Höhen weiter.',
+  'heights.no-cell': 'Das Raster nennt keine cellsize über 0.',
+  'heights.no-corner': 'Das Raster sagt nicht, wo es liegt: xllcorner und yllcorner fehlen.',
+  'heights.no-grid': 'Das ist kein ASCII-Raster: Es muss mit ncols und nrows beginnen, je mindestens 2.',
+  'heights.no-guess':
+    '{last} Die Datei nennt ihre Projektion nicht; Grad, die UTM-Zone des Drehorts und Web-Mercator wurden versucht.',
+  'heights.no-place': 'Die Datei sagt nicht, wo sie liegt: Sie ist ein Bild ohne Ort.',
+  'heights.no-tile':
+    'Eine Kachel von einem Grad heißt nach ihrer Südwestecke, etwa N43W005.hgt, und hat 1201 oder 3601 Zellen je Seite.',
+  'heights.not-a-number': '„{text}“ im Raster ist keine Zahl.',
+  'heights.not-a-point': 'Zeile {line} ist kein Punkt mit Höhe: „{text}“.',
+  'heights.not-regular': 'Die Punkte stehen nicht auf einem regelmäßigen Raster.',
+  'heights.nowhere': 'Die Ecken der Datei liegen in dieser Projektion nirgends auf der Erde.',
+  'heights.only-holes': 'Die Datei enthält hier keine Höhen, nur Lücken.',
+  'heights.picture': 'Die Datei ist ein farbiges Bild, keine Höhen.',
+  'heights.scaled':
+    'Die gespeicherten Zahlen gelten mal {factor, number} plus {offset, number}, wie die Datei sagt.',
+  'heights.too-many':
+    'Die Datei hat {millions} Millionen Zellen; höchstens {most} Millionen werden gelesen. Schneide sie auf den Drehort zu.',
+  'heights.too-small': 'Die Datei hat hier weniger als zwei Zellen.',
+  'heights.turned': 'Die Datei ist gedreht oder gespiegelt. Speichere sie mit Norden oben.',
+  'heights.unit': 'Die Höhen sind in einer hier unbekannten Einheit ({unit}). Speichere sie in Metern.',
+  'heights.unknown-projection':
+    'Die Projektion EPSG:{code} ist hier nicht bekannt. Gib eine andere Nummer ein, oder speichere die Datei in Grad.',
+  'heights.unnamed': 'Die Datei nennt ihre Projektion nicht mit einer Nummer. Gib die EPSG-Nummer ein.',
+  'heights.unreadable': 'Die Datei konnte nicht gelesen werden: {why}',
   'kit.cruise-unknown.cure': 'Gib Reiseminuten und -tempo ein, oder die Widerstandsfläche.',
   'kit.cruise-unknown.say': '{aircraft}: Reisewerte unbekannt.',
   'kit.cruise-unknown.why':

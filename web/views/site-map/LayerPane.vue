@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import { useFilm } from '../../stores/film';
 import { useGrounds } from '../../stores/grounds';
 import { useDerivedFilm } from '../../stores/derived-film';
-import { takeHeights, takePicture } from '../../exchange/site-files';
+import { takePicture } from '../../exchange/site-files';
 import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';
+import HeightsSheet from './HeightsSheet.vue';
 import PictureRow from './PictureRow.vue';
 import { tr } from './messages';
 import { fixed } from '../../format';
@@ -36,18 +37,21 @@ const flights = computed(() => {
     })),
   ];
 });
-const take = async (event: Event, what: 'heights' | 'picture'): Promise<void> => {
+const chosenFile = (event: Event): File | null => {
   const field = event.target as HTMLInputElement;
   const [file] = field.files ?? [];
   field.value = '';
+  fault.value = '';
+  return file ?? null;
+};
+const heightsFile = shallowRef<File | null>(null);
+const takeUnder = async (event: Event): Promise<void> => {
+  const file = chosenFile(event);
   const { value: place } = props.plan.place;
   if (!file || !place) return;
   busy.value = tr('readingName', { name: file.name });
-  fault.value = '';
   try {
-    const done = await (what === 'heights'
-      ? takeHeights(file, place, ground.value, grounds.keep, film.commit)
-      : takePicture(file, place, film.commit));
+    const done = await takePicture(file, place, film.commit);
     if (!done.ok) fault.value = done.reason;
   } catch (error) {
     fault.value = error instanceof Error ? error.message : String(error);
@@ -125,18 +129,25 @@ const dropGround = (): void => {
     </p>
     <label class="btn file"
       >{{ tr('bringHeights')
-      }}<input type="file" class="sr" accept=".asc,.txt,.tif,.tiff,.grd" @change="take($event, 'heights')"
+      }}<input
+        type="file"
+        class="sr"
+        accept=".asc,.txt,.xyz,.csv,.tif,.tiff,.hgt,.grd"
+        @change="heightsFile = chosenFile($event)"
     /></label>
     <p class="quiet small">{{ tr('geoTIFFOrESRIASCIIGrid') }}</p>
+    <HeightsSheet
+      v-if="heightsFile && plan.place.value"
+      :file="heightsFile"
+      :place="plan.place.value"
+      :before="ground"
+      @close="heightsFile = null"
+    />
     <h2>{{ tr('picturesUnderThePlan') }}</h2>
     <PictureRow v-for="p in pictures" :key="p.id" :picture="p" :plan="plan" :layers="layers" />
     <label class="btn file"
       >{{ tr('bringAPicture')
-      }}<input
-        type="file"
-        class="sr"
-        accept="image/png,image/jpeg,image/webp"
-        @change="take($event, 'picture')"
+      }}<input type="file" class="sr" accept="image/png,image/jpeg,image/webp" @change="takeUnder"
     /></label>
     <p v-if="busy" class="quiet" role="status">{{ busy }}</p>
     <p v-if="fault || layers.trouble || grounds.trouble" class="fault" role="alert">
