@@ -26,6 +26,8 @@ export default defineConfig({
       // A new version waits until the person takes it: never in the middle of a flight.
       registerType: 'prompt',
       injectRegister: false,
+      // On the local network everything but the pairing page wants the device's session.
+      useCredentials: true,
       manifest: {
         id: '/',
         name: 'Dusk Slate',
@@ -45,7 +47,8 @@ export default defineConfig({
         globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm,json}'],
         maximumFileSizeToCacheInBytes: 12_000_000,
         navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//],
+        // The page a device is paired on comes from the computer alone.
+        navigateFallbackDenylist: [/^\/api\//, /^\/pair\b/, /^\/authority\.crt$/],
         cleanupOutdatedCaches: true,
         inlineWorkboxRuntime: true,
         sourcemap: false,

@@ -12,6 +12,8 @@ import { demoFilm } from '@demo';
 import { start, type Running } from '../server/start';
 
 interface Own {
+  /** Whether it is served on the local network too. */
+  lan: boolean;
   app: Running;
   film: string;
   bench: Bench;
@@ -19,11 +21,20 @@ interface Own {
 
 /** The real application with a database of its own for each test, so that no journey finds what another left; in it the made-up film. */
 export const test = base.extend<Own>({
-  // eslint-disable-next-line no-empty-pattern -- the runner reads which fixtures are wanted from the pattern
-  app: async ({}, use) => {
+  lan: [false, { option: true }],
+  app: async ({ lan }, use) => {
     const dataDir = await mkdtemp(join(tmpdir(), 'dusk-e2e-'));
     const app = await start(
-      { host: '127.0.0.1', port: 0, dataDir, names: [], demo: false, webDir: resolve('dist/web') },
+      {
+        host: '127.0.0.1',
+        port: 0,
+        dataDir,
+        names: [],
+        demo: false,
+        webDir: resolve('dist/web'),
+        lan,
+        lanHost: '127.0.0.1',
+      },
       pino({ level: 'silent' }),
     );
     await use(app);

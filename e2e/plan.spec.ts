@@ -250,7 +250,7 @@ test('heights come in from a text grid and from nowhere else; a picture is laid 
     mimeType: 'image/tiff',
     buffer: await tiff(32_111, 361_000, 4_807_000),
   });
-  await expect(sheet.getByRole('alert')).toContainText('EPSG:32111');
+  await expect(sheet.getByRole('alert')).toContainText('does not cover the location');
   await sheet.getByRole('button', { name: 'Cancel' }).click();
   // Packed with Zstandard, of a place far from here: unpacked in the page, then put where a person says it lies.
   await heights.setInputFiles('web/exchange/heights/fixtures/zstd.tif');

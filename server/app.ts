@@ -8,7 +8,9 @@ import { pinoHttp } from 'pino-http';
 import { guard, headers } from './http/guard';
 import { notFound, problems } from './http/problem';
 import { wrongMethod } from './http/wrong-method';
+import type { Lan } from './pairing/lan';
 import { api } from './routes/api';
+import { pairing } from './routes/pairing';
 import type { Assets } from './services/assets';
 import type { Backups } from './services/backup';
 import type { Feed } from './services/feed';
@@ -26,6 +28,8 @@ export interface Parts {
   readonly tiles: string;
   readonly webDir: string;
   readonly version: string;
+  /** The local network, once and if it is served. */
+  readonly lan: () => Lan | null;
 }
 
 const YEAR_S = 31_536_000;
@@ -70,8 +74,9 @@ export const createApp = (parts: Parts): Express => {
     version: parts.version,
     tiles: parts.tiles,
   });
-  app.use('/api', routes);
-  app.use('/api', wrongMethod(routes), notFound);
+  const pairingRoutes = pairing(parts.lan);
+  app.use('/api', routes, pairingRoutes);
+  app.use('/api', wrongMethod(routes), wrongMethod(pairingRoutes), notFound);
   if (existsSync(join(parts.webDir, 'index.html'))) serveWeb(app, parts.webDir);
   app.use(notFound, problems(parts.log));
   return app;

@@ -12,6 +12,12 @@ export interface Config {
   /** Off where a developer starts it over and over; on where left out. */
   readonly backups?: boolean;
   readonly demo: boolean;
+  /** Whether it is also served on the local network, over a secure connection to paired devices; one port above the other. */
+  readonly lan?: boolean;
+  /** Address the local network is served on; all of this machine's where left out. */
+  readonly lanHost?: string;
+  /** Whether it was said that others may reach the unprotected address. */
+  readonly exposed?: boolean;
   readonly webDir: string;
 }
 
@@ -34,6 +40,8 @@ export const HELP = `Dusk Slate plans a shoot with a drone.
   --port <number>   port to listen on (DUSK_PORT, 4780)
   --host <address>  address to listen on (DUSK_HOST, 127.0.0.1)
   --data <folder>   folder of database and backups (DUSK_DATA, data)
+  --lan             serves paired phones and tablets on the local network, over HTTPS on the next port (DUSK_LAN=on)
+  --open            listens on an address that others can reach although nobody is asked for a password there
   --demo            puts in a made-up film where there is none
   --help            says this
 `;
@@ -43,6 +51,8 @@ const OPTIONS = {
   host: { type: 'string' },
   data: { type: 'string' },
   demo: { type: 'boolean', default: false },
+  lan: { type: 'boolean', default: false },
+  open: { type: 'boolean', default: false },
   help: { type: 'boolean', default: false },
 } as const;
 
@@ -56,6 +66,17 @@ const optionsOf = (args: readonly string[]) => {
 
 /** Whether somebody only asks what the settings are. */
 export const asksForHelp = (args: readonly string[]): boolean => optionsOf(args).help;
+
+const LOOPBACK = /^(localhost|127(\.\d{1,3}){3}|::1)$/;
+
+/** Address to listen on; one that others reach is only taken when it is said twice. */
+const hostOf = (host: string, open: boolean): string => {
+  if (!LOOPBACK.test(host) && !open)
+    throw new SettingError(
+      `On ${host} everybody on the network could read and change all films: nobody is asked for a password. Use --lan for your own phone, or add --open if that is what you want.`,
+    );
+  return host;
+};
 
 /**
  * Reads the options of the command line, then DUSK_HOST, DUSK_PORT, DUSK_DATA, DUSK_NAMES and DUSK_TILES. A folder that is not
@@ -72,7 +93,7 @@ export const readConfig = (env: NodeJS.ProcessEnv, args: readonly string[]): Con
     );
   const folder = options.data ?? env['DUSK_DATA'];
   return {
-    host: options.host ?? env['DUSK_HOST'] ?? '127.0.0.1',
+    host: hostOf(options.host ?? env['DUSK_HOST'] ?? '127.0.0.1', options.open),
     port,
     dataDir: folder === undefined ? resolve('data') : resolve(env['INIT_CWD'] ?? process.cwd(), folder),
     names: (env['DUSK_NAMES'] ?? '')
@@ -82,6 +103,8 @@ export const readConfig = (env: NodeJS.ProcessEnv, args: readonly string[]): Con
     tiles: readTiles((env['DUSK_TILES'] ?? '').trim()),
     backups: env['DUSK_BACKUPS'] !== 'off',
     demo: options.demo,
+    lan: options.lan || env['DUSK_LAN'] === 'on',
+    exposed: options.open,
     webDir: resolve(env['DUSK_WEB'] ?? 'dist/web'),
   };
 };

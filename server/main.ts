@@ -2,6 +2,7 @@ import pino from 'pino';
 import { demoFilm } from '@demo';
 import { asksForHelp, HELP, readConfig, SettingError } from './config';
 import { StartError } from './database';
+import { invitationText } from './pairing/terminal';
 import { start } from './start';
 
 const run = async (): Promise<void> => {
@@ -23,6 +24,11 @@ const run = async (): Promise<void> => {
     void running.stop().then(() => process.exit(0));
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, leave);
+  if (config.exposed)
+    process.stderr.write(
+      `\n  Warning: everybody who reaches ${config.host} can read and change all films. Nobody is asked for a password.\n`,
+    );
+  if (running.lan) process.stdout.write(await invitationText(running.lan));
   process.stdout.write(
     `\n  Dusk Slate is at ${running.address}\n  Data: ${config.dataDir}\n  Stop with Ctrl+C.\n\n`,
   );

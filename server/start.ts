@@ -1,6 +1,7 @@
 import { createServer, type Server } from 'node:http';
 import { mkdir } from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
+import type { Express } from 'express';
 import pino, { type Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
 import { createApp } from './app';
@@ -11,6 +12,7 @@ import { Backups, backUp, keepBackingUp, restoreStaged, tidyBackups } from './se
 import { takeFolder } from './services/lock';
 import { Assets } from './services/assets';
 import { Feed } from './services/feed';
+import { openLan, ownNames, type Lan } from './pairing/lan';
 import { Films } from './services/films';
 import { Store } from './services/store';
 
@@ -18,6 +20,8 @@ export const VERSION = '0.1.0';
 
 export interface Running {
   readonly address: string;
+  /** The local network, where it is served. */
+  readonly lan: Lan | null;
   readonly films: Films;
   readonly assets: Assets;
   readonly store: Store;
@@ -41,6 +45,18 @@ const listen = (server: Server, config: Config): Promise<string> =>
       resolve(`http://${family === 'IPv6' ? `[${address}]` : address}:${port}`);
     });
   });
+
+/** The local network one port above the own; on any free one where that is taken. */
+const lanFor = async (app: Express, server: Server, config: Config, log: Logger): Promise<Lan> => {
+  const { port } = server.address() as AddressInfo;
+  const at = { dataDir: config.dataDir, host: config.lanHost ?? '0.0.0.0' };
+  try {
+    return await openLan(app, { ...at, port: port + 1 }, log);
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
+    return openLan(app, { ...at, port: 0 }, log);
+  }
+};
 
 /** Checks that the database is of this version or an earlier one, and brings it up to date, backed up first. */
 const prepare = async (sequelize: Sequelize, config: Config, log: Logger): Promise<void> => {
@@ -103,25 +119,28 @@ const run = async (
   const backups = new Backups(sequelize, config.dataDir);
   await assets.tidy();
   if (seed) await seed(films);
-  const server = createServer(
-    createApp({
-      store,
-      films,
-      assets,
-      feed,
-      backups,
-      log,
-      names: config.names,
-      tiles: config.tiles ?? '',
-      webDir: config.webDir,
-      version: VERSION,
-    }),
-  );
+  let lan: Lan | null = null;
+  const app = createApp({
+    store,
+    films,
+    assets,
+    feed,
+    backups,
+    log,
+    names: config.lan ? [...config.names, ...ownNames()] : config.names,
+    tiles: config.tiles ?? '',
+    webDir: config.webDir,
+    version: VERSION,
+    lan: () => lan,
+  });
+  const server = createServer(app);
   const address = await listen(server, config);
+  if (config.lan) lan = await lanFor(app, server, config, log);
   // In the background: a large database takes seconds to copy.
   const stopBackups = config.backups === false ? null : keepBackingUp(sequelize, config.dataDir, log);
   const stop = async (): Promise<void> => {
     await stopBackups?.();
+    await lan?.stop();
     await new Promise<void>((resolve) => {
       server.close(() => resolve());
       server.closeAllConnections();
@@ -132,5 +151,5 @@ const run = async (
     await sequelize.close();
     await giveBack();
   };
-  return { address, films, assets, store, backUp: (at) => backUp(sequelize, config.dataDir, at), stop };
+  return { address, lan, films, assets, store, backUp: (at) => backUp(sequelize, config.dataDir, at), stop };
 };

@@ -1,5 +1,6 @@
 import type { AnyRow, Batch, Conflict, FieldFault, LoggedChange, Problem } from '@contract';
 import type { EntityKind } from '@core/model';
+import { shallowRef } from 'vue';
 import { tr } from './messages';
 
 /** The server answered with a problem document. */
@@ -18,12 +19,23 @@ export class ApiProblem extends Error {
 /** No answer came: no network, or the application is not running. */
 export class Unreachable extends Error {}
 
+/** Whether the computer has said that this device is not paired with it, or no longer. */
+export const notPaired = shallowRef(false);
+
 const ask = async (path: string, init?: RequestInit): Promise<Response> => {
   const response = await fetch(path, init).catch(() => {
     throw new Unreachable(tr('noAnswerFromTheApplication'));
   });
-  if (response.ok) return response;
+  if (response.ok) {
+    notPaired.value = false;
+    return response;
+  }
   const problem = (await response.json().catch(() => null)) as Problem | null;
+  if (response.status === 401) {
+    // What is changed meanwhile waits on the device, as without a network.
+    notPaired.value = true;
+    throw new Unreachable(tr('notPaired'));
+  }
   if (!problem || response.status >= 500)
     throw new Unreachable(problem?.detail ?? tr('theApplicationAnsweredStatus', { status: response.status }));
   throw new ApiProblem(problem);
@@ -61,7 +73,37 @@ export interface BackupSummary {
   readonly films: readonly { readonly id: string; readonly name: string; readonly shots: number }[];
 }
 
+/** A device that may use this computer's films. */
+export interface PairedDevice {
+  readonly id: string;
+  readonly name: string;
+  readonly pairedAt: string;
+  readonly seenAt: string;
+}
+
+/** The local network, as the computer's own page sees it. */
+export type LanState =
+  | { readonly on: false }
+  | {
+      readonly on: true;
+      readonly addresses: readonly string[];
+      readonly fingerprint: string;
+      readonly devices: readonly PairedDevice[];
+    };
+
+/** A code for one device, and where it goes with it. */
+export interface Invitation {
+  readonly code: string;
+  readonly untilMs: number;
+  readonly links: readonly string[];
+}
+
 export const api = {
+  lan: () => json<LanState>('/api/pairing'),
+  invite: () => json<Invitation>('/api/pairing/codes', { method: 'POST' }),
+  removeDevice: async (id: string): Promise<void> => {
+    await ask(`/api/pairing/devices/${id}`, { method: 'DELETE' });
+  },
   backups: () => json<{ backups: BackupSummary[] }>('/api/backups'),
   makeBackup: () => json<{ name: string }>('/api/backups', { method: 'POST' }),
   restoreFilm: (backup: string, film: string) =>

@@ -12,6 +12,7 @@ const DE: Texts<typeof EN> = {
   'count.check': '{n, plural, one {# Check} other {# Checks}}',
   'count.clip': '{n, plural, one {# Clip} other {# Clips}}',
   'count.day': '{n, plural, one {# Tag} other {# Tage}}',
+  'count.device': '{n, plural, one {# Gerät} other {# Geräte}}',
   'count.flight': '{n, plural, one {# Flug} other {# Flüge}}',
   'count.landing': '{n, plural, one {# Landung} other {# Landungen}}',
   'count.location': '{n, plural, one {# Drehort} other {# Drehorte}}',

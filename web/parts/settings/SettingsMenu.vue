@@ -3,7 +3,7 @@ import 'element-plus/es/components/popover/style/css';
 import 'element-plus/es/components/segmented/style/css';
 import { ElPopover, ElSegmented } from 'element-plus';
 import { UNIT_SYSTEMS, type UnitSystem } from '@core/units';
-import { computed, nextTick, useTemplateRef } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef } from 'vue';
 import { language, LANGUAGES, setLanguage, type Language } from '../../language';
 import { useFilm } from '../../stores/film';
 import { useSelection, type Theme } from '../../stores/selection';
@@ -14,6 +14,8 @@ const props = defineProps<{ anchor: HTMLElement }>();
 const open = defineModel<boolean>({ required: true });
 const film = useFilm();
 const selection = useSelection();
+const DevicesSheet = defineAsyncComponent(() => import('./DevicesSheet.vue'));
+const devicesShown = ref(false);
 const sheet = useTemplateRef<HTMLElement>('sheet');
 
 const languages = LANGUAGES.map((l) => ({ value: l.code, label: l.name }));
@@ -28,6 +30,10 @@ const setUnits = (value: UnitSystem): void => {
 const keys = (): void => {
   open.value = false;
   selection.keysShown = true;
+};
+const devices = (): void => {
+  open.value = false;
+  devicesShown.value = true;
 };
 const close = (): void => {
   open.value = false;
@@ -69,9 +75,11 @@ const enter = (): void =>
       </template>
       <span id="settings-theme" class="label">{{ tr('display') }}</span>
       <ElSegmented v-model="selection.theme" :options="themes" aria-labelledby="settings-theme" block />
+      <button class="btn" @click="devices">{{ tr('devices') }}</button>
       <button v-if="film.film" class="btn" @click="keys">{{ tr('keys') }}</button>
     </div>
   </ElPopover>
+  <DevicesSheet v-if="devicesShown" @close="devicesShown = false" />
 </template>
 
 <style scoped>

@@ -1,13 +1,32 @@
 export const EN = {
+  codeLeft: 'It can be used once, {left} minutes more.',
+  codeToPhotograph: 'Code for the phone’s camera',
+  deviceIsPaired: '{name} is paired. If that is not your device, remove it below.',
+  devices: 'Devices',
   display: 'Display',
   dusk: 'Dusk',
+  fingerprint: 'SHA-256 fingerprint of the certificate',
+  howToTrust:
+    'Open the pairing page on the phone and download the certificate there. Compare its fingerprint with this one, then install it in the phone’s settings under certificates; on some phones a second switch in the certificate trust settings turns it on. Without it the browser warns, and the application cannot be kept on the phone for work without a network.',
   imperial: 'Imperial',
   keys: 'Keys (?)',
   language: 'Language',
-  languageUnitsDisplayKeys: 'Language, units, display, keys',
+  languageUnitsDisplayKeys: 'Language, units, display, devices, keys',
   metric: 'Metric',
+  newCode: 'New code',
+  noDevicesYet: 'No phone or tablet is paired yet.',
   noon: 'Noon',
+  notOnTheNetwork:
+    'Only this computer can reach Dusk Slate. To open it on a phone in the same network, stop it and start it like this:',
+  pairADevice: 'Pair a device',
+  pairedAndSeen: 'paired {paired}, last seen {seen}',
+  pairedOnTheComputer: 'Devices are paired and removed on the computer itself.',
+  photographIt: 'Photograph the code with the phone, or open the address and enter it.',
+  removeDevice: 'Remove',
   settings: 'Settings',
+  trustOnThePhone: 'Trust this computer on the phone',
   units: 'units',
   unitsOfThisFilm: 'Units of this film',
+  whatLanDoes:
+    'Paired devices read and write all films here over a secure connection on the local network. Others see nothing but the page they are paired on.',
 } as const;
