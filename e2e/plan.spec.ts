@@ -281,7 +281,12 @@ test('heights come in from a text grid and from nowhere else; a picture is laid 
       { px: 1280, py: 800 },
     ],
   });
-  await page.getByRole('button', { name: 'Pins' }).click();
+  // A camera held upright stores its picture lying, with a note of how it stands.
+  await page.locator('input[accept*="image/png"]').setInputFiles('web/exchange/fixtures/upright.jpg');
+  await expect.poll(async () => (await bench.stored()).file.pictures.length).toBe(2);
+  const upright = (await bench.stored()).file.pictures.find((p) => p.name === 'upright.jpg')!;
+  expect([upright.widthPx, upright.heightPx]).toEqual([40, 60]);
+  await page.getByRole('button', { name: 'Pins' }).first().click();
   const hands = await PlanHands.on(page);
   const {
     pins: [pin],

@@ -958,7 +958,8 @@ export const EN: Sentences = {
   'fault.maxLength': '{label} is too long: at most {limit} characters.',
   'fault.minItems': '{label} needs at least {limit}.',
   'fault.maxItems': '{label} may have at most {limit}.',
-  'fault.type': '{label} must be a {type}.',
+  'fault.type':
+    '{label} must be {type, select, integer {a whole number} number {a number} string {text} boolean {yes or no} array {a list} object {a group of fields} other {something else}}.',
   'fault.enum': '{label} is not one of the choices.',
   'fault.const': '{label} must be {wanted}.',
   'fault.pattern': '{label} is not written as expected.',

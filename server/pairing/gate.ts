@@ -60,7 +60,8 @@ export const gate = ({ codes, devices, authority }: GateParts): Router => {
       .set({
         'content-security-policy': `default-src 'none'; style-src ${STYLE_HASH}; form-action 'self'; frame-ancestors 'none'; base-uri 'none'`,
         'cache-control': 'no-store',
-        'referrer-policy': 'no-referrer',
+        // Without a referrer a browser sends no origin with the form.
+        'referrer-policy': 'same-origin',
         'x-content-type-options': 'nosniff',
       })
       .type('html')

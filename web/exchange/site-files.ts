@@ -102,6 +102,12 @@ export const keepHeights = async (
   );
 };
 
+/** Width and height as the picture is shown: cameras store one held upright lying on its side, with a note (EXIF orientation 5 to 8). */
+const uprightSize = (bytes: Uint8Array): { width: number; height: number } => {
+  const { width, height, orientation = 1 } = imageSize(bytes);
+  return orientation >= 5 ? { width: height, height: width } : { width, height };
+};
+
 const MIMES = new Set(['image/png', 'image/jpeg', 'image/webp']);
 
 /** The picture as it is kept: as it came where it is small enough, else made smaller. */
@@ -132,7 +138,7 @@ export const takePicture = async (file: File, place: Place, act: Act): Promise<R
     );
   let size: { width: number; height: number };
   try {
-    size = imageSize(new Uint8Array(await file.slice(0, 600_000).arrayBuffer()));
+    size = uprightSize(new Uint8Array(await file.slice(0, 600_000).arrayBuffer()));
   } catch {
     return none(tr('nameCouldNotBeRead', { name: file.name }));
   }

@@ -1,11 +1,14 @@
 import { type Entity, validateSemantics, KIT_KINDS, type EntityKind, type KitKind } from '@core/model';
 import { newValidator } from '../../contract/validator';
 import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { ENTITIES, KitFileSchema, sayFaults, type FilmFile } from '@contract';
 import { kitFile, KIT_LISTS, readKitFile } from './kit-file';
 import { secondsIn, withCells } from './shot-cells';
-import { MOST_ROWS, readTable, writeTable, type Names, type TableBase } from './tables';
+import { fromText, readSheet } from './sheet-file';
+import { decodeText } from './text-file';
+import { guessMapping, MOST_ROWS, readTable, writeTable, type Names, type TableBase } from './tables';
 
 const ajv = newValidator();
 const faults: TableBase['faults'] = (kind: EntityKind, value) => {
@@ -38,8 +41,13 @@ const base = (kind: 'pack' | 'card'): TableBase => ({
       ? { ...film.kit.packs[0]!, id: id(), ...fields }
       : { ...film.kit.cards[0]!, id: id(), ...fields },
 });
+/** A table read as a file would be, its columns taken as they are guessed. */
+const readText = (of: TableBase, text: string) => {
+  const sheet = fromText(text);
+  return sheet.ok ? readTable(of, sheet.value, guessMapping(of.kind, sheet.value.heads)) : sheet;
+};
 const look = (kind: 'pack' | 'card', text: string) => {
-  const read = readTable(base(kind), text);
+  const read = readText(base(kind), text);
   if (!read.ok) throw new Error(read.reason);
   return read.value;
 };
@@ -58,12 +66,12 @@ describe('tables', () => {
       changed: (was, fields) => withCells(was as Entity<'shot'>, fields),
       fresh: (fields) => fields,
     };
-    const read = readTable(shots, writeTable('shot', film.shots, names));
+    const read = readText(shots, writeTable('shot', film.shots, names));
     expect(read.ok && read.value.map((r) => [r.name, r.act, ...r.faults])).toEqual(
       film.shots.map((s) => [s.title, 'same']),
     );
     const [first] = film.shots;
-    const other = readTable(
+    const other = readText(
       shots,
       `place,title,seconds,move,priority\n${film.locations[0]!.name},${first!.title},9,Orbit,could`,
     );
@@ -110,11 +118,11 @@ describe('tables', () => {
   });
   it('refuse another heading, no lines, too many lines, dates that are none or still to come', () => {
     const refused = (text: string): string => {
-      const read = readTable(base('card'), text);
+      const read = readText(base('card'), text);
       return read.ok ? '' : read.reason;
     };
-    expect(refused('label,size_GB\nA,64')).toContain('lacks name');
-    expect(refused('name,colour\nA,red')).toContain('“colour”');
+    expect(refused('colour,size_GB\nred,64')).toContain('No column is name');
+    expect(look('card', 'name,colour\nA,red')[0]).toMatchObject({ name: 'A', act: 'new' });
     expect(refused('name,size_GB\n')).toContain('no line');
     expect(refused(`name\n${'x\n'.repeat(100_000)}`)).toContain(
       `More than ${MOST_ROWS.toLocaleString('en')} lines`,
@@ -129,6 +137,78 @@ describe('tables', () => {
       act: 'new',
       after: { nominalGB: 0.5 },
     });
+  });
+});
+
+describe('tables as other programs write them', () => {
+  it('read numbers, days, headings and empty columns as spreadsheets have them', () => {
+    const read = look(
+      'pack',
+      'sep=;\r\nName;CHARGE PERCENT;Charged on;cycles;;\r\nP1;95 %;14/05/2026;12;;\r\nP2;62,5;5.4.2026;"1.234";;\r\n;;;;;\r\n',
+    );
+    expect(read.map((r) => [r.line, r.faults])).toEqual([
+      [2, []],
+      [3, ['Cycles must be a whole number.']],
+    ]);
+    expect(read[0]?.after).toMatchObject({ charge: 0.95, chargedOn: '2026-05-14', cycles: 12 });
+    expect(look('pack', 'name,charged_on\nP1,04/13/2026')[0]?.after).toMatchObject({
+      chargedOn: '2026-04-13',
+    });
+    expect(look('pack', 'name,charged_on\nP1,31/02/2026')[0]?.act).toBe('fault');
+    expect(look('pack', 'name;cycles\nP1;95 %')[0]?.act).toBe('fault');
+  });
+  it('take a shot list with headings of its own, all of it at one location', () => {
+    const shots: TableBase = {
+      kind: 'shot',
+      names,
+      faults: () => [],
+      rows: [],
+      place: film.locations[0]!.name,
+      changed: (was, fields) => ({ ...was, ...fields }),
+      fresh: (fields) => fields,
+    };
+    const read = readText(shots, 'Einstellung\tDauer\tPrio\tTon\nTotale\t8 s\tmust\tnein');
+    expect(read).toMatchObject({
+      ok: true,
+      value: [
+        {
+          name: 'Totale',
+          after: { title: 'Totale', seconds: 8, priority: 'must', locationId: film.locations[0]!.id },
+        },
+      ],
+    });
+    expect(guessMapping('shot', ['Shot', 'Title', 'title', 'Length'])).toEqual([
+      null,
+      'title',
+      null,
+      'seconds',
+    ]);
+  });
+  it('open a workbook another program wrote', async () => {
+    const bytes = readFileSync(new URL('fixtures/packs.xlsx', import.meta.url));
+    const sheet = await readSheet(new Blob([bytes]));
+    if (!sheet.ok) throw new Error(sheet.reason);
+    expect(sheet.value.heads).toEqual(['name', 'charge_percent', 'charged_on', 'notes']);
+    expect(sheet.value.lines.map((l) => l.cells)).toEqual([
+      ['P1', '95', '2026-05-14', 'größer'],
+      ['P2', '62.5', '2026-04-05', ''],
+    ]);
+    const cut = await readSheet(new Blob([bytes.subarray(0, 400)]));
+    expect(cut).toMatchObject({ ok: false });
+  });
+});
+
+describe('text of a file', () => {
+  const TEXT = 'name,notes\nP1,größer 5 °C\n';
+  it.each(['utf-8.csv', 'utf-8-mark.csv', 'utf-16le.csv', 'utf-16be-mark.csv', 'windows-1252.csv'])(
+    'is read in the encoding of %s',
+    (name) => {
+      expect(decodeText(readFileSync(new URL(`fixtures/${name}`, import.meta.url))).trim()).toBe(TEXT.trim());
+    },
+  );
+  it('follows what XML declares', () => {
+    const kml = decodeText(readFileSync(new URL('fixtures/latin2.kml', import.meta.url)));
+    expect(kml).toContain('Łąka');
   });
 });
 

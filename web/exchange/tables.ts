@@ -3,8 +3,9 @@ import { MOVES } from '@core/moves';
 import { found, none, type Result } from '@core/units';
 import Papa from 'papaparse';
 import { secondsIn } from './shot-cells';
+import type { Sheet } from './sheet-file';
 import { tr } from './messages';
-import { fixed, grouped } from '../format';
+import { grouped } from '../format';
 
 /** What can be kept as a table. */
 export const TABLE_KINDS = ['pack', 'card', 'shot'] as const;
@@ -12,8 +13,6 @@ export type TableKind = (typeof TABLE_KINDS)[number];
 
 /** Rows that are taken in at once: one step that can be taken back. */
 export const MOST_ROWS = 1000;
-/** A table longer than this is none of packs, cards or shots. */
-const LONGEST_TEXT = 20_000_000;
 
 export interface Names {
   readonly aircraft: ReadonlyMap<string, string>;
@@ -30,14 +29,32 @@ interface Column {
   readonly read: (text: string, names: Names) => Result<Row>;
 }
 
+/**
+ * A number as tables write it: decimal point or comma, groups of thousands, a per cent sign where per cent are meant.
+ * @returns NaN where it is none
+ */
+const numberIn = (text: string, percent = false): number => {
+  const bare = text
+    .trim()
+    .replace(percent ? /\s*%$/ : /$^/, '')
+    .replace(/[\s\u00a0\u202f'’]/g, '');
+  const last = Math.max(bare.lastIndexOf(','), bare.lastIndexOf('.'));
+  const mark = bare[last];
+  // The last mark is the decimal one where both are there; alone and once it is decimal too.
+  const other = mark === ',' ? '.' : ',';
+  const grouped = bare.includes(',') && bare.includes('.');
+  const plain = grouped ? bare.replaceAll(other, '').replace(',', '.') : bare.replace(',', '.');
+  return /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i.test(plain) ? Number(plain) : NaN;
+};
+
 const number = (head: string, key: string, scale = 1): Column => ({
   head,
   write: (row) => String(Math.round(Number(row[key]) * scale * 1e6) / 1e6),
   read: (text) => {
-    const value = Number(text.replace(',', '.'));
-    return text.trim() === '' || !Number.isFinite(value)
-      ? none(tr('textIsNoNumber', { text: text.slice(0, 30) }))
-      : found({ [key]: value / scale });
+    const value = numberIn(text, scale === 100);
+    return Number.isFinite(value)
+      ? found({ [key]: value / scale })
+      : none(tr('textIsNoNumber', { text: text.slice(0, 30) }));
   },
 });
 const words = (head: string, key: string): Column => ({
@@ -58,11 +75,20 @@ const choice = (head: string, key: string, of: readonly string[]): Column => ({
 /** Somewhere it is tomorrow already. */
 const latestDay = (): string => new Date(Date.now() + 86_400_000).toJSON().slice(0, 10);
 const ISO_DAY = /^\d{4}-\d{2}-\d{2}$/;
+const LOCAL_DAY = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4})$/;
+/** A day as tables write it, YYYY-MM-DD; day before month unless there is no such month. Anything else stays as it is. */
+const isoDay = (text: string): string => {
+  const [, first = '', second = '', year = ''] = LOCAL_DAY.exec(text) ?? [];
+  if (year === '') return text.replace(/^(\d{4}-\d\d-\d\d)[T ]00:00.*$/, '$1');
+  const [d, m] = Number(second) > 12 ? [second, first] : [first, second];
+  const iso = `${year}-${m.padStart(2, '0')}-${d.padStart(2, '0')}`;
+  return Number.isNaN(Date.parse(iso)) || new Date(iso).toJSON().slice(0, 10) !== iso ? text : iso;
+};
 const day = (head: string, key: string): Column => ({
   head,
   write: (row) => String(row[key] ?? ''),
   read: (text) => {
-    const t = text.trim();
+    const t = isoDay(text.trim());
     return t === ''
       ? found({ [key]: null })
       : !ISO_DAY.test(t)
@@ -126,10 +152,8 @@ const seconds: Column = {
   head: 'seconds',
   write: (row) => String(secondsIn(row as Pick<Entity<'shot'>, 'cut'>)),
   read: (text) => {
-    const value = Number(text.replace(',', '.'));
-    return text.trim() !== '' && value >= 0 && Number.isFinite(value)
-      ? found({ seconds: value })
-      : none(tr('textIsNoNumberOf', { text: text.slice(0, 30) }));
+    const value = numberIn(text.replace(/\s*s(ec(onds?)?)?\.?$/i, ''));
+    return value >= 0 ? found({ seconds: value }) : none(tr('textIsNoNumberOf', { text: text.slice(0, 30) }));
   },
 };
 const move: Column = {
@@ -203,6 +227,8 @@ export interface TableBase<K extends TableKind = TableKind> {
   readonly kind: K;
   readonly rows: readonly object[];
   readonly names: Names;
+  /** Name of the location of shots whose sheet has no column for it. */
+  readonly place?: string;
   /** A new thing with what its cells say; those of a shot are built by its list. */
   readonly fresh: (fields: Row) => object;
   /** What cells change of a thing that is there. */
@@ -210,15 +236,58 @@ export interface TableBase<K extends TableKind = TableKind> {
   readonly faults: (kind: EntityKind, value: object) => readonly { readonly say: string }[];
 }
 
+/** Which column of the table each heading of a file is; null where it is not used. */
+export type Mapping = readonly (string | null)[];
+
+/** Names of a kind's columns, as they are written. */
+export const columnNames = (kind: TableKind): readonly string[] => COLUMNS[kind].map((c) => c.head);
+
+/** Columns without which a line is nobody's. */
+export const neededColumns = (kind: TableKind): readonly string[] => NEEDED[kind];
+
+/** What other sheets call a column. */
+const ALSO: Readonly<Record<string, readonly string[]>> = {
+  place: ['location', 'site', 'where', 'drehort', 'ort'],
+  title: ['shot', 'name', 'description', 'einstellung', 'titel'],
+  subject: ['motif', 'motiv'],
+  role: ['story role', 'rolle'],
+  priority: ['prio', 'priorität'],
+  move: ['movement', 'camera move', 'kamerafahrt', 'bewegung'],
+  seconds: ['length', 'duration', 'sec', 's', 'länge', 'dauer', 'sekunden'],
+  takes: ['number of takes', 'anzahl'],
+  notes: ['note', 'comment', 'comments', 'remarks', 'notiz', 'notizen', 'bemerkung'],
+  name: ['label', 'pack', 'battery', 'card', 'akku', 'karte'],
+};
+const bare = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
+
+/** The columns a file's headings most likely are: by name, whatever the case, then by what other sheets call them; each once. */
+export const guessMapping = (kind: TableKind, heads: readonly string[]): Mapping => {
+  const names = columnNames(kind);
+  const taken = new Set<string>();
+  const take = (name: string | undefined): string | null => {
+    if (name === undefined || taken.has(name)) return null;
+    taken.add(name);
+    return name;
+  };
+  const exact = heads.map((h) => take(names.find((n) => bare(n) === bare(h))));
+  return heads.map(
+    (h, i) => exact[i] ?? take(names.find((n) => !taken.has(n) && (ALSO[n] ?? []).includes(bare(h)))),
+  );
+};
+
 /** What the cells of a line say, and which of them say nothing. */
 const cellsOf = (
-  { kind, names }: TableBase,
-  cells: Readonly<Record<string, string>>,
+  { kind, names, place }: TableBase,
+  cells: ReadonlyMap<string, string>,
 ): { fields: Record<string, unknown>; faults: string[] } => {
   const fields: Record<string, unknown> = {};
   const faults: string[] = [];
   for (const column of COLUMNS[kind]) {
-    const cell = cells[column.head];
+    const cell = cells.get(column.head) ?? (column.head === 'place' ? place : undefined);
     if (cell === undefined) continue;
     const read = column.read(unquoted(cell), names);
     if (read.ok) Object.assign(fields, read.value);
@@ -235,14 +304,14 @@ const changesOf = ({ kind, names }: TableBase, was: object, after: object): stri
 
 const rowOf = (
   base: TableBase,
-  cells: Readonly<Record<string, string>>,
+  cells: ReadonlyMap<string, string>,
   line: number,
   seen: Set<string>,
   known: ReadonlyMap<string, object>,
 ): TableRow => {
   const named = base.kind === 'shot' ? 'title' : 'name';
   const { fields, faults } = cellsOf(base, cells);
-  const name = unquoted(cells[named] ?? '');
+  const name = unquoted(cells.get(named) ?? '');
   if (name.trim() === '') faults.push(tr('namedItMustNotBe', { named }));
   const key = keyOf(base.kind, fields);
   if (faults.length === 0 && seen.has(key))
@@ -265,52 +334,26 @@ const rowOf = (
 
 /**
  * What a table would change, line by line; nothing is changed by looking.
+ * @param mapping what each of its columns is
  * @returns the reason where it is no such table at all
  */
-export const readTable = (base: TableBase, text: string): Result<TableRow[]> => {
-  if (text.length > LONGEST_TEXT)
-    return none(tr('theFileHasTextMB', { text: fixed(text.length / 1e6, 0), kind: base.kind }));
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    preview: MOST_ROWS + 1,
-    transformHeader: (h) => h.trim(),
-  });
-  const heads = parsed.meta.fields ?? [];
-  const known = COLUMNS[base.kind].map((c) => c.head);
-  const strange = heads.filter((h) => h !== '' && !known.includes(h));
-  const missing = NEEDED[base.kind].filter((h) => !heads.includes(h));
+export const readTable = (base: TableBase, sheet: Sheet, mapping: Mapping): Result<TableRow[]> => {
+  const given = base.kind === 'shot' && base.place !== undefined ? ['place'] : [];
+  const missing = NEEDED[base.kind].filter((h) => !mapping.includes(h) && !given.includes(h));
   if (missing.length > 0)
-    return none(
-      tr('theHeadingLacksMissingA', {
-        missing: missing.join(' and '),
-        kind: base.kind,
-        known: known.join(', '),
-      }),
-    );
-  if (strange.length > 0)
-    return none(
-      tr('theHeadingHasStrangeWhich', {
-        strange: strange
-          .slice(0, 4)
-          .map((h) => `“${h.slice(0, 30)}”`)
-          .join(', '),
-        kind: base.kind,
-        known: known.join(', '),
-      }),
-    );
-  if (parsed.data.length === 0) return none(tr('thereIsNoLineUnder'));
-  if (parsed.data.length > MOST_ROWS)
+    return none(tr('noColumnIs', { missing: missing.join(', '), known: columnNames(base.kind).join(', ') }));
+  if (sheet.lines.length === 0) return none(tr('thereIsNoLineUnder'));
+  if (sheet.lines.length > MOST_ROWS)
     return none(tr('moreThanMOSTROWSLines', { MOST_ROWS: grouped(MOST_ROWS) }));
   const there = new Map(base.rows.map((r) => [keyOf(base.kind, r as Row), r]));
   const seen = new Set<string>();
-  const broken = new Map(
-    parsed.errors.flatMap((e) => (e.row === undefined ? [] : [[e.row, e.message] as const])),
-  );
   return found(
-    parsed.data.map((cells, i) => {
-      const row = rowOf(base, cells, i + 2, seen, there);
-      const fault = broken.get(i);
+    sheet.lines.map(({ number: line, cells }) => {
+      const named = mapping.flatMap((column, i) =>
+        column === null ? [] : [[column, cells[i] ?? ''] as const],
+      );
+      const row = rowOf(base, new Map(named), line, seen, there);
+      const fault = sheet.broken.get(line);
       return fault === undefined
         ? row
         : {

@@ -992,7 +992,8 @@ export const DE: Sentences = {
   'fault.maxLength': '{label} ist zu lang: höchstens {limit} Zeichen.',
   'fault.minItems': '{label} braucht mindestens {limit}.',
   'fault.maxItems': '{label} darf höchstens {limit} haben.',
-  'fault.type': '{label} ist nicht von der erwarteten Art ({type}).',
+  'fault.type':
+    '{label} muss {type, select, integer {eine ganze Zahl} number {eine Zahl} string {Text} boolean {ja oder nein} array {eine Liste} object {eine Gruppe von Feldern} other {etwas anderes}} sein.',
   'fault.enum': '{label} ist keine der Möglichkeiten.',
   'fault.const': '{label} muss {wanted} sein.',
   'fault.pattern': '{label} ist nicht geschrieben, wie erwartet.',

@@ -22,6 +22,7 @@ const DE: Texts<typeof EN> = {
   kitLISTSIsNotA: '„{KIT_LISTS}“ ist keine Liste.',
   kitLISTSNumberValueIt: '{KIT_LISTS}, Nummer {value}: das ist kein Eintrag.',
   kitLISTSNumberValueName: '{KIT_LISTS}, Nummer {value}{name}: {say}',
+  moreCellsThanHeadings: 'sie hat {cells} Zellen unter {heads} Überschriften',
   moreMore: '{more} weitere',
   moreThanMOSTROWSLines: 'Mehr als {MOST_ROWS} Zeilen: teile die Tabelle.',
   nameCouldNotBeDecoded: '{name} konnte nicht als Bild entschlüsselt werden.',
@@ -36,6 +37,7 @@ const DE: Texts<typeof EN> = {
   namedItMustNotBe: '{named}: darf nicht leer sein.',
   noAnswerFromTheApplication:
     'Keine Antwort von der Anwendung: Dateien lassen sich nur einlesen, während sie läuft.',
+  noColumnIs: 'Keine Spalte ist {missing}. Sage, welche es ist; es gibt {known}.',
   noPointsWithPlaceAnd: 'Keine Punkte mit Ort und Zeit gefunden.',
   oneOfThemIsWanted: 'Eines davon wird gebraucht.',
   onlyMOSTTHINGSAreRead: 'nur {MOST_THINGS} werden gelesen',
@@ -45,6 +47,7 @@ const DE: Texts<typeof EN> = {
   sayWhichColumnsHoldTime: 'Gib an, welche Spalten Zeit, Breite und Länge enthalten.',
   shapeValue: 'Form {value}',
   strangeIsNotAPart: '„{strange}“ ist kein hier bekannter Teil der Ausrüstung.',
+  tableIsTooLarge: 'Die Datei hat {megabytes} MB; Tabellen bis 20 MB werden gelesen.',
   textIsNoMoveKnown: '„{text}“ ist keine hier bekannte Bewegung.',
   textIsNoNumber: '„{text}“ ist keine Zahl.',
   textIsNoNumberOf: '„{text}“ ist keine Zahl von Sekunden.',
@@ -61,13 +64,9 @@ const DE: Texts<typeof EN> = {
   theFileHasContentMB:
     'Die Datei hat {content} MB; höchstens {MOST_TEXT} MB werden gelesen. Schneide sie auf den Drehort zu.',
   theFileHasNoKit: 'In der Datei steht keine Ausrüstung.',
-  theFileHasTextMB: 'Die Datei hat {text} MB: das ist keine {kind}-Tabelle.',
   theFileIsNotWell: 'Die Datei ist kein wohlgeformtes XML; vielleicht wurde sie abgeschnitten.',
   theFileIsOfVersion: 'Die Datei hat Version {formatVersion}; gelesen wird {EXCHANGE_VERSION}.',
   theFileIsTooLarge: 'Die Datei ist zu groß für eine Flugaufzeichnung.',
-  theHeadingHasStrangeWhich:
-    'In der Überschrift steht {strange}; das ist nicht bekannt. Eine {kind}-Tabelle hat: {known}.',
-  theHeadingLacksMissingA: 'In der Überschrift fehlt {missing}. Eine {kind}-Tabelle hat: {known}.',
   theLineDoesNotFit: 'Die Zeile passt nicht zur Überschrift: {fault}.',
   thePathOfAShot: 'der Weg einer Einstellung: er wird aus der Einstellung berechnet',
   thereIsNoLineUnder: 'Unter der Überschrift steht keine Zeile.',
@@ -79,5 +78,6 @@ const DE: Texts<typeof EN> = {
   thisIsNoneOfGeoJSON: 'Das ist weder GeoJSON noch KML noch GPX. Eine KMZ muss zuerst entpackt werden.',
   valueIsNoDateSuch: '„{value}“ ist kein Datum wie 2027-05-14.',
   valueLiesInTheFuture: '{value} liegt in der Zukunft.',
+  workbookCannotBeRead: 'Die Arbeitsmappe kann nicht gelesen werden: {why}',
 };
 export default DE;

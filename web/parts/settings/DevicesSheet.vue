@@ -9,6 +9,8 @@ import { tr } from './messages';
 /** Phones and tablets that are paired with this computer, and a code for the next one. */
 defineEmits<{ close: [] }>();
 const POLL_MS = 2000;
+/** What is typed to serve the local network. */
+const COMMAND = 'npm start -- --lan';
 
 const state = shallowRef<LanState | null>(null);
 const invitation = shallowRef<Invitation | null>(null);
@@ -69,7 +71,9 @@ onBeforeUnmount(() => clearInterval(polling));
       <p v-if="elsewhere">{{ tr('pairedOnTheComputer') }}</p>
       <template v-else-if="state && !state.on">
         <p>{{ tr('notOnTheNetwork') }}</p>
-        <p><code>npm start -- --lan</code></p>
+        <p>
+          <code>{{ COMMAND }}</code>
+        </p>
         <p class="quiet">{{ tr('whatLanDoes') }}</p>
       </template>
       <template v-else-if="state?.on">
@@ -113,7 +117,7 @@ onBeforeUnmount(() => clearInterval(polling));
             <code class="print">{{ state.fingerprint }}</code>
           </p>
         </details>
-        <h3>{{ counted(devices.length, 'device') }}</h3>
+        <h3 v-if="devices.length > 0">{{ counted(devices.length, 'device') }}</h3>
         <p v-if="devices.length === 0" class="quiet">{{ tr('noDevicesYet') }}</p>
         <ul v-else>
           <li v-for="device in devices" :key="device.id">

@@ -23,6 +23,7 @@ import { useSelection } from '../../stores/selection';
 import LineMap from '../rehearse/LineMap.vue';
 import { tr } from './messages';
 import { fixed } from '../../format';
+import { readTextFile } from '../../exchange/text-file';
 
 /** A flight as a track or a table tells it: which flight it was, what it says, how far it was off the plan. */
 const store = useFilm();
@@ -76,7 +77,7 @@ const bringIn = async (event: Event): Promise<void> => {
   if (!chosen) return;
   file.value = chosen.name;
   [table.value, columns.value, record.value] = [null, null, null];
-  const text = await chosen.text();
+  const text = await readTextFile(chosen);
   if (isGpx(text)) {
     take(recordFromGpx(text));
     return;

@@ -7,6 +7,7 @@ import { filmsOnDevice } from '../../sync/films-on-device';
 import { whenText } from '../../format';
 import { useSelection } from '../../stores/selection';
 import SettingsButton from '../../parts/settings/SettingsButton.vue';
+import { readTextFile } from '../../exchange/text-file';
 import { tr } from './messages';
 
 const router = useRouter();
@@ -62,7 +63,7 @@ const chosen = async (event: Event): Promise<void> => {
     return;
   }
   try {
-    await takeIn(JSON.parse(await file.text()));
+    await takeIn(JSON.parse(await readTextFile(file)));
   } catch {
     fault.value = tr('nameIsNotAFilm', { name: file.name });
   }

@@ -11,6 +11,7 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import type { Thing } from '../../sync/history';
+import { readTextFile } from '../../exchange/text-file';
 import CardPane from './CardPane.vue';
 import DocumentList from './DocumentList.vue';
 import { tr } from './messages';
@@ -38,7 +39,7 @@ const bringIn = async (event: Event): Promise<void> => {
   const file = field.files?.[0];
   field.value = '';
   if (!file) return;
-  const log = readTakeLog(await file.text(), store.filmId, store.list('shot'), store.list('take'));
+  const log = readTakeLog(await readTextFile(file), store.filmId, store.list('shot'), store.list('take'));
   fault.value = log.ok ? '' : tr('nameIsNotBroughtIn', { name: file.name, reason: log.reason });
   if (!log.ok) return;
   const { takes: fresh, known, strange } = log.value;

@@ -6,10 +6,14 @@ import { inOrder } from '@core/units';
 import { computed, ref, shallowRef } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { kitFile, readKitFile, type KitReading } from '../../exchange/kit-file';
+import { readSheet, type Sheet } from '../../exchange/sheet-file';
 import {
+  columnNames,
+  guessMapping,
   MOST_ROWS,
   readTable,
   writeTable,
+  type Mapping,
   type TableBase,
   type TableKind,
   type TableRow,
@@ -19,6 +23,7 @@ import { cardAsStored, cardsNowOf, footageFault } from '../../composables/card-l
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { withCells } from '../../exchange/shot-cells';
+import { readTextFile } from '../../exchange/text-file';
 import { newShot } from '../../composables/new-shot';
 import { validateRow } from '../../sync/validation';
 import { tr } from './messages';
@@ -48,11 +53,16 @@ const KINDS = [
   },
 ];
 const rows = shallowRef<TableRow[] | null>(null);
+const sheet = shallowRef<Sheet | null>(null);
+const mapping = shallowRef<Mapping>([]);
+/** Location of shots whose sheet has no column for it. */
+const placeName = ref('');
 const kit = shallowRef<KitReading | null>(null);
 const fault = ref('');
 const from = ref('');
 const clear = (): void => {
   rows.value = null;
+  sheet.value = null;
   kit.value = null;
   fault.value = '';
 };
@@ -131,21 +141,49 @@ const saveKit = (): void =>
     ),
     'application/json',
   );
+/** What the table would change as its columns are understood now. */
+const look = (): void => {
+  if (!sheet.value) return;
+  last = new Map();
+  const placeless = kind.value === 'shot' && !mapping.value.includes('place');
+  const read = readTable(
+    placeless ? { ...base(kind.value), place: placeName.value } : base(kind.value),
+    sheet.value,
+    mapping.value,
+  );
+  rows.value = read.ok ? read.value : null;
+  fault.value = read.ok ? '' : read.reason;
+};
+/** A column stands for one heading: what another heading had is free again. */
+const mapTo = (index: number, column: string | null): void => {
+  mapping.value = mapping.value.map((c, i) => (i === index ? column : c === column ? null : c));
+  look();
+};
+const columnChoices = computed(() => [
+  { value: null as string | null, label: tr('notUsed') },
+  ...columnNames(kind.value).map((name) => ({ value: name as string | null, label: name })),
+]);
+/** Whether somebody should look at the columns: the file calls them otherwise, or has more. */
+const foreign = computed(() => sheet.value?.heads.some((head, i) => mapping.value[i] !== head) ?? false);
 const open = async (event: Event, as: 'table' | 'kit'): Promise<void> => {
   const input = event.target as HTMLInputElement;
   const [file] = input.files ?? [];
   clear();
   if (!file) return;
   from.value = file.name;
-  const text = await file.text();
-  input.value = '';
-  last = new Map();
   if (as === 'table') {
-    const read = readTable(base(kind.value), text);
-    if (read.ok) rows.value = read.value;
-    else fault.value = read.reason;
+    const read = await readSheet(file);
+    input.value = '';
+    if (read.ok) {
+      sheet.value = read.value;
+      mapping.value = guessMapping(kind.value, read.value.heads);
+      placeName.value ||= inOrder(film.list('location'))[0]?.name ?? '';
+      look();
+    } else fault.value = read.reason;
     return;
   }
+  const text = await readTextFile(file);
+  input.value = '';
   const read = readKitFile(text, (k) => film.list(k), validateRow as TableBase['faults']);
   if (read.ok) kit.value = read.value;
   else fault.value = read.reason;
@@ -220,7 +258,7 @@ const bringKit = (): void => {
         }}<input
           class="sr"
           type="file"
-          accept=".csv,text/csv,text/plain"
+          accept=".csv,.tsv,.txt,.xlsx,text/csv,text/plain"
           :aria-label="tr('bringInATableUpper')"
           @change="open($event, 'table')"
       /></label>
@@ -239,6 +277,32 @@ const bringKit = (): void => {
     <p v-if="fault" class="fault" role="alert">
       <b>{{ from }}:</b> {{ tr('faultNothingWasChanged', { fault }) }}
     </p>
+    <details v-if="sheet" class="columns" :open="foreign">
+      <summary>{{ tr('columnsOfName', { name: from }) }}</summary>
+      <ul>
+        <li v-for="(head, i) in sheet.heads" :key="i">
+          <PickField
+            :label="head || tr('columnNumber', { n: i + 1 })"
+            :value="mapping[i] ?? null"
+            :options="columnChoices"
+            :save="(v) => mapTo(i, v)"
+          />
+          <span class="faint" dir="auto">{{ sheet.lines[0]?.cells[i] }}</span>
+        </li>
+      </ul>
+      <PickField
+        v-if="kind === 'shot' && !mapping.includes('place')"
+        :label="tr('locationOfAllLines')"
+        :value="placeName"
+        :options="[...names.places.values()].map((name) => ({ value: name, label: name }))"
+        :save="
+          (v) => {
+            placeName = v;
+            look();
+          }
+        "
+      />
+    </details>
     <div v-if="rows" class="look" role="status">
       <p>
         <b>{{ from }}</b>{{
@@ -328,6 +392,20 @@ const bringKit = (): void => {
 }
 .do > :deep(.field) {
   width: 180px;
+}
+.columns ul {
+  list-style: none;
+  margin: 6px 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
+  gap: 8px 14px;
+}
+.columns .faint {
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .gap {
   flex: 1;

@@ -10,6 +10,7 @@ import { fromShown, SKY_WORDS, toShown, unitOf, type Quantity } from '../../form
 import PickField from '../../parts/PickField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
+import { readTextFile } from '../../exchange/text-file';
 import { tr } from './messages';
 
 const props = defineProps<{ place: Entity<'location'> }>();
@@ -72,7 +73,7 @@ const open = async (event: Event): Promise<void> => {
   input.value = '';
   if (!file) return;
   const { readHours } = await import('../../exchange/weather');
-  const read = readHours(await file.text());
+  const read = readHours(await readTextFile(file));
   if (read.ok) save(read.value, 'file');
   else faults.value = [read.reason];
 };

@@ -19,6 +19,7 @@ import { useSelection } from '../../stores/selection';
 import type { Plan } from './usePlan';
 import { tr } from './messages';
 import { fixed, phrase } from '../../format';
+import { readTextFile } from '../../exchange/text-file';
 
 const props = defineProps<{ plan: Plan }>();
 const emit = defineEmits<{ close: [] }>();
@@ -60,7 +61,7 @@ const take = async (event: Event): Promise<void> => {
     fault.value = tr('nameHasFileMB25', { name: file.name, file: fixed(file.size / 1e6, 0) });
     return;
   }
-  content.value = await file.text();
+  content.value = await readTextFile(file);
   show(false);
 };
 const kindsFor = (shape: FeatureShape) =>
