@@ -184,10 +184,14 @@ test('a table of packs comes in after a look at every line, all of it or nothing
     page
       .getByLabel('Bring in a table')
       .setInputFiles({ name: 'packs.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
-  await bring('label,charge\nP1,3');
+  await bring('mark;full\nP1;3 %');
   await expect(page.getByRole('region', { name: 'Tables and files' }).getByRole('alert')).toContainText(
-    'The heading lacks name',
+    'No column is name',
   );
+  await bench.choose('mark', 'name');
+  await expect(page.getByText('0 new, 0 changed, 1 as they are')).toBeVisible();
+  await bench.choose('full', 'charge_percent');
+  await expect(page.locator('.lines')).toContainText('→ 3');
   await bring('name,fits,charge_percent,cycles\nP1,Plover 720,70,42\nP2,Plover 720,100,-4\n');
   await expect(page.locator('.lines .fault')).toContainText('Cycles must be 0 or more.');
   await expect(page.getByRole('button', { name: /^Bring in \d/ })).toBeDisabled();

@@ -75,7 +75,7 @@ describe('what is wrong with a file is said, and nothing half of it is taken', (
     [
       'entity tricks',
       '<?xml version="1.0"?><!DOCTYPE kml [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><kml><Placemark><name>&b;</name></Placemark></kml>',
-      /none of GeoJSON|entities/,
+      /not GeoJSON|entities/,
     ],
     [
       'late entity tricks',

@@ -57,12 +57,17 @@ const FARTHEST_M = 20_000;
 const MOST_POINTS = 2000;
 const MOST_THINGS = 5000;
 
+const AHEAD = /^(?:\s+|<\?[\s\S]*?\?>|<!--[\s\S]*?-->)/;
+
 /** The kind of file, by its content and not its name. */
 export const formatOf = (text: string): ShapeFormat | null => {
-  const head = text.slice(0, 2000).trimStart();
-  if (head.startsWith('{')) return 'geojson';
-  if (/<kml[\s>]/i.test(head)) return 'kml';
-  return /<gpx[\s>]/i.test(head) ? 'gpx' : null;
+  if (/^\s*\{/.test(text.slice(0, 2000))) return 'geojson';
+  // Declarations and comments may stand before the first element, which may have a prefix.
+  let rest = text;
+  for (let cut = AHEAD.exec(rest); cut && cut[0] !== ''; cut = AHEAD.exec(rest))
+    rest = rest.slice(cut[0].length);
+  const root = /^<(?:[\w-]+:)?(kml|gpx)[\s>]/i.exec(rest)?.[1]?.toLowerCase();
+  return root === 'kml' || root === 'gpx' ? root : null;
 };
 
 const parse = (text: string, format: ShapeFormat): Result<Feature[]> => {

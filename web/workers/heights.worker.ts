@@ -1,14 +1,8 @@
 import type { Message } from '@core/messages';
 import type { Result } from '@core/units';
 import { expose, transfer } from 'comlink';
-import type { Projection } from '../exchange/heights/projection';
+import { findProjection } from '../exchange/find-projection';
 import { readHeights, type HeightReading, type Where } from '../exchange/heights/read';
-
-const findProjection = async (code: number): Promise<Projection | null> => {
-  const response = await fetch(`/api/projections/${code}`).catch(() => null);
-  if (!response?.ok) return null;
-  return { ...((await response.json()) as Projection), code };
-};
 
 /** Reads files of heights beside the page. */
 const heights = {

@@ -41,6 +41,8 @@ const DE: Texts<typeof EN> = {
   noPointsWithPlaceAnd: 'Keine Punkte mit Ort und Zeit gefunden.',
   oneOfThemIsWanted: 'Eines davon wird gebraucht.',
   onlyMOSTTHINGSAreRead: 'nur {MOST_THINGS} werden gelesen',
+  projectionOfShapesIsNotKnown:
+    'Die Formen sind in {name}, das hier nicht bekannt ist. Speichere sie in Grad (WGS 84).',
   rowLineAtFieldIs: 'Zeile {line} ({at}): {field} ist keine Zahl.',
   rowLineAtTheSky: 'Zeile {line} ({at}): der Himmel ist eines von {SKIES}.',
   rowLineHasNoTime: 'Zeile {line} hat keine Zeit wie 07:00.',
@@ -75,9 +77,12 @@ const DE: Texts<typeof EN> = {
   thinnedStraysByStrayMM: 'ausgedünnt, weicht höchstens {strayM} m ab',
   thisIsJSONButNo: 'Das ist JSON, aber kein GeoJSON: es nennt keine Art.',
   thisIsNeitherReadableJSON: 'Das ist weder lesbares JSON noch eine Tabelle.',
-  thisIsNoneOfGeoJSON: 'Das ist weder GeoJSON noch KML noch GPX. Eine KMZ muss zuerst entpackt werden.',
+  thisIsNoneOfGeoJSON: 'Das ist weder GeoJSON noch KML noch GPX.',
   valueIsNoDateSuch: '„{value}“ ist kein Datum wie 2027-05-14.',
   valueLiesInTheFuture: '{value} liegt in der Zukunft.',
   workbookCannotBeRead: 'Die Arbeitsmappe kann nicht gelesen werden: {why}',
+  zipCannotBeRead: 'Die gepackte Datei kann nicht gelesen werden: {why}',
+  zipHoldsNoKML: 'Die gepackte Datei enthält kein KML.',
+  zipIsTooLarge: 'Das KML in der gepackten Datei ist zu groß.',
 };
 export default DE;

@@ -36,6 +36,8 @@ export const EN = {
   noPointsWithPlaceAnd: 'No points with place and time were found in it.',
   oneOfThemIsWanted: 'One of them is wanted.',
   onlyMOSTTHINGSAreRead: 'only {MOST_THINGS} are read',
+  projectionOfShapesIsNotKnown:
+    'The shapes are in {name}, which is not known here. Save them in degrees (WGS 84).',
   rowLineAtFieldIs: 'Row {line} ({at}): {field} is not a number.',
   rowLineAtTheSky: 'Row {line} ({at}): the sky is one of {SKIES}.',
   rowLineHasNoTime: 'Row {line} has no time such as 07:00.',
@@ -68,8 +70,11 @@ export const EN = {
   thinnedStraysByStrayMM: 'thinned, strays by {strayM} m at most',
   thisIsJSONButNo: 'This is JSON, but no GeoJSON: it names no type.',
   thisIsNeitherReadableJSON: 'This is neither readable JSON nor a table.',
-  thisIsNoneOfGeoJSON: 'This is not GeoJSON, KML or GPX. A KMZ must be unpacked first.',
+  thisIsNoneOfGeoJSON: 'This is not GeoJSON, KML or GPX.',
   valueIsNoDateSuch: '“{value}” is not a date such as 2027-05-14.',
   valueLiesInTheFuture: '{value} lies in the future.',
   workbookCannotBeRead: 'The workbook cannot be read: {why}',
+  zipCannotBeRead: 'The zipped file cannot be read: {why}',
+  zipHoldsNoKML: 'The zipped file holds no KML.',
+  zipIsTooLarge: 'The KML in the zipped file is too large.',
 } as const;

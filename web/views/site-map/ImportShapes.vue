@@ -19,7 +19,8 @@ import { useSelection } from '../../stores/selection';
 import type { Plan } from './usePlan';
 import { tr } from './messages';
 import { fixed, phrase } from '../../format';
-import { readTextFile } from '../../exchange/text-file';
+import { findProjection } from '../../exchange/find-projection';
+import { readShapeFile } from '../../exchange/shape-files';
 
 const props = defineProps<{ plan: Plan }>();
 const emit = defineEmits<{ close: [] }>();
@@ -61,7 +62,12 @@ const take = async (event: Event): Promise<void> => {
     fault.value = tr('nameHasFileMB25', { name: file.name, file: fixed(file.size / 1e6, 0) });
     return;
   }
-  content.value = await readTextFile(file);
+  const text = await readShapeFile(file, findProjection);
+  if (!text.ok) {
+    fault.value = text.reason;
+    return;
+  }
+  content.value = text.value;
   show(false);
 };
 const kindsFor = (shape: FeatureShape) =>
@@ -140,7 +146,7 @@ const save = (format: ShapeFormat): void => {
         <h3>{{ tr('bringIn') }}</h3>
         <label class="btn lead file"
           >{{ tr('chooseAFile')
-          }}<input type="file" class="sr" accept=".geojson,.json,.kml,.gpx,.xml" @change="take"
+          }}<input type="file" class="sr" accept=".geojson,.json,.kml,.kmz,.gpx,.xml" @change="take"
         /></label>
         <p class="quiet">
           {{ tr('geoJSONKMLOrGPXWith') }}

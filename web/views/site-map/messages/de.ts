@@ -83,7 +83,7 @@ const DE: Texts<typeof EN> = {
   fromWhatIsMarkedAnd:
     'Aus dem, was markiert und vom Boden bekannt ist. Nichts hier sagt, dass ein Flug erlaubt oder sicher ist: prüfe die örtliche Regel und sieh dich um.',
   geoJSONKMLOrGPXWith:
-    'GeoJSON, KML oder GPX, mit Tracks und Wegpunkten. Du siehst, was hereinkommt, bevor es hereinkommt.',
+    'GeoJSON, KML, KMZ oder GPX, mit Tracks und Wegpunkten. Du siehst, was hereinkommt, bevor es hereinkommt.',
   geoTIFFOrESRIASCIIGrid:
     'GeoTIFF, ESRI-ASCII-Raster, Punkte (x y Höhe) oder eine Kachel von einem Grad (.hgt).',
   gpxKnowsNoAreasOutlines:

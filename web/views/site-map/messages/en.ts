@@ -79,7 +79,7 @@ export const EN = {
   fromWhatIsMarkedAnd:
     'From what is marked and the ground known. Nothing here says that a flight is allowed or safe: check the local rule and look around.',
   geoJSONKMLOrGPXWith:
-    'GeoJSON, KML or GPX, with tracks and waypoints. You see what comes in before it does.',
+    'GeoJSON, KML, KMZ or GPX, with tracks and waypoints. You see what comes in before it does.',
   geoTIFFOrESRIASCIIGrid: 'GeoTIFF, ESRI ASCII grid, points (x y height) or a tile of a degree (.hgt).',
   gpxKnowsNoAreasOutlines:
     'GPX knows no areas: outlines become tracks that close, and come back as areas here.',
