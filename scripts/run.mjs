@@ -58,6 +58,7 @@ const build = (force = false) => {
   console.log('Building.');
   must(process.execPath, ['scripts/bundle.mjs', 'server/main.ts', 'dist/server/main.mjs']);
   must(process.execPath, ['scripts/bundle.mjs', 'server/documents/worker.ts', 'dist/server/documents.mjs']);
+  must(process.execPath, ['scripts/bundle.mjs', 'server/import/worker.ts', 'dist/server/import.mjs']);
   must(bin('vite'), ['build', '--logLevel', 'warn']);
 };
 

@@ -234,6 +234,9 @@ describe('the door', () => {
     const policy = (await fetch(`${server.address}/api/films`)).headers.get('content-security-policy') ?? '';
     expect(policy).toContain("script-src 'self'");
     expect(policy).not.toContain('unsafe');
+    // One script of its own may run WebAssembly, and none may be written in.
+    const unpacker = await fetch(`${server.address}/assets/heights.worker-a1.js`);
+    expect(unpacker.headers.get('content-security-policy')).toMatch(/script-src 'self' 'wasm-unsafe-eval';/);
   });
 });
 

@@ -19,7 +19,12 @@ afterEach(() => rm(dataDir, { recursive: true, force: true }));
 /** The application as it is shipped, bundled once for all its starts here. */
 const BUNDLE = '.cache/durability/main.mjs';
 beforeAll(async () => {
-  await promisify(execFile)(process.execPath, ['scripts/bundle.mjs', 'server/main.ts', BUNDLE]);
+  for (const [entry, file] of [
+    ['server/main.ts', BUNDLE],
+    ['server/import/worker.ts', '.cache/durability/import.mjs'],
+    ['server/documents/worker.ts', '.cache/durability/documents.mjs'],
+  ])
+    await promisify(execFile)(process.execPath, ['scripts/bundle.mjs', entry!, file!]);
 });
 
 interface Started {
@@ -198,5 +203,24 @@ describe('settings', () => {
     expect(code).toBe(0);
     expect(text).toContain('--data <folder>');
     expect(text).not.toContain('http://');
+  });
+});
+
+describe('threads beside the server', () => {
+  it('read film files and make documents, and say what is wrong as the server does', async () => {
+    const { child, address } = await startProcess();
+    const film = await (await fetch(`${address}/api/films/${(await openFirst(address)).id}/file`)).text();
+    const taken = await post(address, '/api/films/import', film);
+    expect(taken.status).toBe(201);
+    const { id } = (await taken.json()) as { id: string };
+    const list = await fetch(`${address}/api/films/${id}/documents/shot-list.pdf`);
+    expect((await list.text()).slice(0, 5)).toBe('%PDF-');
+    const wrong = await post(address, '/api/films/import', film.replace('"takes": 2', '"takes": -2'));
+    expect([wrong.status, ((await wrong.json()) as { detail: string }).detail]).toEqual([
+      400,
+      'Takes must be 1 or more.',
+    ]);
+    child.kill('SIGTERM');
+    expect((await output(child)).code).toBe(0);
   });
 });

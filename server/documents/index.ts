@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { Worker } from 'node:worker_threads';
 import type { FilmFile } from '@contract';
+import { runBeside } from '../http/beside';
 import type * as Make from './make';
 import { DOCUMENT_NAMES, type DocumentName } from './names';
 import type { DocumentOptions } from './registry';
@@ -30,20 +30,5 @@ export const makeBeside = async (
   given: AbortSignal,
 ): Promise<Uint8Array> => {
   if (!existsSync(PROGRAM)) return (await unbuilt()).makeDocument(file, name, options);
-  return new Promise((resolve, reject) => {
-    const worker = new Worker(PROGRAM, { workerData: { file, name, options } });
-    given.addEventListener('abort', () => {
-      void worker.terminate();
-      reject(new Error('Nobody waits for it any more.'));
-    });
-    worker.once('message', (made: Uint8Array) => {
-      resolve(made);
-      void worker.terminate();
-    });
-    worker.once('error', reject);
-    // One that ends without a word ran out of memory.
-    worker.once('exit', (code) => {
-      reject(new Error(`The document could not be made (${code}).`));
-    });
-  });
+  return runBeside<Uint8Array>(PROGRAM, { file, name, options }, given);
 };

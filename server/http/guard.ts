@@ -52,15 +52,16 @@ export const guard = (names: readonly string[]): RequestHandler => {
 /** The one style sheet the chart library writes into the page, by its content; nothing else written in is let through. */
 const CHART_STYLE = "'sha256-aSysLrDECVdJ6L+jLf8CC5QKLmwRuk/OZiZk9mYky8A='";
 
-/** Headers that keep the page to itself: nothing inline, nothing from elsewhere but map tiles from an address the owner set. */
-export const headers = (tiles: string): RequestHandler =>
+/** Script that unpacks rasters of heights by WebAssembly it carries as a data address: the only one that may. */
+const UNPACKER = /^\/assets\/heights\.worker-[\w-]+\.js$/;
+
+const policy = (tiles: string, unpacks: boolean): RequestHandler =>
   helmet({
     contentSecurityPolicy: {
       useDefaults: false,
       directives: {
         defaultSrc: ["'none'"],
-        // Packed rasters of heights are unpacked by WebAssembly that comes with the page, as a data address.
-        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+        scriptSrc: ["'self'", ...(unpacks ? ["'wasm-unsafe-eval'"] : [])],
         styleSrc: ["'self'", CHART_STYLE],
         fontSrc: ["'self'"],
         imgSrc: [
@@ -69,7 +70,7 @@ export const headers = (tiles: string): RequestHandler =>
           'blob:',
           ...(tiles ? [new URL(tiles.replaceAll(/[{}]/g, '')).origin] : []),
         ],
-        connectSrc: ["'self'", 'data:'],
+        connectSrc: ["'self'", ...(unpacks ? ['data:'] : [])],
         workerSrc: ["'self'"],
         manifestSrc: ["'self'"],
         baseUri: ["'none'"],
@@ -80,3 +81,11 @@ export const headers = (tiles: string): RequestHandler =>
     strictTransportSecurity: false,
     crossOriginEmbedderPolicy: false,
   });
+
+/** Headers that keep the page to itself: nothing inline, nothing from elsewhere but map tiles from an address the owner set. */
+export const headers = (tiles: string): RequestHandler => {
+  const [page, unpacker] = [policy(tiles, false), policy(tiles, true)];
+  return (request, response, next) => {
+    (UNPACKER.test(request.path) ? unpacker : page)(request, response, next);
+  };
+};

@@ -75,14 +75,36 @@ export const readRows = async (
   return raw.map((r) => toRow(kind, r));
 };
 
-const insert = (sequelize: Sequelize, table: string, columns: [string, unknown][]) =>
-  sequelize.query(
-    `INSERT INTO ${table} (${columns.map(([c]) => c).join(', ')}) VALUES (${columns.map((_, i) => `$${i + 1}`).join(', ')})`,
-    { bind: columns.map(([, value]) => value), type: QueryTypes.INSERT },
-  );
+/** Values of one statement: more of them cost Sequelize more to number than the database saves. */
+const MOST_VALUES = 300;
 
-export const insertRow = async (sequelize: Sequelize, row: AnyRow): Promise<void> => {
-  await insert(sequelize, TABLES[row.kind].table, toColumns(row));
+/** Inserts rows of a table, as many at once as go into a statement. @returns row id of the last one */
+const insert = async (
+  sequelize: Sequelize,
+  table: string,
+  rows: readonly (readonly [string, unknown][])[],
+): Promise<number> => {
+  const [first] = rows;
+  if (!first) return 0;
+  const names = first.map(([c]) => c).join(', ');
+  const atOnce = Math.max(1, Math.floor(MOST_VALUES / first.length));
+  let last = 0;
+  for (let from = 0; from < rows.length; from += atOnce) {
+    const some = rows.slice(from, from + atOnce);
+    const values = some.map((row, r) => `(${row.map((_, i) => `$${r * first.length + i + 1}`).join(', ')})`);
+    const [id] = await sequelize.query(`INSERT INTO ${table} (${names}) VALUES ${values.join(', ')}`, {
+      bind: some.flatMap((row) => row.map(([, value]) => value)),
+      type: QueryTypes.INSERT,
+    });
+    last = id;
+  }
+  return last;
+};
+
+/** Inserts rows of one kind. */
+export const insertRows = async (sequelize: Sequelize, rows: readonly AnyRow[]): Promise<void> => {
+  const [first] = rows;
+  if (first) await insert(sequelize, TABLES[first.kind].table, rows.map(toColumns));
 };
 
 export const updateRow = async (sequelize: Sequelize, row: AnyRow): Promise<void> => {
@@ -102,19 +124,21 @@ export const deleteRow = async (sequelize: Sequelize, kind: EntityKind, id: stri
 
 const json = (value: unknown): string | null => (value === null ? null : JSON.stringify(value));
 
-/** Appends to the change log. @returns the change with its sequence */
-export const appendChange = async (
+/** Appends to the change log, inside a transaction: nothing else takes a sequence meanwhile. @returns the changes with theirs */
+export const appendChanges = async (
   sequelize: Sequelize,
-  change: Omit<LoggedChange, 'sequence'>,
-): Promise<LoggedChange> => {
-  const { id, before, after, ...rest } = change;
-  const columns = [
-    ...Object.entries({ ...rest, entityId: id }).map(([f, v]): [string, unknown] => [columnOf(f), v]),
-    ['before', json(before)],
-    ['after', json(after)],
-  ] as [string, unknown][];
-  const [sequence] = await insert(sequelize, 'change_log', columns);
-  return { sequence, ...change };
+  changes: readonly Omit<LoggedChange, 'sequence'>[],
+): Promise<LoggedChange[]> => {
+  const rows = changes.map(
+    ({ id, before, after, ...rest }) =>
+      [
+        ...Object.entries({ ...rest, entityId: id }).map(([f, v]): [string, unknown] => [columnOf(f), v]),
+        ['before', json(before)],
+        ['after', json(after)],
+      ] as [string, unknown][],
+  );
+  const last = await insert(sequelize, 'change_log', rows);
+  return changes.map((change, i) => ({ sequence: last - (changes.length - 1 - i), ...change }));
 };
 
 type RawChange = Readonly<Record<string, unknown>> & {

@@ -1,8 +1,9 @@
 import { ASSET_LIMIT, ASSET_MIMES } from '@core/model';
 import { demoFilm } from '@demo';
 import { FilmFileSchema, KitFileSchema, openApi } from '@contract';
-import express, { Router } from 'express';
-import { checkBatch, checkFilmFile } from '../services/checks';
+import express, { Router, type Response } from 'express';
+import { checkBatch } from '../services/checks';
+import { readImportBeside } from '../import';
 import { HttpProblem } from '../http/problem';
 import type { Assets } from '../services/assets';
 import type { Backups } from '../services/backup';
@@ -14,7 +15,7 @@ import { documentOf, makeBeside, PAPERS } from '../documents';
 import { events } from './events';
 
 const BATCH_LIMIT = '2mb';
-const FILE_LIMIT = '120mb';
+const FILE_LIMIT = '250mb';
 /** Whole films that come and go are nobody's step: no tab takes them back by an undo. */
 const WHOLE_FILMS = 'whole-films';
 
@@ -23,6 +24,15 @@ const SCHEMA_FILES: ReadonlyMap<string, object> = new Map<string, object>([
   ['film-file', FilmFileSchema],
   ['kit-file', KitFileSchema],
 ]);
+
+/** Ends when whoever asked has gone before the answer was there. */
+const closedEarly = (response: Response): AbortSignal => {
+  const given = new AbortController();
+  response.once('close', () => {
+    if (!response.writableEnded) given.abort();
+  });
+  return given.signal;
+};
 
 /** A film's name as a file may have it. */
 const fileNameOf = (name: string): string =>
@@ -69,10 +79,17 @@ export const api = (
   router.get('/kit', async (_request, response) => {
     response.json({ rows: await films.kit() });
   });
-  router.post('/films/import', express.json({ limit: FILE_LIMIT }), async (request, response) => {
-    const id = await films.importFile(checkFilmFile(request.body), WHOLE_FILMS);
-    response.status(201).location(`/api/films/${id}`).json({ id });
-  });
+  router.post(
+    '/films/import',
+    express.raw({ limit: FILE_LIMIT, type: 'application/json' }),
+    async (request, response) => {
+      const body: unknown = request.body;
+      const bytes = Uint8Array.from(Buffer.isBuffer(body) ? body : []);
+      const prepared = await readImportBeside(bytes, await films.kitIds(), closedEarly(response));
+      const id = await films.take(prepared, WHOLE_FILMS);
+      response.status(201).location(`/api/films/${id}`).json({ id });
+    },
+  );
   // A fresh copy each time: beside one's own films, and as it was.
   router.post('/films/demo', async (_request, response) => {
     const id = await films.importFile(demoFilm(), WHOLE_FILMS);
@@ -97,11 +114,7 @@ export const api = (
     if (!kind) throw new HttpProblem(404, 'no-document', 'There is no such document.');
     const paper = PAPERS.find((p) => p === request.query['paper']) ?? 'A4';
     const file = await films.exportFile(request.params.id);
-    const given = new AbortController();
-    response.once('close', () => {
-      if (!response.writableEnded) given.abort();
-    });
-    const made = await makeBeside(file, kind.file, { paper, atMs: Date.now() }, given.signal);
+    const made = await makeBeside(file, kind.file, { paper, atMs: Date.now() }, closedEarly(response));
     response
       .attachment(`${fileNameOf(file.film.name)} ${kind.file}`)
       .type(kind.mime)

@@ -4,11 +4,60 @@ import pLimit from 'p-limit';
 import type { Sequelize } from 'sequelize';
 import { inTransaction, read } from '../database';
 import { HttpProblem } from '../http/problem';
-import { appendChange, columnOf, deleteRow, insertRow, readChanges, readRows, updateRow } from '../models';
+import { appendChanges, columnOf, deleteRow, insertRows, readChanges, readRows, updateRow } from '../models';
 import { TABLES } from '../models/tables';
 import type { Feed } from './feed';
 
 const now = (): string => new Date().toISOString();
+
+/** An id names one thing only, also after that was deleted. */
+const checkKinds = (
+  changes: readonly Change[],
+  logged: ReadonlyMap<string, { readonly kind: string }>,
+): void => {
+  for (const { id, kind } of changes) {
+    const other = logged.get(id);
+    if (other && other.kind !== kind)
+      throw new HttpProblem(409, 'id-taken', `The id ${id} is that of a ${other.kind}, not of a ${kind}.`);
+  }
+};
+
+/**
+ * A row as a change leaves it; null where it is deleted.
+ * @param counted version up to which its id counted before: a thing that was deleted and comes back goes on, so that no stale
+ *   copy matches by chance
+ */
+const rowAfter = (change: Change, stored: AnyRow | null, counted: number): AnyRow | null => {
+  if (change.value === null) return null;
+  const updatedAt = now();
+  const row = {
+    kind: change.kind,
+    version: (stored?.version ?? counted) + 1,
+    createdAt: stored?.createdAt ?? updatedAt,
+    updatedAt,
+    value: change.value,
+  };
+  return row as unknown as AnyRow;
+};
+
+const entryOf = (
+  batch: Batch,
+  change: Change,
+  filmId: string | null,
+  before: AnyRow | null,
+  after: AnyRow | null,
+): Omit<LoggedChange, 'sequence'> => ({
+  batch: batch.batch,
+  undoes: batch.undoes ?? null,
+  device: batch.device,
+  filmId,
+  kind: change.kind,
+  id: change.id,
+  at: after?.updatedAt ?? now(),
+  version: after?.version ?? (before?.version ?? 0) + 1,
+  before: before?.value ?? null,
+  after: after?.value ?? null,
+});
 
 /** What a batch came to: rows as they stand now, and what is gone. */
 export interface Taken {
@@ -87,22 +136,19 @@ export class Store {
     return known.flatMap((c) => (c.after ? [asMade(c)] : []));
   }
 
-  /** An id names one thing only, also after that was deleted. */
-  private async checkKinds(changes: readonly Change[], before: ReadonlyMap<string, AnyRow>): Promise<void> {
-    for (const change of changes) {
-      if (before.has(change.id)) continue;
-      const [other] = await read<{ kind: string }>(
-        this.writer,
-        'SELECT kind FROM change_log WHERE entity_id = :id AND kind <> :kind LIMIT 1',
-        { id: change.id, kind: change.kind },
-      );
-      if (other)
-        throw new HttpProblem(
-          409,
-          'id-taken',
-          `The id ${change.id} is that of a ${other.kind}, not of a ${change.kind}.`,
-        );
-    }
+  /** What the log knows of ids that are not there now: of which kind they were, and up to which version they counted. */
+  private async logged(
+    changes: readonly Change[],
+    before: ReadonlyMap<string, AnyRow>,
+  ): Promise<Map<string, { kind: string; top: number }>> {
+    const ids = changes.filter((c) => !before.has(c.id)).map((c) => c.id);
+    if (ids.length === 0) return new Map();
+    const rows = await read<{ id: string; kind: string; top: number }>(
+      this.writer,
+      'SELECT entity_id AS id, kind, MAX(version) AS top FROM change_log WHERE entity_id IN (:ids) GROUP BY entity_id, kind',
+      { ids },
+    );
+    return new Map(rows.map((r) => [r.id, r]));
   }
 
   private async write(batch: Batch): Promise<{ rows: AnyRow[]; changes: LoggedChange[] }> {
@@ -117,77 +163,40 @@ export class Store {
     });
     if (conflicts.length > 0)
       throw new HttpProblem(409, 'conflict', 'Somebody changed the same thing meanwhile.', { conflicts });
-    await this.checkKinds(batch.changes, before);
+    const logged = await this.logged(batch.changes, before);
+    checkKinds(batch.changes, logged);
     const filmOf = await this.filmsOf(batch.changes, before);
-    const rows: AnyRow[] = [];
-    const changes: LoggedChange[] = [];
-    for (const change of batch.changes) {
+    const written = batch.changes.map((change) => {
       const old = before.get(change.id) ?? null;
-      const row = await this.writeOne(change, old);
-      if (row) rows.push(row);
-      if (row || old) changes.push(await this.log(batch, change, filmOf(change), old, row));
-    }
-    await this.checkReferences(batch.changes, before);
-    return { rows, changes };
-  }
-
-  private async writeOne(change: Change, stored: AnyRow | null): Promise<AnyRow | null> {
-    if (change.value === null) {
-      if (stored) await deleteRow(this.writer, change.kind, change.id);
-      return null;
-    }
-    const updatedAt = now();
-    if (stored) {
-      const row = {
-        ...stored,
-        version: stored.version + 1,
-        updatedAt,
-        value: change.value,
-      } as unknown as AnyRow;
-      await updateRow(this.writer, row);
-      return row;
-    }
-    const version = await this.firstVersion(change.id);
-    const row = {
-      kind: change.kind,
-      version,
-      createdAt: updatedAt,
-      updatedAt,
-      value: change.value,
-    } as unknown as AnyRow;
-    await insertRow(this.writer, row);
-    return row;
-  }
-
-  /** A thing that was deleted and comes back goes on counting, so that no stale copy matches by chance. */
-  private async firstVersion(id: string): Promise<number> {
-    const rows = await read<{ top: number | null }>(
-      this.writer,
-      'SELECT MAX(version) AS top FROM change_log WHERE entity_id = :id',
-      { id },
-    );
-    return (rows[0]?.top ?? 0) + 1;
-  }
-
-  private log(
-    batch: Batch,
-    change: Change,
-    filmId: string | null,
-    before: AnyRow | null,
-    after: AnyRow | null,
-  ): Promise<LoggedChange> {
-    return appendChange(this.writer, {
-      batch: batch.batch,
-      undoes: batch.undoes ?? null,
-      device: batch.device,
-      filmId,
-      kind: change.kind,
-      id: change.id,
-      at: after?.updatedAt ?? now(),
-      version: after?.version ?? (before?.version ?? 0) + 1,
-      before: before?.value ?? null,
-      after: after?.value ?? null,
+      return { change, old, row: rowAfter(change, old, logged.get(change.id)?.top ?? 0) };
     });
+    await this.writeRows(written);
+    const changes = await appendChanges(
+      this.writer,
+      written
+        .filter(({ old, row }) => row ?? old)
+        .map(({ change, old, row }) => entryOf(batch, change, filmOf(change), old, row)),
+    );
+    await this.checkReferences(batch.changes, before);
+    return { rows: written.flatMap(({ row }) => row ?? []), changes };
+  }
+
+  /** Writes in the order of the batch; new things of a kind that follow one another go in together. */
+  private async writeRows(
+    written: readonly { change: Change; old: AnyRow | null; row: AnyRow | null }[],
+  ): Promise<void> {
+    let fresh: AnyRow[] = [];
+    for (const { change, old, row } of written) {
+      const isNew = row !== null && old === null;
+      if (!isNew || fresh[0]?.kind !== change.kind) {
+        await insertRows(this.writer, fresh);
+        fresh = [];
+      }
+      if (isNew) fresh.push(row);
+      else if (row) await updateRow(this.writer, row);
+      else if (old) await deleteRow(this.writer, change.kind, change.id);
+    }
+    await insertRows(this.writer, fresh);
   }
 
   /** Which film each change belongs to; kit belongs to none. */
