@@ -183,6 +183,10 @@ const commands = {
     build();
     must(process.execPath, ['scripts/bench.mjs', ...rest]);
   },
+  attack: () => {
+    build();
+    must(process.execPath, ['--import', 'tsx', 'scripts/attack/index.ts', ...rest]);
+  },
   shots: () => {
     build();
     must(process.execPath, ['--import', 'tsx', 'scripts/screenshots.ts', ...rest]);

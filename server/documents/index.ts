@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { FilmFile } from '@contract';
+import pLimit from 'p-limit';
 import { runBeside } from '../http/beside';
 import type * as Make from './make';
 import { DOCUMENT_NAMES, type DocumentName } from './names';
@@ -11,6 +12,9 @@ export { PAPERS } from './names';
 /** A document by its file name. */
 export const documentOf = (name: string): DocumentName | undefined =>
   DOCUMENT_NAMES.find((d) => d.file === name);
+
+/** Each thread wants a core: more at once only make all of them wait. */
+const twoAtATime = pLimit(2);
 
 /** The thread's program, where the server has been built. */
 const PROGRAM = fileURLToPath(new URL('./documents.mjs', import.meta.url));
@@ -30,5 +34,5 @@ export const makeBeside = async (
   given: AbortSignal,
 ): Promise<Uint8Array> => {
   if (!existsSync(PROGRAM)) return (await unbuilt()).makeDocument(file, name, options);
-  return runBeside<Uint8Array>(PROGRAM, { file, name, options }, given);
+  return twoAtATime(() => runBeside<Uint8Array>(PROGRAM, { file, name, options }, given));
 };

@@ -15,6 +15,7 @@ export const runBeside = <T>(
   transferList: Transferable[] = [],
 ): Promise<T> =>
   new Promise((resolve, reject) => {
+    given.throwIfAborted();
     const worker = new Worker(program, {
       workerData,
       transferList,

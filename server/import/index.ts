@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import pLimit from 'p-limit';
 import { runBeside } from '../http/beside';
 import { HttpProblem } from '../http/problem';
 import { readImport, type PreparedImport } from './prepare';
@@ -8,8 +9,13 @@ import type { ImportAnswer } from './worker';
 /** The thread's program, where the server has been built. */
 const PROGRAM = fileURLToPath(new URL('./import.mjs', import.meta.url));
 
+/** A file no larger than this is read in milliseconds, while a thread takes half a second to begin. */
+const SMALL_BYTES = 400_000;
+/** One large file at a time: many at once would take the whole machine. */
+const oneAtATime = pLimit(1);
+
 /**
- * Reads a film file in a thread of its own.
+ * Reads a film file, a large one in a thread of its own.
  * @param bytes given away: they belong to the thread afterwards
  * @param here ids of kit that is there already
  * @param given up when nobody waits for it any more
@@ -20,8 +26,10 @@ export const readImportBeside = async (
   here: readonly string[],
   given: AbortSignal,
 ): Promise<PreparedImport> => {
-  if (!existsSync(PROGRAM)) return readImport(bytes, here);
-  const answer = await runBeside<ImportAnswer>(PROGRAM, { bytes, here }, given, [bytes.buffer]);
+  if (bytes.length <= SMALL_BYTES || !existsSync(PROGRAM)) return readImport(bytes, here);
+  const answer = await oneAtATime(() =>
+    runBeside<ImportAnswer>(PROGRAM, { bytes, here }, given, [bytes.buffer]),
+  );
   if (!answer.ok) throw new HttpProblem(...answer.problem);
   return answer.prepared;
 };
