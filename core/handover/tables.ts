@@ -130,6 +130,48 @@ const FLIGHT: readonly Column<FlightRow>[] = [
   },
 ];
 
+interface StockRow {
+  readonly line: ShotLine;
+  /** Its take with a clip; null for what is planned. */
+  readonly take: TakeRow | null;
+}
+/** Words people search for: what moves, where, in which light, how. */
+const keywordsOf = ({ line }: StockRow, { input }: Handover): string => {
+  const { shot, subject } = line.shot.facts;
+  const light = shot.wants === 'any' ? '' : shot.wants.replaceAll('-', ' ');
+  const words = [subject?.name ?? '', line.location, line.move, light, 'aerial', input.film.name];
+  return [...new Set(words.map((w) => w.trim().toLowerCase()).filter(Boolean))].join(', ');
+};
+const releasesOf = ({ line }: StockRow): string => {
+  const { people, property } = line.shot.facts.shot.usage;
+  const wanted = [people === 'release-wanted' ? 'people' : '', property === 'single' ? 'property' : ''];
+  return wanted.filter(Boolean).join(', ');
+};
+const STOCK: readonly Column<StockRow>[] = [
+  { head: 'Clip', cell: (r) => r.take?.clip ?? '' },
+  { head: 'Title', cell: (r) => r.line.title },
+  {
+    head: 'Description',
+    cell: (r) =>
+      [r.line.title, r.line.move, r.line.location, r.line.shot.facts.shot.notes].filter(Boolean).join('. '),
+  },
+  { head: 'Keywords', cell: keywordsOf },
+  { head: 'Use', cell: (r) => r.line.usage },
+  { head: 'Release wanted of', cell: releasesOf },
+  { head: 'Location', cell: (r) => r.line.location },
+  { head: 'Date', cell: (r, w) => (r.take ? takeTime(r.take, w).date : r.line.date) },
+  { head: 'Seconds', cell: (r) => rounded(r.line.takeS, 1) },
+  { head: 'Resolution', cell: (r) => r.line.resolution },
+  { head: 'Frames per second', cell: (r) => r.line.captureFps },
+  { head: 'Status', cell: (r) => (r.take ? r.take.rating : 'planned') },
+];
+/** Every good or possible take by itself; a shot without one as it is planned. */
+const stockRows = (whole: Handover): readonly StockRow[] =>
+  inCutOrder(shotLines(whole)).flatMap((line): StockRow[] => {
+    const takes = line.flown.filter((t) => t.rating !== 'no-good');
+    return takes.length > 0 ? takes.map((take) => ({ line, take })) : [{ line, take: null }];
+  });
+
 type PackRow = Handover['input']['kit']['packs'][number];
 const PACK: readonly Column<PackRow>[] = [
   { head: 'Pack', cell: (p) => p.name },
@@ -154,6 +196,7 @@ export const HANDOVER_TABLES: readonly HandoverTable[] = [
   table('shots-flying', 'Shots in flying order', SHOT, (w) => inFlyingOrder(shotLines(w))),
   table('shots-cut', 'Shots in cut order', SHOT, (w) => inCutOrder(shotLines(w))),
   table('takes', 'Takes', TAKE, (w) => [...w.input.takes].sort((a, b) => a.utcMs - b.utcMs)),
+  table('stock', 'Stock set', STOCK, stockRows),
   table('flights', 'Flights', FLIGHT, (w) =>
     [...w.derived.places.values()].flatMap((place) => place.flights.map((_, index) => ({ place, index }))),
   ),

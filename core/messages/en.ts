@@ -131,7 +131,7 @@ export const EN: Sentences = {
   'check.cards-here.protects': 'A card left in the computer, far from any shop.',
   'check.cards-room.asks': 'The cards hold all that is planned.',
   'check.cards-room.fail': '{overBytes} find no room.',
-  'check.cards-room.pass': '{e9} planned on {size} cards.',
+  'check.cards-room.pass': '{e9} planned on {size, plural, one {# card} other {# cards}}.',
   'check.cards-room.protects': 'A full card in the best light.',
   'check.clearance.asks': 'Every way keeps free of what stands there.',
   'check.clearance.care': 'Nothing is drawn on the plan here: walk the ways first.',
@@ -172,7 +172,8 @@ export const EN: Sentences = {
   'check.focus.care': 'By hand: {m}.',
   'check.focus.pass': 'Far for every shot.',
   'check.focus.protects': 'A whole flight a little soft.',
-  'check.footage-copied.asks': 'Footage is copied {copies} times, and read back.',
+  'check.footage-copied.asks':
+    'Footage is copied {copies, plural, one {once} =2 {twice} other {# times}}, and read back.',
   'check.footage-copied.fail':
     '{copiesWanted}: {minutes} with reading back{isMinutes2, select, yes {, longer than the {eveningMinutes} min of the evening} other {}}.',
   'check.footage-copied.pass': 'Nothing is without its copies.',
@@ -563,7 +564,8 @@ export const EN: Sentences = {
   'move.hasty.why': 'Near the ground or the subject a twitch of the thumb is a metre; slow keeps it small.',
   'move.inputs.cure': 'Or practise it high and slow first.',
   'move.inputs.level': ' {pilot} has this move as “{practised}”.',
-  'move.inputs.say': '{simultaneous} inputs at once; {practised} are flown with ease.{level}',
+  'move.inputs.say':
+    '{simultaneous, plural, one {# input} other {# inputs}} at once; {practised, plural, one {# is} other {# are}} flown with ease.{level}',
   'move.inputs.why': 'Each input more costs takes: ragged starts, corrections in mid-shot.',
   'move.no-path.why': 'Without a path there is nothing to time, fly or budget.',
   'move.outrun.cure': 'Let it pass: hold, or arrive and turn; or slow it down for the take.',
@@ -608,7 +610,8 @@ export const EN: Sentences = {
   'pack.failing.why.else': 'Weak cells sag without warning under load; land it early and do not count on it.',
   'pack.fault.cycles': '{cycles} cycles, trusted for {trusted}',
   'pack.fault.damaged': 'it is damaged',
-  'pack.fault.drains': 'it drains {faster} faster than its sisters over {flights} flights',
+  'pack.fault.drains':
+    'it drains {faster} faster than its sisters over {flights, plural, one {# flight} other {# flights}}',
   'pack.fault.hot': 'it came down hot',
   'pack.fault.swollen': 'it is swollen',
   'pack.none.cure': 'Add the packs you own to the kit, or take them along on this film.',

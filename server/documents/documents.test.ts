@@ -5,6 +5,11 @@ import Papa from 'papaparse';
 import { HANDOVER_TABLES } from '@core/handover';
 import type { FilmFile } from '@contract';
 import { demoFilm } from '@demo';
+import { newRow } from '@core/model';
+import { plannedShares } from '@core/day';
+import { checkSheets } from './check-sheets';
+import { flightSheet } from './flight-sheet';
+import { footageReport } from './footage-report';
 import { makeDocument, wholeOf } from './make';
 import { DOCUMENT_NAMES } from './names';
 import { MAKERS } from './registry';
@@ -105,5 +110,48 @@ describe('the page that is taken along', () => {
     const shots = [...page.matchAll(/data-shot="([^"]+)"/g)].map((m) => m[1]);
     expect(shots.toSorted()).toEqual(film.shots.map((s) => s.id).toSorted());
     expect(page.match(/first frame/g)).toHaveLength(film.shots.length);
+  });
+});
+
+describe('sheets on paper', () => {
+  it('hold every shot, check and take, and the charge the plan lands with', async () => {
+    const withTakes = structuredClone(film) as unknown as { takes: unknown[] };
+    const [shot] = film.shots;
+    withTakes.takes = [
+      {
+        ...newRow('take', { id: film.film.id, locationId: shot!.locationId, shotId: shot!.id }),
+        utcMs: Date.UTC(2027, 4, 14, 5, 8),
+        rating: 'good',
+        clip: 'CLIP0042.MP4',
+        notes: 'שקט at the end',
+      },
+    ];
+    const whole = wholeOf(withTakes as unknown as FilmFile);
+    const said = (definition: unknown): string => JSON.stringify(definition);
+    const flights = said(flightSheet(whole, 'A4'));
+    for (const place of whole.derived.places.values())
+      for (const flight of place.flights) {
+        expect(flights).toContain(`${Math.round(100 * plannedShares(flight).endShare)} % at landing planned`);
+        for (const { shotId } of flight.stops)
+          expect(flights).toContain(whole.derived.shots.get(shotId)!.facts.shot.title);
+      }
+    const footage = said(footageReport(whole, 'A4'));
+    expect(footage).toContain('CLIP0042.MP4');
+    expect(footage).toContain(`1 of ${film.shots.length} shots have a good take.`);
+    const checks = said(checkSheets(whole, 'A4', AT));
+    for (const { location } of whole.derived.places.values()) expect(checks).toContain(location.name);
+    expect(checks.match(/"Pass"/g)!.length).toBeGreaterThan(5);
+    expect(checks).not.toContain('"is legal"');
+    const stock = Papa.parse<Record<string, string>>(
+      (await made('stock.csv', withTakes as unknown as FilmFile)).slice(1),
+      {
+        header: true,
+      },
+    ).data.filter((r) => r['Clip'] !== undefined && r['Title']);
+    expect(stock).toHaveLength(film.shots.length);
+    expect(stock.find((r) => r['Clip'] === 'CLIP0042.MP4')).toMatchObject({
+      Title: shot!.title,
+      Status: 'good',
+    });
   });
 });

@@ -17,6 +17,9 @@ export const DOCUMENT_NAMES: readonly DocumentName[] = [
   { file: 'shot-list.pdf', mime: PDF },
   { file: 'storyboard.pdf', mime: PDF },
   { file: 'exposure.pdf', mime: PDF },
+  { file: 'checks.pdf', mime: PDF },
+  { file: 'flights.pdf', mime: PDF },
+  { file: 'footage.pdf', mime: PDF },
   { file: 'debrief.pdf', mime: PDF },
   ...HANDOVER_TABLES.map((t) => ({ file: `${t.id}.csv`, mime: 'text/csv; charset=utf-8' })),
   {

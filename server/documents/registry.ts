@@ -13,8 +13,11 @@ import {
 import { strToU8, zipSync } from 'fflate';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
 import { callSheet } from './call-sheet';
+import { checkSheets } from './check-sheets';
 import { debriefSheet } from './debrief-sheet';
 import { exposureSheet } from './exposure-sheet';
+import { flightSheet } from './flight-sheet';
+import { footageReport } from './footage-report';
 import type { Paper } from './names';
 import { pdfOf } from './pdf';
 import { calendarOf, csvOf, workbookOf } from './plain-files';
@@ -31,9 +34,9 @@ export interface DocumentOptions {
 type Maker = (whole: Handover, options: DocumentOptions) => Promise<Uint8Array> | Uint8Array;
 
 const pdf =
-  (define: (whole: Handover, paper: Paper) => TDocumentDefinitions): Maker =>
-  (whole, { paper }) =>
-    pdfOf(define(whole, paper));
+  (define: (whole: Handover, paper: Paper, atMs: number) => TDocumentDefinitions): Maker =>
+  (whole, { paper, atMs }) =>
+    pdfOf(define(whole, paper, atMs));
 const text =
   (write: (whole: Handover, atMs: number) => string): Maker =>
   (whole, { atMs }) =>
@@ -45,6 +48,9 @@ const FILES: Readonly<Record<string, Maker>> = {
   'shot-list.pdf': pdf(shotList),
   'storyboard.pdf': pdf(storyboard),
   'exposure.pdf': pdf(exposureSheet),
+  'checks.pdf': pdf(checkSheets),
+  'flights.pdf': pdf(flightSheet),
+  'footage.pdf': pdf(footageReport),
   'debrief.pdf': pdf(debriefSheet),
   ...Object.fromEntries(
     HANDOVER_TABLES.map((table) => [`${table.id}.csv`, text((whole) => csvOf(table, whole))]),
@@ -65,6 +71,8 @@ const README = [
   '',
   'call-sheet.pdf, shot-list.pdf, storyboard.pdf   on paper',
   'exposure.pdf, debrief.pdf                       settings by shot; plan against what was flown',
+  'checks.pdf, flights.pdf                         check sheets with boxes; flights with room for what happened',
+  'footage.pdf                                     takes, clips and notes in the order of the cut',
   '*.csv, tables.xlsx                              tables, UTF-8; figures in the units their headings name',
   'calendar.ics                                    flights and locations; importing again updates',
   'timeline.otio, timeline.edl                     the planned cut for an editor',

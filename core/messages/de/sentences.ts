@@ -134,7 +134,7 @@ export const DE: Sentences = {
   'check.cards-here.protects': 'Eine Karte, im Computer vergessen, weit weg von jedem Laden.',
   'check.cards-room.asks': 'Die Karten fassen alles Geplante.',
   'check.cards-room.fail': '{overBytes} finden keinen Platz.',
-  'check.cards-room.pass': '{e9} geplant auf {size} Karten.',
+  'check.cards-room.pass': '{e9} geplant auf {size, plural, one {# Karte} other {# Karten}}.',
   'check.cards-room.protects': 'Eine volle Karte im besten Licht.',
   'check.clearance.asks': 'Jeder Weg bleibt frei von dem, was dort steht.',
   'check.clearance.care': 'Hier ist nichts auf dem Plan gezeichnet: geh die Wege erst ab.',
@@ -175,7 +175,8 @@ export const DE: Sentences = {
   'check.focus.care': 'Von Hand: {m}.',
   'check.focus.pass': 'Weit für jede Einstellung.',
   'check.focus.protects': 'Ein ganzer Flug ein wenig unscharf.',
-  'check.footage-copied.asks': 'Material ist {copies}-mal kopiert und gegengelesen.',
+  'check.footage-copied.asks':
+    'Material ist {copies, plural, one {einmal} other {#-mal}} kopiert und gegengelesen.',
   'check.footage-copied.fail':
     '{copiesWanted}: {minutes} mit Gegenlesen{isMinutes2, select, yes {, länger als die {eveningMinutes} min des Abends} other {}}.',
   'check.footage-copied.pass': 'Nichts ist ohne seine Kopien.',
@@ -589,7 +590,8 @@ export const DE: Sentences = {
   'move.hasty.why': 'Nah am Boden oder Motiv ist ein Zucken des Daumens ein Meter; langsam hält es klein.',
   'move.inputs.cure': 'Oder übe sie zuerst hoch und langsam.',
   'move.inputs.level': ' {pilot} hat diese Bewegung auf „{practised}“.',
-  'move.inputs.say': '{simultaneous} Eingaben zugleich; {practised} werden mit Leichtigkeit geflogen.{level}',
+  'move.inputs.say':
+    '{simultaneous, plural, one {# Eingabe} other {# Eingaben}} zugleich; {practised, plural, one {# wird} other {# werden}} mit Leichtigkeit geflogen.{level}',
   'move.inputs.why': 'Jede Eingabe mehr kostet Takes: unsaubere Anfänge, Korrekturen mitten im Bild.',
   'move.no-path.why': 'Ohne Weg gibt es nichts zu timen, zu fliegen oder zu budgetieren.',
   'move.outrun.cure': 'Lass es vorbeiziehen: halte, oder komm an und dreh; oder bremse es für den Take.',
@@ -636,7 +638,8 @@ export const DE: Sentences = {
     'Schwache Zellen brechen unter Last ohne Warnung ein; lande früh und verlass dich nicht darauf.',
   'pack.fault.cycles': '{cycles} Ladezyklen, vertraut wird bis {trusted}',
   'pack.fault.damaged': 'er ist beschädigt',
-  'pack.fault.drains': 'er entlädt sich über {flights} Flüge {faster} schneller als seine Geschwister',
+  'pack.fault.drains':
+    'er entlädt sich über {flights, plural, one {# Flug} other {# Flüge}} {faster} schneller als seine Geschwister',
   'pack.fault.hot': 'er kam heiß herunter',
   'pack.fault.swollen': 'er ist aufgebläht',
   'pack.none.cure': 'Trage deine Akkus in die Ausrüstung ein, oder nimm sie bei diesem Film mit.',

@@ -1,6 +1,7 @@
 import type { Entity, CheckMoment } from '@core/model';
 import {
   answerKey,
+  contextOf,
   foundKey,
   goOfFlight,
   goOfPlace,
@@ -48,23 +49,16 @@ export const useChecks = () => {
   const context = computed<Context | null>(() => {
     const [here, { derived }, { input }] = [place.value, derivedFilm, film];
     if (!here || !derived || !input) return null;
-    const shot = shots.value.find((s) => s.facts.shot.id === selection.shotId) ?? shots.value[0] ?? null;
     const { places: looked, shots: told } = findings.by('site');
     const about = looked.get(here.location.id);
     const site = about ? [...about, ...shots.value.flatMap((s) => told.get(s.facts.shot.id) ?? [])] : null;
-    return {
-      input: { ...input, kit: derivedFilm.along },
-      derived,
-      date: here.location.date,
-      place: here,
+    return contextOf(input, derived, {
+      locationId: here.location.id,
+      flight: flightN.value,
+      shotId: selection.shotId,
       site,
       nowMs: nowMs.value,
-      shot,
-      places: derivedFilm.locations
-        .filter((l) => l.date === here.location.date)
-        .flatMap((l) => derived.places.get(l.id) ?? []),
-      flight: here.flights[flightN.value] ?? here.flights[0] ?? null,
-    };
+    });
   });
   const sheets = computed(() => (context.value ? sheetsOf(context.value) : []));
   const sheet = computed(() => sheets.value.find((s) => s.moment === moment.value) ?? null);

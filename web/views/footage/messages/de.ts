@@ -2,6 +2,7 @@ import type { Texts } from '../../../language';
 import type { EN } from './en';
 
 const DE: Texts<typeof EN> = {
+  aPageALocationWithBoxes: 'eine Seite je Drehort, mit Kästchen',
   allOfItWithChecksums: 'alles, mit Prüfsummen (ZIP)',
   allTables: 'Alle Tabellen',
   asSubtitlesForAnAnimatic: 'als Untertitel, für ein Animatic',
@@ -13,6 +14,8 @@ const DE: Texts<typeof EN> = {
   cancel: 'Abbrechen',
   cardToShots: 'Karte zu Einstellungen',
   cards: 'Karten',
+  chargeAfterEveryShot: 'Ladung nach jeder Einstellung, Platz für das, was geschah',
+  checkSheets: 'Checklisten',
   chooseClips: 'Clips wählen',
   chooseTheCardsFolder: 'Ordner der Karte wählen',
   clipNameOnTheCard: 'Name des Clips auf der Karte',
@@ -34,6 +37,7 @@ const DE: Texts<typeof EN> = {
   flights: 'Flüge',
   flightsAndLocations: 'Flüge und Drehorte',
   footage: 'Material',
+  footageReport: 'Materialbericht',
   forAMap: 'Für eine Karte',
   forAPhoneWithoutThe: 'Für ein Telefon ohne die Anwendung',
   forTheCalendar: 'Für den Kalender',
@@ -87,6 +91,7 @@ const DE: Texts<typeof EN> = {
   shotsInCutOrder: 'Einstellungen in Schnittreihenfolge',
   shotsInFlyingOrder: 'Einstellungen in Flugreihenfolge',
   slow: 'nach',
+  stockSet: 'Stock-Auswahl',
   storyboard: 'Storyboard',
   strangeOfShotsThatAre: ', {strange} von Einstellungen, die es nicht mehr gibt',
   tables: 'Tabellen',
@@ -95,6 +100,7 @@ const DE: Texts<typeof EN> = {
   takes: 'Takes',
   takesAndClips: 'Takes und Clips',
   takesBroughtInKnownThere: '{takes} eingelesen, {known} schon da{strange}.',
+  takesClipsAndNotes: 'Takes, Clips und Notizen in Schnittfolge',
   takesNamed: '{takes} benannt.',
   takesShotsWithoutAGood: '{takes} · {shots} ohne guten',
   theApplicationAnsweredStatus: 'Die Anwendung antwortete {status}.',
