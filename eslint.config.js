@@ -105,6 +105,7 @@ const CORE = {
     'time',
     'units',
   ],
+  drills: ['model', 'moves', 'pilot', 'shot', 'weather'],
   rehearsal: [
     'air',
     'energy',

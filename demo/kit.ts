@@ -485,6 +485,7 @@ const drill = (
   keepers,
   shotId: null,
   mark: null,
+  drillId: '',
   notes: '',
 });
 

@@ -46,6 +46,12 @@ export const PracticeSchema = strict({
     default: null,
     description: 'Best mark of a rehearsal, 0 to 100.',
   }),
+  drillId: text(40, {
+    title: 'Drill',
+    initial: '',
+    default: '',
+    description: 'The drill that was flown in the cockpit, where it was one.',
+  }),
   notes: shortText({ title: 'Notes', initial: '' }),
 });
 export type Practice = Stored<typeof PracticeSchema>;

@@ -11,6 +11,7 @@ import { flightLogAndFlightIds } from './0008-flight-log-and-flight-ids';
 import { windAndLight } from './0009-wind-and-light';
 import { takesAndDelivery } from './0010-takes-and-delivery';
 import { rehearsalsAndPlansFlown } from './0011-rehearsals-and-plans-flown';
+import { drills } from './0012-drills';
 
 /** Every schema change, in order, forward only. */
 const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] =
@@ -26,6 +27,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Seq
     { name: '0009-wind-and-light', up: windAndLight },
     { name: '0010-takes-and-delivery', up: takesAndDelivery },
     { name: '0011-rehearsals-and-plans-flown', up: rehearsalsAndPlansFlown },
+    { name: '0012-drills', up: drills },
   ];
 
 /** Names of the schema changes, oldest first. */

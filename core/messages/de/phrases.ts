@@ -164,6 +164,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
     'Drift zeigt sich im stehenden Bild: warte, bis das Schweben ruhig ist.',
   'Drift spoils the stack: wait until the hover has settled.':
     'Drift verdirbt die Reihe: warte, bis das Schweben ruhig ist.',
+  Drill: 'Übung',
   'Drop in': 'Hinabgleiten',
   'Each takes': 'Jedes dauert',
   'Edge past the line of sight': 'Kante über die Sichtlinie hinaus',

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { controlsFrom, profileGives, STICK_MODES, type StickMode } from '@core/rehearsal';
 import type { HandlingName } from '@core/model';
+import 'element-plus/es/components/segmented/style/css';
+import { ElSegmented } from 'element-plus';
 import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { choices, HANDLING_WORDS } from '../../format';
 import PickField from '../../parts/PickField.vue';
@@ -9,7 +11,9 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import CockpitHud from './CockpitHud.vue';
+import DrillList from './DrillList.vue';
 import MarksPane from './MarksPane.vue';
+import { useDrills } from './useDrills';
 import { useGamepad } from './useGamepad';
 import { useKeySticks, type StickValues } from './useKeySticks';
 import { useRehearsal } from './useRehearsal';
@@ -22,7 +26,22 @@ const store = useFilm();
 const selection = useSelection();
 const derivedFilm = useDerivedFilm();
 
-const shot = computed(() => derivedFilm.derived?.shots.get(selection.shotId) ?? null);
+const base = computed(() => derivedFilm.derived?.shots.get(selection.shotId) ?? null);
+const {
+  rows: drillRows,
+  drill,
+  level,
+  handling: drillSticks,
+  flown: drilled,
+  choose: chooseDrill,
+} = useDrills(base);
+/** Whether drills are flown, or the shots of the film. */
+const drilling = ref(false);
+const shot = computed(() => (drilling.value ? drilled.value : base.value));
+const setDrilling = (on: boolean): void => {
+  drilling.value = on;
+  if (on && !drill.value) chooseDrill(drillRows.value[0]?.drill.id ?? null);
+};
 const shots = computed(() =>
   (derivedFilm.derived?.order ?? []).flatMap((id) => {
     const s = derivedFilm.derived?.shots.get(id);
@@ -30,12 +49,16 @@ const shots = computed(() =>
   }),
 );
 const here = computed(() => shot.value?.facts.location.id);
-const subjects = computed(() => store.list('subject').filter((x) => x.locationId === here.value));
+const subjects = computed(() => {
+  const all = store.list('subject').filter((x) => x.locationId === here.value);
+  const own = drilling.value ? (shot.value?.facts.subject ?? null) : null;
+  return own ? [...all.filter((x) => x.id !== own.id), own] : all;
+});
 const things = computed(() => store.list('feature').filter((x) => x.locationId === here.value));
 
 const handling = ref<HandlingName>('normal');
 watch(
-  () => shot.value?.facts.shot.id,
+  [() => shot.value?.facts.shot.id, () => (drilling.value ? drill.value?.id : ''), drillSticks],
   () => {
     handling.value = shot.value?.facts.shot.handling ?? 'normal';
   },
@@ -52,7 +75,9 @@ const calm = ref(false);
 const tunnel = ref(true);
 const ghost = ref(false);
 const calling = ref(true);
-const plain = ref(document.createElement('canvas').getContext('webgl2') === null);
+const noPicture = ref(document.createElement('canvas').getContext('webgl2') === null);
+/** Flown by the map: there is no picture, or the drill takes it away. */
+const plain = computed(() => noPicture.value || (drilling.value && (drill.value?.blind ?? false)));
 const lost = ref('');
 
 const canvas = useTemplateRef<{ draw: (...a: never[]) => void }>('canvas');
@@ -119,7 +144,7 @@ const {
   draw,
 );
 const cockpit = { flight, tick, count, stand };
-const { best, sum, add } = useRehearsedLog(shot);
+const { best, sum, add } = useRehearsedLog(shot, () => (drilling.value ? drill.value : null));
 const counted = ref('');
 watch(phase, (now, was) => {
   if (now === 'count') counted.value = '';
@@ -149,7 +174,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
         :things="things"
         :tunnel="tunnel"
         :ghost="ghost"
-        @lost="plain = true"
+        @lost="noPicture = true"
       />
       <CockpitHud
         v-if="rehearsed"
@@ -165,8 +190,18 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
     </section>
     <aside class="panel scroll" :aria-label="tr('rehearsal')">
       <h1>{{ tr('rehearse') }}</h1>
+      <ElSegmented
+        :model-value="drilling"
+        :options="[
+          { value: false, label: tr('shotsOfTheFilm') },
+          { value: true, label: tr('drills') },
+        ]"
+        :aria-label="tr('whatIsFlown')"
+        block
+        @change="(v: boolean) => setDrilling(v)"
+      />
       <PickField
-        :label="tr('shot')"
+        :label="drilling ? tr('atThePlaceOf') : tr('shot')"
         :value="selection.shotId"
         :options="shots"
         :save="
@@ -175,6 +210,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
           }
         "
       />
+      <DrillList v-if="drilling" :rows="drillRows" :chosen="drill?.id ?? null" @choose="chooseDrill" />
       <p v-if="!shot" class="quiet">{{ tr('chooseAShot') }}</p>
       <p v-else-if="!rehearsed" class="quiet">
         {{ shot.facts.noPath || tr('onlyMovesThatAreFilmed') }}
@@ -191,7 +227,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
         </p>
         <div class="acts">
           <button v-if="!flyingNow" class="btn lead" @click="start">
-            {{ marks ? tr('flyAgain') : tr('flyShot') }}
+            {{ marks ? tr('flyAgain') : drilling ? tr('flyDrill', { level }) : tr('flyShot') }}
           </button>
           <button v-if="flyingNow" class="btn lead" @click="finish">{{ tr('endTry') }}</button>
           <button v-if="flyingNow" class="btn" @click="freeze">

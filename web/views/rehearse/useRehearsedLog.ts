@@ -1,3 +1,4 @@
+import { drillRecord, type Drill } from '@core/drills';
 import { newRow } from '@core/model';
 import { rehearsedOf } from '@core/pilot';
 import { computed, ref, watch, type Ref } from 'vue';
@@ -20,26 +21,32 @@ const readBest = (shotId: string): KeptTry | null => {
 };
 
 /** Tries of a shot as practice of its move: one entry a visit, the best try kept on this device so that it can be seen again. */
-export const useRehearsedLog = (shot: Ref<DerivedShot | null>) => {
+export const useRehearsedLog = (shot: Ref<DerivedShot | null>, drilled: () => Drill | null) => {
   const store = useFilm();
   const best = ref<KeptTry | null>(null);
   let entryId = '';
-  const shotId = computed(() => shot.value?.facts.shot.id ?? '');
+  /** What is flown: a drill, or a shot. */
+  const target = computed(() => drilled()?.id ?? shot.value?.facts.shot.id ?? '');
   watch(
-    shotId,
+    target,
     (id) => {
       entryId = '';
       best.value = readBest(id);
     },
     { immediate: true },
   );
-  const sum = computed(() => rehearsedOf(store.list('practice'), shotId.value));
+  const sum = computed(() => {
+    const drill = drilled();
+    return drill
+      ? drillRecord(store.list('practice'), store.film?.pilotId ?? '', drill)
+      : rehearsedOf(store.list('practice'), target.value);
+  });
   /** Counts a try. @returns why it is not counted; '' where it is */
   const add = (kept: KeptTry): string => {
     if (!best.value || kept.mark > best.value.mark) {
       best.value = kept;
       try {
-        localStorage.setItem(keyOf(shotId.value), JSON.stringify(kept));
+        localStorage.setItem(keyOf(target.value), JSON.stringify(kept));
       } catch {
         // A full device keeps the mark, not the flight.
       }
@@ -67,7 +74,7 @@ export const useRehearsedLog = (shot: Ref<DerivedShot | null>) => {
       handling: 'simulator',
       tries: 1,
       keepers: keeper,
-      shotId: own.id,
+      ...(drilled() ? { shotId: null, drillId: target.value } : { shotId: own.id }),
       mark: kept.mark,
     });
     return store.create('practice', row, tr('rehearsalLower'))[0]?.say ?? '';

@@ -1,0 +1,53 @@
+import {
+  DRILL_IDS,
+  drillFacts,
+  drillHandling,
+  drillRecord,
+  DRILLS,
+  drillsForToday,
+  type DrillId,
+} from '@core/drills';
+import type { DerivedShot } from '@core/film';
+import { computed, ref, type ComputedRef } from 'vue';
+import { useDerivedFilm } from '../../stores/derived-film';
+import { useFilm } from '../../stores/film';
+
+const isDrill = (value: string | null): value is DrillId =>
+  (DRILL_IDS as readonly string[]).includes(value ?? '');
+
+/** Drills at the shot's location: which one is chosen, how the pilot stands with each, and the shot it is flown as. */
+export const useDrills = (base: ComputedRef<DerivedShot | null>) => {
+  const store = useFilm();
+  const derivedFilm = useDerivedFilm();
+  const chosen = ref<DrillId | null>(null);
+  const begunMs = Date.now();
+  const pilot = computed(() => store.get('pilot', store.film?.pilotId ?? '') ?? null);
+  const asked = computed(
+    () => new Set([...(derivedFilm.derived?.shots.values() ?? [])].map((s) => s.facts.shot.move.kind)),
+  );
+  /** Chosen for the day when the view was opened: a try does not change what today's are. */
+  const today = drillsForToday(pilot.value, store.list('practice'), asked.value, begunMs).map((d) => d.id);
+  const rows = computed(() =>
+    [...DRILLS]
+      .map((drill) => ({
+        drill,
+        today: today.includes(drill.id),
+        record: drillRecord(store.list('practice'), pilot.value?.id ?? '', drill),
+      }))
+      .sort((a, b) => Number(b.today) - Number(a.today)),
+  );
+  const row = computed(() => rows.value.find((r) => r.drill.id === chosen.value) ?? null);
+  const level = computed(() => row.value?.record.level ?? 1);
+  const drill = computed(() => row.value?.drill ?? null);
+  const handling = computed(() => drillHandling(level.value));
+  /** The drill as a shot at the same place, for cockpit and marks; null where no drill is chosen or it cannot be flown here. */
+  const flown = computed<DerivedShot | null>(() => {
+    if (!base.value || !drill.value) return null;
+    const facts = drillFacts(drill.value, level.value, base.value.facts, base.value.light);
+    return facts && { ...base.value, facts, light: null };
+  });
+  const choose = (id: string | null): void => {
+    chosen.value = isDrill(id) ? id : null;
+  };
+  return { rows, drill, level, handling, flown, choose };
+};
