@@ -139,3 +139,30 @@ test('on a phone two thumbs fly it', async ({ page, bench }) => {
     expect(Number.parseFloat(await speed.innerText())).toBeLessThan(0.5);
   }).toPass();
 });
+
+test('a drill is chosen for the day, flown, marked and counts towards its next level', async ({
+  page,
+  bench,
+}) => {
+  await withoutPicture(page);
+  await bench.open('rehearse');
+  const panel = page.getByRole('complementary', { name: 'Rehearsal' });
+  await panel.getByText('Drills', { exact: true }).click();
+  await expect(panel.locator('.today')).toHaveCount(3);
+  const hold = panel.locator('[data-drill=hold-gusts]');
+  await hold.click();
+  await expect(hold).toContainText('Level 1');
+  for (let tries = 1; tries <= 3; tries += 1) {
+    await panel.getByRole('button', { name: tries === 1 ? 'Fly drill, level 1' : 'Fly again' }).click();
+    await expect(panel.getByRole('button', { name: 'End try' })).toBeVisible({ timeout: 15_000 });
+    expect(await marked(page)).toBeGreaterThan(69);
+    await expect(page.getByText(`Counted as practice: try ${tries} of this drill.`)).toBeVisible();
+  }
+  await expect(hold).toContainText('Level 2, 3 tries');
+  await bench.saved();
+  const rows = (await bench.stored()).file.kit.practice.filter((p) => p.drillId !== '');
+  expect(rows).toMatchObject([
+    { drillId: 'hold-gusts', moveKind: 'hold', tries: 3, keepers: 3, shotId: null },
+  ]);
+  await bench.accessible();
+});

@@ -22,8 +22,8 @@ defineEmits<{ choose: [id: string] }>();
       >
         <b>{{ tr(`drill.${drill.id}`) }}</b>
         <span v-if="today" class="today">{{ tr('today') }}</span>
-        <span class="quiet says">{{ tr(`drillSays.${drill.id}`) }}</span>
-        <span class="quiet">{{
+        <span v-if="chosen === drill.id" class="quiet says">{{ tr(`drillSays.${drill.id}`) }}</span>
+        <span class="quiet level">{{
           record.best === null
             ? tr('levelOnly', { level: record.level })
             : tr('levelTriesBest', {
@@ -74,5 +74,8 @@ defineEmits<{ choose: [id: string] }>();
 .drill > .quiet {
   grid-column: 1 / -1;
   font-size: 13.5px;
+}
+.drill > .level {
+  grid-row: 2;
 }
 </style>

@@ -3,7 +3,7 @@ import { controlsFrom, profileGives, STICK_MODES, type StickMode } from '@core/r
 import type { HandlingName } from '@core/model';
 import 'element-plus/es/components/segmented/style/css';
 import { ElSegmented } from 'element-plus';
-import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { choices, HANDLING_WORDS } from '../../format';
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
@@ -34,6 +34,7 @@ const {
   handling: drillSticks,
   flown: drilled,
   choose: chooseDrill,
+  goOn,
 } = useDrills(base);
 /** Whether drills are flown, or the shots of the film. */
 const drilling = ref(false);
@@ -135,6 +136,7 @@ const {
   callNow,
 } = useRehearsal(
   shot,
+  () => [shot.value?.facts.shot.id, ...(drilling.value ? [drill.value?.id, level.value] : [])].join(' '),
   handling,
   calm,
   (s) => {
@@ -143,8 +145,14 @@ const {
   },
   draw,
 );
+const fly = (): void => {
+  goOn();
+  void nextTick(start);
+};
 const cockpit = { flight, tick, count, stand };
-const { best, sum, add } = useRehearsedLog(shot, () => (drilling.value ? drill.value : null));
+const { best, sum, add } = useRehearsedLog(shot, () =>
+  drilling.value && drill.value ? { drill: drill.value, level: level.value } : null,
+);
 const counted = ref('');
 watch(phase, (now, was) => {
   if (now === 'count') counted.value = '';
@@ -153,7 +161,10 @@ watch(phase, (now, was) => {
   keys.release();
   if (was === 'watching') counted.value = tr('watchedNotCountedAsA');
   else if (!ended.value) counted.value = tr('takenBackOrSlowedIn');
-  else counted.value = add(ended.value) || tr('countedAsPracticeTryTries', { tries: sum.value.tries });
+  else
+    counted.value =
+      add(ended.value) ||
+      tr(drilling.value ? 'countedAsDrill' : 'countedAsPracticeTryTries', { tries: sum.value.tries });
 });
 
 const planned = computed(() => rehearsed.value?.trajectory.samples.map((s) => s.pose.at) ?? []);
@@ -226,7 +237,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
           >.
         </p>
         <div class="acts">
-          <button v-if="!flyingNow" class="btn lead" @click="start">
+          <button v-if="!flyingNow" class="btn lead" @click="fly">
             {{ marks ? tr('flyAgain') : drilling ? tr('flyDrill', { level }) : tr('flyShot') }}
           </button>
           <button v-if="flyingNow" class="btn lead" @click="finish">{{ tr('endTry') }}</button>

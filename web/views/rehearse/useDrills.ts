@@ -6,6 +6,7 @@ import {
   DRILLS,
   drillsForToday,
   type DrillId,
+  type DrillLevel,
 } from '@core/drills';
 import type { DerivedShot } from '@core/film';
 import { computed, ref, type ComputedRef } from 'vue';
@@ -36,8 +37,9 @@ export const useDrills = (base: ComputedRef<DerivedShot | null>) => {
       }))
       .sort((a, b) => Number(b.today) - Number(a.today)),
   );
+  /** Stays while a drill is chosen: a good try shows its marks before the next level begins. */
+  const level = ref<DrillLevel>(1);
   const row = computed(() => rows.value.find((r) => r.drill.id === chosen.value) ?? null);
-  const level = computed(() => row.value?.record.level ?? 1);
   const drill = computed(() => row.value?.drill ?? null);
   const handling = computed(() => drillHandling(level.value));
   /** The drill as a shot at the same place, for cockpit and marks; null where no drill is chosen or it cannot be flown here. */
@@ -46,8 +48,13 @@ export const useDrills = (base: ComputedRef<DerivedShot | null>) => {
     const facts = drillFacts(drill.value, level.value, base.value.facts, base.value.light);
     return facts && { ...base.value, facts, light: null };
   });
+  /** Takes up the level the record has come to. */
+  const goOn = (): void => {
+    level.value = row.value?.record.level ?? 1;
+  };
   const choose = (id: string | null): void => {
     chosen.value = isDrill(id) ? id : null;
+    goOn();
   };
-  return { rows, drill, level, handling, flown, choose };
+  return { rows, drill, level, handling, flown, choose, goOn };
 };

@@ -54,9 +54,13 @@ const isOver = ({ state }: Try, { end, totalS }: Trajectory): boolean => {
   return (tS >= totalS && off < AT_END_M && still) || tS > totalS * LONGEST + LATE_S;
 };
 
-/** Flies a shot by hand: counts down, steps with the clock, freezes, goes back, marks. */
+/**
+ * Flies a shot by hand: counts down, steps with the clock, freezes, goes back, marks.
+ * @param target names what is flown: another one begins anew, the same worked out afresh does not
+ */
 export const useRehearsal = (
   shot: Ref<DerivedShot | null>,
+  target: () => string,
   handling: Ref<HandlingName>,
   calm: Ref<boolean>,
   asked: (seconds: number) => Controls,
@@ -148,7 +152,7 @@ export const useRehearsal = (
     cancelAnimationFrame(frame);
     document.removeEventListener('visibilitychange', hidden);
   });
-  watch([() => shot.value?.facts.shot.id, handling, calm], reset);
+  watch([target, handling, calm], reset);
 
   const calls = computed(() => (rehearsed.value ? callOuts(rehearsed.value.trajectory) : []));
   return {

@@ -1,4 +1,4 @@
-import { drillRecord, type Drill } from '@core/drills';
+import { drillRecord, type Drill, type DrillLevel } from '@core/drills';
 import { newRow } from '@core/model';
 import { rehearsedOf } from '@core/pilot';
 import { computed, ref, watch, type Ref } from 'vue';
@@ -21,12 +21,18 @@ const readBest = (shotId: string): KeptTry | null => {
 };
 
 /** Tries of a shot as practice of its move: one entry a visit, the best try kept on this device so that it can be seen again. */
-export const useRehearsedLog = (shot: Ref<DerivedShot | null>, drilled: () => Drill | null) => {
+export const useRehearsedLog = (
+  shot: Ref<DerivedShot | null>,
+  drilled: () => { readonly drill: Drill; readonly level: DrillLevel } | null,
+) => {
   const store = useFilm();
   const best = ref<KeptTry | null>(null);
   let entryId = '';
   /** What is flown: a drill, or a shot. */
-  const target = computed(() => drilled()?.id ?? shot.value?.facts.shot.id ?? '');
+  const target = computed(() => {
+    const drill = drilled();
+    return drill ? `${drill.drill.id} ${drill.level}` : (shot.value?.facts.shot.id ?? '');
+  });
   watch(
     target,
     (id) => {
@@ -38,7 +44,7 @@ export const useRehearsedLog = (shot: Ref<DerivedShot | null>, drilled: () => Dr
   const sum = computed(() => {
     const drill = drilled();
     return drill
-      ? drillRecord(store.list('practice'), store.film?.pilotId ?? '', drill)
+      ? drillRecord(store.list('practice'), store.film?.pilotId ?? '', drill.drill)
       : rehearsedOf(store.list('practice'), target.value);
   });
   /** Counts a try. @returns why it is not counted; '' where it is */
@@ -53,6 +59,7 @@ export const useRehearsedLog = (shot: Ref<DerivedShot | null>, drilled: () => Dr
     }
     const pilotId = store.film?.pilotId;
     const own = shot.value?.facts.shot;
+    const drill = drilled();
     if (!pilotId || !own) return tr('chooseAPilotInThe');
     const now = store.get('practice', entryId);
     const keeper = kept.mark >= KEEPER_MARK ? 1 : 0;
@@ -74,7 +81,7 @@ export const useRehearsedLog = (shot: Ref<DerivedShot | null>, drilled: () => Dr
       handling: 'simulator',
       tries: 1,
       keepers: keeper,
-      ...(drilled() ? { shotId: null, drillId: target.value } : { shotId: own.id }),
+      ...(drill ? { shotId: null, drillId: drill.drill.id } : { shotId: own.id }),
       mark: kept.mark,
     });
     return store.create('practice', row, tr('rehearsalLower'))[0]?.say ?? '';

@@ -14,6 +14,7 @@ const DE: Texts<typeof EN> = {
   cockpit: 'Cockpit',
   controllerPadName: 'Controller: {padName}.',
   corrections: 'Korrekturen',
+  countedAsDrill: 'Als Übung gezählt: Versuch {tries} dieser Übung.',
   countedAsPracticeTryTries: 'Als Übung gezählt: Versuch {tries} dieser Einstellung.',
   'drill.hold-gusts': 'Halten in Böen',
   'drill.slow-yaw': 'Langsam gieren',

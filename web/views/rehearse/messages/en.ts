@@ -11,6 +11,7 @@ export const EN = {
   cockpit: 'Cockpit',
   controllerPadName: 'Controller: {padName}.',
   corrections: 'Corrections',
+  countedAsDrill: 'Counted as practice: try {tries} of this drill.',
   countedAsPracticeTryTries: 'Counted as practice: try {tries} of this shot.',
   'drill.hold-gusts': 'Hold in gusts',
   'drill.slow-yaw': 'Slow yaw',
