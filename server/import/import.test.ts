@@ -112,8 +112,8 @@ describe('a batch of many changes', () => {
           reached += new Set(plan.map((p) => p.act)).size === 3 ? 1 : 0;
         },
       ),
-      { numRuns: 12 },
+      { numRuns: 6 },
     );
-    expect(reached).toBeGreaterThan(3);
+    expect(reached).toBeGreaterThan(1);
   });
 });
