@@ -250,6 +250,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
             {{ tr('watchBestMark', { mark: best.mark }) }}
           </button>
         </div>
+        <DrillList v-if="drilling" :rows="drillRows" :chosen="drill?.id ?? null" @choose="chooseDrill" />
         <p v-if="tooSlow" class="care">
           {{ tr('thisStickProfileIsSlower') }}
         </p>

@@ -289,7 +289,7 @@ const DE: Texts<typeof EN> = {
   tableOf: 'Tabelle der',
   tablesAndFiles: 'Tabellen und Dateien',
   tablesAreCSVWithThe:
-    'Tabellen sind CSV mit den Namen über den Spalten; Dinge erkennt man am Namen, Einstellungen an Drehort und Titel, höchstens {MOST_ROWS} Zeilen. Die Form der Ausrüstungsdatei ist veröffentlicht unter',
+    'Tabellen sind CSV oder XLSX mit den Namen über den Spalten; Dinge erkennt man am Namen, Einstellungen an Drehort und Titel, höchstens {MOST_ROWS} Zeilen. Die Form der Ausrüstungsdatei ist veröffentlicht unter',
   takes: 'Takes',
   takesToPlan: 'Geplante Takes',
   thatDayIsStillTo: 'Dieser Tag kommt erst noch.',

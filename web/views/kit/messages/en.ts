@@ -284,7 +284,7 @@ export const EN = {
   tableOf: 'Table of',
   tablesAndFiles: 'Tables and files',
   tablesAreCSVWithThe:
-    'Tables are CSV with the names above their columns; things are known by their name, shots by location and title, at most {MOST_ROWS} lines. The form of the kit file is published at',
+    'Tables are CSV or XLSX with the names above their columns; things are known by their name, shots by location and title, at most {MOST_ROWS} lines. The form of the kit file is published at',
   takes: 'Takes',
   takesToPlan: 'Takes to plan',
   thatDayIsStillTo: 'That day is still to come.',
