@@ -221,7 +221,12 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
           }
         "
       />
-      <DrillList v-if="drilling" :rows="drillRows" :chosen="drill?.id ?? null" @choose="chooseDrill" />
+      <DrillList
+        v-if="drilling && !rehearsed"
+        :rows="drillRows"
+        :chosen="drill?.id ?? null"
+        @choose="chooseDrill"
+      />
       <p v-if="!shot" class="quiet">{{ tr('chooseAShot') }}</p>
       <p v-else-if="!rehearsed" class="quiet">
         {{ shot.facts.noPath || tr('onlyMovesThatAreFilmed') }}
