@@ -38,6 +38,13 @@ const install = () => {
   writeFileSync(mark, wanted);
 };
 
+/** A production install of a version that has been built (`npm ci --omit=dev`): it has what runs, and no tools. */
+const shipped = () =>
+  command === 'start' &&
+  existsSync('dist/server/main.mjs') &&
+  existsSync('node_modules/express') &&
+  !existsSync('node_modules/vite');
+
 const filesIn = (dir) =>
   readdirSync(dir, { withFileTypes: true }).flatMap((e) =>
     e.isDirectory() ? filesIn(join(dir, e.name)) : [join(dir, e.name)],
@@ -45,6 +52,7 @@ const filesIn = (dir) =>
 
 /** Builds pages and server if a source is newer than they are. */
 const build = (force = false) => {
+  if (shipped()) return;
   const index = 'dist/web/index.html';
   const sources = [
     ...['web', 'core', 'contract', 'server', 'demo'].flatMap(filesIn),
@@ -208,5 +216,5 @@ if (!act) {
   console.error(`Unknown command “${command}”. There are: ${Object.keys(commands).join(', ')}.`);
   process.exit(1);
 }
-install();
+if (!shipped()) install();
 act();

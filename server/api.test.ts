@@ -6,6 +6,9 @@ import { deriveFilm } from '../core/film/derive';
 import type { FilmInput } from '@core/model';
 import { demoFilm } from '@demo';
 import { v4 as uuid } from 'uuid';
+import { newValidator } from '../contract/validator';
+import { api } from './routes/api';
+import { pairing } from './routes/pairing';
 import { batchOf, change, getJson, openFirst, post, testServer } from './testing';
 
 let server: Awaited<ReturnType<typeof testServer>>;
@@ -458,5 +461,56 @@ describe('a wrong method', () => {
     }
     expect((await fetch(`${server.address}/api/nothing`, { method: 'PUT' })).status).toBe(404);
     expect((await fetch(`${server.address}/api/films`, { method: 'HEAD' })).status).toBe(200);
+  });
+});
+
+describe('the description of the API', () => {
+  interface Described {
+    paths: Record<
+      string,
+      Record<string, { operationId: string; responses: Record<string, { content?: object }> }>
+    >;
+    components: { schemas: Record<string, object> };
+  }
+  it('names every route there is, and no other, each by a name of its own', async () => {
+    const { paths } = await getJson<Described>(server.address, '/api/openapi.json');
+    const described = Object.entries(paths).flatMap(([path, methods]) =>
+      Object.keys(methods).map((m) => `${m.toUpperCase()} ${path}`),
+    );
+    const none = {} as never;
+    const routers = [api(none, none, none, none, none, { version: '', tiles: '' }), pairing(() => null)];
+    const routed = routers.flatMap(({ stack }) =>
+      stack.flatMap(({ route }) =>
+        route
+          ? route.stack.map((l) => `${l.method.toUpperCase()} /api${route.path.replace(/:(\w+)/g, '{$1}')}`)
+          : [],
+      ),
+    );
+    expect([...new Set(described)].sort()).toEqual([...new Set(routed)].sort());
+    const ids = Object.values(paths).flatMap((m) => Object.values(m).map((o) => o.operationId));
+    expect(new Set(ids).size).toBe(ids.length);
+  });
+  it('describes what is answered: the demo film, the kit and the lists hold to it', async () => {
+    const { paths, components } = await getJson<Described>(server.address, '/api/openapi.json');
+    const ajv = newValidator({ strict: false, validateFormats: false });
+    ajv.addSchema({ $id: 'api', components });
+    const { id } = await openFirst(server.address);
+    let held = 0;
+    for (const [path, { get }] of Object.entries(paths)) {
+      const schema = (
+        get?.responses['200']?.content as { 'application/json'?: { schema: object } } | undefined
+      )?.['application/json']?.schema;
+      if (!schema || /documents|assets|openapi|schemas/.test(path)) continue;
+      const asked = path.replace('{id}', id).replace('{code}', '25830');
+      const check = ajv.compile(
+        JSON.parse(JSON.stringify(schema).replaceAll('"#/components', '"api#/components')) as object,
+      );
+      expect(
+        check(await getJson(server.address, asked)),
+        `${path}: ${JSON.stringify(check.errors?.[0])}`,
+      ).toBe(true);
+      held += 1;
+    }
+    expect(held).toBeGreaterThan(9);
   });
 });
