@@ -13,6 +13,7 @@ const DE: Texts<typeof EN> = {
   'count.clip': '{n, plural, one {# Clip} other {# Clips}}',
   'count.day': '{n, plural, one {# Tag} other {# Tage}}',
   'count.device': '{n, plural, one {# Gerät} other {# Geräte}}',
+  'count.file': '{n, plural, one {# Datei} other {# Dateien}}',
   'count.flight': '{n, plural, one {# Flug} other {# Flüge}}',
   'count.landing': '{n, plural, one {# Landung} other {# Landungen}}',
   'count.location': '{n, plural, one {# Drehort} other {# Drehorte}}',

@@ -10,6 +10,7 @@ export const EN = {
   'count.clip': '{n, plural, one {# clip} other {# clips}}',
   'count.day': '{n, plural, one {# day} other {# days}}',
   'count.device': '{n, plural, one {# device} other {# devices}}',
+  'count.file': '{n, plural, one {# file} other {# files}}',
   'count.flight': '{n, plural, one {# flight} other {# flights}}',
   'count.landing': '{n, plural, one {# landing} other {# landings}}',
   'count.location': '{n, plural, one {# location} other {# locations}}',

@@ -13,6 +13,7 @@ import { useSelection } from '../../stores/selection';
 import type { Thing } from '../../sync/history';
 import { readTextFile } from '../../exchange/text-file';
 import CardPane from './CardPane.vue';
+import CopiesPane from './CopiesPane.vue';
 import DocumentList from './DocumentList.vue';
 import { tr } from './messages';
 
@@ -67,6 +68,7 @@ const bringIn = async (event: Event): Promise<void> => {
     <DocumentList :film="store.filmId" />
     <div class="clips">
       <CardPane :lines="lines" />
+      <CopiesPane />
       <section class="sheet" aria-labelledby="takes-title">
         <header>
           <h2 id="takes-title">{{ tr('clipsByShot') }}</h2>
