@@ -1,4 +1,4 @@
-import { copyFile, mkdtemp, readFile, rm, utimes } from 'node:fs/promises';
+import { copyFile, mkdir, mkdtemp, readFile, rm, utimes, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v4 as uuid } from 'uuid';
@@ -159,4 +159,41 @@ test('the day is taken along as one page, takes are noted on it without a server
   ]);
   expect(derived.done.has(shot.id)).toBe(true);
   await rm(dir, { recursive: true, force: true });
+});
+
+test('a copy is held against its card byte by byte, its fault named, and once proved it is entered', async ({
+  page,
+  bench,
+}) => {
+  const folder = await mkdtemp(join(tmpdir(), 'dusk-copies-'));
+  const write = async (path: string, content: string): Promise<void> => {
+    await mkdir(join(folder, path, '..'), { recursive: true });
+    await writeFile(join(folder, path), content);
+  };
+  await write('CARD/DCIM/A001.MP4', 'first clip'.repeat(2000));
+  await write('CARD/DCIM/A002.MP4', 'second clip'.repeat(900));
+  await write('COPY/viaduct/A001.MP4', 'first clip'.repeat(2000));
+  await write('COPY/viaduct/A002.MP4', `${'second clip'.repeat(899)}second clop`);
+  await bench.open('footage');
+  const pane = page.getByRole('region', { name: 'Prove a copy' });
+  const card = (await bench.stored()).file.kit.cards.find((c) => c.usedGB > 0)!;
+  await expect(pane).toContainText(card.name);
+  await pane.getByLabel('Choose card folder').setInputFiles(join(folder, 'CARD'));
+  await pane.getByLabel('Choose copy folder').setInputFiles(join(folder, 'COPY'));
+  await pane.getByRole('button', { name: 'Compare copy' }).click();
+  await expect(pane.locator('[data-copies]')).toContainText('1 of 2 files are the same');
+  await expect(pane.locator('.wrong')).toContainText('A002.MP4 holds other bytes');
+  await expect(pane.getByRole('button', { name: /Enter as one/ })).toBeHidden();
+  await write('COPY/viaduct/A002.MP4', 'second clip'.repeat(900));
+  await pane.getByLabel('Choose copy folder').setInputFiles(join(folder, 'COPY'));
+  await pane.getByRole('button', { name: 'Compare copy' }).click();
+  await expect(pane.locator('[data-copies]')).toContainText('2 of 2 files are the same');
+  const copies = async () =>
+    (await bench.stored()).file.kit.cardMoves.filter((m) => m.cardId === card.id && m.act === 'copy').length;
+  const before = await copies();
+  await pane.getByRole('button', { name: /Enter as one/ }).click();
+  await bench.saved();
+  expect(await copies()).toBe(before + 1);
+  await bench.accessible();
+  await rm(folder, { recursive: true, force: true });
 });
