@@ -1,16 +1,17 @@
 <script setup lang="ts">
-import { defineAsyncComponent } from 'vue';
+import { onMounted, ref } from 'vue';
 import { afterFirstView } from '../composables/idle';
 import { language } from '../language';
-// Part of the page: a device that was removed gets nothing more.
+// Both bars are part of the page: where the network goes, or this device is removed, nothing more comes.
 import PairBar from './PairBar.vue';
+import UpdateBar from './UpdateBar.vue';
 
-/** Comes after the first view; where the network went before it came, with the network. */
-const UpdateBar = defineAsyncComponent({
-  loader: () => afterFirstView().then(() => import('./UpdateBar.vue')),
-  onError: (_error, retry) => {
-    addEventListener('online', retry, { once: true });
-  },
+/** The next version is looked for after the first view. */
+const later = ref(false);
+onMounted(() => {
+  void afterFirstView().then(() => {
+    later.value = true;
+  });
 });
 </script>
 
@@ -18,5 +19,5 @@ const UpdateBar = defineAsyncComponent({
   <!-- Another language begins every view anew: what it worked out in words is worked out again. -->
   <RouterView :key="language" />
   <PairBar />
-  <UpdateBar />
+  <UpdateBar v-if="later" />
 </template>
