@@ -192,6 +192,9 @@ header {
 header h2 {
   flex: 1;
 }
+.pane :deep(.el-select) {
+  width: min(320px, 70vw);
+}
 .progress {
   display: grid;
   grid-template-columns: 1fr max-content;
