@@ -94,14 +94,14 @@ const sameBytes = async (
 /**
  * Compares a copy with its card, byte by byte: the strongest proof there is, and as fast as a checksum of both.
  * @param known paths that were found the same before, for going on after a stop
- * @param progress told the bytes compared so far and of how many
+ * @param progress told the bytes compared so far and of how many, and the path of a file that was found the same
  * @param given up when nobody waits any more
  */
 export const compareCopy = async (
   card: readonly ListedFile[],
   copy: readonly ListedFile[],
   known: ReadonlySet<string>,
-  progress: (done: number, all: number) => void,
+  progress: (done: number, all: number, same: string | null) => void,
   given: { readonly aborted: boolean },
 ): Promise<Comparison> => {
   const footage = card.filter(isFootage);
@@ -115,16 +115,17 @@ export const compareCopy = async (
     const before = done;
     const read = (bytes: number): void => {
       done += bytes;
-      progress(done, all);
+      progress(done, all, null);
     };
     const verdict = async (): Promise<CopyVerdict> => {
       if (!twin) return 'missing';
       if (twin.size !== file.size) return 'other-size';
       return known.has(path) || (await sameBytes(file, twin, read, given)) ? 'same' : 'differs';
     };
-    files.push({ path, bytes: file.size, verdict: await verdict() });
+    const found = await verdict();
+    files.push({ path, bytes: file.size, verdict: found });
     done = before + file.size;
-    progress(done, all);
+    progress(done, all, found === 'same' ? path : null);
   }
   return { files, bytes: all, proved: files.length > 0 && files.every((f) => f.verdict === 'same') };
 };

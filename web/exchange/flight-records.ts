@@ -4,6 +4,7 @@ import { found, none, type Result } from '@core/units';
 import GPX from 'ol/format/GPX.js';
 import { LineString, MultiLineString } from 'ol/geom.js';
 import Papa from 'papaparse';
+import { numberIn } from './cell-number';
 import { tr } from './messages';
 
 /** What a column of a flight record can be. */
@@ -41,16 +42,13 @@ export const guessColumns = (headings: readonly string[]): RecordColumns => {
   };
 };
 
-const numberIn = (text: string | undefined): number => {
-  const plain = (text ?? '').replace(/[%\s]/g, '');
-  return plain === '' ? NaN : Number(/^-?\d+,\d+$/.test(plain) ? plain.replace(',', '.') : plain);
-};
+const figureIn = (text: string | undefined): number => numberIn(text ?? '', true);
 
 const STAMP = /^(\d{4})-(\d\d)-(\d\d)[ T](\d\d):(\d\d)(?::(\d\d(?:\.\d+)?))?\s*(Z|[+-]\d\d:?\d\d)?$/i;
 
 /** An instant as tables write it: ISO, or seconds or milliseconds since 1970; without a zone it is the clock of the location. */
 const instantIn = (text: string, zone: string): number => {
-  const value = numberIn(text);
+  const value = figureIn(text);
   if (Number.isFinite(value)) return value > 1e11 ? value : value > 1e8 ? value * 1000 : NaN;
   const parts = STAMP.exec(text.trim());
   if (!parts) return NaN;
@@ -94,7 +92,7 @@ export const recordFromTable = (
   const feet = height !== null && /\b(ft|feet)\b|\[ft\]/i.test(height);
   const points = rows.flatMap((row): RecordPoint[] => {
     const utcMs = instantIn(row[time] ?? '', zone);
-    const [lat, lon] = [numberIn(row[latitude]), numberIn(row[longitude])];
+    const [lat, lon] = [figureIn(row[latitude]), figureIn(row[longitude])];
     // 0, 0 is what is written while no satellite is found.
     if (
       !Number.isFinite(utcMs) ||
@@ -103,8 +101,8 @@ export const recordFromTable = (
       (lat === 0 && lon === 0)
     )
       return [];
-    const up = height === null ? NaN : numberIn(row[height]);
-    const charge = share === null ? NaN : numberIn(row[share]);
+    const up = height === null ? NaN : figureIn(row[height]);
+    const charge = share === null ? NaN : figureIn(row[share]);
     return [
       {
         utcMs,

@@ -2,6 +2,7 @@ import { PRIORITIES, SCHEMAS, STORY_ROLES, type Entity, type EntityKind } from '
 import { MOVES } from '@core/moves';
 import { found, none, type Result } from '@core/units';
 import Papa from 'papaparse';
+import { numberIn } from './cell-number';
 import { secondsIn } from './shot-cells';
 import type { Sheet } from './sheet-file';
 import { tr } from './messages';
@@ -28,24 +29,6 @@ interface Column {
   readonly write: (row: Row, names: Names) => string;
   readonly read: (text: string, names: Names) => Result<Row>;
 }
-
-/**
- * A number as tables write it: decimal point or comma, groups of thousands, a per cent sign where per cent are meant.
- * @returns NaN where it is none
- */
-const numberIn = (text: string, percent = false): number => {
-  const bare = text
-    .trim()
-    .replace(percent ? /\s*%$/ : /$^/, '')
-    .replace(/[\s\u00a0\u202f'’]/g, '');
-  const last = Math.max(bare.lastIndexOf(','), bare.lastIndexOf('.'));
-  const mark = bare[last];
-  // The last mark is the decimal one where both are there; alone and once it is decimal too.
-  const other = mark === ',' ? '.' : ',';
-  const grouped = bare.includes(',') && bare.includes('.');
-  const plain = grouped ? bare.replaceAll(other, '').replace(',', '.') : bare.replace(',', '.');
-  return /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i.test(plain) ? Number(plain) : NaN;
-};
 
 const number = (head: string, key: string, scale = 1): Column => ({
   head,

@@ -7,18 +7,18 @@ const copies = {
     card: readonly File[],
     copy: readonly File[],
     known: ReadonlySet<string>,
-    progress: (done: number, all: number) => void,
+    progress: (done: number, all: number, same: string | null) => void,
   ): Promise<Comparison> {
     let told = 0;
     return compareCopy(
       card,
       copy,
       known,
-      (done, all) => {
-        // A message for each hundredth is enough.
-        if (done < all && done - told < all / 100) return;
+      (done, all, same) => {
+        // A message for each hundredth, and for each file, is enough.
+        if (same === null && done < all && done - told < all / 100) return;
         told = done;
-        progress(done, all);
+        progress(done, all, same);
       },
       { aborted: false },
     );

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { heightIn } from '@core/terrain';
 import { describe, expect, it } from 'vitest';
+import { doubtfulM } from './doubt';
 import type { FindProjection, Projection } from './projection';
 import { readHeights } from './read';
 
@@ -74,6 +75,16 @@ describe('files of heights written by another program', () => {
     expect(await codes('scaled.tif')).toEqual(['heights.scaled']);
     expect(await codes('feet.tif')).toEqual(['heights.feet']);
     expect(await codes('area.tif')).toEqual([]);
+  });
+  it('asks about ground far from the elevation that was entered, and not about a hole', () => {
+    expect([500, 533, 732, 733, 0].map((e) => doubtfulM({ hereM: HERE_M }, e))).toEqual([
+      132.5,
+      null,
+      null,
+      100.5,
+      632.5,
+    ]);
+    expect(doubtfulM({ hereM: NaN }, 0)).toBeNull();
   });
   it('leaves holes unknown', async () => {
     const { grid } = await taken('holes.tif');

@@ -77,25 +77,30 @@ const compare = async (): Promise<void> => {
       original.value,
       copy.value,
       known,
-      proxy((done: number, all: number) => {
-        if (mine === worker) share.value = all > 0 ? done / all : 1;
+      proxy((done: number, all: number, same: string | null) => {
+        if (mine !== worker) return;
+        share.value = all > 0 ? done / all : 1;
+        // After a stop it goes on behind what was found the same.
+        if (same !== null) known.add(same);
       }),
     );
     if (mine !== worker) return;
     result.value = found;
-    known = new Set(found.files.flatMap((f) => (f.verdict === 'same' ? f.path : [])));
   } catch (error) {
     if (mine === worker) fault.value = tr('copyCannotBeRead', { why: String(error) });
   }
   if (mine === worker) stop();
 };
 const wrong = computed(() => result.value?.files.filter((f) => f.verdict !== 'same') ?? []);
-const again = computed(() => entered.has(folderOf(copy.value)));
+/** A folder as a copy of the card in hand. */
+const copyKey = (): string => `${cardId.value} ${folderOf(copy.value)}`;
+const again = computed(() => entered.has(copyKey()));
 const enter = (): void => {
+  const card = store.get('card', cardId.value);
+  const key = copyKey();
   fault.value = logCard(store, cardId.value, 'copy');
   if (fault.value) return;
-  entered.add(folderOf(copy.value));
-  const card = store.get('card', cardId.value);
+  entered.add(key);
   selection.say(tr('copyEntered', { name: card?.name ?? '' }));
   copy.value = [];
   result.value = null;

@@ -61,7 +61,6 @@ defineEmits<{ choose: [id: string] }>();
 }
 .drill.chosen {
   border-color: var(--pick);
-  background: var(--pick-ground, var(--slab-2));
 }
 .says {
   grid-column: 1 / -1;

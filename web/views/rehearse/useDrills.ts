@@ -9,7 +9,7 @@ import {
   type DrillLevel,
 } from '@core/drills';
 import type { DerivedShot } from '@core/film';
-import { computed, ref, type ComputedRef } from 'vue';
+import { computed, ref, watchEffect, type ComputedRef } from 'vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 
@@ -26,13 +26,17 @@ export const useDrills = (base: ComputedRef<DerivedShot | null>) => {
   const asked = computed(
     () => new Set([...(derivedFilm.derived?.shots.values() ?? [])].map((s) => s.facts.shot.move.kind)),
   );
-  /** Chosen for the day when the view was opened: a try does not change what today's are. */
-  const today = drillsForToday(pilot.value, store.list('practice'), asked.value, begunMs).map((d) => d.id);
+  /** Chosen for the day when the film is first worked out here: a try does not change what today's are. */
+  const today = ref<readonly DrillId[]>([]);
+  watchEffect(() => {
+    if (!derivedFilm.derived || today.value.length > 0) return;
+    today.value = drillsForToday(pilot.value, store.list('practice'), asked.value, begunMs).map((d) => d.id);
+  });
   const rows = computed(() =>
     [...DRILLS]
       .map((drill) => ({
         drill,
-        today: today.includes(drill.id),
+        today: today.value.includes(drill.id),
         record: drillRecord(store.list('practice'), pilot.value?.id ?? '', drill),
       }))
       .sort((a, b) => Number(b.today) - Number(a.today)),

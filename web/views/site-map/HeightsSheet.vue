@@ -4,6 +4,7 @@ import type { Entity } from '@core/model';
 import { rangeOf } from '@core/terrain';
 import { computed, ref, shallowRef } from 'vue';
 import { useMessages } from '../../composables/useMessages';
+import { doubtfulM } from '../../exchange/heights/doubt';
 import type { HeightReading } from '../../exchange/heights/read';
 import { keepHeights, readHeightsFile } from '../../exchange/site-files';
 import { fixed, writeText } from '../../format';
@@ -28,26 +29,29 @@ const { text } = useMessages();
 const derivedFilm = useDerivedFilm();
 const metres = (value: number): string => writeText(value, 'metres', derivedFilm.units);
 
-/** Ground that stands farther than this from the entered elevation belongs to another place, or to another unit, m. */
-const DOUBTFUL_M = 100;
-
 const reading = shallowRef<HeightReading | null>(null);
 const fault = ref('');
 const busy = ref(true);
 const code = ref('');
 const said = (reason: Message | string): string => (typeof reason === 'string' ? reason : text(reason));
 
+/** Counts readings: one that was overtaken says nothing any more. */
+let turn = 0;
 const read = async (chosen: number | null): Promise<void> => {
+  turn += 1;
+  const mine = turn;
   busy.value = true;
   fault.value = '';
   reading.value = null;
   try {
     const answer = await readHeightsFile(props.file, props.place, chosen);
+    if (mine !== turn) return;
     if (answer.ok) {
       reading.value = answer.value;
       code.value = String(answer.value.projection.code);
     } else fault.value = said(answer.reason);
   } catch (error) {
+    if (mine !== turn) return;
     fault.value = error instanceof Error ? error.message : String(error);
   }
   busy.value = false;
@@ -59,9 +63,8 @@ const readAs = (value: string): void => {
 };
 const range = computed(() => (reading.value ? rangeOf(reading.value.grid) : null));
 const apart = computed(() => {
-  const hereM = reading.value?.hereM ?? NaN;
-  const apartM = Math.abs(hereM - props.place.elevationM);
-  return apartM > DOUBTFUL_M ? metres(apartM) : '';
+  const apartM = reading.value && doubtfulM(reading.value, props.place.elevationM);
+  return apartM === null ? '' : metres(apartM);
 });
 const named = computed(() => {
   if (!reading.value) return '';
@@ -147,7 +150,7 @@ void read(null);
   gap: 4px 14px;
 }
 .facts dt {
-  color: var(--quiet);
+  color: var(--chalk-2);
 }
 .facts dd {
   margin: 0;
