@@ -41,6 +41,8 @@ export const FilmFileSchema = strict({
   flights: listOf(ENTITIES.flight, 2000, { default: [] }),
   answers: listOf(ENTITIES.answer, 50_000, { default: [] }),
   takes: listOf(ENTITIES.take, 50_000, { default: [] }),
+  groundShots: listOf(ENTITIES.groundShot, 5000, { default: [] }),
+  voiceNotes: listOf(ENTITIES.voiceNote, 5000, { default: [] }),
   /** Files the grounds and pictures refer to. */
   assets: listOf(AssetSchema, 1000, { default: [] }),
   kit: KitSchema,

@@ -425,6 +425,34 @@ const pans: Sketch[] = [
 ];
 
 /** Two things somebody has looked at weeks before. */
+/** What the cut needs from the ground. */
+const groundShots: FilmFile['groundShots'] = [
+  {
+    id: demoId(20, 1),
+    locationId: VIADUCT,
+    position: 'a0',
+    title: 'Boots on the ballast',
+    role: 'detail',
+    timelineS: 3,
+    filmedBy: 'Assistant, second camera',
+    done: false,
+    cutPosition: '',
+    notes: 'Low, from behind, same light as the arches.',
+  },
+  {
+    id: demoId(20, 2),
+    locationId: PANS,
+    position: 'a0',
+    title: 'Salt on the rake',
+    role: 'detail',
+    timelineS: 4,
+    filmedBy: 'Pilot, on foot',
+    done: false,
+    cutPosition: '',
+    notes: '',
+  },
+];
+
 const answers: FilmFile['answers'] = (['rule', 'crewed'] as const).map((checkId, n) => ({
   id: demoId(18, n + 1),
   locationId: VIADUCT,
@@ -492,6 +520,8 @@ export const demoFilm = (): FilmFile => {
     flights: [],
     answers,
     takes: [],
+    groundShots,
+    voiceNotes: [],
     assets: grounds.map((g) => g.asset),
     kit: demoKit,
   };

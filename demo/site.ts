@@ -1,5 +1,5 @@
 import type { FilmFile } from '@contract';
-import { featureWords } from '@core/site';
+import { featureWords, newFeature } from '@core/site';
 import type { FeatureKind } from '@core/model';
 import { demoId } from './ids';
 
@@ -15,22 +15,14 @@ const feature = (
   more: Partial<Feature> = {},
 ): Feature => {
   const words = featureWords(kind);
-  return {
+  return newFeature(kind, {
     id: demoId(10, n),
     locationId,
-    kind,
     name,
     shape: spots.length === 1 ? 'point' : words.shapes[0] === 'line' ? 'line' : 'area',
     points: spots.map(([xM, yM]) => ({ xM, yM })),
-    heightM: words.heightM,
-    radiusM: words.radiusM,
-    keepM: words.keepM,
-    source: '',
-    until: '',
-    granted: false,
-    notes: '',
     ...more,
-  };
+  });
 };
 
 /** What is drawn on the plans of the made-up places. */

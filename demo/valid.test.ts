@@ -203,7 +203,7 @@ const saidBy = (film: FilmInput, derived: DerivedFilm): string[] => {
     [...derived.locationWarnings.values()],
     derived.budget.warnings,
     sheets.map((s) => s.lines.map((l) => [said(l.prompt), l.result])),
-    boardOf(derived).remarks,
+    boardOf(derived, input.groundShots).remarks,
     bagOf(input, film.kit, derived, places).items,
     places.map((p) => [p.flights.map((f) => explainFlight(f, derived)), lightSaid(film, derived, p)]),
   ]);

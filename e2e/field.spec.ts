@@ -185,3 +185,38 @@ test('leaving a location says what is missing there, and the evening logs copies
     file.kit.cardMoves.filter((m) => m.act === 'copy').length,
   );
 });
+
+test('a voice note is recorded to a take, played back after a reload, and goes with its take', async ({
+  page,
+  bench,
+}) => {
+  await bench.open('field');
+  const takes = page.getByRole('region', { name: 'Takes', exact: true });
+  await takes.getByRole('button', { name: 'Recording?' }).click();
+  await takes.getByRole('button', { name: 'Good', exact: true }).click();
+  await takes.getByRole('button', { name: 'Clip and note of take 1' }).click();
+  await takes.getByRole('button', { name: 'Record voice note' }).click();
+  await expect(takes.getByRole('button', { name: /Stop, [1-9]/ })).toBeVisible();
+  await takes.getByRole('button', { name: /Stop,/ }).click();
+  const notes = takes.getByRole('list', { name: 'Voice notes' });
+  await expect(notes.getByRole('button', { name: /Play/ })).toBeVisible();
+  await bench.accessible();
+  await bench.saved();
+  const { file } = await bench.stored();
+  expect(file.voiceNotes).toHaveLength(1);
+  const [note] = file.voiceNotes;
+  expect(note!.takeId).toBe(file.takes[0]!.id);
+  expect(note!.seconds).toBeGreaterThan(0.5);
+  // A container that browsers write, not an empty box: WebM begins with its own four bytes.
+  expect(Buffer.from(note!.data, 'base64').subarray(0, 4).toString('hex')).toBe('1a45dfa3');
+
+  await page.reload();
+  await notes.getByRole('button', { name: /Play/ }).click();
+  await expect(notes.getByRole('button', { name: /Stop/ })).toHaveAttribute('aria-pressed', 'true');
+  await takes.getByRole('button', { name: 'Delete take 1' }).click();
+  await expect(notes).toHaveCount(0);
+  await bench.saved();
+  expect((await bench.stored()).file.voiceNotes).toEqual([]);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(notes.getByRole('button', { name: /Play/ })).toBeVisible();
+});

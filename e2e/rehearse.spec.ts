@@ -62,6 +62,7 @@ test('a controller flies the shot, is learned, and freezes the flight when it go
   page,
   bench,
 }) => {
+  await withoutPicture(page);
   await page.addInitScript(() => {
     const pad = {
       id: 'test controller',

@@ -56,3 +56,40 @@ test('an empty film has a board that says what it waits for', async ({ page, app
   await page.getByRole('link', { name: 'Storyboard', exact: true }).click();
   await expect(page.getByText('The board shows the cut once there are shots.')).toBeVisible();
 });
+
+test('a shot from the ground stands in the list and in the cut, is put elsewhere by a key, and flies in nothing', async ({
+  page,
+  bench,
+}) => {
+  await bench.open();
+  const before = (await bench.stored()).derived.budget;
+  await page.getByRole('button', { name: 'Add ground shot' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Ground shot' });
+  await sheet.getByLabel('Title').fill('Ticket punch');
+  await sheet.getByLabel('Seconds in the cut').fill('2.5');
+  await sheet.getByLabel('Filmed by').fill('Second camera');
+  await bench.accessible();
+  await page.keyboard.press('Escape');
+  await expect(sheet).toHaveCount(0);
+  await expect(page.locator('[data-ground]').filter({ hasText: 'Ticket punch' })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Find shots' }).fill('punch');
+  await expect(page.locator('[data-ground]')).toHaveCount(1);
+  await bench.saved();
+  const { derived, file } = await bench.stored();
+  expect(derived.budget.airborneS).toBe(before.airborneS);
+  expect(derived.budget.timelineS).toBeCloseTo(before.timelineS + 2.5, 6);
+
+  await bench.open('storyboard');
+  const card = page.locator('.card').filter({ hasText: 'Ticket punch' });
+  const at = Number(await card.locator('.cut').innerText());
+  await card.focus();
+  await page.keyboard.press('Alt+ArrowLeft');
+  await expect(card.locator('.cut')).toHaveText(String(at - 1));
+  await bench.accessible();
+  await page.keyboard.press('Enter');
+  await sheet.getByRole('button', { name: 'Delete ground shot' }).click();
+  await expect(card).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(card).toHaveCount(1);
+  expect(file.groundShots).toHaveLength(3);
+});

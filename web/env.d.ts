@@ -24,6 +24,8 @@ declare module 'virtual:validators' {
   export const check: Check;
   export const answer: Check;
   export const take: Check;
+  export const groundShot: Check;
+  export const voiceNote: Check;
 }
 
 declare module 'tz-lookup' {

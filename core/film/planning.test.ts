@@ -19,10 +19,11 @@ import {
   type ShotParts,
 } from '../shot';
 import { boardOf } from '../story';
+import { readBoard } from '../story/board';
 import { FIGURES } from '../shot/figures';
 import { practiceSheet, proposeCoverage } from '../proposals';
 import { targetNow } from '../shot/solve';
-import type { FilmInput, Shot } from '../model';
+import { newRow, type FilmInput, type Shot } from '../model';
 import { deriveFilm } from './derive';
 import { numberIn } from '../testing';
 
@@ -207,16 +208,51 @@ describe('sums', () => {
 describe('story board', () => {
   it('follows the list until a shot gets a place of its own', () => {
     const derived = deriveFilm(film);
-    expect(boardOf(derived).places.map((p) => p.shot.facts.shot.id)).toEqual(derived.order);
+    expect(boardOf(derived, []).places.map((p) => p.id)).toEqual(derived.order);
     const last = derived.order.at(-1)!;
     const moved = deriveFilm({
       ...film,
       shots: film.shots.map((s) => (s.id === last ? { ...s, cutPosition: 'a0' } : s)),
     });
-    const order = boardOf(moved).places.map((p) => p.shot.facts.shot.id);
+    const order = boardOf(moved, []).places.map((p) => p.id);
     expect([...order].sort()).toEqual([...derived.order].sort());
-    expect(boardOf(moved).totalS).toBeCloseTo(boardOf(derived).totalS, 9);
-    expect(boardOf(moved).places[0]!.fromS).toBe(0);
+    expect(boardOf(moved, []).totalS).toBeCloseTo(boardOf(derived, []).totalS, 9);
+    expect(boardOf(moved, []).places[0]!.fromS).toBe(0);
+  });
+  it('holds shots from the ground where they belong, and none of them costs a pack or changes a flight', () => {
+    const [here, there] = film.locations;
+    const ground = (n: number, locationId: string, cutPosition = '') =>
+      newRow('groundShot', {
+        id: `bbbbbbbb-0000-4000-8000-00000000000${n}`,
+        locationId,
+        position: `a${n}`,
+        timelineS: 3 + n,
+        cutPosition,
+      });
+    const plain = deriveFilm({ ...film, groundShots: [] });
+    const groundShots = [ground(2, here!.id), ground(1, here!.id), ground(3, there!.id, 'a0')];
+    const derived = deriveFilm({ ...film, groundShots });
+    expect([...derived.places.values()].map((p) => p.flights)).toEqual(
+      [...plain.places.values()].map((p) => p.flights),
+    );
+    expect(derived.budget.timelineS).toBeCloseTo(plain.budget.timelineS + 5 + 4 + 6, 9);
+    const board = boardOf(derived, groundShots);
+    expect(board.totalS).toBeCloseTo(derived.budget.timelineS, 9);
+    const ids = board.places.map((p) => p.id);
+    expect(ids[0]).toBe(groundShots[2]!.id);
+    const lastHere = ids.findLastIndex((id) => derived.shots.get(id)?.facts.location.id === here!.id);
+    expect(ids.slice(lastHere + 1, lastHere + 3)).toEqual([groundShots[1]!.id, groundShots[0]!.id]);
+    expect(board.places.map((p) => p.fromS)).toEqual(
+      board.places.map((_, i) => board.places.slice(0, i).reduce((s, p) => s + p.timelineS, 0)),
+    );
+  });
+  it('breaks a row of the same direction by a shot from the ground', () => {
+    const still = (id: string) => ({ id, direction: 'still' as const, role: 'open' as const, timelineS: 5 });
+    const codes = (list: Parameters<typeof readBoard>[0]) => readBoard(list).map((r) => r.code);
+    expect(codes(['a', 'b', 'c'].map(still))).toContain('board.run');
+    expect(codes([still('a'), still('b'), { ...still('g'), direction: null }, still('c')])).not.toContain(
+      'board.run',
+    );
   });
   it('holds every shot once, whatever has a place of its own', () => {
     fc.assert(
@@ -230,7 +266,7 @@ describe('story board', () => {
             ...film,
             shots: film.shots.map((s, i) => ({ ...s, cutPosition: keys[i]! })),
           });
-          const places = boardOf(derived).places.map((p) => p.shot.facts.shot);
+          const places = boardOf(derived, []).places.map((p) => p.shot!.facts.shot);
           expect(places.map((s) => s.id).sort()).toEqual([...derived.order].sort());
           const own = places.filter((s) => s.cutPosition !== '').map((s) => s.cutPosition);
           expect(own).toEqual([...own].sort((a, b) => (a < b ? -1 : a > b ? 1 : 0)));
@@ -248,7 +284,7 @@ describe('story board', () => {
             ? { ...s, move: { kind, values: {}, reversed, added: NOTHING_ADDED, points: [], locked: [] } }
             : s,
         );
-      return boardOf(deriveFilm({ ...film, shots })).remarks.map((r) => r.code);
+      return boardOf(deriveFilm({ ...film, shots }), []).remarks.map((r) => r.code);
     };
     expect(only('push-in', false)).toContain('board.ends-toward');
     expect(only('push-in', true)).not.toContain('board.ends-toward');

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { demoRaster, terraceGround, viaductGround } from '../../demo/ground';
-import { featureWords } from '../site';
+import { featureWords, newFeature } from '../site';
 import type { Feature, FilmInput, Shot } from '../model';
 import { groundOf, type Ground } from '../terrain';
 import { vec } from '../geometry';
@@ -49,23 +49,13 @@ const thing = (
   spots: readonly (readonly [number, number])[],
   more: Partial<Feature> = {},
 ): Feature => {
-  const words = featureWords(kind);
-  return {
+  return newFeature(kind, {
     id: `${kind}-${spots.join('|')}`,
     locationId: place().id,
-    kind,
-    name: '',
-    shape: spots.length === 1 ? 'point' : (words.shapes[0] ?? 'area'),
+    shape: spots.length === 1 ? 'point' : (featureWords(kind).shapes[0] ?? 'area'),
     points: spots.map(([xM, yM]) => ({ xM, yM })),
-    heightM: words.heightM,
-    radiusM: words.radiusM,
-    keepM: words.keepM,
-    source: '',
-    until: '',
-    granted: false,
-    notes: '',
     ...more,
-  };
+  });
 };
 const sceneWith = (features: readonly Feature[], n = 0, ground?: Ground): Scene =>
   sceneOf(film.film, place(n), film.subjects, features, ground);

@@ -3,6 +3,7 @@ import { type Warning, filmWarnings } from '../warnings';
 import { cardFacts, type CardFacts, type LocationPlan, type TimedFlight } from '../day';
 import type { DerivedShot } from './derived';
 import type { FilmInput } from '../model';
+import { secondsOf } from '../shot';
 
 /** Sums over the film: what is asked of packs and cards, and whether they are enough. */
 export interface FilmTotals {
@@ -25,8 +26,10 @@ export interface FilmTotals {
   readonly warnings: readonly Warning[];
 }
 
-const timeline = (shots: ReadonlyMap<string, DerivedShot>): number =>
-  [...shots.values()].reduce((sum, s) => sum + s.facts.segments.reduce((a, b) => a + b.timelineS, 0), 0);
+/** Seconds of the cut: what is flown, and what is filmed from the ground. */
+const timeline = (shots: ReadonlyMap<string, DerivedShot>, { groundShots }: FilmInput): number =>
+  [...shots.values()].reduce((sum, s) => sum + secondsOf(s.facts.segments), 0) +
+  groundShots.reduce((sum, g) => sum + g.timelineS, 0);
 
 const dates = (places: readonly LocationPlan[]): string[] => [...new Set(places.map((p) => p.location.date))];
 
@@ -68,7 +71,7 @@ export const totalsOf = (
     shotsFitting: all.length - unfit.length,
     shotsUnfit: unfit.length,
     mustsUnfit: unfit.filter((u) => shots.get(u.shotId)?.facts.shot.priority === 'must').length,
-    timelineS: timeline(shots),
+    timelineS: timeline(shots, input),
     warnings: filmWarnings(input, packsShort, unfit.length, cards, shots),
   };
 };

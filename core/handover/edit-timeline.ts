@@ -6,7 +6,8 @@ import type { Handover } from './lines';
 /** A stretch of the cut: one segment of a shot at one speed. */
 export interface CutClip {
   readonly shotId: string;
-  readonly number: number;
+  /** null for a shot from the ground. */
+  readonly number: number | null;
   readonly name: string;
   /** Where it starts on the timeline and how long it lasts there, whole frames. */
   readonly fromFrame: number;
@@ -47,11 +48,35 @@ export const editTimeline = ({ input, derived }: Handover): EditTimeline => {
   const fps = input.film.timelineFps;
   const frame = (s: number): number => Math.round(s * fps);
   const handleS = input.film.preferences.handleS;
-  const board = boardOf(derived).places;
+  const board = boardOf(derived, input.groundShots).places;
   // Each clip begins where the one before ended: rounded again from its own seconds it could be a frame off.
   let atS = 0;
   let from = 0;
-  const clips = board.flatMap(({ shot }): CutClip[] => {
+  const clips = board.flatMap((place): CutClip[] => {
+    if (!place.shot) {
+      const { id, title, timelineS, notes } = place.ground;
+      atS += timelineS;
+      const [fromFrame, to] = [from, frame(atS)];
+      from = to;
+      if (to === fromFrame) return [];
+      const frames = to - fromFrame;
+      return [
+        {
+          shotId: id,
+          number: null,
+          name: title,
+          fromFrame,
+          frames,
+          speed: 1,
+          sourceFromFrame: 0,
+          sourceFrames: frames,
+          takeFrames: frames,
+          take: null,
+          notes: notes === '' ? [] : [notes],
+        },
+      ];
+    }
+    const { shot } = place;
     const { facts } = shot;
     const take = bestTake(input.takes, facts.shot.id);
     const notes = input.takes.filter((t) => t.shotId === facts.shot.id && t.notes !== '').map((t) => t.notes);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { FilmDeriver } from '../film';
-import type { FilmInput, Take } from '../model';
+import { newRow, type FilmInput, type Take } from '../model';
 import { boardOf } from '../story';
 import { numberIn } from '../testing';
 import { calendarEvents } from './events';
@@ -43,6 +43,15 @@ describe('the cut on a timeline', () => {
           const input: FilmInput = {
             ...film,
             film: { ...film.film, timelineFps: fps },
+            // One from the ground beside them: the timeline is as long as the board with it.
+            groundShots: [
+              newRow('groundShot', {
+                id: 'aaaaaaaa-0000-4000-8000-000000000001',
+                locationId: film.locations[0]!.id,
+                position: 'a0',
+                timelineS: segments[0]![0],
+              }),
+            ],
             shots: film.shots.slice(0, 6).map((s) => ({
               ...s,
               cut: {
@@ -67,7 +76,7 @@ describe('the cut on a timeline', () => {
             at += c.frames;
           }
           expect(timeline.frames).toBe(at);
-          const last = boardOf(w.derived).places.at(-1)!;
+          const last = boardOf(w.derived, input.groundShots).places.at(-1)!;
           expect(Math.abs(at - (last.fromS + last.timelineS) * fps)).toBeLessThanOrEqual(0.5 + 1e-6);
         },
       ),
@@ -174,7 +183,8 @@ describe('lines, tables and events', () => {
       expect(order.map((l) => l.id).sort()).toEqual(film.shots.map((s) => s.id).sort());
     const minutes = inFlyingOrder(lines).map((l) => l.startMs ?? Infinity);
     expect(minutes).toEqual([...minutes].sort((a, b) => a - b));
-    expect(inCutOrder(lines).map((l) => l.cut)).toEqual(lines.map((_, i) => i + 1));
+    const cuts = boardOf(whole(film).derived, film.groundShots).places.flatMap((p) => (p.shot ? [p.cut] : []));
+    expect(inCutOrder(lines).map((l) => l.cut)).toEqual(cuts);
   });
   it('a table has a cell for each head, and its sums are those of the budget', () => {
     const w = whole(film);

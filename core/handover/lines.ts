@@ -136,7 +136,7 @@ const statusOf = ({ done, unfit }: DerivedShot): ShotStatus => (done ? 'done' : 
 /** Every shot in list order. */
 export const shotLines = (whole: Handover): readonly ShotLine[] => {
   const { input, derived } = whole;
-  const board = new Map(boardOf(derived).places.map((p) => [p.shot.facts.shot.id, p]));
+  const board = new Map(boardOf(derived, input.groundShots).places.map((p) => [p.id, p]));
   const cards = new Map<unknown, string | null>(
     derived.budget.cards.byFlight.map((l) => [l.flight, l.cardId ?? null]),
   );

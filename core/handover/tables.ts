@@ -1,4 +1,5 @@
 import { lifeOf } from '../cards';
+import { boardOf, type GroundPlace } from '../story';
 import { clockText, dateIn } from '../time';
 import { writeShutter } from '../units';
 import { inCutOrder, inFlyingOrder, shotLines, type Handover, type ShotLine } from './lines';
@@ -172,6 +173,19 @@ const stockRows = (whole: Handover): readonly StockRow[] =>
     return takes.length > 0 ? takes.map((take) => ({ line, take })) : [{ line, take: null }];
   });
 
+const GROUND: readonly Column<GroundPlace>[] = [
+  { head: 'Place in the cut', cell: (p) => p.cut },
+  { head: 'Title', cell: (p) => p.title },
+  { head: 'Location', cell: (p, w) => nameIn(w.input.locations, p.ground.locationId) },
+  { head: 'Role', cell: (p) => p.role },
+  { head: 'Seconds in the cut', cell: (p) => rounded(p.timelineS, 2) },
+  { head: 'Filmed by', cell: (p) => p.ground.filmedBy },
+  { head: 'Status', cell: (p) => (p.ground.done ? 'done' : 'planned') },
+  { head: 'Notes', cell: (p) => p.ground.notes },
+];
+const groundPlaces = ({ input, derived }: Handover): readonly GroundPlace[] =>
+  boardOf(derived, input.groundShots).places.filter((p) => p.ground !== null);
+
 type PackRow = Handover['input']['kit']['packs'][number];
 const PACK: readonly Column<PackRow>[] = [
   { head: 'Pack', cell: (p) => p.name },
@@ -195,6 +209,7 @@ const CARD: readonly Column<CardRow>[] = [
 export const HANDOVER_TABLES: readonly HandoverTable[] = [
   table('shots-flying', 'Shots in flying order', SHOT, (w) => inFlyingOrder(shotLines(w))),
   table('shots-cut', 'Shots in cut order', SHOT, (w) => inCutOrder(shotLines(w))),
+  table('ground-shots', 'Ground shots', GROUND, groundPlaces),
   table('takes', 'Takes', TAKE, (w) => [...w.input.takes].sort((a, b) => a.utcMs - b.utcMs)),
   table('stock', 'Stock set', STOCK, stockRows),
   table('flights', 'Flights', FLIGHT, (w) =>

@@ -9,6 +9,7 @@ import { FilterSchema } from './filter';
 import { FlightSchema, FlightLogEntrySchema } from './flight';
 import { GearSchema } from './gear';
 import { GroundSchema, PictureSchema } from './ground';
+import { GroundShotSchema } from './ground-shot';
 import type { EntityKind } from './kinds';
 import { LocationSchema, ReadingSchema } from './location';
 import { PackSchema } from './pack';
@@ -17,6 +18,7 @@ import type { Stored } from './schema';
 import { ShotSchema } from './shot';
 import { SubjectSchema } from './subject';
 import { TakeSchema } from './take';
+import { VoiceNoteSchema } from './voice-note';
 
 /** Every kind of row that can be stored, with the schema that types, checks and describes it. */
 export const SCHEMAS = {
@@ -43,6 +45,8 @@ export const SCHEMAS = {
   check: CheckSchema,
   answer: AnswerSchema,
   take: TakeSchema,
+  groundShot: GroundShotSchema,
+  voiceNote: VoiceNoteSchema,
 } as const satisfies Record<EntityKind, TSchema>;
 
 /** A stored thing of some kind. */

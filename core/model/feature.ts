@@ -34,6 +34,10 @@ export type FeatureKind = (typeof FEATURE_KIND_IDS)[number];
 export const FEATURE_SHAPES = ['point', 'line', 'area'] as const;
 export type FeatureShape = (typeof FEATURE_SHAPES)[number];
 
+/** What a launch point stands on. */
+export const FOOTINGS = ['ground', 'vehicle', 'boat'] as const;
+export type Footing = (typeof FOOTINGS)[number];
+
 /** How far from a location's origin things are drawn, m. */
 export const mapMetres = () => between(-20_000, 20_000, { unit: 'm' });
 
@@ -65,6 +69,18 @@ export const FeatureSchema = strict({
   }),
   until: Union([localDate(), Literal('')], { title: 'Valid until', initial: '' }),
   granted: flag({ title: 'Permission given', initial: false }),
+  footing: oneOf(FOOTINGS, {
+    title: 'Stands on',
+    default: 'ground',
+    description: 'What a launch point stands on; a vehicle or a boat moves the home point.',
+  }),
+  movesMs: between(0, 30, {
+    title: 'Speed under way',
+    unit: 'm/s',
+    default: 0,
+    description: 'How fast a vehicle or boat moves or drifts; 0 lies still.',
+  }),
+  movesDeg: between(0, 360, { title: 'Course', unit: 'deg', default: 0, description: 'Where it moves to.' }),
   notes: longText({ title: 'Notes', initial: '' }),
 });
 export type Feature = Stored<typeof FeatureSchema>;

@@ -3,6 +3,7 @@ import type { Answer } from './check';
 import type { Feature } from './feature';
 import type { Film } from './film';
 import type { FlightPlan } from './flight';
+import type { GroundShot } from './ground-shot';
 import type { Kit } from './kit';
 import type { Location, Reading } from './location';
 import type { Shot } from './shot';
@@ -22,6 +23,8 @@ export interface FilmInput {
   readonly flights: readonly FlightPlan[];
   readonly answers: readonly Answer[];
   readonly takes: readonly Take[];
+  /** What the cut needs from the ground. */
+  readonly groundShots: readonly GroundShot[];
   /** Ground by location, where a height grid is known; elsewhere it is taken as level. */
   readonly terrain?: ReadonlyMap<string, Ground>;
   readonly kit: Kit;

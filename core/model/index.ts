@@ -23,13 +23,14 @@ export { type Answer, CHECK_MOMENTS, type CheckMoment, type OwnCheck } from './c
 export { DEFAULT_PREFERENCES } from './default-preferences';
 export { newRow, withDefaults } from './defaults';
 export { type Entity, SCHEMAS } from './entities';
-export type { Feature, FeatureKind, FeatureShape } from './feature';
+export { type Feature, type FeatureKind, type FeatureShape, type Footing, FOOTINGS } from './feature';
 export type { FilmInput } from './film-input';
 export { type HourWeather, HourWeatherSchema, SKIES, WEATHER_SOURCES } from './location';
 export { type Aspect, ASPECTS, type Film, TIMELINE_RATES } from './film';
 export { type Filter, filterFits, marksOf } from './filter';
 export type { FlightPlan, FlightLogEntry } from './flight';
 export type { Gear, GearRole } from './gear';
+export type { GroundShot } from './ground-shot';
 export { ASSET_LIMIT, ASSET_MIMES, type AssetMime, AssetSchema } from './ground';
 export {
   ENTITY_KINDS,
@@ -57,6 +58,7 @@ export {
 } from './preferences';
 export { REFERENCES } from './references';
 export { DESCRIBING_KEYWORDS, listOf, oneOf, type Stored, strict, uuid, whole } from './schema';
+export { VOICE_LIMIT_S, VOICE_MIMES, type VoiceMime, type VoiceNote } from './voice-note';
 export { type Take, TAKE_RATINGS, TAKE_REASONS, type TakeRating, type TakeReason } from './take';
 export { validateSemantics } from './semantic';
 export {

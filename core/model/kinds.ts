@@ -23,6 +23,8 @@ export const ENTITY_KINDS = [
   'check',
   'answer',
   'take',
+  'groundShot',
+  'voiceNote',
 ] as const;
 export type EntityKind = (typeof ENTITY_KINDS)[number];
 
@@ -53,6 +55,8 @@ export const LOCATION_KINDS = [
   'flight',
   'answer',
   'take',
+  'groundShot',
+  'voiceNote',
 ] as const;
 export const isKit = (kind: EntityKind): kind is KitKind => (KIT_KINDS as readonly string[]).includes(kind);
 

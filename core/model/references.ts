@@ -25,4 +25,6 @@ export const REFERENCES: readonly {
   { from: 'cardMove', field: 'cardId', to: 'card' },
   { from: 'answer', field: 'locationId', to: 'location' },
   { from: 'take', field: 'locationId', to: 'location' },
+  { from: 'groundShot', field: 'locationId', to: 'location' },
+  { from: 'voiceNote', field: 'locationId', to: 'location' },
 ];

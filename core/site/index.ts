@@ -1,5 +1,6 @@
 export { solidOf } from './feature';
 export { FEATURE_KINDS, featureWords, isFeatureKind } from './kinds';
+export { newFeature } from './new-feature';
 export { lengthAlong, measureOf } from './measure';
 export { type Pin, pinned } from './pins';
 export { groundAt, onGround, spotsOf } from './spots';

@@ -50,6 +50,7 @@ const inputOf = (s: StarterFilm): FilmInput => ({
   flights: [],
   answers: [],
   takes: [],
+  groundShots: [],
   kit: { ...EMPTY_KIT, ...s.kit },
 });
 const VALLEY = { latitude: 43.18, longitude: -4.83 };

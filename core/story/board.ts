@@ -17,7 +17,8 @@ export const FEELS: Readonly<Record<MoveDirection, string>> = {
 
 export interface BoardShot {
   readonly id: string;
-  readonly direction: MoveDirection;
+  /** null for what is filmed from the ground: nothing is known of its movement, and it breaks a row. */
+  readonly direction: MoveDirection | null;
   readonly role: StoryRole;
   readonly timelineS: number;
 }
@@ -40,7 +41,7 @@ const runs = (shots: readonly BoardShot[]): Remark[] => {
     const same = shots[i]?.direction === shots[from]?.direction;
     if (same) continue;
     const first = shots[from];
-    if (first && i - from >= SAME_IN_A_ROW)
+    if (first && first.direction !== null && i - from >= SAME_IN_A_ROW)
       found.push({
         code: 'board.run',
         shots: shots.slice(from, i).map((s) => s.id),

@@ -5,7 +5,7 @@ import { siteWarnings } from '@core/warnings';
 import type { FilmInput, Feature } from '@core/model';
 import type { ShotParts } from '@core/shot';
 import { nearestAlong } from '@core/clearance';
-import { featureWords } from '@core/site';
+import { featureWords, newFeature } from '@core/site';
 import { groundOf, seenFrom, type HeightGrid } from '@core/terrain';
 import { vec } from '@core/geometry';
 import { ms, report, spread } from './figures';
@@ -58,21 +58,12 @@ export const obstacles = (count: number, locationId: string): Feature[] =>
               { xM: x + 90, yM: y + 20 },
             ]
           : [{ xM: x, yM: y }];
-    return {
+    return newFeature(kind, {
       id: `f0000000-0000-4000-8000-${String(i).padStart(12, '0')}`,
       locationId,
-      kind,
-      name: '',
       shape: words.shapes[0] ?? 'point',
       points,
-      heightM: words.heightM,
-      radiusM: words.radiusM,
-      keepM: words.keepM,
-      source: '',
-      until: '',
-      granted: false,
-      notes: '',
-    };
+    });
   });
 
 /** Speed of what looks at the ground and what stands on it. */

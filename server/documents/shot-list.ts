@@ -1,7 +1,8 @@
 import { aboveDrawing, frameDrawing } from '@core/drawing';
 import type { Vec3 } from '@core/geometry';
 import { launchOf as launchPoint } from '@core/location';
-import { inCutOrder, inFlyingOrder, shotLines, type Handover, type ShotLine } from '@core/handover';
+import { inFlyingOrder, shotLines, type Handover, type ShotLine } from '@core/handover';
+import { boardOf } from '@core/story';
 import { clockText, dayText } from '@core/time';
 import { writeShutter, writeText, type Quantity } from '@core/units';
 import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces';
@@ -96,6 +97,29 @@ const entry = (whole: Handover, l: ShotLine): Content => ({
   ],
 });
 
+/** What is filmed from the ground at a location, with a box to tick. */
+const groundEntries = ({ input, derived }: Handover, locationId: string): Content[] => {
+  const here = boardOf(derived, input.groundShots).places.flatMap((p) =>
+    p.ground?.locationId === locationId ? [p] : [],
+  );
+  if (here.length === 0) return [];
+  const row = (p: (typeof here)[number]): Content => ({
+    columns: [
+      { width: 22, ...(boxes(1) as object) } as Content,
+      { width: '*', text: [own(p.title || 'Ground shot')] },
+      { width: 150, text: [own(p.ground?.filmedBy ?? '')], style: 'label' },
+      { width: 120, text: `${p.timelineS.toFixed(1)} s, ${p.cut} in the cut`, style: 'label' },
+    ],
+    margin: [0, 2, 0, 2],
+  });
+  return [
+    {
+      unbreakable: true,
+      stack: [{ text: 'From the ground', style: 'label', margin: [0, 6, 0, 2] }, ...here.map(row)],
+    },
+  ];
+};
+
 /** The shot list on paper, by location in flying order, with boxes to tick; no shot is split over pages. */
 export const shotList = (whole: Handover, paper: Paper): TDocumentDefinitions => {
   const lines = inFlyingOrder(shotLines(whole));
@@ -109,6 +133,7 @@ export const shotList = (whole: Handover, paper: Paper): TDocumentDefinitions =>
       return [
         { text: [own(`${here[0]?.location ?? ''}, ${dayText(here[0]?.date ?? '')}`)], style: 'heading' },
         ...here.map((l) => entry(whole, l)),
+        ...groundEntries(whole, id),
       ];
     }),
   );
@@ -117,7 +142,22 @@ export const shotList = (whole: Handover, paper: Paper): TDocumentDefinitions =>
 /** Pictures in the order of the cut with their seconds, four to a row. */
 export const storyboard = (whole: Handover, paper: Paper): TDocumentDefinitions => {
   const write = writer(whole);
-  const panels = inCutOrder(shotLines(whole)).map((l): Content => {
+  const lines = new Map(shotLines(whole).map((l) => [l.id, l]));
+  const places = boardOf(whole.derived, whole.input.groundShots).places;
+  const panels = places.map((place): Content => {
+    const l = lines.get(place.id);
+    if (!l)
+      return {
+        stack: [
+          { margin: [0, 40, 0, 44], text: 'from the ground', style: 'quiet', alignment: 'center' },
+          { text: [`${place.cut}  `, own(place.title) as never] },
+          {
+            text: `${write(place.timelineS, 'seconds')} from ${write(place.fromS, 'seconds')} · ${place.ground?.filmedBy ?? ''}`,
+            style: 'label',
+          },
+        ],
+        margin: [0, 0, 0, 8],
+      };
     const picture = frameDrawing(l.shot.facts, 0, 168);
     return {
       stack: [

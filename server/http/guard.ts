@@ -70,6 +70,8 @@ const policy = (tiles: string, unpacks: boolean): RequestHandler =>
           'blob:',
           ...(tiles ? [new URL(tiles.replaceAll(/[{}]/g, '')).origin] : []),
         ],
+        // Voice notes are played from the device.
+        mediaSrc: ["'self'", 'blob:'],
         connectSrc: ["'self'", ...(unpacks ? ['data:'] : [])],
         workerSrc: ["'self'"],
         manifestSrc: ["'self'"],

@@ -102,6 +102,11 @@ export const importChanges = (
         'take',
         file.takes.map((t) => ({ ...t, shotId: renewed(t.shotId) ?? t.shotId })),
       ),
+      ...ofPlace('groundShot', file.groundShots),
+      ...ofPlace(
+        'voiceNote',
+        file.voiceNotes.map((v) => ({ ...v, takeId: renew(v.takeId) })),
+      ),
     ],
   };
 };

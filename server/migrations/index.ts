@@ -12,6 +12,7 @@ import { windAndLight } from './0009-wind-and-light';
 import { takesAndDelivery } from './0010-takes-and-delivery';
 import { rehearsalsAndPlansFlown } from './0011-rehearsals-and-plans-flown';
 import { drills } from './0012-drills';
+import { groundShotsAndBoats } from './0013-ground-shots-and-boats';
 
 /** Every schema change, in order, forward only. */
 const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] =
@@ -28,6 +29,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Seq
     { name: '0010-takes-and-delivery', up: takesAndDelivery },
     { name: '0011-rehearsals-and-plans-flown', up: rehearsalsAndPlansFlown },
     { name: '0012-drills', up: drills },
+    { name: '0013-ground-shots-and-boats', up: groundShotsAndBoats },
   ];
 
 /** Names of the schema changes, oldest first. */

@@ -27,4 +27,6 @@ export const TABLES: Readonly<
   check: { table: 'own_checks', columns: ['name', 'retired'] },
   answer: { table: 'answers', columns: ['locationId'] },
   take: { table: 'takes', columns: ['locationId'] },
+  groundShot: { table: 'ground_shots', columns: ['locationId'] },
+  voiceNote: { table: 'voice_notes', columns: ['locationId'] },
 };

@@ -118,6 +118,8 @@ export class Films {
       flights: values('flight'),
       answers: values('answer'),
       takes: values('take'),
+      groundShots: values('groundShot'),
+      voiceNotes: values('voiceNote'),
       assets: assets.map(({ id, mime, bytes }) => ({ id, mime, data: bytes.toString('base64') })),
       kit: kitOf(values),
     };

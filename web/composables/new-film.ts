@@ -17,6 +17,8 @@ export const emptyFilm = (name: string): FilmFile => ({
   flights: [],
   answers: [],
   takes: [],
+  groundShots: [],
+  voiceNotes: [],
   assets: [],
   kit: {
     aircraft: [],

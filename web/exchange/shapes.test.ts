@@ -33,6 +33,9 @@ const things = FEATURE_KINDS.flatMap((k) =>
     source: 'a notice',
     until: '2027-05-14',
     granted: true,
+    footing: 'ground',
+    movesMs: 0,
+    movesDeg: 0,
     notes: 'mind the gate; it is "shut"\nat dusk',
   })),
 );

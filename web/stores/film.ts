@@ -70,6 +70,7 @@ export const useFilm = defineStore('film', () => {
           flights: list('flight'),
           answers: list('answer'),
           takes: list('take'),
+          groundShots: list('groundShot'),
           terrain: terrain.value,
           kit: kit.value,
         }

@@ -4,7 +4,7 @@ import type { DerivedShot } from '@core/film';
 import { type Warning, worst } from '@core/warnings';
 import { USE_WORDS, useOf } from '@core/story';
 import { clockText } from '@core/time';
-import { WISH_KINDS } from '@core/model';
+import { type Entity, WISH_KINDS } from '@core/model';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { useFilm } from './film';
@@ -264,6 +264,10 @@ export const useListFilters = defineStore('list-filters', () => {
     };
   });
   const matches = (shot: DerivedShot): boolean => test.value?.(shot) ?? true;
+  /** Shots from the ground have a title to be found by, and nothing that a filter asks about. */
+  const matchesGround = (shot: Entity<'groundShot'>): boolean =>
+    activeFilters.value.length === 0 &&
+    `${shot.title} ${shot.filmedBy} ${shot.notes}`.toLowerCase().includes(wanted.value.trim().toLowerCase());
   const shown = computed(() => {
     const all = [...(derivedFilm.derived?.shots.values() ?? [])];
     return test.value ? all.filter(matches) : all;
@@ -303,6 +307,7 @@ export const useListFilters = defineStore('list-filters', () => {
     chosen,
     picked,
     shown,
+    matchesGround,
     toolsShown,
     matches,
     toggleColumn,

@@ -20,6 +20,8 @@ export const useSelection = defineStore('selection', () => {
   const coverageShown = ref(false);
   const previewing = ref(false);
   const movesShown = ref(false);
+  /** Shot from the ground that is open; '' where none is. */
+  const groundShotId = ref('');
   const said = ref('');
 
   const shot = computed(() => derivedFilm.shotNow(shotId.value));
@@ -88,6 +90,7 @@ export const useSelection = defineStore('selection', () => {
     coverageShown,
     previewing,
     movesShown,
+    groundShotId,
     said,
     shot,
     place,

@@ -967,4 +967,12 @@ export const PHRASES: Readonly<Record<string, string>> = {
   'The sharp f-numbers run backwards.': 'Die scharfen Blendenzahlen laufen rückwärts.',
   'A point has one place.': 'Ein Punkt hat einen Ort.',
   This: 'Dies',
+  'Stands on': 'Steht auf',
+  'Speed under way': 'Fahrt',
+  Course: 'Kurs',
+  'Seconds in the cut': 'Sekunden im Schnitt',
+  'Filmed by': 'Gefilmt von',
+  Done: 'Erledigt',
+  Format: 'Format',
+  Sound: 'Ton',
 };

@@ -59,7 +59,7 @@ const flight = computed(() => place.value?.flights[stop.value?.flightIndex ?? -1
 const card = computed(
   () => derivedFilm.derived?.budget.cards.byFlight.find((l) => l.flight === flight.value)?.cardId ?? null,
 );
-const { own, count, add, because, describe, remove } = useTakes(
+const { own, count, add, because, describe, remove, voiceNotes, speak, unspeak } = useTakes(
   shot,
   computed(() => ({
     packId: (aloft.value?.flight ?? flight.value)?.packId ?? null,
@@ -232,10 +232,13 @@ const inputs = computed(
             :takes="own"
             :wanted="shot.facts.shot.takes"
             :good="count.good"
+            :voice-notes="voiceNotes"
             @add="judge"
             @because="because"
             @describe="describe"
             @remove="remove"
+            @speak="speak"
+            @unspeak="unspeak"
           />
         </section>
         <FieldDrawing :shot="shot" :place="place" />

@@ -1,8 +1,17 @@
 <script setup lang="ts">
-import { TAKE_RATINGS, TAKE_REASONS, type Take, type TakeRating, type TakeReason } from '@core/model';
+import {
+  TAKE_RATINGS,
+  TAKE_REASONS,
+  type Take,
+  type TakeRating,
+  type TakeReason,
+  type VoiceNote,
+} from '@core/model';
 import { clockText } from '@core/time';
 import { ref } from 'vue';
 import { inSentence, REASON_WORDS } from '../../format';
+import type { Recorded } from './useRecorder';
+import VoiceNotes from './VoiceNotes.vue';
 import { tr } from './messages';
 
 /** Judges takes with a thumb. Nothing is judged before somebody has said that it was recording. */
@@ -11,6 +20,7 @@ defineProps<{
   takes: readonly Take[];
   wanted: number;
   good: number;
+  voiceNotes: ReadonlyMap<string, readonly VoiceNote[]>;
 }>();
 /** Somebody has said that the camera is recording. */
 const recording = defineModel<boolean>('recording', { required: true });
@@ -19,6 +29,8 @@ const emit = defineEmits<{
   because: [id: string, reason: TakeReason | null];
   describe: [id: string, fields: Partial<Pick<Take, 'clip' | 'notes'>>];
   remove: [id: string];
+  speak: [takeId: string, recorded: Recorded];
+  unspeak: [id: string];
 }>();
 /** The take whose clip and note are being entered. */
 const opened = ref('');
@@ -101,6 +113,13 @@ const judge = (rating: TakeRating): void => {
               @change="emit('describe', t.id, { notes: entered($event) })"
           /></label>
         </span>
+        <VoiceNotes
+          v-if="opened === t.id || voiceNotes.has(t.id)"
+          class="said"
+          :notes="voiceNotes.get(t.id) ?? []"
+          @keep="(recorded) => emit('speak', t.id, recorded)"
+          @remove="(id) => emit('unspeak', id)"
+        />
         <button
           class="btn bare"
           :aria-expanded="opened === t.id"
@@ -213,6 +232,7 @@ const judge = (rating: TakeRating): void => {
   border-bottom: 1px solid var(--chalk-3);
   padding: 0 8px;
 }
+.said,
 .note {
   flex: 1 1 100%;
   color: var(--chalk-2);

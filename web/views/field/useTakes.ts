@@ -4,7 +4,9 @@ import { newRow, type Take, type TakeRating, type TakeReason } from '@core/model
 import { computed, type Ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import type { DerivedShot } from '@core/film';
+import { groupBy } from '@core/units';
 import { useFilm } from '../../stores/film';
+import type { Recorded } from './useRecorder';
 import { tr } from './messages';
 
 /** Takes of the shot in hand: judged with one touch, told why with a second. */
@@ -42,6 +44,25 @@ export const useTakes = (
     film.edit('take', id, { reason }, tr('takeLower'));
   const describe = (id: string, fields: Partial<Pick<Take, 'clip' | 'notes'>>) =>
     film.edit('take', id, fields, tr('takeLower'));
-  const remove = (id: string) => film.remove(tr('deleteTake'), [{ kind: 'take', id }]);
-  return { own, count, add, because, describe, remove };
+  const voiceNotes = computed(() => groupBy(film.list('voiceNote'), (v) => v.takeId));
+  const speak = (takeId: string, recorded: Recorded): void => {
+    const take = film.get('take', takeId);
+    if (!take) return;
+    const note = newRow('voiceNote', {
+      id: uuid(),
+      locationId: take.locationId,
+      takeId,
+      utcMs: Date.now(),
+      ...recorded,
+    });
+    film.create('voiceNote', note, tr('voiceNote'));
+  };
+  const unspeak = (id: string) => film.remove(tr('deleteVoiceNote'), [{ kind: 'voiceNote', id }]);
+  /** What was said about a take goes with it. */
+  const remove = (id: string) =>
+    film.remove(tr('deleteTake'), [
+      ...(voiceNotes.value.get(id) ?? []).map((v) => ({ kind: 'voiceNote' as const, id: v.id })),
+      { kind: 'take' as const, id },
+    ]);
+  return { own, voiceNotes, speak, unspeak, count, add, because, describe, remove };
 };

@@ -3,25 +3,31 @@ import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import type { DerivedShot } from '@core/film';
 import type { LocationPlan } from '@core/day';
+import type { GroundShot } from '@core/model';
 import { groupBy } from '@core/units';
 import { dateText } from '../../format';
+import { useGroundShots } from '../../composables/useGroundShots';
 import { useShotCommands } from '../../composables/useShotCommands';
 import { useDeferred } from '../../composables/deferred';
 import { useListFilters } from '../../stores/list-filters';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { ElInput } from '../../parts/element';
-import { BulkBar, CoverageSheet, ListTools, VarietySheet } from './later';
+import { BulkBar, CoverageSheet, GroundRow, GroundShotSheet, ListTools, VarietySheet } from './later';
 import LocationRow from './LocationRow.vue';
 import ShotRow from './ShotRow.vue';
 import { tr } from './messages';
 
-type Row = { key: string; place: LocationPlan } | { key: string; shot: DerivedShot };
+type Row =
+  | { key: string; place: LocationPlan }
+  | { key: string; shot: DerivedShot }
+  | { key: string; ground: GroundShot };
 
 const emit = defineEmits<{ picked: [] }>();
 const derivedFilm = useDerivedFilm();
 const selection = useSelection();
 const acts = useShotCommands();
+const ground = useGroundShots();
 const listing = useListFilters();
 const scroller = useTemplateRef<HTMLElement>('scroller');
 
@@ -32,6 +38,10 @@ const rowsNow = computed<Row[]>(() => {
   return [...derived.places.values()].flatMap((place) => [
     { key: place.location.id, place },
     ...(listed.get(place.location.id) ?? []).map((shot) => ({ key: shot.facts.shot.id, shot })),
+    ...ground
+      .of(place.location.id)
+      .filter(listing.matchesGround)
+      .map((g) => ({ key: g.id, ground: g })),
   ]);
 });
 const rows = useDeferred(() => rowsNow.value);
@@ -57,7 +67,7 @@ const virtual = useVirtualizer(
   computed(() => ({
     count: count.value,
     getScrollElement: () => scroller.value,
-    estimateSize: (i: number) => (rows.value[i] && 'place' in rows.value[i] ? 44 : 64),
+    estimateSize: (i: number) => (rows.value[i] && 'shot' in rows.value[i] ? 64 : 44),
     overscan: 6,
     getItemKey: (i: number) => rows.value[i]?.key ?? i,
   })),
@@ -125,6 +135,13 @@ const add = (): void => {
       >
         {{ tr('coverage') }}
       </button>
+      <button
+        :title="tr('whatTheCutNeedsFrom')"
+        :disabled="!selection.place"
+        @click="selection.place && ground.add(selection.place.location.id)"
+      >
+        {{ tr('addGroundShot') }}
+      </button>
     </nav>
     <ListTools v-if="listing.toolsShown" />
     <CoverageSheet
@@ -151,6 +168,11 @@ const add = (): void => {
               :date="dateText(row.place.location.date)"
               @drop="(id) => acts.placeAtEnd(id, row.key)"
               @pick="selection.pickPlace(row.key)"
+            />
+            <GroundRow
+              v-else-if="'ground' in row"
+              :shot="row.ground"
+              @pick="selection.groundShotId = row.key"
             />
             <ShotRow
               v-else
@@ -186,6 +208,7 @@ const add = (): void => {
         {{ tr('noShotsYet') }} <button class="btn lead" @click="add">{{ tr('addTheFirstOne') }}</button>
       </p>
     </div>
+    <GroundShotSheet v-if="selection.groundShotId" />
     <BulkBar v-if="listing.picked.length > 1" />
   </section>
 </template>

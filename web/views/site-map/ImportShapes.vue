@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Entity, FeatureKind, FeatureShape } from '@core/model';
-import { FEATURE_KINDS, featureWords } from '@core/site';
+import { FEATURE_KINDS, featureWords, newFeature } from '@core/site';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import {
@@ -79,10 +79,9 @@ const taken = computed(() => rows.value.filter((r) => r.take));
 const bring = (): void => {
   const made = taken.value.map(({ thing, kind }): Entity<'feature'> => {
     const words = featureWords(kind);
-    return {
+    return newFeature(kind, {
       id: uuid(),
       locationId: props.plan.placeId.value,
-      kind,
       shape: thing.shape,
       points: thing.points.map((p) => ({ ...p })),
       name: thing.attributes.name ?? '',
@@ -93,7 +92,7 @@ const bring = (): void => {
       until: thing.attributes.until ?? '',
       granted: thing.attributes.granted ?? false,
       notes: thing.attributes.notes ?? '',
-    };
+    });
   });
   const faults = film.commit(
     tr('bringMadeShapes', { made: made.length }),

@@ -1,14 +1,11 @@
-import type { Entity } from '@core/model';
 import { aimOf } from '@core/shot';
 import { moveOf, withDragHandle } from '@core/moves';
-import { featureWords, pinned } from '@core/site';
+import { newFeature, pinned } from '@core/site';
 import { v4 as uuid } from 'uuid';
 import type { Spot } from '../../map/features';
 import { useFilm } from '../../stores/film';
 import type { PlanState } from './planState';
 import { tr } from './messages';
-
-type Thing = Entity<'feature'>;
 
 /** Paths and the launch point dragged on the plan; a drag is one step, and everything follows it while it lasts. */
 export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
@@ -20,22 +17,13 @@ export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
   /** The origin's own launch point, dragged, becomes one that can lie anywhere. */
   const dragLaunch = (at: Spot): void => {
     const id = uuid();
-    const words = featureWords('launch');
-    const made: Thing = {
+    const made = newFeature('launch', {
       id,
       locationId: placeId.value,
-      kind: 'launch',
       name: 'Launch',
       shape: 'point',
       points: [at],
-      heightM: 0,
-      radiusM: words.radiusM,
-      keepM: 0,
-      source: '',
-      until: '',
-      granted: false,
-      notes: '',
-    };
+    });
     const l = place.value;
     if (l)
       told(

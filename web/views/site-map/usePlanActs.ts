@@ -1,6 +1,6 @@
 import { inSentence, phrase } from '../../format';
 import { newRow, type Entity, type FeatureKind, type FeatureShape } from '@core/model';
-import { featureWords, groundAt } from '@core/site';
+import { featureWords, groundAt, newFeature } from '@core/site';
 import { v4 as uuid } from 'uuid';
 import type { Spot } from '../../map/features';
 import { useFilm } from '../../stores/film';
@@ -25,15 +25,11 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
 
   const add = (kind: FeatureKind, shape: FeatureShape, points: readonly Spot[]): void => {
     const words = featureWords(kind);
-    const made: Thing = newRow('feature', {
+    const made: Thing = newFeature(kind, {
       id: uuid(),
       locationId: placeId.value,
-      kind,
       shape,
       points: points.map(({ xM, yM }) => ({ xM, yM })),
-      heightM: words.heightM,
-      radiusM: words.radiusM,
-      keepM: words.keepM,
     });
     const faults = film.create('feature', made, tr('newName', { name: inSentence(phrase(words.name)) }));
     told(faults);

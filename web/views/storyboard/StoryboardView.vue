@@ -3,14 +3,15 @@ import { fixed, phrase, ROLE_WORDS } from '../../format';
 import { useMessages } from '../../composables/useMessages';
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
-import { boardOf, type BoardPlace, useOf, USE_WORDS } from '@core/story';
-import { computed, onBeforeUnmount, ref, watch, nextTick, useTemplateRef } from 'vue';
+import { boardOf, type BoardPlace, type GroundPlace, useOf, USE_WORDS } from '@core/story';
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch, nextTick, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import Fig from '../../parts/Fig.vue';
 import PathThumb from '../../parts/PathThumb.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { useGroundShots } from '../../composables/useGroundShots';
 import { useBoardActs } from './useBoardActs';
 import { tr } from './messages';
 
@@ -20,12 +21,17 @@ const selection = useSelection();
 const derivedFilm = useDerivedFilm();
 const router = useRouter();
 const acts = useBoardActs();
-const board = computed(() => (derivedFilm.derived ? boardOf(derivedFilm.derived) : null));
-const own = computed(() => board.value?.places.some((p) => p.shot.facts.shot.cutPosition !== '') ?? false);
+const GroundShotSheet = defineAsyncComponent(() => import('../../parts/GroundShotSheet.vue'));
+const ground = useGroundShots();
+type Place = BoardPlace | GroundPlace;
+const board = computed(() =>
+  derivedFilm.derived ? boardOf(derivedFilm.derived, film.list('groundShot')) : null,
+);
+const own = computed(() => board.value?.places.some((p) => p.ownPlace) ?? false);
 const said = computed(
   () => new Map((board.value?.remarks ?? []).flatMap((r) => r.shots.map((id) => [id, r] as const))),
 );
-const shareOf = (p: BoardPlace): string =>
+const shareOf = (p: Place): string =>
   `${Math.max(0.6, (p.timelineS / Math.max(board.value?.totalS ?? 1, 1e-6)) * 100)}%`;
 const clock = (s: number): string => `${Math.floor(s / 60)}:${String(Math.floor(s % 60)).padStart(2, '0')}`;
 const list = useTemplateRef<HTMLElement>('list');
@@ -59,14 +65,25 @@ const wire = (): void => {
   );
 };
 watch(
-  () => board.value?.places.map((p) => p.shot.facts.shot.id).join(),
+  () => board.value?.places.map((p) => p.id).join(),
   () => void nextTick(wire),
   { immediate: true },
 );
 onBeforeUnmount(() => stop());
-const open = (id: string): void => {
-  selection.pick(id);
+const pick = (place: Place): void => {
+  if (place.shot) selection.pick(place.id);
+};
+const open = (place: Place): void => {
+  if (place.ground) {
+    selection.groundShotId = place.id;
+    return;
+  }
+  selection.pick(place.id);
   void router.push({ name: 'shots' });
+};
+const addGround = (): void => {
+  const id = selection.place?.location.id;
+  if (id) ground.add(id);
 };
 const key = (event: KeyboardEvent, id: string): void => {
   if (!event.altKey) return;
@@ -88,6 +105,7 @@ const key = (event: KeyboardEvent, id: string): void => {
         <Fig :value="film.film?.cutLengthS ?? 0" quantity="seconds" />{{ tr('theCutRunsFromLeft') }}
       </p>
       <span class="gap" />
+      <button class="btn" :disabled="!selection.place" @click="addGround">{{ tr('newGroundShot') }}</button>
       <button class="btn" :disabled="!own" :title="tr('theCutFollowsTheList')" @click="acts.follow">
         {{ tr('asFlown') }}
       </button>
@@ -96,11 +114,11 @@ const key = (event: KeyboardEvent, id: string): void => {
       <div class="run" role="img" :aria-label="tr('lengthsAlongTheCut')">
         <span
           v-for="p in board.places"
-          :key="p.shot.facts.shot.id"
-          :class="['bit', { picked: p.shot.facts.shot.id === selection.shotId }]"
+          :key="p.id"
+          :class="['bit', { picked: p.id === selection.shotId, ground: p.ground }]"
           :style="{ width: shareOf(p) }"
-          :title="`${p.shot.facts.shot.title}, ${fixed(p.timelineS, 1)} s`"
-          >{{ p.timelineS / board.totalS > 0.035 ? p.shot.number : '' }}</span
+          :title="`${p.title}, ${fixed(p.timelineS, 1)} s`"
+          >{{ p.shot && p.timelineS / board.totalS > 0.035 ? p.shot.number : '' }}</span
         >
       </div>
       <ul v-if="board.remarks.length > 0" class="remarks" :aria-label="tr('remarksOnTheCut')">
@@ -109,37 +127,48 @@ const key = (event: KeyboardEvent, id: string): void => {
         </li>
       </ul>
       <ol ref="list" class="cards">
-        <li v-for="p in board.places" :key="p.shot.facts.shot.id">
+        <li v-for="p in board.places" :key="p.id">
           <button
             class="card"
             :class="{
-              picked: p.shot.facts.shot.id === selection.shotId,
-              over: over === p.shot.facts.shot.id,
-              told: said.has(p.shot.facts.shot.id),
+              picked: p.id === selection.shotId,
+              over: over === p.id,
+              told: said.has(p.id),
+              ground: p.ground,
             }"
-            :data-card="p.shot.facts.shot.id"
+            :data-card="p.id"
             :title="tr('openItEnterAltAnd')"
-            @click="selection.pick(p.shot.facts.shot.id)"
-            @dblclick="open(p.shot.facts.shot.id)"
-            @keydown.enter.prevent="open(p.shot.facts.shot.id)"
-            @keydown="key($event, p.shot.facts.shot.id)"
+            @click="pick(p)"
+            @dblclick="open(p)"
+            @keydown.enter.prevent="open(p)"
+            @keydown="key($event, p.id)"
           >
             <span class="top"
               ><b class="cut">{{ p.cut }}</b
               ><span class="at">{{ clock(p.fromS) }}</span
-              ><span class="air" :class="{ moved: p.cut !== p.shot.number }">{{
+              ><span v-if="p.shot" class="air" :class="{ moved: p.cut !== p.shot.number }">{{
                 tr('airNumber', { number: p.shot.number })
-              }}</span></span
+              }}</span
+              ><span v-else class="air">{{ tr('ground') }}</span></span
             >
-            <PathThumb :flown="p.shot.facts.trajectory" :subject="p.shot.facts.aim" />
-            <span class="title" dir="auto">{{ p.shot.facts.shot.title || tr('untitled') }}</span>
-            <span class="sub"
-              >{{ phrase(p.shot.facts.move?.name) }} · {{ ROLE_WORDS[p.shot.facts.shot.role] }}</span
-            >
-            <span class="feels">{{ p.feels }}</span>
-            <span class="sub"
-              >{{ fixed(p.timelineS, 1) }} s · {{ phrase(USE_WORDS[useOf(p.shot.facts.shot.usage)]) }}</span
-            >
+            <template v-if="p.shot">
+              <PathThumb :flown="p.shot.facts.trajectory" :subject="p.shot.facts.aim" />
+              <span class="title" dir="auto">{{ p.title || tr('untitled') }}</span>
+              <span class="sub">{{ phrase(p.shot.facts.move?.name) }} · {{ ROLE_WORDS[p.role] }}</span>
+              <span class="feels">{{ p.feels }}</span>
+              <span class="sub"
+                >{{ fixed(p.timelineS, 1) }} s · {{ phrase(USE_WORDS[useOf(p.shot.facts.shot.usage)]) }}</span
+              >
+            </template>
+            <template v-else>
+              <span class="stand" aria-hidden="true" />
+              <span class="title" dir="auto">{{ p.title || tr('untitled') }}</span>
+              <span class="sub">{{ ROLE_WORDS[p.role] }}</span>
+              <span class="feels" dir="auto">{{ p.ground.filmedBy }}</span>
+              <span class="sub"
+                >{{ fixed(p.timelineS, 1) }} s{{ p.ground.done ? tr('groundDone') : '' }}</span
+              >
+            </template>
           </button>
         </li>
       </ol>
@@ -148,6 +177,7 @@ const key = (event: KeyboardEvent, id: string): void => {
       {{ tr('theBoardShowsTheCut') }}
       <RouterLink :to="{ name: 'shots' }">{{ tr('addSomeOnTheShots') }}</RouterLink>.
     </p>
+    <GroundShotSheet v-if="selection.groundShotId" />
   </main>
 </template>
 
@@ -183,6 +213,9 @@ header {
   place-items: center;
   overflow: hidden;
 }
+.bit.ground {
+  background: repeating-linear-gradient(0deg, var(--slab-3) 0 3px, var(--slab) 3px 6px);
+}
 .bit.picked {
   background: var(--pick);
   color: var(--pick-ink);
@@ -211,6 +244,17 @@ header {
   cursor: grab;
   align-content: start;
   clip-path: polygon(0 0, calc(100% - var(--cut)) 0, 100% var(--cut), 100% 100%, 0 100%);
+}
+/* What never leaves the ground stands on a line. */
+.card.ground {
+  background: var(--slab-2);
+  clip-path: none;
+}
+.stand {
+  display: block;
+  height: 62px;
+  border-bottom: 4px solid var(--chalk-2);
+  margin: 0 22% 8px;
 }
 .card:hover {
   background: var(--slab-2);

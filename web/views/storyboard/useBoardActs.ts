@@ -7,16 +7,25 @@ import { keyBetween } from '../../composables/new-shot';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { tr } from './messages';
 
+interface InCut {
+  readonly kind: 'shot' | 'groundShot';
+  readonly id: string;
+  readonly row: Entity<'shot'> | Entity<'groundShot'>;
+  readonly cutPosition: string;
+}
+
 /** Ordering the cut apart from the list. Each act is one step that can be taken back. */
 export const useBoardActs = () => {
   const film = useFilm();
   const selection = useSelection();
   const derivedFilm = useDerivedFilm();
-  const order = (): Entity<'shot'>[] => {
+  const order = (): InCut[] => {
     derivedFilm.settle();
-    return (derivedFilm.derived ? boardOf(derivedFilm.derived).places : []).flatMap((p) => {
-      const shot = film.get('shot', p.shot.facts.shot.id);
-      return shot ? [shot] : [];
+    const { derived } = derivedFilm;
+    return (derived ? boardOf(derived, film.list('groundShot')).places : []).flatMap((p): InCut[] => {
+      const kind = p.shot ? 'shot' : 'groundShot';
+      const row = film.get(kind, p.id);
+      return row ? [{ kind, id: p.id, row, cutPosition: row.cutPosition }] : [];
     });
   };
 
@@ -27,10 +36,10 @@ export const useBoardActs = () => {
     if (!moved) return;
     const rest = all.filter((s) => s.id !== id);
     const next = [...rest.slice(0, index), moved, ...rest.slice(index)];
-    const change = (shot: Entity<'shot'>, cutPosition: string) => ({
-      kind: 'shot' as const,
-      id: shot.id,
-      after: { ...shot, cutPosition } as never,
+    const change = ({ kind, id, row }: InCut, cutPosition: string) => ({
+      kind,
+      id,
+      after: { ...row, cutPosition } as never,
     });
     if (all.every((s) => s.cutPosition !== '')) {
       film.commit(tr('orderOfTheCut'), [
@@ -43,7 +52,7 @@ export const useBoardActs = () => {
         next.map((s, i) => change(s, keys[i] ?? 'a0')),
       );
     }
-    selection.pick(id);
+    if (moved.kind === 'shot') selection.pick(id);
   };
   const placeBefore = (id: string, beforeId: string): void => {
     const rest = order().filter((s) => s.id !== id);
@@ -59,10 +68,9 @@ export const useBoardActs = () => {
   const follow = (): void => {
     film.commit(
       tr('cutAsFlown'),
-      film
-        .list('shot')
+      order()
         .filter((s) => s.cutPosition !== '')
-        .map((s) => ({ kind: 'shot' as const, id: s.id, after: { ...s, cutPosition: '' } as never })),
+        .map(({ kind, id, row }) => ({ kind, id, after: { ...row, cutPosition: '' } as never })),
     );
   };
   return { placeBefore, shift, follow };
