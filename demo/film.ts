@@ -441,9 +441,9 @@ const groundShots: FilmFile['groundShots'] = [
   },
   {
     id: demoId(20, 2),
-    locationId: PANS,
+    locationId: TERRACES,
     position: 'a0',
-    title: 'Salt on the rake',
+    title: 'Hands on the dry wall',
     role: 'detail',
     timelineS: 4,
     filmedBy: 'Pilot, on foot',

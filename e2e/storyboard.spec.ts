@@ -9,7 +9,7 @@ test('the cut is ordered apart from the list, by keyboard and by mouse, and foll
   bench,
 }) => {
   await bench.open('storyboard');
-  await expect(cards(page)).toHaveCount(18);
+  await expect(cards(page)).toHaveCount(20);
   const first = page.locator('[data-card]').first();
   await first.focus();
   await page.keyboard.press('Alt+ArrowRight');
@@ -18,15 +18,16 @@ test('the cut is ordered apart from the list, by keyboard and by mouse, and foll
   const { file, derived } = await bench.stored();
   expect(file.shots.every((s) => s.cutPosition !== '')).toBe(true);
   expect([...derived.shots.values()].find((s) => s.facts.shot.title === 'Valley wakes')!.number).toBe(1);
-  expect(boardOf(derived).places[1]!.shot.facts.shot.title).toBe('Valley wakes');
+  expect(boardOf(derived, file.groundShots).places[1]!.title).toBe('Valley wakes');
   await page
     .locator('[data-card]', { hasText: 'Leave it to the blue' })
     .dragTo(page.locator('[data-card]', { hasText: 'Signal hut' }));
   await expect(cards(page).nth(4)).toHaveText('Leave it to the blue');
   await bench.saved();
+  const now = await bench.stored();
   expect(
-    boardOf((await bench.stored()).derived)
-      .places.map((p) => p.shot.facts.shot.title)
+    boardOf(now.derived, now.file.groundShots)
+      .places.map((p) => p.title)
       .indexOf('Leave it to the blue'),
   ).toBe(4);
   await page.keyboard.press('Control+z');
