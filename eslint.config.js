@@ -225,6 +225,8 @@ const CORE = {
     'model',
     'payload',
     'shot',
+    'site',
+    'terrain',
     'time',
     'units',
     'warnings',

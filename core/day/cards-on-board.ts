@@ -1,5 +1,6 @@
 import { assignCards, lifeOf, maxUncopiedFootage, plannableBytes, type CardFill } from '../cards';
 import { type Card, type Kit, CARD_POLICIES, type CardPolicy, type FilmInput } from '../model';
+import { launchFeature } from '../site';
 import { lossRiskOf, waterOf, type LossRisk } from './loss-risk';
 import type { PlannedShot } from './plan';
 import type { LocationPlan, TimedFlight } from './location-flights';
@@ -60,6 +61,8 @@ export const flightLossRisk = (
   flight: TimedFlight,
   shots: ShotsById,
 ): LossRisk | null => {
+  // Off a boat all of it is over water, and a card that stays aboard is lost with the boat.
+  if (launchFeature(features, flight.launch.id)?.footing === 'boat') return 'water';
   const wet = waterOf(features, flight.locationId);
   const all = shotsIn(flight, shots).map((s) =>
     lossRiskOf(s.facts, wet, flight.launch.at, film.preferences.awayM),

@@ -144,6 +144,39 @@ describe('way home', () => {
     expect(homeWay(vec(10, 90, 20), vec(0, 0, 0), 55).map((p) => p.z)).toEqual([20, 55, 55, 0]));
 });
 
+describe('a launch point that is under way', () => {
+  const boat = (more: Partial<Feature>) =>
+    thing('launch', [[200, 200]], { id: 'boat', name: 'The ferry', footing: 'boat', ...more });
+  const aboard = (more: Partial<Feature>) => [
+    boat(more),
+    thing(
+      'water',
+      [
+        [150, 150],
+        [250, 150],
+        [250, 250],
+        [150, 250],
+      ],
+      { shape: 'area' },
+    ),
+  ];
+  const from = (s: Shot): Shot => ({ ...s, launchId: 'boat', lossAction: 'return' });
+  it('is no place to return to: hovering is advised, and how far it moves is said', () => {
+    const still = codes(partsOf('Valley wakes', from), sceneWith(aboard({})));
+    const moving = sceneWith(aboard({ movesMs: 2.5, movesDeg: 90 }));
+    expect(still).not.toContain('site.loss');
+    expect(codes(partsOf('Valley wakes', from), moving)).toContain('site.loss');
+    const [warned] = locationSiteWarnings(moving).filter((w) => w.code === 'site.launch-under-way');
+    expect(said(warned!.say)).toBe('The ferry is under way: in 10 min it is 1500 m on.');
+  });
+  it('may lie on water, which nothing else that one launches from may', () => {
+    const afloat = (more: Partial<Feature>) =>
+      locationSiteWarnings(sceneWith(aboard(more))).map((w) => w.code);
+    expect(afloat({})).not.toContain('site.launch-water');
+    expect(afloat({ footing: 'ground' })).toContain('site.launch-water');
+  });
+});
+
 describe('zones and lost signals', () => {
   const across = [
     [-40, 60],

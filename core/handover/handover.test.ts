@@ -183,7 +183,9 @@ describe('lines, tables and events', () => {
       expect(order.map((l) => l.id).sort()).toEqual(film.shots.map((s) => s.id).sort());
     const minutes = inFlyingOrder(lines).map((l) => l.startMs ?? Infinity);
     expect(minutes).toEqual([...minutes].sort((a, b) => a - b));
-    const cuts = boardOf(whole(film).derived, film.groundShots).places.flatMap((p) => (p.shot ? [p.cut] : []));
+    const cuts = boardOf(whole(film).derived, film.groundShots).places.flatMap((p) =>
+      p.shot ? [p.cut] : [],
+    );
     expect(inCutOrder(lines).map((l) => l.cut)).toEqual(cuts);
   });
   it('a table has a cell for each head, and its sums are those of the budget', () => {

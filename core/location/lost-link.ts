@@ -1,7 +1,7 @@
 import { measured, message, type Message } from '../messages';
 import { toShape, type Vec3 } from '../geometry';
 import { topAt, wayHomeOver, type Solid } from '../clearance';
-import { featureWords, spotsOf } from '../site';
+import { featureWords, isUnderWay, launchFeature, spotsOf } from '../site';
 import type { Shot, LossAction } from '../model';
 import type { Scene } from './scene';
 import type { SiteShot } from './types';
@@ -11,6 +11,7 @@ interface Along {
   readonly overhead: string | null;
   readonly home: SiteShot['home'];
   readonly launch: Vec3;
+  readonly launchId: string | null;
   readonly solids: readonly Solid[];
 }
 
@@ -64,6 +65,17 @@ export const lossOf = (scene: Scene, shot: Shot, along: Along): SiteShot['loss']
     hover: message('lost-link.hovers'),
     land: underneath ? message('lost-link.lands-on', { underneath }) : message('lost-link.lands'),
   };
+  const from = launchFeature(scene.features, along.launchId);
+  if (from && isUnderWay(from))
+    return {
+      chosen,
+      advice: 'hover',
+      why: message('location.loss-of.under-way', {
+        launch: from.name || 'The launch point',
+        metres: measured(from.movesMs * 60, 'metres', 0),
+      }),
+      meets: { ...meets, return: message('lost-link.finds-nobody') },
+    };
   if (along.overhead)
     return {
       chosen,

@@ -199,7 +199,14 @@ export const siteShot = (parts: ShotParts, scene: Scene): SiteShot | null => {
     overWaterS: (wet.length / way.points.length) * way.totalS,
     planBM,
     overhead: overhead,
-    loss: lossOf(scene, shot, { points: way.points, overhead, home, launch: launch.at, solids }),
+    loss: lossOf(scene, shot, {
+      points: way.points,
+      overhead,
+      home,
+      launch: launch.at,
+      launchId: launch.id,
+      solids,
+    }),
     fromPilot: [first, last].map((p) => ({
       bearingDeg: bearingTo(eye, p),
       distanceM: Math.hypot(p.x - eye.x, p.y - eye.y),

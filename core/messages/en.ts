@@ -101,6 +101,9 @@ export const EN: Sentences = {
   'check.animals.protects': 'Animals, and who sits on them.',
   'check.bag.asks': 'The bag is packed by its list.',
   'check.bag.protects': 'The one thing left on the kitchen table.',
+  'check.buttons.asks':
+    'The controller’s buttons are set: recentre and look down, hold the inputs for a time-lapse, lock the exposure.',
+  'check.buttons.protects': 'A look at the screen in the middle of a take.',
   'check.card-change.asks': '{card} is taken out and in its case.',
   'check.card-change.fail': '{where} Change it before the next flight.',
   'check.card-change.pass': 'It is in the {spot}.',
@@ -133,6 +136,9 @@ export const EN: Sentences = {
   'check.cards-room.fail': '{overBytes} find no room.',
   'check.cards-room.pass': '{e9} planned on {size, plural, one {# card} other {# cards}}.',
   'check.cards-room.protects': 'A full card in the best light.',
+  'check.channel.asks':
+    'The picture link is on a free channel; with many people about, its picture rate is lowered for more range.',
+  'check.channel.protects': 'The picture, and with it the framing, among other people’s networks.',
   'check.clearance.asks': 'Every way keeps free of what stands there.',
   'check.clearance.care': 'Nothing is drawn on the plan here: walk the ways first.',
   'check.clearance.pass': 'Nothing drawn on the plan comes near a way.',
@@ -142,6 +148,9 @@ export const EN: Sentences = {
   'check.clock.say.3': '{isFlight, select, yes {Planned for} other {The window opens at}} {opens}.',
   'check.compass.asks': 'The compass is calibrated here, away from metal.',
   'check.compass.protects': 'A flight that bends away by itself.',
+  'check.cover.asks':
+    'The insurance also covers flights by program: some end when other software flies the aircraft.',
+  'check.cover.protects': 'Damage that nobody pays for.',
   'check.crewed.asks':
     'Crewed air traffic near the location is known: airfields, helicopters, air ambulance, gliders.',
   'check.crewed.protects': 'People in other aircraft. They have the right of way.',
@@ -150,6 +159,9 @@ export const EN: Sentences = {
   'check.devices-charged.fail': '{percent}.',
   'check.devices-charged.protects':
     'A dead controller with the aircraft in the air. Cold shortens phones most.',
+  'check.dried.asks':
+    'Wet kit lies open to dry: packs, aircraft, gimbal guard, gloves, case foam. Nothing wet is charged.',
+  'check.dried.protects': 'Packs from a short circuit, contacts from rust.',
   'check.evening-long.asks': 'The evening is long enough to copy the day.',
   'check.evening-long.fail': '{minutes} at {reader}, of {eveningMinutes}.',
   'check.evening-long.pass': '{minutes} of {eveningMinutes}, at {reader} with reading back.',
@@ -178,6 +190,9 @@ export const EN: Sentences = {
     '{copiesWanted}: {minutes} with reading back{isMinutes2, select, yes {, longer than the {eveningMinutes} min of the evening} other {}}.',
   'check.footage-copied.pass': 'Nothing is without its copies.',
   'check.footage-copied.protects': 'The only copy of a day.',
+  'check.front-lights.asks':
+    'The front lights are off where they colour the frame, on where the rule wants them.',
+  'check.front-lights.protects': 'A tinted foreground in low light. Check the local rule.',
   'check.gimbal.asks': 'Gimbal guard off, lens clean, camera moves freely.',
   'check.gimbal.protects': 'A day behind a thumbprint.',
   'check.glass-after.asks': 'Lens and filter are clean, above all near salt water and dust.',
@@ -185,8 +200,14 @@ export const EN: Sentences = {
   'check.go-of-flight.say': 'It asks for {over} more than its pack may give.',
   'check.ground-clear.asks': 'Pad, propellers, filters, markers: nothing is left lying.',
   'check.ground-clear.protects': 'Things lost, and locations closed to the next crew.',
+  'check.hand-launch.asks':
+    'Hand launch and hand landing: gloves on, arm stretched, never near the face, a second person beside, propellers still before anyone lets go.',
+  'check.hand-launch.protects': 'Hands and eyes.',
   'check.home-point.asks': 'The home point is set, and on the map it is where you stand.',
   'check.home-point.protects': 'A way home to yesterday’s location.',
+  'check.identification.asks':
+    'The registration is on the aircraft, and the identification it must broadcast works.',
+  'check.identification.protects': 'A flight the rule does not allow. Check the local rule.',
   'check.in-shot.asks':
     'Recording runs before the pilot walks into the shot; the aircraft hovers clear of people.',
   'check.in-shot.protects': 'Both hands busy, and nothing recorded.',
@@ -211,6 +232,9 @@ export const EN: Sentences = {
   'check.mains.pass': 'No planned shutter flickers on {mainsHz} Hz.',
   'check.mains.protects': 'Lamps and screens that flicker in every clip.',
   'check.mass': '{aircraft} {mass}',
+  'check.moving-home.asks':
+    'The home point follows the controller, and on a lost signal the aircraft hovers: the launch point is under way.',
+  'check.moving-home.protects': 'The aircraft: it would return to open water or an empty road.',
   'check.musts.asks': 'Every must shot of this location is done.',
   'check.musts.fail': 'Missing: {untitled}.',
   'check.musts.pass': 'All must shots are done.',
@@ -238,12 +262,17 @@ export const EN: Sentences = {
   'check.papers.pass': 'Insured until {insuredUntil} at least.',
   'check.papers.protects':
     'A question at the fence that ends the day. What is asked for differs: check the local rule.',
+  'check.payload.asks': 'The payload setting is on: {carried} are fitted to the aircraft.',
+  'check.payload.protects': 'An aircraft that brakes late and lands short, since it believes itself lighter.',
   'check.people.asks': 'People are at a distance and know what happens; nobody is flown over.',
   'check.people.protects': 'People.',
   'check.permission.asks': 'Who owns or looks after the location has said yes.',
   'check.permission.fail': 'Not granted yet: {a}.',
   'check.permission.pass': 'Granted: {a}.',
   'check.permission.protects': 'Being sent away with the light just right.',
+  'check.phone-power.asks':
+    'Charging the phone from the controller is on or off as planned: on if the phone would run out, off if the controller would.',
+  'check.phone-power.protects': 'A screen that goes dark in the air.',
   'check.phone.asks': 'The phone is in flight mode, or silent; its screen is bright.',
   'check.phone.protects': 'A call in the middle of a take.',
   'check.propellers.asks':
@@ -261,6 +290,9 @@ export const EN: Sentences = {
   'check.return-height.pass':
     '{height} clears what is drawn, under the ceiling of {ceiling} noted here. Check the local rule.',
   'check.return-height.protects': 'A way home through trees, or above the ceiling.',
+  'check.rinsed.asks':
+    'Salt is rinsed off with fresh water where the maker allows it; propellers and gimbal are wiped dry.',
+  'check.rinsed.protects': 'Bearings, contacts and the gimbal.',
   'check.rule.asks':
     'The local rule is looked up for this location and this date: zones, heights, distances, what has to be told to whom.',
   'check.rule.protects': 'Everybody. Rules differ by country and change; this program knows none of them.',
@@ -269,10 +301,19 @@ export const EN: Sentences = {
   'check.sensing.asks': 'Obstacle sensing is on; {aircraft} looks {sides}, and nowhere else.',
   'check.sensing.asks-none': 'This aircraft senses nothing: the way is walked, slow and in sight.',
   'check.sensing.protects': 'Flying into what the aircraft would have seen.',
+  'check.shore.asks': 'A landing on the shore is within reach of what is left in the pack.',
+  'check.shore.fail': '{name} takes {needs} at the worst moment; only {left} are left in the pack then.',
+  'check.shore.none': 'No plan-B landing is drawn on the map: mark one on the shore.',
+  'check.shore.pass': '{name} takes {needs} at the worst moment; {left} are left in the pack then.',
+  'check.shore.protects': 'The aircraft and its card, when the boat cannot be reached.',
+  'check.shore.wind': 'The wind is too strong to reach a plan-B landing from the end of a shot.',
   'check.site-look.care': 'The site is still being looked at.',
   'check.small-ones.asks': 'The small things are shot, too.',
   'check.small-ones.care': 'Still open: {untitled}.',
   'check.small-ones.protects': 'The detail forgotten because the big thing was so pretty.',
+  'check.stake.asks':
+    'Everybody aboard knows: if {aircraft} comes down here it is lost, with the card in it.',
+  'check.stake.protects': 'A decision nobody has taken.',
   'check.storage.asks': 'Packs that rest for days are brought to around 50 to 60 %.',
   'check.storage.care': 'Fuller than that: {charge}.',
   'check.storage.pass': 'The next shoot is on {next}.',
@@ -527,10 +568,13 @@ export const EN: Sentences = {
   'location-site-warnings.why': 'Nobody launches from water.',
   'location-site-warnings.why.else':
     '{isSource, select, yes {Noted from: {source}. } other {}}Check the local rule.',
+  'location.loss-of.under-way':
+    '{launch} moves {metres} a minute: the aircraft would return to where it took off.',
   'location.loss-of.why': 'Under {overhead} a return climbs into it.',
   'location.loss-of.why.2': 'At the return height set, the way home meets {by}.',
   'location.loss-of.why.3': 'The sky over the path is open.',
   'lost-link.climbs-into': 'climbs into {overhead} first',
+  'lost-link.finds-nobody': 'it finds nobody at the place it took off from',
   'lost-link.flies-into': 'flies into {obstacle}',
   'lost-link.hovers': 'stays until the pack asks for a landing, then comes down on the spot',
   'lost-link.lands': 'comes down on open ground',
@@ -692,6 +736,10 @@ export const EN: Sentences = {
   'site.hidden.cure': 'Stand where the whole path is seen, or fly it higher.',
   'site.hidden.say': 'Behind {by} for {max}, from {from}.',
   'site.hidden.why': 'What the pilot’s eye does not see, the signal often does not reach.',
+  'site.launch-under-way.cure':
+    'Lie still while flying, or let the home point follow the controller and turn back earlier.',
+  'site.launch-under-way.say': '{spot} is under way: in {minutes} it is {metres} on.',
+  'site.launch-under-way.why': 'The way home is planned to where the launch point lay at take-off.',
   'site.launch-under.cure': 'Move it into the open.',
   'site.launch-under.say': '{spot} lies under {under}.',
   'site.launch-under.why': 'A launch point needs open sky above it.',

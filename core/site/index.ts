@@ -5,3 +5,4 @@ export { lengthAlong, measureOf } from './measure';
 export { type Pin, pinned } from './pins';
 export { groundAt, onGround, spotsOf } from './spots';
 export { type SurfaceAt, surfaceOver } from './surface';
+export { driftOf, isAboard, isUnderWay, launchFeature } from './under-way';

@@ -1,7 +1,7 @@
 import { footprint } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import type { Subject, Feature as Thing } from '@core/model';
-import { featureWords } from '@core/site';
+import { driftOf, featureWords, isUnderWay, spotsOf } from '@core/site';
 import type { Contour } from '@core/terrain';
 import Feature from 'ol/Feature.js';
 import { LineString, MultiLineString, MultiPolygon, Point, Polygon, type Geometry } from 'ol/geom.js';
@@ -60,6 +60,19 @@ const flat = (t: Thing): boolean => featureWords(t.kind).group === 'zone' || t.k
 const thingFeature = (thing: Thing): Feature =>
   feature(geometryOf(thing), { what: 'feature', id: thing.id, thing });
 
+/** Where a launch point under way is after a usual flight. */
+const DRIFT_S = 600;
+const driftLine = (thing: Thing): [number, number][] => {
+  const [from] = spotsOf(thing);
+  const by = driftOf(thing, DRIFT_S);
+  return from
+    ? [
+        [from.x, from.y],
+        [from.x + by.x, from.y + by.y],
+      ]
+    : [];
+};
+
 /** @param held id of what is in hand; it keeps the feature it has */
 export const thingFeatures = (
   things: readonly Thing[],
@@ -83,6 +96,7 @@ export const thingFeatures = (
       ...subjects
         .filter((s) => s.path.length > 1)
         .map((s) => feature(new LineString(s.path.map(xy)), { what: 'way' })),
+      ...free.filter(isUnderWay).map((t) => feature(new LineString(driftLine(t)), { what: 'way' })),
       ...free.filter((t) => !flat(t)).map(thingFeature),
     ],
   };

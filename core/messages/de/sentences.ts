@@ -104,6 +104,9 @@ export const DE: Sentences = {
   'check.animals.protects': 'Tiere, und wer auf ihnen sitzt.',
   'check.bag.asks': 'Die Tasche ist nach ihrer Liste gepackt.',
   'check.bag.protects': 'Das eine Ding, das auf dem Küchentisch liegen blieb.',
+  'check.buttons.asks':
+    'Die Tasten der Fernsteuerung sind belegt: zentrieren und nach unten blicken, Eingaben im Zeitraffer halten, Belichtung sperren.',
+  'check.buttons.protects': 'Ein Blick auf den Bildschirm mitten im Take.',
   'check.card-change.asks': '{card} ist herausgenommen und im Etui.',
   'check.card-change.fail': '{where} Wechsle sie vor dem nächsten Flug.',
   'check.card-change.pass': 'Ort: {spot}.',
@@ -136,6 +139,9 @@ export const DE: Sentences = {
   'check.cards-room.fail': '{overBytes} finden keinen Platz.',
   'check.cards-room.pass': '{e9} geplant auf {size, plural, one {# Karte} other {# Karten}}.',
   'check.cards-room.protects': 'Eine volle Karte im besten Licht.',
+  'check.channel.asks':
+    'Die Bildübertragung ist auf einem freien Kanal; unter vielen Menschen ist ihre Bildrate für mehr Reichweite gesenkt.',
+  'check.channel.protects': 'Das Bild, und damit der Ausschnitt, zwischen den Netzen anderer.',
   'check.clearance.asks': 'Jeder Weg bleibt frei von dem, was dort steht.',
   'check.clearance.care': 'Hier ist nichts auf dem Plan gezeichnet: geh die Wege erst ab.',
   'check.clearance.pass': 'Nichts auf dem Plan Gezeichnetes kommt einem Weg nahe.',
@@ -145,6 +151,9 @@ export const DE: Sentences = {
   'check.clock.say.3': '{isFlight, select, yes {Geplant für} other {Das Zeitfenster öffnet um}} {opens}.',
   'check.compass.asks': 'Der Kompass ist hier kalibriert, weg von Metall.',
   'check.compass.protects': 'Ein Flug, der von selbst abbiegt.',
+  'check.cover.asks':
+    'Die Versicherung deckt auch Flüge nach Programm: Manche endet, wenn andere Software das Fluggerät fliegt.',
+  'check.cover.protects': 'Ein Schaden, den niemand bezahlt.',
   'check.crewed.asks':
     'Bemannter Luftverkehr in der Nähe ist bekannt: Flugplätze, Hubschrauber, Luftrettung, Segelflug.',
   'check.crewed.protects': 'Menschen in anderen Luftfahrzeugen. Sie haben Vorrang.',
@@ -153,6 +162,9 @@ export const DE: Sentences = {
   'check.devices-charged.fail': '{percent}.',
   'check.devices-charged.protects':
     'Eine leere Fernsteuerung mit dem Fluggerät in der Luft. Kälte verkürzt Telefone am meisten.',
+  'check.dried.asks':
+    'Nasses liegt offen zum Trocknen: Akkus, Fluggerät, Gimbalschutz, Handschuhe, Schaumstoff. Nichts Nasses wird geladen.',
+  'check.dried.protects': 'Akkus vor einem Kurzschluss, Kontakte vor Rost.',
   'check.evening-long.asks': 'Der Abend reicht, um den Tag zu kopieren.',
   'check.evening-long.fail': '{minutes} bei {reader}, von {eveningMinutes}.',
   'check.evening-long.pass': '{minutes} von {eveningMinutes}, bei {reader} mit Gegenlesen.',
@@ -181,6 +193,9 @@ export const DE: Sentences = {
     '{copiesWanted}: {minutes} mit Gegenlesen{isMinutes2, select, yes {, länger als die {eveningMinutes} min des Abends} other {}}.',
   'check.footage-copied.pass': 'Nichts ist ohne seine Kopien.',
   'check.footage-copied.protects': 'Die einzige Kopie eines Tages.',
+  'check.front-lights.asks':
+    'Die vorderen Lichter sind aus, wo sie das Bild färben, und an, wo die Regel es verlangt.',
+  'check.front-lights.protects': 'Ein gefärbter Vordergrund in wenig Licht. Prüf die örtliche Regel.',
   'check.gimbal.asks': 'Gimbalschutz ab, Objektiv sauber, Kamera bewegt sich frei.',
   'check.gimbal.protects': 'Ein Tag hinter einem Fingerabdruck.',
   'check.glass-after.asks': 'Objektiv und Filter sind sauber, vor allem bei Salzwasser und Staub.',
@@ -189,9 +204,15 @@ export const DE: Sentences = {
   'check.go-of-flight.say': 'Er verlangt {over} mehr, als sein Akku geben darf.',
   'check.ground-clear.asks': 'Platte, Propeller, Filter, Markierungen: nichts bleibt liegen.',
   'check.ground-clear.protects': 'Verlorene Dinge, und Orte, die für das nächste Team geschlossen sind.',
+  'check.hand-launch.asks':
+    'Start und Landung aus der Hand: Handschuhe an, Arm gestreckt, nie nah am Gesicht, eine zweite Person daneben, die Propeller stehen, bevor jemand loslässt.',
+  'check.hand-launch.protects': 'Hände und Augen.',
   'check.home-point.asks':
     'Der Startpunkt als Rückkehrziel ist gesetzt und liegt auf der Karte dort, wo du stehst.',
   'check.home-point.protects': 'Ein Heimweg zum Drehort von gestern.',
+  'check.identification.asks':
+    'Die Registrierung ist am Fluggerät, und die Kennung, die es senden muss, funktioniert.',
+  'check.identification.protects': 'Ein Flug, den die Regel nicht erlaubt. Prüf die örtliche Regel.',
   'check.in-shot.asks':
     'Die Aufnahme läuft, bevor der Pilot ins Bild geht; das Fluggerät schwebt abseits von Menschen.',
   'check.in-shot.protects': 'Beide Hände voll, und nichts aufgenommen.',
@@ -217,6 +238,9 @@ export const DE: Sentences = {
   'check.mains.pass': 'Keine geplante Verschlusszeit flackert bei {mainsHz} Hz.',
   'check.mains.protects': 'Lampen und Bildschirme, die in jedem Clip flackern.',
   'check.mass': '{aircraft} {mass}',
+  'check.moving-home.asks':
+    'Der Heimatpunkt folgt der Fernsteuerung, und bei Signalverlust schwebt das Fluggerät: Der Startpunkt ist in Fahrt.',
+  'check.moving-home.protects': 'Das Fluggerät: Es kehrte auf offenes Wasser oder eine leere Straße zurück.',
   'check.musts.asks': 'Jedes Muss dieses Drehorts ist erledigt.',
   'check.musts.fail': 'Es fehlt: {untitled}.',
   'check.musts.pass': 'Alle Muss sind erledigt.',
@@ -246,12 +270,18 @@ export const DE: Sentences = {
   'check.papers.pass': 'Versichert mindestens bis {insuredUntil}.',
   'check.papers.protects':
     'Eine Frage am Zaun, die den Tag beendet. Was verlangt wird, ist verschieden: prüfe die örtliche Regel.',
+  'check.payload.asks': 'Die Einstellung für Zuladung ist an: Am Fluggerät sind {carried} angebracht.',
+  'check.payload.protects':
+    'Ein Fluggerät, das spät bremst und zu kurz landet, weil es sich für leichter hält.',
   'check.people.asks': 'Menschen sind auf Abstand und wissen, was geschieht; über niemanden wird geflogen.',
   'check.people.protects': 'Menschen.',
   'check.permission.asks': 'Wem der Ort gehört oder wer ihn betreut, hat zugestimmt.',
   'check.permission.fail': 'Noch nicht erteilt: {a}.',
   'check.permission.pass': 'Erteilt: {a}.',
   'check.permission.protects': 'Weggeschickt werden, wenn das Licht gerade stimmt.',
+  'check.phone-power.asks':
+    'Das Laden des Telefons aus der Fernsteuerung ist an oder aus wie geplant: an, wenn das Telefon leer würde, aus, wenn die Fernsteuerung leer würde.',
+  'check.phone-power.protects': 'Ein Bildschirm, der in der Luft dunkel wird.',
   'check.phone.asks': 'Das Telefon ist im Flugmodus oder stumm; sein Bildschirm ist hell.',
   'check.phone.protects': 'Ein Anruf mitten im Take.',
   'check.propellers.asks':
@@ -269,6 +299,9 @@ export const DE: Sentences = {
   'check.return-height.pass':
     '{height} liegt über allem Gezeichneten und unter der hier notierten Höhengrenze von {ceiling}. Prüfe die örtliche Regel.',
   'check.return-height.protects': 'Ein Heimweg durch Bäume oder über die Höhengrenze.',
+  'check.rinsed.asks':
+    'Salz ist mit Süßwasser abgespült, wo der Hersteller es erlaubt; Propeller und Gimbal sind trocken gewischt.',
+  'check.rinsed.protects': 'Lager, Kontakte und den Gimbal.',
   'check.rule.asks':
     'Die örtliche Regel ist für diesen Ort und dieses Datum nachgesehen: Zonen, Höhen, Abstände, was wem zu melden ist.',
   'check.rule.protects':
@@ -278,10 +311,20 @@ export const DE: Sentences = {
   'check.sensing.asks': 'Die Hinderniserkennung ist an; {aircraft} sieht {sides} und sonst nirgends.',
   'check.sensing.asks-none': 'Dieses Fluggerät erkennt nichts: der Weg ist abgegangen, langsam und in Sicht.',
   'check.sensing.protects': 'In das fliegen, was das Fluggerät gesehen hätte.',
+  'check.shore.asks': 'Eine Landung am Ufer ist mit dem erreichbar, was im Akku bleibt.',
+  'check.shore.fail': '{name} braucht im ungünstigsten Moment {needs}; dann sind nur noch {left} im Akku.',
+  'check.shore.none': 'Auf der Karte ist keine Ausweichlandung gezeichnet: Zeichne eine am Ufer ein.',
+  'check.shore.pass': '{name} braucht im ungünstigsten Moment {needs}; dann sind noch {left} im Akku.',
+  'check.shore.protects': 'Das Fluggerät und seine Karte, wenn das Boot nicht zu erreichen ist.',
+  'check.shore.wind':
+    'Der Wind ist zu stark, um vom Ende einer Einstellung eine Ausweichlandung zu erreichen.',
   'check.site-look.care': 'Der Ort wird noch angesehen.',
   'check.small-ones.asks': 'Auch die kleinen Dinge sind gefilmt.',
   'check.small-ones.care': 'Noch offen: {untitled}.',
   'check.small-ones.protects': 'Das Detail, vergessen, weil das Große so schön war.',
+  'check.stake.asks':
+    'Alle an Bord wissen: Kommt {aircraft} hier herunter, ist es verloren, mit der Karte darin.',
+  'check.stake.protects': 'Eine Entscheidung, die niemand getroffen hat.',
   'check.storage.asks': 'Akkus, die Tage ruhen, sind auf etwa 50 bis 60 % gebracht.',
   'check.storage.care': 'Voller als das: {charge}.',
   'check.storage.pass': 'Der nächste Dreh ist am {next}.',
@@ -550,10 +593,13 @@ export const DE: Sentences = {
   'location-site-warnings.why': 'Niemand startet vom Wasser.',
   'location-site-warnings.why.else':
     '{isSource, select, yes {Notiert aus: {source}. } other {}}Prüfe die örtliche Regel.',
+  'location.loss-of.under-way':
+    '{launch} bewegt sich {metres} in der Minute: Das Fluggerät kehrte dorthin zurück, wo es gestartet ist.',
   'location.loss-of.why': 'Unter {overhead} steigt eine Rückkehr hinein.',
   'location.loss-of.why.2': 'In der eingestellten Rückkehrhöhe trifft der Heimweg {by}.',
   'location.loss-of.why.3': 'Der Himmel über dem Weg ist offen.',
   'lost-link.climbs-into': 'steigt zuerst in {overhead}',
+  'lost-link.finds-nobody': 'es findet dort niemanden, wo es gestartet ist',
   'lost-link.flies-into': 'fliegt in {obstacle}',
   'lost-link.hovers': 'bleibt, bis der Akku eine Landung verlangt, und kommt dann an Ort und Stelle herunter',
   'lost-link.lands': 'kommt auf offenem Boden herunter',
@@ -724,6 +770,10 @@ export const DE: Sentences = {
   'site.hidden.cure': 'Steh, wo der ganze Weg zu sehen ist, oder fliege höher.',
   'site.hidden.say': 'Hinter {by} für {max}, ab {from}.',
   'site.hidden.why': 'Was das Auge des Piloten nicht sieht, erreicht oft auch das Signal nicht.',
+  'site.launch-under-way.cure':
+    'Lieg beim Fliegen still, oder lass den Heimatpunkt der Fernsteuerung folgen und kehr früher um.',
+  'site.launch-under-way.say': '{spot} ist in Fahrt: In {minutes} ist er {metres} weiter.',
+  'site.launch-under-way.why': 'Der Heimweg ist dorthin geplant, wo der Startpunkt beim Start lag.',
   'site.launch-under.cure': 'Verleg ihn ins Freie.',
   'site.launch-under.say': '{spot} liegt unter {under}.',
   'site.launch-under.why': 'Ein Startpunkt braucht offenen Himmel über sich.',

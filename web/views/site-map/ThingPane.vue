@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { fixed, inSentence, phrase } from '../../format';
+import { FOOTINGS } from '@core/model';
+import { fixed, FOOTING_WORDS, inSentence, phrase } from '../../format';
 import { featureWords, lengthAlong, spotsOf } from '@core/site';
 import { areaOf, bearingTo, fromLocal, toLocal, vec } from '@core/geometry';
 import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
+import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import TextField from '../../parts/TextField.vue';
 import DateField from '../../parts/DateField.vue';
@@ -20,6 +22,7 @@ const store = useFilm();
 const words = computed(() => featureWords(props.thing.kind));
 const set = (fields: Fields<'feature'>) =>
   store.edit('feature', props.thing.id, fields, inSentence(phrase(words.value.name)));
+const footings = FOOTINGS.map((value) => ({ value, label: FOOTING_WORDS[value] }));
 const first = computed(() => props.thing.points[0] ?? { xM: 0, yM: 0 });
 const coordinates = computed(() => {
   const p = props.plan.place.value;
@@ -105,6 +108,32 @@ const makeMain = (): void => {
             set({ granted: v });
           }
         "
+      />
+    </div>
+    <div v-if="thing.kind === 'launch'" class="grid">
+      <PickField
+        :label="tr('standsOn')"
+        :value="thing.footing"
+        :options="footings"
+        :save="(v) => set({ footing: v })"
+      />
+      <NumberField
+        v-if="thing.footing !== 'ground'"
+        :label="tr('speedUnderWay')"
+        :value="thing.movesMs"
+        quantity="speed"
+        :step="0.5"
+        :hint="tr('zeroLiesStill')"
+        :save="(v) => set({ movesMs: v })"
+      />
+      <NumberField
+        v-if="thing.footing !== 'ground' && thing.movesMs > 0"
+        :label="tr('course')"
+        :value="thing.movesDeg"
+        quantity="degrees"
+        :step="5"
+        :hint="tr('whereItMovesTo')"
+        :save="(v) => set({ movesDeg: v })"
       />
     </div>
     <button v-if="thing.kind === 'launch'" class="btn" :class="{ lead: !isMain }" @click="makeMain">
