@@ -123,9 +123,11 @@ const CORE = {
   'flight-record': ['day', 'geometry', 'model', 'simulated-flight'],
   debrief: ['energy', 'film', 'model', 'shot', 'time', 'units', 'weather'],
   field: [
+    'air',
     'cards',
     'charge',
     'day',
+    'energy',
     'exposure',
     'film',
     'geometry',

@@ -73,6 +73,7 @@ export class Bench {
       | 'overview'
       | 'debrief'
       | 'rehearse'
+      | 'ready'
       | 'brief'
       | 'locations'
       | 'map'

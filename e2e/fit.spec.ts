@@ -1,6 +1,6 @@
 import { expect, test } from './app';
 
-const VIEWS = ['', 'overview', 'brief', 'locations', 'map', 'kit'] as const;
+const VIEWS = ['', 'overview', 'brief', 'locations', 'map', 'kit', 'ready'] as const;
 
 for (const theme of ['dusk', 'noon'] as const) {
   test(`main views are accessible by ${theme}`, async ({ page, bench, app }) => {

@@ -1,3 +1,4 @@
+import { demoFilm } from '@demo';
 import type { Locator } from '@playwright/test';
 import { expect, test } from './app';
 
@@ -194,4 +195,27 @@ test('a film that was deleted comes back from a backup, chosen by its date and i
   await page.getByRole('link', { name: /The Valdegris line \(backup\)/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('The Valdegris line (backup)');
   await expect(page.locator('.overview .shot')).toHaveCount(18);
+});
+
+test('without a plan two taps lead from the list of films to a chance shot at the place one stands', async ({
+  page,
+  app,
+  context,
+}) => {
+  await app.films.importFile(demoFilm(), 'e2e');
+  await context.grantPermissions(['geolocation']);
+  await context.setGeolocation({ latitude: 43.18, longitude: -4.83 });
+  await page.goto(app.address);
+  await page.getByRole('button', { name: 'Ready for chance' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Ready for chance' })).toBeVisible();
+  await page.getByRole('button', { name: 'Use my position' }).click();
+  const pack = page.getByRole('region', { name: 'Battery pack' });
+  await expect(pack).toContainText('hovers for');
+  await expect(page.getByRole('region', { name: 'Settings now' })).toContainText(/f\/[\d.]+/);
+  await page.getByLabel('Looked up for here, today').check();
+  await page.reload();
+  await expect(page.getByLabel('Looked up for here, today')).toBeChecked();
+  await page.getByRole('button', { name: 'Chance shot' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/Chance \d\d:\d\d/);
+  await expect(page.getByRole('region', { name: 'Takes', exact: true })).toBeVisible();
 });

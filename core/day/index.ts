@@ -2,6 +2,7 @@ export {
   cardFacts,
   type CardFacts,
   type FlightLoad,
+  INTERNAL_SHARE,
   isUsed,
   type ShotsById,
   shotsIn,

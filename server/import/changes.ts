@@ -22,6 +22,35 @@ const newIds = (file: FilmFile) => {
   return { renew, renewed: (id: string | null): string | null => (id === null ? null : renew(id)) };
 };
 
+/** Kit by kind; the log of flights follows film, flights and shots to their new ids. */
+const kitRows = (
+  file: FilmFile,
+  film: string,
+  renew: (id: string) => string,
+  renewed: (id: string | null) => string | null,
+): [EntityKind, readonly { readonly id: string }[]][] => [
+  ['aircraft', file.kit.aircraft],
+  ['pack', file.kit.packs],
+  ['card', file.kit.cards],
+  ['filter', file.kit.filters],
+  ['pilot', file.kit.pilots],
+  ['practice', file.kit.practice],
+  ['charger', file.kit.chargers],
+  ['device', file.kit.devices],
+  [
+    'flightLogEntry',
+    file.kit.flightLog.map((f) => ({
+      ...f,
+      filmId: f.filmId === file.film.id ? film : f.filmId,
+      flightId: renewed(f.flightId),
+      shotIds: f.shotIds.map(renew),
+    })),
+  ],
+  ['gear', file.kit.gear],
+  ['cardMove', file.kit.cardMoves],
+  ['check', file.kit.checks],
+];
+
 /**
  * Everything a film that is taken in comes to, under new ids.
  * @param here ids of kit that is there already, which is used as it is
@@ -55,28 +84,7 @@ export const importChanges = (
     kind: EntityKind,
     list: readonly T[],
   ): Change[] => list.map((t) => create(kind, { ...t, id: renew(t.id), locationId: renew(t.locationId) }));
-  const kit: [EntityKind, readonly { readonly id: string }[]][] = [
-    ['aircraft', file.kit.aircraft],
-    ['pack', file.kit.packs],
-    ['card', file.kit.cards],
-    ['filter', file.kit.filters],
-    ['pilot', file.kit.pilots],
-    ['practice', file.kit.practice],
-    ['charger', file.kit.chargers],
-    ['device', file.kit.devices],
-    [
-      'flightLogEntry',
-      file.kit.flightLog.map((f) => ({
-        ...f,
-        filmId: f.filmId === file.film.id ? film : f.filmId,
-        flightId: renewed(f.flightId),
-        shotIds: f.shotIds.map(renew),
-      })),
-    ],
-    ['gear', file.kit.gear],
-    ['cardMove', file.kit.cardMoves],
-    ['check', file.kit.checks],
-  ];
+  const kit = kitRows(file, film, renew, renewed);
   return {
     film,
     changes: [

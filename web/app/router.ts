@@ -38,6 +38,7 @@ export const router = createRouter({
         byLocation('flights', () => import('../views/flights/FlightsView.vue')),
         byLocation('checks', () => import('../views/checks/ChecksView.vue')),
         byLocation('field', () => import('../views/field/FieldView.vue')),
+        { path: 'ready', name: 'ready', component: () => import('../views/field/ReadyView.vue') },
         { path: 'footage', name: 'footage', component: () => import('../views/footage/FootageView.vue') },
         { path: 'debrief', name: 'debrief', component: () => import('../views/debrief/DebriefView.vue') },
         { path: 'kit', name: 'kit', component: () => import('../views/kit/KitView.vue') },

@@ -37,7 +37,7 @@ export const VIEWS: readonly Entry[] = [
   view('light', 'G I', { onTheDay: true }),
   view('flights', 'G F', { onTheDay: true }),
   view('checks', 'G C', { onTheDay: true }),
-  view('field', 'G D', { onTheDay: true }),
+  view('field', 'G D', { onTheDay: true, parts: [view('ready', 'G N')] }),
   view('footage', 'G A', { parts: [view('debrief', 'G E')] }),
   view('kit', 'G K', { aside: true }),
   view('calculators', 'Q', { aside: true }),

@@ -35,6 +35,7 @@ const DE: Texts<typeof EN> = {
   onTheDay: 'Am Drehtag',
   overview: 'Übersicht',
   pairThisDevice: 'Dieses Gerät koppeln',
+  ready: 'Bereit für den Zufall',
   redo: 'Wiederholen',
   rehearse: 'Probe',
   saved: 'gespeichert',

@@ -32,6 +32,7 @@ export const EN = {
   onTheDay: 'On the day',
   overview: 'Overview',
   pairThisDevice: 'Pair this device',
+  ready: 'Ready for chance',
   redo: 'Redo',
   rehearse: 'Rehearse',
   saved: 'saved',

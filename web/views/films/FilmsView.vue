@@ -10,6 +10,8 @@ import SettingsButton from '../../parts/settings/SettingsButton.vue';
 import { readTextFile } from '../../exchange/text-file';
 import { tr } from './messages';
 
+/** Largest film file that is taken in, bytes; the server's own limit. */
+const FILE_LIMIT = 250_000_000;
 const router = useRouter();
 // The theme is set before anything is drawn.
 useSelection();
@@ -53,12 +55,27 @@ const openDemo = async (): Promise<void> => {
     fault.value = why(error);
   }
 };
+/** The film that chances go into; begun when the first is wanted. */
+const CHANCE_KEY = 'dusk-chance-film';
+const ready = async (): Promise<void> => {
+  try {
+    let film = localStorage.getItem(CHANCE_KEY) ?? '';
+    if (!films.value?.some((f) => f.id === film)) {
+      const { emptyFilm } = await import('../../composables/new-film');
+      film = (await api.importFilm(emptyFilm(tr('chanceShots')))).id;
+      localStorage.setItem(CHANCE_KEY, film);
+    }
+    await router.push({ name: 'ready', params: { film } });
+  } catch (error) {
+    fault.value = why(error);
+  }
+};
 const chosen = async (event: Event): Promise<void> => {
   const field = event.target as HTMLInputElement;
   const file = field.files?.[0];
   field.value = '';
   if (!file) return;
-  if (file.size > 20_000_000) {
+  if (file.size > FILE_LIMIT) {
     fault.value = tr('nameIsLargerThanA', { name: file.name });
     return;
   }
@@ -95,6 +112,9 @@ const when = (iso: string): string => whenText(Date.parse(iso));
       <label class="btn file"
         >{{ tr('openAFilmFile') }}<input type="file" accept="application/json,.json" @change="chosen"
       /></label>
+      <button class="btn" :title="tr('leaveHomeWithoutAPlan')" @click="ready">
+        {{ tr('readyForChance') }}
+      </button>
       <button class="btn" :title="tr('aFreshCopyOfThe')" @click="openDemo">
         {{ tr('openTheDemoFilm') }}
       </button>

@@ -10,6 +10,7 @@ const DE: Texts<typeof EN> = {
     'Beim nächsten Start ist alles wie damals. Der jetzige Stand bleibt als {before} erhalten. Beende und starte die Anwendung.',
   backUpNow: 'Jetzt sichern',
   backups: 'Sicherungen',
+  chanceShots: 'Zufallsaufnahmen',
   check: 'Prüfung',
   coordinates: 'Koordinaten',
   copiesOfEverythingEachOpened:
@@ -26,6 +27,7 @@ const DE: Texts<typeof EN> = {
   goneForGoodWithAll: 'Endgültig weg, mit allen Einstellungen?',
   keep: 'Behalten',
   keepTodays: 'Heutigen behalten',
+  leaveHomeWithoutAPlan: 'Ohne Plan losgehen: Akku, Karte und Einstellungen für hier und jetzt',
   loading: 'Wird geladen',
   mb: 'MB',
   name: 'Name',
@@ -44,6 +46,7 @@ const DE: Texts<typeof EN> = {
   planTheShotsTheLight:
     'Plane Einstellungen, Licht, Akkus und Karten eines Tages in der Luft, und fahr los in dem Wissen, dass es passt.',
   readingTheListOfBackups: 'Die Liste der Sicherungen wird gelesen.',
+  readyForChance: 'Bereit für den Zufall',
   restoreAll: 'Alles zurückholen',
   restoreAtTheNextStart: 'Beim nächsten Start zurückholen',
   restoreBeside: 'Daneben zurückholen',

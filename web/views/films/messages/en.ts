@@ -7,6 +7,7 @@ export const EN = {
     'At the next start everything is as it was then. The state now is kept as {before}. Stop and start the application.',
   backUpNow: 'Back up now',
   backups: 'Backups',
+  chanceShots: 'Chance shots',
   check: 'Check',
   coordinates: 'Coordinates',
   copiesOfEverythingEachOpened:
@@ -23,6 +24,7 @@ export const EN = {
   goneForGoodWithAll: 'Gone for good, with all its shots?',
   keep: 'Keep',
   keepTodays: 'Keep today’s',
+  leaveHomeWithoutAPlan: 'Leave home without a plan: pack, card and settings for here and now',
   loading: 'Loading',
   mb: 'MB',
   name: 'Name',
@@ -40,6 +42,7 @@ export const EN = {
   planTheShotsTheLight:
     'Plan the shots, the light, the packs and the cards of a day in the air, and leave home knowing that it fits.',
   readingTheListOfBackups: 'Reading the list of backups.',
+  readyForChance: 'Ready for chance',
   restoreAll: 'Restore all',
   restoreAtTheNextStart: 'Restore at the next start',
   restoreBeside: 'Restore beside',

@@ -1,0 +1,232 @@
+<script setup lang="ts">
+import { SKIES } from '@core/model';
+import { computed } from 'vue';
+import { apertureText, shutterText, SKY_WORDS } from '../../format';
+import { filterNameOf } from '../../format/names';
+import Fig from '../../parts/Fig.vue';
+import NumberField from '../../parts/NumberField.vue';
+import TextField from '../../parts/TextField.vue';
+import { useFilm } from '../../stores/film';
+import ChoiceRow from './ChoiceRow.vue';
+import { useNow } from './useAir';
+import { useReady, type Tick } from './useReady';
+import { tr } from './messages';
+
+/** Leaving home without a plan: one look says whether a chance could be flown, and two taps begin it. */
+const film = useFilm();
+const now = useNow();
+const { location, ready, ticked, tick, fault, locating, locate, enter, chance, set } = useReady(now);
+const coordinates = computed(() =>
+  location.value?.placed
+    ? `${location.value.latitude.toFixed(5)}, ${location.value.longitude.toFixed(5)}`
+    : '',
+);
+const pack = computed(() => ready.value?.packs[0] ?? null);
+const card = computed(() => ready.value?.cards[0] ?? null);
+const choice = computed(() => {
+  const exposure = ready.value?.shot.light?.exposure;
+  return exposure?.ok ? exposure.value.choice : null;
+});
+const filter = computed(() =>
+  choice.value ? filterNameOf(film.list('filter'), choice.value.filterId, choice.value.ndStops) : '',
+);
+const skies = computed(() => SKIES.map((value) => ({ value, label: SKY_WORDS[value] })));
+const on = (what: Tick): boolean => ticked.value.includes(what);
+const changed = (what: Tick, event: Event): void => {
+  tick(what, (event.target as HTMLInputElement).checked);
+};
+/** A pack that lands sooner than this is no pack to leave home with, min. */
+const LEAST_MIN = 5;
+</script>
+
+<template>
+  <main class="ready scroll" tabindex="-1">
+    <header>
+      <h1>{{ tr('readyForChance') }}</h1>
+      <p class="quiet">{{ tr('leavingWithoutAPlan') }}</p>
+    </header>
+    <div class="tiles">
+      <section :aria-label="tr('hereNow')">
+        <h2>{{ tr('hereNow') }}</h2>
+        <p v-if="coordinates" class="big">{{ coordinates }}</p>
+        <p v-else class="fault">{{ tr('whereAreYou') }}</p>
+        <div class="row">
+          <button class="btn" :disabled="locating" @click="locate">
+            {{ locating ? tr('findingPosition') : tr('useMyPosition') }}
+          </button>
+        </div>
+        <TextField
+          :label="tr('coordinates')"
+          :value="coordinates"
+          :placeholder="tr('coordinatesExample')"
+          :save="enter"
+        />
+        <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+        <template v-if="location">
+          <ChoiceRow
+            :label="tr('sky')"
+            :options="skies"
+            :value="location.sky"
+            @pick="(sky) => set({ sky })"
+          />
+          <NumberField
+            :label="tr('wind')"
+            :value="location.windMs"
+            quantity="speed"
+            :save="(windMs) => set({ windMs, gustMs: Math.max(windMs, location?.gustMs ?? 0) })"
+          />
+        </template>
+      </section>
+      <section :aria-label="tr('pack')">
+        <h2>{{ tr('pack') }}</h2>
+        <template v-if="pack">
+          <p class="big" dir="auto">{{ pack.pack.name }}</p>
+          <p>
+            <b class="figure"><Fig :value="pack.share * 100" quantity="percent" /></b>
+            <span class="quiet">{{ tr('hoversFor') }}</span>
+            <b class="figure"><Fig :value="pack.minutes" quantity="minutes" /></b>
+          </p>
+          <p v-if="pack.minutes < LEAST_MIN" class="fault">{{ tr('chargeItFirst') }}</p>
+          <p v-if="(ready?.packs.length ?? 0) > 1" class="quiet">
+            {{ tr('morePacks', { n: (ready?.packs.length ?? 1) - 1 }) }}
+          </p>
+          <label class="tick"
+            ><input type="checkbox" :checked="on('pack')" @change="changed('pack', $event)" />
+            {{ tr('itIsInTheAircraft') }}</label
+          >
+        </template>
+        <p v-else class="fault">
+          {{ tr('noPackForTheAircraft') }} <RouterLink :to="{ name: 'kit' }">{{ tr('openKit') }}</RouterLink>
+        </p>
+      </section>
+      <section :aria-label="tr('card')">
+        <h2>{{ tr('card') }}</h2>
+        <template v-if="card && card.minutes > 0">
+          <p class="big" dir="auto">{{ card.card?.name ?? tr('internalMemory') }}</p>
+          <p>
+            <b class="figure"><Fig :value="card.minutes" quantity="minutes" /></b>
+            <span class="quiet">{{ tr('ofRecordingFit') }}</span>
+          </p>
+          <p v-if="!card.card" class="fault">{{ tr('memoryIsReadSlowly') }}</p>
+          <label class="tick"
+            ><input type="checkbox" :checked="on('card')" @change="changed('card', $event)" />
+            {{ tr('itIsInTheAircraft') }}</label
+          >
+        </template>
+        <p v-else class="fault">
+          {{ tr('noCardWithRoom') }} <RouterLink :to="{ name: 'checks' }">{{ tr('openCards') }}</RouterLink>
+        </p>
+      </section>
+      <section :aria-label="tr('settingsNow')">
+        <h2>{{ tr('settingsNow') }}</h2>
+        <template v-if="choice">
+          <p class="big">
+            {{
+              tr('apertureShutterSISOIso', {
+                aperture: apertureText(choice.aperture),
+                shutterS: shutterText(choice.shutterS),
+                iso: choice.iso,
+              })
+            }}
+          </p>
+          <p>
+            {{ filter }}
+            <span class="quiet">
+              {{ tr('sunStands') }}
+              <Fig :value="ready?.shot.light?.sun.altitudeDeg ?? NaN" quantity="degrees" />
+            </span>
+          </p>
+        </template>
+        <p v-else class="quiet">{{ tr('settingsWantAPlace') }}</p>
+        <label class="tick"
+          ><input type="checkbox" :checked="on('phone')" @change="changed('phone', $event)" />
+          {{ tr('controllerAndPhoneCharged') }}</label
+        >
+      </section>
+      <section class="wide" :aria-label="tr('localRule')">
+        <h2>{{ tr('localRule') }}</h2>
+        <p>{{ tr('lookUpTheLocalRule') }}</p>
+        <label class="tick"
+          ><input type="checkbox" :checked="on('rule')" @change="changed('rule', $event)" />
+          {{ tr('lookedUpForHere') }}</label
+        >
+      </section>
+    </div>
+    <footer>
+      <button class="btn lead" :disabled="!location" @click="chance">{{ tr('chanceShot') }}</button>
+      <span v-if="!location" class="quiet">{{ tr('sayWhereFirst') }}</span>
+    </footer>
+  </main>
+</template>
+
+<style scoped>
+.ready {
+  background: var(--slab);
+  padding: 14px 20px 24px;
+  display: grid;
+  gap: 14px;
+  align-content: start;
+  font-size: 18px;
+}
+.tiles {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
+  gap: 10px;
+}
+section {
+  background: var(--bench);
+  padding: 12px 16px 14px;
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+h2 {
+  font-size: 15px;
+  font-stretch: 92%;
+  color: var(--chalk-2);
+}
+p {
+  margin: 0;
+}
+.big {
+  font-size: 26px;
+  font-weight: 640;
+  line-height: 1.15;
+}
+.figure {
+  font-size: 24px;
+}
+.row {
+  display: flex;
+  gap: 10px;
+}
+.btn {
+  min-height: 48px;
+}
+.tick {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  min-height: 48px;
+}
+.tick input {
+  width: 24px;
+  height: 24px;
+  accent-color: var(--pick);
+}
+footer {
+  position: sticky;
+  bottom: 0;
+  display: flex;
+  gap: 14px;
+  align-items: center;
+}
+footer .lead {
+  font-size: 22px;
+  min-height: 64px;
+  padding: 0 28px;
+}
+</style>

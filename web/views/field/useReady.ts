@@ -1,0 +1,123 @@
+import { locationNow, readyNow, type Readiness } from '@core/field';
+import { newRow, type Entity } from '@core/model';
+import { dateIn, MINUTE_MS } from '@core/time';
+import { v4 as uuid } from 'uuid';
+import { computed, ref, watch, type Ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { newShot } from '../../composables/new-shot';
+import { useFilm } from '../../stores/film';
+import { useSelection } from '../../stores/selection';
+import { useDerivedFilm } from '../../stores/derived-film';
+import { readCoordinates } from '../locations/coordinates';
+import { useChanceShot } from './useChanceShot';
+import { tr } from './messages';
+
+const KEY = 'dusk-ready';
+export const TICKS = ['pack', 'card', 'rule', 'phone'] as const;
+export type Tick = (typeof TICKS)[number];
+
+interface Kept {
+  readonly date: string;
+  readonly ticked: readonly Tick[];
+}
+const keptTicks = (date: string): readonly Tick[] => {
+  try {
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? '') as Partial<Kept>;
+    return kept.date === date && Array.isArray(kept.ticked)
+      ? TICKS.filter((t) => kept.ticked?.includes(t))
+      : [];
+  } catch {
+    return [];
+  }
+};
+
+/** What one leaves home with when nothing is planned: worked out for here and now, ticked for today. */
+export const useReady = (now: Ref<number>) => {
+  const film = useFilm();
+  const selection = useSelection();
+  const derivedFilm = useDerivedFilm();
+  const router = useRouter();
+  const place = computed(() => selection.place);
+  const location = computed<Entity<'location'> | null>(
+    () => film.get('location', place.value?.location.id ?? '') ?? null,
+  );
+  const set = (fields: Partial<Entity<'location'>>) =>
+    location.value ? film.edit('location', location.value.id, fields, tr('here')) : [];
+
+  // Tried once a minute with a shot of its own, which is stored nowhere.
+  const minute = computed(() => Math.floor(now.value / MINUTE_MS) * MINUTE_MS);
+  const ready = computed<Readiness | null>(() => {
+    const here = location.value;
+    const { input } = film;
+    if (!here || !input || !derivedFilm.derived) return null;
+    return readyNow(input, here.id, newShot(film, here.id, 'a0'), minute.value);
+  });
+
+  const today = computed(() => dateIn(minute.value, location.value?.zone ?? 'UTC'));
+  const ticked = ref<readonly Tick[]>([]);
+  watch(today, (date) => (ticked.value = keptTicks(date)), { immediate: true });
+  const tick = (what: Tick, on: boolean): void => {
+    ticked.value = on ? [...ticked.value, what] : ticked.value.filter((t) => t !== what);
+    localStorage.setItem(KEY, JSON.stringify({ date: today.value, ticked: ticked.value } satisfies Kept));
+  };
+
+  const fault = ref('');
+  const locating = ref(false);
+  const standAt = async (latitude: number, longitude: number): Promise<void> => {
+    const { default: zoneAt } = await import('tz-lookup');
+    const at = { placed: true, latitude, longitude, zone: zoneAt(latitude, longitude) };
+    fault.value = (location.value ? set(at) : begin(at))[0]?.say ?? '';
+  };
+  /** The film has no location yet: here is its first. */
+  const begin = (at: Pick<Entity<'location'>, 'placed' | 'latitude' | 'longitude' | 'zone'>) =>
+    film.create(
+      'location',
+      newRow('location', {
+        id: uuid(),
+        filmId: film.filmId,
+        position: 'a0',
+        name: tr('here'),
+        date: dateIn(now.value, at.zone),
+        ...at,
+      }),
+      tr('here'),
+    );
+  const locate = (): void => {
+    const finder = (navigator as Partial<Navigator>).geolocation;
+    if (!finder) {
+      fault.value = tr('noPositionEnterCoordinates');
+      return;
+    }
+    locating.value = true;
+    finder.getCurrentPosition(
+      ({ coords }) => {
+        locating.value = false;
+        void standAt(coords.latitude, coords.longitude);
+      },
+      () => {
+        locating.value = false;
+        fault.value = tr('noPositionEnterCoordinates');
+      },
+      { timeout: 15_000, maximumAge: MINUTE_MS },
+    );
+  };
+  const enter = (text: string) => {
+    if (text.trim() === '') return [];
+    const read = readCoordinates(text);
+    if (!read.ok) return [{ path: '', say: read.reason }];
+    void standAt(read.value.latitude, read.value.longitude);
+    return [];
+  };
+
+  const begun = useChanceShot(place);
+  /** The place is as it is now, the shot counts from now on, and the flying card shows it. */
+  const chance = async (): Promise<void> => {
+    const here = location.value;
+    if (!here) return;
+    const { date, windowStart, windowEnd } = locationNow(here, Date.now());
+    set({ date, windowStart, windowEnd });
+    begun();
+    await router.push({ name: 'field' });
+  };
+  return { location, ready, ticked, tick, fault, locating, locate, enter, chance, set };
+};
