@@ -14,6 +14,8 @@ import { start, type Running } from '../server/start';
 interface Own {
   /** Whether it is served on the local network too. */
   lan: boolean;
+  /** Whether this device has yet to see the tour. */
+  tour: boolean;
   app: Running;
   film: string;
   bench: Bench;
@@ -22,6 +24,11 @@ interface Own {
 /** The real application with a database of its own for each test, so that no journey finds what another left; in it the made-up film. */
 export const test = base.extend<Own>({
   lan: [false, { option: true }],
+  tour: [false, { option: true }],
+  context: async ({ context, tour }, use) => {
+    if (!tour) await context.addInitScript(() => localStorage.setItem('dusk-tour', 'seen'));
+    await use(context);
+  },
   app: async ({ lan }, use) => {
     const dataDir = await mkdtemp(join(tmpdir(), 'dusk-e2e-'));
     const app = await start(

@@ -219,3 +219,29 @@ test('without a plan two taps lead from the list of films to a chance shot at th
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/Chance \d\d:\d\d/);
   await expect(page.getByRole('region', { name: 'Takes', exact: true })).toBeVisible();
 });
+
+test.describe('on a new device', () => {
+  test.use({ tour: true });
+  test('a first film is followed by a tour of six steps, once; it is skipped, and can be had again', async ({
+    page,
+    app,
+  }) => {
+    await page.goto(app.address);
+    await page.getByText('Property', { exact: true }).first().click();
+    await page.getByRole('button', { name: 'Create film' }).click();
+    const tour = page.getByRole('dialog').filter({ hasText: 'of 6' });
+    for (const n of [1, 2, 3, 4, 5, 6]) {
+      await expect(tour).toContainText(`${n} of 6`);
+      await tour.getByRole('button', { name: n < 6 ? 'Next' : 'Done' }).click();
+    }
+    await expect(tour).toHaveCount(0);
+    await page.reload();
+    await expect(page.getByRole('region', { name: 'Shot list' })).toBeVisible();
+    await expect(tour).toHaveCount(0);
+    await page.getByRole('button', { name: 'Settings' }).click();
+    await page.getByRole('button', { name: 'Tour', exact: true }).click();
+    await expect(tour).toContainText('1 of 6');
+    await tour.getByRole('button', { name: 'Skip tour' }).click();
+    await expect(tour).toHaveCount(0);
+  });
+});

@@ -1,5 +1,15 @@
 import { initialValues, moveOf, NOTHING_ADDED } from '../moves';
-import { newRow, type Aircraft, type Film, type Kit, type Location, type Shot, type Subject } from '../model';
+import {
+  newRow,
+  type Aircraft,
+  type Film,
+  type Kit,
+  type Location,
+  type Pilot,
+  type Shot,
+  type Subject,
+} from '../model';
+import { levelsOf, type Experience } from './experience';
 import { kitOfClass, type AircraftClass } from './classes';
 import type { FilmTemplate } from './templates';
 
@@ -10,6 +20,8 @@ export interface StarterChoice {
   /** Class whose kit is entered with it; null flies what the owner has. */
   readonly craft: AircraftClass | null;
   readonly timelineFps: number;
+  /** The pilot who is entered with it; null flies with those of the owner. */
+  readonly pilot: { readonly name: string; readonly experience: Experience } | null;
   /** Aircraft of the owner, first choice first. */
   readonly owned: readonly Aircraft[];
   /** Where it is filmed; null leaves that open, and no light is worked out until it is known. */
@@ -25,7 +37,7 @@ export interface StarterFilm {
   readonly locations: readonly Location[];
   readonly subjects: readonly Subject[];
   readonly shots: readonly Shot[];
-  readonly kit: Partial<Pick<Kit, 'aircraft' | 'packs' | 'cards' | 'filters'>>;
+  readonly kit: Partial<Pick<Kit, 'aircraft' | 'packs' | 'cards' | 'filters' | 'pilots'>>;
 }
 
 const locationOf = (choice: StarterChoice, filmId: string, id: string): Location =>
@@ -66,8 +78,12 @@ export const starterFilm = (choice: StarterChoice, newId: () => string): Starter
   const aircraft = kit?.aircraft ?? choice.owned[0] ?? null;
   const camera = aircraft?.cameras[0];
   const mode = camera?.modes.find((m) => m.fps === timelineFps) ?? camera?.modes[0];
+  const pilot = choice.pilot
+    ? newRow('pilot', { id: newId(), name: choice.pilot.name, levels: levelsOf(choice.pilot.experience) })
+    : null;
   const film = newRow('film', {
     id: newId(),
+    pilotId: pilot?.id ?? null,
     name: choice.name,
     purpose: template.shots.length > 0 ? template.about : '',
     cutLengthS: template.cutLengthS,
@@ -76,7 +92,8 @@ export const starterFilm = (choice: StarterChoice, newId: () => string): Starter
     stillsWanted: template.stills > 0,
     stillsCount: template.stills,
   });
-  if (template.shots.length === 0) return { film, locations: [], subjects: [], shots: [], kit: listsOf(kit) };
+  if (template.shots.length === 0)
+    return { film, locations: [], subjects: [], shots: [], kit: listsOf(kit, pilot) };
   const location = locationOf(choice, film.id, newId());
   const subject = subjectOf(template, location.id, newId());
   const shots = template.shots.map((s, i) =>
@@ -103,8 +120,10 @@ export const starterFilm = (choice: StarterChoice, newId: () => string): Starter
       },
     }),
   );
-  return { film, locations: [location], subjects: subject ? [subject] : [], shots, kit: listsOf(kit) };
+  return { film, locations: [location], subjects: subject ? [subject] : [], shots, kit: listsOf(kit, pilot) };
 };
 
-const listsOf = (kit: ReturnType<typeof kitOfClass> | null): StarterFilm['kit'] =>
-  kit ? { aircraft: [kit.aircraft], packs: kit.packs, cards: kit.cards, filters: kit.filters } : {};
+const listsOf = (kit: ReturnType<typeof kitOfClass> | null, pilot: Pilot | null): StarterFilm['kit'] => ({
+  ...(kit ? { aircraft: [kit.aircraft], packs: kit.packs, cards: kit.cards, filters: kit.filters } : {}),
+  ...(pilot ? { pilots: [pilot] } : {}),
+});

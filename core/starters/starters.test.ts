@@ -4,7 +4,8 @@ import type { FilmInput, Kit } from '../model';
 import { SCHEMAS } from '../model';
 import { Value } from '@sinclair/typebox/value';
 import { airframeFaults } from '../energy';
-import { AIRCRAFT_CLASSES, FILM_TEMPLATES, starterFilm, type StarterFilm } from '.';
+import { MOVES } from '../moves';
+import { AIRCRAFT_CLASSES, EXPERIENCES, FILM_TEMPLATES, levelsOf, starterFilm, type StarterFilm } from '.';
 
 const EMPTY_KIT: Kit = {
   aircraft: [],
@@ -29,6 +30,7 @@ const start = (
   return starterFilm(
     {
       name: 'First',
+      pilot: { name: 'Pilot', experience: 'practised' },
       template: FILM_TEMPLATES[template]!,
       craft: craft === null ? null : AIRCRAFT_CLASSES[craft]!,
       timelineFps: 25,
@@ -92,6 +94,7 @@ describe('a film begun from a template', () => {
         ['pack', s.kit.packs],
         ['card', s.kit.cards],
         ['filter', s.kit.filters],
+        ['pilot', s.kit.pilots],
       ] as const;
       for (const [kind, list] of rows)
         for (const row of list ?? [])
@@ -102,6 +105,20 @@ describe('a film begun from a template', () => {
       expect(new Set(ids).size).toBe(ids.length);
     }
     expect(new Set(FILM_TEMPLATES.map((t) => t.code)).size).toBe(FILM_TEMPLATES.length);
+  });
+
+  it('comes with a pilot whose levels follow from experience: more of it is never less, more inputs are never easier', () => {
+    const { film: begun, kit } = start(0, 1, null);
+    expect(begun.pilotId).toBe(kit.pilots![0]!.id);
+    const [fresh, practised, expert] = EXPERIENCES.map(levelsOf);
+    for (const { kind } of MOVES) {
+      expect(fresh![kind]).toBeLessThanOrEqual(practised![kind]!);
+      expect(practised![kind]).toBeLessThanOrEqual(expert![kind]!);
+    }
+    expect(practised!['hold']).toBeGreaterThan(practised!['spiral-out']!);
+    // A beginner is told to practise what an expert just flies.
+    expect(new Set(Object.values(fresh!)).size).toBeGreaterThan(2);
+    expect(Math.min(...Object.values(expert!))).toBeGreaterThanOrEqual(3);
   });
 
   it('has classes whose figures no one would doubt, each named as typical', () => {

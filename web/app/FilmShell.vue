@@ -19,6 +19,7 @@ import { rememberFilm } from './last-film';
 import SaveMark from './SaveMark.vue';
 import SettingsButton from '../parts/settings/SettingsButton.vue';
 import { useKeys } from './useKeys';
+import { touring } from '../composables/tour';
 import { entryOf, VIEWS } from './views';
 import { tr } from './messages';
 
@@ -30,10 +31,12 @@ const late = {
   conflicts: () => import('./ConflictBar.vue'),
   keys: () => import('./key-sheet/KeySheet.vue'),
   rejected: () => import('./RejectedBar.vue'),
+  tour: () => import('./TourSteps.vue'),
 };
 const ConflictBar = defineAsyncComponent(late.conflicts);
 const KeySheet = defineAsyncComponent(late.keys);
 const RejectedBar = defineAsyncComponent(late.rejected);
+const TourSteps = defineAsyncComponent(late.tour);
 useKeys();
 watch(
   () => props.film,
@@ -151,6 +154,7 @@ const rename = (event: Event): void => {
       </button>
       <SettingsButton />
     </header>
+    <TourSteps v-if="touring && name !== null && $route.name === 'shots'" />
     <ConflictBar v-if="clashed" />
     <RejectedBar v-if="refused" />
     <div v-if="store.missing" class="missing">

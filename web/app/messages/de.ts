@@ -35,7 +35,7 @@ const DE: Texts<typeof EN> = {
   onTheDay: 'Am Drehtag',
   overview: 'Übersicht',
   pairThisDevice: 'Dieses Gerät koppeln',
-  ready: 'Bereit für den Zufall',
+  ready: 'Bereit',
   redo: 'Wiederholen',
   rehearse: 'Probe',
   saved: 'gespeichert',
@@ -46,6 +46,29 @@ const DE: Texts<typeof EN> = {
   takeBackCtrlZ: 'Rückgängig machen (Strg Z)',
   takeTheirs: 'Anderes übernehmen',
   titleDuskSlate: '{title} – Dusk Slate',
+  tourBack: 'Zurück',
+  tourDone: 'Fertig',
+  tourFlights: 'Flüge',
+  tourFlightsText:
+    'Plane den Tag: welche Einstellung auf welchem Akku, wann gewechselt wird, was noch passt. Der Vorschlag gilt erst, wenn du es sagst.',
+  tourKit: 'Ausrüstung',
+  tourKitText:
+    'Als typisch markierte Zahlen stehen für deine, bis du sie eingibst. Minuten und Wattstunden sind nur so gut wie sie.',
+  tourLight: 'Licht des Tages',
+  tourLightText:
+    'Der Himmel vom Morgen bis in die Nacht, darin das Zeitfenster des Drehs. Jede Einstellung sitzt in der Minute, in der sie geflogen wird.',
+  tourMove: 'Die Einstellung in Arbeit',
+  tourMoveText:
+    'Zieh an einem Regler: Weg, Sekunden, Energie und Kartenplatz folgen sofort. Drück auf eine Zahl, um zu sehen, wie sie entsteht.',
+  tourNext: 'Weiter',
+  tourOf: '{current} von {total}',
+  tourPacks: 'Akkus und Karten',
+  tourPacksText:
+    'Jeder Akku steht im Maßstab. Einstellungen füllen ihn von oben; das schraffierte Ende ist die Reserve, die nie verplant wird.',
+  tourShots: 'Deine Einstellungen',
+  tourShotsText:
+    'Eine Karte für jede Einstellung, nach Drehort, in der Reihenfolge des Fliegens. Ein Zeichen sagt, dass etwas mit ihr nicht stimmt.',
+  tourSkip: 'Tour überspringen',
   undo: 'Rückgängig',
   value: '„{value}“',
   views: 'Ansichten',

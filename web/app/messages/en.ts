@@ -32,7 +32,7 @@ export const EN = {
   onTheDay: 'On the day',
   overview: 'Overview',
   pairThisDevice: 'Pair this device',
-  ready: 'Ready for chance',
+  ready: 'Ready',
   redo: 'Redo',
   rehearse: 'Rehearse',
   saved: 'saved',
@@ -43,6 +43,29 @@ export const EN = {
   takeBackCtrlZ: 'Take back (Ctrl Z)',
   takeTheirs: 'Take theirs',
   titleDuskSlate: '{title} – Dusk Slate',
+  tourBack: 'Back',
+  tourDone: 'Done',
+  tourFlights: 'Flights',
+  tourFlightsText:
+    'Plan the day: which shot on which pack, when to swap, what still fits. The proposal is applied only when you say so.',
+  tourKit: 'Kit',
+  tourKitText:
+    'Figures marked as typical stand for yours until you enter them. Minutes and watt-hours are only as good as they are.',
+  tourLight: 'Light of the day',
+  tourLightText:
+    'The sky from dawn to night with the window of the shoot in it. Every shot sits in the minute it is flown.',
+  tourMove: 'The shot in hand',
+  tourMoveText:
+    'Pull a slider: path, seconds, energy and card space follow at once. Press a figure to see how it is reckoned.',
+  tourNext: 'Next',
+  tourOf: '{current} of {total}',
+  tourPacks: 'Packs and cards',
+  tourPacksText:
+    'Each pack stands to scale. Shots fill it from the top; the hatched end is the reserve, which is never planned.',
+  tourShots: 'Your shots',
+  tourShotsText:
+    'One card for each shot, by location, in the order it is flown. A mark says that something is wrong with it.',
+  tourSkip: 'Skip tour',
   undo: 'Undo',
   value: '“{value}”',
   views: 'Views',

@@ -7,7 +7,8 @@ export const EN = {
   deleteGroundShot: 'Delete ground shot',
   done: 'Done',
   filmedBy: 'Filmed by',
-  filmedFromTheGround: 'Filmed from the ground: it counts in the cut and in the storyboard, and costs no battery pack.',
+  filmedFromTheGround:
+    'Filmed from the ground: it counts in the cut and in the storyboard, and costs no battery pack.',
   free: 'free',
   given: 'given',
   givenStaysAsItIs: 'Given: stays as it is when something is asked for',

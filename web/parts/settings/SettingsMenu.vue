@@ -5,6 +5,8 @@ import { ElPopover, ElSegmented } from 'element-plus';
 import { UNIT_SYSTEMS, type UnitSystem } from '@core/units';
 import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef } from 'vue';
 import { language, LANGUAGES, setLanguage, type Language } from '../../language';
+import { useRouter } from 'vue-router';
+import { startTour } from '../../composables/tour';
 import { useFilm } from '../../stores/film';
 import { useSelection, type Theme } from '../../stores/selection';
 import { tr } from './messages';
@@ -13,6 +15,7 @@ import { tr } from './messages';
 const props = defineProps<{ anchor: HTMLElement }>();
 const open = defineModel<boolean>({ required: true });
 const film = useFilm();
+const router = useRouter();
 const selection = useSelection();
 const DevicesSheet = defineAsyncComponent(() => import('./DevicesSheet.vue'));
 const devicesShown = ref(false);
@@ -30,6 +33,12 @@ const setUnits = (value: UnitSystem): void => {
 const keys = (): void => {
   open.value = false;
   selection.keysShown = true;
+};
+/** The tour is about the page of the shots. */
+const tour = async (): Promise<void> => {
+  open.value = false;
+  await router.push({ name: 'shots', params: { film: film.filmId } });
+  startTour(true);
 };
 const devices = (): void => {
   open.value = false;
@@ -76,6 +85,7 @@ const enter = (): void =>
       <span id="settings-theme" class="label">{{ tr('display') }}</span>
       <ElSegmented v-model="selection.theme" :options="themes" aria-labelledby="settings-theme" block />
       <button class="btn" @click="devices">{{ tr('devices') }}</button>
+      <button v-if="film.film" class="btn" @click="tour">{{ tr('tour') }}</button>
       <button v-if="film.film" class="btn" @click="keys">{{ tr('keys') }}</button>
     </div>
   </ElPopover>

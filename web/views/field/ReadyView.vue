@@ -7,6 +7,7 @@ import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
+import { ElCheckbox } from '../../parts/element-checkbox';
 import ChoiceRow from './ChoiceRow.vue';
 import { useNow } from './useAir';
 import { useReady, type Tick } from './useReady';
@@ -32,9 +33,6 @@ const filter = computed(() =>
 );
 const skies = computed(() => SKIES.map((value) => ({ value, label: SKY_WORDS[value] })));
 const on = (what: Tick): boolean => ticked.value.includes(what);
-const changed = (what: Tick, event: Event): void => {
-  tick(what, (event.target as HTMLInputElement).checked);
-};
 /** A pack that lands sooner than this is no pack to leave home with, min. */
 const LEAST_MIN = 5;
 </script>
@@ -90,10 +88,12 @@ const LEAST_MIN = 5;
           <p v-if="(ready?.packs.length ?? 0) > 1" class="quiet">
             {{ tr('morePacks', { n: (ready?.packs.length ?? 1) - 1 }) }}
           </p>
-          <label class="tick"
-            ><input type="checkbox" :checked="on('pack')" @change="changed('pack', $event)" />
-            {{ tr('itIsInTheAircraft') }}</label
-          >
+          <ElCheckbox
+            class="tick"
+            :model-value="on('pack')"
+            :label="tr('itIsInTheAircraft')"
+            @change="(v: unknown) => tick('pack', v === true)"
+          />
         </template>
         <p v-else class="fault">
           {{ tr('noPackForTheAircraft') }} <RouterLink :to="{ name: 'kit' }">{{ tr('openKit') }}</RouterLink>
@@ -108,10 +108,12 @@ const LEAST_MIN = 5;
             <span class="quiet">{{ tr('ofRecordingFit') }}</span>
           </p>
           <p v-if="!card.card" class="fault">{{ tr('memoryIsReadSlowly') }}</p>
-          <label class="tick"
-            ><input type="checkbox" :checked="on('card')" @change="changed('card', $event)" />
-            {{ tr('itIsInTheAircraft') }}</label
-          >
+          <ElCheckbox
+            class="tick"
+            :model-value="on('card')"
+            :label="tr('itIsInTheAircraft')"
+            @change="(v: unknown) => tick('card', v === true)"
+          />
         </template>
         <p v-else class="fault">
           {{ tr('noCardWithRoom') }} <RouterLink :to="{ name: 'checks' }">{{ tr('openCards') }}</RouterLink>
@@ -138,18 +140,22 @@ const LEAST_MIN = 5;
           </p>
         </template>
         <p v-else class="quiet">{{ tr('settingsWantAPlace') }}</p>
-        <label class="tick"
-          ><input type="checkbox" :checked="on('phone')" @change="changed('phone', $event)" />
-          {{ tr('controllerAndPhoneCharged') }}</label
-        >
+        <ElCheckbox
+          class="tick"
+          :model-value="on('phone')"
+          :label="tr('controllerAndPhoneCharged')"
+          @change="(v: unknown) => tick('phone', v === true)"
+        />
       </section>
       <section class="wide" :aria-label="tr('localRule')">
         <h2>{{ tr('localRule') }}</h2>
         <p>{{ tr('lookUpTheLocalRule') }}</p>
-        <label class="tick"
-          ><input type="checkbox" :checked="on('rule')" @change="changed('rule', $event)" />
-          {{ tr('lookedUpForHere') }}</label
-        >
+        <ElCheckbox
+          class="tick"
+          :model-value="on('rule')"
+          :label="tr('lookedUpForHere')"
+          @change="(v: unknown) => tick('rule', v === true)"
+        />
       </section>
     </div>
     <footer>
@@ -207,19 +213,24 @@ p {
   min-height: 48px;
 }
 .tick {
-  display: flex;
-  gap: 12px;
-  align-items: center;
   min-height: 48px;
 }
-.tick input {
+.tick :deep(.el-checkbox__label) {
+  font-size: 18px;
+  white-space: normal;
+}
+.tick :deep(.el-checkbox__inner) {
   width: 24px;
   height: 24px;
-  accent-color: var(--pick);
 }
+/* Under the thumb, and over nothing that is to be read. */
 footer {
   position: sticky;
-  bottom: 0;
+  bottom: -24px;
+  margin: 0 -20px -24px;
+  padding: 10px 20px 14px;
+  background: var(--slab);
+  border-top: 1px solid var(--line);
   display: flex;
   gap: 14px;
   align-items: center;
@@ -228,5 +239,13 @@ footer .lead {
   font-size: 22px;
   min-height: 64px;
   padding: 0 28px;
+}
+@media (max-width: 560px) {
+  footer {
+    flex-wrap: wrap;
+  }
+  footer .lead {
+    width: 100%;
+  }
 }
 </style>

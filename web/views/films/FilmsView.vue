@@ -7,6 +7,7 @@ import { filmsOnDevice } from '../../sync/films-on-device';
 import { whenText } from '../../format';
 import { useSelection } from '../../stores/selection';
 import SettingsButton from '../../parts/settings/SettingsButton.vue';
+import { startTour } from '../../composables/tour';
 import { readTextFile } from '../../exchange/text-file';
 import { tr } from './messages';
 
@@ -44,6 +45,11 @@ const takeIn = async (file: unknown): Promise<void> => {
   } catch (error) {
     fault.value = why(error);
   }
+};
+/** A film of one's own, the first time on this device with a tour of the page it opens. */
+const begin = async (file: unknown): Promise<void> => {
+  await takeIn(file);
+  if (fault.value === '') startTour();
 };
 const BackupList = defineAsyncComponent(() => import('./BackupList.vue'));
 const backupsShown = ref(false);
@@ -152,7 +158,7 @@ const when = (iso: string): string => whenText(Date.parse(iso));
     <ul v-else class="list" :aria-label="tr('loading')">
       <li v-for="n in 3" :key="n" class="ghost" />
     </ul>
-    <NewFilm v-if="!offline" @made="takeIn" />
+    <NewFilm v-if="!offline" @made="begin" />
     <details
       v-if="!offline"
       class="backups"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   AIRCRAFT_CLASSES,
+  type Experience,
   FILM_TEMPLATES,
   starterFilm,
   type FilmTemplate,
@@ -36,12 +37,21 @@ const owned = ref<readonly Aircraft[]>([]);
 const kitKnown = api
   .kit()
   .then(({ rows }) => {
+    pilots.value = rows.filter((r) => r.kind === 'pilot').length;
     owned.value = rows
       .filter((r) => r.kind === 'aircraft')
       .map((r) => r.value as Aircraft)
       .filter((a) => !a.retired);
   })
   .catch(() => undefined);
+/** Pilots of the owner; the first film asks how much somebody has flown. */
+const pilots = ref(0);
+const experience = ref<Experience>('practised');
+const experiences = computed(() => [
+  { value: 'new' as const, label: tr('newToIt'), note: tr('simpleMovesLearned') },
+  { value: 'practised' as const, label: tr('practised'), note: tr('mostMovesSteady') },
+  { value: 'expert' as const, label: tr('veryExperienced'), note: tr('severalInputsAtOnce') },
+]);
 const craft = computed(() => chosen.value ?? (owned.value.length > 0 ? OWN : 'medium'));
 const crafts = computed(() => [
   ...(owned.value.length > 0
@@ -57,6 +67,7 @@ const begun = (template: FilmTemplate, newId: () => string, zone = zoneHere()) =
       template,
       craft: AIRCRAFT_CLASSES.find((c) => c.code === craft.value) ?? null,
       timelineFps: fps.value,
+      pilot: pilots.value > 0 ? null : { name: tr('pilot'), experience: experience.value },
       owned: owned.value,
       at: at.value,
       zone,
@@ -73,6 +84,7 @@ const paths = FILM_TEMPLATES.map((template) => {
       template,
       craft: AIRCRAFT_CLASSES[1] ?? null,
       timelineFps: 25,
+      pilot: null,
       owned: [],
       at: null,
       zone: 'UTC',
@@ -157,6 +169,18 @@ const make = async (): Promise<void> => {
         :save="
           (v) => {
             chosen = v;
+          }
+        "
+      />
+      <PickField
+        v-if="pilots === 0"
+        :label="tr('howMuchYouHaveFlown')"
+        :value="experience"
+        :options="experiences"
+        :hint="tr('eachMoveCanBeSet')"
+        :save="
+          (v) => {
+            experience = v;
           }
         "
       />

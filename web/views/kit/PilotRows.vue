@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { newRow, type Entity } from '@core/model';
 import { MOVES } from '@core/moves';
+import { type Experience, EXPERIENCES, levelsOf } from '@core/starters';
 import { EXPECTED_RATE, keeperRate, LEVEL_WORDS, levelOf, recordOf, takesFor } from '@core/pilot';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
@@ -79,6 +80,21 @@ const rows = computed(() => {
 });
 const state = (kind: string, level: number) =>
   flying.value ? set(flying.value.id, { levels: { ...flying.value.levels, [kind]: level } }) : [];
+/** Every move at once, by how much the pilot has flown; each can be set by itself afterwards. */
+const EXPERIENCE_LABELS = {
+  get new() {
+    return tr('newToIt');
+  },
+  get practised() {
+    return tr('experiencePractised');
+  },
+  get expert() {
+    return tr('veryExperienced');
+  },
+} as const;
+const stateAll = (experience: Experience): void => {
+  if (flying.value) set(flying.value.id, { levels: { ...levelsOf(experience) } });
+};
 const drill = ref<{ moveKind: string; handling: Practice['handling']; tries: number; keepers: number }>({
   moveKind: 'part-orbit',
   handling: 'slow',
@@ -151,6 +167,12 @@ const forget = (id: string): void => {
           {{ onlyFilm ? tr('showAllMoves') : tr('onlyThisFilmsMoves') }}
         </button>
       </header>
+      <p class="all" role="group" :aria-label="tr('setEveryLevel')">
+        <span class="label">{{ tr('setEveryLevel') }}</span>
+        <button v-for="e in EXPERIENCES" :key="e" class="btn" @click="stateAll(e)">
+          {{ EXPERIENCE_LABELS[e] }}
+        </button>
+      </p>
       <table>
         <thead>
           <tr>
@@ -255,6 +277,12 @@ const forget = (id: string): void => {
 </template>
 
 <style scoped>
+.all {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
 .pilots {
   display: grid;
   gap: 12px;

@@ -27,6 +27,7 @@ const DE: Texts<typeof EN> = {
   photographIt: 'Fotografiere den Code mit dem Telefon, oder öffne die Adresse und gib ihn ein.',
   removeDevice: 'Entfernen',
   settings: 'Einstellungen der Anwendung',
+  tour: 'Tour',
   trustOnThePhone: 'Diesem Rechner auf dem Telefon vertrauen',
   units: 'Einheiten',
   unitsOfThisFilm: 'Einheiten dieses Films',

@@ -24,6 +24,7 @@ export const EN = {
   photographIt: 'Photograph the code with the phone, or open the address and enter it.',
   removeDevice: 'Remove',
   settings: 'Settings',
+  tour: 'Tour',
   trustOnThePhone: 'Trust this computer on the phone',
   units: 'units',
   unitsOfThisFilm: 'Units of this film',

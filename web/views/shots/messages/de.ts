@@ -157,7 +157,8 @@ const DE: Texts<typeof EN> = {
   variety: 'Abwechslung',
   wayHome: 'Heimweg',
   wayHomeAndLandingWattHours: 'Heimweg und Landung, {wattHours}',
-  whatTheCutNeedsFrom: 'Etwas, das der Schnitt braucht und das vom Boden gefilmt wird: Es hat Sekunden und kostet keinen Akku',
+  whatTheCutNeedsFrom:
+    'Etwas, das der Schnitt braucht und das vom Boden gefilmt wird: Es hat Sekunden und kostet keinen Akku',
   whatTheListOfThis: 'Was die Liste dieses Drehorts hat und was ihr fehlt (V)',
   whereWhenAndWhatStands: ': wo, wann, und was dort steht.',
   whichShotsAndWhatEach: 'Welche Einstellungen, und was jede Zeile zeigt (F)',

@@ -153,7 +153,8 @@ export const EN = {
   variety: 'Variety',
   wayHome: 'way home',
   wayHomeAndLandingWattHours: 'way home and landing, {wattHours}',
-  whatTheCutNeedsFrom: 'Something the cut needs that is filmed from the ground: it has seconds and costs no pack',
+  whatTheCutNeedsFrom:
+    'Something the cut needs that is filmed from the ground: it has seconds and costs no pack',
   whatTheListOfThis: 'What the list of this location has and lacks (V)',
   whereWhenAndWhatStands: ': where, when, and what stands there.',
   whichShotsAndWhatEach: 'Which shots, and what each row tells (F)',

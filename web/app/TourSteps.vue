@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import 'element-plus/es/components/tour/style/css';
+import 'element-plus/es/components/tour-step/style/css';
+import { ElTour, ElTourStep } from 'element-plus';
+import { computed, ref } from 'vue';
+import { endTour } from '../composables/tour';
+import { tr } from './messages';
+
+/** Six things a newcomer is shown once, each beside the part of the page it is about. */
+const STEPS = [
+  { at: '.shots', title: 'tourShots', text: 'tourShotsText' },
+  { at: '.work', title: 'tourMove', text: 'tourMoveText' },
+  { at: '.budgetpane', title: 'tourPacks', text: 'tourPacksText' },
+  { at: '.ribbon', title: 'tourLight', text: 'tourLightText' },
+  { at: 'nav a[href$="/flights"]', title: 'tourFlights', text: 'tourFlightsText' },
+  { at: 'nav a[href$="/kit"]', title: 'tourKit', text: 'tourKitText' },
+] as const;
+const at = ref(0);
+const open = ref(true);
+/** What a narrow screen has put away is told in the middle of it. */
+const targetOf = (selector: string): HTMLElement | undefined => {
+  const part = document.querySelector<HTMLElement>(selector);
+  return part && part.offsetParent !== null ? part : undefined;
+};
+const steps = computed(() => STEPS.map((s) => ({ ...s, target: () => targetOf(s.at) as HTMLElement })));
+</script>
+
+<template>
+  <ElTour v-model="open" v-model:current="at" class="tour" @close="endTour" @finish="endTour">
+    <ElTourStep
+      v-for="(s, i) in steps"
+      :key="s.title"
+      :target="s.target"
+      :title="tr(s.title)"
+      :prev-button-props="{ children: tr('tourBack') }"
+      :next-button-props="{ children: i === steps.length - 1 ? tr('tourDone') : tr('tourNext') }"
+    >
+      <p>{{ tr(s.text) }}</p>
+    </ElTourStep>
+    <template #indicators="{ current, total }">
+      <button class="btn bare" @click="endTour">{{ tr('tourSkip') }}</button>
+      <span class="quiet">{{ tr('tourOf', { current: current + 1, total }) }}</span>
+    </template>
+  </ElTour>
+</template>
