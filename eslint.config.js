@@ -34,7 +34,7 @@ const CORE = {
   budget: ['air', 'charge', 'energy', 'geometry', 'model', 'units'],
   aids: ['geometry', 'model', 'moves'],
   pilot: ['model', 'units'],
-  starters: ['model', 'moves'],
+  starters: ['geometry', 'model', 'moves'],
   sticks: ['model'],
   // One shot, its location, the day.
   shot: [

@@ -1,4 +1,5 @@
 import { boardOf } from '@core/story';
+import { demoFilm } from '@demo';
 import type { Page } from '@playwright/test';
 import { expect, test } from './app';
 
@@ -93,4 +94,51 @@ test('a shot from the ground stands in the list and in the cut, is put elsewhere
   await page.keyboard.press('Control+z');
   await expect(card).toHaveCount(1);
   expect(file.groundShots).toHaveLength(3);
+});
+
+test('the cut is recorded as a film of its length and shape, is cancelled, and leaves nothing behind', async ({
+  page,
+  app,
+  bench,
+}) => {
+  // Two shots and one from the ground, seconds long: drawn in software it takes as long as it takes.
+  const made = demoFilm();
+  const kept = made.shots.slice(0, 2).map((s) => ({
+    ...s,
+    cut: {
+      ...s.cut,
+      by: 'seconds' as const,
+      segments: [{ timelineS: 0.6, speedFactor: 1, endFactor: null }],
+    },
+  }));
+  const ground = made.groundShots.slice(0, 1).map((g) => ({ ...g, timelineS: 0.4 }));
+  const id = await app.films.importFile(
+    {
+      ...made,
+      film: { ...made.film, name: 'Short', aspect: '9:16' },
+      shots: kept,
+      groundShots: ground,
+      answers: [],
+    },
+    'e2e',
+  );
+  await page.goto(`${app.address}/film/${id}/storyboard`);
+  await page.getByRole('button', { name: 'Preview film' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Preview film' });
+  await sheet.getByRole('button', { name: 'Record preview film' }).click();
+  const video = sheet.locator('video');
+  await expect(video).toBeVisible({ timeout: 120_000 });
+  // The browser's own player reads it: shape of the film, upright, and as long as the cut.
+  await expect
+    .poll(() => video.evaluate((v: HTMLVideoElement) => (v.readyState > 0 ? v.duration : 0)))
+    .toBeCloseTo(1.6, 1);
+  expect(await video.evaluate((v: HTMLVideoElement) => [v.videoWidth, v.videoHeight])).toEqual([540, 960]);
+  const download = page.waitForEvent('download');
+  await sheet.getByRole('link', { name: 'Save film' }).click();
+  expect((await download).suggestedFilename()).toBe('Short-preview.webm');
+  await bench.accessible();
+  await sheet.getByRole('button', { name: 'Record preview film' }).click();
+  await sheet.getByRole('button', { name: 'Cancel' }).click();
+  await expect(sheet.getByRole('button', { name: 'Record preview film' })).toBeVisible();
+  await expect(video).toHaveCount(0);
 });

@@ -6,6 +6,7 @@ import { boardOf } from '../story';
 import { numberIn } from '../testing';
 import { calendarEvents } from './events';
 import { editTimeline } from './edit-timeline';
+import { previewFrames } from './preview-frames';
 import { inCutOrder, inFlyingOrder, shotLines, type Handover } from './lines';
 import { HANDOVER_TABLES } from './tables';
 import { edlOf, otioOf, subtitlesOf, timecode } from './timeline-files';
@@ -76,6 +77,13 @@ describe('the cut on a timeline', () => {
             at += c.frames;
           }
           expect(timeline.frames).toBe(at);
+          // Seen as a film, every frame comes once, in order, and no clip runs backwards.
+          const seen = [...previewFrames(timeline, input.film.preferences.preRollS)];
+          expect(seen.map((f) => f.frame)).toEqual(Array.from({ length: at }, (_, i) => i));
+          for (const [i, f] of seen.entries()) {
+            const before = seen[i - 1];
+            if (before?.clip === f.clip) expect((f.moveS - before.moveS) * fps).toBeCloseTo(f.clip.speed, 6);
+          }
           const last = boardOf(w.derived, input.groundShots).places.at(-1)!;
           expect(Math.abs(at - (last.fromS + last.timelineS) * fps)).toBeLessThanOrEqual(0.5 + 1e-6);
         },

@@ -2,18 +2,18 @@
 import 'element-plus/es/components/tour/style/css';
 import 'element-plus/es/components/tour-step/style/css';
 import { ElTour, ElTourStep } from 'element-plus';
-import { computed, ref } from 'vue';
+import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { endTour } from '../composables/tour';
 import { tr } from './messages';
 
 /** Six things a newcomer is shown once, each beside the part of the page it is about. */
 const STEPS = [
-  { at: '.shots', title: 'tourShots', text: 'tourShotsText' },
-  { at: '.work', title: 'tourMove', text: 'tourMoveText' },
-  { at: '.budgetpane', title: 'tourPacks', text: 'tourPacksText' },
-  { at: '.ribbon', title: 'tourLight', text: 'tourLightText' },
-  { at: 'nav a[href$="/flights"]', title: 'tourFlights', text: 'tourFlightsText' },
-  { at: 'nav a[href$="/kit"]', title: 'tourKit', text: 'tourKitText' },
+  { at: '.shots', side: 'right-start', title: 'tourShots', text: 'tourShotsText' },
+  { at: '.work', side: 'left-start', title: 'tourMove', text: 'tourMoveText' },
+  { at: '.budgetpane', side: 'left-start', title: 'tourPacks', text: 'tourPacksText' },
+  { at: '.ribbon', side: 'bottom', title: 'tourLight', text: 'tourLightText' },
+  { at: 'nav a[href$="/flights"]', side: 'bottom', title: 'tourFlights', text: 'tourFlightsText' },
+  { at: 'nav a[href$="/kit"]', side: 'bottom', title: 'tourKit', text: 'tourKitText' },
 ] as const;
 const at = ref(0);
 const open = ref(true);
@@ -23,6 +23,15 @@ const targetOf = (selector: string): HTMLElement | undefined => {
   return part && part.offsetParent !== null ? part : undefined;
 };
 const steps = computed(() => STEPS.map((s) => ({ ...s, target: () => targetOf(s.at) as HTMLElement })));
+/** The library leaves its box without a role: a reader of the screen is told what it is. */
+const name = (): void =>
+  void nextTick(() => {
+    const box = document.querySelector<HTMLElement>('.tour .el-tour__content');
+    box?.setAttribute('role', 'dialog');
+    box?.setAttribute('aria-label', tr('tour'));
+  });
+onMounted(name);
+watch(at, name);
 </script>
 
 <template>
@@ -31,6 +40,7 @@ const steps = computed(() => STEPS.map((s) => ({ ...s, target: () => targetOf(s.
       v-for="(s, i) in steps"
       :key="s.title"
       :target="s.target"
+      :placement="s.side"
       :title="tr(s.title)"
       :prev-button-props="{ children: tr('tourBack') }"
       :next-button-props="{ children: i === steps.length - 1 ? tr('tourDone') : tr('tourNext') }"

@@ -46,6 +46,7 @@ const DE: Texts<typeof EN> = {
   takeBackCtrlZ: 'Rückgängig machen (Strg Z)',
   takeTheirs: 'Anderes übernehmen',
   titleDuskSlate: '{title} – Dusk Slate',
+  tour: 'Tour',
   tourBack: 'Zurück',
   tourDone: 'Fertig',
   tourFlights: 'Flüge',

@@ -43,6 +43,7 @@ export const EN = {
   takeBackCtrlZ: 'Take back (Ctrl Z)',
   takeTheirs: 'Take theirs',
   titleDuskSlate: '{title} – Dusk Slate',
+  tour: 'Tour',
   tourBack: 'Back',
   tourDone: 'Done',
   tourFlights: 'Flights',

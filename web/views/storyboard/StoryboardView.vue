@@ -21,6 +21,8 @@ const selection = useSelection();
 const derivedFilm = useDerivedFilm();
 const router = useRouter();
 const acts = useBoardActs();
+const PreviewFilm = defineAsyncComponent(() => import('./PreviewFilm.vue'));
+const recording = ref(false);
 const GroundShotSheet = defineAsyncComponent(() => import('../../parts/GroundShotSheet.vue'));
 const ground = useGroundShots();
 type Place = BoardPlace | GroundPlace;
@@ -105,6 +107,9 @@ const key = (event: KeyboardEvent, id: string): void => {
         <Fig :value="film.film?.cutLengthS ?? 0" quantity="seconds" />{{ tr('theCutRunsFromLeft') }}
       </p>
       <span class="gap" />
+      <button class="btn" :disabled="!board || board.places.length === 0" @click="recording = true">
+        {{ tr('previewFilm') }}
+      </button>
       <button class="btn" :disabled="!selection.place" @click="addGround">{{ tr('newGroundShot') }}</button>
       <button class="btn" :disabled="!own" :title="tr('theCutFollowsTheList')" @click="acts.follow">
         {{ tr('asFlown') }}
@@ -177,6 +182,7 @@ const key = (event: KeyboardEvent, id: string): void => {
       {{ tr('theBoardShowsTheCut') }}
       <RouterLink :to="{ name: 'shots' }">{{ tr('addSomeOnTheShots') }}</RouterLink>.
     </p>
+    <PreviewFilm v-if="recording" @close="recording = false" />
     <GroundShotSheet v-if="selection.groundShotId" />
   </main>
 </template>
