@@ -245,3 +245,19 @@ test.describe('on a new device', () => {
     await expect(tour).toHaveCount(0);
   });
 });
+
+test('every field of the kit has a line of help, opened by mark or key, and closed again', async ({
+  page,
+  bench,
+}) => {
+  await bench.open('kit');
+  const mark = page.getByRole('button', { name: 'Help: Rated hover time' });
+  await mark.press('Enter');
+  await expect(page.getByRole('note')).toContainText('in the manual’s data sheet');
+  await bench.accessible();
+  await mark.press('Escape');
+  await expect(page.getByRole('note')).toBeHidden();
+  await page.getByRole('tab', { name: /Packs/ }).click();
+  await page.getByRole('button', { name: 'Help: Health' }).first().click();
+  await expect(page.getByRole('note').filter({ visible: true })).toContainText('100 % when new');
+});

@@ -108,10 +108,10 @@ test('the cut is recorded as a film of its length and shape, is cancelled, and l
     cut: {
       ...s.cut,
       by: 'seconds' as const,
-      segments: [{ timelineS: 0.6, speedFactor: 1, endFactor: null }],
+      segments: [{ timelineS: 0.3, speedFactor: 1, endFactor: null }],
     },
   }));
-  const ground = made.groundShots.slice(0, 1).map((g) => ({ ...g, timelineS: 0.4 }));
+  const ground = made.groundShots.slice(0, 1).map((g) => ({ ...g, timelineS: 0.2 }));
   const id = await app.films.importFile(
     {
       ...made,
@@ -131,7 +131,7 @@ test('the cut is recorded as a film of its length and shape, is cancelled, and l
   // The browser's own player reads it: shape of the film, upright, and as long as the cut.
   await expect
     .poll(() => video.evaluate((v: HTMLVideoElement) => (v.readyState > 0 ? v.duration : 0)))
-    .toBeCloseTo(1.6, 1);
+    .toBeCloseTo(0.8, 1);
   expect(await video.evaluate((v: HTMLVideoElement) => [v.videoWidth, v.videoHeight])).toEqual([540, 960]);
   const download = page.waitForEvent('download');
   await sheet.getByRole('link', { name: 'Save film' }).click();

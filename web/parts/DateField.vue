@@ -3,6 +3,7 @@ import { computed, ref, useId } from 'vue';
 import type { Fault } from '../sync/validation';
 import { dateLocale, ElConfigProvider, ElDatePicker } from './element-dates';
 import FieldBox from './FieldBox.vue';
+import type { HelpKey } from './help';
 import { language } from '../language';
 import { tr } from './messages';
 
@@ -12,6 +13,7 @@ const props = defineProps<{
   value: string;
   save: (value: string) => readonly Fault[] | void;
   hint?: string;
+  help?: HelpKey;
   clearable?: boolean;
 }>();
 const id = useId();
@@ -31,7 +33,7 @@ const picked = (value: string | null): void => {
 </script>
 
 <template>
-  <FieldBox :id="id" :label="label" :hint="hint" :faults="faults">
+  <FieldBox :id="id" :label="label" :hint="hint" :help="help" :faults="faults">
     <ElConfigProvider :locale="dateLocale()">
       <span class="day"
         ><span class="unit">{{ weekday }}</span

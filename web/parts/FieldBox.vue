@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import type { Fault } from '../sync/validation';
+import FieldHelp from './FieldHelp.vue';
+import type { HelpKey } from './help';
 
 defineProps<{
   label: string;
   id: string;
   hint?: string | undefined;
+  help?: HelpKey | undefined;
   faults?: readonly Fault[];
   /** What is doubtful about the value, though it is taken. */
   warn?: readonly string[] | undefined;
@@ -14,7 +17,10 @@ defineProps<{
 
 <template>
   <div class="field" :class="{ wide, 'is-faulty': faults && faults.length > 0 }">
-    <label v-if="label" class="label" :for="id" :title="hint">{{ label }}<slot name="more" /></label>
+    <div v-if="label" class="head">
+      <label class="label" :for="id">{{ label }}<slot name="more" /></label
+      ><FieldHelp v-if="help || hint" :label="label" :help="help" :hint="hint" />
+    </div>
     <slot />
     <p v-if="faults && faults.length > 0" class="fault" role="alert">
       {{ faults.map((f) => f.say).join(' ') }}
@@ -38,7 +44,16 @@ defineProps<{
   color: var(--care);
   font-size: 13.5px;
 }
+/* Label and mark stay in one row; the label gives way. */
+.head {
+  display: flex;
+  align-items: center;
+  min-width: 0;
+  position: relative;
+  container-type: inline-size;
+}
 label {
+  min-width: 0;
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;

@@ -5,6 +5,7 @@ import { useDerivedFilm } from '../stores/derived-film';
 import type { Fault } from '../sync/validation';
 import { ElInput } from './element';
 import FieldBox from './FieldBox.vue';
+import type { HelpKey } from './help';
 import { tr } from './messages';
 
 const props = withDefaults(
@@ -14,6 +15,7 @@ const props = withDefaults(
     quantity: Quantity;
     save: (value: number) => readonly Fault[] | void;
     hint?: string;
+    help?: HelpKey;
     unit?: string;
     scale?: number;
     step?: number;
@@ -58,7 +60,7 @@ const nudge = (event: KeyboardEvent | Event, by: number): void => {
 </script>
 
 <template>
-  <FieldBox v-if="!bare" :id="id" :label="label" :hint="hint" :faults="faults" :warn="warn">
+  <FieldBox v-if="!bare" :id="id" :label="label" :hint="hint" :help="help" :faults="faults" :warn="warn">
     <ElInput
       :id="id"
       v-model="text"

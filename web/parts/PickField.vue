@@ -2,6 +2,7 @@
 import { computed, ref, useId } from 'vue';
 import type { Fault } from '../sync/validation';
 import FieldBox from './FieldBox.vue';
+import type { HelpKey } from './help';
 import { PickControl } from './pick-control';
 import { tr } from './messages';
 
@@ -11,6 +12,7 @@ const props = defineProps<{
   options: readonly { value: T; label: string; note?: string }[];
   save: (value: T) => readonly Fault[] | void;
   hint?: string;
+  help?: HelpKey;
   placeholder?: string;
   bare?: boolean;
 }>();
@@ -28,7 +30,7 @@ const pick = (value: string | number): void => {
 </script>
 
 <template>
-  <FieldBox :id="id" :label="bare ? '' : label" :hint="hint" :faults="faults">
+  <FieldBox :id="id" :label="bare ? '' : label" :hint="hint" :help="help" :faults="faults">
     <PickControl
       :id="id"
       :label="label"

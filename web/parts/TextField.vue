@@ -3,12 +3,14 @@ import { ref, useId, watch } from 'vue';
 import type { Fault } from '../sync/validation';
 import { ElInput } from './element';
 import FieldBox from './FieldBox.vue';
+import type { HelpKey } from './help';
 
 const props = defineProps<{
   label: string;
   value: string;
   save: (value: string) => readonly Fault[] | void;
   hint?: string;
+  help?: HelpKey;
   lines?: number;
   wide?: boolean;
   bare?: boolean;
@@ -35,7 +37,14 @@ const left = (): void => {
 </script>
 
 <template>
-  <FieldBox :id="id" :label="bare ? '' : label" :hint="hint" :faults="faults" :wide="wide ?? false">
+  <FieldBox
+    :id="id"
+    :label="bare ? '' : label"
+    :hint="hint"
+    :help="help"
+    :faults="faults"
+    :wide="wide ?? false"
+  >
     <ElInput
       :aria-label="bare ? label : undefined"
       :id="id"

@@ -3,6 +3,7 @@ import { ref, useId } from 'vue';
 import type { Fault } from '../sync/validation';
 import { dateLocale, ElConfigProvider, ElTimePicker } from './element-dates';
 import FieldBox from './FieldBox.vue';
+import type { HelpKey } from './help';
 
 /** A minute on the 24-hour clock, stored as HH:mm; empty where there is none. */
 const props = defineProps<{
@@ -10,6 +11,7 @@ const props = defineProps<{
   value: string;
   save: (value: string) => readonly Fault[] | void;
   hint?: string;
+  help?: HelpKey;
   bare?: boolean;
   clearable?: boolean;
 }>();
@@ -21,7 +23,7 @@ const picked = (value: string | null): void => {
 </script>
 
 <template>
-  <FieldBox :id="id" :label="bare ? '' : label" :hint="hint" :faults="faults">
+  <FieldBox :id="id" :label="bare ? '' : label" :hint="hint" :help="help" :faults="faults">
     <ElConfigProvider :locale="dateLocale()">
       <ElTimePicker
         :id="id"

@@ -238,6 +238,7 @@ footer {
 footer .lead {
   font-size: 22px;
   min-height: 64px;
+  justify-content: center;
   padding: 0 28px;
 }
 @media (max-width: 560px) {

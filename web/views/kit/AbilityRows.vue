@@ -54,12 +54,14 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
     <div v-for="s in STICKS" :key="s.id" class="grid" role="group" :aria-label="s.label">
       <b>{{ s.label }}</b>
       <NumberField
+        help="handling.maxSpeedMs"
         :label="tr('speedLimit')"
         :value="craft.handling[s.id].maxSpeedMs"
         quantity="speed"
         :save="(v) => setStick(s.id, { maxSpeedMs: v })"
       />
       <NumberField
+        help="handling.maxYawDegS"
         :label="tr('yawRate')"
         :value="craft.handling[s.id].maxYawDegS"
         quantity="degreesPerSecond"
@@ -67,6 +69,7 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
         :save="(v) => setStick(s.id, { maxYawDegS: v })"
       />
       <NumberField
+        help="handling.maxTiltDegS"
         :label="tr('gimbalTiltRate')"
         :value="craft.handling[s.id].maxTiltDegS"
         quantity="degreesPerSecond"
@@ -74,6 +77,7 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
         :save="(v) => setStick(s.id, { maxTiltDegS: v })"
       />
       <NumberField
+        help="handling.smoothing"
         :label="tr('yawSmoothing')"
         :value="craft.handling[s.id].smoothing"
         :scale="100"
@@ -83,6 +87,7 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
         :save="(v) => setStick(s.id, { smoothing: v })"
       />
       <NumberField
+        help="handling.tiltSmoothing"
         :label="tr('gimbalSmoothing')"
         :value="craft.handling[s.id].tiltSmoothing"
         :scale="100"
@@ -91,6 +96,7 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
         :save="(v) => setStick(s.id, { tiltSmoothing: v })"
       />
       <NumberField
+        help="handling.expo"
         :label="tr('expo')"
         :value="craft.handling[s.id].expo"
         :scale="100"
@@ -116,18 +122,21 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
       </button>
       <template v-if="abilityOf(a.kind)">
         <NumberField
+          help="ability.maxSpeedMs"
           :label="tr('upTo')"
           :value="abilityOf(a.kind)?.maxSpeedMs ?? 0"
           quantity="speed"
           :save="(v) => setAbility(a.kind, { maxSpeedMs: v })"
         />
         <NumberField
+          help="ability.minDistanceM"
           :label="tr('noNearerThan')"
           :value="abilityOf(a.kind)?.minDistanceM ?? 0"
           quantity="metres"
           :save="(v) => setAbility(a.kind, { minDistanceM: v })"
         />
         <NumberField
+          help="ability.maxDistanceM"
           :label="tr('noFartherThan')"
           :value="abilityOf(a.kind)?.maxDistanceM ?? 0"
           quantity="metres"

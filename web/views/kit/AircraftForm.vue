@@ -90,8 +90,14 @@ const removeCamera = (index: number): void => {
     <div v-if="picked" :key="picked.id" class="form">
       <div class="grid">
         <TypicalNote class="wide" kind="aircraft" :thing="picked" />
-        <TextField :label="tr('name')" :value="picked.name" :save="(v) => set(picked!.id, { name: v })" />
+        <TextField
+          help="aircraft.name"
+          :label="tr('name')"
+          :value="picked.name"
+          :save="(v) => set(picked!.id, { name: v })"
+        />
         <NumberField
+          help="aircraft.massKg"
           :label="tr('mass')"
           :value="picked.massKg"
           :scale="1000"
@@ -101,12 +107,14 @@ const removeCamera = (index: number): void => {
           :save="(v) => set(picked!.id, { massKg: v })"
         />
         <NumberField
+          help="aircraft.rotors"
           :label="tr('rotors')"
           :value="picked.rotors"
           quantity="count"
           :save="(v) => set(picked!.id, { rotors: v })"
         />
         <NumberField
+          help="aircraft.rotorDiameterM"
           :label="tr('rotorDiameter')"
           :value="picked.rotorDiameterM"
           :scale="1000"
@@ -114,6 +122,7 @@ const removeCamera = (index: number): void => {
           :save="(v) => set(picked!.id, { rotorDiameterM: v })"
         />
         <NumberField
+          help="aircraft.packWh"
           :label="tr('energyOfTheRatedPack')"
           :value="picked.packWh"
           quantity="wattHours"
@@ -121,6 +130,7 @@ const removeCamera = (index: number): void => {
           :save="(v) => set(picked!.id, { packWh: v })"
         />
         <NumberField
+          help="aircraft.hoverMinutes"
           :label="tr('ratedHoverTime')"
           :value="picked.hoverMinutes"
           :warn="impossible.filter((f) => f.field === 'hoverMinutes').map((f) => text(f.say))"
@@ -128,18 +138,21 @@ const removeCamera = (index: number): void => {
           :save="(v) => set(picked!.id, { hoverMinutes: v })"
         />
         <NumberField
+          help="aircraft.cruiseMinutes"
           :label="tr('ratedCruiseTime')"
           :value="picked.cruiseMinutes"
           quantity="minutes"
           :save="(v) => set(picked!.id, { cruiseMinutes: v })"
         />
         <NumberField
+          help="aircraft.cruiseSpeedMs"
           :label="tr('cruiseSpeed')"
           :value="picked.cruiseSpeedMs"
           quantity="speed"
           :save="(v) => set(picked!.id, { cruiseSpeedMs: v })"
         />
         <NumberField
+          help="aircraft.maxSpeedMs"
           :label="tr('topSpeed')"
           :value="picked.maxSpeedMs"
           :warn="impossible.filter((f) => f.field === 'maxSpeedMs').map((f) => text(f.say))"
@@ -147,24 +160,28 @@ const removeCamera = (index: number): void => {
           :save="(v) => set(picked!.id, { maxSpeedMs: v })"
         />
         <NumberField
+          help="aircraft.windLimitMs"
           :label="tr('windLimit')"
           :value="picked.windLimitMs"
           quantity="speed"
           :save="(v) => set(picked!.id, { windLimitMs: v })"
         />
         <NumberField
+          help="aircraft.maxClimbMs"
           :label="tr('climbSpeed')"
           :value="picked.maxClimbMs"
           quantity="speed"
           :save="(v) => set(picked!.id, { maxClimbMs: v })"
         />
         <NumberField
+          help="aircraft.maxDescentMs"
           :label="tr('descentSpeed')"
           :value="picked.maxDescentMs"
           quantity="speed"
           :save="(v) => set(picked!.id, { maxDescentMs: v })"
         />
         <NumberField
+          help="aircraft.maxYawDegS"
           :label="tr('yawRate')"
           :value="picked.maxYawDegS"
           quantity="degreesPerSecond"
@@ -172,6 +189,7 @@ const removeCamera = (index: number): void => {
           :save="(v) => set(picked!.id, { maxYawDegS: v })"
         />
         <NumberField
+          help="aircraft.maxTiltDegS"
           :label="tr('gimbalTiltRate')"
           :value="picked.maxTiltDegS"
           quantity="degreesPerSecond"
@@ -179,6 +197,7 @@ const removeCamera = (index: number): void => {
           :save="(v) => set(picked!.id, { maxTiltDegS: v })"
         />
         <NumberField
+          help="aircraft.spanM"
           :label="tr('overallWidth')"
           :value="picked.spanM"
           :scale="1000"
@@ -188,6 +207,7 @@ const removeCamera = (index: number): void => {
           :save="(v) => set(picked!.id, { spanM: v })"
         />
         <NumberField
+          help="aircraft.heightM"
           :label="tr('height')"
           :value="picked.heightM"
           :scale="1000"
@@ -196,6 +216,7 @@ const removeCamera = (index: number): void => {
           :save="(v) => set(picked!.id, { heightM: v })"
         />
         <NumberField
+          help="aircraft.dragAreaM2"
           :label="tr('dragArea')"
           :value="picked.dragAreaM2"
           quantity="count"

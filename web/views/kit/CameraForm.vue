@@ -86,16 +86,23 @@ const addMode = (): void => {
 <template>
   <section class="camera">
     <div class="grid">
-      <TextField :label="tr('cameraUpper')" :value="camera.name" :save="(v) => set({ name: v })" />
+      <TextField
+        help="camera.name"
+        :label="tr('cameraUpper')"
+        :value="camera.name"
+        :save="(v) => set({ name: v })"
+      />
       <NumberField
+        help="camera.equivalentMm"
         :label="tr('equivalentFocalLength')"
         :value="camera.equivalentMm"
         quantity="millimetres"
         :hint="tr('figure35MmEquivalentFocalLength')"
         :save="(v) => set({ equivalentMm: v })"
       />
-      <TextField :label="tr('apertures')" :value="apertures" :save="setApertures" />
+      <TextField help="camera.apertures" :label="tr('apertures')" :value="apertures" :save="setApertures" />
       <NumberField
+        help="camera.isoBase"
         :label="tr('baseISO')"
         :value="camera.isoBase"
         quantity="count"
@@ -103,6 +110,7 @@ const addMode = (): void => {
         :save="(v) => setIso(v, camera.isoCeiling)"
       />
       <NumberField
+        help="camera.isoCeiling"
         :label="tr('highestISO')"
         :value="camera.isoCeiling"
         quantity="count"
@@ -110,6 +118,7 @@ const addMode = (): void => {
         :save="(v) => setIso(camera.isoBase, v)"
       />
       <NumberField
+        help="camera.rawMB"
         :label="tr('rawStillSize')"
         :value="camera.rawMB"
         quantity="count"
@@ -118,12 +127,14 @@ const addMode = (): void => {
         :save="(v) => set({ rawMB: v })"
       />
       <PickField
+        help="camera.stillAspect"
         :label="tr('stillAspect')"
         :value="camera.stillAspect"
         :options="STILLS"
         :save="(v) => set({ stillAspect: v })"
       />
       <NumberField
+        help="camera.stillMB"
         :label="tr('stillSize')"
         :value="camera.stillMB"
         quantity="count"
@@ -131,6 +142,7 @@ const addMode = (): void => {
         :save="(v) => set({ stillMB: v })"
       />
       <TextField
+        help="camera.fixedTiltDeg"
         :label="tr('fixedTilt')"
         :value="tilt"
         :hint="tr('degreesItIsScrewedOn')"
@@ -138,6 +150,7 @@ const addMode = (): void => {
         :save="setTilt"
       />
       <TextField
+        help="camera.sensorDiagonalMm"
         :label="tr('sensorDiagonalMm')"
         :value="sensor"
         :hint="tr('forDepthOfFieldEmpty')"
@@ -145,12 +158,14 @@ const addMode = (): void => {
         :save="setSensor"
       />
       <PickField
+        help="camera.focus"
         :label="tr('focus')"
         :value="camera.focus"
         :options="FOCUS"
         :save="(v) => set({ focus: v })"
       />
       <NumberField
+        help="camera.sharpFromF"
         v-if="camera.apertures.length > 1"
         :label="tr('sharpestFromF')"
         :value="camera.sharpFromF"
@@ -159,6 +174,7 @@ const addMode = (): void => {
         :save="(v) => set({ sharpFromF: v })"
       />
       <NumberField
+        help="camera.sharpToF"
         v-if="camera.apertures.length > 1"
         :label="tr('sharpestToF')"
         :value="camera.sharpToF"
@@ -167,6 +183,7 @@ const addMode = (): void => {
         :save="(v) => set({ sharpToF: v })"
       />
       <NumberField
+        help="camera.maxZoom"
         :label="tr('digitalZoomTo')"
         :value="camera.maxZoom"
         quantity="factor"
@@ -174,14 +191,21 @@ const addMode = (): void => {
       />
     </div>
     <div v-for="(p, i) in camera.profiles" :key="i" class="grid mode">
-      <TextField :label="tr('profile')" :value="p.name" :save="(v) => setProfile(i, { name: v })" />
+      <TextField
+        help="profile.name"
+        :label="tr('profile')"
+        :value="p.name"
+        :save="(v) => setProfile(i, { name: v })"
+      />
       <PickField
+        help="profile.school"
         :label="tr('profileType')"
         :value="p.school"
         :options="SCHOOLS"
         :save="(v) => setProfile(i, { school: v })"
       />
       <NumberField
+        help="profile.isoBase"
         :label="tr('baseISOOfTheProfile')"
         :value="p.isoBase"
         quantity="count"
@@ -189,6 +213,7 @@ const addMode = (): void => {
         :save="(v) => setProfile(i, { isoBase: v })"
       />
       <NumberField
+        help="profile.isoCeiling"
         :label="tr('highestISO')"
         :value="p.isoCeiling"
         quantity="count"
@@ -200,8 +225,14 @@ const addMode = (): void => {
       </button>
     </div>
     <div v-for="(m, i) in camera.modes" :key="m.id" class="grid mode">
-      <TextField :label="tr('recordingMode')" :value="m.name" :save="(v) => setMode(i, { name: v })" />
+      <TextField
+        help="mode.name"
+        :label="tr('recordingMode')"
+        :value="m.name"
+        :save="(v) => setMode(i, { name: v })"
+      />
       <NumberField
+        help="mode.widthPx"
         :label="tr('width')"
         :value="m.widthPx"
         quantity="pixels"
@@ -209,6 +240,7 @@ const addMode = (): void => {
         :save="(v) => setMode(i, { widthPx: v })"
       />
       <NumberField
+        help="mode.heightPx"
         :label="tr('height')"
         :value="m.heightPx"
         quantity="pixels"
@@ -216,6 +248,7 @@ const addMode = (): void => {
         :save="(v) => setMode(i, { heightPx: v })"
       />
       <NumberField
+        help="mode.fps"
         :label="tr('rate')"
         :value="m.fps"
         quantity="count"
@@ -223,14 +256,21 @@ const addMode = (): void => {
         :save="(v) => setMode(i, { fps: v })"
       />
       <NumberField
+        help="mode.megabitsPerS"
         :label="tr('bitRate')"
         :value="m.megabitsPerS"
         quantity="megabits"
         :step="10"
         :save="(v) => setMode(i, { megabitsPerS: v })"
       />
-      <TextField :label="tr('codec')" :value="m.codec" :save="(v) => setMode(i, { codec: v })" />
+      <TextField
+        help="mode.codec"
+        :label="tr('codec')"
+        :value="m.codec"
+        :save="(v) => setMode(i, { codec: v })"
+      />
       <NumberField
+        help="mode.maxZoom"
         :label="tr('zoomLimit0AsCamera')"
         :value="m.maxZoom"
         quantity="factor"
@@ -238,6 +278,7 @@ const addMode = (): void => {
         :save="(v) => setMode(i, { maxZoom: v })"
       />
       <NumberField
+        help="mode.losslessZoom"
         :label="tr('losslessZoomTo')"
         :value="m.losslessZoom"
         quantity="factor"

@@ -35,8 +35,14 @@ const fresh = (): void => {
         @retire="retire(c)"
         @along="(v) => setAlong(c.id, v)"
       >
-        <TextField :label="tr('name')" :value="c.name" :save="(v) => set(c.id, { name: v })" />
+        <TextField
+          help="card.name"
+          :label="tr('name')"
+          :value="c.name"
+          :save="(v) => set(c.id, { name: v })"
+        />
         <NumberField
+          help="card.nominalGB"
           :label="tr('size')"
           :value="c.nominalGB"
           quantity="gigabytes"
@@ -44,6 +50,7 @@ const fresh = (): void => {
           :save="(v) => set(c.id, { nominalGB: v })"
         />
         <NumberField
+          help="card.usedGB"
           :label="tr('spaceUsed')"
           :value="onIt.get(c.id) ?? c.usedGB"
           quantity="gigabytes"
@@ -51,6 +58,7 @@ const fresh = (): void => {
           :save="(v) => setOn(c, v)"
         />
         <NumberField
+          help="card.writeMBs"
           :label="tr('ratedWriteSpeed')"
           :value="c.writeMBs"
           quantity="megabytesPerSecond"

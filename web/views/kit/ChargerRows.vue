@@ -121,8 +121,14 @@ const freshDevice = (): void => {
         @retire="chargers.retire(c)"
         @along="(v) => chargers.setAlong(c.id, v)"
       >
-        <TextField :label="tr('name')" :value="c.name" :save="(v) => chargers.set(c.id, { name: v })" />
+        <TextField
+          help="charger.name"
+          :label="tr('name')"
+          :value="c.name"
+          :save="(v) => chargers.set(c.id, { name: v })"
+        />
         <PickField
+          help="charger.source"
           :label="tr('powerSource')"
           :value="c.source"
           :options="SOURCES"
@@ -132,6 +138,7 @@ const freshDevice = (): void => {
           "
         />
         <NumberField
+          help="charger.sourceWh"
           :label="tr('sourceCapacity')"
           :value="c.sourceWh"
           quantity="wattHours"
@@ -139,18 +146,21 @@ const freshDevice = (): void => {
           :save="(v) => chargers.set(c.id, { sourceWh: v })"
         />
         <NumberField
+          help="charger.slots"
           :label="tr('slots')"
           :value="c.slots"
           quantity="count"
           :save="(v) => chargers.set(c.id, { slots: v })"
         />
         <PickField
+          help="charger.manner"
           :label="tr('chargingOrder')"
           :value="c.manner"
           :options="MANNERS"
           :save="(v) => chargers.set(c.id, { manner: v })"
         />
         <NumberField
+          help="charger.slotW"
           :label="tr('powerPerSlot')"
           :value="c.slotW"
           quantity="watts"
@@ -158,6 +168,7 @@ const freshDevice = (): void => {
           :save="(v) => chargers.set(c.id, { slotW: v })"
         />
         <NumberField
+          help="charger.totalW"
           :label="tr('totalPower')"
           :value="c.totalW"
           quantity="watts"
@@ -165,6 +176,7 @@ const freshDevice = (): void => {
           :save="(v) => chargers.set(c.id, { totalW: v })"
         />
         <NumberField
+          help="charger.efficiency"
           :label="tr('efficiency')"
           :value="c.efficiency"
           :scale="100"
@@ -173,12 +185,14 @@ const freshDevice = (): void => {
           :save="(v) => chargers.set(c.id, { efficiency: v })"
         />
         <NumberField
+          help="charger.massG"
           :label="tr('mass')"
           :value="c.massG"
           quantity="grams"
           :save="(v) => chargers.set(c.id, { massG: v })"
         />
         <PickField
+          help="charger.aircraftIds"
           :label="tr('chargesPacksOf')"
           :value="c.aircraftIds.length === 0 ? ALL : c.aircraftIds.join()"
           :options="fits(c.aircraftIds)"
@@ -199,14 +213,21 @@ const freshDevice = (): void => {
         @retire="devices.retire(d)"
         @along="(v) => devices.setAlong(d.id, v)"
       >
-        <TextField :label="tr('name')" :value="d.name" :save="(v) => devices.set(d.id, { name: v })" />
+        <TextField
+          help="device.name"
+          :label="tr('name')"
+          :value="d.name"
+          :save="(v) => devices.set(d.id, { name: v })"
+        />
         <PickField
+          help="device.role"
           :label="tr('type')"
           :value="d.role"
           :options="ROLES"
           :save="(v) => devices.set(d.id, { role: v })"
         />
         <NumberField
+          help="device.charge"
           :label="tr('chargeNow')"
           :value="d.charge"
           :scale="100"
@@ -215,6 +236,7 @@ const freshDevice = (): void => {
           :save="(v) => devices.set(d.id, { charge: v })"
         />
         <NumberField
+          help="device.hours"
           :label="tr('runtimeFull')"
           :value="d.hours"
           quantity="count"
@@ -223,17 +245,20 @@ const freshDevice = (): void => {
           :save="(v) => devices.set(d.id, { hours: v })"
         />
         <NumberField
+          help="device.massG"
           :label="tr('mass')"
           :value="d.massG"
           quantity="grams"
           :save="(v) => devices.set(d.id, { massG: v })"
         />
         <TextField
+          help="device.firmware"
           :label="tr('firmware')"
           :value="d.firmware"
           :save="(v) => devices.set(d.id, { firmware: v })"
         />
         <DateField
+          help="device.firmwareOn"
           :label="tr('updateCheckedOn')"
           :value="d.firmwareOn ?? ''"
           :save="
@@ -245,6 +270,7 @@ const freshDevice = (): void => {
           clearable
         />
         <NumberField
+          help="device.chargeMinutes"
           :label="tr('chargingTime')"
           :value="d.chargeMinutes"
           quantity="minutes"

@@ -70,9 +70,21 @@ const stops = (f: Filter): string =>
         @retire="retire(f)"
         @along="(v) => setAlong(f.id, v)"
       >
-        <TextField :label="tr('name')" :value="f.name" :save="(v) => set(f.id, { name: v })" />
-        <PickField :label="tr('kind')" :value="f.kind" :options="KINDS" :save="(v) => setKind(f, v)" />
+        <TextField
+          help="filter.name"
+          :label="tr('name')"
+          :value="f.name"
+          :save="(v) => set(f.id, { name: v })"
+        />
+        <PickField
+          help="filter.kind"
+          :label="tr('kind')"
+          :value="f.kind"
+          :options="KINDS"
+          :save="(v) => setKind(f, v)"
+        />
         <NumberField
+          help="filter.factor"
           :label="f.kind === 'variable' ? tr('weakestFactor') : tr('factor')"
           :value="f.factor"
           quantity="factor"
@@ -80,6 +92,7 @@ const stops = (f: Filter): string =>
           :save="(v) => set(f.id, { factor: v })"
         />
         <NumberField
+          help="filter.strongest"
           v-if="f.kind === 'variable'"
           :label="tr('strongestFactor')"
           :value="f.strongest"
@@ -90,6 +103,7 @@ const stops = (f: Filter): string =>
           <span class="label">{{ tr('takes') }}</span><span class="stops">{{ stops(f) }}</span>
         </div>
         <NumberField
+          help="filter.massG"
           :label="tr('mass')"
           :value="f.massG"
           quantity="count"
@@ -98,6 +112,7 @@ const stops = (f: Filter): string =>
           :save="(v) => set(f.id, { massG: v })"
         />
         <PickField
+          help="filter.aircraftIds"
           :label="tr('fits')"
           :value="f.aircraftIds[0] ?? null"
           :options="aircraft"

@@ -67,26 +67,35 @@ const fresh = (): void => {
         @retire="retire(g)"
         @along="(v) => setAlong(g.id, v)"
       >
-        <TextField :label="tr('name')" :value="g.name" :save="(v) => set(g.id, { name: v })" />
+        <TextField
+          help="gear.name"
+          :label="tr('name')"
+          :value="g.name"
+          :save="(v) => set(g.id, { name: v })"
+        />
         <PickField
+          help="gear.role"
           :label="tr('type')"
           :value="g.role"
           :options="ROLES"
           :save="(v) => set(g.id, { role: v })"
         />
         <NumberField
+          help="gear.count"
           :label="tr('quantity')"
           :value="g.count"
           quantity="count"
           :save="(v) => set(g.id, { count: v })"
         />
         <NumberField
+          help="gear.massG"
           :label="tr('massEach')"
           :value="g.massG"
           quantity="grams"
           :save="(v) => set(g.id, { massG: v })"
         />
         <NumberField
+          help="gear.readMBs"
           v-if="g.role === 'reader'"
           :label="tr('copies')"
           :value="g.readMBs"
@@ -96,12 +105,14 @@ const fresh = (): void => {
           :save="(v) => set(g.id, { readMBs: v })"
         />
         <PickField
+          help="gear.aircraftIds"
           :label="tr('for')"
           :value="g.aircraftIds[0] ?? null"
           :options="aircraft"
           :save="(v) => set(g.id, { aircraftIds: v ? [v] : [] })"
         />
         <SwitchField
+          help="gear.fitted"
           :label="tr('carriedInFlight')"
           :value="g.fitted"
           :save="(v) => set(g.id, { fitted: v })"

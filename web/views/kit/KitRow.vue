@@ -13,6 +13,7 @@ defineEmits<{ copy: []; retire: []; along: [value: boolean] }>();
   <li class="row" :class="{ retired, home: along === false }">
     <slot />
     <SwitchField
+      help="kit.onThisFilm"
       v-if="along !== undefined"
       :label="tr('onThisFilm')"
       :value="along && !retired"

@@ -43,20 +43,28 @@ const fresh = (): void => {
         @retire="retire(p)"
         @along="(v) => setAlong(p.id, v)"
       >
-        <TextField :label="tr('name')" :value="p.name" :save="(v) => set(p.id, { name: v })" />
+        <TextField
+          help="pack.name"
+          :label="tr('name')"
+          :value="p.name"
+          :save="(v) => set(p.id, { name: v })"
+        />
         <PickField
+          help="pack.aircraftIds"
           :label="tr('fits')"
           :value="p.aircraftIds[0] ?? null"
           :options="aircraft"
           :save="(v) => set(p.id, { aircraftIds: v ? [v] : [] })"
         />
         <NumberField
+          help="pack.ratedWh"
           :label="tr('ratedEnergy')"
           :value="p.ratedWh"
           quantity="wattHours"
           :save="(v) => set(p.id, { ratedWh: v })"
         />
         <NumberField
+          help="pack.charge"
           :label="tr('chargeNow')"
           :value="p.charge"
           :scale="100"
@@ -65,6 +73,7 @@ const fresh = (): void => {
           :save="(v) => set(p.id, { charge: v })"
         />
         <NumberField
+          help="pack.health"
           :label="tr('health')"
           :value="p.health"
           :scale="100"
@@ -73,6 +82,7 @@ const fresh = (): void => {
           :save="(v) => set(p.id, { health: v })"
         />
         <DateField
+          help="pack.chargedOn"
           :label="tr('chargedOn')"
           :value="p.chargedOn ?? ''"
           :hint="tr('itDrainsByItselfSome')"
@@ -85,6 +95,7 @@ const fresh = (): void => {
           clearable
         />
         <NumberField
+          help="pack.drainDelayDays"
           :label="tr('selfDischargeAfter')"
           :value="p.drainDelayDays"
           quantity="count"
@@ -93,6 +104,7 @@ const fresh = (): void => {
           :save="(v) => set(p.id, { drainDelayDays: v })"
         />
         <NumberField
+          help="pack.chargeMinutes"
           :label="tr('chargingTime')"
           :value="p.chargeMinutes"
           quantity="minutes"
@@ -101,12 +113,14 @@ const fresh = (): void => {
           :save="(v) => set(p.id, { chargeMinutes: v })"
         />
         <NumberField
+          help="pack.cycles"
           :label="tr('cycles')"
           :value="p.cycles"
           quantity="count"
           :save="(v) => set(p.id, { cycles: v })"
         />
         <NumberField
+          help="pack.mostCycles"
           :label="tr('useUpTo')"
           :value="p.mostCycles"
           quantity="count"
@@ -115,6 +129,7 @@ const fresh = (): void => {
           :save="(v) => set(p.id, { mostCycles: v })"
         />
         <NumberField
+          help="pack.massG"
           :label="tr('mass')"
           :value="p.massG"
           quantity="grams"
@@ -122,12 +137,14 @@ const fresh = (): void => {
           :save="(v) => set(p.id, { massG: v })"
         />
         <TextField
+          help="pack.firmware"
           :label="tr('firmware')"
           :value="p.firmware"
           :hint="tr('eachPackIsUpdatedOn')"
           :save="(v) => set(p.id, { firmware: v })"
         />
         <DateField
+          help="pack.firmwareOn"
           :label="tr('updateCheckedOn')"
           :value="p.firmwareOn ?? ''"
           :save="
@@ -139,6 +156,7 @@ const fresh = (): void => {
           clearable
         />
         <PickField
+          help="pack.condition"
           :label="tr('condition')"
           :value="p.condition"
           :options="STATES"

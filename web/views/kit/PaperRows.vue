@@ -44,19 +44,32 @@ const masses = computed(() => {
     <h3>{{ tr('papersProgramMass') }}</h3>
     <div class="grid">
       <TextField
+        help="aircraft.registration"
         :label="tr('registration')"
         :value="craft.registration"
         :save="(v) => save({ registration: v })"
       />
-      <TextField :label="tr('insurance')" :value="craft.insurance" :save="(v) => save({ insurance: v })" />
+      <TextField
+        help="aircraft.insurance"
+        :label="tr('insurance')"
+        :value="craft.insurance"
+        :save="(v) => save({ insurance: v })"
+      />
       <DateField
+        help="aircraft.insuredUntil"
         :label="tr('insuredUntil')"
         :value="craft.insuredUntil ?? ''"
         :save="(v) => save({ insuredUntil: v === '' ? null : v })"
         clearable
       />
-      <TextField :label="tr('firmware')" :value="craft.firmware" :save="(v) => save({ firmware: v })" />
+      <TextField
+        help="aircraft.firmware"
+        :label="tr('firmware')"
+        :value="craft.firmware"
+        :save="(v) => save({ firmware: v })"
+      />
       <DateField
+        help="aircraft.firmwareOn"
         :label="tr('updateCheckedOn')"
         :value="craft.firmwareOn ?? ''"
         :save="
@@ -68,6 +81,7 @@ const masses = computed(() => {
         clearable
       />
       <NumberField
+        help="aircraft.usualPackG"
         :label="tr('massOfTheUsualPack')"
         :value="craft.usualPackG"
         quantity="grams"
@@ -75,6 +89,7 @@ const masses = computed(() => {
         :save="(v) => save({ usualPackG: v })"
       />
       <NumberField
+        help="aircraft.internalGB"
         :label="tr('internalMemory')"
         :value="craft.internalGB"
         quantity="gigabytes"
@@ -82,6 +97,7 @@ const masses = computed(() => {
         :save="(v) => save({ internalGB: v })"
       />
       <NumberField
+        help="aircraft.tiltUpDeg"
         :label="tr('gimbalTiltUpTo')"
         :value="craft.tiltUpDeg"
         quantity="degrees"
@@ -89,6 +105,7 @@ const masses = computed(() => {
         :save="(v) => save({ tiltUpDeg: v })"
       />
       <NumberField
+        help="aircraft.propsFromDeg"
         :label="tr('propellersInViewFrom')"
         :value="craft.propsFromDeg"
         quantity="degrees"

@@ -147,8 +147,18 @@ const forget = (id: string): void => {
         @copy="copy(p)"
         @retire="retire(p)"
       >
-        <TextField :label="tr('name')" :value="p.name" :save="(v) => set(p.id, { name: v })" />
-        <TextField :label="tr('notes')" :value="p.notes" :save="(v) => set(p.id, { notes: v })" />
+        <TextField
+          help="pilot.name"
+          :label="tr('name')"
+          :value="p.name"
+          :save="(v) => set(p.id, { name: v })"
+        />
+        <TextField
+          help="pilot.notes"
+          :label="tr('notes')"
+          :value="p.notes"
+          :save="(v) => set(p.id, { notes: v })"
+        />
         <button
           class="btn"
           :class="{ on: p.id === flying?.id }"
@@ -217,6 +227,7 @@ const forget = (id: string): void => {
       <section class="drill" :aria-label="tr('logPractice')">
         <h3>{{ tr('practised') }}</h3>
         <PickField
+          help="practice.moveKind"
           :label="tr('move')"
           :value="drill.moveKind"
           :options="kinds"
@@ -227,6 +238,7 @@ const forget = (id: string): void => {
           "
         />
         <PickField
+          help="practice.handling"
           :label="tr('with')"
           :value="drill.handling"
           :options="HOW"
@@ -237,6 +249,7 @@ const forget = (id: string): void => {
           "
         />
         <NumberField
+          help="practice.tries"
           :label="tr('tries')"
           :value="drill.tries"
           quantity="count"
@@ -247,6 +260,7 @@ const forget = (id: string): void => {
           "
         />
         <NumberField
+          help="practice.keepers"
           :label="tr('kept')"
           :value="drill.keepers"
           quantity="count"

@@ -104,21 +104,52 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
   <div class="facet">
     <div class="row">
       <div class="kind">
-        <PickField :label="tr('move')" :value="stored.move.kind" :options="kinds" :save="setKind" />
+        <PickField
+          help="shot.kind"
+          :label="tr('move')"
+          :value="stored.move.kind"
+          :options="kinds"
+          :save="setKind"
+        />
         <button class="btn" :title="tr('chooseAMoveFromPictures')" @click="selection.movesShown = true">
           {{ tr('pictures') }}
         </button>
       </div>
       <PickField
+        help="shot.subjectId"
         :label="tr('subjectUpper')"
         :value="stored.subjectId"
         :options="subjects"
         :save="setSubject"
       />
-      <PickField :label="tr('roleInTheStory')" :value="stored.role" :options="ROLES" :save="setRole" />
-      <PickField :label="tr('priority')" :value="stored.priority" :options="PRIORITIES" :save="setPriority" />
-      <PickField :label="tr('lightWanted')" :value="stored.wants" :options="WISHES" :save="setWants" />
-      <PickField :label="tr('sticks')" :value="stored.handling" :options="STICKS" :save="setHandling" />
+      <PickField
+        help="shot.role"
+        :label="tr('roleInTheStory')"
+        :value="stored.role"
+        :options="ROLES"
+        :save="setRole"
+      />
+      <PickField
+        help="shot.priority"
+        :label="tr('priority')"
+        :value="stored.priority"
+        :options="PRIORITIES"
+        :save="setPriority"
+      />
+      <PickField
+        help="shot.wants"
+        :label="tr('lightWanted')"
+        :value="stored.wants"
+        :options="WISHES"
+        :save="setWants"
+      />
+      <PickField
+        help="shot.handling"
+        :label="tr('sticks')"
+        :value="stored.handling"
+        :options="STICKS"
+        :save="setHandling"
+      />
     </div>
     <MoveSheet
       v-if="selection.movesShown"

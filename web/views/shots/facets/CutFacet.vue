@@ -117,12 +117,14 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
   <div class="facet">
     <div class="grid">
       <PickField
+        help="shot.by"
         :label="tr('lengthBy')"
         :value="stored.cut.by"
         :options="BY"
         :save="(v) => setCut({ by: v })"
       />
       <NumberField
+        help="shot.beats"
         v-if="stored.cut.by !== 'seconds'"
         :label="stored.cut.by === 'beats' ? tr('beats') : tr('counts')"
         :value="stored.cut.beats"
@@ -132,6 +134,7 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
         :save="(v) => setCut({ beats: v })"
       />
       <PickField
+        help="shot.cutStyle"
         :label="tr('cut')"
         :value="stored.cutStyle"
         :options="[
@@ -141,18 +144,21 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
         :save="(v) => set({ cutStyle: v })"
       />
       <PickField
+        help="shot.alsoAspect"
         :label="tr('alsoCutIn')"
         :value="stored.alsoAspect"
         :options="ALSO"
         :save="(v) => set({ alsoAspect: v })"
       />
       <PickField
+        help="shot.records"
         :label="tr('records')"
         :value="stored.records"
         :options="RECORDS"
         :save="(v) => set({ records: v })"
       />
       <PickField
+        help="shot.stillAs"
         v-if="stored.records !== 'video' || frames"
         :label="tr('stillFormat')"
         :value="stored.stillAs"
@@ -160,6 +166,7 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
         :save="(v) => set({ stillAs: v })"
       />
       <NumberField
+        help="shot.stills"
         v-if="stored.records !== 'video'"
         :label="tr('stills')"
         :value="stored.stills"
@@ -201,20 +208,29 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
       >
     </p>
     <div class="grid">
-      <PickField :label="tr('aircraft')" :value="stored.aircraftId" :options="aircraft" :save="setAircraft" />
       <PickField
+        help="shot.aircraftId"
+        :label="tr('aircraft')"
+        :value="stored.aircraftId"
+        :options="aircraft"
+        :save="setAircraft"
+      />
+      <PickField
+        help="shot.cameraId"
         :label="tr('lens')"
         :value="shot.facts.camera?.id ?? ''"
         :options="cameras"
         :save="setCamera"
       />
       <PickField
+        help="shot.modeId"
         :label="tr('recording')"
         :value="shot.facts.mode?.id ?? ''"
         :options="modes"
         :save="(v) => set({ modeId: v })"
       />
       <NumberField
+        help="shot.zoom"
         :label="tr('digitalZoom')"
         :value="stored.zoom"
         quantity="factor"
@@ -223,12 +239,14 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
         :save="(v) => set({ zoom: v })"
       />
       <NumberField
+        help="shot.takes"
         :label="tr('takes')"
         :value="stored.takes"
         quantity="count"
         :save="(v) => set({ takes: v })"
       />
       <PickField
+        help="shot.takeStyle"
         :label="tr('takesFlown')"
         :value="stored.takeStyle"
         :options="[
@@ -238,6 +256,7 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
         :save="(v) => set({ takeStyle: v })"
       />
       <NumberField
+        help="shot.setupS"
         :label="tr('setUp')"
         :value="stored.setupS"
         quantity="seconds"
@@ -246,6 +265,7 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
         :save="(v) => set({ setupS: v })"
       />
       <NumberField
+        help="shot.subjectMarginS"
         :label="tr('subjectMargin')"
         :value="stored.subjectMarginS"
         quantity="seconds"
@@ -253,11 +273,13 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
         :save="(v) => set({ subjectMarginS: v })"
       />
       <SwitchField
+        help="shot.walkS"
         :label="tr('pilotInTheShot')"
         :value="stored.walkS !== null"
         :save="(v) => set({ walkS: v ? 15 : null })"
       />
       <NumberField
+        help="shot.walkS"
         v-if="stored.walkS !== null"
         :label="tr('walkToTheMark')"
         :value="stored.walkS"
@@ -267,7 +289,14 @@ const frames = computed(() => props.shot.facts.trajectory?.frames ?? null);
       />
     </div>
     <UseRows :shot="stored" :save="set" />
-    <TextField :label="tr('notes')" :value="stored.notes" :lines="3" wide :save="(v) => set({ notes: v })" />
+    <TextField
+      help="shot.notes"
+      :label="tr('notes')"
+      :value="stored.notes"
+      :lines="3"
+      wide
+      :save="(v) => set({ notes: v })"
+    />
   </div>
 </template>
 

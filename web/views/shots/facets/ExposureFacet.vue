@@ -191,42 +191,49 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
     </ul>
     <div class="grid">
       <PickField
+        help="shot.aperture"
         :label="tr('aperture')"
         :value="stored.exposure.aperture"
         :options="apertures"
         :save="(v) => set({ aperture: v })"
       />
       <PickField
+        help="shot.shutterS"
         :label="tr('shutterUpper')"
         :value="stored.exposure.shutterS"
         :options="shutters"
         :save="(v) => set({ shutterS: v })"
       />
       <PickField
+        help="shot.iso"
         :label="tr('iso')"
         :value="stored.exposure.iso"
         :options="isos"
         :save="(v) => set({ iso: v })"
       />
       <PickField
+        help="shot.filterId"
         :label="tr('filter')"
         :value="stored.exposure.filterId"
         :options="filters"
         :save="(v) => set({ filterId: v })"
       />
       <PickField
+        help="shot.sky"
         :label="tr('skyAtTheLocation')"
         :value="place.sky"
         :options="choices(SKY_WORDS)"
         :save="(v) => setPlace({ sky: v })"
       />
       <PickField
+        help="shot.lamps"
         :label="tr('lampsAtTheLocation')"
         :value="place.lamps"
         :options="choices(LAMP_WORDS)"
         :save="(v) => setPlace({ lamps: v })"
       />
       <NumberField
+        help="shot.offsetStops"
         :label="tr('subjectAgainstTheScene')"
         :value="stored.offsetStops"
         quantity="stops"
@@ -235,18 +242,21 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         :save="(v) => film.edit('shot', stored.id, { offsetStops: v })"
       />
       <PickField
+        help="shot.surface"
         :label="tr('fillsThePicture')"
         :value="stored.surface"
         :options="choices(SURFACE_WORDS)"
         :save="(v) => film.edit('shot', stored.id, { surface: v }, 'light')"
       />
       <PickField
+        help="shot.lit"
         :label="tr('subjectLies')"
         :value="stored.lit"
         :options="choices(LIT_WORDS)"
         :save="(v) => film.edit('shot', stored.id, { lit: v }, 'light')"
       />
       <NumberField
+        help="shot.litShare"
         v-if="shot.facts.location.lamps !== 'none'"
         :label="tr('litByLamps')"
         :value="stored.litShare"
@@ -257,12 +267,14 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         :save="(v) => film.edit('shot', stored.id, { litShare: v })"
       />
       <PickField
+        help="shot.profile"
         :label="tr('profile')"
         :value="stored.profile"
         :options="profiles"
         :save="(v) => film.edit('shot', stored.id, { profile: v }, 'profile')"
       />
       <TextField
+        help="shot.kelvin"
         :label="tr('whiteBalanceK')"
         :value="stored.kelvin === null ? '' : String(stored.kelvin)"
         :placeholder="`${kelvin.kelvin}`"
@@ -270,18 +282,21 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         :save="setKelvin"
       />
       <TextField
+        help="shot.focusM"
         :label="tr('focusedAtM')"
         :value="stored.focusM === null ? '' : String(stored.focusM)"
         :placeholder="tr('far')"
         :save="setFocus"
       />
       <TimeField
+        help="shot.notBefore"
         :label="tr('notBefore')"
         :value="stored.notBefore ?? ''"
         :save="(v) => film.edit('shot', stored.id, { notBefore: v === '' ? null : v }, 'minute')"
         clearable
       />
       <TimeField
+        help="shot.notAfter"
         :label="tr('notAfter')"
         :value="stored.notAfter ?? ''"
         :save="(v) => film.edit('shot', stored.id, { notAfter: v === '' ? null : v }, 'minute')"

@@ -55,6 +55,7 @@ const swap = (i: number): void => {
     >
       <b>{{ i + 1 }}</b>
       <NumberField
+        help="shot.xM"
         :label="tr('east')"
         :value="p.xM"
         quantity="metres"
@@ -62,14 +63,22 @@ const swap = (i: number): void => {
         :save="(v) => set(i, { xM: v })"
       />
       <NumberField
+        help="shot.yM"
         :label="tr('north')"
         :value="p.yM"
         quantity="metres"
         :step="5"
         :save="(v) => set(i, { yM: v })"
       />
-      <NumberField :label="tr('height')" :value="p.zM" quantity="metres" :save="(v) => set(i, { zM: v })" />
       <NumberField
+        help="shot.zM"
+        :label="tr('height')"
+        :value="p.zM"
+        quantity="metres"
+        :save="(v) => set(i, { zM: v })"
+      />
+      <NumberField
+        help="shot.speedMs"
         :label="tr('speedThere')"
         :value="p.speedMs"
         quantity="speed"

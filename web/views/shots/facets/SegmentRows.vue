@@ -90,6 +90,7 @@ const curve = computed(() => {
       :aria-label="tr('stretchValue', { value: i + 1 })"
     >
       <NumberField
+        help="shot.timelineS"
         :label="bySeconds ? tr('inTheCut') : tr('shareOfIt')"
         :value="s.timelineS"
         quantity="seconds"
@@ -98,6 +99,7 @@ const curve = computed(() => {
         :save="(v) => set(i, { timelineS: v })"
       />
       <NumberField
+        help="shot.speedFactor"
         :label="tr('playedAt')"
         :value="s.speedFactor"
         quantity="factor"
@@ -106,6 +108,7 @@ const curve = computed(() => {
         :save="(v) => set(i, { speedFactor: v })"
       />
       <NumberField
+        help="shot.endFactor"
         v-if="s.endFactor !== null"
         :label="tr('to')"
         :value="s.endFactor"

@@ -19,24 +19,33 @@ const layer = (name: keyof Shot['layers'], text: string) =>
 <template>
   <div class="grid">
     <TextField
+      help="shot.foreground"
       :label="tr('foreground')"
       :value="shot.layers.foreground"
       :placeholder="tr('whatPassesClose')"
       :save="(v) => layer('foreground', v)"
     />
-    <TextField :label="tr('middle')" :value="shot.layers.middle" :save="(v) => layer('middle', v)" />
     <TextField
+      help="shot.middle"
+      :label="tr('middle')"
+      :value="shot.layers.middle"
+      :save="(v) => layer('middle', v)"
+    />
+    <TextField
+      help="shot.background"
       :label="tr('background')"
       :value="shot.layers.background"
       :save="(v) => layer('background', v)"
     />
     <PickField
+      help="shot.people"
       :label="tr('people')"
       :value="shot.usage.people"
       :options="PEOPLE"
       :save="(v) => save({ usage: { ...shot.usage, people: v } })"
     />
     <PickField
+      help="shot.property"
       :label="tr('property')"
       :value="shot.usage.property"
       :options="PROPERTY"
