@@ -327,7 +327,13 @@ const paths: Readonly<Record<string, Partial<Record<Method, Described & { readon
       get: {
         operationId: 'checkHealth',
         summary: 'Whether the application can read and write',
-        responses: { 200: ok('Health', record({ ok: { type: 'boolean' }, sequence: whole })) },
+        responses: {
+          200: ok('Health', record({ ok: { type: 'boolean' }, sequence: whole })),
+          503: ok(
+            'Nothing can be stored now',
+            record({ ok: { type: 'boolean' }, sequence: whole, trouble: ref('problem') }),
+          ),
+        },
       },
     },
   };

@@ -183,3 +183,24 @@ test('what was changed of the kit can be taken back after a reload, too', async 
   await bench.saved();
   expect((await bench.stored()).file.kit.cards.find((c) => c.name === 'Card B')?.retired).toBe(false);
 });
+
+test('a full disk is named beside the film, what was changed is kept here, and goes out once there is room', async ({
+  page,
+  app,
+  bench,
+}) => {
+  await bench.open();
+  await bench.pick('Valley wakes');
+  await app.store.alone((writer) => writer.query('PRAGMA query_only = ON'));
+  await bench.title.fill('Valley wakes late');
+  const mark = page.locator('[data-save]');
+  await expect(mark).toHaveText('not stored, 1 change kept here');
+  await expect(mark).toHaveAttribute('title', /cannot be written to/);
+  // A reload does not lose it either.
+  await page.reload();
+  await expect(bench.title).toHaveValue('Valley wakes late');
+  await app.store.alone((writer) => writer.query('PRAGMA query_only = OFF'));
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  await bench.saved();
+  expect((await bench.stored()).file.shots.some((s) => s.title === 'Valley wakes late')).toBe(true);
+});

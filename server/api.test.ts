@@ -478,7 +478,10 @@ describe('the description of the API', () => {
       Object.keys(methods).map((m) => `${m.toUpperCase()} ${path}`),
     );
     const none = {} as never;
-    const routers = [api(none, none, none, none, none, { version: '', tiles: '' }), pairing(() => null)];
+    const routers = [
+      api(none, none, none, none, none, { version: '', tiles: '', dataDir: '' }),
+      pairing(() => null),
+    ];
     const routed = routers.flatMap(({ stack }) =>
       stack.flatMap(({ route }) =>
         route

@@ -27,6 +27,7 @@ export interface Parts {
   readonly names: readonly string[];
   readonly tiles: string;
   readonly webDir: string;
+  readonly dataDir: string;
   readonly version: string;
   /** The local network, once and if it is served. */
   readonly lan: () => Lan | null;
@@ -73,6 +74,7 @@ export const createApp = (parts: Parts): Express => {
   const routes = api(parts.store, parts.films, parts.assets, parts.feed, parts.backups, {
     version: parts.version,
     tiles: parts.tiles,
+    dataDir: parts.dataDir,
   });
   const pairingRoutes = pairing(parts.lan);
   app.use('/api', routes, pairingRoutes);

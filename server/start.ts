@@ -130,6 +130,7 @@ const run = async (
     names: config.lan ? [...config.names, ...ownNames()] : config.names,
     tiles: config.tiles ?? '',
     webDir: config.webDir,
+    dataDir: config.dataDir,
     version: VERSION,
     lan: () => lan,
   });

@@ -1,6 +1,7 @@
 import type { Conflict, FieldFault, Problem } from '@contract';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { Logger } from 'pino';
+import { storageFault } from './storage-fault';
 
 const TITLES: Readonly<Record<number, string>> = {
   400: 'Something is not right with what was sent',
@@ -11,6 +12,8 @@ const TITLES: Readonly<Record<number, string>> = {
   413: 'Too large',
   415: 'Not JSON',
   500: 'Something broke here',
+  503: 'Not just now',
+  507: 'Nothing can be stored',
 };
 
 /** An answer that is a problem: RFC 9457. */
@@ -43,6 +46,12 @@ const known: Readonly<Record<string, (limit: unknown) => HttpProblem>> = {
   'encoding.unsupported': () => new HttpProblem(415, 'encoding', 'Send it without that content encoding.'),
 };
 
+/** An error that says that nothing can be stored, as a problem; null for any other. */
+export const storageProblem = (error: unknown): HttpProblem | null => {
+  const fault = storageFault(error);
+  return fault && new HttpProblem(fault.status, fault.kind, fault.detail);
+};
+
 const toProblem = (error: unknown, log: Logger): HttpProblem => {
   if (error instanceof HttpProblem) return error;
   const { type, limit, status } = (error ?? {}) as { type?: string; limit?: number; status?: number };
@@ -51,6 +60,8 @@ const toProblem = (error: unknown, log: Logger): HttpProblem => {
   if (status !== undefined && status >= 400 && status < 500)
     return new HttpProblem(status, 'request', 'The request is not understood.');
   log.error({ err: error }, 'unexpected');
+  const unstored = storageProblem(error);
+  if (unstored) return unstored;
   return new HttpProblem(
     500,
     'unexpected',

@@ -9,6 +9,7 @@ import type { Assets } from '../services/assets';
 import type { Backups } from '../services/backup';
 import type { Films } from '../services/films';
 import { projectionOf } from '../services/projections';
+import { storageTrouble } from '../services/storage';
 import type { Store } from '../services/store';
 import type { Feed } from '../services/feed';
 import { documentOf, makeBeside, PAPERS } from '../documents';
@@ -48,11 +49,16 @@ export const api = (
   assets: Assets,
   feed: Feed,
   backups: Backups,
-  about: { readonly version: string; readonly tiles: string },
+  about: { readonly version: string; readonly tiles: string; readonly dataDir: string },
 ): Router => {
   const router = Router();
   router.get('/health', async (_request, response) => {
-    response.json({ ok: true, sequence: await films.sequence() });
+    const trouble = await storageTrouble(store, about.dataDir);
+    response.status(trouble ? 503 : 200).json({
+      ok: trouble === null,
+      sequence: await films.sequence(),
+      ...(trouble ? { trouble: trouble.document() } : {}),
+    });
   });
   router.get('/openapi.json', (_request, response) => {
     response.json(openApi(about.version));

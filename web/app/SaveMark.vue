@@ -18,14 +18,19 @@ const WORDS = {
   get offline() {
     return tr('offline');
   },
+  get stuck() {
+    return tr('notStored');
+  },
   get refused() {
     return tr('notSaved');
   },
 } as const;
 const word = computed(() =>
-  store.saveState === 'offline' && store.unsent > 0
-    ? tr('offlineChangesKeptHere', { changes: counted(store.unsent, 'change') })
-    : WORDS[store.saveState],
+  store.unsent === 0 || (store.saveState !== 'offline' && store.saveState !== 'stuck')
+    ? WORDS[store.saveState]
+    : tr(store.saveState === 'offline' ? 'offlineChangesKeptHere' : 'notStoredChangesKeptHere', {
+        changes: counted(store.unsent, 'change'),
+      }),
 );
 </script>
 
@@ -41,7 +46,8 @@ const word = computed(() =>
   white-space: nowrap;
   padding: 0 8px;
 }
-.offline {
+.offline,
+.stuck {
   color: var(--care);
   font-weight: 600;
 }

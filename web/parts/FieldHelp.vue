@@ -36,9 +36,7 @@ const toggle = (): void => {
     @click="toggle"
     @keydown.esc.stop="open = false"
   >
-    <span aria-hidden="true">{{ tr('questionMark') }}</span><span class="sr">{{
-      tr('helpOnLabel', { label })
-    }}</span>
+    <span aria-hidden="true">{{ tr('questionMark') }}</span>
   </button>
   <HelpBubble v-if="wanted && button && text" :id="id" v-model="open" :anchor="button" :text="text" />
 </template>
@@ -47,14 +45,17 @@ const toggle = (): void => {
 /* Quiet until the field is looked at; always there for a thumb. */
 .ask {
   flex: none;
-  width: 15px;
-  height: 18px;
+  width: 24px;
+  height: 24px;
+  margin-block: -3px;
   padding: 0;
   border: 0;
   background: none;
   color: var(--chalk-3);
   font-size: 12px;
-  line-height: 18px;
+  line-height: 24px;
+  text-align: left;
+  text-indent: 5px;
   cursor: help;
 }
 .ask:hover,

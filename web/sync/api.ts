@@ -17,7 +17,15 @@ export class ApiProblem extends Error {
 }
 
 /** No answer came: no network, or the application is not running. */
-export class Unreachable extends Error {}
+export class Unreachable extends Error {
+  /** @param kind of the trouble where the application answered that it cannot store anything now, such as `storage-full` */
+  constructor(
+    message: string,
+    readonly kind = '',
+  ) {
+    super(message);
+  }
+}
 
 /** Whether the computer has said that this device is not paired with it, or no longer. */
 export const notPaired = shallowRef(false);
@@ -37,7 +45,10 @@ const ask = async (path: string, init?: RequestInit): Promise<Response> => {
     throw new Unreachable(tr('notPaired'));
   }
   if (!problem || response.status >= 500)
-    throw new Unreachable(problem?.detail ?? tr('theApplicationAnsweredStatus', { status: response.status }));
+    throw new Unreachable(
+      problem?.detail ?? tr('theApplicationAnsweredStatus', { status: response.status }),
+      problem?.type.replace('urn:dusk-slate:', '') ?? '',
+    );
   throw new ApiProblem(problem);
 };
 

@@ -12,7 +12,11 @@ import type { Snapshot } from './snapshots';
 import type { Fault } from './validation';
 import { tr } from './messages';
 
-export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'refused';
+/** `stuck`: the application answers, and cannot store anything: its disk is full, or its folder may not be written to. */
+export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'stuck' | 'refused';
+
+/** Changes are kept here and tried again. */
+const isHeld = (state: SaveState): boolean => state === 'offline' || state === 'stuck';
 
 /** A change the server never takes, with its reason. */
 export type RejectedChange = PendingChange & { readonly say: string };
@@ -179,7 +183,7 @@ export class SyncSession {
 
   /** The connection is back: what waits goes out at once. */
   online(): void {
-    if (this.saving !== 'offline') return;
+    if (!isHeld(this.saving)) return;
     this.failures = 0;
     this.settle();
     this.report();
@@ -235,7 +239,7 @@ export class SyncSession {
     const film = this.film;
     const batch = box.take();
     if (!batch) return;
-    this.saving = this.saving === 'offline' ? 'offline' : 'saving';
+    this.saving = isHeld(this.saving) ? this.saving : 'saving';
     this.report();
     const undoes = this.undoing;
     this.undoing = undefined;
@@ -327,7 +331,7 @@ export class SyncSession {
 
   private schedule(delayMs = SAVE_DELAY_MS): void {
     clearTimeout(this.timer);
-    if (this.outbox.waiting > 0 && this.saving !== 'offline' && this.saving !== 'waiting') {
+    if (this.outbox.waiting > 0 && !isHeld(this.saving) && this.saving !== 'waiting') {
       this.saving = 'waiting';
       this.report();
     }
@@ -372,7 +376,7 @@ export class SyncSession {
       this.reject(error);
     } else {
       this.outbox.returned(true);
-      this.saving = 'offline';
+      this.saving = error instanceof Unreachable && error.kind.startsWith('storage-') ? 'stuck' : 'offline';
       this.trouble = error instanceof Unreachable ? error.message : String(error);
       this.report();
       this.schedule(RETRY_MS[Math.min(this.failures, RETRY_MS.length - 1)]);
@@ -398,7 +402,7 @@ export class SyncSession {
       // Undone before it went out: then what is stored counts, which may be another than what it was changed from.
       this.show(c.kind, c.id, this.outbox.has(key) ? c.after : (stored?.value ?? null));
     }
-    if (this.saving !== 'offline' && this.saving !== 'saving') this.settle();
+    if (!isHeld(this.saving) && this.saving !== 'saving') this.settle();
     this.refresh();
     this.store(this.outbox, this.film);
     this.schedule();

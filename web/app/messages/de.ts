@@ -30,6 +30,8 @@ const DE: Texts<typeof EN> = {
   notNow: 'Nicht jetzt',
   notPairedAnyMore: 'Dieses Gerät ist nicht mehr mit dem Rechner gekoppelt. Was du änderst, bleibt hier.',
   notSaved: 'nicht gespeichert',
+  notStored: 'nicht gespeichert',
+  notStoredChangesKeptHere: 'nicht gespeichert, {changes} hier aufbewahrt',
   offline: 'offline',
   offlineChangesKeptHere: 'offline, {changes} hier aufgehoben',
   onTheDay: 'Am Drehtag',

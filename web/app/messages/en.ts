@@ -27,6 +27,8 @@ export const EN = {
   notNow: 'Not now',
   notPairedAnyMore: 'This device is no longer paired with the computer. What you change is kept here.',
   notSaved: 'not saved',
+  notStored: 'not stored',
+  notStoredChangesKeptHere: 'not stored, {changes} kept here',
   offline: 'offline',
   offlineChangesKeptHere: 'offline, {changes} kept here',
   onTheDay: 'On the day',
