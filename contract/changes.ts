@@ -15,6 +15,8 @@ export const BatchSchema = strict({
   batch: uuid(),
   device: Type.String({ minLength: 1, maxLength: 80 }),
   undoes: Type.Optional(uuid()),
+  /** Names one act of a person that takes several batches: it is taken back as a whole. */
+  step: Type.Optional(uuid()),
   changes: Type.Array(ChangeSchema, { minItems: 1, maxItems: 2000 }),
 });
 
@@ -26,6 +28,7 @@ export interface LoggedChange {
   readonly sequence: number;
   readonly batch: string;
   readonly undoes: string | null;
+  readonly step: string | null;
   readonly device: string;
   readonly filmId: string | null;
   readonly kind: EntityKind;

@@ -67,6 +67,7 @@ const loggedSchema = record({
   sequence: whole,
   batch: idText,
   undoes: { anyOf: [idText, { type: 'null' }] },
+  step: { anyOf: [idText, { type: 'null' }] },
   device: text,
   filmId: { anyOf: [idText, { type: 'null' }] },
   kind: { enum: ENTITY_KINDS },

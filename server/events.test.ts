@@ -1,3 +1,5 @@
+import { newRow } from '@core/model';
+import { v4 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { AnyRow, LoggedChange } from '@contract';
 import { batchOf, change, getJson, openFirst, post, testServer } from './testing';
@@ -40,6 +42,25 @@ describe('what undo is rebuilt from', () => {
       batch.batch,
       next.batch,
     ]);
+  });
+
+  it('has an act of several batches whole or not at all, and whole however large while it is the newest', async () => {
+    const { id, rows } = await openFirst(server.address);
+    const { locationId } = shotOf(rows).value;
+    const act = uuid();
+    const ground = () =>
+      change('groundShot', 0, newRow('groundShot', { id: uuid(), locationId, position: 'a0' }));
+    for (const n of [3, 2]) {
+      const batch = { ...batchOf(...Array.from({ length: n }, ground)), step: act };
+      expect((await post(server.address, '/api/changes', batch)).status).toBe(200);
+    }
+    expect((await server.films.changes(id, 4)).map((c) => c.step)).toEqual(Array(5).fill(act));
+    const last = batchOf(ground());
+    expect((await post(server.address, '/api/changes', last)).status).toBe(200);
+    expect((await server.films.changes(id, 4)).map((c) => c.batch)).toEqual([last.batch]);
+    expect(new Set((await server.films.changes(id, 7)).map((c) => c.step ?? c.batch))).toEqual(
+      new Set([act, last.batch]),
+    );
   });
 });
 

@@ -10,7 +10,7 @@ const FIELDS_0013 = [
   ['movesDeg', 0],
 ] as const;
 
-/** Shots from the ground, what was said about a take, launch points that move. */
+/** Shots from the ground, what was said about a take, launch points that move, acts that take several batches. */
 export const groundShotsAndBoats = (sequelize: Sequelize): Promise<void> =>
   inTransaction(sequelize, async () => {
     for (const table of ['ground_shots', 'voice_notes']) {
@@ -21,6 +21,7 @@ export const groundShotsAndBoats = (sequelize: Sequelize): Promise<void> =>
       );
       await sequelize.query(`CREATE INDEX ${table}_location ON ${table}(location_id)`);
     }
+    await sequelize.query('ALTER TABLE change_log ADD COLUMN step TEXT');
     await rewriteBodies(sequelize, 'features', (body) => filledWith(FIELDS_0013, body));
     await rewriteLog(sequelize, ['feature'], (_, row) => filledWith(FIELDS_0013, row));
   });

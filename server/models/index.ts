@@ -148,7 +148,7 @@ type RawChange = Readonly<Record<string, unknown>> & {
 const parsed = (text: string | null): unknown => (text === null ? null : JSON.parse(text));
 
 const LOGGED =
-  'sequence, batch, undoes, device, film_id AS filmId, kind, entity_id AS id, at, version, before, after';
+  'sequence, batch, undoes, step, device, film_id AS filmId, kind, entity_id AS id, at, version, before, after';
 
 /** Logged changes that meet a condition, oldest first; with a limit, the newest of them. */
 export const readChanges = async (

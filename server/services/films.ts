@@ -24,6 +24,9 @@ export interface FilmSummary {
   readonly updatedAt: string;
 }
 
+/** More changes than one act of a person makes. */
+const LARGEST_ACT = 20_000;
+
 /** Reading, exporting, importing and deleting whole films. */
 export class Films {
   /** @param reader a connection that only reads */
@@ -84,8 +87,15 @@ export class Films {
       { filmId },
       limit,
     );
-    // A batch that is cut off would be taken back by half.
-    return changes.length < limit ? changes : changes.filter((c) => c.batch !== changes[0]?.batch);
+    // An act that is cut off would be taken back by half.
+    const actOf = (c: LoggedChange | undefined): string | undefined => c?.step ?? c?.batch;
+    if (changes.length < limit) return changes;
+    const act = actOf(changes[0]);
+    const whole = changes.filter((c) => actOf(c) !== act);
+    // The newest act may be larger than the limit by itself; it is the one that is taken back first.
+    return whole.length > 0 || act === undefined
+      ? whole
+      : readChanges(this.reader, '(batch = :act OR step = :act)', { act }, LARGEST_ACT);
   }
 
   /** Everything taken after a sequence, oldest first; null where that is too much to be told, or the sequence is none of this database's. */

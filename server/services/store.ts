@@ -49,6 +49,7 @@ const entryOf = (
 ): Omit<LoggedChange, 'sequence'> => ({
   batch: batch.batch,
   undoes: batch.undoes ?? null,
+  step: batch.step ?? null,
   device: batch.device,
   filmId,
   kind: change.kind,

@@ -47,6 +47,8 @@ const toggle = (): void => {
   flex: none;
   width: 24px;
   height: 24px;
+  position: relative;
+  z-index: 1;
   margin-block: -3px;
   padding: 0;
   border: 0;

@@ -76,7 +76,13 @@ export class History {
     const history = new History();
     const batches = new Map<string, LoggedChange[]>();
     for (const change of changes)
-      if (change.device === device) batches.set(change.batch, [...(batches.get(change.batch) ?? []), change]);
+      if (change.device === device) {
+        // What was too much for one batch is one step all the same.
+        const act = change.step ?? change.batch;
+        const same = batches.get(act);
+        if (same) same.push(change);
+        else batches.set(act, [change]);
+      }
     for (const batch of batches.values()) {
       if (batch[0]?.undoes) {
         history.takeBack(batch);

@@ -16,6 +16,8 @@ export interface PendingChange {
   readonly value: Thing | null;
   /** State on its way when this was kept aside; it may have been taken. */
   readonly sent?: Thing | null;
+  /** Act that has been sent in part: what is left belongs to it. */
+  readonly step?: string;
 }
 
 /** Two versions of a row that a person must choose between. */
@@ -42,6 +44,9 @@ export class Outbox {
   /** Name of the batch that flies, and whether its answer was lost. */
   private batch = '';
   private lost = false;
+  /** Name of the act the last batch was part of, and whether more of it waits. */
+  private step = '';
+  private more = false;
   /** Things to be sent one at a time, since the server refused them together, and those it refused alone so far. */
   private alone: string[] = [];
   private stuck: string[] = [];
@@ -91,11 +96,12 @@ export class Outbox {
    * Takes what can be sent now; null while something flies. A batch whose answer was lost is sent again just as it was,
    * under its own name, before anything newer: only so can the server say whether it had taken it.
    */
-  take(limit = 800): { batch: string; changes: Change[] } | null {
+  take(limit = 800): { batch: string; step?: string; changes: Change[] } | null {
     if (this.inFlight.size > 0 && !this.lost) return null;
     if (!this.lost) {
       const ready = this.ready(limit);
       if (ready.length === 0) return null;
+      this.nameStep(ready.length);
       for (const [key, entry] of ready) {
         this.inFlight.set(key, entry);
         this.entries.delete(key);
@@ -105,6 +111,7 @@ export class Outbox {
     this.lost = false;
     return {
       batch: this.batch,
+      ...(this.step === '' ? {} : { step: this.step }),
       changes: [...this.inFlight.values()].map(({ kind, id, version, value }) => ({
         kind,
         id,
@@ -112,6 +119,13 @@ export class Outbox {
         value: value as Record<string, unknown> | null,
       })),
     };
+  }
+
+  /** An act larger than a batch has a name that all its batches carry; one that fits into a batch needs none. */
+  private nameStep(taken: number): void {
+    const rest = this.alone.length === 0 && this.waiting > taken;
+    if (!this.more) this.step = rest ? uuid() : '';
+    this.more = rest;
   }
 
   private ready(limit: number): [string, PendingChange][] {
@@ -271,7 +285,8 @@ export class Outbox {
   toJSON(): PendingChange[] {
     return [...this.joined()].map(([key, entry]) => {
       const sent = this.inFlight.get(key);
-      return sent && this.entries.has(key) ? { ...entry, sent: sent.value } : entry;
+      const act = this.step !== '' && (this.more || sent) ? { step: this.step } : {};
+      return sent && this.entries.has(key) ? { ...entry, ...act, sent: sent.value } : { ...entry, ...act };
     });
   }
 
@@ -284,7 +299,11 @@ export class Outbox {
     left: readonly PendingChange[],
     now: (key: string) => { readonly version: number; readonly value: Thing } | null,
   ): void {
-    for (const { sent, ...entry } of left) {
+    for (const { sent, step, ...entry } of left) {
+      if (step !== undefined) {
+        this.step = step;
+        this.more = true;
+      }
       const key = keyOf(entry.kind, entry.id);
       const stored = now(key);
       if (this.entries.has(key) || alike(entry.value, stored?.value ?? null)) continue;

@@ -74,6 +74,7 @@ class Memory {
         sequence: this.log.length + 1,
         batch: batch.batch,
         undoes: batch.undoes ?? null,
+        step: batch.step ?? null,
         device: batch.device,
         filmId: FILM,
         kind: c.kind,

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Conflict, LoggedChange } from '@contract';
 import { History, type Thing } from './history';
 import { changedFields, merge, patched } from './merge';
-import { keyOf, Outbox } from './outbox';
+import { keyOf, Outbox, type PendingChange } from './outbox';
 import { RowCollection } from './row-collection';
 import { computed } from 'vue';
 
@@ -36,6 +36,32 @@ describe('merge by fields', () => {
 });
 
 describe('outbox', () => {
+  it('names an act that takes several batches, also when the page is gone in between, and no other', () => {
+    const fill = (box: Outbox, n: number, from = 0) => {
+      for (let k = from; k < from + n; k += 1) box.put('pack', `p${k}`, { id: `p${k}`, name: `${k}` }, null);
+    };
+    const sent = (box: Outbox) => {
+      const batch = box.take(800)!;
+      box.acknowledge(new Map(batch.changes.map((c) => [`pack:${c.id}`, 1])));
+      return batch;
+    };
+    const box = new Outbox();
+    fill(box, 800);
+    expect(sent(box).step).toBeUndefined();
+    fill(box, 1900);
+    const first = sent(box);
+    const second = sent(box);
+    expect(first.step).toBeDefined();
+    expect(second.step).toBe(first.step);
+    // The page goes before the last part is sent.
+    const after = new Outbox();
+    after.adopt(JSON.parse(JSON.stringify(box.toJSON())) as PendingChange[], () => null);
+    expect(after.size).toBe(300);
+    const third = sent(after);
+    expect([third.changes.length, third.step]).toEqual([300, first.step]);
+    fill(after, 2, 5000);
+    expect(sent(after).step).toBeUndefined();
+  });
   const stored = { version: 3, value: thing({ a: 1, b: 1 }) };
   const conflict = (theirs: Thing | null, version = 4): Conflict => ({
     kind: 'shot',
@@ -166,10 +192,12 @@ describe('history', () => {
       before: number,
       after: number,
       undoes: string | null = null,
+      step: string | null = null,
     ): LoggedChange => ({
       sequence: 1,
       batch,
       undoes,
+      step,
       device,
       filmId: 'f',
       kind: 'shot',
@@ -190,6 +218,17 @@ describe('history', () => {
     );
     expect(history.undo()?.changes[0]).toMatchObject({ before: { a: 0 }, after: { a: 1 } });
     expect(history.canUndo).toBe(false);
+    const large = History.fromLog(
+      [
+        logged('1', 'me', 0, 1),
+        { ...logged('2', 'me', 0, 5, null, 'act'), id: 'y' },
+        logged('5', 'you', 1, 1),
+        { ...logged('3', 'me', 0, 6, null, 'act'), id: 'z' },
+      ],
+      'me',
+    );
+    expect(large.undo()?.changes.map((c) => c.id)).toEqual(['y', 'z']);
+    expect(large.undo()?.changes.map((c) => c.id)).toEqual(['x']);
   });
 });
 
