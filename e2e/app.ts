@@ -159,13 +159,16 @@ export class Bench {
     return { file, derived: deriveFilm(file as FilmInput) };
   }
 
-  /** @param coloursOnly where the same view has been looked at whole in the other theme */
-  async accessible(coloursOnly = false): Promise<void> {
+  /**
+   * @param practice whether the best-practice rules count too: one heading of the first level, everything in a region
+   * @param coloursOnly where the same view has been looked at whole in the other theme
+   */
+  async accessible(coloursOnly = false, practice = false): Promise<void> {
     const axe = new AxeBuilder({ page: this.page });
     const { violations } = await (
       coloursOnly
         ? axe.withRules(['color-contrast'])
-        : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+        : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', ...(practice ? ['best-practice'] : [])])
     ).analyze();
     expect(
       violations.map(

@@ -12,7 +12,7 @@ for (const theme of ['dusk', 'noon'] as const) {
     await bench.accessible(coloursOnly);
     for (const view of VIEWS) {
       await bench.open(view);
-      await bench.accessible(coloursOnly);
+      await bench.accessible(coloursOnly, true);
     }
     await bench.open();
     for (const facet of ['2', '3']) {
@@ -205,4 +205,17 @@ test('every field that refuses says so to a screen reader and keeps its label', 
   await expect(reserve).toHaveAttribute('aria-invalid', 'false');
   await bench.saved();
   expect((await bench.stored()).file.film.preferences.reserveShare).toBeCloseTo(0.25, 9);
+});
+
+test('the first stop of the keyboard leads past the bar to what the page is about', async ({
+  page,
+  bench,
+}) => {
+  await bench.open('checks');
+  await page.keyboard.press('Tab');
+  const skip = page.getByRole('button', { name: 'Skip to content' });
+  await expect(skip).toBeFocused();
+  await expect(skip).toBeInViewport();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('main')).toBeFocused();
 });

@@ -257,7 +257,7 @@ test('every field of the kit has a line of help, opened by mark or key, and clos
   await bench.accessible();
   await mark.press('Escape');
   await expect(page.getByRole('note')).toBeHidden();
-  await page.getByRole('tab', { name: /Packs/ }).click();
+  await page.getByRole('button', { name: /^Packs/ }).click();
   await page.getByRole('button', { name: 'Help: Health' }).first().click();
   await expect(page.getByRole('note').filter({ visible: true })).toContainText('100 % when new');
 });

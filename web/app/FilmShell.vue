@@ -88,6 +88,8 @@ const canRedo = computed(() => store.undoable.redo);
 const clashed = computed(() => store.conflicts.length > 0);
 const name = computed(() => store.film?.name ?? null);
 const refused = computed(() => store.rejected.length > 0);
+/** Past the bar, to what the page is about. */
+const skip = (): void => document.querySelector<HTMLElement>('main')?.focus();
 const rename = (event: Event): void => {
   const field = event.target as HTMLInputElement;
   if (store.film && store.edit('film', store.film.id, { name: field.value }, tr('name')).length > 0)
@@ -97,6 +99,7 @@ const rename = (event: Event): void => {
 
 <template>
   <div class="shell">
+    <button class="skip no-print" @click="skip">{{ tr('skipToContent') }}</button>
     <header class="bar no-print">
       <RouterLink to="/" class="home" :aria-label="tr('duskSlateAllFilms')" :title="tr('allFilms')"
         ><img src="/mark.svg" alt="" width="24" height="24"
@@ -184,6 +187,21 @@ const rename = (event: Event): void => {
 </template>
 
 <style scoped>
+/* The first stop of the keyboard, seen only there. */
+.skip {
+  position: absolute;
+  left: 8px;
+  top: -60px;
+  z-index: 60;
+  min-height: 40px;
+  padding: 0 14px;
+  background: var(--pick);
+  color: var(--pick-ink);
+  border: 0;
+}
+.skip:focus-visible {
+  top: 6px;
+}
 .shell {
   height: 100dvh;
   display: flex;

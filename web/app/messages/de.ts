@@ -44,6 +44,7 @@ const DE: Texts<typeof EN> = {
   saving: 'speichert',
   shots: 'Einstellungen',
   siteMap: 'Lageplan',
+  skipToContent: 'Zum Inhalt springen',
   storyboard: 'Storyboard',
   takeBackCtrlZ: 'Rückgängig machen (Strg Z)',
   takeTheirs: 'Anderes übernehmen',

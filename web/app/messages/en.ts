@@ -41,6 +41,7 @@ export const EN = {
   saving: 'saving',
   shots: 'Shots',
   siteMap: 'Site map',
+  skipToContent: 'Skip to content',
   storyboard: 'Storyboard',
   takeBackCtrlZ: 'Take back (Ctrl Z)',
   takeTheirs: 'Take theirs',

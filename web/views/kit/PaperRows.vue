@@ -41,7 +41,7 @@ const masses = computed(() => {
 
 <template>
   <section class="papers" :aria-label="tr('papersProgramAndMass')">
-    <h3>{{ tr('papersProgramMass') }}</h3>
+    <h2>{{ tr('papersProgramMass') }}</h2>
     <div class="grid">
       <TextField
         help="aircraft.registration"

@@ -56,7 +56,9 @@ const take = (date: string): void => {
             <th scope="col">{{ tr('moon') }}</th>
             <th scope="col">{{ tr('shotsServed') }}</th>
             <th scope="col">{{ tr('wantedLight') }}</th>
-            <th />
+            <th scope="col">
+              <span class="sr">{{ tr('useThisDate') }}</span>
+            </th>
           </tr>
         </thead>
         <tbody>

@@ -223,6 +223,9 @@ const source = computed(() => {
         </template>
       </ElTableColumn>
       <ElTableColumn width="84">
+        <template #header
+          ><span class="sr">{{ tr('removeLower') }}</span></template
+        >
         <template #default="scope">
           <button
             class="btn bare"

@@ -172,7 +172,7 @@ usePlanKeys({
 
 <template>
   <div v-if="plan.place.value" class="planview" :data-tab="tab">
-    <div class="top no-print">
+    <div class="top no-print" role="region" :aria-label="tr('locationAndTools')">
       <nav class="places" :aria-label="tr('locations')">
         <button
           v-for="l in derivedFilm.locations"
@@ -242,6 +242,7 @@ usePlanKeys({
         </p>
       </aside>
       <main class="middle" tabindex="-1">
+        <h1 class="sr">{{ tr('siteMapOf', { name: plan.place.value.name }) }}</h1>
         <div class="mapbox">
           <SiteMapCanvas
             ref="canvas"

@@ -127,6 +127,7 @@ const DE: Texts<typeof EN> = {
   leftOut: 'Ausgelassen',
   linesOfEqualHeight: 'Linien gleicher Höhe',
   list: 'Liste',
+  locationAndTools: 'Drehort und Werkzeuge',
   locations: 'Drehorte',
   long: 'lang',
   lostLinkAction: 'Verhalten bei Verbindungsverlust',
@@ -217,6 +218,7 @@ const DE: Texts<typeof EN> = {
   shown: 'Gezeigt',
   siteMapArrowKeysPan:
     'Lageplan. Pfeiltasten verschieben, Plus und Minus zoomen; alles darauf steht auch in der Liste daneben.',
+  siteMapOf: 'Lageplan von {name}',
   siteOfAShot: 'Lage einer Einstellung',
   size: 'Größe',
   south: 'Süden',

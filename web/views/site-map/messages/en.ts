@@ -122,6 +122,7 @@ export const EN = {
   leftOut: 'Left out',
   linesOfEqualHeight: 'Lines of equal height',
   list: 'List',
+  locationAndTools: 'Location and tools',
   locations: 'Locations',
   long: 'long',
   lostLinkAction: 'Lost-link action',
@@ -210,6 +211,7 @@ export const EN = {
   shown: 'Shown',
   siteMapArrowKeysPan:
     'Site map. Arrow keys pan, plus and minus zoom; everything on it is also in the list beside it.',
+  siteMapOf: 'Site map of {name}',
   siteOfAShot: 'site of a shot',
   size: 'Size',
   south: 'south',
