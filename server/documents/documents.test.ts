@@ -11,6 +11,7 @@ import { checkSheets } from './check-sheets';
 import { flightSheet } from './flight-sheet';
 import { footageReport } from './footage-report';
 import { makeDocument, wholeOf } from './make';
+import { shotList, storyboard } from './shot-list';
 import { DOCUMENT_NAMES } from './names';
 import { MAKERS } from './registry';
 
@@ -96,6 +97,26 @@ describe('the calendar', () => {
     }
     expect(text.match(/BEGIN:VALARM/g)).toHaveLength(3 * places.length);
     for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
+  });
+});
+
+describe('the map in one file', () => {
+  it('is a zip whose first document is the KML as it goes out by itself', async () => {
+    const files = unzipSync(await makeDocument(film, 'paths.kmz', OPTIONS));
+    expect(Object.keys(files)).toEqual(['doc.kml']);
+    expect(strFromU8(files['doc.kml']!)).toBe(await made('paths.kml'));
+  });
+});
+
+describe('shots from the ground', () => {
+  it('are in the list, on the board and in a table of their own, and in no flight', async () => {
+    const whole = wholeOf(film);
+    const paper = JSON.stringify([shotList(whole, 'A4'), storyboard(whole, 'A4')]);
+    for (const { title } of film.groundShots) {
+      expect(await made('ground-shots.csv')).toContain(title);
+      expect(await made('flights.csv')).not.toContain(title);
+      expect(paper.split(title)).toHaveLength(3);
+    }
   });
 });
 

@@ -32,6 +32,7 @@ export const DOCUMENT_NAMES: readonly DocumentName[] = [
   { file: 'shot-numbers.srt', mime: 'application/x-subrip; charset=utf-8' },
   { file: 'paths.geojson', mime: 'application/geo+json; charset=utf-8' },
   { file: 'paths.kml', mime: 'application/xml; charset=utf-8' },
+  { file: 'paths.kmz', mime: 'application/vnd.google-earth.kmz' },
   { file: 'paths.gpx', mime: 'application/gpx+xml; charset=utf-8' },
   { file: 'take-along.html', mime: 'text/html; charset=utf-8' },
   { file: 'everything.zip', mime: 'application/zip' },

@@ -61,6 +61,8 @@ const FILES: Readonly<Record<string, Maker>> = {
   'timeline.edl': text((whole) => edlOf(editTimeline(whole))),
   'paths.geojson': text((whole) => geoJsonOf(whole)),
   'paths.kml': text((whole) => kmlOf(whole)),
+  // Readers take the first document in it.
+  'paths.kmz': (whole, { atMs }) => zipSync({ 'doc.kml': strToU8(kmlOf(whole)) }, { mtime: atMs }),
   'paths.gpx': text((whole) => gpxOf(whole)),
   'take-along.html': text(takeAlong),
   'shot-numbers.srt': text((whole) => subtitlesOf(editTimeline(whole))),
@@ -77,7 +79,7 @@ const README = [
   'calendar.ics                                    flights and locations; importing again updates',
   'timeline.otio, timeline.edl                     the planned cut for an editor',
   'shot-numbers.srt                                shot numbers as subtitles',
-  'paths.geojson, paths.kml, paths.gpx             paths with heights above sea level, site maps',
+  'paths.geojson, .kml, .kmz, .gpx                 paths with heights above sea level, site maps',
   'take-along.html                                 the day for a phone without the application; its log comes back under Footage',
   'checksums.txt                                   SHA-256 of every file',
   '',

@@ -48,6 +48,7 @@ export const documentGroups = (): readonly {
     name: tr('forAMap'),
     documents: [
       listed('paths.kml', tr('pathsAndSiteMaps'), tr('heightsAboveSeaLevelKML')),
+      listed('paths.kmz', tr('pathsAndSiteMaps'), tr('theSameKMLInOneFile')),
       listed('paths.geojson', tr('pathsAndSiteMaps'), 'GeoJSON'),
       listed('paths.gpx', tr('routes'), tr('pathsAsRoutesLaunchPoints')),
     ],
@@ -58,6 +59,7 @@ export const documentGroups = (): readonly {
       listed('tables.xlsx', tr('allTables'), tr('oneWorkbookXLSX')),
       listed('shots-flying.csv', tr('shotsInFlyingOrder'), 'CSV'),
       listed('shots-cut.csv', tr('shotsInCutOrder'), 'CSV'),
+      listed('ground-shots.csv', tr('groundShots'), 'CSV'),
       listed('stock.csv', tr('stockSet'), 'CSV'),
       listed('takes.csv', tr('takes'), 'CSV'),
       listed('flights.csv', tr('flights'), 'CSV'),
