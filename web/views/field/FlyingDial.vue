@@ -97,6 +97,9 @@ const light = computed(() => {
 .dial dd {
   margin: 0;
 }
+.dial .quiet {
+  margin-inline-start: 0.35em;
+}
 .dial b {
   font-size: 24px;
   font-weight: 640;
