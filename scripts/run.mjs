@@ -152,6 +152,7 @@ const test = () => {
   const parts = [
     part('format', [bin('prettier'), '--check', '--log-level', 'warn', '.']),
     part('lint', [bin('eslint'), '.', '--max-warnings', '0']),
+    part('licences', [process.execPath, 'scripts/licences.mjs']),
     part('types', [bin('tsc'), '--noEmit', '-p', 'tsconfig.json']),
     part('types of the tools', [bin('tsc'), '--noEmit', '-p', 'e2e/tsconfig.json']),
     part('types of the pages', [bin('vue-tsc'), '--noEmit', '-p', 'web/tsconfig.json']),
