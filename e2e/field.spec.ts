@@ -186,6 +186,22 @@ test('leaving a location says what is missing there, and the evening logs copies
   );
 });
 
+test('a card that fails leaves the memory of the aircraft and the picture of the link, with the minutes they hold', async ({
+  page,
+  bench,
+}) => {
+  await bench.open('field');
+  await page.getByRole('button', { name: 'Day changed' }).click();
+  const sheet = page.getByRole('dialog', { name: 'What changed' });
+  await sheet
+    .getByRole('region', { name: 'Card full or lost' })
+    .getByRole('button', { name: 'Card A' })
+    .click();
+  // 8 GB of memory, of which 80 % are planned with, at 140 Mbit/s: 6.1 min.
+  await expect(sheet.getByRole('status')).toContainText('The memory of Plover 720 holds 6 min');
+  await expect(sheet.getByRole('status')).toContainText('17 min a GB');
+});
+
 test('a voice note is recorded to a take, played back after a reload, and goes with its take', async ({
   page,
   bench,

@@ -6,7 +6,7 @@ export { type EveningWork, eveningWork } from './evening';
 export { missingAt, type MissingShot } from './leaving';
 export { type AirState, inTheAir, type ShownCharge } from './in-the-air';
 export { fieldOrder, type FieldStop, nextStop } from './order';
-export { locationNow, type Readiness, readyNow } from './ready';
+export { locationNow, memoryMinutes, PHONE_MINUTES_A_GB, type Readiness, readyNow } from './ready';
 export { flyingSteps } from './steps';
 export {
   type DayChange,

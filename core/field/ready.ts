@@ -4,7 +4,7 @@ import { INTERNAL_SHARE, kitOnLocation, packsToFly, type TimedFlight } from '../
 import { hoverCost, packEnergy, powerModel } from '../energy';
 import { airDensity } from '../air';
 import { FilmDeriver, type DerivedShot } from '../film';
-import type { Card, FilmInput, Location, Pack, Shot } from '../model';
+import type { Aircraft, Card, FilmInput, Location, Pack, Shot } from '../model';
 import { windOf } from '../shot';
 import { clockText, dateIn } from '../time';
 
@@ -46,6 +46,19 @@ export const locationNow = (location: Location, nowMs: number): Location => ({
   breaks: [],
   travelMin: 0,
 });
+
+/** Minutes of recording that bytes hold at a bit rate, Mbit/s; 0 where nothing is recorded. */
+const recordingMinutes = (bytes: number, megabitsPerS: number): number =>
+  megabitsPerS > 0 ? bytes / ((megabitsPerS * 1e6 * 60) / 8) : 0;
+
+/** Minutes an aircraft records without any card: its memory, as far as it is planned with. */
+export const memoryMinutes = ({ internalGB }: Pick<Aircraft, 'internalGB'>, megabitsPerS: number): number =>
+  recordingMinutes(internalGB * 1e9 * INTERNAL_SHARE, megabitsPerS);
+
+/** What the picture of the link takes when the phone records it, Mbit/s. Own estimate: small, and with the link’s breaks. */
+const LINK_MBITS = 8;
+/** Minutes of the link’s picture that a gigabyte of the phone holds. */
+export const PHONE_MINUTES_A_GB = recordingMinutes(1e9, LINK_MBITS);
 
 /** Height a chance shot hovers at, m. */
 const HOVER_M = 30;
@@ -90,15 +103,12 @@ export const readyNow = (
         })
         .sort((a, b) => b.minutes - a.minutes)
     : [];
-  const bytesPerMinute = ((mode?.megabitsPerS ?? 0) * 1e6 * 60) / 8;
-  const minutesOf = (bytes: number): number => (bytesPerMinute > 0 ? bytes / bytesPerMinute : 0);
+  const minutesOf = (bytes: number): number => recordingMinutes(bytes, mode?.megabitsPerS ?? 0);
   const cards = kit.cards
     .map((card): ReadyCard => ({ card, minutes: minutesOf(plannableBytes(card)) }))
     .sort((a, b) => b.minutes - a.minutes);
-  const internal =
-    aircraft && aircraft.internalGB > 0
-      ? [{ card: null, minutes: minutesOf(aircraft.internalGB * 1e9 * INTERNAL_SHARE) }]
-      : [];
+  const inside = aircraft ? memoryMinutes(aircraft, mode?.megabitsPerS ?? 0) : 0;
+  const internal = inside > 0 ? [{ card: null, minutes: inside }] : [];
   return {
     location,
     shot,

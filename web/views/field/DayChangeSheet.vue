@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { dayDifference, dayEdits, withEdits, type DayChange } from '@core/field';
+import {
+  dayDifference,
+  dayEdits,
+  memoryMinutes,
+  PHONE_MINUTES_A_GB,
+  withEdits,
+  type DayChange,
+} from '@core/field';
 import { FilmDeriver } from '@core/film';
 import { dateIn } from '@core/time';
 import { computed, nextTick, ref, shallowRef } from 'vue';
@@ -38,7 +45,8 @@ const step = (byMs: number): string => {
   const w = write(Math.abs(byMs), 'speed', derivedFilm.units);
   return `${byMs > 0 ? '+' : '−'}${Number(w.number)} ${w.unit}`;
 };
-const groups = computed<{ name: string; choices: Choice[] }[]>(() => [
+/** `charges`: asks first which charge the battery is found with. */
+const groups = computed<{ name: string; choices: Choice[]; charges?: boolean }[]>(() => [
   {
     name: tr('wind'),
     choices: [-2, 2, 4].map((byMs) => ({ label: step(byMs), change: { kind: 'wind', byMs } })),
@@ -61,6 +69,7 @@ const groups = computed<{ name: string; choices: Choice[] }[]>(() => [
   },
   {
     name: tr('batteryAt'),
+    charges: true,
     choices: packs.value.map((p) => ({
       label: tr('nameAtShare', { name: p.name, share: Math.round(100 * share.value) }),
       change: { kind: 'pack-charge', packId: p.id, share: share.value },
@@ -105,6 +114,18 @@ const edits = computed(() =>
 const difference = computed(() => {
   if (!store.input || !derivedFilm.derived || edits.value.length === 0) return null;
   return dayDifference(derivedFilm.derived, new FilmDeriver().derive(withEdits(store.input, edits.value)));
+});
+/** A card that fails leaves the aircraft's own memory, and the picture the phone has. */
+const withoutCard = computed(() => {
+  if (chosen.value?.change.kind !== 'card-out') return '';
+  const { aircraft, mode } = selection.shot?.facts ?? {};
+  const minutes = aircraft ? memoryMinutes(aircraft, mode?.megabitsPerS ?? 0) : 0;
+  return [
+    aircraft && minutes > 0
+      ? tr('memoryOfAircraftHolds', { aircraft: aircraft.name, minutes: Math.floor(minutes) })
+      : tr('noMemoryInTheAircraft'),
+    tr('phoneRecordsTheLink', { minutes: Math.round(PHONE_MINUTES_A_GB) }),
+  ].join(' ');
 });
 const date = computed(() => selection.place?.location.date ?? '');
 /** The change is made; what follows is about another plan for it. */
@@ -161,7 +182,7 @@ const close = (): void => {
     <div v-if="!chosen" class="groups">
       <section v-for="g in groups.filter((x) => x.choices.length > 0)" :key="g.name" :aria-label="g.name">
         <h3>{{ g.name }}</h3>
-        <div v-if="g.name === 'Battery at'" class="choices shares" role="group" :aria-label="tr('charge')">
+        <div v-if="g.charges" class="choices shares" role="group" :aria-label="tr('charge')">
           <button
             v-for="s in SHARES"
             :key="s"
@@ -199,6 +220,7 @@ const close = (): void => {
       <h3>{{ chosen.label }}</h3>
       <div role="status">
         <DayDifferenceList v-if="difference" :difference="difference" :none="tr('everyShotThatFitsStill')" />
+        <p v-if="withoutCard" class="quiet">{{ withoutCard }}</p>
       </div>
       <div class="acts">
         <button class="btn lead" @click="applyAndClose">{{ tr('apply') }}</button>

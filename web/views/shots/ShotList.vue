@@ -9,6 +9,7 @@ import { dateText } from '../../format';
 import { useGroundShots } from '../../composables/useGroundShots';
 import { useShotCommands } from '../../composables/useShotCommands';
 import { useDeferred } from '../../composables/deferred';
+import { useFilm } from '../../stores/film';
 import { useListFilters } from '../../stores/list-filters';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
@@ -26,6 +27,7 @@ type Row =
 const emit = defineEmits<{ picked: [] }>();
 const derivedFilm = useDerivedFilm();
 const selection = useSelection();
+const film = useFilm();
 const acts = useShotCommands();
 const ground = useGroundShots();
 const listing = useListFilters();
@@ -97,6 +99,7 @@ const add = (): void => {
 <template>
   <section class="list" :aria-label="tr('shotList')">
     <header>
+      <h1 class="sr">{{ film.film?.name }}</h1>
       <h2>{{ tr('shotsUpper') }}</h2>
       <ElInput
         v-model="listing.wanted"

@@ -62,14 +62,12 @@ const PANES: { id: Pane; label: string }[] = [
     <div class="panes" :data-pane="pane">
       <ShotList class="pane shots" @picked="pane = 'work'" />
       <main v-if="selection.previewing && selection.shot" class="pane work preview" tabindex="-1">
-        <h1 class="sr">{{ tr('shotsUpper') }}</h1>
         <PreviewStage :shot="selection.shot" />
       </main>
       <main v-else class="pane work scroll" tabindex="-1">
-        <h1 v-if="selection.shot" class="sr">{{ tr('shotsUpper') }}</h1>
         <ShotWork v-if="selection.shot" :shot="selection.shot" />
         <div v-else-if="selection.place" class="teach">
-          <h1>{{ selection.place.location.name }}</h1>
+          <h2>{{ selection.place.location.name }}</h2>
           <p>{{ tr('aShotIsOneCamera') }}</p>
           <button class="btn lead" @click="acts.addShot(selection.place.location.id)">
             {{ tr('addTheFirstShot') }}

@@ -111,6 +111,8 @@ const DE: Texts<typeof EN> = {
   lookedUpForHere: 'Für hier und heute nachgesehen',
   maybe: 'Vielleicht',
   memoryIsReadSlowly: 'Er lässt sich nicht herausnehmen und liest langsam: Eine Karte ist besser.',
+  memoryOfAircraftHolds:
+    'Der Speicher von {aircraft} fasst {minutes} min; er liest langsam und lässt sich nicht herausnehmen.',
   microphoneRefused: 'Kein Mikrofon: Erlaube es dieser Seite im Browser und nimm noch einmal auf.',
   morePacks: '{n, plural, one {Ein weiterer Akku passt dazu.} other {# weitere Akkus passen dazu.}}',
   movedMoved: 'Verschoben: {moved}',
@@ -124,6 +126,7 @@ const DE: Texts<typeof EN> = {
   noFlightOfTheDay: 'Kein Flug des Tages ist im Flugbuch.',
   noFurtherDayIsPlanned: 'Kein weiterer Tag ist geplant.',
   noGood: 'Schlecht',
+  noMemoryInTheAircraft: 'Das Fluggerät hat keinen eigenen Speicher.',
   noPackForTheAircraft: 'Kein Akku passt zum Fluggerät.',
   noPositionEnterCoordinates: 'Keine Position: Erlaube sie im Browser, oder gib die Koordinaten ein.',
   noSetting: 'keine Einstellwerte',
@@ -143,6 +146,8 @@ const DE: Texts<typeof EN> = {
   packNamePercentAtTakeOff: '{packName}: {percent} beim Start, landet nach Plan mit {percent2}',
   packs: 'Akkus',
   packsPacks: 'Akkus: {packs}.',
+  phoneRecordsTheLink:
+    'Das Telefon kann das Übertragungsbild aufnehmen, etwa {minutes} min je GB: klein und mit jedem Aussetzer darin.',
   picturesOfTheShot: 'Bilder der Einstellung',
   planningTheRestOfThe: 'Plant den Rest des Tages: {progress}',
   play: 'Abspielen',

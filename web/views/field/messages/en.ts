@@ -108,6 +108,8 @@ export const EN = {
   lookedUpForHere: 'Looked up for here, today',
   maybe: 'Maybe',
   memoryIsReadSlowly: 'It cannot be taken out and is read slowly: a card is better.',
+  memoryOfAircraftHolds:
+    'The memory of {aircraft} holds {minutes} min; it is read slowly and cannot be taken out.',
   microphoneRefused: 'No microphone: allow it for this page in the browser, then record again.',
   morePacks: '{n, plural, one {One more pack fits it.} other {# more packs fit it.}}',
   movedMoved: 'Moved: {moved}',
@@ -121,6 +123,7 @@ export const EN = {
   noFlightOfTheDay: 'No flight of the day is in the log.',
   noFurtherDayIsPlanned: 'No further day is planned.',
   noGood: 'No good',
+  noMemoryInTheAircraft: 'The aircraft has no memory of its own.',
   noPackForTheAircraft: 'No pack fits the aircraft.',
   noPositionEnterCoordinates: 'No position: allow it in the browser, or enter the coordinates.',
   noSetting: 'no setting',
@@ -140,6 +143,8 @@ export const EN = {
   packNamePercentAtTakeOff: '{packName}: {percent} at take-off, lands by plan with {percent2}',
   packs: 'Packs',
   packsPacks: 'Packs: {packs}.',
+  phoneRecordsTheLink:
+    'The phone can record the picture of the link, about {minutes} min a GB: small, with every break of the link in it.',
   picturesOfTheShot: 'Pictures of the shot',
   planningTheRestOfThe: 'Planning the rest of the day: {progress}',
   play: 'Play',
