@@ -162,3 +162,37 @@ test('a drill is chosen for the day, flown, marked and counts as practice', asyn
   ]);
   await bench.accessible();
 });
+
+test('with a camera screwed on the shot is flown by attitude: nobody holds speed or height, and the line is still shown', async ({
+  page,
+  bench,
+}) => {
+  await withoutPicture(page);
+  await bench.open();
+  await bench.pick('Rush along the steps');
+  await page.getByRole('link', { name: 'Rehearse' }).last().click();
+  const panel = page.getByRole('complementary', { name: 'Rehearsal' });
+  await panel.getByText('No wind').click();
+  await panel.getByText('Fly by attitude', { exact: true }).click();
+  await bench.accessible();
+  await panel.getByRole('button', { name: 'Fly shot' }).click();
+  await expect(panel.getByRole('button', { name: 'End try' })).toBeVisible({ timeout: 15_000 });
+  const speed = page.locator('.figures .fig').first();
+  // A short push leans it, and let go it stays leant: it goes on gaining speed with the sticks in their middle.
+  await page.keyboard.press('ArrowUp', { delay: 120 });
+  const faster = async (than: number): Promise<void> =>
+    expect(async () => {
+      expect(Number.parseFloat(await speed.innerText())).toBeGreaterThan(than);
+    }).toPass();
+  await faster(1);
+  await faster(3);
+  await panel.getByRole('button', { name: 'End try' }).click();
+  await page.reload();
+  await expect(panel.getByRole('switch', { name: 'Fly by attitude' })).toBeChecked();
+  // Another shot, with a gimbal, has no such choice.
+  await bench.open();
+  await bench.pick('Valley wakes');
+  await page.getByRole('link', { name: 'Rehearse' }).last().click();
+  await expect(panel.getByText('No wind')).toBeVisible();
+  await expect(panel.getByText('Fly by attitude', { exact: true })).toHaveCount(0);
+});

@@ -5,6 +5,8 @@ export interface Pose {
   readonly at: Vec3;
   readonly headingDeg: number;
   readonly tiltDeg: number;
+  /** Right side down; level where left out. */
+  readonly rollDeg?: number;
 }
 
 /** Tilt that puts a point in the middle of the frame, deg. */

@@ -5,6 +5,7 @@ import type { Handling } from '../model';
 import type { Pose } from '../moves';
 import { AT_REST, curveAt, held, type StickState } from '../sticks';
 import { CALM, nextGust, type Gust } from './gusts';
+import { fixedPose, freeAccel, LEVEL, turned, type Attitude } from './rates';
 import type { Controls } from './sticks';
 
 /** An aircraft as it is rehearsed with: the kit's figures, its stick profile, its power. */
@@ -16,6 +17,8 @@ export interface RehearsedCraft {
   readonly power: PowerModel;
   /** Tilt its camera is screwed on at; null where a gimbal tilts it. */
   readonly fixedTiltDeg: number | null;
+  /** Pitch and roll at full stick where it is flown by attitude, holding no position, deg/s; null with position hold. */
+  readonly rateDegS: number | null;
 }
 
 /** The air and the ground it is flown in. */
@@ -36,6 +39,8 @@ export interface FlownState {
   readonly startHeadingDeg: number;
   readonly startTiltDeg: number;
   readonly sticks: StickState;
+  /** How it lies in the air where it is flown by attitude; level with position hold. */
+  readonly attitude: Attitude;
   readonly gust: Gust;
   /** The part of the gust the position hold has caught up with, m/s. */
   readonly caught: Gust;
@@ -73,11 +78,17 @@ const tiltOf = (s: FlownState, fixed: number | null): number =>
   fixed ?? Math.max(TILT_DEG[0], Math.min(TILT_DEG[1], s.startTiltDeg + s.sticks.tiltDeg));
 
 /** Where the aircraft is and where its camera looks. */
-export const poseOf = (s: FlownState, craft: Pick<RehearsedCraft, 'fixedTiltDeg'>): Pose => ({
-  at: s.at,
-  headingDeg: ((headingOf(s) % 360) + 360) % 360,
-  tiltDeg: tiltOf(s, craft.fixedTiltDeg),
-});
+export const poseOf = (
+  s: FlownState,
+  { fixedTiltDeg, rateDegS }: Pick<RehearsedCraft, 'fixedTiltDeg' | 'rateDegS'>,
+): Pose =>
+  rateDegS !== null
+    ? fixedPose(s.at, headingOf(s), s.attitude, fixedTiltDeg ?? 0)
+    : {
+        at: s.at,
+        headingDeg: ((headingOf(s) % 360) + 360) % 360,
+        tiltDeg: tiltOf(s, fixedTiltDeg),
+      };
 
 /** An aircraft that hovers at a pose. */
 export const hovering = (pose: Pose): FlownState => ({
@@ -87,6 +98,7 @@ export const hovering = (pose: Pose): FlownState => ({
   startHeadingDeg: pose.headingDeg,
   startTiltDeg: pose.tiltDeg,
   sticks: AT_REST,
+  attitude: LEVEL,
   gust: CALM,
   caught: CALM,
   usedWh: 0,
@@ -116,22 +128,14 @@ const within = (x: number, y: number, most: number): readonly [number, number] =
   return length > most ? [(x / length) * most, (y / length) * most] : [x, y];
 };
 
-/**
- * The flight one step later with the sticks held. Position-hold flying: sticks ask for speed over ground, acceleration is limited
- * by how far the aircraft leans, the camera follows its profile (core/sticks), the hold catches up with gusts after a moment.
- * It teaches timing and sticks; it knows no propeller wash, no satellites lost, no battery that sags.
- */
-export const stepFlight = (
+/** One step with position hold: sticks ask for speed over ground, lean limits how fast it is reached, gusts are caught up with. */
+const stepHeld = (
   s: FlownState,
   c: Controls,
   craft: RehearsedCraft,
-  place: RehearsedPlace,
-): FlownState => {
-  const groundM = place.groundAt(s.at.x, s.at.y);
-  const heightM = Math.max(0, s.at.z - groundM);
-  const mean = windVectors(place.wind)(heightM);
-  const air = Math.hypot(s.velocity.x - mean.x, s.velocity.y - mean.y);
-  const gust = nextGust(s.gust, place.wind, heightM, air, STEP_S, place.random);
+  mean: Vec3,
+  gust: Gust,
+): Pick<FlownState, 'velocity' | 'sticks' | 'caught'> => {
   const share = 1 - Math.exp(-STEP_S / CATCH_S);
   const caught = vec(
     s.caught.x + (gust.x - s.caught.x) * share,
@@ -151,17 +155,68 @@ export const stepFlight = (
     s.velocity.y + ay * STEP_S + pushed(gust.y, caught.y),
     s.velocity.z + az * STEP_S + pushed(gust.z, caught.z),
   );
+  return { velocity, sticks: held(s.sticks, craft.profile, c.yaw, c.tilt, STEP_S), caught };
+};
+
+/**
+ * One step by attitude: sticks turn the aircraft about its own axes and it stays as it was put; nothing holds place or height.
+ * Wind and gusts act through the drag.
+ */
+const stepFree = (
+  s: FlownState,
+  c: Controls,
+  craft: RehearsedCraft,
+  rateDegS: number,
+  wind: Vec3,
+): Pick<FlownState, 'velocity' | 'sticks' | 'attitude'> => {
+  const { profile } = craft;
+  const { attitude, yawDeg } = turned(
+    s.attitude,
+    c,
+    { rateDegS, yawDegS: profile.maxYawDegS, expo: profile.expo },
+    STEP_S,
+  );
+  const air = vec(s.velocity.x - wind.x, s.velocity.y - wind.y, s.velocity.z - wind.z);
+  const a = freeAccel(headingOf(s), attitude, c.up, air, craft.topSpeedMs);
+  return {
+    velocity: vec(s.velocity.x + a.x * STEP_S, s.velocity.y + a.y * STEP_S, s.velocity.z + a.z * STEP_S),
+    sticks: { ...s.sticks, yawDeg: s.sticks.yawDeg + yawDeg, yawDegS: yawDeg / STEP_S },
+    attitude,
+  };
+};
+
+/**
+ * The flight one step later with the sticks held. Position-hold flying: sticks ask for speed over ground, acceleration is limited
+ * by how far the aircraft leans, the camera follows its profile (core/sticks), the hold catches up with gusts after a moment.
+ * It teaches timing and sticks; it knows no propeller wash, no satellites lost, no battery that sags.
+ */
+export const stepFlight = (
+  s: FlownState,
+  c: Controls,
+  craft: RehearsedCraft,
+  place: RehearsedPlace,
+): FlownState => {
+  const groundM = place.groundAt(s.at.x, s.at.y);
+  const heightM = Math.max(0, s.at.z - groundM);
+  const mean = windVectors(place.wind)(heightM);
+  const air = Math.hypot(s.velocity.x - mean.x, s.velocity.y - mean.y);
+  const gust = nextGust(s.gust, place.wind, heightM, air, STEP_S, place.random);
+  const wind = vec(mean.x + gust.x, mean.y + gust.y, gust.z);
+  const moved =
+    craft.rateDegS === null
+      ? stepHeld(s, c, craft, mean, gust)
+      : { ...stepFree(s, c, craft, craft.rateDegS, wind), caught: s.caught };
+  const { velocity } = moved;
   const z = s.at.z + velocity.z * STEP_S;
   const low = z < groundM + CLEAR_M;
   const watts = craft.power.watts(air, velocity.z);
   return {
     ...s,
+    ...moved,
     tS: s.tS + STEP_S,
     at: vec(s.at.x + velocity.x * STEP_S, s.at.y + velocity.y * STEP_S, low ? groundM + CLEAR_M : z),
     velocity: low ? vec(0, 0, Math.max(0, velocity.z)) : velocity,
-    sticks: held(s.sticks, craft.profile, c.yaw, c.tilt, STEP_S),
     gust,
-    caught,
     usedWh: s.usedWh + (watts * STEP_S) / 3600,
     touched: s.touched || low,
   };

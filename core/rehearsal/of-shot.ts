@@ -6,6 +6,7 @@ import type { Trajectory } from '../moves';
 import { windOf, type ShotFacts, type ShotLight } from '../shot';
 import { groundAt } from '../site';
 import { locationAt } from '../weather';
+import { RATE_DEG_S } from './rates';
 import type { RehearsedCraft, RehearsedPlace } from './flight';
 
 /** A shot as it is rehearsed. */
@@ -22,11 +23,13 @@ export interface RehearsedShot {
  * A shot with its aircraft, stick profile, ground and the wind of its minute; null where it has no path or no aircraft.
  * @param handling stick profile to fly it with
  * @param calm leaves wind and gusts out
+ * @param byAttitude flies without position hold, where the camera is screwed on
  */
 export const rehearsalOf = (
   { facts, light }: { readonly facts: ShotFacts; readonly light: ShotLight | null },
   handling: HandlingName,
   calm: boolean,
+  byAttitude = false,
 ): RehearsedShot | null => {
   const { trajectory, aircraft, location, camera, frame, aim, ground } = facts;
   if (!trajectory || !aircraft || trajectory.frames) return null;
@@ -46,6 +49,7 @@ export const rehearsalOf = (
         aircraft.energyFactor,
       ),
       fixedTiltDeg: camera?.fixedTiltDeg ?? null,
+      rateDegS: byAttitude && camera?.fixedTiltDeg != null ? RATE_DEG_S[handling] : null,
     },
     place: {
       wind: calm ? { ...wind, speedAt10mMs: 0, gustAt10mMs: 0 } : wind,

@@ -56,6 +56,7 @@ const craftOf = (aircraft: Aircraft, profile: Handling = aircraft.handling.norma
   maxDescentMs: aircraft.maxDescentMs,
   power: powerModel(aircraft, airDensity(0, 15)),
   fixedTiltDeg: null,
+  rateDegS: null,
 });
 const HIGH = { at: vec(0, 0, 50), headingDeg: 30, tiltDeg: -10 };
 const flown = (craft: RehearsedCraft, c: Controls, seconds: number, place = placeOf()): Try => {
@@ -360,8 +361,8 @@ describe('call-outs', () => {
 describe('a step of the flight', () => {
   it('knows the pose it began with until something is asked', () => {
     const state = hovering(HIGH);
-    expect(poseOf(state, { fixedTiltDeg: null })).toEqual(HIGH);
-    expect(poseOf(state, { fixedTiltDeg: 25 }).tiltDeg).toBe(25);
+    expect(poseOf(state, { fixedTiltDeg: null, rateDegS: null })).toEqual(HIGH);
+    expect(poseOf(state, { fixedTiltDeg: 25, rateDegS: null }).tiltDeg).toBe(25);
     const next = stepFlight(state, HANDS_OFF, craftOf(input.kit.aircraft[0]!), placeOf());
     expect(next.at).toEqual(HIGH.at);
     expect(next.usedWh).toBeGreaterThan(0);

@@ -200,6 +200,8 @@ export class PreviewScene {
       .set(Math.sin(h) * Math.cos(t), Math.sin(t), -Math.cos(h) * Math.cos(t))
       .add(this.camera.position);
     this.camera.lookAt(this.goal);
+    // Right side down turns the picture to the left.
+    if (pose.rollDeg) this.camera.rotateZ(-radians(pose.rollDeg));
     this.dome.position.copy(this.camera.position);
     if (this.moving) {
       this.moving.position.x = subjectAt.x;

@@ -73,6 +73,14 @@ watch(mode, (m) => {
   localStorage.setItem(MODE_KEY, String(m));
 });
 const calm = ref(false);
+const ATTITUDE_KEY = 'dusk-by-attitude';
+const wantsAttitude = ref(localStorage.getItem(ATTITUDE_KEY) === 'yes');
+watch(wantsAttitude, (on) => {
+  localStorage.setItem(ATTITUDE_KEY, on ? 'yes' : 'no');
+});
+/** A camera that is screwed on may be flown by attitude; one on a gimbal flies with position hold. */
+const fixedCamera = computed(() => shot.value?.facts.camera?.fixedTiltDeg != null);
+const byAttitude = computed(() => fixedCamera.value && wantsAttitude.value);
 const tunnel = ref(true);
 const ghost = ref(false);
 const calling = ref(true);
@@ -139,6 +147,7 @@ const {
   () => [shot.value?.facts.shot.id, ...(drilling.value ? [drill.value?.id, level.value] : [])].join(' '),
   handling,
   calm,
+  byAttitude,
   (s) => {
     const v = sticks(s);
     return controlsFrom(mode.value, v, v.tilt);
@@ -303,6 +312,17 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
             :save="
               (v) => {
                 calm = v;
+              }
+            "
+          />
+          <SwitchField
+            v-if="fixedCamera"
+            :label="tr('byAttitude')"
+            :value="wantsAttitude"
+            :hint="tr('byAttitudeHint')"
+            :save="
+              (v) => {
+                wantsAttitude = v;
               }
             "
           />

@@ -27,6 +27,8 @@ export interface KeptTry {
   readonly seed: number;
   readonly calm: boolean;
   readonly handling: HandlingName;
+  /** Flown by attitude, without position hold. */
+  readonly byAttitude?: boolean;
   readonly mark: number;
   readonly recorded: readonly Recorded[];
 }
@@ -46,12 +48,16 @@ const drawsOf = (seed: number): (() => number) => {
   return () => (rng.next() >>> 0) / 2 ** 32;
 };
 
+/** Flown by attitude it comes to no rest: it ends when it passes the end so near. */
+const PAST_END_M = 5;
+
 /** A try ends at rest where the plan ends, or when it takes far longer. */
-const isOver = ({ state }: Try, { end, totalS }: Trajectory): boolean => {
+const isOver = ({ state }: Try, { end, totalS }: Trajectory, byAttitude: boolean): boolean => {
   const { at, velocity, tS } = state;
   const off = Math.hypot(at.x - end.at.x, at.y - end.at.y, at.z - end.at.z);
   const still = Math.hypot(velocity.x, velocity.y, velocity.z) < AT_END_MS;
-  return (tS >= totalS && off < AT_END_M && still) || tS > totalS * LONGEST + LATE_S;
+  const there = byAttitude ? off < PAST_END_M : off < AT_END_M && still;
+  return (tS >= totalS && there) || tS > totalS * LONGEST + LATE_S;
 };
 
 /**
@@ -63,6 +69,7 @@ export const useRehearsal = (
   target: () => string,
   handling: Ref<HandlingName>,
   calm: Ref<boolean>,
+  byAttitude: Ref<boolean>,
   asked: (seconds: number) => Controls,
   drawn: () => void,
 ) => {
@@ -74,7 +81,9 @@ export const useRehearsal = (
   const tick = ref(0);
   const flight = shallowRef<Try | null>(null);
   const ended = shallowRef<KeptTry | null>(null);
-  const rehearsed = computed(() => shot.value && rehearsalOf(shot.value, handling.value, calm.value));
+  const rehearsed = computed(
+    () => shot.value && rehearsalOf(shot.value, handling.value, calm.value, byAttitude.value),
+  );
   /** What is flown now: a kept try brings its own profile and wind. */
   let active: RehearsedShot | null = null;
   let seed = 1;
@@ -112,6 +121,7 @@ export const useRehearsal = (
             seed,
             calm: calm.value,
             handling: handling.value,
+            byAttitude: byAttitude.value,
             mark: marks.value.mark,
             recorded: t.recorded.map((x) => ({ ...x })),
           };
@@ -130,7 +140,7 @@ export const useRehearsal = (
     if (controlling) for (let i = 0; i < steps; i += 1) t.fly(controlling(t));
     else t.fly(asked(s), steps);
     slowed ||= half.value;
-    if (isOver(t, r.trajectory)) finish();
+    if (isOver(t, r.trajectory, r.craft.rateDegS !== null)) finish();
   };
   const loop = (now: number): void => {
     const s = before === 0 ? 0 : (now - before) / 1000;
@@ -152,7 +162,7 @@ export const useRehearsal = (
     cancelAnimationFrame(frame);
     document.removeEventListener('visibilitychange', hidden);
   });
-  watch([target, handling, calm], reset);
+  watch([target, handling, calm, byAttitude], reset);
 
   const calls = computed(() => (rehearsed.value ? callOuts(rehearsed.value.trajectory) : []));
   return {
@@ -184,9 +194,12 @@ export const useRehearsal = (
     },
     /** Flies the planned line without an error, to be watched. */
     watchGhost: () => {
-      const r = rehearsed.value;
-      if (!r) return;
       reset();
+      // Whoever flies by attitude sees the line as it should be, flown with position hold.
+      const r = shot.value && rehearsalOf(shot.value, handling.value, calm.value);
+      if (!r) return;
+      active = r;
+      flight.value = begin(1);
       controlling = (t) => ghostControls(t.state, r.trajectory, r.craft);
       owed = 0;
       phase.value = 'watching';
@@ -194,7 +207,7 @@ export const useRehearsal = (
     /** Flies a kept try again, exactly. */
     watchKept: (kept: KeptTry) => {
       reset();
-      const r = shot.value && rehearsalOf(shot.value, kept.handling, kept.calm);
+      const r = shot.value && rehearsalOf(shot.value, kept.handling, kept.calm, kept.byAttitude);
       if (!r) return;
       active = r;
       flight.value = begin(kept.seed);

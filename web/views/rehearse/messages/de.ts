@@ -7,6 +7,9 @@ const DE: Texts<typeof EN> = {
   atThePlaceOf: 'Am Ort der Einstellung',
   back5S: '5 s zurück',
   bestBest: ', beste {best}',
+  byAttitude: 'Nach Lage fliegen',
+  byAttitudeHint:
+    'Ohne Positionshaltung: Die Knüppel drehen das Fluggerät, es bleibt, wie es lag, und niemand hält Ort und Höhe. Beginn hoch und mit langsamen Knüppeln.',
   callOuts: 'Ansagen',
   cameraTilt: 'Kameraneigung',
   chooseAPilotInThe: 'Wähle im Briefing einen Piloten, damit Versuche zählen.',

@@ -4,6 +4,9 @@ export const EN = {
   atThePlaceOf: 'At the place of shot',
   back5S: 'Back 5 s',
   bestBest: ', best {best}',
+  byAttitude: 'Fly by attitude',
+  byAttitudeHint:
+    'Without position hold: the sticks turn the aircraft, it stays as it was put, and nobody holds place or height. Begin high and with slow sticks.',
   callOuts: 'Call-outs',
   cameraTilt: 'Camera tilt',
   chooseAPilotInThe: 'Choose a pilot in the brief, so that tries count.',
