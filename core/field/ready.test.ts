@@ -9,7 +9,7 @@ const [place] = film.locations;
 const [like] = film.shots;
 /** Late morning in June, far from the day the film is planned for. */
 const NOON = Date.UTC(2027, 5, 20, 10, 30);
-const now = (input: FilmInput, atMs = NOON) => readyNow(input, place!.id, { ...like!, wants: 'any' }, atMs)!;
+const now = (input: FilmInput, atMs = NOON) => readyNow(input, place!, { ...like!, wants: 'any' }, atMs)!;
 const withKit = (kit: Partial<FilmInput['kit']>): FilmInput => ({ ...film, kit: { ...film.kit, ...kit } });
 
 describe('ready for chance', () => {
@@ -64,5 +64,5 @@ describe('ready for chance', () => {
   });
 
   it('without an aircraft has nothing to fly with, and says so by an empty list', () =>
-    expect(readyNow(film, place!.id, { ...like!, aircraftId: null }, NOON)!.packs).toEqual([]));
+    expect(readyNow(film, place!, { ...like!, aircraftId: null }, NOON)!.packs).toEqual([]));
 });

@@ -65,21 +65,15 @@ const HOVER_M = 30;
 
 /**
  * What is charged, what has room and what to set, here and now: by the same reckoning as any plan, asked about one shot.
+ * @param here where one stands; it need not be a location of the film
  * @param chance the shot that would be flown
  */
-export const readyNow = (
-  input: FilmInput,
-  locationId: string,
-  chance: Shot,
-  nowMs: number,
-): Readiness | null => {
-  const known = input.locations.find((l) => l.id === locationId);
-  if (!known) return null;
-  const location = locationNow(known, nowMs);
+export const readyNow = (input: FilmInput, here: Location, chance: Shot, nowMs: number): Readiness | null => {
+  const location = locationNow(here, nowMs);
   const derived = new FilmDeriver().derive({
     ...input,
     locations: [location],
-    shots: [{ ...chance, locationId, afterId: null, subjectId: null }],
+    shots: [{ ...chance, locationId: here.id, afterId: null, subjectId: null }],
     flights: [],
     groundShots: [],
   });
@@ -112,7 +106,7 @@ export const readyNow = (
   return {
     location,
     shot,
-    flight: derived.places.get(locationId)?.flights[0] ?? null,
+    flight: derived.places.get(here.id)?.flights[0] ?? null,
     packs,
     cards: [...cards, ...internal],
   };

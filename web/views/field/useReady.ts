@@ -4,7 +4,8 @@ import { dateIn, MINUTE_MS } from '@core/time';
 import { v4 as uuid } from 'uuid';
 import { computed, ref, watch, type Ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { newShot } from '../../composables/new-shot';
+import { inOrder } from '@core/units';
+import { keyBetween, newShot } from '../../composables/new-shot';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
@@ -31,29 +32,40 @@ const keptTicks = (date: string): readonly Tick[] => {
   }
 };
 
+const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
+
 /** What one leaves home with when nothing is planned: worked out for here and now, ticked for today. */
 export const useReady = (now: Ref<number>) => {
   const film = useFilm();
   const selection = useSelection();
   const derivedFilm = useDerivedFilm();
   const router = useRouter();
-  const place = computed(() => selection.place);
-  const location = computed<Entity<'location'> | null>(
-    () => film.get('location', place.value?.location.id ?? '') ?? null,
-  );
+  const minute = computed(() => Math.floor(now.value / MINUTE_MS) * MINUTE_MS);
+  /**
+   * Where one stands today: a location that was begun here, with nothing planned at it. One that a day is planned at is left
+   * alone: neither its place nor its date is changed by leaving home without a plan.
+   */
+  const location = computed<Entity<'location'> | null>(() => {
+    const planned = new Set(film.list('shot').flatMap((s) => (s.chance ? [] : [s.locationId])));
+    return (
+      film
+        .list('location')
+        .filter((l) => l.date === dateIn(minute.value, l.zone) && !planned.has(l.id))
+        .at(-1) ?? null
+    );
+  });
   const set = (fields: Partial<Entity<'location'>>) =>
     location.value ? film.edit('location', location.value.id, fields, tr('here')) : [];
 
   // Tried once a minute with a shot of its own, which is stored nowhere.
-  const minute = computed(() => Math.floor(now.value / MINUTE_MS) * MINUTE_MS);
   const ready = computed<Readiness | null>(() => {
-    const here = location.value;
     const { input } = film;
-    if (!here || !input || !derivedFilm.derived) return null;
-    return readyNow(input, here.id, newShot(film, here.id, 'a0'), minute.value);
+    if (!input || !derivedFilm.derived) return null;
+    const here = location.value ?? unplaced();
+    return readyNow(input, here, newShot(film, here.id, 'a0'), minute.value);
   });
 
-  const today = computed(() => dateIn(minute.value, location.value?.zone ?? 'UTC'));
+  const today = computed(() => dateIn(minute.value, location.value?.zone ?? zoneHere()));
   const ticked = ref<readonly Tick[]>([]);
   watch(today, (date) => (ticked.value = keptTicks(date)), { immediate: true });
   const tick = (what: Tick, on: boolean): void => {
@@ -68,20 +80,33 @@ export const useReady = (now: Ref<number>) => {
     const at = { placed: true, latitude, longitude, zone: zoneAt(latitude, longitude) };
     fault.value = (location.value ? set(at) : begin(at))[0]?.say ?? '';
   };
-  /** The film has no location yet: here is its first. */
-  const begin = (at: Pick<Entity<'location'>, 'placed' | 'latitude' | 'longitude' | 'zone'>) =>
-    film.create(
-      'location',
-      newRow('location', {
-        id: uuid(),
-        filmId: film.filmId,
-        position: 'a0',
-        name: tr('here'),
-        date: dateIn(now.value, at.zone),
-        ...at,
-      }),
-      tr('here'),
-    );
+  const row = (fields: Partial<Entity<'location'>>) => {
+    const last = inOrder(film.list('location')).at(-1);
+    return newRow('location', {
+      id: uuid(),
+      filmId: film.filmId,
+      position: keyBetween(last?.position, undefined),
+      name: tr('here'),
+      elevationM: 0,
+      mainsHz: 50,
+      ...fields,
+    });
+  };
+  /** A place nobody has named yet: packs and cards are told, light is not. */
+  const unplaced = () =>
+    row({
+      placed: false,
+      latitude: 0,
+      longitude: 0,
+      zone: zoneHere(),
+      date: dateIn(minute.value, zoneHere()),
+    });
+  const begin = (at: Pick<Entity<'location'>, 'placed' | 'latitude' | 'longitude' | 'zone'>) => {
+    const made = row({ ...at, date: dateIn(now.value, at.zone) });
+    const faults = film.create('location', made, tr('here'));
+    if (faults.length === 0) selection.pickPlace(made.id);
+    return faults;
+  };
   const locate = (): void => {
     const finder = (navigator as Partial<Navigator>).geolocation;
     if (!finder) {
@@ -109,13 +134,16 @@ export const useReady = (now: Ref<number>) => {
     return [];
   };
 
-  const begun = useChanceShot(place);
+  const begun = useChanceShot(
+    computed(() => derivedFilm.derived?.places.get(location.value?.id ?? '') ?? null),
+  );
   /** The place is as it is now, the shot counts from now on, and the flying card shows it. */
   const chance = async (): Promise<void> => {
     const here = location.value;
     if (!here) return;
     const { date, windowStart, windowEnd } = locationNow(here, Date.now());
     set({ date, windowStart, windowEnd });
+    derivedFilm.settle();
     begun();
     await router.push({ name: 'field' });
   };
