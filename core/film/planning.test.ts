@@ -221,16 +221,15 @@ describe('story board', () => {
   });
   it('holds shots from the ground where they belong, and none of them costs a pack or changes a flight', () => {
     const [here, there] = film.locations;
-    const ground = (n: number, locationId: string, cutPosition = '') =>
+    const ground = (n: number, locationId: string) =>
       newRow('groundShot', {
         id: `bbbbbbbb-0000-4000-8000-00000000000${n}`,
         locationId,
         position: `a${n}`,
         timelineS: 3 + n,
-        cutPosition,
       });
     const plain = deriveFilm({ ...film, groundShots: [] });
-    const groundShots = [ground(2, here!.id), ground(1, here!.id), ground(3, there!.id, 'a0')];
+    const groundShots = [ground(2, here!.id), ground(1, here!.id), ground(3, there!.id)];
     const derived = deriveFilm({ ...film, groundShots });
     expect([...derived.places.values()].map((p) => p.flights)).toEqual(
       [...plain.places.values()].map((p) => p.flights),
@@ -239,9 +238,15 @@ describe('story board', () => {
     const board = boardOf(derived, groundShots);
     expect(board.totalS).toBeCloseTo(derived.budget.timelineS, 9);
     const ids = board.places.map((p) => p.id);
-    expect(ids[0]).toBe(groundShots[2]!.id);
     const lastHere = ids.findLastIndex((id) => derived.shots.get(id)?.facts.location.id === here!.id);
     expect(ids.slice(lastHere + 1, lastHere + 3)).toEqual([groundShots[1]!.id, groundShots[0]!.id]);
+    // Once the cut is ordered by itself, a shot from the ground may open it.
+    const ordered = boardOf(
+      deriveFilm({ ...film, shots: film.shots.map((s, i) => ({ ...s, cutPosition: `b${100 + i}` })) }),
+      groundShots.map((g, i) => ({ ...g, cutPosition: i === 2 ? 'a0' : `c${i}` })),
+    ).places;
+    expect(ordered[0]!.id).toBe(groundShots[2]!.id);
+    expect(ordered.slice(-2).map((p) => p.id)).toEqual([groundShots[0]!.id, groundShots[1]!.id]);
     expect(board.places.map((p) => p.fromS)).toEqual(
       board.places.map((_, i) => board.places.slice(0, i).reduce((s, p) => s + p.timelineS, 0)),
     );
