@@ -267,23 +267,22 @@ test('with the kit late nothing is judged and no figure is made up before it is 
   app,
   film,
 }) => {
+  let held = Promise.resolve();
+  await page.route('**/api/kit', async (route) => {
+    await held;
+    await route.continue();
+  });
   for (const view of ['shots', 'overview', 'flights', 'checks'] as const) {
     let release = (): void => undefined;
-    const held = new Promise<void>((resolve) => (release = resolve));
+    held = new Promise<void>((resolve) => (release = resolve));
     const asked = page.waitForRequest('**/api/kit');
-    await page.route('**/api/kit', async (route) => {
-      await held;
-      await route.continue();
-    });
     await page.goto(`${app.address}/film/${film}/${view}`);
     await asked;
     // Everything else of the page has had its turn, and still nobody has said anything.
-    await page.waitForFunction(() => document.querySelector('.view-body, main, .shell nav') !== null);
+    await page.waitForFunction(() => document.querySelector('.shell nav') !== null);
     await page.evaluate(() => new Promise((done) => requestIdleCallback(done)));
-    await expect(page.locator('body')).not.toContainText(/not fit|fits|No-go|no-go|NaN/);
-    await expect(page.locator('.mark-stop, [data-severity=stop]')).toHaveCount(0);
+    await expect(page.locator('body')).not.toContainText(/not fit|fits|no-go|NaN/i);
     release();
-    await page.unroute('**/api/kit');
     await expect(page.locator('body')).toContainText(/does not fit|no-go/);
   }
 });
