@@ -34,7 +34,7 @@ const DE: Texts<typeof EN> = {
   clipAndNoteOfTake: 'Clip und Notiz zu Take {value}',
   controllerAndPhoneCharged: 'Fernsteuerung und Telefon sind geladen',
   coordinates: 'Koordinaten',
-  coordinatesExample: '48.1371, 11.5754',
+  coordinatesExample: '43.18, -4.83',
   copies: 'Kopien',
   correct: 'Berichtigen',
   correctionsAndNotesAreEntered: 'Berichtigungen und Notizen trägst du ein unter',

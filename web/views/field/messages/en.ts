@@ -31,7 +31,7 @@ export const EN = {
   clipAndNoteOfTake: 'Clip and note of take {value}',
   controllerAndPhoneCharged: 'Controller and phone are charged',
   coordinates: 'Coordinates',
-  coordinatesExample: '48.1371, 11.5754',
+  coordinatesExample: '43.18, -4.83',
   copies: 'Copies',
   correct: 'Correct',
   correctionsAndNotesAreEntered: 'Corrections and notes are entered under',
