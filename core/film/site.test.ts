@@ -167,7 +167,7 @@ describe('a launch point that is under way', () => {
     expect(still).not.toContain('site.loss');
     expect(codes(partsOf('Valley wakes', from), moving)).toContain('site.loss');
     const [warned] = locationSiteWarnings(moving).filter((w) => w.code === 'site.launch-under-way');
-    expect(said(warned!.say)).toBe('The ferry is under way: in 10 min it is 1500 m on.');
+    expect(said(warned!.say)).toBe('The ferry is under way: in 10 min it moves 1500 m.');
   });
   it('may lie on water, which nothing else that one launches from may', () => {
     const afloat = (more: Partial<Feature>) =>

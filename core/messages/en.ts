@@ -262,7 +262,7 @@ export const EN: Sentences = {
   'check.papers.pass': 'Insured until {insuredUntil} at least.',
   'check.papers.protects':
     'A question at the fence that ends the day. What is asked for differs: check the local rule.',
-  'check.payload.asks': 'The payload setting is on: {carried} are fitted to the aircraft.',
+  'check.payload.asks': 'The payload setting is on: the aircraft carries {carried} more than by itself.',
   'check.payload.protects': 'An aircraft that brakes late and lands short, since it believes itself lighter.',
   'check.people.asks': 'People are at a distance and know what happens; nobody is flown over.',
   'check.people.protects': 'People.',
@@ -738,7 +738,7 @@ export const EN: Sentences = {
   'site.hidden.why': 'What the pilot’s eye does not see, the signal often does not reach.',
   'site.launch-under-way.cure':
     'Lie still while flying, or let the home point follow the controller and turn back earlier.',
-  'site.launch-under-way.say': '{spot} is under way: in {minutes} it is {metres} on.',
+  'site.launch-under-way.say': '{spot} is under way: in {minutes} it moves {metres}.',
   'site.launch-under-way.why': 'The way home is planned to where the launch point lay at take-off.',
   'site.launch-under.cure': 'Move it into the open.',
   'site.launch-under.say': '{spot} lies under {under}.',

@@ -36,6 +36,7 @@ export {
   ENTITY_KINDS,
   type EntityKind,
   EXCHANGE_FORMAT,
+  EXCHANGE_LIMIT,
   EXCHANGE_VERSION,
   isKit,
   KIT_FORMAT,

@@ -63,5 +63,7 @@ export const isKit = (kind: EntityKind): kind is KitKind => (KIT_KINDS as readon
 /** Name and version of the film file. */
 export const EXCHANGE_FORMAT = 'dusk-slate-film';
 export const EXCHANGE_VERSION = 3;
+/** Largest film or kit file that is taken in, bytes. */
+export const EXCHANGE_LIMIT = 250_000_000;
 /** Name of the file that holds kit and checks alone. */
 export const KIT_FORMAT = 'dusk-slate-kit';

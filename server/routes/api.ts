@@ -1,4 +1,4 @@
-import { ASSET_LIMIT, ASSET_MIMES } from '@core/model';
+import { ASSET_LIMIT, ASSET_MIMES, EXCHANGE_LIMIT } from '@core/model';
 import { demoFilm } from '@demo';
 import { FilmFileSchema, KitFileSchema, openApi } from '@contract';
 import express, { Router, type Response } from 'express';
@@ -16,7 +16,6 @@ import { documentOf, makeBeside, PAPERS } from '../documents';
 import { events } from './events';
 
 const BATCH_LIMIT = '2mb';
-const FILE_LIMIT = '250mb';
 /** Whole films that come and go are nobody's step: no tab takes them back by an undo. */
 const WHOLE_FILMS = 'whole-films';
 
@@ -87,7 +86,7 @@ export const api = (
   });
   router.post(
     '/films/import',
-    express.raw({ limit: FILE_LIMIT, type: 'application/json' }),
+    express.raw({ limit: EXCHANGE_LIMIT, type: 'application/json' }),
     async (request, response) => {
       const body: unknown = request.body;
       const bytes = Uint8Array.from(Buffer.isBuffer(body) ? body : []);

@@ -20,6 +20,7 @@ export {
   choices,
   counted,
   FRAMING_WORDS,
+  EXPERIENCE_WORDS,
   FOOTING_WORDS,
   HANDLING_WORDS,
   INPUT_WORDS,

@@ -37,6 +37,7 @@ export const REASON_WORDS = words('reason', [
 export const OUTCOME_WORDS = words('outcome', ['as-planned', 'cut-short', 'longer', 'incident']);
 export const PACK_STATE_WORDS = words('packState', ['sound', 'hot', 'swollen', 'damaged']);
 export const PRIORITY_WORDS = words('priority', ['must', 'should', 'could']);
+export const EXPERIENCE_WORDS = words('experience', ['new', 'practised', 'expert']);
 export const FOOTING_WORDS = words('footing', ['ground', 'vehicle', 'boat']);
 export const SURFACE_WORDS = words('surface', ['mixed', 'snow', 'water', 'sand', 'foliage']);
 export const LIT_WORDS = words('lit', ['open', 'shaded', 'backlit']);

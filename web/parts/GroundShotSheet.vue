@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { ROLE_WORDS } from '../format';
+import { choices, ROLE_WORDS } from '../format';
 import { useGroundShots } from '../composables/useGroundShots';
 import { useFilm } from '../stores/film';
 import { useSelection } from '../stores/selection';
@@ -18,10 +18,7 @@ const shot = computed(() => film.get('groundShot', selection.groundShotId));
 type Fields = Partial<NonNullable<typeof shot.value>>;
 const set = (fields: Fields) =>
   film.edit('groundShot', selection.groundShotId, fields, tr('changeGroundShot'));
-const roles = Object.entries(ROLE_WORDS).map(([value, label]) => ({
-  value: value as keyof typeof ROLE_WORDS,
-  label,
-}));
+const roles = computed(() => choices(ROLE_WORDS));
 const places = computed(() => film.list('location').map((l) => ({ value: l.id, label: l.name })));
 </script>
 

@@ -270,7 +270,7 @@ export const DE: Sentences = {
   'check.papers.pass': 'Versichert mindestens bis {insuredUntil}.',
   'check.papers.protects':
     'Eine Frage am Zaun, die den Tag beendet. Was verlangt wird, ist verschieden: prüfe die örtliche Regel.',
-  'check.payload.asks': 'Die Einstellung für Zuladung ist an: Am Fluggerät sind {carried} angebracht.',
+  'check.payload.asks': 'Die Einstellung für Zuladung ist an: Das Fluggerät trägt {carried} mehr als allein.',
   'check.payload.protects':
     'Ein Fluggerät, das spät bremst und zu kurz landet, weil es sich für leichter hält.',
   'check.people.asks': 'Menschen sind auf Abstand und wissen, was geschieht; über niemanden wird geflogen.',
@@ -772,7 +772,7 @@ export const DE: Sentences = {
   'site.hidden.why': 'Was das Auge des Piloten nicht sieht, erreicht oft auch das Signal nicht.',
   'site.launch-under-way.cure':
     'Lieg beim Fliegen still, oder lass den Heimatpunkt der Fernsteuerung folgen und kehr früher um.',
-  'site.launch-under-way.say': '{spot} ist in Fahrt: In {minutes} ist er {metres} weiter.',
+  'site.launch-under-way.say': '{spot} ist in Fahrt: In {minutes} bewegt er sich {metres}.',
   'site.launch-under-way.why': 'Der Heimweg ist dorthin geplant, wo der Startpunkt beim Start lag.',
   'site.launch-under.cure': 'Verleg ihn ins Freie.',
   'site.launch-under.say': '{spot} liegt unter {under}.',

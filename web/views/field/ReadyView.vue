@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { SKIES } from '@core/model';
 import { computed } from 'vue';
-import { apertureText, shutterText, SKY_WORDS } from '../../format';
+import { apertureText, choices, shutterText, SKY_WORDS } from '../../format';
 import { filterNameOf } from '../../format/names';
 import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
@@ -31,7 +30,7 @@ const choice = computed(() => {
 const filter = computed(() =>
   choice.value ? filterNameOf(film.list('filter'), choice.value.filterId, choice.value.ndStops) : '',
 );
-const skies = computed(() => SKIES.map((value) => ({ value, label: SKY_WORDS[value] })));
+const skies = computed(() => choices(SKY_WORDS));
 const on = (what: Tick): boolean => ticked.value.includes(what);
 /** A pack that lands sooner than this is no pack to leave home with, min. */
 const LEAST_MIN = 5;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { EXCHANGE_LIMIT } from '@core/model';
 import { defineAsyncComponent, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiProblem, type FilmSummary } from '../../sync/api';
@@ -9,10 +10,9 @@ import { useSelection } from '../../stores/selection';
 import SettingsButton from '../../parts/settings/SettingsButton.vue';
 import { startTour } from '../../composables/tour';
 import { readTextFile } from '../../exchange/text-file';
+import { chanceFilm } from './chance-film';
 import { tr } from './messages';
 
-/** Largest film file that is taken in, bytes; the server's own limit. */
-const FILE_LIMIT = 250_000_000;
 const router = useRouter();
 // The theme is set before anything is drawn.
 useSelection();
@@ -61,17 +61,9 @@ const openDemo = async (): Promise<void> => {
     fault.value = why(error);
   }
 };
-/** The film that chances go into; begun when the first is wanted. */
-const CHANCE_KEY = 'dusk-chance-film';
 const ready = async (): Promise<void> => {
   try {
-    let film = localStorage.getItem(CHANCE_KEY) ?? '';
-    if (!films.value?.some((f) => f.id === film)) {
-      const { emptyFilm } = await import('../../composables/new-film');
-      film = (await api.importFilm(emptyFilm(tr('chanceShots')))).id;
-      localStorage.setItem(CHANCE_KEY, film);
-    }
-    await router.push({ name: 'ready', params: { film } });
+    await router.push({ name: 'ready', params: { film: await chanceFilm(films.value ?? []) } });
   } catch (error) {
     fault.value = why(error);
   }
@@ -81,8 +73,8 @@ const chosen = async (event: Event): Promise<void> => {
   const file = field.files?.[0];
   field.value = '';
   if (!file) return;
-  if (file.size > FILE_LIMIT) {
-    fault.value = tr('nameIsLargerThanA', { name: file.name });
+  if (file.size > EXCHANGE_LIMIT) {
+    fault.value = tr('nameIsLargerThanA', { name: file.name, megabytes: EXCHANGE_LIMIT / 1e6 });
     return;
   }
   try {

@@ -12,7 +12,7 @@ import { TIMELINE_RATES, type Aircraft } from '@core/model';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { emptyFilm } from '../../composables/new-film';
-import { counted, phrase } from '../../format';
+import { counted, EXPERIENCE_WORDS, phrase } from '../../format';
 import PathThumb from '../../parts/PathThumb.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -48,9 +48,9 @@ const kitKnown = api
 const pilots = ref(0);
 const experience = ref<Experience>('practised');
 const experiences = computed(() => [
-  { value: 'new' as const, label: tr('newToIt'), note: tr('simpleMovesLearned') },
-  { value: 'practised' as const, label: tr('practised'), note: tr('mostMovesSteady') },
-  { value: 'expert' as const, label: tr('veryExperienced'), note: tr('severalInputsAtOnce') },
+  { value: 'new' as const, label: EXPERIENCE_WORDS.new, note: tr('simpleMovesLearned') },
+  { value: 'practised' as const, label: EXPERIENCE_WORDS.practised, note: tr('mostMovesSteady') },
+  { value: 'expert' as const, label: EXPERIENCE_WORDS.expert, note: tr('severalInputsAtOnce') },
 ]);
 const craft = computed(() => chosen.value ?? (owned.value.length > 0 ? OWN : 'medium'));
 const crafts = computed(() => [

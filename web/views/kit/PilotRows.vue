@@ -13,7 +13,7 @@ import KitRow from './KitRow.vue';
 import PracticeSheet from './PracticeSheet.vue';
 import { useKit } from './useKit';
 import { tr } from './messages';
-import { fixed, phrase } from '../../format';
+import { EXPERIENCE_WORDS, fixed, phrase } from '../../format';
 
 type Practice = Entity<'practice'>;
 const { store, all, set, add, copy, retire } = useKit('pilot');
@@ -81,17 +81,6 @@ const rows = computed(() => {
 const state = (kind: string, level: number) =>
   flying.value ? set(flying.value.id, { levels: { ...flying.value.levels, [kind]: level } }) : [];
 /** Every move at once, by how much the pilot has flown; each can be set by itself afterwards. */
-const EXPERIENCE_LABELS = {
-  get new() {
-    return tr('newToIt');
-  },
-  get practised() {
-    return tr('experiencePractised');
-  },
-  get expert() {
-    return tr('veryExperienced');
-  },
-} as const;
 const stateAll = (experience: Experience): void => {
   if (flying.value) set(flying.value.id, { levels: { ...levelsOf(experience) } });
 };
@@ -180,7 +169,7 @@ const forget = (id: string): void => {
       <p class="all" role="group" :aria-label="tr('setEveryLevel')">
         <span class="label">{{ tr('setEveryLevel') }}</span>
         <button v-for="e in EXPERIENCES" :key="e" class="btn" @click="stateAll(e)">
-          {{ EXPERIENCE_LABELS[e] }}
+          {{ EXPERIENCE_WORDS[e] }}
         </button>
       </p>
       <table>

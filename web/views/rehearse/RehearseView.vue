@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { controlsFrom, profileGives, STICK_MODES, type StickMode } from '@core/rehearsal';
+import { controlsFrom, profileGives, STICK_MODES } from '@core/rehearsal';
 import type { HandlingName } from '@core/model';
 import 'element-plus/es/components/segmented/style/css';
 import { ElSegmented } from 'element-plus';
@@ -13,6 +13,7 @@ import { useSelection } from '../../stores/selection';
 import CockpitHud from './CockpitHud.vue';
 import DrillList from './DrillList.vue';
 import MarksPane from './MarksPane.vue';
+import { useCockpitChoices } from './useCockpitChoices';
 import { useDrills } from './useDrills';
 import { useGamepad } from './useGamepad';
 import { useKeySticks, type StickValues } from './useKeySticks';
@@ -67,23 +68,8 @@ watch(
 );
 const PROFILES = choices(HANDLING_WORDS);
 const MODES = STICK_MODES.map((m) => ({ value: m, label: tr('modeValue', { value: m }) }));
-const MODE_KEY = 'dusk-stick-mode';
-const mode = ref<StickMode>((Number(localStorage.getItem(MODE_KEY)) || 2) as StickMode);
-watch(mode, (m) => {
-  localStorage.setItem(MODE_KEY, String(m));
-});
-const calm = ref(false);
-const ATTITUDE_KEY = 'dusk-by-attitude';
-const wantsAttitude = ref(localStorage.getItem(ATTITUDE_KEY) === 'yes');
-watch(wantsAttitude, (on) => {
-  localStorage.setItem(ATTITUDE_KEY, on ? 'yes' : 'no');
-});
-/** A camera that is screwed on may be flown by attitude; one on a gimbal flies with position hold. */
-const fixedCamera = computed(() => shot.value?.facts.camera?.fixedTiltDeg != null);
-const byAttitude = computed(() => fixedCamera.value && wantsAttitude.value);
-const tunnel = ref(true);
-const ghost = ref(false);
-const calling = ref(true);
+const { mode, calm, tunnel, ghost, calling, fixedCamera, wantsAttitude, byAttitude } =
+  useCockpitChoices(shot);
 const noPicture = ref(document.createElement('canvas').getContext('webgl2') === null);
 /** Flown by the map: there is no picture, or the drill takes it away. */
 const plain = computed(() => noPicture.value || (drilling.value && (drill.value?.blind ?? false)));

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { FOOTINGS } from '@core/model';
-import { fixed, FOOTING_WORDS, inSentence, phrase } from '../../format';
+import { choices, fixed, FOOTING_WORDS, inSentence, phrase } from '../../format';
 import { featureWords, lengthAlong, spotsOf } from '@core/site';
 import { areaOf, bearingTo, fromLocal, toLocal, vec } from '@core/geometry';
 import { computed } from 'vue';
@@ -22,7 +21,7 @@ const store = useFilm();
 const words = computed(() => featureWords(props.thing.kind));
 const set = (fields: Fields<'feature'>) =>
   store.edit('feature', props.thing.id, fields, inSentence(phrase(words.value.name)));
-const footings = FOOTINGS.map((value) => ({ value, label: FOOTING_WORDS[value] }));
+const footings = computed(() => choices(FOOTING_WORDS));
 const first = computed(() => props.thing.points[0] ?? { xM: 0, yM: 0 });
 const coordinates = computed(() => {
   const p = props.plan.place.value;

@@ -8,6 +8,7 @@ import DialogBox from '../../parts/DialogBox.vue';
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import { canRecord, recordFilm } from '../../preview/film/record';
+import { pictureSize } from '../../preview/film/size';
 import { FramePainter, type Painted } from '../../preview/film/painter';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
@@ -28,14 +29,7 @@ const stop = shallowRef<AbortController | null>(null);
 const address = ref('');
 const megabytes = ref(0);
 
-/** Even numbers of pixels in the shape of the film: codecs take no others. */
-const sizeOf = (width: number): { width: number; height: number } => {
-  const [w = 16, h = 9] = (film.film?.aspect ?? '16:9').split(':').map(Number);
-  // An upright film is as high as the others are wide.
-  const scale = width / Math.max(w, h);
-  const even = (n: number): number => 2 * Math.round((n * scale) / 2);
-  return { width: even(w), height: even(h) };
-};
+const sizeOf = (longPx: number) => pictureSize(film.film?.aspect ?? '16:9', longPx);
 const sizes = computed(() =>
   WIDTHS.map((value) => {
     const { width, height } = sizeOf(value);

@@ -36,10 +36,9 @@ const DE: Texts<typeof EN> = {
   mostMovesSteady: 'die meisten Bewegungen sicher',
   name: 'Name',
   nameIsBackBesideTodays: '„{name}“ ist wieder da, neben dem heutigen Film, als Sicherung benannt.',
-  nameIsLargerThanA: '„{name}“ ist größer, als eine Filmdatei sein kann (20 MB).',
+  nameIsLargerThanA: '„{name}“ ist größer, als eine Filmdatei sein kann ({megabytes} MB).',
   nameIsNotAFilm: '„{name}“ ist keine Filmdatei: sie enthält kein lesbares JSON.',
   newFilm: 'Neuer Film',
-  newToIt: 'Noch neu',
   noBackupYet: 'Noch keine Sicherung.',
   noFilmYetChooseA:
     'Noch kein Film. Wähle unten eine Art von Film, oder sieh dir zuerst den Beispielfilm an.',
@@ -51,7 +50,6 @@ const DE: Texts<typeof EN> = {
   pilot: 'Pilot',
   planTheShotsTheLight:
     'Plane Einstellungen, Licht, Akkus und Karten eines Tages in der Luft, und fahr los in dem Wissen, dass es passt.',
-  practised: 'Geübt',
   readingTheListOfBackups: 'Die Liste der Sicherungen wird gelesen.',
   readyForChance: 'Bereit für den Zufall',
   restoreAll: 'Alles zurückholen',
@@ -68,7 +66,6 @@ const DE: Texts<typeof EN> = {
   typicalFiguresAreMarkedIn:
     'Typische Werte sind in der Ausrüstung gekennzeichnet, bis du sie durch eigene ersetzt.',
   valueFps: '{value} fps',
-  veryExperienced: 'Sehr erfahren',
   whatItIsAbout: 'Worum es geht',
   written: 'Geschrieben',
   yesDelete: 'Ja, löschen',

@@ -32,10 +32,9 @@ export const EN = {
   mostMovesSteady: 'most moves steady',
   name: 'Name',
   nameIsBackBesideTodays: '“{name}” is back beside today’s film, named as a backup.',
-  nameIsLargerThanA: '“{name}” is larger than a film file can be (20 MB).',
+  nameIsLargerThanA: '“{name}” is larger than a film file can be ({megabytes} MB).',
   nameIsNotAFilm: '“{name}” is not a film file: it holds no readable JSON.',
   newFilm: 'New film',
-  newToIt: 'New to it',
   noBackupYet: 'No backup yet.',
   noFilmYetChooseA: 'No film yet. Choose a kind of film below, or look at the demo film first.',
   offlineTheseFilmsAreOn:
@@ -46,7 +45,6 @@ export const EN = {
   pilot: 'Pilot',
   planTheShotsTheLight:
     'Plan the shots, the light, the packs and the cards of a day in the air, and leave home knowing that it fits.',
-  practised: 'Practised',
   readingTheListOfBackups: 'Reading the list of backups.',
   readyForChance: 'Ready for chance',
   restoreAll: 'Restore all',
@@ -62,7 +60,6 @@ export const EN = {
   typical: 'typical',
   typicalFiguresAreMarkedIn: 'Typical figures are marked in the kit until you replace them with your own.',
   valueFps: '{value} fps',
-  veryExperienced: 'Very experienced',
   whatItIsAbout: 'What it is about',
   written: 'Written',
   yesDelete: 'Yes, delete',

@@ -85,7 +85,6 @@ const DE: Texts<typeof EN> = {
   equivalentFocalLength: 'Kleinbild-Brennweite',
   everyMoveOnTheList: 'Jede Bewegung der Liste ist gut genug geübt.',
   everyPack: 'jeder Akku',
-  experiencePractised: 'Geübt',
   expo: 'Expo',
   factor: 'Faktor',
   fast: 'Schnell',
@@ -179,7 +178,6 @@ const DE: Texts<typeof EN> = {
   newPack: 'Neuer Akku',
   newPilot: 'Neuer Pilot',
   newThing: 'Neues Teil',
-  newToIt: 'Noch neu',
   noAircraftYetItsRated:
     'Noch kein Fluggerät. Seine Nennzeiten für Schweben und Reiseflug bestimmen die Energie jeder Einstellung.',
   noCardsYetWhatIs: 'Noch keine Karten. Was noch auf einer Karte ist, zählt gegen sie.',
@@ -314,7 +312,6 @@ const DE: Texts<typeof EN> = {
   useUpTo: 'Verwenden bis',
   variableGrey: 'Variabler Graufilter',
   vehicle: 'Fahrzeug',
-  veryExperienced: 'Sehr erfahren',
   wall: 'Steckdose',
   weakestFactor: 'Schwächster Faktor',
   whatItCanFlyBy: 'Was es von selbst fliegen kann',

@@ -82,7 +82,6 @@ export const EN = {
   equivalentFocalLength: 'Equivalent focal length',
   everyMoveOnTheList: 'Every move on the list is practised well enough.',
   everyPack: 'every pack',
-  experiencePractised: 'Practised',
   expo: 'Expo',
   factor: 'Factor',
   fast: 'Fast',
@@ -176,7 +175,6 @@ export const EN = {
   newPack: 'New pack',
   newPilot: 'New pilot',
   newThing: 'New thing',
-  newToIt: 'New to it',
   noAircraftYetItsRated: 'No aircraft yet. Its rated hover and cruise times set the energy of every shot.',
   noCardsYetWhatIs: 'No cards yet. What is still on a card counts against it.',
   noChargersYetWithThem:
@@ -309,7 +307,6 @@ export const EN = {
   useUpTo: 'Use up to',
   variableGrey: 'Variable grey',
   vehicle: 'Vehicle',
-  veryExperienced: 'Very experienced',
   wall: 'Wall',
   weakestFactor: 'Weakest factor',
   whatItCanFlyBy: 'What it can fly by itself',
