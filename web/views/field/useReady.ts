@@ -1,15 +1,15 @@
 import { locationNow, readyNow, type Readiness } from '@core/field';
-import { newRow, type Entity } from '@core/model';
+import type { Entity } from '@core/model';
 import { dateIn, MINUTE_MS } from '@core/time';
-import { v4 as uuid } from 'uuid';
 import { computed, ref, watch, type Ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { inOrder } from '@core/units';
-import { keyBetween, newShot } from '../../composables/new-shot';
+import { newShot } from '../../composables/new-shot';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { readCoordinates } from '../locations/coordinates';
+import { newPlace, zoneHere } from '../locations/newPlace';
 import { useChanceShot } from './useChanceShot';
 import { tr } from './messages';
 
@@ -31,8 +31,6 @@ const keptTicks = (date: string): readonly Tick[] => {
     return [];
   }
 };
-
-const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 
 /** What one leaves home with when nothing is planned: worked out for here and now, ticked for today. */
 export const useReady = (now: Ref<number>) => {
@@ -80,18 +78,12 @@ export const useReady = (now: Ref<number>) => {
     const at = { placed: true, latitude, longitude, zone: zoneAt(latitude, longitude) };
     fault.value = (location.value ? set(at) : begin(at))[0]?.say ?? '';
   };
-  const row = (fields: Partial<Entity<'location'>>) => {
-    const last = inOrder(film.list('location')).at(-1);
-    return newRow('location', {
-      id: uuid(),
-      filmId: film.filmId,
-      position: keyBetween(last?.position, undefined),
-      name: tr('here'),
-      elevationM: 0,
-      mainsHz: 50,
-      ...fields,
-    });
-  };
+  const row = (fields: Partial<Entity<'location'>>) => ({
+    ...newPlace(film.filmId, inOrder(film.list('location')).at(-1)),
+    name: tr('here'),
+    elevationM: 0,
+    ...fields,
+  });
   /** A place nobody has named yet: packs and cards are told, light is not. */
   const unplaced = () =>
     row({

@@ -19,7 +19,7 @@ import TextField from '../../parts/TextField.vue';
 import { api } from '../../sync/api';
 import type { Fault } from '../../sync/validation';
 import { readCoordinates } from '../locations/coordinates';
-import { tomorrow } from '../locations/newPlace';
+import { tomorrow, zoneHere } from '../locations/newPlace';
 import { tr } from './messages';
 
 /** Begins a film: what it is about, what it is flown with, where. All but the first choice may be left as it stands. */
@@ -59,7 +59,6 @@ const crafts = computed(() => [
     : []),
   ...AIRCRAFT_CLASSES.map((c) => ({ value: c.code, label: phrase(c.name), note: tr('typical') })),
 ]);
-const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 const begun = (template: FilmTemplate, newId: () => string, zone = zoneHere()) =>
   starterFilm(
     {

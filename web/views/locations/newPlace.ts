@@ -8,12 +8,15 @@ type Location = Entity<'location'>;
 /** The day after today, YYYY-MM-DD. */
 export const tomorrow = (): string => new Date(Date.now() + DAY_MS).toISOString().slice(0, 10);
 
+/** Time zone of this device. */
+export const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
+
 /** Where nobody has said yet: no light is worked out for it until they do. */
 const nowhere = () => ({
   placed: false,
   latitude: 0,
   longitude: 0,
-  zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
+  zone: zoneHere(),
   elevationM: 0,
   date: tomorrow(),
   mainsHz: 50 as const,
