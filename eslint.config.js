@@ -17,7 +17,7 @@ const CORE = {
   model: ['geometry', 'terrain', 'time', 'units'],
   // Physics, each alone.
   payload: ['model'],
-  weather: ['geometry', 'model', 'time'],
+  weather: ['geometry', 'model', 'time', 'units'],
   air: ['geometry', 'model', 'units'],
   lens: ['geometry', 'model'],
   footage: ['model', 'units'],
@@ -119,7 +119,7 @@ const CORE = {
     'units',
     'weather',
   ],
-  'simulated-flight': ['day', 'geometry', 'model', 'time', 'units'],
+  'simulated-flight': ['card-match', 'day', 'geometry', 'model', 'time', 'units'],
   'flight-record': ['day', 'geometry', 'model', 'simulated-flight'],
   debrief: ['energy', 'film', 'model', 'shot', 'time', 'units', 'weather'],
   field: [

@@ -1,6 +1,7 @@
 import { BatchSchema } from './changes';
 import { ENTITIES } from './entities';
 import { ASSET_MIMES, ENTITY_KINDS } from '../core/model';
+import { RecordRowSchema } from '../core/model';
 import { FilmFileSchema, KitFileSchema } from './exchange';
 
 const json = (schema: object) => ({ content: { 'application/json': { schema } } });
@@ -316,7 +317,7 @@ const paths: Readonly<Record<string, Partial<Record<Method, Described & { readon
     '/api/schemas/{name}': {
       get: {
         operationId: 'openSchema',
-        summary: 'Schema of a file: film-file or kit-file',
+        summary: 'Schema of a file: film-file, kit-file, or a line of a flight-record',
         parameters: [nameParameter],
         responses: { 200: ok('JSON Schema'), 404: problem('No such schema') },
       },
@@ -351,6 +352,7 @@ export const openApi = (version: string) => ({
       batch: BatchSchema,
       'film-file': FilmFileSchema,
       'kit-file': KitFileSchema,
+      'flight-record': RecordRowSchema,
       problem: problemSchema,
     },
   },

@@ -8,3 +8,4 @@ export {
   recordOfFlight,
   type RecordPoint,
 } from './record';
+export { recordGpx, recordRows } from './write';

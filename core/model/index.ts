@@ -58,6 +58,7 @@ export {
   type TakeStyle,
 } from './preferences';
 export { REFERENCES } from './references';
+export { type RecordRow, RecordRowSchema } from './record-row';
 export { DESCRIBING_KEYWORDS, listOf, oneOf, type Stored, strict, uuid, whole } from './schema';
 export { VOICE_LIMIT_S, VOICE_MIMES, type VoiceMime, type VoiceNote } from './voice-note';
 export { type Take, TAKE_RATINGS, TAKE_REASONS, type TakeRating, type TakeReason } from './take';

@@ -1,4 +1,6 @@
-export { simulateDay, type SimulatedDay } from './day';
+export { simulateCard, type SimulatedCard, type SimulatedClip } from './card';
+export { rowsOfFlight, simulateDay, type SimulatedDay, type SimulatedRows } from './day';
+export { natureOf } from './nature';
 export {
   type FlightSample,
   metresFlown,

@@ -7,7 +7,8 @@ import { FilmDeriver } from '../film';
 import { matchRecord, pathDeviation, recordFigures, recordInMetres, recordOfFlight } from '../flight-record';
 import { newRow, type FilmInput, type FlightLogEntry } from '../model';
 import { numberIn } from '../testing';
-import { metresFlown, simulateFlight, type Nature } from '.';
+import { matchClips, clipFaults } from '../card-match';
+import { metresFlown, natureOf, simulateCard, simulateFlight, type Nature } from '.';
 
 const input = demoFilm() as unknown as FilmInput;
 const derived = new FilmDeriver().derive(input);
@@ -74,6 +75,66 @@ describe('a simulated flight', () => {
     // Set-ups that last longer draw more with them.
     expect(factor).toBeGreaterThan(1.1);
     expect(factor).toBeLessThan(1.2);
+  });
+});
+
+describe('a simulated card', () => {
+  const notedTakes = (n: number, gapS: number) =>
+    Array.from({ length: n }, (_, i) => ({
+      id: `take ${i}`,
+      utcMs: Date.UTC(2027, 4, 14, 5) + i * gapS * 1000,
+      lengthS: 12 + ((i * 7) % 23),
+      fps: i % 3 === 0 ? 50 : 25,
+      widthPx: 3840,
+    }));
+
+  it('from four takes on has one missing, one cut short, one unplanned, and a clock that is behind; the match finds all four', () => {
+    const reached = { all: 0 };
+    fc.assert(
+      fc.property(fc.integer({ min: 4, max: 60 }), fc.integer({ min: 70, max: 400 }), fc.string(), (n, gapS, seed) => {
+        const takes = notedTakes(n, gapS);
+        const card = simulateCard(takes, seed);
+        expect(card.clips.length).toBe(n);
+        expect(new Set(card.clips.map((c) => c.name)).size).toBe(n);
+        expect(new Set([card.missing, card.short]).size).toBe(2);
+        const match = matchClips(card.clips, takes);
+        expect(Math.abs(match.clockOffsetS - card.clockS)).toBeLessThan(4);
+        expect(match.missing.map((t) => t.id)).toEqual([card.missing]);
+        expect(match.unplanned.map((c) => c.name)).toEqual([card.unplanned]);
+        const short = match.pairs.find((p) => p.take.id === card.short)!;
+        expect(clipFaults(short, short.take.lengthS * 0.6)).toEqual(['too-short']);
+        for (const p of match.pairs)
+          expect(card.clips.find((c) => c.name === p.clip.name)!.takeId).toBe(p.take.id);
+        reached.all += 1;
+      }),
+    );
+    expect(reached.all).toBeGreaterThan(50);
+  });
+
+  it('of fewer takes has a clip for each; without any it is empty; the same takes give the same card', () => {
+    for (const n of [0, 1, 3]) {
+      const card = simulateCard(notedTakes(n, 90), 'x');
+      expect(card.clips.map((c) => c.takeId)).toEqual(notedTakes(n, 90).map((t) => t.id));
+      expect([card.missing, card.short, card.unplanned]).toEqual([null, null, null]);
+    }
+    const takes = notedTakes(9, 90);
+    expect(simulateCard([...takes].reverse(), 'x')).toEqual(simulateCard(takes, 'x'));
+    expect(simulateCard(takes, 'y')).not.toEqual(simulateCard(takes, 'x'));
+  });
+
+  it('comes from an aircraft and a pilot that differ from text to text, within what they may be', () => {
+    const all = Array.from({ length: 200 }, (_, i) => natureOf(`film ${i}`));
+    const spread = (of: (n: Nature) => number): number[] => [
+      Math.min(...all.map(of)),
+      Math.max(...all.map(of)),
+    ];
+    expect(natureOf('film 3')).toEqual(all[3]);
+    const [least, most] = spread((n) => n.appetite) as [number, number];
+    expect(least).toBeGreaterThanOrEqual(0.95);
+    expect(least).toBeLessThan(0.97);
+    expect(most).toBeLessThanOrEqual(1.2);
+    expect(most).toBeGreaterThan(1.17);
+    expect(spread((n) => n.keeperRate)[1]).toBeLessThanOrEqual(0.8);
   });
 });
 

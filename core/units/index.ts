@@ -1,3 +1,4 @@
+export { drawsOf } from './draws';
 export { type Quantity } from './figure';
 export {
   counted,

@@ -1,5 +1,6 @@
 import type { HourWeather, Location, Sky } from '../model';
 import { SKIES } from '../model';
+import { drawsOf } from '../units';
 
 /** A source of forecasts: what a real service and the simulated one have in common. */
 export interface ForecastService {
@@ -9,18 +10,6 @@ export interface ForecastService {
   /** @param nowMs instant it is asked at: a forecast of the evening knows more than one of the morning */
   readonly fetch: (location: Location, nowMs: number) => Promise<readonly HourWeather[]>;
 }
-
-/** Numbers in [0, 1) from a text; mulberry32 over an FNV-1a hash. */
-const seeded = (text: string): (() => number) => {
-  let h = 0x811c9dc5;
-  for (let i = 0; i < text.length; i += 1) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193);
-  return () => {
-    h = (h + 0x6d2b79f5) | 0;
-    let t = Math.imul(h ^ (h >>> 15), 1 | h);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-};
 
 const HALF_DAY_MS = 43_200_000;
 const round = (value: number, step: number): number => Math.round(value / step) * step;
@@ -32,9 +21,9 @@ const clampTo = (value: number, low: number, high: number): number => Math.min(h
  * the next half-day differs as forecasts do. Only for showing and testing.
  */
 export const simulatedHours = (location: Location, nowMs: number): HourWeather[] => {
-  const day = seeded(`${location.date}|${location.latitude.toFixed(2)}|${location.longitude.toFixed(2)}`);
+  const day = drawsOf(`${location.date}|${location.latitude.toFixed(2)}|${location.longitude.toFixed(2)}`);
   const [growth, turn, warm, drift] = [0.5 + day() * 1.1, (day() - 0.5) * 60, 4 + day() * 6, day()];
-  const issue = seeded(`${location.date}|${Math.floor(nowMs / HALF_DAY_MS)}|${location.latitude.toFixed(2)}`);
+  const issue = drawsOf(`${location.date}|${Math.floor(nowMs / HALF_DAY_MS)}|${location.latitude.toFixed(2)}`);
   const news = { wind: 0.85 + issue() * 0.3, warm: (issue() - 0.5) * 2, sky: issue() < 0.3 ? 1 : 0 };
   return Array.from({ length: 24 }, (_, hour) => {
     const sun = Math.sin((Math.PI * clampTo(hour - 6, 0, 16)) / 16);

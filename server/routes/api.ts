@@ -1,6 +1,7 @@
 import { ASSET_LIMIT, ASSET_MIMES, EXCHANGE_LIMIT } from '@core/model';
 import { demoFilm } from '@demo';
 import { FilmFileSchema, KitFileSchema, openApi } from '@contract';
+import { RecordRowSchema } from '@core/model';
 import express, { Router, type Response } from 'express';
 import { checkBatch } from '../services/checks';
 import { readImportBeside } from '../import';
@@ -23,6 +24,7 @@ const WHOLE_FILMS = 'whole-films';
 const SCHEMA_FILES: ReadonlyMap<string, object> = new Map<string, object>([
   ['film-file', FilmFileSchema],
   ['kit-file', KitFileSchema],
+  ['flight-record', RecordRowSchema],
 ]);
 
 /** Ends when whoever asked has gone before the answer was there. */
@@ -77,7 +79,7 @@ export const api = (
       throw new HttpProblem(
         404,
         'no-schema',
-        'There is no such schema: film-file and kit-file are published.',
+        'There is no such schema: film-file, kit-file and flight-record are published.',
       );
     response.json({ $schema: 'https://json-schema.org/draft/2020-12/schema', ...schema });
   });

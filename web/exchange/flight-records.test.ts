@@ -1,6 +1,10 @@
 // @vitest-environment jsdom
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { recordGpx, recordRows, type FlightRecord } from '@core/flight-record';
+import { RecordRowSchema } from '@core/model';
+import { newValidator } from '../../contract/validator';
+import { recordCsv } from './record-csv';
 import { guessColumns, isGpx, readTable, recordFromGpx, recordFromTable } from './flight-records';
 
 const ZONE = 'Europe/Madrid';
@@ -108,5 +112,48 @@ describe('a flight record as a track', () => {
     const record = recordFromGpx(gpx('<trkpt lat="43" lon="-4"/><trkpt lat="43.1" lon="-4"/>'));
     expect(record.ok).toBe(false);
     expect(isGpx('time,lat,lon')).toBe(false);
+  });
+});
+
+describe('a flight record that is written', () => {
+  const record: FlightRecord = {
+    points: Array.from({ length: 90 }, (_, i) => ({
+      utcMs: Date.UTC(2027, 4, 14, 5, 7, i),
+      latitude: 43.18 + i * 1.37e-6,
+      longitude: -4.83 - i * 2.11e-6,
+      heightM: i === 0 ? 0 : 12.3 + (i % 7),
+      share: i % 11 === 0 ? null : Math.floor(95 - i / 4) / 100,
+    })),
+  };
+  const near = (a: FlightRecord, what: readonly ('heightM' | 'share')[]) => {
+    expect(a.points.length).toBe(90);
+    for (const [i, p] of a.points.entries()) {
+      const own = record.points[i]!;
+      expect(p.utcMs).toBe(own.utcMs);
+      expect(Math.abs(p.latitude - own.latitude)).toBeLessThan(1e-7);
+      expect(Math.abs(p.longitude - own.longitude)).toBeLessThan(1e-7);
+      for (const key of what)
+        if (own[key] === null) expect(p[key]).toBeNull();
+        else expect(p[key]).toBeCloseTo(own[key], 3);
+    }
+  };
+
+  it('as a table comes back with its places, heights and charge, and holds to its published schema', () => {
+    const validate = newValidator().compile(RecordRowSchema);
+    for (const row of recordRows(record)) expect(validate(row), JSON.stringify(validate.errors)).toBe(true);
+    const back = read(recordCsv(record));
+    if (!back.ok) throw new Error(back.reason);
+    near(back.value, ['heightM', 'share']);
+    expect(recordCsv(record).split('\r\n')[0]).toBe('time,latitude,longitude,height_m,charge_percent');
+  });
+
+  it('as a track comes back with its places and heights, and no charge, read by a reader of maps', () => {
+    const text = recordGpx(record, 'Flight 1 & "2" <late>', 640);
+    expect(isGpx(text)).toBe(true);
+    const back = recordFromGpx(text);
+    if (!back.ok) throw new Error(back.reason);
+    near(back.value, ['heightM']);
+    expect(back.value.points.every((p) => p.share === null)).toBe(true);
+    expect(text).toContain('<ele>640</ele>');
   });
 });
