@@ -8,6 +8,9 @@ import { demoId } from './ids';
 /** The simulated aircraft of the made-up film, and who flies it: a little hungrier and slower than planned. */
 const NATURE = { appetite: 1.06, pace: 1.08, spread: 0.06, wanderM: 0.5, keeperRate: 0.45 };
 
+/** In a made-up film the made-up day counts as if somebody had flown it. */
+const asFlown = <T extends { readonly simulated: boolean }>(row: T): T => ({ ...row, simulated: false });
+
 /** The made-up film after its first day, flown by the simulated aircraft. The same day every time. */
 export const flownDemoFilm = (): ReturnType<typeof demoFilm> => {
   const file = demoFilm();
@@ -27,7 +30,7 @@ export const flownDemoFilm = (): ReturnType<typeof demoFilm> => {
   );
   return {
     ...file,
-    takes: [...file.takes, ...takes],
-    kit: { ...file.kit, flightLog: [...file.kit.flightLog, ...flights] },
+    takes: [...file.takes, ...takes.map(asFlown)],
+    kit: { ...file.kit, flightLog: [...file.kit.flightLog, ...flights.map(asFlown)] },
   };
 };

@@ -25,6 +25,7 @@ const note = (app: Running, shot: Pick<Shot, 'id' | 'locationId'>, utcMs: readon
         packId: null,
         cardId: null,
         clip: '',
+        simulated: false,
         notes: '',
       };
       return { kind: 'take', id, version: 0, value };
@@ -42,6 +43,7 @@ test('documents are saved under the film’s name, a clip name reaches the timel
   await note(app, first, [Date.UTC(2027, 4, 14, 5, 10)]);
   await bench.open('footage');
   await expect(page.getByRole('heading', { name: 'Clips by shot' })).toBeVisible();
+  await page.getByText('Table', { exact: true }).click();
   await page.getByLabel('Clip of take 1 of shot 1').fill('DUSK_0042.MP4');
   await bench.saved();
   await bench.accessible();
@@ -110,6 +112,70 @@ test('a card’s clips find their takes: the clock that is off, the one missing,
     'clip-rate.mov',
   ]);
   await rm(card, { recursive: true, force: true });
+});
+
+test('a simulated flight leaves takes, a log and a card with four faults; the board of the cut shows its clips', async ({
+  page,
+  bench,
+}) => {
+  test.slow();
+  await bench.open('field');
+  await page.getByRole('button', { name: 'Simulated aircraft' }).click();
+  const desk = page.getByRole('dialog', { name: 'Simulated aircraft' });
+  await desk.getByText('× 60').click();
+  await desk.getByRole('button', { name: 'Take off' }).click();
+  await expect(desk.getByRole('status')).toHaveText(/Setting up|Recording/);
+  await bench.accessible();
+  await desk.getByRole('button', { name: 'To the landing' }).click();
+  await expect(desk.getByRole('status')).toHaveText('Landed.');
+  const [track] = await Promise.all([
+    page.waitForEvent('download'),
+    desk.getByRole('button', { name: 'Save track (GPX)' }).click(),
+  ]);
+  const gpx = await track.path();
+  await desk.getByRole('button', { name: 'Log flight and takes' }).click();
+  await bench.saved();
+  const flown = (await bench.stored()).file;
+  const takes = flown.takes.filter((t) => t.simulated);
+  expect(takes.length).toBeGreaterThan(3);
+  const [entry] = flown.kit.flightLog.filter((f) => f.simulated);
+  await page.keyboard.press('Escape');
+
+  // Its own track finds the flight in the log by place and time.
+  await bench.open('debrief');
+  await page.getByLabel('Choose a file').setInputFiles(gpx);
+  const record = page.getByRole('region', { name: 'Flight record' });
+  await expect(record).toContainText('in the log already');
+  await expect(record).toContainText(`${Math.round(entry!.minutes)}`);
+
+  await bench.open('footage');
+  const pane = page.getByRole('region', { name: 'Card to shots' });
+  await pane.getByRole('button', { name: 'Simulated card' }).click();
+  await expect(pane.getByRole('status')).toContainText(
+    `${takes.length} clips, ${takes.length - 1} matched · 1 take without a clip`,
+    { timeout: 60_000 },
+  );
+  await expect(pane.getByRole('status')).toHaveText(/camera clock (3[6-9]|40) s slow$/);
+  await expect(pane.getByText('shorter than the cut needs')).toHaveCount(1);
+  await expect(pane.locator('li.none')).toHaveCount(1);
+  await pane.getByRole('button', { name: 'Name the takes' }).click();
+  await expect(pane.getByRole('button', { name: 'Show the match' })).toBeVisible();
+  await expect(pane.getByRole('progressbar')).toBeHidden({ timeout: 60_000 });
+  const board = page.getByRole('region', { name: 'Clips by shot' });
+  const pictures = board.getByRole('img', { name: 'Picture of clip-' });
+  await expect(pictures.first()).toBeVisible();
+  await bench.saved();
+  await bench.accessible();
+  const shown = await pictures.count();
+  await page.reload();
+  await expect(pictures).toHaveCount(shown);
+
+  // Everything simulated goes with one button, and comes back with one undo.
+  await bench.open('field');
+  await page.getByRole('button', { name: 'Simulated aircraft' }).click();
+  await desk.getByRole('button', { name: 'Remove simulated flights' }).click();
+  await bench.saved();
+  expect((await bench.stored()).file.takes.filter((t) => t.simulated)).toEqual([]);
 });
 
 test('the day is taken along as one page, takes are noted on it without a server, and come back as a file', async ({

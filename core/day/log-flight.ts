@@ -70,6 +70,7 @@ export const logFlight = (
     id,
     aircraftId: aircraftId ?? pack.aircraftIds[0] ?? '',
     packId: pack.id,
+    simulated: false,
     utcMs: Math.round(localToUtc(location.date, minutesOf(takeOff), location.zone)),
   };
   const landed: Pack = {

@@ -16,7 +16,10 @@ const alike = (a: readonly Pack[], b: readonly Pack[]): boolean =>
 export const calibrationOf = ({ flightLog, packs }: Pick<Kit, 'flightLog' | 'packs'>): Calibration => {
   const before = known.get(flightLog);
   if (before && alike(before.packs, packs)) return before.calibration;
-  const calibration = calibrate(flightLog, packs);
+  const calibration = calibrate(
+    flightLog.filter((f) => !f.simulated),
+    packs,
+  );
   known.set(flightLog, { packs, calibration });
   return calibration;
 };

@@ -1,6 +1,7 @@
 import { meanFactor } from '../footage';
 import type { Take } from '../model';
 import { boardOf } from '../story';
+import { bestTake } from './best-take';
 import type { Handover } from './lines';
 
 /** A stretch of the cut: one segment of a shot at one speed. */
@@ -33,12 +34,6 @@ export interface EditTimeline {
   readonly frames: number;
   readonly clips: readonly CutClip[];
 }
-
-/** The take an editor begins with: the newest good one, or else the newest that may do. */
-const bestTake = (takes: readonly Take[], shotId: string): Take | null => {
-  const own = takes.filter((t) => t.shotId === shotId).sort((a, b) => b.utcMs - a.utcMs);
-  return own.find((t) => t.rating === 'good') ?? own.find((t) => t.rating === 'maybe') ?? null;
-};
 
 /**
  * The cut as it is planned, in whole frames. Ends are rounded, not lengths, so that rounding never adds up: the timeline is as

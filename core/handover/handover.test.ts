@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { FilmDeriver } from '../film';
-import { newRow, type FilmInput, type Take } from '../model';
+import { newRow, type FilmInput, type Shot, type Take } from '../model';
 import { boardOf } from '../story';
 import { numberIn } from '../testing';
+import { cutCoverage } from './coverage';
 import { calendarEvents } from './events';
 import { editTimeline } from './edit-timeline';
 import { previewFrames } from './preview-frames';
@@ -28,6 +29,7 @@ const take = (shotId: string, more: Partial<Take> = {}): Take => ({
   aircraftId: null,
   packId: null,
   cardId: null,
+  simulated: false,
   clip: '',
   notes: '',
   ...more,
@@ -220,5 +222,41 @@ describe('lines, tables and events', () => {
       const own = events.find((e) => e.uid.startsWith(far.id))!;
       expect(own.reminders.find((r) => r.say.startsWith('Leave'))!.minutes).toBeGreaterThan(far.travelMin);
     }
+  });
+});
+
+describe('coverage of the cut', () => {
+  it('fills each place with its last good take, or the last that may do, and its seconds are those of the cut', () => {
+    const input = structuredClone(film);
+    const [a, b, c, d] = input.shots as [Shot, Shot, Shot, Shot];
+    const flown: FilmInput = {
+      ...input,
+      takes: [
+        take(a.id, { utcMs: 1, rating: 'good' }),
+        take(a.id, { utcMs: 2, rating: 'good' }),
+        take(a.id, { utcMs: 3, rating: 'maybe' }),
+        take(b.id, { utcMs: 4, rating: 'maybe' }),
+        take(c.id, { utcMs: 5, rating: 'no-good' }),
+      ],
+      groundShots: [
+        newRow('groundShot', { id: 'g', locationId: a.locationId, position: 'a0', timelineS: 5, done: true }),
+      ],
+    };
+    const all = whole(flown);
+    const covered = cutCoverage(all, shotLines(all));
+    const of = (id: string) => covered.places.find((p) => p.id === id)!;
+    expect([of(a.id).state, of(a.id).best?.utcMs]).toEqual(['kept', 2]);
+    expect([of(b.id).state, of(b.id).best?.utcMs]).toEqual(['maybe', 4]);
+    expect([of(c.id).state, of(c.id).best]).toEqual(['no-good', null]);
+    expect(of(d.id).state).toBe('missing');
+    expect([of('g').state, of('g').line]).toEqual(['kept', null]);
+    expect(covered.places.map((p) => p.cut)).toEqual(covered.places.map((_, i) => i + 1));
+    const sum = Object.values(covered.seconds).reduce((x, y) => x + y, 0);
+    expect(sum).toBeCloseTo(covered.totalS, 9);
+    expect(covered.seconds.maybe).toBeCloseTo(of(b.id).timelineS, 9);
+    // The editor's timeline uses the same take.
+    const clips = editTimeline(all).clips;
+    for (const p of covered.places)
+      for (const clip of clips.filter((k) => k.shotId === p.id)) expect(clip.take).toBe(p.best);
   });
 });

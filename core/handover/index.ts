@@ -5,3 +5,4 @@ export { type PreviewFrame, previewFrames } from './preview-frames';
 export { edlOf, otioOf, subtitlesOf, timecode } from './timeline-files';
 export { type Handover, inCutOrder, inFlyingOrder, type ShotLine, shotLines, type ShotStatus } from './lines';
 export { HANDOVER_TABLES, type HandoverTable, type TableCell } from './tables';
+export { COVERAGES, type Coverage, type CoveredPlace, type CutCoverage, cutCoverage } from './coverage';

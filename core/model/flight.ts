@@ -80,6 +80,12 @@ export const FlightLogEntrySchema = strict({
   outcome: oneOf(FLIGHT_OUTCOMES, { title: 'Outcome', initial: 'as-planned' }),
   condition: oneOf(PACK_STATES, { title: 'Condition of the pack', initial: 'sound' }),
   shotIds: listOf(uuid(), 500, { title: 'Shots done', initial: [] }),
+  simulated: flag({
+    title: 'Simulated',
+    initial: false,
+    default: false,
+    description: 'Flown by the simulated aircraft: it teaches nothing about kit and pilots.',
+  }),
   notes: notes(),
 });
 export type FlightLogEntry = Stored<typeof FlightLogEntrySchema>;

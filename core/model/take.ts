@@ -24,6 +24,12 @@ export const TakeSchema = strict({
   packId: nullable(uuid(), { title: 'Battery pack', initial: null }),
   cardId: nullable(uuid(), { title: 'Card', initial: null }),
   clip: clipName({ title: 'Clip', initial: '', description: 'Name of the file on the card, where known.' }),
+  simulated: flag({
+    title: 'Simulated',
+    initial: false,
+    default: false,
+    description: 'Flown by the simulated aircraft: it teaches nothing about kit and pilots.',
+  }),
   notes: notes(),
 });
 export type Take = Stored<typeof TakeSchema>;

@@ -20,9 +20,6 @@ export interface SimulatedRows {
   readonly newId: () => string;
 }
 
-/** Told on every row of a simulated flight. */
-const MARKED = 'Simulated aircraft.';
-
 /** Takes and log of one flown flight, as a pilot would write them, each marked as simulated. */
 export const rowsOfFlight = (
   flown: SimulatedFlight,
@@ -39,7 +36,7 @@ export const rowsOfFlight = (
       reason: t.good ? null : (TAKE_REASONS[Math.floor(random() * 5)] ?? null),
       aircraftId: flight.aircraftId,
       packId: flight.packId,
-      notes: MARKED,
+      simulated: true,
     }),
   );
   const report = {
@@ -56,10 +53,10 @@ export const rowsOfFlight = (
     outcome: 'as-planned' as const,
     condition: 'sound' as const,
     shotIds: takes.filter((t) => t.rating === 'good').map((t) => t.shotId),
-    notes: MARKED,
+    notes: '',
   };
   const flights = logFlight(report, pack, place.location, null, newId()).flatMap((row) =>
-    row.kind === 'flightLogEntry' ? [row.after as FlightLogEntry] : [],
+    row.kind === 'flightLogEntry' ? [{ ...(row.after as FlightLogEntry), simulated: true }] : [],
   );
   return { takes, flights };
 };

@@ -8,7 +8,7 @@ import { matchRecord, pathDeviation, recordFigures, recordInMetres, recordOfFlig
 import { newRow, type FilmInput, type FlightLogEntry } from '../model';
 import { numberIn } from '../testing';
 import { matchClips, clipFaults } from '../card-match';
-import { metresFlown, natureOf, simulateCard, simulateFlight, type Nature } from '.';
+import { metresFlown, natureOf, simulateCard, simulateDay, simulateFlight, type Nature } from '.';
 
 const input = demoFilm() as unknown as FilmInput;
 const derived = new FilmDeriver().derive(input);
@@ -91,22 +91,27 @@ describe('a simulated card', () => {
   it('from four takes on has one missing, one cut short, one unplanned, and a clock that is behind; the match finds all four', () => {
     const reached = { all: 0 };
     fc.assert(
-      fc.property(fc.integer({ min: 4, max: 60 }), fc.integer({ min: 70, max: 400 }), fc.string(), (n, gapS, seed) => {
-        const takes = notedTakes(n, gapS);
-        const card = simulateCard(takes, seed);
-        expect(card.clips.length).toBe(n);
-        expect(new Set(card.clips.map((c) => c.name)).size).toBe(n);
-        expect(new Set([card.missing, card.short]).size).toBe(2);
-        const match = matchClips(card.clips, takes);
-        expect(Math.abs(match.clockOffsetS - card.clockS)).toBeLessThan(4);
-        expect(match.missing.map((t) => t.id)).toEqual([card.missing]);
-        expect(match.unplanned.map((c) => c.name)).toEqual([card.unplanned]);
-        const short = match.pairs.find((p) => p.take.id === card.short)!;
-        expect(clipFaults(short, short.take.lengthS * 0.6)).toEqual(['too-short']);
-        for (const p of match.pairs)
-          expect(card.clips.find((c) => c.name === p.clip.name)!.takeId).toBe(p.take.id);
-        reached.all += 1;
-      }),
+      fc.property(
+        fc.integer({ min: 4, max: 60 }),
+        fc.integer({ min: 70, max: 400 }),
+        fc.string(),
+        (n, gapS, seed) => {
+          const takes = notedTakes(n, gapS);
+          const card = simulateCard(takes, seed);
+          expect(card.clips.length).toBe(n);
+          expect(new Set(card.clips.map((c) => c.name)).size).toBe(n);
+          expect(new Set([card.missing, card.short]).size).toBe(2);
+          const match = matchClips(card.clips, takes);
+          expect(Math.abs(match.clockOffsetS - card.clockS)).toBeLessThan(4);
+          expect(match.missing.map((t) => t.id)).toEqual([card.missing]);
+          expect(match.unplanned.map((c) => c.name)).toEqual([card.unplanned]);
+          const short = match.pairs.find((p) => p.take.id === card.short)!;
+          expect(clipFaults(short, short.take.lengthS * 0.6)).toEqual(['too-short']);
+          for (const p of match.pairs)
+            expect(card.clips.find((c) => c.name === p.clip.name)!.takeId).toBe(p.take.id);
+          reached.all += 1;
+        },
+      ),
     );
     expect(reached.all).toBeGreaterThan(50);
   });
@@ -199,5 +204,49 @@ describe('a flight record', () => {
     expect([far.location, far.flight]).toEqual([null, null]);
     expect(recordFigures({ points: [point] })).toBeNull();
     expect(recordFigures({ points: [] })).toBeNull();
+  });
+});
+
+describe('a simulated day', () => {
+  const day = simulateDay(
+    derived,
+    [...derived.places.values()],
+    input.kit,
+    input.film,
+    natureOf('day'),
+    seeded(5),
+    (() => {
+      let n = 0;
+      return () => `row ${(n += 1)}`;
+    })(),
+  );
+
+  it('marks every take and flight, and teaches the kit nothing', () => {
+    expect(day.flights.length).toBe(flights.filter((f) => f.packId !== null).length);
+    expect(day.takes.length).toBeGreaterThan(20);
+    expect([...day.takes, ...day.flights].every((row) => row.simulated)).toBe(true);
+    const kit = input.kit;
+    const before = calibrationOf(kit);
+    const after = calibrationOf({ packs: kit.packs, flightLog: [...kit.flightLog, ...day.flights] });
+    expect(after).toEqual(before);
+    const real = day.flights.map((f) => ({ ...f, simulated: false }));
+    expect(calibrationOf({ packs: kit.packs, flightLog: [...kit.flightLog, ...real] })).not.toEqual(before);
+  });
+
+  it('has its takes in the air of their own flight, in the order of its stops', () => {
+    for (const flight of flights) {
+      const entry = day.flights.find((f) => f.flightId === flight.id && f.packId === flight.packId);
+      if (!entry) continue;
+      const own = day.takes.filter(
+        (t) =>
+          t.packId === flight.packId &&
+          t.utcMs >= flight.startMs &&
+          t.utcMs <= flight.startMs + entry.minutes * 60_000 + 6000,
+      );
+      const order = flight.stops.map((s) => s.shotId);
+      const at = own.map((t) => order.indexOf(t.shotId));
+      expect(own.length).toBeGreaterThan(0);
+      expect([...at].sort((a, b) => a - b)).toEqual(at);
+    }
   });
 });

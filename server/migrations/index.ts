@@ -13,6 +13,7 @@ import { takesAndDelivery } from './0010-takes-and-delivery';
 import { rehearsalsAndPlansFlown } from './0011-rehearsals-and-plans-flown';
 import { drills } from './0012-drills';
 import { groundShotsAndBoats } from './0013-ground-shots-and-boats';
+import { simulated } from './0014-simulated';
 
 /** Every schema change, in order, forward only. */
 const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] =
@@ -30,6 +31,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Seq
     { name: '0011-rehearsals-and-plans-flown', up: rehearsalsAndPlansFlown },
     { name: '0012-drills', up: drills },
     { name: '0013-ground-shots-and-boats', up: groundShotsAndBoats },
+    { name: '0014-simulated', up: simulated },
   ];
 
 /** Names of the schema changes, oldest first. */

@@ -49,6 +49,12 @@ const VIDEO = /\.(mp4|mov|m4v)$/i;
 /** Files read at the same time. */
 const AT_ONCE = 4;
 
+/** A clip and the file it was read from. */
+export interface ReadFile {
+  readonly file: File;
+  readonly clip: ClipFile;
+}
+
 /**
  * The clips among the files of a card, each by its header.
  * @param told how many are read so far
@@ -58,7 +64,7 @@ export const readClips = async (
   files: readonly File[],
   told: (done: number, all: number) => void,
   given: AbortSignal,
-): Promise<ClipFile[]> => {
+): Promise<ReadFile[]> => {
   const videos = files.filter((f) => VIDEO.test(f.name) && !f.name.startsWith('.'));
   const twice = new Set(videos.map((f) => f.name).filter((name, i, all) => all.indexOf(name) !== i));
   /** Cameras begin to count anew in each folder: then the folder belongs to the name. */
@@ -66,18 +72,19 @@ export const readClips = async (
     twice.has(f.name) && f.webkitRelativePath !== ''
       ? f.webkitRelativePath.split('/').slice(1).join('/')
       : f.name;
-  const clips: ClipFile[] = [];
+  const clips: ReadFile[] = [];
   let next = 0;
   const work = async (): Promise<void> => {
     for (let file = videos[next++]; file && !given.aborted; file = videos[next++]) {
       const header = await headerOf(file).catch(() => null);
-      clips.push({
+      const clip = {
         name: nameOf(file),
         endMs: file.lastModified,
         lengthS: header?.lengthS ?? null,
         fps: header?.fps ?? null,
         widthPx: header?.widthPx ?? null,
-      });
+      };
+      clips.push({ file, clip });
       told(clips.length, videos.length);
     }
   };

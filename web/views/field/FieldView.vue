@@ -33,6 +33,7 @@ import { tr } from './messages';
 const LeavingSheet = defineAsyncComponent(() => import('./LeavingSheet.vue'));
 const EveningSheet = defineAsyncComponent(() => import('./EveningSheet.vue'));
 const DayChangeSheet = defineAsyncComponent(() => import('./DayChangeSheet.vue'));
+const SimulatedSheet = defineAsyncComponent(() => import('./simulated/SimulatedSheet.vue'));
 /** One shot fills the screen: what to do, with which settings, how long the battery lasts, and whether it was good. */
 const props = defineProps<{ film: string; location?: string }>();
 useLocationRoute('field', props);
@@ -124,6 +125,7 @@ const plannedWindMs = computed(() =>
 const chance = useChanceShot(place);
 const leaving = ref(false);
 const evening = ref(false);
+const simulating = ref(false);
 /** The location of the day after this one. */
 const nextLocation = computed(() => {
   const all = day.places.value;
@@ -252,7 +254,9 @@ const inputs = computed(
         <button class="btn chance" @click="chance">{{ tr('chanceShot') }}</button>
         <button class="btn" @click="changing = true">{{ tr('dayChanged') }}</button>
         <button class="btn" @click="leaving = true">{{ tr('leaveLocation') }}</button>
+        <button class="btn" @click="simulating = true">{{ tr('simulatedAircraft') }}</button>
       </footer>
+      <SimulatedSheet v-if="simulating" :places="day.places.value" @close="simulating = false" />
       <LeavingSheet
         v-if="leaving"
         :now-ms="now"

@@ -1,6 +1,7 @@
-import { energyCurve, type LocationPlan } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import { flyable } from '@core/energy';
 import { computed, ref } from 'vue';
+import { flightCurve } from '../../composables/flight-curve';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
@@ -39,15 +40,7 @@ export const useDay = () => {
   const curve = computed(() => {
     const flight = row.value?.flight;
     const place = places.value.find((p) => p.location.id === row.value?.locationId);
-    if (!flight || !place || !derivedFilm.derived || !film.film || flight.supply.fullWh <= 0) return null;
-    return energyCurve(
-      derivedFilm.derived,
-      film.film,
-      derivedFilm.along,
-      place,
-      flight,
-      film.get('pack', flight.packId ?? '')?.ratedWh ?? flight.supply.fullWh,
-    );
+    return flight && place ? flightCurve(film, derivedFilm, place, flight) : null;
   });
   /** Where on its row the flight in hand has to turn back, or cannot come home any more. */
   const mark = computed(() => {

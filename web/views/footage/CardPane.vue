@@ -1,127 +1,66 @@
 <script setup lang="ts">
-import { clipFaults, matchClips, type CardMatch, type ClipFile, type ClipMatch } from '@core/card-match';
+import 'element-plus/es/components/progress/style/css';
+import { ElProgress } from 'element-plus';
 import type { ShotLine } from '@core/handover';
+import { computed, toRef } from 'vue';
 import { counted } from '../../format';
-import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
-import { readClips } from '../../exchange/clip-files';
 import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
-import { useFilm } from '../../stores/film';
-import { useSelection } from '../../stores/selection';
+import { useCardMatch } from './useCardMatch';
+import { useSimulatedCard } from './useSimulatedCard';
 import { tr } from './messages';
 
 /** The clips of a card beside the takes that were noted: which is which, what is missing, what nobody planned. */
 const props = defineProps<{ lines: readonly ShotLine[] }>();
-const store = useFilm();
-const selection = useSelection();
-const progress = ref<{ readonly done: number; readonly all: number } | null>(null);
-const clips = shallowRef<readonly ClipFile[] | null>(null);
-let stop: AbortController | null = null;
-onBeforeUnmount(() => stop?.abort());
-
-const read = async (event: Event): Promise<void> => {
+const lines = toRef(props, 'lines');
+const {
+  work,
+  fault,
+  applied,
+  clips,
+  match,
+  rows,
+  takes,
+  missing,
+  lineOf,
+  read,
+  readMade,
+  pick,
+  apply,
+  cancel,
+} = useCardMatch(lines);
+const simulated = useSimulatedCard(lines, takes);
+const choose = (event: Event): void => {
   const field = event.target as HTMLInputElement;
   const files = [...(field.files ?? [])];
   field.value = '';
-  stop?.abort();
-  const mine = (stop = new AbortController());
-  progress.value = { done: 0, all: files.length };
-  chosen.value = new Map();
-  const found = await readClips(
-    files,
-    (done, all) => {
-      progress.value = { done, all };
-    },
-    mine.signal,
-  );
-  if (mine !== stop) return;
-  progress.value = null;
-  if (!mine.signal.aborted) clips.value = found;
+  void read(files);
 };
-const takes = computed(() =>
-  props.lines.flatMap((l) =>
-    l.flown.map((t) => ({
-      id: t.id,
-      utcMs: t.utcMs,
-      lengthS: l.takeS,
-      fps: l.captureFps,
-      widthPx: l.shot.facts.mode?.widthPx ?? null,
-    })),
-  ),
-);
-const match = computed<CardMatch | null>(() => clips.value && matchClips(clips.value, takes.value));
-/** What a person put right: take by clip; null for a clip of none. */
-const chosen = ref<ReadonlyMap<string, string | null>>(new Map());
-const lineOf = (takeId: string): ShotLine | undefined =>
-  props.lines.find((l) => l.flown.some((t) => t.id === takeId));
 const nameOf = (takeId: string): string => {
   const line = lineOf(takeId);
-  if (!line) return '';
-  return tr('shotNumberTakeFindIndexTitle', {
-    number: line.number,
-    findIndex: line.flown.findIndex((t) => t.id === takeId) + 1,
-    title: line.title,
-  });
+  return line
+    ? tr('shotNumberTakeFindIndexTitle', {
+        number: line.number,
+        findIndex: line.flown.findIndex((t) => t.id === takeId) + 1,
+        title: line.title,
+      })
+    : '';
 };
 const options = computed(() => [
   { value: null, label: tr('noTake') },
   ...takes.value.map((t) => ({ value: t.id as string | null, label: nameOf(t.id) })),
 ]);
-const FAULTS = {
-  get 'too-short'() {
-    return tr('shorterThanTheCutNeeds');
-  },
-  get 'wrong-rate'() {
-    return tr('otherFrameRateThanPlanned');
-  },
-  get 'wrong-size'() {
-    return tr('otherSizeThanPlanned');
-  },
-} as const;
-const rows = computed(() => {
-  const m = match.value;
-  if (!m || !clips.value) return [];
-  const found = new Map(m.pairs.map((p) => [p.clip.name, p]));
-  return [...clips.value]
-    .sort((a, b) => a.endMs - b.endMs)
-    .map((clip) => {
-      const pair = found.get(clip.name);
-      const takeId = chosen.value.has(clip.name)
-        ? (chosen.value.get(clip.name) ?? null)
-        : (pair?.take.id ?? null);
-      const take = takes.value.find((t) => t.id === takeId);
-      const whole: ClipMatch | null = take ? { clip, take, confidence: 1 } : null;
-      const needed = takeId ? (lineOf(takeId)?.shot.facts.wantedS ?? 0) : 0;
-      return {
-        clip,
-        takeId,
-        confidence: chosen.value.has(clip.name) ? null : (pair?.confidence ?? null),
-        faults: whole ? clipFaults(whole, needed).map((f) => FAULTS[f]) : [],
-      };
-    });
-});
-const pick = (clip: string, takeId: string | null): void => {
-  const next = new Map(chosen.value);
-  // A take has one clip: another that had it has none now.
-  for (const r of rows.value) if (takeId !== null && r.takeId === takeId) next.set(r.clip.name, null);
-  chosen.value = next.set(clip, takeId);
-};
-const missing = computed(() => {
-  const used = new Set(rows.value.map((r) => r.takeId));
-  return takes.value.filter((t) => !used.has(t.id));
-});
 const never = computed(() => props.lines.filter((l) => l.flown.length === 0));
-const apply = (): void => {
-  const named = rows.value.flatMap((r) => (r.takeId ? [[r.takeId, r.clip.name] as const] : []));
-  const faults = store.commit(
-    tr('clipNames'),
-    named.flatMap(([id, clip]) => {
-      const now = store.get('take', id);
-      return now && now.clip !== clip ? [{ kind: 'take' as const, id, after: { ...now, clip } }] : [];
-    }),
-  );
-  selection.say(faults[0]?.say ?? tr('takesNamed', { takes: counted(named.length, 'take') }));
-};
+const doing = computed(() => {
+  const w = work.value;
+  if (!w) return '';
+  const figures = { done: w.done, all: w.all };
+  return {
+    write: () => tr('clipsWritten', figures),
+    read: () => tr('clipsReadOf', figures),
+    picture: () => tr('picturesTaken', figures),
+  }[w.what]();
+});
 </script>
 
 <template>
@@ -129,24 +68,36 @@ const apply = (): void => {
     <header>
       <h2 id="card-title">{{ tr('cardToShots') }}</h2>
       <span class="acts">
+        <button v-if="simulated.possible.value" class="btn" @click="readMade(simulated.make)">
+          {{ tr('simulatedCard') }}
+        </button>
         <label class="btn file"
-          >{{ tr('chooseTheCardsFolder') }}<input type="file" webkitdirectory multiple @change="read"
+          >{{ tr('chooseTheCardsFolder') }}<input type="file" webkitdirectory multiple @change="choose"
         /></label>
         <label class="btn file"
           >{{ tr('chooseClips')
-          }}<input type="file" multiple accept="video/mp4,video/quicktime,.mp4,.mov,.m4v" @change="read"
+          }}<input type="file" multiple accept="video/mp4,video/quicktime,.mp4,.mov,.m4v" @change="choose"
         /></label>
       </span>
     </header>
     <p class="quiet">
       {{ tr('onlyHeadersAreReadHere') }}
     </p>
-    <p v-if="progress" class="progress">
-      <progress :value="progress.done" :max="Math.max(1, progress.all)" :aria-label="tr('clipsRead')" />
-      {{ tr('doneOfAll', { done: progress.done, all: progress.all }) }}
-      <button class="btn" @click="stop?.abort()">{{ tr('cancel') }}</button>
+    <div v-if="work" class="progress">
+      <ElProgress
+        :percentage="Math.floor((100 * work.done) / Math.max(1, work.all))"
+        :show-text="false"
+        :aria-label="doing"
+      />
+      <span>{{ doing }}</span>
+      <button class="btn" @click="cancel">{{ tr('cancel') }}</button>
+    </div>
+    <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+    <p v-if="applied" class="named">
+      <span role="status">{{ tr('takesAreNamed') }}</span>
+      <button class="btn" @click="applied = false">{{ tr('showTheMatch') }}</button>
     </p>
-    <template v-if="match && rows.length > 0">
+    <template v-else-if="match && rows.length > 0">
       <p role="status">
         {{
           tr('clipsRowsMatchedTakesWithout', {
@@ -194,11 +145,11 @@ const apply = (): void => {
       <p v-for="t in missing" :key="t.id" class="why">
         {{ tr('noClipForNameOf', { nameOf: nameOf(t.id) }) }}
       </p>
-      <button class="btn lead" :disabled="rows.every((r) => !r.takeId)" @click="apply">
+      <button class="btn lead" :disabled="work !== null || rows.every((r) => !r.takeId)" @click="apply">
         {{ tr('nameTheTakes') }}
       </button>
     </template>
-    <p v-else-if="clips && !progress" role="status">{{ tr('noClipInThereMP4') }}</p>
+    <p v-else-if="clips && !work" role="status">{{ tr('noClipInThereMP4') }}</p>
   </section>
 </template>
 
@@ -228,9 +179,17 @@ header {
   outline: 2px solid var(--pick);
 }
 .progress {
-  display: flex;
+  display: grid;
+  grid-template-columns: 1fr auto auto;
   align-items: center;
-  gap: 10px;
+  gap: 12px;
+  margin: 8px 0;
+}
+.named {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
 }
 .rows {
   list-style: none;

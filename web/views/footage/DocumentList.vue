@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
+import { saveFile } from '../../composables/save-file';
 import PickField from '../../parts/PickField.vue';
 import { Unreachable, ApiProblem } from '../../sync/api';
 import { documentGroups, fetchDocument } from './documents';
@@ -29,13 +30,7 @@ const save = async (file: string): Promise<void> => {
   done.value = '';
   try {
     const { name, blob } = await fetchDocument(props.film, file, paper.value, stop.signal);
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(blob);
-    link.download = name;
-    link.click();
-    setTimeout(() => {
-      URL.revokeObjectURL(link.href);
-    }, 60_000);
+    saveFile(name, blob);
     done.value = tr('nameIsSaved', { name });
   } catch (error) {
     if (stop.signal.aborted) return;

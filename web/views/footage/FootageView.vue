@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { inCutOrder, shotLines, type ShotLine } from '@core/handover';
+import 'element-plus/es/components/segmented/style/css';
+import { ElSegmented } from 'element-plus';
+import { cutCoverage, inCutOrder, shotLines, type ShotLine } from '@core/handover';
 import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
 import { useDeferred } from '../../composables/deferred';
@@ -14,6 +16,7 @@ import type { Thing } from '../../sync/history';
 import { readTextFile } from '../../exchange/text-file';
 import CardPane from './CardPane.vue';
 import CopiesPane from './CopiesPane.vue';
+import CoverageBoard from './CoverageBoard.vue';
 import DocumentList from './DocumentList.vue';
 import { tr } from './messages';
 
@@ -21,11 +24,16 @@ import { tr } from './messages';
 const store = useFilm();
 const derivedFilm = useDerivedFilm();
 const selection = useSelection();
-const lines = useDeferred(() =>
-  store.input && derivedFilm.derived
-    ? inCutOrder(shotLines({ input: store.input, derived: derivedFilm.derived }))
-    : [],
+const whole = computed(() =>
+  store.input && derivedFilm.derived ? { input: store.input, derived: derivedFilm.derived } : null,
 );
+const lines = useDeferred(() => (whole.value ? inCutOrder(shotLines(whole.value)) : []));
+const coverage = computed(() => (whole.value ? cutCoverage(whole.value, lines.value) : null));
+const shownAs = ref<'board' | 'table'>('board');
+const waysToShow = computed(() => [
+  { value: 'board' as const, label: tr('asBoard') },
+  { value: 'table' as const, label: tr('asTable') },
+]);
 const missing = computed(() => lines.value.filter((l) => !l.flown.some((t) => t.rating === 'good')));
 const stateOf = (l: ShotLine): string => {
   if (l.flown.some((t) => t.rating === 'good')) return 'kept';
@@ -72,6 +80,7 @@ const bringIn = async (event: Event): Promise<void> => {
       <section class="sheet" aria-labelledby="takes-title">
         <header>
           <h2 id="takes-title">{{ tr('clipsByShot') }}</h2>
+          <ElSegmented v-model="shownAs" :options="waysToShow" :aria-label="tr('howClipsAreShown')" />
           <label class="btn file"
             >{{ tr('bringInALog') }}<input type="file" accept="application/json,.json" @change="bringIn"
           /></label>
@@ -83,9 +92,10 @@ const bringIn = async (event: Event): Promise<void> => {
           }}</span>
         </header>
         <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
-        <p v-if="lines.length === 0" class="quiet">
+        <p v-if="!coverage || coverage.places.length === 0" class="quiet">
           {{ tr('noShotYetWhatIs') }}
         </p>
+        <CoverageBoard v-else-if="shownAs === 'board'" :coverage="coverage" />
         <table v-else>
           <thead>
             <tr>

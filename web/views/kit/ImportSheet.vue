@@ -4,6 +4,7 @@ import { newRow, type Entity } from '@core/model';
 import { generateKeyBetween } from 'fractional-indexing';
 import { inOrder } from '@core/units';
 import { computed, ref, shallowRef } from 'vue';
+import { saveFile } from '../../composables/save-file';
 import { v4 as uuid } from 'uuid';
 import { kitFile, readKitFile, type KitReading } from '../../exchange/kit-file';
 import { readSheet, type Sheet } from '../../exchange/sheet-file';
@@ -117,14 +118,7 @@ const base = (of: TableKind): TableBase => {
     fresh: (fields) => newRow('pack', { ...fields, id: uuid() }),
   };
 };
-const save = (name: string, text: string, type: string): void => {
-  const link = Object.assign(document.createElement('a'), {
-    href: URL.createObjectURL(new Blob([text], { type })),
-    download: name,
-  });
-  link.click();
-  URL.revokeObjectURL(link.href);
-};
+const save = (name: string, text: string, type: string): void => saveFile(name, new Blob([text], { type }));
 const saveTable = (): void =>
   save(
     `${kind.value}s.csv`,

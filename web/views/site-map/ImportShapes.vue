@@ -2,6 +2,7 @@
 import type { Entity, FeatureKind, FeatureShape } from '@core/model';
 import { FEATURE_KINDS, featureWords, newFeature } from '@core/site';
 import { computed, ref } from 'vue';
+import { fileNameOf, saveFile } from '../../composables/save-file';
 import { v4 as uuid } from 'uuid';
 import {
   outgoing,
@@ -124,13 +125,8 @@ const save = (format: ShapeFormat): void => {
     place,
     place.elevationM,
   );
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(
-    new Blob([out], { type: format === 'geojson' ? 'application/geo+json' : 'application/xml' }),
-  );
-  link.download = `${place.name.replace(/[^\p{L}\p{N} _-]+/gu, '').trim() || 'plan'}.${format}`;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+  const type = format === 'geojson' ? 'application/geo+json' : 'application/xml';
+  saveFile(`${fileNameOf(place.name, 'plan')}.${format}`, new Blob([out], { type }));
 };
 </script>
 
