@@ -57,7 +57,7 @@ const CORE = {
     'terrain',
     'units',
   ],
-  location: ['air', 'clearance', 'geometry', 'model', 'shot', 'site', 'terrain', 'messages'],
+  location: ['air', 'clearance', 'geometry', 'model', 'moves', 'shot', 'site', 'terrain', 'messages'],
   day: [
     'air',
     'messages',

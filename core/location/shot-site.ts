@@ -13,6 +13,7 @@ import { spotsOf } from '../site';
 import type { Feature } from '../model';
 import { flyLayout, layoutOf, type ShotParts } from '../shot';
 import { lossOf } from './lost-link';
+import { travelSide } from './travel-side';
 import { launchOf } from './launch-point';
 import { eyeOf, solidsFor, type Scene } from './scene';
 import type { SiteShot, ZoneMeet } from './types';
@@ -181,7 +182,12 @@ export const siteShot = (parts: ShotParts, scene: Scene): SiteShot | null => {
       topM: near.solid.topM,
       at: near.at,
       timeS: secondAt(way, near.share),
+      goes: travelSide(
+        path.value.samples.map((s) => s.pose),
+        near.share,
+      ),
     },
+    gap: path.value.gap ?? null,
     driftM: gustDrift(
       wind(location.windMs),
       wind(Math.max(location.gustMs, location.windMs)),

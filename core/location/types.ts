@@ -1,6 +1,8 @@
 import type { Message } from '../messages';
 import type { LossAction } from '../model';
 import type { Vec3 } from '../geometry';
+import type { Trajectory } from '../moves';
+import type { SenseSide } from './travel-side';
 
 /** A moment of a move with something to tell about the place. */
 export interface Spotted {
@@ -32,8 +34,12 @@ export interface SiteShot {
         readonly name: string;
         readonly freeM: number;
         readonly topM: number;
+        /** The side that goes first there; null where it stands still. */
+        readonly goes: SenseSide | null;
       })
     | null;
+  /** Narrow place it flies through, as it was measured. */
+  readonly gap: Trajectory['gap'] | null;
   /** How far a gust carries it before it is held, m. */
   readonly driftM: number;
   readonly lowest: (Spotted & { readonly aboveGroundM: number }) | null;

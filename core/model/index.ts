@@ -79,6 +79,7 @@ export {
   type Surface,
   type Usage,
   WISH_KINDS,
+  type Sensing,
 } from './shot';
 export type { Subject, SubjectKind } from './subject';
 export { type RowChange } from './change';

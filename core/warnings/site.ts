@@ -2,17 +2,10 @@ import { measured, message, yesNo, type Message, type MessageValue } from '../me
 import { featureWords } from '../site';
 import type { Feature } from '../model';
 import type { Warning } from './types';
-import type { ShotParts } from '../shot';
 import { clearing } from './clearing';
-import { solidsFor, type Scene, type SiteShot, type ZoneMeet } from '../location';
-
-/** A shot at its place: what a site rule looks at. */
-export interface SiteContext {
-  readonly parts: ShotParts;
-  readonly scene: Scene;
-  readonly site: SiteShot;
-}
-export type SiteRule = (context: SiteContext) => Warning | readonly Warning[] | null;
+import { blindSide, chooseSensing, gapDrift, nearLeaves, underCover } from './near-things';
+import type { SiteContext, SiteRule } from './site-context';
+import { solidsFor, type ZoneMeet } from '../location';
 
 const on = (c: SiteContext): { kind: 'shot'; id: string } => ({ kind: 'shot', id: c.parts.shot.id });
 const at = (timeS: number): Message => message('site.at', { time: measured(timeS, 'seconds', 0) });
@@ -284,6 +277,11 @@ export const SITE_RULES: readonly SiteRule[] = [
   hidden,
   tooFar,
   overWater,
+  blindSide,
+  chooseSensing,
+  nearLeaves,
+  underCover,
+  gapDrift,
 ];
 
 export const siteWarnings = (context: SiteContext): Warning[] =>

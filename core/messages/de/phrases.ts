@@ -471,6 +471,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
   'Sinking fast through your own downwash shakes the aircraft: stay slow, and stop well above the ground.':
     'Schnelles Sinken durch den eigenen Abwind rüttelt das Fluggerät: bleib langsam, und halte deutlich über dem Boden an.',
   Size: 'Größe',
+  Simulated: 'Simuliert',
   Slide: 'Seitfahrt',
   'Slide and turn': 'Seitfahrt mit Drehung',
   'Slow stick mode': 'Langsamer Knüppelmodus',

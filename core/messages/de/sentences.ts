@@ -752,12 +752,26 @@ export const DE: Sentences = {
   'simpler-cure.say.2': 'Fliege sie so: {toLowerCase}.',
   'site.above-launch': '{height} über dem Start',
   'site.at': '{time} nach Beginn der Bewegung',
+  'site.blind-side.cure':
+    'Dreh das Fluggerät so, dass es dorthin sieht, wohin es fliegt, oder halte mehr Abstand.',
+  'site.blind-side.say': 'Fliegt {side}, {free} an {nearest}; {aircraft} erkennt auf dieser Seite nichts.',
+  'site.blind-side.why': 'Dort hält es nur der Pilot auf.',
+  'site.choose-sensing.cure':
+    '{advice, select, around {Erkennung auf Umfliegen stellen.} other {Erkennung auf Anhalten stellen.}}',
+  'site.choose-sensing.say':
+    'Kommt {nearest} auf {free} nahe, und was die Hinderniserkennung dort tut, ist nicht gewählt.',
+  'site.choose-sensing.why':
+    '{advice, select, around {Das Motiv bewegt sich weiter: Umfliegen hält es im Bild.} other {Umfliegen zöge es von der Linie, vielleicht in das, was daneben steht.}}',
   'site.clearance.cure': 'Verschieb den Weg auf dem Plan.',
   'site.clearance.say': 'Trifft {nearest} {time}, {z}.',
   'site.clearance.say.else': 'Kommt auf {free} an {nearest} heran {time}, {z}.',
   'site.clearance.why': 'Eine Böe könnte sie {drift} tragen, bevor sie gehalten ist.',
   'site.clearance.why.else': '{clearance} werden frei gehalten; eine Böe könnte sie {drift} tragen.',
   'site.from': 'ab {time}',
+  'site.gap-drift.cure': 'Warte auf weniger Wind, oder such eine breitere Lücke.',
+  'site.gap-drift.say':
+    'Eine Böe trägt es {drift} weit, bevor es gehalten wird; die Lücke lässt {free} auf jeder Seite.',
+  'site.gap-drift.why': 'Bei diesem Wind müsste die Lücke {least} breit sein.',
   'site.grid-away.cure': 'Lies ein Höhenraster dieses Drehorts ein.',
   'site.grid-away.say': 'Das Höhenraster deckt den Startpunkt nicht ab.',
   'site.grid-away.why': 'Höhen zählen vom Boden dort.',
@@ -777,6 +791,9 @@ export const DE: Sentences = {
   'site.launch-under.cure': 'Verleg ihn ins Freie.',
   'site.launch-under.say': '{spot} liegt unter {under}.',
   'site.launch-under.why': 'Ein Startpunkt braucht offenen Himmel über sich.',
+  'site.leaves.cure': 'Flieg langsam, achte auf dünne Zweige, und flieg hinaus, wie du hineingeflogen bist.',
+  'site.leaves.say': '{free} vom Laub: {nearest}. Näher als {within} bewegt es der Abwind.',
+  'site.leaves.why': 'Bewegtes Laub verdeckt dünne Zweige und verwirrt die Erkennung.',
   'site.loss.cure': 'Stell diese Einstellung auf {advice}.',
   'site.loss.say': 'Eingestellt auf {chosen}, wenn das Signal verloren geht: es {meets}.',
   'site.loss.why': '{why} Empfohlen ist {advice}; du bestätigst es.',
@@ -804,6 +821,11 @@ export const DE: Sentences = {
   'site.sight-limit.say': '{farthest2} vom Piloten {farthest}; wie es liegt, erkennt man bis etwa {limit}.',
   'site.sight-limit.why':
     'Aus der Größe des Fluggeräts und der Sicht, nach der üblichen Richtlinie zum Fliegen in Sicht. Prüfe die örtliche Regel.',
+  'site.under-cover.cure':
+    'Stell es bei Signalverlust auf Schweben, und bleib in Reichweite einer Handlandung.',
+  'site.under-cover.say': 'Fliegt unter {overhead}: Dort erreichen es wenige Satelliten, es kann driften.',
+  'site.under-cover.why':
+    'Die Position zu halten braucht freien Himmel; ein Steigen bei Signalverlust träfe auf das, was darüber ist.',
   'site.water.cure': 'Markiere eine Landung am nahen Ufer, und kopiere die Karte vor diesem Flug.',
   'site.water.say':
     'Über Wasser für {overWater}, {isPlanB, select, yes {ohne markierte Ausweichlandung} other {{planB} von der nächsten Ausweichlandung}}.',
