@@ -286,3 +286,33 @@ test('with the kit late nothing is judged and no figure is made up before it is 
     await expect(page.locator('body')).toContainText(/does not fit|no-go/);
   }
 });
+
+test('a mark for a gap is calibrated once on this device; a fixed tilt names its range and what a second camera misses', async ({
+  page,
+  bench,
+}) => {
+  await bench.open('calculators');
+  const gap = page.getByRole('region', { name: 'Mark for a gap' });
+  const first = gap.getByRole('row', { name: /^3/ }).getByRole('cell').first();
+  const byLens = await first.textContent();
+  await gap.getByLabel('Fills of the screen').fill('60');
+  await gap.getByLabel('Fills of the screen').press('Enter');
+  await gap.getByRole('button', { name: 'Calibrate mark' }).click();
+  await expect(gap).toContainText('Measured with this screen: 36.9° across');
+  await expect(first).not.toHaveText(byLens!);
+  const calibrated = await first.textContent();
+  await page.reload();
+  await expect(first).toHaveText(calibrated!);
+  await gap.getByRole('button', { name: 'Forget calibration' }).click();
+  await expect(first).toHaveText(byLens!);
+
+  const tilt = page.getByRole('region', { name: 'Fixed tilt' });
+  await expect(tilt).toContainText('0° to 30°');
+  await tilt.getByText('Beginner').click();
+  await expect(tilt).toContainText('0° to 10°');
+  await expect(tilt).toContainText('of its picture, at the top');
+  await tilt.getByLabel('Tilt of the second').fill('200');
+  await tilt.getByLabel('Tilt of the second').press('Enter');
+  await expect(tilt).toContainText('Above -30, up to 80.');
+  await bench.accessible();
+});

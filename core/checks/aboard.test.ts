@@ -101,4 +101,30 @@ describe('what is set before it is needed', () => {
     const at22 = film.locations.map((l) => ({ ...l, windowStart: '21:30', windowEnd: '23:00' }));
     expect(found({ ...film, shots, locations: at22 }).has('front-lights')).toBe(true);
   });
+
+  it('tries modes and limits with an aircraft that is new or was updated since it last flew; a simulated flight is none', () => {
+    const ids = film.kit.aircraft.map((a) => a.id);
+    const flownOn = (day: number, simulated = false) =>
+      ids.map((aircraftId, i) => ({
+        ...film.kit.flightLog[0]!,
+        id: `${day} ${i}`,
+        aircraftId,
+        simulated,
+        utcMs: Date.UTC(2027, 3, day, 12),
+      }));
+    const asks = (firmwareOn: string | null, flightLog: FilmInput['kit']['flightLog']) => {
+      const aircraft = film.kit.aircraft.map((a) => ({ ...a, firmwareOn }));
+      const codes = found({ ...film, kit: { ...film.kit, aircraft, flightLog } });
+      expect(codes.has('limits-set')).toBe(codes.has('stick-modes'));
+      return codes.has('stick-modes');
+    };
+    expect(asks(null, [])).toBe(true);
+    expect(asks(null, flownOn(5))).toBe(false);
+    expect(asks(null, flownOn(5, true))).toBe(true);
+    expect(asks('2027-04-04', flownOn(5))).toBe(false);
+    expect(asks('2027-04-06', flownOn(5))).toBe(true);
+    expect(asks('2027-04-06', [...flownOn(5), ...flownOn(7)])).toBe(false);
+    // What is looked up after the day of the film changes nothing on it.
+    expect(asks('2028-01-01', flownOn(5))).toBe(false);
+  });
 });

@@ -217,6 +217,8 @@ export const EN: Sentences = {
   'check.light-wanted.care': 'Not so: {untitled}.',
   'check.light-wanted.pass': 'All as planned.',
   'check.light-wanted.protects': 'The right move at the wrong minute.',
+  'check.limits-set.asks': 'Limits of height and distance are set in {aircraft}, no wider than today needs.',
+  'check.limits-set.protects': 'An unfamiliar aircraft that runs away in a straight line.',
   'check.lines.say': 'Not looked at yet: {asks}',
   'check.list': '{list}',
   'check.listen.asks': 'Sky and ears are free: other aircraft have the right of way; land when one comes.',
@@ -314,6 +316,10 @@ export const EN: Sentences = {
   'check.stake.asks':
     'Everybody aboard knows: if {aircraft} comes down here it is lost, with the card in it.',
   'check.stake.protects': 'A decision nobody has taken.',
+  'check.stick-modes.asks':
+    '{aircraft}: new, or updated since it was last flown. Low and near, each flight mode and stick direction is tried once, and the button that stops it at once.',
+  'check.stick-modes.protects':
+    'A surprise in the air: a mode that moved to another switch, a stick that does something else.',
   'check.storage.asks': 'Packs that rest for days are brought to around 50 to 60 %.',
   'check.storage.care': 'Fuller than that: {charge}.',
   'check.storage.pass': 'The next shoot is on {next}.',

@@ -23,7 +23,9 @@ const clampTo = (value: number, low: number, high: number): number => Math.min(h
 export const simulatedHours = (location: Location, nowMs: number): HourWeather[] => {
   const day = drawsOf(`${location.date}|${location.latitude.toFixed(2)}|${location.longitude.toFixed(2)}`);
   const [growth, turn, warm, drift] = [0.5 + day() * 1.1, (day() - 0.5) * 60, 4 + day() * 6, day()];
-  const issue = drawsOf(`${location.date}|${Math.floor(nowMs / HALF_DAY_MS)}|${location.latitude.toFixed(2)}`);
+  const issue = drawsOf(
+    `${location.date}|${Math.floor(nowMs / HALF_DAY_MS)}|${location.latitude.toFixed(2)}`,
+  );
   const news = { wind: 0.85 + issue() * 0.3, warm: (issue() - 0.5) * 2, sky: issue() < 0.3 ? 1 : 0 };
   return Array.from({ length: 24 }, (_, hour) => {
     const sun = Math.sin((Math.PI * clampTo(hour - 6, 0, 16)) / 16);

@@ -1,7 +1,9 @@
 import { sunAt } from '../../light';
 import { measured, message } from '../../messages';
 import { takeOffMass } from '../../payload';
-import { aircraftOf, shotsOf, type Check, type Context } from '../types';
+import type { Aircraft } from '../../model';
+import { dateIn } from '../../time';
+import { aircraftOf, shotsOf, some, type Check, type Context } from '../types';
 
 /** Below this the lamps of an aircraft light dust, leaves and faces near it, deg. Usual practice. */
 const LAMPS_SHOW_DEG = 6;
@@ -36,6 +38,27 @@ const carriedG = (c: Context): number =>
 const byProgram = (c: Context): boolean =>
   shotsOf(c).some((s) => BY_PROGRAM.has(s.facts.shot.move.kind) || s.facts.shot.overGround);
 
+/** The last day an aircraft was flown before a date; null where it never was. Simulated flights are none. */
+const lastFlown = (c: Context, craft: Aircraft): string | null =>
+  c.input.kit.flightLog
+    .filter((f) => f.aircraftId === craft.id && !f.simulated)
+    .map((f) => dateIn(f.utcMs, c.place.location.zone))
+    .filter((date) => date < c.date)
+    .sort()
+    .at(-1) ?? null;
+/** Aircraft that were never flown, or not since their firmware was looked up last: what they do may have changed. */
+const unfamiliar = (c: Context): Aircraft[] =>
+  aircraftOf(c).filter((a) => {
+    const flown = lastFlown(c, a);
+    return flown === null || (a.firmwareOn !== null && a.firmwareOn > flown && a.firmwareOn <= c.date);
+  });
+const familiarCheck = (code: string): Check =>
+  asked(code, 'launch-point', {
+    safety: true,
+    applies: (c) => unfamiliar(c).length > 0,
+    prompt: (c) => message(`check.${code}.asks`, { aircraft: some(unfamiliar(c).map((a) => a.name)) }),
+  });
+
 /** What is set in aircraft, controller and phone before it is needed. */
 export const SET_UP_CHECKS: readonly Check[] = [
   asked('identification', 'days-before', { scope: 'day', safety: true }),
@@ -51,5 +74,7 @@ export const SET_UP_CHECKS: readonly Check[] = [
     applies: (c) => carriedG(c) > 0,
     prompt: (c) => message('check.payload.asks', { carried: measured(carriedG(c), 'grams', 0) }),
   }),
+  familiarCheck('stick-modes'),
+  familiarCheck('limits-set'),
   asked('front-lights', 'launch-point', { scope: 'flight', applies: inLowSun }),
 ];

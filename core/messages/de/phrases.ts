@@ -54,6 +54,8 @@ export const PHRASES: Readonly<Record<string, string>> = {
   'All that surrounds the subject gathers in on it.': 'Alles ringsum sammelt sich auf das Motiv.',
   'Along the edge': 'Am Rand entlang',
   Alongside: 'Daneben',
+  'An empty field: one axis at a time, then two together, and every stick mode once.':
+    'Ein leeres Feld: erst eine Achse, dann zwei zusammen, und jeder Flugmodus einmal.',
   'An open field about a cone or a bag, twice as wide and high as planned.':
     'Ein offenes Feld um einen Kegel oder eine Tasche, doppelt so weit und hoch wie geplant.',
   'An open field with a helper who walks the line; nobody else near.':
@@ -85,6 +87,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
   Backward: 'Rückwärts',
   'Backward and throttle up together, the camera tilting down.':
     'Rückwärts und Gas zugleich, die Kamera neigt sich nach unten.',
+  'Backward on the same line': 'Rückwärts auf derselben Linie',
   'Backward only; a little tilt up as you leave.': 'Nur rückwärts; beim Wegfliegen etwas nach oben neigen.',
   'Backwards and up': 'Rückwärts und hoch',
   'Bearing from the subject to the camera: 180 stands south of it and looks north.':
@@ -184,6 +187,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
     'Belichtung, Fokus und Weißabgleich fest; nichts Nahes, das sich zwischen den Fotos verschiebt.',
   'Eye to eye, then above: intimate, then looking on.':
     'Auge in Auge, dann darüber: vertraut, dann betrachtend.',
+  'Forward on a line': 'Vorwärts auf einer Linie',
   'FPV line': 'FPV-Linie',
   'Falls or floats: the ground turns and comes, or goes.':
     'Fällt oder schwebt: der Boden dreht sich und kommt, oder geht.',
@@ -245,6 +249,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
   'Ground you know under you.': 'Boden, den du unter dir kennst.',
   'Guarded, indoors, fixed tilt': 'Geschützt, für innen, feste Neigung',
   'Half around': 'Halb herum',
+  'Half around, both ways': 'Halb herum, beide Richtungen',
   'Half of it is flown backwards or sideways: walk the line first.':
     'Die Hälfte wird rückwärts oder seitwärts geflogen: geh die Linie zuerst ab.',
   'Half of the circle is flown behind the subject, where you may not see the aircraft.':
@@ -260,6 +265,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
   'High sun, short dark shadows.': 'Hohe Sonne, kurze dunkle Schatten.',
   Hold: 'Halten',
   House: 'Haus',
+  'Hover and hold': 'Schweben und halten',
   'Hover time': 'Schwebezeit',
   'Hovers and turns to keep a subject in the frame.':
     'Schwebt und dreht sich, um ein Motiv im Bild zu halten.',
@@ -345,6 +351,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
   'Low-to-high push': 'Tief-hoch-Heranfahrt',
   'Makes a drawing of the place; people become marks on it.':
     'Macht eine Zeichnung aus dem Ort; Menschen werden Zeichen darauf.',
+  Marker: 'Marke',
   Mass: 'Masse',
   'Mast or pole': 'Mast',
   'May be flown into once somebody has said yes.': 'Darf beflogen werden, wenn jemand zugestimmt hat.',
@@ -410,6 +417,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
   'Plan-B landing': 'Ausweichlandung',
   'Plot from above': 'Grundstück von oben',
   'Portrait of a place': 'Porträt eines Ortes',
+  'Practice day': 'Übungstag',
   'Presses the far behind the near: big, calm, heavy.':
     'Drückt das Ferne hinter das Nahe: groß, ruhig, schwer.',
   'Propellers in frame from': 'Propeller im Bild ab',
@@ -463,6 +471,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
     'Seitwärts aus großer Entfernung, das Gieren bewegt sich kaum.',
   'Sideways only, out from behind something near.': 'Nur seitwärts, hinter etwas Nahem hervor.',
   'Sideways only; nothing else moves.': 'Nur seitwärts; nichts anderes bewegt sich.',
+  'Sideways, heading held': 'Seitwärts, Kurs gehalten',
   'Sideways, near things cross far ones: the strongest sense of depth.':
     'Seitwärts quert Nahes das Ferne: das stärkste Gefühl von Tiefe.',
   'Sideways, with the yaw following the subject.': 'Seitwärts, das Gieren folgt dem Motiv.',
@@ -508,6 +517,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
   'Stills bracket': 'Belichtungsreihe',
   'Stock set': 'Stock-Satz',
   'Straight down': 'Senkrecht nach unten',
+  'Straight up, nothing else': 'Gerade hoch, sonst nichts',
   'Straight-line hold': 'Geradeaus halten',
   'Strongest factor': 'Stärkster Faktor',
   Subject: 'Motiv',
@@ -557,6 +567,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
   'Throttle up only; tilt down if the subject should stay.':
     'Nur Gas; nach unten neigen, wenn das Motiv bleiben soll.',
   'Throttle up very gently, the camera tilting down with it.': 'Sehr sanft Gas, die Kamera neigt sich mit.',
+  'Tilt alone': 'Nur neigen',
   'Tilt at the start': 'Neigung am Anfang',
   'Tilt rate': 'Neigungsrate',
   'Tilt reveal': 'Neige-Enthüllung',
@@ -579,6 +590,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
   Tree: 'Baum',
   'Trees as high as the tallest of them.': 'Bäume, so hoch wie der höchste davon.',
   Turn: 'Drehung',
+  'Turn on the spot': 'Drehen auf der Stelle',
   'Turn rate': 'Drehrate',
   Turns: 'Umdrehungen',
   'Turns the subject a little in the light: presence without show.':
@@ -588,6 +600,7 @@ export const PHRASES: Readonly<Record<string, string>> = {
   'Under seven seconds across the frame it strobes: turn slowly.':
     'Unter sieben Sekunden quer durchs Bild stroboskopiert es: langsam drehen.',
   'Up and away': 'Hoch und weg',
+  'Up and tilt together': 'Steigen und neigen zugleich',
   'Up over the trees': 'Hoch über die Bäume',
   'Up to the neighbourhood': 'Hoch zur Nachbarschaft',
   'Up to the ridge, not the gutter.': 'Bis zum First, nicht bis zur Traufe.',

@@ -222,6 +222,9 @@ export const DE: Sentences = {
   'check.light-wanted.care': 'Nicht so: {untitled}.',
   'check.light-wanted.pass': 'Alles wie geplant.',
   'check.light-wanted.protects': 'Die richtige Bewegung zur falschen Minute.',
+  'check.limits-set.asks':
+    'Höhen- und Entfernungsgrenze sind gesetzt, nicht weiter, als der Tag braucht: {aircraft}.',
+  'check.limits-set.protects': 'Ein ungewohntes Fluggerät, das geradeaus davonfliegt.',
   'check.lines.say': 'Noch nicht angesehen: {asks}',
   'check.list': '{list}',
   'check.listen.asks':
@@ -325,6 +328,10 @@ export const DE: Sentences = {
   'check.stake.asks':
     'Alle an Bord wissen: Kommt {aircraft} hier herunter, ist es verloren, mit der Karte darin.',
   'check.stake.protects': 'Eine Entscheidung, die niemand getroffen hat.',
+  'check.stick-modes.asks':
+    '{aircraft}: neu, oder seit dem letzten Flug aktualisiert. Tief und nah wird jeder Flugmodus und jede Knüppelrichtung einmal probiert, und die Taste, die es sofort anhält.',
+  'check.stick-modes.protects':
+    'Eine Überraschung in der Luft: ein Modus auf einem anderen Schalter, ein Knüppel, der etwas anderes tut.',
   'check.storage.asks': 'Akkus, die Tage ruhen, sind auf etwa 50 bis 60 % gebracht.',
   'check.storage.care': 'Voller als das: {charge}.',
   'check.storage.pass': 'Der nächste Dreh ist am {next}.',

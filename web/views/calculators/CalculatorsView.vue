@@ -20,6 +20,8 @@ import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
+import FixedTilt from './FixedTilt.vue';
+import GapMark from './GapMark.vue';
 import { tr } from './messages';
 
 const film = useFilm();
@@ -282,6 +284,8 @@ const clock = (ms: number | null): string =>
       </ul>
       <p v-if="equal.length === 0" class="quiet">{{ tr('noneOnTheUsualDials') }}</p>
     </section>
+    <GapMark class="sheet" />
+    <FixedTilt class="sheet" />
     <section v-if="here" class="sheet" aria-labelledby="hour-title">
       <h2 id="hour-title">
         {{ tr('theHourFromClockAt', { clock: clock(here.startMs), name: here.place.name }) }}
@@ -358,12 +362,12 @@ const clock = (ms: number | null): string =>
   font-stretch: 84%;
   line-height: 1.15;
 }
-.big {
+.quick :deep(.big) {
   font-size: 19px;
   font-weight: 620;
   font-stretch: 90%;
 }
-.pair {
+.quick :deep(.pair) {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 10px;
