@@ -78,6 +78,18 @@ test('a chance shot begins with one touch, counts at once, and is taken back lik
   const made = file.shots.find((s) => s.chance)!;
   expect(file.shots.length).toBe(before + 1);
   expect(derived.shots.get(made.id)!.facts.energy!.totalWh).toBeGreaterThan(0);
+  // What it costs the rest of the day is said at once, and planned anew on one touch.
+  const cost = page.getByRole('region', { name: 'What it takes away' });
+  await expect(cost).toContainText(/Dropped|Moved|Lands with|still fits/);
+  await cost.getByRole('button', { name: 'Plan the rest anew' }).click();
+  const plan = page.getByRole('dialog', { name: 'What changed' });
+  await expect(plan.getByRole('heading', { level: 3 })).toHaveText(/Chance \d\d:\d\d/);
+  await plan.getByRole('button', { name: 'Keep the order as it is' }).click();
+  await expect(plan).toBeHidden();
+  await page.getByRole('button', { name: 'Chance shot' }).click();
+  await expect(cost).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(cost).toBeHidden();
   await page.keyboard.press('Control+z');
   await bench.saved();
   expect((await bench.stored()).file.shots.length).toBe(before);

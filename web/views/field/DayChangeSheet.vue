@@ -9,7 +9,7 @@ import {
 } from '@core/field';
 import { FilmDeriver } from '@core/film';
 import { dateIn } from '@core/time';
-import { computed, nextTick, ref, shallowRef } from 'vue';
+import { computed, nextTick, onMounted, ref, shallowRef } from 'vue';
 import { choices, SKY_WORDS, write } from '../../format';
 import DialogBox from '../../parts/DialogBox.vue';
 import DayDifferenceList from './DayDifferenceList.vue';
@@ -25,6 +25,8 @@ const props = defineProps<{
   locationIds: ReadonlySet<string>;
   packIds: readonly string[];
   nowMs: number;
+  /** What has changed already: the rest of the day is planned at once. */
+  changed?: string;
 }>();
 const emit = defineEmits<{ close: [] }>();
 const store = useFilm();
@@ -157,15 +159,20 @@ const apply = (): boolean => {
 const applyAndClose = (): void => {
   if (apply()) emit('close');
 };
-/** Makes the change, then has the rest of the day planned beside the page. */
-const applyAndPlan = async (): Promise<void> => {
-  if (!apply()) return;
+/** Has the rest of the day planned beside the page. */
+const planRest = async (): Promise<void> => {
   applied.value = true;
   await nextTick();
   const today = dateIn(props.nowMs, selection.place?.location.zone ?? 'UTC') === date.value;
   flights.nowMs = today ? props.nowMs : -Infinity;
   await flights.plan(date.value);
 };
+const applyAndPlan = (): void => {
+  if (apply()) void planRest();
+};
+onMounted(() => {
+  if (props.changed !== undefined) void planRest();
+});
 const takePlan = (): void => {
   flights.take();
   emit('close');
@@ -179,7 +186,7 @@ const close = (): void => {
 
 <template>
   <DialogBox :title="tr('whatChanged')" width="min(720px, 96vw)" @close="close">
-    <div v-if="!chosen" class="groups">
+    <div v-if="!chosen && !applied" class="groups">
       <section v-for="g in groups.filter((x) => x.choices.length > 0)" :key="g.name" :aria-label="g.name">
         <h3>{{ g.name }}</h3>
         <div v-if="g.charges" class="choices shares" role="group" :aria-label="tr('charge')">
@@ -200,7 +207,7 @@ const close = (): void => {
       </section>
     </div>
     <div v-else-if="applied" class="outcome">
-      <h3>{{ chosen.label }}</h3>
+      <h3>{{ chosen?.label ?? changed }}</h3>
       <div role="status" :aria-busy="flights.busy">
         <p v-if="flights.busy">{{ tr('planningTheRestOfThe', { progress: flights.progress }) }}</p>
         <p v-else-if="flights.failed" class="fault">{{ flights.failed }}</p>
@@ -216,7 +223,7 @@ const close = (): void => {
         <button class="btn" @click="close">{{ tr('keepTheOrderAsIt') }}</button>
       </div>
     </div>
-    <div v-else class="outcome">
+    <div v-else-if="chosen" class="outcome">
       <h3>{{ chosen.label }}</h3>
       <div role="status">
         <DayDifferenceList v-if="difference" :difference="difference" :none="tr('everyShotThatFitsStill')" />

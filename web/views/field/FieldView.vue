@@ -17,6 +17,7 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import { useDay } from '../flights/useDay';
 import { useLightPlace } from '../light/useLightPlace';
 import AirLine from './AirLine.vue';
+import DayDifferenceList from './DayDifferenceList.vue';
 import FlyingDial from './FlyingDial.vue';
 import FieldDrawing from './FieldDrawing.vue';
 import GroundSteps from './GroundSteps.vue';
@@ -122,7 +123,9 @@ const {
 const plannedWindMs = computed(() =>
   place.value && aloft.value ? locationAt(place.value.location, aloft.value.tookOffMs).windMs : 0,
 );
-const chance = useChanceShot(place);
+const { chance, begin: beginChance, close: closeChance } = useChanceShot(place);
+/** What has changed already when the rest of the day is to be planned anew. */
+const changed = ref<string>();
 const leaving = ref(false);
 const evening = ref(false);
 const simulating = ref(false);
@@ -211,6 +214,14 @@ const inputs = computed(
         @log="log"
         @cancel="landing = false"
       />
+      <section v-if="chance" class="chance-cost" :aria-label="tr('whatItTakesAway')">
+        <h2>{{ tr('chanceTakesAway', { title: chance.title }) }}</h2>
+        <DayDifferenceList :difference="chance.takes" :none="tr('everyShotThatFitsStill')" />
+        <button class="btn lead" @click="((changed = chance.title), (changing = true), closeChance())">
+          {{ tr('planTheRestAnew') }}
+        </button>
+        <button class="btn" @click="closeChance">{{ tr('close') }}</button>
+      </section>
       <GroundSteps
         v-if="!aloft && groundSteps.length > 0"
         :flight-id="nextFlight?.id ?? ''"
@@ -251,7 +262,7 @@ const inputs = computed(
         </button>
         <p v-else class="quiet">{{ tr('everyShotOfTheDay') }}</p>
         <p v-if="after" class="quiet">{{ tr('afterThatNameOf', { nameOf: nameOf(after.shotId) }) }}</p>
-        <button class="btn chance" @click="chance">{{ tr('chanceShot') }}</button>
+        <button class="btn chance" @click="beginChance">{{ tr('chanceShot') }}</button>
         <button class="btn" @click="changing = true">{{ tr('dayChanged') }}</button>
         <button class="btn" @click="leaving = true">{{ tr('leaveLocation') }}</button>
         <button class="btn" @click="simulating = true">{{ tr('simulatedAircraft') }}</button>
@@ -271,7 +282,8 @@ const inputs = computed(
         :location-ids="stillToCome"
         :pack-ids="packsOfDay"
         :now-ms="now"
-        @close="changing = false"
+        :changed="changed"
+        @close="((changing = false), (changed = undefined))"
       />
     </template>
     <div v-else class="empty">
@@ -320,6 +332,18 @@ const inputs = computed(
 }
 .where {
   margin: 0;
+}
+.chance-cost {
+  border-left: 6px solid var(--pick);
+  background: var(--slab-2);
+  padding: 8px 14px 12px;
+}
+.chance-cost h2 {
+  font-size: 18px;
+}
+.chance-cost .btn {
+  margin-top: 8px;
+  margin-inline-end: 8px;
 }
 .cols {
   display: grid;

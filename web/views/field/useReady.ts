@@ -126,7 +126,7 @@ export const useReady = (now: Ref<number>) => {
     return [];
   };
 
-  const begun = useChanceShot(
+  const { begin: begun } = useChanceShot(
     computed(() => derivedFilm.derived?.places.get(location.value?.id ?? '') ?? null),
   );
   /** The place is as it is now, the shot counts from now on, and the flying card shows it. */

@@ -239,5 +239,9 @@ const DE: Texts<typeof EN> = {
   simulatedFlights: 'simulierte Flüge',
   simulatedAdded:
     'Simuliert: {flights, plural, one {# Flug} other {# Flüge}}, {takes, plural, one {# Take} other {# Takes}}. Rückgängig nimmt sie zurück.',
+  whatItTakesAway: 'Was sie wegnimmt',
+  chanceTakesAway: '{title} zählt ab jetzt. So ändert sie den Rest des Tages:',
+  planTheRestAnew: 'Den Rest neu planen',
+  close: 'Schließen',
 };
 export default DE;

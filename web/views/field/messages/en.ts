@@ -235,4 +235,8 @@ export const EN = {
   simulatedFlights: 'simulated flights',
   simulatedAdded:
     'Simulated: {flights, plural, one {# flight} other {# flights}}, {takes, plural, one {# take} other {# takes}}. Undo takes them back.',
+  whatItTakesAway: 'What it takes away',
+  chanceTakesAway: '{title} counts from now on. It changes the rest of the day:',
+  planTheRestAnew: 'Plan the rest anew',
+  close: 'Close',
 } as const;
