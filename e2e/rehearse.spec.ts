@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
 import { expect, test } from './app';
 
 /** A browser without three dimensions: the shot is flown by its line from above. Software drawing would slow the clock down. */
@@ -197,4 +198,22 @@ test('with a camera screwed on the shot is flown by attitude: nobody holds speed
   await page.getByRole('link', { name: 'Rehearse' }).last().click();
   await expect(panel.getByText('No wind')).toBeVisible();
   await expect(panel.getByText('Fly by attitude', { exact: true })).toHaveCount(0);
+});
+
+test('a try is saved as a film of the lens, as long as it was flown', async ({ page, bench }) => {
+  await bench.open();
+  await bench.pick('Valley wakes');
+  await page.getByRole('link', { name: 'Rehearse' }).last().click();
+  const panel = page.getByRole('complementary', { name: 'Rehearsal' });
+  await panel.getByRole('button', { name: 'Fly shot' }).click();
+  await panel.getByRole('button', { name: 'End try' }).click({ timeout: 30_000 });
+  const save = panel.getByRole('button', { name: 'Save try as film (WebM)' });
+  const download = page.waitForEvent('download', { timeout: 90_000 });
+  await save.click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('1 Valley wakes.webm');
+  const bytes = await readFile(await file.path());
+  // EBML, the first bytes of every WebM.
+  expect([...bytes.subarray(0, 4)]).toEqual([0x1a, 0x45, 0xdf, 0xa3]);
+  await expect(save).toBeVisible();
 });

@@ -137,6 +137,41 @@ test('the cut is recorded as a film of its length and shape, is cancelled, and l
   await sheet.getByRole('link', { name: 'Save film' }).click();
   expect((await download).suggestedFilename()).toBe('Short-preview.webm');
   await bench.accessible();
+  // A flight that was rehearsed on this device takes the place of the plan: other pictures, as long.
+  const third = () =>
+    video.evaluate(
+      (v: HTMLVideoElement) =>
+        new Promise<string>((resolve) => {
+          v.onseeked = () => {
+            const canvas = Object.assign(document.createElement('canvas'), { width: 90, height: 160 });
+            canvas.getContext('2d')!.drawImage(v, 0, 0, 90, 160);
+            resolve(canvas.toDataURL());
+          };
+          v.pause();
+          v.currentTime = 0.2;
+        }),
+    );
+  const planned = await third();
+  expect(await third()).toBe(planned);
+  const controls = { forward: 0, right: 0, up: 1, yaw: 0, tilt: 0 };
+  const { rows } = (await (await page.request.get(`${app.address}/api/films/${id}`)).json()) as {
+    rows: { kind: string; value: { id: string; title: string } }[];
+  };
+  const own = rows.find((r) => r.kind === 'shot' && r.value.title === kept[0]!.title)!.value.id;
+  const try0 = { seed: 3, calm: true, handling: 'normal', mark: 80, recorded: [{ steps: 2400, controls }] };
+  await page.evaluate(
+    ([key, value]) => localStorage.setItem(key!, value!),
+    [`dusk-best-try:${own}`, JSON.stringify(try0)],
+  );
+  await page.reload();
+  await page.getByRole('button', { name: 'Preview film' }).click();
+  await sheet.getByText('One shot as rehearsed').click();
+  await sheet.getByRole('button', { name: 'Record preview film' }).click();
+  await expect(video).toBeVisible({ timeout: 120_000 });
+  await expect
+    .poll(() => video.evaluate((v: HTMLVideoElement) => (v.readyState > 0 ? v.duration : 0)))
+    .toBeCloseTo(0.8, 1);
+  expect(await third()).not.toBe(planned);
   await sheet.getByRole('button', { name: 'Record preview film' }).click();
   await sheet.getByRole('button', { name: 'Cancel' }).click();
   await expect(sheet.getByRole('button', { name: 'Record preview film' })).toBeVisible();

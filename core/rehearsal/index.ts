@@ -21,5 +21,6 @@ export {
   type StickMode,
   type Thumbs,
 } from './sticks';
+export { posedAt } from './posed';
 export { rehearsalOf, type RehearsedShot } from './of-shot';
 export { type Recorded, replay, stepsIn, Try, type TrySample } from './try';

@@ -21,6 +21,7 @@ import {
   markTry,
   MODE_AXES,
   nextGust,
+  posedAt,
   poseOf,
   profileGives,
   type RehearsedCraft,
@@ -184,6 +185,26 @@ describe('the aircraft by hand', () => {
     expect(again.state).toEqual(first.state);
     expect(again.samples).toEqual(first.samples);
     expect(replay(HIGH, craft, placeOf(wind, 10), first.recorded).state.at).not.toEqual(first.state.at);
+  });
+});
+
+describe('where the camera was', () => {
+  it('is the sample at its second, between two of them on the straight way, the short way round, and stands at the ends', () => {
+    const pose = (x: number, headingDeg: number) => ({ at: vec(x, 0, 9), headingDeg, tiltDeg: x });
+    const samples = [0, 1, 2, 4].map((tS, i) => ({ tS, pose: pose(tS * 10, [350, 10, 20, 20][i]!) }));
+    for (const s of samples)
+      expect(posedAt(samples, s.tS)).toMatchObject({ at: s.pose.at, tiltDeg: s.pose.tiltDeg });
+    expect(((posedAt(samples, 0.5)!.headingDeg % 360) + 360) % 360).toBeCloseTo(0, 9);
+    fc.assert(
+      fc.property(numberIn(0, 4), (tS) => {
+        const { at, tiltDeg } = posedAt(samples, tS)!;
+        expect(at.x).toBeCloseTo(10 * tS, 9);
+        expect(tiltDeg).toBeCloseTo(10 * tS, 9);
+      }),
+    );
+    expect(posedAt(samples, -3)).toBe(samples[0]!.pose);
+    expect(posedAt(samples, 99)).toBe(samples[3]!.pose);
+    expect(posedAt([], 1)).toBeNull();
   });
 });
 

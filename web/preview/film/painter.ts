@@ -1,6 +1,7 @@
 import type { DerivedShot } from '@core/film';
 import type { PreviewFrame } from '@core/handover';
 import type { Feature, Subject } from '@core/model';
+import type { Pose } from '@core/moves';
 import { momentAt, subjectAt, trackOf, type Track } from '@core/shot';
 import { WebGLRenderer } from 'three';
 import { PreviewScene } from '../scene';
@@ -26,6 +27,8 @@ export class FramePainter {
   constructor(
     readonly canvas: HTMLCanvasElement,
     private readonly shotOf: (id: string) => Painted | null,
+    /** Where the camera is instead of where the plan has it; null leaves it to the plan. */
+    private readonly poseOf: (id: string, moveS: number) => Pose | null = () => null,
   ) {
     this.renderer = new WebGLRenderer({ canvas: this.lens, antialias: true, preserveDrawingBuffer: true });
     this.renderer.setPixelRatio(1);
@@ -46,26 +49,40 @@ export class FramePainter {
   }
 
   paint({ clip, moveS }: PreviewFrame, caption: Caption, card: string): void {
-    const { width, height } = this.canvas;
     const shown = clip.number === null ? null : this.sceneFor(clip.shotId);
-    const facts = shown && this.shotOf(clip.shotId)?.shot.facts;
+    if (!shown) {
+      this.paintCard(card, caption);
+      return;
+    }
+    const at = Math.min(shown.track.totalS, Math.max(0, moveS));
+    const pose = this.poseOf(clip.shotId, moveS) ?? momentAt(shown.track, at).pose;
+    this.paintPose(clip.shotId, pose, at, caption);
+  }
+
+  /** What a shot's camera sees from somewhere, at a second of its move. */
+  paintPose(shotId: string, pose: Pose, moveS: number, caption: Caption): void {
+    const { width, height } = this.canvas;
+    const shown = this.sceneFor(shotId);
+    const facts = this.shotOf(shotId)?.shot.facts;
+    if (!shown || !facts) return;
+    // The recorded frame is drawn whole, and the part the cut uses is taken out of it.
+    const { widthShare, heightShare } = facts.frame;
+    const [w, h] = [Math.round(width / widthShare), Math.round(height / heightShare)];
+    if (this.lens.width !== w || this.lens.height !== h) this.renderer.setSize(w, h, false);
+    shown.scene.show(pose, subjectAt(facts, Math.min(shown.track.totalS, Math.max(0, moveS))));
+    this.renderer.render(shown.scene.scene, shown.scene.camera);
+    this.paper.drawImage(this.lens, (w - width) / 2, (h - height) / 2, width, height, 0, 0, width, height);
+    this.write(caption);
+  }
+
+  private paintCard(words: string, caption: Caption): void {
+    const { width, height } = this.canvas;
     this.paper.fillStyle = '#1c1a20';
     this.paper.fillRect(0, 0, width, height);
-    if (shown && facts) {
-      // The recorded frame is drawn whole, and the part the cut uses is taken out of it.
-      const { widthShare, heightShare } = facts.frame;
-      const [w, h] = [Math.round(width / widthShare), Math.round(height / heightShare)];
-      if (this.lens.width !== w || this.lens.height !== h) this.renderer.setSize(w, h, false);
-      const at = Math.min(shown.track.totalS, Math.max(0, moveS));
-      shown.scene.show(momentAt(shown.track, at).pose, subjectAt(facts, at));
-      this.renderer.render(shown.scene.scene, shown.scene.camera);
-      this.paper.drawImage(this.lens, (w - width) / 2, (h - height) / 2, width, height, 0, 0, width, height);
-    } else {
-      this.paper.fillStyle = '#f1ece4';
-      this.paper.font = `600 ${Math.round(height / 14)}px Archivo, sans-serif`;
-      this.paper.textAlign = 'center';
-      this.paper.fillText(card, width / 2, height / 2, width * 0.9);
-    }
+    this.paper.fillStyle = '#f1ece4';
+    this.paper.font = `600 ${Math.round(height / 14)}px Archivo, sans-serif`;
+    this.paper.textAlign = 'center';
+    this.paper.fillText(words, width / 2, height / 2, width * 0.9);
     this.write(caption);
   }
 

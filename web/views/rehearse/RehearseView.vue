@@ -2,7 +2,8 @@
 import { controlsFrom, profileGives, STICK_MODES } from '@core/rehearsal';
 import type { HandlingName } from '@core/model';
 import 'element-plus/es/components/segmented/style/css';
-import { ElSegmented } from 'element-plus';
+import 'element-plus/es/components/progress/style/css';
+import { ElProgress, ElSegmented } from 'element-plus';
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { choices, HANDLING_WORDS } from '../../format';
 import PickField from '../../parts/PickField.vue';
@@ -19,6 +20,7 @@ import { useGamepad } from './useGamepad';
 import { useKeySticks, type StickValues } from './useKeySticks';
 import { useRehearsal } from './useRehearsal';
 import { useRehearsedLog } from './useRehearsedLog';
+import { useTryFilm } from './useTryFilm';
 import { tr } from './messages';
 
 const CockpitCanvas = defineAsyncComponent(() => import('./CockpitCanvas.vue'));
@@ -57,6 +59,9 @@ const subjects = computed(() => {
   return own ? [...all.filter((x) => x.id !== own.id), own] : all;
 });
 const things = computed(() => store.list('feature').filter((x) => x.locationId === here.value));
+
+const tryFilm = useTryFilm(shot, subjects, things);
+const { stop: filming, share: filmShare, fault: filmFault } = tryFilm;
 
 const handling = ref<HandlingName>('normal');
 watch(
@@ -255,6 +260,16 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
           {{ tr('thisStickProfileIsSlower') }}
         </p>
         <MarksPane v-if="marks" :marks="marks" :total-s="rehearsed.trajectory.totalS" :counted="counted" />
+        <div v-if="marks && tryFilm.able && !noPicture && flight" class="film">
+          <button v-if="!filming" class="btn" @click="tryFilm.save(flight.samples)">
+            {{ tr('saveTryAsFilm') }}
+          </button>
+          <template v-else>
+            <ElProgress :percentage="filmShare" :aria-label="tr('saveTryAsFilm')" />
+            <button class="btn" @click="tryFilm.cancel">{{ tr('cancel') }}</button>
+          </template>
+          <p v-if="filmFault" class="fault" role="alert">{{ filmFault }}</p>
+        </div>
         <section class="aids" :aria-label="tr('aids')">
           <SwitchField
             :label="tr('framesAlongTheLine')"
@@ -382,6 +397,14 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
 }
 .acts .btn {
   min-height: 44px;
+}
+.film {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
+.film :deep(.el-progress) {
+  width: 100%;
 }
 .aids {
   display: grid;

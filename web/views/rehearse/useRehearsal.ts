@@ -10,28 +10,16 @@ import {
   stepsIn,
   Try,
   type Controls,
-  type Recorded,
   type RehearsedShot,
   type TryMarks,
 } from '@core/rehearsal';
 import type { DerivedShot } from '@core/film';
 import type { HandlingName } from '@core/model';
 import type { Trajectory } from '@core/moves';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch, type Ref } from 'vue';
+import { drawsOfTry, type KeptTry } from '../../composables/kept-tries';
 
 export type Phase = 'ready' | 'count' | 'flying' | 'frozen' | 'marked' | 'watching';
-
-/** A try that is kept: flown again it is the same flight. */
-export interface KeptTry {
-  readonly seed: number;
-  readonly calm: boolean;
-  readonly handling: HandlingName;
-  /** Flown by attitude, without position hold. */
-  readonly byAttitude?: boolean;
-  readonly mark: number;
-  readonly recorded: readonly Recorded[];
-}
 
 const COUNT_S = 3;
 /** A try ends by itself when it takes so much longer than the plan. */
@@ -41,12 +29,6 @@ const AT_END_M = 1.5;
 const AT_END_MS = 0.35;
 /** After a pause of the page no more than this is flown at once, s. */
 const MOST_STEP_S = 0.1;
-
-const drawsOf = (seed: number): (() => number) => {
-  const rng = xoroshiro128plus(seed);
-  for (let i = 0; i < 20; i += 1) rng.next();
-  return () => (rng.next() >>> 0) / 2 ** 32;
-};
 
 /** Flown by attitude it comes to no rest: it ends when it passes the end so near. */
 const PAST_END_M = 5;
@@ -97,7 +79,7 @@ export const useRehearsal = (
   const begin = (with0: number): Try | null => {
     if (!active) return null;
     seed = with0;
-    return new Try(active.trajectory.start, active.craft, { ...active.place, random: drawsOf(with0) });
+    return new Try(active.trajectory.start, active.craft, { ...active.place, random: drawsOfTry(with0) });
   };
   const reset = (): void => {
     active = rehearsed.value;

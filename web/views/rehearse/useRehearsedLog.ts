@@ -5,20 +5,11 @@ import { computed, ref, watch, type Ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import type { DerivedShot } from '@core/film';
 import { useFilm } from '../../stores/film';
-import type { KeptTry } from './useRehearsal';
+import { keepTry, keptTry, type KeptTry } from '../../composables/kept-tries';
 import { tr } from './messages';
 
 /** A try with this mark or more counts as a keeper. Own choice. */
 export const KEEPER_MARK = 70;
-
-const keyOf = (shotId: string): string => `dusk-best-try:${shotId}`;
-const readBest = (shotId: string): KeptTry | null => {
-  try {
-    return JSON.parse(localStorage.getItem(keyOf(shotId)) ?? 'null') as KeptTry | null;
-  } catch {
-    return null;
-  }
-};
 
 /** Tries of a shot as practice of its move: one entry a visit, the best try kept on this device so that it can be seen again. */
 export const useRehearsedLog = (
@@ -37,7 +28,7 @@ export const useRehearsedLog = (
     target,
     (id) => {
       entryId = '';
-      best.value = readBest(id);
+      best.value = keptTry(id);
     },
     { immediate: true },
   );
@@ -51,11 +42,7 @@ export const useRehearsedLog = (
   const add = (kept: KeptTry): string => {
     if (!best.value || kept.mark > best.value.mark) {
       best.value = kept;
-      try {
-        localStorage.setItem(keyOf(target.value), JSON.stringify(kept));
-      } catch {
-        // A full device keeps the mark, not the flight.
-      }
+      keepTry(target.value, kept);
     }
     const pilotId = store.film?.pilotId;
     const own = shot.value?.facts.shot;

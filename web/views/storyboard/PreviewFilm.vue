@@ -2,7 +2,9 @@
 import 'element-plus/es/components/progress/style/css';
 import { ElProgress } from 'element-plus';
 import { editTimeline, previewFrames, timecode, type PreviewFrame } from '@core/handover';
+import { posedAt, type TrySample } from '@core/rehearsal';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { keptTry, samplesOfKept } from '../../composables/kept-tries';
 import { fixed } from '../../format';
 import DialogBox from '../../parts/DialogBox.vue';
 import PickField from '../../parts/PickField.vue';
@@ -21,6 +23,14 @@ const derivedFilm = useDerivedFilm();
 const WIDTHS = [640, 960, 1280, 1920] as const;
 const widthPx = ref<number>(960);
 const captions = ref(true);
+/** Shots with a rehearsed flight on this device, and that flight. */
+const rehearsed = [...(derivedFilm.derived?.shots.values() ?? [])].flatMap((shot) => {
+  const kept = keptTry(shot.facts.shot.id);
+  return kept ? [{ shot, kept }] : [];
+});
+const withRehearsed = ref(false);
+const rehearsedSamples = (): ReadonlyMap<string, readonly TrySample[]> =>
+  new Map(rehearsed.map(({ shot, kept }) => [shot.facts.shot.id, samplesOfKept(shot, kept)]));
 const able = canRecord();
 const done = ref(0);
 const total = ref(0);
@@ -61,12 +71,13 @@ const record = async (): Promise<void> => {
   total.value = timeline.frames;
   const canvas = Object.assign(document.createElement('canvas'), sizeOf(widthPx.value));
   const control = (stop.value = new AbortController());
-  const painter = new FramePainter(canvas, painted);
+  const flown = withRehearsed.value ? rehearsedSamples() : new Map<string, readonly TrySample[]>();
+  let painter: FramePainter | null = null;
   const frames = previewFrames(timeline, input.film.preferences.preRollS);
   const paint = (frame: number): void => {
     const next = frames.next().value as PreviewFrame;
     const { clip } = next;
-    painter.paint(
+    painter?.paint(
       next,
       {
         name: captions.value ? clip.name : '',
@@ -76,6 +87,7 @@ const record = async (): Promise<void> => {
     );
   };
   try {
+    painter = new FramePainter(canvas, painted, (id, moveS) => posedAt(flown.get(id) ?? [], moveS));
     const blob = await recordFilm({
       canvas,
       fps: timeline.fps,
@@ -92,7 +104,7 @@ const record = async (): Promise<void> => {
   } catch {
     if (!control.signal.aborted) fault.value = tr('theFilmCouldNotBe');
   } finally {
-    painter.dispose();
+    painter?.dispose();
     stop.value = null;
   }
 };
@@ -130,6 +142,12 @@ const fileName = computed(
               captions = v;
             }
           "
+        />
+        <SwitchField
+          v-if="rehearsed.length > 0"
+          :label="tr('asRehearsed', { n: rehearsed.length })"
+          :value="withRehearsed"
+          :save="(v: boolean) => void (withRehearsed = v)"
         />
         <button v-if="!stop" class="btn lead" @click="record">{{ tr('recordPreviewFilm') }}</button>
         <button v-else class="btn" @click="stop.abort()">{{ tr('cancel') }}</button>

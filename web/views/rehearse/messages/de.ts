@@ -103,5 +103,9 @@ const DE: Texts<typeof EN> = {
   watchTheLine: 'Linie ansehen',
   watchedNotCountedAsA: 'Angesehen, nicht als Versuch gezählt.',
   whatIsFlown: 'Was geflogen wird',
+  saveTryAsFilm: 'Versuch als Film sichern (WebM)',
+  noCodecHere: 'Dieser Browser hat keinen Codec zum Aufnehmen.',
+  filmNotMade: 'Der Film konnte nicht gemacht werden.',
+  cancel: 'Abbrechen',
 };
 export default DE;

@@ -100,4 +100,8 @@ export const EN = {
   watchTheLine: 'Watch the line',
   watchedNotCountedAsA: 'Watched, not counted as a try.',
   whatIsFlown: 'What is flown',
+  saveTryAsFilm: 'Save try as film (WebM)',
+  noCodecHere: 'This browser has no codec to record with.',
+  filmNotMade: 'The film could not be made.',
+  cancel: 'Cancel',
 } as const;

@@ -31,4 +31,5 @@ export const EN = {
   thisBrowserHasNoCodec: 'This browser cannot record film. A current desktop browser can.',
   untitled: 'untitled',
   webmOfSize: 'WebM, {megabytes} MB',
+  asRehearsed: '{n, plural, one {One shot} other {# shots}} as rehearsed',
 } as const;
