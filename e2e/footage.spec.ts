@@ -147,6 +147,9 @@ test('a simulated flight leaves takes, a log and a card with four faults; the bo
   const record = page.getByRole('region', { name: 'Flight record' });
   await expect(record).toContainText('in the log already');
   await expect(record).toContainText(`${Math.round(entry!.minutes)}`);
+  // Each take that was noted is found in it, beside its line.
+  await expect(record.getByRole('listitem')).toHaveCount(takes.length);
+  await expect(record.getByRole('listitem').first()).toContainText('off its line by at most');
 
   await bench.open('footage');
   const pane = page.getByRole('region', { name: 'Card to shots' });

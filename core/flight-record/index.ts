@@ -9,3 +9,10 @@ export {
   type RecordPoint,
 } from './record';
 export { recordGpx, recordRows } from './write';
+export {
+  type FlownCorrection,
+  type FlownTake,
+  flownTake,
+  type RecordedSpot,
+  type TakeInTime,
+} from './flown-take';

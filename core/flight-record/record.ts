@@ -37,11 +37,14 @@ export const recordOfFlight = (
   };
 };
 
-/** Points of a record in the local metres of a location; height as told, 0 where it is not. */
-export const recordInMetres = ({ points }: FlightRecord, origin: Origin): readonly Vec3[] =>
+/**
+ * Points of a record in the local metres of a location.
+ * @param groundM height of the place of take-off in those metres: a record tells heights over it; where it tells none they are 0
+ */
+export const recordInMetres = ({ points }: FlightRecord, origin: Origin, groundM = 0): readonly Vec3[] =>
   points.map((p) => {
     const { xM, yM } = toLocal(origin.latitude, origin.longitude, p.latitude, p.longitude);
-    return vec(xM, yM, p.heightM ?? 0);
+    return vec(xM, yM, groundM + (p.heightM ?? 0));
   });
 
 /** What a record says of a flight. */

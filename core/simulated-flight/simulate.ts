@@ -48,8 +48,16 @@ const HOVER_M = 1.5;
 /** How much of the way it has wandered is left a second later (Ornstein–Uhlenbeck, about 5 s). */
 const WANDER_KEPT = Math.exp(-1 / 5);
 
-const placeOn = (span: FlightSpan, share: number): Vec3 => {
-  const { path } = span;
+/** The line of a take as it is planned, finer than the plan's own steps of it, in the way it is flown. */
+const lineOf = (span: FlightSpan, derived: FilmPlan): readonly Vec3[] | undefined => {
+  const fine = derived.shots.get(span.shotId ?? '')?.facts.trajectory?.samples.map((x) => x.pose.at);
+  const [first, last] = [fine?.[0], fine?.at(-1)];
+  const begin = span.path?.[0];
+  if (span.phase !== 'take' || !fine || !first || !last || !begin) return span.path;
+  return distance(begin, last) < distance(begin, first) ? [...fine].reverse() : fine;
+};
+
+const placeOn = (span: FlightSpan, path: readonly Vec3[] | undefined, share: number): Vec3 => {
   if (!path || path.length < 2) return between(span.from, span.to, share);
   const along = share * (path.length - 1);
   const i = Math.min(path.length - 2, Math.floor(along));
@@ -92,6 +100,7 @@ export const simulateFlight = (
     const seconds = span.seconds * (human ? nature.pace : 1) * Math.exp(nature.spread * normal(random));
     // A stretch that lasts longer takes more with it.
     const wattHours = span.seconds > 0 ? (span.wattHours * nature.appetite * seconds) / span.seconds : 0;
+    const path = lineOf(span, derived);
     const first = Math.ceil(tS);
     for (let second = first; second < tS + seconds; second += 1) {
       const share = seconds > 0 ? (second - tS) / seconds : 1;
@@ -101,7 +110,7 @@ export const simulateFlight = (
         drift.y * WANDER_KEPT + step * normal(random),
         drift.z * WANDER_KEPT + 0.5 * step * normal(random),
       );
-      const on = placeOn(span, share);
+      const on = placeOn(span, path, share);
       samples.push({
         tS: second,
         at: vec(

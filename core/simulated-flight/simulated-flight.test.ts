@@ -4,7 +4,15 @@ import { describe, expect, it } from 'vitest';
 import { demoFilm } from '../../demo';
 import { calibrationOf } from '../energy';
 import { FilmDeriver } from '../film';
-import { matchRecord, pathDeviation, recordFigures, recordInMetres, recordOfFlight } from '../flight-record';
+import {
+  flownTake,
+  matchRecord,
+  pathDeviation,
+  recordFigures,
+  recordInMetres,
+  recordOfFlight,
+} from '../flight-record';
+import { vec } from '../geometry';
 import { newRow, type FilmInput, type FlightLogEntry } from '../model';
 import { numberIn } from '../testing';
 import { matchClips, clipFaults } from '../card-match';
@@ -192,6 +200,58 @@ describe('a flight record', () => {
     expect(off.farthestM).toBeLessThan(20);
     expect(off.meanM).toBeLessThan(off.farthestM);
     expect(pathDeviation([], takes)).toBeNull();
+  });
+
+  it('holds the takes of its shots: their own line within what it wandered, back over the ground it took off from', () => {
+    let found = 0;
+    for (const [i, flight] of flights.entries()) {
+      const flown = simulateFlight(derived, flight, { ...EXACT, wanderM: 0.2 }, seeded(i));
+      const location = locationOf(flight.locationId);
+      const record = recordOfFlight(flown.samples, location, flight.startMs);
+      const at = recordInMetres(record, location, flight.launch.at.z);
+      const spots = record.points.map((p, k) => ({ utcMs: p.utcMs, at: at[k]! }));
+      for (const take of flown.takes) {
+        const { facts } = derived.shots.get(take.shotId)!;
+        if (!facts.trajectory) continue;
+        const lengthS = facts.seconds.takeS;
+        const planned = facts.trajectory.samples.map((s) => s.pose.at);
+        const own = flownTake(spots, { endMs: flight.startMs + take.endS * 1000, lengthS }, planned);
+        if (!own) continue;
+        found += 1;
+        expect(own.deviation.meanM, facts.shot.title).toBeLessThan(1.5);
+        expect(own.corrections).toEqual([]);
+      }
+    }
+    expect(found).toBeGreaterThan(10);
+  });
+
+  it('tells a correction in the middle of a take by its second, side and size; easing in and what a fix wanders are none', () => {
+    const planned = [vec(0, 0, 20), vec(0, 100, 20)];
+    const flownWith = (sideM: (s: number) => number, upM: (s: number) => number = () => 0) =>
+      flownTake(
+        Array.from({ length: 21 }, (_, s) => ({ utcMs: s * 1000, at: vec(sideM(s), s * 5, 20 + upM(s)) })),
+        { endMs: 20_000, lengthS: 20 },
+        planned,
+      )!;
+    const bump = (centreS: number, m: number) => (s: number) => m * Math.exp(-(((s - centreS) / 2) ** 2));
+    expect(flownWith(() => 0).corrections).toEqual([]);
+    expect(flownWith(() => 4).corrections).toEqual([]);
+    expect(flownWith((s) => 0.3 * s).corrections).toEqual([]);
+    expect(flownWith((s) => (s % 2 === 0 ? 0.8 : -0.8)).corrections).toEqual([]);
+    fc.assert(
+      fc.property(numberIn(6, 14), numberIn(4, 15), fc.boolean(), (centre, m, left) => {
+        const [turn, ...more] = flownWith(bump(centre, left ? -m : m)).corrections;
+        expect(more).toEqual([]);
+        expect(turn!.way).toBe('sideways');
+        expect(Math.abs(turn!.atS - centre)).toBeLessThanOrEqual(1);
+        expect(turn!.byM).toBeGreaterThan(m * 0.6);
+        expect(turn!.byM).toBeLessThanOrEqual(m);
+        expect(flownWith(() => 0, bump(centre, m)).corrections.map((c) => c.way)).toEqual(['height']);
+      }),
+    );
+    expect(flownWith(bump(1, 6)).corrections).toEqual([]);
+    expect(flownTake([], { endMs: 0, lengthS: 9 }, planned)).toBeNull();
+    expect(flownTake([{ utcMs: 0, at: vec(0, 0, 0) }], { endMs: 0, lengthS: 9 }, planned)).toBeNull();
   });
 
   it('without heights or charge still has its minutes; one moment is none', () => {

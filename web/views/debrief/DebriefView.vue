@@ -19,6 +19,7 @@ const shots = useDeferred(() =>
   store.input && derivedFilm.derived ? shotsFlown(store.input, derivedFilm.derived) : [],
 );
 const flights = computed(() => (store.input ? flownFlights(store.input) : []));
+const simulated = computed(() => flights.value.filter((f) => f.entry.simulated).length);
 const missing = computed(() => (store.input ? secondDay(store.input, shots.value) : []));
 const count = (status: string): number => shots.value.filter((s) => s.status === status).length;
 const begun = computed(() => flights.value.length > 0 || shots.value.some((s) => s.takes.length > 0));
@@ -45,6 +46,7 @@ const energy = computed(() => forecastError(flights.value.map((f) => f.energyErr
           {{ tr('andBiasEnergy', { bias: errorText(energy.bias) }) }}</template
         ><template v-if="minutes">.</template>
       </p>
+      <p v-if="simulated > 0" class="quiet">{{ tr('flightsAreSimulated', { n: simulated }) }}</p>
     </header>
     <p v-if="!begun" class="empty quiet">
       {{ tr('nothingIsFlownYetTakes') }}

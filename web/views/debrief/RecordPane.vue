@@ -1,40 +1,24 @@
 <script setup lang="ts">
-import { flightSpans, logFlight, plannedFigures, plannedShares } from '@core/day';
-import { matchRecord, pathDeviation, recordInMetres, type FlightRecord } from '@core/flight-record';
 import { clockText, dateIn, dayText } from '@core/time';
-import { computed, ref, shallowRef } from 'vue';
-import { v4 as uuid } from 'uuid';
-import {
-  guessColumns,
-  isGpx,
-  readTable,
-  RECORD_FIELDS,
-  recordFromGpx,
-  recordFromTable,
-  type RecordColumns,
-  type RecordField,
-  type RecordTable,
-} from '../../exchange/flight-records';
+import { computed } from 'vue';
+import { RECORD_FIELDS, type RecordField } from '../../exchange/flight-records';
+import { fixed } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
-import { useFilm } from '../../stores/film';
-import { useSelection } from '../../stores/selection';
 import LineMap from '../rehearse/LineMap.vue';
 import { tr } from './messages';
-import { fixed } from '../../format';
-import { readTextFile } from '../../exchange/text-file';
+import { useFlightRecord } from './useFlightRecord';
 
 /** A flight as a track or a table tells it: which flight it was, what it says, how far it was off the plan. */
-const store = useFilm();
 const derivedFilm = useDerivedFilm();
-const selection = useSelection();
-const fault = ref('');
-const file = ref('');
-const record = shallowRef<FlightRecord | null>(null);
-/** A table whose columns somebody has to name. */
-const table = shallowRef<RecordTable | null>(null);
-const columns = shallowRef<RecordColumns | null>(null);
+const { fault, file, table, columns, column, zone, read, match, lines, takes, add } = useFlightRecord();
+const bringIn = (event: Event): void => {
+  const field = event.target as HTMLInputElement;
+  const chosen = field.files?.[0];
+  field.value = '';
+  if (chosen) void read(chosen);
+};
 const FIELD_WORDS: Readonly<Record<RecordField, string>> = {
   get time() {
     return tr('time');
@@ -52,115 +36,14 @@ const FIELD_WORDS: Readonly<Record<RecordField, string>> = {
     return tr('charge');
   },
 };
-const zone = computed(() => derivedFilm.locations[0]?.zone ?? 'UTC');
-const keyOf = (headings: readonly string[]): string => `dusk-record-columns:${headings.join('|')}`;
-const columnsKnown = (headings: readonly string[]): RecordColumns => {
-  try {
-    const kept = localStorage.getItem(keyOf(headings));
-    return kept ? (JSON.parse(kept) as RecordColumns) : guessColumns(headings);
-  } catch {
-    return guessColumns(headings);
-  }
-};
-
-const take = (result: ReturnType<typeof recordFromTable>): void => {
-  record.value = result.ok ? result.value : null;
-  fault.value = result.ok ? '' : tr('fileReason', { file: file.value, reason: result.reason });
-};
-const reread = (): void => {
-  if (table.value && columns.value) take(recordFromTable(table.value, columns.value, zone.value));
-};
-const bringIn = async (event: Event): Promise<void> => {
-  const field = event.target as HTMLInputElement;
-  const chosen = field.files?.[0];
-  field.value = '';
-  if (!chosen) return;
-  file.value = chosen.name;
-  [table.value, columns.value, record.value] = [null, null, null];
-  const text = await readTextFile(chosen);
-  if (isGpx(text)) {
-    take(recordFromGpx(text));
-    return;
-  }
-  const read = readTable(text);
-  if (!read.ok) {
-    take(read);
-    return;
-  }
-  table.value = read.value;
-  columns.value = columnsKnown(read.value.headings);
-  reread();
-};
-const column = (field: RecordField, heading: string | null): void => {
-  if (!table.value || !columns.value) return;
-  columns.value = { ...columns.value, [field]: heading };
-  localStorage.setItem(keyOf(table.value.headings), JSON.stringify(columns.value));
-  reread();
-};
 const headings = computed(() => [
   { value: null as string | null, label: tr('notInTheFile') },
   ...(table.value?.headings ?? []).map((h) => ({ value: h as string | null, label: h })),
 ]);
-
-const match = computed(() =>
-  record.value && derivedFilm.derived
-    ? matchRecord(record.value, {
-        locations: derivedFilm.locations,
-        flights: [...derivedFilm.derived.places.values()].flatMap((p) => [...p.flights]),
-        log: store.list('flightLogEntry'),
-      })
-    : null,
-);
-const lines = computed(() => {
-  const m = match.value;
-  if (!m?.location || !record.value || !derivedFilm.derived) return null;
-  const flown = recordInMetres(record.value, m.location);
-  const every = Math.max(1, Math.floor(flown.length / 600));
-  const spans = m.flight ? flightSpans(m.flight, derivedFilm.derived) : [];
-  const planned = spans.flatMap((s) => s.path ?? [s.from, s.to]);
-  return {
-    flown: flown.filter((_, i) => i % every === 0),
-    planned,
-    off: pathDeviation(
-      flown.filter((_, i) => i % every === 0),
-      planned,
-    ),
-  };
-});
 const percent = (share: number | null): string => (share === null ? '–' : `${Math.round(100 * share)} %`);
-const add = (): void => {
-  const m = match.value;
-  const flight = m?.flight;
-  const location = m?.location;
-  const pack = store.get('pack', flight?.packId ?? '');
-  if (!m || !flight || !location || !pack) return;
-  const planned = plannedShares(flight);
-  const [fault0] = store.commit(
-    tr('flightRecord'),
-    logFlight(
-      {
-        filmId: store.filmId,
-        flightId: flight.id,
-        aircraftId: flight.aircraftId,
-        takeOff: clockText(m.figures.takeOffMs, location.zone),
-        minutes: Math.max(0.1, Math.round(m.figures.minutes * 10) / 10),
-        ...plannedFigures(flight, derivedFilm.along.aircraft),
-        windMs: null,
-        startShare: m.figures.startShare ?? planned.startShare,
-        endShare: m.figures.endShare ?? planned.endShare,
-        temperatureC: location.temperatureC,
-        outcome: 'as-planned',
-        condition: 'sound',
-        shotIds: flight.stops.map((s) => s.shotId).filter((id) => derivedFilm.derived?.done.has(id)),
-        notes: tr('fromFile', { file: file.value }).slice(0, 200),
-      },
-      pack,
-      { date: dateIn(m.figures.takeOffMs, location.zone), zone: location.zone },
-      null,
-      uuid(),
-    ),
-  );
-  selection.say(fault0?.say ?? tr('loggedFromFileUndoTakes', { file: file.value }));
+const nameOf = (shotId: string): string => {
+  const shot = derivedFilm.derived?.shots.get(shotId);
+  return shot ? `${shot.number} ${shot.facts.shot.title}`.trim() : '';
 };
 </script>
 
@@ -244,6 +127,21 @@ const add = (): void => {
         :height="170"
       />
     </div>
+    <template v-if="takes.length > 0">
+      <h3>{{ tr('takesInTheRecord') }}</h3>
+      <ul class="takes">
+        <li v-for="t in takes" :key="t.id" :class="{ corrected: t.corrections.length > 0 }">
+          <b>{{ nameOf(t.shotId) }}</b>
+          <span class="quiet">{{ clockText(t.endMs, match?.location?.zone ?? zone) }}</span>
+          <span>{{ tr('offItsLine') }} <Fig :value="t.deviation.farthestM" quantity="metres" /></span>
+          <span v-if="t.corrections.length === 0" class="quiet">{{ tr('noCorrection') }}</span>
+          <span v-for="(c, i) in t.corrections" :key="i" class="why"
+            >{{ tr('correctedAt', { second: Math.round(c.atS), way: c.way }) }}
+            <Fig :value="c.byM" quantity="metres"
+          /></span>
+        </li>
+      </ul>
+    </template>
     <button v-if="match?.flight" class="btn lead" @click="add">{{ tr('addToLog') }}</button>
   </section>
 </template>
@@ -272,6 +170,29 @@ const add = (): void => {
   grid-template-columns: 1fr auto;
   gap: 14px;
   margin: 8px 0;
+}
+.takes {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0 12px;
+}
+.takes li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  padding: 5px 0 5px 8px;
+  border-top: 1px solid var(--line);
+  border-left: 3px solid transparent;
+}
+.takes .corrected {
+  border-left-color: var(--care);
+}
+.why {
+  color: var(--care);
+}
+h3 {
+  font-size: 15px;
+  margin: 10px 0 2px;
 }
 dl {
   display: grid;

@@ -88,5 +88,11 @@ const DE: Texts<typeof EN> = {
   whatIsMissingIsPlanned: 'Das Fehlende ist für {date} geplant. Rückgängig nimmt es zurück.',
   wind: 'Wind',
   windErrorThanPlannedBy: '{windError} als geplant um',
+  takesInTheRecord: 'Takes in dieser Aufzeichnung',
+  offItsLine: 'neben der Linie höchstens',
+  noCorrection: 'keine Korrektur in der Mitte',
+  correctedAt: 'korrigiert bei {second} s, {way, select, height {in der Höhe, um} other {seitlich, um}}',
+  flightsAreSimulated:
+    '{n, plural, one {Einer dieser Flüge ist} other {# dieser Flüge sind}} simuliert. Was für den nächsten Plan gelernt wird, lässt sie aus.',
 };
 export default DE;

@@ -85,4 +85,10 @@ export const EN = {
   whatIsMissingIsPlanned: 'What is missing is planned for {date}. Undo takes it back.',
   wind: 'Wind',
   windErrorThanPlannedBy: '{windError} than planned by',
+  takesInTheRecord: 'Takes in this record',
+  offItsLine: 'off its line by at most',
+  noCorrection: 'no correction in the middle',
+  correctedAt: 'corrected at {second} s, {way, select, height {in height, by} other {sideways, by}}',
+  flightsAreSimulated:
+    '{n, plural, one {One of these flights is} other {# of these flights are}} simulated. What is learned for the next plan leaves them out.',
 } as const;
