@@ -32,6 +32,15 @@ export default defineConfig({
           hookTimeout: 180_000,
         },
       },
+      {
+        resolve: { alias },
+        test: {
+          name: 'engine',
+          include: ['e2e/engine/**/*.test.ts'],
+          testTimeout: 180_000,
+          hookTimeout: 180_000,
+        },
+      },
     ],
   },
 });

@@ -70,23 +70,24 @@ const build = (force = false) => {
   must(bin('vite'), ['build', '--logLevel', 'warn']);
 };
 
-const CHROMIUM = '/usr/bin/chromium';
-/** Chromium comes from Debian; installed when this runs as root and it is missing. */
-const chromium = () => {
-  if (existsSync(CHROMIUM)) return true;
+/** Browsers of the tests come from Debian; installed when this runs as root and one is missing. */
+const BROWSERS = { chromium: '/usr/bin/chromium', 'firefox-esr': '/usr/bin/firefox-esr' };
+const browsers = () => {
+  const missing = Object.keys(BROWSERS).filter((name) => !existsSync(BROWSERS[name]));
+  if (missing.length === 0) return;
   if (process.getuid?.() !== 0) {
-    console.error('Chromium is missing: apt-get install chromium');
-    return false;
+    console.error(`Missing for the browser tests: apt-get install ${missing.join(' ')}`);
+    return;
   }
-  console.log('Installing Chromium for the browser tests.');
+  console.log(`Installing ${missing.join(' and ')} for the browser tests.`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   run('apt-get', ['update', '-qq'], { env });
-  return (
-    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+  // One by one: without the second engine the first still runs.
+  for (const name of missing)
+    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], {
       env,
       stdio: ['ignore', 'ignore', 'inherit'],
-    }).status === 0
-  );
+    });
 };
 
 /** Runs the server until it ends; what asks this process to stop asks the server. */
@@ -127,7 +128,33 @@ const part = (name, args, report, totalsOf) => {
   };
 };
 
-const test = () => {
+/** Checks that use one processor each, two at a time; what each says is shown when it has ended. */
+const together = async (checks) => {
+  const results = new Map();
+  const waiting = [...checks];
+  const work = async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) {
+      const [name, [command, ...args]] = next;
+      const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+      const said = [];
+      for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => said.push(text));
+      const status = await new Promise((resolve) => {
+        child.on('error', (error) => {
+          said.push(`${error.message}\n`);
+          resolve(1);
+        });
+        child.on('close', resolve);
+      });
+      console.log(`\n== ${name}\n${Buffer.concat(said.map((s) => Buffer.from(s))).toString()}`.trimEnd());
+      const good = status === 0;
+      results.set(name, { name, passed: good ? 1 : 0, failed: good ? 0 : 1, skipped: 0, reasons: [] });
+    }
+  };
+  await Promise.all([work(), work()]);
+  return checks.map(([name]) => results.get(name));
+};
+
+const test = async () => {
   mkdirSync('.cache', { recursive: true });
   const vitest = (r) => ({
     passed: r.numPassedTests,
@@ -150,20 +177,24 @@ const test = () => {
     `--outputFile.json=.cache/${project}.json`,
   ];
   const parts = [
-    part('format', [bin('prettier'), '--check', '--log-level', 'warn', '.']),
-    part('lint', [bin('eslint'), '.', '--max-warnings', '0']),
-    part('licences', [process.execPath, 'scripts/licences.mjs']),
-    part('types', [bin('tsc'), '--noEmit', '-p', 'tsconfig.json']),
-    part('types of the tools', [bin('tsc'), '--noEmit', '-p', 'e2e/tsconfig.json']),
-    part('types of the pages', [bin('vue-tsc'), '--noEmit', '-p', 'web/tsconfig.json']),
+    ...(await together([
+      ['lint', [bin('eslint'), '.', '--max-warnings', '0']],
+      ['types of the pages', [bin('vue-tsc'), '--noEmit', '-p', 'web/tsconfig.json']],
+      ['types', [bin('tsc'), '--noEmit', '-p', 'tsconfig.json']],
+      ['types of the tools', [bin('tsc'), '--noEmit', '-p', 'e2e/tsconfig.json']],
+      ['format', [bin('prettier'), '--check', '--log-level', 'warn', '.']],
+      ['licences', [process.execPath, 'scripts/licences.mjs']],
+    ])),
     part('unit', both('unit'), '.cache/unit.json', vitest),
     part('server', both('server'), '.cache/server.json', vitest),
   ];
   build();
+  browsers();
   parts.push(
-    chromium()
+    existsSync(BROWSERS.chromium)
       ? part('browser', [bin('playwright'), 'test', ...rest], '.cache/browser.json', playwright)
       : { name: 'browser', passed: 0, failed: 1, skipped: 0 },
+    part('second engine', both('engine'), '.cache/engine.json', vitest),
   );
   console.log('');
   for (const p of parts)
@@ -218,4 +249,4 @@ if (!act) {
   process.exit(1);
 }
 if (!shipped()) install();
-act();
+await act();
