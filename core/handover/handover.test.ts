@@ -7,6 +7,7 @@ import { numberIn } from '../testing';
 import { cutCoverage } from './coverage';
 import { calendarEvents } from './events';
 import { editTimeline } from './edit-timeline';
+import { exposureMinutes } from './exposure-minutes';
 import { previewFrames } from './preview-frames';
 import { inCutOrder, inFlyingOrder, shotLines, type Handover } from './lines';
 import { HANDOVER_TABLES } from './tables';
@@ -258,5 +259,33 @@ describe('coverage of the cut', () => {
     const clips = editTimeline(all).clips;
     for (const p of covered.places)
       for (const clip of clips.filter((k) => k.shotId === p.id)) expect(clip.take).toBe(p.best);
+  });
+});
+
+describe('exposure by the minute', () => {
+  it('follows each planned shot through its minutes; at the minute it is flown it is the setting of its line', () => {
+    const all = whole(film);
+    const rows = exposureMinutes(all);
+    const lines = shotLines(all).filter((l) => l.startMs !== null && l.exposure !== null);
+    expect(lines.length).toBeGreaterThan(8);
+    let same = 0;
+    for (const line of lines) {
+      const own = rows.filter((r) => r.line.id === line.id);
+      const planned = own.filter((r) => r.planned);
+      expect(planned.length, line.title).toBeGreaterThan(0);
+      expect(own[0]!.utcMs).toBeLessThan(line.startMs! - 8 * 60_000);
+      for (const [i, r] of own.entries()) if (i > 0) expect(r.utcMs - own[i - 1]!.utcMs).toBe(60_000);
+      const { aperture, shutterS, iso } = line.exposure!;
+      if (
+        planned.some(({ choice: c }) => c?.aperture === aperture && c.shutterS === shutterS && c.iso === iso)
+      )
+        same += 1;
+    }
+    // A line holds one setting over a flight where it can: most, not all, are those of the very minute.
+    expect(same).toBeGreaterThan(lines.length / 2);
+    const starts = [...new Set(rows.map((r) => r.line.id))].map(
+      (id) => rows.find((r) => r.line.id === id)!.line.startMs!,
+    );
+    expect([...starts].sort((a, b) => a - b)).toEqual(starts);
   });
 });

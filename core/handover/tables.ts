@@ -2,6 +2,7 @@ import { lifeOf } from '../cards';
 import { boardOf, type GroundPlace } from '../story';
 import { clockText, dateIn } from '../time';
 import { writeShutter } from '../units';
+import { exposureMinutes, type ExposureMinute } from './exposure-minutes';
 import { inCutOrder, inFlyingOrder, shotLines, type Handover, type ShotLine } from './lines';
 
 /** What stands in a cell; null for what is not known. */
@@ -131,6 +132,20 @@ const FLIGHT: readonly Column<FlightRow>[] = [
   },
 ];
 
+const MINUTE: readonly Column<ExposureMinute>[] = [
+  { head: 'Date', cell: (m) => m.line.date },
+  { head: 'Location', cell: (m) => m.line.location },
+  { head: 'Time', cell: (m) => clock(m.utcMs, m.line.zone) },
+  { head: 'Shot', cell: (m) => m.line.number },
+  { head: 'Title', cell: (m) => m.line.title },
+  { head: 'Planned', cell: (m) => (m.planned ? 'yes' : 'no') },
+  { head: 'EV', cell: (m) => rounded(m.ev100, 1) },
+  { head: 'Aperture', cell: (m) => (m.choice ? `f/${m.choice.aperture}` : '') },
+  { head: 'Shutter', cell: (m) => (m.choice ? writeShutter(m.choice.shutterS) : '') },
+  { head: 'ISO', cell: (m) => m.choice?.iso ?? null },
+  { head: 'Filter', cell: (m) => m.filter },
+];
+
 interface StockRow {
   readonly line: ShotLine;
   /** Its take with a clip; null for what is planned. */
@@ -215,6 +230,7 @@ export const HANDOVER_TABLES: readonly HandoverTable[] = [
   table('flights', 'Flights', FLIGHT, (w) =>
     [...w.derived.places.values()].flatMap((place) => place.flights.map((_, index) => ({ place, index }))),
   ),
+  table('exposure-minutes', 'Exposure by minute', MINUTE, exposureMinutes),
   table('packs', 'Battery packs', PACK, (w) => w.input.kit.packs),
   table('cards', 'Cards', CARD, (w) => w.input.kit.cards),
 ];

@@ -61,6 +61,7 @@ export const documentGroups = (): readonly {
       listed('shots-cut.csv', tr('shotsInCutOrder'), 'CSV'),
       listed('ground-shots.csv', tr('groundShots'), 'CSV'),
       listed('stock.csv', tr('stockSet'), 'CSV'),
+      listed('exposure-minutes.csv', tr('exposureByMinute'), 'CSV'),
       listed('takes.csv', tr('takes'), 'CSV'),
       listed('flights.csv', tr('flights'), 'CSV'),
       listed('packs.csv', tr('batteryPacks'), 'CSV'),

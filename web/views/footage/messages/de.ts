@@ -135,7 +135,6 @@ const DE: Texts<typeof EN> = {
   clipsReadOf: 'Clip {done} von {all} gelesen',
   picturesTaken: 'Bild {done} von {all}',
   noPathYet: 'noch kein Weg',
-  coverage: 'Deckung des Schnitts',
   coverageSums: '{kept} von {total} s behalten{maybe, select, 0 {} other {, {maybe} s gehen vielleicht}}',
   asBoard: 'Tafel',
   asTable: 'Tabelle',
@@ -156,5 +155,6 @@ const DE: Texts<typeof EN> = {
   takesAreNamed: 'Die Takes haben die Namen ihrer Clips.',
   showTheMatch: 'Zuordnung zeigen',
   pictureOfClip: 'Bild von {clip}',
+  exposureByMinute: 'Belichtung nach Minuten',
 };
 export default DE;

@@ -131,7 +131,6 @@ export const EN = {
   clipsReadOf: 'Clip {done} of {all} read',
   picturesTaken: 'Picture {done} of {all}',
   noPathYet: 'no path yet',
-  coverage: 'Coverage of the cut',
   coverageSums: '{kept} of {total} s kept{maybe, select, 0 {} other {, {maybe} s may do}}',
   asBoard: 'Board',
   asTable: 'Table',
@@ -152,4 +151,5 @@ export const EN = {
   takesAreNamed: 'The takes have the names of their clips.',
   showTheMatch: 'Show the match',
   pictureOfClip: 'Picture of {clip}',
+  exposureByMinute: 'Exposure by minute',
 } as const;
