@@ -137,6 +137,15 @@ const paths: Readonly<Record<string, Partial<Record<Method, Described & { readon
         responses: { 200: ok('File', ref('film-file')), 404: problem('No such film') },
       },
     },
+    '/api/films/{id}/file.zip': {
+      get: {
+        operationId: 'exportFilmFolder',
+        summary:
+          'The film as one ZIP: film.json, with the path of each file instead of its bytes, and the files beside it',
+        parameters: [idParameter],
+        responses: { 200: file('The ZIP'), 404: problem('No such film') },
+      },
+    },
     '/api/films/{id}/documents/{name}': {
       get: {
         operationId: 'makeDocument',
@@ -161,8 +170,13 @@ const paths: Readonly<Record<string, Partial<Record<Method, Described & { readon
     '/api/films/import': {
       post: {
         operationId: 'importFilm',
-        summary: 'Takes in a film file of up to 250 MB under new ids',
-        requestBody: json(ref('film-file')),
+        summary: 'Takes in a film file of up to 250 MB under new ids, as JSON or as the ZIP it is saved as',
+        requestBody: {
+          content: {
+            'application/json': { schema: ref('film-file') },
+            'application/zip': { schema: { type: 'string', format: 'binary' } },
+          },
+        },
         responses: {
           201: ok('The new film', record({ id: idText })),
           400: problem('Not a film file'),

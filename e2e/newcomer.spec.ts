@@ -152,7 +152,9 @@ test('a film file goes out and comes in again; what is no film is refused with a
   const row = page.locator('li', { hasText: 'The Valdegris line' }).first();
   const download = page.waitForEvent('download');
   await row.getByRole('link', { name: 'Save as file' }).click();
-  const path = await (await download).path();
+  const saved = await download;
+  expect(saved.suggestedFilename()).toBe('The Valdegris line.zip');
+  const path = await saved.path();
   await page
     .getByLabel('Open a film file')
     .setInputFiles({ name: 'notes.json', mimeType: 'application/json', buffer: Buffer.from('{"a":') });

@@ -10,10 +10,11 @@ const hostName = (header: string): string =>
     .replace(/^\[(.*)\]$/, '$1')
     .toLowerCase();
 
-/** Files come as they are, everything else as JSON. */
+/** Files come as they are, a whole film also as a folder, everything else as JSON. */
 const checkBody = (request: Request): void => {
   const file = request.path === '/api/assets';
-  if (request.is(file ? [...ASSET_MIMES] : ['application/json'])) return;
+  const film = request.path === '/api/films/import' ? ['application/zip'] : [];
+  if (request.is(file ? [...ASSET_MIMES] : ['application/json', ...film])) return;
   throw new HttpProblem(
     415,
     file ? 'asset-kind' : 'not-json',

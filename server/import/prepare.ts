@@ -2,6 +2,7 @@ import type { Change, FilmFile } from '@contract';
 import { checkFilmFile } from '../services/checks';
 import { HttpProblem } from '../http/problem';
 import { importChanges } from './changes';
+import { isFolder, readFilmFolder } from './film-folder';
 
 /** A film file, read and checked, as it goes into the database. */
 export interface PreparedImport {
@@ -18,10 +19,11 @@ export const preparedImport = (file: FilmFile, here: readonly string[]): Prepare
 });
 
 /**
- * Reads, checks and prepares the bytes of a film file.
+ * Reads, checks and prepares the bytes of a film file: JSON, or a folder as ZIP.
  * @throws HttpProblem 400 naming what is wrong with it
  */
 export const readImport = (bytes: Uint8Array, here: readonly string[]): PreparedImport => {
+  if (isFolder(bytes)) return preparedImport(checkFilmFile(readFilmFolder(bytes)), here);
   let body: unknown;
   try {
     body = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes));

@@ -1,3 +1,4 @@
+import { once } from 'node:events';
 import { ASSET_LIMIT, ASSET_MIMES, EXCHANGE_LIMIT } from '@core/model';
 import { demoFilm } from '@demo';
 import { FilmFileSchema, KitFileSchema, openApi } from '@contract';
@@ -14,6 +15,7 @@ import { storageTrouble } from '../services/storage';
 import type { Store } from '../services/store';
 import type { Feed } from '../services/feed';
 import { documentOf, makeBeside, PAPERS } from '../documents';
+import { writeFilmFolder } from '../import/film-folder';
 import { events } from './events';
 
 const BATCH_LIMIT = '2mb';
@@ -88,7 +90,7 @@ export const api = (
   });
   router.post(
     '/films/import',
-    express.raw({ limit: EXCHANGE_LIMIT, type: 'application/json' }),
+    express.raw({ limit: EXCHANGE_LIMIT, type: ['application/json', 'application/zip'] }),
     async (request, response) => {
       const body: unknown = request.body;
       const bytes = Uint8Array.from(Buffer.isBuffer(body) ? body : []);
@@ -115,6 +117,18 @@ export const api = (
   router.get('/films/:id/file', async (request, response) => {
     const file = await films.exportFile(request.params.id);
     response.attachment(`${fileNameOf(file.film.name)}.json`).send(JSON.stringify(file, null, 1));
+  });
+  router.get('/films/:id/file.zip', async (request, response) => {
+    const parts = await films.exportParts(request.params.id);
+    response.attachment(`${fileNameOf(parts.film.film.name)}.zip`).type('application/zip');
+    const left = closedEarly(response);
+    await writeFilmFolder({ ...parts, bytesOf: (id) => films.bytesOf(id) }, async (piece) => {
+      // A reader that is slower than the database is waited for.
+      if (!left.aborted && !response.write(piece)) await once(response, 'drain', { signal: left });
+    }).catch((error: unknown) => {
+      if (!left.aborted) throw error;
+    });
+    response.end();
   });
   router.get('/films/:id/documents/:name', async (request, response) => {
     const kind = documentOf(request.params.name);

@@ -65,6 +65,17 @@ export class Assets {
     return rows[0] ?? null;
   }
 
+  /** Of some ids, those that are there, without their bytes. */
+  async kinds(ids: readonly string[]): Promise<Pick<Asset, 'id' | 'mime'>[]> {
+    return ids.length === 0
+      ? []
+      : read<Pick<Asset, 'id' | 'mime'>>(
+          this.reader,
+          'SELECT id, mime FROM assets WHERE id IN (:ids) ORDER BY id',
+          { ids },
+        );
+  }
+
   /** Of some ids, those that are there. */
   async all(ids: readonly string[]): Promise<Asset[]> {
     return ids.length === 0

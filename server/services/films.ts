@@ -13,6 +13,7 @@ import { HttpProblem } from '../http/problem';
 import { preparedImport, type PreparedImport } from '../import/prepare';
 import type { Sequelize } from 'sequelize';
 import { readChanges, readRows } from '../models';
+import type { FolderSource } from '../import/film-folder';
 import type { Assets } from './assets';
 import type { Store } from './store';
 
@@ -105,7 +106,8 @@ export class Films {
     return changes.length > limit ? null : changes;
   }
 
-  async exportFile(filmId: string): Promise<FilmFile> {
+  /** A film without its files, and which files belong to it. */
+  async exportParts(filmId: string): Promise<Omit<FolderSource, 'bytesOf'>> {
     const rows = [...(await this.rowsOf(filmId)), ...(await this.kit())];
     const values = (kind: EntityKind): never[] =>
       rows.filter((r) => r.kind === kind).map((r) => r.value) as never[];
@@ -113,8 +115,8 @@ export class Films {
     if (!film) throw new HttpProblem(404, 'no-film', 'There is no such film.');
     const grounds: FilmFile['grounds'] = values('ground');
     const pictures: FilmFile['pictures'] = values('picture');
-    const assets = await this.assets.all([...new Set([...grounds, ...pictures].map((g) => g.assetId))]);
-    return {
+    const assets = await this.assets.kinds([...new Set([...grounds, ...pictures].map((g) => g.assetId))]);
+    const whole: FolderSource['film'] = {
       format: EXCHANGE_FORMAT,
       formatVersion: EXCHANGE_VERSION,
       film,
@@ -130,9 +132,26 @@ export class Films {
       takes: values('take'),
       groundShots: values('groundShot'),
       voiceNotes: values('voiceNote'),
-      assets: assets.map(({ id, mime, bytes }) => ({ id, mime, data: bytes.toString('base64') })),
       kit: kitOf(values),
     };
+    return { film: whole, assets };
+  }
+
+  /** A film with its files inside, as one piece. */
+  async exportFile(filmId: string): Promise<FilmFile> {
+    const { film, assets } = await this.exportParts(filmId);
+    const all = await this.assets.all(assets.map((a) => a.id));
+    return {
+      ...film,
+      assets: all.map(({ id, mime, bytes }) => ({ id, mime, data: bytes.toString('base64') })),
+    };
+  }
+
+  /** Bytes of a file of a film. */
+  async bytesOf(id: string): Promise<Uint8Array> {
+    const asset = await this.assets.get(id);
+    if (!asset) throw new HttpProblem(404, 'no-asset', 'There is no such file.');
+    return asset.bytes;
   }
 
   /** All kit with its log, its cards and its checks. */

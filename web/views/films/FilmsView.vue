@@ -68,6 +68,8 @@ const ready = async (): Promise<void> => {
     fault.value = why(error);
   }
 };
+/** By its first bytes: names change on the way. */
+const isZip = async (file: Blob): Promise<boolean> => (await file.slice(0, 2).text()) === 'PK';
 const chosen = async (event: Event): Promise<void> => {
   const field = event.target as HTMLInputElement;
   const file = field.files?.[0];
@@ -75,6 +77,10 @@ const chosen = async (event: Event): Promise<void> => {
   if (!file) return;
   if (file.size > EXCHANGE_LIMIT) {
     fault.value = tr('nameIsLargerThanA', { name: file.name, megabytes: EXCHANGE_LIMIT / 1e6 });
+    return;
+  }
+  if (await isZip(file)) {
+    await takeIn(file);
     return;
   }
   try {
@@ -108,7 +114,8 @@ const when = (iso: string): string => whenText(Date.parse(iso));
     </p>
     <div class="make">
       <label class="btn file"
-        >{{ tr('openAFilmFile') }}<input type="file" accept="application/json,.json" @change="chosen"
+        >{{ tr('openAFilmFile')
+        }}<input type="file" accept="application/json,application/zip,.json,.zip" @change="chosen"
       /></label>
       <button class="btn" :title="tr('leaveHomeWithoutAPlan')" @click="ready">
         {{ tr('readyForChance') }}
@@ -133,7 +140,9 @@ const when = (iso: string): string => whenText(Date.parse(iso));
             })
           }}</span></RouterLink
         >
-        <a v-if="!offline" class="btn" :href="`/api/films/${f.id}/file`" download>{{ tr('saveAsFile') }}</a>
+        <a v-if="!offline" class="btn" :href="`/api/films/${f.id}/file.zip`" download>{{
+          tr('saveAsFile')
+        }}</a>
         <button v-if="!offline && going?.id !== f.id" class="btn" @click="going = f">
           {{ tr('delete') }}
         </button>
