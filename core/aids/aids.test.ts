@@ -6,14 +6,14 @@ import { fly, initialValues, MOVES, moveOf, type Trajectory } from '../moves';
 import { PLAIN_CONTEXT } from '../moves/types';
 import { vec } from '../geometry';
 import { AIDS, aidsFor } from './registry';
-import { numberIn } from '../testing';
+import { numberIn, said } from '../testing';
 
 const subject = (speedMs = 0) => ({ aim: vec(0, 100, 3), heightM: 6, widthM: 8, headingDeg: 90, speedMs });
 const flown = (kind: string, values: MoveValues = {}, speedMs = 0): Trajectory => {
   const move = moveOf(kind)!;
   const shape = move.shape({ ...initialValues(move.parameters), ...values }, subject(speedMs), PLAIN_CONTEXT);
   const f = shape.ok ? fly(shape.value, { accelMs2: 1, turnAccelDegS2: 8 }, 'in-motion', 6) : shape;
-  if (!f.ok) throw new Error(f.reason);
+  if (!f.ok) throw new Error(said(f.reason));
   return f.value;
 };
 const all: Ability[] = AID_KINDS.map((kind) => ({

@@ -9,8 +9,7 @@ import { bestAirspeed } from './best-airspeed';
 import { hoverCost, legCost, legFlyer, wayHome } from './leg';
 import { pathEnergy } from './path';
 import { powerModel } from './power';
-import { Reached } from '../testing';
-import { numberIn } from '../testing';
+import { numberIn, Reached, said } from '../testing';
 
 const craft = new Map(vectors.craft.map((c) => [c.name, c as AirframeFigures & { name: string }]));
 const plover = craft.get('Plover 720')!;
@@ -216,9 +215,9 @@ describe('energy of a path', () => {
     for (const kind of ['push-in', 'rise', 'orbit', 'low-to-high', 'slide']) {
       const move = moveOf(kind)!;
       const shape = move.shape(initialValues(move.parameters), subject);
-      if (!shape.ok) throw new Error(shape.reason);
+      if (!shape.ok) throw new Error(said(shape.reason));
       const flown = fly(shape.value, { accelMs2: 1, turnAccelDegS2: 8 }, 'in-motion', 8);
-      if (!flown.ok) throw new Error(flown.reason);
+      if (!flown.ok) throw new Error(said(flown.reason));
       const model = powerModel(plover, 1.2);
       const mine = pathEnergy(flown.value, model, wind(3, 250)).there;
       expect(mine.wattHours).toBeGreaterThan(0);
@@ -246,7 +245,7 @@ describe('energy of a path', () => {
     const move = moveOf('hold')!;
     const shape = move.shape(initialValues(move.parameters), subject);
     const flown = shape.ok ? fly(shape.value, { accelMs2: 1, turnAccelDegS2: 8 }, 'whole', 12) : shape;
-    if (!flown.ok) throw new Error(flown.reason);
+    if (!flown.ok) throw new Error(said(flown.reason));
     expect(pathEnergy(flown.value, flyer.power, wind(4)).there.wattHours).toBeCloseTo(
       hoverCost(flyer.power, wind(4), 15, 12).wattHours,
       9,

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages';
 import type { CutSegment } from '../model';
 import { found, none, type Result } from '../units';
 
@@ -5,9 +6,9 @@ import { found, none, type Result } from '../units';
 export const meanFactor = (s: CutSegment): number => (s.speedFactor + (s.endFactor ?? s.speedFactor)) / 2;
 
 /** Beats of music in seconds: n·60/bpm. */
-export const beatsToSeconds = (beats: number, bpm: number): Result<number> => {
-  if (!(bpm > 0)) return none('The tempo must be above zero beats a minute.');
-  if (!(beats >= 0)) return none('The beats cannot be negative.');
+export const beatsToSeconds = (beats: number, bpm: number): Result<number, Message> => {
+  if (!(bpm > 0)) return none(message('path.tempo-above-zero-beats'));
+  if (!(beats >= 0)) return none(message('path.beats-cannot-negative'));
   return found((beats * 60) / bpm);
 };
 

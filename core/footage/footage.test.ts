@@ -21,10 +21,11 @@ import { takeSeconds } from './takes';
 import type { CutStyle, Aspect } from '../model';
 import { fieldOfView, frameShape } from '../lens';
 import cards from '../vectors/cards.json';
-import { numberIn } from '../testing';
+import type { Message } from '../messages';
+import { numberIn, said } from '../testing';
 
-const value = <T>(r: { ok: true; value: T } | { ok: false; reason: string }): T => {
-  if (!r.ok) throw new Error(r.reason);
+const value = <T>(r: { ok: true; value: T } | { ok: false; reason: Message }): T => {
+  if (!r.ok) throw new Error(said(r.reason));
   return r.value;
 };
 const positive = (max: number) => numberIn(0.2, max);
@@ -114,7 +115,7 @@ describe('eased moves', () => {
   ])('gives a reason for length %s, speed %s, acceleration %s', (l, v, a) => {
     const timing = rampTiming(l, v, a);
     if (l === 0) expect(timing).toMatchObject({ ok: true, value: { totalS: 0 } });
-    else expect(timing).toMatchObject({ ok: false, reason: expect.stringMatching(/./) });
+    else expect(timing).toMatchObject({ ok: false, reason: { code: expect.stringMatching(/^path\./) } });
   });
 });
 

@@ -1,3 +1,4 @@
+import { measured, message, type Message } from '../messages';
 import type { CutStyle } from '../model';
 import { found, none, type Result } from '../units';
 
@@ -15,10 +16,14 @@ export interface RampTiming {
  * Time of a path of length L (m) at speed v (m/s) with mean acceleration a (m/s²).
  * L ≥ v²/a: total L/v + v/a, steady L/v − v/a; shorter: total 2√(L/a), steady 0, peak √(L a).
  */
-export const rampTiming = (lengthM: number, speedMs: number, accelMs2: number): Result<RampTiming> => {
-  if (!(speedMs > 0)) return none('The speed must be above zero.');
-  if (!(accelMs2 > 0)) return none('The acceleration must be above zero.');
-  if (!(lengthM >= 0)) return none('The path has no length.');
+export const rampTiming = (
+  lengthM: number,
+  speedMs: number,
+  accelMs2: number,
+): Result<RampTiming, Message> => {
+  if (!(speedMs > 0)) return none(message('path.speed-above-zero'));
+  if (!(accelMs2 > 0)) return none(message('path.acceleration-above-zero'));
+  if (!(lengthM >= 0)) return none(message('path.path-has-no-length'));
   if (lengthM >= (speedMs * speedMs) / accelMs2) {
     const cruiseS = lengthM / speedMs;
     const rampS = speedMs / accelMs2;
@@ -67,9 +72,9 @@ export const lengthForSeconds = (
   speedMs: number,
   accelMs2: number,
   cut: CutStyle,
-): Result<number> => {
-  if (!(speedMs > 0) || !(accelMs2 > 0)) return none('Speed and acceleration must be above zero.');
-  if (!(wantedS > 0)) return none('The seconds wanted must be above zero.');
+): Result<number, Message> => {
+  if (!(speedMs > 0) || !(accelMs2 > 0)) return none(message('path.speed-acceleration-above-zero'));
+  if (!(wantedS > 0)) return none(message('path.seconds-wanted-above-zero'));
   const rampS = speedMs / accelMs2;
   if (cut === 'in-motion') return found(speedMs * (wantedS + rampS));
   return found(wantedS >= 2 * rampS ? speedMs * (wantedS - rampS) : (accelMs2 * wantedS * wantedS) / 4);
@@ -84,15 +89,19 @@ export const speedForSeconds = (
   lengthM: number,
   accelMs2: number,
   cut: CutStyle,
-): Result<number> => {
-  if (!(lengthM > 0) || !(accelMs2 > 0)) return none('Length and acceleration must be above zero.');
-  if (!(wantedS > 0)) return none('The seconds wanted must be above zero.');
+): Result<number, Message> => {
+  if (!(lengthM > 0) || !(accelMs2 > 0)) return none(message('path.length-acceleration-above-zero'));
+  if (!(wantedS > 0)) return none(message('path.seconds-wanted-above-zero'));
   const half = (accelMs2 * wantedS) / 2;
   const root = half * half - lengthM * accelMs2;
   if (cut === 'in-motion') return found(Math.sqrt(half * half + lengthM * accelMs2) - half);
   if (root < 0)
     return none(
-      `${lengthM.toFixed(0)} m cannot be flown in ${wantedS.toFixed(1)} s with these gentle starts and stops; it takes at least ${(2 * Math.sqrt(lengthM / accelMs2)).toFixed(1)} s.`,
+      message('path.too-short-a-time', {
+        length: measured(lengthM, 'metres', 0),
+        wanted: measured(wantedS, 'seconds', 1),
+        least: measured(2 * Math.sqrt(lengthM / accelMs2), 'seconds', 1),
+      }),
     );
   return found(half - Math.sqrt(root));
 };

@@ -12,7 +12,7 @@ import { MOVES, moveOf } from './registry';
 import { PLAIN_CONTEXT, type MoveContext, type MoveShape } from './types';
 import { timingOf } from './timing';
 import type { MoveValues } from '../model';
-import { numberIn } from '../testing';
+import { numberIn, said } from '../testing';
 
 describe('combined moves', () => {
   const added = fc.record({
@@ -155,7 +155,7 @@ describe('solving', () => {
     for (const wanted of [now * 0.7, now * 1.4]) {
       const solved = solveBy(move, values, knob, values[knob.id] ?? 0, measure, wanted);
       if (!solved.ok) {
-        expect(solved.reason).toMatch(/nearest|no path|finds/);
+        expect(said(solved.reason)).toMatch(/nearest|no path|finds/);
         continue;
       }
       expect(measure(solved.value)!).toBeCloseTo(wanted, 2);
@@ -205,7 +205,9 @@ describe('special moves', () => {
   it('a gap smaller than the aircraft is no path; the sentence names what would do', () => {
     const move = moveOf('fly-through')!;
     const r = move.shape({ ...initialValues(move.parameters), gapWidthM: 0.3 }, subject, context);
-    expect(r.ok ? '' : r.reason).toMatch(/0\.3 × 10\.0 m; Test itself is 0\.40 × 0\.12 m.*2\.4 × 2\.1 m/);
+    expect(r.ok ? '' : said(r.reason)).toMatch(
+      /0\.3 m by 10\.0 m; Test itself is 0\.40 m by 0\.12 m.*2\.4 m by 2\.1 m/,
+    );
     expect(value(move.shape(initialValues(move.parameters), subject, context)).marks![0]!.say).toMatch(/gap/);
   });
   it('a route goes through its points and refuses doubled ones', () => {
@@ -221,7 +223,7 @@ describe('special moves', () => {
       ...context,
       points: [context.points[0]!, context.points[0]!, context.points[1]!],
     });
-    expect(doubled.ok ? '' : doubled.reason).toMatch(/Points 1 and 2/);
+    expect(doubled.ok ? '' : said(doubled.reason)).toMatch(/Points 1 and 2/);
     expect(move.shape({}, subject, PLAIN_CONTEXT).ok).toBe(false);
     const f = value(fly(shape, EASING, 'whole', 5));
     expect(f.peakYawDegS).toBeLessThan(60 * 1.6);
@@ -245,7 +247,7 @@ describe('special moves', () => {
         ...context,
         craft,
       });
-      return r.ok ? '' : r.reason;
+      return r.ok ? '' : said(r.reason);
     };
     expect(why(context.craft)).toMatch(/backwards/);
     expect(why(null)).toMatch(/choose an aircraft/);

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages';
 import { found, none, type Result } from '../units';
 import { offset, radians } from '../geometry';
 import { lookAt } from './pose';
@@ -11,8 +12,8 @@ export const circleShape = (
   startDeg: number,
   arcDeg: number,
   speedMs: number,
-): Result<MoveShape> => {
-  if (!(radiusM > 0)) return none('An orbit needs a radius above zero.');
+): Result<MoveShape, Message> => {
+  if (!(radiusM > 0)) return none(message('path.orbit-needs-radius-above'));
   return found({
     intervals: 2 * Math.ceil(Math.abs(arcDeg) / 30),
     extent: { by: 'path', lengthM: radiusM * radians(Math.abs(arcDeg)), speedMs },

@@ -1,3 +1,4 @@
+import { message } from '../messages';
 import { none } from '../units';
 import { offset } from '../geometry';
 import { distanceOf, fromBearing, height, reader, speed } from './parameters';
@@ -27,7 +28,7 @@ export const craneUp: CameraMove = {
   parameters,
   shape: (values, subject) => {
     const get = reader(parameters, values);
-    if (get('endM') <= get('startM')) return none('A crane up must end higher than it starts.');
+    if (get('endM') <= get('startM')) return none(message('path.crane-up-end-higher'));
     const at = (heightM: number) => offset(subject.aim, get('fromBearingDeg'), get('distanceM'), heightM);
     return straightShape(at(get('startM')), at(get('endM')), get('speedMs'), (here) =>
       lookAt(here, subject.aim),

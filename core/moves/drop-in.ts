@@ -1,3 +1,4 @@
+import { message } from '../messages';
 import { none } from '../units';
 import { offset } from '../geometry';
 import { distanceOf, fromBearing, height, reader, speed } from './parameters';
@@ -28,8 +29,8 @@ export const dropIn: CameraMove = {
   parameters,
   shape: (values, subject) => {
     const get = reader(parameters, values);
-    if (get('endHeightM') >= get('startHeightM')) return none('A drop in must end lower than it starts.');
-    if (get('endM') >= get('startM')) return none('A drop in must end nearer than it starts.');
+    if (get('endHeightM') >= get('startHeightM')) return none(message('path.drop-in-end-lower'));
+    if (get('endM') >= get('startM')) return none(message('path.drop-in-end-nearer'));
     const from = get('fromBearingDeg');
     return straightShape(
       offset(subject.aim, from, get('startM'), get('startHeightM')),

@@ -1,19 +1,27 @@
+import { measured, message, type Message } from '../messages';
 import { lengthForSeconds, speedForSeconds } from '../footage';
 import type { CutStyle, MoveValues } from '../model';
 import { found, none, type Result } from '../units';
 import type { CameraMove, Easing, MoveShape } from './types';
 
 /** Lays the move out for some numbers, everything else as it is. */
-export type LayOut = (values: MoveValues) => Result<MoveShape>;
+export type LayOut = (values: MoveValues) => Result<MoveShape, Message>;
 
 /** Which of a move's numbers gives way so that it lasts the wanted seconds. */
 export type FitBy = 'speed' | 'length';
 
-const within = (move: CameraMove, id: string, value: number): Result<number> => {
+const within = (move: CameraMove, id: string, value: number): Result<number, Message> => {
   const parameter = move.parameters.find((p) => p.id === id);
-  if (!parameter) return none('This move has no such number.');
+  if (!parameter) return none(message('path.move-has-no-such'));
   if (value < parameter.min || value > parameter.max)
-    return none(`That would need ${value.toFixed(1)}, outside ${parameter.min} to ${parameter.max}.`);
+    return none(
+      message('path.outside', {
+        number: parameter.label,
+        value: measured(value, parameter.quantity),
+        least: measured(parameter.min, parameter.quantity),
+        most: measured(parameter.max, parameter.quantity),
+      }),
+    );
   return found(value);
 };
 
@@ -24,11 +32,11 @@ const fitSpeed = (
   easing: Easing,
   cut: CutStyle,
   wantedS: number,
-): Result<MoveValues> => {
+): Result<MoveValues, Message> => {
   const shape = lay(values);
   if (!shape.ok) return shape;
   const { extent } = shape.value;
-  if (extent.by !== 'path' && extent.by !== 'turn') return none('How long this lasts is set otherwise.');
+  if (extent.by !== 'path' && extent.by !== 'turn') return none(message('path.how-long-lasts-set'));
   const turning = extent.by === 'turn';
   const speed = speedForSeconds(
     wantedS,
@@ -49,29 +57,28 @@ const fitLength = (
   easing: Easing,
   cut: CutStyle,
   wantedS: number,
-): Result<MoveValues> => {
+): Result<MoveValues, Message> => {
   const shape = lay(values);
   if (!shape.ok) return shape;
   const { extent } = shape.value;
   if (extent.by === 'turn') {
-    if (!move.parameters.some((p) => p.id === 'turnDeg'))
-      return none('This turn is as long as it is: change its rate instead.');
+    if (!move.parameters.some((p) => p.id === 'turnDeg')) return none(message('path.turn-long-change-its'));
     const turn = lengthForSeconds(wantedS, extent.rateDegS, easing.turnAccelDegS2, cut);
     const allowed = turn.ok ? within(move, 'turnDeg', turn.value) : turn;
     return allowed.ok ? found({ ...values, turnDeg: allowed.value }) : allowed;
   }
-  if (extent.by !== 'path' || !move.withLength) return none('This move has no length to change.');
+  if (extent.by !== 'path' || !move.withLength) return none(message('path.move-has-no-length'));
   const length = lengthForSeconds(wantedS, extent.speedMs, easing.accelMs2, cut);
   if (!length.ok) return length;
   const longer = move.withLength(values, length.value);
   for (const parameter of move.parameters) {
     const allowed = within(move, parameter.id, longer[parameter.id] ?? parameter.initial);
-    if (!allowed.ok) return none(`${parameter.label}: ${allowed.reason}`);
+    if (!allowed.ok) return allowed;
   }
   const check = lay(longer);
   if (!check.ok) return check;
   if (check.value.extent.by === 'path' && Math.abs(check.value.extent.lengthM - length.value) > 0.5) {
-    return none(`${length.value.toFixed(0)} m do not fit into this move; change the speed instead.`);
+    return none(message('path.length-does-not-fit', { length: measured(length.value, 'metres', 0) }));
   }
   return found(longer);
 };
@@ -88,4 +95,5 @@ export const fitSeconds = (
   easing: Easing,
   cut: CutStyle,
   wantedS: number,
-): Result<MoveValues> => (by === 'speed' ? fitSpeed : fitLength)(move, values, lay, easing, cut, wantedS);
+): Result<MoveValues, Message> =>
+  (by === 'speed' ? fitSpeed : fitLength)(move, values, lay, easing, cut, wantedS);

@@ -1,3 +1,4 @@
+import { message } from '../messages';
 import { levelSpeed } from '../air';
 import { none } from '../units';
 import { offset } from '../geometry';
@@ -44,16 +45,11 @@ export const fixedTiltLine: CameraMove = {
   parameters,
   shape: (values, subject, { craft } = PLAIN_CONTEXT) => {
     const get = reader(parameters, values);
-    if (!craft) return none('The speed follows from mass and drag area: choose an aircraft.');
-    if (!(craft.dragAreaM2 > 0))
-      return none(`The speed follows from the drag area, and ${craft.name} has none entered in the kit.`);
+    if (!craft) return none(message('path.speed-follows-from-mass'));
+    if (!(craft.dragAreaM2 > 0)) return none(message('path.no-drag-area', { aircraft: craft.name }));
     const leanDeg = (craft.fixedTiltDeg ?? get('tiltDeg')) - get('horizonDeg');
-    if (leanDeg <= 0)
-      return none(
-        'Looking up by more than the camera is set up at would mean flying backwards: look up less.',
-      );
-    if (leanDeg >= 80)
-      return none('That much lean is a fall, not a line: set the camera flatter or look down less.');
+    if (leanDeg <= 0) return none(message('path.looking-up-by-more'));
+    if (leanDeg >= 80) return none(message('path.much-lean-fall-not'));
     const from = get('fromBearingDeg');
     const beside = offset(subject.aim, from + 90, get('distanceM'), get('heightM'));
     const half = get('lengthM') / 2;

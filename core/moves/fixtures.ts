@@ -1,3 +1,5 @@
+import type { Message } from '../messages';
+import { said } from '../testing';
 import { vec } from '../geometry';
 import type { Result } from '../units';
 import { fly, type Trajectory } from './trajectory';
@@ -26,8 +28,8 @@ export const context: MoveContext = {
     maxYawDegS: 60,
   },
 };
-export const value = <T>(r: Result<T>): T => {
-  if (!r.ok) throw new Error(r.reason);
+export const value = <T>(r: Result<T, Message>): T => {
+  if (!r.ok) throw new Error(said(r.reason));
   return r.value;
 };
 export const flown = (

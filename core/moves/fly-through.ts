@@ -1,3 +1,4 @@
+import { measured, message } from '../messages';
 import { between, offset } from '../geometry';
 import { found, none } from '../units';
 import { distanceOf, fromBearing, height, reader, speed } from './parameters';
@@ -44,7 +45,15 @@ export const flyThrough: CameraMove = {
     const [widthM, heightM, marginM] = [get('gapWidthM'), get('gapHeightM'), get('marginM')];
     if (craft && (widthM <= craft.spanM || heightM <= craft.heightM)) {
       return none(
-        `The gap is ${widthM.toFixed(1)} × ${heightM.toFixed(1)} m; ${craft.name} itself is ${craft.spanM.toFixed(2)} × ${craft.heightM.toFixed(2)} m. The least that would do is ${(craft.spanM + 2 * marginM).toFixed(1)} × ${(craft.heightM + 2 * marginM).toFixed(1)} m.`,
+        message('path.gap-too-small', {
+          width: measured(widthM, 'metres', 1),
+          height: measured(heightM, 'metres', 1),
+          aircraft: craft.name,
+          span: measured(craft.spanM, 'metres', 2),
+          high: measured(craft.heightM, 'metres', 2),
+          leastWidth: measured(craft.spanM + 2 * marginM, 'metres', 1),
+          leastHeight: measured(craft.heightM + 2 * marginM, 'metres', 1),
+        }),
       );
     }
     const from = get('fromBearingDeg');

@@ -1,3 +1,4 @@
+import { message } from '../messages';
 import { none } from '../units';
 import { offset } from '../geometry';
 import { distanceOf, fromBearing, height, reader, speed } from './parameters';
@@ -40,8 +41,7 @@ export const lowToHigh: CameraMove = {
   shape: (values, subject) => {
     const get = reader(parameters, values);
     const from = get('fromBearingDeg');
-    if (get('endHeightM') <= get('startHeightM'))
-      return none('A low-to-high push must end higher than it starts.');
+    if (get('endHeightM') <= get('startHeightM')) return none(message('path.lowtohigh-push-end-higher'));
     const start = offset(subject.aim, from, get('startM'), get('startHeightM'));
     const end = offset(subject.aim, from, get('endM'), get('endHeightM'));
     const endTilt = tiltTo(end, subject.aim);

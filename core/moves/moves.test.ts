@@ -9,7 +9,7 @@ import { dragHandlesOf, withDragHandle } from './drag-handles';
 import { initialValues } from './parameters';
 import { MOVES, moveOf } from './registry';
 import type { CameraMove } from './types';
-import { numberIn } from '../testing';
+import { numberIn, said } from '../testing';
 
 /** Values of a move drawn from a practical part of its own limits; those that describe no path are thrown back. */
 const valuesOf = (move: CameraMove) =>
@@ -128,7 +128,7 @@ describe.each(MOVES.map((m) => [m.kind, m] as const))('%s', (_, move) => {
             wanted,
           );
           if (!fit.ok) {
-            expect(fit.reason).toMatch(/\S/);
+            expect(said(fit.reason)).toMatch(/\S/);
             continue;
           }
           expect(flown(move, fit.value, cut).usableS).toBeCloseTo(wanted, 3);
@@ -190,7 +190,7 @@ describe('reveals', () => {
         const values = { screenM, screenHeightM, endM: 60 };
         const shape = move.shape({ ...initialValues(move.parameters), ...values }, subject);
         if (!shape.ok) {
-          expect(shape.reason).toMatch(/view/);
+          expect(said(shape.reason)).toMatch(/view/);
           return;
         }
         const share = shape.value.marks![0]!.share;
@@ -215,7 +215,7 @@ describe('reveals', () => {
     const rise = moveOf('rise-reveal')!;
     const why = (change: object): string => {
       const r = rise.shape({ ...initialValues(rise.parameters), ...change }, subject);
-      return r.ok ? '' : r.reason;
+      return r.ok ? '' : said(r.reason);
     };
     expect(why({ screenM: 80 })).toMatch(/between/);
     expect(why({ screenHeightM: 1 })).toMatch(/from the start/);
@@ -312,7 +312,7 @@ describe('numbers that describe no path', () => {
   ])('%s with %o says why', (kind, change, why) => {
     const move = moveOf(kind)!;
     const shape = move.shape({ ...initialValues(move.parameters), ...change }, subject);
-    expect(shape.ok ? '' : shape.reason).toMatch(why);
+    expect(shape.ok ? '' : said(shape.reason)).toMatch(why);
   });
   it('a hold of no seconds cannot be timed', () => {
     const move = moveOf('hold')!;

@@ -1,3 +1,4 @@
+import { message } from '../messages';
 import { panoramaColumns } from '../footage';
 import { bearingTo, offset } from '../geometry';
 import { found, none } from '../units';
@@ -64,8 +65,7 @@ export const panorama: CameraMove = {
     const get = reader(parameters, values);
     const columns = panoramaColumns(get('sweepDeg'), horizontalFovDeg, get('overlapPercent') / 100);
     const count = columns * Math.round(get('rows'));
-    if (!(count > 0) || count > 400)
-      return none(`That comes to ${count} stills: a wider lens, less overlap or fewer rows.`);
+    if (!(count > 0) || count > 400) return none(message('path.too-many-stills', { count }));
     const at = offset(subject.aim, get('fromBearingDeg'), get('distanceM'), get('heightM'));
     const heading = bearingTo(at, subject.aim);
     const stepDeg = columns > 1 ? get('sweepDeg') / (get('sweepDeg') >= 360 ? columns : columns - 1) : 0;

@@ -1,3 +1,4 @@
+import { message } from '../messages';
 import { none } from '../units';
 import { offset } from '../geometry';
 import { distanceOf, fromBearing, height, keepFramed, reader, speed } from './parameters';
@@ -27,7 +28,7 @@ export const pushIn: CameraMove = {
   parameters,
   shape: (values, subject) => {
     const get = reader(parameters, values);
-    if (get('endM') >= get('startM')) return none('A push in must end nearer than it starts.');
+    if (get('endM') >= get('startM')) return none(message('path.push-in-end-nearer'));
     const at = (distanceM: number) => offset(subject.aim, get('fromBearingDeg'), distanceM, get('heightM'));
     const start = at(get('startM'));
     return straightShape(

@@ -1,3 +1,4 @@
+import { measured, message } from '../messages';
 import { none } from '../units';
 import { offset } from '../geometry';
 import { distanceOf, fromBearing, height, reader, screenDistance, screenHeight, speed } from './parameters';
@@ -36,17 +37,13 @@ export const riseReveal: CameraMove = {
       screenM: get('screenM'),
       screenHeightM: get('screenHeightM'),
     };
-    if (endM <= startM) return none('A rise must end higher than it starts.');
-    if (screenM >= distanceM)
-      return none('What hides the view must stand between the camera and the subject.');
+    if (endM <= startM) return none(message('path.rise-end-higher-starts'));
+    if (screenM >= distanceM) return none(message('path.what-hides-view-stand'));
     // The sight line over the top of the screen meets the subject's middle: by similar triangles.
     const clearM = subject.aim.z + ((screenHeightM - subject.aim.z) * distanceM) / (distanceM - screenM);
-    if (clearM <= startM)
-      return none('The subject is in view from the start: begin lower, or take something higher in front.');
+    if (clearM <= startM) return none(message('path.subject-in-view-from'));
     if (clearM >= endM)
-      return none(
-        `The view clears only at ${clearM.toFixed(0)} m: rise higher, or take something lower in front.`,
-      );
+      return none(message('path.view-clears-at', { height: measured(clearM, 'metres', 0) }));
     const from = get('fromBearingDeg');
     const end = offset(subject.aim, from, distanceM, endM);
     const shape = straightShape(offset(subject.aim, from, distanceM, startM), end, get('speedMs'), (at) =>

@@ -1,3 +1,4 @@
+import { message } from '../messages';
 import { none } from '../units';
 import { offset } from '../geometry';
 import { distanceOf, fromBearing, height, keepFramed, reader, speed } from './parameters';
@@ -27,7 +28,7 @@ export const rise: CameraMove = {
   parameters,
   shape: (values, subject) => {
     const get = reader(parameters, values);
-    if (get('endM') <= get('startM')) return none('A rise must end higher than it starts.');
+    if (get('endM') <= get('startM')) return none(message('path.rise-end-higher-starts'));
     const at = (heightM: number) => offset(subject.aim, get('fromBearingDeg'), get('distanceM'), heightM);
     const start = at(get('startM'));
     return straightShape(

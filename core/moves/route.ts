@@ -1,3 +1,4 @@
+import { measured, message } from '../messages';
 import { bearingTo, distance, radians, vec } from '../geometry';
 import { found, none } from '../units';
 import { alongCurve } from './curve';
@@ -46,12 +47,16 @@ export const freeRoute: CameraMove = {
   parameters,
   shape: (values, subject, { points, craft } = PLAIN_CONTEXT) => {
     const get = reader(parameters, values);
-    if (points.length < 2) return none('A route needs at least two points.');
+    if (points.length < 2) return none(message('path.route-needs-least-two'));
     const places = points.map((p) => vec(p.xM, p.yM, p.zM));
     const doubled = places.findIndex((p, i) => i > 0 && distance(p, places[i - 1] ?? p) < SAME_POINT_M);
     if (doubled > 0)
       return none(
-        `Points ${doubled} and ${doubled + 1} lie on top of each other: move one at least ${SAME_POINT_M} m away, or take it out.`,
+        message('path.points-on-top', {
+          first: doubled,
+          second: doubled + 1,
+          apart: measured(SAME_POINT_M, 'metres', 1),
+        }),
       );
     const curve = new CatmullRomCurve(places);
     const along = alongCurve((u) => curve.at(u), places.length * 48);

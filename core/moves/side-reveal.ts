@@ -1,3 +1,4 @@
+import { measured, message } from '../messages';
 import { none } from '../units';
 import { offset } from '../geometry';
 import {
@@ -51,12 +52,10 @@ export const sideReveal: CameraMove = {
   shape: (values, subject) => {
     const get = reader(parameters, values);
     const [distanceM, screenM, half] = [get('distanceM'), get('screenM'), get('lengthM') / 2];
-    if (screenM >= distanceM)
-      return none('What hides the view must stand between the camera and the subject.');
+    if (screenM >= distanceM) return none(message('path.what-hides-view-stand'));
     // The edge reaches past the middle line by edgeM at the screen; seen from the subject it covers more the nearer the camera.
     const clear = (get('edgeM') * distanceM) / (distanceM - screenM);
-    if (clear >= half)
-      return none(`The view clears only ${clear.toFixed(0)} m past the middle: make the slide longer.`);
+    if (clear >= half) return none(message('path.view-clears-past', { past: measured(clear, 'metres', 0) }));
     const from = get('fromBearingDeg');
     const sense = get('sense') === 1 ? 1 : -1;
     const middle = offset(subject.aim, from, distanceM, get('heightM'));

@@ -1,3 +1,4 @@
+import { measured, message, type Message } from '../messages';
 import { found, none, type Result } from '../units';
 import type { CameraMove } from './types';
 import type { MoveValues } from '../model';
@@ -92,7 +93,7 @@ export const solveBy = (
   now: number,
   measure: (values: MoveValues) => number | null,
   wanted: number,
-): Result<MoveValues> => {
+): Result<MoveValues, Message> => {
   const offAt = (x: number): number | null => {
     const tried = knob.turn(values, x);
     const figure = inLimits(move, tried) ? measure(tried) : null;
@@ -108,11 +109,15 @@ export const solveBy = (
   return reached ? found(knob.turn(values, place.x)) : none(nearest(places, knob, wanted));
 };
 
-const nearest = (places: readonly Place[], knob: Knob, wanted: number): string => {
+const nearest = (places: readonly Place[], knob: Knob, wanted: number): Message => {
   const close = places.reduce<Place | null>(
     (best, p) => (!best || Math.abs(p.off) < Math.abs(best.off) ? p : best),
     null,
   );
-  if (!close) return `${knob.label} leads to no path at all here.`;
-  return `${knob.label} alone does not reach it: the nearest is ${(wanted + close.off).toFixed(1)}, with ${knob.label.toLowerCase()} at ${close.x.toFixed(1)}.`;
+  if (!close) return message('path.knob-no-path', { number: knob.label });
+  return message('path.knob-nearest', {
+    number: knob.label,
+    nearest: measured(wanted + close.off, 'count', 1),
+    at: measured(close.x, 'count', 1),
+  });
 };

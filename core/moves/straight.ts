@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages';
 import { between, distance, type Vec3 } from '../geometry';
 import { found, none, type Result } from '../units';
 import { lookAlong, lookAt, tiltTo, type Pose } from './pose';
@@ -9,9 +10,9 @@ export const straightShape = (
   to: Vec3,
   speedMs: number,
   look: (at: Vec3, share: number) => Pose,
-): Result<MoveShape> => {
+): Result<MoveShape, Message> => {
   const lengthM = distance(from, to);
-  if (lengthM < 0.1) return none('Start and end are the same place: give the move some length.');
+  if (lengthM < 0.1) return none(message('path.start-end-are-same'));
   return found({
     extent: { by: 'path', lengthM, speedMs },
     poseAt: (share) => look(between(from, to, share), share),

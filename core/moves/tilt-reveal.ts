@@ -1,3 +1,4 @@
+import { message } from '../messages';
 import { bearingTo, offset } from '../geometry';
 import { found, none } from '../units';
 import { distanceOf, fromBearing, height, reader } from './parameters';
@@ -42,7 +43,7 @@ export const tiltReveal: CameraMove = {
     const at = offset(subject.aim, get('fromBearingDeg'), get('distanceM'), get('heightM'));
     const end = tiltTo(at, subject.aim);
     const turnDeg = Math.abs(end - get('startTiltDeg'));
-    if (turnDeg < 1) return none('The tilt starts where it ends: start it away from the subject.');
+    if (turnDeg < 1) return none(message('path.tilt-starts-where-ends'));
     const heading = bearingTo(at, subject.aim);
     return found({
       extent: { by: 'turn', turnDeg, rateDegS: get('rateDegS') },

@@ -1,3 +1,4 @@
+import { message } from '../messages';
 import { timelapse } from '../footage';
 import { between, distance, offset } from '../geometry';
 import { found, none } from '../units';
@@ -42,8 +43,7 @@ export const movingTimelapse: CameraMove = {
   shape: (values, subject, { clipS, timelineFps } = PLAIN_CONTEXT) => {
     const get = reader(parameters, values);
     const { frames, captureS } = timelapse(clipS, timelineFps, get('intervalS'));
-    if (frames < 2)
-      return none('A time-lapse needs a clip of two frames at least: give the cut some length.');
+    if (frames < 2) return none(message('path.timelapse-needs-clip-two'));
     const from = get('fromBearingDeg');
     const half = (get('lengthM') / 2) * (get('sense') === 1 ? 1 : -1);
     const middle = offset(subject.aim, from, get('distanceM'), get('heightM'));

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages';
 import { rampProgress, rampTimeAt, rampTiming, type RampTiming } from '../footage';
 import { found, none, type Result } from '../units';
 import type { Easing, Extent, Leg } from './types';
@@ -32,7 +33,7 @@ const even = (totalS: number, lengthM: number): Timing => ({
   timeAt: (share) => share * totalS,
 });
 
-const legTiming = (leg: Leg, easing: Easing): Result<Timing> => {
+const legTiming = (leg: Leg, easing: Easing): Result<Timing, Message> => {
   if (leg.by === 'wait') return found(even(leg.seconds, 0));
   const t =
     leg.by === 'path'
@@ -42,7 +43,7 @@ const legTiming = (leg: Leg, easing: Easing): Result<Timing> => {
 };
 
 /** Legs one after another; the steady part is that of the shortest pass, since each pass has to serve the cut. */
-const inLegs = (legs: readonly Leg[], easing: Easing): Result<Timing> => {
+const inLegs = (legs: readonly Leg[], easing: Easing): Result<Timing, Message> => {
   const timed: { readonly fromS: number; readonly timing: Timing; readonly pass: boolean }[] = [];
   let totalS = 0;
   for (const leg of legs) {
@@ -119,11 +120,11 @@ const alongSpeeds = (
   lengthM: number,
   speedAt: (share: number) => number,
   accelMs2: number,
-): Result<Timing> => {
-  if (!(lengthM > 0.1)) return none('Start and end are the same place: give the route some length.');
+): Result<Timing, Message> => {
+  if (!(lengthM > 0.1)) return none(message('path.start-end-are-same-2'));
   const ds = lengthM / SPEED_STEPS;
   const wanted = Array.from({ length: SPEED_STEPS + 1 }, (_, i) => speedAt(i / SPEED_STEPS));
-  if (wanted.some((v) => !(v > 0))) return none('The speed must be above zero.');
+  if (wanted.some((v) => !(v > 0))) return none(message('path.speed-above-zero'));
   const speeds = braked(wanted, ds, accelMs2);
   const times = [0];
   for (let i = 1; i <= SPEED_STEPS; i += 1)
@@ -151,16 +152,16 @@ const alongSpeeds = (
  * @param holdS seconds a hold lasts; other moves ignore it
  * @returns the timing, or why there is none
  */
-export const timingOf = (extent: Extent, easing: Easing, holdS: number): Result<Timing> => {
+export const timingOf = (extent: Extent, easing: Easing, holdS: number): Result<Timing, Message> => {
   switch (extent.by) {
     case 'hold':
-      return holdS > 0 ? found(even(holdS, 0)) : none('A hold needs some seconds.');
+      return holdS > 0 ? found(even(holdS, 0)) : none(message('path.hold-needs-seconds'));
     case 'time':
       return extent.seconds > 0
         ? found(even(extent.seconds, extent.lengthM))
-        : none('There is nothing to take: the clip or the interval has no length.');
+        : none(message('path.there-nothing-take-clip'));
     case 'legs':
-      return extent.legs.length > 0 ? inLegs(extent.legs, easing) : none('There is nothing to fly.');
+      return extent.legs.length > 0 ? inLegs(extent.legs, easing) : none(message('path.there-nothing-fly'));
     case 'speeds':
       return alongSpeeds(extent.lengthM, extent.speedAt, easing.accelMs2);
     default:

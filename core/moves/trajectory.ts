@@ -1,3 +1,4 @@
+import { type Message } from '../messages';
 import type { CutStyle } from '../model';
 import { distance, lengthOf, radians, turnBetween, type Vec3 } from '../geometry';
 import { found, type Result } from '../units';
@@ -131,7 +132,7 @@ export const fly = (
   cut: CutStyle,
   holdS: number,
   finest = 0,
-): Result<Trajectory> => {
+): Result<Trajectory, Message> => {
   const timing = timingOf(shape.extent, easing, holdS);
   if (!timing.ok) return timing;
   const { totalS, steadyS, steadyFromS, peakMs } = timing.value;

@@ -1,3 +1,4 @@
+import { type Message } from '../messages';
 import type { MoveValues, RoutePoint, StoryRole } from '../model';
 import type { Quantity, Result } from '../units';
 import type { Vec3 } from '../geometry';
@@ -138,7 +139,11 @@ export interface CameraMove {
   readonly reversible: boolean;
   readonly parameters: readonly MoveParameter[];
   /** Lays the move out about a subject; the reason when the numbers describe no path. */
-  readonly shape: (values: MoveValues, subject: MoveSubject, context?: MoveContext) => Result<MoveShape>;
+  readonly shape: (
+    values: MoveValues,
+    subject: MoveSubject,
+    context?: MoveContext,
+  ) => Result<MoveShape, Message>;
   /** Takes single frames instead of video: a few stills, or one at each interval. */
   readonly frames?: Frames['by'];
   /** The path is a list of points instead of numbers. */

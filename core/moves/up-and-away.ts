@@ -1,3 +1,4 @@
+import { message } from '../messages';
 import { none } from '../units';
 import { offset } from '../geometry';
 import { distanceOf, fromBearing, height, reader, speed } from './parameters';
@@ -28,8 +29,8 @@ export const upAndAway: CameraMove = {
   parameters,
   shape: (values, subject) => {
     const get = reader(parameters, values);
-    if (get('endHeightM') <= get('startHeightM')) return none('Up and away must end higher than it starts.');
-    if (get('endM') <= get('startM')) return none('Up and away must end farther than it starts.');
+    if (get('endHeightM') <= get('startHeightM')) return none(message('path.up-away-end-higher'));
+    if (get('endM') <= get('startM')) return none(message('path.up-away-end-farther'));
     const from = get('fromBearingDeg');
     return straightShape(
       offset(subject.aim, from, get('startM'), get('startHeightM')),

@@ -1,3 +1,4 @@
+import type { Message } from '../messages';
 import type { LegCost } from '../energy';
 import type { CutSegment, Aircraft, Camera, RecordingMode, Film, Location, Shot, Subject } from '../model';
 import type { TakeSeconds } from '../footage';
@@ -34,7 +35,7 @@ export interface ShotFacts {
   readonly wantedS: number;
   readonly trajectory: Trajectory | null;
   /** Why there is no path, in words. */
-  readonly noPath: string | null;
+  readonly noPath: Message | null;
   readonly seconds: TakeSeconds;
   readonly resetLeg: LegCost;
   readonly energy: ShotEnergy | null;

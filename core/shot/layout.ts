@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages';
 import { airDensity } from '../air';
 import { beatsToSeconds, capturedSeconds, meanFactor, steadySecondsWanted } from '../footage';
 import type {
@@ -206,8 +207,8 @@ export const layoutOf = (parts: ShotParts): Layout => {
   const aim = aimOf(parts.subject);
   const move = moveOf(shot.move.kind) ?? null;
   const context = contextOf(parts, fov, camera, segments);
-  const lay = (values: MoveValues): Result<MoveShape> => {
-    if (!move) return none(`This version does not know the move \u201c${shot.move.kind}\u201d.`);
+  const lay = (values: MoveValues): Result<MoveShape, Message> => {
+    if (!move) return none(message('path.move-unknown', { kind: shot.move.kind }));
     const shape = move.shape(values, aim, context);
     if (!shape.ok) return shape;
     const whole = combined(shape.value, shot.move.added, aim);
@@ -237,7 +238,7 @@ export const flyLayout = (
   parts: ShotParts,
   values: MoveValues = parts.shot.move.values,
   finest = 0,
-): Result<Trajectory> => {
+): Result<Trajectory, Message> => {
   const shape = layout.lay(values);
   return shape.ok
     ? fly(shape.value, easingOf(parts.film), parts.shot.cutStyle, layout.wantedS, finest)

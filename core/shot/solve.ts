@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages';
 import { paceAlong } from './pace-along';
 import { fly, knobsOf, LENGTH_KNOB, solveBy, timingOf, type Trajectory, type Knob } from '../moves';
 import type { MoveValues } from '../model';
@@ -152,23 +153,22 @@ export const solveShot = (
   target: Target,
   wanted: number,
   by?: string,
-): Result<MoveValues> => {
+): Result<MoveValues, Message> => {
   const layout = layoutOf(parts);
   const { move } = layout;
-  if (!move) return none('There is no such move here.');
+  if (!move) return none(message('path.there-no-such-move'));
   const free = freeKnobs(parts, target).filter((k) => by === undefined || k.id === by);
-  if (free.length === 0)
-    return none(
-      by ? 'That number is locked, or does not bear on it.' : 'Everything that would bear on it is locked.',
-    );
+  if (free.length === 0) return none(by ? message('path.number-locked') : message('path.all-locked'));
   const { values } = parts.shot.move;
   const measure = measureFor(parts, layout, target);
   const now = measure(values);
-  let why: Result<MoveValues> = none('');
+  let why: Result<MoveValues, Message> | null = null;
   for (const knob of free) {
     const solved = solveBy(move, values, knob, placeOf(knob, values, parts, layout), measure, wanted);
     if (solved.ok) return solved;
-    if (why.ok || why.reason === '') why = solved;
+    why ??= solved;
   }
-  return now !== null && Math.abs(now - wanted) < 1e-9 ? { ok: true, value: values } : why;
+  return now !== null && Math.abs(now - wanted) < 1e-9
+    ? { ok: true, value: values }
+    : (why ?? none(message('path.all-locked')));
 };

@@ -25,7 +25,7 @@ const partsOf = (title: string, more: Partial<Shot> = {}, craft: Partial<Aircraf
 /** What is said of a shot with one thing so far beside the middle of its path, and nothing else on the map. */
 const besides = (parts: ShotParts, kind: FeatureKind, awayM: number) => {
   const path = flyLayout(layoutOf(parts), parts);
-  if (!path.ok) throw new Error(path.reason);
+  if (!path.ok) throw new Error(said(path.reason));
   const { at, headingDeg } = path.value.samples[Math.floor(path.value.samples.length / 2)]!.pose;
   const spot = offset(at, headingDeg + 180, awayM, at.z);
   const thing = newFeature(kind, {

@@ -1,4 +1,4 @@
-import { measured, message, yesNo, plainText, type Message } from '../messages';
+import { measured, message, yesNo, type Message } from '../messages';
 import { SHEAR, windSpeedAt } from '../air';
 import { fitSeconds } from '../moves';
 import { easingOf, layoutOf, clearanceOf, depthOf, subjectAt } from '../shot';
@@ -13,7 +13,7 @@ export const noPath: ShotRule = (c) =>
         code: 'move.no-path',
         severity: 'stop',
         subject: onShot(c),
-        say: plainText(c.facts.noPath),
+        say: c.facts.noPath,
         why: message('move.no-path.why'),
         cures: [],
       };

@@ -233,7 +233,9 @@ const inputs = computed(
           <ol class="steps">
             <li v-for="(s, i) in steps" :key="i">{{ text(s) }}</li>
           </ol>
-          <p v-if="steps.length === 0" class="fault">{{ shot.facts.noPath }}</p>
+          <p v-if="steps.length === 0" class="fault">
+            {{ shot.facts.noPath ? text(shot.facts.noPath) : '' }}
+          </p>
           <p v-if="inputs" class="quiet">{{ tr('inputsInputs', { inputs }) }}</p>
           <FlyingDial :shot="shot" :place="place" :flight="flight" :card="card" :now-ms="now" />
           <ul v-if="watched.length > 0" class="watch" :aria-label="tr('whatToWatch')">

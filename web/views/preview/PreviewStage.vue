@@ -2,6 +2,7 @@
 import { BLUR_SHARE, momentAt, trackOf, type Track } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { useMessages } from '../../composables/useMessages';
 import { cropped, outline, thirdLines, type ScreenFrame } from '../../parts/crop-lines';
 import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
@@ -15,6 +16,8 @@ import PathPane from './PathPane.vue';
 import TimeStrip from './TimeStrip.vue';
 import { usePlayback } from './usePlayback';
 import { tr } from './messages';
+
+const { text } = useMessages();
 
 // The three-dimensional part comes only when somebody looks.
 const EyeCanvas = defineAsyncComponent(() => import('./EyeCanvas.vue'));
@@ -152,7 +155,7 @@ const lines = (f: ScreenFrame): string =>
         {{ tr('numbers') }}
       </button>
     </header>
-    <p v-if="!track" class="quiet none">{{ shot.facts.noPath }}</p>
+    <p v-if="!track" class="quiet none">{{ shot.facts.noPath ? text(shot.facts.noPath) : '' }}</p>
     <template v-else>
       <div class="panes" :class="{ two: eyes.length > 1 }">
         <div class="eye">

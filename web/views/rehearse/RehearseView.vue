@@ -5,6 +5,7 @@ import 'element-plus/es/components/segmented/style/css';
 import 'element-plus/es/components/progress/style/css';
 import { ElProgress, ElSegmented } from 'element-plus';
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { useMessages } from '../../composables/useMessages';
 import { choices, HANDLING_WORDS } from '../../format';
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
@@ -22,6 +23,8 @@ import { useRehearsal } from './useRehearsal';
 import { useRehearsedLog } from './useRehearsedLog';
 import { useTryFilm } from './useTryFilm';
 import { tr } from './messages';
+
+const { text } = useMessages();
 
 const CockpitCanvas = defineAsyncComponent(() => import('./CockpitCanvas.vue'));
 /** A shot flown by hand before a battery is on. */
@@ -229,7 +232,7 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
       />
       <p v-if="!shot" class="quiet">{{ tr('chooseAShot') }}</p>
       <p v-else-if="!rehearsed" class="quiet">
-        {{ shot.facts.noPath || tr('onlyMovesThatAreFilmed') }}
+        {{ shot.facts.noPath ? text(shot.facts.noPath) : tr('onlyMovesThatAreFilmed') }}
       </p>
       <template v-else>
         <p v-if="sum.tries > 0" class="quiet">

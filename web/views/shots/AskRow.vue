@@ -3,12 +3,15 @@ import { inSentence, listText, phrase } from '../../format';
 import { freeKnobs, solveShot, targetIn, TARGETS, type Target, type TargetFigure } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import { computed, shallowRef, watch } from 'vue';
+import { useMessages } from '../../composables/useMessages';
 import NumberField from '../../parts/NumberField.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import type { Fault } from '../../sync/validation';
 import { tr } from './messages';
+
+const { text } = useMessages();
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
@@ -46,7 +49,7 @@ const ask = (target: Target, wanted: number): readonly Fault[] => {
   // What is shown here is a picture behind; what is changed is the shot as it stands.
   const now = derivedFilm.shotNow(facts.value.shot.id)?.facts ?? facts.value;
   const solved = solveShot(now, target, wanted);
-  if (!solved.ok) return [{ path: '', say: solved.reason }];
+  if (!solved.ok) return [{ path: '', say: text(solved.reason) }];
   const { shot } = now;
   const changed = Object.keys(solved.value)
     .filter((id) => solved.value[id] !== shot.move.values[id])

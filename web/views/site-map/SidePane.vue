@@ -2,6 +2,7 @@
 import { homeWay, sceneOf, sideOf, type SidePoint, launchOf } from '@core/location';
 import type { DerivedShot } from '@core/film';
 import { computed, ref } from 'vue';
+import { useMessages } from '../../composables/useMessages';
 import { useElementSize } from '../../parts/useElementSize';
 import { roundStep } from '@core/drawing';
 import { useFilm } from '../../stores/film';
@@ -10,6 +11,8 @@ import { useSite } from '../../stores/site';
 import type { Plan } from './usePlan';
 import { tr } from './messages';
 import { fixed, writeText } from '../../format';
+
+const { text: say } = useMessages();
 
 const props = defineProps<{ plan: Plan; shot: DerivedShot; share: number }>();
 const emit = defineEmits<{ share: [share: number] }>();
@@ -237,7 +240,9 @@ const text = (z: number): string => writeText(z, 'metres', derivedFilm.units).re
           <rect class="craft" :x="x(now.distanceM) - 6" :y="y(now.flownM) - 3" width="12" height="6" />
         </g>
       </svg>
-      <p v-else class="quiet none">{{ shot.facts.noPath ?? tr('thereIsNoPathTo') }}</p>
+      <p v-else class="quiet none">
+        {{ shot.facts.noPath ? say(shot.facts.noPath) : tr('thereIsNoPathTo') }}
+      </p>
     </div>
   </section>
 </template>
