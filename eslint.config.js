@@ -32,7 +32,7 @@ const CORE = {
   energy: ['air', 'geometry', 'model', 'moves', 'units', 'messages'],
   charge: ['energy', 'model', 'time'],
   budget: ['air', 'charge', 'energy', 'geometry', 'model', 'units'],
-  aids: ['geometry', 'model', 'moves'],
+  aids: ['geometry', 'messages', 'model', 'moves'],
   pilot: ['model', 'units'],
   starters: ['geometry', 'model', 'moves'],
   sticks: ['model'],

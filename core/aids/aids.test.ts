@@ -43,9 +43,16 @@ describe('aids', () => {
     ['hold', {}, 0, ['track-in-place']],
   ])('%s with %o', (kind, values, speedMs, kinds) => expect(could(kind, values, speedMs)).toEqual(kinds));
   it('says why not: too fast, too near, too far', () => {
-    const say = (kind: string, values: MoveValues): string =>
-      aidsFor(all, moveOf(kind)!, flown(kind, values), subject()).find((a) => a.aid.kind === 'orbit')!.say;
-    expect(say('orbit', { radiusM: 200, speedMs: 12 })).toMatch(/8\.0 m\/s at most; the move wants 12\.0/);
+    const say = (kind: string, values: MoveValues): string => {
+      const orbit = aidsFor(all, moveOf(kind)!, flown(kind, values), subject()).find(
+        (a) => a.aid.kind === 'orbit',
+      )!;
+      expect(orbit.could).toBe(false);
+      return orbit.limit ? said(orbit.limit) : orbit.say;
+    };
+    expect(say('orbit', { radiusM: 200, speedMs: 12 })).toMatch(
+      /8\.0 m\/s at most; the move wants 12\.0 m\/s/,
+    );
     expect(say('orbit', { radiusM: 4, speedMs: 1 })).toMatch(/5 m at least/);
     expect(say('orbit', { radiusM: 400, speedMs: 5 })).toMatch(/to 300 m/);
     expect(say('slide', {})).toMatch(/circles/);

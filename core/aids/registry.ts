@@ -1,4 +1,5 @@
 import type { Ability } from '../model';
+import { measured, message, type Message } from '../messages';
 import { distance, offset, radians, type Vec3 } from '../geometry';
 import type { CameraMove, Trajectory, MoveSubject } from '../moves';
 import { trackBehind, trackBeside, trackInPlace } from './follow';
@@ -21,13 +22,22 @@ export const AIDS: readonly Aid[] = [
   slowSticks,
 ];
 
-const limited = (task: AidTask, { maxSpeedMs, minDistanceM, maxDistanceM }: Ability): string | null => {
+const limited = (task: AidTask, { maxSpeedMs, minDistanceM, maxDistanceM }: Ability): Message | null => {
   if (task.trajectory.peakSpeedMs > maxSpeedMs + 1e-6)
-    return `It flies ${maxSpeedMs.toFixed(1)} m/s at most; the move wants ${task.trajectory.peakSpeedMs.toFixed(1)}.`;
+    return message('aid.too-fast', {
+      most: measured(maxSpeedMs, 'speed', 1),
+      wanted: measured(task.trajectory.peakSpeedMs, 'speed', 1),
+    });
   if (task.nearM < minDistanceM - 1e-6)
-    return `It keeps ${minDistanceM.toFixed(0)} m at least; the move comes to ${task.nearM.toFixed(0)} m.`;
+    return message('aid.too-near', {
+      least: measured(minDistanceM, 'metres', 0),
+      near: measured(task.nearM, 'metres', 0),
+    });
   if (task.farM > maxDistanceM + 1e-6)
-    return `It works to ${maxDistanceM.toFixed(0)} m; the move goes to ${task.farM.toFixed(0)} m.`;
+    return message('aid.too-far', {
+      most: measured(maxDistanceM, 'metres', 0),
+      far: measured(task.farM, 'metres', 0),
+    });
   return null;
 };
 
@@ -61,7 +71,8 @@ export const aidsFor = (
   return AIDS.flatMap((aid) => {
     const ability = abilities.find((a) => a.kind === aid.kind);
     if (!ability) return [];
-    const why = aid.unable(task, ability) ?? limited(task, ability);
-    return [{ aid, could: why === null, say: why ?? aid.caution }];
+    const unable = aid.unable(task, ability);
+    const limit = unable === null ? limited(task, ability) : null;
+    return [{ aid, could: unable === null && limit === null, say: unable ?? aid.caution, limit }];
   });
 };

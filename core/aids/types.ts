@@ -1,4 +1,5 @@
 import type { Ability, AidKind } from '../model';
+import type { Message } from '../messages';
 import type { CameraMove, Trajectory, MoveSubject } from '../moves';
 
 /** A flown move as an aid sees it. */
@@ -26,6 +27,8 @@ export interface Aid {
 export interface AidAnswer {
   readonly aid: Aid;
   readonly could: boolean;
-  /** Why not, or what limits it. */
+  /** Why not, or what to be careful about. */
   readonly say: string;
+  /** Which of the aircraft's own limits it meets; null where it meets none. */
+  readonly limit: Message | null;
 }

@@ -2,6 +2,9 @@ import type { Sentences } from './formatter';
 
 /** English. ICU message syntax; figures come with their unit. */
 export const EN: Sentences = {
+  'aid.too-far': 'It works to {most}; the move goes to {far}.',
+  'aid.too-fast': 'It flies {most} at most; the move wants {wanted}.',
+  'aid.too-near': 'It keeps {least} at least; the move comes to {near}.',
   'air.slow-leg.cure': 'Wait for less wind, or fly first what lies upwind.',
   'air.slow-leg.say':
     '{isHome, select, yes {A way home} other {The leg to “{shot}”}} of {length} takes {slower} times as long as in still air{legs, plural, one {} other {, and # legs take at least twice as long}}.',

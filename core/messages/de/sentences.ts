@@ -2,6 +2,9 @@ import type { Sentences } from '../formatter';
 
 /** German: the sentences of the English catalogue, filled with the same values. */
 export const DE: Sentences = {
+  'aid.too-far': 'Es arbeitet bis {most}; die Bewegung geht bis {far}.',
+  'aid.too-fast': 'Es fliegt höchstens {most}; die Bewegung will {wanted}.',
+  'aid.too-near': 'Es hält mindestens {least} Abstand; die Bewegung kommt auf {near} heran.',
   'air.slow-leg.cure': 'Warte auf weniger Wind, oder fliege zuerst, was gegen den Wind liegt.',
   'air.slow-leg.say':
     '{isHome, select, yes {Ein Heimweg} other {Der Versetzflug zu „{shot}“}} von {length} dauert {slower}-mal so lange wie in stiller Luft{legs, plural, one {} other {, und # Versetzflüge dauern mindestens doppelt so lange}}.',

@@ -23,6 +23,9 @@ import { useDeferred } from '../../composables/deferred';
 import { AddedRow, AskRow, MoveSheet, PointRows } from './later';
 import { useStored } from './useStored';
 import { tr } from './messages';
+import { useMessages } from '../../composables/useMessages';
+
+const { text } = useMessages();
 
 const props = defineProps<{ shot: DerivedShot }>();
 const film = useFilm();
@@ -219,7 +222,7 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
       <summary class="quiet">{{ tr('whyTheOtherAidsCould') }}</summary>
       <ul>
         <li v-for="a in unable" :key="a.aid.kind">
-          <b>{{ phrase(a.aid.name) }}</b>: {{ phrase(a.say) }}
+          <b>{{ phrase(a.aid.name) }}</b>: {{ a.limit ? text(a.limit) : phrase(a.say) }}
         </li>
       </ul>
     </details>
