@@ -198,6 +198,9 @@ test('units are a way of showing on the plan, too', async ({ bench, page }) => {
     .getByRole('button', { name: /Signal hut, smoke/ })
     .click();
   await expect(page.locator('[data-code="site.clearance"]')).toContainText('ft');
+  await expect(page.locator('.ol-scale-line')).toHaveText(/ft|mi/);
+  await page.getByRole('tab', { name: /Ground/ }).click();
+  await expect(page.getByText(/cells of [\d.,]+ ft, [\d.,]+ ft to [\d.,]+ ft above the sea/)).toBeVisible();
   await bench.saved();
   expect((await bench.stored()).file.features.find((f) => f.name === 'Alder wood')?.heightM).toBe(17);
 });

@@ -67,5 +67,7 @@ export const inSentence = (name: string | null | undefined): string =>
   language.value === 'en' ? (name ?? '').toLowerCase() : (name ?? '');
 
 /** Things in a row, as the language joins them: “a, b and c”. */
-export const listText = (items: readonly string[]): string =>
-  new Intl.ListFormat(language.value).format(items);
+export const listText = (items: readonly string[], joined: 'and' | 'or' = 'and'): string =>
+  new Intl.ListFormat(language.value, {
+    type: joined === 'and' ? 'conjunction' : 'disjunction',
+  }).format(items);

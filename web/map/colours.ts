@@ -1,3 +1,5 @@
+import type { UnitSystem } from '@core/units';
+
 /** Colours of the plan from the theme in force, so that the map wears the same as everything else. */
 export interface Inks {
   readonly bench: string;
@@ -16,6 +18,11 @@ export interface Inks {
   readonly verdigris: string;
   readonly noon: boolean;
   readonly font: string;
+}
+
+/** How the plan is drawn: its colours, and the units its heights are written in. */
+export interface MapLook extends Inks {
+  readonly units: UnitSystem;
 }
 
 export const inksNow = (): Inks => {

@@ -15,7 +15,8 @@ import VectorLayer from 'ol/layer/Vector.js';
 import type ImageCanvas from 'ol/source/ImageCanvas.js';
 import VectorSource from 'ol/source/Vector.js';
 import { Circle, Fill, Stroke, Style, Text } from 'ol/style.js';
-import { inksNow, thin, type Inks } from './colours';
+import type { UnitSystem } from '@core/units';
+import { inksNow, thin, type MapLook } from './colours';
 import { drawWith, type DrawHands, type Tool } from './draw-tool';
 import {
   contourFeatures,
@@ -48,7 +49,8 @@ const HIT_PX = 7;
 /** The plan of a place: everything drawn in its local metres, and the hands that change it. */
 export class PlanMap {
   readonly map: Map;
-  private inks: Inks = inksNow();
+  private inks: MapLook = { ...inksNow(), units: 'metric' };
+  private readonly scale = new ScaleLine({ minWidth: 70 });
   private readonly under = new VectorSource();
   private readonly zones = new VectorSource();
   private readonly standing = new VectorSource();
@@ -80,7 +82,7 @@ export class PlanMap {
     this.map = new Map({
       target,
       layers: [this.contours, ...this.layers],
-      controls: [new ScaleLine({ minWidth: 70 })],
+      controls: [this.scale],
       interactions: defaults({ altShiftDragRotate: false, pinchRotate: false, doubleClickZoom: false }),
       view: new View({
         projection: localProjection(place.latitude, place.longitude),
@@ -351,8 +353,14 @@ export class PlanMap {
     this.map.addLayer(layer);
   }
 
+  /** Units that heights and the scale are written in. */
+  setUnits(units: UnitSystem): void {
+    this.inks = { ...this.inks, units };
+    this.scale.setUnits(units);
+    this.repaint();
+  }
   repaint(): void {
-    this.inks = inksNow();
+    this.inks = { ...inksNow(), units: this.inks.units };
     for (const l of [...this.layers, this.contours]) l.changed();
   }
   dispose(): void {

@@ -1,11 +1,11 @@
-import { phrase } from '../format';
+import { fixed, phrase, toShown, unitOf } from '../format';
 import { featureWords } from '@core/site';
 import type { Feature } from '@core/model';
 import type { FeatureLike } from 'ol/Feature.js';
 import { MultiPoint, Point, type Geometry, type LineString, type Polygon } from 'ol/geom.js';
 import type ImageStyle from 'ol/style/Image.js';
 import { Circle, Fill, RegularShape, Stroke, Style, Text } from 'ol/style.js';
-import { thin, type Inks } from './colours';
+import { thin, type MapLook } from './colours';
 import { hatch } from './hatch';
 import { tr } from './messages';
 
@@ -25,7 +25,7 @@ export const drawnOf = (feature: FeatureLike): Drawn | undefined => feature.get(
 
 const label = (
   text: string,
-  inks: Inks,
+  inks: MapLook,
   more: { offsetY?: number; bold?: boolean; colour?: string; line?: boolean } = {},
 ): Text =>
   new Text({
@@ -41,7 +41,7 @@ const label = (
 const AREA: Partial<
   Record<
     Feature['kind'],
-    (i: Inks) => { fill: CanvasPattern | string; stroke: string; dash?: number[]; width?: number }
+    (i: MapLook) => { fill: CanvasPattern | string; stroke: string; dash?: number[]; width?: number }
   >
 > = {
   wood: (i) => ({
@@ -75,7 +75,7 @@ const AREA: Partial<
   }),
 };
 
-const pointShape = (kind: Feature['kind'], inks: Inks, picked: boolean): ImageStyle => {
+const pointShape = (kind: Feature['kind'], inks: MapLook, picked: boolean): ImageStyle => {
   const stroke = new Stroke({ color: inks.bench, width: 2 });
   const fill = new Fill({ color: picked ? inks.pick : inks.chalk });
   switch (kind) {
@@ -118,13 +118,17 @@ const pointShape = (kind: Feature['kind'], inks: Inks, picked: boolean): ImageSt
   }
 };
 
+/** Height of a thing in whole metres or feet. */
+const heightOf = ({ heightM }: Feature, { units }: MapLook): string =>
+  `${fixed(toShown(heightM, 'metres', units), 0)} ${unitOf('metres', units)}`;
+
 /** Thickness and crossed ticks of a wire: a line that bites. */
-const wireStyles = (thing: Feature, inks: Inks, picked: boolean, named: boolean): Style[] => [
+const wireStyles = (thing: Feature, inks: MapLook, picked: boolean, named: boolean): Style[] => [
   new Style({ stroke: new Stroke({ color: thin(inks.bench, 0.8), width: 5 }) }),
   new Style({
     stroke: new Stroke({ color: picked ? inks.pick : inks.stop, width: 2, lineDash: [10, 3, 2, 3] }),
     ...(named
-      ? { text: label(`${thing.name || tr('wire')} ${thing.heightM.toFixed(0)} m`, inks, { line: true }) }
+      ? { text: label(`${thing.name || tr('wire')} ${heightOf(thing, inks)}`, inks, { line: true }) }
       : {}),
   }),
   new Style({
@@ -139,9 +143,9 @@ const wireStyles = (thing: Feature, inks: Inks, picked: boolean, named: boolean)
   }),
 ];
 
-const areaStyles = (thing: Feature, inks: Inks, picked: boolean, named: boolean): Style[] => {
+const areaStyles = (thing: Feature, inks: MapLook, picked: boolean, named: boolean): Style[] => {
   const look = AREA[thing.kind]?.(inks) ?? { fill: thin(inks.chalk, 0.1), stroke: inks.chalk };
-  const height = featureWords(thing.kind).stands ? ` ${thing.heightM.toFixed(0)} m` : '';
+  const height = featureWords(thing.kind).stands ? ` ${heightOf(thing, inks)}` : '';
   const name = label(`${thing.name || phrase(featureWords(thing.kind).name)}${height}`, inks, {
     bold: picked,
     offsetY: height ? 0 : 10,
@@ -169,7 +173,7 @@ const upperEdge = (area: Polygon): Point => {
   return new Point([(west + east) / 2, north]);
 };
 
-const corners = (inks: Inks): Style =>
+const corners = (inks: MapLook): Style =>
   new Style({
     geometry: (f) => {
       const g = f.getGeometry();
@@ -194,7 +198,7 @@ const flatCorners = (g: Geometry): number[][] =>
 /** Things without a name say what they are only from near: many of them would hide the plan. m per pixel. */
 const NAMED_WITHIN = 0.7;
 
-const featureStyles = (thing: Feature, inks: Inks, picked: boolean, named: boolean): Style[] => {
+const featureStyles = (thing: Feature, inks: MapLook, picked: boolean, named: boolean): Style[] => {
   if (thing.shape === 'area') return areaStyles(thing, inks, picked, named || picked);
   if (thing.kind === 'wire')
     return [...wireStyles(thing, inks, picked, named || picked), ...(picked ? [corners(inks)] : [])];
@@ -206,7 +210,7 @@ const featureStyles = (thing: Feature, inks: Inks, picked: boolean, named: boole
       }),
       ...(picked ? [corners(inks)] : []),
     ];
-  const high = featureWords(thing.kind).stands ? ` ${thing.heightM.toFixed(0)} m` : '';
+  const high = featureWords(thing.kind).stands ? ` ${heightOf(thing, inks)}` : '';
   return [
     new Style({
       image: pointShape(thing.kind, inks, picked),
@@ -237,7 +241,7 @@ const headOf = (feature: FeatureLike): { at: number[]; turn: number } | null => 
 const shotStyles = (
   feature: FeatureLike,
   drawn: Extract<Drawn, { what: 'shot' }>,
-  inks: Inks,
+  inks: MapLook,
   picked: boolean,
 ): Style[] => {
   const colour = picked ? inks.pick : inks.chalk2;
@@ -279,7 +283,7 @@ const shotStyles = (
   ];
 };
 
-const PLAIN: Readonly<Record<string, (inks: Inks, feature: FeatureLike) => Style[]>> = {
+const PLAIN: Readonly<Record<string, (inks: MapLook, feature: FeatureLike) => Style[]>> = {
   frame: (i) => [
     new Style({
       fill: new Fill({ color: thin(i.pick, 0.1) }),
@@ -364,7 +368,7 @@ const PLAIN: Readonly<Record<string, (inks: Inks, feature: FeatureLike) => Style
 };
 
 /** How a drawn thing looks; what is picked stands out by weight and corners, not only by colour. */
-export const styleOf = (feature: FeatureLike, inks: Inks, pickedId: string, resolution = 0): Style[] => {
+export const styleOf = (feature: FeatureLike, inks: MapLook, pickedId: string, resolution = 0): Style[] => {
   const drawn = drawnOf(feature);
   if (!drawn) return [];
   switch (drawn.what) {

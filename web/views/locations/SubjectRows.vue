@@ -3,10 +3,11 @@ import { newRow, type Entity } from '@core/model';
 import { bearingTo, fromLocal, offset, toLocal, vec } from '@core/geometry';
 import { ref } from 'vue';
 import { v4 as uuid } from 'uuid';
-import { choices, fixed, SUBJECT_WORDS } from '../../format';
+import { choices, SUBJECT_WORDS, writeText } from '../../format';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import type { Fault } from '../../sync/validation';
 import { readCoordinates } from './coordinates';
@@ -15,7 +16,10 @@ import { tr } from './messages';
 type Subject = Entity<'subject'>;
 const props = defineProps<{ place: Entity<'location'>; subjects: readonly Subject[] }>();
 const store = useFilm();
+const derivedFilm = useDerivedFilm();
 const ORIGIN = vec(0, 0, 0);
+/** Farther from the launch point nothing is a subject of this location, m. */
+const FARTHEST_M = 5000;
 const asked = ref<string | null>(null);
 const heir = ref<string | null>(null);
 
@@ -37,11 +41,14 @@ const setCoordinates = (s: Subject, text: string): readonly Fault[] => {
   if (!read.ok) return [{ path: '', say: read.reason }];
   const at = toLocal(props.place.latitude, props.place.longitude, read.value.latitude, read.value.longitude);
   const away = Math.hypot(at.xM, at.yM);
-  if (away > 5000)
+  if (away > FARTHEST_M)
     return [
       {
         path: '',
-        say: tr('thatIsAwayKmFrom', { away: fixed(away / 1000, 0) }),
+        say: tr('thatIsAwayKmFrom', {
+          away: writeText(away, 'metres', derivedFilm.units),
+          most: writeText(FARTHEST_M, 'metres', derivedFilm.units),
+        }),
       },
     ];
   return set(s, at);

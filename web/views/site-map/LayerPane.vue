@@ -12,13 +12,14 @@ import type { Plan } from './usePlan';
 import HeightsSheet from './HeightsSheet.vue';
 import PictureRow from './PictureRow.vue';
 import { tr } from './messages';
-import { fixed } from '../../format';
+import { fixed, writeText } from '../../format';
 
 const props = defineProps<{ plan: Plan; layers: Layers }>();
 const emit = defineEmits<{ bring: [] }>();
 const film = useFilm();
 const grounds = useGrounds();
 const derivedFilm = useDerivedFilm();
+const metres = (m: number): string => writeText(m, 'metres', derivedFilm.units);
 const fault = ref('');
 const busy = ref('');
 const ground = computed(
@@ -73,9 +74,9 @@ const dropGround = (): void => {
           tr('gridSize', {
             columns: ground.columns,
             rows: ground.rows,
-            cellM: ground.cellM.toFixed(ground.cellM < 10 ? 1 : 0),
-            lowM: fixed(ground.lowM, 0),
-            highM: fixed(ground.highM, 0),
+            cellM: metres(ground.cellM),
+            lowM: metres(ground.lowM),
+            highM: metres(ground.highM),
           })
         }}</span>
       </p>

@@ -9,7 +9,10 @@ import { useFilm } from '../../stores/film';
 import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';
 import { tr } from './messages';
-import { fixed } from '../../format';
+import { writeText } from '../../format';
+import { useDerivedFilm } from '../../stores/derived-film';
+
+const derivedFilm = useDerivedFilm();
 
 const props = defineProps<{ picture: Entity<'picture'>; plan: Plan; layers: Layers }>();
 const film = useFilm();
@@ -78,7 +81,7 @@ const metresPerPixel = computed(() => {
           tr('pictureSize', {
             widthPx: picture.widthPx,
             heightPx: picture.heightPx,
-            metresPerPixel: fixed(metresPerPixel, 2),
+            metresPerPixel: writeText(metresPerPixel, 'metres', derivedFilm.units),
           })
         }}
       </p>

@@ -5,7 +5,7 @@ import type { LossAction } from '@core/model';
 import { FIXED_RETURN_M } from '@core/clearance';
 import { bySeverity } from '@core/warnings';
 import { computed } from 'vue';
-import { fixed, phrase, sensingChoices } from '../../format';
+import { fixed, listText, phrase, sensingChoices, writeText } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import EyeView from '../../parts/EyeView.vue';
 import PickField from '../../parts/PickField.vue';
@@ -64,7 +64,15 @@ const locationPlan = computed(() => derivedFilm.derived?.places.get(props.shot.f
 const flight = computed(() =>
   props.shot.flightIndex === null ? null : (locationPlan.value?.flights[props.shot.flightIndex] ?? null),
 );
-const fixedHeights = FIXED_RETURN_M.map(([a, b]) => (a === b ? `${a}` : `${a} to ${b}`)).join(' or ');
+const heightText = (m: number): string => writeText(m, 'metres', derivedFilm.units);
+const fixedHeights = computed(() =>
+  listText(
+    FIXED_RETURN_M.map(([a, b]) =>
+      a === b ? heightText(a) : tr('fromAToB', { a: heightText(a), b: heightText(b) }),
+    ),
+    'or',
+  ),
+);
 const overGround = computed(() => props.shot.facts.overGround);
 </script>
 

@@ -93,6 +93,7 @@ const build = (): void => {
     idea: (index) => emit('idea', index),
   });
   draw();
+  map.value.setUnits(derivedFilm.units);
   map.value.setPicked(plan.picked.value.id);
   map.value.fit();
   void props.layers.attach(map.value);
@@ -123,6 +124,10 @@ watch(
 watch(
   () => plan.tool.value,
   (tool) => map.value?.setTool(tool),
+);
+watch(
+  () => derivedFilm.units,
+  (units) => map.value?.setUnits(units),
 );
 watch(
   () => selection.theme,

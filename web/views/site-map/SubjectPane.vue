@@ -2,7 +2,8 @@
 import type { Entity } from '@core/model';
 import { groundAt } from '@core/site';
 import { computed } from 'vue';
-import { choices, fixed, SUBJECT_WORDS } from '../../format';
+import { choices, SUBJECT_WORDS, writeText } from '../../format';
+import { useDerivedFilm } from '../../stores/derived-film';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -10,6 +11,8 @@ import type { Fields } from '../../sync/fields';
 import { useFilm } from '../../stores/film';
 import type { Plan } from './usePlan';
 import { tr } from './messages';
+
+const derivedFilm = useDerivedFilm();
 
 const props = defineProps<{ plan: Plan; subject: Entity<'subject'> }>();
 const store = useFilm();
@@ -89,7 +92,7 @@ const off = computed(() => props.subject.baseM - groundM.value);
       class="btn"
       @click="set({ baseM: Math.round(groundM * 10) / 10 })"
     >
-      {{ tr('standItOnTheGround', { groundM: fixed(groundM, 1) }) }}
+      {{ tr('standItOnTheGround', { groundM: writeText(groundM, 'metres', derivedFilm.units) }) }}
     </button>
     <div v-if="subject.speedMs > 0" class="row">
       <button class="btn" @click="plan.drawWay(subject.id)">

@@ -99,7 +99,7 @@ const DE: Texts<typeof EN> = {
   temp: 'Temp.',
   temperature: 'Temperatur',
   terrain: 'Gelände',
-  thatIsAwayKmFrom: 'Das sind {away} km vom Startpunkt: Motive stehen innerhalb von 5 km.',
+  thatIsAwayKmFrom: 'Das sind {away} vom Startpunkt: Motive stehen innerhalb von {most}.',
   theCeilingAndTheReturn:
     'Höhengrenze und Rückkehrhöhe bestimmst du: prüfe die örtliche Regel. Nichts hier sagt, dass ein Flug erlaubt oder sicher ist.',
   theDayHere: 'Der Tag hier',

@@ -96,7 +96,7 @@ export const EN = {
   temp: 'Temp.',
   temperature: 'Temperature',
   terrain: 'Terrain',
-  thatIsAwayKmFrom: 'That is {away} km from the launch point: subjects stand within 5 km.',
+  thatIsAwayKmFrom: 'That is {away} from the launch point: subjects stand within {most}.',
   theCeilingAndTheReturn:
     'The ceiling and the return height are yours to set: check the local rule. Nothing here says that a flight is allowed or safe.',
   theDayHere: 'The day here',

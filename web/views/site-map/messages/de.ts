@@ -92,7 +92,7 @@ const DE: Texts<typeof EN> = {
   grid: 'Raster',
   gridCells: '{columns} × {rows} Zellen von {cell}',
   gridHoles: ', davon {share} % unbekannt',
-  gridSize: '{columns} × {rows} Zellen von {cellM} m, {lowM} bis {highM} m über dem Meer',
+  gridSize: '{columns} × {rows} Zellen von {cellM}, {lowM} bis {highM} über dem Meer',
   ground: 'Boden',
   groundApart:
     'Der Boden dieser Datei liegt {apart} neben der eingetragenen Höhe des Drehorts. Prüfe Projektion, Einheit und Drehort, bevor du sie verwendest.',
@@ -169,7 +169,7 @@ const DE: Texts<typeof EN> = {
   onThePlan: 'Auf dem Plan',
   onlyThePickedShot: 'Nur die gewählte Einstellung',
   opacity: 'Deckkraft',
-  othersSetFixedM: 'andere sind auf {fixed} m festgelegt',
+  othersSetFixedM: 'andere sind auf {fixed} festgelegt',
   overBy: 'über {by}',
   overLaunch: 'Über dem Start',
   overLaunchLower: 'über dem Start',
@@ -185,7 +185,7 @@ const DE: Texts<typeof EN> = {
   pictureId: 'Bild {id}',
   pictureRow: 'Bild {row}',
   pictureSize:
-    '{widthPx} × {heightPx} Bildpunkte, je {metresPerPixel} m. Eine Nadel nennt einen Bildpunkt (von links oben) und seinen Ort; zieh sie auf dem Plan.',
+    '{widthPx} × {heightPx} Bildpunkte, je {metresPerPixel}. Eine Nadel nennt einen Bildpunkt (von links oben) und seinen Ort; zieh sie auf dem Plan.',
   pictureUpper: 'Bild',
   picturesUnderThePlan: 'Bilder unter dem Plan',
   pin: 'Nadel',
@@ -226,7 +226,7 @@ const DE: Texts<typeof EN> = {
   speedUnderWay: 'Fahrt',
   spot: 'Stelle',
   standAt: 'Stellen auf',
-  standItOnTheGround: 'Auf den Boden stellen: {groundM} m',
+  standItOnTheGround: 'Auf den Boden stellen: {groundM}',
   standsOn: 'Steht auf',
   start: 'Beginn',
   straightOnInstead: 'Stattdessen geradeaus',
@@ -271,5 +271,9 @@ const DE: Texts<typeof EN> = {
   whyYouConfirmItCheck: '{why} Du bestätigst es; prüfe, was dein Fluggerät wirklich tut.',
   width: 'Breite',
   zeroLiesStill: '0 liegt still',
+  areaM2: '{areaM2} m²',
+  areaFt2: '{areaFt2} ft²',
+  areaAcres: '{acres} acres',
+  fromAToB: '{a} bis {b}',
 };
 export default DE;
