@@ -1,5 +1,4 @@
-import { randomUUID } from 'node:crypto';
-import { copyFile, mkdir, mkdtemp, rm, utimes } from 'node:fs/promises';
+import { mkdir, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
@@ -52,50 +51,18 @@ const flyingOf =
     await page.getByRole('button', { name: 'Recording?' }).click();
   };
 
-/** Takes of the first shots, noted as a phone would, and a card whose clips are read. */
-const cardRead = async (page: Page): Promise<void> => {
-  const film = new URL(page.url()).pathname.split('/')[2] ?? '';
-  const opened = (await (await page.request.get(new URL(`/api/films/${film}`, page.url()).href)).json()) as {
-    rows: { kind: string; value: { id: string; locationId: string; title: string } }[];
-  };
-  const shots = opened.rows.filter((r) => r.kind === 'shot').map((r) => r.value);
-  const first = ['Steps of slate', 'Quarryman walks in', 'Round the incline house'].flatMap(
-    (title) => shots.find((s) => s.title === title) ?? [],
-  );
-  const at = (i: number): number => Date.UTC(2027, 4, 14, 5, 10 + 6 * i);
-  await page.request.post(new URL('/api/changes', page.url()).href, {
-    data: {
-      batch: randomUUID(),
-      device: 'pictures',
-      changes: first.map((s, i) => {
-        const value = {
-          id: randomUUID(),
-          locationId: s.locationId,
-          shotId: s.id,
-          utcMs: at(i),
-          rating: i === 1 ? 'maybe' : 'good',
-          reason: null,
-          reversed: false,
-          aircraftId: null,
-          packId: null,
-          cardId: null,
-          clip: '',
-          notes: i === 1 ? 'gust at the end' : '',
-        };
-        return { kind: 'take', id: value.id, version: 0, value };
-      }),
-    },
+/** A day by the simulated aircraft, its card matched and named: the board of the cut with pictures of its clips. */
+const covered = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: 'Simulated aircraft' }).click();
+  await page.getByRole('button', { name: 'Fly the whole day' }).click();
+  await page.keyboard.press('Escape');
+  await page.goto(page.url().replace(/field.*$/, 'footage'));
+  await page.getByRole('button', { name: 'Simulated card' }).click();
+  await page.getByRole('button', { name: 'Name the takes' }).click({ timeout: 120_000 });
+  await page.getByRole('progressbar').waitFor({ state: 'hidden', timeout: 120_000 });
+  await page.getByRole('heading', { name: 'Card to shots' }).evaluate((e) => {
+    e.scrollIntoView();
   });
-  await page.reload();
-  const clips = ['clip-a.mp4', 'clip-b.mp4', 'clip-short.mp4'];
-  const card = await mkdtemp(join(tmpdir(), 'dusk-card-'));
-  for (const [i, name] of clips.entries()) {
-    await copyFile(join('e2e', 'fixtures', name), join(card, name));
-    await utimes(join(card, name), new Date(), new Date(at(i) - 41_000));
-  }
-  await page.getByLabel('Choose clips').setInputFiles(clips.map((name) => join(card, name)));
-  await page.getByText('camera clock').waitFor();
-  await rm(card, { recursive: true, force: true });
 };
 
 /** A shot that is flown along its line in the cockpit. */
@@ -189,9 +156,10 @@ const SHOTS: readonly Shot[] = [
   { name: 'kit', path: '/kit' },
   { name: 'field', path: '/field', theme: 'noon', act: flyingOf('Meadow to arches') },
   { name: 'phone-field', path: '/field', width: 390, height: 844, act: flyingOf('Meadow to arches') },
-  { name: 'footage', path: '/footage', act: cardRead },
   { name: 'rehearse', path: '', act: rehearsed },
   { name: 'phone-shots', path: '', width: 390, height: 844 },
+  // From here on the film has been flown.
+  { name: 'footage', path: '/field', act: covered },
   { name: 'debrief', path: '/debrief', flown: true },
 ];
 
