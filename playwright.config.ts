@@ -2,6 +2,8 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'e2e',
+  // What runs in the second engine has a runner of its own.
+  testMatch: '*.spec.ts',
   timeout: 180_000,
   // A new machine can be many times slower than a desk: what is awaited is told apart from what never comes, not timed.
   expect: { timeout: 30_000 },

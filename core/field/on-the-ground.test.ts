@@ -194,6 +194,7 @@ describe('takes as practice', () => {
         take('s', 3, { rating: 'no-good', reason: 'drifted' }),
         take('s', 2, { rating: 'no-good', reason: 'not-recording' }),
         take('t', 4, { rating: 'maybe' }),
+        take('t', 9, { simulated: true }),
         take('gone', 5, {}),
       ],
       [shot('s', 'orbit'), shot('t', 'slide')],

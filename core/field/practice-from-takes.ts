@@ -2,7 +2,7 @@ import { newRow, type Practice, type Shot, type Take } from '../model';
 import { groupBy } from '../units';
 
 /**
- * Takes of a flight as practice of their moves, one entry a shot: what was not recorded says nothing about the hands.
+ * Takes of a flight as practice of their moves, one entry a shot: what was not recorded, or was simulated, says nothing about the hands.
  * @param newId of each entry
  */
 export const practiceFrom = (
@@ -13,7 +13,7 @@ export const practiceFrom = (
 ): Practice[] =>
   [
     ...groupBy(
-      takes.filter((t) => t.reason !== 'not-recording'),
+      takes.filter((t) => t.reason !== 'not-recording' && !t.simulated),
       (t) => t.shotId,
     ),
   ].flatMap(([shotId, own]) => {

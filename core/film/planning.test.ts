@@ -1,4 +1,3 @@
-import { said } from '../testing';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { STILL_S } from '../footage';
@@ -25,7 +24,7 @@ import { practiceSheet, proposeCoverage } from '../proposals';
 import { targetNow } from '../shot/solve';
 import { newRow, type FilmInput, type Shot } from '../model';
 import { deriveFilm } from './derive';
-import { numberIn } from '../testing';
+import { numberIn, said } from '../testing';
 
 let film: FilmInput;
 beforeAll(async () => {
@@ -79,7 +78,7 @@ describe('solving a shot', () => {
           if (now === null || !Number.isFinite(now) || now === 0) return;
           const solved = solveShot(p, target, now * factor);
           if (!solved.ok) {
-            expect(solved.reason).toMatch(/nearest|locked|no path|finds/);
+            expect(said(solved.reason)).toMatch(/nearest|locked|no path|finds/);
             return;
           }
           const after = { ...p, shot: { ...p.shot, move: { ...move, values: solved.value } } };
@@ -98,7 +97,7 @@ describe('solving a shot', () => {
     expect(freeKnobs(p, 'usableS').map((k) => k.id)).toEqual(['speedMs', 'lengthM']);
     const locked = parts({ move: { ...p.shot.move, locked: ['speedMs', 'lengthM'] } });
     const r = solveShot(locked, 'usableS', 9);
-    expect(r.ok ? '' : r.reason).toMatch(/locked/);
+    expect(r.ok ? '' : said(r.reason)).toMatch(/locked/);
     const by = solveShot(p, 'usableS', 9, 'lengthM');
     expect(by.ok && by.value['speedMs']).toBe(p.shot.move.values['speedMs']);
   });
@@ -448,7 +447,7 @@ describe('every move in a film', () => {
         },
       });
       if (derived.facts.trajectory) expect(derived.facts.energy!.totalWh).toBeGreaterThan(0);
-      else expect(derived.facts.noPath).toMatch(/^[A-Z].*\.$/);
+      else expect(said(derived.facts.noPath)).toMatch(/^[A-Z].*\.$/);
       expect(layoutOf(derived.facts).wantedS).toBe(derived.facts.wantedS);
     },
   );

@@ -1,5 +1,5 @@
 import type { ClipFile } from '@core/card-match';
-import { get, set } from 'idb-keyval';
+import { del, get, set } from 'idb-keyval';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
 import { durableStore } from '../sync/device-store';
@@ -11,6 +11,9 @@ export interface ReadClip extends ClipFile {
 }
 
 const kept = durableStore('dusk-clips', 'films');
+
+/** What was read of a film goes with it. */
+export const forgetClips = (filmId: string): Promise<void> => del(filmId, kept).catch(() => undefined);
 
 /** Clips of the film's takes as this device has read them, by take. They stay on the device: footage is nobody's row. */
 export const useReadClips = defineStore('read-clips', () => {

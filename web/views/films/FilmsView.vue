@@ -3,6 +3,7 @@ import { EXCHANGE_LIMIT } from '@core/model';
 import { defineAsyncComponent, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiProblem, type FilmSummary } from '../../sync/api';
+import { forgetClips } from '../../stores/read-clips';
 import { forgetSnapshot } from '../../sync/snapshots';
 import { filmsOnDevice } from '../../sync/films-on-device';
 import { whenText } from '../../format';
@@ -92,7 +93,7 @@ const chosen = async (event: Event): Promise<void> => {
 const remove = async (film: FilmSummary): Promise<void> => {
   try {
     await api.removeFilm(film.id);
-    await forgetSnapshot(film.id);
+    await Promise.all([forgetSnapshot(film.id), forgetClips(film.id)]);
     going.value = null;
     await refresh();
   } catch (error) {
