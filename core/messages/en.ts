@@ -1085,6 +1085,8 @@ export const EN: Sentences = {
     '{rated} × {charge} % charge × {health} % health × {factor} at {temperature}{learned, select, yes {, less what its logged flights took more than its sisters’ (÷ {draw})} other {}}',
   'sum.reserve': 'reserve',
   'sum.reserve.note': '{share} % of the rated energy, never under 10 %',
+  feels:
+    '{direction, select, still {rests} toward {draws in} away {lets go} across {passes by} around {considers} up {opens} down {gathers} other {goes along}}',
   side: '{side, select, front {front} back {back} left {left} right {right} up {up} other {down}}',
   'fault.minimum': '{label} must be {limit} or more.',
   'fault.maximum': '{label} must be {limit} or less.',

@@ -3,17 +3,8 @@ export { directionFlown } from '../moves';
 import type { MoveDirection } from '../moves';
 import type { StoryRole } from '../model';
 
-/** What a direction does to the one who watches. */
-export const FEELS: Readonly<Record<MoveDirection, string>> = {
-  still: 'rests',
-  toward: 'draws in',
-  away: 'lets go',
-  across: 'passes by',
-  around: 'considers',
-  up: 'opens',
-  down: 'gathers',
-  with: 'goes along',
-};
+/** What a direction does to whoever watches, in a word or two. */
+export const feelsOf = (direction: MoveDirection): Message => message('feels', { direction });
 
 export interface BoardShot {
   readonly id: string;
@@ -48,7 +39,7 @@ const runs = (shots: readonly BoardShot[]): Remark[] => {
         say: message('board.run.say', {
           from: i - from,
           isDirection: yesNo(first.direction === 'still'),
-          feel: FEELS[first.direction],
+          feel: feelsOf(first.direction),
         }),
         why: message('board.run.why'),
       });

@@ -1,5 +1,6 @@
+import type { Message } from '../messages';
 import { directionFlown } from '../moves';
-import { FEELS, readBoard, type Remark } from './board';
+import { feelsOf, readBoard, type Remark } from './board';
 import type { FilmPlan, PlannedShot } from '../day';
 import type { GroundShot, StoryRole } from '../model';
 import { secondsOf } from '../shot';
@@ -20,7 +21,7 @@ interface Place {
 export interface BoardPlace extends Place {
   readonly shot: PlannedShot;
   readonly ground: null;
-  readonly feels: string;
+  readonly feels: Message;
 }
 /** A shot from the ground at its place in the cut. */
 export interface GroundPlace extends Place {
@@ -73,7 +74,7 @@ export const boardOf = (film: FilmPlan, ground: readonly GroundShot[]): Board =>
     const place = { id, cut: i + 1, title, role, timelineS, fromS, ownPlace: cutPosition !== '' };
     fromS += timelineS;
     return item.shot
-      ? { ...place, shot: item.shot, ground: null, feels: FEELS[item.shot.facts.direction] }
+      ? { ...place, shot: item.shot, ground: null, feels: feelsOf(item.shot.facts.direction) }
       : { ...place, shot: null, ground: item.ground };
   });
   const remarks = readBoard(

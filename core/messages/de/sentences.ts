@@ -1129,6 +1129,8 @@ export const DE: Sentences = {
     '{rated} × {charge} % Ladung × {health} % Zustand × {factor} bei {temperature}{learned, select, yes {, weniger, was seine geloggten Flüge mehr brauchten als die der Geschwister (÷ {draw})} other {}}',
   'sum.reserve': 'Reserve',
   'sum.reserve.note': '{share} % der Nennenergie, nie unter 10 %',
+  feels:
+    '{direction, select, still {ruht} toward {zieht hinein} away {lässt los} across {zieht vorbei} around {betrachtet} up {öffnet} down {sammelt} other {geht mit}}',
   side: '{side, select, front {nach vorn} back {nach hinten} left {nach links} right {nach rechts} up {nach oben} other {nach unten}}',
   'fault.minimum': '{label} muss mindestens {limit} sein.',
   'fault.maximum': '{label} darf höchstens {limit} sein.',

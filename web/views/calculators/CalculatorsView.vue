@@ -383,7 +383,7 @@ const clock = (ms: number | null): string =>
 }
 .hour li {
   display: grid;
-  grid-template-columns: 110px 70px 110px 1fr;
+  grid-template-columns: minmax(90px, auto) minmax(96px, auto) minmax(110px, auto) 1fr;
   gap: 8px;
   align-items: center;
 }

@@ -160,7 +160,7 @@ const key = (event: KeyboardEvent, id: string): void => {
               <PathThumb :flown="p.shot.facts.trajectory" :subject="p.shot.facts.aim" />
               <span class="title" dir="auto">{{ p.title || tr('untitled') }}</span>
               <span class="sub">{{ phrase(p.shot.facts.move?.name) }} · {{ ROLE_WORDS[p.role] }}</span>
-              <span class="feels">{{ p.feels }}</span>
+              <span class="feels">{{ text(p.feels) }}</span>
               <span class="sub"
                 >{{ fixed(p.timelineS, 1) }} s · {{ phrase(USE_WORDS[useOf(p.shot.facts.shot.usage)]) }}</span
               >

@@ -67,7 +67,9 @@ const doing = computed(() => {
   if (over.value) return tr('simulatedLanded');
   const now = sample.value;
   if (!now) return '';
-  const shot = nameOf(now.shotId);
+  const samples = flying.value?.flown.samples ?? [];
+  // A leg belongs to no shot: it leads to the next that has one.
+  const shot = nameOf(now.shotId ?? samples.find((s) => s.tS > tS.value && s.shotId)?.shotId ?? null);
   return {
     takeoff: () => tr('simulatedTakeOff'),
     leg: () => tr('simulatedLeg', { shot }),

@@ -138,7 +138,7 @@ const DE: Texts<typeof EN> = {
   coverageSums: '{kept} von {total} s behalten{maybe, select, 0 {} other {, {maybe} s gehen vielleicht}}',
   asBoard: 'Tafel',
   asTable: 'Tabelle',
-  howClipsAreShown: 'Clips nach Shot, gezeigt als',
+  howClipsAreShown: 'Clips nach Einstellung, gezeigt als',
   'coverage.kept': 'behalten',
   'coverage.maybe': 'geht vielleicht',
   'coverage.no-good': 'kein guter Take',

@@ -36,6 +36,6 @@ const DE: Texts<typeof EN> = {
     'Dieser Browser kann keinen Film aufnehmen. Ein aktueller Browser am Rechner kann es.',
   untitled: 'ohne Titel',
   webmOfSize: 'WebM, {megabytes} MB',
-  asRehearsed: '{n, plural, one {Ein Shot} other {# Shots}} wie geprobt',
+  asRehearsed: '{n, plural, one {Eine Einstellung} other {# Einstellungen}} wie geprobt',
 };
 export default DE;
