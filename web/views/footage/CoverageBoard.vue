@@ -67,7 +67,7 @@ const shown = computed(() =>
           />
           <template v-else>
             <PathThumb v-if="p.line" :flown="p.line.shot.facts.trajectory" :subject="p.line.shot.facts.aim" />
-            <span v-else class="quiet">{{ tr('fromTheGround') }}</span>
+            <span v-else-if="p.ground" class="quiet">{{ tr('fromTheGround') }}</span>
             <span v-if="p.why" class="why">{{ p.why }}</span>
           </template>
         </div>

@@ -28,7 +28,12 @@ const whole = computed(() =>
   store.input && derivedFilm.derived ? { input: store.input, derived: derivedFilm.derived } : null,
 );
 const lines = useDeferred(() => (whole.value ? inCutOrder(shotLines(whole.value)) : []));
-const coverage = computed(() => (whole.value ? cutCoverage(whole.value, lines.value) : null));
+/** Nothing is said to be missing before every shot has its line. */
+const coverage = computed(() =>
+  whole.value && lines.value.length === whole.value.derived.order.length
+    ? cutCoverage(whole.value, lines.value)
+    : null,
+);
 const shownAs = ref<'board' | 'table'>('board');
 const waysToShow = computed(() => [
   { value: 'board' as const, label: tr('asBoard') },
@@ -92,11 +97,11 @@ const bringIn = async (event: Event): Promise<void> => {
           }}</span>
         </header>
         <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
-        <p v-if="!coverage || coverage.places.length === 0" class="quiet">
+        <p v-if="coverage?.places.length === 0" class="quiet">
           {{ tr('noShotYetWhatIs') }}
         </p>
-        <CoverageBoard v-else-if="shownAs === 'board'" :coverage="coverage" />
-        <table v-else>
+        <CoverageBoard v-else-if="coverage && shownAs === 'board'" :coverage="coverage" />
+        <table v-else-if="lines.length > 0">
           <thead>
             <tr>
               <th scope="col" class="n">{{ tr('cut') }}</th>
