@@ -129,6 +129,9 @@ describe('a film as one folder', () => {
     const [asset] = film.assets;
     const swapped = { [`files/${asset!.id}.heights.gz`]: new Uint8Array(gzipSync('something else')) };
     await refused(folder({ ...bare, assets: [bare.assets[0]] }, swapped), 400, /damaged/);
+    for (const odd of [null, [], { ...bare, assets: [null, 7] }, { ...bare, assets: {} }])
+      expect((await send(folder(odd as object))).status, JSON.stringify(odd)?.slice(0, 40)).toBe(400);
+    await refused(folder({ ...bare, assets: [{ file: '__proto__' }] }), 400, /__proto__ is missing/);
     // A small file whose directory says that it grows to 260 MB.
     const bomb = folder(film);
     const directory = Buffer.from(bomb).indexOf(Buffer.from('PK\u0001\u0002', 'latin1'));

@@ -65,10 +65,13 @@ export const writeFilmFolder = async (
 /** Whether bytes begin as a ZIP does. */
 export const isFolder = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b;
 
-const entriesOf = (bytes: Uint8Array): Readonly<Record<string, Uint8Array>> => {
+const isRow = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+const entriesOf = (bytes: Uint8Array): ReadonlyMap<string, Uint8Array> => {
   let [count, size] = [0, 0];
   try {
-    return unzipSync(bytes, {
+    const entries = unzipSync(bytes, {
       // Judged before anything is unpacked: what a small file says it grows to is not taken.
       filter: ({ name, originalSize }) => {
         if (!ENTRY.test(name)) return false;
@@ -82,6 +85,7 @@ const entriesOf = (bytes: Uint8Array): Readonly<Record<string, Uint8Array>> => {
         return true;
       },
     });
+    return new Map(Object.entries(entries));
   } catch (error) {
     if (error instanceof HttpProblem) throw error;
     throw new HttpProblem(400, 'malformed', 'The ZIP file is damaged.');
@@ -94,19 +98,20 @@ const entriesOf = (bytes: Uint8Array): Readonly<Record<string, Uint8Array>> => {
  */
 export const readFilmFolder = (bytes: Uint8Array): unknown => {
   const entries = entriesOf(bytes);
-  const text = entries[FILM];
+  const text = entries.get(FILM);
   if (!text) throw new HttpProblem(400, 'malformed', `There is no ${FILM} in the ZIP file.`);
-  let film: { assets?: unknown };
+  let film: unknown;
   try {
-    film = JSON.parse(strFromU8(text)) as { assets?: unknown };
+    film = JSON.parse(strFromU8(text));
   } catch {
     throw new HttpProblem(400, 'malformed', `${FILM} in the ZIP file is not readable JSON.`);
   }
-  if (!Array.isArray(film.assets)) return film;
-  const assets = film.assets.map((asset: { file?: unknown }) => {
+  if (!isRow(film) || !Array.isArray(film['assets'])) return film;
+  const assets = film['assets'].map((asset: unknown) => {
+    if (!isRow(asset)) return asset;
     const { file, ...rest } = asset;
     if (typeof file !== 'string') return asset;
-    const content = entries[file];
+    const content = entries.get(file);
     if (!content) throw new HttpProblem(400, 'malformed', `${file} is missing in the ZIP file.`);
     return { ...rest, data: Buffer.from(content).toString('base64') };
   });
