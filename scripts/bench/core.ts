@@ -4,6 +4,7 @@ import { FilmDeriver } from '@core/film';
 import { shotFacts, type ShotParts } from '@core/shot';
 import type { FilmInput } from '@core/model';
 import { ms, report, spread } from './figures';
+import { learning } from './learning';
 import { runLight } from './light';
 import { runPlan } from './plan';
 import { runSite } from './site';
@@ -81,4 +82,5 @@ export const run = async (): Promise<void> => {
   runLight(filmOf(60), 40);
   await runPlan(filmOf(60), 60, demoFilm() as unknown as FilmInput);
   runSite();
+  learning();
 };
