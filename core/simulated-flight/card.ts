@@ -25,11 +25,14 @@ const BEHIND_S = 37;
 const JUDGED_S = 3;
 /** A recording is longer than planned by so much at most, as a share: nobody stops it to the frame. */
 const LONGER = 0.05;
-/** Of a take that was cut short so much is left. */
-const SHORT = 0.25;
+/** A take that was cut short lasts no longer, s: no cut gets by with it. */
+const SHORT_S = 2;
 /** Where a take is so long before the next, a clip that nobody planned has room between them, s. */
 const ROOM_S = 40;
 const UNPLANNED_S = 9;
+const UNPLANNED_AFTER_S = 20;
+/** Where there is no such room it comes after everything else, s. */
+const AT_THE_END_S = 110;
 
 const nameOf = (n: number): string => `clip-${String(n).padStart(4, '0')}.mp4`;
 
@@ -45,15 +48,21 @@ export const simulateCard = (takes: readonly NotedTake[], seed: string): Simulat
   const short = faulty ? (missing + 1 + Math.floor(draw() * (byTime.length - 1))) % byTime.length : -1;
   const after = (i: number): number => ((byTime[i + 1]?.utcMs ?? Infinity) - (byTime[i]?.utcMs ?? 0)) / 1000;
   const roomy = byTime.findIndex(
-    (_, i) => i !== missing && after(i) > (byTime[i + 1]?.lengthS ?? 0) + ROOM_S,
+    (_, i) => i !== missing && i + 1 !== missing && after(i) > (byTime[i + 1]?.lengthS ?? 0) + ROOM_S,
   );
   const lone = faulty ? (roomy === -1 ? byTime.length - 1 : roomy) : -1;
   const made = byTime.flatMap((take, i): Omit<SimulatedClip, 'name'>[] => {
     const { fps, widthPx } = take;
     const endMs = Math.round(take.utcMs - 1000 * (BEHIND_S + JUDGED_S * draw()));
-    const lengthS = take.lengthS * (i === short ? SHORT : 1 + LONGER * draw());
+    const lengthS = i === short ? Math.min(SHORT_S, take.lengthS / 2) : take.lengthS * (1 + LONGER * draw());
     const own = { takeId: take.id, endMs, lengthS, fps, widthPx };
-    const extra = { takeId: null, endMs: endMs + 20_000, lengthS: UNPLANNED_S, fps, widthPx };
+    const extra = {
+      takeId: null,
+      endMs: endMs + 1000 * (roomy === -1 ? AT_THE_END_S : UNPLANNED_AFTER_S),
+      lengthS: UNPLANNED_S,
+      fps,
+      widthPx,
+    };
     return [...(i === missing ? [] : [own]), ...(i === lone ? [extra] : [])];
   });
   const clips = made.map((clip, i): SimulatedClip => ({ ...clip, name: nameOf(i + 1) }));

@@ -101,7 +101,7 @@ describe('a simulated card', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 4, max: 60 }),
-        fc.integer({ min: 70, max: 400 }),
+        fc.integer({ min: 45, max: 400 }),
         fc.string(),
         (n, gapS, seed) => {
           const takes = notedTakes(n, gapS);
