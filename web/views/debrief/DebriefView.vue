@@ -41,10 +41,11 @@ const energy = computed(() => forecastError(flights.value.map((f) => f.energyErr
           })
         }}
         <template v-if="minutes">{{
-          tr('flightsTookBiasMinutesThan', { bias: errorText(minutes.bias) })
-        }}</template><template v-if="minutes && energy">
-          {{ tr('andBiasEnergy', { bias: errorText(energy.bias) }) }}</template
-        ><template v-if="minutes">.</template>
+          tr('flightsTookBiasMinutesThan', {
+            minutes: errorText(minutes.bias),
+            energy: energy ? errorText(energy.bias) : 'none',
+          })
+        }}</template>
       </p>
       <p v-if="simulated > 0" class="quiet">{{ tr('flightsAreSimulated', { n: simulated }) }}</p>
     </header>

@@ -6,7 +6,6 @@ const DE: Texts<typeof EN> = {
   aTrackGPXOrA: 'Ein Track (GPX) oder eine Tabelle (CSV) eines Flugs, hier auf diesem Gerät gelesen.',
   addTheFirstShot: 'Lege die erste Einstellung an',
   addToLog: 'Ins Flugbuch',
-  andBiasEnergy: 'und {bias} Energie',
   charge: 'Ladung',
   chooseAFile: 'Datei wählen',
   debrief: 'Nachbesprechung',
@@ -19,7 +18,8 @@ const DE: Texts<typeof EN> = {
   flightRecordUpper: 'Flugaufzeichnung',
   flights: 'Flüge',
   flightsLog: 'Flüge, Flugbuch',
-  flightsTookBiasMinutesThan: 'Flüge brauchten {bias} Minuten als geplant',
+  flightsTookBiasMinutesThan:
+    'Flüge brauchten {minutes} Minuten{energy, select, none {} other { und {energy} Energie}} als geplant.',
   fromFile: 'Aus {file}',
   fromNumberUnit: 'ab {number} {unit}',
   good: 'Gut',

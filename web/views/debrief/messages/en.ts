@@ -3,7 +3,6 @@ export const EN = {
   aTrackGPXOrA: 'A track (GPX) or a table (CSV) of a flight, read here on this device.',
   addTheFirstShot: 'Add the first shot',
   addToLog: 'Add to log',
-  andBiasEnergy: 'and {bias} energy',
   charge: 'Charge',
   chooseAFile: 'Choose a file',
   debrief: 'Debrief',
@@ -16,7 +15,8 @@ export const EN = {
   flightRecordUpper: 'Flight record',
   flights: 'Flights',
   flightsLog: 'Flights, Log',
-  flightsTookBiasMinutesThan: 'Flights took {bias} minutes than planned',
+  flightsTookBiasMinutesThan:
+    'Flights took {minutes} minutes than planned{energy, select, none {} other { and {energy} energy}}.',
   fromFile: 'From {file}',
   fromNumberUnit: 'from {number} {unit}',
   good: 'Good',
