@@ -315,6 +315,6 @@ test('a mark for a gap is calibrated once on this device; a fixed tilt names its
   await expect(tilt).toContainText('of its picture, at the top');
   await tilt.getByLabel('Tilt of the second').fill('200');
   await tilt.getByLabel('Tilt of the second').press('Enter');
-  await expect(tilt).toContainText('Above -30, up to 80.');
+  await expect(tilt).toContainText('Between -30 and 80.');
   await bench.accessible();
 });

@@ -1,5 +1,6 @@
-import { distance, type Vec3 } from '../geometry';
+import type { Vec3 } from '../geometry';
 import { pathDeviation, type PathDeviation } from './deviation';
+import { nearestOn } from './nearest-on';
 
 /** A take that was noted, for finding it in a record. */
 export interface TakeInTime {
@@ -47,25 +48,15 @@ interface Offset {
 
 /** How far a spot lies beside (+ right) and over its nearest place on a line, m. */
 const offsetFrom = (p: Vec3, line: readonly Vec3[]): { sideways: number; height: number } => {
-  let [least, sideways, height] = [Infinity, 0, 0];
-  for (let i = 0; i + 1 < line.length; i += 1) {
-    const [a, b] = [line[i], line[i + 1]];
-    if (!a || !b) continue;
-    const [dx, dy, dz] = [b.x - a.x, b.y - a.y, b.z - a.z];
-    const length2 = dx * dx + dy * dy + dz * dz;
-    const t =
-      length2 > 0
-        ? Math.min(1, Math.max(0, ((p.x - a.x) * dx + (p.y - a.y) * dy + (p.z - a.z) * dz) / length2))
-        : 0;
-    const near = { x: a.x + t * dx, y: a.y + t * dy, z: a.z + t * dz };
-    const off = distance(p, near);
-    if (off >= least) continue;
-    const flat = Math.hypot(dx, dy);
-    least = off;
-    height = p.z - near.z;
-    sideways = flat > 1e-9 ? ((p.x - near.x) * dy - (p.y - near.y) * dx) / flat : 0;
-  }
-  return { sideways, height };
+  const near = nearestOn(p, line);
+  if (!near) return { sideways: 0, height: 0 };
+  const { at, from, to } = near;
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  const flat = Math.hypot(dx, dy);
+  return {
+    sideways: flat > 1e-9 ? ((p.x - at.x) * dy - (p.y - at.y) * dx) / flat : 0,
+    height: p.z - at.z,
+  };
 };
 
 const smoothed = (offsets: readonly Offset[]): readonly Offset[] =>

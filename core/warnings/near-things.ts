@@ -1,13 +1,12 @@
 import type { FeatureKind, Sensing } from '../model';
 import { measured, message } from '../messages';
-import type { SiteContext, SiteRule } from './site-context';
+import { onSiteShot, type SiteContext, type SiteRule } from './site-context';
 
 /** Nearer than this to a thing it matters what the aircraft senses, m: usual reach of its sensors less the way to stop. */
 const SENSED_M = 10;
 /** Leaves nearer than this move in the downwash and hide the thin branches between them, m. Own estimate for up to 1 kg. */
 const LEAVES_M = 5;
 
-const on = (c: SiteContext): { kind: 'shot'; id: string } => ({ kind: 'shot', id: c.parts.shot.id });
 /** What kind of thing the path comes nearest to; null for a subject, or nothing. */
 const nearestKind = (c: SiteContext): FeatureKind | null =>
   c.scene.features.find((f) => f.id === c.site.nearest?.id)?.kind ?? null;
@@ -25,7 +24,7 @@ export const blindSide: SiteRule = (c) => {
   return {
     code: 'site.blind-side',
     severity: 'care',
-    subject: on(c),
+    subject: onSiteShot(c),
     say: message('site.blind-side.say', {
       side: message('side', { side: nearest.goes }),
       free: measured(nearest.freeM, 'metres', 1),
@@ -53,7 +52,7 @@ export const chooseSensing: SiteRule = (c) => {
   return {
     code: 'site.choose-sensing',
     severity: 'note',
-    subject: on(c),
+    subject: onSiteShot(c),
     say: message('site.choose-sensing.say', {
       free: measured(nearest.freeM, 'metres', 1),
       nearest: nearest.name,
@@ -76,7 +75,7 @@ export const nearLeaves: SiteRule = (c) => {
   return {
     code: 'site.leaves',
     severity: 'note',
-    subject: on(c),
+    subject: onSiteShot(c),
     say: message('site.leaves.say', {
       free: measured(nearest.freeM, 'metres', 1),
       nearest: nearest.name,
@@ -94,7 +93,7 @@ export const underCover: SiteRule = (c) =>
     : {
         code: 'site.under-cover',
         severity: 'note',
-        subject: on(c),
+        subject: onSiteShot(c),
         say: message('site.under-cover.say', { overhead: c.site.overhead }),
         why: message('site.under-cover.why'),
         cures: [{ say: message('site.under-cover.cure') }],
@@ -110,7 +109,7 @@ export const gapDrift: SiteRule = (c) => {
   return {
     code: 'site.gap-drift',
     severity: 'care',
-    subject: on(c),
+    subject: onSiteShot(c),
     say: message('site.gap-drift.say', {
       drift: measured(driftM, 'metres', 1),
       free: measured(freeM, 'metres', 1),

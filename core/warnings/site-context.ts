@@ -9,3 +9,8 @@ export interface SiteContext {
   readonly site: SiteShot;
 }
 export type SiteRule = (context: SiteContext) => Warning | readonly Warning[] | null;
+
+export const onSiteShot = (c: SiteContext): { kind: 'shot'; id: string } => ({
+  kind: 'shot',
+  id: c.parts.shot.id,
+});

@@ -4,10 +4,9 @@ import type { Feature } from '../model';
 import type { Warning } from './types';
 import { clearing } from './clearing';
 import { blindSide, chooseSensing, gapDrift, nearLeaves, underCover } from './near-things';
-import type { SiteContext, SiteRule } from './site-context';
+import { onSiteShot, type SiteContext, type SiteRule } from './site-context';
 import { solidsFor, type ZoneMeet } from '../location';
 
-const on = (c: SiteContext): { kind: 'shot'; id: string } => ({ kind: 'shot', id: c.parts.shot.id });
 const at = (timeS: number): Message => message('site.at', { time: measured(timeS, 'seconds', 0) });
 /** Height of a place as the controller shows it. */
 const above = (c: SiteContext, z: number): Message =>
@@ -22,7 +21,7 @@ const clearance: SiteRule = (c) => {
   return {
     code: 'site.clearance',
     severity: hit || nearest.freeM < driftM ? 'stop' : 'care',
-    subject: on(c),
+    subject: onSiteShot(c),
     say: hit
       ? message('site.clearance.say', {
           nearest: nearest.name,
@@ -54,7 +53,7 @@ const unknownGround: SiteRule = (c) =>
     ? {
         code: 'site.ground-unknown',
         severity: 'care',
-        subject: on(c),
+        subject: onSiteShot(c),
         say: message('site.ground-unknown.say'),
         why: message('site.ground-unknown.why'),
         cures: [{ say: message('site.ground-unknown.cure') }],
@@ -67,7 +66,7 @@ const tooFar: SiteRule = (c) => {
   return {
     code: 'site.sight-limit',
     severity: 'care',
-    subject: on(c),
+    subject: onSiteShot(c),
     say: message('site.sight-limit.say', {
       farthest2: measured(farthestM, 'metres'),
       farthest: at(farthestS),
@@ -85,7 +84,7 @@ const hidden: SiteRule = (c) => {
   return {
     code: 'site.hidden',
     severity: 'care',
-    subject: on(c),
+    subject: onSiteShot(c),
     say: message('site.hidden.say', {
       by: first.by,
       max: measured(Math.max(1, seconds), 'seconds', 0),
@@ -151,7 +150,7 @@ const nearBeings = (f: Feature, meet: ZoneMeet, severity: 'stop' | 'care') => ({
 const zoneWarning = (c: SiteContext, meet: ZoneMeet): Warning | null => {
   const f = c.scene.features.find((x) => x.id === meet.featureId);
   const told = f && ZONE_WORDS[f.kind]?.(c, f, meet, f.until !== '' && f.until < c.scene.location.date);
-  return told ? { code: `site.${f.kind}`, subject: on(c), ...told } : null;
+  return told ? { code: `site.${f.kind}`, subject: onSiteShot(c), ...told } : null;
 };
 
 const zones: SiteRule = (c) => c.site.zones.map((z) => zoneWarning(c, z)).filter((w) => w !== null);
@@ -165,7 +164,7 @@ const overWater: SiteRule = (c) => {
   return {
     code: 'site.water',
     severity: 'care',
-    subject: on(c),
+    subject: onSiteShot(c),
     say: message('site.water.say', {
       overWater: measured(overWaterS, 'seconds', 0),
       isPlanB: yesNo(planBM === null),
@@ -186,7 +185,7 @@ const returnHeight: SiteRule = (c) => {
     return {
       code: 'site.return-shut',
       severity: 'stop',
-      subject: on(c),
+      subject: onSiteShot(c),
       say: message('site.return-shut.say', {
         need: measured(need, 'metres'),
         by: home.by,
@@ -199,7 +198,7 @@ const returnHeight: SiteRule = (c) => {
     return {
       code: 'site.return-height',
       severity: 'stop',
-      subject: on(c),
+      subject: onSiteShot(c),
       say: message('site.return-height.say', {
         set: measured(set, 'metres'),
         returnMargin: measured(set - (home.needM - film.preferences.returnMarginM), 'metres'),
@@ -221,7 +220,7 @@ const returnHeight: SiteRule = (c) => {
     return {
       code: 'site.return-ceiling',
       severity: 'care',
-      subject: on(c),
+      subject: onSiteShot(c),
       say: message('site.return-ceiling.say', {
         set: measured(set, 'metres'),
         most: measured(set - home.mostM, 'metres'),
@@ -255,7 +254,7 @@ const signalLoss: SiteRule = (c) => {
   return {
     code: 'site.loss',
     severity: advice === 'hover' ? 'stop' : 'care',
-    subject: on(c),
+    subject: onSiteShot(c),
     say: message('site.loss.say', { chosen, meets: meets[chosen] }),
     why: message('site.loss.why', { why, advice: capital(advice) }),
     cures: [

@@ -1,6 +1,7 @@
 import { editTimeline, type ShotLine } from '@core/handover';
 import { simulateCard } from '@core/simulated-flight';
 import { computed, type Ref } from 'vue';
+import { paintedShot } from '../../composables/painted-shot';
 import { canWriteClips, writeClips, type ClipOrder } from '../../exchange/simulated-clips';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
@@ -40,17 +41,7 @@ export const useSimulatedCard = (lines: Ref<readonly ShotLine[]>, takes: Takes) 
     });
     const { FramePainter } = await import('../../preview/film/painter');
     const canvas = Object.assign(document.createElement('canvas'), PAINTED);
-    const painter = new FramePainter(canvas, (id) => {
-      const shot = derived.shots.get(id);
-      const here = shot?.facts.location.id;
-      return shot
-        ? {
-            shot,
-            subjects: store.list('subject').filter((s) => s.locationId === here),
-            things: store.list('feature').filter((f) => f.locationId === here),
-          }
-        : null;
-    });
+    const painter = new FramePainter(canvas, (id) => paintedShot(store, derivedFilm, id));
     const timeline = editTimeline({ input, derived }).clips;
     try {
       return await writeClips({

@@ -4,6 +4,7 @@ import { ElProgress } from 'element-plus';
 import { editTimeline, previewFrames, timecode, type PreviewFrame } from '@core/handover';
 import { posedAt, type TrySample } from '@core/rehearsal';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { paintedShot } from '../../composables/painted-shot';
 import { keptTry, samplesOfKept } from '../../composables/kept-tries';
 import { fixed } from '../../format';
 import DialogBox from '../../parts/DialogBox.vue';
@@ -46,16 +47,7 @@ const sizes = computed(() =>
     return { value, label: `${width} × ${height}` };
   }),
 );
-const painted = (id: string): Painted | null => {
-  const shot = derivedFilm.derived?.shots.get(id);
-  return shot
-    ? {
-        shot,
-        subjects: film.list('subject').filter((s) => s.locationId === shot.facts.location.id),
-        things: film.list('feature').filter((f) => f.locationId === shot.facts.location.id),
-      }
-    : null;
-};
+const painted = (id: string): Painted | null => paintedShot(film, derivedFilm, id);
 const clear = (): void => {
   URL.revokeObjectURL(address.value);
   address.value = '';

@@ -59,7 +59,7 @@ const DE: Texts<typeof EN> = {
   fillsOfTheScreen: 'Füllt vom Schirm',
   calibrateMark: 'Marke eichen',
   forgetCalibration: 'Eichung verwerfen',
-  betweenLeastAndMost: 'Über {least}, bis {most}.',
+  betweenLeastAndMost: 'Zwischen {least} und {most}.',
   fixedTilt: 'Feste Neigung',
   builtFor: 'Gebaut für',
   aircraft: 'Fluggerät',

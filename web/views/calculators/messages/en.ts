@@ -55,7 +55,7 @@ export const EN = {
   fillsOfTheScreen: 'Fills of the screen',
   calibrateMark: 'Calibrate mark',
   forgetCalibration: 'Forget calibration',
-  betweenLeastAndMost: 'Above {least}, up to {most}.',
+  betweenLeastAndMost: 'Between {least} and {most}.',
   fixedTilt: 'Fixed tilt',
   builtFor: 'Built for',
   aircraft: 'Aircraft',
