@@ -31,7 +31,7 @@ export const events =
       if (caughtUp) send(change);
       else waiting.push(change);
     });
-    const beat = setInterval(() => response.write(': still here\n\n'), BEAT_MS);
+    const beat = setInterval(() => response.write('event: beat\ndata: {}\n\n'), BEAT_MS);
     request.on('close', () => {
       stop();
       clearInterval(beat);

@@ -8,7 +8,7 @@ const frame = (): void => {
   const due = frames;
   frames = [];
   for (const act of due) act();
-  vi.runAllTimers();
+  vi.advanceTimersByTime(1);
 };
 
 describe('taking turns', () => {
@@ -16,6 +16,7 @@ describe('taking turns', () => {
     vi.useFakeTimers();
     vi.stubGlobal('document', { hidden: false });
     vi.stubGlobal('requestAnimationFrame', (act: () => void) => frames.push(act));
+    vi.stubGlobal('cancelAnimationFrame', (at: number) => frames.splice(at - 1, 1, () => undefined));
   });
   afterEach(() => {
     for (let i = 0; i < 10; i += 1) frame();
@@ -38,6 +39,17 @@ describe('taking turns', () => {
     defer(a, () => done.push('a anew'));
     frame();
     expect(done).toEqual(['a', 'b', 'a anew']);
+  });
+
+  it('a window that is given no picture still comes to all of it, each thing once', () => {
+    const done: string[] = [];
+    for (const name of ['a', 'b', 'c']) defer({}, () => done.push(name));
+    vi.advanceTimersByTime(99);
+    expect(done).toEqual([]);
+    vi.advanceTimersByTime(201);
+    expect(done).toEqual(['a', 'b', 'c']);
+    frame();
+    expect(done).toEqual(['a', 'b', 'c']);
   });
 
   it('goes on with the next when one of them fails', () => {

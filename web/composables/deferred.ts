@@ -3,10 +3,25 @@ import { onScopeDispose, ReactiveEffect, shallowRef, type Ref } from 'vue';
 const waiting = new Map<object, () => void>();
 let pumping = false;
 
-/** Runs after the next picture is on the screen. */
+/** A window that is covered may be given a picture once a second, or none, without being called hidden. */
+const NO_PICTURE_MS = 100;
+
+/** Runs after the next picture is on the screen, or a moment later where none comes. */
 const afterPaint = (act: () => void): void => {
-  if (document.hidden) setTimeout(act);
-  else requestAnimationFrame(() => setTimeout(act));
+  if (document.hidden) {
+    setTimeout(act);
+    return;
+  }
+  const once = (): void => {
+    cancelAnimationFrame(picture);
+    clearTimeout(late);
+    act();
+  };
+  const picture = requestAnimationFrame(() => {
+    clearTimeout(late);
+    late = setTimeout(once);
+  });
+  let late = setTimeout(once, NO_PICTURE_MS);
 };
 
 const pump = (): void => {

@@ -5,7 +5,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { whenIdle } from '../composables/idle';
 import { loadMessages } from '../composables/useMessages';
 import { api } from '../sync/api';
-import { subscribeToChanges } from '../sync/change-feed';
+import { ChangeFeed } from '../sync/change-feed';
 import { claimDevice } from '../sync/device';
 import type { Fields } from '../sync/fields';
 import type { Thing } from '../sync/history';
@@ -30,7 +30,7 @@ export const useFilm = defineStore('film', () => {
     apply: api.apply,
     storePending,
     storeSnapshot: (snapshot) => storeSnapshot({ ...snapshot, atMs: Date.now() }),
-    subscribe: subscribeToChanges,
+    subscribe: (since, handlers) => new ChangeFeed(since, handlers),
     validate: (kind, value) => validateRow(kind, value, film.value?.units),
     heldPress,
     changed: (next) => {

@@ -273,7 +273,8 @@ describe('what is worked out beside the page', () => {
         }
       },
     );
-    vi.stubGlobal('document', { hidden: true });
+    vi.stubGlobal('document', Object.assign(new EventTarget(), { hidden: true }));
+    vi.stubGlobal('window', new EventTarget());
   });
   afterEach(() => {
     vi.useRealTimers();

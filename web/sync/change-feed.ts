@@ -9,13 +9,81 @@ export interface ChangeHandlers {
   readonly open: () => void;
 }
 
-/** Subscribes to the changes after a sequence; what is missed while the connection is down arrives once it is back. */
-export const subscribeToChanges = (since: number, handlers: ChangeHandlers): EventSource => {
-  const events = new EventSource(`/api/events?since=${since}`);
-  events.addEventListener('change', (event) => {
-    handlers.change(JSON.parse((event as MessageEvent<string>).data) as LoggedChange);
-  });
-  events.addEventListener('reset', handlers.reset);
-  events.addEventListener('open', handlers.open);
-  return events;
+/** When a device may have its network again. @returns ends the listening */
+export type Waking = (act: { readonly online: () => void; readonly seen: () => void }) => () => void;
+
+const pageWaking: Waking = ({ online, seen }) => {
+  window.addEventListener('online', online);
+  document.addEventListener('visibilitychange', seen);
+  return () => {
+    window.removeEventListener('online', online);
+    document.removeEventListener('visibilitychange', seen);
+  };
 };
+
+/** The server says every 20 s that it is there; a connection that says nothing for twice that is dead, whatever it looks like. */
+const SILENCE_MS = 45_000;
+/** Wait before a connection that was refused is tried again. */
+const REFUSED_MS = 4000;
+
+/**
+ * The changes after a sequence; what is missed while the connection is down arrives once it is back. The browser's own
+ * reconnecting waits longer with each failure, gives up on a refusal, and does not notice a device that slept: this one begins
+ * anew when the network is back, the page is seen again, or nothing was heard for too long.
+ */
+export class ChangeFeed {
+  private events: EventSource | undefined;
+  private heardAtMs = 0;
+  private readonly watch: ReturnType<typeof setInterval>;
+  private retry: ReturnType<typeof setTimeout> | undefined;
+  private readonly asleep: () => void;
+
+  constructor(
+    private since: number,
+    private readonly handlers: ChangeHandlers,
+    waking: Waking = pageWaking,
+  ) {
+    this.connect();
+    this.watch = setInterval(this.renewIfSilent, SILENCE_MS / 3);
+    this.asleep = waking({ online: this.connect, seen: this.renewIfSilent });
+  }
+
+  close(): void {
+    this.events?.close();
+    clearInterval(this.watch);
+    clearTimeout(this.retry);
+    this.asleep();
+  }
+
+  private readonly connect = (): void => {
+    clearTimeout(this.retry);
+    this.events?.close();
+    const events = new EventSource(`/api/events?since=${this.since}`);
+    this.events = events;
+    this.heard();
+    events.addEventListener('change', (event) => {
+      const change = JSON.parse((event as MessageEvent<string>).data) as LoggedChange;
+      this.heard();
+      this.since = Math.max(this.since, change.sequence);
+      this.handlers.change(change);
+    });
+    events.addEventListener('beat', this.heard);
+    events.addEventListener('reset', this.handlers.reset);
+    events.addEventListener('open', () => {
+      this.heard();
+      this.handlers.open();
+    });
+    events.addEventListener('error', () => {
+      if (events.readyState === EventSource.CLOSED && events === this.events)
+        this.retry = setTimeout(this.connect, REFUSED_MS);
+    });
+  };
+
+  private readonly heard = (): void => {
+    this.heardAtMs = Date.now();
+  };
+
+  private readonly renewIfSilent = (): void => {
+    if (Date.now() - this.heardAtMs > SILENCE_MS) this.connect();
+  };
+}

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { AnyRow, Batch, Conflict, LoggedChange, Problem } from '@contract';
 import { ApiProblem, Unreachable } from './api';
-import { subscribeToChanges } from './change-feed';
+import type { ChangeHandlers } from './change-feed';
 import { openFilm } from './open-film';
 import { storePending } from './pending-storage';
 import { storeSnapshot, type Snapshot } from './snapshots';
@@ -192,6 +192,17 @@ class Line extends EventTarget {
   }
 }
 
+/** What the feed does with a line that neither sleeps nor refuses. */
+const listening = (since: number, handlers: ChangeHandlers): Line => {
+  const line = new Line(`/api/events?since=${since}`);
+  line.addEventListener('change', (event) => {
+    handlers.change(JSON.parse((event as MessageEvent<string>).data) as LoggedChange);
+  });
+  line.addEventListener('reset', handlers.reset);
+  line.addEventListener('open', handlers.open);
+  return line;
+};
+
 const pageTimers = (): void => {
   const later = globalThis.setTimeout;
   vi.stubGlobal('setTimeout', (act: () => void, ms?: number) => {
@@ -214,7 +225,7 @@ class OpenFilm {
     apply: async (batch) => server.answer(batch),
     storePending,
     storeSnapshot: async (snapshot) => storeSnapshot({ ...snapshot, atMs: 0 }),
-    subscribe: subscribeToChanges,
+    subscribe: listening,
     validate: () => [],
     heldPress: () => 0,
     changed: () => undefined,
@@ -464,7 +475,6 @@ describe('two tabs on one film, over a line that loses requests and answers', ()
   beforeEach(() => {
     vi.useFakeTimers({ now: 1_800_000_000_000 });
     pageTimers();
-    vi.stubGlobal('EventSource', Line);
   });
   afterEach(() => {
     vi.useRealTimers();
