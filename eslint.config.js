@@ -90,7 +90,7 @@ const CORE = {
     'units',
   ],
   'card-match': [],
-  drawing: ['geometry', 'lens', 'moves', 'shot'],
+  drawing: ['geometry', 'lens', 'model', 'moves', 'shot', 'site'],
   handover: [
     'geometry',
     'cards',
@@ -99,6 +99,7 @@ const CORE = {
     'film',
     'light-timeline',
     'footage',
+    'messages',
     'model',
     'shot',
     'story',

@@ -155,6 +155,7 @@ const paths: Readonly<Record<string, Partial<Record<Method, Described & { readon
           idParameter,
           { ...nameParameter, description: 'File name, such as call-sheet.pdf or everything.zip.' },
           { name: 'paper', in: 'query', schema: { enum: ['A4', 'LETTER'], default: 'A4' } },
+          { name: 'language', in: 'query', schema: { enum: ['en', 'de'], default: 'en' } },
         ],
         responses: { 200: file('The file'), 404: problem('No such film or document') },
       },

@@ -47,6 +47,7 @@ const place = (
   hours: [],
   weatherFrom: null,
   notes: '',
+  wayIn: '',
   ...more,
 });
 
@@ -69,6 +70,8 @@ const locations: Location[] = [
     windowStart: '07:05',
     windowEnd: '08:25',
     notes: 'First train up at 07:40. Launch from the meadow below the third arch.',
+    wayIn:
+      'Forest road from the village, gate stays closed behind you. Park by the pump house, five minutes on foot.',
     hours: [
       hour('06:00', 1.8, 3, 245, 8, 'clear', 0.9),
       hour('07:00', 2.5, 4, 250, 9, 'clear', 0.9),
@@ -92,6 +95,7 @@ const locations: Location[] = [
     temperatureC: 16,
     sky: 'thin-cloud',
     notes: 'Ask at the gate house before setting up.',
+    wayIn: 'Track past the gate house, no turning beyond the second terrace.',
   }),
   place(3, 'a2', {
     name: 'Salt pans',
@@ -509,6 +513,11 @@ export const demoFilm = (): FilmFile => {
       stillsCount: 0,
       versions: [{ name: 'Upright teaser', lengthS: 30, aspect: '9:16', fps: 25 }],
       pilotId: demoId(9, 1),
+      contacts: [
+        { name: 'Line dispatcher', role: 'Trains on the line, lineside access', phone: '+34 600 000 101' },
+        { name: 'Second person', role: 'Spotter, drives between the locations', phone: '+34 600 000 102' },
+        { name: 'Railway society', role: 'Client, on site at the viaduct', phone: '+34 600 000 103' },
+      ],
     },
     locations,
     subjects,

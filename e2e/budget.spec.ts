@@ -64,6 +64,15 @@ test('what is delivered is written in the brief: a deadline before the shoot is 
   await page.keyboard.press('Control+z');
   await bench.saved();
   expect((await bench.stored()).file.film.versions).toHaveLength(1);
+  const contacts = page.getByRole('region', { name: 'Contacts' });
+  await contacts.getByRole('button', { name: 'Add contact' }).click();
+  const added = contacts.getByRole('group', { name: 'contact', exact: true });
+  await added.getByLabel('Phone').fill('+34 600 000 109');
+  await added.getByLabel('Name', { exact: true }).fill('Gate keeper');
+  await bench.saved();
+  const known = (await bench.stored()).file.film.contacts;
+  expect(known.at(-1)).toEqual({ name: 'Gate keeper', role: '', phone: '+34 600 000 109' });
+  expect(known).toHaveLength(4);
 });
 
 test('the schools change the plan: one pack one shot needs a pack for each shot', async ({ page, bench }) => {

@@ -59,6 +59,9 @@ test('documents are saved under the film’s name, a clip name reaches the timel
   expect(timeline).toContain('"target_url": "DUSK_0042.MP4"');
   expect((await saved('Call sheet')).subarray(0, 5).toString()).toBe('%PDF-');
   expect((await saved('Takes')).toString('utf8')).toContain('DUSK_0042.MP4');
+  await bench.choose('Language', 'Deutsch');
+  const along = (await saved('Take along')).toString('utf8');
+  expect(along).toContain('<html lang="de">');
   await page.route('**/documents/**', (route) => route.abort());
   await page.getByRole('button', { name: 'Save Shot list' }).click();
   await expect(page.getByRole('alert')).toContainText('No answer from the application.');

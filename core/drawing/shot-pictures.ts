@@ -22,6 +22,22 @@ const EDGES = [
   [3, 0],
 ] as const;
 
+/** What stands in a drawing, in the units and language of who reads it. */
+export interface DrawingWords {
+  readonly launch: string;
+  /** A round length to draw as a scale for a drawing this wide, m. */
+  readonly bar: (spanM: number) => { readonly lengthM: number; readonly text: string };
+}
+
+/** English and metres. */
+export const PLAIN_WORDS: DrawingWords = {
+  launch: 'launch',
+  bar: (spanM) => {
+    const lengthM = roundStep(spanM, 5);
+    return { lengthM, text: `${lengthM} m` };
+  },
+};
+
 /**
  * The frame at a share of a shot's move: horizon and the edges of the subject, as the camera sees them.
  * @param share 0 at the first frame, 1 at the last
@@ -57,6 +73,7 @@ export const aboveDrawing = (
   launch: Spot,
   width: number,
   height: number,
+  words: DrawingWords = PLAIN_WORDS,
 ): LineDrawing | null => {
   const { trajectory, subject } = facts;
   if (!trajectory) return null;
@@ -65,7 +82,7 @@ export const aboveDrawing = (
   const { at, scale } = fit([...path, ...block, launch], width, height - 12, 12);
   const drawn = path.map(at);
   const home = at(launch);
-  const step = roundStep(width / scale, 5);
+  const bar = words.bar(width / scale);
   const foot = height - 3;
   const cross = `M${home.x - 4} ${home.y}h8M${home.x} ${home.y - 4}v8`;
   const north = `M${width - 8} 14V3M${width - 11} 7l3 -4l3 4`;
@@ -73,12 +90,13 @@ export const aboveDrawing = (
     width,
     height,
     strong: line(drawn) + cross + north,
-    weak: (block.length > 0 ? line(block.map(at), true) : '') + `M4 ${foot}h${(step * scale).toFixed(1)}`,
+    weak:
+      (block.length > 0 ? line(block.map(at), true) : '') + `M4 ${foot}h${(bar.lengthM * scale).toFixed(1)}`,
     filled: arrowHead(drawn, 7),
     words: [
-      { at: { x: 6, y: foot - 3 }, text: `${step} m` },
+      { at: { x: 6, y: foot - 3 }, text: bar.text },
       { at: { x: width - 11, y: 23 }, text: 'N' },
-      { at: { x: home.x + 5, y: home.y - 4 }, text: 'launch' },
+      { at: { x: home.x + 5, y: home.y - 4 }, text: words.launch },
     ],
   };
 };

@@ -1,3 +1,4 @@
+import { message, plainText, type Message } from '../messages';
 import { MINUTE_MS } from '../time';
 import { shotLines, type Handover } from './lines';
 
@@ -7,13 +8,13 @@ export interface CalendarEvent {
   readonly uid: string;
   readonly startMs: number;
   readonly endMs: number;
-  readonly title: string;
+  readonly title: Message;
   readonly text: string;
   readonly place: string;
   readonly at: { readonly latitude: number; readonly longitude: number } | null;
   readonly zone: string;
   /** Minutes before its start at which one is reminded, and of what. */
-  readonly reminders: readonly { readonly minutes: number; readonly say: string }[];
+  readonly reminders: readonly { readonly minutes: number; readonly say: Message }[];
 }
 
 /** The evening before, minutes before a window opens. */
@@ -37,12 +38,12 @@ export const calendarEvents = (whole: Handover): readonly CalendarEvent[] => {
         uid: `${location.id}@dusk-slate`,
         startMs: place.windowFromMs,
         endMs: place.windowToMs,
-        title: `${input.film.name}: ${location.name}`,
+        title: plainText(`${input.film.name}: ${location.name}`),
         text: here.map((l) => `${l.number} ${l.title}`).join('\n'),
         reminders: [
-          { minutes: CHARGE_MIN, say: 'Charge packs, controller and phone; empty the cards' },
-          { minutes: leaveMin, say: `Leave for ${location.name}` },
-          { minutes: 10, say: 'The light window opens in 10 minutes' },
+          { minutes: CHARGE_MIN, say: message('calendar.charge') },
+          { minutes: leaveMin, say: message('calendar.leave', { name: location.name }) },
+          { minutes: 10, say: message('calendar.window') },
         ],
       },
       ...place.flights.map((flight, i): CalendarEvent => {
@@ -52,7 +53,7 @@ export const calendarEvents = (whole: Handover): readonly CalendarEvent[] => {
           uid: `${flight.id}@dusk-slate`,
           startMs: flight.startMs,
           endMs: Math.max(flight.endMs, flight.startMs + MINUTE_MS),
-          title: `Flight ${i + 1} at ${location.name}${own[0]?.pack ? `, pack ${own[0].pack}` : ''}`,
+          title: message('calendar.flight', { n: i + 1, name: location.name, pack: own[0]?.pack || '–' }),
           text: own.map((l) => `${l.number} ${l.title}`).join('\n'),
           reminders: [],
         };

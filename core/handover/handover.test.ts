@@ -221,7 +221,9 @@ describe('lines, tables and events', () => {
     const far = film.locations.find((l) => l.travelMin > 0);
     if (far) {
       const own = events.find((e) => e.uid.startsWith(far.id))!;
-      expect(own.reminders.find((r) => r.say.startsWith('Leave'))!.minutes).toBeGreaterThan(far.travelMin);
+      expect(own.reminders.find((r) => r.say.code === 'calendar.leave')!.minutes).toBeGreaterThan(
+        far.travelMin,
+      );
     }
   });
 });

@@ -8,6 +8,7 @@ import { MOVES } from '../moves';
 import { AIDS } from '../aids';
 import { WISHES } from '../light';
 import { FEATURE_KINDS } from '../site';
+import { HANDOVER_TABLES } from '../handover';
 import { AIRCRAFT_CLASSES, FILM_TEMPLATES } from '../starters';
 import { LEVEL_WORDS } from '../pilot';
 import { DE, PHRASES } from './de';
@@ -139,6 +140,7 @@ describe('the catalogue', () => {
       ...AIRCRAFT_CLASSES.map((c) => c.name),
       ...FILM_TEMPLATES.flatMap((t) => [t.name, ...t.shots.map((s) => s.title)]),
       ...LEVEL_WORDS,
+      ...HANDOVER_TABLES.flatMap((t) => [t.name, ...t.heads]),
       ...titlesIn(Object.values(SCHEMAS)),
     ].filter((text) => text !== undefined && text !== '');
     expect(spoken.length).toBeGreaterThan(400);

@@ -75,6 +75,10 @@ export const EN: Sentences = {
   'budget.over-pack.say': 'Needs {short} more than a full pack may give.',
   'budget.wind.say':
     'The wind at {height} is too strong on the way there or home: {lacking} more airspeed would be needed.',
+  'calendar.charge': 'Charge battery packs, controller and phone; empty the cards',
+  'calendar.flight': 'Flight {n} at {name}, battery pack {pack}',
+  'calendar.leave': 'Leave for {name}',
+  'calendar.window': 'The light window opens in 10 minutes',
   'card.move.copies':
     '{name} holds {holds} copied {copies, plural, =0 {nowhere} one {once} other {# times}}; {wanted, plural, one {# copy is} other {# copies are}} wanted. Copy it, or say why it may go.',
   'card.move.how-much': 'Enter how much was recorded.',

@@ -1,3 +1,4 @@
+export { CHOICES } from './choices';
 export { EN } from './en';
 export { createFormatter, type Catalogue, type Formatter } from './formatter';
 export {
@@ -13,3 +14,4 @@ export {
   type QuantityValue,
 } from './message';
 export { type Sum, term, type Term } from './sum';
+export { wordIn } from './word';

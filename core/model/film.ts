@@ -32,6 +32,17 @@ const VersionSchema = strict({
   fps: between(1, 240, { title: 'Frame rate', unit: 'fps', initial: 25 }),
 });
 
+/** Somebody to reach on the day. */
+const ContactSchema = strict({
+  name: text(200, { title: 'Name', initial: '' }),
+  role: shortText({
+    title: 'Role on the day',
+    initial: '',
+    description: 'Such as spotter, client, land owner.',
+  }),
+  phone: text(60, { title: 'Phone', initial: '' }),
+});
+
 export const FilmSchema = strict({
   id: uuid(),
   name: name(),
@@ -80,6 +91,11 @@ export const FilmSchema = strict({
     title: 'Further versions',
     default: [],
     description: 'Cuts delivered beside the main one.',
+  }),
+  contacts: listOf(ContactSchema, 30, {
+    title: 'Contacts',
+    default: [],
+    description: 'Who is reached on the day; they stand on the call sheet.',
   }),
 });
 

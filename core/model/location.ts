@@ -155,6 +155,12 @@ export const LocationSchema = strict({
     { title: 'Weather from', default: null },
   ),
   notes: longText({ title: 'Notes', initial: '' }),
+  wayIn: longText({
+    title: 'Way in',
+    default: '',
+    initial: '',
+    description: 'How one gets there: road, gate, parking, way on foot.',
+  }),
 });
 
 export type Location = Stored<typeof LocationSchema>;

@@ -1,27 +1,31 @@
+import { bagOf, type BagItem } from '@core/checks';
+import { kitOnLocation } from '@core/day';
+import { siteDrawing } from '@core/drawing';
 import { shotLines, type Handover, type ShotLine } from '@core/handover';
 import { sunAt } from '@core/light';
-import { clockText, dayText } from '@core/time';
 import { hoursOf } from '@core/weather';
-import { counted } from '@core/units';
+import { featureWords } from '@core/site';
+import type { Feature } from '@core/model';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-import { document, fact, own } from './pdf';
+import { document, drawn, fact, heads, own } from './pdf';
 import type { Paper } from './names';
-import { writer } from './shot-list';
+import type { Printed } from './printed';
 
 type Place = NonNullable<ReturnType<Handover['derived']['places']['get']>>;
 
-const RULE =
-  'Rules differ by country and change: check the local rule, airspace notices and the permissions before every flight. The pilot decides on location. The figures here are a plan, not a clearance.';
+/** Things of a site map named on paper; further ones are looked up in the application. */
+const NAMED = 40;
 
-const sunLine = (place: Place): string => {
-  if (!place.light) return 'unknown';
-  const at = (ms: number | null): string => (ms === null ? '–' : clockText(ms, place.location.zone));
-  const { sunriseMs, sunsetMs } = place.light;
-  return `sunrise ${at(sunriseMs)}, sunset ${at(sunsetMs)}`;
+const sunLine = ({ voice }: Printed, place: Place): string => {
+  if (!place.light) return voice.say('unknown');
+  const at = (ms: number | null): string => (ms === null ? '–' : voice.clock(ms, place.location.zone));
+  return voice.say('sunTimes', { rise: at(place.light.sunriseMs), set: at(place.light.sunsetMs) });
 };
 
-const hours = (whole: Handover, place: Place): Content[] => {
-  const write = writer(whole);
+const bearing = ({ voice }: Printed, degrees: number): string => voice.write(degrees, 'degrees');
+
+const hours = (whole: Printed, place: Place): Content[] => {
+  const { say, write, clock } = whole.voice;
   const { location } = place;
   const inWindow = hoursOf(location).filter(
     (h) => h.utcMs >= place.windowFromMs - 3_600_000 && h.utcMs <= place.windowToMs + 3_600_000,
@@ -33,12 +37,12 @@ const hours = (whole: Handover, place: Place): Content[] => {
         headerRows: 1,
         widths: ['auto', 'auto', 'auto', 'auto', 'auto'],
         body: [
-          ['Hour', 'Wind', 'Gusts', 'From', 'Temperature'].map((text) => ({ text, style: 'head' })),
-          ...inWindow.map((h) => [
-            clockText(h.utcMs, location.zone),
+          heads(say('hour'), say('wind'), say('gusts'), say('from'), say('temperature')),
+          ...inWindow.map((h): Content[] => [
+            clock(h.utcMs, location.zone),
             write(h.windMs, 'speed'),
             write(h.gustMs, 'speed'),
-            `${Math.round(h.windFromDeg)}°`,
+            bearing(whole, h.windFromDeg),
             write(h.temperatureC, 'celsius'),
           ]),
         ],
@@ -49,25 +53,34 @@ const hours = (whole: Handover, place: Place): Content[] => {
   ];
 };
 
-const flights = (place: Place, lines: readonly ShotLine[]): Content => {
-  const own0 = (n: number): ShotLine[] => lines.filter((l) => l.flight === n + 1);
+const flights = ({ voice }: Printed, place: Place, lines: readonly ShotLine[]): Content => {
+  const { say, clock, fixed } = voice;
+  const on = (n: number): ShotLine[] => lines.filter((l) => l.flight === n + 1);
   return {
     table: {
       headerRows: 1,
       dontBreakRows: true,
       widths: ['auto', 44, 44, 44, 'auto', '*'],
       body: [
-        ['Flight', 'Take-off', 'Landing', 'Minutes', 'Pack', 'Shots'].map((text) => ({
-          text,
-          style: 'head',
-        })),
+        heads(
+          say('flightHeading'),
+          say('takeOff'),
+          say('landing'),
+          say('minutes'),
+          say('pack'),
+          say('shots'),
+        ),
         ...place.flights.map((f, i): Content[] => [
           String(i + 1),
-          clockText(f.startMs, place.location.zone),
-          clockText(f.endMs, place.location.zone),
-          (f.seconds / 60).toFixed(1),
-          own(own0(i)[0]?.pack ?? '–'),
-          { text: own0(i).flatMap((l, k) => [`${k > 0 ? ', ' : ''}${l.number} `, own(l.title)]) as never },
+          clock(f.startMs, place.location.zone),
+          clock(f.endMs, place.location.zone),
+          fixed(f.seconds / 60, 1),
+          own(on(i)[0]?.pack || '–'),
+          own(
+            on(i)
+              .map((l) => `${l.number} ${l.title}`.trim())
+              .join(', '),
+          ),
         ]),
       ],
     },
@@ -75,102 +88,203 @@ const flights = (place: Place, lines: readonly ShotLine[]): Content => {
   };
 };
 
-const locationSheet = (whole: Handover, place: Place, lines: readonly ShotLine[]): Content[] => {
-  const write = writer(whole);
+const permissionOf = ({ voice: { say, date } }: Printed, f: Feature): string[] => [
+  ...(f.kind === 'permission' ? [say('permission', { isGiven: f.granted ? 'yes' : 'no' })] : []),
+  ...(f.until ? [say('permissionUntil', { date: date(f.until) })] : []),
+  ...(f.source ? [f.source] : []),
+];
+
+/** A thing on the map in a line, under the number it has in the drawing. */
+const thing = (whole: Printed, f: Feature): Content => {
+  const kind = whole.voice.phrase(featureWords(f.kind).name);
+  const about = [
+    f.name && f.name !== kind ? kind : '',
+    f.heightM > 0 ? whole.voice.write(f.heightM, 'metres', 0) : '',
+    ...permissionOf(whole, f),
+    f.notes,
+  ].filter((part) => part !== '');
+  return own([f.name || kind, ...about].join(', '));
+};
+
+/** The map of a location with what is marked on it, numbered alike in drawing and list. */
+const siteMap = (whole: Printed, place: Place, lines: readonly ShotLine[]): Content[] => {
+  const { say, drawing } = whole.voice;
+  const features = whole.input.features.filter((f) => f.locationId === place.location.id);
+  const paths = lines.map((l) => (l.shot.facts.trajectory?.samples ?? []).map((s) => s.pose.at));
+  const picture = siteDrawing(features, paths, 300, 210, drawing);
+  if (!picture) return [];
+  const named = features.slice(0, NAMED);
+  const more = features.length - named.length;
+  return [
+    {
+      unbreakable: true,
+      margin: [0, 8, 0, 0],
+      columns: [
+        {
+          width: 308,
+          stack: [{ svg: drawn(picture) }, { text: say('map'), style: 'label', margin: [0, 2, 8, 0] }],
+        },
+        [
+          { text: say('onTheMap'), style: 'label', margin: [0, 0, 0, 1] },
+          { ol: named.map((f) => thing(whole, f)), fontSize: 8 },
+          ...(more > 0 ? [{ text: say('moreThings', { n: more }), style: 'label' } satisfies Content] : []),
+        ],
+      ],
+    },
+  ];
+};
+
+/** Where a location is, what it is set to, when its light is there. */
+const facts = (whole: Printed, place: Place): Content => {
+  const { say, write, clock, choice } = whole.voice;
   const { location } = place;
-  const noon = (place.windowFromMs + place.windowToMs) / 2;
-  const sun = location.placed ? sunAt(noon, location.latitude, location.longitude) : null;
-  const clock = (ms: number): string => clockText(ms, location.zone);
-  return [
-    { text: [own(location.name)], style: 'heading' },
-    {
-      columns: [
-        [
-          fact('Window', `${clock(place.windowFromMs)} to ${clock(place.windowToMs)} (${location.zone})`),
-          fact('Sun', sunLine(place)),
-          fact(
-            'Sun in the middle of the window',
-            sun ? `${Math.round(sun.azimuthDeg)}° bearing, ${Math.round(sun.altitudeDeg)}° high` : 'unknown',
-          ),
-        ],
-        [
-          fact(
-            'Where',
-            location.placed
-              ? `${location.latitude.toFixed(5)}, ${location.longitude.toFixed(5)}`
-              : 'not entered',
-          ),
-          fact(
-            'Wind planned',
-            `${write(location.windMs, 'speed')}, gusts ${write(location.gustMs, 'speed')}, from ${Math.round(location.windFromDeg)}°`,
-          ),
-          fact('Temperature', write(location.temperatureC, 'celsius')),
-        ],
-        [
-          fact('Return-to-home height', write(location.returnHeightM, 'metres')),
-          fact('Lost-link action', location.lossAction),
-          fact('Ceiling planned with', `${write(location.ceilingM, 'metres')}, check the local rule`),
-        ],
+  const middle = (place.windowFromMs + place.windowToMs) / 2;
+  const sun = location.placed ? sunAt(middle, location.latitude, location.longitude) : null;
+  const at = (ms: number): string => clock(ms, location.zone);
+  return {
+    columns: [
+      [
+        fact(
+          say('window'),
+          say('windowIs', {
+            from: at(place.windowFromMs),
+            to: at(place.windowToMs),
+            zone: location.zone,
+          }),
+        ),
+        fact(say('light'), sunLine(whole, place)),
+        fact(
+          say('sunMidway'),
+          sun
+            ? say('sunMidwayIs', {
+                bearing: bearing(whole, sun.azimuthDeg),
+                height: bearing(whole, sun.altitudeDeg),
+              })
+            : say('unknown'),
+        ),
       ],
-    },
-    ...(location.notes ? [fact('Notes', location.notes)] : []),
+      [
+        fact(
+          say('where'),
+          location.placed
+            ? `${location.latitude.toFixed(5)}, ${location.longitude.toFixed(5)}`
+            : say('notEntered'),
+        ),
+        fact(
+          say('windPlanned'),
+          say('windIs', {
+            wind: write(location.windMs, 'speed'),
+            gust: write(location.gustMs, 'speed'),
+            from: bearing(whole, location.windFromDeg),
+          }),
+        ),
+        fact(say('temperature'), write(location.temperatureC, 'celsius')),
+      ],
+      [
+        fact(say('returnHeight'), write(location.returnHeightM, 'metres', 0)),
+        fact(say('lostLinkAction'), choice('loss', location.lossAction)),
+        fact(say('ceiling'), say('ceilingIs', { height: write(location.ceilingM, 'metres', 0) })),
+      ],
+    ],
+    columnGap: 10,
+  } satisfies Content & { columnGap: number };
+};
+
+const locationSheet = (whole: Printed, place: Place, lines: readonly ShotLine[]): Content[] => {
+  const { say } = whole.voice;
+  const { location } = place;
+  return [
+    own(location.name, 'heading'),
+    facts(whole, place),
+    ...(location.wayIn ? [fact(say('wayIn'), location.wayIn)] : []),
+    ...(location.notes ? [fact(say('notes'), location.notes)] : []),
     ...hours(whole, place),
-    flights(place, lines),
-    ...thingsToMind(whole, location.id),
+    flights(whole, place, lines),
+    ...siteMap(whole, place, lines),
   ];
 };
 
-/** Obstacles, zones and launch points drawn on the map of a location. */
-const thingsToMind = (whole: Handover, locationId: string): Content[] => {
-  const things = whole.input.features.filter((f) => f.locationId === locationId);
-  if (things.length === 0) return [];
+/** What belongs into the bag for some places, and what of it is not there. */
+const bag = (whole: Printed, places: readonly Place[]): Content[] => {
+  const { input, derived, voice } = whole;
+  const along = { ...input, kit: kitOnLocation(input.kit, input.film) };
+  const { items } = bagOf(along, input.kit, derived, places);
+  if (items.length === 0) return [];
+  const named = (list: readonly BagItem[]): string =>
+    list.map((i) => `${i.count > 1 ? `${i.count} × ` : ''}${voice.text(i.name)}`).join(', ');
+  const missing = items.filter((i) => i.missing !== null);
   return [
-    { text: 'On the site map', style: 'label', margin: [0, 6, 0, 1] },
-    { ul: things.slice(0, 30).map((f) => own(`${f.name || f.kind} (${f.kind})`)) },
+    fact(voice.say('bag'), named(items.filter((i) => i.missing === null))),
+    ...(missing.length > 0 ? [fact(voice.say('bagMissing'), named(missing))] : []),
   ];
 };
 
-/** The call sheet of a film: by day and location who, where, when, light, wind, flights and what to mind. */
-export const callSheet = (whole: Handover, paper: Paper): TDocumentDefinitions => {
-  const { input, derived } = whole;
-  const lines = shotLines(whole);
-  const write = writer(whole);
-  const pilot = input.kit.pilots.find((p) => p.id === input.film.pilotId)?.name ?? '';
-  const dates = [...new Set(input.locations.map((l) => l.date))].sort();
-  const { budget } = derived;
-  return document(input.film.name, 'Call sheet', paper, [
-    {
-      columns: [
-        [fact('Client', input.film.audience || '–'), fact('Purpose', input.film.purpose || '–')],
-        [
-          fact('Pilot', pilot || '–'),
-          fact('Deadline', input.film.deadline ? dayText(input.film.deadline) : '–'),
-        ],
-        [
-          fact('In the air', `${write(budget.airborneS / 60, 'minutes')} in all`),
-          fact('Recorded', write(budget.bytes / 1e9, 'gigabytes')),
-        ],
+const contacts = ({ input, voice }: Printed): Content[] => {
+  const known = input.film.contacts.filter((c) => c.name || c.phone);
+  if (known.length === 0) return [];
+  return [
+    fact(
+      voice.say('contacts'),
+      known.map((c) => [c.name, c.role, c.phone].filter((x) => x !== '').join(', ')).join('\n'),
+    ),
+  ];
+};
+
+const head = (whole: Printed): Content => {
+  const { input, derived, voice } = whole;
+  const { say, write, date } = voice;
+  const { film } = input;
+  const pilot = input.kit.pilots.find((p) => p.id === film.pilotId)?.name ?? '';
+  return {
+    columnGap: 12,
+    columns: [
+      [fact(say('audience'), film.audience || '–'), fact(say('purpose'), film.purpose || '–')],
+      [
+        fact(say('pilot'), pilot || '–'),
+        fact(say('deadline'), film.deadline ? date(film.deadline) : '–'),
+        ...(film.signedOffBy ? [fact(say('signedOffBy'), film.signedOffBy)] : []),
       ],
-    },
-    { text: RULE, style: 'quiet', margin: [0, 4, 0, 0] },
+      [
+        fact(say('inTheAir'), say('inAll', { minutes: write(derived.budget.airborneS / 60, 'minutes') })),
+        fact(say('recorded'), write(derived.budget.bytes / 1e9, 'gigabytes')),
+        ...contacts(whole),
+      ],
+    ],
+  };
+};
+
+/** The call sheet of a film: by day and location who, where, when, light, wind, flights, what to bring and what to mind. */
+export const callSheet = (whole: Printed, paper: Paper): TDocumentDefinitions => {
+  const { input, derived, voice } = whole;
+  const lines = shotLines(whole);
+  const dates = [...new Set(input.locations.map((l) => l.date))].sort();
+  return document(whole, voice.say('callSheet'), paper, [
+    head(whole),
+    { text: voice.say('ask'), style: 'quiet', margin: [0, 4, 0, 0] },
     ...dates.flatMap((date): Content[] => {
-      const places = [...derived.places.values()].filter((p) => p.location.date === date);
+      const places = [...derived.places.values()]
+        .filter((p) => p.location.date === date)
+        .sort((a, b) => a.windowFromMs - b.windowFromMs);
       const packs = new Set(places.flatMap((p) => p.flights.map((f) => f.packId))).size;
       return [
         {
-          text: `${dayText(date)}: ${counted(places.length, 'location')}, ${counted(packs, 'pack')}`,
-          style: 'heading',
-          fontSize: 14,
+          unbreakable: true,
+          stack: [
+            {
+              text: voice.say('dayHeading', { date: voice.date(date), locations: places.length, packs }),
+              style: 'heading',
+              fontSize: 14,
+            },
+            ...bag(whole, places),
+          ],
         },
-        ...places
-          .sort((a, b) => a.windowFromMs - b.windowFromMs)
-          .flatMap((p) =>
-            locationSheet(
-              whole,
-              p,
-              lines.filter((l) => l.shot.facts.location.id === p.location.id),
-            ),
+        ...places.flatMap((p) =>
+          locationSheet(
+            whole,
+            p,
+            lines.filter((l) => l.shot.facts.location.id === p.location.id),
           ),
+        ),
       ];
     }),
   ]);

@@ -16,7 +16,7 @@ import { DOCUMENT_NAMES } from './names';
 import { MAKERS } from './registry';
 
 const AT = Date.UTC(2027, 4, 1, 12);
-const OPTIONS = { paper: 'A4', atMs: AT } as const;
+const OPTIONS = { paper: 'A4', language: 'en', atMs: AT } as const;
 let film: FilmFile;
 beforeAll(() => {
   film = demoFilm() as FilmFile;

@@ -1,36 +1,33 @@
-import type { Handover } from '@core/handover';
 import { kitOnLocation } from '@core/day';
 import { exposurePlan, type FlightExposure, type SettingAt } from '@core/light-timeline';
 import { filterNameOf, locationLight } from '@core/shot';
-import { clockText, dayText } from '@core/time';
-import { writeShutter } from '@core/units';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-import { document, own } from './pdf';
+import { document, heads, own } from './pdf';
 import type { Paper } from './names';
+import type { Printed } from './printed';
+import type { Voice } from './voice';
 
-const settingText = ({ choice }: SettingAt): string =>
-  choice
-    ? `f/${Math.round(choice.aperture * 10) / 10}  ${writeShutter(choice.shutterS)}  ISO ${choice.iso}`
-    : 'no setting';
+const settingText = ({ aperture, shutter, say }: Voice, { choice }: SettingAt): string =>
+  choice ? `${aperture(choice.aperture)}  ${shutter(choice.shutterS)}  ISO ${choice.iso}` : say('noSetting');
 
 /** Stops over the time of a shot, with their sign; nothing under a tenth. */
-const driftText = (stops: number): string =>
-  Math.abs(stops) < 0.1 ? '' : `${stops > 0 ? '+' : '−'}${Math.abs(stops).toFixed(1)}`;
+const driftText = ({ fixed }: Voice, stops: number): string =>
+  Math.abs(stops) < 0.1 ? '' : `${stops > 0 ? '+' : '−'}${fixed(Math.abs(stops), 1)}`;
 
-const flightOf = (whole: Handover, flight: FlightExposure, zone: string): Content[] => {
-  const { input, derived } = whole;
+const flightOf = (whole: Printed, flight: FlightExposure, zone: string): Content[] => {
+  const { input, derived, voice } = whole;
+  const { say, clock, phrase } = voice;
   const filter = (n: number): string => {
     const part = flight.parts[n];
-    return part ? filterNameOf(input.kit.filters, part.filterId, part.stops) : '';
+    return part ? phrase(filterNameOf(input.kit.filters, part.filterId, part.stops)) : '';
   };
   const pack = input.kit.packs.find((p) => p.id === flight.flight.packId)?.name ?? '–';
   return [
     {
       text: [
-        { text: `Flight ${flight.index + 1}`, bold: true },
-        `   take-off ${clockText(flight.flight.startMs, zone)}, pack `,
-        own(pack),
-        `, filter ${filter(0)}`,
+        { text: say('flight', { n: flight.index + 1 }), bold: true },
+        '   ',
+        own(say('takeOffOf', { time: clock(flight.flight.startMs, zone), pack, filter: filter(0) })) as never,
       ],
       margin: [0, 8, 0, 2],
     },
@@ -38,22 +35,26 @@ const flightOf = (whole: Handover, flight: FlightExposure, zone: string): Conten
       table: {
         headerRows: 1,
         dontBreakRows: true,
-        widths: [30, '*', 110, 110, 26, 78],
+        widths: [30, '*', 96, 96, 26, 84],
         body: [
-          ['Time', 'Shot', 'At the start', 'At the end', 'EV', 'Filter'].map((text) => ({
-            text,
-            style: 'head',
-          })),
+          heads(say('time'), say('shot'), say('atTheStart'), say('atTheEnd'), 'EV', say('filter')),
           ...flight.rows.map((r): Content[] => {
             const shot = derived.shots.get(r.shotId);
-            const [start, end] = [settingText(r.start), settingText(r.end)];
+            const [start, end] = [settingText(voice, r.start), settingText(voice, r.end)];
             return [
-              clockText(r.start.utcMs, zone),
-              own(`${shot?.number ?? ''} ${shot?.facts.shot.title || 'untitled'}`),
+              clock(r.start.utcMs, zone),
+              own(`${shot?.number ?? ''} ${shot?.facts.shot.title || say('untitled')}`),
               start,
               end === start ? '=' : end,
-              driftText(r.end.ev100 - r.start.ev100),
-              `${r.lands ? 'Land and change: ' : ''}${filter(r.part)}${r.holds ? '' : ' (does not hold)'}`,
+              driftText(voice, r.end.ev100 - r.start.ev100),
+              own(
+                [
+                  r.lands ? say('changeFilter', { filter: filter(r.part) }) : filter(r.part),
+                  r.holds ? '' : say('doesNotHold'),
+                ]
+                  .join(' ')
+                  .trim(),
+              ),
             ];
           }),
         ],
@@ -64,8 +65,8 @@ const flightOf = (whole: Handover, flight: FlightExposure, zone: string): Conten
 };
 
 /** What to dial in for each shot in the order of flying: settings at its start and its end, filters, and when to land for another one. */
-export const exposureSheet = (whole: Handover, paper: Paper): TDocumentDefinitions => {
-  const { input, derived } = whole;
+export const exposureSheet = (whole: Printed, paper: Paper): TDocumentDefinitions => {
+  const { input, derived, voice } = whole;
   const kit = kitOnLocation(input.kit, input.film);
   const places = [...derived.places.values()].filter((p) => p.light && Number.isFinite(p.windowFromMs));
   const content = places.flatMap((place): Content[] => {
@@ -75,18 +76,21 @@ export const exposureSheet = (whole: Handover, paper: Paper): TDocumentDefinitio
     return [
       own(place.location.name, 'heading'),
       {
-        text: `${dayText(place.location.date)}, ${place.location.mainsHz} Hz mains. “=” stands where nothing changes.`,
+        text: voice.say('exposureOf', {
+          date: voice.date(place.location.date),
+          mains: place.location.mainsHz,
+        }),
         style: 'quiet',
       },
       ...(flights.length === 0
-        ? [{ text: 'No flight is planned here.', style: 'quiet' }]
+        ? [{ text: voice.say('noFlightHere'), style: 'quiet' }]
         : flights.flatMap((f) => flightOf(whole, f, place.location.zone))),
     ];
   });
-  return document(whole.input.film.name, 'Exposure and filters', paper, [
+  return document(whole, voice.say('exposureAndFilters'), paper, [
     ...content,
     {
-      text: 'A forecast of light. Check the histogram before the first take.',
+      text: voice.say('checkHistogram'),
       style: 'quiet',
       margin: [0, 12, 0, 0],
     },

@@ -8,6 +8,7 @@ import { DOCUMENT_NAMES, type DocumentName } from './names';
 import type { DocumentOptions } from './registry';
 
 export { PAPERS } from './names';
+export { LANGUAGES } from './voice';
 
 /** A document by its file name. */
 export const documentOf = (name: string): DocumentName | undefined =>

@@ -1,7 +1,8 @@
 import { gunzipSync } from 'node:zlib';
 import type { FilmFile } from '@contract';
 import { FilmDeriver } from '@core/film';
-import type { Handover } from '@core/handover';
+import type { Printed } from './printed';
+import { voiceOf, type Language } from './voice';
 import type { FilmInput } from '@core/model';
 import { groundOf, unpackHeights, type Ground } from '@core/terrain';
 import { MAKERS, type DocumentOptions } from './registry';
@@ -21,9 +22,9 @@ const terrainOf = (file: FilmFile): ReadonlyMap<string, Ground> => {
 };
 
 /** A film with everything worked out, from the same core and the same ground as the pages have it. */
-export const wholeOf = (file: FilmFile): Handover => {
+export const wholeOf = (file: FilmFile, language: Language = 'en'): Printed => {
   const input: FilmInput = { ...(file as FilmInput), terrain: terrainOf(file) };
-  return { input, derived: new FilmDeriver().derive(input) };
+  return { input, derived: new FilmDeriver().derive(input), voice: voiceOf(language, input.film.units) };
 };
 
 /** Makes a document of a film. @param name file name as registered */
@@ -34,5 +35,5 @@ export const makeDocument = async (
 ): Promise<Uint8Array> => {
   const make = MAKERS[name];
   if (!make) throw new Error(`There is no document ${name}.`);
-  return make(wholeOf(file), options);
+  return make(wholeOf(file, options.language), options);
 };

@@ -2,6 +2,7 @@ import type { LineDrawing } from '@core/drawing';
 import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { Paper } from './names';
+import type { Printed } from './printed';
 import { FONTS, inScript } from './script-fonts';
 
 pdfmake.addFonts(FONTS);
@@ -33,21 +34,25 @@ export const own = (text: string, style?: string): Content => ({
   ...(style ? { style } : {}),
 });
 
+/** Heads of a table's columns. */
+export const heads = (...names: string[]): Content[] => names.map((text) => ({ text, style: 'head' }));
+
 /**
  * A document of the application: its heading on the first page, page numbers and the film's name on each.
  * @param title what the document is
  */
 export const document = (
-  film: string,
+  { input, voice }: Printed,
   title: string,
   paper: Paper,
   content: Content[],
   landscape = false,
 ): TDocumentDefinitions => ({
+  language: voice.language,
   pageSize: paper,
   pageOrientation: landscape ? 'landscape' : 'portrait',
   pageMargins: [36, 40, 36, 44],
-  info: { title: `${film}: ${title}`, creator: 'Dusk Slate', producer: 'Dusk Slate' },
+  info: { title: `${input.film.name}: ${title}`, creator: 'Dusk Slate', producer: 'Dusk Slate' },
   defaultStyle: { font: 'Archivo', fontSize: 9, lineHeight: 1.15 },
   styles: {
     title: { fontSize: 18, bold: true },
@@ -60,14 +65,14 @@ export const document = (
   },
   content: [
     { text: title, style: 'title' },
-    { text: [inScript(film)], style: 'quiet', margin: [0, 0, 0, 8] },
+    { text: [inScript(input.film.name)], style: 'quiet', margin: [0, 0, 0, 8] },
     ...content,
   ],
   footer: (page, pages) => ({
     margin: [36, 14, 36, 0],
     columns: [
-      { text: [inScript(film)], style: 'label' },
-      { text: `${title}, page ${page} of ${pages}`, alignment: 'right', style: 'label' },
+      { text: [inScript(input.film.name)], style: 'label' },
+      { text: voice.say('pageOf', { title, page, pages }), alignment: 'right', style: 'label' },
     ],
   }),
 });

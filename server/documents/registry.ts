@@ -8,7 +8,6 @@ import {
   kmlOf,
   otioOf,
   subtitlesOf,
-  type Handover,
 } from '@core/handover';
 import { strToU8, zipSync } from 'fflate';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
@@ -19,26 +18,29 @@ import { exposureSheet } from './exposure-sheet';
 import { flightSheet } from './flight-sheet';
 import { footageReport } from './footage-report';
 import type { Paper } from './names';
+import type { Printed } from './printed';
+import type { Language } from './voice';
 import { pdfOf } from './pdf';
 import { calendarOf, csvOf, workbookOf } from './plain-files';
 import { shotList, storyboard } from './shot-list';
 import { takeAlong } from './take-along';
 
 export interface DocumentOptions {
+  readonly language: Language;
   readonly paper: Paper;
   /** When it is made, UTC ms. */
   readonly atMs: number;
 }
 
 /** Makes the bytes of a document. */
-type Maker = (whole: Handover, options: DocumentOptions) => Promise<Uint8Array> | Uint8Array;
+type Maker = (whole: Printed, options: DocumentOptions) => Promise<Uint8Array> | Uint8Array;
 
 const pdf =
-  (define: (whole: Handover, paper: Paper, atMs: number) => TDocumentDefinitions): Maker =>
+  (define: (whole: Printed, paper: Paper, atMs: number) => TDocumentDefinitions): Maker =>
   (whole, { paper, atMs }) =>
     pdfOf(define(whole, paper, atMs));
 const text =
-  (write: (whole: Handover, atMs: number) => string): Maker =>
+  (write: (whole: Printed, atMs: number) => string): Maker =>
   (whole, { atMs }) =>
     Buffer.from(write(whole, atMs));
 

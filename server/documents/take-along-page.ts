@@ -1,3 +1,5 @@
+import type { Voice } from './voice';
+
 /** Style of the page that is taken along: readable in the sun, dark where the device is. */
 export const TAKE_ALONG_STYLE = `
 :root{--paper:#fff;--ink:#111;--weak:#666;--edge:#bbb;--care:#8a5a00;color-scheme:light dark}
@@ -16,8 +18,11 @@ button{min-height:52px;min-width:72px;font:inherit;font-weight:600;color:var(--i
 .list button{min-height:44px;border-color:var(--edge)}
 `;
 
+/** Data for a script: nothing in it ends the script. */
+const inScript = (data: unknown): string => JSON.stringify(data).replaceAll('<', '\\u003c');
+
 /** Keeps takes on the device and writes them as a file. Plain script: the page stands alone. */
-export const TAKE_ALONG_SCRIPT = `
+export const takeAlongScript = ({ choice, say }: Voice): string => `
 (() => {
   const film = document.body.dataset.film;
   const key = 'dusk-take-along:' + film;
@@ -29,17 +34,23 @@ export const TAKE_ALONG_SCRIPT = `
     const h = [...b].map((x) => x.toString(16).padStart(2, '0')).join('');
     return [h.slice(0, 8), h.slice(8, 12), h.slice(12, 16), h.slice(16, 20), h.slice(20)].join('-');
   };
-  const words = { good: 'good', maybe: 'maybe', 'no-good': 'no good' };
+  const words = ${inScript({
+    good: choice('rating', 'good'),
+    maybe: choice('rating', 'maybe'),
+    'no-good': choice('rating', 'no-good'),
+  })};
+  const count = ${inScript([say('takesCount', { n: 1 }), say('takesCount', { n: 2 })])};
+  const back = ${inScript(say('takeBack'))};
   const show = () => {
     try { localStorage.setItem(key, JSON.stringify(takes)); } catch { /* the page still holds them */ }
-    document.getElementById('count').textContent = takes.length + (takes.length === 1 ? ' take' : ' takes');
+    document.getElementById('count').textContent = (takes.length === 1 ? count[0] : count[1].replace('2', takes.length));
     for (const card of document.querySelectorAll('article')) {
       const list = card.querySelector('.list');
       list.textContent = '';
       for (const take of takes.filter((t) => t.shotId === card.dataset.shot)) {
         const button = document.createElement('button');
         button.textContent = words[take.rating] + ' ✕';
-        button.title = 'Take this one back';
+        button.title = back;
         button.onclick = () => { takes = takes.filter((t) => t !== take); show(); };
         list.append(button);
       }

@@ -14,6 +14,7 @@ import { rehearsalsAndPlansFlown } from './0011-rehearsals-and-plans-flown';
 import { drills } from './0012-drills';
 import { groundShotsAndBoats } from './0013-ground-shots-and-boats';
 import { simulated } from './0014-simulated';
+import { contacts } from './0015-contacts';
 
 /** Every schema change, in order, forward only. */
 const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Sequelize) => Promise<void> }[] =
@@ -32,6 +33,7 @@ const MIGRATIONS: readonly { readonly name: string; readonly up: (sequelize: Seq
     { name: '0012-drills', up: drills },
     { name: '0013-ground-shots-and-boats', up: groundShotsAndBoats },
     { name: '0014-simulated', up: simulated },
+    { name: '0015-contacts', up: contacts },
   ];
 
 /** Names of the schema changes, oldest first. */

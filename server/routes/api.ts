@@ -14,7 +14,7 @@ import { projectionOf } from '../services/projections';
 import { storageTrouble } from '../services/storage';
 import type { Store } from '../services/store';
 import type { Feed } from '../services/feed';
-import { documentOf, makeBeside, PAPERS } from '../documents';
+import { documentOf, LANGUAGES, makeBeside, PAPERS } from '../documents';
 import { writeFilmFolder } from '../import/film-folder';
 import { events } from './events';
 
@@ -134,8 +134,10 @@ export const api = (
     const kind = documentOf(request.params.name);
     if (!kind) throw new HttpProblem(404, 'no-document', 'There is no such document.');
     const paper = PAPERS.find((p) => p === request.query['paper']) ?? 'A4';
+    const language = LANGUAGES.find((l) => l === request.query['language']) ?? 'en';
     const file = await films.exportFile(request.params.id);
-    const made = await makeBeside(file, kind.file, { paper, atMs: Date.now() }, closedEarly(response));
+    const options = { paper, language, atMs: Date.now() };
+    const made = await makeBeside(file, kind.file, options, closedEarly(response));
     response
       .attachment(`${fileNameOf(file.film.name)} ${kind.file}`)
       .type(kind.mime)

@@ -1,4 +1,4 @@
-import { createFormatter, EN, type Catalogue, type Formatter } from '@core/messages';
+import { createFormatter, EN, wordIn, type Catalogue, type Formatter } from '@core/messages';
 import { phrase } from '../format';
 import type { UnitSystem } from '@core/units';
 import { shallowReactive } from 'vue';
@@ -12,30 +12,6 @@ onLanguage(async (code) => {
   if (code !== 'en' && !catalogues.has(code)) catalogues.set(code, await LOADERS[code]());
 });
 
-/** Sentences are filled under these names with words of the core, not with what a person wrote. */
-const WORDS = new Set([
-  'advice',
-  'chosen',
-  'feel',
-  'handling',
-  'label',
-  'spot',
-  'sticks',
-  'toLowerCase',
-  'unit',
-  'USE_WORD',
-  'want',
-]);
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-const word = (name: string, text: string): string => {
-  if (!WORDS.has(name)) return text;
-  const said = phrase(text);
-  if (said !== text) return said;
-  // A name that stands small within a sentence is kept as it begins one.
-  const begun = phrase(capital(text));
-  return begun === capital(text) ? text : begun;
-};
-
 const formatters = new Map<string, Formatter>();
 
 /** The formatter for a system of units in the language of the interface, made once. */
@@ -48,7 +24,7 @@ export const formatterFor = (units: UnitSystem): Formatter => {
     catalogues.get(spoken) ?? EN,
     spoken,
     units,
-    spoken === 'en' ? undefined : word,
+    spoken === 'en' ? undefined : wordIn(phrase),
   );
   formatters.set(key, made);
   return made;

@@ -36,6 +36,17 @@ export const REASON_WORDS = words('reason', [
 ]);
 export const OUTCOME_WORDS = words('outcome', ['as-planned', 'cut-short', 'longer', 'incident']);
 export const PACK_STATE_WORDS = words('packState', ['sound', 'hot', 'swollen', 'damaged']);
+export const MOMENT_WORDS = words('moment', [
+  'days-before',
+  'evening-before',
+  'leaving-home',
+  'launch-point',
+  'before-take',
+  'after-landing',
+  'leaving-place',
+  'at-home',
+]);
+export const LOSS_WORDS = words('loss', ['return', 'hover', 'land']);
 export const PRIORITY_WORDS = words('priority', ['must', 'should', 'could']);
 export const EXPERIENCE_WORDS = words('experience', ['new', 'practised', 'expert']);
 export const FOOTING_WORDS = words('footing', ['ground', 'vehicle', 'boat']);

@@ -1,2 +1,3 @@
+export { CHOICES_DE } from './choices';
 export { PHRASES } from './phrases';
 export { DE } from './sentences';

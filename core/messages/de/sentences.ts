@@ -78,6 +78,10 @@ export const DE: Sentences = {
   'budget.over-pack.say': 'Braucht {short} mehr, als ein voller Akku geben darf.',
   'budget.wind.say':
     'Der Wind in {height} ist auf dem Weg hin oder heim zu stark: es fehlten {lacking} Fluggeschwindigkeit.',
+  'calendar.charge': 'Akkus, Steuerung und Telefon laden; Karten leeren',
+  'calendar.flight': 'Flug {n} bei {name}, Akku {pack}',
+  'calendar.leave': 'Aufbrechen nach {name}',
+  'calendar.window': 'In 10 Minuten öffnet das Lichtfenster',
   'card.move.copies':
     '{name} enthält {holds}, {copies, plural, =0 {nirgends kopiert} one {einmal kopiert} other {#-mal kopiert}}; gewünscht {wanted, plural, one {ist # Kopie} other {sind # Kopien}}. Kopiere sie, oder sag, warum es weg darf.',
   'card.move.how-much': 'Gib ein, wie viel aufgenommen wurde.',

@@ -9,6 +9,7 @@ import TextField from '../../parts/TextField.vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useDerivedFilm } from '../../stores/derived-film';
+import ContactRows from './ContactRows.vue';
 import DeliveryRows from './DeliveryRows.vue';
 import { SCHOOLS } from './schools';
 import { tr } from './messages';
@@ -125,6 +126,7 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
       </p>
     </section>
     <DeliveryRows :film="film" :rates="RATES" />
+    <ContactRows :film="film" />
     <section class="sheet" aria-labelledby="schools-title">
       <h2 id="schools-title">{{ tr('whereGoodPeopleDisagree') }}</h2>
       <div class="schools">

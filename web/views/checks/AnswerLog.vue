@@ -2,9 +2,8 @@
 import { useMessages } from '../../composables/useMessages';
 import { CHECKS } from '@core/checks';
 import { computed } from 'vue';
-import { whenText } from '../../format';
+import { MOMENT_WORDS, whenText } from '../../format';
 import { useFilm } from '../../stores/film';
-import { MOMENT_WORDS } from './moments';
 import type { Ready } from './useChecks';
 import { tr } from './messages';
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { saveFile } from '../../composables/save-file';
+import { language, LANGUAGES, type Language } from '../../language';
 import PickField from '../../parts/PickField.vue';
 import { Unreachable, ApiProblem } from '../../sync/api';
 import { documentGroups, fetchDocument } from './documents';
@@ -8,6 +9,10 @@ import { tr } from './messages';
 
 const props = defineProps<{ film: string }>();
 const paper = ref<'A4' | 'LETTER'>('A4');
+/** Of the papers; those of the interface until another is chosen. */
+const chosen = ref<Language | null>(null);
+const spoken = computed(() => chosen.value ?? language.value);
+const TONGUES = LANGUAGES.map(({ code, name }) => ({ value: code, label: name }));
 const PAPERS = [
   { value: 'A4' as const, label: 'A4' },
   {
@@ -29,7 +34,12 @@ const save = async (file: string): Promise<void> => {
   fault.value = '';
   done.value = '';
   try {
-    const { name, blob } = await fetchDocument(props.film, file, paper.value, stop.signal);
+    const { name, blob } = await fetchDocument(
+      props.film,
+      file,
+      { paper: paper.value, language: spoken.value },
+      stop.signal,
+    );
     saveFile(name, blob);
     done.value = tr('nameIsSaved', { name });
   } catch (error) {
@@ -48,6 +58,13 @@ const save = async (file: string): Promise<void> => {
   <section class="sheet" aria-labelledby="documents-title">
     <header>
       <h2 id="documents-title">{{ tr('handOver') }}</h2>
+      <PickField
+        :label="tr('languageOfDocuments')"
+        bare
+        :value="spoken"
+        :options="TONGUES"
+        :save="(v) => void (chosen = v)"
+      />
       <PickField :label="tr('paper')" bare :value="paper" :options="PAPERS" :save="(v) => void (paper = v)" />
     </header>
     <div v-for="g in documentGroups()" :key="g.name" role="group" :aria-label="g.name">

@@ -87,10 +87,11 @@ const nameIn = (header: string | null): string | null => {
 export const fetchDocument = async (
   film: string,
   file: string,
-  paper: string,
+  options: { readonly paper: string; readonly language: string },
   signal: AbortSignal,
 ): Promise<{ readonly name: string; readonly blob: Blob }> => {
-  const answer = await fetch(`/api/films/${film}/documents/${file}?paper=${paper}`, { signal }).catch(
+  const query = new URLSearchParams(options).toString();
+  const answer = await fetch(`/api/films/${film}/documents/${file}?${query}`, { signal }).catch(
     (error: unknown) => {
       if (signal.aborted) throw error;
       throw new Unreachable(tr('noAnswerFromTheApplication'));

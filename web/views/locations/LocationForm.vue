@@ -3,7 +3,7 @@ import type { Entity } from '@core/model';
 import { launchOf } from '@core/location';
 import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
-import { choices, LAMP_WORDS, SKY_WORDS } from '../../format';
+import { choices, LAMP_WORDS, LOSS_WORDS, SKY_WORDS } from '../../format';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
@@ -212,11 +212,7 @@ const events = computed(() => {
           <PickField
             :label="tr('lostLinkAction')"
             :value="place.lossAction"
-            :options="[
-              { value: 'return', label: tr('return') },
-              { value: 'hover', label: tr('hover') },
-              { value: 'land', label: tr('land') },
-            ]"
+            :options="choices(LOSS_WORDS)"
             :hint="tr('whatTheAircraftIsSet')"
             :save="(v) => set({ lossAction: v })"
           />
@@ -228,6 +224,13 @@ const events = computed(() => {
           />
         </div>
         <DayRows :place="place" />
+        <TextField
+          :label="tr('wayIn')"
+          :value="place.wayIn"
+          :lines="2"
+          :hint="tr('howOneGetsThere')"
+          :save="(v) => set({ wayIn: v })"
+        />
         <TextField :label="tr('notes')" :value="place.notes" :lines="3" :save="(v) => set({ notes: v })" />
         <WarningList :warnings="warnings" />
         <p class="quiet">

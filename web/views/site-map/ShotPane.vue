@@ -5,7 +5,7 @@ import type { LossAction } from '@core/model';
 import { FIXED_RETURN_M } from '@core/clearance';
 import { bySeverity } from '@core/warnings';
 import { computed } from 'vue';
-import { fixed, listText, phrase, sensingChoices, writeText } from '../../format';
+import { choices, fixed, listText, LOSS_WORDS, phrase, sensingChoices, writeText } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import EyeView from '../../parts/EyeView.vue';
 import PickField from '../../parts/PickField.vue';
@@ -35,17 +35,6 @@ const launches = computed(() => [
     .filter((t) => t.kind === 'launch')
     .map((t) => ({ value: t.id as string | null, label: t.name || tr('launchPoint') })),
 ]);
-const ACTIONS: Readonly<Record<LossAction, string>> = {
-  get return() {
-    return tr('return');
-  },
-  get hover() {
-    return tr('hover');
-  },
-  get land() {
-    return tr('land');
-  },
-};
 const actions = [
   {
     value: null as LossAction | null,
@@ -53,10 +42,7 @@ const actions = [
       return tr('asTheLocationHasIt');
     },
   },
-  ...(Object.keys(ACTIONS) as LossAction[]).map((a) => ({
-    value: a as LossAction | null,
-    label: ACTIONS[a],
-  })),
+  ...choices(LOSS_WORDS),
 ];
 const set = (fields: Record<string, unknown>) =>
   film.edit('shot', props.shot.facts.shot.id, fields, tr('siteOfAShot'));
@@ -209,7 +195,7 @@ const overGround = computed(() => props.shot.facts.overGround);
     </div>
     <ul v-if="facts" class="loss">
       <li v-for="a in ['return', 'hover', 'land'] as const" :key="a" :class="{ on: facts.loss.chosen === a }">
-        <b>{{ ACTIONS[a] }}</b> {{ text(facts.loss.meets[a])
+        <b>{{ LOSS_WORDS[a] }}</b> {{ text(facts.loss.meets[a])
         }}<span v-if="facts.loss.advice === a" class="advice"> {{ tr('advised') }}</span>
       </li>
     </ul>

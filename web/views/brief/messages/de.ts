@@ -158,5 +158,12 @@ const DE: Texts<typeof EN> = {
   whereGoodPeopleDisagree: 'Wo gute Leute verschieden arbeiten',
   whereShadowsMatter: 'Wo Schatten zählen.',
   whiteBalance: 'Weißabgleich',
+  contact: 'Kontakt',
+  contacts: 'Kontakte',
+  contactName: 'Name',
+  contactRole: 'Rolle am Tag',
+  phone: 'Telefon',
+  addContact: 'Kontakt anlegen',
+  whoIsReachedOnThe: 'Wer am Tag erreichbar ist: Beobachter, Kunde, Eigentümer. Sie stehen auf dem Drehplan.',
 };
 export default DE;

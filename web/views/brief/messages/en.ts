@@ -150,4 +150,11 @@ export const EN = {
   whereGoodPeopleDisagree: 'Where good people disagree',
   whereShadowsMatter: 'Where shadows matter.',
   whiteBalance: 'White balance',
+  contact: 'contact',
+  contacts: 'Contacts',
+  contactName: 'Name',
+  contactRole: 'Role on the day',
+  phone: 'Phone',
+  addContact: 'Add contact',
+  whoIsReachedOnThe: 'Who is reached on the day: spotter, client, land owner. They stand on the call sheet.',
 } as const;

@@ -156,5 +156,6 @@ const DE: Texts<typeof EN> = {
   showTheMatch: 'Zuordnung zeigen',
   pictureOfClip: 'Bild von {clip}',
   exposureByMinute: 'Belichtung nach Minuten',
+  languageOfDocuments: 'Sprache',
 };
 export default DE;

@@ -152,4 +152,5 @@ export const EN = {
   showTheMatch: 'Show the match',
   pictureOfClip: 'Picture of {clip}',
   exposureByMinute: 'Exposure by minute',
+  languageOfDocuments: 'Language',
 } as const;

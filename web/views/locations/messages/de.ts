@@ -46,14 +46,12 @@ const DE: Texts<typeof EN> = {
   heading: 'Kurs',
   height: 'Höhe',
   heightCeiling: 'Höhengrenze',
-  hover: 'Schweben',
   howSureAtAtPercent: 'Wie sicher um {at}, Prozent',
   inItsPlace: 'Stattdessen',
   keepIt: 'Behalten',
   kind: 'Art',
   labelAtAtUnit: '{label} um {at}, {unit}',
   lamps: 'Lampen',
-  land: 'Landen',
   latitudeLatitudeIsBeyondThe: 'Breite {latitude} liegt jenseits des Pols: sie geht von −90 bis 90.',
   launchPoint: 'Startpunkt',
   locations: 'Drehorte',
@@ -80,7 +78,6 @@ const DE: Texts<typeof EN> = {
   removeAt: '{at} entfernen',
   removeLower: 'entfernen',
   removeTheBreakAtFrom: 'Pause ab {from} entfernen',
-  return: 'Rückkehr',
   returnToHomeHeight: 'Rückkehrhöhe',
   rough: 'Rau',
   shotsAimAtASubject:
@@ -122,5 +119,7 @@ const DE: Texts<typeof EN> = {
   windFrom: 'Wind aus',
   windowFrom: 'Zeitfenster von',
   windowTo: 'Zeitfenster bis',
+  wayIn: 'Zufahrt',
+  howOneGetsThere: 'Straße, Tor, Parkplatz, Fußweg. Sie steht auf dem Drehplan.',
 };
 export default DE;
