@@ -98,7 +98,7 @@ const refused = rows.filter((r) => !isTaken(r.licence));
 const lines = [...new Set(rows.map((r) => `- ${r.name} ${r.version}: ${r.licence}`))].sort();
 const text = `# Licences
 
-Every package that ships with Dusk Slate, those built into its pages among them. Written by \`npm run licences\`, checked with lint. Fonts: Archivo and Noto Sans, OFL-1.1.
+Every package that ships with Dusk Slate, those built into its pages among them. Written by \`npm run licences\`, checked with lint. Fonts: Archivo and Noto Sans, OFL-1.1, those in server/documents/fonts among them.
 
 ${lines.join('\n')}
 `;

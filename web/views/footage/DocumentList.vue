@@ -99,8 +99,11 @@ header {
   align-items: center;
   gap: 12px;
 }
-header > :last-child {
-  width: 120px;
+header > h2 {
+  flex: 1;
+}
+header > :not(h2) {
+  width: 116px;
 }
 h3 {
   margin: 12px 0 2px;
