@@ -14,7 +14,7 @@ const fontOf = (face: string): Font => {
   return known;
 };
 
-type Run = { readonly text: string; readonly font?: string };
+interface Run { readonly text: string; readonly font?: string }
 const runsOf = (text: string): readonly Run[] => {
   const content = inScript(text) as string | { readonly text: readonly Run[] };
   return typeof content === 'string' ? [{ text: content }] : content.text;
