@@ -90,7 +90,7 @@ const CORE = {
     'units',
   ],
   'card-match': [],
-  drawing: ['geometry', 'lens', 'model', 'moves', 'shot', 'site'],
+  drawing: ['geometry', 'lens', 'model', 'moves', 'shot', 'site', 'units'],
   handover: [
     'geometry',
     'cards',

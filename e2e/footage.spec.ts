@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { v4 as uuid } from 'uuid';
 import type { Shot } from '@core/model';
 import type { Running } from '../server/start';
+import { takesOf } from '@core/shot';
 import { expect, test } from './app';
 
 /** Takes are noted as a phone would send them. */
@@ -269,4 +270,37 @@ test('a copy is held against its card byte by byte, its fault named, and once pr
   expect(await copies()).toBe(before + 1);
   await bench.accessible();
   await rm(folder, { recursive: true, force: true });
+});
+
+test('printed from the page, the list is a shot list with boxes and the map a map with its numbers; the tools stay away', async ({
+  page,
+  bench,
+}) => {
+  const printed = page.locator('.paper');
+  const print = async (): Promise<void> => {
+    await expect(async () => {
+      await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+      await expect(printed).toBeVisible({ timeout: 500 });
+    }).toPass();
+    await page.emulateMedia({ media: 'print' });
+  };
+  await bench.open();
+  await print();
+  const { file, derived } = await bench.stored();
+  await expect(printed.locator('article')).toHaveCount(file.shots.length);
+  await expect(page.getByRole('searchbox')).toBeHidden();
+  await expect(page.getByRole('button', { name: 'New', exact: true })).toBeHidden();
+  const takes = [...derived.shots.values()].reduce((n, s) => n + takesOf(s.facts.shot), 0);
+  await expect(printed.locator('.box')).toHaveCount(takes);
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await expect(printed).toHaveCount(0);
+  await page.emulateMedia({ media: 'screen' });
+  await expect(page.getByRole('button', { name: 'New', exact: true })).toBeVisible();
+
+  await bench.open('map');
+  await print();
+  const here = file.features.filter((f) => f.locationId === file.locations[0]!.id);
+  await expect(printed.locator('ol li')).toHaveText(here.map((f) => new RegExp(f.name)));
+  await expect(printed.locator('svg text', { hasText: /^\d+$/ })).toHaveCount(here.length);
+  await expect(page.getByRole('application')).toBeHidden();
 });

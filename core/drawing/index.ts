@@ -1,3 +1,3 @@
 export { arrowHead, fit, line, roundStep, type Spot, thumb } from './drawing';
-export { aboveDrawing, type DrawingWords, frameDrawing, type LineDrawing } from './shot-pictures';
+export { aboveDrawing, type DrawingWords, frameDrawing, type LineDrawing, roundBar } from './shot-pictures';
 export { siteDrawing } from './site-picture';

@@ -1,6 +1,7 @@
 import { horizonInFrame, projectLine } from '../lens';
 import type { ShotFacts } from '../shot';
 import { footprint } from '../shot';
+import { fromShown, toShown, unitOf, type UnitSystem } from '../units';
 import { arrowHead, fit, line, roundStep, type Spot } from './drawing';
 
 /** A drawing in lines, in points of its own box, y down. */
@@ -29,12 +30,21 @@ export interface DrawingWords {
   readonly bar: (spanM: number) => { readonly lengthM: number; readonly text: string };
 }
 
+/** A round length for a scale, in the units it is written in. @param spanM width of what is drawn */
+export const roundBar = (
+  spanM: number,
+  units: UnitSystem,
+): { readonly lengthM: number; readonly shown: number; readonly unit: string } => {
+  const shown = roundStep(toShown(spanM, 'metres', units), 5);
+  return { lengthM: fromShown(shown, 'metres', units), shown, unit: unitOf('metres', units) };
+};
+
 /** English and metres. */
 export const PLAIN_WORDS: DrawingWords = {
   launch: 'launch',
   bar: (spanM) => {
-    const lengthM = roundStep(spanM, 5);
-    return { lengthM, text: `${lengthM} m` };
+    const { lengthM, shown, unit } = roundBar(spanM, 'metric');
+    return { lengthM, text: `${shown} ${unit}` };
   },
 };
 

@@ -1,13 +1,5 @@
-import {
-  fromShown,
-  toShown,
-  unitOf,
-  writeFixed,
-  writeShutter,
-  type Quantity,
-  type UnitSystem,
-} from '@core/units';
-import { roundStep, type DrawingWords } from '@core/drawing';
+import { writeFixed, writeShutter, type Quantity, type UnitSystem } from '@core/units';
+import { roundBar, type DrawingWords } from '@core/drawing';
 import {
   CHOICES,
   createFormatter,
@@ -88,11 +80,8 @@ export const voiceOf = (language: Language, units: UnitSystem): Voice => {
     drawing: {
       launch: say('launch'),
       bar: (spanM) => {
-        const step = roundStep(toShown(spanM, 'metres', units), 5);
-        return {
-          lengthM: fromShown(step, 'metres', units),
-          text: `${fixed(step, step < 1 ? 1 : 0)} ${unitOf('metres', units)}`,
-        };
+        const { lengthM, shown, unit } = roundBar(spanM, units);
+        return { lengthM, text: `${fixed(shown, shown < 1 ? 1 : 0)} ${unit}` };
       },
     },
   };

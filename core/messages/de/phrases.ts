@@ -1034,4 +1034,5 @@ export const PHRASES: Readonly<Record<string, string>> = {
   'Role on the day': 'Rolle am Tag',
   Phone: 'Telefon',
   'Such as spotter, client, land owner.': 'Etwa Beobachter, Kunde, Eigentümer.',
+  launch: 'Start',
 };

@@ -100,7 +100,7 @@ const warnings = computed(() =>
             :save="(v) => set({ lamps: v })"
           />
         </div>
-        <ReadingRows :key="place.location.id" :place="place" :lit="lit" />
+        <ReadingRows class="no-print" :key="place.location.id" :place="place" :lit="lit" />
       </aside>
     </div>
     <WarningList :warnings="warnings" />

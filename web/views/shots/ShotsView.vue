@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue';
+import { onMounted, ref, shallowRef, type Component } from 'vue';
 import { useShotCommands } from '../../composables/useShotCommands';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { whenIdle } from '../../composables/idle';
+import { usePrinting } from '../../composables/printing';
 import { useDeferred } from '../../composables/deferred';
 import { useDerivedFilm } from '../../stores/derived-film';
 import BudgetPane from './BudgetPane.vue';
-import { fetchAhead, PreviewStage } from './later';
+import { fetchAhead, PreviewStage, printedShots } from './later';
 import LightRibbon from './LightRibbon.vue';
 import ShotList from './ShotList.vue';
 import ShotWork from './ShotWork.vue';
@@ -25,7 +26,12 @@ const ribbon = useDeferred(whole);
 onMounted(() => {
   performance.mark('usable');
   whenIdle(fetchAhead);
+  printedShots()
+    .then((sheet) => (paper.value = sheet))
+    .catch(() => undefined);
 });
+const printing = usePrinting();
+const paper = shallowRef<Component | null>(null);
 type Pane = 'shots' | 'work' | 'budget';
 const pane = ref<Pane>('shots');
 const PANES: { id: Pane; label: string }[] = [
@@ -51,7 +57,8 @@ const PANES: { id: Pane; label: string }[] = [
 </script>
 
 <template>
-  <div v-if="derivedFilm.derived" class="bench">
+  <component :is="paper" v-if="printing && paper" />
+  <div v-if="derivedFilm.derived" class="bench" :class="{ 'no-print': paper }">
     <LightRibbon
       v-if="ribbon"
       :key="ribbon.place.location.id"

@@ -1,4 +1,4 @@
-import { defineAsyncComponent } from 'vue';
+import { defineAsyncComponent, type Component } from 'vue';
 import { idle } from '../../composables/idle';
 
 // What nobody sees at first comes after the first view. It is fetched then, not when asked for: by then there may be no network.
@@ -14,6 +14,7 @@ const parts = {
   flights: () => import('./sheets/FlightSheet.vue'),
   ground: () => import('./GroundRow.vue'),
   groundSheet: () => import('../../parts/GroundShotSheet.vue'),
+  printed: () => import('./sheets/PrintedShots.vue'),
   preview: () => import('../preview/PreviewStage.vue'),
   hands: () => import('./RailHands.vue'),
   sum: () => import('../../parts/SumSheet.vue'),
@@ -34,6 +35,9 @@ export const ListTools = defineAsyncComponent(parts.tools);
 export const MoveSheet = defineAsyncComponent(parts.moves);
 export const PointRows = defineAsyncComponent(parts.points);
 export const PreviewStage = defineAsyncComponent(parts.preview);
+/** What is printed must be there at once: a page is drawn for paper without waiting for anything. */
+export const printedShots = (): Promise<Component> =>
+  idle().then(async () => (await parts.printed()).default);
 export const RailHands = defineAsyncComponent(parts.hands);
 export const SumSheet = defineAsyncComponent(parts.sum);
 export const VarietySheet = defineAsyncComponent(parts.variety);

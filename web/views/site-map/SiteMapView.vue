@@ -5,6 +5,7 @@ import { fromLocal } from '@core/geometry';
 import { featureWords, measureOf } from '@core/site';
 import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { usePrinting } from '../../composables/printing';
 import type { Spot } from '../../map/features';
 import MarkSign from '../../parts/MarkSign.vue';
 import { useFilm } from '../../stores/film';
@@ -15,6 +16,7 @@ import { useSite } from '../../stores/site';
 import WarningList from '../../parts/WarningList.vue';
 import CornerSigns from './CornerSigns.vue';
 import DrawBar from './DrawBar.vue';
+import PrintedMap from './PrintedMap.vue';
 import LayerPane from './LayerPane.vue';
 import SiteMapCanvas from './SiteMapCanvas.vue';
 import SidePane from './SidePane.vue';
@@ -41,6 +43,7 @@ const shot = computed(() =>
   selection.shot?.facts.location.id === plan.placeId.value ? selection.shot : null,
 );
 const layers = useLayers(plan, shot);
+const printing = usePrinting();
 const canvas = useTemplateRef<InstanceType<typeof SiteMapCanvas>>('canvas');
 const share = ref(0.5);
 const pointer = ref<Spot | null>(null);
@@ -182,7 +185,14 @@ usePlanKeys({
 </script>
 
 <template>
-  <div v-if="plan.place.value" class="planview" :data-tab="tab">
+  <PrintedMap
+    v-if="printing && plan.place.value"
+    :location="plan.place.value"
+    :things="plan.things.value"
+    :shots="plan.shots.value"
+    :units="store.film?.units ?? 'metric'"
+  />
+  <div v-if="plan.place.value" class="planview no-print" :data-tab="tab">
     <div class="top no-print" role="region" :aria-label="tr('locationAndTools')">
       <nav class="places" :aria-label="tr('locations')">
         <button
@@ -231,9 +241,7 @@ usePlanKeys({
           :class="{ on: plan.picked.value.id === s.id }"
           @click="plan.pick('subject', s.id)"
         >
-          <span class="t" dir="auto">{{ s.name }}</span><span class="quiet"
-            >{{ s.heightM.toFixed(0) }} m</span
-          >
+          <span class="t" dir="auto">{{ s.name }}</span><span class="quiet">{{ m(s.heightM) }}</span>
         </button>
         <h3>{{ tr('onThePlan') }}</h3>
         <button

@@ -107,11 +107,13 @@ const key = (event: KeyboardEvent, id: string): void => {
         <Fig :value="film.film?.cutLengthS ?? 0" quantity="seconds" />{{ tr('theCutRunsFromLeft') }}
       </p>
       <span class="gap" />
-      <button class="btn" :disabled="!board || board.places.length === 0" @click="recording = true">
+      <button class="btn no-print" :disabled="!board || board.places.length === 0" @click="recording = true">
         {{ tr('previewFilm') }}
       </button>
-      <button class="btn" :disabled="!selection.place" @click="addGround">{{ tr('newGroundShot') }}</button>
-      <button class="btn" :disabled="!own" :title="tr('theCutFollowsTheList')" @click="acts.follow">
+      <button class="btn no-print" :disabled="!selection.place" @click="addGround">
+        {{ tr('newGroundShot') }}
+      </button>
+      <button class="btn no-print" :disabled="!own" :title="tr('theCutFollowsTheList')" @click="acts.follow">
         {{ tr('asFlown') }}
       </button>
     </header>

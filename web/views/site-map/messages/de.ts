@@ -272,5 +272,9 @@ const DE: Texts<typeof EN> = {
   areaFt2: '{areaFt2} ft²',
   areaAcres: '{acres} acres',
   fromAToB: '{a} bis {b}',
+  keptAway: '{distance} Abstand',
+  howTheMapIsPrinted:
+    'Norden oben. Kräftig: was dort steht. Dünn: Zonen und Bahnen. Schwarzes Quadrat: Startpunkt, schwarzer Keil: Ausweichlandeplatz.',
+  whatIsNotMarked: 'Was nicht eingezeichnet ist, ist nicht bekannt: sieh nach, bevor du fliegst.',
 };
 export default DE;

@@ -265,4 +265,8 @@ export const EN = {
   areaFt2: '{areaFt2} ft²',
   areaAcres: '{acres} acres',
   fromAToB: '{a} to {b}',
+  keptAway: 'keep {distance} away',
+  howTheMapIsPrinted:
+    'North up. Strong: what stands there. Thin: zones and paths. Black square: launch point, black wedge: plan-B landing.',
+  whatIsNotMarked: 'What is not marked is not known: look before you fly.',
 } as const;

@@ -74,5 +74,14 @@ const DE: Texts<typeof EN> = {
   whatTheListShows: 'Was die Liste zeigt',
   whichWay: 'Welche Richtung',
   wholeFilm: 'Ganzer Film',
+  inNoFlight: 'in keinem Flug',
+  flownIn: 'Flug {flight}, {time}, Akku {pack}, Karte {card}',
+  secondsInTheCut: '{seconds} im Schnitt',
+  secondsATake: '{seconds} je Take',
+  firstFrame: 'erstes Bild',
+  lastFrame: 'letztes Bild',
+  fromAbove: 'von oben',
+  takesWantedN: 'gewünschte Takes {n}',
+  untitled: 'ohne Titel',
 };
 export default DE;

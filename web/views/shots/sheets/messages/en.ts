@@ -71,4 +71,13 @@ export const EN = {
   whatTheListShows: 'What the list shows',
   whichWay: 'Which way',
   wholeFilm: 'Whole film',
+  inNoFlight: 'in no flight',
+  flownIn: 'flight {flight}, {time}, battery pack {pack}, card {card}',
+  secondsInTheCut: '{seconds} in the cut',
+  secondsATake: '{seconds} a take',
+  firstFrame: 'first frame',
+  lastFrame: 'last frame',
+  fromAbove: 'from above',
+  takesWantedN: 'takes wanted {n}',
+  untitled: 'untitled',
 } as const;
