@@ -60,6 +60,7 @@ const CORE = {
   location: ['air', 'clearance', 'geometry', 'model', 'moves', 'shot', 'site', 'terrain', 'messages'],
   day: [
     'air',
+    'pilot',
     'messages',
     'weather',
     'budget',

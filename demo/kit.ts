@@ -383,6 +383,7 @@ const flown: DemoKit['flightLog'] = (
   endShare,
   plannedWh,
   plannedMinutes: null,
+  plannedSetUpMin: null,
   simulated: false,
   windMs: null,
   temperatureC,

@@ -284,8 +284,10 @@ test('flights are logged, the plan learns from them, a pack is lost and the rest
       .sort(),
   ).toEqual([...first].sort());
   // Two more flights far hungrier than planned: from three on the aircraft counts as hungry.
-  const appetite = (d: DerivedFilm): number =>
-    [...d.shots.values()].find((s) => s.facts.shot.title === 'Quarryman walks in')!.facts.energy!.totalWh;
+  const walks = (d: DerivedFilm) =>
+    [...d.shots.values()].find((s) => s.facts.shot.title === 'Quarryman walks in')!.facts;
+  const appetite = (d: DerivedFilm): number => walks(d).energy!.totalWh;
+  const inTheAir = (d: DerivedFilm): number => walks(d).seconds.airS;
   for (let i = 0; i < 3; i += 1) {
     await page.getByRole('tab', { name: 'Flights', exact: true }).click();
     const wren = page.locator('.railpane .row', { hasText: 'Wren 246' }).first();
@@ -293,18 +295,24 @@ test('flights are logged, the plan learns from them, a pack is lost and the rest
     await page.getByRole('button', { name: 'Log it' }).click();
     for (const box of await page.getByRole('group', { name: 'Shots done' }).getByRole('checkbox').all())
       await box.uncheck();
+    await page.getByLabel('Minutes in the air').fill('4.5');
     await page.getByLabel('Charge at take-off').fill('100');
-    await page.getByLabel('Charge at landing').fill('62');
+    await page.getByLabel('Charge at landing').fill('55');
     await page.getByLabel('Charge at landing').blur();
     await page.getByRole('button', { name: 'Log flight' }).click();
     await bench.saved();
   }
-  await expect(page.getByRole('region', { name: 'What the log teaches' })).toContainText(/Wren 246 takes \+/);
+  const taught = page.getByRole('region', { name: 'What the log teaches' });
+  await expect(taught).toContainText(/Wren 246 takes \+\d+ % energy/);
+  await expect(taught).toContainText(/Wren 246 set-ups take \+\d+ % time against the plan, from 3 flights/);
   const wise = await bench.stored();
   expect(appetite(wise.derived)).toBeGreaterThan(appetite(before.derived) * 1.1);
+  expect(inTheAir(wise.derived)).toBeGreaterThan(inTheAir(before.derived) + 5);
   await page.getByText('Logged flights correct the plan').click();
   await bench.saved();
-  expect(appetite((await bench.stored()).derived)).toBeCloseTo(appetite(before.derived), 6);
+  const plain = (await bench.stored()).derived;
+  expect(appetite(plain)).toBeCloseTo(appetite(before.derived), 6);
+  expect(inTheAir(plain)).toBeCloseTo(inTheAir(before.derived), 6);
   await page.getByText('Logged flights correct the plan').click();
   await bench.saved();
   // A pack is lost; from now on the day is planned anew.

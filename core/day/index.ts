@@ -32,13 +32,6 @@ export { beforePairs, contradiction } from './order-of-flying';
 export { endOfFlown, loggedOn, PackDay } from './pack-day';
 export type { FilmPlan, PlannedShot } from './plan';
 export { continuedIds, flightIds, listFlightId } from './flight-identity';
-export {
-  landedMs,
-  logFlight,
-  type FlightReport,
-  plannedFigures,
-  plannedShares,
-  ratedPlanWh,
-} from './log-flight';
+export { landedMs, logFlight, type FlightReport, plannedFigures, plannedShares } from './log-flight';
 export { windHoldsUntil } from './wind-holds';
 export { countTakes, shotsDone, type TakeCount } from './shots-done';

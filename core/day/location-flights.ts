@@ -1,3 +1,4 @@
+import { setUpTimes } from '../pilot';
 import { flightIds } from './flight-identity';
 import {
   fillFlights,
@@ -48,6 +49,19 @@ const comesAlong =
   (thing: { readonly id: string; readonly retired: boolean }): boolean =>
     !thing.retired && !film.leftHome.includes(thing.id);
 
+/** Aircraft and packs with what logged flights have taught: energy, drain of single packs, set-up time. */
+const taught = (kit: Kit): Pick<Kit, 'aircraft' | 'packs'> => {
+  const { aircraft, packs } = learned(kit.aircraft, kit.packs, calibrationOf(kit));
+  const times = setUpTimes(kit.flightLog);
+  return {
+    packs,
+    aircraft: aircraft.map((a) => {
+      const time = times.get(a.id);
+      return time ? { ...a, setUpFactor: time.factor } : a;
+    }),
+  };
+};
+
 /**
  * The kit without what is retired or stays at home on this film, its aircraft and packs with what logged flights have taught,
  * where the film learns. Aircraft stay: shots refer to them.
@@ -57,9 +71,7 @@ export const kitOnLocation = (
   film: Pick<Film, 'leftHome'> & { readonly preferences: Pick<Film['preferences'], 'learn'> },
 ): Kit => {
   const comes = comesAlong(film);
-  const { aircraft, packs } = film.preferences.learn
-    ? learned(kit.aircraft, kit.packs, calibrationOf(kit))
-    : kit;
+  const { aircraft, packs } = film.preferences.learn ? taught(kit) : kit;
   return {
     aircraft,
     packs: packs.filter(comes),

@@ -12,6 +12,7 @@ export interface FlightReport extends Pick<
   | 'endShare'
   | 'plannedWh'
   | 'plannedMinutes'
+  | 'plannedSetUpMin'
   | 'windMs'
   | 'temperatureC'
   | 'outcome'
@@ -34,23 +35,31 @@ export const plannedShares = ({ supply, usedWh }: Pick<TimedFlight, 'supply' | '
   };
 };
 
-/** Planned energy as rated, Wh: what the log has taught of the aircraft is learned from it again. */
-export const ratedPlanWh = (
-  flight: Pick<TimedFlight, 'usedWh' | 'aircraftId'>,
-  aircraft: readonly Pick<Aircraft, 'id' | 'energyFactor'>[],
-): number => {
-  const factor = aircraft.find((a) => a.id === flight.aircraftId)?.energyFactor ?? 1;
-  return Math.round((flight.usedWh / factor) * 100) / 100;
-};
+type Taught = readonly Pick<Aircraft, 'id' | 'energyFactor' | 'setUpFactor'>[];
 
-/** What a log entry keeps of the plan of its flight: minutes to a tenth, energy as rated. */
+const toTenth = (seconds: number): number => Math.round(seconds / 6) / 10;
+
+/**
+ * What a log entry keeps of the plan of its flight: minutes to a tenth and energy, both as they were planned before the log had
+ * corrected them, so that the same is not learned twice.
+ * @param shots of the film, for their planned set-ups
+ */
 export const plannedFigures = (
-  flight: Pick<TimedFlight, 'usedWh' | 'aircraftId' | 'seconds'>,
-  aircraft: readonly Pick<Aircraft, 'id' | 'energyFactor'>[],
-): Pick<FlightReport, 'plannedMinutes' | 'plannedWh'> => ({
-  plannedMinutes: Math.round(flight.seconds / 6) / 10,
-  plannedWh: ratedPlanWh(flight, aircraft),
-});
+  flight: Pick<TimedFlight, 'usedWh' | 'aircraftId' | 'seconds' | 'stops'>,
+  aircraft: Taught,
+  shots: ReadonlyMap<string, { readonly facts: { readonly shot: { readonly setupS: number } } }> | undefined,
+): Pick<FlightReport, 'plannedMinutes' | 'plannedSetUpMin' | 'plannedWh'> => {
+  const { energyFactor = 1, setUpFactor = 1 } = aircraft.find((a) => a.id === flight.aircraftId) ?? {};
+  const setUpS = flight.stops.reduce((sum, s) => sum + (shots?.get(s.shotId)?.facts.shot.setupS ?? 0), 0);
+  const plainS = flight.seconds - setUpS * (setUpFactor - 1);
+  // Framing is hovering, which takes about what flying slowly takes.
+  const plainWh = (flight.usedWh / energyFactor) * (flight.seconds > 0 ? plainS / flight.seconds : 1);
+  return {
+    plannedMinutes: toTenth(plainS),
+    plannedSetUpMin: toTenth(setUpS),
+    plannedWh: Math.round(plainWh * 100) / 100,
+  };
+};
 
 /**
  * The log entry of a flight, and what it does to its pack: the charge it landed with, one cycle more, charged last on that day.

@@ -59,6 +59,17 @@ export const usedOf = (flown: FlightLogEntry, pack: Pick<Pack, 'ratedWh' | 'heal
   pack.health *
   temperatureFactor(flown.temperatureC);
 
+/**
+ * Energy the plan had for as long as a flight really was, Wh; 0 where it had none. Where it is known how much of the plan was
+ * set-up, time over plan is learned as set-up and must not be learned once more as hunger.
+ */
+const plannedFor = ({ plannedWh, plannedMinutes, plannedSetUpMin, minutes }: FlightLogEntry): number => {
+  if (plannedWh === null) return 0;
+  return plannedSetUpMin !== null && plannedMinutes !== null && plannedMinutes > 0
+    ? (plannedWh * minutes) / plannedMinutes
+    : plannedWh;
+};
+
 interface Told {
   readonly flown: FlightLogEntry;
   readonly usedWh: number;
@@ -83,11 +94,9 @@ export const calibrate = (log: readonly FlightLogEntry[], packs: readonly Pack[]
     const pack = byId.get(flown.packId);
     if (!pack) return [];
     const usedWh = usedOf(flown, pack);
-    const counts =
-      flown.plannedWh !== null && flown.plannedWh > 0 && flown.startShare - flown.endShare >= LEAST_SHARE;
-    return [
-      { flown, usedWh, log: counts && flown.plannedWh !== null ? Math.log(usedWh / flown.plannedWh) : null },
-    ];
+    const plannedWh = plannedFor(flown);
+    const counts = plannedWh > 0 && flown.startShare - flown.endShare >= LEAST_SHARE;
+    return [{ flown, usedWh, log: counts ? Math.log(usedWh / plannedWh) : null }];
   });
   const outliers = new Set<string>();
   const craft = new Map<string, Factor>();

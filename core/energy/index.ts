@@ -1,4 +1,4 @@
-export { learned, packFaults, usedOf } from './calibrate';
+export { FAILING_FACTOR, learned, packFaults, usedOf } from './calibrate';
 export { calibrationOf, flyable } from './learn';
 export {
   hoverCost,

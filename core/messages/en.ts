@@ -997,6 +997,7 @@ export const EN: Sentences = {
   'sum.take.formula':
     'pre-roll + move + post-roll + 2 × margin; a move of length L at speed v with mean acceleration a lasts L/v + v/a',
   'sum.take.source': 'Kinematics of an eased start and stop, mean acceleration from the film’s preferences.',
+  'sum.set-up.learned': '{planned} planned, × {factor} by logged flights',
   'sum.set-up.note': 'hover to frame',
   'sum.still.note': 'frame, settle, take it',
   'sum.walk.note': 'the aircraft hovers and records',

@@ -185,4 +185,6 @@ export interface AirframeFigures {
 export type Aircraft = Stored<typeof AircraftSchema> & {
   /** Energy it really takes for a watt-hour reckoned, by logged flights; worked out, not stored. */
   readonly energyFactor?: number;
+  /** Seconds a set-up really takes for each planned, by logged flights; worked out, not stored. */
+  readonly setUpFactor?: number;
 };

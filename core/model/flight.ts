@@ -67,7 +67,14 @@ export const FlightLogEntrySchema = strict({
     unit: 'min',
     initial: null,
     default: null,
-    description: 'Empty where it was flown without a plan.',
+    description: 'Before it was corrected by earlier flights; empty where it was flown without a plan.',
+  }),
+  plannedSetUpMin: nullable(between(0, 300), {
+    title: 'Planned set-up',
+    unit: 'min',
+    initial: null,
+    default: null,
+    description: 'Minutes of the plan for framing and settling, before earlier flights corrected them.',
   }),
   windMs: nullable(between(0, 60), {
     title: 'Wind met',

@@ -263,7 +263,7 @@ export const PreferencesSchema = strict({
   learn: flag({
     title: 'Learn from the flight log',
     default: true,
-    description: 'Logged flights correct the planned energy.',
+    description: 'Logged flights correct planned energy and set-up time.',
   }),
   chargeBetween: flag({
     title: 'Charge during the day',

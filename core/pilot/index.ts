@@ -8,3 +8,4 @@ export {
   recordOf,
   takesFor,
 } from './level';
+export { type SetUpTime, setUpTimes } from './set-up-time';

@@ -65,6 +65,7 @@ const energyOf = (
   wind: Wind,
   reset: LegCost,
   groundAt: ((x: number, y: number) => number) | undefined,
+  setUpS: number,
 ): ShotEnergy => {
   const { preRollS, postRollS, settleS } = film.preferences;
   const ways = pathEnergy(trajectory, flyer.power, wind, groundAt);
@@ -88,7 +89,7 @@ const energyOf = (
   const rollsWh = takes * roll;
   const between = hover(endZ, settleS) + (both ? 0 : reset.wattHours);
   const betweenWh = Math.max(0, takes - 1) * between;
-  const setupWh = hover(startZ, shot.setupS + stillsOf(shot) * STILL_S);
+  const setupWh = hover(startZ, setUpS + stillsOf(shot) * STILL_S);
   return { setupWh, movesWh, rollsWh, betweenWh, totalWh: setupWh + movesWh + rollsWh + betweenWh, path };
 };
 
@@ -122,6 +123,10 @@ export interface ShotCosts {
   readonly bytes: number;
 }
 
+/** Seconds of framing before the first take, as logged flights of the aircraft have corrected them. */
+export const setUpOf = (shot: Pick<Shot, 'setupS'>, aircraft: Pick<Aircraft, 'setUpFactor'> | null): number =>
+  shot.setupS * (aircraft?.setUpFactor ?? 1);
+
 /** Seconds, energy and bytes of a shot, given its path. */
 export const costsOf = (
   parts: ShotParts,
@@ -133,6 +138,7 @@ export const costsOf = (
   const { preRollS, postRollS, settleS } = film.preferences;
   const wind = windOf(location);
   const flyer = aircraft ? flyerOf(aircraft, location, film, parts.addedKg) : null;
+  const setUpS = setUpOf(shot, aircraft);
   const leg = trajectory && flyer ? legCost(flyer, wind, trajectory.end.at, trajectory.start.at) : null;
   const resetLeg = leg?.ok ? leg.value : NO_LEG;
   const seconds = takeSeconds({
@@ -142,7 +148,7 @@ export const costsOf = (
     preRollS,
     postRollS,
     subjectMarginS: shot.subjectMarginS,
-    setupS: shot.setupS + stillsOf(shot) * STILL_S,
+    setupS: setUpS + stillsOf(shot) * STILL_S,
     settleS,
     resetLegS: resetLeg.seconds,
     walkS: shot.walkS ?? 0,
@@ -153,7 +159,9 @@ export const costsOf = (
     resetLeg,
     seconds: told,
     energy:
-      trajectory && flyer ? energyOf(shot, film, trajectory, flyer, wind, resetLeg, parts.ground?.at) : null,
+      trajectory && flyer
+        ? energyOf(shot, film, trajectory, flyer, wind, resetLeg, parts.ground?.at, setUpS)
+        : null,
     bytes: trajectory ? bytesOf(shot, trajectory, seconds, camera, mode) : 0,
   };
 };

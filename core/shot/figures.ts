@@ -1,7 +1,7 @@
 import { framesPerFrame, slowestCleanFactor, STILL_S } from '../footage';
 import { listed, measured, message, plainText, term, type Message, type Sum, type Term } from '../messages';
 import { PACE_BANDS } from '../pace';
-import { stillMBOf, stillsOf, takesOf } from './costs';
+import { stillMBOf, stillsOf, takesOf, setUpOf } from './costs';
 import { meanSpeedOf, secondsOf } from './layout';
 import type { ShotFacts } from './facts';
 
@@ -49,7 +49,17 @@ const air = (f: ShotFacts): Sum => {
     value: f.seconds.airS,
     quantity: 'seconds',
     terms: [
-      term(message('sum.set-up'), f.shot.setupS, 'seconds', message('sum.set-up.note')),
+      term(
+        message('sum.set-up'),
+        setUpOf(f.shot, f.aircraft),
+        'seconds',
+        f.aircraft?.setUpFactor
+          ? message('sum.set-up.learned', {
+              planned: measured(f.shot.setupS, 'seconds', 0),
+              factor: measured(f.aircraft.setUpFactor, 'count', 2),
+            })
+          : message('sum.set-up.note'),
+      ),
       ...(stills > 0
         ? [term(message('sum.stills', { n: stills }), stills * STILL_S, 'seconds', message('sum.still.note'))]
         : []),

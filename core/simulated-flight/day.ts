@@ -11,6 +11,7 @@ export interface SimulatedDay {
 
 /** What the rows of a flight are made with. */
 export interface SimulatedRows {
+  readonly derived: FilmPlan;
   readonly place: LocationPlan;
   readonly pack: Pack;
   readonly aircraft: Kit['aircraft'];
@@ -24,7 +25,7 @@ export interface SimulatedRows {
 export const rowsOfFlight = (
   flown: SimulatedFlight,
   flight: TimedFlight,
-  { place, pack, aircraft, filmId, random, newId }: SimulatedRows,
+  { derived, place, pack, aircraft, filmId, random, newId }: SimulatedRows,
 ): SimulatedDay => {
   const takes = flown.takes.map((t): Take =>
     newRow('take', {
@@ -45,7 +46,7 @@ export const rowsOfFlight = (
     aircraftId: flight.aircraftId,
     takeOff: clockText(flight.startMs, place.location.zone),
     minutes: Math.round(flown.seconds / 6) / 10,
-    ...plannedFigures(flight, aircraft),
+    ...plannedFigures(flight, aircraft, derived.shots),
     windMs: null,
     startShare: flown.startShare,
     endShare: flown.endShare,
@@ -79,7 +80,7 @@ export const simulateDay = (
       const pack = kit.packs.find((p) => p.id === flight.packId);
       if (!pack) return [];
       const flown = simulateFlight(derived, flight, nature, random);
-      const made = { place, pack, aircraft: kit.aircraft, filmId: film.id, random, newId };
+      const made = { derived, place, pack, aircraft: kit.aircraft, filmId: film.id, random, newId };
       return [rowsOfFlight(flown, flight, made)];
     }),
   );

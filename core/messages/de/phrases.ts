@@ -1035,4 +1035,5 @@ export const PHRASES: Readonly<Record<string, string>> = {
   Phone: 'Telefon',
   'Such as spotter, client, land owner.': 'Etwa Beobachter, Kunde, Eigentümer.',
   launch: 'Start',
+  'Planned set-up': 'Geplantes Einrichten',
 };

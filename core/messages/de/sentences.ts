@@ -1040,6 +1040,7 @@ export const DE: Sentences = {
     'Vorlauf + Bewegung + Nachlauf + 2 × Abstand; eine Bewegung der Länge L mit Tempo v und mittlerer Beschleunigung a dauert L/v + v/a',
   'sum.take.source':
     'Kinematik eines sanften Beginns und Endes, mittlere Beschleunigung aus den Vorgaben des Films.',
+  'sum.set-up.learned': '{planned} geplant, × {factor} nach geflogenen Flügen',
   'sum.set-up.note': 'schweben und Bild einrichten',
   'sum.still.note': 'einrichten, beruhigen, aufnehmen',
   'sum.walk.note': 'das Fluggerät schwebt und nimmt auf',

@@ -36,5 +36,13 @@ const DE: Texts<typeof EN> = {
   theFrameAsTheCamera: 'Das Bild, wie die Kamera es sieht',
   title: 'Titel',
   wind: 'Wind',
+  learning: 'Lernen aus dem Flugbuch',
+  loggedFlightsCorrectThePlan: 'Geloggte Flüge korrigieren den Plan',
+  fromThreeLoggedFlights:
+    'Ab drei geloggten Flügen eines Fluggeräts gelten sein echter Verbrauch und seine echten Einrichtzeiten.',
+  takesMoreEnergy: 'nimmt {more} Energie gegen seine Nennwerte, ± {spread} %, aus {flights}.',
+  setUpsTakeMore:
+    'Einrichten dauert {more} gegen den Plan, aus {flights}, zum Plan hin gezogen, solange es wenige sind.',
+  againstItsSisters: '{more} gegen seine Schwestern, aus {flights}',
 };
 export default DE;

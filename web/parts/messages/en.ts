@@ -34,4 +34,12 @@ export const EN = {
   theFrameAsTheCamera: 'The frame as the camera sees it',
   title: 'Title',
   wind: 'wind',
+  learning: 'learning from the log',
+  loggedFlightsCorrectThePlan: 'Logged flights correct the plan',
+  fromThreeLoggedFlights:
+    'From three logged flights of an aircraft on, its real energy and set-up times are used.',
+  takesMoreEnergy: 'takes {more} energy against its rated figures, ± {spread} %, from {flights}.',
+  setUpsTakeMore:
+    'set-ups take {more} time against the plan, from {flights}, drawn towards the plan while they are few.',
+  againstItsSisters: '{more} against its sisters, from {flights}',
 } as const;

@@ -5,6 +5,7 @@ import { mean } from '@core/units';
 import { computed } from 'vue';
 import { counted, fixed, OUTCOME_WORDS } from '../../format';
 import Fig from '../../parts/Fig.vue';
+import LearnedFromLog from '../../parts/LearnedFromLog.vue';
 import DataTable from '../../parts/DataTable.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
@@ -139,10 +140,8 @@ const trend = (e: ForecastError): string => {
           </dd>
         </template>
       </dl>
+      <LearnedFromLog />
       <p class="quiet">
-        {{
-          store.film?.preferences.learn ? tr('loggedFlightsCorrectThePlan') : tr('loggedFlightsDoNotCorrect')
-        }}
         <RouterLink :to="{ name: 'flights' }">{{ tr('flightsLog') }}</RouterLink>
       </p>
     </template>

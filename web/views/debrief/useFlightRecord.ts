@@ -155,7 +155,7 @@ export const useFlightRecord = () => {
           aircraftId: flight.aircraftId,
           takeOff: clockText(m.figures.takeOffMs, location.zone),
           minutes: Math.max(0.1, Math.round(m.figures.minutes * 10) / 10),
-          ...plannedFigures(flight, derivedFilm.along.aircraft),
+          ...plannedFigures(flight, derivedFilm.along.aircraft, derivedFilm.derived?.shots),
           windMs: null,
           startShare: m.figures.startShare ?? planned.startShare,
           endShare: m.figures.endShare ?? planned.endShare,

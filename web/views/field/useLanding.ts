@@ -92,7 +92,7 @@ export const useLanding = (day: Day, flying: Ref<Aloft | null>, elapsedS: Ref<nu
           ...report,
           minutes: Math.max(0.1, Math.round(elapsedS.value / 6) / 10),
           startShare: plannedShares(a.flight).startShare,
-          ...plannedFigures(a.flight, derivedFilm.along.aircraft),
+          ...plannedFigures(a.flight, derivedFilm.along.aircraft, derivedFilm.derived?.shots),
           temperatureC: location.temperatureC,
           notes: '',
           takeOff: clockText(a.tookOffMs, location.zone),

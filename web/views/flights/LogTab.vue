@@ -7,10 +7,9 @@ import { computed, reactive, ref, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { choices, counted, dateText, fixed, OUTCOME_WORDS, PACK_STATE_WORDS } from '../../format';
 import Fig from '../../parts/Fig.vue';
-import MarkSign from '../../parts/MarkSign.vue';
+import LearnedFromLog from '../../parts/LearnedFromLog.vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
-import SwitchField from '../../parts/SwitchField.vue';
 import TimeField from '../../parts/TimeField.vue';
 import { recordedBy } from '../../composables/card-log';
 import { useFilm } from '../../stores/film';
@@ -36,6 +35,7 @@ const draft = reactive({
   endShare: 0.4,
   plannedWh: null as number | null,
   plannedMinutes: null as number | null,
+  plannedSetUpMin: null as number | null,
   temperatureC: 15,
   verdict: 'as-planned' as Flown['outcome'],
   condition: 'sound' as Flown['condition'],
@@ -63,7 +63,7 @@ watch(
       minutes: Math.round(flight.seconds / 6) / 10,
       startShare: Math.round(startShare * 100) / 100,
       endShare: Math.round(endShare * 100) / 100,
-      ...plannedFigures(flight, derivedFilm.along.aircraft),
+      ...plannedFigures(flight, derivedFilm.along.aircraft, derivedFilm.derived?.shots),
       temperatureC: place.value.location.temperatureC,
       verdict: 'as-planned',
       condition: 'sound',
@@ -105,6 +105,7 @@ const enter = (): void => {
     endShare,
     plannedWh,
     plannedMinutes,
+    plannedSetUpMin,
     temperatureC,
     condition,
     notes,
@@ -117,6 +118,7 @@ const enter = (): void => {
     endShare,
     plannedWh,
     plannedMinutes,
+    plannedSetUpMin,
     windMs: null,
     temperatureC,
     condition,
@@ -171,23 +173,7 @@ const log = computed(() =>
       entry: film.get('flightLogEntry', c.flown.id),
     })),
 );
-const craft = computed(() =>
-  [...calibration.value.craft].map(([id, f]) => ({ name: film.get('aircraft', id)?.name ?? '', ...f })),
-);
-const against = computed(() =>
-  [...calibration.value.packs]
-    .map(([id, f]) => ({ name: film.get('pack', id)?.name ?? '', ...f }))
-    .sort((a, b) => b.factor - a.factor),
-);
-const more = (factor: number): string =>
-  `${factor >= 1 ? '+' : '−'}${Math.abs((factor - 1) * 100).toFixed(0)} %`;
-const learn = (v: boolean) =>
-  film.edit(
-    'film',
-    film.filmId,
-    { preferences: { ...film.film?.preferences, learn: v } as never },
-    tr('learning'),
-  );
+const more = (factor: number): string => `${factor >= 1 ? '+' : '−'}${fixed(Math.abs((factor - 1) * 100))} %`;
 </script>
 
 <template>
@@ -301,34 +287,7 @@ const learn = (v: boolean) =>
     </section>
     <section :aria-label="tr('whatTheLogTeaches')">
       <h2>{{ tr('whatItTeaches') }}</h2>
-      <SwitchField
-        :label="tr('loggedFlightsCorrectThePlan')"
-        :value="film.film?.preferences.learn ?? true"
-        :save="learn"
-      />
-      <p v-if="craft.length === 0" class="quiet">
-        {{ tr('fromThreeLoggedFlightsOf') }}
-      </p>
-      <ul v-else class="teach">
-        <li v-for="c in craft" :key="c.name">
-          <span
-            ><b>{{ c.name }}</b>
-            {{
-              tr('takesMoreAgainstItsRated', {
-                more: more(c.factor),
-                spread: fixed(c.spread * 100, 0),
-                flights: c.flights,
-              })
-            }}</span
-          >
-        </li>
-        <li v-for="p in against" :key="p.name">
-          <MarkSign v-if="p.factor > 1.12" severity="care" /><span
-            ><b>{{ p.name }}</b>
-            {{ tr('moreAgainstItsSistersFrom', { more: more(p.factor), flights: p.flights }) }}</span
-          >
-        </li>
-      </ul>
+      <LearnedFromLog />
       <div class="scroll" tabindex="0" role="region" :aria-label="tr('loggedFlights')">
         <table>
           <thead>

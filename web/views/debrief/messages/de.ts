@@ -33,8 +33,6 @@ const DE: Texts<typeof EN> = {
   kept: 'behalten',
   landed: 'Gelandet',
   latitude: 'Breite',
-  loggedFlightsCorrectThePlan: 'Geloggte Flüge korrigieren den Plan ab drei Flügen eines Fluggeräts.',
-  loggedFlightsDoNotCorrect: 'Geloggte Flüge korrigieren den Plan nicht.',
   loggedFromFileUndoTakes: 'Aus {file} ins Flugbuch. Rückgängig nimmt es zurück.',
   longitude: 'Länge',
   minutes: 'Minuten',

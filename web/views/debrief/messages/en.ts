@@ -30,8 +30,6 @@ export const EN = {
   kept: 'kept',
   landed: 'Landed',
   latitude: 'Latitude',
-  loggedFlightsCorrectThePlan: 'Logged flights correct the plan from three flights of an aircraft on.',
-  loggedFlightsDoNotCorrect: 'Logged flights do not correct the plan.',
   loggedFromFileUndoTakes: 'Logged from {file}. Undo takes it back.',
   longitude: 'Longitude',
   minutes: 'Minutes',

@@ -29,13 +29,15 @@ export const useSimulatedLog = () => {
   const placeOf = ({ flight }: Flying): LocationPlan | null =>
     derivedFilm.derived?.places.get(flight.locationId) ?? null;
   const addFlight = (own: Flying): void => {
+    const { derived } = derivedFilm;
     const place = placeOf(own);
     const pack = store.get('pack', own.flight.packId ?? '');
-    if (!place || !pack) return;
+    if (!derived || !place || !pack) return;
     const { aircraft } = derivedFilm.along;
     const random = drawsOf(uuid());
     add(
       rowsOfFlight(own.flown, own.flight, {
+        derived,
         place,
         pack,
         aircraft,
