@@ -65,6 +65,12 @@ const cutOff = (): string[] =>
       : [];
   });
 
+/** How much longer the page itself is than the window, px: what scrolls are parts of it, never the page under the bar. */
+const overhang = (): number => {
+  const { scrollHeight, clientHeight } = document.documentElement;
+  return scrollHeight - clientHeight;
+};
+
 test('at 1280 nothing is wider than its box, in any view or part of one', async ({ page, bench }) => {
   for (const view of [
     '',
@@ -77,6 +83,9 @@ test('at 1280 nothing is wider than its box, in any view or part of one', async 
     'checks',
     'calculators',
     'kit',
+    'overview',
+    'field',
+    'footage',
   ] as const) {
     await bench.open(view);
     if (view === 'map') {
@@ -95,6 +104,7 @@ test('at 1280 nothing is wider than its box, in any view or part of one', async 
       expect(await page.evaluate(cutOff), `${view || 'bench'} ${(await part?.textContent()) ?? ''}`).toEqual(
         [],
       );
+      expect(await page.evaluate(overhang), `${view || 'bench'} is longer than its window`).toBeLessThan(2);
     }
   }
 });

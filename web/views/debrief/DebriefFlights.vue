@@ -102,10 +102,9 @@ const trend = (e: ForecastError): string => {
         <template #takeOff="{ row }">{{ clockText(row.entry.utcMs, zone) }}</template>
         <template #pack="{ row }">{{ store.get('pack', row.entry.packId)?.name ?? '–' }}</template>
         <template #minutes="{ row }"
-          >{{ fixed(row.entry.minutes, 1)
-          }}<span class="quiet">
-            {{ tr('ofPlannedMinutes', { plannedMinutes: fixed(row.entry.plannedMinutes, 1) }) }}</span
-          ></template
+          >{{ fixed(row.entry.minutes, 1) }}&nbsp;<span class="quiet">{{
+            tr('ofPlannedMinutes', { plannedMinutes: fixed(row.entry.plannedMinutes, 1) })
+          }}</span></template
         >
         <template #energy="{ row }"><Fig :value="row.usedWh" quantity="wattHours" /></template>
         <template #error="{ row }">{{ signed(row.energyError) }}</template>
