@@ -110,6 +110,7 @@ const CORE = {
   drills: ['model', 'moves', 'pilot', 'shot', 'weather'],
   rehearsal: [
     'air',
+    'clearance',
     'energy',
     'geometry',
     'messages',

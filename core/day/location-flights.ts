@@ -68,7 +68,9 @@ const taught = (kit: Kit): Pick<Kit, 'aircraft' | 'packs'> => {
  */
 export const kitOnLocation = (
   kit: Kit,
-  film: Pick<Film, 'leftHome'> & { readonly preferences: Pick<Film['preferences'], 'learn'> },
+  film: Pick<Film, 'leftHome'> & {
+    readonly preferences: Pick<Film['preferences'], 'learn' | 'countRehearsed'>;
+  },
 ): Kit => {
   const comes = comesAlong(film);
   const { aircraft, packs } = film.preferences.learn ? taught(kit) : kit;
@@ -78,7 +80,9 @@ export const kitOnLocation = (
     cards: cardsNow(kit.cards.filter(comes), kit.cardMoves),
     filters: kit.filters.filter(comes),
     pilots: kit.pilots,
-    practice: kit.practice,
+    practice: film.preferences.countRehearsed
+      ? kit.practice
+      : kit.practice.filter((p) => p.handling !== 'simulator'),
     chargers: kit.chargers.filter(comes),
     devices: kit.devices.filter(comes),
     flightLog: kit.flightLog,

@@ -82,6 +82,7 @@ interface KitInputs {
   readonly kit: Kit;
   readonly leftHome: readonly string[];
   readonly learn: boolean;
+  readonly countRehearsed: boolean;
 }
 interface SurfaceInputs {
   readonly features: FilmInput['features'];
@@ -278,6 +279,7 @@ export class FilmDeriver {
         kit: whole.kit,
         leftHome: whole.film.leftHome,
         learn: whole.film.preferences.learn,
+        countRehearsed: whole.film.preferences.countRehearsed,
       }),
     };
   }

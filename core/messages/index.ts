@@ -1,4 +1,3 @@
-export { CHOICES } from './choices';
 export { EN } from './en';
 export { createFormatter, type Catalogue, type Formatter } from './formatter';
 export {

@@ -265,6 +265,12 @@ export const PreferencesSchema = strict({
     default: true,
     description: 'Logged flights correct planned energy and set-up time.',
   }),
+  countRehearsed: flag({
+    title: 'Rehearsed tries count',
+    default: true,
+    description:
+      'Tries in the cockpit count towards the practised level of their move, a third of a take each.',
+  }),
   chargeBetween: flag({
     title: 'Charge during the day',
     default: true,

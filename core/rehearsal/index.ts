@@ -12,6 +12,7 @@ export {
 } from './flight';
 export { CALM, type Gust, nextGust, turbulence } from './gusts';
 export { correctionsIn, type ErrorSample, type Mark, type MarkKind, markTry, type TryMarks } from './marks';
+export { marginsOf, type NearestThing, type TryMargins } from './margins';
 export {
   type Controls,
   controlsFrom,

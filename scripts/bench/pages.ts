@@ -34,15 +34,10 @@ const preview = async (page: Page): Promise<void> => {
   report('preview: loaded when opened', `${(size / 1000).toFixed(0)} kB`);
 };
 
-/** Own script while the plan is panned, with many things on it: what the map's own frames cost. */
-const panned = async (page: Page, address: string, film: string): Promise<void> => {
-  await page.goto(`${address}/film/${film}/map`);
-  await page.locator('.canvas canvas').first().waitFor();
-  await page.waitForFunction(() => document.querySelector('.list .row'));
-  const box = await page.locator('.canvas').boundingBox();
-  if (!box) return;
-  const frames = page.evaluate(
-    () =>
+/** Script time of each picture the page asks for, over some time, ms. */
+const scriptFrames = (page: Page, lengthMs: number): Promise<number[]> =>
+  page.evaluate(
+    (length) =>
       new Promise<number[]>((done) => {
         const told: number[] = [];
         const real = window.requestAnimationFrame.bind(window);
@@ -55,9 +50,31 @@ const panned = async (page: Page, address: string, film: string): Promise<void> 
         setTimeout(() => {
           window.requestAnimationFrame = real;
           done(told);
-        }, 6000);
+        }, length);
       }),
+    lengthMs,
   );
+
+/** Own script while a line is flown in the cockpit, with many things standing there. */
+const cockpit = async (page: Page, address: string, film: string): Promise<void> => {
+  await page.goto(`${address}/film/${film}/rehearse`);
+  await page.locator('canvas').first().waitFor();
+  await page.getByRole('button', { name: 'Watch the line' }).click();
+  const s = spread(await scriptFrames(page, 6000));
+  report(
+    'cockpit: script of a frame, 500 things',
+    `median ${ms(s.median)}, p95 ${ms(s.p95)}, worst ${ms(s.max)}`,
+  );
+};
+
+/** Own script while the plan is panned, with many things on it: what the map's own frames cost. */
+const panned = async (page: Page, address: string, film: string): Promise<void> => {
+  await page.goto(`${address}/film/${film}/map`);
+  await page.locator('.canvas canvas').first().waitFor();
+  await page.waitForFunction(() => document.querySelector('.list .row'));
+  const box = await page.locator('.canvas').boundingBox();
+  if (!box) return;
+  const frames = scriptFrames(page, 6000);
   await page.mouse.move(box.x + 300, box.y + 300);
   await page.mouse.down();
   for (let i = 0; i < 120; i += 1)
@@ -130,26 +147,25 @@ const run = async (): Promise<void> => {
     );
     reportDragged(`${count} shots, slider held`, held, COLD);
     if (count === 18) await preview(page);
-    if (count === 60)
-      await panned(
-        page,
-        app.address,
-        await app.films.importFile(
-          {
-            ...like,
-            shots: shots.map((s) => ({
-              ...s,
-              locationId: like.locations[0]?.id ?? '',
-              subjectId: like.subjects[0]?.id ?? null,
-            })),
-            features: obstacles(500, like.locations[0]?.id ?? '').map((f) => ({
-              ...f,
-              points: [...f.points],
-            })),
-          },
-          'bench',
-        ),
+    if (count === 60) {
+      const crowded = await app.films.importFile(
+        {
+          ...like,
+          shots: shots.map((s) => ({
+            ...s,
+            locationId: like.locations[0]?.id ?? '',
+            subjectId: like.subjects[0]?.id ?? null,
+          })),
+          features: obstacles(500, like.locations[0]?.id ?? '').map((f) => ({
+            ...f,
+            points: [...f.points],
+          })),
+        },
+        'bench',
       );
+      await panned(page, app.address, crowded);
+      await cockpit(page, app.address, crowded);
+    }
     await page.close();
   }
   await browser.close();

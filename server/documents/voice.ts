@@ -1,7 +1,6 @@
 import { writeFixed, writeShutter, type Quantity, type UnitSystem } from '@core/units';
 import { roundBar, type DrawingWords } from '@core/drawing';
 import {
-  CHOICES,
   createFormatter,
   EN,
   measured,
@@ -11,7 +10,9 @@ import {
   type MessageValue,
   type QuantityValue,
 } from '@core/messages';
-import { CHOICES_DE, DE, PHRASES } from '@core/messages/de';
+import { CHOICES } from '@core/messages/choices';
+import { CHOICES_DE } from '@core/messages/choices/de';
+import { DE, PHRASES } from '@core/messages/de';
 import { clockText, dayText } from '@core/time';
 import { PAPER } from './messages/en';
 import { PAPER_DE } from './messages/de';

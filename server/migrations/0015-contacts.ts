@@ -3,7 +3,10 @@ import { inTransaction } from '../database';
 import { filledWith } from './fill';
 import { rewriteBodies, rewriteLog } from './rewrite';
 
-const FILM_0015 = [['contacts', []]] as const;
+const FILM_0015 = [
+  ['contacts', []],
+  ['preferences.countRehearsed', true],
+] as const;
 const LOG_0015 = [['plannedSetUpMin', null]] as const;
 const LOCATION_0015 = [['wayIn', '']] as const;
 

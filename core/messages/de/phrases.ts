@@ -1035,5 +1035,6 @@ export const PHRASES: Readonly<Record<string, string>> = {
   Phone: 'Telefon',
   'Such as spotter, client, land owner.': 'Etwa Beobachter, Kunde, Eigentümer.',
   launch: 'Start',
+  'Rehearsed tries count': 'Geprobte Versuche zählen',
   'Planned set-up': 'Geplantes Einrichten',
 };

@@ -1,4 +1,4 @@
-import { CHOICES } from '@core/messages';
+import { CHOICES } from '@core/messages/choices';
 
 export const EN = {
   ...CHOICES,

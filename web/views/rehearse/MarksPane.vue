@@ -1,12 +1,22 @@
 <script setup lang="ts">
-import type { ErrorSample, MarkKind, TryMarks } from '@core/rehearsal';
+import type { ErrorSample, MarkKind, TryMargins, TryMarks } from '@core/rehearsal';
 import { computed } from 'vue';
 import { useMessages } from '../../composables/useMessages';
+import { fixed } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import { tr } from './messages';
 
 /** What a try was worth, each mark with the curve it comes from, and what to change first. */
-const props = defineProps<{ marks: TryMarks; totalS: number; counted: string }>();
+const props = defineProps<{
+  marks: TryMarks;
+  margins: TryMargins | null;
+  /** Clearance the film wants from obstacles, m. */
+  leastM: number;
+  totalS: number;
+  counted: string;
+}>();
+/** What stood nearest, and whether the line came closer than the film wants. */
+const tooNear = computed(() => (props.margins?.nearest?.freeM ?? Infinity) < props.leastM);
 const { text } = useMessages();
 const NAMES: Readonly<Record<MarkKind, string>> = {
   get framing() {
@@ -60,6 +70,36 @@ const rows = computed(() => props.marks.marks.map((m) => ({ ...m, curve: curveOf
       <Fig :value="totalS" quantity="seconds" />
       {{ tr('planned') }}
     </p>
+    <dl v-if="margins">
+      <template v-if="margins.nearest">
+        <dt>{{ tr('nearest') }}</dt>
+        <dd :class="{ care: tooNear }">
+          <template v-if="margins.nearest.freeM > 0"
+            ><Fig :value="margins.nearest.freeM" quantity="metres" />
+            {{ tr('fromNameAt', { name: margins.nearest.name, at: fixed(margins.nearest.tS, 0) }) }}</template
+          ><template v-else>{{
+            tr('throughNameAt', { name: margins.nearest.name, at: fixed(margins.nearest.tS, 0) })
+          }}</template>
+          <span v-if="margins.plannedFreeM !== null" class="quiet">
+            {{ tr('plannedWith') }} <Fig :value="margins.plannedFreeM" quantity="metres"
+          /></span>
+          <span v-if="tooNear && margins.nearest.freeM > 0">
+            {{ tr('closerThanWanted') }} <Fig :value="leastM" quantity="metres"
+          /></span>
+        </dd>
+      </template>
+      <template v-if="Number.isFinite(margins.lowestM)">
+        <dt>{{ tr('lowest') }}</dt>
+        <dd><Fig :value="margins.lowestM" quantity="metres" /> {{ tr('overTheGround') }}</dd>
+      </template>
+      <dt>{{ tr('energyOfTry') }}</dt>
+      <dd>
+        <Fig :value="margins.usedWh" quantity="wattHours" />
+        <span v-if="Number.isFinite(margins.plannedWh)" class="quiet">
+          {{ tr('plannedWith') }} <Fig :value="margins.plannedWh" quantity="wattHours"
+        /></span>
+      </dd>
+    </dl>
     <ul>
       <li v-for="m in rows" :key="m.kind">
         <span class="name">{{ NAMES[m.kind] }}</span><b class="n">{{ m.mark }}</b>
@@ -96,6 +136,21 @@ ul {
   padding: 0;
   display: grid;
   gap: 6px;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 2px 12px;
+  margin: 0;
+}
+dt {
+  color: var(--chalk-2);
+}
+dd {
+  margin: 0;
+}
+.care {
+  color: var(--care);
 }
 li {
   display: grid;

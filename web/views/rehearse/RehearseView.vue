@@ -4,7 +4,16 @@ import type { HandlingName } from '@core/model';
 import 'element-plus/es/components/segmented/style/css';
 import 'element-plus/es/components/progress/style/css';
 import { ElProgress, ElSegmented } from 'element-plus';
-import { computed, defineAsyncComponent, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import {
+  computed,
+  defineAsyncComponent,
+  nextTick,
+  ref,
+  shallowRef,
+  useTemplateRef,
+  watch,
+  type Ref,
+} from 'vue';
 import { useMessages } from '../../composables/useMessages';
 import { choices, HANDLING_WORDS } from '../../format';
 import PickField from '../../parts/PickField.vue';
@@ -21,7 +30,9 @@ import { useGamepad } from './useGamepad';
 import { useKeySticks, type StickValues } from './useKeySticks';
 import { useRehearsal } from './useRehearsal';
 import { useRehearsedLog } from './useRehearsedLog';
+import { useRehearsingPilot } from './useRehearsingPilot';
 import { useTryFilm } from './useTryFilm';
+import { useTryMargins } from './useTryMargins';
 import { tr } from './messages';
 
 const { text } = useMessages();
@@ -32,6 +43,7 @@ const store = useFilm();
 const selection = useSelection();
 const derivedFilm = useDerivedFilm();
 
+const { pilots, pilotId, choose: choosePilot } = useRehearsingPilot();
 const base = computed(() => derivedFilm.derived?.shots.get(selection.shotId) ?? null);
 const {
   rows: drillRows,
@@ -41,7 +53,7 @@ const {
   flown: drilled,
   choose: chooseDrill,
   goOn,
-} = useDrills(base);
+} = useDrills(base, pilotId);
 /** Whether drills are flown, or the shots of the film. */
 const drilling = ref(false);
 const shot = computed(() => (drilling.value ? drilled.value : base.value));
@@ -148,14 +160,24 @@ const {
   },
   draw,
 );
+const margins = useTryMargins(shot, things, { marks, flight, rehearsed });
 const fly = (): void => {
   goOn();
   void nextTick(start);
 };
 const cockpit = { flight, tick, count, stand };
-const { best, sum, add } = useRehearsedLog(shot, () =>
-  drilling.value && drill.value ? { drill: drill.value, level: level.value } : null,
+const { best, sum, add } = useRehearsedLog(
+  shot,
+  () => (drilling.value && drill.value ? { drill: drill.value, level: level.value } : null),
+  pilotId,
 );
+const countRehearsed = (v: boolean) =>
+  store.edit(
+    'film',
+    store.filmId,
+    { preferences: { ...store.film?.preferences, countRehearsed: v } as never },
+    tr('rehearsalLower'),
+  );
 const counted = ref('');
 watch(phase, (now, was) => {
   if (now === 'count') counted.value = '';
@@ -174,6 +196,19 @@ const planned = computed(() => rehearsed.value?.trajectory.samples.map((s) => s.
 const tooSlow = computed(
   () => rehearsed.value !== null && !profileGives(rehearsed.value.craft.profile, rehearsed.value.trajectory),
 );
+interface Aid {
+  readonly label: string;
+  readonly of: Ref<boolean>;
+  readonly hint?: string;
+}
+const aids = computed((): readonly Aid[] => [
+  { label: tr('framesAlongTheLine'), of: tunnel },
+  { label: tr('ghostOnTheLine'), of: ghost },
+  { label: tr('callOuts'), of: calling },
+  { label: tr('halfSpeed'), of: half },
+  { label: tr('noWind'), of: calm },
+  ...(fixedCamera.value ? [{ label: tr('byAttitude'), of: wantsAttitude, hint: tr('byAttitudeHint') }] : []),
+]);
 const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'frozen');
 </script>
 
@@ -224,6 +259,13 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
           }
         "
       />
+      <PickField
+        v-if="pilots.length > 1"
+        :label="tr('pilot')"
+        :value="pilotId"
+        :options="pilots"
+        :save="choosePilot"
+      />
       <DrillList
         v-if="drilling && !rehearsed"
         :rows="drillRows"
@@ -262,7 +304,14 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
         <p v-if="tooSlow" class="care">
           {{ tr('thisStickProfileIsSlower') }}
         </p>
-        <MarksPane v-if="marks" :marks="marks" :total-s="rehearsed.trajectory.totalS" :counted="counted" />
+        <MarksPane
+          v-if="marks"
+          :marks="marks"
+          :margins="margins"
+          :least-m="store.film?.preferences.clearanceM ?? 0"
+          :total-s="rehearsed.trajectory.totalS"
+          :counted="counted"
+        />
         <div v-if="marks && tryFilm.able && !noPicture && flight" class="film">
           <button v-if="!filming" class="btn" @click="tryFilm.save(flight.samples)">
             {{ tr('saveTryAsFilm') }}
@@ -275,60 +324,18 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
         </div>
         <section class="aids" :aria-label="tr('aids')">
           <SwitchField
-            :label="tr('framesAlongTheLine')"
-            :value="tunnel"
-            :save="
-              (v) => {
-                tunnel = v;
-              }
-            "
+            v-for="a in aids"
+            :key="a.label"
+            :label="a.label"
+            :value="a.of.value"
+            :hint="a.hint"
+            :save="(v) => void (a.of.value = v)"
           />
           <SwitchField
-            :label="tr('ghostOnTheLine')"
-            :value="ghost"
-            :save="
-              (v) => {
-                ghost = v;
-              }
-            "
-          />
-          <SwitchField
-            :label="tr('callOuts')"
-            :value="calling"
-            :save="
-              (v) => {
-                calling = v;
-              }
-            "
-          />
-          <SwitchField
-            :label="tr('halfSpeed')"
-            :value="half"
-            :save="
-              (v) => {
-                half = v;
-              }
-            "
-          />
-          <SwitchField
-            :label="tr('noWind')"
-            :value="calm"
-            :save="
-              (v) => {
-                calm = v;
-              }
-            "
-          />
-          <SwitchField
-            v-if="fixedCamera"
-            :label="tr('byAttitude')"
-            :value="wantsAttitude"
-            :hint="tr('byAttitudeHint')"
-            :save="
-              (v) => {
-                wantsAttitude = v;
-              }
-            "
+            :label="tr('rehearsedTriesCount')"
+            :value="store.film?.preferences.countRehearsed ?? true"
+            :hint="tr('aThirdOfATake')"
+            :save="countRehearsed"
           />
         </section>
         <PickField

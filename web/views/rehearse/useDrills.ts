@@ -9,7 +9,7 @@ import {
   type DrillLevel,
 } from '@core/drills';
 import type { DerivedShot } from '@core/film';
-import { computed, ref, watchEffect, type ComputedRef } from 'vue';
+import { computed, ref, watch, watchEffect, type ComputedRef } from 'vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 
@@ -17,17 +17,20 @@ const isDrill = (value: string | null): value is DrillId =>
   (DRILL_IDS as readonly string[]).includes(value ?? '');
 
 /** Drills at the shot's location: which one is chosen, how the pilot stands with each, and the shot it is flown as. */
-export const useDrills = (base: ComputedRef<DerivedShot | null>) => {
+export const useDrills = (base: ComputedRef<DerivedShot | null>, pilotId: ComputedRef<string>) => {
   const store = useFilm();
   const derivedFilm = useDerivedFilm();
   const chosen = ref<DrillId | null>(null);
   const begunMs = Date.now();
-  const pilot = computed(() => store.get('pilot', store.film?.pilotId ?? '') ?? null);
+  const pilot = computed(() => store.get('pilot', pilotId.value) ?? null);
   const asked = computed(
     () => new Set([...(derivedFilm.derived?.shots.values() ?? [])].map((s) => s.facts.shot.move.kind)),
   );
   /** Chosen for the day when the film is first worked out here: a try does not change what today's are. */
   const today = ref<readonly DrillId[]>([]);
+  watch(pilotId, () => {
+    today.value = [];
+  });
   watchEffect(() => {
     if (!derivedFilm.derived || today.value.length > 0) return;
     today.value = drillsForToday(pilot.value, store.list('practice'), asked.value, begunMs).map((d) => d.id);

@@ -15,6 +15,7 @@ export const KEEPER_MARK = 70;
 export const useRehearsedLog = (
   shot: Ref<DerivedShot | null>,
   drilled: () => { readonly drill: Drill; readonly level: DrillLevel } | null,
+  pilotId: Ref<string>,
 ) => {
   const store = useFilm();
   const best = ref<KeptTry | null>(null);
@@ -23,6 +24,9 @@ export const useRehearsedLog = (
   const target = computed(() => {
     const drill = drilled();
     return drill ? `${drill.drill.id} ${drill.level}` : (shot.value?.facts.shot.id ?? '');
+  });
+  watch(pilotId, () => {
+    entryId = '';
   });
   watch(
     target,
@@ -35,8 +39,11 @@ export const useRehearsedLog = (
   const sum = computed(() => {
     const drill = drilled();
     return drill
-      ? drillRecord(store.list('practice'), store.film?.pilotId ?? '', drill.drill)
-      : rehearsedOf(store.list('practice'), target.value);
+      ? drillRecord(store.list('practice'), pilotId.value, drill.drill)
+      : rehearsedOf(
+          store.list('practice').filter((p) => p.pilotId === pilotId.value),
+          target.value,
+        );
   });
   /** Counts a try. @returns why it is not counted; '' where it is */
   const add = (kept: KeptTry): string => {
@@ -44,10 +51,9 @@ export const useRehearsedLog = (
       best.value = kept;
       keepTry(target.value, kept);
     }
-    const pilotId = store.film?.pilotId;
     const own = shot.value?.facts.shot;
     const drill = drilled();
-    if (!pilotId || !own) return tr('chooseAPilotInThe');
+    if (!pilotId.value || !own) return tr('chooseAPilotInThe');
     const now = store.get('practice', entryId);
     const keeper = kept.mark >= KEEPER_MARK ? 1 : 0;
     if (now) {
@@ -62,7 +68,7 @@ export const useRehearsedLog = (
     entryId = uuid();
     const row = newRow('practice', {
       id: entryId,
-      pilotId,
+      pilotId: pilotId.value,
       moveKind: own.move.kind,
       utcMs: Date.now(),
       handling: 'simulator',

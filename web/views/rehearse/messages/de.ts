@@ -107,5 +107,17 @@ const DE: Texts<typeof EN> = {
   noCodecHere: 'Dieser Browser hat keinen Codec zum Aufnehmen.',
   filmNotMade: 'Der Film konnte nicht gemacht werden.',
   cancel: 'Abbrechen',
+  nearest: 'Am nächsten',
+  fromNameAt: 'von {name}, {at} s in der Bewegung.',
+  throughNameAt: 'Durch {name}, {at} s in der Bewegung.',
+  plannedWith: 'geplant',
+  closerThanWanted: 'Näher, als der Film es will:',
+  lowest: 'Am tiefsten',
+  overTheGround: 'über dem Boden',
+  energyOfTry: 'Energie',
+  pilot: 'Pilot',
+  rehearsedTriesCount: 'Geprobte Versuche zählen als Übung',
+  aThirdOfATake:
+    'Ein Versuch zählt ein Drittel eines Takes in der Luft für die Stufe der Bewegung und die Trefferquote: eigene Schätzung.',
 };
 export default DE;

@@ -104,4 +104,16 @@ export const EN = {
   noCodecHere: 'This browser has no codec to record with.',
   filmNotMade: 'The film could not be made.',
   cancel: 'Cancel',
+  nearest: 'Nearest',
+  fromNameAt: 'from {name}, {at} s into the move.',
+  throughNameAt: 'Through {name}, {at} s into the move.',
+  plannedWith: 'planned',
+  closerThanWanted: 'Closer than the film wants:',
+  lowest: 'Lowest',
+  overTheGround: 'over the ground',
+  energyOfTry: 'Energy',
+  pilot: 'Pilot',
+  rehearsedTriesCount: 'Rehearsed tries count as practice',
+  aThirdOfATake:
+    'A try counts a third of a take in the air towards the level of its move and the keeper rate: own estimate.',
 } as const;

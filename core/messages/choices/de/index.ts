@@ -1,4 +1,4 @@
-import type { CHOICES } from '../choices';
+import type { CHOICES } from '..';
 
 export const CHOICES_DE: Readonly<Record<keyof typeof CHOICES, string>> = {
   'loss.hover': 'Schweben',
