@@ -11,6 +11,7 @@ const CORE = {
   time: [],
   geometry: [],
   messages: ['units'],
+  choices: [],
   testing: ['messages'],
   terrain: ['geometry', 'messages', 'units'],
   // What is stored.
@@ -302,7 +303,7 @@ const oneWay = (files, rooms, extra = []) => ({
     ],
   },
 });
-const frontDoors = { regex: '^@core/(?!messages/de$)[^/]+/.+', message: 'Import a room by its front door.' };
+const frontDoors = { regex: '^@core/(?!(messages|choices)/de$)[^/]+/.+', message: 'Import a room by its front door.' };
 
 export default ts.config(
   { ignores: ['node_modules', 'dist', 'data', '.cache', 'test-results', 'playwright-report'] },

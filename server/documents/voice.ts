@@ -10,8 +10,8 @@ import {
   type MessageValue,
   type QuantityValue,
 } from '@core/messages';
-import { CHOICES } from '@core/messages/choices';
-import { CHOICES_DE } from '@core/messages/choices/de';
+import { CHOICES } from '@core/choices';
+import { CHOICES_DE } from '@core/choices/de';
 import { DE, PHRASES } from '@core/messages/de';
 import { clockText, dayText } from '@core/time';
 import { PAPER } from './messages/en';

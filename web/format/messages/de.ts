@@ -1,4 +1,4 @@
-import { CHOICES_DE } from '@core/messages/choices/de';
+import { CHOICES_DE } from '@core/choices/de';
 import type { Texts } from '../../language';
 import type { EN } from './en';
 

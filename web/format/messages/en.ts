@@ -1,4 +1,4 @@
-import { CHOICES } from '@core/messages/choices';
+import { CHOICES } from '@core/choices';
 
 export const EN = {
   ...CHOICES,
