@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { kitOnLocation } from '@core/day';
 import { readFile } from 'node:fs/promises';
 import { expect, test } from './app';
 
@@ -34,6 +35,9 @@ test('a hover flown with quiet hands is marked better than one with restless han
   const quiet = await marked(page);
   expect(quiet).toBeGreaterThan(90);
   await expect(page.getByText('Counted as practice: try 1 of this shot.')).toBeVisible();
+  const marks = page.getByRole('region', { name: 'Marks' });
+  await expect(marks.locator('dl')).toContainText(/Energy\s*\d+\.\d\d\s*Wh\s*planned\s*\d+\.\d\d\s*Wh/);
+  await expect(marks.locator('dl')).toContainText(/Lowest\s*\d+\.\d\s*m\s*over the ground/);
 
   await panel.getByRole('button', { name: 'Fly again' }).click();
   await expect(panel.getByRole('button', { name: 'End try' })).toBeVisible({ timeout: 15_000 });
@@ -50,6 +54,18 @@ test('a hover flown with quiet hands is marked better than one with restless han
   expect(rows.map((p) => [p.handling, p.moveKind, p.tries, p.mark])).toEqual([
     ['simulator', shot.move.kind, 2, quiet],
   ]);
+
+  // Left out, they teach nothing: the kit that comes along has the real tries alone.
+  const tries = async (): Promise<number> => {
+    const { file: now } = await bench.stored();
+    return kitOnLocation(now.kit, now.film).practice.filter((p) => p.handling === 'simulator').length;
+  };
+  expect(await tries()).toBeGreaterThan(0);
+  await panel.getByText('Rehearsed tries count as practice').click();
+  await bench.saved();
+  expect(await tries()).toBe(0);
+  await panel.getByText('Rehearsed tries count as practice').click();
+  await bench.saved();
 
   // The best is kept on the device, and seen again it is the same flight.
   await page.reload();
