@@ -26,7 +26,8 @@ export const useTryMargins = (
   return computed(() => {
     const [t, r] = [flight.value, rehearsed.value];
     if (!marks.value || !t || !r) return null;
-    const plannedWh = shot.value?.facts.energy?.path.wattHours ?? NaN;
+    // The part of the plan that was flown.
+    const plannedWh = (shot.value?.facts.energy?.path.wattHours ?? NaN) * marks.value.flownShare;
     return marginsOf(t.samples, r.trajectory, solids.value, r.place.groundAt, t.state.usedWh, plannedWh);
   });
 };
