@@ -303,7 +303,10 @@ const oneWay = (files, rooms, extra = []) => ({
     ],
   },
 });
-const frontDoors = { regex: '^@core/(?!(messages|choices)/de$)[^/]+/.+', message: 'Import a room by its front door.' };
+const frontDoors = {
+  regex: '^@core/(?!(messages|choices)/de$)[^/]+/.+',
+  message: 'Import a room by its front door.',
+};
 
 export default ts.config(
   { ignores: ['node_modules', 'dist', 'data', '.cache', 'test-results', 'playwright-report'] },

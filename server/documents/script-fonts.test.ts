@@ -14,7 +14,10 @@ const fontOf = (face: string): Font => {
   return known;
 };
 
-interface Run { readonly text: string; readonly font?: string }
+interface Run {
+  readonly text: string;
+  readonly font?: string;
+}
 const runsOf = (text: string): readonly Run[] => {
   const content = inScript(text) as string | { readonly text: readonly Run[] };
   return typeof content === 'string' ? [{ text: content }] : content.text;
