@@ -1,4 +1,4 @@
-import { message, plainText, type Message } from '../messages';
+import { message, plainText, yesNo, type Message } from '../messages';
 import { MINUTE_MS } from '../time';
 import { shotLines, type Handover } from './lines';
 
@@ -53,7 +53,12 @@ export const calendarEvents = (whole: Handover): readonly CalendarEvent[] => {
           uid: `${flight.id}@dusk-slate`,
           startMs: flight.startMs,
           endMs: Math.max(flight.endMs, flight.startMs + MINUTE_MS),
-          title: message('calendar.flight', { n: i + 1, name: location.name, pack: own[0]?.pack || '–' }),
+          title: message('calendar.flight', {
+            n: i + 1,
+            name: location.name,
+            known: yesNo(Boolean(own[0]?.pack)),
+            pack: own[0]?.pack ?? '',
+          }),
           text: own.map((l) => `${l.number} ${l.title}`).join('\n'),
           reminders: [],
         };

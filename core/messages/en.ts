@@ -76,7 +76,7 @@ export const EN: Sentences = {
   'budget.wind.say':
     'The wind at {height} is too strong on the way there or home: {lacking} more airspeed would be needed.',
   'calendar.charge': 'Charge battery packs, controller and phone; empty the cards',
-  'calendar.flight': 'Flight {n} at {name}, battery pack {pack}',
+  'calendar.flight': 'Flight {n} at {name}{known, select, yes {, battery pack {pack}} other {}}',
   'calendar.leave': 'Leave for {name}',
   'calendar.window': 'The light window opens in 10 minutes',
   'card.move.copies':

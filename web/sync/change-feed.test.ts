@@ -21,7 +21,7 @@ class Connection extends EventTarget {
 }
 
 describe('the feed of changes', () => {
-  let wake: { online: () => void; seen: () => void };
+  let wake: { online: () => void; seen: () => void; hidden: () => void };
   let awake: boolean;
   const arrived: number[] = [];
   const feed = () =>
@@ -80,6 +80,21 @@ describe('the feed of changes', () => {
     vi.setSystemTime(Date.now() + 3_600_000);
     wake.seen();
     expect(begun).toHaveLength(2);
+  });
+
+  it('gives its connection back while nobody looks, and catches up when somebody does', () => {
+    feed();
+    newest().says('change', { sequence: 9 });
+    wake.hidden();
+    vi.advanceTimersByTime(9000);
+    wake.seen();
+    expect([begun.length, newest().readyState]).toEqual([1, 1]);
+    wake.hidden();
+    vi.advanceTimersByTime(600_000);
+    wake.online();
+    expect([begun.length, newest().readyState]).toEqual([1, 2]);
+    wake.seen();
+    expect([begun.length, newest().since, newest().readyState]).toEqual([2, 9, 1]);
   });
 
   it('asks again after a refusal, and no more once it is closed', () => {

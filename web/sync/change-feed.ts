@@ -9,10 +9,18 @@ export interface ChangeHandlers {
   readonly open: () => void;
 }
 
-/** When a device may have its network again. @returns ends the listening */
-export type Waking = (act: { readonly online: () => void; readonly seen: () => void }) => () => void;
+/** When a device may have its network again, and whether its page is looked at. @returns ends the listening */
+export type Waking = (act: {
+  readonly online: () => void;
+  readonly seen: () => void;
+  readonly hidden: () => void;
+}) => () => void;
 
-const pageWaking: Waking = ({ online, seen }) => {
+const pageWaking: Waking = ({ online, ...act }) => {
+  const seen = (): void => {
+    if (document.hidden) act.hidden();
+    else act.seen();
+  };
   window.addEventListener('online', online);
   document.addEventListener('visibilitychange', seen);
   return () => {
@@ -23,19 +31,23 @@ const pageWaking: Waking = ({ online, seen }) => {
 
 /** The server says every 20 s that it is there; a connection that says nothing for twice that is dead, whatever it looks like. */
 const SILENCE_MS = 45_000;
+/** A browser has six connections to one address: a page nobody looks at gives its own back. */
+const UNSEEN_MS = 10_000;
 /** Wait before a connection that was refused is tried again. */
 const REFUSED_MS = 4000;
 
 /**
  * The changes after a sequence; what is missed while the connection is down arrives once it is back. The browser's own
  * reconnecting waits longer with each failure, gives up on a refusal, and does not notice a device that slept: this one begins
- * anew when the network is back, the page is seen again, or nothing was heard for too long.
+ * anew when the network is back, the page is seen again, or nothing was heard for too long. A page that is not looked at listens
+ * no more, and catches up when it is.
  */
 export class ChangeFeed {
   private events: EventSource | undefined;
   private heardAtMs = 0;
   private readonly watch: ReturnType<typeof setInterval>;
   private retry: ReturnType<typeof setTimeout> | undefined;
+  private unseen: ReturnType<typeof setTimeout> | undefined;
   private readonly asleep: () => void;
 
   constructor(
@@ -45,13 +57,14 @@ export class ChangeFeed {
   ) {
     this.connect();
     this.watch = setInterval(this.renewIfSilent, SILENCE_MS / 3);
-    this.asleep = waking({ online: this.connect, seen: this.renewIfSilent });
+    this.asleep = waking({ online: this.online, seen: this.seen, hidden: this.hidden });
   }
 
   close(): void {
     this.events?.close();
     clearInterval(this.watch);
     clearTimeout(this.retry);
+    clearTimeout(this.unseen);
     this.asleep();
   }
 
@@ -83,7 +96,27 @@ export class ChangeFeed {
     this.heardAtMs = Date.now();
   };
 
+  private readonly online = (): void => {
+    // Unseen it waits for being looked at.
+    if (this.events) this.connect();
+  };
+
+  private readonly hidden = (): void => {
+    clearTimeout(this.unseen);
+    this.unseen = setTimeout(() => {
+      clearTimeout(this.retry);
+      this.events?.close();
+      this.events = undefined;
+    }, UNSEEN_MS);
+  };
+
+  private readonly seen = (): void => {
+    clearTimeout(this.unseen);
+    if (this.events) this.renewIfSilent();
+    else this.connect();
+  };
+
   private readonly renewIfSilent = (): void => {
-    if (Date.now() - this.heardAtMs > SILENCE_MS) this.connect();
+    if (this.events && Date.now() - this.heardAtMs > SILENCE_MS) this.connect();
   };
 }

@@ -79,7 +79,7 @@ export const DE: Sentences = {
   'budget.wind.say':
     'Der Wind in {height} ist auf dem Weg hin oder heim zu stark: es fehlten {lacking} Fluggeschwindigkeit.',
   'calendar.charge': 'Akkus, Steuerung und Telefon laden; Karten leeren',
-  'calendar.flight': 'Flug {n} bei {name}, Akku {pack}',
+  'calendar.flight': 'Flug {n} bei {name}{known, select, yes {, Akku {pack}} other {}}',
   'calendar.leave': 'Aufbrechen nach {name}',
   'calendar.window': 'In 10 Minuten öffnet das Lichtfenster',
   'card.move.copies':

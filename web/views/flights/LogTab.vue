@@ -54,6 +54,7 @@ const place = computed(
 watch(
   row,
   (r) => {
+    if (!r) Object.assign(draft, { plannedWh: null, plannedMinutes: null, plannedSetUpMin: null });
     if (!r || !place.value) return;
     const { flight } = r;
     const { startShare, endShare } = plannedShares(flight);
