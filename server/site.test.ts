@@ -5,7 +5,7 @@ import type { AnyRow, FilmFile, Problem } from '@contract';
 import { unpackHeights } from '@core/terrain';
 import { demoFilm } from '@demo';
 import { v4 as uuid } from 'uuid';
-import { batchOf, change, getJson, openFirst, post, testServer } from './testing';
+import { batchOf, change, getJson, openFirst, pictureOf, post, testServer } from './testing';
 import { readConfig } from './config';
 
 let server: Awaited<ReturnType<typeof testServer>>;
@@ -20,7 +20,9 @@ const send = (bytes: Uint8Array, mime: string): Promise<Response> =>
     body: bytes as Uint8Array<ArrayBuffer>,
     headers: { 'content-type': mime },
   });
-const png = Buffer.concat([Buffer.from('89504e470d0a1a0a', 'hex'), Buffer.from('made up')]);
+const png = pictureOf(4, 3);
+/** A few bytes that a page would unpack to 14 GB. */
+const bomb = pictureOf(60_000, 60_000);
 const of = <K extends AnyRow['kind']>(rows: readonly AnyRow[], kind: K) =>
   rows.filter((r) => r.kind === kind) as Extract<AnyRow, { kind: K }>[];
 
@@ -45,6 +47,10 @@ describe('files kept beside the rows', () => {
     ['a kind that is not kept', Buffer.from('<svg/>'), 'image/svg+xml', 415],
     ['nothing', Buffer.alloc(0), 'image/png', 415],
     ['more than is kept', Buffer.concat([png, Buffer.alloc(12_500_000)]), 'image/png', 413],
+    ['a small picture of many pixels', bomb, 'image/png', 413],
+    ['a picture without a size', png.subarray(0, 12), 'image/png', 415],
+    ['a raster larger than any', gzipSync(Buffer.alloc(33_000_000)), 'application/x-heights', 413],
+    ['a raster that is cut off', gzipSync(Buffer.alloc(9000)).subarray(0, 40), 'application/x-heights', 415],
   ])('%s is refused with a reason', async (_, bytes, mime, status) => {
     const answer = await send(bytes, mime);
     expect(answer.status).toBe(status);

@@ -64,3 +64,17 @@ export const openFirst = async (
   const id = films[0]?.id ?? '';
   return { id, ...(await getJson<{ rows: AnyRow[]; sequence: number }>(address, `/api/films/${id}`)) };
 };
+
+/** A file that begins as a picture (PNG) of some size does, and holds whatever else. */
+export const pictureOf = (
+  width: number,
+  height: number,
+  rest: Buffer = Buffer.from('made up'),
+): Buffer<ArrayBuffer> => {
+  const head = Buffer.alloc(33);
+  Buffer.from('89504e470d0a1a0a0000000d49484452', 'hex').copy(head);
+  head.writeUInt32BE(width, 16);
+  head.writeUInt32BE(height, 20);
+  Buffer.from('0806000000', 'hex').copy(head, 24);
+  return Buffer.concat([head, rest]);
+};

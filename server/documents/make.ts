@@ -15,7 +15,12 @@ const terrainOf = (file: FilmFile): ReadonlyMap<string, Ground> => {
       const location = file.locations.find((l) => l.id === row.locationId);
       const packed = bytes.get(row.assetId);
       if (!location || !packed) return [];
-      const grid = unpackHeights(row, new Uint8Array(gunzipSync(Buffer.from(packed, 'base64'))));
+      const grid = unpackHeights(
+        row,
+        new Uint8Array(
+          gunzipSync(Buffer.from(packed, 'base64'), { maxOutputLength: 2 * row.columns * row.rows }),
+        ),
+      );
       return grid.ok ? [[location.id, groundOf(grid.value, location.elevationM)]] : [];
     }),
   );

@@ -11,7 +11,8 @@ export const csvOf = (table: HandoverTable, whole: Printed): string =>
       fields: table.heads.map(whole.voice.phrase),
       data: table.rows(whole).map((r) => r.map((c) => c ?? '')),
     },
-    { escapeFormulae: true },
+    // Its own rule looks at the first line of a cell alone.
+    { escapeFormulae: /^[=+\-@\t\r]/ },
   )}\r\n`;
 
 /** Every table as a sheet of one workbook. */

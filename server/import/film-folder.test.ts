@@ -3,6 +3,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
+import { setImmediate } from 'node:timers/promises';
 import { gzipSync } from 'node:zlib';
 import { join } from 'node:path';
 import { strToU8, unzipSync, zipSync } from 'fflate';
@@ -11,7 +12,7 @@ import type { FilmFile, Problem } from '@contract';
 import { demoFilm } from '@demo';
 import { newRow } from '@core/model';
 import { v4 as uuid } from 'uuid';
-import { getJson, testServer } from '../testing';
+import { getJson, testServer, pictureOf } from '../testing';
 
 let server: Awaited<ReturnType<typeof testServer>>;
 beforeAll(async () => {
@@ -20,6 +21,9 @@ beforeAll(async () => {
 afterAll(() => server.end());
 
 const send = async (zip: Uint8Array): Promise<{ status: number; body: Problem & { id?: string } }> => {
+  // Packing kept the loop busy: connections that idled out meanwhile are closed first, or the next request is sent on one.
+  await setImmediate();
+  await setImmediate();
   const response = await fetch(`${server.address}/api/films/import`, {
     method: 'POST',
     headers: { 'content-type': 'application/zip' },
@@ -77,8 +81,7 @@ describe('a film as one folder', () => {
   it('of 200 MB comes back file by file, byte for byte', async () => {
     const file = demoFilm();
     const [location] = file.locations;
-    const sign = Buffer.from('89504e470d0a1a0a', 'hex');
-    const pictures = Array.from({ length: 17 }, () => Buffer.concat([sign, randomBytes(11_900_000)]));
+    const pictures = Array.from({ length: 17 }, () => pictureOf(100, 100, randomBytes(11_900_000)));
     const ids = pictures.map((bytes) => createHash('sha256').update(bytes).digest('hex'));
     const film = {
       ...file,
@@ -122,6 +125,27 @@ describe('a film as one folder', () => {
       expect(answer.status).toBe(status);
     };
     await refused(folder(bare).slice(0, 400), 400, /damaged/);
+    const vast = pictureOf(60_000, 60_000);
+    const bombId = createHash('sha256').update(vast).digest('hex');
+    const withBomb = {
+      ...bare,
+      assets: [...bare.assets, { id: bombId, mime: 'image/png', file: `files/${bombId}.png` }],
+    };
+    const files = Object.fromEntries(
+      film.assets.map(({ id, data }) => [
+        `files/${id}.heights.gz`,
+        new Uint8Array(Buffer.from(data, 'base64')),
+      ]),
+    );
+    await refused(
+      zipSync({
+        'film.json': strToU8(JSON.stringify(withBomb)),
+        [`files/${bombId}.png`]: new Uint8Array(vast),
+        ...files,
+      }),
+      413,
+      /3600 megapixels/,
+    );
     await refused(zipSync({ 'notes.txt': strToU8('hello') }), 400, /no film\.json/);
     await refused(zipSync({ '../film.json': strToU8('{}') }), 400, /no film\.json/);
     await refused(zipSync({ 'film.json': strToU8('{') }), 400, /not readable JSON/);

@@ -100,6 +100,14 @@ describe('tables', () => {
       ),
     );
   });
+  it('a cell of several lines is no formula either, and no harmless one is touched', () => {
+    const written = (name: string): string => writeTable('card', [{ ...film.kit.cards[0]!, name }], names);
+    for (const name of ['=1+1\n2', '+a\r\nb', '@x\n\n=y']) {
+      expect(written(name)).toContain(`"'${name[0]!}`);
+      expect(look('card', written(name))[0]).toMatchObject({ name });
+    }
+    expect(written('a\n=b')).toContain('"a\n=b"');
+  });
   it('say line by line what would change and what is wrong, and change nothing by looking', () => {
     const before = JSON.stringify(film.kit);
     const rows = look(

@@ -174,6 +174,9 @@ const NEEDED: Readonly<Record<TableKind, readonly string[]>> = {
   shot: ['place', 'title'],
 };
 
+/** What a spreadsheet takes for a formula. */
+const FORMULA = /^[=+\-@\t\r]/;
+
 /** A cell that a spreadsheet would take for a formula stands behind a quote there; here it is text. */
 const unquoted = (text: string): string => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
 
@@ -184,7 +187,8 @@ export const writeTable = (kind: TableKind, rows: readonly object[], names: Name
       fields: COLUMNS[kind].map((c) => c.head),
       data: rows.map((row) => COLUMNS[kind].map((c) => c.write(row as Row, names))),
     },
-    { escapeFormulae: true, newline: '\r\n' },
+    // The library's own rule misses a cell of several lines.
+    { escapeFormulae: FORMULA, newline: '\r\n' },
   );
 
 /** A line of a table as it would come in. */
