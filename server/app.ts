@@ -6,6 +6,7 @@ import type { Logger } from 'pino';
 import expressStaticGzip from 'express-static-gzip';
 import { pinoHttp } from 'pino-http';
 import { guard, headers } from './http/guard';
+import { isOwn, limited, MOST_A_MINUTE } from './http/limited';
 import { notFound, problems } from './http/problem';
 import { wrongMethod } from './http/wrong-method';
 import type { Lan } from './pairing/lan';
@@ -58,7 +59,9 @@ export const createApp = (parts: Parts): Express => {
   app.use(
     pinoHttp({ logger: parts.log, autoLogging: { ignore: (r) => r.method === 'GET' }, quietReqLogger: true }),
   );
-  app.use(headers(parts.tiles), guard(parts.names));
+  // Others reach the plain address only where somebody said `--open`.
+  const others = limited(MOST_A_MINUTE, 'requests', (address) => !isOwn(address));
+  app.use(headers(parts.tiles), guard(parts.names), others);
   app.use(
     compression({
       threshold: COMPRESS_FROM,

@@ -11,6 +11,7 @@ const TITLES: Readonly<Record<number, string>> = {
   409: 'Changed meanwhile',
   413: 'Too large',
   415: 'Not JSON',
+  429: 'Too many requests',
   500: 'Something broke here',
   503: 'Not just now',
   507: 'Nothing can be stored',

@@ -1,6 +1,6 @@
 import { parse, serialize } from 'cookie';
 import express, { type Request, type RequestHandler, type Response, type Router } from 'express';
-import { rateLimit } from 'express-rate-limit';
+import { limited, MOST_A_MINUTE } from '../http/limited';
 import { HttpProblem } from '../http/problem';
 import type { PairingCodes } from './codes';
 import type { Devices } from './devices';
@@ -9,8 +9,7 @@ import { pairingPage, STYLE_HASH } from './page';
 /** Only over a secure connection, only for this host: the prefix makes browsers insist. */
 const COOKIE = '__Host-dusk';
 const COOKIE_DAYS = 180;
-/** Requests of one address in a minute, and tries at a code. */
-const MOST_A_MINUTE = 3000;
+/** Tries at a code of one address in a minute. */
 const MOST_TRIES = 6;
 
 export interface GateParts {
@@ -18,17 +17,6 @@ export interface GateParts {
   readonly devices: Devices;
   readonly authority: () => { readonly authority: string; readonly fingerprint: string };
 }
-
-const limited = (limit: number, of: string): RequestHandler =>
-  rateLimit({
-    windowMs: 60_000,
-    limit,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    handler: (_request, _response, next) => {
-      next(new HttpProblem(429, 'too-many', `Too many ${of} from this address. Wait a minute.`));
-    },
-  });
 
 const languageOf = (request: Request): 'en' | 'de' =>
   request.acceptsLanguages('en', 'de') === 'de' ? 'de' : 'en';
