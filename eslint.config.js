@@ -10,7 +10,7 @@ const CORE = {
   units: [],
   time: [],
   geometry: [],
-  messages: ['units'],
+  messages: ['time', 'units'],
   choices: [],
   testing: ['messages'],
   terrain: ['geometry', 'messages', 'units'],

@@ -132,7 +132,7 @@ describe('checks', () => {
     });
     expect(at(film, 'firmware').result!.verdict).toBe('fail');
     expect(said(at(craft({ insuredUntil: '2027-05-13' }), 'papers').result!.say)).toContain(
-      'is insured until 2027-05-13',
+      'is insured until Thu 13 May 2027',
     );
     expect(at(craft({ firmware: '09' }), 'firmware-parity').result!.verdict).toBe('fail');
     expect(

@@ -268,6 +268,15 @@ export const EN: Sentences = {
   'check.packs-sound.protects': 'A pack that sags or burns in the air.',
   'check.papers.asks': 'Each aircraft carries its mark and is insured on the day.',
   'check.papers.fail': '{wrong}.',
+  'check.cards-cased.in': '{name} is in the {spot}',
+  'check.cards-copied.holds':
+    '{name} holds {holds}, {copies} of {wanted, plural, one {# copy} other {# copies}}',
+  'check.firmware-parity.odd': '{pack} runs {runs}, {aircraft} {has}',
+  'check.focus.at': '{n} {titled, select, yes {{title}} other {untitled}} at {distance}',
+  'check.packs-charged.low': '{name} {share}{drained, select, yes {, drained by itself} other {}}',
+  'check.papers.ends': '{name} is insured until {until}',
+  'check.papers.no-insurance': '{name} has no insurance noted',
+  'check.papers.no-mark': '{name} has no registration noted',
   'check.papers.pass': 'Insured until {insuredUntil} at least.',
   'check.papers.protects':
     'A question at the fence that ends the day. What is asked for differs: check the local rule.',

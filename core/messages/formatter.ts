@@ -1,4 +1,5 @@
 import { IntlMessageFormat } from 'intl-messageformat';
+import { dayText } from '../time';
 import { digitsOf, toShown, unitOf, type UnitSystem } from '../units';
 import type { ListValue, Message, MessageValue, QuantityValue } from './message';
 
@@ -84,6 +85,7 @@ export const createFormatter = (
   const valueOf = (value: MessageValue): string | number => {
     if (typeof value !== 'object') return value;
     if ('quantity' in value) return quantity(value);
+    if ('date' in value) return dayText(value.date, locale);
     return 'list' in value ? listText(value) : text(value);
   };
   const text = ({ code, values }: Message): string => {

@@ -3,10 +3,12 @@ export { createFormatter, type Catalogue, type Formatter } from './formatter';
 export {
   listed,
   measured,
+  onDay,
   message,
   messageKey,
   plainText,
   yesNo,
+  type DateValue,
   type ListValue,
   type Message,
   type MessageValue,

@@ -8,6 +8,12 @@ export interface QuantityValue {
   readonly digits?: number | undefined;
 }
 
+/** A day, written as the language writes days. */
+export interface DateValue {
+  /** YYYY-MM-DD. */
+  readonly date: string;
+}
+
 /** Several values in a row, the first few of many. */
 export interface ListValue {
   readonly list: readonly MessageValue[];
@@ -15,8 +21,8 @@ export interface ListValue {
   readonly more: number;
 }
 
-/** What a message is filled with: a name, a bare number, a measured number, a list, or another message. */
-export type MessageValue = string | number | QuantityValue | ListValue | Message;
+/** What a message is filled with: a name, a bare number, a measured number, a day, a list, or another message. */
+export type MessageValue = string | number | QuantityValue | DateValue | ListValue | Message;
 
 /** Something to be said, as data: which sentence, and what goes into it. The formatter writes it with units and language. */
 export interface Message {
@@ -46,6 +52,9 @@ export const listed = (values: readonly MessageValue[], most = Infinity): ListVa
 /** Words of which one is chosen: which branch of a sentence is said. */
 export const yesNo = (condition: boolean): string => (condition ? 'yes' : 'no');
 
+/** A day for a message. @param date YYYY-MM-DD */
+export const onDay = (date: string): DateValue => ({ date });
+
 const isMessage = (value: object): value is Message => 'code' in value;
 const isList = (value: object): value is ListValue => 'list' in value;
 
@@ -54,6 +63,7 @@ const keyOfValue = (value: MessageValue): string => {
   // What is told apart is what a person would read, not the last bit of a figure.
   if (typeof value === 'number') return value.toPrecision(4);
   if (isMessage(value)) return messageKey(value);
+  if ('date' in value) return value.date;
   if (isList(value)) return `[${value.list.map(keyOfValue).join()}+${value.more}]`;
   return `${value.quantity}:${value.value.toPrecision(3)}`;
 };

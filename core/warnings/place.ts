@@ -1,4 +1,4 @@
-import { measured, message, yesNo } from '../messages';
+import { measured, message, onDay, yesNo } from '../messages';
 import { isZone, minutesOf, zoneOffsetMinutes } from '../time';
 import { LIGHT_DEFINITIONS, sunAt } from '../light';
 import { detectionLimit } from '../clearance';
@@ -50,7 +50,7 @@ export const noSunrise: LocationRule = (place) =>
         code: 'place.no-sunrise',
         severity: 'note',
         subject: { kind: 'location', id: place.location.id },
-        say: message('place.no-sunrise.say', { date: place.location.date }),
+        say: message('place.no-sunrise.say', { date: onDay(place.location.date) }),
         why: message('place.no-sunrise.why'),
         cures: [],
       };

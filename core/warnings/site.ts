@@ -1,4 +1,4 @@
-import { measured, message, yesNo, type Message, type MessageValue } from '../messages';
+import { measured, message, onDay, yesNo, type Message, type MessageValue } from '../messages';
 import { featureWords } from '../site';
 import type { Feature } from '../model';
 import type { Warning } from './types';
@@ -109,7 +109,7 @@ const ZONE_WORDS: Partial<
     say: message('site.zone.say', { zone: nameOf(f), meet: when(meet) }),
     why: message('site.zone.why', {
       isStale: yesNo(Boolean(stale)),
-      until: f.until,
+      until: onDay(f.until),
       note: noted(f),
     }),
     cures: [{ say: message('site.zone.cure') }],
@@ -123,7 +123,7 @@ const ZONE_WORDS: Partial<
             zone: nameOf(f),
             meet: when(meet),
             isGranted: yesNo(Boolean(f.granted)),
-            until: f.until,
+            until: onDay(f.until),
           }),
           why: message('site.zone.why.2', { note: noted(f) }),
           cures: [{ say: message('site.zone.cure.2') }],

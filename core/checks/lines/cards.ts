@@ -102,9 +102,13 @@ const copied: Check = {
       ? fail(
           message('check.cards-copied.fail', {
             copies: some(
-              open.map(
-                ({ card, life }) =>
-                  `${card.name} holds ${life.usedGB.toFixed(1)} GB, ${life.copies} of ${copiesWanted} copies`,
+              open.map(({ card, life }) =>
+                message('check.cards-copied.holds', {
+                  name: card.name,
+                  holds: measured(life.usedGB, 'gigabytes', 1),
+                  copies: life.copies,
+                  wanted: copiesWanted,
+                }),
               ),
             ),
           }),
@@ -206,7 +210,11 @@ const inCase: Check = {
       : loose.length > 0
         ? fail(
             message('check.cards-cased.fail', {
-              spot: some(loose.map(({ card, life }) => `${card.name} is in the ${life.spot}`)),
+              spot: some(
+                loose.map(({ card, life }) =>
+                  message('check.cards-cased.in', { name: card.name, spot: life.spot }),
+                ),
+              ),
             }),
           )
         : pass(message('check.cards-cased.pass', { full: some(full.map(({ card }) => card.name)) }));
@@ -234,9 +242,13 @@ const atHome: Check = {
     return fail(
       message('check.footage-copied.fail', {
         copiesWanted: some(
-          open.map(
-            ({ card, life }) =>
-              `${card.name} ${life.usedGB.toFixed(1)} GB, ${life.copies} of ${copiesWanted}`,
+          open.map(({ card, life }) =>
+            message('check.cards-copied.holds', {
+              name: card.name,
+              holds: measured(life.usedGB, 'gigabytes', 1),
+              copies: life.copies,
+              wanted: copiesWanted,
+            }),
           ),
         ),
         minutes: measured(minutes, 'minutes', 0),

@@ -1,5 +1,5 @@
 import { addDays, daysBetween } from '../../time';
-import { measured, message } from '../../messages';
+import { measured, message, onDay, yesNo } from '../../messages';
 import { eveningBefore, STORAGE_DAYS } from '../../charge';
 import { packFaults, calibrationOf } from '../../energy';
 import { takeOffMass, weightClass } from '../../payload';
@@ -50,7 +50,14 @@ const firmwareParity: Check = {
     const odd = flownPacks(c).flatMap((p) => {
       const craft = c.input.kit.aircraft.find((a) => p.aircraftIds.includes(a.id));
       return craft && p.firmware !== '' && craft.firmware !== '' && p.firmware !== craft.firmware
-        ? [`${p.name} runs ${p.firmware}, ${craft.name} ${craft.firmware}`]
+        ? [
+            message('check.firmware-parity.odd', {
+              pack: p.name,
+              runs: p.firmware,
+              aircraft: craft.name,
+              has: craft.firmware,
+            }),
+          ]
         : [];
     });
     const told = flownPacks(c).some((p) => p.firmware !== '');
@@ -73,17 +80,19 @@ const papers: Check = {
     const crafts = aircraftOf(c);
     if (crafts.length === 0) return null;
     const wrong = crafts.flatMap((a) => [
-      ...(a.registration === '' ? [`${a.name} has no mark noted`] : []),
+      ...(a.registration === '' ? [message('check.papers.no-mark', { name: a.name })] : []),
       ...(a.insuredUntil === null
-        ? [`${a.name} has no insurance noted`]
+        ? [message('check.papers.no-insurance', { name: a.name })]
         : a.insuredUntil < c.date
-          ? [`${a.name} is insured until ${a.insuredUntil}`]
+          ? [message('check.papers.ends', { name: a.name, until: onDay(a.insuredUntil) })]
           : []),
     ]);
     return wrong.length > 0
       ? fail(message('check.papers.fail', { wrong: some(wrong) }))
       : pass(
-          message('check.papers.pass', { insuredUntil: crafts.map((a) => a.insuredUntil).sort()[0] ?? '' }),
+          message('check.papers.pass', {
+            insuredUntil: onDay(crafts.map((a) => a.insuredUntil ?? '').sort()[0] ?? ''),
+          }),
         );
   },
 };
@@ -164,9 +173,12 @@ const packsCharged: Check = {
       ? fail(
           message('check.packs-charged.fail', {
             itself: some(
-              topUp.map(
-                (t) =>
-                  `${t.pack.name} ${Math.round(t.share * 100)} %${t.drained ? ', drained by itself' : ''}`,
+              topUp.map((t) =>
+                message('check.packs-charged.low', {
+                  name: t.pack.name,
+                  share: measured(100 * t.share, 'percent', 0),
+                  drained: yesNo(t.drained),
+                }),
               ),
             ),
           }),

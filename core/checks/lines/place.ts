@@ -1,5 +1,5 @@
 import { greatCircle } from '../../geometry';
-import { measured, message, type Message } from '../../messages';
+import { measured, message, type Message, yesNo } from '../../messages';
 import { gustsOn } from '../../shot';
 import { clockText } from '../../time';
 import { kelvinFor, sunAt } from '../../light';
@@ -233,9 +233,13 @@ const focus: Check = {
       : care(
           message('check.focus.care', {
             m: some(
-              near.map(
-                (s) =>
-                  `${s.number} ${s.facts.shot.title || 'untitled'} at ${s.facts.shot.focusM?.toFixed(1) ?? ''} m`,
+              near.map((s) =>
+                message('check.focus.at', {
+                  n: s.number,
+                  title: s.facts.shot.title,
+                  titled: yesNo(s.facts.shot.title !== ''),
+                  distance: measured(s.facts.shot.focusM ?? NaN, 'metres', 1),
+                }),
               ),
             ),
           }),

@@ -277,6 +277,15 @@ export const DE: Sentences = {
   'check.packs-sound.protects': 'Ein Akku, der in der Luft einbricht oder brennt.',
   'check.papers.asks': 'Jedes Fluggerät trägt sein Kennzeichen und ist am Tag versichert.',
   'check.papers.fail': '{wrong}.',
+  'check.cards-cased.in': '{name}: {spot}',
+  'check.cards-copied.holds':
+    '{name} hat {holds}, {copies} von {wanted, plural, one {# Kopie} other {# Kopien}}',
+  'check.firmware-parity.odd': '{pack} hat {runs}, {aircraft} {has}',
+  'check.focus.at': '{n} {titled, select, yes {{title}} other {ohne Titel}} auf {distance}',
+  'check.packs-charged.low': '{name} {share}{drained, select, yes {, von selbst entladen} other {}}',
+  'check.papers.ends': '{name} ist versichert bis {until}',
+  'check.papers.no-insurance': '{name} hat keine Versicherung eingetragen',
+  'check.papers.no-mark': '{name} hat keine Registrierung eingetragen',
   'check.papers.pass': 'Versichert mindestens bis {insuredUntil}.',
   'check.papers.protects':
     'Eine Frage am Zaun, die den Tag beendet. Was verlangt wird, ist verschieden: prüfe die örtliche Regel.',
