@@ -47,9 +47,9 @@ export const simulateCard = (takes: readonly NotedTake[], seed: string): Simulat
   const missing = faulty ? Math.floor(draw() * byTime.length) : -1;
   const short = faulty ? (missing + 1 + Math.floor(draw() * (byTime.length - 1))) % byTime.length : -1;
   const after = (i: number): number => ((byTime[i + 1]?.utcMs ?? Infinity) - (byTime[i]?.utcMs ?? 0)) / 1000;
-  const roomy = byTime.findIndex(
-    (_, i) => i !== missing && i + 1 !== missing && after(i) > (byTime[i + 1]?.lengthS ?? 0) + ROOM_S,
-  );
+  // Beside a take that is missing or cut short it could as well be that take.
+  const beside = (i: number): boolean => [i, i + 1].some((k) => k === missing || k === short);
+  const roomy = byTime.findIndex((_, i) => !beside(i) && after(i) > (byTime[i + 1]?.lengthS ?? 0) + ROOM_S);
   const lone = faulty ? (roomy === -1 ? byTime.length - 1 : roomy) : -1;
   const made = byTime.flatMap((take, i): Omit<SimulatedClip, 'name'>[] => {
     const { fps, widthPx } = take;

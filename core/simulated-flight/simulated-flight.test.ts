@@ -124,6 +124,38 @@ describe('a simulated card', () => {
     expect(reached.all).toBeGreaterThan(50);
   });
 
+  it('of a flight of the film, whoever flies it, has its four faults found', () => {
+    const [flight] = flights;
+    let reached = 0;
+    for (let n = 0; n < 300; n += 1) {
+      const flown = simulateFlight(derived, flight!, natureOf(`film ${n}`), seeded(n));
+      const takes = flown.takes.map((t, i) => {
+        const { facts } = derived.shots.get(t.shotId)!;
+        return {
+          id: `${n} ${i}`,
+          utcMs: Math.round(flight!.startMs + 1000 * t.endS),
+          lengthS: facts.trajectory!.totalS,
+          fps: facts.mode!.fps,
+          widthPx: facts.mode!.widthPx,
+        };
+      });
+      const card = simulateCard(takes, `film ${n}`);
+      const match = matchClips(card.clips, takes);
+      expect(
+        match.missing.map((t) => t.id),
+        `film ${n}`,
+      ).toEqual([card.missing]);
+      expect(
+        match.unplanned.map((c) => c.name),
+        `film ${n}`,
+      ).toEqual([card.unplanned]);
+      const short = match.pairs.find((p) => p.take.id === card.short);
+      expect(short && clipFaults(short, 3), `film ${n}`).toEqual(['too-short']);
+      reached += 1;
+    }
+    expect(reached).toBe(300);
+  });
+
   it('of fewer takes has a clip for each; without any it is empty; the same takes give the same card', () => {
     for (const n of [0, 1, 3]) {
       const card = simulateCard(notedTakes(n, 90), 'x');
