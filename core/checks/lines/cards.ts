@@ -1,4 +1,4 @@
-import { measured, message, yesNo } from '../../messages';
+import { measured, message, yesNo, type Message } from '../../messages';
 import { atRiskGB, lifeOf, offload, PLAIN_READER_MBS, type CardLife, type ToCopy } from '../../cards';
 import type { FlightLoad } from '../../day';
 import type { Card } from '../../model';
@@ -13,6 +13,15 @@ export interface LivingCard {
 /** Cards of the kit as they stand. */
 export const livingCards = (c: Pick<Context, 'input'>): LivingCard[] =>
   c.input.kit.cards.map((card) => ({ card, life: lifeOf(card, c.input.kit.cardMoves) }));
+
+/** What a card holds, and how often that is copied. */
+const holding = ({ card, life }: ReturnType<typeof livingCards>[number], wanted: number): Message =>
+  message('check.cards-copied.holds', {
+    name: card.name,
+    holds: measured(life.usedGB, 'gigabytes', 1),
+    copies: life.copies,
+    wanted,
+  });
 
 const loads = (c: Context): FlightLoad[] => {
   const ids = new Set(c.places.map((p) => p.location.id));
@@ -101,16 +110,7 @@ const copied: Check = {
     return open.length > 0
       ? fail(
           message('check.cards-copied.fail', {
-            copies: some(
-              open.map(({ card, life }) =>
-                message('check.cards-copied.holds', {
-                  name: card.name,
-                  holds: measured(life.usedGB, 'gigabytes', 1),
-                  copies: life.copies,
-                  wanted: copiesWanted,
-                }),
-              ),
-            ),
+            copies: some(open.map((card) => holding(card, copiesWanted))),
           }),
         )
       : pass(message('check.cards-copied.pass'));
@@ -241,16 +241,7 @@ const atHome: Check = {
       ).seconds / 60;
     return fail(
       message('check.footage-copied.fail', {
-        copiesWanted: some(
-          open.map(({ card, life }) =>
-            message('check.cards-copied.holds', {
-              name: card.name,
-              holds: measured(life.usedGB, 'gigabytes', 1),
-              copies: life.copies,
-              wanted: copiesWanted,
-            }),
-          ),
-        ),
+        copiesWanted: some(open.map((card) => holding(card, copiesWanted))),
         minutes: measured(minutes, 'minutes', 0),
         isMinutes2: yesNo(minutes > eveningMinutes),
         eveningMinutes,

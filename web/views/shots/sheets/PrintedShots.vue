@@ -8,6 +8,7 @@ import { drawingWords } from '../../../composables/drawing-words';
 import {
   apertureText,
   dateText,
+  fixed,
   phrase,
   PRIORITY_WORDS,
   ROLE_WORDS,
@@ -51,7 +52,7 @@ const figures = (l: ShotLine): string =>
     writeText(l.energyWh, 'wattHours'),
     writeText(l.bytes / 1e9, 'gigabytes'),
     l.lensMm ? writeText(l.lensMm, 'millimetres') : '',
-    l.captureFps ? `${String(l.captureFps)} fps` : '',
+    l.captureFps ? `${fixed(l.captureFps, Number.isInteger(l.captureFps) ? 0 : 2)} fps` : '',
   ]
     .filter((text) => text !== '')
     .join(' · ');
