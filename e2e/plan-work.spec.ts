@@ -179,7 +179,7 @@ test('a zone with its source, a permission given, a launch point inside: the pla
     .click();
   await bench.setWhen('Valid until', '2020-01-01');
   await page.getByRole('tab', { name: /Findings/ }).click();
-  await expect(page.locator('[data-code="site.permission"]').first()).toContainText('ends 2020-01-01');
+  await expect(page.locator('[data-code="site.permission"]').first()).toContainText('ends Wed 1 Jan 2020');
 });
 
 test('units are a way of showing on the plan, too', async ({ bench, page }) => {
