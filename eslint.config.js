@@ -113,6 +113,7 @@ const CORE = {
     'air',
     'clearance',
     'energy',
+    'footage',
     'geometry',
     'messages',
     'model',

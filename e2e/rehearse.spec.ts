@@ -1,7 +1,8 @@
 import type { Page } from '@playwright/test';
 import { kitOnLocation } from '@core/day';
+import { ghostControls, rehearsalOf, stepsIn, Try } from '@core/rehearsal';
 import { readFile } from 'node:fs/promises';
-import { expect, test } from './app';
+import { expect, test, type Bench } from './app';
 
 /** A browser without three dimensions: the shot is flown by its line from above. Software drawing would slow the clock down. */
 const withoutPicture = (page: Page): Promise<unknown> =>
@@ -232,4 +233,155 @@ test('a try is saved as a film of the lens, as long as it was flown', async ({ p
   // EBML, the first bytes of every WebM.
   expect([...bytes.subarray(0, 4)]).toEqual([0x1a, 0x45, 0xdf, 0xa3]);
   await expect(save).toBeVisible();
+});
+
+/** So long each position of the sticks is held, s. */
+const STICK_S = 0.1;
+/** Less than this of a stick is nothing: what is asked for lies beyond it. */
+const pastMiddle = (asked: number): number =>
+  asked === 0 ? 0 : Math.sign(asked) * (0.04 + 0.96 * Math.abs(asked));
+
+/** Sticks that fly a shot's planned line, by the second: what the ghost asks for, read back through stick mode 2. */
+const sticksOfTheLine = async (bench: Bench, title: string) => {
+  const shot = [...(await bench.stored()).derived.shots.values()].find((s) => s.facts.shot.title === title)!;
+  const plan = rehearsalOf(shot, 'normal', true)!;
+  const flown = new Try(plan.trajectory.start, plan.craft, { ...plan.place, random: () => 0.5 });
+  return Array.from({ length: Math.ceil(plan.trajectory.totalS / STICK_S) }, () => {
+    const asked = ghostControls(flown.state, plan.trajectory, plan.craft);
+    flown.fly(asked, stepsIn(STICK_S));
+    return [asked.yaw, -asked.up, asked.right, -asked.forward].map(pastMiddle);
+  });
+};
+
+test('a scripted controller flies the orbit well and badly, and the marks tell the two apart', async ({
+  page,
+  bench,
+}) => {
+  const line = await sticksOfTheLine(bench, 'Train takes the bridge');
+  await withoutPicture(page);
+  await page.addInitScript((sticks) => {
+    const script = { sticks, restless: false, every: 0.1 };
+    Object.assign(window, { script });
+    // It reads the clock of the flight, as whoever flies does, and holds the sticks that belong to that second.
+    navigator.getGamepads = () => {
+      const tS = Number.parseFloat(document.querySelector('.figures b')?.textContent ?? '0');
+      const now = script.sticks[Math.round(tS / script.every)] ?? [0, 0, 0, 0];
+      const gust = Math.floor(tS / 0.6) % 2 === 0 ? 1.7 : 0.3;
+      const axes = script.restless ? now.map((a) => a * gust) : now;
+      return [
+        { id: 'script', connected: true, mapping: 'standard', axes, buttons: [] } as unknown as Gamepad,
+      ];
+    };
+  }, line);
+  await bench.open();
+  await bench.pick('Train takes the bridge');
+  await page.getByRole('link', { name: 'Rehearse' }).last().click();
+  const panel = page.getByRole('complementary', { name: 'Rehearsal' });
+  await panel.getByText('No wind').click();
+  await panel.getByText('Click on every beat').click();
+  await panel.getByRole('button', { name: 'Fly shot' }).click();
+  await expect(page.locator('.figures .beat')).toContainText(/count [2-9]/, { timeout: 60_000 });
+  const well = await marked(page);
+  await page.evaluate(() => {
+    (window as unknown as { script: { restless: boolean } }).script.restless = true;
+  });
+  await panel.getByRole('button', { name: 'Fly again' }).click();
+  await expect(panel.getByRole('button', { name: 'End try' })).toBeVisible({ timeout: 15_000 });
+  // It never comes to rest where the line ends: it is ended by hand.
+  await expect(page.locator('.figures .beat')).toContainText(/count [2-9]/, { timeout: 60_000 });
+  await panel.getByRole('button', { name: 'End try' }).click();
+  const badly = await marked(page);
+  expect(well).toBeGreaterThan(80);
+  expect(badly).toBeLessThan(well - 25);
+});
+
+test('a push-in is flown by keys, and by two thumbs at once on a touch screen', async ({ page, bench }) => {
+  await withoutPicture(page);
+  await bench.open();
+  await bench.pick('Meadow to arches');
+  await page.getByRole('link', { name: 'Rehearse' }).last().click();
+  const panel = page.getByRole('complementary', { name: 'Rehearsal' });
+  await panel.getByText('No wind').click();
+  const speed = page.locator('.figures .fig').first();
+  const reads = (test: (ms: number) => boolean): Promise<void> =>
+    expect(async () => {
+      expect(test(Number.parseFloat(await speed.innerText()))).toBe(true);
+    }).toPass();
+  await panel.getByRole('button', { name: 'Fly shot' }).click();
+  await expect(panel.getByRole('button', { name: 'End try' })).toBeVisible({ timeout: 15_000 });
+  await page.keyboard.down('Shift');
+  await page.keyboard.down('ArrowUp');
+  await reads((ms) => ms > 2);
+  await page.keyboard.up('ArrowUp');
+  await page.keyboard.up('Shift');
+  await reads((ms) => ms < 0.3);
+  await panel.getByRole('button', { name: 'End try' }).click();
+  expect(await marked(page)).toBeGreaterThan(0);
+
+  await panel.getByRole('button', { name: 'Fly again' }).click();
+  await expect(panel.getByRole('button', { name: 'End try' })).toBeVisible({ timeout: 15_000 });
+  const middle = async (name: string) => {
+    const box = (await page.getByLabel(name).boundingBox())!;
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  const [left, right] = [await middle('Left stick'), await middle('Right stick')];
+  const hand = await page.context().newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', touchPoints: { x: number; y: number }[]) =>
+    hand.send('Input.dispatchTouchEvent', { type, touchPoints });
+  await touch('touchStart', [left, right]);
+  await touch('touchMove', [
+    { x: left.x, y: left.y - 50 },
+    { x: right.x, y: right.y - 50 },
+  ]);
+  const height = page.locator('.figures .fig').nth(1);
+  const from = Number.parseFloat(await height.innerText());
+  await reads((ms) => ms > 2);
+  await expect(async () => {
+    expect(Number.parseFloat(await height.innerText())).toBeGreaterThan(from + 1);
+  }).toPass();
+  await touch('touchEnd', []);
+  await reads((ms) => ms < 0.3);
+  await panel.getByRole('button', { name: 'End try' }).click();
+  await marked(page);
+});
+
+test('two pilots rehearse one shot: each has tries and marks of their own, and the storyboard shows the best frame', async ({
+  page,
+  bench,
+}) => {
+  await withoutPicture(page);
+  await bench.open('kit');
+  await page.getByRole('button', { name: /^Pilots/ }).click();
+  await page.getByRole('button', { name: 'New pilot' }).click();
+  await bench.saved();
+  await bench.open();
+  await bench.pick('Valley wakes');
+  await page.getByRole('link', { name: 'Rehearse' }).last().click();
+  const panel = page.getByRole('complementary', { name: 'Rehearsal' });
+  const { file } = await bench.stored();
+  const [first, second] = file.kit.pilots;
+  const flownBy = async (name: string, said: string): Promise<number> => {
+    await bench.choose('Pilot', name);
+    await panel.getByRole('button', { name: /Fly (shot|again)/ }).click();
+    await expect(panel.getByRole('button', { name: 'End try' })).toBeVisible({ timeout: 15_000 });
+    const mark = await marked(page);
+    await expect(page.getByText(said)).toBeVisible();
+    return mark;
+  };
+  await panel.getByText('No wind').click();
+  await flownBy(first!.name, 'Counted as practice: try 1 of this shot.');
+  await flownBy(second!.name, 'Counted as practice: try 1 of this shot.');
+  const best = await flownBy(second!.name, 'Counted as practice: try 2 of this shot.');
+  await bench.saved();
+  const rows = (await bench.stored()).file.kit.practice.filter((p) => p.shotId !== null);
+  expect(rows.map((p) => [p.pilotId, p.tries]).sort()).toEqual(
+    [
+      [first!.id, 1],
+      [second!.id, 2],
+    ].sort(),
+  );
+  await bench.open('storyboard');
+  await page.getByRole('radiogroup', { name: 'Picture on the cards' }).getByText('Frame').click();
+  await expect(page.locator('.card .marked')).toHaveText([new RegExp(`^rehearsed, ${best}$`)]);
+  await bench.accessible();
 });

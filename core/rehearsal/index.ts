@@ -1,4 +1,5 @@
 export { callAt, type CallOut, callOuts } from './call-outs';
+export { type Beat, beatAt, beatInTheAirS } from './counter';
 export { ghostControls, plannedAt, profileGives } from './ghost';
 export {
   type FlownState,
@@ -11,7 +12,8 @@ export {
   stepFlight,
 } from './flight';
 export { CALM, type Gust, nextGust, turbulence } from './gusts';
-export { correctionsIn, type ErrorSample, type Mark, type MarkKind, markTry, type TryMarks } from './marks';
+export { correctionsIn, jerkAlong } from './hands';
+export { type CurvePoint, type ErrorSample, type Mark, type MarkKind, markTry, type TryMarks } from './marks';
 export { marginsOf, type NearestThing, type TryMargins } from './margins';
 export {
   type Controls,

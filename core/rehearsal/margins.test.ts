@@ -29,6 +29,7 @@ describe('what a try leaves free', () => {
       plan,
       [mast],
       level,
+      4,
       2,
       1.8,
     );
@@ -45,10 +46,12 @@ describe('what a try leaves free', () => {
         plan,
         [mast],
         level,
+        4,
         2,
         2,
       );
       expect(m.nearest?.freeM).toBeCloseTo(10 - off, 1);
+      expect(m.tooNear).toBe(off === 8);
       expect(m.plannedFreeM).toBeCloseTo(10, 1);
     }
     const through = marginsOf(
@@ -56,10 +59,12 @@ describe('what a try leaves free', () => {
       plan,
       [mast],
       level,
+      4,
       2,
       2,
     );
     expect(through.nearest!.freeM).toBeLessThan(0.3);
+    expect(through.tooNear).toBe(true);
   });
   it('names nothing that is far, and no height over ground nobody knows', () => {
     const far = marginsOf(
@@ -67,16 +72,18 @@ describe('what a try leaves free', () => {
       plan,
       [mast],
       () => NaN,
+      4,
       2,
       2,
     );
-    expect([far.nearest, far.lowestM]).toEqual([null, NaN]);
+    expect([far.nearest, far.lowestM, far.tooNear]).toEqual([null, NaN, false]);
     expect(
       marginsOf(
         flown(() => 0),
         plan,
         [],
         (x) => x / 10,
+        4,
         2,
         2,
       ),

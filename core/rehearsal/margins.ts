@@ -16,6 +16,8 @@ export interface TryMargins {
   readonly nearest: NearestThing | null;
   /** Free air the plan leaves, m; null where nothing is near it. */
   readonly plannedFreeM: number | null;
+  /** It came closer to something than the film wants. */
+  readonly tooNear: boolean;
   /** Lowest height above the ground, m; NaN where the ground is not known. */
   readonly lowestM: number;
   readonly usedWh: number;
@@ -29,6 +31,7 @@ const WITHIN_M = 60;
 /**
  * Clearance and energy of a try. Things are as the site map has them; the subject is not among them.
  * @param solids what stands at the location @param groundAt height of the ground, m
+ * @param leastM clearance the film wants, m
  * @param usedWh energy the try took @param plannedWh energy of one take as planned
  */
 export const marginsOf = (
@@ -36,6 +39,7 @@ export const marginsOf = (
   trajectory: Trajectory,
   solids: readonly Solid[],
   groundAt: (x: number, y: number) => number,
+  leastM: number,
   usedWh: number,
   plannedWh: number,
 ): TryMargins => {
@@ -47,6 +51,7 @@ export const marginsOf = (
   return {
     nearest: near && { name: near.solid.name, freeM: near.freeM, tS: near.share * endS },
     plannedFreeM: nearestAlong(plan, solids, WITHIN_M)?.freeM ?? null,
+    tooNear: near !== null && near.freeM < leastM,
     lowestM: heights.some(Number.isNaN) || heights.length === 0 ? NaN : Math.min(...heights),
     usedWh,
     plannedWh,

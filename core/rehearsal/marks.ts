@@ -2,7 +2,7 @@ import { distance, turnBetween, type Vec3 } from '../geometry';
 import { measured, message, type Message } from '../messages';
 import type { Pose, Trajectory } from '../moves';
 import { mean } from '../units';
-import type { Controls } from './sticks';
+import { correctionsIn, jerkAlong, pushAlong } from './hands';
 import { plannedAt, type PlannedMoment } from './ghost';
 import type { TrySample } from './try';
 
@@ -18,7 +18,17 @@ export interface Mark {
   readonly value: number;
   /** From here on the mark is 0. */
   readonly limit: number;
+  /** What the mark comes from, sample by sample, in the unit of its value; for corrections how far the sticks stood off their middle. */
+  readonly curve: readonly CurvePoint[];
+  /** Seconds that count one by one: the corrections. */
+  readonly moments: readonly number[];
   readonly say: Message;
+}
+
+/** A point of a curve over a try. */
+export interface CurvePoint {
+  readonly tS: number;
+  readonly value: number;
 }
 
 /** A moment of a try against the plan. */
@@ -103,52 +113,6 @@ const beside = (
   return { plan, reachedS: planS };
 };
 
-/** Largest change of acceleration, from speeds smoothed over a fifth of a second, m/s³. */
-const jerkOf = (samples: readonly TrySample[]): number => {
-  const WIDE = 3;
-  const smooth = samples.map((_, i) => {
-    const part = samples.slice(Math.max(0, i - WIDE), i + WIDE + 1);
-    return {
-      x: mean(part.map((s) => s.velocity.x)),
-      y: mean(part.map((s) => s.velocity.y)),
-      z: mean(part.map((s) => s.velocity.z)),
-    };
-  });
-  const dt = (samples[1]?.tS ?? 1) - (samples[0]?.tS ?? 0);
-  const slope = (list: readonly Vec3[]): Vec3[] =>
-    list.slice(2).map((v, i) => {
-      const a = list[i] ?? v;
-      return { x: (v.x - a.x) / (2 * dt), y: (v.y - a.y) / (2 * dt), z: (v.z - a.z) / (2 * dt) };
-    });
-  return slope(slope(smooth)).reduce((most, j) => Math.max(most, speedOf(j)), 0);
-};
-
-/** A stick that moves back by at least this much in the middle of a take has corrected. */
-const CORRECTION = 0.12;
-const MIDDLE = [0.12, 0.88] as const;
-
-/**
- * Corrections in the middle of a take: each time a stick turns back against the way it was moving, by an eighth of its way or
- * more. A take that is flown through has none.
- */
-export const correctionsIn = (samples: readonly TrySample[]): number => {
-  const middle = samples.slice(Math.floor(samples.length * MIDDLE[0]), Math.ceil(samples.length * MIDDLE[1]));
-  const turns = (axis: keyof Controls): number => {
-    const way = middle.map((s) => s.controls[axis]);
-    let [count, extreme, direction] = [0, way[0] ?? 0, 0];
-    for (const x of way) {
-      if (direction !== 0 && Math.sign(x - extreme) === direction) extreme = x;
-      else if (Math.abs(x - extreme) >= CORRECTION) {
-        if (direction !== 0) count += 1;
-        direction = Math.sign(x - extreme);
-        extreme = x;
-      }
-    }
-    return count;
-  };
-  return (['forward', 'right', 'up', 'yaw', 'tilt'] as const).reduce((sum, axis) => sum + turns(axis), 0);
-};
-
 /** Longest stretch in which frame and path hold, s. */
 const usableIn = (errors: readonly ErrorSample[], framingLimit: number, pathLimit: number): number => {
   let [best, from] = [0, NaN];
@@ -188,12 +152,23 @@ export const markTry = (
   const framingLimit = FRAMING_SHARE * verticalFovDeg;
   const pathLimit = Math.max(LEAST_PATH_M, PATH_SHARE * aimM);
   const peak = Math.max(LEAST_SPEED_MS, trajectory.peakSpeedMs);
+  const along = (of: (i: number, e: ErrorSample) => number): readonly CurvePoint[] =>
+    errors.map((e, i) => ({ tS: e.tS, value: of(i, e) }));
+  const [jerk, push, moments] = [jerkAlong(samples), pushAlong(samples), correctionsIn(samples)];
+  const curves: Readonly<Record<MarkKind, readonly CurvePoint[]>> = {
+    framing: along((_, e) => e.framingDeg),
+    path: along((_, e) => e.pathM),
+    speed: along((_, e) => Math.abs(e.speedMs - e.plannedSpeedMs) / peak),
+    softness: along((i) => jerk[i] ?? 0),
+    corrections: along((i) => push[i] ?? 0),
+  };
+  const meanOf = (kind: MarkKind): number => mean(curves[kind].map((p) => p.value));
   const measuredAs: Readonly<Record<MarkKind, readonly [value: number, limit: number]>> = {
-    framing: [mean(errors.map((e) => e.framingDeg)), framingLimit],
-    path: [mean(errors.map((e) => e.pathM)), pathLimit],
-    speed: [mean(errors.map((e) => Math.abs(e.speedMs - e.plannedSpeedMs))) / peak, SPEED_LIMIT],
-    softness: [jerkOf(samples), JERK_LIMIT],
-    corrections: [correctionsIn(samples), CORRECTIONS_LIMIT],
+    framing: [meanOf('framing'), framingLimit],
+    path: [meanOf('path'), pathLimit],
+    speed: [meanOf('speed'), SPEED_LIMIT],
+    softness: [curves.softness.reduce((most, p) => Math.max(most, p.value), 0), JERK_LIMIT],
+    corrections: [moments.length, CORRECTIONS_LIMIT],
   };
   const marks = MARK_KINDS.map((kind): Mark => {
     const [value, limit] = measuredAs[kind];
@@ -201,6 +176,8 @@ export const markTry = (
       kind,
       value,
       limit,
+      curve: curves[kind],
+      moments: kind === 'corrections' ? moments : [],
       mark: Math.round(100 * Math.max(0, 1 - value / limit)),
       say: SAY[kind](value),
     };

@@ -8,6 +8,7 @@ import { FilmDeriver, type DerivedShot } from '../film';
 import { distance, vec } from '../geometry';
 import type { Aircraft, FilmInput, Handling } from '../model';
 import { numberIn, Reached, said } from '../testing';
+import { mean } from '../units';
 import {
   callAt,
   callOuts,
@@ -17,6 +18,7 @@ import {
   ghostControls,
   HANDS_OFF,
   hovering,
+  jerkAlong,
   levelAccel,
   markTry,
   MODE_AXES,
@@ -323,10 +325,34 @@ describe('marks', () => {
         controls: { ...HANDS_OFF, forward },
       }));
     const ramp = Array.from({ length: 60 }, (_, i) => i / 60);
-    expect(correctionsIn(way(ramp))).toBe(0);
+    expect(correctionsIn(way(ramp))).toEqual([]);
     const wave = Array.from({ length: 300 }, (_, i) => 0.5 * Math.sin((2 * Math.PI * i) / 60));
-    expect(correctionsIn(way(wave))).toBeGreaterThanOrEqual(6);
-    expect(correctionsIn(way(wave.map((x) => x * 0.1)))).toBe(0);
+    expect(correctionsIn(way(wave)).length).toBeGreaterThanOrEqual(6);
+    expect(correctionsIn(way(wave.map((x) => x * 0.1)))).toEqual([]);
+    // A period of two seconds turns once a second, and is noticed an eighth of the stick later.
+    const at = correctionsIn(way(wave));
+    at.slice(1).forEach((tS, i) => expect(tS - at[i]!).toBeCloseTo(1, 1));
+  });
+
+  it('are what their curves show: a mean, the steepest change, the seconds of the corrections', () => {
+    const shot = shots.find((s) => s.facts.trajectory!.peakSpeedMs > 1)!;
+    const { samples } = tried(shot, 0.6);
+    for (const m of markTry(samples, shot.facts.trajectory!, 40, 40)!.marks) {
+      const values = m.curve.map((p) => p.value);
+      const shown = {
+        softness: Math.max(...values),
+        corrections: m.moments.length,
+        framing: mean(values),
+        path: mean(values),
+        speed: mean(values),
+      }[m.kind];
+      expect(m.value).toBeCloseTo(shown, 9);
+      expect(m.curve.map((p) => p.tS)).toEqual(samples.map((s) => s.tS));
+      expect(m.value).toBeGreaterThan(0);
+    }
+    // A speed that grows with the square of time changes its acceleration by the same at every moment.
+    const even = samples.map((s) => ({ ...s, velocity: vec(0, 1.5 * s.tS ** 2, 0) }));
+    for (const jerk of jerkAlong(even).slice(8, -8)) expect(jerk).toBeCloseTo(3, 6);
   });
   it('count for the part that was flown: a try broken off is worth less, and is told so first', () => {
     const { facts } = shots.find((s) => s.facts.trajectory!.peakSpeedMs > 1 && !s.facts.trajectory!.frames)!;

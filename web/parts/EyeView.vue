@@ -1,11 +1,18 @@
 <script setup lang="ts">
 import type { DerivedShot } from '@core/film';
 import { skyColour } from '@core/light';
+import type { Pose } from '@core/moves';
 import { computed } from 'vue';
 import LensView from './LensView.vue';
 
-/** A shot through the lens at a share of its move, in the light of its minute. */
-const props = defineProps<{ shot: DerivedShot; share: number; width: number; height: number }>();
+/** A shot through the lens at a share of its move, or from where the camera was flown, in the light of its minute. */
+const props = defineProps<{
+  shot: Pick<DerivedShot, 'facts' | 'light'>;
+  share: number;
+  width: number;
+  height: number;
+  pose?: Pose | null;
+}>();
 const colour = (deg: number): string => `rgb(${skyColour(deg).join(' ')})`;
 /** The ground darkens with the sky, down to a quarter at night. */
 const landColour = (deg: number): string => {
@@ -19,6 +26,7 @@ const altitude = computed(() => props.shot.light?.sun.altitudeDeg ?? 40);
   <LensView
     :facts="shot.facts"
     :share="share"
+    :pose="pose ?? null"
     :width="width"
     :height="height"
     :sky-top="colour(altitude + 8)"

@@ -2,7 +2,8 @@
 import { footprint, type ShotFacts } from '@core/shot';
 import type { Subject } from '@core/model';
 import { horizonInFrame, projectLine, projectPoint, type FramePoint } from '@core/lens';
-import { computed } from 'vue';
+import type { Pose } from '@core/moves';
+import { computed, useId } from 'vue';
 import { cropped, outline, thirdLines } from './crop-lines';
 import { line } from '@core/drawing';
 import { tr } from './messages';
@@ -10,12 +11,17 @@ import { tr } from './messages';
 const props = defineProps<{
   facts: ShotFacts;
   share: number;
+  /** Where the camera is instead of where the plan has it at that share. */
+  pose: Pose | null;
   width: number;
   height: number;
   skyTop: string;
   skyLow: string;
   land: string;
 }>();
+
+/** Several of them stand on one page, each with a window and a sky of its own. */
+const id = useId();
 
 const frame = computed(() => {
   const [wide, high] = props.facts.frame.shape;
@@ -72,9 +78,9 @@ const picture = computed(() => {
   const { trajectory, aim } = facts;
   const { fov } = facts.frame;
   if (!trajectory) return null;
-  const sample = trajectory.samples[Math.round(props.share * (trajectory.samples.length - 1))];
-  if (!sample) return null;
-  const view = sample.pose;
+  const planned = trajectory.samples[Math.round(props.share * (trajectory.samples.length - 1))];
+  const view = props.pose ?? planned?.pose;
+  if (!view) return null;
   const f = frame.value;
   const at = (p: FramePoint) => ({ x: f.x + (f.width * (1 + p.x)) / 2, y: f.y + (f.height * (1 - p.y)) / 2 });
   const range = Math.max(20, props.facts.rangeM);
@@ -112,16 +118,16 @@ const picture = computed(() => {
 <template>
   <svg class="lens" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="tr('theFrameAsTheCamera')">
     <defs>
-      <clipPath id="lens-frame"><rect v-bind="frame" /></clipPath>
-      <linearGradient id="lens-sky" x1="0" x2="0" y1="0" y2="1">
+      <clipPath :id="`${id}-frame`"><rect v-bind="frame" /></clipPath>
+      <linearGradient :id="`${id}-sky`" x1="0" x2="0" y1="0" y2="1">
         <stop offset="0" :stop-color="skyTop" />
         <stop offset="1" :stop-color="skyLow" />
       </linearGradient>
     </defs>
-    <g v-if="picture" clip-path="url(#lens-frame)">
+    <g v-if="picture" :clip-path="`url(#${id}-frame)`">
       <rect :fill="land" v-bind="frame" />
       <rect
-        fill="url(#lens-sky)"
+        :fill="`url(#${id}-sky)`"
         :x="frame.x"
         :y="frame.y"
         :width="frame.width"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { CallOut, Try } from '@core/rehearsal';
+import type { Beat, CallOut, Try } from '@core/rehearsal';
 import type { Vec3 } from '@core/geometry';
 import { computed, type Ref } from 'vue';
 import { useMessages } from '../../composables/useMessages';
@@ -21,6 +21,8 @@ const props = defineProps<{
     /** Seconds until it begins. */
     readonly count: Ref<number>;
     readonly stand: Ref<StickValues>;
+    /** The beat of the music that sounds now. */
+    readonly beat: Ref<Beat | null>;
   };
   totalS: number;
   planned: readonly Vec3[];
@@ -84,6 +86,10 @@ const [left, right, wheel] = [pull('leftX', 'leftY'), pull('rightX', 'rightY'), 
     <span><Fig :value="now.speedMs" quantity="speed" /></span>
     <span><Fig :value="now.heightM" quantity="metres" /> {{ tr('high') }}</span>
     <span><Fig :value="now.usedWh" quantity="wattHours" /></span>
+    <span v-if="cockpit.beat.value" class="beat"
+      >{{ tr('countNumber', { count: cockpit.beat.value.count }) }}
+      <b>{{ cockpit.beat.value.inCount }}</b></span
+    >
   </div>
   <div class="maps">
     <LineMap

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ErrorSample, MarkKind, TryMargins, TryMarks } from '@core/rehearsal';
+import type { Mark, MarkKind, TryMargins, TryMarks } from '@core/rehearsal';
 import { computed } from 'vue';
 import { useMessages } from '../../composables/useMessages';
 import { fixed } from '../../format';
@@ -15,8 +15,6 @@ const props = defineProps<{
   totalS: number;
   counted: string;
 }>();
-/** What stood nearest, and whether the line came closer than the film wants. */
-const tooNear = computed(() => (props.margins?.nearest?.freeM ?? Infinity) < props.leastM);
 const { text } = useMessages();
 const NAMES: Readonly<Record<MarkKind, string>> = {
   get framing() {
@@ -36,27 +34,23 @@ const NAMES: Readonly<Record<MarkKind, string>> = {
   },
 };
 const [WIDE, HIGH] = [150, 26];
-const OF: Readonly<Partial<Record<MarkKind, (e: ErrorSample) => number>>> = {
-  framing: (e) => e.framingDeg,
-  path: (e) => e.pathM,
-  speed: (e) => Math.abs(e.speedMs - e.plannedSpeedMs),
+/** What fills the height of a curve: its limit at least, so that near and far from it look so. Sticks go to their end. */
+const topOf = (m: Mark): number =>
+  m.kind === 'corrections' ? 1 : m.curve.reduce((most, p) => Math.max(most, p.value), m.limit);
+const drawn = (m: Mark) => {
+  const top = topOf(m);
+  const end = m.curve.at(-1)?.tS ?? 1;
+  const x = (tS: number): string => ((tS / end) * WIDE).toFixed(1);
+  const y = (value: number): string => (HIGH - (value / top) * (HIGH - 2)).toFixed(1);
+  const every = Math.max(1, Math.floor(m.curve.length / WIDE));
+  const thinned = m.curve.filter((_, i) => i % every === 0);
+  return {
+    path: thinned.map((p, i) => `${i === 0 ? 'M' : 'L'}${x(p.tS)} ${y(p.value)}`).join(''),
+    limitY: m.kind === 'corrections' ? null : y(m.limit),
+    marks: m.moments.map((tS) => `M${x(tS)} 0V${HIGH}`).join(''),
+  };
 };
-const curveOf = (kind: MarkKind): string => {
-  const of = OF[kind];
-  if (!of) return '';
-  const { errors } = props.marks;
-  const most = errors.reduce((m, e) => Math.max(m, of(e)), 1e-6);
-  const end = errors.at(-1)?.tS ?? 1;
-  const every = Math.max(1, Math.floor(errors.length / WIDE));
-  return errors
-    .filter((_, i) => i % every === 0)
-    .map(
-      (e, i) =>
-        `${i === 0 ? 'M' : 'L'}${((e.tS / end) * WIDE).toFixed(1)} ${(HIGH - (of(e) / most) * (HIGH - 2)).toFixed(1)}`,
-    )
-    .join('');
-};
-const rows = computed(() => props.marks.marks.map((m) => ({ ...m, curve: curveOf(m.kind) })));
+const rows = computed(() => props.marks.marks.map((m) => ({ ...m, drawn: drawn(m) })));
 </script>
 
 <template>
@@ -73,7 +67,7 @@ const rows = computed(() => props.marks.marks.map((m) => ({ ...m, curve: curveOf
     <dl v-if="margins">
       <template v-if="margins.nearest">
         <dt>{{ tr('nearest') }}</dt>
-        <dd :class="{ care: tooNear }">
+        <dd :class="{ care: margins.tooNear }">
           <template v-if="margins.nearest.freeM > 0"
             ><Fig :value="margins.nearest.freeM" quantity="metres" />
             {{ tr('fromNameAt', { name: margins.nearest.name, at: fixed(margins.nearest.tS, 0) }) }}</template
@@ -83,7 +77,7 @@ const rows = computed(() => props.marks.marks.map((m) => ({ ...m, curve: curveOf
           <span v-if="margins.plannedFreeM !== null" class="quiet">
             {{ tr('plannedWith') }} <Fig :value="margins.plannedFreeM" quantity="metres"
           /></span>
-          <span v-if="tooNear && margins.nearest.freeM > 0">
+          <span v-if="margins.tooNear && margins.nearest.freeM > 0">
             {{ tr('closerThanWanted') }} <Fig :value="leastM" quantity="metres"
           /></span>
         </dd>
@@ -104,7 +98,18 @@ const rows = computed(() => props.marks.marks.map((m) => ({ ...m, curve: curveOf
       <li v-for="m in rows" :key="m.kind">
         <span class="name">{{ NAMES[m.kind] }}</span><b class="n">{{ m.mark }}</b>
         <span class="say quiet">{{ text(m.say) }}</span>
-        <svg v-if="m.curve" :width="WIDE" :height="HIGH" aria-hidden="true"><path :d="m.curve" /></svg>
+        <svg :width="WIDE" :height="HIGH" aria-hidden="true">
+          <line
+            v-if="m.drawn.limitY"
+            class="limit"
+            x1="0"
+            :x2="WIDE"
+            :y1="m.drawn.limitY"
+            :y2="m.drawn.limitY"
+          />
+          <path class="moment" :d="m.drawn.marks" />
+          <path :d="m.drawn.path" />
+        </svg>
       </li>
     </ul>
     <p class="quiet">{{ counted }}</p>
@@ -164,6 +169,13 @@ li {
 }
 .n {
   text-align: end;
+}
+.limit {
+  stroke: var(--chalk-3);
+  stroke-dasharray: 3 3;
+}
+.moment {
+  stroke: var(--care);
 }
 path {
   fill: none;

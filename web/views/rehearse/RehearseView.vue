@@ -24,6 +24,7 @@ import { useSelection } from '../../stores/selection';
 import CockpitHud from './CockpitHud.vue';
 import DrillList from './DrillList.vue';
 import MarksPane from './MarksPane.vue';
+import { useBeats } from './useBeats';
 import { useCockpitChoices } from './useCockpitChoices';
 import { useDrills } from './useDrills';
 import { useGamepad } from './useGamepad';
@@ -165,7 +166,12 @@ const fly = (): void => {
   goOn();
   void nextTick(start);
 };
-const cockpit = { flight, tick, count, stand };
+const { beat, withMusic, clicks, canClick } = useBeats(
+  shot,
+  { flight, tick },
+  () => phase.value === 'flying' || phase.value === 'watching',
+);
+const cockpit = { flight, tick, count, stand, beat };
 const { best, sum, add } = useRehearsedLog(
   shot,
   () => (drilling.value && drill.value ? { drill: drill.value, level: level.value } : null),
@@ -206,6 +212,7 @@ const aids = computed((): readonly Aid[] => [
   { label: tr('ghostOnTheLine'), of: ghost },
   { label: tr('callOuts'), of: calling },
   { label: tr('halfSpeed'), of: half },
+  ...(canClick ? [{ label: tr(withMusic.value ? 'clickOnBeats' : 'clickOnSeconds'), of: clicks }] : []),
   { label: tr('noWind'), of: calm },
   ...(fixedCamera.value ? [{ label: tr('byAttitude'), of: wantsAttitude, hint: tr('byAttitudeHint') }] : []),
 ]);
@@ -279,12 +286,10 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
       <template v-else>
         <p v-if="sum.tries > 0" class="quiet">
           {{
-            tr('rehearsedTriesTries2', {
-              tries: sum.tries,
-              tries2: sum.tries === 1 ? tr('time') : tr('times'),
-            })
-          }}<template v-if="sum.best !== null">{{ tr('bestBest', { best: Math.round(sum.best) }) }}</template
-          >.
+            sum.best === null
+              ? tr('rehearsedTimes', { tries: sum.tries })
+              : tr('rehearsedTimesBest', { tries: sum.tries, best: Math.round(sum.best) })
+          }}
         </p>
         <div class="acts">
           <button v-if="!flyingNow" class="btn lead" @click="fly">

@@ -28,6 +28,15 @@ export const useTryMargins = (
     if (!marks.value || !t || !r) return null;
     // The part of the plan that was flown.
     const plannedWh = (shot.value?.facts.energy?.path.wattHours ?? NaN) * marks.value.flownShare;
-    return marginsOf(t.samples, r.trajectory, solids.value, r.place.groundAt, t.state.usedWh, plannedWh);
+    const leastM = store.film?.preferences.clearanceM ?? 0;
+    return marginsOf(
+      t.samples,
+      r.trajectory,
+      solids.value,
+      r.place.groundAt,
+      leastM,
+      t.state.usedWh,
+      plannedWh,
+    );
   });
 };

@@ -6,6 +6,9 @@ import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { boardOf, type BoardPlace, type GroundPlace, useOf, USE_WORDS } from '@core/story';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch, nextTick, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
+import 'element-plus/es/components/segmented/style/css';
+import { ElSegmented } from 'element-plus';
+import EyeView from '../../parts/EyeView.vue';
 import Fig from '../../parts/Fig.vue';
 import PathThumb from '../../parts/PathThumb.vue';
 import { useFilm } from '../../stores/film';
@@ -13,6 +16,7 @@ import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useGroundShots } from '../../composables/useGroundShots';
 import { useBoardActs } from './useBoardActs';
+import { useCardPictures, type CardPicture } from './useCardPictures';
 import { tr } from './messages';
 
 const film = useFilm();
@@ -21,6 +25,11 @@ const selection = useSelection();
 const derivedFilm = useDerivedFilm();
 const router = useRouter();
 const acts = useBoardActs();
+const { picture, rehearsed } = useCardPictures(() => derivedFilm.derived?.shots.values() ?? []);
+const pictures = computed((): { value: CardPicture; label: string }[] => [
+  { value: 'frame', label: tr('frame') },
+  { value: 'path', label: tr('path') },
+]);
 const PreviewFilm = defineAsyncComponent(() => import('./PreviewFilm.vue'));
 const recording = ref(false);
 const GroundShotSheet = defineAsyncComponent(() => import('../../parts/GroundShotSheet.vue'));
@@ -107,6 +116,7 @@ const key = (event: KeyboardEvent, id: string): void => {
         <Fig :value="film.film?.cutLengthS ?? 0" quantity="seconds" />{{ tr('theCutRunsFromLeft') }}
       </p>
       <span class="gap" />
+      <ElSegmented v-model="picture" class="no-print" :options="pictures" :aria-label="tr('onTheCards')" />
       <button class="btn no-print" :disabled="!board || board.places.length === 0" @click="recording = true">
         {{ tr('previewFilm') }}
       </button>
@@ -159,7 +169,23 @@ const key = (event: KeyboardEvent, id: string): void => {
               ><span v-else class="air">{{ tr('ground') }}</span></span
             >
             <template v-if="p.shot">
-              <PathThumb :flown="p.shot.facts.trajectory" :subject="p.shot.facts.aim" />
+              <PathThumb
+                v-if="picture === 'path' || !p.shot.facts.trajectory"
+                :flown="p.shot.facts.trajectory"
+                :subject="p.shot.facts.aim"
+              />
+              <span v-else class="seen">
+                <EyeView
+                  :shot="p.shot"
+                  :share="0.5"
+                  :pose="rehearsed.get(p.id)?.pose ?? null"
+                  :width="208"
+                  :height="117"
+                />
+                <span v-if="rehearsed.get(p.id)" class="marked">{{
+                  tr('rehearsedMark', { mark: rehearsed.get(p.id)?.mark ?? 0 })
+                }}</span>
+              </span>
               <span class="title" dir="auto">{{ p.title || tr('untitled') }}</span>
               <span class="sub">{{ phrase(p.shot.facts.move?.name) }} · {{ ROLE_WORDS[p.role] }}</span>
               <span class="feels">{{ text(p.feels) }}</span>
@@ -252,6 +278,19 @@ header {
   cursor: grab;
   align-content: start;
   clip-path: polygon(0 0, calc(100% - var(--cut)) 0, 100% var(--cut), 100% 100%, 0 100%);
+}
+.seen {
+  position: relative;
+  margin: 2px -2px 4px;
+}
+.marked {
+  position: absolute;
+  left: 0;
+  bottom: 0;
+  padding: 0 6px;
+  background: color-mix(in srgb, var(--bench) 82%, transparent);
+  font-size: 12px;
+  font-weight: 620;
 }
 /* What never leaves the ground stands on a line. */
 .card.ground {

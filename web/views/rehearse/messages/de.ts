@@ -6,7 +6,6 @@ const DE: Texts<typeof EN> = {
   aids: 'Hilfen',
   atThePlaceOf: 'Am Ort der Einstellung',
   back5S: '5 s zurück',
-  bestBest: ', beste {best}',
   byAttitude: 'Nach Lage fliegen',
   byAttitudeHint:
     'Ohne Positionshaltung: Die Knüppel drehen das Fluggerät, es bleibt, wie es lag, und niemand hält Ort und Höhe. Beginn hoch und mit langsamen Knüppeln.',
@@ -77,7 +76,6 @@ const DE: Texts<typeof EN> = {
   rehearsal: 'Probe',
   rehearsalLower: 'Probe',
   rehearse: 'Probe',
-  rehearsedTriesTries2: 'Geprobt: {tries} {tries2}',
   rightStick: 'Rechter Knüppel',
   rightStickTheArrowsCamera: ', rechter Knüppel die Pfeile, Kamera',
   shift: 'Umschalt',
@@ -92,8 +90,6 @@ const DE: Texts<typeof EN> = {
   thisStickProfileIsSlower:
     'Dieses Knüppelprofil ist langsamer, als die Bewegung verlangt. Wähle ein schnelleres, oder plane die Bewegung langsamer.',
   throughTheLens: 'Durch das Objektiv',
-  time: 'Mal',
-  times: 'Mal',
   today: 'Heute',
   touchedTheGround: 'Den Boden berührt',
   turnTheWheelForThe: 'Dreh das Rad für die Kamera nach oben, oder überspring es.',
@@ -119,5 +115,10 @@ const DE: Texts<typeof EN> = {
   rehearsedTriesCount: 'Geprobte Versuche zählen als Übung',
   aThirdOfATake:
     'Ein Versuch zählt ein Drittel eines Takes in der Luft für die Stufe der Bewegung und die Trefferquote: eigene Schätzung.',
+  rehearsedTimes: '{tries, plural, one {Einmal} other {#-mal}} geprobt.',
+  rehearsedTimesBest: '{tries, plural, one {Einmal} other {#-mal}} geprobt, bestes Ergebnis {best}.',
+  clickOnBeats: 'Klick auf jeden Schlag',
+  clickOnSeconds: 'Klick auf jede Sekunde',
+  countNumber: 'Zählzeit {count}, Schlag',
 };
 export default DE;

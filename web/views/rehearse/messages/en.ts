@@ -3,7 +3,6 @@ export const EN = {
   aids: 'Aids',
   atThePlaceOf: 'At the place of shot',
   back5S: 'Back 5 s',
-  bestBest: ', best {best}',
   byAttitude: 'Fly by attitude',
   byAttitudeHint:
     'Without position hold: the sticks turn the aircraft, it stays as it was put, and nobody holds place or height. Begin high and with slow sticks.',
@@ -74,7 +73,6 @@ export const EN = {
   rehearsal: 'Rehearsal',
   rehearsalLower: 'rehearsal',
   rehearse: 'Rehearse',
-  rehearsedTriesTries2: 'Rehearsed {tries} {tries2}',
   rightStick: 'Right stick',
   rightStickTheArrowsCamera: ', right stick the arrows, camera',
   shift: 'Shift',
@@ -89,8 +87,6 @@ export const EN = {
   thisStickProfileIsSlower:
     'This stick profile is slower than the move asks. Choose a faster one, or plan the move slower.',
   throughTheLens: 'Through the lens',
-  time: 'time',
-  times: 'times',
   today: 'Today',
   touchedTheGround: 'Touched the ground',
   turnTheWheelForThe: 'Turn the wheel for the camera up, or skip it.',
@@ -116,4 +112,9 @@ export const EN = {
   rehearsedTriesCount: 'Rehearsed tries count as practice',
   aThirdOfATake:
     'A try counts a third of a take in the air towards the level of its move and the keeper rate: own estimate.',
+  rehearsedTimes: 'Rehearsed {tries, plural, one {once} other {# times}}.',
+  rehearsedTimesBest: 'Rehearsed {tries, plural, one {once} other {# times}}, best {best}.',
+  clickOnBeats: 'Click on every beat',
+  clickOnSeconds: 'Click on every second',
+  countNumber: 'count {count}, beat',
 } as const;

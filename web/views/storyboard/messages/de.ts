@@ -37,5 +37,9 @@ const DE: Texts<typeof EN> = {
   untitled: 'ohne Titel',
   webmOfSize: 'WebM, {megabytes} MB',
   asRehearsed: '{n, plural, one {Eine Einstellung} other {# Einstellungen}} wie geprobt',
+  path: 'Weg',
+  frame: 'Bild',
+  onTheCards: 'Bild auf den Karten',
+  rehearsedMark: 'geprobt, {mark}',
 };
 export default DE;

@@ -32,4 +32,8 @@ export const EN = {
   untitled: 'untitled',
   webmOfSize: 'WebM, {megabytes} MB',
   asRehearsed: '{n, plural, one {One shot} other {# shots}} as rehearsed',
+  path: 'Path',
+  frame: 'Frame',
+  onTheCards: 'Picture on the cards',
+  rehearsedMark: 'rehearsed, {mark}',
 } as const;
