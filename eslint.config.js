@@ -309,6 +309,16 @@ const frontDoors = {
   message: 'Import a room by its front door.',
 };
 
+/** What a step is called is read where it is taken back: it stands in the message files like every other text. */
+const bareLabel = [
+  'CallExpression[callee.property.name="edit"] > Literal.arguments:nth-child(4)',
+  'CallExpression[callee.property.name=/^(commit|remove)$/] > Literal.arguments:first-child',
+  'CallExpression[callee.name="commit"] > Literal.arguments:first-child',
+  'CallExpression[callee.property.name="create"] > Literal.arguments:nth-child(3)',
+  'AssignmentPattern[left.name="label"] > Literal',
+  'Property[key.name="say"] > Literal.value',
+].map((selector) => ({ selector, message: 'What a person reads stands in the message files.' }));
+
 export default ts.config(
   { ignores: ['node_modules', 'dist', 'data', '.cache', 'test-results', 'playwright-report'] },
   js.configs.recommended,
@@ -344,6 +354,14 @@ export default ts.config(
     // A setup function is a scope that small functions share, not a procedure: it may be longer than a screen.
     files: ['web/stores/*.ts', 'web/**/use*.ts', 'server/routes/*.ts', 'demo/*.ts', 'core/story/coverage.ts'],
     rules: { 'max-lines-per-function': ['error', { max: 150, skipBlankLines: true, skipComments: true }] },
+  },
+  {
+    files: ['web/**/*.{ts,vue}'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': ['error', ...bareLabel],
+      'vue/no-restricted-syntax': ['error', ...bareLabel],
+    },
   },
   {
     files: ['**/*.vue'],

@@ -1,174 +1,93 @@
 import { mkdir, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { chromium, type Page } from '@playwright/test';
+import { chromium, type Browser, type Page } from '@playwright/test';
 import pino from 'pino';
 import { demoFilm } from '../demo';
 import { flownDemoFilm } from '../demo/flown';
-import { start } from '../server/start';
+import { start, type Running } from '../server/start';
+import { PICTURES, SHEETS, type Picture, type Sheet } from './pictures';
 
-interface Shot {
-  readonly name: string;
-  readonly path: string;
-  readonly width?: number;
-  readonly height?: number;
-  /** The film after its first day. */
-  readonly flown?: boolean;
-  readonly theme?: 'dusk' | 'noon';
-  readonly act?: (page: Page) => Promise<void>;
+/** Lays pictures beside each other, each at half its size. */
+const drawSheet = async (
+  browser: Browser,
+  { columns, parts }: Sheet,
+  taken: ReadonlyMap<string, Buffer>,
+  path: string,
+): Promise<void> => {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const pictures = parts.map(
+    (name) => `<img src="data:image/png;base64,${taken.get(name)?.toString('base64') ?? ''}">`,
+  );
+  await page.setContent(
+    `<style>body{margin:0;display:grid;grid-template-columns:repeat(${columns},1fr);gap:8px;background:#0d0b10}img{width:100%;display:block}</style>${pictures.join('')}`,
+  );
+  await page.screenshot({ path, fullPage: true });
+  await page.close();
+};
+
+/** What a picture is taken with: the application, and the film the pictures are of. */
+interface Studio {
+  readonly browser: Browser;
+  readonly running: Running;
+  readonly film: string;
+  /** Every picture at the size of a phone. */
+  readonly phone: boolean;
 }
 
-const pick =
-  (title: string) =>
-  async (page: Page): Promise<void> => {
-    await page
-      .getByRole('button', { name: new RegExp(title) })
-      .first()
-      .click();
-  };
-
-/** Opens the preview of a shot at a share of its move. */
-const seeing =
-  (title: string, share: number) =>
-  async (page: Page): Promise<void> => {
-    await pick(title)(page);
-    await page.keyboard.press('p');
-    const strip = page.getByRole('slider', { name: 'Second of the move' });
-    await strip.waitFor();
-    await page.locator('canvas').waitFor();
-    const box = await strip.boundingBox();
-    if (box) await page.mouse.click(box.x + box.width * share, box.y + 30);
-  };
-
-/** The flying card of a shot, in the air. */
-const flyingOf =
-  (title: string) =>
-  async (page: Page): Promise<void> => {
-    const card = page.getByRole('heading', { level: 1 });
-    while (!(await card.textContent())?.includes(title))
-      await page.getByRole('button', { name: 'Next shot' }).click();
-    await page.getByRole('button', { name: 'Take off' }).click();
-    await page.getByRole('button', { name: 'Recording?' }).click();
-  };
-
-/** A day by the simulated aircraft, its card matched and named: the board of the cut with pictures of its clips. */
-const covered = async (page: Page): Promise<void> => {
-  await page.getByRole('button', { name: 'Simulated aircraft' }).click();
-  await page.getByRole('button', { name: 'Fly the whole day' }).click();
-  await page.keyboard.press('Escape');
-  await page.goto(page.url().replace(/field.*$/, 'footage'));
-  await page.getByRole('button', { name: 'Simulated card' }).click();
-  await page.getByRole('button', { name: 'Name the takes' }).click({ timeout: 120_000 });
-  await page.getByRole('progressbar').waitFor({ state: 'hidden', timeout: 120_000 });
-  await page.getByRole('heading', { name: 'Card to shots' }).evaluate((e) => {
-    e.scrollIntoView();
+const openPage = async ({ browser, running, film, phone }: Studio, picture: Picture): Promise<Page> => {
+  const page = await browser.newPage({
+    viewport: phone
+      ? { width: 390, height: 844 }
+      : { width: picture.width ?? 1280, height: picture.height ?? 800 },
   });
+  page.on('console', (m) => {
+    if (m.type() === 'error') console.error(`${picture.name}: ${m.text()}`);
+  });
+  page.on('pageerror', (e) => console.error(`${picture.name}: ${e.message}`));
+  await page.addInitScript((theme) => localStorage.setItem('dusk-theme', theme), picture.theme ?? 'dusk');
+  // What was flown teaches the kit: it comes only when its picture is taken, after all others.
+  const copy = picture.flown ? flownDemoFilm() : picture.own ? demoFilm() : null;
+  const id = copy ? await running.films.importFile(copy, 'demo') : film;
+  await page.goto(running.address + (picture.path === '/' ? '/' : `/film/${id}${picture.path}`));
+  await page
+    .locator(picture.path === '' ? '.shot-card' : 'main')
+    .first()
+    .waitFor();
+  await page.evaluate(() => document.fonts.ready);
+  // Sentences come after the first view; a picture without them would show empty lines.
+  if (picture.path !== '/')
+    await page.waitForFunction(() => performance.getEntriesByName('messages').length > 0);
+  return page;
 };
 
-/** A shot that is flown along its line in the cockpit. */
-const rehearsed = async (page: Page): Promise<void> => {
-  await pick('Round the incline house')(page);
-  await page.getByRole('link', { name: 'Rehearse' }).last().click();
-  await page.locator('canvas').waitFor();
-  await page.getByText('Ghost on the line').click();
-  await page.getByRole('button', { name: 'Watch the line' }).click();
-  await page.waitForFunction(
-    () => Number.parseFloat(document.querySelector('.figures b')?.textContent ?? '') > 4,
+/** @param path where it is kept by itself; null for a part of a sheet */
+const take = async (studio: Studio, picture: Picture, path: string | null): Promise<Buffer> => {
+  const page = await openPage(studio, picture);
+  if (picture.act) await picture.act(page, studio.running);
+  await page.waitForLoadState('networkidle');
+  // A verdict is looked for beside the page; the picture shows what a person sees once it is there.
+  await page.waitForFunction(() => !document.body.innerText.includes('Not known yet'));
+  await page.mouse.move(0, 0);
+  await page.evaluate(
+    () =>
+      new Promise((done) => {
+        requestAnimationFrame(() => requestAnimationFrame(done));
+      }),
   );
+  const bytes = await page.screenshot(path ? { path } : {});
+  await page.close();
+  return bytes;
 };
-
-const SHOTS: readonly Shot[] = [
-  {
-    name: 'start',
-    path: '/',
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Create film' }).waitFor();
-    },
-  },
-  { name: 'overview', path: '/overview' },
-  { name: 'shots', path: '', act: pick('Meadow to arches') },
-  {
-    name: 'moves',
-    path: '',
-    act: async (page) => {
-      await pick('Round the incline house')(page);
-      await page.keyboard.press('m');
-      await page.getByRole('dialog').getByRole('searchbox').waitFor();
-    },
-  },
-  { name: 'preview', path: '', act: seeing('Meadow to arches', 0.62) },
-  { name: 'storyboard', path: '/storyboard' },
-  {
-    name: 'map',
-    path: '/map',
-    act: async (page) => {
-      await page
-        .locator('.list')
-        .getByRole('button', { name: /Signal hut, smoke/ })
-        .click();
-      await page.locator('[data-code="site.clearance"]').waitFor();
-    },
-  },
-  {
-    name: 'light',
-    path: '/light',
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Salt pans' }).click();
-      await page.locator('.apexcharts-series path').first().waitFor();
-      await page.locator('.lane .wish').first().waitFor();
-    },
-  },
-  {
-    name: 'flights',
-    path: '/flights',
-    act: async (page) => {
-      await page.locator('.apexcharts-series path').first().waitFor();
-    },
-  },
-  {
-    name: 'flights-proposal',
-    path: '/flights',
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Plan the day' }).click();
-      await page.getByRole('button', { name: 'Apply plan' }).waitFor();
-      await page.locator('.apexcharts-series path').first().waitFor();
-    },
-  },
-  {
-    name: 'chances',
-    path: '/flights',
-    act: async (page) => {
-      await page.getByRole('tab', { name: 'Chances' }).click();
-      await page.locator('.apexcharts-series path').first().waitFor();
-    },
-  },
-  {
-    name: 'checks',
-    path: '/checks',
-    act: async (page) => {
-      await page.getByRole('button', { name: /At the launch point/ }).click();
-      await page.getByText('still being looked at').first().waitFor({ state: 'hidden' });
-      for (let i = 0; i < 4; i += 1)
-        await page.getByRole('button', { name: 'Pass', exact: true }).nth(i).click();
-      await page.locator('main').evaluate((e) => e.scrollTo(0, 0));
-    },
-  },
-  { name: 'kit', path: '/kit' },
-  { name: 'field', path: '/field', theme: 'noon', act: flyingOf('Meadow to arches') },
-  { name: 'phone-field', path: '/field', width: 390, height: 844, act: flyingOf('Meadow to arches') },
-  { name: 'rehearse', path: '', act: rehearsed },
-  { name: 'phone-shots', path: '', width: 390, height: 844 },
-  // From here on the film has been flown.
-  { name: 'footage', path: '/field', act: covered },
-  { name: 'debrief', path: '/debrief', flown: true },
-];
 
 /** Pictures of the main views from the made-up film. Names on the command line choose some; --to puts them elsewhere, --phone takes them at its size. */
 const run = async (): Promise<void> => {
   const args = process.argv.slice(2);
   const to = args.find((a) => a.startsWith('--to='))?.slice(5) ?? 'docs/screenshots';
-  const phone = args.includes('--phone');
   const wanted = args.filter((a) => !a.startsWith('--'));
+  // A sheet that is asked for asks for its parts.
+  const sheets = SHEETS.filter((s) => wanted.length === 0 || wanted.includes(s.name));
+  const asked = new Set([...wanted, ...sheets.flatMap((s) => s.parts)]);
   const dataDir = await mkdtemp(join(tmpdir(), 'dusk-shots-'));
   let film = '';
   const running = await start(
@@ -183,42 +102,17 @@ const run = async (): Promise<void> => {
     args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update'],
   });
   await mkdir(to, { recursive: true });
-  for (const shot of SHOTS.filter((s) => wanted.length === 0 || wanted.includes(s.name))) {
-    const page = await browser.newPage({
-      viewport: phone
-        ? { width: 390, height: 844 }
-        : { width: shot.width ?? 1280, height: shot.height ?? 800 },
-    });
-    page.on('console', (m) => {
-      if (m.type() === 'error') console.error(`${shot.name}: ${m.text()}`);
-    });
-    page.on('pageerror', (e) => console.error(`${shot.name}: ${e.message}`));
-    await page.addInitScript((theme) => localStorage.setItem('dusk-theme', theme), shot.theme ?? 'dusk');
-    // What was flown teaches the kit: it comes only when its picture is taken, after all others.
-    const id = shot.flown ? await running.films.importFile(flownDemoFilm(), 'demo') : film;
-    await page.goto(running.address + (shot.path === '/' ? '/' : `/film/${id}${shot.path}`));
-    await page
-      .locator(shot.path === '' ? '.shot-card' : 'main')
-      .first()
-      .waitFor();
-    await page.evaluate(() => document.fonts.ready);
-    // Sentences come after the first view; a picture without them would show empty lines.
-    if (shot.path !== '/')
-      await page.waitForFunction(() => performance.getEntriesByName('messages').length > 0);
-    if (shot.act) await shot.act(page);
-    await page.waitForLoadState('networkidle');
-    // A verdict is looked for beside the page; the picture shows what a person sees once it is there.
-    await page.waitForFunction(() => !document.body.innerText.includes('Not known yet'));
-    await page.mouse.move(0, 0);
-    await page.evaluate(
-      () =>
-        new Promise((done) => {
-          requestAnimationFrame(() => requestAnimationFrame(done));
-        }),
-    );
-    await page.screenshot({ path: join(to, `${shot.name}.png`) });
-    await page.close();
-    console.log(`${to}/${shot.name}.png`);
+  const studio: Studio = { browser, running, film, phone: args.includes('--phone') };
+  const taken = new Map<string, Buffer>();
+  for (const picture of PICTURES.filter((p) => wanted.length === 0 || asked.has(p.name))) {
+    const alone = !picture.part || wanted.includes(picture.name);
+    const path = join(to, `${picture.name}.png`);
+    taken.set(picture.name, await take(studio, picture, alone ? path : null));
+    console.log(alone ? path : `part ${picture.name}`);
+  }
+  for (const sheet of sheets) {
+    await drawSheet(browser, sheet, taken, join(to, `${sheet.name}.png`));
+    console.log(`${to}/${sheet.name}.png`);
   }
   await browser.close();
   await running.stop();

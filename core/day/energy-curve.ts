@@ -87,7 +87,9 @@ export const energyCurve = (
   const criticalWh = ratedWh * CRITICAL_SHARE;
   const { reserveWh } = flight.supply;
   const noReturn = steps.find((s) => s.leftWh < s.homeWh + criticalWh) ?? null;
-  const turn = steps.find((s) => s.leftWh < s.homeWh + reserveWh);
+  // The step before the first that is short: never too late.
+  const short = steps.findIndex((s) => s.leftWh < s.homeWh + reserveWh);
+  const turn = short < 0 ? undefined : steps[Math.max(0, short - 1)];
   steps.push({
     tS: flight.seconds,
     leftWh: flight.supply.availableWh - flight.usedWh,

@@ -41,15 +41,21 @@ describe('the battery of a flight in the air', () => {
           const shown = { atS: 0, share };
           const now = inTheAir(curve, full, tS, shown);
           reached.when(now.phase, true);
-          if (now.phase === 'fly') expect(now.turnBackInS === null || now.turnBackInS > 0).toBe(true);
-          else expect(now.turnBackInS).toBe(0);
+          if (now.phase !== 'fly') expect(now.turnBackInS).toBe(0);
+          else {
+            // At that second the pack holds just the way home and the reserve, also later than the plan ends.
+            const then = inTheAir(curve, full, tS + now.turnBackInS!, shown);
+            reached.when('past the plan', tS + now.turnBackInS! > flight.seconds);
+            expect(then.leftWh).toBeCloseTo(then.homeWh + curve.reserveWh, 6);
+            expect(inTheAir(curve, full, tS + now.turnBackInS! + 1, shown).phase).not.toBe('fly');
+          }
           // Less on the display is never a later turn.
           const less = inTheAir(curve, full, tS, { atS: 0, share: Math.max(0, share - 0.1) });
           expect(rank[less.phase]).toBeGreaterThanOrEqual(rank[now.phase]);
           expect(less.turnBackInS ?? Infinity).toBeLessThanOrEqual((now.turnBackInS ?? Infinity) + 1e-9);
         }),
       );
-    for (const phase of Object.keys(rank)) reached.atLeast(phase, 8);
+    for (const phase of [...Object.keys(rank), 'past the plan']) reached.atLeast(phase, 8);
   });
 
   it('stands at what the display showed, from the second it was entered', () => {

@@ -13,7 +13,10 @@ export interface AirState {
   readonly share: number;
   /** What the way home takes from where the plan has it now, Wh. */
   readonly homeWh: number;
-  /** Seconds until one has to turn back to land with the reserve; 0 when that is past, null where the plan never comes to it. */
+  /**
+   * Seconds until one has to turn back to land with the reserve; 0 when that is past. Longer out than planned, the pack is taken to
+   * fall on as it does on the whole; null where it does not fall at all.
+   */
   readonly turnBackInS: number | null;
   readonly phase: 'fly' | 'turn-back' | 'reserve';
 }
@@ -41,6 +44,30 @@ const abroad = (steps: readonly EnergyStep[]): readonly EnergyStep[] => {
   return out.length > 0 ? out : steps;
 };
 
+/** Far enough past the plan to see how the pack falls on, s. */
+const BEYOND_S = 60;
+
+/**
+ * The second at which nothing is left to spare, later than one at which there is: straight between the steps of the curve, and
+ * on past its end as it falls there.
+ */
+const turnAt = (
+  steps: readonly EnergyStep[],
+  fromS: number,
+  spare: (tS: number) => number,
+): number | null => {
+  const endS = Math.max(fromS, steps.at(-1)?.tS ?? 0);
+  let a = fromS;
+  for (const b of [...steps.map((s) => s.tS).filter((tS) => tS > fromS), endS, endS + BEYOND_S]) {
+    const [had, has] = [spare(a), spare(b)];
+    const crossing = a + ((b - a) * had) / (had - has);
+    if (has < 0) return Number.isFinite(crossing) ? crossing : a;
+    if (b > endS) return had > has ? crossing : null;
+    a = b;
+  }
+  return null;
+};
+
 /**
  * Charge, way home and time to turn back at a second of a flight, as planned; shifted by what the display showed where somebody
  * entered it. The display of the aircraft itself counts.
@@ -60,16 +87,13 @@ export const inTheAir = (
   };
   const offWh = shown ? shown.share * fullWh - left(shown.atS) : 0;
   const leftWh = left(elapsedS) + offWh;
-  const short = (tS: number): boolean => left(tS) + offWh < home(tS) + reserveWh;
-  const endS = steps.at(-1)?.tS ?? 0;
-  const turnS = short(elapsedS)
-    ? elapsedS
-    : ([...steps.map((s) => s.tS), endS].find((tS) => tS > elapsedS && short(tS)) ?? null);
+  const spare = (tS: number): number => left(tS) + offWh - home(tS) - reserveWh;
+  const turnS = spare(elapsedS) < 0 ? elapsedS : turnAt(steps, elapsedS, spare);
   return {
     leftWh: Math.max(0, leftWh),
     share: Math.max(0, Math.min(1, leftWh / Math.max(1e-9, fullWh))),
     homeWh: home(elapsedS),
     turnBackInS: turnS === null ? null : Math.max(0, turnS - elapsedS),
-    phase: leftWh < reserveWh ? 'reserve' : short(elapsedS) ? 'turn-back' : 'fly',
+    phase: leftWh < reserveWh ? 'reserve' : spare(elapsedS) < 0 ? 'turn-back' : 'fly',
   };
 };

@@ -153,12 +153,21 @@ const histogramOf = (minutes: readonly number[]): RiskAnswer['histogram'] => {
   return counts.map((runs, i) => ({ fromMin: low + i * width, toMin: low + (i + 1) * width, runs }));
 };
 
+/** How many days are thrown between two reports. */
+const REPORT_RUNS = 100;
+
 /**
  * Throws the dice for a day many times: takes until one is kept, set-ups that last longer, packs that hold less, air that takes
  * more. A shot counts as in the can when one take is kept before its light goes and before the pack is at its reserve.
  * @param random numbers in [0, 1), seeded by the caller: the same give the same answer
+ * @param report is told the share that is thrown, now and then
  */
-export const simulate = (day: RiskDay, runs: number, random: () => number): RiskAnswer => {
+export const simulate = (
+  day: RiskDay,
+  runs: number,
+  random: () => number,
+  report: (share: number) => void = () => undefined,
+): RiskAnswer => {
   const minutes: number[] = [];
   const left: number[] = [];
   const packs: number[] = [];
@@ -169,6 +178,7 @@ export const simulate = (day: RiskDay, runs: number, random: () => number): Risk
   let [allMusts, all] = [0, 0];
   const never = day.unplanned.some((u) => u.must);
   for (let i = 0; i < runs; i += 1) {
+    if (i % REPORT_RUNS === 0) report(i / runs);
     const run = once(day, random);
     minutes.push(run.airS / 60);
     left.push(day.meanW > 0 ? (run.leftWh / day.meanW) * 60 : 0);

@@ -92,13 +92,18 @@ export const useFilm = defineStore('film', () => {
   const commit = (label: string, changes: readonly WantedChange[], gesture = ''): Fault[] =>
     session.commit(label, changes, gesture);
   /** Changes fields of a row. Quick changes of the same fields become one step. */
-  const edit = <K extends EntityKind>(kind: K, id: string, fields: Fields<K>, label = 'change'): Fault[] => {
+  const edit = <K extends EntityKind>(
+    kind: K,
+    id: string,
+    fields: Fields<K>,
+    label = tr('change'),
+  ): Fault[] => {
     const now = rows.at(kind, id);
     if (!now) return [{ path: '', say: tr('itIsNotThereAny') }];
     const gesture = `${kind}:${id}:${Object.keys(fields).join()}`;
     return commit(label, [{ kind, id, after: { ...now, ...fields } }], gesture);
   };
-  const create = <K extends EntityKind>(kind: K, value: Entity<K>, label = 'add'): Fault[] =>
+  const create = <K extends EntityKind>(kind: K, value: Entity<K>, label = tr('addLower')): Fault[] =>
     commit(label, [{ kind, id: value.id, after: value as Thing }]);
   const remove = (label: string, gone: readonly { kind: EntityKind; id: string }[]): Fault[] =>
     commit(

@@ -38,13 +38,18 @@ const plan = {
       return now < until;
     });
   },
-  chances(day: RiskDay): Chances {
-    const plain = simulate(day, RUNS, seeded());
+  /** @param tell hears now and then what share of the days is thrown */
+  chances(day: RiskDay, tell: (share: number) => void): Chances {
     const less = withTakeLess(day);
+    const questions = less ? 3 : 2;
+    const part = (nth: number) => (share: number) => {
+      tell((nth + share) / questions);
+    };
+    const plain = simulate(day, RUNS, seeded(), part(0));
     return {
       plain,
-      packMore: simulate(withPackMore(day, plain.missing), RUNS, seeded()),
-      takeLess: less && { id: less.id, answer: simulate(less.day, RUNS, seeded()) },
+      packMore: simulate(withPackMore(day, plain.missing), RUNS, seeded(), part(1)),
+      takeLess: less && { id: less.id, answer: simulate(less.day, RUNS, seeded(), part(2)) },
     };
   },
 };

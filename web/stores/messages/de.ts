@@ -48,5 +48,7 @@ const DE: Texts<typeof EN> = {
   warnings: ': Warnungen',
   withACare: 'mit Achtung',
   withAStop: 'mit Halt',
+  change: 'Änderung',
+  addLower: 'neuer Eintrag',
 };
 export default DE;

@@ -45,4 +45,6 @@ export const EN = {
   warnings: ': warnings',
   withACare: 'with a care',
   withAStop: 'with a stop',
+  change: 'change',
+  addLower: 'new entry',
 } as const;

@@ -230,7 +230,7 @@ const clock = (ms: number | null): string =>
                 fps = v;
                 return [];
               }
-              return [{ path: '', say: 'Frames a second, above 0.' }];
+              return [{ path: '', say: tr('framesASecondAboveNothing') }];
             }
           "
         />

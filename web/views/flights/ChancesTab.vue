@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { riskDay } from '@core/risk';
+import 'element-plus/es/components/progress/style/css';
+import { ElProgress } from 'element-plus';
+import { proxy } from 'comlink';
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
+import DataTable from '../../parts/DataTable.vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
@@ -8,6 +12,7 @@ import { planWorker, type PlanWorker } from '../../composables/plan-worker';
 import { useDerivedFilm } from '../../stores/derived-film';
 import type { Chances } from '../../workers/plan.worker';
 import type { Day } from './useDay';
+import type { TableColumn } from '../../parts/table-column';
 import { tr } from './messages';
 import { fixed, grouped } from '../../format';
 
@@ -20,6 +25,8 @@ const derivedFilm = useDerivedFilm();
 const answer = shallowRef<Chances | null>(null);
 const busy = ref(false);
 const empty = ref(false);
+/** Share of the days that is thrown, %. */
+const thrown = ref(0);
 let beside: PlanWorker | null = null;
 const end = (): void => {
   beside?.end();
@@ -36,12 +43,22 @@ const ask = async (): Promise<void> => {
   }
   const mine = (beside = planWorker());
   busy.value = true;
-  const told = await mine.remote.chances(JSON.parse(JSON.stringify(day)));
+  thrown.value = 0;
+  const told = await mine.remote.chances(
+    JSON.parse(JSON.stringify(day)),
+    proxy((share) => {
+      if (mine === beside) thrown.value = Math.round(100 * share);
+    }),
+  );
   if (mine === beside) {
     answer.value = told;
     busy.value = false;
     end();
   }
+};
+const cancel = (): void => {
+  end();
+  busy.value = false;
 };
 onBeforeUnmount(end);
 onMounted(ask);
@@ -117,6 +134,22 @@ const options = {
   },
   yaxis: { labels: { formatter: (v: number) => v.toFixed(0) } },
 };
+const figures = computed(() => {
+  const a = answer.value?.plain;
+  return a
+    ? ([
+        { name: tr('inTheAir'), of: a.minutes, quantity: 'minutes' },
+        { name: tr('leftOnPacks'), of: a.minutesLeft, quantity: 'minutes' },
+        { name: tr('packsFlown'), of: a.packs, quantity: 'count' },
+      ] as const)
+    : [];
+});
+const COLUMNS = computed((): readonly TableColumn<'name' | 'p10' | 'p50' | 'p90'>[] => [
+  { key: 'name', label: '', minWidth: 110 },
+  { key: 'p10', label: tr('figure1Of10Below'), figure: true, minWidth: 84 },
+  { key: 'p50', label: tr('halfBelow'), figure: true, minWidth: 84 },
+  { key: 'p90', label: tr('figure9Of10Below'), figure: true, minWidth: 84 },
+]);
 const hands = computed(() => film.list('pilot').find((p) => p.id === film.film?.pilotId)?.name ?? null);
 const missing = computed(
   () => answer.value?.plain.missing.filter((m) => m.chance >= 0.005).slice(0, 12) ?? [],
@@ -148,31 +181,12 @@ const missing = computed(
           />
         </section>
         <section :aria-label="tr('figures')">
-          <table>
-            <thead>
-              <tr>
-                <th />
-                <th scope="col">{{ tr('figure1Of10Below') }}</th>
-                <th scope="col">{{ tr('halfBelow') }}</th>
-                <th scope="col">{{ tr('figure9Of10Below') }}</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr
-                v-for="[name, p, q] in [
-                  ['in the air', answer.plain.minutes, 'minutes'],
-                  ['left on packs', answer.plain.minutesLeft, 'minutes'],
-                  ['packs flown', answer.plain.packs, 'count'],
-                ] as const"
-                :key="name"
-              >
-                <th scope="row">{{ name }}</th>
-                <td><Fig :value="p.p10" :quantity="q" /></td>
-                <td><Fig :value="p.p50" :quantity="q" /></td>
-                <td><Fig :value="p.p90" :quantity="q" /></td>
-              </tr>
-            </tbody>
-          </table>
+          <DataTable :rows="figures" :columns="COLUMNS" :key-of="(f) => f.name">
+            <template #name="{ row }">{{ row.name }}</template>
+            <template #p10="{ row }"><Fig :value="row.of.p10" :quantity="row.quantity" /></template>
+            <template #p50="{ row }"><Fig :value="row.of.p50" :quantity="row.quantity" /></template>
+            <template #p90="{ row }"><Fig :value="row.of.p90" :quantity="row.quantity" /></template>
+          </DataTable>
           <h2>{{ tr('whatFallsOut') }}</h2>
           <p v-if="missing.length === 0" class="quiet">{{ tr('nothingWorthNaming') }}</p>
           <ol v-else class="missing">
@@ -188,7 +202,12 @@ const missing = computed(
         {{ tr('aShotCountsWhenOne', { hands: hands ?? tr('anAveragePilot') }) }}
       </p>
     </template>
-    <p v-else class="quiet" role="status">{{ tr('throwingTheDice') }}</p>
+    <template v-else-if="busy">
+      <p class="quiet" role="status">{{ tr('throwingTheDice') }}</p>
+      <ElProgress :percentage="thrown" :aria-label="tr('throwingTheDice')" />
+      <button class="btn end" @click="cancel">{{ tr('cancel') }}</button>
+    </template>
+    <button v-else class="btn end" @click="ask">{{ tr('throwTheDice') }}</button>
   </div>
 </template>
 
@@ -222,21 +241,6 @@ h2 {
 }
 .two > * {
   min-width: 0;
-}
-table {
-  border-collapse: collapse;
-  font-size: 13.5px;
-  margin-bottom: 12px;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 2px 16px 2px 0;
-}
-thead th {
-  color: var(--chalk-2);
-  font-size: 12px;
 }
 .missing {
   list-style: none;
@@ -282,5 +286,8 @@ thead th {
   .name {
     min-height: var(--touch);
   }
+}
+.end {
+  justify-self: start;
 }
 </style>

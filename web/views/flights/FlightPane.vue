@@ -180,13 +180,13 @@ const onWay = computed(() => {
         :label="tr('shotComes')"
         :value="shot.turn"
         :options="TURNS"
-        :save="(v) => film.edit('shot', shot?.id ?? '', { turn: v }, 'turn')"
+        :save="(v) => film.edit('shot', shot?.id ?? '', { turn: v }, tr('turnOfShot'))"
       />
       <PickField
         :label="tr('notBeforeShot')"
         :value="shot.afterId"
         :options="others"
-        :save="(v) => film.edit('shot', shot?.id ?? '', { afterId: v }, 'turn')"
+        :save="(v) => film.edit('shot', shot?.id ?? '', { afterId: v }, tr('turnOfShot'))"
       />
     </div>
     <div class="turn">

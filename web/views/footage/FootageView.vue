@@ -6,7 +6,7 @@ import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
 import { useDeferred } from '../../composables/deferred';
 import { readTakeLog } from '../../exchange/take-log';
-import { counted, RATING_WORDS } from '../../format';
+import { counted, RATING_WORDS, REASON_WORDS } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import TextField from '../../parts/TextField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
@@ -124,21 +124,22 @@ const bringIn = async (event: Event): Promise<void> => {
                 <div v-for="(t, i) in l.flown" :key="t.id" class="take">
                   <span class="which"
                     ><b>{{ i + 1 }}</b> {{ clockText(t.utcMs, l.zone) }} {{ RATING_WORDS[t.rating]
-                    }}{{ t.reversed ? tr('reversed') : '' }}{{ t.reason ? `, ${t.reason}` : '' }}</span
+                    }}{{ t.reversed ? tr('reversed') : ''
+                    }}{{ t.reason ? `, ${REASON_WORDS[t.reason]}` : '' }}</span
                   >
                   <TextField
                     :label="tr('clipOfTakeValueOf', { value: i + 1, number: l.number })"
                     :value="t.clip"
                     bare
                     :placeholder="tr('clipNameOnTheCard')"
-                    :save="(clip) => store.edit('take', t.id, { clip }, 'clip name')"
+                    :save="(clip) => store.edit('take', t.id, { clip }, tr('clipName'))"
                   />
                   <TextField
                     :label="tr('notesOnTakeValueOf', { value: i + 1, number: l.number })"
                     :value="t.notes"
                     bare
                     :placeholder="tr('notesForTheEdit')"
-                    :save="(notes) => store.edit('take', t.id, { notes }, 'notes')"
+                    :save="(notes) => store.edit('take', t.id, { notes }, tr('takeNotes'))"
                   />
                 </div>
               </td>

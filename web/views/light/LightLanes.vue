@@ -86,7 +86,7 @@ const pin = (id: string, text: string) =>
         :label="tr('whatNumberWants', { number: r.s.number })"
         :value="r.s.facts.shot.wants"
         :options="WISHES"
-        :save="(v) => film.edit('shot', r.id, { wants: v }, 'light')"
+        :save="(v) => film.edit('shot', r.id, { wants: v }, tr('lightWantedLower'))"
       />
       <button
         v-if="timed !== r.id"

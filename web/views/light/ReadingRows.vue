@@ -104,7 +104,7 @@ const add = (): void => {
         <button
           class="btn bare"
           :aria-label="tr('removeReadingOfClock', { clock: clock(r.utcMs) })"
-          @click="film.remove('reading', [{ kind: 'reading', id: r.id }])"
+          @click="film.remove(tr('meterReading'), [{ kind: 'reading', id: r.id }])"
         >
           {{ tr('remove') }}
         </button>

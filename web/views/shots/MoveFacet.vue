@@ -59,8 +59,9 @@ const TOPS: Readonly<Record<string, number>> = {
 const topOf = (p: MoveParameter): number => p.usualMax ?? TOPS[p.quantity] ?? p.max;
 
 type ShotFields = Parameters<typeof film.edit<'shot'>>[2];
-const set = (fields: ShotFields, label = 'change') => film.edit('shot', stored.value.id, fields, label);
-const setMove = (fields: Partial<Shot['move']>, label = 'move') =>
+const set = (fields: ShotFields, label = tr('changeLower')) =>
+  film.edit('shot', stored.value.id, fields, label);
+const setMove = (fields: Partial<Shot['move']>, label = tr('moveLower')) =>
   set({ move: { ...stored.value.move, ...fields } }, label);
 const setValue = (id: string, value: number) =>
   setMove({ values: { ...stored.value.move.values, [id]: value } });

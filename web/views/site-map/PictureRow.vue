@@ -48,10 +48,7 @@ const metresPerPixel = computed(() => {
         @click="turn"
       >
         {{ open ? tr('done') : tr('pins') }}</button
-      ><button
-        class="btn"
-        @click="film.remove('take the picture away', [{ kind: 'picture', id: picture.id }])"
-      >
+      ><button class="btn" @click="film.remove(tr('pictureDeleted'), [{ kind: 'picture', id: picture.id }])">
         {{ tr('delete') }}
       </button>
     </div>

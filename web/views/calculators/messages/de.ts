@@ -83,5 +83,6 @@ const DE: Texts<typeof EN> = {
   'tilt.racing': 'Rennen',
   'tilt.long-range': 'Langstrecke',
   'tilt.wing': 'Nurflügel',
+  framesASecondAboveNothing: 'Bilder je Sekunde, über 0.',
 };
 export default DE;

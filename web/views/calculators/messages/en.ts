@@ -78,4 +78,5 @@ export const EN = {
   'tilt.racing': 'Racing',
   'tilt.long-range': 'Long range',
   'tilt.wing': 'Wing',
+  framesASecondAboveNothing: 'Frames a second, above 0.',
 } as const;

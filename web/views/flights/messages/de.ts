@@ -287,5 +287,10 @@ const DE: Texts<typeof EN> = {
   withoutAPlan: 'ohne Plan',
   wouldHold: 'würde passen',
   wouldLandWithLandsWith: 'würde mit {landsWith} % landen',
+  cancel: 'Abbrechen',
+  throwTheDice: 'Würfeln',
+  leftOnPacks: 'in den Akkus übrig',
+  packsFlown: 'geflogene Akkus',
+  turnOfShot: 'Platz der Einstellung',
 };
 export default DE;

@@ -281,4 +281,9 @@ export const EN = {
   withoutAPlan: 'without a plan',
   wouldHold: 'would hold',
   wouldLandWithLandsWith: 'would land with {landsWith} %',
+  cancel: 'Cancel',
+  throwTheDice: 'Throw the dice',
+  leftOnPacks: 'left on packs',
+  packsFlown: 'packs flown',
+  turnOfShot: 'turn of the shot',
 } as const;

@@ -157,5 +157,7 @@ const DE: Texts<typeof EN> = {
   pictureOfClip: 'Bild von {clip}',
   exposureByMinute: 'Belichtung nach Minuten',
   languageOfDocuments: 'Sprache',
+  clipName: 'Clipname',
+  takeNotes: 'Notizen zum Take',
 };
 export default DE;

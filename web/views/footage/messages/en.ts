@@ -153,4 +153,6 @@ export const EN = {
   pictureOfClip: 'Picture of {clip}',
   exposureByMinute: 'Exposure by minute',
   languageOfDocuments: 'Language',
+  clipName: 'clip name',
+  takeNotes: 'notes on the take',
 } as const;

@@ -142,5 +142,6 @@ const DE: Texts<typeof EN> = {
   whiteNightTheSkyKeeps: 'Weiße Nacht: der Himmel bleibt bis zum Morgen dämmrig.',
   window: 'Zeitfenster',
   yourMeter: 'Dein Belichtungsmesser',
+  lightWantedLower: 'gewünschtes Licht',
 };
 export default DE;

@@ -139,4 +139,5 @@ export const EN = {
   whiteNightTheSkyKeeps: 'White night: the sky keeps its twilight until morning.',
   window: 'window',
   yourMeter: 'Your meter',
+  lightWantedLower: 'light wanted',
 } as const;

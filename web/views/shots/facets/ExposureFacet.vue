@@ -246,14 +246,14 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         :label="tr('fillsThePicture')"
         :value="stored.surface"
         :options="choices(SURFACE_WORDS)"
-        :save="(v) => film.edit('shot', stored.id, { surface: v }, 'light')"
+        :save="(v) => film.edit('shot', stored.id, { surface: v }, tr('lightOnSubject'))"
       />
       <PickField
         help="shot.lit"
         :label="tr('subjectLies')"
         :value="stored.lit"
         :options="choices(LIT_WORDS)"
-        :save="(v) => film.edit('shot', stored.id, { lit: v }, 'light')"
+        :save="(v) => film.edit('shot', stored.id, { lit: v }, tr('lightOnSubject'))"
       />
       <NumberField
         help="shot.litShare"
@@ -271,7 +271,7 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         :label="tr('profile')"
         :value="stored.profile"
         :options="profiles"
-        :save="(v) => film.edit('shot', stored.id, { profile: v }, 'profile')"
+        :save="(v) => film.edit('shot', stored.id, { profile: v }, tr('profileLower'))"
       />
       <TextField
         help="shot.kelvin"
@@ -292,14 +292,14 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         help="shot.notBefore"
         :label="tr('notBefore')"
         :value="stored.notBefore ?? ''"
-        :save="(v) => film.edit('shot', stored.id, { notBefore: v === '' ? null : v }, 'minute')"
+        :save="(v) => film.edit('shot', stored.id, { notBefore: v === '' ? null : v }, tr('minuteLower'))"
         clearable
       />
       <TimeField
         help="shot.notAfter"
         :label="tr('notAfter')"
         :value="stored.notAfter ?? ''"
-        :save="(v) => film.edit('shot', stored.id, { notAfter: v === '' ? null : v }, 'minute')"
+        :save="(v) => film.edit('shot', stored.id, { notAfter: v === '' ? null : v }, tr('minuteLower'))"
         clearable
       />
       <div class="meter" :class="{ 'is-faulty': faults.length > 0 }">
@@ -349,7 +349,7 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         <button
           class="btn bare"
           :aria-label="tr('removeReadingOfUtcMs', { utcMs: clockText(r.utcMs, place.zone) })"
-          @click="film.remove('reading', [{ kind: 'reading', id: r.id }])"
+          @click="film.remove(tr('meterReading'), [{ kind: 'reading', id: r.id }])"
         >
           {{ tr('remove') }}
         </button>

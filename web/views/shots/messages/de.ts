@@ -165,5 +165,7 @@ const DE: Texts<typeof EN> = {
   whyTheOtherAidsCould: 'Warum die anderen Hilfen nicht gehen',
   withUsed: 'Mit {used}',
   wouldLandWith: 'würde landen mit',
+  changeLower: 'Änderung',
+  moveLower: 'Bewegung',
 };
 export default DE;

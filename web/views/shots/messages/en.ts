@@ -161,4 +161,6 @@ export const EN = {
   whyTheOtherAidsCould: 'Why the other aids could not',
   withUsed: 'With {used}',
   wouldLandWith: 'would land with',
+  changeLower: 'change',
+  moveLower: 'move',
 } as const;

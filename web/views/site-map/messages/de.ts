@@ -276,5 +276,6 @@ const DE: Texts<typeof EN> = {
   howTheMapIsPrinted:
     'Norden oben. Kräftig: was dort steht. Dünn: Zonen und Bahnen. Schwarzes Quadrat: Startpunkt, schwarzer Keil: Ausweichlandeplatz.',
   whatIsNotMarked: 'Was nicht eingezeichnet ist, ist nicht bekannt: sieh nach, bevor du fliegst.',
+  pictureDeleted: 'Bild',
 };
 export default DE;

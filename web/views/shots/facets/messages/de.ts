@@ -137,5 +137,8 @@ const DE: Texts<typeof EN> = {
   workedOutWord: 'berechnet: {word}',
   yourMeterAtAtMs: 'Dein Belichtungsmesser um {atMs}',
   yourMeterShiftsItBy: ', dein Belichtungsmesser verschiebt es um',
+  lightOnSubject: 'Licht auf dem Motiv',
+  profileLower: 'Bildprofil',
+  minuteLower: 'Minute der Einstellung',
 };
 export default DE;

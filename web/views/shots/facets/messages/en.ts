@@ -133,4 +133,7 @@ export const EN = {
   workedOutWord: 'worked out: {word}',
   yourMeterAtAtMs: 'Your meter at {atMs}',
   yourMeterShiftsItBy: ', your meter shifts it by',
+  lightOnSubject: 'light on the subject',
+  profileLower: 'picture profile',
+  minuteLower: 'minute of the shot',
 } as const;
