@@ -163,6 +163,21 @@ test('a film file goes out and comes in again; what is no film is refused with a
     .getByLabel('Open a film file')
     .setInputFiles({ name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{"hello":1}') });
   await expect(page.getByRole('alert')).toContainText('Format is missing');
+  // A slow computer: what is on its way is named, and can be stopped; nothing has come in then.
+  let asked = (): void => undefined;
+  const reached = new Promise<void>((resolve) => {
+    asked = resolve;
+  });
+  await page.route('**/api/films/import', () => asked());
+  await page.getByLabel('Open a film file').setInputFiles(path);
+  await reached;
+  const opening = page.getByRole('status').filter({ hasText: 'Opening' });
+  await expect(opening).toContainText(/\d+\.\d MB/);
+  await opening.getByRole('button', { name: 'Cancel' }).click();
+  await expect(opening).toBeHidden();
+  await expect(page.getByRole('alert')).toBeHidden();
+  await page.unroute('**/api/films/import');
+  expect((await app.films.list()).map((f) => f.id)).toEqual([film]);
   await page.getByLabel('Open a film file').setInputFiles(path);
   await expect(page.locator('.verdict')).toHaveText(/1 of 18 shots does not fit/);
   expect(page.url()).not.toContain(film);

@@ -9,6 +9,8 @@ test('the cut is ordered apart from the list, by keyboard and by mouse, and foll
   page,
   bench,
 }) => {
+  // The whole cut in sight: a card is carried without scrolling.
+  await page.setViewportSize({ width: 1280, height: 1300 });
   await bench.open('storyboard');
   await expect(cards(page)).toHaveCount(20);
   const first = page.locator('[data-card]').first();

@@ -45,6 +45,19 @@ describe('energy along a flight', () => {
     expect(curve.noReturn!.leftWh).toBeLessThan(curve.noReturn!.homeWh + 4.6);
     expect(curve.turnBackS!).toBeLessThanOrEqual(curve.noReturn!.tS);
   });
+  it('marks the last step at which turning back still lands with the reserve', () => {
+    const derived = deriveFilm(film);
+    const place = derived.places.get(film.locations[0]!.id)!;
+    const [flight] = place.flights;
+    const { supply, usedWh } = flight!;
+    const thin = { ...flight!, supply: { ...supply, availableWh: supply.reserveWh + 0.7 * usedWh } };
+    const curve = energyCurve(derived, film.film, film.kit, place, thin, 46)!;
+    // Whoever turns then still lands with the reserve; at the next step no more.
+    const at = curve.steps.findIndex((s) => s.tS === curve.turnBackS);
+    const [then, after] = curve.steps.slice(at);
+    expect(then!.leftWh).toBeGreaterThanOrEqual(then!.homeWh + curve.reserveWh);
+    expect(after!.leftWh).toBeLessThan(after!.homeWh + curve.reserveWh);
+  });
 });
 
 describe('figures that unfold', () => {

@@ -69,7 +69,10 @@ describe('the dice', () => {
           Array.from({ length: n }, (_, i) => shot(`s${i}`, { keeperRate: 0.6, takes: 2 })),
           { packSpread: 0.05, airSpread: 0.08, setupSpread: 0.3 },
         );
-        expect(simulate(d, 100, seeded(seed))).toEqual(simulate(d, 100, seeded(seed)));
+        const shares: number[] = [];
+        const reported = simulate(d, 250, seeded(seed), (share) => shares.push(share));
+        expect(reported).toEqual(simulate(d, 250, seeded(seed)));
+        expect(shares).toEqual([0, 0.4, 0.8]);
       }),
       { numRuns: 20 },
     );

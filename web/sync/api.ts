@@ -127,14 +127,14 @@ export const api = {
   changes: (id: string) => json<{ changes: LoggedChange[] }>(`/api/films/${id}/changes`),
   apply: (batch: Batch) =>
     json<{ rows: AnyRow[]; gone: { kind: EntityKind; id: string }[] }>('/api/changes', posting(batch)),
-  /** @param file what a film file says, or the ZIP it is saved as */
-  importFilm: (file: unknown) =>
-    json<{ id: string }>(
-      '/api/films/import',
-      file instanceof Blob
-        ? { method: 'POST', headers: { 'content-type': 'application/zip' }, body: file }
-        : posting(file),
-    ),
+  /** @param file what a film file says, or its bytes with their type: JSON, or the ZIP it is saved as */
+  importFilm: (file: unknown, signal?: AbortSignal) =>
+    json<{ id: string }>('/api/films/import', {
+      ...(file instanceof Blob
+        ? { method: 'POST', headers: { 'content-type': file.type }, body: file }
+        : posting(file)),
+      ...(signal ? { signal } : {}),
+    }),
   openDemo: () => json<{ id: string }>('/api/films/demo', { method: 'POST' }),
   removeFilm: async (id: string): Promise<void> => {
     await ask(`/api/films/${id}`, { method: 'DELETE' });

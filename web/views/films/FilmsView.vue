@@ -1,30 +1,26 @@
 <script setup lang="ts">
-import { EXCHANGE_LIMIT } from '@core/model';
+import 'element-plus/es/components/progress/style/css';
+import { ElProgress } from 'element-plus';
 import { defineAsyncComponent, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { api, ApiProblem, type FilmSummary } from '../../sync/api';
+import { api, type FilmSummary } from '../../sync/api';
 import { forgetClips } from '../../stores/read-clips';
 import { forgetSnapshot } from '../../sync/snapshots';
 import { filmsOnDevice } from '../../sync/films-on-device';
-import { whenText } from '../../format';
+import { fixed, whenText } from '../../format';
 import { useSelection } from '../../stores/selection';
 import SettingsButton from '../../parts/settings/SettingsButton.vue';
-import { startTour } from '../../composables/tour';
-import { readTextFile } from '../../exchange/text-file';
 import { chanceFilm } from './chance-film';
+import { useFilmFiles, why } from './useFilmFiles';
 import { tr } from './messages';
 
 const router = useRouter();
 // The theme is set before anything is drawn.
 useSelection();
 const films = ref<FilmSummary[] | null>(null);
-const fault = ref('');
+const { fault, opening, cancel, begin, choose } = useFilmFiles();
 const going = ref<FilmSummary | null>(null);
 
-const why = (error: unknown): string =>
-  error instanceof ApiProblem
-    ? [error.message, ...error.fields.slice(1, 4).map((f) => f.say)].join(' ')
-    : tr('theApplicationDoesNotAnswer');
 /** The server does not answer: these are the films this device has. */
 const offline = ref(false);
 const refresh = async (): Promise<void> => {
@@ -39,19 +35,6 @@ const refresh = async (): Promise<void> => {
 };
 onMounted(refresh);
 
-const takeIn = async (file: unknown): Promise<void> => {
-  fault.value = '';
-  try {
-    await router.push({ name: 'shots', params: { film: (await api.importFilm(file)).id } });
-  } catch (error) {
-    fault.value = why(error);
-  }
-};
-/** A film of one's own, the first time on this device with a tour of the page it opens. */
-const begin = async (file: unknown): Promise<void> => {
-  await takeIn(file);
-  if (fault.value === '') startTour();
-};
 const BackupList = defineAsyncComponent(() => import('./BackupList.vue'));
 const backupsShown = ref(false);
 const NewFilm = defineAsyncComponent(() => import('./NewFilm.vue'));
@@ -69,26 +52,11 @@ const ready = async (): Promise<void> => {
     fault.value = why(error);
   }
 };
-/** By its first bytes: names change on the way. */
-const isZip = async (file: Blob): Promise<boolean> => (await file.slice(0, 2).text()) === 'PK';
-const chosen = async (event: Event): Promise<void> => {
+const chosen = (event: Event): void => {
   const field = event.target as HTMLInputElement;
   const file = field.files?.[0];
   field.value = '';
-  if (!file) return;
-  if (file.size > EXCHANGE_LIMIT) {
-    fault.value = tr('nameIsLargerThanA', { name: file.name, megabytes: EXCHANGE_LIMIT / 1e6 });
-    return;
-  }
-  if (await isZip(file)) {
-    await takeIn(file);
-    return;
-  }
-  try {
-    await takeIn(JSON.parse(await readTextFile(file)));
-  } catch {
-    fault.value = tr('nameIsNotAFilm', { name: file.name });
-  }
+  if (file) void choose(file);
 };
 const remove = async (film: FilmSummary): Promise<void> => {
   try {
@@ -124,6 +92,19 @@ const when = (iso: string): string => whenText(Date.parse(iso));
       <button class="btn" :title="tr('aFreshCopyOfThe')" @click="openDemo">
         {{ tr('openTheDemoFilm') }}
       </button>
+    </div>
+    <div v-if="opening" class="opening" role="status">
+      <span>{{
+        tr('openingNameOfMegabytes', { name: opening.name, megabytes: fixed(opening.megabytes, 1) })
+      }}</span>
+      <ElProgress
+        :percentage="100"
+        indeterminate
+        :duration="2"
+        :show-text="false"
+        :aria-label="tr('openAFilmFile')"
+      />
+      <button class="btn" @click="cancel">{{ tr('cancel') }}</button>
     </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <p v-if="offline" class="away" role="status">
@@ -173,6 +154,12 @@ const when = (iso: string): string => whenText(Date.parse(iso));
 </template>
 
 <style scoped>
+.opening {
+  display: grid;
+  grid-template-columns: auto minmax(80px, 1fr) auto;
+  gap: 12px;
+  align-items: center;
+}
 .backups summary {
   cursor: pointer;
   padding: 8px 0;

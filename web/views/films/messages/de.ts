@@ -70,5 +70,8 @@ const DE: Texts<typeof EN> = {
   written: 'Geschrieben',
   yesDelete: 'Ja, löschen',
   yourKitName: 'Deine Ausrüstung ({name})',
+  cancel: 'Abbrechen',
+  openingNameOfMegabytes: '„{name}“ wird geöffnet, {megabytes} MB.',
+  nameCannotBeRead: '„{name}“ lässt sich nicht lesen. Wähle sie noch einmal.',
 };
 export default DE;

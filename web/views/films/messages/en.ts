@@ -64,4 +64,7 @@ export const EN = {
   written: 'Written',
   yesDelete: 'Yes, delete',
   yourKitName: 'Your kit ({name})',
+  cancel: 'Cancel',
+  openingNameOfMegabytes: 'Opening “{name}”, {megabytes} MB.',
+  nameCannotBeRead: '“{name}” cannot be read. Choose it again.',
 } as const;
