@@ -133,11 +133,17 @@ describe('takes', () => {
   it('same way pays the reset leg, there and back does not', () => {
     expect(takeSeconds({ ...plan, style: 'same-way' })).toEqual({
       takeS: 26,
+      recordedTakeS: 26,
       betweenS: 19,
       airS: 30 + 3 * 26 + 2 * 19,
       recordedS: 78,
     });
     expect(takeSeconds({ ...plan, style: 'there-and-back' }).airS).toBe(30 + 78 + 8);
+  });
+  it('walks to the mark and back are on the card of every take', () => {
+    const walked = takeSeconds({ ...plan, style: 'same-way', walkS: 7 });
+    expect([walked.takeS, walked.recordedTakeS, walked.recordedS]).toEqual([26, 40, 120]);
+    expect(walked.airS).toBe(30 + 120 + 2 * 19);
   });
   it('one take has nothing between', () =>
     expect(takeSeconds({ ...plan, takes: 1, style: 'same-way' }).airS).toBe(56));

@@ -18,7 +18,10 @@ export interface TakePlan {
 }
 
 export interface TakeSeconds {
+  /** In the air for one take, s. */
   readonly takeS: number;
+  /** On the card for one take, s: the walks to the mark and back are recorded too. */
+  readonly recordedTakeS: number;
   readonly betweenS: number;
   readonly airS: number;
   readonly recordedS: number;
@@ -32,11 +35,13 @@ export interface TakeSeconds {
 export const takeSeconds = (plan: TakePlan): TakeSeconds => {
   const takeS = plan.preRollS + plan.moveS + plan.postRollS + 2 * plan.subjectMarginS;
   const walkS = plan.walkS ?? 0;
+  const recordedTakeS = takeS + 2 * walkS;
   const betweenS = plan.settleS + (plan.style === 'same-way' ? plan.resetLegS : 0);
   return {
     takeS,
+    recordedTakeS,
     betweenS,
-    airS: plan.setupS + plan.takes * (takeS + 2 * walkS) + Math.max(0, plan.takes - 1) * betweenS,
-    recordedS: plan.takes * (takeS + 2 * walkS),
+    airS: plan.setupS + plan.takes * recordedTakeS + Math.max(0, plan.takes - 1) * betweenS,
+    recordedS: plan.takes * recordedTakeS,
   };
 };

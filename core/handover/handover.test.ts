@@ -199,6 +199,15 @@ describe('lines, tables and events', () => {
     );
     expect(inCutOrder(lines).map((l) => l.cut)).toEqual(cuts);
   });
+  it('tell of every take what lies on the card, whether its move, its rolls or a walk', () => {
+    const walked = { ...film, shots: film.shots.map((s) => ({ ...s, walkS: 6 })) };
+    for (const lines of [shotLines(whole(film)), shotLines(whole(walked))])
+      for (const l of lines.filter((one) => Number.isFinite(one.takeS))) {
+        const { facts } = l.shot;
+        if (!facts.trajectory!.frames) expect(l.takeS * l.takes).toBeCloseTo(facts.seconds.recordedS, 9);
+        expect(l.takeS).toBeGreaterThan(l.moveS);
+      }
+  });
   it('a table has a cell for each head, and its sums are those of the budget', () => {
     const w = whole(film);
     for (const t of HANDOVER_TABLES)

@@ -43,6 +43,9 @@ export interface ShotLine {
   readonly timelineS: number;
   /** Where it starts in the cut, s. */
   readonly cutFromS: number;
+  /** Along the path of the move, s. */
+  readonly moveS: number;
+  /** On the card for one take, s. */
   readonly takeS: number;
   readonly airS: number;
   readonly energyWh: number;
@@ -124,7 +127,8 @@ const asked = ({ facts }: DerivedShot) => ({
   move: facts.move?.name ?? '',
   takes: takesOf(facts.shot),
   timelineS: secondsOf(facts.segments),
-  takeS: facts.trajectory?.totalS ?? NaN,
+  moveS: facts.trajectory?.totalS ?? NaN,
+  takeS: facts.trajectory ? facts.seconds.recordedTakeS : NaN,
   airS: facts.seconds.airS,
   energyWh: facts.energy?.totalWh ?? NaN,
   bytes: facts.bytes,

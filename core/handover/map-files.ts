@@ -31,7 +31,7 @@ export const geoJsonOf = (whole: Handover): string => {
         number: p.line.number,
         location: p.line.location,
         move: p.line.move,
-        seconds: Math.round(p.line.takeS * 10) / 10,
+        seconds: Math.round(p.line.moveS * 10) / 10,
       },
       geometry:
         p.points.length > 1
@@ -99,7 +99,7 @@ export const kmlOf = (whole: Handover): string => {
         ExtendedData: data({
           location: p.line.location,
           move: p.line.move,
-          seconds: p.line.takeS.toFixed(1),
+          seconds: p.line.moveS.toFixed(1),
         }),
         ...(p.points.length > 1
           ? { LineString: { altitudeMode: 'absolute', coordinates: kmlLine(p.points) } }

@@ -32,8 +32,7 @@ const riskShot = (
   const { facts } = shot;
   const takes = Math.max(1, takesOf(facts.shot));
   const energy = facts.energy ?? { setupWh: 0, movesWh: 0, rollsWh: 0, betweenWh: 0 };
-  const walk = 2 * (facts.shot.walkS ?? 0);
-  const takeS = facts.seconds.takeS + walk;
+  const takeS = facts.seconds.recordedTakeS;
   return {
     id: facts.shot.id,
     must: facts.shot.priority === 'must',

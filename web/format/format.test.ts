@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  signedPercent,
   choices,
   dateText,
   fieldText,
@@ -73,6 +74,19 @@ describe('numbers in fields', () => {
         },
       ),
     );
+  });
+});
+
+describe('differences', () => {
+  it('carry their sign, none where there is nothing, and a dash where nothing is known', () => {
+    expect([0.064, -0.064, 0.004, -0.004, null, NaN].map(signedPercent)).toEqual([
+      '+6 %',
+      '−6 %',
+      '0 %',
+      '0 %',
+      '–',
+      '–',
+    ]);
   });
 });
 

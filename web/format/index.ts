@@ -9,6 +9,7 @@ export {
   listText,
   readNumber,
   shutterText,
+  signedPercent,
   unitOf,
   whenText,
   write,

@@ -31,6 +31,14 @@ export const unitOf = (quantity: Quantity, system: UnitSystem): string => phrase
 export const fixed = (value: number | null | undefined, digits = 0): string =>
   Number.isFinite(value) ? writeFixed(Number(value), digits, point()) : '–';
 
+/** A share as a difference with its sign, for a column: “+6 %”; nothing is neither more nor less. */
+export const signedPercent = (share: number | null | undefined): string => {
+  if (!Number.isFinite(share)) return '–';
+  const percent = Math.round(Math.abs(Number(share)) * 100);
+  const sign = percent === 0 ? '' : Number(share) < 0 ? '−' : '+';
+  return `${sign}${fixed(percent)} %`;
+};
+
 /** A number for a field: in the person's units, without trailing noughts and without drift. */
 export const fieldText = (shown: number): string =>
   Number.isFinite(shown) ? String(Number(shown.toPrecision(7))).replace('.', point()) : '';

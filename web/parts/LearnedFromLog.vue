@@ -2,7 +2,7 @@
 import { calibrationOf, FAILING_FACTOR } from '@core/energy';
 import { setUpTimes } from '@core/pilot';
 import { computed } from 'vue';
-import { counted, fixed } from '../format';
+import { counted, fixed, signedPercent } from '../format';
 import { useFilm } from '../stores/film';
 import { tr } from './messages';
 import MarkSign from './MarkSign.vue';
@@ -12,8 +12,6 @@ import SwitchField from './SwitchField.vue';
 const film = useFilm();
 const calibration = computed(() => calibrationOf(film.kit));
 const times = computed(() => setUpTimes(film.kit.flightLog));
-const percent = (factor: number): string =>
-  `${factor >= 1 ? '+' : '−'}${fixed(Math.abs((factor - 1) * 100))} %`;
 const craft = computed(() =>
   film.list('aircraft').flatMap(({ id, name }) => {
     const [energy, time] = [calibration.value.craft.get(id), times.value.get(id)];
@@ -49,7 +47,7 @@ const learn = (v: boolean) =>
             ><b dir="auto">{{ c.name }}</b>
             {{
               tr('takesMoreEnergy', {
-                more: percent(c.energy.factor),
+                more: signedPercent(c.energy.factor - 1),
                 spread: fixed(c.energy.spread * 100),
                 flights: counted(c.energy.flights, 'flight'),
               })
@@ -61,7 +59,7 @@ const learn = (v: boolean) =>
             ><b dir="auto">{{ c.name }}</b>
             {{
               tr('setUpsTakeMore', {
-                more: percent(c.time.factor),
+                more: signedPercent(c.time.factor - 1),
                 flights: counted(c.time.flights, 'flight'),
               })
             }}</span
@@ -72,7 +70,10 @@ const learn = (v: boolean) =>
         <MarkSign v-if="p.factor > FAILING_FACTOR" severity="care" /><span
           ><b dir="auto">{{ p.name }}</b>
           {{
-            tr('againstItsSisters', { more: percent(p.factor), flights: counted(p.flights, 'flight') })
+            tr('againstItsSisters', {
+              more: signedPercent(p.factor - 1),
+              flights: counted(p.flights, 'flight'),
+            })
           }}</span
         >
       </li>

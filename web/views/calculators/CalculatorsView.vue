@@ -216,7 +216,7 @@ const clock = (ms: number | null): string =>
                 angle = v;
                 return [];
               }
-              return [{ path: '', say: 'Between 0 and 360°.' }];
+              return [{ path: '', say: tr('betweenNoughtAndWhole') }];
             }
           "
         /><NumberField

@@ -3,13 +3,12 @@ import { packsFlown, type FlownFlight, type ForecastError } from '@core/debrief'
 import { clockText } from '@core/time';
 import { mean } from '@core/units';
 import { computed } from 'vue';
-import { counted, fixed, OUTCOME_WORDS } from '../../format';
+import { counted, fixed, OUTCOME_WORDS, signedPercent } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import LearnedFromLog from '../../parts/LearnedFromLog.vue';
 import DataTable from '../../parts/DataTable.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
-import { signed } from './errors';
 import { tr } from './messages';
 
 /** Logged flights beside their plan, and how far the forecasts were off. */
@@ -107,7 +106,7 @@ const trend = (e: ForecastError): string => {
           }}</span></template
         >
         <template #energy="{ row }"><Fig :value="row.usedWh" quantity="wattHours" /></template>
-        <template #error="{ row }">{{ signed(row.energyError) }}</template>
+        <template #error="{ row }">{{ signedPercent(row.energyError) }}</template>
         <template #landed="{ row }">{{ Math.round(100 * row.entry.endShare) }} %</template>
         <template #outcome="{ row }">{{ OUTCOME_WORDS[row.entry.outcome] }}</template>
       </DataTable>
@@ -132,7 +131,7 @@ const trend = (e: ForecastError): string => {
           <dd>
             {{
               tr('signedEnergyAgainstPlanFlights', {
-                signed: signed(p.bias),
+                signed: signedPercent(p.bias),
                 flights: counted(p.flights, 'flight'),
               })
             }}

@@ -86,7 +86,9 @@ const practise = computed(() =>
     <p v-if="practise.length > 0">
       {{
         tr('practiseBeforeTheNextDay', {
-          practise: practise.map((g) => `${moveName(g.key)} (${g.good} of ${g.tries} tries)`).join(', '),
+          practise: practise
+            .map((g) => tr('nameGoodOfTries', { name: moveName(g.key), good: g.good, tries: g.tries }))
+            .join(', '),
         })
       }}
     </p>

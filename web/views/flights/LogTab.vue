@@ -5,7 +5,15 @@ import { calibrationOf } from '@core/energy';
 import { dateIn, clockText } from '@core/time';
 import { computed, reactive, ref, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
-import { choices, counted, dateText, fixed, OUTCOME_WORDS, PACK_STATE_WORDS } from '../../format';
+import {
+  choices,
+  counted,
+  dateText,
+  fixed,
+  OUTCOME_WORDS,
+  PACK_STATE_WORDS,
+  signedPercent,
+} from '../../format';
 import Fig from '../../parts/Fig.vue';
 import LearnedFromLog from '../../parts/LearnedFromLog.vue';
 import NumberField from '../../parts/NumberField.vue';
@@ -174,7 +182,6 @@ const log = computed(() =>
       entry: film.get('flightLogEntry', c.flown.id),
     })),
 );
-const more = (factor: number): string => `${factor >= 1 ? '+' : '−'}${fixed(Math.abs((factor - 1) * 100))} %`;
 </script>
 
 <template>
@@ -322,8 +329,8 @@ const more = (factor: number): string => `${factor >= 1 ? '+' : '−'}${fixed(Ma
                   c.ratio === null
                     ? tr('notCounted')
                     : c.outlier
-                      ? tr('moreFarOffNotCounted', { more: more(c.ratio) })
-                      : more(c.ratio)
+                      ? tr('moreFarOffNotCounted', { more: signedPercent(c.ratio - 1) })
+                      : signedPercent(c.ratio - 1)
                 }}
               </td>
               <td>

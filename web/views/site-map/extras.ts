@@ -5,10 +5,12 @@ import type { SunPosition } from '@core/light';
 import { dragHandlesOf, type PathSample } from '@core/moves';
 import type { Vec3 } from '@core/geometry';
 import type { Entity } from '@core/model';
+import { fixed } from '../../format';
 import type { Spot } from '../../map/features';
 import type { GripPart } from '../../map/styles';
 import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';
+import { tr } from './messages';
 
 const xy = (v: { readonly x: number; readonly y: number }): Spot => ({ xM: v.x, yM: v.y });
 
@@ -41,7 +43,7 @@ export const extrasOf = ({ plan, shot, sample, launch, layers, facts, sun, ideas
   sightlines: facts ? facts.sight.hidden.map((h) => [xy(facts.eye), xy(h.at)]) : [],
   ideas: ideas.map((i, n) => ({
     at: { xM: i.xM, yM: i.yM },
-    text: `${n + 1}: ${(i.seenMusts * 100).toFixed(0)} % seen`,
+    text: tr('ideaSeen', { n: n + 1, percent: fixed(i.seenMusts * 100) }),
   })),
 });
 

@@ -84,5 +84,6 @@ const DE: Texts<typeof EN> = {
   'tilt.long-range': 'Langstrecke',
   'tilt.wing': 'Nurflügel',
   framesASecondAboveNothing: 'Bilder je Sekunde, über 0.',
+  betweenNoughtAndWhole: 'Zwischen 0 und 360°.',
 };
 export default DE;

@@ -79,4 +79,5 @@ export const EN = {
   'tilt.long-range': 'Long range',
   'tilt.wing': 'Wing',
   framesASecondAboveNothing: 'Frames a second, above 0.',
+  betweenNoughtAndWhole: 'Between 0 and 360°.',
 } as const;

@@ -92,5 +92,6 @@ const DE: Texts<typeof EN> = {
   correctedAt: 'korrigiert bei {second} s, {way, select, height {in der Höhe, um} other {seitlich, um}}',
   flightsAreSimulated:
     '{n, plural, one {Einer dieser Flüge ist} other {# dieser Flüge sind}} simuliert. Was für den nächsten Plan gelernt wird, lässt sie aus.',
+  nameGoodOfTries: '{name} ({good} von {tries, plural, one {einem Versuch} other {# Versuchen}})',
 };
 export default DE;

@@ -89,4 +89,5 @@ export const EN = {
   correctedAt: 'corrected at {second} s, {way, select, height {in height, by} other {sideways, by}}',
   flightsAreSimulated:
     '{n, plural, one {One of these flights is} other {# of these flights are}} simulated. What is learned for the next plan leaves them out.',
+  nameGoodOfTries: '{name} ({good} of {tries, plural, one {one try} other {# tries}})',
 } as const;

@@ -277,5 +277,6 @@ const DE: Texts<typeof EN> = {
     'Norden oben. Kräftig: was dort steht. Dünn: Zonen und Bahnen. Schwarzes Quadrat: Startpunkt, schwarzer Keil: Ausweichlandeplatz.',
   whatIsNotMarked: 'Was nicht eingezeichnet ist, ist nicht bekannt: sieh nach, bevor du fliegst.',
   pictureDeleted: 'Bild',
+  ideaSeen: '{n}: {percent} % sichtbar',
 };
 export default DE;

@@ -270,4 +270,5 @@ export const EN = {
     'North up. Strong: what stands there. Thin: zones and paths. Black square: launch point, black wedge: plan-B landing.',
   whatIsNotMarked: 'What is not marked is not known: look before you fly.',
   pictureDeleted: 'picture',
+  ideaSeen: '{n}: {percent} % seen',
 } as const;
