@@ -199,3 +199,54 @@ test('dragging a slider with the mouse changes the figures before it is let go, 
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(bench.figure('energy')).toHaveText(before ?? '');
 });
+
+test.describe('with a finger', () => {
+  test.use({ hasTouch: true, viewport: { width: 390, height: 844 } });
+
+  test('a swipe past a slider scrolls and changes nothing; the handle, taken and drawn aside, does', async ({
+    page,
+    bench,
+  }) => {
+    await page.goto(`${bench.app.address}/film/${bench.film}`);
+    await bench.shot('Meadow to arches').click();
+    const slider = page.getByRole('slider', { name: 'Starts at', exact: true });
+    await slider.scrollIntoViewIfNeeded();
+    const track = page.locator('.held').filter({ has: slider }).locator('.el-slider__runway');
+    const before = await slider.getAttribute('aria-valuenow');
+    const hand = await page.context().newCDPSession(page);
+    const swipe = async (from: { x: number; y: number }, by: { x: number; y: number }): Promise<void> => {
+      const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', share: number): Promise<unknown> =>
+        hand.send('Input.dispatchTouchEvent', {
+          type,
+          touchPoints: type === 'touchEnd' ? [] : [{ x: from.x + by.x * share, y: from.y + by.y * share }],
+        });
+      await touch('touchStart', 0);
+      for (const share of [0.2, 0.4, 0.6, 0.8, 1]) await touch('touchMove', share);
+      await touch('touchEnd', 1);
+    };
+    const onTrack = async () => {
+      const box = (await track.boundingBox())!;
+      return { x: box.x + box.width * 0.9, y: box.y + box.height / 2 };
+    };
+    const onHandle = async () => {
+      const box = (await slider.boundingBox())!;
+      expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(44);
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    };
+    const value = (): Promise<string | null> => slider.getAttribute('aria-valuenow');
+    await swipe(await onTrack(), { x: 6, y: -120 });
+    expect(await value()).toBe(before);
+    await slider.scrollIntoViewIfNeeded();
+    await swipe(await onHandle(), { x: 4, y: -120 });
+    expect(await value()).toBe(before);
+    await slider.scrollIntoViewIfNeeded();
+    const spot = await onTrack();
+    await page.touchscreen.tap(spot.x, spot.y);
+    expect(await value()).toBe(before);
+    await swipe(await onHandle(), { x: 90, y: 4 });
+    await expect.poll(value).not.toBe(before);
+    await bench.saved();
+    const shot = (await bench.stored()).file.shots.find((s) => s.title === 'Meadow to arches')!;
+    expect(String(shot.move.values['startM'])).toBe(await value());
+  });
+});

@@ -143,7 +143,7 @@ const drag = (event: PointerEvent): void => {
 <style scoped>
 .strip {
   cursor: ew-resize;
-  touch-action: none;
+  touch-action: pan-y;
   height: 70px;
   overflow: hidden;
   background: var(--bench);

@@ -325,7 +325,7 @@ svg {
 .shot,
 .flight {
   cursor: grab;
-  touch-action: none;
+  touch-action: pan-y;
 }
 .pin {
   stroke: var(--chalk);
