@@ -248,3 +248,31 @@ test('a voice note is recorded to a take, played back after a reload, and goes w
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(notes.getByRole('button', { name: /Play/ })).toBeVisible();
 });
+
+test('a shot with its sensing off waits until somebody says why; the reason stands on its card and in the log of checks', async ({
+  page,
+  bench,
+}) => {
+  await bench.open();
+  await bench.pick('Valley wakes');
+  const shot = (await bench.stored()).file.shots.find((s) => s.title === 'Valley wakes')!;
+  const { rows } = await bench.app.films.open(bench.film);
+  const row = rows.find((r) => r.kind === 'shot' && r.value.id === shot.id)!;
+  await bench.app.store.apply({
+    batch: crypto.randomUUID(),
+    device: 'e2e',
+    changes: [{ kind: 'shot', id: shot.id, version: row.version, value: { ...shot, sensing: 'off' } }],
+  });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await bench.open('field');
+  const off = page.getByRole('region', { name: 'Obstacle sensing is off.' });
+  await expect(off).toContainText('Why is it off?');
+  await bench.accessible();
+  await off.getByRole('button', { name: 'thin branches' }).click();
+  await expect(off).toContainText(/thin branches said at \d\d:\d\d/);
+  await bench.saved();
+  const [answer] = (await bench.stored()).file.answers.filter((a) => a.checkId === 'sensing-off');
+  expect([answer?.verdict, answer?.reason, answer?.shotId]).toEqual(['waived', 'thin branches', shot.id]);
+  await page.reload();
+  await expect(off).toContainText('thin branches');
+});

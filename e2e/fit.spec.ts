@@ -229,3 +229,43 @@ test('the first stop of the keyboard leads past the bar to what the page is abou
   await page.keyboard.press('Enter');
   await expect(page.locator('main')).toBeFocused();
 });
+
+for (const colorScheme of ['light', 'dark'] as const)
+  test(`in the system's own colours (${colorScheme}) reserve, what is chosen and switches can still be told apart`, async ({
+    page,
+    bench,
+  }) => {
+    await page.emulateMedia({ forcedColors: 'active', colorScheme });
+    await bench.open();
+    await expect(bench.verdict).toBeVisible();
+    const background = (selector: string, nth = 0): Promise<string> =>
+      page
+        .locator(selector)
+        .nth(nth)
+        .evaluate((e) => getComputedStyle(e).backgroundColor);
+    const drawn = (selector: string, property: string): Promise<string> =>
+      page
+        .locator(selector)
+        .first()
+        .evaluate((e, p) => getComputedStyle(e).getPropertyValue(p), property);
+    expect(await background('.shot-card.picked')).not.toBe(await background('.shot-card:not(.picked)'));
+    expect(await background('.work .el-slider__button')).not.toBe(await background('main.work'));
+    await bench.accessible(true);
+    await bench.open('flights');
+    await expect(page.locator('.apexcharts-series path').first()).toBeVisible();
+    expect(await drawn('.bar .ground', 'background-image')).toContain(
+      'gradient',
+    );
+    // A switch shows which way it stands by more than a word.
+    const core = page
+      .locator('.el-switch')
+      .filter({ hasNot: page.locator(':disabled') })
+      .first();
+    const was = await core.screenshot({ animations: 'disabled' });
+    await core.click();
+    expect((await core.screenshot({ animations: 'disabled' })).equals(was)).toBe(false);
+    await bench.accessible(true);
+    await bench.open('map');
+    await expect(page.locator('.canvas canvas').first()).toBeVisible();
+    await bench.accessible(true);
+  });

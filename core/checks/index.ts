@@ -1,3 +1,4 @@
+export { newAnswer, sensingOffAnswer, sensingOffBecause } from './answers';
 export { BAG_GROUPS, type BagItem, bagOf } from './bag';
 export { type Go, type GoFigure, goOfFlight, goOfPlace } from './go';
 export { livingCards, readerMBs, toCopy } from './lines/cards';

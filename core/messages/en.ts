@@ -316,6 +316,9 @@ export const EN: Sentences = {
   'check.rule.protects': 'Everybody. Rules differ by country and change; this program knows none of them.',
   'check.satellites.asks': 'Enough satellites, position held without drift.',
   'check.satellites.protects': 'Drift, and a wrong home point.',
+  'check.sensing-off.asks': 'Obstacle sensing is off for this shot on purpose.',
+  'check.sensing-off.fail':
+    'Obstacle sensing is off. Say why, fly it at walking pace, and keep people away; only the pilot stops it.',
   'check.sensing.asks': 'Obstacle sensing is on; {aircraft} looks {sides}, and nowhere else.',
   'check.sensing.asks-none': 'This aircraft senses nothing: the way is walked, slow and in sight.',
   'check.sensing.protects': 'Flying into what the aircraft would have seen.',

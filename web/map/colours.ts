@@ -1,4 +1,5 @@
 import type { UnitSystem } from '@core/units';
+import { tokenColour } from '../design/token-colour';
 
 /** Colours of the plan from the theme in force, so that the map wears the same as everything else. */
 export interface Inks {
@@ -27,7 +28,7 @@ export interface MapLook extends Inks {
 
 export const inksNow = (): Inks => {
   const style = getComputedStyle(document.documentElement);
-  const of = (name: string): string => style.getPropertyValue(`--${name}`).trim();
+  const of = (name: string): string => tokenColour(`--${name}`);
   return {
     bench: of('bench'),
     slab: of('slab'),
@@ -44,7 +45,7 @@ export const inksNow = (): Inks => {
     hatch: of('hatch'),
     verdigris: of('verdigris'),
     noon: document.documentElement.dataset['theme'] === 'noon',
-    font: of('font') || 'sans-serif',
+    font: style.getPropertyValue('--font').trim() || 'sans-serif',
   };
 };
 

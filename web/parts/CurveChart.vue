@@ -3,6 +3,7 @@ import 'apexcharts/dist/apexcharts.css';
 import type { ApexOptions } from 'apexcharts';
 import { computed } from 'vue';
 import VueApexCharts from 'vue3-apexcharts';
+import { tokenColour } from '../design/token-colour';
 import { useSelection } from '../stores/selection';
 
 /** A curve that answers a question, in this program's own colours. Series and options as the chart library takes them. */
@@ -21,13 +22,11 @@ if (!document.getElementById('apexcharts-css')) {
   document.head.append(mark);
 }
 
-const token = (name: string): string =>
-  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 /** Options with every colour that names a token resolved: charts are drawn on a canvas of their own. */
 const resolved = <T,>(value: T): T => {
   if (typeof value === 'string') {
     const name = /^var\((--[a-z0-9-]+)\)$/.exec(value)?.[1];
-    return (name ? token(name) : value) as T;
+    return (name ? tokenColour(name) : value) as T;
   }
   if (Array.isArray(value)) return value.map(resolved) as T;
   if (value !== null && typeof value === 'object')
@@ -36,9 +35,9 @@ const resolved = <T,>(value: T): T => {
 };
 const themed = computed<ApexOptions>(() => {
   // Read when the theme changes.
-  void selection.theme;
-  const [chalk, quiet, line] = [token('--chalk'), token('--chalk-2'), token('--line')];
-  const text = { colors: quiet, fontSize: '11.5px', fontFamily: token('--font') };
+  void selection.colours;
+  const [chalk, quiet, line] = [tokenColour('--chalk'), tokenColour('--chalk-2'), tokenColour('--line')];
+  const text = { colors: quiet, fontSize: '11.5px', fontFamily: tokenColour('--font') };
   const o = resolved(props.options);
   const yaxis = Array.isArray(o.yaxis) ? o.yaxis : [o.yaxis ?? {}];
   return {
@@ -49,7 +48,7 @@ const themed = computed<ApexOptions>(() => {
       zoom: { enabled: false },
       background: 'transparent',
       foreColor: chalk,
-      fontFamily: token('--font'),
+      fontFamily: tokenColour('--font'),
       redrawOnParentResize: true,
       ...o.chart,
     },

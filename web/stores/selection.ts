@@ -1,3 +1,4 @@
+import { forcedColours } from '../design/forced-colours';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { useFilm } from './film';
@@ -52,11 +53,17 @@ export const useSelection = defineStore('selection', () => {
     if (next) pick(next);
   };
 
+  const system = forcedColours();
+  /** The colours in force; changes with everything that is drawn by them. */
+  const colours = ref('');
   watch(
-    theme,
-    (value) => {
-      document.documentElement.dataset['theme'] = value;
+    [theme, system],
+    ([value, forced]) => {
+      // Colours with a meaning come from the display that is as light or dark as the system's own.
+      const display = forced ? (forced === 'dark' ? 'dusk' : 'noon') : value;
+      document.documentElement.dataset['theme'] = display;
       localStorage.setItem(THEME_KEY, value);
+      colours.value = forced ? `system ${forced}` : display;
     },
     { immediate: true },
   );
@@ -85,6 +92,7 @@ export const useSelection = defineStore('selection', () => {
     placeId,
     facet,
     theme,
+    colours,
     keysShown,
     varietyShown,
     coverageShown,

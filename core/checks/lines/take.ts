@@ -56,6 +56,10 @@ const grave: Check = {
   },
 };
 
+/** Sensing is switched off for a shot whose aircraft has some. */
+const isOff = ({ shot }: Context): boolean =>
+  shot?.facts.shot.sensing === 'off' && (shot.facts.aircraft?.senses.length ?? 0) > 0;
+
 const sensing: Check = {
   code: 'sensing',
   moment: 'before-take',
@@ -71,7 +75,22 @@ const sensing: Check = {
         })
       : message('check.sensing.asks-none');
   },
-  applies: (c) => c.shot !== null,
+  applies: (c) => c.shot !== null && !isOff(c),
+};
+
+/** Check of a shot that is flown with obstacle sensing off. */
+export const SENSING_OFF = 'sensing-off';
+/** Holds a shot up until somebody says why. */
+export const sensesWithout = fail(message('check.sensing-off.fail'));
+
+const withoutSensing: Check = {
+  code: SENSING_OFF,
+  moment: 'before-take',
+  scope: 'take',
+  safety: true,
+  prompt: message('check.sensing-off.asks'),
+  protects: message('check.sensing.protects'),
+  evaluate: (c) => (isOff(c) ? sensesWithout : null),
 };
 
 const asked = (code: string, more: Partial<Check> = {}): Check => ({
@@ -90,6 +109,7 @@ export const TAKE_CHECKS: readonly Check[] = [
   grave,
   holds,
   sensing,
+  withoutSensing,
   asked('way-clear', { safety: true }),
   asked('record'),
   asked('in-shot', { safety: true, applies: (c) => c.shot !== null && c.shot.facts.shot.walkS !== null }),

@@ -327,6 +327,9 @@ export const DE: Sentences = {
     'Alle. Regeln sind je Land verschieden und ändern sich; dieses Programm kennt keine davon.',
   'check.satellites.asks': 'Genug Satelliten, Position ohne Drift gehalten.',
   'check.satellites.protects': 'Drift, und ein falsches Rückkehrziel.',
+  'check.sensing-off.asks': 'Die Hinderniserkennung ist für diese Einstellung mit Absicht aus.',
+  'check.sensing-off.fail':
+    'Die Hinderniserkennung ist aus. Sag warum, flieg im Schritttempo und halte Menschen fern; nur der Pilot hält es auf.',
   'check.sensing.asks': 'Die Hinderniserkennung ist an; {aircraft} sieht {sides} und sonst nirgends.',
   'check.sensing.asks-none': 'Dieses Fluggerät erkennt nichts: der Weg ist abgegangen, langsam und in Sicht.',
   'check.sensing.protects': 'In das fliegen, was das Fluggerät gesehen hätte.',

@@ -5,6 +5,7 @@ import {
   foundKey,
   goOfFlight,
   goOfPlace,
+  newAnswer,
   sheetsOf,
   SCOPE_OF,
   type Context,
@@ -93,30 +94,20 @@ export const useChecks = () => {
     const c = context.value;
     if (!c) return '';
     const key = answerKey(c, scope);
-    // The newest counts, whatever clock the ones before were given by.
-    const last = film
-      .list('answer')
-      .reduce(
-        (max, a) =>
-          a.checkId === id &&
-          a.locationId === key.locationId &&
-          a.shotId === key.shotId &&
-          a.flightId === key.flightId
-            ? Math.max(max, a.utcMs)
-            : max,
-        0,
-      );
-    const value: Answer = {
-      id: uuid(),
-      ...key,
-      checkId: id,
-      moment: at,
-      verdict,
-      reason,
-      found: look ? foundKey(look) : '',
-      who: who.value,
-      utcMs: Math.max(Date.now(), last + 1),
-    };
+    const value = newAnswer(
+      film.list('answer'),
+      {
+        id: uuid(),
+        ...key,
+        checkId: id,
+        moment: at,
+        verdict,
+        reason,
+        found: look ? foundKey(look) : '',
+        who: who.value,
+      },
+      Date.now(),
+    );
     const faults = film.commit(tr('check'), [{ kind: 'answer', id: value.id, after: value as never }]);
     nowMs.value = Date.now();
     return faults[0]?.say ?? '';

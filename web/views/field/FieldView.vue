@@ -22,6 +22,7 @@ import FlyingDial from './FlyingDial.vue';
 import FieldDrawing from './FieldDrawing.vue';
 import GroundSteps from './GroundSteps.vue';
 import LandingForm from './LandingForm.vue';
+import SensingOff from './SensingOff.vue';
 import TakePad from './TakePad.vue';
 import { useAir, useNow } from './useAir';
 import { useFieldKeys } from './useFieldKeys';
@@ -238,6 +239,11 @@ const inputs = computed(
           </p>
           <p v-if="inputs" class="quiet">{{ tr('inputsInputs', { inputs }) }}</p>
           <FlyingDial :shot="shot" :place="place" :flight="flight" :card="card" :now-ms="now" />
+          <SensingOff
+            v-if="shot.facts.shot.sensing === 'off' && shot.facts.aircraft?.senses.length"
+            :shot="shot"
+            :zone="place.location.zone"
+          />
           <ul v-if="watched.length > 0" class="watch" :aria-label="tr('whatToWatch')">
             <li v-for="w in watched" :key="w.code"><MarkSign :severity="w.severity" /> {{ text(w.say) }}</li>
           </ul>

@@ -130,7 +130,7 @@ watch(
   (units) => map.value?.setUnits(units),
 );
 watch(
-  () => selection.theme,
+  () => selection.colours,
   () => {
     requestAnimationFrame(() => {
       map.value?.repaint();

@@ -243,5 +243,13 @@ const DE: Texts<typeof EN> = {
   chanceTakesAway: '{title} zählt ab jetzt. So ändert sie den Rest des Tages:',
   planTheRestAnew: 'Den Rest neu planen',
   close: 'Schließen',
+  sensingIsOff: 'Die Hinderniserkennung ist aus.',
+  sensingOffCaution: 'Schritttempo, geübt, niemand in der Nähe. Warum ist sie aus?',
+  whyIsItOff: 'Warum sie aus ist',
+  thinBranches: 'dünne Zweige',
+  narrowGap: 'enger Durchlass',
+  closeAlongAWall: 'dicht an einer Wand',
+  stopsForNothing: 'hält grundlos an',
+  saidAt: 'gesagt um {clock}',
 };
 export default DE;

@@ -239,4 +239,12 @@ export const EN = {
   chanceTakesAway: '{title} counts from now on. It changes the rest of the day:',
   planTheRestAnew: 'Plan the rest anew',
   close: 'Close',
+  sensingIsOff: 'Obstacle sensing is off.',
+  sensingOffCaution: 'Walking pace, practised, nobody near. Why is it off?',
+  whyIsItOff: 'Why it is off',
+  thinBranches: 'thin branches',
+  narrowGap: 'narrow gap',
+  closeAlongAWall: 'close along a wall',
+  stopsForNothing: 'stops for nothing',
+  saidAt: 'said at {clock}',
 } as const;
