@@ -6,7 +6,15 @@ import { demoFilm } from './film';
 import { demoId } from './ids';
 
 /** The simulated aircraft of the made-up film, and who flies it: a little hungrier and slower than planned. */
-const NATURE = { appetite: 1.06, pace: 1.08, spread: 0.06, wanderM: 0.5, keeperRate: 0.45 };
+const NATURE = {
+  appetite: 1.06,
+  pace: 1.08,
+  spread: 0.06,
+  wanderM: 0.5,
+  keeperRate: 0.45,
+  windShare: 1.15,
+  windTurnDeg: 12,
+};
 
 /** In a made-up film the made-up day counts as if somebody had flown it. */
 const asFlown = <T extends { readonly simulated: boolean }>(row: T): T => ({ ...row, simulated: false });

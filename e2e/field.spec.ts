@@ -269,7 +269,7 @@ test('a shot with its sensing off waits until somebody says why; the reason stan
   await expect(off).toContainText('Why is it off?');
   await bench.accessible();
   await off.getByRole('button', { name: 'thin branches' }).click();
-  await expect(off).toContainText(/thin branches said at \d\d:\d\d/);
+  await expect(off).toContainText(/thin branches, said at \d\d:\d\d/);
   await bench.saved();
   const [answer] = (await bench.stored()).file.answers.filter((a) => a.checkId === 'sensing-off');
   expect([answer?.verdict, answer?.reason, answer?.shotId]).toEqual(['waived', 'thin branches', shot.id]);

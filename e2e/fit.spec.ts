@@ -253,9 +253,7 @@ for (const colorScheme of ['light', 'dark'] as const)
     await bench.accessible(true);
     await bench.open('flights');
     await expect(page.locator('.apexcharts-series path').first()).toBeVisible();
-    expect(await drawn('.bar .ground', 'background-image')).toContain(
-      'gradient',
-    );
+    expect(await drawn('.bar .ground', 'background-image')).toContain('gradient');
     // A switch shows which way it stands by more than a word.
     const core = page
       .locator('.el-switch')

@@ -244,7 +244,7 @@ const pastMiddle = (asked: number): number =>
 /** Sticks that fly a shot's planned line, by the second: what the ghost asks for, read back through stick mode 2. */
 const sticksOfTheLine = async (bench: Bench, title: string) => {
   const shot = [...(await bench.stored()).derived.shots.values()].find((s) => s.facts.shot.title === title)!;
-  const plan = rehearsalOf(shot, 'normal', true)!;
+  const plan = rehearsalOf(shot, { handling: 'normal', calm: true })!;
   const flown = new Try(plan.trajectory.start, plan.craft, { ...plan.place, random: () => 0.5 });
   return Array.from({ length: Math.ceil(plan.trajectory.totalS / STICK_S) }, () => {
     const asked = ghostControls(flown.state, plan.trajectory, plan.craft);
@@ -291,6 +291,10 @@ test('a scripted controller flies the orbit well and badly, and the marks tell t
   await expect(page.locator('.figures .beat')).toContainText(/count [2-9]/, { timeout: 60_000 });
   await panel.getByRole('button', { name: 'End try' }).click();
   const badly = await marked(page);
+  // Held against the try before, mark by mark.
+  const marks = page.getByRole('region', { name: 'Marks' });
+  await expect(marks).toContainText(`Tries of this visit: ${well}, ${badly}.`);
+  await expect(marks.locator('li', { hasText: 'Framing' }).locator('.gain')).toHaveText(/^−\d+$/);
   expect(well).toBeGreaterThan(80);
   expect(badly).toBeLessThan(well - 25);
 });

@@ -28,7 +28,7 @@ const flown = (appetite: number, pace: number, keeperRate: number): FilmInput =>
     [...plan.places.values()].slice(0, 1),
     input.kit,
     input.film,
-    { appetite, pace, keeperRate, spread: 0, wanderM: 0 },
+    { appetite, pace, keeperRate, spread: 0, wanderM: 0, windShare: 1, windTurnDeg: 0 },
     () => (rng.next() >>> 0) / 2 ** 32,
     () => `sim-${(n += 1)}`,
   );

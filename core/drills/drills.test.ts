@@ -73,7 +73,7 @@ describe('drills', () => {
     let flown = 0;
     for (const drill of DRILLS) {
       const facts = drillFacts(drill, 2, base!.facts, base!.light)!;
-      const r = rehearsalOf({ facts, light: null }, drillHandling(2), true)!;
+      const r = rehearsalOf({ facts, light: null }, { handling: drillHandling(2), calm: true })!;
       expect(profileGives(r.craft.profile, r.trajectory), drill.id).toBe(true);
       const t = new Try(r.trajectory.start, r.craft, { ...r.place, random: () => 0.5 });
       for (let s = 0; s < r.trajectory.totalS + 2; s += STEP_S)

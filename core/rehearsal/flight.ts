@@ -26,6 +26,8 @@ export interface RehearsedPlace {
   readonly wind: Wind;
   /** Height of the ground, m in the frame of the location. */
   readonly groundAt: (x: number, y: number) => number;
+  /** How far leaves below mislead the position hold, 0 to 1. */
+  readonly leavesAt: (at: Vec3) => number;
   /** Even draws from 0 to 1; the same ones give the same flight. */
   readonly random: () => number;
 }
@@ -61,6 +63,8 @@ const CLIMB_ACCEL = 4;
 /** The position hold catches up with a gust in this time, and until then it is pushed by this share of it each second. */
 const CATCH_S = 0.8;
 const PUSH_PER_S = 0.6;
+/** Over leaves the hold follows them: they sway with this share of a gust. Own estimate. */
+const LEAF_SHARE = 0.35;
 const CLEAR_M = 0.25;
 /** A gimbal tilts from here to here, deg. */
 const TILT_DEG = [-90, 30] as const;
@@ -135,6 +139,7 @@ const stepHeld = (
   craft: RehearsedCraft,
   mean: Vec3,
   gust: Gust,
+  leaves: number,
 ): Pick<FlownState, 'velocity' | 'sticks' | 'caught'> => {
   const share = 1 - Math.exp(-STEP_S / CATCH_S);
   const caught = vec(
@@ -143,9 +148,10 @@ const stepHeld = (
     s.caught.z + (gust.z - s.caught.z) * share,
   );
   const want = asked(s, c, craft, mean);
+  const swayed = leaves * LEAF_SHARE;
   const [ax, ay] = within(
-    (want.x - s.velocity.x) / FOLLOW_S,
-    (want.y - s.velocity.y) / FOLLOW_S,
+    (want.x + swayed * gust.x - s.velocity.x) / FOLLOW_S,
+    (want.y + swayed * gust.y - s.velocity.y) / FOLLOW_S,
     levelAccel(craft.profile),
   );
   const az = Math.max(-CLIMB_ACCEL, Math.min(CLIMB_ACCEL, (want.z - s.velocity.z) / FOLLOW_S));
@@ -187,7 +193,7 @@ const stepFree = (
 
 /**
  * The flight one step later with the sticks held. Position-hold flying: sticks ask for speed over ground, acceleration is limited
- * by how far the aircraft leans, the camera follows its profile (core/sticks), the hold catches up with gusts after a moment.
+ * by how far the aircraft leans, the camera follows its profile (core/sticks), the hold catches up with gusts after a moment, and close over leaves it follows them.
  * It teaches timing and sticks; it knows no propeller wash, no satellites lost, no battery that sags.
  */
 export const stepFlight = (
@@ -204,7 +210,7 @@ export const stepFlight = (
   const wind = vec(mean.x + gust.x, mean.y + gust.y, gust.z);
   const moved =
     craft.rateDegS === null
-      ? stepHeld(s, c, craft, mean, gust)
+      ? stepHeld(s, c, craft, mean, gust, place.leavesAt(s.at))
       : { ...stepFree(s, c, craft, craft.rateDegS, wind), caught: s.caught };
   const { velocity } = moved;
   const z = s.at.z + velocity.z * STEP_S;

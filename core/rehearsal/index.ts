@@ -25,5 +25,6 @@ export {
   type Thumbs,
 } from './sticks';
 export { posedAt } from './posed';
-export { rehearsalOf, type RehearsedShot } from './of-shot';
+export { leavesAmong, overLeaves } from './leaves';
+export { rehearsalOf, type RehearsedAs, type RehearsedShot } from './of-shot';
 export { type Recorded, replay, stepsIn, Try, type TrySample } from './try';

@@ -1,11 +1,13 @@
 import { airDensity } from '../air';
 import { powerModel } from '../energy';
 import { distance } from '../geometry';
-import type { HandlingName } from '../model';
+import type { Feature, HandlingName } from '../model';
 import type { Trajectory } from '../moves';
 import { windOf, type ShotFacts, type ShotLight } from '../shot';
 import { groundAt } from '../site';
+import { LEVEL_GROUND } from '../terrain';
 import { locationAt } from '../weather';
+import { overLeaves } from './leaves';
 import { RATE_DEG_S } from './rates';
 import type { RehearsedCraft, RehearsedPlace } from './flight';
 
@@ -19,17 +21,24 @@ export interface RehearsedShot {
   readonly aimM: number;
 }
 
+/** How a shot is rehearsed. */
+export interface RehearsedAs {
+  /** Stick profile it is flown with. */
+  readonly handling: HandlingName;
+  /** Wind and gusts are left out. */
+  readonly calm: boolean;
+  /** Without position hold, where the camera is screwed on. */
+  readonly byAttitude?: boolean;
+  /** What bears leaves at the location. */
+  readonly leaves?: readonly Feature[];
+}
+
 /**
  * A shot with its aircraft, stick profile, ground and the wind of its minute; null where it has no path or no aircraft.
- * @param handling stick profile to fly it with
- * @param calm leaves wind and gusts out
- * @param byAttitude flies without position hold, where the camera is screwed on
  */
 export const rehearsalOf = (
   { facts, light }: { readonly facts: ShotFacts; readonly light: ShotLight | null },
-  handling: HandlingName,
-  calm: boolean,
-  byAttitude = false,
+  { handling, calm, byAttitude = false, leaves = [] }: RehearsedAs,
 ): RehearsedShot | null => {
   const { trajectory, aircraft, location, camera, frame, aim, ground } = facts;
   if (!trajectory || !aircraft || trajectory.frames) return null;
@@ -54,6 +63,7 @@ export const rehearsalOf = (
     place: {
       wind: calm ? { ...wind, speedAt10mMs: 0, gustAt10mMs: 0 } : wind,
       groundAt: (x, y) => (ground ? groundAt(ground, x, y) : 0),
+      leavesAt: overLeaves(leaves, ground ?? LEVEL_GROUND),
     },
     verticalFovDeg: frame.fov.verticalDeg,
     aimM: distance(trajectory.start.at, aim.aim),

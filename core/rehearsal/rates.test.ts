@@ -33,6 +33,7 @@ const draws = () => {
 const placeWith = (windMs: number) => ({
   wind: { speedAt10mMs: windMs, gustAt10mMs: windMs, fromDeg: 270, shear: 0 },
   groundAt: () => -1000,
+  leavesAt: () => 0,
   random: draws(),
 });
 const START: Pose = { at: vec(0, 0, 100), headingDeg: 0, tiltDeg: 0 };

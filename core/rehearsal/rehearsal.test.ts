@@ -50,6 +50,7 @@ const STILL: Wind = { speedAt10mMs: 0, gustAt10mMs: 0, fromDeg: 0, shear: 0.14 }
 const placeOf = (wind: Wind = STILL, seed = 1): RehearsedPlace => ({
   wind,
   groundAt: () => 0,
+  leavesAt: () => 0,
   random: seeded(seed),
 });
 const craftOf = (aircraft: Aircraft, profile: Handling = aircraft.handling.normal): RehearsedCraft => ({
@@ -100,7 +101,7 @@ describe('the aircraft by hand', () => {
       [4, 210],
     ] as const) {
       const wind = { ...STILL, speedAt10mMs: windMs, gustAt10mMs: windMs, fromDeg };
-      const t = new Try(HIGH, craft, { wind, groundAt: () => 0, random: () => 0.5 });
+      const t = new Try(HIGH, craft, { wind, groundAt: () => 0, leavesAt: () => 0, random: () => 0.5 });
       t.fly({ ...HANDS_OFF, forward: 1 }, stepsIn(5));
       const from = t.state;
       t.fly({ ...HANDS_OFF, forward: 1 }, stepsIn(60));

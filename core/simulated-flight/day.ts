@@ -1,6 +1,15 @@
 import { logFlight, plannedFigures, type FilmPlan, type LocationPlan, type TimedFlight } from '../day';
-import { newRow, TAKE_REASONS, type FlightLogEntry, type Kit, type Pack, type Take } from '../model';
+import {
+  newRow,
+  TAKE_REASONS,
+  type Film,
+  type FlightLogEntry,
+  type Kit,
+  type Pack,
+  type Take,
+} from '../model';
 import { clockText } from '../time';
+import { ownAir, type OwnAir } from './own-air';
 import { simulateFlight, type Nature, type SimulatedFlight } from './simulate';
 
 /** What flights leave behind that the simulated aircraft flew. */
@@ -15,6 +24,8 @@ export interface SimulatedRows {
   readonly place: LocationPlan;
   readonly pack: Pack;
   readonly aircraft: Kit['aircraft'];
+  /** The air it was flown in, which the log reads at 10 m; null where it was that of the plan. */
+  readonly air: OwnAir | null;
   readonly filmId: string;
   /** Even draws from 0 to 1. */
   readonly random: () => number;
@@ -25,7 +36,7 @@ export interface SimulatedRows {
 export const rowsOfFlight = (
   flown: SimulatedFlight,
   flight: TimedFlight,
-  { derived, place, pack, aircraft, filmId, random, newId }: SimulatedRows,
+  { derived, place, pack, aircraft, air, filmId, random, newId }: SimulatedRows,
 ): SimulatedDay => {
   const takes = flown.takes.map((t): Take =>
     newRow('take', {
@@ -47,7 +58,7 @@ export const rowsOfFlight = (
     takeOff: clockText(flight.startMs, place.location.zone),
     minutes: Math.round(flown.seconds / 6) / 10,
     ...plannedFigures(flight, aircraft, derived.shots),
-    windMs: null,
+    windMs: air && Math.round(air.real.speedAt10mMs * 10) / 10,
     startShare: flown.startShare,
     endShare: flown.endShare,
     temperatureC: place.location.temperatureC,
@@ -69,8 +80,8 @@ export const rowsOfFlight = (
 export const simulateDay = (
   derived: FilmPlan,
   places: readonly LocationPlan[],
-  kit: Pick<Kit, 'aircraft' | 'packs'>,
-  film: { readonly id: string },
+  kit: Pick<Kit, 'aircraft' | 'packs' | 'filters'>,
+  film: Film,
   nature: Nature,
   random: () => number,
   newId: () => string,
@@ -79,8 +90,9 @@ export const simulateDay = (
     place.flights.flatMap((flight) => {
       const pack = kit.packs.find((p) => p.id === flight.packId);
       if (!pack) return [];
-      const flown = simulateFlight(derived, flight, nature, random);
-      const made = { derived, place, pack, aircraft: kit.aircraft, filmId: film.id, random, newId };
+      const air = ownAir(film, kit, place.location, flight, nature);
+      const flown = simulateFlight(derived, flight, nature, random, air);
+      const made = { derived, place, pack, aircraft: kit.aircraft, air, filmId: film.id, random, newId };
       return [rowsOfFlight(flown, flight, made)];
     }),
   );

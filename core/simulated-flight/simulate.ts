@@ -1,9 +1,10 @@
 import { type FilmPlan, flightSpans, type FlightPhase, type FlightSpan, type TimedFlight } from '../day';
 import { between, distance, vec, type Vec3 } from '../geometry';
 import { normal } from '../units';
+import { inOwnAir, type OwnAir, type WindNature } from './own-air';
 
 /** What a simulated aircraft, its pack and its pilot are like, which the plan does not know. */
-export interface Nature {
+export interface Nature extends WindNature {
   /** Real watt-hours for each reckoned. */
   readonly appetite: number;
   /** Real seconds of a set-up or a take for each reckoned. */
@@ -77,12 +78,14 @@ const homeSpan = (flight: TimedFlight, from: Vec3, spent: number): FlightSpan =>
  * Flies a planned flight as an aircraft with a nature of its own would: the stretches of the plan in order, longer or shorter and
  * dearer or cheaper than reckoned. For trying the day at a desk, and for tests: it knows no obstacle and no rule.
  * @param random even draws from 0 to 1
+ * @param air it is flown in; null flies in the air of the plan
  */
 export const simulateFlight = (
   derived: FilmPlan,
   flight: TimedFlight,
   nature: Nature,
   random: () => number,
+  air: OwnAir | null = null,
 ): SimulatedFlight => {
   const planned = flightSpans(flight, derived);
   const spent = planned.reduce((sum, s) => sum + s.wattHours, 0);
@@ -97,9 +100,11 @@ export const simulateFlight = (
     Math.max(0, Math.floor((100 * (flight.supply.availableWh - wh)) / fullWh) / 100);
   for (const span of [...planned, homeSpan(flight, last, spent)]) {
     const human = span.phase === 'set-up' || span.phase === 'take';
-    const seconds = span.seconds * (human ? nature.pace : 1) * Math.exp(nature.spread * normal(random));
+    const own = air ? inOwnAir(span, air) : { time: 1, energy: 1 };
+    const longer = (human ? nature.pace : 1) * Math.exp(nature.spread * normal(random));
+    const seconds = span.seconds * own.time * longer;
     // A stretch that lasts longer takes more with it.
-    const wattHours = span.seconds > 0 ? (span.wattHours * nature.appetite * seconds) / span.seconds : 0;
+    const wattHours = span.seconds > 0 ? span.wattHours * own.energy * nature.appetite * longer : 0;
     const path = lineOf(span, derived);
     const first = Math.ceil(tS);
     for (let second = first; second < tS + seconds; second += 1) {

@@ -28,7 +28,15 @@ const seeded = (seed: number) => {
   for (let i = 0; i < 20; i += 1) rng.next();
   return () => (rng.next() >>> 0) / 2 ** 32;
 };
-const EXACT: Nature = { appetite: 1, pace: 1, spread: 0, wanderM: 0, keeperRate: 1 };
+const EXACT: Nature = {
+  appetite: 1,
+  pace: 1,
+  spread: 0,
+  wanderM: 0,
+  keeperRate: 1,
+  windShare: 1,
+  windTurnDeg: 0,
+};
 
 describe('a simulated flight', () => {
   it('with no nature of its own is the plan: minutes, energy, takes', () => {
@@ -60,7 +68,15 @@ describe('a simulated flight', () => {
   });
 
   it('teaches the plan its appetite from its log', () => {
-    const nature: Nature = { appetite: 1.12, pace: 1.05, spread: 0.08, wanderM: 0.5, keeperRate: 0.6 };
+    const nature: Nature = {
+      appetite: 1.12,
+      pace: 1.05,
+      spread: 0.08,
+      wanderM: 0.5,
+      keeperRate: 0.6,
+      windShare: 1,
+      windTurnDeg: 0,
+    };
     const aircraftId = flights[0]!.aircraftId;
     const own = flights.filter((f) => f.aircraftId === aircraftId && f.packId !== null);
     const log: FlightLogEntry[] = Array.from({ length: 24 }, (_, i) => {

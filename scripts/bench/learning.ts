@@ -1,7 +1,7 @@
 import { calibrationOf, usedOf } from '@core/energy';
 import { FilmDeriver, type DerivedFilm } from '@core/film';
 import type { FilmInput, FlightLogEntry } from '@core/model';
-import { natureOf, rowsOfFlight, simulateFlight } from '@core/simulated-flight';
+import { natureOf, ownAir, rowsOfFlight, simulateFlight } from '@core/simulated-flight';
 import { setUpTimes } from '@core/pilot';
 import { drawsOf, mean } from '@core/units';
 import { demoFilm } from '../../demo';
@@ -47,11 +47,12 @@ const season = (seed: string): { readonly energy: Forecast; readonly minutes: Fo
       ...next,
       derived,
       aircraft: input.kit.aircraft,
+      air: ownAir(input.film, input.kit, next.place.location, next.flight, nature),
       filmId: input.film.id,
       random,
       newId: () => `${i}`,
     };
-    const flown = simulateFlight(derived, next.flight, nature, random);
+    const flown = simulateFlight(derived, next.flight, nature, random, made.air);
     const [entry] = rowsOfFlight(flown, next.flight, made).flights;
     if (!entry?.plannedWh || !entry.plannedMinutes) continue;
     const { plannedWh, plannedMinutes, plannedSetUpMin } = entry;

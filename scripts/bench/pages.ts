@@ -61,6 +61,7 @@ const cockpit = async (page: Page, address: string, film: string): Promise<void>
     const nothing = (): void => undefined;
     const { prototype } = WebGL2RenderingContext;
     Object.assign(prototype, {
+      clear: nothing,
       drawArrays: nothing,
       drawElements: nothing,
       drawArraysInstanced: nothing,

@@ -1,15 +1,10 @@
-import { rehearsalOf, replay, type Recorded, type TrySample } from '@core/rehearsal';
+import { rehearsalOf, replay, type Recorded, type RehearsedAs, type TrySample } from '@core/rehearsal';
 import type { DerivedShot } from '@core/film';
-import type { HandlingName } from '@core/model';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 
 /** A try that is kept: flown again it is the same flight. */
-export interface KeptTry {
+export interface KeptTry extends RehearsedAs {
   readonly seed: number;
-  readonly calm: boolean;
-  readonly handling: HandlingName;
-  /** Flown by attitude, without position hold. */
-  readonly byAttitude?: boolean;
   readonly mark: number;
   readonly recorded: readonly Recorded[];
 }
@@ -41,7 +36,7 @@ export const keepTry = (target: string, kept: KeptTry): void => {
 
 /** A kept try of a shot flown again, second by second; nothing where the shot cannot be flown by hand any more. */
 export const samplesOfKept = (shot: DerivedShot, kept: KeptTry): readonly TrySample[] => {
-  const r = rehearsalOf(shot, kept.handling, kept.calm, kept.byAttitude);
+  const r = rehearsalOf(shot, kept);
   return r
     ? replay(r.trajectory.start, r.craft, { ...r.place, random: drawsOfTry(kept.seed) }, kept.recorded)
         .samples

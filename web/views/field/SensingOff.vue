@@ -32,8 +32,8 @@ const say = (reason: string): void => {
 <template>
   <section class="off" :class="{ open: !given }" :aria-label="tr('sensingIsOff')">
     <p v-if="given" role="status">
-      <b>{{ tr('sensingIsOff') }}</b> {{ given.reason
-      }}<span class="quiet"> {{ tr('saidAt', { clock: clockText(given.utcMs, zone) }) }}</span>
+      <b>{{ tr('sensingIsOff') }}</b>
+      {{ tr('reasonSaidAt', { reason: given.reason, clock: clockText(given.utcMs, zone) }) }}
     </p>
     <template v-else>
       <p>

@@ -14,7 +14,15 @@ const props = defineProps<{
   leastM: number;
   totalS: number;
   counted: string;
+  /** Marks of the tries of this visit, in order. */
+  tries: readonly number[];
+  /** By how much each mark is above the try before. */
+  gains: ReadonlyMap<MarkKind, number>;
 }>();
+const gain = (kind: MarkKind): string => {
+  const by = props.gains.get(kind) ?? 0;
+  return by === 0 ? '' : `${by > 0 ? '+' : '−'}${fixed(Math.abs(by))}`;
+};
 const { text } = useMessages();
 const NAMES: Readonly<Record<MarkKind, string>> = {
   get framing() {
@@ -96,7 +104,9 @@ const rows = computed(() => props.marks.marks.map((m) => ({ ...m, drawn: drawn(m
     </dl>
     <ul>
       <li v-for="m in rows" :key="m.kind">
-        <span class="name">{{ NAMES[m.kind] }}</span><b class="n">{{ m.mark }}</b>
+        <span class="name">{{ NAMES[m.kind] }}</span><span class="n"
+          ><span v-if="gain(m.kind)" class="gain">{{ gain(m.kind) }}</span> <b>{{ m.mark }}</b></span
+        >
         <span class="say quiet">{{ text(m.say) }}</span>
         <svg :width="WIDE" :height="HIGH" aria-hidden="true">
           <line
@@ -112,6 +122,7 @@ const rows = computed(() => props.marks.marks.map((m) => ({ ...m, drawn: drawn(m
         </svg>
       </li>
     </ul>
+    <p v-if="tries.length > 1" class="quiet">{{ tr('thisVisit', { tries: tries.join(', ') }) }}</p>
     <p class="quiet">{{ counted }}</p>
   </section>
 </template>
@@ -166,6 +177,9 @@ li {
 }
 .say {
   font-size: 13.5px;
+}
+.gain {
+  color: var(--chalk-2);
 }
 .n {
   text-align: end;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { controlsFrom, profileGives, STICK_MODES } from '@core/rehearsal';
+import { controlsFrom, leavesAmong, profileGives, STICK_MODES, type RehearsedAs } from '@core/rehearsal';
 import type { HandlingName } from '@core/model';
 import 'element-plus/es/components/segmented/style/css';
 import 'element-plus/es/components/progress/style/css';
@@ -32,6 +32,7 @@ import { useKeySticks, type StickValues } from './useKeySticks';
 import { useRehearsal } from './useRehearsal';
 import { useRehearsedLog } from './useRehearsedLog';
 import { useRehearsingPilot } from './useRehearsingPilot';
+import { useTries } from './useTries';
 import { useTryFilm } from './useTryFilm';
 import { useTryMargins } from './useTryMargins';
 import { tr } from './messages';
@@ -91,6 +92,15 @@ const PROFILES = choices(HANDLING_WORDS);
 const MODES = STICK_MODES.map((m) => ({ value: m, label: tr('modeValue', { value: m }) }));
 const { mode, calm, tunnel, ghost, calling, fixedCamera, wantsAttitude, byAttitude } =
   useCockpitChoices(shot);
+/** What is flown: a shot, or a drill at its level there. */
+const target = (): string =>
+  [shot.value?.facts.shot.id, ...(drilling.value ? [drill.value?.id, level.value] : [])].join(' ');
+const as = computed((): RehearsedAs => ({
+  handling: handling.value,
+  calm: calm.value,
+  byAttitude: byAttitude.value,
+  leaves: leavesAmong(things.value),
+}));
 const noPicture = ref(document.createElement('canvas').getContext('webgl2') === null);
 /** Flown by the map: there is no picture, or the drill takes it away. */
 const plain = computed(() => noPicture.value || (drilling.value && (drill.value?.blind ?? false)));
@@ -151,10 +161,8 @@ const {
   callNow,
 } = useRehearsal(
   shot,
-  () => [shot.value?.facts.shot.id, ...(drilling.value ? [drill.value?.id, level.value] : [])].join(' '),
-  handling,
-  calm,
-  byAttitude,
+  target,
+  as,
   (s) => {
     const v = sticks(s);
     return controlsFrom(mode.value, v, v.tilt);
@@ -185,11 +193,13 @@ const countRehearsed = (v: boolean) =>
     tr('rehearsalLower'),
   );
 const counted = ref('');
+const { row: triesNow, gains, add: addTry } = useTries(target);
 watch(phase, (now, was) => {
   if (now === 'count') counted.value = '';
   if (now === 'flying') lost.value = '';
   if (now !== 'marked') return;
   keys.release();
+  if (ended.value && marks.value) addTry(marks.value);
   if (was === 'watching') counted.value = tr('watchedNotCountedAsA');
   else if (!ended.value) counted.value = tr('takenBackOrSlowedIn');
   else
@@ -316,6 +326,8 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
           :least-m="store.film?.preferences.clearanceM ?? 0"
           :total-s="rehearsed.trajectory.totalS"
           :counted="counted"
+          :tries="triesNow"
+          :gains="gains"
         />
         <div v-if="marks && tryFilm.able && !noPicture && flight" class="film">
           <button v-if="!filming" class="btn" @click="tryFilm.save(flight.samples)">

@@ -10,11 +10,11 @@ import {
   stepsIn,
   Try,
   type Controls,
+  type RehearsedAs,
   type RehearsedShot,
   type TryMarks,
 } from '@core/rehearsal';
 import type { DerivedShot } from '@core/film';
-import type { HandlingName } from '@core/model';
 import type { Trajectory } from '@core/moves';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch, type Ref } from 'vue';
 import { drawsOfTry, type KeptTry } from '../../composables/kept-tries';
@@ -49,9 +49,7 @@ const isOver = ({ state }: Try, { end, totalS }: Trajectory, byAttitude: boolean
 export const useRehearsal = (
   shot: Ref<DerivedShot | null>,
   target: () => string,
-  handling: Ref<HandlingName>,
-  calm: Ref<boolean>,
-  byAttitude: Ref<boolean>,
+  as: Ref<RehearsedAs>,
   asked: (seconds: number) => Controls,
   drawn: () => void,
 ) => {
@@ -63,9 +61,7 @@ export const useRehearsal = (
   const tick = ref(0);
   const flight = shallowRef<Try | null>(null);
   const ended = shallowRef<KeptTry | null>(null);
-  const rehearsed = computed(
-    () => shot.value && rehearsalOf(shot.value, handling.value, calm.value, byAttitude.value),
-  );
+  const rehearsed = computed(() => shot.value && rehearsalOf(shot.value, as.value));
   /** What is flown now: a kept try brings its own profile and wind. */
   let active: RehearsedShot | null = null;
   let seed = 1;
@@ -101,9 +97,7 @@ export const useRehearsal = (
         ? null
         : {
             seed,
-            calm: calm.value,
-            handling: handling.value,
-            byAttitude: byAttitude.value,
+            ...as.value,
             mark: marks.value.mark,
             recorded: t.recorded.map((x) => ({ ...x })),
           };
@@ -144,7 +138,7 @@ export const useRehearsal = (
     cancelAnimationFrame(frame);
     document.removeEventListener('visibilitychange', hidden);
   });
-  watch([target, handling, calm, byAttitude], reset);
+  watch([target, () => as.value.handling, () => as.value.calm, () => as.value.byAttitude], reset);
 
   const calls = computed(() => (rehearsed.value ? callOuts(rehearsed.value.trajectory) : []));
   return {
@@ -178,7 +172,7 @@ export const useRehearsal = (
     watchGhost: () => {
       reset();
       // Whoever flies by attitude sees the line as it should be, flown with position hold.
-      const r = shot.value && rehearsalOf(shot.value, handling.value, calm.value);
+      const r = shot.value && rehearsalOf(shot.value, { ...as.value, byAttitude: false });
       if (!r) return;
       active = r;
       flight.value = begin(1);
@@ -189,7 +183,7 @@ export const useRehearsal = (
     /** Flies a kept try again, exactly. */
     watchKept: (kept: KeptTry) => {
       reset();
-      const r = shot.value && rehearsalOf(shot.value, kept.handling, kept.calm, kept.byAttitude);
+      const r = shot.value && rehearsalOf(shot.value, kept);
       if (!r) return;
       active = r;
       flight.value = begin(kept.seed);

@@ -250,6 +250,6 @@ const DE: Texts<typeof EN> = {
   narrowGap: 'enger Durchlass',
   closeAlongAWall: 'dicht an einer Wand',
   stopsForNothing: 'hält grundlos an',
-  saidAt: 'gesagt um {clock}',
+  reasonSaidAt: '{reason}, gesagt um {clock}.',
 };
 export default DE;

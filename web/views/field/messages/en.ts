@@ -246,5 +246,5 @@ export const EN = {
   narrowGap: 'narrow gap',
   closeAlongAWall: 'close along a wall',
   stopsForNothing: 'stops for nothing',
-  saidAt: 'said at {clock}',
+  reasonSaidAt: '{reason}, said at {clock}.',
 } as const;

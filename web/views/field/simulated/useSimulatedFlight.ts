@@ -1,6 +1,13 @@
 import { flightSpans, type TimedFlight } from '@core/day';
 import { inTheAir } from '@core/field';
-import { natureOf, simulateFlight, type FlightSample, type SimulatedFlight } from '@core/simulated-flight';
+import {
+  natureOf,
+  ownAir,
+  simulateFlight,
+  type FlightSample,
+  type OwnAir,
+  type SimulatedFlight,
+} from '@core/simulated-flight';
 import { drawsOf } from '@core/units';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { flightCurve } from '../../../composables/flight-curve';
@@ -11,6 +18,8 @@ import { useFilm } from '../../../stores/film';
 export interface Flying {
   readonly flight: TimedFlight;
   readonly flown: SimulatedFlight;
+  /** The air it is flown in, which is not quite the plan's. */
+  readonly air: OwnAir | null;
   /** The way the plan takes, for the line it is drawn against. */
   readonly planned: readonly FlightSample['at'][];
 }
@@ -68,9 +77,14 @@ export const useSimulatedFlight = () => {
     stop();
     begun += 1;
     const draws = drawsOf(`${store.filmId} ${flight.startMs} ${begun}`);
+    const nature = natureOf(store.filmId);
+    const location = derived.places.get(flight.locationId)?.location;
+    const air =
+      store.film && location ? ownAir(store.film, derivedFilm.along, location, flight, nature) : null;
     flying.value = {
       flight,
-      flown: simulateFlight(derived, flight, natureOf(store.filmId), draws),
+      air,
+      flown: simulateFlight(derived, flight, nature, draws, air),
       planned: flightSpans(flight, derived).flatMap((s) => s.path ?? [s.from, s.to]),
     };
     [tS.value, paused.value] = [0, false];

@@ -41,6 +41,7 @@ export const useSimulatedLog = () => {
         place,
         pack,
         aircraft,
+        air: own.air,
         filmId: store.filmId,
         random,
         newId: uuid,

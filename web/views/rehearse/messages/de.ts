@@ -120,5 +120,6 @@ const DE: Texts<typeof EN> = {
   clickOnBeats: 'Klick auf jeden Schlag',
   clickOnSeconds: 'Klick auf jede Sekunde',
   countNumber: 'Zählzeit {count}, Schlag',
+  thisVisit: 'Versuche dieses Besuchs: {tries}.',
 };
 export default DE;

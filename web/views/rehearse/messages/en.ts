@@ -117,4 +117,5 @@ export const EN = {
   clickOnBeats: 'Click on every beat',
   clickOnSeconds: 'Click on every second',
   countNumber: 'count {count}, beat',
+  thisVisit: 'Tries of this visit: {tries}.',
 } as const;
