@@ -267,3 +267,24 @@ for (const colorScheme of ['light', 'dark'] as const)
     await expect(page.locator('.canvas canvas').first()).toBeVisible();
     await bench.accessible(true);
   });
+
+for (const [what, width, height] of [
+  ['a phone on its side', 844, 390],
+  ['twice the size', 640, 400],
+] as const)
+  test(`at ${what} the site map keeps half of the height, and the profile is beside what is picked`, async ({
+    page,
+    bench,
+  }) => {
+    await page.setViewportSize({ width, height });
+    await bench.open('map');
+    const box = page.locator('.mapbox');
+    await expect(box.locator('canvas').first()).toBeVisible();
+    expect((await box.boundingBox())!.height).toBeGreaterThanOrEqual(height / 2);
+    await expect(page.locator('.profile')).toBeHidden();
+    await page.getByRole('button', { name: 'Picked', exact: true }).click();
+    await expect(page.locator('.profile')).toBeInViewport();
+    await expect(page.getByRole('complementary').locator('visible=true').first()).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+    await bench.accessible();
+  });

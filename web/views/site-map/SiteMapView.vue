@@ -600,4 +600,32 @@ usePlanKeys({
     flex: none;
   }
 }
+/* A phone on its side, or a page at twice its size: the map keeps half of the height. The profile goes with what is picked. */
+@media (max-width: 1099px) and (max-height: 620px) {
+  .top {
+    display: flex;
+    flex-wrap: nowrap;
+    padding-block: 0;
+  }
+  .top > * {
+    flex: 0 1 auto;
+    min-width: 0;
+  }
+  .middle {
+    grid-template-rows: minmax(0, 1fr);
+  }
+  .planview[data-tab='map'] .profile,
+  .planview[data-tab='pane'] .mapbox {
+    display: none;
+  }
+  .planview[data-tab='pane'] .panes {
+    grid-template-rows: 150px minmax(0, 1fr);
+  }
+  .planview[data-tab='pane'] .middle {
+    display: grid;
+  }
+  .foot-tabs button {
+    min-height: 44px;
+  }
+}
 </style>
