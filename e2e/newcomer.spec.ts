@@ -1,5 +1,6 @@
 import { demoFilm } from '@demo';
-import type { Locator } from '@playwright/test';
+import type { FilmFile } from '@contract';
+import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './app';
 
 test('from an empty film, a place with four shots shows whether two packs and one card are enough, and why not', async ({
@@ -115,6 +116,76 @@ test('from an empty database two clicks lead to a first cost, six to a proven pl
   await page.getByLabel('Rated hover time').fill('26');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/9 typical figures/)).toBeVisible();
+});
+
+/** Goes on with the tab key until something has the focus. */
+const reach = async (page: Page, target: Locator, most = 90): Promise<void> => {
+  for (let i = 0; i < most; i += 1) {
+    if ((await target.count()) > 0 && (await target.evaluate((e) => e.contains(document.activeElement))))
+      return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error('The tab key does not lead there.');
+};
+
+test('by the keyboard alone a first film is made, placed, planned and proven', async ({ page, app }) => {
+  await page.goto(app.address);
+  await expect(page.getByRole('button', { name: 'Create film' })).toBeVisible();
+  await reach(page, page.getByRole('radio', { checked: true }));
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('radio', { name: /^Property/ })).toBeChecked();
+  const where = page.getByLabel('Coordinates', { exact: true });
+  await reach(page, where);
+  await page.keyboard.type('43.18, -4.83');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('button', { name: 'Create film' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-figure=energy] .value')).toHaveText(/\d\.\d+/);
+  // Another length of the shot in hand, then the flights: a key for a view, a key for the plan, a key to take it.
+  const before = await page.locator('[data-figure=energy] .value').innerText();
+  const slider = page
+    .getByRole('slider')
+    .filter({ hasNot: page.locator('canvas') })
+    .nth(1);
+  await reach(page, slider);
+  for (let i = 0; i < 12; i += 1) await page.keyboard.press('ArrowRight');
+  await expect(page.locator('[data-figure=energy] .value')).not.toHaveText(before);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('g');
+  await page.keyboard.press('f');
+  await expect(page.getByRole('heading', { name: 'Flights', level: 1 })).toBeVisible();
+  await page.keyboard.press('r');
+  await expect(page.getByText(/^Proven/)).toBeVisible({ timeout: 60_000 });
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Apply plan' })).toBeHidden();
+  await expect(page.locator('[data-save]')).toHaveText('saved');
+  const [film] = await app.films.list();
+  const { flights } = (await app.films.exportFile(film!.id)) as FilmFile;
+  expect(flights.length).toBeGreaterThan(0);
+});
+
+test.describe('on a phone', () => {
+  test.use({ hasTouch: true, viewport: { width: 390, height: 844 } });
+
+  test('by touch alone a first film is made, read in feet, and begun in the field', async ({ page, app }) => {
+    await page.goto(app.address);
+    await page.getByText('Property', { exact: true }).tap();
+    await page.getByLabel('Coordinates', { exact: true }).fill('43.18, -4.83');
+    await page.getByRole('button', { name: 'Create film' }).tap();
+    await expect(page.locator('.shot-card').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Settings' }).tap();
+    await page.getByText('Imperial', { exact: true }).tap();
+    await page.keyboard.press('Escape');
+    await page.locator('.shot-card').first().tap();
+    await expect(page.locator('.slide .unit, .slide .el-input__suffix').first()).toContainText('ft');
+    await page.getByRole('link', { name: 'Field', exact: true }).tap();
+    await expect(page.locator('.steps li').first()).toContainText(/\d+ ft above launch/);
+    await page.getByRole('button', { name: 'Take off' }).tap();
+    await page.getByRole('button', { name: 'Recording?' }).tap();
+    await page.getByRole('button', { name: 'Good', exact: true }).tap();
+    await expect(page.getByRole('region', { name: 'Takes', exact: true })).toContainText('1 good');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
 });
 
 test('the demo film is opened beside one’s own, fresh each time', async ({ page, app }) => {
