@@ -48,6 +48,9 @@ const flyingOf =
       await page.getByRole('button', { name: 'Next shot' }).click();
     await page.getByRole('button', { name: 'Take off' }).click();
     await page.getByRole('button', { name: 'Recording?' }).click();
+    await page.locator('main').evaluate((e) => {
+      e.scrollTo(0, 0);
+    });
   };
 
 /** A day by the simulated aircraft, its card matched and named: the board of the cut with pictures of its clips. */
@@ -98,6 +101,9 @@ const drills = async (page: Page): Promise<void> => {
 const chance = async (page: Page): Promise<void> => {
   await page.getByRole('button', { name: 'Chance shot' }).click();
   await page.getByRole('region', { name: 'What it takes away' }).waitFor();
+  await page.locator('main').evaluate((e) => {
+    e.scrollTo(0, 0);
+  });
 };
 
 const dayChanged = async (page: Page): Promise<void> => {

@@ -20,9 +20,9 @@ const drawSheet = async (
     (name) => `<img src="data:image/png;base64,${taken.get(name)?.toString('base64') ?? ''}">`,
   );
   await page.setContent(
-    `<style>body{margin:0;display:grid;grid-template-columns:repeat(${columns},1fr);gap:8px;background:#0d0b10}img{width:100%;display:block}</style>${pictures.join('')}`,
+    `<!doctype html><style>body{margin:0;display:grid;grid-template-columns:repeat(${columns},1fr);gap:8px;background:#0d0b10}img{width:100%;display:block}</style>${pictures.join('')}`,
   );
-  await page.screenshot({ path, fullPage: true });
+  await page.locator('body').screenshot({ path });
   await page.close();
 };
 

@@ -41,6 +41,46 @@ const flown = (appetite: number, pace: number, keeperRate: number): FilmInput =>
 const after = (film: FilmInput) => ({ film, derived: new FilmDeriver().derive(film) });
 const shots = (film: FilmInput) => shotsFlown(film, after(film).derived);
 
+describe('where a logged flight was flown', () => {
+  const nature = {
+    appetite: 1,
+    pace: 1,
+    keeperRate: 0,
+    spread: 0,
+    wanderM: 0,
+    windShare: 1.2,
+    windTurnDeg: 0,
+  };
+  const rng = xoroshiro128plus(3);
+  let n = 0;
+  const day = simulateDay(
+    plan,
+    [...plan.places.values()],
+    input.kit,
+    input.film,
+    nature,
+    () => (rng.next() >>> 0) / 2 ** 32,
+    () => `own-${(n += 1)}`,
+  );
+  const winds = (takes: FilmInput['takes']): (number | null)[] =>
+    flownFlights({ ...input, takes, kit: { ...input.kit, flightLog: day.flights } }).map(
+      (f) => f.windErrorMs,
+    );
+
+  it('is told by its takes, kept or not, and by the window of the day where there are none', () => {
+    expect(day.takes.every((t) => t.rating !== 'good')).toBe(true);
+    expect(day.flights.every((f) => f.shotIds.length === 0)).toBe(true);
+    // Of every flight a fifth more wind than that place was to have then.
+    for (const takes of [day.takes, []])
+      for (const [i, error] of winds(takes).entries()) {
+        const met = day.flights[i]!.windMs!;
+        expect(error).toBeCloseTo(met - met / 1.2, 1);
+        expect(error).toBeGreaterThan(0);
+      }
+    expect(winds([]).length).toBe([...plan.places.values()].flatMap((p) => p.flights).length);
+  });
+});
+
 describe('shots beside their takes', () => {
   it('has every shot once and every take once; what is kept is what the plan leaves out', () => {
     const { film, derived } = after(flown(1, 1, 0.5));

@@ -1,7 +1,7 @@
 import { usedOf } from '../energy';
 import type { FilmInput, FlightLogEntry, Location } from '../model';
 import { groupBy, mean } from '../units';
-import { dateIn } from '../time';
+import { dateIn, localToUtc, MINUTE_MS, minutesOf } from '../time';
 import { locationAt } from '../weather';
 
 /** A logged flight beside its plan. Errors are flown against planned, as a share: +0.1 took a tenth more than planned. */
@@ -28,14 +28,35 @@ export interface ForecastError {
 const shareOf = (flown: number, planned: number | null): number | null =>
   planned !== null && planned > 0 ? flown / planned - 1 : null;
 
-/** The location a flight was flown at: that of its shots, else the one of its date. */
+/** Minutes from a flight's take-off to the window of a location of its date; Infinity for another date. */
+const minutesOff = (entry: FlightLogEntry, { date, zone, windowStart, windowEnd }: Location): number => {
+  if (date !== dateIn(entry.utcMs, zone)) return Infinity;
+  const [from, to] = [windowStart, windowEnd].map((t) => localToUtc(date, minutesOf(t), zone));
+  const before = Math.max(0, (from ?? 0) - entry.utcMs);
+  // A window that ends before it begins goes over midnight.
+  const after = (to ?? 0) < (from ?? 0) ? 0 : Math.max(0, entry.utcMs - (to ?? 0));
+  return (before + after) / MINUTE_MS;
+};
+
+/**
+ * The location a flight was flown at: that of the flight as it was decided, of a take of its minutes, of a shot that was kept; else
+ * the one of its date whose window is nearest.
+ */
 const locationOf = (input: FilmInput, entry: FlightLogEntry): Location | null => {
-  const shot = input.shots.find((s) => entry.shotIds.includes(s.id));
-  return (
-    input.locations.find((l) => l.id === shot?.locationId) ??
-    input.locations.find((l) => l.date === dateIn(entry.utcMs, l.zone)) ??
-    null
-  );
+  const endMs = entry.utcMs + entry.minutes * MINUTE_MS;
+  const known =
+    input.flights.find((f) => f.id === entry.flightId)?.locationId ??
+    input.takes.find(
+      (t) => t.packId === entry.packId && t.utcMs >= entry.utcMs && t.utcMs <= endMs + MINUTE_MS,
+    )?.locationId ??
+    input.shots.find((s) => entry.shotIds.includes(s.id))?.locationId;
+  const sure = input.locations.find((l) => l.id === known);
+  if (sure) return sure;
+  const [nearest] = input.locations
+    .map((location) => ({ location, off: minutesOff(entry, location) }))
+    .filter(({ off }) => off < Infinity)
+    .sort((x, y) => x.off - y.off);
+  return nearest?.location ?? null;
 };
 
 /** Logged flights of a film in the order they were flown, each beside what was planned for it. */
