@@ -5,6 +5,7 @@ export const DRILL_IDS = [
   'slow-yaw',
   'orbit-left',
   'orbit-right',
+  'reverse-orbit',
   'push-tilt',
   'reveal',
   'spiral',
@@ -43,6 +44,13 @@ export const DRILLS: readonly Drill[] = [
   drill('slow-yaw', 'pan', { distanceM: 60, heightM: 20, turnDeg: 60, rateDegS: 5 }),
   drill('orbit-left', 'part-orbit', { radiusM: 30, heightM: 12, arcDeg: 120, speedMs: 3, sense: 0 }),
   drill('orbit-right', 'part-orbit', { radiusM: 30, heightM: 12, arcDeg: 120, speedMs: 3, sense: 1 }),
+  drill('reverse-orbit', 'orbit-and-back', {
+    radiusM: 30,
+    heightM: 12,
+    arcDeg: 60,
+    speedMs: 3,
+    sense: 0,
+  }),
   drill('push-tilt', 'low-to-high', {
     startM: 70,
     endM: 30,

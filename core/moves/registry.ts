@@ -14,6 +14,7 @@ import { lowToHigh } from './low-to-high';
 import { orbit } from './orbit';
 import { pan } from './pan';
 import { panorama } from './panorama';
+import { orbitAndBack } from './orbit-and-back';
 import { partOrbit } from './part-orbit';
 import { pullBack } from './pull-back';
 import { pushIn } from './push-in';
@@ -56,6 +57,7 @@ export const MOVES: readonly CameraMove[] = [
   fourPass,
   orbit,
   partOrbit,
+  orbitAndBack,
   spiralOut,
   spiralDown,
   longLensOrbit,

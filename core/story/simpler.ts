@@ -9,6 +9,7 @@ const SIMPLER: Readonly<Record<string, string>> = {
   'spiral-down': 'part-orbit',
   orbit: 'part-orbit',
   'part-orbit': 'slide',
+  'orbit-and-back': 'part-orbit',
   'long-lens': 'slide',
   'top-down-spin': 'top-down-turn',
   track: 'slide',

@@ -1037,4 +1037,12 @@ export const PHRASES: Readonly<Record<string, string>> = {
   launch: 'Start',
   'Rehearsed tries count': 'Geprobte Versuche zählen',
   'Planned set-up': 'Geplantes Einrichten',
+  'Orbit and back': 'Umkreisung und zurück',
+  'Looks round the subject, thinks again, and comes back.':
+    'Sieht um das Motiv herum, überlegt es sich und kommt zurück.',
+  'Sideways and yaw against each other; let both go softly, then the same the other way.':
+    'Seitwärts und Gieren gegeneinander; beides weich loslassen, dann dasselbe andersherum.',
+  'A background with depth on both sides.': 'Einen Hintergrund mit Tiefe auf beiden Seiten.',
+  'Half of it is flown towards where you came from: keep the whole arc free.':
+    'Die Hälfte führt dorthin zurück, woher du kamst: halte den ganzen Bogen frei.',
 };

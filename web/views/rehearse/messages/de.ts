@@ -121,5 +121,7 @@ const DE: Texts<typeof EN> = {
   clickOnSeconds: 'Klick auf jede Sekunde',
   countNumber: 'Zählzeit {count}, Schlag',
   thisVisit: 'Versuche dieses Besuchs: {tries}.',
+  'drill.reverse-orbit': 'Orbit und zurück',
+  'drillSays.reverse-orbit': 'Nach links, weich zur Ruhe kommen und auf demselben Bogen zurück.',
 };
 export default DE;

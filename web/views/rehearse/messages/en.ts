@@ -118,4 +118,6 @@ export const EN = {
   clickOnSeconds: 'Click on every second',
   countNumber: 'count {count}, beat',
   thisVisit: 'Tries of this visit: {tries}.',
+  'drill.reverse-orbit': 'Reverse orbit',
+  'drillSays.reverse-orbit': 'To the left, come softly to rest, and back on the same arc.',
 } as const;
