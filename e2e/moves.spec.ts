@@ -197,7 +197,7 @@ test('a move is chosen from its pictures by keyboard: search, arrows, enter, and
   const sheet = page.getByRole('dialog', { name: 'Choose a move' });
   await expect(sheet.getByRole('searchbox')).toBeFocused();
   await page.keyboard.type('orbit');
-  await expect(sheet.getByRole('status')).toHaveText('3 moves');
+  await expect(sheet.getByRole('status')).toHaveText('4 moves');
   await sheet
     .getByRole('button', { name: /^Part orbit|^Orbit/ })
     .first()
