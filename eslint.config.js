@@ -100,6 +100,7 @@ const CORE = {
     'exposure',
     'film',
     'light-timeline',
+    'location',
     'footage',
     'messages',
     'model',

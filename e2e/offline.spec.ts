@@ -72,6 +72,9 @@ test('without a network the film opens from this device, every view works, and w
     ['kit', 'h1, h2'],
     ['calculators', 'h1, h2'],
     ['checks', 'main'],
+    ['rehearse', '.cockpit canvas'],
+    ['footage', 'h1, h2'],
+    ['debrief', 'h1'],
   ] as const) {
     await phone.goto(`${address}/film/${film}/${view}`);
     await expect(phone.locator(sign).first(), view).toBeVisible();

@@ -48,7 +48,7 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
   await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await page.getByRole('button', { name: 'Add the first shot' }).click();
   await bench.title.fill('Round the barn');
-  await bench.choose('Move', /Orbit/);
+  await bench.choose('Move', 'Orbit');
   await bench.saved();
   await page.getByRole('link', { name: 'Locations', exact: true }).click();
   await page.getByRole('link', { name: 'Site map', exact: true }).click();

@@ -159,6 +159,28 @@ test('on a phone two thumbs fly it', async ({ page, bench }) => {
   }).toPass();
 });
 
+test('a page nobody looks at freezes the flight, and it goes on when asked', async ({ page, bench }) => {
+  await withoutPicture(page);
+  await bench.open('rehearse');
+  const panel = page.getByRole('complementary', { name: 'Rehearsal' });
+  await panel.getByRole('button', { name: 'Fly shot' }).click();
+  await expect(panel.getByRole('button', { name: 'End try' })).toBeVisible({ timeout: 15_000 });
+  const clock = page.locator('.figures b').first();
+  await expect(clock).not.toHaveText('0.0');
+  await page.evaluate(() => {
+    Object.defineProperty(document, 'hidden', { configurable: true, get: () => true });
+    document.dispatchEvent(new Event('visibilitychange'));
+  });
+  await expect(panel.getByRole('button', { name: 'Fly on' })).toBeVisible();
+  const stopped = await clock.innerText();
+  await page.evaluate(
+    () => new Promise((seen) => requestAnimationFrame(() => requestAnimationFrame(() => seen(null)))),
+  );
+  await expect(clock).toHaveText(stopped);
+  await panel.getByRole('button', { name: 'Fly on' }).click();
+  await expect(clock).not.toHaveText(stopped);
+});
+
 test('a drill is chosen for the day, flown, marked and counts as practice', async ({ page, bench }) => {
   await withoutPicture(page);
   await bench.open('rehearse');

@@ -1,4 +1,6 @@
 import { kitOnLocation } from '../day';
+import type { Vec3 } from '../geometry';
+import { launchOf } from '../location';
 import type { ExposureChoice } from '../exposure';
 import type { DerivedFilm, DerivedShot } from '../film';
 import type { FilmInput, Take } from '../model';
@@ -18,6 +20,8 @@ export type ShotStatus = 'done' | 'planned' | 'unfit';
 /** A shot as sheets and tables tell it. Seconds, watt-hours and bytes are those of the plan. */
 export interface ShotLine {
   readonly shot: DerivedShot;
+  /** Where it is launched from. */
+  readonly launch: Vec3;
   readonly id: string;
   readonly number: number;
   /** Place in the cut, from 1. */
@@ -135,6 +139,13 @@ const asked = ({ facts }: DerivedShot) => ({
   usage: USE_WORDS[useOf(facts.shot.usage)],
 });
 
+/** Launch point of the flight a shot is in; its own, or the location's, where it is in none. */
+const launchOfShot = ({ input, derived }: Handover, { facts, flightIndex }: DerivedShot): Vec3 => {
+  const { location, shot } = facts;
+  const flight = derived.places.get(location.id)?.flights[flightIndex ?? -1];
+  return flight?.launch.at ?? launchOf(input.features, input.terrain?.get(location.id), location, shot).at;
+};
+
 const statusOf = ({ done, unfit }: DerivedShot): ShotStatus => (done ? 'done' : unfit ? 'unfit' : 'planned');
 
 /** Every shot in list order. */
@@ -159,6 +170,7 @@ export const shotLines = (whole: Handover): readonly ShotLine[] => {
         ...asked(shot),
         ...flown(whole, shot, cards),
         ...recordedWith(shot),
+        launch: launchOfShot(whole, shot),
         ...(settings.get(id) ?? { exposure: null, filter: '' }),
         status: statusOf(shot),
         flown: input.takes.filter((t) => t.shotId === id).sort((a, b) => a.utcMs - b.utcMs),

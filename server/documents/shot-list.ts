@@ -1,6 +1,4 @@
 import { aboveDrawing, frameDrawing } from '@core/drawing';
-import type { Vec3 } from '@core/geometry';
-import { launchOf as launchPoint } from '@core/location';
 import { inFlyingOrder, shotLines, type ShotLine } from '@core/handover';
 import { boardOf } from '@core/story';
 import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces';
@@ -23,21 +21,11 @@ const boxes = (count: number): Content => ({
   columns: Array.from({ length: Math.min(count, 12) }, (): Content => ({ svg: BOX, width: 13 })),
 });
 
-/** Launch point of the flight a shot is in; its own, or the location's, where it is in none. */
-export const launchOf = ({ input, derived }: Printed, { shot }: ShotLine): Vec3 => {
-  const { location } = shot.facts;
-  const flight = derived.places.get(location.id)?.flights[shot.flightIndex ?? -1];
-  return (
-    flight?.launch.at ??
-    launchPoint(input.features, input.terrain?.get(location.id), location, shot.facts.shot).at
-  );
-};
-
 const pictures = (whole: Printed, l: ShotLine): Content => {
   const { say, drawing } = whole.voice;
   const first = frameDrawing(l.shot.facts, 0, 120);
   const last = frameDrawing(l.shot.facts, 1, 120);
-  const above = aboveDrawing(l.shot.facts, launchOf(whole, l), 150, 78, drawing);
+  const above = aboveDrawing(l.shot.facts, l.launch, 150, 78, drawing);
   const picture = (lines: typeof first, label: string): Column =>
     lines
       ? {

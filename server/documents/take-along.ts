@@ -4,7 +4,7 @@ import { inFlyingOrder, shotLines, type ShotLine } from '@core/handover';
 import { bySeverity } from '@core/warnings';
 import { drawn } from './pdf';
 import type { Printed } from './printed';
-import { flownAs, launchOf, settingsOf } from './shot-list';
+import { flownAs, settingsOf } from './shot-list';
 import { takeAlongScript, TAKE_ALONG_STYLE } from './take-along-page';
 
 const escape = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.codePointAt(0) ?? 0};`);
@@ -18,8 +18,7 @@ const picture = (drawing: Parameters<typeof drawn>[0] | null, label: string): st
 const card = (whole: Printed, l: ShotLine): string => {
   const { say, text, choice, drawing } = whole.voice;
   const { facts, warnings } = l.shot;
-  const launch = launchOf(whole, l);
-  const steps = flyingSteps(facts, launch);
+  const steps = flyingSteps(facts, l.launch);
   const care = bySeverity(warnings).filter((w) => w.severity !== 'note');
   const says = (key: Parameters<typeof say>[0], values?: Parameters<typeof say>[1]): string =>
     escape(say(key, values));
@@ -29,7 +28,7 @@ const card = (whole: Printed, l: ShotLine): string => {
 <ol>${steps.map((s) => `<li>${escape(text(s))}</li>`).join('')}</ol>
 <p class="dial">${escape(settingsOf(l, whole.voice) || say('noSetting'))}</p>
 ${care.length > 0 ? `<ul class="care">${care.map((w) => `<li>${escape(text(w.say))}</li>`).join('')}</ul>` : ''}
-<div class="pictures">${picture(frameDrawing(facts, 0, 200), says('firstFrame'))}${picture(frameDrawing(facts, 1, 200), says('lastFrame'))}${picture(aboveDrawing(facts, launch, 220, 112, drawing), says('fromAbove'))}</div>
+<div class="pictures">${picture(frameDrawing(facts, 0, 200), says('firstFrame'))}${picture(frameDrawing(facts, 1, 200), says('lastFrame'))}${picture(aboveDrawing(facts, l.launch, 220, 112, drawing), says('fromAbove'))}</div>
 <div class="takes"><span>${says('afterTake')}</span><button data-rating="good">${says('good')}</button><button data-rating="maybe">${says('maybe')}</button><button data-rating="no-good">${says('noGood')}</button><span class="list" role="status"></span><span class="quiet">${says('takesOf', { n: l.takes })}</span></div>
 </article>`;
 };

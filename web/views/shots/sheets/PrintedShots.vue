@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { aboveDrawing, frameDrawing } from '@core/drawing';
 import { inFlyingOrder, shotLines, type ShotLine } from '@core/handover';
-import { launchOf } from '@core/location';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
 import { drawingWords } from '../../../composables/drawing-words';
@@ -60,9 +59,7 @@ const settings = ({ exposure, filter }: ShotLine): string =>
   exposure
     ? `${apertureText(exposure.aperture)}, ${shutterText(exposure.shutterS)}, ISO ${exposure.iso}, ${phrase(filter)}`
     : '';
-const pictures = ({ shot: { facts } }: ShotLine) => {
-  const ground = film.terrain.get(facts.location.id);
-  const launch = launchOf(film.input?.features ?? [], ground, facts.location, facts.shot).at;
+const pictures = ({ launch, shot: { facts } }: ShotLine) => {
   return [
     { label: tr('firstFrame'), drawing: frameDrawing(facts, 0, 150) },
     { label: tr('lastFrame'), drawing: frameDrawing(facts, 1, 150) },
