@@ -368,4 +368,9 @@ header {
   font-style: italic;
   font-stretch: 92%;
 }
+@media (max-width: 700px) {
+  .cards {
+    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  }
+}
 </style>
