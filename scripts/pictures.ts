@@ -271,7 +271,7 @@ export const SHEETS: readonly Sheet[] = [
   },
   {
     name: 'phone-sun',
-    columns: 4,
+    columns: 3,
     parts: ['phone-noon', 'phone-landing', 'phone-rehearse'],
   },
   { name: 'kept', columns: 2, parts: ['backups', 'full-disk'] },

@@ -68,8 +68,8 @@ const xmlOf = (tree: object): string =>
     suppressEmptyNode: true,
   }).build({ '?xml': { '@version': '1.0', '@encoding': 'UTF-8' }, ...tree });
 /** Control characters have no place in XML 1.0. */
-// eslint-disable-next-line no-control-regex
-const clean = (text: string): string => text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, '');
+const clean = (text: string): string =>
+  [...text].filter((sign) => sign >= ' ' || '\t\n\r'.includes(sign)).join('');
 
 const kmlLine = (points: readonly MapPoint[]): string => points.map((p) => position(p).join(',')).join(' ');
 const data = (values: Readonly<Record<string, string | number>>) => ({

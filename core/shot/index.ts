@@ -18,6 +18,7 @@ export {
 } from './layout';
 export { type MovePreview, movePreviews } from './move-previews';
 export { conditionsOf, locationLight, type LocationLight } from './location-light';
+export { isSensingOff } from './sensing';
 export { shadowsOf } from './shadow';
 export { type KnownScene, knownScene, looksOf, type ShotLight, shotLight } from './shot-light';
 export { freeKnobs, solveShot, type Target, type TargetFigure, targetIn, TARGETS } from './solve';

@@ -3,7 +3,8 @@ import type { Nature } from './simulate';
 
 /**
  * An aircraft and a pilot made up from a text, the same for the same text: hungrier or thriftier than reckoned, slower or quicker,
- * better or worse at keeping a take, on a day whose wind is not quite the forecast's. Ranges are own estimates of what one plan and one day differ by.
+ * better or worse at keeping a take, on a day whose wind is not quite the forecast's. Ranges are own estimates of what one plan and
+ * one day differ by.
  */
 export const natureOf = (seed: string): Nature => {
   const draw = drawsOf(`nature of ${seed}`);

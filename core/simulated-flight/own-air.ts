@@ -1,4 +1,5 @@
 import type { Wind } from '../air';
+import { bearing } from '../geometry';
 import { heaviestFilterKg } from '../payload';
 import { hoverCost, legCost, type LegFlyer } from '../energy';
 import type { FlightSpan, TimedFlight } from '../day';
@@ -40,7 +41,7 @@ export const ownAir = (
       ...forecast,
       speedAt10mMs,
       gustAt10mMs: Math.max(speedAt10mMs, forecast.gustAt10mMs * windShare),
-      fromDeg: (((forecast.fromDeg + windTurnDeg) % 360) + 360) % 360,
+      fromDeg: bearing(forecast.fromDeg + windTurnDeg),
     },
   };
 };

@@ -1,4 +1,5 @@
 import { measured, message, type Message } from '../messages';
+import { isSensingOff } from '../shot';
 import type { Severity } from './types';
 import { onShot, type ShotContext, type ShotRule } from './context';
 
@@ -21,8 +22,8 @@ const against = ({ facts, hands }: ShotContext): Message | null => {
 
 /** Obstacle sensing switched off: a deliberate choice at walking pace, practised, away from people. */
 export const sensingOff: ShotRule = (c) => {
-  const { shot, aircraft } = c.facts;
-  if (shot.sensing !== 'off' || !aircraft || aircraft.senses.length === 0) return null;
+  const { shot } = c.facts;
+  if (!isSensingOff(c.facts)) return null;
   const reason = against(c);
   const severity: Severity = reason ? 'care' : 'note';
   return {

@@ -65,10 +65,11 @@ const cockpit = async (browser: Browser, address: string, film: string): Promise
   });
   await page.goto(`${address}/film/${film}/rehearse`);
   await page.locator('canvas').first().waitFor();
-  // What is fetched, built and looked for beside the page at first is not flying.
-  await page.waitForTimeout(4000);
   await page.getByRole('button', { name: 'Watch the line' }).click();
-  await page.waitForTimeout(1000);
+  // What is fetched, built and looked for beside the page at first is not flying.
+  await page.waitForFunction(
+    () => Number.parseFloat(document.querySelector('.figures b')?.textContent ?? '') > 3,
+  );
   const cdp = await page.context().newCDPSession(page);
   await cdp.send('Performance.enable');
   const scriptMs = async (): Promise<number> =>

@@ -22,6 +22,8 @@ if (!document.getElementById('apexcharts-css')) {
   document.head.append(mark);
 }
 
+/** The fonts of the design: no colour, so read as it is written. */
+const font = (): string => getComputedStyle(document.documentElement).getPropertyValue('--font').trim();
 /** Options with every colour that names a token resolved: charts are drawn on a canvas of their own. */
 const resolved = <T,>(value: T): T => {
   if (typeof value === 'string') {
@@ -37,7 +39,7 @@ const themed = computed<ApexOptions>(() => {
   // Read when the theme changes.
   void selection.colours;
   const [chalk, quiet, line] = [tokenColour('--chalk'), tokenColour('--chalk-2'), tokenColour('--line')];
-  const text = { colors: quiet, fontSize: '11.5px', fontFamily: tokenColour('--font') };
+  const text = { colors: quiet, fontSize: '11.5px', fontFamily: font() };
   const o = resolved(props.options);
   const yaxis = Array.isArray(o.yaxis) ? o.yaxis : [o.yaxis ?? {}];
   return {
@@ -48,7 +50,7 @@ const themed = computed<ApexOptions>(() => {
       zoom: { enabled: false },
       background: 'transparent',
       foreColor: chalk,
-      fontFamily: tokenColour('--font'),
+      fontFamily: font(),
       redrawOnParentResize: true,
       ...o.chart,
     },

@@ -1,4 +1,5 @@
 import { listed, measured, message } from '../../messages';
+import { isSensingOff } from '../../shot';
 import { aircraftOf, care, fail, pass, type Check, type Context } from '../types';
 
 const filterName = (c: Context): string => {
@@ -56,9 +57,7 @@ const grave: Check = {
   },
 };
 
-/** Sensing is switched off for a shot whose aircraft has some. */
-const isOff = ({ shot }: Context): boolean =>
-  shot?.facts.shot.sensing === 'off' && (shot.facts.aircraft?.senses.length ?? 0) > 0;
+const isOff = ({ shot }: Context): boolean => shot !== null && isSensingOff(shot.facts);
 
 const sensing: Check = {
   code: 'sensing',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isSensingOff } from '@core/shot';
 import { fieldOrder, flyingSteps, nextStop } from '@core/field';
 import { plannedShares } from '@core/day';
 import type { TakeRating } from '@core/model';
@@ -239,11 +240,7 @@ const inputs = computed(
           </p>
           <p v-if="inputs" class="quiet">{{ tr('inputsInputs', { inputs }) }}</p>
           <FlyingDial :shot="shot" :place="place" :flight="flight" :card="card" :now-ms="now" />
-          <SensingOff
-            v-if="shot.facts.shot.sensing === 'off' && shot.facts.aircraft?.senses.length"
-            :shot="shot"
-            :zone="place.location.zone"
-          />
+          <SensingOff v-if="isSensingOff(shot.facts)" :shot="shot" :zone="place.location.zone" />
           <ul v-if="watched.length > 0" class="watch" :aria-label="tr('whatToWatch')">
             <li v-for="w in watched" :key="w.code"><MarkSign :severity="w.severity" /> {{ text(w.say) }}</li>
           </ul>

@@ -5,6 +5,7 @@ import { clockText } from '@core/time';
 import { v4 as uuid } from 'uuid';
 import { computed } from 'vue';
 import { useFilm } from '../../stores/film';
+import ChoiceRow from './ChoiceRow.vue';
 import { tr } from './messages';
 
 /** Obstacle sensing is off for this shot: said once why, with one tap, before it is flown. */
@@ -12,12 +13,12 @@ const props = defineProps<{ shot: DerivedShot; zone: string }>();
 const film = useFilm();
 const stored = computed(() => props.shot.facts.shot);
 const given = computed(() => sensingOffAnswer(film.list('answer'), stored.value));
-const reasons = computed(() => [
-  tr('thinBranches'),
-  tr('narrowGap'),
-  tr('closeAlongAWall'),
-  tr('stopsForNothing'),
-]);
+const reasons = computed(() =>
+  [tr('thinBranches'), tr('narrowGap'), tr('closeAlongAWall'), tr('stopsForNothing')].map((reason) => ({
+    value: reason,
+    label: reason,
+  })),
+);
 const say = (reason: string): void => {
   const who = film.get('pilot', film.film?.pilotId ?? '')?.name ?? '';
   const said = { id: uuid(), reason, who };
@@ -39,9 +40,7 @@ const say = (reason: string): void => {
       <p>
         <b>{{ tr('sensingIsOff') }}</b> {{ tr('sensingOffCaution') }}
       </p>
-      <div class="row" role="group" :aria-label="tr('whyIsItOff')">
-        <button v-for="r in reasons" :key="r" class="btn" @click="say(r)">{{ r }}</button>
-      </div>
+      <ChoiceRow :label="tr('whyIsItOff')" value="" :options="reasons" @pick="say" />
     </template>
   </section>
 </template>
@@ -58,15 +57,6 @@ const say = (reason: string): void => {
 }
 p {
   margin: 0;
-  font-size: 17px;
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-.btn {
-  min-height: 48px;
   font-size: 17px;
 }
 </style>
