@@ -5,7 +5,7 @@ import { curesFor } from '../proposals';
 import { energyCurve, explainFlight, explainSupply } from '../day';
 import { layDown } from '../day/manual-edits';
 import { riskDay, withPackMore, withTakeLess, simulate } from '../risk';
-import type { FilmInput } from '../model';
+import { newRow, type FilmInput } from '../model';
 import { deriveFilm } from './derive';
 import { DAY, dayPlaces, few, proposed, seeded, taken } from './planning-fixtures';
 
@@ -135,6 +135,28 @@ describe('chances of a day', () => {
       expect(wh).toBeCloseTo(planned.usedWh, 6);
     });
     expect(riskDay(film, derived, '1999-01-01')).toBeNull();
+  });
+  it('a rehearsed move is set up sooner in the dice, not in the plan; the switch takes it back', () => {
+    const shot = film.shots.find((s) => s.move.kind === 'orbit')!;
+    const row = { ...newRow('practice', { id: shot.id, pilotId: film.film.pilotId!, moveKind: 'orbit' }) };
+    const with12 = {
+      ...film.kit,
+      practice: [{ ...row, handling: 'simulator' as const, tries: 12, keepers: 12 }],
+    };
+    const stopOf = (input: FilmInput) => {
+      const derived = deriveFilm(input);
+      const { date } = derived.shots.get(shot.id)!.facts.location;
+      return riskDay(input, derived, date)!
+        .flights.flatMap((f) => f.stops)
+        .find((s) => s.id === shot.id)!;
+    };
+    const plain = stopOf({ ...film, kit: { ...film.kit, practice: [] } });
+    const rehearsed = stopOf({ ...film, kit: with12 });
+    expect(rehearsed.setupS).toBeCloseTo(0.9 * plain.setupS, 9);
+    expect(rehearsed.setupWh).toBeCloseTo(0.9 * plain.setupWh, 9);
+    expect(rehearsed.keeperRate).toBeGreaterThan(plain.keeperRate);
+    const off = { ...film.film, preferences: { ...film.film.preferences, countRehearsed: false } };
+    expect(stopOf({ ...film, film: off, kit: with12 })).toEqual(plain);
   });
   it('one pack more does not hurt, and one take less is of the shot that costs most', () => {
     const tight = few(film, 2);

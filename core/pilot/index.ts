@@ -8,4 +8,4 @@ export {
   recordOf,
   takesFor,
 } from './level';
-export { type SetUpTime, setUpTimes } from './set-up-time';
+export { rehearsedSetUp, type SetUpTime, setUpTimes } from './set-up-time';

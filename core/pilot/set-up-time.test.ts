@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { newRow, type FlightLogEntry } from '../model';
-import { setUpTimes } from './set-up-time';
+import { rehearsedSetUp, setUpTimes } from './set-up-time';
 
 const ID = '00000000-0000-4000-8000-000000000001';
 const flight = (plannedSetUpMin: number | null, overMin: number, more: Partial<FlightLogEntry> = {}) => ({
@@ -52,5 +52,34 @@ describe('set-up time from the log', () => {
     ];
     expect(setUpTimes(told).size).toBe(0);
     expect(setUpTimes([...told, flight(2, 2, { outcome: 'longer' })]).get('a')?.flights).toBe(3);
+  });
+});
+
+describe('set-up of a rehearsed move', () => {
+  const tried = (tries: number, more: object = {}) => ({
+    ...newRow('practice', { id: ID, pilotId: 'p', moveKind: 'orbit' }),
+    handling: 'simulator' as const,
+    tries,
+    ...more,
+  });
+  const share = (rows: ReturnType<typeof tried>[]) => rehearsedSetUp(rows, 'p', 'orbit');
+  it('is as planned without rehearsing, and 90 % of it for each doubling of tries', () => {
+    expect(share([])).toBe(1);
+    // Twelve rehearsed tries are four takes, on top of the four a plan has behind it: one doubling.
+    expect(share([tried(12)])).toBeCloseTo(0.9, 12);
+    expect(share([tried(6), tried(30)])).toBeCloseTo(0.81, 12);
+  });
+  it('never grows with a try, and ends where tries are no longer counted', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 200 }), fc.integer({ min: 1, max: 40 }), (n, more) => {
+        expect(share([tried(n + more)])).toBeLessThanOrEqual(share([tried(n)]));
+        expect(share([tried(n)])).toBeGreaterThan(0.7);
+      }),
+    );
+    expect(share([tried(60)])).toBe(share([tried(600)]));
+  });
+  it('knows its own pilot and move, and leaves the air to the flight log', () => {
+    expect(share([tried(30, { pilotId: 'q' }), tried(30, { moveKind: 'push' })])).toBe(1);
+    expect(share([tried(30, { handling: 'normal' })])).toBe(1);
   });
 });

@@ -1,5 +1,6 @@
-import type { FlightLogEntry } from '../model';
+import type { FlightLogEntry, Practice } from '../model';
 import { groupBy, mean } from '../units';
+import { SIMULATOR_WEIGHT, TRIES_COUNTED } from './level';
 
 /** How long set-ups really take, by logged flights. */
 export interface SetUpTime {
@@ -48,4 +49,21 @@ export const setUpTimes = (log: readonly FlightLogEntry[]): ReadonlyMap<string, 
     times.set(aircraftId, { factor: Math.min(MOST, Math.max(LEAST, 1 + over)), flights: flown.length });
   }
   return times;
+};
+
+/** What each doubling of tries leaves of the time: a learning curve of 90 % (Wright 1936, log-linear). The rate is an own estimate. */
+const CURVE = 0.9;
+/** Tries the planned set-up is taken to have behind it: the curve begins there. Own estimate. */
+const TRIES_BEFORE = 4;
+
+/**
+ * Share of its planned set-up a rehearsed move still needs: factor = (1 + w·n / p)^log2(0.9), n rehearsed tries of the move by
+ * the pilot, w the weight of one beside a take, p the tries planned set-ups have behind them. What takes in the air teach is in
+ * the flight log already.
+ */
+export const rehearsedSetUp = (practice: readonly Practice[], pilotId: string, moveKind: string): number => {
+  const tries = practice
+    .filter((p) => p.pilotId === pilotId && p.moveKind === moveKind && p.handling === 'simulator')
+    .reduce((sum, p) => sum + p.tries, 0);
+  return (1 + Math.min(TRIES_COUNTED, tries * SIMULATOR_WEIGHT) / TRIES_BEFORE) ** Math.log2(CURVE);
 };

@@ -33,6 +33,7 @@ const riskShot = (
   const takes = Math.max(1, takesOf(facts.shot));
   const energy = facts.energy ?? { setupWh: 0, movesWh: 0, rollsWh: 0, betweenWh: 0 };
   const takeS = facts.seconds.recordedTakeS;
+  const setUpShare = shot.hands?.setUpShare ?? 1;
   return {
     id: facts.shot.id,
     must: facts.shot.priority === 'must',
@@ -40,8 +41,10 @@ const riskShot = (
     keeperRate: facts.shot.records === 'stills' ? 1 : (shot.hands?.rate ?? KEEPER_RATE),
     legS: stop.leg.seconds,
     legWh: stop.leg.wattHours,
-    setupS: Math.max(0, facts.seconds.airS - takes * takeS - (takes - 1) * facts.seconds.betweenS),
-    setupWh: energy.setupWh,
+    setupS:
+      setUpShare * Math.max(0, facts.seconds.airS - takes * takeS - (takes - 1) * facts.seconds.betweenS),
+    setupWh: setUpShare * energy.setupWh,
+    setUpShare,
     takeS,
     takeWh: (energy.movesWh + energy.rollsWh) / takes,
     betweenS: facts.seconds.betweenS,

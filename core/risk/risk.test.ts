@@ -18,6 +18,7 @@ const shot = (id: string, more: Partial<RiskShot> = {}): RiskShot => ({
   legWh: 0.2,
   setupS: 30,
   setupWh: 0.7,
+  setUpShare: 1,
   takeS: 20,
   takeWh: 0.5,
   betweenS: 10,

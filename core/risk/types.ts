@@ -9,6 +9,8 @@ export interface RiskShot {
   readonly legWh: number;
   readonly setupS: number;
   readonly setupWh: number;
+  /** Share of the planned set-up that is left after rehearsing: in both of them. */
+  readonly setUpShare: number;
   readonly takeS: number;
   readonly takeWh: number;
   readonly betweenS: number;

@@ -1,6 +1,6 @@
 import type { HandlingName, Kit, Pilot, Film } from '../model';
 import { calmestSticks } from '../sticks';
-import { keeperRate, levelOf, recordOf, takesFor } from '../pilot';
+import { keeperRate, levelOf, recordOf, rehearsedSetUp, takesFor } from '../pilot';
 import type { ShotFacts } from './facts';
 
 /** What the film's pilot brings to a shot. */
@@ -12,6 +12,8 @@ export interface PilotSkill {
   readonly rate: number;
   /** Takes that give nine chances in ten of a keeper. */
   readonly takes: number;
+  /** Share of the planned set-up that is left after rehearsing the move. */
+  readonly setUpShare: number;
 }
 
 export const pilotOf = (film: Film, kit: Pick<Kit, 'pilots'>): Pilot | null =>
@@ -24,7 +26,13 @@ export const pilotSkillOf = (facts: ShotFacts, kit: Pick<Kit, 'pilots' | 'practi
   const { kind } = facts.shot.move;
   const level = levelOf(pilot, kit.practice, kind);
   const rate = keeperRate(level, recordOf(kit.practice, pilot.id, kind), facts.trajectory.simultaneous);
-  return { pilot, level, rate, takes: takesFor(rate) };
+  return {
+    pilot,
+    level,
+    rate,
+    takes: takesFor(rate),
+    setUpShare: rehearsedSetUp(kit.practice, pilot.id, kind),
+  };
 };
 
 /** The calmest stick setting of its aircraft that gives what a shot asks; null where none does, or it has no path. */

@@ -4,6 +4,7 @@ import { setUpTimes } from '@core/pilot';
 import { computed } from 'vue';
 import { counted, fixed, signedPercent } from '../format';
 import { useFilm } from '../stores/film';
+import { usePreferences } from '../composables/preferences';
 import { tr } from './messages';
 import MarkSign from './MarkSign.vue';
 import SwitchField from './SwitchField.vue';
@@ -23,13 +24,8 @@ const against = computed(() =>
     .map(([id, f]) => ({ id, name: film.get('pack', id)?.name ?? '', ...f }))
     .sort((a, b) => b.factor - a.factor),
 );
-const learn = (v: boolean) =>
-  film.edit(
-    'film',
-    film.filmId,
-    { preferences: { ...film.film?.preferences, learn: v } as never },
-    tr('learning'),
-  );
+const prefer = usePreferences(() => tr('learning'));
+const learn = (v: boolean) => prefer({ learn: v });
 </script>
 
 <template>

@@ -12,6 +12,7 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import ContactRows from './ContactRows.vue';
 import DeliveryRows from './DeliveryRows.vue';
 import { SCHOOLS } from './schools';
+import { usePreferences } from '../../composables/preferences';
 import { tr } from './messages';
 
 const store = useFilm();
@@ -20,8 +21,7 @@ const film = computed(() => store.film);
 const p = computed(() => store.film?.preferences);
 const set = (fields: Parameters<typeof store.edit<'film'>>[2]) =>
   store.edit('film', store.filmId, fields, tr('brief'));
-const prefer = (fields: Partial<Preferences>) =>
-  p.value ? set({ preferences: { ...p.value, ...fields } as NonNullable<typeof p.value> }) : [];
+const prefer = usePreferences(() => tr('brief'));
 const lines = computed(() =>
   (p.value?.weightLinesKg ?? []).map((kg) => String(Math.round(kg * 1e4) / 10)).join(' '),
 );

@@ -10,6 +10,7 @@ import { useFilm } from '../../stores/film';
 import LossLine from '../flights/LossLine.vue';
 import CardLifeRow from './CardLifeRow.vue';
 import type { Ready } from './useChecks';
+import { usePreferences } from '../../composables/preferences';
 import { tr } from './messages';
 
 /** Cards as they stand and what is planned onto them, until everything is copied. */
@@ -17,8 +18,7 @@ const props = defineProps<{ ready: Ready }>();
 const film = useFilm();
 const c = computed(() => props.ready.context.value);
 const p = computed(() => film.film?.preferences);
-const prefer = (fields: object) =>
-  film.edit('film', film.filmId, { preferences: { ...p.value, ...fields } as never }, tr('cardsLower'));
+const prefer = usePreferences(() => tr('cardsLower'));
 const facts = computed(() => c.value?.derived.budget.cards ?? null);
 const cards = computed(() => {
   const now = c.value;

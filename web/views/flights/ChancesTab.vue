@@ -13,6 +13,9 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import type { Chances } from '../../workers/plan.worker';
 import type { Day } from './useDay';
 import type { TableColumn } from '../../parts/table-column';
+import { usePreferences } from '../../composables/preferences';
+import { rehearsedOf, SIMULATOR_WEIGHT } from '@core/pilot';
+import SwitchField from '../../parts/SwitchField.vue';
 import { tr } from './messages';
 import { fixed, grouped } from '../../format';
 
@@ -150,6 +153,30 @@ const COLUMNS = computed((): readonly TableColumn<'name' | 'p10' | 'p50' | 'p90'
   { key: 'p50', label: tr('halfBelow'), figure: true, minWidth: 84 },
   { key: 'p90', label: tr('figure9Of10Below'), figure: true, minWidth: 84 },
 ]);
+/** What is thrown for each shot that is planned: how often a take is kept, and how long its set-up takes. */
+const thrownFor = computed(() => {
+  const { input } = film;
+  const day =
+    answer.value && input && derivedFilm.derived && riskDay(input, derivedFilm.derived, props.day.date.value);
+  return day
+    ? day.flights
+        .flatMap((f) => f.stops)
+        .map((s) => ({ ...s, tries: rehearsedOf(film.list('practice'), s.id).tries }))
+    : [];
+});
+const THROWN_COLUMNS = computed(
+  (): readonly TableColumn<'shot' | 'takes' | 'kept' | 'setUp' | 'share' | 'tries'>[] => [
+    { key: 'shot', label: tr('shotColumn'), minWidth: 150 },
+    { key: 'takes', label: tr('takes'), figure: true, minWidth: 70 },
+    { key: 'kept', label: tr('aTakeIsKept'), figure: true, minWidth: 90 },
+    { key: 'setUp', label: tr('setUpOf'), figure: true, minWidth: 80 },
+    { key: 'share', label: tr('ofThePlanned'), figure: true, minWidth: 90 },
+    { key: 'tries', label: tr('rehearsedTries'), figure: true, minWidth: 90, wideOnly: true },
+  ],
+);
+const counts = computed(() => film.film?.preferences.countRehearsed ?? true);
+const prefer = usePreferences(() => tr('chances'));
+const countRehearsed = (v: boolean) => prefer({ countRehearsed: v });
 const hands = computed(() => film.list('pilot').find((p) => p.id === film.film?.pilotId)?.name ?? null);
 const missing = computed(
   () => answer.value?.plain.missing.filter((m) => m.chance >= 0.005).slice(0, 12) ?? [],
@@ -198,6 +225,23 @@ const missing = computed(
           </ol>
         </section>
       </div>
+      <section :aria-label="tr('whatIsThrownForEach')" class="thrown">
+        <h2>{{ tr('whatIsThrownForEach') }}</h2>
+        <SwitchField
+          :label="tr('rehearsedTriesCount')"
+          :value="counts"
+          :hint="tr('aRehearsedTryCounts', { tries: fixed(1 / SIMULATOR_WEIGHT, 0) })"
+          :save="countRehearsed"
+        />
+        <DataTable :rows="thrownFor" :columns="THROWN_COLUMNS" :key-of="(s) => s.id">
+          <template #shot="{ row }">{{ naming(row.id) }}</template>
+          <template #takes="{ row }"><Fig :value="row.takes" quantity="count" /></template>
+          <template #kept="{ row }">{{ percent(row.keeperRate) }}</template>
+          <template #setUp="{ row }"><Fig :value="row.setupS" quantity="seconds" /></template>
+          <template #share="{ row }">{{ percent(row.setUpShare) }}</template>
+          <template #tries="{ row }">{{ row.tries || '–' }}</template>
+        </DataTable>
+      </section>
       <p class="faint">
         {{ tr('aShotCountsWhenOne', { hands: hands ?? tr('anAveragePilot') }) }}
       </p>

@@ -11,6 +11,7 @@ import { useFilm } from '../../stores/film';
 import { useDerivedFilm } from '../../stores/derived-film';
 import ChargeLanes from './ChargeLanes.vue';
 import type { Day } from './useDay';
+import { usePreferences } from '../../composables/preferences';
 import { tr } from './messages';
 
 /** Packs through the day, and the evening before it. */
@@ -55,13 +56,7 @@ const order = computed(() =>
     run: evening.value.runs.find((r) => r.packId === t.pack.id) ?? null,
   })),
 );
-const set = (fields: object) =>
-  film.edit(
-    'film',
-    film.filmId,
-    { preferences: { ...film.film?.preferences, ...fields } as never },
-    tr('charging'),
-  );
+const set = usePreferences(() => tr('charging'));
 const STARTS = ['17:00', '18:00', '19:00', '20:00', '21:00', '22:00', '23:00'].map((value) => ({
   value,
   label: value,

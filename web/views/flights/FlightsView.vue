@@ -27,6 +27,7 @@ import { useVerdict } from '../../composables/useVerdict';
 import { useDay } from './useDay';
 import { useFlightActs } from './useFlightActs';
 import { useFlightKeys } from './useFlightKeys';
+import { usePreferences } from '../../composables/preferences';
 import { tr } from './messages';
 
 const props = defineProps<{ film: string; location?: string }>();
@@ -109,13 +110,7 @@ const warnings = computed(() => [
   ),
   ...(derivedFilm.derived?.budget.warnings.filter((w) => /^(flight|pack|card)/.test(w.code)) ?? []),
 ]);
-const set = (fields: object) =>
-  store.edit(
-    'film',
-    store.filmId,
-    { preferences: { ...store.film?.preferences, ...fields } as never },
-    tr('flying'),
-  );
+const set = usePreferences(() => tr('flying'));
 const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateText(d) })));
 </script>
 

@@ -5,6 +5,7 @@ import { computed } from 'vue';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { usePreferences } from '../../composables/preferences';
 import { tr } from './messages';
 
 /** How much footage would be lost with the aircraft at the worst moment, and what would lower it. */
@@ -36,14 +37,8 @@ const better = computed(() =>
     .filter((p) => p.policy !== now.value && p.aboardS < props.cards.aboardS * 0.98)
     .map((p) => ({ ...p, say: WORDS[p.policy], enough: derivedFilm.along.cards.length >= p.cards })),
 );
-const take = (cardPolicy: keyof typeof WORDS): void => {
-  film.edit(
-    'film',
-    film.filmId,
-    { preferences: { ...film.film?.preferences, cardPolicy } as never },
-    tr('cards'),
-  );
-};
+const prefer = usePreferences(() => tr('cards'));
+const take = (cardPolicy: keyof typeof WORDS) => prefer({ cardPolicy });
 </script>
 
 <template>

@@ -35,6 +35,7 @@ import { useRehearsingPilot } from './useRehearsingPilot';
 import { useTries } from './useTries';
 import { useTryFilm } from './useTryFilm';
 import { useTryMargins } from './useTryMargins';
+import { usePreferences } from '../../composables/preferences';
 import { tr } from './messages';
 
 const { text } = useMessages();
@@ -185,13 +186,8 @@ const { best, sum, add } = useRehearsedLog(
   () => (drilling.value && drill.value ? { drill: drill.value, level: level.value } : null),
   pilotId,
 );
-const countRehearsed = (v: boolean) =>
-  store.edit(
-    'film',
-    store.filmId,
-    { preferences: { ...store.film?.preferences, countRehearsed: v } as never },
-    tr('rehearsalLower'),
-  );
+const prefer = usePreferences(() => tr('rehearsalLower'));
+const countRehearsed = (v: boolean) => prefer({ countRehearsed: v });
 const counted = ref('');
 const { row: triesNow, gains, add: addTry } = useTries(target);
 watch(phase, (now, was) => {

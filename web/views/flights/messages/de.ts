@@ -292,5 +292,14 @@ const DE: Texts<typeof EN> = {
   leftOnPacks: 'in den Akkus übrig',
   packsFlown: 'geflogene Akkus',
   turnOfShot: 'Platz der Einstellung',
+  whatIsThrownForEach: 'Was für jede Einstellung gezogen wird',
+  aTakeIsKept: 'Take behalten',
+  setUpOf: 'Vorbereitung',
+  ofThePlanned: 'vom Geplanten',
+  rehearsedTries: 'Geprobte Versuche',
+  rehearsedTriesCount: 'Geprobte Versuche zählen',
+  aRehearsedTryCounts:
+    '{tries} geprobte Versuche zählen wie ein Take. Jede Verdopplung der Versuche lässt 90 % der Vorbereitung übrig (Lernkurve, Wright 1936; Rate und Gewicht sind eigene Schätzungen). Was Takes in der Luft lehren, steht im Flugbuch.',
+  shotColumn: 'Einstellung',
 };
 export default DE;

@@ -286,4 +286,13 @@ export const EN = {
   leftOnPacks: 'left on packs',
   packsFlown: 'packs flown',
   turnOfShot: 'turn of the shot',
+  whatIsThrownForEach: 'What is drawn for each shot',
+  aTakeIsKept: 'Take kept',
+  setUpOf: 'Set-up',
+  ofThePlanned: 'of planned',
+  rehearsedTries: 'Rehearsed tries',
+  rehearsedTriesCount: 'Rehearsed tries count',
+  aRehearsedTryCounts:
+    '{tries} rehearsed tries count as one take. Each doubling of tries leaves 90 % of the set-up (learning curve, Wright 1936; rate and weight are own estimates). What takes in the air teach is in the flight log.',
+  shotColumn: 'Shot',
 } as const;
