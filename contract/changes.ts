@@ -15,6 +15,8 @@ export const BatchSchema = strict({
   batch: uuid(),
   device: Type.String({ minLength: 1, maxLength: 80 }),
   undoes: Type.Optional(uuid()),
+  /** Version of the model its values are written in; left out, whoever sends it answers for that. */
+  model: Type.Optional(whole(1, 10_000)),
   /** Names one act of a person that takes several batches: it is taken back as a whole. */
   step: Type.Optional(uuid()),
   changes: Type.Array(ChangeSchema, { minItems: 1, maxItems: 2000 }),

@@ -116,8 +116,8 @@ const paths: Readonly<Record<string, Partial<Record<Method, Described & { readon
         parameters: [idParameter],
         responses: {
           200: ok(
-            'Rows, and the sequence of the newest change',
-            record({ rows: listOf(anyRow), sequence: whole }),
+            'Rows, the sequence of the newest change, and the version of the model they are written in',
+            record({ rows: listOf(anyRow), sequence: whole, model: whole }),
           ),
           404: problem('No such film'),
         },

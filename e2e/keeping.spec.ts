@@ -204,3 +204,54 @@ test('a full disk is named beside the film, what was changed is kept here, and g
   await bench.saved();
   expect((await bench.stored()).file.shots.some((s) => s.title === 'Valley wakes late')).toBe(true);
 });
+
+test('a page older than the application keeps what was changed and says so; a clock that is out and a device without room are named', async ({
+  page,
+  bench,
+}) => {
+  await bench.open();
+  const bar = page.locator('[data-device]');
+  const mark = page.locator('[data-save]');
+  let newer = true;
+  await page.route('**/api/changes', (route) =>
+    newer
+      ? route.fulfill({
+          status: 409,
+          contentType: 'application/problem+json',
+          body: JSON.stringify({ type: 'urn:dusk-slate:page-older', title: '', status: 409, detail: '' }),
+        })
+      : route.continue(),
+  );
+  await bench.title.fill('Kept while older');
+  await expect(bar).toContainText('newer version of Dusk Slate than this page');
+  await expect(mark).toContainText('1 change kept here');
+  newer = false;
+  await bar.getByRole('button', { name: 'Load it now' }).click();
+  await bench.saved();
+  await expect(bench.title).toHaveValue('Kept while older');
+  await expect(bar).toBeHidden();
+
+  // Answers are of 37 minutes ago: the clock of this device is ahead.
+  await page.route(/\/api\/(films|kit|settings)/, async (route) => {
+    const response = await route.fetch();
+    const date = new Date(Date.now() - 37 * 60_000).toUTCString();
+    await route.fulfill({ response, headers: { ...response.headers(), date } });
+  });
+  await page.reload();
+  await expect(bar).toContainText('37 minutes ahead of the computer');
+  await bar.getByRole('button', { name: 'Dismiss' }).click();
+  await expect(bar).toBeHidden();
+
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  await page.route('**/api/changes', (route) => route.abort());
+  await bench.title.fill('Nowhere but here');
+  await expect(bar).toContainText('This device has no room left. In this page alone: 1 change.');
+  await page.unroute('**/api/changes');
+  await page.evaluate(() => dispatchEvent(new Event('online')));
+  await bench.saved();
+  await expect(bar).toBeHidden();
+});

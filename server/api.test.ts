@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Ajv } from 'ajv';
 import { FilmFileSchema, type AnyRow, type FilmFile, type LoggedChange, type Problem } from '@contract';
 import { deriveFilm } from '../core/film/derive';
-import type { FilmInput } from '@core/model';
+import { MODEL_VERSION, type FilmInput } from '@core/model';
 import { demoFilm } from '@demo';
 import { v4 as uuid } from 'uuid';
 import { newValidator } from '../contract/validator';
@@ -95,6 +95,19 @@ describe('changes', () => {
     );
     expect(answer.status).toBe(409);
     expect(shotOf((await openFirst(server.address)).rows).value.title).not.toBe('half');
+  });
+
+  it('a page of another version is told which of the two is older, and nothing of it is stored', async () => {
+    const shot = shotOf((await openFirst(server.address)).rows);
+    const sent = async (model: number) => {
+      const batch = batchOf(change('shot', shot.version, { ...shot.value, title: 'Elsewhere' }));
+      const answer = await post(server.address, '/api/changes', { ...batch, model });
+      return [answer.status, ((await answer.json()) as Partial<Problem>).type?.split(':').at(-1)];
+    };
+    expect(await sent(MODEL_VERSION - 1)).toEqual([409, 'page-older']);
+    expect(await sent(MODEL_VERSION + 1)).toEqual([409, 'page-newer']);
+    expect(shotOf((await openFirst(server.address)).rows).value).toEqual(shot.value);
+    expect(await sent(MODEL_VERSION)).toEqual([200, undefined]);
   });
 
   it('gives the same answer to the same batch sent twice', async () => {

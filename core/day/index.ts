@@ -32,6 +32,7 @@ export { beforePairs, contradiction } from './order-of-flying';
 export { endOfFlown, loggedOn, PackDay } from './pack-day';
 export type { FilmPlan, PlannedShot } from './plan';
 export { continuedIds, flightIds, listFlightId } from './flight-identity';
+export { type TwinFlights, twinFlights, withoutTwin } from './twin-flights';
 export { landedMs, logFlight, type FlightReport, plannedFigures, plannedShares } from './log-flight';
 export { windHoldsUntil } from './wind-holds';
 export { countTakes, shotsDone, type TakeCount } from './shots-done';

@@ -28,3 +28,22 @@ export const withDefaults = (schema: TSchema | Node, value: unknown): unknown =>
   }
   return filled;
 };
+
+/** A value without what its schema does not know. */
+const onlyKnown = (node: Node, value: unknown): unknown => {
+  if (Array.isArray(value)) return node.items ? value.map((v) => onlyKnown(node.items as Node, v)) : value;
+  const parts = node.anyOf?.filter((part) => part.properties !== undefined) ?? [];
+  if (parts.length === 1) return onlyKnown(parts[0] as Node, value);
+  const { properties } = node;
+  if (!isObject(value) || !properties) return value;
+  return Object.fromEntries(
+    Object.entries(value).flatMap(([key, v]) => {
+      const part = properties[key];
+      return part ? [[key, onlyKnown(part, v)]] : [];
+    }),
+  );
+};
+
+/** A row another version wrote, in today's fields: what it lacks at its default, what is not known left out. */
+export const rowOfToday = <V>(kind: EntityKind, value: V): V =>
+  onlyKnown(SCHEMAS[kind] as Node, withDefaults(SCHEMAS[kind], value)) as V;

@@ -21,7 +21,8 @@ export { type Card, CARD_SPOTS, type CardAct, type CardMove, type CardSpot } fro
 export type { Charger, Device } from './charger';
 export { type Answer, CHECK_MOMENTS, type CheckMoment, type OwnCheck } from './check';
 export { DEFAULT_PREFERENCES } from './default-preferences';
-export { newRow, withDefaults } from './defaults';
+export { newRow, rowOfToday, withDefaults } from './defaults';
+export { MODEL_VERSION } from './version';
 export { type Entity, SCHEMAS } from './entities';
 export { type Feature, type FeatureKind, type FeatureShape, type Footing, FOOTINGS } from './feature';
 export type { FilmInput } from './film-input';

@@ -117,6 +117,7 @@ const runRisk = (): void => {
     legWh: 0.2,
     setupS: 30,
     setupWh: 0.7,
+    setUpShare: 1,
     takeS: 20 + 10 * random(),
     takeWh: 0.6,
     betweenS: 8,

@@ -1,7 +1,7 @@
 import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ENTITY_KINDS, type EntityKind } from '@core/model';
+import { ENTITY_KINDS, MODEL_VERSION, type EntityKind } from '@core/model';
 import type { Sequelize } from 'sequelize';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase, read } from '../database';
@@ -62,6 +62,12 @@ const shapeOf = async (db: Sequelize): Promise<unknown> => {
 const fixtures = (await readdir(FIXTURES)).filter((f) => f.endsWith('.sql')).sort();
 
 describe('a stored database of an earlier schema', () => {
+  it('has one number more with every migration, and pages carry the newest', () => {
+    expect(MIGRATION_NAMES.map((name) => Number(name.slice(0, 4)))).toEqual(
+      MIGRATION_NAMES.map((_, i) => i + 1),
+    );
+    expect(MODEL_VERSION).toBe(MIGRATION_NAMES.length);
+  });
   it('is kept of every schema but the newest', () => {
     expect(fixtures).toEqual(MIGRATION_NAMES.slice(0, -1).map((name) => `${name.slice(0, 4)}.sql`));
   });

@@ -8,7 +8,7 @@ import {
   type FieldFault,
   type FilmFile,
 } from '@contract';
-import { validateSemantics, withDefaults, ENTITY_KINDS, type EntityKind } from '@core/model';
+import { MODEL_VERSION, validateSemantics, withDefaults, ENTITY_KINDS, type EntityKind } from '@core/model';
 import type { ValidateFunction } from 'ajv';
 import { newValidator } from '../../contract/validator';
 import { HttpProblem } from '../http/problem';
@@ -39,10 +39,30 @@ const refuse = (fields: readonly FieldFault[]): never => {
   });
 };
 
+/**
+ * A page of another version is not listened to: what it does not know of a row it would set back without a word.
+ * @throws HttpProblem 409 which of the two is the older
+ */
+const checkModel = ({ model = MODEL_VERSION }: Batch): void => {
+  if (model < MODEL_VERSION)
+    throw new HttpProblem(
+      409,
+      'page-older',
+      'This page is of an earlier version than the application. Load it again, then send what waits.',
+    );
+  if (model > MODEL_VERSION)
+    throw new HttpProblem(
+      409,
+      'page-newer',
+      'This page is of a later version than the application. Update the application, then send what waits.',
+    );
+};
+
 /** A batch with defaults for what its values lack, or a problem that names every field at fault. */
 export const checkBatch = (body: unknown): Batch => {
   if (!checkBatchShape(body))
     return refuse(sayFaults(checkBatchShape.errors).map((f) => ({ index: 0, ...f })));
+  checkModel(body);
   const seen = new Set<string>();
   for (const [index, { id }] of body.changes.entries()) {
     if (seen.has(id))

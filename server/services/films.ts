@@ -5,6 +5,7 @@ import {
   KIT_KINDS,
   LOCATION_KINDS,
   type EntityKind,
+  MODEL_VERSION,
 } from '@core/model';
 import type { AnyRow, Batch, Change, FilmFile, KitFile, LoggedChange } from '@contract';
 import { v4 as uuid } from 'uuid';
@@ -75,9 +76,9 @@ export class Films {
     return [film, ...locations, ...belongs.flat()];
   }
 
-  async open(filmId: string): Promise<{ rows: AnyRow[]; sequence: number }> {
+  async open(filmId: string): Promise<{ rows: AnyRow[]; sequence: number; model: number }> {
     const sequence = await this.sequence();
-    return { rows: await this.rowsOf(filmId), sequence };
+    return { rows: await this.rowsOf(filmId), sequence, model: MODEL_VERSION };
   }
 
   /** Newest changes of a film and of the kit, oldest first, whole batches only; what undo is rebuilt from after a reload. */

@@ -15,6 +15,7 @@ import { useFilm } from '../stores/film';
 import { whenIdle } from '../composables/idle';
 import type { Marks } from '../stores/part-states';
 import { useSelection } from '../stores/selection';
+import { deviceHealth } from '../sync/device-health';
 import { rememberFilm } from './last-film';
 import SaveMark from './SaveMark.vue';
 import SettingsButton from '../parts/settings/SettingsButton.vue';
@@ -29,11 +30,13 @@ const selection = useSelection();
 const acts = useShotCommands();
 const late = {
   conflicts: () => import('./ConflictBar.vue'),
+  device: () => import('./DeviceBar.vue'),
   keys: () => import('./key-sheet/KeySheet.vue'),
   rejected: () => import('./RejectedBar.vue'),
   tour: () => import('./TourSteps.vue'),
 };
 const ConflictBar = defineAsyncComponent(late.conflicts);
+const DeviceBar = defineAsyncComponent(late.device);
 const KeySheet = defineAsyncComponent(late.keys);
 const RejectedBar = defineAsyncComponent(late.rejected);
 const TourSteps = defineAsyncComponent(late.tour);
@@ -85,6 +88,15 @@ watch(
 /** Answers that stay the same keep the whole bar from being drawn anew at each step of a slider. */
 const canUndo = computed(() => store.undoable.undo);
 const canRedo = computed(() => store.undoable.redo);
+/** Something of this device, or of the application's, that a person must know of. */
+const ailing = computed(
+  () =>
+    store.saveState === 'stuck' ||
+    deviceHealth.storage !== null ||
+    deviceHealth.clearedSinceMs !== null ||
+    deviceHealth.clockAheadMs !== 0 ||
+    deviceHealth.clockBeforeMs !== null,
+);
 const clashed = computed(() => store.conflicts.length > 0);
 const name = computed(() => store.film?.name ?? null);
 const refused = computed(() => store.rejected.length > 0);
@@ -158,6 +170,7 @@ const rename = (event: Event): void => {
       <SettingsButton />
     </header>
     <TourSteps v-if="touring && name !== null && $route.name === 'shots'" />
+    <DeviceBar v-if="ailing" />
     <ConflictBar v-if="clashed" />
     <RejectedBar v-if="refused" />
     <div v-if="store.missing" class="missing">

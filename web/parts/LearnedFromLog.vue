@@ -85,4 +85,9 @@ const learn = (v: boolean) => prefer({ learn: v });
   padding: 0;
   list-style: none;
 }
+.teach li {
+  display: flex;
+  gap: 7px;
+  align-items: center;
+}
 </style>

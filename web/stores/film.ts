@@ -148,6 +148,7 @@ export const useFilm = defineStore('film', () => {
     loading: computed(() => state.value.loading),
     missing: computed(() => state.value.missing),
     saveState: computed(() => state.value.saving),
+    outdated: computed(() => state.value.outdated),
     unsent: computed(() => state.value.unsent),
     trouble: computed(() => state.value.trouble),
     conflicts: computed(() => state.value.conflicts),

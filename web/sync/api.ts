@@ -1,5 +1,6 @@
 import type { AnyRow, Batch, Conflict, FieldFault, LoggedChange, Problem } from '@contract';
-import type { EntityKind } from '@core/model';
+import { MODEL_VERSION, type EntityKind } from '@core/model';
+import { noteServerTime } from './device-health';
 import { shallowRef } from 'vue';
 import { tr } from './messages';
 
@@ -18,7 +19,7 @@ export class ApiProblem extends Error {
 
 /** No answer came: no network, or the application is not running. */
 export class Unreachable extends Error {
-  /** @param kind of the trouble where the application answered that it cannot store anything now, such as `storage-full` */
+  /** @param kind of the trouble where the application answers and takes nothing now, such as `storage-full` or `page-older` */
   constructor(
     message: string,
     readonly kind = '',
@@ -30,10 +31,16 @@ export class Unreachable extends Error {
 /** Whether the computer has said that this device is not paired with it, or no longer. */
 export const notPaired = shallowRef(false);
 
+/** Page and application are of two versions: nothing is sent until they are the same. */
+const otherVersion = (kind: 'page-older' | 'page-newer'): Unreachable =>
+  new Unreachable(tr(kind === 'page-older' ? 'theApplicationIsNewer' : 'theApplicationIsOlder'), kind);
+
 const ask = async (path: string, init?: RequestInit): Promise<Response> => {
+  const sentMs = Date.now();
   const response = await fetch(path, init).catch(() => {
     throw new Unreachable(tr('noAnswerFromTheApplication'));
   });
+  noteServerTime(response.headers.get('date'), sentMs, Date.now());
   if (response.ok) {
     notPaired.value = false;
     return response;
@@ -49,6 +56,8 @@ const ask = async (path: string, init?: RequestInit): Promise<Response> => {
       problem?.detail ?? tr('theApplicationAnsweredStatus', { status: response.status }),
       problem?.type.replace('urn:dusk-slate:', '') ?? '',
     );
+  const kind = problem.type.replace('urn:dusk-slate:', '');
+  if (kind === 'page-older' || kind === 'page-newer') throw otherVersion(kind);
   throw new ApiProblem(problem);
 };
 
@@ -123,10 +132,18 @@ export const api = {
     json<{ before: string }>(`/api/backups/${backup}/restore`, { method: 'POST' }),
   films: () => json<{ films: FilmSummary[] }>('/api/films'),
   kit: () => json<{ rows: AnyRow[] }>('/api/kit'),
-  film: (id: string) => json<{ rows: AnyRow[]; sequence: number }>(`/api/films/${id}`),
+  film: async (id: string) => {
+    const film = await json<{ rows: AnyRow[]; sequence: number; model: number }>(`/api/films/${id}`);
+    if (film.model !== MODEL_VERSION)
+      throw otherVersion(film.model > MODEL_VERSION ? 'page-older' : 'page-newer');
+    return film;
+  },
   changes: (id: string) => json<{ changes: LoggedChange[] }>(`/api/films/${id}/changes`),
   apply: (batch: Batch) =>
-    json<{ rows: AnyRow[]; gone: { kind: EntityKind; id: string }[] }>('/api/changes', posting(batch)),
+    json<{ rows: AnyRow[]; gone: { kind: EntityKind; id: string }[] }>(
+      '/api/changes',
+      posting({ ...batch, model: MODEL_VERSION }),
+    ),
   /** @param file what a film file says, or its bytes with their type: JSON, or the ZIP it is saved as */
   importFilm: (file: unknown, signal?: AbortSignal) =>
     json<{ id: string }>('/api/films/import', {

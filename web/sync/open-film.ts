@@ -1,5 +1,6 @@
 import type { AnyRow, LoggedChange } from '@contract';
 import { api, ApiProblem, Unreachable } from './api';
+import { noteStoredTime } from './device-health';
 import { storePending, pendingOfClosedTabs } from './pending-storage';
 import type { PendingChange } from './outbox';
 import { forgetSnapshot, snapshotOf, storeSnapshot, type Snapshot } from './snapshots';
@@ -25,12 +26,10 @@ const fromServer = async (id: string): Promise<Read> => {
   return { rows: [...film.rows, ...kit.rows], changes: log.changes, sequence: film.sequence, offline: false };
 };
 
-const fromDevice = ({ rows, changes, sequence }: Snapshot): Read => ({
-  rows,
-  changes,
-  sequence,
-  offline: true,
-});
+const fromDevice = ({ rows, changes, sequence, atMs }: Snapshot): Read => {
+  noteStoredTime(atMs, Date.now());
+  return { rows, changes, sequence, offline: true };
+};
 
 /** The film from the server; what the device has of it where the server does not answer, or not soon. */
 const read = async (id: string): Promise<Read> => {

@@ -1,4 +1,5 @@
 import type { AnyRow, LoggedChange } from '@contract';
+import { MODEL_VERSION, rowOfToday } from '@core/model';
 import { del, entries, get, set, type UseStore } from 'idb-keyval';
 import { durableStore } from './device-store';
 
@@ -11,6 +12,8 @@ export interface Snapshot {
   readonly sequence: number;
   /** When it was stored, UTC ms. */
   readonly atMs: number;
+  /** Version of the model it is written in; before there was one, nothing. */
+  readonly model?: number;
 }
 
 let opened: UseStore | undefined;
@@ -21,11 +24,23 @@ const store = (): UseStore => {
 
 /** Stores a film on this device. A device without room, or without a store, goes on without. */
 export const storeSnapshot = (snapshot: Snapshot): Promise<void> =>
-  set(snapshot.filmId, snapshot, store()).catch(() => undefined);
+  set(snapshot.filmId, { ...snapshot, model: MODEL_VERSION }, store()).catch(() => undefined);
+
+/** What an earlier version of this page stored, in today's fields. Its log is left: undo starts afresh. */
+const ofToday = (snapshot: Snapshot): Snapshot =>
+  snapshot.model === MODEL_VERSION
+    ? snapshot
+    : {
+        ...snapshot,
+        changes: [],
+        rows: snapshot.rows.map((r) => ({ ...r, value: rowOfToday(r.kind, r.value) }) as AnyRow),
+      };
 
 /** A film as it was last stored on this device. */
-export const snapshotOf = (filmId: string): Promise<Snapshot | undefined> =>
-  get<Snapshot>(filmId, store()).catch(() => undefined);
+export const snapshotOf = async (filmId: string): Promise<Snapshot | undefined> => {
+  const snapshot = await get<Snapshot>(filmId, store()).catch(() => undefined);
+  return snapshot && ofToday(snapshot);
+};
 
 /** A film that was deleted leaves this device too. */
 export const forgetSnapshot = (filmId: string): Promise<void> => del(filmId, store()).catch(() => undefined);

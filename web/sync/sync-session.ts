@@ -12,7 +12,10 @@ import type { Snapshot } from './snapshots';
 import type { Fault } from './validation';
 import { tr } from './messages';
 
-/** `stuck`: the application answers, and cannot store anything: its disk is full, or its folder may not be written to. */
+/**
+ * `stuck`: the application answers, and takes nothing: its disk is full, its folder may not be written to, or it is of another
+ * version than this page.
+ */
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'stuck' | 'refused';
 
 /** Changes are kept here and tried again. */
@@ -26,6 +29,8 @@ export interface SyncState {
   readonly saving: SaveState;
   /** Why nothing can be saved just now; empty where it can. */
   readonly trouble: string;
+  /** This page is of an earlier version than the application: it has to be loaded again. */
+  readonly outdated: boolean;
   readonly conflicts: readonly Conflict[];
   readonly rejected: readonly RejectedChange[];
   readonly canUndo: boolean;
@@ -94,6 +99,7 @@ export class SyncSession {
   private undoing: string | undefined;
   private saving: SaveState = 'saved';
   private trouble = '';
+  private outdated = false;
   private missing = '';
   private loading = true;
   /** Newest change of the server that is known here. */
@@ -112,6 +118,7 @@ export class SyncSession {
     return {
       saving: this.saving,
       trouble: this.trouble,
+      outdated: this.outdated,
       conflicts: this.outbox.conflicts,
       rejected: this.rejected,
       canUndo: this.history.canUndo,
@@ -138,7 +145,9 @@ export class SyncSession {
     } catch (error) {
       if (turn !== this.opens) return;
       this.loading = false;
-      this.missing = error instanceof ApiProblem ? error.message : tr('theApplicationDoesNotAnswer');
+      const told =
+        error instanceof ApiProblem || (error instanceof Unreachable && error.kind.startsWith('page-'));
+      this.missing = told ? error.message : tr('theApplicationDoesNotAnswer');
       this.report();
     }
   }
@@ -170,6 +179,8 @@ export class SyncSession {
         this.online();
       },
     });
+    // What was left behind may all be taken by now: then nothing waits any more.
+    if (opened.left.length > 0) this.store(this.outbox, this.film);
     if (this.outbox.size > 0) this.schedule(0);
   }
 
@@ -376,8 +387,9 @@ export class SyncSession {
       this.reject(error);
     } else {
       this.outbox.returned(true);
-      this.saving = error instanceof Unreachable && error.kind.startsWith('storage-') ? 'stuck' : 'offline';
+      this.saving = error instanceof Unreachable && /^(storage|page)-/.test(error.kind) ? 'stuck' : 'offline';
       this.trouble = error instanceof Unreachable ? error.message : String(error);
+      this.outdated = error instanceof Unreachable && error.kind === 'page-older';
       this.report();
       this.schedule(RETRY_MS[Math.min(this.failures, RETRY_MS.length - 1)]);
       this.failures += 1;

@@ -79,5 +79,20 @@ const DE: Texts<typeof EN> = {
   wasChangedElsewhereAtThe: 'wurde gleichzeitig anderswo geändert',
   wasChangedElsewhereWhileYou: 'wurde anderswo geändert, während du es gelöscht hast',
   wasDeletedElsewhereWhileYou: 'wurde anderswo gelöscht, während du es geändert hast',
+  thisDeviceIsFull:
+    'Auf diesem Gerät ist kein Platz mehr. Nur in dieser Seite: {changes}. Schaffe Platz und lass die Seite offen; sie versucht es von selbst wieder.',
+  thisDeviceStoresNothing:
+    'Der Browser speichert auf diesem Gerät nichts. Nur in dieser Seite: {changes}. Lass die Seite offen, bis der Rechner erreicht ist.',
+  theBrowserCleared:
+    'Der Browser hat gelöscht, was dieses Gerät aufhob. Änderungen, die hier seit {since} gemacht wurden und den Rechner nicht erreicht hatten, sind verloren. Installiere die Anwendung auf diesem Gerät, damit ihre Daten bleiben.',
+  clockBefore:
+    'Die Uhr dieses Geräts steht vor {stored}, als dieser Film zuletzt hier gespeichert wurde. Starts, Takes und Minuten des Lichts gehen nach dieser Uhr: Prüfe sie.',
+  clockAhead:
+    'Die Uhr dieses Geräts geht gegenüber der des Rechners {apart} vor. Starts, Takes und Minuten des Lichts gehen nach ihr: Stelle die falsche.',
+  clockBehind:
+    'Die Uhr dieses Geräts geht gegenüber der des Rechners {apart} nach. Starts, Takes und Minuten des Lichts gehen nach ihr: Stelle die falsche.',
+  minutesApart: '{n, plural, one {# Minute} other {# Minuten}}',
+  hoursApart: '{n, plural, one {# Stunde} other {# Stunden}}',
+  daysApart: '{n, plural, one {# Tag} other {# Tage}}',
 };
 export default DE;

@@ -76,4 +76,19 @@ export const EN = {
   wasChangedElsewhereAtThe: 'was changed elsewhere at the same time',
   wasChangedElsewhereWhileYou: 'was changed elsewhere while you deleted it',
   wasDeletedElsewhereWhileYou: 'was deleted elsewhere while you changed it',
+  thisDeviceIsFull:
+    'This device has no room left. In this page alone: {changes}. Free some room and keep the page open; it tries again by itself.',
+  thisDeviceStoresNothing:
+    'The browser stores nothing on this device. In this page alone: {changes}. Keep the page open until the computer is reached.',
+  theBrowserCleared:
+    'The browser has cleared what this device kept. Changes made here since {since} that had not reached the computer are lost. Install the application on this device so that its data stays.',
+  clockBefore:
+    'The clock of this device stands before {stored}, when this film was last stored here. Take-offs, takes and minutes of light go by this clock: check it.',
+  clockAhead:
+    'The clock of this device is {apart} ahead of the computer’s. Take-offs, takes and minutes of light go by it: set the one that is wrong.',
+  clockBehind:
+    'The clock of this device is {apart} behind the computer’s. Take-offs, takes and minutes of light go by it: set the one that is wrong.',
+  minutesApart: '{n, plural, one {# minute} other {# minutes}}',
+  hoursApart: '{n, plural, one {# hour} other {# hours}}',
+  daysApart: '{n, plural, one {# day} other {# days}}',
 } as const;

@@ -44,5 +44,11 @@ const DE: Texts<typeof EN> = {
   setUpsTakeMore:
     'Einrichten dauert {more} gegen den Plan, aus {flights}, zum Plan hin gezogen, solange es wenige sind.',
   againstItsSisters: '{more} gegen seine Schwestern, aus {flights}',
+  flightsLoggedTwice: 'Doppelt geloggte Flüge',
+  packLoggedTwice:
+    '{pack} steht zur selben Zeit zweimal im Flugbuch: {first}; und {second}. Ein Akku fliegt nur einmal zugleich. Behalte einen Eintrag; bis dahin zählen beide.',
+  flightToldBy: '{time}, {minutes} min, gelandet mit {charge}',
+  keepTheEntryOf: '{time}, {charge} % behalten',
+  removeDoubleEntry: 'doppelten Eintrag entfernen',
 };
 export default DE;

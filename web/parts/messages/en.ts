@@ -42,4 +42,10 @@ export const EN = {
   setUpsTakeMore:
     'set-ups take {more} time against the plan, from {flights}, drawn towards the plan while they are few.',
   againstItsSisters: '{more} against its sisters, from {flights}',
+  flightsLoggedTwice: 'Flights logged twice',
+  packLoggedTwice:
+    '{pack} stands in the log twice at the same time: {first}; and {second}. A pack flies once at a time. Keep one entry; until then both count.',
+  flightToldBy: '{time}, {minutes} min, landed with {charge}',
+  keepTheEntryOf: 'Keep {time}, {charge} %',
+  removeDoubleEntry: 'remove double entry',
 } as const;

@@ -5,4 +5,8 @@ export const EN = {
   theApplicationAnsweredStatus: 'The application answered {status}.',
   theApplicationDoesNotAnswer: 'The application does not answer. Is it running?',
   thisFilmWasDeletedIn: 'This film was deleted in another tab.',
+  theApplicationIsNewer:
+    'The computer runs a newer version of Dusk Slate than this page. What you change is kept here; load the new version to send it.',
+  theApplicationIsOlder:
+    'This device has a newer version of Dusk Slate than the computer. What you change is kept here; update the computer to send it.',
 } as const;

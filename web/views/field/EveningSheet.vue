@@ -5,6 +5,7 @@ import { computed } from 'vue';
 import { logCard } from '../../composables/card-log';
 import { dateText, fixed, OUTCOME_WORDS } from '../../format';
 import DialogBox from '../../parts/DialogBox.vue';
+import TwinFlights from '../../parts/TwinFlights.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { tr } from './messages';
@@ -74,6 +75,7 @@ const copy = (id: string): void => {
       </section>
       <section :aria-label="tr('flights')">
         <h3>{{ tr('flights') }}</h3>
+        <TwinFlights :zone="zone" />
         <p v-if="work.flights.length === 0" class="quiet">{{ tr('noFlightOfTheDay') }}</p>
         <ul>
           <li v-for="f in work.flights" :key="f.id">

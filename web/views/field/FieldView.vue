@@ -25,6 +25,7 @@ import GroundSteps from './GroundSteps.vue';
 import LandingForm from './LandingForm.vue';
 import SensingOff from './SensingOff.vue';
 import TakePad from './TakePad.vue';
+import ZoneNote from './ZoneNote.vue';
 import { useAir, useNow } from './useAir';
 import { useFieldKeys } from './useFieldKeys';
 import { useChanceShot } from './useChanceShot';
@@ -188,6 +189,7 @@ const inputs = computed(
         ><template v-else>{{ tr('inNoFlight') }}</template
         >, {{ place.location.name }}, {{ dateText(place.location.date) }}
       </p>
+      <ZoneNote :date="place.location.date" :zone="zone" :now-ms="now" />
       <AirLine
         v-model:sound="sound"
         :state="state"

@@ -14,10 +14,13 @@ import {
   PACK_STATE_WORDS,
   signedPercent,
 } from '../../format';
+import DataTable from '../../parts/DataTable.vue';
 import Fig from '../../parts/Fig.vue';
+import type { TableColumn } from '../../parts/table-column';
 import LearnedFromLog from '../../parts/LearnedFromLog.vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
+import TwinFlights from '../../parts/TwinFlights.vue';
 import TimeField from '../../parts/TimeField.vue';
 import { recordedBy } from '../../composables/card-log';
 import { useFilm } from '../../stores/film';
@@ -182,6 +185,28 @@ const log = computed(() =>
       entry: film.get('flightLogEntry', c.flown.id),
     })),
 );
+const COLUMNS = computed(
+  (): readonly TableColumn<
+    'day' | 'pack' | 'aircraft' | 'minutes' | 'from' | 'to' | 'planned' | 'took' | 'against' | 'delete'
+  >[] => [
+    { key: 'day', label: tr('day'), minWidth: 124 },
+    { key: 'pack', label: tr('packLower'), minWidth: 50 },
+    { key: 'aircraft', label: tr('aircraft'), minWidth: 90, wideOnly: true },
+    { key: 'minutes', label: tr('inTheAir'), figure: true, minWidth: 74 },
+    { key: 'from', label: tr('from'), figure: true, minWidth: 60, wideOnly: true },
+    { key: 'to', label: tr('to'), figure: true, minWidth: 56 },
+    { key: 'planned', label: tr('planned'), figure: true, minWidth: 84, wideOnly: true },
+    { key: 'took', label: tr('took'), figure: true, minWidth: 84, wideOnly: true },
+    { key: 'against', label: tr('againstPlan'), minWidth: 96 },
+    { key: 'delete', label: '', width: 62 },
+  ],
+);
+/** Energy against plan of a logged flight; said where it does not count. */
+const against = ({ ratio, outlier }: (typeof log.value)[number]): string => {
+  if (ratio === null) return tr('notCounted');
+  const more = signedPercent(ratio - 1);
+  return outlier ? tr('moreFarOffNotCounted', { more }) : more;
+};
 </script>
 
 <template>
@@ -295,58 +320,41 @@ const log = computed(() =>
     </section>
     <section :aria-label="tr('whatTheLogTeaches')">
       <h2>{{ tr('whatItTeaches') }}</h2>
+      <TwinFlights :zone="place?.location.zone ?? 'UTC'" />
       <LearnedFromLog />
-      <div class="scroll" tabindex="0" role="region" :aria-label="tr('loggedFlights')">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">{{ tr('day') }}</th>
-              <th scope="col">{{ tr('packLower') }}</th>
-              <th scope="col">{{ tr('aircraft') }}</th>
-              <th scope="col">{{ tr('min') }}</th>
-              <th scope="col">{{ tr('from') }}</th>
-              <th scope="col">{{ tr('to') }}</th>
-              <th scope="col">{{ tr('planned') }}</th>
-              <th scope="col">{{ tr('took') }}</th>
-              <th scope="col">{{ tr('againstPlan') }}</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="c in log" :key="c.flown.id" :class="{ odd: c.outlier }">
-              <td>{{ c.date }}</td>
-              <td>{{ c.pack }}</td>
-              <td>{{ c.craft }}</td>
-              <td>{{ fixed(c.flown.minutes, 1) }}</td>
-              <td><Fig :value="c.flown.startShare * 100" quantity="percent" /></td>
-              <td><Fig :value="c.flown.endShare * 100" quantity="percent" /></td>
-              <td>
-                <Fig v-if="c.flown.plannedWh !== null" :value="c.flown.plannedWh" quantity="wattHours" />
-              </td>
-              <td><Fig :value="c.usedWh" quantity="wattHours" /></td>
-              <td>
-                {{
-                  c.ratio === null
-                    ? tr('notCounted')
-                    : c.outlier
-                      ? tr('moreFarOffNotCounted', { more: signedPercent(c.ratio - 1) })
-                      : signedPercent(c.ratio - 1)
-                }}
-              </td>
-              <td>
-                <button
-                  v-if="c.entry"
-                  class="btn bare"
-                  :aria-label="tr('deleteTheEntryOfDate', { date: c.date, pack: c.pack })"
-                  @click="c.entry && forget(c.entry)"
-                >
-                  {{ tr('delete') }}
-                </button>
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <DataTable
+        :rows="log"
+        :columns="COLUMNS"
+        :key-of="(c) => c.flown.id"
+        :class-of="(c) => (c.outlier ? 'odd' : '')"
+        :aria-label="tr('loggedFlights')"
+      >
+        <template #day="{ row: c }">{{ c.date }}</template>
+        <template #pack="{ row: c }"
+          ><span dir="auto">{{ c.pack }}</span></template
+        >
+        <template #aircraft="{ row: c }"
+          ><span dir="auto">{{ c.craft }}</span></template
+        >
+        <template #minutes="{ row: c }"><Fig :value="c.flown.minutes" quantity="minutes" /></template>
+        <template #from="{ row: c }"><Fig :value="c.flown.startShare * 100" quantity="percent" /></template>
+        <template #to="{ row: c }"><Fig :value="c.flown.endShare * 100" quantity="percent" /></template>
+        <template #planned="{ row: c }"
+          ><Fig v-if="c.flown.plannedWh !== null" :value="c.flown.plannedWh" quantity="wattHours"
+        /></template>
+        <template #took="{ row: c }"><Fig :value="c.usedWh" quantity="wattHours" /></template>
+        <template #against="{ row: c }">{{ against(c) }}</template>
+        <template #delete="{ row: c }">
+          <button
+            v-if="c.entry"
+            class="btn bare"
+            :aria-label="tr('deleteTheEntryOfDate', { date: c.date, pack: c.pack })"
+            @click="c.entry && forget(c.entry)"
+          >
+            {{ tr('delete') }}
+          </button>
+        </template>
+      </DataTable>
     </section>
   </div>
 </template>
@@ -383,42 +391,8 @@ fieldset label {
   align-items: center;
   min-height: 26px;
 }
-.teach li {
-  display: flex;
-  gap: 7px;
-  align-items: center;
-}
-.teach {
-  padding: 0;
-  list-style: none;
-  margin: 6px 0;
-  display: grid;
-  gap: 2px;
-}
-table {
-  border-collapse: collapse;
-  font-size: 12.5px;
-  font-stretch: 88%;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 2px 10px 2px 0;
-  border-top: 1px solid var(--line);
-  white-space: nowrap;
-}
-thead th {
-  color: var(--chalk-2);
-  border-top: 0;
-}
-.odd {
+:deep(.odd) {
   color: var(--care);
-}
-.scroll {
-  overflow: auto;
-  max-height: 360px;
 }
 .do {
   display: flex;

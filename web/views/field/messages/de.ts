@@ -251,5 +251,7 @@ const DE: Texts<typeof EN> = {
   closeAlongAWall: 'dicht an einer Wand',
   stopsForNothing: 'hält grundlos an',
   reasonSaidAt: '{reason}, gesagt um {clock}.',
+  timesAreOfTheLocation:
+    'Alle Zeiten hier sind die des Drehorts: Dort ist es {there}. Dieses Gerät zeigt {shown}.',
 };
 export default DE;

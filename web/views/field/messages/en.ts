@@ -247,4 +247,6 @@ export const EN = {
   closeAlongAWall: 'close along a wall',
   stopsForNothing: 'stops for nothing',
   reasonSaidAt: '{reason}, said at {clock}.',
+  timesAreOfTheLocation:
+    'All times here are those of the location: it is {there} there. This device shows {shown}.',
 } as const;
