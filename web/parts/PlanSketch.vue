@@ -18,7 +18,10 @@ const props = defineProps<{
   sunDeg?: number | undefined;
   share?: number;
   launch?: { x: number; y: number };
+  /** Height of its texts in its own units; read outdoors they are larger. */
+  textPx?: number;
 }>();
+const textPx = computed(() => props.textPx ?? 10.5);
 const emit = defineEmits<{ pick: [id: string] }>();
 const derivedFilm = useDerivedFilm();
 
@@ -28,7 +31,9 @@ const pathOf = (shot: DerivedShot) =>
   shot.facts.trajectory?.samples.map((s) => ({ x: s.pose.at.x, y: s.pose.at.y })) ?? [];
 
 /** Room at the top for the arrows of north, wind and sun. */
-const HEAD = 34;
+const HEAD = computed(() => 23.5 + textPx.value);
+/** From one arrow to the next. */
+const GAP = computed(() => 11 + 1.8 * textPx.value);
 const frame = computed(() => {
   const spots = [home.value, ...props.shots.flatMap(pathOf), ...props.subjects.flatMap((s) => footprint(s))];
   const { scale, at } = fit(
@@ -39,14 +44,14 @@ const frame = computed(() => {
           { x: 30, y: 30 },
         ],
     props.width,
-    props.height - HEAD,
+    props.height - HEAD.value,
     24,
   );
   return {
     scale,
     at: (s: { x: number; y: number }) => {
       const spot = at(s);
-      return { x: spot.x, y: spot.y + HEAD };
+      return { x: spot.x, y: spot.y + HEAD.value };
     },
   };
 });
@@ -59,8 +64,9 @@ const blocks = computed(() => {
   return props.subjects.map((s) => {
     const at = frame.value.at({ x: s.xM, y: s.yM });
     const spots = footprint(s).map(frame.value.at);
-    let nameY = Math.max(at.y + 3, ...spots.map((p) => p.y)) + 12;
-    while (taken.some((t) => Math.abs(t.x - at.x) < 70 && Math.abs(t.y - nameY) < 11)) nameY += 11;
+    let nameY = Math.max(at.y + 3, ...spots.map((p) => p.y)) + textPx.value + 1.5;
+    while (taken.some((t) => Math.abs(t.x - at.x) < 7 * textPx.value && Math.abs(t.y - nameY) < textPx.value))
+      nameY += textPx.value;
     taken.push({ x: at.x, y: nameY });
     return {
       id: s.id,
@@ -101,7 +107,13 @@ const cone = computed(() => {
 </script>
 
 <template>
-  <svg class="plan" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="tr('planToScaleLaunchPoint')">
+  <svg
+    class="plan"
+    :style="{ '--text': `${textPx}px` }"
+    :viewBox="`0 0 ${width} ${height}`"
+    role="img"
+    :aria-label="tr('planToScaleLaunchPoint')"
+  >
     <path v-if="cone" class="cone" :d="cone" />
     <g v-for="b in blocks" :key="b.id">
       <path class="subject" :d="b.d" />
@@ -126,17 +138,27 @@ const cone = computed(() => {
     <text class="name" :x="homeSpot.x + 9" :y="homeSpot.y + 5">{{ tr('launch') }}</text>
     <g :transform="`translate(${width - 22} 24)`" class="north">
       <path d="M0 -14L5 8L0 4L-5 8z" />
-      <text y="20" text-anchor="middle">{{ tr('n') }}</text>
+      <text :y="9.5 + textPx" text-anchor="middle">{{ tr('n') }}</text>
     </g>
-    <g :transform="`translate(${width - 52} 22) rotate(${windFromDeg + 180})`" class="wind">
+    <g :transform="`translate(${width - 22 - GAP} 22) rotate(${windFromDeg + 180})`" class="wind">
       <path d="M0 12V-10M-4 -5L0 -11L4 -5" />
     </g>
-    <text class="name" :x="width - 52" y="44" text-anchor="middle">{{ tr('wind') }}</text>
-    <g v-if="sunDeg !== undefined" :transform="`translate(${width - 84} 22) rotate(${sunDeg})`" class="sun">
+    <text class="name" :x="width - 22 - GAP" :y="33.5 + textPx" text-anchor="middle">{{ tr('wind') }}</text>
+    <g
+      v-if="sunDeg !== undefined"
+      :transform="`translate(${width - 22 - 2 * GAP} 22) rotate(${sunDeg})`"
+      class="sun"
+    >
       <circle r="4" cy="-9" />
       <path d="M0 10V-3" />
     </g>
-    <text v-if="sunDeg !== undefined" class="name" :x="width - 84" y="44" text-anchor="middle">
+    <text
+      v-if="sunDeg !== undefined"
+      class="name"
+      :x="width - 22 - 2 * GAP"
+      :y="33.5 + textPx"
+      text-anchor="middle"
+    >
       {{ tr('sun') }}
     </text>
     <g class="scale" :transform="`translate(10 ${height - 7})`">
@@ -163,7 +185,7 @@ const cone = computed(() => {
 .scale text,
 .north text {
   fill: var(--chalk-2);
-  font-size: 10.5px;
+  font-size: var(--text);
   font-stretch: 82%;
 }
 .way {
@@ -187,7 +209,7 @@ const cone = computed(() => {
 }
 .number {
   fill: var(--chalk-2);
-  font-size: 11px;
+  font-size: calc(var(--text) + 0.5px);
 }
 .shot {
   cursor: pointer;

@@ -4,6 +4,7 @@ import type { DerivedShot } from '@core/film';
 import { computed } from 'vue';
 import EyeView from '../../parts/EyeView.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
+import { useElementSize } from '../../parts/useElementSize';
 import { launchOfShot } from '../../composables/shot-launch';
 import { useFilm } from '../../stores/film';
 import { tr } from './messages';
@@ -17,6 +18,9 @@ const subjects = computed(() =>
     .list('subject')
     .filter((s) => s.locationId === facts.value.location.id && s.id === facts.value.shot.subjectId),
 );
+/** Drawn to the size it has, so that its texts keep theirs. */
+const { width } = useElementSize(590, 230);
+const height = computed(() => Math.round(Math.min(280, Math.max(230, 0.62 * width.value))));
 const launch = computed(() => launchOfShot(film, facts.value));
 </script>
 
@@ -30,13 +34,14 @@ const launch = computed(() => launchOfShot(film, facts.value));
       <EyeView :shot="shot" :share="1" :width="290" :height="164" />
       <figcaption class="label">{{ tr('lastFrame') }}</figcaption>
     </figure>
-    <figure class="above">
+    <figure ref="target" class="above">
       <PlanSketch
         :subjects="subjects"
         :shots="[shot]"
         :picked="facts.shot.id"
-        :width="590"
-        :height="230"
+        :width="width"
+        :height="height"
+        :text-px="16"
         :wind-from-deg="place.location.windFromDeg"
         :launch="launch"
         :sun-deg="shot.light && shot.light.sun.altitudeDeg > -6 ? shot.light.sun.azimuthDeg : undefined"

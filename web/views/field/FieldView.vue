@@ -318,6 +318,10 @@ const inputs = computed(
   gap: 12px;
   align-items: center;
 }
+/* Read outdoors. */
+.field :deep(.label) {
+  font-size: 15px;
+}
 /* Pressed with a thumb: words in the middle. */
 .field :deep(.btn) {
   justify-content: center;

@@ -198,7 +198,7 @@ const COLUMNS = computed(
     { key: 'planned', label: tr('planned'), figure: true, minWidth: 84, wideOnly: true },
     { key: 'took', label: tr('took'), figure: true, minWidth: 84, wideOnly: true },
     { key: 'against', label: tr('againstPlan'), minWidth: 96 },
-    { key: 'delete', label: '', width: 62 },
+    { key: 'delete', label: '', width: 84 },
   ],
 );
 /** Energy against plan of a logged flight; said where it does not count. */
