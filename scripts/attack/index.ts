@@ -6,11 +6,13 @@ import { floods } from './floods';
 import { fuzz } from './fuzz';
 import { ended, kills, startProcess } from './kills';
 import type { Outcome } from './outcome';
+import { power } from './power';
 import { races } from './races';
 
 const PROGRAM = 'dist/server/main.mjs';
 const { values } = parseArgs({
   options: {
+    power: { type: 'string', default: '1000' },
     kills: { type: 'string', default: '100' },
     races: { type: 'string', default: '2000' },
     requests: { type: 'string', default: '20000' },
@@ -31,6 +33,7 @@ const report = (outcome: Outcome): void => {
   );
   for (const fault of outcome.faults.slice(0, 10)) console.log(`           ${fault}`);
 };
+report(await power(PROGRAM, join(dataDir, 'power'), Number(values.power), seed));
 report(await kills(PROGRAM, join(dataDir, 'kills'), Number(values.kills), seed));
 const { child, address } = await startProcess(PROGRAM, join(dataDir, 'run'));
 report(await races(address, Number(values.races), seed));

@@ -7,14 +7,26 @@ import { seeded, type Outcome } from './outcome';
 
 type Shot = Extract<AnyRow, { kind: 'shot' }>;
 
-/** Starts the built application on a folder of its own. @returns its address, once it listens */
+/**
+ * Starts the built application on a folder of its own.
+ * @param more settings of its surroundings
+ * @returns its address, once it listens
+ */
 export const startProcess = (
   program: string,
   dataDir: string,
+  more: Readonly<Record<string, string>> = {},
 ): Promise<{ child: ChildProcess; address: string }> =>
   new Promise((resolve, reject) => {
     const child = spawn(process.execPath, [program, '--demo'], {
-      env: { ...process.env, DUSK_DATA: dataDir, DUSK_PORT: '0', DUSK_LOG: 'silent', DUSK_BACKUPS: 'off' },
+      env: {
+        ...process.env,
+        DUSK_DATA: dataDir,
+        DUSK_PORT: '0',
+        DUSK_LOG: 'silent',
+        DUSK_BACKUPS: 'off',
+        ...more,
+      },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     let text = '';
@@ -34,7 +46,8 @@ export const ended = (child: ChildProcess, signal: NodeJS.Signals): Promise<numb
     child.kill(signal);
   });
 
-const shotsOf = async (address: string): Promise<Shot[]> => {
+/** Shots of the first film. */
+export const shotsOf = async (address: string): Promise<Shot[]> => {
   const { films } = (await (await fetch(`${address}/api/films`)).json()) as { films: { id: string }[] };
   const { rows } = (await (await fetch(`${address}/api/films/${films[0]?.id ?? ''}`)).json()) as {
     rows: AnyRow[];
