@@ -1,5 +1,5 @@
 import type { Aircraft, ExposeFor, Kit, FilmInput, FlightPlan, Location, Shot, Subject } from '../model';
-import { groupBy, inOrder, KeyedMemo } from '../units';
+import { groupBy, inOrder, KeyedMemo, toEnd } from '../units';
 import type { UnfitReason } from '../budget';
 import type { WindTooStrong } from '../energy';
 import type { LightDay } from '../light';
@@ -49,13 +49,6 @@ export interface DerivedFilm extends FilmPlan<DerivedShot> {
 
 const byId = <T extends { readonly id: string }>(list: readonly T[], id: string | null): T | null =>
   list.find((x) => x.id === id) ?? null;
-
-const toEnd = <T>(steps: Generator<undefined, T>): T => {
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
-};
 
 /** Packs that flights laid down for later places of a day were given. */
 const reservedLater = (

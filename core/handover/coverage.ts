@@ -1,7 +1,7 @@
 import type { GroundShot, Take } from '../model';
 import { boardOf } from '../story';
 import { bestTake } from './best-take';
-import type { Handover, ShotLine } from './lines';
+import type { Handover, FootageLine } from './lines';
 
 /** How far a place of the cut is filled: a good take, one that may do, none that does, logged without a take, nothing at all. */
 export const COVERAGES = ['kept', 'maybe', 'no-good', 'logged', 'missing'] as const;
@@ -16,7 +16,7 @@ export interface CoveredPlace {
   readonly timelineS: number;
   readonly state: Coverage;
   /** null for a shot from the ground. */
-  readonly line: ShotLine | null;
+  readonly line: FootageLine | null;
   readonly ground: GroundShot | null;
   /** The take the cut would use. */
   readonly best: Take | null;
@@ -30,14 +30,14 @@ export interface CutCoverage {
   readonly seconds: Readonly<Record<Coverage, number>>;
 }
 
-const stateOf = (line: ShotLine, best: Take | null): Coverage => {
+const stateOf = (line: FootageLine, best: Take | null): Coverage => {
   if (best) return best.rating === 'good' ? 'kept' : 'maybe';
   if (line.flown.length > 0) return 'no-good';
   return line.status === 'done' ? 'logged' : 'missing';
 };
 
 /** Every place of the cut with the take that fills it. @param lines of all shots, in any order */
-export const cutCoverage = ({ input, derived }: Handover, lines: readonly ShotLine[]): CutCoverage => {
+export const cutCoverage = ({ input, derived }: Handover, lines: readonly FootageLine[]): CutCoverage => {
   const byId = new Map(lines.map((l) => [l.id, l]));
   const board = boardOf(derived, input.groundShots);
   const places = board.places.map(({ id, cut, title, timelineS, ground }): CoveredPlace => {

@@ -96,6 +96,8 @@ const recordedWith = ({ facts }: DerivedShot) => {
 };
 
 type Exposed = Pick<ShotLine, 'exposure' | 'filter'>;
+/** What is known of a shot without its exposure, which takes the light of every minute. */
+export type FootageLine = Omit<ShotLine, keyof Exposed>;
 
 const settingOf = (choice: ExposureChoice | null): ShotLine['exposure'] =>
   choice && { aperture: choice.aperture, shutterS: choice.shutterS, iso: choice.iso };
@@ -149,14 +151,13 @@ const launchOfShot = ({ input, derived }: Handover, { facts, flightIndex }: Deri
 const statusOf = ({ done, unfit }: DerivedShot): ShotStatus => (done ? 'done' : unfit ? 'unfit' : 'planned');
 
 /** Every shot in list order. */
-export const shotLines = (whole: Handover): readonly ShotLine[] => {
+export const footageLines = (whole: Handover): readonly FootageLine[] => {
   const { input, derived } = whole;
   const board = new Map(boardOf(derived, input.groundShots).places.map((p) => [p.id, p]));
   const cards = new Map<unknown, string | null>(
     derived.budget.cards.byFlight.map((l) => [l.flight, l.cardId ?? null]),
   );
-  const settings = exposures(whole);
-  return derived.order.flatMap((id): ShotLine[] => {
+  return derived.order.flatMap((id): FootageLine[] => {
     const shot = derived.shots.get(id);
     const cut = board.get(id);
     if (!shot || !cut) return [];
@@ -171,12 +172,20 @@ export const shotLines = (whole: Handover): readonly ShotLine[] => {
         ...flown(whole, shot, cards),
         ...recordedWith(shot),
         launch: launchOfShot(whole, shot),
-        ...(settings.get(id) ?? { exposure: null, filter: '' }),
         status: statusOf(shot),
         flown: input.takes.filter((t) => t.shotId === id).sort((a, b) => a.utcMs - b.utcMs),
       },
     ];
   });
+};
+
+/** The same with the settings of each flown shot. */
+export const shotLines = (whole: Handover): readonly ShotLine[] => {
+  const settings = exposures(whole);
+  return footageLines(whole).map((l) => ({
+    ...l,
+    ...(settings.get(l.id) ?? { exposure: null, filter: '' }),
+  }));
 };
 
 /** Sorts behind every instant; a difference of two is still a number. */
@@ -187,5 +196,5 @@ export const inFlyingOrder = (lines: readonly ShotLine[]): readonly ShotLine[] =
   [...lines].sort((a, b) => (a.startMs ?? LAST) - (b.startMs ?? LAST) || a.number - b.number);
 
 /** Lines in the order of the cut. */
-export const inCutOrder = (lines: readonly ShotLine[]): readonly ShotLine[] =>
+export const inCutOrder = <L extends Pick<ShotLine, 'cut'>>(lines: readonly L[]): readonly L[] =>
   [...lines].sort((a, b) => a.cut - b.cut);

@@ -3,6 +3,7 @@ import type { Cure } from '../warnings';
 import { FilmDeriver, type DerivedFilm } from '../film';
 import { takesOf } from '../shot';
 import type { FilmInput, Location, Shot } from '../model';
+import { toEnd, type Steps } from '../units';
 
 interface Idea {
   readonly cure: Cure;
@@ -89,6 +90,9 @@ const windowIdeas = (input: FilmInput, location: Location): Idea[] =>
     ];
   });
 
+/** Other shots of which a take less is tried: each is a whole day worked out. */
+const OTHERS_TRIED = 12;
+
 /** Ideas from the cheapest to the dearest. */
 const ideasFor = (input: FilmInput, shot: Shot, location: Location): Idea[] => {
   const fewer =
@@ -111,6 +115,7 @@ const ideasFor = (input: FilmInput, shot: Shot, location: Location): Idea[] => {
         takesOf(s) > 1 &&
         s.priority !== 'must',
     )
+    .slice(0, OTHERS_TRIED)
     .map((s) =>
       shotIdea(
         input,
@@ -174,24 +179,27 @@ const inTime = (derived: DerivedFilm, id: string): boolean => {
 
 /**
  * What would bring a shot that does not fit into the day, cheapest first. Each was tried: the shot is flown in its window with
- * it, no must is lost and nothing else falls out.
+ * it, no must is lost and nothing else falls out. In small steps, for who must not be kept waiting.
  * @param reckoner remembers between questions what does not change
  */
-export const curesFor = (
+export function* cureSteps(
   input: FilmInput,
   derived: DerivedFilm,
   shotId: string,
   reckoner = new FilmDeriver(),
-): Cure[] => {
+): Steps<Cure[]> {
   const shot = input.shots.find((s) => s.id === shotId);
   const location = input.locations.find((l) => l.id === shot?.locationId);
   if (!shot || !location) return [];
   const [before, count] = [musts(derived), flownCount(derived)];
   const cures: Cure[] = [];
   for (const idea of ideasFor(input, shot, location)) {
-    const would = reckoner.derive(idea.input);
+    const would = yield* reckoner.steps(idea.input);
     if (inTime(would, shotId) && musts(would) >= before && flownCount(would) >= count) cures.push(idea.cure);
     if (cures.length === OFFERED) break;
   }
   return cures;
-};
+}
+
+/** The same at once. */
+export const curesFor = (...asked: Parameters<typeof cureSteps>): Cure[] => toEnd(cureSteps(...asked));

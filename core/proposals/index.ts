@@ -1,4 +1,4 @@
 export { proposeCoverage } from './coverage-shots';
-export { curesFor } from './flight-cures';
+export { curesFor, cureSteps } from './flight-cures';
 export { practiceSheet } from './practice';
 export { type FlightsWeighed, weighFlights } from './weigh';

@@ -18,3 +18,4 @@ export { groupBy, inOrder, mean } from './group';
 export { normal } from './normal';
 export { KeyedMemo } from './memo';
 export { found, none, type Result } from './result';
+export { type Steps, toEnd } from './steps';

@@ -3,7 +3,7 @@ import { deriveFilm } from '../../core/film/derive';
 import { FilmDeriver } from '@core/film';
 import { shotFacts, type ShotParts } from '@core/shot';
 import type { FilmInput } from '@core/model';
-import { ms, report, spread } from './figures';
+import { ms, report, spread, writeKept } from './figures';
 import { learning } from './learning';
 import { runLight } from './light';
 import { runPlan } from './plan';
@@ -83,4 +83,5 @@ export const run = async (): Promise<void> => {
   await runPlan(filmOf(60), 60, demoFilm() as unknown as FilmInput);
   runSite();
   learning();
+  writeKept('core');
 };

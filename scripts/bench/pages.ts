@@ -6,9 +6,10 @@ import { chromium, type Browser, type Page } from '@playwright/test';
 import pino from 'pino';
 import { demoFilm } from '../../demo';
 import { start } from '../../server/start';
-import { ms, report, spread } from './figures';
+import { ms, report, spread, writeKept } from './figures';
 import { dragged, reportDragged } from './frames';
 import { obstacles } from './site';
+import { views } from './views';
 
 const STEPS = 600;
 /** Frames until the engine has compiled what it runs. */
@@ -185,6 +186,13 @@ const run = async (): Promise<void> => {
       await cockpit(browser, app.address, crowded);
     }
     await page.close();
+    if (count === 500) {
+      const features = obstacles(500, like.locations[0]?.id ?? '').map((f) => ({
+        ...f,
+        points: [...f.points],
+      }));
+      await views(browser, app.address, await app.films.importFile({ ...like, shots, features }, 'bench'));
+    }
   }
   await browser.close();
   await app.stop();
@@ -192,3 +200,4 @@ const run = async (): Promise<void> => {
 };
 
 await run();
+writeKept('pages');

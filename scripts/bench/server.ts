@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { v4 as uuid } from 'uuid';
 import type { AnyRow } from '../../contract';
 import { demoFilm } from '../../demo';
-import { ms, report, spread } from './figures';
+import { ms, report, spread, writeKept } from './figures';
 
 const FILMS = 20;
 const SHOTS = 60;
@@ -135,3 +135,4 @@ const run = async (): Promise<void> => {
 };
 
 await run();
+writeKept('server');

@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  computed,
-  defineAsyncComponent,
-  nextTick,
-  onBeforeUnmount,
-  shallowRef,
-  useTemplateRef,
-  watch,
-} from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { RefreshLeft, RefreshRight } from '@element-plus/icons-vue';
 import { useShotCommands } from '../composables/useShotCommands';
@@ -80,7 +72,8 @@ const entry = computed(() => entryOf(String(route.name)));
 watch(
   () => route.name,
   () =>
-    void nextTick(() =>
+    // Once the view stands: asked for before, it would be laid out twice.
+    whenIdle(() =>
       views.value?.querySelector('.part.here, .here')?.scrollIntoView({ inline: 'center', block: 'nearest' }),
     ),
   { immediate: true },

@@ -4,6 +4,7 @@ import type { Fault } from '../sync/validation';
 import FieldBox from './FieldBox.vue';
 import type { HelpKey } from './help';
 import { PickControl } from './pick-control';
+import PickShape from './PickShape.vue';
 import { tr } from './messages';
 
 const props = defineProps<{
@@ -24,6 +25,15 @@ const out = (value: T): string | number => value ?? NONE;
 const choices = computed(() =>
   props.options.map((o) => ({ value: out(o.value), label: o.label, note: o.note })),
 );
+const shown = computed(() => ({
+  id,
+  label: props.label,
+  value: out(props.value),
+  options: choices.value,
+  placeholder: props.placeholder ?? tr('choose'),
+}));
+/** How somebody has reached for the choice; until then it is at rest. */
+const reached = ref<'near' | 'focus' | 'open'>();
 const pick = (value: string | number): void => {
   faults.value = props.save((value === NONE ? null : value) as T) ?? [];
 };
@@ -31,13 +41,7 @@ const pick = (value: string | number): void => {
 
 <template>
   <FieldBox :id="id" :label="bare ? '' : label" :hint="hint" :help="help" :faults="faults">
-    <PickControl
-      :id="id"
-      :label="label"
-      :value="out(value)"
-      :options="choices"
-      :placeholder="placeholder ?? tr('choose')"
-      @pick="pick"
-    />
+    <PickControl v-if="reached" v-bind="shown" :reached="reached" @pick="pick" />
+    <PickShape v-else v-bind="shown" @reach="(how) => (reached = how)" />
   </FieldBox>
 </template>

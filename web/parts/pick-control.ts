@@ -1,10 +1,10 @@
 import { defineAsyncComponent } from 'vue';
-import { idle } from '../composables/idle';
+import { whenIdle } from '../composables/idle';
 import PickShape from './PickShape.vue';
 
-/** The list and its pop-over come after the first view; until then the box shows what is chosen. */
-export const PickControl = defineAsyncComponent({
-  loader: () => idle().then(() => import('./PickControl.vue')),
-  loadingComponent: PickShape,
-  delay: 0,
-});
+const load = () => import('./PickControl.vue');
+// It comes after the first view, before anybody reaches for it.
+whenIdle(() => void load().catch(() => undefined));
+
+/** The list and its pop-over, made when somebody reaches for it: a page of hundreds of choices is drawn at once. */
+export const PickControl = defineAsyncComponent({ loader: load, loadingComponent: PickShape, delay: 0 });

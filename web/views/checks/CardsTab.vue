@@ -3,6 +3,8 @@ import { clipName, offload, stateOf, wordsOf, CLIP_WORDS } from '@core/cards';
 import { clockText } from '@core/time';
 import { livingCards, readerMBs, toCopy } from '@core/checks';
 import { computed } from 'vue';
+import DataTable from '../../parts/DataTable.vue';
+import type { TableColumn } from '../../parts/table-column';
 import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -81,6 +83,17 @@ const example = computed(() => {
   });
   return name.ok ? name.value : name.reason;
 });
+const COLUMNS = computed(
+  (): readonly TableColumn<'at' | 'place' | 'pack' | 'card' | 'recorded' | 'bytes' | 'note'>[] => [
+    { key: 'at', label: tr('dayOffAt'), minWidth: 130 },
+    { key: 'place', label: tr('location'), minWidth: 120, wideOnly: true },
+    { key: 'pack', label: tr('pack'), minWidth: 60 },
+    { key: 'card', label: tr('card'), minWidth: 90 },
+    { key: 'recorded', label: tr('recordedLower'), figure: true, minWidth: 80, wideOnly: true },
+    { key: 'bytes', label: tr('onIt'), figure: true, minWidth: 80 },
+    { key: 'note', label: '', minWidth: 120, wideOnly: true },
+  ],
+);
 </script>
 
 <template>
@@ -155,32 +168,23 @@ const example = computed(() => {
         role="region"
         :aria-label="tr('flightsAndTheirCardsTable')"
       >
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">{{ tr('dayOffAt') }}</th>
-              <th scope="col">{{ tr('location') }}</th>
-              <th scope="col">{{ tr('pack') }}</th>
-              <th scope="col">{{ tr('card') }}</th>
-              <th scope="col">{{ tr('recordedLower') }}</th>
-              <th scope="col">{{ tr('onIt') }}</th>
-              <th scope="col" />
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="f in flights" :key="f.key">
-              <td>{{ f.at }}</td>
-              <td dir="auto">{{ f.place }}</td>
-              <td>{{ f.pack }}</td>
-              <td :class="{ stop: f.cardId === null && !f.internal }">
-                {{ f.cardId ? nameOf(f.cardId) : f.internal ? tr('memoryOfTheAircraft') : tr('noRoom') }}
-              </td>
-              <td><Fig :value="f.recordedS" quantity="seconds" /></td>
-              <td><Fig :value="f.bytes / 1e9" quantity="gigabytes" /></td>
-              <td>{{ f.away ? AWAY[f.away] : '' }}{{ f.shares ? tr('sharesItsCard') : '' }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <DataTable :rows="flights" :columns="COLUMNS" :key-of="(f) => f.key">
+          <template #at="{ row: f }">{{ f.at }}</template>
+          <template #place="{ row: f }"
+            ><span dir="auto">{{ f.place }}</span></template
+          >
+          <template #pack="{ row: f }">{{ f.pack }}</template>
+          <template #card="{ row: f }">
+            <span :class="{ stop: f.cardId === null && !f.internal }">{{
+              f.cardId ? nameOf(f.cardId) : f.internal ? tr('memoryOfTheAircraft') : tr('noRoom')
+            }}</span>
+          </template>
+          <template #recorded="{ row: f }"><Fig :value="f.recordedS" quantity="seconds" /></template>
+          <template #bytes="{ row: f }"><Fig :value="f.bytes / 1e9" quantity="gigabytes" /></template>
+          <template #note="{ row: f }"
+            >{{ f.away ? AWAY[f.away] : '' }}{{ f.shares ? tr('sharesItsCard') : '' }}</template
+          >
+        </DataTable>
       </div>
     </section>
   </div>
@@ -230,24 +234,6 @@ h2 {
   padding: 6px 10px;
   font-stretch: 88%;
   overflow-wrap: anywhere;
-}
-table {
-  border-collapse: collapse;
-  font-size: 13px;
-  font-stretch: 90%;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 3px 18px 3px 0;
-  border-top: 1px solid var(--line);
-  white-space: nowrap;
-}
-thead th {
-  color: var(--chalk-2);
-  border-top: 0;
-  font-size: 12px;
 }
 .scroll {
   overflow: auto;

@@ -3,6 +3,8 @@ import { addDays, clockText, daysBetween } from '@core/time';
 import { eveningBefore, PACK_CAUTIONS, STORAGE_SHARES } from '@core/charge';
 import { computed, ref } from 'vue';
 import { dateText, fixed, phrase, write } from '../../format';
+import DataTable from '../../parts/DataTable.vue';
+import type { TableColumn } from '../../parts/table-column';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import PickField from '../../parts/PickField.vue';
@@ -78,6 +80,18 @@ const latest = computed(() => {
 });
 const days = computed(() => daysBetween(from.value, props.day.date.value));
 const percent = (share: number): string => write(share * 100, 'percent').number;
+const COLUMNS = computed((): readonly TableColumn<'pack' | 'holds' | 'on' | 'from' | 'full'>[] => [
+  { key: 'pack', label: tr('inThisOrder'), minWidth: 130 },
+  { key: 'holds', label: tr('wouldHold'), figure: true, minWidth: 80 },
+  { key: 'on', label: tr('on'), minWidth: 130 },
+  { key: 'from', label: tr('from'), minWidth: 64 },
+  { key: 'full', label: tr('fullAt'), minWidth: 90 },
+]);
+/** When a pack is full, or with what its charging ends where the source runs dry. */
+const fullAt = (run: (typeof order.value)[number]['run']): string => {
+  if (!run) return '';
+  return run.dry ? tr('endsAtPercentTheSource', { percent: percent(run.toShare) }) : at(run.toS);
+};
 </script>
 
 <template>
@@ -133,36 +147,17 @@ const percent = (share: number): string => write(share * 100, 'percent').number;
         :hint="tr('packsArePlannedAsThis')"
       />
       <p v-if="order.length === 0">{{ tr('everyPackThatComesAlong') }}</p>
-      <table v-else>
-        <thead>
-          <tr>
-            <th scope="col">{{ tr('inThisOrder') }}</th>
-            <th scope="col">{{ tr('wouldHold') }}</th>
-            <th scope="col">{{ tr('on') }}</th>
-            <th scope="col">{{ tr('from') }}</th>
-            <th scope="col">{{ tr('fullAt') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="t in order" :key="t.pack.id">
-            <th scope="row">
-              {{ t.pack.name }}<span v-if="t.drained" class="drained"> {{ tr('drainedByItself') }}</span>
-            </th>
-            <td><Fig :value="t.share * 100" quantity="percent" /></td>
-            <td>{{ t.run ? charger(t.run.chargerId) : tr('noChargerTakesIt') }}</td>
-            <td>{{ t.run ? at(t.run.fromS) : '' }}</td>
-            <td>
-              {{
-                t.run
-                  ? t.run.dry
-                    ? tr('endsAtPercentTheSource', { percent: percent(t.run.toShare) })
-                    : at(t.run.toS)
-                  : ''
-              }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable v-else :rows="order" :columns="COLUMNS" :key-of="(t) => t.pack.id">
+        <template #pack="{ row: t }">
+          <b dir="auto">{{ t.pack.name }}</b><span v-if="t.drained" class="drained">
+            {{ tr('drainedByItself') }}</span
+          >
+        </template>
+        <template #holds="{ row: t }"><Fig :value="t.share * 100" quantity="percent" /></template>
+        <template #on="{ row: t }">{{ t.run ? charger(t.run.chargerId) : tr('noChargerTakesIt') }}</template>
+        <template #from="{ row: t }">{{ t.run ? at(t.run.fromS) : '' }}</template>
+        <template #full="{ row: t }">{{ fullAt(t.run) }}</template>
+      </DataTable>
       <p v-if="order.length > 0">
         <b>{{ tr('allFullByAt', { at: at(evening.doneS) }) }}</b> {{ tr('theyTake') }}
         <Fig :value="evening.doneS / 60" quantity="minutes" />{{
@@ -229,26 +224,6 @@ p svg {
 }
 .opts > * {
   min-width: 170px;
-}
-table {
-  border-collapse: collapse;
-  font-size: 13.5px;
-  margin: 6px 0;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 3px 18px 3px 0;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  color: var(--chalk-2);
-  font-size: 12px;
-  border-top: 0;
-}
-tbody th {
-  font-weight: 620;
 }
 .drained {
   color: var(--care);

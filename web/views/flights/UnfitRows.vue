@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { useMessages } from '../../composables/useMessages';
-import { curesFor } from '@core/proposals';
+import { cureSteps } from '@core/proposals';
 import { FilmDeriver } from '@core/film';
 import { messageKey } from '@core/messages';
 import type { Cure } from '@core/warnings';
-import { computed, ref, shallowRef, watch } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import { useShotCommands } from '../../composables/useShotCommands';
 import { useFilm } from '../../stores/film';
 import { defer } from '../../composables/deferred';
+import { inSlices } from '../../composables/slices';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import type { Day } from './useDay';
@@ -55,23 +56,29 @@ const picked = computed(() => rows.value.find((r) => r.shotId === selection.shot
 const cures = shallowRef<readonly Cure[]>([]);
 const looked = ref(false);
 const reckoner = new FilmDeriver();
-// After the picture: trying what would help takes as long as working the film out a few times.
+// After the picture, and a little at a time: trying what would help is working the film out some twenty times.
+let leave = (): void => undefined;
 const look = (): void => {
   const { input } = film;
   const { derived } = derivedFilm;
   const id = picked.value?.shotId;
-  looked.value = true;
-  cures.value = input && derived && id !== undefined ? curesFor(input, derived, id, reckoner) : [];
+  if (!input || !derived || id === undefined) return;
+  leave = inSlices(cureSteps(input, derived, id, reckoner), (found) => {
+    cures.value = found;
+    looked.value = true;
+  });
 };
 watch(
   [() => picked.value?.shotId, () => derivedFilm.derived],
   () => {
+    leave();
     cures.value = [];
     looked.value = false;
     defer(reckoner, look);
   },
   { immediate: true },
 );
+onScopeDispose(() => leave());
 const apply = (n: number): void => {
   const cure = cures.value[n];
   if (cure) acts.applyCure(cure);
@@ -102,7 +109,8 @@ defineExpose({ apply });
           >
             <span class="unit">{{ i + 1 }}</span> {{ text(c.say) }}
           </button>
-          <span v-if="looked && cures.length === 0" class="faint">{{ tr('nothingSmallWouldBringIt') }}</span>
+          <span v-if="!looked" class="faint" role="status">{{ tr('tryingWhatWouldHelp') }}</span>
+          <span v-else-if="cures.length === 0" class="faint">{{ tr('nothingSmallWouldBringIt') }}</span>
         </p>
       </li>
     </ul>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import 'element-plus/es/components/progress/style/css';
 import { ElProgress } from 'element-plus';
-import type { ShotLine } from '@core/handover';
+import type { FootageLine } from '@core/handover';
 import { computed, toRef } from 'vue';
 import { counted } from '../../format';
 import Fig from '../../parts/Fig.vue';
@@ -11,7 +11,7 @@ import { useSimulatedCard } from './useSimulatedCard';
 import { tr } from './messages';
 
 /** The clips of a card beside the takes that were noted: which is which, what is missing, what nobody planned. */
-const props = defineProps<{ lines: readonly ShotLine[] }>();
+const props = defineProps<{ lines: readonly FootageLine[] }>();
 const lines = toRef(props, 'lines');
 const {
   work,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import 'element-plus/es/components/segmented/style/css';
 import { ElSegmented } from 'element-plus';
-import { cutCoverage, inCutOrder, shotLines, type ShotLine } from '@core/handover';
+import { cutCoverage, inCutOrder, footageLines, type FootageLine } from '@core/handover';
 import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
 import { useDeferred } from '../../composables/deferred';
@@ -27,7 +27,7 @@ const selection = useSelection();
 const whole = computed(() =>
   store.input && derivedFilm.derived ? { input: store.input, derived: derivedFilm.derived } : null,
 );
-const lines = useDeferred(() => (whole.value ? inCutOrder(shotLines(whole.value)) : []));
+const lines = useDeferred(() => (whole.value ? inCutOrder(footageLines(whole.value)) : []));
 /** Nothing is said to be missing before every shot has its line. */
 const coverage = computed(() =>
   whole.value && lines.value.length === whole.value.derived.order.length
@@ -40,7 +40,7 @@ const waysToShow = computed(() => [
   { value: 'table' as const, label: tr('asTable') },
 ]);
 const missing = computed(() => lines.value.filter((l) => !l.flown.some((t) => t.rating === 'good')));
-const stateOf = (l: ShotLine): string => {
+const stateOf = (l: FootageLine): string => {
   if (l.flown.some((t) => t.rating === 'good')) return 'kept';
   if (l.flown.length > 0) return tr('noGoodTakeYet');
   return l.status === 'done' ? tr('loggedNoTakeNoted') : tr('notFlown');

@@ -1,5 +1,5 @@
 import { clipFaults, matchClips, type CardMatch, type ClipFile } from '@core/card-match';
-import type { ShotLine } from '@core/handover';
+import type { FootageLine } from '@core/handover';
 import { computed, onBeforeUnmount, ref, shallowRef, type Ref } from 'vue';
 import { readClips } from '../../exchange/clip-files';
 import { clipPicture } from '../../exchange/clip-pictures';
@@ -29,12 +29,12 @@ const FAULTS = {
 } as const;
 
 /** What is wrong with a clip as the take of a shot, in words. */
-export const faultsOf = (clip: ClipFile, takeId: string, line: ShotLine): readonly string[] => {
+export const faultsOf = (clip: ClipFile, takeId: string, line: FootageLine): readonly string[] => {
   const take = { ...notedTake(line, takeId), id: takeId };
   return clipFaults({ clip, take, confidence: 1 }, line.shot.facts.wantedS).map((f) => FAULTS[f]);
 };
 
-const notedTake = (line: ShotLine, id: string) => ({
+const notedTake = (line: FootageLine, id: string) => ({
   id,
   utcMs: line.flown.find((t) => t.id === id)?.utcMs ?? 0,
   lengthS: line.takeS,
@@ -43,7 +43,7 @@ const notedTake = (line: ShotLine, id: string) => ({
 });
 
 /** Clips of a card beside the noted takes: read, matched, put right by hand, and named. */
-export const useCardMatch = (lines: Ref<readonly ShotLine[]>) => {
+export const useCardMatch = (lines: Ref<readonly FootageLine[]>) => {
   const store = useFilm();
   const selection = useSelection();
   const readStore = useReadClips();
@@ -68,7 +68,7 @@ export const useCardMatch = (lines: Ref<readonly ShotLine[]>) => {
   };
 
   const takes = computed(() => lines.value.flatMap((l) => l.flown.map((t) => notedTake(l, t.id))));
-  const lineOf = (takeId: string): ShotLine | undefined =>
+  const lineOf = (takeId: string): FootageLine | undefined =>
     lines.value.find((l) => l.flown.some((t) => t.id === takeId));
   const match = computed<CardMatch | null>(() => clips.value && matchClips(clips.value, takes.value));
   /** What a person put right: take by clip; null for a clip of none. */

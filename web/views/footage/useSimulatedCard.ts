@@ -1,4 +1,4 @@
-import { editTimeline, type ShotLine } from '@core/handover';
+import { editTimeline, type FootageLine } from '@core/handover';
 import { simulateCard } from '@core/simulated-flight';
 import { computed, type Ref } from 'vue';
 import { paintedShot } from '../../composables/painted-shot';
@@ -14,13 +14,13 @@ const PAINTED = { width: 960, height: 540 } as const;
 const USUAL_HEIGHT_PX = 1080;
 
 /** The card of simulated takes: small clips with right times and lengths, and the faults a card has. */
-export const useSimulatedCard = (lines: Ref<readonly ShotLine[]>, takes: Takes) => {
+export const useSimulatedCard = (lines: Ref<readonly FootageLine[]>, takes: Takes) => {
   const store = useFilm();
   const derivedFilm = useDerivedFilm();
   /** Only what nobody has filmed needs clips that nobody has filmed. */
   const possible = computed(() => canWriteClips() && store.list('take').some((t) => t.simulated));
 
-  const shotOfTake = (id: string | null): ShotLine | undefined =>
+  const shotOfTake = (id: string | null): FootageLine | undefined =>
     lines.value.find((l) => l.flown.some((t) => t.id === id));
   const make = async (signal: AbortSignal, told: (done: number, all: number) => void): Promise<File[]> => {
     const { derived } = derivedFilm;

@@ -4,6 +4,8 @@ import type { LocationPlan } from '@core/day';
 import { clockText, MINUTE_MS } from '@core/time';
 import { computed, shallowRef, watch } from 'vue';
 import { dateText } from '../../format';
+import DataTable from '../../parts/DataTable.vue';
+import type { TableColumn } from '../../parts/table-column';
 import Fig from '../../parts/Fig.vue';
 import { useFilm } from '../../stores/film';
 import { useLight } from '../../stores/light';
@@ -38,84 +40,67 @@ const span = (d: DateWeighed, kind: 'golden' | 'blue'): string =>
 const take = (date: string): void => {
   film.edit('location', props.place.location.id, { date }, tr('date'));
 };
+const COLUMNS = computed(
+  (): readonly TableColumn<
+    'date' | 'sunrise' | 'sunset' | 'golden' | 'blue' | 'sun' | 'moon' | 'served' | 'wanted' | 'use'
+  >[] => [
+    { key: 'date', label: tr('date'), minWidth: 130 },
+    { key: 'sunrise', label: tr('sunrise'), minWidth: 64 },
+    { key: 'sunset', label: tr('sunset'), minWidth: 64 },
+    { key: 'golden', label: tr('golden'), minWidth: 150, wideOnly: true },
+    { key: 'blue', label: tr('blue'), minWidth: 150, wideOnly: true },
+    { key: 'sun', label: tr('sunInTheWindow'), minWidth: 110, wideOnly: true },
+    { key: 'moon', label: tr('moon'), minWidth: 160, wideOnly: true },
+    { key: 'served', label: tr('shotsServed'), minWidth: 80 },
+    { key: 'wanted', label: tr('wantedLight'), figure: true, minWidth: 90, wideOnly: true },
+    { key: 'use', label: '', minWidth: 150 },
+  ],
+);
 </script>
 
 <template>
   <section :aria-label="tr('sevenDates')">
     <h2>{{ tr('theNextSevenDates') }}</h2>
     <div class="scroll" tabindex="0" role="region" :aria-label="tr('datesCompared')">
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">{{ tr('date') }}</th>
-            <th scope="col">{{ tr('sunrise') }}</th>
-            <th scope="col">{{ tr('sunset') }}</th>
-            <th scope="col">{{ tr('golden') }}</th>
-            <th scope="col">{{ tr('blue') }}</th>
-            <th scope="col">{{ tr('sunInTheWindow') }}</th>
-            <th scope="col">{{ tr('moon') }}</th>
-            <th scope="col">{{ tr('shotsServed') }}</th>
-            <th scope="col">{{ tr('wantedLight') }}</th>
-            <th scope="col">
-              <span class="sr">{{ tr('useThisDate') }}</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="d in dates" :key="d.date" :class="{ here: d.date === place.location.date }">
-            <th scope="row">{{ dateText(d.date) }}</th>
-            <td>{{ clock(d.day.sunriseMs) }}</td>
-            <td>{{ clock(d.day.sunsetMs) }}</td>
-            <td>{{ span(d, 'golden') }}</td>
-            <td>{{ span(d, 'blue') }}</td>
-            <td>
-              <Fig :value="d.sunFromDeg" quantity="degrees" /> {{ tr('to') }}
-              <Fig :value="d.sunToDeg" quantity="degrees" />
-            </td>
-            <td>
-              {{ d.moon.name }}, <Fig :value="d.moon.lit * 100" quantity="percent" />,
-              {{ d.moonDeg > 0 ? tr('up') : tr('down') }}
-            </td>
-            <td>{{ tr('servedOfCount', { served: d.served, count }) }}</td>
-            <td><Fig :value="d.wantedMin" quantity="minutes" /></td>
-            <td class="do">
-              <span v-if="d.date === place.location.date" class="quiet">{{ tr('planned') }}</span><button
-                v-else
-                class="btn"
-                @click="take(d.date)"
-              >
-                {{ tr('useThisDate') }}
-              </button>
-              <b v-if="d.date === best" class="best">{{ tr('best') }}</b>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable
+        :rows="dates"
+        :columns="COLUMNS"
+        :key-of="(d) => d.date"
+        :class-of="(d) => (d.date === place.location.date ? 'here' : '')"
+      >
+        <template #date="{ row: d }">{{ dateText(d.date) }}</template>
+        <template #sunrise="{ row: d }">{{ clock(d.day.sunriseMs) }}</template>
+        <template #sunset="{ row: d }">{{ clock(d.day.sunsetMs) }}</template>
+        <template #golden="{ row: d }">{{ span(d, 'golden') }}</template>
+        <template #blue="{ row: d }">{{ span(d, 'blue') }}</template>
+        <template #sun="{ row: d }"
+          ><Fig :value="d.sunFromDeg" quantity="degrees" /> {{ tr('to') }}
+          <Fig :value="d.sunToDeg" quantity="degrees"
+        /></template>
+        <template #moon="{ row: d }"
+          >{{ d.moon.name }}, <Fig :value="d.moon.lit * 100" quantity="percent" />,
+          {{ d.moonDeg > 0 ? tr('up') : tr('down') }}</template
+        >
+        <template #served="{ row: d }">{{ tr('servedOfCount', { served: d.served, count }) }}</template>
+        <template #wanted="{ row: d }"><Fig :value="d.wantedMin" quantity="minutes" /></template>
+        <template #use="{ row: d }">
+          <span v-if="d.date === place.location.date" class="quiet">{{ tr('planned') }}</span><button
+            v-else
+            class="btn"
+            @click="take(d.date)"
+          >
+            {{ tr('useThisDate') }}
+          </button>
+          <b v-if="d.date === best" class="best">{{ tr('best') }}</b>
+        </template>
+      </DataTable>
     </div>
     <p class="faint">{{ tr('sameHoursOnTheClock') }}</p>
   </section>
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
-  width: 100%;
-  font-size: 12.5px;
-  font-stretch: 90%;
-}
-th,
-td {
-  text-align: left;
-  padding: 3px 10px 3px 0;
-  white-space: nowrap;
-  font-weight: 400;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  color: var(--chalk-2);
-  border-top: 0;
-}
-.here {
+:deep(.here) {
   background: var(--slab-2);
 }
 .best {

@@ -301,5 +301,6 @@ const DE: Texts<typeof EN> = {
   aRehearsedTryCounts:
     '{tries} geprobte Versuche zählen wie ein Take. Jede Verdopplung der Versuche lässt 90 % der Vorbereitung übrig (Lernkurve, Wright 1936; Rate und Gewicht sind eigene Schätzungen). Was Takes in der Luft lehren, steht im Flugbuch.',
   shotColumn: 'Einstellung',
+  tryingWhatWouldHelp: 'Probiere, was helfen würde …',
 };
 export default DE;

@@ -295,4 +295,5 @@ export const EN = {
   aRehearsedTryCounts:
     '{tries} rehearsed tries count as one take. Each doubling of tries leaves 90 % of the set-up (learning curve, Wright 1936; rate and weight are own estimates). What takes in the air teach is in the flight log.',
   shotColumn: 'Shot',
+  tryingWhatWouldHelp: 'Trying what would help …',
 } as const;
