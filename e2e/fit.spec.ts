@@ -116,7 +116,7 @@ test('what is chosen and what is filled in can be read: hiding the words changes
   await bench.open();
   await bench.shot('Along the parapet').click();
   for (const [box, words] of [
-    ['.work .el-select', '.el-select__placeholder'],
+    ['.work .pick-shape', '.chosen'],
     ['.work .slide .el-input', 'input'],
   ] as const) {
     const field = page.locator(box).first();

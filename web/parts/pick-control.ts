@@ -1,10 +1,12 @@
 import { defineAsyncComponent } from 'vue';
-import { whenIdle } from '../composables/idle';
+import { afterFirstView } from '../composables/idle';
 import PickShape from './PickShape.vue';
 
 const load = () => import('./PickControl.vue');
 // It comes after the first view, before anybody reaches for it.
-whenIdle(() => void load().catch(() => undefined));
+void afterFirstView()
+  .then(load)
+  .catch(() => undefined);
 
 /** The list and its pop-over, made when somebody reaches for it: a page of hundreds of choices is drawn at once. */
 export const PickControl = defineAsyncComponent({ loader: load, loadingComponent: PickShape, delay: 0 });

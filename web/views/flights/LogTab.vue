@@ -189,15 +189,15 @@ const COLUMNS = computed(
   (): readonly TableColumn<
     'day' | 'pack' | 'aircraft' | 'minutes' | 'from' | 'to' | 'planned' | 'took' | 'against' | 'delete'
   >[] => [
-    { key: 'day', label: tr('day'), minWidth: 124 },
+    { key: 'day', label: tr('day'), minWidth: 120 },
     { key: 'pack', label: tr('packLower'), minWidth: 50 },
-    { key: 'aircraft', label: tr('aircraft'), minWidth: 90, wideOnly: true },
-    { key: 'minutes', label: tr('inTheAir'), figure: true, minWidth: 74 },
+    { key: 'aircraft', label: tr('aircraft'), minWidth: 84, wideOnly: true },
+    { key: 'minutes', label: tr('inTheAir'), figure: true, minWidth: 70 },
     { key: 'from', label: tr('from'), figure: true, minWidth: 60, wideOnly: true },
     { key: 'to', label: tr('to'), figure: true, minWidth: 56 },
     { key: 'planned', label: tr('planned'), figure: true, minWidth: 84, wideOnly: true },
     { key: 'took', label: tr('took'), figure: true, minWidth: 84, wideOnly: true },
-    { key: 'against', label: tr('againstPlan'), minWidth: 96 },
+    { key: 'against', label: tr('againstPlan'), minWidth: 88 },
     { key: 'delete', label: '', width: 84 },
   ],
 );
