@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, useId } from 'vue';
+import { ref, useId, watch } from 'vue';
 import type { Fault } from '../sync/validation';
 import { dateLocale, ElConfigProvider, ElTimePicker } from './element-dates';
 import FieldBox from './FieldBox.vue';
@@ -17,8 +17,26 @@ const props = defineProps<{
 }>();
 const id = useId();
 const faults = ref<readonly Fault[]>([]);
+let open = false;
+/** Value this field has saved itself; any other came from elsewhere. */
+let own = '';
+/** The value changed under the open panel, by an undo or another tab: what the panel still says is not what anybody chose. */
+let overtaken = false;
+const shown = (visible: boolean): void => {
+  open = visible;
+  if (visible) overtaken = false;
+};
+watch(
+  () => props.value,
+  (value) => {
+    if (open && value !== own) overtaken = true;
+  },
+  { flush: 'sync' },
+);
 const picked = (value: string | null): void => {
-  faults.value = props.save(value ?? '') ?? [];
+  if (overtaken) return;
+  own = value ?? '';
+  faults.value = props.save(own) ?? [];
 };
 </script>
 
@@ -34,6 +52,7 @@ const picked = (value: string | null): void => {
         :clearable="clearable ?? false"
         placeholder="–:–"
         @update:model-value="picked"
+        @visible-change="shown"
       />
     </ElConfigProvider>
   </FieldBox>
