@@ -12,7 +12,12 @@ const act = (kind: FileAct['kind'], at = 0, text = '', path = 'f'): FileAct => (
 const left = (acts: FileAct[], loss: 'all' | 'some' | 'none', seed = 1): string => {
   const states = new PowerStates();
   for (const a of acts) states.apply(a);
-  return states.files(loss, seeded(seed * 99_999_989)).get('f')?.toString() ?? 'gone';
+  return (
+    states
+      .files(loss, seeded(seed * 99_999_989))
+      .get('f')
+      ?.toString() ?? 'gone'
+  );
 };
 
 describe('files as a loss of power leaves them', () => {
