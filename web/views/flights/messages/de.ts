@@ -140,7 +140,6 @@ const DE: Texts<typeof EN> = {
   logIt: 'Loggen',
   loggedFlights: 'Geloggte Flüge',
   loggedNameDownToEndShare: 'Geloggt: {name} herunter auf {endShare} %{gb}.',
-  min: 'min',
   minutesInTheAir: 'Minuten in der Luft',
   minutesInTheAirNine: 'Minuten in der Luft: neun von zehn Tagen unter {p90}, einer von zehn unter {p10}',
   minutesInTheAirUpper: 'Minuten in der Luft',

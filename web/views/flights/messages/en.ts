@@ -136,7 +136,6 @@ export const EN = {
   logIt: 'Log it',
   loggedFlights: 'Logged flights',
   loggedNameDownToEndShare: 'Logged: {name} down to {endShare} %{gb}.',
-  min: 'min',
   minutesInTheAir: 'minutes in the air',
   minutesInTheAirNine: 'Minutes in the air: nine of ten days below {p90}, one of ten below {p10}',
   minutesInTheAirUpper: 'Minutes in the air',
