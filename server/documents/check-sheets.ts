@@ -59,17 +59,20 @@ export const checkSheets = (whole: Printed, paper: Paper, atMs: number): TDocume
       { text: voice.date(location.date), style: 'quiet' },
       ...sheetsOf(context)
         .filter(({ lines }) => lines.length > 0)
-        .flatMap(({ moment, lines }): Content[] => [
-          { text: voice.choice('moment', moment), style: 'heading' },
-          {
-            table: {
-              dontBreakRows: true,
-              widths: [50, '*', 150],
-              body: lines.map((line) => rowOf(line, voice)),
-            },
-            layout: 'lightHorizontalLines',
+        .map(({ moment, lines }): Content => ({
+          table: {
+            dontBreakRows: true,
+            // The moment stands over its lines, again on each page they go on to, and never alone.
+            headerRows: 1,
+            keepWithHeaderRows: 1,
+            widths: [50, '*', 150],
+            body: [
+              [{ text: voice.choice('moment', moment), style: 'heading', colSpan: 3 }, '', ''],
+              ...lines.map((line) => rowOf(line, voice)),
+            ],
           },
-        ]),
+          layout: 'lightHorizontalLines',
+        })),
     ];
   });
   return document(whole, voice.say('checkSheets'), paper, [

@@ -37,6 +37,8 @@ export const own = (text: string, style?: string): Content => ({
 /** Heads of a table's columns. */
 export const heads = (...names: string[]): Content[] => names.map((text) => ({ text, style: 'head' }));
 
+const HEADINGS: ReadonlySet<string> = new Set(['heading', 'shot']);
+
 /**
  * A document of the application: its heading on the first page, page numbers and the film's name on each.
  * @param title what the document is
@@ -63,6 +65,9 @@ export const document = (
     quiet: { color: '#444' },
     head: { bold: true, fontSize: 8 },
   },
+  // A heading goes over the page with what it is the heading of.
+  pageBreakBefore: (node, nodes) =>
+    HEADINGS.has(String(node.style)) && !nodes.getFollowingNodesOnPage().some(({ text }) => text),
   content: [
     { text: title, style: 'title' },
     { text: [inScript(input.film.name)], style: 'quiet', margin: [0, 0, 0, 8] },
