@@ -32,6 +32,7 @@ export const flyingSteps = (facts: ShotFacts, launch: Vec3): Message[] => {
       heading: measured(start.headingDeg, 'degrees', 0),
       tilt: measured(Math.abs(start.tiltDeg), 'degrees', 0),
       up: yesNo(start.tiltDeg > 0),
+      level: yesNo(Math.round(Math.abs(start.tiltDeg)) === 0),
     }),
     trajectory.peakSpeedMs < STILL_MS
       ? message('field.hold', { seconds, sticks: shot.handling })

@@ -451,7 +451,8 @@ export const EN: Sentences = {
   'frame.second-aspect.say':
     'In {aspect} the subject is cut off for {share} of the move. {pixels} of the recorded pixels remain there.',
   'frame.second-aspect.why': 'A shot that must work in two aspects has to hold its subject in both.',
-  'field.camera': 'Camera: heading {heading}, tilted {tilt} {up, select, yes {up} other {down}}.',
+  'field.camera':
+    'Camera: heading {heading}, {level, select, yes {level} other {tilted {tilt} {up, select, yes {up} other {down}}}}.',
   'field.end':
     'End: {height} above launch, {distance} from you, bearing {bearing}; keep recording {postRoll} more.',
   'field.fly': 'Fly it in {seconds}, {speed} at most, with {sticks} sticks.',

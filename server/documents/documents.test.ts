@@ -5,6 +5,7 @@ import Papa from 'papaparse';
 import { HANDOVER_TABLES } from '@core/handover';
 import type { FilmFile } from '@contract';
 import { demoFilm } from '@demo';
+import { readFilmFolder } from '../import/film-folder';
 import { newRow } from '@core/model';
 import { plannedShares } from '@core/day';
 import { checkSheets } from './check-sheets';
@@ -32,12 +33,17 @@ describe('documents', () => {
   it('are all in the one folder, with checksums that hold', async () => {
     const files = unzipSync(await makeDocument(film, 'everything.zip', OPTIONS));
     expect(Object.keys(files).sort()).toEqual(
-      [...Object.keys(MAKERS).filter((n) => n !== 'everything.zip'), 'README.txt', 'checksums.txt'].sort(),
+      [
+        ...Object.keys(MAKERS).filter((n) => n !== 'everything.zip'),
+        ...['film.zip', 'README.txt', 'checksums.txt'],
+      ].sort(),
     );
     for (const line of strFromU8(files['checksums.txt']!).trim().split('\n')) {
       const [sum, name] = line.split('  ');
       expect(createHash('sha256').update(files[name!]!).digest('hex'), name).toBe(sum);
     }
+    // The film in it is the film: opened again it is the same to the last byte of its pictures and heights.
+    expect(readFilmFolder(files['film.zip']!)).toEqual(JSON.parse(JSON.stringify(film)));
   });
   it('of an empty film are made too', async () => {
     const empty: FilmFile = {

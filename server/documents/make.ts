@@ -40,5 +40,5 @@ export const makeDocument = async (
 ): Promise<Uint8Array> => {
   const make = MAKERS[name];
   if (!make) throw new Error(`There is no document ${name}.`);
-  return make(wholeOf(file, options.language), options);
+  return make(wholeOf(file, options.language), options, file);
 };

@@ -19,7 +19,7 @@ const film = demoFilm() as FilmFile;
 const whole = wholeOf(film);
 const lines = shotLines(whole);
 const bytesOf = async (name: string, paper: Paper = 'A4', of = whole): Promise<Uint8Array> =>
-  MAKERS[name]!(of, { paper, language: 'en', atMs: Date.UTC(2027, 4, 1, 12) });
+  MAKERS[name]!(of, { paper, language: 'en', atMs: Date.UTC(2027, 4, 1, 12) }, film);
 const textOf = async (name: string): Promise<string> => Buffer.from(await bytesOf(name)).toString('utf8');
 
 interface Page {
@@ -162,6 +162,6 @@ describe('everything in one folder', () => {
       if (/\.(ics|otio|kml)$/.test(entry.fileName))
         expect(bytes.toString('utf8')).toBe(await textOf(entry.fileName));
     }
-    expect(names.length).toBe(DOCUMENT_NAMES.length + 1);
+    expect(names.length).toBe(DOCUMENT_NAMES.length + 2);
   });
 });

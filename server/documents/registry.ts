@@ -1,4 +1,4 @@
-import { createHash } from 'node:crypto';
+import type { FilmFile } from '@contract';
 import {
   edlOf,
   editTimeline,
@@ -14,6 +14,7 @@ import type { TDocumentDefinitions } from 'pdfmake/interfaces';
 import { callSheet } from './call-sheet';
 import { checkSheets } from './check-sheets';
 import { debriefSheet } from './debrief-sheet';
+import { inOneFolder } from './everything';
 import { exposureSheet } from './exposure-sheet';
 import { flightSheet } from './flight-sheet';
 import { footageReport } from './footage-report';
@@ -32,8 +33,8 @@ export interface DocumentOptions {
   readonly atMs: number;
 }
 
-/** Makes the bytes of a document. */
-type Maker = (whole: Printed, options: DocumentOptions) => Promise<Uint8Array> | Uint8Array;
+/** Makes the bytes of a document. @param file the film as stored, its files in it */
+type Maker = (whole: Printed, options: DocumentOptions, file: FilmFile) => Promise<Uint8Array> | Uint8Array;
 
 const pdf =
   (define: (whole: Printed, paper: Paper, atMs: number) => TDocumentDefinitions): Maker =>
@@ -70,33 +71,12 @@ const FILES: Readonly<Record<string, Maker>> = {
   'shot-numbers.srt': text((whole) => subtitlesOf(editTimeline(whole))),
 };
 
-const README = [
-  'Everything this film hands over, made by Dusk Slate.',
-  '',
-  'call-sheet.pdf, shot-list.pdf, storyboard.pdf   on paper',
-  'exposure.pdf, debrief.pdf                       settings by shot; plan against what was flown',
-  'checks.pdf, flights.pdf                         check sheets with boxes; flights with room for what happened',
-  'footage.pdf                                     takes, clips and notes in the order of the cut',
-  '*.csv, tables.xlsx                              tables, UTF-8; figures in the units their headings name',
-  'calendar.ics                                    flights and locations; importing again updates',
-  'timeline.otio, timeline.edl                     the planned cut for an editor',
-  'shot-numbers.srt                                shot numbers as subtitles',
-  'paths.geojson, .kml, .kmz, .gpx                 paths with heights above sea level, site maps',
-  'take-along.html                                 the day for a phone without the application; its log comes back under Footage',
-  'checksums.txt                                   SHA-256 of every file',
-  '',
-].join('\r\n');
-
-const everything: Maker = async (whole, options) => {
-  const made: Record<string, Uint8Array> = {};
-  for (const [name, make] of Object.entries(FILES)) made[name] = await make(whole, options);
-  made['README.txt'] = strToU8(README);
-  const sums = Object.entries(made).map(
-    ([name, bytes]) => `${createHash('sha256').update(bytes).digest('hex')}  ${name}`,
-  );
-  made['checksums.txt'] = strToU8(`${sums.join('\n')}\n`);
-  return zipSync(made, { mtime: options.atMs });
-};
-
 /** How every document is made, by its name. */
-export const MAKERS: Readonly<Record<string, Maker>> = { ...FILES, 'everything.zip': everything };
+export const MAKERS: Readonly<Record<string, Maker>> = {
+  ...FILES,
+  'everything.zip': async (whole, options, file) => {
+    const made: Record<string, Uint8Array> = {};
+    for (const [name, make] of Object.entries(FILES)) made[name] = await make(whole, options, file);
+    return inOneFolder(made, whole, options.atMs, file);
+  },
+};
