@@ -19,7 +19,7 @@ class Phone {
   async fly(flight: RegExp): Promise<void> {
     await this.tap('Simulated aircraft');
     const desk = this.page.getByRole('dialog', { name: 'Simulated aircraft' });
-    await desk.getByRole('combobox', { name: 'Flight' }).click();
+    await desk.getByRole('combobox', { name: 'Flight' }).tap();
     await this.page.getByRole('option', { name: flight }).tap();
     await this.tap('Take off', desk);
     await expect(desk.getByRole('status')).toHaveText(/Taking off|On the way|Setting up|Recording/);

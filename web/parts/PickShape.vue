@@ -12,7 +12,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ reach: [how: 'near' | 'focus' | 'open'] }>();
 const chosen = computed(() => props.options.find((o) => o.value === props.value)?.label);
-/** Of a finger nothing comes near: its press is a click. */
+/** Of a finger nothing comes near: its press is a click, and must not be taken for the focus of a key, which changes what is pressed. */
 const near = (event: PointerEvent): void => {
   if (event.pointerType === 'mouse') emit('reach', 'near');
 };
@@ -28,6 +28,7 @@ const near = (event: PointerEvent): void => {
     aria-haspopup="listbox"
     :aria-label="label"
     @pointerenter="near"
+    @mousedown.prevent
     @focus="emit('reach', 'focus')"
     @click="emit('reach', 'open')"
   >
