@@ -2,7 +2,7 @@ import type { Locator, Page } from '@playwright/test';
 import type { LocationPlan } from '@core/day';
 import { expect, test, Bench } from './app';
 
-test.use({ serviceWorkers: 'allow' });
+test.use({ serviceWorkers: 'allow', actionTimeout: 30_000 });
 
 const mark = (page: Page): Locator => page.locator('[data-save]');
 
@@ -87,16 +87,16 @@ test('a day on the phone without a network: flown, changed four times, and met a
   await expect(mark(desk)).toHaveText('saved');
 
   const morning = first(before.derived.places.values());
-  await phone.fly(/^Flight 1, /);
+  await phone.fly(/^Flight 1, Valdegris viaduct/);
   await phone.dayChanges('Wind', '+2 m/s', false);
   await phone.dayChanges('Time', '10 min lost', false);
   await phone.tap('Chance shot');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Chance');
   const out = before.file.kit.packs.find((p) => p.id === morning.flights.at(-1)!.packId)!;
   await phone.dayChanges('Battery out', out.name, true);
-  await phone.dayChanges('Sky', 'Cloudy', false);
+  await phone.dayChanges('Sky', 'Overcast', false);
   await phone.tap('Leave location');
-  await phone.tap('Go on to', page.getByRole('dialog', { name: /^Leaving/ }));
+  await phone.tap(/^Go on to/, page.getByRole('dialog', { name: /^Leaving/ }));
   await phone.fly(/^Flight 1, Slate terraces/);
   await expect(mark(page)).toHaveText(/^offline, \d+ changes kept here$/);
   // The phone goes flat, and is charged in the car.
