@@ -73,9 +73,9 @@ test('a proposal is taken flight by flight, beside the plan that was put aside',
   await planned(page);
   const sheet = page.getByRole('region', { name: 'Planned day' });
   await expect(sheet.getByRole('row', { name: /kept plan/ })).toBeVisible();
-  const boxes = sheet.getByRole('checkbox');
+  const boxes = sheet.locator('.el-checkbox');
   const all = await boxes.count();
-  for (let i = 1; i < all; i += 1) await boxes.nth(i).uncheck();
+  for (let i = 1; i < all; i += 1) await boxes.nth(i).click();
   await expect(sheet.getByRole('row', { name: /as ticked/ })).toBeVisible();
   await sheet.getByRole('button', { name: 'Apply what is ticked' }).click();
   await bench.saved();
@@ -295,8 +295,8 @@ test('flights are logged, the plan learns from them, a pack is lost and the rest
     const wren = page.locator('.railpane .row', { hasText: 'Wren 246' }).first();
     await wren.locator('.who').click();
     await page.getByRole('button', { name: 'Log it' }).click();
-    for (const box of await page.getByRole('group', { name: 'Shots done' }).getByRole('checkbox').all())
-      await box.uncheck();
+    const ticked = page.getByRole('group', { name: 'Shots done' }).locator('.el-checkbox.is-checked');
+    while ((await ticked.count()) > 0) await ticked.first().click();
     await page.getByLabel('Minutes in the air').fill('4.5');
     await page.getByLabel('Charge at take-off').fill('100');
     await page.getByLabel('Charge at landing').fill('55');

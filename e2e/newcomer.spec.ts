@@ -381,7 +381,7 @@ test('a mark for a gap is calibrated once on this device; a fixed tilt names its
 }) => {
   await bench.open('calculators');
   const gap = page.getByRole('region', { name: 'Mark for a gap' });
-  const first = gap.getByRole('row', { name: /^3/ }).getByRole('cell').first();
+  const first = gap.getByRole('row', { name: /^3/ }).getByRole('cell').nth(1);
   const byLens = await first.textContent();
   await gap.getByLabel('Fills of the screen').fill('60');
   await gap.getByLabel('Fills of the screen').press('Enter');

@@ -31,7 +31,7 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
     buffer: Buffer.from(near),
   });
   await expect(page.getByRole('row', { name: /Gate/ })).toBeVisible();
-  await page.getByLabel('Take Gate').uncheck();
+  await page.locator('.el-checkbox', { has: page.getByLabel('Take Gate') }).click();
   await page.getByRole('button', { name: 'Bring 1 in' }).click();
   await expect(page.locator('.list').getByRole('button', { name: /Way in/ })).toBeVisible();
 

@@ -152,9 +152,9 @@ test('after landing over water the card is changed; formatting it uncopied takes
 test('the bag is ticked as it is packed, stays ticked, and is read on a phone', async ({ page, bench }) => {
   await bench.open('checks');
   await page.getByRole('tab', { name: 'Bag' }).click();
-  await page.locator('[data-bag="Controller"] input').check();
-  await page.locator('[data-bag="Landing pad"] input').check();
-  await page.locator('[data-bag="Landing pad"] input').uncheck();
+  await page.locator('[data-bag="Controller"] .el-checkbox').click();
+  await page.locator('[data-bag="Landing pad"] .el-checkbox').click();
+  await page.locator('[data-bag="Landing pad"] .el-checkbox').click();
   await expect(page.locator('.sums')).toContainText(/^1 of \d+ packed/);
   await bench.saved();
   await page.reload();

@@ -2,9 +2,11 @@
 import { fieldFromMeasured, fieldOfView, shareOfWidth } from '@core/lens';
 import { computed, reactive, ref, watch } from 'vue';
 import { fixed } from '../../format';
+import DataTable from '../../parts/DataTable.vue';
 import Fig from '../../parts/Fig.vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
+import type { TableColumn } from '../../parts/table-column';
 import { useFilm } from '../../stores/film';
 import { tr } from './messages';
 
@@ -51,6 +53,11 @@ const rows = computed(() => {
     gap: 100 * shareOfWidth(spanM + 2 * by.marginM, distanceM, fieldDeg.value),
   }));
 });
+const COLUMNS: TableColumn<'at' | 'craft' | 'gap'>[] = [
+  { key: 'at', label: tr('gapAt'), minWidth: 80 },
+  { key: 'craft', label: tr('markOfTheAircraft'), minWidth: 130 },
+  { key: 'gap', label: tr('markWithRoom'), minWidth: 130 },
+];
 const set = (key: keyof typeof by, least: number, most: number) => (value: number) => {
   if (!(value > least && value <= most))
     return [{ path: '', say: tr('betweenLeastAndMost', { least, most }) }];
@@ -89,24 +96,13 @@ const forget = (): void => {
           :save="set('marginM', 0, 20)"
         />
       </div>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">{{ tr('gapAt') }}</th>
-            <th scope="col">{{ tr('markOfTheAircraft') }}</th>
-            <th scope="col">{{ tr('markWithRoom') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="r in rows" :key="r.distanceM">
-            <th scope="row"><Fig :value="r.distanceM" quantity="metres" /></th>
-            <td>{{ tr('ofTheWidth', { percent: fixed(r.craft, 1) }) }}</td>
-            <td>
-              {{ r.gap > 100 ? tr('widerThanThePicture') : tr('ofTheWidth', { percent: fixed(r.gap, 1) }) }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable :rows="rows" :columns="COLUMNS" :key-of="(r) => String(r.distanceM)">
+        <template #at="{ row }"><Fig :value="row.distanceM" quantity="metres" /></template>
+        <template #craft="{ row }">{{ tr('ofTheWidth', { percent: fixed(row.craft, 1) }) }}</template>
+        <template #gap="{ row }">{{
+          row.gap > 100 ? tr('widerThanThePicture') : tr('ofTheWidth', { percent: fixed(row.gap, 1) })
+        }}</template>
+      </DataTable>
       <p class="quiet" data-field>
         {{
           Number.isFinite(measuredDeg)
@@ -155,20 +151,5 @@ const forget = (): void => {
 .acts {
   display: flex;
   gap: 8px;
-}
-table {
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: start;
-  font-weight: 400;
-  padding: 3px 10px 3px 0;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  border-top: 0;
-  color: var(--chalk-2);
-  font-size: 13px;
 }
 </style>

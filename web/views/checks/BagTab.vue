@@ -2,6 +2,7 @@
 import { useMessages } from '../../composables/useMessages';
 import { BAG_GROUPS, bagOf, type BagItem } from '@core/checks';
 import { computed } from 'vue';
+import { ElCheckbox } from '../../parts/element-checkbox';
 import Fig from '../../parts/Fig.vue';
 import { dateText } from '../../format';
 import { useFilm } from '../../stores/film';
@@ -98,13 +99,13 @@ const print = (): void => window.print();
             :class="{ missing: i.missing !== null }"
             :data-bag="text(i.name)"
           >
-            <label v-if="i.missing === null"
-              ><input type="checkbox" :checked="packed.has(idOf(i))" @change="tick(i)" /><span
+            <ElCheckbox v-if="i.missing === null" :model-value="packed.has(idOf(i))" @change="tick(i)"
+              ><span
                 ><b dir="auto">{{ text(i.name) }}</b
                 ><span v-if="i.count > 1"> × {{ i.count }}</span>
                 <span class="quiet">{{ text(i.why) }}</span></span
               ><span class="mass"><Fig v-if="i.massG > 0" :value="i.massG" quantity="grams" /></span
-            ></label>
+            ></ElCheckbox>
             <p v-else>
               <b dir="auto">{{ text(i.name) }}</b> <span class="stop">{{ text(i.missing) }}</span>
               <span class="quiet">{{ text(i.why) }}</span>
@@ -157,13 +158,20 @@ h3 {
 li {
   border-bottom: 1px solid var(--line);
 }
-label {
-  display: grid;
-  grid-template-columns: auto 1fr auto;
-  gap: 9px;
-  align-items: center;
+li :deep(.el-checkbox) {
+  display: flex;
+  height: auto;
   min-height: 32px;
-  cursor: pointer;
+  margin: 0;
+  white-space: normal;
+}
+li :deep(.el-checkbox__label) {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  flex: 1;
+  gap: 9px;
+  font-size: inherit;
+  color: inherit;
 }
 li p {
   padding: 5px 0 5px 22px;
@@ -180,7 +188,7 @@ li p {
   font-size: 12.5px;
 }
 @media (max-width: 1099px) {
-  label {
+  li :deep(.el-checkbox) {
     min-height: var(--touch);
   }
   .groups {

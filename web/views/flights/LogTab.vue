@@ -15,6 +15,7 @@ import {
   signedPercent,
 } from '../../format';
 import DataTable from '../../parts/DataTable.vue';
+import { ElCheckbox } from '../../parts/element-checkbox';
 import Fig from '../../parts/Fig.vue';
 import type { TableColumn } from '../../parts/table-column';
 import LearnedFromLog from '../../parts/LearnedFromLog.vue';
@@ -307,9 +308,9 @@ const against = ({ ratio, outlier }: (typeof log.value)[number]): string => {
       </div>
       <fieldset v-if="stops.length > 0">
         <legend>{{ tr('shotsDone') }}</legend>
-        <label v-for="s in stops" :key="s.id"
-          ><input type="checkbox" :checked="inCan.has(s.id)" @change="toggle(s.id)" /> {{ s.shot?.number }}
-          <span dir="auto">{{ s.shot?.facts.shot.title || tr('untitled') }}</span></label
+        <ElCheckbox v-for="s in stops" :key="s.id" :model-value="inCan.has(s.id)" @change="toggle(s.id)"
+          >{{ s.shot?.number }}
+          <span dir="auto">{{ s.shot?.facts.shot.title || tr('untitled') }}</span></ElCheckbox
         >
       </fieldset>
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
@@ -385,11 +386,10 @@ fieldset {
   display: grid;
   gap: 3px;
 }
-fieldset label {
-  display: flex;
-  gap: 8px;
-  align-items: center;
+fieldset :deep(.el-checkbox) {
+  height: auto;
   min-height: 26px;
+  margin: 0;
 }
 :deep(.odd) {
   color: var(--care);
@@ -407,7 +407,7 @@ fieldset label {
   .form {
     grid-template-columns: repeat(2, minmax(0, 1fr));
   }
-  fieldset label {
+  fieldset :deep(.el-checkbox) {
     min-height: var(--touch);
   }
 }

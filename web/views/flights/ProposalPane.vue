@@ -2,7 +2,10 @@
 import { weighFlights, type FlightsWeighed } from '@core/proposals';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
+import DataTable from '../../parts/DataTable.vue';
+import { ElCheckbox } from '../../parts/element-checkbox';
 import Fig from '../../parts/Fig.vue';
+import type { TableColumn } from '../../parts/table-column';
 import { usePlanSnapshot } from '../../stores/plan-snapshot';
 import { useFilm } from '../../stores/film';
 import { useFlights } from '../../stores/flights';
@@ -27,6 +30,19 @@ const lines = computed(() => {
   ];
   return named.flatMap(([name, w]): [string, FlightsWeighed][] => (w ? [[name, w]] : []));
 });
+const COLUMNS: TableColumn<
+  'name' | 'flown' | 'musts' | 'flights' | 'packs' | 'air' | 'energy' | 'late' | 'over'
+>[] = [
+  { key: 'name', label: '', minWidth: 110 },
+  { key: 'flown', label: tr('flown'), minWidth: 70 },
+  { key: 'musts', label: tr('mustShots'), minWidth: 84 },
+  { key: 'flights', label: tr('flightsLower'), minWidth: 70, wideOnly: true },
+  { key: 'packs', label: tr('packs'), minWidth: 64, wideOnly: true },
+  { key: 'air', label: tr('inTheAir'), minWidth: 80 },
+  { key: 'energy', label: tr('energy'), minWidth: 84 },
+  { key: 'late', label: tr('late'), minWidth: 56, wideOnly: true },
+  { key: 'over', label: tr('over'), minWidth: 56, wideOnly: true },
+];
 const flown = (w: FlightsWeighed): number => w.flown.must + w.flown.should + w.flown.could;
 const rows = computed(
   () =>
@@ -75,50 +91,39 @@ const bound = computed(() => {
       {{ tr('planningProgress', { progress: flights.progress }) }}
       <button class="btn" @click="flights.stop">{{ tr('stopKeepTheBestSo') }}</button>
     </p>
-    <table v-if="lines.length > 1">
-      <thead>
-        <tr>
-          <th />
-          <th scope="col">{{ tr('flown') }}</th>
-          <th scope="col">{{ tr('mustShots') }}</th>
-          <th scope="col">{{ tr('flightsLower') }}</th>
-          <th scope="col">{{ tr('packs') }}</th>
-          <th scope="col">{{ tr('inTheAir') }}</th>
-          <th scope="col">{{ tr('energy') }}</th>
-          <th scope="col">{{ tr('late') }}</th>
-          <th scope="col">{{ tr('over') }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="[name, w] in lines" :key="name">
-          <th scope="row">{{ name }}</th>
-          <td>
-            {{ flown(w) }}<span class="unit">{{ tr('ofFlown', { flown: flown(w) + w.unflown }) }}</span>
-          </td>
-          <td>{{ w.flown.must }}</td>
-          <td>{{ w.flights }}</td>
-          <td>{{ w.packs }}</td>
-          <td><Fig :value="w.airborneS / 60" quantity="minutes" /></td>
-          <td><Fig :value="w.usedWh" quantity="wattHours" /></td>
-          <td>{{ w.late }}</td>
-          <td>{{ w.over }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      v-if="lines.length > 1"
+      :rows="lines"
+      :columns="COLUMNS"
+      :key-of="([name]) => name"
+      :class-of="([name]) => (name === lines.at(-1)?.[0] ? 'last' : '')"
+    >
+      <template #name="{ row: [name] }">{{ name }}</template>
+      <template #flown="{ row: [, w] }"
+        >{{ flown(w)
+        }}<span class="unit">{{ tr('ofFlown', { flown: flown(w) + w.unflown }) }}</span></template
+      >
+      <template #musts="{ row: [, w] }">{{ w.flown.must }}</template>
+      <template #flights="{ row: [, w] }">{{ w.flights }}</template>
+      <template #packs="{ row: [, w] }">{{ w.packs }}</template>
+      <template #air="{ row: [, w] }"><Fig :value="w.airborneS / 60" quantity="minutes" /></template>
+      <template #energy="{ row: [, w] }"><Fig :value="w.usedWh" quantity="wattHours" /></template>
+      <template #late="{ row: [, w] }">{{ w.late }}</template>
+      <template #over="{ row: [, w] }">{{ w.over }}</template>
+    </DataTable>
     <template v-if="flights.proposal && !flights.busy">
       <ul class="pieces">
         <li v-for="r in rows" :key="r.i">
-          <label
-            ><input
-              type="checkbox"
-              :checked="r.f.fixed || !flights.refused.has(r.i)"
-              :disabled="r.f.fixed"
-              @change="flights.refuse(r.i)" />
+          <ElCheckbox
+            :model-value="r.f.fixed || !flights.refused.has(r.i)"
+            :disabled="r.f.fixed"
+            @change="flights.refuse(r.i)"
+          >
             <b>{{ clockText(r.f.launchMs, r.place?.zone ?? 'UTC') }} {{ r.pack }}</b>
             <span>{{ r.shots }}</span>
             <span class="quiet" dir="auto">{{ r.place?.name }}{{ r.f.fixed ? tr('locked2') : '' }}</span>
-            <Fig :value="r.f.airborneS / 60" quantity="minutes"
-          /></label>
+            <Fig :value="r.f.airborneS / 60" quantity="minutes" />
+          </ElCheckbox>
         </li>
       </ul>
       <p v-if="left.length > 0" class="quiet">
@@ -164,22 +169,7 @@ const bound = computed(() => {
   min-width: 0;
   overflow-x: auto;
 }
-table {
-  border-collapse: collapse;
-  font-stretch: 88%;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 1px 12px 1px 0;
-  white-space: nowrap;
-}
-thead th {
-  color: var(--chalk-2);
-  font-size: 12px;
-}
-tbody tr:last-child {
+.proposal :deep(.last) {
   font-weight: 620;
 }
 .pieces {
@@ -187,12 +177,18 @@ tbody tr:last-child {
   flex-wrap: wrap;
   gap: 2px 18px;
 }
-.pieces label {
-  display: inline-flex;
-  gap: 7px;
-  align-items: center;
+.pieces :deep(.el-checkbox) {
+  height: auto;
   min-height: 26px;
-  cursor: pointer;
+  margin: 0;
+}
+.pieces :deep(.el-checkbox__label) {
+  display: inline-flex;
+  flex-wrap: wrap;
+  gap: 0 7px;
+  white-space: normal;
+  font-size: inherit;
+  color: inherit;
 }
 .do {
   display: flex;
@@ -201,7 +197,7 @@ tbody tr:last-child {
   align-items: center;
 }
 @media (max-width: 1099px) {
-  .pieces label {
+  .pieces :deep(.el-checkbox) {
     min-height: var(--touch);
   }
 }

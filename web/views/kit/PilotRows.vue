@@ -5,8 +5,10 @@ import { type Experience, EXPERIENCES, levelsOf } from '@core/starters';
 import { EXPECTED_RATE, keeperRate, LEVEL_WORDS, levelOf, recordOf, takesFor } from '@core/pilot';
 import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
+import DataTable from '../../parts/DataTable.vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
+import type { TableColumn } from '../../parts/table-column';
 import TextField from '../../parts/TextField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import KitRow from './KitRow.vue';
@@ -46,6 +48,14 @@ const HOW = [
 ] as const;
 const LEVELS = LEVEL_WORDS.map((label, value) => ({ value, label: phrase(label) }));
 const kinds = MOVES.map((m) => ({ value: m.kind, label: phrase(m.name) }));
+const COLUMNS: TableColumn<'move' | 'own' | 'record' | 'last' | 'rate' | 'takes'>[] = [
+  { key: 'move', label: tr('move'), minWidth: 120 },
+  { key: 'own', label: tr('ownEstimate'), minWidth: 130 },
+  { key: 'record', label: tr('fromTheRecord'), minWidth: 110, wideOnly: true },
+  { key: 'last', label: tr('keptOfTheLastValue', { value: 20 }), minWidth: 110, wideOnly: true },
+  { key: 'rate', label: tr('keepers'), width: 84, figure: true },
+  { key: 'takes', label: tr('takesToPlan'), width: 110, figure: true },
+];
 const fresh = (): void => {
   const id = add({ name: tr('pilotAll', { all: all.value.length + 1 }) });
   if (all.value.length === 1) fly(id);
@@ -172,42 +182,26 @@ const forget = (id: string): void => {
           {{ EXPERIENCE_WORDS[e] }}
         </button>
       </p>
-      <table>
-        <thead>
-          <tr>
-            <th>{{ tr('move') }}</th>
-            <th>{{ tr('ownEstimate') }}</th>
-            <th>{{ tr('fromTheRecord') }}</th>
-            <th>{{ tr('keptOfTheLastValue', { value: 20 }) }}</th>
-            <th>{{ tr('keepers') }}</th>
-            <th>{{ tr('takesToPlan') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="r in rows" :key="r.kind">
-            <td>{{ r.name }}</td>
-            <td>
-              <PickField
-                :label="tr('levelOfName', { name: r.name })"
-                bare
-                :value="r.stated"
-                :options="LEVELS"
-                :save="(v) => state(r.kind, v)"
-              />
-            </td>
-            <td>{{ phrase(LEVEL_WORDS[r.level]) }}</td>
-            <td>
-              {{
-                r.record.tries > 0
-                  ? tr('keepersOfTries', { keepers: fixed(r.record.keepers, 0), tries: r.record.tries })
-                  : '\u2013'
-              }}
-            </td>
-            <td>{{ (r.rate * 100).toFixed(0) }}<span class="sign">%</span></td>
-            <td>{{ r.takes }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable :rows="rows" :columns="COLUMNS" :key-of="(r) => r.kind">
+        <template #move="{ row }">{{ row.name }}</template>
+        <template #own="{ row }">
+          <PickField
+            :label="tr('levelOfName', { name: row.name })"
+            bare
+            :value="row.stated"
+            :options="LEVELS"
+            :save="(v) => state(row.kind, v)"
+          />
+        </template>
+        <template #record="{ row }">{{ phrase(LEVEL_WORDS[row.level]) }}</template>
+        <template #last="{ row }">{{
+          row.record.tries > 0
+            ? tr('keepersOfTries', { keepers: fixed(row.record.keepers, 0), tries: row.record.tries })
+            : '\u2013'
+        }}</template>
+        <template #rate="{ row }">{{ (row.rate * 100).toFixed(0) }}<span class="sign">%</span></template>
+        <template #takes="{ row }">{{ row.takes }}</template>
+      </DataTable>
       <p class="quiet">
         {{
           tr('beforeThereIsARecord', { EXPECTED_RATE: EXPECTED_RATE.map((r) => `${r * 100} %`).join(', ') })
@@ -300,25 +294,7 @@ header {
   background: var(--pick-dim);
   border-color: var(--pick);
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-  font-size: 12px;
-  font-stretch: 84%;
-  color: var(--chalk-2);
-  padding: 0 10px 3px 0;
-}
-td {
-  padding: 2px 10px 2px 0;
-  border-top: 1px solid var(--line);
-}
-td:nth-child(2) {
-  width: 170px;
-}
+
 .drill {
   display: grid;
   grid-template-columns: auto 1.4fr 1fr 0.6fr 0.6fr auto;

@@ -13,8 +13,13 @@ import {
   type Read,
   type ShapeFormat,
 } from '../../exchange/shapes';
+import DataTable from '../../parts/DataTable.vue';
+import DialogBox from '../../parts/DialogBox.vue';
+import { ElCheckbox } from '../../parts/element-checkbox';
+import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import SwitchField from '../../parts/SwitchField.vue';
+import type { TableColumn } from '../../parts/table-column';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import type { Plan } from './usePlan';
@@ -40,6 +45,15 @@ const rows = ref<Row[]>([]);
 const withPaths = ref(true);
 const USUAL: Readonly<Record<FeatureShape, FeatureKind>> = { point: 'launch', line: 'walk', area: 'no-fly' };
 const LIMIT = 30_000_000;
+/** Shapes that can be looked at one by one; the others are brought in as they were read. */
+const SHOWN = 200;
+const COLUMNS: TableColumn<'take' | 'name' | 'becomes' | 'size' | 'away'>[] = [
+  { key: 'take', label: tr('take'), width: 56 },
+  { key: 'name', label: tr('name'), minWidth: 110 },
+  { key: 'becomes', label: tr('becomes'), minWidth: 150 },
+  { key: 'size', label: tr('size'), width: 96, wideOnly: true },
+  { key: 'away', label: tr('away'), width: 84, figure: true, wideOnly: true },
+];
 
 const show = (swap: boolean): void => {
   const { value: place } = props.plan.place;
@@ -131,11 +145,7 @@ const save = (format: ShapeFormat): void => {
 </script>
 
 <template>
-  <section class="sheet scroll" role="dialog" :aria-label="tr('bringOrSaveShapes')">
-    <header>
-      <h2>{{ tr('shapesInAndOut') }}</h2>
-      <button class="btn" :title="tr('closeEsc')" @click="emit('close')">{{ tr('close') }}</button>
-    </header>
+  <DialogBox :title="tr('bringOrSaveShapes')" width="min(880px, 96vw)" @close="emit('close')">
     <div class="two">
       <div>
         <h3>{{ tr('bringIn') }}</h3>
@@ -151,54 +161,35 @@ const save = (format: ShapeFormat): void => {
           {{ tr('allOfItLiesFar') }}
           <button class="btn" @click="show(true)">{{ tr('takeLatitudeFirst') }}</button>
         </p>
-        <table v-if="rows.length > 0">
-          <caption class="sr">
-            {{
-              tr('whatTheFileHolds')
-            }}
-          </caption>
-          <thead>
-            <tr>
-              <th>{{ tr('take') }}</th>
-              <th>{{ tr('name') }}</th>
-              <th>{{ tr('becomes') }}</th>
-              <th>{{ tr('size') }}</th>
-              <th>{{ tr('away') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="(r, i) in rows.slice(0, 200)" :key="i">
-              <td>
-                <input
-                  v-model="r.take"
-                  type="checkbox"
-                  :aria-label="tr('takeName', { name: r.thing.name })"
-                />
-              </td>
-              <td dir="auto">
-                {{ r.thing.name }} <span class="quiet">{{ r.thing.note }}</span>
-              </td>
-              <td>
-                <PickField
-                  bare
-                  :label="tr('becomes')"
-                  :value="r.kind"
-                  :options="kindsFor(r.thing.shape)"
-                  :save="
-                    (v) => {
-                      r.kind = v;
-                    }
-                  "
-                />
-              </td>
-              <td>
-                {{ r.thing.points.length }} {{ r.thing.shape === 'point' ? tr('spot') : tr('corners') }}
-              </td>
-              <td>{{ r.thing.awayM.toFixed(0) }} m</td>
-            </tr>
-          </tbody>
-        </table>
-        <p v-if="rows.length > 200" class="quiet">{{ tr('andRowsMore', { rows: rows.length - 200 }) }}</p>
+        <DataTable
+          v-if="rows.length > 0"
+          class="rows"
+          :rows="rows.slice(0, SHOWN)"
+          :columns="COLUMNS"
+          :key-of="(r) => String(rows.indexOf(r))"
+        >
+          <template #take="{ row }"
+            ><ElCheckbox v-model="row.take" :aria-label="tr('takeName', { name: row.thing.name })"
+          /></template>
+          <template #name="{ row }"
+            ><span dir="auto">{{ row.thing.name }}</span>
+            <span class="quiet">{{ row.thing.note }}</span></template
+          >
+          <template #becomes="{ row }"
+            ><PickField
+              bare
+              :label="tr('becomes')"
+              :value="row.kind"
+              :options="kindsFor(row.thing.shape)"
+              :save="(v) => void (row.kind = v)"
+          /></template>
+          <template #size="{ row }"
+            >{{ row.thing.points.length }}
+            {{ row.thing.shape === 'point' ? tr('spot') : tr('corners') }}</template
+          >
+          <template #away="{ row }"><Fig :value="row.thing.awayM" quantity="metres" /></template>
+        </DataTable>
+        <p v-if="rows.length > SHOWN" class="quiet">{{ tr('andRowsMore', { rows: rows.length - SHOWN }) }}</p>
         <template v-if="(read?.skipped.length ?? 0) > 0"
           ><h3>{{ tr('leftOut') }}</h3>
           <ul class="skipped">
@@ -232,29 +223,10 @@ const save = (format: ShapeFormat): void => {
         </p>
       </div>
     </div>
-  </section>
+  </DialogBox>
 </template>
 
 <style scoped>
-.sheet {
-  position: absolute;
-  z-index: 5;
-  right: 0;
-  top: var(--bar);
-  bottom: 0;
-  width: min(820px, 100%);
-  background: var(--slab);
-  border-left: 1px solid var(--line);
-  padding: 14px 18px;
-  display: grid;
-  gap: 12px;
-  align-content: start;
-}
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-}
 .two {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 220px;
@@ -266,25 +238,8 @@ header {
   align-content: start;
   justify-items: start;
 }
-table {
-  border-collapse: collapse;
+.rows {
   width: 100%;
-}
-th {
-  text-align: left;
-  font-weight: 500;
-  color: var(--chalk-2);
-  font-size: 12px;
-}
-td {
-  padding: 3px 8px 3px 0;
-  border-top: 1px solid var(--line);
-  vertical-align: middle;
-}
-input[type='checkbox'] {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--pick);
 }
 .file {
   position: relative;
