@@ -54,4 +54,4 @@ for (const [name, figure] of CHIEF) {
     `${name.padEnd(28)} ${now ? `${now.value} ${now.unit}` : 'not measured'}${ratio ? `, ${ratio.toFixed(2)} of the kept run` : ''}`,
   );
 }
-if (values.keep) writeFileSync(KEPT, `${JSON.stringify(figures, null, 1)}\n`);
+if (values.keep) writeFileSync(KEPT, `${JSON.stringify(figures, null, 2)}\n`);
