@@ -252,7 +252,7 @@ describe('any film that may be stored', () => {
             expect(share).toBeGreaterThanOrEqual(0);
             expect(share).toBeLessThanOrEqual(1);
           }
-          for (const p of [risk.minutes, risk.minutesLeft, risk.packs]) {
+          for (const p of [risk.minutes, risk.minutesLeft, risk.flights]) {
             expect(p.p10).toBeLessThanOrEqual(p.p50);
             expect(p.p50).toBeLessThanOrEqual(p.p90);
             expect(Number.isFinite(p.p90)).toBe(true);

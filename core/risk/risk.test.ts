@@ -97,7 +97,7 @@ describe('the dice', () => {
           );
           const a = simulate(d, 120, seeded(seed));
           expect(a.histogram.reduce((sum, b) => sum + b.runs, 0)).toBe(120);
-          for (const p of [a.minutes, a.minutesLeft, a.packs]) {
+          for (const p of [a.minutes, a.minutesLeft, a.flights]) {
             expect(p.p10).toBeLessThanOrEqual(p.p50);
             expect(p.p50).toBeLessThanOrEqual(p.p90);
           }
@@ -147,7 +147,7 @@ describe('what was missed', () => {
   it('is tried again on a spare pack only after the flight has landed and the pack is changed', () => {
     // Take-off, two legs with set-up and take, home, change of packs, take-off: 30 + 2 x 60 + 30 + 180 + 30 s.
     const late = day([shot('a', { keeperRate: 0, must: false, latestS: 449 })], { spares: [spare] });
-    const flights = (d: RiskDay) => simulate(d, 1, seeded(2)).packs.p50;
+    const flights = (d: RiskDay) => simulate(d, 1, seeded(2)).flights.p50;
     expect(flights(late)).toBe(2);
     expect(flights({ ...late, swapS: 400 })).toBe(1);
     expect(again(9999).missing.map((m) => m.id)).toEqual(['lost']);

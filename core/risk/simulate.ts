@@ -170,7 +170,7 @@ export const simulate = (
 ): RiskAnswer => {
   const minutes: number[] = [];
   const left: number[] = [];
-  const packs: number[] = [];
+  const flights: number[] = [];
   const misses = new Map<string, number>();
   const mustOf = new Map(
     [...day.flights.flatMap((f) => f.stops), ...day.unplanned].map((s) => [s.id, s.must]),
@@ -182,7 +182,7 @@ export const simulate = (
     const run = once(day, random);
     minutes.push(run.airS / 60);
     left.push(day.meanW > 0 ? (run.leftWh / day.meanW) * 60 : 0);
-    packs.push(run.flights);
+    flights.push(run.flights);
     for (const s of run.missing) misses.set(s.id, (misses.get(s.id) ?? 0) + 1);
     if (!never && !run.missing.some((s) => s.must)) allMusts += 1;
     if (day.unplanned.length === 0 && run.missing.length === 0) all += 1;
@@ -197,7 +197,7 @@ export const simulate = (
     all: all / runs,
     minutes: percentiles(minutes),
     minutesLeft: percentiles(left),
-    packs: percentiles(packs),
+    flights: percentiles(flights),
     missing,
     histogram: histogramOf(minutes),
   };

@@ -71,7 +71,8 @@ export interface RiskAnswer {
   readonly minutes: Percentiles;
   /** Minutes of hover left on packs that were to be used and on spares. */
   readonly minutesLeft: Percentiles;
-  readonly packs: Percentiles;
+  /** Flights flown, those for what was missed among them. */
+  readonly flights: Percentiles;
   /** Chance of each shot to be missing, likeliest first, musts before others. */
   readonly missing: readonly { readonly id: string; readonly must: boolean; readonly chance: number }[];
   /** Minutes in the air by runs. */

@@ -143,7 +143,7 @@ const figures = computed(() => {
     ? ([
         { name: tr('inTheAir'), of: a.minutes, quantity: 'minutes' },
         { name: tr('leftOnPacks'), of: a.minutesLeft, quantity: 'minutes' },
-        { name: tr('packsFlown'), of: a.packs, quantity: 'count' },
+        { name: tr('flightsFlown'), of: a.flights, quantity: 'count' },
       ] as const)
     : [];
 });

@@ -1,6 +1,6 @@
 import { deriveFilm } from '../../../core/film/derive';
 import { FilmDeriver, type DerivedFilm } from '@core/film';
-import { kitOnLocation, moveShot } from '@core/day';
+import { kitOnLocation, moveShot, plannedShares } from '@core/day';
 import { layDown } from '../../../core/day/manual-edits';
 import { withChanges } from '@core/scheduler';
 import type { FilmInput } from '@core/model';
@@ -8,7 +8,7 @@ import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { columnsOf, columnWould, goalAt } from '../shots/packs';
 import { railRows, stopAt, type Scale } from './rail';
-import { wouldBe } from './would-be';
+import { comesTo, wouldBe } from './would-be';
 import { numberIn } from '../../../core/testing';
 
 let film: FilmInput;
@@ -43,6 +43,17 @@ describe('the rail on its side', () => {
       }
     },
   );
+  it('lands with what the log form, the flying card and the sheets say', () => {
+    const all = rows('energy');
+    for (const row of all) {
+      const shown = 100 * plannedShares(row.flight).endShare;
+      expect(row.landsWith).toBe(shown);
+      expect(comesTo(row.flight, kit.packs).landsWith).toBe(shown);
+    }
+    // Packs have aged: of what is on the label it would be less.
+    const label = (id: string | null): number => kit.packs.find((p) => p.id === id)?.ratedWh ?? 0;
+    expect(all.some((r) => r.flight.supply.fullWh < label(r.flight.packId) - 1)).toBe(true);
+  });
   it('numbers the day through by time, and gives each flight the card it is put on', () => {
     const all = rows('energy');
     expect([...all].sort((a, b) => a.flight.startMs - b.flight.startMs).map((r) => r.number)).toEqual(

@@ -1,6 +1,6 @@
 import { CRITICAL_SHARE } from '@core/energy';
 import type { DerivedFilm } from '@core/film';
-import type { LocationPlan, TimedFlight } from '@core/day';
+import { plannedShares, type LocationPlan, type TimedFlight } from '@core/day';
 import { clockText } from '@core/time';
 import { skyColour, sunAt } from '@core/light';
 import type { Kit } from '@core/model';
@@ -178,7 +178,7 @@ export const railRows = (
       rated: ofWh(rated),
       reserveFrom: ofWh(Math.max(0, availableWh - reserveWh)),
       criticalFrom: ofWh(Math.max(0, availableWh - rated * CRITICAL_SHARE)),
-      landsWith: rated > 0 ? ((availableWh - flight.usedWh) / rated) * 100 : NaN,
+      landsWith: flight.supply.fullWh > 0 ? 100 * plannedShares(flight).endShare : NaN,
       filter: filterText(derived, kit, flight),
       card: noRoom ? tr('noRoomOnTheCards') : (cardName ?? ''),
       minutes: flight.seconds / 60,

@@ -1,7 +1,7 @@
-import type { LocationPlan, TimedFlight } from '@core/day';
+import { plannedShares, type LocationPlan, type TimedFlight } from '@core/day';
 import type { Kit } from '@core/model';
 
-/** What a flight would come to. Wh; share of the pack's rated energy in percent. */
+/** What a flight would come to. Wh; share of what the pack holds when full in percent, as an aircraft shows it. */
 export interface Would {
   readonly landsWith: number;
   readonly overWh: number;
@@ -13,7 +13,7 @@ export interface Would {
 export const comesTo = (flight: TimedFlight, packs: Kit['packs']): Would => {
   const ratedWh = packs.find((p) => p.id === flight.packId)?.ratedWh ?? flight.supply.fullWh;
   return {
-    landsWith: ratedWh > 0 ? ((flight.supply.availableWh - flight.usedWh) / ratedWh) * 100 : NaN,
+    landsWith: flight.supply.fullWh > 0 ? 100 * plannedShares(flight).endShare : NaN,
     overWh: flight.overWh,
     usedWh: flight.usedWh,
     ratedWh,

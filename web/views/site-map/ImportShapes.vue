@@ -169,8 +169,10 @@ const save = (format: ShapeFormat): void => {
           :key-of="(r) => String(rows.indexOf(r))"
         >
           <template #take="{ row }"
-            ><ElCheckbox v-model="row.take" :aria-label="tr('takeName', { name: row.thing.name })"
-          /></template>
+            ><ElCheckbox v-model="row.take"
+              ><span class="sr">{{ tr('takeName', { name: row.thing.name }) }}</span></ElCheckbox
+            ></template
+          >
           <template #name="{ row }"
             ><span dir="auto">{{ row.thing.name }}</span>
             <span class="quiet">{{ row.thing.note }}</span></template

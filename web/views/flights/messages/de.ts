@@ -289,7 +289,7 @@ const DE: Texts<typeof EN> = {
   cancel: 'Abbrechen',
   throwTheDice: 'Würfeln',
   leftOnPacks: 'in den Akkus übrig',
-  packsFlown: 'geflogene Akkus',
+  flightsFlown: 'geflogene Flüge',
   turnOfShot: 'Platz der Einstellung',
   whatIsThrownForEach: 'Was für jede Einstellung gezogen wird',
   aTakeIsKept: 'Take behalten',

@@ -283,7 +283,7 @@ export const EN = {
   cancel: 'Cancel',
   throwTheDice: 'Throw the dice',
   leftOnPacks: 'left on packs',
-  packsFlown: 'packs flown',
+  flightsFlown: 'flights flown',
   turnOfShot: 'turn of the shot',
   whatIsThrownForEach: 'What is drawn for each shot',
   aTakeIsKept: 'Take kept',

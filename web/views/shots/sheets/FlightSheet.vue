@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plannedShares } from '@core/day';
 import type { DerivedFilm } from '@core/film';
 import type { Pack } from '@core/model';
 import { clockText } from '@core/time';
@@ -22,7 +23,7 @@ const rows = computed(() =>
         shots: f.stops.map((s) => props.derived.shots.get(s.shotId)?.number ?? 0).join(' '),
         minutes: f.seconds / 60,
         wattHours: f.usedWh,
-        left: pack ? ((f.supply.availableWh - f.usedWh) / pack.ratedWh) * 100 : NaN,
+        left: pack ? 100 * plannedShares(f).endShare : NaN,
       };
     }),
   ),
