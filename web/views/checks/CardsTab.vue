@@ -114,7 +114,7 @@ const COLUMNS = computed(
         <b class="big"><Fig :value="evening.seconds / 60" quantity="minutes" /></b>
         {{ tr('toCopyWhatIsOn', { copiesWanted: p?.copiesWanted })
         }}<template v-if="c">
-          {{ tr('at') }} <Fig :value="readerMBs(c)" quantity="megabytesPerSecond" /></template
+          {{ ` ${tr('at')}` }} <Fig :value="readerMBs(c)" quantity="megabytesPerSecond" /></template
         >{{ long ? tr('longerThanTheEveningIs') : '.' }}
       </p>
       <div class="fields">

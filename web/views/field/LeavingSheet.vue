@@ -56,7 +56,7 @@ const possible = computed(() => missing.value.filter((m) => m.lightFromMs !== nu
           <p>
             {{ text(m.say)
             }}<template v-if="m.packs && m.lightFromMs !== null">
-              {{ tr('packsPacks', { packs: m.packs }) }}</template
+              {{ ` ${tr('packsPacks', { packs: m.packs })}` }}</template
             >
           </p>
         </li>

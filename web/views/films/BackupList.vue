@@ -110,7 +110,7 @@ const restoreAll = (b: BackupSummary): Promise<void> =>
           <div v-for="f in row.films" :key="f.id" class="film">
             <span dir="auto">{{ f.name }}, {{ counted(f.shots, 'shot') }}</span>
             <button class="btn" :disabled="busy !== ''" @click="restoreFilm(row, f)">
-              {{ tr('restoreBeside') }}<span class="sr"> {{ f.name }}</span>
+              {{ tr('restoreBeside') }}<span class="sr">{{ ` ${f.name}` }}</span>
             </button>
           </div>
         </template>

@@ -75,7 +75,7 @@ const save = async (file: string): Promise<void> => {
           ><span class="quiet">{{ d.tells }}</span></span
         >
         <button v-if="making?.file === d.file" class="btn" @click="making.stop.abort()">
-          {{ tr('cancel') }}<span class="sr"> {{ d.name }}</span>
+          {{ tr('cancel') }}<span class="sr">{{ ` ${d.name}` }}</span>
         </button>
         <button v-else class="btn" :aria-label="tr('saveName', { name: d.name })" @click="save(d.file)">
           {{ tr('save') }}

@@ -136,7 +136,7 @@ const masses = computed(() => {
       ><template v-if="m.underG">{{ tr('underTheUnderGGLine', { underG: fixed(m.underG, 0) }) }}</template
       ><template v-else-if="m.overG">{{ tr('overTheOverGGLine', { overG: fixed(m.overG, 0) }) }}</template
       >{{ tr('checkTheLocalRule')
-      }}<template v-if="m.mass.unweighed"> {{ tr('packOrUsualPackIs') }}</template>
+      }}<template v-if="m.mass.unweighed">{{ ` ${tr('packOrUsualPackIs')}` }}</template>
     </p>
   </section>
 </template>

@@ -83,7 +83,7 @@ const print = (): void => window.print();
         <dl>
           <template v-for="l in shown(s.lines, s.first)" :key="l.id">
             <dt :class="{ differs: l.differs }">
-              {{ tr(`line.${l.id}`) }}<span v-if="l.differs" class="sr"> {{ tr('changes') }}</span>
+              {{ tr(`line.${l.id}`) }}<span v-if="l.differs" class="sr">{{ ` ${tr('changes')}` }}</span>
             </dt>
             <dd :class="{ differs: l.differs }" :data-line="l.id">
               <b>{{ text(l.text) }}</b> <span class="quiet">{{ text(l.why) }}</span>

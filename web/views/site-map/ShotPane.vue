@@ -196,7 +196,7 @@ const overGround = computed(() => props.shot.facts.overGround);
     <ul v-if="facts" class="loss">
       <li v-for="a in ['return', 'hover', 'land'] as const" :key="a" :class="{ on: facts.loss.chosen === a }">
         <b>{{ LOSS_WORDS[a] }}</b> {{ text(facts.loss.meets[a])
-        }}<span v-if="facts.loss.advice === a" class="advice"> {{ tr('advised') }}</span>
+        }}<span v-if="facts.loss.advice === a" class="advice">{{ ` ${tr('advised')}` }}</span>
       </li>
     </ul>
     <p v-if="facts" class="quiet small">

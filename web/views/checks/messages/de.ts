@@ -80,7 +80,7 @@ const DE: Texts<typeof EN> = {
   kit: 'Ausrüstung',
   later: 'Später',
   laterAsks: 'Später: {asks}',
-  linesFail: '{failed, plural, one {# nicht bestanden} other {# nicht bestanden}}',
+  linesFail: '{failed} nicht bestanden',
   location: 'Drehort',
   locations: 'Drehorte',
   longerThanTheEveningIs: ': länger als der Abend ist.',

@@ -77,7 +77,7 @@ export const EN = {
   kit: 'kit',
   later: 'Later',
   laterAsks: 'Later: {asks}',
-  linesFail: '{failed, plural, one {# fails} other {# fail}}',
+  linesFail: '{failed} failed',
   location: 'location',
   locations: 'Locations',
   longerThanTheEveningIs: ': longer than the evening is.',
