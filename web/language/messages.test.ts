@@ -81,4 +81,13 @@ describe('the texts of the interface', () => {
             /\b(is|are|ist|sind) (legal|allowed|safe|permitted|erlaubt|sicher|zulässig)\b/i,
           );
   });
+
+  // The compiler drops the space an element begins with: words before it and in it would run together.
+  it('do not run together where one goes on in an element', () => {
+    for (const file of files.filter((f) => f.endsWith('.vue')))
+      expect(
+        readFileSync(join(WEB, file), 'utf8').match(/\}\}<\w+\b[^<>]*>\s+\{\{ ?[^`\s]/g),
+        file,
+      ).toBeNull();
+  });
 });
