@@ -106,7 +106,7 @@ const print = (): void => window.print();
             <tr>
               <th scope="col">{{ tr('shot') }}</th>
               <th scope="col">{{ tr('from') }}</th>
-              <th scope="col">{{ tr('scene') }}</th>
+              <th scope="col">{{ tr('inTheFrame') }}</th>
               <th scope="col">{{ tr('start') }}</th>
               <th scope="col">{{ tr('middle') }}</th>
               <th scope="col">{{ tr('end') }}</th>

@@ -103,7 +103,7 @@ const DE: Texts<typeof EN> = {
   removeReadingOfClock: 'Messung von {clock} entfernen',
   sameHoursOnTheClock: 'Gleiche Uhrzeiten, gleicher Himmel. Wie der Himmel wirklich wird, weiß hier niemand.',
   saysPlannedClock: '{says}; geplant {clock}',
-  scene: 'Szene',
+  inTheFrame: 'im Bild',
   sceneEV: 'EV der Szene',
   sceneLight: 'Licht der Szene',
   sceneLightFromEv100EV:

@@ -100,7 +100,7 @@ export const EN = {
   removeReadingOfClock: 'Remove reading of {clock}',
   sameHoursOnTheClock: 'Same hours on the clock, same sky. What the sky will really be, nobody here knows.',
   saysPlannedClock: '{says}; planned {clock}',
-  scene: 'scene',
+  inTheFrame: 'in the frame',
   sceneEV: 'scene EV',
   sceneLight: 'Scene light',
   sceneLightFromEv100EV:
