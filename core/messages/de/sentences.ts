@@ -468,7 +468,8 @@ export const DE: Sentences = {
   'frame.second-aspect.say':
     'In {aspect} ist das Motiv während {share} der Bewegung angeschnitten. {pixels} der aufgenommenen Bildpunkte bleiben dort.',
   'frame.second-aspect.why': 'Eine Einstellung für zwei Seitenverhältnisse muss ihr Motiv in beiden halten.',
-  'field.camera': 'Kamera: Kurs {heading}, {level, select, yes {waagrecht} other {{tilt} {up, select, yes {nach oben} other {nach unten}} geneigt}}.',
+  'field.camera':
+    'Kamera: Kurs {heading}, {level, select, yes {waagrecht} other {{tilt} {up, select, yes {nach oben} other {nach unten}} geneigt}}.',
   'field.end':
     'Ende: {height} über dem Start, {distance} von dir, Richtung {bearing}; {postRoll} weiter aufnehmen.',
   'field.fly': 'Fliege es in {seconds}, höchstens {speed}, Knüppel auf „{sticks}“.',
