@@ -2,6 +2,7 @@ import { CRITICAL_SHARE, temperatureFactor } from '../energy';
 import { LANDING_S, TAKEOFF_S } from '../budget';
 import type { Pack, Film, Location } from '../model';
 import { measured, message, term, yesNo, type Sum, type Term } from '../messages';
+import { shotName } from '../shot';
 import type { FilmPlan } from './plan';
 import type { TimedFlight } from './location-flights';
 
@@ -17,11 +18,7 @@ export const explainFlight = (flight: TimedFlight, derived: FilmPlan): Sum => {
         message('sum.leg.note', { seconds: measured(s.leg.seconds, 'seconds', 0) }),
       ),
       term(
-        message('sum.shot', {
-          number: shot?.number ?? '',
-          title: shot?.facts.shot.title ?? '',
-          named: yesNo(Boolean(shot?.facts.shot.title)),
-        }),
+        shotName(shot?.number ?? '', shot?.facts.shot.title ?? ''),
         s.wattHours,
         'wattHours',
         message('sum.shot.note', { seconds: measured(s.airS, 'seconds', 0) }),

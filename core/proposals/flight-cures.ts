@@ -1,7 +1,7 @@
-import { measured, message, type Message } from '../messages';
+import { measured, message, plainText, type Message } from '../messages';
 import type { Cure } from '../warnings';
 import { FilmDeriver, type DerivedFilm } from '../film';
-import { takesOf } from '../shot';
+import { takesOf, titleOr } from '../shot';
 import type { FilmInput, Location, Shot } from '../model';
 import { toEnd, type Steps } from '../units';
 
@@ -117,12 +117,7 @@ const ideasFor = (input: FilmInput, shot: Shot, location: Location): Idea[] => {
     )
     .slice(0, OTHERS_TRIED)
     .map((s) =>
-      shotIdea(
-        input,
-        s,
-        { takes: s.takes - 1 },
-        message('cure.fewer-takes-of', { shot: s.title || 'untitled' }),
-      ),
+      shotIdea(input, s, { takes: s.takes - 1 }, message('cure.fewer-takes-of', { shot: titleOr(s.title) })),
     );
   const launches = input.features
     .filter(
@@ -134,7 +129,7 @@ const ideasFor = (input: FilmInput, shot: Shot, location: Location): Idea[] => {
         input,
         shot,
         { launchId: f.id },
-        message('cure.launch-from', { launch: f.name || 'the other launch point' }),
+        message('cure.launch-from', { launch: f.name ? plainText(f.name) : message('cure.launch-other') }),
       ),
     );
   const { preferences } = input.film;

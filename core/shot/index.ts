@@ -17,6 +17,7 @@ export {
   type ShotParts,
 } from './layout';
 export { type MovePreview, movePreviews } from './move-previews';
+export { shotName, titleOr } from './names';
 export { conditionsOf, locationLight, type LocationLight } from './location-light';
 export { isSensingOff } from './sensing';
 export { shadowsOf } from './shadow';

@@ -1,8 +1,9 @@
-import { listed, measured, message } from '../messages';
+import { listed, measured, message, type Message } from '../messages';
 import { packFaults, calibrationOf } from '../energy';
 import type { Kit, FilmInput } from '../model';
 import type { Warning } from './types';
 import { contradiction, beforePairs } from '../day';
+import { titleOr } from '../shot';
 import type { LocationRule } from './context';
 
 /** Flights a person laid down that ask more of their pack than it may give. */
@@ -80,14 +81,21 @@ export const contradictingTurns = ({ shots }: FilmInput): Warning[] => {
       severity: 'stop',
       subject: { kind: 'film' },
       say: message('flight.turns.say', {
-        join: ring.map((s) => `\u201c${s?.title || 'untitled'}\u201d`).join(' before '),
+        join:
+          ring.reduceRight<Message | null>(
+            (rest, s) =>
+              rest
+                ? message('flight.turns.before', { title: titleOr(s?.title ?? ''), rest })
+                : message('flight.turns.last', { title: titleOr(s?.title ?? '') }),
+            null,
+          ) ?? '',
       }),
       why: message('flight.turns.why'),
       cures: ring.flatMap((s) =>
         s
           ? [
               {
-                say: message('flight.turns.cure', { title: s.title || 'untitled' }),
+                say: message('flight.turns.cure', { title: titleOr(s.title) }),
                 set: { entity: 'shot' as const, id: s.id, fields: { turn: 'any', afterId: null } },
               },
             ]

@@ -62,7 +62,7 @@ describe('packs stood on end', () => {
     const film = (await import('../../demo')).demoFilm() as FilmInput;
     const derived = deriveFilm(film);
     for (const place of derived.places.values()) {
-      for (const column of columnsOf(derived, place, film.kit.packs, 0.3)) {
+      for (const column of columnsOf(derived, place, film.kit.packs)) {
         expect(column.pieces.reduce((sum, p) => sum + p.wattHours, 0)).toBeCloseTo(column.usedWh, 6);
         expect(column.heldWh - column.usedWh).toBeGreaterThanOrEqual(column.reserveWh - 1e-6);
         column.pieces.forEach((p, i) => {
@@ -78,7 +78,7 @@ describe('packs stood on end', () => {
       film: { ...film.film, leftHome: film.kit.packs.slice(1).map((p) => p.id) },
     });
     const first = [...none.places.values()].find((p) => p.fill.hypothetical.length > 0)!;
-    expect(columnsOf(none, first, film.kit.packs.slice(0, 1), 0.3).filter((c) => c.ghost)).toHaveLength(
+    expect(columnsOf(none, first, film.kit.packs.slice(0, 1)).filter((c) => c.ghost)).toHaveLength(
       first.fill.hypothetical.length,
     );
   });

@@ -1,6 +1,6 @@
 import { greatCircle } from '../../geometry';
 import { measured, message, type Message, yesNo } from '../../messages';
-import { gustsOn } from '../../shot';
+import { gustsOn, shotName } from '../../shot';
 import { clockText } from '../../time';
 import { kelvinFor, sunAt } from '../../light';
 import {
@@ -93,7 +93,7 @@ const wanted: Check = {
       : off.length > 0
         ? care(
             message('check.light-wanted.care', {
-              untitled: some(off.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`)),
+              shots: some(off.map((s) => shotName(s.number, s.facts.shot.title))),
             }),
           )
         : pass(message('check.light-wanted.pass'));
@@ -153,7 +153,7 @@ const flicker: Check = {
     return bad.length > 0
       ? fail(
           message('check.mains.fail', {
-            untitled: some(bad.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`)),
+            shots: some(bad.map((s) => shotName(s.number, s.facts.shot.title))),
           }),
         )
       : pass(message('check.mains.pass', { mainsHz: c.place.location.mainsHz }));
@@ -261,7 +261,7 @@ const musts: Check = {
       : open.length > 0
         ? fail(
             message('check.musts.fail', {
-              untitled: some(open.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`)),
+              shots: some(open.map((s) => shotName(s.number, s.facts.shot.title))),
             }),
           )
         : pass(message('check.musts.pass'));
@@ -280,7 +280,7 @@ const smallOnes: Check = {
     return open.length > 0
       ? care(
           message('check.small-ones.care', {
-            untitled: some(open.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`)),
+            shots: some(open.map((s) => shotName(s.number, s.facts.shot.title))),
           }),
         )
       : null;
@@ -302,7 +302,7 @@ const release: Check = {
       : open.length > 0
         ? fail(
             message('check.release.fail', {
-              untitled: some(open.map((s) => `${s.number} ${s.facts.shot.title || 'untitled'}`)),
+              shots: some(open.map((s) => shotName(s.number, s.facts.shot.title))),
             }),
           )
         : pass(message('check.release.pass'));

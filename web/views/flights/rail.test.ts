@@ -96,7 +96,7 @@ describe('packs stood on end', () => {
     };
     const now = deriveFilm(twice);
     const day = [...now.places.values()].filter((p) => p.location.date === film.locations[0]!.date);
-    const columns = columnsOf(now, day[0]!, twice.kit.packs, 0.3);
+    const columns = columnsOf(now, day[0]!, twice.kit.packs);
     const flown = day.flatMap((p) => p.flights.flatMap((f) => f.stops.map((s) => s.shotId)));
     expect(
       columns
@@ -114,7 +114,7 @@ describe('packs stood on end', () => {
     const places = [...derived.places.values()];
     let moved = 0;
     for (const place of places) {
-      const columns = columnsOf(derived, place, kit.packs, 0.3);
+      const columns = columnsOf(derived, place, kit.packs);
       for (const shotId of place.flights.map((f) => f.stops[0]!.shotId))
         for (const [at, c] of columns.entries()) {
           const share = [0.05, 0.5, 1][at % 3]!;

@@ -28,7 +28,7 @@ const TOP = 4;
 const GAP = 5;
 const reserveShare = computed(() => film.film?.preferences.reserveShare ?? 0.3);
 const packs = computed(() => film.kit.packs.filter((p) => !p.retired && !film.film?.leftHome.includes(p.id)));
-const columns = computed(() => columnsOf(props.derived, props.place, packs.value, reserveShare.value));
+const columns = computed(() => columnsOf(props.derived, props.place, packs.value));
 /** What is taken hold of follows a picture after what is seen. */
 const held = useDeferred(() => columns.value);
 const unseen = computed(

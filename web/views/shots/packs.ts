@@ -1,9 +1,9 @@
-import { CRITICAL_SHARE } from '@core/energy';
 import type { DerivedFilm } from '@core/film';
 import type { Goal, LocationPlan, TimedFlight } from '@core/day';
 import type { Flight } from '@core/budget';
 import type { Pack } from '@core/model';
 import { comesTo, wouldBe, type Would } from '../flights/would-be';
+import { tr } from './messages';
 
 export type PieceKind = 'takeoff' | 'leg' | 'shot' | 'home';
 
@@ -85,12 +85,7 @@ const chargesOf = (flights: readonly TimedFlight[]): TimedFlight[][] => {
 };
 
 /** Packs of the day a place is shot on, with every flight of that day laid into them. */
-export const columnsOf = (
-  derived: DerivedFilm,
-  place: LocationPlan,
-  packs: readonly Pack[],
-  reserveShare: number,
-): Column[] => {
+export const columnsOf = (derived: DerivedFilm, place: LocationPlan, packs: readonly Pack[]): Column[] => {
   const sameDay = [...derived.places.values()].filter((p) => p.location.date === place.location.date);
   const flights: TimedFlight[] = sameDay.flatMap((p) => [...p.flights]);
   const columns = packs.flatMap((pack): Column[] => {
@@ -110,17 +105,14 @@ export const columnsOf = (
         usedWh += f.usedWh;
         return made;
       });
-      const held =
-        own[0]?.supply.availableWh ??
-        place.fill.remainingPacks.find((s) => s.packId === pack.id)?.availableWh ??
-        0;
+      const supply = own[0]?.supply ?? place.fill.remainingPacks.find((s) => s.packId === pack.id);
       return {
         key: `${pack.id}${n}`,
         packId: pack.id,
         name: n === 0 ? pack.name : `${pack.name} \u21bb`,
         ratedWh: pack.ratedWh,
-        heldWh: held,
-        reserveWh: pack.ratedWh * Math.max(reserveShare, CRITICAL_SHARE),
+        heldWh: supply?.availableWh ?? 0,
+        reserveWh: supply?.reserveWh ?? 0,
         usedWh,
         minutes: own.reduce((sum, f) => sum + f.seconds, 0) / 60,
         flights: own.length,
@@ -132,7 +124,7 @@ export const columnsOf = (
   const ghosts = place.fill.hypothetical.slice(0, GHOSTS_SHOWN).map((f, i): Column => ({
     key: `missing${i}`,
     packId: null,
-    name: 'missing',
+    name: tr('missingPack'),
     ratedWh: f.supply.availableWh,
     heldWh: f.supply.availableWh,
     reserveWh: f.supply.reserveWh,

@@ -80,6 +80,7 @@ const DE: Texts<typeof EN> = {
   moreThanNothingIsNeeded: 'Es braucht mehr als nichts.',
   moreThanThePackGives: 'mehr, als der Akku gibt',
   move: 'Bewegung',
+  missingPack: 'fehlender Akku',
   nameHoldsHeldWhOfRatedWh: '{name}: hat {heldWh} von {ratedWh}, {flights} mit {usedWh}, {minutes}',
   namePercentLit: '{name}, {percent} % beleuchtet',
   nameThisShot: 'Gib dieser Einstellung einen Namen',

@@ -76,6 +76,7 @@ export const EN = {
   moreThanNothingIsNeeded: 'More than nothing is needed.',
   moreThanThePackGives: 'more than the pack gives',
   move: 'Move',
+  missingPack: 'missing pack',
   nameHoldsHeldWhOfRatedWh: '{name}: holds {heldWh} of {ratedWh}, {flights} on {usedWh}, {minutes}',
   namePercentLit: '{name}, {percent} % lit',
   nameThisShot: 'Name this shot',
