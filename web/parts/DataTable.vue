@@ -28,7 +28,7 @@ const rowOf = (scope: { row: unknown }): T => scope.row as T;
 </script>
 
 <template>
-  <div ref="target">
+  <div ref="target" class="data-table">
     <ElTable
       :data="data"
       :row-key="(row: unknown) => props.keyOf(row as T)"
@@ -49,3 +49,11 @@ const rowOf = (scope: { row: unknown }): T => scope.row as T;
     </ElTable>
   </div>
 </template>
+
+<style scoped>
+/* As wide as its box, whatever it held before: the library measures what is there. */
+.data-table {
+  width: 100%;
+  min-width: 0;
+}
+</style>

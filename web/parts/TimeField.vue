@@ -17,24 +17,29 @@ const props = defineProps<{
 }>();
 const id = useId();
 const faults = ref<readonly Fault[]>([]);
-let open = false;
 /** Value this field has saved itself; any other came from elsewhere. */
 let own = '';
-/** The value changed under the open panel, by an undo or another tab: what the panel still says is not what anybody chose. */
+/**
+ * The value came from elsewhere – an undo, another tab, another shot – since anybody last reached for the field. A panel that is still
+ * closing scrolls its lists to it and says so, the present time where there is no value: nobody chose that.
+ */
 let overtaken = false;
 const shown = (visible: boolean): void => {
-  open = visible;
   if (visible) overtaken = false;
+};
+const typed = (event: Event | KeyboardEvent): void => {
+  if (event instanceof KeyboardEvent && !event.ctrlKey && !event.metaKey) overtaken = false;
 };
 watch(
   () => props.value,
   (value) => {
-    if (open && value !== own) overtaken = true;
+    if (value !== own) overtaken = true;
   },
   { flush: 'sync' },
 );
 const picked = (value: string | null): void => {
-  if (overtaken) return;
+  // Emptied is what a person does, by its own button and without the panel.
+  if (overtaken && value !== null) return;
   own = value ?? '';
   faults.value = props.save(own) ?? [];
 };
@@ -53,6 +58,7 @@ const picked = (value: string | null): void => {
         placeholder="–:–"
         @update:model-value="picked"
         @visible-change="shown"
+        @keydown="typed"
       />
     </ElConfigProvider>
   </FieldBox>
