@@ -33,13 +33,13 @@ const lines = computed(() => {
 const COLUMNS: TableColumn<
   'name' | 'flown' | 'musts' | 'flights' | 'packs' | 'air' | 'energy' | 'late' | 'over'
 >[] = [
-  { key: 'name', label: '', minWidth: 110 },
-  { key: 'flown', label: tr('flown'), minWidth: 70 },
-  { key: 'musts', label: tr('mustShots'), minWidth: 84 },
+  { key: 'name', label: '', minWidth: 84 },
+  { key: 'flown', label: tr('flown'), minWidth: 64 },
+  { key: 'musts', label: tr('mustShots'), minWidth: 54 },
   { key: 'flights', label: tr('flightsLower'), minWidth: 70, wideOnly: true },
   { key: 'packs', label: tr('packs'), minWidth: 64, wideOnly: true },
-  { key: 'air', label: tr('inTheAir'), minWidth: 80 },
-  { key: 'energy', label: tr('energy'), minWidth: 84 },
+  { key: 'air', label: tr('inTheAir'), minWidth: 66 },
+  { key: 'energy', label: tr('energy'), minWidth: 68 },
   { key: 'late', label: tr('late'), minWidth: 56, wideOnly: true },
   { key: 'over', label: tr('over'), minWidth: 56, wideOnly: true },
 ];
