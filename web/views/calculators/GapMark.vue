@@ -53,11 +53,11 @@ const rows = computed(() => {
     gap: 100 * shareOfWidth(spanM + 2 * by.marginM, distanceM, fieldDeg.value),
   }));
 });
-const COLUMNS: TableColumn<'at' | 'craft' | 'gap'>[] = [
+const COLUMNS = computed((): readonly TableColumn<'at' | 'craft' | 'gap'>[] => [
   { key: 'at', label: tr('gapAt'), minWidth: 80 },
   { key: 'craft', label: tr('markOfTheAircraft'), minWidth: 130 },
   { key: 'gap', label: tr('markWithRoom'), minWidth: 130 },
-];
+]);
 const set = (key: keyof typeof by, least: number, most: number) => (value: number) => {
   if (!(value > least && value <= most))
     return [{ path: '', say: tr('betweenLeastAndMost', { least, most }) }];

@@ -30,19 +30,21 @@ const lines = computed(() => {
   ];
   return named.flatMap(([name, w]): [string, FlightsWeighed][] => (w ? [[name, w]] : []));
 });
-const COLUMNS: TableColumn<
-  'name' | 'flown' | 'musts' | 'flights' | 'packs' | 'air' | 'energy' | 'late' | 'over'
->[] = [
-  { key: 'name', label: '', minWidth: 84 },
-  { key: 'flown', label: tr('flown'), minWidth: 64 },
-  { key: 'musts', label: tr('mustShots'), minWidth: 54 },
-  { key: 'flights', label: tr('flightsLower'), minWidth: 70, wideOnly: true },
-  { key: 'packs', label: tr('packs'), minWidth: 64, wideOnly: true },
-  { key: 'air', label: tr('inTheAir'), minWidth: 66 },
-  { key: 'energy', label: tr('energy'), minWidth: 68 },
-  { key: 'late', label: tr('late'), minWidth: 56, wideOnly: true },
-  { key: 'over', label: tr('over'), minWidth: 56, wideOnly: true },
-];
+const COLUMNS = computed(
+  (): readonly TableColumn<
+    'name' | 'flown' | 'musts' | 'flights' | 'packs' | 'air' | 'energy' | 'late' | 'over'
+  >[] => [
+    { key: 'name', label: '', minWidth: 84 },
+    { key: 'flown', label: tr('flown'), minWidth: 64 },
+    { key: 'musts', label: tr('mustShots'), minWidth: 54 },
+    { key: 'flights', label: tr('flightsLower'), minWidth: 70, wideOnly: true },
+    { key: 'packs', label: tr('packs'), minWidth: 64, wideOnly: true },
+    { key: 'air', label: tr('inTheAir'), minWidth: 66 },
+    { key: 'energy', label: tr('energy'), minWidth: 68 },
+    { key: 'late', label: tr('late'), minWidth: 56, wideOnly: true },
+    { key: 'over', label: tr('over'), minWidth: 56, wideOnly: true },
+  ],
+);
 const flown = (w: FlightsWeighed): number => w.flown.must + w.flown.should + w.flown.could;
 const rows = computed(
   () =>

@@ -1,10 +1,11 @@
 import { CRITICAL_SHARE } from '@core/energy';
 import type { DerivedFilm } from '@core/film';
-import { plannedShares, type LocationPlan, type TimedFlight } from '@core/day';
+import type { LocationPlan, TimedFlight } from '@core/day';
 import { clockText } from '@core/time';
 import { skyColour, sunAt } from '@core/light';
 import type { Kit } from '@core/model';
 import { filterNameOf } from '../../format/names';
+import { comesTo } from './would-be';
 import { tr } from './messages';
 
 export type PieceKind = 'takeoff' | 'leg' | 'shot' | 'home';
@@ -178,7 +179,7 @@ export const railRows = (
       rated: ofWh(rated),
       reserveFrom: ofWh(Math.max(0, availableWh - reserveWh)),
       criticalFrom: ofWh(Math.max(0, availableWh - rated * CRITICAL_SHARE)),
-      landsWith: flight.supply.fullWh > 0 ? 100 * plannedShares(flight).endShare : NaN,
+      landsWith: comesTo(flight, kit.packs).landsWith,
       filter: filterText(derived, kit, flight),
       card: noRoom ? tr('noRoomOnTheCards') : (cardName ?? ''),
       minutes: flight.seconds / 60,

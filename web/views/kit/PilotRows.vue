@@ -48,14 +48,16 @@ const HOW = [
 ] as const;
 const LEVELS = LEVEL_WORDS.map((label, value) => ({ value, label: phrase(label) }));
 const kinds = MOVES.map((m) => ({ value: m.kind, label: phrase(m.name) }));
-const COLUMNS: TableColumn<'move' | 'own' | 'record' | 'last' | 'rate' | 'takes'>[] = [
-  { key: 'move', label: tr('move'), minWidth: 92 },
-  { key: 'own', label: tr('ownEstimate'), minWidth: 110 },
-  { key: 'record', label: tr('fromTheRecord'), minWidth: 110, wideOnly: true },
-  { key: 'last', label: tr('keptOfTheLastValue', { value: 20 }), minWidth: 110, wideOnly: true },
-  { key: 'rate', label: tr('keepers'), minWidth: 70, figure: true },
-  { key: 'takes', label: tr('takesToPlan'), minWidth: 70, figure: true },
-];
+const COLUMNS = computed(
+  (): readonly TableColumn<'move' | 'own' | 'record' | 'last' | 'rate' | 'takes'>[] => [
+    { key: 'move', label: tr('move'), minWidth: 92 },
+    { key: 'own', label: tr('ownEstimate'), minWidth: 110 },
+    { key: 'record', label: tr('fromTheRecord'), minWidth: 110, wideOnly: true },
+    { key: 'last', label: tr('keptOfTheLastValue', { value: 20 }), minWidth: 110, wideOnly: true },
+    { key: 'rate', label: tr('keepers'), minWidth: 70, figure: true },
+    { key: 'takes', label: tr('takesToPlan'), minWidth: 70, figure: true },
+  ],
+);
 const fresh = (): void => {
   const id = add({ name: tr('pilotAll', { all: all.value.length + 1 }) });
   if (all.value.length === 1) fly(id);

@@ -47,13 +47,13 @@ const USUAL: Readonly<Record<FeatureShape, FeatureKind>> = { point: 'launch', li
 const LIMIT = 30_000_000;
 /** Shapes that can be looked at one by one; the others are brought in as they were read. */
 const SHOWN = 200;
-const COLUMNS: TableColumn<'take' | 'name' | 'becomes' | 'size' | 'away'>[] = [
+const COLUMNS = computed((): readonly TableColumn<'take' | 'name' | 'becomes' | 'size' | 'away'>[] => [
   { key: 'take', label: tr('take'), width: 56 },
   { key: 'name', label: tr('name'), minWidth: 110 },
   { key: 'becomes', label: tr('becomes'), minWidth: 150 },
   { key: 'size', label: tr('size'), width: 96, wideOnly: true },
   { key: 'away', label: tr('away'), width: 84, figure: true, wideOnly: true },
-];
+]);
 
 const show = (swap: boolean): void => {
   const { value: place } = props.plan.place;

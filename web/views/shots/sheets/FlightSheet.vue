@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { plannedShares } from '@core/day';
 import type { DerivedFilm } from '@core/film';
 import type { Pack } from '@core/model';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
 import Fig from '../../../parts/Fig.vue';
 import { useSelection } from '../../../stores/selection';
+import { comesTo } from '../../flights/would-be';
 import { tr } from './messages';
 
 const props = defineProps<{ derived: DerivedFilm; packs: readonly Pack[] }>();
@@ -23,7 +23,7 @@ const rows = computed(() =>
         shots: f.stops.map((s) => props.derived.shots.get(s.shotId)?.number ?? 0).join(' '),
         minutes: f.seconds / 60,
         wattHours: f.usedWh,
-        left: pack ? 100 * plannedShares(f).endShare : NaN,
+        landsWith: comesTo(f, props.packs).landsWith,
       };
     }),
   ),
@@ -54,7 +54,7 @@ const total = computed(() => ({
           <td>{{ r.shots }}</td>
           <td><Fig :value="r.minutes" quantity="minutes" /></td>
           <td><Fig :value="r.wattHours" quantity="wattHours" /></td>
-          <td><Fig :value="r.left" quantity="percent" /></td>
+          <td><Fig :value="r.landsWith" quantity="percent" /></td>
         </tr>
         <tr class="total">
           <td colspan="3">{{ tr('rowsFlights', { rows: rows.length }) }}</td>
