@@ -18,7 +18,7 @@ test('a sunrise shoot: filters hold over their flights, a shot fixed to another 
     locationLight(place.location, place.light!, file.readings, file.film.preferences),
   );
   const first = plan[0]!.rows[0]!;
-  const row = page.locator('[data-row="1"]');
+  const row = page.locator('.shot-1');
   await expect(row).toContainText(`f/${first.start.choice!.aperture}`);
   await expect(row).toContainText(`${first.start.ev100.toFixed(1)}EV`);
   await expect(page.locator('.apexcharts-series path').first()).toBeVisible();
@@ -31,7 +31,7 @@ test('a sunrise shoot: filters hold over their flights, a shot fixed to another 
   await expect(warning).toContainText('fixed to another one');
   await page.getByRole('link', { name: 'Light', exact: true }).click();
   await page.getByRole('tab', { name: 'Exposure' }).click();
-  await expect(page.locator('[data-row="3"]')).toContainText('land before it');
+  await expect(page.locator('.shot-3')).toContainText('land before it');
   await expect(page.locator('.sum')).toContainText('landings to change a filter');
   await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await warning.getByRole('button', { name: 'Free the filter choice.' }).click();
@@ -222,4 +222,24 @@ test('a place with no shots, no light and no flights says what it needs', async 
   await expect(page.getByText('No flights here yet')).toBeVisible();
   await page.getByRole('tab', { name: 'Set-up' }).click();
   await expect(page.getByText('No flights here yet')).toBeVisible();
+});
+
+test('a time-lapse through the sunrise has a ramp: which dial at which frame, the same on every sheet', async ({
+  page,
+  bench,
+}) => {
+  await bench.open('locations');
+  await bench.setWhen('Window from', '06:30');
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
+  await bench.pick('Valley wakes');
+  await bench.choose('Move', 'Moving time-lapse');
+  await bench.saved();
+  await page.getByRole('link', { name: 'Light', exact: true }).click();
+  await page.getByRole('tab', { name: 'Exposure' }).click();
+  const ramp = page.locator('[data-ramp="1"]');
+  await expect(ramp).toContainText(/frame \d+: (1\/\d+|ISO \d+)/);
+  const steps = /(frame .+?)One notch/.exec((await ramp.textContent()) ?? '')?.[1]?.trim();
+  await page.getByRole('tab', { name: 'Set-up' }).click();
+  await expect(page.locator('[data-line="ramp"]')).toContainText(steps ?? 'no steps were shown');
+  await expect(page.locator('[data-line="lock"]').first()).toContainText('along the ramp');
 });

@@ -5,6 +5,7 @@ export { equivalents, type Exposure, type Knob, shutterOfAngle, solveKnob, stack
 export type { ExposureAnswer, ExposureChoice, ExposureTask, FilterChoice, ShutterAim } from './regret';
 export { isoSteps, SHUTTERS } from './series';
 export { prepareExposure, runnerUpOf, solveExposure, whyFor } from './solve';
+export { exposureRamp, type Ramp, rampSetting, rampSteps, rampWhy } from './ramp';
 export { exposureSpan, type ExposureSpan, spanHolds } from './span';
 export { bracketPlan, lapseShutter, lockRule, stillShutter } from './stills';
-export { reasonsFor } from './tell';
+export { describeChoice, reasonsFor } from './tell';

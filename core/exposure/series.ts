@@ -7,8 +7,8 @@ const DENOMINATORS = [
 /** Shutter times a camera offers, longest first, s. */
 export const SHUTTERS: readonly number[] = DENOMINATORS.map((d) => 1 / d);
 
-/** Longer ones, for the single frames of a time-lapse, s. */
-export const LONG_SHUTTERS: readonly number[] = [4, 2, 1];
+/** Longer ones in thirds of a stop, for the single frames of a time-lapse, s. */
+export const LONG_SHUTTERS: readonly number[] = [4, 3.2, 2.5, 2, 1.6, 1.3, 1, 0.8, 0.6];
 
 /** What each of `SHUTTERS` adds to a setting's EV: −log2 t. */
 export const SHUTTER_STOPS: ReadonlyMap<number, number> = new Map(SHUTTERS.map((t) => [t, -Math.log2(t)]));

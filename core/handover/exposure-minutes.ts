@@ -1,5 +1,5 @@
 import type { ExposureChoice } from '../exposure';
-import { lightJob, shotWindow, sunMinutes } from '../light-timeline';
+import { lightJob, settingsAround, sunMinutes } from '../light-timeline';
 import { filterNameOf, locationLight } from '../shot';
 import { MINUTE_MS } from '../time';
 import { inFlyingOrder, shotLines, type Handover, type ShotLine } from './lines';
@@ -32,16 +32,18 @@ export const exposureMinutes = (whole: Handover): readonly ExposureMinute[] => {
     const lit = locationLight(place.location, place.light, input.readings, input.film.preferences);
     const endMs = startMs + line.airS * 1000;
     const around = AROUND_MIN * MINUTE_MS;
-    const { settings } = shotWindow(lit, job, sunMinutes(lit, startMs - around, endMs + around));
+    const { minutes } = sunMinutes(lit, startMs - around, endMs + around);
+    const isPlanned = (utcMs: number): boolean => utcMs + MINUTE_MS > startMs && utcMs <= endMs;
+    const settings = settingsAround(
+      lit,
+      job,
+      minutes,
+      Math.max(0, minutes.findIndex(isPlanned)),
+      line.exposure,
+      input.film.preferences.settingRegretStops,
+    );
     const on = shot.filter;
     const filter = on ? filterNameOf(filters, on.filterId, on.stops) : '';
-    return settings.map(({ utcMs, ev100, choice }) => ({
-      line,
-      utcMs,
-      ev100,
-      choice,
-      filter,
-      planned: utcMs + MINUTE_MS > startMs && utcMs <= endMs,
-    }));
+    return settings.map((at) => ({ ...at, line, filter, planned: isPlanned(at.utcMs) }));
   });
 };

@@ -1,3 +1,4 @@
+export { settingsAround } from './around';
 export { bestDate, type DateWeighed, weighDates } from './days';
 export { filterHours } from './hour';
 export { type LightJob, lightJob } from './job';

@@ -1,11 +1,16 @@
 import { MINUTE_MS } from '../time';
 import {
+  describeChoice,
+  exposureRamp,
   exposureSpan,
   fewestChanges,
   filterStops,
   spanHolds,
+  rampSetting,
   type ExposureChoice,
   type ExposureSpan,
+  type ExposureTask,
+  type Ramp,
 } from '../exposure';
 import type { Kit } from '../model';
 import { groupBy } from '../units';
@@ -48,6 +53,8 @@ export interface ExposureRow {
   readonly end: SettingAt;
   /** Stops per minute the light moves; + grows. */
   readonly stopsPerMinute: number;
+  /** How a time-lapse follows the light; null for everything else. */
+  readonly ramp: Ramp | null;
   readonly part: number;
   readonly lands: boolean;
   readonly holds: boolean;
@@ -143,36 +150,83 @@ const partsOf = (members: readonly Member[], kit: Kit): FilterPart[] => {
   });
 };
 
-/** Moments of a shot its settings are given for. */
-const momentsOf = ({ fromMs, toMs }: Member): readonly number[] => [fromMs, (fromMs + toMs) / 2, toMs];
+/** Frames of a time-lapse; null for everything that is exposed otherwise. */
+const lapseOf = ({ shot: { facts } }: Member): { count: number; everyS: number } | null =>
+  facts.trajectory?.frames?.by === 'interval' ? facts.trajectory.frames : null;
+
+/** Moments of a shot its settings are given for; of a time-lapse those of its first take. */
+const momentsOf = (m: Member): readonly number[] => {
+  const lapse = lapseOf(m);
+  const toMs = lapse ? m.fromMs + (lapse.count - 1) * lapse.everyS * 1000 : m.toMs;
+  return [m.fromMs, (m.fromMs + toMs) / 2, toMs];
+};
+
+/** Settings of a shot over its time, and its ramp. */
+interface Settings {
+  readonly at: readonly SettingAt[];
+  readonly ramp: Ramp | null;
+}
+
+interface Moment {
+  readonly utcMs: number;
+  readonly ev100: number;
+  readonly task: ExposureTask;
+  readonly take: string;
+}
+
+/** A time-lapse keeps what its first frame was dialled to and follows the light from there, notch by notch. */
+const ramped = (m: Member, moments: readonly Moment[], start: ExposureChoice): Settings | null => {
+  const [first] = moments;
+  const lapse = lapseOf(m);
+  if (!first || !lapse) return null;
+  const evAt = (s: number): number => sceneLight(first.utcMs + s * 1000, m.conditions).ev100;
+  const ramp = exposureRamp(first.task, start, evAt, lapse);
+  return {
+    ramp,
+    at: moments.map(({ utcMs, ev100, task }) => {
+      const reached = rampSetting(ramp, start, (utcMs - first.utcMs) / 1000);
+      return { utcMs, ev100, choice: describeChoice(task, { ...start, ...reached }) };
+    }),
+  };
+};
 
 /** Settings of a flight's shots at their start, middle and end: as few dials moved as can be, camera by camera. */
-const settingsOf = (members: readonly Member[], kit: Kit, lit: LocationLight): SettingAt[][] => {
-  const rows = members.map((m) =>
-    momentsOf(m).map((utcMs) => {
-      const { facts, filter } = m.shot;
-      const scene = sceneLight(utcMs, m.conditions);
+const settingsOf = (members: readonly Member[], kit: Kit, lit: LocationLight): Settings[] => {
+  const rows = members.map((member) => ({
+    member,
+    moments: momentsOf(member).map((utcMs): Moment => {
+      const { facts, filter } = member.shot;
+      const scene = sceneLight(utcMs, member.conditions);
       const altitudeDeg = conditionsOf(lit).altitudeAt(utcMs);
       const task = exposureTask(facts, kit, scene, altitudeDeg, filter ?? undefined);
       return { utcMs, ev100: scene.ev100, task, take: facts.shot.id };
     }),
-  );
-  const choices = new Map<object, ExposureChoice | null>();
+  }));
+  const choices = new Map<Moment, ExposureChoice | null>();
   const cameras = groupBy(
-    rows.map((moments, i) => ({ moments, facts: members[i]?.shot.facts })),
-    ({ facts }) => `${facts?.camera?.id ?? ''}|${facts?.mode?.fps ?? ''}`,
+    rows,
+    ({ member: { shot } }) => `${shot.facts.camera?.id ?? ''}|${shot.facts.mode?.fps ?? ''}`,
   );
   for (const [, own] of cameras) {
-    const moments = own.flatMap((o) => o.moments);
-    const tolerance = own[0]?.facts?.film.preferences.settingRegretStops ?? 0;
-    fewestChanges(moments, tolerance).forEach((choice, i) => choices.set(moments[i] ?? {}, choice));
+    const moments = own.flatMap((o) => (lapseOf(o.member) ? o.moments.slice(0, 1) : o.moments));
+    const tolerance = own[0]?.member.shot.facts.film.preferences.settingRegretStops ?? 0;
+    fewestChanges(moments, tolerance).forEach((choice, i) => {
+      const moment = moments[i];
+      if (moment) choices.set(moment, choice);
+    });
   }
-  return rows.map((row) =>
-    row.map((m) => ({ utcMs: m.utcMs, ev100: m.ev100, choice: choices.get(m) ?? null })),
-  );
+  return rows.map(({ member, moments }) => {
+    const start = moments[0] && choices.get(moments[0]);
+    return (
+      (start && ramped(member, moments, start)) ?? {
+        ramp: null,
+        at: moments.map((m) => ({ utcMs: m.utcMs, ev100: m.ev100, choice: choices.get(m) ?? null })),
+      }
+    );
+  });
 };
 
-const rowOf = (m: Member, [start, middle, end]: readonly SettingAt[]): ExposureRow[] => {
+const rowOf = (m: Member, { at: [start, middle, end], ramp }: Settings): ExposureRow[] => {
   const { facts, filter } = m.shot;
   if (!start || !middle || !end) return [];
   return [
@@ -181,7 +235,8 @@ const rowOf = (m: Member, [start, middle, end]: readonly SettingAt[]): ExposureR
       start,
       middle,
       end,
-      stopsPerMinute: (end.ev100 - start.ev100) / Math.max(1 / 60, (m.toMs - m.fromMs) / MINUTE_MS),
+      ramp,
+      stopsPerMinute: (end.ev100 - start.ev100) / Math.max(1 / 60, (end.utcMs - start.utcMs) / MINUTE_MS),
       part: filter?.part ?? 0,
       lands: filter?.lands ?? false,
       holds: filter?.holds ?? false,
@@ -206,7 +261,7 @@ export const exposurePlan = (
       flight,
       index,
       parts: partsOf(members, kit),
-      rows: members.flatMap((m, i) => rowOf(m, settings[i] ?? [])),
+      rows: members.flatMap((m, i) => rowOf(m, settings[i] ?? { at: [], ramp: null })),
       curve: lightCurve(flight.startMs, flight.endMs, MINUTE_MS, conditionsOf(lit)),
     };
   });

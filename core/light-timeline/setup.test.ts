@@ -6,6 +6,8 @@ import { heaviestFilterKg } from '../payload';
 import { overWeightLine } from '../warnings';
 import type { DerivedFilm } from '../film';
 import type { FilmInput, Shot } from '../model';
+import { locationLight } from '../shot';
+import { exposurePlan } from './plan';
 import { SETUP_LINES, setupSheet } from './setup';
 import { numberIn, said } from '../testing';
 
@@ -29,6 +31,7 @@ describe('set-up sheets', () => {
         shot,
         choice: shot.light!.exposure.ok ? shot.light!.exposure.value.choice : null,
         filterName: 'ND',
+        ramp: null,
         driftStops: 0,
       };
     });
@@ -113,5 +116,44 @@ describe('what a filter weighs', () => {
       ),
     ).toBeNull();
     expect(overWeightLine(film.film, film.kit, film.kit.aircraft[0]!)).toBeNull();
+  });
+});
+
+describe('a time-lapse through the sunrise', () => {
+  it('follows the light by its ramp: aperture and filter stay, the end is as bright as the start', () => {
+    const { move, cut } = film.shots.find((s) => s.title === 'Valley wakes')!;
+    const lapse = withShot('Valley wakes', {
+      move: {
+        ...move,
+        kind: 'time-lapse',
+        values: { intervalS: 3, lengthM: 20, distanceM: 80, heightM: 40 },
+      },
+      cut: { ...cut, by: 'seconds', segments: [{ timelineS: 6, speedFactor: 1, endFactor: null }] },
+    });
+    const early: FilmInput = {
+      ...lapse,
+      locations: lapse.locations.map((l) =>
+        /viaduct/.test(l.name) ? { ...l, windowStart: '06:30', windowEnd: '09:00' } : l,
+      ),
+    };
+    const derived = deriveFilm(early);
+    const shot = shotOf(derived, 'Valley wakes');
+    const place = derived.places.get(shot.facts.location.id)!;
+    const lit = locationLight(place.location, place.light!, early.readings, early.film.preferences);
+    const rows = exposurePlan(place, derived.shots, early.kit, lit).flatMap((f) => f.rows);
+    const row = rows.find((r) => r.shotId === shot.facts.shot.id)!;
+    expect(rows.filter((r) => r.ramp !== null)).toEqual([row]);
+    const [start, end] = [row.start.choice!, row.end.choice!];
+    expect(row.ramp!.steps.length).toBeGreaterThan(3);
+    expect([end.aperture, end.filterId]).toEqual([start.aperture, start.filterId]);
+    expect(Math.abs(end.errorStops - start.errorStops)).toBeLessThan(0.25);
+    const last = row.ramp!.steps.at(-1)!;
+    expect([end.shutterS, end.iso]).toEqual([last.shutterS, last.iso]);
+    const { lines } = setupSheet(
+      [{ shot, choice: start, filterName: '', ramp: row.ramp, driftStops: 0 }],
+      null,
+    );
+    expect(said(lines.find((l) => l.id === 'ramp')!.text)).toMatch(/^frame \d+: /);
+    expect(said(lines.find((l) => l.id === 'lock')!.text)).toContain('ramp');
   });
 });

@@ -1,4 +1,4 @@
-import { bracketPlan, lockRule, type ExposureChoice } from '../exposure';
+import { bracketPlan, lockRule, rampSteps, rampWhy, type ExposureChoice, type Ramp } from '../exposure';
 import { kelvinFor } from '../light';
 import { depthOfField } from '../lens';
 import type { ProfileSchool } from '../model';
@@ -12,6 +12,8 @@ export interface SetupContext {
   readonly shot: PlannedShot;
   readonly choice: ExposureChoice | null;
   readonly filterName: string;
+  /** How a time-lapse follows the light; null for everything else. */
+  readonly ramp: Ramp | null;
   /** Stops the light moves while one take lasts. */
   readonly driftStops: number;
 }
@@ -26,6 +28,7 @@ export type SetupId =
   | 'mode'
   | 'profile'
   | 'exposure'
+  | 'ramp'
   | 'filter'
   | 'white-balance'
   | 'focus'
@@ -94,6 +97,11 @@ const exposure: SetupLine = {
         ? message('setup.exposure.frame')
         : message('setup.exposure.minute', { angle: measured(choice.shutterAngleDeg, 'degrees', 0) }),
     },
+};
+
+const ramp: SetupLine = {
+  id: 'ramp',
+  of: ({ ramp: own }) => own && { text: rampSteps(own), why: rampWhy(own) },
 };
 
 const filter: SetupLine = {
@@ -195,8 +203,10 @@ const zoom: SetupLine = {
 const MUCH_DRIFT = 0.3;
 const lock: SetupLine = {
   id: 'lock',
-  of: ({ shot: { facts }, driftStops }) => {
+  of: ({ shot: { facts }, driftStops, ramp: own }) => {
     const frames = facts.trajectory?.frames;
+    if (own && own.steps.length > 0)
+      return { text: message('setup.lock.ramp'), why: message('setup.lock.ramp.why') };
     if (frames)
       return {
         text: message('setup.lock.all'),
@@ -291,6 +301,7 @@ export const SETUP_LINES: readonly SetupLine[] = [
   mode,
   profile,
   exposure,
+  ramp,
   filter,
   whiteBalance,
   focus,

@@ -946,6 +946,13 @@ export const EN: Sentences = {
   'exposure.wider': 'A lens {stops} wider, or a camera that bears ISO {iso}.',
   'exposure.bracket.more': 'The scene spans about {stops} stops: more stills would hold more of it.',
   'exposure.bracket.holds': 'Holds the about {stops} stops of the scene.',
+  'exposure.ramp': '{steps}',
+  'exposure.ramp.none': 'no dial moves',
+  'exposure.ramp.out':
+    'From frame {frame} on no dial is left: the last frame is {stops} too {bright, select, yes {bright} other {dark}}. Another filter, or a shorter time.',
+  'exposure.ramp.step': 'frame {frame}: {setting}',
+  'exposure.ramp.why':
+    'One notch at a time keeps every frame as bright as the first; aperture and filter stay.',
   'exposure.locks':
     '{kind, select, panorama {Exposure locked on the brightest part: stills that differ show their seams. White balance locked on one figure. Focus fixed before the first still. No polariser: it darkens the sky unevenly across the sweep.} bracket {Only the shutter changes; aperture and ISO stay, or focus and grain differ. White balance locked. Focus fixed before the first still.} other {Exposure locked, or its steps flicker in the film; near sunrise or sunset ramp it in small steps. White balance locked. Focus fixed far.}}',
   'setup.mode.slow':
@@ -983,6 +990,8 @@ export const EN: Sentences = {
   'setup.lock.all': 'locked, all of it',
   'setup.lock.each': 'locked for each take',
   'setup.lock.each.why': 'The light moves {stops} in a take: set it anew before each.',
+  'setup.lock.ramp': 'by hand, along the ramp',
+  'setup.lock.ramp.why': 'Automatic exposure would show as flicker from frame to frame.',
   'setup.lock.once': 'locked',
   'setup.lock.once.why': 'Lock it before recording.',
   'setup.bracket': '{stills} stills, {step} apart',

@@ -1,4 +1,5 @@
 import { kitOnLocation } from '@core/day';
+import { rampSteps, rampWhy } from '@core/exposure';
 import { exposurePlan, type FlightExposure, type SettingAt } from '@core/light-timeline';
 import { filterNameOf, locationLight } from '@core/shot';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
@@ -61,6 +62,18 @@ const flightOf = (whole: Printed, flight: FlightExposure, zone: string): Content
       },
       layout: 'lightHorizontalLines',
     },
+    ...flight.rows.flatMap((r): Content[] =>
+      r.ramp
+        ? [
+            {
+              text: own(
+                `${say('rampOf', { number: derived.shots.get(r.shotId)?.number ?? '' })} ${voice.text(rampSteps(r.ramp))}. ${voice.text(rampWhy(r.ramp))}`,
+              ) as never,
+              margin: [0, 3, 0, 0],
+            },
+          ]
+        : [],
+    ),
   ];
 };
 

@@ -988,6 +988,13 @@ export const DE: Sentences = {
   'exposure.wider': 'Ein um {stops} lichtstärkeres Objektiv, oder eine Kamera, die ISO {iso} verträgt.',
   'exposure.bracket.more': 'Die Szene umfasst etwa {stops} Blenden: mehr Fotos hielten mehr davon.',
   'exposure.bracket.holds': 'Hält die etwa {stops} Blenden der Szene.',
+  'exposure.ramp': '{steps}',
+  'exposure.ramp.none': 'nichts wird verstellt',
+  'exposure.ramp.out':
+    'Ab Bild {frame} lässt sich nichts mehr verstellen: das letzte Bild ist {stops} zu {bright, select, yes {hell} other {dunkel}}. Ein anderer Filter, oder eine kürzere Zeit.',
+  'exposure.ramp.step': 'Bild {frame}: {setting}',
+  'exposure.ramp.why':
+    'Eine Stufe nach der anderen hält jedes Bild so hell wie das erste; Blende und Filter bleiben.',
   'exposure.locks':
     '{kind, select, panorama {Belichtung fest auf der hellsten Stelle: verschiedene Fotos zeigen ihre Nähte. Weißabgleich fest auf einem Wert. Fokus vor dem ersten Foto fest. Kein Polfilter: er dunkelt den Himmel ungleich ab.} bracket {Nur die Verschlusszeit ändert sich; Blende und ISO bleiben, sonst weichen Schärfe und Korn ab. Weißabgleich fest. Fokus vor dem ersten Foto fest.} other {Belichtung fest, sonst flackern ihre Stufen im Film; nahe Sonnenauf- oder -untergang in kleinen Schritten nachführen. Weißabgleich fest. Fokus fest auf weit.}}',
   'setup.mode.slow':
@@ -1025,6 +1032,8 @@ export const DE: Sentences = {
   'setup.lock.all': 'fest, alles',
   'setup.lock.each': 'für jeden Take fest',
   'setup.lock.each.why': 'Das Licht ändert sich in einem Take um {stops}: stell es vor jedem neu.',
+  'setup.lock.ramp': 'von Hand, der Rampe nach',
+  'setup.lock.ramp.why': 'Eine Automatik sähe man als Flackern von Bild zu Bild.',
   'setup.lock.once': 'fest',
   'setup.lock.once.why': 'Vor der Aufnahme feststellen.',
   'setup.bracket': '{stills} Fotos, {step} Abstand',

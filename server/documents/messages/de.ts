@@ -16,6 +16,7 @@ export const PAPER_DE: Readonly<Record<keyof typeof PAPER, string>> = {
   ceiling: 'Geplante Höhengrenze',
   ceilingIs: '{height}, örtliche Regel prüfen',
   changeFilter: 'Landen und wechseln: {filter}',
+  rampOf: 'Rampe von {number}:',
   checkHistogram: 'Eine Vorhersage des Lichts. Vor dem ersten Take das Histogramm prüfen.',
   checkSheets: 'Checklisten',
   checksIntro:

@@ -14,6 +14,7 @@ export const PAPER = {
   ceiling: 'Ceiling planned with',
   ceilingIs: '{height}, check the local rule',
   changeFilter: 'Land and change: {filter}',
+  rampOf: 'Ramp of {number}:',
   checkHistogram: 'A forecast of light. Check the histogram before the first take.',
   checkSheets: 'Check sheets',
   checksIntro:

@@ -43,7 +43,7 @@ const energy = computed(() => forecastError(flights.value.map((f) => f.energyErr
         <template v-if="minutes">{{
           tr('flightsTookBiasMinutesThan', {
             minutes: errorText(minutes.bias),
-            energy: energy ? errorText(energy.bias) : 'none',
+            energy: energy ? errorText(energy.bias) : '–',
           })
         }}</template>
       </p>

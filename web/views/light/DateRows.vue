@@ -3,7 +3,7 @@ import { bestDate, type DateWeighed } from '@core/light-timeline';
 import type { LocationPlan } from '@core/day';
 import { clockText, MINUTE_MS } from '@core/time';
 import { computed, shallowRef, watch } from 'vue';
-import { dateText } from '../../format';
+import { dateText, phrase } from '../../format';
 import DataTable from '../../parts/DataTable.vue';
 import type { TableColumn } from '../../parts/table-column';
 import Fig from '../../parts/Fig.vue';
@@ -29,14 +29,14 @@ watch(
 );
 const best = computed(() => bestDate(dates.value)?.date ?? '');
 const clock = (ms: number | null): string =>
-  ms === null ? 'none' : clockText(ms, props.place.location.zone);
+  ms === null ? tr('none') : clockText(ms, props.place.location.zone);
 const HOUR_MS = 60 * MINUTE_MS;
 const span = (d: DateWeighed, kind: 'golden' | 'blue'): string =>
   d.day.windows
     // The windows of the next morning are told with the next date.
     .filter((w) => w.kind === kind && w.fromMs < d.day.sun.endMs + 2 * HOUR_MS)
     .map((w) => `${clock(w.fromMs)}–${clock(w.toMs)}`)
-    .join(' · ') || 'none';
+    .join(' · ') || tr('none');
 const take = (date: string): void => {
   film.edit('location', props.place.location.id, { date }, tr('date'));
 };
@@ -78,7 +78,7 @@ const COLUMNS = computed(
           <Fig :value="d.sunToDeg" quantity="degrees"
         /></template>
         <template #moon="{ row: d }"
-          >{{ d.moon.name }}, <Fig :value="d.moon.lit * 100" quantity="percent" />,
+          >{{ phrase(d.moon.name) }}, <Fig :value="d.moon.lit * 100" quantity="percent" />,
           {{ d.moonDeg > 0 ? tr('up') : tr('down') }}</template
         >
         <template #served="{ row: d }">{{ tr('servedOfCount', { served: d.served, count }) }}</template>

@@ -37,7 +37,7 @@ const span = computed(() => {
   return roundTimes(props.place.windowFromMs - margin, lastMs.value + margin);
 });
 const clock = (ms: number | null): string =>
-  ms === null ? 'none' : clockText(ms, props.place.location.zone);
+  ms === null ? tr('none') : clockText(ms, props.place.location.zone);
 const moon = computed(() => {
   const middle = (props.place.windowFromMs + lastMs.value) / 2;
   return {

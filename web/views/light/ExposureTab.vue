@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { conditionsOf, type LocationLight } from '@core/shot';
+import { rampSteps, rampWhy } from '@core/exposure';
 import { exposurePlan, type FlightExposure, type SettingAt } from '@core/light-timeline';
 import type { DerivedFilm } from '@core/film';
 import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { computed, ref, watch } from 'vue';
 import { apertureText, counted, fixed, MARK_WORDS, shutterText } from '../../format';
+import { useMessages } from '../../composables/useMessages';
+import DataTable from '../../parts/DataTable.vue';
+import type { TableColumn } from '../../parts/table-column';
 import Fig from '../../parts/Fig.vue';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
@@ -40,6 +44,21 @@ const titleOf = (id: string): string => props.derived.shots.get(id)?.facts.shot.
 const numberOf = (id: string): number => props.derived.shots.get(id)?.number ?? 0;
 /** Landings for a filter over the whole place. */
 const landings = computed(() => plan.value.reduce((n, f) => n + Math.max(0, f.parts.length - 1), 0));
+/** A time-lapse has an interval, not an angle. */
+const angleOf = (r: FlightExposure['rows'][number]): number =>
+  r.ramp ? NaN : (r.start.choice?.shutterAngleDeg ?? NaN);
+const COLUMNS = computed<TableColumn[]>(() => [
+  { key: 'shot', label: tr('shot'), minWidth: 170 },
+  { key: 'from', label: tr('from'), width: 64 },
+  { key: 'inTheFrame', label: tr('inTheFrame'), width: 84 },
+  { key: 'start', label: tr('start'), width: 150 },
+  { key: 'middle', label: tr('middle'), width: 150 },
+  { key: 'end', label: tr('end'), width: 150 },
+  { key: 'shutter', label: tr('shutter'), width: 74 },
+  { key: 'lightMoves', label: tr('lightMoves'), width: 120 },
+  { key: 'mark', label: tr('findings'), minWidth: 130 },
+]);
+const { text } = useMessages();
 const print = (): void => window.print();
 </script>
 
@@ -101,54 +120,51 @@ const print = (): void => window.print();
         role="region"
         :aria-label="tr('settingsOfFlightIndex', { index: f.index + 1 })"
       >
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">{{ tr('shot') }}</th>
-              <th scope="col">{{ tr('from') }}</th>
-              <th scope="col">{{ tr('inTheFrame') }}</th>
-              <th scope="col">{{ tr('start') }}</th>
-              <th scope="col">{{ tr('middle') }}</th>
-              <th scope="col">{{ tr('end') }}</th>
-              <th scope="col">{{ tr('shutter') }}</th>
-              <th scope="col">{{ tr('lightMoves') }}</th>
-              <th scope="col" />
-            </tr>
-          </thead>
-          <tbody>
-            <tr
-              v-for="r in f.rows"
-              :key="r.shotId"
-              :class="{ lands: r.lands }"
-              :data-row="numberOf(r.shotId)"
+        <DataTable
+          :rows="f.rows"
+          :columns="COLUMNS"
+          :key-of="(r) => r.shotId"
+          :class-of="(r) => `shot-${numberOf(r.shotId)}${r.lands ? ' lands' : ''}`"
+        >
+          <template #shot="{ row: r }">
+            <RouterLink
+              :to="{ name: 'shots' }"
+              @click="
+                selection.pick(r.shotId);
+                selection.facet = 'exposure';
+              "
+              ><b>{{ numberOf(r.shotId) }}</b> {{ titleOf(r.shotId) }}</RouterLink
             >
-              <th scope="row">
-                <RouterLink
-                  :to="{ name: 'shots' }"
-                  @click="
-                    selection.pick(r.shotId);
-                    selection.facet = 'exposure';
-                  "
-                  ><b>{{ numberOf(r.shotId) }}</b> {{ titleOf(r.shotId) }}</RouterLink
-                >
-              </th>
-              <td>{{ clock(r.start.utcMs) }}</td>
-              <td><Fig :value="r.start.ev100" quantity="ev" /></td>
-              <td class="set">{{ setting(r.start) }}</td>
-              <td class="set">{{ same(r.middle, r.start) ? '=' : setting(r.middle) }}</td>
-              <td class="set">{{ same(r.end, r.middle) ? '=' : setting(r.end) }}</td>
-              <td><Fig :value="r.start.choice?.shutterAngleDeg ?? NaN" quantity="degrees" /></td>
-              <td>
-                {{ r.stopsPerMinute >= 0 ? '+' : '−' }}{{ fixed(Math.abs(r.stopsPerMinute), 2)
-                }}<span class="unit">{{ tr('stopsMin') }}</span>
-              </td>
-              <td class="mark">
-                {{ r.lands ? tr('landBeforeIt') : '' }} {{ marks(r.start, r.middle, r.end) }}
-              </td>
-            </tr>
-          </tbody>
-        </table>
+          </template>
+          <template #from="{ row: r }">{{ clock(r.start.utcMs) }}</template>
+          <template #inTheFrame="{ row: r }"><Fig :value="r.start.ev100" quantity="ev" /></template>
+          <template #start="{ row: r }"
+            ><span class="set">{{ setting(r.start) }}</span></template
+          >
+          <template #middle="{ row: r }"
+            ><span class="set">{{ same(r.middle, r.start) ? '=' : setting(r.middle) }}</span></template
+          >
+          <template #end="{ row: r }"
+            ><span class="set">{{ same(r.end, r.middle) ? '=' : setting(r.end) }}</span></template
+          >
+          <template #shutter="{ row: r }"><Fig :value="angleOf(r)" quantity="degrees" /></template>
+          <template #lightMoves="{ row: r }"
+            >{{ r.stopsPerMinute >= 0 ? '+' : '−' }}{{ fixed(Math.abs(r.stopsPerMinute), 2)
+            }}<span class="unit">{{ tr('stopsMin') }}</span></template
+          >
+          <template #mark="{ row: r }"
+            ><span class="mark"
+              >{{ r.lands ? tr('landBeforeIt') : '' }} {{ marks(r.start, r.middle, r.end) }}</span
+            ></template
+          >
+        </DataTable>
       </div>
+      <template v-for="r in f.rows" :key="r.shotId">
+        <p v-if="r.ramp" class="ramp" :data-ramp="numberOf(r.shotId)">
+          <b>{{ tr('rampOf', { number: numberOf(r.shotId) }) }}</b> {{ text(rampSteps(r.ramp)) }}
+          <span class="quiet">{{ text(rampWhy(r.ramp)) }}</span>
+        </p>
+      </template>
     </section>
     <p class="faint">
       {{ tr('apertureShutterISOAFilter') }}
@@ -185,29 +201,11 @@ const print = (): void => window.print();
   gap: 2px 22px;
   align-items: center;
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
-  font-stretch: 92%;
-}
-th,
-td {
-  text-align: left;
-  padding: 4px 12px 4px 0;
-  white-space: nowrap;
-  font-weight: 400;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  border-top: 0;
-  color: var(--chalk-2);
-  font-size: 12px;
-}
-th a {
+.flight a {
   color: inherit;
   text-decoration: none;
 }
-th a:hover {
+.flight a:hover {
   text-decoration: underline;
 }
 .set {
@@ -216,8 +214,11 @@ th a:hover {
 .mark {
   color: var(--care);
 }
-.lands > * {
+:deep(.lands > td) {
   border-top: 2px dashed var(--care);
+}
+.ramp {
+  max-width: 100ch;
 }
 @media print {
   .flight {

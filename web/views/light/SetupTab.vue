@@ -27,6 +27,7 @@ const sheets = computed(() => {
               shot,
               choice: r.start.choice,
               filterName: filterName(r.start.choice?.filterId ?? null, r.start.choice?.ndStops),
+              ramp: r.ramp,
               driftStops: (r.stopsPerMinute * shot.facts.seconds.takeS) / 60,
             },
           ]

@@ -48,7 +48,7 @@ const remove = (id: string): void => {
 
 <template>
   <div class="places">
-    <nav class="list scroll" :aria-label="tr('locations')">
+    <nav class="list scroll no-print" :aria-label="tr('locations')">
       <header>
         <h2>{{ tr('locations') }}</h2>
         <button class="btn lead" @click="add">{{ tr('new') }}</button>

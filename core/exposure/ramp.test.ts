@@ -1,0 +1,88 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { numberIn } from '../testing';
+import { exposureRamp, rampSetting } from './ramp';
+import { lapseShutter } from './stills';
+import { dials } from './solve';
+import type { ExposureTask } from './regret';
+
+const task = (everyS: number, isoCeiling: number): ExposureTask => ({
+  sceneEv100: 8,
+  apertures: [2.8, 4, 5.6],
+  isoBase: 100,
+  isoCeiling,
+  filters: [],
+  captureFps: 25,
+  bandLowDeg: 144,
+  bandHighDeg: 216,
+  biasStops: 0,
+  mainsHz: null,
+  still: false,
+  fixed: {},
+  aim: lapseShutter(everyS),
+});
+const lightOf = ({ shutterS, iso }: { shutterS: number; iso: number }): number =>
+  Math.log2(shutterS) + Math.log2(iso);
+
+describe('the ramp of a time-lapse', () => {
+  it('keeps each frame as bright as the first to a fifth of a stop, for as long as there is a notch left', () => {
+    const reached = { lasted: 0, out: 0, iso: 0, shutter: 0 };
+    fc.assert(
+      fc.property(
+        numberIn(0.5, 8),
+        fc.constantFrom(400, 3200),
+        numberIn(-6, 6),
+        fc.constantFrom(1 / 4, 1 / 30, 1 / 500),
+        fc.constantFrom(100, 400),
+        (everyS, ceiling, wholeStops, shutterS, iso) => {
+          const t = task(everyS, ceiling);
+          const frames = { count: 250, everyS };
+          const start = { shutterS: Math.min(shutterS, 1 / 4), iso };
+          const lastS = (frames.count - 1) * everyS;
+          const evAt = (s: number): number => 8 + (wholeStops * s) / lastS;
+          const ramp = exposureRamp(t, start, evAt, frames);
+          for (const { dial } of ramp.steps) reached[dial] += 1;
+          reached[ramp.outAtFrame === null ? 'lasted' : 'out'] += 1;
+          const until = ramp.outAtFrame ?? frames.count + 1;
+          for (let n = 1; n < until; n += 1) {
+            const s = (n - 1) * everyS;
+            const off = evAt(s) - 8 + lightOf(rampSetting(ramp, start, s)) - lightOf(start);
+            expect(Math.abs(off)).toBeLessThanOrEqual(0.21);
+          }
+          if (ramp.outAtFrame !== null)
+            expect(Math.sign(ramp.restStops), 'out on the side the light went').toBe(Math.sign(wholeStops));
+        },
+      ),
+      { numRuns: 200 },
+    );
+    expect(Math.min(...Object.values(reached))).toBeGreaterThan(20);
+  });
+  it('one notch a step, one way in light that goes one way, and the noise of a high ISO leaves first', () => {
+    const t = task(4, 3200);
+    const start = { shutterS: 1 / 2, iso: 800 };
+    const brighter = exposureRamp(t, start, (s) => s / 120, { count: 250, everyS: 4 });
+    const firstShutter = brighter.steps.findIndex((s) => s.dial === 'shutter');
+    expect(brighter.steps.slice(0, firstShutter).map((s) => s.iso)).toEqual([
+      640, 500, 400, 320, 250, 200, 160, 125, 100,
+    ]);
+    expect(brighter.steps.slice(firstShutter).every((s) => s.dial === 'shutter' && s.iso === 100)).toBe(true);
+    const darker = exposureRamp(t, start, (s) => -s / 300, { count: 250, everyS: 4 });
+    expect(darker.steps[0]).toMatchObject({ dial: 'shutter', shutterS: 0.6 });
+    const longest = Math.max(...darker.steps.map((s) => s.shutterS));
+    expect(longest).toBeLessThanOrEqual(lapseShutter(4).by === 'about' ? 1 : 0);
+    const known = new Set(dials(t).isos.map((n) => n.value));
+    expect(darker.steps.every((s) => known.has(s.iso))).toBe(true);
+  });
+  it('in steady light nothing moves, and a dial fixed by hand stays', () => {
+    const frames = { count: 100, everyS: 2 };
+    const start = { shutterS: 1 / 4, iso: 100 };
+    expect(exposureRamp(task(2, 3200), start, () => 5, frames)).toMatchObject({
+      steps: [],
+      outAtFrame: null,
+    });
+    const byHand = { ...task(2, 3200), fixed: { iso: 100 } };
+    const ramp = exposureRamp(byHand, start, (s) => s / 100, frames);
+    expect(ramp.steps.length).toBeGreaterThan(3);
+    expect(ramp.steps.every((s) => s.dial === 'shutter')).toBe(true);
+  });
+});
