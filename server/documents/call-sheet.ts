@@ -3,6 +3,7 @@ import { kitOnLocation } from '@core/day';
 import { siteDrawing } from '@core/drawing';
 import { shotLines, type Handover, type ShotLine } from '@core/handover';
 import { sunAt } from '@core/light';
+import { yesNo } from '@core/messages';
 import { hoursOf } from '@core/weather';
 import { featureWords } from '@core/site';
 import type { Feature } from '@core/model';
@@ -158,7 +159,8 @@ const facts = (whole: Printed, place: Place): Content => {
           sun
             ? say('sunMidwayIs', {
                 bearing: bearing(whole, sun.azimuthDeg),
-                height: bearing(whole, sun.altitudeDeg),
+                height: bearing(whole, Math.abs(sun.altitudeDeg)),
+                up: yesNo(sun.altitudeDeg >= 0),
               })
             : say('unknown'),
         ),

@@ -346,6 +346,11 @@ nav {
   .bar .day {
     display: none;
   }
+  /* The row goes on: it fades where there is more of it, and its end is clear of the fading. */
+  .bar nav {
+    mask-image: linear-gradient(to left, transparent, #000 28px);
+    padding-right: 22px;
+  }
   .foot {
     display: grid;
     grid-template-columns: repeat(5, 1fr);

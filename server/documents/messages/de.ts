@@ -131,7 +131,7 @@ export const PAPER_DE: Readonly<Record<keyof typeof PAPER, string>> = {
   stillMissing: 'Fehlt noch',
   storyboard: 'Storyboard',
   sunMidway: 'Sonne in der Mitte des Fensters',
-  sunMidwayIs: 'Richtung {bearing}, {height} hoch',
+  sunMidwayIs: 'Richtung {bearing}, {height} {up, select, yes {hoch} other {unter dem Horizont}}',
   sunTimes: 'Aufgang {rise}, Untergang {set}',
   takeAlongCare:
     'Es zählt die Anzeige des Fluggeräts. Regeln unterscheiden sich: vor jedem Flug die örtliche Regel prüfen. Hindernisse und Abstände sind auf dieser Seite nicht geprüft: vor der Abfahrt den Lageplan lesen.',

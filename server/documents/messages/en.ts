@@ -128,7 +128,7 @@ export const PAPER = {
   stillMissing: 'Still missing',
   storyboard: 'Storyboard',
   sunMidway: 'Sun in the middle of the window',
-  sunMidwayIs: '{bearing} bearing, {height} high',
+  sunMidwayIs: '{bearing} bearing, {height} {up, select, yes {high} other {below the horizon}}',
   sunTimes: 'sunrise {rise}, sunset {set}',
   takeAlongCare:
     'The aircraft’s own display counts. Rules differ: check the local rule before every flight. Obstacles and clearance are not checked on this page: read the site map before you leave.',

@@ -3,13 +3,22 @@ import type { DerivedShot } from '@core/film';
 import type { Location } from '@core/model';
 import { computed } from 'vue';
 import { tr } from './messages';
-import { fixed } from '../../format';
+import { fixed, write, writeText } from '../../format';
+import { useDerivedFilm } from '../../stores/derived-film';
 
 /** North, wind and sun over the corner of the plan; the map itself is never turned. */
 const props = defineProps<{ place: Location; shot: DerivedShot | null }>();
 const sun = computed(() => {
   const s = props.shot?.light?.sun;
   return s && s.altitudeDeg > -6 ? s : null;
+});
+const derivedFilm = useDerivedFilm();
+/** Wind to gusts in whole steps of their unit. */
+const wind = computed(() => {
+  const [from, to] = [props.place.windMs, props.place.gustMs].map((v) =>
+    write(v, 'speed', derivedFilm.units),
+  );
+  return `${from?.number ?? ''}–${to?.number ?? ''} ${to?.unit ?? ''}`;
 });
 </script>
 
@@ -23,7 +32,7 @@ const sun = computed(() => {
     :aria-label="
       tr('northIsUpWindFrom', {
         windFromDeg: fixed(place.windFromDeg, 0),
-        windMs: fixed(place.windMs, 1),
+        wind: writeText(place.windMs, 'speed', derivedFilm.units),
         azimuthDeg: sun ? ` ${tr('sunAtBearingAzimuthDeg', { azimuthDeg: fixed(sun.azimuthDeg, 0) })}` : '',
       })
     "
@@ -34,7 +43,7 @@ const sun = computed(() => {
     </g>
     <g transform="translate(70 20)">
       <path class="arrow" :transform="`rotate(${place.windFromDeg + 180})`" d="M0 12V-10M-4 -5L0 -11L4 -5" />
-      <text y="30" text-anchor="middle">{{ place.windMs.toFixed(0) }}–{{ place.gustMs.toFixed(0) }} m/s</text>
+      <text y="30" text-anchor="middle">{{ wind }}</text>
     </g>
     <g v-if="sun" transform="translate(24 20)">
       <g :transform="`rotate(${sun.azimuthDeg})`">
@@ -42,7 +51,11 @@ const sun = computed(() => {
         <path class="arrow" d="M0 12V-4" />
       </g>
       <text y="30" text-anchor="middle">
-        {{ tr('sunAltitudeDeg', { altitudeDeg: fixed(sun.altitudeDeg, 0) }) }}
+        {{
+          tr(sun.altitudeDeg < 0 ? 'sunBelow' : 'sunAltitudeDeg', {
+            altitudeDeg: fixed(Math.abs(sun.altitudeDeg), 0),
+          })
+        }}
       </text>
     </g>
   </svg>

@@ -27,6 +27,7 @@ import { useLayers } from './useLayers';
 import { usePlan } from './usePlan';
 import { usePlanKeys } from './usePlanKeys';
 import TabRow from '../../parts/TabRow.vue';
+import { areaText } from './area-text';
 import { tr } from './messages';
 import { fixed, phrase, writeText } from '../../format';
 
@@ -109,21 +110,7 @@ const findings = computed(() =>
 const count = computed(
   () => locationWarnings.value.length + findings.value.reduce((n, f) => n + f.warnings.length, 0),
 );
-/** By definition of the international foot: 0.3048² m², and 43,560 of them an acre. */
-const M2_A_SQUARE_FOOT = 0.3048 ** 2;
-const M2_AN_ACRE = 43_560 * M2_A_SQUARE_FOOT;
 const m = (v: number): string => writeText(v, 'metres', derivedFilm.units);
-/** Square metres and hectares, or square feet and acres. */
-const areaText = (m2: number): string => {
-  if (derivedFilm.units === 'metric')
-    return m2 >= 10_000
-      ? tr('areaM2Ha', { areaM2: fixed(m2 / 10_000, 2) })
-      : tr('areaM2', { areaM2: fixed(m2, 0) });
-  const acres = m2 / M2_AN_ACRE;
-  return acres >= 1
-    ? tr('areaAcres', { acres: fixed(acres, 2) })
-    : tr('areaFt2', { areaFt2: fixed(m2 / M2_A_SQUARE_FOOT, 0) });
-};
 const pointed = computed(() => {
   const { value: p } = plan.place;
   if (!pointer.value || !p) return '';
@@ -138,7 +125,7 @@ const measure = computed(() => {
     plan.ground.value,
   );
   if (!told) return '';
-  if (measured.value?.closed) return areaText(told.areaM2);
+  if (measured.value?.closed) return areaText(told.areaM2, derivedFilm.units);
   return tr('valueBearingDegFromFirstTo', {
     value: m(told.lengthM),
     bearingDeg: fixed(told.bearingDeg, 0),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { choices, fixed, FOOTING_WORDS, inSentence, phrase } from '../../format';
+import { choices, FOOTING_WORDS, inSentence, phrase } from '../../format';
 import { featureWords, lengthAlong, spotsOf } from '@core/site';
 import { areaOf, bearingTo, fromLocal, toLocal, vec } from '@core/geometry';
 import { computed } from 'vue';
@@ -10,14 +10,17 @@ import SwitchField from '../../parts/SwitchField.vue';
 import TextField from '../../parts/TextField.vue';
 import DateField from '../../parts/DateField.vue';
 import type { Fields } from '../../sync/fields';
+import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import type { Fault } from '../../sync/validation';
 import { readCoordinates } from '../locations/coordinates';
 import type { Plan, Thing } from './usePlan';
+import { areaText } from './area-text';
 import { tr } from './messages';
 
 const props = defineProps<{ plan: Plan; thing: Thing }>();
 const store = useFilm();
+const derivedFilm = useDerivedFilm();
 const words = computed(() => featureWords(props.thing.kind));
 const set = (fields: Fields<'feature'>) =>
   store.edit('feature', props.thing.id, fields, inSentence(phrase(words.value.name)));
@@ -169,9 +172,7 @@ const makeMain = (): void => {
         ><span class="label">{{ tr('long') }}</span> <Fig :value="lengthM" quantity="metres"
       /></span>
       <span v-if="thing.shape === 'area'"
-        ><span class="label">{{ tr('covers') }}</span>
-        {{ area >= 10000 ? fixed(area / 10000, 2) : fixed(area)
-        }}<span class="unit">{{ area >= 10000 ? tr('ha') : 'm²' }}</span></span
+        ><span class="label">{{ tr('covers') }}</span> {{ areaText(area, derivedFilm.units) }}</span
       >
     </p>
     <TextField :label="tr('notes')" :value="thing.notes" :lines="2" :save="(v) => set({ notes: v })" />
