@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../parts/element-button';
 import { computed } from 'vue';
 import { thingNameOf } from '../format/names';
 import { useFilm } from '../stores/film';
@@ -39,8 +40,8 @@ const rows = computed(() =>
           {{ tr('fieldYoursMineTheirsTheirs', { field: f.field, mine: f.mine, theirs: f.theirs }) }}</span
         >
       </p>
-      <button class="btn lead" @click="store.resolve(r.conflict, 'mine')">{{ tr('keepMine') }}</button>
-      <button class="btn" @click="store.resolve(r.conflict, 'theirs')">{{ tr('takeTheirs') }}</button>
+      <ElButton class="btn lead" @click="store.resolve(r.conflict, 'mine')">{{ tr('keepMine') }}</ElButton>
+      <ElButton class="btn" @click="store.resolve(r.conflict, 'theirs')">{{ tr('takeTheirs') }}</ElButton>
     </div>
   </section>
 </template>

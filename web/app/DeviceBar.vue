@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../parts/element-button';
 import { MINUTE_MS } from '@core/time';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { counted, whenText } from '../format';
@@ -67,13 +68,13 @@ onBeforeUnmount(() => window.removeEventListener('beforeunload', stay));
     <p v-if="storage" class="bad">{{ storage }}</p>
     <p v-if="stuck">
       {{ stuck }}
-      <button v-if="older" class="btn" @click="reload">{{ tr('loadItNow') }}</button>
+      <ElButton v-if="older" class="btn" @click="reload">{{ tr('loadItNow') }}</ElButton>
     </p>
     <p v-if="cleared" class="bad">
-      {{ cleared }} <button class="btn" @click="readCleared">{{ tr('dismiss') }}</button>
+      {{ cleared }} <ElButton class="btn" @click="readCleared">{{ tr('dismiss') }}</ElButton>
     </p>
     <p v-if="clock">
-      {{ clock }} <button class="btn" @click="readClock">{{ tr('dismiss') }}</button>
+      {{ clock }} <ElButton class="btn" @click="readClock">{{ tr('dismiss') }}</ElButton>
     </p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../parts/element-button';
 import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { RefreshLeft, RefreshRight } from '@element-plus/icons-vue';
@@ -142,7 +143,7 @@ const rename = (event: Event): void => {
       </nav>
       <span class="gap" />
       <SaveMark />
-      <button
+      <ElButton
         class="btn bare"
         :disabled="!canUndo"
         :title="tr('takeBackCtrlZ')"
@@ -150,8 +151,8 @@ const rename = (event: Event): void => {
         @click="acts.undo"
       >
         <RefreshLeft class="icon" />
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         class="btn bare wide"
         :disabled="!canRedo"
         :title="tr('doAgainCtrlShiftZ')"
@@ -159,7 +160,7 @@ const rename = (event: Event): void => {
         @click="acts.redo"
       >
         <RefreshRight class="icon" />
-      </button>
+      </ElButton>
       <SettingsButton />
     </header>
     <TourSteps v-if="touring && name !== null && $route.name === 'shots'" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../parts/element-button';
 import { computed } from 'vue';
 import { thingNameOf } from '../format/names';
 import { useFilm } from '../stores/film';
@@ -22,7 +23,7 @@ const rows = computed(() =>
         ><b dir="auto">{{ r.name }}</b> {{ r.what }}: {{ r.say }}
       </template>
     </p>
-    <button class="btn" @click="store.dismissRejected()">{{ tr('dismiss') }}</button>
+    <ElButton class="btn" @click="store.dismissRejected()">{{ tr('dismiss') }}</ElButton>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../parts/element-button';
 import 'element-plus/es/components/tour/style/css';
 import 'element-plus/es/components/tour-step/style/css';
 import { ElTour, ElTourStep } from 'element-plus';
@@ -48,7 +49,7 @@ watch(at, name);
       <p>{{ tr(s.text) }}</p>
     </ElTourStep>
     <template #indicators="{ current, total }">
-      <button class="btn bare" @click="endTour">{{ tr('tourSkip') }}</button>
+      <ElButton class="btn bare" @click="endTour">{{ tr('tourSkip') }}</ElButton>
       <span class="quiet">{{ tr('tourOf', { current: current + 1, total }) }}</span>
     </template>
   </ElTour>

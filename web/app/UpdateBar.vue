@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../parts/element-button';
 import { useServiceWorker } from './service-worker';
 import { tr } from './messages';
 
@@ -8,8 +9,8 @@ const { ready, take, later } = useServiceWorker();
 <template>
   <div v-if="ready" class="update no-print" role="status">
     <span>{{ tr('aNewVersionIsReady') }}</span>
-    <button class="btn lead" @click="take">{{ tr('loadItNow') }}</button>
-    <button class="btn" @click="later">{{ tr('notNow') }}</button>
+    <ElButton class="btn lead" @click="take">{{ tr('loadItNow') }}</ElButton>
+    <ElButton class="btn" @click="later">{{ tr('notNow') }}</ElButton>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from './element-button';
 import { computed } from 'vue';
 import { choices, ROLE_WORDS } from '../format';
 import { useGroundShots } from '../composables/useGroundShots';
@@ -50,7 +51,7 @@ const places = computed(() => film.list('location').map((l) => ({ value: l.id, l
     </div>
     <footer>
       <SwitchField :label="tr('done')" :value="shot.done" :save="(done) => set({ done })" />
-      <button class="btn" @click="ground.remove(shot)">{{ tr('deleteGroundShot') }}</button>
+      <ElButton class="btn" @click="ground.remove(shot)">{{ tr('deleteGroundShot') }}</ElButton>
     </footer>
   </DialogBox>
 </template>

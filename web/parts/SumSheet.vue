@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from './element-button';
 import { messageKey, type Sum } from '@core/messages';
 import { useMessages } from '../composables/useMessages';
 import { inSentence } from '../format';
@@ -14,9 +15,9 @@ const { text } = useMessages();
   <section class="sheet" :aria-label="tr('howLabelComesAbout', { label: inSentence(text(sum.label)) })">
     <header>
       <h3>{{ text(sum.label) }}</h3>
-      <button class="btn bare" :aria-label="tr('close')" @click="$emit('close')">
+      <ElButton class="btn bare" :aria-label="tr('close')" @click="$emit('close')">
         {{ tr('closeLower') }}
-      </button>
+      </ElButton>
     </header>
     <table>
       <tbody>

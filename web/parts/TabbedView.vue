@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="T extends string">
+import { ElButton } from './element-button';
 import type { Verdict } from '@core/verdict';
 import TabRow from './TabRow.vue';
 import VerdictLine from './VerdictLine.vue';
@@ -32,7 +33,7 @@ defineEmits<{ tab: [id: T]; choose: [id: string] }>();
       <h1 dir="auto">{{ title }}</h1>
       <p v-if="note" class="quiet">{{ note }}</p>
       <nav class="choices no-print" :aria-label="choicesLabel">
-        <button
+        <ElButton
           v-for="c in choices"
           :key="c.id"
           class="btn"
@@ -41,7 +42,7 @@ defineEmits<{ tab: [id: T]; choose: [id: string] }>();
           @click="$emit('choose', c.id)"
         >
           <span dir="auto">{{ c.label }}</span><span v-if="c.note" class="unit">{{ c.note }}</span>
-        </button>
+        </ElButton>
       </nav>
       <VerdictLine v-if="verdict" class="verdict-line" :verdict="verdict" />
       <p v-if="counts" class="counts quiet">{{ counts }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from './element-button';
 import { twinFlights, withoutTwin } from '@core/day';
 import type { FlightLogEntry } from '@core/model';
 import { clockText } from '@core/time';
@@ -32,22 +33,22 @@ const keep = (kept: FlightLogEntry, dropped: FlightLogEntry) =>
       <p>
         {{ tr('packLoggedTwice', { pack: t.pack, first: told(t.first), second: told(t.second) }) }}
       </p>
-      <button class="btn" @click="keep(t.first, t.second)">
+      <ElButton class="btn" @click="keep(t.first, t.second)">
         {{
           tr('keepTheEntryOf', {
             time: clockText(t.first.utcMs, zone),
             charge: fixed(t.first.endShare * 100, 0),
           })
         }}
-      </button>
-      <button class="btn" @click="keep(t.second, t.first)">
+      </ElButton>
+      <ElButton class="btn" @click="keep(t.second, t.first)">
         {{
           tr('keepTheEntryOf', {
             time: clockText(t.second.utcMs, zone),
             charge: fixed(t.second.endShare * 100, 0),
           })
         }}
-      </button>
+      </ElButton>
     </li>
   </ul>
 </template>

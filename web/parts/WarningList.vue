@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from './element-button';
 import { useMessages } from '../composables/useMessages';
 import { messageKey } from '@core/messages';
 import type { Warning } from '@core/warnings';
@@ -20,9 +21,9 @@ const { text, loaded } = useMessages();
         </p>
         <p v-if="w.cures.length > 0" class="cures">
           <template v-for="cure in w.cures" :key="messageKey(cure.say)">
-            <button v-if="cure.set" class="btn cure" @click="acts.applyCure(cure)">
+            <ElButton v-if="cure.set" class="btn cure" @click="acts.applyCure(cure)">
               {{ text(cure.say) }}
-            </button>
+            </ElButton>
             <span v-else class="faint">{{ text(cure.say) }}</span>
           </template>
         </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../element-button';
 import { create } from 'qrcode';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { counted, whenText } from '../../format';
@@ -96,19 +97,19 @@ onBeforeUnmount(() => clearInterval(polling));
             <p class="big" data-code>{{ invitation.code.slice(0, 4) }} {{ invitation.code.slice(4) }}</p>
             <p class="quiet">{{ tr('codeLeft', { left }) }}</p>
             <p v-for="l in invitation.links" :key="l">
-              <button
+              <ElButton
                 v-if="invitation.links.length > 1"
                 class="btn"
                 :aria-pressed="l === link"
                 @click="link = l"
               >
                 {{ l.replace(/\/pair.*/, '') }}
-              </button>
+              </ElButton>
               <span v-else class="quiet">{{ l.replace(/\?.*/, '') }}</span>
             </p>
           </div>
         </div>
-        <button class="btn lead" @click="invite">{{ tr(invitation ? 'newCode' : 'pairADevice') }}</button>
+        <ElButton class="btn lead" @click="invite">{{ tr(invitation ? 'newCode' : 'pairADevice') }}</ElButton>
         <details>
           <summary>{{ tr('trustOnThePhone') }}</summary>
           <p>{{ tr('howToTrust') }}</p>
@@ -128,9 +129,9 @@ onBeforeUnmount(() => clearInterval(polling));
                 seen: whenText(Date.parse(device.seenAt)),
               })
             }}</span>
-            <button class="btn" @click="act(() => api.removeDevice(device.id))">
+            <ElButton class="btn" @click="act(() => api.removeDevice(device.id))">
               {{ tr('removeDevice') }}
-            </button>
+            </ElButton>
           </li>
         </ul>
       </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../element-button';
 import 'element-plus/es/components/popover/style/css';
 import 'element-plus/es/components/segmented/style/css';
 import { ElPopover, ElSegmented } from 'element-plus';
@@ -84,9 +85,9 @@ const enter = (): void =>
       </template>
       <span id="settings-theme" class="label">{{ tr('display') }}</span>
       <ElSegmented v-model="selection.theme" :options="themes" aria-labelledby="settings-theme" block />
-      <button class="btn" @click="devices">{{ tr('devices') }}</button>
-      <button v-if="film.film" class="btn" @click="tour">{{ tr('tour') }}</button>
-      <button v-if="film.film" class="btn" @click="keys">{{ tr('keys') }}</button>
+      <ElButton class="btn" @click="devices">{{ tr('devices') }}</ElButton>
+      <ElButton v-if="film.film" class="btn" @click="tour">{{ tr('tour') }}</ElButton>
+      <ElButton v-if="film.film" class="btn" @click="keys">{{ tr('keys') }}</ElButton>
     </div>
   </ElPopover>
   <DevicesSheet v-if="devicesShown" @close="devicesShown = false" />

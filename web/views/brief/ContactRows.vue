@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { Film } from '@core/model';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
@@ -30,15 +31,17 @@ const remove = (at: number) => set(props.film.contacts.filter((_, i) => i !== at
       <TextField :label="tr('contactName')" :value="c.name" :save="(x) => change(i, { name: x })" />
       <TextField :label="tr('contactRole')" :value="c.role" :save="(x) => change(i, { role: x })" />
       <TextField :label="tr('phone')" :value="c.phone" :save="(x) => change(i, { phone: x })" />
-      <button
+      <ElButton
         class="btn"
         :aria-label="tr('removeName', { name: c.name || tr('contact') })"
         @click="remove(i)"
       >
         {{ tr('remove') }}
-      </button>
+      </ElButton>
     </div>
-    <button class="btn" :disabled="film.contacts.length >= MOST" @click="add">{{ tr('addContact') }}</button>
+    <ElButton class="btn" :disabled="film.contacts.length >= MOST" @click="add">{{
+      tr('addContact')
+    }}</ElButton>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { ASPECTS, type Film } from '@core/model';
 import { counted } from '../../format';
 import { DAY_MS } from '@core/time';
@@ -92,11 +93,13 @@ const daysLeft = computed(() => {
         :options="rates"
         :save="(x) => change(i, { fps: x })"
       />
-      <button class="btn" :aria-label="tr('removeName', { name: v.name })" @click="remove(i)">
+      <ElButton class="btn" :aria-label="tr('removeName', { name: v.name })" @click="remove(i)">
         {{ tr('remove') }}
-      </button>
+      </ElButton>
     </div>
-    <button class="btn" :disabled="film.versions.length >= 20" @click="add">{{ tr('addVersion') }}</button>
+    <ElButton class="btn" :disabled="film.versions.length >= 20" @click="add">{{
+      tr('addVersion')
+    }}</ElButton>
   </section>
 </template>
 

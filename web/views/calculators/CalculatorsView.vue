@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { filterHours } from '@core/light-timeline';
 import { locationLight } from '@core/shot';
 import {
@@ -293,7 +294,7 @@ const clock = (ms: number | null): string =>
       <p class="quiet">
         {{ tr('light') }} <Fig :value="here.ev" quantity="ev" /> {{ tr('to') }}
         <Fig :value="here.endEv" quantity="ev" />{{ tr('withCamera', { camera: here.camera }) }}
-        <button class="btn" @click="useHere">{{ tr('takeThisLight') }}</button>
+        <ElButton class="btn" @click="useHere">{{ tr('takeThisLight') }}</ElButton>
       </p>
       <ul class="hour">
         <li v-for="r in here.rows" :key="r.key">

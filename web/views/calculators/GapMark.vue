@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { fieldFromMeasured, fieldOfView, shareOfWidth } from '@core/lens';
 import { computed, reactive, ref, watch } from 'vue';
 import { fixed } from '../../format';
@@ -133,10 +134,10 @@ const forget = (): void => {
         />
       </div>
       <p class="acts">
-        <button class="btn" @click="calibrate">{{ tr('calibrateMark') }}</button>
-        <button v-if="Number.isFinite(measuredDeg)" class="btn" @click="forget">
+        <ElButton class="btn" @click="calibrate">{{ tr('calibrateMark') }}</ElButton>
+        <ElButton v-if="Number.isFinite(measuredDeg)" class="btn" @click="forget">
           {{ tr('forgetCalibration') }}
-        </button>
+        </ElButton>
       </p>
     </template>
   </section>

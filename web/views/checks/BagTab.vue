@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { useMessages } from '../../composables/useMessages';
 import { BAG_GROUPS, bagOf, type BagItem } from '@core/checks';
 import { computed } from 'vue';
@@ -86,7 +87,7 @@ const print = (): void => window.print();
           ></span
         ><span v-if="bag.missing > 0" class="stop">{{ tr('missingMissing', { missing: bag.missing }) }}</span>
       </p>
-      <button class="btn no-print" @click="print">{{ tr('print') }}</button>
+      <ElButton class="btn no-print" @click="print">{{ tr('print') }}</ElButton>
     </header>
     <p v-if="bag.items.length === 0" class="quiet">{{ tr('nothingIsPlannedOnThis') }}</p>
     <div class="groups">

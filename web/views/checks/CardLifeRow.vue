@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { type Entity, CARD_SPOTS, type CardAct, type CardSpot } from '@core/model';
 import type { CardLife, CardState } from '@core/cards';
 import { computed, ref } from 'vue';
@@ -169,27 +170,31 @@ const enter = (kind: 'record' | 'correct'): void => {
         :options="spots"
         :save="put"
       />
-      <button class="btn" :aria-label="tr('recordedOntoName', { name: card.name })" @click="enter('record')">
+      <ElButton
+        class="btn"
+        :aria-label="tr('recordedOntoName', { name: card.name })"
+        @click="enter('record')"
+      >
         {{ tr('recorded') }}
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         class="btn"
         :aria-label="tr('nameCopiedOnceMore', { name: card.name })"
         :disabled="life.usedGB === 0"
         @click="tell('copy')"
       >
         {{ tr('copiedOnceMore') }}
-      </button>
-      <button class="btn" :aria-label="tr('nameFormatted', { name: card.name })" @click="tell('format')">
+      </ElButton>
+      <ElButton class="btn" :aria-label="tr('nameFormatted', { name: card.name })" @click="tell('format')">
         {{ tr('formatted') }}
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         class="btn bare"
         :aria-label="tr('setRightWhatIsOn', { name: card.name })"
         @click="enter('correct')"
       >
         {{ tr('setRightUpper') }}
-      </button>
+      </ElButton>
     </div>
     <form v-if="entering" class="ask" @submit.prevent="tell(entering, { gb })">
       <NumberField
@@ -201,7 +206,7 @@ const enter = (kind: 'record' | 'correct'): void => {
             gb = v;
           }
         "
-      /><button class="btn lead" type="submit">{{ tr('enter') }}</button>
+      /><ElButton class="btn lead" native-type="submit">{{ tr('enter') }}</ElButton>
     </form>
     <form v-if="asking" class="ask" @submit.prevent="tell(wanted.act, { gb: wanted.gb, waiver: reason })">
       <p class="fault" role="alert">{{ asking }}</p>
@@ -215,9 +220,9 @@ const enter = (kind: 'record' | 'correct'): void => {
               : tr('whyFootageOnNameMay', { name: card.name })
           "
           :placeholder="tr('whyItMayGoAll')"
-        /><button class="btn" type="submit" :disabled="reason.trim() === ''">
+        /><ElButton class="btn" native-type="submit" :disabled="reason.trim() === ''">
           {{ wanted.act === 'format' ? tr('formattedAllTheSame') : tr('setRightAllTheSame') }}
-        </button></template
+        </ElButton></template
       >
     </form>
     <p v-if="life.waived" class="waived">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { useMessages } from '../../composables/useMessages';
 import type { SheetLine } from '@core/checks';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
@@ -113,22 +114,22 @@ const pressed = (event: KeyboardEvent): void => {
           :aria-label="tr('whyItIsWaived')"
           :placeholder="tr('whyItMayGoOn')"
           @keydown.esc.stop="waiving = false"
-        /><button class="btn lead" type="submit">{{ tr('waive') }}</button
-        ><button class="btn" type="button" @click="waiving = false">{{ tr('cancel') }}</button>
+        /><ElButton class="btn lead" native-type="submit">{{ tr('waive') }}</ElButton
+        ><ElButton class="btn" @click="waiving = false">{{ tr('cancel') }}</ElButton>
       </form>
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     </div>
     <span class="do no-print">
       <template v-if="!line.result || line.result.verdict === 'care'">
-        <button
+        <ElButton
           class="btn yes"
           :aria-pressed="line.status === 'passed'"
           :title="'P'"
           @click="say(line.status === 'passed' ? 'open' : 'passed')"
         >
           {{ tr('pass') }}
-        </button>
-        <button
+        </ElButton>
+        <ElButton
           v-if="!line.result"
           class="btn"
           :aria-pressed="line.status === 'failed'"
@@ -136,19 +137,19 @@ const pressed = (event: KeyboardEvent): void => {
           @click="say(line.status === 'failed' ? 'open' : 'failed')"
         >
           {{ tr('fail') }}
-        </button>
+        </ElButton>
       </template>
-      <button
+      <ElButton
         v-if="line.status === 'failed' || (line.status === 'open' && !line.result)"
         class="btn"
         title="W"
         @click="ask"
       >
         {{ tr('waive') }}
-      </button>
-      <button v-if="line.status === 'waived'" class="btn" :title="'O'" @click="say('open')">
+      </ElButton>
+      <ElButton v-if="line.status === 'waived'" class="btn" :title="'O'" @click="say('open')">
         {{ tr('reopen') }}
-      </button>
+      </ElButton>
     </span>
   </li>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { useMessages } from '../../composables/useMessages';
 import type { Go, GoFigure } from '@core/checks';
 import { messageKey } from '@core/messages';
@@ -46,7 +47,7 @@ const { text } = useMessages();
     </p>
     <p v-if="go.reasons.length === 0" class="quiet">{{ tr('nothingThatWasLookedAt') }}</p>
     <div v-if="flights.length > 0" class="flights" role="group" :aria-label="tr('flightsHere')">
-      <button
+      <ElButton
         v-for="f in flights"
         :key="f.index"
         class="btn"
@@ -56,7 +57,7 @@ const { text } = useMessages();
         @click="$emit('pick', f.index)"
       >
         {{ f.index + 1 }} <span class="unit">{{ f.pack }}</span> <b>{{ WORDS[f.go] }}</b>
-      </button>
+      </ElButton>
     </div>
     <p class="faint">
       {{ tr('itCountsWhatWasEntered') }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { useMessages } from '../../composables/useMessages';
 import type { Entity, CheckMoment, OwnCheck } from '@core/model';
 import { CHECKS, checksOf, checksOff, moveCheck, switchCheck } from '@core/checks';
@@ -84,29 +85,29 @@ const remove = (code: string): void => {
           ><b dir="auto">{{ l.asks }}</b> <span class="faint">{{ l.protects }}</span></span
         >
         <span class="do">
-          <button
+          <ElButton
             class="btn"
             :disabled="i === 0"
             :aria-label="tr('earlierAsks', { asks: l.asks })"
             @click="move(l.code, -1)"
           >
-            {{ tr('earlier') }}</button><button
+            {{ tr('earlier') }}</ElButton><ElButton
             class="btn"
             :disabled="i === listed.length - 1"
             :aria-label="tr('laterAsks', { asks: l.asks })"
             @click="move(l.code, 1)"
           >
             {{ tr('later') }}
-          </button>
-          <button
+          </ElButton>
+          <ElButton
             v-if="l.own"
             class="btn"
             :aria-label="tr('deleteAsks', { asks: l.asks })"
             @click="remove(l.code)"
           >
             {{ tr('delete') }}
-          </button>
-          <button
+          </ElButton>
+          <ElButton
             v-else
             class="btn"
             :aria-label="tr('switchOffAsks', { asks: l.asks })"
@@ -114,7 +115,7 @@ const remove = (code: string): void => {
             @click="turn(l.code, true)"
           >
             {{ l.safety ? tr('switchOffItProtects') : tr('switchOff') }}
-          </button>
+          </ElButton>
         </span>
       </li>
     </ul>
@@ -129,7 +130,7 @@ const remove = (code: string): void => {
         maxlength="500"
         :aria-label="tr('againstWhat')"
         :placeholder="tr('againstWhatMayStayEmpty')"
-      /><button class="btn lead" type="submit">{{ tr('addIt') }}</button>
+      /><ElButton class="btn lead" native-type="submit">{{ tr('addIt') }}</ElButton>
     </form>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <template v-if="off.length > 0"
@@ -139,13 +140,13 @@ const remove = (code: string): void => {
           <span dir="auto"
             >{{ o.name }} <span class="faint">{{ o.protects }}</span></span
           ><span class="do"
-            ><button
+            ><ElButton
               class="btn"
               :aria-label="tr('switchOnName', { name: o.name })"
               @click="turn(o.code, false)"
             >
               {{ tr('switchOn') }}
-            </button></span
+            </ElButton></span
           >
         </li>
       </ul></template

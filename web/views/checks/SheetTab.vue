@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { clockText } from '@core/time';
 import { SCOPE_OF } from '@core/checks';
 import { computed, ref } from 'vue';
@@ -98,10 +99,10 @@ const along = (event: KeyboardEvent): void => {
             :options="shots"
             :save="(v) => selection.pick(v)"
           />
-          <button class="btn" @click="print">{{ tr('print') }}</button>
-          <button class="btn" :aria-pressed="editing" @click="editing = !editing">
+          <ElButton class="btn" @click="print">{{ tr('print') }}</ElButton>
+          <ElButton class="btn" :aria-pressed="editing" @click="editing = !editing">
             {{ editing ? tr('doneUpper') : tr('changeThisSheet') }}
-          </button>
+          </ElButton>
         </span>
       </header>
       <SheetEdit v-if="editing" :moment="r.moment.value" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { clockText, dateIn, dayText } from '@core/time';
 import { computed } from 'vue';
 import { RECORD_FIELDS, type RecordField } from '../../exchange/flight-records';
@@ -142,7 +143,7 @@ const nameOf = (shotId: string): string => {
         </li>
       </ul>
     </template>
-    <button v-if="match?.flight" class="btn lead" @click="add">{{ tr('addToLog') }}</button>
+    <ElButton v-if="match?.flight" class="btn lead" @click="add">{{ tr('addToLog') }}</ElButton>
   </section>
 </template>
 

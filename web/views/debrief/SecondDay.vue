@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { SecondDay } from '@core/debrief';
 import { addDays } from '@core/time';
 import { computed, ref } from 'vue';
@@ -80,7 +81,7 @@ const plan = async (): Promise<void> => {
           }
         "
       />
-      <button class="btn lead" :disabled="!date" @click="plan">{{ tr('planSecondDay') }}</button>
+      <ElButton class="btn lead" :disabled="!date" @click="plan">{{ tr('planSecondDay') }}</ElButton>
     </div>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { AirState } from '@core/field';
 import { computed, ref } from 'vue';
 import { tr } from './messages';
@@ -57,17 +58,17 @@ const PHASES = {
       <form class="shown" @submit.prevent="correct">
         <label class="label" for="shown">{{ tr('displayShows') }}</label>
         <input id="shown" v-model="shown" inputmode="decimal" placeholder="%" />
-        <button class="btn" type="submit">{{ tr('correct') }}</button>
+        <ElButton class="btn" native-type="submit">{{ tr('correct') }}</ElButton>
       </form>
-      <button class="btn" @click="emit('landed')">{{ tr('landed') }}</button>
+      <ElButton class="btn" @click="emit('landed')">{{ tr('landed') }}</ElButton>
     </template>
     <template v-else>
       <p class="quiet">{{ label }}</p>
-      <button class="btn lead" :disabled="!may" @click="emit('takeOff')">{{ tr('takeOff') }}</button>
+      <ElButton class="btn lead" :disabled="!may" @click="emit('takeOff')">{{ tr('takeOff') }}</ElButton>
     </template>
-    <button v-if="canSpeak" class="btn sound" :aria-pressed="sound" @click="sound = !sound">
+    <ElButton v-if="canSpeak" class="btn sound" :aria-pressed="sound" @click="sound = !sound">
       {{ tr('soundSound', { sound: sound ? tr('on') : tr('off') }) }}
-    </button>
+    </ElButton>
     <p class="faint note">{{ tr('whatTheAircraftItselfShows') }}</p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="T extends string | number">
+import { ElButton } from '../../parts/element-button';
 /** One of a few, chosen with a thumb. */
 defineProps<{
   label: string;
@@ -10,17 +11,16 @@ const emit = defineEmits<{ pick: [value: T] }>();
 
 <template>
   <div class="row" role="group" :aria-label="label">
-    <button
+    <ElButton
       v-for="o in options"
       :key="o.value"
-      type="button"
       class="btn"
       :class="{ on: o.value === value }"
       :aria-pressed="o.value === value"
       @click="emit('pick', o.value)"
     >
       {{ o.label }}
-    </button>
+    </ElButton>
   </div>
 </template>
 

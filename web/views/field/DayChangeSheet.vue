@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import {
   dayDifference,
   dayEdits,
@@ -190,7 +191,7 @@ const close = (): void => {
       <section v-for="g in groups.filter((x) => x.choices.length > 0)" :key="g.name" :aria-label="g.name">
         <h3>{{ g.name }}</h3>
         <div v-if="g.charges" class="choices shares" role="group" :aria-label="tr('charge')">
-          <button
+          <ElButton
             v-for="s in SHARES"
             :key="s"
             class="btn"
@@ -199,10 +200,12 @@ const close = (): void => {
             @click="share = s"
           >
             {{ Math.round(100 * s) }} %
-          </button>
+          </ElButton>
         </div>
         <div class="choices">
-          <button v-for="c in g.choices" :key="c.label" class="btn" @click="chosen = c">{{ c.label }}</button>
+          <ElButton v-for="c in g.choices" :key="c.label" class="btn" @click="chosen = c">{{
+            c.label
+          }}</ElButton>
         </div>
       </section>
     </div>
@@ -218,9 +221,9 @@ const close = (): void => {
         />
       </div>
       <div class="acts">
-        <button v-if="flights.busy" class="btn" @click="flights.stop()">{{ tr('stopPlanning') }}</button>
-        <button v-else-if="proposed" class="btn lead" @click="takePlan">{{ tr('applyPlan') }}</button>
-        <button class="btn" @click="close">{{ tr('keepTheOrderAsIt') }}</button>
+        <ElButton v-if="flights.busy" class="btn" @click="flights.stop()">{{ tr('stopPlanning') }}</ElButton>
+        <ElButton v-else-if="proposed" class="btn lead" @click="takePlan">{{ tr('applyPlan') }}</ElButton>
+        <ElButton class="btn" @click="close">{{ tr('keepTheOrderAsIt') }}</ElButton>
       </div>
     </div>
     <div v-else-if="chosen" class="outcome">
@@ -230,9 +233,9 @@ const close = (): void => {
         <p v-if="withoutCard" class="quiet">{{ withoutCard }}</p>
       </div>
       <div class="acts">
-        <button class="btn lead" @click="applyAndClose">{{ tr('apply') }}</button>
-        <button class="btn" @click="applyAndPlan">{{ tr('applyAndPlanTheDay') }}</button>
-        <button class="btn" @click="chosen = null">{{ tr('leaveAsItWas') }}</button>
+        <ElButton class="btn lead" @click="applyAndClose">{{ tr('apply') }}</ElButton>
+        <ElButton class="btn" @click="applyAndPlan">{{ tr('applyAndPlanTheDay') }}</ElButton>
+        <ElButton class="btn" @click="chosen = null">{{ tr('leaveAsItWas') }}</ElButton>
       </div>
     </div>
   </DialogBox>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { eveningWork } from '@core/field';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
@@ -52,7 +53,7 @@ const copy = (id: string): void => {
             <span>{{
               tr('gbGBCopiesOfWanted', { gb: fixed(c.gb, 1), copies: c.copies, wanted: c.wanted })
             }}</span>
-            <button class="btn" @click="copy(c.cardId)">{{ tr('logCopy') }}</button>
+            <ElButton class="btn" @click="copy(c.cardId)">{{ tr('logCopy') }}</ElButton>
           </li>
         </ul>
       </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { isSensingOff } from '@core/shot';
 import { fieldOrder, flyingSteps, nextStop } from '@core/field';
 import { plannedShares } from '@core/day';
@@ -172,11 +173,11 @@ const inputs = computed(
   <main class="field scroll" tabindex="-1" @touchstart.passive="touched" @touchend.passive="swiped">
     <template v-if="shot && place">
       <header class="top">
-        <button class="btn" :aria-label="tr('previousShot')" @click="by(-1)">◂</button>
+        <ElButton class="btn" :aria-label="tr('previousShot')" @click="by(-1)">◂</ElButton>
         <h1 dir="auto">
           <span class="number">{{ shot.number }}</span> {{ shot.facts.shot.title || tr('untitled') }}
         </h1>
-        <button class="btn" :aria-label="tr('nextShot')" @click="by(1)">▸</button>
+        <ElButton class="btn" :aria-label="tr('nextShot')" @click="by(1)">▸</ElButton>
       </header>
       <p class="where quiet">
         <template v-if="flight && stop?.startMs">{{
@@ -221,10 +222,10 @@ const inputs = computed(
       <section v-if="chance" class="chance-cost" :aria-label="tr('whatItTakesAway')">
         <h2>{{ tr('chanceTakesAway', { title: chance.title }) }}</h2>
         <DayDifferenceList :difference="chance.takes" :none="tr('everyShotThatFitsStill')" />
-        <button class="btn lead" @click="((changed = chance.title), (changing = true), closeChance())">
+        <ElButton class="btn lead" @click="((changed = chance.title), (changing = true), closeChance())">
           {{ tr('planTheRestAnew') }}
-        </button>
-        <button class="btn" @click="closeChance">{{ tr('close') }}</button>
+        </ElButton>
+        <ElButton class="btn" @click="closeChance">{{ tr('close') }}</ElButton>
       </section>
       <GroundSteps
         v-if="!aloft && groundSteps.length > 0"
@@ -264,15 +265,15 @@ const inputs = computed(
         <FieldDrawing :shot="shot" :place="place" />
       </div>
       <footer class="next">
-        <button v-if="next" class="btn lead" @click="go(next.shotId)">
+        <ElButton v-if="next" class="btn lead" @click="go(next.shotId)">
           {{ shot.done ? tr('doneNext') : tr('next') }}: {{ nameOf(next.shotId) }}
-        </button>
+        </ElButton>
         <p v-else class="quiet">{{ tr('everyShotOfTheDay') }}</p>
         <p v-if="after" class="quiet">{{ tr('afterThatNameOf', { nameOf: nameOf(after.shotId) }) }}</p>
-        <button class="btn chance" @click="beginChance">{{ tr('chanceShot') }}</button>
-        <button class="btn" @click="changing = true">{{ tr('dayChanged') }}</button>
-        <button class="btn" @click="leaving = true">{{ tr('leaveLocation') }}</button>
-        <button class="btn" @click="simulating = true">{{ tr('simulatedAircraft') }}</button>
+        <ElButton class="btn chance" @click="beginChance">{{ tr('chanceShot') }}</ElButton>
+        <ElButton class="btn" @click="changing = true">{{ tr('dayChanged') }}</ElButton>
+        <ElButton class="btn" @click="leaving = true">{{ tr('leaveLocation') }}</ElButton>
+        <ElButton class="btn" @click="simulating = true">{{ tr('simulatedAircraft') }}</ElButton>
       </footer>
       <SimulatedSheet v-if="simulating" :places="day.places.value" @close="simulating = false" />
       <LeavingSheet

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { GroundStep } from '@core/field';
 import { ref, watch } from 'vue';
 import { useMessages } from '../../composables/useMessages';
@@ -38,7 +39,7 @@ const tick = (what: GroundStep['what']): void => {
         </button>
       </li>
     </ul>
-    <button class="btn" @click="$emit('close')">{{ tr('hideList') }}</button>
+    <ElButton class="btn" @click="$emit('close')">{{ tr('hideList') }}</ElButton>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { computed, ref } from 'vue';
 import { choices, OUTCOME_WORDS, PACK_STATE_WORDS, write } from '../../format';
 import { useDerivedFilm } from '../../stores/derived-film';
@@ -73,8 +74,8 @@ const enter = (): void => {
       {{ tr('doNotFlyOrCharge') }}
     </p>
     <div class="row">
-      <button class="btn lead" type="submit">{{ tr('logFlight') }}</button>
-      <button class="btn" type="button" @click="emit('cancel')">{{ tr('stillFlying') }}</button>
+      <ElButton class="btn lead" native-type="submit">{{ tr('logFlight') }}</ElButton>
+      <ElButton class="btn" @click="emit('cancel')">{{ tr('stillFlying') }}</ElButton>
     </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
   </form>

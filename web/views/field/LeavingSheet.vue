@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { missingAt } from '@core/field';
 import { computed } from 'vue';
 import { useMessages } from '../../composables/useMessages';
@@ -49,9 +50,9 @@ const possible = computed(() => missing.value.filter((m) => m.lightFromMs !== nu
       </p>
       <ul>
         <li v-for="m in missing" :key="m.shotId" :class="{ open: possible.includes(m) }">
-          <button class="btn" @click="emit('go', m.shotId)">
+          <ElButton class="btn" @click="emit('go', m.shotId)">
             {{ m.shot?.number }} {{ m.shot?.facts.shot.title || tr('untitled') }}
-          </button>
+          </ElButton>
           <span class="quiet">{{ m.shot ? PRIORITY_WORDS[m.shot.facts.shot.priority] : '' }}</span>
           <p>
             {{ text(m.say)
@@ -66,10 +67,10 @@ const possible = computed(() => missing.value.filter((m) => m.lightFromMs !== nu
       {{ tr('theListForLeavingIs') }} <RouterLink :to="{ name: 'checks' }">{{ tr('checks') }}</RouterLink>.
     </p>
     <div class="acts">
-      <button class="btn lead" @click="emit('leave')">
+      <ElButton class="btn lead" @click="emit('leave')">
         {{ nextLocation ? tr('goOnToNextLocation', { nextLocation }) : tr('endTheDay') }}
-      </button>
-      <button class="btn" @click="emit('close')">{{ tr('stayHere') }}</button>
+      </ElButton>
+      <ElButton class="btn" @click="emit('close')">{{ tr('stayHere') }}</ElButton>
     </div>
   </DialogBox>
 </template>

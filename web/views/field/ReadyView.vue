@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { computed } from 'vue';
 import { apertureText, choices, shutterText, SKY_WORDS } from '../../format';
 import { filterNameOf } from '../../format/names';
@@ -48,9 +49,9 @@ const LEAST_MIN = 5;
         <p v-if="coordinates" class="big">{{ coordinates }}</p>
         <p v-else class="fault">{{ tr('whereAreYou') }}</p>
         <div class="row">
-          <button class="btn" :disabled="locating" @click="locate">
+          <ElButton class="btn" :disabled="locating" @click="locate">
             {{ locating ? tr('findingPosition') : tr('useMyPosition') }}
-          </button>
+          </ElButton>
         </div>
         <TextField
           :label="tr('coordinates')"
@@ -158,7 +159,7 @@ const LEAST_MIN = 5;
       </section>
     </div>
     <footer>
-      <button class="btn lead" :disabled="!location" @click="chance">{{ tr('chanceShot') }}</button>
+      <ElButton class="btn lead" :disabled="!location" @click="chance">{{ tr('chanceShot') }}</ElButton>
       <span v-if="!location" class="quiet">{{ tr('sayWhereFirst') }}</span>
     </footer>
   </main>

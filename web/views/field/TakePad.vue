@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import {
   TAKE_RATINGS,
   TAKE_REASONS,
@@ -58,16 +59,16 @@ const judge = (rating: TakeRating): void => {
         takes.length < wanted ? ` ${tr('ofWanted', { wanted })}` : ''
       }}<span class="quiet">, {{ good === 0 ? tr('noneGoodYet') : tr('goodGood', { good }) }}</span>
     </p>
-    <button
+    <ElButton
       class="btn big rec"
       :class="{ on: recording }"
       :aria-pressed="recording"
       @click="recording = !recording"
     >
       {{ recording ? tr('recording') : tr('recording2') }}
-    </button>
+    </ElButton>
     <div class="rate">
-      <button
+      <ElButton
         v-for="r in TAKE_RATINGS"
         :key="r"
         class="btn big"
@@ -76,7 +77,7 @@ const judge = (rating: TakeRating): void => {
         @click="judge(r)"
       >
         {{ RATING_WORDS[r] }}
-      </button>
+      </ElButton>
     </div>
     <ul v-if="takes.length > 0" class="list" :aria-label="tr('takesSoFar')">
       <li v-for="(t, i) in takes" :key="t.id">
@@ -84,7 +85,7 @@ const judge = (rating: TakeRating): void => {
         <span class="rated" :class="t.rating">{{ inSentence(RATING_WORDS[t.rating]) }}</span>
         <span class="quiet">{{ clockText(t.utcMs, zone) }}{{ t.reversed ? tr('reversed') : '' }}</span>
         <span v-if="t.rating !== 'good'" class="why"
-          ><button
+          ><ElButton
             v-for="r in TAKE_REASONS"
             :key="r"
             class="btn"
@@ -93,7 +94,7 @@ const judge = (rating: TakeRating): void => {
             @click="emit('because', t.id, t.reason === r ? null : r)"
           >
             {{ REASON_WORDS[r] }}
-          </button></span
+          </ElButton></span
         >
         <span v-if="t.clip && opened !== t.id" class="quiet">{{ t.clip }}</span>
         <span v-if="t.notes && opened !== t.id" class="note" dir="auto">{{ t.notes }}</span>
@@ -120,21 +121,21 @@ const judge = (rating: TakeRating): void => {
           @keep="(recorded) => emit('speak', t.id, recorded)"
           @remove="(id) => emit('unspeak', id)"
         />
-        <button
+        <ElButton
           class="btn bare"
           :aria-expanded="opened === t.id"
           :aria-label="tr('clipAndNoteOfTake', { value: i + 1 })"
           @click="opened = opened === t.id ? '' : t.id"
         >
           {{ tr('note') }}
-        </button>
-        <button
+        </ElButton>
+        <ElButton
           class="btn bare"
           :aria-label="tr('deleteTakeValue', { value: i + 1 })"
           @click="emit('remove', t.id)"
         >
           {{ tr('delete') }}
-        </button>
+        </ElButton>
       </li>
     </ul>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { VOICE_LIMIT_S, type VoiceNote } from '@core/model';
 import { ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
@@ -51,7 +52,7 @@ const press = (): void => {
 
 <template>
   <div class="voice">
-    <button
+    <ElButton
       v-if="able"
       class="btn"
       :class="{ on: state === 'recording' }"
@@ -66,14 +67,14 @@ const press = (): void => {
             ? tr('allowMicrophone')
             : tr('recordVoiceNote')
       }}
-    </button>
+    </ElButton>
     <span v-if="state === 'refused'" role="status">{{ tr('microphoneRefused') }}</span>
     <ul v-if="notes.length > 0" :aria-label="tr('voiceNotes')">
       <li v-for="n in notes" :key="n.id">
-        <button class="btn" :aria-pressed="playing === n.id" @click="play(n)">
+        <ElButton class="btn" :aria-pressed="playing === n.id" @click="play(n)">
           {{ playing === n.id ? tr('stop') : tr('play') }} <Fig :value="n.seconds" quantity="seconds" />
-        </button>
-        <button class="btn bare" @click="emit('remove', n.id)">{{ tr('deleteVoiceNote') }}</button>
+        </ElButton>
+        <ElButton class="btn bare" @click="emit('remove', n.id)">{{ tr('deleteVoiceNote') }}</ElButton>
         <span v-if="unheard === n.id" role="status">{{ tr('thisBrowserCannotPlay') }}</span>
       </li>
     </ul>

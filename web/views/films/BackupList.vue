@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { onMounted, ref } from 'vue';
 import { counted, whenText } from '../../format';
 import DataTable from '../../parts/DataTable.vue';
@@ -89,7 +90,7 @@ const restoreAll = (b: BackupSummary): Promise<void> =>
   <div class="list">
     <p class="quiet">
       {{ tr('copiesOfEverythingEachOpened') }}
-      <button class="btn" :disabled="busy !== ''" @click="make">{{ tr('backUpNow') }}</button>
+      <ElButton class="btn" :disabled="busy !== ''" @click="make">{{ tr('backUpNow') }}</ElButton>
     </p>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <p role="status" :class="{ sr: done === '' }">{{ done }}</p>
@@ -109,26 +110,26 @@ const restoreAll = (b: BackupSummary): Promise<void> =>
         <template #films="{ row }">
           <div v-for="f in row.films" :key="f.id" class="film">
             <span dir="auto">{{ f.name }}, {{ counted(f.shots, 'shot') }}</span>
-            <button class="btn" :disabled="busy !== ''" @click="restoreFilm(row, f)">
+            <ElButton class="btn" :disabled="busy !== ''" @click="restoreFilm(row, f)">
               {{ tr('restoreBeside') }}<span class="sr">{{ ` ${f.name}` }}</span>
-            </button>
+            </ElButton>
           </div>
         </template>
         <template #restore="{ row }">
-          <button
+          <ElButton
             v-if="row.sound && confirming !== row.name"
             class="btn"
             :disabled="busy !== ''"
             @click="confirming = row.name"
           >
             {{ tr('restoreAll') }}
-          </button>
+          </ElButton>
           <template v-else-if="confirming === row.name">
             <span class="fault">{{ tr('everythingGoesBackToThat') }}</span>
-            <button class="btn" :disabled="busy !== ''" @click="restoreAll(row)">
+            <ElButton class="btn" :disabled="busy !== ''" @click="restoreAll(row)">
               {{ tr('restoreAtTheNextStart') }}
-            </button>
-            <button class="btn" @click="confirming = ''">{{ tr('keepTodays') }}</button>
+            </ElButton>
+            <ElButton class="btn" @click="confirming = ''">{{ tr('keepTodays') }}</ElButton>
           </template>
         </template>
       </DataTable>

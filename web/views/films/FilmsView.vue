@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import 'element-plus/es/components/progress/style/css';
 import { ElProgress } from 'element-plus';
 import { defineAsyncComponent, onMounted, ref } from 'vue';
@@ -86,12 +87,12 @@ const when = (iso: string): string => whenText(Date.parse(iso));
         >{{ tr('openAFilmFile')
         }}<input type="file" accept="application/json,application/zip,.json,.zip" @change="chosen"
       /></label>
-      <button class="btn" :title="tr('leaveHomeWithoutAPlan')" @click="ready">
+      <ElButton class="btn" :title="tr('leaveHomeWithoutAPlan')" @click="ready">
         {{ tr('readyForChance') }}
-      </button>
-      <button class="btn" :title="tr('aFreshCopyOfThe')" @click="openDemo">
+      </ElButton>
+      <ElButton class="btn" :title="tr('aFreshCopyOfThe')" @click="openDemo">
         {{ tr('openTheDemoFilm') }}
-      </button>
+      </ElButton>
     </div>
     <div v-if="opening" class="opening" role="status">
       <span>{{
@@ -104,7 +105,7 @@ const when = (iso: string): string => whenText(Date.parse(iso));
         :show-text="false"
         :aria-label="tr('openAFilmFile')"
       />
-      <button class="btn" @click="cancel">{{ tr('cancel') }}</button>
+      <ElButton class="btn" @click="cancel">{{ tr('cancel') }}</ElButton>
     </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <p v-if="offline" class="away" role="status">
@@ -125,13 +126,13 @@ const when = (iso: string): string => whenText(Date.parse(iso));
         <a v-if="!offline" class="btn" :href="`/api/films/${f.id}/file.zip`" download>{{
           tr('saveAsFile')
         }}</a>
-        <button v-if="!offline && going?.id !== f.id" class="btn" @click="going = f">
+        <ElButton v-if="!offline && going?.id !== f.id" class="btn" @click="going = f">
           {{ tr('delete') }}
-        </button>
+        </ElButton>
         <template v-else-if="!offline"
           ><span class="fault">{{ tr('goneForGoodWithAll') }}</span
-          ><button class="btn" @click="remove(f)">{{ tr('yesDelete') }}</button
-          ><button class="btn" @click="going = null">{{ tr('keep') }}</button></template
+          ><ElButton class="btn" @click="remove(f)">{{ tr('yesDelete') }}</ElButton
+          ><ElButton class="btn" @click="going = null">{{ tr('keep') }}</ElButton></template
         >
       </li>
     </ul>

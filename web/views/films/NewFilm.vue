@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import {
   AIRCRAFT_CLASSES,
   type Experience,
@@ -200,7 +201,7 @@ const make = async (): Promise<void> => {
         :hint="tr('decimalOrDegreesMinutesSeconds')"
         :save="setWhere"
       />
-      <button class="btn lead" type="submit">{{ tr('createFilm') }}</button>
+      <ElButton class="btn lead" native-type="submit">{{ tr('createFilm') }}</ElButton>
     </div>
   </form>
 </template>

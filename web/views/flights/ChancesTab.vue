@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { riskDay } from '@core/risk';
 import 'element-plus/es/components/progress/style/css';
 import { ElProgress } from 'element-plus';
@@ -249,9 +250,9 @@ const missing = computed(
     <template v-else-if="busy">
       <p class="quiet" role="status">{{ tr('throwingTheDice') }}</p>
       <ElProgress :percentage="thrown" :aria-label="tr('throwingTheDice')" />
-      <button class="btn end" @click="cancel">{{ tr('cancel') }}</button>
+      <ElButton class="btn end" @click="cancel">{{ tr('cancel') }}</ElButton>
     </template>
-    <button v-else class="btn end" @click="ask">{{ tr('throwTheDice') }}</button>
+    <ElButton v-else class="btn end" @click="ask">{{ tr('throwTheDice') }}</ElButton>
   </div>
 </template>
 

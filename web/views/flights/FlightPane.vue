@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { messageKey } from '@core/messages';
 import { explainFlight, explainSupply, windHoldsUntil } from '@core/day';
 import { clockText } from '@core/time';
@@ -150,10 +151,10 @@ const onWay = computed(() => {
       </p>
     </template>
     <p v-else class="fault">{{ tr('itsPackIsNotAlong') }}</p>
-    <button class="btn bare open" :aria-expanded="opened" @click="opened = !opened">
+    <ElButton class="btn bare open" :aria-expanded="opened" @click="opened = !opened">
       {{ tr('takes') }} <Fig :value="row.flight.usedWh" quantity="wattHours" /> {{ tr('of') }}
       <Fig :value="row.flight.supply.usableWh" quantity="wattHours" /> {{ tr('itMay') }}
-    </button>
+    </ElButton>
     <SumSheet v-for="s in sums" :key="messageKey(s.label)" :sum="s" class="sum" @close="opened = false" />
     <ol class="stops">
       <li v-for="s in stops" :key="s.shotId" :class="{ picked: s.shotId === selection.shotId }">
@@ -164,7 +165,7 @@ const onWay = computed(() => {
           <span v-if="s.shotId === onWay" class="way">{{ tr('onTheWayHome') }}</span>
         </button>
         <Fig :value="s.wattHours" quantity="wattHours" />
-        <button
+        <ElButton
           class="btn pin"
           :aria-pressed="s.pinned"
           :aria-label="tr('pinTitleToThisFlight', { title: s.shot?.facts.shot.title || tr('theShot') })"
@@ -172,7 +173,7 @@ const onWay = computed(() => {
           @click="acts.pin(row, s.shotId)"
         >
           {{ s.pinned ? tr('pinned') : tr('pin') }}
-        </button>
+        </ElButton>
       </li>
     </ol>
     <div v-if="shot" class="turn">
@@ -209,22 +210,22 @@ const onWay = computed(() => {
       />
     </div>
     <p class="do">
-      <button class="btn" :title="tr('flyItBeforeTheFlight')" @click="acts.swap(row, -1)">
-        {{ tr('earlier') }}</button><button
+      <ElButton class="btn" :title="tr('flyItBeforeTheFlight')" @click="acts.swap(row, -1)">
+        {{ tr('earlier') }}</ElButton><ElButton
         class="btn"
         :title="tr('flyItAfterTheNext')"
         @click="acts.swap(row, 1)"
       >
         {{ tr('later') }}
-      </button>
-      <button class="btn" :aria-pressed="row.flight.locked" @click="acts.lock(row)">
-        {{ row.flight.locked ? tr('unlock') : tr('lock') }}</button><button
+      </ElButton>
+      <ElButton class="btn" :aria-pressed="row.flight.locked" @click="acts.lock(row)">
+        {{ row.flight.locked ? tr('unlock') : tr('lock') }}</ElButton><ElButton
         class="btn lead"
         :title="tr('enterWhatThePackShowed')"
         @click="emit('log')"
       >
         {{ tr('logIt') }}
-      </button>
+      </ElButton>
     </p>
   </aside>
   <aside v-else class="flight quiet">{{ tr('nothingFliesOnThisDay') }}</aside>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { clockText, localToUtc, minutesOf } from '@core/time';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { counted, dateText } from '../../format';
@@ -141,28 +142,28 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
     <div v-else-if="tab === 'flights'" class="cols">
       <div class="main">
         <div class="do no-print">
-          <button
+          <ElButton
             class="btn lead"
             :title="tr('whichShotsOnWhichPack')"
             :disabled="flights.busy"
             @click="plan"
           >
             {{ tr('planTheDay') }}
-          </button>
+          </ElButton>
           <label class="now" :title="tr('nothingIsLaunchedBeforeFor')"
             >{{ tr('from') }} <TimeField bare clearable :label="tr('planFrom')" :value="now" :save="setNow"
           /></label>
-          <button class="btn" :title="tr('keepThisPlanToCompare')" @click="aside.put(day.date.value)">
+          <ElButton class="btn" :title="tr('keepThisPlanToCompare')" @click="aside.put(day.date.value)">
             {{ tr('keepForComparison') }}
-          </button>
-          <button
+          </ElButton>
+          <ElButton
             class="btn"
             :disabled="!laid"
             :title="tr('letShotsFallOntoPacks')"
             @click="edits.release(flights.placeIds(day.date.value))"
           >
             {{ tr('revertToListOrder') }}
-          </button>
+          </ElButton>
           <SwitchField
             :label="tr('twoPilots')"
             :value="store.film?.preferences.flyAtOnce ?? false"
@@ -175,7 +176,7 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
             :save="(v) => set({ holdBackSpare: v })"
             :hint="tr('onePackOfEachAircraft')"
           />
-          <button
+          <ElButton
             class="btn bare"
             :title="
               day.scale.value === 'energy'
@@ -185,7 +186,7 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
             @click="day.scale.value = day.scale.value === 'energy' ? 'minutes' : 'energy'"
           >
             {{ day.scale.value === 'energy' ? tr('lengthsInEnergy') : tr('lengthsInMinutes') }}
-          </button>
+          </ElButton>
         </div>
         <ProposalPane :day="day" />
         <RailPane :day="day" :acts="acts" />

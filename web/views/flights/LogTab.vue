@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { landedMs, logFlight, plannedFigures, plannedShares } from '@core/day';
 import type { Entity } from '@core/model';
 import { calibrationOf } from '@core/energy';
@@ -315,7 +316,7 @@ const against = ({ ratio, outlier }: (typeof log.value)[number]): string => {
       </fieldset>
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
       <p class="do">
-        <button class="btn lead" @click="enter">{{ tr('logFlightUpper') }}</button>
+        <ElButton class="btn lead" @click="enter">{{ tr('logFlightUpper') }}</ElButton>
         <span class="faint">{{ tr('aShotThatIsDone') }}</span>
       </p>
     </section>
@@ -346,14 +347,14 @@ const against = ({ ratio, outlier }: (typeof log.value)[number]): string => {
         <template #took="{ row: c }"><Fig :value="c.usedWh" quantity="wattHours" /></template>
         <template #against="{ row: c }">{{ against(c) }}</template>
         <template #delete="{ row: c }">
-          <button
+          <ElButton
             v-if="c.entry"
             class="btn bare"
             :aria-label="tr('deleteTheEntryOfDate', { date: c.date, pack: c.pack })"
             @click="c.entry && forget(c.entry)"
           >
             {{ tr('delete') }}
-          </button>
+          </ElButton>
         </template>
       </DataTable>
     </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { CardFacts } from '@core/day';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
@@ -51,7 +52,7 @@ const take = (cardPolicy: keyof typeof WORDS) => prefer({ cardPolicy });
     >.
     <span v-for="p in better" :key="p.policy">
       {{ tr('sayWouldMakeIt', { say: p.say }) }} <Fig :value="p.aboardS / 60" quantity="minutes" />.
-      <button v-if="p.enough" class="btn" @click="take(p.policy)">{{ p.say }}</button><span
+      <ElButton v-if="p.enough" class="btn" @click="take(p.policy)">{{ p.say }}</ElButton><span
         v-else
         class="quiet"
         >{{

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { weighFlights, type FlightsWeighed } from '@core/proposals';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
@@ -91,7 +92,7 @@ const bound = computed(() => {
     <p v-if="flights.failed" class="fault" role="alert">{{ flights.failed }}</p>
     <p v-if="flights.busy" role="status">
       {{ tr('planningProgress', { progress: flights.progress }) }}
-      <button class="btn" @click="flights.stop">{{ tr('stopKeepTheBestSo') }}</button>
+      <ElButton class="btn" @click="flights.stop">{{ tr('stopKeepTheBestSo') }}</ElButton>
     </p>
     <DataTable
       v-if="lines.length > 1"
@@ -136,14 +137,14 @@ const bound = computed(() => {
         }}
       </p>
       <p class="do">
-        <button class="btn lead" :title="'Enter'" @click="flights.take">
-          {{ flights.refused.size > 0 ? tr('applyWhatIsTicked') : tr('applyPlan') }}</button><button
+        <ElButton class="btn lead" :title="'Enter'" @click="flights.take">
+          {{ flights.refused.size > 0 ? tr('applyWhatIsTicked') : tr('applyPlan') }}</ElButton><ElButton
           class="btn"
           :title="tr('esc')"
           @click="flights.drop"
         >
           {{ tr('discardPlan') }}
-        </button>
+        </ElButton>
         <span class="faint"
           >{{ bound }}
           <template v-if="rows.some((r) => r.turned > 0)">{{ tr('flownTheOtherWayRound') }}</template></span
@@ -151,12 +152,12 @@ const bound = computed(() => {
       </p>
     </template>
     <p v-if="aside.kept && !flights.proposal && !flights.busy" class="do">
-      <button class="btn" @click="aside.bringBack">{{ tr('restoreTheKeptPlan') }}</button><button
+      <ElButton class="btn" @click="aside.bringBack">{{ tr('restoreTheKeptPlan') }}</ElButton><ElButton
         class="btn bare"
         @click="aside.forget"
       >
         {{ tr('dropTheKeptPlan') }}
-      </button>
+      </ElButton>
     </p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { useMessages } from '../../composables/useMessages';
 import { cureSteps } from '@core/proposals';
 import { FilmDeriver } from '@core/film';
@@ -100,7 +101,7 @@ defineExpose({ apply });
           >
         </button>
         <p v-if="r.shotId === picked?.shotId" class="cures">
-          <button
+          <ElButton
             v-for="(c, i) in cures"
             :key="messageKey(c.say)"
             class="btn"
@@ -108,7 +109,7 @@ defineExpose({ apply });
             @click="apply(i)"
           >
             <span class="unit">{{ i + 1 }}</span> {{ text(c.say) }}
-          </button>
+          </ElButton>
           <span v-if="!looked" class="faint" role="status">{{ tr('tryingWhatWouldHelp') }}</span>
           <span v-else-if="cures.length === 0" class="faint">{{ tr('nothingSmallWouldBringIt') }}</span>
         </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import 'element-plus/es/components/progress/style/css';
 import { ElProgress } from 'element-plus';
 import type { FootageLine } from '@core/handover';
@@ -68,9 +69,9 @@ const doing = computed(() => {
     <header>
       <h2 id="card-title">{{ tr('cardToShots') }}</h2>
       <span class="acts">
-        <button v-if="simulated.possible.value" class="btn" @click="readMade(simulated.make)">
+        <ElButton v-if="simulated.possible.value" class="btn" @click="readMade(simulated.make)">
           {{ tr('simulatedCard') }}
-        </button>
+        </ElButton>
         <label class="btn file"
           >{{ tr('chooseTheCardsFolder') }}<input type="file" webkitdirectory multiple @change="choose"
         /></label>
@@ -90,12 +91,12 @@ const doing = computed(() => {
         :aria-label="doing"
       />
       <span>{{ doing }}</span>
-      <button class="btn" @click="cancel">{{ tr('cancel') }}</button>
+      <ElButton class="btn" @click="cancel">{{ tr('cancel') }}</ElButton>
     </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <p v-if="applied" class="named">
       <span role="status">{{ tr('takesAreNamed') }}</span>
-      <button class="btn" @click="applied = false">{{ tr('showTheMatch') }}</button>
+      <ElButton class="btn" @click="applied = false">{{ tr('showTheMatch') }}</ElButton>
     </p>
     <template v-else-if="match && rows.length > 0">
       <p role="status">
@@ -145,9 +146,9 @@ const doing = computed(() => {
       <p v-for="t in missing" :key="t.id" class="why">
         {{ tr('noClipForNameOf', { nameOf: nameOf(t.id) }) }}
       </p>
-      <button class="btn lead" :disabled="work !== null || rows.every((r) => !r.takeId)" @click="apply">
+      <ElButton class="btn lead" :disabled="work !== null || rows.every((r) => !r.takeId)" @click="apply">
         {{ tr('nameTheTakes') }}
-      </button>
+      </ElButton>
     </template>
     <p v-else-if="clips && !work" role="status">{{ tr('noClipInThereMP4') }}</p>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import 'element-plus/es/components/progress/style/css';
 import { lifeOf } from '@core/cards';
 import { proxy, wrap } from 'comlink';
@@ -139,17 +140,17 @@ const enter = (): void => {
       <p v-if="original.length > 0 || copy.length > 0">
         {{ tr('foldersChosen', { card: folderOf(original) || '–', copy: folderOf(copy) || '–' }) }}
       </p>
-      <button
+      <ElButton
         v-if="share === null"
         class="btn lead"
         :disabled="original.length === 0 || copy.length === 0"
         @click="compare"
       >
         {{ tr('compareCopy') }}
-      </button>
+      </ElButton>
       <div v-else class="progress" role="status">
         <ElProgress :percentage="Math.round(share * 100)" :aria-label="tr('compareCopy')" />
-        <button class="btn" @click="stop">{{ tr('cancel') }}</button>
+        <ElButton class="btn" @click="stop">{{ tr('cancel') }}</ElButton>
       </div>
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
       <template v-if="result">
@@ -170,9 +171,9 @@ const enter = (): void => {
           <li v-if="wrong.length > 30">{{ tr('andRestMore', { rest: wrong.length - 30 }) }}</li>
         </ul>
         <p v-if="again" class="care">{{ tr('folderWasEntered') }}</p>
-        <button v-else-if="result.proved" class="btn lead" @click="enter">
+        <ElButton v-else-if="result.proved" class="btn lead" @click="enter">
           {{ tr('enterCopy', { wanted }) }}
-        </button>
+        </ElButton>
       </template>
     </template>
   </section>

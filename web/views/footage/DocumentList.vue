@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { computed, ref } from 'vue';
 import { saveFile } from '../../composables/save-file';
 import { language, LANGUAGES, type Language } from '../../language';
@@ -74,12 +75,12 @@ const save = async (file: string): Promise<void> => {
           ><b>{{ d.name }}</b
           ><span class="quiet">{{ d.tells }}</span></span
         >
-        <button v-if="making?.file === d.file" class="btn" @click="making.stop.abort()">
+        <ElButton v-if="making?.file === d.file" class="btn" @click="making.stop.abort()">
           {{ tr('cancel') }}<span class="sr">{{ ` ${d.name}` }}</span>
-        </button>
-        <button v-else class="btn" :aria-label="tr('saveName', { name: d.name })" @click="save(d.file)">
+        </ElButton>
+        <ElButton v-else class="btn" :aria-label="tr('saveName', { name: d.name })" @click="save(d.file)">
           {{ tr('save') }}
-        </button>
+        </ElButton>
         <i v-if="making?.file === d.file" class="busy" />
       </div>
     </div>

@@ -7,6 +7,8 @@ import { computed, ref } from 'vue';
 import { useDeferred } from '../../composables/deferred';
 import { readTakeLog } from '../../exchange/take-log';
 import { counted, RATING_WORDS, REASON_WORDS } from '../../format';
+import DataTable from '../../parts/DataTable.vue';
+import type { TableColumn } from '../../parts/table-column';
 import Fig from '../../parts/Fig.vue';
 import TextField from '../../parts/TextField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
@@ -46,6 +48,12 @@ const stateOf = (l: FootageLine): string => {
   return l.status === 'done' ? tr('loggedNoTakeNoted') : tr('notFlown');
 };
 const takes = computed(() => lines.value.reduce((n, l) => n + l.flown.length, 0));
+const COLUMNS = computed<TableColumn[]>(() => [
+  { key: 'cut', label: tr('cut'), width: 56, figure: true },
+  { key: 'shot', label: tr('shot'), minWidth: 140 },
+  { key: 'inTheCut', label: tr('inTheCut'), width: 90, figure: true, wideOnly: true },
+  { key: 'takes', label: tr('takesAndClips'), minWidth: 220 },
+]);
 const fault = ref('');
 /** The log of a page that was taken along: what is new in it becomes takes, as one step. */
 const bringIn = async (event: Event): Promise<void> => {
@@ -101,51 +109,45 @@ const bringIn = async (event: Event): Promise<void> => {
           {{ tr('noShotYetWhatIs') }}
         </p>
         <CoverageBoard v-else-if="coverage && shownAs === 'board'" :coverage="coverage" />
-        <table v-else-if="lines.length > 0">
-          <thead>
-            <tr>
-              <th scope="col" class="n">{{ tr('cut') }}</th>
-              <th scope="col">{{ tr('shot') }}</th>
-              <th scope="col" class="n">{{ tr('inTheCut') }}</th>
-              <th scope="col">{{ tr('takesAndClips') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="l in lines" :key="l.id" :class="{ kept: l.flown.some((t) => t.rating === 'good') }">
-              <td class="n">{{ l.cut }}</td>
-              <th scope="row">
-                <b>{{ l.number }}</b> <span dir="auto">{{ l.title || tr('untitled') }}</span>
-              </th>
-              <td class="n"><Fig :value="l.timelineS" quantity="seconds" /></td>
-              <td>
-                <span v-if="l.flown.length === 0 || stateOf(l) !== 'kept'" class="quiet state">{{
-                  stateOf(l)
-                }}</span>
-                <div v-for="(t, i) in l.flown" :key="t.id" class="take">
-                  <span class="which"
-                    ><b>{{ i + 1 }}</b> {{ clockText(t.utcMs, l.zone) }} {{ RATING_WORDS[t.rating]
-                    }}{{ t.reversed ? tr('reversed') : ''
-                    }}{{ t.reason ? `, ${REASON_WORDS[t.reason]}` : '' }}</span
-                  >
-                  <TextField
-                    :label="tr('clipOfTakeValueOf', { value: i + 1, number: l.number })"
-                    :value="t.clip"
-                    bare
-                    :placeholder="tr('clipNameOnTheCard')"
-                    :save="(clip) => store.edit('take', t.id, { clip }, tr('clipName'))"
-                  />
-                  <TextField
-                    :label="tr('notesOnTakeValueOf', { value: i + 1, number: l.number })"
-                    :value="t.notes"
-                    bare
-                    :placeholder="tr('notesForTheEdit')"
-                    :save="(notes) => store.edit('take', t.id, { notes }, tr('takeNotes'))"
-                  />
-                </div>
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <DataTable
+          v-else-if="lines.length > 0"
+          :rows="lines"
+          :columns="COLUMNS"
+          :key-of="(l) => l.id"
+          :class-of="(l) => (stateOf(l) === 'kept' ? 'kept' : '')"
+        >
+          <template #cut="{ row: l }">{{ l.cut }}</template>
+          <template #shot="{ row: l }"
+            ><b>{{ l.number }}</b> <span dir="auto">{{ l.title || tr('untitled') }}</span></template
+          >
+          <template #inTheCut="{ row: l }"><Fig :value="l.timelineS" quantity="seconds" /></template>
+          <template #takes="{ row: l }">
+            <span v-if="l.flown.length === 0 || stateOf(l) !== 'kept'" class="quiet state">{{
+              stateOf(l)
+            }}</span>
+            <div v-for="(t, i) in l.flown" :key="t.id" class="take">
+              <span class="which"
+                ><b>{{ i + 1 }}</b> {{ clockText(t.utcMs, l.zone) }} {{ RATING_WORDS[t.rating]
+                }}{{ t.reversed ? tr('reversed') : ''
+                }}{{ t.reason ? `, ${REASON_WORDS[t.reason]}` : '' }}</span
+              >
+              <TextField
+                :label="tr('clipOfTakeValueOf', { value: i + 1, number: l.number })"
+                :value="t.clip"
+                bare
+                :placeholder="tr('clipNameOnTheCard')"
+                :save="(clip) => store.edit('take', t.id, { clip }, tr('clipName'))"
+              />
+              <TextField
+                :label="tr('notesOnTakeValueOf', { value: i + 1, number: l.number })"
+                :value="t.notes"
+                bare
+                :placeholder="tr('notesForTheEdit')"
+                :save="(notes) => store.edit('take', t.id, { notes }, tr('takeNotes'))"
+              />
+            </div>
+          </template>
+        </DataTable>
       </section>
     </div>
   </main>
@@ -179,28 +181,8 @@ header {
   align-items: baseline;
   gap: 4px 16px;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-  margin-top: 8px;
-}
-th,
-td {
-  text-align: start;
+:deep(td) {
   vertical-align: top;
-  font-weight: 400;
-  padding: 6px 12px 6px 0;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  color: var(--chalk-2);
-  font-size: 13px;
-  border-top: 0;
-  white-space: nowrap;
-}
-.n {
-  text-align: end;
-  white-space: nowrap;
 }
 .state {
   display: block;

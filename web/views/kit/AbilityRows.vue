@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { phrase } from '../../format';
 import type { Entity, HandlingName } from '@core/model';
 import { AIDS } from '@core/aids';
@@ -111,7 +112,7 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
   <section class="aids" :aria-label="tr('whatItCanFlyBy')">
     <h3>{{ tr('fliesByItself') }}</h3>
     <div v-for="a in AIDS" :key="a.kind" class="aid">
-      <button
+      <ElButton
         class="btn"
         :class="{ on: abilityOf(a.kind) }"
         :aria-pressed="abilityOf(a.kind) !== undefined"
@@ -119,7 +120,7 @@ const setAbility = (kind: string, fields: Partial<Ability>) =>
         @click="toggle(a.kind)"
       >
         {{ phrase(a.name) }}
-      </button>
+      </ElButton>
       <template v-if="abilityOf(a.kind)">
         <NumberField
           help="ability.maxSpeedMs"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { computed, ref } from 'vue';
 import { newCamera } from '@core/model';
 import { airframeFaults, powerModel } from '@core/energy';
@@ -69,7 +70,7 @@ const removeCamera = (index: number): void => {
 <template>
   <section class="craft">
     <nav :aria-label="tr('aircraft')">
-      <button class="btn lead" @click="fresh">{{ tr('newAircraft') }}</button>
+      <ElButton class="btn lead" @click="fresh">{{ tr('newAircraft') }}</ElButton>
       <button
         v-for="a in all"
         :key="a.id"
@@ -229,10 +230,10 @@ const removeCamera = (index: number): void => {
       <p class="quiet">
         {{ tr('hoversOn') }} <b><Fig :value="model?.hoverW ?? NaN" quantity="watts" /></b>
         {{ tr('atSeaLevelDragBASIS', { BASIS: BASIS[model?.basis ?? 'unknown'] }) }}
-        <button class="btn" @click="copy(picked)">{{ tr('copy') }}</button>
-        <button class="btn" @click="retire(picked)">
+        <ElButton class="btn" @click="copy(picked)">{{ tr('copy') }}</ElButton>
+        <ElButton class="btn" @click="retire(picked)">
           {{ picked.retired ? tr('useAgain') : tr('retire') }}
-        </button>
+        </ElButton>
       </p>
       <PaperRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
       <AbilityRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
@@ -244,7 +245,7 @@ const removeCamera = (index: number): void => {
         :save="(v) => setCamera(i, v)"
         @remove="removeCamera(i)"
       />
-      <button class="btn more" @click="addCamera">{{ tr('addACamera') }}</button>
+      <ElButton class="btn more" @click="addCamera">{{ tr('addACamera') }}</ElButton>
     </div>
   </section>
 </template>

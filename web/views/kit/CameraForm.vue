@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { type Entity, PROFILE_SCHOOLS, STILL_ASPECTS } from '@core/model';
 import { computed } from 'vue';
 import { readNumber } from '../../format';
@@ -220,9 +221,9 @@ const addMode = (): void => {
         :step="100"
         :save="(v) => setProfile(i, { isoCeiling: v })"
       />
-      <button class="btn" @click="set({ profiles: camera.profiles.filter((_, n) => n !== i) })">
+      <ElButton class="btn" @click="set({ profiles: camera.profiles.filter((_, n) => n !== i) })">
         {{ tr('removeProfile') }}
-      </button>
+      </ElButton>
     </div>
     <div v-for="(m, i) in camera.modes" :key="m.id" class="grid mode">
       <TextField
@@ -285,18 +286,18 @@ const addMode = (): void => {
         :step="0.1"
         :save="(v) => setMode(i, { losslessZoom: v })"
       />
-      <button
+      <ElButton
         class="btn"
         :disabled="camera.modes.length === 1"
         @click="set({ modes: camera.modes.filter((_, n) => n !== i) })"
       >
         {{ tr('removeMode') }}
-      </button>
+      </ElButton>
     </div>
     <p>
-      <button class="btn" @click="addMode">{{ tr('addAMode') }}</button>
-      <button class="btn" @click="addProfile">{{ tr('addAProfile') }}</button>
-      <button class="btn" :disabled="only" @click="$emit('remove')">{{ tr('removeCamera') }}</button>
+      <ElButton class="btn" @click="addMode">{{ tr('addAMode') }}</ElButton>
+      <ElButton class="btn" @click="addProfile">{{ tr('addAProfile') }}</ElButton>
+      <ElButton class="btn" :disabled="only" @click="$emit('remove')">{{ tr('removeCamera') }}</ElButton>
     </p>
   </section>
 </template>

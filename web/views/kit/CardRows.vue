@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -22,7 +23,7 @@ const fresh = (): void => {
 
 <template>
   <section>
-    <button class="btn lead" @click="fresh">{{ tr('newCard') }}</button>
+    <ElButton class="btn lead" @click="fresh">{{ tr('newCard') }}</ElButton>
     <p v-if="all.length === 0" class="quiet">{{ tr('noCardsYetWhatIs') }}</p>
     <ul>
       <KitRow

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -106,7 +107,7 @@ const freshDevice = (): void => {
 
 <template>
   <section>
-    <button class="btn lead" @click="freshCharger">{{ tr('newCharger') }}</button>
+    <ElButton class="btn lead" @click="freshCharger">{{ tr('newCharger') }}</ElButton>
     <p v-if="chargers.all.value.length === 0" class="quiet">
       {{ tr('noChargersYetWithThem') }}
     </p>
@@ -201,7 +202,7 @@ const freshDevice = (): void => {
       </KitRow>
     </ul>
     <h2>{{ tr('controllersPhonesGoggles') }}</h2>
-    <button class="btn" @click="freshDevice">{{ tr('newDevice') }}</button>
+    <ElButton class="btn" @click="freshDevice">{{ tr('newDevice') }}</ElButton>
     <ul>
       <KitRow
         v-for="d in devices.all.value"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
@@ -55,7 +56,7 @@ const stops = (f: Filter): string =>
 
 <template>
   <section>
-    <button class="btn lead" @click="fresh">{{ tr('newFilter') }}</button>
+    <ElButton class="btn lead" @click="fresh">{{ tr('newFilter') }}</ElButton>
     <p v-if="all.length === 0" class="quiet">
       {{ tr('noFiltersYetWithoutOne') }}
     </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { GearRole } from '@core/model';
 import { computed } from 'vue';
 import { choices } from '../../format';
@@ -52,7 +53,7 @@ const fresh = (): void => {
 
 <template>
   <section>
-    <button class="btn lead" @click="fresh">{{ tr('newThing') }}</button>
+    <ElButton class="btn lead" @click="fresh">{{ tr('newThing') }}</ElButton>
     <p v-if="all.length === 0" class="quiet">
       {{ tr('nothingYetReadersCablesA') }}
     </p>

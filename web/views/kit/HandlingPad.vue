@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { Handling, HandlingName } from '@core/model';
 import { AT_REST, curveAt, held, lagOf, type StickState } from '@core/sticks';
 import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef } from 'vue';
@@ -135,7 +136,7 @@ onBeforeUnmount(() => cancelAnimationFrame(frame));
   <section class="feel" :aria-label="tr('sticksDrawnAndFelt')">
     <h3>{{ tr('howItFeels') }}</h3>
     <div class="pick" role="group" :aria-label="tr('setting')">
-      <button
+      <ElButton
         v-for="n in NAMES"
         :key="n.id"
         class="btn"
@@ -146,7 +147,7 @@ onBeforeUnmount(() => cancelAnimationFrame(frame));
         "
       >
         {{ n.label }}
-      </button>
+      </ElButton>
     </div>
     <div class="parts">
       <figure>

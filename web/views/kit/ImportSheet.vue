@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { grouped } from '../../format';
 import { newRow, type Entity } from '@core/model';
 import { generateKeyBetween } from 'fractional-indexing';
@@ -246,7 +247,7 @@ const bringKit = (): void => {
           }
         "
       />
-      <button class="btn" @click="saveTable">{{ tr('saveAsATable') }}</button>
+      <ElButton class="btn" @click="saveTable">{{ tr('saveAsATable') }}</ElButton>
       <label class="btn"
         >{{ tr('bringInATableUpper')
         }}<input
@@ -257,7 +258,7 @@ const bringKit = (): void => {
           @change="open($event, 'table')"
       /></label>
       <span class="gap" />
-      <button class="btn" @click="saveKit">{{ tr('saveKitAndChecks') }}</button>
+      <ElButton class="btn" @click="saveKit">{{ tr('saveKitAndChecks') }}</ElButton>
       <label class="btn"
         >{{ tr('bringInAKitFile')
         }}<input
@@ -316,17 +317,17 @@ const bringKit = (): void => {
         </li>
       </ul>
       <p class="do">
-        <button
+        <ElButton
           class="btn lead"
           :disabled="counts.fault > 0 || counts.new + counts.change === 0"
           @click="bringTable"
         >
-          {{ tr('bringInNew', { new: counts.new + counts.change }) }}</button><button
+          {{ tr('bringInNew', { new: counts.new + counts.change }) }}</ElButton><ElButton
           class="btn"
           @click="clear"
         >
           {{ tr('cancel') }}
-        </button>
+        </ElButton>
       </p>
     </div>
     <div v-if="kit" class="look" role="status">
@@ -351,17 +352,17 @@ const bringKit = (): void => {
         </li>
       </ul>
       <p class="do">
-        <button
+        <ElButton
           class="btn lead"
           :disabled="kit.faults.length > 0 || kit.changes.length === 0"
           @click="bringKit"
         >
-          {{ tr('bringInChanges', { changes: kit.changes.length }) }}</button><button
+          {{ tr('bringInChanges', { changes: kit.changes.length }) }}</ElButton><ElButton
           class="btn"
           @click="clear"
         >
           {{ tr('cancel') }}
-        </button>
+        </ElButton>
       </p>
     </div>
     <p class="faint">

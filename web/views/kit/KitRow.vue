@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import SwitchField from '../../parts/SwitchField.vue';
 import { tr } from './messages';
 
@@ -20,15 +21,15 @@ defineEmits<{ copy: []; retire: []; along: [value: boolean] }>();
       :save="(v) => $emit('along', v)"
     />
     <span class="acts"
-      ><button class="btn" :aria-label="tr('copyName', { name })" @click="$emit('copy')">
-        {{ tr('copy') }}</button
-      ><button
+      ><ElButton class="btn" :aria-label="tr('copyName', { name })" @click="$emit('copy')">
+        {{ tr('copy') }}</ElButton
+      ><ElButton
         class="btn"
         :aria-label="`${retired ? tr('useAgain') : tr('retire')} ${name}`"
         @click="$emit('retire')"
       >
         {{ retired ? tr('useAgain') : tr('retire') }}
-      </button></span
+      </ElButton></span
     >
   </li>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useFilm } from '../../stores/film';
 import type { GearKind } from './useKit';
@@ -69,9 +70,9 @@ const counts = computed(() =>
     <header>
       <h1>{{ tr('kit') }}</h1>
       <p class="quiet">{{ tr('yoursAcrossAllFilmsWhat') }}</p>
-      <button class="btn files" :aria-expanded="bringing" @click="bringing = !bringing">
+      <ElButton class="btn files" :aria-expanded="bringing" @click="bringing = !bringing">
         {{ tr('tablesAndFiles') }}
-      </button>
+      </ElButton>
       <nav :aria-label="tr('kindsOfKit')">
         <button v-for="k in KINDS" :key="k.id" :aria-current="kind === k.id" @click="kind = k.id">
           {{ k.label }} <span class="unit">{{ counts[k.id] }}</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { choices, PACK_STATE_WORDS } from '../../format';
 import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
@@ -30,7 +31,7 @@ const fresh = (): void => {
 
 <template>
   <section>
-    <button class="btn lead" @click="fresh">{{ tr('newPack') }}</button>
+    <ElButton class="btn lead" @click="fresh">{{ tr('newPack') }}</ElButton>
     <p v-if="all.length === 0" class="quiet">{{ tr('noPacksYetEnterThe') }}</p>
     <ul>
       <KitRow

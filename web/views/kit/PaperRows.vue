@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { type Entity, SENSE_SIDES } from '@core/model';
 import { takeOffMass, weightClass } from '@core/payload';
 import { computed } from 'vue';
@@ -115,7 +116,7 @@ const masses = computed(() => {
       />
     </div>
     <div class="senses" role="group" :aria-label="tr('sidesItSensesOn')">
-      <span class="label">{{ tr('obstacleSensing') }}</span><button
+      <span class="label">{{ tr('obstacleSensing') }}</span><ElButton
         v-for="s in SENSE_SIDES"
         :key="s"
         class="btn"
@@ -123,7 +124,7 @@ const masses = computed(() => {
         @click="sense(s)"
       >
         {{ SIDE_WORDS[s] }}
-      </button>
+      </ElButton>
     </div>
     <p v-for="m in masses" :key="m.pack" class="quiet">
       {{

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { newRow, type Entity } from '@core/model';
 import { MOVES } from '@core/moves';
 import { type Experience, EXPERIENCES, levelsOf } from '@core/starters';
@@ -134,7 +135,7 @@ const forget = (id: string): void => {
 <template>
   <section class="pilots">
     <p>
-      <button class="btn lead" @click="fresh">{{ tr('newPilot') }}</button>
+      <ElButton class="btn lead" @click="fresh">{{ tr('newPilot') }}</ElButton>
     </p>
     <p v-if="all.length === 0" class="quiet">
       {{ tr('noPilotYetWithOne') }}
@@ -160,29 +161,29 @@ const forget = (id: string): void => {
           :value="p.notes"
           :save="(v) => set(p.id, { notes: v })"
         />
-        <button
+        <ElButton
           class="btn"
           :class="{ on: p.id === flying?.id }"
           :aria-pressed="p.id === flying?.id"
           @click="fly(p.id === flying?.id ? null : p.id)"
         >
           {{ p.id === flying?.id ? tr('fliesThisFilm') : tr('letFlyThisFilm') }}
-        </button>
+        </ElButton>
       </KitRow>
     </ul>
     <template v-if="flying">
       <PracticeSheet />
       <header>
         <h2>{{ tr('namePractisedMoves', { name: flying.name }) }}</h2>
-        <button class="btn" :aria-pressed="onlyFilm" @click="onlyFilm = !onlyFilm">
+        <ElButton class="btn" :aria-pressed="onlyFilm" @click="onlyFilm = !onlyFilm">
           {{ onlyFilm ? tr('showAllMoves') : tr('onlyThisFilmsMoves') }}
-        </button>
+        </ElButton>
       </header>
       <p class="all" role="group" :aria-label="tr('setEveryLevel')">
         <span class="label">{{ tr('setEveryLevel') }}</span>
-        <button v-for="e in EXPERIENCES" :key="e" class="btn" @click="stateAll(e)">
+        <ElButton v-for="e in EXPERIENCES" :key="e" class="btn" @click="stateAll(e)">
           {{ EXPERIENCE_WORDS[e] }}
-        </button>
+        </ElButton>
       </p>
       <DataTable :rows="rows" :columns="COLUMNS" :key-of="(r) => r.kind">
         <template #move="{ row }">{{ row.name }}</template>
@@ -255,20 +256,20 @@ const forget = (id: string): void => {
             }
           "
         />
-        <button class="btn lead" @click="log">{{ tr('logIt') }}</button>
+        <ElButton class="btn lead" @click="log">{{ tr('logIt') }}</ElButton>
       </section>
       <ul class="logged">
         <li v-for="p in logged" :key="p.id">
           <span>{{ dayOf(p.utcMs) }}</span><b>{{ nameOf(p.moveKind) }}</b
           ><span>{{ p.handling }}</span
           ><span>{{ tr('keepersOfTriesKept', { keepers: p.keepers, tries: p.tries }) }}</span
-          ><button
+          ><ElButton
             class="btn bare"
             :aria-label="tr('deletePracticeOfNameOf', { nameOf: nameOf(p.moveKind) })"
             @click="forget(p.id)"
           >
             {{ tr('delete') }}
-          </button>
+          </ElButton>
         </li>
       </ul>
     </template>

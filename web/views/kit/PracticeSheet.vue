@@ -1,5 +1,8 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { phrase } from '../../format';
+import DataTable from '../../parts/DataTable.vue';
+import type { TableColumn } from '../../parts/table-column';
 import { practiceSheet } from '@core/proposals';
 import { computed } from 'vue';
 import { useFilm } from '../../stores/film';
@@ -26,6 +29,15 @@ const HOW = {
     return tr('fastSticks');
   },
 } as const;
+const COLUMNS = computed<TableColumn[]>(() => [
+  { key: 'move', label: tr('move'), minWidth: 130 },
+  { key: 'forShots', label: tr('forShots'), minWidth: 90 },
+  { key: 'inputs', label: tr('inputs'), width: 72 },
+  { key: 'now', label: tr('now'), minWidth: 90 },
+  { key: 'with', label: tr('with'), minWidth: 110 },
+  { key: 'where', label: tr('where'), minWidth: 150 },
+  { key: 'done', label: tr('done'), width: 56 },
+]);
 const print = (): void => window.print();
 </script>
 
@@ -33,37 +45,22 @@ const print = (): void => window.print();
   <section class="sheet" aria-labelledby="practice-title">
     <header>
       <h2 id="practice-title">{{ tr('toRehearseForThisFilm') }}</h2>
-      <button class="btn no-print" @click="print">{{ tr('print') }}</button>
+      <ElButton class="btn no-print" @click="print">{{ tr('print') }}</ElButton>
     </header>
     <p v-if="wanted.length === 0" class="quiet">
       {{ derivedFilm.derived?.order.length ? tr('everyMoveOnTheList') : tr('noShotIsOnThe') }}
     </p>
-    <table v-else>
-      <thead>
-        <tr>
-          <th>{{ tr('move') }}</th>
-          <th>{{ tr('forShots') }}</th>
-          <th>{{ tr('inputs') }}</th>
-          <th>{{ tr('now') }}</th>
-          <th>{{ tr('with') }}</th>
-          <th>{{ tr('where') }}</th>
-          <th class="box">{{ tr('done') }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="r in wanted" :key="r.kind">
-          <td>
-            <b>{{ phrase(r.name) }}</b>
-          </td>
-          <td>{{ r.shots.join(', ') }}</td>
-          <td>{{ r.inputs }}</td>
-          <td>{{ phrase(r.word) }}</td>
-          <td>{{ HOW[r.how] }}</td>
-          <td>{{ phrase(r.where) }}</td>
-          <td class="box" />
-        </tr>
-      </tbody>
-    </table>
+    <DataTable v-else :rows="wanted" :columns="COLUMNS" :key-of="(r) => r.kind">
+      <template #move="{ row: r }"
+        ><b>{{ phrase(r.name) }}</b></template
+      >
+      <template #forShots="{ row: r }">{{ r.shots.join(', ') }}</template>
+      <template #inputs="{ row: r }">{{ r.inputs }}</template>
+      <template #now="{ row: r }">{{ phrase(r.word) }}</template>
+      <template #with="{ row: r }">{{ HOW[r.how] }}</template>
+      <template #where="{ row: r }">{{ phrase(r.where) }}</template>
+      <template #done><i class="box" /></template>
+    </DataTable>
     <p class="quiet">{{ tr('practiseWhereTheLocalRule') }}</p>
   </section>
 </template>
@@ -78,28 +75,7 @@ header {
   gap: 14px;
   align-items: center;
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-  font-size: 12px;
-  font-stretch: 84%;
-  color: var(--chalk-2);
-  padding: 0 10px 3px 0;
-}
-td {
-  padding: 4px 10px 4px 0;
-  border-top: 1px solid var(--line);
-  vertical-align: top;
-}
 .box {
-  width: 44px;
-}
-tbody .box::after {
-  content: '';
   display: block;
   width: 15px;
   height: 15px;

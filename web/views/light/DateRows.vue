@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { bestDate, type DateWeighed } from '@core/light-timeline';
 import type { LocationPlan } from '@core/day';
 import { clockText, MINUTE_MS } from '@core/time';
@@ -84,13 +85,13 @@ const COLUMNS = computed(
         <template #served="{ row: d }">{{ tr('servedOfCount', { served: d.served, count }) }}</template>
         <template #wanted="{ row: d }"><Fig :value="d.wantedMin" quantity="minutes" /></template>
         <template #use="{ row: d }">
-          <span v-if="d.date === place.location.date" class="quiet">{{ tr('planned') }}</span><button
+          <span v-if="d.date === place.location.date" class="quiet">{{ tr('planned') }}</span><ElButton
             v-else
             class="btn"
             @click="take(d.date)"
           >
             {{ tr('useThisDate') }}
-          </button>
+          </ElButton>
           <b v-if="d.date === best" class="best">{{ tr('best') }}</b>
         </template>
       </DataTable>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { conditionsOf, type LocationLight } from '@core/shot';
 import { rampSteps, rampWhy } from '@core/exposure';
 import { exposurePlan, type FlightExposure, type SettingAt } from '@core/light-timeline';
@@ -73,7 +74,7 @@ const print = (): void => window.print();
             : tr('landingsToChangeAFilter', { landings: counted(landings, 'landing') })
         }}.
       </p>
-      <button class="btn no-print" @click="print">{{ tr('print') }}</button>
+      <ElButton class="btn no-print" @click="print">{{ tr('print') }}</ElButton>
     </header>
     <p v-if="plan.length === 0" class="quiet">
       {{ tr('noFlightsHereYetShots') }}
@@ -99,13 +100,13 @@ const print = (): void => window.print();
           :first="i === 0"
           :name="filterName"
         />
-        <button
+        <ElButton
           class="btn bare no-print"
           :aria-expanded="open === f.index"
           @click="open = open === f.index ? -1 : f.index"
         >
           {{ open === f.index ? tr('hideTheCurve') : tr('curve') }}
-        </button>
+        </ElButton>
       </header>
       <HoldCurve
         v-if="open === f.index"

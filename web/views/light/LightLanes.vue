@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { DerivedShot } from '@core/film';
 import type { LocationPlan } from '@core/day';
 import type { ShotWindow } from '@core/light-timeline';
@@ -88,14 +89,14 @@ const pin = (id: string, text: string) =>
         :options="WISHES"
         :save="(v) => film.edit('shot', r.id, { wants: v }, tr('lightWantedLower'))"
       />
-      <button
+      <ElButton
         v-if="timed !== r.id"
         class="btn bare when"
         :aria-label="tr('numberNotBefore', { number: r.s.number })"
         @click="timed = r.id"
       >
         {{ r.s.facts.shot.notBefore ?? '–:–' }}
-      </button>
+      </ElButton>
       <TimeField
         v-else
         bare

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { LocationLight } from '@core/shot';
 import type { LocationPlan } from '@core/day';
 import { clockText, localToUtc, minutesOf, DAY_MS } from '@core/time';
@@ -95,19 +96,19 @@ const add = (): void => {
             of = v;
           }
         "
-      /><button class="btn" @click="add">{{ tr('set') }}</button>
+      /><ElButton class="btn" @click="add">{{ tr('set') }}</ElButton>
     </div>
     <p v-for="f in faults" :key="f.say" class="fault" role="alert">{{ f.say }}</p>
     <ul>
       <li v-for="r in lit.readings" :key="r.id">
         {{ clock(r.utcMs) }} <Fig :value="r.ev100" quantity="ev" />
-        <button
+        <ElButton
           class="btn bare"
           :aria-label="tr('removeReadingOfClock', { clock: clock(r.utcMs) })"
           @click="film.remove(tr('meterReading'), [{ kind: 'reading', id: r.id }])"
         >
           {{ tr('remove') }}
-        </button>
+        </ElButton>
       </li>
     </ul>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { exposurePlan, setupSheet, type SetupValue, type SheetLine } from '@core/light-timeline';
 import type { DerivedFilm } from '@core/film';
 import type { LocationLight } from '@core/shot';
@@ -57,13 +58,15 @@ const print = (): void => window.print();
 <template>
   <div class="setup">
     <header class="top no-print">
-      <button
+      <ElButton
         class="btn"
         :class="{ on: onlyChanges }"
         :aria-pressed="onlyChanges"
         @click="onlyChanges = !onlyChanges"
       >
-        {{ tr('onlyWhatChanges') }}</button><button class="btn" @click="print">{{ tr('print') }}</button>
+        {{ tr('onlyWhatChanges') }}</ElButton><ElButton class="btn" @click="print">{{
+        tr('print')
+      }}</ElButton>
     </header>
     <p v-if="sheets.length === 0" class="quiet">
       {{ tr('noFlightsHereYetA') }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { Entity } from '@core/model';
 import { computed } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
@@ -37,7 +38,7 @@ const add = (): void => {
         :value="place.wallPower"
         :save="(v) => set({ wallPower: v })"
       />
-      <button class="btn" :disabled="breaks.length >= 10" @click="add">{{ tr('addABreak') }}</button>
+      <ElButton class="btn" :disabled="breaks.length >= 10" @click="add">{{ tr('addABreak') }}</ElButton>
     </div>
     <div v-for="(b, i) in breaks" :key="i" class="line">
       <TimeField :label="tr('noFlyingFrom')" :value="b.from" :save="(v) => change(i, { from: v })" />
@@ -48,13 +49,13 @@ const add = (): void => {
         :step="5"
         :save="(v) => change(i, { minutes: v })"
       />
-      <button
+      <ElButton
         class="btn"
         :aria-label="tr('removeTheBreakAtFrom', { from: b.from })"
         @click="set({ breaks: breaks.filter((_, n) => n !== i) })"
       >
         {{ tr('remove') }}
-      </button>
+      </ElButton>
     </div>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { Entity } from '@core/model';
 import { launchOf } from '@core/location';
 import { clockText } from '@core/time';
@@ -88,7 +89,7 @@ const events = computed(() => {
     <section class="sheet">
       <header>
         <h1 dir="auto">{{ place.name }}</h1>
-        <button class="btn" @click="$emit('remove')">{{ tr('deleteLocation') }}</button>
+        <ElButton class="btn" @click="$emit('remove')">{{ tr('deleteLocation') }}</ElButton>
       </header>
       <div class="grid">
         <TextField :label="tr('name')" :value="place.name" :save="(v) => set({ name: v })" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { LOCATION_KINDS } from '@core/model';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
@@ -51,7 +52,7 @@ const remove = (id: string): void => {
     <nav class="list scroll no-print" :aria-label="tr('locations')">
       <header>
         <h2>{{ tr('locations') }}</h2>
-        <button class="btn lead" @click="add">{{ tr('new') }}</button>
+        <ElButton class="btn lead" @click="add">{{ tr('new') }}</ElButton>
       </header>
       <button
         v-for="l in places"
@@ -72,7 +73,7 @@ const remove = (id: string): void => {
     <LocationForm v-if="picked" :key="picked.id" :place="picked" @remove="remove(picked.id)" />
     <main v-else class="teach">
       <h1>{{ tr('whereWillYouFly') }}</h1>
-      <button class="btn lead" @click="add">{{ tr('addTheFirstLocation') }}</button>
+      <ElButton class="btn lead" @click="add">{{ tr('addTheFirstLocation') }}</ElButton>
     </main>
   </div>
 </template>

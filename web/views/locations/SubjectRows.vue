@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { newRow, type Entity } from '@core/model';
 import { bearingTo, fromLocal, offset, toLocal, vec } from '@core/geometry';
 import { ref } from 'vue';
@@ -97,7 +98,7 @@ const heirs = (s: Subject) => [
   <section class="sheet" aria-labelledby="subjects-title">
     <header>
       <h2 id="subjects-title">{{ tr('whatStandsThere') }}</h2>
-      <button class="btn lead" @click="add">{{ tr('newSubjectUpper') }}</button>
+      <ElButton class="btn lead" @click="add">{{ tr('newSubjectUpper') }}</ElButton>
     </header>
     <p v-if="subjects.length === 0" class="quiet">
       {{ tr('shotsAimAtASubject') }}
@@ -167,7 +168,7 @@ const heirs = (s: Subject) => [
         :hint="tr('aboveOrBelowTheLaunch')"
         :save="(v) => set(s, { baseM: v })"
       />
-      <button class="btn" @click="ask(s)">{{ tr('delete') }}</button>
+      <ElButton class="btn" @click="ask(s)">{{ tr('delete') }}</ElButton>
       <div v-if="asked === s.id" class="asked">
         <span>{{ tr('usedByShotsLookAtIt', { usedBy: usedBy(s) }) }}</span>
         <PickField
@@ -180,12 +181,12 @@ const heirs = (s: Subject) => [
             }
           "
         />
-        <button class="btn lead" @click="remove(s)">{{ tr('deleteIt') }}</button><button
+        <ElButton class="btn lead" @click="remove(s)">{{ tr('deleteIt') }}</ElButton><ElButton
           class="btn"
           @click="asked = null"
         >
           {{ tr('keepIt') }}
-        </button>
+        </ElButton>
       </div>
     </div>
   </section>

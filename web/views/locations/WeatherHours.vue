@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { SKIES, type Entity, type HourWeather } from '@core/model';
 import { SIMULATED_SERVICE } from '@core/weather';
 import { ElInputNumber, ElTable, ElTableColumn } from 'element-plus';
@@ -158,13 +159,13 @@ const source = computed(() => {
         source
       }}</span>
       <span class="gap" />
-      <button class="btn" @click="add">{{ tr('addHour') }}</button>
+      <ElButton class="btn" @click="add">{{ tr('addHour') }}</ElButton>
       <label class="btn file">
         {{ tr('openFile') }}
         <input type="file" accept=".csv,.json,text/csv,application/json" @change="open" />
       </label>
-      <button class="btn" :disabled="busy" @click="fetchHours">{{ tr('simulateForecast') }}</button>
-      <button v-if="sorted.length > 0" class="btn" @click="save([], 'hand')">{{ tr('clear') }}</button>
+      <ElButton class="btn" :disabled="busy" @click="fetchHours">{{ tr('simulateForecast') }}</ElButton>
+      <ElButton v-if="sorted.length > 0" class="btn" @click="save([], 'hand')">{{ tr('clear') }}</ElButton>
     </header>
     <p v-if="sorted.length === 0" class="quiet">
       {{ tr('noneEnteredTheFiguresAbove') }}
@@ -227,13 +228,13 @@ const source = computed(() => {
           ><span class="sr">{{ tr('removeLower') }}</span></template
         >
         <template #default="scope">
-          <button
+          <ElButton
             class="btn bare"
             :aria-label="tr('removeAt', { at: of(scope.row).at })"
             @click="remove(of(scope.row))"
           >
             {{ tr('removeLower') }}
-          </button>
+          </ElButton>
         </template>
       </ElTableColumn>
     </ElTable>

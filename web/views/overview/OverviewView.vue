@@ -7,6 +7,8 @@ import { computed } from 'vue';
 import { useDeferred } from '../../composables/deferred';
 import { useVerdict } from '../../composables/useVerdict';
 import { counted, dateText } from '../../format';
+import DataTable from '../../parts/DataTable.vue';
+import type { TableColumn } from '../../parts/table-column';
 import Fig from '../../parts/Fig.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import PathThumb from '../../parts/PathThumb.vue';
@@ -60,6 +62,14 @@ const shotsOn = (day: DayOverview): readonly DerivedShot[] =>
 const worstOf = (shot: DerivedShot) => bySeverity(findings.about(shot))[0]?.severity ?? null;
 const zoneOf = (id: string): string => store.get('location', id)?.zone ?? 'UTC';
 const clock = (ms: number, id: string): string => clockText(ms, zoneOf(id));
+const COLUMNS = computed<TableColumn[]>(() => [
+  { key: 'location', label: tr('location'), minWidth: 120 },
+  { key: 'time', label: tr('time'), width: 112 },
+  { key: 'shots', label: tr('shots'), width: 70, figure: true },
+  { key: 'must', label: tr('must'), width: 62, figure: true, wideOnly: true },
+  { key: 'done', label: tr('done'), width: 70, figure: true },
+  { key: 'flights', label: tr('flights'), width: 66, figure: true },
+]);
 </script>
 
 <template>
@@ -120,32 +130,20 @@ const clock = (ms: number, id: string): string => clockText(ms, zoneOf(id));
           {{ counted(d.packs, 'pack') }} · <Fig :value="d.bytes / 1e9" quantity="gigabytes"
         /></span>
       </header>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">{{ tr('location') }}</th>
-            <th scope="col">{{ tr('time') }}</th>
-            <th scope="col" class="n">{{ tr('shots') }}</th>
-            <th scope="col" class="n">{{ tr('must') }}</th>
-            <th scope="col" class="n">{{ tr('done') }}</th>
-            <th scope="col" class="n">{{ tr('flights') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="l in d.locations" :key="l.id">
-            <th scope="row" dir="auto">
-              <RouterLink :to="{ name: 'flights', params: { film: film.id, location: l.id } }">{{
-                l.name
-              }}</RouterLink>
-            </th>
-            <td class="when">{{ clock(l.fromMs, l.id) }}–{{ clock(l.toMs, l.id) }}</td>
-            <td class="n">{{ l.shots }}</td>
-            <td class="n">{{ l.musts }}</td>
-            <td class="n">{{ l.done }}</td>
-            <td class="n">{{ l.flights }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable :rows="d.locations" :columns="COLUMNS" :key-of="(l) => l.id">
+        <template #location="{ row: l }"
+          ><RouterLink dir="auto" :to="{ name: 'flights', params: { film: film.id, location: l.id } }">{{
+            l.name
+          }}</RouterLink></template
+        >
+        <template #time="{ row: l }"
+          ><span class="when">{{ clock(l.fromMs, l.id) }}–{{ clock(l.toMs, l.id) }}</span></template
+        >
+        <template #shots="{ row: l }">{{ l.shots }}</template>
+        <template #must="{ row: l }">{{ l.musts }}</template>
+        <template #done="{ row: l }">{{ l.done }}</template>
+        <template #flights="{ row: l }">{{ l.flights }}</template>
+      </DataTable>
       <div class="paths">
         <RouterLink
           v-for="s in shotsOn(d)"
@@ -216,22 +214,6 @@ header {
   gap: 4px 16px;
   margin-bottom: 6px;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: start;
-  font-weight: 400;
-  padding: 4px 10px 4px 0;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  color: var(--chalk-2);
-  font-size: 13px;
-  border-top: 0;
-}
 .when {
   white-space: nowrap;
 }
@@ -262,11 +244,6 @@ thead th {
   position: absolute;
   right: 5px;
   bottom: 5px;
-}
-.n {
-  text-align: end;
-  padding-right: 0;
-  width: 62px;
 }
 a {
   color: var(--chalk);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { BLUR_SHARE, momentAt, trackOf, type Track } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
@@ -151,9 +152,9 @@ const lines = (f: ScreenFrame): string =>
           }
         "
       />
-      <button class="btn" :title="tr('backToTheNumbersP')" @click="selection.previewing = false">
+      <ElButton class="btn" :title="tr('backToTheNumbersP')" @click="selection.previewing = false">
         {{ tr('numbers') }}
-      </button>
+      </ElButton>
     </header>
     <p v-if="!track" class="quiet none">{{ shot.facts.noPath ? text(shot.facts.noPath) : '' }}</p>
     <template v-else>
@@ -199,26 +200,26 @@ const lines = (f: ScreenFrame): string =>
         "
       />
       <div class="controls">
-        <button class="btn lead play" :title="tr('playOrHoldSpace')" @click="toggle">
+        <ElButton class="btn lead play" :title="tr('playOrHoldSpace')" @click="toggle">
           {{ playing ? tr('hold') : tr('play') }}
-        </button>
-        <button
+        </ElButton>
+        <ElButton
           class="btn"
           :title="tr('aQuarterSecondBack')"
           :aria-label="tr('aQuarterSecondBack2')"
           @click="step(-0.25)"
         >
           −¼ s
-        </button>
-        <button
+        </ElButton>
+        <ElButton
           class="btn"
           :title="tr('aQuarterSecondOn')"
           :aria-label="tr('aQuarterSecondOn2')"
           @click="step(0.25)"
         >
           +¼ s
-        </button>
-        <button
+        </ElButton>
+        <ElButton
           v-for="r in [0.25, 0.5, 1, 4]"
           :key="r"
           class="btn"
@@ -227,12 +228,12 @@ const lines = (f: ScreenFrame): string =>
           @click="rate = r"
         >
           {{ { 0.25: '¼', 0.5: '½', 1: '1', 4: '4' }[r] }}×
-        </button>
-        <button class="btn" :class="{ on: loops }" :aria-pressed="loops" @click="loops = !loops">
+        </ElButton>
+        <ElButton class="btn" :class="{ on: loops }" :aria-pressed="loops" @click="loops = !loops">
           {{ tr('againAndAgain') }}
-        </button>
+        </ElButton>
         <span class="gap" />
-        <button
+        <ElButton
           v-for="o in ['thirds', 'centre', 'none'] as const"
           :key="o"
           class="btn"
@@ -241,7 +242,7 @@ const lines = (f: ScreenFrame): string =>
           @click="overlay = o"
         >
           {{ { thirds: tr('thirds'), centre: tr('centre'), none: tr('clear') }[o] }}
-        </button>
+        </ElButton>
       </div>
       <dl v-if="moment" class="moment">
         <div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { controlsFrom, leavesAmong, profileGives, STICK_MODES, type RehearsedAs } from '@core/rehearsal';
 import type { HandlingName } from '@core/model';
 import 'element-plus/es/components/segmented/style/css';
@@ -298,18 +299,18 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
           }}
         </p>
         <div class="acts">
-          <button v-if="!flyingNow" class="btn lead" @click="fly">
+          <ElButton v-if="!flyingNow" class="btn lead" @click="fly">
             {{ marks ? tr('flyAgain') : drilling ? tr('flyDrill', { level }) : tr('flyShot') }}
-          </button>
-          <button v-if="flyingNow" class="btn lead" @click="finish">{{ tr('endTry') }}</button>
-          <button v-if="flyingNow" class="btn" @click="freeze">
+          </ElButton>
+          <ElButton v-if="flyingNow" class="btn lead" @click="finish">{{ tr('endTry') }}</ElButton>
+          <ElButton v-if="flyingNow" class="btn" @click="freeze">
             {{ phase === 'frozen' ? tr('flyOn') : tr('freeze') }}
-          </button>
-          <button v-if="flyingNow" class="btn" @click="back(5)">{{ tr('back5S') }}</button>
-          <button v-if="!flyingNow" class="btn" @click="watchGhost">{{ tr('watchTheLine') }}</button>
-          <button v-if="best && !flyingNow" class="btn" @click="watchKept(best)">
+          </ElButton>
+          <ElButton v-if="flyingNow" class="btn" @click="back(5)">{{ tr('back5S') }}</ElButton>
+          <ElButton v-if="!flyingNow" class="btn" @click="watchGhost">{{ tr('watchTheLine') }}</ElButton>
+          <ElButton v-if="best && !flyingNow" class="btn" @click="watchKept(best)">
             {{ tr('watchBestMark', { mark: best.mark }) }}
-          </button>
+          </ElButton>
         </div>
         <DrillList v-if="drilling" :rows="drillRows" :chosen="drill?.id ?? null" @choose="chooseDrill" />
         <p v-if="tooSlow" class="care">
@@ -326,12 +327,12 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
           :gains="gains"
         />
         <div v-if="marks && tryFilm.able && !noPicture && flight" class="film">
-          <button v-if="!filming" class="btn" @click="tryFilm.save(flight.samples)">
+          <ElButton v-if="!filming" class="btn" @click="tryFilm.save(flight.samples)">
             {{ tr('saveTryAsFilm') }}
-          </button>
+          </ElButton>
           <template v-else>
             <ElProgress :percentage="filmShare" :aria-label="tr('saveTryAsFilm')" />
-            <button class="btn" @click="tryFilm.cancel">{{ tr('cancel') }}</button>
+            <ElButton class="btn" @click="tryFilm.cancel">{{ tr('cancel') }}</ElButton>
           </template>
           <p v-if="filmFault" class="fault" role="alert">{{ filmFault }}</p>
         </div>
@@ -372,11 +373,11 @@ const flyingNow = computed(() => phase.value === 'flying' || phase.value === 'fr
           "
         />
         <p v-if="ask" class="learn" role="status">
-          {{ ask }} <button class="btn" @click="pad.skip()">{{ tr('skip') }}</button>
+          {{ ask }} <ElButton class="btn" @click="pad.skip()">{{ tr('skip') }}</ElButton>
         </p>
         <p v-else-if="padName" class="quiet">
           {{ tr('controllerPadName', { padName }) }}
-          <button class="btn" @click="pad.startLearning()">{{ tr('learnSticks') }}</button>
+          <ElButton class="btn" @click="pad.startLearning()">{{ tr('learnSticks') }}</ElButton>
         </p>
         <p class="quiet">
           {{ tr('leftStick') }} <kbd>{{ 'W' }}</kbd> <kbd>{{ 'A' }}</kbd> <kbd>{{ 'S' }}</kbd>

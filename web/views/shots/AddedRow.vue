@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { inSentence, phrase } from '../../format';
 import type { Shot } from '@core/model';
 import { addsNothing } from '@core/moves';
@@ -77,10 +78,10 @@ const used = computed(() =>
 
 <template>
   <section class="added" :aria-label="tr('addedOnTopOfThe')">
-    <button class="btn" :class="{ on: used.length > 0 }" :aria-expanded="opened" @click="opened = !opened">
+    <ElButton class="btn" :class="{ on: used.length > 0 }" :aria-expanded="opened" @click="opened = !opened">
       {{ used.length > 0 ? tr('withUsed', { used: used.join(', ') }) : tr('addToTheMove') }}
-    </button>
-    <button
+    </ElButton>
+    <ElButton
       v-if="reversible"
       class="btn"
       :class="{ on: reversed }"
@@ -89,7 +90,7 @@ const used = computed(() =>
       @click="save({ reversed: !reversed })"
     >
       {{ tr('reversed') }}
-    </button>
+    </ElButton>
     <div v-if="opened" class="inputs">
       <NumberField
         v-for="i in INPUTS"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { fixed } from '../../format';
 import type { DerivedShot } from '@core/film';
 import { computed, ref } from 'vue';
@@ -56,9 +57,9 @@ const seconds = computed(() => share.value * (props.shot.facts.trajectory?.total
       </figure>
     </div>
     <p v-for="m in shot.facts.trajectory?.marks ?? []" :key="m.say" class="mark label">
-      <button class="btn bare" @click="share = m.timeS / (shot.facts.trajectory?.totalS ?? 1)">
+      <ElButton class="btn bare" @click="share = m.timeS / (shot.facts.trajectory?.totalS ?? 1)">
         {{ tr('sayAfter', { say: m.say }) }} <Fig :value="m.timeS" quantity="seconds" />
-      </button>
+      </ElButton>
     </p>
     <div class="scrub">
       <span class="label">{{ tr('alongTheMove') }}</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { aidsFor } from '@core/aids';
 import { suggestedSticks } from '@core/shot';
 import type { DerivedShot } from '@core/film';
@@ -115,9 +116,9 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
           :options="kinds"
           :save="setKind"
         />
-        <button class="btn" :title="tr('chooseAMoveFromPictures')" @click="selection.movesShown = true">
+        <ElButton class="btn" :title="tr('chooseAMoveFromPictures')" @click="selection.movesShown = true">
           {{ tr('pictures') }}
-        </button>
+        </ElButton>
       </div>
       <PickField
         help="shot.subjectId"
@@ -180,7 +181,7 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
       />
       <div v-for="p in toggles" :key="p.id" class="toggle" role="group" :aria-label="phrase(p.label)">
         <span class="label">{{ phrase(p.label) }}</span>
-        <button
+        <ElButton
           v-for="(word, i) in p.choice"
           :key="word"
           class="btn"
@@ -189,7 +190,7 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
           @click="setValue(p.id, i)"
         >
           {{ phrase(word) }}
-        </button>
+        </ElButton>
       </div>
     </div>
     <AskRow :shot="calm" />

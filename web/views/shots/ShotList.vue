@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import type { DerivedShot } from '@core/film';
@@ -108,7 +109,7 @@ const add = (): void => {
         :aria-label="tr('findShots')"
         clearable
       />
-      <button
+      <ElButton
         class="btn"
         :class="{ on: listing.activeFilters.length > 0 }"
         :aria-expanded="listing.toolsShown"
@@ -116,10 +117,10 @@ const add = (): void => {
         @click="listing.toolsShown = !listing.toolsShown"
       >
         {{ tr('show') }}
-      </button>
-      <button class="btn lead" :title="tr('newShotN')" :disabled="!selection.place" @click="add">
+      </ElButton>
+      <ElButton class="btn lead" :title="tr('newShotN')" :disabled="!selection.place" @click="add">
         {{ tr('new') }}
-      </button>
+      </ElButton>
     </header>
     <nav class="asks" :aria-label="tr('helpWithTheList')">
       <button
@@ -197,7 +198,7 @@ const add = (): void => {
       </p>
       <p v-else-if="listing.shown.length === 0 && (derivedFilm.derived?.order.length ?? 0) > 0" class="empty">
         {{ tr('nothingOnTheListIs') }}
-        <button
+        <ElButton
           class="btn"
           @click="
             listing.wanted = '';
@@ -205,10 +206,10 @@ const add = (): void => {
           "
         >
           {{ tr('showAll') }}
-        </button>
+        </ElButton>
       </p>
       <p v-else-if="derivedFilm.derived?.order.length === 0" class="empty">
-        {{ tr('noShotsYet') }} <button class="btn lead" @click="add">{{ tr('addTheFirstOne') }}</button>
+        {{ tr('noShotsYet') }} <ElButton class="btn lead" @click="add">{{ tr('addTheFirstOne') }}</ElButton>
       </p>
     </div>
     <GroundShotSheet v-if="selection.groundShotId" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { bySeverity } from '@core/warnings';
 import type { DerivedShot } from '@core/film';
 import { rehearsedOf } from '@core/pilot';
@@ -69,21 +70,21 @@ const title = (value: string): void => {
         maxlength="10000"
         @update:model-value="title"
       />
-      <button class="btn" :title="tr('seeTheMoveP')" @click="selection.previewing = true">
+      <ElButton class="btn" :title="tr('seeTheMoveP')" @click="selection.previewing = true">
         {{ tr('preview') }}
-      </button>
+      </ElButton>
       <RouterLink class="btn" :to="{ name: 'rehearse' }" :title="rehearsedText">{{
         tr('rehearse')
       }}</RouterLink>
-      <button class="btn" :title="tr('twoShotsWithHalfOf')" @click="acts.splitShot(shot.facts.shot.id)">
+      <ElButton class="btn" :title="tr('twoShotsWithHalfOf')" @click="acts.splitShot(shot.facts.shot.id)">
         {{ tr('split') }}
-      </button>
-      <button class="btn" :title="tr('copyC')" @click="acts.copyShot(shot.facts.shot.id)">
+      </ElButton>
+      <ElButton class="btn" :title="tr('copyC')" @click="acts.copyShot(shot.facts.shot.id)">
         {{ tr('copy') }}
-      </button>
-      <button class="btn" :title="tr('deleteDel')" @click="acts.deleteShot(shot.facts.shot.id)">
+      </ElButton>
+      <ElButton class="btn" :title="tr('deleteDel')" @click="acts.deleteShot(shot.facts.shot.id)">
         {{ tr('delete') }}
-      </button>
+      </ElButton>
     </header>
     <MoveDrawing :key="shot.facts.shot.id" :shot="shot" />
     <FigureStrip :shot="shot" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { onMounted, ref, shallowRef, type Component } from 'vue';
 import { useShotCommands } from '../../composables/useShotCommands';
 import { useFilm } from '../../stores/film';
@@ -76,9 +77,9 @@ const PANES: { id: Pane; label: string }[] = [
         <div v-else-if="selection.place" class="teach">
           <h2>{{ selection.place.location.name }}</h2>
           <p>{{ tr('aShotIsOneCamera') }}</p>
-          <button class="btn lead" @click="acts.addShot(selection.place.location.id)">
+          <ElButton class="btn lead" @click="acts.addShot(selection.place.location.id)">
             {{ tr('addTheFirstShot') }}
-          </button>
+          </ElButton>
         </div>
         <div v-else class="teach">
           <h1>{{ film.film?.name }}</h1>

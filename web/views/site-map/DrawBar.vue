@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { inSentence, phrase } from '../../format';
 import { FEATURE_KINDS, featureWords } from '@core/site';
 import type { FeatureKind, FeatureShape } from '@core/model';
@@ -70,15 +71,15 @@ const hint = computed(() => {
 <template>
   <div class="tools" role="toolbar" :aria-label="tr('drawAndMeasure')">
     <span class="label">{{ tr('draw') }}</span>
-    <button
+    <ElButton
       class="btn"
       :class="{ on: tool?.what === 'subject' }"
       :aria-pressed="tool?.what === 'subject'"
       @click="emit('tool', tool?.what === 'subject' ? null : { what: 'subject' })"
     >
       {{ tr('subject') }}
-    </button>
-    <button
+    </ElButton>
+    <ElButton
       v-for="q in quick"
       :key="q.kind"
       class="btn"
@@ -87,7 +88,7 @@ const hint = computed(() => {
       @click="toggle(q.kind, q.shape)"
     >
       {{ phrase(featureWords(q.kind).name) }}
-    </button>
+    </ElButton>
     <ElSelect
       class="more"
       :model-value="chosen"
@@ -100,32 +101,32 @@ const hint = computed(() => {
       /></ElOptionGroup>
     </ElSelect>
     <span class="label">{{ tr('measure') }}</span>
-    <button
+    <ElButton
       class="btn"
       :class="{ on: measuring(false) }"
       :aria-pressed="measuring(false)"
       @click="emit('tool', measuring(false) ? null : { what: 'measure', closed: false })"
     >
       {{ tr('way') }}
-    </button>
-    <button
+    </ElButton>
+    <ElButton
       class="btn"
       :class="{ on: measuring(true) }"
       :aria-pressed="measuring(true)"
       @click="emit('tool', measuring(true) ? null : { what: 'measure', closed: true })"
     >
       {{ tr('area') }}
-    </button>
+    </ElButton>
     <p v-if="tool" class="doing">
       <span class="hint" role="status">{{ hint }}</span>
-      <button
+      <ElButton
         v-if="tool && tool.what !== 'subject' && !(tool.what === 'draw' && tool.shape === 'point')"
         class="btn"
         @click="emit('finish')"
       >
         {{ tr('finish') }}
-      </button>
-      <button v-if="tool" class="btn" @click="emit('tool', null)">{{ tr('discard') }}</button>
+      </ElButton>
+      <ElButton v-if="tool" class="btn" @click="emit('tool', null)">{{ tr('discard') }}</ElButton>
     </p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { Message } from '@core/messages';
 import type { Entity } from '@core/model';
 import { rangeOf } from '@core/terrain';
@@ -130,10 +131,10 @@ void read(null);
         <p class="quiet">{{ tr('projectionHint') }}</p>
       </FieldBox>
       <div class="acts">
-        <button class="btn" @click="emit('close')">{{ tr('cancel') }}</button>
-        <button class="btn lead" :disabled="busy || !reading" @click="keep">
+        <ElButton class="btn" @click="emit('close')">{{ tr('cancel') }}</ElButton>
+        <ElButton class="btn lead" :disabled="busy || !reading" @click="keep">
           {{ apart ? tr('useHeightsAnyway') : tr('useHeights') }}
-        </button>
+        </ElButton>
       </div>
     </div>
   </DialogBox>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { Entity, FeatureKind, FeatureShape } from '@core/model';
 import { FEATURE_KINDS, featureWords, newFeature } from '@core/site';
 import { computed, ref } from 'vue';
@@ -159,7 +160,7 @@ const save = (format: ShapeFormat): void => {
         <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
         <p v-if="read?.swapped" class="care">
           {{ tr('allOfItLiesFar') }}
-          <button class="btn" @click="show(true)">{{ tr('takeLatitudeFirst') }}</button>
+          <ElButton class="btn" @click="show(true)">{{ tr('takeLatitudeFirst') }}</ElButton>
         </p>
         <DataTable
           v-if="rows.length > 0"
@@ -200,9 +201,9 @@ const save = (format: ShapeFormat): void => {
             </li>
           </ul></template
         >
-        <button v-if="rows.length > 0" class="btn lead" :disabled="taken.length === 0" @click="bring">
+        <ElButton v-if="rows.length > 0" class="btn lead" :disabled="taken.length === 0" @click="bring">
           {{ tr('bringTakenIn', { taken: taken.length }) }}
-        </button>
+        </ElButton>
       </div>
       <div>
         <h3>{{ tr('saveWhatIsOnThe') }}</h3>
@@ -216,9 +217,9 @@ const save = (format: ShapeFormat): void => {
           "
         />
         <p class="saves">
-          <button v-for="f in ['geojson', 'kml', 'gpx'] as const" :key="f" class="btn" @click="save(f)">
+          <ElButton v-for="f in ['geojson', 'kml', 'gpx'] as const" :key="f" class="btn" @click="save(f)">
             {{ { geojson: 'GeoJSON', kml: 'KML', gpx: 'GPX' }[f] }}
-          </button>
+          </ElButton>
         </p>
         <p class="quiet">
           {{ tr('gpxKnowsNoAreasOutlines') }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { computed, ref, shallowRef } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
@@ -123,7 +124,7 @@ const dropGround = (): void => {
           {{ tr('seenShareOfWhatIsIn', { seenShare: fixed(layers.seenShare * 100, 0) }) }}
         </p>
       </div>
-      <button class="btn" @click="dropGround">{{ tr('takeTheGroundAwayUpper') }}</button>
+      <ElButton class="btn" @click="dropGround">{{ tr('takeTheGroundAwayUpper') }}</ElButton>
     </template>
     <p v-else class="quiet">
       {{ tr('theGroundCountsAsLevel') }}
@@ -203,7 +204,7 @@ const dropGround = (): void => {
       "
     />
     <h2>{{ tr('inAndOut') }}</h2>
-    <button class="btn" @click="emit('bring')">{{ tr('bringOrSaveShapes') }}</button>
+    <ElButton class="btn" @click="emit('bring')">{{ tr('bringOrSaveShapes') }}</ElButton>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { Entity } from '@core/model';
 import { pinned } from '@core/site';
 import { computed } from 'vue';
@@ -43,14 +44,17 @@ const metresPerPixel = computed(() => {
 <template>
   <div class="picture">
     <div class="line">
-      <TextField :label="tr('pictureUpper')" :value="picture.name" :save="(v) => set({ name: v })" /><button
+      <TextField :label="tr('pictureUpper')" :value="picture.name" :save="(v) => set({ name: v })" /><ElButton
         class="btn"
         @click="turn"
       >
-        {{ open ? tr('done') : tr('pins') }}</button
-      ><button class="btn" @click="film.remove(tr('pictureDeleted'), [{ kind: 'picture', id: picture.id }])">
+        {{ open ? tr('done') : tr('pins') }}</ElButton
+      ><ElButton
+        class="btn"
+        @click="film.remove(tr('pictureDeleted'), [{ kind: 'picture', id: picture.id }])"
+      >
         {{ tr('delete') }}
-      </button>
+      </ElButton>
     </div>
     <div class="line">
       <SwitchField
@@ -111,10 +115,10 @@ const metresPerPixel = computed(() => {
           :save="(v) => setPin(i, { yM: v })"
         />
       </div>
-      <button v-if="picture.pins.length < 3" class="btn" @click="third">{{ tr('addAThirdPin') }}</button>
-      <button v-else class="btn" @click="set({ pins: picture.pins.slice(0, 2) })">
+      <ElButton v-if="picture.pins.length < 3" class="btn" @click="third">{{ tr('addAThirdPin') }}</ElButton>
+      <ElButton v-else class="btn" @click="set({ pins: picture.pins.slice(0, 2) })">
         {{ tr('takeTheThirdAway') }}
-      </button>
+      </ElButton>
     </template>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { homeWay, sceneOf, sideOf, type SidePoint, launchOf } from '@core/location';
 import type { DerivedShot } from '@core/film';
 import { computed, ref } from 'vue';
@@ -168,7 +169,7 @@ const text = (z: number): string => writeText(z, 'metres', derivedFilm.units).re
 <template>
   <section class="side" :aria-label="tr('fromTheSide')">
     <header>
-      <button
+      <ElButton
         v-for="m in ['path', 'home'] as const"
         :key="m"
         class="btn bare"
@@ -183,7 +184,7 @@ const text = (z: number): string => writeText(z, 'metres', derivedFilm.units).re
               ? tr('heightOverTheSeconds')
               : tr('pathFromTheSide')
         }}
-      </button>
+      </ElButton>
       <span v-if="now" class="figures"
         ><span class="label">{{ tr('overTheGroundLower') }}</span>
         <b data-side="agl">{{ text(now.flownM - now.groundM) }}</b>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { LaunchIdea } from '@core/location';
 import { worst } from '@core/warnings';
 import { fromLocal } from '@core/geometry';
@@ -182,7 +183,7 @@ usePlanKeys({
   <div v-if="plan.place.value" class="planview no-print" :data-tab="tab">
     <div class="top no-print" role="region" :aria-label="tr('locationAndTools')">
       <nav class="places" :aria-label="tr('locations')">
-        <button
+        <ElButton
           v-for="l in derivedFilm.locations"
           :key="l.id"
           class="btn bare"
@@ -191,7 +192,7 @@ usePlanKeys({
           @click="selection.pickPlace(l.id)"
         >
           <span dir="auto">{{ l.name }}</span>
-        </button>
+        </ElButton>
       </nav>
       <DrawBar
         :tool="plan.tool.value"
@@ -273,16 +274,23 @@ usePlanKeys({
           <p v-else-if="pointed" class="told">{{ pointed }}</p>
           <p v-if="plan.said.value" class="told fault" role="alert">{{ plan.said.value }}</p>
           <div class="zoom no-print">
-            <button class="btn" :aria-label="tr('nearer')" :title="tr('nearer2')" @click="canvas?.zoom(1.5)">
-              +</button
-            ><button
+            <ElButton
+              class="btn"
+              :aria-label="tr('nearer')"
+              :title="tr('nearer2')"
+              @click="canvas?.zoom(1.5)"
+            >
+              +</ElButton
+            ><ElButton
               class="btn"
               :aria-label="tr('farther')"
               :title="tr('farther2')"
               @click="canvas?.zoom(1 / 1.5)"
             >
-              −</button
-            ><button class="btn" :title="tr('wholeLocation0')" @click="canvas?.fit()">{{ tr('all') }}</button>
+              −</ElButton
+            ><ElButton class="btn" :title="tr('wholeLocation0')" @click="canvas?.fit()">{{
+              tr('all')
+            }}</ElButton>
           </div>
         </div>
         <SidePane
@@ -301,28 +309,28 @@ usePlanKeys({
           <section v-else-if="pane === 'findings'" class="findings">
             <WarningList :warnings="locationWarnings" />
             <div v-for="f in findings" :key="f.shot.facts.shot.id">
-              <button class="btn bare who" @click="pickShot(f.shot.facts.shot.id)">
-                <b>{{ f.shot.number }}</b> {{ f.shot.facts.shot.title || tr('untitled') }}</button
+              <ElButton class="btn bare who" @click="pickShot(f.shot.facts.shot.id)">
+                <b>{{ f.shot.number }}</b> {{ f.shot.facts.shot.title || tr('untitled') }}</ElButton
               ><WarningList :warnings="f.warnings" />
             </div>
             <p v-if="count === 0" class="quiet">
               {{ tr('nothingMarkedOnThisPlanIs') }}
             </p>
             <p class="suggest">
-              <button class="btn" :disabled="thinking" @click="suggest(false)">
-                {{ tr('whereToLaunchFrom') }}</button><button
+              <ElButton class="btn" :disabled="thinking" @click="suggest(false)">
+                {{ tr('whereToLaunchFrom') }}</ElButton><ElButton
                 class="btn"
                 :disabled="thinking"
                 @click="suggest(true)"
               >
                 {{ tr('whereToStandNearThe') }}
-              </button>
+              </ElButton>
             </p>
             <ol v-if="ideas.length > 0" class="ideas">
               <li v-for="(i, n) in ideas" :key="n">
-                <button class="btn" @click="takeIdea(n)">
+                <ElButton class="btn" @click="takeIdea(n)">
                   {{ ideaKind === 'stand' ? tr('standAt') : tr('take') }} {{ n + 1 }}
-                </button>
+                </ElButton>
                 {{
                   tr('seenMustsOfTheMustHaves', {
                     seenMusts: fixed(i.seenMusts * 100, 0),

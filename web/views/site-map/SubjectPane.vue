@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import type { Entity } from '@core/model';
 import { groundAt } from '@core/site';
 import { computed } from 'vue';
@@ -87,20 +88,20 @@ const off = computed(() => props.subject.baseM - groundM.value);
         :save="(v) => plan.move(subject.id, { xM: subject.xM, yM: v })"
       />
     </div>
-    <button
+    <ElButton
       v-if="Math.abs(off) > 0.6 && subject.kind !== 'train'"
       class="btn"
       @click="set({ baseM: Math.round(groundM * 10) / 10 })"
     >
       {{ tr('standItOnTheGround', { groundM: writeText(groundM, 'metres', derivedFilm.units) }) }}
-    </button>
+    </ElButton>
     <div v-if="subject.speedMs > 0" class="row">
-      <button class="btn" @click="plan.drawWay(subject.id)">
+      <ElButton class="btn" @click="plan.drawWay(subject.id)">
         {{ subject.path.length > 1 ? tr('drawItsWayAnew') : tr('drawItsWay') }}
-      </button>
-      <button v-if="subject.path.length > 1" class="btn" @click="plan.way(subject.id, [])">
+      </ElButton>
+      <ElButton v-if="subject.path.length > 1" class="btn" @click="plan.way(subject.id, [])">
         {{ tr('straightOnInstead') }}
-      </button>
+      </ElButton>
     </div>
     <p class="quiet small">{{ tr('dragItOnThePlan') }}</p>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { choices, FOOTING_WORDS, inSentence, phrase } from '../../format';
 import { featureWords, lengthAlong, spotsOf } from '@core/site';
 import { areaOf, bearingTo, fromLocal, toLocal, vec } from '@core/geometry';
@@ -62,7 +63,7 @@ const makeMain = (): void => {
   <section class="pane" :aria-label="phrase(words.name)">
     <header>
       <h2>{{ phrase(words.name) }}</h2>
-      <button class="btn" :title="tr('deleteDel')" @click="plan.remove()">{{ tr('delete') }}</button>
+      <ElButton class="btn" :title="tr('deleteDel')" @click="plan.remove()">{{ tr('delete') }}</ElButton>
     </header>
     <p class="quiet">{{ phrase(words.says) }}</p>
     <div class="grid">
@@ -138,9 +139,9 @@ const makeMain = (): void => {
         :save="(v) => set({ movesDeg: v })"
       />
     </div>
-    <button v-if="thing.kind === 'launch'" class="btn" :class="{ lead: !isMain }" @click="makeMain">
+    <ElButton v-if="thing.kind === 'launch'" class="btn" :class="{ lead: !isMain }" @click="makeMain">
       {{ isMain ? tr('launchFromTheOriginInstead') : tr('launchFromHere') }}
-    </button>
+    </ElButton>
     <div class="grid">
       <TextField
         class="wide"

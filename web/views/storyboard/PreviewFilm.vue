@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import 'element-plus/es/components/progress/style/css';
 import { ElProgress } from 'element-plus';
 import { editTimeline, previewFrames, timecode, type PreviewFrame } from '@core/handover';
@@ -141,8 +142,8 @@ const fileName = computed(
           :value="withRehearsed"
           :save="(v: boolean) => void (withRehearsed = v)"
         />
-        <button v-if="!stop" class="btn lead" @click="record">{{ tr('recordPreviewFilm') }}</button>
-        <button v-else class="btn" @click="stop.abort()">{{ tr('cancel') }}</button>
+        <ElButton v-if="!stop" class="btn lead" @click="record">{{ tr('recordPreviewFilm') }}</ElButton>
+        <ElButton v-else class="btn" @click="stop.abort()">{{ tr('cancel') }}</ElButton>
       </div>
       <div v-if="stop" class="going" role="status">
         <ElProgress :percentage="share" :aria-label="tr('recordPreviewFilm')" />

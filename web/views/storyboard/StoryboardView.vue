@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { fixed, phrase, ROLE_WORDS } from '../../format';
 import { useMessages } from '../../composables/useMessages';
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
@@ -117,15 +118,24 @@ const key = (event: KeyboardEvent, id: string): void => {
       </p>
       <span class="gap" />
       <ElSegmented v-model="picture" class="no-print" :options="pictures" :aria-label="tr('onTheCards')" />
-      <button class="btn no-print" :disabled="!board || board.places.length === 0" @click="recording = true">
+      <ElButton
+        class="btn no-print"
+        :disabled="!board || board.places.length === 0"
+        @click="recording = true"
+      >
         {{ tr('previewFilm') }}
-      </button>
-      <button class="btn no-print" :disabled="!selection.place" @click="addGround">
+      </ElButton>
+      <ElButton class="btn no-print" :disabled="!selection.place" @click="addGround">
         {{ tr('newGroundShot') }}
-      </button>
-      <button class="btn no-print" :disabled="!own" :title="tr('theCutFollowsTheList')" @click="acts.follow">
+      </ElButton>
+      <ElButton
+        class="btn no-print"
+        :disabled="!own"
+        :title="tr('theCutFollowsTheList')"
+        @click="acts.follow"
+      >
         {{ tr('asFlown') }}
-      </button>
+      </ElButton>
     </header>
     <template v-if="board && board.places.length > 0">
       <div class="run" role="img" :aria-label="tr('lengthsAlongTheCut')">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../../parts/element-button';
 import 'element-plus/es/components/segmented/style/css';
 import { ElSegmented } from 'element-plus';
 import type { LocationPlan } from '@core/day';
@@ -105,15 +106,20 @@ const heading = computed(() => {
           <span class="label">{{ tr('simulatedPace') }}</span>
           <ElSegmented v-model="pace" :options="paces" :aria-label="tr('simulatedPace')" />
         </div>
-        <button v-if="!flying" class="btn lead" :disabled="!flight" @click="flight && takeOff(flight.flight)">
+        <ElButton
+          v-if="!flying"
+          class="btn lead"
+          :disabled="!flight"
+          @click="flight && takeOff(flight.flight)"
+        >
           {{ tr('takeOff') }}
-        </button>
+        </ElButton>
         <template v-else>
-          <button v-if="!over" class="btn" @click="paused = !paused">
+          <ElButton v-if="!over" class="btn" @click="paused = !paused">
             {{ paused ? tr('goOn') : tr('pause') }}
-          </button>
-          <button v-if="!over" class="btn" @click="toEnd">{{ tr('toTheLanding') }}</button>
-          <button class="btn" @click="leave">{{ tr('leaveFlight') }}</button>
+          </ElButton>
+          <ElButton v-if="!over" class="btn" @click="toEnd">{{ tr('toTheLanding') }}</ElButton>
+          <ElButton class="btn" @click="leave">{{ tr('leaveFlight') }}</ElButton>
         </template>
       </div>
       <div v-if="flying && sample" class="display">
@@ -156,13 +162,13 @@ const heading = computed(() => {
           </li>
         </ol>
         <div v-if="over" class="acts">
-          <button class="btn lead" @click="(addFlight(flying), leave())">{{ tr('logSimulated') }}</button>
-          <button class="btn" @click="save(flying, 'gpx')">{{ tr('saveTrack') }}</button>
-          <button class="btn" @click="save(flying, 'csv')">{{ tr('saveFlightRecord') }}</button>
+          <ElButton class="btn lead" @click="(addFlight(flying), leave())">{{ tr('logSimulated') }}</ElButton>
+          <ElButton class="btn" @click="save(flying, 'gpx')">{{ tr('saveTrack') }}</ElButton>
+          <ElButton class="btn" @click="save(flying, 'csv')">{{ tr('saveFlightRecord') }}</ElButton>
         </div>
       </div>
       <p v-else class="acts">
-        <button class="btn" @click="addDay(places)">{{ tr('flyWholeDay') }}</button>
+        <ElButton class="btn" @click="addDay(places)">{{ tr('flyWholeDay') }}</ElButton>
         <span class="quiet">{{ tr('everyFlightAtOnce') }}</span>
       </p>
     </template>
@@ -173,7 +179,7 @@ const heading = computed(() => {
           takes: counted(rows.takes.length, 'take'),
         })
       }}
-      <button class="btn" @click="clear">{{ tr('removeSimulated') }}</button>
+      <ElButton class="btn" @click="clear">{{ tr('removeSimulated') }}</ElButton>
     </p>
   </DialogBox>
 </template>

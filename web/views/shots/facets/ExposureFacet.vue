@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../../parts/element-button';
 import { SKY_LUMINANCE_SPREAD } from '@core/light';
 import { BARE_LENS } from '@core/model';
 import type { DerivedShot } from '@core/film';
@@ -313,7 +314,7 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
             inputmode="decimal"
             :placeholder="tr('ev')"
             @keydown.enter="addReading"
-          /><button class="btn" @click="addReading">{{ tr('set') }}</button>
+          /><ElButton class="btn" @click="addReading">{{ tr('set') }}</ElButton>
         </div>
         <p v-for="f in faults" :key="f.say" class="fault" role="alert">{{ f.say }}</p>
       </div>
@@ -346,13 +347,13 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
     <ul v-if="readings.length > 0" class="readings">
       <li v-for="r in readings" :key="r.id">
         {{ clockText(r.utcMs, place.zone) }} <Fig :value="r.ev100" quantity="ev" />
-        <button
+        <ElButton
           class="btn bare"
           :aria-label="tr('removeReadingOfUtcMs', { utcMs: clockText(r.utcMs, place.zone) })"
           @click="film.remove(tr('meterReading'), [{ kind: 'reading', id: r.id }])"
         >
           {{ tr('remove') }}
-        </button>
+        </ElButton>
       </li>
     </ul>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../../parts/element-button';
 import type { Entity } from '@core/model';
 import NumberField from '../../../parts/NumberField.vue';
 import type { Fault } from '../../../sync/validation';
@@ -85,25 +86,25 @@ const swap = (i: number): void => {
         :step="0.5"
         :save="(v) => set(i, { speedMs: v })"
       />
-      <button
+      <ElButton
         class="btn"
         :disabled="i === 0"
         :aria-label="tr('pointValueEarlier', { value: i + 1 })"
         @click="swap(i)"
       >
         {{ tr('earlier') }}
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         class="btn"
         :aria-label="tr('takePointValueOut', { value: i + 1 })"
         @click="save(points.filter((_, n) => n !== i))"
       >
         {{ tr('out') }}
-      </button>
+      </ElButton>
     </div>
-    <button class="btn" :class="{ lead: points.length < 2 }" :disabled="points.length >= 100" @click="add">
+    <ElButton class="btn" :class="{ lead: points.length < 2 }" :disabled="points.length >= 100" @click="add">
       {{ tr('addAPoint') }}
-    </button>
+    </ElButton>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../../parts/element-button';
 import type { Shot } from '@core/model';
 import { meanFactor } from '@core/footage';
 import { computed } from 'vue';
@@ -116,23 +117,23 @@ const curve = computed(() => {
         :step="0.5"
         :save="(v) => set(i, { endFactor: v })"
       />
-      <button
+      <ElButton
         class="btn"
         :class="{ on: s.endFactor !== null }"
         :aria-pressed="s.endFactor !== null"
         @click="set(i, { endFactor: s.endFactor === null ? s.speedFactor * 4 : null })"
       >
         {{ s.endFactor === null ? tr('ramp') : tr('even') }}
-      </button>
-      <button class="btn" :disabled="segments.length >= 40" @click="split(i)">{{ tr('split') }}</button>
-      <button
+      </ElButton>
+      <ElButton class="btn" :disabled="segments.length >= 40" @click="split(i)">{{ tr('split') }}</ElButton>
+      <ElButton
         class="btn"
         :disabled="segments.length === 1"
         :aria-label="tr('takeStretchValueOut', { value: i + 1 })"
         @click="save(segments.filter((_, n) => n !== i))"
       >
         {{ tr('out') }}
-      </button>
+      </ElButton>
     </div>
   </section>
 </template>

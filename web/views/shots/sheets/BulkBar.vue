@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../../parts/element-button';
 import type { Shot } from '@core/model';
 import { computed, ref } from 'vue';
 import {
@@ -99,15 +100,15 @@ const join = (): void => {
 <template>
   <section class="bulk" :aria-label="tr('chosenShots')">
     <p>
-      <b>{{ tr('pickedChosen', { picked: listing.picked.length }) }}</b><button
+      <b>{{ tr('pickedChosen', { picked: listing.picked.length }) }}</b><ElButton
         class="btn bare"
         :title="tr('allThatAreShown')"
         @click="listing.chooseAll"
       >
-        {{ tr('allShown') }}</button
-      ><button class="btn bare" :title="tr('clearTheChoiceEsc')" @click="listing.clear">
+        {{ tr('allShown') }}</ElButton
+      ><ElButton class="btn bare" :title="tr('clearTheChoiceEsc')" @click="listing.clear">
         {{ tr('none') }}
-      </button>
+      </ElButton>
     </p>
     <PickField
       :label="tr('changeThem')"
@@ -126,10 +127,10 @@ const join = (): void => {
       :save="copyTo"
     />
     <p>
-      <button class="btn" :disabled="why !== null" :title="why ?? tr('oneShotWithAllOf')" @click="join">
-        {{ tr('join') }}</button><button class="btn" :title="tr('deleteThemDel')" @click="remove">
+      <ElButton class="btn" :disabled="why !== null" :title="why ?? tr('oneShotWithAllOf')" @click="join">
+        {{ tr('join') }}</ElButton><ElButton class="btn" :title="tr('deleteThemDel')" @click="remove">
         {{ tr('delete') }}
-      </button>
+      </ElButton>
     </p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../../parts/element-button';
 import { inSentence, phrase } from '../../../format';
 import { proposeCoverage } from '@core/proposals';
 import { computed, ref, watch } from 'vue';
@@ -105,9 +106,9 @@ const total = computed(() =>
           </button>
         </li>
       </ul>
-      <button class="btn lead" :disabled="picked.length === 0" @click="add">
+      <ElButton class="btn lead" :disabled="picked.length === 0" @click="add">
         {{ tr('addPicked', { picked: picked.length }) }} <Fig :value="total" quantity="wattHours" />
-      </button>
+      </ElButton>
     </template>
   </section>
 </template>

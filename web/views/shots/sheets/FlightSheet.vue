@@ -3,6 +3,9 @@ import type { DerivedFilm } from '@core/film';
 import type { Pack } from '@core/model';
 import { clockText } from '@core/time';
 import { computed } from 'vue';
+import DataTable from '../../../parts/DataTable.vue';
+import { ElButton } from '../../../parts/element-button';
+import type { TableColumn } from '../../../parts/table-column';
 import Fig from '../../../parts/Fig.vue';
 import { useSelection } from '../../../stores/selection';
 import { comesTo } from '../../flights/would-be';
@@ -28,42 +31,64 @@ const rows = computed(() =>
     }),
   ),
 );
-const total = computed(() => ({
-  minutes: rows.value.reduce((s, r) => s + r.minutes, 0),
-  wattHours: rows.value.reduce((s, r) => s + r.wattHours, 0),
-}));
+interface Line {
+  readonly key: string;
+  readonly place: string;
+  readonly pack: string;
+  readonly at: string;
+  /** First shot of the flight; null for the line that sums up. */
+  readonly first: string | null;
+  readonly shots: string;
+  readonly minutes: number;
+  readonly wattHours: number;
+  readonly landsWith: number | null;
+}
+const lines = computed<Line[]>(() => [
+  ...rows.value,
+  {
+    key: 'total',
+    place: '',
+    pack: '',
+    at: '',
+    first: null,
+    shots: tr('rowsFlights', { rows: rows.value.length }),
+    minutes: rows.value.reduce((s, r) => s + r.minutes, 0),
+    wattHours: rows.value.reduce((s, r) => s + r.wattHours, 0),
+    landsWith: null,
+  },
+]);
+const COLUMNS = computed<TableColumn[]>(() => [
+  { key: 'off', label: tr('off'), width: 56 },
+  { key: 'pack', label: tr('pack'), width: 44 },
+  { key: 'shots', label: tr('shots'), minWidth: 60 },
+  { key: 'time', label: tr('time'), width: 64, figure: true },
+  { key: 'energy', label: tr('energy'), width: 72, figure: true },
+  { key: 'landsWith', label: tr('landsWith'), width: 66, figure: true },
+]);
 </script>
 
 <template>
   <section class="flights" :aria-label="tr('flights')">
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">{{ tr('off') }}</th>
-          <th scope="col">{{ tr('pack') }}</th>
-          <th scope="col">{{ tr('shots') }}</th>
-          <th scope="col">{{ tr('time') }}</th>
-          <th scope="col">{{ tr('energy') }}</th>
-          <th scope="col">{{ tr('landsWith') }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="r in rows" :key="r.key" :title="r.place" @click="selection.pick(r.first)">
-          <td>{{ r.at }}</td>
-          <td>{{ r.pack }}</td>
-          <td>{{ r.shots }}</td>
-          <td><Fig :value="r.minutes" quantity="minutes" /></td>
-          <td><Fig :value="r.wattHours" quantity="wattHours" /></td>
-          <td><Fig :value="r.landsWith" quantity="percent" /></td>
-        </tr>
-        <tr class="total">
-          <td colspan="3">{{ tr('rowsFlights', { rows: rows.length }) }}</td>
-          <td><Fig :value="total.minutes" quantity="minutes" /></td>
-          <td><Fig :value="total.wattHours" quantity="wattHours" /></td>
-          <td />
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      :rows="lines"
+      :columns="COLUMNS"
+      :key-of="(r) => r.key"
+      :class-of="(r) => (r.first === null ? 'total' : '')"
+    >
+      <template #off="{ row: r }"
+        ><b v-if="r.first === null">{{ r.at }}</b
+        ><ElButton v-else class="btn bare" :title="r.place" @click="selection.pick(r.first)">{{
+          r.at
+        }}</ElButton></template
+      >
+      <template #pack="{ row: r }">{{ r.pack }}</template>
+      <template #shots="{ row: r }">{{ r.shots }}</template>
+      <template #time="{ row: r }"><Fig :value="r.minutes" quantity="minutes" /></template>
+      <template #energy="{ row: r }"><Fig :value="r.wattHours" quantity="wattHours" /></template>
+      <template #landsWith="{ row: r }"
+        ><Fig v-if="r.landsWith !== null" :value="r.landsWith" quantity="percent"
+      /></template>
+    </DataTable>
     <p class="faint">
       {{ tr('takeOffAndLandingHover') }}
     </p>
@@ -80,30 +105,12 @@ const total = computed(() => ({
   overflow: auto;
   flex: none;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-  color: var(--chalk-2);
-}
-td {
-  padding: 1px 6px 1px 0;
-  white-space: nowrap;
-}
-td:nth-child(3) {
-  white-space: normal;
-}
-tbody tr:not(.total) {
-  cursor: pointer;
-}
-tbody tr:not(.total):hover {
-  background: var(--slab-3);
-}
-.total td {
-  border-top: 1px solid var(--line);
+:deep(.total) td {
   font-weight: 640;
+}
+.btn {
+  min-height: 24px;
+  padding: 0 4px;
+  margin-left: -4px;
 }
 </style>

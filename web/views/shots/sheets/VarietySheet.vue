@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../../parts/element-button';
 import { phrase } from '../../../format';
 import { locationVariety } from '@core/story';
 import type { DerivedFilm } from '@core/film';
@@ -31,7 +32,7 @@ const rows = computed(() => [
 <template>
   <section class="variety" :aria-label="tr('varietyOfTheList')">
     <p class="of">
-      <button
+      <ElButton
         v-for="w in [false, true]"
         :key="String(w)"
         class="btn"
@@ -40,7 +41,7 @@ const rows = computed(() => [
         @click="whole = w"
       >
         {{ w ? tr('wholeFilm') : tr('thisLocation') }}
-      </button>
+      </ElButton>
     </p>
     <dl>
       <template v-for="r in rows" :key="r.name"
@@ -57,7 +58,7 @@ const rows = computed(() => [
         <p>
           {{ phrase(l.say) }} <span class="quiet">{{ phrase(l.why) }}</span>
         </p>
-        <button class="btn" @click="acts.addLacking(place.location.id, l)">{{ tr('addOne') }}</button>
+        <ElButton class="btn" @click="acts.addLacking(place.location.id, l)">{{ tr('addOne') }}</ElButton>
       </li>
     </ul>
     <p v-else class="quiet">{{ tr('nothingIsMissingThatWould') }}</p>
