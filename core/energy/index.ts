@@ -12,5 +12,5 @@ export {
 } from './leg';
 export { chargeMinutes, CRITICAL_SHARE, packEnergy, selfDischarged, temperatureFactor } from './pack';
 export { pathEnergy, type PathEnergy } from './path';
-export { type PowerModel, powerModel } from './power';
-export { airframeFaults } from './plausible';
+export { type PowerModel, powerModel, usualDragArea } from './power';
+export { airframeFaults, dragNote } from './plausible';

@@ -1,8 +1,8 @@
 import { GRAVITY, SEA_LEVEL_DENSITY } from '../air';
 import { degrees, radians } from '../geometry';
-import { measured, message, type Message } from '../messages';
+import { measured, message, yesNo, type Message } from '../messages';
 import type { AirframeFigures } from '../model';
-import { parasiteFactor, POWER } from './power';
+import { dragFit, POWER, usualDragArea } from './power';
 
 /** A figure of an aircraft that cannot be, with the limit it breaks. */
 export interface AirframeFault {
@@ -22,7 +22,7 @@ export const idealHoverW = ({ massKg, rotors, rotorDiameterM }: AirframeFigures)
 /** Lean of a craft in level flight at a speed, deg: atan(drag / weight). */
 export const leanAt = (craft: AirframeFigures, speedMs: number): number => {
   const hoverW = craft.packWh / (craft.hoverMinutes / 60);
-  const drag = POWER.climbEfficiency * parasiteFactor(craft) * hoverW * speedMs * speedMs;
+  const drag = POWER.climbEfficiency * dragFit(craft).k * hoverW * speedMs * speedMs;
   return degrees(Math.atan2(drag, craft.massKg * GRAVITY));
 };
 
@@ -51,4 +51,23 @@ export const airframeFaults = (craft: AirframeFigures): AirframeFault[] => {
       }),
     });
   return faults;
+};
+
+/** A drag this many times the usual for its mass, or this small a part of it, is worth a second look. Own estimate. */
+const FAR_OFF = 2;
+
+/** What to say of a drag that is far from the usual for the aircraft's mass; null where there is nothing to say. */
+export const dragNote = (craft: AirframeFigures): Message | null => {
+  const { areaM2, lowM2, highM2 } = dragFit(craft);
+  const usualM2 = usualDragArea(craft.massKg);
+  const times = areaM2 / usualM2;
+  if (areaM2 === 0 || (times < FAR_OFF && times > 1 / FAR_OFF)) return null;
+  return message('airframe.drag', {
+    area: measured(areaM2, 'area', 3),
+    low: measured(lowM2, 'area', 3),
+    high: measured(highM2, 'area', 3),
+    usual: measured(usualM2, 'area', 3),
+    isMore: yesNo(times > 1),
+    times: measured(times > 1 ? times : 1 / times, 'factor', 1),
+  });
 };

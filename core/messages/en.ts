@@ -13,6 +13,8 @@ export const EN: Sentences = {
   'air.gusts.say': 'Gusts of {gust} at {highest} are {share} of what {aircraft} is rated for.',
   'air.gusts.why': 'Above 70 % of the limit it stays on the ground.',
   'air.gusts.why.else': 'Above half of the limit the footage is rarely usable.',
+  'airframe.drag':
+    'Its figures give a drag area of {area} ({low} to {high}): {isMore, select, yes {{times} the usual} other {the usual is {times} that}} for its mass, about {usual}. Legs into the wind hang on it. With a drag area entered both are weighed; logged flights put right what is left.',
   'airframe.hover':
     'No rotors of this size hover this mass for longer than {most} on that pack. Look at mass, rotor diameter, pack energy and time.',
   'airframe.speed':

@@ -20,6 +20,7 @@ export type Quantity =
   | 'factor'
   | 'millimetres'
   | 'celsius'
+  | 'area'
   | 'density'
   | 'accel'
   | 'lux'

@@ -14,6 +14,8 @@ export const DE: Sentences = {
   'air.gusts.say': 'Böen von {gust} in {highest} sind {share} dessen, wofür {aircraft} ausgelegt ist.',
   'air.gusts.why': 'Über 70 % der Grenze bleibt es am Boden.',
   'air.gusts.why.else': 'Über der Hälfte der Grenze ist das Material selten brauchbar.',
+  'airframe.drag':
+    'Aus den Werten folgt eine Widerstandsfläche von {area} ({low} bis {high}): {isMore, select, yes {das {times} der üblichen} other {üblich ist das {times}}} bei dieser Masse, etwa {usual}. Strecken gegen den Wind hängen daran. Mit eingetragener Widerstandsfläche wird beides gewogen; geloggte Flüge richten den Rest.',
   'airframe.hover':
     'Rotoren dieser Größe tragen diese Masse mit diesem Akku nicht länger als {most}. Sieh dir Masse, Rotordurchmesser, Akkuenergie und Zeit an.',
   'airframe.speed':

@@ -29,7 +29,7 @@ export const DE: Readonly<Record<HelpKey, string>> = {
     'Größte Breite mit drehenden Propellern, in mm: miss sie. Lücken und Abstände werden danach beurteilt.',
   'aircraft.heightM': 'Von den Füßen bis oben, in mm: miss sie.',
   'aircraft.dragAreaM2':
-    'Luftwiderstandsbeiwert mal Stirnfläche, in m². 0 leitet sie aus den Reiseflugwerten ab, das ist besser.',
+    'Luftwiderstandsbeiwert mal Stirnfläche. 0 nimmt, was die Reiseflugwerte ergeben; eingetragen wird beides danach gewogen, wie sicher es ist.',
   'aircraft.registration':
     'Das Kennzeichen am Fluggerät, wie du es registriert hast. Leer fällt im Checkblatt auf.',
   'aircraft.insurance': 'Versicherer und Nummer, wie sie im Vertrag stehen.',

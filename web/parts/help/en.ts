@@ -25,7 +25,7 @@ export const EN = {
     'Widest it is with propellers turning, in mm: measure it. Gaps and clearances are judged by it.',
   'aircraft.heightM': 'From its feet to its top, in mm: measure it.',
   'aircraft.dragAreaM2':
-    'Drag coefficient times frontal area, in m². 0 works it out from the cruise figures, which is better.',
+    'Drag coefficient times frontal area. 0 takes what the cruise figures give; entered, both are weighed by how sure they are.',
   'aircraft.registration':
     'The mark the aircraft carries, as you registered it. Empty shows up in the check sheet.',
   'aircraft.insurance': 'Insurer and number, as they stand on your policy.',

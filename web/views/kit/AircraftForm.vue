@@ -2,7 +2,7 @@
 import { ElButton } from '../../parts/element-button';
 import { computed, ref } from 'vue';
 import { newCamera } from '@core/model';
-import { airframeFaults, powerModel } from '@core/energy';
+import { airframeFaults, dragNote, powerModel, usualDragArea } from '@core/energy';
 import { useMessages } from '../../composables/useMessages';
 import { SEA_LEVEL_DENSITY } from '@core/air';
 import Fig from '../../parts/Fig.vue';
@@ -22,12 +22,21 @@ const picked = computed(() => all.value.find((a) => a.id === pickedId.value) ?? 
 const model = computed(() => (picked.value ? powerModel(picked.value, SEA_LEVEL_DENSITY) : null));
 const { text } = useMessages();
 const impossible = computed(() => (picked.value ? airframeFaults(picked.value) : []));
+const drag = computed(() => (picked.value ? dragNote(picked.value) : null));
+/** A drag area to a tenth of a thousandth of a square metre: more nobody knows. */
+const weigh = (): void => {
+  if (picked.value)
+    set(picked.value.id, { dragAreaM2: Math.round(usualDragArea(picked.value.massKg) * 1e4) / 1e4 });
+};
 const BASIS = {
   get 'rated-cruise'() {
     return tr('fromItsRatedCruise');
   },
   get 'drag-area'() {
     return tr('fromItsDragArea');
+  },
+  get both() {
+    return tr('fromItsCruiseAndDragArea');
   },
   get unknown() {
     return tr('cruiseFiguresUnknownFastLegs');
@@ -220,8 +229,7 @@ const removeCamera = (index: number): void => {
           help="aircraft.dragAreaM2"
           :label="tr('dragArea')"
           :value="picked.dragAreaM2"
-          quantity="count"
-          unit="m²"
+          quantity="area"
           :step="0.001"
           :hint="tr('whereTheRatedCruiseSays')"
           :save="(v) => set(picked!.id, { dragAreaM2: v })"
@@ -234,6 +242,12 @@ const removeCamera = (index: number): void => {
         <ElButton class="btn" @click="retire(picked)">
           {{ picked.retired ? tr('useAgain') : tr('retire') }}
         </ElButton>
+      </p>
+      <p v-if="drag" class="quiet note" data-drag>
+        {{ text(drag) }}
+        <ElButton v-if="picked.dragAreaM2 === 0" class="btn" @click="weigh">{{
+          tr('weighWithTheUsual')
+        }}</ElButton>
       </p>
       <PaperRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
       <AbilityRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />

@@ -111,6 +111,8 @@ const DE: Texts<typeof EN> = {
   forDepthOfFieldEmpty: 'Für die Schärfentiefe; leer, wo unbekannt.',
   forShots: 'Für Einstellungen',
   fromEmptyToFullOn: 'Von leer bis voll am eigenen Ladegerät.',
+  fromItsCruiseAndDragArea: 'aus Reisewerten und Widerstandsfläche, gewogen',
+  weighWithTheUsual: 'Mit dem üblichen Widerstand wägen',
   fromItsDragArea: 'aus der Widerstandsfläche',
   fromItsRatedCruise: 'aus dem Nennwert im Reiseflug',
   fromTheRecord: 'Aus den Aufzeichnungen',
@@ -318,7 +320,7 @@ const DE: Texts<typeof EN> = {
   where: 'Wo',
   whereNoCardHasRoom: 'Wo keine Karte Platz hat. Er lässt sich nicht herausnehmen.',
   whereTheRatedCruiseSays:
-    'Wo der Nennwert im Reiseflug nichts sagt, und für Linien mit fester Kamera; 0, wenn unbekannt.',
+    'Wird mit dem Nennwert im Reiseflug gewogen, und für Linien mit fester Kamera; 0, wenn unbekannt.',
   width: 'Breite',
   windLimit: 'Windgrenze',
   with: 'Mit',

@@ -108,6 +108,8 @@ export const EN = {
   forDepthOfFieldEmpty: 'For depth of field; empty where unknown.',
   forShots: 'For shots',
   fromEmptyToFullOn: 'From empty to full on its own charger.',
+  fromItsCruiseAndDragArea: 'from its rated cruise and its drag area, weighed',
+  weighWithTheUsual: 'Weigh with the usual drag',
   fromItsDragArea: 'from its drag area',
   fromItsRatedCruise: 'from its rated cruise',
   fromTheRecord: 'From the record',
@@ -312,8 +314,7 @@ export const EN = {
   whatItCanFlyBy: 'What it can fly by itself',
   where: 'Where',
   whereNoCardHasRoom: 'Where no card has room. It cannot be taken out.',
-  whereTheRatedCruiseSays:
-    'Where the rated cruise says nothing, and for lines with a fixed camera; 0 if unknown.',
+  whereTheRatedCruiseSays: 'Weighed with the rated cruise, and for lines with a fixed camera; 0 if unknown.',
   width: 'Width',
   windLimit: 'Wind limit',
   with: 'With',
