@@ -1,13 +1,18 @@
+import type { Page } from '@playwright/test';
 import { exposurePlan } from '@core/light-timeline';
 import { locationLight } from '@core/shot';
 import { expect, test } from './app';
+
+/** A part of the light page; the page of the shots has tabs of the same name. */
+const partOfLight = (page: Page, name: string) =>
+  page.getByRole('tablist', { name: 'Parts of the light' }).getByRole('tab', { name });
 
 test('a sunrise shoot: filters hold over their flights, a shot fixed to another lands before it, and freeing it cures that', async ({
   page,
   bench,
 }) => {
   await bench.open('light');
-  await page.getByRole('tab', { name: 'Exposure' }).click();
+  await partOfLight(page, 'Exposure').click();
   await expect(page.locator('.sum')).toHaveText('2 flights, each with one filter from take-off to landing.');
   const { derived, file } = await bench.stored();
   const place = [...derived.places.values()][0]!;
@@ -30,7 +35,7 @@ test('a sunrise shoot: filters hold over their flights, a shot fixed to another 
   const warning = page.locator('[data-code="exposure.filter-change"]');
   await expect(warning).toContainText('fixed to another one');
   await page.getByRole('link', { name: 'Light', exact: true }).click();
-  await page.getByRole('tab', { name: 'Exposure' }).click();
+  await partOfLight(page, 'Exposure').click();
   await expect(page.locator('.shot-3')).toContainText('land before it');
   await expect(page.locator('.sum')).toContainText('landings to change a filter');
   await page.getByRole('link', { name: 'Shots', exact: true }).click();
@@ -56,7 +61,7 @@ test('a night street: a shutter that flickers is marked, follows the mains of th
   await page.getByRole('link', { name: 'Shots', exact: true }).click();
   await expect(page.locator('[data-code="exposure.flicker"]')).toHaveCount(0);
   await page.getByRole('link', { name: 'Light', exact: true }).click();
-  await page.getByRole('tab', { name: 'Set-up' }).click();
+  await partOfLight(page, 'Set-up').click();
   await expect(page.locator('[data-line="mains"]').first()).toContainText('60 Hz');
   await expect(page.locator('[data-line="white-balance"]').first()).toContainText('locked at');
 });
@@ -107,7 +112,7 @@ test('a filter that stays at home is offered nowhere', async ({ page, bench }) =
     .click();
   await bench.saved();
   await page.getByRole('link', { name: 'Light', exact: true }).click();
-  await page.getByRole('tab', { name: 'Exposure' }).click();
+  await partOfLight(page, 'Exposure').click();
   await expect(page.locator('.part').first()).toBeVisible();
   await expect(page.locator('.part', { hasText: /ND 4\b/ })).toHaveCount(0);
 });
@@ -218,9 +223,9 @@ test('a place with no shots, no light and no flights says what it needs', async 
   await page.getByRole('button', { name: 'New', exact: true }).click();
   await page.getByRole('link', { name: 'Light', exact: true }).click();
   await expect(page.getByText('No shots here yet')).toBeVisible();
-  await page.getByRole('tab', { name: 'Exposure' }).click();
+  await partOfLight(page, 'Exposure').click();
   await expect(page.getByText('No flights here yet')).toBeVisible();
-  await page.getByRole('tab', { name: 'Set-up' }).click();
+  await partOfLight(page, 'Set-up').click();
   await expect(page.getByText('No flights here yet')).toBeVisible();
 });
 
@@ -235,11 +240,11 @@ test('a time-lapse through the sunrise has a ramp: which dial at which frame, th
   await bench.choose('Move', 'Moving time-lapse');
   await bench.saved();
   await page.getByRole('link', { name: 'Light', exact: true }).click();
-  await page.getByRole('tab', { name: 'Exposure' }).click();
+  await partOfLight(page, 'Exposure').click();
   const ramp = page.locator('[data-ramp="1"]');
   await expect(ramp).toContainText(/frame \d+: (1\/\d+|ISO \d+)/);
   const steps = /(frame .+?)One notch/.exec((await ramp.textContent()) ?? '')?.[1]?.trim();
-  await page.getByRole('tab', { name: 'Set-up' }).click();
+  await partOfLight(page, 'Set-up').click();
   await expect(page.locator('[data-line="ramp"]')).toContainText(steps ?? 'no steps were shown');
   await expect(page.locator('[data-line="lock"]').first()).toContainText('along the ramp');
 });
