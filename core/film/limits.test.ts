@@ -206,6 +206,54 @@ describe('what cannot be', () => {
     expect(gained).toBeLessThan(full * 0.7);
     expect(Math.min(...usable(few))).toBeLessThan(0.5);
   });
+  it('frames that come faster than the card writes are named with the interval it keeps up with, and no longer', () => {
+    const frameEvery = (intervalS: number, writeMBs: number, kind = 'time-lapse'): FilmInput => ({
+      ...film,
+      shots: film.shots.map((s) =>
+        s.title === 'Valley wakes'
+          ? { ...s, stillAs: 'compressed', move: { ...s.move, kind, values: { intervalS } } }
+          : s,
+      ),
+      kit: {
+        ...film.kit,
+        cards: film.kit.cards.map((c) => ({ ...c, writeMBs })),
+        aircraft: film.kit.aircraft.map((a) => ({
+          ...a,
+          cameras: a.cameras.map((c) => ({ ...c, stillMB: 24 })),
+        })),
+      },
+    });
+    const told = (input: FilmInput) => {
+      const { budget } = deriveFilm(input);
+      return budget.warnings.filter((w) => w.code === 'card.frames');
+    };
+    let named = 0;
+    for (const [intervalS, writeMBs] of [
+      [0.5, 59],
+      [0.5, 61],
+      [1, 21],
+      [2, 16],
+      [2, 14],
+    ] as const) {
+      const warnings = told(frameEvery(intervalS, writeMBs));
+      expect(warnings.length, `${intervalS} s, ${writeMBs} MB/s`).toBe(
+        (24 / intervalS) * 1.25 > writeMBs ? 1 : 0,
+      );
+      const move = warnings[0]?.cures[0]?.set?.fields.move as { values: { intervalS: number } } | undefined;
+      if (!move) continue;
+      named += 1;
+      expect(told(frameEvery(move.values.intervalS, writeMBs))).toEqual([]);
+      expect(told(frameEvery(move.values.intervalS - 0.5, writeMBs)).length).toBe(1);
+    }
+    expect(named).toBe(3);
+    // A time-lapse records no video: the rate of its mode is not what the card must bear.
+    const slow = (kind: string): boolean =>
+      deriveFilm({
+        ...frameEvery(60, 1, kind),
+        shots: frameEvery(60, 1, kind).shots.filter((s) => s.title === 'Valley wakes'),
+      }).budget.warnings.some((w) => w.code === 'card.slow');
+    expect([slow('time-lapse'), slow('hold')]).toEqual([false, true]);
+  });
   it('swollen or hurt packs are never planned with, whatever they hold, and are named with their caution', () => {
     for (const condition of ['swollen', 'damaged'] as const) {
       const derived = deriveFilm(withPacks({ condition }));

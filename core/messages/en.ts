@@ -101,6 +101,9 @@ export const EN: Sentences = {
   'card.shared.say':
     '{shared, plural, one {A flight over water or far away carries} other {# flights over water or far away carry}} earlier footage along: no fresh card is left.',
   'card.shared.why': 'An aircraft that comes down there is gone with all that is on its card.',
+  'card.frames.cure': 'Take a frame every {every}.',
+  'card.frames.say': '{card} writes {write}; these frames want {wanted}.',
+  'card.frames.why': 'The camera waits for the card: frames are missing, and time jumps in the film.',
   'card.slow.cure': 'Use a faster card, or a mode with a lower rate.',
   'card.slow.say': '{card} is rated {write}; {peak} wants {peak2}.',
   'card.slow.why': 'Recording can stop by itself when the card falls behind.',

@@ -102,6 +102,23 @@ export const stillMBOf = (
 ): number =>
   stillAs === 'compressed' || rawMB === 0 ? stillMB : stillAs === 'raw' ? rawMB : stillMB + rawMB;
 
+/** Rate at which a shot is recorded, Mbit/s: of its mode, or of its single frames, one each interval. */
+export const recordedMbits = ({
+  shot,
+  camera,
+  mode,
+  trajectory,
+}: {
+  readonly shot: Shot;
+  readonly camera: Camera | null;
+  readonly mode: RecordingMode | null;
+  readonly trajectory: Trajectory | null;
+}): number => {
+  const frames = trajectory?.frames;
+  if (!frames) return mode?.megabitsPerS ?? 0;
+  return camera ? (stillMBOf(shot, camera) * 8) / frames.everyS : 0;
+};
+
 /** What goes on the card: video while it rolls, or the single frames of a time-lapse, panorama or bracket; stills besides. */
 const bytesOf = (
   shot: Shot,

@@ -1,6 +1,6 @@
 export { filterNameOf } from './filter-name';
 export { gustsOn } from './gusts';
-export { flyerOf, takesOf, windOf } from './costs';
+export { flyerOf, recordedMbits, takesOf, windOf } from './costs';
 export { exposureTask, filtersFor, mainsIn, type OnLens, profileOf, schoolOf } from './exposure-task';
 export { type ShotFacts, shotFacts } from './facts';
 export { explain, type FigureId, framesUsed } from './figures';

@@ -3,6 +3,7 @@ import { writesFastEnough, writeNeeded } from '../cards';
 import type { Card, FilmInput } from '../model';
 import type { Warning } from './types';
 import { shotsIn, type CardFacts, type ShotsById } from '../day';
+import { recordedMbits } from '../shot';
 
 const onCard = (card: Card) => ({ kind: 'card' as const, id: card.id });
 const onFilm = { kind: 'film' } as const;
@@ -13,7 +14,11 @@ const peakOn = (facts: CardFacts, cardId: string, shots: ShotsById): number =>
     0,
     ...facts.byFlight
       .filter((f) => f.cardId === cardId)
-      .flatMap((f) => shotsIn(f.flight, shots).map((s) => s.facts.mode?.megabitsPerS ?? 0)),
+      .flatMap((f) =>
+        shotsIn(f.flight, shots)
+          .filter((s) => !s.facts.trajectory?.frames)
+          .map((s) => recordedMbits(s.facts)),
+      ),
   );
 
 /** More on a card than its size. */
@@ -46,6 +51,52 @@ const slow = (card: Card, peakMbits: number): Warning | null =>
         why: message('card.slow.why'),
         cures: [{ say: message('card.slow.cure') }],
       };
+
+/** Single frames that come faster than their card writes: the camera waits, and the interval is not what was asked for. */
+const tooManyFrames = (card: Card, facts: CardFacts, shots: ShotsById): Warning[] =>
+  facts.byFlight
+    .filter((f) => f.cardId === card.id)
+    .flatMap((f) => shotsIn(f.flight, shots))
+    .flatMap((s): Warning[] => {
+      const { shot, trajectory } = s.facts;
+      const frames = trajectory?.frames;
+      const mbits = recordedMbits(s.facts);
+      if (!frames || writesFastEnough(card, mbits)) return [];
+      const wanted = writeNeeded(mbits);
+      // To the next half second, as intervals are dialled.
+      const everyS = Math.ceil((frames.everyS * wanted * 2) / card.writeMBs) / 2;
+      return [
+        {
+          code: 'card.frames',
+          severity: 'care',
+          subject: { kind: 'shot', id: shot.id },
+          say: message('card.frames.say', {
+            card: card.name,
+            write: measured(card.writeMBs, 'megabytesPerSecond', 0),
+            wanted: measured(wanted, 'megabytesPerSecond', 0),
+          }),
+          why: message('card.frames.why'),
+          cures: [
+            {
+              say: message('card.frames.cure', { every: measured(everyS, 'seconds', 1) }),
+              set: {
+                entity: 'shot',
+                id: shot.id,
+                fields: {
+                  move: {
+                    ...shot.move,
+                    values: {
+                      ...shot.move.values,
+                      [frames.by === 'interval' ? 'intervalS' : 'eachS']: everyS,
+                    },
+                  },
+                },
+              },
+            },
+          ],
+        },
+      ];
+    });
 
 /** Flights over water or far away that carry earlier footage. */
 const shared = ({ byFlight }: CardFacts): Warning | null => {
@@ -95,7 +146,11 @@ export const cardWarnings = (
   shots: ShotsById,
 ): Warning[] =>
   [
-    ...kit.cards.flatMap((card) => [impossible(card), slow(card, peakOn(facts, card.id, shots))]),
+    ...kit.cards.flatMap((card) => [
+      impossible(card),
+      slow(card, peakOn(facts, card.id, shots)),
+      ...tooManyFrames(card, facts, shots),
+    ]),
     shared(facts),
     internal(facts),
     full(facts),

@@ -104,6 +104,9 @@ export const DE: Sentences = {
   'card.shared.say':
     '{shared, plural, one {Ein Flug über Wasser oder weit weg trägt} other {# Flüge über Wasser oder weit weg tragen}} früheres Material mit: es ist keine frische Karte mehr da.',
   'card.shared.why': 'Ein Fluggerät, das dort herunterkommt, ist mit allem auf seiner Karte weg.',
+  'card.frames.cure': 'Nimm alle {every} ein Bild auf.',
+  'card.frames.say': '{card} schreibt {write}; diese Bilder wollen {wanted}.',
+  'card.frames.why': 'Die Kamera wartet auf die Karte: Bilder fehlen, und die Zeit springt im Film.',
   'card.slow.cure': 'Nimm eine schnellere Karte, oder einen Modus mit kleinerer Rate.',
   'card.slow.say': '{card} ist mit {write} angegeben; {peak} will {peak2}.',
   'card.slow.why': 'Die Aufnahme kann von selbst enden, wenn die Karte nicht mitkommt.',
