@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Grid } from '@element-plus/icons-vue';
 import { ElButton } from '../../parts/element-button';
 import { aidsFor } from '@core/aids';
 import { suggestedSticks } from '@core/shot';
@@ -116,8 +117,13 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
           :options="kinds"
           :save="setKind"
         />
-        <ElButton class="btn" :title="tr('chooseAMoveFromPictures')" @click="selection.movesShown = true">
-          {{ tr('pictures') }}
+        <ElButton
+          class="btn"
+          :title="tr('chooseAMoveFromPictures')"
+          :aria-label="tr('pictures')"
+          @click="selection.movesShown = true"
+        >
+          <Grid class="icon" />
         </ElButton>
       </div>
       <PickField
@@ -250,6 +256,10 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
 }
 .kind .btn {
   padding-inline: 7px;
+}
+.icon {
+  width: 16px;
+  height: 16px;
 }
 .sliders {
   display: grid;
