@@ -428,4 +428,9 @@ onBeforeUnmount(() => {
     min-height: var(--touch);
   }
 }
+@media print {
+  .row {
+    break-inside: avoid;
+  }
+}
 </style>

@@ -235,4 +235,10 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
     grid-template-columns: minmax(0, 1fr);
   }
 }
+@media print {
+  .cols,
+  .main {
+    display: block;
+  }
+}
 </style>

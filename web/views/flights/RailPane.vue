@@ -213,4 +213,10 @@ h2 {
     display: none;
   }
 }
+/* Grids are cut across pages badly: on paper what stands below each other simply follows. */
+@media print {
+  .railpane {
+    display: block;
+  }
+}
 </style>
