@@ -76,6 +76,22 @@ interface Told {
   readonly log: number | null;
 }
 
+/** How far the factors of aircraft, and of packs against their sisters, lie from 1 before anything is known; logarithms. Own estimates. */
+const USUAL_FACTOR = { craft: 0.15, pack: 0.1 } as const;
+/** How far single flights of one aircraft stray, as a logarithm, and the flights this knowledge is worth. Own estimates. */
+const USUAL_SPREAD = 0.06;
+const SPREAD_FLIGHTS = 4;
+
+/**
+ * Share of what a log says that is believed: n / (n + (σ/σ₀)²), the weight of n observations of spread σ against a normal prior
+ * of spread σ₀ about no correction. A few flights that disagree move little, many that agree move all the way.
+ */
+const believed = ({ spread, flights }: Factor, usual: number): number => {
+  const variance =
+    (spread ** 2 * (flights - 1) + USUAL_SPREAD ** 2 * SPREAD_FLIGHTS) / (flights - 1 + SPREAD_FLIGHTS);
+  return flights / (flights + variance / usual ** 2);
+};
+
 const factorOf = (logs: readonly number[], base = 0): Factor => {
   const mean = logs.reduce((sum, r) => sum + r, 0) / Math.max(1, logs.length);
   const variance =
@@ -86,7 +102,8 @@ const factorOf = (logs: readonly number[], base = 0): Factor => {
 /**
  * Factors from flights that were logged with what had been planned. Ratios are averaged as logarithms, so that twice and half
  * cancel. An aircraft's factor is the middle of its packs, so that one failing pack does not make the aircraft look hungry;
- * a pack's is what it strays from that. Both count from three flights on.
+ * a pack's is what it strays from that. Both count from three flights on, drawn towards 1 while
+ * the log is short or does not agree with itself.
  */
 export const calibrate = (log: readonly FlightLogEntry[], packs: readonly Pack[]): Calibration => {
   const byId = new Map(packs.map((p) => [p.id, p]));
@@ -127,17 +144,15 @@ export const calibrate = (log: readonly FlightLogEntry[], packs: readonly Pack[]
       middles.flatMap(({ middle, n }) => Array.from({ length: n }, () => Math.log(middle.factor))),
     );
     const all = factorOf(kept.map((t) => t.log ?? 0));
-    craft.set(aircraftId, { ...all, factor: Math.exp(centre) });
+    craft.set(aircraftId, { ...all, factor: Math.exp(centre * believed(all, USUAL_FACTOR.craft)) });
     for (const [packId] of enough) {
       const list = kept.filter((t) => t.flown.packId === packId);
-      if (list.length >= FLIGHTS_TO_COUNT)
-        against.set(
-          packId,
-          factorOf(
-            list.map((t) => t.log ?? 0),
-            centre,
-          ),
-        );
+      if (list.length < FLIGHTS_TO_COUNT) continue;
+      const own = factorOf(
+        list.map((t) => t.log ?? 0),
+        centre,
+      );
+      against.set(packId, { ...own, factor: own.factor ** believed(own, USUAL_FACTOR.pack) });
     }
   }
   return {
