@@ -68,7 +68,7 @@ describe('files kept beside the rows', () => {
       ).status,
     ).toBe(403);
   });
-  it('what nothing refers to goes at the next tidying; what a row or a step back refers to stays', async () => {
+  it('what nothing refers to goes a day after it was sent; what a row or a step back refers to stays', async () => {
     const { rows } = await openFirst(server.address);
     const [ground] = of(rows, 'ground');
     const { id: loose } = (await (
@@ -79,9 +79,33 @@ describe('files kept beside the rows', () => {
       '/api/changes',
       batchOf({ kind: 'ground', id: ground!.value.id, version: ground!.version, value: null }),
     );
-    await server.assets.tidy();
+    const hours = (n: number): Date => new Date(Date.now() + n * 3_600_000);
+    await server.assets.tidy(hours(23));
+    expect(await server.assets.get(loose)).not.toBeNull();
+    await server.assets.tidy(hours(25));
     expect(await server.assets.get(loose)).toBeNull();
     expect(await server.assets.get(ground!.value.assetId)).not.toBeNull();
+  });
+});
+
+describe('a row that names a file', () => {
+  it('is refused where that was never sent, and taken once it was', async () => {
+    const { rows } = await openFirst(server.address);
+    const [ground] = of(rows, 'ground');
+    const kept = { ...ground!.value, id: uuid() };
+    const sendGround = (assetId: string): Promise<Response> =>
+      post(
+        server.address,
+        '/api/changes',
+        batchOf({ kind: 'ground', id: kept.id, version: 0, value: { ...kept, assetId } }),
+      );
+    const bytes = gzipSync(Buffer.from('ground that was never sent'));
+    const id = createHash('sha256').update(bytes).digest('hex');
+    const refused = await sendGround(id);
+    expect(refused.status).toBe(400);
+    expect(((await refused.json()) as Problem).detail).toContain('never sent');
+    await send(bytes, 'application/x-heights');
+    expect((await sendGround(id)).status).toBe(200);
   });
 });
 

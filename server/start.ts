@@ -11,10 +11,14 @@ import { isBehind, migrate, unknownMigrations } from './migrations';
 import { Backups, backUp, keepBackingUp, restoreStaged, tidyBackups } from './services/backup';
 import { takeFolder } from './services/lock';
 import { Assets } from './services/assets';
+import { warmChecks } from './services/checks';
 import { Feed } from './services/feed';
 import { openLan, ownNames, type Lan } from './pairing/lan';
 import { Films } from './services/films';
 import { Store } from './services/store';
+
+/** After the first pages have been answered. */
+const WARM_AFTER_MS = 700;
 
 export const VERSION = '0.1.0';
 
@@ -116,8 +120,9 @@ const run = async (
   const store = new Store(writer, feed);
   const assets = new Assets(sequelize, store);
   const films = new Films(sequelize, store, assets);
-  const backups = new Backups(sequelize, config.dataDir);
-  await assets.tidy();
+  // On a connection of its own: a copy of a large database would keep every reader waiting.
+  const copier = connect(config.dataDir);
+  const backups = new Backups(copier, config.dataDir);
   if (seed) await seed(films);
   let lan: Lan | null = null;
   const app = createApp({
@@ -137,9 +142,13 @@ const run = async (
   const server = createServer(app);
   const address = await listen(server, config);
   if (config.lan) lan = await lanFor(app, server, config, log);
-  // In the background: a large database takes seconds to copy.
-  const stopBackups = config.backups === false ? null : keepBackingUp(sequelize, config.dataDir, log);
+  const warming = setTimeout(() => void warmChecks(), WARM_AFTER_MS);
+  warming.unref();
+  // In the background: a large database takes seconds to look through and to copy.
+  assets.tidy().catch((error: unknown) => log.warn({ error }, 'files without a row were not looked for'));
+  const stopBackups = config.backups === false ? null : keepBackingUp(copier, config.dataDir, log);
   const stop = async (): Promise<void> => {
+    clearTimeout(warming);
     await stopBackups?.();
     await lan?.stop();
     await new Promise<void>((resolve) => {
@@ -148,9 +157,10 @@ const run = async (
     });
     await store.idle();
     await writer.close();
+    await copier.close();
     await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
     await sequelize.close();
     await giveBack();
   };
-  return { address, lan, films, assets, store, backUp: (at) => backUp(sequelize, config.dataDir, at), stop };
+  return { address, lan, films, assets, store, backUp: (at) => backUp(copier, config.dataDir, at), stop };
 };

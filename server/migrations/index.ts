@@ -1,5 +1,4 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
-import { SequelizeStorage, Umzug } from 'umzug';
 import { first } from './0001-first';
 import { pilotsAndFields } from './0002-pilots-and-fields';
 import { site } from './0003-site';
@@ -58,6 +57,9 @@ const ran = async (sequelize: Sequelize): Promise<string[]> => {
 
 /** Brings a database to the newest schema, or to the one named. @returns names of the migrations that ran */
 export const migrate = async (sequelize: Sequelize, to?: string): Promise<string[]> => {
+  if (to === undefined && (await ran(sequelize)).length === MIGRATION_NAMES.length) return [];
+  // Fetched where there is something to do: it takes longer to load than most starts have left.
+  const { SequelizeStorage, Umzug } = await import('umzug');
   const umzug = new Umzug({
     migrations: MIGRATIONS.map(({ name, up }) => ({ name, up: () => up(sequelize) })),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),

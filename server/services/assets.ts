@@ -15,6 +15,9 @@ export interface Asset {
 const isMime = (mime: string): mime is AssetMime => (ASSET_MIMES as readonly string[]).includes(mime);
 
 /** Files kept beside the rows: pictures and rasters of heights, each under the hash of its content, so that nothing is kept twice. */
+/** How long a file is kept for its row, ms. */
+const WAITS_MS = 86_400_000;
+
 export class Assets {
   /** @param reader a connection that only reads */
   constructor(
@@ -39,10 +42,11 @@ export class Assets {
     await checkContent(mime, bytes);
     const id = createHash('sha256').update(bytes).digest('hex');
     await this.store.alone((writer) =>
-      writer.query('INSERT OR IGNORE INTO assets (id, mime, created_at, bytes) VALUES ($1, $2, $3, $4)', {
-        bind: [id, mime, new Date().toISOString(), bytes],
-        type: QueryTypes.INSERT,
-      }),
+      writer.query(
+        `INSERT INTO assets (id, mime, created_at, bytes) VALUES ($1, $2, $3, $4)
+        ON CONFLICT (id) DO UPDATE SET created_at = excluded.created_at`,
+        { bind: [id, mime, new Date().toISOString(), bytes], type: QueryTypes.INSERT },
+      ),
     );
     return id;
   }
@@ -78,13 +82,20 @@ export class Assets {
         );
   }
 
-  /** Drops files that no row and no step that could be taken back refers to. */
-  async tidy(): Promise<void> {
+  /**
+   * Drops files that no row and no step that could be taken back refers to, a day after they were sent: the row of a file may
+   * still wait on a device.
+   */
+  async tidy(now = new Date()): Promise<void> {
+    const before = new Date(now.getTime() - WAITS_MS).toISOString();
     await this.store.alone((writer) =>
-      writer.query(`DELETE FROM assets WHERE id NOT IN (
+      writer.query(
+        `DELETE FROM assets WHERE created_at < :before AND id NOT IN (
       SELECT json_extract(body, '$.assetId') FROM grounds UNION SELECT json_extract(body, '$.assetId') FROM pictures
       UNION SELECT json_extract(before, '$.assetId') FROM change_log WHERE kind IN ('ground', 'picture') AND before IS NOT NULL
-      UNION SELECT json_extract(after, '$.assetId') FROM change_log WHERE kind IN ('ground', 'picture') AND after IS NOT NULL)`),
+      UNION SELECT json_extract(after, '$.assetId') FROM change_log WHERE kind IN ('ground', 'picture') AND after IS NOT NULL)`,
+        { replacements: { before } },
+      ),
     );
   }
 }

@@ -18,18 +18,30 @@ const ajv = newValidator();
 const shape = newValidator({ allErrors: false });
 /** Faults that are named; who mends these finds the next. */
 const MOST_FAULTS = 20;
-const checks = Object.fromEntries(ENTITY_KINDS.map((kind) => [kind, ajv.compile(ENTITIES[kind])])) as Record<
-  EntityKind,
-  ValidateFunction
->;
-const checkBatchShape = shape.compile<Batch>(BatchSchema);
-const checkFile = shape.compile<FilmFile>(FilmFileSchema);
+/** Made when it is first asked for: all of them together would hold the start up by most of a second. */
+const late = <T>(make: () => T): (() => T) => {
+  let made: T | undefined;
+  return () => (made ??= make());
+};
+const checks = Object.fromEntries(
+  ENTITY_KINDS.map((kind) => [kind, late(() => ajv.compile(ENTITIES[kind]))]),
+) as Record<EntityKind, () => ValidateFunction>;
+const batchShape = late(() => shape.compile<Batch>(BatchSchema));
+const fileShape = late(() => shape.compile<FilmFile>(FilmFileSchema));
+
+/** Makes the checks one after the other, giving way to requests in between; the first save finds them there. */
+export const warmChecks = async (): Promise<void> => {
+  for (const make of [batchShape, ...Object.values(checks), fileShape]) {
+    await new Promise((resolve) => setImmediate(resolve));
+    make();
+  }
+};
 
 export const validateRow = (
   kind: EntityKind,
   value: Record<string, unknown>,
 ): { path: string; say: string }[] => {
-  const check = checks[kind];
+  const check = checks[kind]();
   return check(value) ? validateSemantics(kind, value) : sayFaults(check.errors);
 };
 
@@ -60,8 +72,8 @@ const checkModel = ({ model = MODEL_VERSION }: Batch): void => {
 
 /** A batch with defaults for what its values lack, or a problem that names every field at fault. */
 export const checkBatch = (body: unknown): Batch => {
-  if (!checkBatchShape(body))
-    return refuse(sayFaults(checkBatchShape.errors).map((f) => ({ index: 0, ...f })));
+  const checkShape = batchShape();
+  if (!checkShape(body)) return refuse(sayFaults(checkShape.errors).map((f) => ({ index: 0, ...f })));
   checkModel(body);
   const seen = new Set<string>();
   for (const [index, { id }] of body.changes.entries()) {
@@ -111,6 +123,7 @@ export const checkFilmFile = (body: unknown): FilmFile => {
   const long = tooLong(body);
   if (long) return refuse([long]);
   const file = withDefaults(FilmFileSchema, upgradeFile(body));
+  const checkFile = fileShape();
   if (!checkFile(file)) return refuse(sayFaults(checkFile.errors).map((f) => ({ index: 0, ...f })));
   const fields = [
     ...file.locations.map((l) => validateSemantics('location', l)),

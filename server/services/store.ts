@@ -229,6 +229,7 @@ export class Store {
     before: ReadonlyMap<string, AnyRow>,
   ): Promise<void> {
     await this.checkTargets(changes, before);
+    await this.checkFiles(changes, before);
     for (const change of changes) if (change.value === null) await this.checkUnused(change);
   }
 
@@ -254,6 +255,30 @@ export class Store {
           `The ${reference.to} this ${reference.from} belongs to is not there any more.`,
         );
     }
+  }
+
+  /** A file a row newly names must have been sent before it. */
+  private async checkFiles(changes: readonly Change[], before: ReadonlyMap<string, AnyRow>): Promise<void> {
+    const fileOf = (value: Change['value'] | undefined): unknown => value?.['assetId'];
+    const wanted = new Set(
+      changes.flatMap(({ id, value }) => {
+        const file = fileOf(value);
+        const old = fileOf(before.get(id)?.value as Change['value'] | undefined);
+        return typeof file === 'string' && file !== old ? [file] : [];
+      }),
+    );
+    if (wanted.size === 0) return;
+    const found = await read<{ n: number }>(
+      this.writer,
+      'SELECT COUNT(*) AS n FROM assets WHERE id IN (:ids)',
+      { ids: [...wanted] },
+    );
+    if (found[0]?.n !== wanted.size)
+      throw new HttpProblem(
+        400,
+        'missing-file',
+        'A file that is named here was never sent, or is gone. Add it once more from where it came.',
+      );
   }
 
   private async checkUnused(change: Change): Promise<void> {
