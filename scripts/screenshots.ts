@@ -68,6 +68,7 @@ const take = async (studio: Studio, picture: Picture, path: string | null): Prom
   await page.waitForLoadState('networkidle');
   // A verdict is looked for beside the page; the picture shows what a person sees once it is there.
   await page.waitForFunction(() => !document.body.innerText.includes('Not known yet'));
+  await page.waitForFunction(() => document.querySelector('[data-save]')?.textContent?.trim() !== 'saving');
   await page.mouse.move(0, 0);
   await page.evaluate(
     () =>
