@@ -12,10 +12,22 @@ export interface PreparedImport {
   readonly assets: readonly { readonly id: string; readonly mime: string; readonly bytes: Uint8Array }[];
 }
 
-/** Everything a film file comes to. @param here ids of kit that is there already */
-export const preparedImport = (file: FilmFile, here: readonly string[]): PreparedImport => ({
+/**
+ * Everything a film file comes to.
+ * @param here ids of kit that is there already
+ * @param contents bytes of its files that lay beside it, by their number
+ */
+export const preparedImport = (
+  file: FilmFile,
+  here: readonly string[],
+  contents: readonly (Uint8Array | undefined)[] = [],
+): PreparedImport => ({
   ...importChanges(file, new Set(here)),
-  assets: file.assets.map(({ id, mime, data }) => ({ id, mime, bytes: Buffer.from(data, 'base64') })),
+  assets: file.assets.map(({ id, mime, data }, i) => ({
+    id,
+    mime,
+    bytes: contents[i] ?? Buffer.from(data, 'base64'),
+  })),
 });
 
 /**
@@ -23,7 +35,10 @@ export const preparedImport = (file: FilmFile, here: readonly string[]): Prepare
  * @throws HttpProblem 400 naming what is wrong with it
  */
 export const readImport = (bytes: Uint8Array, here: readonly string[]): PreparedImport => {
-  if (isFolder(bytes)) return preparedImport(checkFilmFile(readFilmFolder(bytes)), here);
+  if (isFolder(bytes)) {
+    const { film, contents } = readFilmFolder(bytes);
+    return preparedImport(checkFilmFile(film), here, contents);
+  }
   let body: unknown;
   try {
     body = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes));

@@ -18,4 +18,11 @@ const answer = (): ImportAnswer => {
     return { ok: false, problem: [error.status, error.kind, error.message, error.more] };
   }
 };
-parentPort?.postMessage(answer());
+const made = answer();
+/** Given over, not copied: what has a buffer to itself. */
+const given = made.ok
+  ? made.prepared.assets.flatMap(({ bytes: b }) =>
+      b.byteLength > 0 && b.byteLength === b.buffer.byteLength ? [b.buffer as ArrayBuffer] : [],
+    )
+  : [];
+parentPort?.postMessage(made, [...new Set(given)]);
