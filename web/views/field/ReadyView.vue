@@ -35,6 +35,7 @@ const skies = computed(() => choices(SKY_WORDS));
 const on = (what: Tick): boolean => ticked.value.includes(what);
 /** A pack that lands sooner than this is no pack to leave home with, min. */
 const LEAST_MIN = 5;
+const sunDeg = computed(() => ready.value?.shot.light?.sun.altitudeDeg ?? NaN);
 </script>
 
 <template>
@@ -135,7 +136,8 @@ const LEAST_MIN = 5;
             {{ filter }}
             <span class="quiet">
               {{ tr('sunStands') }}
-              <Fig :value="ready?.shot.light?.sun.altitudeDeg ?? NaN" quantity="degrees" />
+              <Fig :value="Math.abs(sunDeg)" quantity="degrees" />
+              <template v-if="sunDeg < 0">{{ tr('belowTheHorizon') }}</template>
             </span>
           </p>
         </template>

@@ -174,6 +174,7 @@ const DE: Texts<typeof EN> = {
   stop: 'Anhalten',
   stopPlanning: 'Planung anhalten',
   stopSeconds: 'Anhalten, {seconds} von {most} s',
+  belowTheHorizon: 'unter dem Horizont',
   sunStands: 'Sonne bei',
   take: 'Take',
   takeLower: 'Take',

@@ -171,6 +171,7 @@ export const EN = {
   stop: 'Stop',
   stopPlanning: 'Stop planning',
   stopSeconds: 'Stop, {seconds} of {most} s',
+  belowTheHorizon: 'below the horizon',
   sunStands: 'Sun at',
   take: 'Take',
   takeLower: 'take',
