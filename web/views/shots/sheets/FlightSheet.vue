@@ -113,4 +113,9 @@ const COLUMNS = computed<TableColumn[]>(() => [
   padding: 0 4px;
   margin-left: -4px;
 }
+@media (max-width: 1099px) {
+  .btn {
+    min-height: var(--touch);
+  }
+}
 </style>
