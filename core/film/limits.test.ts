@@ -239,7 +239,8 @@ describe('what cannot be', () => {
       expect(warnings.length, `${intervalS} s, ${writeMBs} MB/s`).toBe(
         (24 / intervalS) * 1.25 > writeMBs ? 1 : 0,
       );
-      const move = warnings[0]?.cures[0]?.set?.fields['move'] as { values: { intervalS: number } } | undefined;
+      const move = warnings[0]?.cures[0]?.set?.fields['move'] as
+        { values: { intervalS: number } } | undefined;
       if (!move) continue;
       named += 1;
       expect(told(frameEvery(move.values.intervalS, writeMBs))).toEqual([]);
