@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { newRow, type FlightLogEntry, type Pack } from '../model';
-import { calibrate, FLIGHTS_TO_COUNT, learned, packFaults, usedOf } from './calibrate';
+import { calibrate, FAILING_FACTOR, FLIGHTS_TO_COUNT, learned, packFaults, usedOf } from './calibrate';
 import { packEnergy } from './pack';
 import { numberIn, said } from '../testing';
 
@@ -88,6 +88,18 @@ describe('calibration from logged flights', () => {
     const { craft, counted } = calibrate(log, [pack('p')]);
     expect(counted.filter((c) => c.outlier).map((c) => c.flown.id)).toEqual([odd.id]);
     expect(craft.get('A')!.factor).toBeCloseTo(1, 1);
+  });
+  it('a pack a little over the limit is named from its third flight on, as it was measured', () => {
+    const packs = [pack('p'), pack('weak')];
+    const faultsAt = (ratio: number): number =>
+      packFaults(
+        packs[1]!,
+        calibrate(
+          [...[1, 1, 1, 1].map((r) => flight('p', r)), ...[1, 1, 1].map(() => flight('weak', ratio))],
+          packs,
+        ),
+      ).length;
+    expect([faultsAt(FAILING_FACTOR * 1.001), faultsAt(FAILING_FACTOR * 0.999)]).toEqual([1, 0]);
   });
   it('a pack that falls behind its sisters is found, and does not make the aircraft look hungry', () => {
     const log = [

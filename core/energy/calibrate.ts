@@ -76,8 +76,8 @@ interface Told {
   readonly log: number | null;
 }
 
-/** How far the factors of aircraft, and of packs against their sisters, lie from 1 before anything is known; logarithms. Own estimates. */
-const USUAL_FACTOR = { craft: 0.15, pack: 0.1 } as const;
+/** How far factors of aircraft lie from 1 before anything is known, as a logarithm. Own estimate. */
+const USUAL_FACTOR = 0.15;
 /** How far single flights of one aircraft stray, as a logarithm, and the flights this knowledge is worth. Own estimates. */
 const USUAL_SPREAD = 0.06;
 const SPREAD_FLIGHTS = 4;
@@ -86,10 +86,10 @@ const SPREAD_FLIGHTS = 4;
  * Share of what a log says that is believed: n / (n + (σ/σ₀)²), the weight of n observations of spread σ against a normal prior
  * of spread σ₀ about no correction. A few flights that disagree move little, many that agree move all the way.
  */
-const believed = ({ spread, flights }: Factor, usual: number): number => {
+const believed = ({ spread, flights }: Factor): number => {
   const variance =
     (spread ** 2 * (flights - 1) + USUAL_SPREAD ** 2 * SPREAD_FLIGHTS) / (flights - 1 + SPREAD_FLIGHTS);
-  return flights / (flights + variance / usual ** 2);
+  return flights / (flights + variance / USUAL_FACTOR ** 2);
 };
 
 const factorOf = (logs: readonly number[], base = 0): Factor => {
@@ -102,8 +102,8 @@ const factorOf = (logs: readonly number[], base = 0): Factor => {
 /**
  * Factors from flights that were logged with what had been planned. Ratios are averaged as logarithms, so that twice and half
  * cancel. An aircraft's factor is the middle of its packs, so that one failing pack does not make the aircraft look hungry;
- * a pack's is what it strays from that. Both count from three flights on, drawn towards 1 while
- * the log is short or does not agree with itself.
+ * a pack's is what it strays from that. Both count from three flights on. The aircraft's is
+ * drawn towards 1 while the log is short or does not agree with itself; a pack's is not: a weak cell is named at once.
  */
 export const calibrate = (log: readonly FlightLogEntry[], packs: readonly Pack[]): Calibration => {
   const byId = new Map(packs.map((p) => [p.id, p]));
@@ -144,15 +144,17 @@ export const calibrate = (log: readonly FlightLogEntry[], packs: readonly Pack[]
       middles.flatMap(({ middle, n }) => Array.from({ length: n }, () => Math.log(middle.factor))),
     );
     const all = factorOf(kept.map((t) => t.log ?? 0));
-    craft.set(aircraftId, { ...all, factor: Math.exp(centre * believed(all, USUAL_FACTOR.craft)) });
+    craft.set(aircraftId, { ...all, factor: Math.exp(centre * believed(all)) });
     for (const [packId] of enough) {
       const list = kept.filter((t) => t.flown.packId === packId);
       if (list.length < FLIGHTS_TO_COUNT) continue;
-      const own = factorOf(
-        list.map((t) => t.log ?? 0),
-        centre,
+      against.set(
+        packId,
+        factorOf(
+          list.map((t) => t.log ?? 0),
+          centre,
+        ),
       );
-      against.set(packId, { ...own, factor: own.factor ** believed(own, USUAL_FACTOR.pack) });
     }
   }
   return {

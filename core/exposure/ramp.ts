@@ -1,4 +1,4 @@
-import { listed, measured, message, type Message } from '../messages';
+import { listed, measured, message, yesNo, type Message } from '../messages';
 import { writeShutter } from '../units';
 import type { ExposureChoice, ExposureTask } from './regret';
 import { dials } from './solve';
@@ -144,5 +144,5 @@ export const rampWhy = ({ outAtFrame, restStops }: Ramp): Message =>
     : message('exposure.ramp.out', {
         frame: outAtFrame,
         stops: measured(Math.abs(restStops), 'stops', 1),
-        bright: restStops > 0 ? 'yes' : 'no',
+        bright: yesNo(restStops > 0),
       });

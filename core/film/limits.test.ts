@@ -255,6 +255,10 @@ describe('what cannot be', () => {
       }).budget.warnings.some((w) => w.code === 'card.slow');
     expect([slow('time-lapse'), slow('hold')]).toEqual([false, true]);
   });
+  it('the pack of the demo kit that falls behind its sisters is named by its log', () => {
+    const failing = deriveFilm(film).budget.warnings.filter((w) => w.code === 'pack.failing');
+    expect(failing.map((w) => said(w.say)).join()).toMatch(/^P3.*12.% faster/);
+  });
   it('swollen or hurt packs are never planned with, whatever they hold, and are named with their caution', () => {
     for (const condition of ['swollen', 'damaged'] as const) {
       const derived = deriveFilm(withPacks({ condition }));

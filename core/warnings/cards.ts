@@ -17,7 +17,7 @@ const peakOn = (facts: CardFacts, cardId: string, shots: ShotsById): number =>
       .flatMap((f) =>
         shotsIn(f.flight, shots)
           .filter((s) => !s.facts.trajectory?.frames)
-          .map((s) => recordedMbits(s.facts)),
+          .map((s) => s.facts.mode?.megabitsPerS ?? 0),
       ),
   );
 

@@ -13,8 +13,16 @@ const VIEWS: readonly (readonly [name: string, key: string, drawn: string])[] = 
   ['field', 'd', '.steps li'],
   ['footage', 'a', 'main section'],
 ];
-/** What comes late is watched for so long after a view is drawn, ms. */
-const REST_MS = 3000;
+/** What follows a first view is done: the page has had nothing to do for most of thirty turns in a row. */
+const REST = `new Promise((done) => {
+  let quiet = 0;
+  const look = (turn) => {
+    quiet = turn.timeRemaining() > 20 ? quiet + 1 : 0;
+    if (quiet >= 30) done();
+    else requestIdleCallback(look);
+  };
+  requestIdleCallback(look);
+})`;
 const MOST_MS = 20_000;
 
 /** Each view opened from the list of shots, in a film that is open: until it is drawn, and the longest time it blocks the page. */
@@ -28,7 +36,7 @@ export const views = async (browser: Browser, address: string, film: string): Pr
   for (const [name, key, drawn] of VIEWS) {
     await page.goto(`${address}/film/${film}/shots`);
     await page.locator('.shot-card').first().waitFor();
-    await page.waitForTimeout(REST_MS);
+    await page.evaluate(REST);
     const [open, blocks] = (await page.evaluate(`(async () => {
       window.blocks.length = 0;
       const before = location.pathname;
