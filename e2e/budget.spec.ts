@@ -166,6 +166,10 @@ test('the budget opens into its flights, and they add up to it', async ({ page, 
   const { derived } = await bench.stored();
   const flights = [...derived.places.values()].flatMap((p) => p.flights);
   await expect(sheet.locator('tbody tr')).toHaveCount(flights.length + 1);
+  // All six columns are in sight beside the packs.
+  await expect
+    .poll(() => sheet.locator('.el-scrollbar__wrap').evaluate((e) => e.scrollWidth - e.clientWidth))
+    .toBeLessThanOrEqual(0);
   await expect(sheet.locator('.total')).toContainText(`${derived.budget.usedWh.toFixed(2)}Wh`);
   const lands = await sheet.locator('tbody tr:not(.total) td:last-child').allTextContents();
   for (const text of lands) expect(Number.parseFloat(text)).toBeGreaterThanOrEqual(30);

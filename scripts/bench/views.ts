@@ -13,6 +13,8 @@ const VIEWS: readonly (readonly [name: string, key: string, drawn: string])[] = 
   ['field', 'd', '.steps li'],
   ['footage', 'a', 'main section'],
 ];
+/** What comes late is watched for so long after a view is drawn, ms. */
+const WATCHED_MS = 3000;
 /** What follows a first view is done: the page has had nothing to do for most of thirty turns in a row. */
 const REST = `new Promise((done) => {
   let quiet = 0;
@@ -52,7 +54,7 @@ export const views = async (browser: Browser, address: string, film: string): Pr
         look();
       });
       const open = performance.now() - began;
-      await new Promise((done) => setTimeout(done, ${REST_MS}));
+      await new Promise((done) => setTimeout(done, ${WATCHED_MS}));
       return [open, window.blocks];
     })()`)) as [number, number[]];
     report(

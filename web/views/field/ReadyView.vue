@@ -85,7 +85,9 @@ const sunDeg = computed(() => ready.value?.shot.light?.sun.altitudeDeg ?? NaN);
             <span class="quiet">{{ tr('hoversFor') }}</span>
             <b class="figure"><Fig :value="pack.minutes" quantity="minutes" /></b>
           </p>
-          <p v-if="pack.minutes < LEAST_MIN" class="fault">{{ tr('chargeItFirst') }}</p>
+          <p v-if="pack.minutes < LEAST_MIN" class="fault">
+            {{ pack.share < 0.95 ? tr('chargeItFirst') : tr('tooShortTakeAnother') }}
+          </p>
           <p v-if="(ready?.packs.length ?? 0) > 1" class="quiet">
             {{ tr('morePacks', { n: (ready?.packs.length ?? 1) - 1 }) }}
           </p>
@@ -228,6 +230,8 @@ p {
 /* Under the thumb, and over nothing that is to be read. */
 footer {
   position: sticky;
+  /* Over the ticks, which the library lifts by one. */
+  z-index: 2;
   bottom: -24px;
   margin: 0 -20px -24px;
   padding: 10px 20px 14px;

@@ -58,12 +58,12 @@ const lines = computed<Line[]>(() => [
   },
 ]);
 const COLUMNS = computed<TableColumn[]>(() => [
-  { key: 'off', label: tr('off'), width: 56 },
-  { key: 'pack', label: tr('pack'), width: 44 },
-  { key: 'shots', label: tr('shots'), minWidth: 60 },
-  { key: 'time', label: tr('time'), width: 64, figure: true },
-  { key: 'energy', label: tr('energy'), width: 72, figure: true },
-  { key: 'landsWith', label: tr('landsWith'), width: 66, figure: true },
+  { key: 'off', label: tr('off'), width: 42 },
+  { key: 'pack', label: tr('pack'), width: 32 },
+  { key: 'shots', label: tr('shots'), minWidth: 46 },
+  { key: 'time', label: tr('time'), width: 50, figure: true },
+  { key: 'energy', label: tr('energy'), width: 56, figure: true },
+  { key: 'landsWith', label: tr('landsWith'), width: 42, figure: true },
 ]);
 </script>
 
@@ -104,6 +104,17 @@ const COLUMNS = computed<TableColumn[]>(() => [
   max-height: 260px;
   overflow: auto;
   flex: none;
+}
+/* Beside the packs there is room for six narrow columns. */
+:deep(.el-table) {
+  font-size: 12.5px;
+}
+:deep(.el-table .cell),
+:deep(.el-table .is-right .cell) {
+  padding: 0 4px 0 0;
+}
+:deep(.el-table th.el-table__cell) {
+  font-size: 12px;
 }
 :deep(.total) td {
   font-weight: 640;
