@@ -27,7 +27,8 @@ const DE: Texts<typeof EN> = {
   chanceShotLower: 'Zufallsmotiv',
   charge: 'Ladung',
   chargeAtLandingOfFlight: 'Ladung bei der Landung von Flug {number}',
-  tooShortTakeAnother: 'Zu kurz für eine Gelegenheit, voll wie er ist: nimm einen anderen Akku oder ein anderes Fluggerät.',
+  tooShortTakeAnother:
+    'Zu kurz für eine Gelegenheit, voll wie er ist: nimm einen anderen Akku oder ein anderes Fluggerät.',
   chargeItFirst: 'Lade ihn zuerst, oder nimm einen anderen.',
   chargeToFull: 'voll laden',
   checks: 'Checks',
