@@ -300,7 +300,7 @@ test('without a plan two taps lead from the list of films to a chance shot at th
   const pack = page.getByRole('region', { name: 'Battery pack' });
   await expect(pack).toContainText('hovers for');
   await expect(page.getByRole('region', { name: 'Settings now' })).toContainText(/f\/[\d.]+/);
-  await page.getByLabel('Looked up for here, today').check();
+  await page.getByText('Looked up for here, today').click();
   await page.reload();
   await expect(page.getByLabel('Looked up for here, today')).toBeChecked();
   await page.getByRole('button', { name: 'Chance shot' }).click();

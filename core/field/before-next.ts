@@ -25,6 +25,8 @@ interface LensFilter {
 /** Something to do on the ground before the next take-off. */
 export interface GroundStep {
   readonly what: 'time' | 'aircraft' | 'launch' | 'pack' | 'cold' | 'card' | 'filter' | 'setting';
+  /** The pack, card, filter or setting it is about: what was ticked stays ticked as long as this is the same. */
+  readonly of: string;
   readonly say: Message;
   /** Nothing changes: it is only confirmed. */
   readonly same: boolean;
@@ -79,6 +81,7 @@ const named = (
 
 const time: StepOf = ({ next: { flight }, location }) => ({
   same: true,
+  of: '',
   say: message('field.next.time', {
     time: clockText(flight.startMs, location?.zone ?? 'UTC'),
     shots: flight.stops.length,
@@ -90,6 +93,7 @@ const aircraft: StepOf = ({ input, before, next }) =>
     ? null
     : {
         same: false,
+        of: next.flight.aircraftId ?? '',
         say: message('field.next.aircraft', {
           aircraft: named(input.kit.aircraft, next.flight.aircraftId),
         }),
@@ -100,6 +104,7 @@ const launch: StepOf = ({ input, before, next, location }) =>
     ? null
     : {
         same: false,
+        of: next.flight.launch.id ?? '',
         say: message('field.next.launch', {
           location: location?.name ?? '',
           launch: named(input.features, next.flight.launch.id) || 'none',
@@ -110,9 +115,10 @@ const pack: StepOf = ({ input, before, next: { flight } }) => {
   const name = named(input.kit.packs, flight.packId);
   const charge = measured(100 * plannedShares(flight).startShare, 'percent', 0);
   const same = flight.packId === before.flight.packId;
-  if (name === '') return { same: false, say: message('field.next.pack-none') };
+  if (name === '') return { same: false, of: '', say: message('field.next.pack-none') };
   return {
     same,
+    of: flight.packId ?? '',
     say: same
       ? message('field.next.pack-stays', { pack: name, charge })
       : message('field.next.pack', { pack: name, charge }),
@@ -123,6 +129,7 @@ const cold: StepOf = ({ location }) =>
   location && location.temperatureC < COLD_C
     ? {
         same: true,
+        of: '',
         say: message('field.next.cold', { temperature: measured(location.temperatureC, 'celsius', 0) }),
       }
     : null;
@@ -133,11 +140,14 @@ const card: StepOf = ({ input, before, next }) => {
   if (name === '')
     return {
       same: false,
+      of: '',
       say: next.load?.internal ? message('field.next.card-memory') : message('field.next.card-none'),
     };
-  if (now === then) return { same: true, say: message('field.next.card-stays', { card: name }) };
+  const of = then ?? '';
+  if (now === then) return { same: true, of, say: message('field.next.card-stays', { card: name }) };
   return {
     same: false,
+    of,
     say: message('field.next.card', {
       card: name,
       out: named(input.kit.cards, now) || 'none',
@@ -151,13 +161,17 @@ const filter: StepOf = ({ input, before, next }) => {
   if (!on) return null;
   const same = sameFilter(before.filters?.[1], on);
   const name = filterNameOf(input.kit.filters, on.filterId, on.stops);
-  return { same, say: message('field.next.filter', { filter: name, same: yesNo(same) }) };
+  return { same, of: name, say: message('field.next.filter', { filter: name, same: yesNo(same) }) };
 };
 
 const setting: StepOf = ({ before, next: { first } }) => {
   if (!first) return null;
   const same = sameSetting(before.last, first);
-  return { same, say: message('field.next.setting', { setting: settingText(first), same: yesNo(same) }) };
+  return {
+    same,
+    of: `${first.aperture} ${first.shutterS} ${first.iso}`,
+    say: message('field.next.setting', { setting: settingText(first), same: yesNo(same) }),
+  };
 };
 
 /** In the order they are done in. */

@@ -52,6 +52,9 @@ describe('before the next flight', () => {
           expect(pack.same).toBe(next.flight.packId === before.flight.packId);
           reached.when('another pack', !pack.same);
           const card = change(input, a, b, 'card')!;
+          // A tick on the pack holds for this pack, whatever charge a plan worked out again gives it.
+          expect(pack.of).toBe(next.flight.packId ?? '');
+          expect(card.of).toBe(next.load?.cardId ?? '');
           expect(card.same).toBe(next.load?.cardId !== null && next.load?.cardId === before.load?.cardId);
           reached.when('another card', !card.same);
           const setting = change(input, a, b, 'setting');

@@ -118,7 +118,7 @@ const packsOfDay = computed(() => [
 ]);
 const {
   landing,
-  next: nextFlight,
+  landedId,
   groundSteps,
   cardName,
   log,
@@ -229,7 +229,7 @@ const inputs = computed(
       </section>
       <GroundSteps
         v-if="!aloft && groundSteps.length > 0"
-        :flight-id="nextFlight?.id ?? ''"
+        :landed-id="landedId"
         :steps="groundSteps"
         @close="forget"
       />

@@ -5,20 +5,24 @@ import { ref, watch } from 'vue';
 import { useMessages } from '../../composables/useMessages';
 import { tr } from './messages';
 
-/** What to do on the ground before the next take-off, ticked with a thumb; what stays as it is stands quieter. */
-const props = defineProps<{ flightId: string; steps: readonly GroundStep[] }>();
+/**
+ * What to do on the ground before the next take-off, ticked with a thumb; what stays as it is stands quieter. A plan that is
+ * worked out again while somebody ticks takes back only what became another pack, card, filter or setting.
+ */
+const props = defineProps<{ landedId: string; steps: readonly GroundStep[] }>();
 defineEmits<{ close: [] }>();
 const { text } = useMessages();
-const ticked = ref<ReadonlySet<GroundStep['what']>>(new Set());
+const ticked = ref<ReadonlySet<string>>(new Set());
+const key = (s: GroundStep): string => `${s.what} ${s.of}`;
 watch(
-  () => props.flightId,
+  () => props.landedId,
   () => {
     ticked.value = new Set();
   },
 );
-const tick = (what: GroundStep['what']): void => {
+const tick = (step: GroundStep): void => {
   const now = new Set(ticked.value);
-  if (!now.delete(what)) now.add(what);
+  if (!now.delete(key(step))) now.add(key(step));
   ticked.value = now;
 };
 </script>
@@ -30,10 +34,10 @@ const tick = (what: GroundStep['what']): void => {
       <li v-for="s in steps" :key="s.what">
         <button
           class="step"
-          :class="{ same: s.same, on: ticked.has(s.what) }"
+          :class="{ same: s.same, on: ticked.has(key(s)) }"
           role="checkbox"
-          :aria-checked="ticked.has(s.what)"
-          @click="tick(s.what)"
+          :aria-checked="ticked.has(key(s))"
+          @click="tick(s)"
         >
           <span class="box" aria-hidden="true" />{{ text(s.say) }}
         </button>

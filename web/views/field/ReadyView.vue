@@ -177,6 +177,8 @@ const sunDeg = computed(() => ready.value?.shot.light?.sun.altitudeDeg ?? NaN);
   gap: 14px;
   align-content: start;
   font-size: 18px;
+  /* What is scrolled to or reached by Tab stops above the row under the thumb. */
+  scroll-padding-bottom: 110px;
 }
 .tiles {
   display: grid;

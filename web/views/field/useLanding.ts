@@ -141,7 +141,7 @@ export const useLanding = (day: Day, flying: Ref<Aloft | null>, elapsedS: Ref<nu
   });
   return {
     landing,
-    next,
+    landedId: computed(() => landed.value?.flight.id ?? ''),
     groundSteps,
     cardName,
     log,
