@@ -182,6 +182,7 @@ const paths: Readonly<Record<string, Partial<Record<Method, Described & { readon
           201: ok('The new film', record({ id: idText })),
           400: problem('Not a film file'),
           413: problem('Too large'),
+          415: problem('Neither JSON nor ZIP, or packed on the way'),
         },
       },
     },

@@ -7,6 +7,7 @@ import type { Sequelize } from 'sequelize';
 import { createApp } from './app';
 import type { Config } from './config';
 import { connect, openDatabase, StartError } from './database';
+import { tidyIncoming } from './http/incoming';
 import { isBehind, migrate, unknownMigrations } from './migrations';
 import { Backups, backUp, keepBackingUp, restoreStaged, tidyBackups } from './services/backup';
 import { takeFolder } from './services/lock';
@@ -109,6 +110,7 @@ const run = async (
   if (restored) log.info({ backup: restored }, 'backup restored');
   const sequelize = await openDatabase(config.dataDir);
   await tidyBackups(config.dataDir);
+  await tidyIncoming(config.dataDir).catch(() => undefined);
   await prepare(sequelize, config, log).catch(async (error: unknown) => {
     await sequelize.close();
     throw error instanceof Error && /readonly|READONLY/.test(error.message)

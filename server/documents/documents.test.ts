@@ -5,7 +5,7 @@ import Papa from 'papaparse';
 import { HANDOVER_TABLES } from '@core/handover';
 import type { FilmFile } from '@contract';
 import { demoFilm } from '@demo';
-import { readFilmFolder } from '../import/film-folder';
+import { filmOf, openFolder } from '../import/read-folder';
 import { newRow } from '@core/model';
 import { plannedShares } from '@core/day';
 import { checkSheets } from './check-sheets';
@@ -43,12 +43,12 @@ describe('documents', () => {
       expect(createHash('sha256').update(files[name!]!).digest('hex'), name).toBe(sum);
     }
     // The film in it is the film: opened again it is the same to the last byte of its pictures and heights.
-    const { film: back, contents } = readFilmFolder(files['film.zip']!);
+    const folder = await openFolder(Buffer.from(files['film.zip']!));
+    const { film: back, files: beside } = await filmOf(folder);
+    const contents = await Promise.all(beside.map((name) => folder.read(name!)));
     const { assets, ...rest } = back as FilmFile;
     expect(rest).toEqual(JSON.parse(JSON.stringify({ ...film, assets: undefined })));
-    expect(assets.map((a, i) => ({ ...a, data: Buffer.from(contents[i]!).toString('base64') }))).toEqual(
-      film.assets,
-    );
+    expect(assets.map((a, i) => ({ ...a, data: contents[i]!.toString('base64') }))).toEqual(film.assets);
   });
   it('of an empty film are made too', async () => {
     const empty: FilmFile = {

@@ -1,17 +1,23 @@
 import { execFileSync } from 'node:child_process';
-import { createHash, randomBytes } from 'node:crypto';
-import { existsSync } from 'node:fs';
-import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import { createCipheriv, createHash } from 'node:crypto';
+import { createReadStream, existsSync } from 'node:fs';
+import { appendFile, mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
+import { text } from 'node:stream/consumers';
+import { pipeline } from 'node:stream/promises';
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
 import { setImmediate } from 'node:timers/promises';
 import { gzipSync } from 'node:zlib';
 import { join } from 'node:path';
 import { strToU8, unzipSync, zipSync } from 'fflate';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { request as httpRequest } from 'node:http';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { FilmFile, Problem } from '@contract';
 import { demoFilm } from '@demo';
 import { newRow } from '@core/model';
 import { v4 as uuid } from 'uuid';
+import { writeFilmFolder } from './film-folder';
 import { getJson, testServer, pictureOf } from '../testing';
 
 let server: Awaited<ReturnType<typeof testServer>>;
@@ -31,6 +37,25 @@ const send = async (zip: Uint8Array): Promise<{ status: number; body: Problem & 
   });
   return { status: response.status, body: (await response.json()) as Problem & { id?: string } };
 };
+/** Sends a file from the disk as it is read: what fetch holds of a body would be counted as the server's. */
+const sendFile = (path: string): Promise<Awaited<ReturnType<typeof send>>> =>
+  new Promise((resolve, reject) => {
+    const request = httpRequest(
+      new URL('/api/films/import', server.address),
+      { method: 'POST', headers: { 'content-type': 'application/zip' }, agent: false },
+      (response) => {
+        text(response).then(
+          (body) =>
+            resolve({
+              status: response.statusCode ?? 0,
+              body: JSON.parse(body) as Problem & { id?: string },
+            }),
+          reject,
+        );
+      },
+    );
+    pipeline(createReadStream(path), request).catch(reject);
+  });
 const folderOf = async (id: string): Promise<Uint8Array> => {
   const response = await fetch(`${server.address}/api/films/${id}/file.zip`);
   expect(response.headers.get('content-type')).toBe('application/zip');
@@ -81,36 +106,80 @@ describe('a film as one folder', () => {
   it('of 200 MB comes back file by file, byte for byte', async () => {
     const file = demoFilm();
     const [location] = file.locations;
-    const pictures = Array.from({ length: 17 }, () => pictureOf(100, 100, randomBytes(11_900_000)));
-    const ids = pictures.map((bytes) => createHash('sha256').update(bytes).digest('hex'));
+    // Drawn anew each time they are asked for: held, they would be what is counted.
+    const noise = (i: number): Buffer =>
+      pictureOf(
+        100,
+        100,
+        createCipheriv('aes-128-ctr', Buffer.alloc(16, i), Buffer.alloc(16)).update(Buffer.alloc(11_900_000)),
+      );
+    const sha = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+    const ids = Array.from({ length: 17 }, (_, i) => sha(noise(i)));
+    const pins = [
+      { px: 0, py: 0, xM: 0, yM: 0 },
+      { px: 99, py: 0, xM: 99, yM: 0 },
+    ];
+    const shown = { locationId: location!.id, widthPx: 100, heightPx: 100, pins };
     const film = {
       ...file,
-      pictures: ids.map((assetId, i) =>
-        newRow('picture', {
-          id: uuid(),
-          locationId: location!.id,
-          name: `${i}`,
-          assetId,
-          widthPx: 100,
-          heightPx: 100,
-          pins: [
-            { px: 0, py: 0, xM: 0, yM: 0 },
-            { px: 99, py: 0, xM: 99, yM: 0 },
-          ],
-        }),
-      ),
-      assets: [
-        ...file.assets,
-        ...ids.map((id) => ({ id, mime: 'image/png' as const, file: `files/${id}.png` })),
-      ],
+      pictures: ids.map((assetId, i) => newRow('picture', { ...shown, id: uuid(), name: `${i}`, assetId })),
+      grounds: [],
     };
-    const entries = Object.fromEntries(ids.map((id, i) => [`files/${id}.png`, new Uint8Array(pictures[i]!)]));
-    const { status, body } = await send(
-      zipSync({ 'film.json': strToU8(JSON.stringify(film)), ...entries }, { level: 0 }),
+    const dir = await mkdtemp(join(tmpdir(), 'dusk-zip-'));
+    const path = join(dir, 'film.zip');
+    const assets = ids.map((id) => ({ id, mime: 'image/png' as const }));
+    await writeFilmFolder(
+      { film, assets, bytesOf: (id) => Promise.resolve(noise(ids.indexOf(id))) },
+      (piece) => appendFile(path, piece),
     );
+    // What is held, not what waits to be collected.
+    setFlagsFromString('--expose-gc');
+    const collect = runInNewContext('gc') as () => void;
+    collect();
+    const before = process.memoryUsage().arrayBuffers;
+    let most = 0;
+    const watching = setInterval(() => {
+      collect();
+      most = Math.max(most, process.memoryUsage().arrayBuffers - before);
+    }, 250);
+    const { status, body } = await sendFile(path);
+    clearInterval(watching);
     expect(status, body.detail).toBe(201);
+    // The folder has 202 MB; of them a few files are held at a time.
+    expect(most).toBeGreaterThan(1e6);
+    expect(most).toBeLessThan(100e6);
+    await rm(dir, { recursive: true, force: true });
     const out = unzipSync(await folderOf(body.id!));
-    for (const id of ids) expect(createHash('sha256').update(out[`files/${id}.png`]!).digest('hex')).toBe(id);
+    for (const id of ids) expect(sha(out[`files/${id}.png`]!)).toBe(id);
+    expect(await readdir(join(server.dataDir, 'incoming'))).toEqual([]);
+  });
+
+  it('larger than the limit, packed on the way, broken off or of no kind is refused, and leaves nothing behind', async () => {
+    const address = new URL('/api/films/import', server.address);
+    const sent = (headers: Record<string, string>, pieces: number, broken = false) =>
+      new Promise<number>((resolve) => {
+        const request = httpRequest(address, { method: 'POST', headers, agent: false }, (response) => {
+          resolve(response.statusCode ?? 0);
+          request.destroy();
+        });
+        request.on('error', () => resolve(-1));
+        const piece = Buffer.alloc(1e6, 'P');
+        const next = (n: number): void => {
+          if (request.destroyed) return;
+          if (n < pieces) request.write(piece, () => next(n + 1));
+          else if (broken) request.destroy();
+          else request.end();
+        };
+        next(0);
+      });
+    const zip = { 'content-type': 'application/zip' };
+    expect(await sent({ ...zip, 'content-length': '250000001' }, 0)).toBe(413);
+    expect(await sent({ ...zip, 'transfer-encoding': 'chunked' }, 252)).toBe(413);
+    expect(await sent({ ...zip, 'content-encoding': 'gzip' }, 1)).toBe(415);
+    expect(await sent({ 'content-type': 'text/plain' }, 1)).toBe(415);
+    expect(await sent({ ...zip, 'content-length': '5000000' }, 2, true)).toBe(-1);
+    expect(await sent(zip, 1)).toBe(400);
+    await vi.waitFor(async () => expect(await readdir(join(server.dataDir, 'incoming'))).toEqual([]));
   });
 
   it('that is damaged, holds no film, misses a file, or unpacks to too much is refused with its reason', async () => {

@@ -1,4 +1,5 @@
 import { existsSync } from 'node:fs';
+import { stat } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
 import pLimit from 'p-limit';
 import { runBeside } from '../http/beside';
@@ -16,20 +17,18 @@ const oneAtATime = pLimit(1);
 
 /**
  * Reads a film file, a large one in a thread of its own.
- * @param bytes given away: they belong to the thread afterwards
+ * @param path where it lies; the files of a folder are left there
  * @param here ids of kit that is there already
  * @param given up when nobody waits for it any more
  * @throws HttpProblem naming what is wrong with it
  */
 export const readImportBeside = async (
-  bytes: Uint8Array<ArrayBuffer>,
+  path: string,
   here: readonly string[],
   given: AbortSignal,
 ): Promise<PreparedImport> => {
-  if (bytes.length <= SMALL_BYTES || !existsSync(PROGRAM)) return readImport(bytes, here);
-  const answer = await oneAtATime(() =>
-    runBeside<ImportAnswer>(PROGRAM, { bytes, here }, given, [bytes.buffer]),
-  );
+  if ((await stat(path)).size <= SMALL_BYTES || !existsSync(PROGRAM)) return readImport(path, here);
+  const answer = await oneAtATime(() => runBeside<ImportAnswer>(PROGRAM, { path, here }, given));
   if (!answer.ok) throw new HttpProblem(...answer.problem);
   return answer.prepared;
 };

@@ -6,6 +6,7 @@ import { RecordRowSchema } from '@core/model';
 import express, { Router, type Response } from 'express';
 import { checkBatch } from '../services/checks';
 import { readImportBeside } from '../import';
+import { withBody } from '../http/incoming';
 import { HttpProblem } from '../http/problem';
 import type { Assets } from '../services/assets';
 import type { Backups } from '../services/backup';
@@ -88,17 +89,15 @@ export const api = (
   router.get('/kit', async (_request, response) => {
     response.json({ rows: await films.kit() });
   });
-  router.post(
-    '/films/import',
-    express.raw({ limit: EXCHANGE_LIMIT, type: ['application/json', 'application/zip'] }),
-    async (request, response) => {
-      const body: unknown = request.body;
-      const bytes = Uint8Array.from(Buffer.isBuffer(body) ? body : []);
-      const prepared = await readImportBeside(bytes, await films.kitIds(), closedEarly(response));
-      const id = await films.take(prepared, WHOLE_FILMS);
-      response.status(201).location(`/api/films/${id}`).json({ id });
-    },
-  );
+  router.post('/films/import', async (request, response) => {
+    if (!request.is(['application/json', 'application/zip']))
+      throw new HttpProblem(415, 'file-kind', 'A film comes in as application/json or as application/zip.');
+    const given = closedEarly(response);
+    const id = await withBody(request, about.dataDir, EXCHANGE_LIMIT, async (path) =>
+      films.take(await readImportBeside(path, await films.kitIds(), given), WHOLE_FILMS, path),
+    );
+    response.status(201).location(`/api/films/${id}`).json({ id });
+  });
   // A fresh copy each time: beside one's own films, and as it was.
   router.post('/films/demo', async (_request, response) => {
     const id = await films.importFile(demoFilm(), WHOLE_FILMS);

@@ -1,4 +1,5 @@
 import {
+  ASSET_LIMIT,
   EXCHANGE_FORMAT,
   EXCHANGE_VERSION,
   KIT_FORMAT,
@@ -11,7 +12,8 @@ import type { AnyRow, Batch, Change, FilmFile, KitFile, LoggedChange } from '@co
 import { v4 as uuid } from 'uuid';
 import { read } from '../database';
 import { HttpProblem } from '../http/problem';
-import { preparedImport, type PreparedImport } from '../import/prepare';
+import { preparedImport, type PreparedAsset, type PreparedImport } from '../import/prepare';
+import { openFolder, type OpenFolder } from '../import/read-folder';
 import type { Sequelize } from 'sequelize';
 import { readChanges, readRows } from '../models';
 import type { FolderSource } from '../import/film-folder';
@@ -175,20 +177,32 @@ export class Films {
     return this.take(preparedImport(file, await this.kitIds()), device);
   }
 
-  /** Takes in what was read from a film file. @returns the new film's id */
-  async take({ film, changes, assets }: PreparedImport, device: string): Promise<string> {
-    for (const { id, mime, bytes } of assets) {
-      if (
-        (await this.assets.keep(mime, Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength))) !== id
-      )
-        throw new HttpProblem(
-          400,
-          'asset',
-          'A file inside the film is damaged: its content does not match its name.',
-        );
+  /**
+   * Takes in what was read from a film file, one of its pictures and heights in memory at a time.
+   * @param path where the folder lies that has files of it
+   * @returns the new film's id
+   */
+  async take({ film, changes, assets }: PreparedImport, device: string, path?: string): Promise<string> {
+    const folder = path !== undefined && assets.some((a) => 'file' in a) ? await openFolder(path) : undefined;
+    try {
+      for (const asset of assets) await this.keep(asset, folder);
+    } finally {
+      folder?.close();
     }
     await this.store.apply({ batch: uuid(), device, changes: [...changes] });
     return film;
+  }
+
+  private async keep(asset: PreparedAsset, folder: OpenFolder | undefined): Promise<void> {
+    const bytes = 'bytes' in asset ? asset.bytes : await folder?.read(asset.file, ASSET_LIMIT);
+    if (!bytes) throw new HttpProblem(400, 'asset', 'A file of the film did not come with it.');
+    const content = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+    if ((await this.assets.keep(asset.mime, content)) !== asset.id)
+      throw new HttpProblem(
+        400,
+        'asset',
+        'A file inside the film is damaged: its content does not match its name.',
+      );
   }
 
   /** Deletes a film with all that belongs to it. */

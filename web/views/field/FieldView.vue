@@ -116,14 +116,7 @@ const stillToCome = computed(() => {
 const packsOfDay = computed(() => [
   ...new Set(day.places.value.flatMap((p) => p.flights.flatMap((f) => f.packId ?? []))),
 ]);
-const {
-  landing,
-  landedId,
-  groundSteps,
-  cardName,
-  log,
-  forget,
-} = useLanding(day, aloft, elapsedS, clear);
+const { landing, landedId, groundSteps, cardName, log, forget } = useLanding(day, aloft, elapsedS, clear);
 const plannedWindMs = computed(() =>
   place.value && aloft.value ? locationAt(place.value.location, aloft.value.tookOffMs).windMs : 0,
 );
