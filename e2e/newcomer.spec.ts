@@ -227,11 +227,13 @@ test('a film file goes out and comes in again; what is no film is refused with a
   expect(saved.suggestedFilename()).toBe('The Valdegris line.zip');
   const path = await saved.path();
   await page
-    .getByLabel('Open a film file')
+    .getByRole('button', { name: 'Open a film file' })
+    .locator('input')
     .setInputFiles({ name: 'notes.json', mimeType: 'application/json', buffer: Buffer.from('{"a":') });
   await expect(page.getByRole('alert')).toContainText('no readable JSON');
   await page
-    .getByLabel('Open a film file')
+    .getByRole('button', { name: 'Open a film file' })
+    .locator('input')
     .setInputFiles({ name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{"hello":1}') });
   await expect(page.getByRole('alert')).toContainText('Format is missing');
   // A slow computer: what is on its way is named, and can be stopped; nothing has come in then.
@@ -240,7 +242,7 @@ test('a film file goes out and comes in again; what is no film is refused with a
     asked = resolve;
   });
   await page.route('**/api/films/import', () => asked());
-  await page.getByLabel('Open a film file').setInputFiles(path);
+  await page.getByRole('button', { name: 'Open a film file' }).locator('input').setInputFiles(path);
   await reached;
   const opening = page.getByRole('status').filter({ hasText: 'Opening' });
   await expect(opening).toContainText(/\d+\.\d MB/);
@@ -249,7 +251,7 @@ test('a film file goes out and comes in again; what is no film is refused with a
   await expect(page.getByRole('alert')).toBeHidden();
   await page.unroute('**/api/films/import');
   expect((await app.films.list()).map((f) => f.id)).toEqual([film]);
-  await page.getByLabel('Open a film file').setInputFiles(path);
+  await page.getByRole('button', { name: 'Open a film file' }).locator('input').setInputFiles(path);
   await expect(page.locator('.verdict')).toHaveText(/1 of 18 shots does not fit/);
   expect(page.url()).not.toContain(film);
 });

@@ -182,7 +182,8 @@ test('a table of packs comes in after a look at every line, all of it or nothing
   const was = (await bench.stored()).file.kit.packs.find((p) => p.name === 'P1')!;
   const bring = (text: string) =>
     page
-      .getByLabel('Bring in a table')
+      .getByRole('button', { name: 'Bring in a table' })
+      .locator('input')
       .setInputFiles({ name: 'packs.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await bring('mark;full\nP1;3 %');
   await expect(page.getByRole('region', { name: 'Tables and files' }).getByRole('alert')).toContainText(

@@ -5,6 +5,7 @@ import express, { type Express } from 'express';
 import type { Logger } from 'pino';
 import expressStaticGzip from 'express-static-gzip';
 import { pinoHttp } from 'pino-http';
+import { leanAtRest } from './http/at-rest';
 import { guard, headers } from './http/guard';
 import { isOwn, limited, MOST_A_MINUTE } from './http/limited';
 import { notFound, problems } from './http/problem';
@@ -56,6 +57,7 @@ const serveWeb = (app: Express, webDir: string): void => {
 export const createApp = (parts: Parts): Express => {
   const app = express();
   app.disable('x-powered-by');
+  app.use(leanAtRest());
   app.use(
     pinoHttp({ logger: parts.log, autoLogging: { ignore: (r) => r.method === 'GET' }, quietReqLogger: true }),
   );

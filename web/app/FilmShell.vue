@@ -10,6 +10,7 @@ import type { Marks } from '../stores/part-states';
 import { useSelection } from '../stores/selection';
 import { deviceHealth } from '../sync/device-health';
 import { rememberFilm } from './last-film';
+import SaidBar from './SaidBar.vue';
 import SaveMark from './SaveMark.vue';
 import SettingsButton from '../parts/settings/SettingsButton.vue';
 import { useKeys } from './useKeys';
@@ -188,7 +189,7 @@ const rename = (event: Event): void => {
         >{{ v.label }}</RouterLink
       >
     </nav>
-    <p class="sr" role="status" aria-live="polite">{{ selection.said }}</p>
+    <SaidBar />
     <KeySheet v-if="selection.keysShown" @close="selection.keysShown = false" />
   </div>
 </template>

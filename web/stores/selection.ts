@@ -1,6 +1,6 @@
 import { forcedColours } from '../design/forced-colours';
 import { defineStore } from 'pinia';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useFilm } from './film';
 import { useDerivedFilm } from './derived-film';
 
@@ -23,7 +23,8 @@ export const useSelection = defineStore('selection', () => {
   const movesShown = ref(false);
   /** Shot from the ground that is open; '' where none is. */
   const groundShotId = ref('');
-  const said = ref('');
+  /** What was said last, an object of its own each time: the same words said twice are two messages. */
+  const said = shallowRef({ text: '' });
 
   const shot = computed(() => derivedFilm.shotNow(shotId.value));
   const place = computed(() => {
@@ -82,9 +83,9 @@ export const useSelection = defineStore('selection', () => {
     { immediate: true },
   );
 
-  /** Says something once, quietly, to eyes and screen readers. */
+  /** Says something once, to eyes and screen readers. */
   const say = (text: string): void => {
-    said.value = text;
+    said.value = { text };
   };
 
   return {

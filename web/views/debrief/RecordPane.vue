@@ -8,18 +8,13 @@ import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import LineMap from '../rehearse/LineMap.vue';
+import FileButton from '../../parts/FileButton.vue';
 import { tr } from './messages';
 import { useFlightRecord } from './useFlightRecord';
 
 /** A flight as a track or a table tells it: which flight it was, what it says, how far it was off the plan. */
 const derivedFilm = useDerivedFilm();
 const { fault, file, table, columns, column, zone, read, match, lines, takes, add } = useFlightRecord();
-const bringIn = (event: Event): void => {
-  const field = event.target as HTMLInputElement;
-  const chosen = field.files?.[0];
-  field.value = '';
-  if (chosen) void read(chosen);
-};
 const FIELD_WORDS: Readonly<Record<RecordField, string>> = {
   get time() {
     return tr('time');
@@ -52,9 +47,7 @@ const nameOf = (shotId: string): string => {
   <section aria-labelledby="record-title">
     <header class="head">
       <h2 id="record-title">{{ tr('flightRecordUpper') }}</h2>
-      <label class="btn file"
-        >{{ tr('chooseAFile') }}<input type="file" accept=".gpx,.csv,.txt,.tsv" @change="bringIn"
-      /></label>
+      <FileButton :label="tr('chooseAFile')" accept=".gpx,.csv,.txt,.tsv" @files="([file]) => read(file)" />
     </header>
     <p v-if="!file" class="quiet">{{ tr('aTrackGPXOrA') }}</p>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
@@ -152,14 +145,6 @@ const nameOf = (shotId: string): string => {
   display: flex;
   justify-content: space-between;
   align-items: baseline;
-}
-.file input {
-  position: absolute;
-  opacity: 0;
-  width: 1px;
-}
-.file:focus-within {
-  outline: 2px solid var(--pick);
 }
 .columns-of {
   display: grid;

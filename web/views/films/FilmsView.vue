@@ -13,6 +13,7 @@ import { useSelection } from '../../stores/selection';
 import SettingsButton from '../../parts/settings/SettingsButton.vue';
 import { chanceFilm } from './chance-film';
 import { useFilmFiles, why } from './useFilmFiles';
+import FileButton from '../../parts/FileButton.vue';
 import { tr } from './messages';
 
 const router = useRouter();
@@ -53,12 +54,6 @@ const ready = async (): Promise<void> => {
     fault.value = why(error);
   }
 };
-const chosen = (event: Event): void => {
-  const field = event.target as HTMLInputElement;
-  const file = field.files?.[0];
-  field.value = '';
-  if (file) void choose(file);
-};
 const remove = async (film: FilmSummary): Promise<void> => {
   try {
     await api.removeFilm(film.id);
@@ -83,10 +78,11 @@ const when = (iso: string): string => whenText(Date.parse(iso));
       {{ tr('planTheShotsTheLight') }}
     </p>
     <div class="make">
-      <label class="btn file"
-        >{{ tr('openAFilmFile')
-        }}<input type="file" accept="application/json,application/zip,.json,.zip" @change="chosen"
-      /></label>
+      <FileButton
+        :label="tr('openAFilmFile')"
+        accept="application/json,application/zip,.json,.zip"
+        @files="([file]) => choose(file)"
+      />
       <ElButton class="btn" :title="tr('leaveHomeWithoutAPlan')" @click="ready">
         {{ tr('readyForChance') }}
       </ElButton>
@@ -195,20 +191,6 @@ header h1 {
   display: flex;
   gap: 8px;
   flex-wrap: wrap;
-}
-.file {
-  position: relative;
-  overflow: hidden;
-}
-.file input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  cursor: pointer;
-}
-.file:focus-within {
-  outline: 2px solid var(--pick);
-  outline-offset: 2px;
 }
 .list {
   display: grid;

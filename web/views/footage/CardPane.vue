@@ -9,6 +9,7 @@ import Fig from '../../parts/Fig.vue';
 import PickField from '../../parts/PickField.vue';
 import { useCardMatch } from './useCardMatch';
 import { useSimulatedCard } from './useSimulatedCard';
+import FileButton from '../../parts/FileButton.vue';
 import { tr } from './messages';
 
 /** The clips of a card beside the takes that were noted: which is which, what is missing, what nobody planned. */
@@ -31,12 +32,6 @@ const {
   cancel,
 } = useCardMatch(lines);
 const simulated = useSimulatedCard(lines, takes);
-const choose = (event: Event): void => {
-  const field = event.target as HTMLInputElement;
-  const files = [...(field.files ?? [])];
-  field.value = '';
-  void read(files);
-};
 const nameOf = (takeId: string): string => {
   const line = lineOf(takeId);
   return line
@@ -72,13 +67,13 @@ const doing = computed(() => {
         <ElButton v-if="simulated.possible.value" class="btn" @click="readMade(simulated.make)">
           {{ tr('simulatedCard') }}
         </ElButton>
-        <label class="btn file"
-          >{{ tr('chooseTheCardsFolder') }}<input type="file" webkitdirectory multiple @change="choose"
-        /></label>
-        <label class="btn file"
-          >{{ tr('chooseClips')
-          }}<input type="file" multiple accept="video/mp4,video/quicktime,.mp4,.mov,.m4v" @change="choose"
-        /></label>
+        <FileButton folder :label="tr('chooseTheCardsFolder')" @files="read" />
+        <FileButton
+          multiple
+          :label="tr('chooseClips')"
+          accept="video/mp4,video/quicktime,.mp4,.mov,.m4v"
+          @files="read"
+        />
       </span>
     </header>
     <p class="quiet">
@@ -170,14 +165,6 @@ header {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-.file input {
-  position: absolute;
-  opacity: 0;
-  width: 1px;
-}
-.file:focus-within {
-  outline: 2px solid var(--pick);
 }
 .progress {
   display: grid;

@@ -12,6 +12,7 @@ import PickField from '../../parts/PickField.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import type { CopiesWorker } from '../../workers/copies.worker';
+import FileButton from '../../parts/FileButton.vue';
 import { tr } from './messages';
 
 /** A copy held against its card, byte by byte; proved, it is entered as a copy of the card. */
@@ -55,10 +56,7 @@ const stop = (): void => {
 onBeforeUnmount(stop);
 
 const folderOf = (files: readonly File[]): string => files[0]?.webkitRelativePath.split('/')[0] ?? '';
-const choose = (event: Event): readonly File[] => {
-  const field = event.target as HTMLInputElement;
-  const files = [...(field.files ?? [])];
-  field.value = '';
+const choose = (files: readonly File[]): readonly File[] => {
   stop();
   result.value = null;
   fault.value = '';
@@ -112,26 +110,8 @@ const enter = (): void => {
   <section class="pane" :aria-label="tr('copiesProved')">
     <header>
       <h2>{{ tr('copiesProved') }}</h2>
-      <label class="btn"
-        >{{ tr('folderOfTheCard')
-        }}<input
-          class="sr"
-          type="file"
-          webkitdirectory
-          multiple
-          :aria-label="tr('folderOfTheCard')"
-          @change="original = choose($event)"
-      /></label>
-      <label class="btn"
-        >{{ tr('folderOfTheCopy')
-        }}<input
-          class="sr"
-          type="file"
-          webkitdirectory
-          multiple
-          :aria-label="tr('folderOfTheCopy')"
-          @change="copy = choose($event)"
-      /></label>
+      <FileButton folder :label="tr('folderOfTheCard')" @files="(files) => (original = choose(files))" />
+      <FileButton folder :label="tr('folderOfTheCopy')" @files="(files) => (copy = choose(files))" />
     </header>
     <p class="quiet">{{ tr('comparedByteByByte') }}</p>
     <p v-if="holding.length === 0" class="quiet">{{ tr('noCardHoldsFootage') }}</p>

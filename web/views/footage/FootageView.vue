@@ -20,6 +20,7 @@ import CardPane from './CardPane.vue';
 import CopiesPane from './CopiesPane.vue';
 import CoverageBoard from './CoverageBoard.vue';
 import DocumentList from './DocumentList.vue';
+import FileButton from '../../parts/FileButton.vue';
 import { tr } from './messages';
 
 /** What leaves the application, and which clip on the card is which shot. */
@@ -56,11 +57,7 @@ const COLUMNS = computed<TableColumn[]>(() => [
 ]);
 const fault = ref('');
 /** The log of a page that was taken along: what is new in it becomes takes, as one step. */
-const bringIn = async (event: Event): Promise<void> => {
-  const field = event.target as HTMLInputElement;
-  const file = field.files?.[0];
-  field.value = '';
-  if (!file) return;
+const bringIn = async (file: File): Promise<void> => {
   const log = readTakeLog(await readTextFile(file), store.filmId, store.list('shot'), store.list('take'));
   fault.value = log.ok ? '' : tr('nameIsNotBroughtIn', { name: file.name, reason: log.reason });
   if (!log.ok) return;
@@ -94,9 +91,11 @@ const bringIn = async (event: Event): Promise<void> => {
         <header>
           <h2 id="takes-title">{{ tr('clipsByShot') }}</h2>
           <ElSegmented v-model="shownAs" :options="waysToShow" :aria-label="tr('howClipsAreShown')" />
-          <label class="btn file"
-            >{{ tr('bringInALog') }}<input type="file" accept="application/json,.json" @change="bringIn"
-          /></label>
+          <FileButton
+            :label="tr('bringInALog')"
+            accept="application/json,.json"
+            @files="([file]) => bringIn(file)"
+          />
           <span class="quiet">{{
             tr('takesShotsWithoutAGood', {
               takes: counted(takes, 'take'),
@@ -154,14 +153,6 @@ const bringIn = async (event: Event): Promise<void> => {
 </template>
 
 <style scoped>
-.file input {
-  position: absolute;
-  opacity: 0;
-  width: 1px;
-}
-.file:focus-within {
-  outline: 2px solid var(--pick);
-}
 .footage {
   padding: 18px 20px 40px;
   display: grid;

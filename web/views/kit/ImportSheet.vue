@@ -28,6 +28,7 @@ import { withCells } from '../../exchange/shot-cells';
 import { readTextFile } from '../../exchange/text-file';
 import { newShot } from '../../composables/new-shot';
 import { validateRow } from '../../sync/validation';
+import FileButton from '../../parts/FileButton.vue';
 import { tr } from './messages';
 
 /** Kit and checks as a file, packs, cards and shots as tables: out, and in with a look at what would change. */
@@ -160,15 +161,11 @@ const columnChoices = computed(() => [
 ]);
 /** Whether somebody should look at the columns: the file calls them otherwise, or has more. */
 const foreign = computed(() => sheet.value?.heads.some((head, i) => mapping.value[i] !== head) ?? false);
-const open = async (event: Event, as: 'table' | 'kit'): Promise<void> => {
-  const input = event.target as HTMLInputElement;
-  const [file] = input.files ?? [];
+const open = async (file: File, as: 'table' | 'kit'): Promise<void> => {
   clear();
-  if (!file) return;
   from.value = file.name;
   if (as === 'table') {
     const read = await readSheet(file);
-    input.value = '';
     if (read.ok) {
       sheet.value = read.value;
       mapping.value = guessMapping(kind.value, read.value.heads);
@@ -178,7 +175,6 @@ const open = async (event: Event, as: 'table' | 'kit'): Promise<void> => {
     return;
   }
   const text = await readTextFile(file);
-  input.value = '';
   const read = readKitFile(text, (k) => film.list(k), validateRow as TableBase['faults']);
   if (read.ok) kit.value = read.value;
   else fault.value = read.reason;
@@ -248,26 +244,18 @@ const bringKit = (): void => {
         "
       />
       <ElButton class="btn" @click="saveTable">{{ tr('saveAsATable') }}</ElButton>
-      <label class="btn"
-        >{{ tr('bringInATableUpper')
-        }}<input
-          class="sr"
-          type="file"
-          accept=".csv,.tsv,.txt,.xlsx,text/csv,text/plain"
-          :aria-label="tr('bringInATableUpper')"
-          @change="open($event, 'table')"
-      /></label>
+      <FileButton
+        :label="tr('bringInATableUpper')"
+        accept=".csv,.tsv,.txt,.xlsx,text/csv,text/plain"
+        @files="([file]) => open(file, 'table')"
+      />
       <span class="gap" />
       <ElButton class="btn" @click="saveKit">{{ tr('saveKitAndChecks') }}</ElButton>
-      <label class="btn"
-        >{{ tr('bringInAKitFile')
-        }}<input
-          class="sr"
-          type="file"
-          accept=".json,application/json"
-          :aria-label="tr('bringInAKitFile')"
-          @change="open($event, 'kit')"
-      /></label>
+      <FileButton
+        :label="tr('bringInAKitFile')"
+        accept=".json,application/json"
+        @files="([file]) => open(file, 'kit')"
+      />
     </div>
     <p v-if="fault" class="fault" role="alert">
       <b>{{ from }}:</b> {{ tr('faultNothingWasChanged', { fault }) }}

@@ -12,6 +12,7 @@ import PickField from '../../parts/PickField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { readTextFile } from '../../exchange/text-file';
+import FileButton from '../../parts/FileButton.vue';
 import { tr } from './messages';
 
 const props = defineProps<{ place: Entity<'location'> }>();
@@ -68,11 +69,7 @@ const fetchHours = async (): Promise<void> => {
     busy.value = false;
   }
 };
-const open = async (event: Event): Promise<void> => {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
+const open = async (file: File): Promise<void> => {
   const { readHours } = await import('../../exchange/weather');
   const read = readHours(await readTextFile(file));
   if (read.ok) save(read.value, 'file');
@@ -160,10 +157,11 @@ const source = computed(() => {
       }}</span>
       <span class="gap" />
       <ElButton class="btn" @click="add">{{ tr('addHour') }}</ElButton>
-      <label class="btn file">
-        {{ tr('openFile') }}
-        <input type="file" accept=".csv,.json,text/csv,application/json" @change="open" />
-      </label>
+      <FileButton
+        :label="tr('openFile')"
+        accept=".csv,.json,text/csv,application/json"
+        @files="([file]) => open(file)"
+      />
       <ElButton class="btn" :disabled="busy" @click="fetchHours">{{ tr('simulateForecast') }}</ElButton>
       <ElButton v-if="sorted.length > 0" class="btn" @click="save([], 'hand')">{{ tr('clear') }}</ElButton>
     </header>
@@ -258,20 +256,6 @@ header {
 }
 .made {
   color: var(--care);
-}
-.file {
-  position: relative;
-  overflow: hidden;
-}
-.file input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  cursor: pointer;
-}
-.file:focus-within {
-  outline: 2px solid var(--pick);
-  outline-offset: 2px;
 }
 .at {
   font-variant-numeric: tabular-nums;

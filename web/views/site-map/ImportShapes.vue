@@ -24,6 +24,7 @@ import type { TableColumn } from '../../parts/table-column';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import type { Plan } from './usePlan';
+import FileButton from '../../parts/FileButton.vue';
 import { tr } from './messages';
 import { fixed, phrase } from '../../format';
 import { findProjection } from '../../exchange/find-projection';
@@ -66,11 +67,7 @@ const show = (swap: boolean): void => {
     ? answer.value.things.map((thing) => ({ thing, take: true, kind: thing.kind ?? USUAL[thing.shape] }))
     : [];
 };
-const take = async (event: Event): Promise<void> => {
-  const field = event.target as HTMLInputElement;
-  const [file] = field.files ?? [];
-  field.value = '';
-  if (!file) return;
+const take = async (file: File): Promise<void> => {
   fileName.value = file.name;
   read.value = null;
   rows.value = [];
@@ -150,10 +147,12 @@ const save = (format: ShapeFormat): void => {
     <div class="two">
       <div>
         <h3>{{ tr('bringIn') }}</h3>
-        <label class="btn lead file"
-          >{{ tr('chooseAFile')
-          }}<input type="file" class="sr" accept=".geojson,.json,.kml,.kmz,.gpx,.xml" @change="take"
-        /></label>
+        <FileButton
+          lead
+          :label="tr('chooseAFile')"
+          accept=".geojson,.json,.kml,.kmz,.gpx,.xml"
+          @files="([file]) => take(file)"
+        />
         <p class="quiet">
           {{ tr('geoJSONKMLOrGPXWith') }}
         </p>
@@ -243,13 +242,6 @@ const save = (format: ShapeFormat): void => {
 }
 .rows {
   width: 100%;
-}
-.file {
-  position: relative;
-}
-.file:focus-within {
-  outline: 2px solid var(--pick);
-  outline-offset: 2px;
 }
 .care {
   color: var(--care);

@@ -12,6 +12,7 @@ import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';
 import HeightsSheet from './HeightsSheet.vue';
 import PictureRow from './PictureRow.vue';
+import FileButton from '../../parts/FileButton.vue';
 import { tr } from './messages';
 import { fixed, writeText } from '../../format';
 
@@ -39,18 +40,11 @@ const flights = computed(() => {
     })),
   ];
 });
-const chosenFile = (event: Event): File | null => {
-  const field = event.target as HTMLInputElement;
-  const [file] = field.files ?? [];
-  field.value = '';
-  fault.value = '';
-  return file ?? null;
-};
 const heightsFile = shallowRef<File | null>(null);
-const takeUnder = async (event: Event): Promise<void> => {
-  const file = chosenFile(event);
+const takeUnder = async (file: File): Promise<void> => {
+  fault.value = '';
   const { value: place } = props.plan.place;
-  if (!file || !place) return;
+  if (!place) return;
   busy.value = tr('readingName', { name: file.name });
   try {
     const done = await takePicture(file, place, film.commit);
@@ -129,14 +123,11 @@ const dropGround = (): void => {
     <p v-else class="quiet">
       {{ tr('theGroundCountsAsLevel') }}
     </p>
-    <label class="btn file"
-      >{{ tr('bringHeights')
-      }}<input
-        type="file"
-        class="sr"
-        accept=".asc,.txt,.xyz,.csv,.tif,.tiff,.hgt,.grd"
-        @change="heightsFile = chosenFile($event)"
-    /></label>
+    <FileButton
+      :label="tr('bringHeights')"
+      accept=".asc,.txt,.xyz,.csv,.tif,.tiff,.hgt,.grd"
+      @files="([file]) => ((fault = ''), (heightsFile = file))"
+    />
     <p class="quiet small">{{ tr('geoTIFFOrESRIASCIIGrid') }}</p>
     <HeightsSheet
       v-if="heightsFile && plan.place.value"
@@ -147,10 +138,11 @@ const dropGround = (): void => {
     />
     <h2>{{ tr('picturesUnderThePlan') }}</h2>
     <PictureRow v-for="p in pictures" :key="p.id" :picture="p" :plan="plan" :layers="layers" />
-    <label class="btn file"
-      >{{ tr('bringAPicture')
-      }}<input type="file" class="sr" accept="image/png,image/jpeg,image/webp" @change="takeUnder"
-    /></label>
+    <FileButton
+      :label="tr('bringAPicture')"
+      accept="image/png,image/jpeg,image/webp"
+      @files="([file]) => takeUnder(file)"
+    />
     <p v-if="busy" class="quiet" role="status">{{ busy }}</p>
     <p v-if="fault || layers.trouble || grounds.trouble" class="fault" role="alert">
       {{ fault || layers.trouble || grounds.trouble }}
@@ -226,13 +218,6 @@ h2 {
   gap: 4px;
   padding-left: 12px;
   border-left: 3px solid var(--pick);
-}
-.file {
-  position: relative;
-}
-.file:focus-within {
-  outline: 2px solid var(--pick);
-  outline-offset: 2px;
 }
 .small {
   font-size: 12px;
