@@ -143,7 +143,7 @@ const make = async (): Promise<void> => {
         <span class="quiet">{{ p.template.about }}</span>
         <span v-if="p.shots.length > 0" class="paths" aria-hidden="true"
           ><PathThumb
-            v-for="f in p.shots.slice(0, 4)"
+            v-for="f in p.shots.slice(0, 3)"
             :key="f.shot.id"
             :flown="f.trajectory"
             :subject="f.aim" /></span
