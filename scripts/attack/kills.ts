@@ -76,6 +76,12 @@ export const kills = async (program: string, dataDir: string, tries: number, see
       break;
     }
     let stopping = false;
+    // Somewhere in the burst: after so many saves, which no clock decides.
+    const until = saves + 3 + Math.floor(random() * 120);
+    let reach = (): void => undefined;
+    const reached = new Promise<void>((done) => {
+      reach = done;
+    });
     const hammers = shots.map(async (shot) => {
       for (let version = shot.version; !stopping; version += 1) {
         const value = { ...shot.value, notes: `save ${version + 1}` };
@@ -88,11 +94,10 @@ export const kills = async (program: string, dataDir: string, tries: number, see
         if (answer?.status !== 200) return;
         acknowledged.set(value.id, version + 1);
         saves += 1;
+        if (saves >= until) reach();
       }
     });
-    // Somewhere in the burst: after so many saves, which no clock decides.
-    const until = saves + 3 + Math.floor(random() * 120);
-    while (saves < until) await Promise.race([...hammers, new Promise((next) => setImmediate(next))]);
+    await Promise.race([reached, Promise.all(hammers)]);
     await ended(child, 'SIGKILL');
     stopping = true;
     await Promise.all(hammers);
