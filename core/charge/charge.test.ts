@@ -5,7 +5,7 @@ import { newRow, type Charger, type Pack } from '../model';
 import { chargeCurve, chargedShare, slotMinutes } from './curve';
 import vectors from '../vectors/power.json';
 import { ChargeDay } from './day';
-import { eveningBefore, shareOn } from './evening';
+import { eveningBefore, PACK_CAUTIONS, sharesAfterEvening, shareOn } from './evening';
 import { numberIn } from '../testing';
 
 const pack = (id: string, more: Partial<Pack> = {}): Pack =>
@@ -69,6 +69,8 @@ describe('the charge curve', () => {
   it('slots side by side share what the charger has in all; in turn one has it', () => {
     const power = (more: Partial<Charger>): number => chargeCurve(pack('p'), charger(more)).slotW;
     expect(power({ slotW: 60 })).toBe(60);
+    const worn = pack('p', { ratedWh: 40, health: 0.8, chargeMinutes: 70 });
+    expect(chargeCurve(worn, charger({ slotW: 60 }))).toEqual({ wh: 32, cellMinutes: 70, slotW: 60 });
     expect(power({ slotW: 60, totalW: 90, manner: 'side-by-side' })).toBe(30);
     expect(power({ slotW: 60, totalW: 90, manner: 'in-turn' })).toBe(60);
     expect(power({ slotW: 60, totalW: 45, manner: 'in-turn' })).toBe(45);
@@ -200,5 +202,63 @@ describe('the evening before', () => {
     const none = eveningBefore(packs, [], [], '2027-05-01', '2027-05-14', 3);
     expect(none.notFull.map((p) => p.id)).toEqual(none.topUp.map((t) => t.pack.id));
     expect(none.storage.map((p) => p.id)).toEqual(['full', 'old']);
+  });
+  it('says how long the devices charge and whether they last, to the very hour', () => {
+    const device = newRow('device', { id: 'd', name: 'Phone', charge: 0.6, hours: 5, chargeMinutes: 100 });
+    const lasts = (hours: number) =>
+      eveningBefore([], [device], [], '2027-05-13', '2027-05-14', hours).devices;
+    expect(lasts(3)).toEqual([{ device, minutes: chargeMinutes(100, 0.6, 1), lasts: true }]);
+    expect(lasts(3.1)[0]?.lasts).toBe(false);
+  });
+  it('tops up what is under 97 %, and names what a source that runs dry leaves short', () => {
+    const some = [pack('a', { charge: 0.97 }), pack('b', { charge: 0.96 }), pack('c', { charge: 0.1 })];
+    const bank = charger({ source: 'bank', sourceWh: 10, efficiency: 1 });
+    const told = eveningBefore(some, [], [bank], '2027-05-13', '2027-05-14', 0);
+    expect(told.topUp.map((t) => t.pack.id)).toEqual(['b', 'c']);
+    expect(told.notFull.map((p) => p.id)).toEqual(['c']);
+    expect(told.runs.map((r) => [r.packId, r.fromS])).toEqual([
+      ['b', 0],
+      ['c', told.runs[0]!.toS],
+    ]);
+  });
+  it('brings to storage from five days ahead on, and only what is fuller than it keeps best', () => {
+    const some = [pack('at', { charge: 0.65 }), pack('over', { charge: 0.66 })];
+    const storage = (today: string) =>
+      eveningBefore(some, [], [], today, '2027-05-14', 0).storage.map((p) => p.id);
+    expect(storage('2027-05-10')).toEqual([]);
+    expect(storage('2027-05-09')).toEqual(['over']);
+  });
+  it('on the morning of the shoot each has what its charger gave, or what it kept', () => {
+    const morning = (some: Pack[], chargers: Charger[]) =>
+      [...sharesAfterEvening(some, chargers, '2027-05-14')].map(([id, s]) => [id, Number(s.toFixed(3))]);
+    const kept = pack('kept', { charge: 1, chargedOn: '2027-05-01' });
+    const read = pack('read', { charge: 0.4, chargedOn: '2027-05-14' });
+    const low = pack('low', { charge: 0.2 });
+    expect(morning([], [charger()])).toEqual([]);
+    expect(morning([kept, read, low], [])).toEqual([
+      ['kept', 0.6],
+      ['read', 0.4],
+      ['low', 0.2],
+    ]);
+    expect(morning([kept, read, low], [charger()])).toEqual([
+      ['kept', 1],
+      // Read off on the day itself: the evening is over.
+      ['read', 0.4],
+      ['low', 1],
+    ]);
+    // Of 20 Wh the fuller one takes 16; what is left brings the other up by a tenth.
+    const bank = charger({ source: 'bank', sourceWh: 20, efficiency: 1 });
+    expect(morning([kept, low], [bank])).toEqual([
+      ['kept', 1],
+      ['low', 0.3],
+    ]);
+  });
+  it('cautions are whole sentences', () => {
+    expect(PACK_CAUTIONS).toHaveLength(4);
+    for (const caution of PACK_CAUTIONS) expect(caution).toMatch(/^[A-Z].{40,}\.$/);
+  });
+  it('a date that is none leaves the charge as it was entered', () => {
+    expect(shareOn({ charge: 0.8, chargedOn: 'yesterday', drainDelayDays: 1 }, '2027-05-30')).toBe(0.8);
+    expect(shareOn({ charge: 0.8, chargedOn: null, drainDelayDays: 1 }, '2027-05-30')).toBe(0.8);
   });
 });
