@@ -10,7 +10,7 @@ import type { CheckResult } from './types';
 let film: FilmInput;
 let placeId = '';
 beforeAll(async () => {
-  film = (await import('../../demo')).demoFilm() as unknown as FilmInput;
+  film = (await import('../../demo')).demoFilm();
   placeId = film.locations[0]!.id;
 });
 

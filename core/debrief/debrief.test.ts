@@ -17,7 +17,7 @@ import {
   type TryBy,
 } from '.';
 
-const input = demoFilm() as unknown as FilmInput;
+const input = demoFilm();
 const plan = new FilmDeriver().derive(input);
 /** The film after its first location was flown with an appetite and a pilot of its own. */
 const flown = (appetite: number, pace: number, keeperRate: number): FilmInput => {

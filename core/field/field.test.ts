@@ -3,12 +3,12 @@ import { describe, expect, it } from 'vitest';
 import { demoFilm } from '../../demo';
 import { energyCurve, shotsDone, countTakes, type EnergyCurve } from '../day';
 import { FilmDeriver } from '../film';
-import { newRow, type FilmInput } from '../model';
+import { newRow } from '../model';
 import { distance, vec } from '../geometry';
 import { numberIn, Reached, said } from '../testing';
 import { fieldOrder, flyingSteps, inTheAir, nextStop } from '.';
 
-const input = demoFilm() as unknown as FilmInput;
+const input = demoFilm();
 const derived = new FilmDeriver().derive(input);
 const places = [...derived.places.values()];
 const [place] = places;

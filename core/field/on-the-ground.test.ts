@@ -8,7 +8,7 @@ import { locationLight } from '../shot';
 import { Reached, said } from '../testing';
 import { beforeNextFlight, eveningWork, flightSetup, lightLeft, missingAt, nextClip, practiceFrom } from '.';
 
-const input = demoFilm() as unknown as FilmInput;
+const input = demoFilm();
 const derive = (film: FilmInput): DerivedFilm => new FilmDeriver().derive(film);
 const derived = derive(input);
 const places = [...derived.places.values()];

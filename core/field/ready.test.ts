@@ -4,7 +4,7 @@ import type { FilmInput } from '../model';
 import { dateIn } from '../time';
 import { readyNow } from './ready';
 
-const film = demoFilm() as unknown as FilmInput;
+const film = demoFilm();
 const [place] = film.locations;
 const [like] = film.shots;
 /** Late morning in June, far from the day the film is planned for. */

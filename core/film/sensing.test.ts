@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { demoFilm } from '../../demo';
-import type { FilmInput, Shot } from '../model';
+import type { Shot } from '../model';
 import { said } from '../testing';
 import { FilmDeriver } from '.';
 
-const input = demoFilm() as unknown as FilmInput;
+const input = demoFilm();
 const derived = new FilmDeriver().derive(input);
 const sensed = [...derived.shots.values()].filter((s) => s.facts.trajectory && s.facts.aircraft);
 /** Warnings about sensing of one shot, with some of its fields changed. */

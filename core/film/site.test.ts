@@ -14,7 +14,7 @@ import { numberIn, said } from '../testing';
 let film: FilmInput;
 const grounds = new Map<string, Ground>();
 beforeAll(async () => {
-  film = (await import('../../demo')).demoFilm() as unknown as FilmInput;
+  film = (await import('../../demo')).demoFilm();
   const [a, b] = film.locations;
   if (a && b) {
     grounds.set(a.id, groundOf(demoRaster(viaductGround), a.elevationM));

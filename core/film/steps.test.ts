@@ -5,7 +5,7 @@ import { deriveFilm, FilmDeriver, type DerivedFilm } from './derive';
 import type { FilmInput, Shot } from '../model';
 import { numberIn } from '../testing';
 
-const film = demoFilm() as unknown as FilmInput;
+const film: FilmInput = demoFilm();
 const changed = (input: FilmInput, at: number, speedMs: number): FilmInput => ({
   ...input,
   shots: input.shots.map((s, i): Shot =>

@@ -3,13 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { demoFilm } from '../../demo';
 import { FilmDeriver } from '../film';
 import { vec } from '../geometry';
-import type { Feature, FilmInput } from '../model';
+import type { Feature } from '../model';
 import { LEVEL_GROUND } from '../terrain';
 import { numberIn, Reached } from '../testing';
 import { HANDS_OFF, leavesAmong, overLeaves, rehearsalOf, Try, type RehearsedPlace } from '.';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 
-const input = demoFilm() as unknown as FilmInput;
+const input = demoFilm();
 const wood = input.features.find((f) => f.kind === 'wood')!;
 const square: Feature = {
   ...wood,

@@ -6,7 +6,7 @@ import { airDensity, type Wind } from '../air';
 import { legCost, legFlyer, powerModel } from '../energy';
 import { FilmDeriver, type DerivedShot } from '../film';
 import { distance, vec } from '../geometry';
-import type { Aircraft, FilmInput, Handling } from '../model';
+import type { Aircraft, Handling } from '../model';
 import { numberIn, Reached, said } from '../testing';
 import { mean } from '../units';
 import {
@@ -38,7 +38,7 @@ import {
   type Controls,
 } from '.';
 
-const input = demoFilm() as unknown as FilmInput;
+const input = demoFilm();
 const derived = new FilmDeriver().derive(input);
 const shots = [...derived.shots.values()].filter((s) => s.facts.trajectory && s.facts.aircraft);
 const seeded = (seed: number) => {

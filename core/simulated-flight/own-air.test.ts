@@ -3,13 +3,12 @@ import { describe, expect, it } from 'vitest';
 import { demoFilm } from '../../demo';
 import { vec } from '../geometry';
 import { FilmDeriver } from '../film';
-import type { FilmInput } from '../model';
 import { numberIn, Reached } from '../testing';
 import { drawsOf } from '../units';
 import { natureOf, ownAir, simulateDay, simulateFlight } from '.';
 import { inOwnAir } from './own-air';
 
-const input = demoFilm() as unknown as FilmInput;
+const input = demoFilm();
 const derived = new FilmDeriver().derive(input);
 const days = [...derived.places.values()].flatMap((place) =>
   place.flights.map((flight) => ({ place, flight })),

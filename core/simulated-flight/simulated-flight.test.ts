@@ -13,12 +13,12 @@ import {
   recordOfFlight,
 } from '../flight-record';
 import { vec } from '../geometry';
-import { newRow, type FilmInput, type FlightLogEntry } from '../model';
+import { newRow, type FlightLogEntry } from '../model';
 import { numberIn } from '../testing';
 import { matchClips, clipFaults } from '../card-match';
 import { metresFlown, natureOf, simulateCard, simulateDay, simulateFlight, type Nature } from '.';
 
-const input = demoFilm() as unknown as FilmInput;
+const input = demoFilm();
 const derived = new FilmDeriver().derive(input);
 const flights = [...derived.places.values()].flatMap((p) => [...p.flights]);
 const locationOf = (id: string) => input.locations.find((l) => l.id === id)!;

@@ -3,13 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { demoFilm } from '../../demo';
 import { offset, vec } from '../geometry';
 import { sceneOf, siteShot, travelSide } from '../location';
-import type { Aircraft, FeatureKind, FilmInput, Shot } from '../model';
+import type { Aircraft, FeatureKind, Shot } from '../model';
 import { flyLayout, layoutOf, type ShotParts } from '../shot';
 import { newFeature } from '../site';
 import { numberIn, said } from '../testing';
 import { siteWarnings } from '.';
 
-const film = demoFilm() as unknown as FilmInput;
+const film = demoFilm();
 const partsOf = (title: string, more: Partial<Shot> = {}, craft: Partial<Aircraft> = {}): ShotParts => {
   const shot = film.shots.find((s) => s.title === title)!;
   const aircraft = film.kit.aircraft.find((a) => a.id === shot.aircraftId)!;

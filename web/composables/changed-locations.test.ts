@@ -5,7 +5,7 @@ import { changedLocations } from './changed-locations';
 
 let film: FilmInput;
 beforeAll(async () => {
-  film = (await import('../../demo')).demoFilm() as unknown as FilmInput;
+  film = (await import('../../demo')).demoFilm();
 });
 const all = (): string[] => film.locations.map((l) => l.id);
 const told = (before: FilmInput | null, now: FilmInput): string[] =>
