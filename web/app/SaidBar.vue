@@ -48,8 +48,13 @@ onBeforeUnmount(() => shown?.close());
   --el-message-padding: 10px 16px;
   border-radius: 0;
   border-left-width: 4px;
+  /* What lies under it can be pressed meanwhile. */
+  pointer-events: none;
   max-width: min(560px, calc(100vw - 24px));
   box-shadow: none;
+}
+.says :deep(.el-message__closeBtn) {
+  pointer-events: auto;
 }
 .says :deep(.el-message__content) {
   color: var(--chalk);
