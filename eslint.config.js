@@ -26,7 +26,7 @@ const CORE = {
   exposure: ['messages', 'units'],
   cards: ['messages', 'model', 'units'],
   clearance: ['geometry', 'terrain'],
-  site: ['clearance', 'geometry', 'model', 'terrain', 'units'],
+  site: ['clearance', 'geometry', 'messages', 'model', 'terrain', 'units'],
   // How it is flown.
   moves: ['air', 'footage', 'geometry', 'messages', 'model', 'units'],
   pace: ['geometry', 'moves'],
@@ -294,6 +294,11 @@ const coreRules = rooms.map((room) => {
         {
           selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
           message: 'The time comes in from outside.',
+        },
+        {
+          selector: 'CallExpression[callee.name="none"] > :matches(Literal, TemplateLiteral)',
+          message:
+            'A reason somebody reads is a message: a sentence written here stays English in every language.',
         },
       ],
     },

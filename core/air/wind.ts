@@ -1,5 +1,4 @@
 import type { WindTerrain } from '../model';
-import { none, found, type Result } from '../units';
 import { radians, type Vec3 } from '../geometry';
 
 /** Exponents of the power-law wind profile. */
@@ -38,7 +37,7 @@ export const windVector = (wind: Wind, heightM: number): Vec3 => windVectors(win
 
 /**
  * Seconds of a straight level leg flown at an airspeed in a wind, by the wind triangle.
- * @returns no answer when the crosswind or the headwind beats the aircraft
+ * @returns null when the crosswind or the headwind beats the aircraft, or it flies at no speed
  */
 export const legSeconds = (
   lengthM: number,
@@ -46,16 +45,14 @@ export const legSeconds = (
   airspeedMs: number,
   windMs: number,
   windFromDeg: number,
-): Result<number> => {
-  if (!(airspeedMs > 0)) return none('The airspeed must be above zero.');
+): number | null => {
+  if (!(airspeedMs > 0)) return null;
   const angle = radians(windFromDeg - bearingDeg);
   const head = windMs * Math.cos(angle);
   const cross = windMs * Math.sin(angle);
   const along = airspeedMs * airspeedMs - cross * cross;
   const ground = along > 0 ? Math.sqrt(along) - head : -1;
-  return ground > 1e-6
-    ? found(lengthM / ground)
-    : none('The wind is stronger than the aircraft on this leg.');
+  return ground > 1e-6 ? lengthM / ground : null;
 };
 
 /** The wind with a share of what its gusts blow above it, m/s: 0 the mean wind, 1 the gust. */

@@ -170,7 +170,7 @@ describe('names of clips, by hand', () => {
   };
   const name = (template: string): string => {
     const made = clipName(template, parts);
-    return made.ok ? made.value : `! ${made.reason}`;
+    return made.ok ? made.value : `! ${said(made.reason)}`;
   };
   it('join words by one sign, drop what is empty, and begin and end in a letter or digit', () => {
     expect(name('{film}_{take}')).toBe('Salt-wind_2');
@@ -193,7 +193,7 @@ describe('names of clips, by hand', () => {
     expect(name('{shot}')).toBe('! Without {take} or {n} two clips would have the same name.');
     expect(clipName('{take}', { ...parts, take: '-' })).toEqual({
       ok: false,
-      reason: 'Nothing is left of the name.',
+      reason: { code: 'clip.name.empty', values: {} },
     });
     expect(wordsOf('{n}')).toEqual({ ok: true, value: ['n'] });
   });

@@ -171,7 +171,7 @@ describe('names of clips', () => {
     });
     expect(clipName('{shot}_{colour}_{take}', parts)).toMatchObject({
       ok: false,
-      reason: expect.stringContaining('{colour}'),
+      reason: { code: 'clip.name.unknown', values: { word: '{colour}' } },
     });
     expect(clipName('{shot}', parts)).toMatchObject({ ok: false });
     expect(clipName('{take', parts)).toMatchObject({ ok: false });

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages';
 import { found, none, type Result } from '../units';
 
 /** What a clip's name can be made of. */
@@ -18,7 +19,7 @@ const tame = (text: string): string =>
     .replace(/^-+|-+$/g, '');
 
 /** Words in braces of a template, in order. @returns the reason where one is unknown, or a brace stands alone */
-export const wordsOf = (template: string): Result<ClipWord[]> => {
+export const wordsOf = (template: string): Result<ClipWord[], Message> => {
   const words: ClipWord[] = [];
   const rest = template.replace(/\{([^{}]*)\}/g, (_, word: string) => {
     words.push(word as ClipWord);
@@ -26,10 +27,15 @@ export const wordsOf = (template: string): Result<ClipWord[]> => {
   });
   const strange = words.find((w) => !CLIP_WORDS.includes(w));
   if (strange !== undefined)
-    return none(`{${strange}} is not known; there are ${CLIP_WORDS.map((w) => `{${w}}`).join(' ')}.`);
-  if (/[{}]/.test(rest)) return none('A brace stands alone.');
+    return none(
+      message('clip.name.unknown', {
+        word: `{${strange}}`,
+        words: CLIP_WORDS.map((w) => `{${w}}`).join(' '),
+      }),
+    );
+  if (/[{}]/.test(rest)) return none(message('clip.name.brace'));
   if (!words.some((w) => w === 'take' || w === 'n'))
-    return none('Without {take} or {n} two clips would have the same name.');
+    return none(message('clip.name.same', { take: '{take}', n: '{n}' }));
   return found(words);
 };
 
@@ -37,7 +43,7 @@ export const wordsOf = (template: string): Result<ClipWord[]> => {
  * Name of a clip without its ending. What is empty leaves no double sign behind.
  * @returns the reason where the template cannot be used
  */
-export const clipName = (template: string, parts: ClipParts): Result<string> => {
+export const clipName = (template: string, parts: ClipParts): Result<string, Message> => {
   const words = wordsOf(template);
   if (!words.ok) return words;
   const filled = template.replace(/\{([^{}]*)\}/g, (_, word: string) => tame(parts[word as ClipWord]));
@@ -46,5 +52,5 @@ export const clipName = (template: string, parts: ClipParts): Result<string> => 
     .replace(/([-_.])[-_.]*/g, '$1')
     .replace(/^[-_.]+|[-_.]+$/g, '')
     .slice(0, LONGEST);
-  return name === '' ? none('Nothing is left of the name.') : found(name);
+  return name === '' ? none(message('clip.name.empty')) : found(name);
 };

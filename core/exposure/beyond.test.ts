@@ -27,7 +27,7 @@ const base: ExposureTask = {
 };
 const solve = (task: ExposureTask) => {
   const r = solveExposure(task);
-  if (!r.ok) throw new Error(r.reason);
+  if (!r.ok) throw new Error(said(r.reason));
   return r.value;
 };
 
@@ -276,7 +276,7 @@ describe('four of five', () => {
     );
     expect(
       solveKnob({ ev100: 2, aperture: 8, shutterS: 1 / 500, iso: 100, ndStops: 0 }, 'ndStops'),
-    ).toMatchObject({ ok: false, reason: expect.stringContaining('too dark') });
+    ).toMatchObject({ ok: false, reason: { code: 'exposure.quick.too-dark' } });
   });
   it('equivalent exposures are a sixth of a stop apart at most, and the one itself is among them', () => {
     const own = { aperture: 4, shutterS: 1 / 50, iso: 200, ndStops: 3 };

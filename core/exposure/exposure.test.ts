@@ -43,7 +43,7 @@ const base: ExposureTask = {
 };
 const solve = (task: ExposureTask) => {
   const r = solveExposure(task);
-  if (!r.ok) throw new Error(r.reason);
+  if (!r.ok) throw new Error(said(r.reason));
   return r.value;
 };
 
@@ -139,6 +139,6 @@ describe('exposure solver', () => {
     [{ fixed: { filterId: 'gone' } }, /no longer/],
   ])('gives a reason instead of a setting: %o', (change, reason) => {
     const answer = solveExposure({ ...base, ...change } as ExposureTask);
-    expect(answer.ok ? '' : answer.reason).toMatch(reason);
+    expect(answer.ok ? '' : said(answer.reason)).toMatch(reason);
   });
 });

@@ -1,3 +1,4 @@
+import { measured, message, type Message } from '../messages';
 import { found, none, type Result } from '../units';
 import { exposureError, settingEv, type Setting } from './equation';
 import { SHUTTERS } from './series';
@@ -12,18 +13,18 @@ export type Knob = keyof Exposure;
  * The fifth of light, aperture, shutter, ISO and filter from the other four: N²/t = 2^(EV + log2(ISO/100) − ND).
  * @returns no answer for numbers that are not above zero, or where a filter would have to brighten
  */
-export const solveKnob = (known: Exposure, wanted: Knob): Result<number> => {
+export const solveKnob = (known: Exposure, wanted: Knob): Result<number, Message> => {
   const { aperture, shutterS, iso, ndStops, ev100 } = known;
   const given = Object.entries({ aperture, shutterS, iso }).filter(([k]) => k !== wanted);
   if (given.some(([, v]) => !(v > 0)) || ![ev100, ndStops].every(Number.isFinite))
-    return none('Aperture, shutter and ISO are above zero; light and filter are numbers of stops.');
+    return none(message('exposure.quick.above-zero'));
   if (wanted === 'ev100') return found(settingEv(known));
   // Stops by which what is set lets in less than the scene asks for, all but the wanted one taken into account.
   if (wanted === 'ndStops') {
     const stops = exposureError(ev100, { ...known, ndStops: 0 });
     return stops >= -1e-9
       ? found(Math.max(0, stops))
-      : none(`${(-stops).toFixed(1)} stops too dark already: no filter brightens.`);
+      : none(message('exposure.quick.too-dark', { stops: measured(-stops, 'stops', 1) }));
   }
   const off = exposureError(ev100, { ...known, [wanted]: 1 });
   if (wanted === 'aperture') return found(2 ** (off / 2));
@@ -55,8 +56,8 @@ export const shutterOfAngle = (angleDeg: number, fps: number): number => angleDe
 /** What filters screwed on top of each other take: stops add, factors and transmissions multiply, densities add. */
 export const stackOf = (
   factors: readonly number[],
-): Result<{ readonly stops: number; readonly factor: number; readonly density: number }> => {
-  if (factors.some((f) => !(f >= 1))) return none('A filter factor is 1 or more: it divides the light.');
+): Result<{ readonly stops: number; readonly factor: number; readonly density: number }, Message> => {
+  if (factors.some((f) => !(f >= 1))) return none(message('exposure.quick.factor'));
   const factor = factors.reduce((product, f) => product * f, 1);
   return found({ factor, stops: Math.log2(factor), density: Math.log10(factor) });
 };

@@ -1,4 +1,4 @@
-import type { Message } from '../messages';
+import { message, type Message } from '../messages';
 import { found, none, type Result } from '../units';
 import { filterStops } from './equation';
 import {
@@ -101,13 +101,12 @@ export const dials = (task: ExposureTask) => {
 
 type Dials = ReturnType<typeof dials>;
 
-const impossible = (task: ExposureTask): string | null => {
-  if (!Number.isFinite(task.sceneEv100)) return 'There is no light figure for this moment.';
-  if (task.apertures.length === 0) return 'This camera has no aperture entered.';
-  if (!(task.isoBase > 0) || task.isoCeiling < task.isoBase)
-    return 'The ISO range of this camera runs backwards: base must not be above the ceiling.';
-  if (task.filters.some((f) => !(f.factor >= 1))) return 'A filter in the kit has a factor under 1.';
-  if (!(task.captureFps > 0)) return 'The recording mode has no frame rate.';
+const impossible = (task: ExposureTask): Message | null => {
+  if (!Number.isFinite(task.sceneEv100)) return message('exposure.none.light');
+  if (task.apertures.length === 0) return message('exposure.none.aperture');
+  if (!(task.isoBase > 0) || task.isoCeiling < task.isoBase) return message('exposure.none.iso');
+  if (task.filters.some((f) => !(f.factor >= 1))) return message('exposure.none.factor');
+  if (!(task.captureFps > 0)) return message('exposure.none.rate');
   return null;
 };
 
@@ -211,13 +210,13 @@ const search = (task: ExposureTask, d: Dials): { best: Found | null; second: Fou
  * in the air; compromises are weighed on one scale of regret (`REGRET`).
  * @returns the choice (`runnerUpOf`, `whyFor` and `reasonsFor` tell more when somebody looks); or why no choice can be made at all
  */
-export const solveExposure = (task: ExposureTask): Result<ExposureAnswer> => {
+export const solveExposure = (task: ExposureTask): Result<ExposureAnswer, Message> => {
   const reason = impossible(task);
   if (reason) return none(reason);
   const choices = dials(task);
-  if (choices.filters.length === 0) return none('The filter fixed by hand is no longer in the kit.');
+  if (choices.filters.length === 0) return none(message('exposure.none.filter'));
   const best = searchBest(task, choices);
-  if (!best) return none('This camera offers no shutter for its frame rate.');
+  if (!best) return none(message('exposure.none.shutter'));
   return found({ task, choice: describeChoice(task, best) });
 };
 

@@ -1,3 +1,4 @@
+import { said } from '../testing';
 import { MINUTE_MS } from '../time';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { solveExposure } from '../exposure';
@@ -48,7 +49,7 @@ describe('what a filter is good for over an hour', () => {
               filters: f.filterId === null ? [] : [{ id: f.filterId, factor: f.factor }],
               fixed: { filterId: f.filterId },
             });
-            if (!solved.ok) throw new Error(solved.reason);
+            if (!solved.ok) throw new Error(said(solved.reason));
             expect(
               Math.abs(solved.value.choice.errorStops),
               `${place.location.name} ${f.filterId}@${f.factor}`,

@@ -12,6 +12,7 @@ import {
   type SunSide,
 } from '../light';
 import { blurPixels } from '../pace';
+import type { Message } from '../messages';
 import type { Result } from '../units';
 import type { ShotFacts } from './facts';
 import { conditionsOf, sunOver, type LocationLight } from './location-light';
@@ -28,7 +29,7 @@ export interface ShotLight {
   /** How the sun stands to the camera along the whole move. */
   readonly along: SunAlong;
   readonly sunInLens: boolean;
-  readonly exposure: Result<ExposureAnswer>;
+  readonly exposure: Result<ExposureAnswer, Message>;
   /** Blur of the nearest ground at the chosen shutter, pixels; 0 when nothing moves. */
   readonly blurPx: number;
 }

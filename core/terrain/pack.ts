@@ -1,4 +1,3 @@
-import { none, found, type Result } from '../units';
 import { rangeOf, type HeightGrid } from './grid';
 
 /** Where a packed raster lies and what its numbers mean. */
@@ -29,11 +28,10 @@ export const packHeights = (grid: HeightGrid): { readonly head: GridHead; readon
   return { head: { columns, rows, cellM, westM, southM, lowM, highM }, bytes };
 };
 
-/** The raster again; the reason when the bytes are not as many as its head says. */
-export const unpackHeights = (head: GridHead, bytes: Uint8Array): Result<HeightGrid> => {
+/** The raster again; null when the bytes are not as many as its head says. */
+export const unpackHeights = (head: GridHead, bytes: Uint8Array): HeightGrid | null => {
   const { columns, rows, cellM, westM, southM, lowM, highM } = head;
-  if (bytes.length !== columns * rows * 2)
-    return none('The file of heights is damaged: it is not as long as it should be.');
+  if (bytes.length !== columns * rows * 2) return null;
   const heights = new Float32Array(columns * rows);
   const span = highM > lowM ? highM - lowM : 1;
   let before = 0;
@@ -42,5 +40,5 @@ export const unpackHeights = (head: GridHead, bytes: Uint8Array): Result<HeightG
     before = (before + (bytes[i * 2] ?? 0) + ((bytes[i * 2 + 1] ?? 0) << 8)) & 0xffff;
     heights[i] = before === HOLE ? NaN : lowM + (before / TOP) * span;
   }
-  return found({ columns, rows, cellM, westM, southM, heights });
+  return { columns, rows, cellM, westM, southM, heights };
 };

@@ -1,4 +1,4 @@
-import { measured, message, yesNo, plainText } from '../messages';
+import { measured, message, yesNo } from '../messages';
 import { clockText } from '../time';
 import { lampsBurn, wishMet, type LightMoment } from '../light';
 import { shortfallOf } from '../exposure';
@@ -102,7 +102,7 @@ export const exposureOff: ShotRule = (c) => {
       code: 'exposure.none',
       severity: 'care',
       subject: onShot(c),
-      say: plainText(c.light.exposure.reason),
+      say: c.light.exposure.reason,
       why: message('exposure.none.why'),
       cures: [{ say: message('exposure.none.cure') }],
     };

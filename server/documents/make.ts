@@ -21,7 +21,7 @@ const terrainOf = (file: FilmFile): ReadonlyMap<string, Ground> => {
           gunzipSync(Buffer.from(packed, 'base64'), { maxOutputLength: 2 * row.columns * row.rows }),
         ),
       );
-      return grid.ok ? [[location.id, groundOf(grid.value, location.elevationM)]] : [];
+      return grid ? [[location.id, groundOf(grid, location.elevationM)]] : [];
     }),
   );
 };

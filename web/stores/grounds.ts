@@ -17,8 +17,8 @@ const fetchGrid = async (row: Entity<'ground'>): Promise<HeightGrid> => {
   const response = await fetch(`/api/assets/${row.assetId}`);
   if (!response.ok) throw new Error(tr('theHeightsOfNameAre', { name: row.name }));
   const grid = unpackHeights(row, await unpacked(await response.arrayBuffer()));
-  if (!grid.ok) throw new Error(grid.reason);
-  return grid.value;
+  if (!grid) throw new Error(tr('theHeightsOfNameAreDamaged', { name: row.name }));
+  return grid;
 };
 
 /** Rasters of heights of the open film's places, fetched once and handed to the reckoning. */

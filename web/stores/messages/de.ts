@@ -41,6 +41,8 @@ const DE: Texts<typeof EN> = {
   theDayAlreadyIsAs: 'Der Tag ist schon wie vorgeschlagen.',
   theDayIsLaidDown: 'Der Tag ist wie angehakt verplant. Strg+Z nimmt es zurück.',
   theHeightsOfNameAre: 'Die Höhen von „{name}“ gibt es nicht mehr.',
+  theHeightsOfNameAreDamaged:
+    'Die Datei mit den Höhen von „{name}“ ist beschädigt. Bring die Höhen noch einmal ein.',
   theKeptPlanIsBack: 'Der aufgehobene Plan ist zurück.',
   thePlannerStoppedMessage: 'Die Planung brach ab: {message}.',
   thisPlanIsKeptChange: 'Dieser Plan ist aufgehoben. Ändere, was du willst, und vergleiche.',

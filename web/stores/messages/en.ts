@@ -38,6 +38,7 @@ export const EN = {
   theDayAlreadyIsAs: 'The day already is as proposed.',
   theDayIsLaidDown: 'The day is laid down as ticked. Ctrl+Z takes it back.',
   theHeightsOfNameAre: 'The heights of “{name}” are not there any more.',
+  theHeightsOfNameAreDamaged: 'The file of heights of “{name}” is damaged. Bring the heights in again.',
   theKeptPlanIsBack: 'The kept plan is back.',
   thePlannerStoppedMessage: 'The planner stopped: {message}.',
   thisPlanIsKeptChange: 'This plan is kept. Change what you like, then compare.',

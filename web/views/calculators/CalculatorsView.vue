@@ -23,8 +23,10 @@ import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import FixedTilt from './FixedTilt.vue';
 import GapMark from './GapMark.vue';
+import { useMessages } from '../../composables/useMessages';
 import { tr } from './messages';
 
+const { text } = useMessages();
 const film = useFilm();
 const selection = useSelection();
 const derivedFilm = useDerivedFilm();
@@ -197,7 +199,7 @@ const clock = (ms: number | null): string =>
           />
         </div>
       </div>
-      <p v-if="!answer.ok" class="fault" role="alert">{{ answer.reason }}</p>
+      <p v-if="!answer.ok" class="fault" role="alert">{{ text(answer.reason) }}</p>
       <p v-else class="quiet">
         {{ tr('shutterAngleAt') }} <Fig :value="fps" quantity="count" /> {{ tr('fps') }}
         <b><Fig :value="shutterAngle(whole.shutterS, fps)" quantity="degrees" /></b>
@@ -244,7 +246,7 @@ const clock = (ms: number | null): string =>
                 forAngle: fixed(forAngle.value, 1),
                 forAngle2: Math.round(2 ** forAngle.value),
               })
-        }}</template><template v-else>{{ forAngle.reason }}</template>
+        }}</template><template v-else>{{ text(forAngle.reason) }}</template>
       </p>
     </section>
     <section class="sheet" aria-labelledby="stack-title">
@@ -264,7 +266,7 @@ const clock = (ms: number | null): string =>
               density: fixed(stack.value.density, 1),
             })
           }}</template
-        ><template v-else>{{ stack.reason }}</template>
+        ><template v-else>{{ text(stack.reason) }}</template>
       </p>
       <p class="faint">
         {{ tr('stopsAndDensitiesAddFactors') }}

@@ -13,10 +13,12 @@ import LossLine from '../flights/LossLine.vue';
 import CardLifeRow from './CardLifeRow.vue';
 import type { Ready } from './useChecks';
 import { usePreferences } from '../../composables/preferences';
+import { useMessages } from '../../composables/useMessages';
 import { tr } from './messages';
 
 /** Cards as they stand and what is planned onto them, until everything is copied. */
 const props = defineProps<{ ready: Ready }>();
+const { text } = useMessages();
 const film = useFilm();
 const c = computed(() => props.ready.context.value);
 const p = computed(() => film.film?.preferences);
@@ -65,9 +67,9 @@ const byPlace = computed(() =>
   })),
 );
 const whole = computed(() => byPlace.value.reduce((sum, x) => sum + x.bytes, 0));
-const saveTemplate = (text: string) => {
-  const words = wordsOf(text);
-  return words.ok ? prefer({ clipTemplate: text }) : [{ path: '', say: words.reason }];
+const saveTemplate = (template: string) => {
+  const words = wordsOf(template);
+  return words.ok ? prefer({ clipTemplate: template }) : [{ path: '', say: text(words.reason) }];
 };
 const example = computed(() => {
   const [first] = props.ready.shots.value;
@@ -81,7 +83,7 @@ const example = computed(() => {
     card: flights.value[0] ? nameOf(flights.value[0].cardId) : '',
     n: '0001',
   });
-  return name.ok ? name.value : name.reason;
+  return name.ok ? name.value : text(name.reason);
 });
 const COLUMNS = computed(
   (): readonly TableColumn<'at' | 'place' | 'pack' | 'card' | 'recorded' | 'bytes' | 'note'>[] => [

@@ -9,6 +9,7 @@ import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';
+import { useMessages } from '../../composables/useMessages';
 import { tr } from './messages';
 import { writeText } from '../../format';
 import { useDerivedFilm } from '../../stores/derived-film';
@@ -16,6 +17,7 @@ import { useDerivedFilm } from '../../stores/derived-film';
 const derivedFilm = useDerivedFilm();
 
 const props = defineProps<{ picture: Entity<'picture'>; plan: Plan; layers: Layers }>();
+const { text } = useMessages();
 const film = useFilm();
 const open = computed(() => props.layers.pinningId === props.picture.id);
 const turn = (): void => props.layers.set('pinningId', open.value ? '' : props.picture.id);
@@ -25,7 +27,7 @@ const set = (fields: Partial<Entity<'picture'>>) =>
 const setPin = (i: number, fields: Partial<Pin>) => {
   const pins = props.picture.pins.map((p, n) => (n === i ? { ...p, ...fields } : p));
   const lies = pinned(pins);
-  return lies.ok ? set({ pins }) : [{ path: '/pins', say: lies.reason }];
+  return lies.ok ? set({ pins }) : [{ path: '/pins', say: text(lies.reason) }];
 };
 const third = (): void => {
   const { widthPx, heightPx, pins } = props.picture;

@@ -170,7 +170,7 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
         }}</span></span
       >
     </p>
-    <p v-else-if="!light.exposure.ok" class="fault">{{ light.exposure.reason }}</p>
+    <p v-else-if="!light.exposure.ok" class="fault">{{ text(light.exposure.reason) }}</p>
     <ul v-if="answer" class="reasons quiet">
       <li>{{ text(whyFor(answer)) }}</li>
       <li v-for="r in told" :key="messageKey(r)">{{ text(r) }}</li>
