@@ -11,6 +11,10 @@ import { validators } from './scripts/validators';
 
 const here = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
 
+/** Pieces every first view loads: naming one that were not among them would only bring it in a moment later. */
+const ALWAYS_THERE =
+  /assets[\\/](base|rolldown-runtime|dist|index|derived-film|registry|entities|format|formatter|icon|use-[a-z-]+|_Uint8Array|_flatRest|flatten|vector|angle|ring|location|selection|result|constants|words|event|browser)-[\w-]+\.js$/;
+
 export default defineConfig({
   root: here('web'),
   plugins: [
@@ -84,8 +88,13 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'es2022',
     assetsInlineLimit: 0,
-    modulePreload: { polyfill: false },
     chunkSizeWarningLimit: 900,
+    // What the first view has loaded need not be named again beside every piece that comes later.
+    modulePreload: {
+      polyfill: false,
+      resolveDependencies: (_file, needed, { hostType }) =>
+        hostType === 'html' ? needed : needed.filter((name) => !ALWAYS_THERE.test(name)),
+    },
     rolldownOptions: {
       checks: { pluginTimings: false },
       output: {

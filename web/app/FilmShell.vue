@@ -10,7 +10,6 @@ import type { Marks } from '../stores/part-states';
 import { useSelection } from '../stores/selection';
 import { deviceHealth } from '../sync/device-health';
 import { rememberFilm } from './last-film';
-import SaidBar from './SaidBar.vue';
 import SaveMark from './SaveMark.vue';
 import SettingsButton from '../parts/settings/SettingsButton.vue';
 import { useKeys } from './useKeys';
@@ -27,12 +26,14 @@ const late = {
   device: () => import('./DeviceBar.vue'),
   keys: () => import('./key-sheet/KeySheet.vue'),
   rejected: () => import('./RejectedBar.vue'),
+  said: () => import('./SaidBar.vue'),
   tour: () => import('./TourSteps.vue'),
 };
 const ConflictBar = defineAsyncComponent(late.conflicts);
 const DeviceBar = defineAsyncComponent(late.device);
 const KeySheet = defineAsyncComponent(late.keys);
 const RejectedBar = defineAsyncComponent(late.rejected);
+const SaidBar = defineAsyncComponent(late.said);
 const TourSteps = defineAsyncComponent(late.tour);
 useKeys();
 watch(
@@ -189,7 +190,8 @@ const rename = (event: Event): void => {
         >{{ v.label }}</RouterLink
       >
     </nav>
-    <SaidBar />
+    <p class="sr" role="status" aria-live="polite">{{ selection.said.text }}</p>
+    <SaidBar v-if="selection.said.text" />
     <KeySheet v-if="selection.keysShown" @close="selection.keysShown = false" />
   </div>
 </template>

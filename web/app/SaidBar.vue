@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { MessageHandler } from 'element-plus';
-import { onBeforeUnmount, useTemplateRef, watch } from 'vue';
+import { ElMessage } from '../parts/element-message';
+import { onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue';
 import { useSelection } from '../stores/selection';
 
-/** What was said last: for eyes for as long as it takes to read, for readers by a line that is always there. */
+/** What was said last, for eyes, for as long as it takes to read; it comes in with the first thing that is said. */
 const selection = useSelection();
 const place = useTemplateRef<HTMLElement>('place');
 /** Long enough for two lines read at ease. */
@@ -11,31 +12,34 @@ const SHOWN_MS = 6000;
 /** Below the row of views. */
 const DOWN_PX = 84;
 let shown: MessageHandler | undefined;
+const show = (text: string): void => {
+  shown?.close();
+  if (text === '' || !place.value) return;
+  shown = ElMessage({
+    message: text,
+    appendTo: place.value,
+    customClass: 'said',
+    duration: SHOWN_MS,
+    offset: DOWN_PX,
+    showClose: true,
+    plain: true,
+  });
+};
+// It came in with the first of them.
+onMounted(() => {
+  show(selection.said.text);
+});
 watch(
   () => selection.said,
-  async (said) => {
-    shown?.close();
-    if (said.text === '') return;
-    const { ElMessage } = await import('../parts/element-message');
-    // Another one may have come while this came in.
-    if (!place.value || selection.said !== said) return;
-    shown = ElMessage({
-      message: said.text,
-      appendTo: place.value,
-      customClass: 'said',
-      duration: SHOWN_MS,
-      offset: DOWN_PX,
-      showClose: true,
-      plain: true,
-    });
+  (said) => {
+    show(said.text);
   },
 );
 onBeforeUnmount(() => shown?.close());
 </script>
 
 <template>
-  <p class="sr" role="status" aria-live="polite">{{ selection.said.text }}</p>
-  <!-- Said once already by the line above. -->
+  <!-- Readers have it from a line of the shell that is always there. -->
   <div ref="place" class="says no-print" aria-hidden="true" />
 </template>
 

@@ -1,4 +1,4 @@
-/** Passing messages of the library with their styles; comes when the first thing is said. */
+/** Passing messages of the library with their styles. */
 import 'element-plus/es/components/message/style/css';
 
 export { ElMessage } from 'element-plus';
