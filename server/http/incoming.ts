@@ -19,7 +19,7 @@ const write = async (request: IncomingMessage, path: string, limit: number): Pro
     for await (const piece of request.iterator({ destroyOnReturn: false }) as AsyncIterable<Buffer>) {
       size += piece.length;
       if (size > limit) throw tooLarge(limit);
-      await file.write(piece);
+      await file.appendFile(piece);
     }
   } finally {
     await file.close();
