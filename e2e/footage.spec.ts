@@ -225,7 +225,7 @@ test('the day is taken along as one page, takes are noted on it without a server
   await log.saveAs(file);
   for (const said of ['2 takes brought in, 0 there already.', '0 takes brought in, 2 there already.']) {
     await page.getByRole('button', { name: 'Bring in a log' }).locator('input').setInputFiles(file);
-    await expect(page.locator('.says').getByText(said)).toBeVisible();
+    await expect(page.locator('.said-place').getByText(said)).toBeVisible();
   }
   await bench.saved();
   const { file: stored, derived } = await bench.stored();

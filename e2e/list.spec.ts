@@ -16,7 +16,7 @@ test('the list is worked by keyboard alone: new, copy, move, delete, undo, redo'
   await page.keyboard.press('Delete');
   await expect(bench.shot('Meadow to arches 2')).toHaveCount(0);
   // Said to eyes too, the last thing only.
-  const said = page.locator('.says .el-message');
+  const said = page.locator('.said-place .el-message');
   await expect(said.last()).toContainText('Deleted “Meadow to arches 2”. Ctrl+Z brings it back.');
   await page.keyboard.press('Control+z');
   await expect(said.last()).toHaveText(/^Taken back: /);

@@ -40,11 +40,11 @@ onBeforeUnmount(() => shown?.close());
 
 <template>
   <!-- Readers have it from a line of the shell that is always there. -->
-  <div ref="place" class="says no-print" aria-hidden="true" />
+  <div ref="place" class="said-place no-print" aria-hidden="true" />
 </template>
 
 <style scoped>
-.says :deep(.said) {
+.said-place :deep(.said) {
   --el-message-bg-color: var(--slab-3);
   --el-message-text-color: var(--chalk);
   --el-message-border-color: var(--pick);
@@ -57,10 +57,10 @@ onBeforeUnmount(() => shown?.close());
   max-width: min(560px, calc(100vw - 24px));
   box-shadow: none;
 }
-.says :deep(.el-message__closeBtn) {
+.said-place :deep(.el-message__closeBtn) {
   pointer-events: auto;
 }
-.says :deep(.el-message__content) {
+.said-place :deep(.el-message__content) {
   color: var(--chalk);
   font-size: 15px;
   line-height: 1.35;
