@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { move } from './fixtures';
 import type { CardMove } from '../model';
 import { said } from '../testing';
 import { assignCards, maxUncopiedFootage } from './assign';
@@ -8,18 +9,6 @@ import { clipName, wordsOf } from './naming';
 import { offload } from './offload';
 
 const card = { id: 'c', name: 'Card C', nominalGB: 64, usedGB: 0 };
-const move = (act: CardMove['act'], more: Partial<CardMove> = {}): CardMove => ({
-  id: 'm',
-  cardId: 'c',
-  utcMs: 1,
-  act,
-  spot: null,
-  aircraftId: null,
-  gb: 0,
-  copiesWanted: 2,
-  waiver: '',
-  ...more,
-});
 const life = (usedGB: number, copies = 0): CardLife => ({ ...lifeOf({ ...card, usedGB }, []), copies });
 
 describe('footage that goes', () => {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { said } from '../testing';
 import { describe, expect, it } from 'vitest';
+import { move } from './fixtures';
 import { CARD_ACTS } from '../model/card';
 import { CARD_SPOTS, type CardMove } from '../model';
 import { after, atRiskGB, cardsNow, lifeOf, moveFault, stateOf } from './life';
@@ -18,18 +19,6 @@ const card = {
   typical: [],
   retired: false,
 };
-const move = (act: CardMove['act'], more: Partial<CardMove> = {}, n = 0): CardMove => ({
-  id: `m${n}`,
-  cardId: 'c',
-  utcMs: n,
-  act,
-  spot: null,
-  aircraftId: null,
-  gb: 0,
-  copiesWanted: 2,
-  waiver: '',
-  ...more,
-});
 const moves = fc
   .array(
     fc.record({

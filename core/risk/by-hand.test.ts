@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { normal } from '../units';
 import { withPackMore, withTakeLess } from './chances';
+import { CERTAIN } from './fixtures';
 import { simulate } from './simulate';
 import type { RiskDay, RiskFlight, RiskShot } from './types';
 
@@ -39,10 +40,7 @@ const day = (flights: RiskFlight[], more: Partial<RiskDay> = {}): RiskDay => ({
   flights,
   spares: [],
   unplanned: [],
-  swapS: 180,
-  packSpread: 0,
-  airSpread: 0,
-  setupSpread: 0,
+  ...CERTAIN,
   meanW: 60,
   ...more,
 });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { describe, expect, it } from 'vitest';
+import { CERTAIN } from './fixtures';
 import { simulate } from './simulate';
 import type { RiskDay, RiskShot } from './types';
 import { numberIn } from '../testing';
@@ -34,10 +35,7 @@ const day = (shots: RiskShot[], more: Partial<RiskDay> = {}): RiskDay => ({
   ],
   spares: [],
   unplanned: [],
-  swapS: 180,
-  packSpread: 0,
-  airSpread: 0,
-  setupSpread: 0,
+  ...CERTAIN,
   meanW: 90,
   ...more,
 });

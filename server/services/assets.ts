@@ -14,10 +14,10 @@ export interface Asset {
 
 const isMime = (mime: string): mime is AssetMime => (ASSET_MIMES as readonly string[]).includes(mime);
 
-/** Files kept beside the rows: pictures and rasters of heights, each under the hash of its content, so that nothing is kept twice. */
 /** How long a file is kept for its row, ms. */
 const WAITS_MS = 86_400_000;
 
+/** Files kept beside the rows: pictures and rasters of heights, each under the hash of its content, so that nothing is kept twice. */
 export class Assets {
   /** @param reader a connection that only reads */
   constructor(
