@@ -178,7 +178,7 @@ const sunDeg = computed(() => ready.value?.shot.light?.sun.altitudeDeg ?? NaN);
   align-content: start;
   font-size: 18px;
   /* What is scrolled to or reached by Tab stops above the row under the thumb. */
-  scroll-padding-bottom: 110px;
+  scroll-padding-bottom: 140px;
 }
 .tiles {
   display: grid;
