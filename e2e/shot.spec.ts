@@ -155,6 +155,7 @@ test('a move that asks much of the hands offers a simpler one that keeps the pla
   await bench.open();
   await bench.pick('Signal hut, smoke');
   await bench.choose('Move', 'Drop in');
+  await expect(page.locator('.facet .kind')).toContainText('Drop in');
   const warning = page.locator('[data-code="move.inputs"]');
   await expect(warning).toContainText('3 inputs at once');
   await warning.getByRole('button', { name: 'Fly it as a push in.' }).click();

@@ -6,19 +6,13 @@ import type { FilmInput } from '@core/model';
 import { ms, report, spread, writeKept } from './figures';
 import { learning } from './learning';
 import { runLight } from './light';
+import { manyShots } from './many-shots';
 import { runPlan } from './plan';
 import { runSite } from './site';
 
 const filmOf = (count: number): FilmInput => {
-  const film = demoFilm() as unknown as FilmInput;
-  return {
-    ...film,
-    shots: Array.from({ length: count }, (_, i) => {
-      const like = film.shots[i % film.shots.length];
-      if (!like) throw new Error('no shots');
-      return { ...like, id: `s${i}` };
-    }),
-  };
+  const film = { ...demoFilm(), shots: manyShots(count) };
+  return film as unknown as FilmInput;
 };
 
 const partsOf = (film: FilmInput): ShotParts[] =>

@@ -6,6 +6,7 @@ import pino from 'pino';
 import { demoFilm } from '../../demo';
 import { start } from '../../server/start';
 import { pick, seeded } from '../attack/outcome';
+import { manyShots } from './many-shots';
 
 /** What a person does in an hour who does something every second. */
 const ACTS = Number(process.env['DUSK_ACTS'] ?? 3600);
@@ -94,13 +95,7 @@ const app = await start(
   { host: '127.0.0.1', port: 0, dataDir, names: [], demo: false, webDir: resolve('dist/web') },
   pino({ level: 'silent' }),
 );
-const like = demoFilm();
-const shots = Array.from({ length: 500 }, (_, i) => ({
-  ...like.shots.at(i % like.shots.length),
-  id: `e0000000-0000-4000-8000-${String(i).padStart(12, '0')}`,
-  position: `a${String(i).padStart(4, '0')}x`,
-}));
-const film = await app.films.importFile({ ...like, shots }, 'hour');
+const film = await app.films.importFile({ ...demoFilm(), shots: manyShots(500) }, 'hour');
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update'],

@@ -8,6 +8,7 @@ import { demoFilm } from '../../demo';
 import { start } from '../../server/start';
 import { ms, report, spread, writeKept } from './figures';
 import { dragged, reportDragged } from './frames';
+import { manyShots } from './many-shots';
 import { obstacles } from './site';
 import { views } from './views';
 
@@ -129,15 +130,7 @@ const run = async (): Promise<void> => {
     args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update'],
   });
   for (const count of [18, 60, 500]) {
-    const shots = Array.from({ length: count }, (_, i) => {
-      const s = like.shots[i % like.shots.length];
-      if (!s) throw new Error('no shots');
-      return {
-        ...s,
-        id: `e0000000-0000-4000-8000-${String(i).padStart(12, '0')}`,
-        position: `a${String(i).padStart(4, '0')}x`,
-      };
-    });
+    const shots = manyShots(count);
     const film = await app.films.importFile({ ...like, shots }, 'bench');
     const page = await browser.newPage({
       viewport: { width: 1280, height: 800 },

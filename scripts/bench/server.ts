@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { v4 as uuid } from 'uuid';
 import type { AnyRow } from '../../contract';
 import { demoFilm } from '../../demo';
+import { manyShots } from './many-shots';
 import { ms, report, spread, writeKept } from './figures';
 
 const FILMS = 20;
@@ -13,17 +14,7 @@ const SHOTS = 60;
 const PER_SECOND = 100;
 const SECONDS = 8;
 
-const sixtyShots = () => {
-  const film = demoFilm();
-  return {
-    ...film,
-    shots: Array.from({ length: SHOTS }, (_, i) => {
-      const like = film.shots[i % film.shots.length];
-      if (!like) throw new Error('no shots');
-      return { ...like, id: uuid(), title: `${like.title} ${i}` };
-    }),
-  };
-};
+const sixtyShots = () => ({ ...demoFilm(), shots: manyShots(SHOTS) });
 
 const agent = new Agent({ keepAlive: true });
 /** A post that costs this process little, since it shares the machine with the server. */
