@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { ElInput } from '../parts/element';
 import { ElButton } from '../parts/element-button';
-import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { RefreshLeft, RefreshRight } from '@element-plus/icons-vue';
 import { useShotCommands } from '../composables/useShotCommands';
@@ -95,13 +96,14 @@ const ailing = computed(
 );
 const clashed = computed(() => store.conflicts.length > 0);
 const name = computed(() => store.film?.name ?? null);
+const typedName = ref('');
+watch(name, (now) => (typedName.value = now ?? ''), { immediate: true });
 const refused = computed(() => store.rejected.length > 0);
 /** Past the bar, to what the page is about. */
 const skip = (): void => document.querySelector<HTMLElement>('main')?.focus();
-const rename = (event: Event): void => {
-  const field = event.target as HTMLInputElement;
-  if (store.film && store.edit('film', store.film.id, { name: field.value }, tr('name')).length > 0)
-    field.value = store.film.name;
+const rename = (value: string): void => {
+  if (store.film && store.edit('film', store.film.id, { name: value }, tr('name')).length > 0)
+    typedName.value = store.film.name;
 };
 </script>
 
@@ -112,10 +114,10 @@ const rename = (event: Event): void => {
       <RouterLink to="/" class="home" :aria-label="tr('duskSlateAllFilms')" :title="tr('allFilms')"
         ><img src="/mark.svg" alt="" width="24" height="24"
       /></RouterLink>
-      <input
+      <ElInput
         v-if="name !== null"
+        v-model="typedName"
         class="name"
-        :value="name"
         :aria-label="tr('film')"
         dir="auto"
         maxlength="200"
@@ -233,21 +235,26 @@ const rename = (event: Event): void => {
   padding: 4px;
 }
 .name {
-  background: none;
-  border: 0;
-  color: var(--chalk);
-  font: inherit;
+  --el-input-text-color: var(--chalk);
   font-stretch: 112%;
   font-weight: 640;
   font-size: 15px;
-  text-overflow: ellipsis;
   width: 250px;
   /* Gives way before the views do. */
   flex-shrink: 1000;
   min-width: 90px;
-  padding: 4px 6px;
 }
-.name:hover {
+.name :deep(.el-input__wrapper) {
+  background: none;
+  box-shadow: none;
+  padding-inline: 6px;
+}
+.name :deep(.el-input__inner) {
+  font-stretch: inherit;
+  font-weight: inherit;
+  text-overflow: ellipsis;
+}
+.name:hover :deep(.el-input__wrapper) {
   background: var(--slab-2);
 }
 .view {

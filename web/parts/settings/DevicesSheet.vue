@@ -4,6 +4,7 @@ import { create } from 'qrcode';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { counted, whenText } from '../../format';
 import { api, ApiProblem, type Invitation, type LanState } from '../../sync/api';
+import Disclosure from '../Disclosure.vue';
 import DialogBox from '../DialogBox.vue';
 import { tr } from './messages';
 
@@ -110,14 +111,13 @@ onBeforeUnmount(() => clearInterval(polling));
           </div>
         </div>
         <ElButton class="btn lead" @click="invite">{{ tr(invitation ? 'newCode' : 'pairADevice') }}</ElButton>
-        <details>
-          <summary>{{ tr('trustOnThePhone') }}</summary>
+        <Disclosure :label="tr('trustOnThePhone')">
           <p>{{ tr('howToTrust') }}</p>
           <p class="quiet">{{ tr('fingerprint') }}</p>
           <p>
             <code class="print">{{ state.fingerprint }}</code>
           </p>
-        </details>
+        </Disclosure>
         <h3 v-if="devices.length > 0">{{ counted(devices.length, 'device') }}</h3>
         <p v-if="devices.length === 0" class="quiet">{{ tr('noDevicesYet') }}</p>
         <ul v-else>

@@ -3,6 +3,7 @@ import { useMessages } from '../../composables/useMessages';
 import { CHECKS } from '@core/checks';
 import { computed } from 'vue';
 import { MOMENT_WORDS, whenText } from '../../format';
+import Disclosure from '../../parts/Disclosure.vue';
 import { useFilm } from '../../stores/film';
 import type { Ready } from './useChecks';
 import { tr } from './messages';
@@ -54,10 +55,7 @@ const log = computed(() => {
 </script>
 
 <template>
-  <details v-if="log.length > 0" class="log no-print">
-    <summary>
-      {{ tr('whatWasAnswered') }} <span class="unit">{{ log.length }}</span>
-    </summary>
+  <Disclosure v-if="log.length > 0" class="log no-print" :label="tr('whatWasAnswered')" :count="log.length">
     <ul>
       <li v-for="a in log.slice(0, MOST)" :key="a.id">
         <span class="quiet"
@@ -69,7 +67,7 @@ const log = computed(() => {
       </li>
     </ul>
     <p v-if="log.length > MOST" class="quiet">{{ tr('andLogBefore', { log: log.length - MOST }) }}</p>
-  </details>
+  </Disclosure>
 </template>
 
 <style scoped>
@@ -78,13 +76,6 @@ const log = computed(() => {
   margin-top: 10px;
   padding-top: 6px;
   font-size: 12.5px;
-}
-summary {
-  cursor: pointer;
-  min-height: var(--touch);
-  display: flex;
-  align-items: center;
-  gap: 4px;
 }
 li {
   border-top: 1px solid var(--line);

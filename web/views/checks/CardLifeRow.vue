@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElInput } from '../../parts/element';
 import { ElButton } from '../../parts/element-button';
 import { type Entity, CARD_SPOTS, type CardAct, type CardSpot } from '@core/model';
 import type { CardLife, CardState } from '@core/cards';
@@ -211,7 +212,7 @@ const enter = (kind: 'record' | 'correct'): void => {
     <form v-if="asking" class="ask" @submit.prevent="tell(wanted.act, { gb: wanted.gb, waiver: reason })">
       <p class="fault" role="alert">{{ asking }}</p>
       <template v-if="canWaive"
-        ><input
+        ><ElInput
           v-model="reason"
           maxlength="500"
           :aria-label="
@@ -326,15 +327,9 @@ const enter = (kind: 'record' | 'correct'): void => {
 .ask > :deep(.field) {
   width: 150px;
 }
-.ask input:not(.el-input__inner) {
+.ask > .el-input {
+  --el-input-height: var(--touch);
   flex: 1 1 180px;
-  background: var(--bench);
-  color: var(--chalk);
-  border: 0;
-  border-bottom: 2px solid var(--pick);
-  font: inherit;
-  padding: 0 8px;
-  min-height: var(--touch);
 }
 .waived {
   font-size: 12.5px;

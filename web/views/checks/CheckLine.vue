@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElInput } from '../../parts/element';
 import { ElButton } from '../../parts/element-button';
 import { useMessages } from '../../composables/useMessages';
 import type { SheetLine } from '@core/checks';
@@ -32,7 +33,7 @@ const protects = computed(() => text(props.line.protects));
 const waiving = ref(false);
 const reason = ref('');
 const fault = ref('');
-const field = useTemplateRef<HTMLInputElement>('field');
+const field = useTemplateRef<InstanceType<typeof ElInput>>('field');
 watch(
   () => props.line.status,
   () => {
@@ -106,10 +107,9 @@ const pressed = (event: KeyboardEvent): void => {
         >
       </p>
       <form v-if="waiving" class="why no-print" @submit.prevent="waive">
-        <input
+        <ElInput
           ref="field"
           v-model="reason"
-          type="text"
           maxlength="500"
           :aria-label="tr('whyItIsWaived')"
           :placeholder="tr('whyItMayGoOn')"
@@ -223,15 +223,9 @@ const pressed = (event: KeyboardEvent): void => {
   gap: 6px;
   margin-top: 5px;
 }
-.why input {
+.why .el-input {
+  --el-input-height: var(--touch);
   flex: 1 1 200px;
-  background: var(--bench);
-  color: var(--chalk);
-  border: 0;
-  border-bottom: 2px solid var(--pick);
-  font: inherit;
-  padding: 0 8px;
-  min-height: var(--touch);
 }
 @media (max-width: 1099px) {
   .line {

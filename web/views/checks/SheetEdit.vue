@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElInput } from '../../parts/element';
 import { ElButton } from '../../parts/element-button';
 import { useMessages } from '../../composables/useMessages';
 import type { Entity, CheckMoment, OwnCheck } from '@core/model';
@@ -120,12 +121,12 @@ const remove = (code: string): void => {
       </li>
     </ul>
     <form @submit.prevent="add">
-      <input
+      <ElInput
         v-model="draft"
         maxlength="200"
         :aria-label="tr('newCheck')"
         :placeholder="tr('aCheckOfYourOwn')"
-      /><input
+      /><ElInput
         v-model="protects"
         maxlength="500"
         :aria-label="tr('againstWhat')"
@@ -186,14 +187,8 @@ form {
   gap: 6px;
   flex-wrap: wrap;
 }
-form input {
+form .el-input {
+  --el-input-height: var(--touch);
   flex: 1 1 220px;
-  background: var(--bench);
-  color: var(--chalk);
-  border: 0;
-  border-bottom: 2px solid var(--line);
-  font: inherit;
-  padding: 0 8px;
-  min-height: var(--touch);
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElInput } from '../../parts/element';
 import { ElButton } from '../../parts/element-button';
 import type { AirState } from '@core/field';
 import { computed, ref } from 'vue';
@@ -57,7 +58,7 @@ const PHASES = {
       </p>
       <form class="shown" @submit.prevent="correct">
         <label class="label" for="shown">{{ tr('displayShows') }}</label>
-        <input id="shown" v-model="shown" inputmode="decimal" placeholder="%" />
+        <ElInput id="shown" v-model="shown" inputmode="decimal" placeholder="%" />
         <ElButton class="btn" native-type="submit">{{ tr('correct') }}</ElButton>
       </form>
       <ElButton class="btn" @click="emit('landed')">{{ tr('landed') }}</ElButton>
@@ -113,16 +114,10 @@ const PHASES = {
   gap: 6px;
   align-items: center;
 }
-.shown input {
-  width: 64px;
-  min-height: 44px;
-  font: inherit;
+.shown .el-input {
+  --el-input-height: 44px;
+  width: 68px;
   font-size: 18px;
-  background: var(--bench);
-  color: var(--chalk);
-  border: 0;
-  border-bottom: 1px solid var(--chalk-3);
-  padding: 0 8px;
 }
 .air .btn {
   min-height: 48px;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElInput } from '../../parts/element';
 import { ElButton } from '../../parts/element-button';
 import { computed, ref } from 'vue';
 import { choices, OUTCOME_WORDS, PACK_STATE_WORDS, write } from '../../format';
@@ -48,7 +49,7 @@ const enter = (): void => {
   <form class="landing" :aria-label="tr('landing')" @submit.prevent="enter">
     <p class="charge">
       <label for="landed">{{ tr('chargeAtLandingOfFlight', { number }) }}</label>
-      <input id="landed" v-model="percent" inputmode="decimal" /><span class="unit">%</span>
+      <ElInput id="landed" v-model="percent" inputmode="decimal" /><span class="unit">%</span>
     </p>
     <ChoiceRow
       :label="tr('outcome')"
@@ -99,16 +100,10 @@ const enter = (): void => {
 .charge {
   gap: 12px;
 }
-.landing input {
-  width: 76px;
-  min-height: 48px;
-  font: inherit;
+.landing .el-input {
+  --el-input-height: 48px;
+  width: 80px;
   font-size: 22px;
-  background: var(--bench);
-  color: var(--chalk);
-  border: 0;
-  border-bottom: 2px solid var(--chalk-3);
-  padding: 0 8px;
 }
 .landing .btn {
   min-height: 48px;

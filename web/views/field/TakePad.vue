@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElInput } from '../../parts/element';
 import { ElButton } from '../../parts/element-button';
 import {
   TAKE_RATINGS,
@@ -9,7 +10,7 @@ import {
   type VoiceNote,
 } from '@core/model';
 import { clockText } from '@core/time';
-import { ref } from 'vue';
+import { reactive, ref } from 'vue';
 import { inSentence, REASON_WORDS } from '../../format';
 import type { Recorded } from './useRecorder';
 import VoiceNotes from './VoiceNotes.vue';
@@ -35,7 +36,7 @@ const emit = defineEmits<{
 }>();
 /** The take whose clip and note are being entered. */
 const opened = ref('');
-const entered = (event: Event): string => (event.target as HTMLInputElement).value.trim();
+const entered = reactive({ clip: '', notes: '' });
 const RATING_WORDS: Readonly<Record<TakeRating, string>> = {
   get good() {
     return tr('good');
@@ -46,6 +47,10 @@ const RATING_WORDS: Readonly<Record<TakeRating, string>> = {
   get 'no-good'() {
     return tr('noGood');
   },
+};
+const describe = (take: Take): void => {
+  Object.assign(entered, { clip: take.clip, notes: take.notes });
+  opened.value = opened.value === take.id ? '' : take.id;
 };
 const judge = (rating: TakeRating): void => {
   emit('add', rating);
@@ -101,17 +106,17 @@ const judge = (rating: TakeRating): void => {
         <span v-if="opened === t.id" class="more">
           <label
             >{{ tr('clip') }}
-            <input
-              :value="t.clip"
+            <ElInput
+              v-model="entered.clip"
               maxlength="200"
-              @change="emit('describe', t.id, { clip: entered($event) })"
+              @change="emit('describe', t.id, { clip: entered.clip.trim() })"
           /></label>
           <label
             >{{ tr('note') }}
-            <input
-              :value="t.notes"
+            <ElInput
+              v-model="entered.notes"
               maxlength="1000"
-              @change="emit('describe', t.id, { notes: entered($event) })"
+              @change="emit('describe', t.id, { notes: entered.notes.trim() })"
           /></label>
         </span>
         <VoiceNotes
@@ -125,7 +130,7 @@ const judge = (rating: TakeRating): void => {
           class="btn bare"
           :aria-expanded="opened === t.id"
           :aria-label="tr('clipAndNoteOfTake', { value: i + 1 })"
-          @click="opened = opened === t.id ? '' : t.id"
+          @click="describe(t)"
         >
           {{ tr('note') }}
         </ElButton>
@@ -222,16 +227,11 @@ const judge = (rating: TakeRating): void => {
   align-items: center;
   color: var(--chalk-2);
 }
-.more input {
+.more .el-input {
+  --el-input-height: 44px;
   flex: 1;
   min-width: 0;
-  min-height: 44px;
-  font: inherit;
-  background: var(--bench);
-  color: var(--chalk);
-  border: 0;
-  border-bottom: 1px solid var(--chalk-3);
-  padding: 0 8px;
+  font-size: inherit;
 }
 .said,
 .note {

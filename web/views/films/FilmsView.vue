@@ -13,6 +13,7 @@ import { useSelection } from '../../stores/selection';
 import SettingsButton from '../../parts/settings/SettingsButton.vue';
 import { chanceFilm } from './chance-film';
 import { useFilmFiles, why } from './useFilmFiles';
+import Disclosure from '../../parts/Disclosure.vue';
 import FileButton from '../../parts/FileButton.vue';
 import { tr } from './messages';
 
@@ -139,14 +140,9 @@ const when = (iso: string): string => whenText(Date.parse(iso));
       <li v-for="n in 3" :key="n" class="ghost" />
     </ul>
     <NewFilm v-if="!offline" @made="begin" />
-    <details
-      v-if="!offline"
-      class="backups"
-      @toggle="backupsShown = ($event.target as HTMLDetailsElement).open"
-    >
-      <summary>{{ tr('backups') }}</summary>
+    <Disclosure v-if="!offline" v-model="backupsShown" class="backups" :label="tr('backups')">
       <BackupList v-if="backupsShown" @restored="refresh" />
-    </details>
+    </Disclosure>
   </main>
 </template>
 
@@ -157,9 +153,7 @@ const when = (iso: string): string => whenText(Date.parse(iso));
   gap: 12px;
   align-items: center;
 }
-.backups summary {
-  cursor: pointer;
-  padding: 8px 0;
+.backups :deep(.el-collapse-item__header) {
   font-weight: 620;
 }
 .away {

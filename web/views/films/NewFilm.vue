@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import 'element-plus/es/components/radio/style/css';
+import 'element-plus/es/components/radio-group/style/css';
+import { ElRadio, ElRadioGroup } from 'element-plus';
 import { ElButton } from '../../parts/element-button';
 import {
   AIRCRAFT_CLASSES,
@@ -130,15 +133,9 @@ const make = async (): Promise<void> => {
 <template>
   <form class="new" :aria-label="tr('newFilm')" @submit.prevent="make">
     <h2>{{ tr('newFilm') }}</h2>
-    <fieldset class="templates">
-      <legend class="label">{{ tr('whatItIsAbout') }}</legend>
-      <label
-        v-for="p in paths"
-        :key="p.template.code"
-        class="template"
-        :class="{ on: code === p.template.code }"
-      >
-        <input v-model="code" class="sr" type="radio" name="template" :value="p.template.code" />
+    <span id="templates" class="label">{{ tr('whatItIsAbout') }}</span>
+    <ElRadioGroup v-model="code" class="templates" aria-labelledby="templates">
+      <ElRadio v-for="p in paths" :key="p.template.code" class="template" :value="p.template.code">
         <b>{{ phrase(p.template.name) }}</b>
         <span class="quiet">{{ p.template.about }}</span>
         <span v-if="p.shots.length > 0" class="paths" aria-hidden="true"
@@ -148,8 +145,8 @@ const make = async (): Promise<void> => {
             :flown="f.trajectory"
             :subject="f.aim" /></span
         ><span v-if="p.shots.length > 0" class="unit">{{ counted(p.shots.length, 'shot') }}</span>
-      </label>
-    </fieldset>
+      </ElRadio>
+    </ElRadioGroup>
     <div class="fields">
       <TextField
         :label="tr('name')"
@@ -212,26 +209,35 @@ const make = async (): Promise<void> => {
   gap: 10px;
 }
 .templates {
-  border: 0;
-  margin: 0;
-  padding: 0;
   display: grid;
+  align-items: stretch;
   grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
   gap: 6px;
-}
-.templates legend {
-  margin-bottom: 4px;
 }
 .template {
   background: var(--slab);
   padding: 9px 12px;
   display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 2px 8px;
-  align-content: start;
-  cursor: pointer;
+  align-items: start;
+  height: auto;
+  margin: 0;
+  color: inherit;
+  font-weight: inherit;
+  white-space: normal;
   border: 1px solid transparent;
   clip-path: polygon(0 0, calc(100% - var(--cut)) 0, 100% var(--cut), 100% 100%, 0 100%);
+}
+.template :deep(.el-radio__input) {
+  position: absolute;
+  opacity: 0;
+}
+.template :deep(.el-radio__label) {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 2px 8px;
+  padding: 0;
+  color: inherit;
+  font-size: inherit;
 }
 .template b,
 .template .quiet {
@@ -244,12 +250,12 @@ const make = async (): Promise<void> => {
 .template .unit {
   align-self: end;
 }
-.template.on {
+.template.is-checked {
   background: var(--pick-dim);
   border-color: var(--pick);
 }
-.template.on .quiet,
-.template.on .unit {
+.template.is-checked .quiet,
+.template.is-checked .unit {
   color: var(--chalk);
 }
 .template:focus-within {

@@ -4,7 +4,7 @@ import { grouped } from '../../format';
 import { newRow, type Entity } from '@core/model';
 import { generateKeyBetween } from 'fractional-indexing';
 import { inOrder } from '@core/units';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { saveFile } from '../../composables/save-file';
 import { v4 as uuid } from 'uuid';
 import { kitFile, readKitFile, type KitReading } from '../../exchange/kit-file';
@@ -20,6 +20,7 @@ import {
   type TableKind,
   type TableRow,
 } from '../../exchange/tables';
+import Disclosure from '../../parts/Disclosure.vue';
 import PickField from '../../parts/PickField.vue';
 import { cardAsStored, cardsNowOf, footageFault } from '../../composables/card-log';
 import { useFilm } from '../../stores/film';
@@ -161,6 +162,8 @@ const columnChoices = computed(() => [
 ]);
 /** Whether somebody should look at the columns: the file calls them otherwise, or has more. */
 const foreign = computed(() => sheet.value?.heads.some((head, i) => mapping.value[i] !== head) ?? false);
+const columnsShown = ref(false);
+watch(foreign, (now) => (columnsShown.value ||= now));
 const open = async (file: File, as: 'table' | 'kit'): Promise<void> => {
   clear();
   from.value = file.name;
@@ -260,8 +263,12 @@ const bringKit = (): void => {
     <p v-if="fault" class="fault" role="alert">
       <b>{{ from }}:</b> {{ tr('faultNothingWasChanged', { fault }) }}
     </p>
-    <details v-if="sheet" class="columns" :open="foreign">
-      <summary>{{ tr('columnsOfName', { name: from }) }}</summary>
+    <Disclosure
+      v-if="sheet"
+      v-model="columnsShown"
+      class="columns"
+      :label="tr('columnsOfName', { name: from })"
+    >
       <ul>
         <li v-for="(head, i) in sheet.heads" :key="i">
           <PickField
@@ -285,7 +292,7 @@ const bringKit = (): void => {
           }
         "
       />
-    </details>
+    </Disclosure>
     <div v-if="rows" class="look" role="status">
       <p>
         <b>{{ from }}</b>{{

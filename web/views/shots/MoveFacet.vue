@@ -22,7 +22,7 @@ import SliderField from '../../parts/SliderField.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDeferred } from '../../composables/deferred';
-import { AddedRow, AskRow, MoveSheet, PointRows } from './later';
+import { AddedRow, AskRow, Disclosure, MoveSheet, PointRows } from './later';
 import { useStored } from './useStored';
 import { tr } from './messages';
 import { useMessages } from '../../composables/useMessages';
@@ -226,14 +226,13 @@ const unable = computed(() => aids.value.filter((a) => !a.could));
         >{{ i > 0 ? ', ' : '' }}{{ inSentence(phrase(a.aid.name)) }}</b
       >. <span class="quiet">{{ able[0]?.say }}</span>
     </p>
-    <details v-if="unable.length > 0" class="says">
-      <summary class="quiet">{{ tr('whyTheOtherAidsCould') }}</summary>
+    <Disclosure v-if="unable.length > 0" class="says" :label="tr('whyTheOtherAidsCould')">
       <ul>
         <li v-for="a in unable" :key="a.aid.kind">
           <b>{{ phrase(a.aid.name) }}</b>: {{ a.limit ? text(a.limit) : phrase(a.say) }}
         </li>
       </ul>
-    </details>
+    </Disclosure>
   </div>
 </template>
 

@@ -8,6 +8,7 @@ const parts = {
   bulk: () => import('./sheets/BulkBar.vue'),
   coverage: () => import('./sheets/CoverageSheet.vue'),
   cut: () => import('./facets/CutFacet.vue'),
+  disclosure: () => import('../../parts/Disclosure.vue'),
   exposure: () => import('./facets/ExposureFacet.vue'),
   moves: () => import('./sheets/MoveSheet.vue'),
   points: () => import('./facets/PointRows.vue'),
@@ -27,6 +28,7 @@ export const AskRow = defineAsyncComponent(() => idle().then(parts.ask));
 export const BulkBar = defineAsyncComponent(parts.bulk);
 export const CoverageSheet = defineAsyncComponent(parts.coverage);
 export const CutFacet = defineAsyncComponent(parts.cut);
+export const Disclosure = defineAsyncComponent(parts.disclosure);
 export const ExposureFacet = defineAsyncComponent(parts.exposure);
 export const FlightSheet = defineAsyncComponent(parts.flights);
 export const GroundRow = defineAsyncComponent(parts.ground);
