@@ -128,6 +128,36 @@ const reach = async (page: Page, target: Locator, most = 90): Promise<void> => {
   throw new Error('The tab key does not lead there.');
 };
 
+test('where a film is shot is pointed at on a map of the earth, by keys or by a click, as exact as the map is near', async ({
+  page,
+  app,
+}) => {
+  await page.goto(app.address);
+  await page.getByRole('button', { name: 'Map', exact: true }).click();
+  const map = page.getByRole('application', { name: 'Map of the earth' });
+  await expect(map).toBeFocused();
+  await expect(page.getByRole('button', { name: 'Use this point' })).toBeDisabled();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('30.0, 10.0')).toBeVisible();
+  // A pixel of the world on 4 tiles of 256 is 360/1024 of a degree of longitude, wherever it is.
+  const box = (await map.boundingBox())!;
+  await page.mouse.click(box.x + box.width / 2 + 100, box.y + box.height / 2);
+  const pointed = page.getByText(`30.0, ${(10 + (100 * 360) / 1024).toFixed(1)}`);
+  await expect(pointed).toBeVisible();
+  const zone = (await pointed.locator('xpath=following-sibling::span[1]').innerText()).trim();
+  await page.getByRole('button', { name: 'Use this point' }).click();
+  await expect(map).toHaveCount(0);
+  await page.getByRole('button', { name: 'Create film' }).click();
+  await expect(page.locator('[data-figure=energy] .value')).toHaveText(/\d\.\d+/);
+  await page.getByRole('link', { name: 'Locations', exact: true }).click();
+  await expect(page.getByLabel('Coordinates of the launch point')).toHaveValue('30.00000, 45.20000');
+  await expect(page.getByLabel('Time zone', { exact: true })).toHaveValue(zone);
+  // On its map a location stands where it is.
+  await page.getByRole('button', { name: 'Map', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await expect(map).toHaveCount(0);
+});
+
 test('by the keyboard alone a first film is made, placed, planned and proven', async ({ page, app }) => {
   await page.goto(app.address);
   await expect(page.getByRole('button', { name: 'Create film' })).toBeVisible();
@@ -137,6 +167,8 @@ test('by the keyboard alone a first film is made, placed, planned and proven', a
   const where = page.getByLabel('Coordinates', { exact: true });
   await reach(page, where);
   await page.keyboard.type('43.18, -4.83');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('button', { name: 'Map', exact: true })).toBeFocused();
   await page.keyboard.press('Tab');
   await expect(page.getByRole('button', { name: 'Create film' })).toBeFocused();
   await page.keyboard.press('Enter');

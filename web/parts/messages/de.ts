@@ -2,6 +2,18 @@ import type { Texts } from '../../language';
 import type { EN } from './en';
 
 const DE: Texts<typeof EN> = {
+  fromTheMap: 'Karte',
+  pointOnTheMap: 'Auf der Karte zeigen',
+  mapOfTheEarth: 'Karte der Erde',
+  howToPoint:
+    'Klicke oder tippe auf den Drehort. Tasten: Pfeile verschieben, + und - zoomen, Eingabe nimmt die Mitte.',
+  nothingPointedAt: 'Noch nichts gewählt.',
+  useThisPoint: 'Diesen Punkt nehmen',
+  cancel: 'Abbrechen',
+  nearer: 'Vergrößern',
+  wider: 'Verkleinern',
+  pixelCovers:
+    'Auf etwa {size} genau. Für Licht und Zeitzone reicht das; den Startpunkt setzt du auf der Ortskarte.',
   changeGroundShot: 'Bodeneinstellung ändern',
   choose: 'wählen',
   close: 'Schließen',

@@ -17,6 +17,7 @@ import { computed, ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { emptyFilm } from '../../composables/new-film';
 import { counted, EXPERIENCE_WORDS, phrase } from '../../format';
+import CoordinatesField from '../../parts/CoordinatesField.vue';
 import PathThumb from '../../parts/PathThumb.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -191,12 +192,15 @@ const make = async (): Promise<void> => {
           }
         "
       />
-      <TextField
+      <CoordinatesField
         :label="tr('coordinates')"
         :value="where"
         :placeholder="tr('figure4318483Or')"
         :hint="tr('decimalOrDegreesMinutesSeconds')"
         :save="setWhere"
+        :at="at"
+        :known="[]"
+        units="metric"
       />
       <ElButton class="btn lead" native-type="submit">{{ tr('createFilm') }}</ElButton>
     </div>

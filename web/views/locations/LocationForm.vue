@@ -5,6 +5,7 @@ import { launchOf } from '@core/location';
 import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
 import { choices, LAMP_WORDS, LOSS_WORDS, SKY_WORDS } from '../../format';
+import CoordinatesField from '../../parts/CoordinatesField.vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
@@ -35,6 +36,7 @@ const set = (fields: Partial<Entity<'location'>>) =>
 const coordinates = computed(() =>
   props.place.placed ? `${props.place.latitude.toFixed(5)}, ${props.place.longitude.toFixed(5)}` : '',
 );
+const placesKnown = computed(() => store.list('location').filter((l) => l.placed));
 const suggested = ref('');
 /** Coordinates bring a zone with them; it can be changed afterwards. */
 const setCoordinates = (text: string): readonly Fault[] => {
@@ -93,12 +95,15 @@ const events = computed(() => {
       </header>
       <div class="grid">
         <TextField :label="tr('name')" :value="place.name" :save="(v) => set({ name: v })" />
-        <TextField
+        <CoordinatesField
           :label="tr('coordinatesOfTheLaunchPoint')"
           :value="coordinates"
           :save="setCoordinates"
           :placeholder="'43.18, -4.83'"
           :hint="tr('decimalOrDegreesMinutesSeconds')"
+          :at="place.placed ? place : null"
+          :known="placesKnown"
+          :units="store.film?.units ?? 'metric'"
         />
         <TextField
           :label="tr('timeZone')"
