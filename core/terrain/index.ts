@@ -7,7 +7,7 @@ export { groundHides, profileOf } from './line';
 export { packHeights, unpackHeights } from './pack';
 export { fromTheNorth, MOST_CELLS, type RawGrid, tooManyCells } from './raw';
 export { toLocalGrid } from './resample';
-export { SEEN, seenFrom } from './seen';
+export { SEEN, seenBySteps, seenFrom } from './seen';
 export { hillshade, slopeAt } from './shade';
 export { surfaceOf } from './surface';
 export { isPointList, readPointList } from './xyz';

@@ -103,11 +103,18 @@ const edgeCells = (columns: number, rows: number): [number, number][] => {
   return cells;
 };
 
+/** Rays, and rows of cells, between two looks at how far it is. */
+const STRIDE = 16;
+/** Part of the work that goes into the rays; the cells at borders take the rest. */
+const RAYS_SHARE = 0.7;
+
 /** A ray to each cell at the edge marks what it passes; what two rays differ about, and every border, is looked at by itself. */
-const sweep = (f: Field, targetM: number): Uint8Array => {
+function* sweep(f: Field, targetM: number): Generator<number, Uint8Array> {
   const [MIXED, FREE, HIDDEN] = [3, 1, 2];
   const marks = new Uint8Array(f.z.length);
-  for (const [column, row] of edgeCells(f.columns, f.rows)) {
+  const edge = edgeCells(f.columns, f.rows);
+  for (const [i, [column, row]] of edge.entries()) {
+    if (i % STRIDE === 0) yield (i / edge.length) * RAYS_SHARE;
     alongRay(f, column, row, (cell, away, steepest) => {
       const free = aloft(f, targetM, away) / (away * f.cellM) >= steepest;
       marks[cell] = (marks[cell] ?? 0) | (free ? FREE : HIDDEN);
@@ -115,7 +122,8 @@ const sweep = (f: Field, targetM: number): Uint8Array => {
     });
   }
   const cells = new Uint8Array(f.z.length);
-  for (let row = 0, i = 0; row < f.rows; row += 1)
+  for (let row = 0, i = 0; row < f.rows; row += 1) {
+    if (row % STRIDE === 0) yield RAYS_SHARE + (row / f.rows) * (1 - RAYS_SHARE);
     for (let column = 0; column < f.columns; column += 1, i += 1) {
       const mark = marks[i] ?? 0;
       const alike = (dc: number, dr: number): boolean => {
@@ -125,8 +133,9 @@ const sweep = (f: Field, targetM: number): Uint8Array => {
       const sure = mark !== 0 && mark !== MIXED && alike(1, 0) && alike(-1, 0) && alike(0, 1) && alike(0, -1);
       cells[i] = (sure ? mark === FREE : exactly(f, targetM, column, row)) ? SEEN.seen : SEEN.hidden;
     }
+  }
   return cells;
-};
+}
 
 /**
  * Where an aircraft would be seen from an eye, flying level at a height: for each cell whether the straight line from the eye
@@ -134,15 +143,16 @@ const sweep = (f: Field, targetM: number): Uint8Array => {
  * @param zeroM height that local z counts from, m above sea level
  * @param targetM height flown, local z
  * @param reachM how far the eye makes the aircraft out, m
+ * @yields the share of the work that is done, 0 to 1, never falling
  * @returns null when the eye is off the grid
  */
-export const seenFrom = (
+export function* seenBySteps(
   grid: HeightGrid,
   zeroM: number,
   eye: Vec3,
   targetM: number,
   reachM: number,
-): SeenArea | null => {
+): Generator<number, SeenArea | null> {
   const { west, south, east, north } = extentOf(grid);
   if (!(eye.x >= west && eye.x <= east && eye.y >= south && eye.y <= north)) return null;
   const f: Field = {
@@ -154,7 +164,7 @@ export const seenFrom = (
     eyeZ: eye.z,
     cellM: grid.cellM,
   };
-  const cells = sweep(f, targetM);
+  const cells = yield* sweep(f, targetM);
   let [seen, asked] = [0, 0];
   for (let row = 0, i = 0; row < grid.rows; row += 1)
     for (let column = 0; column < grid.columns; column += 1, i += 1) {
@@ -173,4 +183,13 @@ export const seenFrom = (
       }
     }
   return { grid, cells, seenShare: asked > 0 ? seen / asked : 0 };
+}
+
+/** `seenBySteps`, all of them at once. */
+export const seenFrom = (...asked: Parameters<typeof seenBySteps>): SeenArea | null => {
+  const steps = seenBySteps(...asked);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
 };

@@ -7,7 +7,7 @@ import { groundHides, profileOf, sunkM } from './line';
 import { groundOf } from './ground';
 import { hillshade, slopeAt } from './shade';
 import { readAsciiGrid } from './ascii';
-import { SEEN, seenFrom } from './seen';
+import { SEEN, seenBySteps, seenFrom } from './seen';
 import { toLocalGrid } from './resample';
 import { isPointList, readPointList } from './xyz';
 import { numberIn } from '../testing';
@@ -137,6 +137,20 @@ describe('seen area', () => {
     expect(area?.seenShare).toBe(1);
     expect(area?.cells[0]).toBe(SEEN.beyond);
     expect(seenFrom(flat, 5, vec(900, 0, 1.6), 40, 150)).toBeNull();
+  });
+  it('tells how far it is, never less than before, and comes to the same by steps', () => {
+    const grid = gridOf(71, 61, 8, hills(3));
+    const asked = [grid, 0, vec(11, -23, heightIn(grid, 11, -23) + 1.6), 717, 1e6] as const;
+    const told: number[] = [];
+    const steps = seenBySteps(...asked);
+    let step = steps.next();
+    for (; !step.done; step = steps.next()) told.push(step.value);
+    expect(step.value).toEqual(seenFrom(...asked));
+    expect(told.length).toBeGreaterThan(10);
+    expect(told).toEqual([...told].sort((a, b) => a - b));
+    expect(Math.min(...told)).toBe(0);
+    expect(Math.max(...told)).toBeGreaterThan(0.9);
+    expect(Math.max(...told)).toBeLessThan(1);
   });
   it('seen higher is never seen less', () => {
     const grid = gridOf(41, 41, 10, hills(5));

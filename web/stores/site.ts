@@ -3,6 +3,7 @@ import type { LaunchIdea, SiteShot } from '@core/location';
 import type { Warning } from '@core/warnings';
 import type { Contour } from '@core/terrain';
 import type { Vec3 } from '@core/geometry';
+import { proxy } from 'comlink';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
 import type { SiteAnswer, SiteResult } from '../workers/site.worker';
@@ -90,10 +91,12 @@ export const useSite = defineStore('site', () => {
     launch: Vec3,
     heightM: number,
     reachM: number,
+    done: (share: number) => void,
   ): Promise<{ cells: Uint8Array; seenShare: number } | null> => {
     const job = await jobs.of(locationId);
-    return job ? jobs.remote().seen(job, launch, heightM, reachM) : null;
+    return job ? jobs.remote().seen(job, launch, heightM, reachM, proxy(done)) : null;
   };
+  const leaveSeen = (): void => void jobs.remote().leaveSeen();
   const shade = async (locationId: string): Promise<Float32Array | null> => {
     const job = await jobs.of(locationId);
     return job?.groundKey ? jobs.remote().shade(job.groundKey) : null;
@@ -103,5 +106,5 @@ export const useSite = defineStore('site', () => {
     return job?.groundKey ? jobs.remote().contours(job.groundKey) : [];
   };
 
-  return { shots, busy, start, factsOf, launches, seen, shade, contours };
+  return { shots, busy, start, factsOf, launches, seen, leaveSeen, shade, contours };
 });

@@ -13,7 +13,7 @@ import {
   contoursOf,
   groundOf,
   hillshade,
-  seenFrom,
+  seenBySteps,
   surfaceOf,
   type Contour,
   type Ground,
@@ -34,6 +34,11 @@ export interface PlaceJob {
   readonly aircraft: readonly Aircraft[];
   readonly groundKey: string;
 }
+
+/** How long the seen area is worked on before others get their turn, ms. */
+const SEEN_PIECE_MS = 40;
+/** Which seen area was asked for last; an older one is left. */
+let seenTurn = 0;
 
 /** What a place means to a shot. */
 export interface SiteResult {
@@ -131,13 +136,19 @@ const site = {
     return grid ? contoursOf(grid) : [];
   },
 
-  /** Where the aircraft is seen from the pilot's eye, flying level at a height above the launch point; woods and houses count. */
-  seen(
+  /**
+   * Where the aircraft is seen from the pilot's eye, flying level at a height above the launch point; woods and houses count.
+   * @param done told now and then how much of it is done, 0 to 1
+   * @returns null also when it was left, or asked for anew meanwhile
+   */
+  async seen(
     job: PlaceJob,
     launch: Vec3,
     heightM: number,
     reachM: number,
-  ): { cells: Uint8Array; seenShare: number } | null {
+    done: (share: number) => void,
+  ): Promise<{ cells: Uint8Array; seenShare: number } | null> {
+    const mine = ++seenTurn;
     const grid = grids.get(job.groundKey);
     const ground = groundFor(job);
     if (!grid || !ground) return null;
@@ -147,8 +158,27 @@ const site = {
       grid,
       solids.map((s) => ({ box: s.box, topAt: (x: number, y: number) => topAt(s, x, y) + ground.zeroM })),
     );
-    const area = seenFrom(surface, ground.zeroM, eyeOf(scene, launch), launch.z + heightM, reachM);
-    return area && transfer({ cells: area.cells, seenShare: area.seenShare }, [area.cells.buffer]);
+    const steps = seenBySteps(surface, ground.zeroM, eyeOf(scene, launch), launch.z + heightM, reachM);
+    let rested = performance.now();
+    for (;;) {
+      const step = steps.next();
+      if (step.done)
+        return (
+          step.value &&
+          transfer({ cells: step.value.cells, seenShare: step.value.seenShare }, [step.value.cells.buffer])
+        );
+      if (performance.now() - rested < SEEN_PIECE_MS) continue;
+      done(step.value);
+      // Other questions are answered in between, and one that leaves this.
+      await new Promise((resolve) => setTimeout(resolve));
+      if (mine !== seenTurn) return null;
+      rested = performance.now();
+    }
+  },
+
+  /** Leaves the seen area that is being worked out. */
+  leaveSeen(): void {
+    seenTurn += 1;
   },
 };
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import 'element-plus/es/components/progress/style/css';
+import { ElProgress } from 'element-plus';
 import { ElButton } from '../../parts/element-button';
 import { computed, ref, shallowRef } from 'vue';
 import NumberField from '../../parts/NumberField.vue';
@@ -114,7 +116,11 @@ const dropGround = (): void => {
             }
           "
         />
-        <p v-if="layers.seenShare !== null" class="quiet" data-seen>
+        <div v-if="layers.seenDone !== null" class="working" role="status">
+          <ElProgress :percentage="Math.round(layers.seenDone * 100)" :aria-label="tr('whatIsSeenFromThe')" />
+          <ElButton class="btn" @click="layers.set('seen', false)">{{ tr('cancel') }}</ElButton>
+        </div>
+        <p v-else-if="layers.seenShare !== null" class="quiet" data-seen>
           {{ tr('seenShareOfWhatIsIn', { seenShare: fixed(layers.seenShare * 100, 0) }) }}
         </p>
       </div>
@@ -218,6 +224,12 @@ h2 {
   gap: 4px;
   padding-left: 12px;
   border-left: 3px solid var(--pick);
+}
+.working {
+  display: grid;
+  grid-template-columns: minmax(120px, 1fr) auto;
+  gap: 8px;
+  align-items: center;
 }
 .small {
   font-size: 12px;

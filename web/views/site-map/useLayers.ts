@@ -28,6 +28,8 @@ const pictureOf = (assetId: string): Promise<ImageBitmap> => {
   return known;
 };
 
+const pictureKey = (id: string): string => `picture:${id}`;
+
 /** What lies under the plan: ground, contours, pictures, what is seen from the launch point. */
 export const useLayers = (plan: Plan, shot: Ref<DerivedShot | null>) => {
   const film = useFilm();
@@ -42,6 +44,8 @@ export const useLayers = (plan: Plan, shot: Ref<DerivedShot | null>) => {
     flight: null as number | null,
     onlyPicked: false,
     seenShare: null as number | null,
+    /** How much of the seen area is worked out, 0 to 1; null when nothing is going on. */
+    seenDone: null as number | null,
     trouble: '',
     tiles: false,
     tilesSet: false,
@@ -77,6 +81,8 @@ export const useLayers = (plan: Plan, shot: Ref<DerivedShot | null>) => {
     if (!layers.seen || !grid || !place || !map) {
       map?.setRaster('seen', null);
       layers.seenShare = null;
+      if (layers.seenDone !== null) site.leaveSeen();
+      layers.seenDone = null;
       return;
     }
     const launch = launchOf(plan.things.value, plan.ground.value, place, shot.value?.facts.shot ?? null);
@@ -86,8 +92,12 @@ export const useLayers = (plan: Plan, shot: Ref<DerivedShot | null>) => {
       launch.at,
       layers.seenHeightM,
       sightLimit('multirotor', span, place.visibilityM),
+      (share) => {
+        if (mine === seenTurn) layers.seenDone = share;
+      },
     );
     if (mine !== seenTurn) return;
+    layers.seenDone = null;
     map.setRaster('seen', area ? seenLayer(grid, area.cells, noon()) : null);
     layers.seenShare = area?.seenShare ?? null;
   };
@@ -96,7 +106,7 @@ export const useLayers = (plan: Plan, shot: Ref<DerivedShot | null>) => {
     const on = map;
     if (!on) return;
     const rows = film.list('picture').filter((p) => p.locationId === plan.placeId.value && p.shown);
-    const next = new Set(rows.map((r) => tr('pictureId', { id: r.id })));
+    const next = new Set(rows.map((r) => pictureKey(r.id)));
     for (const gone of shown) if (!next.has(gone)) on.setRaster(gone, null);
     shown = next;
     layers.trouble = '';
@@ -106,7 +116,7 @@ export const useLayers = (plan: Plan, shot: Ref<DerivedShot | null>) => {
           const image = await pictureOf(row.assetId);
           if (on === map)
             on.setRaster(
-              tr('pictureRow', { row: row.id }),
+              pictureKey(row.id),
               pinnedLayer(image, row.pins, row.opacity, row.widthPx / image.width),
             );
         } catch (error) {

@@ -177,8 +177,6 @@ const DE: Texts<typeof EN> = {
   pickAShotOrA: 'Wähle eine Einstellung oder ein Ding, hier oder auf dem Plan.',
   picked: 'Gewählt',
   picture: 'Bild',
-  pictureId: 'Bild {id}',
-  pictureRow: 'Bild {row}',
   pictureSize:
     '{widthPx} × {heightPx} Bildpunkte, je {metresPerPixel}. Eine Nadel nennt einen Bildpunkt (von links oben) und seinen Ort; zieh sie auf dem Plan.',
   pictureUpper: 'Bild',

@@ -171,8 +171,6 @@ export const EN = {
   pickAShotOrA: 'Pick a shot or a thing, here or on the plan.',
   picked: 'Picked',
   picture: 'picture',
-  pictureId: 'picture {id}',
-  pictureRow: 'picture {row}',
   pictureSize:
     '{widthPx} × {heightPx} pixels, {metresPerPixel} each. A pin names a pixel (from the upper left) and where it lies; drag it on the plan.',
   pictureUpper: 'Picture',
