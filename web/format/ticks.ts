@@ -1,6 +1,7 @@
 import { MINUTE_MS } from '@core/time';
 
-const STEPS_MIN = [1, 2, 5, 10, 15, 20, 30, 60, 120, 180, 360];
+/** Steps of a clock that people read at a glance, minutes. */
+export const STEPS_MIN = [1, 2, 5, 10, 15, 20, 30, 60, 120, 180, 360];
 
 /** A stretch of time widened to round minutes, with so many even steps that its ticks are round as well. */
 export const roundTimes = (

@@ -2,7 +2,7 @@
 import { clockText } from '@core/time';
 import { groupBy } from '@core/units';
 import { computed } from 'vue';
-import { roundTimes } from '../../format/ticks';
+import { brokenAxis, shareOnAxis } from '../../format/broken-axis';
 import { useFilm } from '../../stores/film';
 import { useDerivedFilm } from '../../stores/derived-film';
 import type { Day } from './useDay';
@@ -16,23 +16,35 @@ const zone = computed(() => props.day.places.value[0]?.location.zone ?? 'UTC');
 const runs = computed(
   () => derivedFilm.derived?.charges.get(props.day.date.value)?.filter((r) => r.toS > r.fromS + 1) ?? [],
 );
-const flightEnds = computed(() => props.day.rows.value.flatMap((r) => [r.flight.startMs, r.flight.endMs]));
-const span = computed(() => {
-  const ends = [...flightEnds.value, ...runs.value.flatMap((r) => [r.fromS * 1000, r.toS * 1000])];
-  return ends.length > 0 ? roundTimes(Math.min(...ends), Math.max(...ends), 13) : null;
-});
-const share = (ms: number): string => {
-  const s = span.value;
-  return s ? `${(((ms - s.fromMs) / (s.toMs - s.fromMs)) * 100).toFixed(2)}%` : '0';
-};
-const width = (from: number, to: number): string => {
-  const s = span.value;
-  return s ? `${(((to - from) / (s.toMs - s.fromMs)) * 100).toFixed(2)}%` : '0';
-};
-const ticks = computed(() => {
-  const s = span.value;
-  return s ? Array.from({ length: s.ticks + 1 }, (_, i) => s.fromMs + i * s.stepMs) : [];
-});
+const axis = computed(() =>
+  brokenAxis([
+    ...props.day.rows.value.map((r) => [r.flight.startMs, r.flight.endMs] as const),
+    ...runs.value.map((r) => [r.fromS * 1000, r.toS * 1000] as const),
+  ]),
+);
+const percent = (share: number): string => `${(share * 100).toFixed(2)}%`;
+const share = (ms: number): string => (axis.value ? percent(shareOnAxis(axis.value, ms)) : '0');
+const width = (from: number, to: number): string =>
+  axis.value ? percent(shareOnAxis(axis.value, to) - shareOnAxis(axis.value, from)) : '0';
+const ticks = computed(() =>
+  (axis.value?.pieces ?? []).flatMap((p) => {
+    const stepMs = axis.value?.stepMs ?? 1;
+    const count = Math.round((p.toMs - p.fromMs) / stepMs);
+    return Array.from({ length: count + 1 }, (_, i) => ({
+      ms: p.fromMs + i * stepMs,
+      left: percent(p.left + (i / count) * p.width),
+      last: i === count,
+    }));
+  }),
+);
+/** What is left out between two stretches. */
+const breaks = computed(() =>
+  (axis.value?.pieces ?? []).slice(1).map((p, i) => {
+    const before = axis.value?.pieces[i] ?? p;
+    const end = before.left + before.width;
+    return { key: p.fromMs, left: percent(end), width: percent(p.left - end) };
+  }),
+);
 const lanes = computed(() => [
   ...[...groupBy(props.day.rows.value, (r) => r.craftName)].map(([name, rows]) => ({
     name,
@@ -71,11 +83,11 @@ const lanes = computed(() => [
 </script>
 
 <template>
-  <section v-if="span && lanes.length > 0" class="lanes" :aria-label="tr('theDayAsTime')">
+  <section v-if="axis && lanes.length > 0" class="lanes" :aria-label="tr('theDayAsTime')">
     <div v-for="l in lanes" :key="l.kind + l.name" class="lane" :class="l.kind">
       <span class="name">{{ l.name }}</span>
       <div class="track">
-        <span
+        <i v-for="b in breaks" :key="b.key" class="break" :style="{ left: b.left, width: b.width }" /><span
           v-for="b in l.bars"
           :key="b.key"
           class="bar"
@@ -93,12 +105,12 @@ const lanes = computed(() => [
       <span />
       <div class="track">
         <span
-          v-for="(t, i) in ticks"
-          :key="t"
+          v-for="t in ticks"
+          :key="t.ms"
           class="tick"
-          :class="{ last: i === ticks.length - 1 }"
-          :style="{ left: share(t) }"
-          >{{ clockText(t, zone) }}</span
+          :class="{ last: t.last }"
+          :style="{ left: t.left }"
+          >{{ clockText(t.ms, zone) }}</span
         >
       </div>
     </div>
@@ -130,6 +142,12 @@ const lanes = computed(() => [
   position: relative;
   height: 22px;
   background: var(--bench);
+}
+/* Time nobody flies or charges in is left out. */
+.break {
+  position: absolute;
+  inset-block: 0;
+  background: repeating-linear-gradient(115deg, var(--slab) 0 5px, var(--slab-3) 5px 6px);
 }
 .bar {
   position: absolute;
