@@ -43,11 +43,9 @@ export const filterWindows = (
   const holds = new Map<string, boolean[]>();
   for (let i = 0; i < count; i += 1) {
     const ms = fromMs + (span.earliestS + i * step) * 1000;
-    const bearing = filterFitOf(facts, knownScene(facts, kit, lit, ms), lit, ms + airS * 1000);
+    const fit = filterFitOf(facts, knownScene(facts, kit, lit, ms), lit, ms + airS * 1000);
     const keys =
-      bearing.fixed || bearing.fitCosts.size === 0
-        ? bearing.candidates.map((c) => c.key)
-        : [...bearing.fitCosts.keys()];
+      fit.fixed || fit.fitCosts.size === 0 ? fit.candidates.map((c) => c.key) : [...fit.fitCosts.keys()];
     for (const key of keys) {
       const row = holds.get(key) ?? Array.from({ length: count }, () => false);
       row[i] = true;

@@ -49,6 +49,7 @@ defineProps<{
   display: flex;
   align-items: center;
   min-width: 0;
+  min-height: 18px;
   position: relative;
   container-type: inline-size;
 }

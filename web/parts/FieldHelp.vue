@@ -49,7 +49,7 @@ const toggle = (): void => {
   height: 24px;
   position: relative;
   z-index: 1;
-  margin-block: -3px;
+  margin: -3px 0 -3px -4px;
   padding: 0;
   border: 0;
   background: none;
@@ -57,7 +57,7 @@ const toggle = (): void => {
   font-size: 12px;
   line-height: 24px;
   text-align: left;
-  text-indent: 5px;
+  text-indent: 8px;
   cursor: help;
 }
 .ask:hover,

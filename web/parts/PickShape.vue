@@ -41,11 +41,11 @@ const near = (event: PointerEvent): void => {
 .pick-shape {
   display: flex;
   align-items: center;
-  gap: 6px;
+  gap: 3px;
   width: 100%;
   min-width: 0;
   min-height: var(--el-component-size);
-  padding: 4px 8px;
+  padding: 4px 7px;
   border: 0;
   background: var(--bench);
   box-shadow: inset 0 -1px 0 0 var(--line);

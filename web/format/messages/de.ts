@@ -75,7 +75,7 @@ const DE: Texts<typeof EN> = {
   'record.video': 'Video',
   'sensing.around': 'Umfliegen',
   'sensing.off': 'Aus',
-  'sensing.set': 'Wie im Fluggerät eingestellt',
+  'sensing.set': 'Wie im Fluggerät',
   'sensing.stop': 'Anhalten',
   'side.back': 'hinten',
   'side.down': 'unten',

@@ -40,7 +40,7 @@ const DE: Texts<typeof EN> = {
   notes: 'Notizen',
   planToScaleLaunchPoint: 'Maßstäblicher Plan: Startpunkt, Motive und Wege',
   questionMark: '?',
-  roleInTheStory: 'Rolle in der Geschichte',
+  roleInTheStory: 'Rolle im Film',
   secondsInTheCut: 'Sekunden im Schnitt',
   stop: 'Halt',
   sun: 'Sonne',

@@ -126,7 +126,7 @@ const lanes = computed(() => [
 }
 .lane {
   display: grid;
-  grid-template-columns: 128px minmax(0, 1fr);
+  grid-template-columns: 140px minmax(0, 1fr);
   gap: 8px;
   align-items: center;
 }

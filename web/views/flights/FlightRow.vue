@@ -208,7 +208,7 @@ onBeforeUnmount(() => {
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: 128px minmax(0, 1fr) 62px 158px;
+  grid-template-columns: 140px minmax(0, 1fr) 62px 158px;
   gap: 8px;
   align-items: center;
   padding: 3px 0;

@@ -24,7 +24,7 @@ const FARTHEST_M = 5000;
 const asked = ref<string | null>(null);
 const heir = ref<string | null>(null);
 
-const filterFitOf = (s: Subject): number => Math.round(bearingTo(ORIGIN, vec(s.xM, s.yM, 0)) * 10) / 10;
+const bearingOf = (s: Subject): number => Math.round(bearingTo(ORIGIN, vec(s.xM, s.yM, 0)) * 10) / 10;
 const distanceOf = (s: Subject): number => Math.round(Math.hypot(s.xM, s.yM) * 100) / 100;
 const set = (s: Subject, fields: Partial<Subject>) => store.edit('subject', s.id, fields, tr('subject'));
 const setPolar = (s: Subject, bearingDeg: number, distanceM: number): readonly Fault[] => {
@@ -113,7 +113,7 @@ const heirs = (s: Subject) => [
       />
       <NumberField
         :label="tr('bearing')"
-        :value="filterFitOf(s)"
+        :value="bearingOf(s)"
         quantity="degrees"
         :step="5"
         :save="(v) => setPolar(s, v, distanceOf(s))"
@@ -123,7 +123,7 @@ const heirs = (s: Subject) => [
         :value="distanceOf(s)"
         quantity="metres"
         :step="5"
-        :save="(v) => setPolar(s, filterFitOf(s), v)"
+        :save="(v) => setPolar(s, bearingOf(s), v)"
       />
       <TextField :label="tr('coordinates')" :value="coordinatesOf(s)" :save="(v) => setCoordinates(s, v)" />
       <NumberField
@@ -206,7 +206,7 @@ header {
 }
 .row {
   display: grid;
-  grid-template-columns: 1.4fr 1fr 0.7fr 0.8fr 1.4fr 0.7fr 0.7fr 0.7fr 0.7fr 0.7fr 0.7fr auto;
+  grid-template-columns: 1.3fr 0.95fr 0.7fr 0.9fr 1.65fr 0.7fr 0.7fr 0.7fr 0.7fr 0.7fr 0.7fr auto;
   gap: 8px;
   align-items: end;
   border-top: 1px solid var(--line);

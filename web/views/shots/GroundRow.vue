@@ -21,8 +21,9 @@ defineEmits<{ pick: [] }>();
   width: 100%;
   height: 40px;
   display: grid;
-  grid-template-columns: 12px minmax(0, 1fr) auto auto;
-  gap: 8px;
+  grid-template: 'mark title seconds' 'mark by seconds' / 12px minmax(0, 1fr) auto;
+  gap: 0 8px;
+  align-content: center;
   align-items: center;
   border: 0;
   border-bottom: 1px dashed var(--line);
@@ -36,6 +37,7 @@ defineEmits<{ pick: [] }>();
 }
 /* A foot on the ground: a shot that never leaves it. */
 .mark {
+  grid-area: mark;
   height: 9px;
   border-bottom: 3px solid var(--chalk-2);
 }
@@ -48,7 +50,8 @@ defineEmits<{ pick: [] }>();
   color: var(--chalk-2);
   font-size: 12.5px;
   font-stretch: 88%;
-  max-width: 14ch;
+  grid-area: by;
+  line-height: 1.2;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

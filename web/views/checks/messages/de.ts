@@ -34,7 +34,7 @@ const DE: Texts<typeof EN> = {
   copiedCopiesTimes: '{copies}-mal kopiert',
   copiedOnce: 'einmal kopiert',
   copiedOnceMore: 'Noch einmal kopiert',
-  copiesBeforeAFormat: 'Kopien vor dem Formatieren',
+  copiesBeforeAFormat: 'Kopien vor Formatieren',
   dayOffAt: 'Tag, abgeschaltet um',
   delete: 'Löschen',
   deleteAsks: 'Löschen: {asks}',

@@ -163,7 +163,7 @@ const DE: Texts<typeof EN> = {
   noReturn: 'keine Rückkehr',
   noRoomOnTheCards: 'kein Platz auf den Karten',
   nobodyTakesOffBeforeThis: 'Vor dieser Minute startet niemand.',
-  noneInParticular: 'keiner im Besonderen',
+  noneInParticular: 'kein bestimmter',
   notBefore: 'Nicht vor',
   notBeforeLower: 'nicht vor',
   notBeforeShot: 'Nicht vor Einstellung',

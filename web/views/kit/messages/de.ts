@@ -118,7 +118,7 @@ const DE: Texts<typeof EN> = {
   fromTheRecord: 'Aus den Aufzeichnungen',
   gimbal: 'Gimbal',
   gimbalSmoothing: 'Gimbal-Glättung',
-  gimbalTiltRate: 'Neigungsrate des Gimbals',
+  gimbalTiltRate: 'Gimbal-Neigerate',
   gimbalTiltUpTo: 'Gimbal-Neigung nach oben bis',
   goggles: 'Brille',
   grey: 'Grau',

@@ -12,7 +12,7 @@ export const EN = {
   andRowsMore: 'and {rows} more',
   area: 'Area',
   areaM2Ha: '{areaM2} ha',
-  asTheLocationHasIt: 'as the location has it',
+  asTheLocationHasIt: 'as the location',
   at: 'at',
   away: 'Away',
   awayLower: 'away',
