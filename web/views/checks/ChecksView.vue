@@ -64,6 +64,7 @@ const choices = computed(() =>
 
 <template>
   <TabbedView
+    class="outdoors"
     name="ready"
     :title="tr('ready')"
     :tabs-label="tr('partsOfBeingReady')"

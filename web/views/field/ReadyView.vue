@@ -39,7 +39,7 @@ const sunDeg = computed(() => ready.value?.shot.light?.sun.altitudeDeg ?? NaN);
 </script>
 
 <template>
-  <main class="ready scroll" tabindex="-1">
+  <main class="ready outdoors scroll" tabindex="-1">
     <header>
       <h1>{{ tr('readyForChance') }}</h1>
       <p class="quiet">{{ tr('leavingWithoutAPlan') }}</p>
