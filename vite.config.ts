@@ -70,7 +70,7 @@ export default defineConfig({
     }),
     compression({
       include: /\.(js|css|svg)$/,
-      threshold: 1000,
+      threshold: 256,
       algorithms: [
         defineAlgorithm('gzip', { level: 9 }),
         defineAlgorithm('brotliCompress', { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } }),

@@ -23,6 +23,18 @@ test('a slider recomputes seconds, energy, card and pace while it moves, as the 
   await expect(bench.figure('pace')).toHaveText(facts.band);
 });
 
+test('the facets of a shot are gone through by arrows, like every row of tabs', async ({ page, bench }) => {
+  await bench.open();
+  await bench.pick('Valley wakes');
+  await page.getByRole('tab', { name: 'Move', exact: true }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('tab', { name: 'Cut and takes' })).toBeFocused();
+  await expect(page.getByRole('tabpanel')).toHaveAccessibleName('Cut and takes');
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('tab', { name: 'Exposure' })).toBeFocused();
+});
+
 test('every figure unfolds into a sum, a formula and a source', async ({ page, bench }) => {
   await bench.open();
   await bench.pick('Meadow to arches');

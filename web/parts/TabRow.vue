@@ -5,7 +5,7 @@ import { nextTick, useTemplateRef } from 'vue';
 const props = defineProps<{
   name: string;
   label: string;
-  tabs: readonly { readonly id: T; readonly label: string }[];
+  tabs: readonly { readonly id: T; readonly label: string; readonly title?: string }[];
   value: T;
 }>();
 const emit = defineEmits<{ pick: [id: T] }>();
@@ -36,6 +36,7 @@ const along = (event: KeyboardEvent): void => {
       :tabindex="value === t.id ? 0 : -1"
       :aria-selected="value === t.id"
       :aria-controls="`${name}-panel`"
+      :title="t.title"
       @click="$emit('pick', t.id)"
     >
       {{ t.label }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import '../../design/outdoors.css';
 import { useVerdict } from '../../composables/useVerdict';
 import { computed, ref, watch } from 'vue';
 import { counted, dateText } from '../../format';

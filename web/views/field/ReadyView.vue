@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import '../../design/outdoors.css';
 import { ElButton } from '../../parts/element-button';
 import { computed } from 'vue';
 import { apertureText, choices, shutterText, SKY_WORDS } from '../../format';

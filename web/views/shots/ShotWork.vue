@@ -14,6 +14,7 @@ import { CutFacet, ExposureFacet } from './later';
 import FigureStrip from './FigureStrip.vue';
 import MoveDrawing from './MoveDrawing.vue';
 import MoveFacet from './MoveFacet.vue';
+import TabRow from '../../parts/TabRow.vue';
 import WarningList from '../../parts/WarningList.vue';
 import { tr } from './messages';
 
@@ -23,29 +24,13 @@ const selection = useSelection();
 const acts = useShotCommands();
 const findings = useFindings();
 const warnings = useDeferred(() => bySeverity(findings.about(props.shot)));
-const FACETS: { id: Facet; label: string; key: string }[] = [
-  {
-    id: 'move',
-    get label() {
-      return tr('move');
-    },
-    key: '1',
-  },
-  {
-    id: 'cut',
-    get label() {
-      return tr('cutAndTakes');
-    },
-    key: '2',
-  },
-  {
-    id: 'exposure',
-    get label() {
-      return tr('exposureUpper');
-    },
-    key: '3',
-  },
-];
+const FACETS = computed(() =>
+  [
+    { id: 'move' as Facet, label: tr('move'), key: '1' },
+    { id: 'cut' as Facet, label: tr('cutAndTakes'), key: '2' },
+    { id: 'exposure' as Facet, label: tr('exposureUpper'), key: '3' },
+  ].map((f) => ({ ...f, title: `${f.label} (${f.key})` })),
+);
 const rehearsedText = computed(() => {
   const { tries, best } = rehearsedOf(film.list('practice'), props.shot.facts.shot.id);
   if (tries === 0) return tr('flyTheShotByHand');
@@ -88,21 +73,14 @@ const title = (value: string): void => {
     </header>
     <MoveDrawing :key="shot.facts.shot.id" :shot="shot" />
     <FigureStrip :shot="shot" />
-    <div class="facets" role="tablist" :aria-label="tr('facetsOfTheShot')">
-      <button
-        v-for="f in FACETS"
-        :id="`facet-${f.id}`"
-        :key="f.id"
-        role="tab"
-        :aria-selected="selection.facet === f.id"
-        aria-controls="facet-panel"
-        :title="`${f.label} (${f.key})`"
-        :tabindex="selection.facet === f.id ? 0 : -1"
-        @click="selection.facet = f.id"
-      >
-        {{ f.label }}
-      </button>
-    </div>
+    <TabRow
+      class="facets"
+      name="facet"
+      :label="tr('facetsOfTheShot')"
+      :tabs="FACETS"
+      :value="selection.facet"
+      @pick="(facet) => (selection.facet = facet)"
+    />
     <div id="facet-panel" class="panel" role="tabpanel" :aria-labelledby="`facet-${selection.facet}`">
       <MoveFacet v-if="selection.facet === 'move'" :key="shot.facts.shot.id" :shot="shot" />
       <CutFacet v-else-if="selection.facet === 'cut'" :key="shot.facts.shot.id" :shot="shot" />
@@ -140,25 +118,7 @@ const title = (value: string): void => {
   background: none;
 }
 .facets {
-  display: flex;
-  gap: 2px;
-  border-bottom: 1px solid var(--line);
   margin-top: 2px;
-}
-.facets button {
-  border: 0;
-  background: none;
-  padding: 4px 14px 5px;
-  cursor: pointer;
-  color: var(--chalk-2);
-  min-height: var(--touch);
-  border-bottom: 3px solid transparent;
-  margin-bottom: -1px;
-}
-.facets button[aria-selected='true'] {
-  color: var(--chalk);
-  font-weight: 620;
-  border-bottom-color: var(--pick);
 }
 .panel {
   padding-top: 4px;

@@ -28,7 +28,7 @@ export const AskRow = defineAsyncComponent(() => idle().then(parts.ask));
 export const BulkBar = defineAsyncComponent(parts.bulk);
 export const CoverageSheet = defineAsyncComponent(parts.coverage);
 export const CutFacet = defineAsyncComponent(parts.cut);
-export const Disclosure = defineAsyncComponent(parts.disclosure);
+export const Disclosure = defineAsyncComponent(() => idle().then(parts.disclosure));
 export const ExposureFacet = defineAsyncComponent(parts.exposure);
 export const FlightSheet = defineAsyncComponent(parts.flights);
 export const GroundRow = defineAsyncComponent(parts.ground);
