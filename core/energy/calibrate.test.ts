@@ -137,4 +137,72 @@ describe('calibration from logged flights', () => {
     expect(packFaults(pack('p', { condition: 'swollen' }), none).map(said)).toEqual(['it is swollen']);
     expect(packFaults(pack('p', { condition: 'hot', cycles: 201 }), none)).toHaveLength(2);
   });
+
+  it('by hand: factor, spread, and how far few flights are believed', () => {
+    const log = [1.1, 1.2, 1.3, 1.5].map((r) => flight('P1', r));
+    const logs = [1.1, 1.2, 1.3, 1.5].map(Math.log);
+    const mean = logs.reduce((a, b) => a + b) / 4;
+    const variance = logs.reduce((a, b) => a + (b - mean) ** 2, 0) / 3;
+    // σ² of the flights and what is usual (0.06, worth 4 flights), against 0.15 for how far factors lie from 1.
+    const pooled = (variance * 3 + 0.06 ** 2 * 4) / (3 + 4);
+    const { craft, counted } = calibrate(log, [pack('P1')]);
+    expect(craft.get('A')?.spread).toBeCloseTo(Math.sqrt(variance), 9);
+    expect(craft.get('A')?.factor).toBeCloseTo(Math.exp((mean * 4) / (4 + pooled / 0.15 ** 2)), 9);
+    expect(counted.map((c) => Math.round((c.ratio ?? 0) * 1e6) / 1e6)).toEqual([1.1, 1.2, 1.3, 1.5]);
+  });
+  it('by hand: a stray is beyond 3.5 deviations of the median one, at least 15 %, and asks for three flights', () => {
+    const strays = (ratios: readonly number[]): boolean[] =>
+      calibrate(
+        ratios.map((r) => flight('P1', Math.exp(r))),
+        [pack('P1')],
+      ).counted.map((c) => c.outlier);
+    // Middle 0.2, half of them within 0.1: 3.5 · 1.4826 · 0.1 = 0.519, told in any order.
+    expect(strays([0.1, -0.31, 0.3, 0.2, 0.71, 0.3, 0.1])).toEqual(Array(7).fill(false));
+    expect(strays([0.1, -0.33, 0.3, 0.2, 0.73, 0.3, 0.1])).toEqual([
+      false,
+      true,
+      false,
+      false,
+      true,
+      false,
+      false,
+    ]);
+    expect(strays([0, 0, 0.16])).toEqual([false, false, true]);
+    expect(strays([0, 0, 0.14])).toEqual([false, false, false]);
+    expect(strays([0, 0.4])).toEqual([false, false]);
+  });
+  it('time over the plan is not learned as hunger where the plan knew its set-up', () => {
+    const ratioOf = (more: Partial<FlightLogEntry>): number | null =>
+      calibrate([flight('P1', 1.2, { minutes: 15, ...more })], [pack('P1')]).counted[0]!.ratio;
+    expect(ratioOf({ plannedMinutes: 10, plannedSetUpMin: 2 })).toBeCloseTo(0.8, 9);
+    expect(ratioOf({ plannedMinutes: 10, plannedSetUpMin: null })).toBeCloseTo(1.2, 9);
+    expect(ratioOf({ plannedMinutes: null, plannedSetUpMin: 2 })).toBeCloseTo(1.2, 9);
+    expect(ratioOf({ plannedMinutes: 0, plannedSetUpMin: 2 })).toBeCloseTo(1.2, 9);
+    expect(ratioOf({ plannedWh: null, plannedMinutes: 10, plannedSetUpMin: 2 })).toBeNull();
+  });
+  it('a tenth of the pack is enough to tell, less is not, and three flights of a pack make it a pack of its own', () => {
+    const counts = (endShare: number) =>
+      calibrate([flight('P1', 1, { endShare })], [pack('P1')]).counted[0]!.ratio !== null;
+    expect([counts(0.875), counts(0.9375)]).toEqual([true, false]);
+    const log = [...Array(3)].map(() => flight('P1', 1)).concat([...Array(3)].map(() => flight('P2', 1.2)));
+    const both = [pack('P1'), pack('P2')];
+    expect([...calibrate(log, both).packs.keys()]).toEqual(['P1', 'P2']);
+    expect([...calibrate(log.slice(1), both).packs.keys()]).toEqual(['P2']);
+    // The middle lies between the two; each strays from it by the same.
+    const { packs } = calibrate(log, both);
+    expect(packs.get('P1')!.factor).toBeCloseTo(1 / Math.sqrt(1.2), 9);
+    expect(packs.get('P2')!.factor).toBeCloseTo(Math.sqrt(1.2), 9);
+  });
+  it('a pack past its cycles, or over the limit against its sisters, says so with its figures', () => {
+    const of = (cycles: number, factor: number) =>
+      packFaults(pack('P1', { cycles, mostCycles: 200 }), {
+        craft: new Map(),
+        packs: new Map([['P1', { factor, spread: 0, flights: 7 }]]),
+        counted: [],
+      });
+    expect(of(200, FAILING_FACTOR)).toEqual([]);
+    expect(of(201, 1).map((m) => m.values)).toEqual([{ cycles: 201, trusted: 200 }]);
+    expect(said(of(10, 1.25)[0])).toContain('25');
+    expect(of(10, 1.25)[0]).toMatchObject({ code: 'pack.fault.drains', values: { flights: 7 } });
+  });
 });
