@@ -91,7 +91,7 @@ describe('legs by hand', () => {
         else if (needed <= Math.max(best, 8) - 0.01) {
           reached.when('as wished', true);
           expect(cost.ok && cost.value.seconds).toBeCloseTo(50, 9);
-        } else if (needed > Math.max(best, 8) + 0.01 && ground(best) > 2) {
+        } else if (needed > Math.max(best, 8) + 0.01 && ground(best) > 2 && cross < 14) {
           reached.when('thriftiest', true);
           const seconds = 400 / ground(Math.max(best, 8));
           expect(cost.ok && cost.value.seconds / seconds).toBeCloseTo(1, 2);
