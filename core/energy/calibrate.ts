@@ -70,7 +70,7 @@ const plannedFor = ({ plannedWh, plannedMinutes, plannedSetUpMin, minutes }: Fli
     : plannedWh;
 };
 
-interface Told {
+interface LoggedFlight {
   readonly flown: FlightLogEntry;
   readonly usedWh: number;
   readonly log: number | null;
@@ -107,7 +107,7 @@ const factorOf = (logs: readonly number[], base = 0): Factor => {
  */
 export const calibrate = (log: readonly FlightLogEntry[], packs: readonly Pack[]): Calibration => {
   const byId = new Map(packs.map((p) => [p.id, p]));
-  const told: Told[] = log.flatMap((flown) => {
+  const logged: LoggedFlight[] = log.flatMap((flown) => {
     const pack = byId.get(flown.packId);
     if (!pack) return [];
     const usedWh = usedOf(flown, pack);
@@ -119,7 +119,7 @@ export const calibrate = (log: readonly FlightLogEntry[], packs: readonly Pack[]
   const craft = new Map<string, Factor>();
   const against = new Map<string, Factor>();
   for (const [aircraftId, flights] of groupBy(
-    told.filter((t) => t.log !== null),
+    logged.filter((t) => t.log !== null),
     (t) => t.flown.aircraftId,
   )) {
     const perPack = [...groupBy(flights, (t) => t.flown.packId)];
@@ -160,7 +160,7 @@ export const calibrate = (log: readonly FlightLogEntry[], packs: readonly Pack[]
   return {
     craft,
     packs: against,
-    counted: told.map(({ flown, usedWh, log: ratio }) => ({
+    counted: logged.map(({ flown, usedWh, log: ratio }) => ({
       flown,
       usedWh,
       ratio: ratio === null ? null : Math.exp(ratio),

@@ -25,8 +25,8 @@ interface Flown {
 /** What a flight says of its set-ups: takes are as long as they are, what else a flight took longer was framing and waiting. */
 const flownOf = (entry: FlightLogEntry): Flown[] => {
   const { plannedMinutes, plannedSetUpMin, minutes, outcome, simulated } = entry;
-  const told = outcome === 'as-planned' || outcome === 'longer';
-  if (simulated || !told || plannedMinutes === null || plannedSetUpMin === null) return [];
+  const whole = outcome === 'as-planned' || outcome === 'longer';
+  if (simulated || !whole || plannedMinutes === null || plannedSetUpMin === null) return [];
   // A flight that waited for a train says nothing of framing.
   const overMin = Math.min(minutes - plannedMinutes, (MOST - 1) * plannedSetUpMin);
   return [{ plannedMin: plannedSetUpMin, overMin: Math.max(overMin, (LEAST - 1) * plannedSetUpMin) }];

@@ -171,10 +171,10 @@ export const costsOf = (
     walkS: shot.walkS ?? 0,
   });
   // A time-lapse or a panorama records frames, not seconds.
-  const told = trajectory?.frames ? { ...seconds, recordedS: 0 } : seconds;
+  const shown = trajectory?.frames ? { ...seconds, recordedS: 0 } : seconds;
   return {
     resetLeg,
-    seconds: told,
+    seconds: shown,
     energy:
       trajectory && flyer
         ? energyOf(shot, film, trajectory, flyer, wind, resetLeg, parts.ground?.at, setUpS)

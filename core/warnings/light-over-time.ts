@@ -241,7 +241,7 @@ export const lightWarnings = (
 ): Warning[] => {
   const sun = sunAt(job.atMs, lit.location.latitude, lit.location.longitude);
   return LIGHT_RULES.flatMap((rule) => {
-    const told = rule({ lit, job, window, sky, sun });
-    return told ? [told] : [];
+    const warning = rule({ lit, job, window, sky, sun });
+    return warning ? [warning] : [];
   });
 };

@@ -149,8 +149,8 @@ const nearBeings = (f: Feature, meet: ZoneMeet, severity: 'stop' | 'care') => ({
 
 const zoneWarning = (c: SiteContext, meet: ZoneMeet): Warning | null => {
   const f = c.scene.features.find((x) => x.id === meet.featureId);
-  const told = f && ZONE_WORDS[f.kind]?.(c, f, meet, f.until !== '' && f.until < c.scene.location.date);
-  return told ? { code: `site.${f.kind}`, subject: onSiteShot(c), ...told } : null;
+  const finding = f && ZONE_WORDS[f.kind]?.(c, f, meet, f.until !== '' && f.until < c.scene.location.date);
+  return finding ? { code: `site.${f.kind}`, subject: onSiteShot(c), ...finding } : null;
 };
 
 const zones: SiteRule = (c) => c.site.zones.map((z) => zoneWarning(c, z)).filter((w) => w !== null);
@@ -285,6 +285,6 @@ export const SITE_RULES: readonly SiteRule[] = [
 
 export const siteWarnings = (context: SiteContext): Warning[] =>
   SITE_RULES.flatMap((rule) => {
-    const told = rule(context);
-    return told === null ? [] : Array.isArray(told) ? (told as Warning[]) : [told as Warning];
+    const warnings = rule(context);
+    return warnings === null ? [] : Array.isArray(warnings) ? (warnings as Warning[]) : [warnings as Warning];
   });

@@ -24,7 +24,7 @@ export const useVerdict = () => {
     [...(derivedFilm.derived?.shots.values() ?? [])].filter((s) => placeIds.has(s.facts.location.id));
   /** Whether what is worked out beside the page has come in for a place. */
   const known = (placeId: string): boolean =>
-    findings.by('site').places.has(placeId) || shotsAt(new Set([placeId])).length === 0;
+    findings.of('site').places.has(placeId) || shotsAt(new Set([placeId])).length === 0;
 
   const ofPlaces = (placeIds: readonly string[], more: readonly Warning[] = []): Verdict =>
     verdictOf(

@@ -46,7 +46,7 @@ export const useGrounds = defineStore('grounds', () => {
     const turn = ++asked;
     const rows = film.list('ground');
     const places = new Map(film.list('location').map((l) => [l.id, l]));
-    const told = await Promise.all(
+    const loaded = await Promise.all(
       rows.map(async (row): Promise<[string, Ground] | null> => {
         const place = places.get(row.locationId);
         try {
@@ -57,7 +57,7 @@ export const useGrounds = defineStore('grounds', () => {
         }
       }),
     );
-    if (turn === asked) film.terrain = new Map(told.filter((t) => t !== null));
+    if (turn === asked) film.terrain = new Map(loaded.filter((t) => t !== null));
   };
   // Only what a ground is made of: a place's notes do not matter here.
   watch(

@@ -3,7 +3,7 @@ import type { DateWeighed, ShotWindow } from '@core/light-timeline';
 import { wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
-import type { LightTold, LightWorker } from '../workers/light.worker';
+import type { LightResult, LightWorker } from '../workers/light.worker';
 import { useFilm } from './film';
 import { useFindings } from './findings';
 import { useLightJobs } from '../composables/useLightJobs';
@@ -18,7 +18,7 @@ const LONGEST_MS = 500;
 const overWeight = (
   film: ReturnType<typeof useFilm>,
   derivedFilm: ReturnType<typeof useDerivedFilm>,
-): [shotId: string, told: Warning][] => {
+): [shotId: string, warnings: Warning][] => {
   const { film: whole } = film;
   if (!whole) return [];
   const heavy = new Map(
@@ -48,8 +48,8 @@ export const useLight = defineStore('light', () => {
     ));
 
   /** Answers from beside the page, and what is said of each shot with what its place says. */
-  const found = new Map<string, LightTold>();
-  const told = new Map<string, readonly Warning[]>();
+  const found = new Map<string, LightResult>();
+  const warnings = new Map<string, readonly Warning[]>();
   const places = new Map<string, readonly Warning[]>();
   /** What a place was last looked at for: parts by identity. */
   const seen = new Map<string, readonly unknown[]>();
@@ -77,13 +77,14 @@ export const useLight = defineStore('light', () => {
 
   const publish = (): void => {
     const here = derivedFilm.derived;
-    for (const map of [told, found]) for (const id of map.keys()) if (!here?.shots.has(id)) map.delete(id);
+    for (const map of [warnings, found])
+      for (const id of map.keys()) if (!here?.shots.has(id)) map.delete(id);
     jobs.keep(new Set(here?.shots.keys()));
     for (const id of places.keys()) if (!here?.places.has(id)) places.delete(id);
-    const shots = new Map(told);
+    const shots = new Map(warnings);
     for (const [shotId, w] of overWeight(film, derivedFilm))
       shots.set(shotId, [...(shots.get(shotId) ?? []), w]);
-    findings.tell('light', { shots, places: new Map(places) });
+    findings.report('light', { shots, places: new Map(places) });
   };
 
   const look = async (id: string): Promise<void> => {
@@ -91,7 +92,7 @@ export const useLight = defineStore('light', () => {
     if (!job) {
       places.delete(id);
       for (const s of jobs.shotsAt(id)) {
-        told.delete(s.facts.shot.id);
+        warnings.delete(s.facts.shot.id);
         found.delete(s.facts.shot.id);
       }
       publish();
@@ -113,7 +114,7 @@ export const useLight = defineStore('light', () => {
     for (const shot of shots) {
       // A shot that cannot be flown any more has no light that could be spoken of.
       if (!lit.has(shot.id)) found.delete(shot.id);
-      told.set(shot.id, [
+      warnings.set(shot.id, [
         ...(found.get(shot.id)?.warnings ?? []),
         ...own.filter((w) => w.subject.kind === 'shot' && w.subject.id === shot.id),
       ]);
@@ -136,7 +137,7 @@ export const useLight = defineStore('light', () => {
       () => film.filmId,
       () => {
         seen.clear();
-        told.clear();
+        warnings.clear();
         found.clear();
         places.clear();
         windows.value = new Map();

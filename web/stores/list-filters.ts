@@ -138,7 +138,7 @@ export interface ListFilter {
   readonly id: string;
   readonly label: string;
   readonly group: string;
-  readonly keeps: (shot: DerivedShot, told: readonly Warning[]) => boolean;
+  readonly keeps: (shot: DerivedShot, warnings: readonly Warning[]) => boolean;
 }
 
 export const LIST_FILTERS: readonly ListFilter[] = [
@@ -154,7 +154,7 @@ export const LIST_FILTERS: readonly ListFilter[] = [
       return tr('withAStop');
     },
     group: 'mark',
-    keeps: (_s, told) => worst(told) === 'stop',
+    keeps: (_s, warnings) => worst(warnings) === 'stop',
   },
   {
     id: 'care',
@@ -162,7 +162,7 @@ export const LIST_FILTERS: readonly ListFilter[] = [
       return tr('withACare');
     },
     group: 'mark',
-    keeps: (_s, told) => worst(told) === 'care',
+    keeps: (_s, warnings) => worst(warnings) === 'care',
   },
   {
     id: 'unfit',

@@ -43,13 +43,13 @@ export const useSite = defineStore('site', () => {
           : { shots: [], place: [] };
         const there = new Set(film.input?.shots.map((s) => s.id));
         const next = new Map([...shots.value].filter(([shotId]) => there.has(shotId)));
-        for (const [shotId, told] of answer.shots)
-          if (told && there.has(shotId)) next.set(shotId, told);
+        for (const [shotId, result] of answer.shots)
+          if (result && there.has(shotId)) next.set(shotId, result);
           else next.delete(shotId);
         shots.value = next;
         places.set(id, answer.place);
-        findings.tell('site', {
-          shots: new Map([...shots.value].map(([shotId, told]) => [shotId, told.warnings])),
+        findings.report('site', {
+          shots: new Map([...shots.value].map(([shotId, result]) => [shotId, result.warnings])),
           places: new Map(places),
         });
       }

@@ -104,13 +104,13 @@ const rowsOf = (): AnyRow[] => {
   );
 };
 
-type Told = Record<string, readonly Warning[]>;
+type WarningsById = Record<string, readonly Warning[]>;
 const RUNS = Number(process.env['DUSK_RUNS'] ?? 14);
 
 /** What a place means to its shots, everything asked at once. */
-const siteAfresh = (input: FilmInput): { shots: Told; places: Told } => {
-  const shots: Told = {};
-  const places: Told = {};
+const siteAfresh = (input: FilmInput): { shots: WarningsById; places: WarningsById } => {
+  const shots: WarningsById = {};
+  const places: WarningsById = {};
   for (const location of input.locations) {
     const here = <T extends { readonly locationId: string }>(list: readonly T[]): T[] =>
       list.filter((t) => t.locationId === location.id);
@@ -133,11 +133,11 @@ const siteAfresh = (input: FilmInput): { shots: Told; places: Told } => {
 };
 
 /** The light of all shots, everything asked at once. */
-const lightAfresh = (input: FilmInput): { windows: Record<string, unknown>; shots: Told } => {
+const lightAfresh = (input: FilmInput): { windows: Record<string, unknown>; shots: WarningsById } => {
   const derived = deriveFilm(input);
   const kit = kitOnLocation(input.kit, input.film);
   const windows: Record<string, unknown> = {};
-  const told: Told = {};
+  const told: WarningsById = {};
   for (const place of derived.places.values()) {
     const shots = [...derived.shots.values()].filter((s) => s.facts.location.id === place.location.id);
     const { light } = locationDay(place.location, input.film);
@@ -166,7 +166,7 @@ const lightAfresh = (input: FilmInput): { windows: Record<string, unknown>; shot
 
 const plainOf = (value: unknown): unknown =>
   JSON.parse(JSON.stringify(value instanceof Map ? Object.fromEntries(value) : value));
-const filled = (told: Told): Told =>
+const filled = (told: WarningsById): WarningsById =>
   Object.fromEntries(Object.entries(told).filter(([, list]) => list.length > 0));
 
 const edit = fc.oneof(
@@ -299,17 +299,17 @@ describe('what is worked out beside the page', () => {
           const findings = useFindings();
           const input = film.input!;
           const expected = siteAfresh(input);
-          expect(plainOf(findings.by('site').shots)).toEqual(plainOf(expected.shots));
-          expect(plainOf(findings.by('site').places)).toEqual(plainOf(expected.places));
+          expect(plainOf(findings.of('site').shots)).toEqual(plainOf(expected.shots));
+          expect(plainOf(findings.of('site').places)).toEqual(plainOf(expected.places));
           const lit = lightAfresh(input);
           expect(plainOf(light.windows)).toEqual(plainOf(lit.windows));
           const said = Object.fromEntries(
-            [...findings.by('light').shots].map(([id, list]) => [
+            [...findings.of('light').shots].map(([id, list]) => [
               id,
               list.filter((w) => w.subject.kind !== 'aircraft'),
             ]),
           );
-          expect(filled(said)).toEqual(filled(plainOf(lit.shots) as Told));
+          expect(filled(said)).toEqual(filled(plainOf(lit.shots) as WarningsById));
         }),
         { numRuns: RUNS },
       );

@@ -25,15 +25,15 @@ export interface PlaceLightJob {
 }
 
 /** Light of a shot over the minutes of its place. */
-export interface LightTold {
+export interface LightResult {
   readonly window: ShotWindow;
   readonly warnings: readonly Warning[];
 }
 
 /** Shots the page lacks the answer for. */
-export type LightAnswer = readonly (readonly [shotId: string, told: LightTold])[];
+export type LightAnswer = readonly (readonly [shotId: string, result: LightResult])[];
 
-const found = new Answers<LightTold>();
+const found = new Answers<LightResult>();
 
 /** Light minute by minute, beside the page. */
 const light = {

@@ -48,7 +48,7 @@ export interface SiteResult {
 
 export interface SiteAnswer {
   /** Shots the page lacks the answer for; null where there is nothing to be said. */
-  readonly shots: readonly (readonly [shotId: string, told: SiteResult | null])[];
+  readonly shots: readonly (readonly [shotId: string, result: SiteResult | null])[];
   readonly place: readonly Warning[];
 }
 

@@ -187,9 +187,9 @@ const changed: Check = {
           ? 'It flew far from help.'
           : 'The next flight goes over water or far away.';
     // Where it was before the day says nothing.
-    const told =
+    const known =
       life?.sinceMs !== null && life !== undefined && dateIn(life.sinceMs, c.place.location.zone) === c.date;
-    return told && (life.spot === 'case' || life.spot === 'bag')
+    return known && (life.spot === 'case' || life.spot === 'bag')
       ? pass(message('check.card-change.pass', { spot: life.spot }))
       : fail(message('check.card-change.fail', { where }));
   },

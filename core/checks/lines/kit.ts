@@ -60,10 +60,10 @@ const firmwareParity: Check = {
           ]
         : [];
     });
-    const told = flownPacks(c).some((p) => p.firmware !== '');
+    const entered = flownPacks(c).some((p) => p.firmware !== '');
     return odd.length > 0
       ? fail(message('check.firmware-parity.fail', { odd: some(odd) }))
-      : told
+      : entered
         ? pass(message('check.firmware-parity.pass'))
         : null;
   },

@@ -50,7 +50,7 @@ export const useChecks = () => {
   const context = computed<Context | null>(() => {
     const [here, { derived }, { input }] = [place.value, derivedFilm, film];
     if (!here || !derived || !input) return null;
-    const { places: looked, shots: told } = findings.by('site');
+    const { places: looked, shots: told } = findings.of('site');
     const about = looked.get(here.location.id);
     const site = about ? [...about, ...shots.value.flatMap((s) => told.get(s.facts.shot.id) ?? [])] : null;
     return contextOf(input, derived, {

@@ -23,7 +23,7 @@ const row = useTemplateRef<HTMLElement>('row');
 const edge = ref<'before' | 'after' | null>(null);
 const severity = computed(() => worst(findings.about(props.shot)));
 const facts = computed(() => props.shot.facts);
-const told = computed(() => props.columns.map((c) => ({ ...c, value: c.of(props.shot) })));
+const figures = computed(() => props.columns.map((c) => ({ ...c, value: c.of(props.shot) })));
 
 const edgeAt = (clientY: number): 'before' | 'after' => {
   const box = row.value?.getBoundingClientRect();
@@ -93,7 +93,7 @@ onMounted(() => {
       >
       <span class="sub cost"
         ><span
-          v-for="c in told"
+          v-for="c in figures"
           :key="c.id"
           :class="{ wh: c.quantity === 'wattHours', gb: c.quantity === 'gigabytes' }"
           ><template v-if="c.quantity === 'text'">{{ c.value }}</template

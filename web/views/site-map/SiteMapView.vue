@@ -39,7 +39,7 @@ const store = useFilm();
 const selection = useSelection();
 const derivedFilm = useDerivedFilm();
 const site = useSite();
-const told = useFindings();
+const siteFindings = useFindings();
 const plan = usePlan();
 const shot = computed(() =>
   selection.shot?.facts.location.id === plan.placeId.value ? selection.shot : null,
@@ -101,10 +101,10 @@ const shown = computed(() =>
     )
     .map((s) => (s.facts.shot.id === selection.shotId && shot.value ? shot.value : s)),
 );
-const locationWarnings = computed(() => told.by('site').places.get(plan.placeId.value) ?? []);
+const locationWarnings = computed(() => siteFindings.of('site').places.get(plan.placeId.value) ?? []);
 const findings = computed(() =>
   plan.shots.value.flatMap((s) => {
-    const warnings = told.by('site').shots.get(s.facts.shot.id) ?? [];
+    const warnings = siteFindings.of('site').shots.get(s.facts.shot.id) ?? [];
     return warnings.length > 0 ? [{ shot: s, warnings }] : [];
   }),
 );
@@ -121,17 +121,17 @@ const pointed = computed(() => {
   return `${latitude.toFixed(5)}, ${longitude.toFixed(5)}  ·  ${m(Math.abs(xM))} ${xM < 0 ? tr('west') : tr('eastLower')}, ${m(Math.abs(yM))} ${yM < 0 ? tr('south') : tr('northLower')}  ·  ${plan.ground.value.grid ? (Number.isNaN(z) ? tr('groundUnknown') : tr('groundValueValue2', { value: z >= 0 ? '+' : '', value2: m(z) })) : tr('groundLevel')}`;
 });
 const measure = computed(() => {
-  const told = measureOf(
+  const sizes = measureOf(
     (measured.value?.points ?? []).map((p) => ({ x: p.xM, y: p.yM })),
     plan.ground.value,
   );
-  if (!told) return '';
-  if (measured.value?.closed) return areaText(told.areaM2, derivedFilm.units);
+  if (!sizes) return '';
+  if (measured.value?.closed) return areaText(sizes.areaM2, derivedFilm.units);
   return tr('valueBearingDegFromFirstTo', {
-    value: m(told.lengthM),
-    bearingDeg: fixed(told.bearingDeg, 0),
-    riseM: told.riseM >= 0 ? tr('up') : tr('down'),
-    value2: m(Math.abs(told.riseM)),
+    value: m(sizes.lengthM),
+    bearingDeg: fixed(sizes.bearingDeg, 0),
+    riseM: sizes.riseM >= 0 ? tr('up') : tr('down'),
+    value2: m(Math.abs(sizes.riseM)),
   });
 });
 
@@ -159,7 +159,7 @@ const pickShot = (id: string): void => {
   plan.picked.value = { what: 'shot', id };
   pane.value = 'picked';
 };
-const severity = (id: string) => worst(told.shots.get(id) ?? []);
+const severity = (id: string) => worst(siteFindings.shots.get(id) ?? []);
 usePlanKeys({
   plan,
   canvas,
@@ -268,11 +268,11 @@ usePlanKeys({
             @idea="takeIdea"
           />
           <CornerSigns :place="plan.place.value" :shot="shot" />
-          <p v-if="measure" class="told" data-measure>
+          <p v-if="measure" class="measure" data-measure>
             <b>{{ measure }}</b>
           </p>
-          <p v-else-if="pointed" class="told">{{ pointed }}</p>
-          <p v-if="plan.said.value" class="told fault" role="alert">{{ plan.said.value }}</p>
+          <p v-else-if="pointed" class="measure">{{ pointed }}</p>
+          <p v-if="plan.said.value" class="measure fault" role="alert">{{ plan.said.value }}</p>
           <div class="zoom no-print">
             <ElButton
               class="btn"
@@ -486,7 +486,7 @@ usePlanKeys({
   overflow: hidden;
   background: var(--bench);
 }
-.told {
+.measure {
   position: absolute;
   left: 10px;
   top: 8px;
@@ -496,7 +496,7 @@ usePlanKeys({
   pointer-events: none;
   white-space: pre;
 }
-.told.fault {
+.measure.fault {
   top: 34px;
 }
 .zoom {

@@ -145,7 +145,7 @@ const sides = computed(() => {
     .join(', ');
 });
 /** What the sentence above does not say already. */
-const told = computed(() =>
+const reasons = computed(() =>
   answer.value
     ? reasonsFor(answer.value).filter((_, i) => i > 1 || (answer.value?.choice.marks.length ?? 0) > 0)
     : [],
@@ -173,7 +173,7 @@ const short = computed(() => answer.value && shortfallOf(answer.value));
     <p v-else-if="!light.exposure.ok" class="fault">{{ text(light.exposure.reason) }}</p>
     <ul v-if="answer" class="reasons quiet">
       <li>{{ text(whyFor(answer)) }}</li>
-      <li v-for="r in told" :key="messageKey(r)">{{ text(r) }}</li>
+      <li v-for="r in reasons" :key="messageKey(r)">{{ text(r) }}</li>
       <li v-if="runnerUp">
         {{
           tr('nextBestApertureShutterSISO', {
