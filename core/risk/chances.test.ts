@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { deriveFilm } from '../film/derive';
-import type { FilmInput } from '../model';
+import { newRow, type FilmInput } from '../model';
 import { riskDay } from './chances';
 
 let film: FilmInput;
@@ -108,5 +108,68 @@ describe('a date as the dice see it', () => {
     };
     expect(spread(5) - spread(3)).toBeGreaterThan(0);
     expect((spread(7) - spread(5)) / (spread(5) - spread(3))).toBeCloseTo(1, 3);
+  });
+
+  it('names what no flight has, with its priority, and leaves what is flown to its flight', () => {
+    const { derived, day } = dayOf(film);
+    const here = [...derived.shots.values()].filter((s) => s.facts.location.date === date && !s.done);
+    const left = here.filter((s) => s.flightIndex === null);
+    expect(day.unplanned.map((u) => u.id)).toEqual(left.map((s) => s.facts.shot.id));
+    expect(left.length).toBeLessThan(here.length);
+    const bare = { ...film, kit: { ...film.kit, packs: [] } };
+    const musts = riskDay(bare, deriveFilm(bare), date)!.unplanned.map((u) => u.must);
+    expect(musts).toEqual(here.map((s) => s.facts.shot.priority === 'must'));
+    expect(new Set(musts).size).toBe(2);
+  });
+  it('a take more costs what lies between takes, and where there was one, a quarter of its set-up', () => {
+    const { derived, day } = dayOf(film);
+    const stops = day.flights.flatMap((f) => f.stops);
+    for (const s of stops) {
+      const { energy } = derived.shots.get(s.id)!.facts;
+      if (s.takes > 1) expect(s.betweenWh * (s.takes - 1)).toBeCloseTo(energy!.betweenWh, 9);
+      else expect(s.betweenWh).toBeCloseTo(energy!.setupWh / 4, 9);
+    }
+    expect(new Set(stops.map((s) => s.takes > 1)).size).toBe(2);
+  });
+  it('a shot of stills is kept at once, one of video as often as the pilot keeps', () => {
+    const [first, second] = dayOf(film).day.flights[0]!.stops;
+    const stills = {
+      ...film,
+      shots: film.shots.map((s) => (s.id === first!.id ? { ...s, records: 'stills' as const } : s)),
+    };
+    const { derived, day } = dayOf(stills);
+    const rates = new Map(day.flights.flatMap((f) => f.stops).map((s) => [s.id, s.keeperRate]));
+    expect(rates.get(first!.id)).toBe(1);
+    expect(rates.get(second!.id)).toBe(derived.shots.get(second!.id)!.hands!.rate);
+    expect(rates.get(second!.id)).toBeLessThan(1);
+  });
+  it('the air spreads as the flights of its aircraft did; the widest known counts', () => {
+    const still = film.locations.map((l) => ({ ...l, hours: [], windMs: 3, gustMs: 3 }));
+    const spread = (ratios: Record<string, readonly number[]>) => {
+      const packOf = (id: string) => film.kit.packs.find((p) => p.aircraftIds.includes(id))!;
+      const flightLog = Object.entries(ratios).flatMap(([aircraftId, list]) =>
+        list.map((ratio, i) =>
+          newRow('flightLogEntry', {
+            id: `${aircraftId}${i}`,
+            aircraftId,
+            packId: packOf(aircraftId).id,
+            utcMs: i,
+            minutes: 10,
+            startShare: 1,
+            endShare: 0.5,
+            plannedWh: (0.5 * packOf(aircraftId).ratedWh * packOf(aircraftId).health) / Math.exp(ratio),
+            temperatureC: 25,
+          }),
+        ),
+      );
+      const { day } = dayOf({ ...film, locations: still, kit: { ...film.kit, flightLog } });
+      return day.airSpread;
+    };
+    const flown = [...new Set(dayOf(film).day.flights.map((f) => f.kind))];
+    const [a, b] = flown as [string, string];
+    // Three flights at −d, 0 and d have a deviation of d.
+    expect(spread({})).toBeCloseTo(0.06, 9);
+    expect(spread({ [a]: [-0.02, 0, 0.02] })).toBeCloseTo(0.02, 6);
+    expect(spread({ [a]: [-0.02, 0, 0.02], [b]: [-0.05, 0, 0.05] })).toBeCloseTo(0.05, 6);
   });
 });
