@@ -130,7 +130,7 @@ const fullDisk = async (page: Page, app: Running): Promise<void> => {
 };
 
 const backups = async (page: Page): Promise<void> => {
-  await page.locator('summary', { hasText: 'Backups' }).click();
+  await page.getByRole('button', { name: 'Backups' }).click();
   await page.locator('.backups td').first().waitFor();
   await page.locator('.backups').evaluate((e) => {
     e.scrollIntoView();
