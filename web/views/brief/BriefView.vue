@@ -127,7 +127,7 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
     </section>
     <DeliveryRows :film="film" :rates="RATES" />
     <ContactRows :film="film" />
-    <section class="sheet" aria-labelledby="schools-title">
+    <section class="sheet wishes" aria-labelledby="schools-title">
       <h2 id="schools-title">{{ tr('whereGoodPeopleDisagree') }}</h2>
       <div class="schools">
         <div v-for="s in SCHOOLS" :key="s.key" class="school" role="group" :aria-label="s.asks">
@@ -145,7 +145,7 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
         </div>
       </div>
     </section>
-    <section class="sheet" aria-labelledby="figures-title">
+    <section class="sheet figures" aria-labelledby="figures-title">
       <h2 id="figures-title">{{ tr('figuresThePlanStartsFrom') }}</h2>
       <div class="grid">
         <NumberField
@@ -457,6 +457,24 @@ const planned = computed(() => derivedFilm.derived?.budget.timelineS ?? 0);
   }
   .school {
     grid-template-columns: 1fr;
+  }
+}
+/* A wide screen: what the film is beside how it is worked, and the figures under both. */
+@media (min-width: 1500px) {
+  .brief {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    align-content: start;
+  }
+  .wishes {
+    grid-area: 1 / 2 / span 3 / auto;
+    align-content: start;
+  }
+  .figures {
+    grid-column: 1 / -1;
+  }
+  .figures .grid {
+    grid-template-columns: repeat(8, minmax(0, 1fr));
+    max-width: none;
   }
 }
 </style>

@@ -415,4 +415,14 @@ const clock = (ms: number | null): string =>
     padding: 12px;
   }
 }
+/* Five boxes fill a wide row; the hour goes across under them. */
+@media (min-width: 1690px) {
+  .sheet:last-child {
+    grid-column: 1 / -1;
+  }
+  .hour {
+    grid-template-columns: repeat(auto-fill, minmax(440px, 1fr));
+    column-gap: 36px;
+  }
+}
 </style>

@@ -260,7 +260,7 @@ const missing = computed(
 .chances {
   display: grid;
   gap: 10px;
-  max-width: 1100px;
+  max-width: 1700px;
 }
 .big {
   font-size: 19px;

@@ -209,6 +209,16 @@ const fullAt = (run: (typeof order.value)[number]['run']): string => {
   gap: 18px;
   max-width: 1000px;
 }
+.charging > * {
+  min-width: 0;
+}
+@media (min-width: 1500px) {
+  .charging {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    column-gap: 36px;
+    max-width: none;
+  }
+}
 h2 {
   font-size: 16px;
 }

@@ -98,168 +98,172 @@ const removeCamera = (index: number): void => {
       </p>
     </nav>
     <div v-if="picked" :key="picked.id" class="form">
-      <div class="grid">
-        <TypicalNote class="wide" kind="aircraft" :thing="picked" />
-        <TextField
-          help="aircraft.name"
-          :label="tr('name')"
-          :value="picked.name"
-          :save="(v) => set(picked!.id, { name: v })"
-        />
-        <NumberField
-          help="aircraft.massKg"
-          :label="tr('mass')"
-          :value="picked.massKg"
-          :scale="1000"
-          quantity="count"
-          unit="g"
-          :step="10"
-          :save="(v) => set(picked!.id, { massKg: v })"
-        />
-        <NumberField
-          help="aircraft.rotors"
-          :label="tr('rotors')"
-          :value="picked.rotors"
-          quantity="count"
-          :save="(v) => set(picked!.id, { rotors: v })"
-        />
-        <NumberField
-          help="aircraft.rotorDiameterM"
-          :label="tr('rotorDiameter')"
-          :value="picked.rotorDiameterM"
-          :scale="1000"
-          quantity="millimetres"
-          :save="(v) => set(picked!.id, { rotorDiameterM: v })"
-        />
-        <NumberField
-          help="aircraft.packWh"
-          :label="tr('energyOfTheRatedPack')"
-          :value="picked.packWh"
-          quantity="wattHours"
-          :hint="tr('ofThePackTheRated')"
-          :save="(v) => set(picked!.id, { packWh: v })"
-        />
-        <NumberField
-          help="aircraft.hoverMinutes"
-          :label="tr('ratedHoverTime')"
-          :value="picked.hoverMinutes"
-          :warn="impossible.filter((f) => f.field === 'hoverMinutes').map((f) => text(f.say))"
-          quantity="minutes"
-          :save="(v) => set(picked!.id, { hoverMinutes: v })"
-        />
-        <NumberField
-          help="aircraft.cruiseMinutes"
-          :label="tr('ratedCruiseTime')"
-          :value="picked.cruiseMinutes"
-          quantity="minutes"
-          :save="(v) => set(picked!.id, { cruiseMinutes: v })"
-        />
-        <NumberField
-          help="aircraft.cruiseSpeedMs"
-          :label="tr('cruiseSpeed')"
-          :value="picked.cruiseSpeedMs"
-          quantity="speed"
-          :save="(v) => set(picked!.id, { cruiseSpeedMs: v })"
-        />
-        <NumberField
-          help="aircraft.maxSpeedMs"
-          :label="tr('topSpeed')"
-          :value="picked.maxSpeedMs"
-          :warn="impossible.filter((f) => f.field === 'maxSpeedMs').map((f) => text(f.say))"
-          quantity="speed"
-          :save="(v) => set(picked!.id, { maxSpeedMs: v })"
-        />
-        <NumberField
-          help="aircraft.windLimitMs"
-          :label="tr('windLimit')"
-          :value="picked.windLimitMs"
-          quantity="speed"
-          :save="(v) => set(picked!.id, { windLimitMs: v })"
-        />
-        <NumberField
-          help="aircraft.maxClimbMs"
-          :label="tr('climbSpeed')"
-          :value="picked.maxClimbMs"
-          quantity="speed"
-          :save="(v) => set(picked!.id, { maxClimbMs: v })"
-        />
-        <NumberField
-          help="aircraft.maxDescentMs"
-          :label="tr('descentSpeed')"
-          :value="picked.maxDescentMs"
-          quantity="speed"
-          :save="(v) => set(picked!.id, { maxDescentMs: v })"
-        />
-        <NumberField
-          help="aircraft.maxYawDegS"
-          :label="tr('yawRate')"
-          :value="picked.maxYawDegS"
-          quantity="degreesPerSecond"
-          :step="5"
-          :save="(v) => set(picked!.id, { maxYawDegS: v })"
-        />
-        <NumberField
-          help="aircraft.maxTiltDegS"
-          :label="tr('gimbalTiltRate')"
-          :value="picked.maxTiltDegS"
-          quantity="degreesPerSecond"
-          :step="5"
-          :save="(v) => set(picked!.id, { maxTiltDegS: v })"
-        />
-        <NumberField
-          help="aircraft.spanM"
-          :label="tr('overallWidth')"
-          :value="picked.spanM"
-          :scale="1000"
-          quantity="millimetres"
-          :step="10"
-          :hint="tr('largestWidthWithPropellersTurning')"
-          :save="(v) => set(picked!.id, { spanM: v })"
-        />
-        <NumberField
-          help="aircraft.heightM"
-          :label="tr('height')"
-          :value="picked.heightM"
-          :scale="1000"
-          quantity="millimetres"
-          :step="10"
-          :save="(v) => set(picked!.id, { heightM: v })"
-        />
-        <NumberField
-          help="aircraft.dragAreaM2"
-          :label="tr('dragArea')"
-          :value="picked.dragAreaM2"
-          quantity="area"
-          :step="0.001"
-          :hint="tr('whereTheRatedCruiseSays')"
-          :save="(v) => set(picked!.id, { dragAreaM2: v })"
-        />
+      <div class="half">
+        <div class="grid">
+          <TypicalNote class="wide" kind="aircraft" :thing="picked" />
+          <TextField
+            help="aircraft.name"
+            :label="tr('name')"
+            :value="picked.name"
+            :save="(v) => set(picked!.id, { name: v })"
+          />
+          <NumberField
+            help="aircraft.massKg"
+            :label="tr('mass')"
+            :value="picked.massKg"
+            :scale="1000"
+            quantity="count"
+            unit="g"
+            :step="10"
+            :save="(v) => set(picked!.id, { massKg: v })"
+          />
+          <NumberField
+            help="aircraft.rotors"
+            :label="tr('rotors')"
+            :value="picked.rotors"
+            quantity="count"
+            :save="(v) => set(picked!.id, { rotors: v })"
+          />
+          <NumberField
+            help="aircraft.rotorDiameterM"
+            :label="tr('rotorDiameter')"
+            :value="picked.rotorDiameterM"
+            :scale="1000"
+            quantity="millimetres"
+            :save="(v) => set(picked!.id, { rotorDiameterM: v })"
+          />
+          <NumberField
+            help="aircraft.packWh"
+            :label="tr('energyOfTheRatedPack')"
+            :value="picked.packWh"
+            quantity="wattHours"
+            :hint="tr('ofThePackTheRated')"
+            :save="(v) => set(picked!.id, { packWh: v })"
+          />
+          <NumberField
+            help="aircraft.hoverMinutes"
+            :label="tr('ratedHoverTime')"
+            :value="picked.hoverMinutes"
+            :warn="impossible.filter((f) => f.field === 'hoverMinutes').map((f) => text(f.say))"
+            quantity="minutes"
+            :save="(v) => set(picked!.id, { hoverMinutes: v })"
+          />
+          <NumberField
+            help="aircraft.cruiseMinutes"
+            :label="tr('ratedCruiseTime')"
+            :value="picked.cruiseMinutes"
+            quantity="minutes"
+            :save="(v) => set(picked!.id, { cruiseMinutes: v })"
+          />
+          <NumberField
+            help="aircraft.cruiseSpeedMs"
+            :label="tr('cruiseSpeed')"
+            :value="picked.cruiseSpeedMs"
+            quantity="speed"
+            :save="(v) => set(picked!.id, { cruiseSpeedMs: v })"
+          />
+          <NumberField
+            help="aircraft.maxSpeedMs"
+            :label="tr('topSpeed')"
+            :value="picked.maxSpeedMs"
+            :warn="impossible.filter((f) => f.field === 'maxSpeedMs').map((f) => text(f.say))"
+            quantity="speed"
+            :save="(v) => set(picked!.id, { maxSpeedMs: v })"
+          />
+          <NumberField
+            help="aircraft.windLimitMs"
+            :label="tr('windLimit')"
+            :value="picked.windLimitMs"
+            quantity="speed"
+            :save="(v) => set(picked!.id, { windLimitMs: v })"
+          />
+          <NumberField
+            help="aircraft.maxClimbMs"
+            :label="tr('climbSpeed')"
+            :value="picked.maxClimbMs"
+            quantity="speed"
+            :save="(v) => set(picked!.id, { maxClimbMs: v })"
+          />
+          <NumberField
+            help="aircraft.maxDescentMs"
+            :label="tr('descentSpeed')"
+            :value="picked.maxDescentMs"
+            quantity="speed"
+            :save="(v) => set(picked!.id, { maxDescentMs: v })"
+          />
+          <NumberField
+            help="aircraft.maxYawDegS"
+            :label="tr('yawRate')"
+            :value="picked.maxYawDegS"
+            quantity="degreesPerSecond"
+            :step="5"
+            :save="(v) => set(picked!.id, { maxYawDegS: v })"
+          />
+          <NumberField
+            help="aircraft.maxTiltDegS"
+            :label="tr('gimbalTiltRate')"
+            :value="picked.maxTiltDegS"
+            quantity="degreesPerSecond"
+            :step="5"
+            :save="(v) => set(picked!.id, { maxTiltDegS: v })"
+          />
+          <NumberField
+            help="aircraft.spanM"
+            :label="tr('overallWidth')"
+            :value="picked.spanM"
+            :scale="1000"
+            quantity="millimetres"
+            :step="10"
+            :hint="tr('largestWidthWithPropellersTurning')"
+            :save="(v) => set(picked!.id, { spanM: v })"
+          />
+          <NumberField
+            help="aircraft.heightM"
+            :label="tr('height')"
+            :value="picked.heightM"
+            :scale="1000"
+            quantity="millimetres"
+            :step="10"
+            :save="(v) => set(picked!.id, { heightM: v })"
+          />
+          <NumberField
+            help="aircraft.dragAreaM2"
+            :label="tr('dragArea')"
+            :value="picked.dragAreaM2"
+            quantity="area"
+            :step="0.001"
+            :hint="tr('whereTheRatedCruiseSays')"
+            :save="(v) => set(picked!.id, { dragAreaM2: v })"
+          />
+        </div>
+        <p class="quiet">
+          {{ tr('hoversOn') }} <b><Fig :value="model?.hoverW ?? NaN" quantity="watts" /></b>
+          {{ tr('atSeaLevelDragBASIS', { BASIS: BASIS[model?.basis ?? 'unknown'] }) }}
+          <ElButton class="btn" @click="copy(picked)">{{ tr('copy') }}</ElButton>
+          <ElButton class="btn" @click="retire(picked)">
+            {{ picked.retired ? tr('useAgain') : tr('retire') }}
+          </ElButton>
+        </p>
+        <p v-if="drag" class="quiet note" data-drag>
+          {{ text(drag) }}
+          <ElButton v-if="picked.dragAreaM2 === 0" class="btn" @click="weigh">{{
+            tr('weighWithTheUsual')
+          }}</ElButton>
+        </p>
+        <PaperRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
       </div>
-      <p class="quiet">
-        {{ tr('hoversOn') }} <b><Fig :value="model?.hoverW ?? NaN" quantity="watts" /></b>
-        {{ tr('atSeaLevelDragBASIS', { BASIS: BASIS[model?.basis ?? 'unknown'] }) }}
-        <ElButton class="btn" @click="copy(picked)">{{ tr('copy') }}</ElButton>
-        <ElButton class="btn" @click="retire(picked)">
-          {{ picked.retired ? tr('useAgain') : tr('retire') }}
-        </ElButton>
-      </p>
-      <p v-if="drag" class="quiet note" data-drag>
-        {{ text(drag) }}
-        <ElButton v-if="picked.dragAreaM2 === 0" class="btn" @click="weigh">{{
-          tr('weighWithTheUsual')
-        }}</ElButton>
-      </p>
-      <PaperRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
-      <AbilityRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
-      <CameraForm
-        v-for="(c, i) in picked.cameras"
-        :key="c.id"
-        :camera="c"
-        :only="picked.cameras.length === 1"
-        :save="(v) => setCamera(i, v)"
-        @remove="removeCamera(i)"
-      />
-      <ElButton class="btn more" @click="addCamera">{{ tr('addACamera') }}</ElButton>
+      <div class="half">
+        <AbilityRows :craft="picked" :save="(fields) => set(picked!.id, fields)" />
+        <CameraForm
+          v-for="(c, i) in picked.cameras"
+          :key="c.id"
+          :camera="c"
+          :only="picked.cameras.length === 1"
+          :save="(v) => setCamera(i, v)"
+          @remove="removeCamera(i)"
+        />
+        <ElButton class="btn more" @click="addCamera">{{ tr('addACamera') }}</ElButton>
+      </div>
     </div>
   </section>
 </template>
@@ -305,9 +309,22 @@ nav {
   gap: 12px;
   max-width: 980px;
 }
+.half {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
 .craft > *,
-.form > * {
+.form > *,
+.half > * {
   min-width: 0;
+}
+@media (min-width: 1500px) {
+  .form {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    column-gap: 36px;
+    max-width: none;
+  }
 }
 .more {
   justify-self: start;

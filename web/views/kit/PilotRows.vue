@@ -286,7 +286,7 @@ const forget = (id: string): void => {
 .pilots {
   display: grid;
   gap: 12px;
-  max-width: 1000px;
+  max-width: 1500px;
 }
 header {
   display: flex;
