@@ -1,5 +1,6 @@
 import type { Message } from '@core/messages';
 import { ASSET_LIMIT, type Entity } from '@core/model';
+import type { Problem } from '@contract';
 import { packHeights, type HeightGrid } from '@core/terrain';
 import { found, none, type Result } from '@core/units';
 import { transfer, wrap } from 'comlink';
@@ -8,6 +9,7 @@ import { v4 as uuid } from 'uuid';
 import type { useFilm } from '../stores/film';
 import type { HeightsWorker } from '../workers/heights.worker';
 import type { HeightReading } from './heights/read';
+import { inLanguageOf } from '../sync/problems';
 import { tr } from './messages';
 import { fixed } from '../format';
 
@@ -34,8 +36,12 @@ const keepAsset = async (blob: Blob, mime: string): Promise<Result<string>> => {
     headers: { 'content-type': mime },
   }).catch(() => null);
   if (!response) return none(tr('noAnswerFromTheApplication'));
-  const body = (await response.json().catch(() => null)) as { id?: string; detail?: string } | null;
-  return response.ok && body?.id ? found(body.id) : none(body?.detail ?? tr('theApplicationDidNotTake'));
+  if (response.ok) {
+    const { id } = (await response.json()) as { id: string };
+    return found(id);
+  }
+  const problem = (await response.json().catch(() => null)) as Problem | null;
+  return none(problem ? (await inLanguageOf(problem)).detail : tr('theApplicationDidNotTake'));
 };
 
 const first = (faults: readonly { say: string }[]): Result<true> =>

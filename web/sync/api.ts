@@ -3,6 +3,7 @@ import { MODEL_VERSION, type EntityKind } from '@core/model';
 import { noteServerTime } from './device-health';
 import { shallowRef } from 'vue';
 import { tr } from './messages';
+import { inLanguageOf, kindOf } from './problems';
 
 /** The server answered with a problem document. */
 export class ApiProblem extends Error {
@@ -45,7 +46,8 @@ const ask = async (path: string, init?: RequestInit): Promise<Response> => {
     notPaired.value = false;
     return response;
   }
-  const problem = (await response.json().catch(() => null)) as Problem | null;
+  const sent = (await response.json().catch(() => null)) as Problem | null;
+  const problem = sent?.type ? await inLanguageOf(sent) : sent;
   if (response.status === 401) {
     // What is changed meanwhile waits on the device, as without a network.
     notPaired.value = true;
@@ -54,9 +56,9 @@ const ask = async (path: string, init?: RequestInit): Promise<Response> => {
   if (!problem || response.status >= 500)
     throw new Unreachable(
       problem?.detail ?? tr('theApplicationAnsweredStatus', { status: response.status }),
-      problem?.type.replace('urn:dusk-slate:', '') ?? '',
+      problem ? kindOf(problem) : '',
     );
-  const kind = problem.type.replace('urn:dusk-slate:', '');
+  const kind = kindOf(problem);
   if (kind === 'page-older' || kind === 'page-newer') throw otherVersion(kind);
   throw new ApiProblem(problem);
 };

@@ -1,0 +1,45 @@
+/** What the application says by the kind of a problem, in German. */
+const DE: Readonly<Record<string, string>> = {
+  asset: 'Eine Datei des Films kam nicht mit oder ist eine andere.',
+  'asset-kind': 'Die Datei ist beschädigt oder nicht das, was ihr Name sagt.',
+  'asset-size': 'Die Datei ist zu groß.',
+  'batch-reused': 'Diese Änderungen wurden schon einmal mit anderem Inhalt gesendet.',
+  charset: 'Die Anwendung nimmt nur UTF-8.',
+  conflict: 'Jemand hat dasselbe inzwischen geändert.',
+  encoding: 'Die Datei kam gepackt an; sie wird so genommen, wie sie ist.',
+  'file-kind': 'Ein Film kommt als JSON-Datei oder als ZIP-Datei herein.',
+  host: 'Unter diesem Namen antwortet die Anwendung nicht.',
+  'id-taken': 'Diese Kennung gehört schon zu etwas anderem.',
+  'in-use': 'Es wird noch gebraucht und lässt sich nicht löschen.',
+  malformed: 'Die Datei ist beschädigt, unvollständig oder kein Film.',
+  method: 'Das geht hier nicht.',
+  'missing-file': 'Eine Datei, die dazugehört, fehlt.',
+  'missing-target': 'Etwas, worauf sich die Änderung bezieht, gibt es nicht mehr.',
+  'no-asset': 'Diese Datei gibt es nicht.',
+  'no-backup': 'Diese Sicherung gibt es nicht; vielleicht ist sie veraltet und gelöscht.',
+  'no-device': 'Dieses Gerät ist nicht gekoppelt.',
+  'no-document': 'Dieses Dokument gibt es nicht.',
+  'no-film': 'Diesen Film gibt es nicht; vielleicht wurde er gelöscht.',
+  'no-lan': 'Starte mit --lan, um sie von anderen Geräten zu erreichen.',
+  'no-projection': 'Diese Projektion ist hier nicht bekannt.',
+  'no-schema': 'Dieses Schema gibt es nicht.',
+  'not-found': 'Hier gibt es nichts.',
+  'not-here': 'Geräte werden nur am Rechner selbst gekoppelt und entfernt.',
+  'not-paired': 'Dieses Gerät ist nicht mit dem Rechner gekoppelt.',
+  origin: 'Änderungen werden nur von der Anwendung selbst genommen.',
+  'page-newer': 'Dieses Gerät hat eine neuere Version als der Rechner.',
+  'page-older': 'Auf dem Rechner läuft eine neuere Version.',
+  request: 'Die Anfrage wurde nicht verstanden.',
+  'storage-busy':
+    'Ein anderes Programm hält die Datenbank fest. Was geändert wurde, bleibt auf diesem Gerät und wird wieder versucht.',
+  'storage-failing':
+    'Die Festplatte des Rechners nimmt nichts an. Sichere Wichtiges woanders: was geändert wurde, bleibt auf diesem Gerät.',
+  'storage-full':
+    'Die Festplatte des Rechners ist voll. Schaffe Platz: was geändert wurde, bleibt auf diesem Gerät und geht dann hinaus.',
+  'storage-read-only':
+    'In den Datenordner des Rechners lässt sich nicht schreiben. Prüfe, wem er gehört: was geändert wurde, bleibt auf diesem Gerät und geht dann hinaus.',
+  'too-large': 'Was gesendet wurde, ist zu groß.',
+  'too-many': 'Zu viele Anfragen von dieser Adresse. Warte eine Minute.',
+  unexpected: 'Die Änderung wurde nicht gespeichert. Sie bleibt im Browser und wird wieder versucht.',
+};
+export default DE;
