@@ -41,12 +41,12 @@ test('every figure unfolds into a sum, a formula and a source', async ({ page, b
   for (const id of FIGURES) {
     await page.locator(`[data-figure=${id}]`).click();
     const sheet = page.getByRole('region', { name: /comes about/ });
-    await expect(sheet.locator('tr')).not.toHaveCount(0);
+    await expect(sheet.locator('.term')).not.toHaveCount(0);
     await expect(sheet.locator('.formula')).not.toBeEmpty();
     await expect(sheet.locator('.source')).not.toBeEmpty();
   }
   await page.locator('[data-figure=take]').click();
-  const parts = await page.locator('.sheet tr:not(.total) td:nth-child(2)').allTextContents();
+  const parts = await page.locator('.sheet .term:not(.total) dt + dd').allTextContents();
   const sum = parts.reduce((total, text) => total + Number.parseFloat(text), 0);
   expect(
     Math.abs(sum - Number.parseFloat((await bench.figure('take').textContent()) ?? '')),

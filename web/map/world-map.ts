@@ -134,10 +134,13 @@ export class WorldMap {
         zoom: ZOOM.first,
       }),
     });
-    void countries().then((features) => {
-      land.addFeatures(features);
-    });
-    this.map.on('singleclick', (event) => {
+    // Without coasts there are still degrees to point by.
+    countries()
+      .then((features) => {
+        land.addFeatures(features);
+      })
+      .catch(() => undefined);
+    this.map.on('click', (event) => {
       this.pickAt(event.coordinate);
     });
   }

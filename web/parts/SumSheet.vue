@@ -19,20 +19,18 @@ const { text } = useMessages();
         {{ tr('closeLower') }}
       </ElButton>
     </header>
-    <table>
-      <tbody>
-        <tr v-for="t in sum.terms" :key="messageKey(t.label)">
-          <th scope="row">{{ text(t.label) }}</th>
-          <td><Fig :value="t.value" :quantity="t.quantity" /></td>
-          <td class="quiet">{{ t.note ? text(t.note) : '' }}</td>
-        </tr>
-        <tr class="total">
-          <th scope="row">{{ text(sum.label) }}</th>
-          <td><Fig :value="sum.value" :quantity="sum.quantity" /></td>
-          <td />
-        </tr>
-      </tbody>
-    </table>
+    <dl>
+      <div v-for="t in sum.terms" :key="messageKey(t.label)" class="term">
+        <dt>{{ text(t.label) }}</dt>
+        <dd><Fig :value="t.value" :quantity="t.quantity" /></dd>
+        <dd class="quiet">{{ t.note ? text(t.note) : '' }}</dd>
+      </div>
+      <div class="term total">
+        <dt>{{ text(sum.label) }}</dt>
+        <dd><Fig :value="sum.value" :quantity="sum.quantity" /></dd>
+        <dd />
+      </div>
+    </dl>
     <p class="formula">{{ text(sum.formula) }}</p>
     <p class="faint source">{{ text(sum.source) }}</p>
   </section>
@@ -50,24 +48,26 @@ header {
   justify-content: space-between;
   align-items: center;
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
+dl {
+  display: grid;
+  grid-template-columns: auto auto minmax(0, 1fr);
+  margin: 0;
 }
-th {
-  text-align: left;
-  font-weight: 400;
-  padding: 1px 12px 1px 0;
-  white-space: nowrap;
-  width: 1%;
+.term {
+  display: grid;
+  grid-template-columns: subgrid;
+  grid-column: 1 / -1;
+  column-gap: 14px;
+  padding-block: 1px;
 }
-td:nth-child(2) {
+dd {
+  margin: 0;
+}
+dt + dd {
   text-align: right;
-  padding-right: 14px;
   white-space: nowrap;
-  width: 1%;
 }
-.total > * {
+.total {
   border-top: 1px solid var(--line);
   font-weight: 640;
 }
