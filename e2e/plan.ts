@@ -16,7 +16,7 @@ export class PlanHands {
     const read = async (x: number, y: number): Promise<[number, number]> => {
       await page.mouse.move(x - 3, y);
       await page.mouse.move(x, y);
-      const told = page.locator('.told').filter({ hasText: /m (east|west)/ });
+      const told = page.locator('.measure').filter({ hasText: /m (east|west)/ });
       await expect(told).toBeVisible();
       const [, across, side, up, way] =
         /([\d.]+) m (east|west), ([\d.]+) m (north|south)/.exec(
