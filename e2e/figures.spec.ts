@@ -31,7 +31,7 @@ test('a figure is the same wherever it is written: a shot’s on its card, its p
   const picked = shots.get('Along the parapet')!;
   expect(first(await textOf(bench.figure('energy')), WH)).toBe(picked.wh);
   expect(first(await textOf(bench.figure('air')), /([\d.]+) ?s/)).toBe(picked.seconds);
-  expect(first(await textOf(bench.figure('card')), /([\d.]+) ?GB/)).toBe(picked.gb);
+  expect(first(await textOf(bench.figure('bytes')), /([\d.]+) ?GB/)).toBe(picked.gb);
 
   await page.getByRole('link', { name: 'Flights', exact: true }).click();
   const row = page.locator('[data-flight="1"]');
