@@ -17,9 +17,11 @@ const props = defineProps<{
 const emit = defineEmits<{ close: []; pick: [coordinates: string] }>();
 const box = useTemplateRef<HTMLElement>('box');
 const point = shallowRef<WorldPoint | null>(null);
-const zone = shallowRef('');
+const zoneAt = shallowRef<((latitude: number, longitude: number) => string) | null>(null);
+const zone = computed(() =>
+  point.value ? (zoneAt.value?.(point.value.latitude, point.value.longitude) ?? '') : '',
+);
 let map: WorldMap | null = null;
-let zoneAt: ((latitude: number, longitude: number) => string) | null = null;
 const M_PER_DEGREE = 111_320;
 /** Digits behind the point that say no more than a pixel covers. */
 const text = computed(() => {
@@ -34,10 +36,9 @@ const coarse = computed(() => {
 });
 const pointed = (at: WorldPoint): void => {
   point.value = at;
-  zone.value = zoneAt?.(at.latitude, at.longitude) ?? '';
 };
 onMounted(async () => {
-  zoneAt = (await import('tz-lookup')).default;
+  zoneAt.value = (await import('tz-lookup')).default;
 });
 // The map measures its box: it is made once the dialog stands.
 const opened = (): void => {
@@ -63,7 +64,7 @@ onBeforeUnmount(() => map?.close());
       tabindex="0"
       role="application"
       :aria-label="tr('mapOfTheEarth')"
-      @keydown.enter.prevent="map?.pickMiddle()"
+      @keydown.enter.self.prevent="map?.pickMiddle()"
     />
     <p class="quiet">{{ tr('howToPoint') }}</p>
     <p class="row" role="status">

@@ -18,7 +18,7 @@ const LONGEST_MS = 500;
 const overWeight = (
   film: ReturnType<typeof useFilm>,
   derivedFilm: ReturnType<typeof useDerivedFilm>,
-): [shotId: string, warnings: Warning][] => {
+): [shotId: string, warning: Warning][] => {
   const { film: whole } = film;
   if (!whole) return [];
   const heavy = new Map(
