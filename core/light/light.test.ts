@@ -7,7 +7,7 @@ import { clearSkyLux, luxToEv } from './illuminance';
 import { modelEv } from './scene';
 import { clockText, isZone, localDay, localToUtc, minutesOf } from '../time';
 import { utcToLocal } from '../time/clock';
-import { lightDay } from './windows';
+import { crossings, lightDay, sunDay } from './windows';
 import { skyColour } from './sky';
 import { sunAt } from './sun';
 import { numberIn } from '../testing';
@@ -76,6 +76,23 @@ describe('events', () => {
       }),
       { numRuns: 60 },
     );
+  });
+
+  it('a second before and a second after each crossing the sun is on either side of its altitude, anywhere', () => {
+    let found = 0;
+    const spot = [numberIn(-89, 89), numberIn(-180, 180), fc.integer({ min: 0, max: 364 })] as const;
+    fc.assert(
+      fc.property(...spot, numberIn(-10, 20), (lat, lon, n, deg) => {
+        const day = sunDay(new Date(Date.UTC(2027, 0, 1 + n)).toISOString().slice(0, 10), 'UTC', lat, lon);
+        for (const { utcMs, rising } of crossings(day, deg, lat, lon)) {
+          const [before, after] = [-1000, 1000].map((d) => sunAt(utcMs + d, lat, lon).altitudeDeg - deg);
+          found += 1;
+          expect(rising ? before! < 0 && after! > 0 : before! > 0 && after! < 0).toBe(true);
+        }
+      }),
+      { numRuns: 400 },
+    );
+    expect(found).toBeGreaterThan(400);
   });
 
   it('an evening may end after midnight: the blue hour of a northern June night is found', () => {

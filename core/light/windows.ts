@@ -58,8 +58,37 @@ export const sunDay = (date: string, zone: string, latitude: number, longitude: 
   return sunSpan(startMs, endMs, latitude, longitude);
 };
 
+/** Half a second: what is found is that close. */
+const CROSSING_MS = 500;
+
 /**
- * Moments in a stretch of time at which the sun passes an altitude, to a second, by bisection between its samples.
+ * The moment between two samples at which the sun passes an altitude: a straight line through both, drawn again through the
+ * moment it gave (false position with the Illinois rule, which halves the side that stays). The sun's path bends so little in
+ * a quarter of an hour that three or four looks find it.
+ */
+const crossingBetween = (
+  from: { readonly ms: number; readonly aboveDeg: number },
+  to: { readonly ms: number; readonly aboveDeg: number },
+  aboveDegAt: (ms: number) => number,
+): number => {
+  let [low, high] = [from.ms, to.ms];
+  let [lowDeg, highDeg] = [from.aboveDeg, to.aboveDeg];
+  let stayed: 'low' | 'high' | null = null;
+  for (;;) {
+    const foundMs = low + ((high - low) * lowDeg) / (lowDeg - highDeg);
+    const deg = aboveDegAt(foundMs);
+    const stays = deg < 0 === lowDeg < 0 ? 'high' : 'low';
+    // How far the next look would move: less than half a second, and this one is it.
+    const [endMs, endDeg] = stays === 'high' ? [high, highDeg] : [low, lowDeg];
+    if (Math.abs(((endMs - foundMs) * deg) / (endDeg - deg)) < CROSSING_MS) return foundMs;
+    if (stays === 'high') [low, lowDeg, highDeg] = [foundMs, deg, stayed === stays ? highDeg / 2 : highDeg];
+    else [high, highDeg, lowDeg] = [foundMs, deg, stayed === stays ? lowDeg / 2 : lowDeg];
+    stayed = stays;
+  }
+};
+
+/**
+ * Moments in a stretch of time at which the sun passes an altitude, to a second, between its samples.
  * An empty list where it does not: no guess, no NaN.
  */
 export const crossings = (
@@ -69,20 +98,18 @@ export const crossings = (
   longitude: number,
 ): Crossing[] => {
   const result: Crossing[] = [];
+  const aboveDegAt = (ms: number): number => sunAt(ms, latitude, longitude).altitudeDeg - altitudeDeg;
   for (let i = 1; i < day.altitudesDeg.length; i += 1) {
-    const before = day.altitudesDeg[i - 1] ?? 0;
-    const after = day.altitudesDeg[i] ?? 0;
-    if (before < altitudeDeg === after < altitudeDeg) continue;
-    const rising = after > before;
-    let low = day.startMs + (i - 1) * SUN_STEP_MS;
-    let high = Math.min(day.endMs, low + SUN_STEP_MS);
-    while (high - low > 500) {
-      const middle = (low + high) / 2;
-      const below = sunAt(middle, latitude, longitude).altitudeDeg < altitudeDeg;
-      if (below === rising) low = middle;
-      else high = middle;
-    }
-    result.push({ utcMs: (low + high) / 2, rising });
+    const before = (day.altitudesDeg[i - 1] ?? 0) - altitudeDeg;
+    const after = (day.altitudesDeg[i] ?? 0) - altitudeDeg;
+    if (before < 0 === after < 0) continue;
+    const ms = day.startMs + (i - 1) * SUN_STEP_MS;
+    const utcMs = crossingBetween(
+      { ms, aboveDeg: before },
+      { ms: Math.min(day.endMs, ms + SUN_STEP_MS), aboveDeg: after },
+      aboveDegAt,
+    );
+    result.push({ utcMs, rising: after > before });
   }
   return result;
 };
@@ -207,6 +234,18 @@ const noonOf = (day: SunDay): number => {
   return Math.min(day.endMs, day.startMs + highest * SUN_STEP_MS);
 };
 
+/** Altitudes about a day's noon. Its own are among them: noon is one of its samples, and the steps are the same. */
+const sunAround = (day: SunDay, noonMs: number, latitude: number, longitude: number): SunDay => {
+  const [startMs, endMs] = [noonMs - AROUND_MS, noonMs + AROUND_MS];
+  const before = sunSpan(startMs, day.startMs - SUN_STEP_MS, latitude, longitude);
+  const after = sunSpan(day.endMs + SUN_STEP_MS, endMs, latitude, longitude);
+  return {
+    startMs,
+    endMs,
+    altitudesDeg: [...before.altitudesDeg, ...day.altitudesDeg, ...after.altitudesDeg],
+  };
+};
+
 /** Windows of a stretch of time, cut to the solar day and the night after it. */
 const windowsAround = (sun: SunDay, noonMs: number, d: LightDefinitions, at: (deg: number) => Crossing[]) => {
   const first = sun.altitudesDeg[0] ?? -90;
@@ -240,8 +279,13 @@ export const lightDay = (
 ): LightDay => {
   const sun = sunDay(date, zone, latitude, longitude);
   const noonMs = noonOf(sun);
-  const around = sunSpan(noonMs - AROUND_MS, noonMs + AROUND_MS, latitude, longitude);
-  const at = (deg: number): Crossing[] => crossings(around, deg, latitude, longitude);
+  const around = sunAround(sun, noonMs, latitude, longitude);
+  const known = new Map<number, Crossing[]>();
+  const at = (deg: number): Crossing[] => {
+    const list = known.get(deg) ?? crossings(around, deg, latitude, longitude);
+    known.set(deg, list);
+    return list;
+  };
   const horizon = at(d.riseSetDeg);
   const up = (list: readonly Crossing[]): number | null =>
     list.findLast((c) => c.rising && c.utcMs <= noonMs && c.utcMs > noonMs - HALF_DAY_MS)?.utcMs ?? null;
