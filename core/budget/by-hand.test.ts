@@ -345,5 +345,39 @@ describe('packs that are charged between, by hand', () => {
     expect(short.flights[1]!.overWh).toBeCloseTo(ONE - 90, 1);
     expect(flown(lay([b], 3000, { windowS: 3000 }))[1]![1]).toBe(3000);
     expect(flown(lay([b], 1000, { onePackOneShot: true }))[1]![1]).toBe(1000);
+    // One pack, one shot, and the charger will not do it within the window: on what there is.
+    expect(flown(lay([b], 3000, { onePackOneShot: true, windowS: 2999 }))[1]![1]).toBe(ONE + 100);
+  });
+  it('a laid flight takes its pack off the charger when it leaves, and the pack is kept once', () => {
+    const orders: unknown[] = [];
+    const result = fillFlights(
+      [],
+      [...only, pack('P2', 900)],
+      [],
+      rules(),
+      [laid('x', [a]), laid('y', [b]), laid('z', [shot('c')], { packId: 'P2' })],
+      charger(200, orders),
+    );
+    expect(orders.map((o) => [(o as unknown[])[0], (o as unknown[])[1], (o as unknown[]).at(-1)])).toEqual([
+      ['take', 'P1', 1000],
+      ['put', 'P1', 1000 + ONE],
+      ['take', 'P1', 1000 + ONE + 100],
+      ['put', 'P1', 1000 + 2 * ONE + 100],
+      ['take', 'P2', 1000 + 2 * ONE + 200],
+      ['put', 'P2', 1000 + 3 * ONE + 200],
+    ]);
+    expect(result.landedPacks.map((p) => p.packId)).toEqual(['P1', 'P2']);
+    // A flight without a pack takes none off.
+    orders.length = 0;
+    fillFlights([], [], [], rules(), [laid('x', [a], { packId: null })], charger(200, orders));
+    expect(orders).toEqual([]);
+  });
+  it('of packs that flew, the one that is full first flies first', () => {
+    const two = [pack('P1', ONE + 1), pack('P2', ONE + 1)];
+    const slow = charger(3000);
+    const ready: Record<string, number> = { P1: 9000, P2: 4000 };
+    const day = { ...slow.day, readyAt: (id: string) => ready[id]!, shareAt: () => 0.1 } as ChargeDay;
+    const result = fillFlights([a, b, shot('c')], two, [], rules(), [], { ...slow, day });
+    expect(flown(result)[2]).toEqual(['P2', 3000, ONE, 'c']);
   });
 });
