@@ -33,6 +33,7 @@ import {
   type LocationLight,
   type ShotLight,
   type ShotParts,
+  factsInWeather,
   shotFacts,
   type ShotFacts,
 } from '../shot';
@@ -76,6 +77,11 @@ interface KitInputs {
   readonly leftHome: readonly string[];
   readonly learn: boolean;
   readonly countRehearsed: boolean;
+}
+/** A shot as worked out for its location, and the location in the weather of another hour. */
+interface HourInputs {
+  readonly base: ShotFacts;
+  readonly location: Location;
 }
 interface SurfaceInputs {
   readonly features: FilmInput['features'];
@@ -139,7 +145,10 @@ export class FilmDeriver {
   });
   private readonly partsOf = new WeakMap<ShotFacts, ShotParts>();
   /** The same in the weather of other hours, by shot and step of the weather. */
-  private readonly hourFacts = new KeyedMemo<ShotParts, ShotFacts>(shotFacts);
+  private readonly hourFacts = new KeyedMemo(({ base, location }: HourInputs): ShotFacts => {
+    const parts = this.partsOf.get(base);
+    return parts ? factsInWeather(base, { ...parts, location }) : base;
+  });
   private hourKeys = new Set<string>();
   private readonly scenes = new KeyedMemo(({ facts, filters, lit, atMs }: SceneInputs) =>
     knownScene(facts, { filters }, lit, atMs),
@@ -306,7 +315,7 @@ export class FilmDeriver {
     if (!parts || !location || location === parts.location) return base;
     const key = `${base.shot.id}|${Math.floor(utcMs / WEATHER_STEP_MS)}`;
     this.hourKeys.add(key);
-    return this.hourFacts.get(key, { ...parts, location });
+    return this.hourFacts.get(key, { base, location });
   }
 
   private *shotsOf(

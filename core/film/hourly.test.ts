@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { energyCurve, windHoldsUntil } from '../day';
-import type { FilmInput, HourWeather } from '../model';
+import type { FilmInput, HourWeather, MoveValues } from '../model';
 import { numberIn, Reached } from '../testing';
+import { type CameraMove, initialValues, MOVES } from '../moves';
+import { factsInWeather, shotFacts } from '../shot';
 import { deriveFilm } from './derive';
 
 let film: FilmInput;
@@ -101,5 +103,37 @@ describe('weather by the hour in a film', () => {
     const calm = deriveFilm({ ...film, locations: film.locations.map((l) => ({ ...l, hours: [] })) });
     const still = [...calm.places.values()][0]!;
     expect(windHoldsUntil(still, still.flights[0]!, [], craft, film.film.preferences)).toBeNull();
+  });
+
+  it('makes of every kind of move what working it out afresh in that weather makes of it', () => {
+    const reached = new Reached();
+    fc.assert(
+      fc.property(hour, ({ windMs, more, windFromDeg, temperatureC }) => {
+        const base = film.shots[0]!;
+        // So long that its speed is reached.
+        const long = (m: CameraMove): MoveValues =>
+          m.withLength?.(initialValues(m.parameters), 400) ?? initialValues(m.parameters);
+        // One whose drag is known, so that a move the air shapes has a path.
+        const aircraftId = film.kit.aircraft.find((a) => a.dragAreaM2)!.id;
+        const shots = MOVES.map((m) => ({
+          ...base,
+          id: m.kind,
+          aircraftId,
+          move: { ...base.move, kind: m.kind, values: long(m), added: [] },
+        }));
+        const before = deriveFilm({ ...film, shots });
+        const weather = { windMs, gustMs: windMs + more, windFromDeg, temperatureC };
+        for (const { facts } of before.shots.values()) {
+          const parts = { ...facts, location: { ...facts.location, ...weather }, addedKg: 0 };
+          const { surfaceAt, ...again } = shotFacts(parts);
+          const { surfaceAt: same, ...quick } = factsInWeather(facts, parts);
+          reached.when('path', again.trajectory !== null);
+          expect(quick).toEqual(again);
+          expect(same).toBe(surfaceAt);
+        }
+      }),
+      { numRuns: 12 },
+    );
+    reached.atLeast('path', 150);
   });
 });

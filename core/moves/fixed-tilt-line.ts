@@ -42,6 +42,7 @@ export const fixedTiltLine: CameraMove = {
   purpose: 'pass',
   roles: ['excite', 'develop'],
   reversible: false,
+  shapedByAir: true,
   parameters,
   shape: (values, subject, { craft } = PLAIN_CONTEXT) => {
     const get = reader(parameters, values);

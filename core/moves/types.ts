@@ -148,6 +148,8 @@ export interface CameraMove {
   readonly frames?: Frames['by'];
   /** The path is a list of points instead of numbers. */
   readonly byPoints?: boolean;
+  /** The density of the air shapes the path: it is another in other weather. */
+  readonly shapedByAir?: boolean;
   /** Values changed so that the path gets a length (m); absent where length means nothing. */
   readonly withLength?: (values: MoveValues, lengthM: number) => MoveValues;
 }

@@ -97,6 +97,16 @@ export const framingOf = (trajectory: Trajectory | null, aim: MoveSubject, fov: 
   return { rangeM, fill, framing: distanceClass(fill) };
 };
 
+/**
+ * A shot in other weather of its location: seconds and energy are another, the path and what it shows stay; but for a move
+ * that the air itself shapes.
+ * @param base the shot as worked out for parts that differ in the weather only
+ */
+export const factsInWeather = (base: ShotFacts, parts: ShotParts): ShotFacts => {
+  if (base.move?.shapedByAir) return shotFacts(parts);
+  return { ...base, location: parts.location, ...costsOf(parts, base.trajectory, base.camera, base.mode) };
+};
+
 /** Works out one shot: path, seconds, energy, bytes, pace, framing. Every figure is derived; nothing is stored. */
 export const shotFacts = (parts: ShotParts): ShotFacts => {
   const { shot, film, location, aircraft, subject } = parts;

@@ -2,7 +2,7 @@ export { filterNameOf } from './filter-name';
 export { gustsOn } from './gusts';
 export { flyerOf, recordedMbits, takesOf, windOf } from './costs';
 export { exposureTask, filtersFor, mainsIn, type OnLens, profileOf, schoolOf } from './exposure-task';
-export { type ShotFacts, shotFacts } from './facts';
+export { factsInWeather, type ShotFacts, shotFacts } from './facts';
 export { explain, type FigureId, framesUsed } from './figures';
 export { frameOnGround } from './ground-frame';
 export { type PilotSkill, pilotSkillOf, pilotOf, suggestedSticks } from './hands';
