@@ -282,7 +282,7 @@ describe('flights that were laid down, by hand', () => {
 
 describe('packs that are charged between, by hand', () => {
   /** A charger that fills whatever it is given by a second of the day, and notes what it is told. */
-  const charger = (readyS: number, told: unknown[] = []): Recharge => ({
+  const charger = (readyS: number, told: unknown[] = [], fullAt = (_id: string) => readyS): Recharge => ({
     zeroS: 1000,
     packOf: (id) => ({ id }) as Pack,
     supplyAt: (id, share) => pack(id, share * 900, { availableWh: share * 950 }),
@@ -292,7 +292,7 @@ describe('packs that are charged between, by hand', () => {
         told.push(['put', p.id, Math.round(share * 1000), Math.round(atS)]),
       take: (id: string, atS: number) => told.push(['take', id, Math.round(atS)]),
       shareAt: (_id: string, atS: number) => (atS < 1000 + readyS ? 0.1 : 1),
-      readyAt: () => 1000 + readyS,
+      readyAt: (id: string) => 1000 + fullAt(id),
     } as unknown as ChargeDay,
   });
   const only = [pack('P1', ONE + 1)];
@@ -374,10 +374,8 @@ describe('packs that are charged between, by hand', () => {
   });
   it('of packs that flew, the one that is full first flies first', () => {
     const two = [pack('P1', ONE + 1), pack('P2', ONE + 1)];
-    const slow = charger(3000);
-    const ready: Record<string, number> = { P1: 9000, P2: 4000 };
-    const day = { ...slow.day, readyAt: (id: string) => ready[id]!, shareAt: () => 0.1 } as ChargeDay;
-    const result = fillFlights([a, b, shot('c')], two, [], rules(), [], { ...slow, day });
+    const byId = charger(9000, [], (id) => (id === 'P1' ? 8000 : 3000));
+    const result = fillFlights([a, b, shot('c')], two, [], rules(), [], byId);
     expect(flown(result)[2]).toEqual(['P2', 3000, ONE, 'c']);
   });
 });

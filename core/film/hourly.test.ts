@@ -119,7 +119,7 @@ describe('weather by the hour in a film', () => {
           ...base,
           id: m.kind,
           aircraftId,
-          move: { ...base.move, kind: m.kind, values: long(m), added: [] },
+          move: { ...base.move, kind: m.kind, values: long(m) },
         }));
         const before = deriveFilm({ ...film, shots });
         const weather = { windMs, gustMs: windMs + more, windFromDeg, temperatureC };
