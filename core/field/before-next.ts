@@ -39,9 +39,8 @@ const COLD_C = 10;
 export const flightSetup = (
   flight: TimedFlight,
   loads: readonly FlightLoad[],
-  exposures: readonly FlightExposure[],
+  exposure: FlightExposure | null,
 ): FlightSetup => {
-  const exposure = exposures.find((e) => e.flight.id === flight.id);
   const [first, last] = [exposure?.parts[0], exposure?.parts.at(-1)];
   return {
     flight,

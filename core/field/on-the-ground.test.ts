@@ -23,7 +23,9 @@ const exposures = places.flatMap((p) =>
     : [],
 );
 const setups = places.flatMap((p) =>
-  p.flights.map((f) => flightSetup(f, derived.budget.cards.byFlight, exposures)),
+  p.flights.map((f) =>
+    flightSetup(f, derived.budget.cards.byFlight, exposures.find((e) => e.flight === f) ?? null),
+  ),
 );
 const change = (film: FilmInput, a: number, b: number, what: string) =>
   beforeNextFlight(film, setups[a]!, setups[b]!).find((s) => s.what === what);

@@ -13,7 +13,7 @@ import {
   type Ramp,
 } from '../exposure';
 import type { Kit } from '../model';
-import { groupBy } from '../units';
+import { groupBy, type Steps, toEnd } from '../units';
 import { lightCurve, sceneLight, type LightPoint, type SceneConditions } from '../light';
 import type { PlannedShot, LocationPlan, TimedFlight } from '../day';
 import { conditionsOf, type LocationLight, exposureTask, filtersFor, type OnLens } from '../shot';
@@ -244,24 +244,53 @@ const rowOf = (m: Member, { at: [start, middle, end], ramp }: Settings): Exposur
   ];
 };
 
-/** Exposure of a place's flights over time: filters and how long they hold, settings shot by shot, the light under them. */
+/** What the exposure of a flight follows from, besides the flight. */
+export interface ExposureInputs {
+  readonly shots: ReadonlyMap<string, PlannedShot>;
+  readonly kit: Kit;
+  readonly lit: LocationLight;
+}
+
+/**
+ * Exposure of one flight over time: filters and how long they hold, settings shot by shot, the light under them.
+ * @param index of the flight among those of its location
+ */
+export const flightExposure = (
+  flight: TimedFlight,
+  index: number,
+  { shots, kit, lit }: ExposureInputs,
+): FlightExposure => {
+  const members = flight.stops.flatMap((s) => {
+    const shot = shots.get(s.shotId);
+    return shot ? [memberOf(shot, lit, kit, flight)] : [];
+  });
+  const settings = settingsOf(members, kit, lit);
+  return {
+    flight,
+    index,
+    parts: partsOf(members, kit),
+    rows: members.flatMap((m, i) => rowOf(m, settings[i] ?? { at: [], ramp: null })),
+    curve: lightCurve(flight.startMs, flight.endMs, MINUTE_MS, conditionsOf(lit)),
+  };
+};
+
+/** Exposure of a location's flights, one a step: for who must not be kept waiting. */
+export const exposureSteps = function* (
+  place: LocationPlan,
+  inputs: ExposureInputs,
+): Steps<readonly FlightExposure[]> {
+  const made: FlightExposure[] = [];
+  for (const [index, flight] of place.flights.entries()) {
+    made.push(flightExposure(flight, index, inputs));
+    yield;
+  }
+  return made;
+};
+
+/** Exposure of a location's flights. */
 export const exposurePlan = (
   place: LocationPlan,
   shots: ReadonlyMap<string, PlannedShot>,
   kit: Kit,
   lit: LocationLight,
-): FlightExposure[] =>
-  place.flights.map((flight, index) => {
-    const members = flight.stops.flatMap((s) => {
-      const shot = shots.get(s.shotId);
-      return shot ? [memberOf(shot, lit, kit, flight)] : [];
-    });
-    const settings = settingsOf(members, kit, lit);
-    return {
-      flight,
-      index,
-      parts: partsOf(members, kit),
-      rows: members.flatMap((m, i) => rowOf(m, settings[i] ?? { at: [], ramp: null })),
-      curve: lightCurve(flight.startMs, flight.endMs, MINUTE_MS, conditionsOf(lit)),
-    };
-  });
+): readonly FlightExposure[] => toEnd(exposureSteps(place, { shots, kit, lit }));

@@ -2,7 +2,7 @@
 import { lightLeft } from '@core/field';
 import type { LocationPlan, TimedFlight } from '@core/day';
 import type { DerivedShot } from '@core/film';
-import { exposurePlan, type SettingAt } from '@core/light-timeline';
+import { flightExposure, type SettingAt } from '@core/light-timeline';
 import { clockText, dateIn, MINUTE_MS } from '@core/time';
 import { computed } from 'vue';
 import { apertureText, sensingChoices, shutterText, WISH_WORDS } from '../../format';
@@ -26,9 +26,9 @@ const zone = computed(() => props.place.location.zone);
 const exposure = computed(() => {
   const derived = derivedFilm.derived;
   if (!derived || !lit.value || !props.flight) return null;
-  const flights = exposurePlan(props.place, derived.shots, derivedFilm.along, lit.value);
-  const f = flights.find((x) => x.flight === props.flight);
-  const row = f?.rows.find((r) => r.shotId === props.shot.facts.shot.id);
+  const inputs = { shots: derived.shots, kit: derivedFilm.along, lit: lit.value };
+  const { rows } = flightExposure(props.flight, 0, inputs);
+  const row = rows.find((r) => r.shotId === props.shot.facts.shot.id);
   const said = ({ choice }: SettingAt): string | null =>
     choice
       ? tr('apertureShutterSISOIso', {

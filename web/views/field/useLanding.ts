@@ -1,6 +1,6 @@
 import { beforeNextFlight, flightSetup, practiceFrom, type FlightSetup, type GroundStep } from '@core/field';
 import { logFlight, plannedFigures, plannedShares, type TimedFlight } from '@core/day';
-import { exposurePlan, type FlightExposure } from '@core/light-timeline';
+import { flightExposure, type FlightExposure } from '@core/light-timeline';
 import type { FlightLogEntry, Location, Pack } from '@core/model';
 import { locationLight } from '@core/shot';
 import { clockText, dateIn } from '@core/time';
@@ -43,23 +43,20 @@ export const useLanding = (day: Day, flying: Ref<Aloft | null>, elapsedS: Ref<nu
     else localStorage.removeItem(SETUP_KEY(store.filmId));
   };
 
-  const exposures = (): readonly FlightExposure[] => {
+  /** Exposure of one flight; none where its location has no light of its own. */
+  const exposureOf = (flight: TimedFlight): FlightExposure | null => {
     const { derived } = derivedFilm;
-    if (!derived || !store.film) return [];
-    const { preferences } = store.film;
-    return day.places.value.flatMap((p) =>
-      p.light && Number.isFinite(p.windowFromMs)
-        ? exposurePlan(
-            p,
-            derived.shots,
-            derivedFilm.along,
-            locationLight(p.location, p.light, store.list('reading'), preferences),
-          )
-        : [],
-    );
+    const place = day.places.value.find((p) => p.location.id === flight.locationId);
+    if (!derived || !store.film || !place?.light || !Number.isFinite(place.windowFromMs)) return null;
+    const lit = locationLight(place.location, place.light, store.list('reading'), store.film.preferences);
+    return flightExposure(flight, place.flights.indexOf(flight), {
+      shots: derived.shots,
+      kit: derivedFilm.along,
+      lit,
+    });
   };
   const setupOf = (flight: TimedFlight): FlightSetup =>
-    flightSetup(flight, derivedFilm.derived?.budget.cards.byFlight ?? [], exposures());
+    flightSetup(flight, derivedFilm.derived?.budget.cards.byFlight ?? [], exposureOf(flight));
 
   const next = computed<TimedFlight | null>(
     () =>

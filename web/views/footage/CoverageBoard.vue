@@ -2,6 +2,7 @@
 import type { CoveredPlace, CutCoverage } from '@core/handover';
 import { computed, ref } from 'vue';
 import Fig from '../../parts/Fig.vue';
+import InPieces from '../../parts/InPieces.vue';
 import PathThumb from '../../parts/PathThumb.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import { useReadClips } from '../../stores/read-clips';
@@ -58,37 +59,45 @@ const shown = computed(() =>
       }}</RouterLink>
     </p>
     <ol class="board">
-      <li v-for="p in shown" :key="p.id" :class="p.state">
-        <div class="picture">
-          <img
-            v-if="p.clip?.picture"
-            :src="p.clip.picture"
-            :alt="tr('pictureOfClip', { clip: p.clip.name })"
-          />
-          <template v-else>
-            <PathThumb v-if="p.line" :flown="p.line.shot.facts.trajectory" :subject="p.line.shot.facts.aim" />
-            <span v-else-if="p.ground" class="quiet">{{ tr('fromTheGround') }}</span>
-            <span v-if="p.why" class="why">{{ p.why }}</span>
-          </template>
-        </div>
-        <p class="title">
-          <b v-if="p.line">{{ p.line.number }}</b> <span dir="auto">{{ p.title || tr('untitled') }}</span>
-        </p>
-        <p class="state">
-          <span class="word">{{ p.words }}</span>
-          <Fig :value="p.timelineS" quantity="seconds" />
-        </p>
-        <p v-if="p.best?.clip" class="clip" dir="auto">
-          {{ p.best.clip }}
-          <Fig
-            v-if="p.clip && p.clip.lengthS !== null"
-            class="quiet"
-            :value="p.clip.lengthS"
-            quantity="seconds"
-          />
-        </p>
-        <p v-for="f in p.faults" :key="f" class="fault-line">{{ f }}</p>
-      </li>
+      <InPieces :items="shown" :key-of="(p) => p.id"
+        ><template #default="{ item: p }"
+          ><li :class="p.state">
+            <div class="picture">
+              <img
+                v-if="p.clip?.picture"
+                :src="p.clip.picture"
+                :alt="tr('pictureOfClip', { clip: p.clip.name })"
+              />
+              <template v-else>
+                <PathThumb
+                  v-if="p.line"
+                  :flown="p.line.shot.facts.trajectory"
+                  :subject="p.line.shot.facts.aim"
+                />
+                <span v-else-if="p.ground" class="quiet">{{ tr('fromTheGround') }}</span>
+                <span v-if="p.why" class="why">{{ p.why }}</span>
+              </template>
+            </div>
+            <p class="title">
+              <b v-if="p.line">{{ p.line.number }}</b> <span dir="auto">{{ p.title || tr('untitled') }}</span>
+            </p>
+            <p class="state">
+              <span class="word">{{ p.words }}</span>
+              <Fig :value="p.timelineS" quantity="seconds" />
+            </p>
+            <p v-if="p.best?.clip" class="clip" dir="auto">
+              {{ p.best.clip }}
+              <Fig
+                v-if="p.clip && p.clip.lengthS !== null"
+                class="quiet"
+                :value="p.clip.lengthS"
+                quantity="seconds"
+              />
+            </p>
+            <p v-for="f in p.faults" :key="f" class="fault-line">{{ f }}</p>
+          </li></template
+        ></InPieces
+      >
     </ol>
   </div>
 </template>

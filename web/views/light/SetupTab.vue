@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { ElButton } from '../../parts/element-button';
-import { exposurePlan, setupSheet, type SetupValue, type SheetLine } from '@core/light-timeline';
+import { setupSheet, type SetupValue, type SheetLine } from '@core/light-timeline';
 import type { DerivedFilm } from '@core/film';
 import type { LocationLight } from '@core/shot';
 import type { LocationPlan } from '@core/day';
 import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
+import InPieces from '../../parts/InPieces.vue';
 import { useMessages } from '../../composables/useMessages';
 import { useDerivedFilm } from '../../stores/derived-film';
+import { useExposures } from './useExposures';
 import { useLightPlace } from './useLightPlace';
 import { tr } from './messages';
 
@@ -17,9 +19,15 @@ const { filterName, packName } = useLightPlace();
 const { text } = useMessages();
 const onlyChanges = ref(false);
 const clock = (ms: number): string => clockText(ms, props.place.location.zone);
+const exposures = useExposures(() => ({
+  place: props.place,
+  shots: props.derived.shots,
+  kit: derivedFilm.along,
+  lit: props.lit,
+}));
 const sheets = computed(() => {
   const left = new Map<string, ReadonlyMap<string, SetupValue>>();
-  return exposurePlan(props.place, props.derived.shots, derivedFilm.along, props.lit).map((f) => {
+  return exposures.value.map((f) => {
     const contexts = f.rows.flatMap((r) => {
       const shot = props.derived.shots.get(r.shotId);
       return shot
@@ -68,36 +76,37 @@ const print = (): void => window.print();
         tr('print')
       }}</ElButton>
     </header>
-    <p v-if="sheets.length === 0" class="quiet">
+    <p v-if="place.flights.length === 0" class="quiet">
       {{ tr('noFlightsHereYetA') }}
     </p>
     <div class="sheets">
-      <section
-        v-for="s in sheets"
-        :key="s.key"
-        class="sheet"
-        :aria-label="tr('setUpOfFlightKey', { key: s.key + 1 })"
+      <InPieces :items="sheets" :key-of="(s) => s.key" :size="4"
+        ><template #default="{ item: s }"
+          ><section class="sheet" :aria-label="tr('setUpOfFlightKey', { key: s.key + 1 })">
+            <header>
+              <h2>
+                {{ s.at }} <span class="quiet">{{ s.craft }}, {{ s.camera }}</span>
+              </h2>
+              <p class="label">
+                {{ tr('packShotsNumbers', { pack: s.pack, numbers: s.numbers.join(' ') }) }}
+              </p>
+            </header>
+            <dl>
+              <template v-for="l in shown(s.lines, s.first)" :key="l.id">
+                <dt :class="{ differs: l.differs }">
+                  {{ tr(`line.${l.id}`) }}<span v-if="l.differs" class="sr">{{ ` ${tr('changes')}` }}</span>
+                </dt>
+                <dd :class="{ differs: l.differs }" :data-line="l.id">
+                  <b>{{ text(l.text) }}</b> <span class="quiet">{{ text(l.why) }}</span>
+                  <span v-for="c in l.later" :key="c.number" class="later"
+                    >{{ tr('fromNumberOn', { number: c.number }) }} <b>{{ text(c.text) }}</b></span
+                  >
+                </dd>
+              </template>
+            </dl>
+          </section></template
+        ></InPieces
       >
-        <header>
-          <h2>
-            {{ s.at }} <span class="quiet">{{ s.craft }}, {{ s.camera }}</span>
-          </h2>
-          <p class="label">{{ tr('packShotsNumbers', { pack: s.pack, numbers: s.numbers.join(' ') }) }}</p>
-        </header>
-        <dl>
-          <template v-for="l in shown(s.lines, s.first)" :key="l.id">
-            <dt :class="{ differs: l.differs }">
-              {{ tr(`line.${l.id}`) }}<span v-if="l.differs" class="sr">{{ ` ${tr('changes')}` }}</span>
-            </dt>
-            <dd :class="{ differs: l.differs }" :data-line="l.id">
-              <b>{{ text(l.text) }}</b> <span class="quiet">{{ text(l.why) }}</span>
-              <span v-for="c in l.later" :key="c.number" class="later"
-                >{{ tr('fromNumberOn', { number: c.number }) }} <b>{{ text(c.text) }}</b></span
-              >
-            </dd>
-          </template>
-        </dl>
-      </section>
     </div>
     <p v-if="sheets.length > 1" class="faint">
       {{ tr('linesWithABarDiffer') }}

@@ -10,6 +10,7 @@ import { counted, dateText } from '../../format';
 import DataTable from '../../parts/DataTable.vue';
 import type { TableColumn } from '../../parts/table-column';
 import Fig from '../../parts/Fig.vue';
+import InPieces from '../../parts/InPieces.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import PathThumb from '../../parts/PathThumb.vue';
 import VerdictLine from '../../parts/VerdictLine.vue';
@@ -145,17 +146,18 @@ const COLUMNS = computed<TableColumn[]>(() => [
         <template #flights="{ row: l }">{{ l.flights }}</template>
       </DataTable>
       <div class="paths">
-        <RouterLink
-          v-for="s in shotsOn(d)"
-          :key="s.facts.shot.id"
-          :to="{ name: 'shots', params: { film: film.id } }"
-          class="shot"
-          :title="s.facts.shot.title"
-          :aria-label="tr('shotNumberTitle', { number: s.number, title: s.facts.shot.title })"
-          @click="selection.pick(s.facts.shot.id)"
-          ><b>{{ s.number }}</b
-          ><PathThumb :flown="s.facts.trajectory" :subject="s.facts.aim" /><MarkSign :severity="worstOf(s)"
-        /></RouterLink>
+        <InPieces :items="shotsOn(d)" :key-of="(s) => s.facts.shot.id" :size="40">
+          <template #default="{ item: s }"
+            ><RouterLink
+              :to="{ name: 'shots', params: { film: film.id } }"
+              class="shot"
+              :title="s.facts.shot.title"
+              :aria-label="tr('shotNumberTitle', { number: s.number, title: s.facts.shot.title })"
+              @click="selection.pick(s.facts.shot.id)"
+              ><b>{{ s.number }}</b
+              ><PathThumb :flown="s.facts.trajectory" :subject="s.facts.aim" /><MarkSign
+                :severity="worstOf(s)" /></RouterLink></template
+        ></InPieces>
       </div>
     </section>
     <p v-if="days.length === 0" class="sheet quiet">

@@ -11,6 +11,7 @@ import 'element-plus/es/components/segmented/style/css';
 import { ElSegmented } from 'element-plus';
 import EyeView from '../../parts/EyeView.vue';
 import Fig from '../../parts/Fig.vue';
+import InPieces from '../../parts/InPieces.vue';
 import PathThumb from '../../parts/PathThumb.vue';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
@@ -154,66 +155,71 @@ const key = (event: KeyboardEvent, id: string): void => {
         </li>
       </ul>
       <ol ref="list" class="cards">
-        <li v-for="p in board.places" :key="p.id">
-          <button
-            class="card"
-            :class="{
-              picked: p.id === selection.shotId,
-              over: over === p.id,
-              told: said.has(p.id),
-              ground: p.ground,
-            }"
-            :data-card="p.id"
-            :title="tr('openItEnterAltAnd')"
-            @click="pick(p)"
-            @dblclick="open(p)"
-            @keydown.enter.prevent="open(p)"
-            @keydown="key($event, p.id)"
-          >
-            <span class="top"
-              ><b class="cut">{{ p.cut }}</b
-              ><span class="at">{{ clock(p.fromS) }}</span
-              ><span v-if="p.shot" class="air" :class="{ moved: p.cut !== p.shot.number }">{{
-                tr('airNumber', { number: p.shot.number })
-              }}</span
-              ><span v-else class="air">{{ tr('ground') }}</span></span
-            >
-            <template v-if="p.shot">
-              <PathThumb
-                v-if="picture === 'path' || !p.shot.facts.trajectory"
-                :flown="p.shot.facts.trajectory"
-                :subject="p.shot.facts.aim"
-              />
-              <span v-else class="seen">
-                <EyeView
-                  :shot="p.shot"
-                  :share="0.5"
-                  :pose="rehearsed.get(p.id)?.pose ?? null"
-                  :width="208"
-                  :height="117"
-                />
-                <span v-if="rehearsed.get(p.id)" class="marked">{{
-                  tr('rehearsedMark', { mark: rehearsed.get(p.id)?.mark ?? 0 })
-                }}</span>
-              </span>
-              <span class="title" dir="auto">{{ p.title || tr('untitled') }}</span>
-              <span class="sub">{{ phrase(p.shot.facts.move?.name) }} · {{ ROLE_WORDS[p.role] }}</span>
-              <span class="feels">{{ text(p.feels) }}</span>
-              <span class="sub"
-                >{{ fixed(p.timelineS, 1) }} s · {{ phrase(USE_WORDS[useOf(p.shot.facts.shot.usage)]) }}</span
+        <InPieces :items="board.places" :key-of="(p) => p.id" :size="12"
+          ><template #default="{ item: p }"
+            ><li>
+              <button
+                class="card"
+                :class="{
+                  picked: p.id === selection.shotId,
+                  over: over === p.id,
+                  told: said.has(p.id),
+                  ground: p.ground,
+                }"
+                :data-card="p.id"
+                :title="tr('openItEnterAltAnd')"
+                @click="pick(p)"
+                @dblclick="open(p)"
+                @keydown.enter.prevent="open(p)"
+                @keydown="key($event, p.id)"
               >
-            </template>
-            <template v-else>
-              <span class="stand" aria-hidden="true" />
-              <span class="title" dir="auto">{{ p.title || tr('untitled') }}</span>
-              <span class="sub">{{ ROLE_WORDS[p.role] }}</span>
-              <span class="feels" dir="auto">{{ p.ground.filmedBy }}</span>
-              <span class="sub"
-                >{{ fixed(p.timelineS, 1) }} s{{ p.ground.done ? tr('groundDone') : '' }}</span
-              >
-            </template>
-          </button>
-        </li>
+                <span class="top"
+                  ><b class="cut">{{ p.cut }}</b
+                  ><span class="at">{{ clock(p.fromS) }}</span
+                  ><span v-if="p.shot" class="air" :class="{ moved: p.cut !== p.shot.number }">{{
+                    tr('airNumber', { number: p.shot.number })
+                  }}</span
+                  ><span v-else class="air">{{ tr('ground') }}</span></span
+                >
+                <template v-if="p.shot">
+                  <PathThumb
+                    v-if="picture === 'path' || !p.shot.facts.trajectory"
+                    :flown="p.shot.facts.trajectory"
+                    :subject="p.shot.facts.aim"
+                  />
+                  <span v-else class="seen">
+                    <EyeView
+                      :shot="p.shot"
+                      :share="0.5"
+                      :pose="rehearsed.get(p.id)?.pose ?? null"
+                      :width="208"
+                      :height="117"
+                    />
+                    <span v-if="rehearsed.get(p.id)" class="marked">{{
+                      tr('rehearsedMark', { mark: rehearsed.get(p.id)?.mark ?? 0 })
+                    }}</span>
+                  </span>
+                  <span class="title" dir="auto">{{ p.title || tr('untitled') }}</span>
+                  <span class="sub">{{ phrase(p.shot.facts.move?.name) }} · {{ ROLE_WORDS[p.role] }}</span>
+                  <span class="feels">{{ text(p.feels) }}</span>
+                  <span class="sub"
+                    >{{ fixed(p.timelineS, 1) }} s ·
+                    {{ phrase(USE_WORDS[useOf(p.shot.facts.shot.usage)]) }}</span
+                  >
+                </template>
+                <template v-else>
+                  <span class="stand" aria-hidden="true" />
+                  <span class="title" dir="auto">{{ p.title || tr('untitled') }}</span>
+                  <span class="sub">{{ ROLE_WORDS[p.role] }}</span>
+                  <span class="feels" dir="auto">{{ p.ground.filmedBy }}</span>
+                  <span class="sub"
+                    >{{ fixed(p.timelineS, 1) }} s{{ p.ground.done ? tr('groundDone') : '' }}</span
+                  >
+                </template>
+              </button>
+            </li></template
+          ></InPieces
+        >
       </ol>
     </template>
     <p v-else class="quiet">
