@@ -2,13 +2,6 @@ import type { PathSample } from '../moves';
 import { degrees, flatLength, radians, turnBetween, type Vec3 } from '../geometry';
 import { edgeDepression } from './ground';
 
-const cross = (a: Vec3, b: Vec3): Vec3 => ({
-  x: a.y * b.z - a.z * b.y,
-  y: a.z * b.x - a.x * b.z,
-  z: a.x * b.y - a.y * b.x,
-});
-const dot = (a: Vec3, b: Vec3): number => a.x * b.x + a.y * b.y + a.z * b.z;
-
 /** How fast something moves across and along the frame, °/s. */
 export interface Rates {
   readonly acrossDegS: number;
@@ -17,22 +10,24 @@ export interface Rates {
 
 /**
  * Rates of what lies in a direction d at 1/R a metre, for any movement of the camera: d changes by −(v − (v·d)d)/R − Ω×d in the
- * camera's own frame, v the camera's velocity less that of the thing. For straight level flight over level ground this is
- * exactly v sin²δ/h (along) and v sinδ/h (across); far away (1/R = 0) only the turning is left.
+ * camera's own frame, v the camera's velocity less that of the thing, Ω its tilt about its right and its yaw about the vertical.
+ * What is returned are the parts of that along the camera's right r and along r×d, written out: f is how far d points to where
+ * the camera heads. For straight level flight over level ground this is exactly v sin²δ/h (along) and v sinδ/h (across); far
+ * away (1/R = 0) only the turning is left.
  */
-const ratesOf = (sample: PathSample, d: Vec3, perMetre: number, velocity = sample.velocity): Rates => {
+const ratesOf = (sample: PathSample, d: Vec3, perMetre: number, v = sample.velocity): Rates => {
   const heading = radians(sample.pose.headingDeg);
-  const right: Vec3 = { x: Math.cos(heading), y: -Math.sin(heading), z: 0 };
-  const radial = dot(velocity, d);
-  const yaw = radians(sample.yawDegS);
-  const tilt = radians(sample.tiltDegS);
-  const turned = cross({ x: tilt * right.x, y: tilt * right.y, z: -yaw }, d);
-  const drift: Vec3 = {
-    x: -(velocity.x - radial * d.x) * perMetre - turned.x,
-    y: -(velocity.y - radial * d.y) * perMetre - turned.y,
-    z: -(velocity.z - radial * d.z) * perMetre - turned.z,
-  };
-  return { acrossDegS: degrees(dot(drift, right)), alongDegS: degrees(dot(drift, cross(right, d))) };
+  const [sin, cos] = [Math.sin(heading), Math.cos(heading)];
+  const radial = v.x * d.x + v.y * d.y + v.z * d.z;
+  const [x, y, z] = [v.x - radial * d.x, v.y - radial * d.y, v.z - radial * d.z];
+  const f = d.x * sin + d.y * cos;
+  const right = d.x * cos - d.y * sin;
+  const acrossS = -perMetre * (x * cos - y * sin) - radians(sample.yawDegS) * f;
+  const alongS =
+    perMetre * (d.z * (x * sin + y * cos) - z * f) -
+    radians(sample.tiltDegS) * (d.z * d.z + f * f) -
+    radians(sample.yawDegS) * d.z * right;
+  return { acrossDegS: degrees(acrossS), alongDegS: degrees(alongS) };
 };
 
 const lookedDown = (sample: PathSample, depressionDeg: number): Vec3 => {
