@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="T extends string">
 import { ElButton } from './element-button';
 import type { Verdict } from '@core/verdict';
+import InTurn from './InTurn.vue';
 import TabRow from './TabRow.vue';
 import VerdictLine from './VerdictLine.vue';
 
@@ -48,7 +49,9 @@ defineEmits<{ tab: [id: T]; choose: [id: string] }>();
       <p v-if="counts" class="counts quiet">{{ counts }}</p>
     </header>
     <TabRow :name="name" :label="tabsLabel" :tabs="tabs" :value="tab" @pick="(id) => $emit('tab', id)" />
-    <div :id="`${name}-panel`" role="tabpanel" :aria-labelledby="`${name}-${tab}`"><slot /></div>
+    <div :id="`${name}-panel`" role="tabpanel" :aria-labelledby="`${name}-${tab}`">
+      <InTurn :key="tab"><slot /></InTurn>
+    </div>
   </main>
 </template>
 

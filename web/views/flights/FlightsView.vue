@@ -4,6 +4,7 @@ import { clockText, localToUtc, minutesOf } from '@core/time';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { counted, dateText } from '../../format';
 import TimeField from '../../parts/TimeField.vue';
+import InTurn from '../../parts/InTurn.vue';
 import SwitchField from '../../parts/SwitchField.vue';
 import { usePlanSnapshot } from '../../stores/plan-snapshot';
 import { useFilm } from '../../stores/film';
@@ -189,13 +190,15 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
           </ElButton>
         </div>
         <ProposalPane :day="day" />
-        <RailPane :day="day" :acts="acts" />
-        <UnfitRows ref="unfit" :day="day" />
-        <LossLine v-if="derivedFilm.derived" :cards="derivedFilm.derived.budget.cards" />
-        <ChargeLanes :day="day" />
+        <InTurn><RailPane :day="day" :acts="acts" /></InTurn>
+        <InTurn
+          ><UnfitRows ref="unfit" :day="day" />
+          <LossLine v-if="derivedFilm.derived" :cards="derivedFilm.derived.budget.cards"
+        /></InTurn>
+        <InTurn><ChargeLanes :day="day" /></InTurn>
         <WarningList :warnings="warnings" />
       </div>
-      <FlightPane :day="day" :acts="acts" @log="tab = 'log'" />
+      <InTurn><FlightPane :day="day" :acts="acts" @log="tab = 'log'" /></InTurn>
     </div>
     <ChargingTab v-else-if="tab === 'charging'" :day="day" />
     <ChancesTab v-else-if="tab === 'chances'" :day="day" />

@@ -8,6 +8,7 @@ import { computed } from 'vue';
 import { choices, LAMP_WORDS, phrase, SKY_WORDS } from '../../format';
 import { roundTimes } from '../../format/ticks';
 import Fig from '../../parts/Fig.vue';
+import InTurn from '../../parts/InTurn.vue';
 import PickField from '../../parts/PickField.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
@@ -84,7 +85,9 @@ const warnings = computed(() =>
     <div class="two">
       <section :aria-label="tr('sceneLightOverTheWindow')" class="curve">
         <h2>{{ tr('sceneLight') }}</h2>
-        <EvCurve :place="place" :lit="lit" :from-ms="span.fromMs" :to-ms="span.toMs" :height="210" />
+        <InTurn
+          ><EvCurve :place="place" :lit="lit" :from-ms="span.fromMs" :to-ms="span.toMs" :height="210"
+        /></InTurn>
       </section>
       <aside class="side">
         <div class="pair">
@@ -100,18 +103,19 @@ const warnings = computed(() =>
             :save="(v) => set({ lamps: v })"
           />
         </div>
-        <ReadingRows class="no-print" :key="place.location.id" :place="place" :lit="lit" />
+        <InTurn><ReadingRows class="no-print" :key="place.location.id" :place="place" :lit="lit" /></InTurn>
       </aside>
     </div>
     <WarningList :warnings="warnings" />
-    <LightLanes
-      :place="place"
-      :shots="shots"
-      :windows="light.windows"
-      :from-ms="span.fromMs"
-      :to-ms="span.toMs"
-    />
-    <DateRows :place="place" :count="shots.length" />
+    <InTurn
+      ><LightLanes
+        :place="place"
+        :shots="shots"
+        :windows="light.windows"
+        :from-ms="span.fromMs"
+        :to-ms="span.toMs"
+    /></InTurn>
+    <InTurn><DateRows :place="place" :count="shots.length" /></InTurn>
   </div>
 </template>
 
@@ -135,6 +139,8 @@ const warnings = computed(() =>
 }
 .curve {
   min-width: 0;
+  /* Its place is there before it is drawn. */
+  min-height: 236px;
 }
 .side {
   display: grid;

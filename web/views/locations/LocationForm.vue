@@ -6,6 +6,7 @@ import { clockText } from '@core/time';
 import { computed, ref } from 'vue';
 import { choices, LAMP_WORDS, LOSS_WORDS, SKY_WORDS } from '../../format';
 import CoordinatesField from '../../parts/CoordinatesField.vue';
+import InTurn from '../../parts/InTurn.vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import PlanSketch from '../../parts/PlanSketch.vue';
@@ -142,125 +143,128 @@ const events = computed(() => {
         </li>
       </ul>
     </section>
-    <section class="sheet two">
-      <div>
-        <h2>{{ tr('airAndLight') }}</h2>
-        <div class="grid three">
-          <NumberField
-            :label="tr('windAt10M')"
-            :value="place.windMs"
-            quantity="speed"
-            :step="0.5"
-            :save="(v) => set({ windMs: v })"
+    <InTurn
+      ><section class="sheet two">
+        <div>
+          <h2>{{ tr('airAndLight') }}</h2>
+          <div class="grid three">
+            <NumberField
+              :label="tr('windAt10M')"
+              :value="place.windMs"
+              quantity="speed"
+              :step="0.5"
+              :save="(v) => set({ windMs: v })"
+            />
+            <NumberField
+              :label="tr('gusts')"
+              :value="place.gustMs"
+              quantity="speed"
+              :step="0.5"
+              :save="(v) => set({ gustMs: v })"
+            />
+            <NumberField
+              :label="tr('windFrom')"
+              :value="place.windFromDeg"
+              quantity="degrees"
+              :step="5"
+              :save="(v) => set({ windFromDeg: v })"
+            />
+            <PickField
+              :label="tr('terrain')"
+              :value="place.terrain"
+              :options="[
+                { value: 'open', label: tr('open') },
+                { value: 'rough', label: tr('rough') },
+              ]"
+              :save="(v) => set({ terrain: v })"
+            />
+            <NumberField
+              :label="tr('temperature')"
+              :value="place.temperatureC"
+              quantity="celsius"
+              :save="(v) => set({ temperatureC: v })"
+            />
+            <NumberField
+              :label="tr('visibility')"
+              :value="place.visibilityM"
+              quantity="metres"
+              :step="500"
+              :save="(v) => set({ visibilityM: v })"
+            />
+            <PickField
+              :label="tr('sky')"
+              :value="place.sky"
+              :options="choices(SKY_WORDS)"
+              :save="(v) => set({ sky: v })"
+            />
+            <PickField
+              :label="tr('lamps')"
+              :value="place.lamps"
+              :options="choices(LAMP_WORDS)"
+              :save="(v) => set({ lamps: v })"
+            />
+            <NumberField
+              :label="tr('returnToHomeHeight')"
+              :value="place.returnHeightM"
+              quantity="metres"
+              :hint="tr('tallestThingOnTheWay')"
+              :save="(v) => set({ returnHeightM: v })"
+            />
+            <NumberField
+              :label="tr('heightCeiling')"
+              :value="place.ceilingM"
+              quantity="metres"
+              :hint="tr('aboveTheGroundBelowCheck')"
+              :save="(v) => set({ ceilingM: v })"
+            />
+            <PickField
+              :label="tr('lostLinkAction')"
+              :value="place.lossAction"
+              :options="choices(LOSS_WORDS)"
+              :hint="tr('whatTheAircraftIsSet')"
+              :save="(v) => set({ lossAction: v })"
+            />
+            <PickField
+              :label="tr('launchPoint')"
+              :value="place.launchId"
+              :options="launches"
+              :save="(v) => set({ launchId: v })"
+            />
+          </div>
+          <DayRows :place="place" />
+          <TextField
+            :label="tr('wayIn')"
+            :value="place.wayIn"
+            :lines="2"
+            :hint="tr('howOneGetsThere')"
+            :save="(v) => set({ wayIn: v })"
           />
-          <NumberField
-            :label="tr('gusts')"
-            :value="place.gustMs"
-            quantity="speed"
-            :step="0.5"
-            :save="(v) => set({ gustMs: v })"
-          />
-          <NumberField
-            :label="tr('windFrom')"
-            :value="place.windFromDeg"
-            quantity="degrees"
-            :step="5"
-            :save="(v) => set({ windFromDeg: v })"
-          />
-          <PickField
-            :label="tr('terrain')"
-            :value="place.terrain"
-            :options="[
-              { value: 'open', label: tr('open') },
-              { value: 'rough', label: tr('rough') },
-            ]"
-            :save="(v) => set({ terrain: v })"
-          />
-          <NumberField
-            :label="tr('temperature')"
-            :value="place.temperatureC"
-            quantity="celsius"
-            :save="(v) => set({ temperatureC: v })"
-          />
-          <NumberField
-            :label="tr('visibility')"
-            :value="place.visibilityM"
-            quantity="metres"
-            :step="500"
-            :save="(v) => set({ visibilityM: v })"
-          />
-          <PickField
-            :label="tr('sky')"
-            :value="place.sky"
-            :options="choices(SKY_WORDS)"
-            :save="(v) => set({ sky: v })"
-          />
-          <PickField
-            :label="tr('lamps')"
-            :value="place.lamps"
-            :options="choices(LAMP_WORDS)"
-            :save="(v) => set({ lamps: v })"
-          />
-          <NumberField
-            :label="tr('returnToHomeHeight')"
-            :value="place.returnHeightM"
-            quantity="metres"
-            :hint="tr('tallestThingOnTheWay')"
-            :save="(v) => set({ returnHeightM: v })"
-          />
-          <NumberField
-            :label="tr('heightCeiling')"
-            :value="place.ceilingM"
-            quantity="metres"
-            :hint="tr('aboveTheGroundBelowCheck')"
-            :save="(v) => set({ ceilingM: v })"
-          />
-          <PickField
-            :label="tr('lostLinkAction')"
-            :value="place.lossAction"
-            :options="choices(LOSS_WORDS)"
-            :hint="tr('whatTheAircraftIsSet')"
-            :save="(v) => set({ lossAction: v })"
-          />
-          <PickField
-            :label="tr('launchPoint')"
-            :value="place.launchId"
-            :options="launches"
-            :save="(v) => set({ launchId: v })"
-          />
+          <TextField :label="tr('notes')" :value="place.notes" :lines="3" :save="(v) => set({ notes: v })" />
+          <WarningList :warnings="warnings" />
+          <p class="quiet">
+            {{ tr('theCeilingAndTheReturn') }}
+          </p>
         </div>
-        <DayRows :place="place" />
-        <TextField
-          :label="tr('wayIn')"
-          :value="place.wayIn"
-          :lines="2"
-          :hint="tr('howOneGetsThere')"
-          :save="(v) => set({ wayIn: v })"
-        />
-        <TextField :label="tr('notes')" :value="place.notes" :lines="3" :save="(v) => set({ notes: v })" />
-        <WarningList :warnings="warnings" />
-        <p class="quiet">
-          {{ tr('theCeilingAndTheReturn') }}
-        </p>
-      </div>
-      <figure>
-        <PlanSketch
-          :subjects="subjects"
-          :shots="shots"
-          :picked="selection.shotId"
-          :width="440"
-          :height="340"
-          :wind-from-deg="place.windFromDeg"
-          :launch="launch"
-          @pick="selection.pick"
-        />
-        <figcaption class="label">{{ tr('fromAboveToScaleNorth') }}</figcaption>
-      </figure>
-    </section>
-    <section class="sheet">
-      <WeatherHours :place="place" />
-    </section>
-    <SubjectRows :place="place" :subjects="subjects" />
+        <figure>
+          <PlanSketch
+            :subjects="subjects"
+            :shots="shots"
+            :picked="selection.shotId"
+            :width="440"
+            :height="340"
+            :wind-from-deg="place.windFromDeg"
+            :launch="launch"
+            @pick="selection.pick"
+          />
+          <figcaption class="label">{{ tr('fromAboveToScaleNorth') }}</figcaption>
+        </figure>
+      </section></InTurn
+    >
+    <InTurn
+      ><section class="sheet">
+        <WeatherHours :place="place" /></section
+    ></InTurn>
+    <InTurn><SubjectRows :place="place" :subjects="subjects" /></InTurn>
   </main>
 </template>
 
