@@ -5,6 +5,7 @@ import { FEATURE_KINDS, featureWords } from '@core/site';
 import type { FeatureKind, FeatureShape } from '@core/model';
 import { computed } from 'vue';
 import type { Tool } from '../../map/draw-tool';
+import InTurn from '../../parts/InTurn.vue';
 import { ElOption, ElSelect } from '../../parts/element';
 import { ElOptionGroup } from '../../parts/element-more';
 import { tr } from './messages';
@@ -89,17 +90,18 @@ const hint = computed(() => {
     >
       {{ phrase(featureWords(q.kind).name) }}
     </ElButton>
-    <ElSelect
-      class="more"
-      :model-value="chosen"
-      :placeholder="tr('more')"
-      :aria-label="tr('drawSomethingElse')"
-      @update:model-value="choose"
-    >
-      <ElOptionGroup v-for="g in options" :key="g.id" :label="g.label"
-        ><ElOption v-for="k in g.kinds" :key="k.key" :value="k.key" :label="k.label"
-      /></ElOptionGroup>
-    </ElSelect>
+    <InTurn
+      ><ElSelect
+        class="more"
+        :model-value="chosen"
+        :placeholder="tr('more')"
+        :aria-label="tr('drawSomethingElse')"
+        @update:model-value="choose"
+      >
+        <ElOptionGroup v-for="g in options" :key="g.id" :label="g.label"
+          ><ElOption v-for="k in g.kinds" :key="k.key" :value="k.key" :label="k.label"
+        /></ElOptionGroup> </ElSelect
+    ></InTurn>
     <span class="label">{{ tr('measure') }}</span>
     <ElButton
       class="btn"

@@ -8,6 +8,8 @@ import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router';
 import { usePrinting } from '../../composables/printing';
 import type { Spot } from '../../map/features';
+import InPieces from '../../parts/InPieces.vue';
+import InTurn from '../../parts/InTurn.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
@@ -208,19 +210,19 @@ usePlanKeys({
     <div class="panes">
       <aside class="list scroll" :aria-label="tr('shotsAndThings')">
         <h3>{{ tr('shots') }}</h3>
-        <button
-          v-for="s in plan.shots.value"
-          :key="s.facts.shot.id"
-          class="row"
-          :class="{ on: s.facts.shot.id === selection.shotId }"
-          :aria-current="s.facts.shot.id === selection.shotId"
-          @click="pickShot(s.facts.shot.id)"
-        >
-          <b class="n">{{ s.number }}</b><span class="t" dir="auto">{{
-            s.facts.shot.title || tr('untitled')
-          }}</span
-          ><MarkSign :severity="severity(s.facts.shot.id)" />
-        </button>
+        <InPieces :items="plan.shots.value" :key-of="(s) => s.facts.shot.id" :size="40"
+          ><template #default="{ item: s }"
+            ><button
+              class="row"
+              :class="{ on: s.facts.shot.id === selection.shotId }"
+              :aria-current="s.facts.shot.id === selection.shotId"
+              @click="pickShot(s.facts.shot.id)"
+            >
+              <b class="n">{{ s.number }}</b><span class="t" dir="auto">{{
+                s.facts.shot.title || tr('untitled')
+              }}</span
+              ><MarkSign :severity="severity(s.facts.shot.id)" /></button></template
+        ></InPieces>
         <h3>{{ tr('subjects') }}</h3>
         <button
           v-for="s in plan.subjects.value"
@@ -232,18 +234,20 @@ usePlanKeys({
           <span class="t" dir="auto">{{ s.name }}</span><span class="quiet">{{ m(s.heightM) }}</span>
         </button>
         <h3>{{ tr('onThePlan') }}</h3>
-        <button
-          v-for="t in plan.things.value"
-          :key="t.id"
-          class="row"
-          :class="{ on: plan.picked.value.id === t.id }"
-          @click="plan.pick('feature', t.id)"
+        <InPieces :items="plan.things.value" :key-of="(t) => t.id" :size="40"
+          ><template #default="{ item: t }"
+            ><button
+              class="row"
+              :class="{ on: plan.picked.value.id === t.id }"
+              @click="plan.pick('feature', t.id)"
+            >
+              <span class="t" dir="auto">{{ t.name || phrase(featureWords(t.kind).name) }}</span><span
+                class="quiet"
+                >{{ t.name ? phrase(featureWords(t.kind).name) : '' }}</span
+              >
+            </button></template
+          ></InPieces
         >
-          <span class="t" dir="auto">{{ t.name || phrase(featureWords(t.kind).name) }}</span><span
-            class="quiet"
-            >{{ t.name ? phrase(featureWords(t.kind).name) : '' }}</span
-          >
-        </button>
         <p v-if="plan.things.value.length === 0" class="quiet small">
           {{ tr('nothingIsMarkedYetDraw') }}
         </p>
@@ -293,19 +297,22 @@ usePlanKeys({
             }}</ElButton>
           </div>
         </div>
-        <SidePane
-          v-if="shot"
-          class="profile"
-          :plan="plan"
-          :shot="shot"
-          :share="share"
-          @share="share = $event"
-        />
+        <InTurn
+          ><SidePane
+            v-if="shot"
+            class="profile"
+            :plan="plan"
+            :shot="shot"
+            :share="share"
+            @share="share = $event"
+        /></InTurn>
       </main>
       <aside class="right scroll" :aria-label="tr('whatIsPicked')">
         <TabRow name="picked" :label="tr('whatIsPicked')" :tabs="panes" :value="pane" @pick="pane = $event" />
         <div id="picked-panel" class="panel" role="tabpanel" :aria-labelledby="`picked-${pane}`">
-          <LayerPane v-if="pane === 'layers'" :plan="plan" :layers="layers" @bring="bringing = true" />
+          <InTurn v-if="pane === 'layers'"
+            ><LayerPane :plan="plan" :layers="layers" @bring="bringing = true"
+          /></InTurn>
           <section v-else-if="pane === 'findings'" class="findings">
             <WarningList :warnings="locationWarnings" />
             <div v-for="f in findings" :key="f.shot.facts.shot.id">
