@@ -20,6 +20,7 @@ import { useDay } from '../flights/useDay';
 import { useLightPlace } from '../light/useLightPlace';
 import AirLine from './AirLine.vue';
 import DayDifferenceList from './DayDifferenceList.vue';
+import InTurn from '../../parts/InTurn.vue';
 import FlyingDial from './FlyingDial.vue';
 import FieldDrawing from './FieldDrawing.vue';
 import GroundSteps from './GroundSteps.vue';
@@ -235,7 +236,9 @@ const inputs = computed(
             {{ shot.facts.noPath ? text(shot.facts.noPath) : '' }}
           </p>
           <p v-if="inputs" class="quiet">{{ tr('inputsInputs', { inputs }) }}</p>
-          <FlyingDial :shot="shot" :place="place" :flight="flight" :card="card" :now-ms="now" />
+          <InTurn
+            ><FlyingDial :shot="shot" :place="place" :flight="flight" :card="card" :now-ms="now"
+          /></InTurn>
           <SensingOff v-if="isSensingOff(shot.facts)" :shot="shot" :zone="place.location.zone" />
           <ul v-if="watched.length > 0" class="watch" :aria-label="tr('whatToWatch')">
             <li v-for="w in watched" :key="w.code"><MarkSign :severity="w.severity" /> {{ text(w.say) }}</li>

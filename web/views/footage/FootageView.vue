@@ -9,6 +9,7 @@ import { readTakeLog } from '../../exchange/take-log';
 import { counted, RATING_WORDS, REASON_WORDS } from '../../format';
 import DataTable from '../../parts/DataTable.vue';
 import type { TableColumn } from '../../parts/table-column';
+import InTurn from '../../parts/InTurn.vue';
 import Fig from '../../parts/Fig.vue';
 import TextField from '../../parts/TextField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
@@ -85,8 +86,8 @@ const bringIn = async (file: File): Promise<void> => {
     <h1 class="sr">{{ tr('footage') }}</h1>
     <DocumentList :film="store.filmId" />
     <div class="clips">
-      <CardPane :lines="lines" />
-      <CopiesPane />
+      <InTurn><CardPane :lines="lines" /></InTurn>
+      <InTurn><CopiesPane /></InTurn>
       <section class="sheet" aria-labelledby="takes-title">
         <header>
           <h2 id="takes-title">{{ tr('clipsByShot') }}</h2>
@@ -107,7 +108,7 @@ const bringIn = async (file: File): Promise<void> => {
         <p v-if="coverage?.places.length === 0" class="quiet">
           {{ tr('noShotYetWhatIs') }}
         </p>
-        <CoverageBoard v-else-if="coverage && shownAs === 'board'" :coverage="coverage" />
+        <InTurn v-else-if="coverage && shownAs === 'board'"><CoverageBoard :coverage="coverage" /></InTurn>
         <DataTable
           v-else-if="lines.length > 0"
           :rows="lines"

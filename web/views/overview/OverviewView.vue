@@ -10,6 +10,7 @@ import { counted, dateText } from '../../format';
 import DataTable from '../../parts/DataTable.vue';
 import type { TableColumn } from '../../parts/table-column';
 import Fig from '../../parts/Fig.vue';
+import InTurn from '../../parts/InTurn.vue';
 import InPieces from '../../parts/InPieces.vue';
 import MarkSign from '../../parts/MarkSign.vue';
 import PathThumb from '../../parts/PathThumb.vue';
@@ -123,43 +124,44 @@ const COLUMNS = computed<TableColumn[]>(() => [
         </li>
       </ol>
     </section>
-    <section v-for="d in days" :key="d.date" class="sheet day" :aria-label="dateText(d.date)">
-      <header>
-        <h2>{{ dateText(d.date) }}</h2>
-        <span class="sums"
-          >{{ counted(d.flights, 'flight') }} · <Fig :value="d.airborneS / 60" quantity="minutes" /> ·
-          {{ counted(d.packs, 'pack') }} · <Fig :value="d.bytes / 1e9" quantity="gigabytes"
-        /></span>
-      </header>
-      <DataTable :rows="d.locations" :columns="COLUMNS" :key-of="(l) => l.id">
-        <template #location="{ row: l }"
-          ><RouterLink dir="auto" :to="{ name: 'flights', params: { film: film.id, location: l.id } }">{{
-            l.name
-          }}</RouterLink></template
-        >
-        <template #time="{ row: l }"
-          ><span class="when">{{ clock(l.fromMs, l.id) }}–{{ clock(l.toMs, l.id) }}</span></template
-        >
-        <template #shots="{ row: l }">{{ l.shots }}</template>
-        <template #must="{ row: l }">{{ l.musts }}</template>
-        <template #done="{ row: l }">{{ l.done }}</template>
-        <template #flights="{ row: l }">{{ l.flights }}</template>
-      </DataTable>
-      <div class="paths">
-        <InPieces :items="shotsOn(d)" :key-of="(s) => s.facts.shot.id" :size="40">
-          <template #default="{ item: s }"
-            ><RouterLink
-              :to="{ name: 'shots', params: { film: film.id } }"
-              class="shot"
-              :title="s.facts.shot.title"
-              :aria-label="tr('shotNumberTitle', { number: s.number, title: s.facts.shot.title })"
-              @click="selection.pick(s.facts.shot.id)"
-              ><b>{{ s.number }}</b
-              ><PathThumb :flown="s.facts.trajectory" :subject="s.facts.aim" /><MarkSign
-                :severity="worstOf(s)" /></RouterLink></template
-        ></InPieces>
-      </div>
-    </section>
+    <InTurn v-for="d in days" :key="d.date"
+      ><section class="sheet day" :aria-label="dateText(d.date)">
+        <header>
+          <h2>{{ dateText(d.date) }}</h2>
+          <span class="sums"
+            >{{ counted(d.flights, 'flight') }} · <Fig :value="d.airborneS / 60" quantity="minutes" /> ·
+            {{ counted(d.packs, 'pack') }} · <Fig :value="d.bytes / 1e9" quantity="gigabytes"
+          /></span>
+        </header>
+        <DataTable :rows="d.locations" :columns="COLUMNS" :key-of="(l) => l.id">
+          <template #location="{ row: l }"
+            ><RouterLink dir="auto" :to="{ name: 'flights', params: { film: film.id, location: l.id } }">{{
+              l.name
+            }}</RouterLink></template
+          >
+          <template #time="{ row: l }"
+            ><span class="when">{{ clock(l.fromMs, l.id) }}–{{ clock(l.toMs, l.id) }}</span></template
+          >
+          <template #shots="{ row: l }">{{ l.shots }}</template>
+          <template #must="{ row: l }">{{ l.musts }}</template>
+          <template #done="{ row: l }">{{ l.done }}</template>
+          <template #flights="{ row: l }">{{ l.flights }}</template>
+        </DataTable>
+        <div class="paths">
+          <InPieces :items="shotsOn(d)" :key-of="(s) => s.facts.shot.id" :size="40">
+            <template #default="{ item: s }"
+              ><RouterLink
+                :to="{ name: 'shots', params: { film: film.id } }"
+                class="shot"
+                :title="s.facts.shot.title"
+                :aria-label="tr('shotNumberTitle', { number: s.number, title: s.facts.shot.title })"
+                @click="selection.pick(s.facts.shot.id)"
+                ><b>{{ s.number }}</b
+                ><PathThumb :flown="s.facts.trajectory" :subject="s.facts.aim" /><MarkSign
+                  :severity="worstOf(s)" /></RouterLink></template
+          ></InPieces>
+        </div></section
+    ></InTurn>
     <p v-if="days.length === 0" class="sheet quiet">
       {{ tr('noLocationYet') }}
       <RouterLink :to="{ name: 'locations', params: { film: film.id } }">{{ tr('addOne') }}</RouterLink>
