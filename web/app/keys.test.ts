@@ -4,31 +4,6 @@ import type { FilmInput } from '@core/model';
 import { fieldText, readNumber } from '../format';
 import { arrowHead, fit, roundStep } from '@core/drawing';
 import { columnsOf } from '../views/shots/packs';
-import { readCoordinates } from '../views/locations/coordinates';
-
-describe('coordinates as people paste them', () => {
-  it.each([
-    ['43.18, -4.83', 43.18, -4.83],
-    ['43.18 -4.83', 43.18, -4.83],
-    ['  -33.1; 151.2 ', -33.1, 151.2],
-    ['43°10\u203248\u2033N 4°49\u203248\u2033W', 43.18, -4.83],
-    ['43°10\'48"N 4°49\'48"W', 43.18, -4.83],
-    ['43 10 48 N, 4 49 48 W', 43.18, -4.83],
-  ])('%s', (text, latitude, longitude) => {
-    const read = readCoordinates(text);
-    expect(read.ok && read.value.latitude).toBeCloseTo(latitude, 5);
-    expect(read.ok && read.value.longitude).toBeCloseTo(longitude, 5);
-  });
-  it.each([
-    ['91, 3', /pole/],
-    ['43, 181', /out of range/],
-    ['north a bit', /Not read/],
-    ['', /Not read/],
-  ])('%s is refused with a reason', (text, why) => {
-    const read = readCoordinates(text);
-    expect(read.ok ? '' : read.reason).toMatch(why);
-  });
-});
 
 describe('numbers in fields', () => {
   it('reads comma and point, writes without noise', () => {

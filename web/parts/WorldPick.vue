@@ -3,6 +3,7 @@ import 'ol/ol.css';
 import { computed, onBeforeUnmount, onMounted, shallowRef, useTemplateRef } from 'vue';
 import type { UnitSystem } from '@core/units';
 import { grouped, toShown, unitOf } from '../format';
+import { writeCoordinates } from '../coordinates';
 import { WorldMap, type NamedPoint, type WorldPoint } from '../map/world-map';
 import DialogBox from './DialogBox.vue';
 import { ElButton } from './element-button';
@@ -22,14 +23,8 @@ const zone = computed(() =>
   point.value ? (zoneAt.value?.(point.value.latitude, point.value.longitude) ?? '') : '',
 );
 let map: WorldMap | null = null;
-const M_PER_DEGREE = 111_320;
-/** Digits behind the point that say no more than a pixel covers. */
-const text = computed(() => {
-  const at = point.value;
-  if (!at) return '';
-  const digits = Math.min(5, Math.max(1, Math.ceil(Math.log10(M_PER_DEGREE / at.pixelM))));
-  return `${at.latitude.toFixed(digits)}, ${at.longitude.toFixed(digits)}`;
-});
+/** As exact as a pixel. */
+const text = computed(() => (point.value ? writeCoordinates(point.value, point.value.pixelM) : ''));
 const coarse = computed(() => {
   const shown = Number(toShown(point.value?.pixelM ?? 0, 'metres', props.units).toPrecision(2));
   return tr('pixelCovers', { size: `${grouped(shown)} ${unitOf('metres', props.units)}` });

@@ -9,6 +9,7 @@ import NumberField from '../../parts/NumberField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useFilm } from '../../stores/film';
 import { ElCheckbox } from '../../parts/element-checkbox';
+import { writeCoordinates } from '../../coordinates';
 import ChoiceRow from './ChoiceRow.vue';
 import { useNow } from './useAir';
 import { useReady, type Tick } from './useReady';
@@ -18,11 +19,7 @@ import { tr } from './messages';
 const film = useFilm();
 const now = useNow();
 const { location, ready, ticked, tick, fault, locating, locate, enter, chance, set } = useReady(now);
-const coordinates = computed(() =>
-  location.value?.placed
-    ? `${location.value.latitude.toFixed(5)}, ${location.value.longitude.toFixed(5)}`
-    : '',
-);
+const coordinates = computed(() => (location.value?.placed ? writeCoordinates(location.value) : ''));
 const pack = computed(() => ready.value?.packs[0] ?? null);
 const card = computed(() => ready.value?.cards[0] ?? null);
 const choice = computed(() => {

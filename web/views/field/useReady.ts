@@ -8,7 +8,7 @@ import { newShot } from '../../composables/new-shot';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
-import { readCoordinates } from '../locations/coordinates';
+import { readCoordinates } from '../../coordinates';
 import { newPlace, zoneHere } from '../locations/newPlace';
 import { useChanceShot } from './useChanceShot';
 import { tr } from './messages';

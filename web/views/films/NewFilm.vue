@@ -23,7 +23,7 @@ import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
 import { api } from '../../sync/api';
 import type { Fault } from '../../sync/validation';
-import { readCoordinates } from '../locations/coordinates';
+import { readCoordinates } from '../../coordinates';
 import { tomorrow, zoneHere } from '../locations/newPlace';
 import { tr } from './messages';
 

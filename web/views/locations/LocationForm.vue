@@ -22,7 +22,7 @@ import WarningList from '../../parts/WarningList.vue';
 import DayRows from './DayRows.vue';
 import SubjectRows from './SubjectRows.vue';
 import WeatherHours from './WeatherHours.vue';
-import { readCoordinates } from './coordinates';
+import { readCoordinates, writeCoordinates } from '../../coordinates';
 import { tr } from './messages';
 
 const props = defineProps<{ place: Entity<'location'> }>();
@@ -34,9 +34,7 @@ const derivedFilm = useDerivedFilm();
 const set = (fields: Partial<Entity<'location'>>) =>
   store.edit('location', props.place.id, fields, tr('place'));
 
-const coordinates = computed(() =>
-  props.place.placed ? `${props.place.latitude.toFixed(5)}, ${props.place.longitude.toFixed(5)}` : '',
-);
+const coordinates = computed(() => (props.place.placed ? writeCoordinates(props.place) : ''));
 const placesKnown = computed(() => store.list('location').filter((l) => l.placed));
 const suggested = ref('');
 /** Coordinates bring a zone with them; it can be changed afterwards. */

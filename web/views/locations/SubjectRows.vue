@@ -11,7 +11,7 @@ import TextField from '../../parts/TextField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import type { Fault } from '../../sync/validation';
-import { readCoordinates } from './coordinates';
+import { readCoordinates, writeCoordinates } from '../../coordinates';
 import { tr } from './messages';
 
 type Subject = Entity<'subject'>;
@@ -33,8 +33,7 @@ const setPolar = (s: Subject, bearingDeg: number, distanceM: number): readonly F
   return set(s, { xM: at.x, yM: at.y });
 };
 const coordinatesOf = (s: Subject): string => {
-  const { latitude, longitude } = fromLocal(props.place.latitude, props.place.longitude, s.xM, s.yM);
-  return `${latitude.toFixed(5)}, ${longitude.toFixed(5)}`;
+  return writeCoordinates(fromLocal(props.place.latitude, props.place.longitude, s.xM, s.yM));
 };
 const setCoordinates = (s: Subject, text: string): readonly Fault[] => {
   if (text === coordinatesOf(s)) return [];

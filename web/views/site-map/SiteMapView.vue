@@ -8,6 +8,7 @@ import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router';
 import { usePrinting } from '../../composables/printing';
 import type { Spot } from '../../map/features';
+import { writeCoordinates } from '../../coordinates';
 import InPieces from '../../parts/InPieces.vue';
 import InTurn from '../../parts/InTurn.vue';
 import MarkSign from '../../parts/MarkSign.vue';
@@ -120,7 +121,13 @@ const pointed = computed(() => {
   const { xM, yM } = pointer.value;
   const { latitude, longitude } = fromLocal(p.latitude, p.longitude, xM, yM);
   const z = plan.ground.value.at(xM, yM);
-  return `${latitude.toFixed(5)}, ${longitude.toFixed(5)}  ·  ${m(Math.abs(xM))} ${xM < 0 ? tr('west') : tr('eastLower')}, ${m(Math.abs(yM))} ${yM < 0 ? tr('south') : tr('northLower')}  ·  ${plan.ground.value.grid ? (Number.isNaN(z) ? tr('groundUnknown') : tr('groundValueValue2', { value: z >= 0 ? '+' : '', value2: m(z) })) : tr('groundLevel')}`;
+  const aside = `${m(Math.abs(xM))} ${xM < 0 ? tr('west') : tr('eastLower')}`;
+  const ahead = `${m(Math.abs(yM))} ${yM < 0 ? tr('south') : tr('northLower')}`;
+  const high = Number.isNaN(z)
+    ? tr('groundUnknown')
+    : tr('groundValueValue2', { value: z >= 0 ? '+' : '', value2: m(z) });
+  const ground = plan.ground.value.grid ? high : tr('groundLevel');
+  return [writeCoordinates({ latitude, longitude }), `${aside}, ${ahead}`, ground].join('  ·  ');
 });
 const measure = computed(() => {
   const sizes = measureOf(

@@ -14,7 +14,7 @@ import type { Fields } from '../../sync/fields';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import type { Fault } from '../../sync/validation';
-import { readCoordinates } from '../locations/coordinates';
+import { readCoordinates, writeCoordinates } from '../../coordinates';
 import type { Plan, Thing } from './usePlan';
 import { areaText } from './area-text';
 import { tr } from './messages';
@@ -30,8 +30,8 @@ const first = computed(() => props.thing.points[0] ?? { xM: 0, yM: 0 });
 const coordinates = computed(() => {
   const p = props.plan.place.value;
   if (!p) return '';
-  const { latitude, longitude } = fromLocal(p.latitude, p.longitude, first.value.xM, first.value.yM);
-  return `${latitude.toFixed(6)}, ${longitude.toFixed(6)}`;
+  // What is drawn stands to a tenth of a metre.
+  return writeCoordinates(fromLocal(p.latitude, p.longitude, first.value.xM, first.value.yM), 0.2);
 });
 const moveTo = (x: number, y: number) => {
   const [dx, dy] = [x - first.value.xM, y - first.value.yM];

@@ -52,10 +52,8 @@ const DE: Texts<typeof EN> = {
   kind: 'Art',
   labelAtAtUnit: '{label} um {at}, {unit}',
   lamps: 'Lampen',
-  latitudeLatitudeIsBeyondThe: 'Breite {latitude} liegt jenseits des Pols: sie geht von −90 bis 90.',
   launchPoint: 'Startpunkt',
   locations: 'Drehorte',
-  longitudeLongitudeIsOutOf: 'Länge {longitude} ist außerhalb: sie geht von −180 bis 180.',
   lostLinkAction: 'Bei Verbindungsverlust',
   mainsFrequency: 'Netzfrequenz',
   name: 'Name',
@@ -67,7 +65,6 @@ const DE: Texts<typeof EN> = {
   noneEnteredTheFiguresAbove:
     'Nichts eingetragen: die Werte oben gelten den ganzen Tag. Flüge, Heimweg, Belichtung und kalte Akkus nutzen die Stunde, in die sie fallen.',
   noneLower: 'keine',
-  notReadAsCoordinatesTry: 'Nicht als Koordinaten lesbar. Versuch 43.18, -4.83 oder 43°10′48″N 4°49′48″W.',
   notes: 'Notizen',
   nothingInItsPlace: 'nichts stattdessen',
   open: 'Öffnen',

@@ -49,10 +49,8 @@ export const EN = {
   kind: 'Kind',
   labelAtAtUnit: '{label} at {at}, {unit}',
   lamps: 'Lamps',
-  latitudeLatitudeIsBeyondThe: 'Latitude {latitude} is beyond the pole: it goes from −90 to 90.',
   launchPoint: 'Launch point',
   locations: 'Locations',
-  longitudeLongitudeIsOutOf: 'Longitude {longitude} is out of range: it goes from −180 to 180.',
   lostLinkAction: 'Lost-link action',
   mainsFrequency: 'Mains frequency',
   name: 'Name',
@@ -64,7 +62,6 @@ export const EN = {
   noneEnteredTheFiguresAbove:
     'None entered: the figures above hold all day. Flights, the way home, exposure and cold batteries use the hour they fall into.',
   noneLower: 'none',
-  notReadAsCoordinatesTry: 'Not read as coordinates. Try 43.18, -4.83 or 43°10′48″N 4°49′48″W.',
   notes: 'Notes',
   nothingInItsPlace: 'nothing in its place',
   open: 'Open',

@@ -1,0 +1,2 @@
+export { readCoordinates } from './read';
+export { writeCoordinates } from './write';
