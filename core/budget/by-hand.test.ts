@@ -282,7 +282,11 @@ describe('flights that were laid down, by hand', () => {
 
 describe('packs that are charged between, by hand', () => {
   /** A charger that fills whatever it is given by a second of the day, and notes what it is told. */
-  const charger = (readyS: number, told: unknown[] = [], fullAt = (_id: string) => readyS): Recharge => ({
+  const charger = (
+    readyS: number,
+    told: unknown[] = [],
+    fullAt: (id: string) => number = () => readyS,
+  ): Recharge => ({
     zeroS: 1000,
     packOf: (id) => ({ id }) as Pack,
     supplyAt: (id, share) => pack(id, share * 900, { availableWh: share * 950 }),

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { adopt, dayJob, proposalOf, solveDay } from '../scheduler';
-import { beforePairs, contradiction, editFlight, letGo, moveFlight, moveShot } from '../day';
+import { minutesOf } from '../time';
+import { beforePairs, contradiction, editFlight, letGo, lightEndMs, moveFlight, moveShot } from '../day';
 import { compareFlights } from '../proposals/weigh';
 import { dayProblem } from '../scheduler/solve-day';
 import { layDown } from '../day/manual-edits';
@@ -57,6 +58,52 @@ describe('planning a day', () => {
       expect(compareFlights(is, was)).toBeLessThanOrEqual(0);
       expect(compareFlights(is, is)).toBe(0);
     }
+  });
+  it('flies in no break of a location, and says when each shot may be flown at the latest', () => {
+    const broken = {
+      ...film,
+      locations: film.locations.map((l) =>
+        l.date === DAY ? { ...l, breaks: [{ from: '07:12', minutes: 25 }] } : l,
+      ),
+    };
+    const derived = deriveFilm(broken);
+    const job = dayJob(broken, derived, DAY)!;
+    const [first] = dayPlaces(broken).map((id) => derived.places.get(id)!);
+    const opens = minutesOf(first!.location.windowStart);
+    // Seconds from the first window: 07:12 to 07:37.
+    expect(job.groups[0]!.breaks).toEqual([
+      { earliestS: (432 - opens) * 60, latestS: (432 - opens + 25) * 60 },
+    ]);
+    const [from, to] = [job.groups[0]!.breaks[0]!.earliestS, job.groups[0]!.breaks[0]!.latestS].map(
+      (s) => job.zeroMs + s * 1000,
+    ) as [number, number];
+    const flights = proposed(broken).flights;
+    const there = flights.filter((f) => f.locationId === first!.location.id);
+    expect(there.length).toBeGreaterThan(1);
+    for (const f of there)
+      expect(f.launchMs + f.airborneS * 1000 <= from + 1 || f.launchMs >= to - 1).toBe(true);
+    // Some are flown on either side of it.
+    expect(new Set(there.map((f) => f.launchMs < from)).size).toBe(2);
+    for (const g of job.groups)
+      for (const s of g.shots) {
+        const place = derived.places.get(g.location.id)!;
+        const { shot } = derived.shots.get(s.id)!.facts;
+        const latestMs = Math.max(lightEndMs(place, place.location, shot), job.zeroMs + s.earliestS * 1000);
+        expect(s.latestS).toBeCloseTo((latestMs - job.zeroMs) / 1000, 6);
+      }
+  });
+  it('a shot the plan flies the other way round is turned when it is taken, and no other', () => {
+    const [flight] = proposed(film).flights;
+    const [first, ...rest] = flight!.stops;
+    const asListed = rest.map((stop) => ({ ...stop, turned: false }));
+    const turned = { ...flight!, stops: [{ ...first!, turned: true }, ...asListed] };
+    const changes = adopt(film, deriveFilm(film), [turned], false, -Infinity, newId);
+    const before = film.shots.find((s) => s.id === first!.shotId)!;
+    const reversed = !before.move.reversed;
+    expect(changes.filter((c) => c.kind === 'shot')).toEqual([
+      { kind: 'shot', id: before.id, after: { ...before, move: { ...before.move, reversed } } },
+    ]);
+    expect(taken(film, changes).shots.filter((s, i) => s !== film.shots[i])).toHaveLength(1);
   });
   it('what the plan leaves out takes no pack that a later place was given, even where it would fit', () => {
     // A filter of a kilogram: there is not enough in the packs for all.
