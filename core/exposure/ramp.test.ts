@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { numberIn } from '../testing';
-import { exposureRamp, rampSetting } from './ramp';
+import { numberIn, said } from '../testing';
+import { exposureRamp, rampSetting, rampSteps, rampWhy } from './ramp';
 import { lapseShutter } from './stills';
 import { dials } from './solve';
 import type { ExposureTask } from './regret';
@@ -84,5 +84,32 @@ describe('the ramp of a time-lapse', () => {
     const ramp = exposureRamp(byHand, start, (s) => s / 100, frames);
     expect(ramp.steps.length).toBeGreaterThan(3);
     expect(ramp.steps.every((s) => s.dial === 'shutter')).toBe(true);
+  });
+  it('names the frame from which no dial follows any more, how far off the last one is, and to which side', () => {
+    const still = { ...task(2, 3200), fixed: { iso: 100, shutterS: 1 / 4 } };
+    const start = { shutterS: 1 / 4, iso: 100 };
+    const frames = { count: 10, everyS: 2 };
+    // A tenth of a stop a frame: the fourth is 0.3 off, more than half a notch; the tenth 0.9.
+    const out = exposureRamp(still, start, (s) => s / 20, frames);
+    expect(out).toMatchObject({ steps: [], outAtFrame: 4 });
+    expect(out.restStops).toBeCloseTo(0.9, 9);
+    const why = rampWhy(out);
+    expect([why.code, why.values['frame']]).toEqual(['exposure.ramp.out', 4]);
+    expect(rampWhy({ ...out, restStops: -0.9 }).values['bright']).not.toEqual(why.values['bright']);
+    expect(rampWhy({ ...out, restStops: -0.9 }).values['stops']).toEqual(why.values['stops']);
+    // What comes after the last frame is nobody's.
+    const after = exposureRamp(still, start, (s) => (s < 20 ? 0 : 5), frames);
+    expect(after).toMatchObject({ outAtFrame: null, restStops: 0 });
+    expect(rampWhy(after).code).toBe('exposure.ramp.why');
+    // Out for a while and back again is not out.
+    const dip = exposureRamp(still, start, (s) => (s === 6 ? 1 : 0), frames);
+    expect(dip.outAtFrame).toBeNull();
+  });
+  it('says each step by its dial, or that there is none', () => {
+    const start = { shutterS: 1 / 4, iso: 200 };
+    const ramp = exposureRamp(task(2, 3200), start, (s) => s / 10, { count: 20, everyS: 2 });
+    expect(said(rampSteps({ ...ramp, steps: ramp.steps.slice(0, 1) }))).toMatch(/ISO 160/);
+    expect(ramp.steps[0]).toMatchObject({ frame: 3, atS: 4, dial: 'iso', iso: 160, shutterS: 1 / 4 });
+    expect(rampSteps({ ...ramp, steps: [] }).code).toBe('exposure.ramp.none');
   });
 });

@@ -55,10 +55,11 @@ export const exposureRamp = (
   evAt: (seconds: number) => number,
   frames: { readonly count: number; readonly everyS: number },
 ): Ramp => {
-  const mostS = task.aim?.by === 'about' ? task.aim.mostS : Infinity;
   const { shutters: allShutters, isos: allIsos } = dials(task);
-  const within = allShutters.map((n) => n.value).filter((t) => t <= mostS * 1.0001);
-  const shutters = notchesOf(within, start.shutterS);
+  const shutters = notchesOf(
+    allShutters.map((n) => n.value),
+    start.shutterS,
+  );
   const isos = notchesOf(
     allIsos.map((n) => n.value),
     start.iso,

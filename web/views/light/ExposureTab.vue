@@ -84,7 +84,7 @@ const print = (): void => window.print();
     <p v-if="place.flights.length === 0" class="quiet">
       {{ tr('noFlightsHereYetShots') }}
     </p>
-    <InPieces :items="plan" :key-of="(f) => f.index" :size="4"
+    <InPieces :key="place.location.id" :items="plan" :key-of="(f) => f.index" :size="4"
       ><template #default="{ item: f }"
         ><section class="flight" :aria-label="tr('flightIndex', { index: f.index + 1 })">
           <header>

@@ -28,7 +28,7 @@ const timed = ref('');
         <i class="now" /> {{ tr('planned') }}</span
       >
     </header>
-    <InPieces :items="shots" :key-of="(s) => s.facts.shot.id" :size="12">
+    <InPieces :key="place.location.id" :items="shots" :key-of="(s) => s.facts.shot.id" :size="12">
       <template #default="{ item: s }">
         <LaneRow
           class="row"

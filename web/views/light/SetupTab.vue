@@ -80,7 +80,7 @@ const print = (): void => window.print();
       {{ tr('noFlightsHereYetA') }}
     </p>
     <div class="sheets">
-      <InPieces :items="sheets" :key-of="(s) => s.key" :size="4"
+      <InPieces :key="place.location.id" :items="sheets" :key-of="(s) => s.key" :size="4"
         ><template #default="{ item: s }"
           ><section class="sheet" :aria-label="tr('setUpOfFlightKey', { key: s.key + 1 })">
             <header>

@@ -217,7 +217,11 @@ usePlanKeys({
     <div class="panes">
       <aside class="list scroll" :aria-label="tr('shotsAndThings')">
         <h3>{{ tr('shots') }}</h3>
-        <InPieces :items="plan.shots.value" :key-of="(s) => s.facts.shot.id" :size="40"
+        <InPieces
+          :key="plan.placeId.value"
+          :items="plan.shots.value"
+          :key-of="(s) => s.facts.shot.id"
+          :size="40"
           ><template #default="{ item: s }"
             ><button
               class="row"
@@ -241,7 +245,7 @@ usePlanKeys({
           <span class="t" dir="auto">{{ s.name }}</span><span class="quiet">{{ m(s.heightM) }}</span>
         </button>
         <h3>{{ tr('onThePlan') }}</h3>
-        <InPieces :items="plan.things.value" :key-of="(t) => t.id" :size="40"
+        <InPieces :key="plan.placeId.value" :items="plan.things.value" :key-of="(t) => t.id" :size="40"
           ><template #default="{ item: t }"
             ><button
               class="row"
