@@ -245,7 +245,11 @@ usePlanKeys({
           <span class="t" dir="auto">{{ s.name }}</span><span class="quiet">{{ m(s.heightM) }}</span>
         </button>
         <h3>{{ tr('onThePlan') }}</h3>
-        <InPieces :key="`things-${plan.placeId.value}`" :items="plan.things.value" :key-of="(t) => t.id" :size="40"
+        <InPieces
+          :key="`things-${plan.placeId.value}`"
+          :items="plan.things.value"
+          :key-of="(t) => t.id"
+          :size="40"
           ><template #default="{ item: t }"
             ><button
               class="row"
