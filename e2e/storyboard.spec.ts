@@ -40,6 +40,15 @@ test('the cut is ordered apart from the list, by keyboard and by mouse, and foll
   await expect(page.getByRole('button', { name: 'As flown' })).toBeDisabled();
 });
 
+test('a card far down the board is carried as soon as it is there', async ({ page, bench }) => {
+  await page.setViewportSize({ width: 1280, height: 1300 });
+  await bench.open('storyboard');
+  const last = page.locator('[data-card]', { hasText: 'Leave it to the blue' });
+  await last.dragTo(page.locator('[data-card]', { hasText: 'Signal hut' }));
+  await expect(cards(page).nth(4)).toHaveText('Leave it to the blue');
+  await bench.saved();
+});
+
 test('remarks on how it ends, forbids nothing, and opens the shot it is about', async ({ page, bench }) => {
   await bench.open('storyboard');
   await expect(page.getByText('The film ends on a push-in.')).toHaveCount(0);

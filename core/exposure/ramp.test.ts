@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { numberIn, said } from '../testing';
+import { numberIn } from '../testing';
 import { exposureRamp, rampSetting, rampSteps, rampWhy } from './ramp';
 import { lapseShutter } from './stills';
 import { dials } from './solve';
@@ -108,7 +108,8 @@ describe('the ramp of a time-lapse', () => {
   it('says each step by its dial, or that there is none', () => {
     const start = { shutterS: 1 / 4, iso: 200 };
     const ramp = exposureRamp(task(2, 3200), start, (s) => s / 10, { count: 20, everyS: 2 });
-    expect(said(rampSteps({ ...ramp, steps: ramp.steps.slice(0, 1) }))).toMatch(/ISO 160/);
+    const first = rampSteps({ ...ramp, steps: ramp.steps.slice(0, 1) });
+    expect(JSON.stringify(first.values['steps'])).toContain('"setting":"ISO 160"');
     expect(ramp.steps[0]).toMatchObject({ frame: 3, atS: 4, dial: 'iso', iso: 160, shutterS: 1 / 4 });
     expect(rampSteps({ ...ramp, steps: [] }).code).toBe('exposure.ramp.none');
   });

@@ -251,13 +251,10 @@ export interface ExposureInputs {
   readonly lit: LocationLight;
 }
 
-/**
- * Exposure of one flight over time: filters and how long they hold, settings shot by shot, the light under them.
- * @param index of the flight among those of its location
- */
+/** Exposure of one flight of a location over time: filters and how long they hold, settings shot by shot, the light under them. */
 export const flightExposure = (
+  place: LocationPlan,
   flight: TimedFlight,
-  index: number,
   { shots, kit, lit }: ExposureInputs,
 ): FlightExposure => {
   const members = flight.stops.flatMap((s) => {
@@ -267,7 +264,7 @@ export const flightExposure = (
   const settings = settingsOf(members, kit, lit);
   return {
     flight,
-    index,
+    index: place.flights.indexOf(flight),
     parts: partsOf(members, kit),
     rows: members.flatMap((m, i) => rowOf(m, settings[i] ?? { at: [], ramp: null })),
     curve: lightCurve(flight.startMs, flight.endMs, MINUTE_MS, conditionsOf(lit)),
@@ -280,8 +277,8 @@ export const exposureSteps = function* (
   inputs: ExposureInputs,
 ): Steps<readonly FlightExposure[]> {
   const made: FlightExposure[] = [];
-  for (const [index, flight] of place.flights.entries()) {
-    made.push(flightExposure(flight, index, inputs));
+  for (const flight of place.flights) {
+    made.push(flightExposure(place, flight, inputs));
     yield;
   }
   return made;

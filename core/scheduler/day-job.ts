@@ -29,7 +29,7 @@ import {
   beforePairs,
 } from '../day';
 import { weatherStates } from '../weather';
-import { takesOf, locationLight, shotFacts, type ShotFacts } from '../shot';
+import { takesOf, locationLight, factsInWeather, shotFacts, type ShotFacts } from '../shot';
 import { launchOf } from '../location';
 import { heaviestFilterKg } from '../payload';
 import { filterWindows } from './filter-windows';
@@ -121,7 +121,7 @@ const costliest = ({ input }: Day, place: LocationPlan, facts: ShotFacts): ShotF
   if (place.location.hours.length === 0) return facts;
   const addedKg = heaviestFilterKg(input.kit.filters, facts.shot.aircraftId, facts.shot.exposure.filterId);
   const all = weatherStates(place.location, place.windowFromMs, place.windowToMs).map((location) =>
-    shotFacts({ ...facts, location, addedKg }),
+    factsInWeather(facts, { ...facts, location, addedKg }),
   );
   const most = all.reduce((a, b) => ((b.energy?.totalWh ?? 0) > (a.energy?.totalWh ?? 0) ? b : a), facts);
   const airS = Math.max(...all.map((f) => f.seconds.airS), facts.seconds.airS);

@@ -44,6 +44,11 @@ export const defer = (who: object, act: () => void): void => {
   }
 };
 
+/** Takes an act out of the line, where it still stands in it. */
+export const cancelDeferred = (who: object): void => {
+  waiting.delete(who);
+};
+
 /**
  * A value that follows its source when its turn comes. Panes that hang on the whole film take turns, so that no single frame
  * carries all of them; each then shows the newest there is.
@@ -61,7 +66,7 @@ export const useDeferred = <T>(source: () => T): Readonly<Ref<T>> => {
   follow.run();
   onScopeDispose(() => {
     follow.stop();
-    waiting.delete(shown);
+    cancelDeferred(shown);
   });
   return shown;
 };

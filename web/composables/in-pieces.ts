@@ -1,8 +1,5 @@
 import { computed, onScopeDispose, ref, watch, type ComputedRef } from 'vue';
-import { defer } from './deferred';
-
-/** Rows a view starts with: more than a window shows. */
-const PIECE = 24;
+import { defer, cancelDeferred } from './deferred';
 
 /**
  * The beginning of a list, and a piece more of it after each picture until it is whole: five hundred rows drawn at once hold
@@ -10,17 +7,15 @@ const PIECE = 24;
  * @param list what is to be shown, in order
  * @param piece rows at first, and rows that follow at a time
  */
-export const useInPieces = <T>(list: () => readonly T[], piece = PIECE): ComputedRef<readonly T[]> => {
+export const useInPieces = <T>(list: () => readonly T[], piece: number): ComputedRef<readonly T[]> => {
   const count = ref(piece);
-  const asked = {};
-  let over = false;
   const shown = computed(() => (list().length <= count.value ? list() : list().slice(0, count.value)));
   watch(
     [count, () => list().length],
     ([now, length]) => {
       if (now < length)
-        defer(asked, () => {
-          if (!over) count.value += piece;
+        defer(count, () => {
+          count.value += piece;
         });
       else if (length > 0) count.value = Infinity;
     },
@@ -32,7 +27,7 @@ export const useInPieces = <T>(list: () => readonly T[], piece = PIECE): Compute
   };
   addEventListener('beforeprint', whole);
   onScopeDispose(() => {
-    over = true;
+    cancelDeferred(count);
     removeEventListener('beforeprint', whole);
   });
   return shown;

@@ -3,7 +3,10 @@ import { computed } from 'vue';
 import { useInPieces } from '../composables/in-pieces';
 import ListPiece from './ListPiece.vue';
 
-/** A long list drawn piece by piece, the first of them at once; pieces whose items stayed are left alone. */
+/**
+ * A long list drawn piece by piece, the first of them at once; pieces whose items stayed are left alone. Rows after the first
+ * pieces come later: who does something to each of them does it as each is mounted.
+ */
 const props = withDefaults(
   defineProps<{ items: readonly T[]; keyOf: (item: T) => string | number; size?: number }>(),
   { size: 24 },

@@ -27,7 +27,7 @@ const exposure = computed(() => {
   const derived = derivedFilm.derived;
   if (!derived || !lit.value || !props.flight) return null;
   const inputs = { shots: derived.shots, kit: derivedFilm.along, lit: lit.value };
-  const { rows } = flightExposure(props.flight, 0, inputs);
+  const { rows } = flightExposure(props.place, props.flight, inputs);
   const row = rows.find((r) => r.shotId === props.shot.facts.shot.id);
   const said = ({ choice }: SettingAt): string | null =>
     choice

@@ -49,7 +49,7 @@ export const useLanding = (day: Day, flying: Ref<Aloft | null>, elapsedS: Ref<nu
     const place = day.places.value.find((p) => p.location.id === flight.locationId);
     if (!derived || !store.film || !place?.light || !Number.isFinite(place.windowFromMs)) return null;
     const lit = locationLight(place.location, place.light, store.list('reading'), store.film.preferences);
-    return flightExposure(flight, place.flights.indexOf(flight), {
+    return flightExposure(place, flight, {
       shots: derived.shots,
       kit: derivedFilm.along,
       lit,

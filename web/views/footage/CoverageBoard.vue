@@ -59,45 +59,43 @@ const shown = computed(() =>
       }}</RouterLink>
     </p>
     <ol class="board">
-      <InPieces :items="shown" :key-of="(p) => p.id"
-        ><template #default="{ item: p }"
-          ><li :class="p.state">
-            <div class="picture">
-              <img
-                v-if="p.clip?.picture"
-                :src="p.clip.picture"
-                :alt="tr('pictureOfClip', { clip: p.clip.name })"
+      <InPieces :items="shown" :key-of="(p) => p.id" v-slot="{ item: p }">
+        <li :class="p.state">
+          <div class="picture">
+            <img
+              v-if="p.clip?.picture"
+              :src="p.clip.picture"
+              :alt="tr('pictureOfClip', { clip: p.clip.name })"
+            />
+            <template v-else>
+              <PathThumb
+                v-if="p.line"
+                :flown="p.line.shot.facts.trajectory"
+                :subject="p.line.shot.facts.aim"
               />
-              <template v-else>
-                <PathThumb
-                  v-if="p.line"
-                  :flown="p.line.shot.facts.trajectory"
-                  :subject="p.line.shot.facts.aim"
-                />
-                <span v-else-if="p.ground" class="quiet">{{ tr('fromTheGround') }}</span>
-                <span v-if="p.why" class="why">{{ p.why }}</span>
-              </template>
-            </div>
-            <p class="title">
-              <b v-if="p.line">{{ p.line.number }}</b> <span dir="auto">{{ p.title || tr('untitled') }}</span>
-            </p>
-            <p class="state">
-              <span class="word">{{ p.words }}</span>
-              <Fig :value="p.timelineS" quantity="seconds" />
-            </p>
-            <p v-if="p.best?.clip" class="clip" dir="auto">
-              {{ p.best.clip }}
-              <Fig
-                v-if="p.clip && p.clip.lengthS !== null"
-                class="quiet"
-                :value="p.clip.lengthS"
-                quantity="seconds"
-              />
-            </p>
-            <p v-for="f in p.faults" :key="f" class="fault-line">{{ f }}</p>
-          </li></template
-        ></InPieces
-      >
+              <span v-else-if="p.ground" class="quiet">{{ tr('fromTheGround') }}</span>
+              <span v-if="p.why" class="why">{{ p.why }}</span>
+            </template>
+          </div>
+          <p class="title">
+            <b v-if="p.line">{{ p.line.number }}</b> <span dir="auto">{{ p.title || tr('untitled') }}</span>
+          </p>
+          <p class="state">
+            <span class="word">{{ p.words }}</span>
+            <Fig :value="p.timelineS" quantity="seconds" />
+          </p>
+          <p v-if="p.best?.clip" class="clip" dir="auto">
+            {{ p.best.clip }}
+            <Fig
+              v-if="p.clip && p.clip.lengthS !== null"
+              class="quiet"
+              :value="p.clip.lengthS"
+              quantity="seconds"
+            />
+          </p>
+          <p v-for="f in p.faults" :key="f" class="fault-line">{{ f }}</p>
+        </li>
+      </InPieces>
     </ol>
   </div>
 </template>

@@ -84,93 +84,91 @@ const print = (): void => window.print();
     <p v-if="place.flights.length === 0" class="quiet">
       {{ tr('noFlightsHereYetShots') }}
     </p>
-    <InPieces :key="place.location.id" :items="plan" :key-of="(f) => f.index" :size="4"
-      ><template #default="{ item: f }"
-        ><section class="flight" :aria-label="tr('flightIndex', { index: f.index + 1 })">
-          <header>
-            <h2>
-              {{ clock(f.flight.startMs) }}
-              <span class="quiet">{{
-                tr('toClockOnPackName', { clock: clock(f.flight.endMs), packName: packName(f.flight.packId) })
-              }}</span>
-            </h2>
-            <FilterLine
-              v-for="(p, i) in f.parts"
-              :key="i"
-              :part="p"
-              :zone="place.location.zone"
-              :first="i === 0"
-              :name="filterName"
-            />
-            <ElButton
-              class="btn bare no-print"
-              :aria-expanded="open === f.index"
-              @click="open = open === f.index ? -1 : f.index"
-            >
-              {{ open === f.index ? tr('hideTheCurve') : tr('curve') }}
-            </ElButton>
-          </header>
-          <HoldCurve
-            v-if="open === f.index"
-            :flight="f"
-            :place="place"
-            :conditions="conditionsOf(lit)"
+    <InPieces :key="place.location.id" :items="plan" :key-of="(f) => f.index" :size="4" v-slot="{ item: f }">
+      <section class="flight" :aria-label="tr('flightIndex', { index: f.index + 1 })">
+        <header>
+          <h2>
+            {{ clock(f.flight.startMs) }}
+            <span class="quiet">{{
+              tr('toClockOnPackName', { clock: clock(f.flight.endMs), packName: packName(f.flight.packId) })
+            }}</span>
+          </h2>
+          <FilterLine
+            v-for="(p, i) in f.parts"
+            :key="i"
+            :part="p"
+            :zone="place.location.zone"
+            :first="i === 0"
             :name="filterName"
           />
-          <div
-            class="scroll"
-            tabindex="0"
-            role="region"
-            :aria-label="tr('settingsOfFlightIndex', { index: f.index + 1 })"
+          <ElButton
+            class="btn bare no-print"
+            :aria-expanded="open === f.index"
+            @click="open = open === f.index ? -1 : f.index"
           >
-            <DataTable
-              :rows="f.rows"
-              :columns="COLUMNS"
-              :key-of="(r) => r.shotId"
-              :class-of="(r) => `shot-${numberOf(r.shotId)}${r.lands ? ' lands' : ''}`"
+            {{ open === f.index ? tr('hideTheCurve') : tr('curve') }}
+          </ElButton>
+        </header>
+        <HoldCurve
+          v-if="open === f.index"
+          :flight="f"
+          :place="place"
+          :conditions="conditionsOf(lit)"
+          :name="filterName"
+        />
+        <div
+          class="scroll"
+          tabindex="0"
+          role="region"
+          :aria-label="tr('settingsOfFlightIndex', { index: f.index + 1 })"
+        >
+          <DataTable
+            :rows="f.rows"
+            :columns="COLUMNS"
+            :key-of="(r) => r.shotId"
+            :class-of="(r) => `shot-${numberOf(r.shotId)}${r.lands ? ' lands' : ''}`"
+          >
+            <template #shot="{ row: r }">
+              <RouterLink
+                :to="{ name: 'shots' }"
+                @click="
+                  selection.pick(r.shotId);
+                  selection.facet = 'exposure';
+                "
+                ><b>{{ numberOf(r.shotId) }}</b> {{ titleOf(r.shotId) }}</RouterLink
+              >
+            </template>
+            <template #from="{ row: r }">{{ clock(r.start.utcMs) }}</template>
+            <template #inTheFrame="{ row: r }"><Fig :value="r.start.ev100" quantity="ev" /></template>
+            <template #start="{ row: r }"
+              ><span class="set">{{ setting(r.start) }}</span></template
             >
-              <template #shot="{ row: r }">
-                <RouterLink
-                  :to="{ name: 'shots' }"
-                  @click="
-                    selection.pick(r.shotId);
-                    selection.facet = 'exposure';
-                  "
-                  ><b>{{ numberOf(r.shotId) }}</b> {{ titleOf(r.shotId) }}</RouterLink
-                >
-              </template>
-              <template #from="{ row: r }">{{ clock(r.start.utcMs) }}</template>
-              <template #inTheFrame="{ row: r }"><Fig :value="r.start.ev100" quantity="ev" /></template>
-              <template #start="{ row: r }"
-                ><span class="set">{{ setting(r.start) }}</span></template
-              >
-              <template #middle="{ row: r }"
-                ><span class="set">{{ same(r.middle, r.start) ? '=' : setting(r.middle) }}</span></template
-              >
-              <template #end="{ row: r }"
-                ><span class="set">{{ same(r.end, r.middle) ? '=' : setting(r.end) }}</span></template
-              >
-              <template #shutter="{ row: r }"><Fig :value="angleOf(r)" quantity="degrees" /></template>
-              <template #lightMoves="{ row: r }"
-                >{{ r.stopsPerMinute >= 0 ? '+' : '−' }}{{ fixed(Math.abs(r.stopsPerMinute), 2)
-                }}<span class="unit">{{ tr('stopsMin') }}</span></template
-              >
-              <template #mark="{ row: r }"
-                ><span class="mark"
-                  >{{ r.lands ? tr('landBeforeIt') : '' }} {{ marks(r.start, r.middle, r.end) }}</span
-                ></template
-              >
-            </DataTable>
-          </div>
-          <template v-for="r in f.rows" :key="r.shotId">
-            <p v-if="r.ramp" class="ramp" :data-ramp="numberOf(r.shotId)">
-              <b>{{ tr('rampOf', { number: numberOf(r.shotId) }) }}</b> {{ text(rampSteps(r.ramp)) }}
-              <span class="quiet">{{ text(rampWhy(r.ramp)) }}</span>
-            </p>
-          </template>
-        </section></template
-      ></InPieces
-    >
+            <template #middle="{ row: r }"
+              ><span class="set">{{ same(r.middle, r.start) ? '=' : setting(r.middle) }}</span></template
+            >
+            <template #end="{ row: r }"
+              ><span class="set">{{ same(r.end, r.middle) ? '=' : setting(r.end) }}</span></template
+            >
+            <template #shutter="{ row: r }"><Fig :value="angleOf(r)" quantity="degrees" /></template>
+            <template #lightMoves="{ row: r }"
+              >{{ r.stopsPerMinute >= 0 ? '+' : '−' }}{{ fixed(Math.abs(r.stopsPerMinute), 2)
+              }}<span class="unit">{{ tr('stopsMin') }}</span></template
+            >
+            <template #mark="{ row: r }"
+              ><span class="mark"
+                >{{ r.lands ? tr('landBeforeIt') : '' }} {{ marks(r.start, r.middle, r.end) }}</span
+              ></template
+            >
+          </DataTable>
+        </div>
+        <template v-for="r in f.rows" :key="r.shotId">
+          <p v-if="r.ramp" class="ramp" :data-ramp="numberOf(r.shotId)">
+            <b>{{ tr('rampOf', { number: numberOf(r.shotId) }) }}</b> {{ text(rampSteps(r.ramp)) }}
+            <span class="quiet">{{ text(rampWhy(r.ramp)) }}</span>
+          </p>
+        </template>
+      </section>
+    </InPieces>
     <p class="faint">
       {{ tr('apertureShutterISOAFilter') }}
     </p>

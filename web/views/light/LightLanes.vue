@@ -28,19 +28,23 @@ const timed = ref('');
         <i class="now" /> {{ tr('planned') }}</span
       >
     </header>
-    <InPieces :key="place.location.id" :items="shots" :key-of="(s) => s.facts.shot.id" :size="12">
-      <template #default="{ item: s }">
-        <LaneRow
-          class="row"
-          :shot="s"
-          :zone="place.location.zone"
-          :window="windows.get(s.facts.shot.id)"
-          :from-ms="fromMs"
-          :to-ms="toMs"
-          :timed="timed === s.facts.shot.id"
-          @time="timed = s.facts.shot.id"
-        />
-      </template>
+    <InPieces
+      :key="place.location.id"
+      :items="shots"
+      :key-of="(s) => s.facts.shot.id"
+      :size="12"
+      v-slot="{ item: s }"
+    >
+      <LaneRow
+        class="row"
+        :shot="s"
+        :zone="place.location.zone"
+        :window="windows.get(s.facts.shot.id)"
+        :from-ms="fromMs"
+        :to-ms="toMs"
+        :timed="timed === s.facts.shot.id"
+        @time="timed = s.facts.shot.id"
+      />
     </InPieces>
     <p v-if="shots.length === 0" class="quiet">{{ tr('noShotsHereYetWhat') }}</p>
   </section>

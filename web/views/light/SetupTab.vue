@@ -80,33 +80,37 @@ const print = (): void => window.print();
       {{ tr('noFlightsHereYetA') }}
     </p>
     <div class="sheets">
-      <InPieces :key="place.location.id" :items="sheets" :key-of="(s) => s.key" :size="4"
-        ><template #default="{ item: s }"
-          ><section class="sheet" :aria-label="tr('setUpOfFlightKey', { key: s.key + 1 })">
-            <header>
-              <h2>
-                {{ s.at }} <span class="quiet">{{ s.craft }}, {{ s.camera }}</span>
-              </h2>
-              <p class="label">
-                {{ tr('packShotsNumbers', { pack: s.pack, numbers: s.numbers.join(' ') }) }}
-              </p>
-            </header>
-            <dl>
-              <template v-for="l in shown(s.lines, s.first)" :key="l.id">
-                <dt :class="{ differs: l.differs }">
-                  {{ tr(`line.${l.id}`) }}<span v-if="l.differs" class="sr">{{ ` ${tr('changes')}` }}</span>
-                </dt>
-                <dd :class="{ differs: l.differs }" :data-line="l.id">
-                  <b>{{ text(l.text) }}</b> <span class="quiet">{{ text(l.why) }}</span>
-                  <span v-for="c in l.later" :key="c.number" class="later"
-                    >{{ tr('fromNumberOn', { number: c.number }) }} <b>{{ text(c.text) }}</b></span
-                  >
-                </dd>
-              </template>
-            </dl>
-          </section></template
-        ></InPieces
+      <InPieces
+        :key="place.location.id"
+        :items="sheets"
+        :key-of="(s) => s.key"
+        :size="4"
+        v-slot="{ item: s }"
       >
+        <section class="sheet" :aria-label="tr('setUpOfFlightKey', { key: s.key + 1 })">
+          <header>
+            <h2>
+              {{ s.at }} <span class="quiet">{{ s.craft }}, {{ s.camera }}</span>
+            </h2>
+            <p class="label">
+              {{ tr('packShotsNumbers', { pack: s.pack, numbers: s.numbers.join(' ') }) }}
+            </p>
+          </header>
+          <dl>
+            <template v-for="l in shown(s.lines, s.first)" :key="l.id">
+              <dt :class="{ differs: l.differs }">
+                {{ tr(`line.${l.id}`) }}<span v-if="l.differs" class="sr">{{ ` ${tr('changes')}` }}</span>
+              </dt>
+              <dd :class="{ differs: l.differs }" :data-line="l.id">
+                <b>{{ text(l.text) }}</b> <span class="quiet">{{ text(l.why) }}</span>
+                <span v-for="c in l.later" :key="c.number" class="later"
+                  >{{ tr('fromNumberOn', { number: c.number }) }} <b>{{ text(c.text) }}</b></span
+                >
+              </dd>
+            </template>
+          </dl>
+        </section>
+      </InPieces>
     </div>
     <p v-if="sheets.length > 1" class="faint">
       {{ tr('linesWithABarDiffer') }}

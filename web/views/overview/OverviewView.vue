@@ -148,18 +148,18 @@ const COLUMNS = computed<TableColumn[]>(() => [
           <template #flights="{ row: l }">{{ l.flights }}</template>
         </DataTable>
         <div class="paths">
-          <InPieces :items="shotsOn(d)" :key-of="(s) => s.facts.shot.id" :size="40">
-            <template #default="{ item: s }"
-              ><RouterLink
-                :to="{ name: 'shots', params: { film: film.id } }"
-                class="shot"
-                :title="s.facts.shot.title"
-                :aria-label="tr('shotNumberTitle', { number: s.number, title: s.facts.shot.title })"
-                @click="selection.pick(s.facts.shot.id)"
-                ><b>{{ s.number }}</b
-                ><PathThumb :flown="s.facts.trajectory" :subject="s.facts.aim" /><MarkSign
-                  :severity="worstOf(s)" /></RouterLink></template
-          ></InPieces>
+          <InPieces :items="shotsOn(d)" :key-of="(s) => s.facts.shot.id" :size="40" v-slot="{ item: s }">
+            <RouterLink
+              :to="{ name: 'shots', params: { film: film.id } }"
+              class="shot"
+              :title="s.facts.shot.title"
+              :aria-label="tr('shotNumberTitle', { number: s.number, title: s.facts.shot.title })"
+              @click="selection.pick(s.facts.shot.id)"
+              ><b>{{ s.number }}</b
+              ><PathThumb :flown="s.facts.trajectory" :subject="s.facts.aim" /><MarkSign
+                :severity="worstOf(s)"
+            /></RouterLink>
+          </InPieces>
         </div></section
     ></InTurn>
     <p v-if="days.length === 0" class="sheet quiet">

@@ -222,18 +222,20 @@ usePlanKeys({
           :items="plan.shots.value"
           :key-of="(s) => s.facts.shot.id"
           :size="40"
-          ><template #default="{ item: s }"
-            ><button
-              class="row"
-              :class="{ on: s.facts.shot.id === selection.shotId }"
-              :aria-current="s.facts.shot.id === selection.shotId"
-              @click="pickShot(s.facts.shot.id)"
-            >
-              <b class="n">{{ s.number }}</b><span class="t" dir="auto">{{
-                s.facts.shot.title || tr('untitled')
-              }}</span
-              ><MarkSign :severity="severity(s.facts.shot.id)" /></button></template
-        ></InPieces>
+          v-slot="{ item: s }"
+        >
+          <button
+            class="row"
+            :class="{ on: s.facts.shot.id === selection.shotId }"
+            :aria-current="s.facts.shot.id === selection.shotId"
+            @click="pickShot(s.facts.shot.id)"
+          >
+            <b class="n">{{ s.number }}</b><span class="t" dir="auto">{{
+              s.facts.shot.title || tr('untitled')
+            }}</span
+            ><MarkSign :severity="severity(s.facts.shot.id)" />
+          </button>
+        </InPieces>
         <h3>{{ tr('subjects') }}</h3>
         <button
           v-for="s in plan.subjects.value"
@@ -250,19 +252,19 @@ usePlanKeys({
           :items="plan.things.value"
           :key-of="(t) => t.id"
           :size="40"
-          ><template #default="{ item: t }"
-            ><button
-              class="row"
-              :class="{ on: plan.picked.value.id === t.id }"
-              @click="plan.pick('feature', t.id)"
-            >
-              <span class="t" dir="auto">{{ t.name || phrase(featureWords(t.kind).name) }}</span><span
-                class="quiet"
-                >{{ t.name ? phrase(featureWords(t.kind).name) : '' }}</span
-              >
-            </button></template
-          ></InPieces
+          v-slot="{ item: t }"
         >
+          <button
+            class="row"
+            :class="{ on: plan.picked.value.id === t.id }"
+            @click="plan.pick('feature', t.id)"
+          >
+            <span class="t" dir="auto">{{ t.name || phrase(featureWords(t.kind).name) }}</span><span
+              class="quiet"
+              >{{ t.name ? phrase(featureWords(t.kind).name) : '' }}</span
+            >
+          </button>
+        </InPieces>
         <p v-if="plan.things.value.length === 0" class="quiet small">
           {{ tr('nothingIsMarkedYetDraw') }}
         </p>

@@ -30,7 +30,7 @@ const first = computed(() => props.thing.points[0] ?? { xM: 0, yM: 0 });
 const coordinates = computed(() => {
   const p = props.plan.place.value;
   if (!p) return '';
-  // What is drawn stands to a tenth of a metre.
+  // What is drawn stands to a few decimetres.
   return writeCoordinates(fromLocal(p.latitude, p.longitude, first.value.xM, first.value.yM), 0.2);
 });
 const moveTo = (x: number, y: number) => {

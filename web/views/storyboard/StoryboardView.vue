@@ -5,7 +5,7 @@ import { useMessages } from '../../composables/useMessages';
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { boardOf, type BoardPlace, type GroundPlace, useOf, USE_WORDS } from '@core/story';
-import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch, nextTick, useTemplateRef } from 'vue';
+import { computed, defineAsyncComponent, ref, nextTick, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import 'element-plus/es/components/segmented/style/css';
 import { ElSegmented } from 'element-plus';
@@ -49,40 +49,32 @@ const shareOf = (p: Place): string =>
 const clock = (s: number): string => `${Math.floor(s / 60)}:${String(Math.floor(s % 60)).padStart(2, '0')}`;
 const list = useTemplateRef<HTMLElement>('list');
 const over = ref('');
-let stop = (): void => undefined;
-/** Every card can be dragged and dropped upon; set up anew when the cards change. */
-const wire = (): void => {
-  stop();
-  const cards = [...(list.value?.querySelectorAll<HTMLElement>('[data-card]') ?? [])];
-  stop = combine(
-    ...cards.map((element) =>
-      combine(
-        draggable({ element, getInitialData: () => ({ board: element.dataset['card'] ?? '' }) }),
-        dropTargetForElements({
-          element,
-          canDrop: ({ source }) =>
-            typeof source.data['board'] === 'string' && source.data['board'] !== element.dataset['card'],
-          onDragEnter: () => {
-            over.value = element.dataset['card'] ?? '';
-          },
-          onDragLeave: () => {
-            over.value = '';
-          },
-          onDrop: ({ source }) => {
-            over.value = '';
-            acts.placeBefore(String(source.data['board']), element.dataset['card'] ?? '');
-          },
-        }),
-      ),
-    ),
-  );
+/** A card is dragged and dropped upon: wired as it comes, since those farther down come later. */
+const wired = new WeakMap<HTMLElement, () => void>();
+const vDragCard = {
+  mounted: (element: HTMLElement): void => {
+    const stop = combine(
+      draggable({ element, getInitialData: () => ({ board: element.dataset['card'] ?? '' }) }),
+      dropTargetForElements({
+        element,
+        canDrop: ({ source }) =>
+          typeof source.data['board'] === 'string' && source.data['board'] !== element.dataset['card'],
+        onDragEnter: () => {
+          over.value = element.dataset['card'] ?? '';
+        },
+        onDragLeave: () => {
+          over.value = '';
+        },
+        onDrop: ({ source }) => {
+          over.value = '';
+          acts.placeBefore(String(source.data['board']), element.dataset['card'] ?? '');
+        },
+      }),
+    );
+    wired.set(element, stop);
+  },
+  unmounted: (element: HTMLElement): void => wired.get(element)?.(),
 };
-watch(
-  () => board.value?.places.map((p) => p.id).join(),
-  () => void nextTick(wire),
-  { immediate: true },
-);
-onBeforeUnmount(() => stop());
 const pick = (place: Place): void => {
   if (place.shot) selection.pick(place.id);
 };
@@ -155,71 +147,70 @@ const key = (event: KeyboardEvent, id: string): void => {
         </li>
       </ul>
       <ol ref="list" class="cards">
-        <InPieces :items="board.places" :key-of="(p) => p.id" :size="12"
-          ><template #default="{ item: p }"
-            ><li>
-              <button
-                class="card"
-                :class="{
-                  picked: p.id === selection.shotId,
-                  over: over === p.id,
-                  told: said.has(p.id),
-                  ground: p.ground,
-                }"
-                :data-card="p.id"
-                :title="tr('openItEnterAltAnd')"
-                @click="pick(p)"
-                @dblclick="open(p)"
-                @keydown.enter.prevent="open(p)"
-                @keydown="key($event, p.id)"
+        <InPieces :items="board.places" :key-of="(p) => p.id" :size="12" v-slot="{ item: p }">
+          <li>
+            <button
+              v-drag-card
+              class="card"
+              :class="{
+                picked: p.id === selection.shotId,
+                over: over === p.id,
+                told: said.has(p.id),
+                ground: p.ground,
+              }"
+              :data-card="p.id"
+              :title="tr('openItEnterAltAnd')"
+              @click="pick(p)"
+              @dblclick="open(p)"
+              @keydown.enter.prevent="open(p)"
+              @keydown="key($event, p.id)"
+            >
+              <span class="top"
+                ><b class="cut">{{ p.cut }}</b
+                ><span class="at">{{ clock(p.fromS) }}</span
+                ><span v-if="p.shot" class="air" :class="{ moved: p.cut !== p.shot.number }">{{
+                  tr('airNumber', { number: p.shot.number })
+                }}</span
+                ><span v-else class="air">{{ tr('ground') }}</span></span
               >
-                <span class="top"
-                  ><b class="cut">{{ p.cut }}</b
-                  ><span class="at">{{ clock(p.fromS) }}</span
-                  ><span v-if="p.shot" class="air" :class="{ moved: p.cut !== p.shot.number }">{{
-                    tr('airNumber', { number: p.shot.number })
-                  }}</span
-                  ><span v-else class="air">{{ tr('ground') }}</span></span
-                >
-                <template v-if="p.shot">
-                  <PathThumb
-                    v-if="picture === 'path' || !p.shot.facts.trajectory"
-                    :flown="p.shot.facts.trajectory"
-                    :subject="p.shot.facts.aim"
+              <template v-if="p.shot">
+                <PathThumb
+                  v-if="picture === 'path' || !p.shot.facts.trajectory"
+                  :flown="p.shot.facts.trajectory"
+                  :subject="p.shot.facts.aim"
+                />
+                <span v-else class="seen">
+                  <EyeView
+                    :shot="p.shot"
+                    :share="0.5"
+                    :pose="rehearsed.get(p.id)?.pose ?? null"
+                    :width="208"
+                    :height="117"
                   />
-                  <span v-else class="seen">
-                    <EyeView
-                      :shot="p.shot"
-                      :share="0.5"
-                      :pose="rehearsed.get(p.id)?.pose ?? null"
-                      :width="208"
-                      :height="117"
-                    />
-                    <span v-if="rehearsed.get(p.id)" class="marked">{{
-                      tr('rehearsedMark', { mark: rehearsed.get(p.id)?.mark ?? 0 })
-                    }}</span>
-                  </span>
-                  <span class="title" dir="auto">{{ p.title || tr('untitled') }}</span>
-                  <span class="sub">{{ phrase(p.shot.facts.move?.name) }} · {{ ROLE_WORDS[p.role] }}</span>
-                  <span class="feels">{{ text(p.feels) }}</span>
-                  <span class="sub"
-                    >{{ fixed(p.timelineS, 1) }} s ·
-                    {{ phrase(USE_WORDS[useOf(p.shot.facts.shot.usage)]) }}</span
-                  >
-                </template>
-                <template v-else>
-                  <span class="stand" aria-hidden="true" />
-                  <span class="title" dir="auto">{{ p.title || tr('untitled') }}</span>
-                  <span class="sub">{{ ROLE_WORDS[p.role] }}</span>
-                  <span class="feels" dir="auto">{{ p.ground.filmedBy }}</span>
-                  <span class="sub"
-                    >{{ fixed(p.timelineS, 1) }} s{{ p.ground.done ? tr('groundDone') : '' }}</span
-                  >
-                </template>
-              </button>
-            </li></template
-          ></InPieces
-        >
+                  <span v-if="rehearsed.get(p.id)" class="marked">{{
+                    tr('rehearsedMark', { mark: rehearsed.get(p.id)?.mark ?? 0 })
+                  }}</span>
+                </span>
+                <span class="title" dir="auto">{{ p.title || tr('untitled') }}</span>
+                <span class="sub">{{ phrase(p.shot.facts.move?.name) }} · {{ ROLE_WORDS[p.role] }}</span>
+                <span class="feels">{{ text(p.feels) }}</span>
+                <span class="sub"
+                  >{{ fixed(p.timelineS, 1) }} s ·
+                  {{ phrase(USE_WORDS[useOf(p.shot.facts.shot.usage)]) }}</span
+                >
+              </template>
+              <template v-else>
+                <span class="stand" aria-hidden="true" />
+                <span class="title" dir="auto">{{ p.title || tr('untitled') }}</span>
+                <span class="sub">{{ ROLE_WORDS[p.role] }}</span>
+                <span class="feels" dir="auto">{{ p.ground.filmedBy }}</span>
+                <span class="sub"
+                  >{{ fixed(p.timelineS, 1) }} s{{ p.ground.done ? tr('groundDone') : '' }}</span
+                >
+              </template>
+            </button>
+          </li>
+        </InPieces>
       </ol>
     </template>
     <p v-else class="quiet">
