@@ -13,7 +13,10 @@ const FEWER = 4;
 const fewer = (code: string): string =>
   code
     .replace(/numRuns: (\d+)/g, (_, runs) => `numRuns: ${Math.ceil(Number(runs) / FEWER)}`)
-    .replace(/(atLeast\([^()]*, )(\d+)\)/g, (_, what, times) => `${what}${Math.floor(Number(times) / FEWER)})`);
+    .replace(
+      /(atLeast\([^()]*, )(\d+)\)/g,
+      (_, what, times) => `${what}${Math.floor(Number(times) / FEWER)})`,
+    );
 const fewerRuns = {
   name: 'fewer-runs',
   transform: (code: string, id: string): string | undefined =>
