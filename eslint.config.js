@@ -25,7 +25,7 @@ const CORE = {
   light: ['geometry', 'model', 'time', 'weather'],
   exposure: ['messages', 'units'],
   cards: ['messages', 'model', 'units'],
-  clearance: ['geometry', 'terrain'],
+  clearance: ['geometry', 'messages', 'terrain'],
   site: ['clearance', 'geometry', 'messages', 'model', 'terrain', 'units'],
   // How it is flown.
   moves: ['air', 'footage', 'geometry', 'messages', 'model', 'units'],

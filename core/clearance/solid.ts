@@ -1,10 +1,11 @@
+import type { Name } from '../messages';
 import earcut from 'earcut';
 import { type Vec3, inRing, nearestShare, type Spot } from '../geometry';
 
 /** Something that stands on the ground and can be hit: everything under its top counts as full, down to the ground and below. */
 export interface Solid {
   readonly id: string;
-  readonly name: string;
+  readonly name: Name;
   /** Hides what is behind it; a wire or a mast does not. */
   readonly opaque: boolean;
   /** Half its thickness beyond its line or point, m. */
@@ -67,7 +68,7 @@ const boxOf = (spots: readonly Spot[], more: number): Solid['box'] => ({
 /** A mast, a tree, a wire on poles: a line of tops. */
 export const lineSolid = (
   id: string,
-  name: string,
+  name: Name,
   tops: readonly Vec3[],
   radiusM: number,
   opaque: boolean,
@@ -88,7 +89,7 @@ export const lineSolid = (
 };
 
 /** A wood, a building: an outline of tops, its roof in flat pieces between them. */
-export const areaSolid = (id: string, name: string, tops: readonly Vec3[], opaque: boolean): Solid => {
+export const areaSolid = (id: string, name: Name, tops: readonly Vec3[], opaque: boolean): Solid => {
   const cut = earcut(tops.flatMap((t) => [t.x, t.y]));
   const roof: Face[] = [];
   for (let i = 0; i + 2 < cut.length; i += 3) {

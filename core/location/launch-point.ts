@@ -1,4 +1,5 @@
-import { onGround, spotsOf } from '../site';
+import { message, type Name } from '../messages';
+import { onGround, spotsOf, featureName } from '../site';
 import type { Feature, Location, Shot } from '../model';
 import { LEVEL_GROUND, type Ground } from '../terrain';
 import { vec, type Vec3 } from '../geometry';
@@ -15,15 +16,15 @@ export const launchOf = (
   ground: Ground | undefined,
   location: Location,
   shot: Pick<Shot, 'launchId'> | null,
-): { readonly id: string | null; readonly name: string; readonly at: Vec3 } => {
+): { readonly id: string | null; readonly name: Name; readonly at: Vec3 } => {
   const feature =
     featureOf(features, shot?.launchId ?? null, 'launch') ?? featureOf(features, location.launchId, 'launch');
   const [spot] = feature ? spotsOf(feature) : [];
   return spot && feature
     ? {
         id: feature.id,
-        name: feature.name || 'Launch point',
+        name: featureName(feature),
         at: onGround(ground ?? LEVEL_GROUND, spot.x, spot.y),
       }
-    : { id: null, name: 'Launch', at: vec(0, 0, 0) };
+    : { id: null, name: message('thing.launch'), at: vec(0, 0, 0) };
 };

@@ -1,14 +1,14 @@
-import { measured, message, type Message } from '../messages';
+import { measured, message, type Message, type Name } from '../messages';
 import { toShape, type Vec3 } from '../geometry';
 import { topAt, wayHomeOver, type Solid } from '../clearance';
-import { featureWords, isUnderWay, launchFeature, spotsOf } from '../site';
+import { isUnderWay, launchFeature, spotsOf, featureName } from '../site';
 import type { Shot, LossAction } from '../model';
 import type { Scene } from './scene';
 import type { SiteShot } from './types';
 
 interface Along {
   readonly points: readonly Vec3[];
-  readonly overhead: string | null;
+  readonly overhead: Name | null;
   readonly home: SiteShot['home'];
   readonly launch: Vec3;
   readonly launchId: string | null;
@@ -16,13 +16,13 @@ interface Along {
 }
 
 /** What lies under a place: the first of things and zones there. */
-const below = (scene: Scene, solids: readonly Solid[], p: Vec3): string | null => {
+const below = (scene: Scene, solids: readonly Solid[], p: Vec3): Name | null => {
   const solid = solids.find((s) => topAt(s, p.x, p.y) > -Infinity);
   if (solid) return solid.name;
   const zone = scene.zones.find(
     (f) => toShape(spotsOf(f), f.shape === 'area', p.x, p.y) <= (f.shape === 'point' ? f.radiusM : 0),
   );
-  return zone ? zone.name || featureWords(zone.kind).name : null;
+  return zone ? featureName(zone) : null;
 };
 
 /** What a return at the set height would meet from the worst place of a path. */
@@ -71,7 +71,7 @@ export const lossOf = (scene: Scene, shot: Shot, along: Along): SiteShot['loss']
       chosen,
       advice: 'hover',
       why: message('location.loss-of.under-way', {
-        launch: from.name || 'The launch point',
+        launch: featureName(from),
         metres: measured(from.movesMs * 60, 'metres', 0),
       }),
       meets: { ...meets, return: message('lost-link.finds-nobody') },
@@ -87,7 +87,7 @@ export const lossOf = (scene: Scene, shot: Shot, along: Along): SiteShot['loss']
     return {
       chosen,
       advice: 'hover',
-      why: message('location.loss-of.why.2', { by: along.home?.by ?? 'something' }),
+      why: message('location.loss-of.why.2', { by: along.home?.by ?? message('thing.any') }),
       meets,
     };
   return { chosen, advice: 'return', why: message('location.loss-of.why.3'), meets };

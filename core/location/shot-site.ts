@@ -1,3 +1,4 @@
+import { message } from '../messages';
 import { windSpeedAt, SHEAR } from '../air';
 import {
   gustDrift,
@@ -71,7 +72,7 @@ const sightOf = (
   const hidden = hiddenAlong(scene.ground, solids, eye, way.points).map((h) => ({
     fromS: secondAt(way, h.from),
     toS: secondAt(way, h.to),
-    by: h.blocked.by?.name ?? 'the ground',
+    by: h.blocked.by?.name ?? message('thing.ground'),
     at: h.blocked.at,
   }));
   return {
@@ -136,7 +137,7 @@ const homeOf = (scene: Scene, solids: readonly Solid[], way: Way, launch: Vec3):
         from,
         fromS: secondAt(way, i / Math.max(1, last)),
         tallestM: over.tallestM,
-        by: over.by?.name ?? 'the ground',
+        by: over.by?.name ?? message('thing.ground'),
         at: over.at,
         needM: over.tallestM + returnMarginM - launch.z,
         mostM,

@@ -1,3 +1,4 @@
+import type { Name } from '../messages';
 import { topAt } from '../clearance';
 import { profileOf } from '../terrain';
 import type { Vec3 } from '../geometry';
@@ -13,7 +14,7 @@ export interface SidePoint {
   readonly flownM: number;
   /** Top of what stands there, and its name; null where nothing does. */
   readonly topM: number | null;
-  readonly name: string;
+  readonly name: Name;
 }
 
 /** A way from the side: ground, what stands on it, and the height flown. */
@@ -38,7 +39,7 @@ export const sideOf = (scene: Scene, way: readonly Vec3[], solidsOff = ''): Side
     return b.at > a.at ? a.z + ((b.z - a.z) * (d - a.at)) / (b.at - a.at) : b.z;
   };
   return profileOf(scene.ground, way, 400).map((p) => {
-    let [topM, name]: [number | null, string] = [null, ''];
+    let [topM, name]: [number | null, Name] = [null, ''];
     for (const s of solids) {
       const { box } = s;
       if (p.xM < box.west || p.xM > box.east || p.yM < box.south || p.yM > box.north) continue;

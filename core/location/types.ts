@@ -1,4 +1,4 @@
-import type { Message } from '../messages';
+import type { Message, Name } from '../messages';
 import type { LossAction } from '../model';
 import type { Vec3 } from '../geometry';
 import type { Trajectory } from '../moves';
@@ -31,7 +31,7 @@ export interface SiteShot {
   readonly nearest:
     | (Spotted & {
         readonly id: string;
-        readonly name: string;
+        readonly name: Name;
         readonly freeM: number;
         readonly topM: number;
         /** The side that goes first there; null where it stands still. */
@@ -52,7 +52,7 @@ export interface SiteShot {
     readonly hidden: readonly {
       readonly fromS: number;
       readonly toS: number;
-      readonly by: string;
+      readonly by: Name;
       readonly at: Vec3;
     }[];
   };
@@ -62,7 +62,7 @@ export interface SiteShot {
     readonly from: Vec3;
     readonly fromS: number;
     readonly tallestM: number;
-    readonly by: string;
+    readonly by: Name;
     readonly at: { readonly x: number; readonly y: number };
     /** Return height asked for, and the most the ceiling allows, above the launch point, m. */
     readonly needM: number;
@@ -71,7 +71,7 @@ export interface SiteShot {
   readonly overWaterS: number;
   readonly planBM: number | null;
   /** What stands over the aircraft somewhere along the path. */
-  readonly overhead: string | null;
+  readonly overhead: Name | null;
   readonly loss: {
     readonly chosen: LossAction;
     readonly advice: LossAction;

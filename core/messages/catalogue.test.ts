@@ -11,8 +11,9 @@ import { FEATURE_KINDS } from '../site';
 import { HANDOVER_TABLES } from '../handover';
 import { AIRCRAFT_CLASSES, FILM_TEMPLATES } from '../starters';
 import { LEVEL_WORDS } from '../pilot';
+import { Reached } from '../testing';
 import { DE, PHRASES } from './de';
-import { createFormatter, EN, listed, measured, message, messageKey, plainText, yesNo } from '.';
+import { createFormatter, EN, listed, measured, message, messageKey, plainText, wordIn, yesNo } from '.';
 
 const CORE = join(import.meta.dirname, '..');
 const sources = [
@@ -27,6 +28,8 @@ const sources = [
 
 interface Use {
   readonly file: string;
+  /** Words in the code that a sentence is filled with, by the name they are filled in under. */
+  readonly words: readonly (readonly [name: string, word: string])[];
   /** Code, or the pattern of one that is put together. */
   readonly code: RegExp;
   /** Names of what is filled in; null where they are not spelled out. */
@@ -40,6 +43,25 @@ const patternOf = (node: ts.Expression): RegExp | null => {
   return new RegExp(`^${parts.map(escape).join('.+')}$`);
 };
 const escape = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+/** Conditions and messages within are no words of the sentence they stand in. */
+const IS_SAID = /^(message|measured|plainText|yesNo|onDay)$/;
+const COMPARES = new Set([ts.SyntaxKind.EqualsEqualsEqualsToken, ts.SyntaxKind.ExclamationEqualsEqualsToken]);
+const wordsIn = (node: ts.Node): string[] => {
+  if (ts.isBinaryExpression(node) && COMPARES.has(node.operatorToken.kind)) return [];
+  if (ts.isCallExpression(node) && IS_SAID.test(node.expression.getText())) return [];
+  if (ts.isElementAccessExpression(node)) return [];
+  const own =
+    ts.isStringLiteral(node) ||
+    ts.isTemplateHead(node) ||
+    ts.isTemplateMiddle(node) ||
+    ts.isTemplateTail(node)
+      ? [node.text]
+      : [];
+  const within: string[] = [];
+  ts.forEachChild(node, (child) => void within.push(...wordsIn(child)));
+  return [...own, ...within].filter((text) => /(^|[^{a-z])[a-z]{2}/i.test(text.replace(/UTC|ISO/, '')));
+};
 
 const usesIn = (file: string): Use[] => {
   const source = ts.createSourceFile(
@@ -61,23 +83,30 @@ const usesIn = (file: string): Use[] => {
         : ts.isObjectLiteralExpression(second)
           ? second.properties.map((p) => p.name?.getText() ?? '')
           : null;
-    uses.push({ file, code, names });
+    const filled = second !== undefined && ts.isObjectLiteralExpression(second) ? [...second.properties] : [];
+    const words = filled.flatMap((p) =>
+      ts.isPropertyAssignment(p) ? wordsIn(p.initializer).map((w) => [p.name.getText(), w] as const) : [],
+    );
+    uses.push({ file, code, names, words });
   };
   visit(source);
   return uses;
 };
 const uses = sources.flatMap(usesIn);
 
+interface Branching {
+  readonly type: number;
+  readonly value: string;
+  readonly options?: Readonly<Record<string, { value: unknown[] }>>;
+}
+const [SELECT, HASH] = [5, 7];
+
 /** Names a sentence is filled with. */
 const wantedBy = (template: string): string[] => {
   const names = new Set<string>();
   const walk = (nodes: readonly unknown[]): void => {
-    for (const node of nodes as readonly {
-      type: number;
-      value: string;
-      options?: Record<string, { value: unknown[] }>;
-    }[]) {
-      if (node.type !== 0 && node.type !== 7) names.add(node.value);
+    for (const node of nodes as readonly Branching[]) {
+      if (node.type !== 0 && node.type !== HASH) names.add(node.value);
       for (const option of Object.values(node.options ?? {})) walk(option.value);
     }
   };
@@ -108,6 +137,37 @@ describe('the catalogue', () => {
           for (const name of wantedBy(EN[c]!))
             expect([c, ...names], `${file}: ${c} wants ${name}`).toContain(name);
     }
+  });
+
+  it('is filled with no word that would stay English in German', () => {
+    const chosen = (template: string): Set<string> => {
+      const names = new Set<string>();
+      const walk = (nodes: readonly unknown[]): void => {
+        for (const node of nodes as readonly Branching[]) {
+          if (node.type === SELECT) names.add(node.value);
+          for (const option of Object.values(node.options ?? {})) walk(option.value);
+        }
+      };
+      walk(new IntlMessageFormat(template, 'en').getAst());
+      return names;
+    };
+    const german = wordIn((english) => PHRASES[english] ?? english);
+    const reached = new Reached();
+    for (const { file, code, words } of uses)
+      for (const [name, word] of words) {
+        const codes = Object.keys(EN).filter((c) => code.test(c));
+        if (
+          reached.when(
+            'chooses',
+            codes.every((c) => chosen(EN[c]!).has(name)),
+          )
+        )
+          continue;
+        expect(german(name, word), `${file}: “${word}” fills {${name}} of ${codes.join()}`).not.toBe(word);
+      }
+    reached.atLeast('chooses', 10);
+    for (const { kind, name } of FEATURE_KINDS)
+      expect([EN[`thing.${kind}`], DE[`thing.${kind}`]], `a ${name} without a name`).not.toContain(undefined);
   });
 
   it('has no sentence that nobody says', () => {

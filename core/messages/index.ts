@@ -6,12 +6,14 @@ export {
   onDay,
   message,
   messageKey,
+  nameText,
   plainText,
   yesNo,
   type DateValue,
   type ListValue,
   type Message,
   type MessageValue,
+  type Name,
   type QuantityValue,
 } from './message';
 export { type Sum, term, type Term } from './sum';

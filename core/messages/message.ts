@@ -24,6 +24,9 @@ export interface ListValue {
 /** What a message is filled with: a name, a bare number, a measured number, a day, a list, or another message. */
 export type MessageValue = string | number | QuantityValue | DateValue | ListValue | Message;
 
+/** What something is called: what a person wrote, or a word of the application where nothing is written. */
+export type Name = string | Message;
+
 /** Something to be said, as data: which sentence, and what goes into it. The formatter writes it with units and language. */
 export interface Message {
   readonly code: string;
@@ -77,3 +80,6 @@ export const messageKey = ({ code, values }: Message): string =>
 
 /** Text a person wrote, as a message: it is the same in every language. */
 export const plainText = (text: string): Message => message('plain', { text });
+
+/** A name as something that can be said. */
+export const nameText = (name: Name): Message => (typeof name === 'string' ? plainText(name) : name);

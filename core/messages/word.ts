@@ -10,7 +10,6 @@ const WORDS = new Set([
   'toLowerCase',
   'unit',
   'USE_WORD',
-  'want',
 ]);
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

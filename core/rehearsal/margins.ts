@@ -1,10 +1,11 @@
+import type { Name } from '../messages';
 import { nearestAlong, type Solid } from '../clearance';
 import type { Trajectory } from '../moves';
 import type { TrySample } from './try';
 
 /** What a flown line came nearest to. */
 export interface NearestThing {
-  readonly name: string;
+  readonly name: Name;
   /** Free air between, m; 0 and less went through it. */
   readonly freeM: number;
   readonly tS: number;

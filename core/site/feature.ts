@@ -1,3 +1,4 @@
+import { message, type Name } from '../messages';
 import { areaOf, type Spot, vec, type Vec3 } from '../geometry';
 import { areaSolid, lineSolid, topAt, type Solid } from '../clearance';
 import { stepOver, type Ground } from '../terrain';
@@ -51,6 +52,10 @@ const bulge = (solid: Solid, ground: Ground, heightM: number): number => {
   return most;
 };
 
+/** What a thing is called; by its kind where it has no name. */
+export const featureName = ({ name, kind }: Pick<Feature, 'name' | 'kind'>): Name =>
+  name || message(`thing.${kind}`);
+
 /**
  * What stands there as something that can be hit. Tops follow the ground under the corners; an area's roof is raised as a whole
  * where the ground inside bulges, so that it is never lower than what grows on it. Null for what does not stand up.
@@ -59,7 +64,7 @@ export const solidOf = (feature: Feature, ground: Ground): Solid | null => {
   const { stands, opaque } = featureWords(feature.kind);
   if (!stands || feature.points.length === 0) return null;
   const spots = spotsOf(feature);
-  const name = feature.name || featureWords(feature.kind).name;
+  const name = featureName(feature);
   const step = ground.grid ? Math.max(ground.grid.cellM, 2) : Infinity;
   const topAlong = (x: number, y: number): Vec3 => vec(x, y, groundAt(ground, x, y) + feature.heightM);
   if (feature.shape !== 'area')

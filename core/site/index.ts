@@ -1,4 +1,4 @@
-export { solidOf } from './feature';
+export { featureName, solidOf } from './feature';
 export { FEATURE_KINDS, featureWords, isFeatureKind } from './kinds';
 export { newFeature } from './new-feature';
 export { lengthAlong, measureOf } from './measure';

@@ -1,4 +1,4 @@
-import { measured, message, yesNo } from '../messages';
+import { listed, measured, message, yesNo, type Message } from '../messages';
 import { clockText } from '../time';
 import { lampsBurn, wishMet, type LightMoment } from '../light';
 import { shortfallOf } from '../exposure';
@@ -15,18 +15,6 @@ const momentOf = (c: ShotContext): LightMoment | null =>
     headingDeg: c.light.headingDeg,
   };
 
-/** How a wish reads in a sentence, where it is not simply so much light. */
-const WANTS: Readonly<Record<string, string>> = {
-  lamps: 'lamps on',
-  'before-lamps': 'lamps still off',
-  sunrise: 'sunrise',
-  sunset: 'sunset',
-  backlit: 'back light',
-  sidelit: 'side light',
-  frontlit: 'front light',
-  day: 'daylight',
-  night: 'night',
-};
 const TIMED: ReadonlySet<string> = new Set(['golden', 'blue', 'sunrise', 'sunset', 'day', 'night']);
 
 /** The planned minute is not in the light the shot wants. */
@@ -50,28 +38,32 @@ export const wrongLight: ShotRule = (c) => {
       ],
     };
   const windows = moment.day.windows.filter((w) => w.kind === shot.wants);
-  const when =
-    shot.wants === 'lamps' && moment.day.lampsOnMs !== null && !lampsBurn(moment.day, moment.utcMs)
-      ? `from ${clockText(moment.day.lampsOnMs, location.zone)}`
-      : windows
-          .map((w) => `${clockText(w.fromMs, location.zone)}–${clockText(w.toMs, location.zone)}`)
-          .join(' or ');
+  const clock = (utcMs: number): string => clockText(utcMs, location.zone);
+  const { lampsOnMs } = moment.day;
+  const lampsLater = shot.wants === 'lamps' && lampsOnMs !== null && !lampsBurn(moment.day, moment.utcMs);
+  const comes = lampsLater || windows.length > 0;
+  const whenThere = (): Message =>
+    lampsLater
+      ? message('light.wish.why.from', { at: clock(lampsOnMs) })
+      : message('light.wish.why', {
+          when: listed(windows.map((w) => `${clock(w.fromMs)}–${clock(w.toMs)}`)),
+        });
   return {
     code: 'light.wish',
     severity: 'care',
     subject: onShot(c),
     say: message('light.wish.say', {
       at: clockText(c.light.atMs, location.zone),
-      want: WANTS[shot.wants] ?? `${shot.wants} light`,
+      want: message(`wants.${shot.wants}`),
     }),
-    why: when
-      ? message('light.wish.why', { when })
+    why: comes
+      ? whenThere()
       : TIMED.has(shot.wants)
         ? message('light.wish.why.else')
         : message('light.wish.why.else.else'),
     cures: [
       {
-        say: when || !TIMED.has(shot.wants) ? message('light.wish.cure') : message('light.wish.cure.else'),
+        say: comes || !TIMED.has(shot.wants) ? message('light.wish.cure') : message('light.wish.cure.else'),
       },
     ],
   };

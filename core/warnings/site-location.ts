@@ -1,7 +1,7 @@
-import { measured, message, yesNo } from '../messages';
+import { measured, message, yesNo, type Name } from '../messages';
 import { inRing } from '../geometry';
 import { topAt } from '../clearance';
-import { featureWords, isAboard, isUnderWay, launchFeature, spotsOf } from '../site';
+import { isAboard, isUnderWay, launchFeature, spotsOf, featureName } from '../site';
 import { extentOf, rangeOf } from '../terrain';
 import type { Warning } from './types';
 import { launchOf, type Scene } from '../location';
@@ -11,7 +11,7 @@ const FLIGHT_MIN = 10;
 
 interface LaunchSpot {
   readonly id: string | null;
-  readonly name: string;
+  readonly name: Name;
   readonly x: number;
   readonly y: number;
 }
@@ -26,7 +26,7 @@ const launchSpots = ({ features, ground, location }: Scene): LaunchSpot[] => {
       .flatMap((f) =>
         spotsOf(f)
           .slice(0, 1)
-          .map((s) => ({ id: f.id, name: f.name || 'A launch point', ...s })),
+          .map((s) => ({ id: f.id, name: featureName(f), ...s })),
       ),
   ];
 };
@@ -63,7 +63,7 @@ const ofLaunch = (scene: Scene, spot: LaunchSpot): Warning[] => {
       subject,
       say: message('location-site-warnings.say', {
         spot: spot.name,
-        zone: zone.name || featureWords(zone.kind).name,
+        zone: featureName(zone),
       }),
       why:
         zone.kind === 'water'

@@ -1,5 +1,5 @@
 import { measured, message, onDay, yesNo, type Message, type MessageValue } from '../messages';
-import { featureWords } from '../site';
+import { featureName } from '../site';
 import type { Feature } from '../model';
 import type { Warning } from './types';
 import { clearing } from './clearing';
@@ -95,8 +95,6 @@ const hidden: SiteRule = (c) => {
   };
 };
 
-const nameOf = (f: Feature): string => f.name || featureWords(f.kind).name;
-
 /** What is said of a zone that is met, by its kind; what is not here is dealt with elsewhere. */
 const ZONE_WORDS: Partial<
   Record<
@@ -106,7 +104,7 @@ const ZONE_WORDS: Partial<
 > = {
   'no-fly': (_c, f, meet, stale) => ({
     severity: 'stop',
-    say: message('site.zone.say', { zone: nameOf(f), meet: when(meet) }),
+    say: message('site.zone.say', { zone: featureName(f), meet: when(meet) }),
     why: message('site.zone.why', {
       isStale: yesNo(Boolean(stale)),
       until: onDay(f.until),
@@ -120,7 +118,7 @@ const ZONE_WORDS: Partial<
       : {
           severity: f.granted ? 'care' : 'stop',
           say: message('site.zone.say.2', {
-            zone: nameOf(f),
+            zone: featureName(f),
             meet: when(meet),
             isGranted: yesNo(Boolean(f.granted)),
             until: onDay(f.until),
@@ -140,7 +138,7 @@ const nearBeings = (f: Feature, meet: ZoneMeet, severity: 'stop' | 'care') => ({
   say: message('site.near-beings.say', {
     isNear: yesNo(meet.nearM <= 0),
     near: measured(meet.nearM, 'metres'),
-    zone: nameOf(f),
+    zone: featureName(f),
     meet: when(meet),
   }),
   why: message('site.near-beings.why', { keep: measured(f.keepM, 'metres'), note: noted(f) }),

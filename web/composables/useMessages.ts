@@ -1,4 +1,4 @@
-import type { Message } from '@core/messages';
+import type { Name } from '@core/messages';
 import { computed, shallowRef, type ComputedRef } from 'vue';
 import { useFilm } from '../stores/film';
 import type * as Engine from './message-engine';
@@ -13,12 +13,15 @@ export const loadMessages = async (): Promise<void> => {
 
 /** Writes messages of the core in the units of the open film, and follows them when they change; empty until loaded. */
 export const useMessages = (): {
-  readonly text: (message: Message) => string;
+  readonly text: (message: Name) => string;
   readonly loaded: ComputedRef<boolean>;
 } => {
   const film = useFilm();
   return {
-    text: (message) => engine.value?.formatterFor(film.film?.units ?? 'metric').text(message) ?? '',
+    text: (message) =>
+      typeof message === 'string'
+        ? message
+        : (engine.value?.formatterFor(film.film?.units ?? 'metric').text(message) ?? ''),
     loaded: computed(() => engine.value !== null),
   };
 };

@@ -286,7 +286,7 @@ const cellsOf = (
 const changesOf = ({ kind, names }: TableBase, was: object, after: object): string[] =>
   COLUMNS[kind].flatMap((c) => {
     const [a, b] = [c.write(was as Row, names), c.write(after as Row, names)];
-    return a === b ? [] : [`${c.head}: ${a || 'nothing'} → ${b || 'nothing'}`];
+    return a === b ? [] : [`${c.head}: ${a || '–'} → ${b || '–'}`];
   });
 
 const rowOf = (

@@ -1,7 +1,7 @@
 import { flyerOf, windOf } from '../../shot';
 import { wayHome } from '../../energy';
 import { measured, message } from '../../messages';
-import { isAboard, isUnderWay, launchFeature, onGround, spotsOf } from '../../site';
+import { isAboard, isUnderWay, launchFeature, onGround, spotsOf, featureName } from '../../site';
 import { LEVEL_GROUND } from '../../terrain';
 import type { Feature } from '../../model';
 import { fail, pass, type Check, type Context } from '../types';
@@ -37,7 +37,7 @@ const shore: Check = {
     const ground = c.input.terrain?.get(c.place.location.id) ?? LEVEL_GROUND;
     const spots = c.input.features
       .filter((f) => f.kind === 'plan-b' && f.locationId === c.place.location.id)
-      .flatMap((f) => spotsOf(f).map((s) => ({ name: f.name, at: onGround(ground, s.x, s.y) })));
+      .flatMap((f) => spotsOf(f).map((s) => ({ name: featureName(f), at: onGround(ground, s.x, s.y) })));
     const craft = c.input.kit.aircraft.find((a) => a.id === flight.aircraftId);
     if (spots.length === 0 || !craft) return fail(message('check.shore.none'));
     const flyer = flyerOf(craft, c.place.location, c.input.film);
@@ -57,7 +57,7 @@ const shore: Check = {
     );
     if (!worst?.nearest) return fail(message('check.shore.wind'));
     const found = {
-      name: worst.nearest.name || 'The plan-B landing',
+      name: worst.nearest.name,
       needs: measured(worst.nearest.wh, 'wattHours', 1),
       left: measured(worst.leftWh, 'wattHours', 1),
     };

@@ -1,4 +1,4 @@
-import { measured, message, yesNo, type Message } from '../../messages';
+import { measured, message, yesNo, type Message, type Name } from '../../messages';
 import { atRiskGB, lifeOf, offload, PLAIN_READER_MBS, type CardLife, type ToCopy } from '../../cards';
 import type { FlightLoad } from '../../day';
 import type { Card } from '../../model';
@@ -40,8 +40,8 @@ const loadOf = (c: Context): FlightLoad | undefined =>
         l.flight.startMs === c.flight.startMs &&
         l.flight.packId === c.flight.packId),
   );
-const nameOf = (c: Context, id: string | null | undefined): string =>
-  c.input.kit.cards.find((x) => x.id === id)?.name ?? 'the card';
+const nameOf = (c: Context, id: string | null | undefined): Name =>
+  c.input.kit.cards.find((x) => x.id === id)?.name ?? message('thing.card');
 
 /** MB/s of the fastest reader that comes along. */
 export const readerMBs = (c: Pick<Context, 'input'>): number =>

@@ -236,7 +236,7 @@ const afterPack: Check = {
   safety: true,
   prompt: (c) =>
     message('check.pack-after.asks', {
-      pack: c.input.kit.packs.find((p) => p.id === c.flight?.packId)?.name ?? 'The pack',
+      pack: c.input.kit.packs.find((p) => p.id === c.flight?.packId)?.name ?? message('thing.pack'),
     }),
   protects: message('check.pack-after.protects'),
   applies: (c) => c.flight !== null,

@@ -1,3 +1,4 @@
+import { featureName } from '../../site';
 import { greatCircle } from '../../geometry';
 import { measured, message, type Message, yesNo } from '../../messages';
 import { gustsOn, shotName } from '../../shot';
@@ -325,12 +326,12 @@ const permission: Check = {
       : open.length > 0
         ? fail(
             message('check.permission.fail', {
-              a: some(open.map((f) => f.name || 'an area without a name')),
+              a: some(open.map((f) => featureName(f))),
             }),
           )
         : pass(
             message('check.permission.pass', {
-              a: some(zones.map((f) => f.name || 'an area without a name')),
+              a: some(zones.map((f) => featureName(f))),
             }),
           );
   },

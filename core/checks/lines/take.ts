@@ -1,10 +1,12 @@
-import { listed, measured, message } from '../../messages';
+import { listed, measured, message, type Name } from '../../messages';
 import { isSensingOff } from '../../shot';
 import { aircraftOf, care, fail, pass, type Check, type Context } from '../types';
 
-const filterName = (c: Context): string => {
+const filterName = (c: Context): Name => {
   const id = c.shot?.filter?.filterId;
-  return id ? (c.input.kit.filters.find((f) => f.id === id)?.name ?? 'the filter') : 'no filter';
+  return id
+    ? (c.input.kit.filters.find((f) => f.id === id)?.name ?? message('thing.filter'))
+    : message('thing.no-filter');
 };
 
 const fits: Check = {

@@ -59,7 +59,7 @@ const lanes = computed(() => [
     })),
   })),
   ...[...groupBy(runs.value, (r) => `${r.chargerId}|${r.slot}`)].map(([key, list]) => ({
-    name: `${film.get('charger', list[0]?.chargerId ?? '')?.name ?? 'charger'}${list[0] && list[0].slot > 0 ? ` ${list[0].slot + 1}` : ''}`,
+    name: `${film.get('charger', list[0]?.chargerId ?? '')?.name ?? tr('aCharger')}${list[0] && list[0].slot > 0 ? ` ${list[0].slot + 1}` : ''}`,
     kind: 'charge',
     bars: list.map((r) => {
       const pack = film.get('pack', r.packId)?.name ?? '';

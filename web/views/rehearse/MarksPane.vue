@@ -78,9 +78,11 @@ const rows = computed(() => props.marks.marks.map((m) => ({ ...m, drawn: drawn(m
         <dd :class="{ care: margins.tooNear }">
           <template v-if="margins.nearest.freeM > 0"
             ><Fig :value="margins.nearest.freeM" quantity="metres" />
-            {{ tr('fromNameAt', { name: margins.nearest.name, at: fixed(margins.nearest.tS, 0) }) }}</template
+            {{
+              tr('fromNameAt', { name: text(margins.nearest.name), at: fixed(margins.nearest.tS, 0) })
+            }}</template
           ><template v-else>{{
-            tr('throughNameAt', { name: margins.nearest.name, at: fixed(margins.nearest.tS, 0) })
+            tr('throughNameAt', { name: text(margins.nearest.name), at: fixed(margins.nearest.tS, 0) })
           }}</template>
           <span v-if="margins.plannedFreeM !== null" class="quiet">
             {{ tr('plannedWith') }} <Fig :value="margins.plannedFreeM" quantity="metres"

@@ -125,7 +125,7 @@ const overGround = computed(() => props.shot.facts.overGround);
       <div v-if="facts.nearest">
         <dt>{{ tr('nearest') }}</dt>
         <dd data-site="nearest">
-          {{ facts.nearest.name }}, <Fig :value="Math.max(0, facts.nearest.freeM)" quantity="metres" />
+          {{ text(facts.nearest.name) }}, <Fig :value="Math.max(0, facts.nearest.freeM)" quantity="metres" />
         </dd>
       </div>
       <div>
@@ -151,7 +151,7 @@ const overGround = computed(() => props.shot.facts.overGround);
           <dt>{{ tr('wayHomeAsks') }}</dt>
           <dd data-site="return">
             <Fig :value="facts.home.needM" quantity="metres" />
-            <span class="quiet">{{ tr('overBy', { by: facts.home.by }) }}</span>
+            <span class="quiet">{{ tr('overBy', { by: text(facts.home.by) }) }}</span>
           </dd>
         </div>
         <div>

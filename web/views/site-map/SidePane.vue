@@ -117,12 +117,8 @@ const flown = computed(() =>
 const names = computed(() => {
   const seen = new Set<string>();
   return points.value
-    .filter((p) => {
-      if (p.topM === null || seen.has(p.name)) return false;
-      seen.add(p.name);
-      return true;
-    })
-    .map((p) => ({ name: p.name, x: x(p.distanceM), y: y(p.topM ?? 0) - 3 }));
+    .map((p) => ({ name: say(p.name), topM: p.topM, x: x(p.distanceM), y: y(p.topM ?? 0) - 3 }))
+    .filter(({ name, topM }) => topM !== null && !seen.has(name) && seen.add(name));
 });
 const step = computed(() => roundStep(range.value.high - range.value.low, 3));
 const levels = computed(() => {
@@ -193,7 +189,7 @@ const text = (z: number): string => writeText(z, 'metres', derivedFilm.units).re
       <span v-if="worst" class="figures"
         ><span class="label">{{ tr('leastFreeAir') }}</span> <b>{{ text(Math.max(0, worst.freeM)) }}</b>
         <span class="label">{{
-          tr('toNameTimeSSIn', { name: worst.name, timeS: fixed(worst.timeS, 0) })
+          tr('toNameTimeSSIn', { name: say(worst.name), timeS: fixed(worst.timeS, 0) })
         }}</span></span
       >
     </header>
