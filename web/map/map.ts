@@ -77,7 +77,14 @@ export class PlanMap {
       styleOf(f, this.inks, this.pickedId, resolution);
     this.layers = [this.under, this.zones, this.standing, this.paths, this.over, this.handles].map(
       (source, i) =>
-        new VectorLayer({ source, style, zIndex: 10 + i, declutter: 'names', renderBuffer: 400 }),
+        new VectorLayer({
+          source,
+          style,
+          zIndex: 10 + i,
+          declutter: 'names',
+          renderBuffer: 400,
+          visible: false,
+        }),
     );
     this.map = new Map({
       target,
@@ -319,6 +326,15 @@ export class PlanMap {
           : {}),
       });
     });
+  }
+
+  /** Shows layers that are still hidden, from the ground up, until one has something on it. @returns whether more are hidden */
+  reveal(): boolean {
+    for (const layer of this.layers.filter((l) => !l.getVisible())) {
+      layer.setVisible(true);
+      if (layer.getSource()?.isEmpty() === false) break;
+    }
+    return this.layers.some((l) => !l.getVisible());
   }
 
   /** Brings everything of the place into view. */

@@ -3,6 +3,7 @@ import { computed, ref, useId } from 'vue';
 import type { Fault } from '../sync/validation';
 import { dateLocale, ElConfigProvider, ElDatePicker } from './element-dates';
 import FieldBox from './FieldBox.vue';
+import PickerInTurn from './PickerInTurn.vue';
 import type { HelpKey } from './help';
 import { language } from '../language';
 import { tr } from './messages';
@@ -18,15 +19,16 @@ const props = defineProps<{
 }>();
 const id = useId();
 const faults = ref<readonly Fault[]>([]);
-/** The picker reads back only what it can parse, and no weekday; that stands before it. */
-const weekday = computed(() =>
+const written = (parts: Intl.DateTimeFormatOptions): string =>
   props.value
-    ? new Date(`${props.value}T12:00:00Z`).toLocaleDateString(language.value, {
-        weekday: 'short',
-        timeZone: 'UTC',
-      })
-    : '',
-);
+    ? new Date(`${props.value}T12:00:00Z`).toLocaleDateString(
+        language.value === 'en' ? 'en-GB' : language.value,
+        { ...parts, timeZone: 'UTC' },
+      )
+    : '';
+/** The picker reads back only what it can parse, and no weekday; that stands before it. */
+const weekday = computed(() => written({ weekday: 'short' }));
+const day = computed(() => written({ day: 'numeric', month: 'short', year: 'numeric' }));
 const picked = (value: string | null): void => {
   faults.value = props.save(value ?? '') ?? [];
 };
@@ -37,17 +39,18 @@ const picked = (value: string | null): void => {
     <ElConfigProvider :locale="dateLocale()">
       <span class="day"
         ><span class="unit">{{ weekday }}</span
-        ><ElDatePicker
-          :id="id"
-          type="date"
-          :format="tr('dateFormat')"
-          value-format="YYYY-MM-DD"
-          :model-value="value || null"
-          :clearable="clearable ?? false"
-          :editable="true"
-          :placeholder="tr('noDate')"
-          @update:model-value="picked"
-      /></span>
+        ><PickerInTurn :text="day"
+          ><ElDatePicker
+            :id="id"
+            type="date"
+            :format="tr('dateFormat')"
+            value-format="YYYY-MM-DD"
+            :model-value="value || null"
+            :clearable="clearable ?? false"
+            :editable="true"
+            :placeholder="tr('noDate')"
+            @update:model-value="picked" /></PickerInTurn
+      ></span>
     </ElConfigProvider>
   </FieldBox>
 </template>

@@ -4,7 +4,7 @@ import { defer, cancelDeferred } from '../composables/deferred';
 
 /**
  * Draws what is in it after a picture: the parts of a long view take turns, so that none of them holds the page while all of
- * them are made. Until then its place is empty.
+ * them are made. Until then its place is empty, or as slot `until` draws it.
  */
 const due = ref(false);
 defer(due, () => {
@@ -13,4 +13,7 @@ defer(due, () => {
 onScopeDispose(() => cancelDeferred(due));
 </script>
 
-<template><slot v-if="due" /></template>
+<template>
+  <slot v-if="due" />
+  <slot v-else name="until" />
+</template>

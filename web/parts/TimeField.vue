@@ -3,6 +3,7 @@ import { ref, useId, watch } from 'vue';
 import type { Fault } from '../sync/validation';
 import { dateLocale, ElConfigProvider, ElTimePicker } from './element-dates';
 import FieldBox from './FieldBox.vue';
+import PickerInTurn from './PickerInTurn.vue';
 import type { HelpKey } from './help';
 
 /** A minute on the 24-hour clock, stored as HH:mm; empty where there is none. */
@@ -48,18 +49,19 @@ const picked = (value: string | null): void => {
 <template>
   <FieldBox :id="id" :label="bare ? '' : label" :hint="hint" :help="help" :faults="faults">
     <ElConfigProvider :locale="dateLocale()">
-      <ElTimePicker
-        :id="id"
-        format="HH:mm"
-        value-format="HH:mm"
-        :aria-label="bare ? label : undefined"
-        :model-value="value || null"
-        :clearable="clearable ?? false"
-        placeholder="–:–"
-        @update:model-value="picked"
-        @visible-change="shown"
-        @keydown="typed"
-      />
+      <PickerInTurn :text="value"
+        ><ElTimePicker
+          :id="id"
+          format="HH:mm"
+          value-format="HH:mm"
+          :aria-label="bare ? label : undefined"
+          :model-value="value || null"
+          :clearable="clearable ?? false"
+          placeholder="–:–"
+          @update:model-value="picked"
+          @visible-change="shown"
+          @keydown="typed"
+      /></PickerInTurn>
     </ElConfigProvider>
   </FieldBox>
 </template>

@@ -92,81 +92,80 @@ const events = computed(() => {
         <h1 dir="auto">{{ place.name }}</h1>
         <ElButton class="btn" @click="$emit('remove')">{{ tr('deleteLocation') }}</ElButton>
       </header>
-      <div class="grid">
-        <TextField :label="tr('name')" :value="place.name" :save="(v) => set({ name: v })" />
-        <CoordinatesField
-          :label="tr('coordinatesOfTheLaunchPoint')"
-          :value="coordinates"
-          :save="setCoordinates"
-          :placeholder="'43.18, -4.83'"
-          :hint="tr('decimalOrDegreesMinutesSeconds')"
-          :at="place.placed ? place : null"
-          :known="placesKnown"
-          :units="store.film?.units ?? 'metric'"
-        />
-        <TextField
-          :label="tr('timeZone')"
-          :value="place.zone"
-          :save="(v) => set({ zone: v.trim() })"
-          :hint="
-            suggested ? tr('suggestedFromTheCoordinatesSuggested', { suggested }) : tr('anIANAZoneSuchAs')
-          "
-        />
-        <NumberField
-          :label="tr('elevation')"
-          :value="place.elevationM"
-          quantity="metres"
-          :save="(v) => set({ elevationM: v })"
-        />
-        <DateField :label="tr('date')" :value="place.date" :save="(v) => set({ date: v })" />
-        <TimeField
-          :label="tr('windowFrom')"
-          :value="place.windowStart"
-          :save="(v) => set({ windowStart: v })"
-        />
-        <TimeField :label="tr('windowTo')" :value="place.windowEnd" :save="(v) => set({ windowEnd: v })" />
-        <PickField
-          :label="tr('mainsFrequency')"
-          :value="place.mainsHz"
-          :options="[
-            { value: 50, label: tr('figure50Hz') },
-            { value: 60, label: tr('figure60Hz') },
-          ]"
-          :save="(v) => set({ mainsHz: v })"
-        />
-      </div>
-      <ul class="events">
-        <li v-for="e in events" :key="e.name">
-          <span class="label">{{ e.name }}</span> {{ e.text }}
-        </li>
-      </ul>
+      <InTurn
+        ><div class="grid">
+          <TextField :label="tr('name')" :value="place.name" :save="(v) => set({ name: v })" />
+          <CoordinatesField
+            :label="tr('coordinatesOfTheLaunchPoint')"
+            :value="coordinates"
+            :save="setCoordinates"
+            :placeholder="'43.18, -4.83'"
+            :hint="tr('decimalOrDegreesMinutesSeconds')"
+            :at="place.placed ? place : null"
+            :known="placesKnown"
+            :units="store.film?.units ?? 'metric'"
+          />
+          <TextField
+            :label="tr('timeZone')"
+            :value="place.zone"
+            :save="(v) => set({ zone: v.trim() })"
+            :hint="
+              suggested ? tr('suggestedFromTheCoordinatesSuggested', { suggested }) : tr('anIANAZoneSuchAs')
+            "
+          />
+          <NumberField
+            :label="tr('elevation')"
+            :value="place.elevationM"
+            quantity="metres"
+            :save="(v) => set({ elevationM: v })"
+          />
+          <DateField :label="tr('date')" :value="place.date" :save="(v) => set({ date: v })" />
+          <TimeField
+            :label="tr('windowFrom')"
+            :value="place.windowStart"
+            :save="(v) => set({ windowStart: v })"
+          />
+          <TimeField :label="tr('windowTo')" :value="place.windowEnd" :save="(v) => set({ windowEnd: v })" />
+          <PickField
+            :label="tr('mainsFrequency')"
+            :value="place.mainsHz"
+            :options="[
+              { value: 50, label: tr('figure50Hz') },
+              { value: 60, label: tr('figure60Hz') },
+            ]"
+            :save="(v) => set({ mainsHz: v })"
+          />
+        </div>
+        <ul class="events">
+          <li v-for="e in events" :key="e.name">
+            <span class="label">{{ e.name }}</span> {{ e.text }}
+          </li>
+        </ul></InTurn
+      >
     </section>
-    <InTurn
-      ><section class="sheet two">
-        <div>
-          <h2>{{ tr('airAndLight') }}</h2>
-          <div class="grid three">
-            <NumberField
+    <section class="sheet two">
+      <div>
+        <h2>{{ tr('airAndLight') }}</h2>
+        <div class="grid three">
+          <InTurn
+            ><NumberField
               :label="tr('windAt10M')"
               :value="place.windMs"
               quantity="speed"
               :step="0.5"
-              :save="(v) => set({ windMs: v })"
-            />
+              :save="(v) => set({ windMs: v })" />
             <NumberField
               :label="tr('gusts')"
               :value="place.gustMs"
               quantity="speed"
               :step="0.5"
-              :save="(v) => set({ gustMs: v })"
-            />
+              :save="(v) => set({ gustMs: v })" />
             <NumberField
               :label="tr('windFrom')"
               :value="place.windFromDeg"
               quantity="degrees"
               :step="5"
-              :save="(v) => set({ windFromDeg: v })"
-            />
+              :save="(v) => set({ windFromDeg: v })" />
             <PickField
               :label="tr('terrain')"
               :value="place.terrain"
@@ -174,62 +173,57 @@ const events = computed(() => {
                 { value: 'open', label: tr('open') },
                 { value: 'rough', label: tr('rough') },
               ]"
-              :save="(v) => set({ terrain: v })"
-            />
+              :save="(v) => set({ terrain: v })" />
             <NumberField
               :label="tr('temperature')"
               :value="place.temperatureC"
               quantity="celsius"
-              :save="(v) => set({ temperatureC: v })"
-            />
+              :save="(v) => set({ temperatureC: v })" />
             <NumberField
               :label="tr('visibility')"
               :value="place.visibilityM"
               quantity="metres"
               :step="500"
               :save="(v) => set({ visibilityM: v })"
-            />
+          /></InTurn>
+          <InTurn>
             <PickField
               :label="tr('sky')"
               :value="place.sky"
               :options="choices(SKY_WORDS)"
-              :save="(v) => set({ sky: v })"
-            />
+              :save="(v) => set({ sky: v })" />
             <PickField
               :label="tr('lamps')"
               :value="place.lamps"
               :options="choices(LAMP_WORDS)"
-              :save="(v) => set({ lamps: v })"
-            />
+              :save="(v) => set({ lamps: v })" />
             <NumberField
               :label="tr('returnToHomeHeight')"
               :value="place.returnHeightM"
               quantity="metres"
               :hint="tr('tallestThingOnTheWay')"
-              :save="(v) => set({ returnHeightM: v })"
-            />
+              :save="(v) => set({ returnHeightM: v })" />
             <NumberField
               :label="tr('heightCeiling')"
               :value="place.ceilingM"
               quantity="metres"
               :hint="tr('aboveTheGroundBelowCheck')"
-              :save="(v) => set({ ceilingM: v })"
-            />
+              :save="(v) => set({ ceilingM: v })" />
             <PickField
               :label="tr('lostLinkAction')"
               :value="place.lossAction"
               :options="choices(LOSS_WORDS)"
               :hint="tr('whatTheAircraftIsSet')"
-              :save="(v) => set({ lossAction: v })"
-            />
+              :save="(v) => set({ lossAction: v })" />
             <PickField
               :label="tr('launchPoint')"
               :value="place.launchId"
               :options="launches"
               :save="(v) => set({ launchId: v })"
-            />
-          </div>
-          <DayRows :place="place" />
+          /></InTurn>
+        </div>
+        <InTurn
+          ><DayRows :place="place" />
           <TextField
             :label="tr('wayIn')"
             :value="place.wayIn"
@@ -241,9 +235,11 @@ const events = computed(() => {
           <WarningList :warnings="warnings" />
           <p class="quiet">
             {{ tr('theCeilingAndTheReturn') }}
-          </p>
-        </div>
-        <figure>
+          </p></InTurn
+        >
+      </div>
+      <figure>
+        <InTurn>
           <PlanSketch
             :subjects="subjects"
             :shots="shots"
@@ -254,10 +250,10 @@ const events = computed(() => {
             :launch="launch"
             @pick="selection.pick"
           />
-          <figcaption class="label">{{ tr('fromAboveToScaleNorth') }}</figcaption>
-        </figure>
-      </section></InTurn
-    >
+          <figcaption class="label">{{ tr('fromAboveToScaleNorth') }}</figcaption></InTurn
+        >
+      </figure>
+    </section>
     <InTurn
       ><section class="sheet">
         <WeatherHours :place="place" /></section

@@ -8,6 +8,7 @@ import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useSite } from '../../stores/site';
+import { cancelDeferred, defer } from '../../composables/deferred';
 import { extrasOf, handlesOf } from './extras';
 import type { Layers } from './useLayers';
 import type { Plan } from './usePlan';
@@ -69,7 +70,26 @@ const draw = (): void => {
   map.value?.setExtras(extras.value);
   map.value?.setHandles(handles.value);
 };
+/** What is drawn within one picture; a larger place is given to the map over several. */
+const AT_ONCE = 60;
+const steps = function* (on: PlanMap): Generator<undefined> {
+  const many = plan.things.value.length + props.shown.length > AT_ONCE;
+  on.setUnits(derivedFilm.units);
+  on.setThings(plan.things.value, plan.subjects.value);
+  if (many) yield;
+  on.setShots(props.shown);
+  if (many) yield;
+  on.setExtras(extras.value);
+  on.setHandles(handles.value);
+  on.setPicked(plan.picked.value.id);
+  on.fit();
+  // Layer by layer: each is written, measured and painted by itself.
+  while (on.reveal()) if (many) yield;
+  void props.layers.attach(on);
+};
+const line = {};
 const build = (): void => {
+  cancelDeferred(line);
   map.value?.dispose();
   const { place } = plan;
   if (!box.value || !place.value) return;
@@ -92,14 +112,19 @@ const build = (): void => {
     measured: (points, closed) => emit('measured', points, closed),
     idea: (index) => emit('idea', index),
   });
-  draw();
-  map.value.setUnits(derivedFilm.units);
-  map.value.setPicked(plan.picked.value.id);
-  map.value.fit();
-  void props.layers.attach(map.value);
+  const rest = steps(map.value);
+  const turn = (): void => {
+    if (!rest.next().done) defer(line, turn);
+  };
+  turn();
 };
-onMounted(build);
-onBeforeUnmount(() => map.value?.dispose());
+onMounted(() => {
+  defer(line, build);
+});
+onBeforeUnmount(() => {
+  cancelDeferred(line);
+  map.value?.dispose();
+});
 watch(() => [plan.placeId.value, plan.place.value?.latitude, plan.place.value?.longitude].join(), build);
 watch(
   () => [plan.things.value, plan.subjects.value],
