@@ -5,6 +5,7 @@ import { bearingTo, fromLocal, offset, toLocal, vec } from '@core/geometry';
 import { ref } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { choices, SUBJECT_WORDS, writeText } from '../../format';
+import InPieces from '../../parts/InPieces.vue';
 import NumberField from '../../parts/NumberField.vue';
 import PickField from '../../parts/PickField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -102,92 +103,94 @@ const heirs = (s: Subject) => [
     <p v-if="subjects.length === 0" class="quiet">
       {{ tr('shotsAimAtASubject') }}
     </p>
-    <div v-for="s in subjects" :key="s.id" class="row">
-      <TextField :label="tr('name')" :value="s.name" :save="(v) => set(s, { name: v })" />
-      <PickField
-        :label="tr('kind')"
-        :value="s.kind"
-        :options="choices(SUBJECT_WORDS)"
-        :save="(v) => set(s, { kind: v })"
-      />
-      <NumberField
-        :label="tr('bearing')"
-        :value="bearingOf(s)"
-        quantity="degrees"
-        :step="5"
-        :save="(v) => setPolar(s, v, distanceOf(s))"
-      />
-      <NumberField
-        :label="tr('distance')"
-        :value="distanceOf(s)"
-        quantity="metres"
-        :step="5"
-        :save="(v) => setPolar(s, bearingOf(s), v)"
-      />
-      <TextField :label="tr('coordinates')" :value="coordinatesOf(s)" :save="(v) => setCoordinates(s, v)" />
-      <NumberField
-        :label="tr('height')"
-        :value="s.heightM"
-        quantity="metres"
-        :save="(v) => set(s, { heightM: v })"
-      />
-      <NumberField
-        :label="tr('width')"
-        :value="s.widthM"
-        quantity="metres"
-        :save="(v) => set(s, { widthM: v })"
-      />
-      <NumberField
-        :label="tr('depth')"
-        :value="s.depthM"
-        quantity="metres"
-        :hint="tr('acrossItsLongSide0')"
-        :save="(v) => set(s, { depthM: v })"
-      />
-      <NumberField
-        :label="tr('heading')"
-        :value="s.headingDeg"
-        quantity="degrees"
-        :step="5"
-        :hint="tr('bearingItMovesOnOr')"
-        :save="(v) => set(s, { headingDeg: v })"
-      />
-      <NumberField
-        :label="tr('speed')"
-        :value="s.speedMs"
-        quantity="speed"
-        :step="0.5"
-        :hint="tr('figure0WhenItStands')"
-        :save="(v) => set(s, { speedMs: v })"
-      />
-      <NumberField
-        :label="tr('baseHeight')"
-        :value="s.baseM"
-        quantity="metres"
-        :hint="tr('aboveOrBelowTheLaunch')"
-        :save="(v) => set(s, { baseM: v })"
-      />
-      <ElButton class="btn" @click="ask(s)">{{ tr('delete') }}</ElButton>
-      <div v-if="asked === s.id" class="asked">
-        <span>{{ tr('usedByShotsLookAtIt', { usedBy: usedBy(s) }) }}</span>
+    <InPieces :items="subjects" :key-of="(s) => s.id" :size="2" v-slot="{ item: s }">
+      <div class="row">
+        <TextField :label="tr('name')" :value="s.name" :save="(v) => set(s, { name: v })" />
         <PickField
-          :label="tr('inItsPlace')"
-          :value="heir"
-          :options="heirs(s)"
-          :save="
-            (v) => {
-              heir = v;
-            }
-          "
+          :label="tr('kind')"
+          :value="s.kind"
+          :options="choices(SUBJECT_WORDS)"
+          :save="(v) => set(s, { kind: v })"
         />
-        <ElButton class="btn lead" @click="remove(s)">{{ tr('deleteIt') }}</ElButton><ElButton
-          class="btn"
-          @click="asked = null"
-        >
-          {{ tr('keepIt') }}
-        </ElButton>
-      </div>
-    </div>
+        <NumberField
+          :label="tr('bearing')"
+          :value="bearingOf(s)"
+          quantity="degrees"
+          :step="5"
+          :save="(v) => setPolar(s, v, distanceOf(s))"
+        />
+        <NumberField
+          :label="tr('distance')"
+          :value="distanceOf(s)"
+          quantity="metres"
+          :step="5"
+          :save="(v) => setPolar(s, bearingOf(s), v)"
+        />
+        <TextField :label="tr('coordinates')" :value="coordinatesOf(s)" :save="(v) => setCoordinates(s, v)" />
+        <NumberField
+          :label="tr('height')"
+          :value="s.heightM"
+          quantity="metres"
+          :save="(v) => set(s, { heightM: v })"
+        />
+        <NumberField
+          :label="tr('width')"
+          :value="s.widthM"
+          quantity="metres"
+          :save="(v) => set(s, { widthM: v })"
+        />
+        <NumberField
+          :label="tr('depth')"
+          :value="s.depthM"
+          quantity="metres"
+          :hint="tr('acrossItsLongSide0')"
+          :save="(v) => set(s, { depthM: v })"
+        />
+        <NumberField
+          :label="tr('heading')"
+          :value="s.headingDeg"
+          quantity="degrees"
+          :step="5"
+          :hint="tr('bearingItMovesOnOr')"
+          :save="(v) => set(s, { headingDeg: v })"
+        />
+        <NumberField
+          :label="tr('speed')"
+          :value="s.speedMs"
+          quantity="speed"
+          :step="0.5"
+          :hint="tr('figure0WhenItStands')"
+          :save="(v) => set(s, { speedMs: v })"
+        />
+        <NumberField
+          :label="tr('baseHeight')"
+          :value="s.baseM"
+          quantity="metres"
+          :hint="tr('aboveOrBelowTheLaunch')"
+          :save="(v) => set(s, { baseM: v })"
+        />
+        <ElButton class="btn" @click="ask(s)">{{ tr('delete') }}</ElButton>
+        <div v-if="asked === s.id" class="asked">
+          <span>{{ tr('usedByShotsLookAtIt', { usedBy: usedBy(s) }) }}</span>
+          <PickField
+            :label="tr('inItsPlace')"
+            :value="heir"
+            :options="heirs(s)"
+            :save="
+              (v) => {
+                heir = v;
+              }
+            "
+          />
+          <ElButton class="btn lead" @click="remove(s)">{{ tr('deleteIt') }}</ElButton><ElButton
+            class="btn"
+            @click="asked = null"
+          >
+            {{ tr('keepIt') }}
+          </ElButton>
+        </div>
+      </div></InPieces
+    >
   </section>
 </template>
 

@@ -11,6 +11,7 @@ import { fromShown, SKY_WORDS, toShown, unitOf, type Quantity } from '../../form
 import PickField from '../../parts/PickField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
+import { useInPieces } from '../../composables/in-pieces';
 import { readTextFile } from '../../exchange/text-file';
 import FileButton from '../../parts/FileButton.vue';
 import { tr } from './messages';
@@ -25,6 +26,8 @@ const busy = ref(false);
 const of = (row: object): HourWeather => row as HourWeather;
 
 const sorted = computed(() => [...props.place.hours].sort((a, b) => a.at.localeCompare(b.at)));
+/** A row is six fields: a few of them are as much as fits between two pictures. */
+const rows = useInPieces(() => sorted.value, 3);
 const save = (hours: readonly HourWeather[], source: 'hand' | 'file' | 'simulated'): void => {
   const fields = {
     hours: [...hours].sort((a, b) => a.at.localeCompare(b.at)),
@@ -169,7 +172,13 @@ const source = computed(() => {
       {{ tr('noneEnteredTheFiguresAbove') }}
     </p>
     <p v-for="f in faults" :key="f" class="fault" role="alert">{{ f }}</p>
-    <ElTable v-if="sorted.length > 0" :data="sorted" :row-class-name="rowClass" row-key="at" max-height="420">
+    <ElTable
+      v-if="sorted.length > 0"
+      :data="[...rows]"
+      :row-class-name="rowClass"
+      row-key="at"
+      max-height="420"
+    >
       <ElTableColumn :label="tr('time')" width="72">
         <template #default="scope">
           <b class="at">{{ of(scope.row).at }}</b>
