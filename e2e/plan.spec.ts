@@ -69,10 +69,10 @@ test('from an empty location: a track comes in, a subject, a wire and a wood are
     .locator('.list')
     .getByRole('button', { name: /Round the barn/ })
     .click();
-  await expect(page.locator('[data-code="site.clearance"]')).toContainText('Meets Wire');
+  await expect(page.locator('[data-code="site.clearance"]')).toContainText('Meets a wire');
   await page.locator('[data-code="site.clearance"]').getByRole('button').first().click();
   await expect(page.locator('[data-code="site.clearance"]')).toHaveCount(0);
-  await expect(page.locator('[data-site=nearest]')).toContainText('Wire');
+  await expect(page.locator('[data-site=nearest]')).toContainText('a wire');
 
   const before = Number.parseFloat((await page.locator('[data-site=return]').textContent()) ?? '');
   await page.locator('.canvas').focus();
