@@ -293,7 +293,6 @@ header h1 {
 }
 .grid.three {
   grid-template-columns: repeat(4, minmax(0, 1fr));
-  margin: 4px 0 8px;
 }
 .events {
   display: flex;
@@ -304,6 +303,11 @@ header h1 {
   grid-template-columns: minmax(0, 1fr) 440px;
   gap: 18px;
   align-items: start;
+}
+.two > div {
+  display: grid;
+  gap: 9px;
+  align-content: start;
 }
 figure {
   margin: 0;
