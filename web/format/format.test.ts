@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { language } from '../language';
 import {
   signedPercent,
   choices,
@@ -9,6 +10,7 @@ import {
   readNumber,
   toShown,
   whenText,
+  roundText,
   writeText,
   type Quantity,
   type UnitSystem,
@@ -59,6 +61,15 @@ describe('numbers in fields', () => {
     ]);
     for (const none of ['', '  ', 'x', '1,2,3', '3 m']) expect(readNumber(none)).toBeNaN();
     expect([fieldText(NaN), fieldText(Infinity), fieldText(0.1 + 0.2)]).toEqual(['', '', '0.3']);
+  });
+  it('of a scale are written without a nought after the point, in both languages', () => {
+    for (const [code, half] of [
+      ['de', '0,5 m'],
+      ['en', '0.5 m'],
+    ] as const) {
+      language.value = code;
+      expect([roundText(40, 'metres'), roundText(0.5, 'metres')]).toEqual(['40 m', half]);
+    }
   });
   it('are never written as words of the machine', () => {
     fc.assert(

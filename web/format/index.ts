@@ -13,6 +13,7 @@ export {
   unitOf,
   whenText,
   write,
+  roundText,
   writeText,
 } from './numbers';
 export { phrase } from './phrases';

@@ -24,6 +24,10 @@ export const write = (value: number, quantity: Quantity, system: UnitSystem = 'm
 export const writeText = (value: number, quantity: Quantity, system: UnitSystem = 'metric'): string =>
   writeTextIn(value, quantity, system, point()).replace(/stops$/, phrase('stops'));
 
+/** The same for a scale, whose steps are round: “40 m”, not “40.0 m”. */
+export const roundText = (value: number, quantity: Quantity, system: UnitSystem = 'metric'): string =>
+  writeText(value, quantity, system).replace(/[.,]0(?=\D)/, '');
+
 /** The unit a quantity is written in. */
 export const unitOf = (quantity: Quantity, system: UnitSystem): string => phrase(unitIn(quantity, system));
 

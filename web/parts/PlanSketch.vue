@@ -2,7 +2,7 @@
 import { footprint } from '@core/shot';
 import type { DerivedShot } from '@core/film';
 import type { Subject } from '@core/model';
-import { writeText } from '../format';
+import { roundText } from '../format';
 import { computed } from 'vue';
 import { useDerivedFilm } from '../stores/derived-film';
 import { arrowHead, fit, line, roundStep } from '@core/drawing';
@@ -56,7 +56,7 @@ const frame = computed(() => {
   };
 });
 const step = computed(() => roundStep(props.width / frame.value.scale, 5));
-const stepText = computed(() => writeText(step.value, 'metres', derivedFilm.units).replace(/\.0(?=\D)/, ''));
+const stepText = computed(() => roundText(step.value, 'metres', derivedFilm.units));
 const homeSpot = computed(() => frame.value.at(home.value));
 /** Names that would lie over one another step down a line. */
 const blocks = computed(() => {

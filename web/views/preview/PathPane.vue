@@ -6,7 +6,7 @@ import { arrowHead, fit, line, roundStep, type Spot } from '@core/drawing';
 import { useElementSize } from '../../parts/useElementSize';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { tr } from './messages';
-import { fixed, writeText } from '../../format';
+import { fixed, roundText, writeText } from '../../format';
 
 const props = defineProps<{ shot: DerivedShot; track: Track; index: number; from: 'side' | 'above' }>();
 const derivedFilm = useDerivedFilm();
@@ -182,7 +182,7 @@ const sun = computed(() =>
       <g class="scale" :transform="`translate(10 ${height - 6})`">
         <path :d="`M0 -5V0H${drawing.step * drawing.scale}V-5`" />
         <text :x="drawing.step * drawing.scale + 6" y="0">
-          {{ metres(drawing.step).replace(/\.0(?=\D)/, '') }}
+          {{ roundText(drawing.step, 'metres', derivedFilm.units) }}
         </text>
       </g>
     </svg>

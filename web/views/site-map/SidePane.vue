@@ -11,7 +11,7 @@ import { useDerivedFilm } from '../../stores/derived-film';
 import { useSite } from '../../stores/site';
 import type { Plan } from './usePlan';
 import { tr } from './messages';
-import { fixed, writeText } from '../../format';
+import { fixed, roundText } from '../../format';
 
 const { text: say } = useMessages();
 
@@ -159,7 +159,7 @@ const scrub = (event: PointerEvent): void => {
     ),
   );
 };
-const text = (z: number): string => writeText(z, 'metres', derivedFilm.units).replace(/\.0(?=\D)/, '');
+const text = (z: number): string => roundText(z, 'metres', derivedFilm.units);
 </script>
 
 <template>
