@@ -158,6 +158,17 @@ describe('what is said about a choice, by hand', () => {
     expect(answer.choice).toMatchObject(choice);
     expect(reasonsFor(answer).map(code)).toEqual(codes);
   });
+  it('the miss is counted from what is wanted, not from the middle', () => {
+    // Wanted a stop under, the setting is 0.2 under: it comes out 0.8 too bright, and nobody is told that it is under.
+    const answer = chosen(-0.2, { biasStops: -1 });
+    expect(answer.choice.marks).toEqual(['clips']);
+    expect(reasonsFor(answer)[0]).toEqual({
+      code: 'exposure.over',
+      values: { stops: { quantity: 'stops', value: expect.closeTo(0.8, 9), digits: 1 } },
+    });
+    expect(shortfallOf(answer)!.stops).toBeCloseTo(0.8, 9);
+    expect(shortfallOf(chosen(-1.5, { biasStops: -1 }))).toBeNull();
+  });
   it('look is what is left of the regret without the light', () => {
     expect(chosen(1.5).choice.lookCost).toBeCloseTo(9 - 7.5, 9);
   });
@@ -166,6 +177,14 @@ describe('what is said about a choice, by hand', () => {
     const next = (more: Partial<ExposureChoice>): string =>
       JSON.stringify(whyNot(answer, { ...answer.choice, ...more }).values['reason']);
     expect(code(whyNot(answer, null))).toBe('exposure.why');
+    expect(code(whyNot(answer, answer.choice))).toBe('exposure.why.next');
+    const best = ({ task: t, choice }: typeof answer): unknown =>
+      whyNot({ task: t, choice: { ...choice, marks: [] } } as never, null).values['got'];
+    expect(best(answer)).toMatchObject({ code: 'exposure.best', values: { aim: 'band', iso: 0 } });
+    expect(best(chosen(0, {}, 1 / 50, 400))).toMatchObject({ values: { aim: 'band', iso: 400 } });
+    expect(best(chosen(0, { aim: { by: 'at-most', seconds: 1 } }))).toMatchObject({
+      values: { aim: 'shutter' },
+    });
     expect(next({ marks: ['smears'] })).toContain('"smears"');
     expect(next({ iso: 200 })).toContain('"iso"');
     expect(next({ lookCost: 99 })).toContain('"look"');
@@ -186,6 +205,16 @@ describe('what would help, by hand', () => {
     expect(stops).toBeCloseTo(2, 9);
     expect(codes).toEqual(['exposure.filter-would', 'exposure.without-it']);
     expect(helps(chosen(9, { filters: [] }))![1]).toEqual(['exposure.filter-would']);
+    // As strong as what is on and what is missing, or as a shutter in the band at base ISO wants; as filters are sold.
+    const filter = (answer: Parameters<typeof shortfallOf>[0]) =>
+      shortfallOf(answer)!.workable[0]!.say.values;
+    const stops9 = { quantity: 'stops', value: 9, digits: 0 };
+    expect(filter(chosen(1, {}, 1 / 8000))).toEqual({ factor: 512, stops: stops9 });
+    const t = task({ sceneEv100: Math.log2(16 * 42) + 3 + 2.3 });
+    const on = { aperture: 4, shutterS: 1 / 42, iso: 100, ndStops: 3, filterId: 'nd8', regret: 9 };
+    expect(filter({ task: t, choice: describeChoice(t, on) } as never)).toMatchObject({ factor: 64 });
+    // A filter chosen by hand stays: the shorter shutter is for it.
+    expect(helps(chosen(2, { fixed: { filterId: null } }))![1]).toContain('exposure.without-it');
     // Held by hand: let go of it, where the rest would reach.
     expect(helps(chosen(2, { fixed: { shutterS: 1 / 50, filterId: null } }))![1]).toContain('exposure.free');
   });
@@ -197,6 +226,9 @@ describe('what would help, by hand', () => {
     ]);
     const wider = shortfallOf(dark)!.workable.at(-1)!.say;
     expect(JSON.stringify(wider)).toContain('3200');
+    expect(shortfallOf(dark)!.workable[0]!.say.values).toEqual({
+      angle: { quantity: 'degrees', value: 360, digits: 0 },
+    });
     expect(helps(chosen(-3, {}, 1 / 50, 1600))![1]).toEqual(['exposure.wait', 'exposure.wider']);
     // Long already: f/4, 1/25 at ISO 1600 is for 4.6 EV, the scene has 3.6.
     expect(helps(chosen(-1, { still: true }, 1 / 25, 1600))![1]).toEqual(['exposure.wait', 'exposure.wider']);
@@ -222,6 +254,12 @@ describe('light a filter bears, by hand', () => {
       6 + Math.log2(60) + 0.5,
       9,
     );
+  });
+  it('of a lapse: shutters within a stop of its aim, none longer than it leaves room for', () => {
+    const lapse = exposureSpan(task({ aim: { by: 'about', seconds: 1, mostS: 1.6 } }), 0)!;
+    // f/4 at base ISO: 1.6 s is the longest, half a second the shortest.
+    expect(lapse.lowEv).toBeCloseTo(4 - Math.log2(1.6) - 0.5, 9);
+    expect(lapse.highEv).toBeCloseTo(4 + 1 + 0.5, 9);
   });
   it('moves up by the stops of the filter, ends included', () => {
     const span = { lowEv: 8, highEv: 10 };

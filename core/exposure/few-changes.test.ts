@@ -83,6 +83,23 @@ describe('fewest changes through a flight', () => {
     reached.atLeast('some', 5);
     reached.atLeast('none', 3);
   });
+  it('tells the regret of what it sets, ISO and all', () => {
+    const dark = task(7.5);
+    const [only] = fewestChanges([{ task: dark, take: '0' }], 1 / 3);
+    expect(only!.iso).toBeGreaterThan(dark.isoBase);
+    expect(only!.regret).toBeCloseTo(regretOf(dark, only!, null), 9);
+  });
+  it('opens the aperture between two takes, never within one', () => {
+    const held = { apertures: [2.8, 11], fixed: { filterId: null, shutterS: 1 / 50, iso: 100 } };
+    const evFor = (n: number): number => 2 * Math.log2(n) + Math.log2(50) - 0.3;
+    const flown = (takes: readonly string[]) =>
+      fewestChanges(
+        [2.8, 11].map((n, i) => ({ task: task(evFor(n), held), take: takes[i]! })),
+        1 / 3,
+      ).map((c) => c!.aperture);
+    expect(flown(['0', '1'])).toEqual([2.8, 11]);
+    expect(new Set(flown(['0', '0'])).size).toBe(1);
+  });
   it('keeps one setting where staying costs little, however the single bests flicker', () => {
     const evs = [9.9, 10.0, 10.1, 10.0, 10.15, 9.95, 10.05, 10.1, 10.0];
     const list = fewestChanges(moments(evs), 1 / 3);

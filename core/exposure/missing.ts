@@ -1,7 +1,7 @@
 import { listed, measured, message, type Message } from '../messages';
-import { exposureError } from './equation';
 import {
   ERROR_TOLERANCE,
+  missStops,
   mayBeLong,
   type ExposureAnswer,
   type ExposureChoice,
@@ -25,7 +25,7 @@ export interface Shortfall {
 const factorFor = (stops: number): number => 2 ** Math.ceil(stops - 1e-9);
 
 const right = (c: ExposureChoice, task: ExposureTask): boolean =>
-  Math.abs(c.errorStops - task.biasStops) <= ERROR_TOLERANCE;
+  Math.abs(missStops(task, c)) <= ERROR_TOLERANCE;
 
 const freed = (task: ExposureTask): Workable[] => {
   const held = Object.entries(task.fixed).filter(([, v]) => v !== undefined);
@@ -93,7 +93,7 @@ const darker = (task: ExposureTask, off: number): Workable[] => {
  */
 export const shortfallOf = (answer: ExposureAnswer): Shortfall | null => {
   const { task, choice } = answer;
-  const off = exposureError(task.sceneEv100, choice) - task.biasStops;
+  const off = missStops(task, choice);
   if (Math.abs(off) <= ERROR_TOLERANCE) return null;
   return {
     stops: off,

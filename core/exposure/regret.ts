@@ -128,6 +128,10 @@ export const shutterRegret = (shutterS: number, task: ExposureTask): number => {
   return off;
 };
 
+/** Stops a choice comes out brighter than is wanted, below 0 darker: what is wanted may itself lie beside the middle. */
+export const missStops = (task: ExposureTask, c: Pick<ExposureChoice, 'errorStops'>): number =>
+  c.errorStops - task.biasStops;
+
 export const errorRegret = (error: number): number => {
   const beyond = Math.max(0, Math.abs(error) - ERROR_TOLERANCE);
   return (

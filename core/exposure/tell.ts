@@ -4,6 +4,7 @@ import {
   ERROR_TOLERANCE,
   errorRegret,
   mayBeLong,
+  missStops,
   type ExposureAnswer,
   type ExposureChoice,
   type ExposureMark,
@@ -29,7 +30,7 @@ const marksOf = (task: ExposureTask, angleDeg: number, off: number, flickers: bo
 export const describeChoice = (task: ExposureTask, s: Found): ExposureChoice => {
   const shutterAngleDeg = shutterAngle(s.shutterS, task.captureFps);
   const errorStops = exposureError(task.sceneEv100, s);
-  const off = errorStops - task.biasStops;
+  const off = missStops(task, { errorStops });
   const flickers = task.mainsHz !== null && !flickerSafe(s.shutterS, task.mainsHz);
   return {
     aperture: s.aperture,
@@ -50,8 +51,8 @@ export const describeChoice = (task: ExposureTask, s: Found): ExposureChoice => 
 };
 
 const lightSays = (task: ExposureTask, c: ExposureChoice): Message => {
-  const off = c.errorStops - task.biasStops;
-  const stops = measured(Math.abs(c.errorStops), 'stops', 1);
+  const off = missStops(task, c);
+  const stops = measured(Math.abs(off), 'stops', 1);
   if (off > ERROR_TOLERANCE) return message('exposure.over', { stops });
   if (off >= -ERROR_TOLERANCE) return message('exposure.right');
   return c.iso >= task.isoCeiling

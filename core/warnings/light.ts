@@ -108,8 +108,8 @@ export const exposureOff: ShotRule = (c) => {
       severity: 'care',
       subject: onShot(c),
       say: message('exposure.over.say', {
-        errorStops: measured(Math.abs(choice.errorStops), 'stops', 1),
-        isErrorStops: yesNo(choice.errorStops > 0),
+        errorStops: measured(Math.abs(short.stops), 'stops', 1),
+        isErrorStops: yesNo(over),
       }),
       why: over ? message('exposure.over.why') : message('exposure.over.why.else'),
       cures: short.workable.slice(0, 3).map(({ say }) => ({ say })),
