@@ -97,6 +97,11 @@ describe('clearance of a way', () => {
   it('names nothing beyond what is cared about, and each thing within it', () => {
     expect(nearestAlong([vec(500, 500, 20), vec(510, 500, 20)], solids, 60)).toBeNull();
     expect(nearestAlong([vec(0, 0, 60)], solids, 60)?.solid.name).toBe('Wood');
+    // Within the box about a slanting wire, and far from the wire itself: 80/√2 m.
+    const slant = lineSolid('d', 'Slant', [vec(0, 0, 10), vec(100, 100, 10)], 0, false);
+    const aside = [vec(90, 10, 5)];
+    expect(nearestAlong(aside, [slant], 56)).toBeNull();
+    expect(nearestAlong(aside, [slant], 57)?.freeM).toBeCloseTo(80 / Math.SQRT2, 9);
   });
 });
 
