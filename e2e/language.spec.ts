@@ -1,6 +1,7 @@
 import { readdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
+import library from 'element-plus/es/locale/lang/en.mjs';
 import { demoFilm } from '@demo';
 import { DE } from '../core/messages/de';
 import { EN } from '../core/messages/en';
@@ -22,6 +23,10 @@ const englishOnly = async (): Promise<ReadonlySet<string>> => {
     for (const [key, text] of Object.entries(en)) all.push([text, de[key] ?? '']);
     for (const text of Object.values(de)) spoken.add(text);
   }
+  // The library's own words: whole sentences, which no other text is by chance.
+  const sentences = (part: unknown): string[] =>
+    typeof part === 'string' ? [part] : Object.values(part as object).flatMap(sentences);
+  for (const text of sentences(library.el)) if (text.includes(' ')) all.push([text, '']);
   return new Set(
     all
       .filter(([en, de]) => en !== de && !/[{}]/.test(en) && en.trim().length > 2 && !spoken.has(en))

@@ -9,7 +9,15 @@ import { language } from '../language';
 
 export { ElConfigProvider, ElDatePicker, ElTimePicker } from 'element-plus';
 
-const LOCALES = { en: { ...en, name: 'en-gb' }, de };
+/** What a reader of the screen is told of the tables, which the library leaves in English. */
+const datepicker = {
+  ...de.el.datepicker,
+  dateTablePrompt: 'Mit den Pfeiltasten und der Eingabetaste einen Tag wählen',
+  monthTablePrompt: 'Mit den Pfeiltasten und der Eingabetaste einen Monat wählen',
+  yearTablePrompt: 'Mit den Pfeiltasten und der Eingabetaste ein Jahr wählen',
+  selectedDate: 'Gewählter Tag',
+};
+const LOCALES = { en: { ...en, name: 'en-gb' }, de: { ...de, el: { ...de.el, datepicker } } };
 
 /** What the pickers say, in the language of the interface. */
 export const dateLocale = () => LOCALES[language.value];
