@@ -14,6 +14,8 @@ import {
 } from './regret';
 import { describeChoice, reasonsFor, whyNot } from './tell';
 import { exposureSpan, spanHolds } from './span';
+import { solveKnob } from './quick';
+import { solveExposure } from './solve';
 import { bracketPlan, lapseShutter, stillShutter } from './stills';
 
 /** 25 frames a second, f/4, base ISO 100: 1/50 is 180°, 1/25 is 360°, 1/100 is 90°. */
@@ -189,6 +191,32 @@ describe('what is said about a choice, by hand', () => {
     expect(next({ iso: 200 })).toContain('"iso"');
     expect(next({ lookCost: 99 })).toContain('"look"');
     expect(next({})).toContain('"exact"');
+  });
+});
+
+describe('what no exposure can be worked out from', () => {
+  it.each<[Partial<ExposureTask>, string]>([
+    [{ sceneEv100: NaN }, 'exposure.none.light'],
+    [{ apertures: [] }, 'exposure.none.aperture'],
+    [{ isoBase: 0 }, 'exposure.none.iso'],
+    [{ isoCeiling: 99 }, 'exposure.none.iso'],
+    [{ filters: [{ id: 'x', factor: 0.5, cost: 0 }] }, 'exposure.none.factor'],
+    [{ captureFps: 0 }, 'exposure.none.rate'],
+    [{ fixed: { filterId: 'gone' } }, 'exposure.none.filter'],
+  ])('%j: %s', (more, reason) => {
+    expect(solveExposure(task(more))).toMatchObject({ ok: false, reason: { code: reason } });
+  });
+  it('the fifth number is found whatever stands in its place yet, from four that are numbers', () => {
+    const known = { aperture: 4, shutterS: 1 / 50, iso: 100, ndStops: 3, ev100: Math.log2(800) + 3 };
+    for (const knob of ['aperture', 'shutterS', 'iso', 'ndStops', 'ev100'] as const) {
+      const answer = solveKnob({ ...known, [knob]: NaN }, knob);
+      expect(answer.ok && answer.value, knob).toBeCloseTo(known[knob], 9);
+      const other = knob === 'ev100' ? 'iso' : 'ev100';
+      expect(solveKnob({ ...known, [knob]: NaN }, other)).toMatchObject({
+        ok: false,
+        reason: { code: 'exposure.quick.above-zero' },
+      });
+    }
   });
 });
 

@@ -89,6 +89,19 @@ describe('fewest changes through a flight', () => {
     expect(only!.iso).toBeGreaterThan(dark.isoBase);
     expect(only!.regret).toBeCloseTo(regretOf(dark, only!, null), 9);
   });
+  it('leaves a shutter that only differs by a rounding where it is, unless another is set by hand', () => {
+    const ev = 2 * Math.log2(4) + Math.log2(50);
+    const at = (shutterS?: number) => ({
+      task: task(ev, {
+        fixed: { filterId: null, aperture: 4, ...(shutterS === undefined ? {} : { shutterS }) },
+      }),
+      take: '0',
+    });
+    const shutters = (...list: ReturnType<typeof at>[]) => fewestChanges(list, 1 / 3).map((c) => c!.shutterS);
+    expect(shutters(at(1 / 48), at())).toEqual([1 / 48, 1 / 48]);
+    expect(shutters(at(1 / 48), at(1 / 50))).toEqual([1 / 48, 1 / 50]);
+    expect(shutters(at(1 / 100), at())[1]).not.toBe(1 / 100);
+  });
   it('opens the aperture between two takes, never within one', () => {
     const held = { apertures: [2.8, 11], fixed: { filterId: null, shutterS: 1 / 50, iso: 100 } };
     const evFor = (n: number): number => 2 * Math.log2(n) + Math.log2(50) - 0.3;

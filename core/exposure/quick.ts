@@ -15,8 +15,11 @@ export type Knob = keyof Exposure;
  */
 export const solveKnob = (known: Exposure, wanted: Knob): Result<number, Message> => {
   const { aperture, shutterS, iso, ndStops, ev100 } = known;
-  const given = Object.entries({ aperture, shutterS, iso }).filter(([k]) => k !== wanted);
-  if (given.some(([, v]) => !(v > 0)) || ![ev100, ndStops].every(Number.isFinite))
+  // What is asked for may be anything yet.
+  const given = (numbers: Record<string, number>): number[] =>
+    Object.entries(numbers).flatMap(([knob, value]) => (knob === wanted ? [] : [value]));
+  const positive = given({ aperture, shutterS, iso }).every((v) => v > 0);
+  if (!positive || !given({ ev100, ndStops }).every(Number.isFinite))
     return none(message('exposure.quick.above-zero'));
   if (wanted === 'ev100') return found(settingEv(known));
   // Stops by which what is set lets in less than the scene asks for, all but the wanted one taken into account.
