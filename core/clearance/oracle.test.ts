@@ -5,7 +5,7 @@ import { between, vec, type Vec3, toSegment } from '../geometry';
 import { areaSolid, lineSolid, topAt, type Solid } from './solid';
 import { hides } from './hidden';
 import { wayHomeOver } from './home';
-import { numberIn } from '../testing';
+import { numberIn, Reached } from '../testing';
 
 /** Hills by a few waves, so that every run has ridges and hollows. */
 const hilly = (seed: number, amp: number): Ground => {
@@ -119,26 +119,34 @@ describe('a line of sight', () => {
     return deepest;
   };
   it('is hidden where the line dips in deep, free where it passes clear over; only grazing is left to chance', () => {
+    const reached = new Reached();
     fc.assert(
       fc.property(
         spot,
         spot,
-        numberIn(5, 70),
+        numberIn(3, 30),
         fc.integer({ min: 1, max: 9 }),
         numberIn(0, 16),
-        fc.array(fc.oneof(ring, thread), { maxLength: 4 }),
+        fc.array(fc.oneof(ring, thread), { minLength: 2, maxLength: 6 }),
         ([ex, ey], [tx, ty], up, seed, amp, solids) => {
           const ground = hilly(seed, amp);
           const eye = vec(ex, ey, ground.at(ex, ey) + 1.6);
           const target = vec(tx, ty, ground.at(tx, ty) + up);
           const dip = depth(ground, solids, eye, target);
-          const hidden = hides(ground, solids, eye, target) !== null;
-          if (dip > 0.6) expect(hidden).toBe(true);
-          if (dip < -0.6) expect(hidden).toBe(false);
+          const blocked = hides(ground, solids, eye, target);
+          if (dip > 0.6) expect(blocked).not.toBeNull();
+          if (dip < -0.6) expect(blocked).toBeNull();
+          if (!blocked) return;
+          // Where it is hidden lies under or over the line, at or in what hides it.
+          const { at, by } = blocked;
+          expect(toSegment(eye, target, at.x, at.y)).toBeLessThan(1e-6);
+          reached.when(by ? 'by a thing' : 'by the ground', true);
+          if (!by) expect(ground.at(at.x, at.y)).toBeGreaterThanOrEqual(at.z - 0.6);
         },
       ),
       { numRuns: 200 },
     );
+    for (const what of ['by a thing', 'by the ground']) reached.atLeast(what, 14);
   });
   it('is the same looked at from the other end, as far as nobody stands inside of something', () => {
     fc.assert(
