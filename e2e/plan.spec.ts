@@ -133,6 +133,35 @@ test('a grip dragged on the plan changes the shot, its costs and its flight at o
   );
 });
 
+test('a route is dragged by its points from the moment the plan stands: the others, heights and speeds stay', async ({
+  bench,
+  page,
+}) => {
+  await bench.open();
+  await bench.pick('Train takes the bridge');
+  await bench.choose('Move', 'Free route');
+  await bench.saved();
+  const route = async () =>
+    (await bench.stored()).file.shots.find((s) => s.title === 'Train takes the bridge')!.move;
+  const { points: before } = await route();
+  expect(before.length).toBeGreaterThan(1);
+  for (const view of ['Locations', 'Site map'])
+    await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: view }).click();
+  const hands = await PlanHands.on(page);
+  const last = before.at(-1)!;
+  const to = [last.xM + 30, last.yM - 25] as const;
+  await hands.drag([last.xM, last.yM], to);
+  await bench.saved();
+  const { points: after } = await route();
+  expect(after.slice(0, -1)).toEqual(before.slice(0, -1));
+  const moved = after.at(-1)!;
+  expect({ ...moved, xM: 0, yM: 0 }).toEqual({ ...last, xM: 0, yM: 0 });
+  expect(Math.hypot(moved.xM - to[0], moved.yM - to[1])).toBeLessThan(4);
+  await page.keyboard.press('Control+z');
+  await bench.saved();
+  expect((await route()).points).toEqual(before);
+});
+
 test('the launch point, a corner and a subject are dragged; what stands on the ground stays on it', async ({
   bench,
   page,

@@ -40,7 +40,6 @@ export interface PlanHands extends DrawHands {
   reshape: (id: string, points: Spot[]) => void;
   move: (id: string, at: Spot) => void;
   handle: (part: GripPart, shotId: string, at: Spot) => void;
-  route: (shotId: string, points: Spot[]) => void;
   idea: (index: number) => void;
 }
 
@@ -191,7 +190,6 @@ export class PlanMap {
       const [x0, y0, x1, y1] = g.getExtent() as [number, number, number, number];
       this.hands.move(d.id, spot([(x0 + x1) / 2, (y0 + y1) / 2]));
     } else if (d.what === 'handle') this.hands.handle(d.part, d.shotId, spot((g as Point).getCoordinates()));
-    else if (d.what === 'shot') this.hands.route(d.id, pointsOf(g));
   }
 
   /** Things and subjects of the place, drawn anew but for what is in hand. */
@@ -238,24 +236,11 @@ export class PlanMap {
       const d = drawnOf(f);
       return d && 'id' in d && d.id === this.pickedId;
     });
-    const route = this.paths.getFeatures().filter((f) => {
-      const d = drawnOf(f);
-      return d?.what === 'shot' && d.id === this.routeId;
-    });
-    this.refill(this.modifying, [
-      ...picked.filter((f) => {
-        const d = drawnOf(f);
-        return d?.what === 'feature';
-      }),
-      ...route,
-    ]);
+    this.refill(
+      this.modifying,
+      picked.filter((f) => drawnOf(f)?.what === 'feature'),
+    );
     this.movable = new Set([...this.handles.getFeatures(), ...picked]);
-  }
-  private routeId = '';
-  /** The shot whose points are the path itself, so that they can be dragged. */
-  setRoute(id: string): void {
-    this.routeId = id;
-    this.armPicked();
   }
 
   private refill(collection: Collection<Feature>, features: readonly Feature[]): void {

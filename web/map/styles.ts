@@ -9,8 +9,8 @@ import { thin, type MapLook } from './colours';
 import { hatch } from './hatch';
 import { tr } from './messages';
 
-/** What a grip moves: side and distance of a shot, its far end, the launch point, a pin of a picture. */
-export type GripPart = 'near' | 'end' | 'launch' | 'pin';
+/** What a grip moves: side and distance of a shot, its far end, a point of its route, the launch point, a pin of a picture. */
+export type GripPart = 'near' | 'end' | 'point' | 'launch' | 'pin';
 
 /** What the map keeps with each drawn thing. */
 export type Drawn =

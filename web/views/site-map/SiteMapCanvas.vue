@@ -70,6 +70,11 @@ const draw = (): void => {
   map.value?.setExtras(extras.value);
   map.value?.setHandles(handles.value);
 };
+/** Marks what is picked, else the open shot. */
+const pickOn = (on: PlanMap): void => {
+  const shot = props.shot?.facts;
+  on.setPicked(plan.picked.value.what === 'nothing' ? (shot?.shot.id ?? '') : plan.picked.value.id);
+};
 /** What is drawn within one picture; a larger place is given to the map over several. */
 const AT_ONCE = 60;
 const steps = function* (on: PlanMap): Generator<undefined> {
@@ -81,7 +86,8 @@ const steps = function* (on: PlanMap): Generator<undefined> {
   if (many) yield;
   on.setExtras(extras.value);
   on.setHandles(handles.value);
-  on.setPicked(plan.picked.value.id);
+  pickOn(on);
+  on.setTool(plan.tool.value);
   on.fit();
   // Layer by layer: each is written, measured and painted by itself.
   while (on.reveal()) if (many) yield;
@@ -103,10 +109,10 @@ const build = (): void => {
     drawn: plan.add,
     way: plan.way,
     subject: plan.addSubject,
-    route: plan.route,
     handle: (part, shotId, at) => {
       if (part === 'launch') plan.dragLaunch(at);
       else if (part === 'pin') plan.dragPin(shotId, at);
+      else if (part === 'point') plan.dragPoint(shotId, at);
       else plan.dragShot(part, shotId, at);
     },
     measured: (points, closed) => emit('measured', points, closed),
@@ -139,12 +145,8 @@ watch(handles, (h) => map.value?.setHandles(h));
 watch(
   () => [plan.picked.value.id, props.shot?.facts.shot.id],
   () => {
-    map.value?.setPicked(
-      plan.picked.value.what === 'nothing' ? (props.shot?.facts.shot.id ?? '') : plan.picked.value.id,
-    );
-    map.value?.setRoute(props.shot?.facts.move?.byPoints ? props.shot.facts.shot.id : '');
+    if (map.value) pickOn(map.value);
   },
-  { immediate: true },
 );
 watch(
   () => plan.tool.value,

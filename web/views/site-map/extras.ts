@@ -63,7 +63,16 @@ export const handlesOf = (
   const own = plan.things.value.some((t) => t.id === place?.launchId);
   const origin = own ? [] : [{ part: 'launch' as const, shotId: '', at: { xM: 0, yM: 0 } }];
   const move = shot?.facts.move;
-  if (!shot || !move || move.byPoints) return origin;
+  if (!shot || !move) return origin;
+  if (move.byPoints)
+    return [
+      ...shot.facts.shot.move.points.map((p, i) => ({
+        part: 'point' as const,
+        shotId: `${shot.facts.shot.id} ${i}`,
+        at: { xM: p.xM, yM: p.yM },
+      })),
+      ...origin,
+    ];
   const subject = plan.subjects.value.find((s) => s.id === shot.facts.shot.subjectId) ?? null;
   return [
     ...dragHandlesOf(move, shot.facts.shot.move.values, aimOf(subject)).map((g) => ({

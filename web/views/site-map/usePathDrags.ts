@@ -55,15 +55,13 @@ export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
         ),
       );
   };
-  const route = (shotId: string, points: readonly Spot[]): void => {
-    const shot = film.get('shot', shotId);
+  /** A point of a route: “shot number”. Its height and speed stay, and so do the other points. */
+  const dragPoint = (point: string, at: Spot): void => {
+    const [id = '', number = '0'] = point.split(' ');
+    const shot = film.get('shot', id);
     if (!shot) return;
-    const before = shot.move.points;
-    const made = points.map((p, i) => ({
-      ...(before[Math.min(i, before.length - 1)] ?? { zM: 10, speedMs: 4 }),
-      ...p,
-    }));
-    told(film.edit('shot', shotId, { move: { ...shot.move, points: made } }, tr('route')));
+    const points = shot.move.points.map((p, i) => (i === Number(number) ? { ...p, ...at } : p));
+    told(film.edit('shot', id, { move: { ...shot.move, points } }, tr('dragOnThePlan')));
   };
 
   /** A pin of a picture: “id number”. A place that would tell nothing is not taken. */
@@ -74,5 +72,5 @@ export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
     const pins = picture.pins.map((p, i) => (i === Number(number) ? { ...p, ...at } : p));
     if (pinned(pins).ok) told(film.edit('picture', id, { pins }, tr('pin')));
   };
-  return { dragLaunch, dragShot, dragPin, route };
+  return { dragLaunch, dragShot, dragPin, dragPoint };
 };

@@ -195,7 +195,6 @@ const DE: Texts<typeof EN> = {
   projectionNumber: 'Eine EPSG-Nummer hat vier bis sechs Ziffern.',
   radius: 'Radius',
   readingName: '{name} wird gelesen',
-  route: 'Route',
   saveWhatIsOnThe: 'Speichern, was auf dem Plan ist',
   seenMustsOfTheMustHaves:
     '{seenMusts} % der Muss sichtbar, {seenAll} % von allen, {value} hinaus und heim geflogen, Boden {slopeDeg}° steil',

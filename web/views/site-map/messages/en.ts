@@ -189,7 +189,6 @@ export const EN = {
   projectionNumber: 'An EPSG number has four to six digits.',
   radius: 'Radius',
   readingName: 'Reading {name}',
-  route: 'route',
   saveWhatIsOnThe: 'Save what is on the plan',
   seenMustsOfTheMustHaves:
     '{seenMusts} % of the must-haves seen, {seenAll} % of all, {value} flown out and home, ground {slopeDeg}° steep',
