@@ -154,6 +154,7 @@ test('where a film is shot is pointed at on a map of the earth, by keys or by a 
   await expect(page.getByLabel('Time zone', { exact: true })).toHaveValue(zone);
   // On its map a location stands where it is.
   await page.getByRole('button', { name: 'Map', exact: true }).click();
+  await expect(map).toBeFocused();
   await page.keyboard.press('Escape');
   await expect(map).toHaveCount(0);
 });
