@@ -326,12 +326,12 @@ const permission: Check = {
       : open.length > 0
         ? fail(
             message('check.permission.fail', {
-              a: some(open.map((f) => featureName(f))),
+              a: some(open.map(featureName)),
             }),
           )
         : pass(
             message('check.permission.pass', {
-              a: some(zones.map((f) => featureName(f))),
+              a: some(zones.map(featureName)),
             }),
           );
   },

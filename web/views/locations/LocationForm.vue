@@ -146,7 +146,7 @@ const events = computed(() => {
     <section class="sheet two">
       <div>
         <h2>{{ tr('airAndLight') }}</h2>
-        <div class="grid three">
+        <div class="grid">
           <InTurn
             ><NumberField
               :label="tr('windAt10M')"
@@ -291,9 +291,6 @@ header h1 {
   grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: 8px 12px;
 }
-.grid.three {
-  grid-template-columns: repeat(4, minmax(0, 1fr));
-}
 .events {
   display: flex;
   flex-wrap: wrap;
@@ -316,8 +313,7 @@ figure {
   .two {
     grid-template-columns: minmax(0, 1fr);
   }
-  .grid,
-  .grid.three {
+  .grid {
     grid-template-columns: repeat(2, minmax(0, 1fr));
   }
 }
