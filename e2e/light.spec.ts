@@ -126,15 +126,31 @@ test('wishes, pins and dates: the window of a shot, held back by hand and by dra
   await expect(lane.locator('.lane .wish').first()).toBeVisible();
   await lane.getByRole('button', { name: '3 not before' }).click();
   await expect(lane.getByRole('combobox', { name: '3 not before' })).toBeVisible();
-  await bench.setWhen('3 not before', '07:50');
+  // Its lists are scrolled to the present time as it opens: that is nobody's choice, and nothing to take back.
+  const hours = page.locator('.el-time-panel .el-scrollbar__wrap');
+  await lane.getByRole('combobox', { name: '3 not before' }).click();
+  await expect.poll(() => hours.evaluateAll((e) => e.some((list) => list.scrollTop > 0))).toBe(true);
+  await page.keyboard.press('Escape');
+  await expect(hours.locator('visible=true')).toHaveCount(0);
   await bench.saved();
   const shots = async () => (await bench.stored()).file.shots;
-  expect((await shots()).find((s) => s.title === 'Along the parapet')?.notBefore).toBe('07:50');
+  const held = async () => (await shots()).find((s) => s.title === 'Along the parapet')?.notBefore;
+  expect(await held()).toBeNull();
+  // Scrolled by hand it is one.
+  await lane.getByRole('combobox', { name: '3 not before' }).click();
+  await hours.locator('visible=true').first().hover();
+  await page.mouse.wheel(0, -96);
+  await expect.poll(held).toMatch(/^\d\d:\d\d$/);
+  await page.keyboard.press('Enter');
+  await expect(hours.locator('visible=true')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect.poll(held).toBeNull();
+  await bench.setWhen('3 not before', '07:50');
+  await bench.saved();
+  expect(await held()).toBe('07:50');
   await expect(lane.locator('.now')).toHaveAttribute('title', 'planned 07:50');
   await page.keyboard.press('Control+z');
-  await expect
-    .poll(async () => (await shots()).find((s) => s.title === 'Along the parapet')?.notBefore)
-    .toBeNull();
+  await expect.poll(held).toBeNull();
 
   const piece = page.locator('[data-piece="6"] rect').first();
   const box = (await piece.boundingBox())!;

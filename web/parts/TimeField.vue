@@ -3,6 +3,7 @@ import { ref, useId, watch } from 'vue';
 import type { Fault } from '../sync/validation';
 import { dateLocale, ElConfigProvider, ElTimePicker } from './element-dates';
 import FieldBox from './FieldBox.vue';
+import { chosen, panelLeft } from './panel-reached';
 import PickerInTurn from './PickerInTurn.vue';
 import type { HelpKey } from './help';
 
@@ -20,27 +21,15 @@ const id = useId();
 const faults = ref<readonly Fault[]>([]);
 /** Value this field has saved itself; any other came from elsewhere. */
 let own = '';
-/**
- * The value came from elsewhere – an undo, another tab, another shot – since anybody last reached for the field. A panel that is still
- * closing scrolls its lists to it and says so, the present time where there is no value: nobody chose that.
- */
-let overtaken = false;
-const shown = (visible: boolean): void => {
-  if (visible) overtaken = false;
-};
-const typed = (event: Event | KeyboardEvent): void => {
-  if (event instanceof KeyboardEvent && !event.ctrlKey && !event.metaKey) overtaken = false;
-};
 watch(
   () => props.value,
   (value) => {
-    if (value !== own) overtaken = true;
+    if (value !== own) panelLeft();
   },
   { flush: 'sync' },
 );
 const picked = (value: string | null): void => {
-  // Emptied is what a person does, by its own button and without the panel.
-  if (overtaken && value !== null) return;
+  if (!chosen(window.event)) return;
   own = value ?? '';
   faults.value = props.save(own) ?? [];
 };
@@ -59,8 +48,6 @@ const picked = (value: string | null): void => {
           :clearable="clearable ?? false"
           placeholder="–:–"
           @update:model-value="picked"
-          @visible-change="shown"
-          @keydown="typed"
       /></PickerInTurn>
     </ElConfigProvider>
   </FieldBox>
