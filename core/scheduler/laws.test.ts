@@ -6,6 +6,7 @@ import { faultsOfPlan } from './check';
 import { planExactly } from './exact';
 import { searchPlan } from './search';
 import { problemOf, type WorkedProblem } from './fixtures';
+import { numberIn, Reached } from '../testing';
 
 const point = fc.tuple(
   fc.integer({ min: -160, max: 160 }),
@@ -55,7 +56,17 @@ const problems = (most: number, windows = true): fc.Arbitrary<WorkedProblem> =>
       })),
     }));
 
-/** Every plan there is, by trying each next stop, each landing and each pack: no dominance, no cleverness. */
+/** Seconds at which a launch meets no break, looked for one break after another until none is met. */
+const clearOf = (p: PlanProblem, fromS: number, seconds: number): number => {
+  let launchS = fromS;
+  for (;;) {
+    const met = (p.breaks ?? []).filter((b) => launchS < b.latestS && launchS + seconds > b.earliestS);
+    if (met.length === 0) return launchS;
+    launchS = Math.max(...met.map((b) => b.latestS));
+  }
+};
+
+/** Every plan there is, by trying each setting, next stop, landing and pack: no dominance, no cleverness. */
 const exhaustive = (p: PlanProblem): { weight: number; flights: number; airborneS: number } => {
   let best = { weight: 0, flights: 0, airborneS: 0 };
   const consider = (weight: number, flights: number, airborneS: number): void => {
@@ -72,83 +83,113 @@ const exhaustive = (p: PlanProblem): { weight: number; flights: number; airborne
     wattHours: number;
     from: number;
     to: number;
-    settings: readonly string[];
+    stops: number;
+    pinned: readonly string[];
   }
-  const fly = (
-    flown: ReadonlySet<number>,
-    packs: readonly number[],
-    weight: number,
-    flights: number,
-    airborneS: number,
-    readyS: number,
-  ): void => {
-    consider(weight, flights, airborneS);
-    const grow = (open: Open, now: ReadonlySet<number>, worth: number): void => {
-      if (open.at) {
-        const home = p.home(open.at);
-        const seconds = open.seconds + home.seconds + p.landing.seconds;
-        const wattHours = open.wattHours + home.wattHours + p.landing.wattHours;
-        for (const k of packs) {
-          const pack = p.packs[k]!;
-          const launch = Math.max(readyS, pack.readyS ?? 0, open.from);
-          if (wattHours <= pack.usableWh + 1e-9 && launch <= open.to + 1e-9)
-            fly(
-              now,
-              packs.filter((x) => x !== k),
-              worth,
-              flights + 1,
-              airborneS + seconds,
-              launch + seconds + p.swapS,
-            );
-        }
-      }
-      p.shots.forEach((shot, i) => {
-        const settings = open.settings.filter((s) => shot.settings.includes(s));
-        if (now.has(i) || settings.length === 0) return;
-        for (const way of shot.ways) {
-          const leg = p.leg(open.at, way.from);
-          const start = open.seconds + leg.seconds;
-          const seconds = start + shot.performS;
-          const wattHours = open.wattHours + leg.wattHours + shot.performWh;
-          if (wattHours > Math.max(0, ...packs.map((k) => p.packs[k]!.usableWh))) continue;
-          grow(
-            {
-              at: way.to,
-              seconds,
-              wattHours,
-              settings,
-              from: Math.max(open.from, shot.earliestS - start),
-              to: Math.min(open.to, shot.latestS - seconds),
-            },
-            new Set([...now, i]),
-            worth + shot.weight,
-          );
-        }
-      });
-    };
-    if (packs.length > 0)
-      grow(
-        {
-          at: null,
-          ...p.takeoff,
-          from: 0,
-          to: Infinity,
-          settings: [...new Set(p.shots.flatMap((s) => s.settings))],
-        },
-        flown,
-        weight,
-      );
+  interface Day {
+    flown: readonly string[];
+    packs: readonly PlanProblem['packs'][number][];
+    weight: number;
+    flights: number;
+    airborneS: number;
+    readyS: number;
+  }
+  const mayFollow = (flown: readonly string[], id: string): boolean =>
+    !(p.before ?? []).some(([first, second]) => first === id && flown.includes(second));
+  const land = (day: Day, open: Open): void => {
+    if (!open.at) return;
+    const home = p.home(open.at);
+    const seconds = open.seconds + home.seconds + p.landing.seconds;
+    const wattHours = open.wattHours + home.wattHours + p.landing.wattHours;
+    for (const pack of day.packs) {
+      if (open.pinned.some((id) => id !== pack.id) || wattHours > pack.usableWh + 1e-9) continue;
+      const launch = clearOf(p, Math.max(day.readyS, pack.readyS ?? 0, open.from), seconds);
+      if (launch <= open.to + 1e-9)
+        fly({
+          ...day,
+          packs: day.packs.filter((x) => x !== pack),
+          flights: day.flights + 1,
+          airborneS: day.airborneS + seconds,
+          readyS: launch + seconds + p.swapS,
+        });
+    }
   };
-  fly(
-    new Set(),
-    p.packs.map((_, i) => i),
-    0,
-    0,
-    0,
-    0,
-  );
+  const grow = (day: Day, open: Open, setting: string): void => {
+    land(day, open);
+    if (open.stops === (p.mostStops ?? Infinity)) return;
+    for (const shot of p.shots) {
+      if (day.flown.includes(shot.id) || !shot.settings.includes(setting) || !mayFollow(day.flown, shot.id))
+        continue;
+      const own = shot.windows?.[setting];
+      for (const way of shot.ways) {
+        const leg = p.leg(open.at, way.from);
+        const start = open.seconds + leg.seconds;
+        const seconds = start + shot.performS;
+        const wattHours = open.wattHours + leg.wattHours + shot.performWh;
+        if (wattHours > Math.max(0, ...day.packs.map((k) => k.usableWh))) continue;
+        grow(
+          { ...day, flown: [...day.flown, shot.id], weight: day.weight + shot.weight },
+          {
+            at: way.to,
+            seconds,
+            wattHours,
+            from: Math.max(open.from, shot.earliestS - start, (own?.earliestS ?? 0) - start),
+            to: Math.min(open.to, shot.latestS - seconds, (own?.latestS ?? Infinity) - seconds),
+            stops: open.stops + 1,
+            pinned: [...open.pinned, ...(shot.packId === undefined ? [] : [shot.packId])],
+          },
+          setting,
+        );
+      }
+    }
+  };
+  const fly = (day: Day): void => {
+    consider(day.weight, day.flights, day.airborneS);
+    if (day.packs.length > 0)
+      for (const setting of new Set(p.shots.flatMap((s) => s.settings)))
+        grow(day, { at: null, ...p.takeoff, from: 0, to: Infinity, stops: 0, pinned: [] }, setting);
+  };
+  fly({ flown: [], packs: p.packs, weight: 0, flights: 0, airborneS: 0, readyS: 0 });
   return best;
 };
+
+/** What a person may ask for besides: breaks, an order, a pin, few shots a flight, packs that come late, filters that bear the light for a while. */
+const conditions = fc.record({
+  breaks: fc.array(fc.record({ from: numberIn(0, 2500), lasts: numberIn(100, 900) }), { maxLength: 2 }),
+  order: fc.constantFrom(null, [1, 0], [2, 0]),
+  pinned: fc.constantFrom(null, 0, 1),
+  mostStops: fc.constantFrom(undefined, 1, 2),
+  readyS: fc.array(numberIn(0, 1500), { minLength: 3, maxLength: 3 }),
+  narrowS: fc.option(fc.array(numberIn(0, 900), { minLength: 3, maxLength: 3 }), { nil: null }),
+});
+type Conditions = typeof conditions extends fc.Arbitrary<infer T> ? T : never;
+const asked = (p: PlanProblem, c: Conditions): PlanProblem => ({
+  ...p,
+  breaks: c.breaks
+    .map((b) => ({ earliestS: b.from, latestS: b.from + b.lasts }))
+    .sort((a, b) => a.earliestS - b.earliestS),
+  before:
+    c.order && c.order.every((i) => p.shots[i]) ? [[p.shots[c.order[0]!]!.id, p.shots[c.order[1]!]!.id]] : [],
+  ...(c.mostStops === undefined ? {} : { mostStops: c.mostStops }),
+  packs: p.packs.map((pack, i) => ({ ...pack, readyS: c.readyS[i]! })),
+  shots: p.shots.map((s, i) => ({
+    ...s,
+    ...(c.pinned === i && p.packs.length > 0 ? { packId: p.packs.at(-1)!.id } : {}),
+    ...(c.narrowS
+      ? {
+          windows: Object.fromEntries(
+            s.settings.map((key, k) => [
+              key,
+              {
+                earliestS: s.earliestS + k * c.narrowS![i % 3]!,
+                latestS: s.latestS - c.narrowS![(i + k) % 3]!,
+              },
+            ]),
+          ),
+        }
+      : {}),
+  })),
+});
 
 const told = (plan: Plan) => ({
   weight: plan.weight,
@@ -179,6 +220,37 @@ describe('the exact planner', () => {
       }),
       { numRuns: 120 },
     );
+  }, 60_000);
+  it('and with all a person may ask for besides', () => {
+    const reached = new Reached();
+    fc.assert(
+      fc.property(problems(4), conditions, (w, c) => {
+        const free = problemOf(w);
+        const p = asked(free, c);
+        const { plan } = planExactly(p);
+        const best = exhaustive(p);
+        expect([plan.weight, plan.flights.length]).toEqual([best.weight, best.flights]);
+        expect(plan.airborneS).toBeCloseTo(best.airborneS, 6);
+        expect(faultsOfPlan(p, plan)).toEqual([]);
+        reached.when('something is flown', plan.flights.length > 0);
+        const without = (less: Partial<Conditions>): boolean =>
+          comparePlans(planExactly(asked(free, { ...c, ...less })).plan, plan) < -1e-6;
+        reached.when('a break costs', without({ breaks: [] }));
+        reached.when('the order costs', without({ order: null }));
+        reached.when('few shots a flight cost', without({ mostStops: undefined }));
+        reached.when('a late pack costs', without({ readyS: [0, 0, 0] }));
+        reached.when('a pin costs', without({ pinned: null }));
+        reached.when('the light of a filter costs', without({ narrowS: null }));
+      }),
+      { numRuns: 240, endOnFailure: true },
+    );
+    reached.atLeast('something is flown', 100);
+    reached.atLeast('a break costs', 12);
+    reached.atLeast('the order costs', 4);
+    reached.atLeast('few shots a flight cost', 20);
+    reached.atLeast('a late pack costs', 12);
+    reached.atLeast('a pin costs', 4);
+    reached.atLeast('the light of a filter costs', 12);
   }, 60_000);
   it('breaks no limit', () => {
     fc.assert(
