@@ -248,11 +248,11 @@ describe('the exact planner', () => {
       { numRuns: 240, endOnFailure: true },
     );
     reached.atLeast('something is flown', 100);
-    reached.atLeast('a break costs', 12);
+    reached.atLeast('a break costs', 8);
     reached.atLeast('the order costs', 3);
-    reached.atLeast('few shots a flight cost', 20);
+    reached.atLeast('few shots a flight cost', 12);
     reached.atLeast('a late pack costs', 12);
-    reached.atLeast('a pin costs', 8);
+    reached.atLeast('a pin costs', 4);
     reached.atLeast('the light of a filter costs', 12);
   }, 60_000);
   it('breaks no limit', () => {
