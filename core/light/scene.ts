@@ -174,15 +174,18 @@ export const sceneLight = (utcMs: number, c: SceneConditions): SceneLight => {
 
 /** Error of a good reading, stops. */
 const METER_SPREAD = 0.2;
-/** More in twilight, where a degree is half a stop. */
+/** More in twilight, where a degree is half a stop; it comes as the sun goes down from one of these altitudes to the other. */
 const TWILIGHT_SPREAD = 0.4;
+const [TWILIGHT_NONE_DEG, TWILIGHT_ALL_DEG] = [4, -2];
+const twilightSpread = (altitudeDeg: number): number =>
+  TWILIGHT_SPREAD *
+  Math.min(1, Math.max(0, (TWILIGHT_NONE_DEG - altitudeDeg) / (TWILIGHT_NONE_DEG - TWILIGHT_ALL_DEG)));
 
 /**
  * Half the range the scene EV may lie in, stops: sky and lamps each by their share of the light; a reading narrows its part and
  * fades. Usual ranges of practice, no statistics.
  */
 export const sceneSpread = (utcMs: number, c: SceneConditions): number => {
-  const altitude = c.altitudeAt(utcMs);
   const { groundEv100, ambientEv100 } = sceneLight(utcMs, { ...c, skySeen: null });
   const skyShare = 2 ** (ambientEv100 - groundEv100);
   const narrowed = (kind: 'sky' | 'lamps', half: number): number => {
@@ -193,7 +196,7 @@ export const sceneSpread = (utcMs: number, c: SceneConditions): number => {
   const skyHalf = SKY_SPREAD[from] + (SKY_SPREAD[to] - SKY_SPREAD[from]) * share;
   const lampHalf = c.lamps === 'none' ? 0 : LAMP_RANGE[c.lamps][1];
   return (
-    skyShare * narrowed('sky', skyHalf + (altitude < 0 ? TWILIGHT_SPREAD : 0)) +
+    skyShare * narrowed('sky', skyHalf + twilightSpread(c.altitudeAt(utcMs))) +
     (1 - skyShare) * narrowed('lamps', lampHalf)
   );
 };

@@ -254,6 +254,14 @@ describe('how sure the light is', () => {
     );
     expect(sceneSpread(at('23:30'), c({ lamps: 'lit-street' }))).toBeCloseTo(1.5, 1);
   });
+  it('goes with the height of the sun: 0.3 for a clear sky by day, 0.4 more in twilight, no jump on the way', () => {
+    const byHeight = (deg: number): number => sceneSpread(0, c({ altitudeAt: () => deg }));
+    expect([30, 4, 1, -2, -12].map(byHeight)).toEqual(
+      [0.3, 0.3, 0.5, 0.7, 0.7].map((x) => expect.closeTo(x, 9)),
+    );
+    for (let deg = -20; deg < 30; deg += 0.05)
+      expect(Math.abs(byHeight(deg + 0.05) - byHeight(deg))).toBeLessThan(0.01);
+  });
   it('a curve has both its ends and is the scene at each of its minutes', () => {
     const curve = lightCurve(at('06:40'), at('08:05'), 10 * MINUTE, c());
     expect([curve[0]?.utcMs, curve.at(-1)?.utcMs]).toEqual([at('06:40'), at('08:05')]);
