@@ -78,7 +78,8 @@ const options = computed(() => {
               text: WINDOW_WORDS[w.kind],
               borderWidth: 0,
               orientation: 'horizontal',
-              offsetY: 12,
+              // The sun's own windows lie over the golden ones: their names stand under those.
+              offsetY: w.kind === 'golden' || w.kind === 'blue' ? 12 : 26,
               offsetX: 18,
               style: { background: 'transparent', color: 'var(--chalk-3)' },
             },

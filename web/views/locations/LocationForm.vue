@@ -317,4 +317,10 @@ figure {
     grid-template-columns: repeat(2, minmax(0, 1fr));
   }
 }
+@media (max-width: 700px) {
+  /* Coordinates and the button beside them take a line of their own. */
+  .grid > .where {
+    grid-column: 1 / -1;
+  }
+}
 </style>
