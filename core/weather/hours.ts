@@ -100,7 +100,25 @@ export const locationAt = (location: Location, utcMs: number): Location => {
   return then;
 };
 
-const worstKnown = new WeakMap<Location, Location>();
+/** The hardest weather found last for a location, with the stretch it was looked for in. */
+const worstKnown = new WeakMap<
+  Location,
+  { readonly fromMs: number; readonly toMs: number; readonly worst: Location }
+>();
+
+const worstOf = (location: Location, fromMs: number, toMs: number): Location => {
+  const steps = Array.from(
+    { length: Math.max(1, Math.ceil((toMs - fromMs) / WEATHER_STEP_MS) + 1) },
+    (_, i) => locationAt(location, fromMs + i * WEATHER_STEP_MS),
+  );
+  const windiest = steps.reduce((a, b) => (b.windMs > a.windMs ? b : a), steps[0] ?? location);
+  return {
+    ...windiest,
+    gustMs: Math.max(...steps.map((s) => s.gustMs)),
+    temperatureC: Math.min(...steps.map((s) => s.temperatureC)),
+    visibilityM: Math.min(...steps.map((s) => s.visibilityM)),
+  };
+};
 
 /**
  * A location with the hardest weather of a stretch of time: the strongest wind and gusts and where that wind comes from, the
@@ -108,21 +126,10 @@ const worstKnown = new WeakMap<Location, Location>();
  */
 export const hardestWeather = (location: Location, fromMs: number, toMs: number): Location => {
   if (location.hours.length === 0 || !Number.isFinite(fromMs) || !Number.isFinite(toMs)) return location;
-  let worst = worstKnown.get(location);
-  if (!worst) {
-    const steps = Array.from(
-      { length: Math.max(1, Math.ceil((toMs - fromMs) / WEATHER_STEP_MS) + 1) },
-      (_, i) => locationAt(location, fromMs + i * WEATHER_STEP_MS),
-    );
-    const windiest = steps.reduce((a, b) => (b.windMs > a.windMs ? b : a), steps[0] ?? location);
-    worst = {
-      ...windiest,
-      gustMs: Math.max(...steps.map((s) => s.gustMs)),
-      temperatureC: Math.min(...steps.map((s) => s.temperatureC)),
-      visibilityM: Math.min(...steps.map((s) => s.visibilityM)),
-    };
-    worstKnown.set(location, worst);
-  }
+  const known = worstKnown.get(location);
+  if (known?.fromMs === fromMs && known.toMs === toMs) return known.worst;
+  const worst = worstOf(location, fromMs, toMs);
+  worstKnown.set(location, { fromMs, toMs, worst });
   return worst;
 };
 

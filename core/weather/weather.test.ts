@@ -80,6 +80,11 @@ describe('weather by the hour', () => {
   it('hardest over a window is no kinder than any minute of it', () => {
     const hardest = hardestWeather(windy, at(420), at(540));
     expect(hardest).toMatchObject({ windMs: 7, gustMs: 11, temperatureC: 10 });
+    // Another stretch of the same location has its own; the same is the very same object, which other sums are known by.
+    const [minute, again] = [1, 2].map(() => hardestWeather(windy, at(420), at(420)));
+    expect(minute).toMatchObject({ windMs: locationAt(windy, at(420)).windMs });
+    expect(minute!.windMs).toBeLessThan(7);
+    expect(again).toBe(minute);
   });
   it('the sky goes over from hour to hour without a step', () => {
     expect(skyMixAt(windy, at(480))).toEqual({ from: 'clear', to: 'overcast', share: 0.5 });
