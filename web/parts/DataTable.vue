@@ -15,8 +15,14 @@ const props = defineProps<{
   classOf?: (row: T) => string;
 }>();
 defineSlots<Record<K, (props: { row: T }) => unknown>>();
-/** The library asks for plain records. */
-const data = computed(() => [...props.rows] as unknown as Record<PropertyKey, unknown>[]);
+/**
+ * The library looks into its records deeply, for changes: each thing a cell reads would be wrapped, path and poses of every shot
+ * among them. A record that is frozen it takes as it is, and the row in it.
+ */
+interface Held {
+  readonly row: T;
+}
+const data = computed(() => props.rows.map((row): Held => Object.freeze({ row })));
 
 const { width } = useElementSize(0, 0);
 /** Narrower than this the columns that can be missed are left out, px. */
@@ -24,14 +30,14 @@ const NARROW_PX = 480;
 const narrow = computed(() => width.value > 0 && width.value < NARROW_PX);
 const shown = computed(() => props.columns.filter((c) => !(narrow.value && c.wideOnly)));
 /** A column is drawn once without a row, at index −1, where the library looks for columns inside it. */
-const rowOf = (scope: { row: unknown }): T => scope.row as T;
+const rowOf = (scope: { row: unknown }): T => (scope.row as Held).row;
 </script>
 
 <template>
   <div ref="target" class="data-table">
     <ElTable
       :data="data"
-      :row-key="(row: unknown) => props.keyOf(row as T)"
+      :row-key="(row: unknown) => props.keyOf(rowOf({ row }))"
       :row-class-name="(scope: { row: unknown }) => props.classOf?.(rowOf(scope)) ?? ''"
     >
       <ElTableColumn
