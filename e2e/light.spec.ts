@@ -129,7 +129,10 @@ test('wishes, pins and dates: the window of a shot, held back by hand and by dra
   // Its lists are scrolled to the present time as it opens: that is nobody's choice, and nothing to take back.
   const hours = page.locator('.el-time-panel .el-scrollbar__wrap');
   await lane.getByRole('combobox', { name: '3 not before' }).click();
-  await expect.poll(() => hours.evaluateAll((e) => e.some((list) => list.scrollTop > 0))).toBe(true);
+  await expect(hours.locator('visible=true').first()).toBeVisible();
+  await page.evaluate(
+    () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(() => drawn(true)))),
+  );
   await page.keyboard.press('Escape');
   await expect(hours.locator('visible=true')).toHaveCount(0);
   await bench.saved();
@@ -139,7 +142,12 @@ test('wishes, pins and dates: the window of a shot, held back by hand and by dra
   // Scrolled by hand it is one.
   await lane.getByRole('combobox', { name: '3 not before' }).click();
   await hours.locator('visible=true').first().hover();
-  await page.mouse.wheel(0, -96);
+  // Its list stands at the present hour: at midnight there is nothing above it.
+  const top = await hours
+    .locator('visible=true')
+    .first()
+    .evaluate((list) => list.scrollTop);
+  await page.mouse.wheel(0, top > 0 ? -96 : 96);
   await expect.poll(held).toMatch(/^\d\d:\d\d$/);
   await page.keyboard.press('Enter');
   await expect(hours.locator('visible=true')).toHaveCount(0);
