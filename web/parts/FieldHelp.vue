@@ -87,6 +87,8 @@ const toggle = (): void => {
   .ask {
     width: 32px;
     height: 32px;
+    /* Large for a thumb, and no taller in its row than a label without it: fields side by side stay level. */
+    margin-block: -7px;
     line-height: 32px;
     font-size: 15px;
   }
