@@ -6,7 +6,11 @@ import { pathToFileURL } from 'node:url';
 import { parseArgs } from 'node:util';
 
 const { values } = parseArgs({
-  options: { keep: { type: 'boolean', default: false }, hour: { type: 'boolean', default: false } },
+  options: {
+    keep: { type: 'boolean', default: false },
+    hour: { type: 'boolean', default: false },
+    films: { type: 'boolean', default: false },
+  },
 });
 /** Figures of an earlier run, kept with the code. */
 const KEPT = 'docs/bench.json';
@@ -30,6 +34,11 @@ const node = (...args) => {
 if (values.hour) {
   // What a tab holds after an hour of work, by itself: it takes ten minutes.
   node('--import', 'tsx', 'scripts/bench/hour.ts');
+  process.exit();
+}
+if (values.films) {
+  // How a season's films start and are listed: making them takes minutes.
+  node('--import', 'tsx', 'scripts/bench/films.ts');
   process.exit();
 }
 rmSync(FOLDER, { recursive: true, force: true });

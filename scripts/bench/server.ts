@@ -1,4 +1,3 @@
-import { spawn } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { Agent, request } from 'node:http';
 import { tmpdir } from 'node:os';
@@ -7,6 +6,7 @@ import { v4 as uuid } from 'uuid';
 import type { AnyRow } from '../../contract';
 import { demoFilm } from '../../demo';
 import { manyShots } from './many-shots';
+import { serve } from './serve';
 import { ms, report, spread, writeKept } from './figures';
 
 const FILMS = 20;
@@ -37,30 +37,6 @@ const lightPost = (address: string, path: string, body: unknown): Promise<number
     );
     sent.on('error', reject);
     sent.end(text);
-  });
-
-/** The application in a process of its own, as it runs. */
-const serve = (dataDir: string): Promise<{ address: string; stop: () => Promise<void> }> =>
-  new Promise((resolve, reject) => {
-    const child = spawn(process.execPath, ['dist/server/main.mjs'], {
-      env: { ...process.env, DUSK_DATA: dataDir, DUSK_PORT: '0', DUSK_LOG: 'silent' },
-      stdio: ['ignore', 'pipe', 'inherit'],
-    });
-    const ended = new Promise<void>((done) => {
-      child.on('exit', () => done());
-    });
-    child.on('exit', () => reject(new Error('the server ended')));
-    child.stdout.on('data', (data: Buffer) => {
-      const address = /is at (http:\S+)/.exec(data.toString())?.[1];
-      if (address)
-        resolve({
-          address,
-          stop: () => {
-            child.kill('SIGTERM');
-            return ended;
-          },
-        });
-    });
   });
 
 const run = async (): Promise<void> => {
