@@ -31,6 +31,8 @@ const lookAtFields = async (page: Page, seen: Set<string>): Promise<void> => {
       () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(() => drawn(true)))),
     );
     await page.keyboard.press('Tab');
+    // A list that is still closing would take the next click for a choice.
+    await expect(page.locator(':is(.el-select__popper, .el-picker__popper) >> visible=true')).toHaveCount(0);
   }
 };
 
