@@ -31,7 +31,8 @@ const lookAtFields = async (page: Page, seen: Set<string>): Promise<void> => {
       () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(() => drawn(true)))),
     );
     await page.keyboard.press('Tab');
-    // A list that is still closing would take the next click for a choice.
+    // The next field may open when it is come to; a list that is still closing would take the next click for a choice.
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     await expect(page.locator(':is(.el-select__popper, .el-picker__popper) >> visible=true')).toHaveCount(0);
   }
 };
