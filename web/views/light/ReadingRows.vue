@@ -122,7 +122,8 @@ const add = (): void => {
 }
 .line {
   display: grid;
-  grid-template-columns: 110px 90px auto;
+  grid-template-columns: 84px 64px minmax(0, 1fr) auto;
   gap: 6px;
+  align-items: end;
 }
 </style>
