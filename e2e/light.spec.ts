@@ -137,8 +137,8 @@ test('wishes, pins and dates: the window of a shot, held back by hand and by dra
   await expect(hours.locator('visible=true')).toHaveCount(0);
   await bench.saved();
   const shots = async () => (await bench.stored()).file.shots;
-  const held = async () => (await shots()).find((s) => s.title === 'Along the parapet')?.notBefore;
-  expect(await held()).toBeNull();
+  const notBefore = async () => (await shots()).find((s) => s.title === 'Along the parapet')?.notBefore;
+  expect(await notBefore()).toBeNull();
   // Scrolled by hand it is one.
   await lane.getByRole('combobox', { name: '3 not before' }).click();
   await hours.locator('visible=true').first().hover();
@@ -148,17 +148,17 @@ test('wishes, pins and dates: the window of a shot, held back by hand and by dra
     .first()
     .evaluate((list) => list.scrollTop);
   await page.mouse.wheel(0, top > 0 ? -96 : 96);
-  await expect.poll(held).toMatch(/^\d\d:\d\d$/);
+  await expect.poll(notBefore).toMatch(/^\d\d:\d\d$/);
   await page.keyboard.press('Enter');
   await expect(hours.locator('visible=true')).toHaveCount(0);
   await page.keyboard.press('Control+z');
-  await expect.poll(held).toBeNull();
+  await expect.poll(notBefore).toBeNull();
   await bench.setWhen('3 not before', '07:50');
   await bench.saved();
-  expect(await held()).toBe('07:50');
+  expect(await notBefore()).toBe('07:50');
   await expect(lane.locator('.now')).toHaveAttribute('title', 'planned 07:50');
   await page.keyboard.press('Control+z');
-  await expect.poll(held).toBeNull();
+  await expect.poll(notBefore).toBeNull();
 
   const piece = page.locator('[data-piece="6"] rect').first();
   const box = (await piece.boundingBox())!;

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { numberIn, Reached } from '../testing';
 import { faultsOfDay } from './check';
 import { dayOf, type DayAnswer, type DayProblem } from './day';
-import { problemOf } from './fixtures';
+import { FLAT_AIR, problemOf } from './fixtures';
 import { searchDay } from './search';
 import type { PlanProblem, PlanShot, Way } from './types';
 
@@ -131,14 +131,7 @@ describe('a small day with a charger', () => {
     fc.assert(
       fc.property(shots, packs, fc.constantFrom(60, 150, 400), (list, kit, chargeSPerWh) => {
         const p = problemOf({
-          launch: [0, 0, 0],
-          repositionSpeedMs: 9,
-          repositionWatts: 95,
-          settleSeconds: 4,
-          hoverWatts: 89,
-          takeoffSeconds: 30,
-          landingSeconds: 40,
-          swapSeconds: 180,
+          ...FLAT_AIR,
           packs: kit.map((k, i) => ({ id: `P${i}`, usableWh: k.wh })),
           shots: list.map((s, i) => ({
             ...s,

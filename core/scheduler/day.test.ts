@@ -6,7 +6,7 @@ import { dayOf, type DayAnswer, type DayGroup, type DayProblem } from './day';
 import { faultsOfDay } from './check';
 import { planExactly } from './exact';
 import { searchDay } from './search';
-import { problemOf, type WorkedProblem } from './fixtures';
+import { FLAT_AIR, problemOf, type WorkedProblem } from './fixtures';
 
 const seeded = (seed: number): (() => number) => {
   const rng = xoroshiro128plus(seed);
@@ -56,14 +56,7 @@ const shots = (tag: string, most: number) =>
 
 const worked = (list: WorkedProblem['shots']) =>
   problemOf({
-    launch: [0, 0, 0],
-    repositionSpeedMs: 9,
-    repositionWatts: 95,
-    settleSeconds: 4,
-    hoverWatts: 89,
-    takeoffSeconds: 30,
-    landingSeconds: 40,
-    swapSeconds: 180,
+    ...FLAT_AIR,
     packs: [],
     shots: list,
   });

@@ -26,6 +26,18 @@ export interface WorkedProblem {
   }[];
 }
 
+/** Flat air and one small aircraft, for problems that are drawn. */
+export const FLAT_AIR: Omit<WorkedProblem, 'packs' | 'shots'> = {
+  launch: [0, 0, 0],
+  repositionSpeedMs: 9,
+  repositionWatts: 95,
+  settleSeconds: 4,
+  hoverWatts: 89,
+  takeoffSeconds: 30,
+  landingSeconds: 40,
+  swapSeconds: 180,
+};
+
 const at = (p: readonly number[]): Vec3 => vec(p[0] ?? 0, p[1] ?? 0, p[2] ?? 0);
 
 /** A worked case as the planner takes it. */

@@ -5,7 +5,7 @@ import { comparePlans, type Plan, type PlanProblem } from './types';
 import { faultsOfPlan } from './check';
 import { planExactly } from './exact';
 import { searchPlan } from './search';
-import { problemOf, type WorkedProblem } from './fixtures';
+import { FLAT_AIR, problemOf, type WorkedProblem } from './fixtures';
 import { numberIn, Reached } from '../testing';
 
 const point = fc.tuple(
@@ -28,14 +28,7 @@ const shotOf = (windows: boolean) =>
   });
 type DrawnShot = ReturnType<typeof shotOf> extends fc.Arbitrary<infer T> ? T : never;
 const workedOf = (shots: readonly DrawnShot[], packs: readonly number[]): WorkedProblem => ({
-  launch: [0, 0, 0],
-  repositionSpeedMs: 9,
-  repositionWatts: 95,
-  settleSeconds: 4,
-  hoverWatts: 89,
-  takeoffSeconds: 30,
-  landingSeconds: 40,
-  swapSeconds: 180,
+  ...FLAT_AIR,
   packs: packs.map((usableWh, i) => ({ id: `P${i + 1}`, usableWh })),
   shots: shots.map((s, i) => ({
     id: `S${i + 1}`,

@@ -1,5 +1,5 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { problemOf, type WorkedProblem } from '../../core/scheduler/fixtures';
+import { FLAT_AIR, problemOf, type WorkedProblem } from '../../core/scheduler/fixtures';
 import { FilmDeriver } from '@core/film';
 import { moveShot } from '@core/day';
 import { withChanges } from '@core/scheduler';
@@ -25,14 +25,7 @@ const worked = (
   const between = (low: number, high: number): number => low + random() * (high - low);
   const point = (): number[] => [between(-200, 200), between(-200, 200), between(4, 80)];
   return {
-    launch: [0, 0, 0],
-    repositionSpeedMs: 9,
-    repositionWatts: 95,
-    settleSeconds: 4,
-    hoverWatts: 89,
-    takeoffSeconds: 30,
-    landingSeconds: 40,
-    swapSeconds: 180,
+    ...FLAT_AIR,
     packs: packs.map((usableWh, i) => ({ id: `P${i}`, usableWh })),
     shots: Array.from({ length: shots }, (_, i) => {
       const start = point();

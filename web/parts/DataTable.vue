@@ -19,10 +19,10 @@ defineSlots<Record<K, (props: { row: T }) => unknown>>();
  * The library looks into its records deeply, for changes: each thing a cell reads would be wrapped, path and poses of every shot
  * among them. A record that is frozen it takes as it is, and the row in it.
  */
-interface Held {
+interface TableRecord {
   readonly row: T;
 }
-const data = computed(() => props.rows.map((row): Held => Object.freeze({ row })));
+const data = computed(() => props.rows.map((row): TableRecord => Object.freeze({ row })));
 
 const { width } = useElementSize(0, 0);
 /** Narrower than this the columns that can be missed are left out, px. */
@@ -30,7 +30,7 @@ const NARROW_PX = 480;
 const narrow = computed(() => width.value > 0 && width.value < NARROW_PX);
 const shown = computed(() => props.columns.filter((c) => !(narrow.value && c.wideOnly)));
 /** A column is drawn once without a row, at index −1, where the library looks for columns inside it. */
-const rowOf = (scope: { row: unknown }): T => (scope.row as Held).row;
+const rowOf = (scope: { row: unknown }): T => (scope.row as TableRecord).row;
 </script>
 
 <template>
