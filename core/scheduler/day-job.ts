@@ -32,6 +32,7 @@ import { weatherStates } from '../weather';
 import { takesOf, locationLight, factsInWeather, shotFacts, type ShotFacts } from '../shot';
 import { launchOf } from '../location';
 import { heaviestFilterKg } from '../payload';
+import { fewSettings } from './few-settings';
 import { filterWindows } from './filter-windows';
 
 /** A must outweighs all the shoulds there could be, a should all the coulds. */
@@ -90,21 +91,6 @@ const waysOf = (facts: ShotFacts): Way[] => {
     shot: { ...shot, move: { ...shot.move, reversed: !shot.move.reversed } },
   });
   return turned.trajectory ? [own, { from: turned.fromPoint, to: turned.toPoint, reversed: true }] : [own];
-};
-
-const MOST_SETTINGS = 30;
-
-/** Keeps the filters most shots can be flown with, where there are more than the planner holds. */
-const fewSettings = (shots: readonly PlanShot[]): PlanShot[] => {
-  const counts = new Map<string, number>();
-  for (const s of shots) for (const key of s.settings) counts.set(key, (counts.get(key) ?? 0) + 1);
-  const kept = new Set(
-    [...counts]
-      .sort((a, b) => b[1] - a[1])
-      .slice(0, MOST_SETTINGS)
-      .map(([key]) => key),
-  );
-  return shots.map((s) => ({ ...s, settings: s.settings.filter((key) => kept.has(key)) }));
 };
 
 interface Day {
@@ -185,7 +171,9 @@ const groupsOf = (day: Day): JobGroup[] =>
       const [first] = list;
       if (!first?.f.aircraft) return [];
       const { aircraft } = first.f;
-      const shots = fewSettings(list.map((x) => planShot(day, place, x.f)).filter((s) => s !== null));
+      const planned = list.map((x) => planShot(day, place, x.f)).filter((s) => s !== null);
+      const settings = fewSettings(planned.map((s) => s.settings));
+      const shots = planned.map((s, i) => ({ ...s, settings: settings[i] ?? [] }));
       return shots.length === 0
         ? []
         : [

@@ -1,3 +1,4 @@
+import { MOST_SETTINGS } from './few-settings';
 import type { Leg, PlannedStop, PlanProblem, PlanShot, Span } from './types';
 
 /** A problem with its legs worked out once. Ways are numbered through all shots. */
@@ -33,9 +34,6 @@ export const pastBreaks = (fromS: number, seconds: number, breaks: readonly Span
   const hit = breaks?.find((b) => fromS < b.latestS && fromS + seconds > b.earliestS);
   return hit ? pastBreaks(hit.latestS, seconds, breaks) : fromS;
 };
-
-/** Most different settings a problem may have: they are held as bits. */
-const MOST_SETTINGS = 30;
 
 const bitOf = (shots: readonly PlanShot[], id: string): number => {
   const i = shots.findIndex((s) => s.id === id);
