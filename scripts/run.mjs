@@ -64,7 +64,7 @@ const build = (force = false) => {
   const fresh = existsSync(index) && sources.every((f) => statSync(f).mtimeMs <= statSync(index).mtimeMs);
   if (fresh && !force) return;
   console.log('Building.');
-  must(process.execPath, ['scripts/bundle.mjs', 'server/main.ts', 'dist/server/main.mjs']);
+  must(process.execPath, ['scripts/bundle.mjs', '--whole', 'server/main.ts', 'dist/server/main.mjs']);
   must(process.execPath, ['scripts/bundle.mjs', 'server/documents/worker.ts', 'dist/server/documents.mjs']);
   must(process.execPath, ['scripts/bundle.mjs', 'server/import/worker.ts', 'dist/server/import.mjs']);
   must(bin('vite'), ['build', '--logLevel', 'warn']);

@@ -16,7 +16,7 @@ let server: Awaited<ReturnType<typeof testServer>>;
 let folder: string;
 const program = join(process.cwd(), '.cache/attack/main.mjs');
 beforeAll(async () => {
-  await promisify(execFile)(process.execPath, ['scripts/bundle.mjs', 'server/main.ts', program]);
+  await promisify(execFile)(process.execPath, ['scripts/bundle.mjs', '--whole', 'server/main.ts', program]);
   folder = await mkdtemp(join(tmpdir(), 'dusk-attack-'));
   server = await testServer();
 });

@@ -24,7 +24,12 @@ beforeAll(async () => {
     ['server/import/worker.ts', '.cache/durability/import.mjs'],
     ['server/documents/worker.ts', '.cache/durability/documents.mjs'],
   ])
-    await promisify(execFile)(process.execPath, ['scripts/bundle.mjs', entry!, file!]);
+    await promisify(execFile)(process.execPath, [
+      'scripts/bundle.mjs',
+      ...(file === BUNDLE ? ['--whole'] : []),
+      entry!,
+      file!,
+    ]);
 });
 
 interface Started {

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import express, { type Express } from 'express';
 import type { Logger } from 'pino';
 import { problems } from '../http/problem';
-import { certificateFor, type ServerCertificate } from './authority';
+import type { ServerCertificate } from './authority';
 import { PairingCodes, type OpenCode } from './codes';
 import { Devices, type PairedDevice } from './devices';
 import { gate } from './gate';
@@ -59,6 +59,8 @@ export const openLan = async (
   options: { readonly dataDir: string; readonly host: string; readonly port: number },
   log: Logger,
 ): Promise<Lan> => {
+  // Certificates take half as long to load as all the rest of the server, which mostly does without.
+  const { certificateFor } = await import('./authority');
   const folder = join(options.dataDir, 'lan');
   const hosts = (): string[] => [...ownAddresses(), ...ownNames(), 'localhost', '127.0.0.1'];
   let known = hosts().join();
