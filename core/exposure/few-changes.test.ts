@@ -89,6 +89,31 @@ describe('fewest changes through a flight', () => {
     expect(only!.iso).toBeGreaterThan(dark.isoBase);
     expect(only!.regret).toBeCloseTo(regretOf(dark, only!, null), 9);
   });
+  it('reckons with the filter that is on, the very mark of a variable one, and what it costs', () => {
+    const filters = [
+      { id: 'nd8', factor: 8, cost: 0.3 },
+      { id: 'vnd', factor: 16, cost: 0.2 },
+      { id: 'vnd', factor: 64, cost: 0.4 },
+    ];
+    const reached = new Reached();
+    fc.assert(
+      fc.property(numberIn(9, 17), fc.constantFrom('nd8', 'vnd', null), (ev, filterId) => {
+        const t = task(ev, { filters, isoCeiling: 1600, fixed: { filterId } });
+        const best = solveExposure(t);
+        if (!best.ok) throw new Error('it has an answer');
+        const [only] = fewestChanges([{ task: t, take: '0' }], 0);
+        const { regret, lookCost } = best.value.choice;
+        expect(only).toEqual({
+          ...best.value.choice,
+          regret: expect.closeTo(regret, 9),
+          lookCost: expect.closeTo(lookCost, 9),
+        });
+        expect(only!.regret).toBeCloseTo(regretOf(t, only!, filterId), 9);
+        reached.when(`${filterId} ${Math.round(only!.ndStops)}`, true);
+      }),
+    );
+    for (const on of ['nd8 3', 'vnd 4', 'vnd 6', 'null 0']) reached.atLeast(on, 10);
+  });
   it('leaves a shutter that only differs by a rounding where it is, unless another is set by hand', () => {
     const ev = 2 * Math.log2(4) + Math.log2(50);
     const at = (shutterS?: number) => ({
