@@ -33,14 +33,6 @@ const topInCorridor = (
   home: Vec3,
   halfM: number,
 ): { z: number; x: number; y: number } | null => {
-  const { box } = solid;
-  if (
-    Math.max(from.x, home.x) < box.west - halfM ||
-    Math.min(from.x, home.x) > box.east + halfM ||
-    Math.max(from.y, home.y) < box.south - halfM ||
-    Math.min(from.y, home.y) > box.north + halfM
-  )
-    return null;
   let best: { z: number; x: number; y: number } | null = null;
   const take = (x: number, y: number, z: number): void => {
     if (!best || z > best.z) best = { x, y, z };

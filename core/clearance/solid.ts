@@ -140,7 +140,7 @@ export const topAt = (solid: Solid, x: number, y: number): number => {
 };
 
 /**
- * From a point to a curtain hanging from an edge down without end, m: the nearest of its face, its two sides and its upper hem.
+ * From a point to a curtain hanging from an edge down without end, m: the nearest of its face and its upper hem.
  * @param least what is farther than this need not be told exactly
  */
 const toCurtain = ({ a, b, runM, ex, ey }: Edge, p: Vec3, least: number): number => {
@@ -151,13 +151,11 @@ const toCurtain = ({ a, b, runM, ex, ey }: Edge, p: Vec3, least: number): number
   const along = dx * ex + dy * ey;
   const on = Math.min(runM, Math.max(0, along));
   if (p.z <= a.z + ((b.z - a.z) * on) / runM) return Math.hypot(across, along - on);
-  // Above the hem at that place: the nearest point is on the hem, or beside an end.
+  // Above the hem at that place: the nearest point is on the hem, its ends included.
   const hz = b.z - a.z;
   const u = Math.min(1, Math.max(0, (along * runM + (p.z - a.z) * hz) / (runM * runM + hz * hz)));
   const hem = Math.hypot(along - runM * u, p.z - a.z - hz * u);
-  const left = along >= 0 ? Infinity : Math.hypot(along, Math.max(0, p.z - a.z));
-  const right = along <= runM ? Infinity : Math.hypot(along - runM, Math.max(0, p.z - b.z));
-  return Math.hypot(across, Math.min(hem, left, right));
+  return Math.hypot(across, hem);
 };
 
 /** Free air between a point and a solid, m; 0 inside it. */

@@ -1,0 +1,225 @@
+import { describe, expect, it } from 'vitest';
+import { vec, type Vec3 } from '../geometry';
+import { LEVEL_GROUND, type Ground } from '../terrain';
+import { nearestAlong } from './clearance';
+import { hiddenAlong, hides } from './hidden';
+import { wayHomeOver } from './home';
+import { areaSolid, atLeast, freeAir, lineSolid, topAt } from './solid';
+
+/** A shed of 10 by 10 m and 6 m; a wire from 10 to 20 m over 50 m of ground, half a metre thick each way; a mast of 25 m. */
+const square = (west: number, south: number, size: number, z: number): Vec3[] => [
+  vec(west, south, z),
+  vec(west + size, south, z),
+  vec(west + size, south + size, z),
+  vec(west, south + size, z),
+];
+const shed = areaSolid('s', 'Shed', square(0, 0, 10, 6), true);
+const wire = lineSolid('w', 'Wire', [vec(0, 0, 10), vec(30, 40, 20)], 0.5, false);
+const mast = lineSolid('m', 'Mast', [vec(40, 0, 25)], 1, false);
+
+describe('a solid', () => {
+  it('has the box and the top of its corners, thickness included', () => {
+    expect(wire).toMatchObject({
+      topM: 20,
+      ring: null,
+      roof: [],
+      box: { west: -0.5, east: 30.5, south: -0.5, north: 40.5 },
+    });
+    expect(wire.edges).toMatchObject([{ runM: 50, ex: 0.6, ey: 0.8 }]);
+    expect(mast.edges).toMatchObject([{ runM: 0, ex: 0, ey: 0 }]);
+    expect(shed).toMatchObject({ topM: 6, radiusM: 0, box: { west: 0, east: 10, south: 0, north: 10 } });
+    expect([shed.edges.length, shed.roof.length]).toEqual([4, 2]);
+    expect(shed.edges.map((e) => e.runM)).toEqual([10, 10, 10, 10]);
+    // Corners in a line have no top between them.
+    const edgeOn = areaSolid('e', 'Edge', [vec(0, 0, 5), vec(5, 0, 9), vec(10, 0, 5)], true);
+    expect(edgeOn.roof).toEqual([]);
+  });
+  it('has a top over its outline and within its radius, edges included, none beside it', () => {
+    const tops = (...at: [number, number][]) => at.map(([x, y]) => topAt(shed, x, y));
+    expect(tops([5, 5], [0.001, 9.999], [-0.001, 5], [10.001, 5], [5, -0.001], [5, 10.001])).toEqual([
+      6,
+      6,
+      -Infinity,
+      -Infinity,
+      -Infinity,
+      -Infinity,
+    ]);
+    const slope = areaSolid(
+      'o',
+      'Slope',
+      [vec(0, 0, 0), vec(10, 0, 10), vec(10, 10, 10), vec(0, 10, 0)],
+      true,
+    );
+    expect([topAt(slope, 3, 5), topAt(slope, 9, 1)].map((z) => Math.round(z * 1000) / 1000)).toEqual([3, 9]);
+    // An L of 10 by 10 with its corner cut out: within its box and beside it.
+    const corner = areaSolid(
+      'c',
+      'Corner',
+      [vec(0, 0, 4), vec(10, 0, 4), vec(10, 5, 4), vec(5, 5, 4), vec(5, 10, 4), vec(0, 10, 4)],
+      true,
+    );
+    expect([topAt(corner, 7, 7), topAt(corner, 2, 7)]).toEqual([-Infinity, 4]);
+    expect(freeAir(corner, vec(7, 8, 2))).toBeCloseTo(2, 9);
+    expect(topAt(mast, 40.9, 0)).toBe(25);
+    expect([topAt(mast, 40.8, 0.8), topAt(mast, 41.1, 0)]).toEqual([-Infinity, -Infinity]);
+    // Halfway along the wire, and 0.4 and 0.6 m beside it.
+    expect(topAt(wire, 15 - 0.32, 20 + 0.24)).toBeCloseTo(15, 6);
+    expect(topAt(wire, 15 - 0.48, 20 + 0.36)).toBe(-Infinity);
+  });
+  it('keeps free air from a wire: beside it, above it and past its ends', () => {
+    const free = (x: number, y: number, z: number) => freeAir(wire, vec(x, y, z));
+    expect(free(15, 20, 14)).toBe(0);
+    expect(free(11, 23, 10)).toBeCloseTo(4.5, 9);
+    expect(free(19, 17, 10)).toBeCloseTo(4.5, 9);
+    // Ten above the middle of a hem that rises one in five.
+    expect(free(15, 20, 25)).toBeCloseTo((10 * 50) / Math.hypot(50, 10) - 0.5, 9);
+    expect(free(33, 44, 15)).toBeCloseTo(4.5, 9);
+    expect(free(33, 44, 32)).toBeCloseTo(13 - 0.5, 9);
+    expect(free(-3, -4, 8)).toBeCloseTo(4.5, 9);
+    expect(free(-3, -4, 22)).toBeCloseTo(13 - 0.5, 9);
+    expect(freeAir(mast, vec(43, 4, 20))).toBeCloseTo(4, 9);
+    expect(freeAir(mast, vec(43, 0, 29))).toBeCloseTo(4, 9);
+    expect(freeAir(mast, vec(40, 0.5, 3))).toBe(0);
+  });
+  it('keeps it from a roof: straight above, over the eaves, and none inside', () => {
+    const free = (x: number, y: number, z: number) => freeAir(shed, vec(x, y, z));
+    expect([free(5, 5, 6), free(5, 5, 5.9), free(5, 5, 9), free(-3, 5, 10), free(13, 14, 6)]).toEqual([
+      0, 0, 3, 5, 5,
+    ]);
+    expect([free(5, -2, 0), free(5, 12, -5)]).toEqual([2, 2]);
+  });
+  it('is never nearer than its box says', () => {
+    const told = [vec(-3, -4, 6), vec(13, 5, 10), vec(5, 14, 9), vec(5, 5, 8), vec(5, 5, 1), vec(13, 14, 18)];
+    expect(told.map((p) => atLeast(shed, p))).toEqual([5, 5, 5, 2, 0, 13]);
+  });
+});
+
+describe('the nearest on a way', () => {
+  it('is told where it is, and which share of the way that is', () => {
+    // Past the shed 4 m in front of it; on the second of two stretches, which are halves of the way to count by.
+    const way = [vec(-40, -4, 3), vec(-20, -4, 3), vec(30, -4, 3)];
+    const near = nearestAlong(way, [mast, shed], 60)!;
+    expect([near.solid.id, near.freeM]).toEqual(['s', 4]);
+    expect(near.share).toBeGreaterThan(0.5);
+    expect(near.at.x).toBeCloseTo(-20 + (near.share - 0.5) * 100, 9);
+    expect([near.at.x >= -0.25, near.at.x <= 10.25]).toEqual([true, true]);
+    // Straight at it and over it: the roof is 2 m below one spot only.
+    const dive = nearestAlong([vec(5, -40, 53), vec(5, 5, 8), vec(5, 50, 53)], [shed], 60)!;
+    expect([dive.freeM, dive.share, dive.at]).toEqual([2, 0.5, vec(5, 5, 8)]);
+    expect(nearestAlong([vec(5, 5, 9)], [shed], 60)).toMatchObject({ freeM: 3, share: 0 });
+    expect(nearestAlong([vec(5, 20, 3), vec(5, 13, 3)], [shed], 60)).toMatchObject({ freeM: 3, share: 1 });
+    expect(nearestAlong([vec(-3, 5, 3), vec(-40, 5, 3)], [shed], 60)).toMatchObject({ freeM: 3, share: 0 });
+  });
+  it('of two the nearer, whichever is named first; nothing from the distance on that is cared about', () => {
+    const way = [vec(20, -5, 3), vec(20, 30, 3)];
+    for (const solids of [
+      [shed, mast],
+      [mast, shed],
+    ])
+      expect(nearestAlong(way, solids, 60)).toMatchObject({ solid: shed, freeM: 10 });
+    expect([nearestAlong(way, [shed], 10), nearestAlong(way, [shed], 10.01)?.freeM]).toEqual([null, 10]);
+    expect(nearestAlong(way, [], 60)).toBeNull();
+    expect(nearestAlong([], [shed], 60)).toBeNull();
+    // Right through: nothing is left, and nothing else is nearer.
+    expect(nearestAlong([vec(-20, 5, 3), vec(40, 5, 3)], [shed, mast], 60)).toMatchObject({ freeM: 0 });
+    // High above, a box beside counts its height alone.
+    expect(nearestAlong([vec(0, 0, 66), vec(10, 10, 66)], [shed], 60)).toBeNull();
+    expect(nearestAlong([vec(0, 0, 65), vec(10, 10, 65)], [shed], 60)?.freeM).toBe(59);
+  });
+});
+
+describe('what hides', () => {
+  const eye = vec(5, -20, 2);
+  it('is a wall below its top, seen from outside, inside and behind it', () => {
+    // Halfway lies the front wall: 6 m are reached there on the way to 10 m.
+    const spot = (z: number) => hides(LEVEL_GROUND, [shed], eye, vec(5, 20, z));
+    expect([spot(9.9)?.by?.id, spot(10.1)]).toEqual(['s', null]);
+    expect(spot(5)?.at).toMatchObject({ x: 5 });
+    // Over the front wall and down behind: where the line meets the outline.
+    expect(hides(LEVEL_GROUND, [shed], vec(5, -20, 10.8), vec(5, 20, 2))?.at).toEqual(vec(5, 10, 4.2));
+    const inside = vec(5, 5, 3);
+    expect(hides(LEVEL_GROUND, [shed], eye, inside)).toEqual({ at: inside, by: shed });
+    expect(hides(LEVEL_GROUND, [shed], inside, vec(5, 40, 40))).toEqual({ at: inside, by: shed });
+    for (const beside of [vec(30, -20, 2), vec(-30, -20, 2)])
+      expect(hides(LEVEL_GROUND, [shed], vec(beside.x, 30, 2), beside)).toBeNull();
+    expect(hides(LEVEL_GROUND, [shed], vec(-9, -3, 2), vec(19, -3, 2))).toBeNull();
+    expect(hides(LEVEL_GROUND, [shed], vec(-9, 13, 2), vec(19, 13, 2))).toBeNull();
+    // Both high above; and what is no wall hides nothing.
+    expect(hides(LEVEL_GROUND, [shed], vec(5, -20, 7), vec(5, 20, 7))).toBeNull();
+    const screen = { ...wire, opaque: true };
+    const through = [vec(15, 0, 2), vec(15, 40, 2)] as const;
+    expect(hides(LEVEL_GROUND, [wire], ...through)).toBeNull();
+    expect(hides(LEVEL_GROUND, [screen], ...through)?.at).toMatchObject({ x: 15, y: 20, z: 2 });
+  });
+  it('is ground where nothing stands', () => {
+    const hill = {
+      at: (_: number, y: number) => (y > 4 && y < 12 ? 30 : 0),
+      grid: null,
+    } as unknown as Ground;
+    expect(hides(hill, [], eye, vec(5, 30, 10))).toMatchObject({ by: null, at: { x: 5 } });
+    expect(hides(hill, [], eye, vec(5, 30, 90))).toBeNull();
+  });
+  it('is told by stretches of the way, the last one to its end', () => {
+    // Seven spots on a way behind the shed; those from x = 0 to 10 lie right behind it.
+    const way = [-30, -20, 0, 5, 10, 25, 40].map((x) => vec(x, 12, 3));
+    const dark = hiddenAlong(LEVEL_GROUND, [shed], vec(5, -100, 2), way);
+    expect(dark.map((s) => [s.from * 6, s.to * 6, s.blocked.by?.id])).toEqual([[2, 4, 's']]);
+    const ends = hiddenAlong(LEVEL_GROUND, [shed], vec(5, -100, 2), way.slice(0, 4));
+    expect(ends.map((s) => [s.from * 3, s.to])).toEqual([[2, 1]]);
+    expect(hiddenAlong(LEVEL_GROUND, [shed], vec(5, -100, 2), way.slice(3, 4))).toMatchObject([
+      { from: 0, to: 1 },
+    ]);
+    const twice = hiddenAlong(LEVEL_GROUND, [shed], vec(5, -100, 2), [...way, ...[...way].reverse()]);
+    expect(twice.map((s) => [Math.round(s.from * 13), Math.round(s.to * 13)])).toEqual([
+      [2, 4],
+      [9, 11],
+    ]);
+  });
+});
+
+describe('a way home by hand', () => {
+  const over = (solids: Parameters<typeof wayHomeOver>[1], halfM = 10, from = vec(0, 100, 30)) =>
+    wayHomeOver(LEVEL_GROUND, solids, from, vec(0, 0, 0), halfM, 120);
+  it('passes over a wire within half of its corridor, and names the spot', () => {
+    const beside = (x: number) => lineSolid('b', 'Beside', [vec(x, 40, 15), vec(x, 60, 25)], 0.5, false);
+    for (const side of [1, -1]) {
+      expect(over([beside(9 * side)])).toMatchObject({
+        tallestM: 25,
+        by: { id: 'b' },
+        at: { x: 9 * side, y: 60 },
+      });
+      // Half a metre of its own and half a step more: 12 m is the last.
+      expect([over([beside(11.9 * side)]).by?.id, over([beside(12.1 * side)]).by]).toEqual(['b', null]);
+    }
+    const level = over([]);
+    expect(level).toEqual({ tallestM: 0, by: null, at: expect.anything(), ceilingM: 120, unknown: false });
+    // Past its ends as far as to its sides.
+    const behind = (y: number) => over([lineSolid('p', 'Past', [vec(0, y, 9)], 0, false)]).by?.id;
+    expect([behind(111), behind(112), behind(-11), behind(-12)]).toEqual(['p', undefined, 'p', undefined]);
+    // A wire across, far wider than the corridor: its top where the way passes.
+    const across = over([lineSolid('a', 'Across', [vec(-300, 50, 0), vec(300, 50, 60)], 0, false)]);
+    expect(across.tallestM).toBeGreaterThan(30.8);
+    expect(across.tallestM).toBeLessThanOrEqual(30 + 0.1 * 11.5);
+  });
+  it('of several the tallest, whichever is named first, ground as well; over a spot as along a way', () => {
+    const poles = [12, 30, 20].map((z, i) =>
+      lineSolid(`${z}`, 'Pole', [vec(2, 20 * (i + 1), z)], 0.2, false),
+    );
+    expect(over(poles)).toMatchObject({ tallestM: 30, by: { id: '30' } });
+    expect(over([...poles].reverse())).toMatchObject({ tallestM: 30, by: { id: '30' } });
+    const high = { at: () => 31, grid: null } as unknown as Ground;
+    expect(wayHomeOver(high, poles, vec(0, 100, 60), vec(0, 0, 31), 10, 120)).toMatchObject({
+      tallestM: 31,
+      by: null,
+      ceilingM: 151,
+    });
+    expect(over(poles, 10, vec(0, 0, 30)).by).toBeNull();
+    expect(over(poles, 20, vec(0, 0, 30)).by?.id).toBe('12');
+    const unknown = { at: () => NaN, grid: null } as unknown as Ground;
+    expect(wayHomeOver(unknown, [], vec(0, 50, 30), vec(0, 0, 7), 10, 120)).toMatchObject({
+      unknown: true,
+      ceilingM: 127,
+      tallestM: -Infinity,
+    });
+  });
+});
