@@ -101,7 +101,7 @@ export const writeText = (
 ): string => {
   const written = write(value, quantity, system, point);
   if (written.unit === '') return written.number;
-  return /^[°%×]$/.test(written.unit)
+  return /^[°×]$/.test(written.unit)
     ? `${written.number}${written.unit}`
     : `${written.number} ${written.unit}`;
 };

@@ -11,7 +11,7 @@ const written = computed(() => write(props.value, props.quantity, derivedFilm.un
 <template>
   <span class="fig"
     >{{ written.number
-    }}<span v-if="written.unit" :class="/^[°%]$/.test(written.unit) ? 'sign' : 'unit'">{{
+    }}<span v-if="written.unit" :class="written.unit === '°' ? 'sign' : 'unit'">{{
       written.unit
     }}</span></span
   >

@@ -177,17 +177,6 @@ const choices = computed(() => day.dates.value.map((d) => ({ id: d, label: dateT
             :save="(v) => set({ holdBackSpare: v })"
             :hint="tr('onePackOfEachAircraft')"
           />
-          <ElButton
-            class="btn bare"
-            :title="
-              day.scale.value === 'energy'
-                ? tr('lengthsAreEnergyShowMinutes')
-                : tr('lengthsAreMinutesShowEnergy')
-            "
-            @click="day.scale.value = day.scale.value === 'energy' ? 'minutes' : 'energy'"
-          >
-            {{ day.scale.value === 'energy' ? tr('lengthsInEnergy') : tr('lengthsInMinutes') }}
-          </ElButton>
         </div>
         <ProposalPane :day="day" />
         <InTurn><RailPane :day="day" :acts="acts" /></InTurn>

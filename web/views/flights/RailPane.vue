@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from '../../parts/element-button';
 import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { computed, onBeforeUnmount, useTemplateRef, watch } from 'vue';
@@ -134,6 +135,15 @@ onBeforeUnmount(() => stop());
       <template v-if="selection.shotId"
         >· <kbd>{{ tr('alt') }}</kbd> {{ tr('andArrowsMoveTheShot') }}</template
       >
+      <ElButton
+        class="btn bare no-print"
+        :title="
+          day.scale.value === 'energy' ? tr('lengthsAreEnergyShowMinutes') : tr('lengthsAreMinutesShowEnergy')
+        "
+        @click="day.scale.value = day.scale.value === 'energy' ? 'minutes' : 'energy'"
+      >
+        {{ day.scale.value === 'energy' ? tr('lengthsInEnergy') : tr('lengthsInMinutes') }}
+      </ElButton>
     </p>
   </section>
 </template>
