@@ -16,7 +16,10 @@ const props = defineProps<{ day: Day; acts: FlightActs }>();
 const selection = useSelection();
 const spareBox = useTemplateRef<HTMLElement[]>('spareBox');
 const listBox = useTemplateRef<HTMLElement>('listBox');
-const { spares } = props.day;
+const { spares, scale } = props.day;
+const otherScale = (): void => {
+  scale.value = scale.value === 'energy' ? 'minutes' : 'energy';
+};
 const byPlace = computed(() =>
   props.day.places.value.map((place) => ({
     place,
@@ -137,12 +140,10 @@ onBeforeUnmount(() => stop());
       >
       <ElButton
         class="btn bare no-print"
-        :title="
-          day.scale.value === 'energy' ? tr('lengthsAreEnergyShowMinutes') : tr('lengthsAreMinutesShowEnergy')
-        "
-        @click="day.scale.value = day.scale.value === 'energy' ? 'minutes' : 'energy'"
+        :title="scale === 'energy' ? tr('lengthsAreEnergyShowMinutes') : tr('lengthsAreMinutesShowEnergy')"
+        @click="otherScale"
       >
-        {{ day.scale.value === 'energy' ? tr('lengthsInEnergy') : tr('lengthsInMinutes') }}
+        {{ scale === 'energy' ? tr('lengthsInEnergy') : tr('lengthsInMinutes') }}
       </ElButton>
     </p>
   </section>
