@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { said } from '../testing';
 import { filterStops, flickerSafe } from './equation';
+import { simpleTask as task } from './fixtures';
 import { shortfallOf } from './missing';
 import { equivalents, solveKnob, stackOf } from './quick';
 import { exposureRamp, rampSteps, rampWhy } from './ramp';
@@ -11,22 +12,6 @@ import { exposureSpan } from './span';
 import { bracketPlan, lockRule } from './stills';
 import { describeChoice, reasonsFor } from './tell';
 
-/** 25 frames a second, f/4, base ISO 100: 1/50 is 180°. */
-const task = (more: Partial<ExposureTask> = {}): ExposureTask => ({
-  sceneEv100: 12,
-  apertures: [4],
-  isoBase: 100,
-  isoCeiling: 1600,
-  filters: [],
-  captureFps: 25,
-  bandLowDeg: 150,
-  bandHighDeg: 216,
-  biasStops: 0,
-  mainsHz: null,
-  still: false,
-  fixed: {},
-  ...more,
-});
 /** A shutter of one over `d` at f/4 and base ISO, in light that is so many stops over. */
 const answer = (d: number, offStops: number, more: Partial<ExposureTask> = {}, iso = 100): ExposureAnswer => {
   const t = task({ sceneEv100: Math.log2(16 * d) - Math.log2(iso / 100) + offStops, ...more });
@@ -241,8 +226,8 @@ describe('costs and dials', () => {
 
 describe('what would help, at its bounds', () => {
   const say = (a: ExposureAnswer) => shortfallOf(a)?.workable.map((w) => w.say) ?? [];
-  it('a filter is named as it is sold: of exactly nine stops the one of nine', () => {
-    // 1/50 at f/4 is 9.64 EV; base ISO, 1/60 and half a stop hold 10.41.
+  it('a filter is named as it is sold: of exactly three stops the one of three', () => {
+    // What is missing is more than what a shutter in the band at base ISO leaves over.
     const factor = (off: number) => say(answer(60, off))[0]?.values?.['factor'];
     expect([factor(3), factor(3.001), factor(2.999)]).toEqual([8, 16, 8]);
   });

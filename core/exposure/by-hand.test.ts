@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Message } from '../messages';
+import { simpleTask } from './fixtures';
 import { shortfallOf } from './missing';
 import {
   apertureRegret,
@@ -18,22 +19,8 @@ import { solveKnob } from './quick';
 import { solveExposure } from './solve';
 import { bracketPlan, lapseShutter, stillShutter } from './stills';
 
-/** 25 frames a second, f/4, base ISO 100: 1/50 is 180°, 1/25 is 360°, 1/100 is 90°. */
-const task = (more: Partial<ExposureTask> = {}): ExposureTask => ({
-  sceneEv100: 12,
-  apertures: [4],
-  isoBase: 100,
-  isoCeiling: 1600,
-  filters: [{ id: 'nd8', factor: 8, cost: 0.25 }],
-  captureFps: 25,
-  bandLowDeg: 150,
-  bandHighDeg: 216,
-  biasStops: 0,
-  mainsHz: null,
-  still: false,
-  fixed: {},
-  ...more,
-});
+const task = (more: Partial<ExposureTask> = {}): ExposureTask =>
+  simpleTask({ filters: [{ id: 'nd8', factor: 8, cost: 0.25 }], ...more });
 const code = (m: Message): string => m.code;
 
 describe('regret by hand', () => {

@@ -1,23 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { solveExposure, type ExposureTask } from '../exposure';
+import { simpleTask } from '../exposure/fixtures';
 import type { ShotContext } from './context';
 import { exposureOff } from './light';
 
-const task = (more: Partial<ExposureTask>): ExposureTask => ({
-  sceneEv100: 12,
-  apertures: [4],
-  isoBase: 100,
-  isoCeiling: 100,
-  filters: [],
-  captureFps: 25,
-  bandLowDeg: 150,
-  bandHighDeg: 216,
-  biasStops: 0,
-  mainsHz: null,
-  still: false,
-  fixed: { shutterS: 1 / 50 },
-  ...more,
-});
+const task = (more: Partial<ExposureTask>): ExposureTask =>
+  simpleTask({ isoCeiling: 100, fixed: { shutterS: 1 / 50 }, ...more });
 const said = (t: ExposureTask) =>
   exposureOff({
     facts: { shot: { id: 's' } },
