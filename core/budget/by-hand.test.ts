@@ -179,6 +179,26 @@ describe('filling by hand', () => {
     expect(named(blown)).toEqual([['a', 'wind', 0]]);
     expect(blown.unfit[0]!.wind!.lackingMs).toBeCloseTo(20, 6);
   });
+  it('in wind by the second, each way meets its own: out, when the light is there; home, when the shot has been flown', () => {
+    const bornLate = shot('a', { notBeforeS: 1000 });
+    const calmFrom = (calmS: number) => rules({ windAt: (atS) => (atS < calmS ? gale : calm) });
+    expect(flown(fillFlights([bornLate], [pack('P1', 900)], [], calmFrom(900)))).toEqual([
+      ['P1', 960, ONE, 'a'],
+    ]);
+    // Begun at 40, flown until 100.
+    const galeFrom = (galeS: number) => rules({ windAt: (atS) => (atS < galeS ? calm : gale) });
+    expect(named(fillFlights([a], [pack('P1', 900)], [], galeFrom(99)))).toEqual([['a', 'wind', 0]]);
+    expect(flown(fillFlights([a], [pack('P1', 900)], [], galeFrom(101)))).toEqual([['P1', 0, ONE, 'a']]);
+  });
+  it('a flight that waits for light and then for a break keeps its seconds', () => {
+    const put = fillFlights(
+      [shot('a', { notBeforeS: 1000 })],
+      [pack('P1', 900)],
+      [],
+      rules({ breaks: [{ fromS: 970, toS: 2000 }] }),
+    );
+    expect(put.flights.map((f) => [f.startS, f.stops[0]!.atS])).toEqual([[2000, 2040]]);
+  });
 });
 
 describe('what is left out, by hand', () => {
@@ -265,6 +285,10 @@ describe('flights that were laid down, by hand', () => {
     ]);
     // b begins 100 s after take-off: light would let it leave at 700, the break at 1,000.
     expect(flown(waits)).toEqual([['P1', 1000, ONE + 60, 'ab']]);
+    const first = [laid('x', [shot('a', { notBeforeS: 800 }), b])];
+    expect(flown(fillFlights([], [pack('P1', 900)], [], rules(), first))).toEqual([
+      ['P1', 760, ONE + 60, 'ab'],
+    ]);
   });
   it('put off into other wind they are worked out for it', () => {
     const windAt = (atS: number) => (atS < 500 ? gale : calm);
@@ -286,6 +310,7 @@ describe('packs that are charged between, by hand', () => {
     readyS: number,
     told: unknown[] = [],
     fullAt: (id: string) => number = () => readyS,
+    shareBefore = 0.1,
   ): Recharge => ({
     zeroS: 1000,
     packOf: (id) => ({ id }) as Pack,
@@ -295,7 +320,7 @@ describe('packs that are charged between, by hand', () => {
       put: (p: Pack, share: number, atS: number) =>
         told.push(['put', p.id, Math.round(share * 1000), Math.round(atS)]),
       take: (id: string, atS: number) => told.push(['take', id, Math.round(atS)]),
-      shareAt: (_id: string, atS: number) => (atS < 1000 + readyS ? 0.1 : 1),
+      shareAt: (_id: string, atS: number) => (atS < 1000 + readyS ? shareBefore : 1),
       readyAt: (id: string) => 1000 + fullAt(id),
     } as unknown as ChargeDay,
   });
@@ -313,6 +338,7 @@ describe('packs that are charged between, by hand', () => {
       ['put', 'P1', 51, 1000 + ONE],
       ['take', 'P1', 4000],
     ]);
+    expect(result.landedPacks.map((p) => p.packId)).toEqual([]);
     const closed = fillFlights(
       [a, b],
       only,
@@ -381,5 +407,44 @@ describe('packs that are charged between, by hand', () => {
     const byId = charger(9000, [], (id) => (id === 'P1' ? 8000 : 3000));
     const result = fillFlights([a, b, shot('c')], two, [], rules(), [], byId);
     expect(flown(result)[2]).toEqual(['P2', 3000, ONE, 'c']);
+  });
+  const NEVER = () => Infinity;
+  it('fly on what they hold by then, though they are never full, and are left out where that is too little', () => {
+    const half = fillFlights([a, b], only, [], rules(), [], charger(9000, [], NEVER, 0.5));
+    expect(flown(half)[1]).toEqual(['P1', ONE + 100, ONE, 'b']);
+    expect(half.flights[1]!.supply.usableWh).toBe(450);
+    const little = fillFlights([a, b], only, [pack('F', 900)], rules(), [], charger(9000, [], NEVER));
+    expect(named(little)).toEqual([['b', 'no-pack', 0]]);
+    // Laid down: 200 s after the first second of the window it is full, 252 s after it leaves.
+    const by = fillFlights([], only, [], rules(), [laid('x', [a]), laid('y', [b])], charger(200, [], NEVER));
+    expect(by.flights[1]!.supply.usableWh).toBe(900);
+  });
+  it('one pack, one shot: a laid flight waits for a full pack although what is left would do', () => {
+    const both = [laid('x', [a]), laid('y', [b])];
+    const wait = charger(1000, [], () => 1000, 0.5);
+    expect(flown(fillFlights([], only, [], rules({ onePackOneShot: true }), both, wait))[1]![1]).toBe(1000);
+    expect(flown(fillFlights([], only, [], rules(), both, wait))[1]![1]).toBe(ONE + 100);
+  });
+  it('each flight is given its own pack, an aircraft none that is not its own, and a fresh pack leaves no charger', () => {
+    const orders: unknown[] = [];
+    const packs = [pack('P1', ONE + 1, { aircraftIds: ['A'] }), pack('P2', 900)];
+    const three = [
+      laid('x', [a]),
+      laid('y', [b], { packId: 'P2' }),
+      laid('z', [shot('c')], { packId: 'P2' }),
+    ];
+    const given = fillFlights([], packs, [], rules(), three, charger(9000));
+    expect(given.flights.map((f) => f.supply.packId)).toEqual(['P1', 'P2', 'P2']);
+    const strange = fillFlights(
+      [a, shot('b', { aircraftId: 'B' })],
+      [packs[0]!],
+      [],
+      rules(),
+      [],
+      charger(200),
+    );
+    expect(named(strange)).toEqual([['b', 'no-pack', 0]]);
+    expect(flown(fillFlights([a, b], packs, [], rules(), [], charger(9000, orders)))[1]![0]).toBe('P2');
+    expect(orders.map((o) => (o as unknown[])[0])).not.toContain('take');
   });
 });
