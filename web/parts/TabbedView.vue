@@ -87,11 +87,16 @@ header {
 
 .verdict-line {
   margin-left: auto;
-  max-width: 46ch;
+  align-self: start;
+  width: 62ch;
+  max-width: 100%;
+  /* Headline and a reason of two lines: its room is held while it is not known yet. */
+  min-height: 62px;
 }
 @media (max-width: 1099px) {
   .verdict-line {
     margin-left: 0;
+    width: 100%;
   }
   .parted {
     padding: 8px 12px 24px;
