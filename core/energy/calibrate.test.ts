@@ -52,6 +52,25 @@ describe('calibration from logged flights', () => {
       }),
     );
   });
+  it('a flight without a plan counts nowhere; what is left of a pack after its outliers must be three', () => {
+    const packs = ['p', 'q', 'r'].map((id) => pack(id));
+    const unplanned = flight('p', 1, { plannedWh: null, plannedMinutes: null });
+    const two = [flight('p', 1.2), flight('p', 1.2), unplanned];
+    expect(calibrate(two, packs).craft.get('A')).toBeUndefined();
+    expect(calibrate([...two, flight('p', 1.2)], packs).craft.get('A')!.flights).toBe(3);
+    const odd = [flight('p', 1), flight('p', 1), flight('p', 2), flight('q', 1), flight('q', 1)];
+    const found = calibrate(odd, packs);
+    expect(found.counted.filter((c) => c.outlier).map((c) => c.flown.id)).toEqual([odd[2]!.id]);
+    expect(found.craft.get('A')!.flights).toBe(4);
+    expect(found.packs.size).toBe(0);
+    // Packs with a flight or two each are judged together.
+    const scattered = [flight('p', 1), flight('p', 1), flight('q', 1), flight('q', 2), flight('r', 1)];
+    expect(
+      calibrate(scattered, packs)
+        .counted.filter((c) => c.outlier)
+        .map((c) => c.flown.id),
+    ).toEqual([scattered[3]!.id]);
+  });
   it('flights that disagree are believed less than flights that agree', () => {
     const factorOf = (...list: number[]): number =>
       calibrate(

@@ -50,6 +50,28 @@ describe('the drag of an aircraft', () => {
     reached.atLeast('rated', 30);
     reached.atLeast('stated', 30);
   });
+  it('a stated area is within e^±0.5; a rated time is sure of its watts to a tenth, and of its drag the less the smaller its part of them is', () => {
+    const stated = dragFit({ ...wren, cruiseMinutes: 0, dragAreaM2: 0.01 });
+    expect(stated.basis).toBe('drag-area');
+    expect(stated.highM2).toBeCloseTo(0.01 * Math.exp(0.5), 9);
+    expect(stated.lowM2).toBeCloseTo(0.01 / Math.exp(0.5), 9);
+    for (const cruiseSpeedMs of [6, 10, 16]) {
+      const craft = honest({ ...wren, cruiseSpeedMs }, 0.01);
+      const rated = dragFit(craft);
+      expect(rated.basis).toBe('rated-cruise');
+      // Relative error of the drag: a tenth of the cruise's watts over the watts that drag takes.
+      const cruiseShare = craft.hoverMinutes / craft.cruiseMinutes;
+      const dragShare = rated.k * cruiseSpeedMs ** 3;
+      const sigma = (0.1 * cruiseShare) / dragShare;
+      expect(rated.highM2 / rated.areaM2).toBeCloseTo(Math.exp(sigma), 9);
+      expect(rated.areaM2 / rated.lowM2).toBeCloseTo(Math.exp(sigma), 9);
+      // Both: inverse variances add up, and weigh the logarithms.
+      const both = dragFit({ ...craft, dragAreaM2: 0.02 });
+      const [w1, w2] = [1 / sigma ** 2, 1 / 0.25];
+      expect(Math.log(both.highM2 / both.areaM2)).toBeCloseTo(1 / Math.sqrt(w1 + w2), 9);
+      expect(Math.log(both.areaM2)).toBeCloseTo((w1 * Math.log(0.01) + w2 * Math.log(0.02)) / (w1 + w2), 6);
+    }
+  });
   it('no jump where a rated cruise stops saying anything', () => {
     // Minutes at which the cruise takes exactly the power of its shape: more of them leave no drag at all.
     const limit = honest({ ...wren }, 1e-9).cruiseMinutes;

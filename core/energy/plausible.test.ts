@@ -42,8 +42,12 @@ describe('figures an aircraft cannot have', () => {
     expect(powerModel(craft, 1.225).basis).toBe('drag-area');
     const limit = Math.sqrt((Math.tan(Math.PI / 3) * craft.massKg * 9.80665) / (0.5 * 1.225 * 0.02));
     expect(airframeFaults({ ...craft, maxSpeedMs: limit * 0.99 })).toEqual([]);
-    expect(airframeFaults({ ...craft, maxSpeedMs: limit * 1.01 }).map((f) => f.field)).toEqual([
-      'maxSpeedMs',
-    ]);
+    const fault = airframeFaults({ ...craft, maxSpeedMs: 2 * limit })[0]!;
+    expect(fault.field).toBe('maxSpeedMs');
+    expect(airframeFaults({ ...craft, maxSpeedMs: limit * 1.01 }).map((f) => f.field)).toEqual([fault.field]);
+    // At twice the speed four times the drag: tan 73.9° is four times tan 60°.
+    const leanDeg = Math.round((Math.atan(4 * Math.tan(Math.PI / 3)) * 180) / Math.PI);
+    expect(said(fault.say)).toContain(`${leanDeg}°`);
+    expect(said(fault.say)).toContain(`${Math.round(limit)} m/s`);
   });
 });
