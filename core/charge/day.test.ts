@@ -89,6 +89,10 @@ describe('where a battery is put', () => {
     );
     d.put(pack('p'), 0, 0);
     d.put(pack('two', { aircraftIds: ['C', 'B'] }), 0, 0);
+    expect(d.runs.map((r) => [r.chargerId, r.packId])).toEqual([
+      ['other', 'two'],
+      ['both', 'p'],
+    ]);
     d.reach(new Set(['other']), 0);
     d.put(pack('q'), 0, 0);
     d.put(pack('r', { aircraftIds: ['B'] }), 0, 0);

@@ -256,6 +256,12 @@ describe('energy of a path', () => {
 describe('packs', () => {
   it('the reserve is never under the critical level, and nothing goes below zero', () => {
     expect(packEnergy({ ratedWh: 46, charge: 1, health: 0.9 }, 25, 0.05).reserveWh).toBeCloseTo(4.6, 9);
+    // 46 × 0.9 × 0.8 × 0.86 at 0 °C, less 30 % of 46; a tenth more for each planned watt-hour.
+    const worn = { ratedWh: 46, charge: 0.9, health: 0.8 };
+    const cold = packEnergy(worn, 0, 0.3);
+    expect(cold.availableWh).toBeCloseTo(28.4832, 9);
+    expect(cold.usableWh).toBeCloseTo(28.4832 - 13.8, 9);
+    expect(packEnergy({ ...worn, drawFactor: 1.1 }, 0, 0.3).availableWh).toBeCloseTo(28.4832 / 1.1, 9);
     expect(packEnergy({ ratedWh: 46, charge: 0.2, health: 0.9 }, 0, 0.3).usableWh).toBe(0);
   });
   it('a full pack holds three days, then drains toward 60 % over two', () => {
