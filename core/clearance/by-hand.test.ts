@@ -150,6 +150,9 @@ describe('what hides', () => {
     const through = [vec(15, 0, 2), vec(15, 40, 2)] as const;
     expect(hides(LEVEL_GROUND, [wire], ...through)).toBeNull();
     expect(hides(LEVEL_GROUND, [screen], ...through)?.at).toMatchObject({ x: 15, y: 20, z: 2 });
+    // A quarter along, its top has risen a quarter of the way from 10 to 20 m.
+    const over = (z: number) => hides(LEVEL_GROUND, [screen], vec(7.5, 0, z), vec(7.5, 20, z));
+    expect([over(12.4)?.at, over(12.6)]).toEqual([vec(7.5, 10, 12.4), null]);
   });
   it('is ground where nothing stands', () => {
     const hill = {
