@@ -126,6 +126,12 @@ describe('fewest changes through a flight', () => {
     expect(shutters(at(1 / 48), at())).toEqual([1 / 48, 1 / 48]);
     expect(shutters(at(1 / 48), at(1 / 50))).toEqual([1 / 48, 1 / 50]);
     expect(shutters(at(1 / 100), at())[1]).not.toBe(1 / 100);
+    // Set by hand later: what comes before is dialled so from the start, and what comes after stays.
+    for (const hand of [1 / 48, 1 / 50]) {
+      expect(shutters(at(), at(), at(hand), at())).toEqual([hand, hand, hand, hand]);
+      const other = 1 / 48 + 1 / 50 - hand;
+      expect(shutters(at(), at(hand), at(other), at())).toEqual([hand, hand, other, other]);
+    }
   });
   it('opens the aperture between two takes, never within one', () => {
     const held = { apertures: [2.8, 11], fixed: { filterId: null, shutterS: 1 / 50, iso: 100 } };

@@ -192,14 +192,33 @@ class Table {
     let state = costs.reduce((best, cost, i) => (cost < (costs[best] ?? Infinity) ? i : best), 0);
     const states = [state];
     for (let m = rest.length - 1; m >= 0; m -= 1) states.unshift((state = this.from[m]?.[state] ?? 0));
-    let held = -1;
+    const shutters = this.asDialled(states.map((at) => this.parts(at)[1]));
     return states.map((at, m) => {
-      const [a, s, i] = this.parts(at);
-      // What counts as one shutter is dialled as one, where the moment has it.
-      const keeps = this.s.same[held] === this.s.same[s];
-      if (!keeps || !this.moments[m]?.shutters.some((n) => n.value === this.s.values[held])) held = s;
-      return [this.a.values[a] ?? 0, this.s.values[held] ?? 0, this.i.values[i] ?? 0] as const;
+      const [a, , i] = this.parts(at);
+      return [this.a.values[a] ?? 0, this.s.values[shutters[m] ?? 0] ?? 0, this.i.values[i] ?? 0] as const;
     });
+  }
+
+  /** What counts as one shutter is dialled as one, wherever all moments that follow each other have it. */
+  private asDialled(chosen: readonly number[]): number[] {
+    const dialled = [...chosen];
+    let from = 0;
+    let shared: number[] = [];
+    chosen.forEach((s, m) => {
+      const own = this.alike(s, m);
+      const both = shared.filter((v) => own.includes(v));
+      if (both.length === 0) from = m;
+      shared = both.length === 0 ? own : both;
+      const taken = chosen.slice(from, m + 1).find((v) => shared.includes(v)) ?? shared[0] ?? s;
+      dialled.fill(taken, from, m + 1);
+    });
+    return dialled;
+  }
+
+  /** Shutters of a moment that count as the same. */
+  private alike(s: number, m: number): number[] {
+    const has = new Set(this.moments[m]?.shutters.map((n) => n.value));
+    return this.s.values.flatMap((v, i) => (this.s.same[i] === this.s.same[s] && has.has(v) ? [i] : []));
   }
 }
 
