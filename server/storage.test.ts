@@ -1,5 +1,5 @@
 import { readdir } from 'node:fs/promises';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Problem } from '@contract';
 import { connect } from './database';
 import { storageFault } from './http/storage-fault';
@@ -29,6 +29,21 @@ const nameNow = async (): Promise<string> =>
 const LARGE = 'x'.repeat(9000);
 
 describe('a disk that takes nothing more', () => {
+  it('is tried once for all who ask at the same moment, and anew for who asks later', async () => {
+    // The store is busy until everybody has asked.
+    let release = (): void => undefined;
+    const busy = server.store.alone(() => new Promise<void>((resolve) => (release = resolve)));
+    const turns = vi.spyOn(server.store, 'alone');
+    const asking = Array.from({ length: 30 }, health);
+    await nameNow();
+    release();
+    await busy;
+    expect((await Promise.all(asking)).map((a) => a.status)).toEqual(Array<number>(30).fill(200));
+    expect(turns.mock.calls.length).toBeLessThan(15);
+    const asked = turns.mock.calls.length;
+    await health();
+    expect(turns.mock.calls.length).toBe(asked + 1);
+  });
   it.each([
     ['full', 'PRAGMA max_page_count = 1', 'PRAGMA max_page_count = 1000000', 'storage-full', 507],
     ['read-only', 'PRAGMA query_only = ON', 'PRAGMA query_only = OFF', 'storage-read-only', 507],

@@ -56,8 +56,14 @@ export const api = (
   about: { readonly version: string; readonly tiles: string; readonly dataDir: string },
 ): Router => {
   const router = Router();
+  // One probe at a time: it writes, so that many who ask at once would keep those waiting who save.
+  let probing: ReturnType<typeof storageTrouble> | null = null;
+  const probe = (): ReturnType<typeof storageTrouble> =>
+    (probing ??= storageTrouble(store, about.dataDir).finally(() => {
+      probing = null;
+    }));
   router.get('/health', async (_request, response) => {
-    const trouble = await storageTrouble(store, about.dataDir);
+    const trouble = await probe();
     response.status(trouble ? 503 : 200).json({
       ok: trouble === null,
       sequence: await films.sequence(),
