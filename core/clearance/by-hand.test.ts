@@ -3,7 +3,7 @@ import { vec, type Vec3 } from '../geometry';
 import { LEVEL_GROUND, type Ground } from '../terrain';
 import { nearestAlong } from './clearance';
 import { hiddenAlong, hides } from './hidden';
-import { wayHomeOver } from './home';
+import { FIXED_RETURN_M, wayHomeOver } from './home';
 import { areaSolid, atLeast, freeAir, lineSolid, topAt } from './solid';
 
 /** A shed of 10 by 10 m and 6 m; a wire from 10 to 20 m over 50 m of ground, half a metre thick each way; a mast of 25 m. */
@@ -224,5 +224,62 @@ describe('a way home by hand', () => {
       ceilingM: 127,
       tallestM: -Infinity,
     });
+  });
+  it('finds the highest of a top wherever along it that stands, and as far beside the way as it is thick', () => {
+    const falling = lineSolid('f', 'Falling', [vec(9, 40, 25), vec(9, 60, 15)], 0.5, false);
+    expect(over([falling])).toMatchObject({ tallestM: 25, at: { x: 9, y: 40 } });
+    // Enters the corridor 11.5 m behind home and falls a metre for each metre on.
+    const along = over([lineSolid('l', 'Along', [vec(0, -40, 80), vec(0, 40, 0)], 0, false)]);
+    expect(along.tallestM).toBeGreaterThan(48);
+    expect(along.tallestM).toBeLessThanOrEqual(51.5);
+    const thick = (x: number) => over([lineSolid('t', 'Thick', [vec(x, 50, 9)], 10, false)]).by?.id;
+    expect([thick(21.4), thick(21.6)]).toEqual(['t', undefined]);
+    const hall = areaSolid('h', 'Hall', square(-30, 20, 60, 14), true);
+    const inside = over([hall], 2);
+    expect(inside).toMatchObject({ tallestM: 14, by: { id: 'h' } });
+    expect(Math.hypot(inside.at.x, inside.at.y - 50)).toBeLessThan(60);
+  });
+  it('counts the ceiling from the ground right below, ends included, and from nothing beyond them', () => {
+    const pit = (holds: (x: number, y: number) => boolean) =>
+      ({ at: (x: number, y: number) => (holds(x, y) ? -100 : 0), grid: null }) as unknown as Ground;
+    const ceiling = (holds: (x: number, y: number) => boolean) =>
+      wayHomeOver(pit(holds), [], vec(0, 12, 30), vec(0, 0, 0), 10, 120).ceilingM;
+    expect(ceiling((_, y) => y < -0.5)).toBe(120);
+    expect(ceiling((_, y) => y > 12.5)).toBe(120);
+    expect(ceiling((x) => Math.abs(x) > 1)).toBe(120);
+    expect(ceiling((_, y) => y < 0.5)).toBe(20);
+    expect(ceiling((_, y) => y > 11.5)).toBe(20);
+  });
+  it('is told at least the highest of ground that rises evenly, inside its corridor with round ends', () => {
+    const reached = { spots: 0 };
+    for (const [runM, halfM] of [
+      [0, 10],
+      [37, 10],
+      [100, 4],
+    ] as const)
+      for (let deg = 0; deg < 360; deg += 15) {
+        const [ux, uy] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
+        const rise = (x: number, y: number): number => 0.5 * (x * uy + y * ux) + 0.3 * x;
+        const ground = { at: rise, grid: null } as unknown as Ground;
+        const from = vec(runM * ux, runM * uy, 90);
+        const told = wayHomeOver(ground, [], from, vec(0, 0, 0), halfM, 120).tallestM;
+        for (let at = 0; at < 36; at += 1) {
+          const [cx, cy] = [Math.cos(at / 5.73) * halfM, Math.sin(at / 5.73) * halfM];
+          reached.spots += 1;
+          for (const end of [vec(0, 0, 0), from])
+            expect(told).toBeGreaterThanOrEqual(rise(end.x + cx, end.y + cy));
+        }
+        // And not of what lies far outside: a cell and its diagonal.
+        expect(told).toBeLessThanOrEqual(
+          Math.max(rise(0, 0), rise(from.x, from.y)) + (halfM + 5 * Math.SQRT2 + 5) * Math.hypot(0.8, 0.5),
+        );
+      }
+    expect(reached.spots).toBe(3 * 24 * 36);
+  });
+  it('is shown beside the heights people set without looking', () => {
+    expect(FIXED_RETURN_M).toEqual([
+      [60, 60],
+      [80, 100],
+    ]);
   });
 });
