@@ -92,6 +92,63 @@ describe('a solid', () => {
     const told = [vec(-3, -4, 6), vec(13, 5, 10), vec(5, 14, 9), vec(5, 5, 8), vec(5, 5, 1), vec(13, 14, 18)];
     expect(told.map((p) => atLeast(shed, p))).toEqual([5, 5, 5, 2, 0, 13]);
   });
+  it('slopes: free air counts along the normal of a roof that rises 3 for 4, whichever way and wherever it stands', () => {
+    // Corners 100 m east and 200 m north; 6 m at one side, 13.5 m at the other.
+    for (const [ex, ey] of [
+      [0, 1],
+      [1, 0],
+      [0, -1],
+      [-1, 0],
+    ] as const) {
+      const rise = (x: number, y: number): number => 9.75 + 0.75 * ((x - 105) * ex + (y - 205) * ey);
+      const corners = square(100, 200, 10, 0).map((c) => vec(c.x, c.y, rise(c.x, c.y)));
+      const lean = areaSolid('l', 'Lean-to', corners, true);
+      expect(lean.topM).toBe(13.5);
+      for (const [x, y] of [
+        [105, 205],
+        [104, 203],
+        [106, 207],
+      ] as const) {
+        expect(topAt(lean, x, y)).toBeCloseTo(rise(x, y), 9);
+        expect(freeAir(lean, vec(x, y, rise(x, y) + 2))).toBeCloseTo(2 * 0.8, 9);
+        expect(freeAir(lean, vec(x, y, rise(x, y) - 1))).toBe(0);
+      }
+      // Beside the low wall and above its hem: down to the hem, where no foot falls on the roof.
+      const low = vec(105 - 9 * ex, 205 - 9 * ey, 9);
+      expect(freeAir(lean, low)).toBeCloseTo(5, 9);
+      // Beside the high wall, under its hem: straight across, though the plane of the roof passes above.
+      expect(freeAir(lean, vec(105 + 8 * ex, 205 + 8 * ey, 9))).toBeCloseTo(3, 9);
+    }
+  });
+  it('a valley: of two pieces the nearer, and a rope far from where it all begins has its top where it is', () => {
+    // Steep to the east, gentle to the west, both down to the line at x = 100; seen from above the gentle side.
+    const valley = areaSolid(
+      'v',
+      'Valley',
+      [
+        vec(80, 200, 10),
+        vec(100, 200, 0),
+        vec(110, 200, 20),
+        vec(110, 240, 20),
+        vec(100, 240, 0),
+        vec(80, 240, 10),
+      ],
+      true,
+    );
+    const over = (x: number, z: number): number => freeAir(valley, vec(x, 220, z));
+    const gentle = (x: number, z: number): number => (z - (100 - x) / 2) / Math.hypot(1, 0.5);
+    const steep = (x: number, z: number): number => (z - 2 * (x - 100)) / Math.hypot(1, 2);
+    expect(over(99, 10)).toBeCloseTo(Math.min(gentle(99, 10), steep(99, 10)), 9);
+    expect(over(95, 6)).toBeCloseTo(Math.min(gentle(95, 6), steep(95, 6)), 9);
+    expect(over(90, 8)).toBeCloseTo(gentle(90, 8), 9);
+    expect([topAt(valley, 90, 220), topAt(valley, 105, 210)]).toEqual([
+      expect.closeTo(5, 9),
+      expect.closeTo(10, 9),
+    ]);
+    const rope = lineSolid('r', 'Rope', [vec(100, 200, 10), vec(130, 240, 20)], 0.5, false);
+    expect(topAt(rope, 106 + 0.3, 208 - 0.2)).toBeCloseTo(12, 1);
+    expect(topAt(rope, 106 + 0.5, 208 - 0.5)).toBe(-Infinity);
+  });
 });
 
 describe('the nearest on a way', () => {
