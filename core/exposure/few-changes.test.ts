@@ -133,6 +133,20 @@ describe('fewest changes through a flight', () => {
       expect(shutters(at(), at(hand), at(other), at())).toEqual([hand, hand, other, other]);
     }
   });
+  it('keeps the shutter that is steady under lamps, whatever a shot before or after was set to by hand', () => {
+    const ev = 2 * Math.log2(4) + Math.log2(50);
+    const at = (shutterS?: number, mainsHz: number | null = null) => ({
+      task: task(ev, {
+        mainsHz,
+        fixed: { filterId: null, aperture: 4, ...(shutterS === undefined ? {} : { shutterS }) },
+      }),
+      take: '0',
+    });
+    const list = [at(undefined, 50), at(1 / 48), at(undefined, 50), at()];
+    const chosen = fewestChanges(list, 1 / 3).map((c) => c!);
+    expect(chosen.map((c) => c.shutterS)).toEqual([1 / 50, 1 / 48, 1 / 50, 1 / 50]);
+    expect(chosen.some((c) => c.flickers)).toBe(false);
+  });
   it('opens the aperture between two takes, never within one', () => {
     const held = { apertures: [2.8, 11], fixed: { filterId: null, shutterS: 1 / 50, iso: 100 } };
     const evFor = (n: number): number => 2 * Math.log2(n) + Math.log2(50) - 0.3;

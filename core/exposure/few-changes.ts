@@ -215,10 +215,11 @@ class Table {
     return dialled;
   }
 
-  /** Shutters of a moment that count as the same. */
+  /** Shutters of a moment that count as the same and are borne there: 1/48 flickers under lamps where 1/50 does not. */
   private alike(s: number, m: number): number[] {
-    const has = new Set(this.moments[m]?.shutters.map((n) => n.value));
-    return this.s.values.flatMap((v, i) => (this.s.same[i] === this.s.same[s] && has.has(v) ? [i] : []));
+    const costs = byValue(this.moments[m]?.shutters ?? [], this.s);
+    const most = (costs[s]?.regret ?? 0) + this.tolerance;
+    return costs.flatMap((c, i) => (c && this.s.same[i] === this.s.same[s] && c.regret <= most ? [i] : []));
   }
 }
 
