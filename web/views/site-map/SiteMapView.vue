@@ -1,39 +1,32 @@
 <script setup lang="ts">
 import { ElButton } from '../../parts/element-button';
-import type { LaunchIdea } from '@core/location';
-import { worst } from '@core/warnings';
-import { fromLocal } from '@core/geometry';
-import { featureWords, measureOf } from '@core/site';
 import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePrinting } from '../../composables/printing';
-import type { Spot } from '../../map/features';
-import { writeCoordinates } from '../../coordinates';
-import InPieces from '../../parts/InPieces.vue';
 import InTurn from '../../parts/InTurn.vue';
-import MarkSign from '../../parts/MarkSign.vue';
 import { useFilm } from '../../stores/film';
 import { useFindings } from '../../stores/findings';
 import { useSelection } from '../../stores/selection';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useSite } from '../../stores/site';
-import WarningList from '../../parts/WarningList.vue';
 import CornerSigns from './CornerSigns.vue';
 import DrawBar from './DrawBar.vue';
+import FindingsPane from './FindingsPane.vue';
 import PrintedMap from './PrintedMap.vue';
 import LayerPane from './LayerPane.vue';
 import SiteMapCanvas from './SiteMapCanvas.vue';
 import SidePane from './SidePane.vue';
 import ShotPane from './ShotPane.vue';
 import SubjectPane from './SubjectPane.vue';
+import ThingList from './ThingList.vue';
 import ThingPane from './ThingPane.vue';
+import { useLaunchIdeas } from './useLaunchIdeas';
 import { useLayers } from './useLayers';
 import { usePlan } from './usePlan';
 import { usePlanKeys } from './usePlanKeys';
+import { useReadout } from './useReadout';
 import TabRow from '../../parts/TabRow.vue';
-import { areaText } from './area-text';
 import { tr } from './messages';
-import { fixed, phrase, writeText } from '../../format';
 
 const ImportShapes = defineAsyncComponent(() => import('./ImportShapes.vue'));
 const props = defineProps<{ film: string; location?: string }>();
@@ -51,11 +44,8 @@ const layers = useLayers(plan, shot);
 const printing = usePrinting();
 const canvas = useTemplateRef<InstanceType<typeof SiteMapCanvas>>('canvas');
 const share = ref(0.5);
-const pointer = ref<Spot | null>(null);
-const measured = ref<{ points: Spot[]; closed: boolean } | null>(null);
-const ideas = ref<LaunchIdea[]>([]);
-const ideaKind = ref<'launch' | 'stand'>('launch');
-const thinking = ref(false);
+const { pointer, measured, pointed, measure } = useReadout(plan);
+const ideas = useLaunchIdeas(plan, () => site.factsOf(selection.shotId)?.launch, site.launches);
 const pane = ref<'picked' | 'layers' | 'findings'>('picked');
 const panes = computed(() => [
   { id: 'picked' as const, label: tr('picked') },
@@ -77,8 +67,6 @@ watch(
   () => plan.placeId.value,
   (id) => {
     plan.picked.value = { what: 'nothing', id: '' };
-    ideas.value = [];
-    measured.value = null;
     plan.tool.value = null;
     if (id && props.location !== id)
       void router.replace({ name: 'map', params: { film: props.film, location: id } });
@@ -114,61 +102,11 @@ const findings = computed(() =>
 const count = computed(
   () => locationWarnings.value.length + findings.value.reduce((n, f) => n + f.warnings.length, 0),
 );
-const m = (v: number): string => writeText(v, 'metres', derivedFilm.units);
-const pointed = computed(() => {
-  const { value: p } = plan.place;
-  if (!pointer.value || !p) return '';
-  const { xM, yM } = pointer.value;
-  const { latitude, longitude } = fromLocal(p.latitude, p.longitude, xM, yM);
-  const z = plan.ground.value.at(xM, yM);
-  const aside = `${m(Math.abs(xM))} ${xM < 0 ? tr('west') : tr('eastLower')}`;
-  const ahead = `${m(Math.abs(yM))} ${yM < 0 ? tr('south') : tr('northLower')}`;
-  const high = Number.isNaN(z)
-    ? tr('groundUnknown')
-    : tr('groundValueValue2', { value: z >= 0 ? '+' : '', value2: m(z) });
-  const ground = plan.ground.value.grid ? high : tr('groundLevel');
-  return [writeCoordinates({ latitude, longitude }), `${aside}, ${ahead}`, ground].join('  ·  ');
-});
-const measure = computed(() => {
-  const sizes = measureOf(
-    (measured.value?.points ?? []).map((p) => ({ x: p.xM, y: p.yM })),
-    plan.ground.value,
-  );
-  if (!sizes) return '';
-  if (measured.value?.closed) return areaText(sizes.areaM2, derivedFilm.units);
-  return tr('valueBearingDegFromFirstTo', {
-    value: m(sizes.lengthM),
-    bearingDeg: fixed(sizes.bearingDeg, 0),
-    riseM: sizes.riseM >= 0 ? tr('up') : tr('down'),
-    value2: m(Math.abs(sizes.riseM)),
-  });
-});
-
-const suggest = async (near: boolean): Promise<void> => {
-  thinking.value = true;
-  ideaKind.value = near ? 'stand' : 'launch';
-  const at = site.factsOf(selection.shotId)?.launch;
-  ideas.value = await site.launches(
-    plan.placeId.value,
-    near && at ? { x: at.x, y: at.y, halfM: 80 } : undefined,
-  );
-  thinking.value = false;
-  if (ideas.value.length === 0) plan.said.value = tr('noLaunchPointFoundThere');
-};
-const takeIdea = (index: number): void => {
-  const idea = ideas.value[index];
-  if (!idea) return;
-  plan.add(ideaKind.value, 'point', [
-    { xM: Math.round(idea.xM * 10) / 10, yM: Math.round(idea.yM * 10) / 10 },
-  ]);
-  ideas.value = [];
-};
 const pickShot = (id: string): void => {
   selection.pick(id);
   plan.picked.value = { what: 'shot', id };
   pane.value = 'picked';
 };
-const severity = (id: string) => worst(siteFindings.shots.get(id) ?? []);
 usePlanKeys({
   plan,
   canvas,
@@ -215,60 +153,7 @@ usePlanKeys({
       />
     </div>
     <div class="panes">
-      <aside class="list scroll" :aria-label="tr('shotsAndThings')">
-        <h3>{{ tr('shots') }}</h3>
-        <InPieces
-          :key="plan.placeId.value"
-          :items="plan.shots.value"
-          :key-of="(s) => s.facts.shot.id"
-          :size="40"
-          v-slot="{ item: s }"
-        >
-          <button
-            class="row"
-            :class="{ on: s.facts.shot.id === selection.shotId }"
-            :aria-current="s.facts.shot.id === selection.shotId"
-            @click="pickShot(s.facts.shot.id)"
-          >
-            <b class="n">{{ s.number }}</b><span class="t" dir="auto">{{
-              s.facts.shot.title || tr('untitled')
-            }}</span
-            ><MarkSign :severity="severity(s.facts.shot.id)" />
-          </button>
-        </InPieces>
-        <h3>{{ tr('subjects') }}</h3>
-        <button
-          v-for="s in plan.subjects.value"
-          :key="s.id"
-          class="row"
-          :class="{ on: plan.picked.value.id === s.id }"
-          @click="plan.pick('subject', s.id)"
-        >
-          <span class="t" dir="auto">{{ s.name }}</span><span class="quiet">{{ m(s.heightM) }}</span>
-        </button>
-        <h3>{{ tr('onThePlan') }}</h3>
-        <InPieces
-          :key="`things-${plan.placeId.value}`"
-          :items="plan.things.value"
-          :key-of="(t) => t.id"
-          :size="40"
-          v-slot="{ item: t }"
-        >
-          <button
-            class="row"
-            :class="{ on: plan.picked.value.id === t.id }"
-            @click="plan.pick('feature', t.id)"
-          >
-            <span class="t" dir="auto">{{ t.name || phrase(featureWords(t.kind).name) }}</span><span
-              class="quiet"
-              >{{ t.name ? phrase(featureWords(t.kind).name) : '' }}</span
-            >
-          </button>
-        </InPieces>
-        <p v-if="plan.things.value.length === 0" class="quiet small">
-          {{ tr('nothingIsMarkedYetDraw') }}
-        </p>
-      </aside>
+      <ThingList class="list" :plan="plan" @pick-shot="pickShot" />
       <main class="middle" tabindex="-1">
         <h1 class="sr">{{ tr('siteMapOf', { name: plan.place.value.name }) }}</h1>
         <div class="mapbox">
@@ -279,14 +164,14 @@ usePlanKeys({
             :shown="shown"
             :shot="shot"
             :share="share"
-            :ideas="ideas"
+            :ideas="ideas.ideas.value"
             @point="pointer = $event"
             @measured="
               (points, closed) => {
                 measured = { points, closed };
               }
             "
-            @idea="takeIdea"
+            @idea="ideas.take"
           />
           <CornerSigns :place="plan.place.value" :shot="shot" />
           <p v-if="measure" class="measure" data-measure>
@@ -330,45 +215,13 @@ usePlanKeys({
           <InTurn v-if="pane === 'layers'"
             ><LayerPane :plan="plan" :layers="layers" @bring="bringing = true"
           /></InTurn>
-          <section v-else-if="pane === 'findings'" class="findings">
-            <WarningList :warnings="locationWarnings" />
-            <div v-for="f in findings" :key="f.shot.facts.shot.id">
-              <ElButton class="btn bare who" @click="pickShot(f.shot.facts.shot.id)">
-                <b>{{ f.shot.number }}</b> {{ f.shot.facts.shot.title || tr('untitled') }}</ElButton
-              ><WarningList :warnings="f.warnings" />
-            </div>
-            <p v-if="count === 0" class="quiet">
-              {{ tr('nothingMarkedOnThisPlanIs') }}
-            </p>
-            <p class="suggest">
-              <ElButton class="btn" :disabled="thinking" @click="suggest(false)">
-                {{ tr('whereToLaunchFrom') }}</ElButton><ElButton
-                class="btn"
-                :disabled="thinking"
-                @click="suggest(true)"
-              >
-                {{ tr('whereToStandNearThe') }}
-              </ElButton>
-            </p>
-            <ol v-if="ideas.length > 0" class="ideas">
-              <li v-for="(i, n) in ideas" :key="n">
-                <ElButton class="btn" @click="takeIdea(n)">
-                  {{ ideaKind === 'stand' ? tr('standAt') : tr('take') }} {{ n + 1 }}
-                </ElButton>
-                {{
-                  tr('seenMustsOfTheMustHaves', {
-                    seenMusts: fixed(i.seenMusts * 100, 0),
-                    seenAll: fixed(i.seenAll * 100, 0),
-                    value: m(i.flownM),
-                    slopeDeg: fixed(i.slopeDeg, 0),
-                  })
-                }}
-              </li>
-            </ol>
-            <p class="quiet small">
-              {{ tr('fromWhatIsMarkedAnd') }}
-            </p>
-          </section>
+          <FindingsPane
+            v-else-if="pane === 'findings'"
+            :ideas="ideas"
+            :warnings="locationWarnings"
+            :found="findings"
+            @pick-shot="pickShot"
+          />
           <ThingPane
             v-else-if="plan.thing.value"
             :key="plan.thing.value.id"
@@ -454,49 +307,6 @@ usePlanKeys({
 .list {
   padding: 6px;
 }
-.list h3 {
-  padding: 7px 4px 2px;
-  color: var(--chalk-2);
-  font-weight: 560;
-}
-.row {
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr) auto;
-  gap: 7px;
-  align-items: center;
-  width: 100%;
-  min-height: 28px;
-  padding: 2px 6px;
-  text-align: left;
-  background: none;
-  border: 0;
-  cursor: pointer;
-}
-.row:hover {
-  background: var(--slab-2);
-}
-.row.on {
-  background: var(--pick-dim);
-}
-.row .t {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-  grid-column: 2;
-}
-.row .n {
-  font-stretch: 76%;
-  grid-column: 1;
-  min-width: 17px;
-  text-align: right;
-}
-.row .quiet {
-  font-size: 12px;
-  font-stretch: 84%;
-}
-.row.on .quiet {
-  color: var(--chalk);
-}
 .middle {
   display: grid;
   grid-template-rows: minmax(0, 1fr) 160px;
@@ -542,28 +352,6 @@ usePlanKeys({
 .panel {
   display: contents;
 }
-.findings {
-  display: grid;
-  gap: 8px;
-}
-.who {
-  padding: 0;
-  min-height: 26px;
-}
-.suggest {
-  display: flex;
-  gap: 6px;
-  flex-wrap: wrap;
-}
-.ideas {
-  display: grid;
-  gap: 5px;
-  font-size: 13px;
-}
-.small {
-  font-size: 12px;
-  padding: 2px 6px;
-}
 .teach {
   background: var(--slab);
   padding: 30px;
@@ -602,9 +390,6 @@ usePlanKeys({
   .foot-tabs button[aria-current='true'] {
     border-top-color: var(--pick);
     font-weight: 620;
-  }
-  .row {
-    min-height: 44px;
   }
   .top {
     display: grid;
