@@ -29,6 +29,8 @@ const derivedFilm = useDerivedFilm();
 const answer = shallowRef<Chances | null>(null);
 const busy = ref(false);
 const empty = ref(false);
+/** Why it could not be worked out. */
+const failed = ref('');
 /** Share of the days that is thrown, %. */
 const thrown = ref(0);
 let beside: PlanWorker | null = null;
@@ -41,23 +43,31 @@ const ask = async (): Promise<void> => {
   const { input } = film;
   const day = input && derivedFilm.derived && riskDay(input, derivedFilm.derived, props.day.date.value);
   empty.value = !day;
+  failed.value = '';
   if (!day) {
     answer.value = null;
+    busy.value = false;
     return;
   }
   const mine = (beside = planWorker());
   busy.value = true;
   thrown.value = 0;
-  const told = await mine.remote.chances(
-    JSON.parse(JSON.stringify(day)),
-    proxy((share) => {
-      if (mine === beside) thrown.value = Math.round(100 * share);
-    }),
-  );
-  if (mine === beside) {
-    answer.value = told;
-    busy.value = false;
-    end();
+  try {
+    const told = await mine.remote.chances(
+      JSON.parse(JSON.stringify(day)),
+      proxy((share) => {
+        if (mine === beside) thrown.value = Math.round(100 * share);
+      }),
+    );
+    if (mine === beside) answer.value = told;
+  } catch (error) {
+    if (mine !== beside) return;
+    answer.value = null;
+    failed.value = tr('chancesStopped', {
+      message: error instanceof Error ? error.message : String(error),
+    });
+  } finally {
+    if (mine === beside) cancel();
   }
 };
 const cancel = (): void => {
@@ -186,6 +196,7 @@ const missing = computed(
 
 <template>
   <div class="chances" :aria-busy="busy">
+    <p v-if="failed" class="fault" role="alert">{{ failed }}</p>
     <p v-if="empty" class="quiet">{{ tr('nothingIsPlannedOnThis') }}</p>
     <template v-else-if="answer">
       <p class="big">{{ odds }}</p>

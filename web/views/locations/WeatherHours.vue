@@ -29,6 +29,9 @@ const sorted = computed(() => [...props.place.hours].sort((a, b) => a.at.localeC
 /** A row is six fields: a few of them are as much as fits between two pictures. */
 const rows = useInPieces(() => sorted.value, 3);
 const save = (hours: readonly HourWeather[], source: 'hand' | 'file' | 'simulated'): void => {
+  // As it is now: what is fetched comes in later than it was asked for.
+  const place = film.get('location', props.place.id);
+  if (!place) return;
   const fields = {
     hours: [...hours].sort((a, b) => a.at.localeCompare(b.at)),
     weatherFrom: hours.length === 0 ? null : { source, fetchedMs: Date.now() },
@@ -36,10 +39,8 @@ const save = (hours: readonly HourWeather[], source: 'hand' | 'file' | 'simulate
   // What comes in as a whole is a step of its own; what is typed quickly is one.
   const found =
     source === 'hand'
-      ? film.edit('location', props.place.id, fields, tr('weather'))
-      : film.commit(tr('weather'), [
-          { kind: 'location', id: props.place.id, after: { ...props.place, ...fields } },
-        ]);
+      ? film.edit('location', place.id, fields, tr('weather'))
+      : film.commit(tr('weather'), [{ kind: 'location', id: place.id, after: { ...place, ...fields } }]);
   faults.value = found.map((f) => f.say);
 };
 const change = (row: HourWeather, fields: Partial<HourWeather>): void =>
@@ -66,8 +67,13 @@ const add = (): void => {
 };
 const fetchHours = async (): Promise<void> => {
   busy.value = true;
+  const { id, date, latitude, longitude } = props.place;
   try {
-    save(await SIMULATED_SERVICE.fetch(props.place, Date.now()), 'simulated');
+    const hours = await SIMULATED_SERVICE.fetch(props.place, Date.now());
+    // The hours of another day or spot are none of this one.
+    const now = film.get('location', id);
+    if (now?.date === date && now.latitude === latitude && now.longitude === longitude)
+      save(hours, 'simulated');
   } finally {
     busy.value = false;
   }

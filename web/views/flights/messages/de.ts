@@ -32,6 +32,8 @@ const DE: Texts<typeof EN> = {
   besides: ', außerdem',
   cards: 'Karten',
   chances: 'Chancen',
+  chancesStopped:
+    'Die Chancen ließen sich nicht ausrechnen: {message}. Versuche es noch einmal, oder ändere etwas an diesem Tag.',
   changesNextToNothing: 'ändert fast nichts',
   chargeAtLanding: 'Ladung bei der Landung',
   chargeAtTakeOff: 'Ladung beim Start',

@@ -29,6 +29,8 @@ export const EN = {
   besides: ', besides',
   cards: 'cards',
   chances: 'Chances',
+  chancesStopped:
+    'The chances could not be worked out: {message}. Try again, or change something on the day.',
   changesNextToNothing: 'changes next to nothing',
   chargeAtLanding: 'Charge at landing',
   chargeAtTakeOff: 'Charge at take-off',
