@@ -164,6 +164,15 @@ export class Bench {
    * @param coloursOnly where the same view has been looked at whole in the other theme
    */
   async accessible(coloursOnly = false, practice = false): Promise<void> {
+    // What still fades has the colours of neither end.
+    await this.page.evaluate(() =>
+      Promise.allSettled(
+        document
+          .getAnimations()
+          .filter((a) => a.effect?.getComputedTiming().endTime !== Infinity)
+          .map((a) => a.finished),
+      ).then(() => undefined),
+    );
     const tags = ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', ...(practice ? ['best-practice'] : [])];
     // No page here has frames, for which alone a second page would be opened; what passes is counted by nobody.
     const { violations } = await new AxeBuilder({ page: this.page })
