@@ -39,20 +39,26 @@ export const bestAirspeed = (
     const ground = groundSpeed(v, headMs, crossMs);
     return ground > 0 ? power(v) / ground : Infinity;
   };
-  let [low, high] = [least, topMs];
-  let [a, b] = [high - GOLDEN * (high - low), low + GOLDEN * (high - low)];
-  let [atA, atB] = [perMetre(a), perMetre(b)];
-  for (let round = 0; round < ROUNDS; round += 1) {
+  let low = least;
+  let high = topMs;
+  let a = high - GOLDEN * (high - low);
+  let b = low + GOLDEN * (high - low);
+  let atA = perMetre(a);
+  let atB = perMetre(b);
+  for (let round = 0; round < ROUNDS; round += 1)
     if (atA < atB) {
-      [high, b, atB] = [b, a, atA];
+      high = b;
+      b = a;
+      atB = atA;
       a = high - GOLDEN * (high - low);
       atA = perMetre(a);
     } else {
-      [low, a, atA] = [a, b, atB];
+      low = a;
+      a = b;
+      atA = atB;
       b = low + GOLDEN * (high - low);
       atB = perMetre(b);
     }
-  }
   const middle = (low + high) / 2;
   // The fastest itself, where the least is at the end of the range.
   return perMetre(topMs) <= perMetre(middle) ? topMs : middle;

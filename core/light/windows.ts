@@ -45,10 +45,9 @@ export const SUN_STEP_MS = 900_000;
 /** Sun altitudes over a stretch of time. */
 const sunSpan = (startMs: number, endMs: number, latitude: number, longitude: number): SunDay => {
   const count = Math.ceil((endMs - startMs) / SUN_STEP_MS) + 1;
-  const altitudesDeg = Array.from(
-    { length: Math.max(0, count) },
-    (_, i) => sunAt(Math.min(endMs, startMs + i * SUN_STEP_MS), latitude, longitude).altitudeDeg,
-  );
+  const altitudesDeg: number[] = [];
+  for (let i = 0; i < count; i += 1)
+    altitudesDeg.push(sunAt(Math.min(endMs, startMs + i * SUN_STEP_MS), latitude, longitude).altitudeDeg);
   return { startMs, endMs, altitudesDeg };
 };
 

@@ -63,16 +63,19 @@ const ROUNDS = 3;
 /** Ground beyond this is looked up here, m. */
 const FAR_M = 3000;
 
+/** Height of a camera over a place, m. */
+const heightAbove = (surfaceM: number, cameraM: number): number =>
+  Math.max(LEAST_HEIGHT_M, cameraM - (Number.isNaN(surfaceM) ? 0 : surfaceM));
+
 /** Height of the camera over what a line of sight meets, m. */
 const heightOver = ({ pose: { at } }: PathSample, d: Vec3, { surfaceAt }: PaceScene): number => {
-  const over = (x: number, y: number): number => {
-    const below = surfaceAt(x, y, at.z);
-    return Math.max(LEAST_HEIGHT_M, at.z - (Number.isNaN(below) ? 0 : below));
-  };
-  let heightM = over(at.x, at.y);
+  let heightM = heightAbove(surfaceAt(at.x, at.y, at.z), at.z);
   for (let round = 0; round < ROUNDS && d.z > -1; round += 1) {
     const range = Math.min(FAR_M, heightM / -d.z);
-    heightM = over(at.x + d.x * range, at.y + d.y * range);
+    const thereM = heightAbove(surfaceAt(at.x + d.x * range, at.y + d.y * range, at.z), at.z);
+    // From the same height the line meets the same place: every further look would be this one.
+    if (thereM === heightM) break;
+    heightM = thereM;
   }
   return heightM;
 };
@@ -80,11 +83,32 @@ const heightOver = ({ pose: { at } }: PathSample, d: Vec3, { surfaceAt }: PaceSc
 /** What crosses the frame the fastest: the near ground, the subject, or what is far. */
 export type PaceOf = 'ground' | 'subject' | 'background';
 
-interface Crossing extends Rates {
+interface Crossing {
   readonly of: PaceOf;
+  readonly sample: PathSample;
+  /** Rates across and along the frame, °/s, and the share of it that is crossed in a second. */
+  readonly acrossDegS: number;
+  readonly alongDegS: number;
+  readonly share: number;
   readonly heightM: number;
   readonly depressionDeg: number;
 }
+
+/** @param counts how far it is noticed, 0 to 1 */
+const crossing = (
+  of: PaceOf,
+  sample: PathSample,
+  frame: PaceFrame,
+  rates: Rates,
+  heightM: number,
+  depressionDeg: number,
+  counts = 1,
+): Crossing => {
+  const acrossDegS = rates.acrossDegS * counts;
+  const alongDegS = rates.alongDegS * counts;
+  const share = flatLength(acrossDegS / frame.horizontalDeg, alongDegS / frame.verticalDeg);
+  return { of, sample, acrossDegS, alongDegS, share, heightM, depressionDeg };
+};
 
 /** The near ground: what the lowest line of the frame meets. None where the whole frame looks above level. */
 const nearGround = (sample: PathSample, frame: PaceFrame, scene: PaceScene): Crossing | null => {
@@ -92,7 +116,7 @@ const nearGround = (sample: PathSample, frame: PaceFrame, scene: PaceScene): Cro
   if (depressionDeg <= 0) return null;
   const d = lookedDown(sample, depressionDeg);
   const heightM = heightOver(sample, d, scene);
-  return { of: 'ground', ...ratesOf(sample, d, -d.z / heightM), heightM, depressionDeg };
+  return crossing('ground', sample, frame, ratesOf(sample, d, -d.z / heightM), heightM, depressionDeg);
 };
 
 /** What is far: ground at the highest line of the frame, or the horizon where that looks above it. */
@@ -101,7 +125,8 @@ const background = (sample: PathSample, frame: PaceFrame, scene: PaceScene): Cro
   const depressionDeg = lowest < 0 ? lowest : Math.max(0, -sample.pose.tiltDeg - frame.verticalDeg / 2);
   const d = lookedDown(sample, depressionDeg);
   const heightM = depressionDeg > 0 ? heightOver(sample, d, scene) : sample.pose.at.z;
-  return { of: 'background', ...ratesOf(sample, d, Math.max(0, -d.z) / heightM), heightM, depressionDeg };
+  const rates = ratesOf(sample, d, Math.max(0, -d.z) / heightM);
+  return crossing('background', sample, frame, rates, heightM, depressionDeg);
 };
 
 /** A subject this large in the frame counts fully; a smaller one by its share. */
@@ -130,13 +155,7 @@ const subjectCrossing = (sample: PathSample, frame: PaceFrame, scene: PaceScene)
   const v = sample.velocity;
   const s = subject.velocity;
   const rates = ratesOf(sample, d, 1 / rangeM, { x: v.x - s.x, y: v.y - s.y, z: v.z - s.z });
-  return {
-    of: 'subject',
-    acrossDegS: rates.acrossDegS * seen,
-    alongDegS: rates.alongDegS * seen,
-    heightM: Math.max(0, -to.z),
-    depressionDeg: -elevationDeg,
-  };
+  return crossing('subject', sample, frame, rates, Math.max(0, -to.z), -elevationDeg, seen);
 };
 
 /** Rates of the near ground over level ground; undefined where no ground is in the lower frame. */
@@ -179,6 +198,9 @@ export const NO_PACE: MovePace = {
 /** Slower than this share of the frame a second nothing is seen to move. */
 const LEAST_SHARE = 1e-6;
 
+const faster = (a: Crossing | null, b: Crossing | null): Crossing | null =>
+  b && !(a && b.share <= a.share) ? b : a;
+
 /**
  * Pace of a flown move: the fastest crossing of what fills a noticeable part of the frame, at its fastest moment. Looked at
  * are the lowest line of the frame, the subject, and the highest line or the horizon.
@@ -188,27 +210,22 @@ export const movePace = (
   frame: PaceFrame,
   scene: PaceScene = LEVEL_SCENE,
 ): MovePace => {
-  let fastest = NO_PACE;
-  let most = LEAST_SHARE;
-  for (const sample of samples)
-    for (const look of [nearGround, subjectCrossing, background]) {
-      const seen = look(sample, frame, scene);
-      if (!seen) continue;
-      const widthsPerS = Math.abs(seen.acrossDegS) / frame.horizontalDeg;
-      const heightsPerS = Math.abs(seen.alongDegS) / frame.verticalDeg;
-      const share = flatLength(widthsPerS, heightsPerS);
-      if (share <= most) continue;
-      most = share;
-      fastest = {
-        crossingS: 1 / share,
-        of: seen.of,
-        widthsPerS,
-        heightsPerS,
-        rateDegS: flatLength(seen.acrossDegS, seen.alongDegS),
-        heightM: seen.heightM,
-        speedMs: Math.hypot(sample.velocity.x, sample.velocity.y, sample.velocity.z),
-        depressionDeg: seen.depressionDeg,
-      };
-    }
-  return fastest;
+  let fastest: Crossing | null = null;
+  for (const sample of samples) {
+    fastest = faster(fastest, nearGround(sample, frame, scene));
+    fastest = faster(fastest, subjectCrossing(sample, frame, scene));
+    fastest = faster(fastest, background(sample, frame, scene));
+  }
+  if (!fastest || !(fastest.share > LEAST_SHARE)) return NO_PACE;
+  const { of, acrossDegS, alongDegS, share, heightM, depressionDeg, sample } = fastest;
+  return {
+    crossingS: 1 / share,
+    of,
+    widthsPerS: Math.abs(acrossDegS) / frame.horizontalDeg,
+    heightsPerS: Math.abs(alongDegS) / frame.verticalDeg,
+    rateDegS: flatLength(acrossDegS, alongDegS),
+    heightM,
+    speedMs: Math.hypot(sample.velocity.x, sample.velocity.y, sample.velocity.z),
+    depressionDeg,
+  };
 };

@@ -33,6 +33,17 @@ const sorted = (solids: readonly Solid[]): { cells: Map<number, Solid[]>; large:
   return { cells, large };
 };
 
+/** The highest of a height and the tops of solids over a place that are lower than another height. */
+const raisedBy = (solids: readonly Solid[], startM: number, x: number, y: number, belowM: number): number => {
+  let top = startM;
+  for (const solid of solids) {
+    if (solid.topM <= top) continue;
+    const here = topAt(solid, x, y);
+    if (here < belowM && !(here <= top)) top = here;
+  }
+  return top;
+};
+
 /**
  * What lies under a path: the ground with the features that stand on it. What is higher than the camera is beside it, not
  * under it, and is left out.
@@ -41,14 +52,8 @@ export const surfaceOver = (features: readonly Feature[], ground: Ground | undef
   const terrain = ground ?? LEVEL_GROUND;
   const { cells, large } = sorted(features.flatMap((f) => solidOf(f, terrain) ?? []));
   return (x, y, belowM) => {
-    let top = terrain.at(x, y);
-    const raise = (solid: Solid): void => {
-      if (solid.topM <= top) return;
-      const here = topAt(solid, x, y);
-      if (here < belowM && !(here <= top)) top = here;
-    };
-    cells.get(keyOf(Math.floor(x / CELL_M), Math.floor(y / CELL_M)))?.forEach(raise);
-    large.forEach(raise);
-    return top;
+    const near = cells.get(keyOf(Math.floor(x / CELL_M), Math.floor(y / CELL_M)));
+    const groundM = terrain.at(x, y);
+    return raisedBy(large, near ? raisedBy(near, groundM, x, y, belowM) : groundM, x, y, belowM);
   };
 };

@@ -3,6 +3,7 @@ import { tzOffset } from '@date-fns/tz';
 /** A minute and a day of 24 hours, ms. */
 export const MINUTE_MS = 60_000;
 export const DAY_MS = 86_400_000;
+const DAY_MIN = 24 * 60;
 const QUARTER_MS = 15 * MINUTE_MS;
 const offsets = new Map<string, number>();
 const zones = new Map<string, boolean>();
@@ -85,9 +86,11 @@ export const dateIn = (utcMs: number, zone: string): string =>
 
 /** HH:MM of an instant in a zone. */
 export const clockText = (utcMs: number, zone: string): string => {
-  if (!Number.isFinite(utcMs)) return '–';
-  const { minutes } = utcToLocal(Math.round(utcMs / MINUTE_MS) * MINUTE_MS, zone);
-  return `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(Math.floor(minutes % 60)).padStart(2, '0')}`;
+  const minute = Math.round(utcMs / MINUTE_MS);
+  const onFace = Math.floor(minute + zoneOffsetMinutes(zone, minute * MINUTE_MS));
+  if (!Number.isFinite(onFace)) return '–';
+  const ofDay = ((onFace % DAY_MIN) + DAY_MIN) % DAY_MIN;
+  return `${String(Math.floor(ofDay / 60)).padStart(2, '0')}:${String(ofDay % 60).padStart(2, '0')}`;
 };
 
 /** Minutes after midnight of a HH:MM text; NaN when it is none. */
