@@ -120,6 +120,34 @@ describe('a solid', () => {
       expect(freeAir(lean, vec(105 + 8 * ex, 205 + 8 * ey, 9))).toBeCloseTo(3, 9);
     }
   });
+  it('keeps free air from a steep roof by the foot on it, not by what lies the other way', () => {
+    // One for one to the north: a spot over its low end has its foot further up, where the eaves are far.
+    const steep = areaSolid(
+      't',
+      'Steep',
+      [vec(0, 0, 0), vec(20, 0, 0), vec(20, 10, 10), vec(0, 10, 10)],
+      true,
+    );
+    expect(freeAir(steep, vec(10, 1, 5))).toBeCloseTo(4 / Math.SQRT2, 9);
+    expect(freeAir(steep, vec(10, -1, 5))).toBeCloseTo(6 / Math.SQRT2, 9);
+    // Below the eaves to the south no foot falls on the roof: the hem at 0 m, 3 m across and 1 up.
+    expect(freeAir(steep, vec(10, -3, 1))).toBeCloseTo(Math.hypot(3, 1), 9);
+  });
+  it('is a ridge or a valley between the same four corners: its top is that of the piece above the spot', () => {
+    const folded = (high: readonly number[]): number =>
+      topAt(
+        areaSolid(
+          'f',
+          'Folded',
+          square(0, 0, 10, 0).map((c, i) => ({ ...c, z: high.includes(i) ? 5 : 0 })),
+          true,
+        ),
+        high.includes(0) ? 8 : 2,
+        4,
+      );
+    // Whichever way the roof is cut, one of the two is a ridge of 3 m there and the other a valley of 1 m.
+    expect([folded([0, 2]), folded([1, 3])].map((z) => Math.round(z * 1e6) / 1e6).sort()).toEqual([1, 3]);
+  });
   it('a valley: of two pieces the nearer, and a rope far from where it all begins has its top where it is', () => {
     // Steep to the east, gentle to the west, both down to the line at x = 100; seen from above the gentle side.
     const valley = areaSolid(
@@ -166,6 +194,49 @@ describe('the nearest on a way', () => {
     expect(nearestAlong([vec(5, 5, 9)], [shed], 60)).toMatchObject({ freeM: 3, share: 0 });
     expect(nearestAlong([vec(5, 20, 3), vec(5, 13, 3)], [shed], 60)).toMatchObject({ freeM: 3, share: 1 });
     expect(nearestAlong([vec(-3, 5, 3), vec(-40, 5, 3)], [shed], 60)).toMatchObject({ freeM: 3, share: 0 });
+  });
+  it('finds where a long stretch passes, wherever on it that is, to a quarter of a metre', () => {
+    for (const [from, to] of [
+      [vec(40, -100, 20), vec(40, 100, 20)],
+      [vec(40, -7, 20), vec(40, 150, 20)],
+      [vec(-160, 4, 20), vec(60, 4, 20)],
+    ] as const) {
+      const near = nearestAlong([from, to], [mast], 60)!;
+      const [dx, dy] = [to.x - from.x, to.y - from.y];
+      const share = ((40 - from.x) * dx + (0 - from.y) * dy) / (dx * dx + dy * dy);
+      const exact = Math.hypot(from.x + dx * share - 40, from.y + dy * share) - 1;
+      expect(near.freeM).toBeGreaterThanOrEqual(Math.max(0, exact));
+      expect(near.freeM).toBeLessThanOrEqual(Math.max(0, exact) + 0.25);
+      // Within a metre and a half of the mast the free air is told by its thickness.
+      expect(Math.abs(near.share - share) * Math.hypot(dx, dy)).toBeLessThan(1.5);
+    }
+  });
+  it('does not look closer where nothing nearer can be', () => {
+    let looks = 0;
+    const counted = new Proxy(mast, {
+      get: (solid, field) => {
+        if (field === 'edges') looks += 1;
+        return solid[field as keyof typeof solid];
+      },
+    });
+    const lookedAt = (way: Vec3[]): number => {
+      looks = 0;
+      nearestAlong(way, [counted], 60);
+      return looks;
+    };
+    const circle = Array.from({ length: 61 }, (_, i) =>
+      vec(40 + 30 * Math.cos(i / 9.55), 30 * Math.sin(i / 9.55), 20),
+    );
+    // All of 61 spots are as near as any: each stretch of 3.1 m is looked at in sixteen pieces at the most.
+    expect(lookedAt(circle)).toBeGreaterThanOrEqual(61);
+    expect(lookedAt(circle)).toBeLessThan(61 * 17);
+    // Flown through: at most the halves of the stretches up to it, and nothing after.
+    expect(lookedAt([vec(-60, 0, 20), vec(40, 0, 20), vec(140, 0, 20)])).toBeLessThan(10);
+    // Far from it: not once.
+    expect(lookedAt([vec(-200, 0, 20), vec(-100, 0, 20)])).toBe(0);
+    // The far end of a way that comes near is not looked at either.
+    const leaving = Array.from({ length: 50 }, (_, i) => vec(45 + 10 * i, 0, 20));
+    expect(lookedAt(leaving)).toBeLessThan(8);
   });
   it('of two the nearer, whichever is named first; nothing from the distance on that is cared about', () => {
     const way = [vec(20, -5, 3), vec(20, 30, 3)];
@@ -306,6 +377,53 @@ describe('a way home by hand', () => {
     expect(ceiling((x) => Math.abs(x) > 1)).toBe(120);
     expect(ceiling((_, y) => y < 0.5)).toBe(20);
     expect(ceiling((_, y) => y > 11.5)).toBe(20);
+  });
+  it('names the spot of the highest ground, and home where none is known', () => {
+    const peak = (px: number, py: number): Ground =>
+      ({ at: (x: number, y: number) => 20 - Math.hypot(x - px, y - py), grid: null }) as unknown as Ground;
+    for (const [x, y] of [
+      [5, 50],
+      [-5, 50],
+      [0, 5],
+    ] as const) {
+      const told = wayHomeOver(peak(x, y), [], vec(0, 100, 60), vec(0, 0, 0), 10, 120);
+      expect(told).toMatchObject({ tallestM: 20, by: null, at: { x, y } });
+    }
+    const unknown = { at: () => NaN, grid: null } as unknown as Ground;
+    expect(wayHomeOver(unknown, [], vec(0, 50, 30), vec(3, 4, 7), 10, 120).at).toEqual({ x: 3, y: 4 });
+  });
+  it('reaches a cell beyond its corridor on every side and round its ends, no corner farther', () => {
+    // Half 22 m and cells of 5 m: rows at 25 m count, so does 25 m past the ends; 25 m both ways is beyond a cell and its diagonal.
+    const spike = (px: number, py: number): number =>
+      wayHomeOver(
+        {
+          at: (x: number, y: number) => (Math.hypot(x - px, y - py) < 0.5 ? 50 : 0),
+          grid: null,
+        } as unknown as Ground,
+        [],
+        vec(0, 100, 60),
+        vec(0, 0, 0),
+        22,
+        120,
+      ).tallestM;
+    for (const [x, y] of [
+      [25, 50],
+      [-25, 50],
+      [0, 125],
+      [0, -25],
+      [10, -25],
+      [-10, 125],
+    ] as const)
+      expect(spike(x, y)).toBe(50);
+    for (const [x, y] of [
+      [25, -25],
+      [-25, -25],
+      [25, 125],
+      [-25, 125],
+      [30, 50],
+      [0, -35],
+    ] as const)
+      expect(spike(x, y)).toBe(0);
   });
   it('is told at least the highest of ground that rises evenly, inside its corridor with round ends', () => {
     const reached = { spots: 0 };

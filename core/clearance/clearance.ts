@@ -1,4 +1,4 @@
-import { between, distance, type Vec3 } from '../geometry';
+import { between, boxGap, boxOf, distance, flatLength, type Vec3 } from '../geometry';
 import { atLeast, freeAir, type Solid } from './solid';
 
 /** Nearest a way comes to something. */
@@ -14,88 +14,39 @@ export interface Nearest {
 const FINE_M = 0.25;
 
 /**
- * Least free air along a straight stretch, m. The free air changes by at most a metre for each metre flown, so half of a
- * stretch is passed over as soon as its ends leave no room for anything nearer than what is known.
+ * Nearest a way comes to one thing, if nearer than a limit. The free air changes by at most a metre for each metre flown, so a
+ * stretch is passed over, or half of it is, as soon as its ends leave no room for anything nearer than what is known.
  */
-const along = (
-  solid: Solid,
-  a: Vec3,
-  b: Vec3,
-  freeA: number,
-  freeB: number,
-  best: number,
-): { freeM: number; u: number } => {
-  const length = distance(a, b);
-  let found = { freeM: Math.min(freeA, freeB), u: freeA <= freeB ? 0 : 1 };
-  const limit = Math.min(best, found.freeM);
-  // With both ends known, nothing between them is nearer than this.
-  const bound = (freeA + freeB - length) / 2;
-  if (length <= FINE_M || Math.max(0, bound) >= limit - FINE_M / 4) return found;
-  const middle = between(a, b, 0.5);
-  const freeM = freeAir(solid, middle);
-  if (freeM < found.freeM) found = { freeM, u: 0.5 };
-  const first = along(solid, a, middle, freeA, freeM, Math.min(best, found.freeM));
-  if (first.freeM < found.freeM) found = { freeM: first.freeM, u: first.u / 2 };
-  const second = along(solid, middle, b, freeM, freeB, Math.min(best, found.freeM));
-  return second.freeM < found.freeM ? { freeM: second.freeM, u: 0.5 + second.u / 2 } : found;
-};
-
-/** The box about a way. */
-const boxAbout = (way: readonly Vec3[]) => {
-  const box = { west: Infinity, east: -Infinity, south: Infinity, north: -Infinity, low: Infinity };
-  for (const p of way) {
-    box.west = Math.min(box.west, p.x);
-    box.east = Math.max(box.east, p.x);
-    box.south = Math.min(box.south, p.y);
-    box.north = Math.max(box.north, p.y);
-    box.low = Math.min(box.low, p.z);
-  }
-  return box;
-};
-
-/** Never more than the free air between anything on a way and a solid: from the boxes about both, radius included. */
-const boxesApart = (box: ReturnType<typeof boxAbout>, { box: other, topM }: Solid): number => {
-  const dx = Math.max(0, other.west - box.east, box.west - other.east);
-  const dy = Math.max(0, other.south - box.north, box.south - other.north);
-  const dz = Math.max(0, box.low - topM);
-  return Math.sqrt(dx * dx + dy * dy + dz * dz);
-};
-
-/** Nearest a way comes to one thing, if nearer than a limit. */
-const nearestTo = (way: readonly Vec3[], solid: Solid, limit: number): Nearest | null => {
+const nearestTo = (way: readonly Vec3[], solid: Solid, limitM: number): Nearest | null => {
   let best: Nearest | null = null;
-  let bestM = limit;
-  const last = Math.max(1, way.length - 1);
-  let beforeAt: Vec3 | undefined;
-  let before = Infinity;
-  for (let i = 0; i < way.length && bestM > 0; i += 1) {
-    const here = way[i];
-    if (!here) continue;
-    const bound = atLeast(solid, here);
-    // Beyond this nothing on the stretches to either side can matter.
-    const far = bound > bestM + (beforeAt ? distance(beforeAt, here) : 0);
-    const free = far ? bound : freeAir(solid, here);
-    if (!beforeAt) {
-      if (!far && free < bestM) {
-        best = { solid, freeM: free, at: here, share: 0 };
-        bestM = free;
-      }
-    } else if (Math.max(0, (before + free - distance(beforeAt, here)) / 2) < bestM) {
-      const { freeM, u } = along(
-        solid,
-        beforeAt,
-        here,
-        freeAir(solid, beforeAt),
-        far ? freeAir(solid, here) : free,
-        bestM,
-      );
-      if (freeM < bestM) {
-        best = { solid, freeM, at: between(beforeAt, here, u), share: (i - 1 + u) / last };
-        bestM = freeM;
-      }
+  let bestM = limitM;
+  const stretches = Math.max(1, way.length - 1);
+  const look = (at: Vec3, along: number): number => {
+    const freeM = freeAir(solid, at);
+    if (freeM < bestM) {
+      best = { solid, freeM, at, share: along / stretches };
+      bestM = freeM;
     }
-    beforeAt = here;
-    before = free;
+    return freeM;
+  };
+  const search = (a: Vec3, b: Vec3, freeA: number, freeB: number, from: number, to: number): void => {
+    const lengthM = distance(a, b);
+    const leastM = Math.max(0, (freeA + freeB - lengthM) / 2);
+    if (lengthM <= FINE_M || leastM >= bestM - FINE_M / 4) return;
+    const at = between(a, b, 0.5);
+    const middle = (from + to) / 2;
+    const freeM = look(at, middle);
+    search(a, at, freeA, freeM, from, middle);
+    search(at, b, freeM, freeB, middle, to);
+  };
+  let freeBefore: number | null = null;
+  for (const [i, here] of way.entries()) {
+    const before = way[i - 1];
+    const stretchM = before ? distance(before, here) : 0;
+    const matters = atLeast(solid, here) - stretchM < bestM;
+    const freeM = matters ? look(here, i) : null;
+    if (before && freeM !== null) search(before, here, freeBefore ?? freeAir(solid, before), freeM, i - 1, i);
+    freeBefore = freeM;
   }
   return best;
 };
@@ -110,9 +61,13 @@ export const nearestAlong = (
   solids: readonly Solid[],
   withinM = 60,
 ): Nearest | null => {
-  const box = boxAbout(way);
+  const box = boxOf(way);
+  const lowM = Math.min(...way.map((p) => p.z));
+  // Never more than the free air between anything on the way and the thing.
+  const atLeastM = ({ box: other, topM }: Solid): number =>
+    flatLength(boxGap(box, other), Math.max(0, lowM - topM));
   const near = solids
-    .map((solid) => ({ solid, bound: boxesApart(box, solid) }))
+    .map((solid) => ({ solid, bound: atLeastM(solid) }))
     .filter((s) => s.bound < withinM)
     .sort((a, b) => a.bound - b.bound);
   let best: Nearest | null = null;

@@ -1,5 +1,5 @@
 import { groundHides, type Ground } from '../terrain';
-import { vec, type Vec3, crossing } from '../geometry';
+import { type Box, boxGap, boxOf, crossing, vec, type Vec3 } from '../geometry';
 import { topAt, type Solid } from './solid';
 
 /** Height of a pilot's eye above the ground, m. */
@@ -11,14 +11,8 @@ export interface Blocked {
   readonly by: Solid | null;
 }
 
-const solidHides = (solid: Solid, eye: Vec3, target: Vec3): Vec3 | null => {
-  const { box } = solid;
-  const apart =
-    Math.max(eye.x, target.x) < box.west ||
-    Math.min(eye.x, target.x) > box.east ||
-    Math.max(eye.y, target.y) < box.south ||
-    Math.min(eye.y, target.y) > box.north;
-  if (!solid.opaque || apart || Math.min(eye.z, target.z) > solid.topM) return null;
+const solidHides = (solid: Solid, eye: Vec3, target: Vec3, line: Box): Vec3 | null => {
+  if (!solid.opaque || boxGap(solid.box, line) > 0) return null;
   if (target.z <= topAt(solid, target.x, target.y)) return target;
   if (eye.z <= topAt(solid, eye.x, eye.y)) return eye;
   for (const { a, b } of solid.edges) {
@@ -33,8 +27,9 @@ const solidHides = (solid: Solid, eye: Vec3, target: Vec3): Vec3 | null => {
 
 /** What hides an aircraft from an eye; null when the line is free. Signals are lost behind the same things. */
 export const hides = (ground: Ground, solids: readonly Solid[], eye: Vec3, target: Vec3): Blocked | null => {
+  const line = boxOf([eye, target]);
   for (const solid of solids) {
-    const at = solidHides(solid, eye, target);
+    const at = solidHides(solid, eye, target, line);
     if (at) return { at, by: solid };
   }
   const at = groundHides(ground, eye, target, 2);

@@ -1,5 +1,5 @@
 import { stepOver, type Ground } from '../terrain';
-import { type Vec3, toSegment } from '../geometry';
+import { boxGap, boxOf, type Vec3, toSegment } from '../geometry';
 import { topAt, type Solid } from './solid';
 
 /** Return heights people set without looking, m above launch: shown beside what the place asks for. */
@@ -20,6 +20,9 @@ export interface WayHome {
   readonly unknown: boolean;
 }
 
+/** Half a step between two looks at an edge, m: added to the corridor, so that nothing slips through between them. */
+const ASIDE_M = 1.5;
+
 interface Tallest {
   z: number;
   by: Solid | null;
@@ -38,11 +41,10 @@ const topInCorridor = (
     if (!best || z > best.z) best = { x, y, z };
   };
   for (const { a, b } of solid.edges) {
-    const parts = Math.max(1, Math.ceil(Math.hypot(b.x - a.x, b.y - a.y) / 3));
+    const parts = Math.max(1, Math.ceil(Math.hypot(b.x - a.x, b.y - a.y) / (2 * ASIDE_M)));
     for (let i = 0; i <= parts; i += 1) {
       const [x, y] = [a.x + ((b.x - a.x) * i) / parts, a.y + ((b.y - a.y) * i) / parts];
-      // Half a step more, so that nothing slips through between two looks.
-      if (toSegment(from, home, x, y) <= halfM + solid.radiusM + 1.5)
+      if (toSegment(from, home, x, y) <= halfM + solid.radiusM + ASIDE_M)
         take(x, y, a.z + ((b.z - a.z) * i) / parts);
     }
   }
@@ -96,7 +98,8 @@ export const wayHomeOver = (
 ): WayHome => {
   const tallest: Tallest = { z: -Infinity, by: null, at: { x: home.x, y: home.y } };
   let [lowest, unknown] = [Infinity, false];
-  const near = solids.filter((s) => topInCorridorBox(s, from, home, halfM));
+  const way = boxOf([from, home]);
+  const near = solids.filter((s) => boxGap(s.box, way) <= halfM + s.radiusM + ASIDE_M);
   eachSpot(from, home, halfM, Math.min(stepOver(ground), 5), (x, y, under) => {
     const z = ground.at(x, y);
     if (Number.isNaN(z)) {
@@ -134,14 +137,4 @@ export const wayHomeOver = (
     ceilingM: (lowest === Infinity ? home.z : lowest) + ceilingAboveGroundM,
     unknown,
   };
-};
-
-const topInCorridorBox = ({ box, radiusM }: Solid, from: Vec3, home: Vec3, halfM: number): boolean => {
-  const more = halfM + radiusM + 2;
-  return (
-    Math.max(from.x, home.x) >= box.west - more &&
-    Math.min(from.x, home.x) <= box.east + more &&
-    Math.max(from.y, home.y) >= box.south - more &&
-    Math.min(from.y, home.y) <= box.north + more
-  );
 };

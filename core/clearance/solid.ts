@@ -1,6 +1,6 @@
 import type { Name } from '../messages';
 import earcut from 'earcut';
-import { type Vec3, inRing, nearestShare, type Spot } from '../geometry';
+import { type Box, boxOf, flatLength, gapTo, inBox, nearestShare, type Spot, type Vec3 } from '../geometry';
 
 /** Something that stands on the ground and can be hit: everything under its top counts as full, down to the ground and below. */
 export interface Solid {
@@ -16,12 +16,7 @@ export interface Solid {
   readonly ring: readonly Spot[] | null;
   readonly roof: readonly Face[];
   readonly topM: number;
-  readonly box: {
-    readonly west: number;
-    readonly south: number;
-    readonly east: number;
-    readonly north: number;
-  };
+  readonly box: Box;
 }
 
 /** A stretch of a top, with its run over the ground (m) and direction worked out once. */
@@ -57,13 +52,6 @@ const face = (corners: Triangle): Face | null => {
   const size = Math.hypot(nx, ny, nz) * Math.sign(nz);
   return { corners, nx: nx / size, ny: ny / size, nz: nz / size, d: (nx * a.x + ny * a.y + nz * a.z) / size };
 };
-
-const boxOf = (spots: readonly Spot[], more: number): Solid['box'] => ({
-  west: Math.min(...spots.map((s) => s.x)) - more,
-  east: Math.max(...spots.map((s) => s.x)) + more,
-  south: Math.min(...spots.map((s) => s.y)) - more,
-  north: Math.max(...spots.map((s) => s.y)) + more,
-});
 
 /** A mast, a tree, a wire on poles: a line of tops. */
 export const lineSolid = (
@@ -105,7 +93,7 @@ export const areaSolid = (id: string, name: Name, tops: readonly Vec3[], opaque:
     ring: tops,
     roof,
     topM: Math.max(...tops.map((t) => t.z)),
-    box: boxOf(tops, 0),
+    box: boxOf(tops),
     edges: tops.map((b, i) => edge(tops[(i + tops.length - 1) % tops.length] ?? b, b)),
   };
 };
@@ -120,17 +108,13 @@ const over = ([a, b, c]: Triangle, x: number, y: number): boolean => {
 
 /** Height of the top over a place, local z; −Infinity beside it. Lines and points have their top within their radius. */
 export const topAt = (solid: Solid, x: number, y: number): number => {
-  const { box } = solid;
-  if (x < box.west || x > box.east || y < box.south || y > box.north) return -Infinity;
   let top = -Infinity;
-  if (solid.ring) {
-    if (!inRing(solid.ring, x, y)) return -Infinity;
-    for (const { corners, nx, ny, nz, d } of solid.roof) {
-      const z = (d - nx * x - ny * y) / nz;
-      if (z > top && over(corners, x, y)) top = z;
-    }
-    return top;
+  if (!inBox(solid.box, x, y)) return top;
+  for (const { corners, nx, ny, nz, d } of solid.roof) {
+    const z = (d - nx * x - ny * y) / nz;
+    if (z > top && over(corners, x, y)) top = z;
   }
+  if (solid.ring) return top;
   for (const { a, b } of solid.edges) {
     const u = nearestShare(a.x, a.y, b.x, b.y, x, y);
     if (Math.hypot(x - a.x - (b.x - a.x) * u, y - a.y - (b.y - a.y) * u) <= solid.radiusM)
@@ -173,8 +157,4 @@ export const freeAir = (solid: Solid, p: Vec3): number => {
 
 /** Never more than the free air, at little cost: from the box about a solid. */
 export const atLeast = ({ box, topM }: Solid, p: Vec3): number =>
-  Math.hypot(
-    Math.max(0, box.west - p.x, p.x - box.east),
-    Math.max(0, box.south - p.y, p.y - box.north),
-    Math.max(0, p.z - topM),
-  );
+  flatLength(gapTo(box, p.x, p.y), Math.max(0, p.z - topM));

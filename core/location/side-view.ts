@@ -41,8 +41,6 @@ export const sideOf = (scene: Scene, way: readonly Vec3[], solidsOff = ''): Side
   return profileOf(scene.ground, way, 400).map((p) => {
     let [topM, name]: [number | null, Name] = [null, ''];
     for (const s of solids) {
-      const { box } = s;
-      if (p.xM < box.west || p.xM > box.east || p.yM < box.south || p.yM > box.north) continue;
       const top = topAt(s, p.xM, p.yM);
       if (top > (topM ?? -Infinity)) {
         topM = top;
