@@ -253,6 +253,8 @@ describe('the nearest on a way', () => {
     // High above, a box beside counts its height alone.
     expect(nearestAlong([vec(0, 0, 66), vec(10, 10, 66)], [shed], 60)).toBeNull();
     expect(nearestAlong([vec(0, 0, 65), vec(10, 10, 65)], [shed], 60)?.freeM).toBe(59);
+    // A climb counts from where it begins.
+    expect(nearestAlong([vec(5, -10, 3), vec(5, -10, 90)], [shed], 60)?.freeM).toBe(10);
   });
 });
 
