@@ -83,4 +83,4 @@ export {
   type Sensing,
 } from './shot';
 export type { Subject, SubjectKind } from './subject';
-export { type RowChange } from './change';
+export { changeTo, type RowChange } from './change';

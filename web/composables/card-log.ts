@@ -64,7 +64,7 @@ export const logCard = (
   const fault = moveFault(life, entry, card);
   return (
     (fault && textOf(film, fault)) ??
-    film.commit(tr('card'), [{ kind: 'cardMove', id: entry.id, after: entry as never }])[0]?.say ??
+    film.commit(tr('card'), [{ kind: 'cardMove', id: entry.id, after: entry }])[0]?.say ??
     ''
   );
 };
@@ -107,8 +107,7 @@ export const setOnCard = (
   const fault = moveFault(emptied, { act: 'correct', gb, copiesWanted: 0, waiver: '' }, card);
   return (
     (fault && textOf(film, fault)) ??
-    film.commit(tr('kit'), [{ kind: 'card', id: card.id, after: { ...card, usedGB: gb } as never }])[0]
-      ?.say ??
+    film.commit(tr('kit'), [{ kind: 'card', id: card.id, after: { ...card, usedGB: gb } }])[0]?.say ??
     ''
   );
 };

@@ -5,7 +5,6 @@ import { v4 as uuid } from 'uuid';
 import type { Fields } from '../sync/fields';
 import { useFilm } from '../stores/film';
 import { keyBetween } from './new-shot';
-import type { Thing } from '../sync/history';
 import { tr } from './messages';
 
 type Shot = Entity<'shot'>;
@@ -33,7 +32,7 @@ export const useBulkEdit = () => {
       const shot = film.get('shot', id);
       return shot ? [shot] : [];
     });
-  const put = (shot: Shot) => ({ kind: 'shot' as const, id: shot.id, after: shot as Thing });
+  const put = (shot: Shot) => ({ kind: 'shot' as const, id: shot.id, after: shot });
   const gone = (id: string) => ({ kind: 'shot' as const, id, after: null });
 
   const change = (ids: readonly string[], fields: Fields<'shot'>, label: string) =>

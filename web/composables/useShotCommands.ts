@@ -59,7 +59,7 @@ export const useShotCommands = () => {
     const made = shots.map((s, i) => ({ ...s, locationId, position: keys[i] ?? 'a0', cutPosition: '' }));
     const faults = film.commit(
       tr('addShots', { shots: counted(made.length, 'shot') }),
-      made.map((s) => ({ kind: 'shot' as const, id: s.id, after: s as never })),
+      made.map((s) => ({ kind: 'shot' as const, id: s.id, after: s })),
     );
     if (faults.length === 0 && made[0]) {
       selection.pick(made[0].id);

@@ -103,7 +103,7 @@ export const keepHeights = async (
   return first(
     act(tr('bringHeights'), [
       ...(before ? [{ kind: 'ground' as const, id: before.id, after: null }] : []),
-      { kind: 'ground', id: row.id, after: row as never },
+      { kind: 'ground', id: row.id, after: row },
     ]),
   );
 };
@@ -176,5 +176,5 @@ export const takePicture = async (file: File, place: Place, act: Act): Promise<R
       { px: width, py: height, xM: 100, yM: 60 - (height * cell) / 2 },
     ],
   };
-  return first(act(tr('bringAPicture'), [{ kind: 'picture', id: row.id, after: row as never }]));
+  return first(act(tr('bringAPicture'), [{ kind: 'picture', id: row.id, after: row }]));
 };

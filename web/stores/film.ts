@@ -1,4 +1,4 @@
-import type { Entity, EntityKind, FilmInput } from '@core/model';
+import { changeTo, type Entity, type EntityKind, type FilmInput, type RowChange } from '@core/model';
 import type { Ground } from '@core/terrain';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -8,13 +8,12 @@ import { api } from '../sync/api';
 import { ChangeFeed } from '../sync/change-feed';
 import { claimDevice } from '../sync/device';
 import type { Fields } from '../sync/fields';
-import type { Thing } from '../sync/history';
 import { openFilm } from '../sync/open-film';
 import type { Conflict } from '../sync/outbox';
 import { storePending } from '../sync/pending-storage';
 import { heldPress } from '../sync/press';
 import { RowCollection } from '../sync/row-collection';
-import { SyncSession, type SyncState, type WantedChange } from '../sync/sync-session';
+import { SyncSession, type SyncState } from '../sync/sync-session';
 import { storeSnapshot } from '../sync/snapshots';
 import { validateRow, loadChecks, type Fault } from '../sync/validation';
 import { tr } from './messages';
@@ -89,7 +88,7 @@ export const useFilm = defineStore('film', () => {
     whenIdle(() => void loadChecks().then(() => whenIdle(warmChecks)));
   };
 
-  const commit = (label: string, changes: readonly WantedChange[], gesture = ''): Fault[] =>
+  const commit = (label: string, changes: readonly RowChange[], gesture = ''): Fault[] =>
     session.commit(label, changes, gesture);
   /** Changes fields of a row. Quick changes of the same fields become one step. */
   const edit = <K extends EntityKind>(
@@ -101,14 +100,14 @@ export const useFilm = defineStore('film', () => {
     const now = rows.at(kind, id);
     if (!now) return [{ path: '', say: tr('itIsNotThereAny') }];
     const gesture = `${kind}:${id}:${Object.keys(fields).join()}`;
-    return commit(label, [{ kind, id, after: { ...now, ...fields } }], gesture);
+    return commit(label, [changeTo(kind, id, { ...now, ...fields })], gesture);
   };
   const create = <K extends EntityKind>(kind: K, value: Entity<K>, label = tr('addLower')): Fault[] =>
-    commit(label, [{ kind, id: value.id, after: value as Thing }]);
+    commit(label, [changeTo(kind, value.id, value)]);
   const remove = (label: string, gone: readonly { kind: EntityKind; id: string }[]): Fault[] =>
     commit(
       label,
-      gone.map((g) => ({ ...g, after: null })),
+      gone.map((g) => changeTo(g.kind, g.id, null)),
     );
 
   if (typeof window !== 'undefined') {

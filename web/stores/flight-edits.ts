@@ -24,10 +24,7 @@ export const useFlightEdits = defineStore('flightEdits', () => {
   /** Makes changes. @returns whether anything was changed; what kept it from being made is said */
   const apply = (label: string, some: readonly FlightChange[] | null): boolean => {
     if (!some || some.length === 0) return false;
-    const faults = film.commit(
-      label,
-      some.map((c) => ({ kind: c.kind, id: c.id, after: c.after as never })),
-    );
+    const faults = film.commit(label, some);
     if (faults[0]) selection.say(faults[0].say);
     return faults.length === 0;
   };

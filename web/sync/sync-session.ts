@@ -69,7 +69,7 @@ export interface SyncPorts {
   readonly changed: (state: SyncState) => void;
 }
 
-/** A wanted change; null deletes. */
+/** A wanted change, whatever its kind; null deletes. */
 export interface WantedChange {
   readonly kind: EntityKind;
   readonly id: string;

@@ -108,7 +108,7 @@ export const useChecks = () => {
       },
       Date.now(),
     );
-    const faults = film.commit(tr('check'), [{ kind: 'answer', id: value.id, after: value as never }]);
+    const faults = film.commit(tr('check'), [{ kind: 'answer', id: value.id, after: value }]);
     nowMs.value = Date.now();
     return faults[0]?.say ?? '';
   };

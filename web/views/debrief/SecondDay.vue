@@ -6,7 +6,6 @@ import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { counted, dateText } from '../../format';
 import DateField from '../../parts/DateField.vue';
-import type { Thing } from '../../sync/history';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
@@ -41,7 +40,7 @@ const plan = async (): Promise<void> => {
     tr('secondDay'),
     rows.value.flatMap(({ location }) =>
       location
-        ? [{ kind: 'location' as const, id: location.id, after: { ...location, date: date.value } as Thing }]
+        ? [{ kind: 'location' as const, id: location.id, after: { ...location, date: date.value } }]
         : [],
     ),
   );

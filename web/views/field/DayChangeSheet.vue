@@ -9,12 +9,12 @@ import {
   type DayChange,
 } from '@core/field';
 import { FilmDeriver } from '@core/film';
+import { changeTo } from '@core/model';
 import { dateIn } from '@core/time';
 import { computed, nextTick, onMounted, ref, shallowRef } from 'vue';
 import { choices, SKY_WORDS, write } from '../../format';
 import DialogBox from '../../parts/DialogBox.vue';
 import DayDifferenceList from './DayDifferenceList.vue';
-import type { Thing } from '../../sync/history';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useFlights } from '../../stores/flights';
@@ -145,9 +145,7 @@ const apply = (): boolean => {
     edits.value.flatMap((e) => {
       const now = store.get(e.kind, e.id);
       if (!now) return [];
-      return [
-        { kind: e.kind, id: e.id, after: e.fields === null ? null : ({ ...now, ...e.fields } as Thing) },
-      ];
+      return [changeTo(e.kind, e.id, e.fields && { ...now, ...e.fields })];
     }),
   );
   if (faults[0]) {

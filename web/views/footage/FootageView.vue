@@ -15,7 +15,6 @@ import TextField from '../../parts/TextField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
-import type { Thing } from '../../sync/history';
 import { readTextFile } from '../../exchange/text-file';
 import CardPane from './CardPane.vue';
 import CopiesPane from './CopiesPane.vue';
@@ -67,7 +66,7 @@ const bringIn = async (file: File): Promise<void> => {
     fresh.length > 0
       ? store.commit(
           tr('logOfTakes'),
-          fresh.map((t) => ({ kind: 'take' as const, id: t.id, after: t as Thing })),
+          fresh.map((t) => ({ kind: 'take' as const, id: t.id, after: t })),
         )
       : [];
   fault.value = faults[0]?.say ?? '';

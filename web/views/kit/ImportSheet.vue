@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton } from '../../parts/element-button';
 import { grouped } from '../../format';
-import { newRow, type Entity } from '@core/model';
+import { changeTo, newRow, type Entity } from '@core/model';
 import { generateKeyBetween } from 'fractional-indexing';
 import { inOrder } from '@core/units';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -204,11 +204,11 @@ const bringTable = (): void => {
   const changes = (rows.value ?? []).flatMap((r) =>
     r.after && r.act !== 'same'
       ? [
-          {
-            kind: kind.value,
-            id: String(r.after['id']),
-            after: (kind.value === 'card' ? cardAsStored(film, r.after as Entity<'card'>) : r.after) as never,
-          },
+          changeTo(
+            kind.value,
+            String(r.after['id']),
+            kind.value === 'card' ? cardAsStored(film, r.after as Entity<'card'>) : r.after,
+          ),
         ]
       : [],
   );
@@ -221,7 +221,7 @@ const bringTable = (): void => {
   clear();
 };
 const bringKit = (): void => {
-  const changes = kit.value?.changes.map((c) => ({ kind: c.kind, id: c.id, after: c.after as never })) ?? [];
+  const changes = kit.value?.changes.map((c) => changeTo(c.kind, c.id, c.after)) ?? [];
   const faults = film.commit(tr('bringInKit'), changes);
   if (faults[0]) {
     fault.value = faults[0].say;

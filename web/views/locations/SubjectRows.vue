@@ -71,7 +71,7 @@ const remove = (s: Subject): void => {
     ...shots.map((x) => ({
       kind: 'shot' as const,
       id: x.id,
-      after: { ...x, subjectId: heir.value } as never,
+      after: { ...x, subjectId: heir.value },
     })),
     { kind: 'subject', id: s.id, after: null },
   ]);

@@ -109,7 +109,7 @@ const bring = (): void => {
   });
   const faults = film.commit(
     tr('bringMadeShapes', { made: made.length }),
-    made.map((f) => ({ kind: 'feature' as const, id: f.id, after: f as never })),
+    made.map((f) => ({ kind: 'feature' as const, id: f.id, after: f })),
   );
   if (faults[0]) {
     fault.value = faults[0].say;

@@ -28,8 +28,8 @@ export const usePathDrags = ({ place, placeId, subjects, said }: PlanState) => {
     if (l)
       told(
         film.commit(tr('moveLaunchPoint'), [
-          { kind: 'feature', id, after: made as never },
-          { kind: 'location', id: l.id, after: { ...l, launchId: id } as never },
+          { kind: 'feature', id, after: made },
+          { kind: 'location', id: l.id, after: { ...l, launchId: id } },
         ]),
       );
   };

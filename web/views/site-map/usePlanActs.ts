@@ -98,12 +98,12 @@ export const usePlanActs = ({ placeId, ground, picked, tool, said }: PlanState) 
               .map((l) => ({
                 kind: 'location' as const,
                 id: l.id,
-                after: { ...l, launchId: null } as never,
+                after: { ...l, launchId: null },
               })),
             ...film
               .list('shot')
               .filter((s) => s.launchId === id)
-              .map((s) => ({ kind: 'shot' as const, id: s.id, after: { ...s, launchId: null } as never })),
+              .map((s) => ({ kind: 'shot' as const, id: s.id, after: { ...s, launchId: null } })),
           ]
         : [];
     film.commit(tr('deleteName', { name: inSentence(phrase(featureWords(gone.kind).name)) }), [

@@ -1,4 +1,4 @@
-import type { Entity } from '@core/model';
+import { changeTo, type Entity } from '@core/model';
 import { boardOf } from '@core/story';
 import { generateNKeysBetween } from 'fractional-indexing';
 import { useFilm } from '../../stores/film';
@@ -36,11 +36,8 @@ export const useBoardActs = () => {
     if (!moved) return;
     const rest = all.filter((s) => s.id !== id);
     const next = [...rest.slice(0, index), moved, ...rest.slice(index)];
-    const change = ({ kind, id, row }: InCut, cutPosition: string) => ({
-      kind,
-      id,
-      after: { ...row, cutPosition } as never,
-    });
+    const change = ({ kind, id, row }: InCut, cutPosition: string) =>
+      changeTo(kind, id, { ...row, cutPosition });
     if (all.every((s) => s.cutPosition !== '')) {
       film.commit(tr('orderOfTheCut'), [
         change(moved, keyBetween(rest[index - 1]?.cutPosition, rest[index]?.cutPosition)),
@@ -70,7 +67,7 @@ export const useBoardActs = () => {
       tr('cutAsFlown'),
       order()
         .filter((s) => s.cutPosition !== '')
-        .map(({ kind, id, row }) => ({ kind, id, after: { ...row, cutPosition: '' } as never })),
+        .map(({ kind, id, row }) => changeTo(kind, id, { ...row, cutPosition: '' })),
     );
   };
   return { placeBefore, shift, follow };

@@ -9,7 +9,6 @@ import { recordCsv } from '../../../exchange/record-csv';
 import { useDerivedFilm } from '../../../stores/derived-film';
 import { useFilm } from '../../../stores/film';
 import { useSelection } from '../../../stores/selection';
-import type { Thing } from '../../../sync/history';
 import { tr } from '../messages';
 import type { Flying } from './useSimulatedFlight';
 
@@ -21,8 +20,8 @@ export const useSimulatedLog = () => {
 
   const add = ({ takes, flights }: SimulatedDay): void => {
     const [fault] = store.commit(tr('simulatedFlights'), [
-      ...takes.map((t) => ({ kind: 'take' as const, id: t.id, after: t as Thing })),
-      ...flights.map((f) => ({ kind: 'flightLogEntry' as const, id: f.id, after: f as Thing })),
+      ...takes.map((t) => ({ kind: 'take' as const, id: t.id, after: t })),
+      ...flights.map((f) => ({ kind: 'flightLogEntry' as const, id: f.id, after: f })),
     ]);
     selection.say(fault?.say ?? tr('simulatedAdded', { takes: takes.length, flights: flights.length }));
   };
