@@ -185,6 +185,16 @@ describe('no plan is worth more', () => {
     expect(bound(two, [6, 6])).toBeCloseTo(15, 9);
     expect(bound(two, [60])).toBeCloseTo(15, 9);
     expect(bound(two, [])).toBe(0);
+    // A pack that cannot even take off takes nothing away from the others.
+    expect(bound(two, [9, 1])).toBeCloseTo(15, 9);
+    // To the last watt-hour of the biggest pack a shot counts.
+    expect(bound([shot('a', 30, 30)], [9])).toBeCloseTo(1, 9);
+    expect(bound([shot('a', 31, 31)], [9])).toBe(0);
+    // Of two ways round the one with the shorter way to it: 10 m from the launch point, not 30.
+    expect(bound([turning('a', 30, 10)], [7])).toBeCloseTo(1, 9);
+    // From the end of another it is nearer than from the launch point; from its own end it is not flown again.
+    expect(bound([shot('a', 20, 50), shot('b', 52, 52, { weight: 3 })], [6.2])).toBeCloseTo(3, 9);
+    expect(bound([shot('a', 50, 50)], [10])).toBe(0);
     // One that no single pack can reach counts for nothing, however much all hold together.
     expect(bound([shot('far', 40, 40, { weight: 100 }), ...two], [6, 6])).toBeCloseTo(15, 9);
   });
