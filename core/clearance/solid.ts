@@ -38,7 +38,7 @@ export interface Face {
 }
 
 const edge = (a: Vec3, b: Vec3): Edge => {
-  const runM = Math.hypot(b.x - a.x, b.y - a.y);
+  const runM = flatLength(b.x - a.x, b.y - a.y);
   return { a, b, runM, ex: runM > 0 ? (b.x - a.x) / runM : 0, ey: runM > 0 ? (b.y - a.y) / runM : 0 };
 };
 
@@ -117,7 +117,7 @@ export const topAt = (solid: Solid, x: number, y: number): number => {
   if (solid.ring) return top;
   for (const { a, b } of solid.edges) {
     const u = nearestShare(a.x, a.y, b.x, b.y, x, y);
-    if (Math.hypot(x - a.x - (b.x - a.x) * u, y - a.y - (b.y - a.y) * u) <= solid.radiusM)
+    if (flatLength(x - a.x - (b.x - a.x) * u, y - a.y - (b.y - a.y) * u) <= solid.radiusM)
       top = Math.max(top, a.z + (b.z - a.z) * u);
   }
   return top;
@@ -134,12 +134,12 @@ const toCurtain = ({ a, b, runM, ex, ey }: Edge, p: Vec3, least: number): number
   if (Math.abs(across) >= least) return Infinity;
   const along = dx * ex + dy * ey;
   const on = Math.min(runM, Math.max(0, along));
-  if (p.z <= a.z + ((b.z - a.z) * on) / runM) return Math.hypot(across, along - on);
+  if (p.z <= a.z + ((b.z - a.z) * on) / runM) return flatLength(across, along - on);
   // Above the hem at that place: the nearest point is on the hem, its ends included.
   const hz = b.z - a.z;
   const u = Math.min(1, Math.max(0, (along * runM + (p.z - a.z) * hz) / (runM * runM + hz * hz)));
-  const hem = Math.hypot(along - runM * u, p.z - a.z - hz * u);
-  return Math.hypot(across, hem);
+  const hem = flatLength(along - runM * u, p.z - a.z - hz * u);
+  return flatLength(across, hem);
 };
 
 /** Free air between a point and a solid, m; 0 inside it. */

@@ -37,11 +37,17 @@ const levelPower =
   (airspeedMs) =>
     power.watts(airspeedMs, 0);
 
-/** What flies a leg, with its thriftiest speed in still air worked out. */
-export const legFlyer = (figures: Omit<LegFlyer, 'thriftyMs'>): LegFlyer => ({
-  ...figures,
-  thriftyMs: bestAirspeed(levelPower(figures.power), 0, 0, figures.topAirspeedMs) ?? figures.topAirspeedMs,
-});
+/** What flies a leg. Its thriftiest speed in still air is worked out when it is first asked for: most never fly home by it. */
+export const legFlyer = (figures: Omit<LegFlyer, 'thriftyMs'>): LegFlyer => {
+  const { power, topAirspeedMs } = figures;
+  let thriftyMs: number | undefined;
+  return {
+    ...figures,
+    get thriftyMs() {
+      return (thriftyMs ??= bestAirspeed(levelPower(power), 0, 0, topAirspeedMs) ?? topAirspeedMs);
+    },
+  };
+};
 
 export const NO_LEG: LegCost = { seconds: 0, wattHours: 0 };
 

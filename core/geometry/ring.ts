@@ -1,3 +1,5 @@
+import { flatLength } from './vector';
+
 /** A place on the map, local metres. */
 export interface Spot {
   readonly x: number;
@@ -32,14 +34,14 @@ export const nearestShare = (
 /** Distance from a place to a straight line between two others, m. */
 export const toSegment = (a: Spot, b: Spot, x: number, y: number): number => {
   const u = nearestShare(a.x, a.y, b.x, b.y, x, y);
-  return Math.hypot(x - a.x - (b.x - a.x) * u, y - a.y - (b.y - a.y) * u);
+  return flatLength(x - a.x - (b.x - a.x) * u, y - a.y - (b.y - a.y) * u);
 };
 
 /** Distance from a place to a line of places, or to the outline of an area: 0 inside it. m; Infinity without places. */
 export const toShape = (spots: readonly Spot[], closed: boolean, x: number, y: number): number => {
   const [first] = spots;
   if (!first) return Infinity;
-  if (spots.length === 1) return Math.hypot(x - first.x, y - first.y);
+  if (spots.length === 1) return flatLength(x - first.x, y - first.y);
   if (closed && inRing(spots, x, y)) return 0;
   let least = Infinity;
   for (let i = closed ? 0 : 1; i < spots.length; i += 1) {

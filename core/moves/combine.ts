@@ -3,6 +3,7 @@ import {
   bearing,
   bearingTo,
   distance,
+  flatLength,
   lengthOf,
   minus,
   offset,
@@ -30,7 +31,7 @@ export const ADDED_RATE_DEG_S = 6;
 const FRAMED_WITHIN_DEG = 1.5;
 
 const moved = (at: Vec3, share: number, added: Added, aim: Vec3): Vec3 => {
-  const out = Math.hypot(at.x - aim.x, at.y - aim.y);
+  const out = flatLength(at.x - aim.x, at.y - aim.y);
   const from = out > 0.01 ? bearingTo(aim, at) : 0;
   const there = offset(aim, from + added.aroundDeg * share, Math.max(0, out + added.awayM * share), at.z);
   return vec(there.x, there.y, there.z + added.riseM * share);

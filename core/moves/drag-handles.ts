@@ -1,4 +1,4 @@
-import { bearing, bearingTo, offset, type Vec3 } from '../geometry';
+import { bearing, bearingTo, flatLength, offset, type Vec3 } from '../geometry';
 import type { CameraMove, MoveSubject } from './types';
 import type { MoveValues } from '../model';
 
@@ -45,7 +45,7 @@ export const withDragHandle = (
 ): MoveValues => {
   const near = nearId(move);
   if (!near) return values;
-  const distance = Math.hypot(to.x - aim.x, to.y - aim.y);
+  const distance = flatLength(to.x - aim.x, to.y - aim.y);
   if (part === 'end') return { ...values, endM: limited(move, 'endM', distance) };
   const side = Math.round(bearingTo(aim, { x: to.x, y: to.y, z: aim.z }));
   return { ...values, [near]: limited(move, near, distance), fromBearingDeg: bearing(side) };

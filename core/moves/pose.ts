@@ -1,4 +1,4 @@
-import { bearing, bearingTo, degrees, type Vec3 } from '../geometry';
+import { bearing, bearingTo, degrees, flatLength, type Vec3 } from '../geometry';
 
 /** Where the camera is and where it looks. Heading is a compass bearing; tilt is 0 level, −90 straight down. */
 export interface Pose {
@@ -11,7 +11,7 @@ export interface Pose {
 
 /** Tilt that puts a point in the middle of the frame, deg. */
 export const tiltTo = (from: Vec3, point: Vec3): number =>
-  degrees(Math.atan2(point.z - from.z, Math.hypot(point.x - from.x, point.y - from.y)));
+  degrees(Math.atan2(point.z - from.z, flatLength(point.x - from.x, point.y - from.y)));
 
 /** Pose at a place, looking at a point. */
 export const lookAt = (at: Vec3, point: Vec3): Pose => ({

@@ -83,6 +83,9 @@ const heightOver = ({ pose: { at } }: PathSample, d: Vec3, { surfaceAt }: PaceSc
 /** What crosses the frame the fastest: the near ground, the subject, or what is far. */
 export type PaceOf = 'ground' | 'subject' | 'background';
 
+/** Slower than this share of the frame a second nothing is seen to move. */
+const LEAST_SHARE = 1e-6;
+
 interface Crossing {
   readonly of: PaceOf;
   readonly sample: PathSample;
@@ -94,8 +97,12 @@ interface Crossing {
   readonly depressionDeg: number;
 }
 
-/** @param counts how far it is noticed, 0 to 1 */
-const crossing = (
+/**
+ * The faster of what is known and what is looked at now; of two as fast the first.
+ * @param counts how far it is noticed, 0 to 1
+ */
+const fasterOf = (
+  known: Crossing | null,
   of: PaceOf,
   sample: PathSample,
   frame: PaceFrame,
@@ -103,30 +110,42 @@ const crossing = (
   heightM: number,
   depressionDeg: number,
   counts = 1,
-): Crossing => {
+): Crossing | null => {
   const acrossDegS = rates.acrossDegS * counts;
   const alongDegS = rates.alongDegS * counts;
   const share = flatLength(acrossDegS / frame.horizontalDeg, alongDegS / frame.verticalDeg);
-  return { of, sample, acrossDegS, alongDegS, share, heightM, depressionDeg };
+  return share > (known?.share ?? LEAST_SHARE)
+    ? { of, sample, acrossDegS, alongDegS, share, heightM, depressionDeg }
+    : known;
 };
 
 /** The near ground: what the lowest line of the frame meets. None where the whole frame looks above level. */
-const nearGround = (sample: PathSample, frame: PaceFrame, scene: PaceScene): Crossing | null => {
+export const nearGround = (
+  known: Crossing | null,
+  sample: PathSample,
+  frame: PaceFrame,
+  scene: PaceScene,
+): Crossing | null => {
   const depressionDeg = edgeDepression(-sample.pose.tiltDeg, frame.verticalDeg);
-  if (depressionDeg <= 0) return null;
+  if (depressionDeg <= 0) return known;
   const d = lookedDown(sample, depressionDeg);
   const heightM = heightOver(sample, d, scene);
-  return crossing('ground', sample, frame, ratesOf(sample, d, -d.z / heightM), heightM, depressionDeg);
+  return fasterOf(known, 'ground', sample, frame, ratesOf(sample, d, -d.z / heightM), heightM, depressionDeg);
 };
 
 /** What is far: ground at the highest line of the frame, or the horizon where that looks above it. */
-const background = (sample: PathSample, frame: PaceFrame, scene: PaceScene): Crossing => {
+const background = (
+  known: Crossing | null,
+  sample: PathSample,
+  frame: PaceFrame,
+  scene: PaceScene,
+): Crossing | null => {
   const lowest = -sample.pose.tiltDeg + frame.verticalDeg / 2;
   const depressionDeg = lowest < 0 ? lowest : Math.max(0, -sample.pose.tiltDeg - frame.verticalDeg / 2);
   const d = lookedDown(sample, depressionDeg);
   const heightM = depressionDeg > 0 ? heightOver(sample, d, scene) : sample.pose.at.z;
   const rates = ratesOf(sample, d, Math.max(0, -d.z) / heightM);
-  return crossing('background', sample, frame, rates, heightM, depressionDeg);
+  return fasterOf(known, 'background', sample, frame, rates, heightM, depressionDeg);
 };
 
 /** A subject this large in the frame counts fully; a smaller one by its share. */
@@ -137,9 +156,14 @@ const within = (offDeg: number, fovDeg: number): number =>
   Math.min(1, Math.max(0, (1 + FADE - Math.abs(offDeg) / (fovDeg / 2)) / FADE));
 
 /** The subject, counted by how much of the frame it takes up and whether it is in it. */
-const subjectCrossing = (sample: PathSample, frame: PaceFrame, scene: PaceScene): Crossing | null => {
+const subjectCrossing = (
+  known: Crossing | null,
+  sample: PathSample,
+  frame: PaceFrame,
+  scene: PaceScene,
+): Crossing | null => {
   const subject = scene.subjectAt?.(sample.timeS);
-  if (!subject) return null;
+  if (!subject) return known;
   const { at, headingDeg, tiltDeg } = sample.pose;
   const to: Vec3 = { x: subject.at.x - at.x, y: subject.at.y - at.y, z: subject.at.z - at.z };
   const flat = flatLength(to.x, to.y);
@@ -151,22 +175,12 @@ const subjectCrossing = (sample: PathSample, frame: PaceFrame, scene: PaceScene)
     Math.min(1, fill / NOTICED_FILL) *
     within(turnBetween(headingDeg, degrees(Math.atan2(to.x, to.y))), frame.horizontalDeg) *
     within(elevationDeg - tiltDeg, frame.verticalDeg);
-  if (seen <= 0) return null;
+  if (seen <= 0) return known;
   const v = sample.velocity;
   const s = subject.velocity;
   const rates = ratesOf(sample, d, 1 / rangeM, { x: v.x - s.x, y: v.y - s.y, z: v.z - s.z });
-  return crossing('subject', sample, frame, rates, Math.max(0, -to.z), -elevationDeg, seen);
+  return fasterOf(known, 'subject', sample, frame, rates, Math.max(0, -to.z), -elevationDeg, seen);
 };
-
-/** Rates of the near ground over level ground; undefined where no ground is in the lower frame. */
-export const edgeRates = (sample: PathSample, verticalDeg: number, groundM: number): Rates | undefined =>
-  sample.pose.at.z > groundM
-    ? (nearGround(
-        sample,
-        { horizontalDeg: verticalDeg, verticalDeg },
-        { ...LEVEL_SCENE, surfaceAt: () => groundM },
-      ) ?? undefined)
-    : undefined;
 
 export interface MovePace {
   /** Seconds the fastest thing in the frame needs to cross it, at the fastest moment; Infinity when nothing moves. */
@@ -195,12 +209,6 @@ export const NO_PACE: MovePace = {
   depressionDeg: 0,
 };
 
-/** Slower than this share of the frame a second nothing is seen to move. */
-const LEAST_SHARE = 1e-6;
-
-const faster = (a: Crossing | null, b: Crossing | null): Crossing | null =>
-  b && !(a && b.share <= a.share) ? b : a;
-
 /**
  * Pace of a flown move: the fastest crossing of what fills a noticeable part of the frame, at its fastest moment. Looked at
  * are the lowest line of the frame, the subject, and the highest line or the horizon.
@@ -212,11 +220,11 @@ export const movePace = (
 ): MovePace => {
   let fastest: Crossing | null = null;
   for (const sample of samples) {
-    fastest = faster(fastest, nearGround(sample, frame, scene));
-    fastest = faster(fastest, subjectCrossing(sample, frame, scene));
-    fastest = faster(fastest, background(sample, frame, scene));
+    fastest = nearGround(fastest, sample, frame, scene);
+    fastest = subjectCrossing(fastest, sample, frame, scene);
+    fastest = background(fastest, sample, frame, scene);
   }
-  if (!fastest || !(fastest.share > LEAST_SHARE)) return NO_PACE;
+  if (!fastest) return NO_PACE;
   const { of, acrossDegS, alongDegS, share, heightM, depressionDeg, sample } = fastest;
   return {
     crossingS: 1 / share,

@@ -5,7 +5,7 @@ import { fieldOfView, frameShape, projectPoint } from '../lens';
 import type { Aspect } from '../model';
 import type { PathSample } from '../moves';
 import { blurPixels, paceBand } from './band';
-import { edgeRates, movePace } from './moving';
+import { LEVEL_SCENE, movePace, nearGround } from './moving';
 import { groundPace, speedForEdgeCrossing, type FlightDirection } from './ground';
 import { numberIn } from '../testing';
 
@@ -78,15 +78,15 @@ describe('ground pace', () => {
 });
 
 describe('pace of any movement', () => {
+  /** What the lowest line of the frame meets on level ground. */
+  const ground = (sample: PathSample, verticalDeg: number) =>
+    nearGround(null, sample, { horizontalDeg: verticalDeg, verticalDeg }, LEVEL_SCENE);
+
   it.each(vectors.cases)('agrees with the closed form: $direction $heightM m', (c) => {
     const lens = of(c);
     const heading = 37;
     const velocity = ahead(c.speedMs, c.direction === 'forward' ? heading : heading + 90);
-    const rates = edgeRates(
-      flying(c.heightM, -c.cameraDepressionDeg, velocity, heading),
-      lens.verticalFovDeg,
-      0,
-    );
+    const rates = ground(flying(c.heightM, -c.cameraDepressionDeg, velocity, heading), lens.verticalFovDeg);
     expect(Math.hypot(rates?.acrossDegS ?? 0, rates?.alongDegS ?? 0)).toBeCloseTo(
       groundPace(lens).edgeRateDegS,
       6,
@@ -94,7 +94,7 @@ describe('pace of any movement', () => {
   });
 
   it('a yaw about a level camera moves near and far alike, at the cosine of the depression', () => {
-    const rates = edgeRates({ ...flying(10, 0, { x: 0, y: 0, z: 0 }), yawDegS: 12 }, 40, 0);
+    const rates = ground({ ...flying(10, 0, { x: 0, y: 0, z: 0 }), yawDegS: 12 }, 40);
     expect(Math.abs(rates?.acrossDegS ?? 0)).toBeCloseTo(12 * Math.cos((20 * Math.PI) / 180), 6);
   });
 
@@ -107,8 +107,8 @@ describe('pace of any movement', () => {
       ...flying(h, -down, { x: v, y: 0, z: 0 }, 0),
       yawDegS: (-v / r) * (180 / Math.PI),
     };
-    expect(Math.abs(edgeRates(sample, 1e-9, 0)?.acrossDegS ?? 1)).toBeLessThan(1e-6);
-    expect(Math.abs(edgeRates(sample, 40, 0)?.acrossDegS ?? 0)).toBeGreaterThan(1);
+    expect(Math.abs(ground(sample, 1e-9)?.acrossDegS ?? 1)).toBeLessThan(1e-6);
+    expect(Math.abs(ground(sample, 40)?.acrossDegS ?? 0)).toBeGreaterThan(1);
   });
 
   it.each(vectors.turning)(
@@ -123,9 +123,9 @@ describe('pace of any movement', () => {
     },
   );
 
-  it('sees no ground when it looks up, and none from under it', () => {
-    expect(edgeRates(flying(10, 40, { x: 3, y: 0, z: 0 }), 40, 0)).toBeUndefined();
-    expect(edgeRates(flying(-1, -30, { x: 3, y: 0, z: 0 }), 40, 0)).toBeUndefined();
+  it('sees no ground when it looks up', () => {
+    expect(ground(flying(10, 40, { x: 3, y: 0, z: 0 }), 40)).toBeNull();
+    expect(ground(flying(10, -40, { x: 3, y: 0, z: 0 }), 40)).toMatchObject({ of: 'ground', heightM: 10 });
   });
 
   it('changes smoothly with every input: radius, height, speed, tilt, zoom', () => {
