@@ -146,7 +146,10 @@ export const flightFilters = (bearings: readonly FilterFit[]): FlightFilter[] =>
   }
   return parts.flatMap(({ keys, members }, part) => {
     const key = bestOf(keys, members);
-    const candidate = members.flatMap((m) => m.candidates).find((c) => c.key === key);
+    const candidate = members.reduce<Candidate | undefined>(
+      (known, m) => known ?? m.candidates.find((c) => c.key === key),
+      undefined,
+    );
     return members.map((m, i): FlightFilter => ({
       filterId: candidate?.filterId ?? null,
       stops: candidate?.stops ?? 0,

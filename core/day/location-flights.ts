@@ -260,13 +260,14 @@ const timed = (
   taken: ReadonlySet<string>,
 ): TimedFlight[] => {
   const ids = flightIds(flights, location.id, taken);
+  // What is new comes first: a field added behind a spread costs as much as ten before it, and this runs for every flight.
   return flights.map((flight, i) => ({
-    ...flight,
     id: ids[i] ?? '',
     locationId: location.id,
     startMs: fromMs + flight.startS * 1000,
     endMs: fromMs + (flight.startS + flight.seconds) * 1000,
     shotMs: Object.fromEntries(flight.stops.map((s) => [s.shotId, fromMs + s.atS * 1000])),
+    ...flight,
   }));
 };
 
@@ -355,8 +356,8 @@ export const locationPlan = (parts: LocationPlanParts): LocationPlan => {
       const cost = costOf(f, location, day, launchFor(f.shot));
       if (!cost) return [];
       const { factsAt } = parts;
-      const costAt = changes && factsAt ? { costAt: (atS: number) => flownCost(factsAt(f, utcAt(atS))) } : {};
-      return [[f.shot.id, { ...cost, ...costAt }] as const];
+      const costAt = (atS: number) => flownCost(factsAt?.(f, utcAt(atS)) ?? f);
+      return [[f.shot.id, changes && factsAt ? { costAt, ...cost } : cost] as const];
     }),
   );
   const laid = parts.laid.length > 0 ? decidedFlights(parts, costs) : [];

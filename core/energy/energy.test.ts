@@ -106,7 +106,7 @@ describe('legs', () => {
   });
   it('the way home climbs to the return height first', () => {
     const low = wayHome(flyer, wind(0), { x: 100, y: 0, z: 10 }, 60);
-    expect(low.ok && low.value.seconds).toBeCloseTo(50 / 5 + 100 / flyer.thriftyMs + 60 / 3, 6);
+    expect(low.ok && low.value.seconds).toBeCloseTo(50 / 5 + 100 / flyer.thriftyMs() + 60 / 3, 6);
   });
   it('gusts count in the way home as far as is chosen', () => {
     const gusty = { ...wind(5), gustAt10mMs: 9 };

@@ -16,7 +16,7 @@ export interface LegFlyer {
   /** How far the way home counts the gusts: 0 the mean wind, 1 the gust all the way. */
   readonly homeGustShare: number;
   /** Speed of least energy over ground in still air, m/s. */
-  readonly thriftyMs: number;
+  readonly thriftyMs: () => number;
 }
 
 export interface LegCost {
@@ -41,12 +41,9 @@ const levelPower =
 export const legFlyer = (figures: Omit<LegFlyer, 'thriftyMs'>): LegFlyer => {
   const { power, topAirspeedMs } = figures;
   let thriftyMs: number | undefined;
-  return {
-    ...figures,
-    get thriftyMs() {
-      return (thriftyMs ??= bestAirspeed(levelPower(power), 0, 0, topAirspeedMs) ?? topAirspeedMs);
-    },
-  };
+  const known = (): number =>
+    (thriftyMs ??= bestAirspeed(levelPower(power), 0, 0, topAirspeedMs) ?? topAirspeedMs);
+  return { thriftyMs: known, ...figures };
 };
 
 export const NO_LEG: LegCost = { seconds: 0, wattHours: 0 };
@@ -162,7 +159,7 @@ export const wayHome = (
     { ...from, z: top },
     { x: home.x, y: home.y, z: top },
     thriftiest,
-    flyer.thriftyMs,
+    flyer.thriftyMs(),
   );
   if (!over.ok) return over;
   const down = verticalCost(flyer, felt, top, home.z);
