@@ -59,7 +59,7 @@ const shown = computed(() =>
       }}</RouterLink>
     </p>
     <ol class="board">
-      <InPieces :items="shown" :key-of="(p) => p.id" v-slot="{ item: p }">
+      <InPieces :items="shown" :key-of="(p) => p.id" :size="8" v-slot="{ item: p }">
         <li :class="p.state">
           <div class="picture">
             <img

@@ -148,7 +148,7 @@ const COLUMNS = computed<TableColumn[]>(() => [
           <template #flights="{ row: l }">{{ l.flights }}</template>
         </DataTable>
         <div class="paths">
-          <InPieces :items="shotsOn(d)" :key-of="(s) => s.facts.shot.id" :size="40" v-slot="{ item: s }">
+          <InPieces :items="shotsOn(d)" :key-of="(s) => s.facts.shot.id" :size="12" v-slot="{ item: s }">
             <RouterLink
               :to="{ name: 'shots', params: { film: film.id } }"
               class="shot"

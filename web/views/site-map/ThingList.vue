@@ -27,7 +27,7 @@ const severity = (id: string) => worst(findings.shots.get(id) ?? []);
       :key="plan.placeId.value"
       :items="plan.shots.value"
       :key-of="(s) => s.facts.shot.id"
-      :size="40"
+      :size="16"
       v-slot="{ item: s }"
     >
       <button
@@ -57,7 +57,7 @@ const severity = (id: string) => worst(findings.shots.get(id) ?? []);
       :key="`things-${plan.placeId.value}`"
       :items="plan.things.value"
       :key-of="(t) => t.id"
-      :size="40"
+      :size="16"
       v-slot="{ item: t }"
     >
       <button class="row" :class="{ on: plan.picked.value.id === t.id }" @click="plan.pick('feature', t.id)">
