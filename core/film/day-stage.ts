@@ -40,7 +40,10 @@ export class DayStage {
     this.days.keep(locations);
   }
 
-  /** @param factsAt a shot in the weather of an instant */
+  /**
+   * Flights, charging and what is done already, one location after each step.
+   * @param factsAt a shot in the weather of an instant
+   */
   *places(
     input: FilmInput,
     locations: readonly Location[],

@@ -51,6 +51,7 @@ export class WholeStage {
     for (const memo of [this.skills, this.warned, this.whole]) memo.keep(shots);
   }
 
+  /** @param place where it is flown, with the flights and light of its day */
   of(kit: Kit, parts: Omit<DerivedShot, 'hands' | 'warnings'>, place: LocationPlan): DerivedShot {
     const { number, facts, light, filter, unfit, flightIndex, done } = parts;
     const { id } = facts.shot;
