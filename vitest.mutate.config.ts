@@ -5,7 +5,11 @@ import { alias } from './vitest.config';
 const room = process.env['MUTATE_ROOM'] ?? 'cards';
 /** Tests that stand above their room, since they need a whole film. */
 const ABOVE: Readonly<Record<string, readonly string[]>> = {
-  scheduler: ['core/film/planned-flights.test.ts', 'core/film/filter-windows.test.ts'],
+  scheduler: [
+    'core/film/day-asked.test.ts',
+    'core/film/planned-flights.test.ts',
+    'core/film/filter-windows.test.ts',
+  ],
   clearance: ['core/film/site.test.ts'],
 };
 

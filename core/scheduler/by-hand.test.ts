@@ -4,6 +4,7 @@ import { weightBoundOf } from './bound';
 import { faultsOfDay, faultsOfPlan } from './check';
 import { dayOf, type DayFlight, type DayGroup, type DayPlan, type DayProblem } from './day';
 import { planExactly } from './exact';
+import { longestRun } from './filter-windows';
 import { routeOf } from './route';
 import { searchDay } from './search';
 import { pastBreaks, settingOf, spanOf, stopsOf, tablesOf } from './tables';
@@ -197,6 +198,20 @@ describe('no plan is worth more', () => {
     expect(bound([shot('a', 50, 50)], [10])).toBe(0);
     // One that no single pack can reach counts for nothing, however much all hold together.
     expect(bound([shot('far', 40, 40, { weight: 100 }), ...two], [6, 6])).toBeCloseTo(15, 9);
+  });
+});
+
+describe('the longest run of looks', () => {
+  it.each([
+    ['11011101', [3, 6]],
+    ['0110110', [1, 3]],
+    ['0010111', [4, 7]],
+    ['1110001', [0, 3]],
+    ['1', [0, 1]],
+    ['000', null],
+    ['', null],
+  ] as const)('%s', (looks, run) => {
+    expect(longestRun([...looks].map((c) => c === '1'))).toEqual(run);
   });
 });
 

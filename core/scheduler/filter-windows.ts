@@ -12,7 +12,8 @@ export interface FilterWindows {
   readonly windows: Readonly<Record<string, Span>>;
 }
 
-const longestRun = (at: readonly boolean[]): [number, number] | null => {
+/** From where to before where the longest unbroken run lasts, of equal ones the first; null where there is none. */
+export const longestRun = (at: readonly boolean[]): [number, number] | null => {
   let best: [number, number] | null = null;
   let from = -1;
   for (let i = 0; i <= at.length; i += 1) {
