@@ -554,6 +554,22 @@ describe('the best plan', () => {
   });
 });
 
+describe('a first plan', () => {
+  const packsOf = (usableWh: readonly number[], shots = [shot('a', 10, 10)]): string[] =>
+    searchDay(dayWith(shots, usableWh), () => 0.5)
+      .next()
+      .value.plan.flights.map((f) => f.packId);
+  it('takes the strongest pack, whichever is named first, and none that is too weak', () => {
+    expect(packsOf([20, 50, 30])).toEqual(['P1']);
+    expect(packsOf([50, 20, 30])).toEqual(['P0']);
+    expect(packsOf([4, 9])).toEqual(['P1']);
+    expect(packsOf([4, 5])).toEqual([]);
+    // Two that share no setting need two flights: the strongest first, then the next.
+    const two = [shot('a', 10, 10), shot('b', 10, 10, { settings: ['dark'] })];
+    expect(packsOf([20, 50, 30], two).sort()).toEqual(['P1', 'P2']);
+  });
+});
+
 describe('proven', () => {
   /** Two launch points, each with a shot 10 m out that costs 8 Wh, on one pilot's packs. */
   const two = (packs: DayProblem['packs'], more: readonly PlanShot[] = [shot('a', 10, 10)]): DayProblem => {
