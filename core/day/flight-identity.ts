@@ -4,24 +4,13 @@ import { parse, v5 } from 'uuid';
 /** Ids of flights are made from this and from where they stand. */
 const NAMESPACE = parse('3f1c9a52-6d0e-4b7c-9f58-2f4f0c1d7be4');
 
-// Each edit of a film asks for the same ids again, and a hash costs more than the rest of a flight's identity.
-const madeIds = new Map<string, string>();
-const MOST_IDS = 2000;
-
 /**
  * Id of the nth flight of an aircraft at a location that follows from list order alone. It is the same whatever shots it flies
  * and in whatever order, so that answers and log entries stay with it. UUID version 5 (RFC 9562).
  * @param n from 0
  */
-export const listFlightId = (locationId: string, aircraftId: string, n: number): string => {
-  const name = `${locationId}/${aircraftId}/${n}`;
-  const known = madeIds.get(name);
-  if (known !== undefined) return known;
-  if (madeIds.size > MOST_IDS) madeIds.clear();
-  const id = v5(name, NAMESPACE);
-  madeIds.set(name, id);
-  return id;
-};
+export const listFlightId = (locationId: string, aircraftId: string, n: number): string =>
+  v5(`${locationId}/${aircraftId}/${n}`, NAMESPACE);
 
 /**
  * Ids of the flights of a location, in their order: its own for a flight a person decided; for one that follows from list order

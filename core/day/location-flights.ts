@@ -356,8 +356,9 @@ export const locationPlan = (parts: LocationPlanParts): LocationPlan => {
       const cost = costOf(f, location, day, launchFor(f.shot));
       if (!cost) return [];
       const { factsAt } = parts;
-      const costAt = (atS: number) => flownCost(factsAt?.(f, utcAt(atS)) ?? f);
-      return [[f.shot.id, changes && factsAt ? { costAt, ...cost } : cost] as const];
+      if (!changes || !factsAt) return [[f.shot.id, cost] as const];
+      const costAt = (atS: number) => flownCost(factsAt(f, utcAt(atS)));
+      return [[f.shot.id, { costAt, ...cost }] as const];
     }),
   );
   const laid = parts.laid.length > 0 ? decidedFlights(parts, costs) : [];

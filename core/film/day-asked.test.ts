@@ -12,13 +12,12 @@ beforeAll(async () => {
 });
 
 describe('what is asked of the planner', () => {
-  it('a must is worth more than all the shoulds of a long film, a should than all its coulds', () => {
+  it('each shot is worth what its priority is: a must a thousand shoulds, a should a thousand coulds', () => {
     const worth = { must: 1_000_000, should: 1000, could: 1 };
     const asked = dayJob(film, deriveFilm(film), DAY)!.groups.flatMap((g) => g.shots);
     const priorities = new Map(film.shots.map((s) => [s.id, s.priority]));
     expect(new Set(asked.map((s) => priorities.get(s.id))).size).toBe(3);
     for (const s of asked) expect(s.weight).toBe(worth[priorities.get(s.id)!]);
-    expect([worth.must / worth.should, worth.should / worth.could].every((times) => times > 500)).toBe(true);
   });
 
   it('the way to each location but the first, and nothing but its own day', () => {

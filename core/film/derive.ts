@@ -8,7 +8,7 @@ import type { DerivedShot } from './derived';
 import { LightStage } from './light-stage';
 import { ShotStage } from './shot-stage';
 import { totalsOf, type FilmTotals } from './totals';
-import { WholeStage } from './whole-stage';
+import { WarningStage } from './warning-stage';
 
 export interface DerivedFilm extends FilmPlan<DerivedShot> {
   readonly locationWarnings: ReadonlyMap<string, readonly Warning[]>;
@@ -40,7 +40,7 @@ export class FilmDeriver {
   private readonly shots = new ShotStage();
   private readonly days = new DayStage();
   private readonly lights = new LightStage();
-  private readonly whole = new WholeStage();
+  private readonly warnings = new WarningStage();
   private readonly factsAt = (facts: ShotFacts, utcMs: number): ShotFacts => this.shots.at(facts, utcMs);
 
   derive(whole: FilmInput): DerivedFilm {
@@ -63,7 +63,7 @@ export class FilmDeriver {
     this.shots.keep(keep, here);
     this.days.keep(here);
     this.lights.keep(keep, here);
-    this.whole.keep(keep);
+    this.warnings.keep(keep);
     return {
       shots: derived,
       order,
@@ -114,7 +114,7 @@ export class FilmDeriver {
     const facts = this.shots.at(base, plannedMs(place, flightOf, id));
     const lit = this.lights.ofLocation(input, place);
     const light = this.lights.ofShot(input, facts, lit, place, known.flightIndex ?? -1, known.filter);
-    return this.whole.of(input.kit, { ...known, facts, light }, place);
+    return this.warnings.of(input.kit, { ...known, facts, light }, place);
   }
 
   private along(whole: FilmInput): FilmInput {
@@ -150,7 +150,7 @@ export class FilmDeriver {
       const light = this.lights.ofShot(input, facts, lit, place, flightIndex ?? -1, filter);
       into.set(
         id,
-        this.whole.of(
+        this.warnings.of(
           input.kit,
           {
             number: into.size + 1,

@@ -1,5 +1,5 @@
 import { hides, topAt, EYE_M, type Solid } from '../clearance';
-import { inRing, distance, vec, type Vec3 } from '../geometry';
+import { boxOf, inRing, distance, vec, type Vec3 } from '../geometry';
 import { onGround, spotsOf } from '../site';
 import { slopeAt } from '../terrain';
 import { flyLayout, layoutOf, type ShotParts } from '../shot';
@@ -85,6 +85,9 @@ const ideaAt = (scene: Scene, paths: readonly Path[], x: number, y: number): Lau
   };
 };
 
+/** Looked at beside shots and launch point, m. */
+const ASIDE_M = 60;
+
 /**
  * Places to launch from: those from which most of every must-have path is seen come first, then of the others, then those
  * with the least flying out and home. Looks at a raster about the shots.
@@ -100,20 +103,7 @@ export const suggestLaunches = (
   const paths = pathsOf(scene, shots);
   const all = paths.flatMap((p) => p.points);
   if (all.length === 0) return [];
-  const [xs, ys] = [all.map((p) => p.x), all.map((p) => p.y)];
-  const box = about
-    ? {
-        west: about.x - about.halfM,
-        east: about.x + about.halfM,
-        south: about.y - about.halfM,
-        north: about.y + about.halfM,
-      }
-    : {
-        west: Math.min(0, ...xs) - 60,
-        east: Math.max(0, ...xs) + 60,
-        south: Math.min(0, ...ys) - 60,
-        north: Math.max(0, ...ys) + 60,
-      };
+  const box = about ? boxOf([about], about.halfM) : boxOf([{ x: 0, y: 0 }, ...all], ASIDE_M);
   const step = Math.max(box.east - box.west, box.north - box.south) / finest;
   const ideas: LaunchIdea[] = [];
   for (let y = box.south; y <= box.north; y += step)

@@ -119,13 +119,16 @@ const fasterOf = (
     : known;
 };
 
-/** The near ground: what the lowest line of the frame meets. None where the whole frame looks above level. */
-export const nearGround = (
+/** Looks at one thing in the frame of a sample: it, where it is faster than what is known. */
+type Look = (
   known: Crossing | null,
   sample: PathSample,
   frame: PaceFrame,
   scene: PaceScene,
-): Crossing | null => {
+) => Crossing | null;
+
+/** The near ground: what the lowest line of the frame meets. None where the whole frame looks above level. */
+export const nearGround: Look = (known, sample, frame, scene) => {
   const depressionDeg = edgeDepression(-sample.pose.tiltDeg, frame.verticalDeg);
   if (depressionDeg <= 0) return known;
   const d = lookedDown(sample, depressionDeg);
@@ -134,12 +137,7 @@ export const nearGround = (
 };
 
 /** What is far: ground at the highest line of the frame, or the horizon where that looks above it. */
-const background = (
-  known: Crossing | null,
-  sample: PathSample,
-  frame: PaceFrame,
-  scene: PaceScene,
-): Crossing | null => {
+const background: Look = (known, sample, frame, scene) => {
   const lowest = -sample.pose.tiltDeg + frame.verticalDeg / 2;
   const depressionDeg = lowest < 0 ? lowest : Math.max(0, -sample.pose.tiltDeg - frame.verticalDeg / 2);
   const d = lookedDown(sample, depressionDeg);
@@ -156,12 +154,7 @@ const within = (offDeg: number, fovDeg: number): number =>
   Math.min(1, Math.max(0, (1 + FADE - Math.abs(offDeg) / (fovDeg / 2)) / FADE));
 
 /** The subject, counted by how much of the frame it takes up and whether it is in it. */
-const subjectCrossing = (
-  known: Crossing | null,
-  sample: PathSample,
-  frame: PaceFrame,
-  scene: PaceScene,
-): Crossing | null => {
+const subjectCrossing: Look = (known, sample, frame, scene) => {
   const subject = scene.subjectAt?.(sample.timeS);
   if (!subject) return known;
   const { at, headingDeg, tiltDeg } = sample.pose;

@@ -1,3 +1,5 @@
+import type { Box } from '../geometry';
+
 /**
  * Ground heights on a square raster in local metres. Rows run from south to north, columns from west to east; a height
  * stands for the middle of its cell, m above sea level, NaN where nothing is known.
@@ -13,14 +15,7 @@ export interface HeightGrid {
 }
 
 /** Outer edge of the cells' middles, local metres. */
-export interface Extent {
-  readonly west: number;
-  readonly south: number;
-  readonly east: number;
-  readonly north: number;
-}
-
-export const extentOf = (grid: HeightGrid): Extent => ({
+export const extentOf = (grid: HeightGrid): Box => ({
   west: grid.westM,
   south: grid.southM,
   east: grid.westM + (grid.columns - 1) * grid.cellM,

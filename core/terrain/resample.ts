@@ -1,3 +1,4 @@
+import { gapTo } from '../geometry';
 import { measured, message, type Message } from '../messages';
 import { found, none, type Result } from '../units';
 import type { HeightGrid } from './grid';
@@ -47,10 +48,8 @@ export const toLocalGrid = (
 ): Result<HeightGrid, Message> => {
   const bounds = boundsOf(raw, toLocalM);
   if (!Object.values(bounds).every(Number.isFinite)) return none(message('heights.nowhere'));
-  if (bounds.west > 0 || bounds.east < 0 || bounds.south > 0 || bounds.north < 0) {
-    const away = Math.hypot(Math.max(bounds.west, -bounds.east, 0), Math.max(bounds.south, -bounds.north, 0));
-    return none(message('heights.elsewhere', { away: measured(away, 'metres', 0) }));
-  }
+  const awayM = gapTo(bounds, 0, 0);
+  if (awayM > 0) return none(message('heights.elsewhere', { away: measured(awayM, 'metres', 0) }));
   const west = Math.max(bounds.west, -FARTHEST_M);
   const south = Math.max(bounds.south, -FARTHEST_M);
   const width = Math.min(bounds.east, FARTHEST_M) - west;

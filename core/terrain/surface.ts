@@ -1,18 +1,14 @@
+import type { Box } from '../geometry';
 import type { HeightGrid } from './grid';
 
 /** Something that stands on the ground, as its top over a place above sea level; −Infinity beside it. */
-export interface CheckStatus {
-  readonly box: {
-    readonly west: number;
-    readonly south: number;
-    readonly east: number;
-    readonly north: number;
-  };
+export interface StandingTop {
+  readonly box: Box;
   readonly topAt: (xM: number, yM: number) => number;
 }
 
 /** The ground with what stands on it: each cell as high as the tallest thing over its middle. Holes stay holes. */
-export const surfaceOf = (grid: HeightGrid, standing: readonly CheckStatus[]): HeightGrid => {
+export const surfaceOf = (grid: HeightGrid, standing: readonly StandingTop[]): HeightGrid => {
   const heights = Float32Array.from(grid.heights);
   const cell = (m: number, from: number, most: number): number =>
     Math.min(most, Math.max(0, Math.round((m - from) / grid.cellM)));

@@ -2,6 +2,7 @@ import { measured, message, yesNo, type Name } from '../messages';
 import { inRing } from '../geometry';
 import { topAt } from '../clearance';
 import { isAboard, isUnderWay, launchFeature, spotsOf, featureName } from '../site';
+import { inBox } from '../geometry';
 import { extentOf, rangeOf } from '../terrain';
 import type { Warning } from './types';
 import { launchOf, type Scene } from '../location';
@@ -92,9 +93,8 @@ const ofGrid = (scene: Scene): Warning[] => {
   const warnings: Warning[] = [];
   const { grid } = scene.ground;
   if (grid) {
-    const { west, south, east, north } = extentOf(grid);
     const { holes } = rangeOf(grid);
-    if (west > 0 || east < 0 || south > 0 || north < 0)
+    if (!inBox(extentOf(grid), 0, 0))
       warnings.push({
         code: 'site.grid-away',
         severity: 'care',

@@ -12,13 +12,13 @@ interface SkillInputs {
   readonly pilots: Kit['pilots'];
   readonly practice: Kit['practice'];
 }
-type WholeInputs = Omit<DerivedShot, 'unfit'> & {
+type ShotInputs = Omit<DerivedShot, 'unfit'> & {
   readonly unfitReason: UnfitReason | null;
   readonly shortWh: number;
   readonly unfitWind: WindTooStrong | null;
 };
 
-const wholeShot = (parts: WholeInputs): DerivedShot => {
+const derivedShot = (parts: ShotInputs): DerivedShot => {
   // Field by field: this runs for every shot, and taking three fields out of the rest costs more than all that is put in.
   const {
     number,
@@ -40,15 +40,15 @@ const wholeShot = (parts: WholeInputs): DerivedShot => {
 };
 
 /** A shot with who can fly it, whether it fits, and what is wrong with it. The same object as long as nothing of it changes. */
-export class WholeStage {
+export class WarningStage {
   private readonly warned = new KeyedMemo<ShotContext, readonly Warning[]>(shotWarnings);
   private readonly skills = new KeyedMemo(({ facts, pilots, practice }: SkillInputs) =>
     pilotSkillOf(facts, { pilots, practice }),
   );
-  private readonly whole = new KeyedMemo(wholeShot);
+  private readonly shots = new KeyedMemo(derivedShot);
 
   keep(shots: ReadonlySet<string>): void {
-    for (const memo of [this.skills, this.warned, this.whole]) memo.keep(shots);
+    for (const memo of [this.skills, this.warned, this.shots]) memo.keep(shots);
   }
 
   /** @param place where it is flown, with the flights and light of its day */
@@ -62,7 +62,7 @@ export class WholeStage {
     const { windowToMs, light: dayLight } = place;
     const context = { facts, dayLight, windowToMs, light, filter, unfitReason, shortWh, unfitWind, hands };
     const warnings = this.warned.get(id, context);
-    return this.whole.get(id, {
+    return this.shots.get(id, {
       number,
       facts,
       light,
