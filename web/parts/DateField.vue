@@ -3,7 +3,7 @@ import { computed, ref, useId } from 'vue';
 import type { Fault } from '../sync/validation';
 import { dateLocale, ElConfigProvider, ElDatePicker } from './element-dates';
 import FieldBox from './FieldBox.vue';
-import PickerInTurn from './PickerInTurn.vue';
+import PickerAtRest from './PickerAtRest.vue';
 import type { HelpKey } from './help';
 import { language } from '../language';
 import { tr } from './messages';
@@ -39,7 +39,7 @@ const picked = (value: string | null): void => {
     <ElConfigProvider :locale="dateLocale()">
       <span class="day"
         ><span class="unit">{{ weekday }}</span
-        ><PickerInTurn :text="day"
+        ><PickerAtRest :id="id" :text="day" :placeholder="tr('noDate')"
           ><ElDatePicker
             :id="id"
             type="date"
@@ -49,7 +49,7 @@ const picked = (value: string | null): void => {
             :clearable="clearable ?? false"
             :editable="true"
             :placeholder="tr('noDate')"
-            @update:model-value="picked" /></PickerInTurn
+            @update:model-value="picked" /></PickerAtRest
       ></span>
     </ElConfigProvider>
   </FieldBox>

@@ -16,7 +16,8 @@ const props = withDefaults(
     save: (value: number) => readonly Fault[] | void;
     hint?: string;
     help?: HelpKey;
-    unit?: string;
+    /** Null: none is shown, the head of its column says it. */
+    unit?: string | null;
     scale?: number;
     step?: number;
     bare?: boolean;
@@ -26,7 +27,9 @@ const props = withDefaults(
 );
 const id = useId();
 const derivedFilm = useDerivedFilm();
-const unit = computed(() => props.unit || unitOf(props.quantity, derivedFilm.units));
+const unit = computed(() =>
+  props.unit === null ? '' : props.unit || unitOf(props.quantity, derivedFilm.units),
+);
 const shown = computed(() =>
   fieldText(toShown(props.value * props.scale, props.quantity, derivedFilm.units)),
 );

@@ -4,7 +4,7 @@ import type { Fault } from '../sync/validation';
 import { dateLocale, ElConfigProvider, ElTimePicker } from './element-dates';
 import FieldBox from './FieldBox.vue';
 import { chosen, panelLeft } from './panel-reached';
-import PickerInTurn from './PickerInTurn.vue';
+import PickerAtRest from './PickerAtRest.vue';
 import type { HelpKey } from './help';
 
 /** A minute on the 24-hour clock, stored as HH:mm; empty where there is none. */
@@ -38,7 +38,7 @@ const picked = (value: string | null): void => {
 <template>
   <FieldBox :id="id" :label="bare ? '' : label" :hint="hint" :help="help" :faults="faults">
     <ElConfigProvider :locale="dateLocale()">
-      <PickerInTurn :text="value"
+      <PickerAtRest :id="id" :text="value" :label="bare ? label : undefined" placeholder="–:–"
         ><ElTimePicker
           :id="id"
           format="HH:mm"
@@ -48,7 +48,7 @@ const picked = (value: string | null): void => {
           :clearable="clearable ?? false"
           placeholder="–:–"
           @update:model-value="picked"
-      /></PickerInTurn>
+      /></PickerAtRest>
     </ElConfigProvider>
   </FieldBox>
 </template>

@@ -2,18 +2,26 @@
 import { ElButton } from '../../parts/element-button';
 import { SKIES, type Entity, type HourWeather } from '@core/model';
 import { SIMULATED_SERVICE } from '@core/weather';
-import { ElInputNumber, ElTable, ElTableColumn } from 'element-plus';
-import 'element-plus/es/components/input-number/style/css';
-import 'element-plus/es/components/table/style/css';
-import 'element-plus/es/components/table-column/style/css';
 import { computed, ref } from 'vue';
-import { fromShown, SKY_WORDS, toShown, unitOf, type Quantity } from '../../format';
+import { SKY_WORDS, unitOf } from '../../format';
+import DataTable from '../../parts/DataTable.vue';
 import PickField from '../../parts/PickField.vue';
 import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useInPieces } from '../../composables/in-pieces';
 import { readTextFile } from '../../exchange/text-file';
 import FileButton from '../../parts/FileButton.vue';
+import type { TableColumn } from '../../parts/table-column';
+import type { Fault } from '../../sync/validation';
+import {
+  HOUR_COLUMNS,
+  HOUR_FIGURES,
+  inWindow,
+  nextFreeHour,
+  type HourCell,
+  type HourFigure,
+} from './hour-columns';
+import HourField from './HourField.vue';
 import { tr } from './messages';
 
 const props = defineProps<{ place: Entity<'location'> }>();
@@ -22,48 +30,46 @@ const derivedFilm = useDerivedFilm();
 const faults = ref<readonly string[]>([]);
 const busy = ref(false);
 
-/** Rows of the table are hours; the table itself does not know. */
-const of = (row: object): HourWeather => row as HourWeather;
-
-const sorted = computed(() => [...props.place.hours].sort((a, b) => a.at.localeCompare(b.at)));
-/** A row is six fields: a few of them are as much as fits between two pictures. */
-const rows = useInPieces(() => sorted.value, 3);
-const save = (hours: readonly HourWeather[], source: 'hand' | 'file' | 'simulated'): void => {
+const inOrder = (hours: readonly HourWeather[]): HourWeather[] =>
+  [...hours].sort((a, b) => a.at.localeCompare(b.at));
+const sorted = computed(() => inOrder(props.place.hours));
+/** A row is seven fields: a few of them are as much as fits between two pictures. */
+const rows = useInPieces(() => sorted.value, 4);
+const commit = (hours: readonly HourWeather[], source: 'hand' | 'file' | 'simulated'): readonly Fault[] => {
   // As it is now: what is fetched comes in later than it was asked for.
   const place = film.get('location', props.place.id);
-  if (!place) return;
+  if (!place) return [];
   const fields = {
-    hours: [...hours].sort((a, b) => a.at.localeCompare(b.at)),
+    hours: inOrder(hours),
     weatherFrom: hours.length === 0 ? null : { source, fetchedMs: Date.now() },
   };
   // What comes in as a whole is a step of its own; what is typed quickly is one.
-  const found =
-    source === 'hand'
-      ? film.edit('location', place.id, fields, tr('weather'))
-      : film.commit(tr('weather'), [{ kind: 'location', id: place.id, after: { ...place, ...fields } }]);
-  faults.value = found.map((f) => f.say);
+  return source === 'hand'
+    ? film.edit('location', place.id, fields, tr('weather'))
+    : film.commit(tr('weather'), [{ kind: 'location', id: place.id, after: { ...place, ...fields } }]);
 };
-const change = (row: HourWeather, fields: Partial<HourWeather>): void =>
-  save(
+/** What is wrong stands at the field that was changed. */
+const change = (row: HourWeather, fields: Partial<HourWeather>): readonly Fault[] =>
+  commit(
     sorted.value.map((h) => (h.at === row.at ? { ...h, ...fields } : h)),
     'hand',
   );
+const save = (hours: readonly HourWeather[], source: 'hand' | 'file' | 'simulated'): void => {
+  faults.value = commit(hours, source).map((f) => f.say);
+};
 const remove = (row: HourWeather): void =>
   save(
     sorted.value.filter((h) => h.at !== row.at),
     'hand',
   );
-/** The hour after the last one, as that one is. */
+/** The hour after the last one that is not there yet. */
+const free = computed(() => nextFreeHour(sorted.value, props.place.windowStart));
+/** As the last one is, or as the whole day is without one. */
 const add = (): void => {
-  const last = sorted.value.at(-1);
-  const hour = last ? (Number(last.at.slice(0, 2)) + 1) % 24 : Number(props.place.windowStart.slice(0, 2));
-  const at = `${String(hour).padStart(2, '0')}:00`;
-  if (sorted.value.some((h) => h.at === at)) return;
-  const { windMs, gustMs, windFromDeg, temperatureC, sky, visibilityM } = last ?? props.place;
-  save(
-    [...sorted.value, { at, windMs, gustMs, windFromDeg, temperatureC, sky, visibilityM, sure: 0.8 }],
-    'hand',
-  );
+  if (free.value === null) return;
+  const { windMs, gustMs, windFromDeg, temperatureC, sky, visibilityM } = sorted.value.at(-1) ?? props.place;
+  const hour = { at: free.value, windMs, gustMs, windFromDeg, temperatureC, sky, visibilityM, sure: 0.8 };
+  save([...sorted.value, hour], 'hand');
 };
 const fetchHours = async (): Promise<void> => {
   busy.value = true;
@@ -85,70 +91,24 @@ const open = async (file: File): Promise<void> => {
   else faults.value = [read.reason];
 };
 const SKY_CHOICES = SKIES.map((value) => ({ value, label: SKY_WORDS[value] }));
-const COLUMNS = [
-  {
-    field: 'windMs',
-    get label() {
-      return tr('wind');
-    },
-    quantity: 'speed',
-    step: 0.5,
-    least: 0,
-    most: 60,
-  },
-  {
-    field: 'gustMs',
-    get label() {
-      return tr('gusts');
-    },
-    quantity: 'speed',
-    step: 0.5,
-    least: 0,
-    most: 80,
-  },
-  {
-    field: 'windFromDeg',
-    get label() {
-      return tr('from');
-    },
-    quantity: 'degrees',
-    step: 5,
-    least: 0,
-    most: 360,
-  },
-  {
-    field: 'temperatureC',
-    get label() {
-      return tr('temp');
-    },
-    quantity: 'celsius',
-    step: 1,
-    least: -50,
-    most: 60,
-  },
-  {
-    field: 'visibilityM',
-    get label() {
-      return tr('visibility');
-    },
-    quantity: 'metres',
-    step: 500,
-    least: 0,
-    most: 100_000,
-  },
-] as const;
-/** In the person's units, without the tail a conversion leaves. */
-const shown = (value: number, quantity: Quantity): number =>
-  Number(toShown(value, quantity, derivedFilm.units).toPrecision(6));
-const stored = (value: number, quantity: Quantity): number => fromShown(value, quantity, derivedFilm.units);
-const unit = (quantity: Quantity): string => unitOf(quantity, derivedFilm.units);
-const inWindow = (row: HourWeather): boolean => {
-  const { windowStart, windowEnd } = props.place;
-  const at = row.at.slice(0, 2);
-  const [from, to] = [windowStart.slice(0, 2), windowEnd.slice(0, 2)];
-  return from <= to ? at >= from && at <= to : at >= from || at <= to;
-};
-const rowClass = ({ row }: { row: object }): string => (inWindow(of(row)) ? 'in-window' : '');
+const figureColumn = (figure: HourFigure, label: string, minWidth: number): TableColumn<HourFigure> => ({
+  key: figure,
+  label: `${label}, ${unitOf(HOUR_COLUMNS[figure].quantity, derivedFilm.units)}`,
+  minWidth,
+});
+const columns = computed((): readonly TableColumn<HourCell>[] => [
+  { key: 'at', label: tr('time'), width: 72 },
+  figureColumn('windMs', tr('wind'), 92),
+  figureColumn('gustMs', tr('gusts'), 92),
+  figureColumn('windFromDeg', tr('from'), 92),
+  figureColumn('temperatureC', tr('temp'), 92),
+  figureColumn('visibilityM', tr('visibility'), 92),
+  { key: 'sky', label: tr('sky'), minWidth: 120 },
+  figureColumn('sure', tr('sure'), 84),
+  { key: 'remove', label: '', width: 84 },
+]);
+const rowClass = (hour: HourWeather): string =>
+  inWindow(hour.at, props.place.windowStart, props.place.windowEnd) ? 'in-window' : '';
 const source = computed(() => {
   const from = props.place.weatherFrom;
   return from === null
@@ -165,7 +125,7 @@ const source = computed(() => {
         source
       }}</span>
       <span class="gap" />
-      <ElButton class="btn" @click="add">{{ tr('addHour') }}</ElButton>
+      <ElButton class="btn" :disabled="free === null" @click="add">{{ tr('addHour') }}</ElButton>
       <FileButton
         :label="tr('openFile')"
         accept=".csv,.json,text/csv,application/json"
@@ -178,79 +138,33 @@ const source = computed(() => {
       {{ tr('noneEnteredTheFiguresAbove') }}
     </p>
     <p v-for="f in faults" :key="f" class="fault" role="alert">{{ f }}</p>
-    <ElTable
+    <DataTable
       v-if="sorted.length > 0"
-      :data="[...rows]"
-      :row-class-name="rowClass"
-      row-key="at"
-      max-height="420"
+      :rows="rows"
+      :columns="columns"
+      :key-of="(hour) => hour.at"
+      :class-of="rowClass"
     >
-      <ElTableColumn :label="tr('time')" width="72">
-        <template #default="scope">
-          <b class="at">{{ of(scope.row).at }}</b>
-        </template>
-      </ElTableColumn>
-      <ElTableColumn
-        v-for="c in COLUMNS"
-        :key="c.field"
-        :label="`${c.label}, ${unit(c.quantity)}`"
-        min-width="92"
+      <template #at="{ row }"
+        ><b class="at">{{ row.at }}</b></template
       >
-        <template #default="scope">
-          <ElInputNumber
-            :model-value="shown(of(scope.row)[c.field], c.quantity)"
-            :aria-label="
-              tr('labelAtAtUnit', { label: c.label, at: of(scope.row).at, unit: unit(c.quantity) })
-            "
-            :controls="false"
-            :step="c.step"
-            :min="shown(c.least, c.quantity)"
-            :max="shown(c.most, c.quantity)"
-            @change="
-              (v: number | undefined) =>
-                v !== undefined && change(of(scope.row), { [c.field]: stored(v, c.quantity) })
-            "
-          />
-        </template>
-      </ElTableColumn>
-      <ElTableColumn :label="tr('sky')" min-width="120">
-        <template #default="scope">
-          <PickField
-            :label="tr('skyAtAt', { at: of(scope.row).at })"
-            bare
-            :value="of(scope.row).sky"
-            :options="SKY_CHOICES"
-            :save="(v) => change(of(scope.row), { sky: v })"
-          />
-        </template>
-      </ElTableColumn>
-      <ElTableColumn :label="tr('sure')" min-width="84">
-        <template #default="scope">
-          <ElInputNumber
-            :model-value="Math.round(of(scope.row).sure * 100)"
-            :aria-label="tr('howSureAtAtPercent', { at: of(scope.row).at })"
-            :controls="false"
-            :min="0"
-            :max="100"
-            @change="(v: number | undefined) => v !== undefined && change(of(scope.row), { sure: v / 100 })"
-          />
-        </template>
-      </ElTableColumn>
-      <ElTableColumn width="84">
-        <template #header
-          ><span class="sr">{{ tr('removeLower') }}</span></template
-        >
-        <template #default="scope">
-          <ElButton
-            class="btn bare"
-            :aria-label="tr('removeAt', { at: of(scope.row).at })"
-            @click="remove(of(scope.row))"
-          >
-            {{ tr('removeLower') }}
-          </ElButton>
-        </template>
-      </ElTableColumn>
-    </ElTable>
+      <template v-for="figure in HOUR_FIGURES" :key="figure" #[figure]="{ row }"
+        ><HourField :hour="row" :figure="figure" :change="change"
+      /></template>
+      <template #sky="{ row }"
+        ><PickField
+          :label="tr('skyAtAt', { at: row.at })"
+          bare
+          :value="row.sky"
+          :options="SKY_CHOICES"
+          :save="(v) => change(row, { sky: v })"
+      /></template>
+      <template #remove="{ row }"
+        ><ElButton class="btn bare" :aria-label="tr('removeAt', { at: row.at })" @click="remove(row)">{{
+          tr('removeLower')
+        }}</ElButton></template
+      >
+    </DataTable>
   </section>
 </template>
 
@@ -276,15 +190,7 @@ header {
   font-variant-numeric: tabular-nums;
 }
 .hours :deep(.el-table) {
-  --el-table-bg-color: transparent;
-  --el-table-tr-bg-color: transparent;
-  --el-table-header-bg-color: transparent;
   --el-table-row-hover-bg-color: var(--bench);
-  --el-table-border-color: var(--line);
-  --el-table-text-color: var(--chalk);
-  --el-table-header-text-color: var(--chalk-2);
-  background: transparent;
-  font-size: 14px;
 }
 .hours :deep(.el-table .cell) {
   padding: 0 6px;
@@ -294,8 +200,5 @@ header {
 }
 .hours :deep(.in-window) {
   box-shadow: inset 4px 0 0 var(--pick);
-}
-.hours :deep(.el-input-number) {
-  width: 100%;
 }
 </style>
