@@ -313,11 +313,18 @@ export class PlanMap {
     });
   }
 
-  /** Shows layers that are still hidden, from the ground up, until one has something on it. @returns whether more are hidden */
-  reveal(): boolean {
+  /**
+   * Shows layers that are still hidden, from the ground up, as many as hold so many things together, at least one that holds
+   * something: each picture paints all there is anew, so the fewer the better.
+   * @returns whether more are hidden
+   */
+  reveal(atOnce: number): boolean {
+    let things = 0;
     for (const layer of this.layers.filter((l) => !l.getVisible())) {
+      const more = layer.getSource()?.getFeatures().length ?? 0;
+      if (things > 0 && things + more > atOnce) break;
       layer.setVisible(true);
-      if (layer.getSource()?.isEmpty() === false) break;
+      things += more;
     }
     return this.layers.some((l) => !l.getVisible());
   }

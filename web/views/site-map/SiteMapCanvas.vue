@@ -77,8 +77,12 @@ const pickOn = (on: PlanMap): void => {
 };
 /** What is drawn within one picture; a larger place is given to the map over several. */
 const AT_ONCE = 60;
+/** Things that are painted for the first time within one picture. */
+const PAINTED_AT_ONCE = 400;
 const steps = function* (on: PlanMap): Generator<undefined> {
   const many = plan.things.value.length + props.shown.length > AT_ONCE;
+  // Ground and pictures come from elsewhere: asked for first, they are painted along with what is drawn meanwhile.
+  void props.layers.attach(on);
   on.setUnits(derivedFilm.units);
   on.setThings(plan.things.value, plan.subjects.value);
   if (many) yield;
@@ -90,8 +94,7 @@ const steps = function* (on: PlanMap): Generator<undefined> {
   on.setTool(plan.tool.value);
   on.fit();
   // Layer by layer: each is written, measured and painted by itself.
-  while (on.reveal()) if (many) yield;
-  void props.layers.attach(on);
+  while (on.reveal(PAINTED_AT_ONCE)) if (many) yield;
 };
 const line = {};
 const build = (): void => {
