@@ -141,11 +141,18 @@ const asked = ({ facts }: DerivedShot) => ({
   usage: USE_WORDS[useOf(facts.shot.usage)],
 });
 
-/** Launch point of the flight a shot is in; its own, or the location's, where it is in none. */
-const launchOfShot = ({ input, derived }: Handover, { facts, flightIndex }: DerivedShot): Vec3 => {
-  const { location, shot } = facts;
-  const flight = derived.places.get(location.id)?.flights[flightIndex ?? -1];
-  return flight?.launch.at ?? launchOf(input.features, input.terrain?.get(location.id), location, shot).at;
+/** Launch point of the flight a shot is in; its own, or the location's, where it is in none. Each is looked for once. */
+const launches = ({ input, derived }: Handover): ((shot: DerivedShot) => Vec3) => {
+  const known = new Map<string, Vec3>();
+  return ({ facts, flightIndex }) => {
+    const { location, shot } = facts;
+    const flight = derived.places.get(location.id)?.flights[flightIndex ?? -1];
+    if (flight) return flight.launch.at;
+    const key = `${location.id} ${shot.launchId}`;
+    const at = known.get(key) ?? launchOf(input.features, input.terrain?.get(location.id), location, shot).at;
+    known.set(key, at);
+    return at;
+  };
 };
 
 const statusOf = ({ done, unfit }: DerivedShot): ShotStatus => (done ? 'done' : unfit ? 'unfit' : 'planned');
@@ -154,6 +161,7 @@ const statusOf = ({ done, unfit }: DerivedShot): ShotStatus => (done ? 'done' : 
 export const footageLines = (whole: Handover): readonly FootageLine[] => {
   const { input, derived } = whole;
   const board = new Map(boardOf(derived, input.groundShots).places.map((p) => [p.id, p]));
+  const launchAt = launches(whole);
   const cards = new Map<unknown, string | null>(
     derived.budget.cards.byFlight.map((l) => [l.flight, l.cardId ?? null]),
   );
@@ -171,7 +179,7 @@ export const footageLines = (whole: Handover): readonly FootageLine[] => {
         ...asked(shot),
         ...flown(whole, shot, cards),
         ...recordedWith(shot),
-        launch: launchOfShot(whole, shot),
+        launch: launchAt(shot),
         status: statusOf(shot),
         flown: input.takes.filter((t) => t.shotId === id).sort((a, b) => a.utcMs - b.utcMs),
       },

@@ -31,6 +31,7 @@ import ZoneNote from './ZoneNote.vue';
 import { useAir, useNow } from './useAir';
 import { useFieldKeys } from './useFieldKeys';
 import { useChanceShot } from './useChanceShot';
+import { useFlightExposures } from './useFlightExposures';
 import { useLanding } from './useLanding';
 import { useSwipe } from './useSwipe';
 import { useTakes } from './useTakes';
@@ -117,7 +118,14 @@ const stillToCome = computed(() => {
 const packsOfDay = computed(() => [
   ...new Set(day.places.value.flatMap((p) => p.flights.flatMap((f) => f.packId ?? []))),
 ]);
-const { landing, landedId, groundSteps, cardName, log, forget } = useLanding(day, aloft, elapsedS, clear);
+const exposureOf = useFlightExposures();
+const { landing, landedId, groundSteps, cardName, log, forget } = useLanding(
+  day,
+  aloft,
+  elapsedS,
+  exposureOf,
+  clear,
+);
 const plannedWindMs = computed(() =>
   place.value && aloft.value ? locationAt(place.value.location, aloft.value.tookOffMs).windMs : 0,
 );
@@ -237,7 +245,12 @@ const inputs = computed(
           </p>
           <p v-if="inputs" class="quiet">{{ tr('inputsInputs', { inputs }) }}</p>
           <InTurn
-            ><FlyingDial :shot="shot" :place="place" :flight="flight" :card="card" :now-ms="now"
+            ><FlyingDial
+              :shot="shot"
+              :place="place"
+              :exposure="flight && exposureOf(place, flight)"
+              :card="card"
+              :now-ms="now"
           /></InTurn>
           <SensingOff v-if="isSensingOff(shot.facts)" :shot="shot" :zone="place.location.zone" />
           <ul v-if="watched.length > 0" class="watch" :aria-label="tr('whatToWatch')">

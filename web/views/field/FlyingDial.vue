@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { lightLeft } from '@core/field';
-import type { LocationPlan, TimedFlight } from '@core/day';
+import type { LocationPlan } from '@core/day';
 import type { DerivedShot } from '@core/film';
-import { flightExposure, type SettingAt } from '@core/light-timeline';
+import type { FlightExposure, SettingAt } from '@core/light-timeline';
 import { clockText, dateIn, MINUTE_MS } from '@core/time';
 import { computed } from 'vue';
 import { apertureText, sensingChoices, shutterText, WISH_WORDS } from '../../format';
-import { useDerivedFilm } from '../../stores/derived-film';
 import { useFilm } from '../../stores/film';
 import { useLightPlace } from '../light/useLightPlace';
 import { tr } from './messages';
@@ -15,20 +14,16 @@ import { tr } from './messages';
 const props = defineProps<{
   shot: DerivedShot;
   place: LocationPlan;
-  flight: TimedFlight | null;
+  /** Of the flight it is in. */
+  exposure: FlightExposure | null;
   card: string | null;
   nowMs: number;
 }>();
 const store = useFilm();
-const derivedFilm = useDerivedFilm();
-const { lit, filterName } = useLightPlace();
+const { filterName } = useLightPlace();
 const zone = computed(() => props.place.location.zone);
-const exposure = computed(() => {
-  const derived = derivedFilm.derived;
-  if (!derived || !lit.value || !props.flight) return null;
-  const inputs = { shots: derived.shots, kit: derivedFilm.along, lit: lit.value };
-  const { rows } = flightExposure(props.place, props.flight, inputs);
-  const row = rows.find((r) => r.shotId === props.shot.facts.shot.id);
+const dialled = computed(() => {
+  const row = props.exposure?.rows.find((r) => r.shotId === props.shot.facts.shot.id);
   const said = ({ choice }: SettingAt): string | null =>
     choice
       ? tr('apertureShutterSISOIso', {
@@ -42,13 +37,16 @@ const exposure = computed(() => {
   return { at: clockText(row.start.utcMs, zone.value), start, end: end !== start ? end : null };
 });
 /** Light for this shot, to the minute; on the day itself only. */
-const light = computed(() => {
+const light = computed<{ text: string; gone?: true } | null>(() => {
   const { place, shot, nowMs } = props;
-  if (!store.input || dateIn(nowMs, zone.value) !== place.location.date) return '';
+  if (!store.input || dateIn(nowMs, zone.value) !== place.location.date) return null;
   const left = lightLeft(store.input, place, shot, Math.floor(nowMs / MINUTE_MS) * MINUTE_MS);
-  if (!left) return '';
-  if (left.state === 'now') return tr('floorMinLeft', { floor: Math.floor((left.toMs - nowMs) / MINUTE_MS) });
-  return left.state === 'later' ? tr('fromFromMs', { fromMs: clockText(left.fromMs, zone.value) }) : 'gone';
+  if (!left) return null;
+  if (left.state === 'now')
+    return { text: tr('floorMinLeft', { floor: Math.floor((left.toMs - nowMs) / MINUTE_MS) }) };
+  return left.state === 'later'
+    ? { text: tr('fromFromMs', { fromMs: clockText(left.fromMs, zone.value) }) }
+    : { text: tr('lightGone'), gone: true };
 });
 </script>
 
@@ -56,14 +54,14 @@ const light = computed(() => {
   <dl class="dial">
     <dt>{{ tr('exposure') }}</dt>
     <dd>
-      <b>{{ exposure?.start ?? tr('noSetting') }}</b><span v-if="exposure?.end" class="quiet">
-        {{ tr('toEndAtTheEnd', { end: exposure.end }) }}</span
-      ><span v-if="exposure" class="quiet"> {{ tr('fromAt', { at: exposure.at }) }}</span>
+      <b>{{ dialled?.start ?? tr('noSetting') }}</b><span v-if="dialled?.end" class="quiet">
+        {{ tr('toEndAtTheEnd', { end: dialled.end }) }}</span
+      ><span v-if="dialled" class="quiet"> {{ tr('fromAt', { at: dialled.at }) }}</span>
     </dd>
     <template v-if="light">
       <dt>{{ WISH_WORDS[shot.facts.shot.wants] }}</dt>
-      <dd :class="{ fault: light === 'gone' }">
-        <b>{{ light }}</b>
+      <dd :class="{ fault: light.gone }">
+        <b>{{ light.text }}</b>
       </dd>
     </template>
     <dt>{{ tr('filter') }}</dt>

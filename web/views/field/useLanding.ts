@@ -1,8 +1,6 @@
 import { beforeNextFlight, flightSetup, practiceFrom, type FlightSetup, type GroundStep } from '@core/field';
 import { logFlight, plannedFigures, plannedShares, type TimedFlight } from '@core/day';
-import { flightExposure, type FlightExposure } from '@core/light-timeline';
 import type { FlightLogEntry, Location, Pack } from '@core/model';
-import { locationLight } from '@core/shot';
 import { clockText, dateIn } from '@core/time';
 import { computed, ref, shallowRef, type Ref } from 'vue';
 import { v4 as uuid } from 'uuid';
@@ -12,6 +10,7 @@ import { useFilm } from '../../stores/film';
 import { useSelection } from '../../stores/selection';
 import type { Day } from '../flights/useDay';
 import type { Aloft } from './useAir';
+import type { ExposureOf } from './useFlightExposures';
 import { tr } from './messages';
 
 /** What is entered after landing. */
@@ -30,7 +29,13 @@ const readSetup = (filmId: string): FlightSetup | null => {
 };
 
 /** Logging a flight that landed, and what has to be done before the next one. */
-export const useLanding = (day: Day, flying: Ref<Aloft | null>, elapsedS: Ref<number>, ended: () => void) => {
+export const useLanding = (
+  day: Day,
+  flying: Ref<Aloft | null>,
+  elapsedS: Ref<number>,
+  exposureOf: ExposureOf,
+  ended: () => void,
+) => {
   const store = useFilm();
   const selection = useSelection();
   const derivedFilm = useDerivedFilm();
@@ -43,20 +48,11 @@ export const useLanding = (day: Day, flying: Ref<Aloft | null>, elapsedS: Ref<nu
     else localStorage.removeItem(SETUP_KEY(store.filmId));
   };
 
-  /** Exposure of one flight; none where its location has no light of its own. */
-  const exposureOf = (flight: TimedFlight): FlightExposure | null => {
-    const { derived } = derivedFilm;
+  const setupOf = (flight: TimedFlight): FlightSetup => {
     const place = day.places.value.find((p) => p.location.id === flight.locationId);
-    if (!derived || !store.film || !place?.light || !Number.isFinite(place.windowFromMs)) return null;
-    const lit = locationLight(place.location, place.light, store.list('reading'), store.film.preferences);
-    return flightExposure(place, flight, {
-      shots: derived.shots,
-      kit: derivedFilm.along,
-      lit,
-    });
+    const loads = derivedFilm.derived?.budget.cards.byFlight ?? [];
+    return flightSetup(flight, loads, place ? exposureOf(place, flight) : null);
   };
-  const setupOf = (flight: TimedFlight): FlightSetup =>
-    flightSetup(flight, derivedFilm.derived?.budget.cards.byFlight ?? [], exposureOf(flight));
 
   const next = computed<TimedFlight | null>(
     () =>

@@ -5,7 +5,7 @@ import type { LossAction } from '@core/model';
 import { FIXED_RETURN_M } from '@core/clearance';
 import { bySeverity } from '@core/warnings';
 import { computed } from 'vue';
-import { choices, fixed, listText, LOSS_WORDS, phrase, sensingChoices, writeText } from '../../format';
+import { choices, listText, LOSS_WORDS, phrase, sensingChoices, writeText } from '../../format';
 import Fig from '../../parts/Fig.vue';
 import EyeView from '../../parts/EyeView.vue';
 import PickField from '../../parts/PickField.vue';
@@ -91,7 +91,7 @@ const overGround = computed(() => props.shot.facts.overGround);
         <dt class="label">{{ tr('flightFlightIndex', { flightIndex: (shot.flightIndex ?? 0) + 1 }) }}</dt>
         <dd data-site="flight">
           <Fig :value="flight.usedWh" quantity="wattHours" /><span class="unit">{{
-            tr('ofUsableWh', { usableWh: fixed(flight.supply.usableWh, 0) })
+            tr('ofUsable', { usable: writeText(flight.supply.usableWh, 'wattHours', derivedFilm.units) })
           }}</span>
         </dd>
       </div>

@@ -27,6 +27,7 @@ const DE: Texts<typeof EN> = {
   chanceShotLower: 'Zufallsmotiv',
   charge: 'Ladung',
   chargeAtLandingOfFlight: 'Ladung bei der Landung von Flug {number}',
+  lightGone: 'vorbei',
   tooShortTakeAnother:
     'Zu kurz für eine Gelegenheit, voll wie er ist: nimm einen anderen Akku oder ein anderes Fluggerät.',
   chargeItFirst: 'Lade ihn zuerst, oder nimm einen anderen.',

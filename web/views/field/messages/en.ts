@@ -24,6 +24,7 @@ export const EN = {
   chanceShotLower: 'chance shot',
   charge: 'Charge',
   chargeAtLandingOfFlight: 'Charge at landing of flight {number}',
+  lightGone: 'gone',
   tooShortTakeAnother: 'Too short for a chance, full as it is: take another pack, or another aircraft.',
   chargeItFirst: 'Charge it first, or take another.',
   chargeToFull: 'charge to full',

@@ -95,7 +95,7 @@ const curve = computed(() => {
         :label="bySeconds ? tr('inTheCut') : tr('shareOfIt')"
         :value="s.timelineS"
         quantity="seconds"
-        :unit="bySeconds ? '' : 'parts'"
+        :unit="bySeconds ? '' : tr('parts')"
         :step="0.5"
         :save="(v) => set(i, { timelineS: v })"
       />

@@ -160,7 +160,7 @@ const DE: Texts<typeof EN> = {
   nothingMarkedOnThisPlanIs:
     'Nichts auf diesem Plan Markiertes ist einer Einstellung im Weg. Was nicht markiert ist, ist nicht bekannt.',
   obstacleSensing: 'Hinderniserkennung',
-  ofUsableWh: 'von {usableWh}',
+  ofUsable: 'von {usable}',
   onThePlan: 'Auf dem Plan',
   onlyThePickedShot: 'Nur die gewählte Einstellung',
   opacity: 'Deckkraft',

@@ -154,7 +154,7 @@ export const EN = {
   nothingMarkedOnThisPlanIs:
     'Nothing marked on this plan is in the way of any shot. What is not marked is not known.',
   obstacleSensing: 'Obstacle sensing',
-  ofUsableWh: 'of {usableWh}',
+  ofUsable: 'of {usable}',
   onThePlan: 'On the plan',
   onlyThePickedShot: 'Only the picked shot',
   opacity: 'Opacity',

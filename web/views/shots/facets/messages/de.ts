@@ -75,6 +75,7 @@ const DE: Texts<typeof EN> = {
   oneWayItHoversAnd: 'Eine Richtung; sie schwebt dabei und nimmt auf.',
   out: 'Hinaus',
   overTheMoveSides: '; während der Bewegung {sides}',
+  parts: 'Teile',
   people: 'Menschen',
   pilotInTheShot: 'Pilot im Bild',
   playedAt: 'Abgespielt mit',

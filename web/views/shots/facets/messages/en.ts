@@ -72,6 +72,7 @@ export const EN = {
   oneWayItHoversAnd: 'One way; it hovers and records meanwhile.',
   out: 'Out',
   overTheMoveSides: '; over the move {sides}',
+  parts: 'parts',
   people: 'People',
   pilotInTheShot: 'Pilot in the shot',
   playedAt: 'Played at',
