@@ -9,7 +9,7 @@ export default {
   testRunner: 'vitest',
   vitest: { configFile: 'vitest.mutate.config.ts', related: false },
   plugins: ['@stryker-mutator/vitest-runner'],
-  mutate: [`core/${room}/**/*.ts`, '!**/*.test.ts', '!**/index.ts', '!**/types.ts', '!**/fixtures.ts'],
+  mutate: [`core/${room}/**/*.ts`, '!**/*.test.ts', '!**/index.ts', '!**/types.ts', '!**/*fixtures.ts'],
   ignorePatterns: ['dist', 'data', '.cache', 'docs', 'e2e', 'web', 'server', 'test-results'],
   coverageAnalysis: 'perTest',
   concurrency: 2,
