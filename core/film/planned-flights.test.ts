@@ -45,7 +45,9 @@ describe('planning a day', () => {
     for (const input of [film, few(film, 2), few(film, 1)]) {
       const derived = deriveFilm(input);
       const proposal = proposed(input);
-      const after = taken(input, adopt(input, derived, proposal.flights, true, -Infinity, newId));
+      const changes = adopt(input, derived, proposal.flights, true, -Infinity, newId);
+      expect(changes.filter((c) => c.kind !== 'flight' && c.kind !== 'shot')).toEqual([]);
+      const after = taken(input, changes);
       const would = deriveFilm(after);
       const places = dayPlaces(input);
       const flown = places.flatMap((id) => would.places.get(id)!.flights.filter((f) => f.planId !== null));

@@ -18,4 +18,17 @@ describe('the best plan', () => {
     expect([worth.flights[0]?.stops[0]?.shotId, worth.left, worth.weight]).toEqual(['right', ['left'], 2]);
     expect(faultsOfPlan(line(both, [19, 19]), one)).toEqual([]);
   });
+  it('flies a shot whose light ends as it ends, on the second, and not one a second shorter', () => {
+    // Launched at 40 s it is begun at 60 and ended at 90 s.
+    const until = (latestS: number) => {
+      const p = line([shot('a', 10, 10, { latestS })], [8]);
+      return planExactly({ ...p, packs: p.packs.map((x) => ({ ...x, readyS: 40 })) }).plan;
+    };
+    expect(until(90).flights.map((f) => f.launchS)).toEqual([40]);
+    expect(until(89).left).toEqual(['a']);
+  });
+  it('uses a pack to its last watt-hour and no more', () => {
+    expect(planExactly(line([shot('a', 10, 10)], [8])).plan.left).toEqual([]);
+    expect(planExactly(line([shot('a', 10, 10)], [7.99])).plan.left).toEqual(['a']);
+  });
 });
