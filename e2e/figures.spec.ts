@@ -40,6 +40,7 @@ test('a figure is the same wherever it is written: a shot’s on its card, its p
   const pane = page.locator('aside.flight');
   await expect(pane).toContainText(`Lands with ${landsWith}`);
   const takes = first(await textOf(pane), /Takes ([\d.]+) ?Wh/i);
+  const may = first(await textOf(pane), /Takes [\d.]+ ?Wh of ([\d.]+) ?Wh/i);
   const stops = page.locator('.stops li');
   expect(await stops.count()).toBe(6);
   for (let i = 0; i < 6; i += 1) {
@@ -53,7 +54,7 @@ test('a figure is the same wherever it is written: a shot’s on its card, its p
   const costs = page.locator('.costs');
   await expect(costs).toContainText('flight 1');
   await expect(costs).toContainText(new RegExp(`${picked.wh}\\s*Wh`));
-  await expect(costs).toContainText(new RegExp(`${takes}\\s*Wh`));
+  await expect(costs).toContainText(new RegExp(`${takes}\\s*Wh\\s*of ${may}\\s*Wh`));
   await expect(costs).toContainText(new RegExp(`${picked.gb}\\s*GB`));
 
   await page.getByRole('link', { name: 'Field', exact: true }).click();

@@ -114,8 +114,18 @@ const log = computed(() =>
     .sort((a, b) => b.utcMs - a.utcMs || (a.id < b.id ? 1 : -1))
     .slice(0, 4),
 );
-const logText = (m: Entity<'cardMove'>): string =>
-  `${whenText(m.utcMs)}: ${m.act === 'put' ? (m.aircraftId ? tr('inNameLower', { name: film.get('aircraft', m.aircraftId)?.name ?? tr('anAircraft') }) : m.spot ? inSentence(SPOTS[m.spot]) : '') : ACTS[m.act]}${m.act === 'record' || m.act === 'correct' ? ` ${fixed(m.gb, 1)} GB` : ''}${m.waiver ? `, “${m.waiver}”` : ''}`;
+const placeText = (m: Entity<'cardMove'>): string => {
+  if (m.aircraftId)
+    return tr('inNameLower', { name: film.get('aircraft', m.aircraftId)?.name ?? tr('anAircraft') });
+  return m.spot ? inSentence(SPOTS[m.spot]) : '';
+};
+/** What was entered: put somewhere, or done, with how much where that says something, and why it was waived. */
+const logText = (m: Entity<'cardMove'>): string => {
+  const what = m.act === 'put' ? placeText(m) : ACTS[m.act];
+  const much = m.act === 'record' || m.act === 'correct' ? ` ${fixed(m.gb, 1)} GB` : '';
+  const why = m.waiver ? `, “${m.waiver}”` : '';
+  return `${whenText(m.utcMs)}: ${what}${much}${why}`;
+};
 
 /** Enters what happened; what cannot have happened is said and not entered. */
 const tell = (act: CardAct, more: Partial<Entity<'cardMove'>> = {}): boolean => {
