@@ -3,6 +3,7 @@ import { layDown } from '../day/manual-edits';
 import type { FilmInput, FlightPlan } from '../model';
 import { adopt, dayJob } from '../scheduler';
 import type { ProposedFlight } from '../scheduler/apply-plan';
+import { dayProblem } from '../scheduler/solve-day';
 import { deriveFilm } from './derive';
 import { DAY, dayPlaces, newId, proposed, taken } from './planning-fixtures';
 
@@ -30,6 +31,35 @@ describe('what is asked of the planner', () => {
     expect(job.travelS).toEqual([0, second!.travelMin * 60]);
     expect(new Set(job.groups.map((g) => g.location.date))).toEqual(new Set([DAY]));
     expect(job.before).toEqual([]);
+  });
+
+  it('one shot a flight, from a full pack each time, where that is how packs are used; else what fits, and what is left flies on', () => {
+    const asked = (packUse: FilmInput['film']['preferences']['packUse']) => {
+      const preferences = { ...film.film.preferences, packUse };
+      const input: FilmInput = { ...film, film: { ...film.film, preferences } };
+      const { groups, packs } = dayProblem(dayJob(input, deriveFilm(input), DAY)!);
+      return {
+        stops: new Set(groups.map((g) => g.mostStops)),
+        flyOn: new Set(packs.map((p) => p.fullWh !== undefined)),
+      };
+    };
+    expect(asked('one-shot')).toEqual({ stops: new Set([1]), flyOn: new Set([false]) });
+    expect(asked('several')).toEqual({ stops: new Set([undefined]), flyOn: new Set([true]) });
+  });
+
+  it('leaves out a shot that no aircraft flies', () => {
+    const [first] = film.shots.filter((s) => dayPlaces(film).includes(s.locationId));
+    const without: FilmInput = {
+      ...film,
+      shots: film.shots.map((s) => (s.id === first!.id ? { ...s, aircraftId: null } : s)),
+    };
+    const ids = (input: FilmInput): string[] =>
+      dayJob(input, deriveFilm(input), DAY)!.groups.flatMap((g) => g.shots.map((s) => s.id));
+    expect(ids(without).sort()).toEqual(
+      ids(film)
+        .filter((id) => id !== first!.id)
+        .sort(),
+    );
   });
 });
 
