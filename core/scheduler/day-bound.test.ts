@@ -70,4 +70,12 @@ describe('proven', () => {
     });
     expect(told(one([pack('P', { usableWh: [7, 7], fullWh: [20, 20] })]))).toMatchObject({ flown: 0 });
   });
+  it('counts on the pack that is ready first, where one may fly on', () => {
+    // The first shot has to be in the bag by second 100; only Q is there by then.
+    const soon = [shot('a', 10, 10, { latestS: 100 })];
+    const flyOn = { usableWh: [16, 16], fullWh: [20, 20] };
+    const packs = [pack('P', { ...flyOn, readyS: 500 }), pack('Q', { ...flyOn, readyS: 10 })];
+    expect(told(two(packs, soon))).toEqual({ proven: true, weightBound: 2, flown: 2 });
+    expect(told(two(packs.slice(0, 1), soon))).toEqual({ proven: false, weightBound: 2, flown: 1 });
+  });
 });
