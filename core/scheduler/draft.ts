@@ -9,6 +9,7 @@ export interface Where {
   readonly group: number;
   readonly shot: number;
 }
+/** Flights so far, and shots that are in none. */
 export interface Draft {
   readonly flights: Flights;
   readonly left: readonly Where[];
@@ -44,6 +45,7 @@ export const without = (t: DayTables, flights: Flights, gone: ReadonlySet<number
 export const whereOf = (f: DraftFlight | undefined): Where[] =>
   f?.route.shots.map((shot) => ({ group: f.group, shot })) ?? [];
 
+/** A draft as the plan that is told: launches, settings and stops worked out. */
 export const planOf = (t: DayTables, { flights, left }: Draft): DayPlan => {
   const at = timeline(t, flights) ?? [];
   const { weight, airborneS } = scored(t, flights);

@@ -58,7 +58,7 @@ describe('a shot put into a plan', () => {
     expect(into(dayWith(row, [7.9, 50]), [], [0]).flights).toEqual([[0, 1, [0]]]);
   });
 
-  it('joins no flight that is fixed, full of shots, of another filter, another pack or another group', () => {
+  it('joins no flight that is fixed, full of shots, of another filter or on another pack', () => {
     const own = {
       flights: [
         [0, 1, [0]],

@@ -86,6 +86,7 @@ const onNewPack = (t: DayTables, flights: Flights, { group, shot }: Where): Flig
   return null;
 };
 
+/** Puts in what waits, one after another as it waits; what finds no place is left. */
 export const filled = (
   t: DayTables,
   flights: Flights,

@@ -57,8 +57,8 @@ export const alone = (
 
 /** Group after group, each solved with proof where it is small, on the packs the ones before left. */
 export const chained = (t: DayTables): Draft => {
-  let draft: Draft = { flights: begun(t).flights, left: [] };
-  const waiting = begun(t).waiting;
+  const { flights: fixed, waiting } = begun(t);
+  let draft: Draft = { flights: fixed, left: [] };
   t.problem.groups.forEach((g, group) => {
     const used = new Set(draft.flights.map((f) => f.pack));
     const mine = waiting.filter((w) => w.group === group);

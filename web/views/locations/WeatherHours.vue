@@ -105,7 +105,7 @@ const columns = computed((): readonly TableColumn<HourCell>[] => [
   figureColumn('visibilityM', tr('visibility'), 92),
   { key: 'sky', label: tr('sky'), minWidth: 120 },
   figureColumn('sure', tr('sure'), 84),
-  { key: 'remove', label: '', width: 84 },
+  { key: 'remove', label: tr('removeLower'), width: 84 },
 ]);
 const rowClass = (hour: HourWeather): string =>
   inWindow(hour.at, props.place.windowStart, props.place.windowEnd) ? 'in-window' : '';
